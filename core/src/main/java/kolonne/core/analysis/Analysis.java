@@ -1,0 +1,85 @@
+package kolonne.core.analysis;
+
+import java.util.List;
+import kolonne.core.finding.Finding;
+import kolonne.core.model.BuildingIndex;
+
+/**
+ * The solved frame: displacements, reactions and station forces for every load case. Read-only once made.
+ *
+ * <p>Components of forces: 0 N, 1 Vy, 2 Vz, 3 T, 4 My, 5 Mz [N, Nmm]; signs in the package description.
+ */
+public final class Analysis {
+    public static final int N = 0;
+    public static final int VY = 1;
+    public static final int VZ = 2;
+    public static final int T = 3;
+    public static final int MY = 4;
+    public static final int MZ = 5;
+    public static final int COMPONENTS = 6;
+
+    private final BuildingIndex index;
+    private final double[][] displacements;
+    private final double[][] reactions;
+    private final double[][] stations;
+    private final double[][] forces;
+    private final double[] residuals;
+    private final List<Finding> findings;
+
+    /**
+     * @param displacements [case][6 × joint]
+     * @param reactions     [case][6 × joint], zero where nothing is held
+     * @param stations      [member][station] distance from the start joint [mm]
+     * @param forces        [member][(case × stations + station) × 6 + component]
+     * @param residuals     [case] largest joint imbalance over the largest load, forces and moments each by their own
+     */
+    Analysis(BuildingIndex index, double[][] displacements, double[][] reactions, double[][] stations,
+             double[][] forces, double[] residuals, List<Finding> findings) {
+        this.index = index;
+        this.displacements = displacements;
+        this.reactions = reactions;
+        this.stations = stations;
+        this.forces = forces;
+        this.residuals = residuals;
+        this.findings = List.copyOf(findings);
+    }
+
+    public BuildingIndex index() {
+        return index;
+    }
+
+    /** Displacement of a joint [mm] or rotation [rad] in global direction 0..5. */
+    public double displacement(int loadCase, int joint, int direction) {
+        return displacements[loadCase][6 * joint + direction];
+    }
+
+    /** Reaction of a joint on the structure [N, Nmm] in global direction 0..5. */
+    public double reaction(int loadCase, int joint, int direction) {
+        return reactions[loadCase][6 * joint + direction];
+    }
+
+    /** Number of stations of a member. */
+    public int stationCount(int member) {
+        return stations[member].length;
+    }
+
+    /** Distance of a station from the member's start joint [mm]. */
+    public double stationX(int member, int station) {
+        return stations[member][station];
+    }
+
+    /** A force of a load case at a station. */
+    public double force(int member, int loadCase, int station, int component) {
+        return forces[member][(loadCase * stations[member].length + station) * COMPONENTS + component];
+    }
+
+    /** Largest joint imbalance of a case relative to its largest load. */
+    public double residual(int loadCase) {
+        return residuals[loadCase];
+    }
+
+    /** Notes made on the way. */
+    public List<Finding> findings() {
+        return findings;
+    }
+}

@@ -1,0 +1,140 @@
+package kolonne.core.basis;
+
+import java.util.ArrayList;
+import java.util.List;
+import kolonne.core.code.Bar;
+import kolonne.core.code.DesignCode;
+import kolonne.core.code.aci318.Aci318;
+import kolonne.core.finding.Finding;
+
+/**
+ * Basis of design.
+ *
+ * @param code          key of the design code, one of {@link #CODES}
+ * @param fy            yield strength of longitudinal bars [MPa]
+ * @param fyt           yield strength of stirrups and ties [MPa]
+ * @param beamCover     clear cover to the stirrups of beams [mm]
+ * @param columnCover   clear cover to the ties of columns [mm]
+ * @param aggregate     largest aggregate [mm]
+ * @param beamBars      labels of the longitudinal bars allowed in beams
+ * @param columnBars    labels of the longitudinal bars allowed in columns
+ * @param stirrups      labels of the bars allowed for stirrups and ties
+ * @param spacingStep   stirrup spacings are multiples of this [mm]
+ * @param spacingLeast  smallest practical stirrup spacing [mm]
+ * @param spacingMost   largest stirrup spacing whatever the code allows [mm]
+ * @param zonesMost     stirrup zones a span may have
+ * @param legsMost      stirrup legs a beam may have
+ * @param layersMost    layers of bars in a face
+ * @param practicalCap  column steel over gross area above which the section is called too small
+ * @param preference    what the choice of bars prefers
+ * @param swayX         how the frame resists sway along global X
+ * @param swayY         how the frame resists sway along global Y
+ */
+public record Basis(String name, String code, double fy, double fyt, double beamCover, double columnCover,
+                    double aggregate, List<String> beamBars, List<String> columnBars, List<String> stirrups,
+                    double spacingStep, double spacingLeast, double spacingMost, int zonesMost, int legsMost,
+                    int layersMost, double practicalCap, Preference preference, Sway swayX, Sway swayY) {
+    /** Modulus of elasticity of reinforcement [MPa] (ACI 318-19 20.2.2.2). */
+    public static final double ES = 200_000;
+    public static final List<String> CODES = List.of("aci-318m-19", "aci-318-19");
+
+    /** What to prefer where several arrangements satisfy. */
+    public enum Preference { LEAST_STEEL, FEWEST_BARS }
+
+    /** FROM_MODEL: by the storey's stability index; BRACED: taken as braced whatever the index says. */
+    public enum Sway { FROM_MODEL, BRACED }
+
+    public Basis {
+        beamBars = List.copyOf(beamBars);
+        columnBars = List.copyOf(columnBars);
+        stirrups = List.copyOf(stirrups);
+    }
+
+    /** The starting basis of a new project in SI or US customary units. */
+    public static Basis standard(boolean usUnits) {
+        return usUnits
+            ? new Basis("Standard, US", "aci-318-19", 60_000 * PSI, 60_000 * PSI, 38.1, 38.1, 19.05,
+                List.of("#5", "#6", "#7", "#8", "#9"), List.of("#6", "#7", "#8", "#9", "#10", "#11"),
+                List.of("#3", "#4", "#5"), 25.4, 76.2, 304.8, 3, 6, 2, 0.04, Preference.LEAST_STEEL, Sway.FROM_MODEL,
+                Sway.FROM_MODEL)
+            : new Basis("Standard, SI", "aci-318m-19", 420, 420, 40, 40, 20, List.of("T16", "T20", "T25", "T32"),
+                List.of("T16", "T20", "T25", "T32"), List.of("T10", "T12", "T16"), 25, 75, 300, 3, 6, 2, 0.04,
+                Preference.LEAST_STEEL, Sway.FROM_MODEL, Sway.FROM_MODEL);
+    }
+
+    private static final double PSI = 0.00689475729316836;
+
+    public boolean usUnits() {
+        return code.equals("aci-318-19");
+    }
+
+    public DesignCode designCode() {
+        return switch (code) {
+            case "aci-318m-19" -> Aci318.SI;
+            case "aci-318-19" -> Aci318.US;
+            default -> throw new IllegalStateException("Impossible: unknown code " + code + " passed the check");
+        };
+    }
+
+    /** Allowed longitudinal bars of beams, smallest first. */
+    public List<Bar> beamBarList() {
+        return bars(beamBars);
+    }
+
+    public List<Bar> columnBarList() {
+        return bars(columnBars);
+    }
+
+    public List<Bar> stirrupList() {
+        return bars(stirrups);
+    }
+
+    private List<Bar> bars(List<String> labels) {
+        return designCode().catalogue().bars().stream().filter(b -> labels.contains(b.label())).toList();
+    }
+
+    /** Everything wrong with the basis; empty if it can be designed to. */
+    public List<Finding> check() {
+        List<Finding> out = new ArrayList<>();
+        if (!CODES.contains(code)) {
+            out.add(Finding.fails("basis.code", "basis, code", "There is no design code " + code + ".",
+                "Choose one of " + String.join(", ", CODES) + "."));
+            return out;
+        }
+        range(out, "fy", fy, 200, 700, "MPa");
+        range(out, "fyt", fyt, 200, 700, "MPa");
+        range(out, "beamCover", beamCover, 10, 150, "mm");
+        range(out, "columnCover", columnCover, 10, 150, "mm");
+        range(out, "aggregate", aggregate, 5, 60, "mm");
+        range(out, "spacingStep", spacingStep, 1, 100, "mm");
+        range(out, "spacingLeast", spacingLeast, 25, 300, "mm");
+        range(out, "spacingMost", spacingMost, spacingLeast, 600, "mm");
+        range(out, "zonesMost", zonesMost, 1, 3, "");
+        range(out, "legsMost", legsMost, 2, 12, "");
+        range(out, "layersMost", layersMost, 1, 3, "");
+        range(out, "practicalCap", practicalCap, 0.01, 0.08, "");
+        labels(out, "beamBars", beamBars);
+        labels(out, "columnBars", columnBars);
+        labels(out, "stirrups", stirrups);
+        return out;
+    }
+
+    private static void range(List<Finding> out, String field, double v, double least, double most, String unit) {
+        if (!(v >= least && v <= most)) {
+            out.add(Finding.fails("basis." + field, "basis, " + field, "The value is " + v + " " + unit + ", outside "
+                + least + " to " + most + " " + unit + ".", "Give a value within these bounds."));
+        }
+    }
+
+    private void labels(List<Finding> out, String field, List<String> labels) {
+        if (labels.isEmpty()) {
+            out.add(Finding.fails("basis." + field, "basis, " + field, "No bar is allowed.", "Choose at least one."));
+        }
+        for (String l : labels) {
+            if (designCode().catalogue().find(l) == null) {
+                out.add(Finding.fails("basis." + field, "basis, " + field, "The catalogue "
+                    + designCode().catalogue().name() + " has no bar " + l + ".", "Choose bars of the catalogue."));
+            }
+        }
+    }
+}

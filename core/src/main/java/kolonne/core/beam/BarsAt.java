@@ -1,0 +1,118 @@
+package kolonne.core.beam;
+
+import java.util.ArrayList;
+import java.util.List;
+import kolonne.core.basis.Basis;
+import kolonne.core.code.DesignCode;
+import kolonne.core.explain.Trace;
+import kolonne.core.section.BarLayer;
+
+/** Which bars act at a place of the line, and how much of them is developed there. */
+final class BarsAt {
+    private final BeamLine line;
+    private final BeamCage cage;
+    private final Basis basis;
+    private final double[] straight;
+    private final double[] hooked;
+
+    BarsAt(BeamLine line, BeamCage cage, Basis basis) {
+        this.line = line;
+        this.cage = cage;
+        this.basis = basis;
+        DesignCode code = basis.designCode();
+        int n = cage.groups().size();
+        straight = new double[n];
+        hooked = new double[n];
+        double fc = line.spans().stream().mapToDouble(s -> s.material().fc()).min().orElseThrow();
+        double depth = line.spans().stream().mapToDouble(s -> s.section().shape().depth()).max().orElseThrow();
+        for (int i = 0; i < n; i++) {
+            BeamCage.Group g = cage.groups().get(i);
+            boolean top = g.face() == BeamCage.Face.TOP && depth - g.offset() > 300;
+            straight[i] = code.developmentLength(g.bar(), fc, basis.fy(), top, g.bar().diameter(),
+                basis.beamCover(), true);
+            hooked[i] = code.hookLength(g.bar(), fc, basis.fy(), Trace.OFF);
+        }
+    }
+
+    /** Length in which a hook of group {@code i} develops [mm]. */
+    double hookLength(int i) {
+        return hooked[i];
+    }
+
+    /**
+     * Layers at {@code x} by depth from the compression face, with areas reduced where a bar is not yet developed.
+     * Bars of the compression face count in full: they are in compression there.
+     */
+    List<BarLayer> layers(double x, BeamLine.Span span, boolean sagging) {
+        return layers(x, span, sagging, false);
+    }
+
+    /** The same, with every bar in full if {@code anchored}. */
+    List<BarLayer> layers(double x, BeamLine.Span span, boolean sagging, boolean anchored) {
+        double h = span.section().shape().depth();
+        List<BarLayer> out = new ArrayList<>(4);
+        for (int i = 0; i < cage.groups().size(); i++) {
+            BeamCage.Group g = cage.groups().get(i);
+            if (x < g.from() - 1e-6 || x > g.to() + 1e-6) {
+                continue;
+            }
+            boolean tension = sagging == (g.face() == BeamCage.Face.BOTTOM);
+            double share = anchored ? 1 : developed(g, i, x);
+            double area = g.area() * share;
+            if (area > 0) {
+                merge(out, tension ? h - g.offset() : g.offset(), area);
+            }
+        }
+        return out;
+    }
+
+    private static void merge(List<BarLayer> out, double depth, double area) {
+        for (int i = 0; i < out.size(); i++) {
+            if (Math.abs(out.get(i).depth() - depth) < 1e-9) {
+                out.set(i, new BarLayer(depth, out.get(i).area() + area));
+                return;
+            }
+        }
+        out.add(new BarLayer(depth, area));
+    }
+
+    /** Part of a group that is developed at {@code x}, 0 to 1, from both its ends. */
+    double developed(BeamCage.Group g, int i, double x) {
+        double from = g.hookFrom() ? hookPart(i, x - g.from()) : (x - g.from()) / straight[i];
+        double to = g.hookTo() ? hookPart(i, g.to() - x) : (g.to() - x) / straight[i];
+        return Math.max(0, Math.min(1, Math.min(from, to)));
+    }
+
+    /** A hook reaches to the far side of the support, where the bar starts. */
+    private double hookPart(int i, double run) {
+        return run / hooked[i];
+    }
+
+    /** Area of tension bars without development, for minimum steel [mm2]. */
+    double areaAt(double x, BeamCage.Face face) {
+        double sum = 0;
+        for (BeamCage.Group g : cage.groups()) {
+            if (g.face() == face && x >= g.from() - 1e-6 && x <= g.to() + 1e-6) {
+                sum += g.area();
+            }
+        }
+        return sum;
+    }
+
+    /** Effective depth of a face's bars at {@code x} [mm]; the through bars' where there are no others. */
+    double effectiveDepth(double x, BeamLine.Span span, BeamCage.Face face) {
+        double sum = 0;
+        double moment = 0;
+        for (BeamCage.Group g : cage.groups()) {
+            if (g.face() == face && x >= g.from() - 1e-6 && x <= g.to() + 1e-6) {
+                sum += g.area();
+                moment += g.area() * g.offset();
+            }
+        }
+        return span.section().shape().depth() - (sum > 0 ? moment / sum : basis.beamCover());
+    }
+
+    BeamLine line() {
+        return line;
+    }
+}

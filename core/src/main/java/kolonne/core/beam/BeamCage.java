@@ -1,0 +1,60 @@
+package kolonne.core.beam;
+
+import java.util.List;
+import kolonne.core.code.Bar;
+
+/** The whole reinforcement of a beam line. Distances along the line [mm]. */
+public record BeamCage(List<Group> groups, List<Zone> zones, List<SideBars> sideBars) {
+    public BeamCage {
+        groups = List.copyOf(groups);
+        zones = List.copyOf(zones);
+        sideBars = List.copyOf(sideBars);
+    }
+
+    public enum Face { TOP, BOTTOM }
+
+    /**
+     * Bars of one size in one layer of a face.
+     *
+     * @param offset    from the face to the bars' centre [mm]
+     * @param hookFrom  whether the bars end in a standard hook at {@code from}
+     * @param hookTo    whether the bars end in a standard hook at {@code to}
+     * @param through   whether the bars run the whole length of the line
+     */
+    public record Group(Face face, int layer, int count, Bar bar, double offset, double from, double to,
+                        boolean hookFrom, boolean hookTo, boolean through) {
+        public double area() {
+            return count * bar.area();
+        }
+    }
+
+    /** Stirrups of one size and spacing. The first stirrup stands half a spacing inside the zone, at most 50 mm. */
+    public record Zone(int span, double from, double to, Bar bar, int legs, double spacing) {
+        /** Number of stirrups. */
+        public int count() {
+            return Math.max(1, (int) Math.ceil((to - from) / spacing - 1e-6));
+        }
+
+        /** Area of legs per length [mm2/mm]. */
+        public double avs() {
+            return legs * bar.area() / spacing;
+        }
+    }
+
+    /** Bars along both side faces of a deep web. @param perFace bars on each side */
+    public record SideBars(int span, Bar bar, int perFace, double from, double to) {}
+
+    /** The zone at {@code x} in a span, the next where two meet; null if there is none. */
+    public Zone zoneAt(int span, double x) {
+        Zone last = null;
+        for (Zone z : zones) {
+            if (z.span() == span) {
+                if (x <= z.to() + 1e-6) {
+                    return z;
+                }
+                last = z;
+            }
+        }
+        return last;
+    }
+}

@@ -1,0 +1,279 @@
+package kolonne.core.beam;
+
+import static kolonne.core.explain.Trace.in;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import kolonne.core.analysis.Analysis;
+import kolonne.core.basis.Basis;
+import kolonne.core.check.CheckResult;
+import kolonne.core.check.Governing;
+import kolonne.core.code.DesignCode;
+import kolonne.core.code.ShearInput;
+import kolonne.core.code.ShearStrength;
+import kolonne.core.explain.Quantity;
+import kolonne.core.explain.Trace;
+import kolonne.core.finding.Cause;
+import kolonne.core.section.BarLayer;
+import kolonne.core.section.FlexuralStrength;
+import kolonne.core.section.Shape;
+
+/** Checks a cage of a beam line at every station and combination. Knows nothing of how the cage came about. */
+public final class BeamCheck {
+    private final BeamLine line;
+    private final BeamCage cage;
+    private final BeamContext context;
+    private final Basis basis;
+    private final DesignCode code;
+    private final BarsAt bars;
+    private final Governing governing = new Governing();
+    private final Map<FlexureKey, FlexuralStrength> strengths = new HashMap<>();
+
+    private record FlexureKey(Shape shape, double fc, boolean sagging, List<BarLayer> layers) {}
+
+    private BeamCheck(BeamLine line, BeamCage cage, BeamContext context) {
+        this.line = line;
+        this.cage = cage;
+        this.context = context;
+        this.basis = context.basis();
+        this.code = basis.designCode();
+        this.bars = new BarsAt(line, cage, basis);
+    }
+
+    /** Checks the whole line. */
+    public static BeamDesign run(BeamLine line, BeamCage cage, BeamContext context) {
+        BeamCheck c = new BeamCheck(line, cage, context);
+        List<BeamDesign.Point> profile = c.profile();
+        new BeamDetailCheck(line, cage, context, c.bars, c.governing).run();
+        List<CheckResult> checks = c.governing.results();
+        return new BeamDesign(line, cage, checks, profile, BeamFindings.of(line, checks, context));
+    }
+
+    private List<BeamDesign.Point> profile() {
+        List<BeamDesign.Point> out = new ArrayList<>(line.stations().size());
+        for (int i = 0; i < line.stations().size(); i++) {
+            out.add(point(i));
+        }
+        for (int i = 0; i < out.size(); i++) {
+            flexureAt(i, out.get(i));
+            torsionAt(i, out.get(i));
+        }
+        new BeamShearCheck(line, context, governing, (x, span) -> shearStrength(x, span, Trace.OFF)).run();
+        return out;
+    }
+
+    private BeamDesign.Point point(int i) {
+        BeamLine.Station s = line.stations().get(i);
+        double mPos = 0;
+        double mNeg = 0;
+        double vMax = Double.NEGATIVE_INFINITY;
+        double vMin = Double.POSITIVE_INFINITY;
+        double t = 0;
+        int[] combo = new int[5];
+        for (int c = 0; c < context.strength().count(); c++) {
+            double m = context.at(s, c, Analysis.MY);
+            double v = context.at(s, c, Analysis.VZ);
+            double tc = Math.abs(context.at(s, c, Analysis.T));
+            if (m > mPos) {
+                mPos = m;
+                combo[0] = c;
+            }
+            if (m < mNeg) {
+                mNeg = m;
+                combo[1] = c;
+            }
+            if (v > vMax) {
+                vMax = v;
+                combo[2] = c;
+            }
+            if (v < vMin) {
+                vMin = v;
+                combo[3] = c;
+            }
+            if (tc > t) {
+                t = tc;
+                combo[4] = c;
+            }
+        }
+        BeamLine.Span span = line.spans().get(s.span());
+        ShearStrength shear = shearStrength(s.x(), span, Trace.OFF);
+        return new BeamDesign.Point(s.x(), s.span(), mPos, combo[0], mNeg, combo[1], strength(s.x(), span, true).phiMn(),
+            -strength(s.x(), span, false).phiMn(), vMax, combo[2], vMin, combo[3], shear.concrete(), shear.total(),
+            shear.limit(), t, combo[4]);
+    }
+
+    private FlexuralStrength strength(double x, BeamLine.Span span, boolean sagging) {
+        List<BarLayer> layers = bars.layers(x, span, sagging);
+        FlexureKey key = new FlexureKey(span.section().shape(), span.material().fc(), sagging, layers);
+        return strengths.computeIfAbsent(key, k -> FlexuralStrength.of(k.shape(), sagging, layers, k.fc(), basis.fy(),
+            code, Trace.OFF));
+    }
+
+    /** Moments under f'c bw h² / 10 000 are left out: rounding of the analysis, not a demand. */
+    static double negligible(BeamLine.Span span) {
+        Shape s = span.section().shape();
+        return 1e-4 * span.material().fc() * s.webWidth() * s.depth() * s.depth();
+    }
+
+    /** Strength as if every bar were fully developed: tells want of anchorage from want of steel. */
+    private FlexuralStrength anchored(double x, BeamLine.Span span, boolean sagging) {
+        return FlexuralStrength.of(span.section().shape(), sagging, bars.layers(x, span, sagging, true),
+            span.material().fc(), basis.fy(), code, Trace.OFF);
+    }
+
+    private void flexureAt(int i, BeamDesign.Point p) {
+        BeamLine.Span span = line.spans().get(p.span());
+        for (boolean sagging : new boolean[] {true, false}) {
+            double demand = sagging ? p.mPos() : -p.mNeg();
+            if (demand <= negligible(span)) {
+                continue;
+            }
+            String face = sagging ? "bottom" : "top";
+            int combo = sagging ? p.comboPos() : p.comboNeg();
+            FlexuralStrength s = strength(p.x(), span, sagging);
+            double utilisation = s.phiMn() > 0 ? demand / s.phiMn() : Double.POSITIVE_INFINITY;
+            Cause cause = utilisation > 1 && demand <= anchored(p.x(), span, sagging).phiMn() ? Cause.ANCHORAGE
+                : Cause.FLEXURE;
+            add(i, "flexure-" + face, "Flexure, " + face, cause, demand, s.phiMn(), Quantity.MOMENT,
+                utilisation, combo, "22.3");
+            double limit = code.beamTensionStrain(basis.fy() / Basis.ES);
+            // The strain limit concerns sections that work near their strength: bars at rest do not make them brittle
+            if (s.epsT() < limit) {
+                add(i, "tension-control-" + face, "Tension-controlled, " + face, Cause.FLEXURE_COMPRESSION, limit,
+                    s.epsT(), Quantity.STRAIN, limit / Math.max(s.epsT(), 1e-9), combo, code.beamTensionStrainClause());
+            }
+            minimumSteel(i, p, span, sagging, demand, s, combo);
+        }
+    }
+
+    /** Minimum steel where tension steel is needed, unless the strength is a third above the demand (9.6.1.3). */
+    private void minimumSteel(int i, BeamDesign.Point p, BeamLine.Span span, boolean sagging, double demand,
+                              FlexuralStrength s, int combo) {
+        BeamCage.Face face = sagging ? BeamCage.Face.BOTTOM : BeamCage.Face.TOP;
+        double has = bars.areaAt(p.x(), face);
+        double width = span.section().shape().webWidth();
+        double least = code.beamMinimumSteel(span.material().fc(), basis.fy(), width,
+            bars.effectiveDepth(p.x(), span, face), Trace.OFF);
+        double excess = s.phiMn() > 0 ? 4.0 / 3 * demand / s.phiMn() : Double.POSITIVE_INFINITY;
+        double utilisation = Math.min(least / has, excess);
+        add(i, "minimum-" + (sagging ? "bottom" : "top"), "Minimum steel, " + (sagging ? "bottom" : "top"),
+            Cause.STEEL_BELOW_MINIMUM, Math.min(least, excess * has), has, Quantity.AREA, utilisation, combo,
+            code.beamMinimumSteelClause());
+    }
+
+    private void torsionAt(int i, BeamDesign.Point p) {
+        if (p.t() <= 0) {
+            return;
+        }
+        BeamLine.Span span = line.spans().get(p.span());
+        double threshold = threshold(span, Trace.OFF);
+        add(i, "torsion-threshold", "Torsion, threshold", Cause.OUT_OF_SCOPE, p.t(), threshold, Quantity.MOMENT,
+            p.t() / threshold, p.comboT(), code.torsionClause());
+    }
+
+    /** Threshold torque of the web or, where larger, of the web with the flange that acts with it (9.2.4.4). */
+    private double threshold(BeamLine.Span span, Trace t) {
+        Shape s = span.section().shape();
+        double fc = span.material().fc();
+        double bw = s.webWidth();
+        double h = s.depth();
+        double web = code.torsionThreshold(fc, bw * h, 2 * (bw + h), Trace.OFF);
+        double acp = bw * h;
+        double pcp = 2 * (bw + h);
+        int sides = s instanceof Shape.Tee ? 2 : s instanceof Shape.Ell ? 1 : 0;
+        if (sides > 0) {
+            double hf = s instanceof Shape.Tee tee ? tee.hf() : ((Shape.Ell) s).hf();
+            double overhang = Math.min((s.width() - bw) / sides, Math.min(h - hf, 4 * hf));
+            double with = acp + sides * overhang * hf;
+            double around = pcp + 2 * sides * overhang;
+            if (code.torsionThreshold(fc, with, around, Trace.OFF) > web) {
+                acp = with;
+                pcp = around;
+            }
+        }
+        return code.torsionThreshold(fc, acp, pcp, t);
+    }
+
+    /** Axial force is left out: compression helps, tension above a threshold is reported as out of scope. */
+    private ShearStrength shearStrength(double x, BeamLine.Span span, Trace t) {
+        double fc = span.material().fc();
+        double bw = span.section().shape().webWidth();
+        double d = Math.min(bars.effectiveDepth(x, span, BeamCage.Face.TOP),
+            bars.effectiveDepth(x, span, BeamCage.Face.BOTTOM));
+        double as = Math.min(bars.areaAt(x, BeamCage.Face.TOP), bars.areaAt(x, BeamCage.Face.BOTTOM));
+        BeamCage.Zone zone = cage.zoneAt(span.number(), x);
+        double avs = zone == null ? 0 : zone.avs();
+        return code.shear(new ShearInput(fc, basis.fyt(), bw, d, span.section().shape().A(), as / (bw * d), avs, 0), t);
+    }
+
+    private void add(int station, String kind, String title, Cause cause, double demand, double capacity,
+                     Quantity quantity, double utilisation, int combo, String clause) {
+        if (governing.governs(kind, utilisation)) {
+            BeamLine.Station s = line.stations().get(station);
+            governing.add(new CheckResult(kind, title, cause, demand, capacity, quantity, utilisation,
+                context.strength().combination(combo).name(), place(line, s.x(), s.span()), s.x(), s.span(), station,
+                clause));
+        }
+    }
+
+    /** A place in words: distance right of the nearest support's label. */
+    static String place(BeamLine line, double x, int span) {
+        BeamLine.Support left = line.supports().get(span);
+        BeamLine.Support right = line.supports().get(span + 1);
+        double a = x - left.x();
+        double b = right.x() - x;
+        return a <= b ? String.format(Locale.ROOT, "%.2f m right of %s", a / 1000, left.label())
+            : String.format(Locale.ROOT, "%.2f m left of %s", b / 1000, right.label());
+    }
+
+    /** The calculation of every check at one station, in order; titles are lines of words. */
+    public static List<kolonne.core.explain.Step> explain(BeamLine line, BeamCage cage, BeamContext context,
+                                                          int station) {
+        BeamCheck c = new BeamCheck(line, cage, context);
+        Trace t = Trace.recording();
+        BeamDesign.Point p = c.point(station);
+        BeamLine.Span span = line.spans().get(p.span());
+        c.explainFlexure(p, span, true, t);
+        c.explainFlexure(p, span, false, t);
+        c.explainShear(p, span, t);
+        t.say("Torsion", "Torque against the threshold below which it may be neglected", c.code.torsionClause());
+        double threshold = c.threshold(span, t);
+        t.step("Tu / φTth", "Tu / φTth", "{0} / {1}", p.t() / threshold, Quantity.UTILISATION, c.code.torsionClause(),
+            in(p.t(), Quantity.MOMENT), in(threshold, Quantity.MOMENT));
+        return t.steps();
+    }
+
+    private void explainFlexure(BeamDesign.Point p, BeamLine.Span span, boolean sagging, Trace t) {
+        double demand = sagging ? p.mPos() : -p.mNeg();
+        String face = sagging ? "bottom" : "top";
+        if (demand <= 0) {
+            t.say("Flexure, " + face, "No combination puts the " + face + " in tension here.", "");
+            return;
+        }
+        String combination = context.strength().combination(sagging ? p.comboPos() : p.comboNeg()).name();
+        t.say("Flexure, " + face, combination, "22.3");
+        FlexuralStrength s = FlexuralStrength.of(span.section().shape(), sagging,
+            bars.layers(p.x(), span, sagging), span.material().fc(), basis.fy(), code, t);
+        t.step("Mu / φMn", "Mu / φMn", "{0} / {1}", demand / s.phiMn(), Quantity.UTILISATION, "22.3",
+            in(demand, Quantity.MOMENT), in(s.phiMn(), Quantity.MOMENT));
+        double limit = code.beamTensionStrain(basis.fy() / Basis.ES);
+        t.step("εt,min", "εty + 0.003", "{0} + 3.00", limit, Quantity.STRAIN, code.beamTensionStrainClause(),
+            in(basis.fy() / Basis.ES, Quantity.STRAIN));
+        BeamCage.Face side = sagging ? BeamCage.Face.BOTTOM : BeamCage.Face.TOP;
+        code.beamMinimumSteel(span.material().fc(), basis.fy(), span.section().shape().webWidth(),
+            bars.effectiveDepth(p.x(), span, side), t);
+    }
+
+    private void explainShear(BeamDesign.Point p, BeamLine.Span span, Trace t) {
+        boolean max = Math.abs(p.vMax()) >= Math.abs(p.vMin());
+        int combo = max ? p.comboVMax() : p.comboVMin();
+        double v = Math.max(Math.abs(p.vMax()), Math.abs(p.vMin()));
+        t.say("Shear", context.strength().combination(combo).name(), "22.5");
+        ShearStrength s = shearStrength(p.x(), span, t);
+        t.step("Vu / φVn", "Vu / φVn", "{0} / {1}", v / s.total(), Quantity.UTILISATION, code.shearClause(),
+            in(v, Quantity.FORCE), in(s.total(), Quantity.FORCE));
+    }
+}

@@ -1,0 +1,50 @@
+package kolonne.core.beam;
+
+import java.util.List;
+import kolonne.core.check.CheckResult;
+import kolonne.core.check.Governing;
+import kolonne.core.finding.Finding;
+import kolonne.core.finding.Severity;
+
+/**
+ * A designed or checked beam line.
+ *
+ * @param checks   worst result of every kind
+ * @param profile  demand and capacity at the stations, for drawing
+ */
+public record BeamDesign(BeamLine line, BeamCage cage, List<CheckResult> checks, List<Point> profile,
+                         List<Finding> findings) {
+    /**
+     * Demand and capacity at a station.
+     *
+     * @param mPos   greatest sagging moment demanded, at least 0 [Nmm]; comboPos its combination
+     * @param mNeg   greatest hogging moment demanded, at most 0 [Nmm]
+     * @param capPos design strength in sagging, positive; capNeg in hogging, negative
+     * @param vMax   greatest and {@code vMin} least shear [N]
+     * @param vc     design strength of the concrete; vn with stirrups; vLimit of the section [N]
+     * @param t      greatest torque by size [Nmm]
+     */
+    public record Point(double x, int span, double mPos, int comboPos, double mNeg, int comboNeg, double capPos,
+                        double capNeg, double vMax, int comboVMax, double vMin, int comboVMin, double vc, double vn,
+                        double vLimit, double t, int comboT) {}
+
+    public BeamDesign {
+        checks = List.copyOf(checks);
+        profile = List.copyOf(profile);
+        findings = List.copyOf(findings);
+    }
+
+    /** The check that decides: the worst unmet one, otherwise the strength used most. */
+    public CheckResult governing() {
+        return Governing.of(checks);
+    }
+
+    public boolean satisfied() {
+        return findings.stream().noneMatch(f -> f.severity() == Severity.FAILS);
+    }
+
+    /** Whether a strength utilisation exceeds 1.00. */
+    public boolean overstressed() {
+        return checks.stream().anyMatch(c -> !c.satisfied() && c.cause().isStrength());
+    }
+}

@@ -1,0 +1,261 @@
+package kolonne.core.beam;
+
+import java.util.ArrayList;
+import java.util.List;
+import kolonne.core.analysis.Analysis;
+import kolonne.core.basis.Basis;
+import kolonne.core.check.CheckResult;
+import kolonne.core.check.Governing;
+import kolonne.core.code.DesignCode;
+import kolonne.core.code.ShearInput;
+import kolonne.core.code.ShearStrength;
+import kolonne.core.code.SpacingLimits;
+import kolonne.core.explain.Quantity;
+import kolonne.core.explain.Trace;
+import kolonne.core.finding.Cause;
+import kolonne.core.section.FlexuralStrength;
+import kolonne.core.section.Shape;
+
+/** Fit, spacing, anchorage, proportions and forces that the beam checks leave out. */
+final class BeamDetailCheck {
+    /** Axial tension over f'c Ag above which a beam is out of scope; below it, the effect on Vc is under 2 %. */
+    static final double TENSION_THRESHOLD = 0.003;
+    /** Minor-axis moment over f'c h b² above which a beam is out of scope. */
+    static final double MINOR_THRESHOLD = 0.01;
+
+    private final BeamLine line;
+    private final BeamCage cage;
+    private final BeamContext context;
+    private final Basis basis;
+    private final DesignCode code;
+    private final BarsAt bars;
+    private final Governing governing;
+
+    BeamDetailCheck(BeamLine line, BeamCage cage, BeamContext context, BarsAt bars, Governing governing) {
+        this.line = line;
+        this.cage = cage;
+        this.context = context;
+        this.basis = context.basis();
+        this.code = basis.designCode();
+        this.bars = bars;
+        this.governing = governing;
+    }
+
+    void run() {
+        for (BeamLine.Span span : line.spans()) {
+            fit(span);
+            stirrups(span);
+            proportions(span);
+            ignoredForces(span);
+        }
+        anchorage();
+    }
+
+    /** Clear distances and crack-control spacing of every layer at the ends and the middle of the span. */
+    private void fit(BeamLine.Span span) {
+        double[] places = {span.faceFrom(), (span.faceFrom() + span.faceTo()) / 2, span.faceTo()};
+        for (double x : places) {
+            BeamCage.Zone zone = cage.zoneAt(span.number(), x);
+            double stirrup = zone == null ? 0 : zone.bar().diameter();
+            double width = span.section().shape().webWidth() - 2 * (basis.beamCover() + stirrup);
+            for (BeamCage.Face face : BeamCage.Face.values()) {
+                for (int layer = 1; layer <= 3; layer++) {
+                    layer(span, x, face, layer, width, stirrup);
+                }
+            }
+        }
+    }
+
+    private void layer(BeamLine.Span span, double x, BeamCage.Face face, int layer, double width, double stirrup) {
+        List<BeamCage.Group> groups = new ArrayList<>();
+        for (BeamCage.Group g : cage.groups()) {
+            if (g.face() == face && g.layer() == layer && x >= g.from() - 1e-6 && x <= g.to() + 1e-6) {
+                groups.add(g);
+            }
+        }
+        int count = groups.stream().mapToInt(BeamCage.Group::count).sum();
+        if (count == 0) {
+            return;
+        }
+        double diameters = groups.stream().mapToDouble(g -> g.count() * g.bar().diameter()).sum();
+        double largest = groups.stream().mapToDouble(g -> g.bar().diameter()).max().orElseThrow();
+        String side = face == BeamCage.Face.TOP ? "top" : "bottom";
+        if (count > 1) {
+            double gap = BarFit.gap(width, count, diameters);
+            double least = code.beamClearSpacing(largest, basis.aggregate());
+            add("clear-spacing-" + side, "Clear distance, " + side + " bars", Cause.BARS_DO_NOT_FIT, least, gap,
+                Quantity.LENGTH, gap > 0 ? least / gap : Double.POSITIVE_INFINITY, x, span,
+                code.beamClearSpacingClause());
+        }
+        if (layer == 1) {
+            double cover = basis.beamCover() + stirrup;
+            double limit = code.crackSpacing(basis.fy(), cover);
+            double centres = count < 2 ? span.section().shape().webWidth()
+                : (width - largest) / (count - 1);
+            add("bar-spacing-" + side, "Bar spacing, " + side, Cause.BAR_SPACING_WIDE, centres, limit, Quantity.LENGTH,
+                centres / limit, x, span, code.crackSpacingClause());
+        }
+    }
+
+    private void stirrups(BeamLine.Span span) {
+        double fc = span.material().fc();
+        double bw = span.section().shape().webWidth();
+        for (BeamCage.Zone z : cage.zones()) {
+            if (z.span() != span.number()) {
+                continue;
+            }
+            double x = (z.from() + z.to()) / 2;
+            double d = Math.min(bars.effectiveDepth(x, span, BeamCage.Face.TOP),
+                bars.effectiveDepth(x, span, BeamCage.Face.BOTTOM));
+            ShearStrength s = code.shear(new ShearInput(fc, basis.fyt(), bw, d, bw * d, 0.01, z.avs(), 0), Trace.OFF);
+            double needed = neededVs(span, z, s);
+            SpacingLimits limits = code.beamStirrupSpacing(d, needed > 0.5 * (s.limit() - s.concrete()));
+            add("stirrup-spacing", "Stirrup spacing", Cause.STIRRUP_SPACING, z.spacing(), limits.along(),
+                Quantity.LENGTH, z.spacing() / limits.along(), x, span, limits.clause());
+            double across = (bw - 2 * basis.beamCover() - z.bar().diameter()) / (z.legs() - 1);
+            add("leg-spacing", "Spacing of legs across", Cause.STIRRUP_SPACING, across, limits.across(),
+                Quantity.LENGTH, across / limits.across(), x, span, limits.clause());
+            add("minimum-shear-steel", "Minimum stirrups", Cause.STEEL_BELOW_MINIMUM, s.minimumAvs(), z.avs(),
+                Quantity.AREA_PER_LENGTH, s.minimumAvs() / z.avs(), x, span, code.shearMinimumClause());
+        }
+    }
+
+    /** The shear that stirrups of a zone must carry, as design strength [N]; decides the spacing limits. */
+    private double neededVs(BeamLine.Span span, BeamCage.Zone z, ShearStrength s) {
+        double worst = 0;
+        for (BeamShearCheck.Demand d : BeamShearCheck.demands(line, context)) {
+            if (d.span() == span.number() && d.x() >= z.from() - 1e-6 && d.x() <= z.to() + 1e-6) {
+                worst = Math.max(worst, d.v() - s.concrete());
+            }
+        }
+        return worst;
+    }
+
+    private void proportions(BeamLine.Span span) {
+        double h = span.section().shape().depth();
+        double mid = (span.faceFrom() + span.faceTo()) / 2;
+        boolean cantilever = line.cantilever(span.number());
+        double length = cantilever ? span.clear() : span.to() - span.from();
+        double least = code.leastDepth(length, ends(span), basis.fy(), Trace.OFF);
+        add("span-to-depth", "Span to depth", Cause.DEFLECTION, least, h, Quantity.LENGTH, least / h, mid, span,
+            code.leastDepthClause());
+        double ratio = span.clear() / h;
+        double deep = cantilever ? code.deepBeamRatio() / 2 : code.deepBeamRatio();
+        if (ratio < deep) {
+            add("deep-beam", "Deep beam", Cause.OUT_OF_SCOPE, deep, ratio, Quantity.NUMBER, deep / ratio, mid, span,
+                code.deepBeamClause());
+        }
+        if (h > code.skinSteelDepth()) {
+            sideBars(span, h, mid);
+        }
+    }
+
+    private void sideBars(BeamLine.Span span, double h, double mid) {
+        double limit = code.crackSpacing(basis.fy(), basis.beamCover());
+        int perFace = cage.sideBars().stream().filter(s -> s.span() == span.number())
+            .mapToInt(BeamCage.SideBars::perFace).sum();
+        double spacing = (h - 2 * basis.beamCover()) / (perFace + 1);
+        add("side-bars", "Side bars", Cause.BAR_SPACING_WIDE, spacing, limit, Quantity.LENGTH, spacing / limit, mid,
+            span, code.skinSteelClause());
+    }
+
+    private DesignCode.SpanEnds ends(BeamLine.Span span) {
+        int n = span.number();
+        if (line.cantilever(n)) {
+            return DesignCode.SpanEnds.CANTILEVER;
+        }
+        boolean left = n > 0;
+        boolean right = n < line.spans().size() - 1;
+        return left && right ? DesignCode.SpanEnds.BOTH_ENDS_CONTINUOUS
+            : left || right ? DesignCode.SpanEnds.ONE_END_CONTINUOUS : DesignCode.SpanEnds.SIMPLE;
+    }
+
+    private void ignoredForces(BeamLine.Span span) {
+        Shape s = span.section().shape();
+        double fc = span.material().fc();
+        double compression = code.beamAxialLimit(fc, s.A());
+        double tension = TENSION_THRESHOLD * fc * s.A();
+        double minor = MINOR_THRESHOLD * fc * s.depth() * s.webWidth() * s.webWidth();
+        for (BeamLine.Station st : line.stations()) {
+            if (st.span() != span.number()) {
+                continue;
+            }
+            for (int c = 0; c < context.strength().count(); c++) {
+                double n = context.at(st, c, Analysis.N);
+                double allowed = n > 0 ? tension : compression;
+                ignored("axial-force", "Axial force in the beam", Math.abs(n), allowed, Quantity.FORCE, st, span, c,
+                    code.beamAxialClause());
+                ignored("minor-moment", "Bending about the minor axis", Math.abs(context.at(st, c, Analysis.MZ)),
+                    minor, Quantity.MOMENT, st, span, c, "22.3.1");
+            }
+        }
+    }
+
+    private void ignored(String kind, String title, double value, double threshold, Quantity q, BeamLine.Station st,
+                         BeamLine.Span span, int combo, String clause) {
+        double utilisation = value / threshold;
+        if (utilisation > 0.05 && governing.governs(kind, utilisation)) {
+            governing.add(new CheckResult(kind, title, Cause.OUT_OF_SCOPE, value, threshold, q, utilisation,
+                context.strength().combination(combo).name(), BeamCheck.place(line, st.x(), span.number()), st.x(),
+                span.number(), -1, clause));
+        }
+    }
+
+    /** Hooks of tension bars at the ends of the line: length available inside the support against ldh. */
+    private void anchorage() {
+        for (int i = 0; i < cage.groups().size(); i++) {
+            BeamCage.Group g = cage.groups().get(i);
+            if (g.hookFrom()) {
+                hook(g, i, line.spans().get(0), true);
+            }
+            if (g.hookTo()) {
+                hook(g, i, line.spans().get(line.spans().size() - 1), false);
+            }
+        }
+    }
+
+    /** Run inside the support against the part of ldh that the bars' share of the strength needs. */
+    private void hook(BeamCage.Group g, int i, BeamLine.Span span, boolean from) {
+        double face = from ? span.faceFrom() : span.faceTo();
+        double run = from ? face - g.from() : g.to() - face;
+        double needed = bars.hookLength(i) * Math.min(1, demandAt(span, from, g.face()));
+        if (needed > 0) {
+            String side = g.face() == BeamCage.Face.TOP ? "top" : "bottom";
+            add("hook-" + side, "Hook in the end support, " + side, Cause.ANCHORAGE, needed, run, Quantity.LENGTH,
+                run > 0 ? needed / run : Double.POSITIVE_INFINITY, face, span, code.hookClause());
+        }
+    }
+
+    /** Share of the face's anchored strength that the moment at the support's face needs. */
+    private double demandAt(BeamLine.Span span, boolean from, BeamCage.Face face) {
+        BeamLine.Station s = null;
+        for (BeamLine.Station c : line.stations()) {
+            if (c.span() == span.number() && (s == null || !from)) {
+                s = c;
+            }
+        }
+        if (s == null) {
+            return 0;
+        }
+        double worst = 0;
+        for (int c = 0; c < context.strength().count(); c++) {
+            double m = context.at(s, c, Analysis.MY);
+            worst = Math.max(worst, face == BeamCage.Face.BOTTOM ? m : -m);
+        }
+        if (worst <= BeamCheck.negligible(span)) {
+            return 0;
+        }
+        boolean sagging = face == BeamCage.Face.BOTTOM;
+        double full = FlexuralStrength.of(span.section().shape(), sagging, bars.layers(s.x(), span, sagging, true),
+            span.material().fc(), basis.fy(), code, Trace.OFF).phiMn();
+        return full > 0 ? worst / full : 0;
+    }
+
+    private void add(String kind, String title, Cause cause, double demand, double capacity, Quantity quantity,
+                     double utilisation, double x, BeamLine.Span span, String clause) {
+        if (governing.governs(kind, utilisation)) {
+            governing.add(new CheckResult(kind, title, cause, demand, capacity, quantity, utilisation, "",
+                BeamCheck.place(line, x, span.number()), x, span.number(), -1, clause));
+        }
+    }
+}

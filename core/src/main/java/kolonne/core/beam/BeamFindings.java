@@ -1,0 +1,49 @@
+package kolonne.core.beam;
+
+import java.util.ArrayList;
+import java.util.List;
+import kolonne.core.check.CheckResult;
+import kolonne.core.finding.Cause;
+import kolonne.core.finding.Finding;
+import kolonne.core.finding.Severity;
+
+/** Turns unmet checks into findings in the engineer's words, and says what stays out of scope. */
+final class BeamFindings {
+    private BeamFindings() {}
+
+    static List<Finding> of(BeamLine line, List<CheckResult> checks, BeamContext context) {
+        List<Finding> out = new ArrayList<>();
+        boolean us = context.basis().usUnits();
+        for (CheckResult c : checks) {
+            if (!c.satisfied()) {
+                out.add(Finding.design(Severity.FAILS, c.cause(), line.mark() + ", " + c.place(), c.words(us),
+                    mend(c.cause(), c.kind()), c.clause(), c.combination()));
+            }
+        }
+        if (line.supports().stream().allMatch(s -> s.kind() == BeamLine.SupportKind.FREE)) {
+            out.add(Finding.note("line.unsupported", line.mark(), "No support of this line was recognised.",
+                "Look at the members that meet at its ends."));
+        }
+        return out;
+    }
+
+    private static String mend(Cause cause, String kind) {
+        return switch (cause) {
+            case FLEXURE -> "Add bars or a larger size, or make the section deeper.";
+            case FLEXURE_COMPRESSION -> "Make the section deeper or wider, use stronger concrete, or add compression bars.";
+            case SHEAR -> "Use more legs, a larger stirrup or a closer spacing, or make the section deeper.";
+            case SHEAR_LIMIT -> "Make the section deeper or wider, or use stronger concrete.";
+            case STEEL_BELOW_MINIMUM -> "Add bars or stirrups.";
+            case BARS_DO_NOT_FIT -> "Use fewer, larger bars or another layer, or make the section wider.";
+            case BAR_SPACING_WIDE -> "Use more, smaller bars.";
+            case STIRRUP_SPACING -> "Bring the stirrups or their legs closer.";
+            case DEFLECTION -> "Make the span deeper: thinner needs a calculated deflection, which is not made yet.";
+            case ANCHORAGE -> "Use smaller bars at the end, a deeper support, or stronger concrete.";
+            case OUT_OF_SCOPE -> kind.startsWith("torsion")
+                ? "Design the beam for torsion by hand, reduce its torsional stiffness if equilibrium allows, or enlarge it."
+                : kind.equals("deep-beam") ? "Design it by strut and tie, by hand."
+                    : "Design the member for this action by hand, or take the action out of it.";
+            default -> "";
+        };
+    }
+}

@@ -1,0 +1,68 @@
+package kolonne.core.beam;
+
+import java.util.List;
+import kolonne.core.model.Material;
+import kolonne.core.model.Member;
+import kolonne.core.model.Section;
+
+/**
+ * Beam spans that run on through supports, designed as one continuous beam.
+ *
+ * @param id       id of its first member
+ * @param mark     label on schedules
+ * @param storey   name of its storey
+ * @param spans    in order along the line
+ * @param supports one more than spans; a free end is a support of kind FREE
+ * @param stations points of check in order along the line
+ * @param length   between the outermost joints [mm]
+ */
+public record BeamLine(String id, String mark, String storey, List<Span> spans, List<Support> supports,
+                       List<Station> stations, double length) {
+    public BeamLine {
+        spans = List.copyOf(spans);
+        supports = List.copyOf(supports);
+        stations = List.copyOf(stations);
+    }
+
+    /** What holds a line at a joint. */
+    public enum SupportKind { COLUMN, BEAM, FREE }
+
+    /**
+     * @param x      along the line [mm]
+     * @param depth  dimension of the supporting column along the line, or width of the supporting beam [mm]; 0 if free
+     * @param label  grid label or joint id
+     */
+    public record Support(String joint, double x, SupportKind kind, double depth, String label) {}
+
+    /**
+     * @param from     centre of the left support [mm]
+     * @param to       centre of the right support [mm]
+     * @param faceFrom face of the left support [mm]
+     * @param faceTo   face of the right support [mm]
+     * @param section  of the span; where members differ, the shallowest
+     */
+    public record Span(int number, double from, double to, double faceFrom, double faceTo, List<Member> members,
+                       Section section, Material material) {
+        public Span {
+            members = List.copyOf(members);
+        }
+
+        public double clear() {
+            return faceTo - faceFrom;
+        }
+    }
+
+    /**
+     * A point where forces are known.
+     *
+     * @param x            along the line [mm]
+     * @param memberNumber in the building
+     * @param station      of that member
+     * @param reversed     whether the member runs against the line
+     */
+    public record Station(double x, int span, int memberNumber, int station, boolean reversed) {}
+
+    public boolean cantilever(int span) {
+        return supports.get(span).kind() == SupportKind.FREE || supports.get(span + 1).kind() == SupportKind.FREE;
+    }
+}

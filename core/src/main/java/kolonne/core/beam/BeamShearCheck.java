@@ -1,0 +1,134 @@
+package kolonne.core.beam;
+
+import java.util.List;
+import kolonne.core.analysis.Analysis;
+import kolonne.core.check.CheckResult;
+import kolonne.core.check.Governing;
+import kolonne.core.code.DesignCode;
+import kolonne.core.code.ShearStrength;
+import kolonne.core.explain.Quantity;
+import kolonne.core.finding.Cause;
+
+/**
+ * Shear at every station. Near a column that supports the line from below, sections nearer than d to its face are
+ * designed for the shear at d, unless a load stands in between (ACI 318-19 9.4.3.2).
+ */
+final class BeamShearCheck {
+    /** Shear strength at a place of a span. */
+    interface Strength {
+        ShearStrength at(double x, BeamLine.Span span);
+    }
+
+    private final BeamLine line;
+    private final BeamContext context;
+    private final Governing governing;
+    private final Strength strength;
+    private final DesignCode code;
+
+    BeamShearCheck(BeamLine line, BeamContext context, Governing governing, Strength strength) {
+        this.line = line;
+        this.context = context;
+        this.governing = governing;
+        this.strength = strength;
+        this.code = context.basis().designCode();
+    }
+
+    void run() {
+        for (Demand d : demands(line, context)) {
+            BeamLine.Span span = line.spans().get(d.span());
+            ShearStrength s = strength.at(d.x(), span);
+            add(d, "shear", "Shear", Cause.SHEAR, s.total(), code.shearClause());
+            add(d, "shear-limit", "Shear, limit of the concrete", Cause.SHEAR_LIMIT, s.limit(), code.shearLimitClause());
+        }
+    }
+
+    private void add(Demand d, String kind, String title, Cause cause, double capacity, String clause) {
+        double utilisation = d.v() / capacity;
+        if (governing.governs(kind, utilisation)) {
+            governing.add(new CheckResult(kind, title, cause, d.v(), capacity, Quantity.FORCE, utilisation,
+                context.strength().combination(d.combination()).name(), BeamCheck.place(line, d.x(), d.span()), d.x(),
+                d.span(), d.station(), clause));
+        }
+    }
+
+    /** The largest shear by size that a place must carry. @param station whose calculation shows it */
+    record Demand(double x, int span, double v, int combination, int station) {}
+
+    /** Design shears along the line, in order of place; sections nearer than d to a column's face are left out. */
+    static List<Demand> demands(BeamLine line, BeamContext context) {
+        List<Demand> out = new java.util.ArrayList<>();
+        List<BeamLine.Station> st = line.stations();
+        for (BeamLine.Span span : line.spans()) {
+            double d = 0.9 * span.section().shape().depth() - context.basis().beamCover();
+            int first = firstOf(st, span.number());
+            int last = lastOf(st, span.number());
+            double from = critical(line, span, true, d, st, first, last);
+            double to = critical(line, span, false, d, st, first, last);
+            for (int i = first; i <= last; i++) {
+                double x = st.get(i).x();
+                if (x >= from - 1e-6 && x <= to + 1e-6) {
+                    out.add(at(context, st, i, i, x));
+                } else if (i < last && x < from && st.get(i + 1).x() > from) {
+                    out.add(at(context, st, i, i + 1, from));
+                }
+                if (i > first && x > to && st.get(i - 1).x() < to) {
+                    out.add(at(context, st, i - 1, i, to));
+                }
+            }
+        }
+        return out;
+    }
+
+    /** Where the design for shear begins: d from a column's face if the shear varies smoothly until there. */
+    private static double critical(BeamLine line, BeamLine.Span span, boolean left, double d,
+                                   List<BeamLine.Station> st, int first, int last) {
+        BeamLine.Support s = line.supports().get(left ? span.number() : span.number() + 1);
+        double face = left ? span.faceFrom() : span.faceTo();
+        double at = left ? face + d : face - d;
+        if (s.kind() != BeamLine.SupportKind.COLUMN || span.clear() < 3 * d) {
+            return face;
+        }
+        for (int i = first; i < last; i++) {
+            boolean loadBetween = st.get(i + 1).x() - st.get(i).x() < 1 || st.get(i).memberNumber()
+                != st.get(i + 1).memberNumber();
+            double x = st.get(i).x();
+            if (loadBetween && (left ? x < at : x > at)) {
+                return face;
+            }
+        }
+        return at;
+    }
+
+    private static Demand at(BeamContext context, List<BeamLine.Station> st, int i, int j, double x) {
+        double share = i == j ? 0 : (x - st.get(i).x()) / (st.get(j).x() - st.get(i).x());
+        double worst = -1;
+        int combination = 0;
+        for (int c = 0; c < context.strength().count(); c++) {
+            double v = context.at(st.get(i), c, Analysis.VZ);
+            if (i != j) {
+                v += share * (context.at(st.get(j), c, Analysis.VZ) - v);
+            }
+            if (Math.abs(v) > worst) {
+                worst = Math.abs(v);
+                combination = c;
+            }
+        }
+        return new Demand(x, st.get(i).span(), worst, combination, i);
+    }
+
+    private static int firstOf(List<BeamLine.Station> st, int span) {
+        int i = 0;
+        while (st.get(i).span() != span) {
+            i++;
+        }
+        return i;
+    }
+
+    private static int lastOf(List<BeamLine.Station> st, int span) {
+        int i = st.size() - 1;
+        while (st.get(i).span() != span) {
+            i--;
+        }
+        return i;
+    }
+}

@@ -1,0 +1,338 @@
+package kolonne.core.beam;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import kolonne.core.analysis.Analysis;
+import kolonne.core.basis.Basis;
+import kolonne.core.code.Bar;
+import kolonne.core.code.DesignCode;
+import kolonne.core.explain.Trace;
+import kolonne.core.section.BarLayer;
+import kolonne.core.section.FlexuralStrength;
+
+/** Chooses the longitudinal bars of a line: through bars of one size per face, and additional bars per region. */
+final class FlexureChoice {
+    /** Bars added to one region at most. */
+    private static final int MOST_ADDED = 44;
+    /** On the anchorage that a hook must find, for what the linear share leaves out. */
+    private static final double ANCHOR_MARGIN = 0.95;
+    /** Compression bars added to one region at most. */
+    private static final int MOST_COMPRESSION = 6;
+
+    private final BeamLine line;
+    private final Basis basis;
+    private final DesignCode code;
+    private final Bar stirrup;
+    private final double[] hogging;
+    private final double[] sagging;
+    /** Bottom bars already chosen when the top is; they work in compression over the supports. */
+    private Choice[] underTop;
+    private final Map<List<Object>, FlexuralStrength> memo = new HashMap<>();
+
+    /**
+     * A stretch of a face that gets the same additional bars.
+     *
+     * @param moment [Nmm]
+     * @param span   the weakest it touches
+     * @param anchor length for a hook inside the end support [mm]; infinite where bars run on
+     */
+    private record Region(BeamCage.Face face, int number, double moment, BeamLine.Span span, double length,
+                          double anchor) {}
+
+    /** Additional bars of a region with the layers of the face, and bars added to the other face in compression. */
+    record Choice(int through, Bar throughBar, int added, Bar addedBar, List<BarFit.Layer> layers, int compression,
+                  Bar compressionBar, double strength, boolean satisfies) {
+        double area() {
+            return through * throughBar.area() + added * addedBar.area();
+        }
+    }
+
+    FlexureChoice(BeamLine line, BeamContext context, Bar stirrup) {
+        this.line = line;
+        this.basis = context.basis();
+        this.code = basis.designCode();
+        this.stirrup = stirrup;
+        int n = line.stations().size();
+        hogging = new double[n];
+        sagging = new double[n];
+        for (int i = 0; i < n; i++) {
+            for (int c = 0; c < context.strength().count(); c++) {
+                double m = context.at(line.stations().get(i), c, Analysis.MY);
+                sagging[i] = Math.max(sagging[i], m);
+                hogging[i] = Math.max(hogging[i], -m);
+            }
+        }
+    }
+
+    List<BeamCage.Group> choose() {
+        Choice[] bottom = face(BeamCage.Face.BOTTOM, bottomRegions());
+        underTop = bottom;
+        Choice[] top = face(BeamCage.Face.TOP, topRegions());
+        return new GroupLayout(line, basis, hogging, sagging, this).groups(top, bottom);
+    }
+
+    /** One region a support: half a span on either side; a cantilever belongs to its support altogether. */
+    private List<Region> topRegions() {
+        List<Region> out = new ArrayList<>();
+        for (int s = 0; s < line.supports().size(); s++) {
+            double from = s == 0 ? line.supports().get(0).x() : middle(s - 1, false);
+            double to = s == line.supports().size() - 1 ? line.supports().get(s).x() : middle(s, true);
+            out.add(region(BeamCage.Face.TOP, s, hogging, from, to, Math.max(0, s - 1),
+                Math.min(s, line.spans().size() - 1)));
+        }
+        return out;
+    }
+
+    /** Where the regions of a span's two supports meet. */
+    private double middle(int span, boolean fromLeft) {
+        BeamLine.Span s = line.spans().get(span);
+        boolean freeLeft = line.supports().get(span).kind() == BeamLine.SupportKind.FREE;
+        boolean freeRight = line.supports().get(span + 1).kind() == BeamLine.SupportKind.FREE;
+        if (freeLeft) {
+            return s.from();
+        }
+        return freeRight ? s.to() : (s.faceFrom() + s.faceTo()) / 2;
+    }
+
+    private List<Region> bottomRegions() {
+        List<Region> out = new ArrayList<>();
+        for (BeamLine.Span s : line.spans()) {
+            out.add(region(BeamCage.Face.BOTTOM, s.number(), sagging, s.from(), s.to(), s.number(), s.number()));
+        }
+        return out;
+    }
+
+    private Region region(BeamCage.Face face, int number, double[] demand, double from, double to, int firstSpan,
+                          int lastSpan) {
+        double moment = 0;
+        int span = firstSpan;
+        for (int i = 0; i < demand.length; i++) {
+            BeamLine.Station s = line.stations().get(i);
+            if (s.x() >= from - 1e-6 && s.x() <= to + 1e-6 && s.span() >= firstSpan && s.span() <= lastSpan
+                && demand[i] > moment) {
+                moment = demand[i];
+                span = s.span();
+            }
+        }
+        BeamLine.Span a = line.spans().get(firstSpan);
+        BeamLine.Span b = line.spans().get(lastSpan);
+        BeamLine.Span weakest = a.section().shape().depth() < b.section().shape().depth() ? a
+            : b.section().shape().depth() < a.section().shape().depth() ? b : line.spans().get(span);
+        return new Region(face, number, moment, weakest, to - from, anchor(face, number));
+    }
+
+    /** What the end supports leave for the hooks of top bars [mm]. */
+    private double anchor(BeamCage.Face face, int support) {
+        boolean first = support == 0;
+        if (face == BeamCage.Face.BOTTOM || !first && support < line.supports().size() - 1
+            || line.supports().get(support).kind() == BeamLine.SupportKind.FREE) {
+            return Double.POSITIVE_INFINITY;
+        }
+        BeamLine.Span span = line.spans().get(first ? 0 : line.spans().size() - 1);
+        double face0 = first ? span.faceFrom() : span.faceTo();
+        return Math.abs(face0 - (first ? GroupLayout.start(line, basis) : GroupLayout.end(line, basis)));
+    }
+
+    /** For every size of the through bars the cheapest additions; the size with the least total is taken. */
+    private Choice[] face(BeamCage.Face face, List<Region> regions) {
+        Choice[] best = null;
+        double bestCost = Double.POSITIVE_INFINITY;
+        for (Bar bar : basis.beamBarList()) {
+            int through = throughBars(bar);
+            Choice[] choices = new Choice[regions.size()];
+            double cost = through * weight(bar) * line.length();
+            for (int i = 0; i < choices.length; i++) {
+                choices[i] = cheapest(regions.get(i), through, bar);
+                cost += choices[i].added() * weight(choices[i].addedBar()) * regions.get(i).length() * 0.6;
+                cost += choices[i].satisfies() ? 0 : 1e12 + 1e9 * (1 - strengthRatio(choices[i], regions.get(i)));
+            }
+            if (cost < bestCost) {
+                best = choices;
+                bestCost = cost;
+            }
+        }
+        return best;
+    }
+
+    private static double strengthRatio(Choice c, Region r) {
+        return r.moment() > 0 ? Math.min(1, c.strength() / r.moment()) : 1;
+    }
+
+    private double weight(Bar b) {
+        return basis.preference() == Basis.Preference.FEWEST_BARS ? 1 + 0.001 * b.area() : b.area();
+    }
+
+    /** Two at least, and as many as crack control asks for across the narrowest and widest webs of the line. */
+    private int throughBars(Bar bar) {
+        double widest = line.spans().stream().mapToDouble(s -> s.section().shape().webWidth()).max().orElseThrow();
+        double limit = code.crackSpacing(basis.fy(), basis.beamCover() + stirrup.diameter());
+        double centres = BarFit.clearWidth(widest, basis, stirrup) - bar.diameter();
+        return Math.max(2, (int) Math.ceil(centres / limit - 1e-9) + 1);
+    }
+
+    private Choice cheapest(Region r, int through, Bar bar) {
+        Choice best = null;
+        double leverBound = 0.9 * basis.fy() * (r.span().section().shape().depth() - basis.beamCover());
+        for (Bar extra : basis.beamBarList()) {
+            for (int added = 0; added <= MOST_ADDED; added++) {
+                double area = through * bar.area() + added * extra.area();
+                if (best != null && cost(added, extra) >= cost(best.added(), best.addedBar())) {
+                    break;
+                }
+                if (area * leverBound < r.moment()) {
+                    continue; // even with the whole depth as lever these bars are too few
+                }
+                Choice c = choice(r, through, bar, added, extra, 0, bar);
+                if (c == null) {
+                    break;
+                }
+                if (c.satisfies()) {
+                    best = c;
+                }
+            }
+        }
+        if (best == null) {
+            best = doubly(r, through, bar);
+        }
+        return best != null ? best : strongest(r, through, bar);
+    }
+
+    /** The most that fits, where nothing satisfies: the check then says what is wrong. */
+    private Choice strongest(Region r, int through, Bar bar) {
+        Choice best = null;
+        for (Bar extra : basis.beamBarList()) {
+            for (int added = MOST_ADDED; added >= 0; added--) {
+                Choice c = choice(r, through, bar, added, extra, 0, bar);
+                if (c != null && (best == null || c.strength() > best.strength())) {
+                    best = c;
+                }
+            }
+        }
+        return best != null ? best : unfitting(r, through, bar);
+    }
+
+    /** The least bars of both faces that serve where the section is too small with tension bars alone. */
+    private Choice doubly(Region r, int through, Bar bar) {
+        Choice best = null;
+        double bestArea = Double.POSITIVE_INFINITY;
+        for (Bar compression : basis.beamBarList()) {
+            for (int n = 1; n <= MOST_COMPRESSION && fitsInCompression(r, n, compression); n++) {
+                for (Bar extra : basis.beamBarList()) {
+                    for (int added = 1; added <= MOST_ADDED; added++) {
+                        double area = added * extra.area() + n * compression.area();
+                        if (area >= bestArea) {
+                            break;
+                        }
+                        Choice c = choice(r, through, bar, added, extra, n, compression);
+                        if (c == null) {
+                            break;
+                        }
+                        if (c.satisfies()) {
+                            best = c;
+                            bestArea = area;
+                        }
+                    }
+                }
+            }
+        }
+        return best;
+    }
+
+    /** Whether n bars fit into the first layer of the other face beside what is there. */
+    private boolean fitsInCompression(Region r, int n, Bar bar) {
+        int count = n + 2;
+        double diameters = n * bar.diameter() + 2 * basis.beamBarList().get(0).diameter();
+        double largest = bar.diameter();
+        if (r.face() == BeamCage.Face.TOP) {
+            Choice most = null;
+            for (int s = Math.max(0, r.number() - 1); s <= Math.min(r.number(), underTop.length - 1); s++) {
+                most = most == null || underTop[s].added() > most.added() ? underTop[s] : most;
+            }
+            count = n + most.through() + most.added();
+            diameters = n * bar.diameter() + most.through() * most.throughBar().diameter()
+                + most.added() * most.addedBar().diameter();
+            largest = Math.max(largest, Math.max(most.throughBar().diameter(), most.addedBar().diameter()));
+        }
+        double width = BarFit.clearWidth(r.span().section().shape().webWidth(), basis, stirrup);
+        return BarFit.gap(width, count, diameters) >= code.beamClearSpacing(largest, basis.aggregate());
+    }
+
+    /** Bars of the other face that surely work in compression [mm2]: those that run through. */
+    private double presentInCompression(Region r) {
+        return r.face() == BeamCage.Face.BOTTOM ? 2 * basis.beamBarList().get(0).area()
+            : underTop[0].through() * underTop[0].throughBar().area();
+    }
+
+    private double cost(int added, Bar extra) {
+        return added * weight(extra);
+    }
+
+    /** Bars that do not fit at all: placed in one layer, so that the check reports it. */
+    private Choice unfitting(Region r, int through, Bar bar) {
+        double offset = basis.beamCover() + stirrup.diameter() + bar.diameter() / 2;
+        return new Choice(through, bar, 0, bar, List.of(new BarFit.Layer(1, through, bar, offset)), 0, bar, 0, false);
+    }
+
+    private Choice choice(Region r, int through, Bar bar, int added, Bar extra, int compression, Bar compressionBar) {
+        double bw = r.span().section().shape().webWidth();
+        List<BarFit.Layer> layers = BarFit.place(bw, basis, stirrup, through, bar, added, extra);
+        if (layers == null) {
+            return null;
+        }
+        FlexuralStrength s = strength(r.span(), r.face(), anchored(r, layers, compression, compressionBar));
+        double limit = code.beamTensionStrain(basis.fy() / Basis.ES);
+        double area = layers.stream().mapToDouble(l -> l.count() * l.bar().area()).sum();
+        double offset = layers.stream().mapToDouble(l -> l.count() * l.bar().area() * l.offset()).sum() / area;
+        double least = code.beamMinimumSteel(r.span().material().fc(), basis.fy(), bw,
+            r.span().section().shape().depth() - offset, Trace.OFF);
+        boolean enough = s.phiMn() >= r.moment() && (r.moment() <= 0 || s.epsT() >= limit);
+        boolean minimum = r.moment() <= 0 || area >= least || s.phiMn() >= 4.0 / 3 * r.moment();
+        double usable = s.epsT() >= limit ? s.phiMn() : s.phiMn() * s.epsT() / limit;
+        return new Choice(through, bar, added, extra, layers, compression, compressionBar, usable, enough && minimum);
+    }
+
+    /** The layers with the areas that hooks of the given run develop, and the compression bars there surely are. */
+    private List<BarLayer> anchored(Region r, List<BarFit.Layer> layers, int compression, Bar compressionBar) {
+        double h = r.span().section().shape().depth();
+        List<BarLayer> out = new ArrayList<>();
+        for (BarFit.Layer l : layers) {
+            double share = Double.isInfinite(r.anchor()) ? 1
+                : Math.min(1, ANCHOR_MARGIN * r.anchor() / code.hookLength(l.bar(), r.span().material().fc(), basis.fy(), Trace.OFF));
+            out.add(new BarLayer(h - l.offset(), share * l.count() * l.bar().area()));
+        }
+        double start = basis.beamCover() + stirrup.diameter();
+        out.add(new BarLayer(start + compressionBar.diameter() / 2, presentInCompression(r)
+            + compression * compressionBar.area()));
+        return out;
+    }
+
+    /** Whether bars of a choice leave the region's section tension-controlled. */
+    boolean ductile(BeamCage.Face face, int number, Choice c) {
+        BeamLine.Span span = line.spans().get(Math.min(number, line.spans().size() - 1));
+        double h = span.section().shape().depth();
+        List<BarLayer> bars = c.layers().stream().map(l -> new BarLayer(h - l.offset(), l.count() * l.bar().area()))
+            .toList();
+        return strength(span, face, bars).epsT() >= code.beamTensionStrain(basis.fy() / Basis.ES);
+    }
+
+    /** Strength of a face's layers alone; bars of the other face are left out, which is safe. @return φMn [Nmm] */
+    double laid(BeamLine.Span span, BeamCage.Face face, List<BarFit.Layer> layers) {
+        double h = span.section().shape().depth();
+        return strength(span, face, layers.stream().map(l -> new BarLayer(h - l.offset(), l.count() * l.bar().area()))
+            .toList()).phiMn();
+    }
+
+    private FlexuralStrength strength(BeamLine.Span span, BeamCage.Face face, List<BarLayer> bars) {
+        List<Object> key = List.of(span.section().id(), span.material().id(), face, bars);
+        return memo.computeIfAbsent(key, k -> FlexuralStrength.of(span.section().shape(),
+            face == BeamCage.Face.BOTTOM, bars, span.material().fc(), basis.fy(), code, Trace.OFF));
+    }
+
+    /** Strength of the through bars alone [Nmm]. */
+    double throughStrength(BeamLine.Span span, BeamCage.Face face, Choice c) {
+        List<BarFit.Layer> layers = c.layers().stream().limit(1).toList();
+        return laid(span, face, layers);
+    }
+}

@@ -1,0 +1,220 @@
+package kolonne.core.beam;
+
+import java.util.ArrayList;
+import java.util.List;
+import kolonne.core.basis.Basis;
+import kolonne.core.code.DesignCode;
+import kolonne.core.explain.Trace;
+
+/**
+ * Lays the chosen bars along the line. Additional bars run on past the place where they are last needed by the code's
+ * extension, and far enough that wherever a part of them is needed that part is developed (ACI 318-19 9.7.3).
+ */
+final class GroupLayout {
+    /** Run of bottom bars into an interior support [mm] (ACI 318-19 9.7.3.8.2). */
+    private static final double INTO_SUPPORT = 150;
+    /** On the share of the bars that must be developed, for the curve between stations. */
+    private static final double MARGIN = 1.03;
+    /** Part of the clear span that additional top bars cover at least. */
+    private static final double LEAST_TOP = 0.2;
+
+    private final BeamLine line;
+    private final Basis basis;
+    private final DesignCode code;
+    private final double[] hogging;
+    private final double[] sagging;
+    private final FlexureChoice choice;
+
+    GroupLayout(BeamLine line, Basis basis, double[] hogging, double[] sagging, FlexureChoice choice) {
+        this.line = line;
+        this.basis = basis;
+        this.code = basis.designCode();
+        this.hogging = hogging;
+        this.sagging = sagging;
+        this.choice = choice;
+    }
+
+    List<BeamCage.Group> groups(FlexureChoice.Choice[] top, FlexureChoice.Choice[] bottom) {
+        List<BeamCage.Group> out = new ArrayList<>();
+        through(BeamCage.Face.TOP, top[0], out);
+        topAdditions(top, out);
+        through(BeamCage.Face.BOTTOM, bottom[0], out);
+        bottomAdditions(bottom, out);
+        return out;
+    }
+
+    /** How far bottom bars run into the support after span {@code left}: no further than its middle [mm]. */
+    private double intoSupport(int left) {
+        if (left < 0) {
+            return line.spans().get(0).faceFrom() - start(line, basis);
+        }
+        if (left == line.spans().size() - 1) {
+            return end(line, basis) - line.spans().get(left).faceTo();
+        }
+        double between = line.spans().get(left + 1).faceFrom() - line.spans().get(left).faceTo();
+        return Math.min(INTO_SUPPORT, between / 2 - 1);
+    }
+
+    /** First place where bars of the line may lie: cover inside the far face of the first support. */
+    static double start(BeamLine line, Basis basis) {
+        BeamLine.Support s = line.supports().get(0);
+        return s.kind() == BeamLine.SupportKind.FREE ? s.x() + basis.beamCover()
+            : s.x() - Math.max(0, s.depth() / 2 - basis.columnCover() - basis.stirrupList().get(0).diameter());
+    }
+
+    static double end(BeamLine line, Basis basis) {
+        BeamLine.Support s = line.supports().get(line.supports().size() - 1);
+        return s.kind() == BeamLine.SupportKind.FREE ? s.x() - basis.beamCover()
+            : s.x() + Math.max(0, s.depth() / 2 - basis.columnCover() - basis.stirrupList().get(0).diameter());
+    }
+
+    private void through(BeamCage.Face face, FlexureChoice.Choice c, List<BeamCage.Group> out) {
+        BarFit.Layer l = c.layers().get(0);
+        out.add(new BeamCage.Group(face, 1, l.count(), l.bar(), l.offset(), start(line, basis), end(line, basis), true, true, true));
+    }
+
+    private void topAdditions(FlexureChoice.Choice[] top, List<BeamCage.Group> out) {
+        double[][] runs = new double[top.length][];
+        for (int s = 0; s < top.length; s++) {
+            if (top[s].added() > 0) {
+                double[] reach = reach(BeamCage.Face.TOP, top[s], s);
+                BeamLine.Span a = line.spans().get(Math.max(0, s - 1));
+                BeamLine.Span b = line.spans().get(Math.min(s, line.spans().size() - 1));
+                double from = s == 0 ? start(line, basis) : Math.min(reach[0], a.faceTo() - LEAST_TOP * a.clear());
+                double to = s == top.length - 1 ? end(line, basis) : Math.max(reach[1], b.faceFrom() + LEAST_TOP * b.clear());
+                runs[s] = new double[] {from, to};
+            }
+        }
+        joined(BeamCage.Face.TOP, top, runs, out);
+    }
+
+    private void bottomAdditions(FlexureChoice.Choice[] bottom, List<BeamCage.Group> out) {
+        double[][] runs = new double[bottom.length][];
+        for (int s = 0; s < bottom.length; s++) {
+            if (bottom[s].added() > 0) {
+                BeamLine.Span span = line.spans().get(s);
+                double[] reach = reach(BeamCage.Face.BOTTOM, bottom[s], s);
+                runs[s] = new double[] {Math.min(span.faceFrom() - intoSupport(s - 1), reach[0]),
+                    Math.max(span.faceTo() + intoSupport(s), reach[1])};
+            }
+        }
+        joined(BeamCage.Face.BOTTOM, bottom, runs, out);
+    }
+
+    /** Lays the runs; where neighbouring runs overlap they become one of the stronger choice, if that serves both. */
+    private void joined(BeamCage.Face face, FlexureChoice.Choice[] choices, double[][] runs, List<BeamCage.Group> out) {
+        for (int s = 0; s < choices.length; s++) {
+            if (runs[s] == null) {
+                continue;
+            }
+            double from = runs[s][0];
+            double to = runs[s][1];
+            FlexureChoice.Choice strongest = choices[s];
+            while (s + 1 < choices.length && runs[s + 1] != null && runs[s + 1][0] < to) {
+                FlexureChoice.Choice stronger = choices[s + 1].area() > strongest.area() ? choices[s + 1] : strongest;
+                if (!choice.ductile(face, s, stronger) || !choice.ductile(face, s + 1, stronger)) {
+                    double middle = (runs[s + 1][0] + to) / 2;
+                    to = middle - 1;
+                    runs[s + 1][0] = middle + 1;
+                    break;
+                }
+                s++;
+                to = Math.max(to, runs[s][1]);
+                strongest = stronger;
+            }
+            add(face, strongest, from, to, out);
+        }
+    }
+
+    private void add(BeamCage.Face face, FlexureChoice.Choice c, double from, double to, List<BeamCage.Group> out) {
+        double first = start(line, basis);
+        double last = end(line, basis);
+        boolean hookFrom = from <= first + 1;
+        boolean hookTo = to >= last - 1;
+        for (BarFit.Layer l : c.layers().subList(1, c.layers().size())) {
+            out.add(new BeamCage.Group(face, l.number(), l.count(), l.bar(), l.offset(), hookFrom ? first : from,
+                hookTo ? last : to, hookFrom, hookTo, false));
+        }
+        if (c.compression() > 0) {
+            BeamCage.Face other = face == BeamCage.Face.TOP ? BeamCage.Face.BOTTOM : BeamCage.Face.TOP;
+            double offset = c.layers().get(0).offset() - c.layers().get(0).bar().diameter() / 2
+                + c.compressionBar().diameter() / 2;
+            out.add(new BeamCage.Group(other, 1, c.compression(), c.compressionBar(), offset, Math.max(first, from),
+                Math.min(last, to), false, false, false));
+        }
+    }
+
+    /** How far the additional bars of a support (top) or span (bottom) must run for the demands around them. */
+    private double[] reach(BeamCage.Face face, FlexureChoice.Choice c, int number) {
+        double from = Double.POSITIVE_INFINITY;
+        double to = Double.NEGATIVE_INFINITY;
+        double[] demand = face == BeamCage.Face.TOP ? hogging : sagging;
+        double peak = peak(face, demand, number);
+        for (int i = 0; i < demand.length; i++) {
+            BeamLine.Station st = line.stations().get(i);
+            if (!belongs(face, number, st)) {
+                continue;
+            }
+            BeamLine.Span span = line.spans().get(st.span());
+            double alone = choice.throughStrength(span, face, c);
+            double all = choice.laid(span, face, c.layers());
+            double share = all > alone ? Math.min(1, MARGIN * (demand[i] - alone) / (all - alone)) : 0;
+            if (share <= 0 && belowMinimum(face, c, span, demand[i], alone)) {
+                share = 1e-3;
+            }
+            if (share > 0) {
+                double d = span.section().shape().depth() - c.layers().get(0).offset();
+                double run = Math.max(code.extension(d, c.addedBar().diameter()), share * development(face, c, span));
+                from = Math.min(from, st.x() <= peak + 1 ? st.x() - run : from);
+                to = Math.max(to, st.x() >= peak - 1 ? st.x() + run : to);
+            }
+        }
+        return new double[] {from == Double.POSITIVE_INFINITY ? peak : from, to == Double.NEGATIVE_INFINITY ? peak : to};
+    }
+
+    /** Whether the through bars alone are less than the minimum where the bars are needed at all. */
+    private boolean belowMinimum(BeamCage.Face face, FlexureChoice.Choice c, BeamLine.Span span, double demand,
+                                 double alone) {
+        double d = span.section().shape().depth() - c.layers().get(0).offset();
+        double least = code.beamMinimumSteel(span.material().fc(), basis.fy(), span.section().shape().webWidth(), d,
+            Trace.OFF);
+        return demand > BeamCheck.negligible(span) && c.through() * c.throughBar().area() < least
+            && MARGIN * 4 / 3 * demand > alone;
+    }
+
+    /** Bottom: the stations of the span. Top: the nearer half of the spans on either side, a cantilever altogether. */
+    private boolean belongs(BeamCage.Face face, int number, BeamLine.Station st) {
+        if (face == BeamCage.Face.BOTTOM) {
+            return st.span() == number;
+        }
+        if (st.span() != number && st.span() != number - 1) {
+            return false;
+        }
+        BeamLine.Span span = line.spans().get(st.span());
+        boolean spanToTheRight = st.span() == number;
+        if (line.cantilever(st.span())) {
+            return line.supports().get(number).kind() != BeamLine.SupportKind.FREE;
+        }
+        double middle = (span.faceFrom() + span.faceTo()) / 2;
+        return spanToTheRight ? st.x() <= middle + 1 : st.x() >= middle - 1;
+    }
+
+    private double peak(BeamCage.Face face, double[] demand, int number) {
+        double x = face == BeamCage.Face.BOTTOM ? line.spans().get(number).faceFrom() : line.supports().get(number).x();
+        double worst = 0;
+        for (int i = 0; i < demand.length; i++) {
+            BeamLine.Station st = line.stations().get(i);
+            if (demand[i] > worst && belongs(face, number, st)) {
+                worst = demand[i];
+                x = st.x();
+            }
+        }
+        return x;
+    }
+
+    private double development(BeamCage.Face face, FlexureChoice.Choice c, BeamLine.Span span) {
+        boolean top = face == BeamCage.Face.TOP && span.section().shape().depth() > 300;
+        return code.developmentLength(c.addedBar(), span.material().fc(), basis.fy(), top, c.addedBar().diameter(),
+            basis.beamCover(), true);
+    }
+}

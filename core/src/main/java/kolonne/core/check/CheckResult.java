@@ -1,0 +1,44 @@
+package kolonne.core.check;
+
+import kolonne.core.explain.Quantity;
+import kolonne.core.finding.Cause;
+
+/**
+ * The governing outcome of one check of a line or a lift.
+ *
+ * @param kind        stable key, for instance {@code flexure-bottom}
+ * @param title       in words
+ * @param cause       why the member fails if the check is not met
+ * @param demand      or the least required
+ * @param capacity    or what is provided
+ * @param quantity    of demand and capacity
+ * @param utilisation demand over capacity; 1.00 is the limit
+ * @param combination governing combination's name, or empty
+ * @param place       in words a person can find on the drawing
+ * @param x           along the line, or the height in the stack [mm]
+ * @param part        number of the span or lift
+ * @param station     number of the station that explains the check, or -1
+ * @param clause      of the design code
+ */
+public record CheckResult(String kind, String title, Cause cause, double demand, double capacity, Quantity quantity,
+                          double utilisation, String combination, String place, double x, int part, int station,
+                          String clause) {
+    /** Slack for rounding when comparing with 1.00. */
+    private static final double ROUNDING = 1e-6;
+    /** Shown where there is no capacity at all. */
+    public static final double NO_CAPACITY = 99.99;
+
+    public CheckResult {
+        utilisation = utilisation < NO_CAPACITY ? utilisation : NO_CAPACITY; // NaN falls through
+    }
+
+    public boolean satisfied() {
+        return utilisation <= 1 + ROUNDING;
+    }
+
+    /** Demand against capacity with units, in the display system. */
+    public String words(boolean us) {
+        return String.format(java.util.Locale.ROOT, "%s: %s against %s, %.2f.", title, quantity.text(demand, us),
+            quantity.text(capacity, us), utilisation);
+    }
+}

@@ -1,0 +1,2 @@
+/** What a check found, the same for beams and columns. */
+package kolonne.core.check;

@@ -1,0 +1,133 @@
+package kolonne.core.code;
+
+import kolonne.core.explain.Trace;
+
+/** A design code. Units N, mm, MPa; strengths returned are design strengths, after reduction. */
+public interface DesignCode {
+    /** Name and edition, for instance {@code ACI 318M-19}. */
+    String name();
+
+    BarCatalogue catalogue();
+
+    /** Stress block of a concrete. */
+    StressBlock block(double fc);
+
+    /** Clause of the stress block. */
+    String blockClause();
+
+    /** Reduction factor for axial force and bending from the net tensile strain of the outermost tension bar. */
+    double reduction(double tensionStrain, double yieldStrain);
+
+    String reductionClause();
+
+    /** Least net tensile strain of a beam at its nominal strength. */
+    double beamTensionStrain(double yieldStrain);
+
+    String beamTensionStrainClause();
+
+    /** Design strength in pure compression, with the code's cap [N]. */
+    double axialCap(double fc, double fy, double ag, double ast, Trace t);
+
+    String axialCapClause();
+
+    /** Least tension steel of a beam [mm2]. */
+    double beamMinimumSteel(double fc, double fy, double bw, double d, Trace t);
+
+    String beamMinimumSteelClause();
+
+    /** Shear strength of a section with given stirrups. */
+    ShearStrength shear(ShearInput s, Trace t);
+
+    String shearClause();
+
+    String shearLimitClause();
+
+    String shearMinimumClause();
+
+    /** Shear below which a beam needs no stirrups [N]. */
+    double beamShearWithoutStirrups(double fc, double bw, double d);
+
+    SpacingLimits beamStirrupSpacing(double d, boolean highVs);
+
+    /** Largest tie spacing of a column [mm] from tie support of bars, least dimension, and shear if it counts. */
+    double columnTieSpacing(Bar bar, Bar tie, double leastDimension, double d, boolean shearCounts, boolean highVs);
+
+    String columnTieSpacingClause();
+
+    /** Smallest tie bar for a longitudinal bar [mm]. */
+    double smallestTie(Bar bar);
+
+    /** Greatest clear distance of an unsupported bar from a bar held by a tie [mm]. */
+    double greatestUnheldDistance();
+
+    String tieArrangementClause();
+
+    /** Design torque below which torsion may be neglected [Nmm]. */
+    double torsionThreshold(double fc, double acp, double pcp, Trace t);
+
+    String torsionClause();
+
+    /** Least clear distance between parallel bars of a layer in a beam [mm]. */
+    double beamClearSpacing(double barDiameter, double aggregate);
+
+    /** Least clear distance between layers [mm]. */
+    double layerClearSpacing();
+
+    String beamClearSpacingClause();
+
+    /** Least clear distance between bars of a column [mm]. */
+    double columnClearSpacing(double barDiameter, double aggregate);
+
+    String columnClearSpacingClause();
+
+    /** Largest spacing of the tension bars nearest to the face, for crack control [mm]. */
+    double crackSpacing(double fy, double clearCover);
+
+    String crackSpacingClause();
+
+    /** Development length of a straight bar in tension [mm]. */
+    double developmentLength(Bar bar, double fc, double fy, boolean top, double clear, double cover, boolean stirrups);
+
+    String developmentClause();
+
+    /** Development length of a bar with a standard 90° hook [mm]. */
+    double hookLength(Bar bar, double fc, double fy, Trace t);
+
+    String hookClause();
+
+    /** How far past the point where it is no longer needed a bar must run [mm]. */
+    double extension(double d, double barDiameter);
+
+    /** Least depth of a beam span without computed deflection [mm]. */
+    double leastDepth(double span, SpanEnds ends, double fy, Trace t);
+
+    String leastDepthClause();
+
+    /** Steel limits of a column as parts of the gross area. */
+    double columnMinimumRatio();
+
+    double columnMaximumRatio();
+
+    String columnRatioClause();
+
+    /** Second-order rules for columns. */
+    Slenderness slenderness();
+
+    /** Axial compression above which a beam is a column [N]. */
+    double beamAxialLimit(double fc, double ag);
+
+    String beamAxialClause();
+
+    /** Ratio of clear span to depth below which a beam is deep. */
+    double deepBeamRatio();
+
+    String deepBeamClause();
+
+    /** Depth above which a beam needs steel along its sides [mm], and the largest spacing of it is crackSpacing. */
+    double skinSteelDepth();
+
+    String skinSteelClause();
+
+    /** How a span is held at its ends, for span-to-depth rules. */
+    enum SpanEnds { SIMPLE, ONE_END_CONTINUOUS, BOTH_ENDS_CONTINUOUS, CANTILEVER }
+}

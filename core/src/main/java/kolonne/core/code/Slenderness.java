@@ -1,0 +1,43 @@
+package kolonne.core.code;
+
+import kolonne.core.explain.Trace;
+
+/** Second-order rules for columns in frames braced against sway, and the magnifier of sway moments. */
+public interface Slenderness {
+    /**
+     * A lift about one axis.
+     *
+     * @param m1 smaller end moment by size [Nmm], with the sign that makes {@code m1 / m2} negative in single curvature
+     * @param m2 larger end moment by size, positive [Nmm]
+     * @param lu unsupported length [mm]
+     * @param k  effective length factor
+     * @param r  radius of gyration [mm]
+     * @param ei gross flexural stiffness Ec Ig [Nmm2]
+     * @param h  depth in the direction of bending [mm]
+     * @param pu compression [N]
+     * @param sustained part of the compression that is sustained, 0 to 1
+     * @param transverse whether loads act between the ends
+     */
+    record Lift(double m1, double m2, double lu, double k, double r, double ei, double h, double pu, double sustained,
+                boolean transverse) {}
+
+    /** The moment to design for away from the ends [Nmm] and the magnifier; infinite where the lift buckles. */
+    record Magnified(double moment, double factor, boolean slender) {}
+
+    Magnified braced(Lift lift, Trace t);
+
+    /** Whether the lift is too slender for the method: the largest allowed magnifier. */
+    double greatestFactor();
+
+    String bracedClause();
+
+    String greatestFactorClause();
+
+    /** Magnifier of sway moments for a storey's stability index; infinite where it is unstable. */
+    double sway(double stabilityIndex);
+
+    /** Stability index up to which a storey may be taken as braced. */
+    double bracedIndex();
+
+    String swayClause();
+}

@@ -1,0 +1,341 @@
+package kolonne.core.code.aci318;
+
+import static kolonne.core.explain.Trace.in;
+
+import kolonne.core.code.Bar;
+import kolonne.core.code.BarCatalogue;
+import kolonne.core.code.DesignCode;
+import kolonne.core.code.ShearInput;
+import kolonne.core.code.ShearStrength;
+import kolonne.core.code.Slenderness;
+import kolonne.core.code.SpacingLimits;
+import kolonne.core.code.StressBlock;
+import kolonne.core.explain.Quantity;
+import kolonne.core.explain.Trace;
+
+/** ACI 318-19 for beams and columns with tied, deformed, uncoated bars in normalweight concrete. */
+public final class Aci318 implements DesignCode {
+    public static final Aci318 SI = new Aci318(UnitForm.SI);
+    public static final Aci318 US = new Aci318(UnitForm.US);
+    /** Strength reduction factor for shear and torsion (table 21.2.1 b, c). */
+    static final double PHI_SHEAR = 0.75;
+    private static final double PHI_COMPRESSION = 0.65;
+    private static final double PHI_TENSION = 0.90;
+
+    private final UnitForm form;
+    private final AciShear shear;
+    private final AciAnchorage anchorage;
+    private final AciSlenderness slenderness;
+
+    private Aci318(UnitForm form) {
+        this.form = form;
+        shear = new AciShear(form);
+        anchorage = new AciAnchorage(form);
+        slenderness = new AciSlenderness(form);
+    }
+
+    @Override
+    public String name() {
+        return form == UnitForm.SI ? "ACI 318M-19" : "ACI 318-19";
+    }
+
+    @Override
+    public BarCatalogue catalogue() {
+        return form == UnitForm.SI ? BarCatalogue.METRIC : BarCatalogue.US;
+    }
+
+    /** Stress 0.85 f'c, depth β1 by table 22.2.2.4.3, strain 0.003 (22.2.2.1). */
+    @Override
+    public StressBlock block(double fc) {
+        double reduction = form == UnitForm.SI ? 0.05 * (fc - 28) / 7 : 0.05 * (fc / UnitForm.PSI - 4000) / 1000;
+        return new StressBlock(0.85 * fc, Math.max(0.65, Math.min(0.85, 0.85 - reduction)), 0.003);
+    }
+
+    @Override
+    public String blockClause() {
+        return "22.2.2.4";
+    }
+
+    /** Table 21.2.2, tied members: 0.65 to 0.90 as εt grows from εty to εty + 0.003. */
+    @Override
+    public double reduction(double epsT, double epsTy) {
+        double t = (epsT - epsTy) / 0.003;
+        return PHI_COMPRESSION + (PHI_TENSION - PHI_COMPRESSION) * Math.max(0, Math.min(1, t));
+    }
+
+    @Override
+    public String reductionClause() {
+        return "21.2.2";
+    }
+
+    @Override
+    public double beamTensionStrain(double epsTy) {
+        return epsTy + 0.003;
+    }
+
+    @Override
+    public String beamTensionStrainClause() {
+        return "9.3.3.1";
+    }
+
+    /** φ 0.80 Po with Po = 0.85 f'c (Ag − Ast) + fy Ast, fy at most 550 MPa (22.4.2.1, 22.4.2.2). */
+    @Override
+    public double axialCap(double fc, double fy, double ag, double ast, Trace t) {
+        double fyc = Math.min(fy, form.stress(550, 80_000));
+        double po = 0.85 * fc * (ag - ast) + fyc * ast;
+        double cap = PHI_COMPRESSION * 0.80 * po;
+        if (t.on()) {
+            t.step("Po", "0.85 f′c (Ag − Ast) + fy Ast", "0.85 × {0} × ({1} − {2}) + {3} × {2}", po, Quantity.FORCE,
+                "22.4.2.2", in(fc, Quantity.STRENGTH), in(ag, Quantity.AREA), in(ast, Quantity.AREA),
+                in(fyc, Quantity.STRENGTH));
+            t.step("φPn,max", "0.80 φ Po", "0.80 × 0.65 × {0}", cap, Quantity.FORCE, "22.4.2.1", in(po, Quantity.FORCE));
+        }
+        return cap;
+    }
+
+    @Override
+    public String axialCapClause() {
+        return "22.4.2.1";
+    }
+
+    /** Greater of 0.25 √f'c bw d / fy and 1.4 bw d / fy (3 √f'c and 200 in psi). */
+    @Override
+    public double beamMinimumSteel(double fc, double fy, double bw, double d, Trace t) {
+        double fyMin = Math.min(fy, form.stress(550, 80_000));
+        double root = form == UnitForm.SI ? 0.25 * Math.sqrt(fc) : 3 * Math.sqrt(fc / UnitForm.PSI) * UnitForm.PSI;
+        double stress = Math.max(root, form.stress(1.4, 200));
+        double as = stress * bw * d / fyMin;
+        if (t.on()) {
+            t.step("As,min", form.shown("max(0.25√f′c, 1.4) bw d / fy", "max(3√f′c, 200) bw d / fy"),
+                "{0} × {1} × {2} / {3}", as, Quantity.AREA, "9.6.1.2", in(stress, Quantity.STRESS),
+                in(bw, Quantity.LENGTH), in(d, Quantity.LENGTH), in(fyMin, Quantity.STRESS));
+        }
+        return as;
+    }
+
+    @Override
+    public String beamMinimumSteelClause() {
+        return "9.6.1.2";
+    }
+
+    @Override
+    public ShearStrength shear(ShearInput s, Trace t) {
+        return shear.strength(s, t);
+    }
+
+    @Override
+    public String shearClause() {
+        return "22.5.1.1";
+    }
+
+    @Override
+    public String shearLimitClause() {
+        return "22.5.1.2";
+    }
+
+    @Override
+    public String shearMinimumClause() {
+        return "9.6.3.4";
+    }
+
+    @Override
+    public double beamShearWithoutStirrups(double fc, double bw, double d) {
+        return PHI_SHEAR * form.rootStress(0.083, 1, fc) * bw * d;
+    }
+
+    @Override
+    public SpacingLimits beamStirrupSpacing(double d, boolean highVs) {
+        return highVs
+            ? new SpacingLimits(Math.min(d / 4, form.length(300, 12)), Math.min(d / 2, form.length(300, 12)), "9.7.6.2.2")
+            : new SpacingLimits(Math.min(d / 2, form.length(600, 24)), Math.min(d, form.length(600, 24)), "9.7.6.2.2");
+    }
+
+    @Override
+    public double columnTieSpacing(Bar bar, Bar tie, double leastDimension, double d, boolean shearCounts,
+                                   boolean highVs) {
+        double s = Math.min(Math.min(16 * bar.diameter(), 48 * tie.diameter()), leastDimension);
+        if (!shearCounts) {
+            return s;
+        }
+        double forShear = highVs ? Math.min(d / 4, form.length(300, 12)) : Math.min(d / 2, form.length(600, 24));
+        return Math.min(s, forShear);
+    }
+
+    @Override
+    public String columnTieSpacingClause() {
+        return "25.7.2.1, 10.7.6.5.2";
+    }
+
+    /** No. 10 (#3) for bars up to No. 32 (#10), No. 13 (#4) above (25.7.2.2). */
+    @Override
+    public double smallestTie(Bar bar) {
+        return bar.diameter() <= 32.3 ? 9.5 : 12.7;
+    }
+
+    @Override
+    public double greatestUnheldDistance() {
+        return form.length(150, 6);
+    }
+
+    @Override
+    public String tieArrangementClause() {
+        return "25.7.2.3";
+    }
+
+    /** φ 0.083 λ √f'c Acp² / pcp (φ λ √f'c in psi), table 22.7.4.1 a. */
+    @Override
+    public double torsionThreshold(double fc, double acp, double pcp, Trace t) {
+        double stress = form.rootStress(0.083, 1, fc);
+        double threshold = PHI_SHEAR * stress * acp * acp / pcp;
+        if (t.on()) {
+            t.step("φTth", form.shown("φ 0.083 λ √f′c Acp² / pcp", "φ λ √f′c Acp² / pcp"),
+                "0.75 × {0} × {1}² / {2}", threshold, Quantity.MOMENT, "22.7.4.1", in(stress, Quantity.STRESS),
+                in(acp, Quantity.AREA), in(pcp, Quantity.LENGTH));
+        }
+        return threshold;
+    }
+
+    @Override
+    public String torsionClause() {
+        return "22.7.4.1";
+    }
+
+    @Override
+    public double beamClearSpacing(double db, double aggregate) {
+        return Math.max(Math.max(form.length(25, 1), db), 4.0 / 3 * aggregate);
+    }
+
+    @Override
+    public double layerClearSpacing() {
+        return form.length(25, 1);
+    }
+
+    @Override
+    public String beamClearSpacingClause() {
+        return "25.2.1";
+    }
+
+    @Override
+    public double columnClearSpacing(double db, double aggregate) {
+        return Math.max(Math.max(form.length(40, 1.5), 1.5 * db), 4.0 / 3 * aggregate);
+    }
+
+    @Override
+    public String columnClearSpacingClause() {
+        return "25.2.3";
+    }
+
+    /** Lesser of 380 (280 / fs) − 2.5 cc and 300 (280 / fs), fs = 2/3 fy (24.3.2, 24.3.2.1). */
+    @Override
+    public double crackSpacing(double fy, double cc) {
+        double fs = 2.0 / 3 * fy;
+        return form == UnitForm.SI ? Math.min(380 * 280 / fs - 2.5 * cc, 300 * 280 / fs)
+            : Math.min(15 * 25.4 * 40_000 * UnitForm.PSI / fs - 2.5 * cc, 12 * 25.4 * 40_000 * UnitForm.PSI / fs);
+    }
+
+    @Override
+    public String crackSpacingClause() {
+        return "24.3.2";
+    }
+
+    @Override
+    public double developmentLength(Bar bar, double fc, double fy, boolean top, double clear, double cover,
+                                    boolean stirrups) {
+        return anchorage.straight(bar, fc, fy, top, clear, cover, stirrups);
+    }
+
+    @Override
+    public String developmentClause() {
+        return "25.4.2.3";
+    }
+
+    @Override
+    public double hookLength(Bar bar, double fc, double fy, Trace t) {
+        return anchorage.hooked(bar, fc, fy, t);
+    }
+
+    @Override
+    public String hookClause() {
+        return "25.4.3.1";
+    }
+
+    /** Greater of d and 12 db (9.7.3.3). */
+    @Override
+    public double extension(double d, double db) {
+        return Math.max(d, 12 * db);
+    }
+
+    /** Table 9.3.1.1, times 0.4 + fy / 700 (fy / 100 000 psi) for other than Grade 420 (9.3.1.1.1). */
+    @Override
+    public double leastDepth(double span, SpanEnds ends, double fy, Trace t) {
+        double divisor = switch (ends) {
+            case SIMPLE -> 16;
+            case ONE_END_CONTINUOUS -> 18.5;
+            case BOTH_ENDS_CONTINUOUS -> 21;
+            case CANTILEVER -> 8;
+        };
+        double grade = 0.4 + fy / form.stress(700, 100_000);
+        double h = span / divisor * grade;
+        if (t.on()) {
+            t.step("hmin", "l / " + Double.toString(divisor).replace(".0", "")
+                    + form.shown(" (0.4 + fy / 700)", " (0.4 + fy / 100 000)"), "{0} / " + divisor + " × {1}", h,
+                Quantity.LENGTH, "9.3.1.1", in(span, Quantity.LENGTH), in(grade, Quantity.NUMBER));
+        }
+        return h;
+    }
+
+    @Override
+    public String leastDepthClause() {
+        return "9.3.1.1";
+    }
+
+    @Override
+    public double columnMinimumRatio() {
+        return 0.01;
+    }
+
+    @Override
+    public double columnMaximumRatio() {
+        return 0.08;
+    }
+
+    @Override
+    public String columnRatioClause() {
+        return "10.6.1.1";
+    }
+
+    @Override
+    public Slenderness slenderness() {
+        return slenderness;
+    }
+
+    @Override
+    public double beamAxialLimit(double fc, double ag) {
+        return 0.10 * fc * ag;
+    }
+
+    @Override
+    public String beamAxialClause() {
+        return "9.3.3.1";
+    }
+
+    @Override
+    public double deepBeamRatio() {
+        return 4;
+    }
+
+    @Override
+    public String deepBeamClause() {
+        return "9.9.1.1";
+    }
+
+    @Override
+    public double skinSteelDepth() {
+        return form.length(900, 36);
+    }
+
+    @Override
+    public String skinSteelClause() {
+        return "9.7.2.3";
+    }
+}

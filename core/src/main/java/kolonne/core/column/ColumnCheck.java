@@ -1,0 +1,214 @@
+package kolonne.core.column;
+
+import static kolonne.core.explain.Trace.in;
+
+import java.util.ArrayList;
+import java.util.List;
+import kolonne.core.basis.Basis;
+import kolonne.core.check.CheckResult;
+import kolonne.core.check.Governing;
+import kolonne.core.code.DesignCode;
+import kolonne.core.explain.Quantity;
+import kolonne.core.explain.Step;
+import kolonne.core.explain.Trace;
+import kolonne.core.finding.Cause;
+import kolonne.core.section.ColumnSection;
+import kolonne.core.section.InteractionSurface;
+import kolonne.core.section.Shape;
+
+/** Checks a cage of a column stack for every combination. Knows nothing of how the cage came about. */
+public final class ColumnCheck {
+    /** Demands whose screened utilisation comes this near to the highest are solved exactly. */
+    private static final double NEAR = 0.97;
+
+    private final ColumnStack.Lift lift;
+    private final ColumnCage.LiftCage cage;
+    private final ColumnContext context;
+    private final Basis basis;
+    private final DesignCode code;
+    private final LiftDemands demands;
+    private final Governing governing = new Governing();
+    private LiftDemands.Demand worst;
+
+    private ColumnCheck(ColumnStack.Lift lift, ColumnCage.LiftCage cage, ColumnContext context, LiftDemands demands) {
+        this.lift = lift;
+        this.cage = cage;
+        this.context = context;
+        this.basis = context.basis();
+        this.code = basis.designCode();
+        this.demands = demands;
+    }
+
+    /** Checks all lifts of a stack. */
+    public static ColumnDesign run(ColumnStack stack, ColumnCage cage, ColumnContext context) {
+        List<ColumnDesign.LiftDesign> out = new ArrayList<>();
+        for (ColumnStack.Lift l : stack.lifts()) {
+            LiftDemands d = new LiftDemands(l, context);
+            out.add(new ColumnCheck(l, cage.lifts().get(l.number()), context, d).check(stack));
+        }
+        return new ColumnDesign(stack, cage, out);
+    }
+
+    /** Whether columns of this shape are designed. */
+    static boolean inScope(Shape s) {
+        return s instanceof Shape.Rectangle || s instanceof Shape.Circle;
+    }
+
+    private ColumnDesign.LiftDesign check(ColumnStack stack) {
+        if (inScope(lift.section().shape())) {
+            axialBending();
+            steel();
+            new ColumnTieCheck(lift, cage, context, demands, governing).run();
+        } else {
+            add("shape", "Shape of the section", Cause.OUT_OF_SCOPE, 1, 0, Quantity.NUMBER, Double.POSITIVE_INFINITY, "",
+                "whole lift", "");
+        }
+        List<CheckResult> checks = governing.results();
+        return new ColumnDesign.LiftDesign(lift, cage, checks, worst, demands.sway(),
+            ColumnFindings.of(stack, lift, checks, demands.sway(), context));
+    }
+
+    private void axialBending() {
+        InteractionSurface surface = context.surface(lift.section(), lift.material(), cage);
+        List<LiftDemands.Demand> all = demands.all();
+        double[] screened = new double[all.size()];
+        double highest = 0;
+        for (int i = 0; i < screened.length; i++) {
+            LiftDemands.Demand d = all.get(i);
+            secondOrder(d);
+            screened[i] = stable(d) ? surface.screened(d.p(), d.mx(), d.my()) : 0;
+            highest = Math.max(highest, screened[i]);
+            axialLimit(surface, d);
+        }
+        for (int i = 0; i < screened.length; i++) {
+            LiftDemands.Demand d = all.get(i);
+            if (stable(d) && screened[i] >= NEAR * highest) {
+                InteractionSurface.Hit hit = surface.exact(d.p(), d.mx(), d.my());
+                double m = Math.hypot(d.mx(), d.my());
+                if (governing.governs("axial-bending", hit.utilisation())) {
+                    worst = d;
+                }
+                add("axial-bending", "Axial force with bending", Cause.AXIAL_BENDING, m, m / hit.utilisation(),
+                    Quantity.MOMENT, hit.utilisation(), name(d.combination()), words(d.place()), "22.4");
+            }
+        }
+    }
+
+    private static boolean stable(LiftDemands.Demand d) {
+        return !Double.isInfinite(d.mx()) && !Double.isInfinite(d.my()) && !Double.isNaN(d.mx()) && !Double.isNaN(d.my());
+    }
+
+    private void axialLimit(InteractionSurface surface, LiftDemands.Demand d) {
+        if (d.p() > 0) {
+            double cap = surface.section().axialCap;
+            add("axial-limit", "Axial compression", Cause.AXIAL_LIMIT, d.p(), cap, Quantity.FORCE, d.p() / cap,
+                name(d.combination()), words(d.place()), code.axialCapClause());
+        }
+    }
+
+    private void secondOrder(LiftDemands.Demand d) {
+        double limit = code.slenderness().greatestFactor();
+        if (d.factor() > 1) {
+            add("second-order", "Second-order moments over first-order", Cause.SLENDERNESS, d.factor(), limit,
+                Quantity.NUMBER, d.factor() / limit, name(d.combination()), words(d.place()),
+                code.slenderness().greatestFactorClause());
+        }
+    }
+
+    private void steel() {
+        double ratio = cage.area() / lift.section().shape().A();
+        add("steel-maximum", "Steel, code's cap", Cause.STEEL_OVER_CAP, ratio, code.columnMaximumRatio(), Quantity.RATIO,
+            ratio / code.columnMaximumRatio(), "", "whole lift", code.columnRatioClause());
+        add("steel-practical", "Steel, practical cap", Cause.STEEL_OVER_PRACTICAL, ratio, basis.practicalCap(),
+            Quantity.RATIO, ratio / basis.practicalCap(), "", "whole lift", "basis");
+        add("steel-minimum", "Steel, minimum", Cause.STEEL_BELOW_MINIMUM, code.columnMinimumRatio(), ratio,
+            Quantity.RATIO, code.columnMinimumRatio() / ratio, "", "whole lift", code.columnRatioClause());
+    }
+
+    private void add(String kind, String title, Cause cause, double demand, double capacity, Quantity q, double u,
+                     String combination, String place, String clause) {
+        if (governing.governs(kind, u)) {
+            governing.add(new CheckResult(kind, title, cause, demand, capacity, q, u, combination, place, lift.base(),
+                lift.number(), -1, clause));
+        }
+    }
+
+    private String name(int combination) {
+        return context.strength().combination(combination).name();
+    }
+
+    /** A place of a lift in words. */
+    public static String words(LiftDemands.Place p) {
+        return switch (p) {
+            case FOOT -> "foot";
+            case MIDDLE -> "middle";
+            case HEAD -> "head";
+        };
+    }
+
+    /**
+     * A demand with its exact utilisation, for tables and diagrams.
+     *
+     * @param capacityFactor what the demand may be multiplied by to reach the surface
+     */
+    public record Solved(LiftDemands.Demand demand, double utilisation) {}
+
+    /** Every demand of a lift solved exactly, worst first. */
+    public static List<Solved> solve(ColumnStack.Lift lift, ColumnCage.LiftCage cage, ColumnContext context) {
+        if (!inScope(lift.section().shape())) {
+            return List.of();
+        }
+        InteractionSurface surface = context.surface(lift.section(), lift.material(), cage);
+        return new LiftDemands(lift, context).all().stream()
+            .map(d -> new Solved(d, stable(d) ? surface.exact(d.p(), d.mx(), d.my()).utilisation()
+                : CheckResult.NO_CAPACITY))
+            .sorted(java.util.Comparator.comparingDouble(Solved::utilisation).reversed()).toList();
+    }
+
+    /** The calculation of a lift for one demand. */
+    public static List<Step> explain(ColumnStack.Lift lift, ColumnCage.LiftCage cage, ColumnContext context,
+                                     int combination, LiftDemands.Place place) {
+        Trace t = Trace.recording();
+        DesignCode code = context.basis().designCode();
+        LiftDemands demands = new LiftDemands(lift, context);
+        t.say("Demand", context.strength().combination(combination).name() + ", " + words(place), "");
+        LiftDemands.Sway s = demands.sway();
+        t.step("δs", "1 / (1 − Q), where Q > 0.05", "Qx = {0}, Qy = {1}", Math.max(s.deltaMx(), s.deltaMy()),
+            Quantity.NUMBER, code.slenderness().swayClause(), in(s.qx(), Quantity.NUMBER), in(s.qy(), Quantity.NUMBER));
+        List<LiftDemands.Demand> three = new ArrayList<>();
+        demands.of(combination, three, place == LiftDemands.Place.MIDDLE ? t : Trace.OFF);
+        LiftDemands.Demand d = three.get(place.ordinal());
+        t.step("Pu", "compression positive", "", d.p(), Quantity.FORCE, "");
+        t.step("Mux", "about the width's axis", "", d.mx(), Quantity.MOMENT, "");
+        t.step("Muy", "about the depth's axis", "", d.my(), Quantity.MOMENT, "");
+        if (inScope(lift.section().shape())) {
+            strength(lift, cage, context, d, code, t);
+        }
+        return t.steps();
+    }
+
+    private static void strength(ColumnStack.Lift lift, ColumnCage.LiftCage cage, ColumnContext context,
+                                 LiftDemands.Demand d, DesignCode code, Trace t) {
+        InteractionSurface surface = context.surface(lift.section(), lift.material(), cage);
+        InteractionSurface.Hit hit = surface.exact(d.p(), d.mx(), d.my());
+        ColumnSection.Resultant r = hit.nominal();
+        t.say("Axial force with bending", "Strain compatibility along the ray of the demand", "22.4");
+        t.step("θ", "direction of the compression side", "", hit.theta(), Quantity.ANGLE, "22.2.1");
+        t.step("c", "neutral axis where Mn / Pn = Mu / Pu", "", hit.c(), Quantity.LENGTH, "22.2.1");
+        t.step("εt", "strain of the outermost bar", "", r.epsT(), Quantity.STRAIN, "22.2.2.1");
+        t.step("φ", "from εt", "εt = {0}", r.phi(), Quantity.NUMBER, code.reductionClause(),
+            in(r.epsT(), Quantity.STRAIN));
+        t.step("Pn", "block and bars", "", r.N(), Quantity.FORCE, "22.4.2");
+        t.step("Mn", "√(Mnx² + Mny²)", "√({0}² + {1}²)", Math.hypot(r.Mx(), r.My()), Quantity.MOMENT, "22.4.1",
+            in(r.Mx(), Quantity.MOMENT), in(r.My(), Quantity.MOMENT));
+        code.axialCap(lift.material().fc(), context.basis().fy(), lift.section().shape().A(), cage.area(), t);
+        double m = Math.hypot(d.mx(), d.my());
+        if (hit.capped()) {
+            t.step("Pu / φPn,max", "Pu / φPn,max", "{0} / {1}", hit.utilisation(), Quantity.UTILISATION,
+                code.axialCapClause(), in(d.p(), Quantity.FORCE), in(surface.section().axialCap, Quantity.FORCE));
+        } else {
+            t.step("Mu / φMn", "on the ray, Pu with it", "{0} / {1}", hit.utilisation(), Quantity.UTILISATION, "22.4.1",
+                in(m, Quantity.MOMENT), in(m / hit.utilisation(), Quantity.MOMENT));
+        }
+    }
+}

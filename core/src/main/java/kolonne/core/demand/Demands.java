@@ -1,0 +1,83 @@
+package kolonne.core.demand;
+
+import java.util.List;
+import kolonne.core.analysis.Analysis;
+import kolonne.core.model.Building;
+import kolonne.core.model.Combination;
+import kolonne.core.model.Purpose;
+
+/** Combinations of one purpose over an analysis. Immutable; read by many threads. */
+public final class Demands {
+    private final Analysis analysis;
+    private final List<Combination> combinations;
+    private final int[][] cases;
+    private final double[][] factors;
+    private final boolean[] lateral;
+    private final boolean[] sustained;
+
+    public Demands(Analysis analysis, Purpose purpose) {
+        this.analysis = analysis;
+        Building b = analysis.index().building();
+        combinations = b.combinations().stream().filter(c -> c.purpose() == purpose).toList();
+        cases = new int[combinations.size()][];
+        factors = new double[combinations.size()][];
+        for (int c = 0; c < combinations.size(); c++) {
+            List<Combination.Term> terms = combinations.get(c).terms();
+            cases[c] = terms.stream().mapToInt(t -> analysis.index().caseNumber(t.loadCase())).toArray();
+            factors[c] = terms.stream().mapToDouble(Combination.Term::factor).toArray();
+        }
+        lateral = new boolean[b.loadCases().size()];
+        sustained = new boolean[b.loadCases().size()];
+        for (int i = 0; i < lateral.length; i++) {
+            lateral[i] = b.loadCases().get(i).kind().isLateral();
+            sustained[i] = switch (b.loadCases().get(i).kind()) {
+                case DEAD, SUPERIMPOSED, SOIL -> true;
+                default -> false;
+            };
+        }
+    }
+
+    public Analysis analysis() {
+        return analysis;
+    }
+
+    public int count() {
+        return combinations.size();
+    }
+
+    public Combination combination(int c) {
+        return combinations.get(c);
+    }
+
+    /** One component of a combination at a station. */
+    public double at(int member, int station, int combination, int component) {
+        double sum = 0;
+        int[] k = cases[combination];
+        double[] f = factors[combination];
+        for (int i = 0; i < k.length; i++) {
+            sum += f[i] * analysis.force(member, k[i], station, component);
+        }
+        return sum;
+    }
+
+    /** The part of a component that comes from wind and earthquake. */
+    public double lateralPart(int member, int station, int combination, int component) {
+        return part(lateral, member, station, combination, component);
+    }
+
+    /** The part of a component that comes from sustained load cases. */
+    public double sustainedPart(int member, int station, int combination, int component) {
+        return part(sustained, member, station, combination, component);
+    }
+
+    private double part(boolean[] mask, int member, int station, int combination, int component) {
+        double sum = 0;
+        int[] k = cases[combination];
+        for (int i = 0; i < k.length; i++) {
+            if (mask[k[i]]) {
+                sum += factors[combination][i] * analysis.force(member, k[i], station, component);
+            }
+        }
+        return sum;
+    }
+}

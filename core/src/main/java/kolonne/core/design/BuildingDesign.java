@@ -1,0 +1,72 @@
+package kolonne.core.design;
+
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import kolonne.core.analysis.Analysis;
+import kolonne.core.basis.Basis;
+import kolonne.core.beam.BeamContext;
+import kolonne.core.beam.BeamDesign;
+import kolonne.core.column.ColumnContext;
+import kolonne.core.column.ColumnDesign;
+import kolonne.core.finding.Finding;
+import kolonne.core.finding.Severity;
+
+/**
+ * A designed building.
+ *
+ * @param beams   in order of storey and plan
+ * @param columns in plan order
+ * @param beamContext, columnContext what the checks read, to explain or check again
+ */
+public record BuildingDesign(Analysis analysis, Basis basis, List<BeamDesign> beams, List<ColumnDesign> columns,
+                             BeamContext beamContext, ColumnContext columnContext, Quantities quantities) {
+    public BuildingDesign {
+        beams = List.copyOf(beams);
+        columns = List.copyOf(columns);
+    }
+
+    /**
+     * Counts of members (spans and lifts) by state.
+     *
+     * @param failing members with an unmet requirement that is not a strength
+     */
+    public record State(int members, int satisfied, int overstressed, int failing, int withNotes) {}
+
+    /** Members are counted as analysis members: a line or stack that fails counts with the spans or lifts it has. */
+    public State state() {
+        int lines = beams.size() + columns.size();
+        int over = 0;
+        int failing = 0;
+        int notes = 0;
+        for (BeamDesign b : beams) {
+            over += b.overstressed() ? 1 : 0;
+            failing += !b.satisfied() && !b.overstressed() ? 1 : 0;
+            notes += b.satisfied() && hasNote(b.findings()) ? 1 : 0;
+        }
+        for (ColumnDesign c : columns) {
+            over += c.overstressed() ? 1 : 0;
+            failing += !c.satisfied() && !c.overstressed() ? 1 : 0;
+            notes += c.satisfied() && hasNote(c.findings()) ? 1 : 0;
+        }
+        return new State(lines, lines - over - failing, over, failing, notes);
+    }
+
+    private static boolean hasNote(List<Finding> f) {
+        return f.stream().anyMatch(x -> x.severity() == Severity.NOTE);
+    }
+
+    /** How many lines and stacks fail for each cause; one may count under several. */
+    public Map<String, Integer> causes() {
+        Map<String, Integer> out = new LinkedHashMap<>();
+        List<List<Finding>> all = new ArrayList<>();
+        beams.forEach(b -> all.add(b.findings()));
+        columns.forEach(c -> all.add(c.findings()));
+        for (List<Finding> f : all) {
+            f.stream().filter(x -> x.severity() == Severity.FAILS).map(Finding::code).distinct()
+                .forEach(code -> out.merge(code, 1, Integer::sum));
+        }
+        return out;
+    }
+}

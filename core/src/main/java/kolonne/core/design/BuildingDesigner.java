@@ -1,0 +1,66 @@
+package kolonne.core.design;
+
+import java.util.List;
+import java.util.concurrent.atomic.AtomicInteger;
+import java.util.function.IntUnaryOperator;
+import java.util.stream.IntStream;
+import kolonne.core.analysis.Analysis;
+import kolonne.core.basis.Basis;
+import kolonne.core.beam.BeamContext;
+import kolonne.core.beam.BeamDesign;
+import kolonne.core.beam.BeamDesigner;
+import kolonne.core.beam.BeamLine;
+import kolonne.core.beam.BeamLines;
+import kolonne.core.column.ColumnContext;
+import kolonne.core.column.ColumnDesign;
+import kolonne.core.column.ColumnDesigner;
+import kolonne.core.column.ColumnStack;
+import kolonne.core.column.ColumnStacks;
+import kolonne.core.column.SwayIndex;
+import kolonne.core.demand.Demands;
+import kolonne.core.model.Purpose;
+
+/** Designs every beam line and column stack of an analysed building on all cores. */
+public final class BuildingDesigner {
+    private BuildingDesigner() {}
+
+    /** Told how many of how many lines and stacks are done; may be called from several threads. */
+    public interface Progress {
+        Progress NONE = (done, total) -> {};
+
+        /** @throws java.util.concurrent.CancellationException to stop the design */
+        void at(int done, int total);
+    }
+
+    public static BuildingDesign design(Analysis analysis, Basis basis, Progress progress) {
+        Demands strength = new Demands(analysis, Purpose.STRENGTH);
+        BeamContext beams = new BeamContext(analysis.index(), strength, basis);
+        ColumnContext columns = new ColumnContext(analysis.index(), strength, basis, SwayIndex.of(strength));
+        List<BeamLine> lines = BeamLines.find(analysis);
+        List<ColumnStack> stacks = ColumnStacks.find(analysis.index());
+        int total = lines.size() + stacks.size();
+        AtomicInteger done = new AtomicInteger();
+        IntUnaryOperator tick = i -> {
+            progress.at(done.incrementAndGet(), total);
+            return i;
+        };
+        ColumnDesign[] c = new ColumnDesign[stacks.size()];
+        IntStream.range(0, c.length).parallel().forEach(i -> {
+            c[i] = ColumnDesigner.design(stacks.get(i), columns);
+            tick.applyAsInt(i);
+        });
+        BeamDesign[] b = new BeamDesign[lines.size()];
+        IntStream.range(0, b.length).parallel().forEach(i -> {
+            b[i] = BeamDesigner.design(lines.get(i), beams);
+            tick.applyAsInt(i);
+        });
+        Quantities q = Quantities.NONE;
+        for (BeamDesign d : b) {
+            q = q.plus(Quantities.of(d, basis));
+        }
+        for (ColumnDesign d : c) {
+            q = q.plus(Quantities.of(d, basis));
+        }
+        return new BuildingDesign(analysis, basis, List.of(b), List.of(c), beams, columns, q);
+    }
+}

@@ -1,0 +1,71 @@
+package kolonne.core.detail;
+
+import java.util.List;
+import kolonne.core.code.Bar;
+
+/**
+ * Cut lengths of the shapes we use. Shapes and deductions: ISO 3766:2003, table 4 (r inside radius, d diameter).
+ * Bend diameters: ACI 318-19 tables 25.3.1 and 25.3.2.
+ */
+final class BarShapes {
+    private static final double ROUNDING = 5;
+    private static final double SMALL_STIRRUP = 16.1;
+    private static final double MEDIUM_BAR = 25.5;
+
+    private BarShapes() {}
+
+    /** Inside radius of a bend of a longitudinal bar [mm]. */
+    private static double barRadius(Bar b) {
+        return (b.diameter() <= MEDIUM_BAR ? 6 : 8) * b.diameter() / 2;
+    }
+
+    /** Inside radius of a stirrup's bend [mm]. */
+    private static double stirrupRadius(Bar b) {
+        return (b.diameter() <= SMALL_STIRRUP ? 4 : 6) * b.diameter() / 2;
+    }
+
+    /** Straight extension of a 135° stirrup hook [mm]. */
+    private static double stirrupTail(Bar b) {
+        return Math.max(6 * b.diameter(), 75);
+    }
+
+    /** Height of a 90° hook, outside [mm]: bend and 12 d of straight bar. */
+    static double hookHeight(Bar b) {
+        return barRadius(b) + 13 * b.diameter();
+    }
+
+    /** Straight, or bent up at one or both ends. @param run outside length along the member [mm] */
+    static BarItem longitudinal(String what, Bar b, int number, double run, int hooks) {
+        double r = barRadius(b);
+        double d = b.diameter();
+        double hook = hookHeight(b);
+        return switch (hooks) {
+            case 0 -> item(what, "00", b, number, List.of(run), run);
+            case 1 -> item(what, "11", b, number, List.of(hook, run), hook + run - 0.5 * r - d);
+            default -> item(what, "21", b, number, List.of(hook, run, hook), 2 * hook + run - r - 2 * d);
+        };
+    }
+
+    /** Closed rectangular stirrup. @param a, b outside dimensions [mm] */
+    static BarItem closed(String what, Bar bar, int number, double a, double b) {
+        double r = stirrupRadius(bar);
+        double tail = stirrupTail(bar) + r + bar.diameter();
+        return item(what, "51", bar, number, List.of(a, b, tail), 2 * (a + b + tail) - 2.5 * r - 5 * bar.diameter());
+    }
+
+    /** A single leg with hooks round the bars at both ends (no code of its own: 99). */
+    static BarItem crossTie(String what, Bar bar, int number, double a) {
+        double hook = stirrupTail(bar) + 3.0 / 8 * Math.PI * 2 * (stirrupRadius(bar) + bar.diameter() / 2);
+        return item(what, "99", bar, number, List.of(a), a + 2 * hook);
+    }
+
+    /** Circular hoop with a lap. @param outside outside diameter; @param lap [mm] */
+    static BarItem hoop(String what, Bar bar, int number, double outside, double lap) {
+        return item(what, "75", bar, number, List.of(outside, lap), Math.PI * (outside - bar.diameter()) + lap);
+    }
+
+    private static BarItem item(String what, String shape, Bar b, int number, List<Double> dims, double length) {
+        return new BarItem(what, shape, b, number, dims.stream().map(v -> (double) Math.round(v)).toList(),
+            Math.ceil(length / ROUNDING - 1e-9) * ROUNDING);
+    }
+}

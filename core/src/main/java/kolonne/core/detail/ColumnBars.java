@@ -1,0 +1,66 @@
+package kolonne.core.detail;
+
+import java.util.ArrayList;
+import java.util.List;
+import kolonne.core.basis.Basis;
+import kolonne.core.code.Bar;
+import kolonne.core.column.ColumnCage;
+import kolonne.core.column.ColumnStack;
+import kolonne.core.section.Shape;
+
+/** The bars of a column cage, lift by lift. Vertical bars run from floor to floor and lap above it. */
+public final class ColumnBars {
+    /** Class B tension lap over the development length (ACI 318-19 table 25.5.2.1, 10.7.5.2.2). */
+    private static final double LAP = 1.3;
+
+    private ColumnBars() {}
+
+    public static List<BarItem> of(ColumnStack.Lift lift, ColumnCage.LiftCage c, boolean top, Basis basis) {
+        List<BarItem> out = new ArrayList<>();
+        if (c.circular()) {
+            vertical(lift, c.corner(), c.count(), "bars", top, basis, out);
+        } else {
+            vertical(lift, c.corner(), 4, "corner bars", top, basis, out);
+            if (c.count() > 4) {
+                vertical(lift, c.face(), c.count() - 4, "face bars", top, basis, out);
+            }
+        }
+        ties(lift, c, basis, out);
+        return out;
+    }
+
+    private static void vertical(ColumnStack.Lift lift, Bar bar, int number, String what, boolean top, Basis basis,
+                                 List<BarItem> out) {
+        double lap = top ? -basis.columnCover() : LAP * basis.designCode().developmentLength(bar, lift.material().fc(),
+            basis.fy(), false, 2 * bar.diameter(), basis.columnCover(), true);
+        out.add(BarShapes.longitudinal(what, bar, number, lift.top() - lift.base() + lap, 0));
+    }
+
+    private static void ties(ColumnStack.Lift lift, ColumnCage.LiftCage c, Basis basis, List<BarItem> out) {
+        Shape s = lift.section().shape();
+        int n = tieCount(lift, c);
+        double cover = 2 * basis.columnCover();
+        if (c.circular()) {
+            double outside = s.width() - cover;
+            double lap = Math.max(300, 40 * c.tie().diameter());
+            out.add(BarShapes.hoop("hoops", c.tie(), n, outside, lap));
+            return;
+        }
+        double b = s.width() - cover;
+        double h = s.depth() - cover;
+        out.add(BarShapes.closed("ties", c.tie(), n, b, h));
+        inner(c.legsAlongY() - 2, "cross-ties along the depth", h, c, n, out);
+        inner(c.legsAlongX() - 2, "cross-ties along the width", b, c, n, out);
+    }
+
+    private static void inner(int legs, String what, double length, ColumnCage.LiftCage c, int n, List<BarItem> out) {
+        if (legs > 0) {
+            out.add(BarShapes.crossTie(what, c.tie(), n * legs, length));
+        }
+    }
+
+    /** Ties of a lift, those in the joint above included. */
+    public static int tieCount(ColumnStack.Lift lift, ColumnCage.LiftCage c) {
+        return (int) Math.ceil((lift.top() - lift.base()) / c.spacing() - 1e-9) + 1;
+    }
+}

@@ -1,0 +1,38 @@
+package kolonne.core.model;
+
+import java.util.List;
+
+/**
+ * The whole analysis model. Lists keep the order of the file; ids are unique within a list. Records here are plain
+ * data: {@link ModelCheck} says what is wrong with them, {@link BuildingIndex} finds by id.
+ *
+ * @param unitSystem the display system of the file ("SI" or "US"); the values here are always N, mm, MPa, rad
+ */
+public record Building(String name, String unitSystem, List<Storey> storeys, List<GridLine> gridLines,
+                       List<Joint> joints, List<Material> materials, List<Section> sections, List<Member> members,
+                       List<Support> supports, List<Diaphragm> diaphragms, List<SlabPanel> panels,
+                       List<LoadCase> loadCases, List<MemberLoad> memberLoads, List<AreaLoad> areaLoads,
+                       List<JointLoad> jointLoads, List<Combination> combinations, List<StationForces> stationForces) {
+    public Building {
+        storeys = List.copyOf(storeys);
+        gridLines = List.copyOf(gridLines);
+        joints = List.copyOf(joints);
+        materials = List.copyOf(materials);
+        sections = List.copyOf(sections);
+        members = List.copyOf(members);
+        supports = List.copyOf(supports);
+        diaphragms = List.copyOf(diaphragms);
+        panels = List.copyOf(panels);
+        loadCases = List.copyOf(loadCases);
+        memberLoads = List.copyOf(memberLoads);
+        areaLoads = List.copyOf(areaLoads);
+        jointLoads = List.copyOf(jointLoads);
+        combinations = List.copyOf(combinations);
+        stationForces = List.copyOf(stationForces);
+    }
+
+    /** Whether the forces come with the file instead of from Kolonne's own analysis. */
+    public boolean hasImportedForces() {
+        return !stationForces.isEmpty();
+    }
+}

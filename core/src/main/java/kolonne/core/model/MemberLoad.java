@@ -1,0 +1,14 @@
+package kolonne.core.model;
+
+/**
+ * A load on a member, in the positive sense of its direction.
+ *
+ * @param from distance from the start joint [mm]
+ * @param to   distance from the start joint [mm], for a distributed load
+ * @param w1   at {@code from}: [N/mm] distributed, [N] point, [Nmm] moment about the direction's axis
+ * @param w2   at {@code to} [N/mm], for a distributed load
+ */
+public record MemberLoad(String loadCase, String member, Kind kind, Direction direction, double from, double to,
+                         double w1, double w2) {
+    public enum Kind { DISTRIBUTED, POINT, MOMENT }
+}

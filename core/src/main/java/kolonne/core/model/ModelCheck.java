@@ -1,0 +1,318 @@
+package kolonne.core.model;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.function.Function;
+import kolonne.core.finding.Finding;
+
+/**
+ * The health of a model: duplicate ids, references to what is not there, impossible sizes, members without support.
+ * Everything wrong is reported at once; a {@code fails} finding means that the model cannot be analysed.
+ */
+public final class ModelCheck {
+    private final Building b;
+    private final List<Finding> out = new ArrayList<>();
+    private Set<String> joints;
+    private Set<String> members;
+    private Set<String> cases;
+
+    private ModelCheck(Building b) {
+        this.b = b;
+    }
+
+    /** All findings about the model, in the order of the file. */
+    public static List<Finding> run(Building b) {
+        ModelCheck c = new ModelCheck(b);
+        c.ids();
+        c.members();
+        c.sizes();
+        c.supportsAndPlates();
+        c.loads();
+        c.combinations();
+        if (c.out.stream().noneMatch(f -> f.severity() == kolonne.core.finding.Severity.FAILS)) {
+            c.connectivity();
+        }
+        return List.copyOf(c.out);
+    }
+
+    private void ids() {
+        unique("storeys", b.storeys(), Storey::id);
+        joints = unique("joints", b.joints(), Joint::id);
+        unique("materials", b.materials(), Material::id);
+        unique("sections", b.sections(), Section::id);
+        members = unique("members", b.members(), Member::id);
+        unique("slab panels", b.panels(), SlabPanel::id);
+        cases = unique("load cases", b.loadCases(), LoadCase::id);
+        unique("combinations", b.combinations(), Combination::id);
+        unique("supports", b.supports(), Support::joint);
+        if (b.members().isEmpty()) {
+            fail("model.empty", "members", "The model has no members.", "Add at least one beam or column.");
+        }
+        if (b.supports().isEmpty() && !b.hasImportedForces()) {
+            fail("support.missing", "supports", "The model has no supports.",
+                "Add a support at the foot of the columns.");
+        }
+    }
+
+    private <T> Set<String> unique(String kind, List<T> list, Function<T, String> id) {
+        Set<String> seen = new HashSet<>();
+        for (T t : list) {
+            String s = id.apply(t);
+            if (!seen.add(s)) {
+                fail("id.duplicate", kind + " " + s, "The id " + s + " is used more than once among the " + kind + ".",
+                    "Give each its own id.");
+            }
+        }
+        return seen;
+    }
+
+    private void members() {
+        Set<String> sections = new HashSet<>();
+        b.sections().forEach(s -> sections.add(s.id()));
+        Set<String> materials = new HashSet<>();
+        b.materials().forEach(m -> materials.add(m.id()));
+        Map<String, Joint> at = new HashMap<>();
+        b.joints().forEach(j -> at.put(j.id(), j));
+        Map<String, String> pairs = new HashMap<>();
+        for (Member m : b.members()) {
+            String where = "member " + m.id();
+            known(joints, m.start(), where, "start joint");
+            known(joints, m.end(), where, "end joint");
+            known(sections, m.section(), where, "section");
+            known(materials, m.material(), where, "material");
+            Joint i = at.get(m.start());
+            Joint j = at.get(m.end());
+            if (i != null && j != null) {
+                lengthOf(m, i, j, pairs);
+            }
+        }
+    }
+
+    private void lengthOf(Member m, Joint i, Joint j, Map<String, String> pairs) {
+        double length = i.distanceTo(j);
+        String where = "member " + m.id();
+        if (!(length >= 10)) {
+            fail("member.zero-length", where, String.format(java.util.Locale.ROOT,
+                "The member is %.1f mm long (joints %s and %s).", length, i.id(), j.id()),
+                "Move one of its joints or delete the member.");
+            return;
+        }
+        if (!(m.rigidStart() >= 0) || !(m.rigidEnd() >= 0) || !(m.rigidStart() + m.rigidEnd() <= 0.9 * length)) {
+            fail("member.rigid-ends", where, String.format(java.util.Locale.ROOT,
+                "The rigid ends of %.0f and %.0f mm leave less than a tenth of the %.0f mm between joints.",
+                m.rigidStart(), m.rigidEnd(), length), "Shorten the rigid ends.");
+        }
+        String key = m.start().compareTo(m.end()) < 0 ? m.start() + "\0" + m.end() : m.end() + "\0" + m.start();
+        String other = pairs.put(key, m.id());
+        if (other != null) {
+            fail("member.duplicate", where, "The member joins the same joints as member " + other + ".",
+                "Delete one of the two.");
+        }
+        if (length > 60_000) {
+            note("member.very-long", where, String.format(java.util.Locale.ROOT, "The member is %.1f m long.",
+                length / 1000), "Check the length unit of the file.");
+        }
+        StiffnessFactors f = m.stiffness();
+        if (!(f.area() > 0) || !(f.iy() > 0) || !(f.iz() > 0) || !(f.torsion() > 0)) {
+            fail("member.stiffness", where, "A stiffness factor is not above zero.",
+                "Use a small factor such as 0.01 to switch a stiffness off.");
+        }
+        if (m.role() == Role.COLUMN && Math.abs(j.z() - i.z()) < 0.5 * length) {
+            fail("member.role", where, "The member is called a column but lies nearer to level than upright.",
+                "Change its role to beam, or its joints.");
+        }
+        if (m.role() == Role.BEAM && Math.abs(j.z() - i.z()) > 0.5 * length) {
+            fail("member.role", where, "The member is called a beam but stands nearer to upright than level.",
+                "Change its role to column, or its joints.");
+        }
+        if (m.startRelease().n() && m.endRelease().n() || m.startRelease().t() && m.endRelease().t()) {
+            fail("member.releases", where, "The member is released at both ends along or about its own axis.",
+                "Keep axial force and torsion connected at one end.");
+        }
+    }
+
+    private void sizes() {
+        for (Material m : b.materials()) {
+            String where = "material " + m.id();
+            if (!(m.fc() >= 10 && m.fc() <= 150)) {
+                fail("material.strength", where, "f'c is " + m.fc() + " MPa, outside 10 to 150 MPa.",
+                    "Check the strength and the unit of the file.");
+            }
+            if (!(m.E() >= 1000 && m.E() <= 100_000)) {
+                fail("material.modulus", where, "E is " + m.E() + " MPa, outside 1 000 to 100 000 MPa.",
+                    "Check the modulus and the unit of the file.");
+            }
+            if (!(m.poisson() >= 0 && m.poisson() < 0.5)) {
+                fail("material.poisson", where, "Poisson's ratio is " + m.poisson() + ", outside 0 to 0.5.", "Use 0.2.");
+            }
+            if (!(m.weight() >= 0 && m.weight() <= 40e-6)) {
+                fail("material.weight", where, "The unit weight is " + m.weight() * 1e6 + " kN/m3, outside 0 to 40.",
+                    "Check the unit of the file.");
+            }
+        }
+        for (Section s : b.sections()) {
+            double w = s.shape().width();
+            double h = s.shape().depth();
+            if (!(w >= 50 && w <= 10_000 && h >= 50 && h <= 10_000)) {
+                fail("section.size", "section " + s.id(), "The section is " + s.shape().label()
+                    + " mm, outside 50 to 10 000 mm.", "Check the size and the length unit of the file.");
+            }
+        }
+    }
+
+    private void supportsAndPlates() {
+        b.supports().forEach(s -> known(joints, s.joint(), "support at " + s.joint(), "joint"));
+        Map<String, String> plateOf = new HashMap<>();
+        for (Diaphragm d : b.diaphragms()) {
+            for (String j : d.joints()) {
+                known(joints, j, "diaphragm " + d.id(), "joint");
+                String other = plateOf.put(j, d.id());
+                if (other != null) {
+                    fail("diaphragm.shared-joint", "diaphragm " + d.id(), "Joint " + j
+                        + " already belongs to diaphragm " + other + ".", "Take it out of one of the two.");
+                }
+            }
+        }
+        for (SlabPanel p : b.panels()) {
+            p.joints().forEach(j -> known(joints, j, "slab panel " + p.id(), "joint"));
+            if (p.joints().size() < 3) {
+                fail("panel.corners", "slab panel " + p.id(), "The panel has " + p.joints().size() + " joints.",
+                    "List at least three corners in order.");
+            }
+        }
+    }
+
+    private void loads() {
+        Set<String> panels = new HashSet<>();
+        b.panels().forEach(p -> panels.add(p.id()));
+        Set<String> loaded = new HashSet<>();
+        Map<String, Member> byId = new HashMap<>();
+        b.members().forEach(m -> byId.put(m.id(), m));
+        Map<String, Joint> at = new HashMap<>();
+        b.joints().forEach(j -> at.put(j.id(), j));
+        for (MemberLoad l : b.memberLoads()) {
+            String where = "member load on " + l.member() + " in " + l.loadCase();
+            known(cases, l.loadCase(), where, "load case");
+            known(members, l.member(), where, "member");
+            loaded.add(l.loadCase());
+            Member m = byId.get(l.member());
+            Joint i = m == null ? null : at.get(m.start());
+            Joint j = m == null ? null : at.get(m.end());
+            if (i != null && j != null) {
+                placeOf(l, where, i.distanceTo(j));
+            }
+        }
+        for (AreaLoad l : b.areaLoads()) {
+            String where = "area load on " + l.panel() + " in " + l.loadCase();
+            known(cases, l.loadCase(), where, "load case");
+            known(panels, l.panel(), where, "slab panel");
+            loaded.add(l.loadCase());
+        }
+        for (JointLoad l : b.jointLoads()) {
+            String where = "joint load on " + l.joint() + " in " + l.loadCase();
+            known(cases, l.loadCase(), where, "load case");
+            known(joints, l.joint(), where, "joint");
+            loaded.add(l.loadCase());
+        }
+        for (StationForces s : b.stationForces()) {
+            known(members, s.member(), "station forces of " + s.member(), "member");
+            known(cases, s.loadCase(), "station forces of " + s.member(), "load case");
+            loaded.add(s.loadCase());
+        }
+        for (LoadCase c : b.loadCases()) {
+            if (c.selfWeight() == 0 && !loaded.contains(c.id())) {
+                note("case.empty", "load case " + c.id(), "The load case has no loads.",
+                    "Add its loads or delete the case.");
+            }
+        }
+    }
+
+    private void placeOf(MemberLoad l, String where, double length) {
+        double tolerance = 1e-6 * length;
+        boolean single = l.kind() != MemberLoad.Kind.DISTRIBUTED;
+        if (!(l.from() >= -tolerance) || !(l.from() <= length + tolerance)
+            || !single && (!(l.to() > l.from()) || !(l.to() <= length + tolerance))) {
+            fail("load.place", where, String.format(java.util.Locale.ROOT,
+                "The load runs from %.0f to %.0f mm but the member is %.0f mm long.", l.from(), l.to(), length),
+                "Place the load within the member.");
+        }
+    }
+
+    private void combinations() {
+        for (Combination c : b.combinations()) {
+            String where = "combination " + c.id();
+            if (c.terms().isEmpty()) {
+                fail("combination.empty", where, "The combination has no load cases.",
+                    "Add terms or delete the combination.");
+            }
+            c.terms().forEach(t -> known(cases, t.loadCase(), where, "load case"));
+        }
+        if (b.combinations().stream().noneMatch(c -> c.purpose() == Purpose.STRENGTH)) {
+            fail("combination.no-strength", "combinations", "No combination is meant for strength.",
+                "Give at least one combination the purpose strength.");
+        }
+    }
+
+    /** Parts of the model that hang together through members and diaphragms but hold no support. */
+    private void connectivity() {
+        Map<String, String> parent = new HashMap<>();
+        b.joints().forEach(j -> parent.put(j.id(), j.id()));
+        Set<String> used = new HashSet<>();
+        for (Member m : b.members()) {
+            union(parent, m.start(), m.end());
+            used.add(m.start());
+            used.add(m.end());
+        }
+        Set<String> held = new HashSet<>();
+        b.supports().forEach(s -> held.add(find(parent, s.joint())));
+        Set<String> told = new HashSet<>();
+        for (Member m : b.members()) {
+            String root = find(parent, m.start());
+            if (!held.contains(root) && told.add(root) && !b.hasImportedForces()) {
+                fail("model.disconnected", "member " + m.id(),
+                    "The member belongs to a part of the model that no support holds.",
+                    "Connect the part to the rest, support it, or delete it.");
+            }
+        }
+        for (Joint j : b.joints()) {
+            if (!used.contains(j.id())) {
+                note("joint.unused", "joint " + j.id(), "No member meets at the joint; it is left out of the analysis.",
+                    "Delete it, or connect a member.");
+            }
+        }
+    }
+
+    private static String find(Map<String, String> parent, String s) {
+        String root = s;
+        while (!parent.get(root).equals(root)) {
+            root = parent.get(root);
+        }
+        while (!parent.get(s).equals(root)) {
+            s = parent.put(s, root);
+        }
+        return root;
+    }
+
+    private static void union(Map<String, String> parent, String a, String b) {
+        parent.put(find(parent, a), find(parent, b));
+    }
+
+    private void known(Set<String> ids, String id, String where, String kind) {
+        if (!ids.contains(id)) {
+            fail("reference.missing", where, "The " + kind + " " + id + " is not in the model.",
+                "Add it or correct the reference.");
+        }
+    }
+
+    private void fail(String code, String where, String what, String mend) {
+        out.add(Finding.fails(code, where, what, mend));
+    }
+
+    private void note(String code, String where, String what, String mend) {
+        out.add(Finding.note(code, where, what, mend));
+    }
+}

@@ -1,0 +1,131 @@
+package kolonne.core.section;
+
+import java.util.List;
+import kolonne.core.code.DesignCode;
+import kolonne.core.code.StressBlock;
+
+/**
+ * A reinforced section under axial force and biaxial bending, by strain compatibility with the code's stress block.
+ *
+ * <p>Axes: x along the width, y along the depth, origin at the centroid. Compression positive; Mx is positive with
+ * compression at +y, My with compression at +x. Symmetric about both axes (rectangle or circle, bars symmetric).
+ */
+public final class ColumnSection {
+    private static final double ES = 200_000;
+    private final double width;
+    private final double depth;
+    private final boolean circle;
+    private final double[] barX;
+    private final double[] barY;
+    private final double[] barArea;
+    private final double fy;
+    private final StressBlock block;
+    private final DesignCode code;
+    /** Design strength in pure compression with the code's cap, and in pure tension [N]. */
+    public final double axialCap;
+    public final double tension;
+
+    public ColumnSection(Shape shape, List<PlacedBar> bars, double fc, double fy, DesignCode code) {
+        this.width = shape.width();
+        this.depth = shape.depth();
+        this.circle = shape instanceof Shape.Circle;
+        if (!circle && !(shape instanceof Shape.Rectangle)) {
+            throw new IllegalArgumentException("columns are rectangles or circles, not " + shape.label());
+        }
+        barX = bars.stream().mapToDouble(PlacedBar::x).toArray();
+        barY = bars.stream().mapToDouble(PlacedBar::y).toArray();
+        barArea = bars.stream().mapToDouble(PlacedBar::area).toArray();
+        this.fy = fy;
+        this.code = code;
+        block = code.block(fc);
+        double ast = bars.stream().mapToDouble(PlacedBar::area).sum();
+        axialCap = code.axialCap(fc, fy, shape.A(), ast, kolonne.core.explain.Trace.OFF);
+        tension = code.reduction(1, fy / ES) * fy * ast;
+    }
+
+    /**
+     * Nominal resultants for one position of the neutral axis.
+     *
+     * @param N    compression positive [N]
+     * @param epsT tensile strain of the outermost bar, negative in compression
+     * @param phi  reduction factor
+     */
+    public record Resultant(double N, double Mx, double My, double epsT, double phi) {}
+
+    /** Largest half-extent of the section at right angles to a neutral axis whose compression side faces theta [mm]. */
+    public double reach(double theta) {
+        return circle ? width / 2 : (width * Math.abs(Math.cos(theta)) + depth * Math.abs(Math.sin(theta))) / 2;
+    }
+
+    /** Resultants with compression towards (cos θ, sin θ) and neutral-axis depth {@code c} from that extreme [mm]. */
+    public Resultant at(double theta, double c) {
+        double ux = Math.cos(theta);
+        double uy = Math.sin(theta);
+        double top = reach(theta);
+        double a = Math.min(block.depth() * c, 2 * top);
+        double[] concrete = circle ? circleBlock(top, a, ux, uy) : rectangleBlock(top - a, ux, uy);
+        double n = block.stress() * concrete[0];
+        double my = block.stress() * concrete[1];
+        double mx = block.stress() * concrete[2];
+        double epsT = Double.NEGATIVE_INFINITY;
+        for (int i = 0; i < barArea.length; i++) {
+            double depthOfBar = top - (barX[i] * ux + barY[i] * uy);
+            double strain = block.crushing() * (c - depthOfBar) / c;
+            double stress = Math.max(-fy, Math.min(fy, ES * strain));
+            if (depthOfBar < a) {
+                stress -= block.stress();
+            }
+            double f = stress * barArea[i];
+            n += f;
+            mx += f * barY[i];
+            my += f * barX[i];
+            epsT = Math.max(epsT, -strain);
+        }
+        return new Resultant(n, mx, my, epsT, code.reduction(Math.max(0, epsT), fy / ES));
+    }
+
+    /** Area and first moments (x, y) of a circular segment of depth a. */
+    private double[] circleBlock(double r, double a, double ux, double uy) {
+        double cos = Math.max(-1, Math.min(1, (r - a) / r));
+        double t = Math.acos(cos);
+        double area = r * r * (t - Math.sin(t) * Math.cos(t));
+        double first = 2.0 / 3 * r * r * r * Math.pow(Math.sin(t), 3);
+        return new double[] {area, first * ux, first * uy};
+    }
+
+    /** Area and first moments of the rectangle's part with x ux + y uy ≥ s, by clipping. */
+    private double[] rectangleBlock(double s, double ux, double uy) {
+        double b = width / 2;
+        double h = depth / 2;
+        double[] px = {-b, b, b, -b};
+        double[] py = {-h, -h, h, h};
+        double[] qx = new double[6];
+        double[] qy = new double[6];
+        int n = 0;
+        for (int i = 0; i < 4; i++) {
+            int j = (i + 1) & 3;
+            double di = px[i] * ux + py[i] * uy - s;
+            double dj = px[j] * ux + py[j] * uy - s;
+            if (di >= 0) {
+                qx[n] = px[i];
+                qy[n++] = py[i];
+            }
+            if (di > 0 && dj < 0 || di < 0 && dj > 0) {
+                double t = di / (di - dj);
+                qx[n] = px[i] + t * (px[j] - px[i]);
+                qy[n++] = py[i] + t * (py[j] - py[i]);
+            }
+        }
+        double area = 0;
+        double sx = 0;
+        double sy = 0;
+        for (int i = 0; i < n; i++) {
+            int j = i + 1 == n ? 0 : i + 1;
+            double cross = qx[i] * qy[j] - qx[j] * qy[i];
+            area += cross / 2;
+            sx += cross * (qx[i] + qx[j]) / 6;
+            sy += cross * (qy[i] + qy[j]) / 6;
+        }
+        return new double[] {area, sx, sy};
+    }
+}

@@ -1,0 +1,115 @@
+package kolonne.core.section;
+
+import static kolonne.core.explain.Trace.in;
+
+import java.util.List;
+import kolonne.core.code.DesignCode;
+import kolonne.core.code.StressBlock;
+import kolonne.core.explain.Quantity;
+import kolonne.core.explain.Trace;
+
+/**
+ * Strength of a section in bending about its horizontal axis without axial force, by strain compatibility with the
+ * code's stress block. Bars in compression count, less the concrete they displace. Tension of concrete is neglected.
+ *
+ * @param c     depth of the neutral axis [mm]
+ * @param epsT  net tensile strain of the outermost tension bars
+ * @param phi   reduction factor
+ * @param Mn    nominal moment [Nmm]
+ * @param d     effective depth: centroid of the bars in tension [mm]
+ * @param as    area of the bars in tension [mm2]
+ */
+public record FlexuralStrength(double c, double epsT, double phi, double Mn, double d, double as) {
+    private static final double ES = 200_000;
+
+    /** Design moment [Nmm]. */
+    public double phiMn() {
+        return phi * Mn;
+    }
+
+    /**
+     * @param strips sagging: widths from the soffit up; the compression face is the top if {@code sagging}
+     * @param layers bars, by depth from the compression face
+     */
+    public static FlexuralStrength of(Shape shape, boolean sagging, List<BarLayer> layers, double fc, double fy,
+                                      DesignCode code, Trace t) {
+        StressBlock block = code.block(fc);
+        double h = shape.depth();
+        List<Shape.Strip> strips = shape.strips();
+        double[] work = new double[2];
+        double c = Root.find(q -> {
+            forces(strips, h, sagging, layers, fy, block, q, work);
+            return work[0] / (block.stress() * h * shape.width());
+        }, 1e-4 * h, 4 * h, 1e-9 * h);
+        forces(strips, h, sagging, layers, fy, block, c, work);
+        FlexuralStrength s = result(layers, fy, block, code, c, work[1]);
+        if (t.on()) {
+            s.explain(layers, fy, fc, block, code, t);
+        }
+        return s;
+    }
+
+    private static FlexuralStrength result(List<BarLayer> layers, double fy, StressBlock block, DesignCode code,
+                                           double c, double mn) {
+        double deepest = 0;
+        double as = 0;
+        double moment = 0;
+        for (BarLayer l : layers) {
+            if (l.area() > 0 && l.depth() > c) {
+                deepest = Math.max(deepest, l.depth());
+                as += l.area();
+                moment += l.area() * l.depth();
+            }
+        }
+        double epsT = deepest > 0 ? block.crushing() * (deepest - c) / c : 0;
+        return new FlexuralStrength(c, epsT, code.reduction(epsT, fy / ES), mn, as > 0 ? moment / as : 0, as);
+    }
+
+    /** out[0]: compression minus tension [N]; out[1]: moment about the compression face [Nmm], sagging sense. */
+    private static void forces(List<Shape.Strip> strips, double h, boolean sagging, List<BarLayer> layers, double fy,
+                               StressBlock block, double c, double[] out) {
+        double a = Math.min(h, block.depth() * c);
+        double n = 0;
+        double m = 0;
+        for (Shape.Strip s : strips) {
+            double from = sagging ? h - s.to() : s.from();
+            double to = Math.min(a, sagging ? h - s.from() : s.to());
+            if (to > from) {
+                double force = block.stress() * s.width() * (to - from);
+                n += force;
+                m -= force * (from + to) / 2;
+            }
+        }
+        for (BarLayer l : layers) {
+            double strain = block.crushing() * (l.depth() - c) / c; // tension positive
+            double stress = Math.max(-fy, Math.min(fy, ES * strain));
+            if (l.depth() < a) {
+                stress += block.stress();
+            }
+            n -= stress * l.area();
+            m += stress * l.area() * l.depth();
+        }
+        out[0] = n;
+        out[1] = m;
+    }
+
+    private void explain(List<BarLayer> layers, double fy, double fc, StressBlock block, DesignCode code, Trace t) {
+        t.step("β1", "from f′c", "f′c = {0}", block.depth(), Quantity.NUMBER, code.blockClause(),
+            in(fc, Quantity.STRENGTH));
+        for (BarLayer l : layers) {
+            double strain = block.crushing() * (l.depth() - c) / c;
+            double stress = Math.max(-fy, Math.min(fy, ES * strain));
+            t.step("fs", "Es εcu (d − c) / c, at most fy", "bars {0} at d = {1}, c = {2}", stress, Quantity.STRENGTH,
+                "22.2.1", in(l.area(), Quantity.AREA), in(l.depth(), Quantity.LENGTH), in(c, Quantity.LENGTH));
+        }
+        t.step("a", "β1 c", "{0} × {1}", block.depth() * c, Quantity.LENGTH, code.blockClause(),
+            in(block.depth(), Quantity.NUMBER), in(c, Quantity.LENGTH));
+        t.step("εt", "εcu (dt − c) / c", "c = {0}", epsT, Quantity.STRAIN, "22.2.2.1", in(c, Quantity.LENGTH));
+        t.step("φ", "from εt", "εt = {0}, εty = {1}", phi, Quantity.NUMBER, code.reductionClause(),
+            in(epsT, Quantity.STRAIN), in(fy / ES, Quantity.STRAIN));
+        t.step("Mn", "Σ forces of bars and block × lever", "As = {0}, d = {1}", Mn, Quantity.MOMENT, "22.3.1",
+            in(as, Quantity.AREA), in(d, Quantity.LENGTH));
+        t.step("φMn", "φ Mn", "{0} × {1}", phiMn(), Quantity.MOMENT, "22.3.1", in(phi, Quantity.NUMBER),
+            in(Mn, Quantity.MOMENT));
+    }
+}

@@ -1,0 +1,153 @@
+package kolonne.core.section;
+
+import java.util.List;
+
+/** A cross-section's outline. */
+public sealed interface Shape permits Shape.Rectangle, Shape.Tee, Shape.Ell, Shape.Circle {
+    /** A strip of the section between two heights above the soffit, of constant width [mm]. */
+    record Strip(double from, double to, double width) {
+        double area() {
+            return (to - from) * width;
+        }
+
+        double mid() {
+            return (from + to) / 2;
+        }
+    }
+
+    /** Largest width along local y [mm]. */
+    double width();
+
+    /** Depth along local z [mm]. */
+    double depth();
+
+    /** Width of the part that carries shear [mm]. */
+    double webWidth();
+
+    /** The section as horizontal strips from the soffit up; a circle is cut into strips of equal height. */
+    List<Strip> strips();
+
+    /** Torsion constant J [mm4]. */
+    double J();
+
+    /** Label in mm, for instance {@code 300 × 600}. */
+    String label();
+
+    /** Gross area [mm2]. */
+    default double A() {
+        return strips().stream().mapToDouble(Strip::area).sum();
+    }
+
+    /** Height of the centroid above the soffit [mm]. */
+    default double centroid() {
+        return strips().stream().mapToDouble(s -> s.area() * s.mid()).sum() / A();
+    }
+
+    /** Second moment about the horizontal axis through the centroid [mm4]. */
+    default double Iy() {
+        double zc = centroid();
+        return strips().stream().mapToDouble(s -> {
+            double h = s.to() - s.from();
+            double e = s.mid() - zc;
+            return s.width() * h * h * h / 12 + s.area() * e * e;
+        }).sum();
+    }
+
+    /** Second moment about the vertical axis through the centroid [mm4]. */
+    double Iz();
+
+    /**
+     * Torsion constant of a rectangle, shorter side {@code t}.
+     * <pre>J = b t^3 (1/3 - 0.21 t/b (1 - t^4 / (12 b^4)))    W. C. Young, R. G. Budynas, Roark's Formulas, 7th ed., table 10.1</pre>
+     */
+    static double rectangleJ(double a, double c) {
+        double b = Math.max(a, c);
+        double t = Math.min(a, c);
+        double r = t / b;
+        return b * t * t * t * (1.0 / 3 - 0.21 * r * (1 - r * r * r * r / 12));
+    }
+
+    /** A rectangle of width b and depth h [mm]. */
+    record Rectangle(double b, double h) implements Shape {
+        @Override public double width() { return b; }
+        @Override public double depth() { return h; }
+        @Override public double webWidth() { return b; }
+        @Override public List<Strip> strips() { return List.of(new Strip(0, h, b)); }
+        @Override public double J() { return rectangleJ(b, h); }
+        @Override public double Iz() { return h * b * b * b / 12; }
+        @Override public String label() { return mm(b) + " × " + mm(h); }
+    }
+
+    /** A tee: web bw × h with a flange bf × hf on top, symmetric. */
+    record Tee(double bw, double h, double bf, double hf) implements Shape {
+        @Override public double width() { return bf; }
+        @Override public double depth() { return h; }
+        @Override public double webWidth() { return bw; }
+        @Override public List<Strip> strips() { return webAndFlange(bw, h, bf, hf); }
+        @Override public double J() { return rectangleJ(bw, h) + rectangleJ(bf - bw, hf); }
+        @Override public double Iz() { return ((h - hf) * bw * bw * bw + hf * bf * bf * bf) / 12; }
+        @Override public String label() { return "T " + mm(bw) + " × " + mm(h) + ", flange " + mm(bf) + " × " + mm(hf); }
+    }
+
+    /** An ell: web bw × h with a flange on one side, bf wide in all and hf deep. */
+    record Ell(double bw, double h, double bf, double hf) implements Shape {
+        @Override public double width() { return bf; }
+        @Override public double depth() { return h; }
+        @Override public double webWidth() { return bw; }
+        @Override public List<Strip> strips() { return webAndFlange(bw, h, bf, hf); }
+        @Override public double J() { return rectangleJ(bw, h) + rectangleJ(bf - bw, hf); }
+
+        @Override
+        public double Iz() {
+            double hw = h - hf;
+            double yc = (hw * bw * bw / 2 + hf * bf * bf / 2) / A();
+            double web = hw * bw * bw * bw / 12 + hw * bw * (bw / 2 - yc) * (bw / 2 - yc);
+            return web + hf * bf * bf * bf / 12 + hf * bf * (bf / 2 - yc) * (bf / 2 - yc);
+        }
+
+        @Override public String label() { return "L " + mm(bw) + " × " + mm(h) + ", flange " + mm(bf) + " × " + mm(hf); }
+    }
+
+    /** A circle of diameter d [mm]. */
+    record Circle(double d) implements Shape {
+        private static final int STRIPS = 60;
+
+        @Override public double width() { return d; }
+        @Override public double depth() { return d; }
+        @Override public double webWidth() { return d; }
+        @Override public double A() { return Math.PI * d * d / 4; }
+        @Override public double centroid() { return d / 2; }
+        @Override public double Iy() { return Math.PI * d * d * d * d / 64; }
+        @Override public double Iz() { return Iy(); }
+        @Override public double J() { return 2 * Iy(); }
+
+        @Override
+        public List<Strip> strips() {
+            List<Strip> out = new java.util.ArrayList<>(STRIPS);
+            double r = d / 2;
+            for (int i = 0; i < STRIPS; i++) {
+                double from = d * i / STRIPS;
+                double to = d * (i + 1) / STRIPS;
+                out.add(new Strip(from, to, (segment(r, to) - segment(r, from)) / (to - from)));
+            }
+            return out;
+        }
+
+        /** Area of the circle below height z above its lowest point. */
+        private static double segment(double r, double z) {
+            double c = Math.max(-1, Math.min(1, (r - z) / r));
+            double t = Math.acos(c);
+            return r * r * (t - Math.sin(t) * Math.cos(t));
+        }
+
+        @Override public String label() { return "Ø " + mm(d); }
+    }
+
+    private static List<Strip> webAndFlange(double bw, double h, double bf, double hf) {
+        return List.of(new Strip(0, h - hf, bw), new Strip(h - hf, h, bf));
+    }
+
+    private static String mm(double v) {
+        return v == Math.rint(v) ? Long.toString((long) v) : String.format(java.util.Locale.ROOT, "%.1f", v);
+    }
+}

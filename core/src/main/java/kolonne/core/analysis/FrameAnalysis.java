@@ -34,11 +34,15 @@ public final class FrameAnalysis {
     }
 
     /**
-     * Analyses a building that {@link kolonne.core.model.ModelCheck} found sound.
+     * Analyses a building that {@link kolonne.core.model.ModelCheck} found sound; takes the forces that come with the
+     * file where there are any.
      *
      * @throws AnalysisFailed with findings that name the joint and direction of a mechanism, or a panel that loses load
      */
     public static Analysis solve(BuildingIndex index) {
+        if (index.building().hasImportedForces()) {
+            return ImportedForces.of(index);
+        }
         FrameAnalysis a = new FrameAnalysis(index);
         if (a.findings.stream().anyMatch(f -> f.severity() == Severity.FAILS)) {
             throw new AnalysisFailed(a.findings);

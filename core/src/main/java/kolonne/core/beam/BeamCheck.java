@@ -124,6 +124,16 @@ public final class BeamCheck {
             span.material().fc(), basis.fy(), code, Trace.OFF);
     }
 
+    /** Want of anchorage, a section too small for any bars that fit, or want of bars. */
+    private Cause causeOf(double x, BeamLine.Span span, boolean sagging, double demand) {
+        if (demand <= anchored(x, span, sagging).phiMn()) {
+            return Cause.ANCHORAGE;
+        }
+        BeamCage.Zone zone = cage.zoneAt(span.number(), x);
+        return SectionLimit.of(span, sagging, basis, zone == null ? basis.stirrupList().get(0) : zone.bar()) < demand
+            ? Cause.FLEXURE_COMPRESSION : Cause.FLEXURE;
+    }
+
     private void flexureAt(int i, BeamDesign.Point p) {
         BeamLine.Span span = line.spans().get(p.span());
         for (boolean sagging : new boolean[] {true, false}) {
@@ -135,8 +145,7 @@ public final class BeamCheck {
             int combo = sagging ? p.comboPos() : p.comboNeg();
             FlexuralStrength s = strength(p.x(), span, sagging);
             double utilisation = s.phiMn() > 0 ? demand / s.phiMn() : Double.POSITIVE_INFINITY;
-            Cause cause = utilisation > 1 && demand <= anchored(p.x(), span, sagging).phiMn() ? Cause.ANCHORAGE
-                : Cause.FLEXURE;
+            Cause cause = utilisation <= 1 ? Cause.FLEXURE : causeOf(p.x(), span, sagging, demand);
             add(i, "flexure-" + face, "Flexure, " + face, cause, demand, s.phiMn(), Quantity.MOMENT,
                 utilisation, combo, "22.3");
             double limit = code.beamTensionStrain(basis.fy() / Basis.ES);

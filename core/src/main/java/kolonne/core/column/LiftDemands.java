@@ -77,12 +77,17 @@ public final class LiftDemands {
         return q <= rules.bracedIndex() ? 1 : rules.sway(q);
     }
 
+    /** All demands of a lift. */
+    public static List<Demand> of(ColumnStack.Lift lift, ColumnContext context) {
+        return new LiftDemands(lift, context).all();
+    }
+
     public Sway sway() {
         return sway;
     }
 
-    /** All demands, combination by combination, from foot to head. */
-    public List<Demand> all() {
+    /** Combination by combination, from foot to head. */
+    List<Demand> all() {
         List<Demand> out = new ArrayList<>(3 * d.count());
         for (int c = 0; c < d.count(); c++) {
             of(c, out, Trace.OFF);

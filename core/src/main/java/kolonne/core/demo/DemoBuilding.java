@@ -178,7 +178,7 @@ public final class DemoBuilding {
     private void column(int base, int s, int i, int j) {
         String foot = joint(level(base) + "-" + grid(i, j), x[i], y[j], z[base]);
         String head = joint(level(s) + "-" + grid(i, j), x[i], y[j], z[s]);
-        double half = s == HIDDEN_FLOOR && o.features() ? 140 : 300;
+        double half = s == HIDDEN_FLOOR && o.features() ? 200 : 300;
         members.add(new Member(level(s) + "-C-" + grid(i, j), Role.COLUMN, foot, head, columnSection(s, i, j),
             s <= 3 ? "C45" : "C35", 0, Release.NONE, Release.NONE, base == 0 ? 0 : half, half, COLUMN));
         columnsAt.add(head);
@@ -243,7 +243,7 @@ public final class DemoBuilding {
         String b = level(s) + "-" + grid(i + 1, j);
         String section;
         if (hidden(s, i)) {
-            section = rectangle(1000, 300);
+            section = rectangle(1200, 400);
         } else {
             double h = depth(x[i + 1] - x[i], 12.5);
             section = edgeX(s, i, j) ? ell(300, h, 900) : rectangle(x[i + 1] - x[i] > 7500 ? 400 : 350, h);
@@ -262,7 +262,7 @@ public final class DemoBuilding {
         String b = level(s) + "-" + grid(i, j + 1);
         boolean edge = bay(s, i, j) != bay(s, i - 1, j);
         boolean transfer = o.features() && s == 1 && i == 1 && (j == 1 || j == 2);
-        String section = hidden(s, i - 1) ? rectangle(800, 300) : transfer ? rectangle(1200, 2200)
+        String section = hidden(s, i - 1) ? rectangle(1000, 400) : transfer ? rectangle(1200, 2200)
             : edge ? ell(300, depth(y[j + 1] - y[j], 14), 900) : rectangle(300, depth(y[j + 1] - y[j], 14));
         // The transfer beam rests on bearings, so that it does not bend its columns
         beam(a + ".." + grid(i, j + 1), a, b, section, transfer && j == 1 ? Release.PIN : Release.NONE,
@@ -276,7 +276,7 @@ public final class DemoBuilding {
     private void bayFloor(int s, int i, int j) {
         String a = level(s) + "-" + letter(i) + letter(i + 1) + (j + 1);
         String b = level(s) + "-" + letter(i) + letter(i + 1) + (j + 2);
-        String section = hidden(s, i) ? rectangle(600, 300) : tee(300, depth(y[j + 1] - y[j], 14), 1200);
+        String section = hidden(s, i) ? rectangle(1000, 400) : tee(300, depth(y[j + 1] - y[j], 14), 1200);
         beam(a + ".." + (j + 2), a, b, section, Release.PIN, Release.PIN);
         String[] c = {level(s) + "-" + grid(i, j), level(s) + "-" + grid(i + 1, j), level(s) + "-" + grid(i + 1, j + 1),
             level(s) + "-" + grid(i, j + 1)};
@@ -354,7 +354,7 @@ public final class DemoBuilding {
             for (int j = 0; j < 2; j++) {
                 at[i][j] = joint("P-" + grid(2 + i, 1 + j), x[2 + i], y[1 + j], top);
                 members.add(new Member("P-C-" + grid(2 + i, 1 + j), Role.COLUMN, level(o.storeys()) + "-" + grid(2 + i, 1 + j),
-                    at[i][j], rectangle(350, 350), "C35", 0, Release.NONE, Release.NONE, 300, 225, COLUMN));
+                    at[i][j], rectangle(400, 400), "C35", 0, Release.NONE, Release.NONE, 300, 225, COLUMN));
                 columnsAt.add(at[i][j]);
             }
         }

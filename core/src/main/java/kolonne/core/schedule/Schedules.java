@@ -1,0 +1,149 @@
+package kolonne.core.schedule;
+
+import java.util.ArrayList;
+import java.util.List;
+import kolonne.core.basis.Basis;
+import kolonne.core.beam.BeamCage;
+import kolonne.core.beam.BeamDesign;
+import kolonne.core.beam.BeamLine;
+import kolonne.core.beam.SectionCut;
+import kolonne.core.column.ColumnCage;
+import kolonne.core.column.ColumnDesign;
+import kolonne.core.column.ColumnStack;
+import kolonne.core.design.BuildingDesign;
+import kolonne.core.design.Quantities;
+import kolonne.core.detail.BarItem;
+import kolonne.core.explain.Quantity;
+
+/** Rows of the schedules of a designed building. Lengths in mm, mass in kg; texts are ready to print. */
+public final class Schedules {
+    private Schedules() {}
+
+    /** A span of a beam line. @param satisfied whether the line satisfies everything */
+    public record BeamRow(String mark, String storey, int span, String section, double clear, String topLeft,
+                          String topMiddle, String topRight, String bottom, String stirrups, String sideBars,
+                          boolean satisfied) {}
+
+    /** A lift of a column stack. */
+    public record ColumnRow(String mark, String storey, String section, double fc, String bars, double ratio,
+                            String ties, double utilisation, boolean satisfied) {}
+
+    /** A line of the bar list. @param barMark unique within the member */
+    public record BarRow(String member, String barMark, BarItem item) {}
+
+    /** Total of a bar size. @param mass [kg]; @param length [mm] */
+    public record SizeTotal(String label, double length, double mass) {}
+
+    public static List<BeamRow> beams(BuildingDesign d) {
+        List<BeamRow> out = new ArrayList<>();
+        for (BeamDesign b : d.beams()) {
+            for (BeamLine.Span s : b.line().spans()) {
+                out.add(beam(b, s, d.basis()));
+            }
+        }
+        return out;
+    }
+
+    private static BeamRow beam(BeamDesign b, BeamLine.Span s, Basis basis) {
+        SectionCut left = SectionCut.at(b.line(), b.cage(), basis, s, s.faceFrom());
+        SectionCut middle = SectionCut.at(b.line(), b.cage(), basis, s, (s.faceFrom() + s.faceTo()) / 2);
+        SectionCut right = SectionCut.at(b.line(), b.cage(), basis, s, s.faceTo());
+        String side = middle.sideBarsPerFace() == 0 ? "" : "2 × " + middle.sideBarsPerFace() + middle.sideBar().label();
+        return new BeamRow(b.line().mark(), b.line().storey(), s.number() + 1, label(s.section().shape(), basis),
+            s.clear(), left.words(BeamCage.Face.TOP), middle.words(BeamCage.Face.TOP), right.words(BeamCage.Face.TOP),
+            middle.words(BeamCage.Face.BOTTOM), stirrups(b.cage(), s.number(), basis), side, b.satisfied());
+    }
+
+    /** A section's label in the display units. */
+    public static String label(kolonne.core.section.Shape shape, Basis basis) {
+        if (!basis.usUnits()) {
+            return shape.label();
+        }
+        String w = Quantity.LENGTH.digits(shape.webWidth(), true);
+        String h = Quantity.LENGTH.digits(shape.depth(), true);
+        return switch (shape.getClass().getSimpleName()) {
+            case "Circle" -> "Ø " + h + " in";
+            case "Tee" -> "T " + w + " × " + h + " in";
+            case "Ell" -> "L " + w + " × " + h + " in";
+            default -> w + " × " + h + " in";
+        };
+    }
+
+    /** Stirrups of a span in words, zone by zone: {@code 8 T10-100 | 14 T10-200 | 8 T10-100, 2 legs}. */
+    public static String stirrups(BeamCage cage, int span, Basis basis) {
+        List<String> parts = new ArrayList<>();
+        int legs = 2;
+        for (BeamCage.Zone z : cage.zones()) {
+            if (z.span() == span) {
+                legs = z.legs();
+                parts.add(z.count() + " " + z.bar().label() + "-" + spacing(z.spacing(), basis));
+            }
+        }
+        return String.join(" | ", parts) + ", " + legs + " legs";
+    }
+
+    /** A spacing as digits in the display unit. */
+    public static String spacing(double mm, Basis basis) {
+        return basis.usUnits() ? String.format(java.util.Locale.ROOT, "%.0f", mm / 25.4)
+            : String.format(java.util.Locale.ROOT, "%.0f", mm);
+    }
+
+    public static List<ColumnRow> columns(BuildingDesign d) {
+        List<ColumnRow> out = new ArrayList<>();
+        for (ColumnDesign c : d.columns()) {
+            for (ColumnDesign.LiftDesign l : c.lifts()) {
+                ColumnStack.Lift lift = l.lift();
+                out.add(new ColumnRow(c.stack().mark(), lift.storey(), label(lift.section().shape(), d.basis()),
+                    lift.material().fc(), l.cage().words(), l.cage().area() / lift.section().shape().A(),
+                    ties(l.cage(), d.basis()), l.governingCheck().utilisation(), l.findings().stream()
+                    .noneMatch(f -> f.severity() == kolonne.core.finding.Severity.FAILS)));
+            }
+        }
+        return out;
+    }
+
+    /** Ties in words, for instance {@code T10-200, 4 × 2 legs}. */
+    public static String ties(ColumnCage.LiftCage c, Basis basis) {
+        String s = c.tie().label() + "-" + spacing(c.spacing(), basis);
+        return c.circular() ? s + " hoops" : s + ", " + c.legsAlongX() + " × " + c.legsAlongY() + " legs";
+    }
+
+    /** Every bar of the building, member by member. */
+    public static List<BarRow> bars(BuildingDesign d) {
+        List<BarRow> out = new ArrayList<>();
+        for (BeamDesign b : d.beams()) {
+            number(b.line().mark(), Quantities.bars(b, d.basis()), out);
+        }
+        for (ColumnDesign c : d.columns()) {
+            List<BarItem> all = new ArrayList<>();
+            for (int i = 0; i < c.lifts().size(); i++) {
+                String storey = c.stack().lifts().get(i).storey();
+                for (BarItem item : Quantities.bars(c, i, d.basis())) {
+                    all.add(new BarItem(item.what() + ", to " + (storey.isEmpty() ? "top" : storey), item.shape(),
+                        item.bar(), item.number(), item.dims(), item.cutLength()));
+                }
+            }
+            number(c.stack().mark(), all, out);
+        }
+        return out;
+    }
+
+    private static void number(String member, List<BarItem> items, List<BarRow> out) {
+        for (int i = 0; i < items.size(); i++) {
+            out.add(new BarRow(member, String.format(java.util.Locale.ROOT, "%02d", i + 1), items.get(i)));
+        }
+    }
+
+    /** Length and mass by size, smallest first. */
+    public static List<SizeTotal> totals(List<BarRow> rows, Basis basis) {
+        List<SizeTotal> out = new ArrayList<>();
+        for (kolonne.core.code.Bar bar : basis.designCode().catalogue().bars()) {
+            List<BarItem> of = rows.stream().map(BarRow::item).filter(i -> i.bar().equals(bar)).toList();
+            if (!of.isEmpty()) {
+                out.add(new SizeTotal(bar.label(), of.stream().mapToDouble(i -> i.number() * i.cutLength()).sum(),
+                    of.stream().mapToDouble(BarItem::mass).sum()));
+            }
+        }
+        return out;
+    }
+}

@@ -1,0 +1,117 @@
+package kolonne.exchange.basis;
+
+import com.fasterxml.jackson.annotation.JsonProperty;
+import com.fasterxml.jackson.core.JsonProcessingException;
+import com.fasterxml.jackson.databind.DeserializationFeature;
+import com.fasterxml.jackson.databind.exc.MismatchedInputException;
+import com.fasterxml.jackson.databind.json.JsonMapper;
+import java.io.IOException;
+import java.util.List;
+import java.util.Locale;
+import java.util.stream.Collectors;
+import kolonne.core.basis.Basis;
+import kolonne.core.finding.Finding;
+
+/** Reads and writes a basis. Lengths mm, strengths MPa, whatever the display units. */
+public final class BasisFile {
+    private static final JsonMapper JSON = JsonMapper.builder().enable(DeserializationFeature.FAIL_ON_TRAILING_TOKENS)
+        .enable(DeserializationFeature.FAIL_ON_NULL_FOR_PRIMITIVES)
+        .enable(DeserializationFeature.FAIL_ON_MISSING_CREATOR_PROPERTIES).build();
+
+    private BasisFile() {}
+
+    /** The wire form of a basis. */
+    public record Dto(@JsonProperty(required = true) String name, @JsonProperty(required = true) String code,
+                      @JsonProperty(required = true) double fyMpa, @JsonProperty(required = true) double fytMpa,
+                      @JsonProperty(required = true) double beamCoverMm,
+                      @JsonProperty(required = true) double columnCoverMm,
+                      @JsonProperty(required = true) double aggregateMm,
+                      @JsonProperty(required = true) List<String> beamBars,
+                      @JsonProperty(required = true) List<String> columnBars,
+                      @JsonProperty(required = true) List<String> stirrups,
+                      @JsonProperty(required = true) double spacingStepMm,
+                      @JsonProperty(required = true) double spacingLeastMm,
+                      @JsonProperty(required = true) double spacingMostMm,
+                      @JsonProperty(required = true) int zonesMost, @JsonProperty(required = true) int legsMost,
+                      @JsonProperty(required = true) int layersMost,
+                      @JsonProperty(required = true) double practicalCap,
+                      @JsonProperty(required = true) String preference, @JsonProperty(required = true) String swayX,
+                      @JsonProperty(required = true) String swayY) {}
+
+    /** @param basis null if the text is not one */
+    public record Read(Basis basis, List<Finding> findings) {}
+
+    public static Dto dto(Basis b) {
+        return new Dto(b.name(), b.code(), round(b.fy()), round(b.fyt()), b.beamCover(), b.columnCover(), b.aggregate(),
+            b.beamBars(), b.columnBars(), b.stirrups(), b.spacingStep(), b.spacingLeast(), b.spacingMost(),
+            b.zonesMost(), b.legsMost(), b.layersMost(), b.practicalCap(), word(b.preference()), word(b.swayX()),
+            word(b.swayY()));
+    }
+
+    private static double round(double v) {
+        return Math.round(v * 1e6) / 1e6;
+    }
+
+    private static String word(Enum<?> e) {
+        return e.name().toLowerCase(Locale.ROOT).replace('_', '-');
+    }
+
+    public static String write(Basis b) {
+        try {
+            return JSON.writerWithDefaultPrettyPrinter().writeValueAsString(dto(b));
+        } catch (JsonProcessingException e) {
+            throw new IllegalStateException("Impossible: a basis is plain data", e);
+        }
+    }
+
+    /** Reads and checks; the basis is null where a fails finding is given. */
+    public static Read read(byte[] json) {
+        Dto d;
+        try {
+            d = JSON.readValue(json, Dto.class);
+        } catch (MismatchedInputException e) {
+            String field = e.getPath().stream().map(r -> r.getFieldName() == null ? "[" + r.getIndex() + "]"
+                : r.getFieldName()).collect(Collectors.joining("."));
+            return failed("basis.field", field.isEmpty() ? "basis" : "basis, " + field, e.getOriginalMessage(),
+                "Correct or add the field; docs/formats/basis.md lists them.");
+        } catch (JsonProcessingException e) {
+            return failed("basis.not-json", "basis", e.getOriginalMessage(), "Correct the JSON.");
+        } catch (IOException e) {
+            return failed("basis.not-json", "basis", "The text cannot be read: " + e.getMessage(), "Save it as UTF-8.");
+        }
+        return of(d);
+    }
+
+    private static Read of(Dto d) {
+        Basis.Preference preference = choice(Basis.Preference.class, d.preference());
+        Basis.Sway swayX = choice(Basis.Sway.class, d.swayX());
+        Basis.Sway swayY = choice(Basis.Sway.class, d.swayY());
+        if (preference == null || swayX == null || swayY == null) {
+            return failed("basis.word", "basis, preference, swayX, swayY", "A word is not one of the choices.",
+                "Use least-steel or fewest-bars, and from-model or braced.");
+        }
+        if (d.name() == null || d.beamBars() == null || d.columnBars() == null || d.stirrups() == null
+            || d.code() == null || d.beamBars().contains(null) || d.columnBars().contains(null)
+            || d.stirrups().contains(null)) {
+            return failed("basis.field", "basis", "A field is null.", "Give every field a value.");
+        }
+        Basis b = new Basis(d.name(), d.code(), d.fyMpa(), d.fytMpa(), d.beamCoverMm(), d.columnCoverMm(),
+            d.aggregateMm(), d.beamBars(), d.columnBars(), d.stirrups(), d.spacingStepMm(), d.spacingLeastMm(),
+            d.spacingMostMm(), d.zonesMost(), d.legsMost(), d.layersMost(), d.practicalCap(), preference, swayX, swayY);
+        List<Finding> findings = b.check();
+        return new Read(findings.isEmpty() ? b : null, findings);
+    }
+
+    private static <E extends Enum<E>> E choice(Class<E> type, String word) {
+        for (E e : type.getEnumConstants()) {
+            if (word(e).equals(word)) {
+                return e;
+            }
+        }
+        return null;
+    }
+
+    private static Read failed(String code, String where, String what, String mend) {
+        return new Read(null, List.of(Finding.fails(code, where, what, mend)));
+    }
+}

@@ -1,0 +1,211 @@
+package kolonne.exchange.model;
+
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.function.Function;
+import kolonne.core.finding.Finding;
+import kolonne.core.model.AreaLoad;
+import kolonne.core.model.Building;
+import kolonne.core.model.CaseKind;
+import kolonne.core.model.Combination;
+import kolonne.core.model.Diaphragm;
+import kolonne.core.model.Direction;
+import kolonne.core.model.GridLine;
+import kolonne.core.model.Joint;
+import kolonne.core.model.JointLoad;
+import kolonne.core.model.LoadCase;
+import kolonne.core.model.Material;
+import kolonne.core.model.Member;
+import kolonne.core.model.MemberLoad;
+import kolonne.core.model.Purpose;
+import kolonne.core.model.Release;
+import kolonne.core.model.Role;
+import kolonne.core.model.Section;
+import kolonne.core.model.SlabPanel;
+import kolonne.core.model.StationForces;
+import kolonne.core.model.StiffnessFactors;
+import kolonne.core.model.Storey;
+import kolonne.core.model.Support;
+import kolonne.core.section.Shape;
+
+/** Makes a building in core units from the rows of all tables; rows that are not sound are reported and left out. */
+final class ModelAssembler {
+    private static final List<String> ACTIONS = List.of("n", "vy", "vz", "t", "my", "mz");
+    private static final List<String> DISPLACEMENTS = List.of("ux", "uy", "uz", "rx", "ry", "rz");
+    /** Reinforced concrete where a file gives no unit weight [N/mm3]. */
+    private static final double WEIGHT = 25e-6;
+
+    /** Shapes by their word in files. */
+    enum ShapeWord { RECTANGLE, TEE, ELL, CIRCLE }
+
+    /** Spans of a slab panel. */
+    enum PanelSpan { TWO_WAY, ONE_WAY }
+
+    private final Map<String, List<Row>> tables;
+    private final ModelUnits u;
+    private final List<Finding> findings;
+
+    ModelAssembler(Map<String, List<Row>> tables, ModelUnits units, List<Finding> findings) {
+        this.tables = tables;
+        this.u = units;
+        this.findings = findings;
+    }
+
+    Building assemble(String name) {
+        unknownFields();
+        return new Building(name, u.name(),
+            rows("storeys", r -> new Storey(r.id("id"), r.text("name", r.text("id")), r.number("elevation") * u.length())),
+            rows("gridLines", r -> new GridLine(r.id("id"), r.number("x1") * u.length(), r.number("y1") * u.length(),
+                r.number("x2") * u.length(), r.number("y2") * u.length())),
+            rows("joints", r -> new Joint(r.id("id"), r.number("x") * u.length(), r.number("y") * u.length(),
+                r.number("z") * u.length())),
+            rows("materials", this::material), rows("sections", r -> new Section(r.id("id"), shape(r))),
+            rows("members", this::member), rows("supports", this::support),
+            rows("diaphragms", r -> new Diaphragm(r.id("id"), r.list("joints"))), rows("panels", this::panel),
+            rows("loadCases", r -> new LoadCase(r.id("id"), r.text("name", r.text("id")),
+                r.word("kind", CaseKind.class, null), r.number("selfWeight", 0))),
+            rows("memberLoads", this::memberLoad),
+            rows("areaLoads", r -> new AreaLoad(r.id("case"), r.id("panel"), r.number("pressure") * u.pressure())),
+            rows("jointLoads", r -> new JointLoad(r.id("case"), r.id("joint"), r.number("fx", 0) * u.force(),
+                r.number("fy", 0) * u.force(), r.number("fz", 0) * u.force(), r.number("mx", 0) * u.moment(),
+                r.number("my", 0) * u.moment(), r.number("mz", 0) * u.moment())),
+            rows("combinations", this::combination), rows("stationForces", this::stationForces));
+    }
+
+    private <T> List<T> rows(String table, Function<RowReader, T> make) {
+        List<T> out = new ArrayList<>();
+        for (Row row : tables.getOrDefault(table, List.of())) {
+            RowReader r = new RowReader(row, findings::add);
+            T t = make.apply(r);
+            if (r.sound()) {
+                out.add(t);
+            }
+        }
+        return out;
+    }
+
+    private void unknownFields() {
+        tables.forEach((table, rows) -> {
+            Set<String> told = new HashSet<>();
+            for (Row row : rows) {
+                for (String name : row.names()) {
+                    if (!Tables.FIELDS.get(table).contains(name) && told.add(name)) {
+                        findings.add(Finding.note("field.unknown", row.place() + "." + name,
+                            "The field " + name + " is not part of " + table + "; it is left out.",
+                            "Correct its name, or delete it."));
+                    }
+                }
+            }
+        });
+    }
+
+    private Material material(RowReader r) {
+        double fc = r.number("fc") * u.stress();
+        double e = r.has("E") ? r.number("E") * u.stress() : 4700 * Math.sqrt(fc); // ACI 318M-19 19.2.2.1 b
+        double weight = r.has("weight") ? r.number("weight") * u.weight() : WEIGHT;
+        return new Material(r.id("id"), fc, e, r.number("poisson", 0.2), weight);
+    }
+
+    private Shape shape(RowReader r) {
+        double mm = u.size();
+        return switch (r.word("shape", ShapeWord.class, null)) {
+            case RECTANGLE -> new Shape.Rectangle(positive(r, "b") * mm, positive(r, "h") * mm);
+            case CIRCLE -> new Shape.Circle(positive(r, "d") * mm);
+            case TEE -> {
+                flange(r);
+                yield new Shape.Tee(positive(r, "bw") * mm, positive(r, "h") * mm, positive(r, "bf") * mm,
+                    positive(r, "hf") * mm);
+            }
+            case ELL -> {
+                flange(r);
+                yield new Shape.Ell(positive(r, "bw") * mm, positive(r, "h") * mm, positive(r, "bf") * mm,
+                    positive(r, "hf") * mm);
+            }
+        };
+    }
+
+    private static double positive(RowReader r, String name) {
+        double v = r.number(name);
+        if (v <= 0) {
+            r.fail("section.size", name, "The size " + name + " is " + v + ".", "Give a size above zero.");
+        }
+        return v;
+    }
+
+    private static void flange(RowReader r) {
+        if (r.has("bw") && r.has("bf") && r.has("h") && r.has("hf")
+            && (r.number("bf") < r.number("bw") || r.number("hf") >= r.number("h"))) {
+            r.fail("section.flange", "bf", "The flange is narrower than the web or as deep as the section.",
+                "Give bf ≥ bw and hf < h.");
+        }
+    }
+
+    private Member member(RowReader r) {
+        return new Member(r.id("id"), r.word("role", Role.class, null), r.id("start"), r.id("end"), r.id("section"),
+            r.id("material"), Math.toRadians(r.number("angle", 0)), release(r, "releaseStart"), release(r, "releaseEnd"),
+            r.number("rigidStart", 0) * u.length(), r.number("rigidEnd", 0) * u.length(),
+            new StiffnessFactors(r.number("factorArea", 1), r.number("factorIy", 1), r.number("factorIz", 1),
+                r.number("factorTorsion", 1)));
+    }
+
+    private static Release release(RowReader r, String name) {
+        List<String> l = words(r, name, ACTIONS);
+        return new Release(l.contains("n"), l.contains("vy"), l.contains("vz"), l.contains("t"), l.contains("my"),
+            l.contains("mz"));
+    }
+
+    private Support support(RowReader r) {
+        List<String> l = words(r, "held", DISPLACEMENTS);
+        return new Support(r.id("joint"), l.contains("ux"), l.contains("uy"), l.contains("uz"), l.contains("rx"),
+            l.contains("ry"), l.contains("rz"));
+    }
+
+    private static List<String> words(RowReader r, String name, List<String> allowed) {
+        List<String> l = r.list(name);
+        for (String s : l) {
+            if (!allowed.contains(s)) {
+                r.fail("field.word", name, "The field " + name + " has the word " + s + ".",
+                    "Use " + String.join(", ", allowed) + ".");
+            }
+        }
+        return l;
+    }
+
+    private SlabPanel panel(RowReader r) {
+        double weight = r.has("weight") ? r.number("weight") * u.weight() : WEIGHT;
+        return new SlabPanel(r.id("id"), r.list("joints"), positive(r, "thickness") * u.size(), weight,
+            r.word("span", PanelSpan.class, PanelSpan.TWO_WAY) == PanelSpan.ONE_WAY,
+            Math.toRadians(r.number("angle", 0)));
+    }
+
+    private MemberLoad memberLoad(RowReader r) {
+        MemberLoad.Kind kind = r.word("kind", MemberLoad.Kind.class, MemberLoad.Kind.DISTRIBUTED);
+        double unit = switch (kind) {
+            case DISTRIBUTED -> u.lineLoad();
+            case POINT -> u.force();
+            case MOMENT -> u.moment();
+        };
+        double value = r.number("value") * unit;
+        boolean distributed = kind == MemberLoad.Kind.DISTRIBUTED;
+        double from = distributed ? r.number("from", 0) : r.number("from");
+        double to = distributed ? r.number("to") : from;
+        double valueTo = distributed && r.has("valueTo") ? r.number("valueTo") * unit : value;
+        return new MemberLoad(r.id("case"), r.id("member"), kind, r.word("direction", Direction.class, Direction.GLOBAL_Z),
+            from * u.length(), to * u.length(), value, distributed ? valueTo : 0);
+    }
+
+    private Combination combination(RowReader r) {
+        List<Combination.Term> terms = new ArrayList<>();
+        r.map("terms").forEach((c, f) -> terms.add(new Combination.Term(c, f)));
+        return new Combination(r.id("id"), r.text("name", r.text("id")), r.word("purpose", Purpose.class, null), terms);
+    }
+
+    private StationForces stationForces(RowReader r) {
+        return new StationForces(r.id("member"), r.id("case"), r.number("x") * u.length(), r.number("n", 0) * u.force(),
+            r.number("vy", 0) * u.force(), r.number("vz", 0) * u.force(), r.number("t", 0) * u.moment(),
+            r.number("my", 0) * u.moment(), r.number("mz", 0) * u.moment());
+    }
+}

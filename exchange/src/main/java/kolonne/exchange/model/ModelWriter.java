@@ -1,0 +1,227 @@
+package kolonne.exchange.model;
+
+import com.fasterxml.jackson.core.JsonGenerator;
+import com.fasterxml.jackson.databind.json.JsonMapper;
+import java.io.IOException;
+import java.io.OutputStream;
+import java.io.UncheckedIOException;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.function.Function;
+import java.util.stream.IntStream;
+import kolonne.core.model.Building;
+import kolonne.core.model.Combination;
+import kolonne.core.model.Member;
+import kolonne.core.model.MemberLoad;
+import kolonne.core.model.Release;
+import kolonne.core.model.Section;
+import kolonne.core.model.SlabPanel;
+import kolonne.core.model.Support;
+import kolonne.core.section.Shape;
+
+/** Writes a building in the JSON format or as CSV tables, in the units of its file. */
+public final class ModelWriter {
+    private static final JsonMapper JSON = new JsonMapper();
+    private static final List<String> ACTIONS = List.of("n", "vy", "vz", "t", "my", "mz");
+    private static final List<String> DISPLACEMENTS = List.of("ux", "uy", "uz", "rx", "ry", "rz");
+
+    private final Building b;
+    private final ModelUnits u;
+
+    private ModelWriter(Building b) {
+        this.b = b;
+        this.u = ModelUnits.of(b.unitSystem());
+    }
+
+    /** Writes JSON with one record a line. The stream stays open. */
+    public static void json(Building b, OutputStream out) throws IOException {
+        try (JsonGenerator g = JSON.createGenerator(out).disable(JsonGenerator.Feature.AUTO_CLOSE_TARGET)) {
+            g.writeStartObject();
+            g.writeStringField("format", Tables.FORMAT);
+            g.writeNumberField("version", Tables.VERSION);
+            g.writeStringField("name", b.name());
+            g.writeStringField("units", b.unitSystem());
+            for (Map.Entry<String, List<Map<String, Object>>> t : new ModelWriter(b).tables().entrySet()) {
+                g.writeFieldName(t.getKey());
+                g.writeStartArray();
+                for (Map<String, Object> row : t.getValue()) {
+                    g.writeRaw('\n');
+                    g.writePOJO(row);
+                }
+                g.writeEndArray();
+            }
+            g.writeEndObject();
+        }
+    }
+
+    /** The tables as CSV texts by file name, {@code model.csv} among them. */
+    public static Map<String, String> csv(Building b) {
+        Map<String, String> out = new LinkedHashMap<>();
+        out.put("model.csv", "name,units\n" + quoted(b.name()) + "," + b.unitSystem() + "\n");
+        new ModelWriter(b).tables().forEach((table, rows) -> {
+            if (!rows.isEmpty()) {
+                out.put(table + ".csv", csv(Tables.FIELDS.get(table), rows));
+            }
+        });
+        return out;
+    }
+
+    private static String csv(List<String> fields, List<Map<String, Object>> rows) {
+        StringBuilder s = new StringBuilder(String.join(",", fields)).append('\n');
+        for (Map<String, Object> row : rows) {
+            List<String> cells = fields.stream().map(f -> quoted(cell(row.get(f)))).toList();
+            s.append(String.join(",", cells)).append('\n');
+        }
+        return s.toString();
+    }
+
+    private static String cell(Object v) {
+        if (v == null) {
+            return "";
+        }
+        if (v instanceof List<?> l) {
+            return String.join(";", l.stream().map(String::valueOf).toList());
+        }
+        if (v instanceof Map<?, ?> m) {
+            return String.join("; ", m.entrySet().stream().map(e -> e.getKey() + "=" + e.getValue()).toList());
+        }
+        return String.valueOf(v);
+    }
+
+    private static String quoted(String s) {
+        return s.matches("[^\",\\r\\n]*") ? s : "\"" + s.replace("\"", "\"\"") + "\"";
+    }
+
+    private Map<String, List<Map<String, Object>>> tables() {
+        Map<String, List<Map<String, Object>>> t = new LinkedHashMap<>();
+        t.put("storeys", rows(b.storeys(), s -> row("id", s.id(), "name", s.name(), "elevation", m(s.elevation()))));
+        t.put("gridLines", rows(b.gridLines(), g -> row("id", g.id(), "x1", m(g.x1()), "y1", m(g.y1()), "x2", m(g.x2()),
+            "y2", m(g.y2()))));
+        t.put("joints", rows(b.joints(), j -> row("id", j.id(), "x", m(j.x()), "y", m(j.y()), "z", m(j.z()))));
+        t.put("materials", rows(b.materials(), q -> row("id", q.id(), "fc", v(q.fc() / u.stress()), "E",
+            v(q.E() / u.stress()), "poisson", v(q.poisson()), "weight", v(q.weight() / u.weight()))));
+        t.put("sections", rows(b.sections(), this::section));
+        t.put("members", rows(b.members(), this::member));
+        t.put("supports", rows(b.supports(), s -> row("joint", s.joint(), "held", held(s))));
+        t.put("diaphragms", rows(b.diaphragms(), d -> row("id", d.id(), "joints", d.joints())));
+        t.put("panels", rows(b.panels(), this::panel));
+        t.put("loadCases", rows(b.loadCases(), c -> row("id", c.id(), "name", c.name(), "kind", RowReader.word(c.kind()),
+            "selfWeight", c.selfWeight() == 0 ? null : v(c.selfWeight()))));
+        t.put("memberLoads", rows(b.memberLoads(), this::memberLoad));
+        t.put("areaLoads", rows(b.areaLoads(), l -> row("case", l.loadCase(), "panel", l.panel(), "pressure",
+            v(l.pressure() / u.pressure()))));
+        t.put("jointLoads", rows(b.jointLoads(), l -> row("case", l.loadCase(), "joint", l.joint(), "fx", f(l.fx()), "fy",
+            f(l.fy()), "fz", f(l.fz()), "mx", mo(l.mx()), "my", mo(l.my()), "mz", mo(l.mz()))));
+        t.put("combinations", rows(b.combinations(), c -> row("id", c.id(), "name", c.name(), "purpose",
+            RowReader.word(c.purpose()), "terms", terms(c))));
+        t.put("stationForces", rows(b.stationForces(), s -> row("member", s.member(), "case", s.loadCase(), "x", m(s.x()),
+            "n", f(s.n()), "vy", f(s.vy()), "vz", f(s.vz()), "t", mo(s.t()), "my", mo(s.my()), "mz", mo(s.mz()))));
+        return t;
+    }
+
+    private Map<String, Object> section(Section s) {
+        Shape shape = s.shape();
+        if (shape instanceof Shape.Rectangle r) {
+            return row("id", s.id(), "shape", "rectangle", "b", mm(r.b()), "h", mm(r.h()));
+        }
+        if (shape instanceof Shape.Circle c) {
+            return row("id", s.id(), "shape", "circle", "d", mm(c.d()));
+        }
+        if (shape instanceof Shape.Tee q) {
+            return row("id", s.id(), "shape", "tee", "bw", mm(q.bw()), "h", mm(q.h()), "bf", mm(q.bf()), "hf", mm(q.hf()));
+        }
+        Shape.Ell e = (Shape.Ell) shape;
+        return row("id", s.id(), "shape", "ell", "bw", mm(e.bw()), "h", mm(e.h()), "bf", mm(e.bf()), "hf", mm(e.hf()));
+    }
+
+    private Map<String, Object> member(Member q) {
+        return row("id", q.id(), "role", RowReader.word(q.role()), "start", q.start(), "end", q.end(), "section",
+            q.section(), "material", q.material(), "angle", q.angle() == 0 ? null : v(Math.toDegrees(q.angle())),
+            "releaseStart", released(q.startRelease()), "releaseEnd", released(q.endRelease()), "rigidStart",
+            q.rigidStart() == 0 ? null : m(q.rigidStart()), "rigidEnd", q.rigidEnd() == 0 ? null : m(q.rigidEnd()),
+            "factorArea", factor(q.stiffness().area()), "factorIy", factor(q.stiffness().iy()), "factorIz",
+            factor(q.stiffness().iz()), "factorTorsion", factor(q.stiffness().torsion()));
+    }
+
+    private static Double factor(double f) {
+        return f == 1 ? null : v(f);
+    }
+
+    private static List<String> released(Release r) {
+        return r.any() ? IntStream.range(0, 6).filter(r::at).mapToObj(ACTIONS::get).toList() : null;
+    }
+
+    private static List<String> held(Support s) {
+        return IntStream.range(0, 6).filter(s::holds).mapToObj(DISPLACEMENTS::get).toList();
+    }
+
+    private Map<String, Object> panel(SlabPanel p) {
+        return row("id", p.id(), "joints", p.joints(), "thickness", mm(p.thickness()), "weight",
+            v(p.weight() / u.weight()), "span", p.oneWay() ? "one-way" : "two-way", "angle",
+            p.oneWay() ? v(Math.toDegrees(p.spanAngle())) : null);
+    }
+
+    private Map<String, Object> memberLoad(MemberLoad l) {
+        boolean spread = l.kind() == MemberLoad.Kind.DISTRIBUTED;
+        double unit = spread ? u.lineLoad() : l.kind() == MemberLoad.Kind.POINT ? u.force() : u.moment();
+        return row("case", l.loadCase(), "member", l.member(), "kind", RowReader.word(l.kind()), "direction",
+            RowReader.word(l.direction()), "from", m(l.from()), "to", spread ? m(l.to()) : null, "value",
+            v(l.w1() / unit), "valueTo", spread && l.w2() != l.w1() ? v(l.w2() / unit) : null);
+    }
+
+    private static Map<String, Double> terms(Combination c) {
+        Map<String, Double> out = new LinkedHashMap<>();
+        c.terms().forEach(t -> out.merge(t.loadCase(), t.factor(), Double::sum));
+        return out;
+    }
+
+    private static <T> List<Map<String, Object>> rows(List<T> list, Function<T, Map<String, Object>> make) {
+        List<Map<String, Object>> out = new ArrayList<>(list.size());
+        list.forEach(t -> out.add(make.apply(t)));
+        return out;
+    }
+
+    private static Map<String, Object> row(Object... pairs) {
+        Map<String, Object> out = new LinkedHashMap<>();
+        for (int i = 0; i < pairs.length; i += 2) {
+            if (pairs[i + 1] != null) {
+                out.put((String) pairs[i], pairs[i + 1]);
+            }
+        }
+        return out;
+    }
+
+    private Double m(double mm) {
+        return v(mm / u.length());
+    }
+
+    private Double mm(double mm) {
+        return v(mm / u.size());
+    }
+
+    private Double f(double n) {
+        return n == 0 ? null : v(n / u.force());
+    }
+
+    private Double mo(double nmm) {
+        return nmm == 0 ? null : v(nmm / u.moment());
+    }
+
+    /** Twelve significant digits: hides the rounding of a unit conversion, keeps every digit that was meant. */
+    private static double v(double x) {
+        return x == 0 ? 0 : new java.math.BigDecimal(x).round(new java.math.MathContext(12)).doubleValue();
+    }
+
+    /** The JSON as bytes. */
+    public static byte[] json(Building b) {
+        try {
+            java.io.ByteArrayOutputStream out = new java.io.ByteArrayOutputStream();
+            json(b, out);
+            return out.toByteArray();
+        } catch (IOException e) {
+            throw new UncheckedIOException("writing a model to memory", e);
+        }
+    }
+}

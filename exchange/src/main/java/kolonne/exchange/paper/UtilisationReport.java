@@ -1,0 +1,178 @@
+package kolonne.exchange.paper;
+
+import java.io.IOException;
+import java.io.OutputStream;
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.List;
+import java.util.Locale;
+import java.util.TreeSet;
+import kolonne.core.basis.Basis;
+import kolonne.core.beam.BeamCheck;
+import kolonne.core.beam.BeamDesign;
+import kolonne.core.check.CheckResult;
+import kolonne.core.column.ColumnCheck;
+import kolonne.core.column.ColumnDesign;
+import kolonne.core.column.LiftDemands;
+import kolonne.core.design.BuildingDesign;
+import kolonne.core.explain.Quantity;
+import kolonne.core.explain.Step;
+import kolonne.core.finding.Cause;
+import kolonne.core.finding.Finding;
+import kolonne.core.finding.Severity;
+import kolonne.core.schedule.Schedules;
+
+/** The utilisation report: summary, causes, every member's governing checks, calculation sheets of chosen members. */
+public final class UtilisationReport {
+    private final BuildingDesign d;
+    private final boolean us;
+    private final PdfPaper paper;
+
+    private UtilisationReport(BuildingDesign d, PdfPaper paper) {
+        this.d = d;
+        this.us = d.basis().usUnits();
+        this.paper = paper;
+    }
+
+    /** @param sheets marks of the lines and stacks whose calculations are printed */
+    public static void write(BuildingDesign d, Collection<String> sheets, OutputStream out) throws IOException {
+        String name = d.analysis().index().building().name();
+        try (PdfPaper paper = new PdfPaper(name + " · utilisation report", false)) {
+            UtilisationReport r = new UtilisationReport(d, paper);
+            r.summary(name);
+            r.members();
+            for (BeamDesign b : d.beams()) {
+                if (sheets.contains(b.line().mark())) {
+                    r.beamSheet(b);
+                }
+            }
+            for (ColumnDesign c : d.columns()) {
+                if (sheets.contains(c.stack().mark())) {
+                    r.columnSheet(c);
+                }
+            }
+            paper.save(out);
+        }
+    }
+
+    private void summary(String name) throws IOException {
+        BuildingDesign.State s = d.state();
+        Basis b = d.basis();
+        paper.heading(name, 18);
+        paper.paragraph("Utilisation report to " + b.designCode().name() + ", basis “" + b.name() + "”.", 10, PdfPaper.SOFT);
+        paper.heading("Summary", 12);
+        paper.paragraph(String.format(Locale.ROOT,
+            "%d members in %d beam lines and column stacks: %d satisfied, %d overstressed, %d failing, %d with notes.",
+            d.analysis().index().building().members().size(), s.members(), s.satisfied(), s.overstressed(), s.failing(),
+            s.withNotes()));
+        paper.paragraph(String.format(Locale.ROOT, "Steel %.1f t, concrete %.0f m³, %.0f kg/m³.",
+            d.quantities().steel() / 1000, d.quantities().concrete() / 1e9, d.quantities().density()));
+        paper.paragraph(String.format(Locale.ROOT,
+            "fy %s, fyt %s, cover %s in beams and %s in columns, practical steel cap %.1f %%.",
+            Quantity.STRENGTH.text(b.fy(), us), Quantity.STRENGTH.text(b.fyt(), us),
+            Quantity.LENGTH.text(b.beamCover(), us), Quantity.LENGTH.text(b.columnCover(), us), 100 * b.practicalCap()));
+        paper.heading("Causes", 12);
+        List<List<PdfPaper.Cell>> rows = new ArrayList<>();
+        for (Cause c : Cause.values()) {
+            Integer n = d.causes().get(c.id());
+            if (n != null) {
+                rows.add(List.of(PdfPaper.Cell.of(c.words()), PdfPaper.Cell.of(Integer.toString(n))));
+            }
+        }
+        if (rows.isEmpty()) {
+            paper.paragraph("Nothing fails.");
+        } else {
+            paper.table(List.of(new PdfPaper.Column("cause", 260, false), new PdfPaper.Column("lines and stacks", 90, true)),
+                rows, 9);
+        }
+    }
+
+    private void members() throws IOException {
+        List<PdfPaper.Column> columns = List.of(new PdfPaper.Column("mark", 62, false),
+            new PdfPaper.Column("storey", 46, false), new PdfPaper.Column("section", 96, false),
+            new PdfPaper.Column("governing check", 128, false), new PdfPaper.Column("combination", 92, false),
+            new PdfPaper.Column("", 52, false), new PdfPaper.Column("util.", 35, true));
+        paper.heading("Beam lines", 12);
+        List<List<PdfPaper.Cell>> beams = new ArrayList<>();
+        d.beams().forEach(b -> row(b.line().mark(), b.line().storey(), Schedules.label(b.line().spans().get(
+            b.governing().part()).section().shape(), d.basis()), b.governing(), b.findings(), beams));
+        paper.table(columns, beams, 7.5f);
+        paper.heading("Column lifts", 12);
+        List<List<PdfPaper.Cell>> lifts = new ArrayList<>();
+        d.columns().forEach(c -> c.lifts().forEach(l -> row(c.stack().mark(), l.lift().storey(),
+            Schedules.label(l.lift().section().shape(), d.basis()), l.governingCheck(), l.findings(), lifts)));
+        paper.table(columns, lifts, 7.5f);
+    }
+
+    private static void row(String mark, String storey, String section, CheckResult c, List<Finding> findings,
+                            List<List<PdfPaper.Cell>> out) {
+        boolean over = !c.satisfied();
+        String check = c.title() + (c.place().equals("whole lift") ? "" : ", " + c.place());
+        out.add(List.of(new PdfPaper.Cell(mark, over, -1), PdfPaper.Cell.of(storey), PdfPaper.Cell.of(section),
+            PdfPaper.Cell.of(check), PdfPaper.Cell.of(c.combination()), new PdfPaper.Cell("", over, c.utilisation()),
+            new PdfPaper.Cell(String.format(Locale.ROOT, "%.2f", c.utilisation()), over, -1)));
+        for (Finding f : findings) {
+            if (f.severity() != Severity.INFO) {
+                out.add(List.of(PdfPaper.Cell.of(""), new PdfPaper.Cell(f.severity().word(),
+                    f.severity() == Severity.FAILS, -1), PdfPaper.Cell.of(f.clause()), PdfPaper.Cell.of(f.what()),
+                    PdfPaper.Cell.of(f.mend()), PdfPaper.Cell.of(""), PdfPaper.Cell.of("")));
+            }
+        }
+    }
+
+    private void beamSheet(BeamDesign b) throws IOException {
+        paper.newPage();
+        paper.heading("Calculation: beam line " + b.line().mark(), 14);
+        paper.paragraph(b.line().storey() + " · " + b.line().spans().size() + " spans · "
+            + Schedules.label(b.line().spans().get(0).section().shape(), d.basis()));
+        checks(b.checks());
+        TreeSet<Integer> stations = new TreeSet<>();
+        b.checks().stream().filter(c -> c.station() >= 0 && c.cause().isStrength())
+            .forEach(c -> stations.add(c.station()));
+        for (int s : stations) {
+            paper.heading(String.format(Locale.ROOT, "At %s from the start of the line",
+                Quantity.DISTANCE.text(b.line().stations().get(s).x(), us)), 11);
+            steps(BeamCheck.explain(b.line(), b.cage(), d.beamContext(), s));
+        }
+    }
+
+    private void columnSheet(ColumnDesign c) throws IOException {
+        paper.newPage();
+        paper.heading("Calculation: column stack " + c.stack().mark(), 14);
+        for (ColumnDesign.LiftDesign l : c.lifts()) {
+            paper.heading("Lift to " + l.lift().storey() + ": " + Schedules.label(l.lift().section().shape(), d.basis())
+                + ", " + l.cage().words() + ", " + Schedules.ties(l.cage(), d.basis()), 11);
+            checks(l.checks());
+            LiftDemands.Demand g = l.governing();
+            if (g != null) {
+                steps(ColumnCheck.explain(l.lift(), l.cage(), d.columnContext(), g.combination(), g.place()));
+            }
+        }
+    }
+
+    private void checks(List<CheckResult> checks) throws IOException {
+        List<List<PdfPaper.Cell>> rows = new ArrayList<>();
+        for (CheckResult c : checks) {
+            rows.add(List.of(PdfPaper.Cell.of(c.title()), PdfPaper.Cell.of(c.place()),
+                PdfPaper.Cell.of(c.quantity().text(c.demand(), us)), PdfPaper.Cell.of(c.quantity().text(c.capacity(), us)),
+                new PdfPaper.Cell(String.format(Locale.ROOT, "%.2f", c.utilisation()), !c.satisfied(), -1),
+                PdfPaper.Cell.of(c.combination()), PdfPaper.Cell.of(c.clause())));
+        }
+        paper.table(List.of(new PdfPaper.Column("check", 130, false), new PdfPaper.Column("place", 90, false),
+            new PdfPaper.Column("demand", 60, true), new PdfPaper.Column("capacity", 60, true),
+            new PdfPaper.Column("util.", 36, true), new PdfPaper.Column("combination", 82, false),
+            new PdfPaper.Column("clause", 53, false)), rows, 7.5f);
+    }
+
+    private void steps(List<Step> steps) throws IOException {
+        List<List<PdfPaper.Cell>> rows = new ArrayList<>();
+        for (Step s : steps) {
+            boolean title = Double.isNaN(s.value());
+            rows.add(List.of(new PdfPaper.Cell(s.symbol(), title, -1), PdfPaper.Cell.of(s.formula()),
+                PdfPaper.Cell.of(s.substituted(us)), PdfPaper.Cell.of(s.result(us)), PdfPaper.Cell.of(s.clause())));
+        }
+        paper.table(List.of(new PdfPaper.Column("", 84, false), new PdfPaper.Column("formula", 156, false),
+            new PdfPaper.Column("numbers", 142, false), new PdfPaper.Column("result", 74, true),
+            new PdfPaper.Column("clause", 55, false)), rows, 7.5f);
+    }
+}

@@ -1,0 +1,403 @@
+package kolonne.exchange.results;
+
+import com.fasterxml.jackson.core.JsonGenerator;
+import com.fasterxml.jackson.databind.json.JsonMapper;
+import java.io.IOException;
+import java.io.OutputStream;
+import java.util.List;
+import java.util.TreeSet;
+import kolonne.core.analysis.Analysis;
+import kolonne.core.basis.Basis;
+import kolonne.core.beam.BeamCage;
+import kolonne.core.beam.BeamDesign;
+import kolonne.core.beam.BeamLine;
+import kolonne.core.beam.SectionCut;
+import kolonne.core.check.CheckResult;
+import kolonne.core.column.ColumnCage;
+import kolonne.core.column.ColumnDesign;
+import kolonne.core.column.ColumnStack;
+import kolonne.core.column.LiftDemands;
+import kolonne.core.demand.Demands;
+import kolonne.core.design.BuildingDesign;
+import kolonne.core.design.Quantities;
+import kolonne.core.explain.Quantity;
+import kolonne.core.finding.Finding;
+import kolonne.core.model.Combination;
+import kolonne.core.model.Material;
+import kolonne.core.section.PlacedBar;
+import kolonne.core.section.Shape;
+import kolonne.exchange.basis.BasisFile;
+
+/** Writes the results JSON (schema in docs/formats/results.schema.json). */
+public final class ResultsJson {
+    private static final JsonMapper JSON = new JsonMapper();
+
+    private final BuildingDesign d;
+    private final JsonGenerator g;
+    private final Basis basis;
+
+    private ResultsJson(BuildingDesign d, JsonGenerator g) {
+        this.d = d;
+        this.g = g;
+        this.basis = d.basis();
+    }
+
+    /** Writes the whole design. The stream stays open. */
+    public static void write(BuildingDesign d, OutputStream out) throws IOException {
+        try (JsonGenerator g = JSON.createGenerator(out).disable(JsonGenerator.Feature.AUTO_CLOSE_TARGET)) {
+            new ResultsJson(d, g).all();
+        }
+    }
+
+    private void all() throws IOException {
+        g.writeStartObject();
+        g.writeStringField("format", "kolonne-results");
+        g.writeNumberField("version", 1);
+        g.writeStringField("building", d.analysis().index().building().name());
+        g.writeStringField("code", basis.designCode().name());
+        g.writePOJOField("basis", BasisFile.dto(basis));
+        BuildingDesign.State s = d.state();
+        g.writePOJOField("state", s);
+        number("steelKg", d.quantities().steel());
+        number("concreteM3", d.quantities().concrete() / 1e9);
+        combinations();
+        g.writeArrayFieldStart("beamLines");
+        for (BeamDesign b : d.beams()) {
+            beam(b);
+        }
+        g.writeEndArray();
+        g.writeArrayFieldStart("columnStacks");
+        for (ColumnDesign c : d.columns()) {
+            column(c);
+        }
+        g.writeEndArray();
+        g.writeEndObject();
+    }
+
+    private void combinations() throws IOException {
+        g.writeArrayFieldStart("combinations");
+        Demands q = d.beamContext().strength();
+        for (int i = 0; i < q.count(); i++) {
+            Combination c = q.combination(i);
+            g.writeStartObject();
+            g.writeStringField("id", c.id());
+            g.writeStringField("name", c.name());
+            g.writeObjectFieldStart("terms");
+            for (Combination.Term t : c.terms()) {
+                g.writeNumberField(t.loadCase(), t.factor());
+            }
+            g.writeEndObject();
+            g.writeEndObject();
+        }
+        g.writeEndArray();
+    }
+
+    // ---- beams ----------------------------------------------------------------------------------------------------
+
+    private void beam(BeamDesign b) throws IOException {
+        BeamLine line = b.line();
+        g.writeStartObject();
+        g.writeStringField("id", line.id());
+        g.writeStringField("mark", line.mark());
+        g.writeStringField("storey", line.storey());
+        g.writeBooleanField("satisfied", b.satisfied());
+        number("steelKg", Quantities.of(b, basis).steel());
+        g.writeArrayFieldStart("supports");
+        for (BeamLine.Support s : line.supports()) {
+            g.writeStartObject();
+            g.writeStringField("joint", s.joint());
+            g.writeStringField("label", s.label());
+            g.writeStringField("kind", s.kind().name().toLowerCase(java.util.Locale.ROOT));
+            number("xMm", s.x());
+            number("depthMm", s.depth());
+            g.writeEndObject();
+        }
+        g.writeEndArray();
+        g.writeArrayFieldStart("spans");
+        for (BeamLine.Span s : line.spans()) {
+            span(b, s);
+        }
+        g.writeEndArray();
+        cage(b.cage());
+        checks(b.checks());
+        findings(b.findings());
+        governingStations(b);
+        g.writeEndObject();
+    }
+
+    private void span(BeamDesign b, BeamLine.Span s) throws IOException {
+        g.writeStartObject();
+        g.writeArrayFieldStart("members");
+        for (var m : s.members()) {
+            g.writeString(m.id());
+        }
+        g.writeEndArray();
+        number("fromMm", s.from());
+        number("toMm", s.to());
+        number("faceFromMm", s.faceFrom());
+        number("faceToMm", s.faceTo());
+        section(s.section().id(), s.section().shape());
+        material(s.material());
+        g.writeArrayFieldStart("cuts");
+        for (double x : new double[] {s.faceFrom(), (s.faceFrom() + s.faceTo()) / 2, s.faceTo()}) {
+            cut(SectionCut.at(b.line(), b.cage(), basis, s, x));
+        }
+        g.writeEndArray();
+        g.writeEndObject();
+    }
+
+    private void cut(SectionCut c) throws IOException {
+        g.writeStartObject();
+        number("xMm", c.x());
+        g.writeArrayFieldStart("bars");
+        for (SectionCut.Spot s : c.bars()) {
+            g.writeStartObject();
+            g.writeStringField("size", s.bar().label());
+            number("diameterMm", s.bar().diameter());
+            number("areaMm2", s.bar().area());
+            number("yMm", s.y());
+            number("zMm", s.z());
+            g.writeEndObject();
+        }
+        g.writeEndArray();
+        g.writeEndObject();
+    }
+
+    private void cage(BeamCage cage) throws IOException {
+        g.writeArrayFieldStart("bars");
+        for (BeamCage.Group q : cage.groups()) {
+            g.writeStartObject();
+            g.writeStringField("face", q.face().name().toLowerCase(java.util.Locale.ROOT));
+            g.writeNumberField("layer", q.layer());
+            g.writeNumberField("count", q.count());
+            g.writeStringField("size", q.bar().label());
+            number("diameterMm", q.bar().diameter());
+            number("areaMm2", q.area());
+            number("offsetFromFaceMm", q.offset());
+            number("fromMm", q.from());
+            number("toMm", q.to());
+            g.writeBooleanField("hookFrom", q.hookFrom());
+            g.writeBooleanField("hookTo", q.hookTo());
+            g.writeBooleanField("through", q.through());
+            g.writeEndObject();
+        }
+        g.writeEndArray();
+        g.writeArrayFieldStart("stirrups");
+        for (BeamCage.Zone z : cage.zones()) {
+            g.writeStartObject();
+            g.writeNumberField("span", z.span() + 1);
+            number("fromMm", z.from());
+            number("toMm", z.to());
+            g.writeStringField("size", z.bar().label());
+            number("diameterMm", z.bar().diameter());
+            g.writeNumberField("legs", z.legs());
+            number("spacingMm", z.spacing());
+            g.writeNumberField("count", z.count());
+            g.writeEndObject();
+        }
+        g.writeEndArray();
+        g.writeArrayFieldStart("sideBars");
+        for (BeamCage.SideBars s : cage.sideBars()) {
+            g.writeStartObject();
+            g.writeNumberField("span", s.span() + 1);
+            g.writeStringField("size", s.bar().label());
+            g.writeNumberField("perFace", s.perFace());
+            g.writeEndObject();
+        }
+        g.writeEndArray();
+    }
+
+    /** Forces of every combination at the stations that govern a check. */
+    private void governingStations(BeamDesign b) throws IOException {
+        TreeSet<Integer> stations = new TreeSet<>();
+        b.checks().stream().filter(c -> c.station() >= 0).forEach(c -> stations.add(c.station()));
+        Demands q = d.beamContext().strength();
+        g.writeArrayFieldStart("stations");
+        for (int s : stations) {
+            BeamLine.Station st = b.line().stations().get(s);
+            BeamDesign.Point p = b.profile().get(s);
+            g.writeStartObject();
+            g.writeNumberField("station", s);
+            number("xMm", st.x());
+            g.writeNumberField("span", st.span() + 1);
+            number("capacitySaggingKnm", p.capPos() / 1e6);
+            number("capacityHoggingKnm", p.capNeg() / 1e6);
+            number("capacityShearKn", p.vn() / 1e3);
+            number("concreteShearKn", p.vc() / 1e3);
+            number("limitShearKn", p.vLimit() / 1e3);
+            g.writeArrayFieldStart("forces");
+            double sign = st.reversed() ? -1 : 1;
+            for (int c = 0; c < q.count(); c++) {
+                forces(q, st.memberNumber(), st.station(), c, sign);
+            }
+            g.writeEndArray();
+            g.writeEndObject();
+        }
+        g.writeEndArray();
+    }
+
+    private void forces(Demands q, int member, int station, int c, double sign) throws IOException {
+        g.writeStartObject();
+        g.writeStringField("combination", q.combination(c).id());
+        number("nKn", q.at(member, station, c, Analysis.N) / 1e3);
+        number("vyKn", sign * q.at(member, station, c, Analysis.VY) / 1e3);
+        number("vzKn", sign * q.at(member, station, c, Analysis.VZ) / 1e3);
+        number("tKnm", sign * q.at(member, station, c, Analysis.T) / 1e6);
+        number("myKnm", q.at(member, station, c, Analysis.MY) / 1e6);
+        number("mzKnm", q.at(member, station, c, Analysis.MZ) / 1e6);
+        g.writeEndObject();
+    }
+
+    // ---- columns --------------------------------------------------------------------------------------------------
+
+    private void column(ColumnDesign c) throws IOException {
+        g.writeStartObject();
+        g.writeStringField("id", c.stack().id());
+        g.writeStringField("mark", c.stack().mark());
+        g.writeBooleanField("satisfied", c.satisfied());
+        number("steelKg", Quantities.of(c, basis).steel());
+        g.writeArrayFieldStart("lifts");
+        for (ColumnDesign.LiftDesign l : c.lifts()) {
+            lift(c, l);
+        }
+        g.writeEndArray();
+        g.writeEndObject();
+    }
+
+    private void lift(ColumnDesign c, ColumnDesign.LiftDesign l) throws IOException {
+        ColumnStack.Lift lift = l.lift();
+        g.writeStartObject();
+        g.writeStringField("member", lift.member());
+        g.writeStringField("storey", lift.storey());
+        number("baseMm", lift.base());
+        number("topMm", lift.top());
+        number("clearMm", lift.clear());
+        section(lift.section().id(), lift.section().shape());
+        material(lift.material());
+        boolean designed = l.checks().stream().noneMatch(k -> k.kind().equals("shape"));
+        if (designed) {
+            liftCage(lift, l.cage());
+        }
+        g.writeObjectFieldStart("sway");
+        number("qx", l.sway().qx());
+        number("qy", l.sway().qy());
+        number("magnifierMx", l.sway().deltaMx());
+        number("magnifierMy", l.sway().deltaMy());
+        g.writeEndObject();
+        checks(l.checks());
+        findings(l.findings());
+        g.writeArrayFieldStart("demands");
+        for (LiftDemands.Demand q : LiftDemands.of(lift, d.columnContext())) {
+            g.writeStartObject();
+            g.writeStringField("combination", d.columnContext().strength().combination(q.combination()).id());
+            g.writeStringField("place", q.place().name().toLowerCase(java.util.Locale.ROOT));
+            number("pKn", q.p() / 1e3);
+            number("mxKnm", q.mx() / 1e6);
+            number("myKnm", q.my() / 1e6);
+            number("magnifier", q.factor());
+            g.writeEndObject();
+        }
+        g.writeEndArray();
+        g.writeEndObject();
+    }
+
+    private void liftCage(ColumnStack.Lift lift, ColumnCage.LiftCage q) throws IOException {
+        g.writeStringField("barsInWords", q.words());
+        number("steelAreaMm2", q.area());
+        g.writeArrayFieldStart("bars");
+        List<PlacedBar> bars = q.bars(lift.section().shape(), basis.columnCover());
+        for (PlacedBar p : bars) {
+            g.writeStartObject();
+            boolean corner = q.circular() || Math.abs(p.area() - q.corner().area()) < 1e-9;
+            g.writeStringField("size", corner ? q.corner().label() : q.face().label());
+            number("diameterMm", corner ? q.corner().diameter() : q.face().diameter());
+            number("areaMm2", p.area());
+            number("xMm", p.x());
+            number("yMm", p.y());
+            g.writeEndObject();
+        }
+        g.writeEndArray();
+        g.writeObjectFieldStart("ties");
+        g.writeStringField("size", q.tie().label());
+        number("diameterMm", q.tie().diameter());
+        number("spacingMm", q.spacing());
+        g.writeNumberField("legsAlongX", q.legsAlongX());
+        g.writeNumberField("legsAlongY", q.legsAlongY());
+        g.writeEndObject();
+    }
+
+    // ---- shared ---------------------------------------------------------------------------------------------------
+
+    private void section(String id, Shape s) throws IOException {
+        g.writeObjectFieldStart("section");
+        g.writeStringField("id", id);
+        g.writeStringField("shape", s.getClass().getSimpleName().toLowerCase(java.util.Locale.ROOT));
+        number("widthMm", s.width());
+        number("webWidthMm", s.webWidth());
+        number("depthMm", s.depth());
+        if (s instanceof Shape.Tee t) {
+            number("flangeDepthMm", t.hf());
+        } else if (s instanceof Shape.Ell e) {
+            number("flangeDepthMm", e.hf());
+        }
+        g.writeEndObject();
+    }
+
+    private void material(Material m) throws IOException {
+        g.writeObjectFieldStart("concrete");
+        g.writeStringField("id", m.id());
+        number("fcMpa", m.fc());
+        number("eMpa", m.E());
+        g.writeEndObject();
+    }
+
+    private void checks(List<CheckResult> checks) throws IOException {
+        g.writeArrayFieldStart("checks");
+        for (CheckResult c : checks) {
+            Quantity q = c.quantity();
+            g.writeStartObject();
+            g.writeStringField("kind", c.kind());
+            g.writeStringField("title", c.title());
+            g.writeStringField("cause", c.cause().id());
+            number("demand", q.display(c.demand(), false));
+            number("capacity", q.display(c.capacity(), false));
+            g.writeStringField("unit", q.unit(false));
+            number("utilisation", c.utilisation());
+            g.writeBooleanField("satisfied", c.satisfied());
+            g.writeStringField("combination", c.combination());
+            g.writeStringField("place", c.place());
+            number("xMm", c.x());
+            g.writeNumberField("part", c.part() + 1);
+            g.writeNumberField("station", c.station());
+            g.writeStringField("clause", c.clause());
+            g.writeEndObject();
+        }
+        g.writeEndArray();
+    }
+
+    private void findings(List<Finding> findings) throws IOException {
+        g.writeArrayFieldStart("findings");
+        for (Finding f : findings) {
+            g.writeStartObject();
+            g.writeStringField("severity", f.severity().word());
+            g.writeStringField("code", f.code());
+            g.writeStringField("where", f.where());
+            g.writeStringField("what", f.what());
+            g.writeStringField("mend", f.mend());
+            g.writeStringField("clause", f.clause());
+            g.writeStringField("combination", f.combination());
+            g.writeEndObject();
+        }
+        g.writeEndArray();
+    }
+
+    /** Six significant digits; no number where there is none (an unstable column's moment). */
+    private void number(String name, double v) throws IOException {
+        if (Double.isNaN(v) || Double.isInfinite(v)) {
+            g.writeNullField(name);
+        } else {
+            g.writeNumberField(name, v == 0 ? 0 : new java.math.BigDecimal(v).round(new java.math.MathContext(6))
+                .doubleValue());
+        }
+    }
+}

@@ -1,0 +1,36 @@
+package kolonne.server;
+
+import kolonne.server.command.AnalyseCommand;
+import kolonne.server.command.CheckCommand;
+import kolonne.server.command.ConvertCommand;
+import kolonne.server.command.DemoCommand;
+import kolonne.server.command.DesignCommand;
+import kolonne.server.command.ServeCommand;
+import picocli.CommandLine;
+
+/** The {@code kolonne} command. */
+@CommandLine.Command(name = "kolonne", mixinStandardHelpOptions = true, version = "kolonne 0.1.0",
+    description = "Designs every concrete beam and column of a building from its analysis model.",
+    subcommands = {ServeCommand.class, DesignCommand.class, AnalyseCommand.class, CheckCommand.class, ConvertCommand.class,
+        DemoCommand.class})
+public final class Main implements Runnable {
+    @CommandLine.Spec
+    private CommandLine.Model.CommandSpec spec;
+
+    public static void main(String[] args) {
+        System.exit(run(args));
+    }
+
+    /** Runs a command and returns its exit status. */
+    public static int run(String... args) {
+        return new CommandLine(new Main()).setExecutionExceptionHandler((e, cmd, parsed) -> {
+            cmd.getErr().println(e instanceof java.io.IOException ? "Cannot read or write: " + e.getMessage() : e.toString());
+            return 2;
+        }).execute(args);
+    }
+
+    @Override
+    public void run() {
+        spec.commandLine().usage(System.out);
+    }
+}

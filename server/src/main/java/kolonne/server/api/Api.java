@@ -1,0 +1,129 @@
+package kolonne.server.api;
+
+import com.fasterxml.jackson.core.JsonProcessingException;
+import com.fasterxml.jackson.databind.json.JsonMapper;
+import com.fasterxml.jackson.databind.node.ObjectNode;
+import io.javalin.Javalin;
+import io.javalin.config.JavalinConfig;
+import io.javalin.http.Context;
+import io.javalin.http.sse.SseClient;
+import io.javalin.http.staticfiles.Location;
+import io.javalin.json.JavalinJackson;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.NoSuchElementException;
+import java.util.function.Consumer;
+import kolonne.exchange.model.ModelReader;
+import kolonne.server.jobs.Job;
+import kolonne.server.jobs.Jobs;
+import kolonne.server.project.Projects;
+import kolonne.server.project.Workspace;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+
+/** Puts the routes, the event streams, the errors and the web pages together. */
+public final class Api {
+    private static final Logger LOG = LoggerFactory.getLogger(Api.class);
+    private static final JsonMapper JSON = new JsonMapper();
+
+    private final Projects projects;
+    private final ProjectRoutes projectRoutes;
+    private final List<Route> routes = new ArrayList<>();
+
+    public Api(Projects projects, Jobs jobs) {
+        this.projects = projects;
+        projectRoutes = new ProjectRoutes(projects, jobs);
+        routes.addAll(projectRoutes.routes());
+        routes.addAll(new ResultRoutes(projects).routes());
+        routes.addAll(new ExportRoutes(projects).routes());
+    }
+
+    /** The OpenAPI description of the routes. */
+    public ObjectNode description() {
+        return OpenApi.describe(routes);
+    }
+
+    /** A server that is ready to start. */
+    public Javalin server() {
+        return Javalin.create(this::configure);
+    }
+
+    private void configure(JavalinConfig cfg) {
+        cfg.jsonMapper(new JavalinJackson(JSON, false));
+        cfg.http.maxRequestSize = ModelReader.LARGEST + 1024;
+        cfg.startup.showJavalinBanner = false;
+        boolean pages = Api.class.getResource("/web/index.html") != null;
+        if (pages) {
+            cfg.staticFiles.add("/web", Location.CLASSPATH);
+            cfg.spaRoot.addFile("/", "/web/index.html", Location.CLASSPATH);
+        }
+        for (Route r : routes) {
+            cfg.routes.addHttpHandler(r.method(), r.path(), r.handler());
+        }
+        ObjectNode description = description();
+        cfg.routes.get("/api/openapi.json", c -> c.json(description));
+        cfg.routes.sse("/api/jobs/{job}/events", this::jobEvents);
+        cfg.routes.sse("/api/projects/{id}/events", this::projectEvents);
+        cfg.routes.get("/api/*", c -> fail(c, Problem.of(404, "not-found", "There is nothing at " + c.path() + ".",
+            "See /api/openapi.json for what there is.")));
+        cfg.routes.after("/api/*", c -> c.header("Cache-Control", "no-store"));
+        errors(cfg);
+    }
+
+    private void jobEvents(SseClient client) {
+        Job job = projectRoutes.job(client.ctx());
+        Consumer<Job.Status> l = s -> {
+            client.sendEvent("job", Answers.JobDto.of(s));
+            if (s.ended()) {
+                client.close();
+            }
+        };
+        client.keepAlive();
+        client.onClose(() -> job.unfollow(l));
+        job.follow(l);
+    }
+
+    private void projectEvents(SseClient client) {
+        Workspace w = projects.open(client.ctx().pathParam("id"));
+        Consumer<Workspace.State> l = s -> client.sendEvent("state", Answers.StateDto.of(w, s));
+        client.keepAlive();
+        client.onClose(() -> w.unfollow(l));
+        w.follow(l);
+    }
+
+    private static void errors(JavalinConfig cfg) {
+        cfg.routes.exception(NoSuchElementException.class, (e, c) -> fail(c, Problem.of(404, "not-found", e.getMessage(),
+            "Go back and choose again; it may have been deleted.")));
+        cfg.routes.exception(BadRequest.class, (e, c) -> fail(c, e.problem()));
+        cfg.routes.exception(JsonProcessingException.class, (e, c) -> fail(c, Problem.of(400, "json",
+            "The body is not the JSON that was expected: " + e.getOriginalMessage(), "See /api/openapi.json.")));
+        cfg.routes.exception(io.javalin.http.HttpResponseException.class, (e, c) -> fail(c, Problem.of(e.getStatus(), "http",
+            e.getMessage(), "")));
+        cfg.routes.exception(Exception.class, (e, c) -> {
+            boolean database = isDatabase(e);
+            LOG.error("{} {}", c.method(), c.path(), e);
+            fail(c, database ? Problem.of(503, "database", "The database does not answer.",
+                "Nothing stored was lost. Wait a moment and try again.")
+                : Problem.of(500, "server", "Something went wrong inside Kolonne; it is in the log.",
+                    "Try again; nothing stored was changed."));
+        });
+        cfg.routes.error(404, c -> {
+            if (c.result() == null || c.result().isEmpty()) {
+                fail(c, Problem.of(404, "not-found", "There is nothing at " + c.path() + ".", "Go back to the projects."));
+            }
+        });
+    }
+
+    private static boolean isDatabase(Throwable e) {
+        for (Throwable t = e; t != null; t = t.getCause()) {
+            if (t instanceof java.sql.SQLException) {
+                return true;
+            }
+        }
+        return false;
+    }
+
+    private static void fail(Context c, Problem p) {
+        c.status(p.status()).json(p).contentType("application/problem+json");
+    }
+}

@@ -1,0 +1,90 @@
+package kolonne.server.api;
+
+import io.javalin.http.Context;
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.io.OutputStream;
+import java.io.OutputStreamWriter;
+import java.io.Writer;
+import java.nio.charset.StandardCharsets;
+import java.util.Arrays;
+import java.util.List;
+import java.util.NoSuchElementException;
+import java.util.Set;
+import java.util.stream.Collectors;
+import kolonne.core.design.BuildingDesign;
+import kolonne.exchange.paper.SchedulePdf;
+import kolonne.exchange.paper.ScheduleWorkbook;
+import kolonne.exchange.paper.UtilisationReport;
+import kolonne.exchange.results.ResultsCsv;
+import kolonne.exchange.results.ResultsJson;
+import kolonne.server.project.Projects;
+
+/** Files to take away. */
+final class ExportRoutes {
+    private final Projects projects;
+
+    ExportRoutes(Projects projects) {
+        this.projects = projects;
+    }
+
+    /** Writes a file of a design. */
+    private interface Writing {
+        void to(BuildingDesign d, OutputStream out) throws IOException;
+    }
+
+    List<Route> routes() {
+        return List.of(
+            Route.get("/api/projects/{id}/exports/report.pdf", "Utilisation report; sheets: marks, separated by commas",
+                byte[].class, c -> send(c, "application/pdf", "utilisation-report.pdf",
+                    (d, out) -> UtilisationReport.write(d, marks(c), out)), "sheets"),
+            Route.get("/api/projects/{id}/exports/schedules.pdf", "Schedules on paper", byte[].class,
+                c -> send(c, "application/pdf", "schedules.pdf", SchedulePdf::write)),
+            Route.get("/api/projects/{id}/exports/schedules.xlsx", "Schedules as a workbook", byte[].class,
+                c -> send(c, "application/vnd.openxmlformats-officedocument.spreadsheetml.sheet", "schedules.xlsx",
+                    ScheduleWorkbook::write)),
+            Route.get("/api/projects/{id}/exports/results.json", "Everything needed to check the design again", byte[].class,
+                c -> send(c, "application/json", "results.json", ResultsJson::write)),
+            Route.get("/api/projects/{id}/exports/checks.csv", "All checks as a table", byte[].class,
+                c -> send(c, "text/csv; charset=utf-8", "checks.csv", (d, out) -> {
+                    Writer w = new OutputStreamWriter(out, StandardCharsets.UTF_8);
+                    ResultsCsv.checks(d, w);
+                    w.flush();
+                })),
+            Route.get("/api/projects/{id}/exports/model", "The model as it was uploaded", byte[].class, this::model));
+    }
+
+    private static Set<String> marks(Context c) {
+        String s = c.queryParam("sheets");
+        return s == null ? Set.of() : Arrays.stream(s.split(",")).map(String::strip).collect(Collectors.toSet());
+    }
+
+    private void send(Context c, String type, String file, Writing writing) throws IOException {
+        BuildingDesign d = ResultRoutes.published(projects, c).design();
+        if (file.startsWith("utilisation")) {
+            known(d, marks(c));
+        }
+        ByteArrayOutputStream out = new ByteArrayOutputStream(1 << 16);
+        writing.to(d, out);
+        c.contentType(type);
+        c.header("Content-Disposition", "attachment; filename=\"" + file + "\"");
+        c.result(out.toByteArray());
+    }
+
+    private static void known(BuildingDesign d, Set<String> marks) {
+        for (String m : marks) {
+            boolean there = d.beams().stream().anyMatch(b -> b.line().mark().equals(m))
+                || d.columns().stream().anyMatch(k -> k.stack().mark().equals(m));
+            if (!there && !m.isEmpty()) {
+                throw new NoSuchElementException("There is no beam line or column stack " + m + ".");
+            }
+        }
+    }
+
+    private void model(Context c) {
+        var file = projects.modelFile(c.pathParam("id"));
+        c.contentType("application/octet-stream");
+        c.header("Content-Disposition", "attachment; filename=\"" + file.fileName().replaceAll("[^A-Za-z0-9._-]", "_") + "\"");
+        c.result(file.content());
+    }
+}

@@ -1,0 +1,228 @@
+package kolonne.server.api;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.NoSuchElementException;
+import kolonne.core.basis.Basis;
+import kolonne.core.beam.BeamCage;
+import kolonne.core.beam.BeamCheck;
+import kolonne.core.beam.BeamDesign;
+import kolonne.core.beam.BeamLine;
+import kolonne.core.beam.SectionCut;
+import kolonne.core.column.ColumnCage;
+import kolonne.core.column.ColumnCheck;
+import kolonne.core.column.ColumnDesign;
+import kolonne.core.column.ColumnStack;
+import kolonne.core.column.LiftDemands;
+import kolonne.core.design.BuildingDesign;
+import kolonne.core.design.Quantities;
+import kolonne.core.schedule.Schedules;
+import kolonne.core.section.InteractionSurface;
+import kolonne.core.section.PlacedBar;
+import kolonne.core.section.Shape;
+
+/** One beam line or column stack on the wire, with its calculations. Lengths mm, forces kN, moments kNm. */
+final class Members {
+    private Members() {}
+
+    record SupportDto(double x, String kind, double depth, String label) {}
+
+    record SectionDto(String label, String shape, double width, double webWidth, double depth, double flangeDepth,
+                      double fc) {}
+
+    record SpanDto(int number, double from, double to, double faceFrom, double faceTo, SectionDto section) {}
+
+    record GroupDto(String face, int layer, int count, String size, double diameter, double offset, double from, double to,
+                    boolean hookFrom, boolean hookTo, boolean through) {}
+
+    record ZoneDto(int span, double from, double to, String size, int legs, double spacing, int count) {}
+
+    record SpotDto(double y, double z, double diameter, String size, boolean through) {}
+
+    record CutDto(double x, String label, int span, List<SpotDto> bars, String top, String bottom, int legs,
+                  double stirrupDiameter, int sideBarsPerFace, double sideBarDiameter) {}
+
+    record PointDto(double x, int span, double mPos, String comboPos, double mNeg, String comboNeg, double capPos,
+                    double capNeg, double vMax, String comboVMax, double vMin, String comboVMin, double vc, double vn,
+                    double vLimit, double t, String comboT) {}
+
+    record BeamDto(String mark, String storey, List<SpanDto> spans, List<SupportDto> supports, List<GroupDto> groups,
+                   List<ZoneDto> zones, List<CutDto> cuts, List<PointDto> points, List<Answers.CheckDto> checks,
+                   List<Problem.FindingDto> findings, double utilisation, boolean satisfied, double steelKg,
+                   double concreteM3, double coverMm, double fyMpa, int governingStation) {}
+
+    record TieDto(String size, double diameter, double spacing, List<Boolean> heldX, List<Boolean> heldY) {}
+
+    record LiftDto(int number, String storey, double base, double top, double clear, SectionDto section, String bars,
+                   String ties, double areaMm2, double ratio, List<SpotDto> spots, TieDto tie, double utilisation,
+                   boolean satisfied, double qx, double qy, double magnifierMx, double magnifierMy,
+                   List<Answers.CheckDto> checks, List<Problem.FindingDto> findings) {}
+
+    record ColumnDto(String mark, List<LiftDto> lifts, double utilisation, boolean satisfied, double steelKg,
+                     double concreteM3, double coverMm, double fyMpa, int governingLift) {}
+
+    /** @param member of role beam or column; the other is null */
+    record MemberDto(String mark, String role, @MayBeNull BeamDto beam, @MayBeNull ColumnDto column,
+                     @MayBeNull String previous, @MayBeNull String next, int failingRank, int failingCount) {}
+
+    record DemandDto(String combination, int combinationNumber, String place, double p, double mx, double my,
+                     double factor, double utilisation) {}
+
+    record CurvePoint(double m, double n) {}
+
+    record InteractionDto(double angleDeg, List<CurvePoint> design, List<CurvePoint> nominal, List<DemandDto> demands) {}
+
+    static SectionDto section(Shape s, double fc, Basis basis) {
+        double hf = s instanceof Shape.Tee t ? t.hf() : s instanceof Shape.Ell e ? e.hf() : 0;
+        return new SectionDto(Schedules.label(s, basis), s.getClass().getSimpleName().toLowerCase(java.util.Locale.ROOT),
+            s.width(), s.webWidth(), s.depth(), hf, fc);
+    }
+
+    static BeamDto beam(BuildingDesign d, BeamDesign b) {
+        Basis basis = d.basis();
+        BeamLine line = b.line();
+        List<CutDto> cuts = new ArrayList<>();
+        for (BeamLine.Span s : line.spans()) {
+            double[] at = {s.faceFrom(), (s.faceFrom() + s.faceTo()) / 2, s.faceTo()};
+            for (int k = 0; k < 3; k++) {
+                if (k == 0 && s.number() > 0) {
+                    continue; // the right face of the span before shows the same bars over the support
+                }
+                cuts.add(cut(line, SectionCut.at(line, b.cage(), basis, s, at[k]), s, k));
+            }
+        }
+        Quantities q = Quantities.of(b, basis);
+        int station = b.governing().station();
+        return new BeamDto(line.mark(), line.storey(), line.spans().stream().map(s -> new SpanDto(s.number(), s.from(), s.to(),
+            s.faceFrom(), s.faceTo(), section(s.section().shape(), s.material().fc(), basis))).toList(),
+            line.supports().stream().map(s -> new SupportDto(s.x(), s.kind().name().toLowerCase(java.util.Locale.ROOT),
+                s.depth(), s.label())).toList(),
+            b.cage().groups().stream().map(g -> new GroupDto(g.face().name().toLowerCase(java.util.Locale.ROOT), g.layer(),
+                g.count(), g.bar().label(), g.bar().diameter(), g.offset(), g.from(), g.to(), g.hookFrom(), g.hookTo(),
+                g.through())).toList(),
+            b.cage().zones().stream().map(z -> new ZoneDto(z.span(), z.from(), z.to(), z.bar().label(), z.legs(),
+                z.spacing(), z.count())).toList(),
+            cuts, b.profile().stream().map(p -> point(d, p)).toList(), checks(b.checks(), basis),
+            Problem.FindingDto.of(b.findings()), b.governing().utilisation(), b.satisfied(), q.steel(), q.concrete() / 1e9,
+            basis.beamCover(), basis.fy(), station >= 0 ? station : nearest(line, b.governing().x()));
+    }
+
+    private static int nearest(BeamLine line, double x) {
+        int best = 0;
+        for (int i = 0; i < line.stations().size(); i++) {
+            if (Math.abs(line.stations().get(i).x() - x) < Math.abs(line.stations().get(best).x() - x)) {
+                best = i;
+            }
+        }
+        return best;
+    }
+
+    private static List<Answers.CheckDto> checks(List<kolonne.core.check.CheckResult> checks, Basis basis) {
+        return checks.stream().map(c -> Answers.CheckDto.of(c, basis.usUnits())).toList();
+    }
+
+    private static CutDto cut(BeamLine line, SectionCut c, BeamLine.Span s, int k) {
+        String label = k == 1 ? line.supports().get(s.number()).label() + "–" + line.supports().get(s.number() + 1).label()
+            + " middle" : line.supports().get(k == 0 ? s.number() : s.number() + 1).label();
+        return new CutDto(c.x(), label, s.number(), c.bars().stream().map(b -> new SpotDto(b.y(), b.z(), b.bar().diameter(),
+            b.bar().label(), b.through())).toList(), c.words(BeamCage.Face.TOP), c.words(BeamCage.Face.BOTTOM),
+            c.zone() == null ? 0 : c.zone().legs(), c.zone() == null ? 0 : c.zone().bar().diameter(), c.sideBarsPerFace(),
+            c.sideBar() == null ? 0 : c.sideBar().diameter());
+    }
+
+    private static PointDto point(BuildingDesign d, BeamDesign.Point p) {
+        return new PointDto(p.x(), p.span(), p.mPos() / 1e6, name(d, p.comboPos()), p.mNeg() / 1e6, name(d, p.comboNeg()),
+            p.capPos() / 1e6, p.capNeg() / 1e6, p.vMax() / 1e3, name(d, p.comboVMax()), p.vMin() / 1e3,
+            name(d, p.comboVMin()), p.vc() / 1e3, p.vn() / 1e3, p.vLimit() / 1e3, p.t() / 1e6, name(d, p.comboT()));
+    }
+
+    private static String name(BuildingDesign d, int combination) {
+        return d.beamContext().strength().combination(combination).name();
+    }
+
+    static Answers.Calculation beamCalculation(BuildingDesign d, BeamDesign b, int station) {
+        if (station < 0 || station >= b.line().stations().size()) {
+            throw new NoSuchElementException("The line has stations 0 to " + (b.line().stations().size() - 1) + ".");
+        }
+        boolean us = d.basis().usUnits();
+        BeamLine.Station s = b.line().stations().get(station);
+        return new Answers.Calculation("At " + kolonne.core.explain.Quantity.DISTANCE.text(s.x(), us),
+            Answers.StepDto.of(BeamCheck.explain(b.line(), b.cage(), d.beamContext(), station), us));
+    }
+
+    static ColumnDto column(BuildingDesign d, ColumnDesign c) {
+        Quantities q = Quantities.of(c, d.basis());
+        return new ColumnDto(c.stack().mark(), c.lifts().stream().map(l -> lift(d, l)).toList(),
+            c.governing().utilisation(), c.satisfied(), q.steel(), q.concrete() / 1e9, d.basis().columnCover(),
+            d.basis().fy(), c.governing().part());
+    }
+
+    private static LiftDto lift(BuildingDesign d, ColumnDesign.LiftDesign l) {
+        Basis basis = d.basis();
+        ColumnStack.Lift lift = l.lift();
+        ColumnCage.LiftCage g = l.cage();
+        Shape shape = lift.section().shape();
+        List<SpotDto> spots = new ArrayList<>();
+        for (PlacedBar p : g.bars(shape, basis.columnCover())) {
+            boolean corner = Math.abs(p.area() - g.corner().area()) < 1e-9;
+            spots.add(new SpotDto(p.x(), p.y(), corner ? g.corner().diameter() : g.face().diameter(),
+                corner ? g.corner().label() : g.face().label(), corner));
+        }
+        return new LiftDto(lift.number(), lift.storey(), lift.base(), lift.top(), lift.clear(),
+            section(shape, lift.material().fc(), basis), g.words(), Schedules.ties(g, basis), g.area(), g.area() / shape.A(),
+            spots, new TieDto(g.tie().label(), g.tie().diameter(), g.spacing(), g.heldX(), g.heldY()),
+            l.governingCheck().utilisation(), l.governingCheck().satisfied(), l.sway().qx(), l.sway().qy(),
+            l.sway().deltaMx(), l.sway().deltaMy(), checks(l.checks(), basis), Problem.FindingDto.of(l.findings()));
+    }
+
+    static ColumnDesign.LiftDesign liftOf(ColumnDesign c, int lift) {
+        if (lift < 0 || lift >= c.lifts().size()) {
+            throw new NoSuchElementException("The stack has lifts 0 to " + (c.lifts().size() - 1) + ".");
+        }
+        return c.lifts().get(lift);
+    }
+
+    /** Demands of a lift, worst first, and the strength curve at the moment angle of the worst. */
+    static InteractionDto interaction(BuildingDesign d, ColumnDesign c, int number) {
+        ColumnDesign.LiftDesign l = liftOf(c, number);
+        List<DemandDto> demands = ColumnCheck.solve(l.lift(), l.cage(), d.columnContext()).stream().map(s -> {
+            LiftDemands.Demand q = s.demand();
+            return new DemandDto(name(d, q.combination()), q.combination(), ColumnCheck.words(q.place()), q.p() / 1e3,
+                q.mx() / 1e6, q.my() / 1e6, q.factor(), s.utilisation());
+        }).toList();
+        if (demands.isEmpty()) {
+            return new InteractionDto(0, List.of(), List.of(), demands);
+        }
+        double angle = Math.atan2(Math.abs(demands.get(0).mx()), Math.abs(demands.get(0).my()));
+        InteractionSurface surface = d.columnContext().surface(l.lift().section(), l.lift().material(), l.cage());
+        List<CurvePoint> design = new ArrayList<>();
+        List<CurvePoint> nominal = new ArrayList<>();
+        int steps = 60;
+        for (int i = 0; i <= steps; i++) {
+            double e = Math.PI * (i / (double) steps - 0.5);
+            double m = Math.max(0, Math.cos(e)) * 300e3;
+            double n = Math.sin(e) * 1e3;
+            InteractionSurface.Hit hit = surface.exact(n, m * Math.sin(angle), m * Math.cos(angle));
+            design.add(new CurvePoint(m / hit.utilisation() / 1e6, n / hit.utilisation() / 1e3));
+            if (!Double.isInfinite(hit.c())) {
+                nominal.add(new CurvePoint(Math.hypot(hit.nominal().Mx(), hit.nominal().My()) / 1e6, hit.nominal().N() / 1e3));
+            }
+        }
+        return new InteractionDto(Math.toDegrees(angle), design, nominal, demands);
+    }
+
+    static Answers.Calculation columnCalculation(BuildingDesign d, ColumnDesign c, int lift, int combination, String place) {
+        ColumnDesign.LiftDesign l = liftOf(c, lift);
+        if (combination < 0 || combination >= d.columnContext().strength().count()) {
+            throw new NoSuchElementException("There is no such combination.");
+        }
+        LiftDemands.Place p;
+        try {
+            p = LiftDemands.Place.valueOf(place.toUpperCase(java.util.Locale.ROOT));
+        } catch (IllegalArgumentException e) {
+            throw new NoSuchElementException("The place is foot, middle or head, not “" + place + "”.");
+        }
+        return new Answers.Calculation("Lift to " + l.lift().storey(), Answers.StepDto.of(
+            ColumnCheck.explain(l.lift(), l.cage(), d.columnContext(), combination, p), d.basis().usUnits()));
+    }
+}

@@ -1,0 +1,135 @@
+package kolonne.server.api;
+
+import io.javalin.http.Context;
+import io.javalin.http.HandlerType;
+import java.util.List;
+import java.util.NoSuchElementException;
+import java.util.Optional;
+import kolonne.core.code.Bar;
+import kolonne.core.code.aci318.Aci318;
+import kolonne.exchange.basis.BasisFile;
+import kolonne.server.jobs.Job;
+import kolonne.server.jobs.Jobs;
+import kolonne.server.project.Projects;
+import kolonne.server.project.Workspace;
+import kolonne.server.store.ProjectRow;
+
+/** Projects, jobs, the model and the basis. */
+final class ProjectRoutes {
+    private final Projects projects;
+    private final Jobs jobs;
+
+    ProjectRoutes(Projects projects, Jobs jobs) {
+        this.projects = projects;
+        this.jobs = jobs;
+    }
+
+    List<Route> routes() {
+        return List.of(
+            Route.get("/api/health", "Whether the server is up", Answers.Health.class,
+                c -> c.json(new Answers.Health("up", "1"))),
+            Route.get("/api/catalogue", "Design codes with the bars of their market", CatalogueList.class,
+                c -> c.json(catalogue())),
+            Route.get("/api/projects", "All projects, last changed first", Answers.ProjectList.class,
+                c -> c.json(new Answers.ProjectList(projects.list().stream().map(Answers.ProjectDto::of).toList()))),
+            new Route(HandlerType.POST, "/api/projects", "Reads an uploaded model (the body); the job's result is the project",
+                byte[].class, Answers.JobDto.class, new String[] {"name", "fileName"}, this::upload),
+            Route.get("/api/jobs/{job}", "How a job stands", Answers.JobDto.class,
+                c -> c.json(Answers.JobDto.of(job(c).status()))),
+            new Route(HandlerType.DELETE, "/api/jobs/{job}", "Cancels a job", null, Answers.JobDto.class, new String[0], c -> {
+                job(c).cancel();
+                c.json(Answers.JobDto.of(job(c).status()));
+            }),
+            Route.get("/api/projects/{id}", "One project; its ETag is the version", Answers.ProjectDto.class,
+                c -> answer(c, projects.find(c.pathParam("id")))),
+            new Route(HandlerType.PATCH, "/api/projects/{id}", "Renames a project (If-Match: version)",
+                Answers.NewName.class, Answers.ProjectDto.class, new String[0], this::rename),
+            new Route(HandlerType.DELETE, "/api/projects/{id}", "Deletes a project with all that belongs to it", null,
+                Void.class, new String[0], c -> {
+                    projects.delete(c.pathParam("id"));
+                    c.status(204);
+                }),
+            Route.get("/api/projects/{id}/state", "What the results belong to and what is being computed",
+                Answers.StateDto.class, c -> {
+                    Workspace w = projects.open(c.pathParam("id"));
+                    c.json(Answers.StateDto.of(w, w.state()));
+                }),
+            Route.get("/api/projects/{id}/basis", "The basis of design; the ETag is the project's version",
+                BasisFile.Dto.class, c -> {
+                    ProjectRow row = projects.find(c.pathParam("id"));
+                    c.header("ETag", etag(row.version()));
+                    c.json(BasisFile.dto(projects.basis(row.id())));
+                }),
+            new Route(HandlerType.PUT, "/api/projects/{id}/basis", "Sets the basis and redesigns (If-Match: version)",
+                BasisFile.Dto.class, Answers.ProjectDto.class, new String[0], this::setBasis));
+    }
+
+    record CatalogueList(List<Answers.CatalogueDto> codes) {}
+
+    private static CatalogueList catalogue() {
+        return new CatalogueList(List.of(of("aci-318m-19", Aci318.SI, false), of("aci-318-19", Aci318.US, true)));
+    }
+
+    private static Answers.CatalogueDto of(String key, Aci318 code, boolean us) {
+        return new Answers.CatalogueDto(key, code.name(), us, code.catalogue().bars().stream().map(Bar::label).toList());
+    }
+
+    private void upload(Context c) {
+        String fileName = Optional.ofNullable(c.queryParam("fileName")).filter(s -> !s.isBlank()).orElse("model.json");
+        Job job = projects.importModel(c.queryParam("name"), fileName, c.bodyAsBytes());
+        c.status(202).json(Answers.JobDto.of(job.status()));
+    }
+
+    Job job(Context c) {
+        return jobs.find(c.pathParam("job")).orElseThrow(() -> new NoSuchElementException("There is no such job."));
+    }
+
+    private void rename(Context c) {
+        Answers.NewName body = c.bodyAsClass(Answers.NewName.class);
+        if (body.name() == null || body.name().isBlank()) {
+            c.status(422).json(Problem.of(422, "name", "The name is empty.", "Give the project a name."));
+            return;
+        }
+        moved(c, projects.rename(c.pathParam("id"), version(c), body.name()));
+    }
+
+    private void setBasis(Context c) {
+        BasisFile.Read read = BasisFile.read(c.bodyAsBytes());
+        if (read.basis() == null) {
+            c.status(422).json(Problem.of(422, "basis", "The basis cannot be designed to.", read.findings()));
+            return;
+        }
+        moved(c, projects.setBasis(c.pathParam("id"), version(c), read.basis()));
+    }
+
+    private void moved(Context c, Optional<ProjectRow> row) {
+        if (row.isEmpty()) {
+            c.status(412).json(Problem.of(412, "moved", "Somebody else changed the project meanwhile.",
+                "Look at the newest state and make the change again."));
+            return;
+        }
+        answer(c, row.get());
+    }
+
+    private static void answer(Context c, ProjectRow row) {
+        c.header("ETag", etag(row.version()));
+        c.json(Answers.ProjectDto.of(row));
+    }
+
+    private static String etag(int version) {
+        return "\"" + version + "\"";
+    }
+
+    /** The version that the client saw. */
+    private static int version(Context c) {
+        String s = c.header("If-Match");
+        if (s == null) {
+            throw new BadRequest(428, "precondition", "The request says no version.", "Send If-Match with the ETag.");
+        }
+        try {
+            return Integer.parseInt(s.replace("\"", "").replace("W/", "").strip());
+        } catch (NumberFormatException e) {
+            throw new BadRequest(400, "precondition", "If-Match is " + s + ".", "Send the ETag of the project.");
+        }
+    }
+}

@@ -1,0 +1,327 @@
+package kolonne.server.api;
+
+import io.javalin.http.Context;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.NoSuchElementException;
+import kolonne.core.analysis.Analysis;
+import kolonne.core.beam.BeamDesign;
+import kolonne.core.column.ColumnDesign;
+import kolonne.core.design.BuildingDesign;
+import kolonne.core.finding.Finding;
+import kolonne.core.model.Building;
+import kolonne.core.model.Combination;
+import kolonne.core.model.Joint;
+import kolonne.core.model.LoadCase;
+import kolonne.core.model.Member;
+import kolonne.core.model.Role;
+import kolonne.core.model.Storey;
+import kolonne.core.section.Shape;
+import kolonne.exchange.model.ModelReader;
+import kolonne.exchange.paper.ScheduleTables;
+import kolonne.server.project.Projects;
+import kolonne.server.project.ResultQuery;
+import kolonne.server.project.ResultRow;
+import kolonne.server.project.Workspace;
+
+/** Results by page, the view, one member with its explanation, schedules, and what was read of the model. */
+final class ResultRoutes {
+    private static final int LARGEST_PAGE = 5000;
+    private final Projects projects;
+
+    ResultRoutes(Projects projects) {
+        this.projects = projects;
+    }
+
+    List<Route> routes() {
+        return List.of(
+            Route.get("/api/projects/{id}/model", "What was read: counts, cases, combinations, findings",
+                Answers.ModelDto.class, this::model),
+            Route.get("/api/projects/{id}/results", "Worklist rows that match a query, worst first",
+                Answers.ResultsPage.class, this::results, "q", "page", "size"),
+            Route.get("/api/projects/{id}/view", "Geometry with utilisations", Answers.View.class, this::view),
+            Route.get("/api/projects/{id}/members/{mark}", "A beam line or column stack", Members.MemberDto.class,
+                this::member),
+            Route.get("/api/projects/{id}/members/{mark}/calculation",
+                "Step-by-step calculation: of a station of a line, or of a lift, combination and place",
+                Answers.Calculation.class, this::calculation, "station", "lift", "combination", "place"),
+            Route.get("/api/projects/{id}/members/{mark}/interaction", "Strength curve and demands of a lift",
+                Members.InteractionDto.class, this::interaction, "lift"),
+            Route.get("/api/projects/{id}/schedules/{kind}", "A page of the beams, columns, bars or totals schedule",
+                Answers.SchedulePage.class, this::schedule, "page", "size"));
+    }
+
+    /** The newest design, or 409 while there is none. */
+    static Workspace.Published published(Projects projects, Context c) {
+        Workspace w = projects.open(c.pathParam("id"));
+        Workspace.Published p = w.published();
+        if (p == null) {
+            List<Finding> f = w.state().findings();
+            throw new BadRequest(409, "not-designed", f.isEmpty() ? "The building is being designed." : f.get(0).what(),
+                f.isEmpty() ? "Wait for it; the state tells how far it is." : f.get(0).mend());
+        }
+        c.header("X-Designed-Version", Integer.toString(p.version()));
+        return p;
+    }
+
+    private static int number(Context c, String name, int otherwise, int least, int most) {
+        String s = c.queryParam(name);
+        if (s == null || s.isBlank()) {
+            return otherwise;
+        }
+        try {
+            int v = Integer.parseInt(s);
+            if (v >= least && v <= most) {
+                return v;
+            }
+        } catch (NumberFormatException e) {
+            // reported below with the same words as a number out of range
+        }
+        throw new BadRequest(400, "parameter", name + " is " + s + ".", "Give a whole number from " + least + " to " + most + ".");
+    }
+
+    // ---- model ----------------------------------------------------------------------------------------------------
+
+    private void model(Context c) {
+        String id = c.pathParam("id");
+        ModelReader.Read read = projects.model(id);
+        Building b = read.building();
+        Workspace w = projects.open(id);
+        Workspace.Published p = w.published();
+        List<Finding> findings = new ArrayList<>(read.findings());
+        List<Answers.StoreySwayDto> sway = new ArrayList<>();
+        if (p != null) {
+            findings.addAll(p.design().analysis().findings());
+            p.design().columnContext().sway().storeys().forEach(s -> sway.add(new Answers.StoreySwayDto(s.base() / 1000,
+                s.top() / 1000, s.knownX() ? s.qx() : null, s.knownY() ? s.qy() : null)));
+        }
+        findings.addAll(w.state().findings());
+        c.json(new Answers.ModelDto(b.name(), b.unitSystem(), projects.modelFile(id).fileName(), b.hasImportedForces(),
+            counts(b), sections(b), materials(b), cases(b, p), combinations(b), Problem.FindingDto.of(findings), sway));
+    }
+
+    private static List<Answers.Count> counts(Building b) {
+        long beams = b.members().stream().filter(m -> m.role() == Role.BEAM).count();
+        return List.of(new Answers.Count("storeys", b.storeys().size()), new Answers.Count("grid lines", b.gridLines().size()),
+            new Answers.Count("joints", b.joints().size()), new Answers.Count("beams", (int) beams),
+            new Answers.Count("columns", b.members().size() - (int) beams),
+            new Answers.Count("supports", b.supports().size()), new Answers.Count("diaphragms", b.diaphragms().size()),
+            new Answers.Count("slab panels", b.panels().size()), new Answers.Count("load cases", b.loadCases().size()),
+            new Answers.Count("loads", b.memberLoads().size() + b.areaLoads().size() + b.jointLoads().size()),
+            new Answers.Count("combinations", b.combinations().size()));
+    }
+
+    private static List<Answers.Count> sections(Building b) {
+        Map<String, Integer> n = new HashMap<>();
+        b.members().forEach(m -> n.merge(m.section(), 1, Integer::sum));
+        return b.sections().stream().map(s -> new Answers.Count(s.id() + " · " + s.shape().label(), n.getOrDefault(s.id(), 0)))
+            .sorted(Comparator.comparingInt(Answers.Count::count).reversed()).toList();
+    }
+
+    private static List<Answers.Count> materials(Building b) {
+        Map<String, Integer> n = new HashMap<>();
+        b.members().forEach(m -> n.merge(m.material(), 1, Integer::sum));
+        return b.materials().stream().map(m -> new Answers.Count(m.id() + " · f′c " + Math.round(m.fc() * 10) / 10.0 + " MPa",
+            n.getOrDefault(m.id(), 0))).toList();
+    }
+
+    private static List<Answers.CaseDto> cases(Building b, Workspace.Published p) {
+        List<Answers.CaseDto> out = new ArrayList<>();
+        for (int k = 0; k < b.loadCases().size(); k++) {
+            LoadCase l = b.loadCases().get(k);
+            double up = 0;
+            double residual = 0;
+            if (p != null) {
+                Analysis a = p.design().analysis();
+                for (int j = 0; j < b.joints().size(); j++) {
+                    up += a.reaction(k, j, 2);
+                }
+                residual = a.residual(k);
+            }
+            out.add(new Answers.CaseDto(l.id(), l.name(), l.kind().name().toLowerCase(java.util.Locale.ROOT).replace('_', ' '),
+                l.selfWeight(), horizontal(b, l.id()), up / 1e3, residual));
+        }
+        return out;
+    }
+
+    /** Horizontal joint loads of a case [kN]. */
+    private static double horizontal(Building b, String loadCase) {
+        double x = 0;
+        double y = 0;
+        for (var l : b.jointLoads()) {
+            if (l.loadCase().equals(loadCase)) {
+                x += l.fx();
+                y += l.fy();
+            }
+        }
+        return Math.hypot(x, y) / 1e3;
+    }
+
+    private static List<Answers.CombinationDto> combinations(Building b) {
+        return b.combinations().stream().map(k -> {
+            Map<String, Double> terms = new LinkedHashMap<>();
+            for (Combination.Term t : k.terms()) {
+                terms.merge(t.loadCase(), t.factor(), Double::sum);
+            }
+            return new Answers.CombinationDto(k.id(), k.name(),
+                k.purpose().name().toLowerCase(java.util.Locale.ROOT).replace('_', ' '), terms);
+        }).toList();
+    }
+
+    // ---- results --------------------------------------------------------------------------------------------------
+
+    private void results(Context c) {
+        Workspace.Published p = published(projects, c);
+        Building b = p.design().analysis().index().building();
+        List<Storey> storeys = b.storeys().stream().sorted(Comparator.comparingDouble(Storey::elevation)).toList();
+        String q = c.queryParam("q");
+        ResultQuery query;
+        try {
+            query = ResultQuery.of(q == null ? "" : q, storeys.stream().map(Storey::name).toList());
+        } catch (IllegalArgumentException e) {
+            throw new BadRequest(400, "query", e.getMessage(), "Correct the query or clear it.");
+        }
+        List<ResultRow> matching = p.rows().stream().filter(query::matches).toList();
+        int size = number(c, "size", 200, 1, LARGEST_PAGE);
+        int page = number(c, "page", 0, 0, Integer.MAX_VALUE / size);
+        List<ResultRow> rows = matching.stream().skip((long) page * size).limit(size).toList();
+        Map<String, Integer> causes = new LinkedHashMap<>();
+        matching.forEach(r -> r.causes().forEach(k -> causes.merge(k, 1, Integer::sum)));
+        c.json(new Answers.ResultsPage(p.version(), p.rows().size(), matching.size(), page, size, rows,
+            matching.stream().map(ResultRow::mark).toList(), causes, rungs(p, storeys)));
+    }
+
+    /** Utilisations by storey: lines of the storey, and lifts that end there. */
+    private static List<Answers.Rung> rungs(Workspace.Published p, List<Storey> storeys) {
+        Map<String, List<Double>> u = new HashMap<>();
+        Map<String, Integer> fails = new HashMap<>();
+        for (BeamDesign b : p.design().beams()) {
+            u.computeIfAbsent(b.line().storey(), k -> new ArrayList<>()).add(b.governing().utilisation());
+            fails.merge(b.line().storey(), b.satisfied() ? 0 : 1, Integer::sum);
+        }
+        for (ColumnDesign d : p.design().columns()) {
+            for (ColumnDesign.LiftDesign l : d.lifts()) {
+                u.computeIfAbsent(l.lift().storey(), k -> new ArrayList<>()).add(l.governingCheck().utilisation());
+                fails.merge(l.lift().storey(), l.governingCheck().satisfied() ? 0 : 1, Integer::sum);
+            }
+        }
+        List<Answers.Rung> out = new ArrayList<>();
+        for (int i = storeys.size() - 1; i >= 0; i--) {
+            Storey s = storeys.get(i);
+            out.add(new Answers.Rung(s.id(), s.name(), s.elevation() / 1000,
+                u.getOrDefault(s.name(), List.of()).stream().mapToDouble(Double::doubleValue).toArray(),
+                fails.getOrDefault(s.name(), 0)));
+        }
+        return out;
+    }
+
+    private void view(Context c) {
+        Workspace.Published p = published(projects, c);
+        BuildingDesign d = p.design();
+        Building b = d.analysis().index().building();
+        List<String> marks = new ArrayList<>();
+        List<Answers.ViewMember> members = new ArrayList<>();
+        for (BeamDesign x : d.beams()) {
+            for (var s : x.line().spans()) {
+                for (Member m : s.members()) {
+                    members.add(viewMember(d, m, marks.size(), s.number(), x.governing().utilisation(), x.satisfied()));
+                }
+            }
+            marks.add(x.line().mark());
+        }
+        for (ColumnDesign x : d.columns()) {
+            for (ColumnDesign.LiftDesign l : x.lifts()) {
+                Member m = b.members().get(l.lift().memberNumber());
+                members.add(viewMember(d, m, marks.size(), l.lift().number(), l.governingCheck().utilisation(),
+                    l.governingCheck().satisfied()));
+            }
+            marks.add(x.stack().mark());
+        }
+        c.json(new Answers.View(p.version(), marks, members,
+            b.gridLines().stream().map(g -> new Answers.ViewGrid(g.id(), g.x1(), g.y1(), g.x2(), g.y2())).toList(),
+            b.storeys().stream().sorted(Comparator.comparingDouble(Storey::elevation))
+                .map(s -> new Answers.ViewStorey(s.id(), s.name(), s.elevation())).toList()));
+    }
+
+    private static Answers.ViewMember viewMember(BuildingDesign d, Member m, int line, int part, double u, boolean satisfied) {
+        Joint i = d.analysis().index().joint(m.start());
+        Joint j = d.analysis().index().joint(m.end());
+        Shape s = d.analysis().index().sectionOf(m).shape();
+        return new Answers.ViewMember(m.id(), m.role() == Role.BEAM ? "beam" : "column",
+            new double[] {i.x(), i.y(), i.z(), j.x(), j.y(), j.z()}, s.webWidth(), s.depth(), line, part, u, satisfied,
+            s instanceof Shape.Circle);
+    }
+
+    // ---- one member -----------------------------------------------------------------------------------------------
+
+    private static BeamDesign beam(BuildingDesign d, String mark) {
+        return d.beams().stream().filter(b -> b.line().mark().equals(mark)).findFirst().orElse(null);
+    }
+
+    private static ColumnDesign column(BuildingDesign d, String mark) {
+        return d.columns().stream().filter(k -> k.stack().mark().equals(mark)).findFirst()
+            .orElseThrow(() -> new NoSuchElementException("There is no beam line or column stack " + mark + "."));
+    }
+
+    private void member(Context c) {
+        Workspace.Published p = published(projects, c);
+        String mark = c.pathParam("mark");
+        List<String> failing = p.rows().stream().filter(r -> !r.satisfied()).map(ResultRow::mark).toList();
+        int rank = failing.indexOf(mark);
+        String previous = rank > 0 ? failing.get(rank - 1) : null;
+        String next = rank + 1 < failing.size() ? failing.get(rank + 1) : null;
+        BeamDesign b = beam(p.design(), mark);
+        c.json(b != null
+            ? new Members.MemberDto(mark, "beam", Members.beam(p.design(), b), null, previous, next, rank + 1, failing.size())
+            : new Members.MemberDto(mark, "column", null, Members.column(p.design(), column(p.design(), mark)), previous, next,
+                rank + 1, failing.size()));
+    }
+
+    private void calculation(Context c) {
+        BuildingDesign d = published(projects, c).design();
+        String mark = c.pathParam("mark");
+        BeamDesign b = beam(d, mark);
+        if (b != null) {
+            c.json(Members.beamCalculation(d, b, number(c, "station", 0, 0, 1_000_000)));
+        } else {
+            String place = c.queryParam("place");
+            c.json(Members.columnCalculation(d, column(d, mark), number(c, "lift", 0, 0, 1000),
+                number(c, "combination", 0, 0, 1_000_000), place == null ? "foot" : place));
+        }
+    }
+
+    private void interaction(Context c) {
+        BuildingDesign d = published(projects, c).design();
+        c.json(Members.interaction(d, column(d, c.pathParam("mark")), number(c, "lift", 0, 0, 1000)));
+    }
+
+    private void schedule(Context c) {
+        BuildingDesign d = published(projects, c).design();
+        ScheduleTables.Table t = switch (c.pathParam("kind")) {
+            case "beams" -> ScheduleTables.beams(d);
+            case "columns" -> ScheduleTables.columns(d);
+            case "bars" -> ScheduleTables.bars(d);
+            case "totals" -> ScheduleTables.totals(d);
+            default -> throw new NoSuchElementException("There is no schedule " + c.pathParam("kind") + ".");
+        };
+        int size = number(c, "size", 50, 1, LARGEST_PAGE);
+        int page = number(c, "page", 0, 0, 1_000_000);
+        List<Answers.ScheduleColumn> columns = new ArrayList<>();
+        for (int k = 0; k < t.columns().size(); k++) {
+            columns.add(new Answers.ScheduleColumn(t.columns().get(k), t.widths().get(k), t.numeric(k)));
+        }
+        List<List<String>> rows = new ArrayList<>();
+        for (int r = page * size; r < Math.min(t.rows().size(), (page + 1) * size); r++) {
+            List<String> row = new ArrayList<>();
+            for (int k = 0; k < columns.size(); k++) {
+                row.add(t.text(r, k));
+            }
+            rows.add(row);
+        }
+        c.json(new Answers.SchedulePage(t.title(), t.rows().size(), page, size, columns, rows));
+    }
+}

@@ -1,0 +1,59 @@
+package kolonne.server.command;
+
+import java.io.IOException;
+import java.io.OutputStream;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.Map;
+import java.util.concurrent.Callable;
+import java.util.zip.ZipEntry;
+import java.util.zip.ZipOutputStream;
+import kolonne.core.model.Building;
+import kolonne.exchange.model.ModelWriter;
+import picocli.CommandLine;
+
+/** {@code kolonne convert MODEL OUT}. */
+@CommandLine.Command(name = "convert", mixinStandardHelpOptions = true, description =
+    "Writes a model as JSON (.json), as a zip of CSV tables (.zip), or as a folder of them.")
+public final class ConvertCommand implements Callable<Integer> {
+    @CommandLine.Parameters(index = "0", paramLabel = "MODEL", description = "Model file or folder.")
+    private Path model;
+
+    @CommandLine.Parameters(index = "1", paramLabel = "OUT", description = "File ending in .json or .zip, or a folder.")
+    private Path out;
+
+    @CommandLine.Spec
+    private CommandLine.Model.CommandSpec spec;
+
+    @Override
+    public Integer call() throws IOException {
+        try {
+            write(Input.model(model, spec.commandLine().getErr()), out);
+            return Input.SATISFIED;
+        } catch (Input.Bad e) {
+            return Input.BAD_INPUT;
+        }
+    }
+
+    static void write(Building b, Path out) throws IOException {
+        String name = out.getFileName().toString();
+        if (name.endsWith(".json")) {
+            try (OutputStream o = Files.newOutputStream(out)) {
+                ModelWriter.json(b, o);
+            }
+        } else if (name.endsWith(".zip")) {
+            try (ZipOutputStream z = new ZipOutputStream(Files.newOutputStream(out), StandardCharsets.UTF_8)) {
+                for (Map.Entry<String, String> f : ModelWriter.csv(b).entrySet()) {
+                    z.putNextEntry(new ZipEntry(f.getKey()));
+                    z.write(f.getValue().getBytes(StandardCharsets.UTF_8));
+                }
+            }
+        } else {
+            Files.createDirectories(out);
+            for (Map.Entry<String, String> f : ModelWriter.csv(b).entrySet()) {
+                Files.writeString(out.resolve(f.getKey()), f.getValue());
+            }
+        }
+    }
+}

@@ -1,0 +1,82 @@
+package kolonne.server.command;
+
+import java.io.BufferedOutputStream;
+import java.io.IOException;
+import java.io.OutputStream;
+import java.io.PrintWriter;
+import java.io.Writer;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Locale;
+import java.util.concurrent.Callable;
+import kolonne.core.analysis.Analysis;
+import kolonne.core.basis.Basis;
+import kolonne.core.design.BuildingDesign;
+import kolonne.core.design.BuildingDesigner;
+import kolonne.core.model.Building;
+import kolonne.exchange.paper.SchedulePdf;
+import kolonne.exchange.paper.ScheduleWorkbook;
+import kolonne.exchange.paper.UtilisationReport;
+import kolonne.exchange.results.ResultsCsv;
+import kolonne.exchange.results.ResultsJson;
+import picocli.CommandLine;
+
+/** {@code kolonne design MODEL --basis B --out DIR}. */
+@CommandLine.Command(name = "design", mixinStandardHelpOptions = true, description =
+    "Designs a building and writes results, reports and schedules. Exit status 0: all satisfied, 1: something fails, 2: bad input.")
+public final class DesignCommand implements Callable<Integer> {
+    @CommandLine.Parameters(paramLabel = "MODEL", description = "Model file (.json, .zip) or folder of CSV tables.")
+    private Path model;
+
+    @CommandLine.Option(names = "--basis", paramLabel = "B", description = "Basis file; the standard basis if left out.")
+    private Path basis;
+
+    @CommandLine.Option(names = "--out", paramLabel = "DIR", required = true, description = "Folder for the files.")
+    private Path out;
+
+    @CommandLine.Option(names = "--sheets", paramLabel = "MARK", split = ",",
+        description = "Marks whose calculation sheets the report holds.")
+    private List<String> sheets = List.of();
+
+    @CommandLine.Spec
+    private CommandLine.Model.CommandSpec spec;
+
+    private interface Writing {
+        void to(OutputStream o) throws IOException;
+    }
+
+    @Override
+    public Integer call() throws IOException {
+        PrintWriter err = spec.commandLine().getErr();
+        BuildingDesign d;
+        try {
+            Building b = Input.model(model, err);
+            Basis chosen = Input.basis(basis, b, err);
+            Analysis a = Input.analysis(b, err);
+            d = BuildingDesigner.design(a, chosen, BuildingDesigner.Progress.NONE);
+        } catch (Input.Bad e) {
+            return Input.BAD_INPUT;
+        }
+        Files.createDirectories(out);
+        write("results.json", o -> ResultsJson.write(d, o));
+        write("report.pdf", o -> UtilisationReport.write(d, sheets, o));
+        write("schedules.pdf", o -> SchedulePdf.write(d, o));
+        write("schedules.xlsx", o -> ScheduleWorkbook.write(d, o));
+        try (Writer w = Files.newBufferedWriter(out.resolve("checks.csv"))) {
+            ResultsCsv.checks(d, w);
+        }
+        BuildingDesign.State s = d.state();
+        spec.commandLine().getOut().println(String.format(Locale.ROOT,
+            "%d lines and stacks: %d satisfied, %d overstressed, %d failing. Steel %.1f t. Files in %s", s.members(),
+            s.satisfied(), s.overstressed(), s.failing(), d.quantities().steel() / 1000, out));
+        spec.commandLine().getOut().flush();
+        return s.satisfied() == s.members() ? Input.SATISFIED : Input.FAILS;
+    }
+
+    private void write(String name, Writing writing) throws IOException {
+        try (OutputStream o = new BufferedOutputStream(Files.newOutputStream(out.resolve(name)))) {
+            writing.to(o);
+        }
+    }
+}

@@ -1,0 +1,81 @@
+package kolonne.server.command;
+
+import java.io.IOException;
+import java.io.PrintWriter;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import kolonne.core.analysis.Analysis;
+import kolonne.core.analysis.AnalysisFailed;
+import kolonne.core.analysis.FrameAnalysis;
+import kolonne.core.basis.Basis;
+import kolonne.core.finding.Finding;
+import kolonne.core.finding.Severity;
+import kolonne.core.model.Building;
+import kolonne.core.model.BuildingIndex;
+import kolonne.exchange.basis.BasisFile;
+import kolonne.exchange.model.ModelReader;
+
+/** Reads models and bases for the commands; says what is wrong on the error stream. */
+final class Input {
+    static final int SATISFIED = 0;
+    static final int FAILS = 1;
+    static final int BAD_INPUT = 2;
+
+    private Input() {}
+
+    /** The input cannot be used; the findings are printed already. */
+    static final class Bad extends Exception {}
+
+    static Building model(Path path, PrintWriter err) throws IOException, Bad {
+        if (!Files.exists(path)) {
+            err.println("There is no file " + path + ".");
+            throw new Bad();
+        }
+        ModelReader.Read read = ModelReader.read(path);
+        print(read.findings(), err);
+        if (!read.sound()) {
+            throw new Bad();
+        }
+        return read.building();
+    }
+
+    static Analysis analysis(Building b, PrintWriter err) throws Bad {
+        try {
+            Analysis a = FrameAnalysis.solve(new BuildingIndex(b));
+            print(a.findings(), err);
+            return a;
+        } catch (AnalysisFailed e) {
+            print(e.findings(), err);
+            throw new Bad();
+        }
+    }
+
+    /** The basis of a file, or the standard one in the model's units. */
+    static Basis basis(Path path, Building b, PrintWriter err) throws IOException, Bad {
+        if (path == null) {
+            return Basis.standard(b.unitSystem().equals("US"));
+        }
+        if (!Files.exists(path)) {
+            err.println("There is no file " + path + ".");
+            throw new Bad();
+        }
+        BasisFile.Read read = BasisFile.read(Files.readAllBytes(path));
+        print(read.findings(), err);
+        if (read.basis() == null) {
+            throw new Bad();
+        }
+        return read.basis();
+    }
+
+    static void print(List<Finding> findings, PrintWriter err) {
+        for (Finding f : findings) {
+            err.println(f);
+        }
+        long fails = findings.stream().filter(f -> f.severity() == Severity.FAILS).count();
+        if (fails > 0) {
+            err.println(fails + " findings must be mended first.");
+        }
+        err.flush();
+    }
+}

@@ -1,0 +1,75 @@
+package kolonne.server.command;
+
+import io.javalin.Javalin;
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.concurrent.Callable;
+import java.util.concurrent.CountDownLatch;
+import kolonne.core.basis.Basis;
+import kolonne.core.demo.DemoBuilding;
+import kolonne.core.demo.DemoOptions;
+import kolonne.core.model.Building;
+import kolonne.exchange.basis.BasisFile;
+import kolonne.exchange.model.ModelWriter;
+import kolonne.server.api.Api;
+import kolonne.server.jobs.Jobs;
+import kolonne.server.project.Projects;
+import kolonne.server.store.Database;
+import kolonne.server.store.MariaDbProjectStore;
+import kolonne.server.store.ProjectStore;
+import picocli.CommandLine;
+
+/** {@code kolonne serve}: the web application on loopback. */
+@CommandLine.Command(name = "serve", mixinStandardHelpOptions = true, description = "Serves the web application.")
+public final class ServeCommand implements Callable<Integer> {
+    @CommandLine.Option(names = "--port", defaultValue = "8420", description = "Port on 127.0.0.1 (default ${DEFAULT-VALUE}).")
+    private int port;
+
+    @CommandLine.Option(names = "--database", required = true, description = "JDBC address of the MariaDB schema.")
+    private String database;
+
+    @CommandLine.Option(names = "--user", defaultValue = "app", description = "Database user (default ${DEFAULT-VALUE}).")
+    private String user;
+
+    @CommandLine.Option(names = "--password-file", required = true, description = "File that holds the user's password.")
+    private Path passwordFile;
+
+    @CommandLine.Option(names = "--demo", description = "Loads the Veldhaven building if there is no project yet.")
+    private boolean demo;
+
+    @Override
+    public Integer call() throws IOException, InterruptedException {
+        String password = Files.readString(passwordFile).strip();
+        Database db = new Database(database, user, password);
+        ProjectStore store = new MariaDbProjectStore(db);
+        if (demo && store.list().isEmpty()) {
+            load(store);
+        }
+        Jobs jobs = new Jobs();
+        Projects projects = new Projects(store, jobs);
+        if (!projects.list().isEmpty()) {
+            projects.open(projects.list().get(0).id());
+        }
+        Javalin server = new Api(projects, jobs).server();
+        CountDownLatch stopped = new CountDownLatch(1);
+        Runtime.getRuntime().addShutdownHook(new Thread(() -> {
+            server.stop();
+            jobs.close();
+            db.close();
+            stopped.countDown();
+        }));
+        server.start("127.0.0.1", port);
+        System.out.println("Kolonne is at http://127.0.0.1:" + server.port() + "/");
+        stopped.await();
+        return Input.SATISFIED;
+    }
+
+    private static void load(ProjectStore store) throws IOException {
+        Building b = DemoBuilding.generate(DemoOptions.VELDHAVEN);
+        ByteArrayOutputStream out = new ByteArrayOutputStream();
+        ModelWriter.json(b, out);
+        store.create(b.name(), "veldhaven.json", out.toByteArray(), BasisFile.write(Basis.standard(false)));
+    }
+}

@@ -1,0 +1,76 @@
+package kolonne.server.jobs;
+
+import java.util.List;
+import java.util.concurrent.CancellationException;
+import java.util.function.Consumer;
+import kolonne.core.finding.Finding;
+
+/** One piece of long work. Its state is published as immutable {@link Status} values. */
+public final class Job {
+    /** How a job stands. */
+    public enum Phase { WAITING, RUNNING, DONE, FAILED, CANCELLED }
+
+    /**
+     * @param doing    what it is at, in words
+     * @param done     steps done of {@code total}; total 0 where it cannot be told
+     * @param findings why it failed
+     * @param result   id of what it made, or null
+     */
+    public record Status(String id, String kind, Phase phase, String doing, int done, int total, List<Finding> findings,
+                         String result) {
+        public boolean ended() {
+            return phase == Phase.DONE || phase == Phase.FAILED || phase == Phase.CANCELLED;
+        }
+    }
+
+    private final List<Consumer<Status>> listeners = new java.util.concurrent.CopyOnWriteArrayList<>();
+    private volatile Status status;
+    private volatile boolean cancelled;
+    private volatile long endedAt;
+
+    Job(String id, String kind) {
+        status = new Status(id, kind, Phase.WAITING, "waiting", 0, 0, List.of(), null);
+    }
+
+    public Status status() {
+        return status;
+    }
+
+    /** Says what is being done. @throws CancellationException if somebody cancelled */
+    public void at(String doing, int done, int total) {
+        if (cancelled) {
+            throw new CancellationException();
+        }
+        publish(Phase.RUNNING, doing, done, total, List.of(), null);
+    }
+
+    void end(Phase phase, List<Finding> findings, String result) {
+        endedAt = System.currentTimeMillis();
+        publish(phase, phase.name().toLowerCase(java.util.Locale.ROOT), status.done(), status.total(), findings, result);
+    }
+
+    private synchronized void publish(Phase phase, String doing, int done, int total, List<Finding> findings,
+                                      String result) {
+        status = new Status(status.id(), status.kind(), phase, doing, done, total, List.copyOf(findings), result);
+        listeners.forEach(l -> l.accept(status));
+    }
+
+    /** Asks the job to stop at its next step. */
+    public void cancel() {
+        cancelled = true;
+    }
+
+    /** Calls the listener now and at every change. */
+    public synchronized void follow(Consumer<Status> listener) {
+        listeners.add(listener);
+        listener.accept(status);
+    }
+
+    public void unfollow(Consumer<Status> listener) {
+        listeners.remove(listener);
+    }
+
+    boolean endedBefore(long time) {
+        return status.ended() && endedAt < time;
+    }
+}

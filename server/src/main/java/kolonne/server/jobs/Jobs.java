@@ -1,0 +1,76 @@
+package kolonne.server.jobs;
+
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import java.util.concurrent.CancellationException;
+import java.util.concurrent.ConcurrentHashMap;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.function.Function;
+import kolonne.core.analysis.AnalysisFailed;
+import kolonne.core.finding.Finding;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+
+/** Runs jobs, two at a time, and remembers ended ones for ten minutes. */
+public final class Jobs implements AutoCloseable {
+    private static final Logger LOG = LoggerFactory.getLogger(Jobs.class);
+    private static final long KEPT_MS = 600_000;
+    private final ExecutorService pool = Executors.newFixedThreadPool(2, r -> {
+        Thread t = new Thread(r, "job");
+        t.setDaemon(true);
+        return t;
+    });
+    private final Map<String, Job> jobs = new ConcurrentHashMap<>();
+
+    /** The work could not be done for reasons the user can mend. */
+    public static final class Refused extends RuntimeException {
+        private final transient List<Finding> findings;
+
+        public Refused(List<Finding> findings) {
+            super("refused with " + findings.size() + " findings");
+            this.findings = List.copyOf(findings);
+        }
+
+        public List<Finding> findings() {
+            return findings;
+        }
+    }
+
+    /** Starts work that returns the id of what it made. */
+    public Job start(String kind, Function<Job, String> work) {
+        long now = System.currentTimeMillis();
+        jobs.values().removeIf(j -> j.endedBefore(now - KEPT_MS));
+        Job job = new Job(UUID.randomUUID().toString(), kind);
+        jobs.put(job.status().id(), job);
+        pool.execute(() -> run(job, work));
+        return job;
+    }
+
+    private static void run(Job job, Function<Job, String> work) {
+        try {
+            job.end(Job.Phase.DONE, List.of(), work.apply(job));
+        } catch (CancellationException e) {
+            job.end(Job.Phase.CANCELLED, List.of(), null);
+        } catch (Refused e) {
+            job.end(Job.Phase.FAILED, e.findings(), null);
+        } catch (AnalysisFailed e) {
+            job.end(Job.Phase.FAILED, e.findings(), null);
+        } catch (RuntimeException | OutOfMemoryError e) {
+            LOG.error("job {} failed", job.status().kind(), e);
+            job.end(Job.Phase.FAILED, List.of(Finding.fails("server.error", "server",
+                "Something went wrong inside Kolonne; it is in the log.", "Try again; nothing stored was changed.")), null);
+        }
+    }
+
+    public Optional<Job> find(String id) {
+        return Optional.ofNullable(jobs.get(id));
+    }
+
+    @Override
+    public void close() {
+        pool.shutdownNow();
+    }
+}

@@ -1,0 +1,2 @@
+/** Wiring: the command line and the server's start. */
+package kolonne.server;

@@ -1,0 +1,75 @@
+package kolonne.server.project;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import kolonne.core.beam.BeamCage;
+import kolonne.core.beam.BeamDesign;
+import kolonne.core.beam.BeamLine;
+import kolonne.core.beam.SectionCut;
+import kolonne.core.check.CheckResult;
+import kolonne.core.column.ColumnDesign;
+import kolonne.core.design.BuildingDesign;
+import kolonne.core.design.Quantities;
+import kolonne.core.finding.Finding;
+import kolonne.core.finding.Severity;
+import kolonne.core.schedule.Schedules;
+
+/**
+ * A row of the worklist: one beam line or column stack.
+ *
+ * @param role     beam or column
+ * @param storeys  ids of the storeys that it touches
+ * @param place    where the governing check is
+ * @param bars     in words, where the governing check is
+ * @param causes   ids of the causes for which it fails
+ * @param steelKg  of its cage
+ */
+public record ResultRow(String mark, String role, List<String> storeys, String section, String check, String place,
+                        double utilisation, String combination, String clause, boolean satisfied, boolean overstressed,
+                        String bars, String stirrups, List<String> causes, String finding, int notes, int parts,
+                        double steelKg) {
+    /** Rows of a design, worst first. */
+    public static List<ResultRow> of(BuildingDesign d) {
+        List<ResultRow> out = new ArrayList<>();
+        d.beams().forEach(b -> out.add(beam(d, b)));
+        d.columns().forEach(c -> out.add(column(d, c)));
+        out.sort(Comparator.comparing(ResultRow::satisfied).thenComparing(Comparator.comparingDouble(
+            ResultRow::utilisation).reversed()).thenComparing(ResultRow::mark));
+        return out;
+    }
+
+    private static ResultRow beam(BuildingDesign d, BeamDesign b) {
+        CheckResult g = b.governing();
+        BeamLine.Span s = b.line().spans().get(g.part());
+        SectionCut cut = SectionCut.at(b.line(), b.cage(), d.basis(), s, Math.max(s.faceFrom(), Math.min(s.faceTo(), g.x())));
+        String bars = cut.words(BeamCage.Face.TOP) + " top, " + cut.words(BeamCage.Face.BOTTOM) + " bottom";
+        BeamCage.Zone z = cut.zone();
+        String stirrups = z == null ? "" : z.bar().label() + "-" + Schedules.spacing(z.spacing(), d.basis()) + ", "
+            + z.legs() + " legs";
+        return row(b.line().mark(), "beam", List.of(b.line().storey()), Schedules.label(s.section().shape(), d.basis()), g,
+            b.satisfied(), b.overstressed(), bars, stirrups, b.findings(), b.line().spans().size(),
+            Quantities.of(b, d.basis()).steel());
+    }
+
+    private static ResultRow column(BuildingDesign d, ColumnDesign c) {
+        CheckResult g = c.governing();
+        ColumnDesign.LiftDesign l = c.lifts().get(g.part());
+        List<String> storeys = c.lifts().stream().map(q -> q.lift().storey()).distinct().toList();
+        return row(c.stack().mark(), "column", storeys, Schedules.label(l.lift().section().shape(), d.basis()), g,
+            c.satisfied(), c.overstressed(), l.cage().words(), Schedules.ties(l.cage(), d.basis()), c.findings(),
+            c.lifts().size(), Quantities.of(c, d.basis()).steel());
+    }
+
+    private static ResultRow row(String mark, String role, List<String> storeys, String section, CheckResult g,
+                                 boolean satisfied, boolean overstressed, String bars, String stirrups,
+                                 List<Finding> findings, int parts, double steel) {
+        List<String> causes = findings.stream().filter(f -> f.severity() == Severity.FAILS).map(Finding::code).distinct()
+            .toList();
+        String finding = findings.stream().filter(f -> f.severity() == Severity.FAILS).map(Finding::what).findFirst()
+            .orElse("");
+        int notes = (int) findings.stream().filter(f -> f.severity() == Severity.NOTE).count();
+        return new ResultRow(mark, role, storeys, section, g.title(), g.place(), g.utilisation(), g.combination(), g.clause(),
+            satisfied, overstressed, bars, stirrups, causes, finding, notes, parts, steel);
+    }
+}

@@ -1,0 +1,44 @@
+package kolonne.server.store;
+
+import com.zaxxer.hikari.HikariConfig;
+import com.zaxxer.hikari.HikariDataSource;
+import org.apache.ibatis.mapping.Environment;
+import org.apache.ibatis.session.Configuration;
+import org.apache.ibatis.session.SqlSessionFactory;
+import org.apache.ibatis.session.SqlSessionFactoryBuilder;
+import org.apache.ibatis.transaction.jdbc.JdbcTransactionFactory;
+import org.flywaydb.core.Flyway;
+
+/** Connection pool, migrations and MyBatis sessions of one MariaDB. */
+public final class Database implements AutoCloseable {
+    private final HikariDataSource pool;
+    private final SqlSessionFactory sessions;
+
+    /** Connects and migrates. @param url JDBC address of an empty schema or one of Kolonne's */
+    public Database(String url, String user, String password) {
+        HikariConfig config = new HikariConfig();
+        config.setJdbcUrl(url);
+        config.setUsername(user);
+        config.setPassword(password);
+        config.setMaximumPoolSize(8);
+        config.setMinimumIdle(1);
+        config.setConnectionTimeout(5000);
+        config.setPoolName("kolonne");
+        pool = new HikariDataSource(config);
+        Flyway.configure().dataSource(pool).locations("classpath:db/migration").load().migrate();
+        Configuration mybatis = new Configuration(new Environment("kolonne", new JdbcTransactionFactory(), pool));
+        mybatis.setMapUnderscoreToCamelCase(true);
+        mybatis.setArgNameBasedConstructorAutoMapping(true);
+        mybatis.addMapper(ProjectMapper.class);
+        sessions = new SqlSessionFactoryBuilder().build(mybatis);
+    }
+
+    SqlSessionFactory sessions() {
+        return sessions;
+    }
+
+    @Override
+    public void close() {
+        pool.close();
+    }
+}

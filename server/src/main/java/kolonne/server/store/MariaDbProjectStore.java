@@ -1,0 +1,120 @@
+package kolonne.server.store;
+
+import java.io.ByteArrayInputStream;
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.security.SecureRandom;
+import java.time.LocalDateTime;
+import java.time.ZoneOffset;
+import java.time.temporal.ChronoUnit;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.Function;
+import java.util.zip.GZIPInputStream;
+import java.util.zip.GZIPOutputStream;
+import org.apache.ibatis.session.SqlSession;
+
+/** Projects in MariaDB. */
+public final class MariaDbProjectStore implements ProjectStore {
+    private static final String LETTERS = "abcdefghjkmnpqrstuvwxyz23456789";
+    private final Database database;
+    private final SecureRandom random = new SecureRandom();
+
+    public MariaDbProjectStore(Database database) {
+        this.database = database;
+    }
+
+    private <T> T in(Function<ProjectMapper, T> work) {
+        try (SqlSession s = database.sessions().openSession(false)) {
+            T t = work.apply(s.getMapper(ProjectMapper.class));
+            s.commit();
+            return t;
+        }
+    }
+
+    @Override
+    public List<ProjectRow> list() {
+        return in(ProjectMapper::projects);
+    }
+
+    @Override
+    public Optional<ProjectRow> find(String id) {
+        return in(m -> Optional.ofNullable(m.project(id)));
+    }
+
+    @Override
+    public ProjectRow create(String name, String fileName, byte[] model, String basisJson) {
+        LocalDateTime now = now();
+        ProjectRow row = new ProjectRow(newId(), name, now, now, 1);
+        return in(m -> {
+            m.insertProject(row);
+            m.insertModelFile(new ModelFileRow(row.id(), fileName, gzip(model)));
+            m.insertCommand(new CommandRow(row.id(), 1, "set-basis", basisJson, now));
+            return row;
+        });
+    }
+
+    private String newId() {
+        StringBuilder s = new StringBuilder();
+        for (int i = 0; i < 12; i++) {
+            s.append(LETTERS.charAt(random.nextInt(LETTERS.length())));
+        }
+        return s.toString();
+    }
+
+    private static LocalDateTime now() {
+        return LocalDateTime.now(ZoneOffset.UTC).truncatedTo(ChronoUnit.MILLIS);
+    }
+
+    @Override
+    public ModelFileRow model(String id) {
+        ModelFileRow row = in(m -> m.modelFile(id));
+        return new ModelFileRow(row.projectId(), row.fileName(), gunzip(row.content()));
+    }
+
+    @Override
+    public Optional<String> last(String id, String kind) {
+        return in(m -> Optional.ofNullable(m.lastCommand(id, kind)).map(CommandRow::body));
+    }
+
+    @Override
+    public Optional<ProjectRow> append(String id, int version, String kind, String body) {
+        LocalDateTime now = now();
+        return in(m -> {
+            if (m.touch(id, version, now) == 0) {
+                return Optional.empty();
+            }
+            m.insertCommand(new CommandRow(id, version + 1, kind, body, now));
+            return Optional.of(m.project(id));
+        });
+    }
+
+    @Override
+    public Optional<ProjectRow> rename(String id, int version, String name) {
+        return in(m -> m.rename(id, version, name, now()) == 0 ? Optional.empty() : Optional.of(m.project(id)));
+    }
+
+    @Override
+    public boolean delete(String id) {
+        return in(m -> m.delete(id) > 0);
+    }
+
+    private static byte[] gzip(byte[] b) {
+        ByteArrayOutputStream out = new ByteArrayOutputStream(b.length / 4 + 64);
+        try (GZIPOutputStream z = new GZIPOutputStream(out)) {
+            z.write(b);
+        } catch (IOException e) {
+            throw new UncheckedIOException("packing a model in memory", e);
+        }
+        return out.toByteArray();
+    }
+
+    private static byte[] gunzip(byte[] b) {
+        try (GZIPInputStream z = new GZIPInputStream(new ByteArrayInputStream(b))) {
+            return z.readAllBytes();
+        } catch (IOException e) {
+            throw new UncheckedIOException("unpacking a stored model", e);
+        }
+    }
+}

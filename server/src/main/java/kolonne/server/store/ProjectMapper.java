@@ -1,0 +1,47 @@
+package kolonne.server.store;
+
+import java.time.LocalDateTime;
+import java.util.List;
+import org.apache.ibatis.annotations.Delete;
+import org.apache.ibatis.annotations.Insert;
+import org.apache.ibatis.annotations.Param;
+import org.apache.ibatis.annotations.Select;
+import org.apache.ibatis.annotations.Update;
+
+/** SQL of projects, their model files and commands. */
+public interface ProjectMapper {
+    @Select("SELECT id, name, created_at, changed_at, version FROM project ORDER BY changed_at DESC, id")
+    List<ProjectRow> projects();
+
+    @Select("SELECT id, name, created_at, changed_at, version FROM project WHERE id = #{id}")
+    ProjectRow project(String id);
+
+    @Insert("INSERT INTO project (id, name, created_at, changed_at, version) "
+        + "VALUES (#{id}, #{name}, #{createdAt}, #{changedAt}, #{version})")
+    int insertProject(ProjectRow row);
+
+    @Insert("INSERT INTO model_file (project_id, file_name, content) VALUES (#{projectId}, #{fileName}, #{content})")
+    int insertModelFile(ModelFileRow row);
+
+    @Select("SELECT project_id, file_name, content FROM model_file WHERE project_id = #{id}")
+    ModelFileRow modelFile(String id);
+
+    @Update("UPDATE project SET name = #{name}, changed_at = #{at}, version = version + 1 "
+        + "WHERE id = #{id} AND version = #{version}")
+    int rename(@Param("id") String id, @Param("version") int version, @Param("name") String name,
+               @Param("at") LocalDateTime at);
+
+    @Update("UPDATE project SET changed_at = #{at}, version = version + 1 WHERE id = #{id} AND version = #{version}")
+    int touch(@Param("id") String id, @Param("version") int version, @Param("at") LocalDateTime at);
+
+    @Insert("INSERT INTO command (project_id, version, kind, body, made_at) "
+        + "VALUES (#{projectId}, #{version}, #{kind}, #{body}, #{madeAt})")
+    int insertCommand(CommandRow row);
+
+    @Select("SELECT project_id, version, kind, body, made_at FROM command WHERE project_id = #{id} AND kind = #{kind} "
+        + "ORDER BY version DESC LIMIT 1")
+    CommandRow lastCommand(@Param("id") String id, @Param("kind") String kind);
+
+    @Delete("DELETE FROM project WHERE id = #{id}")
+    int delete(String id);
+}

@@ -53,7 +53,7 @@ final class ColumnTieCheck {
         add("clear-spacing", "Clear distance of bars", Cause.BARS_DO_NOT_FIT, needed, least, Quantity.LENGTH,
             least > 0 ? needed / least : Double.POSITIVE_INFINITY, "", code.columnClearSpacingClause());
         int fewest = 4;
-        add("bar-count", "Number of bars", Cause.STEEL_BELOW_MINIMUM, fewest, cage.count(), Quantity.NUMBER,
+        add("bar-count", "Number of bars", Cause.STEEL_BELOW_MINIMUM, fewest, cage.count(), Quantity.COUNT,
             (double) fewest / cage.count(), "", "10.7.3.1");
     }
 

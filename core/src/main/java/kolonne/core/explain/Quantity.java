@@ -8,6 +8,7 @@ import java.util.Locale;
  */
 public enum Quantity {
     NUMBER("", 1, 3, "", 1, 3),
+    COUNT("", 1, 0, "", 1, 0),
     UTILISATION("", 1, 2, "", 1, 2),
     LENGTH("mm", 1, 0, "in", 1 / 25.4, 2),
     DISTANCE("m", 1e-3, 2, "ft", 1 / 304.8, 2),

@@ -86,7 +86,7 @@ public sealed interface Shape permits Shape.Rectangle, Shape.Tee, Shape.Ell, Sha
         @Override public List<Strip> strips() { return webAndFlange(bw, h, bf, hf); }
         @Override public double J() { return rectangleJ(bw, h) + rectangleJ(bf - bw, hf); }
         @Override public double Iz() { return ((h - hf) * bw * bw * bw + hf * bf * bf * bf) / 12; }
-        @Override public String label() { return "T " + mm(bw) + " × " + mm(h) + ", flange " + mm(bf) + " × " + mm(hf); }
+        @Override public String label() { return "T " + mm(bw) + " × " + mm(h); }
     }
 
     /** An ell: web bw × h with a flange on one side, bf wide in all and hf deep. */
@@ -105,7 +105,7 @@ public sealed interface Shape permits Shape.Rectangle, Shape.Tee, Shape.Ell, Sha
             return web + hf * bf * bf * bf / 12 + hf * bf * (bf / 2 - yc) * (bf / 2 - yc);
         }
 
-        @Override public String label() { return "L " + mm(bw) + " × " + mm(h) + ", flange " + mm(bf) + " × " + mm(hf); }
+        @Override public String label() { return "L " + mm(bw) + " × " + mm(h); }
     }
 
     /** A circle of diameter d [mm]. */

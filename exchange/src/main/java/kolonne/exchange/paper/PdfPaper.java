@@ -94,7 +94,7 @@ final class PdfPaper implements AutoCloseable {
         need(points * 4);
         y -= points * 0.6f;
         text(bold, points, INK, MARGIN, y, fit(bold, points, s, width()));
-        y -= points * 0.9f;
+        y -= points * 0.5f + 9;
     }
 
     void paragraph(String s) throws IOException {
@@ -132,7 +132,7 @@ final class PdfPaper implements AutoCloseable {
                 x += columns.get(c).width();
             }
             y -= height;
-            line(MARGIN, y + points * 0.75f, x, y + points * 0.75f, HAIRLINE);
+            line(MARGIN, y + points * 1.05f, x, y + points * 1.05f, HAIRLINE);
         }
         y -= 8;
     }

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Map;
 import kolonne.core.check.CheckResult;
 import kolonne.core.explain.Step;
+import kolonne.exchange.basis.BasisFile;
 import kolonne.server.jobs.Job;
 import kolonne.server.project.ResultRow;
 import kolonne.server.project.Workspace;
@@ -110,7 +111,8 @@ final class Answers {
     record SchedulePage(String title, int total, int page, int size, List<ScheduleColumn> columns,
                         List<List<String>> rows) {}
 
-    record CatalogueDto(String code, String name, boolean usUnits, List<String> bars) {}
+    /** @param standard the basis that a new project of the code starts with */
+    record CatalogueDto(String code, String name, boolean usUnits, List<String> bars, BasisFile.Dto standard) {}
 
     record Health(String status, String version) {}
 }

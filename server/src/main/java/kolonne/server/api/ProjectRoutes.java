@@ -5,6 +5,7 @@ import io.javalin.http.HandlerType;
 import java.util.List;
 import java.util.NoSuchElementException;
 import java.util.Optional;
+import kolonne.core.basis.Basis;
 import kolonne.core.code.Bar;
 import kolonne.core.code.aci318.Aci318;
 import kolonne.exchange.basis.BasisFile;
@@ -71,7 +72,8 @@ final class ProjectRoutes {
     }
 
     private static Answers.CatalogueDto of(String key, Aci318 code, boolean us) {
-        return new Answers.CatalogueDto(key, code.name(), us, code.catalogue().bars().stream().map(Bar::label).toList());
+        return new Answers.CatalogueDto(key, code.name(), us, code.catalogue().bars().stream().map(Bar::label).toList(),
+            BasisFile.dto(Basis.standard(us)));
     }
 
     private void upload(Context c) {

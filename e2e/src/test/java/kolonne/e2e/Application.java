@@ -1,0 +1,77 @@
+package kolonne.e2e;
+
+import java.io.BufferedReader;
+import java.io.IOException;
+import java.io.InputStreamReader;
+import java.nio.charset.StandardCharsets;
+import java.sql.Connection;
+import java.sql.DriverManager;
+import java.sql.SQLException;
+import java.sql.Statement;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.concurrent.TimeUnit;
+
+/** The packaged application with the demo building, on the tests' database, emptied first. */
+final class Application implements AutoCloseable {
+    private final Process process;
+    private final String address;
+
+    Application() throws IOException, SQLException {
+        String url = required("KOLONNE_TEST_DB");
+        Path password = Path.of(required("KOLONNE_TEST_DB_PASSWORD_FILE"));
+        empty(url, Files.readString(password).strip());
+        process = new ProcessBuilder("java", "-Xmx2g", "-jar", System.getProperty("kolonne.jar"), "serve", "--port", "0",
+            "--database", url, "--password-file", password.toString(), "--demo").redirectErrorStream(true).start();
+        BufferedReader out = new BufferedReader(new InputStreamReader(process.getInputStream(), StandardCharsets.UTF_8));
+        List<String> said = new ArrayList<>();
+        String found = null;
+        for (String line = out.readLine(); line != null; line = out.readLine()) {
+            said.add(line);
+            int at = line.indexOf("http://");
+            if (line.startsWith("Kolonne is at") && at >= 0) {
+                found = line.substring(at).strip();
+                break;
+            }
+        }
+        if (found == null) {
+            throw new IOException("the application did not start: " + said);
+        }
+        address = found;
+        Thread drain = new Thread(() -> out.lines().forEach(l -> System.out.println("server: " + l)));
+        drain.setDaemon(true);
+        drain.start();
+    }
+
+    /** The tests' own database is emptied, so that every class starts alike. */
+    private static void empty(String url, String password) throws SQLException {
+        try (Connection c = DriverManager.getConnection(url, "app", password); Statement s = c.createStatement()) {
+            s.execute("SET FOREIGN_KEY_CHECKS = 0");
+            for (String table : List.of("command", "model_file", "project", "flyway_schema_history")) {
+                s.execute("DROP TABLE IF EXISTS " + table);
+            }
+        }
+    }
+
+    private static String required(String name) {
+        String v = System.getenv(name);
+        if (v == null) {
+            throw new IllegalStateException(name + " is not set: run the tests with ./test");
+        }
+        return v;
+    }
+
+    String address() {
+        return address;
+    }
+
+    @Override
+    public void close() throws InterruptedException {
+        process.destroy();
+        if (!process.waitFor(10, TimeUnit.SECONDS)) {
+            process.destroyForcibly();
+        }
+    }
+}

@@ -1,0 +1,195 @@
+package kolonne.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertFalse;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import com.microsoft.playwright.Browser;
+import com.microsoft.playwright.BrowserType;
+import com.microsoft.playwright.Download;
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.Playwright;
+import com.microsoft.playwright.options.AriaRole;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Map;
+import java.util.regex.Pattern;
+import org.apache.pdfbox.Loader;
+import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.text.PDFTextStripper;
+import org.apache.poi.ss.usermodel.Row;
+import org.apache.poi.ss.usermodel.Sheet;
+import org.apache.poi.ss.usermodel.Workbook;
+import org.apache.poi.ss.usermodel.WorkbookFactory;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+
+/** Drives the real interface in Chromium against the packaged application. */
+class WholePathTest {
+    private static Application application;
+    private static Playwright playwright;
+    private static Browser browser;
+    private Page page;
+
+    @BeforeAll
+    static void start() throws Exception {
+        application = new Application();
+        playwright = Playwright.create(new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));
+        browser = playwright.chromium().launch(new BrowserType.LaunchOptions().setExecutablePath(Path.of("/usr/bin/chromium"))
+            .setArgs(List.of("--no-sandbox", "--use-angle=swiftshader", "--enable-unsafe-swiftshader",
+                "--disable-background-networking", "--disable-component-update", "--disable-sync")));
+    }
+
+    @AfterAll
+    static void stop() throws Exception {
+        if (playwright != null) {
+            playwright.close();
+        }
+        if (application != null) {
+            application.close();
+        }
+    }
+
+    @BeforeEach
+    void open() {
+        page = browser.newContext(new Browser.NewContextOptions().setViewportSize(1280, 800).setAcceptDownloads(true)).newPage();
+        page.setDefaultTimeout(20_000);
+        page.navigate(application.address());
+    }
+
+    private void openDemo() {
+        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName(Pattern.compile("Veldhaven"))).first().click();
+        assertThat(page.getByRole(AriaRole.STATUS)).hasAttribute("data-current", "true");
+        assertThat(page.getByRole(AriaRole.LISTBOX).locator("[role=option]").first()).isVisible();
+    }
+
+    private Locator rows() {
+        return page.locator("section[aria-label=Worklist] [role=option]");
+    }
+
+    @Test
+    void narrowsToAStoreyAndOpensTheWorstBeam() {
+        openDemo();
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("^L4"))).first().click();
+        assertThat(page).hasURL(Pattern.compile("storey%3AL4|storey:L4"));
+        page.getByLabel("Query", new Page.GetByLabelOptions().setExact(true)).fill("storey:L4 beam");
+        assertThat(rows().first()).containsText("L4-B");
+        String mark = rows().first().locator("b").first().textContent();
+        rows().first().click();
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("Open sheet"))).click();
+        assertThat(page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName(mark).setExact(true))).isVisible();
+        assertThat(page.getByLabel("Elevation with bars")).isVisible();
+        assertThat(page.getByLabel("Moment, demand against capacity")).isVisible();
+        assertThat(page.getByLabel("Calculation")).containsText("φMn");
+    }
+
+    @Test
+    void readsTheCalculationOfAColumnAndPicksAnotherCombination() {
+        openDemo();
+        page.getByLabel("Query", new Page.GetByLabelOptions().setExact(true)).fill("column fails");
+        assertThat(rows().first().locator("b").first()).containsText("C-");
+        rows().first().dblclick();
+        assertThat(page.getByLabel("Interaction of axial force and moment")).isVisible();
+        assertThat(page.getByLabel("Calculation")).containsText("εt");
+        Locator second = page.locator(".demands tbody tr").nth(1);
+        second.click();
+        assertThat(second).hasAttribute("aria-selected", "true");
+        assertThat(page.getByLabel("Calculation")).containsText(second.locator("td").first().textContent());
+    }
+
+    @Test
+    void aWrongQueryIsExplainedAndNothingIsLost() {
+        openDemo();
+        page.getByLabel("Query", new Page.GetByLabelOptions().setExact(true)).fill("storey:L99");
+        assertThat(page.getByText("There is no storey")).isVisible();
+    }
+
+    @Test
+    void changingTheBasisRedesignsTheBuildingAndUndoTakesItBack() {
+        openDemo();
+        String before = page.getByRole(AriaRole.STATUS).textContent();
+        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Basis")).click();
+        Locator cap = page.getByLabel("Practical steel cap of columns");
+        cap.fill("2");
+        cap.press("Enter");
+        assertThat(page.getByRole(AriaRole.STATUS)).not().hasText(before);
+        assertThat(page.getByRole(AriaRole.STATUS)).hasAttribute("data-current", "true");
+        String after = page.getByRole(AriaRole.STATUS).textContent();
+        assertFalse(after.equals(before), "a cap of 2 % must make more columns fail: " + after);
+        page.reload();
+        assertThat(page.getByLabel("Practical steel cap of columns")).hasValue("2");
+        Locator again = page.getByLabel("Practical steel cap of columns");
+        again.fill("4");
+        again.press("Enter");
+        assertThat(page.getByRole(AriaRole.STATUS)).hasText(before);
+    }
+
+    @Test
+    void theReportAndTheSchedulesHoldWhatTheyShould() throws IOException {
+        openDemo();
+        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Schedules")).click();
+        page.getByLabel("Marks for calculation sheets").fill("L1-B02, C-D3");
+        Path pdf = download("Report, PDF");
+        try (PDDocument doc = Loader.loadPDF(pdf.toFile())) {
+            String text = new PDFTextStripper().getText(doc);
+            assertTrue(text.contains("Veldhaven Archive and Reading Rooms"), "title");
+            assertTrue(text.contains("961 members in 284"), "summary");
+            assertTrue(text.contains("Calculation: beam line L1-B02"), "sheet of the beam");
+            assertTrue(text.contains("Calculation: column stack C-D3"), "sheet of the column");
+            assertTrue(text.contains("φMn") && text.contains("22.5.5.1"), "formulas with clauses");
+        }
+        Path xlsx = download("Schedules, XLSX");
+        try (Workbook book = WorkbookFactory.create(xlsx.toFile())) {
+            assertEquals(4, book.getNumberOfSheets());
+            Sheet bars = book.getSheet("Bar list");
+            double mass = 0;
+            for (Row r : bars) {
+                if (r.getRowNum() > 0) {
+                    mass += r.getCell(10).getNumericCellValue();
+                }
+            }
+            Sheet totals = book.getSheet("Steel by size");
+            double total = totals.getRow(totals.getLastRowNum()).getCell(2).getNumericCellValue();
+            assertEquals(total, mass, 1e-6 * total, "the bar list adds up to the total");
+        }
+    }
+
+    private Path download(String button) {
+        Download d = page.waitForDownload(() -> page.getByText(button, new Page.GetByTextOptions().setExact(true)).click());
+        return d.path();
+    }
+
+    @Test
+    void aBadFileIsRefusedWithFindingsAndTheServerGoesOn() throws IOException {
+        Path bad = Files.createTempFile("bad", ".json");
+        Files.writeString(bad, """
+            {"format":"kolonne-model","version":1,"units":"SI","joints":[{"id":"A","x":0,"y":0}],
+             "members":[{"id":"M","role":"beam","start":"A","end":"Z","section":"S","material":"C"}]}""");
+        page.locator("input[type=file]").setInputFiles(bad);
+        assertThat(page.getByText("The model cannot be taken in yet")).isVisible();
+        assertThat(page.getByText("The field z is missing.")).isVisible();
+        page.reload();
+        assertThat(page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName(Pattern.compile("Veldhaven"))).first()).isVisible();
+    }
+
+    @Test
+    void theThreeDimensionalViewDrawsMembers() {
+        openDemo();
+        page.getByText("3-D", new Page.GetByTextOptions().setExact(true)).click();
+        Locator canvas = page.locator(".space canvas");
+        assertThat(canvas).isVisible();
+        page.waitForTimeout(1000);
+        Object colours = page.evaluate("""
+            () => { const c = document.querySelector('.space canvas'); const t = document.createElement('canvas');
+              t.width = c.width; t.height = c.height; const x = t.getContext('2d'); x.drawImage(c, 0, 0);
+              const d = x.getImageData(0, 0, t.width, t.height).data; const s = new Set();
+              for (let i = 0; i < d.length; i += 4 * 97) s.add(d[i] + ',' + d[i+1] + ',' + d[i+2]); return s.size }""");
+        assertTrue(((Number) colours).intValue() > 10, "the canvas shows more than the ground: " + colours);
+    }
+}

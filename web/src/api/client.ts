@@ -1,0 +1,100 @@
+import type { components } from './generated'
+
+type Schemas = components['schemas']
+export type Project = Schemas['ProjectDto']
+export type State = Schemas['StateDto']
+export type Totals = Schemas['Totals']
+export type Job = Schemas['JobDto']
+export type Finding = Schemas['FindingDto']
+export type Problem = Schemas['Problem']
+export type Basis = Schemas['Dto']
+export type ResultRow = Schemas['ResultRow']
+export type ResultsPage = Schemas['ResultsPage']
+export type Rung = Schemas['Rung']
+export type View = Schemas['View']
+export type ViewMember = Schemas['ViewMember']
+export type Model = Schemas['ModelDto']
+export type Member = Schemas['MemberDto']
+export type Beam = Schemas['BeamDto']
+export type Column = Schemas['ColumnDto']
+export type Lift = Schemas['LiftDto']
+export type Point = Schemas['PointDto']
+export type Cut = Schemas['CutDto']
+export type Check = Schemas['CheckDto']
+export type Calculation = Schemas['Calculation']
+export type Interaction = Schemas['InteractionDto']
+export type Demand = Schemas['DemandDto']
+export type SchedulePage = Schemas['SchedulePage']
+export type Catalogue = Schemas['CatalogueDto']
+
+/** A request that failed, in the engineer's words. */
+export class ApiError extends Error {
+  readonly status: number
+  readonly detail: string
+  readonly findings: Finding[]
+
+  constructor(status: number, title: string, detail: string, findings: Finding[] = []) {
+    super(title)
+    this.status = status
+    this.detail = detail
+    this.findings = findings
+  }
+}
+
+async function failure(r: Response): Promise<ApiError> {
+  try {
+    const p = (await r.json()) as Problem
+    return new ApiError(r.status, p.title, p.detail, p.findings ?? [])
+  } catch {
+    return new ApiError(r.status, `The server answered ${r.status}.`, 'Try again in a moment.')
+  }
+}
+
+async function request<T>(path: string, init: RequestInit = {}): Promise<T> {
+  let r: Response
+  try {
+    r = await fetch(path, init)
+  } catch (e) {
+    if ((e as Error).name === 'AbortError') throw e
+    throw new ApiError(0, 'The server cannot be reached.', 'Check that Kolonne is running, then try again.')
+  }
+  if (!r.ok) throw await failure(r)
+  return r.status === 204 ? (undefined as T) : ((await r.json()) as T)
+}
+
+const p = (id: string) => `/api/projects/${encodeURIComponent(id)}`
+const json = (method: string, body: unknown, version: number): RequestInit => ({
+  method, body: JSON.stringify(body), headers: { 'Content-Type': 'application/json', 'If-Match': `"${version}"` },
+})
+
+export const api = {
+  projects: (signal?: AbortSignal) => request<{ projects: Project[] }>('/api/projects', { signal }),
+  upload: (file: File) =>
+    request<Job>(`/api/projects?fileName=${encodeURIComponent(file.name)}`, { method: 'POST', body: file }),
+  job: (id: string) => request<Job>(`/api/jobs/${id}`),
+  cancelJob: (id: string) => request<Job>(`/api/jobs/${id}`, { method: 'DELETE' }),
+  project: (id: string, signal?: AbortSignal) => request<Project>(p(id), { signal }),
+  rename: (id: string, version: number, name: string) => request<Project>(p(id), json('PATCH', { name }, version)),
+  remove: (id: string) => request<void>(p(id), { method: 'DELETE' }),
+  catalogue: (signal?: AbortSignal) => request<{ codes: Catalogue[] }>('/api/catalogue', { signal }),
+  basis: (id: string, signal?: AbortSignal) => request<Basis>(`${p(id)}/basis`, { signal }),
+  setBasis: (id: string, version: number, basis: Basis) => request<Project>(`${p(id)}/basis`, json('PUT', basis, version)),
+  model: (id: string, signal?: AbortSignal) => request<Model>(`${p(id)}/model`, { signal }),
+  results: (id: string, q: string, signal?: AbortSignal) =>
+    request<ResultsPage>(`${p(id)}/results?size=5000&q=${encodeURIComponent(q)}`, { signal }),
+  view: (id: string, signal?: AbortSignal) => request<View>(`${p(id)}/view`, { signal }),
+  member: (id: string, mark: string, signal?: AbortSignal) =>
+    request<Member>(`${p(id)}/members/${encodeURIComponent(mark)}`, { signal }),
+  calculation: (id: string, mark: string, query: Record<string, string | number>, signal?: AbortSignal) =>
+    request<Calculation>(
+      `${p(id)}/members/${encodeURIComponent(mark)}/calculation?${new URLSearchParams(Object.entries(query).map(([k, v]) => [k, String(v)]))}`,
+      { signal },
+    ),
+  interaction: (id: string, mark: string, lift: number, signal?: AbortSignal) =>
+    request<Interaction>(`${p(id)}/members/${encodeURIComponent(mark)}/interaction?lift=${lift}`, { signal }),
+  schedule: (id: string, kind: string, page: number, size: number, signal?: AbortSignal) =>
+    request<SchedulePage>(`${p(id)}/schedules/${kind}?page=${page}&size=${size}`, { signal }),
+  exportUrl: (id: string, file: string) => `${p(id)}/exports/${file}`,
+  projectEvents: (id: string) => new EventSource(`${p(id)}/events`),
+  jobEvents: (id: string) => new EventSource(`/api/jobs/${id}/events`),
+}

@@ -1,0 +1,46 @@
+import { QueryClient, QueryClientProvider } from '@tanstack/react-query'
+import { App as AntApp, ConfigProvider } from 'antd'
+import { useLayoutEffect, useState } from 'react'
+import { BrowserRouter, Navigate, Route, Routes } from 'react-router'
+import { ApiError } from '../api/client'
+import { ProjectList } from '../features/projects/ProjectList'
+import { antdTheme, savedMode, tokensOf, type Mode } from './theme'
+import { applyTokens } from './tokens'
+import { Workspace } from './Workspace'
+
+const queries = new QueryClient({
+  defaultOptions: {
+    queries: {
+      staleTime: 60_000,
+      refetchOnWindowFocus: false,
+      // while the first design is being made the server answers 409: ask again until it is there
+      retry: (n, e) => e instanceof ApiError && ((e.status === 409 && n < 120) || (e.status === 0 && n < 2)),
+      retryDelay: 500,
+    },
+  },
+})
+
+export function App() {
+  const [mode, setMode] = useState<Mode>(savedMode)
+  useLayoutEffect(() => {
+    applyTokens(tokensOf(mode))
+    document.documentElement.dataset.mode = mode
+    localStorage.setItem('kolonne.mode', mode)
+  }, [mode])
+  const toggle = () => setMode(mode === 'dark' ? 'light' : 'dark')
+  return (
+    <ConfigProvider theme={antdTheme(mode)}>
+      <AntApp className="app">
+        <QueryClientProvider client={queries}>
+          <BrowserRouter>
+            <Routes>
+              <Route path="/" element={<ProjectList mode={mode} onMode={toggle} />} />
+              <Route path="/p/:id/*" element={<Workspace mode={mode} onMode={toggle} />} />
+              <Route path="*" element={<Navigate to="/" replace />} />
+            </Routes>
+          </BrowserRouter>
+        </QueryClientProvider>
+      </AntApp>
+    </ConfigProvider>
+  )
+}

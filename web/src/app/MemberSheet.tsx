@@ -1,0 +1,64 @@
+import { useQuery } from '@tanstack/react-query'
+import { useEffect } from 'react'
+import { Link, useNavigate, useParams } from 'react-router'
+import { api } from '../api/client'
+import { BeamSheet } from '../features/beam/BeamSheet'
+import { ColumnSheet } from '../features/column/ColumnSheet'
+import { force } from '../lib/format'
+import type { Units } from '../lib/units'
+import { ErrorView } from '../ui/ErrorView'
+import { Loading } from '../ui/Loading'
+
+/** The sheet of one beam line or column stack, with the way to the next one that fails. */
+export function MemberSheet({ id, units }: { id: string; units: Units }) {
+  const { mark = '' } = useParams()
+  const navigate = useNavigate()
+  const q = useQuery({ queryKey: ['project', id, 'member', mark], queryFn: ({ signal }) => api.member(id, mark, signal) })
+  const { previous, next } = q.data ?? {}
+  useEffect(() => {
+    const go = (m: string | null | undefined) => m && void navigate(`/p/${id}/sheet/${encodeURIComponent(m)}`)
+    const onKey = (e: KeyboardEvent) => {
+      if (e.ctrlKey || e.metaKey || e.altKey || (e.target as HTMLElement).closest('input, textarea, [role=combobox]')) return
+      if (e.key === 'n') go(next)
+      if (e.key === 'p') go(previous)
+      if (e.key === 'Escape') void navigate(`/p/${id}/results?sel=${encodeURIComponent(mark)}`)
+    }
+    window.addEventListener('keydown', onKey)
+    return () => window.removeEventListener('keydown', onKey)
+  }, [id, mark, next, previous, navigate])
+  if (q.isError) return <ErrorView error={q.error} onRetry={() => void q.refetch()} />
+  if (!q.data) return <Loading words={`Opening ${mark}`} />
+  const m = q.data
+  const part = m.beam ?? m.column!
+  const sections = m.beam ? m.beam.spans.map((s) => s.section) : m.column!.lifts.map((l) => l.section)
+  const labels = [...new Set(sections.map((s) => s.label))]
+  return (
+    <div className="sheet">
+      <div className="sheet-head">
+        <Link className="soft" to={`/p/${id}/results?sel=${encodeURIComponent(mark)}`}>Results</Link>
+        <span className="soft">/ {m.beam ? m.beam.storey : 'columns'} /</span>
+        <h1>{mark}</h1>
+        <span>{labels.length > 2 ? `${labels[0]} … ${labels[labels.length - 1]}` : labels.join(', ')}</span>
+        <span className="soft">
+          {m.beam ? `${m.beam.spans.length} span${m.beam.spans.length > 1 ? 's' : ''}` : `${m.column!.lifts.length} lifts`}
+          {' · '}f′c {sections[0]!.fc} MPa · cover {Math.round(part.coverMm)} mm · {force(part.steelKg)} kg steel
+        </span>
+        <span className="spring" />
+        {m.failingRank > 0 && <span className="over-ink">failing {m.failingRank} of {m.failingCount}</span>}
+        <Walk id={id} mark={previous ?? null} words="Previous failing" sign="‹" letter="P" />
+        <Walk id={id} mark={next ?? null} words="Next failing" sign="›" letter="N" />
+      </div>
+      {m.beam && <BeamSheet key={mark} id={id} beam={m.beam} units={units} />}
+      {m.column && <ColumnSheet key={mark} id={id} column={m.column} units={units} />}
+    </div>
+  )
+}
+
+function Walk(p: { id: string; mark: string | null; words: string; sign: string; letter: string }) {
+  if (!p.mark) return <span className="pill button disabled" aria-hidden>{p.sign} <kbd>{p.letter}</kbd></span>
+  return (
+    <Link className="pill button" title={`${p.words}: ${p.mark}`} aria-label={`${p.words}: ${p.mark}`} to={`/p/${p.id}/sheet/${encodeURIComponent(p.mark)}`}>
+      {p.sign} <kbd>{p.letter}</kbd>
+    </Link>
+  )
+}

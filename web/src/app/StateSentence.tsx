@@ -1,0 +1,45 @@
+import { Tooltip } from 'antd'
+import type { State } from '../api/client'
+import { grouped } from '../lib/format'
+
+/** The building in one sentence, and whether the numbers on screen belong to today's model and basis. */
+export function StateSentence({ state }: { state?: State }) {
+  if (!state) return <span className="sentence soft">connecting…</span>
+  const t = state.totals
+  return (
+    <span className="sentence" role="status" data-current={state.current}>
+      {t && (
+        <>
+          <b>{grouped(t.members)}</b> members in <b>{grouped(t.lines)}</b> lines and stacks
+          {t.overstressed > 0 && <span className="over-ink"> · <b>{t.overstressed}</b> overstressed</span>}
+          {t.failing > 0 && <span className="over-ink"> · <b>{t.failing}</b> failing</span>}
+          {t.overstressed + t.failing === 0 && ' · all satisfied'}
+          {t.notes > 0 && <> · <b>{t.notes}</b> with notes</>}
+          {' · '}
+          <Tooltip title="Mass of all bars, with hooks and laps, over the concrete between faces of supports">
+            <span><b>{(t.steelKg / 1000).toFixed(1)} t</b> steel, {Math.round(t.steelKg / t.concreteM3)} kg/m³</span>
+          </Tooltip>
+          {' · '}
+        </>
+      )}
+      <Doing state={state} />
+    </span>
+  )
+}
+
+function Doing({ state }: { state: State }) {
+  if (state.findings.length > 0)
+    return (
+      <Tooltip title={state.findings.map((f) => `${f.where}: ${f.what} ${f.mend}`).join('\n')}>
+        <span className="over-ink">not designed: {state.findings[0]!.what}</span>
+      </Tooltip>
+    )
+  if (state.doing)
+    return (
+      <span className="soft">
+        {state.doing}
+        {state.total > 0 && ` ${Math.floor((100 * state.done) / state.total)} %`}…
+      </span>
+    )
+  return <span className="soft">{state.current ? 'all current' : 'not current'}</span>
+}

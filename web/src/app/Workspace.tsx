@@ -1,0 +1,57 @@
+import { Navigate, NavLink, Route, Routes, useParams } from 'react-router'
+import { useProject, useProjectState } from '../api/useProject'
+import { BasisPage } from '../features/basis/BasisPage'
+import { ModelPage } from '../features/model/ModelPage'
+import { ResultsPage } from '../features/results/ResultsPage'
+import { SchedulesPage } from '../features/schedules/SchedulesPage'
+import { unitsOf } from '../lib/units'
+import { ErrorView } from '../ui/ErrorView'
+import { Icon, type IconName } from '../ui/Icon'
+import { MemberSheet } from './MemberSheet'
+import { StateSentence } from './StateSentence'
+import { TitleLine } from './TitleLine'
+import type { Mode } from './theme'
+
+/** One project: header with the sentence of state, rail with the stations of the work, and the page. */
+export function Workspace({ mode, onMode }: { mode: Mode; onMode: () => void }) {
+  const { id = '' } = useParams()
+  const project = useProject(id)
+  const state = useProjectState(id)
+  const units = unitsOf(state?.totals?.usUnits ?? false)
+  if (project.isError) return <ErrorView error={project.error} onRetry={() => void project.refetch()} home />
+  const failing = (state?.totals?.overstressed ?? 0) + (state?.totals?.failing ?? 0)
+  return (
+    <div className="workspace">
+      <TitleLine project={project.data} mode={mode} onMode={onMode}>
+        <StateSentence state={state} />
+        {state?.totals && <span className="pill">{state.totals.code} · {state.totals.usUnits ? 'US' : 'SI'}</span>}
+      </TitleLine>
+      <nav className="rail" aria-label="Stations of the work">
+        <Station to={`/p/${id}/model`} icon="model" name="Model" />
+        <Station to={`/p/${id}/basis`} icon="basis" name="Basis" />
+        <Station to={`/p/${id}/results`} icon="results" name="Results" badge={failing} />
+        <Station to={`/p/${id}/schedules`} icon="schedules" name="Schedules" />
+      </nav>
+      <main className="page">
+        <Routes>
+          <Route path="model" element={<ModelPage id={id} />} />
+          <Route path="basis" element={<BasisPage id={id} state={state} />} />
+          <Route path="results" element={<ResultsPage id={id} mode={mode} />} />
+          <Route path="sheet/:mark" element={<MemberSheet id={id} units={units} />} />
+          <Route path="schedules" element={<SchedulesPage id={id} />} />
+          <Route path="*" element={<Navigate to={`/p/${id}/results`} replace />} />
+        </Routes>
+      </main>
+    </div>
+  )
+}
+
+function Station({ to, icon, name, badge = 0 }: { to: string; icon: IconName; name: string; badge?: number }) {
+  return (
+    <NavLink to={to} className="station">
+      <Icon name={icon} />
+      <span>{name}</span>
+      {badge > 0 && <b className="badge" title={`${badge} lines and stacks fail`}>{badge}</b>}
+    </NavLink>
+  )
+}

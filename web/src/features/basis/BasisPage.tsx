@@ -1,0 +1,135 @@
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
+import { App, InputNumber, Select, Tooltip } from 'antd'
+import { useState } from 'react'
+import { api, type ApiError, type Basis, type State } from '../../api/client'
+import { unitsOf } from '../../lib/units'
+import { ErrorView } from '../../ui/ErrorView'
+import { InlineText } from '../../ui/InlineText'
+import { Loading } from '../../ui/Loading'
+import { BARS, COVER, MATERIALS, shown, STIRRUPS, stored, unitOf, type NumberField } from './fields'
+
+/** The basis of design. Every change is stored at once and redesigns the building; undo takes the last one back. */
+export function BasisPage({ id, state }: { id: string; state?: State }) {
+  const { message } = App.useApp()
+  const queries = useQueryClient()
+  const [history, setHistory] = useState<Basis[]>([])
+  const basis = useQuery({ queryKey: ['project', id, 'basis'], queryFn: ({ signal }) => api.basis(id, signal) })
+  const catalogue = useQuery({ queryKey: ['catalogue'], queryFn: ({ signal }) => api.catalogue(signal), staleTime: Infinity })
+  const save = useMutation({
+    mutationFn: (b: Basis) => api.setBasis(id, state?.version ?? 0, b),
+    onError: (e: ApiError) => void message.error(`${e.message} ${e.findings[0] ? `${e.findings[0].what} ${e.findings[0].mend}` : e.detail}`, 6),
+    onSettled: () => queries.invalidateQueries({ queryKey: ['project', id, 'basis'] }),
+  })
+  if (basis.isError) return <ErrorView error={basis.error} onRetry={() => void basis.refetch()} />
+  if (!basis.data || !catalogue.data) return <Loading words="Reading the basis" />
+  const b = save.isPending ? save.variables : basis.data
+  const code = catalogue.data.codes.find((c) => c.code === b.code)!
+  const units = unitsOf(code.usUnits)
+  const set = (change: Partial<Basis>) => {
+    const next = { ...b, ...change }
+    if (JSON.stringify(next) === JSON.stringify(b)) return
+    setHistory((h) => [...h, b])
+    save.mutate(next)
+  }
+  const undo = () => {
+    const last = history.at(-1)
+    if (!last) return
+    setHistory((h) => h.slice(0, -1))
+    save.mutate(last)
+  }
+  const numbers = (fields: NumberField[]) => fields.map((f) => (
+    <NumberRow key={f.key} field={f} value={shown(f, b[f.key] as number, units)} unit={unitOf(f, units)} us={units.us} onCommit={(v) => set({ [f.key]: stored(f, v, units) })} />
+  ))
+  return (
+    <div className="paper">
+      <div className="basis-head">
+        <h1><InlineText value={b.name} label="Name of the basis" onCommit={(name) => set({ name })} /></h1>
+        <button type="button" className="pill button" disabled={history.length === 0} onClick={undo}>Undo{history.length > 0 && ` (${history.length})`}</button>
+      </div>
+      <p className="soft">A change is stored as it is made and redesigns the whole building; the sentence at the top says when the results are current again.</p>
+      <div className="two basis">
+        <section>
+          <h2>Code and materials</h2>
+          <Row name="Design code" help="Edition and units. Another code starts from its standard bars and limits; undo takes it back. The concrete strengths come with the model.">
+            <Select
+              value={b.code} aria-label="Design code" style={{ width: 190 }} options={catalogue.data.codes.map((c) => ({ value: c.code, label: `${c.name}, ${c.usUnits ? 'US' : 'SI'} units` }))}
+              onChange={(v) => set({ ...catalogue.data.codes.find((c) => c.code === v)!.standard, name: b.name })}
+            />
+          </Row>
+          {numbers(MATERIALS)}
+          <h2>Cover</h2>
+          {numbers(COVER)}
+          <h2>Frame</h2>
+          <SwayRow name="Sway along X" value={b.swayX} onChange={(swayX) => set({ swayX })} />
+          <SwayRow name="Sway along Y" value={b.swayY} onChange={(swayY) => set({ swayY })} />
+        </section>
+        <section>
+          <h2>Bars</h2>
+          <BarsRow name="Beams" bars={code.bars} value={b.beamBars} onChange={(beamBars) => set({ beamBars })} />
+          <BarsRow name="Columns" bars={code.bars} value={b.columnBars} onChange={(columnBars) => set({ columnBars })} />
+          <BarsRow name="Stirrups and ties" bars={code.bars} value={b.stirrups} onChange={(stirrups) => set({ stirrups })} />
+          {numbers(BARS)}
+          <Row name="Prefer" help="What decides where several arrangements satisfy.">
+            <Select value={b.preference} aria-label="Prefer" style={{ width: 190 }} onChange={(preference) => set({ preference })} options={[{ value: 'least-steel', label: 'least steel' }, { value: 'fewest-bars', label: 'fewest bars' }]} />
+          </Row>
+          <h2>Stirrups</h2>
+          {numbers(STIRRUPS)}
+        </section>
+      </div>
+    </div>
+  )
+}
+
+function Row({ name, help, children }: { name: string; help: string; children: React.ReactNode }) {
+  return (
+    <label className="field">
+      <Tooltip title={help}><span>{name}</span></Tooltip>
+      <span>{children}</span>
+    </label>
+  )
+}
+
+/** A number that is stored when the field is left or Enter is pressed, if it lies within its limits. */
+function NumberRow(p: { field: NumberField; value: number; unit: string; us: boolean; onCommit: (v: number) => void }) {
+  const { field: f } = p
+  const [draft, setDraft] = useState<number | null>()
+  const value = draft === undefined ? p.value : draft
+  const limits = f.kind === 'count' || f.kind === 'percent' || !p.us
+  const bad = value === null || (limits && (value < f.least || value > f.most)) || (f.kind === 'count' && !Number.isInteger(value))
+  const commit = () => {
+    if (value !== null && !bad && value !== p.value) p.onCommit(value)
+    setDraft(undefined)
+  }
+  return (
+    <Row name={f.name} help={f.help}>
+      <InputNumber
+        value={value} aria-label={f.name} suffix={p.unit} status={bad ? 'error' : undefined} controls={false} style={{ width: 120 }}
+        onChange={setDraft} onBlur={commit} onPressEnter={commit}
+      />
+      {bad && <span className="over-ink"> {f.least} to {f.most} {p.unit}</span>}
+    </Row>
+  )
+}
+
+function BarsRow(p: { name: string; bars: string[]; value: string[]; onChange: (v: string[]) => void }) {
+  const toggle = (bar: string) => {
+    const next = p.value.includes(bar) ? p.value.filter((v) => v !== bar) : p.bars.filter((v) => p.value.includes(v) || v === bar)
+    if (next.length > 0) p.onChange(next)
+  }
+  return (
+    <div className="field">
+      <span>{p.name}</span>
+      <span className="chips" role="group" aria-label={p.name}>
+        {p.bars.map((bar) => <button key={bar} type="button" aria-pressed={p.value.includes(bar)} onClick={() => toggle(bar)}>{bar}</button>)}
+      </span>
+    </div>
+  )
+}
+
+function SwayRow(p: { name: string; value: string; onChange: (v: string) => void }) {
+  return (
+    <Row name={p.name} help="By the storey's stability index moments of wind and earthquake are magnified (6.6.4.6); braced takes them as they are.">
+      <Select value={p.value} aria-label={p.name} style={{ width: 190 }} onChange={p.onChange} options={[{ value: 'from-model', label: 'by the stability index' }, { value: 'braced', label: 'taken as braced' }]} />
+    </Row>
+  )
+}

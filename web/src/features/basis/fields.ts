@@ -1,0 +1,44 @@
+import type { Basis } from '../../api/client'
+import { lengthFrom, lengthIn, stressFrom, stressIn, type Units } from '../../lib/units'
+
+/** A number of the basis with its words, unit and limits (in the display unit of SI). */
+export interface NumberField {
+  key: keyof Basis
+  name: string
+  kind: 'stress' | 'length' | 'count' | 'percent'
+  least: number
+  most: number
+  help: string
+}
+
+export const MATERIALS: NumberField[] = [
+  { key: 'fyMpa', name: 'Longitudinal bars, fy', kind: 'stress', least: 200, most: 700, help: 'Specified yield strength of main bars.' },
+  { key: 'fytMpa', name: 'Stirrups and ties, fyt', kind: 'stress', least: 200, most: 700, help: 'In shear no more than 420 MPa counts (20.2.2.4).' },
+]
+export const COVER: NumberField[] = [
+  { key: 'beamCoverMm', name: 'Cover of beams', kind: 'length', least: 10, most: 150, help: 'Clear, to the stirrups.' },
+  { key: 'columnCoverMm', name: 'Cover of columns', kind: 'length', least: 10, most: 150, help: 'Clear, to the ties.' },
+  { key: 'aggregateMm', name: 'Largest aggregate', kind: 'length', least: 5, most: 60, help: 'Bars are at least 4/3 of it apart (25.2.1).' },
+]
+export const STIRRUPS: NumberField[] = [
+  { key: 'spacingStepMm', name: 'Spacing step', kind: 'length', least: 1, most: 100, help: 'Spacings are multiples of it.' },
+  { key: 'spacingLeastMm', name: 'Closest practical spacing', kind: 'length', least: 25, most: 300, help: 'Below it more legs or a larger bar are tried.' },
+  { key: 'spacingMostMm', name: 'Widest spacing', kind: 'length', least: 50, most: 600, help: 'Whatever the code allows.' },
+  { key: 'zonesMost', name: 'Zones a span', kind: 'count', least: 1, most: 3, help: 'Stretches of one spacing that a span may have.' },
+  { key: 'legsMost', name: 'Most legs', kind: 'count', least: 2, most: 12, help: 'Stirrup legs across a beam.' },
+]
+export const BARS: NumberField[] = [
+  { key: 'layersMost', name: 'Layers a face', kind: 'count', least: 1, most: 3, help: 'Layers of bars in one face of a beam.' },
+  { key: 'practicalCap', name: 'Practical steel cap of columns', kind: 'percent', least: 1, most: 8, help: 'Above it a column is called too small, though legal: bars lap and cross in the joint.' },
+]
+
+export function shown(f: NumberField, v: number, u: Units): number {
+  const x = f.kind === 'stress' ? stressIn(v, u) : f.kind === 'length' ? lengthIn(v, u) : f.kind === 'percent' ? 100 * v : v
+  return Math.round(x * 1000) / 1000
+}
+
+export function stored(f: NumberField, v: number, u: Units): number {
+  return f.kind === 'stress' ? stressFrom(v, u) : f.kind === 'length' ? lengthFrom(v, u) : f.kind === 'percent' ? v / 100 : v
+}
+
+export const unitOf = (f: NumberField, u: Units) => (f.kind === 'stress' ? u.stress : f.kind === 'length' ? u.length : f.kind === 'percent' ? '%' : '')

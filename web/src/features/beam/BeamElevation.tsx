@@ -1,0 +1,110 @@
+import type { Beam } from '../../api/client'
+import type { Axis } from '../../drawing/beamScene'
+import { lengthIn, type Units } from '../../lib/units'
+
+const TOP = 46
+const DEPTH = 70
+
+/** The line in elevation: bars where they are, cut-offs, stirrups by zone. Depth is stretched, lengths are to scale. */
+export function BeamElevation(p: { beam: Beam; axis: Axis; widthPx: number; units: Units }) {
+  const { beam, axis } = p
+  const deepest = Math.max(...beam.spans.map((s) => s.section.depth))
+  const unit = DEPTH / deepest
+  const depthAt = (span: number) => (beam.spans[span]?.section.depth ?? deepest) * unit
+  const spanAt = (x: number) => beam.spans.findIndex((s) => x <= s.to + 1)
+  return (
+    <svg width={p.widthPx} height={188} role="img" aria-label="Elevation with bars">
+      {beam.spans.map((s) => (
+        <rect key={s.number} className="concrete" x={axis.x(s.from)} y={TOP} width={axis.x(s.to) - axis.x(s.from)} height={s.section.depth * unit} />
+      ))}
+      {beam.supports.map((s, i) => {
+        const w = Math.max(axis.x(s.x + s.depth / 2) - axis.x(s.x - s.depth / 2), 3)
+        const y = TOP + depthAt(Math.min(i, beam.spans.length - 1))
+        return (
+          <g key={i}>
+            {s.kind === 'column' && <rect className="support" x={axis.x(s.x) - w / 2} y={TOP} width={w} height={DEPTH + 20} opacity={0.55} />}
+            {s.kind === 'column' && <rect className="support" x={axis.x(s.x) - w / 2} y={y} width={w} height={TOP + DEPTH + 20 - y} />}
+            {s.kind === 'beam' && <path className="support" d={`M ${axis.x(s.x)} ${y} l 7 12 h -14 z`} />}
+            <text x={axis.x(s.x)} y={TOP + DEPTH + 34} textAnchor="middle" className="axis-text">{s.label}</text>
+          </g>
+        )
+      })}
+      {beam.zones.flatMap((z) => stirrups(z.from, z.to, z.spacing).map((x, i) => (
+        <line key={`${z.from}-${i}`} className="stirrup" x1={axis.x(x)} x2={axis.x(x)} y1={TOP + 4} y2={TOP + depthAt(z.span) - 4} />
+      )))}
+      {beam.groups.map((g, i) => {
+        const span = Math.max(0, spanAt((g.from + g.to) / 2))
+        const offset = Math.max(6, g.offset * unit) + (g.through ? 0 : 3)
+        const y = g.face === 'top' ? TOP + offset : TOP + depthAt(span) - offset
+        const hook = g.face === 'top' ? 9 : -9
+        return (
+          <g key={i} className="bar" strokeWidth={g.through ? 1.8 : 2.6}>
+            <title>{`${g.count}${g.size} ${g.face}, layer ${g.layer}${g.through ? ', through' : ''}`}</title>
+            <line x1={axis.x(g.from)} x2={axis.x(g.to)} y1={y} y2={y} />
+            {g.hookFrom && <line x1={axis.x(g.from)} x2={axis.x(g.from)} y1={y} y2={y + hook} />}
+            {g.hookTo && <line x1={axis.x(g.to)} x2={axis.x(g.to)} y1={y} y2={y + hook} />}
+          </g>
+        )
+      })}
+      {spread(groupTags(beam, axis), p.widthPx).map((t, i) => (
+        <g key={i} className="tag">
+          <rect x={t.x - t.w / 2} y={t.top ? 12 : TOP + DEPTH + 6} width={t.w} height={17} rx={3} />
+          <text x={t.x} y={t.top ? 24 : TOP + DEPTH + 18} textAnchor="middle">{t.text}</text>
+        </g>
+      ))}
+      {beam.zones.map((z, i) => {
+        const w = axis.x(z.to) - axis.x(z.from)
+        return (
+          <g key={i} className="zone">
+            <line x1={axis.x(z.from) + 1} x2={axis.x(z.to) - 1} y1={158} y2={158} />
+            <line x1={axis.x(z.from)} x2={axis.x(z.from)} y1={154} y2={162} />
+            <line x1={axis.x(z.to)} x2={axis.x(z.to)} y1={154} y2={162} />
+            {w > 38 && <text x={axis.x((z.from + z.to) / 2)} y={172} textAnchor="middle">{`${z.size}-${lengthIn(z.spacing, p.units).toFixed(0)}`}</text>}
+            {w > 38 && <text x={axis.x((z.from + z.to) / 2)} y={184} textAnchor="middle" className="faint">{z.legs} legs</text>}
+            <title>{`${z.count} ${z.size} at ${lengthIn(z.spacing, p.units).toFixed(0)} ${p.units.length}, ${z.legs} legs`}</title>
+          </g>
+        )
+      })}
+    </svg>
+  )
+}
+
+function stirrups(from: number, to: number, spacing: number): number[] {
+  const n = Math.min(400, Math.floor((to - from) / spacing))
+  return Array.from({ length: n + 1 }, (_, i) => from + Math.min(50, spacing / 2) + i * spacing).filter((x) => x < to)
+}
+
+interface Tag {
+  x: number
+  w: number
+  text: string
+  top: boolean
+}
+
+/** One tag per run of bars, near its middle; tags that would collide are moved aside, row by row. */
+function groupTags(beam: Beam, axis: Axis): Tag[] {
+  const byRun = new Map<string, Tag>()
+  for (const g of beam.groups) {
+    const key = `${g.face}/${g.from}/${g.to}/${g.size}/${g.through}`
+    const old = byRun.get(key)
+    const count = (old ? Number(old.text.match(/\d+/)![0]) : 0) + g.count
+    const text = g.through ? `${count}${g.size} through` : `+ ${count}${g.size}`
+    const x = g.through ? axis.left + 46 : (axis.x(g.from) + axis.x(g.to)) / 2
+    byRun.set(key, { x, w: text.length * 6.3 + 10, text, top: g.face === 'top' })
+  }
+  return [...byRun.values()]
+}
+
+function spread(tags: Tag[], widthPx: number): Tag[] {
+  const out: Tag[] = []
+  for (const top of [true, false]) {
+    let edge = 0
+    for (const t of tags.filter((q) => q.top === top).sort((a, b) => a.x - b.x)) {
+      const x = Math.max(t.x, edge + t.w / 2 + 3)
+      if (x + t.w / 2 > widthPx) continue
+      out.push({ ...t, x })
+      edge = x + t.w / 2
+    }
+  }
+  return out
+}

@@ -1,0 +1,36 @@
+import { Button, Progress } from 'antd'
+import { useEffect, useState } from 'react'
+import { api, type Job } from '../../api/client'
+import { FindingList } from '../../ui/FindingList'
+
+/** Follows an import until it has made a project, was refused, or was cancelled. */
+export function ImportProgress(p: { job: Job; onDone: (project: string) => void; onClose: () => void }) {
+  const [job, setJob] = useState(p.job)
+  const { onDone } = p
+  useEffect(() => {
+    const events = api.jobEvents(p.job.id)
+    events.addEventListener('job', (e) => {
+      const j = JSON.parse((e as MessageEvent).data) as Job
+      setJob(j)
+      if (['done', 'failed', 'cancelled'].includes(j.phase)) events.close()
+      if (j.phase === 'done' && j.result) onDone(j.result)
+    })
+    return () => events.close()
+  }, [p.job.id, onDone])
+  if (job.phase === 'failed')
+    return (
+      <div className="notice" role="alert">
+        <h2>The model cannot be taken in yet</h2>
+        <p className="soft">{job.findings.length} findings. Mend them in the program that made the file, then drop it again; nothing was stored.</p>
+        <FindingList findings={job.findings} />
+        <Button onClick={p.onClose}>Close</Button>
+      </div>
+    )
+  return (
+    <div className="notice import">
+      <span>{job.phase === 'cancelled' ? 'Cancelled; nothing was stored.' : `${job.doing}…`}</span>
+      {job.phase !== 'cancelled' && <Progress percent={job.total > 0 ? Math.floor((100 * job.done) / job.total) : 100} status="active" showInfo={job.total > 0} />}
+      {job.phase !== 'cancelled' && <Button size="small" onClick={() => void api.cancelJob(job.id)}>Cancel</Button>}
+    </div>
+  )
+}

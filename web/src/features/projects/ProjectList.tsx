@@ -1,0 +1,76 @@
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
+import { Button, Popconfirm, Upload } from 'antd'
+import { useState } from 'react'
+import { Link, useNavigate } from 'react-router'
+import { api, type ApiError, type Job, type Project } from '../../api/client'
+import type { Mode } from '../../app/theme'
+import { TitleLine } from '../../app/TitleLine'
+import { ErrorView } from '../../ui/ErrorView'
+import { Loading } from '../../ui/Loading'
+import { ImportProgress } from './ImportProgress'
+
+/** All projects; a model file dropped here becomes a new one. */
+export function ProjectList({ mode, onMode }: { mode: Mode; onMode: () => void }) {
+  const navigate = useNavigate()
+  const queries = useQueryClient()
+  const [job, setJob] = useState<Job>()
+  const list = useQuery({ queryKey: ['projects'], queryFn: ({ signal }) => api.projects(signal), staleTime: 0 })
+  const upload = useMutation<Job, ApiError, File>({ mutationFn: api.upload, onSuccess: setJob })
+  const done = (id: string) => {
+    void queries.invalidateQueries({ queryKey: ['projects'] })
+    void navigate(`/p/${id}/model`)
+  }
+  return (
+    <div className="front">
+      <TitleLine mode={mode} onMode={onMode} />
+      <div className="front-page">
+        <h1>Projects</h1>
+        <p className="soft">A building comes in as its analysis model; every beam and column is designed at once.</p>
+        <Upload.Dragger
+          accept=".json,.zip" showUploadList={false} maxCount={1} disabled={upload.isPending}
+          beforeUpload={(file) => {
+            setJob(undefined)
+            upload.mutate(file)
+            return false
+          }}
+        >
+          <b>{upload.isPending ? 'Sending the file…' : 'Drop a model file here, or click to choose one'}</b>
+          <div className="soft">Kolonne model (.json) or a zip of CSV tables</div>
+        </Upload.Dragger>
+        {upload.isError && <ErrorView error={upload.error} />}
+        {job && <ImportProgress key={job.id} job={job} onDone={done} onClose={() => setJob(undefined)} />}
+        {list.isError && <ErrorView error={list.error} onRetry={() => void list.refetch()} />}
+        {list.isPending && <Loading words="Reading the projects" />}
+        {list.data?.projects.length === 0 && <p className="notice">No project yet. Start with a model file; <code>./kolonne demo building.json</code> makes one to try.</p>}
+        {list.data && list.data.projects.length > 0 && (
+          <table className="plain projects">
+            <thead><tr><th>project</th><th>changed</th><th /></tr></thead>
+            <tbody>{list.data.projects.map((p) => <ProjectRow key={p.id} project={p} />)}</tbody>
+          </table>
+        )}
+      </div>
+    </div>
+  )
+}
+
+function ProjectRow({ project }: { project: Project }) {
+  const queries = useQueryClient()
+  const remove = useMutation({
+    mutationFn: () => api.remove(project.id),
+    onSettled: () => queries.invalidateQueries({ queryKey: ['projects'] }),
+  })
+  return (
+    <tr>
+      <td><Link to={`/p/${project.id}/results`}><b>{project.name}</b></Link></td>
+      <td className="soft">{new Date(project.changedAt).toLocaleString()}</td>
+      <td className="num">
+        <Popconfirm
+          title={`Delete “${project.name}”?`} description="Its model, basis and history are deleted for good."
+          okText="Delete" cancelText="Keep" okButtonProps={{ danger: true }} onConfirm={() => remove.mutate()}
+        >
+          <Button size="small" type="text" loading={remove.isPending}>Delete</Button>
+        </Popconfirm>
+      </td>
+    </tr>
+  )
+}

@@ -1,0 +1,123 @@
+import { useMemo, useState } from 'react'
+import type { ResultRow, Rung, View } from '../../api/client'
+import { labelOf, planScene, type PlanMember } from '../../drawing/planScene'
+import { rampColor } from '../../drawing/ramp'
+import { utilisation } from '../../lib/format'
+
+export type LabelKind = 'utilisation' | 'bars' | 'marks'
+
+interface Props {
+  view: View
+  storey: Rung
+  rows: ResultRow[]
+  matching: Set<string>
+  label: LabelKind
+  selected?: string
+  onSelect: (mark: string | undefined) => void
+  onOpen: (mark: string) => void
+}
+
+/** Plan of a storey: members in true width, shaded by utilisation. */
+export function PlanView(p: Props) {
+  const [hover, setHover] = useState<{ m: PlanMember; x: number; y: number }>()
+  const scene = useMemo(() => planScene(p.view, p.storey.elevationM * 1000), [p.view, p.storey.elevationM])
+  const byMark = useMemo(() => new Map(p.rows.map((r) => [r.mark, r])), [p.rows])
+  const labelled = useMemo(() => new Set(longest(scene.members).map((m) => m.id)), [scene])
+  const b = scene.box
+  const unit = Math.max(b.width, b.height * 1.2) / 50
+  if (scene.members.length === 0)
+    return <div className="notice">There is no floor at {p.storey.name}. Choose another storey on the left.</div>
+  return (
+    <div className="plan" onMouseLeave={() => setHover(undefined)}>
+      <svg viewBox={`${b.x} ${b.y} ${b.width} ${b.height}`} role="img" aria-label={`Plan of ${p.storey.name}`} onClick={() => p.onSelect(undefined)}>
+        <defs>
+          <pattern id="hatch-plan" width={unit * 0.5} height={unit * 0.5} patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
+            <rect width={unit * 0.5} height={unit * 0.5} fill="var(--over-soft)" />
+            <rect width={unit * 0.3} height={unit * 0.5} fill="var(--over)" />
+          </pattern>
+        </defs>
+        {scene.grid.map((g) => (
+          <g key={g.id} className="grid-line">
+            <line x1={g.x1} y1={g.y1} x2={g.x2} y2={g.y2} strokeDasharray={`${unit / 6} ${unit / 3}`} strokeWidth={unit / 14} />
+            <circle cx={g.x1 === g.x2 ? g.x2 : g.x1} cy={g.x1 === g.x2 ? g.y2 : g.y1} r={unit * 0.75} strokeWidth={unit / 14} />
+            <text x={g.x1 === g.x2 ? g.x2 : g.x1} y={(g.x1 === g.x2 ? g.y2 : g.y1) + unit * 0.3} fontSize={unit * 0.85} textAnchor="middle">{g.id}</text>
+          </g>
+        ))}
+        {scene.members.map((m) => (
+          <Shape
+            key={m.id} m={m} unit={unit} dim={!p.matching.has(m.mark)} selected={m.mark === p.selected}
+            onMove={(x, y) => setHover({ m, x, y })} onSelect={() => p.onSelect(m.mark)} onOpen={() => p.onOpen(m.mark)}
+          />
+        ))}
+        {scene.members.filter((m) => labelled.has(m.id) && p.matching.has(m.mark) && (!m.satisfied || m.mark === p.selected || p.label !== 'utilisation')).map((m) => (
+          <Label key={m.id} m={m} unit={unit} text={labelOf(byMark.get(m.mark), p.label)} />
+        ))}
+      </svg>
+      {hover && <HoverCard row={byMark.get(hover.m.mark)} mark={hover.m.mark} member={hover.m} x={hover.x} y={hover.y} />}
+    </div>
+  )
+}
+
+/** The longest piece of every line carries its label. */
+function longest(members: PlanMember[]): PlanMember[] {
+  const best = new Map<string, PlanMember>()
+  for (const m of members) {
+    const old = best.get(m.mark)
+    if (!old || Math.hypot(m.x2 - m.x1, m.y2 - m.y1) > Math.hypot(old.x2 - old.x1, old.y2 - old.y1)) best.set(m.mark, m)
+  }
+  return [...best.values()]
+}
+
+function Shape(p: {
+  m: PlanMember; unit: number; dim: boolean; selected: boolean; onMove: (x: number, y: number) => void; onSelect: () => void; onOpen: () => void
+}) {
+  const { m } = p
+  const fill = m.satisfied ? rampColor(m.utilisation) : 'url(#hatch-plan)'
+  const common = {
+    fill, opacity: p.dim ? 0.22 : 1, className: 'plan-member', stroke: p.selected ? 'var(--ink)' : m.column ? 'var(--ink)' : 'var(--ink-soft)',
+    strokeWidth: p.selected ? p.unit / 6 : m.column ? p.unit / 18 : p.unit / 40,
+    onMouseMove: (e: React.MouseEvent) => {
+      const box = (e.currentTarget as SVGElement).ownerSVGElement!.parentElement!.getBoundingClientRect()
+      p.onMove(e.clientX - box.left, e.clientY - box.top)
+    },
+    onClick: (e: React.MouseEvent) => {
+      e.stopPropagation()
+      p.onSelect()
+    },
+    onDoubleClick: p.onOpen,
+    'data-mark': m.mark,
+  }
+  if (m.column && m.round) return <circle cx={m.x2} cy={m.y2} r={m.width / 2} {...common} />
+  if (m.column) return <rect x={m.x2 - m.width / 2} y={m.y2 - m.depth / 2} width={m.width} height={m.depth} {...common} />
+  const length = Math.hypot(m.x2 - m.x1, m.y2 - m.y1)
+  const angle = (Math.atan2(m.y2 - m.y1, m.x2 - m.x1) * 180) / Math.PI
+  return <rect x={0} y={-m.width / 2} width={length} height={m.width} transform={`translate(${m.x1} ${m.y1}) rotate(${angle})`} {...common} />
+}
+
+function Label({ m, unit, text }: { m: PlanMember; unit: number; text: string }) {
+  if (!text) return null
+  const x = m.column ? m.x2 : (m.x1 + m.x2) / 2
+  const y = m.column ? m.y2 : (m.y1 + m.y2) / 2
+  const w = text.length * unit * 0.52 + unit * 0.6
+  return (
+    <g className={m.satisfied ? 'plan-label' : 'plan-label over'} pointerEvents="none">
+      <rect x={x - w / 2} y={y - unit * 0.62} width={w} height={unit * 1.24} rx={unit * 0.2} strokeWidth={unit / 16} />
+      <text x={x} y={y + unit * 0.32} fontSize={unit * 0.86} textAnchor="middle">{text}</text>
+    </g>
+  )
+}
+
+function HoverCard({ row, mark, member, x, y }: { row?: ResultRow; mark: string; member: PlanMember; x: number; y: number }) {
+  return (
+    <div className="hover-card" style={{ left: x + 14, top: y + 10 }}>
+      <b>{mark}</b> <span className={member.satisfied ? '' : 'over-ink'}>{utilisation(member.utilisation)}</span>
+      {row && (
+        <>
+          <div>{row.check}{row.place !== 'whole lift' && ` at ${row.place}`}</div>
+          {row.combination && <div className="soft">{row.combination}</div>}
+          <div className="soft">{row.bars} · {row.stirrups}</div>
+        </>
+      )}
+    </div>
+  )
+}

@@ -1,0 +1,31 @@
+import { Button } from 'antd'
+import type { ResultRow } from '../../api/client'
+import { utilisation } from '../../lib/format'
+
+/** What is selected, in two sentences, with the way to its sheet. */
+export function SelectionStrip({ row, onOpen }: { row?: ResultRow; onOpen: (m: string) => void }) {
+  if (!row)
+    return (
+      <div className="selection soft">
+        <span>Select a member in the list or the view: <kbd>↑</kbd> <kbd>↓</kbd> walk the list, <kbd>↵</kbd> opens the sheet, <kbd>/</kbd> goes to the query.</span>
+      </div>
+    )
+  return (
+    <div className="selection">
+      <div className="selection-mark">
+        <b>{row.mark}</b>
+        <span className="soft">{row.role === 'beam' ? `${row.parts} span${row.parts > 1 ? 's' : ''}` : `${row.parts} lifts`} · {Math.round(row.steelKg)} kg</span>
+      </div>
+      <div className="grow">
+        <div>
+          <b className={row.satisfied ? '' : 'over-ink'}>{row.check}, {utilisation(row.utilisation)}</b>
+          {row.place !== 'whole lift' && ` at ${row.place}`}
+          {row.combination && ` · ${row.combination}`}
+          {row.clause && <span className="soft"> · {row.clause}</span>}
+        </div>
+        <div className="soft">{row.finding || `${row.section} · ${row.bars} · ${row.stirrups}`}</div>
+      </div>
+      <Button type="primary" onClick={() => onOpen(row.mark)}>Open sheet <kbd>↵</kbd></Button>
+    </div>
+  )
+}

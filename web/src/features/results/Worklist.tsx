@@ -1,0 +1,48 @@
+import { useVirtualizer } from '@tanstack/react-virtual'
+import { Button } from 'antd'
+import { useEffect, useRef } from 'react'
+import type { ResultRow } from '../../api/client'
+import { utilisation } from '../../lib/format'
+import { UtilisationBar } from '../../ui/UtilisationBar'
+
+/** One row a beam line or column stack, worst first. */
+export function Worklist(p: { rows: ResultRow[]; selected?: string; onSelect: (m: string) => void; onOpen: (m: string) => void; onClear: () => void }) {
+  const scroll = useRef<HTMLDivElement>(null)
+  const v = useVirtualizer({ count: p.rows.length, getScrollElement: () => scroll.current, estimateSize: () => 47, overscan: 8 })
+  const index = p.rows.findIndex((r) => r.mark === p.selected)
+  useEffect(() => {
+    if (index >= 0) v.scrollToIndex(index, { align: 'auto' })
+  }, [index, v])
+  return (
+    <>
+      <div className="row head soft">
+        <span>mark</span><span>section</span><span>governing check</span><span /><span className="num">util.</span>
+      </div>
+      <div className="rows" ref={scroll} role="listbox" aria-label="Beam lines and column stacks">
+        {p.rows.length === 0 && <div className="notice">Nothing matches. <Button type="link" size="small" onClick={p.onClear}>Clear the query</Button></div>}
+        <div style={{ height: v.getTotalSize(), position: 'relative' }}>
+          {v.getVirtualItems().map((it) => {
+            const r = p.rows[it.index]!
+            return (
+              <div
+                key={r.mark} role="option" aria-selected={r.mark === p.selected} className="row" data-fails={!r.satisfied}
+                style={{ transform: `translateY(${it.start}px)`, height: it.size, position: 'absolute', left: 0, right: 0 }}
+                onClick={() => p.onSelect(r.mark)} onDoubleClick={() => p.onOpen(r.mark)}
+              >
+                <b>{r.mark}</b>
+                <span>{r.section}</span>
+                <span className="clip">{r.check}</span>
+                <UtilisationBar value={r.utilisation} satisfied={r.satisfied} />
+                <b className={r.satisfied ? 'num' : 'num over-ink'}>{utilisation(r.utilisation)}</b>
+                <span className="second soft clip">
+                  {r.bars} · {r.stirrups}
+                  {r.notes > 0 && ` · ${r.notes} note${r.notes > 1 ? 's' : ''}`}
+                </span>
+              </div>
+            )
+          })}
+        </div>
+      </div>
+    </>
+  )
+}

@@ -1,0 +1,9 @@
+import react from '@vitejs/plugin-react'
+import { defineConfig } from 'vitest/config'
+
+export default defineConfig({
+  plugins: [react()],
+  server: { proxy: { '/api': 'http://127.0.0.1:8420' } },
+  build: { chunkSizeWarningLimit: 2500 },
+  test: { environment: 'jsdom', setupFiles: ['src/test/setup.ts'], globals: false },
+})

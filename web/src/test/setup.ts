@@ -1,4 +1,6 @@
 import '@testing-library/jest-dom/vitest'
+import { cleanup } from '@testing-library/react'
+import { afterEach } from 'vitest'
 
 // antd measures the page; jsdom has neither of these
 window.matchMedia ??= (query: string) =>
@@ -8,3 +10,5 @@ globalThis.ResizeObserver ??= class {
   unobserve() {}
   disconnect() {}
 }
+
+afterEach(cleanup)

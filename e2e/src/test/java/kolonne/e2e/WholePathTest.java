@@ -26,6 +26,7 @@ import org.apache.poi.ss.usermodel.Sheet;
 import org.apache.poi.ss.usermodel.Workbook;
 import org.apache.poi.ss.usermodel.WorkbookFactory;
 import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -40,6 +41,7 @@ class WholePathTest {
     @BeforeAll
     static void start() throws Exception {
         application = new Application();
+        com.microsoft.playwright.assertions.PlaywrightAssertions.setDefaultAssertionTimeout(20_000);
         playwright = Playwright.create(new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));
         browser = playwright.chromium().launch(new BrowserType.LaunchOptions().setExecutablePath(Path.of("/usr/bin/chromium"))
             .setArgs(List.of("--no-sandbox", "--use-angle=swiftshader", "--enable-unsafe-swiftshader",
@@ -61,6 +63,11 @@ class WholePathTest {
         page = browser.newContext(new Browser.NewContextOptions().setViewportSize(1280, 800).setAcceptDownloads(true)).newPage();
         page.setDefaultTimeout(20_000);
         page.navigate(application.address());
+    }
+
+    @AfterEach
+    void close() {
+        page.context().close();
     }
 
     private void openDemo() {

@@ -1,0 +1,79 @@
+import { describe, expect, it } from 'vitest'
+import type { Beam, Interaction, Point, View } from '../api/client'
+import { axisOf, nearest, peaks, scaleOf } from './beamScene'
+import { niceStep, plotOf } from './columnScene'
+import { labelOf, planScene } from './planScene'
+import { rampVariable } from './ramp'
+import { spaceScene } from './spaceScene'
+
+const member = (id: string, role: string, ends: number[], line = 0) => ({
+  id, role, ends, widthMm: 300, depthMm: 600, line, part: 0, utilisation: 0.5, satisfied: true, round: false,
+})
+const view: View = {
+  version: 1, marks: ['L1-B01', 'C-A1'], grid: [{ id: 'A', x1: 0, y1: -1000, x2: 0, y2: 7000 }], storeys: [],
+  members: [member('b', 'beam', [0, 0, 3000, 6000, 0, 3000]), member('c', 'column', [0, 0, 0, 0, 0, 3000], 1), member('d', 'column', [0, 0, 3000, 0, 0, 6000], 1)],
+}
+const point = (x: number, mPos: number, span = 0) => ({ x, span, mPos }) as Point
+
+describe('the ramp', () => {
+  it('has one step for each range and a sign of its own above 1.00', () => {
+    expect([0.1, 0.4, 0.41, 0.92, 0.95, 1].map((u) => rampVariable(u))).toEqual(['--u0', '--u0', '--u1', '--u3', '--u4', '--u4'])
+    expect(rampVariable(1.01)).toBe('--over')
+    expect(rampVariable(0.3, false)).toBe('--over')
+  })
+})
+
+describe('the plan', () => {
+  it('shows the beams of the level and the columns that reach it from below', () => {
+    expect(planScene(view, 3000).members.map((m) => m.id)).toEqual(['b', 'c'])
+  })
+  it('shows the columns that leave the ground upwards, where nothing reaches it', () => {
+    expect(planScene(view, 0).members.map((m) => m.id)).toEqual(['c'])
+  })
+  it('turns y downwards for the screen', () => {
+    expect(planScene(view, 3000).grid[0]).toMatchObject({ y1: 1000, y2: -7000 })
+  })
+  it('says nothing of a member that is not in the list', () => {
+    expect(labelOf(undefined, 'bars')).toBe('')
+  })
+})
+
+describe('the space view', () => {
+  it('gives a box for each member with axes at right angles', () => {
+    for (const b of spaceScene(view)) {
+      const [x, y, z] = b.axes
+      const dot = (p: number[], q: number[]) => p.reduce((s, v, i) => s + v * q[i]!, 0)
+      expect([dot(x, y), dot(y, z), dot(x, z)].map((v) => Math.abs(v) < 1e-12)).toEqual([true, true, true])
+    }
+    expect(spaceScene(view)[0]!.size).toEqual([6, 0.3, 0.6])
+  })
+})
+
+describe('the beam sheet', () => {
+  const beam = { supports: [{ x: 0, depth: 400 }, { x: 6000, depth: 400 }] } as Beam
+  it('maps a place to the drawing and back', () => {
+    const a = axisOf(beam, 900)
+    expect(a.mm(a.x(2345))).toBeCloseTo(2345, 9)
+    expect(a.x(-200)).toBe(a.left)
+  })
+  it('draws sagging moments downwards, on the tension side', () => {
+    const y = scaleOf([100, -50], 0, 150, true)
+    expect(y(100)).toBeGreaterThan(y(-50))
+  })
+  it('finds the station under the cursor and the peak of each span', () => {
+    const pts = [point(0, 0), point(3000, 80), point(6000, 5), point(9000, 60, 1)]
+    expect(nearest(pts, 3400)).toBe(1)
+    expect(peaks(pts, (p) => p.mPos).map((p) => p.mPos)).toEqual([80, 60])
+  })
+})
+
+describe('the interaction plot', () => {
+  it('puts compression up and moments to the right, with round ticks', () => {
+    const i: Interaction = { angleDeg: 0, design: [{ m: 0, n: -1000 }, { m: 400, n: 1000 }, { m: 0, n: 4000 }], nominal: [], demands: [] }
+    const p = plotOf(i, 400, 300)
+    expect(p.y(4000)).toBeLessThan(p.y(0))
+    expect(p.x(400)).toBeGreaterThan(p.x(0))
+    expect(p.yTicks).toContain(0)
+    expect([niceStep(100, 5), niceStep(4200, 6), niceStep(1.3, 5)]).toEqual([20, 1000, 0.2])
+  })
+})

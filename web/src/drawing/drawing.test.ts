@@ -74,6 +74,6 @@ describe('the interaction plot', () => {
     expect(p.y(4000)).toBeLessThan(p.y(0))
     expect(p.x(400)).toBeGreaterThan(p.x(0))
     expect(p.yTicks).toContain(0)
-    expect([niceStep(100, 5), niceStep(4200, 6), niceStep(1.3, 5)]).toEqual([20, 1000, 0.2])
+    expect([niceStep(100, 5), niceStep(4800, 6), niceStep(1.3, 5)]).toEqual([20, 1000, 0.2])
   })
 })

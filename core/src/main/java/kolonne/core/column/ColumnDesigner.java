@@ -70,7 +70,7 @@ public final class ColumnDesigner {
                 // the demand that failed the last arrangement comes first: it most likely fails this one too
                 LiftDemands.Demand d = demands.get(k == 0 ? first : k <= first ? k - 1 : k);
                 double u = surface.screened(d.p(), d.mx(), d.my());
-                if (u > 0.97) {
+                if (u > 0.96) {
                     u = surface.exact(d.p(), d.mx(), d.my()).utilisation();
                 }
                 if (u > worst) {

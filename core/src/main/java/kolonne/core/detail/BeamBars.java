@@ -26,8 +26,7 @@ public final class BeamBars {
             stirrups(line.spans().get(z.span()), z, basis, out);
         }
         for (BeamCage.SideBars s : cage.sideBars()) {
-            out.add(BarShapes.longitudinal("side bars, span " + (s.span() + 1), s.bar(), 2 * s.perFace(),
-                s.to() - s.from(), 0));
+            lapped("side bars, span " + (s.span() + 1), s.bar(), 2 * s.perFace(), s.to() - s.from(), 0, fc, false, basis, out);
         }
         return out;
     }
@@ -36,22 +35,28 @@ public final class BeamBars {
         boolean top = g.face() == BeamCage.Face.TOP;
         String what = (top ? "top" : "bottom") + (g.through() ? ", through" : "") + (g.layer() > 1
             ? ", layer " + g.layer() : "");
-        double run = g.to() - g.from();
         int hooks = (g.hookFrom() ? 1 : 0) + (g.hookTo() ? 1 : 0);
-        double whole = BarShapes.longitudinal(what, g.bar(), 1, run, hooks).cutLength();
+        lapped(what, g.bar(), g.count(), g.to() - g.from(), hooks, fc, top, basis, out);
+    }
+
+    /** Bars of one run, in lapped pieces where they are longer than the stock. */
+    private static void lapped(String what, Bar bar, int count, double run, int hooks, double fc, boolean top, Basis basis,
+                               List<BarItem> out) {
+        double whole = BarShapes.longitudinal(what, bar, 1, run, hooks).cutLength();
         if (whole <= STOCK_LENGTH) {
-            out.add(BarShapes.longitudinal(what, g.bar(), g.count(), run, hooks));
+            out.add(BarShapes.longitudinal(what, bar, count, run, hooks));
             return;
         }
-        double lap = LAP * basis.designCode().developmentLength(g.bar(), fc, basis.fy(), top, g.bar().diameter(),
-            basis.beamCover(), true);
-        int pieces = (int) Math.ceil((whole - lap) / (STOCK_LENGTH - lap));
+        double lap = LAP * basis.designCode().developmentLength(bar, fc, basis.fy(), top, bar.diameter(), basis.beamCover(), true);
+        // a piece may be a hooked end piece, and every cut is rounded up: leave room for both
+        double longest = STOCK_LENGTH - (whole - run) - 10;
+        int pieces = Math.max(2, (int) Math.ceil((run - lap) / (longest - lap)));
         double each = (run + (pieces - 1) * lap) / pieces;
         if (hooks > 0) {
-            out.add(BarShapes.longitudinal(what + ", end piece", g.bar(), hooks * g.count(), each, 1));
+            out.add(BarShapes.longitudinal(what + ", end piece", bar, hooks * count, each, 1));
         }
         if (pieces > hooks) {
-            out.add(BarShapes.longitudinal(what + ", lapped piece", g.bar(), (pieces - hooks) * g.count(), each, 0));
+            out.add(BarShapes.longitudinal(what + ", lapped piece", bar, (pieces - hooks) * count, each, 0));
         }
     }
 

@@ -1,0 +1,25 @@
+package kolonne.core;
+
+import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
+import static com.tngtech.archunit.library.dependencies.SlicesRuleDefinition.slices;
+
+import com.tngtech.archunit.core.importer.ImportOption;
+import com.tngtech.archunit.junit.AnalyzeClasses;
+import com.tngtech.archunit.junit.ArchTest;
+import com.tngtech.archunit.lang.ArchRule;
+
+/** The core knows the JDK and a numerics library only, and its packages form no cycles. */
+@AnalyzeClasses(packages = "kolonne.core", importOptions = ImportOption.DoNotIncludeTests.class)
+class DependencyRuleTest {
+    @ArchTest
+    static final ArchRule NO_FILES_SQL_HTTP_OR_CLOCK = noClasses().should().dependOnClassesThat().resideInAnyPackage(
+        "java.io..", "java.nio.file..", "java.sql..", "java.net..", "java.time..", "com.fasterxml..", "io.javalin..",
+        "org.apache..", "org.slf4j..", "kolonne.exchange..", "kolonne.server..");
+
+    @ArchTest
+    static final ArchRule NO_RANDOM_OUTSIDE_THE_DEMO = noClasses().that().resideOutsideOfPackage("..demo..").should()
+        .dependOnClassesThat().haveFullyQualifiedName("java.util.Random");
+
+    @ArchTest
+    static final ArchRule NO_CYCLES = slices().matching("kolonne.core.(*)..").should().beFreeOfCycles();
+}

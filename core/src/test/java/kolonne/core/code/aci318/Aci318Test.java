@@ -1,0 +1,190 @@
+package kolonne.core.code.aci318;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import kolonne.core.basis.Basis;
+import kolonne.core.code.Bar;
+import kolonne.core.code.BarCatalogue;
+import kolonne.core.code.DesignCode;
+import kolonne.core.code.ShearInput;
+import kolonne.core.code.ShearStrength;
+import kolonne.core.code.Slenderness;
+import kolonne.core.explain.Trace;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+/**
+ * Rules of ACI 318-19. Expected values are worked by hand from the clause in its own units; the two editions are compared
+ * with each other as second route (their rounded constants differ by up to 3 %).
+ */
+class Aci318Test {
+    private static final double PSI = UnitForm.PSI;
+    private static final double KIP = 4448.2216152605;
+    private static final double IN = 25.4;
+
+    /** Table 22.2.2.4.3. */
+    @ParameterizedTest(name = "f'c {0} psi: β1 {1}")
+    @CsvSource({"2500, 0.85", "4000, 0.85", "5000, 0.80", "6000, 0.75", "7000, 0.70", "8000, 0.65", "12000, 0.65"})
+    void beta1MatchesTheTable(double psi, double beta1) {
+        assertEquals(beta1, Aci318.US.block(psi * PSI).depth(), 1e-9);
+    }
+
+    /** Table 21.2.2, Grade 60: compression-controlled below 0.00207, tension-controlled from 0.00507. */
+    @ParameterizedTest(name = "εt {0}: φ {1}")
+    @CsvSource({"0, 0.65", "0.0020685, 0.65", "0.0035685, 0.775", "0.0050685, 0.90", "0.02, 0.90"})
+    void phiGrowsBetweenTheStrainLimits(double epsT, double phi) {
+        assertEquals(phi, Aci318.US.reduction(epsT, 0.0020685), 1e-4);
+    }
+
+    /** b 12 in, d 20 in, f'c 4000 psi, #3 at 8 in, two legs: Vc = 2 √4000 × 12 × 20 = 30.4 kip; Vs = 0.22 × 60 × 20 / 8 = 33 kip. */
+    @Test
+    void shearMatchesTheHandCalculationInPounds() {
+        ShearStrength s = Aci318.US.shear(new ShearInput(4000 * PSI, 60_000 * PSI, 12 * IN, 20 * IN, 12 * 22 * IN * IN, 0.01,
+            0.22 / 8 * IN, 0), Trace.OFF);
+        assertEquals(0.75 * 2 * Math.sqrt(4000) * 240 / 1000, s.concrete() / KIP, 1e-3);
+        assertEquals(0.75 * (2 * Math.sqrt(4000) * 240 / 1000 + 33), s.total() / KIP, 1e-3);
+        assertEquals(0.75 * 10 * Math.sqrt(4000) * 240 / 1000, s.limit() / KIP, 1e-3);
+        assertEquals(Math.max(0.75 * Math.sqrt(4000), 50) * 12 / 60_000, s.minimumAvs() / IN, 1e-9);
+    }
+
+    /** Without minimum stirrups: 8 λs ρw^(1/3) √f'c bw d, λs = √(2 / (1 + d/10)) = 0.816 for 20 in (22.5.5.1 c, 22.5.5.1.3). */
+    @Test
+    void withoutMinimumStirrupsTheSizeEffectCounts() {
+        ShearStrength s = Aci318.US.shear(new ShearInput(4000 * PSI, 60_000 * PSI, 12 * IN, 20 * IN, 12 * 22 * IN * IN, 0.01, 0, 0),
+            Trace.OFF);
+        double vc = 8 * Math.sqrt(2.0 / 3) * Math.cbrt(0.01) * Math.sqrt(4000) * 240 / 1000;
+        assertEquals(0.75 * vc, s.concrete() / KIP, 1e-3);
+    }
+
+    @Test
+    void axialCompressionHelpsInShearAndTensionTakesAway() {
+        double[] vc = new double[3];
+        double[] nu = {-300e3, 0, 300e3};
+        for (int i = 0; i < 3; i++) {
+            vc[i] = Aci318.SI.shear(new ShearInput(30, 420, 400, 340, 160_000, 0.01, 1, nu[i]), Trace.OFF).concrete();
+        }
+        assertTrue(vc[0] < vc[1] && vc[1] < vc[2]);
+        assertEquals(0.75 * 300e3 / (6 * 160_000) * 400 * 340, vc[2] - vc[1], 1);
+    }
+
+    /** The two editions on one section: constants are rounded, so 3 %. */
+    @ParameterizedTest(name = "f'c {0} MPa")
+    @CsvSource({"21", "28", "35", "42", "55"})
+    void theEditionsAgree(double fc) {
+        ShearInput in = new ShearInput(fc, 413.7, 300, 540, 180_000, 0.01, 0.9, 0);
+        ShearStrength a = Aci318.SI.shear(in, Trace.OFF);
+        ShearStrength b = Aci318.US.shear(in, Trace.OFF);
+        near(b.total(), a.total());
+        near(b.limit(), a.limit());
+        near(b.minimumAvs(), a.minimumAvs());
+        near(Aci318.US.beamMinimumSteel(fc, 413.7, 300, 540, Trace.OFF), Aci318.SI.beamMinimumSteel(fc, 413.7, 300, 540, Trace.OFF));
+        near(Aci318.US.torsionThreshold(fc, 180_000, 1800, Trace.OFF), Aci318.SI.torsionThreshold(fc, 180_000, 1800, Trace.OFF));
+        near(Aci318.US.crackSpacing(413.7, 50), Aci318.SI.crackSpacing(413.7, 50));
+        Bar bar = BarCatalogue.US.find("#8");
+        near(Aci318.US.developmentLength(bar, fc, 413.7, true, 50, 50, true),
+            Aci318.SI.developmentLength(bar, fc, 413.7, true, 50, 50, true));
+        near(Aci318.US.hookLength(bar, fc, 413.7, Trace.OFF), Aci318.SI.hookLength(bar, fc, 413.7, Trace.OFF));
+        near(Aci318.US.block(fc).depth(), Aci318.SI.block(fc).depth());
+    }
+
+    private static void near(double expected, double actual) {
+        assertEquals(expected, actual, 0.03 * expected);
+    }
+
+    /**
+     * Table 25.4.2.3, f'c 4000 psi, Grade 60, bottom bars: ld / db = 37.9 up to #6 and 47.4 from #7 (values of every
+     * handbook table, 3 digits); 1.3 times for top bars.
+     */
+    @ParameterizedTest(name = "{0} top {1}: ld/db {2}")
+    @CsvSource({"#6, false, 37.9", "#8, false, 47.4", "#8, true, 61.7", "#11, false, 47.4"})
+    void developmentLengthsMatchTheHandbooks(String label, boolean top, double ratio) {
+        Bar b = BarCatalogue.US.find(label);
+        double ld = Aci318.US.developmentLength(b, 4000 * PSI, 60_000 * PSI, top, 2 * b.diameter(), 2 * b.diameter(), true);
+        assertEquals(ratio, ld / b.diameter(), 0.002 * ratio);
+    }
+
+    /** Eq. 25.4.3.1a for #8, f'c 4000 psi: 60 000 × 1.25 × (4000/15000 + 0.6) / (55 √4000) = 18.7 in. */
+    @Test
+    void hookLengthMatchesTheHandCalculation() {
+        double expected = 60_000 * 1.25 * (4000.0 / 15_000 + 0.6) / (55 * Math.sqrt(4000));
+        assertEquals(expected, Aci318.US.hookLength(BarCatalogue.US.find("#8"), 4000 * PSI, 60_000 * PSI, Trace.OFF) / IN, 1e-6);
+    }
+
+    /** 15 in (40 000 / 40 000) − 2.5 × 2 in = 10 in (24.3.2, Grade 60, cc 2 in). */
+    @Test
+    void crackSpacingMatchesTheHandCalculation() {
+        assertEquals(10, Aci318.US.crackSpacing(60_000 * PSI, 2 * IN) / IN, 1e-9);
+    }
+
+    /** Table 9.3.1.1. */
+    @ParameterizedTest(name = "{0}: l/{1}")
+    @CsvSource({"SIMPLE, 16", "ONE_END_CONTINUOUS, 18.5", "BOTH_ENDS_CONTINUOUS, 21", "CANTILEVER, 8"})
+    void leastDepthsMatchTheTable(DesignCode.SpanEnds ends, double divisor) {
+        assertEquals(6000 / divisor, Aci318.SI.leastDepth(6000, ends, 420, Trace.OFF), 1e-9);
+        assertEquals(6000 / divisor * (0.4 + 500 / 700.0), Aci318.SI.leastDepth(6000, ends, 500, Trace.OFF), 1e-9);
+    }
+
+    @Test
+    void spacingLimitsAreHalvedWhereStirrupsCarryMuch() {
+        assertEquals(270, Aci318.SI.beamStirrupSpacing(540, false).along());
+        assertEquals(135, Aci318.SI.beamStirrupSpacing(540, true).along());
+        assertEquals(540, Aci318.SI.beamStirrupSpacing(540, false).across());
+        assertEquals(600, Aci318.SI.beamStirrupSpacing(2000, false).along());
+        Bar t20 = BarCatalogue.METRIC.find("T20");
+        Bar t10 = BarCatalogue.METRIC.find("T10");
+        assertEquals(320, Aci318.SI.columnTieSpacing(t20, t10, 500, 440, false, false));
+        assertEquals(220, Aci318.SI.columnTieSpacing(t20, t10, 500, 440, true, false));
+        assertEquals(110, Aci318.SI.columnTieSpacing(t20, t10, 500, 440, true, true));
+    }
+
+    /** 400 × 400, lu 4 m, k 1, E 27 800, Pu 1000 kN, M1 0, M2 100 kNm, βdns 0.6: worked by hand from 6.6.4.5. */
+    @Test
+    void momentMagnificationMatchesTheHandCalculation() {
+        double e = 27_800;
+        double i = Math.pow(400, 4) / 12;
+        Slenderness.Lift l = new Slenderness.Lift(0, 100e6, 4000, 1, 400 / Math.sqrt(12), e * i, 400, 1000e3, 0.6, false);
+        double pc = Math.PI * Math.PI * 0.4 * e * i / 1.6 / (4000.0 * 4000);
+        double delta = Math.max(1, 0.6 / (1 - 1000e3 / (0.75 * pc)));
+        Slenderness.Magnified m = Aci318.SI.slenderness().braced(l, Trace.OFF);
+        assertTrue(m.slender(), "34.6 is above 34");
+        assertEquals(delta, m.factor(), 1e-9);
+        assertEquals(delta * 100e6, m.moment(), 1);
+    }
+
+    @Test
+    void aLiftBeyondItsBucklingLoadHasNoMoment() {
+        double i = Math.pow(300, 4) / 12;
+        Slenderness.Lift l = new Slenderness.Lift(-50e6, 50e6, 9000, 1, 86.6, 27_800 * i, 300, 2500e3, 0.6, false);
+        assertTrue(Double.isInfinite(Aci318.SI.slenderness().braced(l, Trace.OFF).moment()));
+    }
+
+    @Test
+    void doubleCurvatureIsLessSlenderThanSingle() {
+        double i = Math.pow(400, 4) / 12;
+        double lu = 4500;
+        assertTrue(!Aci318.SI.slenderness().braced(new Slenderness.Lift(100e6, 100e6, lu, 1, 115.5, 27_800 * i, 400, 1e6, 0.6, false),
+            Trace.OFF).slender());
+        assertTrue(Aci318.SI.slenderness().braced(new Slenderness.Lift(-100e6, 100e6, lu, 1, 115.5, 27_800 * i, 400, 1e6, 0.6, false),
+            Trace.OFF).slender());
+    }
+
+    @Test
+    void swayMomentsGrowWithTheStabilityIndex() {
+        assertEquals(1.25, Aci318.SI.slenderness().sway(0.2), 1e-12);
+        assertTrue(Double.isInfinite(Aci318.SI.slenderness().sway(1)));
+    }
+
+    @Test
+    void theStandardBasesAreSoundAndABadOneIsNamed() {
+        assertTrue(Basis.standard(false).check().isEmpty());
+        assertTrue(Basis.standard(true).check().isEmpty());
+        Basis b = Basis.standard(false);
+        Basis bad = new Basis("x", b.code(), 42, b.fyt(), b.beamCover(), b.columnCover(), b.aggregate(), java.util.List.of("T19"),
+            b.columnBars(), b.stirrups(), b.spacingStep(), b.spacingLeast(), b.spacingMost(), b.zonesMost(), b.legsMost(),
+            b.layersMost(), Double.NaN, b.preference(), b.swayX(), b.swayY());
+        assertEquals(java.util.List.of("basis.fy", "basis.practicalCap", "basis.beamBars"),
+            bad.check().stream().map(f -> f.code()).toList());
+    }
+}

@@ -1,0 +1,103 @@
+package kolonne.core.model;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import kolonne.core.analysis.Analysis;
+import kolonne.core.analysis.FrameAnalysis;
+import kolonne.core.section.Shape;
+
+/** Small models for tests: one material, E = 30 000 MPa, one load case P of kind live without self-weight. */
+public final class ModelBuilder {
+    public static final double E = 30_000;
+    public final List<Storey> storeys = new ArrayList<>();
+    public final List<Joint> joints = new ArrayList<>();
+    public final List<Section> sections = new ArrayList<>();
+    public final List<Member> members = new ArrayList<>();
+    public final List<Support> supports = new ArrayList<>();
+    public final List<Diaphragm> diaphragms = new ArrayList<>();
+    public final List<SlabPanel> panels = new ArrayList<>();
+    public final List<LoadCase> cases = new ArrayList<>(List.of(new LoadCase("P", "load", CaseKind.LIVE, 0)));
+    public final List<MemberLoad> memberLoads = new ArrayList<>();
+    public final List<AreaLoad> areaLoads = new ArrayList<>();
+    public final List<JointLoad> jointLoads = new ArrayList<>();
+    public final List<Combination> combinations = new ArrayList<>();
+    public final List<StationForces> stationForces = new ArrayList<>();
+    public double fc = 30;
+
+    public ModelBuilder section(String id, double b, double h) {
+        sections.add(new Section(id, new Shape.Rectangle(b, h)));
+        return this;
+    }
+
+    public ModelBuilder joint(String id, double x, double y, double z) {
+        joints.add(new Joint(id, x, y, z));
+        return this;
+    }
+
+    public ModelBuilder beam(String id, String a, String b) {
+        return beam(id, a, b, Release.NONE, Release.NONE, 0, 0);
+    }
+
+    public ModelBuilder beam(String id, String a, String b, Release ra, Release rb, double rigidA, double rigidB) {
+        members.add(new Member(id, Role.BEAM, a, b, "S", "C", 0, ra, rb, rigidA, rigidB, StiffnessFactors.GROSS));
+        return this;
+    }
+
+    public ModelBuilder column(String id, String a, String b) {
+        members.add(new Member(id, Role.COLUMN, a, b, "S", "C", 0, Release.NONE, Release.NONE, 0, 0, StiffnessFactors.GROSS));
+        return this;
+    }
+
+    public ModelBuilder fixed(String joint) {
+        supports.add(Support.fixed(joint));
+        return this;
+    }
+
+    /** Held against translation and twist, free to bend. */
+    public ModelBuilder pinned(String joint) {
+        supports.add(new Support(joint, true, true, true, true, false, true));
+        return this;
+    }
+
+    public ModelBuilder spread(String member, double from, double to, double w1, double w2) {
+        memberLoads.add(new MemberLoad("P", member, MemberLoad.Kind.DISTRIBUTED, Direction.GLOBAL_Z, from, to, -w1, -w2));
+        return this;
+    }
+
+    public ModelBuilder point(String member, double at, double p) {
+        memberLoads.add(new MemberLoad("P", member, MemberLoad.Kind.POINT, Direction.GLOBAL_Z, at, at, -p, 0));
+        return this;
+    }
+
+    public ModelBuilder couple(String member, double at, double m) {
+        memberLoads.add(new MemberLoad("P", member, MemberLoad.Kind.MOMENT, Direction.GLOBAL_Y, at, at, m, 0));
+        return this;
+    }
+
+    public ModelBuilder push(String joint, double fx, double fy, double fz) {
+        jointLoads.add(new JointLoad("P", joint, fx, fy, fz, 0, 0, 0));
+        return this;
+    }
+
+    public ModelBuilder combine(String name, Map<String, Double> terms) {
+        combinations.add(new Combination(name, name, Purpose.STRENGTH,
+            terms.entrySet().stream().map(t -> new Combination.Term(t.getKey(), t.getValue())).toList()));
+        return this;
+    }
+
+    public Building building() {
+        if (sections.isEmpty()) {
+            section("S", 300, 600);
+        }
+        if (combinations.isEmpty()) {
+            combine("1.0P", Map.of("P", 1.0));
+        }
+        return new Building("test", "SI", storeys, List.of(), joints, List.of(new Material("C", fc, E, 0.2, 25e-6)), sections,
+            members, supports, diaphragms, panels, cases, memberLoads, areaLoads, jointLoads, combinations, stationForces);
+    }
+
+    public Analysis solve() {
+        return FrameAnalysis.solve(new BuildingIndex(building()));
+    }
+}

@@ -1,0 +1,143 @@
+package kolonne.core.section;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Random;
+import kolonne.core.code.aci318.Aci318;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+/** Columns under axial force and biaxial bending: fibre integration as second route, and properties of the surface. */
+class InteractionSurfaceTest {
+    private static List<PlacedBar> ring(double b, double h, int nx, int ny, double area) {
+        List<PlacedBar> out = new ArrayList<>();
+        double x0 = b / 2 - 60;
+        double y0 = h / 2 - 60;
+        for (int i = 0; i < nx; i++) {
+            out.add(new PlacedBar(-x0 + 2 * x0 * i / (nx - 1), -y0, area));
+            out.add(new PlacedBar(-x0 + 2 * x0 * i / (nx - 1), y0, area));
+        }
+        for (int j = 1; j < ny - 1; j++) {
+            out.add(new PlacedBar(-x0, -y0 + 2 * y0 * j / (ny - 1), area));
+            out.add(new PlacedBar(x0, -y0 + 2 * y0 * j / (ny - 1), area));
+        }
+        return out;
+    }
+
+    private static List<PlacedBar> circle(double d, int n, double area) {
+        List<PlacedBar> out = new ArrayList<>();
+        for (int i = 0; i < n; i++) {
+            double a = 2 * Math.PI * i / n;
+            out.add(new PlacedBar((d / 2 - 60) * Math.cos(a), (d / 2 - 60) * Math.sin(a), area));
+        }
+        return out;
+    }
+
+    /** Second route: the block over a 700 × 700 grid of fibres, bars one by one. */
+    @ParameterizedTest(name = "{0}, θ={1}°, c={2}")
+    @CsvSource({"rectangle, 0, 250", "rectangle, 90, 250", "rectangle, 31, 268", "rectangle, 57, 120", "rectangle, 45, 900",
+        "circle, 0, 200", "circle, 20, 350", "rectangle, 12, 60"})
+    void resultantsMatchFibreIntegration(String shape, double degrees, double c) {
+        boolean round = shape.equals("circle");
+        Shape s = round ? new Shape.Circle(500) : new Shape.Rectangle(400, 600);
+        List<PlacedBar> bars = round ? circle(500, 8, 491) : ring(400, 600, 3, 4, 491);
+        ColumnSection section = new ColumnSection(s, bars, 35, 420, Aci318.SI);
+        double theta = Math.toRadians(degrees);
+        ColumnSection.Resultant r = section.at(theta, c);
+        double ux = Math.cos(theta);
+        double uy = Math.sin(theta);
+        double top = section.reach(theta);
+        double a = Aci318.SI.block(35).depth() * c;
+        int n = 700;
+        double nn = 0;
+        double mx = 0;
+        double my = 0;
+        for (int i = 0; i < n; i++) {
+            for (int j = 0; j < n; j++) {
+                double x = s.width() * ((i + 0.5) / n - 0.5);
+                double y = s.depth() * ((j + 0.5) / n - 0.5);
+                boolean inside = !round || Math.hypot(x, y) <= 250;
+                if (inside && top - (x * ux + y * uy) < a) {
+                    double f = 0.85 * 35 * s.width() * s.depth() / n / n;
+                    nn += f;
+                    mx += f * y;
+                    my += f * x;
+                }
+            }
+        }
+        for (PlacedBar b : bars) {
+            double depth = top - (b.x() * ux + b.y() * uy);
+            double stress = Math.max(-420, Math.min(420, 200_000 * 0.003 * (c - depth) / c)) - (depth < a ? 0.85 * 35 : 0);
+            nn += stress * b.area();
+            mx += stress * b.area() * b.y();
+            my += stress * b.area() * b.x();
+        }
+        double force = 0.85 * 35 * s.A();
+        assertEquals(nn, r.N(), 2e-3 * force, "N");
+        assertEquals(mx, r.Mx(), 2e-3 * force * 200, "Mx");
+        assertEquals(my, r.My(), 2e-3 * force * 200, "My");
+    }
+
+    /** ACI 318-19 22.4.2: φ 0.80 (0.85 f'c (Ag − Ast) + fy Ast), worked by hand. */
+    @Test
+    void theCapOnAxialForceIsTheCodes() {
+        List<PlacedBar> bars = ring(400, 400, 3, 3, 500);
+        ColumnSection s = new ColumnSection(new Shape.Rectangle(400, 400), bars, 30, 420, Aci318.SI);
+        double po = 0.85 * 30 * (160_000 - 4000) + 420 * 4000;
+        assertEquals(0.65 * 0.8 * po, s.axialCap, 1e-6 * po);
+        assertEquals(0.9 * 420 * 4000, s.tension, 1e-6 * po);
+        InteractionSurface surface = new InteractionSurface(s, 400);
+        assertEquals(1, surface.exact(s.axialCap, 0, 0).utilisation(), 1e-9);
+        assertEquals(0.5, surface.exact(-0.5 * s.tension, 0, 0).utilisation(), 1e-9);
+    }
+
+    @Test
+    void theExactPointLiesOnTheRayAndTheScreenIsWithinTwoPerCent() {
+        InteractionSurface s = new InteractionSurface(new ColumnSection(new Shape.Rectangle(400, 600), ring(400, 600, 3, 5, 491), 35,
+            420, Aci318.SI), 600);
+        Random random = new Random(5);
+        for (int k = 0; k < 400; k++) {
+            double n = (random.nextDouble() * 1.2 - 0.2) * 5e6;
+            double mx = (random.nextDouble() - 0.5) * 1.4e9;
+            double my = (random.nextDouble() - 0.5) * 0.9e9;
+            InteractionSurface.Hit h = s.exact(n, mx, my);
+            if (!h.capped()) {
+                double f = 1 / h.utilisation();
+                assertEquals(n * f, h.nominal().phi() * h.nominal().N(), 2e-3 * 5e6, "N on the ray");
+                assertEquals(Math.abs(mx) * f, h.nominal().phi() * h.nominal().Mx(), 2e-3 * 1e9, "Mx on the ray");
+                assertEquals(Math.abs(my) * f, h.nominal().phi() * h.nominal().My(), 2e-3 * 1e9, "My on the ray");
+            }
+            assertEquals(h.utilisation(), s.screened(n, mx, my), 0.02 * h.utilisation(), "screen at " + n + " " + mx + " " + my);
+        }
+    }
+
+    @Test
+    void utilisationGrowsInProportionIsContinuousAndSymmetric() {
+        InteractionSurface s = new InteractionSurface(new ColumnSection(new Shape.Circle(600), circle(600, 8, 491), 35, 420,
+            Aci318.SI), 600);
+        double u = s.exact(2e6, 3e8, 1e8).utilisation();
+        assertEquals(2 * u, s.exact(4e6, 6e8, 2e8).utilisation(), 1e-6);
+        assertEquals(u, s.exact(2e6, -3e8, 1e8).utilisation(), 1e-9);
+        double last = s.exact(-1.2e6, 2e8, 1e8).utilisation();
+        for (double n = -1.2e6; n < 7e6; n += 2e4) {
+            double now = s.exact(n, 2e8, 1e8).utilisation();
+            assertTrue(Math.abs(now - last) < 0.03, "a jump at N = " + n);
+            last = now;
+        }
+    }
+
+    @Test
+    void moreSteelNeverRaisesTheUtilisation() {
+        double last = Double.POSITIVE_INFINITY;
+        for (double area = 200; area < 1200; area += 100) {
+            double u = new InteractionSurface(new ColumnSection(new Shape.Rectangle(500, 500), ring(500, 500, 3, 3, area), 30, 420,
+                Aci318.SI), 500).exact(1.5e6, 3e8, 2e8).utilisation();
+            assertTrue(u <= last + 1e-9, "area " + area);
+            last = u;
+        }
+    }
+}

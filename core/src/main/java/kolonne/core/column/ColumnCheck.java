@@ -19,7 +19,7 @@ import kolonne.core.section.Shape;
 /** Checks a cage of a column stack for every combination. Knows nothing of how the cage came about. */
 public final class ColumnCheck {
     /** Demands whose screened utilisation comes this near to the highest are solved exactly. */
-    private static final double NEAR = 0.96;
+    private static final double NEAR = 0.94;
 
     private final ColumnStack.Lift lift;
     private final ColumnCage.LiftCage cage;

@@ -46,7 +46,7 @@ public final class InteractionSurface {
         return h * (0.01 + 1.5 * t * t + 30 * Math.pow(t, 12));
     }
 
-    /** Quick utilisation from the stored mesh, straight between its points; within two per cent of {@link #exact}. */
+    /** Quick utilisation from the stored mesh, straight between its points; within three per cent of {@link #exact}. */
     public double screened(double n, double mx, double my) {
         double m = Math.hypot(mx, my) / scale;
         double size = Math.hypot(n, m);

@@ -96,7 +96,7 @@ class InteractionSurfaceTest {
     }
 
     @Test
-    void theExactPointLiesOnTheRayAndTheScreenIsWithinTwoPerCent() {
+    void theExactPointLiesOnTheRayAndTheScreenIsWithinThreePerCent() {
         InteractionSurface s = new InteractionSurface(new ColumnSection(new Shape.Rectangle(400, 600), ring(400, 600, 3, 5, 491), 35,
             420, Aci318.SI), 600);
         Random random = new Random(5);
@@ -111,7 +111,7 @@ class InteractionSurfaceTest {
                 assertEquals(Math.abs(mx) * f, h.nominal().phi() * h.nominal().Mx(), 2e-3 * 1e9, "Mx on the ray");
                 assertEquals(Math.abs(my) * f, h.nominal().phi() * h.nominal().My(), 2e-3 * 1e9, "My on the ray");
             }
-            assertEquals(h.utilisation(), s.screened(n, mx, my), 0.02 * h.utilisation(), "screen at " + n + " " + mx + " " + my);
+            assertEquals(h.utilisation(), s.screened(n, mx, my), 0.03 * h.utilisation(), "screen at " + n + " " + mx + " " + my);
         }
     }
 

@@ -80,7 +80,7 @@ public final class ModelReader {
         if (bytes.length > LARGEST) {
             return r.tooLarge(bytes.length);
         }
-        if (bytes.length == 0) {
+        if (new String(bytes, 0, Math.min(bytes.length, 1000), StandardCharsets.UTF_8).isBlank()) {
             return r.stop(Finding.fails("file.empty", "file", "The file is empty.", "Choose a model file."));
         }
         boolean zip = bytes.length > 3 && bytes[0] == 'P' && bytes[1] == 'K' && bytes[2] == 3 && bytes[3] == 4;

@@ -5,8 +5,12 @@ final class BadRequest extends RuntimeException {
     private final transient Problem problem;
 
     BadRequest(int status, String type, String title, String detail) {
-        super(title);
-        problem = Problem.of(status, type, title, detail);
+        this(Problem.of(status, type, title, detail));
+    }
+
+    BadRequest(Problem problem) {
+        super(problem.title());
+        this.problem = problem;
     }
 
     Problem problem() {

@@ -89,8 +89,7 @@ final class ProjectRoutes {
     private void rename(Context c) {
         Answers.NewName body = c.bodyAsClass(Answers.NewName.class);
         if (body.name() == null || body.name().isBlank()) {
-            c.status(422).json(Problem.of(422, "name", "The name is empty.", "Give the project a name."));
-            return;
+            throw new BadRequest(422, "name", "The name is empty.", "Give the project a name.");
         }
         moved(c, projects.rename(c.pathParam("id"), version(c), body.name()));
     }
@@ -98,19 +97,14 @@ final class ProjectRoutes {
     private void setBasis(Context c) {
         BasisFile.Read read = BasisFile.read(c.bodyAsBytes());
         if (read.basis() == null) {
-            c.status(422).json(Problem.of(422, "basis", "The basis cannot be designed to.", read.findings()));
-            return;
+            throw new BadRequest(Problem.of(422, "basis", "The basis cannot be designed to.", read.findings()));
         }
         moved(c, projects.setBasis(c.pathParam("id"), version(c), read.basis()));
     }
 
     private void moved(Context c, Optional<ProjectRow> row) {
-        if (row.isEmpty()) {
-            c.status(412).json(Problem.of(412, "moved", "Somebody else changed the project meanwhile.",
-                "Look at the newest state and make the change again."));
-            return;
-        }
-        answer(c, row.get());
+        answer(c, row.orElseThrow(() -> new BadRequest(412, "moved", "Somebody else changed the project meanwhile.",
+            "Look at the newest state and make the change again.")));
     }
 
     private static void answer(Context c, ProjectRow row) {

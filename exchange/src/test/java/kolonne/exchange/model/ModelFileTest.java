@@ -1,0 +1,186 @@
+package kolonne.exchange.model;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertFalse;
+import static org.junit.jupiter.api.Assertions.assertNull;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Map;
+import java.util.stream.Stream;
+import java.util.zip.ZipEntry;
+import java.util.zip.ZipOutputStream;
+import kolonne.core.demo.DemoBuilding;
+import kolonne.core.demo.DemoOptions;
+import kolonne.core.finding.Finding;
+import kolonne.core.finding.Severity;
+import kolonne.core.model.Building;
+import kolonne.core.model.Joint;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.Arguments;
+import org.junit.jupiter.params.provider.MethodSource;
+
+/** The model file there and back in every form, and every way in which it can be bad. */
+class ModelFileTest {
+    private static final String SOUND = """
+        {"format":"kolonne-model","version":1,"name":"Zaal één","units":"SI",
+         "storeys":[{"id":"L1","name":"Łąka","elevation":3}],
+         "joints":[{"id":"A","x":0,"y":0,"z":3},{"id":"B","x":6,"y":0,"z":3}],
+         "materials":[{"id":"C","fc":30}],
+         "sections":[{"id":"S","shape":"rectangle","b":300,"h":600}],
+         "members":[{"id":"M","role":"beam","start":"A","end":"B","section":"S","material":"C"}],
+         "supports":[{"joint":"A","held":["ux","uy","uz","rx","ry","rz"]}],
+         "loadCases":[{"id":"P","kind":"live"}],
+         "memberLoads":[{"case":"P","member":"M","kind":"distributed","from":0,"to":6,"value":-10}],
+         "combinations":[{"id":"K","purpose":"strength","terms":{"P":1.6}}]}""";
+
+    private static ModelReader.Read read(String s) {
+        return ModelReader.read(s.getBytes(StandardCharsets.UTF_8));
+    }
+
+    @Test
+    void aSmallSoundFileIsReadInCoreUnits() {
+        ModelReader.Read r = read(SOUND);
+        assertTrue(r.sound(), r.findings().toString());
+        Building b = r.building();
+        assertEquals("Zaal één", b.name());
+        assertEquals("Łąka", b.storeys().get(0).name());
+        assertEquals(6000, b.joints().get(1).x());
+        assertEquals(-10, b.memberLoads().get(0).w1());
+        assertEquals(4700 * Math.sqrt(30), b.materials().get(0).E(), 1e-9, "ACI 318M-19 19.2.2.1 where no modulus is given");
+    }
+
+    @Test
+    void usCustomaryUnitsAreConverted() {
+        ModelReader.Read r = read(SOUND.replace("\"SI\"", "\"US\"").replace("\"fc\":30", "\"fc\":4").replace("300", "12")
+            .replace("600", "24").replace("\"x\":6", "\"x\":20").replace("\"to\":6", "\"to\":20").replace("-10", "-1"));
+        assertTrue(r.sound(), r.findings().toString());
+        assertEquals(20 * 304.8, r.building().joints().get(1).x(), 1e-9);
+        assertEquals(304.8, r.building().sections().get(0).shape().width(), 1e-9);
+        assertEquals(27.579, r.building().materials().get(0).fc(), 1e-3);
+        assertEquals(-14.5939, r.building().memberLoads().get(0).w1(), 1e-4, "1 kip/ft in N/mm");
+    }
+
+    @Test
+    void jsonZipAndFolderHoldTheSameBuilding(@TempDir Path dir) throws IOException {
+        Building b = DemoBuilding.generate(DemoOptions.VELDHAVEN);
+        Building json = ModelReader.read(ModelWriter.json(b)).building();
+        Building zip = ModelReader.read(zip(ModelWriter.csv(b))).building();
+        for (Map.Entry<String, String> f : ModelWriter.csv(b).entrySet()) {
+            Files.writeString(dir.resolve(f.getKey()), f.getValue());
+        }
+        Building folder = ModelReader.read(dir).building();
+        assertEquals(json, zip);
+        assertEquals(json, folder);
+        assertEquals(b.members().size(), json.members().size());
+        assertEquals(b.panels().stream().map(p -> p.joints()).toList(), json.panels().stream().map(p -> p.joints()).toList());
+        assertEquals(b.combinations(), json.combinations());
+        for (int i = 0; i < b.joints().size(); i++) {
+            Joint p = b.joints().get(i);
+            assertEquals(0, p.distanceTo(json.joints().get(i)), 1e-6);
+        }
+        assertEquals(json, ModelReader.read(ModelWriter.json(json)).building(), "a second time nothing changes");
+    }
+
+    private static byte[] zip(Map<String, String> files) throws IOException {
+        ByteArrayOutputStream out = new ByteArrayOutputStream();
+        try (ZipOutputStream z = new ZipOutputStream(out)) {
+            for (Map.Entry<String, String> f : files.entrySet()) {
+                z.putNextEntry(new ZipEntry(f.getKey()));
+                z.write(f.getValue().getBytes(StandardCharsets.UTF_8));
+            }
+        }
+        return out.toByteArray();
+    }
+
+    static Stream<Arguments> bad() {
+        return Stream.of(bad("", "file.empty"), bad("   ", "file.empty"), bad("hello", "file.not-json"), bad("[1,2]", "file.not-a-model"),
+            bad("{\"format\":\"kolonne-model\"", "file.truncated"), bad(SOUND.substring(0, SOUND.length() / 2), "file.truncated"),
+            bad(SOUND + "x", "file.not-json"), bad("{}", "field.missing"),
+            bad(SOUND.replace("\"version\":1", "\"version\":9"), "file.version"),
+            bad(SOUND.replace("\"SI\"", "\"cubits\""), "file.units"), bad(SOUND.replace("\"x\":6", "\"x\":NaN"), "file.not-json"),
+            bad(SOUND.replace("\"x\":6", "\"x\":\"6\""), "field.type"), bad(SOUND.replace("\"x\":6", "\"x\":1e999"), "field.type"),
+            bad(SOUND.replace("\"x\":6,", ""), "field.missing"),
+            bad(SOUND.replace("\"x\":6,\"y\":0", "\"x\":6,\"x\":7,\"y\":0"), "file.not-json"),
+            bad(SOUND.replace("\"id\":\"B\"", "\"id\":\"A\""), "id.duplicate"),
+            bad(SOUND.replace("\"end\":\"B\"", "\"end\":\"Q\""), "reference.missing"),
+            bad(SOUND.replace("\"end\":\"B\"", "\"end\":\"A\""), "member.zero-length"),
+            bad(SOUND.replace("\"role\":\"beam\"", "\"role\":\"girder\""), "field.word"),
+            bad(SOUND.replace("\"b\":300", "\"b\":-300"), "section.size"),
+            bad(SOUND.replace("\"b\":300", "\"b\":0.3").replace("\"h\":600", "\"h\":0.6"), "section.size"),
+            bad(SOUND.replace("\"joints\":[", "\"joints\":[5,"), "field.type"),
+            bad(SOUND.replace("\"storeys\":[{", "\"storeys\":{\"a\":[{").replace("\"elevation\":3}]", "\"elevation\":3}]}"), "field.type"),
+            bad(SOUND.replace("\"fc\":30", "\"fc\":30000"), "material.strength"),
+            bad(SOUND.replace("{\"P\":1.6}", "{\"P\":\"1.6\"}"), "field.type"));
+    }
+
+    private static Arguments bad(String text, String code) {
+        return Arguments.of(code, text);
+    }
+
+    @ParameterizedTest(name = "{0} ({index})")
+    @MethodSource("bad")
+    void aBadFileGetsAFindingWithPlaceReasonAndMend(String code, String text) {
+        ModelReader.Read r = read(text);
+        assertFalse(r.sound());
+        Finding f = r.findings().stream().filter(x -> x.code().equals(code)).findFirst()
+            .orElseThrow(() -> new AssertionError("no " + code + " in " + r.findings()));
+        assertEquals(Severity.FAILS, f.severity());
+        assertFalse(f.where().isBlank() || f.what().isBlank() || f.mend().isBlank(), f.toString());
+    }
+
+    @Test
+    void allFaultsAreReportedAtOnceAndUnknownFieldsAreNotes() {
+        ModelReader.Read r = read(SOUND.replace("\"x\":6,", "\"colour\":\"red\",").replace("\"end\":\"B\"", "\"end\":\"Q\"")
+            .replace("\"b\":300,", ""));
+        List<String> codes = r.findings().stream().map(Finding::code).toList();
+        assertTrue(codes.containsAll(List.of("field.unknown", "field.missing", "reference.missing")), codes.toString());
+        assertEquals(Severity.NOTE, r.findings().stream().filter(f -> f.code().equals("field.unknown")).findFirst().orElseThrow().severity());
+        assertTrue(r.findings().stream().anyMatch(f -> f.where().startsWith("joints[1] B")), r.findings().toString());
+    }
+
+    @Test
+    void bytesThatAreNoTextAreRefused() {
+        byte[] noise = new byte[4096];
+        new java.util.Random(1).nextBytes(noise);
+        noise[0] = (byte) 0xFF;
+        assertNull(ModelReader.read(noise).building());
+    }
+
+    @Test
+    void aZipThatUnpacksToTooMuchIsRefusedBeforeItFillsTheMemory() throws IOException {
+        ByteArrayOutputStream out = new ByteArrayOutputStream();
+        try (ZipOutputStream z = new ZipOutputStream(out)) {
+            z.putNextEntry(new ZipEntry("joints.csv"));
+            byte[] zeros = new byte[1 << 20];
+            for (int i = 0; i < 300; i++) {
+                z.write(zeros);
+            }
+        }
+        assertTrue(out.size() < 1 << 20, "a bomb is small");
+        ModelReader.Read r = ModelReader.read(out.toByteArray());
+        assertEquals("zip.too-large", r.findings().get(0).code());
+    }
+
+    @Test
+    void aDamagedZipAndATableWithoutUnitsAreNamed() throws IOException {
+        byte[] z = zip(ModelWriter.csv(DemoBuilding.generate(DemoOptions.ofSize(60))));
+        ModelReader.Read cut = ModelReader.read(java.util.Arrays.copyOf(z, z.length / 2));
+        assertFalse(cut.sound());
+        assertEquals("table.no-model", ModelReader.read(zip(Map.of("joints.csv", "id,x,y,z\nA,0,0,0\n"))).findings().get(0).code());
+    }
+
+    @Test
+    void aFormulaInACellIsATextThatIsNotANumber() throws IOException {
+        ModelReader.Read r = ModelReader.read(zip(Map.of("model.csv", "name,units\nx,SI\n", "joints.csv", "id,x,y,z\nA,=1+1,0,0\n")));
+        assertTrue(r.findings().stream().anyMatch(f -> f.code().equals("field.type") && f.what().contains("=1+1")
+            && f.where().equals("joints.csv line 2.x")), r.findings().toString());
+    }
+}

@@ -1,0 +1,182 @@
+package kolonne.exchange.results;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertFalse;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.ObjectMapper;
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.io.StringWriter;
+import java.util.List;
+import java.util.Set;
+import kolonne.core.analysis.FrameAnalysis;
+import kolonne.core.basis.Basis;
+import kolonne.core.demo.DemoBuilding;
+import kolonne.core.demo.DemoOptions;
+import kolonne.core.design.BuildingDesign;
+import kolonne.core.design.BuildingDesigner;
+import kolonne.core.model.BuildingIndex;
+import kolonne.exchange.basis.BasisFile;
+import kolonne.exchange.paper.SchedulePdf;
+import kolonne.exchange.paper.ScheduleTables;
+import kolonne.exchange.paper.ScheduleWorkbook;
+import kolonne.exchange.paper.UtilisationReport;
+import org.apache.pdfbox.Loader;
+import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.text.PDFTextStripper;
+import org.apache.poi.ss.usermodel.Workbook;
+import org.apache.poi.xssf.usermodel.XSSFWorkbook;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Test;
+
+/** Results files and papers of a small building, read back as somebody else's program would read them. */
+class ResultsTest {
+    private static BuildingDesign design;
+    private static JsonNode json;
+
+    @BeforeAll
+    static void make() throws IOException {
+        design = BuildingDesigner.design(FrameAnalysis.solve(new BuildingIndex(DemoBuilding.generate(DemoOptions.ofSize(300)))),
+            Basis.standard(false), BuildingDesigner.Progress.NONE);
+        ByteArrayOutputStream out = new ByteArrayOutputStream();
+        ResultsJson.write(design, out);
+        json = new ObjectMapper().readTree(out.toByteArray());
+    }
+
+    /** A second, independent check from the file alone: flexure by As fy (d − a/2) with the bars of the middle cut. */
+    @Test
+    void aBeamCanBeCheckedAgainFromTheFileAlone() {
+        int compared = 0;
+        for (JsonNode line : json.get("beamLines")) {
+            for (JsonNode st : line.get("stations")) {
+                JsonNode span = line.get("spans").get(st.get("span").asInt() - 1);
+                double middle = (span.get("faceFromMm").asDouble() + span.get("faceToMm").asDouble()) / 2;
+                if (Math.abs(st.get("xMm").asDouble() - middle) > 1 || !span.get("section").get("shape").asText().equals("rectangle")) {
+                    continue;
+                }
+                double h = span.get("section").get("depthMm").asDouble();
+                double as = 0;
+                double moment = 0;
+                for (JsonNode bar : span.get("cuts").get(1).get("bars")) {
+                    if (bar.get("zMm").asDouble() < h / 2) {
+                        as += bar.get("areaMm2").asDouble();
+                        moment += bar.get("areaMm2").asDouble() * (h - bar.get("zMm").asDouble());
+                    }
+                }
+                double fy = json.get("basis").get("fyMpa").asDouble();
+                double a = as * fy / (0.85 * span.get("concrete").get("fcMpa").asDouble() * span.get("section").get("webWidthMm").asDouble());
+                double strength = 0.9 * as * fy * (moment / as - a / 2) / 1e6;
+                assertEquals(strength, st.get("capacitySaggingKnm").asDouble(), 0.06 * strength, line.get("mark").asText());
+                double worst = 0;
+                for (JsonNode f : st.get("forces")) {
+                    worst = Math.max(worst, f.get("myKnm").asDouble());
+                }
+                assertTrue(worst <= strength * 1.02, "the strongest demand is met");
+                compared++;
+            }
+        }
+        assertTrue(compared > 2, compared + " compared");
+    }
+
+    @Test
+    void everyCheckHasDemandCapacityUtilisationPlaceAndClause() {
+        for (JsonNode line : json.get("beamLines")) {
+            for (JsonNode c : line.get("checks")) {
+                double u = c.get("demand").asDouble() / c.get("capacity").asDouble();
+                boolean ratio = Set.of("flexure-top", "flexure-bottom", "shear", "shear-limit", "torsion-threshold")
+                    .contains(c.get("kind").asText());
+                if (ratio) {
+                    assertEquals(u, c.get("utilisation").asDouble(), 1e-3, c.toString());
+                    assertFalse(c.get("combination").asText().isBlank());
+                }
+                assertFalse(c.get("clause").asText().isBlank(), c.toString());
+                assertFalse(c.get("place").asText().isBlank(), c.toString());
+            }
+            assertTrue(line.get("bars").size() >= 2 && line.get("stirrups").size() >= 1);
+        }
+    }
+
+    @Test
+    void everyColumnBarHasAPlaceInsideTheCover() {
+        for (JsonNode stack : json.get("columnStacks")) {
+            for (JsonNode lift : stack.get("lifts")) {
+                double b = lift.get("section").get("widthMm").asDouble();
+                double sum = 0;
+                for (JsonNode bar : lift.get("bars")) {
+                    assertTrue(Math.abs(bar.get("xMm").asDouble()) + bar.get("diameterMm").asDouble() / 2 <= b / 2 - 40 + 1e-6);
+                    sum += bar.get("areaMm2").asDouble();
+                }
+                assertEquals(lift.get("steelAreaMm2").asDouble(), sum, 1e-3 * sum);
+                assertEquals(3 * json.get("combinations").size(), lift.get("demands").size());
+            }
+        }
+    }
+
+    @Test
+    void noNumberOfTheFileIsMissingOrInfinite() {
+        String text = json.toString();
+        assertFalse(text.contains("NaN") || text.contains("Infinity"));
+    }
+
+    @Test
+    void theTablesOfTheAnalysisHaveALineForEveryPlaceAndCase() throws IOException {
+        StringWriter w = new StringWriter();
+        ResultsCsv.displacements(design.analysis(), w);
+        var b = design.analysis().index().building();
+        int names = b.loadCases().size() + b.combinations().size();
+        assertEquals(1 + names * b.joints().size(), w.toString().lines().count());
+        StringWriter s = new StringWriter();
+        ResultsCsv.stationForces(design.analysis(), s);
+        assertTrue(s.toString().lines().skip(1).allMatch(l -> l.split(",").length >= 9));
+        StringWriter r = new StringWriter();
+        ResultsCsv.reactions(design.analysis(), r);
+        assertTrue(r.toString().lines().count() > b.supports().size());
+    }
+
+    @Test
+    void aNameThatASpreadsheetWouldRunIsDefused() {
+        assertEquals("'=HYPERLINK(1)", ResultsCsv.text("=HYPERLINK(1)"));
+        assertEquals("\"a,\"\"b\"\"\"", ResultsCsv.text("a,\"b\""));
+    }
+
+    @Test
+    void theReportAndSchedulesCanBeReadBack() throws IOException {
+        ByteArrayOutputStream pdf = new ByteArrayOutputStream();
+        String mark = design.beams().get(0).line().mark();
+        UtilisationReport.write(design, List.of(mark), pdf);
+        try (PDDocument d = Loader.loadPDF(pdf.toByteArray())) {
+            String text = new PDFTextStripper().getText(d);
+            assertTrue(text.contains("Calculation: beam line " + mark) && text.contains("√f′c"), "sheet with roots");
+            assertFalse(text.contains("?"), "no character is missing from the type");
+        }
+        ByteArrayOutputStream schedule = new ByteArrayOutputStream();
+        SchedulePdf.write(design, schedule);
+        try (PDDocument d = Loader.loadPDF(schedule.toByteArray())) {
+            assertTrue(new PDFTextStripper().getText(d).contains("Steel by size"));
+        }
+        ByteArrayOutputStream xlsx = new ByteArrayOutputStream();
+        ScheduleWorkbook.write(design, xlsx);
+        try (Workbook book = new XSSFWorkbook(new java.io.ByteArrayInputStream(xlsx.toByteArray()))) {
+            assertEquals(ScheduleTables.bars(design).rows().size(), book.getSheet("Bar list").getLastRowNum());
+        }
+    }
+
+    @Test
+    void aBasisGoesThereAndBackAndABadOneIsExplained() {
+        for (boolean us : new boolean[] {false, true}) {
+            Basis b = Basis.standard(us);
+            Basis back = BasisFile.read(BasisFile.write(b).getBytes(java.nio.charset.StandardCharsets.UTF_8)).basis();
+            assertEquals(BasisFile.dto(b), BasisFile.dto(back));
+        }
+        String text = BasisFile.write(Basis.standard(false));
+        for (String bad : List.of("", "{", "[]", text.replace("420.0", "\"x\""), text.replace("\"beamBars\"", "\"beamBar\""),
+            text.replace("aci-318m-19", "aci-000"), text.replace("least-steel", "cheapest"), text.replace("\"T16\"", "\"T17\""),
+            text.replace("\"name\" : \"Standard, SI\"", "\"name\" : null"))) {
+            BasisFile.Read r = BasisFile.read(bad.getBytes(java.nio.charset.StandardCharsets.UTF_8));
+            assertEquals(null, r.basis(), bad);
+            assertFalse(r.findings().get(0).mend().isBlank());
+        }
+    }
+}

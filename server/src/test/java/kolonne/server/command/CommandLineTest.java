@@ -1,0 +1,63 @@
+package kolonne.server.command;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import com.fasterxml.jackson.databind.ObjectMapper;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import kolonne.server.Main;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+/** The command line without a server or database, and its exit statuses. */
+class CommandLineTest {
+    @TempDir
+    private Path dir;
+
+    private Path demo() {
+        Path model = dir.resolve("m.json");
+        assertEquals(0, Main.run("demo", model.toString(), "--storeys", "2", "--bays", "2x1", "--plain"));
+        return model;
+    }
+
+    @Test
+    void designsABuildingIntoAFolder() throws IOException {
+        int status = Main.run("design", demo().toString(), "--out", dir.resolve("out").toString());
+        assertTrue(status == 0 || status == 1, "status " + status);
+        var results = new ObjectMapper().readTree(dir.resolve("out/results.json").toFile());
+        boolean all = results.get("state").get("satisfied").asInt() == results.get("state").get("members").asInt();
+        assertEquals(all ? 0 : 1, status);
+        for (String f : new String[] {"report.pdf", "schedules.pdf", "schedules.xlsx", "checks.csv"}) {
+            assertTrue(Files.size(dir.resolve("out").resolve(f)) > 1000, f);
+        }
+    }
+
+    @Test
+    void anUnmetBuildingEndsWithOneAndBadInputWithTwo() throws IOException {
+        Path model = demo();
+        Path weak = dir.resolve("weak.json");
+        Files.writeString(weak, Files.readString(model).replace("\"fc\":35.0", "\"fc\":11.0"));
+        assertEquals(1, Main.run("design", weak.toString(), "--out", dir.resolve("o").toString()));
+        assertEquals(2, Main.run("design", dir.resolve("none.json").toString(), "--out", dir.resolve("o").toString()));
+        Path bad = Files.writeString(dir.resolve("bad.json"), "{");
+        assertEquals(2, Main.run("design", bad.toString(), "--out", dir.resolve("o").toString()));
+        assertEquals(2, Main.run("check", bad.toString()));
+        assertEquals(2, Main.run("design", model.toString(), "--basis", bad.toString(), "--out", dir.resolve("o").toString()));
+        assertEquals(2, Main.run("nonsense"));
+        assertEquals(2, Main.run("demo", dir.resolve("x.json").toString(), "--bays", "axb"));
+    }
+
+    @Test
+    void convertsThereAndBackAndAnalyses() throws IOException {
+        Path model = demo();
+        assertEquals(0, Main.run("convert", model.toString(), dir.resolve("m.zip").toString()));
+        assertEquals(0, Main.run("convert", dir.resolve("m.zip").toString(), dir.resolve("tables").toString()));
+        assertEquals(0, Main.run("convert", dir.resolve("tables").toString(), dir.resolve("again.json").toString()));
+        assertEquals(Files.readString(model), Files.readString(dir.resolve("again.json")));
+        assertEquals(0, Main.run("check", model.toString()));
+        assertEquals(0, Main.run("analyse", model.toString(), "--out", dir.resolve("a").toString()));
+        assertTrue(Files.readString(dir.resolve("a/reactions.csv")).startsWith("case,joint,"));
+    }
+}

@@ -49,7 +49,7 @@ export function PlanView(p: Props) {
             onMove={(x, y) => setHover({ m, x, y })} onSelect={() => p.onSelect(m.mark)} onOpen={() => p.onOpen(m.mark)}
           />
         ))}
-        {scene.members.filter((m) => labelled.has(m.id) && p.matching.has(m.mark) && (!m.satisfied || m.mark === p.selected || p.label !== 'utilisation')).map((m) => (
+        {scene.members.filter((m) => labelled.has(m.id) && p.matching.has(m.mark) && (!m.satisfied || m.mark === p.selected || (p.label !== 'utilisation' && roomFor(m, labelOf(byMark.get(m.mark), p.label), unit)))).map((m) => (
           <Label key={m.id} m={m} unit={unit} text={labelOf(byMark.get(m.mark), p.label)} />
         ))}
       </svg>
@@ -66,6 +66,12 @@ function longest(members: PlanMember[]): PlanMember[] {
     if (!old || Math.hypot(m.x2 - m.x1, m.y2 - m.y1) > Math.hypot(old.x2 - old.x1, old.y2 - old.y1)) best.set(m.mark, m)
   }
   return [...best.values()]
+}
+
+/** Whether a label fits on its member without running over the next one; columns have no room. */
+function roomFor(m: PlanMember, text: string, unit: number): boolean {
+  const along = Math.abs(m.x2 - m.x1)
+  return !m.column && (along > 1 ? along > text.length * unit * 0.52 + unit : Math.abs(m.y2 - m.y1) > 2 * unit && text.length < 8)
 }
 
 function Shape(p: {

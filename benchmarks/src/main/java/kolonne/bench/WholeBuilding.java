@@ -1,0 +1,76 @@
+package kolonne.bench;
+
+import java.io.IOException;
+import java.io.OutputStream;
+import java.lang.management.ManagementFactory;
+import java.lang.management.MemoryPoolMXBean;
+import java.lang.management.MemoryType;
+import java.util.Locale;
+import kolonne.core.analysis.Analysis;
+import kolonne.core.analysis.FrameAnalysis;
+import kolonne.core.basis.Basis;
+import kolonne.core.demo.DemoBuilding;
+import kolonne.core.demo.DemoOptions;
+import kolonne.core.design.BuildingDesign;
+import kolonne.core.design.BuildingDesigner;
+import kolonne.core.model.Building;
+import kolonne.core.model.BuildingIndex;
+import kolonne.exchange.model.ModelReader;
+import kolonne.exchange.model.ModelWriter;
+import kolonne.exchange.results.ResultsJson;
+
+/** Times of a whole building: read, solve, design, publish (the results JSON); cold and warm; peak heap. */
+public final class WholeBuilding {
+    private static final int ROUNDS = 4;
+
+    private WholeBuilding() {}
+
+    public static void main(String[] args) throws IOException {
+        int[] sizes = args.length == 0 ? new int[] {1000, 10_000} : java.util.Arrays.stream(args).mapToInt(Integer::parseInt).toArray();
+        System.out.println("members  lines  combinations |  read  solve  design  publish  [s]  | peak heap [MB]   (first round / best of "
+            + ROUNDS + ")");
+        for (int size : sizes) {
+            run(size);
+        }
+    }
+
+    private static void run(int size) throws IOException {
+        byte[] file = ModelWriter.json(DemoBuilding.generate(DemoOptions.ofSize(size)));
+        double[] first = null;
+        double[] best = {1e9, 1e9, 1e9, 1e9};
+        String head = "";
+        resetPeaks();
+        for (int round = 0; round < ROUNDS; round++) {
+            double[] t = new double[4];
+            long a = System.nanoTime();
+            Building b = ModelReader.read(file).building();
+            long c = System.nanoTime();
+            Analysis analysis = FrameAnalysis.solve(new BuildingIndex(b));
+            long d = System.nanoTime();
+            BuildingDesign design = BuildingDesigner.design(analysis, Basis.standard(false), BuildingDesigner.Progress.NONE);
+            long e = System.nanoTime();
+            ResultsJson.write(design, OutputStream.nullOutputStream());
+            long f = System.nanoTime();
+            long[] at = {a, c, d, e, f};
+            for (int i = 0; i < 4; i++) {
+                t[i] = (at[i + 1] - at[i]) / 1e9;
+                best[i] = Math.min(best[i], t[i]);
+            }
+            first = first == null ? t : first;
+            head = String.format(Locale.ROOT, "%7d  %5d  %12d", b.members().size(), design.state().members(), b.combinations().size());
+        }
+        System.out.printf(Locale.ROOT, "%s | %5.2f %6.2f %7.2f %8.2f  first |%n", head, first[0], first[1], first[2], first[3]);
+        System.out.printf(Locale.ROOT, "%s | %5.2f %6.2f %7.2f %8.2f  best  | %8d%n", " ".repeat(head.length()), best[0], best[1],
+            best[2], best[3], peak() >> 20);
+    }
+
+    private static void resetPeaks() {
+        System.gc();
+        ManagementFactory.getMemoryPoolMXBeans().forEach(MemoryPoolMXBean::resetPeakUsage);
+    }
+
+    private static long peak() {
+        return ManagementFactory.getMemoryPoolMXBeans().stream().filter(p -> p.getType() == MemoryType.HEAP)
+            .mapToLong(p -> p.getPeakUsage().getUsed()).sum();
+    }
+}

@@ -6,7 +6,11 @@ JAR="$ROOT/server/target/kolonne-server-0.1.0-app.jar"
 say() { printf '%s\n' "· $*"; }
 fail() { printf '%s\n' "$*" >&2; exit 1; }
 
-as_root() { if [ "$(id -u)" = 0 ]; then "$@"; else sudo "$@"; fi; }
+as_root() {
+  if [ "$(id -u)" = 0 ]; then "$@"
+  elif command -v sudo >/dev/null; then sudo "$@"
+  else fail "this needs root to install packages: run it as root, or install sudo"; fi
+}
 
 # need COMMAND PACKAGE...: installs Debian packages unless the command is there
 APT_FRESH=""

@@ -24,7 +24,7 @@ export function BeamElevation(p: { beam: Beam; axis: Axis; widthPx: number; unit
           <g key={i}>
             {s.kind === 'column' && <rect className="support" x={axis.x(s.x) - w / 2} y={TOP} width={w} height={DEPTH + 20} opacity={0.55} />}
             {s.kind === 'column' && <rect className="support" x={axis.x(s.x) - w / 2} y={y} width={w} height={TOP + DEPTH + 20 - y} />}
-            {s.kind === 'beam' && <path className="support" d={`M ${axis.x(s.x)} ${y} l 7 12 h -14 z`} />}
+            {(s.kind === 'beam' || s.kind === 'held') && <path className="support" d={`M ${axis.x(s.x)} ${y} l 7 12 h -14 z`} />}
             <text x={axis.x(s.x)} y={TOP + DEPTH + 34} textAnchor="middle" className="axis-text">{s.label}</text>
           </g>
         )

@@ -47,7 +47,9 @@ public final class BeamCheck {
     public static BeamDesign run(BeamLine line, BeamCage cage, BeamContext context) {
         BeamCheck c = new BeamCheck(line, cage, context);
         List<BeamDesign.Point> profile = c.profile();
-        new BeamDetailCheck(line, cage, context, c.bars, c.governing).run();
+        List<BeamShearCheck.Demand> shears = new BeamShearCheck(line, context, c.governing,
+            (x, span) -> c.shearStrength(x, span, Trace.OFF)).run();
+        new BeamDetailCheck(line, cage, context, c.bars, c.governing, shears).run();
         List<CheckResult> checks = c.governing.results();
         return new BeamDesign(line, cage, checks, profile, BeamFindings.of(line, checks, context));
     }
@@ -61,7 +63,6 @@ public final class BeamCheck {
             flexureAt(i, out.get(i));
             torsionAt(i, out.get(i));
         }
-        new BeamShearCheck(line, context, governing, (x, span) -> shearStrength(x, span, Trace.OFF)).run();
         return out;
     }
 
@@ -163,14 +164,19 @@ public final class BeamCheck {
                               FlexuralStrength s, int combo) {
         BeamCage.Face face = sagging ? BeamCage.Face.BOTTOM : BeamCage.Face.TOP;
         double has = bars.areaAt(p.x(), face);
-        double width = span.section().shape().webWidth();
-        double least = code.beamMinimumSteel(span.material().fc(), basis.fy(), width,
+        double least = code.beamMinimumSteel(span.material().fc(), basis.fy(), minimumWidth(line, span, sagging),
             bars.effectiveDepth(p.x(), span, face), Trace.OFF);
         double excess = s.phiMn() > 0 ? 4.0 / 3 * demand / s.phiMn() : Double.POSITIVE_INFINITY;
         double utilisation = Math.min(least / has, excess);
         add(i, "minimum-" + (sagging ? "bottom" : "top"), "Minimum steel, " + (sagging ? "bottom" : "top"),
             Cause.STEEL_BELOW_MINIMUM, Math.min(least, excess * has), has, Quantity.AREA, utilisation, combo,
             code.beamMinimumSteelClause());
+    }
+
+    /** Width for minimum steel: the web, or up to twice it where a cantilever's flange is in tension (9.6.1.2) [mm]. */
+    static double minimumWidth(BeamLine line, BeamLine.Span span, boolean sagging) {
+        Shape s = span.section().shape();
+        return !sagging && line.cantilever(span.number()) ? Math.min(s.width(), 2 * s.webWidth()) : s.webWidth();
     }
 
     private void torsionAt(int i, BeamDesign.Point p) {
@@ -272,8 +278,7 @@ public final class BeamCheck {
         t.step("εt,min", "εty + 0.003", "{0} + 3.00", limit, Quantity.STRAIN, code.beamTensionStrainClause(),
             in(basis.fy() / Basis.ES, Quantity.STRAIN));
         BeamCage.Face side = sagging ? BeamCage.Face.BOTTOM : BeamCage.Face.TOP;
-        code.beamMinimumSteel(span.material().fc(), basis.fy(), span.section().shape().webWidth(),
-            bars.effectiveDepth(p.x(), span, side), t);
+        code.beamMinimumSteel(span.material().fc(), basis.fy(), minimumWidth(line, span, sagging), bars.effectiveDepth(p.x(), span, side), t);
     }
 
     private void explainShear(BeamDesign.Point p, BeamLine.Span span, Trace t) {

@@ -16,12 +16,14 @@ public final class BeamDesigner {
     private final BeamContext context;
     private final Basis basis;
     private final DesignCode code;
+    private final List<BeamShearCheck.Demand> shears;
 
     private BeamDesigner(BeamLine line, BeamContext context) {
         this.line = line;
         this.context = context;
         this.basis = context.basis();
         this.code = basis.designCode();
+        this.shears = BeamShearCheck.demands(line, context);
     }
 
     /** The designed line: a cage and its checks. */
@@ -50,7 +52,7 @@ public final class BeamDesigner {
     private List<BeamCage.Zone> zones(double allowance) {
         List<BeamCage.Zone> out = new ArrayList<>();
         for (BeamLine.Span s : line.spans()) {
-            out.addAll(new StirrupChoice(line, s, context, s.section().shape().depth() - allowance).choose());
+            out.addAll(new StirrupChoice(s, context, s.section().shape().depth() - allowance, shears).choose());
         }
         return out;
     }
@@ -67,7 +69,7 @@ public final class BeamDesigner {
                         bars.effectiveDepth(st.x(), s, BeamCage.Face.BOTTOM)));
                 }
             }
-            out.addAll(new StirrupChoice(line, s, context, d).choose());
+            out.addAll(new StirrupChoice(s, context, d, shears).choose());
         }
         return out;
     }

@@ -30,8 +30,10 @@ final class BeamDetailCheck {
     private final DesignCode code;
     private final BarsAt bars;
     private final Governing governing;
+    private final List<BeamShearCheck.Demand> shears;
 
-    BeamDetailCheck(BeamLine line, BeamCage cage, BeamContext context, BarsAt bars, Governing governing) {
+    BeamDetailCheck(BeamLine line, BeamCage cage, BeamContext context, BarsAt bars, Governing governing,
+                    List<BeamShearCheck.Demand> shears) {
         this.line = line;
         this.cage = cage;
         this.context = context;
@@ -39,6 +41,7 @@ final class BeamDetailCheck {
         this.code = basis.designCode();
         this.bars = bars;
         this.governing = governing;
+        this.shears = shears;
     }
 
     void run() {
@@ -123,7 +126,7 @@ final class BeamDetailCheck {
     /** The shear that stirrups of a zone must carry, as design strength [N]; decides the spacing limits. */
     private double neededVs(BeamLine.Span span, BeamCage.Zone z, ShearStrength s) {
         double worst = 0;
-        for (BeamShearCheck.Demand d : BeamShearCheck.demands(line, context)) {
+        for (BeamShearCheck.Demand d : shears) {
             if (d.span() == span.number() && d.x() >= z.from() - 1e-6 && d.x() <= z.to() + 1e-6) {
                 worst = Math.max(worst, d.v() - s.concrete());
             }

@@ -24,6 +24,12 @@ final class BeamFindings {
             out.add(Finding.note("line.unsupported", line.mark(), "No support of this line was recognised.",
                 "Look at the members that meet at its ends."));
         }
+        boolean heldEnd = line.supports().get(0).kind() == BeamLine.SupportKind.HELD
+            || line.supports().get(line.supports().size() - 1).kind() == BeamLine.SupportKind.HELD;
+        if (heldEnd) {
+            out.add(Finding.note("line.end-support", line.mark(), "The model has no column at the supported end of the line: "
+                + "whether its bars find room to be anchored there is not checked.", "Check the anchorage by hand."));
+        }
         return out;
     }
 

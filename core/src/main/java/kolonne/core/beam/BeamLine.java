@@ -24,8 +24,8 @@ public record BeamLine(String id, String mark, String storey, List<Span> spans, 
         stations = List.copyOf(stations);
     }
 
-    /** What holds a line at a joint. */
-    public enum SupportKind { COLUMN, BEAM, FREE }
+    /** What holds a line at a joint; HELD is a support of the model without a column. */
+    public enum SupportKind { COLUMN, BEAM, HELD, FREE }
 
     /**
      * @param x      along the line [mm]

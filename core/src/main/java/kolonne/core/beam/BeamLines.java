@@ -224,9 +224,12 @@ public final class BeamLines {
         String joint = i == 0 ? chain.get(0).from() : chain.get(i - 1).to();
         boolean end = i == 0 || i == chain.size();
         Member column = columnBelow(joint);
-        if (column != null || supported.contains(joint)) {
-            double depth = column == null ? 0 : along(column, chain.get(Math.min(i, chain.size() - 1)).member());
+        if (column != null) {
+            double depth = along(column, chain.get(Math.min(i, chain.size() - 1)).member());
             return new BeamLine.Support(joint, x, BeamLine.SupportKind.COLUMN, depth, label(joint));
+        }
+        if (supported.contains(joint)) {
+            return new BeamLine.Support(joint, x, BeamLine.SupportKind.HELD, 0, label(joint));
         }
         double push = pushUp(chain, i);
         double needed = end ? 0 : SUPPORT_PART * largestShear(chain);

@@ -24,6 +24,7 @@ final class BeamShearCheck {
     private final Governing governing;
     private final Strength strength;
     private final DesignCode code;
+    private final List<Demand> demands;
 
     BeamShearCheck(BeamLine line, BeamContext context, Governing governing, Strength strength) {
         this.line = line;
@@ -31,15 +32,18 @@ final class BeamShearCheck {
         this.governing = governing;
         this.strength = strength;
         this.code = context.basis().designCode();
+        this.demands = demands(line, context);
     }
 
-    void run() {
-        for (Demand d : demands(line, context)) {
+    /** Checks every demand of the line and returns them. */
+    List<Demand> run() {
+        for (Demand d : demands) {
             BeamLine.Span span = line.spans().get(d.span());
             ShearStrength s = strength.at(d.x(), span);
             add(d, "shear", "Shear", Cause.SHEAR, s.total(), code.shearClause());
             add(d, "shear-limit", "Shear, limit of the concrete", Cause.SHEAR_LIMIT, s.limit(), code.shearLimitClause());
         }
+        return demands;
     }
 
     private void add(Demand d, String kind, String title, Cause cause, double capacity, String clause) {

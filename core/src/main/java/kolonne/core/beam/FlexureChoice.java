@@ -127,7 +127,8 @@ final class FlexureChoice {
     private double anchor(BeamCage.Face face, int support) {
         boolean first = support == 0;
         if (face == BeamCage.Face.BOTTOM || !first && support < line.supports().size() - 1
-            || line.supports().get(support).kind() == BeamLine.SupportKind.FREE) {
+            || line.supports().get(support).kind() == BeamLine.SupportKind.FREE
+            || line.supports().get(support).kind() == BeamLine.SupportKind.HELD) {
             return Double.POSITIVE_INFINITY;
         }
         BeamLine.Span span = line.spans().get(first ? 0 : line.spans().size() - 1);
@@ -285,8 +286,8 @@ final class FlexureChoice {
         double limit = code.beamTensionStrain(basis.fy() / Basis.ES);
         double area = layers.stream().mapToDouble(l -> l.count() * l.bar().area()).sum();
         double offset = layers.stream().mapToDouble(l -> l.count() * l.bar().area() * l.offset()).sum() / area;
-        double least = code.beamMinimumSteel(r.span().material().fc(), basis.fy(), bw,
-            r.span().section().shape().depth() - offset, Trace.OFF);
+        double least = code.beamMinimumSteel(r.span().material().fc(), basis.fy(),
+            BeamCheck.minimumWidth(line, r.span(), r.face() == BeamCage.Face.BOTTOM), r.span().section().shape().depth() - offset, Trace.OFF);
         boolean enough = s.phiMn() >= r.moment() && (r.moment() <= 0 || s.epsT() >= limit);
         boolean minimum = r.moment() <= 0 || area >= least || s.phiMn() >= 4.0 / 3 * r.moment();
         double usable = s.epsT() >= limit ? s.phiMn() : s.phiMn() * s.epsT() / limit;

@@ -13,6 +13,8 @@ import kolonne.core.explain.Trace;
 final class GroupLayout {
     /** Run of bottom bars into an interior support [mm] (ACI 318-19 9.7.3.8.2). */
     private static final double INTO_SUPPORT = 150;
+    /** Bars run this far into a support of the model that has no column; a note says that its room is not known [mm]. */
+    static final double INTO_HELD = 1000;
     /** On the share of the bars that must be developed, for the curve between stations. */
     private static final double MARGIN = 1.03;
     /** Part of the clear span that additional top bars cover at least. */
@@ -58,14 +60,21 @@ final class GroupLayout {
     /** First place where bars of the line may lie: cover inside the far face of the first support. */
     static double start(BeamLine line, Basis basis) {
         BeamLine.Support s = line.supports().get(0);
-        return s.kind() == BeamLine.SupportKind.FREE ? s.x() + basis.beamCover()
-            : s.x() - Math.max(0, s.depth() / 2 - basis.columnCover() - basis.stirrupList().get(0).diameter());
+        return s.x() - reachInto(s, basis);
     }
 
     static double end(BeamLine line, Basis basis) {
         BeamLine.Support s = line.supports().get(line.supports().size() - 1);
-        return s.kind() == BeamLine.SupportKind.FREE ? s.x() - basis.beamCover()
-            : s.x() + Math.max(0, s.depth() / 2 - basis.columnCover() - basis.stirrupList().get(0).diameter());
+        return s.x() + reachInto(s, basis);
+    }
+
+    /** How far past a support's centre bars may lie; negative before a free end [mm]. */
+    private static double reachInto(BeamLine.Support s, Basis basis) {
+        return switch (s.kind()) {
+            case FREE -> -basis.beamCover();
+            case HELD -> INTO_HELD;
+            default -> Math.max(0, s.depth() / 2 - basis.columnCover() - basis.stirrupList().get(0).diameter());
+        };
     }
 
     private void through(BeamCage.Face face, FlexureChoice.Choice c, List<BeamCage.Group> out) {
@@ -176,8 +185,8 @@ final class GroupLayout {
     private boolean belowMinimum(BeamCage.Face face, FlexureChoice.Choice c, BeamLine.Span span, double demand,
                                  double alone) {
         double d = span.section().shape().depth() - c.layers().get(0).offset();
-        double least = code.beamMinimumSteel(span.material().fc(), basis.fy(), span.section().shape().webWidth(), d,
-            Trace.OFF);
+        double least = code.beamMinimumSteel(span.material().fc(), basis.fy(),
+            BeamCheck.minimumWidth(line, span, face == BeamCage.Face.BOTTOM), d, Trace.OFF);
         return demand > BeamCheck.negligible(span) && c.through() * c.throughBar().area() < least
             && MARGIN * 4 / 3 * demand > alone;
     }

@@ -26,14 +26,14 @@ final class StirrupChoice {
     private final double bw;
     private final double fc;
 
-    StirrupChoice(BeamLine line, BeamLine.Span span, BeamContext context, double d) {
+    StirrupChoice(BeamLine.Span span, BeamContext context, double d, List<BeamShearCheck.Demand> ofTheLine) {
         this.span = span;
         this.basis = context.basis();
         this.code = basis.designCode();
         this.d = d;
         bw = span.section().shape().webWidth();
         fc = span.material().fc();
-        demands = BeamShearCheck.demands(line, context).stream().filter(q -> q.span() == span.number()).toList();
+        demands = ofTheLine.stream().filter(q -> q.span() == span.number()).toList();
     }
 
     List<BeamCage.Zone> choose() {

@@ -17,6 +17,8 @@ import kolonne.core.section.Shape;
  * section. Where none serves, the strongest is taken and the check says what is wrong.
  */
 public final class ColumnDesigner {
+    /** Screened utilisations above this are worked out exactly. */
+    private static final double NEARLY_ONE = 0.96;
     private static final int MOST_ALONG = 8;
     private static final int MOST_IN_CIRCLE = 16;
 
@@ -60,42 +62,43 @@ public final class ColumnDesigner {
 
     private ColumnCage.LiftCage choose(ColumnStack.Lift lift, List<ColumnCage.LiftCage> all,
                                        List<LiftDemands.Demand> demands) {
-        ColumnCage.LiftCage strongest = all.get(0);
-        double lowest = Double.POSITIVE_INFINITY;
-        int first = 0;
+        LiftDemands.Demand decisive = null;
         for (ColumnCage.LiftCage c : all) {
             InteractionSurface surface = context.surface(lift.section(), lift.material(), c);
-            double worst = 0;
-            for (int k = 0; k < demands.size(); k++) {
-                // the demand that failed the last arrangement comes first: it most likely fails this one too
-                LiftDemands.Demand d = demands.get(k == 0 ? first : k <= first ? k - 1 : k);
-                double u = surface.screened(d.p(), d.mx(), d.my());
-                if (u > 0.96) {
-                    u = surface.exact(d.p(), d.mx(), d.my()).utilisation();
-                }
-                if (u > worst) {
-                    worst = u;
-                    if (u > 1) {
-                        first = demands.indexOf(d);
-                        break;
-                    }
-                }
+            // the demand that failed the last arrangement most likely fails this one too
+            if (decisive != null && utilisation(surface, decisive) > 1) {
+                continue;
             }
-            if (worst <= 1) {
+            LiftDemands.Demand failing = firstFailing(surface, demands);
+            if (failing == null) {
                 return c;
             }
-            if (worst < lowest) {
-                lowest = worst;
-                strongest = c;
+            decisive = failing;
+        }
+        return strongest(lift, all, demands);
+    }
+
+    private static LiftDemands.Demand firstFailing(InteractionSurface surface, List<LiftDemands.Demand> demands) {
+        LiftDemands.Demand worst = null;
+        double highest = 1;
+        for (LiftDemands.Demand d : demands) {
+            double u = surface.screened(d.p(), d.mx(), d.my());
+            if (u > NEARLY_ONE && (u = utilisation(surface, d)) > highest) {
+                highest = u;
+                worst = d;
             }
         }
-        return strongest(lift, all, demands, strongest);
+        return worst;
+    }
+
+    private static double utilisation(InteractionSurface surface, LiftDemands.Demand d) {
+        return surface.exact(d.p(), d.mx(), d.my()).utilisation();
     }
 
     /** Among the arrangements with most steel the one with the lowest highest utilisation. */
     private ColumnCage.LiftCage strongest(ColumnStack.Lift lift, List<ColumnCage.LiftCage> all,
-                                          List<LiftDemands.Demand> demands, ColumnCage.LiftCage fallback) {
-        ColumnCage.LiftCage best = fallback;
+                                          List<LiftDemands.Demand> demands) {
+        ColumnCage.LiftCage best = all.get(0);
         double lowest = Double.POSITIVE_INFINITY;
         for (ColumnCage.LiftCage c : all.subList(Math.max(0, all.size() - 12), all.size())) {
             InteractionSurface surface = context.surface(lift.section(), lift.material(), c);

@@ -35,6 +35,7 @@ public final class DemoBuilding {
     private static final double CONCRETE = 25e-6;
     /** Cracked beams and columns (ACI 318-19 table 6.6.3.1.1 a); torsion of cracked beams nearly off. */
     private static final StiffnessFactors BEAM = new StiffnessFactors(1, 0.35, 0.35, 0.05);
+    private static final StiffnessFactors TWISTED = new StiffnessFactors(1, 0.35, 0.35, 0.6);
     private static final StiffnessFactors COLUMN = new StiffnessFactors(1, 0.70, 0.70, 0.20);
     private static final int HIDDEN_FLOOR = 4;
     private static final int SETBACK_FROM = 5;
@@ -231,6 +232,16 @@ public final class DemoBuilding {
         diaphragms.add(new Diaphragm(level(s), joints.values().stream().filter(q -> q.z() == z[s]).map(Joint::id).toList()));
     }
 
+    /** Two girders below a corridor that a first scheme made too shallow. */
+    private boolean shallow(int s, int i, int j) {
+        return o.features() && s == 3 && j == 1 && (i == 1 || i == 3);
+    }
+
+    /** Edge girders into which secondary beams are built in: they twist. */
+    private boolean twisted(int s, int i, int j) {
+        return o.features() && s == SETBACK_FROM && j == 0 && (i == 1 || i == 2);
+    }
+
     /** Whether the beams right of grid line i are hidden in the slab of their floor. */
     private boolean hidden(int s, int i) {
         return o.features() && s == HIDDEN_FLOOR && i >= 4;
@@ -248,8 +259,18 @@ public final class DemoBuilding {
             double h = depth(x[i + 1] - x[i], 12.5);
             section = edgeX(s, i, j) ? ell(300, h, 900) : rectangle(x[i + 1] - x[i] > 7500 ? 400 : 350, h);
         }
+        if (shallow(s, i, j)) {
+            section = rectangle(300, 450);
+        }
         beam(a + ".." + mid.substring(mid.lastIndexOf('-') + 1), a, mid, section, Release.NONE, Release.NONE);
         beam(mid + ".." + grid(i + 1, j), mid, b, section, Release.NONE, Release.NONE);
+        if (twisted(s, i, j)) {
+            for (int k = members.size() - 2; k < members.size(); k++) {
+                Member m = members.get(k);
+                members.set(k, new Member(m.id(), m.role(), m.start(), m.end(), m.section(), m.material(), 0, m.startRelease(),
+                    m.endRelease(), m.rigidStart(), m.rigidEnd(), TWISTED));
+            }
+        }
         if (edgeX(s, i, j)) {
             facade(a + ".." + mid.substring(mid.lastIndexOf('-') + 1));
             facade(mid + ".." + grid(i + 1, j));
@@ -277,7 +298,7 @@ public final class DemoBuilding {
         String a = level(s) + "-" + letter(i) + letter(i + 1) + (j + 1);
         String b = level(s) + "-" + letter(i) + letter(i + 1) + (j + 2);
         String section = hidden(s, i) ? rectangle(1000, 400) : tee(300, depth(y[j + 1] - y[j], 14), 1200);
-        beam(a + ".." + (j + 2), a, b, section, Release.PIN, Release.PIN);
+        beam(a + ".." + (j + 2), a, b, section, twisted(s, i, j) ? Release.NONE : Release.PIN, Release.PIN);
         String[] c = {level(s) + "-" + grid(i, j), level(s) + "-" + grid(i + 1, j), level(s) + "-" + grid(i + 1, j + 1),
             level(s) + "-" + grid(i, j + 1)};
         panel(s, a + "-w", List.of(c[0], a, b, c[3]), i + j);

@@ -53,6 +53,16 @@ public record BuildingDesign(Analysis analysis, Basis basis, List<BeamDesign> be
         return new State(lines, lines - over - failing, over, failing, notes);
     }
 
+    /** What concerns the building as a whole. */
+    public List<Finding> findings() {
+        boolean asked = basis.swayX() == Basis.Sway.FROM_MODEL || basis.swayY() == Basis.Sway.FROM_MODEL;
+        boolean known = columns.isEmpty() || !columnContext.sway().storeys().isEmpty()
+            && columnContext.sway().storeys().stream().allMatch(s -> s.knownX() && s.knownY());
+        return asked && !known ? List.of(Finding.note("sway.unknown", "frame", "For some storeys the sway index is not known, since no "
+            + "wind or earthquake case shears them or the model lists no storeys: their columns are designed as braced.",
+            "Add storeys and lateral load cases, or set the sway in the basis to braced.")) : List.of();
+    }
+
     private static boolean hasNote(List<Finding> f) {
         return f.stream().anyMatch(x -> x.severity() == Severity.NOTE);
     }

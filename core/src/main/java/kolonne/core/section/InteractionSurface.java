@@ -12,23 +12,33 @@ public final class InteractionSurface {
 
     private final ColumnSection section;
     private final double scale;
-    private final double[][] elevation = new double[ANGLES][DEPTHS];
-    private final double[][] azimuth = new double[ANGLES][DEPTHS];
-    private final double[][] radius = new double[ANGLES][DEPTHS];
+    private volatile Mesh mesh;
+
+    /** Points of the surface by angle and depth of the neutral axis; made when first needed, the same every time. */
+    private record Mesh(double[][] elevation, double[][] azimuth, double[][] radius) {}
 
     /** @param scale a length that makes moments comparable to forces: the section's larger dimension [mm] */
     public InteractionSurface(ColumnSection section, double scale) {
         this.section = section;
         this.scale = scale;
-        for (int i = 0; i < ANGLES; i++) {
-            for (int j = 0; j < DEPTHS; j++) {
-                ColumnSection.Resultant r = section.at(theta(i), depth(i, j));
-                double m = Math.hypot(r.Mx(), r.My()) / scale;
-                elevation[i][j] = Math.atan2(r.N(), m);
-                azimuth[i][j] = Math.atan2(Math.abs(r.Mx()), Math.abs(r.My()));
-                radius[i][j] = r.phi() * Math.hypot(r.N(), m);
+    }
+
+    private Mesh mesh() {
+        Mesh m = mesh;
+        if (m == null) {
+            m = new Mesh(new double[ANGLES][DEPTHS], new double[ANGLES][DEPTHS], new double[ANGLES][DEPTHS]);
+            for (int i = 0; i < ANGLES; i++) {
+                for (int j = 0; j < DEPTHS; j++) {
+                    ColumnSection.Resultant r = section.at(theta(i), depth(i, j));
+                    double bending = Math.hypot(r.Mx(), r.My()) / scale;
+                    m.elevation[i][j] = Math.atan2(r.N(), bending);
+                    m.azimuth[i][j] = Math.atan2(Math.abs(r.Mx()), Math.abs(r.My()));
+                    m.radius[i][j] = r.phi() * Math.hypot(r.N(), bending);
+                }
             }
+            mesh = m;
         }
+        return m;
     }
 
     public ColumnSection section() {
@@ -59,15 +69,16 @@ public final class InteractionSurface {
         }
         double e = Math.atan2(n, m);
         double a = Math.atan2(Math.abs(mx), Math.abs(my));
+        Mesh k = mesh();
         double lowA = 0;
         double lowR = 0;
         for (int i = 0; i < ANGLES; i++) {
-            int j = bracket(elevation[i], e);
-            double t = (e - elevation[i][j]) / (elevation[i][j + 1] - elevation[i][j]);
-            t = Math.max(0, Math.min(1, t));
-            double ai = azimuth[i][j] + t * (azimuth[i][j + 1] - azimuth[i][j]);
-            double ri = chord(radius[i][j], radius[i][j + 1], elevation[i][j], elevation[i][j + 1],
-                elevation[i][j] + t * (elevation[i][j + 1] - elevation[i][j]));
+            int j = bracket(k.elevation[i], e);
+            double e1 = k.elevation[i][j];
+            double e2 = k.elevation[i][j + 1];
+            double t = Math.max(0, Math.min(1, (e - e1) / (e2 - e1)));
+            double ai = k.azimuth[i][j] + t * (k.azimuth[i][j + 1] - k.azimuth[i][j]);
+            double ri = chord(k.radius[i][j], k.radius[i][j + 1], e1, e2, e1 + t * (e2 - e1));
             if (ai >= a - 1e-12 || i == ANGLES - 1) {
                 double r = i == 0 || ai <= lowA ? ri : chord(lowR, ri, lowA, ai, Math.max(lowA, Math.min(ai, a)));
                 return Math.max(size / r, n > 0 ? capped : 0);

@@ -125,4 +125,15 @@ class BeamLinesTest {
         b.cases.add(new LoadCase("W", "wind", CaseKind.WIND, 0));
         assertEquals(3, BeamLines.find(b.solve()).get(0).spans().size());
     }
+
+    /** A fixed end without a column: the bars count, and a note says that their room is not checked. */
+    @Test
+    void aSupportOfTheModelWithoutAColumnHoldsTheLineAndIsNamed() {
+        ModelBuilder b = new ModelBuilder().section("S", 300, 600).joint("A", 0, 0, 0).joint("B", 7000, 0, 0).beam("m1", "A", "B")
+            .fixed("A").fixed("B").spread("m1", 0, 7000, 40, 40);
+        BeamDesign d = design(b, Basis.standard(false));
+        assertTrue(d.satisfied(), d.findings().toString());
+        assertEquals(List.of("line.end-support"), d.findings().stream().map(f -> f.code()).toList());
+        assertEquals(40 * 7000.0 * 7000 / 12, -d.profile().get(0).mNeg(), 1);
+    }
 }

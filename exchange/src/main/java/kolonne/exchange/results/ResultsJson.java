@@ -60,6 +60,7 @@ public final class ResultsJson {
         g.writePOJOField("state", s);
         number("steelKg", d.quantities().steel());
         number("concreteM3", d.quantities().concrete() / 1e9);
+        findings(d.findings());
         combinations();
         g.writeArrayFieldStart("beamLines");
         for (BeamDesign b : d.beams()) {

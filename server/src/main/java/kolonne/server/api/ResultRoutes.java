@@ -96,6 +96,7 @@ final class ResultRoutes {
         List<Answers.StoreySwayDto> sway = new ArrayList<>();
         if (p != null) {
             findings.addAll(p.design().analysis().findings());
+            findings.addAll(p.design().findings());
             p.design().columnContext().sway().storeys().forEach(s -> sway.add(new Answers.StoreySwayDto(s.base() / 1000,
                 s.top() / 1000, s.knownX() ? s.qx() : null, s.knownY() ? s.qy() : null)));
         }

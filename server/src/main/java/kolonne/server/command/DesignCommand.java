@@ -58,6 +58,7 @@ public final class DesignCommand implements Callable<Integer> {
         } catch (Input.Bad e) {
             return Input.BAD_INPUT;
         }
+        Input.print(d.findings(), err);
         Files.createDirectories(out);
         write("results.json", o -> ResultsJson.write(d, o));
         write("report.pdf", o -> UtilisationReport.write(d, sheets, o));

@@ -58,7 +58,11 @@ public final class Jobs implements AutoCloseable {
             job.end(Job.Phase.FAILED, e.findings(), null);
         } catch (AnalysisFailed e) {
             job.end(Job.Phase.FAILED, e.findings(), null);
-        } catch (RuntimeException | OutOfMemoryError e) {
+        } catch (OutOfMemoryError e) {
+            LOG.error("job {} ran out of memory", job.status().kind());
+            job.end(Job.Phase.FAILED, List.of(Finding.fails("server.memory", "server", "The building is too large for the server's memory.",
+                "Split it, or start the server with more memory.")), null);
+        } catch (RuntimeException e) {
             LOG.error("job {} failed", job.status().kind(), e);
             job.end(Job.Phase.FAILED, List.of(Finding.fails("server.error", "server",
                 "Something went wrong inside Kolonne; it is in the log.", "Try again; nothing stored was changed.")), null);

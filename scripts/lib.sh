@@ -52,7 +52,7 @@ build_web() {
 build_jar() {
   if [ ! -f "$JAR" ] || [ -n "$(find "$ROOT"/{core,exchange,server}/src/main "$ROOT"/{core,exchange,server}/pom.xml "$ROOT/pom.xml" "$ROOT/web/dist" -newer "$JAR" -print -quit)" ]; then
     say "building the application (two minutes the first time)"
-    (cd "$ROOT" && mvn -q -B -ntp -pl server -am package -DskipTests)
+    (cd "$ROOT" && mvn -q -B -ntp -pl server -am package -DskipTests 2>&1 | sed -e 's/\x1b\[[0-9;]*m//g' -e '/^$/d')
   fi
 }
 

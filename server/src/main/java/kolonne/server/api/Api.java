@@ -97,8 +97,10 @@ public final class Api {
         cfg.routes.exception(BadRequest.class, (e, c) -> fail(c, e.problem()));
         cfg.routes.exception(JsonProcessingException.class, (e, c) -> fail(c, Problem.of(400, "json",
             "The body is not the JSON that was expected: " + e.getOriginalMessage(), "See /api/openapi.json.")));
-        cfg.routes.exception(io.javalin.http.HttpResponseException.class, (e, c) -> fail(c, Problem.of(e.getStatus(), "http",
-            e.getMessage(), "")));
+        cfg.routes.exception(io.javalin.http.HttpResponseException.class, (e, c) -> fail(c, e.getStatus() == 413
+            ? Problem.of(413, "too-large", "The file is larger than " + (ModelReader.LARGEST >> 20) + " MB.",
+                "Split the building, or leave out station forces.")
+            : Problem.of(e.getStatus(), "http", e.getMessage(), "See /api/openapi.json for what there is.")));
         cfg.routes.exception(Exception.class, (e, c) -> {
             boolean database = isDatabase(e);
             LOG.error("{} {}", c.method(), c.path(), e);

@@ -1,0 +1,93 @@
+package kolonne.server.jobs;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.concurrent.CountDownLatch;
+import java.util.concurrent.TimeUnit;
+import kolonne.core.analysis.AnalysisFailed;
+import kolonne.core.finding.Finding;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.Test;
+
+class JobsTest {
+    private final Jobs jobs = new Jobs();
+
+    @AfterEach
+    void close() {
+        jobs.close();
+    }
+
+    private static Job.Status ended(Job job) throws InterruptedException {
+        CountDownLatch done = new CountDownLatch(1);
+        job.follow(s -> {
+            if (s.ended()) {
+                done.countDown();
+            }
+        });
+        assertTrue(done.await(10, TimeUnit.SECONDS), "the job ends");
+        return job.status();
+    }
+
+    @Test
+    void aJobTellsHowFarItIsAndWhatItMade() throws InterruptedException {
+        List<String> seen = new ArrayList<>();
+        CountDownLatch go = new CountDownLatch(1);
+        Job job = jobs.start("import", j -> {
+            await(go);
+            j.at("reading", 1, 2);
+            j.at("solving", 2, 2);
+            return "p1";
+        });
+        job.follow(s -> seen.add(s.doing()));
+        go.countDown();
+        assertEquals("p1", ended(job).result());
+        assertEquals(Job.Phase.DONE, job.status().phase());
+        assertTrue(seen.containsAll(List.of("reading", "solving")), seen.toString());
+        assertEquals(job, jobs.find(job.status().id()).orElseThrow());
+    }
+
+    @Test
+    void aCancelledJobStopsAtItsNextStep() throws InterruptedException {
+        CountDownLatch started = new CountDownLatch(1);
+        CountDownLatch go = new CountDownLatch(1);
+        Job job = jobs.start("design", j -> {
+            j.at("first", 0, 2);
+            started.countDown();
+            await(go);
+            j.at("second", 1, 2);
+            return "never";
+        });
+        started.await();
+        job.cancel();
+        go.countDown();
+        assertEquals(Job.Phase.CANCELLED, ended(job).phase());
+        assertEquals(null, job.status().result());
+    }
+
+    @Test
+    void refusedUnsolvableAndBrokenWorkEndInFindings() throws InterruptedException {
+        Finding f = Finding.fails("x", "here", "what", "mend");
+        assertEquals(List.of(f), ended(jobs.start("a", j -> {
+            throw new Jobs.Refused(List.of(f));
+        })).findings());
+        assertEquals(List.of(f), ended(jobs.start("b", j -> {
+            throw new AnalysisFailed(List.of(f));
+        })).findings());
+        Job.Status broken = ended(jobs.start("c", j -> {
+            throw new IllegalStateException("Impossible: for the test");
+        }));
+        assertEquals("server.error", broken.findings().get(0).code());
+        assertTrue(!broken.findings().get(0).what().contains("Impossible"), "no stack traces for the user");
+    }
+
+    private static void await(CountDownLatch latch) {
+        try {
+            latch.await(5, TimeUnit.SECONDS);
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+        }
+    }
+}

@@ -1,0 +1,87 @@
+import { render, screen, waitFor } from '@testing-library/react'
+import userEvent from '@testing-library/user-event'
+import { beforeEach, describe, expect, it, vi } from 'vitest'
+import { api, ApiError, type Basis } from '../../api/client'
+import { Around, basis, state } from '../../test/fixtures'
+import { SI, US } from '../../lib/units'
+import { BasisPage } from './BasisPage'
+import { BARS, COVER, MATERIALS, shown, stored, unitOf } from './fields'
+
+let kept: Basis
+const set = vi.spyOn(api, 'setBasis')
+
+beforeEach(() => {
+  kept = basis
+  set.mockReset()
+  set.mockImplementation((_id, _v, b) => {
+    kept = b
+    return Promise.resolve({ id: 'p', name: '', createdAt: '', changedAt: '', version: 6 })
+  })
+  vi.spyOn(api, 'basis').mockImplementation(() => Promise.resolve(kept))
+  vi.spyOn(api, 'catalogue').mockResolvedValue({ codes: [{ code: 'aci-318m-19', name: 'ACI 318M-19', usUnits: false, bars: ['T10', 'T16', 'T20', 'T25'], standard: basis }] })
+})
+
+const open = () => render(<Around><BasisPage id="p" state={state} /></Around>)
+
+describe('the basis page', () => {
+  it('stores a number when Enter is pressed, with the version it saw', async () => {
+    open()
+    const field = await screen.findByLabelText('Cover of beams')
+    await userEvent.clear(field)
+    await userEvent.type(field, '45{Enter}')
+    await waitFor(() => expect(set).toHaveBeenCalledWith('p', 5, { ...basis, beamCoverMm: 45 }))
+  })
+
+  it('does not store a number outside its limits and says which they are', async () => {
+    open()
+    const field = await screen.findByLabelText('Cover of beams')
+    await userEvent.clear(field)
+    await userEvent.type(field, '500')
+    expect(screen.getByText('10 to 150 mm')).toBeInTheDocument()
+    await userEvent.tab()
+    expect(set).not.toHaveBeenCalled()
+  })
+
+  it('adds and removes bars but never the last one', async () => {
+    open()
+    const stirrups = await screen.findByRole('group', { name: 'Stirrups and ties' })
+    await userEvent.click(stirrups.querySelector('button[aria-pressed=true]')!)
+    expect(set).not.toHaveBeenCalled()
+    const beams = screen.getByRole('group', { name: 'Beams' })
+    await userEvent.click([...beams.querySelectorAll('button')].find((b) => b.textContent === 'T25')!)
+    await waitFor(() => expect(set).toHaveBeenCalledWith('p', 5, { ...basis, beamBars: ['T16', 'T20', 'T25'] }))
+  })
+
+  it('takes the last change back', async () => {
+    open()
+    const field = await screen.findByLabelText('Most legs')
+    await userEvent.clear(field)
+    await userEvent.type(field, '4{Enter}')
+    await waitFor(() => expect(set).toHaveBeenCalledTimes(1))
+    await userEvent.click(screen.getByRole('button', { name: /Undo/ }))
+    await waitFor(() => expect(set).toHaveBeenLastCalledWith('p', 5, basis))
+  })
+
+  it('says why a change was refused and shows what is stored', async () => {
+    set.mockRejectedValueOnce(new ApiError(412, 'Somebody else changed the project meanwhile.', 'Look again.'))
+    open()
+    const field = await screen.findByLabelText('Most legs')
+    await userEvent.clear(field)
+    await userEvent.type(field, '4{Enter}')
+    expect(await screen.findByText(/Somebody else changed/)).toBeInTheDocument()
+    await waitFor(() => expect(screen.getByLabelText('Most legs')).toHaveValue('6'))
+  })
+})
+
+describe('fields of the basis', () => {
+  it('show and store the same value in both systems', () => {
+    for (const f of [...MATERIALS, ...COVER, ...BARS]) {
+      for (const u of [SI, US]) {
+        const v = basis[f.key] as number
+        expect(stored(f, shown(f, v, u), u)).toBeCloseTo(v, 1)
+      }
+    }
+    expect(unitOf(COVER[0]!, US)).toBe('in')
+    expect(shown(BARS[1]!, 0.04, SI)).toBe(4)
+  })
+})

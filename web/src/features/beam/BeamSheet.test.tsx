@@ -1,0 +1,85 @@
+import { render, screen, waitFor } from '@testing-library/react'
+import userEvent from '@testing-library/user-event'
+import { beforeEach, describe, expect, it, vi } from 'vitest'
+import { api } from '../../api/client'
+import { SI, US } from '../../lib/units'
+import { Around, beam, check, column, interaction } from '../../test/fixtures'
+import { ColumnSheet } from '../column/ColumnSheet'
+import { BeamSheet } from './BeamSheet'
+
+const calculation = vi.spyOn(api, 'calculation')
+
+beforeEach(() => {
+  calculation.mockReset()
+  calculation.mockResolvedValue({ heading: 'At 3.00 m', steps: [{ title: true, symbol: 'Shear', formula: '1.4D', numbers: '', result: '', clause: '22.5' }, { title: false, symbol: 'Vu / φVn', formula: 'Vu / φVn', numbers: '120 / 100', result: '1.20', clause: '22.5' }] })
+  vi.spyOn(api, 'interaction').mockResolvedValue(interaction)
+})
+
+describe('the beam sheet', () => {
+  it('shows bars, zones and sections in words', () => {
+    render(<Around><BeamSheet id="p" beam={beam} units={SI} /></Around>)
+    expect(screen.getAllByText('2T16 through')).toHaveLength(2)
+    expect(screen.getByText('+ 3T20')).toBeInTheDocument()
+    expect(screen.getByText('T10-200')).toBeInTheDocument()
+    expect(screen.getByLabelText(/Section at A1–B1 middle: top 2T16, bottom 2T16 \+ 3T20/)).toBeInTheDocument()
+  })
+
+  it('opens the calculation of the governing station and walks with the arrow keys', async () => {
+    render(<Around><BeamSheet id="p" beam={beam} units={SI} /></Around>)
+    await waitFor(() => expect(calculation.mock.calls[0]![2]).toEqual({ station: 1 }))
+    await userEvent.keyboard('{ArrowRight}')
+    await waitFor(() => expect(calculation.mock.calls.at(-1)![2]).toEqual({ station: 2 }))
+    await userEvent.keyboard('{ArrowRight}')
+    expect(calculation.mock.calls.at(-1)![2]).toEqual({ station: 2 })
+  })
+
+  it('goes to the place of a check that is clicked', async () => {
+    render(<Around><BeamSheet id="p" beam={beam} units={SI} /></Around>)
+    await userEvent.click(screen.getByText('shear'))
+    await waitFor(() => expect(calculation.mock.calls.at(-1)![2]).toEqual({ station: 0 }))
+  })
+
+  it('marks a result over 1.00 in the calculation', async () => {
+    render(<Around><BeamSheet id="p" beam={beam} units={SI} /></Around>)
+    expect(await screen.findByText('1.20')).toHaveClass('over-ink')
+  })
+
+  it('hatches the shear diagram only where the shear check fails', () => {
+    const over = { ...beam, points: beam.points.map((p) => ({ ...p, vn: 100 })) }
+    const { container, rerender } = render(<Around><BeamSheet id="p" beam={over} units={SI} /></Around>)
+    const hatched = () => container.querySelector('[aria-label^="Shear"]')!.querySelectorAll('[fill="url(#hatch)"]').length
+    expect(hatched()).toBe(0)
+    rerender(<Around><BeamSheet id="p" beam={{ ...over, checks: [check('shear', 1.2, 0)] }} units={SI} /></Around>)
+    expect(hatched()).toBeGreaterThan(0)
+  })
+
+  it('reads in US customary units', () => {
+    render(<Around><BeamSheet id="p" beam={beam} units={US} /></Around>)
+    expect(screen.getByText(/moment, kip·ft/)).toBeInTheDocument()
+    expect(screen.getByText('9.84 ft')).toBeInTheDocument()
+  })
+})
+
+describe('the column sheet', () => {
+  it('shows the worst demand first and opens the one that is picked', async () => {
+    render(<Around><ColumnSheet id="p" column={column} units={SI} /></Around>)
+    await waitFor(() => expect(calculation.mock.calls.at(-1)![2]).toEqual({ lift: 0, combination: 4, place: 'foot' }))
+    await userEvent.click(screen.getByRole('cell', { name: '1.4D' }))
+    await waitFor(() => expect(calculation.mock.calls.at(-1)![2]).toEqual({ lift: 0, combination: 0, place: 'head' }))
+  })
+
+  it('goes to another lift by pointer and by key', async () => {
+    render(<Around><ColumnSheet id="p" column={column} units={SI} /></Around>)
+    await userEvent.click(screen.getByRole('button', { name: /Lift to L2/ }))
+    expect(await screen.findByText('axial-limit')).toBeInTheDocument()
+    screen.getByRole('button', { name: /Lift to L1/ }).focus()
+    await userEvent.keyboard('{Enter}')
+    expect(await screen.findByText('axial-bending')).toBeInTheDocument()
+  })
+
+  it('says so where the section is not designed', async () => {
+    vi.spyOn(api, 'interaction').mockResolvedValue({ angleDeg: 0, design: [], nominal: [], demands: [] })
+    render(<Around><ColumnSheet id="p" column={column} units={SI} /></Around>)
+    expect(await screen.findByText(/This section is not designed/)).toBeInTheDocument()
+  })
+})

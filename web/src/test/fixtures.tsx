@@ -1,0 +1,73 @@
+import { QueryClient, QueryClientProvider } from '@tanstack/react-query'
+import { App, ConfigProvider } from 'antd'
+import type { ReactNode } from 'react'
+import { MemoryRouter } from 'react-router'
+import type { Basis, Beam, Check, Column, Interaction, Point, State } from '../api/client'
+
+/** Wraps a component as the application does, with a fresh cache and no retries. */
+export function Around({ children, at = '/' }: { children: ReactNode; at?: string }) {
+  return (
+    <ConfigProvider>
+      <App>
+        <QueryClientProvider client={new QueryClient({ defaultOptions: { queries: { retry: false } } })}>
+          <MemoryRouter initialEntries={[at]}>{children}</MemoryRouter>
+        </QueryClientProvider>
+      </App>
+    </ConfigProvider>
+  )
+}
+
+export const check = (kind: string, utilisation: number, station = -1): Check => ({
+  kind, title: kind, cause: 'shear', demand: '1.0 kN', capacity: '2.0 kN', utilisation, satisfied: utilisation <= 1, combination: '1.4D', place: 'middle', x: 3000,
+  part: 0, station, clause: '22.5',
+})
+
+const point = (x: number, mPos: number, mNeg: number, v: number): Point => ({
+  x, span: 0, mPos, comboPos: '1.2D + 1.6L', mNeg, comboNeg: '1.4D', capPos: 200, capNeg: -150, vMax: v, comboVMax: '1.2D + 1.6L', vMin: v, comboVMin: '1.4D', vc: 60,
+  vn: 140, vLimit: 500, t: 2, comboT: '1.4D',
+})
+
+const section = { label: '300 × 600', shape: 'rectangle', width: 300, webWidth: 300, depth: 600, flangeDepth: 0, fc: 35 }
+
+export const beam: Beam = {
+  mark: 'L1-B01', storey: 'L1', utilisation: 0.9, satisfied: true, steelKg: 120, concreteM3: 1, coverMm: 40, fyMpa: 420, governingStation: 1,
+  spans: [{ number: 0, from: 0, to: 6000, faceFrom: 200, faceTo: 5800, section }],
+  supports: [{ x: 0, kind: 'column', depth: 400, label: 'A1' }, { x: 6000, kind: 'column', depth: 400, label: 'B1' }],
+  groups: [
+    { face: 'top', layer: 1, count: 2, size: 'T16', diameter: 16, offset: 58, from: -150, to: 6150, hookFrom: true, hookTo: true, through: true },
+    { face: 'bottom', layer: 1, count: 2, size: 'T16', diameter: 16, offset: 58, from: -150, to: 6150, hookFrom: true, hookTo: true, through: true },
+    { face: 'bottom', layer: 1, count: 3, size: 'T20', diameter: 20, offset: 60, from: 50, to: 5950, hookFrom: false, hookTo: false, through: false },
+  ],
+  zones: [{ span: 0, from: 200, to: 5800, size: 'T10', legs: 2, spacing: 200, count: 28 }],
+  cuts: [{ x: 3000, label: 'A1–B1 middle', span: 0, top: '2T16', bottom: '2T16 + 3T20', legs: 2, stirrupDiameter: 10, sideBarsPerFace: 0, sideBarDiameter: 0,
+    bars: [{ y: 58, z: 542, diameter: 16, size: 'T16', through: true }, { y: 60, z: 60, diameter: 20, size: 'T20', through: false }] }],
+  points: [point(200, 0, -90, 120), point(3000, 180, 0, 0), point(5800, 0, -90, -120)],
+  checks: [check('flexure-bottom', 0.9, 1), check('shear', 0.86, 0)], findings: [],
+}
+
+export const column: Column = {
+  mark: 'C-A1', utilisation: 0.8, satisfied: true, steelKg: 200, concreteM3: 1, coverMm: 40, fyMpa: 420, governingLift: 0,
+  lifts: [0, 1].map((number) => ({
+    number, storey: `L${number + 1}`, base: number * 3600, top: (number + 1) * 3600, clear: 3000, section: { ...section, label: '400 × 400', width: 400, webWidth: 400, depth: 400 },
+    bars: number ? '4T20' : '4T25 + 4T20', ties: 'T10-200, 2 × 2 legs', areaMm2: 3000, ratio: 0.019, utilisation: number ? 0.5 : 0.8, satisfied: true, qx: 0.1, qy: 0.08, magnifierMx: 1.09,
+    magnifierMy: 1.11, checks: [check(number ? 'axial-limit' : 'axial-bending', 0.8)], findings: [],
+    spots: [{ y: -140, z: -140, diameter: 25, size: 'T25', through: true }, { y: 140, z: 140, diameter: 20, size: 'T20', through: false }],
+    tie: { size: 'T10', diameter: 10, spacing: 200, heldX: [true, false, true], heldY: [true, false, true] },
+  })),
+}
+
+export const interaction: Interaction = {
+  angleDeg: 31, nominal: [{ m: 0, n: 5000 }, { m: 300, n: 1500 }], design: [{ m: 0, n: -800 }, { m: 250, n: 900 }, { m: 0, n: 3000 }],
+  demands: [
+    { combination: '0.9D + E x−', combinationNumber: 4, place: 'foot', p: 1890, mx: 388, my: 102, factor: 1.08, utilisation: 0.97 },
+    { combination: '1.4D', combinationNumber: 0, place: 'head', p: 2960, mx: 52, my: 33, factor: 1, utilisation: 0.7 },
+  ],
+}
+
+export const basis: Basis = {
+  name: 'Standard, SI', code: 'aci-318m-19', fyMpa: 420, fytMpa: 420, beamCoverMm: 40, columnCoverMm: 40, aggregateMm: 20, beamBars: ['T16', 'T20'], columnBars: ['T20', 'T25'],
+  stirrups: ['T10'], spacingStepMm: 25, spacingLeastMm: 75, spacingMostMm: 300, zonesMost: 3, legsMost: 6, layersMost: 2, practicalCap: 0.04, preference: 'least-steel',
+  swayX: 'from-model', swayY: 'from-model',
+}
+
+export const state: State = { version: 5, designed: 5, current: true, doing: '', done: 0, total: 0, findings: [], totals: null }

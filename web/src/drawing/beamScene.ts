@@ -44,12 +44,13 @@ export function nearest(points: Point[], mm: number): number {
   return best
 }
 
-/** The peaks worth a number: the extreme of every span. */
+/** The peaks worth a number: the extreme of every span, unless it is next to nothing. */
 export function peaks(points: Point[], value: (p: Point) => number): Point[] {
   const best = new Map<number, Point>()
   for (const p of points) {
     const old = best.get(p.span)
     if (!old || Math.abs(value(p)) > Math.abs(value(old))) best.set(p.span, p)
   }
-  return [...best.values()].filter((p) => Math.abs(value(p)) > 0)
+  const largest = Math.max(...[...best.values()].map((p) => Math.abs(value(p))))
+  return [...best.values()].filter((p) => Math.abs(value(p)) > 0.02 * largest)
 }

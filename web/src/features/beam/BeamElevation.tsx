@@ -11,7 +11,6 @@ export function BeamElevation(p: { beam: Beam; axis: Axis; widthPx: number; unit
   const deepest = Math.max(...beam.spans.map((s) => s.section.depth))
   const unit = DEPTH / deepest
   const depthAt = (span: number) => (beam.spans[span]?.section.depth ?? deepest) * unit
-  const spanAt = (x: number) => beam.spans.findIndex((s) => x <= s.to + 1)
   return (
     <svg width={p.widthPx} height={188} role="img" aria-label="Elevation with bars">
       {beam.spans.map((s) => (
@@ -33,16 +32,18 @@ export function BeamElevation(p: { beam: Beam; axis: Axis; widthPx: number; unit
         <line key={`${z.from}-${i}`} className="stirrup" x1={axis.x(x)} x2={axis.x(x)} y1={TOP + 4} y2={TOP + depthAt(z.span) - 4} />
       )))}
       {beam.groups.map((g, i) => {
-        const span = Math.max(0, spanAt((g.from + g.to) / 2))
         const offset = Math.max(6, g.offset * unit) + (g.through ? 0 : 3)
-        const y = g.face === 'top' ? TOP + offset : TOP + depthAt(span) - offset
+        const runs = bySpan(beam, g.from, g.to)
+        const level = (span: number) => (g.face === 'top' ? TOP + offset : TOP + depthAt(span) - offset)
         const hook = g.face === 'top' ? 9 : -9
+        const first = runs[0]!
+        const last = runs[runs.length - 1]!
         return (
           <g key={i} className="bar" strokeWidth={g.through ? 1.8 : 2.6}>
             <title>{`${g.count}${g.size} ${g.face}, layer ${g.layer}${g.through ? ', through' : ''}`}</title>
-            <line x1={axis.x(g.from)} x2={axis.x(g.to)} y1={y} y2={y} />
-            {g.hookFrom && <line x1={axis.x(g.from)} x2={axis.x(g.from)} y1={y} y2={y + hook} />}
-            {g.hookTo && <line x1={axis.x(g.to)} x2={axis.x(g.to)} y1={y} y2={y + hook} />}
+            {runs.map((r) => <line key={r.span} x1={axis.x(r.from)} x2={axis.x(r.to)} y1={level(r.span)} y2={level(r.span)} />)}
+            {g.hookFrom && <line x1={axis.x(g.from)} x2={axis.x(g.from)} y1={level(first.span)} y2={level(first.span) + hook} />}
+            {g.hookTo && <line x1={axis.x(g.to)} x2={axis.x(g.to)} y1={level(last.span)} y2={level(last.span) + hook} />}
           </g>
         )
       })}
@@ -67,6 +68,14 @@ export function BeamElevation(p: { beam: Beam; axis: Axis; widthPx: number; unit
       })}
     </svg>
   )
+}
+
+/** A run of bars cut at the supports, so that each piece lies at the depth of its own span. */
+function bySpan(beam: Beam, from: number, to: number): { span: number; from: number; to: number }[] {
+  const n = beam.spans.length
+  return beam.spans
+    .map((s, i) => ({ span: i, from: i === 0 ? from : Math.max(from, s.from), to: i === n - 1 ? to : Math.min(to, s.to) }))
+    .filter((r) => r.to > r.from)
 }
 
 function stirrups(from: number, to: number, spacing: number): number[] {

@@ -74,11 +74,13 @@ function apart(list: Point[], axis: Axis): Point[] {
 /** Hatches the stretches where demand passes capacity. */
 function Over(p: { pts: Point[]; axis: Axis; y: (v: number) => number; demand: (p: Point) => number; capacity: (p: Point) => number }) {
   const pieces = []
+  // what is next to nothing at a free end is not worth a hatch
+  const least = 0.01 * Math.max(...p.pts.map((q) => Math.abs(p.demand(q))))
   for (let i = 0; i + 1 < p.pts.length; i++) {
     const a = p.pts[i]!
     const b = p.pts[i + 1]!
-    const over = (q: Point) => Math.abs(p.demand(q)) > Math.abs(p.capacity(q)) * (1 + 1e-6)
-    if (over(a) || over(b)) {
+    const over = (q: Point) => Math.abs(p.demand(q)) > Math.max(least, Math.abs(p.capacity(q)) * (1 + 1e-6))
+    if (a.span === b.span && (over(a) || over(b))) {
       pieces.push(
         <polygon
           key={i} fill="url(#hatch)"

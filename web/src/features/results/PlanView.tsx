@@ -25,6 +25,8 @@ export function PlanView(p: Props) {
   const labelled = useMemo(() => new Set(longest(scene.members).map((m) => m.id)), [scene])
   const b = scene.box
   const unit = Math.max(b.width, b.height * 1.2) / 50
+  // bars take more words than a number: they are written smaller
+  const small = p.label === 'bars' ? unit * 0.6 : unit
   if (scene.members.length === 0)
     return <div className="notice">There is no floor at {p.storey.name}. Choose another storey on the left.</div>
   return (
@@ -49,8 +51,8 @@ export function PlanView(p: Props) {
             onMove={(x, y) => setHover({ m, x, y })} onSelect={() => p.onSelect(m.mark)} onOpen={() => p.onOpen(m.mark)}
           />
         ))}
-        {scene.members.filter((m) => labelled.has(m.id) && p.matching.has(m.mark) && (!m.satisfied || m.mark === p.selected || (p.label !== 'utilisation' && roomFor(m, labelOf(byMark.get(m.mark), p.label), unit)))).map((m) => (
-          <Label key={m.id} m={m} unit={unit} text={labelOf(byMark.get(m.mark), p.label)} />
+        {scene.members.filter((m) => labelled.has(m.id) && p.matching.has(m.mark) && (!m.satisfied || m.mark === p.selected || (p.label !== 'utilisation' && roomFor(m, labelOf(byMark.get(m.mark), p.label), small)))).map((m) => (
+          <Label key={m.id} m={m} unit={small} text={labelOf(byMark.get(m.mark), p.label)} />
         ))}
       </svg>
       {hover && <HoverCard row={byMark.get(hover.m.mark)} mark={hover.m.mark} member={hover.m} x={hover.x} y={hover.y} />}
@@ -68,10 +70,9 @@ function longest(members: PlanMember[]): PlanMember[] {
   return [...best.values()]
 }
 
-/** Whether a label fits on its member without running over the next one; columns have no room. */
+/** Whether a label fits on its member and half of the next pieces of its line; columns have no room. */
 function roomFor(m: PlanMember, text: string, unit: number): boolean {
-  const along = Math.abs(m.x2 - m.x1)
-  return !m.column && (along > 1 ? along > text.length * unit * 0.52 + unit : Math.abs(m.y2 - m.y1) > 2 * unit && text.length < 8)
+  return !m.column && 1.6 * Math.hypot(m.x2 - m.x1, m.y2 - m.y1) > text.length * unit * 0.52 + unit
 }
 
 function Shape(p: {
@@ -105,8 +106,10 @@ function Label({ m, unit, text }: { m: PlanMember; unit: number; text: string })
   const x = m.column ? m.x2 : (m.x1 + m.x2) / 2
   const y = m.column ? m.y2 : (m.y1 + m.y2) / 2
   const w = text.length * unit * 0.52 + unit * 0.6
+  // long words run along their member
+  const upright = !m.column && text.length > 8 && Math.abs(m.x2 - m.x1) < Math.abs(m.y2 - m.y1)
   return (
-    <g className={m.satisfied ? 'plan-label' : 'plan-label over'} pointerEvents="none">
+    <g className={m.satisfied ? 'plan-label' : 'plan-label over'} pointerEvents="none" transform={upright ? `rotate(-90 ${x} ${y})` : undefined}>
       <rect x={x - w / 2} y={y - unit * 0.62} width={w} height={unit * 1.24} rx={unit * 0.2} strokeWidth={unit / 16} />
       <text x={x} y={y + unit * 0.32} fontSize={unit * 0.86} textAnchor="middle">{text}</text>
     </g>

@@ -5,7 +5,6 @@ import static kolonne.core.explain.Trace.in;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import kolonne.core.analysis.Analysis;
 import kolonne.core.basis.Basis;
@@ -229,19 +228,19 @@ public final class BeamCheck {
         if (governing.governs(kind, utilisation)) {
             BeamLine.Station s = line.stations().get(station);
             governing.add(new CheckResult(kind, title, cause, demand, capacity, quantity, utilisation,
-                context.strength().combination(combo).name(), place(line, s.x(), s.span()), s.x(), s.span(), station,
+                context.strength().combination(combo).name(), place(line, s.x(), s.span(), context), s.x(), s.span(), station,
                 clause));
         }
     }
 
-    /** A place in words: distance right of the nearest support's label. */
-    static String place(BeamLine line, double x, int span) {
+    /** A place in words, in the basis's units: distance from the nearest support's label. */
+    static String place(BeamLine line, double x, int span, BeamContext context) {
         BeamLine.Support left = line.supports().get(span);
         BeamLine.Support right = line.supports().get(span + 1);
-        double a = x - left.x();
-        double b = right.x() - x;
-        return a <= b ? String.format(Locale.ROOT, "%.2f m right of %s", a / 1000, left.label())
-            : String.format(Locale.ROOT, "%.2f m left of %s", b / 1000, right.label());
+        boolean fromLeft = x - left.x() <= right.x() - x;
+        double distance = Math.max(0, fromLeft ? x - left.x() : right.x() - x);
+        return Quantity.DISTANCE.text(distance, context.basis().usUnits())
+            + (fromLeft ? " right of " + left.label() : " left of " + right.label());
     }
 
     /** The calculation of every check at one station, in order; titles are lines of words. */

@@ -199,7 +199,7 @@ final class BeamDetailCheck {
         double utilisation = value / threshold;
         if (utilisation > 0.05 && governing.governs(kind, utilisation)) {
             governing.add(new CheckResult(kind, title, Cause.OUT_OF_SCOPE, value, threshold, q, utilisation,
-                context.strength().combination(combo).name(), BeamCheck.place(line, st.x(), span.number()), st.x(),
+                context.strength().combination(combo).name(), BeamCheck.place(line, st.x(), span.number(), context), st.x(),
                 span.number(), -1, clause));
         }
     }
@@ -258,7 +258,7 @@ final class BeamDetailCheck {
                      double utilisation, double x, BeamLine.Span span, String clause) {
         if (governing.governs(kind, utilisation)) {
             governing.add(new CheckResult(kind, title, cause, demand, capacity, quantity, utilisation, "",
-                BeamCheck.place(line, x, span.number()), x, span.number(), -1, clause));
+                BeamCheck.place(line, x, span.number(), context), x, span.number(), -1, clause));
         }
     }
 }

@@ -18,6 +18,9 @@ import kolonne.core.model.Section;
  */
 public record BeamLine(String id, String mark, String storey, List<Span> spans, List<Support> supports,
                        List<Station> stations, double length) {
+    /** How far inside a free end its section is shown, past the bars' cover [mm]. */
+    private static final double FREE_END = 150;
+
     public BeamLine {
         spans = List.copyOf(spans);
         supports = List.copyOf(supports);
@@ -62,6 +65,15 @@ public record BeamLine(String id, String mark, String storey, List<Span> spans, 
      */
     public record Station(double x, int span, int memberNumber, int station, boolean reversed) {}
 
+    /** Where sections of a span are shown: at its left face, in the middle, at its right face; just inside a free end [mm]. */
+    public double[] cutPlaces(Span s) {
+        double inside = Math.min(FREE_END, s.clear() / 4);
+        double left = supports.get(s.number()).kind() == SupportKind.FREE ? s.faceFrom() + inside : s.faceFrom();
+        double right = supports.get(s.number() + 1).kind() == SupportKind.FREE ? s.faceTo() - inside : s.faceTo();
+        return new double[] {left, (s.faceFrom() + s.faceTo()) / 2, right};
+    }
+
+    /** Whether one end of the span is free. */
     public boolean cantilever(int span) {
         return supports.get(span).kind() == SupportKind.FREE || supports.get(span + 1).kind() == SupportKind.FREE;
     }

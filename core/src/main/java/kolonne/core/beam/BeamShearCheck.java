@@ -50,7 +50,7 @@ final class BeamShearCheck {
         double utilisation = d.v() / capacity;
         if (governing.governs(kind, utilisation)) {
             governing.add(new CheckResult(kind, title, cause, d.v(), capacity, Quantity.FORCE, utilisation,
-                context.strength().combination(d.combination()).name(), BeamCheck.place(line, d.x(), d.span()), d.x(),
+                context.strength().combination(d.combination()).name(), BeamCheck.place(line, d.x(), d.span(), context), d.x(),
                 d.span(), d.station(), clause));
         }
     }

@@ -45,9 +45,10 @@ public final class Schedules {
     }
 
     private static BeamRow beam(BeamDesign b, BeamLine.Span s, Basis basis) {
-        SectionCut left = SectionCut.at(b.line(), b.cage(), basis, s, s.faceFrom());
-        SectionCut middle = SectionCut.at(b.line(), b.cage(), basis, s, (s.faceFrom() + s.faceTo()) / 2);
-        SectionCut right = SectionCut.at(b.line(), b.cage(), basis, s, s.faceTo());
+        double[] at = b.line().cutPlaces(s);
+        SectionCut left = SectionCut.at(b.line(), b.cage(), basis, s, at[0]);
+        SectionCut middle = SectionCut.at(b.line(), b.cage(), basis, s, at[1]);
+        SectionCut right = SectionCut.at(b.line(), b.cage(), basis, s, at[2]);
         String side = middle.sideBarsPerFace() == 0 ? "" : "2 × " + middle.sideBarsPerFace() + middle.sideBar().label();
         return new BeamRow(b.line().mark(), b.line().storey(), s.number() + 1, label(s.section().shape(), basis),
             s.clear(), left.words(BeamCage.Face.TOP), middle.words(BeamCage.Face.TOP), right.words(BeamCage.Face.TOP),

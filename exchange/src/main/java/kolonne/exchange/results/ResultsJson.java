@@ -140,7 +140,7 @@ public final class ResultsJson {
         section(s.section().id(), s.section().shape());
         material(s.material());
         g.writeArrayFieldStart("cuts");
-        for (double x : new double[] {s.faceFrom(), (s.faceFrom() + s.faceTo()) / 2, s.faceTo()}) {
+        for (double x : b.line().cutPlaces(s)) {
             cut(SectionCut.at(b.line(), b.cage(), basis, s, x));
         }
         g.writeEndArray();

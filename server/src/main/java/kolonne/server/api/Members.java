@@ -83,7 +83,7 @@ final class Members {
         BeamLine line = b.line();
         List<CutDto> cuts = new ArrayList<>();
         for (BeamLine.Span s : line.spans()) {
-            double[] at = {s.faceFrom(), (s.faceFrom() + s.faceTo()) / 2, s.faceTo()};
+            double[] at = line.cutPlaces(s);
             for (int k = 0; k < 3; k++) {
                 if (k == 0 && s.number() > 0) {
                     continue; // the right face of the span before shows the same bars over the support

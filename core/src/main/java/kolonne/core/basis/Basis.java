@@ -34,8 +34,6 @@ public record Basis(String name, String code, double fy, double fyt, double beam
                     double aggregate, List<String> beamBars, List<String> columnBars, List<String> stirrups,
                     double spacingStep, double spacingLeast, double spacingMost, int zonesMost, int legsMost,
                     int layersMost, double practicalCap, Preference preference, Sway swayX, Sway swayY) {
-    /** Modulus of elasticity of reinforcement [MPa] (ACI 318-19 20.2.2.2). */
-    public static final double ES = 200_000;
     public static final List<String> CODES = List.of("aci-318m-19", "aci-318-19");
 
     /** What to prefer where several arrangements satisfy. */

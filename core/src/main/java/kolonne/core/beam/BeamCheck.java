@@ -13,6 +13,7 @@ import kolonne.core.check.Governing;
 import kolonne.core.code.DesignCode;
 import kolonne.core.code.ShearInput;
 import kolonne.core.code.ShearStrength;
+import kolonne.core.code.Steel;
 import kolonne.core.explain.Quantity;
 import kolonne.core.explain.Trace;
 import kolonne.core.finding.Cause;
@@ -148,7 +149,7 @@ public final class BeamCheck {
             Cause cause = utilisation <= 1 ? Cause.FLEXURE : causeOf(p.x(), span, sagging, demand);
             add(i, "flexure-" + face, "Flexure, " + face, cause, demand, s.phiMn(), Quantity.MOMENT,
                 utilisation, combo, "22.3");
-            double limit = code.beamTensionStrain(basis.fy() / Basis.ES);
+            double limit = code.beamTensionStrain(basis.fy() / Steel.ES);
             // The strain limit concerns sections that work near their strength: bars at rest do not make them brittle
             if (s.epsT() < limit) {
                 add(i, "tension-control-" + face, "Tension-controlled, " + face, Cause.FLEXURE_COMPRESSION, limit,
@@ -257,7 +258,25 @@ public final class BeamCheck {
         double threshold = c.threshold(span, t);
         t.step("Tu / φTth", "Tu / φTth", "{0} / {1}", p.t() / threshold, Quantity.UTILISATION, c.code.torsionClause(),
             in(p.t(), Quantity.MOMENT), in(threshold, Quantity.MOMENT));
+        c.explainSpan(span, t);
         return t.steps();
+    }
+
+    /** Span to depth, hooks, and every other check of the span that belongs to no single station. */
+    private void explainSpan(BeamLine.Span span, Trace t) {
+        t.say("Span " + (span.number() + 1), "Proportions, fit, spacing and anchorage", "");
+        BeamDetailCheck.leastDepth(line, span, basis, t);
+        for (BeamCage.Group g : cage.groups()) {
+            if (g.hookFrom() && span.number() == 0 || g.hookTo() && span.number() == line.spans().size() - 1) {
+                code.hookLength(g.bar(), span.material().fc(), basis.fy(), t);
+                break;
+            }
+        }
+        for (CheckResult r : run(line, cage, context).checks()) {
+            if (r.station() < 0 && r.part() == span.number()) {
+                r.explain(t);
+            }
+        }
     }
 
     private void explainFlexure(BeamDesign.Point p, BeamLine.Span span, boolean sagging, Trace t) {
@@ -273,9 +292,9 @@ public final class BeamCheck {
             bars.layers(p.x(), span, sagging), span.material().fc(), basis.fy(), code, t);
         t.step("Mu / φMn", "Mu / φMn", "{0} / {1}", demand / s.phiMn(), Quantity.UTILISATION, "22.3",
             in(demand, Quantity.MOMENT), in(s.phiMn(), Quantity.MOMENT));
-        double limit = code.beamTensionStrain(basis.fy() / Basis.ES);
+        double limit = code.beamTensionStrain(basis.fy() / Steel.ES);
         t.step("εt,min", "εty + 0.003", "{0} + 3.00", limit, Quantity.STRAIN, code.beamTensionStrainClause(),
-            in(basis.fy() / Basis.ES, Quantity.STRAIN));
+            in(basis.fy() / Steel.ES, Quantity.STRAIN));
         BeamCage.Face side = sagging ? BeamCage.Face.BOTTOM : BeamCage.Face.TOP;
         code.beamMinimumSteel(span.material().fc(), basis.fy(), minimumWidth(line, span, sagging), bars.effectiveDepth(p.x(), span, side), t);
     }

@@ -138,8 +138,7 @@ final class BeamDetailCheck {
         double h = span.section().shape().depth();
         double mid = (span.faceFrom() + span.faceTo()) / 2;
         boolean cantilever = line.cantilever(span.number());
-        double length = cantilever ? span.clear() : span.to() - span.from();
-        double least = code.leastDepth(length, ends(span), basis.fy(), Trace.OFF);
+        double least = leastDepth(line, span, basis, Trace.OFF);
         add("span-to-depth", "Span to depth", Cause.DEFLECTION, least, h, Quantity.LENGTH, least / h, mid, span,
             code.leastDepthClause());
         double ratio = span.clear() / h;
@@ -162,7 +161,13 @@ final class BeamDetailCheck {
             span, code.skinSteelClause());
     }
 
-    private DesignCode.SpanEnds ends(BeamLine.Span span) {
+    /** Least depth of a span without computed deflection [mm]. */
+    static double leastDepth(BeamLine line, BeamLine.Span span, Basis basis, Trace t) {
+        double length = line.cantilever(span.number()) ? span.clear() : span.to() - span.from();
+        return basis.designCode().leastDepth(length, ends(line, span), basis.fy(), t);
+    }
+
+    private static DesignCode.SpanEnds ends(BeamLine line, BeamLine.Span span) {
         int n = span.number();
         if (line.cantilever(n)) {
             return DesignCode.SpanEnds.CANTILEVER;

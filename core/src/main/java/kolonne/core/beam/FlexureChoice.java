@@ -8,6 +8,7 @@ import kolonne.core.analysis.Analysis;
 import kolonne.core.basis.Basis;
 import kolonne.core.code.Bar;
 import kolonne.core.code.DesignCode;
+import kolonne.core.code.Steel;
 import kolonne.core.explain.Trace;
 import kolonne.core.section.BarLayer;
 import kolonne.core.section.FlexuralStrength;
@@ -283,7 +284,7 @@ final class FlexureChoice {
             return null;
         }
         FlexuralStrength s = strength(r.span(), r.face(), anchored(r, layers, compression, compressionBar));
-        double limit = code.beamTensionStrain(basis.fy() / Basis.ES);
+        double limit = code.beamTensionStrain(basis.fy() / Steel.ES);
         double area = layers.stream().mapToDouble(l -> l.count() * l.bar().area()).sum();
         double offset = layers.stream().mapToDouble(l -> l.count() * l.bar().area() * l.offset()).sum() / area;
         double least = code.beamMinimumSteel(r.span().material().fc(), basis.fy(),
@@ -315,7 +316,7 @@ final class FlexureChoice {
         double h = span.section().shape().depth();
         List<BarLayer> bars = c.layers().stream().map(l -> new BarLayer(h - l.offset(), l.count() * l.bar().area()))
             .toList();
-        return strength(span, face, bars).epsT() >= code.beamTensionStrain(basis.fy() / Basis.ES);
+        return strength(span, face, bars).epsT() >= code.beamTensionStrain(basis.fy() / Steel.ES);
     }
 
     /** Strength of a face's layers alone; bars of the other face are left out, which is safe. @return φMn [Nmm] */

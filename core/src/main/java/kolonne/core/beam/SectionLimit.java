@@ -5,6 +5,7 @@ import java.util.List;
 import kolonne.core.basis.Basis;
 import kolonne.core.code.Bar;
 import kolonne.core.code.DesignCode;
+import kolonne.core.code.Steel;
 import kolonne.core.explain.Trace;
 import kolonne.core.section.BarLayer;
 import kolonne.core.section.FlexuralStrength;
@@ -18,7 +19,7 @@ final class SectionLimit {
         DesignCode code = basis.designCode();
         double h = span.section().shape().depth();
         double bw = span.section().shape().webWidth();
-        double limit = code.beamTensionStrain(basis.fy() / Basis.ES);
+        double limit = code.beamTensionStrain(basis.fy() / Steel.ES);
         double best = 0;
         for (Bar bar : basis.beamBarList()) {
             for (int n = 2;; n++) {

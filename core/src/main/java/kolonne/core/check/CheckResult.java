@@ -1,6 +1,7 @@
 package kolonne.core.check;
 
 import kolonne.core.explain.Quantity;
+import kolonne.core.explain.Trace;
 import kolonne.core.finding.Cause;
 
 /**
@@ -34,6 +35,12 @@ public record CheckResult(String kind, String title, Cause cause, double demand,
 
     public boolean satisfied() {
         return utilisation <= 1 + ROUNDING;
+    }
+
+    /** Records the check as one line of a calculation: what is needed against what there is. */
+    public void explain(Trace t) {
+        t.step(title, "needed / provided" + (place.isEmpty() || place.equals("whole lift") ? "" : ", " + place), "{0} / {1}",
+            utilisation, Quantity.UTILISATION, clause, Trace.in(demand, quantity), Trace.in(capacity, quantity));
     }
 
     /** Demand against capacity with units, in the display system. */

@@ -4,6 +4,7 @@ import static kolonne.core.explain.Trace.in;
 
 import java.util.ArrayList;
 import java.util.List;
+import kolonne.core.analysis.Analysis;
 import kolonne.core.basis.Basis;
 import kolonne.core.check.CheckResult;
 import kolonne.core.check.Governing;
@@ -183,8 +184,26 @@ public final class ColumnCheck {
         t.step("Muy", "about the depth's axis", "", d.my(), Quantity.MOMENT, "");
         if (inScope(lift.section().shape())) {
             strength(lift, cage, context, d, code, t);
+            shear(lift, cage, context, demands, combination, t);
+            ColumnCheck c = new ColumnCheck(lift, cage, context, demands);
+            c.steel();
+            new ColumnTieCheck(lift, cage, context, demands, c.governing).run();
+            t.say("Lift", "Worst of every other check", "");
+            c.governing.results().forEach(r -> r.explain(t));
         }
         return t.steps();
+    }
+
+    private static void shear(ColumnStack.Lift lift, ColumnCage.LiftCage cage, ColumnContext context, LiftDemands demands,
+                              int combination, Trace t) {
+        for (int axis = 0; axis < 2; axis++) {
+            t.say("Shear along " + (axis == 0 ? "x" : "y"), context.strength().combination(combination).name(), "22.5");
+            double total = context.basis().designCode().shear(ColumnTieCheck.shearInput(lift, cage, context.basis(), axis,
+                demands.leastAxial(combination)), t).total();
+            double v = demands.shear(combination, axis == 0 ? Analysis.VY : Analysis.VZ);
+            t.step("Vu / φVn", "Vu / φVn", "{0} / {1}", v / total, Quantity.UTILISATION, "22.5.1.1", in(v, Quantity.FORCE),
+                in(total, Quantity.FORCE));
+        }
     }
 
     private static void strength(ColumnStack.Lift lift, ColumnCage.LiftCage cage, ColumnContext context,

@@ -2,6 +2,7 @@ package kolonne.core.section;
 
 import java.util.List;
 import kolonne.core.code.DesignCode;
+import kolonne.core.code.Steel;
 import kolonne.core.code.StressBlock;
 
 /**
@@ -11,7 +12,6 @@ import kolonne.core.code.StressBlock;
  * compression at +y, My with compression at +x. Symmetric about both axes (rectangle or circle, bars symmetric).
  */
 public final class ColumnSection {
-    private static final double ES = 200_000;
     private final double width;
     private final double depth;
     private final boolean circle;
@@ -40,7 +40,7 @@ public final class ColumnSection {
         block = code.block(fc);
         double ast = bars.stream().mapToDouble(PlacedBar::area).sum();
         axialCap = code.axialCap(fc, fy, shape.A(), ast, kolonne.core.explain.Trace.OFF);
-        tension = code.reduction(1, fy / ES) * fy * ast;
+        tension = code.reduction(1, fy / Steel.ES) * fy * ast;
     }
 
     /**
@@ -71,7 +71,7 @@ public final class ColumnSection {
         for (int i = 0; i < barArea.length; i++) {
             double depthOfBar = top - (barX[i] * ux + barY[i] * uy);
             double strain = block.crushing() * (c - depthOfBar) / c;
-            double stress = Math.max(-fy, Math.min(fy, ES * strain));
+            double stress = Math.max(-fy, Math.min(fy, Steel.ES * strain));
             if (depthOfBar < a) {
                 stress -= block.stress();
             }
@@ -81,7 +81,7 @@ public final class ColumnSection {
             my += f * barX[i];
             epsT = Math.max(epsT, -strain);
         }
-        return new Resultant(n, mx, my, epsT, code.reduction(Math.max(0, epsT), fy / ES));
+        return new Resultant(n, mx, my, epsT, code.reduction(Math.max(0, epsT), fy / Steel.ES));
     }
 
     /** Area and first moments (x, y) of a circular segment of depth a. */

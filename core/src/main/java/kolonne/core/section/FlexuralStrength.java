@@ -4,6 +4,7 @@ import static kolonne.core.explain.Trace.in;
 
 import java.util.List;
 import kolonne.core.code.DesignCode;
+import kolonne.core.code.Steel;
 import kolonne.core.code.StressBlock;
 import kolonne.core.explain.Quantity;
 import kolonne.core.explain.Trace;
@@ -20,7 +21,6 @@ import kolonne.core.explain.Trace;
  * @param as    area of the bars in tension [mm2]
  */
 public record FlexuralStrength(double c, double epsT, double phi, double Mn, double d, double as) {
-    private static final double ES = 200_000;
 
     /** Design moment [Nmm]. */
     public double phiMn() {
@@ -62,7 +62,7 @@ public record FlexuralStrength(double c, double epsT, double phi, double Mn, dou
             }
         }
         double epsT = deepest > 0 ? block.crushing() * (deepest - c) / c : 0;
-        return new FlexuralStrength(c, epsT, code.reduction(epsT, fy / ES), mn, as > 0 ? moment / as : 0, as);
+        return new FlexuralStrength(c, epsT, code.reduction(epsT, fy / Steel.ES), mn, as > 0 ? moment / as : 0, as);
     }
 
     /** out[0]: compression minus tension [N]; out[1]: moment about the compression face [Nmm], sagging sense. */
@@ -82,7 +82,7 @@ public record FlexuralStrength(double c, double epsT, double phi, double Mn, dou
         }
         for (BarLayer l : layers) {
             double strain = block.crushing() * (l.depth() - c) / c; // tension positive
-            double stress = Math.max(-fy, Math.min(fy, ES * strain));
+            double stress = Math.max(-fy, Math.min(fy, Steel.ES * strain));
             if (l.depth() < a) {
                 stress += block.stress();
             }
@@ -98,7 +98,7 @@ public record FlexuralStrength(double c, double epsT, double phi, double Mn, dou
             in(fc, Quantity.STRENGTH));
         for (BarLayer l : layers) {
             double strain = block.crushing() * (l.depth() - c) / c;
-            double stress = Math.max(-fy, Math.min(fy, ES * strain));
+            double stress = Math.max(-fy, Math.min(fy, Steel.ES * strain));
             t.step("fs", "Es εcu (d − c) / c, at most fy", "bars {0} at d = {1}, c = {2}", stress, Quantity.STRENGTH,
                 "22.2.1", in(l.area(), Quantity.AREA), in(l.depth(), Quantity.LENGTH), in(c, Quantity.LENGTH));
         }
@@ -106,7 +106,7 @@ public record FlexuralStrength(double c, double epsT, double phi, double Mn, dou
             in(block.depth(), Quantity.NUMBER), in(c, Quantity.LENGTH));
         t.step("εt", "εcu (dt − c) / c", "c = {0}", epsT, Quantity.STRAIN, "22.2.2.1", in(c, Quantity.LENGTH));
         t.step("φ", "from εt", "εt = {0}, εty = {1}", phi, Quantity.NUMBER, code.reductionClause(),
-            in(epsT, Quantity.STRAIN), in(fy / ES, Quantity.STRAIN));
+            in(epsT, Quantity.STRAIN), in(fy / Steel.ES, Quantity.STRAIN));
         t.step("Mn", "Σ forces of bars and block × lever", "As = {0}, d = {1}", Mn, Quantity.MOMENT, "22.3.1",
             in(as, Quantity.AREA), in(d, Quantity.LENGTH));
         t.step("φMn", "φ Mn", "{0} × {1}", phiMn(), Quantity.MOMENT, "22.3.1", in(phi, Quantity.NUMBER),

@@ -146,7 +146,7 @@ class WholePathTest {
         try (PDDocument doc = Loader.loadPDF(pdf.toFile())) {
             String text = new PDFTextStripper().getText(doc);
             assertTrue(text.contains("Veldhaven Archive and Reading Rooms"), "title");
-            assertTrue(text.contains("961 members in 284"), "summary");
+            assertTrue(text.contains("961 members in 287"), "summary");
             assertTrue(text.contains("Calculation: beam line L1-B02"), "sheet of the beam");
             assertTrue(text.contains("Calculation: column stack C-D3"), "sheet of the column");
             assertTrue(text.contains("φMn") && text.contains("22.5.5.1"), "formulas with clauses");

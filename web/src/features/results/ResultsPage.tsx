@@ -27,15 +27,15 @@ export function ResultsPage({ id, mode }: { id: string; mode: Mode }) {
   const selected = params.get('sel') ?? undefined
   const kind = params.get('view') === '3d' ? '3d' : 'plan'
   const label = (params.get('label') as LabelKind | null) ?? 'utilisation'
-  const set = (changes: Record<string, string | undefined>) =>
-    setParams((old) => {
-      const p = new URLSearchParams(old)
-      for (const [k, v] of Object.entries(changes)) {
-        if (v) p.set(k, v)
-        else p.delete(k)
-      }
-      return p
-    }, { replace: true })
+  // from the address itself: a change made a moment ago may not have been rendered yet, and must not be lost
+  const set = (changes: Record<string, string | undefined>) => {
+    const p = new URLSearchParams(window.location.search)
+    for (const [k, v] of Object.entries(changes)) {
+      if (v) p.set(k, v)
+      else p.delete(k)
+    }
+    setParams(p, { replace: true })
+  }
   const results = useQuery({ queryKey: ['project', id, 'results', q], queryFn: ({ signal }) => api.results(id, q, signal), placeholderData: keepPreviousData })
   const view = useQuery({ queryKey: ['project', id, 'view'], queryFn: ({ signal }) => api.view(id, signal) })
   const rows = useMemo(() => results.data?.rows ?? [], [results.data])

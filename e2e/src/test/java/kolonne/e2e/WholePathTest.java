@@ -86,9 +86,11 @@ class WholePathTest {
         page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("^L4"))).first().click();
         assertThat(page).hasURL(Pattern.compile("storey%3AL4|storey:L4"));
         page.getByLabel("Query", new Page.GetByLabelOptions().setExact(true)).fill("storey:L4 beam");
+        assertThat(page).hasURL(Pattern.compile("beam"));
         assertThat(rows().first()).containsText("L4-B");
         String mark = rows().first().locator("b").first().textContent();
         rows().first().click();
+        assertThat(rows().first()).hasAttribute("aria-selected", "true");
         page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("Open sheet"))).click();
         assertThat(page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName(mark).setExact(true))).isVisible();
         assertThat(page.getByLabel("Elevation with bars")).isVisible();

@@ -46,6 +46,10 @@ final class BeamDetailCheck {
 
     void run() {
         for (BeamLine.Span span : line.spans()) {
+            if (span.section().shape() instanceof Shape.Circle) {
+                add("shape", "Round beam", Cause.OUT_OF_SCOPE, 1, 0, Quantity.COUNT, Double.POSITIVE_INFINITY,
+                    (span.faceFrom() + span.faceTo()) / 2, span, "22.3.1");
+            }
             fit(span);
             stirrups(span);
             proportions(span);

@@ -136,4 +136,12 @@ class BeamLinesTest {
         assertEquals(List.of("line.end-support"), d.findings().stream().map(f -> f.code()).toList());
         assertEquals(40 * 7000.0 * 7000 / 12, -d.profile().get(0).mNeg(), 1);
     }
+
+    @Test
+    void aRoundBeamIsOutOfScopeNeverAQuietPass() {
+        ModelBuilder b = threeSpans(5);
+        b.sections.set(0, new kolonne.core.model.Section("S", new kolonne.core.section.Shape.Circle(500)));
+        assertTrue(design(b, Basis.standard(false)).findings().stream().anyMatch(f -> f.code().equals("out-of-scope")
+            && f.what().startsWith("Round beam")));
+    }
 }

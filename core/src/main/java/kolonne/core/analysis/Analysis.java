@@ -25,6 +25,8 @@ public final class Analysis {
     private final double[][] forces;
     private final double[] residuals;
     private final List<Finding> findings;
+    private final FrameAnalysis.Solved solved;
+    private final Frame frame;
 
     /**
      * @param displacements [case][6 × joint]
@@ -32,9 +34,11 @@ public final class Analysis {
      * @param stations      [member][station] distance from the start joint [mm]
      * @param forces        [member][(case × stations + station) × 6 + component]
      * @param residuals     [case] largest joint imbalance over the largest load, forces and moments each by their own
+     * @param solved        what the next analysis may reuse, or null for forces solved elsewhere
+     * @param frame         the frame whose displacements these are (with P-Delta: of second order), or null
      */
     Analysis(BuildingIndex index, double[][] displacements, double[][] reactions, double[][] stations,
-             double[][] forces, double[] residuals, List<Finding> findings) {
+             double[][] forces, double[] residuals, List<Finding> findings, FrameAnalysis.Solved solved, Frame frame) {
         this.index = index;
         this.displacements = displacements;
         this.reactions = reactions;
@@ -42,6 +46,21 @@ public final class Analysis {
         this.forces = forces;
         this.residuals = residuals;
         this.findings = List.copyOf(findings);
+        this.solved = solved;
+        this.frame = frame;
+    }
+
+    FrameAnalysis.Solved solved() {
+        return solved;
+    }
+
+    Frame frame() {
+        return frame;
+    }
+
+    /** Whether the forces were solved elsewhere; displacements and reactions are then not known. */
+    public boolean imported() {
+        return frame == null;
     }
 
     public BuildingIndex index() {
@@ -71,6 +90,25 @@ public final class Analysis {
     /** A force of a load case at a station. */
     public double force(int member, int loadCase, int station, int component) {
         return forces[member][(loadCase * stations[member].length + station) * COMPONENTS + component];
+    }
+
+    /** Distance from a member's start joint to the face of its support [mm]. */
+    public double faceStart(int member) {
+        return frame == null ? 0 : frame.faceStart(member);
+    }
+
+    /** Distance from a member's end joint to the face of its support [mm]. */
+    public double faceEnd(int member) {
+        return frame == null ? 0 : frame.faceEnd(member);
+    }
+
+    /** Resultant of all loads of a case in global direction 0..2 [N]. */
+    public double applied(int loadCase, int direction) {
+        double sum = 0;
+        for (int j = 0; frame != null && j < index.building().joints().size(); j++) {
+            sum += solved.solution().applied(loadCase)[6 * j + direction];
+        }
+        return sum;
     }
 
     /** Largest joint imbalance of a case relative to its largest load. */

@@ -1,113 +1,141 @@
 package kolonne.core.analysis;
 
 import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.function.Consumer;
-import kolonne.core.finding.Finding;
 import kolonne.core.model.AreaLoad;
 import kolonne.core.model.Building;
 import kolonne.core.model.BuildingIndex;
-import kolonne.core.model.Direction;
 import kolonne.core.model.LoadCase;
 import kolonne.core.model.Member;
 import kolonne.core.model.MemberLoad;
 import kolonne.core.model.SlabPanel;
 
-/** All loads of the building as loads on members in local components, by member and case. */
+/** All loads of the building as loads on members in local components, each with its size in every load case. */
 final class AppliedLoads {
     private final BuildingIndex index;
     private final Element[] elements;
-    private final List<SpanLoad>[][] loads;
+    private final List<Loading>[] loads;
+    /** Cases that take the loads of each case: itself, and the arrangements made of it. */
+    private final List<List<Integer>> takers = new ArrayList<>();
 
     @SuppressWarnings("unchecked")
-    AppliedLoads(BuildingIndex index, Element[] elements, Consumer<Finding> findings) {
+    AppliedLoads(BuildingIndex index, Element[] elements, Map<String, List<PanelLoads.Share>> shares) {
         this.index = index;
         this.elements = elements;
         Building b = index.building();
-        loads = new List[elements.length][b.loadCases().size()];
-        for (MemberLoad l : b.memberLoads()) {
-            add(index.memberNumber(l.member()), index.caseNumber(l.loadCase()), local(l));
-        }
-        Map<String, List<PanelLoads.Share>> shares = new PanelLoads(index, findings).all();
-        for (AreaLoad l : b.areaLoads()) {
-            panel(shares.get(l.panel()), index.caseNumber(l.loadCase()), l.pressure());
+        loads = new List[elements.length];
+        Arrays.setAll(loads, m -> new ArrayList<>(6));
+        for (int c = 0; c < b.loadCases().size(); c++) {
+            takers.add(new ArrayList<>(List.of(c)));
         }
         for (int c = 0; c < b.loadCases().size(); c++) {
-            selfWeight(b.loadCases().get(c), c, shares);
+            if (b.loadCases().get(c).generated()) {
+                takers.get(index.caseNumber(b.loadCases().get(c).pattern().of())).add(c);
+            }
+        }
+        for (MemberLoad l : b.memberLoads()) {
+            int m = index.memberNumber(l.member());
+            add(m, local(l), Map.of(index.caseNumber(l.loadCase()), 1.0));
+        }
+        panels(shares);
+        selfWeight();
+    }
+
+    /** Loads of a member. */
+    List<Loading> of(int member) {
+        return loads[member];
+    }
+
+    private void add(int member, SpanLoad shape, Map<Integer, Double> sizes) {
+        List<LoadCase> all = index.building().loadCases();
+        List<Integer> cases = new ArrayList<>();
+        List<Double> factors = new ArrayList<>();
+        sizes.forEach((base, size) -> {
+            for (int c : takers.get(base)) {
+                boolean takes = !all.get(c).generated() || all.get(c).pattern().members().contains(elements[member].member.id());
+                if (size != 0 && takes) {
+                    cases.add(c);
+                    factors.add(size);
+                }
+            }
+        });
+        if (!cases.isEmpty()) {
+            loads[member].add(new Loading(shape, cases.stream().mapToInt(i -> i).toArray(),
+                factors.stream().mapToDouble(d -> d).toArray()));
         }
     }
 
-    /** Loads of a member in a case. */
-    List<SpanLoad> of(int member, int loadCase) {
-        List<SpanLoad> l = loads[member][loadCase];
-        return l == null ? List.of() : l;
-    }
-
-    private void add(int member, int loadCase, SpanLoad l) {
-        if (loads[member][loadCase] == null) {
-            loads[member][loadCase] = new ArrayList<>();
-        }
-        loads[member][loadCase].add(l);
-    }
-
-    private void selfWeight(LoadCase c, int number, Map<String, List<PanelLoads.Share>> shares) {
-        if (c.selfWeight() == 0) {
-            return;
-        }
-        for (int m = 0; m < elements.length; m++) {
+    private void selfWeight() {
+        Map<Integer, Double> sizes = selfWeights(1);
+        for (int m = 0; m < elements.length && !sizes.isEmpty(); m++) {
             Member member = elements[m].member;
-            double w = index.sectionOf(member).shape().A() * index.materialOf(member).weight() * c.selfWeight();
-            add(m, number, downwards(m, 0, elements[m].length, w, w));
-        }
-        for (SlabPanel p : index.building().panels()) {
-            panel(shares.get(p.id()), number, p.thickness() * p.weight() * c.selfWeight());
+            double w = index.sectionOf(member).shape().A() * index.materialOf(member).weight();
+            add(m, downwards(m, 0, elements[m].length, w, w, 0, 0), sizes);
         }
     }
 
-    private void panel(List<PanelLoads.Share> shares, int loadCase, double pressure) {
-        for (PanelLoads.Share s : shares) {
-            int m = index.memberNumber(s.member().id());
-            add(m, loadCase, downwards(m, s.from(), s.to(), s.width1() * pressure, s.width2() * pressure));
-        }
-    }
-
-    private SpanLoad downwards(int m, double from, double to, double w1, double w2) {
-        double[][] axes = elements[m].axes;
-        double[] q1 = {-w1 * axes[0][2], -w1 * axes[1][2], -w1 * axes[2][2]};
-        double[] q2 = {-w2 * axes[0][2], -w2 * axes[1][2], -w2 * axes[2][2]};
-        return new SpanLoad(from, to, q1, q2);
-    }
-
-    private SpanLoad local(MemberLoad l) {
-        double[][] axes = elements[index.memberNumber(l.member())].axes;
-        double[] unit = unit(l.direction(), axes);
-        double factor = 1;
-        if (l.direction().isProjected()) {
-            double along = axes[0][l.direction().axis()];
-            factor = Math.sqrt(Math.max(0, 1 - along * along));
-        }
-        return switch (l.kind()) {
-            case DISTRIBUTED -> new SpanLoad(l.from(), l.to(), times(unit, l.w1() * factor), times(unit, l.w2() * factor));
-            case POINT -> new SpanLoad(l.from(), l.from(), times(unit, l.w1()), new double[3]);
-            case MOMENT -> new SpanLoad(l.from(), l.from(), new double[3], times(unit, l.w1()));
-        };
-    }
-
-    /** The load's unit vector in local components. */
-    private static double[] unit(Direction d, double[][] axes) {
-        double[] out = new double[3];
-        if (d.isLocal()) {
-            out[d.axis()] = 1;
-        } else {
-            for (int c = 0; c < 3; c++) {
-                out[c] = axes[c][d.axis()];
+    private Map<Integer, Double> selfWeights(double unit) {
+        Map<Integer, Double> out = new LinkedHashMap<>();
+        List<LoadCase> all = index.building().loadCases();
+        for (int c = 0; c < all.size(); c++) {
+            if (all.get(c).selfWeight() != 0 && !all.get(c).generated()) {
+                out.put(c, all.get(c).selfWeight() * unit);
             }
         }
         return out;
     }
 
-    private static double[] times(double[] v, double f) {
-        return new double[] {v[0] * f, v[1] * f, v[2] * f};
+    private void panels(Map<String, List<PanelLoads.Share>> shares) {
+        Map<String, Map<Integer, Double>> pressures = new LinkedHashMap<>();
+        for (SlabPanel p : index.building().panels()) {
+            pressures.put(p.id(), selfWeights(p.thickness() * p.weight()));
+        }
+        for (AreaLoad l : index.building().areaLoads()) {
+            pressures.get(l.panel()).merge(index.caseNumber(l.loadCase()), l.pressure(), Double::sum);
+        }
+        pressures.forEach((panel, sizes) -> {
+            for (PanelLoads.Share s : shares.get(panel)) {
+                int m = index.memberNumber(s.member().id());
+                add(m, downwards(m, s.from(), s.to(), s.width1(), s.width2(), s.torque1(), s.torque2()), sizes);
+            }
+        });
+    }
+
+    private SpanLoad downwards(int m, double from, double to, double w1, double w2, double t1, double t2) {
+        double[][] axes = elements[m].axes;
+        return new SpanLoad(from, to, down(axes, w1, t1), down(axes, w2, t2));
+    }
+
+    private static double[] down(double[][] axes, double w, double torque) {
+        return new double[] {-w * axes[0][2], -w * axes[1][2], -w * axes[2][2], torque, 0, 0};
+    }
+
+    private SpanLoad local(MemberLoad l) {
+        double[][] axes = elements[index.memberNumber(l.member())].axes;
+        int axis = l.direction().axis();
+        double[] unit = new double[3];
+        for (int c = 0; c < 3; c++) {
+            unit[c] = l.direction().isLocal() ? c == axis ? 1 : 0 : axes[c][axis];
+        }
+        double factor = 1;
+        if (l.direction().isProjected() && l.kind().spread()) {
+            double along = axes[0][axis];
+            factor = Math.sqrt(Math.max(0, 1 - along * along));
+        }
+        boolean moment = l.kind() == MemberLoad.Kind.MOMENT || l.kind() == MemberLoad.Kind.DISTRIBUTED_MOMENT;
+        double[] q1 = components(unit, l.w1() * factor, moment);
+        return l.kind().spread() ? new SpanLoad(l.from(), l.to(), q1, components(unit, l.w2() * factor, moment))
+            : SpanLoad.point(l.from(), q1);
+    }
+
+    private static double[] components(double[] unit, double size, boolean moment) {
+        double[] out = new double[6];
+        for (int c = 0; c < 3; c++) {
+            out[moment ? c + 3 : c] = unit[c] * size;
+        }
+        return out;
     }
 }

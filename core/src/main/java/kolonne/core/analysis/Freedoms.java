@@ -4,7 +4,10 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.function.Consumer;
+import java.util.stream.IntStream;
+import kolonne.core.analysis.sparse.Graph;
 import kolonne.core.analysis.sparse.NestedDissection;
+import kolonne.core.analysis.sparse.Symbolic;
 import kolonne.core.finding.Finding;
 import kolonne.core.model.Building;
 import kolonne.core.model.BuildingIndex;
@@ -14,7 +17,7 @@ import kolonne.core.model.Support;
 
 /**
  * Which equation each joint displacement belongs to. A displacement is held (no equation), free (one equation), or a
- * linear combination of its diaphragm's three: ux = U − (y − y0) R, uy = V + (x − x0) R, rz = R.
+ * linear combination of its rigid diaphragm's three: ux = U − (y − y0) R, uy = V + (x − x0) R, rz = R.
  */
 final class Freedoms {
     /** Equations and coefficients of one displacement. */
@@ -29,49 +32,56 @@ final class Freedoms {
     private static final String[] DIRECTION = {"displacement along X", "displacement along Y", "displacement along Z",
         "rotation about X", "rotation about Y", "rotation about Z"};
 
+    private final BuildingIndex index;
     private final Terms[] terms;
     private final String[] names;
-    private int count;
-
-    private Freedoms(int joints) {
-        terms = new Terms[6 * joints];
-        names = new String[6 * joints + 6];
-    }
+    /** Diaphragm of each joint that moves with one, or −1. */
+    private final int[] plate;
+    private final Symbolic symbolic;
 
     /** Numbers the equations in order of elimination. */
-    static Freedoms of(BuildingIndex index, Consumer<Finding> findings) {
+    Freedoms(BuildingIndex index, Consumer<Finding> findings) {
+        this.index = index;
         Building b = index.building();
         int n = b.joints().size();
-        Freedoms f = new Freedoms(n);
         boolean[][] held = new boolean[n][6];
         for (Support s : b.supports()) {
             for (int i = 0; i < 6; i++) {
                 held[index.jointNumber(s.joint())][i] |= s.holds(i);
             }
         }
-        int[] plate = plates(index, held, findings);
-        for (int j : f.eliminationOrder(index, n)) {
-            f.numberJoint(b.joints().get(j).id(), j, held[j], plate[j] >= 0,
-                index.membersAt(b.joints().get(j).id()).isEmpty());
+        boolean[] unused = new boolean[n];
+        for (int j = 0; j < n; j++) {
+            unused[j] = index.membersAt(b.joints().get(j).id()).isEmpty();
+        }
+        plate = plates(index, held, unused, findings);
+        int[] weights = weights(n, held, unused);
+        symbolic = Symbolic.analyse(graph(n), weights, order(n));
+        terms = new Terms[6 * n];
+        names = new String[symbolic.equations()];
+        for (int j = 0; j < n; j++) {
+            numberJoint(j, held[j], unused[j]);
         }
         for (int p = 0; p < b.diaphragms().size(); p++) {
-            f.numberPlate(index, b.diaphragms().get(p), p, plate);
+            numberPlate(b.diaphragms().get(p), p, n + p);
         }
-        return f;
     }
 
-    private static int[] plates(BuildingIndex index, boolean[][] held, Consumer<Finding> findings) {
+    private static int[] plates(BuildingIndex index, boolean[][] held, boolean[] unused, Consumer<Finding> findings) {
         int[] plate = new int[held.length];
         Arrays.fill(plate, -1);
         List<Diaphragm> all = index.building().diaphragms();
         for (int p = 0; p < all.size(); p++) {
+            if (!all.get(p).rigid()) {
+                continue;
+            }
             for (String id : all.get(p).joints()) {
                 int j = index.jointNumber(id);
                 if (held[j][0] || held[j][1] || held[j][5]) {
                     findings.accept(Finding.note("diaphragm.held", "diaphragm " + all.get(p).id(), "Joint " + id
                         + " is supported in plan; it does not move with the diaphragm.",
                         "Take the joint out of the diaphragm or remove its support."));
-                } else if (!index.membersAt(id).isEmpty()) {
+                } else if (!unused[j]) {
                     plate[j] = p;
                 }
             }
@@ -79,50 +89,66 @@ final class Freedoms {
         return plate;
     }
 
-    private int[] eliminationOrder(BuildingIndex index, int n) {
-        int[] start = new int[n + 1];
-        List<int[]> pairs = new ArrayList<>();
-        index.building().members().forEach(m -> pairs.add(
-            new int[] {index.jointNumber(m.start()), index.jointNumber(m.end())}));
-        for (int[] p : pairs) {
-            start[p[0] + 1]++;
-            start[p[1] + 1]++;
-        }
-        for (int i = 0; i < n; i++) {
-            start[i + 1] += start[i];
-        }
-        int[] fill = start.clone();
-        int[] neighbours = new int[start[n]];
-        for (int[] p : pairs) {
-            neighbours[fill[p[0]]++] = p[1];
-            neighbours[fill[p[1]]++] = p[0];
-        }
-        return NestedDissection.order(start, neighbours);
+    private static boolean inPlan(int direction) {
+        return direction == 0 || direction == 1 || direction == 5;
     }
 
-    private void numberJoint(String id, int j, boolean[] held, boolean inPlate, boolean unused) {
+    private int[] weights(int n, boolean[][] held, boolean[] unused) {
+        int[] out = new int[n + index.building().diaphragms().size()];
+        for (int j = 0; j < n; j++) {
+            for (int i = 0; i < 6; i++) {
+                if (!unused[j] && !held[j][i] && !(plate[j] >= 0 && inPlan(i))) {
+                    out[j]++;
+                }
+            }
+            if (plate[j] >= 0) {
+                out[n + plate[j]] = 3;
+            }
+        }
+        return out;
+    }
+
+    /** Joints and diaphragms that a member brings together. */
+    private Graph graph(int n) {
+        int[][] cliques = index.building().members().stream().map(m -> {
+            int i = index.jointNumber(m.start());
+            int j = index.jointNumber(m.end());
+            int p = plate[i] < 0 ? -1 : n + plate[i];
+            int q = plate[j] < 0 || plate[j] == plate[i] ? -1 : n + plate[j];
+            return new int[] {i, j, p, q};
+        }).toArray(int[][]::new);
+        return Graph.ofCliques(n + index.building().diaphragms().size(), cliques);
+    }
+
+    /** Joints by nested dissection, diaphragms last: each would otherwise join all of its floor at once. */
+    private int[] order(int n) {
+        int[][] pairs = index.building().members().stream()
+            .map(m -> new int[] {index.jointNumber(m.start()), index.jointNumber(m.end())}).toArray(int[][]::new);
+        int[] joints = NestedDissection.order(Graph.ofCliques(n, pairs));
+        return IntStream.concat(Arrays.stream(joints), IntStream.range(n, n + index.building().diaphragms().size())).toArray();
+    }
+
+    private void numberJoint(int j, boolean[] held, boolean unused) {
+        int next = symbolic.start(j);
         for (int i = 0; i < 6; i++) {
-            boolean plateMoves = inPlate && (i == 0 || i == 1 || i == 5);
             if (unused || held[i]) {
                 terms[6 * j + i] = Terms.HELD;
-            } else if (!plateMoves) {
-                names[count] = "Joint " + id + ", " + DIRECTION[i];
-                terms[6 * j + i] = Terms.one(count++);
+            } else if (!(plate[j] >= 0 && inPlan(i))) {
+                names[next] = "Joint " + index.building().joints().get(j).id() + ", " + DIRECTION[i];
+                terms[6 * j + i] = Terms.one(next++);
             }
         }
     }
 
-    private void numberPlate(BuildingIndex index, Diaphragm d, int number, int[] plate) {
-        List<Joint> joints = d.joints().stream().filter(id -> plate[index.jointNumber(id)] == number)
-            .map(index::joint).toList();
+    private void numberPlate(Diaphragm d, int number, int vertex) {
+        List<Joint> joints = new ArrayList<>();
+        d.joints().stream().filter(id -> plate[index.jointNumber(id)] == number).map(index::joint).forEach(joints::add);
         if (joints.isEmpty()) {
             return;
         }
         double x0 = joints.stream().mapToDouble(Joint::x).average().orElse(0);
         double y0 = joints.stream().mapToDouble(Joint::y).average().orElse(0);
-        int u = count;
-        count += 3;
-        ensureNames();
+        int u = symbolic.start(vertex);
         for (int i = 0; i < 3; i++) {
             names[u + i] = "Diaphragm " + d.id() + ", " + DIRECTION[i == 2 ? 5 : i];
         }
@@ -134,14 +160,17 @@ final class Freedoms {
         }
     }
 
-    private void ensureNames() {
-        if (count > names.length) {
-            throw new IllegalStateException("Impossible: more equations than joint displacements");
-        }
+    Symbolic symbolic() {
+        return symbolic;
+    }
+
+    /** Vertices (joints, then diaphragms) whose equations displacement of a joint may belong to. */
+    int[] verticesOf(int joint) {
+        return plate[joint] < 0 ? new int[] {joint} : new int[] {joint, terms.length / 6 + plate[joint]};
     }
 
     int count() {
-        return count;
+        return symbolic.equations();
     }
 
     Terms at(int joint, int direction) {

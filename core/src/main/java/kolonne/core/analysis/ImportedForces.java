@@ -46,7 +46,7 @@ final class ImportedForces {
         findings.add(Finding.note("forces.imported", "model", "The forces come with the file; displacements, reactions "
             + "and the sway of storeys are not known.", "Check that the frame may be taken as braced."));
         return new Analysis(index, new double[cases][6 * b.joints().size()], new double[cases][6 * b.joints().size()],
-            stations, forces, new double[cases], findings);
+            stations, forces, new double[cases], findings, null, null);
     }
 
     /** Forces of a case at all stations: as given, straight lines between. A case without rows has no forces. */

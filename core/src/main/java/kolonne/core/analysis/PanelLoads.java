@@ -1,83 +1,135 @@
 package kolonne.core.analysis;
 
 import java.util.ArrayList;
-import java.util.Arrays;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.TreeSet;
 import java.util.function.Consumer;
 import kolonne.core.finding.Finding;
 import kolonne.core.model.BuildingIndex;
 import kolonne.core.model.Joint;
 import kolonne.core.model.Member;
+import kolonne.core.model.Point;
 import kolonne.core.model.Role;
 import kolonne.core.model.SlabPanel;
 
 /**
- * Shares a uniform panel load to the beams around it. Two-way: every point goes to the nearest supported edge (the 45°
- * lines of a rectangular panel). One-way: strips along the span direction hand half of their load to either end.
+ * Shares a uniform panel load to the beams around it by yield-line geometry. Two-way: every point goes to the nearest
+ * supported side (45° lines in a rectangle). One-way: strips along the span hand half of their load to either end. A panel
+ * held on one side only is a cantilever; where no slab goes on behind its beam, the beam takes the overhang's moment as
+ * torsion. Openings carry nothing.
  *
- * <p>The result per unit pressure is a width [mm] along each beam, piecewise linear.
+ * <p>The result per unit pressure is a width [mm] (and a torque [mm2]) along each beam, piecewise linear.
  */
 final class PanelLoads {
-    /** Width of slab carried by a member between two distances from its start joint [mm]. */
-    record Share(Member member, double from, double to, double width1, double width2) {}
+    /** Part of a side over which load that lies beyond its end is spread. */
+    private static final double END = 0.05;
+    /** Parts in which a torque that varies is made linear. */
+    private static final int TORQUE_PARTS = 4;
+
+    /** Slab carried by a member between two distances from its start joint [mm]: widths [mm], torques about local x [mm2]. */
+    record Share(Member member, double from, double to, double width1, double width2, double torque1, double torque2) {}
 
     /** A side of the panel: from a corner, along unit vector (ux, uy), the inward normal is (nx, ny). */
     private record Side(double x, double y, double ux, double uy, double length, double nx, double ny,
-                        List<Piece> beams) {}
+                        List<Piece> beams) {
+        boolean supported() {
+            return !beams.isEmpty();
+        }
+    }
 
     /** A beam on a side, from s1 to s2 along it; reversed if the member runs against the side. */
     private record Piece(Member member, double s1, double s2, boolean reversed) {}
 
+    /** Width and torque at both ends of a length of a side. */
+    private record Strip(double s1, double s2, double width1, double width2, double torque1, double torque2) {}
+
     private final BuildingIndex index;
     private final Consumer<Finding> findings;
+    private final Map<String, Integer> panelsOn = new HashMap<>();
 
     PanelLoads(BuildingIndex index, Consumer<Finding> findings) {
         this.index = index;
         this.findings = findings;
     }
 
-    List<Share> shares(SlabPanel panel) {
+    /** Shares of every panel, by panel id in the order of the file. */
+    Map<String, List<Share>> all() {
+        Map<String, List<Side>> sides = new LinkedHashMap<>();
+        for (SlabPanel p : index.building().panels()) {
+            sides.put(p.id(), sidesOf(p));
+        }
+        sides.values().forEach(l -> l.forEach(s -> s.beams().forEach(b -> panelsOn.merge(b.member().id(), 1, Integer::sum))));
+        Map<String, List<Share>> out = new LinkedHashMap<>();
+        index.building().panels().forEach(p -> out.put(p.id(), shares(p, sides.get(p.id()))));
+        return out;
+    }
+
+    /** The sides with the beams on them; none, with a finding, if the panel cannot be used. */
+    private List<Side> sidesOf(SlabPanel panel) {
         List<Joint> corners = corners(panel);
         if (corners.size() < 3) {
-            findings.accept(Finding.fails("panel.corners", where(panel), "The panel's joints lie on one line.",
-                "List the corners in order around the panel."));
+            fail("panel.corners", panel, "The panel's joints lie on one line.", "List the corners in order around the panel.");
             return List.of();
         }
         List<Side> sides = sides(corners);
         if (sides == null) {
-            findings.accept(Finding.fails("panel.not-convex", where(panel),
-                "The panel is not convex, or its joints are not in order around it.",
-                "Put the joints in order, or split the panel into convex ones."));
+            fail("panel.not-convex", panel, "The panel is not convex, or its joints are not in order around it.",
+                "Put the joints in order, or split the panel into convex ones.");
             return List.of();
         }
-        if (sides.stream().allMatch(s -> s.beams().isEmpty())) {
-            findings.accept(Finding.fails("panel.unsupported", where(panel), "No beam runs along any side of the panel.",
-                "Add beams along its sides or remove the panel."));
+        if (sides.stream().noneMatch(Side::supported)) {
+            fail("panel.unsupported", panel, "No beam runs along any side of the panel.",
+                "Add beams along its sides or remove the panel.");
             return List.of();
         }
+        return sides;
+    }
+
+    private List<Share> shares(SlabPanel panel, List<Side> sides) {
+        if (sides.isEmpty()) {
+            return List.of();
+        }
+        Polygon outline = outline(sides);
+        List<Polygon> holes = holes(panel, outline);
+        if (holes == null) {
+            return List.of();
+        }
+        boolean cantilever = sides.stream().filter(Side::supported).count() == 1;
         List<Share> out = new ArrayList<>();
         for (Side side : sides) {
-            if (!side.beams().isEmpty()) {
-                double[][] profile = panel.oneWay() ? oneWay(panel, sides, side) : twoWay(sides, side);
-                distribute(side, profile, out);
+            if (side.supported()) {
+                List<Strip> strips = panel.oneWay() && !cantilever ? oneWay(panel, side, outline, holes)
+                    : twoWay(sides, side, outline, holes, cantilever && twists(panel, side));
+                strips.forEach(s -> distribute(side, s, out));
             }
         }
         double shared = out.stream().mapToDouble(s -> (s.to() - s.from()) * (s.width1() + s.width2()) / 2).sum();
-        double area = area(corners);
+        double area = outline.area() - holes.stream().mapToDouble(Polygon::area).sum();
         if (Math.abs(shared - area) > 1e-3 * area) {
-            findings.accept(Finding.fails("panel.load-lost", where(panel), String.format(Locale.ROOT,
+            fail("panel.load-lost", panel, String.format(Locale.ROOT,
                 "Beams take up %.2f of the panel's %.2f m2: a side that must carry load has no beam on it.",
-                shared / 1e6, area / 1e6), "Add the missing beam, or turn the span of the one-way slab."));
+                shared / 1e6, area / 1e6), "Add the missing beam, or turn the span of the one-way slab.");
             return List.of();
         }
         return out;
     }
 
-    private static String where(SlabPanel p) {
-        return "slab panel " + p.id();
+    private void fail(String code, SlabPanel p, String what, String mend) {
+        findings.accept(Finding.fails(code, "slab panel " + p.id(), what, mend));
+    }
+
+    /** Whether the beam of a cantilever panel takes its moment as torsion; says where the moment goes. */
+    private boolean twists(SlabPanel panel, Side side) {
+        boolean alone = side.beams().stream().anyMatch(b -> panelsOn.get(b.member().id()) == 1);
+        findings.accept(Finding.note("panel.cantilever", "slab panel " + panel.id(), alone
+            ? "The panel cantilevers from one beam with no slab behind it: the beam takes the overhang's moment as torsion."
+            : "The panel cantilevers from one beam; its moment is taken to go on into the slab behind the beam.",
+            alone ? "Add the slab behind the beam if there is one." : "Check the slab behind for the moment of the overhang."));
+        return alone;
     }
 
     /** The panel's joints without those that lie on a straight line between their neighbours. */
@@ -97,23 +149,38 @@ final class PanelLoads {
         return out;
     }
 
-    private static double area(List<Joint> c) {
-        double twice = 0;
-        for (int i = 0; i < c.size(); i++) {
-            Joint a = c.get(i);
-            Joint b = c.get((i + 1) % c.size());
-            twice += a.x() * b.y() - b.x() * a.y();
+    private static Polygon outline(List<Side> sides) {
+        return new Polygon(sides.stream().map(s -> new double[] {s.x(), s.y()}).toList());
+    }
+
+    /** The openings, or null (with a finding) if one is not a polygon inside the panel. */
+    private List<Polygon> holes(SlabPanel panel, Polygon outline) {
+        List<Polygon> out = new ArrayList<>();
+        for (List<Point> h : panel.holes()) {
+            Polygon hole = new Polygon(h.stream().map(p -> new double[] {p.x(), p.y()}).toList());
+            Polygon inside = hole;
+            double turn = Math.signum(outline.twiceArea());
+            int n = outline.corners().size();
+            for (int i = 0; i < n; i++) {
+                double[] p = outline.corners().get(i);
+                double[] q = outline.corners().get((i + 1) % n);
+                double a = -turn * (q[1] - p[1]);
+                double b = turn * (q[0] - p[0]);
+                inside = inside.clipped(a, b, -a * p[0] - b * p[1]);
+            }
+            if (h.size() < 3 || !(hole.area() > 0) || inside.area() < 0.999 * hole.area()) {
+                fail("panel.hole", panel, "An opening has no area, crosses itself or reaches beyond the panel.",
+                    "Give its corners in order, inside the panel.");
+                return null;
+            }
+            out.add(hole);
         }
-        return Math.abs(twice) / 2;
+        return out;
     }
 
     /** The sides with the beams on them, or null if the outline is not convex. */
     private List<Side> sides(List<Joint> c) {
-        double twice = 0;
-        for (int i = 0; i < c.size(); i++) {
-            twice += c.get(i).x() * c.get((i + 1) % c.size()).y() - c.get((i + 1) % c.size()).x() * c.get(i).y();
-        }
-        double turn = Math.signum(twice);
+        double turn = Math.signum(new Polygon(c.stream().map(j -> new double[] {j.x(), j.y()}).toList()).twiceArea());
         List<Side> out = new ArrayList<>();
         for (int i = 0; i < c.size(); i++) {
             Joint a = c.get(i);
@@ -158,123 +225,128 @@ final class PanelLoads {
         return out;
     }
 
-    /** Depth of the region nearest to {@code side}: the smallest of linear functions of s, one per other side. */
-    private static double[][] twoWay(List<Side> sides, Side side) {
-        List<double[]> lines = new ArrayList<>();
+    /** The region nearer to {@code side} than to any other supported side, as strips at right angles to it. */
+    private static List<Strip> twoWay(List<Side> sides, Side side, Polygon outline, List<Polygon> holes, boolean torque) {
+        Polygon region = outline;
+        List<Polygon> missing = new ArrayList<>(holes);
         for (Side o : sides) {
-            if (o == side) {
-                continue;
-            }
-            // distance to o at (s, y): d0 + ds s + dn y
-            double d0 = (side.x() - o.x()) * o.nx() + (side.y() - o.y()) * o.ny();
-            double ds = side.ux() * o.nx() + side.uy() * o.ny();
-            double dn = side.nx() * o.nx() + side.ny() * o.ny();
-            double divisor = o.beams().isEmpty() ? -dn : 1 - dn;
-            if (divisor > 1e-9) {
-                lines.add(new double[] {d0 / divisor, ds / divisor});
+            if (o != side && o.supported()) {
+                double a = o.nx() - side.nx();
+                double b = o.ny() - side.ny();
+                double c = -o.nx() * o.x() - o.ny() * o.y() + side.nx() * side.x() + side.ny() * side.y();
+                region = region.clipped(a, b, c);
+                missing.replaceAll(h -> h.clipped(a, b, c));
             }
         }
-        return lowerEnvelope(lines, side.length());
+        Polygon inner = along(region, side, side.nx(), side.ny());
+        List<Polygon> without = missing.stream().map(h -> along(h, side, side.nx(), side.ny())).toList();
+        List<Strip> out = strips(inner, without, side.length(), 1, torque);
+        beyond(inner, without, side.length(), out);
+        return out;
     }
 
-    /** Points (s, depth) of the lower envelope of lines a + b s over [0, length]. */
-    private static double[][] lowerEnvelope(List<double[]> lines, double length) {
-        List<Double> at = new ArrayList<>(List.of(0.0, length));
-        for (int i = 0; i < lines.size(); i++) {
-            for (int j = i + 1; j < lines.size(); j++) {
-                double db = lines.get(i)[1] - lines.get(j)[1];
-                if (Math.abs(db) > 1e-12) {
-                    double s = (lines.get(j)[0] - lines.get(i)[0]) / db;
-                    if (s > 0 && s < length) {
-                        at.add(s);
-                    }
-                }
-            }
+    /** Load whose foot lies beyond the ends of the side (a free side leans outwards) goes to the ends. */
+    private static void beyond(Polygon region, List<Polygon> holes, double length, List<Strip> out) {
+        double end = END * length;
+        double before = net(region, holes, -1, 0);
+        double after = net(region, holes, 1, -length);
+        if (before > 1e-9 * length * length) {
+            out.add(new Strip(0, end, before / end, before / end, 0, 0));
         }
-        return at.stream().sorted().map(s -> {
-            double depth = lines.stream().mapToDouble(l -> l[0] + l[1] * s).min().orElse(0);
-            return new double[] {s, Math.max(0, depth)};
-        }).toArray(double[][]::new);
+        if (after > 1e-9 * length * length) {
+            out.add(new Strip(length - end, length, after / end, after / end, 0, 0));
+        }
     }
 
-    /** Half the chord along the span direction, per length of the side. */
-    private double[][] oneWay(SlabPanel panel, List<Side> sides, Side side) {
+    private static double net(Polygon region, List<Polygon> holes, double a, double c) {
+        return region.clipped(a, 0, c).area() - holes.stream().mapToDouble(h -> h.clipped(a, 0, c).area()).sum();
+    }
+
+    /** Half of every strip along the span. */
+    private static List<Strip> oneWay(SlabPanel panel, Side side, Polygon outline, List<Polygon> holes) {
         double dx = Math.cos(panel.spanAngle());
         double dy = Math.sin(panel.spanAngle());
         double sine = Math.abs(side.ux() * dy - side.uy() * dx);
         if (sine < 1e-6) {
-            return new double[][] {{0, 0}, {side.length(), 0}};
+            return List.of();
         }
-        List<Double> at = new ArrayList<>(List.of(0.0, side.length()));
-        for (Side o : sides) {
-            double s = parameter(side, o.x(), o.y(), dx, dy);
-            if (s > 0 && s < side.length()) {
-                at.add(s);
-            }
-        }
-        return at.stream().sorted().map(s -> new double[] {s, chord(sides, side, s, dx, dy) * sine / 2})
-            .toArray(double[][]::new);
+        return strips(along(outline, side, dx, dy), holes.stream().map(h -> along(h, side, dx, dy)).toList(), side.length(),
+            sine / 2, false);
     }
 
-    /** Where the strip through (x, y) along (dx, dy) meets the line of {@code side}. */
-    private static double parameter(Side side, double x, double y, double dx, double dy) {
+    /** Coordinates along the side and along direction (dx, dy) from it. */
+    private static Polygon along(Polygon p, Side side, double dx, double dy) {
         double det = side.ux() * dy - side.uy() * dx;
-        return ((x - side.x()) * dy - (y - side.y()) * dx) / det;
+        return new Polygon(p.corners().stream().map(c -> {
+            double x = c[0] - side.x();
+            double y = c[1] - side.y();
+            return new double[] {(x * dy - y * dx) / det, (side.ux() * y - side.uy() * x) / det};
+        }).toList());
     }
 
-    private static double chord(List<Side> sides, Side side, double s, double dx, double dy) {
-        double x = side.x() + s * side.ux();
-        double y = side.y() + s * side.uy();
-        double inward = dx * side.nx() + dy * side.ny() > 0 ? 1 : -1;
-        double reach = Double.POSITIVE_INFINITY;
-        for (Side o : sides) {
-            double speed = inward * (dx * o.nx() + dy * o.ny());
-            if (o != side && speed < -1e-9) {
-                double distance = (x - o.x()) * o.nx() + (y - o.y()) * o.ny();
-                reach = Math.min(reach, Math.max(0, distance) / -speed);
+    /** Net chords along a side, linear between the corners of the region and of the openings. */
+    private static List<Strip> strips(Polygon region, List<Polygon> holes, double length, double factor, boolean torque) {
+        TreeSet<Double> cuts = new TreeSet<>(List.of(0.0, length));
+        List<Polygon> all = new ArrayList<>(holes);
+        all.add(region);
+        all.forEach(p -> p.corners().stream().map(c -> c[0]).filter(s -> s > 0 && s < length).forEach(cuts::add));
+        List<Double> at = new ArrayList<>(cuts);
+        List<Strip> out = new ArrayList<>();
+        for (int i = 0; i + 1 < at.size(); i++) {
+            int parts = torque ? TORQUE_PARTS : 1;
+            for (int k = 0; k < parts && at.get(i + 1) - at.get(i) > 1e-6; k++) {
+                double step = (at.get(i + 1) - at.get(i)) / parts;
+                strip(region, holes, at.get(i) + k * step, at.get(i) + (k + 1) * step, factor, torque, out);
             }
         }
-        return reach;
-    }
-
-    private static void distribute(Side side, double[][] profile, List<Share> out) {
-        for (Piece p : side.beams()) {
-            double[] cuts = Arrays.stream(profile).mapToDouble(q -> q[0]).filter(s -> s > p.s1() && s < p.s2()).toArray();
-            double from = p.s1();
-            for (int i = 0; i <= cuts.length; i++) {
-                double to = i < cuts.length ? cuts[i] : p.s2();
-                add(p, profile, from, to, out);
-                from = to;
-            }
-        }
-    }
-
-    private static void add(Piece p, double[][] profile, double from, double to, List<Share> out) {
-        double w1 = valueAt(profile, from);
-        double w2 = valueAt(profile, to);
-        if (to - from <= 1e-9 || w1 <= 0 && w2 <= 0) {
-            return;
-        }
-        out.add(p.reversed() ? new Share(p.member(), p.s2() - to, p.s2() - from, w2, w1)
-            : new Share(p.member(), from - p.s1(), to - p.s1(), w1, w2));
-    }
-
-    private static double valueAt(double[][] profile, double s) {
-        for (int i = 1; i < profile.length; i++) {
-            if (s <= profile[i][0] || i == profile.length - 1) {
-                double[] a = profile[i - 1];
-                double[] b = profile[i];
-                double t = b[0] > a[0] ? Math.max(0, Math.min(1, (s - a[0]) / (b[0] - a[0]))) : 0;
-                return a[1] + t * (b[1] - a[1]);
-            }
-        }
-        throw new IllegalStateException("Impossible: a profile has two points at least");
-    }
-
-    /** Shares of every panel, by panel id in the order of the file. */
-    Map<String, List<Share>> all() {
-        Map<String, List<Share>> out = new LinkedHashMap<>();
-        index.building().panels().forEach(p -> out.put(p.id(), shares(p)));
         return out;
+    }
+
+    /** Values just inside both ends, since chords may jump at the ends themselves. */
+    private static void strip(Polygon region, List<Polygon> holes, double s1, double s2, double factor, boolean torque,
+                              List<Strip> out) {
+        double[] a = net(region, holes, s1 + 0.25 * (s2 - s1));
+        double[] b = net(region, holes, s1 + 0.75 * (s2 - s1));
+        double w1 = Math.max(0, 1.5 * a[0] - 0.5 * b[0]);
+        double w2 = Math.max(0, 1.5 * b[0] - 0.5 * a[0]);
+        if (w1 > 1e-9 || w2 > 1e-9) {
+            out.add(new Strip(s1, s2, w1 * factor, w2 * factor, torque ? 1.5 * a[1] - 0.5 * b[1] : 0,
+                torque ? 1.5 * b[1] - 0.5 * a[1] : 0));
+        }
+    }
+
+    private static double[] net(Polygon region, List<Polygon> holes, double s) {
+        double[] out = region.chord(s);
+        for (int i = 0; i < 2; i++) {
+            out[i] = Math.abs(out[i]);
+        }
+        for (Polygon h : holes) {
+            double[] c = h.chord(s);
+            out[0] -= Math.abs(c[0]);
+            out[1] -= Math.abs(c[1]);
+        }
+        return out;
+    }
+
+    private static void distribute(Side side, Strip strip, List<Share> out) {
+        for (Piece p : side.beams()) {
+            double from = Math.max(strip.s1(), p.s1());
+            double to = Math.min(strip.s2(), p.s2());
+            if (to - from <= 1e-9) {
+                continue;
+            }
+            double t1 = (from - strip.s1()) / (strip.s2() - strip.s1());
+            double t2 = (to - strip.s1()) / (strip.s2() - strip.s1());
+            // a downward load at t along the inward normal turns about the member's axis: (t n × −k) · x
+            double turn = -(side.ny() * side.ux() - side.nx() * side.uy()) * (p.reversed() ? -1 : 1);
+            double[] w = {mix(strip.width1(), strip.width2(), t1), mix(strip.width1(), strip.width2(), t2)};
+            double[] q = {turn * mix(strip.torque1(), strip.torque2(), t1), turn * mix(strip.torque1(), strip.torque2(), t2)};
+            out.add(p.reversed() ? new Share(p.member(), p.s2() - to, p.s2() - from, w[1], w[0], q[1], q[0])
+                : new Share(p.member(), from - p.s1(), to - p.s1(), w[0], w[1], q[0], q[1]));
+        }
+    }
+
+    private static double mix(double a, double b, double t) {
+        return a + t * (b - a);
     }
 }

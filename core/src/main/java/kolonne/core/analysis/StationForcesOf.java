@@ -1,63 +1,120 @@
 package kolonne.core.analysis;
 
-import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.TreeSet;
+import kolonne.core.section.Shape;
 
-/** Internal forces along one member, exact from statics. */
+/**
+ * Internal forces along one member, exact from statics. Under P-Delta the axial force acts on the deflected axis:
+ * M(x) gains N (w(x) − w(0)); shear stays at right angles to the undeflected axis.
+ */
 final class StationForcesOf {
     /** Half the distance between the two stations at a point load [mm]. */
     private static final double EITHER_SIDE = 0.01;
     private static final int EQUAL_PARTS = 10;
+    /** Stations closer than this are one [mm]. */
+    private static final double SAME = 5;
+    /** Depth less effective depth that the station "at d from the face" supposes [mm]: cover, stirrup, half a bar. */
+    private static final double COVER_TO_STEEL = 65;
 
-    private StationForcesOf() {}
+    private final Element e;
+    private final List<Loading> loads;
+    /** By case: clear-end forces in local axes. */
+    private final double[][] end;
+    /** By case: displacements of the beam's own ends; null without P-Delta. */
+    private final double[][] ends;
 
-    /** Stations from clear end to clear end in equal parts, with both sides of every point load. */
-    static double[] stations(Element e, Iterable<List<SpanLoad>> loadsByCase) {
-        double a = e.member.rigidStart();
-        TreeSet<Double> at = new TreeSet<>();
-        for (int i = 0; i <= EQUAL_PARTS; i++) {
-            at.add(a + e.clear * i / EQUAL_PARTS);
+    StationForcesOf(Element e, List<Loading> loads, double[][] end, double[][] ends) {
+        this.e = e;
+        this.loads = loads;
+        this.end = end;
+        this.ends = ends;
+    }
+
+    /**
+     * Stations known before the forces: clear ends, equal parts, faces of supports, d from a face, either side of every
+     * point load.
+     */
+    double[] stations(double faceStart, double faceEnd, Shape shape) {
+        double a = e.rigidStart;
+        double b = e.length - e.rigidEnd;
+        double d = Math.max(0.8 * shape.depth(), shape.depth() - COVER_TO_STEEL);
+        TreeSet<Double> at = new TreeSet<>(List.of(a, b));
+        for (Loading l : loads) {
+            double x = l.shape().from();
+            if (l.shape().isPoint() && x > a + 1 && x < b - 1) {
+                at.add(x - EITHER_SIDE);
+                at.add(x + EITHER_SIDE);
+            }
         }
-        for (List<SpanLoad> loads : loadsByCase) {
-            for (SpanLoad l : loads) {
-                if (l.isPoint() && l.from() > a + 1 && l.from() < a + e.clear - 1) {
-                    at.add(l.from() - EITHER_SIDE);
-                    at.add(l.from() + EITHER_SIDE);
+        for (double x : new double[] {faceStart, e.length - faceEnd, faceStart + d, e.length - faceEnd - d}) {
+            addApart(at, x, a, b);
+        }
+        for (int i = 1; i < EQUAL_PARTS; i++) {
+            addApart(at, a + e.clear * i / EQUAL_PARTS, a, b);
+        }
+        return at.stream().mapToDouble(Double::doubleValue).toArray();
+    }
+
+    /** Adds a station unless one is there; true if it was added. */
+    static boolean addApart(TreeSet<Double> at, double x, double a, double b) {
+        if (x < a || x > b) {
+            return false;
+        }
+        Double below = at.floor(x);
+        Double above = at.ceiling(x);
+        if (below != null && x - below < SAME || above != null && above - x < SAME) {
+            return false;
+        }
+        return at.add(x);
+    }
+
+    /** Forces at all stations: [(case × stations + station) × 6 + component]. */
+    double[] fill(double[] stations) {
+        double[] out = new double[end.length * stations.length * 6];
+        for (int s = 0; s < stations.length; s++) {
+            at(stations[s], out, 6 * s, 6 * stations.length);
+        }
+        return out;
+    }
+
+    /** Six components of every case at {@code x}, cases {@code stride} apart. */
+    void at(double x, double[] out, int offset, int stride) {
+        double arm = x - e.rigidStart;
+        for (int c = 0; c < end.length; c++) {
+            double[] f = end[c];
+            int o = offset + c * stride;
+            out[o] = -f[0];
+            out[o + 1] = f[1];
+            out[o + 2] = f[2];
+            out[o + 3] = -f[3];
+            out[o + 4] = f[4] + f[2] * arm;
+            out[o + 5] = -f[5] + f[1] * arm;
+            if (ends != null) {
+                out[o + 4] += e.axial * (e.cubic(ends[c], 2, x) - e.cubic(ends[c], 2, e.rigidStart));
+                out[o + 5] += e.axial * (e.cubic(ends[c], 1, x) - e.cubic(ends[c], 1, e.rigidStart));
+            }
+        }
+        double[] part = new double[6];
+        for (Loading l : loads) {
+            Arrays.fill(part, 0);
+            add(l.shape(), x, part);
+            for (int k = 0; k < l.cases().length; k++) {
+                int o = offset + l.cases()[k] * stride;
+                for (int i = 0; i < 6; i++) {
+                    out[o + i] += l.sizes()[k] * part[i];
                 }
             }
         }
-        List<Double> merged = new ArrayList<>(at);
-        return merged.stream().mapToDouble(Double::doubleValue).toArray();
     }
 
-    /** Writes six components per station into {@code out} from {@code offset}. */
-    static void fill(Element e, double[] end, List<SpanLoad> loads, double[] stations, double[] out, int offset) {
-        double a = e.member.rigidStart();
-        for (int s = 0; s < stations.length; s++) {
-            double x = stations[s];
-            int o = offset + 6 * s;
-            double arm = x - a;
-            out[o] = -end[0];
-            out[o + 1] = end[1];
-            out[o + 2] = end[2];
-            out[o + 3] = -end[3];
-            out[o + 4] = end[4] + end[2] * arm;
-            out[o + 5] = -end[5] + end[1] * arm;
-            for (SpanLoad l : loads) {
-                add(l, a, x, out, o);
-            }
-        }
-    }
-
-    private static void add(SpanLoad l, double a, double x, double[] out, int o) {
+    private void add(SpanLoad l, double x, double[] out) {
+        double a = e.rigidStart;
         double from = Math.max(l.from(), a);
         if (l.isPoint()) {
             if (l.from() >= a && l.from() < x) {
-                point(l.q1(), x - l.from(), out, o);
-                out[o + 3] -= l.q2()[0];
-                out[o + 4] += l.q2()[1];
-                out[o + 5] -= l.q2()[2];
+                part(l.q1(), x - l.from(), out);
             }
             return;
         }
@@ -66,29 +123,35 @@ final class StationForcesOf {
             return;
         }
         double c = to - from;
-        for (int k = 0; k < 3; k++) {
+        for (int k = 0; k < 6; k++) {
             double q1 = l.at(from, k);
             double q2 = l.at(to, k);
             double total = (q1 + q2) / 2 * c;
             // moment of the trapezium about its far end, plus its resultant times the rest of the way
             double moment = (2 * q1 + q2) / 6 * c * c + total * (x - to);
-            if (k == 0) {
-                out[o] -= total;
-            } else if (k == 1) {
-                out[o + 1] += total;
-                out[o + 5] += moment;
-            } else {
-                out[o + 2] += total;
-                out[o + 4] += moment;
+            switch (k) {
+                case 0 -> out[0] -= total;
+                case 1 -> {
+                    out[1] += total;
+                    out[5] += moment;
+                }
+                case 2 -> {
+                    out[2] += total;
+                    out[4] += moment;
+                }
+                case 3 -> out[3] -= total;
+                case 4 -> out[4] += total;
+                default -> out[5] -= total;
             }
         }
     }
 
-    private static void point(double[] f, double arm, double[] out, int o) {
-        out[o] -= f[0];
-        out[o + 1] += f[1];
-        out[o + 2] += f[2];
-        out[o + 4] += f[2] * arm;
-        out[o + 5] += f[1] * arm;
+    private static void part(double[] f, double arm, double[] out) {
+        out[0] -= f[0];
+        out[1] += f[1];
+        out[2] += f[2];
+        out[3] -= f[3];
+        out[4] += (f[2] * arm + f[4]);
+        out[5] += (f[1] * arm - f[5]);
     }
 }

@@ -158,7 +158,7 @@ public final class BeamLines {
     }
 
     private static boolean released(Member m, String joint) {
-        return m.start().equals(joint) ? m.startRelease().my() : m.endRelease().my();
+        return m.start().equals(joint) ? m.startRelease().frees(4) : m.endRelease().frees(4);
     }
 
     private double cosine(Member a, Member b, String joint) {

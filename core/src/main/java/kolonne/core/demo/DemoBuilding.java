@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Random;
 import java.util.Set;
+import kolonne.core.model.AnalysisOptions;
 import kolonne.core.model.AreaLoad;
 import kolonne.core.model.Building;
 import kolonne.core.model.Diaphragm;
@@ -95,9 +96,9 @@ public final class DemoBuilding {
         List<Material> materials = List.of(new Material("C35", 35, 4700 * Math.sqrt(35), 0.2, CONCRETE),
             new Material("C45", 45, 4700 * Math.sqrt(45), 0.2, CONCRETE));
         String name = o.features() ? "Veldhaven Archive and Reading Rooms" : "Frame of " + members.size() + " members";
-        return new Building(name, "SI", storeys, grid(), List.copyOf(joints.values()), materials,
-            List.copyOf(sections.values()), members, supports, diaphragms, panels, DemoCombinations.cases(), memberLoads,
-            areaLoads, jointLoads, DemoCombinations.all(), List.of());
+        return new Building(name, "SI", AnalysisOptions.STANDARD, storeys, grid(), List.copyOf(joints.values()), materials,
+            List.copyOf(sections.values()), members, supports, List.of(), diaphragms, panels, DemoCombinations.cases(),
+            memberLoads, areaLoads, jointLoads, List.of(), DemoCombinations.all(), List.of());
     }
 
     private List<GridLine> grid() {

@@ -1,4 +1,17 @@
 package kolonne.core.model;
 
-/** A load case. @param selfWeight factor on the self-weight of members and slab panels, 0 for none */
-public record LoadCase(String id, String name, CaseKind kind, double selfWeight) {}
+/**
+ * A load case.
+ *
+ * @param selfWeight factor on the self-weight of members and slab panels, 0 for none
+ * @param pattern    the arrangement that it was generated as, or null
+ */
+public record LoadCase(String id, String name, CaseKind kind, double selfWeight, Pattern pattern) {
+    public LoadCase(String id, String name, CaseKind kind, double selfWeight) {
+        this(id, name, kind, selfWeight, null);
+    }
+
+    public boolean generated() {
+        return pattern != null;
+    }
+}

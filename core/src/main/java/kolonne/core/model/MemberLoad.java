@@ -5,10 +5,19 @@ package kolonne.core.model;
  *
  * @param from distance from the start joint [mm]
  * @param to   distance from the start joint [mm], for a distributed load
- * @param w1   at {@code from}: [N/mm] distributed, [N] point, [Nmm] moment about the direction's axis
- * @param w2   at {@code to} [N/mm], for a distributed load
+ * @param w1   at {@code from}: [N/mm] distributed, [N] point, [Nmm] moment about the direction's axis, [Nmm/mm] distributed
+ *             moment
+ * @param w2   at {@code to}, for a distributed load or moment
  */
 public record MemberLoad(String loadCase, String member, Kind kind, Direction direction, double from, double to,
                          double w1, double w2) {
-    public enum Kind { DISTRIBUTED, POINT, MOMENT }
+    /** Shape of a load. */
+    public enum Kind {
+        DISTRIBUTED, POINT, MOMENT, DISTRIBUTED_MOMENT;
+
+        /** Whether it acts along a length. */
+        public boolean spread() {
+            return this == DISTRIBUTED || this == DISTRIBUTED_MOMENT;
+        }
+    }
 }

@@ -14,6 +14,10 @@ import kolonne.core.finding.Finding;
  * Everything wrong is reported at once; a {@code fails} finding means that the model cannot be analysed.
  */
 public final class ModelCheck {
+    /** Above these a load is more likely in a wrong unit than meant [N/mm2], [N/mm]. */
+    private static final double ABSURD_PRESSURE = 0.1;
+    private static final double ABSURD_LINE_LOAD = 2000;
+
     private final Building b;
     private final List<Finding> out = new ArrayList<>();
     private Set<String> joints;
@@ -30,11 +34,13 @@ public final class ModelCheck {
         c.ids();
         c.members();
         c.sizes();
+        c.options();
         c.supportsAndPlates();
         c.loads();
         c.combinations();
         if (c.out.stream().noneMatch(f -> f.severity() == kolonne.core.finding.Severity.FAILS)) {
             c.connectivity();
+            c.out.addAll(GeometryCheck.run(b));
         }
         return List.copyOf(c.out);
     }
@@ -52,7 +58,7 @@ public final class ModelCheck {
         if (b.members().isEmpty()) {
             fail("model.empty", "members", "The model has no members.", "Add at least one beam or column.");
         }
-        if (b.supports().isEmpty() && !b.hasImportedForces()) {
+        if (b.supports().isEmpty() && b.springs().isEmpty() && !b.hasImportedForces()) {
             fail("support.missing", "supports", "The model has no supports.",
                 "Add a support at the foot of the columns.");
         }
@@ -116,8 +122,7 @@ public final class ModelCheck {
             note("member.very-long", where, String.format(java.util.Locale.ROOT, "The member is %.1f m long.",
                 length / 1000), "Check the length unit of the file.");
         }
-        StiffnessFactors f = m.stiffness();
-        if (!(f.area() > 0) || !(f.iy() > 0) || !(f.iz() > 0) || !(f.torsion() > 0)) {
+        if (!b.options().factorsOf(m).positive()) {
             fail("member.stiffness", where, "A stiffness factor is not above zero.",
                 "Use a small factor such as 0.01 to switch a stiffness off.");
         }
@@ -129,7 +134,7 @@ public final class ModelCheck {
             fail("member.role", where, "The member is called a beam but stands nearer to upright than level.",
                 "Change its role to column, or its joints.");
         }
-        if (m.startRelease().n() && m.endRelease().n() || m.startRelease().t() && m.endRelease().t()) {
+        if (m.startRelease().frees(0) && m.endRelease().frees(0) || m.startRelease().frees(3) && m.endRelease().frees(3)) {
             fail("member.releases", where, "The member is released at both ends along or about its own axis.",
                 "Keep axial force and torsion connected at one end.");
         }
@@ -164,8 +169,22 @@ public final class ModelCheck {
         }
     }
 
+    private void options() {
+        AnalysisOptions o = b.options();
+        if (!(o.rigidEnds() >= 0 && o.rigidEnds() <= 1)) {
+            fail("options.rigid-ends", "analysis options", "The rigid part of the joints is " + o.rigidEnds() + ".",
+                "Give a factor from 0 to 1.");
+        }
+        if (!o.beams().positive() || !o.columns().positive()) {
+            fail("options.stiffness", "analysis options", "A stiffness factor of a role is not above zero.",
+                "Use a small factor such as 0.01 to switch a stiffness off.");
+        }
+        o.pDelta().forEach(t -> known(cases, t.loadCase(), "analysis options", "P-Delta load case"));
+    }
+
     private void supportsAndPlates() {
         b.supports().forEach(s -> known(joints, s.joint(), "support at " + s.joint(), "joint"));
+        springs();
         Map<String, String> plateOf = new HashMap<>();
         for (Diaphragm d : b.diaphragms()) {
             for (String j : d.joints()) {
@@ -182,6 +201,44 @@ public final class ModelCheck {
             if (p.joints().size() < 3) {
                 fail("panel.corners", "slab panel " + p.id(), "The panel has " + p.joints().size() + " joints.",
                     "List at least three corners in order.");
+            }
+        }
+    }
+
+    private void springs() {
+        Map<String, boolean[]> held = new HashMap<>();
+        for (Support s : b.supports()) {
+            boolean[] h = held.computeIfAbsent(s.joint(), k -> new boolean[6]);
+            for (int i = 0; i < 6; i++) {
+                h[i] |= s.holds(i);
+            }
+        }
+        unique("springs", b.springs(), Spring::joint);
+        for (Spring s : b.springs()) {
+            String where = "spring at " + s.joint();
+            known(joints, s.joint(), where, "joint");
+            boolean[] h = held.computeIfAbsent(s.joint(), k -> new boolean[6]);
+            for (int i = 0; i < 6; i++) {
+                if (!(s.at(i) >= 0) || s.at(i) > 0 && h[i]) {
+                    fail("spring.stiffness", where, "A spring is below zero, or acts where the joint is held already.",
+                        "Give stiffnesses of zero or more, and none in held directions.");
+                    break;
+                }
+            }
+            for (int i = 0; i < 6; i++) {
+                h[i] |= s.at(i) > 0;
+            }
+        }
+        for (Settlement s : b.settlements()) {
+            String where = "settlement of " + s.joint() + " in " + s.loadCase();
+            known(joints, s.joint(), where, "joint");
+            known(cases, s.loadCase(), where, "load case");
+            for (int i = 0; i < 6; i++) {
+                if (s.at(i) != 0 && !held.getOrDefault(s.joint(), new boolean[6])[i]) {
+                    fail("settlement.free", where, "The joint is given a displacement in a direction in which nothing holds it.",
+                        "Hold the joint there, or delete that component.");
+                    break;
+                }
             }
         }
     }
@@ -211,6 +268,10 @@ public final class ModelCheck {
             known(cases, l.loadCase(), where, "load case");
             known(panels, l.panel(), where, "slab panel");
             loaded.add(l.loadCase());
+            if (Math.abs(l.pressure()) > ABSURD_PRESSURE) {
+                note("load.absurd", where, String.format(java.util.Locale.ROOT, "The pressure is %.0f kN/m2.",
+                    l.pressure() * 1000), "Check the load and the unit of the file.");
+            }
         }
         for (JointLoad l : b.jointLoads()) {
             String where = "joint load on " + l.joint() + " in " + l.loadCase();
@@ -218,6 +279,7 @@ public final class ModelCheck {
             known(joints, l.joint(), where, "joint");
             loaded.add(l.loadCase());
         }
+        b.settlements().forEach(s -> loaded.add(s.loadCase()));
         for (StationForces s : b.stationForces()) {
             known(members, s.member(), "station forces of " + s.member(), "member");
             known(cases, s.loadCase(), "station forces of " + s.member(), "load case");
@@ -233,7 +295,11 @@ public final class ModelCheck {
 
     private void placeOf(MemberLoad l, String where, double length) {
         double tolerance = 1e-6 * length;
-        boolean single = l.kind() != MemberLoad.Kind.DISTRIBUTED;
+        if (l.kind() == MemberLoad.Kind.DISTRIBUTED && Math.max(Math.abs(l.w1()), Math.abs(l.w2())) > ABSURD_LINE_LOAD) {
+            note("load.absurd", where, String.format(java.util.Locale.ROOT, "The line load is %.0f kN/m.",
+                Math.max(Math.abs(l.w1()), Math.abs(l.w2()))), "Check the load and the unit of the file.");
+        }
+        boolean single = !l.kind().spread();
         if (!(l.from() >= -tolerance) || !(l.from() <= length + tolerance)
             || !single && (!(l.to() > l.from()) || !(l.to() <= length + tolerance))) {
             fail("load.place", where, String.format(java.util.Locale.ROOT,
@@ -243,6 +309,14 @@ public final class ModelCheck {
     }
 
     private void combinations() {
+        Set<String> combined = new HashSet<>();
+        b.combinations().forEach(c -> c.terms().forEach(t -> combined.add(t.loadCase())));
+        for (LoadCase c : b.loadCases()) {
+            if (!combined.contains(c.id()) && !b.combinations().isEmpty()) {
+                note("case.unused", "load case " + c.id(), "No combination contains the load case.",
+                    "Add it to combinations, or delete it.");
+            }
+        }
         for (Combination c : b.combinations()) {
             String where = "combination " + c.id();
             if (c.terms().isEmpty()) {
@@ -269,6 +343,7 @@ public final class ModelCheck {
         }
         Set<String> held = new HashSet<>();
         b.supports().forEach(s -> held.add(find(parent, s.joint())));
+        b.springs().forEach(s -> held.add(find(parent, s.joint())));
         Set<String> told = new HashSet<>();
         for (Member m : b.members()) {
             String root = find(parent, m.start());

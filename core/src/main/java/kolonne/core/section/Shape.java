@@ -30,6 +30,15 @@ public sealed interface Shape permits Shape.Rectangle, Shape.Tee, Shape.Ell, Sha
     /** Torsion constant J [mm4]. */
     double J();
 
+    /** Area that shears along local y [mm2]: 5/6 of what is as wide as the section. */
+    double shearAreaY();
+
+    /**
+     * Area that shears along local z [mm2].
+     * <pre>As = A / F, F = 6/5 rectangle, 10/9 circle, 6/5 on the web of a flanged section   Roark's Formulas, 7th ed., sec. 8.10</pre>
+     */
+    double shearAreaZ();
+
     /** Label in mm, for instance {@code 300 × 600}. */
     String label();
 
@@ -74,6 +83,8 @@ public sealed interface Shape permits Shape.Rectangle, Shape.Tee, Shape.Ell, Sha
         @Override public double webWidth() { return b; }
         @Override public List<Strip> strips() { return List.of(new Strip(0, h, b)); }
         @Override public double J() { return rectangleJ(b, h); }
+        @Override public double shearAreaY() { return b * h / 1.2; }
+        @Override public double shearAreaZ() { return b * h / 1.2; }
         @Override public double Iz() { return h * b * b * b / 12; }
         @Override public String label() { return mm(b) + " × " + mm(h); }
     }
@@ -85,6 +96,8 @@ public sealed interface Shape permits Shape.Rectangle, Shape.Tee, Shape.Ell, Sha
         @Override public double webWidth() { return bw; }
         @Override public List<Strip> strips() { return webAndFlange(bw, h, bf, hf); }
         @Override public double J() { return rectangleJ(bw, h) + rectangleJ(bf - bw, hf); }
+        @Override public double shearAreaY() { return bf * hf / 1.2; }
+        @Override public double shearAreaZ() { return bw * h / 1.2; }
         @Override public double Iz() { return ((h - hf) * bw * bw * bw + hf * bf * bf * bf) / 12; }
         @Override public String label() { return "T " + mm(bw) + " × " + mm(h); }
     }
@@ -96,6 +109,8 @@ public sealed interface Shape permits Shape.Rectangle, Shape.Tee, Shape.Ell, Sha
         @Override public double webWidth() { return bw; }
         @Override public List<Strip> strips() { return webAndFlange(bw, h, bf, hf); }
         @Override public double J() { return rectangleJ(bw, h) + rectangleJ(bf - bw, hf); }
+        @Override public double shearAreaY() { return bf * hf / 1.2; }
+        @Override public double shearAreaZ() { return bw * h / 1.2; }
 
         @Override
         public double Iz() {
@@ -120,6 +135,8 @@ public sealed interface Shape permits Shape.Rectangle, Shape.Tee, Shape.Ell, Sha
         @Override public double Iy() { return Math.PI * d * d * d * d / 64; }
         @Override public double Iz() { return Iy(); }
         @Override public double J() { return 2 * Iy(); }
+        @Override public double shearAreaY() { return 0.9 * A(); }
+        @Override public double shearAreaZ() { return 0.9 * A(); }
 
         @Override
         public List<Strip> strips() {

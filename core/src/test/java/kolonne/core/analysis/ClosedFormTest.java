@@ -67,12 +67,23 @@ class ClosedFormTest {
         return b.spread("m1", 0, L / 2, W, W).spread("m2", 0, L / 2, W, W);
     }
 
+    /** The station nearest to a tenth part of a member; the last for −1. */
+    static int tenth(Analysis a, int member, int tenth) {
+        int n = a.stationCount(member);
+        double x = a.stationX(member, 0) + (a.stationX(member, n - 1) - a.stationX(member, 0)) * (tenth < 0 ? 10 : tenth) / 10;
+        int best = 0;
+        for (int s = 1; s < n; s++) {
+            best = Math.abs(a.stationX(member, s) - x) < Math.abs(a.stationX(member, best) - x) ? s : best;
+        }
+        return best;
+    }
+
     private static ToDoubleFunction<Analysis> moment(int member, int station) {
-        return a -> a.force(member, 0, station < 0 ? a.stationCount(member) - 1 : station, Analysis.MY);
+        return a -> a.force(member, 0, tenth(a, member, station), Analysis.MY);
     }
 
     private static ToDoubleFunction<Analysis> shear(int member, int station) {
-        return a -> a.force(member, 0, station < 0 ? a.stationCount(member) - 1 : station, Analysis.VZ);
+        return a -> a.force(member, 0, tenth(a, member, station), Analysis.VZ);
     }
 
     private static ToDoubleFunction<Analysis> sag(int joint) {

@@ -23,6 +23,9 @@ public final class ModelBuilder {
     public final List<JointLoad> jointLoads = new ArrayList<>();
     public final List<Combination> combinations = new ArrayList<>();
     public final List<StationForces> stationForces = new ArrayList<>();
+    public final List<Spring> springs = new ArrayList<>();
+    public final List<Settlement> settlements = new ArrayList<>();
+    public AnalysisOptions options = AnalysisOptions.STANDARD;
     public double fc = 30;
 
     public ModelBuilder section(String id, double b, double h) {
@@ -93,8 +96,9 @@ public final class ModelBuilder {
         if (combinations.isEmpty()) {
             combine("1.0P", Map.of("P", 1.0));
         }
-        return new Building("test", "SI", storeys, List.of(), joints, List.of(new Material("C", fc, E, 0.2, 25e-6)), sections,
-            members, supports, diaphragms, panels, cases, memberLoads, areaLoads, jointLoads, combinations, stationForces);
+        return new Building("test", "SI", options, storeys, List.of(), joints, List.of(new Material("C", fc, E, 0.2, 25e-6)), sections,
+            members, supports, springs, diaphragms, panels, cases, memberLoads, areaLoads, jointLoads, settlements, combinations,
+            stationForces);
     }
 
     public Analysis solve() {

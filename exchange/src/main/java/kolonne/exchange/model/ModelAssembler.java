@@ -1,12 +1,14 @@
 package kolonne.exchange.model;
 
 import java.util.ArrayList;
+import java.util.EnumMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.function.Function;
 import kolonne.core.finding.Finding;
+import kolonne.core.model.AnalysisOptions;
 import kolonne.core.model.AreaLoad;
 import kolonne.core.model.Building;
 import kolonne.core.model.CaseKind;
@@ -20,11 +22,14 @@ import kolonne.core.model.LoadCase;
 import kolonne.core.model.Material;
 import kolonne.core.model.Member;
 import kolonne.core.model.MemberLoad;
+import kolonne.core.model.Point;
 import kolonne.core.model.Purpose;
 import kolonne.core.model.Release;
 import kolonne.core.model.Role;
 import kolonne.core.model.Section;
+import kolonne.core.model.Settlement;
 import kolonne.core.model.SlabPanel;
+import kolonne.core.model.Spring;
 import kolonne.core.model.StationForces;
 import kolonne.core.model.StiffnessFactors;
 import kolonne.core.model.Storey;
@@ -37,6 +42,15 @@ final class ModelAssembler {
     private static final List<String> DISPLACEMENTS = List.of("ux", "uy", "uz", "rx", "ry", "rz");
     /** Reinforced concrete where a file gives no unit weight [N/mm3]. */
     private static final double WEIGHT = 25e-6;
+
+    private static final List<String> FACTORS = List.of("factorArea", "factorShearY", "factorShearZ", "factorIy", "factorIz",
+        "factorTorsion");
+
+    /** Floors by how they hold their joints together. */
+    enum PlateKind { RIGID, FLEXIBLE }
+
+    /** Answers to a yes-or-no field. */
+    enum Answer { NO, YES }
 
     /** Shapes by their word in files. */
     enum ShapeWord { RECTANGLE, TEE, ELL, CIRCLE }
@@ -56,23 +70,60 @@ final class ModelAssembler {
 
     Building assemble(String name) {
         unknownFields();
-        return new Building(name, u.name(),
+        return new Building(name, u.name(), options(),
             rows("storeys", r -> new Storey(r.id("id"), r.text("name", r.text("id")), r.number("elevation") * u.length())),
             rows("gridLines", r -> new GridLine(r.id("id"), r.number("x1") * u.length(), r.number("y1") * u.length(),
                 r.number("x2") * u.length(), r.number("y2") * u.length())),
             rows("joints", r -> new Joint(r.id("id"), r.number("x") * u.length(), r.number("y") * u.length(),
                 r.number("z") * u.length())),
             rows("materials", this::material), rows("sections", r -> new Section(r.id("id"), shape(r))),
-            rows("members", this::member), rows("supports", this::support),
-            rows("diaphragms", r -> new Diaphragm(r.id("id"), r.list("joints"))), rows("panels", this::panel),
-            rows("loadCases", r -> new LoadCase(r.id("id"), r.text("name", r.text("id")),
-                r.word("kind", CaseKind.class, null), r.number("selfWeight", 0))),
+            rows("members", this::member), rows("supports", this::support), rows("springs", this::spring),
+            rows("diaphragms", r -> new Diaphragm(r.id("id"), r.list("joints"),
+                r.word("kind", PlateKind.class, PlateKind.RIGID) == PlateKind.RIGID)), rows("panels", this::panel),
+            rows("loadCases", this::loadCase),
             rows("memberLoads", this::memberLoad),
             rows("areaLoads", r -> new AreaLoad(r.id("case"), r.id("panel"), r.number("pressure") * u.pressure())),
             rows("jointLoads", r -> new JointLoad(r.id("case"), r.id("joint"), r.number("fx", 0) * u.force(),
                 r.number("fy", 0) * u.force(), r.number("fz", 0) * u.force(), r.number("mx", 0) * u.moment(),
                 r.number("my", 0) * u.moment(), r.number("mz", 0) * u.moment())),
-            rows("combinations", this::combination), rows("stationForces", this::stationForces));
+            rows("settlements", this::settlement), rows("combinations", this::combination),
+            rows("stationForces", this::stationForces));
+    }
+
+    private AnalysisOptions options() {
+        Map<Role, StiffnessFactors> roles = new EnumMap<>(Role.class);
+        rows("roleStiffness", r -> roles.put(r.word("role", Role.class, null), factors(r)));
+        List<AnalysisOptions> rows = new ArrayList<>();
+        rows("analysis", r -> rows.add(new AnalysisOptions(r.word("shearDeformation", Answer.class, Answer.NO) == Answer.YES,
+            roles.getOrDefault(Role.BEAM, StiffnessFactors.GROSS), roles.getOrDefault(Role.COLUMN, StiffnessFactors.GROSS),
+            r.number("rigidEnds", 0), r.has("pDelta") ? terms(r, "pDelta") : List.of(),
+            r.word("patternLive", Answer.class, Answer.NO) == Answer.YES)));
+        if (rows.size() > 1) {
+            findings.add(Finding.fails("analysis.rows", "analysis", "There are " + rows.size() + " sets of analysis options.",
+                "Keep one."));
+        }
+        return rows.isEmpty() ? new AnalysisOptions(false, roles.getOrDefault(Role.BEAM, StiffnessFactors.GROSS),
+            roles.getOrDefault(Role.COLUMN, StiffnessFactors.GROSS), 0, List.of(), false) : rows.get(0);
+    }
+
+    private static StiffnessFactors factors(RowReader r) {
+        return new StiffnessFactors(r.number("factorArea", 1), r.number("factorShearY", 1), r.number("factorShearZ", 1),
+            r.number("factorIy", 1), r.number("factorIz", 1), r.number("factorTorsion", 1));
+    }
+
+    private static List<Combination.Term> terms(RowReader r, String field) {
+        List<Combination.Term> out = new ArrayList<>();
+        r.map(field).forEach((c, f) -> out.add(new Combination.Term(c, f)));
+        return out;
+    }
+
+    private LoadCase loadCase(RowReader r) {
+        if (r.has("kind") && "temperature".equals(r.text("kind"))) {
+            r.fail("out-of-scope", "kind", "Temperature is not analysed.",
+                "Delete the case and its terms in combinations, or import station forces solved elsewhere.");
+        }
+        return new LoadCase(r.id("id"), r.text("name", r.text("id")), r.sound() ? r.word("kind", CaseKind.class, null)
+            : CaseKind.OTHER, r.number("selfWeight", 0));
     }
 
     private <T> List<T> rows(String table, Function<RowReader, T> make) {
@@ -147,14 +198,44 @@ final class ModelAssembler {
         return new Member(r.id("id"), r.word("role", Role.class, null), r.id("start"), r.id("end"), r.id("section"),
             r.id("material"), Math.toRadians(r.number("angle", 0)), release(r, "releaseStart"), release(r, "releaseEnd"),
             r.number("rigidStart", 0) * u.length(), r.number("rigidEnd", 0) * u.length(),
-            new StiffnessFactors(r.number("factorArea", 1), r.number("factorIy", 1), r.number("factorIz", 1),
-                r.number("factorTorsion", 1)));
+            FACTORS.stream().anyMatch(r::has) ? factors(r) : null);
     }
 
-    private static Release release(RowReader r, String name) {
-        List<String> l = words(r, name, ACTIONS);
-        return new Release(l.contains("n"), l.contains("vy"), l.contains("vz"), l.contains("t"), l.contains("my"),
-            l.contains("mz"));
+    /** Full releases by name ({@code my}), partial ones with the stiffness of the connection ({@code my=5000}). */
+    private Release release(RowReader r, String name) {
+        double[] k = new double[6];
+        java.util.Arrays.fill(k, Release.RIGID);
+        for (String word : r.list(name)) {
+            String[] parts = word.split("=", 2);
+            int i = ACTIONS.indexOf(parts[0].strip());
+            Double v = parts.length == 1 ? Double.valueOf(0) : number(parts[1]);
+            if (i < 0 || v == null || !(v >= 0)) {
+                r.fail("field.word", name, "The field " + name + " has the word " + word + ".", "Use " + String.join(", ", ACTIONS)
+                    + ", with =stiffness for a connection that gives way.");
+            } else {
+                k[i] = v * (i < 3 ? u.force() / u.length() : u.moment());
+            }
+        }
+        return new Release(k[0], k[1], k[2], k[3], k[4], k[5]);
+    }
+
+    private static Double number(String s) {
+        try {
+            return Double.valueOf(s.strip());
+        } catch (NumberFormatException e) {
+            return null;
+        }
+    }
+
+    private Spring spring(RowReader r) {
+        double f = u.force() / u.length();
+        return new Spring(r.id("joint"), r.number("ux", 0) * f, r.number("uy", 0) * f, r.number("uz", 0) * f,
+            r.number("rx", 0) * u.moment(), r.number("ry", 0) * u.moment(), r.number("rz", 0) * u.moment());
+    }
+
+    private Settlement settlement(RowReader r) {
+        return new Settlement(r.id("case"), r.id("joint"), r.number("ux", 0) * u.size(), r.number("uy", 0) * u.size(),
+            r.number("uz", 0) * u.size(), r.number("rx", 0), r.number("ry", 0), r.number("rz", 0));
     }
 
     private Support support(RowReader r) {
@@ -178,18 +259,43 @@ final class ModelAssembler {
         double weight = r.has("weight") ? r.number("weight") * u.weight() : WEIGHT;
         return new SlabPanel(r.id("id"), r.list("joints"), positive(r, "thickness") * u.size(), weight,
             r.word("span", PanelSpan.class, PanelSpan.TWO_WAY) == PanelSpan.ONE_WAY,
-            Math.toRadians(r.number("angle", 0)));
+            Math.toRadians(r.number("angle", 0)), holes(r));
+    }
+
+    /** Openings, each a text of coordinates "x1 y1 x2 y2 x3 y3 …". */
+    private List<List<Point>> holes(RowReader r) {
+        List<List<Point>> out = new ArrayList<>();
+        for (String text : r.list("holes")) {
+            List<Double> v = java.util.Arrays.stream(text.strip().split("[\\s,]+")).map(ModelAssembler::number).toList();
+            if (v.contains(null) || v.size() < 6 || v.size() % 2 != 0) {
+                r.fail("panel.hole", "holes", "The opening \"" + text + "\" is not a list of at least three corners.",
+                    "Write its corners as x1 y1 x2 y2 x3 y3.");
+                continue;
+            }
+            List<Point> corners = new ArrayList<>();
+            for (int i = 0; i < v.size(); i += 2) {
+                corners.add(new Point(v.get(i) * u.length(), v.get(i + 1) * u.length()));
+            }
+            out.add(corners);
+        }
+        return out;
     }
 
     private MemberLoad memberLoad(RowReader r) {
+        if (r.has("kind") && "temperature".equals(r.text("kind"))) {
+            r.fail("out-of-scope", "kind", "Temperature is not analysed.",
+                "Delete the load, or import station forces solved elsewhere.");
+            return null;
+        }
         MemberLoad.Kind kind = r.word("kind", MemberLoad.Kind.class, MemberLoad.Kind.DISTRIBUTED);
         double unit = switch (kind) {
             case DISTRIBUTED -> u.lineLoad();
             case POINT -> u.force();
             case MOMENT -> u.moment();
+            case DISTRIBUTED_MOMENT -> u.force();
         };
         double value = r.number("value") * unit;
-        boolean distributed = kind == MemberLoad.Kind.DISTRIBUTED;
+        boolean distributed = kind.spread();
         double from = distributed ? r.number("from", 0) : r.number("from");
         double to = distributed ? r.number("to") : from;
         double valueTo = distributed && r.has("valueTo") ? r.number("valueTo") * unit : value;
@@ -198,9 +304,8 @@ final class ModelAssembler {
     }
 
     private Combination combination(RowReader r) {
-        List<Combination.Term> terms = new ArrayList<>();
-        r.map("terms").forEach((c, f) -> terms.add(new Combination.Term(c, f)));
-        return new Combination(r.id("id"), r.text("name", r.text("id")), r.word("purpose", Purpose.class, null), terms);
+        return new Combination(r.id("id"), r.text("name", r.text("id")), r.word("purpose", Purpose.class, null),
+            terms(r, "terms"));
     }
 
     private StationForces stationForces(RowReader r) {

@@ -9,15 +9,22 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.function.Function;
+import java.util.function.ToDoubleFunction;
+import java.util.stream.Collectors;
 import java.util.stream.IntStream;
+import java.util.stream.Stream;
+import kolonne.core.model.AnalysisOptions;
 import kolonne.core.model.Building;
 import kolonne.core.model.Combination;
+import kolonne.core.model.LoadCase;
 import kolonne.core.model.Member;
 import kolonne.core.model.MemberLoad;
 import kolonne.core.model.Release;
 import kolonne.core.model.Section;
 import kolonne.core.model.SlabPanel;
+import kolonne.core.model.StiffnessFactors;
 import kolonne.core.model.Support;
 import kolonne.core.section.Shape;
 
@@ -96,6 +103,12 @@ public final class ModelWriter {
 
     private Map<String, List<Map<String, Object>>> tables() {
         Map<String, List<Map<String, Object>>> t = new LinkedHashMap<>();
+        AnalysisOptions o = b.options();
+        t.put("analysis", o.shearDeformation() || o.rigidEnds() != 0 || o.patternLive() || !o.pDelta().isEmpty()
+            ? List.of(row("shearDeformation", o.shearDeformation() ? "yes" : null, "rigidEnds",
+                o.rigidEnds() == 0 ? null : v(o.rigidEnds()), "patternLive", o.patternLive() ? "yes" : null, "pDelta",
+                o.pDelta().isEmpty() ? null : terms(o.pDelta()))) : List.of());
+        t.put("roleStiffness", Stream.of(role("beam", o.beams()), role("column", o.columns())).filter(r -> r.size() > 1).toList());
         t.put("storeys", rows(b.storeys(), s -> row("id", s.id(), "name", s.name(), "elevation", m(s.elevation()))));
         t.put("gridLines", rows(b.gridLines(), g -> row("id", g.id(), "x1", m(g.x1()), "y1", m(g.y1()), "x2", m(g.x2()),
             "y2", m(g.y2()))));
@@ -105,17 +118,24 @@ public final class ModelWriter {
         t.put("sections", rows(b.sections(), this::section));
         t.put("members", rows(b.members(), this::member));
         t.put("supports", rows(b.supports(), s -> row("joint", s.joint(), "held", held(s))));
-        t.put("diaphragms", rows(b.diaphragms(), d -> row("id", d.id(), "joints", d.joints())));
+        t.put("springs", rows(b.springs(), s -> row("joint", s.joint(), "ux", k(s.ux()), "uy", k(s.uy()), "uz", k(s.uz()), "rx",
+            mo(s.rx()), "ry", mo(s.ry()), "rz", mo(s.rz()))));
+        t.put("diaphragms", rows(b.diaphragms(), d -> row("id", d.id(), "joints", d.joints(), "kind",
+            d.rigid() ? null : "flexible")));
         t.put("panels", rows(b.panels(), this::panel));
-        t.put("loadCases", rows(b.loadCases(), c -> row("id", c.id(), "name", c.name(), "kind", RowReader.word(c.kind()),
+        t.put("loadCases", rows(b.loadCases().stream().filter(c -> !c.generated()).toList(), c -> row("id", c.id(), "name", c.name(), "kind", RowReader.word(c.kind()),
             "selfWeight", c.selfWeight() == 0 ? null : v(c.selfWeight()))));
         t.put("memberLoads", rows(b.memberLoads(), this::memberLoad));
         t.put("areaLoads", rows(b.areaLoads(), l -> row("case", l.loadCase(), "panel", l.panel(), "pressure",
             v(l.pressure() / u.pressure()))));
         t.put("jointLoads", rows(b.jointLoads(), l -> row("case", l.loadCase(), "joint", l.joint(), "fx", f(l.fx()), "fy",
             f(l.fy()), "fz", f(l.fz()), "mx", mo(l.mx()), "my", mo(l.my()), "mz", mo(l.mz()))));
-        t.put("combinations", rows(b.combinations(), c -> row("id", c.id(), "name", c.name(), "purpose",
-            RowReader.word(c.purpose()), "terms", terms(c))));
+        t.put("settlements", rows(b.settlements(), s -> row("case", s.loadCase(), "joint", s.joint(), "ux", size(s.ux()), "uy",
+            size(s.uy()), "uz", size(s.uz()), "rx", angle(s.rx()), "ry", angle(s.ry()), "rz", angle(s.rz()))));
+        Set<String> own = b.loadCases().stream().filter(c -> !c.generated()).map(LoadCase::id).collect(Collectors.toSet());
+        t.put("combinations", rows(b.combinations().stream()
+            .filter(c -> c.terms().stream().allMatch(q -> own.contains(q.loadCase()))).toList(), c -> row("id", c.id(), "name", c.name(), "purpose",
+            RowReader.word(c.purpose()), "terms", terms(c.terms()))));
         t.put("stationForces", rows(b.stationForces(), s -> row("member", s.member(), "case", s.loadCase(), "x", m(s.x()),
             "n", f(s.n()), "vy", f(s.vy()), "vz", f(s.vz()), "t", mo(s.t()), "my", mo(s.my()), "mz", mo(s.mz()))));
         return t;
@@ -141,16 +161,37 @@ public final class ModelWriter {
             q.section(), "material", q.material(), "angle", q.angle() == 0 ? null : v(Math.toDegrees(q.angle())),
             "releaseStart", released(q.startRelease()), "releaseEnd", released(q.endRelease()), "rigidStart",
             q.rigidStart() == 0 ? null : m(q.rigidStart()), "rigidEnd", q.rigidEnd() == 0 ? null : m(q.rigidEnd()),
-            "factorArea", factor(q.stiffness().area()), "factorIy", factor(q.stiffness().iy()), "factorIz",
-            factor(q.stiffness().iz()), "factorTorsion", factor(q.stiffness().torsion()));
+            "factorArea", factor(q, StiffnessFactors::area), "factorShearY", factor(q, StiffnessFactors::shearY),
+            "factorShearZ", factor(q, StiffnessFactors::shearZ), "factorIy", factor(q, StiffnessFactors::iy), "factorIz",
+            factor(q, StiffnessFactors::iz), "factorTorsion", factor(q, StiffnessFactors::torsion));
     }
 
-    private static Double factor(double f) {
+    /** A factor of its own; all of them are written for a member that has gross ones, so that its role's do not apply. */
+    private static Double factor(Member q, ToDoubleFunction<StiffnessFactors> f) {
+        if (q.stiffness() == null) {
+            return null;
+        }
+        double x = f.applyAsDouble(q.stiffness());
+        return x == 1 && !q.stiffness().equals(StiffnessFactors.GROSS) ? null : v(x);
+    }
+
+    private static Map<String, Object> role(String role, StiffnessFactors f) {
+        return row("role", role, "factorArea", other(f.area()), "factorShearY", other(f.shearY()), "factorShearZ",
+            other(f.shearZ()), "factorIy", other(f.iy()), "factorIz", other(f.iz()), "factorTorsion", other(f.torsion()));
+    }
+
+    private static Double other(double f) {
         return f == 1 ? null : v(f);
     }
 
-    private static List<String> released(Release r) {
-        return r.any() ? IntStream.range(0, 6).filter(r::at).mapToObj(ACTIONS::get).toList() : null;
+    private List<String> released(Release r) {
+        return r.any() ? IntStream.range(0, 6).filter(i -> r.at(i) < Release.RIGID).mapToObj(i -> r.frees(i) ? ACTIONS.get(i)
+            : ACTIONS.get(i) + "=" + v(r.at(i) / (i < 3 ? u.force() / u.length() : u.moment()))).toList() : null;
+    }
+
+    private List<String> holes(SlabPanel p) {
+        return p.holes().isEmpty() ? null : p.holes().stream().map(h -> h.stream().map(c -> m(c.x()) + " " + m(c.y()))
+            .collect(Collectors.joining(" "))).toList();
     }
 
     private static List<String> held(Support s) {
@@ -160,20 +201,24 @@ public final class ModelWriter {
     private Map<String, Object> panel(SlabPanel p) {
         return row("id", p.id(), "joints", p.joints(), "thickness", mm(p.thickness()), "weight",
             v(p.weight() / u.weight()), "span", p.oneWay() ? "one-way" : "two-way", "angle",
-            p.oneWay() ? v(Math.toDegrees(p.spanAngle())) : null);
+            p.oneWay() ? v(Math.toDegrees(p.spanAngle())) : null, "holes", holes(p));
     }
 
     private Map<String, Object> memberLoad(MemberLoad l) {
-        boolean spread = l.kind() == MemberLoad.Kind.DISTRIBUTED;
-        double unit = spread ? u.lineLoad() : l.kind() == MemberLoad.Kind.POINT ? u.force() : u.moment();
+        boolean spread = l.kind().spread();
+        double unit = switch (l.kind()) {
+            case DISTRIBUTED -> u.lineLoad();
+            case POINT, DISTRIBUTED_MOMENT -> u.force();
+            case MOMENT -> u.moment();
+        };
         return row("case", l.loadCase(), "member", l.member(), "kind", RowReader.word(l.kind()), "direction",
             RowReader.word(l.direction()), "from", m(l.from()), "to", spread ? m(l.to()) : null, "value",
             v(l.w1() / unit), "valueTo", spread && l.w2() != l.w1() ? v(l.w2() / unit) : null);
     }
 
-    private static Map<String, Double> terms(Combination c) {
+    private static Map<String, Double> terms(List<Combination.Term> terms) {
         Map<String, Double> out = new LinkedHashMap<>();
-        c.terms().forEach(t -> out.merge(t.loadCase(), t.factor(), Double::sum));
+        terms.forEach(t -> out.merge(t.loadCase(), t.factor(), Double::sum));
         return out;
     }
 
@@ -199,6 +244,18 @@ public final class ModelWriter {
 
     private Double mm(double mm) {
         return v(mm / u.size());
+    }
+
+    private Double k(double stiffness) {
+        return stiffness == 0 ? null : v(stiffness / (u.force() / u.length()));
+    }
+
+    private Double size(double mm) {
+        return mm == 0 ? null : mm(mm);
+    }
+
+    private static Double angle(double radians) {
+        return radians == 0 ? null : v(radians);
     }
 
     private Double f(double n) {

@@ -27,13 +27,12 @@ public final class NestedDissection {
     /**
      * The order of elimination of a graph in compressed rows.
      *
-     * @param start      of length n + 1
-     * @param neighbours of length start[n]
+     * @param g neighbours may be listed more than once
      * @return vertices, first eliminated first
      */
-    public static int[] order(int[] start, int[] neighbours) {
-        NestedDissection d = new NestedDissection(start, neighbours);
-        int n = start.length - 1;
+    public static int[] order(Graph g) {
+        NestedDissection d = new NestedDissection(g.start(), g.neighbours());
+        int n = g.vertices();
         int[] all = new int[n];
         for (int i = 0; i < n; i++) {
             all[i] = i;

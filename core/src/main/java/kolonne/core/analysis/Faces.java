@@ -1,0 +1,81 @@
+package kolonne.core.analysis;
+
+import kolonne.core.model.BuildingIndex;
+import kolonne.core.model.Member;
+import kolonne.core.model.Role;
+import kolonne.core.section.Shape;
+
+/**
+ * How far the face of the support lies from a member's joint: half the column that a beam runs into, half the web of a
+ * crossing beam that carries it, half the deepest beam that a column runs into. A rigid end in the model is the face.
+ */
+public final class Faces {
+    /** Cosine above which two beams run in one direction. */
+    private static final double ALONG = 0.7;
+    /** A face never lies further in than this part of the length. */
+    private static final double MOST = 0.4;
+
+    private final BuildingIndex index;
+
+    public Faces(BuildingIndex index) {
+        this.index = index;
+    }
+
+    /** Distance from the start joint (or the end joint) to the face [mm]; 0 where nothing is there. */
+    public double of(Member m, boolean atStart) {
+        double own = atStart ? m.rigidStart() : m.rigidEnd();
+        return own > 0 ? own : Math.min(fromSizes(m, atStart), MOST * index.length(m));
+    }
+
+    private double fromSizes(Member m, boolean atStart) {
+        String joint = atStart ? m.start() : m.end();
+        double out = 0;
+        for (Member o : index.membersAt(joint)) {
+            if (o != m && m.role() == Role.COLUMN && o.role() == Role.BEAM) {
+                out = Math.max(out, index.sectionOf(o).shape().depth() / 2);
+            } else if (o != m && m.role() == Role.BEAM) {
+                out = Math.max(out, o.role() == Role.COLUMN ? reach(o, axis(m)) : crossing(m, o, joint));
+            }
+        }
+        return out;
+    }
+
+    private double[] axis(Member m) {
+        return LocalAxes.of(index.joint(m.start()), index.joint(m.end()), 0)[0];
+    }
+
+    /** Way from the centre of a column to its face in a direction. */
+    private double reach(Member column, double[] u) {
+        double[][] c = LocalAxes.of(index.joint(column.start()), index.joint(column.end()), column.angle());
+        Shape s = index.sectionOf(column).shape();
+        if (s instanceof Shape.Circle q) {
+            return q.d() / 2;
+        }
+        double y = Math.abs(dot(c[1], u));
+        double z = Math.abs(dot(c[2], u));
+        return Math.min(y > 1e-9 ? s.width() / 2 / y : Double.POSITIVE_INFINITY,
+            z > 1e-9 ? s.depth() / 2 / z : Double.POSITIVE_INFINITY);
+    }
+
+    /** Half the web of a beam that crosses, if it is the one that carries. */
+    private double crossing(Member m, Member o, String joint) {
+        double cosine = Math.abs(dot(axis(m), axis(o)));
+        if (cosine > ALONG) {
+            return 0;
+        }
+        boolean deeper = index.sectionOf(o).shape().depth() > index.sectionOf(m).shape().depth();
+        if (!deeper && goesOn(m, joint)) {
+            return 0;
+        }
+        return index.sectionOf(o).shape().webWidth() / 2 / Math.sqrt(1 - cosine * cosine);
+    }
+
+    private boolean goesOn(Member m, String joint) {
+        return index.membersAt(joint).stream()
+            .anyMatch(o -> o != m && o.role() == Role.BEAM && Math.abs(dot(axis(m), axis(o))) > ALONG);
+    }
+
+    private static double dot(double[] a, double[] b) {
+        return a[0] * b[0] + a[1] * b[1] + a[2] * b[2];
+    }
+}

@@ -1,0 +1,4 @@
+package kolonne.core.model;
+
+/** A point in plan [mm]. */
+public record Point(double x, double y) {}

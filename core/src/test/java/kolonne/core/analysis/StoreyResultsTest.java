@@ -1,0 +1,90 @@
+package kolonne.core.analysis;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import java.util.List;
+import kolonne.core.demo.DemoBuilding;
+import kolonne.core.demo.DemoOptions;
+import kolonne.core.model.BuildingIndex;
+import kolonne.core.model.CaseKind;
+import kolonne.core.model.Diaphragm;
+import kolonne.core.model.LoadCase;
+import kolonne.core.model.ModelBuilder;
+import kolonne.core.model.Storey;
+import org.junit.jupiter.api.Test;
+
+/** Drift, storey shear, mass and centre against what statics and the portal formula give. */
+class StoreyResultsTest {
+    private static ModelBuilder tower() {
+        ModelBuilder b = new ModelBuilder().section("S", 400, 400);
+        for (int f = 0; f < 3; f++) {
+            b.storeys.add(new Storey("F" + f, "F" + f, 3500 * f));
+            for (int i = 0; i < 4; i++) {
+                b.joint("J" + f + i, i % 2 * 6000, i / 2 * 4000, 3500 * f);
+            }
+        }
+        for (int f = 1; f < 3; f++) {
+            for (int i = 0; i < 4; i++) {
+                b.column("c" + f + i, "J" + (f - 1) + i, "J" + f + i);
+            }
+            int g = f;
+            b.beam("x1" + f, "J" + f + 0, "J" + f + 1).beam("x2" + f, "J" + f + 2, "J" + f + 3).beam("y1" + f, "J" + f + 0, "J" + f + 2)
+                .beam("y2" + f, "J" + f + 1, "J" + f + 3);
+            b.diaphragms.add(new Diaphragm("F" + g, List.of("J" + f + 0, "J" + f + 1, "J" + f + 2, "J" + f + 3)));
+        }
+        for (int i = 0; i < 4; i++) {
+            b.fixed("J0" + i);
+        }
+        return b;
+    }
+
+    @Test
+    void storeyShearIsTheLoadAboveAndDriftIsWhatTheFloorsMove() {
+        ModelBuilder b = tower().push("J20", 30_000, 0, 0).push("J10", 20_000, 5_000, 0);
+        Analysis a = b.solve();
+        List<StoreyResults.Row> rows = StoreyResults.of(a, 0);
+        assertEquals(2, rows.size());
+        assertEquals("F1", rows.get(0).storey());
+        assertEquals(50_000, rows.get(0).shear()[0], 1e-3);
+        assertEquals(5_000, rows.get(0).shear()[1], 1e-3);
+        assertEquals(30_000, rows.get(1).shear()[0], 1e-3);
+        double mean = 0;
+        for (int i = 0; i < 4; i++) {
+            mean += (a.displacement(0, 8 + i, 0) - a.displacement(0, 4 + i, 0)) / 4;
+        }
+        assertEquals(mean, rows.get(1).drift()[0], 1e-9);
+        assertTrue(rows.get(1).worst()[0] * 3500 >= mean - 1e-9, "a floor that turns drifts more at one side");
+        assertEquals(3500, rows.get(1).height());
+    }
+
+    @Test
+    void massesAreTheWeightsOverGravityAndTheCentreIsTheirs() {
+        ModelBuilder b = tower();
+        b.cases.clear();
+        b.cases.add(new LoadCase("G", "own weight", CaseKind.DEAD, 1));
+        b.cases.add(new LoadCase("P", "more", CaseKind.SUPERIMPOSED, 0));
+        b.cases.add(new LoadCase("L", "live does not count", CaseKind.LIVE, 0));
+        b.combine("c", java.util.Map.of("G", 1.0));
+        b.push("J23", 0, 0, -100_000);
+        List<StoreyResults.Mass> m = StoreyResults.masses(b.solve());
+        double beams = 2 * (6000 + 4000) * 0.16e6 * 25e-6;
+        double column = 4 * 3500 * 0.16e6 * 25e-6;
+        assertEquals((beams + column / 2 + 100_000) / 9806.65, m.get(2).mass(), 1e-9);
+        assertEquals((beams + column) / 9806.65, m.get(1).mass(), 1e-9);
+        assertEquals(3000, m.get(1).x(), 1e-6);
+        assertEquals((beams + column / 2) * 3000 / (beams + column / 2 + 1e5) + 1e5 * 6000 / (beams + column / 2 + 1e5), m.get(2).x(), 1e-6);
+    }
+
+    @Test
+    void baseShearOfTheDemoIsTheReactionOfItsFoundation() {
+        Analysis a = FrameAnalysis.solve(new BuildingIndex(DemoBuilding.generate(DemoOptions.VELDHAVEN)));
+        for (String id : List.of("WX", "WY", "EX", "EY")) {
+            int c = a.index().caseNumber(id);
+            StoreyResults.Row lowest = StoreyResults.of(a, c).get(0);
+            for (int axis = 0; axis < 2; axis++) {
+                assertEquals(a.applied(c, axis), lowest.shear()[axis], 1e-6 * Math.abs(a.applied(c, id.endsWith("X") ? 0 : 1)));
+            }
+        }
+    }
+}

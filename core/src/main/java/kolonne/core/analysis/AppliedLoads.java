@@ -18,6 +18,7 @@ final class AppliedLoads {
     private final BuildingIndex index;
     private final Element[] elements;
     private final List<Loading>[] loads;
+    private final Map<Integer, Double> selfWeights;
     /** Cases that take the loads of each case: itself, and the arrangements made of it. */
     private final List<List<Integer>> takers = new ArrayList<>();
 
@@ -28,6 +29,7 @@ final class AppliedLoads {
         Building b = index.building();
         loads = new List[elements.length];
         Arrays.setAll(loads, m -> new ArrayList<>(6));
+        selfWeights = selfWeights(1);
         for (int c = 0; c < b.loadCases().size(); c++) {
             takers.add(new ArrayList<>(List.of(c)));
         }
@@ -41,7 +43,23 @@ final class AppliedLoads {
             add(m, local(l), Map.of(index.caseNumber(l.loadCase()), 1.0));
         }
         panels(shares);
-        selfWeight();
+        for (int m = 0; m < elements.length; m++) {
+            loads[m].add(0, selfWeight(m));
+        }
+    }
+
+    /** The loads of {@code before} on members that may have other sections; everything else must be as it was. */
+    AppliedLoads(BuildingIndex index, Element[] elements, AppliedLoads before) {
+        this.index = index;
+        this.elements = elements;
+        selfWeights = before.selfWeights;
+        loads = before.loads.clone();
+        for (int m = 0; m < elements.length; m++) {
+            if (elements[m] != before.elements[m]) {
+                loads[m] = new ArrayList<>(loads[m]);
+                loads[m].set(0, selfWeight(m));
+            }
+        }
     }
 
     /** Loads of a member. */
@@ -68,13 +86,12 @@ final class AppliedLoads {
         }
     }
 
-    private void selfWeight() {
-        Map<Integer, Double> sizes = selfWeights(1);
-        for (int m = 0; m < elements.length && !sizes.isEmpty(); m++) {
-            Member member = elements[m].member;
-            double w = index.sectionOf(member).shape().A() * index.materialOf(member).weight();
-            add(m, downwards(m, 0, elements[m].length, w, w, 0, 0), sizes);
-        }
+    /** The weight of the member itself, always its first load. */
+    private Loading selfWeight(int m) {
+        Member member = elements[m].member;
+        double w = index.sectionOf(member).shape().A() * index.materialOf(member).weight();
+        return new Loading(downwards(m, 0, elements[m].length, w, w, 0, 0),
+            selfWeights.keySet().stream().mapToInt(i -> i).toArray(), selfWeights.values().stream().mapToDouble(d -> d).toArray());
     }
 
     private Map<Integer, Double> selfWeights(double unit) {

@@ -64,7 +64,8 @@ final class Frame implements Cholesky.Coefficients {
         if (findings.stream().anyMatch(f -> f.severity() == Severity.FAILS)) {
             throw new AnalysisFailed(findings);
         }
-        loads = new AppliedLoads(index, elements, shares);
+        loads = sameShares && sameLoads(b, before.index.building()) ? new AppliedLoads(index, elements, before.loads)
+            : new AppliedLoads(index, elements, shares);
         global = new double[elements.length][];
         IntStream.range(0, elements.length).parallel().forEach(m ->
             global[m] = sameGraph && elements[m] == before.elements[m] ? before.global[m] : elements[m].globalStiffness());
@@ -115,6 +116,16 @@ final class Frame implements Cholesky.Coefficients {
             }
         }
         return true;
+    }
+
+    /** Whether two buildings of the same graph carry the same loads, and their members have the same axes. */
+    private static boolean sameLoads(Building a, Building b) {
+        for (int m = 0; m < a.members().size(); m++) {
+            if (a.members().get(m).angle() != b.members().get(m).angle()) {
+                return false;
+            }
+        }
+        return a.loadCases().equals(b.loadCases()) && a.memberLoads().equals(b.memberLoads()) && a.areaLoads().equals(b.areaLoads());
     }
 
     private boolean sameElement(Frame before, int m) {

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.stream.IntStream;
 import kolonne.core.analysis.sparse.Cholesky;
+import kolonne.core.analysis.sparse.Symbolic;
 import kolonne.core.finding.Finding;
 import kolonne.core.model.Building;
 import kolonne.core.model.BuildingIndex;
@@ -28,7 +29,23 @@ public final class FrameAnalysis {
      * @throws AnalysisFailed with findings that name the joint and direction of a mechanism, or a panel that loses load
      */
     public static Analysis solve(BuildingIndex index) {
-        return resolve(null, index);
+        return resolve(null, index, Progress.NONE);
+    }
+
+    /** Hears which step begins; may throw {@link java.util.concurrent.CancellationException} to stop. */
+    public interface Progress {
+        Progress NONE = step -> { };
+
+        void at(String step);
+    }
+
+    /** The stiffness matrix of a building, for measuring and cross-checking factorisations. */
+    public record Matrix(Symbolic symbolic, Cholesky.Coefficients coefficients) {}
+
+    /** @throws AnalysisFailed as {@link #solve} */
+    public static Matrix matrix(BuildingIndex index) {
+        Frame f = Frame.of(index);
+        return new Matrix(f.freedoms.symbolic(), f);
     }
 
     /**
@@ -38,16 +55,25 @@ public final class FrameAnalysis {
      * @param before an analysis of the building before the edit, or null
      */
     public static Analysis resolve(Analysis before, BuildingIndex after) {
+        return resolve(before, after, Progress.NONE);
+    }
+
+    /** As {@link #resolve(Analysis, BuildingIndex)}, telling its steps. */
+    public static Analysis resolve(Analysis before, BuildingIndex after, Progress progress) {
+        progress.at("reading loads and members");
         BuildingIndex index = PatternLive.expanded(after);
         if (index.building().hasImportedForces()) {
             return ImportedForces.of(index);
         }
         Frame old = before == null || before.solved() == null ? null : before.solved().frame();
         Frame frame = Frame.of(index, old);
+        progress.at("factorising the stiffness");
         Cholesky factor = factorise(frame, old, old == null ? null : before.solved().factor());
         List<Finding> findings = new ArrayList<>(frame.findings);
-        Solved first = new Solved(frame, factor, new Solution(frame, factor));
-        Solved last = index.building().options().pDelta().isEmpty() ? first : secondOrder(first, findings);
+        progress.at("solving load cases");
+        Solved first = new Solved(frame, factor, new Solution(frame, factor, old == null ? null : before.solved().firstOrder()));
+        Solved last = index.building().options().pDelta().isEmpty() ? first : secondOrder(first, findings, progress);
+        progress.at("forces at stations");
         return recovered(index, first, last, findings);
     }
 
@@ -56,8 +82,14 @@ public final class FrameAnalysis {
      *
      * @param frame  of first order
      * @param factor of first order
+     * @param firstOrder solution of first order
+     * @param solution   the solution that counts: with P-Delta that of second order
      */
-    record Solved(Frame frame, Cholesky factor, Solution solution) {}
+    record Solved(Frame frame, Cholesky factor, Solution firstOrder, Solution solution) {
+        Solved(Frame frame, Cholesky factor, Solution only) {
+            this(frame, factor, only, only);
+        }
+    }
 
     private static Cholesky factorise(Frame frame, Frame old, Cholesky oldFactor) {
         int[] changed = old == null ? null : frame.changedSince(old);
@@ -72,7 +104,7 @@ public final class FrameAnalysis {
     }
 
     /** Solves again with the axial forces of the P-Delta combination in the stiffness until they no longer change. */
-    private static Solved secondOrder(Solved first, List<Finding> findings) {
+    private static Solved secondOrder(Solved first, List<Finding> findings, Progress progress) {
         Frame base = first.frame();
         double[] factors = new double[base.index.building().loadCases().size()];
         for (Combination.Term t : base.index.building().options().pDelta()) {
@@ -81,6 +113,7 @@ public final class FrameAnalysis {
         double[] axial = axial(first.solution(), base.elements.length, factors);
         double change = 1;
         for (int i = 1; i <= MOST_ITERATIONS; i++) {
+            progress.at("P-Delta, iteration " + i);
             Frame frame = base.withAxial(axial);
             Cholesky.Outcome o = Cholesky.factorise(frame.freedoms.symbolic(), frame);
             if (o.factor() == null) {
@@ -88,7 +121,7 @@ public final class FrameAnalysis {
                     "The frame buckles there under the loads of the P-Delta combination.",
                     "Stiffen the storey, or correct the P-Delta combination.")));
             }
-            Solved s = new Solved(frame, o.factor(), new Solution(frame, o.factor()));
+            Solved s = new Solved(frame, o.factor(), new Solution(frame, o.factor(), null));
             double[] next = axial(s.solution(), axial.length, factors);
             change = change(axial, next);
             if (change < CONVERGED) {
@@ -142,7 +175,7 @@ public final class FrameAnalysis {
             }
         }
         return new Analysis(index, last.solution().displacements(), last.solution().reactions(), stations, forces,
-            last.solution().residuals(), findings, new Solved(first.frame(), first.factor(), last.solution()), frame);
+            last.solution().residuals(), findings, new Solved(first.frame(), first.factor(), first.solution(), last.solution()), frame);
     }
 
     static StationForcesOf forcesOf(Solved s, int m) {

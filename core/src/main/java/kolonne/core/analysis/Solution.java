@@ -26,7 +26,11 @@ final class Solution {
     /** [member][case][released]: what released freedoms received. */
     private final double[][][] received;
 
-    Solution(Frame frame, Cholesky factor) {
+    /** [member][case × 12]: what the joints receive of the member's loads, global axes; null without loads. */
+    private final double[][] onJoints;
+
+    /** @param before a solution from which the loads of unchanged members are taken, or null */
+    Solution(Frame frame, Cholesky factor, Solution before) {
         this.frame = frame;
         Building b = frame.index.building();
         cases = b.loadCases().size();
@@ -40,7 +44,8 @@ final class Solution {
         endForces = new double[n][cases][];
         local = new double[n][cases][];
         received = new double[n][][];
-        load();
+        onJoints = new double[n][];
+        load(before);
         double[][] x = new double[cases][];
         double[][] ground = ground();
         IntStream.range(0, cases).parallel().forEach(c -> x[c] = rightHandSide(c, ground[c]));
@@ -59,14 +64,24 @@ final class Solution {
         return frame.freedoms.at(d / 6, d % 6) == Freedoms.Terms.HELD;
     }
 
-    private void load() {
-        double[][] joints = new double[frame.elements.length][];
-        IntStream.range(0, frame.elements.length).parallel().forEach(m -> joints[m] = hold(m));
-        for (int m = 0; m < joints.length; m++) {
-            for (int c = 0; c < cases && joints[m] != null; c++) {
-                scatter(applied[c], frame.joints[m], joints[m], 12 * c);
+    private void load(Solution before) {
+        boolean reusable = before != null && before.cases == cases && before.onJoints.length == onJoints.length;
+        IntStream.range(0, onJoints.length).parallel().forEach(m -> {
+            if (reusable && frame.elements[m] == before.frame.elements[m] && frame.loads.of(m) == before.frame.loads.of(m)) {
+                equivalent[m] = before.equivalent[m];
+                received[m] = before.received[m];
+                onJoints[m] = before.onJoints[m];
+            } else {
+                onJoints[m] = hold(m);
             }
-        }
+        });
+        IntStream.range(0, cases).parallel().forEach(c -> {
+            for (int m = 0; m < onJoints.length; m++) {
+                if (onJoints[m] != null) {
+                    scatter(applied[c], frame.joints[m], onJoints[m], 12 * c);
+                }
+            }
+        });
         for (JointLoad l : frame.index.building().jointLoads()) {
             int j = frame.index.jointNumber(l.joint());
             double[] to = applied[frame.index.caseNumber(l.loadCase())];

@@ -26,6 +26,27 @@ export type Interaction = Schemas['InteractionDto']
 export type Demand = Schemas['DemandDto']
 export type SchedulePage = Schemas['SchedulePage']
 export type Catalogue = Schemas['CatalogueDto']
+export type AnalysisSummary = Schemas['AnalysisDto']
+export type Diagram = Schemas['DiagramDto']
+export type MemberDiagram = Schemas['MemberDiagramDto']
+export type Deflection = Schemas['DeflectionDto']
+export type Reactions = Schemas['ReactionsDto']
+export type Compare = Schemas['CompareDto']
+export type Change = Schemas['ChangeDto']
+export type History = Schemas['HistoryDto']
+export type Element = Schemas['ElementDto']
+export type Factors = Schemas['FactorsDto']
+export type Load = Schemas['LoadDto']
+export type Options = Schemas['OptionsDto']
+export type Edit = { kind: string } & Record<string, unknown>
+export type BeamSketch = Schemas['BeamSketch']
+export type ColumnSketch = Schemas['ColumnSketch']
+export type SketchSection = Schemas['SketchSection']
+export type SketchPreview = Schemas['SketchPreview']
+export type Envelope = Schemas['EnvelopeDto']
+export type ForceFile = Schemas['ForceFileDto']
+export type Mapped = Schemas['MappedDto']
+export type ForcePreview = Schemas['PreviewDto']
 
 /** A request that failed, in the engineer's words. */
 export class ApiError extends Error {
@@ -62,6 +83,8 @@ async function request<T>(path: string, init: RequestInit = {}): Promise<T> {
   return r.status === 204 ? (undefined as T) : ((await r.json()) as T)
 }
 
+const post = (body: unknown): RequestInit => ({ method: 'POST', body: JSON.stringify(body), headers: { 'Content-Type': 'application/json' } })
+const query = (q: Record<string, string | number>) => new URLSearchParams(Object.entries(q).map(([k, v]) => [k, String(v)])).toString()
 const p = (id: string) => `/api/projects/${encodeURIComponent(id)}`
 const json = (method: string, body: unknown, version: number): RequestInit => ({
   method, body: JSON.stringify(body), headers: { 'Content-Type': 'application/json', 'If-Match': `"${version}"` },
@@ -85,15 +108,37 @@ export const api = {
   view: (id: string, signal?: AbortSignal) => request<View>(`${p(id)}/view`, { signal }),
   member: (id: string, mark: string, signal?: AbortSignal) =>
     request<Member>(`${p(id)}/members/${encodeURIComponent(mark)}`, { signal }),
-  calculation: (id: string, mark: string, query: Record<string, string | number>, signal?: AbortSignal) =>
+  calculation: (id: string, mark: string, at: Record<string, string | number>, signal?: AbortSignal) =>
     request<Calculation>(
-      `${p(id)}/members/${encodeURIComponent(mark)}/calculation?${new URLSearchParams(Object.entries(query).map(([k, v]) => [k, String(v)]))}`,
+      `${p(id)}/members/${encodeURIComponent(mark)}/calculation?${query(at)}`,
       { signal },
     ),
   interaction: (id: string, mark: string, lift: number, signal?: AbortSignal) =>
     request<Interaction>(`${p(id)}/members/${encodeURIComponent(mark)}/interaction?lift=${lift}`, { signal }),
   schedule: (id: string, kind: string, page: number, size: number, signal?: AbortSignal) =>
     request<SchedulePage>(`${p(id)}/schedules/${kind}?page=${page}&size=${size}`, { signal }),
+  analysis: (id: string, signal?: AbortSignal) => request<AnalysisSummary>(`${p(id)}/analysis`, { signal }),
+  diagram: (id: string, of: string, component: string, signal?: AbortSignal) =>
+    request<Diagram>(`${p(id)}/analysis/diagram?${query({ of, component })}`, { signal }),
+  deflection: (id: string, of: string, signal?: AbortSignal) => request<Deflection>(`${p(id)}/analysis/deflection?${query({ of })}`, { signal }),
+  reactions: (id: string, of: string, signal?: AbortSignal) => request<Reactions>(`${p(id)}/analysis/reactions?${query({ of })}`, { signal }),
+  compare: (id: string, from: number, to: number, component: string, signal?: AbortSignal) =>
+    request<Compare>(`${p(id)}/analysis/compare?${query({ from, to, component })}`, { signal }),
+  edits: (id: string, signal?: AbortSignal) => request<History>(`${p(id)}/edits`, { signal }),
+  edit: (id: string, version: number, edits: Edit[]) => request<Project>(`${p(id)}/edits`, json('POST', { edits }, version)),
+  undo: (id: string, version: number) => request<Project>(`${p(id)}/undo`, json('POST', {}, version)),
+  redo: (id: string, version: number) => request<Project>(`${p(id)}/redo`, json('POST', {}, version)),
+  element: (id: string, member: string, signal?: AbortSignal) => request<Element>(`${p(id)}/elements/${encodeURIComponent(member)}`, { signal }),
+  options: (id: string, signal?: AbortSignal) => request<Options>(`${p(id)}/options`, { signal }),
+  sketchPreview: (kind: 'beam' | 'column', sketch: BeamSketch | ColumnSketch, signal?: AbortSignal) =>
+    request<SketchPreview>(`/api/sketches/${kind}/preview`, { ...post(sketch), signal }),
+  sketchCreate: (kind: 'beam' | 'column', sketch: BeamSketch | ColumnSketch) => request<Project>(`/api/sketches/${kind}`, post(sketch)),
+  forceFile: (id: string, file: File) =>
+    request<ForceFile>(`${p(id)}/force-files?${query({ fileName: file.name })}`, { method: 'POST', body: file }),
+  forcePreview: (id: string, file: string, sheet: string, mapping: Mapped[], signal?: AbortSignal) =>
+    request<ForcePreview>(`${p(id)}/force-files/${file}/preview`, { ...post({ sheet, mapping, name: '' }), signal }),
+  forceImport: (id: string, file: string, version: number, sheet: string, mapping: Mapped[], name: string) =>
+    request<Project>(`${p(id)}/force-files/${file}/import`, json('POST', { sheet, mapping, name }, version)),
   exportUrl: (id: string, file: string) => `${p(id)}/exports/${file}`,
   projectEvents: (id: string) => new EventSource(`${p(id)}/events`),
   jobEvents: (id: string) => new EventSource(`/api/jobs/${id}/events`),

@@ -840,6 +840,876 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/projects/{id}/analysis": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Balance of every case, storeys, masses, and what can be shown */
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["AnalysisDto"];
+                    };
+                };
+                /** @description What, where and how to mend */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/projects/{id}/analysis/diagram": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** A force along every member, of a case, combination or envelope */
+        get: {
+            parameters: {
+                query?: {
+                    of?: string;
+                    component?: string;
+                };
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["DiagramDto"];
+                    };
+                };
+                /** @description What, where and how to mend */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/projects/{id}/analysis/deflection": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The deflected shape of every member, of a case or combination */
+        get: {
+            parameters: {
+                query?: {
+                    of?: string;
+                };
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["DeflectionDto"];
+                    };
+                };
+                /** @description What, where and how to mend */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/projects/{id}/analysis/reactions": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Reactions of every supported joint, of a case or combination */
+        get: {
+            parameters: {
+                query?: {
+                    of?: string;
+                };
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["ReactionsDto"];
+                    };
+                };
+                /** @description What, where and how to mend */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/projects/{id}/analysis/compare": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What changed per member between two versions, largest first */
+        get: {
+            parameters: {
+                query?: {
+                    from?: string;
+                    to?: string;
+                    component?: string;
+                };
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["CompareDto"];
+                    };
+                };
+                /** @description What, where and how to mend */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/projects/{id}/edits": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** All edits of the model, oldest first */
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["HistoryDto"];
+                    };
+                };
+                /** @description What, where and how to mend */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        /** Changes the model, analyses it and redesigns (If-Match: version) */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["EditsDto"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["ProjectDto"];
+                    };
+                };
+                /** @description What, where and how to mend */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/projects/{id}/undo": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Takes the newest edit back (If-Match: version) */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["ProjectDto"];
+                    };
+                };
+                /** @description What, where and how to mend */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/projects/{id}/redo": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Puts the last undone edit in force again (If-Match: version) */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["ProjectDto"];
+                    };
+                };
+                /** @description What, where and how to mend */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/projects/{id}/elements/{member}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** One analysis member: section, stiffness, connections and loads */
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                    member: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["ElementDto"];
+                    };
+                };
+                /** @description What, where and how to mend */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/projects/{id}/options": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** How the frame is analysed */
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["OptionsDto"];
+                    };
+                };
+                /** @description What, where and how to mend */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/projects/{id}/force-files": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Uploads a table of station forces (CSV or XLSX) and proposes a mapping of its columns */
+        post: {
+            parameters: {
+                query?: {
+                    fileName?: string;
+                };
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/octet-stream": string;
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["ForceFileDto"];
+                    };
+                };
+                /** @description What, where and how to mend */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/projects/{id}/force-files/{file}/preview": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Reads the first rows with a mapping and counts all */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                    file: string;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["UseDto"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["PreviewDto"];
+                    };
+                };
+                /** @description What, where and how to mend */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/projects/{id}/force-files/{file}/import": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Takes the forces into the model and redesigns (If-Match: version); remembers the mapping under its name */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                    file: string;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["UseDto"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["ProjectDto"];
+                    };
+                };
+                /** @description What, where and how to mend */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sketches/beam/preview": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Strength envelopes of a continuous beam being drawn up */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["BeamSketch"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["SketchPreview"];
+                    };
+                };
+                /** @description What, where and how to mend */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sketches/beam": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Makes a project of a continuous beam */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["BeamSketch"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["ProjectDto"];
+                    };
+                };
+                /** @description What, where and how to mend */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sketches/column/preview": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Strength envelopes of a column being drawn up */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["ColumnSketch"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["SketchPreview"];
+                    };
+                };
+                /** @description What, where and how to mend */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sketches/column": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Makes a project of a column */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["ColumnSketch"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["ProjectDto"];
+                    };
+                };
+                /** @description What, where and how to mend */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/projects/{id}/exports/report.pdf": {
         parameters: {
             query?: never;
@@ -1128,6 +1998,27 @@ export interface paths {
 export type webhooks = Record<string, never>;
 export interface components {
     schemas: {
+        AnalysisDto: {
+            version: number;
+            imported: boolean;
+            stale: boolean;
+            forceUnit: string;
+            momentUnit: string;
+            balance: components["schemas"]["BalanceDto"][];
+            drifts: components["schemas"]["DriftDto"][];
+            masses: components["schemas"]["MassDto"][];
+            combinations: components["schemas"]["ChoiceDto"][];
+            findings: components["schemas"]["FindingDto"][];
+        };
+        BalanceDto: {
+            id: string;
+            name: string;
+            kind: string;
+            generated: boolean;
+            applied: number[];
+            reaction: number[];
+            residual: number;
+        };
         BeamDto: {
             mark: string;
             storey: string;
@@ -1147,18 +2038,19 @@ export interface components {
             fyMpa: number;
             governingStation: number;
         };
+        BeamSketch: {
+            name: string;
+            units: string;
+            fc: number;
+            spans: components["schemas"]["SketchSpan"][];
+            supports: components["schemas"]["SketchStand"][];
+            cases: components["schemas"]["SketchCase"][];
+            loads: components["schemas"]["SketchLoad"][];
+            patternLive: boolean;
+        };
         Calculation: {
             heading: string;
             steps: components["schemas"]["StepDto"][];
-        };
-        CaseDto: {
-            id: string;
-            name: string;
-            kind: string;
-            selfWeight: number;
-            appliedKn: number;
-            reactionKn: number;
-            residual: number;
         };
         CatalogueDto: {
             code: string;
@@ -1169,6 +2061,13 @@ export interface components {
         };
         CatalogueList: {
             codes: components["schemas"]["CatalogueDto"][];
+        };
+        ChangeDto: {
+            member: string;
+            mark: string;
+            before: number | null;
+            after: number | null;
+            by: number;
         };
         CheckDto: {
             kind: string;
@@ -1185,6 +2084,10 @@ export interface components {
             station: number;
             clause: string;
         };
+        ChoiceDto: {
+            id: string;
+            name: string;
+        };
         ColumnDto: {
             mark: string;
             lifts: components["schemas"]["LiftDto"][];
@@ -1196,6 +2099,29 @@ export interface components {
             fyMpa: number;
             governingLift: number;
         };
+        ColumnSketch: {
+            name: string;
+            units: string;
+            fc: number;
+            height: number;
+            section: components["schemas"]["SketchSection"];
+            foot: string;
+            head: string;
+            cases: components["schemas"]["SketchCase"][];
+            loads: components["schemas"]["ColumnSketchLoad"][];
+        };
+        ColumnSketchLoad: {
+            loadCase: string;
+            axial: number;
+            hx: number;
+            hy: number;
+            mxHead: number;
+            myHead: number;
+            mxFoot: number;
+            myFoot: number;
+            qx: number;
+            qy: number;
+        };
         CombinationDto: {
             id: string;
             name: string;
@@ -1203,6 +2129,14 @@ export interface components {
             terms: {
                 [key: string]: number;
             };
+        };
+        CompareDto: {
+            from: number;
+            to: number;
+            component: string;
+            unit: string;
+            most: number;
+            changes: components["schemas"]["ChangeDto"][];
         };
         Count: {
             name: string;
@@ -1224,6 +2158,12 @@ export interface components {
             sideBarsPerFace: number;
             sideBarDiameter: number;
         };
+        DeflectionDto: {
+            version: number;
+            of: string;
+            mostMm: number;
+            members: components["schemas"]["ShapeDto"][];
+        };
         DemandDto: {
             combination: string;
             combinationNumber: number;
@@ -1233,6 +2173,23 @@ export interface components {
             my: number;
             factor: number;
             utilisation: number;
+        };
+        DiagramDto: {
+            version: number;
+            of: string;
+            component: string;
+            unit: string;
+            most: number;
+            members: components["schemas"]["MemberDiagramDto"][];
+        };
+        DriftDto: {
+            storey: string;
+            baseM: number;
+            topM: number;
+            loadCase: string;
+            driftMm: number[];
+            worst: number[];
+            shear: number[];
         };
         Dto: {
             name: string;
@@ -1256,6 +2213,49 @@ export interface components {
             swayX: string;
             swayY: string;
         };
+        EditsDto: {
+            edits: {
+                [key: string]: unknown;
+            }[];
+        };
+        ElementDto: {
+            id: string;
+            role: string;
+            section: string;
+            sections: string[];
+            material: string;
+            lengthM: number;
+            factors: components["schemas"]["FactorsDto"];
+            ownFactors: boolean;
+            releaseStart: string[];
+            releaseEnd: string[];
+            loads: components["schemas"]["LoadDto"][];
+        };
+        EntryDto: {
+            version: number;
+            summary: string;
+            at: string;
+            inForce: boolean;
+        };
+        EnvelopeDto: {
+            member: string;
+            x: number[];
+            myHigh: number[];
+            myLow: number[];
+            vzHigh: number[];
+            vzLow: number[];
+            nLow: number[];
+            mzHigh: number[];
+            mzLow: number[];
+        };
+        FactorsDto: {
+            area: number;
+            shearY: number;
+            shearZ: number;
+            iy: number;
+            iz: number;
+            torsion: number;
+        };
         FindingDto: {
             severity: string;
             code: string;
@@ -1264,6 +2264,18 @@ export interface components {
             mend: string;
             clause: string;
             combination: string;
+        };
+        ForceFileDto: {
+            file: string;
+            fileName: string;
+            sheets: string[];
+            sheet: string;
+            headers: string[];
+            rows: number;
+            sample: string[][];
+            proposal: components["schemas"]["MappedDto"][];
+            saved: components["schemas"]["SavedDto"][];
+            units: components["schemas"]["UnitsDto"][];
         };
         GroupDto: {
             face: string;
@@ -1281,6 +2293,12 @@ export interface components {
         Health: {
             status: string;
             version: string;
+        };
+        HistoryDto: {
+            entries: components["schemas"]["EntryDto"][];
+            canUndo: boolean;
+            canRedo: boolean;
+            modelVersion: number;
         };
         InteractionDto: {
             angleDeg: number;
@@ -1320,6 +2338,33 @@ export interface components {
             checks: components["schemas"]["CheckDto"][];
             findings: components["schemas"]["FindingDto"][];
         };
+        LoadDto: {
+            loadCase: string;
+            kind: string;
+            direction: string;
+            from: number;
+            to: number;
+            value: number;
+            valueTo: number;
+        };
+        MappedDto: {
+            quantity: string;
+            header: string;
+            unit: string;
+            opposite: boolean;
+        };
+        MassDto: {
+            storey: string;
+            massT: number;
+            xM: number;
+            yM: number;
+        };
+        MemberDiagramDto: {
+            id: string;
+            x: number[];
+            v: number[];
+            low: number[] | null;
+        };
         MemberDto: {
             mark: string;
             role: string;
@@ -1335,16 +2380,26 @@ export interface components {
             units: string;
             fileName: string;
             importedForces: boolean;
+            forcesStale: boolean;
             counts: components["schemas"]["Count"][];
             sections: components["schemas"]["Count"][];
             materials: components["schemas"]["Count"][];
-            cases: components["schemas"]["CaseDto"][];
             combinations: components["schemas"]["CombinationDto"][];
             findings: components["schemas"]["FindingDto"][];
             sway: components["schemas"]["StoreySwayDto"][];
         };
         NewName: {
             name: string;
+        };
+        OptionsDto: {
+            shearDeformation: boolean;
+            rigidEnds: number;
+            patternLive: boolean;
+            pDelta: {
+                [key: string]: number;
+            };
+            beams: components["schemas"]["FactorsDto"];
+            columns: components["schemas"]["FactorsDto"];
         };
         PointDto: {
             x: number;
@@ -1365,6 +2420,13 @@ export interface components {
             t: number;
             comboT: string;
         };
+        PreviewDto: {
+            rows: components["schemas"]["RowDto"][];
+            used: number;
+            total: number;
+            without: string[];
+            findings: components["schemas"]["FindingDto"][];
+        };
         Problem: {
             type: string;
             title: string;
@@ -1381,6 +2443,20 @@ export interface components {
         };
         ProjectList: {
             projects: components["schemas"]["ProjectDto"][];
+        };
+        ReactionDto: {
+            joint: string;
+            xM: number;
+            yM: number;
+            zM: number;
+            forces: number[];
+        };
+        ReactionsDto: {
+            version: number;
+            of: string;
+            forceUnit: string;
+            momentUnit: string;
+            joints: components["schemas"]["ReactionDto"][];
         };
         ResultRow: {
             mark: string;
@@ -1415,12 +2491,22 @@ export interface components {
             };
             rungs: components["schemas"]["Rung"][];
         };
+        RowDto: {
+            member: string;
+            loadCase: string;
+            xM: number;
+            forces: number[];
+        };
         Rung: {
             id: string;
             name: string;
             elevationM: number;
             utilisations: number[];
             fails: number;
+        };
+        SavedDto: {
+            name: string;
+            mapping: components["schemas"]["MappedDto"][];
         };
         ScheduleColumn: {
             name: string;
@@ -1443,6 +2529,52 @@ export interface components {
             depth: number;
             flangeDepth: number;
             fc: number;
+        };
+        ShapeDto: {
+            id: string;
+            points: number[];
+        };
+        SketchCase: {
+            id: string;
+            name: string;
+            kind: string;
+            selfWeight: number;
+        };
+        SketchLoad: {
+            span: number;
+            loadCase: string;
+            kind: string;
+            from: number;
+            to: number;
+            value: number;
+            valueTo: number;
+        };
+        SketchPreview: {
+            findings: components["schemas"]["FindingDto"][];
+            combinations: number;
+            forceUnit: string;
+            momentUnit: string;
+            envelopes: components["schemas"]["EnvelopeDto"][];
+        };
+        SketchSection: {
+            shape: string;
+            b: number;
+            h: number;
+            bw: number;
+            bf: number;
+            hf: number;
+            d: number;
+        };
+        SketchSpan: {
+            length: number;
+            section: components["schemas"]["SketchSection"];
+        };
+        SketchStand: {
+            kind: string;
+            below: number;
+            above: number;
+            column: components["schemas"]["SketchSection"];
+            pinnedFoot: boolean;
         };
         SpanDto: {
             number: number;
@@ -1510,6 +2642,15 @@ export interface components {
             causes: {
                 [key: string]: number;
             };
+        };
+        UnitsDto: {
+            quantity: string;
+            units: string[];
+        };
+        UseDto: {
+            sheet: string;
+            mapping: components["schemas"]["MappedDto"][];
+            name: string;
         };
         View: {
             version: number;

@@ -4,6 +4,8 @@ import { useLayoutEffect, useState } from 'react'
 import { BrowserRouter, Navigate, Route, Routes } from 'react-router'
 import { ApiError } from '../api/client'
 import { ProjectList } from '../features/projects/ProjectList'
+import { BeamSketchPage } from '../features/sketch/BeamSketchPage'
+import { ColumnSketchPage } from '../features/sketch/ColumnSketchPage'
 import { antdTheme, savedMode, tokensOf, type Mode } from './theme'
 import { applyTokens } from './tokens'
 import { Workspace } from './Workspace'
@@ -35,6 +37,8 @@ export function App() {
           <BrowserRouter>
             <Routes>
               <Route path="/" element={<ProjectList mode={mode} onMode={toggle} />} />
+              <Route path="/sketch/beam" element={<BeamSketchPage mode={mode} onMode={toggle} />} />
+              <Route path="/sketch/column" element={<ColumnSketchPage mode={mode} onMode={toggle} />} />
               <Route path="/p/:id/*" element={<Workspace mode={mode} onMode={toggle} />} />
               <Route path="*" element={<Navigate to="/" replace />} />
             </Routes>

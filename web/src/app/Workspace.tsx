@@ -1,6 +1,7 @@
 import { Navigate, NavLink, Route, Routes, useParams } from 'react-router'
 import { useProject, useProjectState } from '../api/useProject'
 import { BasisPage } from '../features/basis/BasisPage'
+import { UndoPills } from '../features/edit/UndoPills'
 import { ModelPage } from '../features/model/ModelPage'
 import { ResultsPage } from '../features/results/ResultsPage'
 import { SchedulesPage } from '../features/schedules/SchedulesPage'
@@ -24,6 +25,7 @@ export function Workspace({ mode, onMode }: { mode: Mode; onMode: () => void }) 
     <div className="workspace">
       <TitleLine project={project.data} mode={mode} onMode={onMode}>
         <StateSentence state={state} />
+        <UndoPills id={id} state={state} />
         {state?.totals && <span className="pill">{state.totals.code} · {state.totals.usUnits ? 'US' : 'SI'}</span>}
       </TitleLine>
       <nav className="rail" aria-label="Stations of the work">
@@ -34,9 +36,9 @@ export function Workspace({ mode, onMode }: { mode: Mode; onMode: () => void }) 
       </nav>
       <main className="page">
         <Routes>
-          <Route path="model" element={<ModelPage id={id} />} />
+          <Route path="model" element={<ModelPage id={id} state={state} />} />
           <Route path="basis" element={<BasisPage id={id} state={state} />} />
-          <Route path="results" element={<ResultsPage id={id} mode={mode} />} />
+          <Route path="results" element={<ResultsPage id={id} mode={mode} state={state} />} />
           <Route path="sheet/:mark" element={<MemberSheet id={id} units={units} />} />
           <Route path="schedules" element={<SchedulesPage id={id} />} />
           <Route path="*" element={<Navigate to={`/p/${id}/results`} replace />} />

@@ -3,7 +3,18 @@ import { OrbitControls } from 'three/examples/jsm/controls/OrbitControls.js'
 import type { View } from '../api/client'
 import type { Tokens } from '../app/tokens'
 import { STEPS } from './ramp'
+import type { arrows as arrowsOf, Triangles } from './spaceLayer'
 import { spaceScene, type Box } from './spaceScene'
+
+/** What lies under the cursor: a member and the part of its length, or a joint with an arrow. */
+export interface SpaceHit {
+  member?: string
+  mark?: string
+  part: number
+  joint?: string
+  x: number
+  y: number
+}
 
 /** Draws the boxes with three.js, one draw call, only when something changed. Owns and disposes its geometry. */
 export class SpaceRenderer {
@@ -14,15 +25,26 @@ export class SpaceRenderer {
   private readonly mesh: THREE.InstancedMesh
   private readonly boxes: Box[]
   private readonly observer: ResizeObserver
+  private readonly layer = new THREE.Mesh(new THREE.BufferGeometry(), new THREE.MeshBasicMaterial({ vertexColors: true, side: THREE.DoubleSide, transparent: true, opacity: 0.85 }))
+  private readonly arrowGroup = new THREE.Group()
+  private readonly arrowMaterial = new THREE.MeshBasicMaterial()
+  private readonly shaft = new THREE.CylinderGeometry(0.1, 0.1, 1, 10)
+  private readonly cone = new THREE.ConeGeometry(0.34, 1, 14)
   private pending = 0
+  private hovering = 0
 
-  constructor(private readonly host: HTMLElement, view: View, private readonly onPick: (mark: string | undefined) => void) {
+  constructor(
+    private readonly host: HTMLElement, private readonly view: View, private readonly onPick: (mark: string | undefined) => void,
+    private readonly onHover: (hit: SpaceHit | undefined) => void,
+  ) {
     this.boxes = spaceScene(view)
     this.mesh = new THREE.InstancedMesh(new THREE.BoxGeometry(1, 1, 1), new THREE.MeshLambertMaterial(), this.boxes.length)
     this.boxes.forEach((b, i) => this.mesh.setMatrixAt(i, matrix(b)))
     const key = new THREE.DirectionalLight(0xffffff, 1.6)
     key.position.set(-0.6, -1, 1.4)
-    this.scene.add(this.mesh, new THREE.AmbientLight(0xffffff, 1.7), key)
+    this.layer.visible = false
+    this.layer.frustumCulled = false
+    this.scene.add(this.mesh, this.layer, this.arrowGroup, new THREE.AmbientLight(0xffffff, 1.7), key)
     this.controls = new OrbitControls(this.camera, this.renderer.domElement)
     this.controls.addEventListener('change', () => this.draw())
     host.append(this.renderer.domElement)
@@ -33,19 +55,75 @@ export class SpaceRenderer {
     this.listen()
   }
 
-  /** Colours by utilisation; members outside the query fade, the selected one is inked. */
-  paint(t: Tokens, matching: Set<string>, selected?: string) {
+  /** Colours by utilisation, by change (signed part of the largest) or plain; members outside the query fade, the selected one is inked. */
+  paint(t: Tokens, matching: Set<string>, selected: string | undefined, by: 'utilisation' | 'plain' | Map<string, number>) {
     const ramp = [t.u0, t.u1, t.u2, t.u3, t.u4].map((c) => new THREE.Color(c))
     const over = new THREE.Color(t.over)
     const faded = new THREE.Color(t.hairline)
     const ink = new THREE.Color(t.ink)
+    const plain = new THREE.Color(t.support)
+    const shade = (b: Box, id: string) => {
+      if (by === 'plain') return plain
+      if (by !== 'utilisation') {
+        const part = by.get(id)
+        return part === undefined ? plain : plain.clone().lerp(new THREE.Color(part > 0 ? t.accent : t.less), 0.2 + 0.8 * Math.sqrt(Math.abs(part)))
+      }
+      const step = STEPS.findIndex((s) => b.utilisation <= s + 1e-9)
+      return !b.satisfied ? over : ramp[step < 0 ? ramp.length - 1 : step]!
+    }
     this.scene.background = new THREE.Color(t.ground)
     this.boxes.forEach((b, i) => {
-      const step = STEPS.findIndex((s) => b.utilisation <= s + 1e-9)
-      const own = !b.satisfied ? over : ramp[step < 0 ? ramp.length - 1 : step]!
-      this.mesh.setColorAt(i, b.mark === selected ? ink : matching.has(b.mark) ? own : faded)
+      this.mesh.setColorAt(i, b.mark === selected ? ink : matching.has(b.mark) ? shade(b, this.view.members[i]!.id) : faded)
     })
     this.mesh.instanceColor!.needsUpdate = true
+    this.draw()
+  }
+
+  /** Draws triangles over the building, coloured by the sign of a value or by its size (0 to 1). */
+  overlay(triangles: Triangles | undefined, t: Tokens, by: 'sign' | 'size') {
+    this.layer.visible = triangles !== undefined
+    // the building steps back behind what is drawn on it
+    const material = this.mesh.material as THREE.MeshLambertMaterial
+    material.transparent = triangles !== undefined
+    material.opacity = triangles === undefined ? 1 : 0.35
+    material.depthWrite = triangles === undefined
+    material.needsUpdate = true
+    if (triangles) {
+      const colors = new Float32Array(triangles.values.length * 3)
+      const signs = [new THREE.Color(t.less), new THREE.Color(t.accent)] as const
+      const ramp = [t.u1, t.u2, t.u3, t.u4].map((c) => new THREE.Color(c))
+      triangles.values.forEach((v, i) => {
+        const c = by === 'sign' ? signs[v > 0 ? 1 : 0]! : ramp[Math.min(ramp.length - 1, Math.floor(v * ramp.length))]!
+        c.toArray(colors, i * 3)
+      })
+      this.layer.geometry.dispose()
+      this.layer.geometry = new THREE.BufferGeometry()
+      this.layer.geometry.setAttribute('position', new THREE.Float32BufferAttribute(triangles.positions, 3))
+      this.layer.geometry.setAttribute('color', new THREE.BufferAttribute(colors, 3))
+    }
+    this.draw()
+  }
+
+  /** Draws forces as arrows; an empty list removes them. */
+  arrows(list: ReturnType<typeof arrowsOf>, t: Tokens) {
+    this.arrowGroup.clear()
+    this.arrowMaterial.color.set(t.accent)
+    for (const a of list) {
+      const direction = new THREE.Vector3(...(a.direction as [number, number, number]))
+      const head = Math.min(0.9, 0.4 * a.length)
+      const arrow = new THREE.Group()
+      const shaft = new THREE.Mesh(this.shaft, this.arrowMaterial)
+      shaft.scale.set(1, a.length - head, 1)
+      shaft.position.y = -head - (a.length - head) / 2
+      const tip = new THREE.Mesh(this.cone, this.arrowMaterial)
+      tip.scale.set(1, head, 1)
+      tip.position.y = -head / 2
+      arrow.add(shaft, tip)
+      arrow.quaternion.setFromUnitVectors(new THREE.Vector3(0, 1, 0), direction)
+      arrow.position.set(...(a.tip as [number, number, number]))
+      arrow.userData = { joint: a.joint, tip: a.tip }
+      this.arrowGroup.add(arrow)
+    }
     this.draw()
   }
 
@@ -69,16 +147,36 @@ export class SpaceRenderer {
       downY = e.clientY
     })
     canvas.addEventListener('pointerup', (e) => {
-      if (Math.hypot(e.clientX - downX, e.clientY - downY) < 4) this.onPick(this.markAt(e))
+      if (Math.hypot(e.clientX - downX, e.clientY - downY) < 4) this.onPick(this.hitAt(e)?.mark)
+    })
+    canvas.addEventListener('pointermove', (e) => {
+      cancelAnimationFrame(this.hovering)
+      if (e.buttons === 0) this.hovering = requestAnimationFrame(() => this.onHover(this.hitAt(e)))
     })
   }
 
-  private markAt(e: PointerEvent): string | undefined {
+  private hitAt(e: PointerEvent): SpaceHit | undefined {
     const r = this.renderer.domElement.getBoundingClientRect()
+    const at = { x: e.clientX - r.left, y: e.clientY - r.top }
+    const joint = this.jointAt(at.x, at.y, r.width, r.height)
+    if (joint) return { joint, part: 0, ...at }
     const ray = new THREE.Raycaster()
-    ray.setFromCamera(new THREE.Vector2(((e.clientX - r.left) / r.width) * 2 - 1, 1 - ((e.clientY - r.top) / r.height) * 2), this.camera)
+    ray.setFromCamera(new THREE.Vector2((at.x / r.width) * 2 - 1, 1 - (at.y / r.height) * 2), this.camera)
     const hit = ray.intersectObject(this.mesh)[0]
-    return hit?.instanceId === undefined ? undefined : this.boxes[hit.instanceId]?.mark
+    const box = hit?.instanceId === undefined ? undefined : this.boxes[hit.instanceId]
+    if (!hit || !box) return undefined
+    const along = hit.point.clone().sub(new THREE.Vector3(...box.centre)).dot(new THREE.Vector3(...(box.axes[0] as [number, number, number])))
+    return { member: this.view.members[hit.instanceId!]!.id, mark: box.mark, part: Math.max(0, Math.min(1, along / box.size[0] + 0.5)), ...at }
+  }
+
+  /** The joint with an arrow within a finger's width of the cursor. */
+  private jointAt(x: number, y: number, w: number, h: number): string | undefined {
+    for (const a of this.arrowGroup.children) {
+      const data = a.userData as { joint: string; tip: [number, number, number] }
+      const s = new THREE.Vector3(...data.tip).project(this.camera)
+      if (Math.hypot(((s.x + 1) / 2) * w - x, ((1 - s.y) / 2) * h - y) < 9) return data.joint
+    }
+    return undefined
   }
 
   private resize() {
@@ -97,6 +195,12 @@ export class SpaceRenderer {
 
   dispose() {
     cancelAnimationFrame(this.pending)
+    cancelAnimationFrame(this.hovering)
+    this.shaft.dispose()
+    this.cone.dispose()
+    this.arrowMaterial.dispose()
+    this.layer.geometry.dispose()
+    this.layer.material.dispose()
     this.observer.disconnect()
     this.controls.dispose()
     this.mesh.geometry.dispose()

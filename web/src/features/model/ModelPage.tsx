@@ -1,77 +1,37 @@
 import { useQuery } from '@tanstack/react-query'
-import { api } from '../../api/client'
-import { force } from '../../lib/format'
+import { Segmented } from 'antd'
+import { useSearchParams } from 'react-router'
+import { api, type State } from '../../api/client'
+import { unitsOf } from '../../lib/units'
 import { ErrorView } from '../../ui/ErrorView'
-import { FindingList } from '../../ui/FindingList'
 import { Loading } from '../../ui/Loading'
+import { AnalysisPart } from './AnalysisPart'
+import { ChangesPart } from './ChangesPart'
+import { ReadPart } from './ReadPart'
 
-/** What was read, with findings, counts, cases against reactions, and combinations. */
-export function ModelPage({ id }: { id: string }) {
+const PARTS = [{ value: 'read', label: 'What was read' }, { value: 'analysis', label: 'Analysis' }, { value: 'changes', label: 'Changes and forces' }]
+
+/** The model: what was read, how it is analysed and balances, and how it was changed. */
+export function ModelPage({ id, state }: { id: string; state?: State }) {
+  const [params, setParams] = useSearchParams()
+  const part = params.get('part') ?? 'read'
   const q = useQuery({ queryKey: ['project', id, 'model'], queryFn: ({ signal }) => api.model(id, signal) })
   if (q.isError) return <ErrorView error={q.error} onRetry={() => void q.refetch()} />
   if (!q.data) return <Loading words="Reading the model" />
   const m = q.data
+  const units = unitsOf(m.units === 'US')
   return (
     <div className="paper">
       <h1>{m.name}</h1>
       <p className="soft">
-        From {m.fileName}, units {m.units}. {m.importedForces ? 'The forces come with the file.' : 'The forces are Kolonne’s own, from linear static analysis of the frame.'}{' '}
+        From {m.fileName}, units {m.units}. {m.importedForces ? 'The forces were solved elsewhere.' : 'The forces are Kolonne’s own, from linear analysis of the frame.'}
+        {m.forcesStale && <b className="over-ink"> They are stale: the model was changed after they were taken.</b>}{' '}
         <a href={api.exportUrl(id, 'model')}>Download the file as it was given</a>
       </p>
-      <div className="counts">{m.counts.map((c) => <div key={c.name}><b>{c.count}</b><span className="soft">{c.name}</span></div>)}</div>
-      <h2>Findings</h2>
-      {m.findings.length === 0 ? <p className="soft">Nothing to report: every reference resolves, every part is supported, every panel hands over its whole load.</p> : <FindingList findings={m.findings} />}
-      <div className="two">
-        <section>
-          <h2>Load cases</h2>
-          <table className="plain">
-            <thead>
-              <tr>
-                <th>case</th><th>name</th><th>kind</th><th className="num" title="Sum of vertical reactions">ΣRz, kN</th><th className="num" title="Resultant of the horizontal joint loads">horizontal, kN</th>
-                <th className="num" title="Largest joint imbalance over the largest load">residual</th>
-              </tr>
-            </thead>
-            <tbody>
-              {m.cases.map((c) => (
-                <tr key={c.id}><td><b>{c.id}</b></td><td>{c.name}</td><td className="soft">{c.kind}</td><td className="num">{force(c.reactionKn)}</td><td className="num">{c.appliedKn > 0 ? force(c.appliedKn) : ''}</td><td className="num soft">{c.residual.toExponential(0)}</td></tr>
-              ))}
-            </tbody>
-          </table>
-          <h2>Sway of storeys</h2>
-          {m.sway.length === 0 ? <p className="soft">Not known: there is no lateral case, or the forces come with the file.</p> : (
-            <table className="plain">
-              <thead><tr><th>storey</th><th className="num" title="Stability index Q = ΣPu Δo / (Vus lc); up to 0.05 counts as braced">Q along X</th><th className="num">Q along Y</th></tr></thead>
-              <tbody>
-                {[...m.sway].reverse().map((s) => <tr key={s.baseM}><td>{s.baseM.toFixed(2)} to {s.topM.toFixed(2)} m</td><td className="num">{s.qx?.toFixed(3) ?? '–'}</td><td className="num">{s.qy?.toFixed(3) ?? '–'}</td></tr>)}
-              </tbody>
-            </table>
-          )}
-        </section>
-        <section>
-          <h2>Combinations</h2>
-          <div className="scroll">
-            <table className="plain">
-              <thead><tr><th>name</th><th>purpose</th><th>terms</th></tr></thead>
-              <tbody>
-                {m.combinations.map((c) => <tr key={c.id}><td>{c.name}</td><td className="soft">{c.purpose}</td><td className="soft">{Object.entries(c.terms).map(([k, f]) => `${f} ${k}`).join(' + ')}</td></tr>)}
-              </tbody>
-            </table>
-          </div>
-        </section>
-      </div>
-      <div className="two">
-        <Counts title="Sections" rows={m.sections} />
-        <Counts title="Materials" rows={m.materials} />
-      </div>
+      <Segmented aria-label="Part of the model" value={part} options={PARTS} onChange={(v) => setParams(v === 'read' ? {} : { part: v }, { replace: true })} />
+      {part === 'analysis' && <AnalysisPart id={id} state={state} model={m} units={units} />}
+      {part === 'changes' && <ChangesPart id={id} state={state} model={m} />}
+      {part !== 'analysis' && part !== 'changes' && <ReadPart model={m} />}
     </div>
-  )
-}
-
-function Counts({ title, rows }: { title: string; rows: { name: string; count: number }[] }) {
-  return (
-    <section>
-      <h2>{title}</h2>
-      <table className="plain"><tbody>{rows.map((r) => <tr key={r.name}><td>{r.name}</td><td className="num">{r.count} members</td></tr>)}</tbody></table>
-    </section>
   )
 }

@@ -37,6 +37,11 @@ export function ProjectList({ mode, onMode }: { mode: Mode; onMode: () => void }
           <b>{upload.isPending ? 'Sending the file…' : 'Drop a model file here, or click to choose one'}</b>
           <div className="soft">Kolonne model (.json) or a zip of CSV tables</div>
         </Upload.Dragger>
+        <p className="small-models">
+          <span className="soft">No file needed for a small one:</span>
+          <Link className="pill button" to="/sketch/beam">Draw up a continuous beam</Link>
+          <Link className="pill button" to="/sketch/column">Draw up a column</Link>
+        </p>
         {upload.isError && <ErrorView error={upload.error} />}
         {job && <ImportProgress key={job.id} job={job} onDone={done} onClose={() => setJob(undefined)} />}
         {list.isError && <ErrorView error={list.error} onRetry={() => void list.refetch()} />}

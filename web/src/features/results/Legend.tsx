@@ -1,7 +1,22 @@
 import { STEPS } from '../../drawing/ramp'
+import type { Show } from './layer'
 
-/** Key of the utilisation ramp. */
-export function Legend() {
+const KEYS: Partial<Record<Show, [string, string][]>> = {
+  forces: [['var(--accent)', 'positive'], ['var(--less)', 'negative']],
+  shape: [['var(--u1)', 'moves little'], ['var(--u4)', 'moves most']],
+  change: [['var(--accent)', 'carries more than before'], ['var(--less)', 'carries less']],
+}
+
+/** Key of the colours of the view. */
+export function Legend({ show }: { show: Show }) {
+  if (show === 'reactions') return <div className="legend soft" aria-hidden>numbers: upward reactions; point at a support for all six</div>
+  const key = KEYS[show]
+  if (key)
+    return (
+      <div className="legend soft" aria-hidden>
+        {key.map(([color, words]) => <span key={words}><i style={{ background: color }} /> {words}</span>)}
+      </div>
+    )
   return (
     <div className="legend soft" aria-hidden>
       utilisation

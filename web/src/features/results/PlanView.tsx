@@ -1,8 +1,12 @@
 import { useMemo, useState } from 'react'
 import type { ResultRow, Rung, View } from '../../api/client'
 import { labelOf, planScene, type PlanMember } from '../../drawing/planScene'
+import { changeColor, changeParts } from '../../drawing/planLayer'
 import { rampColor } from '../../drawing/ramp'
 import { utilisation } from '../../lib/format'
+import type { Layer } from './layer'
+import { LayerCard, type Under } from './LayerCard'
+import { PlanLayer } from './PlanLayer'
 
 export type LabelKind = 'utilisation' | 'bars' | 'marks'
 
@@ -12,14 +16,20 @@ interface Props {
   rows: ResultRow[]
   matching: Set<string>
   label: LabelKind
+  layer: Layer
+  /** scale of what the layer draws */
+  factor: number
   selected?: string
   onSelect: (mark: string | undefined) => void
   onOpen: (mark: string) => void
 }
 
-/** Plan of a storey: members in true width, shaded by utilisation. */
+/** Plan of a storey: members in true width, shaded by utilisation, or with a layer of the analysis. */
 export function PlanView(p: Props) {
-  const [hover, setHover] = useState<{ m: PlanMember; x: number; y: number }>()
+  const [hover, setHover] = useState<{ m: PlanMember; part: number; x: number; y: number }>()
+  const [joint, setJoint] = useState<Under>()
+  const shaded = p.layer.show === 'utilisation'
+  const changes = useMemo(() => (p.layer.compare ? changeParts(p.layer.compare) : undefined), [p.layer.compare])
   const scene = useMemo(() => planScene(p.view, p.storey.elevationM * 1000), [p.view, p.storey.elevationM])
   const byMark = useMemo(() => new Map(p.rows.map((r) => [r.mark, r])), [p.rows])
   const labelled = useMemo(() => new Set(longest(scene.members).map((m) => m.id)), [scene])
@@ -48,14 +58,20 @@ export function PlanView(p: Props) {
         {scene.members.map((m) => (
           <Shape
             key={m.id} m={m} unit={unit} dim={!p.matching.has(m.mark)} selected={m.mark === p.selected}
-            onMove={(x, y) => setHover({ m, x, y })} onSelect={() => p.onSelect(m.mark)} onOpen={() => p.onOpen(m.mark)}
+            fill={shaded ? undefined : changes ? changeColor(changes.get(m.id)) : 'var(--concrete)'} onMove={(part, x, y) => setHover({ m, part, x, y })} onSelect={() => p.onSelect(m.mark)} onOpen={() => p.onOpen(m.mark)}
           />
         ))}
-        {scene.members.filter((m) => labelled.has(m.id) && p.matching.has(m.mark) && (!m.satisfied || m.mark === p.selected || (p.label !== 'utilisation' && roomFor(m, labelOf(byMark.get(m.mark), p.label), small)))).map((m) => (
+        <PlanLayer
+          scene={scene} storey={p.storey} layer={p.layer} unit={unit} factor={p.factor}
+          onJoint={(j, e) => setJoint(j && e ? { joint: j, part: 0, ...inHost(e) } : undefined)}
+        />
+        {shaded && scene.members.filter((m) => labelled.has(m.id) && p.matching.has(m.mark) && (!m.satisfied || m.mark === p.selected || (p.label !== 'utilisation' && roomFor(m, labelOf(byMark.get(m.mark), p.label), small)))).map((m) => (
           <Label key={m.id} m={m} unit={small} text={labelOf(byMark.get(m.mark), p.label)} />
         ))}
       </svg>
-      {hover && <HoverCard row={byMark.get(hover.m.mark)} mark={hover.m.mark} member={hover.m} x={hover.x} y={hover.y} />}
+      {joint && <LayerCard layer={p.layer} under={joint} />}
+      {hover && !shaded && !joint && <LayerCard layer={p.layer} under={{ member: hover.m.id, mark: hover.m.mark, part: hover.part, x: hover.x, y: hover.y }} />}
+      {hover && shaded && <HoverCard row={byMark.get(hover.m.mark)} mark={hover.m.mark} member={hover.m} x={hover.x} y={hover.y} />}
     </div>
   )
 }
@@ -75,17 +91,33 @@ function roomFor(m: PlanMember, text: string, unit: number): boolean {
   return !m.column && 1.6 * Math.hypot(m.x2 - m.x1, m.y2 - m.y1) > text.length * unit * 0.52 + unit
 }
 
+/** Where the cursor is within the view. */
+function inHost(e: React.MouseEvent) {
+  const svg = (e.currentTarget as SVGElement).ownerSVGElement!
+  const box = svg.parentElement!.getBoundingClientRect()
+  return { x: e.clientX - box.left, y: e.clientY - box.top }
+}
+
+/** How far along a member the cursor is, from 0 to 1. */
+function partAt(e: React.MouseEvent, m: PlanMember): number {
+  const matrix = (e.currentTarget as SVGElement).ownerSVGElement?.getScreenCTM?.()
+  if (!matrix) return 0
+  const at = new DOMPoint(e.clientX, e.clientY).matrixTransform(matrix.inverse())
+  const d = (m.x2 - m.x1) ** 2 + (m.y2 - m.y1) ** 2
+  return d === 0 ? 0 : Math.max(0, Math.min(1, ((at.x - m.x1) * (m.x2 - m.x1) + (at.y - m.y1) * (m.y2 - m.y1)) / d))
+}
+
 function Shape(p: {
-  m: PlanMember; unit: number; dim: boolean; selected: boolean; onMove: (x: number, y: number) => void; onSelect: () => void; onOpen: () => void
+  m: PlanMember; unit: number; dim: boolean; selected: boolean; fill?: string; onMove: (part: number, x: number, y: number) => void; onSelect: () => void; onOpen: () => void
 }) {
   const { m } = p
-  const fill = m.satisfied ? rampColor(m.utilisation) : 'url(#hatch-plan)'
+  const fill = p.fill ?? (m.satisfied ? rampColor(m.utilisation) : 'url(#hatch-plan)')
   const common = {
     fill, opacity: p.dim ? 0.22 : 1, className: 'plan-member', stroke: p.selected ? 'var(--ink)' : m.column ? 'var(--ink)' : 'var(--ink-soft)',
     strokeWidth: p.selected ? p.unit / 6 : m.column ? p.unit / 18 : p.unit / 40,
     onMouseMove: (e: React.MouseEvent) => {
-      const box = (e.currentTarget as SVGElement).ownerSVGElement!.parentElement!.getBoundingClientRect()
-      p.onMove(e.clientX - box.left, e.clientY - box.top)
+      const { x, y } = inHost(e)
+      p.onMove(partAt(e, m), x, y)
     },
     onClick: (e: React.MouseEvent) => {
       e.stopPropagation()

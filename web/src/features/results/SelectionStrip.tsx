@@ -3,11 +3,11 @@ import type { ResultRow } from '../../api/client'
 import { utilisation } from '../../lib/format'
 
 /** What is selected, in two sentences, with the way to its sheet. */
-export function SelectionStrip({ row, onOpen }: { row?: ResultRow; onOpen: (m: string) => void }) {
+export function SelectionStrip({ row, onOpen, onEdit }: { row?: ResultRow; onOpen: (m: string) => void; onEdit: (m: string) => void }) {
   if (!row)
     return (
       <div className="selection soft">
-        <span>Select a member in the list or the view: <kbd>↑</kbd> <kbd>↓</kbd> walk the list, <kbd>↵</kbd> opens the sheet, <kbd>/</kbd> goes to the query.</span>
+        <span>Select a member in the list or the view: <kbd>↑</kbd> <kbd>↓</kbd> walk the list, <kbd>↵</kbd> opens the sheet, <kbd>E</kbd> changes section, stiffness, connections and loads, <kbd>/</kbd> goes to the query.</span>
       </div>
     )
   return (
@@ -25,6 +25,7 @@ export function SelectionStrip({ row, onOpen }: { row?: ResultRow; onOpen: (m: s
         </div>
         <div className="soft">{row.finding || `${row.section} · ${row.bars} · ${row.stirrups}`}</div>
       </div>
+      <Button onClick={() => onEdit(row.mark)}>Change <kbd>E</kbd></Button>
       <Button type="primary" onClick={() => onOpen(row.mark)}>Open sheet <kbd>↵</kbd></Button>
     </div>
   )

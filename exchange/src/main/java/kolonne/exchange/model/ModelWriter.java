@@ -37,7 +37,7 @@ public final class ModelWriter {
     private final Building b;
     private final ModelUnits u;
 
-    private ModelWriter(Building b) {
+    ModelWriter(Building b) {
         this.b = b;
         this.u = ModelUnits.of(b.unitSystem());
     }
@@ -101,6 +101,11 @@ public final class ModelWriter {
         return s.matches("[^\",\\r\\n]*") ? s : "\"" + s.replace("\"", "\"\"") + "\"";
     }
 
+    /** The rows of one table. */
+    List<Map<String, Object>> rowsOf(String table) {
+        return tables().get(table);
+    }
+
     private Map<String, List<Map<String, Object>>> tables() {
         Map<String, List<Map<String, Object>>> t = new LinkedHashMap<>();
         AnalysisOptions o = b.options();
@@ -125,7 +130,7 @@ public final class ModelWriter {
         t.put("panels", rows(b.panels(), this::panel));
         t.put("loadCases", rows(b.loadCases().stream().filter(c -> !c.generated()).toList(), c -> row("id", c.id(), "name", c.name(), "kind", RowReader.word(c.kind()),
             "selfWeight", c.selfWeight() == 0 ? null : v(c.selfWeight()))));
-        t.put("memberLoads", rows(b.memberLoads(), this::memberLoad));
+        t.put("memberLoads", rows(b.memberLoads(), l -> memberLoad(l, u)));
         t.put("areaLoads", rows(b.areaLoads(), l -> row("case", l.loadCase(), "panel", l.panel(), "pressure",
             v(l.pressure() / u.pressure()))));
         t.put("jointLoads", rows(b.jointLoads(), l -> row("case", l.loadCase(), "joint", l.joint(), "fx", f(l.fx()), "fy",
@@ -159,7 +164,7 @@ public final class ModelWriter {
     private Map<String, Object> member(Member q) {
         return row("id", q.id(), "role", RowReader.word(q.role()), "start", q.start(), "end", q.end(), "section",
             q.section(), "material", q.material(), "angle", q.angle() == 0 ? null : v(Math.toDegrees(q.angle())),
-            "releaseStart", released(q.startRelease()), "releaseEnd", released(q.endRelease()), "rigidStart",
+            "releaseStart", released(q.startRelease(), u), "releaseEnd", released(q.endRelease(), u), "rigidStart",
             q.rigidStart() == 0 ? null : m(q.rigidStart()), "rigidEnd", q.rigidEnd() == 0 ? null : m(q.rigidEnd()),
             "factorArea", factor(q, StiffnessFactors::area), "factorShearY", factor(q, StiffnessFactors::shearY),
             "factorShearZ", factor(q, StiffnessFactors::shearZ), "factorIy", factor(q, StiffnessFactors::iy), "factorIz",
@@ -184,7 +189,18 @@ public final class ModelWriter {
         return f == 1 ? null : v(f);
     }
 
-    private List<String> released(Release r) {
+    /** Releases of an end as in the file, empty where all is passed in full. */
+    public static List<String> released(Release r, String unitSystem) {
+        List<String> l = released(r, ModelUnits.of(unitSystem));
+        return l == null ? List.of() : l;
+    }
+
+    /** A member load with the fields and units of the file. */
+    public static Map<String, Object> load(MemberLoad l, String unitSystem) {
+        return memberLoad(l, ModelUnits.of(unitSystem));
+    }
+
+    private static List<String> released(Release r, ModelUnits u) {
         return r.any() ? IntStream.range(0, 6).filter(i -> r.at(i) < Release.RIGID).mapToObj(i -> r.frees(i) ? ACTIONS.get(i)
             : ACTIONS.get(i) + "=" + v(r.at(i) / (i < 3 ? u.force() / u.length() : u.moment()))).toList() : null;
     }
@@ -204,7 +220,7 @@ public final class ModelWriter {
             p.oneWay() ? v(Math.toDegrees(p.spanAngle())) : null, "holes", holes(p));
     }
 
-    private Map<String, Object> memberLoad(MemberLoad l) {
+    private static Map<String, Object> memberLoad(MemberLoad l, ModelUnits u) {
         boolean spread = l.kind().spread();
         double unit = switch (l.kind()) {
             case DISTRIBUTED -> u.lineLoad();
@@ -212,7 +228,7 @@ public final class ModelWriter {
             case MOMENT -> u.moment();
         };
         return row("case", l.loadCase(), "member", l.member(), "kind", RowReader.word(l.kind()), "direction",
-            RowReader.word(l.direction()), "from", m(l.from()), "to", spread ? m(l.to()) : null, "value",
+            RowReader.word(l.direction()), "from", v(l.from() / u.length()), "to", spread ? v(l.to() / u.length()) : null, "value",
             v(l.w1() / unit), "valueTo", spread && l.w2() != l.w1() ? v(l.w2() / unit) : null);
     }
 

@@ -75,16 +75,13 @@ final class Answers {
 
     record Count(String name, int count) {}
 
-    record CaseDto(String id, String name, String kind, double selfWeight, double appliedKn, double reactionKn,
-                   double residual) {}
-
     record CombinationDto(String id, String name, String purpose, Map<String, Double> terms) {}
 
     record StoreySwayDto(double baseM, double topM, @MayBeNull Double qx, @MayBeNull Double qy) {}
 
     /** What was read. */
-    record ModelDto(String name, String units, String fileName, boolean importedForces, List<Count> counts,
-                    List<Count> sections, List<Count> materials, List<CaseDto> cases, List<CombinationDto> combinations,
+    record ModelDto(String name, String units, String fileName, boolean importedForces, boolean forcesStale, List<Count> counts,
+                    List<Count> sections, List<Count> materials, List<CombinationDto> combinations,
                     List<Problem.FindingDto> findings, List<StoreySwayDto> sway) {}
 
     record CheckDto(String kind, String title, String cause, String demand, String capacity, double utilisation,

@@ -35,6 +35,10 @@ public final class Api {
         projectRoutes = new ProjectRoutes(projects, jobs);
         routes.addAll(projectRoutes.routes());
         routes.addAll(new ResultRoutes(projects).routes());
+        routes.addAll(new AnalysisRoutes(projects).routes());
+        routes.addAll(new EditRoutes(projects).routes());
+        routes.addAll(new ForceRoutes(projects).routes());
+        routes.addAll(new SketchRoutes(projects).routes());
         routes.addAll(new ExportRoutes(projects).routes());
     }
 
@@ -94,6 +98,7 @@ public final class Api {
     private static void errors(JavalinConfig cfg) {
         cfg.routes.exception(NoSuchElementException.class, (e, c) -> fail(c, Problem.of(404, "not-found", e.getMessage(),
             "Go back and choose again; it may have been deleted.")));
+        cfg.routes.exception(Jobs.Refused.class, (e, c) -> fail(c, Problem.of(422, "refused", "This cannot be done.", e.findings())));
         cfg.routes.exception(BadRequest.class, (e, c) -> fail(c, e.problem()));
         cfg.routes.exception(JsonProcessingException.class, (e, c) -> fail(c, Problem.of(400, "json",
             "The body is not the JSON that was expected: " + e.getOriginalMessage(), "See /api/openapi.json.")));

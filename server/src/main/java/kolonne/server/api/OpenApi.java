@@ -18,6 +18,7 @@ final class OpenApi {
     private static final JsonMapper JSON = new JsonMapper();
     private static final Pattern PARAMETER = Pattern.compile("\\{(\\w+)}");
     private final Map<String, ObjectNode> schemas = new TreeMap<>();
+    private final Map<String, Class<?>> named = new java.util.HashMap<>();
 
     private OpenApi() {}
 
@@ -101,6 +102,9 @@ final class OpenApi {
             n.put("type", "array").putObject("items").put("type", "number");
             return n;
         }
+        if (c == Object.class) {
+            return n;
+        }
         if (!c.isRecord()) {
             throw new IllegalStateException("Impossible: an answer of type " + c);
         }
@@ -109,7 +113,11 @@ final class OpenApi {
     }
 
     private void record(Class<?> c) {
-        if (schemas.containsKey(c.getSimpleName())) {
+        Class<?> known = named.putIfAbsent(c.getSimpleName(), c);
+        if (known != null && known != c) {
+            throw new IllegalStateException("Impossible: two answers are called " + c.getSimpleName());
+        }
+        if (known != null) {
             return;
         }
         ObjectNode n = JSON.createObjectNode();

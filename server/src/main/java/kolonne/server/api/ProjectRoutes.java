@@ -102,12 +102,12 @@ final class ProjectRoutes {
         moved(c, projects.setBasis(c.pathParam("id"), version(c), read.basis()));
     }
 
-    private void moved(Context c, Optional<ProjectRow> row) {
+    static void moved(Context c, Optional<ProjectRow> row) {
         answer(c, row.orElseThrow(() -> new BadRequest(412, "moved", "Somebody else changed the project meanwhile.",
             "Look at the newest state and make the change again.")));
     }
 
-    private static void answer(Context c, ProjectRow row) {
+    static void answer(Context c, ProjectRow row) {
         c.header("ETag", etag(row.version()));
         c.json(Answers.ProjectDto.of(row));
     }
@@ -117,7 +117,7 @@ final class ProjectRoutes {
     }
 
     /** The version that the client saw. */
-    private static int version(Context c) {
+    static int version(Context c) {
         String s = c.header("If-Match");
         if (s == null) {
             throw new BadRequest(428, "precondition", "The request says no version.", "Send If-Match with the ETag.");

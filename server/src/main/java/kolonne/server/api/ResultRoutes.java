@@ -8,7 +8,6 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.NoSuchElementException;
-import kolonne.core.analysis.Analysis;
 import kolonne.core.beam.BeamDesign;
 import kolonne.core.column.ColumnDesign;
 import kolonne.core.design.BuildingDesign;
@@ -16,12 +15,10 @@ import kolonne.core.finding.Finding;
 import kolonne.core.model.Building;
 import kolonne.core.model.Combination;
 import kolonne.core.model.Joint;
-import kolonne.core.model.LoadCase;
 import kolonne.core.model.Member;
 import kolonne.core.model.Role;
 import kolonne.core.model.Storey;
 import kolonne.core.section.Shape;
-import kolonne.exchange.model.ModelReader;
 import kolonne.exchange.paper.ScheduleTables;
 import kolonne.server.project.Projects;
 import kolonne.server.project.ResultQuery;
@@ -68,7 +65,7 @@ final class ResultRoutes {
         return p;
     }
 
-    private static int number(Context c, String name, int otherwise, int least, int most) {
+    static int number(Context c, String name, int otherwise, int least, int most) {
         String s = c.queryParam(name);
         if (s == null || s.isBlank()) {
             return otherwise;
@@ -88,11 +85,10 @@ final class ResultRoutes {
 
     private void model(Context c) {
         String id = c.pathParam("id");
-        ModelReader.Read read = projects.model(id);
-        Building b = read.building();
-        Workspace w = projects.open(id);
+        Workspace w = projects.model(id);
+        Building b = w.building();
         Workspace.Published p = w.published();
-        List<Finding> findings = new ArrayList<>(read.findings());
+        List<Finding> findings = projects.modelFindings(w);
         List<Answers.StoreySwayDto> sway = new ArrayList<>();
         if (p != null) {
             findings.addAll(p.design().analysis().findings());
@@ -101,8 +97,8 @@ final class ResultRoutes {
                 s.top() / 1000, s.knownX() ? s.qx() : null, s.knownY() ? s.qy() : null)));
         }
         findings.addAll(w.state().findings());
-        c.json(new Answers.ModelDto(b.name(), b.unitSystem(), projects.modelFile(id).fileName(), b.hasImportedForces(),
-            counts(b), sections(b), materials(b), cases(b, p), combinations(b), Problem.FindingDto.of(findings), sway));
+        c.json(new Answers.ModelDto(b.name(), b.unitSystem(), projects.modelFile(id).fileName(), b.hasImportedForces(), w.forcesStale(),
+            counts(b), sections(b), materials(b), combinations(b), Problem.FindingDto.of(findings), sway));
     }
 
     private static List<Answers.Count> counts(Building b) {
@@ -128,38 +124,6 @@ final class ResultRoutes {
         b.members().forEach(m -> n.merge(m.material(), 1, Integer::sum));
         return b.materials().stream().map(m -> new Answers.Count(m.id() + " · f′c " + Math.round(m.fc() * 10) / 10.0 + " MPa",
             n.getOrDefault(m.id(), 0))).toList();
-    }
-
-    private static List<Answers.CaseDto> cases(Building b, Workspace.Published p) {
-        List<Answers.CaseDto> out = new ArrayList<>();
-        for (int k = 0; k < b.loadCases().size(); k++) {
-            LoadCase l = b.loadCases().get(k);
-            double up = 0;
-            double residual = 0;
-            if (p != null) {
-                Analysis a = p.design().analysis();
-                for (int j = 0; j < b.joints().size(); j++) {
-                    up += a.reaction(k, j, 2);
-                }
-                residual = a.residual(k);
-            }
-            out.add(new Answers.CaseDto(l.id(), l.name(), l.kind().name().toLowerCase(java.util.Locale.ROOT).replace('_', ' '),
-                l.selfWeight(), horizontal(b, l.id()), up / 1e3, residual));
-        }
-        return out;
-    }
-
-    /** Horizontal joint loads of a case [kN]. */
-    private static double horizontal(Building b, String loadCase) {
-        double x = 0;
-        double y = 0;
-        for (var l : b.jointLoads()) {
-            if (l.loadCase().equals(loadCase)) {
-                x += l.fx();
-                y += l.fy();
-            }
-        }
-        return Math.hypot(x, y) / 1e3;
     }
 
     private static List<Answers.CombinationDto> combinations(Building b) {

@@ -1,5 +1,7 @@
 package kolonne.server.project;
 
+import com.fasterxml.jackson.databind.json.JsonMapper;
+import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
@@ -7,19 +9,30 @@ import java.util.NoSuchElementException;
 import java.util.Optional;
 import java.util.concurrent.CancellationException;
 import java.util.concurrent.ConcurrentHashMap;
+import kolonne.core.analysis.Analysis;
 import kolonne.core.analysis.AnalysisFailed;
+import kolonne.core.analysis.FrameAnalysis;
 import kolonne.core.basis.Basis;
 import kolonne.core.finding.Finding;
+import kolonne.core.finding.Severity;
+import kolonne.core.model.Building;
+import kolonne.core.model.BuildingIndex;
+import kolonne.core.model.ModelCheck;
 import kolonne.exchange.basis.BasisFile;
+import kolonne.exchange.model.EditFile;
 import kolonne.exchange.model.ModelReader;
+import kolonne.exchange.model.ModelWriter;
 import kolonne.server.jobs.Job;
 import kolonne.server.jobs.Jobs;
+import kolonne.server.store.CommandRow;
+import kolonne.server.store.MappingRow;
 import kolonne.server.store.ModelFileRow;
 import kolonne.server.store.ProjectRow;
 import kolonne.server.store.ProjectStore;
 
 /** All projects: stored through a {@link ProjectStore}, the ones in use kept in memory with their design. */
 public final class Projects {
+    private static final JsonMapper JSON = new JsonMapper();
     private static final int MOST_IN_MEMORY = 6;
 
     private final ProjectStore store;
@@ -50,7 +63,7 @@ public final class Projects {
             }
             job.at("solving the frame", 0, 0);
             Workspace w = new Workspace("", 0);
-            w.read(read);
+            w.read(read, read.building(), 1, false);
             w.solved(job::at);
             String title = name == null || name.isBlank() ? read.building().name() : name;
             Basis basis = Basis.standard(read.building().unitSystem().equals("US"));
@@ -58,6 +71,27 @@ public final class Projects {
             ProjectRow row = store.create(cut(title), cut(fileName), bytes, BasisFile.write(basis));
             return row.id();
         });
+    }
+
+    /** Stores a model drawn up in the application as a project; it is analysed first. */
+    public ProjectRow create(Building b) {
+        try {
+            FrameAnalysis.solve(new BuildingIndex(b));
+        } catch (AnalysisFailed e) {
+            throw new Jobs.Refused(e.findings());
+        }
+        Basis basis = Basis.standard(b.unitSystem().equals("US"));
+        return store.create(cut(b.name()), "drawn up in Kolonne", ModelWriter.json(b), BasisFile.write(basis));
+    }
+
+    /** How the columns of tables of forces were mapped before, by name. */
+    public List<MappingRow> mappings() {
+        return store.mappings();
+    }
+
+    /** Remembers how the columns of a table of forces were mapped. @param mapping a value that becomes JSON */
+    public void putMapping(String name, Object mapping) {
+        store.putMapping(name.length() > 100 ? name.substring(0, 100) : name, JSON.valueToTree(mapping).toString());
     }
 
     private static String cut(String s) {
@@ -88,19 +122,128 @@ public final class Projects {
         }
     }
 
-    /** The model as read; reads the stored file the first time. */
-    public ModelReader.Read model(String id) {
+    /** The model: the file as read and the edits in force; reads the stored file the first time. */
+    public Workspace model(String id) {
         find(id);
         Workspace w = open(id);
-        return model(w);
+        read(w);
+        return w;
     }
 
-    private ModelReader.Read model(Workspace w) {
+    private void read(Workspace w) {
         synchronized (w) {
-            if (w.read() == null) {
-                w.read(ModelReader.read(store.model(w.id()).content()));
+            if (w.building() == null) {
+                ModelReader.Read read = ModelReader.read(store.model(w.id()).content());
+                List<CommandRow> commands = store.commands(w.id(), EditHistory.KINDS);
+                EditHistory h = new EditHistory(commands, Integer.MAX_VALUE);
+                int version = commands.isEmpty() ? 1 : commands.get(commands.size() - 1).version();
+                w.read(read, h.applied(read.building()), version, h.forcesStale(read.building()));
             }
-            return w.read();
+        }
+    }
+
+    /** What the file and the model said when they were read; imported forces that no longer fit are told here. */
+    public List<Finding> modelFindings(Workspace w) {
+        List<Finding> out = new ArrayList<>(w.read().findings());
+        if (w.building() != w.read().building()) {
+            out.removeAll(ModelCheck.run(w.read().building()));
+            out.addAll(ModelCheck.run(w.building()));
+        }
+        if (w.forcesStale()) {
+            out.add(0, Finding.note("forces.stale", "model", "The stiffness or the loads were changed after the forces solved elsewhere "
+                + "were taken; the forces belong to the older model.", "Solve again elsewhere and import, or use Kolonne's own analysis."));
+        }
+        return out;
+    }
+
+    // ---- edits ----------------------------------------------------------------------------------------------------
+
+    /** The edits of the model, oldest first. */
+    public List<EditHistory.Entry> edits(String id) {
+        Workspace w = model(id);
+        return history(id).entries(w.read().building());
+    }
+
+    private EditHistory history(String id) {
+        return new EditHistory(store.commands(id, EditHistory.KINDS), Integer.MAX_VALUE);
+    }
+
+    /** Whether there is an edit to undo and one to redo. */
+    public boolean[] undoable(String id) {
+        EditHistory h = history(id);
+        return new boolean[] {h.canUndo(), h.canRedo()};
+    }
+
+    /**
+     * Changes the model: the changed model is checked and analysed first, then stored, then redesigned.
+     *
+     * @return empty if the project has moved past {@code version}
+     * @throws Jobs.Refused if the edits cannot be read, or the changed model is not sound or cannot move
+     */
+    public Optional<ProjectRow> edit(String id, int version, byte[] body) {
+        Workspace w = model(id);
+        EditFile.Read read = EditFile.read(body, w.building());
+        if (!read.sound()) {
+            throw new Jobs.Refused(read.findings());
+        }
+        return changed(w, version, EditHistory.EDIT, new String(body, java.nio.charset.StandardCharsets.UTF_8));
+    }
+
+    /** Takes the newest edit back, or puts it in force again; empty if the project has moved past {@code version}. */
+    public Optional<ProjectRow> undo(String id, int version, boolean again) {
+        Workspace w = model(id);
+        EditHistory h = history(id);
+        if (again ? !h.canRedo() : !h.canUndo()) {
+            throw new Jobs.Refused(List.of(Finding.fails("edit.none", "model", again ? "There is nothing to redo."
+                : "There is nothing to undo.", "Look at the history of edits.")));
+        }
+        return changed(w, version, again ? EditHistory.REDO : EditHistory.UNDO, "{}");
+    }
+
+    private Optional<ProjectRow> changed(Workspace w, int version, String kind, String body) {
+        synchronized (w) {
+            if (find(w.id()).version() != version) {
+                return Optional.empty();
+            }
+            List<CommandRow> commands = new ArrayList<>(store.commands(w.id(), EditHistory.KINDS));
+            commands.add(new CommandRow(w.id(), version + 1, kind, body, null));
+            EditHistory h = new EditHistory(commands, Integer.MAX_VALUE);
+            Building b = h.applied(w.read().building());
+            List<Finding> fails = ModelCheck.run(b).stream().filter(f -> f.severity() == Severity.FAILS).toList();
+            if (!fails.isEmpty()) {
+                throw new Jobs.Refused(fails);
+            }
+            Analysis a;
+            try {
+                a = FrameAnalysis.resolve(w.kept(w.modelVersion()), new BuildingIndex(b));
+            } catch (AnalysisFailed e) {
+                throw new Jobs.Refused(e.findings());
+            }
+            Optional<ProjectRow> row = store.append(w.id(), version, kind, body);
+            row.ifPresent(r -> {
+                w.edited(b, r.version(), a, h.forcesStale(w.read().building()));
+                redesign(w, r.version());
+            });
+            return row;
+        }
+    }
+
+    /** The analysis of the model in force, or as it stood at a version of the project. */
+    public Analysis analysis(String id, int version) {
+        Workspace w = model(id);
+        synchronized (w) {
+            List<CommandRow> commands = store.commands(id, EditHistory.KINDS);
+            int at = commands.stream().mapToInt(CommandRow::version).filter(v -> v <= version).max().orElse(1);
+            if (at == w.modelVersion()) {
+                return w.solved((doing, done, total) -> { });
+            }
+            Analysis a = w.kept(at);
+            if (a == null) {
+                Building b = new EditHistory(commands, at).applied(w.read().building());
+                a = FrameAnalysis.resolve(w.kept(w.modelVersion()), new BuildingIndex(b));
+                w.keep(at, a);
+            }
+            return a;
         }
     }
 
@@ -159,7 +302,7 @@ public final class Projects {
 
     private void run(Workspace w, int version) {
         try {
-            model(w);
+            read(w);
             Basis basis = basis(w.id());
             w.design(basis, version, (doing, done, total) -> {
                 if (w.state().version() != version) {

@@ -1,6 +1,8 @@
 package kolonne.server.project;
 
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.concurrent.CopyOnWriteArrayList;
 import java.util.function.Consumer;
 import kolonne.core.analysis.Analysis;
@@ -9,6 +11,7 @@ import kolonne.core.basis.Basis;
 import kolonne.core.design.BuildingDesign;
 import kolonne.core.design.BuildingDesigner;
 import kolonne.core.finding.Finding;
+import kolonne.core.model.Building;
 import kolonne.core.model.BuildingIndex;
 import kolonne.exchange.model.ModelReader;
 
@@ -17,6 +20,9 @@ import kolonne.exchange.model.ModelReader;
  * newer one is being made the old one is still served and said to be not current.
  */
 public final class Workspace {
+    /** Analyses kept for comparison: each of a large building takes a quarter of a gigabyte. */
+    private static final int MOST_ANALYSES = 3;
+
     /** A finished design. @param version of the project that it belongs to */
     public record Published(int version, BuildingDesign design, List<ResultRow> rows) {}
 
@@ -35,8 +41,12 @@ public final class Workspace {
 
     private final String id;
     private final List<Consumer<State>> listeners = new CopyOnWriteArrayList<>();
+    /** By version of the project after the change of the model; the newest used stay. */
+    private final Map<Integer, Analysis> analyses = new LinkedHashMap<>(8, 0.75f, true);
     private volatile ModelReader.Read read;
-    private volatile Analysis analysis;
+    private volatile Building building;
+    private volatile int modelVersion = 1;
+    private volatile boolean forcesStale;
     private volatile Published published;
     private volatile State state;
     private volatile long lastUse = System.currentTimeMillis();
@@ -67,12 +77,52 @@ public final class Workspace {
         return published;
     }
 
+    /** The file as read; null before that. */
     ModelReader.Read read() {
         return read;
     }
 
-    void read(ModelReader.Read r) {
-        this.read = r;
+    /** The model with the edits in force; null before it is read. */
+    public Building building() {
+        return building;
+    }
+
+    /** Version of the project at which the model last changed. */
+    public int modelVersion() {
+        return modelVersion;
+    }
+
+    /** Whether imported forces belong to an older stiffness or older loads. */
+    public boolean forcesStale() {
+        return forcesStale;
+    }
+
+    synchronized void read(ModelReader.Read r, Building edited, int version, boolean stale) {
+        read = r;
+        building = edited;
+        modelVersion = version;
+        forcesStale = stale;
+    }
+
+    /** Takes an edited model with its analysis. */
+    synchronized void edited(Building b, int version, Analysis a, boolean stale) {
+        building = b;
+        modelVersion = version;
+        forcesStale = stale;
+        keep(version, a);
+    }
+
+    synchronized void keep(int version, Analysis a) {
+        analyses.put(version, a);
+        while (analyses.size() > MOST_ANALYSES) {
+            Integer oldest = analyses.keySet().stream().filter(v -> v != modelVersion).findFirst().orElseThrow();
+            analyses.remove(oldest);
+        }
+    }
+
+    /** The analysis of a version of the model, if it is still in memory; else null. */
+    synchronized Analysis kept(int version) {
+        return analyses.get(version);
     }
 
     public void follow(Consumer<State> l) {
@@ -100,13 +150,14 @@ public final class Workspace {
         void at(String doing, int done, int total);
     }
 
-    /** Solves if need be and designs; called by one job at a time. */
+    /** The analysis of the model in force; solves if need be. */
     synchronized Analysis solved(Step step) {
-        if (analysis == null) {
-            step.at("solving the frame", 0, 0);
-            analysis = FrameAnalysis.solve(new BuildingIndex(read.building()));
+        Analysis a = analyses.get(modelVersion);
+        if (a == null) {
+            a = FrameAnalysis.resolve(null, new BuildingIndex(building), s -> step.at(s, 0, 0));
+            keep(modelVersion, a);
         }
-        return analysis;
+        return a;
     }
 
     void design(Basis basis, int version, Step step) {

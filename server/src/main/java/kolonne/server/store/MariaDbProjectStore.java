@@ -79,6 +79,21 @@ public final class MariaDbProjectStore implements ProjectStore {
     }
 
     @Override
+    public List<CommandRow> commands(String id, List<String> kinds) {
+        return in(m -> m.commands(id, kinds));
+    }
+
+    @Override
+    public List<MappingRow> mappings() {
+        return in(ProjectMapper::mappings);
+    }
+
+    @Override
+    public void putMapping(String name, String body) {
+        in(m -> m.putMapping(new MappingRow(name, body)));
+    }
+
+    @Override
     public Optional<ProjectRow> append(String id, int version, String kind, String body) {
         LocalDateTime now = now();
         return in(m -> {

@@ -42,6 +42,16 @@ public interface ProjectMapper {
         + "ORDER BY version DESC LIMIT 1")
     CommandRow lastCommand(@Param("id") String id, @Param("kind") String kind);
 
+    @Select("<script>SELECT project_id, version, kind, body, made_at FROM command WHERE project_id = #{id} AND kind IN "
+        + "<foreach item='k' collection='kinds' open='(' separator=',' close=')'>#{k}</foreach> ORDER BY version</script>")
+    List<CommandRow> commands(@Param("id") String id, @Param("kinds") List<String> kinds);
+
+    @Select("SELECT name, body FROM force_mapping ORDER BY name")
+    List<MappingRow> mappings();
+
+    @Insert("INSERT INTO force_mapping (name, body) VALUES (#{name}, #{body}) ON DUPLICATE KEY UPDATE body = #{body}")
+    int putMapping(MappingRow row);
+
     @Delete("DELETE FROM project WHERE id = #{id}")
     int delete(String id);
 }

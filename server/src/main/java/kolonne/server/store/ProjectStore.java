@@ -18,6 +18,9 @@ public interface ProjectStore {
     /** The body of the newest command of a kind. */
     Optional<String> last(String id, String kind);
 
+    /** All commands of some kinds, oldest first. */
+    List<CommandRow> commands(String id, List<String> kinds);
+
     /** Appends a command if the project is still at {@code version}; empty if somebody was faster. */
     Optional<ProjectRow> append(String id, int version, String kind, String body);
 
@@ -25,4 +28,10 @@ public interface ProjectStore {
     Optional<ProjectRow> rename(String id, int version, String name);
 
     boolean delete(String id);
+
+    /** How columns of station-force tables were mapped, by name. */
+    List<MappingRow> mappings();
+
+    /** Stores a mapping under its name, in place of an older one. */
+    void putMapping(String name, String body);
 }

@@ -1,0 +1,197 @@
+package kolonne.exchange.forces;
+
+import java.io.ByteArrayInputStream;
+import java.io.IOException;
+import java.nio.charset.CharacterCodingException;
+import java.nio.charset.CodingErrorAction;
+import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import kolonne.core.finding.Finding;
+import org.apache.poi.ss.usermodel.Cell;
+import org.apache.poi.ss.usermodel.CellType;
+import org.apache.poi.ss.usermodel.Row;
+import org.apache.poi.ss.usermodel.Sheet;
+import org.apache.poi.ss.usermodel.Workbook;
+import org.apache.poi.ss.usermodel.WorkbookFactory;
+
+/**
+ * The cells of a table as texts: one header line and the rows below it. A cell with a formula gives its last computed value.
+ *
+ * @param sheets    names of the sheets of a workbook; empty for CSV
+ * @param sheet     the sheet read, or empty
+ * @param headerRow number of the header line in the file, from 1
+ * @param headers   names of the columns; a column without one is named after its letter
+ * @param rows      cells of each row below the header, as many as there are headers
+ */
+public record ForceTable(List<String> sheets, String sheet, int headerRow, List<String> headers, List<List<String>> rows) {
+    /** Most bytes, and most rows, that are read. */
+    public static final int LARGEST = 64 << 20;
+    private static final int MOST_ROWS = 2_000_000;
+
+    /** A table, or why there is none. */
+    public record Read(ForceTable table, List<Finding> findings) {}
+
+    /** Reads a CSV text (separated by commas, semicolons or tabs) or a workbook. @param sheet its sheet; null for the first */
+    public static Read read(byte[] bytes, String sheet) {
+        if (bytes.length == 0) {
+            return failed("file.empty", "The file is empty.", "Choose a table of forces.");
+        }
+        if (bytes.length > LARGEST) {
+            return failed("file.too-large", "The file has " + (bytes.length >> 20) + " MB; at most " + (LARGEST >> 20)
+                + " MB are read.", "Split it by load case.");
+        }
+        boolean workbook = bytes[0] == 'P' && bytes.length > 1 && bytes[1] == 'K';
+        return workbook ? workbook(bytes, sheet) : text(bytes);
+    }
+
+    private static Read failed(String code, String what, String mend) {
+        return new Read(null, List.of(Finding.fails(code, "file", what, mend)));
+    }
+
+    private static Read workbook(byte[] bytes, String wanted) {
+        try (Workbook w = WorkbookFactory.create(new ByteArrayInputStream(bytes))) {
+            List<String> sheets = new ArrayList<>();
+            w.sheetIterator().forEachRemaining(s -> sheets.add(s.getSheetName()));
+            Sheet s = wanted == null ? w.getSheetAt(0) : w.getSheet(wanted);
+            if (s == null) {
+                return failed("sheet.missing", "There is no sheet " + wanted + ".", "Choose one of " + String.join(", ", sheets) + ".");
+            }
+            List<List<String>> lines = new ArrayList<>();
+            for (int r = 0; r <= s.getLastRowNum() && r < MOST_ROWS; r++) {
+                Row row = s.getRow(r);
+                List<String> cells = new ArrayList<>();
+                for (int c = 0; row != null && c < row.getLastCellNum(); c++) {
+                    cells.add(cell(row.getCell(c)));
+                }
+                lines.add(cells);
+            }
+            return table(sheets, s.getSheetName(), lines);
+        } catch (IOException | RuntimeException e) {
+            return failed("file.damaged", "The workbook cannot be read: " + String.valueOf(e.getMessage()).lines().findFirst().orElse(""),
+                "Save it again as .xlsx, or as CSV.");
+        }
+    }
+
+    private static String cell(Cell c) {
+        if (c == null) {
+            return "";
+        }
+        CellType type = c.getCellType() == CellType.FORMULA ? c.getCachedFormulaResultType() : c.getCellType();
+        return switch (type) {
+            case NUMERIC -> plain(c.getNumericCellValue());
+            case STRING -> c.getStringCellValue().strip();
+            case BOOLEAN -> Boolean.toString(c.getBooleanCellValue());
+            case ERROR -> "#ERROR";
+            default -> "";
+        };
+    }
+
+    private static String plain(double v) {
+        return v == Math.rint(v) && Math.abs(v) < 1e15 ? Long.toString((long) v) : Double.toString(v);
+    }
+
+    private static Read text(byte[] bytes) {
+        String all;
+        try {
+            all = StandardCharsets.UTF_8.newDecoder().onMalformedInput(CodingErrorAction.REPORT)
+                .decode(java.nio.ByteBuffer.wrap(bytes)).toString();
+        } catch (CharacterCodingException e) {
+            all = new String(bytes, StandardCharsets.ISO_8859_1); // spreadsheets of western Europe still write it
+        }
+        if (all.startsWith("\uFEFF")) {
+            all = all.substring(1);
+        }
+        if (all.indexOf('\0') >= 0) {
+            return failed("file.not-text", "The file is neither text nor a workbook.", "Choose a CSV or XLSX file.");
+        }
+        char separator = separator(all);
+        List<List<String>> lines = new ArrayList<>();
+        for (String line : (Iterable<String>) all.lines()::iterator) {
+            if (lines.size() < MOST_ROWS) {
+                lines.add(split(line, separator));
+            }
+        }
+        return table(List.of(), "", lines);
+    }
+
+    /** The one of comma, semicolon and tab that the first lines hold most of. */
+    private static char separator(String all) {
+        String head = all.substring(0, Math.min(all.length(), 5000));
+        char best = ',';
+        long most = -1;
+        for (char c : new char[] {'\t', ';', ','}) {
+            long n = head.chars().filter(k -> k == c).count();
+            if (n > most) {
+                most = n;
+                best = c;
+            }
+        }
+        return best;
+    }
+
+    private static List<String> split(String line, char separator) {
+        List<String> out = new ArrayList<>();
+        StringBuilder cell = new StringBuilder();
+        boolean quoted = false;
+        for (int i = 0; i < line.length(); i++) {
+            char c = line.charAt(i);
+            if (c == '"') {
+                boolean doubled = quoted && i + 1 < line.length() && line.charAt(i + 1) == '"';
+                if (doubled) {
+                    cell.append('"');
+                    i++;
+                } else {
+                    quoted = !quoted;
+                }
+            } else if (c == separator && !quoted) {
+                out.add(cell.toString().strip());
+                cell.setLength(0);
+            } else {
+                cell.append(c);
+            }
+        }
+        out.add(cell.toString().strip());
+        return out;
+    }
+
+    /** The header is the first line with at least three texts that are not numbers, and with the most cells from there on. */
+    private static Read table(List<String> sheets, String sheet, List<List<String>> lines) {
+        int header = -1;
+        for (int i = 0; i < lines.size() && i < 50 && header < 0; i++) {
+            long words = lines.get(i).stream().filter(c -> !c.isBlank() && number(c) == null).count();
+            header = words >= 3 ? i : -1;
+        }
+        if (header < 0) {
+            return failed("table.no-header", "No line of the table has three or more names of columns.",
+                "Put one header line above the rows.");
+        }
+        List<String> headers = new ArrayList<>();
+        for (int c = 0; c < lines.get(header).size(); c++) {
+            String name = lines.get(header).get(c);
+            String unique = name.isBlank() ? "column " + (char) ('A' + c % 26) : name;
+            headers.add(headers.contains(unique) ? unique + " (" + (c + 1) + ")" : unique);
+        }
+        List<List<String>> rows = new ArrayList<>();
+        for (int i = header + 1; i < lines.size(); i++) {
+            String[] row = new String[headers.size()];
+            Arrays.fill(row, "");
+            for (int c = 0; c < Math.min(row.length, lines.get(i).size()); c++) {
+                row[c] = lines.get(i).get(c);
+            }
+            rows.add(List.of(row));
+        }
+        return new Read(new ForceTable(sheets, sheet, header + 1, List.copyOf(headers), rows), List.of());
+    }
+
+    /** A number written with a point or a comma, or null. */
+    static Double number(String s) {
+        try {
+            double v = Double.parseDouble(s.indexOf(',') >= 0 && s.indexOf('.') < 0 ? s.replace(',', '.') : s);
+            return Double.isFinite(v) && !s.isBlank() && Character.isDigit(s.strip().charAt(s.strip().length() - 1)) ? v : null;
+        } catch (NumberFormatException e) {
+            return null;
+        }
+    }
+}

@@ -1,0 +1,110 @@
+package kolonne.server.api;
+
+import io.javalin.http.Context;
+import io.javalin.http.HandlerType;
+import java.time.ZoneOffset;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.NoSuchElementException;
+import kolonne.core.model.AnalysisOptions;
+import kolonne.core.model.BuildingIndex;
+import kolonne.core.model.Combination;
+import kolonne.core.model.Member;
+import kolonne.core.model.MemberLoad;
+import kolonne.core.model.Release;
+import kolonne.core.model.StiffnessFactors;
+import kolonne.exchange.model.ModelWriter;
+import kolonne.server.project.Projects;
+import kolonne.server.project.Workspace;
+
+/** Changes of the model made in the application, with undo and redo, and what there is to change. */
+final class EditRoutes {
+    private final Projects projects;
+
+    EditRoutes(Projects projects) {
+        this.projects = projects;
+    }
+
+    List<Route> routes() {
+        return List.of(
+            Route.get("/api/projects/{id}/edits", "All edits of the model, oldest first", HistoryDto.class, this::history),
+            new Route(HandlerType.POST, "/api/projects/{id}/edits",
+                "Changes the model, analyses it and redesigns (If-Match: version)", EditsDto.class, Answers.ProjectDto.class,
+                new String[0], c -> ProjectRoutes.moved(c, projects.edit(c.pathParam("id"), ProjectRoutes.version(c), c.bodyAsBytes()))),
+            new Route(HandlerType.POST, "/api/projects/{id}/undo", "Takes the newest edit back (If-Match: version)", null,
+                Answers.ProjectDto.class, new String[0],
+                c -> ProjectRoutes.moved(c, projects.undo(c.pathParam("id"), ProjectRoutes.version(c), false))),
+            new Route(HandlerType.POST, "/api/projects/{id}/redo", "Puts the last undone edit in force again (If-Match: version)", null,
+                Answers.ProjectDto.class, new String[0],
+                c -> ProjectRoutes.moved(c, projects.undo(c.pathParam("id"), ProjectRoutes.version(c), true))),
+            Route.get("/api/projects/{id}/elements/{member}", "One analysis member: section, stiffness, connections and loads",
+                ElementDto.class, this::element),
+            Route.get("/api/projects/{id}/options", "How the frame is analysed", OptionsDto.class, this::options));
+    }
+
+    /** Edits as in docs/formats/model.md. */
+    record EditsDto(List<Map<String, Object>> edits) {}
+
+    record EntryDto(int version, String summary, String at, boolean inForce) {}
+
+    /** @param entries the import is version 1 and not listed */
+    record HistoryDto(List<EntryDto> entries, boolean canUndo, boolean canRedo, int modelVersion) {}
+
+    record FactorsDto(double area, double shearY, double shearZ, double iy, double iz, double torsion) {
+        static FactorsDto of(StiffnessFactors f) {
+            return new FactorsDto(f.area(), f.shearY(), f.shearZ(), f.iy(), f.iz(), f.torsion());
+        }
+    }
+
+    /** @param from and to along the member [m or ft], values in the units of the model file */
+    record LoadDto(String loadCase, String kind, String direction, double from, double to, double value, double valueTo) {}
+
+    /** @param ownFactors whether the factors are its own, not those of its role; releases: action or action=stiffness */
+    record ElementDto(String id, String role, String section, List<String> sections, String material, double lengthM, FactorsDto factors,
+                      boolean ownFactors, List<String> releaseStart, List<String> releaseEnd, List<LoadDto> loads) {}
+
+    record OptionsDto(boolean shearDeformation, double rigidEnds, boolean patternLive, Map<String, Double> pDelta, FactorsDto beams,
+                      FactorsDto columns) {}
+
+    private void history(Context c) {
+        String id = c.pathParam("id");
+        boolean[] able = projects.undoable(id);
+        c.json(new HistoryDto(projects.edits(id).stream().map(e -> new EntryDto(e.version(), e.summary(),
+            e.at().atOffset(ZoneOffset.UTC).toString(), e.inForce())).toList(), able[0], able[1], projects.model(id).modelVersion()));
+    }
+
+    private void element(Context c) {
+        Workspace w = projects.model(c.pathParam("id"));
+        String id = c.pathParam("member");
+        Member m = w.building().members().stream().filter(q -> q.id().equals(id)).findFirst()
+            .orElseThrow(() -> new NoSuchElementException("There is no member " + id + "."));
+        BuildingIndex index = new BuildingIndex(w.building());
+        c.json(new ElementDto(m.id(), m.role().name().toLowerCase(java.util.Locale.ROOT), m.section(),
+            w.building().sections().stream().map(s -> s.id()).toList(), m.material(), index.length(m) / 1000,
+            FactorsDto.of(w.building().options().factorsOf(m)), m.stiffness() != null, released(w, m.startRelease()),
+            released(w, m.endRelease()), w.building().memberLoads().stream().filter(l -> l.member().equals(id)).map(l -> load(w, l)).toList()));
+    }
+
+    private static List<String> released(Workspace w, Release r) {
+        return ModelWriter.released(r, w.building().unitSystem());
+    }
+
+    private static LoadDto load(Workspace w, MemberLoad l) {
+        Map<String, Object> row = ModelWriter.load(l, w.building().unitSystem());
+        double value = (Double) row.get("value");
+        return new LoadDto(l.loadCase(), (String) row.get("kind"), (String) row.get("direction"), (Double) row.get("from"),
+            row.get("to") == null ? (Double) row.get("from") : (Double) row.get("to"), value,
+            row.get("valueTo") == null ? value : (Double) row.get("valueTo"));
+    }
+
+    private void options(Context c) {
+        AnalysisOptions o = projects.model(c.pathParam("id")).building().options();
+        Map<String, Double> p = new LinkedHashMap<>();
+        for (Combination.Term t : o.pDelta()) {
+            p.merge(t.loadCase(), t.factor(), Double::sum);
+        }
+        c.json(new OptionsDto(o.shearDeformation(), o.rigidEnds(), o.patternLive(), p, FactorsDto.of(o.beams()),
+            FactorsDto.of(o.columns())));
+    }
+}

@@ -1,0 +1,42 @@
+import { InputNumber, Switch, Tooltip } from 'antd'
+import type { Element, Factors } from '../../api/client'
+import type { PartProps } from './EditDrawer'
+import { FACTORS } from './draft'
+
+/** Stiffness factors: those of the role (beams and columns, set with the analysis), or a member's own. */
+export function Stiffness(p: PartProps) {
+  const own = (e: Element) => {
+    const d = p.drafts[e.id]?.factors
+    return d === undefined ? e.ownFactors : d !== null
+  }
+  const factors = (e: Element): Factors => p.drafts[e.id]?.factors ?? e.factors
+  return (
+    <>
+      <p className="soft">Factors on the gross section. Without factors of its own a member takes those of its role, set under Model, Analysis.</p>
+      <table className="plain">
+        <thead><tr><th>member</th><th>own</th>{FACTORS.map((f) => <th key={f.key} className="num"><Tooltip title={f.says}><span>{f.name}</span></Tooltip></th>)}</tr></thead>
+        <tbody>
+          {p.elements.map((e) => (
+            <tr key={e.id}>
+              <td><b>{e.id}</b></td>
+              <td><Switch size="small" aria-label={`Own factors of ${e.id}`} checked={own(e)} onChange={(on) => p.onChange([e.id], { factors: on ? factors(e) : null })} /></td>
+              {FACTORS.map((f) => (
+                <td key={f.key} className="num">
+                  <InputNumber
+                    aria-label={`${f.name} of ${e.id}`} size="small" style={{ width: 56 }} controls={false} disabled={!own(e)} min={0.0001} max={100} value={factors(e)[f.key]}
+                    onChange={(v) => v !== null && p.onChange([e.id], { factors: { ...factors(e), [f.key]: v } })}
+                  />
+                </td>
+              ))}
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      {p.elements.length > 1 && (
+        <button type="button" className="pill button" onClick={() => p.onChange(p.elements.map((e) => e.id), { factors: own(p.elements[0]!) ? factors(p.elements[0]!) : null })}>
+          All like {p.elements[0]!.id}
+        </button>
+      )}
+    </>
+  )
+}

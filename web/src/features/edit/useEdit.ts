@@ -1,0 +1,20 @@
+import { useMutation, useQueryClient } from '@tanstack/react-query'
+import { App } from 'antd'
+import { api, type ApiError, type Edit, type Project, type State } from '../../api/client'
+
+export type Step = { edits: Edit[] } | 'undo' | 'redo'
+
+/** Changes of a project's model, one at a time; what is refused is told in the engineer's words. */
+export function useEdit(id: string, state: State | undefined, onDone?: (p: Project) => void) {
+  const { message } = App.useApp()
+  const queries = useQueryClient()
+  return useMutation<Project, ApiError, Step>({
+    mutationFn: (step) => {
+      const version = state?.version ?? 0
+      return step === 'undo' ? api.undo(id, version) : step === 'redo' ? api.redo(id, version) : api.edit(id, version, step.edits)
+    },
+    onError: (e) => void message.error(`${e.message} ${e.findings[0] ? `${e.findings[0].where}: ${e.findings[0].what} ${e.findings[0].mend}` : e.detail}`, 8),
+    onSuccess: (p) => onDone?.(p),
+    onSettled: () => queries.invalidateQueries({ queryKey: ['project', id] }),
+  })
+}

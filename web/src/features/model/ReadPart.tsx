@@ -1,0 +1,39 @@
+import type { Model } from '../../api/client'
+import { FindingList } from '../../ui/FindingList'
+
+/** Counts, findings, combinations, sections and materials. */
+export function ReadPart({ model: m }: { model: Model }) {
+  return (
+    <>
+      <div className="counts">{m.counts.map((c) => <div key={c.name}><b>{c.count}</b><span className="soft">{c.name}</span></div>)}</div>
+      <h2>Findings</h2>
+      {m.findings.length === 0 ? <p className="soft">Nothing to report: every reference resolves, every part is supported, every panel hands over its whole load.</p> : <FindingList findings={m.findings} />}
+      <div className="two">
+        <section>
+          <h2>Combinations</h2>
+          <div className="scroll">
+            <table className="plain">
+              <thead><tr><th>name</th><th>purpose</th><th>terms</th></tr></thead>
+              <tbody>
+                {m.combinations.map((c) => <tr key={c.id}><td>{c.name}</td><td className="soft">{c.purpose}</td><td className="soft">{Object.entries(c.terms).map(([k, f]) => `${f} ${k}`).join(' + ')}</td></tr>)}
+              </tbody>
+            </table>
+          </div>
+        </section>
+        <div>
+          <Counts title="Sections" rows={m.sections} />
+          <Counts title="Materials" rows={m.materials} />
+        </div>
+      </div>
+    </>
+  )
+}
+
+function Counts({ title, rows }: { title: string; rows: { name: string; count: number }[] }) {
+  return (
+    <section>
+      <h2>{title}</h2>
+      <table className="plain"><tbody>{rows.map((r) => <tr key={r.name}><td>{r.name}</td><td className="num">{r.count} members</td></tr>)}</tbody></table>
+    </section>
+  )
+}

@@ -1,0 +1,60 @@
+import { displacementAt, peak, SIDE, valueAt } from '../../drawing/diagram'
+import { force } from '../../lib/format'
+import type { Layer } from './layer'
+
+/** What lies under the cursor of a layer other than the utilisation: a member at a part of its length, or a joint. */
+export interface Under {
+  member?: string
+  mark?: string
+  /** 0 at the start of the member, 1 at its end */
+  part: number
+  joint?: string
+  x: number
+  y: number
+}
+
+/** The value under the cursor, with the peak of the member. */
+export function LayerCard({ layer, under }: { layer: Layer; under: Under }) {
+  const words = wordsOf(layer, under)
+  if (!words) return null
+  return (
+    <div className="hover-card" style={{ left: under.x + 14, top: under.y + 10 }}>
+      {words.map((w, i) => <div key={i} className={i > 1 ? 'soft' : ''}>{i === 0 ? <b>{w}</b> : w}</div>)}
+    </div>
+  )
+}
+
+function wordsOf(layer: Layer, u: Under): string[] | undefined {
+  if (u.joint) {
+    const r = layer.reactions?.joints.find((j) => j.joint === u.joint)
+    if (!r || !layer.reactions) return undefined
+    const [fx = 0, fy = 0, fz = 0, mx = 0, my = 0, mz = 0] = r.forces
+    return [`Joint ${u.joint}`, `Rx ${force(fx)} · Ry ${force(fy)} · Rz ${force(fz)} ${layer.reactions.forceUnit}`, `Mx ${force(mx)} · My ${force(my)} · Mz ${force(mz)} ${layer.reactions.momentUnit}`]
+  }
+  const title = `${u.mark ?? ''}${u.mark === u.member ? '' : ` · ${u.member}`}`
+  const d = layer.diagram?.members.find((m) => m.id === u.member)
+  if (d && layer.diagram) {
+    const unit = layer.diagram.unit
+    const length = d.x.at(-1) ?? 0
+    const at = u.part * length
+    const v = valueAt(d.x, d.v, at)
+    const top = peak(d)
+    const m = (x: number) => `${x.toFixed(2)} ${unit.includes('kip') ? 'ft' : 'm'}`
+    const k = unit.includes('kip') ? 1 / 0.3048 : 1
+    return [
+      title, `${SIDE[layer.component]!.name} ${d.low ? `${force(valueAt(d.x, d.low, at))} to ${force(v)}` : force(v)} ${unit} at ${m(at * k)}`,
+      `peak ${force(top.v)} ${unit} at ${m(top.x * k)}`,
+    ]
+  }
+  const s = layer.shape?.members.find((m) => m.id === u.member)
+  if (s) {
+    const [x, y, z] = displacementAt(s.points, u.part)
+    return [title, `X ${x.toFixed(2)} · Y ${y.toFixed(2)} · Z ${z.toFixed(2)} mm`, `${(100 * u.part).toFixed(0)} % along`]
+  }
+  const c = layer.compare?.changes.find((k) => k.member === u.member)
+  if (c && layer.compare) {
+    const n = (v: number | null) => (v === null ? 'not there' : force(v))
+    return [title, `${SIDE[layer.component]!.name} ${n(c.before)} → ${n(c.after)} ${layer.compare.unit}`, `${c.by > 0 ? '+' : ''}${force(c.by)} ${layer.compare.unit}`]
+  }
+  return undefined
+}

@@ -1,0 +1,75 @@
+import { keepPreviousData, useMutation, useQuery } from '@tanstack/react-query'
+import { Button, Segmented, Tooltip } from 'antd'
+import { useEffect, useState, type ReactNode } from 'react'
+import { Link, useNavigate } from 'react-router'
+import { api, type ApiError, type BeamSketch, type ColumnSketch, type Project, type SketchPreview } from '../../api/client'
+import { TitleLine } from '../../app/TitleLine'
+import type { Mode } from '../../app/theme'
+import { ErrorView } from '../../ui/ErrorView'
+import { FindingList } from '../../ui/FindingList'
+import { InlineText } from '../../ui/InlineText'
+import type { useDraft } from './useDraft'
+
+interface Props<T extends BeamSketch | ColumnSketch> {
+  kind: 'beam' | 'column'
+  title: string
+  draft: ReturnType<typeof useDraft<T>>
+  mode: Mode
+  onMode: () => void
+  toUnits: (s: T, units: string) => T
+  picture: (p: SketchPreview | undefined) => ReactNode
+  children: ReactNode
+}
+
+/** The page of a small model: what is drawn up on the left, its live picture on the right, and the way to a project. */
+export function SketchFrame<T extends BeamSketch | ColumnSketch>(p: Props<T>) {
+  const navigate = useNavigate()
+  const { draft: s, set } = p.draft
+  const settled = useSettled(s, 180)
+  const preview = useQuery({
+    queryKey: ['sketch', p.kind, settled], queryFn: ({ signal }) => api.sketchPreview(p.kind, settled, signal), placeholderData: keepPreviousData, staleTime: Infinity,
+  })
+  const make = useMutation<Project, ApiError>({ mutationFn: () => api.sketchCreate(p.kind, s), onSuccess: (row) => void navigate(`/p/${row.id}/results`) })
+  const bad = preview.data?.findings.some((f) => f.severity === 'fails') ?? true
+  return (
+    <div className="front">
+      <TitleLine mode={p.mode} onMode={p.onMode}>
+        <Link to="/" className="soft">Projects</Link>
+      </TitleLine>
+      <div className="sketch">
+        <div className="sketch-inputs">
+          <div className="sketch-head">
+            <h1><InlineText value={s.name} label="Name" onCommit={(name) => set({ ...s, name })} /></h1>
+            <span className="soft">{p.title}</span>
+            <span className="spring" />
+            <Segmented size="small" aria-label="Units" value={s.units} options={['SI', 'US']} onChange={(u) => u !== s.units && set(p.toUnits(s, u))} />
+            <Tooltip title="Undo (Ctrl Z)"><button type="button" className="pill button" aria-label="Undo" disabled={!p.draft.canUndo} onClick={p.draft.undo}>↶</button></Tooltip>
+            <Tooltip title="Redo (Ctrl Shift Z)"><button type="button" className="pill button" aria-label="Redo" disabled={!p.draft.canRedo} onClick={p.draft.redo}>↷</button></Tooltip>
+            <button type="button" className="pill button" onClick={p.draft.reset}>Start afresh</button>
+          </div>
+          {p.children}
+        </div>
+        <div className="sketch-picture">
+          {p.picture(preview.data)}
+          {preview.isError && <ErrorView error={preview.error} onRetry={() => void preview.refetch()} />}
+          {preview.data && <FindingList findings={preview.data.findings} />}
+          <p className="sketch-foot">
+            <Button type="primary" disabled={bad} loading={make.isPending} onClick={() => make.mutate()}>Make it a project and design it</Button>
+            {preview.data && !bad && <span className="soft">{preview.data.combinations} strength combinations by ACI 318-19 table 5.3.1</span>}
+          </p>
+          {make.isError && <ErrorView error={make.error} />}
+        </div>
+      </div>
+    </div>
+  )
+}
+
+/** A value once it has not changed for a while. */
+function useSettled<T>(value: T, ms: number): T {
+  const [settled, setSettled] = useState(value)
+  useEffect(() => {
+    const t = setTimeout(() => setSettled(value), ms)
+    return () => clearTimeout(t)
+  }, [value, ms])
+  return settled
+}

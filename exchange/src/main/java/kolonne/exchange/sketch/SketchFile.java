@@ -89,7 +89,9 @@ public final class SketchFile {
 
     private <T> T parse(byte[] bytes, Class<T> type) {
         try {
-            return JSON.readValue(bytes, type);
+            T read = JSON.readValue(bytes, type);
+            bad(read == null, "sketch", "The sketch is empty.", "Give its parts.");
+            return read;
         } catch (JsonProcessingException e) {
             fail("sketch", "The sketch is not as expected: " + e.getOriginalMessage().lines().findFirst().orElse(""), "Correct it there.");
         } catch (IOException e) {
@@ -120,6 +122,9 @@ public final class SketchFile {
         }
         bad(name == null || name.isBlank(), "name", "The name is empty.", "Give the project a name.");
         bad(!(fc > 0), "concrete", "The strength of the concrete is " + number(fc) + ".", "Give f'c.");
+        if (absent(cases, "load cases")) {
+            return false;
+        }
         bad(cases == null || cases.isEmpty(), "load cases", "There are no load cases.", "Add at least one.");
         Set<String> ids = new HashSet<>();
         for (SketchCase c : cases == null ? List.<SketchCase>of() : cases) {
@@ -129,6 +134,11 @@ public final class SketchFile {
                 "Use dead, superimposed, live, roof-live, snow, wind, seismic or soil.");
         }
         return findings.isEmpty();
+    }
+
+    /** Whether a list has a hole where something should be. */
+    private boolean absent(List<?> list, String where) {
+        return bad(list != null && list.stream().anyMatch(java.util.Objects::isNull), where, "An entry is null.", "Fill it or leave it out.");
     }
 
     private static CaseKind kind(String s) {
@@ -142,6 +152,9 @@ public final class SketchFile {
 
     private boolean beamSound(BeamSketch b) {
         if (!commonSound(b.name(), b.units(), b.fc(), b.cases())) {
+            return false;
+        }
+        if (absent(b.spans(), "spans") | absent(b.supports(), "supports") | absent(b.loads(), "loads")) {
             return false;
         }
         int n = b.spans() == null ? 0 : b.spans().size();
@@ -266,6 +279,9 @@ public final class SketchFile {
 
     private boolean columnSound(ColumnSketch c) {
         if (!commonSound(c.name(), c.units(), c.fc(), c.cases())) {
+            return false;
+        }
+        if (absent(c.loads(), "loads")) {
             return false;
         }
         bad(!(c.height() > 0), "height", "The height is " + number(c.height()) + ".", "Give the height of the column.");

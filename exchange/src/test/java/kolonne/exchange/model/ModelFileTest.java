@@ -89,6 +89,46 @@ class ModelFileTest {
         assertEquals(json, ModelReader.read(ModelWriter.json(json)).building(), "a second time nothing changes");
     }
 
+    /** Every table that the demo does not use, in both units. */
+    @Test
+    void springsSettlementsOpeningsAndConnectionsGoThereAndBack() {
+        for (String units : List.of("SI", "US")) {
+            String more = SOUND.replace("\"SI\"", '"' + units + '"').replace("\"fc\":30", units.equals("US") ? "\"fc\":4" : "\"fc\":30")
+                .replace("300", units.equals("US") ? "12" : "300").replace("600", units.equals("US") ? "24" : "600")
+                .replace("\"material\":\"C\"}", "\"material\":\"C\",\"releaseStart\":[\"t\",\"my=5000\"],\"factorTorsion\":0.1}")
+                .replace("\"supports\":", """
+                    "analysis":[{"shearDeformation":"yes","rigidEnds":0.5,"patternLive":"yes","pDelta":{"P":1.2}}],
+                    "roleStiffness":[{"role":"beam","factorIy":0.35},{"role":"column","factorIy":0.7}],
+                    "springs":[{"joint":"B","uz":9000,"ry":400}],"settlements":[{"case":"P","joint":"A","uz":-12,"rx":0.001}],
+                    "diaphragms":[{"id":"F","joints":["A","B"],"kind":"flexible"}],
+                    "panels":[{"id":"V","joints":["A","B","D"],"thickness":8,"holes":["1 0.5 1.5 0.5 1.5 1"]}],
+                    "supports":""")
+                .replace("\"joints\":[{\"id\":\"A\"", "\"joints\":[{\"id\":\"D\",\"x\":6,\"y\":5,\"z\":3},{\"id\":\"A\"");
+            assertTrue(read(more).sound(), read(more).findings().toString());
+            Building b = read(more).building();
+            double length = units.equals("US") ? 304.8 : 1000;
+            assertEquals(-12 * (units.equals("US") ? 25.4 : 1), b.settlements().get(0).uz(), 1e-9);
+            assertEquals(9000 * (units.equals("US") ? 4448.2216152605 : 1000) / length, b.springs().get(0).uz(), 1e-6);
+            assertEquals(0.5 * length, b.panels().get(0).holes().get(0).get(0).y(), 1e-9);
+            assertFalse(b.diaphragms().get(0).rigid());
+            assertTrue(b.members().get(0).startRelease().frees(3));
+            assertEquals(5000 * (units.equals("US") ? 4448.2216152605 * 304.8 : 1e6), b.members().get(0).startRelease().my(), 1);
+            assertEquals(0.35, b.options().beams().iy());
+            assertTrue(b.options().shearDeformation() && b.options().patternLive());
+            Building back = ModelReader.read(ModelWriter.json(b)).building();
+            assertEquals(back, ModelReader.read(ModelWriter.json(back)).building());
+            assertEquals(b.members().get(0).startRelease().my(), back.members().get(0).startRelease().my(), 1e-6 * 5e9);
+            assertEquals(b.options(), back.options());
+            assertEquals(b.panels().get(0).holes().get(0).size(), back.panels().get(0).holes().get(0).size());
+        }
+    }
+
+    @Test
+    void temperatureIsOutOfScopeAndSaysSo() {
+        ModelReader.Read r = read(SOUND.replace("\"kind\":\"distributed\"", "\"kind\":\"temperature\""));
+        assertTrue(r.findings().stream().anyMatch(f -> f.code().equals("out-of-scope")), r.findings().toString());
+    }
+
     private static byte[] zip(Map<String, String> files) throws IOException {
         ByteArrayOutputStream out = new ByteArrayOutputStream();
         try (ZipOutputStream z = new ZipOutputStream(out)) {

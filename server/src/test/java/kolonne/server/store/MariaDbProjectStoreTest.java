@@ -67,4 +67,26 @@ class MariaDbProjectStoreTest {
         assertTrue(store.rename(p.id(), 2, "late").isEmpty());
         store.delete(p.id());
     }
+
+    @Test
+    void commandsComeInOrderAndAreAsLongAsTheyNeedToBe() {
+        ProjectRow p = store.create("edits", "m.json", new byte[] {1}, "{}");
+        String large = "\"" + "é".repeat(4_000_000) + "\"";
+        store.append(p.id(), 1, "edit-model", large);
+        store.append(p.id(), 2, "undo-edit", "{}");
+        store.append(p.id(), 3, "set-basis", "{\"b\":2}");
+        List<CommandRow> all = store.commands(p.id(), List.of("edit-model", "undo-edit", "redo-edit"));
+        assertEquals(List.of("edit-model", "undo-edit"), all.stream().map(CommandRow::kind).toList());
+        assertEquals(List.of(2, 3), all.stream().map(CommandRow::version).toList());
+        assertEquals(large, all.get(0).body());
+        store.delete(p.id());
+        assertEquals(List.of(), store.commands(p.id(), List.of("edit-model")));
+    }
+
+    @Test
+    void aMappingIsReplacedUnderItsName() {
+        store.putMapping("turm ü", "[1]");
+        store.putMapping("turm ü", "[2]");
+        assertEquals(List.of("[2]"), store.mappings().stream().filter(m -> m.name().equals("turm ü")).map(MappingRow::body).toList());
+    }
 }

@@ -1,0 +1,90 @@
+package kolonne.core.combination;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.TreeSet;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import kolonne.core.model.CaseKind;
+import kolonne.core.model.Combination;
+import kolonne.core.model.LoadCase;
+import kolonne.core.model.Purpose;
+import org.junit.jupiter.api.Test;
+
+/** Against the rows of ACI 318-19 table 5.3.1, written out by hand. */
+class AciCombinationsTest {
+    private static LoadCase of(String id, CaseKind kind) {
+        return new LoadCase(id, id, kind, 0);
+    }
+
+    private static Set<Map<String, Double>> strength(LoadCase... cases) {
+        return AciCombinations.of(List.of(cases)).stream().filter(c -> c.purpose() == Purpose.STRENGTH)
+            .map(AciCombinationsTest::terms).collect(Collectors.toSet());
+    }
+
+    private static Map<String, Double> terms(Combination c) {
+        Map<String, Double> m = new LinkedHashMap<>();
+        c.terms().forEach(t -> m.merge(t.loadCase(), t.factor(), Double::sum));
+        return m;
+    }
+
+    @Test
+    void deadAndLive() {
+        assertEquals(Set.of(Map.of("D", 1.4), Map.of("D", 1.2, "L", 1.6)), strength(of("D", CaseKind.DEAD), of("L", CaseKind.LIVE)));
+    }
+
+    @Test
+    void allRowsOfTheTableForWindSnowAndEarthquake() {
+        Set<Map<String, Double>> found = strength(of("D", CaseKind.DEAD), of("SD", CaseKind.SUPERIMPOSED), of("L", CaseKind.LIVE),
+            of("S", CaseKind.SNOW), of("W", CaseKind.WIND), of("E", CaseKind.SEISMIC));
+        List<Map<String, Double>> rows = Stream.of(
+            "1.4D", "1.2D 1.6L", "1.2D 1.6L 0.5S", "1.2D 1.6S 1L", "1.2D 1.6S 0.5W", "1.2D 1W 1L 0.5S", "1.2D 1E 1L", "0.9D 1W", "0.9D 1E")
+            .map(AciCombinationsTest::row).toList();
+        rows.forEach(r -> assertTrue(found.contains(r), r + " in " + found));
+    }
+
+    /** A row of the table; the superimposed load goes with the dead load. */
+    private static Map<String, Double> row(String words) {
+        Map<String, Double> m = new LinkedHashMap<>();
+        for (String w : words.split(" ")) {
+            String id = w.replaceAll("[0-9.]", "");
+            double f = Double.parseDouble(w.replaceAll("[A-Z]", ""));
+            m.put(id, f);
+            if (id.equals("D")) {
+                m.put("SD", f);
+            }
+        }
+        return m;
+    }
+
+    @Test
+    void lateralCasesComeWithEitherSignAndNeverTwoAtOnce() {
+        Set<Map<String, Double>> found = strength(of("D", CaseKind.DEAD), of("WX", CaseKind.WIND), of("WY", CaseKind.WIND),
+            of("EX", CaseKind.SEISMIC));
+        for (String lateral : List.of("WX", "WY", "EX")) {
+            for (double f : new double[] {1, -1}) {
+                assertTrue(found.contains(Map.of("D", 0.9, lateral, f)), lateral + " " + f);
+                assertTrue(found.contains(Map.of("D", 1.2, lateral, f)), lateral + " " + f);
+            }
+        }
+        found.forEach(m -> {
+            Set<String> lateral = new TreeSet<>(m.keySet());
+            lateral.retainAll(Set.of("WX", "WY", "EX"));
+            assertTrue(lateral.size() <= 1, m.toString());
+        });
+    }
+
+    @Test
+    void serviceCombinationsAreThereAndNoNameComesTwice() {
+        List<Combination> all = AciCombinations.of(List.of(of("D", CaseKind.DEAD), of("L", CaseKind.LIVE), of("S", CaseKind.SNOW)));
+        assertTrue(all.stream().anyMatch(c -> c.purpose() == Purpose.SERVICE_CHARACTERISTIC && terms(c).equals(Map.of("D", 1.0, "L", 1.0))));
+        assertTrue(all.stream().anyMatch(c -> c.purpose() == Purpose.SERVICE_QUASI_PERMANENT && terms(c).equals(Map.of("D", 1.0, "L", 0.3))));
+        assertEquals(all.size(), all.stream().map(Combination::id).distinct().count());
+        assertEquals(all.size(), all.stream().map(Combination::name).distinct().count());
+    }
+}

@@ -1,0 +1,89 @@
+package kolonne.server.store;
+
+import java.time.LocalDateTime;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+
+/** A store in memory, for tests of what lies above it; one change at a time, as in the database. */
+public final class MemoryStore implements ProjectStore {
+    private static final LocalDateTime NOW = LocalDateTime.of(2026, 1, 1, 0, 0);
+    private final Map<String, ProjectRow> projects = new LinkedHashMap<>();
+    private final Map<String, ModelFileRow> models = new LinkedHashMap<>();
+    private final Map<String, String> mappings = new LinkedHashMap<>();
+    private final List<CommandRow> commands = new ArrayList<>();
+
+    @Override
+    public synchronized List<ProjectRow> list() {
+        return List.copyOf(projects.values());
+    }
+
+    @Override
+    public synchronized Optional<ProjectRow> find(String id) {
+        return Optional.ofNullable(projects.get(id));
+    }
+
+    @Override
+    public synchronized ProjectRow create(String name, String fileName, byte[] model, String basisJson) {
+        ProjectRow row = new ProjectRow("m" + projects.size(), name, NOW, NOW, 1);
+        projects.put(row.id(), row);
+        models.put(row.id(), new ModelFileRow(row.id(), fileName, model));
+        commands.add(new CommandRow(row.id(), 1, "set-basis", basisJson, NOW));
+        return row;
+    }
+
+    @Override
+    public synchronized ModelFileRow model(String id) {
+        return models.get(id);
+    }
+
+    @Override
+    public synchronized Optional<String> last(String id, String kind) {
+        List<CommandRow> all = commands(id, List.of(kind));
+        return all.isEmpty() ? Optional.empty() : Optional.of(all.get(all.size() - 1).body());
+    }
+
+    @Override
+    public synchronized List<CommandRow> commands(String id, List<String> kinds) {
+        return commands.stream().filter(c -> c.projectId().equals(id) && kinds.contains(c.kind())).toList();
+    }
+
+    @Override
+    public synchronized Optional<ProjectRow> append(String id, int version, String kind, String body) {
+        ProjectRow p = projects.get(id);
+        if (p.version() != version) {
+            return Optional.empty();
+        }
+        commands.add(new CommandRow(id, version + 1, kind, body, NOW));
+        return moved(p, p.name());
+    }
+
+    private Optional<ProjectRow> moved(ProjectRow p, String name) {
+        ProjectRow next = new ProjectRow(p.id(), name, p.createdAt(), NOW, p.version() + 1);
+        projects.put(p.id(), next);
+        return Optional.of(next);
+    }
+
+    @Override
+    public synchronized Optional<ProjectRow> rename(String id, int version, String name) {
+        ProjectRow p = projects.get(id);
+        return p.version() == version ? moved(p, name) : Optional.empty();
+    }
+
+    @Override
+    public synchronized boolean delete(String id) {
+        return projects.remove(id) != null;
+    }
+
+    @Override
+    public synchronized List<MappingRow> mappings() {
+        return mappings.entrySet().stream().map(e -> new MappingRow(e.getKey(), e.getValue())).toList();
+    }
+
+    @Override
+    public synchronized void putMapping(String name, String body) {
+        mappings.put(name, body);
+    }
+}

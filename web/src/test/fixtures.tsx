@@ -2,7 +2,7 @@ import { QueryClient, QueryClientProvider } from '@tanstack/react-query'
 import { App, ConfigProvider } from 'antd'
 import type { ReactNode } from 'react'
 import { MemoryRouter } from 'react-router'
-import type { Basis, Beam, Check, Column, Interaction, Point, State } from '../api/client'
+import type { AnalysisSummary, Basis, Beam, Check, Column, History, Interaction, Point, State } from '../api/client'
 
 /** Wraps a component as the application does, with a fresh cache and no retries. */
 export function Around({ children, at = '/' }: { children: ReactNode; at?: string }) {
@@ -71,3 +71,18 @@ export const basis: Basis = {
 }
 
 export const state: State = { version: 5, designed: 5, current: true, doing: '', done: 0, total: 0, findings: [], totals: null }
+
+export const analysis: AnalysisSummary = {
+  version: 1, imported: false, stale: false, forceUnit: 'kN', momentUnit: 'kNm', combinations: [{ id: 'K1', name: '1.4D' }],
+  balance: [
+    { id: 'G', name: 'self-weight', kind: 'dead', generated: false, applied: [0, 0, -900], reaction: [0, 0, 900], residual: 2e-14 },
+    { id: 'W', name: 'wind along X', kind: 'wind', generated: false, applied: [120, 0, 0], reaction: [-120, 0, 0], residual: 1e-14 },
+  ],
+  drifts: [{ storey: 'L1', baseM: 0, topM: 4, loadCase: 'W', driftMm: [1.5, 0], worst: [0.0005, 0], shear: [120, 0] }],
+  masses: [{ storey: 'L1', massT: 91.8, xM: 12, yM: 6 }],
+  findings: [{ severity: 'info', code: 'p-delta', where: 'model', what: 'Second-order effects converged in the third iteration.', mend: '', clause: '', combination: '' }],
+}
+
+export const history: History = {
+  entries: [{ version: 2, summary: 'section 400x800 for member b', at: '2026-01-01T00:00:00Z', inForce: true }], canUndo: true, canRedo: false, modelVersion: 2,
+}

@@ -38,12 +38,11 @@ export function EditDrawer(p: Props) {
   const [added, setAdded] = useState<Edit[]>([])
   const elements = useQueries({ queries: p.members.map((m) => ({ queryKey: ['project', p.id, 'element', m], queryFn: ({ signal }: { signal: AbortSignal }) => api.element(p.id, m, signal), staleTime: 0 })) })
   const analysis = useQuery({ queryKey: ['project', p.id, 'analysis'], queryFn: ({ signal }) => api.analysis(p.id, signal) })
-  const before = p.state?.version ?? 0
-  const save = useEdit(p.id, p.state, (row) => {
+  const save = useEdit(p.id, p.state, (row, from) => {
     const key = `edit-${row.version}`
     message.open({
       key, duration: 8, type: 'success',
-      content: <>Analysed again. <Button type="link" size="small" onClick={() => { p.onDone(before, row.version); message.destroy(key) }}>See what moved</Button></>,
+      content: <>Analysed again. <Button type="link" size="small" onClick={() => { p.onDone(from, row.version); message.destroy(key) }}>See what moved</Button></>,
     })
     p.onClose()
   })

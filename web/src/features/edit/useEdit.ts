@@ -5,16 +5,18 @@ import { api, type ApiError, type Edit, type Project, type State } from '../../a
 export type Step = { edits: Edit[] } | 'undo' | 'redo'
 
 /** Changes of a project's model, one at a time; what is refused is told in the engineer's words. */
-export function useEdit(id: string, state: State | undefined, onDone?: (p: Project) => void) {
+export function useEdit(id: string, state: State | undefined, onDone?: (p: Project, from: number) => void) {
   const { message } = App.useApp()
   const queries = useQueryClient()
-  return useMutation<Project, ApiError, Step>({
+  return useMutation<Project, ApiError, Step, number>({
+    // the news of the next version may come before the answer
+    onMutate: () => state?.version ?? 0,
     mutationFn: (step) => {
       const version = state?.version ?? 0
       return step === 'undo' ? api.undo(id, version) : step === 'redo' ? api.redo(id, version) : api.edit(id, version, step.edits)
     },
     onError: (e) => void message.error(`${e.message} ${e.findings[0] ? `${e.findings[0].where}: ${e.findings[0].what} ${e.findings[0].mend}` : e.detail}`, 8),
-    onSuccess: (p) => onDone?.(p),
+    onSuccess: (p, _step, from) => onDone?.(p, from),
     onSettled: () => queries.invalidateQueries({ queryKey: ['project', id] }),
   })
 }

@@ -8,7 +8,7 @@ import type { Layer } from './layer'
 export function ChangeList({ layer, selected, onSelect }: { layer: Layer; selected?: string; onSelect: (mark: string) => void }) {
   const rows = layer.compare?.changes ?? []
   const parent = useRef<HTMLDivElement>(null)
-  const list = useVirtualizer({ count: rows.length, getScrollElement: () => parent.current, estimateSize: () => 27, overscan: 10, initialRect: { width: 480, height: 600 } })
+  const list = useVirtualizer({ count: rows.length, getScrollElement: () => parent.current, estimateSize: () => 27, overscan: 10 })
   if (!layer.compare) return <p className="strip-words soft">{layer.from > 0 ? 'Comparing…' : 'Choose what to compare above the view.'}</p>
   if (rows.length === 0) return <p className="strip-words soft">Nothing changed: every member carries the same between these versions.</p>
   const n = (v: number | null) => (v === null ? '–' : force(v))

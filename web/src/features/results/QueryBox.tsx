@@ -10,7 +10,9 @@ export function QueryBox(p: {
   const [seen, setSeen] = useState(p.value)
   if (seen !== p.value) {
     setSeen(p.value)
-    setDraft(p.value)
+    // what somebody is typing is newer than what comes back of it
+    const typing = draft !== seen && document.activeElement === p.inputRef.current
+    if (!typing) setDraft(p.value)
   }
   const { value, onChange } = p
   useEffect(() => {

@@ -49,8 +49,14 @@ final class Application implements AutoCloseable {
     private static void empty(String url, String password) throws SQLException {
         try (Connection c = DriverManager.getConnection(url, "app", password); Statement s = c.createStatement()) {
             s.execute("SET FOREIGN_KEY_CHECKS = 0");
-            for (String table : List.of("command", "model_file", "project", "flyway_schema_history")) {
-                s.execute("DROP TABLE IF EXISTS " + table);
+            List<String> tables = new ArrayList<>();
+            try (java.sql.ResultSet r = s.executeQuery("SHOW TABLES")) {
+                while (r.next()) {
+                    tables.add(r.getString(1));
+                }
+            }
+            for (String table : tables) {
+                s.execute("DROP TABLE `" + table + "`");
             }
         }
     }

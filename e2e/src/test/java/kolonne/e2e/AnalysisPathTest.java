@@ -1,0 +1,114 @@
+package kolonne.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.junit.jupiter.api.Assertions.assertNotEquals;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.regex.Pattern;
+import org.junit.jupiter.api.Test;
+
+/** Looking at the analysis, changing the model and seeing what moved, small models, and forces solved elsewhere. */
+class AnalysisPathTest extends BrowserTest {
+    private void choose(String label, String option) {
+        page.getByLabel(label, new Page.GetByLabelOptions().setExact(true)).click();
+        page.locator(".ant-select-dropdown:visible .ant-select-item-option").getByText(option, new Locator.GetByTextOptions().setExact(true)).first().click();
+    }
+
+    private void press(String name) {
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name)).click();
+    }
+
+    @Test
+    void momentsAreDrawnAndReadUnderTheCursor() {
+        openDemo();
+        choose("What the view shows", "Forces");
+        assertThat(page.locator(".ribbon").first()).isVisible();
+        page.locator(".plan-member").first().hover();
+        assertThat(page.locator(".hover-card")).containsText("kNm at");
+        choose("Which force", "Shear");
+        assertThat(page).hasURL(Pattern.compile("comp=vz"));
+        page.locator(".plan-member").nth(3).hover();
+        assertThat(page.locator(".hover-card")).containsText("kN at");
+    }
+
+    @Test
+    void theModelBalancesAndItsShapeIsShown() {
+        openDemo();
+        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Model")).click();
+        page.getByText("Analysis", new Page.GetByTextOptions().setExact(true)).click();
+        assertThat(page.locator(".balance tbody tr").first()).containsText("80");
+        page.getByText("shape", new Page.GetByTextOptions().setExact(true)).last().click();
+        assertThat(page.locator(".space canvas")).isVisible();
+        assertThat(page.locator(".layer-bar")).containsText("most");
+        press("Play");
+        assertThat(page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Stop"))).isVisible();
+    }
+
+    @Test
+    void anEditShowsWhereItsMomentWentAndIsUndone() {
+        openDemo();
+        page.getByLabel("Query", new Page.GetByLabelOptions().setExact(true)).fill("storey:L2 beam");
+        assertThat(rows().first()).containsText("L2-B");
+        rows().first().click();
+        assertThat(rows().first()).hasAttribute("aria-selected", "true");
+        page.keyboard().press("e");
+        page.getByLabel("New section", new Page.GetByLabelOptions().setExact(true)).fill("450x900");
+        page.keyboard().press("Enter");
+        press("Apply and analyse");
+        page.getByText("See what moved").click();
+        Locator changed = page.locator("section[aria-label='What changed'] [role=option]");
+        assertThat(changed.first()).isVisible();
+        assertNotEquals("0", changed.first().locator(".num").last().textContent());
+        assertThat(page.getByRole(AriaRole.STATUS)).hasAttribute("data-current", "true");
+        page.keyboard().press("Control+z");
+        assertThat(page.getByLabel("Redo the edit")).isEnabled();
+        assertThat(page.getByLabel("Undo the edit")).isDisabled();
+        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Model")).click();
+        page.getByText("Changes and forces", new Page.GetByTextOptions().setExact(true)).click();
+        assertThat(page.getByText("(undone)").first()).isVisible();
+    }
+
+    @Test
+    void aContinuousBeamIsDrawnUpAndDesigned() {
+        page.getByText("Draw up a continuous beam").click();
+        assertThat(page.getByLabel("Moment, strength envelope, on the tension side")).isVisible();
+        Locator length = page.getByLabel("Length of span 1", new Page.GetByLabelOptions().setExact(true));
+        length.fill("0");
+        length.press("Tab");
+        length.fill("8");
+        length.press("Tab");
+        press("Make it a project and design it");
+        assertThat(page.getByRole(AriaRole.STATUS)).hasAttribute("data-current", "true");
+        assertThat(rows().first()).isVisible();
+        rows().getByText("Beam-B01").dblclick();
+        assertThat(page.getByLabel("Elevation with bars")).isVisible();
+    }
+
+    @Test
+    void aColumnIsDrawnUpAndForcesSolvedElsewhereReplaceItsOwn() throws IOException {
+        page.getByText("Draw up a column").click();
+        assertThat(page.getByLabel("The column with its forces")).isVisible();
+        press("Make it a project and design it");
+        assertThat(page.getByRole(AriaRole.STATUS)).hasAttribute("data-current", "true");
+        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Model")).click();
+        page.getByText("Changes and forces", new Page.GetByTextOptions().setExact(true)).click();
+        Path table = Files.createTempFile("forces", ".csv");
+        Files.writeString(table, "Stab;LC;x [m];N [kN];M [kNm]\nC1;D;0;1500;60\nC1;D;4.2;1480;-60\nC9;D;0;1;1\n");
+        press("Import forces solved elsewhere");
+        page.locator(".ant-modal input[type=file]").setInputFiles(table);
+        // the member's column has a name that nobody could guess
+        assertThat(page.getByText("No column is mapped to the member.")).isVisible();
+        choose("Column of member", "Stab");
+        assertThat(page.getByText("2 of 3 rows can be used.")).isVisible();
+        assertThat(page.getByText("C9")).isVisible();
+        page.getByPlaceholder("not remembered").fill("frame tables");
+        press("Take the forces");
+        assertThat(page.getByText("The forces were solved elsewhere.")).isVisible();
+        assertThat(page.getByRole(AriaRole.STATUS)).hasAttribute("data-current", "true");
+    }
+}

@@ -1,0 +1,68 @@
+package kolonne.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+
+import com.microsoft.playwright.Browser;
+import com.microsoft.playwright.BrowserType;
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.Playwright;
+import com.microsoft.playwright.options.AriaRole;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Map;
+import java.util.regex.Pattern;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.BeforeEach;
+
+/** The packaged application and Chromium, started once for the tests of a class; every test has a page of its own. */
+abstract class BrowserTest {
+    private static Application application;
+    private static Playwright playwright;
+    private static Browser browser;
+    protected Page page;
+
+    @BeforeAll
+    static void start() throws Exception {
+        application = new Application();
+        com.microsoft.playwright.assertions.PlaywrightAssertions.setDefaultAssertionTimeout(20_000);
+        playwright = Playwright.create(new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));
+        browser = playwright.chromium().launch(new BrowserType.LaunchOptions().setExecutablePath(Path.of("/usr/bin/chromium"))
+            .setArgs(List.of("--no-sandbox", "--use-angle=swiftshader", "--enable-unsafe-swiftshader",
+                "--disable-background-networking", "--disable-component-update", "--disable-sync")));
+    }
+
+    @AfterAll
+    static void stop() throws Exception {
+        if (playwright != null) {
+            playwright.close();
+        }
+        if (application != null) {
+            application.close();
+        }
+    }
+
+    @BeforeEach
+    void open() {
+        page = browser.newContext(new Browser.NewContextOptions().setViewportSize(1280, 800).setAcceptDownloads(true)).newPage();
+        page.setDefaultTimeout(20_000);
+        page.navigate(application.address());
+    }
+
+    @AfterEach
+    void close() {
+        page.context().close();
+    }
+
+    protected void openDemo() {
+        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName(Pattern.compile("Veldhaven"))).first().click();
+        assertThat(page.getByRole(AriaRole.STATUS)).hasAttribute("data-current", "true");
+        assertThat(page.getByRole(AriaRole.LISTBOX).locator("[role=option]").first()).isVisible();
+    }
+
+    protected Locator rows() {
+        return page.locator("section[aria-label=Worklist] [role=option]");
+    }
+}

@@ -6,7 +6,9 @@ import type { Layer } from './layer'
 
 /** Members by how much an edit changed them, largest first. */
 export function ChangeList({ layer, selected, onSelect }: { layer: Layer; selected?: string; onSelect: (mark: string) => void }) {
-  const rows = layer.compare?.changes ?? []
+  // rounding of the solver is no change
+  const least = Math.max(0.005, 1e-3 * (layer.compare?.most ?? 0))
+  const rows = (layer.compare?.changes ?? []).filter((c) => Math.abs(c.by) >= least)
   const parent = useRef<HTMLDivElement>(null)
   const list = useVirtualizer({ count: rows.length, getScrollElement: () => parent.current, estimateSize: () => 27, overscan: 10 })
   if (!layer.compare) return <p className="strip-words soft">{layer.from > 0 ? 'Comparing…' : 'Choose what to compare above the view.'}</p>

@@ -22,8 +22,8 @@ export function Envelopes(p: Props) {
   const all = p.envelopes.flatMap((e) => [...p.high(e), ...p.low(e)])
   const top = Math.max(0, ...all.map((v) => v * p.sign))
   const bottom = Math.min(0, ...all.map((v) => v * p.sign))
-  const scale = (p.height - 44) / (top - bottom || 1)
-  const y = (v: number) => 26 + (top - v * p.sign) * scale
+  const scale = (p.height - 54) / (top - bottom || 1)
+  const y = (v: number) => 36 + (top - v * p.sign) * scale
   const points = (e: Envelope, v: number[]) => e.x.map((x, i) => `${p.x(x).toFixed(1)},${y(v[i]!).toFixed(1)}`).join(' ')
   const near = at === undefined ? undefined : nearest(p.envelopes, at, p.x)
   return (

@@ -43,7 +43,7 @@ final class EditRoutes {
             Route.get("/api/projects/{id}/options", "How the frame is analysed", OptionsDto.class, this::options));
     }
 
-    /** Edits as in docs/formats/model.md. */
+    /** Edits as in docs/formats/edits.md. */
     record EditsDto(List<Map<String, Object>> edits) {}
 
     record EntryDto(int version, String summary, String at, boolean inForce) {}

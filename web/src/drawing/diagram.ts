@@ -43,7 +43,7 @@ export function peak(d: MemberDiagram): { x: number; v: number } {
 /** A size that few members pass, to which diagrams are scaled: one very large value neither flattens all others nor fills the view. */
 export function typicalPeak(list: MemberDiagram[]): number {
   const peaks = list.map((d) => Math.abs(peak(d).v)).filter((v) => v > 0).sort((a, b) => a - b)
-  return peaks.length === 0 ? 1 : Math.max(peaks[Math.floor(0.95 * (peaks.length - 1))]!, peaks.at(-1)! / 4)
+  return peaks.length === 0 ? 1 : Math.max(peaks[Math.floor(0.95 * (peaks.length - 1))]!, peaks.at(-1)! / 6)
 }
 
 /** Displacement [mm] at a part (0 to 1) of a member; points as the server gives them, four numbers each. */

@@ -29,7 +29,7 @@ describe('a diagram along a member', () => {
   it('is scaled so that one very large value neither flattens all others nor fills the view', () => {
     const of = (v: number): MemberDiagram => ({ id: 'm', x: [0], v: [v], low: null })
     expect(typicalPeak([...Array<number>(99).fill(10), 12].map(of))).toBe(10)
-    expect(typicalPeak([...Array<number>(99).fill(10), 4000].map(of))).toBe(1000)
+    expect(typicalPeak([...Array<number>(99).fill(10), 4000].map(of))).toBeCloseTo(4000 / 6, 9)
     expect(typicalPeak([])).toBe(1)
   })
 })

@@ -2028,6 +2028,7 @@ export interface components {
             zones: components["schemas"]["ZoneDto"][];
             cuts: components["schemas"]["CutDto"][];
             points: components["schemas"]["PointDto"][];
+            deflections: components["schemas"]["DeflectedDto"][];
             checks: components["schemas"]["CheckDto"][];
             findings: components["schemas"]["FindingDto"][];
             utilisation: number;
@@ -2158,6 +2159,16 @@ export interface components {
             sideBarsPerFace: number;
             sideBarDiameter: number;
         };
+        DeflectedDto: {
+            span: number;
+            x: number[];
+            live: number[];
+            lasting: number[];
+            liveLimit: number;
+            lastingLimit: number;
+            service: string;
+            sustained: string;
+        };
         DeflectionDto: {
             version: number;
             of: string;
@@ -2210,6 +2221,8 @@ export interface components {
             layersMost: number;
             practicalCap: number;
             preference: string;
+            liveDeflection: number;
+            lastingDeflection: number;
             swayX: string;
             swayY: string;
         };
@@ -2419,6 +2432,7 @@ export interface components {
             vLimit: number;
             t: number;
             comboT: string;
+            tn: number;
         };
         PreviewDto: {
             rows: components["schemas"]["RowDto"][];

@@ -24,7 +24,7 @@ export const check = (kind: string, utilisation: number, station = -1): Check =>
 
 const point = (x: number, mPos: number, mNeg: number, v: number): Point => ({
   x, span: 0, mPos, comboPos: '1.2D + 1.6L', mNeg, comboNeg: '1.4D', capPos: 200, capNeg: -150, vMax: v, comboVMax: '1.2D + 1.6L', vMin: v, comboVMin: '1.4D', vc: 60,
-  vn: 140, vLimit: 500, t: 2, comboT: '1.4D',
+  vn: 140, vLimit: 500, t: 2, comboT: '1.4D', tn: 8,
 })
 
 const section = { label: '300 × 600', shape: 'rectangle', width: 300, webWidth: 300, depth: 600, flangeDepth: 0, fc: 35 }
@@ -42,6 +42,7 @@ export const beam: Beam = {
   cuts: [{ x: 3000, label: 'A1–B1 middle', span: 0, top: '2T16', bottom: '2T16 + 3T20', legs: 2, stirrupDiameter: 10, sideBarsPerFace: 0, sideBarDiameter: 0,
     bars: [{ y: 58, z: 542, diameter: 16, size: 'T16', through: true }, { y: 60, z: 60, diameter: 20, size: 'T20', through: false }] }],
   points: [point(200, 0, -90, 120), point(3000, 180, 0, 0), point(5800, 0, -90, -120)],
+  deflections: [{ span: 0, x: [200, 3000, 5800], live: [0, 6.5, 0], lasting: [0, 14.2, 0], liveLimit: 16.7, lastingLimit: 25, service: 'D + L', sustained: 'D + 0.3L' }],
   checks: [check('flexure-bottom', 0.9, 1), check('shear', 0.86, 0)], findings: [],
 }
 
@@ -67,7 +68,7 @@ export const interaction: Interaction = {
 export const basis: Basis = {
   name: 'Standard, SI', code: 'aci-318m-19', fyMpa: 420, fytMpa: 420, beamCoverMm: 40, columnCoverMm: 40, aggregateMm: 20, beamBars: ['T16', 'T20'], columnBars: ['T20', 'T25'],
   stirrups: ['T10'], spacingStepMm: 25, spacingLeastMm: 75, spacingMostMm: 300, zonesMost: 3, legsMost: 6, layersMost: 2, practicalCap: 0.04, preference: 'least-steel',
-  swayX: 'from-model', swayY: 'from-model',
+  liveDeflection: 360, lastingDeflection: 240, swayX: 'from-model', swayY: 'from-model',
 }
 
 export const state: State = { version: 5, designed: 5, current: true, doing: '', done: 0, total: 0, findings: [], totals: null }

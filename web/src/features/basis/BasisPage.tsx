@@ -6,7 +6,7 @@ import { unitsOf } from '../../lib/units'
 import { ErrorView } from '../../ui/ErrorView'
 import { InlineText } from '../../ui/InlineText'
 import { Loading } from '../../ui/Loading'
-import { BARS, COVER, MATERIALS, shown, STIRRUPS, stored, unitOf, type NumberField } from './fields'
+import { BARS, COVER, DEFLECTION, MATERIALS, shown, STIRRUPS, stored, unitOf, type NumberField } from './fields'
 
 /** The basis of design. Every change is stored at once and redesigns the building; undo takes the last one back. */
 export function BasisPage({ id, state }: { id: string; state?: State }) {
@@ -74,6 +74,8 @@ export function BasisPage({ id, state }: { id: string; state?: State }) {
           </Row>
           <h2>Stirrups</h2>
           {numbers(STIRRUPS)}
+          <h2>Deflection of beams</h2>
+          {numbers(DEFLECTION)}
         </section>
       </div>
     </div>

@@ -27,6 +27,10 @@ export const STIRRUPS: NumberField[] = [
   { key: 'zonesMost', name: 'Zones a span', kind: 'count', least: 1, most: 3, help: 'Stretches of one spacing that a span may have.' },
   { key: 'legsMost', name: 'Most legs', kind: 'count', least: 2, most: 12, help: 'Stirrup legs across a beam.' },
 ]
+export const DEFLECTION: NumberField[] = [
+  { key: 'liveDeflection', name: 'Live load, span over', kind: 'count', least: 100, most: 2000, help: 'Immediate deflection under live load at most the span over this (24.2.2): 360 for floors.' },
+  { key: 'lastingDeflection', name: 'After partitions, span over', kind: 'count', least: 100, most: 2000, help: 'Long-term deflection and live load together (24.2.2): 240, or 480 where partitions are likely to be damaged; a deep span is then no substitute.' },
+]
 export const BARS: NumberField[] = [
   { key: 'layersMost', name: 'Layers a face', kind: 'count', least: 1, most: 3, help: 'Layers of bars in one face of a beam.' },
   { key: 'practicalCap', name: 'Practical steel cap of columns', kind: 'percent', least: 1, most: 8, help: 'Above it a column is called too small, though legal: bars lap and cross in the joint.' },

@@ -11,9 +11,9 @@ import { FindingList } from '../../ui/FindingList'
 import { HatchDefs } from '../../ui/UtilisationBar'
 import { BeamElevation } from './BeamElevation'
 import { BeamSections } from './BeamSections'
-import { MomentDiagram, ShearDiagram } from './Diagrams'
+import { DEFLECTION_HEIGHT, DeflectionDiagram, MomentDiagram, ShearDiagram, TORSION_HEIGHT, TorsionDiagram } from './Diagrams'
 
-/** A beam line on one horizontal axis: elevation, moment, shear, sections; beside it the calculation at the cursor. */
+/** A beam line on one horizontal axis: elevation, moment, shear with torsion, deflection, sections; beside it the calculation at the cursor. */
 export function BeamSheet({ id, beam, units }: { id: string; beam: Beam; units: Units }) {
   const host = useRef<HTMLDivElement>(null)
   const [width, setWidth] = useState(880)
@@ -29,6 +29,8 @@ export function BeamSheet({ id, beam, units }: { id: string; beam: Beam; units: 
   const station = hover ?? fixed
   const point = beam.points[station]!
   const axis = axisOf(beam, width)
+  const twisted = beam.checks.some((c) => c.kind === 'torsion')
+  const deflected = beam.deflections.length > 0
   const calculation = useQuery({
     queryKey: ['project', id, 'calculation', beam.mark, fixed], placeholderData: keepPreviousData,
     queryFn: ({ signal }) => api.calculation(id, beam.mark, { station: fixed }, signal),
@@ -50,7 +52,9 @@ export function BeamSheet({ id, beam, units }: { id: string; beam: Beam; units: 
         <BeamElevation beam={beam} axis={axis} widthPx={width} units={units} />
         <MomentDiagram beam={beam} axis={axis} widthPx={width} units={units} station={station} />
         <ShearDiagram beam={beam} axis={axis} widthPx={width} units={units} station={station} />
-        <div className="cursor" style={{ left: axis.x(point.x) }}><span>{distanceIn(point.x, units).toFixed(2)} {units.distance}</span></div>
+        {twisted && <TorsionDiagram beam={beam} axis={axis} widthPx={width} units={units} station={station} />}
+        {deflected && <DeflectionDiagram beam={beam} axis={axis} widthPx={width} units={units} />}
+        <div className="cursor" style={{ left: axis.x(point.x), height: 482 + (twisted ? TORSION_HEIGHT : 0) + (deflected ? DEFLECTION_HEIGHT : 0) }}><span>{distanceIn(point.x, units).toFixed(2)} {units.distance}</span></div>
         <BeamSections beam={beam} />
       </div>
       <aside className="side">
@@ -59,7 +63,7 @@ export function BeamSheet({ id, beam, units }: { id: string; beam: Beam; units: 
           <span>M−</span><b>{force(momentIn(point.mNeg, units))}</b><span className="soft">of {force(momentIn(point.capNeg, units))} {units.moment}</span><span className="soft clip">{point.comboNeg}</span>
           <span>V</span><b>{force(forceIn(Math.max(Math.abs(point.vMax), Math.abs(point.vMin)), units))}</b><span className="soft">of {force(forceIn(point.vn, units))} {units.force}</span>
           <span className="soft clip">{Math.abs(point.vMax) >= Math.abs(point.vMin) ? point.comboVMax : point.comboVMin}</span>
-          <span>T</span><b>{force(momentIn(point.t, units))}</b><span className="soft">{units.moment}</span><span className="soft clip">{point.comboT}</span>
+          <span>T</span><b>{force(momentIn(point.t, units))}</b><span className="soft">of {force(momentIn(point.tn, units))} {units.moment}</span><span className="soft clip">{point.comboT}</span>
         </div>
         <FindingList findings={beam.findings} />
         <CheckTable checks={beam.checks} onPick={(c) => setFixed(c.station >= 0 ? c.station : nearest(beam.points, c.x))} />

@@ -1,7 +1,10 @@
 import type { Beam, Point } from '../../api/client'
 import { filled, line, peaks, scaleOf, type Axis } from '../../drawing/beamScene'
 import { force } from '../../lib/format'
-import { forceIn, momentIn, type Units } from '../../lib/units'
+import { forceIn, lengthIn, momentIn, type Units } from '../../lib/units'
+
+export const TORSION_HEIGHT = 106
+export const DEFLECTION_HEIGHT = 102
 
 interface Props {
   beam: Beam
@@ -62,6 +65,51 @@ export function ShearDiagram({ beam, axis, widthPx, units, station }: Props) {
       {limitShown && curve((p) => p.vLimit, 'limit')}
       {limitShown && curve((p) => -p.vLimit, 'limit')}
       <circle className="dot" cx={axis.x(at.x)} cy={y(v)} r={2.6} />
+    </svg>
+  )
+}
+
+/** Torque against what the outer legs carry beside the shear; where torsion does not count, against the threshold. */
+export function TorsionDiagram({ beam, axis, widthPx, units, station }: Props) {
+  const pts = beam.points
+  const y = scaleOf(pts.flatMap((p) => [p.t, Math.min(p.tn, 3 * Math.max(...pts.map((q) => q.t)))]), 22, 96, false)
+  const fails = beam.checks.some((c) => c.kind === 'torsion' && !c.satisfied)
+  const at = pts[station]!
+  return (
+    <svg width={widthPx} height={TORSION_HEIGHT} role="img" aria-label="Torsion, demand against capacity">
+      <text x={axis.left - 28} y={12} className="axis-text">torsion, {units.moment} — demand filled, outer legs beside the shear line</text>
+      <polygon className="demand" points={filled(pts, (p) => p.t, axis, y)} />
+      {fails && <Over pts={pts} axis={axis} y={y} demand={(p) => p.t} capacity={(p) => p.tn} />}
+      <line className="zero" x1={axis.left} x2={axis.right} y1={y(0)} y2={y(0)} />
+      <polyline className="capacity" points={line(pts.map((p) => [axis.x(p.x), Math.max(18, y(p.tn))]))} />
+      {peaks(pts, (p) => p.t).map((p) => <Peak key={p.span} x={axis.x(p.x)} y={y(p.t) - 3} v={force(momentIn(p.t, units))} />)}
+      <circle className="dot" cx={axis.x(at.x)} cy={y(at.t)} r={2.6} />
+    </svg>
+  )
+}
+
+/** Deflections downwards: live load at once, and what comes after the partitions, with their largest against the limits. */
+export function DeflectionDiagram({ beam, axis, widthPx, units }: Omit<Props, 'station'>) {
+  const all = beam.deflections.flatMap((d) => [...d.live, ...d.lasting])
+  const y = scaleOf(all, 24, 84, true)
+  const curve = (x: number[], w: number[]) => line(x.map((v, i) => [axis.x(v), y(w[i]!)]))
+  return (
+    <svg width={widthPx} height={DEFLECTION_HEIGHT} role="img" aria-label="Deflection">
+      <text x={axis.left - 28} y={12} className="axis-text">deflection, {units.length} — after partitions line, live load dotted</text>
+      <line className="zero" x1={axis.left} x2={axis.right} y1={y(0)} y2={y(0)} />
+      {beam.deflections.map((d) => {
+        const most = d.lasting.reduce((a, v) => (Math.abs(v) > Math.abs(a) ? v : a), 0)
+        const at = d.x[d.lasting.indexOf(most)]!
+        return (
+          <g key={d.span}>
+            <polyline className="capacity" points={curve(d.x, d.lasting)} />
+            <polyline className="dotted" points={curve(d.x, d.live)} />
+            <text x={axis.x(at)} y={y(most) + (most >= 0 ? 12 : -4)} textAnchor="middle" className={Math.abs(most) > d.lastingLimit ? 'peak over-ink' : 'peak'}>
+              {lengthIn(most, units).toFixed(units.us ? 2 : 1)} of {lengthIn(d.lastingLimit, units).toFixed(units.us ? 2 : 1)}
+            </text>
+          </g>
+        )
+      })}
     </svg>
   )
 }

@@ -27,17 +27,34 @@ import kolonne.core.finding.Finding;
  * @param layersMost    layers of bars in a face
  * @param practicalCap  column steel over gross area above which the section is called too small
  * @param preference    what the choice of bars prefers
+ * @param deflection    what spans may deflect
  * @param swayX         how the frame resists sway along global X
  * @param swayY         how the frame resists sway along global Y
  */
 public record Basis(String name, String code, double fy, double fyt, double beamCover, double columnCover,
                     double aggregate, List<String> beamBars, List<String> columnBars, List<String> stirrups,
                     double spacingStep, double spacingLeast, double spacingMost, int zonesMost, int legsMost,
-                    int layersMost, double practicalCap, Preference preference, Sway swayX, Sway swayY) {
+                    int layersMost, double practicalCap, Preference preference, DeflectionLimits deflection, Sway swayX,
+                    Sway swayY) {
     public static final List<String> CODES = List.of("aci-318m-19", "aci-318-19");
 
     /** What to prefer where several arrangements satisfy. */
     public enum Preference { LEAST_STEEL, FEWEST_BARS }
+
+    /**
+     * Parts of the span that deflections may not pass, as divisors (ACI 318-19 table 24.2.2).
+     *
+     * @param live    immediate deflection under live load, 360 for floors
+     * @param lasting what comes after the partitions: 240, or 480 where they are likely to be damaged
+     */
+    public record DeflectionLimits(double live, double lasting) {
+        public static final DeflectionLimits FLOOR = new DeflectionLimits(360, 240);
+
+        /** Whether partitions are likely to be damaged: a deep span is then no substitute for computed deflections (9.3.1.1). */
+        public boolean sensitive() {
+            return lasting >= 480;
+        }
+    }
 
     /** FROM_MODEL: by the storey's stability index; BRACED: taken as braced whatever the index says. */
     public enum Sway { FROM_MODEL, BRACED }
@@ -53,11 +70,11 @@ public record Basis(String name, String code, double fy, double fyt, double beam
         return usUnits
             ? new Basis("Standard, US", "aci-318-19", 60_000 * PSI, 60_000 * PSI, 38.1, 38.1, 19.05,
                 List.of("#5", "#6", "#7", "#8", "#9"), List.of("#6", "#7", "#8", "#9", "#10", "#11"),
-                List.of("#3", "#4", "#5"), 25.4, 76.2, 304.8, 3, 6, 2, 0.04, Preference.LEAST_STEEL, Sway.FROM_MODEL,
-                Sway.FROM_MODEL)
+                List.of("#3", "#4", "#5"), 25.4, 76.2, 304.8, 3, 6, 2, 0.04, Preference.LEAST_STEEL,
+                DeflectionLimits.FLOOR, Sway.FROM_MODEL, Sway.FROM_MODEL)
             : new Basis("Standard, SI", "aci-318m-19", 420, 420, 40, 40, 20, List.of("T16", "T20", "T25", "T32"),
                 List.of("T16", "T20", "T25", "T32"), List.of("T10", "T12", "T16"), 25, 75, 300, 3, 6, 2, 0.04,
-                Preference.LEAST_STEEL, Sway.FROM_MODEL, Sway.FROM_MODEL);
+                Preference.LEAST_STEEL, DeflectionLimits.FLOOR, Sway.FROM_MODEL, Sway.FROM_MODEL);
     }
 
     private static final double PSI = 0.00689475729316836;
@@ -110,6 +127,8 @@ public record Basis(String name, String code, double fy, double fyt, double beam
         range(out, "zonesMost", zonesMost, 1, 3, "");
         range(out, "legsMost", legsMost, 2, 12, "");
         range(out, "layersMost", layersMost, 1, 3, "");
+        range(out, "liveDeflection", deflection.live(), 100, 2000, "");
+        range(out, "lastingDeflection", deflection.lasting(), 100, 2000, "");
         range(out, "practicalCap", practicalCap, 0.01, 0.08, "");
         labels(out, "beamBars", beamBars);
         labels(out, "columnBars", columnBars);

@@ -41,8 +41,13 @@ public record BeamCage(List<Group> groups, List<Zone> zones, List<SideBars> side
         }
     }
 
-    /** Bars along both side faces of a deep web. @param perFace bars on each side */
-    public record SideBars(int span, Bar bar, int perFace, double from, double to) {}
+    /** Bars along both side faces of a web. @param perFace bars on each side; hooks as in a group */
+    public record SideBars(int span, Bar bar, int perFace, double from, double to, boolean hookFrom, boolean hookTo) {
+        /** Area of one level, a bar on either side [mm2]. */
+        public double levelArea() {
+            return 2 * bar.area();
+        }
+    }
 
     /** The zone at {@code x} in a span, the next where two meet; null if there is none. */
     public Zone zoneAt(int span, double x) {

@@ -30,6 +30,7 @@ public final class BeamCheck {
     private final DesignCode code;
     private final BarsAt bars;
     private final Governing governing = new Governing();
+    private final BeamTorsionCheck torsion;
     private final Map<FlexureKey, FlexuralStrength> strengths = new HashMap<>();
 
     private record FlexureKey(Shape shape, double fc, boolean sagging, List<BarLayer> layers) {}
@@ -41,6 +42,7 @@ public final class BeamCheck {
         this.basis = context.basis();
         this.code = basis.designCode();
         this.bars = new BarsAt(line, cage, basis);
+        this.torsion = new BeamTorsionCheck(line, cage, context, bars, governing, (x, span) -> shearStrength(x, span, Trace.OFF));
     }
 
     /** Checks the whole line. */
@@ -49,9 +51,12 @@ public final class BeamCheck {
         List<BeamDesign.Point> profile = c.profile();
         List<BeamShearCheck.Demand> shears = new BeamShearCheck(line, context, c.governing,
             (x, span) -> c.shearStrength(x, span, Trace.OFF)).run();
+        c.torsion.run(shears);
+        List<Deflections> deflections = new BeamDeflection(line, context, c.bars).all();
         new BeamDetailCheck(line, cage, context, c.bars, c.governing, shears).run();
+        new DeflectionCheck(line, context, c.governing, deflections).run();
         List<CheckResult> checks = c.governing.results();
-        return new BeamDesign(line, cage, checks, profile, BeamFindings.of(line, checks, context));
+        return new BeamDesign(line, cage, checks, profile, deflections, BeamFindings.of(line, checks, context));
     }
 
     private List<BeamDesign.Point> profile() {
@@ -61,7 +66,7 @@ public final class BeamCheck {
         }
         for (int i = 0; i < out.size(); i++) {
             flexureAt(i, out.get(i));
-            torsionAt(i, out.get(i));
+            flexureWithTorsion(i, out.get(i));
         }
         return out;
     }
@@ -103,7 +108,7 @@ public final class BeamCheck {
         ShearStrength shear = shearStrength(s.x(), span, Trace.OFF);
         return new BeamDesign.Point(s.x(), s.span(), mPos, combo[0], mNeg, combo[1], strength(s.x(), span, true).phiMn(),
             -strength(s.x(), span, false).phiMn(), vMax, combo[2], vMin, combo[3], shear.concrete(), shear.total(),
-            shear.limit(), t, combo[4]);
+            shear.limit(), t, combo[4], torsion.capacity(s, span, shear, combo[4]));
     }
 
     private FlexuralStrength strength(double x, BeamLine.Span span, boolean sagging) {
@@ -179,37 +184,43 @@ public final class BeamCheck {
         return !sagging && line.cantilever(span.number()) ? Math.min(s.width(), 2 * s.webWidth()) : s.webWidth();
     }
 
-    private void torsionAt(int i, BeamDesign.Point p) {
-        if (p.t() <= 0) {
+    /**
+     * Bending of a combination with its torque: the tension bars' share of the torsion is taken off them. Only combinations
+     * that could pass what the bending alone uses are computed: φMn grows less than in proportion to the bars, so that
+     * M / (φMn (1 − A/As)) is never less than the use of the reduced section.
+     */
+    private void flexureWithTorsion(int i, BeamDesign.Point p) {
+        BeamLine.Span span = line.spans().get(p.span());
+        BeamTorsion t = torsion.of(p.span());
+        if (!t.counts() || !t.countsAt(p.x())) {
             return;
         }
-        BeamLine.Span span = line.spans().get(p.span());
-        double threshold = threshold(span, Trace.OFF);
-        add(i, "torsion-threshold", "Torsion, threshold", Cause.OUT_OF_SCOPE, p.t(), threshold, Quantity.MOMENT,
-            p.t() / threshold, p.comboT(), code.torsionClause());
+        BeamLine.Station s = line.stations().get(i);
+        for (int c = 0; c < context.strength().count(); c++) {
+            double m = context.at(s, c, Analysis.MY);
+            boolean sagging = m >= 0;
+            String face = sagging ? "bottom" : "top";
+            double level = t.levelSteel(Math.abs(context.at(s, c, Analysis.T)));
+            double has = bars.developedAt(p.x(), sagging ? BeamCage.Face.BOTTOM : BeamCage.Face.TOP);
+            double alone = strength(p.x(), span, sagging).phiMn();
+            double bound = level < has && alone > 0 ? Math.abs(m) / (alone * (1 - level / has)) : Double.POSITIVE_INFINITY;
+            String kind = "flexure-torsion-" + face;
+            if (!governing.governs(kind, Math.max(bound, level / Math.max(has, 1e-9)))) {
+                continue;
+            }
+            double use = level >= has ? level / Math.max(has, 1e-9) : useWith(p.x(), span, sagging, Math.abs(m), level / has);
+            add(i, kind, "Flexure with torsion, " + face, Cause.FLEXURE, Math.abs(m), use > 0 ? Math.abs(m) / use : alone, Quantity.MOMENT, use, c,
+                code.torsion().longitudinalClause());
+        }
     }
 
-    /** Threshold torque of the web or, where larger, of the web with the flange that acts with it (9.2.4.4). */
-    private double threshold(BeamLine.Span span, Trace t) {
-        Shape s = span.section().shape();
-        double fc = span.material().fc();
-        double bw = s.webWidth();
-        double h = s.depth();
-        double web = code.torsionThreshold(fc, bw * h, 2 * (bw + h), Trace.OFF);
-        double acp = bw * h;
-        double pcp = 2 * (bw + h);
-        int sides = s instanceof Shape.Tee ? 2 : s instanceof Shape.Ell ? 1 : 0;
-        if (sides > 0) {
-            double hf = s instanceof Shape.Tee tee ? tee.hf() : ((Shape.Ell) s).hf();
-            double overhang = Math.min((s.width() - bw) / sides, Math.min(h - hf, 4 * hf));
-            double with = acp + sides * overhang * hf;
-            double around = pcp + 2 * sides * overhang;
-            if (code.torsionThreshold(fc, with, around, Trace.OFF) > web) {
-                acp = with;
-                pcp = around;
-            }
-        }
-        return code.torsionThreshold(fc, acp, pcp, t);
+    /** Use of the section with a part of its tension bars taken off for torsion. */
+    private double useWith(double x, BeamLine.Span span, boolean sagging, double moment, double part) {
+        double h = span.section().shape().depth();
+        List<BarLayer> reduced = bars.layers(x, span, sagging).stream().map(l -> l.depth() > h / 2 ? new BarLayer(l.depth(), l.area() * (1 - part)) : l)
+            .toList();
+        double capacity = FlexuralStrength.of(span.section().shape(), sagging, reduced, span.material().fc(), basis.fy(), code, Trace.OFF).phiMn();
+        return moment <= negligible(span) ? 0 : capacity > 0 ? moment / capacity : Double.POSITIVE_INFINITY;
     }
 
     /** Axial force is left out: compression helps, tension above a threshold is reported as out of scope. */
@@ -254,10 +265,7 @@ public final class BeamCheck {
         c.explainFlexure(p, span, true, t);
         c.explainFlexure(p, span, false, t);
         c.explainShear(p, span, t);
-        t.say("Torsion", "Torque against the threshold below which it may be neglected", c.code.torsionClause());
-        double threshold = c.threshold(span, t);
-        t.step("Tu / φTth", "Tu / φTth", "{0} / {1}", p.t() / threshold, Quantity.UTILISATION, c.code.torsionClause(),
-            in(p.t(), Quantity.MOMENT), in(threshold, Quantity.MOMENT));
+        c.torsion.explain(p, span, station, t);
         c.explainSpan(span, t);
         return t.steps();
     }
@@ -265,7 +273,11 @@ public final class BeamCheck {
     /** Span to depth, hooks, and every other check of the span that belongs to no single station. */
     private void explainSpan(BeamLine.Span span, Trace t) {
         t.say("Span " + (span.number() + 1), "Proportions, fit, spacing and anchorage", "");
-        BeamDetailCheck.leastDepth(line, span, basis, t);
+        DeflectionCheck.leastDepth(line, span, basis, t);
+        BeamDeflection deflection = new BeamDeflection(line, context, bars);
+        if (deflection.known()) {
+            deflection.explain(span, t);
+        }
         for (BeamCage.Group g : cage.groups()) {
             if (g.hookFrom() && span.number() == 0 || g.hookTo() && span.number() == line.spans().size() - 1) {
                 code.hookLength(g.bar(), span.material().fc(), basis.fy(), t);

@@ -11,9 +11,10 @@ import kolonne.core.finding.Severity;
  *
  * @param checks   worst result of every kind
  * @param profile  demand and capacity at the stations, for drawing
+ * @param deflections of every span; empty where the model has no service combinations
  */
 public record BeamDesign(BeamLine line, BeamCage cage, List<CheckResult> checks, List<Point> profile,
-                         List<Finding> findings) {
+                         List<Deflections> deflections, List<Finding> findings) {
     /**
      * Demand and capacity at a station.
      *
@@ -23,14 +24,16 @@ public record BeamDesign(BeamLine line, BeamCage cage, List<CheckResult> checks,
      * @param vMax   greatest and {@code vMin} least shear [N]
      * @param vc     design strength of the concrete; vn with stirrups; vLimit of the section [N]
      * @param t      greatest torque by size [Nmm]
+     * @param tn     torque that the outer legs carry beside the shear that comes with t; the threshold where torsion does not count
      */
     public record Point(double x, int span, double mPos, int comboPos, double mNeg, int comboNeg, double capPos,
                         double capNeg, double vMax, int comboVMax, double vMin, int comboVMin, double vc, double vn,
-                        double vLimit, double t, int comboT) {}
+                        double vLimit, double t, int comboT, double tn) {}
 
     public BeamDesign {
         checks = List.copyOf(checks);
         profile = List.copyOf(profile);
+        deflections = List.copyOf(deflections);
         findings = List.copyOf(findings);
     }
 

@@ -40,7 +40,7 @@ public final class BeamDesigner {
             stirrup = zones.stream().map(BeamCage.Zone::bar).max(Comparator.comparingDouble(Bar::diameter)).orElse(stirrup);
             List<BeamCage.Group> groups = new FlexureChoice(line, context, stirrup).choose();
             zones = zones(groups);
-            cage = new BeamCage(groups, zones, sideBars());
+            cage = new BeamCage(groups, zones, sideBars(stirrup));
             double used = zones.stream().mapToDouble(z -> z.bar().diameter()).max().orElse(0);
             if (used <= stirrup.diameter()) {
                 break;
@@ -52,7 +52,7 @@ public final class BeamDesigner {
     private List<BeamCage.Zone> zones(double allowance) {
         List<BeamCage.Zone> out = new ArrayList<>();
         for (BeamLine.Span s : line.spans()) {
-            out.addAll(new StirrupChoice(s, context, s.section().shape().depth() - allowance, shears).choose());
+            out.addAll(new StirrupChoice(line, s, context, s.section().shape().depth() - allowance, shears).choose());
         }
         return out;
     }
@@ -69,22 +69,45 @@ public final class BeamDesigner {
                         bars.effectiveDepth(st.x(), s, BeamCage.Face.BOTTOM)));
                 }
             }
-            out.addAll(new StirrupChoice(s, context, d, shears).choose());
+            out.addAll(new StirrupChoice(line, s, context, d, shears).choose());
         }
         return out;
     }
 
-    private List<BeamCage.SideBars> sideBars() {
+    /** Side bars of deep webs (crack control) and of spans in torsion (round the perimeter). */
+    private List<BeamCage.SideBars> sideBars(Bar stirrup) {
         List<BeamCage.SideBars> out = new ArrayList<>();
         for (BeamLine.Span s : line.spans()) {
-            double h = s.section().shape().depth();
-            if (h > code.skinSteelDepth()) {
-                double limit = code.crackSpacing(basis.fy(), basis.beamCover());
-                int perFace = (int) Math.ceil((h - 2 * basis.beamCover()) / limit - 1e-9) - 1;
-                out.add(new BeamCage.SideBars(s.number(), basis.beamBarList().get(0), Math.max(1, perFace),
-                    s.faceFrom() - 150, s.faceTo() + 150));
+            int skin = skinLevels(s);
+            int levels = Math.max(skin, BeamTorsion.sideLevels(s, basis));
+            BeamTorsion torsion = new BeamTorsion(line, s, context, stirrup, levels);
+            if (torsion.counts() && levels > 0) {
+                out.add(torsional(s, torsion, levels));
+            } else if (skin > 0) {
+                out.add(new BeamCage.SideBars(s.number(), basis.beamBarList().get(0), skin, s.faceFrom() - 150, s.faceTo() + 150, false, false));
             }
         }
         return out;
+    }
+
+    private int skinLevels(BeamLine.Span s) {
+        double h = s.section().shape().depth();
+        return h <= code.skinSteelDepth() ? 0
+            : Math.max(1, (int) Math.ceil((h - 2 * basis.beamCover()) / code.crackSpacing(basis.fy(), basis.beamCover()) - 1e-9) - 1);
+    }
+
+    /** The thinnest bars that serve, developed past both faces; the closest spacing of the span decides their least size. */
+    private BeamCage.SideBars torsional(BeamLine.Span s, BeamTorsion torsion, int levels) {
+        double needed = torsion.mostLevelSteel(line.stations());
+        double least = code.torsion().leastBar(code.torsion().stirrupSpacing(torsion.section()));
+        List<Bar> all = basis.beamBarList();
+        Bar bar = all.stream().filter(b -> 2 * b.area() >= needed && b.diameter() >= least).findFirst().orElse(all.get(all.size() - 1));
+        double run = code.developmentLength(bar, s.material().fc(), basis.fy(), false, bar.diameter(), basis.beamCover(), true);
+        boolean first = s.number() == 0;
+        boolean last = s.number() == line.spans().size() - 1;
+        boolean hookFrom = first && line.supports().get(0).kind() != BeamLine.SupportKind.FREE;
+        boolean hookTo = last && line.supports().get(line.supports().size() - 1).kind() != BeamLine.SupportKind.FREE;
+        return new BeamCage.SideBars(s.number(), bar, levels, first ? GroupLayout.start(line, basis) : s.faceFrom() - run,
+            last ? GroupLayout.end(line, basis) : s.faceTo() + run, hookFrom, hookTo);
     }
 }

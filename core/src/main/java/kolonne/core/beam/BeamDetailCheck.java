@@ -142,9 +142,6 @@ final class BeamDetailCheck {
         double h = span.section().shape().depth();
         double mid = (span.faceFrom() + span.faceTo()) / 2;
         boolean cantilever = line.cantilever(span.number());
-        double least = leastDepth(line, span, basis, Trace.OFF);
-        add("span-to-depth", "Span to depth", Cause.DEFLECTION, least, h, Quantity.LENGTH, least / h, mid, span,
-            code.leastDepthClause());
         double ratio = span.clear() / h;
         double deep = cantilever ? code.deepBeamRatio() / 2 : code.deepBeamRatio();
         if (ratio < deep) {
@@ -163,23 +160,6 @@ final class BeamDetailCheck {
         double spacing = (h - 2 * basis.beamCover()) / (perFace + 1);
         add("side-bars", "Side bars", Cause.BAR_SPACING_WIDE, spacing, limit, Quantity.LENGTH, spacing / limit, mid,
             span, code.skinSteelClause());
-    }
-
-    /** Least depth of a span without computed deflection [mm]. */
-    static double leastDepth(BeamLine line, BeamLine.Span span, Basis basis, Trace t) {
-        double length = line.cantilever(span.number()) ? span.clear() : span.to() - span.from();
-        return basis.designCode().leastDepth(length, ends(line, span), basis.fy(), t);
-    }
-
-    private static DesignCode.SpanEnds ends(BeamLine line, BeamLine.Span span) {
-        int n = span.number();
-        if (line.cantilever(n)) {
-            return DesignCode.SpanEnds.CANTILEVER;
-        }
-        boolean left = n > 0;
-        boolean right = n < line.spans().size() - 1;
-        return left && right ? DesignCode.SpanEnds.BOTH_ENDS_CONTINUOUS
-            : left || right ? DesignCode.SpanEnds.ONE_END_CONTINUOUS : DesignCode.SpanEnds.SIMPLE;
     }
 
     private void ignoredForces(BeamLine.Span span) {

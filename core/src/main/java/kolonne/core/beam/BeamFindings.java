@@ -38,16 +38,17 @@ final class BeamFindings {
             case FLEXURE -> "Add bars or a larger size, or make the section deeper.";
             case FLEXURE_COMPRESSION -> "Make the section deeper or wider, use stronger concrete, or add compression bars.";
             case SHEAR -> "Use more legs, a larger stirrup or a closer spacing, or make the section deeper.";
+            case TORSION -> "Use larger stirrups or a closer spacing and more bars round the perimeter, make the section larger, or reduce its "
+                + "torsional stiffness if equilibrium allows.";
+            case SHEAR_TORSION_LIMIT -> "Make the section wider or deeper, use stronger concrete, or reduce its torsional stiffness if equilibrium allows.";
             case SHEAR_LIMIT -> "Make the section deeper or wider, or use stronger concrete.";
             case STEEL_BELOW_MINIMUM -> "Add bars or stirrups.";
             case BARS_DO_NOT_FIT -> "Use fewer, larger bars or another layer, or make the section wider.";
             case BAR_SPACING_WIDE -> "Use more, smaller bars.";
             case STIRRUP_SPACING -> "Bring the stirrups or their legs closer.";
-            case DEFLECTION -> "Make the span deeper: thinner needs a calculated deflection, which is not made yet.";
+            case DEFLECTION -> "Make the span deeper, add tension or compression bars, or use stronger concrete.";
             case ANCHORAGE -> "Use smaller bars at the end, a deeper support, or stronger concrete.";
-            case OUT_OF_SCOPE -> kind.startsWith("torsion")
-                ? "Design the beam for torsion by hand, reduce its torsional stiffness if equilibrium allows, or enlarge it."
-                : kind.equals("deep-beam") ? "Design it by strut and tie, by hand."
+            case OUT_OF_SCOPE -> kind.equals("deep-beam") ? "Design it by strut and tie, by hand."
                     : "Design the member for this action by hand, or take the action out of it.";
             default -> "";
         };

@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import kolonne.core.analysis.Analysis;
+import kolonne.core.analysis.Faces;
 import kolonne.core.analysis.LocalAxes;
 import kolonne.core.model.BuildingIndex;
 import kolonne.core.model.GridNames;
@@ -31,7 +32,10 @@ public final class BeamLines {
 
     /** Greatest ratio of depths, or of web widths, over which bars still run through from one section to the next. */
     private static final double ALIKE = 1.5;
+    /** Stations this near a face are at it [mm]. */
+    private static final double AT_FACE = 6;
 
+    private final Faces faces;
     private final BuildingIndex index;
     private final Analysis analysis;
     private final Set<String> supported = new HashSet<>();
@@ -40,6 +44,7 @@ public final class BeamLines {
     private BeamLines(Analysis analysis) {
         this.analysis = analysis;
         this.index = analysis.index();
+        this.faces = new Faces(index);
         index.building().supports().stream().filter(s -> s.uz()).forEach(s -> supported.add(s.joint()));
         List<LoadCase> cases = index.building().loadCases();
         gravity = java.util.stream.IntStream.range(0, cases.size()).filter(i -> !cases.get(i).kind().isLateral())
@@ -189,24 +194,46 @@ public final class BeamLines {
         for (int s = 0; s + 1 < supports.size(); s++) {
             int a = supportJoint.get(s);
             int b = supportJoint.get(s + 1);
-            spans.add(span(chain.subList(a, b), s, at[a], at[b]));
+            BeamLine.Span span = span(chain.subList(a, b), s, supports.get(s), supports.get(s + 1));
+            spans.add(span);
+            List<BeamLine.Station> all = new ArrayList<>();
             for (int i = a; i < b; i++) {
-                stations(chain.get(i), at[i], s, stations);
+                stations(chain.get(i), at[i], s, all);
             }
+            stations.addAll(between(all, span));
         }
         return new BeamLine(chain.get(0).member().id(), mark, storey, spans, supports, stations, at[chain.size()]);
     }
 
-    private BeamLine.Span span(List<Step> steps, int number, double from, double to) {
+    private BeamLine.Span span(List<Step> steps, int number, BeamLine.Support left, BeamLine.Support right) {
         Step first = steps.get(0);
         Step last = steps.get(steps.size() - 1);
-        double rigidFrom = first.reversed() ? first.member().rigidEnd() : first.member().rigidStart();
-        double rigidTo = last.reversed() ? last.member().rigidStart() : last.member().rigidEnd();
+        double from = left.x() + face(left, first.member(), !first.reversed());
+        double to = right.x() - face(right, last.member(), last.reversed());
         Member shallowest = steps.stream().map(Step::member)
             .min(Comparator.comparingDouble(m -> index.sectionOf(m).shape().depth())).orElseThrow();
         Section section = index.sectionOf(shallowest);
-        return new BeamLine.Span(number, from, to, from + rigidFrom, to - rigidTo,
+        return new BeamLine.Span(number, left.x(), right.x(), from, to,
             steps.stream().map(Step::member).toList(), section, index.materialOf(shallowest));
+    }
+
+    /** How far the face of a support lies from its centre; the rigid end where nothing holds the line up. */
+    private double face(BeamLine.Support s, Member m, boolean atStart) {
+        boolean built = s.kind() == BeamLine.SupportKind.COLUMN || s.kind() == BeamLine.SupportKind.BEAM;
+        return built ? faces.of(m, atStart) : atStart ? m.rigidStart() : m.rigidEnd();
+    }
+
+    /** The stations from face to face; where a face has none (forces solved elsewhere), the next one inside the support stands for it. */
+    private static List<BeamLine.Station> between(List<BeamLine.Station> all, BeamLine.Span span) {
+        int first = 0;
+        while (first + 1 < all.size() && all.get(first + 1).x() <= span.faceFrom() + AT_FACE) {
+            first++;
+        }
+        int last = all.size() - 1;
+        while (last > first && all.get(last - 1).x() >= span.faceTo() - AT_FACE) {
+            last--;
+        }
+        return all.subList(first, last + 1);
     }
 
     private void stations(Step step, double at, int span, List<BeamLine.Station> out) {

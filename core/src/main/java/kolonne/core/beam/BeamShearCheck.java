@@ -55,12 +55,29 @@ final class BeamShearCheck {
         }
     }
 
-    /** The largest shear by size that a place must carry. @param station whose calculation shows it */
-    record Demand(double x, int span, double v, int combination, int station) {}
+    /**
+     * The largest shear by size that a place must carry.
+     *
+     * @param station   whose calculation shows it
+     * @param torsional every combination with torsion, if it counts at the place: shear and torque by size [N, Nmm]
+     */
+    record Demand(double x, int span, double v, int combination, int station, List<Pair> torsional) {}
+
+    /** Shear and torque by size that act together. */
+    record Pair(double v, double t, int combination) {}
+
+    /** A place between two stations, {@code share} of the way from the first to the second. */
+    record Place(double x, int span, int first, int second, double share) {}
 
     /** Design shears along the line, in order of place; sections nearer than d to a column's face are left out. */
     static List<Demand> demands(BeamLine line, BeamContext context) {
-        List<Demand> out = new java.util.ArrayList<>();
+        List<BeamTorsion> torsion = line.spans().stream().map(s -> new BeamTorsion(line, s, context, context.basis().stirrupList().get(0),
+            0)).toList();
+        return places(line, context).stream().map(p -> at(context, line.stations(), p, torsion.get(p.span()))).toList();
+    }
+
+    private static List<Place> places(BeamLine line, BeamContext context) {
+        List<Place> out = new java.util.ArrayList<>();
         List<BeamLine.Station> st = line.stations();
         for (BeamLine.Span span : line.spans()) {
             double d = 0.9 * span.section().shape().depth() - context.basis().beamCover();
@@ -71,12 +88,13 @@ final class BeamShearCheck {
             for (int i = first; i <= last; i++) {
                 double x = st.get(i).x();
                 if (x >= from - 1e-6 && x <= to + 1e-6) {
-                    out.add(at(context, st, i, i, x));
+                    out.add(new Place(x, span.number(), i, i, 0));
                 } else if (i < last && x < from && st.get(i + 1).x() > from) {
-                    out.add(at(context, st, i, i + 1, from));
+                    out.add(new Place(from, span.number(), i, i + 1, (from - x) / (st.get(i + 1).x() - x)));
                 }
                 if (i > first && x > to && st.get(i - 1).x() < to) {
-                    out.add(at(context, st, i - 1, i, to));
+                    double before = st.get(i - 1).x();
+                    out.add(new Place(to, span.number(), i - 1, i, (to - before) / (x - before)));
                 }
             }
         }
@@ -103,21 +121,27 @@ final class BeamShearCheck {
         return at;
     }
 
-    private static Demand at(BeamContext context, List<BeamLine.Station> st, int i, int j, double x) {
-        double share = i == j ? 0 : (x - st.get(i).x()) / (st.get(j).x() - st.get(i).x());
+    private static Demand at(BeamContext context, List<BeamLine.Station> st, Place p, BeamTorsion torsion) {
         double worst = -1;
         int combination = 0;
+        List<Pair> pairs = new java.util.ArrayList<>();
+        boolean counts = torsion.counts() && torsion.countsAt(p.x());
         for (int c = 0; c < context.strength().count(); c++) {
-            double v = context.at(st.get(i), c, Analysis.VZ);
-            if (i != j) {
-                v += share * (context.at(st.get(j), c, Analysis.VZ) - v);
-            }
-            if (Math.abs(v) > worst) {
-                worst = Math.abs(v);
+            double v = Math.abs(value(context, st, p, c, Analysis.VZ));
+            if (v > worst) {
+                worst = v;
                 combination = c;
             }
+            if (counts) {
+                pairs.add(new Pair(v, Math.abs(value(context, st, p, c, Analysis.T)), c));
+            }
         }
-        return new Demand(x, st.get(i).span(), worst, combination, i);
+        return new Demand(p.x(), p.span(), worst, combination, p.first(), pairs);
+    }
+
+    private static double value(BeamContext context, List<BeamLine.Station> st, Place p, int combination, int component) {
+        double v = context.at(st.get(p.first()), combination, component);
+        return p.first() == p.second() ? v : v + p.share() * (context.at(st.get(p.second()), combination, component) - v);
     }
 
     private static int firstOf(List<BeamLine.Station> st, int span) {

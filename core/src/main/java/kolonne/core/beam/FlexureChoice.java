@@ -37,9 +37,10 @@ final class FlexureChoice {
      *
      * @param moment [Nmm]
      * @param span   the weakest it touches
+     * @param spans  all that it touches
      * @param anchor length for a hook inside the end support [mm]; infinite where bars run on
      */
-    private record Region(BeamCage.Face face, int number, double moment, BeamLine.Span span, double length,
+    private record Region(BeamCage.Face face, int number, double moment, BeamLine.Span span, List<BeamLine.Span> spans, double length,
                           double anchor) {}
 
     /** Additional bars of a region with the layers of the face, and bars added to the other face in compression. */
@@ -58,13 +59,24 @@ final class FlexureChoice {
         int n = line.stations().size();
         hogging = new double[n];
         sagging = new double[n];
+        BeamTorsion[] torsion = line.spans().stream().map(q -> new BeamTorsion(line, q, context, stirrup, BeamTorsion.sideLevels(q, basis)))
+            .toArray(BeamTorsion[]::new);
         for (int i = 0; i < n; i++) {
+            BeamLine.Station st = line.stations().get(i);
+            BeamTorsion t = torsion[st.span()];
+            boolean counts = t.counts() && t.countsAt(st.x());
             for (int c = 0; c < context.strength().count(); c++) {
-                double m = context.at(line.stations().get(i), c, Analysis.MY);
-                sagging[i] = Math.max(sagging[i], m);
-                hogging[i] = Math.max(hogging[i], -m);
+                double m = context.at(st, c, Analysis.MY);
+                double more = counts ? torsionMoment(st, t.levelSteel(Math.abs(context.at(st, c, Analysis.T)))) : 0;
+                sagging[i] = Math.max(sagging[i], m + more);
+                hogging[i] = Math.max(hogging[i], -m + more);
             }
         }
+    }
+
+    /** Moment that asks for as many bars as torsion takes off a face: φ fy d at most for each of their area [Nmm]. */
+    private double torsionMoment(BeamLine.Station st, double area) {
+        return 0.9 * basis.fy() * area * (line.spans().get(st.span()).section().shape().depth() - basis.beamCover());
     }
 
     List<BeamCage.Group> choose() {
@@ -121,7 +133,7 @@ final class FlexureChoice {
         BeamLine.Span b = line.spans().get(lastSpan);
         BeamLine.Span weakest = a.section().shape().depth() < b.section().shape().depth() ? a
             : b.section().shape().depth() < a.section().shape().depth() ? b : line.spans().get(span);
-        return new Region(face, number, moment, weakest, to - from, anchor(face, number));
+        return new Region(face, number, moment, weakest, List.of(a, b), to - from, anchor(face, number));
     }
 
     /** What the end supports leave for the hooks of top bars [mm]. */
@@ -287,8 +299,8 @@ final class FlexureChoice {
         double limit = code.beamTensionStrain(basis.fy() / Steel.ES);
         double area = layers.stream().mapToDouble(l -> l.count() * l.bar().area()).sum();
         double offset = layers.stream().mapToDouble(l -> l.count() * l.bar().area() * l.offset()).sum() / area;
-        double least = code.beamMinimumSteel(r.span().material().fc(), basis.fy(),
-            BeamCheck.minimumWidth(line, r.span(), r.face() == BeamCage.Face.BOTTOM), r.span().section().shape().depth() - offset, Trace.OFF);
+        double least = r.spans().stream().mapToDouble(q -> code.beamMinimumSteel(q.material().fc(), basis.fy(),
+            BeamCheck.minimumWidth(line, q, r.face() == BeamCage.Face.BOTTOM), q.section().shape().depth() - offset, Trace.OFF)).max().orElseThrow();
         boolean enough = s.phiMn() >= r.moment() && (r.moment() <= 0 || s.epsT() >= limit);
         boolean minimum = r.moment() <= 0 || area >= least || s.phiMn() >= 4.0 / 3 * r.moment();
         double usable = s.epsT() >= limit ? s.phiMn() : s.phiMn() * s.epsT() / limit;

@@ -11,12 +11,16 @@ import kolonne.core.code.SpacingLimits;
 import kolonne.core.explain.Trace;
 
 /**
- * Chooses stirrups of a span: bar, legs and at most three zones of spacing. The smallest bar is tried first, then more
- * legs, then the next bar; the first whose closest spacing is practical is taken, with the zone ends that need the fewest
- * stirrups. Where none is practical the strongest is taken, and the check says so.
+ * Chooses stirrups of a span: bar, legs and at most three zones of spacing, by search over all that the basis allows. Wanted
+ * is the least mass, then the fewest zones, then the fewest pieces; zone ends are those that need the fewest stirrups. Where
+ * nothing practical serves the strongest is taken, and the check says so.
  */
 final class StirrupChoice {
     private static final double SAME_PLACE = 1;
+    /** Masses within this part are alike. */
+    private static final double ALIKE = 0.02;
+    /** Density of steel [kg/mm3]. */
+    private static final double STEEL = 7.85e-6;
 
     private final BeamLine.Span span;
     private final List<BeamShearCheck.Demand> demands;
@@ -25,8 +29,12 @@ final class StirrupChoice {
     private final double d;
     private final double bw;
     private final double fc;
+    private final BeamLine line;
+    private final BeamContext context;
 
-    StirrupChoice(BeamLine.Span span, BeamContext context, double d, List<BeamShearCheck.Demand> ofTheLine) {
+    StirrupChoice(BeamLine line, BeamLine.Span span, BeamContext context, double d, List<BeamShearCheck.Demand> ofTheLine) {
+        this.line = line;
+        this.context = context;
         this.span = span;
         this.basis = context.basis();
         this.code = basis.designCode();
@@ -36,22 +44,62 @@ final class StirrupChoice {
         demands = ofTheLine.stream().filter(q -> q.span() == span.number()).toList();
     }
 
+    /**
+     * An arrangement that was tried.
+     *
+     * @param mass      of all stirrups of the span [kg]
+     * @param pieces    hoops and ties to bend and place
+     * @param practical whether its closest spacing is one that can be built
+     */
+    record Option(Bar bar, int legs, List<BeamCage.Zone> zones, double mass, int pieces, boolean practical) {
+        /** Practical ones first, then mass (within 2 % alike), then fewest zones, then fewest pieces. */
+        boolean betterThan(Option o) {
+            if (practical != o.practical) {
+                return practical;
+            }
+            if (!practical) {
+                // none can be built: the strongest shows best what is missing
+                return zones.get(0).bar().area() * legs > o.zones.get(0).bar().area() * o.legs;
+            }
+            if (Math.abs(mass - o.mass) > ALIKE * o.mass) {
+                return mass < o.mass;
+            }
+            return zones.size() != o.zones.size() ? zones.size() < o.zones.size() : pieces < o.pieces;
+        }
+    }
+
     List<BeamCage.Zone> choose() {
-        List<BeamCage.Zone> strongest = null;
+        Option best = null;
+        for (Option o : options()) {
+            best = best == null || o.betterThan(best) ? o : best;
+        }
+        return best.zones();
+    }
+
+    /** Every bar with every number of legs that the basis allows. */
+    private List<Option> options() {
+        List<Option> out = new ArrayList<>();
         for (Bar bar : basis.stirrupList()) {
             for (int legs = leastLegs(bar); legs <= Math.max(leastLegs(bar), basis.legsMost()); legs++) {
                 double[] spacing = spacings(bar, legs);
                 double closest = java.util.Arrays.stream(spacing).min().orElse(basis.spacingMost());
-                if (closest >= basis.spacingLeast()) {
-                    return zones(bar, legs, spacing);
-                }
+                boolean practical = closest >= basis.spacingLeast();
                 for (int i = 0; i < spacing.length; i++) {
                     spacing[i] = Math.max(spacing[i], basis.spacingLeast());
                 }
-                strongest = zones(bar, legs, spacing);
+                out.add(option(bar, legs, zones(bar, legs, spacing), practical));
             }
         }
-        return strongest;
+        return out;
+    }
+
+    private Option option(Bar bar, int legs, List<BeamCage.Zone> zones, boolean practical) {
+        int sets = zones.stream().mapToInt(BeamCage.Zone::count).sum();
+        double width = bw - 2 * basis.beamCover();
+        double height = span.section().shape().depth() - 2 * basis.beamCover();
+        // the outer hoop, and a further height (with its part of the width) for every inner leg
+        double length = 2 * (width + height) + (legs - 2) * (height + 0.5 * width);
+        return new Option(bar, legs, zones, sets * length * bar.area() * STEEL, sets * (1 + (legs - 1) / 2), practical);
     }
 
     /** Legs that the transverse spacing asks for where the shear is highest. */
@@ -74,6 +122,7 @@ final class StirrupChoice {
         double minimum = area / unit.minimumAvs();
         ShearStrength strong = strength(10 * unit.minimumAvs());
         double perAvs = unitStirrupStrength();
+        BeamTorsion torsion = new BeamTorsion(line, span, context, bar, 0);
         double[] out = new double[demands.size()];
         for (int i = 0; i < out.length; i++) {
             double needed = demands.get(i).v() - strong.concrete();
@@ -82,17 +131,28 @@ final class StirrupChoice {
             if (needed > 0) {
                 s = Math.min(s, area * perAvs / needed);
             }
+            if (!demands.get(i).torsional().isEmpty()) {
+                s = Math.min(s, code.torsion().stirrupSpacing(torsion.section()));
+            }
+            for (BeamShearCheck.Pair p : demands.get(i).torsional()) {
+                double leg = torsion.legSteel(p.t()) + Math.max(0, p.v() - strong.concrete()) / perAvs / legs;
+                s = Math.min(s, leg > 0 ? bar.area() / leg : s);
+            }
             out[i] = Math.floor(s / basis.spacingStep() + 1e-9) * basis.spacingStep();
         }
         return out;
     }
 
-    /** Design strength of stirrups per Av/s [N per mm2/mm], from the code's own function. */
     private double unitStirrupStrength() {
-        double minimum = strength(1).minimumAvs();
-        ShearStrength a = strength(minimum);
-        ShearStrength b = strength(1.5 * minimum);
-        return (b.total() - a.total()) / (0.5 * minimum);
+        return unitStirrupStrength(code, fc, basis.fyt(), bw, d);
+    }
+
+    /** Design strength of stirrups per Av/s [N per mm2/mm], from the code's own function. */
+    static double unitStirrupStrength(DesignCode code, double fc, double fyt, double bw, double d) {
+        double minimum = code.shear(new ShearInput(fc, fyt, bw, d, bw * d, 0.01, 1, 0), Trace.OFF).minimumAvs();
+        double a = code.shear(new ShearInput(fc, fyt, bw, d, bw * d, 0.01, minimum, 0), Trace.OFF).total();
+        double b = code.shear(new ShearInput(fc, fyt, bw, d, bw * d, 0.01, 1.5 * minimum, 0), Trace.OFF).total();
+        return (b - a) / (0.5 * minimum);
     }
 
     private List<BeamCage.Zone> zones(Bar bar, int legs, double[] spacing) {

@@ -62,10 +62,9 @@ public interface DesignCode {
 
     String tieArrangementClause();
 
-    /** Design torque below which torsion may be neglected [Nmm]. */
-    double torsionThreshold(double fc, double acp, double pcp, Trace t);
+    Torsion torsion();
 
-    String torsionClause();
+    Serviceability serviceability();
 
     /** Least clear distance between parallel bars of a layer in a beam [mm]. */
     double beamClearSpacing(double barDiameter, double aggregate);

@@ -171,12 +171,12 @@ final class ColumnTieCheck {
     private void torsion() {
         double acp = shape.A();
         double pcp = shape instanceof Shape.Circle c ? Math.PI * c.d() : 2 * (shape.width() + shape.depth());
-        double threshold = code.torsionThreshold(lift.material().fc(), acp, pcp, Trace.OFF);
+        double threshold = code.torsion().threshold(lift.material().fc(), acp, pcp, Trace.OFF);
         for (int c = 0; c < context.strength().count(); c++) {
             double t = demands.torque(c);
             if (t > 0.05 * threshold) {
                 add("torsion-threshold", "Torsion, threshold", Cause.OUT_OF_SCOPE, t, threshold, Quantity.MOMENT,
-                    t / threshold, context.strength().combination(c).name(), code.torsionClause());
+                    t / threshold, context.strength().combination(c).name(), code.torsion().thresholdClause());
             }
         }
     }

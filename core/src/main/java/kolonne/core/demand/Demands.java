@@ -70,6 +70,18 @@ public final class Demands {
         return part(sustained, member, station, combination, component);
     }
 
+    /** Displacement or rotation of a joint in a combination, or in what of it is sustained; 0 where the forces were solved elsewhere. */
+    public double displacement(int joint, int combination, int direction, boolean sustainedPart) {
+        double sum = 0;
+        int[] k = cases[combination];
+        for (int i = 0; i < k.length && !analysis.imported(); i++) {
+            if (!sustainedPart || sustained[k[i]]) {
+                sum += factors[combination][i] * analysis.displacement(k[i], joint, direction);
+            }
+        }
+        return sum;
+    }
+
     private double part(boolean[] mask, int member, int station, int combination, int component) {
         double sum = 0;
         int[] k = cases[combination];

@@ -58,9 +58,18 @@ public record BuildingDesign(Analysis analysis, Basis basis, List<BeamDesign> be
         boolean asked = basis.swayX() == Basis.Sway.FROM_MODEL || basis.swayY() == Basis.Sway.FROM_MODEL;
         boolean known = columns.isEmpty() || !columnContext.sway().storeys().isEmpty()
             && columnContext.sway().storeys().stream().allMatch(s -> s.knownX() && s.knownY());
-        return asked && !known ? List.of(Finding.note("sway.unknown", "frame", "For some storeys the sway index is not known, since no "
-            + "wind or earthquake case shears them or the model lists no storeys: their columns are designed as braced.",
-            "Add storeys and lateral load cases, or set the sway in the basis to braced.")) : List.of();
+        List<Finding> out = new ArrayList<>();
+        if (asked && !known) {
+            out.add(Finding.note("sway.unknown", "frame", "For some storeys the sway index is not known, since no "
+                + "wind or earthquake case shears them or the model lists no storeys: their columns are designed as braced.",
+                "Add storeys and lateral load cases, or set the sway in the basis to braced."));
+        }
+        if (!beams.isEmpty() && (beamContext.service().count() == 0 || beamContext.sustained().count() == 0)) {
+            out.add(Finding.note("deflection.no-service-combinations", "frame", "The model has no service combinations of both purposes: deflections "
+                + "are not computed, and every span must be as deep as the code's table asks for.",
+                "Add a service-characteristic and a service-quasi-permanent combination."));
+        }
+        return out;
     }
 
     private static boolean hasNote(List<Finding> f) {

@@ -34,7 +34,7 @@ public final class BuildingDesigner {
 
     public static BuildingDesign design(Analysis analysis, Basis basis, Progress progress) {
         Demands strength = new Demands(analysis, Purpose.STRENGTH);
-        BeamContext beams = new BeamContext(analysis.index(), strength, basis);
+        BeamContext beams = BeamContext.of(analysis, basis);
         ColumnContext columns = new ColumnContext(analysis.index(), strength, basis, SwayIndex.of(strength));
         List<BeamLine> lines = BeamLines.find(analysis);
         List<ColumnStack> stacks = ColumnStacks.find(analysis.index());

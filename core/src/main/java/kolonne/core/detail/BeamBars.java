@@ -26,7 +26,8 @@ public final class BeamBars {
             stirrups(line.spans().get(z.span()), z, basis, out);
         }
         for (BeamCage.SideBars s : cage.sideBars()) {
-            lapped("side bars, span " + (s.span() + 1), s.bar(), 2 * s.perFace(), s.to() - s.from(), 0, fc, false, basis, out);
+            lapped("side bars, span " + (s.span() + 1), s.bar(), 2 * s.perFace(), s.to() - s.from(),
+                (s.hookFrom() ? 1 : 0) + (s.hookTo() ? 1 : 0), fc, false, basis, out);
         }
         return out;
     }

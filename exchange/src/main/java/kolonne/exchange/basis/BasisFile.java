@@ -15,8 +15,7 @@ import kolonne.core.finding.Finding;
 /** Reads and writes a basis. Lengths mm, strengths MPa, whatever the display units. */
 public final class BasisFile {
     private static final JsonMapper JSON = JsonMapper.builder().enable(DeserializationFeature.FAIL_ON_TRAILING_TOKENS)
-        .enable(DeserializationFeature.FAIL_ON_NULL_FOR_PRIMITIVES)
-        .enable(DeserializationFeature.FAIL_ON_MISSING_CREATOR_PROPERTIES).build();
+        .enable(DeserializationFeature.FAIL_ON_NULL_FOR_PRIMITIVES).build();
 
     private BasisFile() {}
 
@@ -35,8 +34,8 @@ public final class BasisFile {
                       @JsonProperty(required = true) int zonesMost, @JsonProperty(required = true) int legsMost,
                       @JsonProperty(required = true) int layersMost,
                       @JsonProperty(required = true) double practicalCap,
-                      @JsonProperty(required = true) String preference, @JsonProperty(required = true) String swayX,
-                      @JsonProperty(required = true) String swayY) {}
+                      @JsonProperty(required = true) String preference, Double liveDeflection, Double lastingDeflection,
+                      @JsonProperty(required = true) String swayX, @JsonProperty(required = true) String swayY) {}
 
     /** @param basis null if the text is not one */
     public record Read(Basis basis, List<Finding> findings) {}
@@ -44,7 +43,8 @@ public final class BasisFile {
     public static Dto dto(Basis b) {
         return new Dto(b.name(), b.code(), round(b.fy()), round(b.fyt()), b.beamCover(), b.columnCover(), b.aggregate(),
             b.beamBars(), b.columnBars(), b.stirrups(), b.spacingStep(), b.spacingLeast(), b.spacingMost(),
-            b.zonesMost(), b.legsMost(), b.layersMost(), b.practicalCap(), word(b.preference()), word(b.swayX()),
+            b.zonesMost(), b.legsMost(), b.layersMost(), b.practicalCap(), word(b.preference()), b.deflection().live(),
+            b.deflection().lasting(), word(b.swayX()),
             word(b.swayY()));
     }
 
@@ -95,9 +95,13 @@ public final class BasisFile {
             || d.stirrups().contains(null)) {
             return failed("basis.field", "basis", "A field is null.", "Give every field a value.");
         }
+        // fields that older files do not have take the standard's value
+        Basis.DeflectionLimits usual = Basis.DeflectionLimits.FLOOR;
+        Basis.DeflectionLimits limits = new Basis.DeflectionLimits(d.liveDeflection() == null ? usual.live() : d.liveDeflection(),
+            d.lastingDeflection() == null ? usual.lasting() : d.lastingDeflection());
         Basis b = new Basis(d.name(), d.code(), d.fyMpa(), d.fytMpa(), d.beamCoverMm(), d.columnCoverMm(),
             d.aggregateMm(), d.beamBars(), d.columnBars(), d.stirrups(), d.spacingStepMm(), d.spacingLeastMm(),
-            d.spacingMostMm(), d.zonesMost(), d.legsMost(), d.layersMost(), d.practicalCap(), preference, swayX, swayY);
+            d.spacingMostMm(), d.zonesMost(), d.legsMost(), d.layersMost(), d.practicalCap(), preference, limits, swayX, swayY);
         List<Finding> findings = b.check();
         return new Read(findings.isEmpty() ? b : null, findings);
     }

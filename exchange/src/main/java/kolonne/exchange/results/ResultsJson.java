@@ -226,6 +226,8 @@ public final class ResultsJson {
             number("capacityShearKn", p.vn() / 1e3);
             number("concreteShearKn", p.vc() / 1e3);
             number("limitShearKn", p.vLimit() / 1e3);
+            number("torqueKnm", p.t() / 1e6);
+            number("capacityTorqueKnm", p.tn() / 1e6);
             g.writeArrayFieldStart("forces");
             double sign = st.reversed() ? -1 : 1;
             for (int c = 0; c < q.count(); c++) {

@@ -8,6 +8,7 @@ import kolonne.core.beam.BeamCage;
 import kolonne.core.beam.BeamCheck;
 import kolonne.core.beam.BeamDesign;
 import kolonne.core.beam.BeamLine;
+import kolonne.core.beam.Deflections;
 import kolonne.core.beam.SectionCut;
 import kolonne.core.column.ColumnCage;
 import kolonne.core.column.ColumnCheck;
@@ -44,10 +45,14 @@ final class Members {
 
     record PointDto(double x, int span, double mPos, String comboPos, double mNeg, String comboNeg, double capPos,
                     double capNeg, double vMax, String comboVMax, double vMin, String comboVMin, double vc, double vn,
-                    double vLimit, double t, String comboT) {}
+                    double vLimit, double t, String comboT, double tn) {}
+
+    /** Deflections downwards [mm], places along the line [mm], and their limits [mm]. */
+    record DeflectedDto(int span, List<Double> x, List<Double> live, List<Double> lasting, double liveLimit, double lastingLimit, String service,
+                        String sustained) {}
 
     record BeamDto(String mark, String storey, List<SpanDto> spans, List<SupportDto> supports, List<GroupDto> groups,
-                   List<ZoneDto> zones, List<CutDto> cuts, List<PointDto> points, List<Answers.CheckDto> checks,
+                   List<ZoneDto> zones, List<CutDto> cuts, List<PointDto> points, List<DeflectedDto> deflections, List<Answers.CheckDto> checks,
                    List<Problem.FindingDto> findings, double utilisation, boolean satisfied, double steelKg,
                    double concreteM3, double coverMm, double fyMpa, int governingStation) {}
 
@@ -102,9 +107,15 @@ final class Members {
                 g.through())).toList(),
             b.cage().zones().stream().map(z -> new ZoneDto(z.span(), z.from(), z.to(), z.bar().label(), z.legs(),
                 z.spacing(), z.count())).toList(),
-            cuts, b.profile().stream().map(p -> point(d, p)).toList(), checks(b.checks(), basis),
+            cuts, b.profile().stream().map(p -> point(d, p)).toList(), b.deflections().stream().map(f -> deflected(d, f)).toList(), checks(b.checks(), basis),
             Problem.FindingDto.of(b.findings()), b.governing().utilisation(), b.satisfied(), q.steel(), q.concrete() / 1e9,
             basis.beamCover(), basis.fy(), station >= 0 ? station : nearest(line, b.governing().x()));
+    }
+
+    private static DeflectedDto deflected(BuildingDesign d, Deflections f) {
+        Basis.DeflectionLimits limits = d.basis().deflection();
+        return new DeflectedDto(f.span(), f.x(), f.live(), f.lasting(), f.length() / limits.live(), f.length() / limits.lasting(),
+            d.beamContext().service().combination(f.service()).name(), d.beamContext().sustained().combination(f.sustained()).name());
     }
 
     private static int nearest(BeamLine line, double x) {
@@ -133,7 +144,7 @@ final class Members {
     private static PointDto point(BuildingDesign d, BeamDesign.Point p) {
         return new PointDto(p.x(), p.span(), p.mPos() / 1e6, name(d, p.comboPos()), p.mNeg() / 1e6, name(d, p.comboNeg()),
             p.capPos() / 1e6, p.capNeg() / 1e6, p.vMax() / 1e3, name(d, p.comboVMax()), p.vMin() / 1e3,
-            name(d, p.comboVMin()), p.vc() / 1e3, p.vn() / 1e3, p.vLimit() / 1e3, p.t() / 1e6, name(d, p.comboT()));
+            name(d, p.comboVMin()), p.vc() / 1e3, p.vn() / 1e3, p.vLimit() / 1e3, p.t() / 1e6, name(d, p.comboT()), p.tn() / 1e6);
     }
 
     private static String name(BuildingDesign d, int combination) {

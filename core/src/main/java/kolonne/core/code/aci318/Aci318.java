@@ -5,11 +5,13 @@ import static kolonne.core.explain.Trace.in;
 import kolonne.core.code.Bar;
 import kolonne.core.code.BarCatalogue;
 import kolonne.core.code.DesignCode;
+import kolonne.core.code.Serviceability;
 import kolonne.core.code.ShearInput;
 import kolonne.core.code.ShearStrength;
 import kolonne.core.code.Slenderness;
 import kolonne.core.code.SpacingLimits;
 import kolonne.core.code.StressBlock;
+import kolonne.core.code.Torsion;
 import kolonne.core.explain.Quantity;
 import kolonne.core.explain.Trace;
 
@@ -26,12 +28,16 @@ public final class Aci318 implements DesignCode {
     private final AciShear shear;
     private final AciAnchorage anchorage;
     private final AciSlenderness slenderness;
+    private final AciTorsion torsion;
+    private final AciServiceability serviceability;
 
     private Aci318(UnitForm form) {
         this.form = form;
         shear = new AciShear(form);
         anchorage = new AciAnchorage(form);
         slenderness = new AciSlenderness(form);
+        torsion = new AciTorsion(form);
+        serviceability = new AciServiceability(form);
     }
 
     @Override
@@ -182,22 +188,14 @@ public final class Aci318 implements DesignCode {
         return "25.7.2.3";
     }
 
-    /** φ 0.083 λ √f'c Acp² / pcp (φ λ √f'c in psi), table 22.7.4.1 a. */
     @Override
-    public double torsionThreshold(double fc, double acp, double pcp, Trace t) {
-        double stress = form.rootStress(0.083, 1, fc);
-        double threshold = PHI_SHEAR * stress * acp * acp / pcp;
-        if (t.on()) {
-            t.step("φTth", form.shown("φ 0.083 λ √f′c Acp² / pcp", "φ λ √f′c Acp² / pcp"),
-                "0.75 × {0} × {1}² / {2}", threshold, Quantity.MOMENT, "22.7.4.1", in(stress, Quantity.STRESS),
-                in(acp, Quantity.AREA), in(pcp, Quantity.LENGTH));
-        }
-        return threshold;
+    public Serviceability serviceability() {
+        return serviceability;
     }
 
     @Override
-    public String torsionClause() {
-        return "22.7.4.1";
+    public Torsion torsion() {
+        return torsion;
     }
 
     @Override

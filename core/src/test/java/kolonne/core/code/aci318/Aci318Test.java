@@ -80,7 +80,7 @@ class Aci318Test {
         near(b.limit(), a.limit());
         near(b.minimumAvs(), a.minimumAvs());
         near(Aci318.US.beamMinimumSteel(fc, 413.7, 300, 540, Trace.OFF), Aci318.SI.beamMinimumSteel(fc, 413.7, 300, 540, Trace.OFF));
-        near(Aci318.US.torsionThreshold(fc, 180_000, 1800, Trace.OFF), Aci318.SI.torsionThreshold(fc, 180_000, 1800, Trace.OFF));
+        near(Aci318.US.torsion().threshold(fc, 180_000, 1800, Trace.OFF), Aci318.SI.torsion().threshold(fc, 180_000, 1800, Trace.OFF));
         near(Aci318.US.crackSpacing(413.7, 50), Aci318.SI.crackSpacing(413.7, 50));
         Bar bar = BarCatalogue.US.find("#8");
         near(Aci318.US.developmentLength(bar, fc, 413.7, true, 50, 50, true),
@@ -183,7 +183,7 @@ class Aci318Test {
         Basis b = Basis.standard(false);
         Basis bad = new Basis("x", b.code(), 42, b.fyt(), b.beamCover(), b.columnCover(), b.aggregate(), java.util.List.of("T19"),
             b.columnBars(), b.stirrups(), b.spacingStep(), b.spacingLeast(), b.spacingMost(), b.zonesMost(), b.legsMost(),
-            b.layersMost(), Double.NaN, b.preference(), b.swayX(), b.swayY());
+            b.layersMost(), Double.NaN, b.preference(), b.deflection(), b.swayX(), b.swayY());
         assertEquals(java.util.List.of("basis.fy", "basis.practicalCap", "basis.beamBars"),
             bad.check().stream().map(f -> f.code()).toList());
     }

@@ -1,0 +1,133 @@
+package kolonne.core.beam;
+
+import java.util.List;
+import kolonne.core.analysis.Analysis;
+import kolonne.core.basis.Basis;
+import kolonne.core.code.Bar;
+import kolonne.core.code.Torsion;
+import kolonne.core.code.TorsionSection;
+import kolonne.core.explain.Trace;
+import kolonne.core.section.Shape;
+
+/**
+ * Torsion of one span: the tube that resists it, where it counts, and what it asks for. Torsion counts at a station where a
+ * combination passes the threshold, and as far beyond as the code asks.
+ */
+final class BeamTorsion {
+    /** Parts of the perimeter that carry longitudinal steel besides top and bottom: side levels. */
+    private final int sideLevels;
+    private final BeamLine.Span span;
+    private final BeamContext context;
+    private final Torsion rules;
+    private final TorsionSection section;
+    private final double threshold;
+    private final double from;
+    private final double to;
+
+    /** @param sideLevels levels of side bars */
+    BeamTorsion(BeamLine line, BeamLine.Span span, BeamContext context, Bar stirrup, int sideLevels) {
+        this.span = span;
+        this.context = context;
+        this.sideLevels = sideLevels;
+        Basis basis = context.basis();
+        rules = basis.designCode().torsion();
+        section = section(span, basis, stirrup);
+        threshold = rules.threshold(section.fc(), section.acp(), section.pcp(), Trace.OFF);
+        double low = Double.POSITIVE_INFINITY;
+        double high = Double.NEGATIVE_INFINITY;
+        for (BeamLine.Station s : line.stations()) {
+            if (s.span() == span.number() && torque(s) > threshold) {
+                low = Math.min(low, s.x());
+                high = Math.max(high, s.x());
+            }
+        }
+        double d = span.section().shape().depth() - basis.beamCover();
+        double further = rules.extension(section.bw(), d);
+        from = low - further;
+        to = high + further;
+    }
+
+    /** The section with the flange where it raises the threshold (9.2.4.4), and the tube of the web's closed stirrup. */
+    static TorsionSection section(BeamLine.Span span, Basis basis, Bar stirrup) {
+        Shape s = span.section().shape();
+        Torsion rules = basis.designCode().torsion();
+        double fc = span.material().fc();
+        double bw = s.webWidth();
+        double h = s.depth();
+        double acp = bw * h;
+        double pcp = 2 * (bw + h);
+        int sides = s instanceof Shape.Tee ? 2 : s instanceof Shape.Ell ? 1 : 0;
+        if (sides > 0) {
+            double hf = s instanceof Shape.Tee tee ? tee.hf() : ((Shape.Ell) s).hf();
+            double overhang = Math.min((s.width() - bw) / sides, Math.min(h - hf, 4 * hf));
+            double with = acp + sides * overhang * hf;
+            double around = pcp + 2 * sides * overhang;
+            if (rules.threshold(fc, with, around, Trace.OFF) > rules.threshold(fc, acp, pcp, Trace.OFF)) {
+                acp = with;
+                pcp = around;
+            }
+        }
+        double x1 = Math.max(1, bw - 2 * basis.beamCover() - stirrup.diameter());
+        double y1 = Math.max(1, h - 2 * basis.beamCover() - stirrup.diameter());
+        return new TorsionSection(fc, basis.fy(), basis.fyt(), bw, acp, pcp, x1 * y1, 2 * (x1 + y1));
+    }
+
+    private double torque(BeamLine.Station s) {
+        double worst = 0;
+        for (int c = 0; c < context.strength().count(); c++) {
+            worst = Math.max(worst, Math.abs(context.at(s, c, Analysis.T)));
+        }
+        return worst;
+    }
+
+    TorsionSection section() {
+        return section;
+    }
+
+    double threshold() {
+        return threshold;
+    }
+
+    /** Whether torsion counts anywhere in the span. */
+    boolean counts() {
+        return to > from;
+    }
+
+    /** Whether torsion counts at {@code x}. */
+    boolean countsAt(double x) {
+        return x >= from - 1e-6 && x <= to + 1e-6;
+    }
+
+    /** At/s that a torque needs where torsion counts [mm2/mm]. */
+    double legSteel(double torque) {
+        return rules.legSteel(torque, section, Trace.OFF);
+    }
+
+    /** Longitudinal steel of one level of the perimeter for a torque where torsion counts [mm2]. */
+    double levelSteel(double torque) {
+        return rules.longitudinalSteel(torque, section, Trace.OFF) / levels();
+    }
+
+    /** Top, bottom, and the side levels. */
+    int levels() {
+        return 2 + sideLevels;
+    }
+
+    /** Side levels that keep bars round the perimeter close enough; 0 in a shallow beam. */
+    static int sideLevels(BeamLine.Span span, Basis basis) {
+        double between = span.section().shape().depth() - 2 * (basis.beamCover() + basis.stirrupList().get(0).diameter()
+            + basis.beamBarList().get(0).diameter() / 2);
+        return Math.max(0, (int) Math.ceil(between / basis.designCode().torsion().barSpacing() - 1e-9) - 1);
+    }
+
+    /** The largest level steel over the stations of the span [mm2]. */
+    double mostLevelSteel(List<BeamLine.Station> stations) {
+        double most = 0;
+        for (BeamLine.Station s : stations) {
+            if (s.span() == span.number() && countsAt(s.x())) {
+                most = Math.max(most, levelSteel(torque(s)));
+            }
+        }
+        return most;
+    }
+}

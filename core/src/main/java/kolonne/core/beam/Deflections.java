@@ -1,0 +1,30 @@
+package kolonne.core.beam;
+
+import java.util.List;
+
+/**
+ * Deflections of a span, downwards, against the chord between its supports (a cantilever against its support).
+ *
+ * @param x        places along the line [mm]
+ * @param live     immediate deflection under live load, of the combination with the largest [mm]
+ * @param lasting  what comes after the partitions: long-term under sustained load and immediate under live load [mm]
+ * @param length   of the span that limits refer to [mm]
+ * @param liveAt   index of the largest live deflection by size; lastingAt of the largest lasting one
+ * @param service  number of the service combination; sustained of the sustained one
+ */
+public record Deflections(int span, List<Double> x, List<Double> live, List<Double> lasting, double length, int liveAt, int lastingAt,
+                          int service, int sustained) {
+    public Deflections {
+        x = List.copyOf(x);
+        live = List.copyOf(live);
+        lasting = List.copyOf(lasting);
+    }
+
+    double mostLive() {
+        return Math.abs(live.get(liveAt));
+    }
+
+    double mostLasting() {
+        return Math.abs(lasting.get(lastingAt));
+    }
+}

@@ -1,0 +1,47 @@
+package kolonne.core.code;
+
+import kolonne.core.explain.Trace;
+
+/** Torsion of solid beams with closed stirrups. Torques are factored ones; what is asked for holds the reduction factor. */
+public interface Torsion {
+    /** Torque below which torsion may be neglected [Nmm]. */
+    double threshold(double fc, double acp, double pcp, Trace t);
+
+    String thresholdClause();
+
+    /** Torque at cracking, to which torsion from compatibility may be reduced [Nmm]. */
+    double cracking(TorsionSection s, Trace t);
+
+    String crackingClause();
+
+    /** Area of one leg of the outermost closed stirrup per length that a torque needs, At/s [mm2/mm]. */
+    double legSteel(double torque, TorsionSection s, Trace t);
+
+    String legClause();
+
+    /** Longitudinal steel round the perimeter that goes with a torque, not less than the minimum [mm2]. */
+    double longitudinalSteel(double torque, TorsionSection s, Trace t);
+
+    String longitudinalClause();
+
+    /** How far shear and torque together use up the concrete: 1 is the limit. @param d effective depth [mm]; limit of shear alone [N] */
+    double limitUse(double shear, double torque, TorsionSection s, double d, double shearLimit, Trace t);
+
+    String limitClause();
+
+    /** Largest spacing of closed stirrups [mm]. */
+    double stirrupSpacing(TorsionSection s);
+
+    String stirrupSpacingClause();
+
+    /** Largest distance between longitudinal bars round the perimeter [mm]. */
+    double barSpacing();
+
+    /** Least diameter of longitudinal bars for a stirrup spacing [mm]. */
+    double leastBar(double stirrupSpacing);
+
+    String barClause();
+
+    /** How far past the place where torsion counts its steel must run [mm]. */
+    double extension(double bw, double d);
+}

@@ -1,0 +1,15 @@
+package kolonne.core.code;
+
+/**
+ * A section as the torsion rules see it.
+ *
+ * @param fc  f'c [MPa]
+ * @param fy  yield strength of longitudinal bars [MPa]
+ * @param fyt yield strength of stirrups [MPa]
+ * @param bw  web width [mm]
+ * @param acp area enclosed by the outside of the concrete [mm2]
+ * @param pcp its perimeter [mm]
+ * @param aoh area within the centre line of the outermost closed stirrup [mm2]
+ * @param ph  its perimeter [mm]
+ */
+public record TorsionSection(double fc, double fy, double fyt, double bw, double acp, double pcp, double aoh, double ph) {}

@@ -30,6 +30,7 @@ public final class BeamCheck {
     private final DesignCode code;
     private final BarsAt bars;
     private final Governing governing = new Governing();
+    private final double[] torques;
     private final BeamTorsionCheck torsion;
     private final Map<FlexureKey, FlexuralStrength> strengths = new HashMap<>();
 
@@ -42,18 +43,19 @@ public final class BeamCheck {
         this.basis = context.basis();
         this.code = basis.designCode();
         this.bars = new BarsAt(line, cage, basis);
-        this.torsion = new BeamTorsionCheck(line, cage, context, bars, governing, (x, span) -> shearStrength(x, span, Trace.OFF));
+        this.torques = BeamTorsion.torques(line, context);
+        this.torsion = new BeamTorsionCheck(line, cage, context, torques, bars, governing, (x, span) -> shearStrength(x, span, Trace.OFF));
     }
 
     /** Checks the whole line. */
     public static BeamDesign run(BeamLine line, BeamCage cage, BeamContext context) {
         BeamCheck c = new BeamCheck(line, cage, context);
         List<BeamDesign.Point> profile = c.profile();
-        List<BeamShearCheck.Demand> shears = new BeamShearCheck(line, context, c.governing,
+        List<BeamShearCheck.Demand> shears = new BeamShearCheck(line, context, c.torques, c.governing,
             (x, span) -> c.shearStrength(x, span, Trace.OFF)).run();
         c.torsion.run(shears);
         List<Deflections> deflections = new BeamDeflection(line, context, c.bars).all();
-        new BeamDetailCheck(line, cage, context, c.bars, c.governing, shears).run();
+        new BeamDetailCheck(line, cage, context, c.bars, c.governing, shears, profile).run();
         new DeflectionCheck(line, context, c.governing, deflections).run();
         List<CheckResult> checks = c.governing.results();
         return new BeamDesign(line, cage, checks, profile, deflections, BeamFindings.of(line, checks, context));

@@ -16,6 +16,7 @@ public final class BeamDesigner {
     private final BeamContext context;
     private final Basis basis;
     private final DesignCode code;
+    private final double[] torques;
     private final List<BeamShearCheck.Demand> shears;
 
     private BeamDesigner(BeamLine line, BeamContext context) {
@@ -23,7 +24,8 @@ public final class BeamDesigner {
         this.context = context;
         this.basis = context.basis();
         this.code = basis.designCode();
-        this.shears = BeamShearCheck.demands(line, context);
+        this.torques = BeamTorsion.torques(line, context);
+        this.shears = BeamShearCheck.demands(line, context, torques);
     }
 
     /** The designed line: a cage and its checks. */
@@ -38,7 +40,7 @@ public final class BeamDesigner {
         BeamCage cage = null;
         for (int pass = 0; pass < 3; pass++) {
             stirrup = zones.stream().map(BeamCage.Zone::bar).max(Comparator.comparingDouble(Bar::diameter)).orElse(stirrup);
-            List<BeamCage.Group> groups = new FlexureChoice(line, context, stirrup).choose();
+            List<BeamCage.Group> groups = new FlexureChoice(line, context, torques, stirrup).choose();
             zones = zones(groups);
             cage = new BeamCage(groups, zones, sideBars(stirrup));
             double used = zones.stream().mapToDouble(z -> z.bar().diameter()).max().orElse(0);
@@ -52,7 +54,7 @@ public final class BeamDesigner {
     private List<BeamCage.Zone> zones(double allowance) {
         List<BeamCage.Zone> out = new ArrayList<>();
         for (BeamLine.Span s : line.spans()) {
-            out.addAll(new StirrupChoice(line, s, context, s.section().shape().depth() - allowance, shears).choose());
+            out.addAll(new StirrupChoice(s, context, s.section().shape().depth() - allowance, shears).choose());
         }
         return out;
     }
@@ -69,7 +71,7 @@ public final class BeamDesigner {
                         bars.effectiveDepth(st.x(), s, BeamCage.Face.BOTTOM)));
                 }
             }
-            out.addAll(new StirrupChoice(line, s, context, d, shears).choose());
+            out.addAll(new StirrupChoice(s, context, d, shears).choose());
         }
         return out;
     }
@@ -80,7 +82,7 @@ public final class BeamDesigner {
         for (BeamLine.Span s : line.spans()) {
             int skin = skinLevels(s);
             int levels = Math.max(skin, BeamTorsion.sideLevels(s, basis));
-            BeamTorsion torsion = new BeamTorsion(line, s, context, stirrup, levels);
+            BeamTorsion torsion = new BeamTorsion(line, s, context, torques, stirrup, levels);
             if (torsion.counts() && levels > 0) {
                 out.add(torsional(s, torsion, levels));
             } else if (skin > 0) {

@@ -31,9 +31,10 @@ final class BeamDetailCheck {
     private final BarsAt bars;
     private final Governing governing;
     private final List<BeamShearCheck.Demand> shears;
+    private final List<BeamDesign.Point> profile;
 
     BeamDetailCheck(BeamLine line, BeamCage cage, BeamContext context, BarsAt bars, Governing governing,
-                    List<BeamShearCheck.Demand> shears) {
+                    List<BeamShearCheck.Demand> shears, List<BeamDesign.Point> profile) {
         this.line = line;
         this.cage = cage;
         this.context = context;
@@ -42,6 +43,7 @@ final class BeamDetailCheck {
         this.bars = bars;
         this.governing = governing;
         this.shears = shears;
+        this.profile = profile;
     }
 
     void run() {
@@ -56,6 +58,53 @@ final class BeamDetailCheck {
             ignoredForces(span);
         }
         anchorage();
+        for (BeamCage.Face face : BeamCage.Face.values()) {
+            integrity(face);
+        }
+        double[] hogging = profile.stream().mapToDouble(p -> -p.mNeg()).toArray();
+        for (int s = 0; s < line.supports().size(); s++) {
+            inflection(s, hogging);
+        }
+    }
+
+    /** Bars that run through a line of the perimeter against its largest steel of the face (9.7.7.1). */
+    private void integrity(BeamCage.Face face) {
+        double part = context.throughPart(line, face);
+        double through = cage.groups().stream().filter(g -> g.face() == face && g.through()).mapToDouble(BeamCage.Group::area).sum();
+        double most = line.stations().stream().mapToDouble(s -> bars.areaAt(s.x(), face)).max().orElse(0);
+        if (part > 0 && most > 0) {
+            String side = face == BeamCage.Face.TOP ? "top" : "bottom";
+            add("integrity-" + side, "Continuous bars of an edge beam, " + side, Cause.STEEL_BELOW_MINIMUM, part * most, through, Quantity.AREA,
+                through > 0 ? part * most / through : Double.POSITIVE_INFINITY, line.spans().get(0).faceFrom(), line.spans().get(0), code.integrityClause());
+        }
+    }
+
+    /** A third of a support's top steel runs past the point of inflection (9.7.3.8.4). */
+    private void inflection(int support, double[] hogging) {
+        for (boolean right : new boolean[] {true, false}) {
+            int number = right ? support : support - 1;
+            if (number < 0 || number >= line.spans().size() || line.cantilever(number)) {
+                continue;
+            }
+            BeamLine.Span span = line.spans().get(number);
+            double x = GroupLayout.inflection(line, span, hogging, right);
+            double face = right ? span.faceFrom() : span.faceTo();
+            double total = bars.areaAt(face, BeamCage.Face.TOP);
+            if (Double.isNaN(x) || total <= 0) {
+                continue;
+            }
+            double passing = 0;
+            for (BeamCage.Group g : cage.groups()) {
+                double run = code.inflectionRun(span.section().shape().depth() - g.offset(), g.bar().diameter(), span.clear());
+                double end = right ? Math.min(span.faceTo(), x + run) : Math.max(span.faceFrom(), x - run);
+                boolean passes = right ? g.to() >= end - 1 : g.from() <= end + 1;
+                boolean over = face >= g.from() - 1e-6 && face <= g.to() + 1e-6;
+                passing += g.face() == BeamCage.Face.TOP && over && passes ? g.area() : 0;
+            }
+            double needed = code.inflectionPart() * total;
+            add("past-inflection", "Top bars past the point of inflection", Cause.ANCHORAGE, needed, passing, Quantity.AREA,
+                passing > 0 ? needed / passing : Double.POSITIVE_INFINITY, face, span, code.inflectionClause());
+        }
     }
 
     /** Clear distances and crack-control spacing of every layer at the ends and the middle of the span. */

@@ -26,13 +26,13 @@ final class BeamShearCheck {
     private final DesignCode code;
     private final List<Demand> demands;
 
-    BeamShearCheck(BeamLine line, BeamContext context, Governing governing, Strength strength) {
+    BeamShearCheck(BeamLine line, BeamContext context, double[] torques, Governing governing, Strength strength) {
         this.line = line;
         this.context = context;
         this.governing = governing;
         this.strength = strength;
         this.code = context.basis().designCode();
-        this.demands = demands(line, context);
+        this.demands = demands(line, context, torques);
     }
 
     /** Checks every demand of the line and returns them. */
@@ -70,8 +70,8 @@ final class BeamShearCheck {
     record Place(double x, int span, int first, int second, double share) {}
 
     /** Design shears along the line, in order of place; sections nearer than d to a column's face are left out. */
-    static List<Demand> demands(BeamLine line, BeamContext context) {
-        List<BeamTorsion> torsion = line.spans().stream().map(s -> new BeamTorsion(line, s, context, context.basis().stirrupList().get(0),
+    static List<Demand> demands(BeamLine line, BeamContext context, double[] torques) {
+        List<BeamTorsion> torsion = line.spans().stream().map(s -> new BeamTorsion(line, s, context, torques, context.basis().stirrupList().get(0),
             0)).toList();
         return places(line, context).stream().map(p -> at(context, line.stations(), p, torsion.get(p.span()))).toList();
     }

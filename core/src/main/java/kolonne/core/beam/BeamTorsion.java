@@ -17,17 +17,17 @@ final class BeamTorsion {
     /** Parts of the perimeter that carry longitudinal steel besides top and bottom: side levels. */
     private final int sideLevels;
     private final BeamLine.Span span;
-    private final BeamContext context;
+    private final double[] torques;
     private final Torsion rules;
     private final TorsionSection section;
     private final double threshold;
     private final double from;
     private final double to;
 
-    /** @param sideLevels levels of side bars */
-    BeamTorsion(BeamLine line, BeamLine.Span span, BeamContext context, Bar stirrup, int sideLevels) {
+    /** @param torques of the stations of the line, see {@link #torques}. @param sideLevels levels of side bars */
+    BeamTorsion(BeamLine line, BeamLine.Span span, BeamContext context, double[] torques, Bar stirrup, int sideLevels) {
         this.span = span;
-        this.context = context;
+        this.torques = torques;
         this.sideLevels = sideLevels;
         Basis basis = context.basis();
         rules = basis.designCode().torsion();
@@ -35,8 +35,9 @@ final class BeamTorsion {
         threshold = rules.threshold(section.fc(), section.acp(), section.pcp(), Trace.OFF);
         double low = Double.POSITIVE_INFINITY;
         double high = Double.NEGATIVE_INFINITY;
-        for (BeamLine.Station s : line.stations()) {
-            if (s.span() == span.number() && torque(s) > threshold) {
+        for (int i = 0; i < torques.length; i++) {
+            BeamLine.Station s = line.stations().get(i);
+            if (s.span() == span.number() && torques[i] > threshold) {
                 low = Math.min(low, s.x());
                 high = Math.max(high, s.x());
             }
@@ -72,12 +73,15 @@ final class BeamTorsion {
         return new TorsionSection(fc, basis.fy(), basis.fyt(), bw, acp, pcp, x1 * y1, 2 * (x1 + y1));
     }
 
-    private double torque(BeamLine.Station s) {
-        double worst = 0;
-        for (int c = 0; c < context.strength().count(); c++) {
-            worst = Math.max(worst, Math.abs(context.at(s, c, Analysis.T)));
+    /** The largest torque by size of every station of a line [Nmm]. */
+    static double[] torques(BeamLine line, BeamContext context) {
+        double[] out = new double[line.stations().size()];
+        for (int i = 0; i < out.length; i++) {
+            for (int c = 0; c < context.strength().count(); c++) {
+                out[i] = Math.max(out[i], Math.abs(context.at(line.stations().get(i), c, Analysis.T)));
+            }
         }
-        return worst;
+        return out;
     }
 
     TorsionSection section() {
@@ -123,9 +127,10 @@ final class BeamTorsion {
     /** The largest level steel over the stations of the span [mm2]. */
     double mostLevelSteel(List<BeamLine.Station> stations) {
         double most = 0;
-        for (BeamLine.Station s : stations) {
+        for (int i = 0; i < torques.length; i++) {
+            BeamLine.Station s = stations.get(i);
             if (s.span() == span.number() && countsAt(s.x())) {
-                most = Math.max(most, levelSteel(torque(s)));
+                most = Math.max(most, levelSteel(torques[i]));
             }
         }
         return most;

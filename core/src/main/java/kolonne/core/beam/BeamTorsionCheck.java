@@ -30,7 +30,7 @@ final class BeamTorsionCheck {
     private final Torsion rules;
     private final BeamTorsion[] torsion;
 
-    BeamTorsionCheck(BeamLine line, BeamCage cage, BeamContext context, BarsAt bars, Governing governing, BeamShearCheck.Strength strength) {
+    BeamTorsionCheck(BeamLine line, BeamCage cage, BeamContext context, double[] torques, BarsAt bars, Governing governing, BeamShearCheck.Strength strength) {
         this.line = line;
         this.cage = cage;
         this.context = context;
@@ -39,7 +39,7 @@ final class BeamTorsionCheck {
         this.strength = strength;
         this.basis = context.basis();
         this.rules = basis.designCode().torsion();
-        torsion = line.spans().stream().map(s -> new BeamTorsion(line, s, context, stirrup(s.number()), perFace(s.number())))
+        torsion = line.spans().stream().map(s -> new BeamTorsion(line, s, context, torques, stirrup(s.number()), perFace(s.number())))
             .toArray(BeamTorsion[]::new);
     }
 

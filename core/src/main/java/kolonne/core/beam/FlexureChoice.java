@@ -17,12 +17,15 @@ import kolonne.core.section.FlexuralStrength;
 final class FlexureChoice {
     /** Bars added to one region at most. */
     private static final int MOST_ADDED = 44;
+    /** Through bars beyond those of crack control that are tried. */
+    private static final int MOST_MORE_THROUGH = 6;
     /** On the anchorage that a hook must find, for what the linear share leaves out. */
     private static final double ANCHOR_MARGIN = 0.95;
     /** Compression bars added to one region at most. */
     private static final int MOST_COMPRESSION = 6;
 
     private final BeamLine line;
+    private final BeamContext context;
     private final Basis basis;
     private final DesignCode code;
     private final Bar stirrup;
@@ -51,15 +54,16 @@ final class FlexureChoice {
         }
     }
 
-    FlexureChoice(BeamLine line, BeamContext context, Bar stirrup) {
+    FlexureChoice(BeamLine line, BeamContext context, double[] torques, Bar stirrup) {
         this.line = line;
+        this.context = context;
         this.basis = context.basis();
         this.code = basis.designCode();
         this.stirrup = stirrup;
         int n = line.stations().size();
         hogging = new double[n];
         sagging = new double[n];
-        BeamTorsion[] torsion = line.spans().stream().map(q -> new BeamTorsion(line, q, context, stirrup, BeamTorsion.sideLevels(q, basis)))
+        BeamTorsion[] torsion = line.spans().stream().map(q -> new BeamTorsion(line, q, context, torques, stirrup, BeamTorsion.sideLevels(q, basis)))
             .toArray(BeamTorsion[]::new);
         for (int i = 0; i < n; i++) {
             BeamLine.Station st = line.stations().get(i);
@@ -154,11 +158,9 @@ final class FlexureChoice {
         Choice[] best = null;
         double bestCost = Double.POSITIVE_INFINITY;
         for (Bar bar : basis.beamBarList()) {
-            int through = throughBars(bar);
-            Choice[] choices = new Choice[regions.size()];
-            double cost = through * weight(bar) * line.length();
+            Choice[] choices = withThrough(face, regions, bar);
+            double cost = choices[0].through() * weight(bar) * line.length();
             for (int i = 0; i < choices.length; i++) {
-                choices[i] = cheapest(regions.get(i), through, bar);
                 cost += choices[i].added() * weight(choices[i].addedBar()) * regions.get(i).length() * 0.6;
                 cost += choices[i].satisfies() ? 0 : 1e12 + 1e9 * (1 - strengthRatio(choices[i], regions.get(i)));
             }
@@ -168,6 +170,23 @@ final class FlexureChoice {
             }
         }
         return best;
+    }
+
+    /** Additions to the fewest through bars of a size that are a large enough part of the face's largest steel. */
+    private Choice[] withThrough(BeamCage.Face face, List<Region> regions, Bar bar) {
+        double part = context.throughPart(line, face);
+        int least = throughBars(bar);
+        for (int through = least;; through++) {
+            Choice[] out = new Choice[regions.size()];
+            double most = 0;
+            for (int i = 0; i < out.length; i++) {
+                out[i] = cheapest(regions.get(i), through, bar);
+                most = Math.max(most, out[i].area());
+            }
+            if (through * bar.area() >= part * most || through >= least + MOST_MORE_THROUGH) {
+                return out;
+            }
+        }
     }
 
     private static double strengthRatio(Choice c, Region r) {

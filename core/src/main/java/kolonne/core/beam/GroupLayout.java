@@ -95,6 +95,71 @@ final class GroupLayout {
             }
         }
         joined(BeamCage.Face.TOP, top, runs, out);
+        pastInflection(out);
+    }
+
+    /** Lets as many top bars run past the points of inflection as the code asks for, where the through bars alone are too few. */
+    private void pastInflection(List<BeamCage.Group> groups) {
+        for (BeamLine.Span span : line.spans()) {
+            for (boolean right : new boolean[] {true, false}) {
+                double x = line.cantilever(span.number()) ? Double.NaN : inflection(line, span, hogging, right);
+                if (!Double.isNaN(x)) {
+                    pastInflection(groups, span, right, x);
+                }
+            }
+        }
+    }
+
+    private void pastInflection(List<BeamCage.Group> groups, BeamLine.Span span, boolean right, double x) {
+        double face = right ? span.faceFrom() : span.faceTo();
+        double total = 0;
+        double passing = 0;
+        BeamCage.Group shorter = null;
+        for (BeamCage.Group g : groups) {
+            if (g.face() == BeamCage.Face.TOP && face >= g.from() - 1e-6 && face <= g.to() + 1e-6) {
+                boolean passes = right ? g.to() >= runTo(span, g, true, x) - 1 : g.from() <= runTo(span, g, false, x) + 1;
+                total += g.area();
+                passing += passes ? g.area() : 0;
+                shorter = !passes && (shorter == null || g.layer() < shorter.layer()) ? g : shorter;
+            }
+        }
+        double missing = code.inflectionPart() * total - passing;
+        if (missing > 1e-6 * total && shorter != null) {
+            int more = Math.min(shorter.count(), Math.max(1, (int) Math.ceil(missing / shorter.bar().area() - 1e-9)));
+            double to = runTo(span, shorter, right, x);
+            groups.remove(shorter);
+            groups.add(part(shorter, more, right ? shorter.from() : to, right ? to : shorter.to()));
+            if (more < shorter.count()) {
+                groups.add(part(shorter, shorter.count() - more, shorter.from(), shorter.to()));
+            }
+            pastInflection(groups, span, right, x);
+        }
+    }
+
+    private double runTo(BeamLine.Span span, BeamCage.Group g, boolean right, double x) {
+        double run = code.inflectionRun(span.section().shape().depth() - g.offset(), g.bar().diameter(), span.clear());
+        return right ? Math.min(span.faceTo(), x + run) : Math.max(span.faceFrom(), x - run);
+    }
+
+    private static BeamCage.Group part(BeamCage.Group g, int count, double from, double to) {
+        return new BeamCage.Group(g.face(), g.layer(), count, g.bar(), g.offset(), from, to, g.hookFrom() && from == g.from(), g.hookTo() && to == g.to(), false);
+    }
+
+    /** The last place from a support into a span where the top is in tension without a break; NaN where it never is. */
+    static double inflection(BeamLine line, BeamLine.Span span, double[] hogging, boolean fromLeft) {
+        double out = Double.NaN;
+        int n = line.stations().size();
+        for (int k = 0; k < n; k++) {
+            int i = fromLeft ? k : n - 1 - k;
+            if (line.stations().get(i).span() != span.number()) {
+                continue;
+            }
+            if (hogging[i] <= BeamCheck.negligible(span)) {
+                return Double.isNaN(out) ? out : line.stations().get(i).x();
+            }
+            out = line.stations().get(i).x();
+        }
+        return out;
     }
 
     private void bottomAdditions(FlexureChoice.Choice[] bottom, List<BeamCage.Group> out) {

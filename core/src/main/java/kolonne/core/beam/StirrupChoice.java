@@ -8,6 +8,7 @@ import kolonne.core.code.DesignCode;
 import kolonne.core.code.ShearInput;
 import kolonne.core.code.ShearStrength;
 import kolonne.core.code.SpacingLimits;
+import kolonne.core.code.TorsionSection;
 import kolonne.core.explain.Trace;
 
 /**
@@ -29,12 +30,8 @@ final class StirrupChoice {
     private final double d;
     private final double bw;
     private final double fc;
-    private final BeamLine line;
-    private final BeamContext context;
 
-    StirrupChoice(BeamLine line, BeamLine.Span span, BeamContext context, double d, List<BeamShearCheck.Demand> ofTheLine) {
-        this.line = line;
-        this.context = context;
+    StirrupChoice(BeamLine.Span span, BeamContext context, double d, List<BeamShearCheck.Demand> ofTheLine) {
         this.span = span;
         this.basis = context.basis();
         this.code = basis.designCode();
@@ -70,36 +67,38 @@ final class StirrupChoice {
 
     List<BeamCage.Zone> choose() {
         Option best = null;
-        for (Option o : options()) {
-            best = best == null || o.betterThan(best) ? o : best;
+        for (Bar bar : basis.stirrupList()) {
+            for (int legs = leastLegs(bar); legs <= Math.max(leastLegs(bar), basis.legsMost()); legs++) {
+                double[] spacing = spacings(bar, legs);
+                boolean practical = java.util.Arrays.stream(spacing).min().orElse(basis.spacingMost()) >= basis.spacingLeast();
+                if (best != null && best.practical() && (!practical || leastMass(bar, legs, spacing) > (1 + ALIKE) * best.mass())) {
+                    continue;
+                }
+                for (int i = 0; i < spacing.length; i++) {
+                    spacing[i] = Math.max(spacing[i], basis.spacingLeast());
+                }
+                Option o = option(bar, legs, zones(bar, legs, spacing), practical);
+                best = best == null || o.betterThan(best) ? o : best;
+            }
         }
         return best.zones();
     }
 
-    /** Every bar with every number of legs that the basis allows. */
-    private List<Option> options() {
-        List<Option> out = new ArrayList<>();
-        for (Bar bar : basis.stirrupList()) {
-            for (int legs = leastLegs(bar); legs <= Math.max(leastLegs(bar), basis.legsMost()); legs++) {
-                double[] spacing = spacings(bar, legs);
-                double closest = java.util.Arrays.stream(spacing).min().orElse(basis.spacingMost());
-                boolean practical = closest >= basis.spacingLeast();
-                for (int i = 0; i < spacing.length; i++) {
-                    spacing[i] = Math.max(spacing[i], basis.spacingLeast());
-                }
-                out.add(option(bar, legs, zones(bar, legs, spacing), practical));
-            }
-        }
-        return out;
+    /** Mass if the widest spacing served everywhere: no arrangement of zones has less. */
+    private double leastMass(Bar bar, int legs, double[] spacing) {
+        return span.clear() / java.util.Arrays.stream(spacing).max().orElse(basis.spacingMost()) * setLength(legs) * bar.area() * STEEL;
+    }
+
+    /** Length of the outer hoop, and a further height with its part of the width for every inner leg [mm]. */
+    private double setLength(int legs) {
+        double width = bw - 2 * basis.beamCover();
+        double height = span.section().shape().depth() - 2 * basis.beamCover();
+        return 2 * (width + height) + (legs - 2) * (height + 0.5 * width);
     }
 
     private Option option(Bar bar, int legs, List<BeamCage.Zone> zones, boolean practical) {
         int sets = zones.stream().mapToInt(BeamCage.Zone::count).sum();
-        double width = bw - 2 * basis.beamCover();
-        double height = span.section().shape().depth() - 2 * basis.beamCover();
-        // the outer hoop, and a further height (with its part of the width) for every inner leg
-        double length = 2 * (width + height) + (legs - 2) * (height + 0.5 * width);
-        return new Option(bar, legs, zones, sets * length * bar.area() * STEEL, sets * (1 + (legs - 1) / 2), practical);
+        return new Option(bar, legs, zones, sets * setLength(legs) * bar.area() * STEEL, sets * (1 + (legs - 1) / 2), practical);
     }
 
     /** Legs that the transverse spacing asks for where the shear is highest. */
@@ -122,7 +121,7 @@ final class StirrupChoice {
         double minimum = area / unit.minimumAvs();
         ShearStrength strong = strength(10 * unit.minimumAvs());
         double perAvs = unitStirrupStrength();
-        BeamTorsion torsion = new BeamTorsion(line, span, context, bar, 0);
+        TorsionSection tube = BeamTorsion.section(span, basis, bar);
         double[] out = new double[demands.size()];
         for (int i = 0; i < out.length; i++) {
             double needed = demands.get(i).v() - strong.concrete();
@@ -132,10 +131,10 @@ final class StirrupChoice {
                 s = Math.min(s, area * perAvs / needed);
             }
             if (!demands.get(i).torsional().isEmpty()) {
-                s = Math.min(s, code.torsion().stirrupSpacing(torsion.section()));
+                s = Math.min(s, code.torsion().stirrupSpacing(tube));
             }
             for (BeamShearCheck.Pair p : demands.get(i).torsional()) {
-                double leg = torsion.legSteel(p.t()) + Math.max(0, p.v() - strong.concrete()) / perAvs / legs;
+                double leg = code.torsion().legSteel(p.t(), tube, Trace.OFF) + Math.max(0, p.v() - strong.concrete()) / perAvs / legs;
                 s = Math.min(s, leg > 0 ? bar.area() / leg : s);
             }
             out[i] = Math.floor(s / basis.spacingStep() + 1e-9) * basis.spacingStep();

@@ -122,6 +122,18 @@ public interface DesignCode {
 
     String deepBeamClause();
 
+    /** Part of a perimeter beam's largest steel of a face that is continuous. @param bottom face */
+    double integrityPart(boolean bottom);
+
+    String integrityClause();
+
+    /** Part of the top steel of a support that runs past the point of inflection, and how far [mm]. */
+    double inflectionPart();
+
+    double inflectionRun(double d, double barDiameter, double clearSpan);
+
+    String inflectionClause();
+
     /** Depth above which a beam needs steel along its sides [mm], and the largest spacing of it is crackSpacing. */
     double skinSteelDepth();
 

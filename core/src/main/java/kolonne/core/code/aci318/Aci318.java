@@ -327,6 +327,33 @@ public final class Aci318 implements DesignCode {
         return "9.9.1.1";
     }
 
+    /** 9.7.7.1: a quarter of the bottom steel, a sixth of the top steel, two bars at least. */
+    @Override
+    public double integrityPart(boolean bottom) {
+        return bottom ? 1.0 / 4 : 1.0 / 6;
+    }
+
+    @Override
+    public String integrityClause() {
+        return "9.7.7.1";
+    }
+
+    /** 9.7.3.8.4: a third, past the point of inflection by d, 12 db or ln / 16. */
+    @Override
+    public double inflectionPart() {
+        return 1.0 / 3;
+    }
+
+    @Override
+    public double inflectionRun(double d, double db, double ln) {
+        return Math.max(Math.max(d, 12 * db), ln / 16);
+    }
+
+    @Override
+    public String inflectionClause() {
+        return "9.7.3.8.4";
+    }
+
     @Override
     public double skinSteelDepth() {
         return form.length(900, 36);

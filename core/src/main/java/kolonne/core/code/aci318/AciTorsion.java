@@ -104,12 +104,13 @@ final class AciTorsion implements Torsion {
         double v = shear / (s.bw() * d);
         double tau = torque * s.ph() / (1.7 * s.aoh() * s.aoh());
         double limit = shearLimit / (s.bw() * d);
-        double use = Math.hypot(v, tau) / limit;
+        double together = Math.sqrt(v * v + tau * tau);
+        double use = together / limit;
         if (t.on()) {
-            t.step("vu", "√((Vu / bw d)² + (Tu ph / 1.7 Aoh²)²)", "√({0}² + {1}²)", Math.hypot(v, tau), Quantity.STRESS, limitClause(),
+            t.step("vu", "√((Vu / bw d)² + (Tu ph / 1.7 Aoh²)²)", "√({0}² + {1}²)", together, Quantity.STRESS, limitClause(),
                 in(v, Quantity.STRESS), in(tau, Quantity.STRESS));
             t.step("vu / φvn,max", form.shown("vu / φ (Vc / bw d + 0.66 √f′c)", "vu / φ (Vc / bw d + 8 √f′c)"), "{0} / {1}", use,
-                Quantity.UTILISATION, limitClause(), in(Math.hypot(v, tau), Quantity.STRESS), in(limit, Quantity.STRESS));
+                Quantity.UTILISATION, limitClause(), in(together, Quantity.STRESS), in(limit, Quantity.STRESS));
         }
         return use;
     }

@@ -1710,6 +1710,54 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/projects/{id}/members/{mark}/torsion-relief": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Finds by re-analysis whether a line's torsion is needed, and the stiffness that relieves it; a trial, nothing is stored */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                    mark: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["ReliefDto"];
+                    };
+                };
+                /** @description What, where and how to mend */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/projects/{id}/exports/report.pdf": {
         parameters: {
             query?: never;
@@ -2401,6 +2449,13 @@ export interface components {
             findings: components["schemas"]["FindingDto"][];
             sway: components["schemas"]["StoreySwayDto"][];
         };
+        MovedDto: {
+            mark: string;
+            member: string;
+            before: number;
+            after: number;
+            by: number;
+        };
         NewName: {
             name: string;
         };
@@ -2471,6 +2526,18 @@ export interface components {
             forceUnit: string;
             momentUnit: string;
             joints: components["schemas"]["ReactionDto"][];
+        };
+        ReliefDto: {
+            kind: string;
+            evidence: string;
+            factor: number;
+            torqueKnm: number;
+            relievedKnm: number;
+            crackingKnm: number;
+            moved: components["schemas"]["MovedDto"][];
+            edits: {
+                [key: string]: unknown;
+            }[];
         };
         ResultRow: {
             mark: string;

@@ -1,7 +1,7 @@
 import { useQuery } from '@tanstack/react-query'
 import { useEffect } from 'react'
 import { Link, useNavigate, useParams } from 'react-router'
-import { api } from '../api/client'
+import { api, type State } from '../api/client'
 import { BeamSheet } from '../features/beam/BeamSheet'
 import { ColumnSheet } from '../features/column/ColumnSheet'
 import { force } from '../lib/format'
@@ -10,7 +10,7 @@ import { ErrorView } from '../ui/ErrorView'
 import { Loading } from '../ui/Loading'
 
 /** The sheet of one beam line or column stack, with the way to the next one that fails. */
-export function MemberSheet({ id, units }: { id: string; units: Units }) {
+export function MemberSheet({ id, units, state }: { id: string; units: Units; state?: State }) {
   const { mark = '' } = useParams()
   const navigate = useNavigate()
   const q = useQuery({ queryKey: ['project', id, 'member', mark], queryFn: ({ signal }) => api.member(id, mark, signal) })
@@ -48,7 +48,7 @@ export function MemberSheet({ id, units }: { id: string; units: Units }) {
         <Walk id={id} mark={previous ?? null} words="Previous failing" sign="‹" letter="P" />
         <Walk id={id} mark={next ?? null} words="Next failing" sign="›" letter="N" />
       </div>
-      {m.beam && <BeamSheet key={mark} id={id} beam={m.beam} units={units} />}
+      {m.beam && <BeamSheet key={mark} id={id} beam={m.beam} units={units} state={state} />}
       {m.column && <ColumnSheet key={mark} id={id} column={m.column} units={units} />}
     </div>
   )

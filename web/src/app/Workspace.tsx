@@ -39,7 +39,7 @@ export function Workspace({ mode, onMode }: { mode: Mode; onMode: () => void }) 
           <Route path="model" element={<ModelPage id={id} state={state} />} />
           <Route path="basis" element={<BasisPage id={id} state={state} />} />
           <Route path="results" element={<ResultsPage id={id} mode={mode} state={state} />} />
-          <Route path="sheet/:mark" element={<MemberSheet id={id} units={units} />} />
+          <Route path="sheet/:mark" element={<MemberSheet id={id} units={units} state={state} />} />
           <Route path="schedules" element={<SchedulesPage id={id} />} />
           <Route path="*" element={<Navigate to={`/p/${id}/results`} replace />} />
         </Routes>

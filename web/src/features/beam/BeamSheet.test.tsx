@@ -3,7 +3,7 @@ import userEvent from '@testing-library/user-event'
 import { beforeEach, describe, expect, it, vi } from 'vitest'
 import { api } from '../../api/client'
 import { SI, US } from '../../lib/units'
-import { Around, beam, check, column, interaction } from '../../test/fixtures'
+import { Around, beam, check, column, interaction, state } from '../../test/fixtures'
 import { ColumnSheet } from '../column/ColumnSheet'
 import { BeamSheet } from './BeamSheet'
 
@@ -57,6 +57,39 @@ describe('the beam sheet', () => {
     render(<Around><BeamSheet id="p" beam={beam} units={US} /></Around>)
     expect(screen.getByText(/moment, kip·ft/)).toBeInTheDocument()
     expect(screen.getByText('9.84 ft')).toBeInTheDocument()
+  })
+})
+
+describe('torsion and deflection on the beam sheet', () => {
+  const twisted = { ...beam, checks: [...beam.checks, check('torsion', 0.8, 1)] }
+  const relief = {
+    kind: 'compatibility', evidence: 'The torque falls from 101.1 to 0.3 kNm.', factor: 0.15, torqueKnm: 101, relievedKnm: 34, crackingKnm: 34.3,
+    moved: [{ mark: 'L5-B25', member: 'x', before: 565, after: 628, by: 63 }], edits: [{ kind: 'stiffness', members: ['m'], factorTorsion: 0.15 }],
+  }
+  it('draws torsion only where it counts, and deflections with their limit', () => {
+    const { rerender } = render(<Around><BeamSheet id="p" beam={beam} units={SI} /></Around>)
+    expect(screen.queryByLabelText('Torsion, demand against capacity')).not.toBeInTheDocument()
+    expect(screen.getByText('14.2 of 25.0')).toBeInTheDocument()
+    rerender(<Around><BeamSheet id="p" beam={twisted} units={US} /></Around>)
+    expect(screen.getByLabelText('Torsion, demand against capacity')).toBeInTheDocument()
+    expect(screen.getByText('0.56 of 0.98')).toBeInTheDocument()
+  })
+  it('finds out whether torsion is needed, shows what would move, and relieves it', async () => {
+    vi.spyOn(api, 'torsionRelief').mockResolvedValue(relief)
+    const edit = vi.spyOn(api, 'edit').mockResolvedValue({ id: 'p', name: '', createdAt: '', changedAt: '', version: 6 })
+    render(<Around><BeamSheet id="p" beam={twisted} units={SI} state={state} /></Around>)
+    await userEvent.click(screen.getByRole('button', { name: 'Is it needed?' }))
+    expect(await screen.findByText(/From compatibility/)).toBeInTheDocument()
+    expect(screen.getByText('+63.0')).toBeInTheDocument()
+    await userEvent.click(screen.getByRole('button', { name: 'Relieve it and design again' }))
+    await waitFor(() => expect(edit).toHaveBeenCalledWith('p', 5, relief.edits))
+  })
+  it('says so where torsion must be resisted', async () => {
+    vi.spyOn(api, 'torsionRelief').mockResolvedValue({ ...relief, kind: 'equilibrium', factor: 1, moved: [], edits: [] })
+    render(<Around><BeamSheet id="p" beam={twisted} units={SI} state={state} /></Around>)
+    await userEvent.click(screen.getByRole('button', { name: 'Is it needed?' }))
+    expect(await screen.findByText(/must be resisted in full/)).toBeInTheDocument()
+    expect(screen.queryByRole('button', { name: /Relieve/ })).not.toBeInTheDocument()
   })
 })
 

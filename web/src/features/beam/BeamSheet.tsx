@@ -1,7 +1,7 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query'
 import { useEffect, useRef, useState } from 'react'
 import { useSearchParams } from 'react-router'
-import { api, type Beam } from '../../api/client'
+import { api, type Beam, type State } from '../../api/client'
 import { axisOf, nearest } from '../../drawing/beamScene'
 import { force } from '../../lib/format'
 import { distanceIn, momentIn, forceIn, type Units } from '../../lib/units'
@@ -11,10 +11,11 @@ import { FindingList } from '../../ui/FindingList'
 import { HatchDefs } from '../../ui/UtilisationBar'
 import { BeamElevation } from './BeamElevation'
 import { BeamSections } from './BeamSections'
+import { TorsionPanel } from './TorsionPanel'
 import { DEFLECTION_HEIGHT, DeflectionDiagram, MomentDiagram, ShearDiagram, TORSION_HEIGHT, TorsionDiagram } from './Diagrams'
 
 /** A beam line on one horizontal axis: elevation, moment, shear with torsion, deflection, sections; beside it the calculation at the cursor. */
-export function BeamSheet({ id, beam, units }: { id: string; beam: Beam; units: Units }) {
+export function BeamSheet({ id, beam, units, state }: { id: string; beam: Beam; units: Units; state?: State }) {
   const host = useRef<HTMLDivElement>(null)
   const [width, setWidth] = useState(880)
   const [params, setParams] = useSearchParams()
@@ -66,6 +67,7 @@ export function BeamSheet({ id, beam, units }: { id: string; beam: Beam; units: 
           <span>T</span><b>{force(momentIn(point.t, units))}</b><span className="soft">of {force(momentIn(point.tn, units))} {units.moment}</span><span className="soft clip">{point.comboT}</span>
         </div>
         <FindingList findings={beam.findings} />
+        {twisted && <TorsionPanel id={id} mark={beam.mark} state={state} units={units} />}
         <CheckTable checks={beam.checks} onPick={(c) => setFixed(c.station >= 0 ? c.station : nearest(beam.points, c.x))} />
         {calculation.data && (
           <>

@@ -5,13 +5,14 @@ import kolonne.server.command.CheckCommand;
 import kolonne.server.command.ConvertCommand;
 import kolonne.server.command.DemoCommand;
 import kolonne.server.command.DesignCommand;
+import kolonne.server.command.SectionCommand;
 import kolonne.server.command.ServeCommand;
 import picocli.CommandLine;
 
 /** The {@code kolonne} command. */
 @CommandLine.Command(name = "kolonne", mixinStandardHelpOptions = true, version = "kolonne 0.1.0",
     description = "Designs every concrete beam and column of a building from its analysis model.",
-    subcommands = {ServeCommand.class, DesignCommand.class, AnalyseCommand.class, CheckCommand.class, ConvertCommand.class,
+    subcommands = {ServeCommand.class, DesignCommand.class, AnalyseCommand.class, CheckCommand.class, SectionCommand.class, ConvertCommand.class,
         DemoCommand.class})
 public final class Main implements Runnable {
     @CommandLine.Spec

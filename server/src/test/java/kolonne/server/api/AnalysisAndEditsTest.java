@@ -223,6 +223,25 @@ class AnalysisAndEditsTest {
     }
 
     @Test
+    void torsionIsTriedWithoutStoringAnything() throws IOException, InterruptedException {
+        JsonNode rows = null;
+        for (int k = 0; k < 100 && rows == null; k++) {
+            HttpResponse<String> r = CLIENT.send(HttpRequest.newBuilder(URI.create("http://127.0.0.1:" + server.port() + p + "/results?q=beam")).build(),
+                HttpResponse.BodyHandlers.ofString());
+            rows = r.statusCode() == 200 ? JSON.readTree(r.body()).get("rows") : null;
+            Thread.sleep(100);
+        }
+        String mark = rows.get(0).get("mark").asText();
+        JsonNode t = ask(200, "POST", p + "/members/" + mark + "/torsion-relief", null);
+        assertTrue(t.get("evidence").asText().contains("torsional stiffness"));
+        assertTrue(t.get("crackingKnm").asDouble() > 0);
+        assertTrue(t.get("relievedKnm").asDouble() <= t.get("torqueKnm").asDouble() + 1e-9);
+        assertEquals(1, ask(200, "GET", p, null).get("version").asInt());
+        assertEquals(0, get("/edits").get("entries").size());
+        ask(404, "POST", p + "/members/none/torsion-relief", null);
+    }
+
+    @Test
     void aSketchIsLookedAtAndBecomesAProject() throws IOException, InterruptedException {
         String beam = """
             {"name":"Balk","units":"SI","fc":30,"patternLive":true,"spans":[{"length":6,"section":{"shape":"rectangle","b":300,"h":600}},

@@ -60,4 +60,18 @@ class CommandLineTest {
         assertEquals(0, Main.run("analyse", model.toString(), "--out", dir.resolve("a").toString()));
         assertTrue(Files.readString(dir.resolve("a/reactions.csv")).startsWith("case,joint,"));
     }
+
+    @Test
+    void answersForSectionsOnTheirOwn() throws IOException {
+        Path list = Files.writeString(dir.resolve("s.json"), """
+            [{"id":"B","use":"beam","units":"SI","shape":{"shape":"rectangle","b":300,"h":600},"fc":30,"fy":420,
+              "bars":[{"bar":"T20","face":"bottom","count":4}],"stirrups":{"bar":"T10","spacing":150},"forces":[{"my":200,"vz":100}]}]""");
+        Path answers = dir.resolve("a.json");
+        assertEquals(0, Main.run("section", list.toString(), "--out", answers.toString(), "--calculations"));
+        assertTrue(Files.readString(answers).contains("\"governs\""));
+        Files.writeString(list, Files.readString(list).replace("\"my\":200", "\"my\":400"));
+        assertEquals(1, Main.run("section", list.toString()));
+        assertEquals(2, Main.run("section", dir.resolve("none.json").toString()));
+        assertEquals(2, Main.run("section", Files.writeString(dir.resolve("bad.json"), "[").toString()));
+    }
 }

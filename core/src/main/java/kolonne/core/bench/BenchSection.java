@@ -1,0 +1,36 @@
+package kolonne.core.bench;
+
+import java.util.List;
+import kolonne.core.code.DesignCode;
+import kolonne.core.section.Shape;
+
+/**
+ * A section with its reinforcement.
+ *
+ * @param column   whether it is checked as a column (axial force with biaxial bending) or as a beam
+ * @param fc       f'c; fy of main bars; fyt of stirrups [MPa]
+ * @param cover    clear cover to the stirrups [mm]
+ * @param bars     one by one
+ * @param stirrup  diameter [mm] and area [mm2] of a leg; legs across the width; spacing [mm], 0 for no stirrups
+ */
+public record BenchSection(String id, DesignCode code, boolean column, Shape shape, double fc, double fy, double fyt, double cover, List<Spot> bars,
+                           Stirrup stirrup) {
+    /** A bar. @param x along the width from the middle; @param z from the soffit [mm] */
+    public record Spot(double x, double z, double diameter, double area) {}
+
+    /** @param legsAcross legs parallel to the depth, which carry Vz; legsAlong parallel to the width, which carry Vy */
+    public record Stirrup(double diameter, double area, int legsAcross, int legsAlong, double spacing) {
+        public static final Stirrup NONE = new Stirrup(0, 0, 2, 2, 0);
+
+        double avs(boolean across) {
+            return spacing > 0 ? (across ? legsAcross : legsAlong) * area / spacing : 0;
+        }
+    }
+
+    /** Forces that act together, signs of the analysis: N tension positive, My sagging positive [N, Nmm]. */
+    public record Forces(String name, double n, double vy, double vz, double t, double my, double mz) {}
+
+    public BenchSection {
+        bars = List.copyOf(bars);
+    }
+}

@@ -1,0 +1,239 @@
+package kolonne.core.bench;
+
+import static kolonne.core.explain.Trace.in;
+
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.TreeMap;
+import kolonne.core.bench.BenchSection.Forces;
+import kolonne.core.bench.BenchSection.Spot;
+import kolonne.core.code.ShearInput;
+import kolonne.core.code.ShearStrength;
+import kolonne.core.code.Torsion;
+import kolonne.core.code.TorsionSection;
+import kolonne.core.explain.Quantity;
+import kolonne.core.explain.Step;
+import kolonne.core.explain.Trace;
+import kolonne.core.section.BarLayer;
+import kolonne.core.section.ColumnSection;
+import kolonne.core.section.FlexuralStrength;
+import kolonne.core.section.InteractionSurface;
+import kolonne.core.section.PlacedBar;
+import kolonne.core.section.Shape;
+
+/** Strengths of a section, and the use of every check under sets of forces. */
+public final class SectionBench {
+    /** Bars nearer in height than this are one level of the perimeter [mm]. */
+    private static final double ONE_LEVEL = 60;
+
+    private final BenchSection s;
+    private final double h;
+    private final double bw;
+
+    public SectionBench(BenchSection s) {
+        this.s = s;
+        h = s.shape().depth();
+        bw = s.shape().webWidth();
+    }
+
+    /** A use: demand against capacity. @param clause of the code */
+    public record Use(String check, double demand, double capacity, Quantity quantity, double utilisation, String clause) {}
+
+    /** Strengths by name in core units. */
+    public Map<String, Double> strengths() {
+        Map<String, Double> out = new LinkedHashMap<>();
+        if (s.column()) {
+            ColumnSection c = columnSection();
+            out.put("phiPnMaxN", c.axialCap);
+            out.put("phiTnTensionN", c.tension);
+        } else {
+            for (boolean sagging : new boolean[] {true, false}) {
+                FlexuralStrength f = flexure(sagging, 0, Trace.OFF);
+                String name = sagging ? "Sagging" : "Hogging";
+                out.put("phiMn" + name + "Nmm", f.phiMn());
+                out.put("neutralAxis" + name + "Mm", f.c());
+                out.put("tensionStrain" + name, f.epsT());
+                out.put("phi" + name, f.phi());
+            }
+            Torsion t = s.code().torsion();
+            TorsionSection tube = tube();
+            out.put("phiTthNmm", t.threshold(tube.fc(), tube.acp(), tube.pcp(), Trace.OFF));
+            out.put("phiTcrNmm", t.cracking(tube, Trace.OFF));
+            if (s.stirrup().spacing() > 0) {
+                out.put("phiTnNmm", s.stirrup().area() / s.stirrup().spacing() / t.legSteel(1, tube, Trace.OFF));
+            }
+        }
+        ShearStrength v = shear(true, 0, true, Trace.OFF);
+        out.put("phiVcN", v.concrete());
+        out.put("phiVnN", v.total());
+        out.put("phiVnMaxN", v.limit());
+        return out;
+    }
+
+    /** The use of every check under forces that act together; the first is the largest. */
+    public List<Use> uses(Forces f) {
+        List<Use> out = new ArrayList<>(s.column() ? column(f, Trace.OFF) : beam(f, Trace.OFF));
+        out.sort(java.util.Comparator.comparingDouble(Use::utilisation).reversed());
+        return out;
+    }
+
+    /** The calculation under forces. */
+    public List<Step> explain(Forces f) {
+        Trace t = Trace.recording();
+        if (s.column()) {
+            column(f, t);
+        } else {
+            beam(f, t);
+        }
+        return t.steps();
+    }
+
+    // ---- beams --------------------------------------------------------------------------------------------------------
+
+    private List<Use> beam(Forces f, Trace t) {
+        List<Use> out = new ArrayList<>();
+        boolean sagging = f.my() >= 0;
+        Torsion rules = s.code().torsion();
+        TorsionSection tube = tube();
+        double torque = Math.abs(f.t());
+        double v = Math.abs(f.vz());
+        boolean twists = torque > rules.threshold(tube.fc(), tube.acp(), tube.pcp(), t);
+        double level = twists ? rules.longitudinalSteel(torque, tube, t) / levels().size() : 0;
+        double part = level > 0 ? Math.min(1, level / tension(sagging)) : 0;
+        FlexuralStrength m = flexure(sagging, part, t);
+        use(out, "flexure", Math.abs(f.my()), part < 1 ? m.phiMn() : 0, Quantity.MOMENT, "22.3", t);
+        ShearStrength shear = shear(sagging, 0, true, t);
+        use(out, "shear", v, shear.total(), Quantity.FORCE, s.code().shearClause(), t);
+        use(out, "shear-limit", v, shear.limit(), Quantity.FORCE, s.code().shearLimitClause(), t);
+        if (!twists) {
+            use(out, "torsion-threshold", torque, rules.threshold(tube.fc(), tube.acp(), tube.pcp(), Trace.OFF), Quantity.MOMENT, rules.thresholdClause(), t);
+            return out;
+        }
+        double unit = unit(sagging);
+        double needed = rules.legSteel(torque, tube, t) + Math.max(0, v - shear.concrete()) / unit / s.stirrup().legsAcross();
+        double leg = s.stirrup().spacing() > 0 ? s.stirrup().area() / s.stirrup().spacing() : 0;
+        use(out, "torsion", needed, leg, Quantity.AREA_PER_LENGTH, rules.legClause(), t);
+        double limit = rules.limitUse(v, torque, tube, depth(sagging), shear.limit(), t);
+        out.add(new Use("shear-torsion-limit", torque, torque / limit, Quantity.MOMENT, limit, rules.limitClause()));
+        double weakest = levels().values().stream().mapToDouble(Double::doubleValue).min().orElse(0);
+        use(out, "torsion-bars", level, weakest, Quantity.AREA, rules.longitudinalClause(), t);
+        use(out, "torsion-spacing", s.stirrup().spacing(), rules.stirrupSpacing(tube), Quantity.LENGTH, rules.stirrupSpacingClause(), t);
+        return out;
+    }
+
+    private static void use(List<Use> out, String check, double demand, double capacity, Quantity q, String clause, Trace t) {
+        double u = demand <= 0 ? 0 : capacity > 0 ? demand / capacity : Double.POSITIVE_INFINITY;
+        out.add(new Use(check, demand, capacity, q, u, clause));
+        if (t.on()) {
+            t.step(check, "demand / capacity", "{0} / {1}", u, Quantity.UTILISATION, clause, in(demand, q), in(capacity, q));
+        }
+    }
+
+    /** Bars by depth from the compression face, the tension half less a part taken by torsion. */
+    private List<BarLayer> layers(boolean sagging, double part) {
+        Map<Double, Double> byDepth = new TreeMap<>();
+        for (Spot b : s.bars()) {
+            double depth = sagging ? h - b.z() : b.z();
+            byDepth.merge(depth, b.area() * (depth > h / 2 ? 1 - part : 1), Double::sum);
+        }
+        return byDepth.entrySet().stream().map(e -> new BarLayer(e.getKey(), e.getValue())).toList();
+    }
+
+    private double tension(boolean sagging) {
+        return s.bars().stream().filter(b -> (sagging ? h - b.z() : b.z()) > h / 2).mapToDouble(Spot::area).sum();
+    }
+
+    private FlexuralStrength flexure(boolean sagging, double part, Trace t) {
+        return FlexuralStrength.of(s.shape(), sagging, layers(sagging, part), s.fc(), s.fy(), s.code(), t);
+    }
+
+    /** Depth of the bars of the tension half [mm]. */
+    private double depth(boolean sagging) {
+        double area = tension(sagging);
+        double moment = s.bars().stream().mapToDouble(b -> {
+            double d = sagging ? h - b.z() : b.z();
+            return d > h / 2 ? d * b.area() : 0;
+        }).sum();
+        return area > 0 ? moment / area : 0.8 * h;
+    }
+
+    /** Steel by level of the perimeter, from the soffit up [mm2]. */
+    private Map<Double, Double> levels() {
+        Map<Double, Double> out = new TreeMap<>();
+        for (Spot b : s.bars()) {
+            double z = out.keySet().stream().filter(q -> Math.abs(q - b.z()) < ONE_LEVEL).findFirst().orElse(b.z());
+            out.merge(z, b.area(), Double::sum);
+        }
+        return out;
+    }
+
+    private TorsionSection tube() {
+        double x1 = Math.max(1, bw - 2 * s.cover() - s.stirrup().diameter());
+        double y1 = Math.max(1, h - 2 * s.cover() - s.stirrup().diameter());
+        return new TorsionSection(s.fc(), s.fy(), s.fyt(), bw, bw * h, 2 * (bw + h), x1 * y1, 2 * (x1 + y1));
+    }
+
+    private double unit(boolean sagging) {
+        double d = depth(sagging);
+        double least = shear(sagging, 0, true, Trace.OFF).minimumAvs();
+        ShearStrength a = s.code().shear(new ShearInput(s.fc(), s.fyt(), bw, d, s.shape().A(), 0.01, least, 0), Trace.OFF);
+        ShearStrength b = s.code().shear(new ShearInput(s.fc(), s.fyt(), bw, d, s.shape().A(), 0.01, 1.5 * least, 0), Trace.OFF);
+        return (b.total() - a.total()) / (0.5 * least);
+    }
+
+    /** @param compression with the shear [N]; vertical for Vz, else Vy */
+    private ShearStrength shear(boolean sagging, double compression, boolean vertical, Trace t) {
+        double width = vertical ? bw : h;
+        double d = s.column() ? columnDepth(vertical) : depth(sagging);
+        double as = s.column() ? s.bars().stream().mapToDouble(Spot::area).sum() / 2 : tension(sagging);
+        return s.code().shear(new ShearInput(s.fc(), s.fyt(), width, d, s.shape().A(), as / (width * d), s.stirrup().avs(vertical), compression), t);
+    }
+
+    /** To the outermost bars; 0.8 of the diameter in a circle (22.5.2.2). */
+    private double columnDepth(boolean vertical) {
+        if (s.shape() instanceof Shape.Circle c) {
+            return 0.8 * c.d();
+        }
+        double reach = s.bars().stream().mapToDouble(b -> vertical ? Math.abs(b.z() - h / 2) : Math.abs(b.x())).max().orElse(0);
+        return (vertical ? h : s.shape().width()) / 2 + reach;
+    }
+
+    // ---- columns ------------------------------------------------------------------------------------------------------
+
+    private ColumnSection columnSection() {
+        List<PlacedBar> bars = s.bars().stream().map(b -> new PlacedBar(b.x(), b.z() - h / 2, b.area())).toList();
+        return new ColumnSection(s.shape(), bars, s.fc(), s.fy(), s.code());
+    }
+
+    private List<Use> column(Forces f, Trace t) {
+        List<Use> out = new ArrayList<>();
+        ColumnSection section = columnSection();
+        double p = -f.n();
+        InteractionSurface.Hit hit = new InteractionSurface(section, Math.max(s.shape().width(), h)).exact(p, Math.abs(f.my()), Math.abs(f.mz()));
+        double m = Math.hypot(f.my(), f.mz());
+        out.add(new Use("axial-bending", m > 0 ? m : Math.abs(p), hit.utilisation() > 0 ? (m > 0 ? m : Math.abs(p)) / hit.utilisation() : 0,
+            m > 0 ? Quantity.MOMENT : Quantity.FORCE, hit.utilisation(), "22.4"));
+        if (t.on()) {
+            ColumnSection.Resultant r = hit.nominal();
+            s.code().axialCap(s.fc(), s.fy(), s.shape().A(), s.bars().stream().mapToDouble(Spot::area).sum(), t);
+            t.step("use", "distance of (P, Mx, My) over that of the surface", "P = {0}, M = {1}, φ = {2}", hit.utilisation(), Quantity.UTILISATION, "22.4",
+                in(p, Quantity.FORCE), in(m, Quantity.MOMENT), in(r == null ? 0 : r.phi(), Quantity.NUMBER));
+        }
+        use(out, "axial-limit", Math.max(0, p), section.axialCap, Quantity.FORCE, s.code().axialCapClause(), t);
+        for (boolean vertical : new boolean[] {true, false}) {
+            ShearStrength v = shear(true, p, vertical, t);
+            double demand = Math.abs(vertical ? f.vz() : f.vy());
+            use(out, vertical ? "shear-z" : "shear-y", demand, v.total(), Quantity.FORCE, s.code().shearClause(), t);
+            use(out, vertical ? "shear-limit-z" : "shear-limit-y", demand, v.limit(), Quantity.FORCE, s.code().shearLimitClause(), t);
+        }
+        double threshold = s.code().torsion().threshold(s.fc(), s.shape().A(), perimeter(s.shape()), t);
+        use(out, "torsion-threshold", Math.abs(f.t()), threshold, Quantity.MOMENT, s.code().torsion().thresholdClause(), t);
+        return out;
+    }
+
+    private static double perimeter(Shape shape) {
+        return shape instanceof Shape.Circle c ? Math.PI * c.d() : 2 * (shape.width() + shape.depth());
+    }
+}

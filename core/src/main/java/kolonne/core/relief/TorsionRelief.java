@@ -1,0 +1,161 @@
+package kolonne.core.relief;
+
+import java.util.HashSet;
+import java.util.List;
+import java.util.Locale;
+import java.util.Set;
+import kolonne.core.analysis.Analysis;
+import kolonne.core.analysis.AnalysisFailed;
+import kolonne.core.analysis.FrameAnalysis;
+import kolonne.core.demand.Demands;
+import kolonne.core.model.Building;
+import kolonne.core.model.BuildingIndex;
+import kolonne.core.model.Member;
+import kolonne.core.model.Purpose;
+import kolonne.core.model.StiffnessFactors;
+
+/**
+ * Finds by re-analysis whether the torsion of a line is needed for equilibrium or comes from compatibility, and relieves the
+ * latter: torsion from compatibility may be reduced to the cracking torque if the moments redistributed by it are designed for
+ * (ACI 318-19 22.7.3.2, 22.7.3.3), which the re-analysis does.
+ */
+public final class TorsionRelief {
+    /** Torsional stiffness that is as good as none. */
+    static final double ALMOST_NONE = 1e-3;
+    /** Torsion that stays above this part without stiffness is needed for equilibrium. */
+    private static final double STAYS = 0.1;
+    /** Deflections that grow by more than this factor show that the frame needs the stiffness. */
+    private static final double GROWS = 2;
+    private static final int MOST_STEPS = 12;
+    /** How near the torque must come to the wanted one. */
+    private static final double NEAR = 0.01;
+
+    private final Analysis before;
+    private final Set<String> members;
+    private final double cracking;
+
+    private TorsionRelief(Analysis before, List<String> members, double cracking) {
+        this.before = before;
+        this.members = new HashSet<>(members);
+        this.cracking = cracking;
+    }
+
+    /** Why the torsion is there. */
+    public enum Kind { EQUILIBRIUM, COMPATIBILITY }
+
+    /**
+     * What was found.
+     *
+     * @param evidence in words
+     * @param factor   torsional stiffness factor that relieves the line to the wanted torque; 1 where nothing is to be relieved
+     * @param torque   before, and relieved after [Nmm]
+     * @param after    the analysis with the factor; null for equilibrium torsion
+     */
+    public record Found(Kind kind, String evidence, double factor, double torque, double relieved, Analysis after) {}
+
+    /** @param members of the line. @param cracking torque to relieve to, the least of its spans [Nmm] */
+    public static Found find(Analysis a, List<String> members, double cracking) {
+        return new TorsionRelief(a, members, cracking).found();
+    }
+
+    private Found found() {
+        double torque = torque(before);
+        Analysis none;
+        try {
+            none = with(ALMOST_NONE);
+        } catch (AnalysisFailed e) {
+            return new Found(Kind.EQUILIBRIUM, "Without torsional stiffness the frame moves: " + e.findings().get(0).what(), 1, torque, torque, null);
+        }
+        double rest = torque(none);
+        double growth = largestMove(none) / largestMove(before);
+        String words = String.format(Locale.ROOT, "With a thousandth of its torsional stiffness the torque falls from %.1f to %.1f kNm and the largest "
+            + "movement of its joints grows %.2f times.", torque / 1e6, rest / 1e6, growth);
+        if (rest > STAYS * torque || growth > GROWS) {
+            return new Found(Kind.EQUILIBRIUM, words, 1, torque, torque, null);
+        }
+        if (torque <= cracking) {
+            return new Found(Kind.COMPATIBILITY, words, 1, torque, torque, before);
+        }
+        return relieved(words, torque, rest, none);
+    }
+
+    /** The factor between almost none and the present one at which the torque is the cracking torque, by bisection of its logarithm. */
+    private Found relieved(String words, double torque, double rest, Analysis none) {
+        if (rest > cracking) {
+            return new Found(Kind.COMPATIBILITY, words, ALMOST_NONE, torque, rest, none);
+        }
+        double low = Math.log(ALMOST_NONE);
+        double high = Math.log(present());
+        Analysis best = none;
+        double factor = ALMOST_NONE;
+        for (int i = 0; i < MOST_STEPS; i++) {
+            double middle = (low + high) / 2;
+            Analysis a = with(Math.exp(middle));
+            double t = torque(a);
+            if (t > cracking) {
+                high = middle;
+            } else {
+                low = middle;
+                best = a;
+                factor = Math.exp(middle);
+                if (t > (1 - NEAR) * cracking) {
+                    break;
+                }
+            }
+        }
+        return new Found(Kind.COMPATIBILITY, words, factor, torque, torque(best), best);
+    }
+
+    private double present() {
+        Building b = before.index().building();
+        return b.members().stream().filter(m -> members.contains(m.id())).mapToDouble(m -> b.options().factorsOf(m).torsion()).max().orElse(1);
+    }
+
+    private Analysis with(double factor) {
+        Building b = before.index().building();
+        List<Member> changed = b.members().stream().map(m -> {
+            StiffnessFactors f = b.options().factorsOf(m);
+            return members.contains(m.id()) ? m.withStiffness(new StiffnessFactors(f.area(), f.shearY(), f.shearZ(), f.iy(), f.iz(), factor)) : m;
+        }).toList();
+        return FrameAnalysis.resolve(before, new BuildingIndex(b.withMembers(changed)));
+    }
+
+    /** Largest torque of the line over the strength combinations [Nmm]. */
+    private double torque(Analysis a) {
+        Demands d = new Demands(a, Purpose.STRENGTH);
+        double most = 0;
+        for (String id : members) {
+            int m = a.index().memberNumber(id);
+            for (int s = 0; s < a.stationCount(m); s++) {
+                for (int c = 0; c < d.count(); c++) {
+                    most = Math.max(most, Math.abs(d.at(m, s, c, Analysis.T)));
+                }
+            }
+        }
+        return most;
+    }
+
+    /** Largest movement of the line's joints and of what frames into them, over the strength combinations [mm]. */
+    private double largestMove(Analysis a) {
+        Demands d = new Demands(a, Purpose.STRENGTH);
+        Set<String> joints = new HashSet<>();
+        for (Member m : a.index().building().members()) {
+            if (members.contains(m.id())) {
+                for (String j : List.of(m.start(), m.end())) {
+                    a.index().membersAt(j).forEach(o -> joints.addAll(List.of(o.start(), o.end())));
+                }
+            }
+        }
+        double most = 1e-9;
+        for (String j : joints) {
+            int k = a.index().jointNumber(j);
+            for (int c = 0; c < d.count(); c++) {
+                double x = d.displacement(k, c, 0, false);
+                double y = d.displacement(k, c, 1, false);
+                double z = d.displacement(k, c, 2, false);
+                most = Math.max(most, Math.sqrt(x * x + y * y + z * z));
+            }
+        }
+        return most;
+    }
+}

@@ -1,0 +1,244 @@
+package kolonne.exchange.bench;
+
+import com.fasterxml.jackson.core.JsonProcessingException;
+import com.fasterxml.jackson.databind.DeserializationFeature;
+import com.fasterxml.jackson.databind.json.JsonMapper;
+import com.fasterxml.jackson.databind.node.ArrayNode;
+import com.fasterxml.jackson.databind.node.ObjectNode;
+import java.io.IOException;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import kolonne.core.bench.BenchSection;
+import kolonne.core.bench.SectionBench;
+import kolonne.core.code.Bar;
+import kolonne.core.code.aci318.Aci318;
+import kolonne.core.explain.Step;
+import kolonne.core.finding.Finding;
+import kolonne.core.section.Shape;
+import kolonne.exchange.model.ModelUnits;
+
+/** A list of sections with bars, stirrups, materials and sets of forces as JSON, and the answers; docs/formats/sections.md. */
+public final class SectionFile {
+    private static final JsonMapper JSON = JsonMapper.builder().enable(DeserializationFeature.FAIL_ON_TRAILING_TOKENS).build();
+
+    private final List<Finding> findings = new ArrayList<>();
+
+    private SectionFile() {}
+
+    /** Bars: {@code count} of a size spread across at a height, or one at a place. */
+    public record BarEntry(String bar, Double area, Double diameter, Double x, Double z, Integer count, String face) {}
+
+    public record StirrupEntry(String bar, Double spacing, Integer legs, Integer legsAlong) {}
+
+    public record ForceEntry(String name, double n, double vy, double vz, double t, double my, double mz) {}
+
+    public record ShapeEntry(String shape, double b, double h, double bw, double bf, double hf, double d) {}
+
+    public record Entry(String id, String use, String units, ShapeEntry shape, double fc, double fy, Double fyt, Double cover, List<BarEntry> bars,
+                        StirrupEntry stirrups, List<ForceEntry> forces) {}
+
+    public record Sections(List<Entry> sections) {}
+
+    /** A section ready to be checked with its forces in core units. */
+    public record Ready(BenchSection section, List<BenchSection.Forces> forces, boolean us) {}
+
+    /** @param ready sections that could be read; findings about the others */
+    public record Read(List<Ready> ready, List<Finding> findings) {}
+
+    /** Reads a list, or an object with the list {@code sections}. */
+    public static Read read(byte[] bytes) {
+        SectionFile f = new SectionFile();
+        List<Ready> out = new ArrayList<>();
+        try {
+            Entry[] all = JSON.readTree(bytes).isArray() ? JSON.readValue(bytes, Entry[].class)
+                : JSON.readValue(bytes, Sections.class).sections() == null ? new Entry[0]
+                    : JSON.readValue(bytes, Sections.class).sections().toArray(new Entry[0]);
+            for (int i = 0; i < all.length; i++) {
+                Ready r = f.entry(all[i], "sections[" + i + "]");
+                if (r != null) {
+                    out.add(r);
+                }
+            }
+            if (all.length == 0) {
+                f.fail("file", "There are no sections.", "Give a list of at least one.");
+            }
+        } catch (JsonProcessingException e) {
+            f.fail("file", e.getOriginalMessage().lines().findFirst().orElse("The JSON is not sound."), "Correct it there; docs/formats/sections.md lists the fields.");
+        } catch (IOException e) {
+            f.fail("file", "The text cannot be read: " + e.getMessage(), "Save it as UTF-8.");
+        }
+        return new Read(out, f.findings);
+    }
+
+    private void fail(String where, String what, String mend) {
+        findings.add(Finding.fails("section", where, what, mend));
+    }
+
+    private boolean bad(boolean wrong, String where, String what, String mend) {
+        if (wrong) {
+            fail(where, what, mend);
+        }
+        return wrong;
+    }
+
+    private Ready entry(Entry e, String place) {
+        if (bad(e == null, place, "The entry is null.", "Leave it out.")) {
+            return null;
+        }
+        String where = e.id() == null ? place : place + ", " + e.id();
+        ModelUnits u = e.units() == null ? null : ModelUnits.of(e.units());
+        boolean column = "column".equals(e.use());
+        int before = findings.size();
+        bad(u == null, where + ", units", "The units are " + e.units() + ".", "Use SI or US.");
+        bad(!column && !"beam".equals(e.use()), where + ", use", "The use is " + e.use() + ".", "Use beam or column.");
+        bad(!(e.fc() > 0) || !(e.fy() > 0) || e.fyt() != null && !(e.fyt() > 0), where + ", fc, fy", "A strength is missing or not above zero.",
+            "Give fc and fy.");
+        bad(e.bars() == null || e.bars().isEmpty(), where + ", bars", "There are no bars.", "Give at least one.");
+        Shape shape = u == null ? null : shape(e.shape(), u, column, where);
+        if (shape == null || findings.size() > before) {
+            return null;
+        }
+        boolean us = u.name().equals("US");
+        BenchSection.Stirrup stirrup = stirrup(e.stirrups(), us, u, where);
+        double cover = (e.cover() == null ? us ? 1.5 : 40 : e.cover()) * u.size();
+        List<BenchSection.Spot> bars = bars(e, shape, cover + (stirrup == null ? 0 : stirrup.diameter()), us, u, where);
+        symmetry(bars, shape, column, where);
+        if (findings.size() > before) {
+            return null;
+        }
+        double fyt = (e.fyt() == null ? e.fy() : e.fyt()) * u.stress();
+        BenchSection s = new BenchSection(e.id() == null ? place : e.id(), us ? Aci318.US : Aci318.SI, column, shape, e.fc() * u.stress(), e.fy() * u.stress(),
+            fyt, cover, bars, stirrup);
+        List<BenchSection.Forces> forces = new ArrayList<>();
+        for (ForceEntry f : e.forces() == null ? List.<ForceEntry>of() : e.forces()) {
+            forces.add(new BenchSection.Forces(f.name() == null ? "set " + (forces.size() + 1) : f.name(), f.n() * u.force(), f.vy() * u.force(),
+                f.vz() * u.force(), f.t() * u.moment(), f.my() * u.moment(), f.mz() * u.moment()));
+        }
+        return new Ready(s, forces, us);
+    }
+
+    private Shape shape(ShapeEntry s, ModelUnits u, boolean column, String where) {
+        if (bad(s == null, where + ", shape", "The shape is missing.", "Give shape and sizes.")) {
+            return null;
+        }
+        double k = u.size();
+        Shape out = switch (String.valueOf(s.shape())) {
+            case "rectangle" -> s.b() > 0 && s.h() > 0 ? new Shape.Rectangle(s.b() * k, s.h() * k) : null;
+            case "circle" -> s.d() > 0 && column ? new Shape.Circle(s.d() * k) : null;
+            case "tee" -> flanged(s) && !column ? new Shape.Tee(s.bw() * k, s.h() * k, s.bf() * k, s.hf() * k) : null;
+            case "ell" -> flanged(s) && !column ? new Shape.Ell(s.bw() * k, s.h() * k, s.bf() * k, s.hf() * k) : null;
+            default -> null;
+        };
+        bad(out == null, where + ", shape", "The sizes do not make a " + s.shape() + " for a " + (column ? "column" : "beam") + ".",
+            "Beams are rectangle, tee or ell, columns rectangle or circle, with sizes above zero.");
+        return out;
+    }
+
+    private static boolean flanged(ShapeEntry s) {
+        return s.bw() > 0 && s.bf() >= s.bw() && s.hf() > 0 && s.hf() < s.h();
+    }
+
+    private Bar find(String label, boolean us, String where) {
+        Bar b = label == null ? null : (us ? Aci318.US : Aci318.SI).catalogue().find(label);
+        bad(b == null, where, "There is no bar " + label + ".", "Use a label of the catalogue" + (us ? ", such as #8." : ", such as T20."));
+        return b;
+    }
+
+    private BenchSection.Stirrup stirrup(StirrupEntry s, boolean us, ModelUnits u, String where) {
+        if (s == null) {
+            return BenchSection.Stirrup.NONE;
+        }
+        Bar b = find(s.bar(), us, where + ", stirrups");
+        boolean wrong = bad(s.spacing() == null || !(s.spacing() > 0) || s.legs() != null && s.legs() < 2 || s.legsAlong() != null && s.legsAlong() < 2,
+            where + ", stirrups", "The spacing is not above zero, or there are fewer than two legs.", "Give spacing and legs.");
+        int legs = s.legs() == null ? 2 : s.legs();
+        return b == null || wrong ? null
+            : new BenchSection.Stirrup(b.diameter(), b.area(), legs, s.legsAlong() == null ? legs : s.legsAlong(), s.spacing() * u.size());
+    }
+
+    private List<BenchSection.Spot> bars(Entry e, Shape shape, double inset, boolean us, ModelUnits u, String where) {
+        List<BenchSection.Spot> out = new ArrayList<>();
+        for (int i = 0; i < e.bars().size(); i++) {
+            BarEntry b = e.bars().get(i);
+            String at = where + ", bars[" + i + "]";
+            if (bad(b == null, at, "The bar is null.", "Leave it out.")) {
+                continue;
+            }
+            Bar bar = b.area() != null ? new Bar("", (b.diameter() == null ? Math.sqrt(4 * b.area() / Math.PI) : b.diameter()) * u.size(),
+                b.area() * u.size() * u.size(), 0) : find(b.bar(), us, at);
+            if (bar != null) {
+                place(b, bar, shape, inset, u, at, out);
+            }
+        }
+        return out;
+    }
+
+    private void place(BarEntry b, Bar bar, Shape shape, double inset, ModelUnits u, String at, List<BenchSection.Spot> out) {
+        double h = shape.depth();
+        int count = b.count() == null ? 1 : b.count();
+        double near = inset + bar.diameter() / 2;
+        double z = b.z() != null ? b.z() * u.size() : "top".equals(b.face()) ? h - near : "bottom".equals(b.face()) ? near : Double.NaN;
+        double side = shape.webWidth() / 2 - near;
+        if (bad(Double.isNaN(z), at, "The height of the bar is missing.", "Give z from the soffit, or the face top or bottom.")
+            || bad(count < 1 || b.x() != null && count > 1, at, "The count is " + count + ".", "Give one bar a place x, or several a count.")) {
+            return;
+        }
+        for (int k = 0; k < count; k++) {
+            double x = b.x() != null ? b.x() * u.size() : count == 1 ? 0 : -side + 2 * side * k / (count - 1);
+            double reach = shape.width() / 2;
+            boolean out2 = shape instanceof Shape.Circle c ? Math.hypot(x, z - h / 2) > c.d() / 2 : Math.abs(x) > reach || z < 0 || z > h;
+            if (!bad(out2 || !(bar.area() > 0), at, "The bar lies outside the section.", "Place x from the middle of the width and z from the soffit.")) {
+                out.add(new BenchSection.Spot(x, z, bar.diameter(), bar.area()));
+            }
+        }
+    }
+
+    /** The surface of columns is for bars that lie alike about both axes; others are out of scope, not a quiet pass. */
+    private void symmetry(List<BenchSection.Spot> bars, Shape shape, boolean column, String where) {
+        if (!column) {
+            return;
+        }
+        double h = shape.depth();
+        boolean alike = bars.stream().allMatch(b -> has(bars, -b.x(), b.z(), b.area()) && has(bars, b.x(), h - b.z(), b.area()));
+        bad(!alike && !(shape instanceof Shape.Circle), where + ", bars", "The bars of the column do not lie alike about both axes: out of scope.",
+            "Place them symmetrically.");
+    }
+
+    private static boolean has(List<BenchSection.Spot> bars, double x, double z, double area) {
+        return bars.stream().anyMatch(b -> Math.abs(b.x() - x) < 0.5 && Math.abs(b.z() - z) < 0.5 && Math.abs(b.area() - area) < 1e-6 * area);
+    }
+
+    /** The answers. @param calculations whether every step is written */
+    public static ArrayNode answers(List<Ready> all, boolean calculations) {
+        ArrayNode out = JSON.createArrayNode();
+        for (Ready r : all) {
+            SectionBench bench = new SectionBench(r.section());
+            ObjectNode o = out.addObject().put("id", r.section().id()).put("code", r.section().code().name());
+            ObjectNode strengths = o.putObject("strengths");
+            bench.strengths().forEach(strengths::put);
+            ArrayNode sets = o.putArray("sets");
+            for (BenchSection.Forces f : r.forces()) {
+                ObjectNode set = sets.addObject().put("name", f.name());
+                List<SectionBench.Use> uses = bench.uses(f);
+                set.put("utilisation", number(uses.get(0).utilisation())).put("governs", uses.get(0).check());
+                ArrayNode checks = set.putArray("checks");
+                uses.forEach(q -> checks.addObject().put("check", q.check()).put("utilisation", number(q.utilisation())).put("demand", q.demand())
+                    .put("capacity", q.capacity()).put("quantity", q.quantity().name().toLowerCase(Locale.ROOT)).put("clause", q.clause()));
+                if (calculations) {
+                    ArrayNode steps = set.putArray("calculation");
+                    bench.explain(f).forEach(s -> step(steps.addObject(), s, r.us()));
+                }
+            }
+        }
+        return out;
+    }
+
+    private static double number(double u) {
+        return Double.isFinite(u) ? u : 99.99;
+    }
+
+    private static void step(ObjectNode o, Step s, boolean us) {
+        o.put("symbol", s.symbol()).put("formula", s.formula()).put("numbers", s.substituted(us)).put("result", s.result(us)).put("clause", s.clause());
+    }
+}

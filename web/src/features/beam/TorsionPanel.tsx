@@ -1,0 +1,52 @@
+import { useMutation } from '@tanstack/react-query'
+import { Button } from 'antd'
+import { Link, useNavigate } from 'react-router'
+import { api, type ApiError, type Edit, type Relief, type State } from '../../api/client'
+import { force } from '../../lib/format'
+import { momentIn, type Units } from '../../lib/units'
+import { ErrorView } from '../../ui/ErrorView'
+import { useEdit } from '../edit/useEdit'
+
+/** Whether the line's torsion is needed, found by re-analysis; what comes from compatibility can be relieved. */
+export function TorsionPanel({ id, mark, state, units }: { id: string; mark: string; state?: State; units: Units }) {
+  const navigate = useNavigate()
+  const find = useMutation<Relief, ApiError>({ mutationFn: () => api.torsionRelief(id, mark) })
+  const edit = useEdit(id, state, (row, from) => void navigate(`/p/${id}/results?view=3d&show=change&from=${from}&to=${row.version}&sel=${encodeURIComponent(mark)}`))
+  const r = find.data
+  const m = (knm: number) => `${force(momentIn(knm, units))} ${units.moment}`
+  return (
+    <section className="torsion-panel" aria-label="Torsion">
+      <h2>Torsion</h2>
+      {!r && (
+        <>
+          <p className="soft">Torsion that equilibrium does not need may be let down to the cracking torque (22.7.3.2): the frame is solved again without the line’s torsional stiffness to find out.</p>
+          <Button loading={find.isPending} onClick={() => find.mutate()}>Is it needed?</Button>
+        </>
+      )}
+      {find.isError && <ErrorView error={find.error} />}
+      {r && (
+        <>
+          <p><b>{r.kind === 'equilibrium' ? 'Needed for equilibrium: it must be resisted in full.' : 'From compatibility: it may be relieved.'}</b> <span className="soft">{r.evidence}</span></p>
+          {r.edits.length > 0 && (
+            <>
+              <p>Torsional stiffness × {r.factor.toPrecision(2)} lets it down from {m(r.torqueKnm)} to {m(r.relievedKnm)}; the line cracks at {m(r.crackingKnm)}. What moves most:</p>
+              <table className="plain">
+                <thead><tr><th>line</th><th className="num">moment before</th><th className="num">after</th><th className="num">change</th></tr></thead>
+                <tbody>
+                  {r.moved.map((k) => (
+                    <tr key={k.member}>
+                      <td><Link to={`/p/${id}/sheet/${encodeURIComponent(k.mark)}`}>{k.mark}</Link></td><td className="num">{force(momentIn(k.before, units))}</td><td className="num">{force(momentIn(k.after, units))}</td>
+                      <td className="num">{k.by > 0 ? '+' : ''}{force(momentIn(k.by, units))}</td>
+                    </tr>
+                  ))}
+                </tbody>
+              </table>
+              <Button type="primary" loading={edit.isPending} onClick={() => edit.mutate({ edits: r.edits as Edit[] })}>Relieve it and design again</Button>
+            </>
+          )}
+          {r.kind === 'compatibility' && r.edits.length === 0 && <p className="soft">It is below the cracking torque of {m(r.crackingKnm)} already.</p>}
+        </>
+      )}
+    </section>
+  )
+}

@@ -47,6 +47,7 @@ export type Envelope = Schemas['EnvelopeDto']
 export type ForceFile = Schemas['ForceFileDto']
 export type Mapped = Schemas['MappedDto']
 export type Relief = Schemas['ReliefDto']
+export type Preferences = Schemas['PreferencesDto']
 export type ForcePreview = Schemas['PreviewDto']
 
 /** A request that failed, in the engineer's words. */
@@ -130,6 +131,7 @@ export const api = {
   undo: (id: string, version: number) => request<Project>(`${p(id)}/undo`, json('POST', {}, version)),
   redo: (id: string, version: number) => request<Project>(`${p(id)}/redo`, json('POST', {}, version)),
   element: (id: string, member: string, signal?: AbortSignal) => request<Element>(`${p(id)}/elements/${encodeURIComponent(member)}`, { signal }),
+  preferences: (id: string, mark: string, signal?: AbortSignal) => request<Preferences>(`${p(id)}/members/${encodeURIComponent(mark)}/preferences`, { signal }),
   torsionRelief: (id: string, mark: string, signal?: AbortSignal) => request<Relief>(`${p(id)}/members/${encodeURIComponent(mark)}/torsion-relief`, { method: 'POST', signal }),
   options: (id: string, signal?: AbortSignal) => request<Options>(`${p(id)}/options`, { signal }),
   sketchPreview: (kind: 'beam' | 'column', sketch: BeamSketch | ColumnSketch, signal?: AbortSignal) =>

@@ -1758,6 +1758,54 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/projects/{id}/members/{mark}/preferences": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The line designed under every preference: mass, bars, layers, sizes */
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                    mark: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["PreferencesDto"];
+                    };
+                };
+                /** @description What, where and how to mend */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/projects/{id}/exports/report.pdf": {
         parameters: {
             query?: never;
@@ -2488,6 +2536,18 @@ export interface components {
             t: number;
             comboT: string;
             tn: number;
+        };
+        PreferenceDto: {
+            preference: string;
+            steelKg: number;
+            bars: number;
+            layers: number;
+            sizes: number;
+            satisfied: boolean;
+        };
+        PreferencesDto: {
+            current: string;
+            preferences: components["schemas"]["PreferenceDto"][];
         };
         PreviewDto: {
             rows: components["schemas"]["RowDto"][];

@@ -6,7 +6,7 @@ import { unitsOf } from '../../lib/units'
 import { ErrorView } from '../../ui/ErrorView'
 import { InlineText } from '../../ui/InlineText'
 import { Loading } from '../../ui/Loading'
-import { BARS, COVER, DEFLECTION, MATERIALS, shown, STIRRUPS, stored, unitOf, type NumberField } from './fields'
+import { BARS, COVER, DEFLECTION, MATERIALS, PREFERENCES, shown, STIRRUPS, stored, unitOf, type NumberField } from './fields'
 
 /** The basis of design. Every change is stored at once and redesigns the building; undo takes the last one back. */
 export function BasisPage({ id, state }: { id: string; state?: State }) {
@@ -70,7 +70,7 @@ export function BasisPage({ id, state }: { id: string; state?: State }) {
           <BarsRow name="Stirrups and ties" bars={code.bars} value={b.stirrups} onChange={(stirrups) => set({ stirrups })} />
           {numbers(BARS)}
           <Row name="Prefer" help="What decides where several arrangements satisfy.">
-            <Select value={b.preference} aria-label="Prefer" style={{ width: 190 }} onChange={(preference) => set({ preference })} options={[{ value: 'least-steel', label: 'least steel' }, { value: 'fewest-bars', label: 'fewest bars' }]} />
+            <Select value={b.preference} aria-label="Prefer" style={{ width: 190 }} onChange={(preference) => set({ preference })} options={PREFERENCES} />
           </Row>
           <h2>Stirrups</h2>
           {numbers(STIRRUPS)}

@@ -36,6 +36,12 @@ export const BARS: NumberField[] = [
   { key: 'practicalCap', name: 'Practical steel cap of columns', kind: 'percent', least: 1, most: 8, help: 'Above it a column is called too small, though legal: bars lap and cross in the joint.' },
 ]
 
+/** What decides where several arrangements satisfy. */
+export const PREFERENCES = [
+  { value: 'least-steel', label: 'least steel' }, { value: 'fewest-bars', label: 'fewest bars' }, { value: 'fewest-layers', label: 'fewest layers' },
+  { value: 'one-size-a-face', label: 'one size a face' }, { value: 'fewest-sizes', label: 'one size a line' },
+]
+
 export function shown(f: NumberField, v: number, u: Units): number {
   const x = f.kind === 'stress' ? stressIn(v, u) : f.kind === 'length' ? lengthIn(v, u) : f.kind === 'percent' ? 100 * v : v
   return Math.round(x * 1000) / 1000

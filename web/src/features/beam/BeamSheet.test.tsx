@@ -13,6 +13,9 @@ beforeEach(() => {
   calculation.mockReset()
   calculation.mockResolvedValue({ heading: 'At 3.00 m', steps: [{ title: true, symbol: 'Shear', formula: '1.4D', numbers: '', result: '', clause: '22.5' }, { title: false, symbol: 'Vu / φVn', formula: 'Vu / φVn', numbers: '120 / 100', result: '1.20', clause: '22.5' }] })
   vi.spyOn(api, 'interaction').mockResolvedValue(interaction)
+  vi.spyOn(api, 'preferences').mockResolvedValue({
+    current: 'least-steel', preferences: [{ preference: 'least-steel', steelKg: 120, bars: 7, layers: 1, sizes: 2, satisfied: true }, { preference: 'fewest-sizes', steelKg: 133.4, bars: 7, layers: 1, sizes: 1, satisfied: true }],
+  })
 })
 
 describe('the beam sheet', () => {
@@ -57,6 +60,14 @@ describe('the beam sheet', () => {
     render(<Around><BeamSheet id="p" beam={beam} units={US} /></Around>)
     expect(screen.getByText(/moment, kip·ft/)).toBeInTheDocument()
     expect(screen.getByText('9.84 ft')).toBeInTheDocument()
+  })
+})
+
+describe('preferences on the beam sheet', () => {
+  it('shows what another preference would cost', async () => {
+    render(<Around><BeamSheet id="p" beam={beam} units={SI} /></Around>)
+    expect(await screen.findByText('one size a line')).toBeInTheDocument()
+    expect(screen.getByText('+13')).toBeInTheDocument()
   })
 })
 

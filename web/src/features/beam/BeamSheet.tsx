@@ -11,6 +11,7 @@ import { FindingList } from '../../ui/FindingList'
 import { HatchDefs } from '../../ui/UtilisationBar'
 import { BeamElevation } from './BeamElevation'
 import { BeamSections } from './BeamSections'
+import { PreferenceTable } from './PreferenceTable'
 import { TorsionPanel } from './TorsionPanel'
 import { DEFLECTION_HEIGHT, DeflectionDiagram, MomentDiagram, ShearDiagram, TORSION_HEIGHT, TorsionDiagram } from './Diagrams'
 
@@ -69,6 +70,7 @@ export function BeamSheet({ id, beam, units, state }: { id: string; beam: Beam; 
         <FindingList findings={beam.findings} />
         {twisted && <TorsionPanel id={id} mark={beam.mark} state={state} units={units} />}
         <CheckTable checks={beam.checks} onPick={(c) => setFixed(c.station >= 0 ? c.station : nearest(beam.points, c.x))} />
+        <PreferenceTable id={id} mark={beam.mark} />
         {calculation.data && (
           <>
             <h2>{calculation.data.heading} of the line</h2>

@@ -38,8 +38,13 @@ public record Basis(String name, String code, double fy, double fyt, double beam
                     Sway swayY) {
     public static final List<String> CODES = List.of("aci-318m-19", "aci-318-19");
 
-    /** What to prefer where several arrangements satisfy. */
-    public enum Preference { LEAST_STEEL, FEWEST_BARS }
+    /**
+     * What to prefer where several arrangements satisfy: the least steel, the fewest bars, the fewest layers, one size of bar
+     * in a face of a beam line, or one size in the whole line. Where one size does not serve, others are taken.
+     */
+    public enum Preference {
+        LEAST_STEEL, FEWEST_BARS, FEWEST_LAYERS, ONE_SIZE_A_FACE, FEWEST_SIZES
+    }
 
     /**
      * Parts of the span that deflections may not pass, as divisors (ACI 318-19 table 24.2.2).
@@ -78,6 +83,12 @@ public record Basis(String name, String code, double fy, double fyt, double beam
     }
 
     private static final double PSI = 0.00689475729316836;
+
+    /** The same basis with another preference. */
+    public Basis with(Preference p) {
+        return new Basis(name, code, fy, fyt, beamCover, columnCover, aggregate, beamBars, columnBars, stirrups, spacingStep, spacingLeast, spacingMost,
+            zonesMost, legsMost, layersMost, practicalCap, p, deflection, swayX, swayY);
+    }
 
     public boolean usUnits() {
         return code.equals("aci-318-19");

@@ -22,6 +22,11 @@ public record BeamContext(BuildingIndex index, Demands strength, Demands service
             new Demands(a, Purpose.SERVICE_QUASI_PERMANENT), PerimeterBeams.of(a.index()), basis);
     }
 
+    /** The same with another basis. */
+    public BeamContext with(Basis other) {
+        return new BeamContext(index, strength, service, sustained, perimeter, other);
+    }
+
     /** A component at a station of the line, in the sense of the line: shear and torsion change sign with direction. */
     double at(BeamLine.Station s, int combination, int component) {
         return turned(s, component, strength.at(s.memberNumber(), s.station(), combination, component));

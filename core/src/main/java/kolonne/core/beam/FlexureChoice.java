@@ -17,6 +17,8 @@ import kolonne.core.section.FlexuralStrength;
 final class FlexureChoice {
     /** Bars added to one region at most. */
     private static final int MOST_ADDED = 44;
+    /** What a further layer costs where few are preferred, as area of bars [mm2]. */
+    private static final double LAYER = 20_000;
     /** Through bars beyond those of crack control that are tried. */
     private static final int MOST_MORE_THROUGH = 6;
     /** On the anchorage that a hook must find, for what the linear share leaves out. */
@@ -33,6 +35,8 @@ final class FlexureChoice {
     private final double[] sagging;
     /** Bottom bars already chosen when the top is; they work in compression over the supports. */
     private Choice[] underTop;
+    /** Sizes that additions may have: all, or that of the through bars. */
+    private List<Bar> addedSizes = List.of();
     private final Map<List<Object>, FlexuralStrength> memo = new HashMap<>();
 
     /**
@@ -84,10 +88,43 @@ final class FlexureChoice {
     }
 
     List<BeamCage.Group> choose() {
-        Choice[] bottom = face(BeamCage.Face.BOTTOM, bottomRegions());
+        List<Region> below = bottomRegions();
+        List<Region> above = topRegions();
+        Choice[][] one = basis.preference() == Basis.Preference.FEWEST_SIZES ? oneSize(below, above) : null;
+        Choice[] bottom = one != null ? one[0] : face(BeamCage.Face.BOTTOM, below);
         underTop = bottom;
-        Choice[] top = face(BeamCage.Face.TOP, topRegions());
+        Choice[] top = one != null ? one[1] : face(BeamCage.Face.TOP, above);
         return new GroupLayout(line, basis, hogging, sagging, this).groups(top, bottom);
+    }
+
+    /** Bottom and top of one size that serves both, with the least steel; null if none does. */
+    private Choice[][] oneSize(List<Region> below, List<Region> above) {
+        Choice[][] best = null;
+        double least = Double.POSITIVE_INFINITY;
+        for (Bar bar : basis.beamBarList()) {
+            Choice[] bottom = face(BeamCage.Face.BOTTOM, below, List.of(bar), true);
+            underTop = bottom;
+            Choice[] top = face(BeamCage.Face.TOP, above, List.of(bar), true);
+            double cost = total(bottom, below) + total(top, above);
+            if (satisfied(bottom) && satisfied(top) && cost < least) {
+                best = new Choice[][] {bottom, top};
+                least = cost;
+            }
+        }
+        return best;
+    }
+
+    private static boolean satisfied(Choice[] choices) {
+        return java.util.Arrays.stream(choices).allMatch(Choice::satisfies);
+    }
+
+    /** Cost of the bars of a face along the line. */
+    private double total(Choice[] choices, List<Region> regions) {
+        double cost = choices[0].through() * weight(choices[0].throughBar()) * line.length();
+        for (int i = 0; i < choices.length; i++) {
+            cost += cost(choices[i]) * regions.get(i).length() * 0.6;
+        }
+        return cost;
     }
 
     /** One region a support: half a span on either side; a cantilever belongs to its support altogether. */
@@ -155,13 +192,23 @@ final class FlexureChoice {
 
     /** For every size of the through bars the cheapest additions; the size with the least total is taken. */
     private Choice[] face(BeamCage.Face face, List<Region> regions) {
+        if (basis.preference() == Basis.Preference.ONE_SIZE_A_FACE) {
+            Choice[] one = face(face, regions, basis.beamBarList(), true);
+            if (satisfied(one)) {
+                return one;
+            }
+        }
+        return face(face, regions, basis.beamBarList(), false);
+    }
+
+    private Choice[] face(BeamCage.Face face, List<Region> regions, List<Bar> sizes, boolean oneSize) {
         Choice[] best = null;
         double bestCost = Double.POSITIVE_INFINITY;
-        for (Bar bar : basis.beamBarList()) {
+        for (Bar bar : sizes) {
+            addedSizes = oneSize ? List.of(bar) : basis.beamBarList();
             Choice[] choices = withThrough(face, regions, bar);
-            double cost = choices[0].through() * weight(bar) * line.length();
+            double cost = total(choices, regions);
             for (int i = 0; i < choices.length; i++) {
-                cost += choices[i].added() * weight(choices[i].addedBar()) * regions.get(i).length() * 0.6;
                 cost += choices[i].satisfies() ? 0 : 1e12 + 1e9 * (1 - strengthRatio(choices[i], regions.get(i)));
             }
             if (cost < bestCost) {
@@ -193,6 +240,12 @@ final class FlexureChoice {
         return r.moment() > 0 ? Math.min(1, c.strength() / r.moment()) : 1;
     }
 
+    /** What added bars cost: their weight, and under the preference for few layers every layer past the first. */
+    private double cost(Choice c) {
+        int layers = c.layers().stream().mapToInt(BarFit.Layer::number).max().orElse(1);
+        return c.added() * weight(c.addedBar()) + (basis.preference() == Basis.Preference.FEWEST_LAYERS ? LAYER * (layers - 1) : 0);
+    }
+
     private double weight(Bar b) {
         return basis.preference() == Basis.Preference.FEWEST_BARS ? 1 + 0.001 * b.area() : b.area();
     }
@@ -208,10 +261,10 @@ final class FlexureChoice {
     private Choice cheapest(Region r, int through, Bar bar) {
         Choice best = null;
         double leverBound = 0.9 * basis.fy() * (r.span().section().shape().depth() - basis.beamCover());
-        for (Bar extra : basis.beamBarList()) {
+        for (Bar extra : addedSizes) {
             for (int added = 0; added <= MOST_ADDED; added++) {
                 double area = through * bar.area() + added * extra.area();
-                if (best != null && cost(added, extra) >= cost(best.added(), best.addedBar())) {
+                if (best != null && added * weight(extra) >= cost(best)) {
                     break;
                 }
                 if (area * leverBound < r.moment()) {
@@ -221,7 +274,7 @@ final class FlexureChoice {
                 if (c == null) {
                     break;
                 }
-                if (c.satisfies()) {
+                if (c.satisfies() && (best == null || cost(c) < cost(best))) {
                     best = c;
                 }
             }
@@ -250,9 +303,9 @@ final class FlexureChoice {
     private Choice doubly(Region r, int through, Bar bar) {
         Choice best = null;
         double bestArea = Double.POSITIVE_INFINITY;
-        for (Bar compression : basis.beamBarList()) {
+        for (Bar compression : addedSizes) {
             for (int n = 1; n <= MOST_COMPRESSION && fitsInCompression(r, n, compression); n++) {
-                for (Bar extra : basis.beamBarList()) {
+                for (Bar extra : addedSizes) {
                     for (int added = 1; added <= MOST_ADDED; added++) {
                         double area = added * extra.area() + n * compression.area();
                         if (area >= bestArea) {
@@ -296,10 +349,6 @@ final class FlexureChoice {
     private double presentInCompression(Region r) {
         return r.face() == BeamCage.Face.BOTTOM ? 2 * basis.beamBarList().get(0).area()
             : underTop[0].through() * underTop[0].throughBar().area();
-    }
-
-    private double cost(int added, Bar extra) {
-        return added * weight(extra);
     }
 
     /** Bars that do not fit at all: placed in one layer, so that the check reports it. */

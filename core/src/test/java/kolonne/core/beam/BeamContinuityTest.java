@@ -72,6 +72,31 @@ class BeamContinuityTest {
         assertFalse(check(short1, "integrity-top").satisfied());
     }
 
+    /** Every preference changes what it names, and least steel is the least. */
+    @Test
+    void preferencesChangeTheBarsAsTheySay() {
+        Analysis a = spans(60).solve();
+        BeamLine line = BeamLines.find(a).get(0);
+        java.util.Map<Basis.Preference, BeamDesign> all = new java.util.EnumMap<>(Basis.Preference.class);
+        for (Basis.Preference p : Basis.Preference.values()) {
+            BeamDesign d = BeamDesigner.design(line, BeamContext.of(a, Basis.standard(false).with(p)));
+            assertTrue(d.satisfied(), p + ": " + d.findings());
+            all.put(p, d);
+        }
+        java.util.function.ToDoubleFunction<BeamDesign> steel = d -> kolonne.core.design.Quantities.of(d, Basis.standard(false)).steel();
+        double least = steel.applyAsDouble(all.get(Basis.Preference.LEAST_STEEL));
+        all.forEach((p, d) -> assertTrue(steel.applyAsDouble(d) >= 0.93 * least, p + " takes less than least steel"));
+        java.util.function.ToIntFunction<BeamDesign> count = d -> d.cage().groups().stream().mapToInt(BeamCage.Group::count).sum();
+        assertTrue(count.applyAsInt(all.get(Basis.Preference.FEWEST_BARS)) <= count.applyAsInt(all.get(Basis.Preference.LEAST_STEEL)));
+        java.util.function.ToIntFunction<BeamDesign> layers = d -> d.cage().groups().stream().mapToInt(BeamCage.Group::layer).max().orElse(0);
+        assertTrue(layers.applyAsInt(all.get(Basis.Preference.FEWEST_LAYERS)) <= layers.applyAsInt(all.get(Basis.Preference.LEAST_STEEL)));
+        assertEquals(1, all.get(Basis.Preference.FEWEST_SIZES).cage().groups().stream().map(g -> g.bar().label()).distinct().count());
+        for (BeamCage.Face face : BeamCage.Face.values()) {
+            assertEquals(1, all.get(Basis.Preference.ONE_SIZE_A_FACE).cage().groups().stream().filter(g -> g.face() == face).map(g -> g.bar().label())
+                .distinct().count());
+        }
+    }
+
     @Test
     void beamsBetweenTwoPanelsAreNotOfThePerimeter() {
         ModelBuilder b = new ModelBuilder();

@@ -88,7 +88,7 @@ public final class BasisFile {
         Basis.Sway swayY = choice(Basis.Sway.class, d.swayY());
         if (preference == null || swayX == null || swayY == null) {
             return failed("basis.word", "basis, preference, swayX, swayY", "A word is not one of the choices.",
-                "Use least-steel or fewest-bars, and from-model or braced.");
+                "Use least-steel, fewest-bars, fewest-layers, one-size-a-face or fewest-sizes, and from-model or braced.");
         }
         if (d.name() == null || d.beamBars() == null || d.columnBars() == null || d.stirrups() == null
             || d.code() == null || d.beamBars().contains(null) || d.columnBars().contains(null)

@@ -99,18 +99,6 @@ final class BarsAt {
         return sum;
     }
 
-    /** Area of a face's bars as far as they are developed [mm2]. */
-    double developedAt(double x, BeamCage.Face face) {
-        double sum = 0;
-        for (int i = 0; i < cage.groups().size(); i++) {
-            BeamCage.Group g = cage.groups().get(i);
-            if (g.face() == face && x >= g.from() - 1e-6 && x <= g.to() + 1e-6) {
-                sum += g.area() * developed(g, i, x);
-            }
-        }
-        return sum;
-    }
-
     /** Effective depth of a face's bars at {@code x} [mm]; the through bars' where there are no others. */
     double effectiveDepth(double x, BeamLine.Span span, BeamCage.Face face) {
         double sum = 0;

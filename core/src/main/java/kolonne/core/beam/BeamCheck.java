@@ -200,10 +200,13 @@ public final class BeamCheck {
         BeamLine.Station s = line.stations().get(i);
         for (int c = 0; c < context.strength().count(); c++) {
             double m = context.at(s, c, Analysis.MY);
+            if (Math.abs(m) <= negligible(span)) {
+                continue; // the bars of both faces are checked against the torsion alone
+            }
             boolean sagging = m >= 0;
             String face = sagging ? "bottom" : "top";
-            double level = t.levelSteel(Math.abs(context.at(s, c, Analysis.T)));
-            double has = bars.developedAt(p.x(), sagging ? BeamCage.Face.BOTTOM : BeamCage.Face.TOP);
+            double level = t.levelSteel(Math.abs(context.at(s, c, Analysis.T)), i);
+            double has = bars.areaAt(GroupLayout.within(line, basis, p.x()), sagging ? BeamCage.Face.BOTTOM : BeamCage.Face.TOP);
             double alone = strength(p.x(), span, sagging).phiMn();
             double bound = level < has && alone > 0 ? Math.abs(m) / (alone * (1 - level / has)) : Double.POSITIVE_INFINITY;
             String kind = "flexure-torsion-" + face;

@@ -98,12 +98,21 @@ public final class BeamDesigner {
             : Math.max(1, (int) Math.ceil((h - 2 * basis.beamCover()) / code.crackSpacing(basis.fy(), basis.beamCover()) - 1e-9) - 1);
     }
 
+    /** Whether hooks of side bars find room in the end supports for the part of their strength that is used. */
+    private boolean anchored(BeamLine.Span s, Bar bar, double part) {
+        double hook = part * code.hookLength(bar, s.material().fc(), basis.fy(), kolonne.core.explain.Trace.OFF);
+        boolean first = s.number() > 0 || s.faceFrom() - GroupLayout.start(line, basis) >= hook;
+        boolean last = s.number() < line.spans().size() - 1 || GroupLayout.end(line, basis) - s.faceTo() >= hook;
+        return first && last;
+    }
+
     /** The thinnest bars that serve, developed past both faces; the closest spacing of the span decides their least size. */
     private BeamCage.SideBars torsional(BeamLine.Span s, BeamTorsion torsion, int levels) {
         double needed = torsion.mostLevelSteel(line.stations());
         double least = code.torsion().leastBar(code.torsion().stirrupSpacing(torsion.section()));
         List<Bar> all = basis.beamBarList();
-        Bar bar = all.stream().filter(b -> 2 * b.area() >= needed && b.diameter() >= least).findFirst().orElse(all.get(all.size() - 1));
+        Bar bar = all.stream().filter(b -> 2 * b.area() >= needed && b.diameter() >= least && anchored(s, b, needed / (2 * b.area()))).findFirst()
+            .orElse(all.get(all.size() - 1));
         double run = code.developmentLength(bar, s.material().fc(), basis.fy(), false, bar.diameter(), basis.beamCover(), true);
         boolean first = s.number() == 0;
         boolean last = s.number() == line.spans().size() - 1;

@@ -29,6 +29,8 @@ public final class BeamLines {
     private static final double COLLINEAR = -Math.cos(Math.toRadians(5));
     /** Part of the line's largest gravity shear that a joint must push up to count as a support. */
     private static final double SUPPORT_PART = 0.25;
+    /** A push up of an end below this part of the largest shear is rounding. */
+    private static final double ROUNDING = 1e-6;
 
     /** Greatest ratio of depths, or of web widths, over which bars still run through from one section to the next. */
     private static final double ALIKE = 1.5;
@@ -258,9 +260,10 @@ public final class BeamLines {
         if (supported.contains(joint)) {
             return new BeamLine.Support(joint, x, BeamLine.SupportKind.HELD, 0, label(joint));
         }
+        boolean alone = index.membersAt(joint).stream().allMatch(m -> chain.stream().anyMatch(s -> s.member() == m));
         double push = pushUp(chain, i);
-        double needed = end ? 0 : SUPPORT_PART * largestShear(chain);
-        if (push > needed) {
+        double needed = (end ? ROUNDING : SUPPORT_PART) * largestShear(chain);
+        if (push > needed && !alone) {
             return new BeamLine.Support(joint, x, BeamLine.SupportKind.BEAM, crossingWidth(chain, joint), label(joint));
         }
         return end ? new BeamLine.Support(joint, x, BeamLine.SupportKind.FREE, 0, label(joint)) : null;

@@ -107,9 +107,13 @@ final class BeamTorsion {
         return rules.legSteel(torque, section, Trace.OFF);
     }
 
-    /** Longitudinal steel of one level of the perimeter for a torque where torsion counts [mm2]. */
-    double levelSteel(double torque) {
-        return rules.longitudinalSteel(torque, section, Trace.OFF) / levels();
+    /**
+     * Longitudinal steel of one level of the perimeter for a torque at a station of the line where torsion counts: that of the
+     * torque, and where the station's largest torque passes the threshold the minimum that goes with it [mm2].
+     */
+    double levelSteel(double torque, int station) {
+        double least = torques[station] > threshold ? rules.longitudinalMinimum(torques[station], section, Trace.OFF) : 0;
+        return Math.max(rules.longitudinalSteel(torque, section, Trace.OFF), least) / levels();
     }
 
     /** Top, bottom, and the side levels. */
@@ -130,7 +134,7 @@ final class BeamTorsion {
         for (int i = 0; i < torques.length; i++) {
             BeamLine.Station s = stations.get(i);
             if (s.span() == span.number() && countsAt(s.x())) {
-                most = Math.max(most, levelSteel(torques[i]));
+                most = Math.max(most, levelSteel(torques[i], i));
             }
         }
         return most;

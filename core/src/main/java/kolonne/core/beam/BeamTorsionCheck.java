@@ -161,7 +161,7 @@ final class BeamTorsionCheck {
                 continue;
             }
             for (int c = 0; c < context.strength().count(); c++) {
-                double level = t.levelSteel(Math.abs(context.at(s, c, Analysis.T)));
+                double level = t.levelSteel(Math.abs(context.at(s, c, Analysis.T)), i);
                 for (BeamCage.SideBars side : cage.sideBars()) {
                     if (side.span() == span.number()) {
                         add("torsion-side", "Side bars for torsion", Cause.TORSION, level, side.levelArea(), Quantity.AREA, level / side.levelArea(), c,
@@ -198,14 +198,25 @@ final class BeamTorsionCheck {
         }
     }
 
-    /** The level of the face that bending compresses: compression takes off M / (0.9 d fy) (9.5.4.5 allows it). */
+    /**
+     * The level of the face that bending compresses: compression takes off M / (0.9 d fy) (9.5.4.5 allows it); and of both faces
+     * where there is no bending to speak of. Bars count whether developed or not: torsion asks for that at supports (9.7.5.4).
+     */
     private void inCompression(BeamLine.Span span, BeamLine.Station s, int i, int c, double level) {
         double m = context.at(s, c, Analysis.MY);
-        BeamCage.Face face = m >= 0 ? BeamCage.Face.TOP : BeamCage.Face.BOTTOM;
+        boolean none = Math.abs(m) <= BeamCheck.negligible(span);
+        for (BeamCage.Face face : BeamCage.Face.values()) {
+            if (none || face == (m >= 0 ? BeamCage.Face.TOP : BeamCage.Face.BOTTOM)) {
+                face(span, s, i, c, level, face, m);
+            }
+        }
+    }
+
+    private void face(BeamLine.Span span, BeamLine.Station s, int i, int c, double level, BeamCage.Face face, double m) {
         double d = bars.effectiveDepth(s.x(), span, face);
         double needed = level - Math.abs(m) / (0.9 * d * basis.fy());
         if (needed > 0) {
-            double has = bars.developedAt(s.x(), face);
+            double has = bars.areaAt(GroupLayout.within(line, basis, s.x()), face);
             String side = face == BeamCage.Face.TOP ? "top" : "bottom";
             add("torsion-" + side, "Bars for torsion, " + side, Cause.TORSION, needed, has, Quantity.AREA,
                 has > 0 ? needed / has : Double.POSITIVE_INFINITY, c, s.x(), span, i, rules.longitudinalClause());
@@ -246,7 +257,7 @@ final class BeamTorsionCheck {
             t.step("needed / provided", "A1/s over Ab/s", "{0} / {1}", needed / leg, Quantity.UTILISATION, rules.legClause(),
                 in(needed, Quantity.AREA_PER_LENGTH), in(leg, Quantity.AREA_PER_LENGTH));
         }
-        double al = rules.longitudinalSteel(p.t(), of.section(), t);
+        double al = Math.max(rules.longitudinalSteel(p.t(), of.section(), t), rules.longitudinalMinimum(p.t(), of.section(), t));
         t.step("Al, level", "Al over top, bottom and side levels", "{0} / {1}", al / of.levels(), Quantity.AREA, rules.longitudinalClause(),
             in(al, Quantity.AREA), in(of.levels(), Quantity.COUNT));
         rules.limitUse(v, p.t(), of.section(), depth(p.x(), span), shear.limit(), t);

@@ -75,7 +75,7 @@ final class FlexureChoice {
             boolean counts = t.counts() && t.countsAt(st.x());
             for (int c = 0; c < context.strength().count(); c++) {
                 double m = context.at(st, c, Analysis.MY);
-                double more = counts ? torsionMoment(st, t.levelSteel(Math.abs(context.at(st, c, Analysis.T)))) : 0;
+                double more = counts ? torsionMoment(st, t.levelSteel(Math.abs(context.at(st, c, Analysis.T)), i)) : 0;
                 sagging[i] = Math.max(sagging[i], m + more);
                 hogging[i] = Math.max(hogging[i], -m + more);
             }

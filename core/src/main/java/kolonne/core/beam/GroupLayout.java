@@ -68,6 +68,11 @@ final class GroupLayout {
         return s.x() + reachInto(s, basis);
     }
 
+    /** The nearest place where bars of the line may lie: at a free end they stop short by the cover. */
+    static double within(BeamLine line, Basis basis, double x) {
+        return Math.max(start(line, basis), Math.min(end(line, basis), x));
+    }
+
     /** How far past a support's centre bars may lie; negative before a free end [mm]. */
     private static double reachInto(BeamLine.Support s, Basis basis) {
         return switch (s.kind()) {
@@ -232,7 +237,9 @@ final class GroupLayout {
             BeamLine.Span span = line.spans().get(st.span());
             double alone = choice.throughStrength(span, face, c);
             double all = choice.laid(span, face, c.layers());
-            double share = all > alone ? Math.min(1, MARGIN * (demand[i] - alone) / (all - alone)) : 0;
+            // bars short of the minimum must be a third stronger than the demand (9.6.1.3)
+            double wanted = c.area() < least(face, c, span) ? 4.0 / 3 * demand[i] : demand[i];
+            double share = all > alone ? Math.min(1, MARGIN * (wanted - alone) / (all - alone)) : 0;
             if (share <= 0 && belowMinimum(face, c, span, demand[i], alone)) {
                 share = 1e-3;
             }
@@ -249,11 +256,14 @@ final class GroupLayout {
     /** Whether the through bars alone are less than the minimum where the bars are needed at all. */
     private boolean belowMinimum(BeamCage.Face face, FlexureChoice.Choice c, BeamLine.Span span, double demand,
                                  double alone) {
-        double d = span.section().shape().depth() - c.layers().get(0).offset();
-        double least = code.beamMinimumSteel(span.material().fc(), basis.fy(),
-            BeamCheck.minimumWidth(line, span, face == BeamCage.Face.BOTTOM), d, Trace.OFF);
+        double least = least(face, c, span);
         return demand > BeamCheck.negligible(span) && c.through() * c.throughBar().area() < least
             && MARGIN * 4 / 3 * demand > alone;
+    }
+
+    private double least(BeamCage.Face face, FlexureChoice.Choice c, BeamLine.Span span) {
+        double d = span.section().shape().depth() - c.layers().get(0).offset();
+        return code.beamMinimumSteel(span.material().fc(), basis.fy(), BeamCheck.minimumWidth(line, span, face == BeamCage.Face.BOTTOM), d, Trace.OFF);
     }
 
     /** Bottom: the stations of the span. Top: the nearer half of the spans on either side, a cantilever altogether. */

@@ -100,7 +100,7 @@ public final class SectionBench {
         double torque = Math.abs(f.t());
         double v = Math.abs(f.vz());
         boolean twists = torque > rules.threshold(tube.fc(), tube.acp(), tube.pcp(), t);
-        double level = twists ? rules.longitudinalSteel(torque, tube, t) / levels().size() : 0;
+        double level = twists ? Math.max(rules.longitudinalSteel(torque, tube, t), rules.longitudinalMinimum(torque, tube, t)) / levels().size() : 0;
         double part = level > 0 ? Math.min(1, level / tension(sagging)) : 0;
         FlexuralStrength m = flexure(sagging, part, t);
         use(out, "flexure", Math.abs(f.my()), part < 1 ? m.phiMn() : 0, Quantity.MOMENT, "22.3", t);

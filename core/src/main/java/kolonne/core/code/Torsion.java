@@ -19,8 +19,11 @@ public interface Torsion {
 
     String legClause();
 
-    /** Longitudinal steel round the perimeter that goes with a torque, not less than the minimum [mm2]. */
+    /** Longitudinal steel round the perimeter that goes with a torque [mm2]. */
     double longitudinalSteel(double torque, TorsionSection s, Trace t);
+
+    /** Least longitudinal steel where a torque above the threshold acts, the largest of the place [mm2]. */
+    double longitudinalMinimum(double torque, TorsionSection s, Trace t);
 
     String longitudinalClause();
 

@@ -106,6 +106,20 @@ class BeamLinesTest {
         assertTrue(d.cage().groups().stream().allMatch(g -> g.bar().label().equals("T25")));
     }
 
+    /** A tip that nothing meets is free, however the rounding of its shear falls. */
+    @Test
+    void anEndThatNothingMeetsIsFree() {
+        for (double at : new double[] {300, 700, 1100}) {
+            ModelBuilder b = new ModelBuilder().section("S", 300, 600).joint("A", 0, 0, 0).joint("B", 0, 0, 4000).joint("C1", 1623.7, 333.1, 4000)
+                .column("c", "A", "B").beam("m", "B", "C1").fixed("A");
+            b.couple("m", at, 3e7);
+            b.memberLoads.add(new kolonne.core.model.MemberLoad("P", "m", kolonne.core.model.MemberLoad.Kind.MOMENT,
+                kolonne.core.model.Direction.GLOBAL_X, at, at, 3e7, 0));
+            BeamLine line = BeamLines.find(b.solve()).get(0);
+            assertEquals(BeamLine.SupportKind.FREE, line.supports().get(1).kind());
+        }
+    }
+
     @Test
     void gravityLoadsOfLateralKindDoNotDecideSupports() {
         ModelBuilder b = threeSpans(20);

@@ -191,7 +191,17 @@ class DesignPropertiesTest {
             BuildingDesign d = BuildingDesigner.design(a, b, BuildingDesigner.Progress.NONE);
             Set<String> causes = java.util.Arrays.stream(Cause.values()).map(Cause::id).collect(Collectors.toSet());
             d.beams().forEach(x -> explained(x.checks(), x.findings(), causes));
+            d.beams().forEach(DesignPropertiesTest::ownRulesKept);
             d.columns().forEach(x -> x.lifts().forEach(l -> explained(l.checks(), l.findings(), causes)));
         }
+    }
+
+    /** What depends on the choice of bars alone the designer must never leave unmet, however hard the demand. */
+    private static void ownRulesKept(kolonne.core.beam.BeamDesign d) {
+        List<String> own = List.of("minimum-top", "minimum-bottom", "integrity-top", "integrity-bottom", "past-inflection", "torsion-bar-spacing",
+            "torsion-bar-size", "torsion-spacing", "stirrup-spacing", "leg-spacing", "minimum-shear-steel", "side-bars", "bar-spacing-top", "bar-spacing-bottom");
+        boolean fits = d.checks().stream().noneMatch(c -> !c.satisfied() && (c.cause() == Cause.BARS_DO_NOT_FIT || c.cause() == Cause.FLEXURE_COMPRESSION
+            || c.cause() == Cause.SHEAR_LIMIT || c.cause() == Cause.SHEAR_TORSION_LIMIT || c.cause() == Cause.OUT_OF_SCOPE));
+        d.checks().stream().filter(c -> fits && own.contains(c.kind())).forEach(c -> assertTrue(c.satisfied(), d.line().mark() + " " + c));
     }
 }

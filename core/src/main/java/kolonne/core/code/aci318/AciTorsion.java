@@ -73,24 +73,32 @@ final class AciTorsion implements Torsion {
         return "22.7.6.1";
     }
 
-    /** Al = At/s ph fyt / fy cot² θ (22.7.6.1 b), not less than the lesser of 9.6.4.3 a and b. */
+    /** Al = At/s ph fyt / fy cot² θ (22.7.6.1 b). */
     @Override
     public double longitudinalSteel(double torque, TorsionSection s, Trace t) {
+        double at = legSteel(torque, s, Trace.OFF);
+        double al = at * s.ph() * capped(s.fyt()) / capped(s.fy());
+        if (t.on()) {
+            t.step("Al", "(At/s) ph fyt / fy", "{0} × {1} × {2} / {3}", al, Quantity.AREA, "22.7.6.1", in(at, Quantity.AREA_PER_LENGTH),
+                in(s.ph(), Quantity.LENGTH), in(capped(s.fyt()), Quantity.STRESS), in(capped(s.fy()), Quantity.STRESS));
+        }
+        return al;
+    }
+
+    /** Lesser of 9.6.4.3 a and b: it falls as the stirrups that the torque asks for grow. */
+    @Override
+    public double longitudinalMinimum(double torque, TorsionSection s, Trace t) {
         double fy = capped(s.fy());
         double fyt = capped(s.fyt());
-        double at = legSteel(torque, s, Trace.OFF);
-        double al = at * s.ph() * fyt / fy;
         double gross = form.rootStress(0.42, 5, s.fc()) * s.acp() / fy;
-        double stirrup = Math.max(at, form.stress(0.175, 25) * s.bw() / fyt);
+        double stirrup = Math.max(legSteel(torque, s, Trace.OFF), form.stress(0.175, 25) * s.bw() / fyt);
         double least = Math.max(0, gross - stirrup * s.ph() * fyt / fy);
         if (t.on()) {
-            t.step("Al", "(At/s) ph fyt / fy", "{0} × {1} × {2} / {3}", al, Quantity.AREA, longitudinalClause(),
-                in(at, Quantity.AREA_PER_LENGTH), in(s.ph(), Quantity.LENGTH), in(fyt, Quantity.STRESS), in(fy, Quantity.STRESS));
             t.step("Al,min", form.shown("0.42 √f′c Acp / fy − max(At/s, 0.175 bw / fyt) ph fyt / fy", "5 √f′c Acp / fy − max(At/s, 25 bw / fyt) ph fyt / fy"),
                 "{0} − {1} × {2} × {3} / {4}", least, Quantity.AREA, "9.6.4.3", in(gross, Quantity.AREA),
                 in(stirrup, Quantity.AREA_PER_LENGTH), in(s.ph(), Quantity.LENGTH), in(fyt, Quantity.STRESS), in(fy, Quantity.STRESS));
         }
-        return Math.max(al, least);
+        return least;
     }
 
     @Override

@@ -38,7 +38,7 @@ class AciTorsionTest {
         assertEquals(0.021862, US.legSteel(TORQUE, SECTION, Trace.OFF) / IN, 1e-6);
         assertEquals(1.3555, US.longitudinalSteel(TORQUE, SECTION, Trace.OFF) / (IN * IN), 1e-4);
         // at 80 000 lb in: At/s = 0.0048583 < 25 x 14 / 60 000 = 0.0058333; Al,min = 5 x 63.2456 x 336 / 60 000 - 0.0058333 x 62 = 1.4092 in2
-        assertEquals(1.4092, US.longitudinalSteel(80_000 * LB * IN, SECTION, Trace.OFF) / (IN * IN), 2e-4);
+        assertEquals(1.4092, US.longitudinalMinimum(80_000 * LB * IN, SECTION, Trace.OFF) / (IN * IN), 2e-4);
     }
 
     @Test
@@ -95,6 +95,7 @@ class AciTorsionTest {
         SI.cracking(s, t);
         SI.legSteel(5e7, s, t);
         SI.longitudinalSteel(5e7, s, t);
+        SI.longitudinalMinimum(5e7, s, t);
         SI.limitUse(1e5, 5e7, s, 500, 6e5, t);
         assertEquals(8, t.steps().size());
     }

@@ -4,17 +4,8 @@ import type { View } from '../api/client'
 import type { Tokens } from '../app/tokens'
 import { STEPS } from './ramp'
 import type { arrows as arrowsOf, Triangles } from './spaceLayer'
+import type { Under } from './under'
 import { spaceScene, type Box } from './spaceScene'
-
-/** What lies under the cursor: a member and the part of its length, or a joint with an arrow. */
-export interface SpaceHit {
-  member?: string
-  mark?: string
-  part: number
-  joint?: string
-  x: number
-  y: number
-}
 
 /** Draws the boxes with three.js, one draw call, only when something changed. Owns and disposes its geometry. */
 export class SpaceRenderer {
@@ -35,7 +26,7 @@ export class SpaceRenderer {
 
   constructor(
     private readonly host: HTMLElement, private readonly view: View, private readonly onPick: (mark: string | undefined) => void,
-    private readonly onHover: (hit: SpaceHit | undefined) => void,
+    private readonly onHover: (hit: Under | undefined) => void,
   ) {
     this.boxes = spaceScene(view)
     this.mesh = new THREE.InstancedMesh(new THREE.BoxGeometry(1, 1, 1), new THREE.MeshLambertMaterial(), this.boxes.length)
@@ -155,7 +146,7 @@ export class SpaceRenderer {
     })
   }
 
-  private hitAt(e: PointerEvent): SpaceHit | undefined {
+  private hitAt(e: PointerEvent): Under | undefined {
     const r = this.renderer.domElement.getBoundingClientRect()
     const at = { x: e.clientX - r.left, y: e.clientY - r.top }
     const joint = this.jointAt(at.x, at.y, r.width, r.height)

@@ -1,17 +1,7 @@
 import { displacementAt, peak, SIDE, valueAt } from '../../drawing/diagram'
+import type { Under } from '../../drawing/under'
 import { force } from '../../lib/format'
 import type { Layer } from './layer'
-
-/** What lies under the cursor of a layer other than the utilisation: a member at a part of its length, or a joint. */
-export interface Under {
-  member?: string
-  mark?: string
-  /** 0 at the start of the member, 1 at its end */
-  part: number
-  joint?: string
-  x: number
-  y: number
-}
 
 /** The value under the cursor, with the peak of the member. */
 export function LayerCard({ layer, under }: { layer: Layer; under: Under }) {

@@ -5,8 +5,9 @@ import { typicalPeak } from '../../drawing/diagram'
 import { changeParts } from '../../drawing/planLayer'
 import { arrows, deflected, ribbons } from '../../drawing/spaceLayer'
 import { SpaceRenderer } from '../../drawing/spaceRenderer'
+import type { Under } from '../../drawing/under'
 import type { Layer } from './layer'
-import { LayerCard, type Under } from './LayerCard'
+import { LayerCard } from './LayerCard'
 
 interface Props {
   view: View

@@ -111,4 +111,34 @@ class AnalysisPathTest extends BrowserTest {
         assertThat(page.getByText("The forces were solved elsewhere.")).isVisible();
         assertThat(page.getByRole(AriaRole.STATUS)).hasAttribute("data-current", "true");
     }
+
+    @Test
+    void torsionFromCompatibilityIsRelievedAndTakenBack() {
+        openDemo();
+        page.getByLabel("Query", new Page.GetByLabelOptions().setExact(true)).fill("cause:shear-torsion-limit");
+        assertThat(rows()).hasCount(1);
+        rows().first().dblclick();
+        assertThat(page.getByLabel("Torsion, demand against capacity")).isVisible();
+        assertThat(page.getByLabel("Deflection", new Page.GetByLabelOptions().setExact(true))).isVisible();
+        press("Is it needed?");
+        assertThat(page.getByText("From compatibility: it may be relieved.")).isVisible();
+        press("Relieve it and design again");
+        assertThat(page).hasURL(Pattern.compile("show=change"));
+        assertThat(page.locator("section[aria-label='What changed'] [role=option]").first()).isVisible();
+        assertThat(page.getByRole(AriaRole.STATUS)).hasAttribute("data-current", "true");
+        page.getByLabel("Undo the edit").click();
+        assertThat(page.getByLabel("Redo the edit")).isEnabled();
+        assertThat(page.getByRole(AriaRole.STATUS)).hasAttribute("data-current", "true");
+    }
+
+    @Test
+    void whatAnotherPreferenceCostsIsOnTheBeamSheet() {
+        openDemo();
+        page.getByLabel("Query", new Page.GetByLabelOptions().setExact(true)).fill("mark:L1-B01");
+        assertThat(rows()).hasCount(1);
+        rows().first().dblclick();
+        Locator table = page.getByLabel("Preferences", new Page.GetByLabelOptions().setExact(true));
+        assertThat(table.locator("tbody tr")).hasCount(5);
+        assertThat(table.locator("tr[aria-selected=true]")).containsText("least steel");
+    }
 }

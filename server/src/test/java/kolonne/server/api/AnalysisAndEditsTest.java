@@ -222,16 +222,43 @@ class AnalysisAndEditsTest {
         ask(404, "POST", p + "/force-files/gone/preview", use);
     }
 
-    @Test
-    void torsionIsTriedWithoutStoringAnything() throws IOException, InterruptedException {
-        JsonNode rows = null;
-        for (int k = 0; k < 100 && rows == null; k++) {
+    /** The worst beam line, once the building is designed. */
+    private String firstBeam() throws IOException, InterruptedException {
+        for (int k = 0; k < 150; k++) {
             HttpResponse<String> r = CLIENT.send(HttpRequest.newBuilder(URI.create("http://127.0.0.1:" + server.port() + p + "/results?q=beam")).build(),
                 HttpResponse.BodyHandlers.ofString());
-            rows = r.statusCode() == 200 ? JSON.readTree(r.body()).get("rows") : null;
+            if (r.statusCode() == 200) {
+                return JSON.readTree(r.body()).get("rows").get(0).get("mark").asText();
+            }
             Thread.sleep(100);
         }
-        String mark = rows.get(0).get("mark").asText();
+        throw new AssertionError("the design did not come");
+    }
+
+    @Test
+    void everyPreferenceHasItsPrice() throws IOException, InterruptedException {
+        JsonNode all = get("/members/" + firstBeam() + "/preferences");
+        assertEquals("least-steel", all.get("current").asText());
+        assertEquals(Basis.Preference.values().length, all.get("preferences").size());
+        for (JsonNode q : all.get("preferences")) {
+            assertTrue(q.get("steelKg").asDouble() > 0 && q.get("bars").asInt() >= 4 && q.get("sizes").asInt() >= 1, q.toString());
+        }
+        ask(404, "GET", p + "/members/none/preferences", null);
+    }
+
+    @Test
+    void theBeamSheetHoldsTorsionAndDeflections() throws IOException, InterruptedException {
+        JsonNode beam = get("/members/" + firstBeam()).get("beam");
+        assertEquals(beam.get("spans").size(), beam.get("deflections").size());
+        JsonNode d = beam.get("deflections").get(0);
+        assertEquals(d.get("x").size(), d.get("lasting").size());
+        assertTrue(d.get("liveLimit").asDouble() > 0 && !d.get("service").asText().isEmpty());
+        beam.get("points").forEach(q -> assertTrue(q.get("tn").asDouble() >= 0));
+    }
+
+    @Test
+    void torsionIsTriedWithoutStoringAnything() throws IOException, InterruptedException {
+        String mark = firstBeam();
         JsonNode t = ask(200, "POST", p + "/members/" + mark + "/torsion-relief", null);
         assertTrue(t.get("evidence").asText().contains("torsional stiffness"));
         assertTrue(t.get("crackingKnm").asDouble() > 0);

@@ -7,7 +7,7 @@ import kolonne.core.code.Bar;
 import kolonne.core.code.Torsion;
 import kolonne.core.code.TorsionSection;
 import kolonne.core.explain.Trace;
-import kolonne.core.section.Shape;
+import kolonne.core.section.TorsionTube;
 
 /**
  * Torsion of one span: the tube that resists it, where it counts, and what it asks for. Torsion counts at a station where a
@@ -48,29 +48,10 @@ final class BeamTorsion {
         to = high + further;
     }
 
-    /** The section with the flange where it raises the threshold (9.2.4.4), and the tube of the web's closed stirrup. */
+    /** The tube of a span with stirrups of a size. */
     static TorsionSection section(BeamLine.Span span, Basis basis, Bar stirrup) {
-        Shape s = span.section().shape();
-        Torsion rules = basis.designCode().torsion();
-        double fc = span.material().fc();
-        double bw = s.webWidth();
-        double h = s.depth();
-        double acp = bw * h;
-        double pcp = 2 * (bw + h);
-        int sides = s instanceof Shape.Tee ? 2 : s instanceof Shape.Ell ? 1 : 0;
-        if (sides > 0) {
-            double hf = s instanceof Shape.Tee tee ? tee.hf() : ((Shape.Ell) s).hf();
-            double overhang = Math.min((s.width() - bw) / sides, Math.min(h - hf, 4 * hf));
-            double with = acp + sides * overhang * hf;
-            double around = pcp + 2 * sides * overhang;
-            if (rules.threshold(fc, with, around, Trace.OFF) > rules.threshold(fc, acp, pcp, Trace.OFF)) {
-                acp = with;
-                pcp = around;
-            }
-        }
-        double x1 = Math.max(1, bw - 2 * basis.beamCover() - stirrup.diameter());
-        double y1 = Math.max(1, h - 2 * basis.beamCover() - stirrup.diameter());
-        return new TorsionSection(fc, basis.fy(), basis.fyt(), bw, acp, pcp, x1 * y1, 2 * (x1 + y1));
+        return TorsionTube.of(span.section().shape(), span.material().fc(), basis.fy(), basis.fyt(), basis.beamCover(), stirrup.diameter(),
+            basis.designCode());
     }
 
     /** The largest torque by size of every station of a line [Nmm]. */

@@ -14,6 +14,7 @@ import kolonne.core.code.Torsion;
 import kolonne.core.explain.Quantity;
 import kolonne.core.explain.Trace;
 import kolonne.core.finding.Cause;
+import kolonne.core.section.TorsionTube;
 
 /**
  * Shear and torsion together, where torsion counts: legs, the limit of the concrete, spacing of stirrups, and longitudinal
@@ -109,7 +110,7 @@ final class BeamTorsionCheck {
 
     /** Area of an outer leg per length: At/s and a share of Av/s [mm2/mm]. */
     private double needed(BeamShearCheck.Pair p, double x, BeamLine.Span span, ShearStrength s, BeamCage.Zone z) {
-        double unit = StirrupChoice.unitStirrupStrength(basis.designCode(), span.material().fc(), basis.fyt(), span.section().shape().webWidth(),
+        double unit = TorsionTube.stirrupStrength(basis.designCode(), span.material().fc(), basis.fyt(), span.section().shape().webWidth(),
             depth(x, span));
         return torsion[span.number()].legSteel(p.t()) + Math.max(0, p.v() - s.concrete()) / unit / z.legs();
     }

@@ -10,6 +10,7 @@ import kolonne.core.code.ShearStrength;
 import kolonne.core.code.SpacingLimits;
 import kolonne.core.code.TorsionSection;
 import kolonne.core.explain.Trace;
+import kolonne.core.section.TorsionTube;
 
 /**
  * Chooses stirrups of a span: bar, legs and at most three zones of spacing, by search over all that the basis allows. Wanted
@@ -120,7 +121,7 @@ final class StirrupChoice {
         ShearStrength unit = strength(1);
         double minimum = area / unit.minimumAvs();
         ShearStrength strong = strength(10 * unit.minimumAvs());
-        double perAvs = unitStirrupStrength();
+        double perAvs = TorsionTube.stirrupStrength(code, fc, basis.fyt(), bw, d);
         TorsionSection tube = BeamTorsion.section(span, basis, bar);
         double[] out = new double[demands.size()];
         for (int i = 0; i < out.length; i++) {
@@ -140,18 +141,6 @@ final class StirrupChoice {
             out[i] = Math.floor(s / basis.spacingStep() + 1e-9) * basis.spacingStep();
         }
         return out;
-    }
-
-    private double unitStirrupStrength() {
-        return unitStirrupStrength(code, fc, basis.fyt(), bw, d);
-    }
-
-    /** Design strength of stirrups per Av/s [N per mm2/mm], from the code's own function. */
-    static double unitStirrupStrength(DesignCode code, double fc, double fyt, double bw, double d) {
-        double minimum = code.shear(new ShearInput(fc, fyt, bw, d, bw * d, 0.01, 1, 0), Trace.OFF).minimumAvs();
-        double a = code.shear(new ShearInput(fc, fyt, bw, d, bw * d, 0.01, minimum, 0), Trace.OFF).total();
-        double b = code.shear(new ShearInput(fc, fyt, bw, d, bw * d, 0.01, 1.5 * minimum, 0), Trace.OFF).total();
-        return (b - a) / (0.5 * minimum);
     }
 
     private List<BeamCage.Zone> zones(Bar bar, int legs, double[] spacing) {

@@ -22,6 +22,7 @@ import kolonne.core.section.FlexuralStrength;
 import kolonne.core.section.InteractionSurface;
 import kolonne.core.section.PlacedBar;
 import kolonne.core.section.Shape;
+import kolonne.core.section.TorsionTube;
 
 /** Strengths of a section, and the use of every check under sets of forces. */
 public final class SectionBench {
@@ -111,7 +112,7 @@ public final class SectionBench {
             use(out, "torsion-threshold", torque, rules.threshold(tube.fc(), tube.acp(), tube.pcp(), Trace.OFF), Quantity.MOMENT, rules.thresholdClause(), t);
             return out;
         }
-        double unit = unit(sagging);
+        double unit = TorsionTube.stirrupStrength(s.code(), s.fc(), s.fyt(), bw, depth(sagging));
         double needed = rules.legSteel(torque, tube, t) + Math.max(0, v - shear.concrete()) / unit / s.stirrup().legsAcross();
         double leg = s.stirrup().spacing() > 0 ? s.stirrup().area() / s.stirrup().spacing() : 0;
         use(out, "torsion", needed, leg, Quantity.AREA_PER_LENGTH, rules.legClause(), t);
@@ -170,17 +171,7 @@ public final class SectionBench {
     }
 
     private TorsionSection tube() {
-        double x1 = Math.max(1, bw - 2 * s.cover() - s.stirrup().diameter());
-        double y1 = Math.max(1, h - 2 * s.cover() - s.stirrup().diameter());
-        return new TorsionSection(s.fc(), s.fy(), s.fyt(), bw, bw * h, 2 * (bw + h), x1 * y1, 2 * (x1 + y1));
-    }
-
-    private double unit(boolean sagging) {
-        double d = depth(sagging);
-        double least = shear(sagging, 0, true, Trace.OFF).minimumAvs();
-        ShearStrength a = s.code().shear(new ShearInput(s.fc(), s.fyt(), bw, d, s.shape().A(), 0.01, least, 0), Trace.OFF);
-        ShearStrength b = s.code().shear(new ShearInput(s.fc(), s.fyt(), bw, d, s.shape().A(), 0.01, 1.5 * least, 0), Trace.OFF);
-        return (b.total() - a.total()) / (0.5 * least);
+        return TorsionTube.of(s.shape(), s.fc(), s.fy(), s.fyt(), s.cover(), s.stirrup().diameter(), s.code());
     }
 
     /** @param compression with the shear [N]; vertical for Vz, else Vy */

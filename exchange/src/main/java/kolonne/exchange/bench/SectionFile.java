@@ -200,9 +200,19 @@ public final class SectionFile {
             return;
         }
         double h = shape.depth();
-        boolean alike = bars.stream().allMatch(b -> has(bars, -b.x(), b.z(), b.area()) && has(bars, b.x(), h - b.z(), b.area()));
-        bad(!alike && !(shape instanceof Shape.Circle), where + ", bars", "The bars of the column do not lie alike about both axes: out of scope.",
-            "Place them symmetrically.");
+        boolean alike = shape instanceof Shape.Circle ? ring(bars, h)
+            : bars.stream().allMatch(b -> has(bars, -b.x(), b.z(), b.area()) && has(bars, b.x(), h - b.z(), b.area()));
+        bad(!alike, where + ", bars", "The bars of the column do not lie alike about both axes: out of scope.",
+            "Place them symmetrically, in a circle evenly round one ring.");
+    }
+
+    /** Whether equal bars lie evenly round one ring: every bar has a neighbour at the same angle further on. */
+    private static boolean ring(List<BenchSection.Spot> bars, double h) {
+        double turn = 2 * Math.PI / bars.size();
+        return bars.size() >= 4 && bars.stream().allMatch(b -> {
+            double z = b.z() - h / 2;
+            return has(bars, b.x() * Math.cos(turn) - z * Math.sin(turn), h / 2 + b.x() * Math.sin(turn) + z * Math.cos(turn), b.area());
+        });
     }
 
     private static boolean has(List<BenchSection.Spot> bars, double x, double z, double area) {

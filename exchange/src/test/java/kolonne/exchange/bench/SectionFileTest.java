@@ -86,6 +86,20 @@ class SectionFileTest {
         assertEquals(0.9 * 2400 * 420 * (530 - as / 2), a.get("strengths").get("phiMnSaggingNmm").asDouble(), 1e3);
     }
 
+    @Test
+    void barsOfACircleLieEvenlyRoundOneRing() {
+        StringBuilder bars = new StringBuilder();
+        for (int i = 0; i < 6; i++) {
+            bars.append(i == 0 ? "" : ",").append(String.format(java.util.Locale.ROOT, "{\"bar\":\"T20\",\"x\":%.3f,\"z\":%.3f}", 180 * Math.cos(i * Math.PI / 3),
+                250 + 180 * Math.sin(i * Math.PI / 3)));
+        }
+        String round = "[{\"use\":\"column\",\"units\":\"SI\",\"shape\":{\"shape\":\"circle\",\"d\":500},\"fc\":30,\"fy\":420,\"bars\":[" + bars
+            + "],\"forces\":[{\"n\":-500,\"my\":100}]}]";
+        assertTrue(check(answer(round).get("sets").get(0), "axial-bending") > 0);
+        SectionFile.Read one = SectionFile.read(round.replaceFirst("180\\.000", "90.000").getBytes(StandardCharsets.UTF_8));
+        assertTrue(one.findings().stream().anyMatch(f -> f.what().contains("out of scope")), one.findings().toString());
+    }
+
     static Stream<Arguments> bad() {
         return Stream.of(bad("units", BEAM.replace("\"US\"", "\"cgs\"")), bad("use", BEAM.replace("\"beam\"", "\"slab\"")), bad("fc", BEAM.replace("\"fc\":4", "\"fc\":-4")),
             bad("bars[0]", BEAM.replace("#8", "#77")), bad("bars[0]", BEAM.replace("\"z\":2.5", "\"z\":92.5")), bad("shape", BEAM.replace("\"b\":12", "\"b\":0")),

@@ -1,0 +1,41 @@
+package kolonne.core.section;
+
+import kolonne.core.code.DesignCode;
+import kolonne.core.code.ShearInput;
+import kolonne.core.code.TorsionSection;
+import kolonne.core.explain.Trace;
+
+/** A beam section as it resists torsion and shear with closed stirrups in its web. */
+public final class TorsionTube {
+    private TorsionTube() {}
+
+    /** The outline with the flange where it raises the threshold (ACI 318-19 9.2.4.4), and the tube of the web's closed stirrup. */
+    public static TorsionSection of(Shape s, double fc, double fy, double fyt, double cover, double stirrup, DesignCode code) {
+        double bw = s.webWidth();
+        double h = s.depth();
+        double acp = bw * h;
+        double pcp = 2 * (bw + h);
+        int sides = s instanceof Shape.Tee ? 2 : s instanceof Shape.Ell ? 1 : 0;
+        if (sides > 0) {
+            double hf = s instanceof Shape.Tee tee ? tee.hf() : ((Shape.Ell) s).hf();
+            double overhang = Math.min((s.width() - bw) / sides, Math.min(h - hf, 4 * hf));
+            double with = acp + sides * overhang * hf;
+            double around = pcp + 2 * sides * overhang;
+            if (code.torsion().threshold(fc, with, around, Trace.OFF) > code.torsion().threshold(fc, acp, pcp, Trace.OFF)) {
+                acp = with;
+                pcp = around;
+            }
+        }
+        double x1 = Math.max(1, bw - 2 * cover - stirrup);
+        double y1 = Math.max(1, h - 2 * cover - stirrup);
+        return new TorsionSection(fc, fy, fyt, bw, acp, pcp, x1 * y1, 2 * (x1 + y1));
+    }
+
+    /** Design shear strength of stirrups per Av/s [N per mm2/mm], from the code's own function. */
+    public static double stirrupStrength(DesignCode code, double fc, double fyt, double bw, double d) {
+        double minimum = code.shear(new ShearInput(fc, fyt, bw, d, bw * d, 0.01, 1, 0), Trace.OFF).minimumAvs();
+        double a = code.shear(new ShearInput(fc, fyt, bw, d, bw * d, 0.01, minimum, 0), Trace.OFF).total();
+        double b = code.shear(new ShearInput(fc, fyt, bw, d, bw * d, 0.01, 1.5 * minimum, 0), Trace.OFF).total();
+        return (b - a) / (0.5 * minimum);
+    }
+}

@@ -48,6 +48,10 @@ export type ForceFile = Schemas['ForceFileDto']
 export type Mapped = Schemas['MappedDto']
 export type Relief = Schemas['ReliefDto']
 export type Preferences = Schemas['PreferencesDto']
+export type Hand = Schemas['HandDto']
+export type HandAnswer = Schemas['HandSetDto']
+export type Identical = Schemas['IdenticalDto']
+export type Readings = Schemas['ReadingsDto']
 export type ForcePreview = Schemas['PreviewDto']
 
 /** A request that failed, in the engineer's words. */
@@ -132,6 +136,15 @@ export const api = {
   redo: (id: string, version: number) => request<Project>(`${p(id)}/redo`, json('POST', {}, version)),
   element: (id: string, member: string, signal?: AbortSignal) => request<Element>(`${p(id)}/elements/${encodeURIComponent(member)}`, { signal }),
   preferences: (id: string, mark: string, signal?: AbortSignal) => request<Preferences>(`${p(id)}/members/${encodeURIComponent(mark)}/preferences`, { signal }),
+  tryHand: (id: string, mark: string, hand: Hand, signal?: AbortSignal) =>
+    request<Beam>(`${p(id)}/members/${encodeURIComponent(mark)}/try`, { ...post(hand), signal }),
+  handSet: (id: string, mark: string, version: number, hand: Hand) =>
+    request<HandAnswer>(`${p(id)}/members/${encodeURIComponent(mark)}/hand`, json('PUT', hand, version)),
+  identical: (id: string, mark: string, signal?: AbortSignal) => request<Identical>(`${p(id)}/members/${encodeURIComponent(mark)}/identical`, { signal }),
+  copyCage: (id: string, mark: string, version: number, marks: string[]) =>
+    request<Project>(`${p(id)}/members/${encodeURIComponent(mark)}/copy`, json('POST', { marks }, version)),
+  readings: (id: string, mark: string, station: number, signal?: AbortSignal) =>
+    request<Readings>(`${p(id)}/members/${encodeURIComponent(mark)}/readings?station=${station}`, { signal }),
   torsionRelief: (id: string, mark: string, signal?: AbortSignal) => request<Relief>(`${p(id)}/members/${encodeURIComponent(mark)}/torsion-relief`, { method: 'POST', signal }),
   options: (id: string, signal?: AbortSignal) => request<Options>(`${p(id)}/options`, { signal }),
   sketchPreview: (kind: 'beam' | 'column', sketch: BeamSketch | ColumnSketch, signal?: AbortSignal) =>

@@ -1806,6 +1806,260 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/projects/{id}/members/{mark}/try": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Checks a line as if set by hand so; nothing is stored */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                    mark: string;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["HandDto"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["BeamDto"];
+                    };
+                };
+                /** @description What, where and how to mend */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/projects/{id}/members/{mark}/hand": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Sets a line by hand; what is left out is Kolonne's again (If-Match: version) */
+        put: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                    mark: string;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["HandDto"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["HandSetDto"];
+                    };
+                };
+                /** @description What, where and how to mend */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/projects/{id}/members/{mark}/identical": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Lines of the same geometry, each checked with this line's cage */
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                    mark: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["IdenticalDto"];
+                    };
+                };
+                /** @description What, where and how to mend */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/projects/{id}/members/{mark}/copy": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Copies the line's cage to others by hand (If-Match: version) */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                    mark: string;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["CopyDto"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["ProjectDto"];
+                    };
+                };
+                /** @description What, where and how to mend */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/projects/{id}/members/{mark}/readings": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Forces of every combination at a station */
+        get: {
+            parameters: {
+                query?: {
+                    station?: string;
+                };
+                header?: never;
+                path: {
+                    id: string;
+                    mark: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["ReadingsDto"];
+                    };
+                };
+                /** @description What, where and how to mend */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/projects/{id}/exports/report.pdf": {
         parameters: {
             query?: never;
@@ -2094,6 +2348,14 @@ export interface paths {
 export type webhooks = Record<string, never>;
 export interface components {
     schemas: {
+        AlikeDto: {
+            mark: string;
+            storey: string;
+            utilisation: number;
+            satisfied: boolean;
+            now: number;
+            handSet: boolean;
+        };
         AnalysisDto: {
             version: number;
             imported: boolean;
@@ -2115,6 +2377,15 @@ export interface components {
             reaction: number[];
             residual: number;
         };
+        BarsDto: {
+            layer: number;
+            count: number;
+            size: string;
+            from: number;
+            to: number;
+            hookFrom: boolean;
+            hookTo: boolean;
+        };
         BeamDto: {
             mark: string;
             storey: string;
@@ -2122,6 +2393,7 @@ export interface components {
             supports: components["schemas"]["SupportDto"][];
             groups: components["schemas"]["GroupDto"][];
             zones: components["schemas"]["ZoneDto"][];
+            sides: components["schemas"]["SideDto"][];
             cuts: components["schemas"]["CutDto"][];
             points: components["schemas"]["PointDto"][];
             deflections: components["schemas"]["DeflectedDto"][];
@@ -2134,6 +2406,14 @@ export interface components {
             coverMm: number;
             fyMpa: number;
             governingStation: number;
+            hand: components["schemas"]["HandDto"];
+            needs: components["schemas"]["NeedDto"][];
+            legs: components["schemas"]["LegsDto"][];
+            sizes: string[];
+            stirrupSizes: string[];
+            firstBar: number;
+            lastBar: number;
+            spacingStepMm: number;
         };
         BeamSketch: {
             name: string;
@@ -2234,6 +2514,9 @@ export interface components {
             unit: string;
             most: number;
             changes: components["schemas"]["ChangeDto"][];
+        };
+        CopyDto: {
+            marks: string[];
         };
         Count: {
             name: string;
@@ -2399,6 +2682,22 @@ export interface components {
             hookTo: boolean;
             through: boolean;
         };
+        HandDto: {
+            faces: {
+                [key: string]: components["schemas"]["BarsDto"][];
+            };
+            stirrups: {
+                [key: string]: components["schemas"]["StirrupsDto"][];
+            };
+            sides: {
+                [key: string]: components["schemas"]["SidesDto"];
+            };
+            demands: components["schemas"]["TypedDto"][];
+        };
+        HandSetDto: {
+            version: number;
+            beam: components["schemas"]["BeamDto"];
+        };
         Health: {
             status: string;
             version: string;
@@ -2408,6 +2707,9 @@ export interface components {
             canUndo: boolean;
             canRedo: boolean;
             modelVersion: number;
+        };
+        IdenticalDto: {
+            lines: components["schemas"]["AlikeDto"][];
         };
         InteractionDto: {
             angleDeg: number;
@@ -2424,6 +2726,13 @@ export interface components {
             total: number;
             findings: components["schemas"]["FindingDto"][];
             result: string | null;
+        };
+        LegsDto: {
+            span: number;
+            from: number;
+            to: number;
+            required: number;
+            provided: number;
         };
         LiftDto: {
             number: number;
@@ -2503,6 +2812,15 @@ export interface components {
             before: number;
             after: number;
             by: number;
+        };
+        NeedDto: {
+            face: string;
+            number: number;
+            label: string;
+            x: number;
+            requiredMm2: number;
+            providedMm2: number;
+            minimum: boolean;
         };
         NewName: {
             name: string;
@@ -2586,6 +2904,17 @@ export interface components {
             forceUnit: string;
             momentUnit: string;
             joints: components["schemas"]["ReactionDto"][];
+        };
+        ReadingDto: {
+            combination: string;
+            moment: number;
+            shear: number;
+            torque: number;
+            axial: number;
+        };
+        ReadingsDto: {
+            x: number;
+            readings: components["schemas"]["ReadingDto"][];
         };
         ReliefDto: {
             kind: string;
@@ -2675,6 +3004,18 @@ export interface components {
             id: string;
             points: number[];
         };
+        SideDto: {
+            span: number;
+            size: string;
+            diameter: number;
+            perFace: number;
+            from: number;
+            to: number;
+        };
+        SidesDto: {
+            size: string;
+            perFace: number;
+        };
         SketchCase: {
             id: string;
             name: string;
@@ -2750,6 +3091,12 @@ export interface components {
             result: string;
             clause: string;
         };
+        StirrupsDto: {
+            from: number;
+            size: string;
+            legs: number;
+            spacing: number;
+        };
         StoreySwayDto: {
             baseM: number;
             topM: number;
@@ -2781,6 +3128,13 @@ export interface components {
             steelKg: number;
             concreteM3: number;
             causes: {
+                [key: string]: number;
+            };
+        };
+        TypedDto: {
+            from: number;
+            to: number;
+            values: {
                 [key: string]: number;
             };
         };

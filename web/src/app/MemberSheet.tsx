@@ -45,6 +45,7 @@ export function MemberSheet({ id, units, state }: { id: string; units: Units; st
         </span>
         <span className="spring" />
         {m.failingRank > 0 && <span className="over-ink">failing {m.failingRank} of {m.failingCount}</span>}
+        <button type="button" className="pill button" title="Print the sheet" onClick={() => window.print()}>Print</button>
         <Walk id={id} mark={previous ?? null} words="Previous failing" sign="‹" letter="P" />
         <Walk id={id} mark={next ?? null} words="Next failing" sign="›" letter="N" />
       </div>

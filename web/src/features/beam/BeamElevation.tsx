@@ -1,18 +1,44 @@
-import type { Beam } from '../../api/client'
+import type { Beam, Hand } from '../../api/client'
 import type { Axis } from '../../drawing/beamScene'
 import { lengthIn, type Units } from '../../lib/units'
+import type { Pick } from './editor/hand'
+import { Handles } from './editor/Handles'
 
 const TOP = 46
 const DEPTH = 70
 
-/** The line in elevation: bars where they are, cut-offs, stirrups by zone. Depth is stretched, lengths are to scale. */
-export function BeamElevation(p: { beam: Beam; axis: Axis; widthPx: number; units: Units }) {
+interface Props {
+  beam: Beam
+  axis: Axis
+  widthPx: number
+  units: Units
+  pick?: Pick
+  end: 'from' | 'to'
+  stepMm: number
+  onPick: (p: Pick) => void
+  onEnd: (e: 'from' | 'to') => void
+  onTry: (h: Hand) => void
+  onSave: (h: Hand) => void
+}
+
+/** The line in elevation: bars where they are, cut-offs, stirrups by zone, all to be picked and changed. Depth is stretched, lengths are to scale. */
+export function BeamElevation(p: Props) {
   const { beam, axis } = p
   const deepest = Math.max(...beam.spans.map((s) => s.section.depth))
   const unit = DEPTH / deepest
   const depthAt = (span: number) => (beam.spans[span]?.section.depth ?? deepest) * unit
+  const level = (face: string, offset: number, span: number) => (face === 'top' ? TOP + offset : TOP + depthAt(span) - offset)
+  const barLevel = (index: number, end: 'from' | 'to') => {
+    const g = beam.groups[index]!
+    const runs = bySpan(beam, g.from, g.to)
+    return level(g.face, Math.max(6, g.offset * unit) + (g.through ? 0 : 3), (end === 'from' ? runs[0] : runs.at(-1))!.span)
+  }
+  const pickOn = (pick: Pick) => (e: React.MouseEvent) => {
+    e.stopPropagation()
+    p.onPick(pick)
+  }
   return (
-    <svg width={p.widthPx} height={188} role="img" aria-label="Elevation with bars">
+    <svg width={p.widthPx} height={188} role="group" aria-label="Elevation with bars">
       {beam.spans.map((s) => (
         <rect key={s.number} className="concrete" x={axis.x(s.from)} y={TOP} width={axis.x(s.to) - axis.x(s.from)} height={s.section.depth * unit} />
       ))}
@@ -31,19 +57,32 @@ export function BeamElevation(p: { beam: Beam; axis: Axis; widthPx: number; unit
       {beam.zones.flatMap((z) => stirrups(z.from, z.to, z.spacing).map((x, i) => (
         <line key={`${z.from}-${i}`} className="stirrup" x1={axis.x(x)} x2={axis.x(x)} y1={TOP + 4} y2={TOP + depthAt(z.span) - 4} />
       )))}
+      {beam.sides.flatMap((q) => Array.from({ length: q.perFace }, (_, k) => {
+        const y = TOP + (depthAt(q.span) * (k + 1)) / (q.perFace + 1)
+        return (
+          <g key={`${q.span}-${k}`} className={p.pick?.part === 'sides' && p.pick.span === q.span ? 'bar side-bar picked' : 'bar side-bar'} role="button" aria-label={`Side bars ${q.size}, level ${k + 1}`} onClick={pickOn({ part: 'sides', span: q.span })}>
+            <title>{`${q.perFace}${q.size} on each side`}</title>
+            <line x1={axis.x(q.from)} x2={axis.x(q.to)} y1={y} y2={y} />
+            <line className="hit" x1={axis.x(q.from)} x2={axis.x(q.to)} y1={y} y2={y} />
+          </g>
+        )
+      }))}
       {beam.groups.map((g, i) => {
         const offset = Math.max(6, g.offset * unit) + (g.through ? 0 : 3)
         const runs = bySpan(beam, g.from, g.to)
-        const level = (span: number) => (g.face === 'top' ? TOP + offset : TOP + depthAt(span) - offset)
+        const y = (span: number) => level(g.face, offset, span)
+        const picked = p.pick?.part === 'bars' && p.pick.index === i
+        const words = `${g.count}${g.size} ${g.face}, layer ${g.layer}${g.through ? ', through' : ''}`
         const hook = g.face === 'top' ? 9 : -9
         const first = runs[0]!
         const last = runs[runs.length - 1]!
         return (
-          <g key={i} className="bar" strokeWidth={g.through ? 1.8 : 2.6}>
-            <title>{`${g.count}${g.size} ${g.face}, layer ${g.layer}${g.through ? ', through' : ''}`}</title>
-            {runs.map((r) => <line key={r.span} x1={axis.x(r.from)} x2={axis.x(r.to)} y1={level(r.span)} y2={level(r.span)} />)}
-            {g.hookFrom && <line x1={axis.x(g.from)} x2={axis.x(g.from)} y1={level(first.span)} y2={level(first.span) + hook} />}
-            {g.hookTo && <line x1={axis.x(g.to)} x2={axis.x(g.to)} y1={level(last.span)} y2={level(last.span) + hook} />}
+          <g key={i} className={picked ? 'bar picked' : g.face in beam.hand.faces ? 'bar by-hand' : 'bar'} strokeWidth={g.through ? 1.8 : 2.6} role="button" aria-label={words} aria-pressed={picked} onClick={pickOn({ part: 'bars', index: i })}>
+            <title>{words}</title>
+            {runs.map((r) => <line key={r.span} x1={axis.x(r.from)} x2={axis.x(r.to)} y1={y(r.span)} y2={y(r.span)} />)}
+            {runs.map((r) => <line key={`hit${r.span}`} className="hit" x1={axis.x(r.from)} x2={axis.x(r.to)} y1={y(r.span)} y2={y(r.span)} />)}
+            {g.hookFrom && <line x1={axis.x(g.from)} x2={axis.x(g.from)} y1={y(first.span)} y2={y(first.span) + hook} />}
+            {g.hookTo && <line x1={axis.x(g.to)} x2={axis.x(g.to)} y1={y(last.span)} y2={y(last.span) + hook} />}
           </g>
         )
       })}
@@ -56,7 +95,8 @@ export function BeamElevation(p: { beam: Beam; axis: Axis; widthPx: number; unit
       {beam.zones.map((z, i) => {
         const w = axis.x(z.to) - axis.x(z.from)
         return (
-          <g key={i} className="zone">
+          <g key={i} className={p.pick?.part === 'zone' && p.pick.index === i ? 'zone picked' : z.span in beam.hand.stirrups ? 'zone by-hand' : 'zone'} role="button" aria-label={`Zone ${z.size} at ${lengthIn(z.spacing, p.units).toFixed(0)}, ${z.legs} legs`} onClick={pickOn({ part: 'zone', index: i })}>
+            <rect className="hit-area" x={axis.x(z.from)} y={150} width={w} height={37} />
             <line x1={axis.x(z.from) + 1} x2={axis.x(z.to) - 1} y1={158} y2={158} />
             <line x1={axis.x(z.from)} x2={axis.x(z.from)} y1={154} y2={162} />
             <line x1={axis.x(z.to)} x2={axis.x(z.to)} y1={154} y2={162} />
@@ -66,6 +106,7 @@ export function BeamElevation(p: { beam: Beam; axis: Axis; widthPx: number; unit
           </g>
         )
       })}
+      {p.pick && <Handles beam={beam} pick={p.pick} axis={axis} stepMm={p.stepMm} end={p.end} level={barLevel} zoneLevel={158} onTry={p.onTry} onSave={p.onSave} onEnd={p.onEnd} />}
     </svg>
   )
 }

@@ -1,7 +1,7 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query'
 import { useEffect, useRef, useState } from 'react'
 import { useSearchParams } from 'react-router'
-import { api, type Beam, type State } from '../../api/client'
+import { api, type Beam, type Hand, type State } from '../../api/client'
 import { axisOf, nearest } from '../../drawing/beamScene'
 import { force } from '../../lib/format'
 import { distanceIn, momentIn, forceIn, type Units } from '../../lib/units'
@@ -11,12 +11,31 @@ import { FindingList } from '../../ui/FindingList'
 import { HatchDefs } from '../../ui/UtilisationBar'
 import { BeamElevation } from './BeamElevation'
 import { BeamSections } from './BeamSections'
+import { CopyPanel } from './editor/CopyPanel'
+import { DemandPanel } from './editor/DemandPanel'
+import { EditStrip } from './editor/EditStrip'
+import { addBars, exists, type Pick } from './editor/hand'
+import { keyed, nextPick } from './editor/keys'
+import { NeedsTable } from './editor/NeedsTable'
+import { ReadingsTable } from './editor/ReadingsTable'
+import { useHandSet } from './editor/useHandSet'
+import { UTILISATION_HEIGHT, UtilisationDiagram } from './UtilisationDiagram'
 import { PreferenceTable } from './PreferenceTable'
 import { TorsionPanel } from './TorsionPanel'
 import { DEFLECTION_HEIGHT, DeflectionDiagram, MomentDiagram, ShearDiagram, TORSION_HEIGHT, TorsionDiagram } from './Diagrams'
 
-/** A beam line on one horizontal axis: elevation, moment, shear with torsion, deflection, sections; beside it the calculation at the cursor. */
-export function BeamSheet({ id, beam, units, state }: { id: string; beam: Beam; units: Units; state?: State }) {
+/**
+ * A beam line on one horizontal axis: elevation with bars to change, utilisation, moment, shear with torsion, deflection, sections;
+ * beside it what is asked and there, and the calculation at the cursor.
+ */
+export function BeamSheet({ id, beam: stored, units, state }: { id: string; beam: Beam; units: Units; state?: State }) {
+  const hand = useHandSet(id, stored.mark, state)
+  const beam = hand.preview ?? stored
+  const [picked, setPick] = useState<Pick>()
+  const [end, setEnd] = useState<'from' | 'to'>('to')
+  const pick = exists(beam, picked) ? picked : undefined
+  const stepMm = units.us ? 50.8 : 50
+  const save = (h: Hand) => void hand.save(h)
   const host = useRef<HTMLDivElement>(null)
   const [width, setWidth] = useState(880)
   const [params, setParams] = useSearchParams()
@@ -39,7 +58,15 @@ export function BeamSheet({ id, beam, units, state }: { id: string; beam: Beam; 
   })
   useEffect(() => {
     const onKey = (e: KeyboardEvent) => {
-      if ((e.target as HTMLElement).closest('input, textarea')) return
+      if (e.ctrlKey || e.metaKey || e.altKey || (e.target as HTMLElement).closest('input, textarea, [role=combobox]')) return
+      const taken = () => { e.preventDefault(); e.stopImmediatePropagation() }
+      if (e.key === 'b' || e.key === 's') return setPick(nextPick(beam, pick, e.key === 'b' ? 'bars' : 'zone'))
+      if (e.key === 'a') return save(addBars(beam, Math.abs(beam.points[fixed]!.mNeg) > beam.points[fixed]!.mPos ? 'top' : 'bottom', beam.points[fixed]!.x))
+      if (pick && e.key === 'Escape') { taken(); return setPick(undefined) }
+      if (pick?.part === 'bars' && e.key === 'e') return setEnd(end === 'from' ? 'to' : 'from')
+      const changed = pick && keyed(beam, pick, e.key, e.shiftKey, end, stepMm)
+      if (changed) { taken(); return save(changed) }
+      if (pick) return
       const step = e.key === 'ArrowRight' ? 1 : e.key === 'ArrowLeft' ? -1 : 0
       if (step) setFixed(Math.max(0, Math.min(beam.points.length - 1, fixed + step)))
     }
@@ -50,13 +77,15 @@ export function BeamSheet({ id, beam, units, state }: { id: string; beam: Beam; 
   return (
     <div className="sheet-body">
       <HatchDefs />
-      <div className="drawing" ref={host} onMouseMove={(e) => setHover(at(e))} onMouseLeave={() => setHover(undefined)} onClick={(e) => setFixed(at(e))}>
-        <BeamElevation beam={beam} axis={axis} widthPx={width} units={units} />
+      <div className="drawing" ref={host} onMouseMove={(e) => setHover(at(e))} onMouseLeave={() => setHover(undefined)} onClick={(e) => { setFixed(at(e)); setPick(undefined) }}>
+        <EditStrip beam={beam} pick={pick} units={units} saving={hand.saving} onSave={save} onPick={setPick} />
+        <BeamElevation beam={beam} axis={axis} widthPx={width} units={units} pick={pick} end={end} stepMm={stepMm} onPick={setPick} onEnd={setEnd} onTry={hand.tryOut} onSave={save} />
+        <UtilisationDiagram beam={beam} axis={axis} widthPx={width} />
         <MomentDiagram beam={beam} axis={axis} widthPx={width} units={units} station={station} />
         <ShearDiagram beam={beam} axis={axis} widthPx={width} units={units} station={station} />
         {twisted && <TorsionDiagram beam={beam} axis={axis} widthPx={width} units={units} station={station} />}
         {deflected && <DeflectionDiagram beam={beam} axis={axis} widthPx={width} units={units} />}
-        <div className="cursor" style={{ left: axis.x(point.x), height: 482 + (twisted ? TORSION_HEIGHT : 0) + (deflected ? DEFLECTION_HEIGHT : 0) }}><span>{distanceIn(point.x, units).toFixed(2)} {units.distance}</span></div>
+        <div className="cursor" style={{ left: axis.x(point.x), height: 482 + UTILISATION_HEIGHT + (twisted ? TORSION_HEIGHT : 0) + (deflected ? DEFLECTION_HEIGHT : 0) }}><span>{distanceIn(point.x, units).toFixed(2)} {units.distance}</span></div>
         <BeamSections beam={beam} />
       </div>
       <aside className="side">
@@ -67,9 +96,13 @@ export function BeamSheet({ id, beam, units, state }: { id: string; beam: Beam; 
           <span className="soft clip">{Math.abs(point.vMax) >= Math.abs(point.vMin) ? point.comboVMax : point.comboVMin}</span>
           <span>T</span><b>{force(momentIn(point.t, units))}</b><span className="soft">of {force(momentIn(point.tn, units))} {units.moment}</span><span className="soft clip">{point.comboT}</span>
         </div>
+        <ReadingsTable id={id} beam={beam} station={fixed} units={units} />
         <FindingList findings={beam.findings} />
         {twisted && <TorsionPanel id={id} mark={beam.mark} state={state} units={units} />}
         <CheckTable checks={beam.checks} onPick={(c) => setFixed(c.station >= 0 ? c.station : nearest(beam.points, c.x))} />
+        <NeedsTable beam={beam} units={units} />
+        <DemandPanel beam={beam} units={units} x={beam.points[fixed]!.x} onSave={save} />
+        <CopyPanel id={id} mark={beam.mark} version={Math.max(hand.version.current, state?.version ?? 0)} />
         <PreferenceTable id={id} mark={beam.mark} />
         {calculation.data && (
           <>

@@ -4,6 +4,8 @@ import java.util.ArrayList;
 import java.util.List;
 import kolonne.core.basis.Basis;
 import kolonne.core.code.DesignCode;
+import kolonne.core.code.ShearInput;
+import kolonne.core.code.ShearStrength;
 import kolonne.core.explain.Trace;
 import kolonne.core.section.BarLayer;
 
@@ -110,6 +112,18 @@ final class BarsAt {
             }
         }
         return span.section().shape().depth() - (sum > 0 ? moment / sum : basis.beamCover());
+    }
+
+    /** Axial force is left out: compression helps, tension above a threshold is reported as out of scope. */
+    ShearStrength shear(double x, BeamLine.Span span, Trace t) {
+        double fc = span.material().fc();
+        double bw = span.section().shape().webWidth();
+        double d = Math.min(effectiveDepth(x, span, BeamCage.Face.TOP),
+            effectiveDepth(x, span, BeamCage.Face.BOTTOM));
+        double as = Math.min(areaAt(x, BeamCage.Face.TOP), areaAt(x, BeamCage.Face.BOTTOM));
+        BeamCage.Zone zone = cage.zoneAt(span.number(), x);
+        double avs = zone == null ? 0 : zone.avs();
+        return basis.designCode().shear(new ShearInput(fc, basis.fyt(), bw, d, span.section().shape().A(), as / (bw * d), avs, 0), t);
     }
 
     BeamLine line() {

@@ -11,7 +11,6 @@ import kolonne.core.basis.Basis;
 import kolonne.core.check.CheckResult;
 import kolonne.core.check.Governing;
 import kolonne.core.code.DesignCode;
-import kolonne.core.code.ShearInput;
 import kolonne.core.code.ShearStrength;
 import kolonne.core.code.Steel;
 import kolonne.core.explain.Quantity;
@@ -44,21 +43,23 @@ public final class BeamCheck {
         this.code = basis.designCode();
         this.bars = new BarsAt(line, cage, basis);
         this.torques = BeamTorsion.torques(line, context);
-        this.torsion = new BeamTorsionCheck(line, cage, context, torques, bars, governing, (x, span) -> shearStrength(x, span, Trace.OFF));
+        this.torsion = new BeamTorsionCheck(line, cage, context, torques, bars, governing, (x, span) -> bars.shear(x, span, Trace.OFF));
     }
 
     /** Checks the whole line. */
     public static BeamDesign run(BeamLine line, BeamCage cage, BeamContext context) {
-        BeamCheck c = new BeamCheck(line, cage, context);
+        BeamContext own = context.of(line);
+        BeamCheck c = new BeamCheck(line, cage, own);
         List<BeamDesign.Point> profile = c.profile();
-        List<BeamShearCheck.Demand> shears = new BeamShearCheck(line, context, c.torques, c.governing,
-            (x, span) -> c.shearStrength(x, span, Trace.OFF)).run();
+        List<BeamShearCheck.Demand> shears = new BeamShearCheck(line, own, c.torques, c.governing,
+            (x, span) -> c.bars.shear(x, span, Trace.OFF)).run();
         c.torsion.run(shears);
-        List<Deflections> deflections = new BeamDeflection(line, context, c.bars).all();
-        new BeamDetailCheck(line, cage, context, c.bars, c.governing, shears, profile).run();
-        new DeflectionCheck(line, context, c.governing, deflections).run();
+        List<Deflections> deflections = new BeamDeflection(line, own, c.bars).all();
+        new BeamDetailCheck(line, cage, own, c.bars, c.governing, shears, profile).run();
+        new CutOffCheck(line, cage, own, c.bars, c.governing, (x, span) -> c.bars.shear(x, span, Trace.OFF)).run(profile);
+        new DeflectionCheck(line, own, c.governing, deflections).run();
         List<CheckResult> checks = c.governing.results();
-        return new BeamDesign(line, cage, checks, profile, deflections, BeamFindings.of(line, checks, context));
+        return new BeamDesign(line, cage, own.own(), checks, profile, deflections, BeamFindings.of(line, checks, own));
     }
 
     private List<BeamDesign.Point> profile() {
@@ -81,7 +82,7 @@ public final class BeamCheck {
         double vMin = Double.POSITIVE_INFINITY;
         double t = 0;
         int[] combo = new int[5];
-        for (int c = 0; c < context.strength().count(); c++) {
+        for (int c = 0; c < context.combinations(); c++) {
             double m = context.at(s, c, Analysis.MY);
             double v = context.at(s, c, Analysis.VZ);
             double tc = Math.abs(context.at(s, c, Analysis.T));
@@ -107,7 +108,7 @@ public final class BeamCheck {
             }
         }
         BeamLine.Span span = line.spans().get(s.span());
-        ShearStrength shear = shearStrength(s.x(), span, Trace.OFF);
+        ShearStrength shear = bars.shear(s.x(), span, Trace.OFF);
         return new BeamDesign.Point(s.x(), s.span(), mPos, combo[0], mNeg, combo[1], strength(s.x(), span, true).phiMn(),
             -strength(s.x(), span, false).phiMn(), vMax, combo[2], vMin, combo[3], shear.concrete(), shear.total(),
             shear.limit(), t, combo[4], torsion.capacity(s, span, shear, combo[4]));
@@ -198,7 +199,7 @@ public final class BeamCheck {
             return;
         }
         BeamLine.Station s = line.stations().get(i);
-        for (int c = 0; c < context.strength().count(); c++) {
+        for (int c = 0; c < context.combinations(); c++) {
             double m = context.at(s, c, Analysis.MY);
             if (Math.abs(m) <= negligible(span)) {
                 continue; // the bars of both faces are checked against the torsion alone
@@ -228,24 +229,12 @@ public final class BeamCheck {
         return moment <= negligible(span) ? 0 : capacity > 0 ? moment / capacity : Double.POSITIVE_INFINITY;
     }
 
-    /** Axial force is left out: compression helps, tension above a threshold is reported as out of scope. */
-    private ShearStrength shearStrength(double x, BeamLine.Span span, Trace t) {
-        double fc = span.material().fc();
-        double bw = span.section().shape().webWidth();
-        double d = Math.min(bars.effectiveDepth(x, span, BeamCage.Face.TOP),
-            bars.effectiveDepth(x, span, BeamCage.Face.BOTTOM));
-        double as = Math.min(bars.areaAt(x, BeamCage.Face.TOP), bars.areaAt(x, BeamCage.Face.BOTTOM));
-        BeamCage.Zone zone = cage.zoneAt(span.number(), x);
-        double avs = zone == null ? 0 : zone.avs();
-        return code.shear(new ShearInput(fc, basis.fyt(), bw, d, span.section().shape().A(), as / (bw * d), avs, 0), t);
-    }
-
     private void add(int station, String kind, String title, Cause cause, double demand, double capacity,
                      Quantity quantity, double utilisation, int combo, String clause) {
         if (governing.governs(kind, utilisation)) {
             BeamLine.Station s = line.stations().get(station);
             governing.add(new CheckResult(kind, title, cause, demand, capacity, quantity, utilisation,
-                context.strength().combination(combo).name(), place(line, s.x(), s.span(), context), s.x(), s.span(), station,
+                context.combinationName(combo), place(line, s.x(), s.span(), context), s.x(), s.span(), station,
                 clause));
         }
     }
@@ -263,7 +252,7 @@ public final class BeamCheck {
     /** The calculation of every check at one station, in order; titles are lines of words. */
     public static List<kolonne.core.explain.Step> explain(BeamLine line, BeamCage cage, BeamContext context,
                                                           int station) {
-        BeamCheck c = new BeamCheck(line, cage, context);
+        BeamCheck c = new BeamCheck(line, cage, context.of(line));
         Trace t = Trace.recording();
         BeamDesign.Point p = c.point(station);
         BeamLine.Span span = line.spans().get(p.span());
@@ -303,7 +292,7 @@ public final class BeamCheck {
             t.say("Flexure, " + face, "No combination puts the " + face + " in tension here.", "");
             return;
         }
-        String combination = context.strength().combination(sagging ? p.comboPos() : p.comboNeg()).name();
+        String combination = context.combinationName(sagging ? p.comboPos() : p.comboNeg());
         t.say("Flexure, " + face, combination, "22.3");
         FlexuralStrength s = FlexuralStrength.of(span.section().shape(), sagging,
             bars.layers(p.x(), span, sagging), span.material().fc(), basis.fy(), code, t);
@@ -320,8 +309,8 @@ public final class BeamCheck {
         boolean max = Math.abs(p.vMax()) >= Math.abs(p.vMin());
         int combo = max ? p.comboVMax() : p.comboVMin();
         double v = Math.max(Math.abs(p.vMax()), Math.abs(p.vMin()));
-        t.say("Shear", context.strength().combination(combo).name(), "22.5");
-        ShearStrength s = shearStrength(p.x(), span, t);
+        t.say("Shear", context.combinationName(combo), "22.5");
+        ShearStrength s = bars.shear(p.x(), span, t);
         t.step("Vu / φVn", "Vu / φVn", "{0} / {1}", v / s.total(), Quantity.UTILISATION, code.shearClause(),
             in(v, Quantity.FORCE), in(s.total(), Quantity.FORCE));
     }

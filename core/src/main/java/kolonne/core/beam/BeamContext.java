@@ -1,5 +1,6 @@
 package kolonne.core.beam;
 
+import java.util.Map;
 import java.util.Set;
 import kolonne.core.analysis.Analysis;
 import kolonne.core.basis.Basis;
@@ -14,32 +15,52 @@ import kolonne.core.model.Purpose;
  * @param service   characteristic combinations, for immediate deflection
  * @param sustained quasi-permanent combinations, for long-term deflection
  * @param perimeter ids of the beams along the perimeter of the structure
+ * @param hand      what people have set, by id of the line
+ * @param own       of the line that is being designed or checked
+ * @param demands   of that line; null before there is one
  */
-public record BeamContext(BuildingIndex index, Demands strength, Demands service, Demands sustained, Set<String> perimeter, Basis basis) {
+public record BeamContext(BuildingIndex index, Demands strength, Demands service, Demands sustained, Set<String> perimeter, Basis basis,
+                          Map<String, HandCage> hand, HandCage own, LineDemands demands) {
     /** All combinations of an analysis. */
     public static BeamContext of(Analysis a, Basis basis) {
         return new BeamContext(a.index(), new Demands(a, Purpose.STRENGTH), new Demands(a, Purpose.SERVICE_CHARACTERISTIC),
-            new Demands(a, Purpose.SERVICE_QUASI_PERMANENT), PerimeterBeams.of(a.index()), basis);
+            new Demands(a, Purpose.SERVICE_QUASI_PERMANENT), PerimeterBeams.of(a.index()), basis, Map.of(), HandCage.NONE, null);
+    }
+
+    /** The same with what people have set. */
+    public BeamContext with(Map<String, HandCage> set) {
+        return new BeamContext(index, strength, service, sustained, perimeter, basis, Map.copyOf(set), HandCage.NONE, null);
+    }
+
+    /** The same for one line. */
+    public BeamContext of(BeamLine line) {
+        HandCage set = hand.getOrDefault(line.id(), HandCage.NONE);
+        return new BeamContext(index, strength, service, sustained, perimeter, basis, hand, set, new LineDemands(line, strength, set));
+    }
+
+    /** Combinations for strength; where demands are typed two more stand for them. */
+    int combinations() {
+        return demands.count();
+    }
+
+    /** Name of a combination for strength, or of typed demands; empty if there are none. */
+    public String combinationName(int c) {
+        return LineDemands.name(strength, c);
     }
 
     /** The same with another basis. */
     public BeamContext with(Basis other) {
-        return new BeamContext(index, strength, service, sustained, perimeter, other);
+        return new BeamContext(index, strength, service, sustained, perimeter, other, hand, HandCage.NONE, null);
     }
 
-    /** A component at a station of the line, in the sense of the line: shear and torsion change sign with direction. */
+    /** A component at a station of the line, in the sense of the line. */
     double at(BeamLine.Station s, int combination, int component) {
-        return turned(s, component, strength.at(s.memberNumber(), s.station(), combination, component));
+        return demands.at(s, combination, component);
     }
 
     /** Part of the largest bars of a face that must run through the line (structural integrity); 0 where none must. */
     double throughPart(BeamLine line, BeamCage.Face face) {
         boolean edge = line.spans().stream().flatMap(s -> s.members().stream()).anyMatch(m -> perimeter.contains(m.id()));
         return edge ? basis.designCode().integrityPart(face == BeamCage.Face.BOTTOM) : 0;
-    }
-
-    static double turned(BeamLine.Station s, int component, double v) {
-        boolean turns = component == Analysis.VZ || component == Analysis.T || component == Analysis.VY;
-        return turns && s.reversed() ? -v : v;
     }
 }

@@ -33,7 +33,7 @@ final class BeamDeflection {
     private record Stage(Demands demands, int combination, boolean sustainedPart) {
         /** A component at a station, in the sense of the line. */
         double at(BeamLine.Station s, int component) {
-            return BeamContext.turned(s, component, sustainedPart ? demands.sustainedPart(s.memberNumber(), s.station(), combination, component)
+            return LineDemands.turned(s, component, sustainedPart ? demands.sustainedPart(s.memberNumber(), s.station(), combination, component)
                 : demands.at(s.memberNumber(), s.station(), combination, component));
         }
 

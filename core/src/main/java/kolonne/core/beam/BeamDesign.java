@@ -11,9 +11,10 @@ import kolonne.core.finding.Severity;
  *
  * @param checks   worst result of every kind
  * @param profile  demand and capacity at the stations, for drawing
+ * @param hand     what of it a person has set
  * @param deflections of every span; empty where the model has no service combinations
  */
-public record BeamDesign(BeamLine line, BeamCage cage, List<CheckResult> checks, List<Point> profile,
+public record BeamDesign(BeamLine line, BeamCage cage, HandCage hand, List<CheckResult> checks, List<Point> profile,
                          List<Deflections> deflections, List<Finding> findings) {
     /**
      * Demand and capacity at a station.

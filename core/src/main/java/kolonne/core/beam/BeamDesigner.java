@@ -16,6 +16,7 @@ public final class BeamDesigner {
     private final BeamContext context;
     private final Basis basis;
     private final DesignCode code;
+    private final HandOverlay hand;
     private final double[] torques;
     private final List<BeamShearCheck.Demand> shears;
 
@@ -24,31 +25,32 @@ public final class BeamDesigner {
         this.context = context;
         this.basis = context.basis();
         this.code = basis.designCode();
+        this.hand = new HandOverlay(line, basis, context.own());
         this.torques = BeamTorsion.torques(line, context);
         this.shears = BeamShearCheck.demands(line, context, torques);
     }
 
-    /** The designed line: a cage and its checks. */
+    /** The designed line: a cage and its checks. Parts set by hand are taken as they are. */
     public static BeamDesign design(BeamLine line, BeamContext context) {
-        return BeamCheck.run(line, new BeamDesigner(line, context).cage(), context);
+        return BeamCheck.run(line, new BeamDesigner(line, context.of(line)).cage(), context);
     }
 
     private BeamCage cage() {
         Bar stirrup = basis.stirrupList().get(0);
         double allowance = basis.beamCover() + stirrup.diameter() + basis.beamBarList().get(0).diameter();
-        List<BeamCage.Zone> zones = zones(allowance);
+        List<BeamCage.Zone> zones = hand.zones(zones(allowance));
         BeamCage cage = null;
         for (int pass = 0; pass < 3; pass++) {
             stirrup = zones.stream().map(BeamCage.Zone::bar).max(Comparator.comparingDouble(Bar::diameter)).orElse(stirrup);
-            List<BeamCage.Group> groups = new FlexureChoice(line, context, torques, stirrup).choose();
-            zones = zones(groups);
+            List<BeamCage.Group> groups = hand.groups(hand.allBars() ? List.of() : new FlexureChoice(line, context, torques, stirrup).choose(), stirrup);
+            zones = hand.zones(zones(groups));
             cage = new BeamCage(groups, zones, sideBars(stirrup));
             double used = zones.stream().mapToDouble(z -> z.bar().diameter()).max().orElse(0);
             if (used <= stirrup.diameter()) {
                 break;
             }
         }
-        return cage;
+        return new CutOffChoice(line, context).extended(cage);
     }
 
     private List<BeamCage.Zone> zones(double allowance) {
@@ -84,12 +86,13 @@ public final class BeamDesigner {
             int levels = Math.max(skin, BeamTorsion.sideLevels(s, basis));
             BeamTorsion torsion = new BeamTorsion(line, s, context, torques, stirrup, levels);
             if (torsion.counts() && levels > 0) {
-                out.add(torsional(s, torsion, levels));
+                Bar bar = torsionalBar(s, torsion);
+                out.add(laid(s, bar, levels));
             } else if (skin > 0) {
                 out.add(new BeamCage.SideBars(s.number(), basis.beamBarList().get(0), skin, s.faceFrom() - 150, s.faceTo() + 150, false, false));
             }
         }
-        return out;
+        return hand.sides(out, (s, set) -> laid(s, set.bar(), set.perFace()));
     }
 
     private int skinLevels(BeamLine.Span s) {
@@ -106,13 +109,17 @@ public final class BeamDesigner {
         return first && last;
     }
 
-    /** The thinnest bars that serve, developed past both faces; the closest spacing of the span decides their least size. */
-    private BeamCage.SideBars torsional(BeamLine.Span s, BeamTorsion torsion, int levels) {
+    /** The thinnest bars that serve; the closest spacing of the span decides their least size. */
+    private Bar torsionalBar(BeamLine.Span s, BeamTorsion torsion) {
         double needed = torsion.mostLevelSteel(line.stations());
         double least = code.torsion().leastBar(code.torsion().stirrupSpacing(torsion.section()));
         List<Bar> all = basis.beamBarList();
-        Bar bar = all.stream().filter(b -> 2 * b.area() >= needed && b.diameter() >= least && anchored(s, b, needed / (2 * b.area()))).findFirst()
+        return all.stream().filter(b -> 2 * b.area() >= needed && b.diameter() >= least && anchored(s, b, needed / (2 * b.area()))).findFirst()
             .orElse(all.get(all.size() - 1));
+    }
+
+    /** Side bars developed past both faces. */
+    private BeamCage.SideBars laid(BeamLine.Span s, Bar bar, int levels) {
         double run = code.developmentLength(bar, s.material().fc(), basis.fy(), false, bar.diameter(), basis.beamCover(), true);
         boolean first = s.number() == 0;
         boolean last = s.number() == line.spans().size() - 1;

@@ -221,7 +221,7 @@ final class BeamDetailCheck {
             if (st.span() != span.number()) {
                 continue;
             }
-            for (int c = 0; c < context.strength().count(); c++) {
+            for (int c = 0; c < context.combinations(); c++) {
                 double n = context.at(st, c, Analysis.N);
                 double allowed = n > 0 ? tension : compression;
                 ignored("axial-force", "Axial force in the beam", Math.abs(n), allowed, Quantity.FORCE, st, span, c,
@@ -237,7 +237,7 @@ final class BeamDetailCheck {
         double utilisation = value / threshold;
         if (utilisation > 0.05 && governing.governs(kind, utilisation)) {
             governing.add(new CheckResult(kind, title, Cause.OUT_OF_SCOPE, value, threshold, q, utilisation,
-                context.strength().combination(combo).name(), BeamCheck.place(line, st.x(), span.number(), context), st.x(),
+                context.combinationName(combo), BeamCheck.place(line, st.x(), span.number(), context), st.x(),
                 span.number(), -1, clause));
         }
     }
@@ -279,7 +279,7 @@ final class BeamDetailCheck {
             return 0;
         }
         double worst = 0;
-        for (int c = 0; c < context.strength().count(); c++) {
+        for (int c = 0; c < context.combinations(); c++) {
             double m = context.at(s, c, Analysis.MY);
             worst = Math.max(worst, face == BeamCage.Face.BOTTOM ? m : -m);
         }

@@ -20,6 +20,14 @@ final class BeamFindings {
                     mend(c.cause(), c.kind()), c.clause(), c.combination()));
             }
         }
+        if (HandOverlay.outside(line, context.basis(), context.own())) {
+            out.add(Finding.note("hand-set.outside", line.mark(), "The line has become shorter since its bars were set by hand: what reached past its "
+                + "ends or its spans is left out.", "Look at the hand-set bars and set them again, or release them."));
+        }
+        if (!context.own().demands().isEmpty()) {
+            out.add(Finding.note("hand-set.demand", line.mark(), "Part of the demand is typed by hand and stands in place of the analysis; "
+                + "deflections are still those of the analysis.", "Release the typed demand when it has served."));
+        }
         if (line.supports().stream().allMatch(s -> s.kind() == BeamLine.SupportKind.FREE)) {
             out.add(Finding.note("line.unsupported", line.mark(), "No support of this line was recognised.",
                 "Look at the members that meet at its ends."));

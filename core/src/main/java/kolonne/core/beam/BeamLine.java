@@ -1,6 +1,7 @@
 package kolonne.core.beam;
 
 import java.util.List;
+import kolonne.core.basis.Basis;
 import kolonne.core.model.Material;
 import kolonne.core.model.Member;
 import kolonne.core.model.Section;
@@ -58,12 +59,13 @@ public record BeamLine(String id, String mark, String storey, List<Span> spans, 
     /**
      * A point where forces are known.
      *
+     * @param number       in the line
      * @param x            along the line [mm]
      * @param memberNumber in the building
      * @param station      of that member
      * @param reversed     whether the member runs against the line
      */
-    public record Station(double x, int span, int memberNumber, int station, boolean reversed) {}
+    public record Station(int number, double x, int span, int memberNumber, int station, boolean reversed) {}
 
     /** Where sections of a span are shown: at its left face, in the middle, at its right face; just inside a free end [mm]. */
     public double[] cutPlaces(Span s) {
@@ -71,6 +73,16 @@ public record BeamLine(String id, String mark, String storey, List<Span> spans, 
         double left = supports.get(s.number()).kind() == SupportKind.FREE ? s.faceFrom() + inside : s.faceFrom();
         double right = supports.get(s.number() + 1).kind() == SupportKind.FREE ? s.faceTo() - inside : s.faceTo();
         return new double[] {left, (s.faceFrom() + s.faceTo()) / 2, right};
+    }
+
+    /** Where the longest bars of the line may begin [mm]. */
+    public double firstBar(Basis basis) {
+        return GroupLayout.start(this, basis);
+    }
+
+    /** Where they may end [mm]. */
+    public double lastBar(Basis basis) {
+        return GroupLayout.end(this, basis);
     }
 
     /** Whether one end of the span is free. */

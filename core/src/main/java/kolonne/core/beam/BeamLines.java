@@ -202,7 +202,7 @@ public final class BeamLines {
             for (int i = a; i < b; i++) {
                 stations(chain.get(i), at[i], s, all);
             }
-            stations.addAll(between(all, span));
+            between(all, span).forEach(q -> stations.add(new BeamLine.Station(stations.size(), q.x(), q.span(), q.memberNumber(), q.station(), q.reversed())));
         }
         return new BeamLine(chain.get(0).member().id(), mark, storey, spans, supports, stations, at[chain.size()]);
     }
@@ -245,7 +245,7 @@ public final class BeamLines {
         for (int k = 0; k < n; k++) {
             int s = step.reversed() ? n - 1 - k : k;
             double x = analysis.stationX(m, s);
-            out.add(new BeamLine.Station(at + (step.reversed() ? length - x : x), span, m, s, step.reversed()));
+            out.add(new BeamLine.Station(out.size(), at + (step.reversed() ? length - x : x), span, m, s, step.reversed()));
         }
     }
 

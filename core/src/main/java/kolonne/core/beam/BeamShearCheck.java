@@ -50,7 +50,7 @@ final class BeamShearCheck {
         double utilisation = d.v() / capacity;
         if (governing.governs(kind, utilisation)) {
             governing.add(new CheckResult(kind, title, cause, d.v(), capacity, Quantity.FORCE, utilisation,
-                context.strength().combination(d.combination()).name(), BeamCheck.place(line, d.x(), d.span(), context), d.x(),
+                context.combinationName(d.combination()), BeamCheck.place(line, d.x(), d.span(), context), d.x(),
                 d.span(), d.station(), clause));
         }
     }
@@ -126,7 +126,7 @@ final class BeamShearCheck {
         int combination = 0;
         List<Pair> pairs = new java.util.ArrayList<>();
         boolean counts = torsion.counts() && torsion.countsAt(p.x());
-        for (int c = 0; c < context.strength().count(); c++) {
+        for (int c = 0; c < context.combinations(); c++) {
             double v = Math.abs(value(context, st, p, c, Analysis.VZ));
             if (v > worst) {
                 worst = v;

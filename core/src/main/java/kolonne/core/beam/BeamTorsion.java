@@ -58,7 +58,7 @@ final class BeamTorsion {
     static double[] torques(BeamLine line, BeamContext context) {
         double[] out = new double[line.stations().size()];
         for (int i = 0; i < out.length; i++) {
-            for (int c = 0; c < context.strength().count(); c++) {
+            for (int c = 0; c < context.combinations(); c++) {
                 out[i] = Math.max(out[i], Math.abs(context.at(line.stations().get(i), c, Analysis.T)));
             }
         }

@@ -76,7 +76,7 @@ final class BeamTorsionCheck {
     private void belowThreshold(BeamLine.Span span, BeamTorsion t) {
         for (int i = 0; i < line.stations().size(); i++) {
             BeamLine.Station s = line.stations().get(i);
-            for (int c = 0; s.span() == span.number() && c < context.strength().count(); c++) {
+            for (int c = 0; s.span() == span.number() && c < context.combinations(); c++) {
                 double torque = Math.abs(context.at(s, c, Analysis.T));
                 if (torque > 1e-6 * t.threshold()) {
                     add("torsion-threshold", "Torsion, threshold", Cause.TORSION, torque, t.threshold(), Quantity.MOMENT, torque / t.threshold(), c, s.x(),
@@ -119,7 +119,7 @@ final class BeamTorsionCheck {
     double capacity(BeamLine.Station s, BeamLine.Span span, ShearStrength shear, int combination) {
         BeamTorsion t = torsion[span.number()];
         BeamCage.Zone z = cage.zoneAt(span.number(), s.x());
-        if (!t.counts() || !t.countsAt(s.x()) || z == null || context.strength().count() == 0) {
+        if (!t.counts() || !t.countsAt(s.x()) || z == null || context.combinations() == 0) {
             return t.threshold();
         }
         double v = Math.abs(context.at(s, combination, Analysis.VZ));
@@ -161,7 +161,7 @@ final class BeamTorsionCheck {
             if (s.span() != span.number() || !t.countsAt(s.x())) {
                 continue;
             }
-            for (int c = 0; c < context.strength().count(); c++) {
+            for (int c = 0; c < context.combinations(); c++) {
                 double level = t.levelSteel(Math.abs(context.at(s, c, Analysis.T)), i);
                 for (BeamCage.SideBars side : cage.sideBars()) {
                     if (side.span() == span.number()) {
@@ -228,7 +228,7 @@ final class BeamTorsionCheck {
                      BeamLine.Span span, int station, String clause) {
         if (governing.governs(kind, utilisation)) {
             governing.add(new CheckResult(kind, title, cause, demand, capacity, q, utilisation,
-                combo < 0 ? "" : context.strength().combination(combo).name(), BeamCheck.place(line, x, span.number(), context), x, span.number(),
+                combo < 0 ? "" : context.combinationName(combo), BeamCheck.place(line, x, span.number(), context), x, span.number(),
                 station, clause));
         }
     }
@@ -236,7 +236,7 @@ final class BeamTorsionCheck {
     /** The torsion of the combination with the largest torque at a station. */
     void explain(BeamDesign.Point p, BeamLine.Span span, int station, Trace t) {
         BeamTorsion of = torsion[span.number()];
-        t.say("Torsion", context.strength().count() == 0 ? "" : context.strength().combination(p.comboT()).name(), rules.thresholdClause());
+        t.say("Torsion", context.combinations() == 0 ? "" : context.combinationName(p.comboT()), rules.thresholdClause());
         rules.threshold(of.section().fc(), of.section().acp(), of.section().pcp(), t);
         t.step("Tu / φTth", "Tu / φTth", "{0} / {1}", p.t() / of.threshold(), Quantity.UTILISATION, rules.thresholdClause(),
             in(p.t(), Quantity.MOMENT), in(of.threshold(), Quantity.MOMENT));

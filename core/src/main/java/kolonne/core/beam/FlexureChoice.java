@@ -73,7 +73,7 @@ final class FlexureChoice {
             BeamLine.Station st = line.stations().get(i);
             BeamTorsion t = torsion[st.span()];
             boolean counts = t.counts() && t.countsAt(st.x());
-            for (int c = 0; c < context.strength().count(); c++) {
+            for (int c = 0; c < context.combinations(); c++) {
                 double m = context.at(st, c, Analysis.MY);
                 double more = counts ? torsionMoment(st, t.levelSteel(Math.abs(context.at(st, c, Analysis.T)), i)) : 0;
                 sagging[i] = Math.max(sagging[i], m + more);

@@ -97,6 +97,26 @@ public interface DesignCode {
     /** How far past the point where it is no longer needed a bar must run [mm]. */
     double extension(double d, double barDiameter);
 
+    String extensionClause();
+
+    /**
+     * How far ending bars in a zone of tension is from what the code allows: 1 at the limit, 0 where the code has no such rule.
+     *
+     * @param v  shear there and {@code vn} its strength [N]
+     * @param m  moment there and {@code continuing} the strength of the bars that run on [Nmm]
+     */
+    double cutOffUse(double v, double vn, double m, double continuing, double barDiameter);
+
+    String cutOffClause();
+
+    /** Part of a span's bottom steel that runs into its supports. @param simple support without hogging moment */
+    double bottomIntoSupport(boolean simple);
+
+    String bottomIntoSupportClause();
+
+    /** Clause by which every bend of a stirrup encloses a bar. */
+    String cornerBarsClause();
+
     /** Least depth of a beam span without computed deflection [mm]. */
     double leastDepth(double span, SpanEnds ends, double fy, Trace t);
 

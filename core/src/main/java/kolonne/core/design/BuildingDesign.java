@@ -4,10 +4,14 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
+import java.util.stream.Collectors;
 import kolonne.core.analysis.Analysis;
 import kolonne.core.basis.Basis;
 import kolonne.core.beam.BeamContext;
 import kolonne.core.beam.BeamDesign;
+import kolonne.core.beam.BeamDesigner;
+import kolonne.core.beam.HandCage;
 import kolonne.core.column.ColumnContext;
 import kolonne.core.column.ColumnDesign;
 import kolonne.core.finding.Finding;
@@ -53,6 +57,21 @@ public record BuildingDesign(Analysis analysis, Basis basis, List<BeamDesign> be
         return new State(lines, lines - over - failing, over, failing, notes);
     }
 
+    /** The same with some lines as now set by hand; all else stays as it was designed. @param hand of the whole building */
+    public BuildingDesign with(Map<String, HandCage> hand, Set<String> lines) {
+        BeamContext context = beamContext.with(hand);
+        List<BeamDesign> now = new ArrayList<>(beams);
+        Quantities q = quantities;
+        for (int i = 0; i < now.size(); i++) {
+            if (lines.contains(now.get(i).line().id())) {
+                BeamDesign d = BeamDesigner.design(now.get(i).line(), context);
+                q = q.minus(Quantities.of(now.get(i), basis)).plus(Quantities.of(d, basis));
+                now.set(i, d);
+            }
+        }
+        return new BuildingDesign(analysis, basis, now, columns, context, columnContext, q);
+    }
+
     /** What concerns the building as a whole. */
     public List<Finding> findings() {
         boolean asked = basis.swayX() == Basis.Sway.FROM_MODEL || basis.swayY() == Basis.Sway.FROM_MODEL;
@@ -63,6 +82,13 @@ public record BuildingDesign(Analysis analysis, Basis basis, List<BeamDesign> be
             out.add(Finding.note("sway.unknown", "frame", "For some storeys the sway index is not known, since no "
                 + "wind or earthquake case shears them or the model lists no storeys: their columns are designed as braced.",
                 "Add storeys and lateral load cases, or set the sway in the basis to braced."));
+        }
+        Set<String> lines = beams.stream().map(b -> b.line().id()).collect(Collectors.toSet());
+        long lost = beamContext.hand().keySet().stream().filter(id -> !lines.contains(id)).count();
+        if (lost > 0) {
+            out.add(Finding.note("hand-set.no-line", "frame", "What was set by hand for " + lost + (lost == 1 ? " beam line" : " beam lines")
+                + " belongs to no line of the model any more: its first member is gone or lies inside another line.",
+                "Undo the change of the model, or set the bars again on the line that took its place."));
         }
         if (!beams.isEmpty() && (beamContext.service().count() == 0 || beamContext.sustained().count() == 0)) {
             out.add(Finding.note("deflection.no-service-combinations", "frame", "The model has no service combinations of both purposes: deflections "

@@ -1,6 +1,7 @@
 package kolonne.core.design;
 
 import java.util.List;
+import java.util.Map;
 import java.util.concurrent.atomic.AtomicInteger;
 import java.util.function.IntUnaryOperator;
 import java.util.stream.IntStream;
@@ -11,6 +12,7 @@ import kolonne.core.beam.BeamDesign;
 import kolonne.core.beam.BeamDesigner;
 import kolonne.core.beam.BeamLine;
 import kolonne.core.beam.BeamLines;
+import kolonne.core.beam.HandCage;
 import kolonne.core.column.ColumnContext;
 import kolonne.core.column.ColumnDesign;
 import kolonne.core.column.ColumnDesigner;
@@ -32,9 +34,15 @@ public final class BuildingDesigner {
         void at(int done, int total);
     }
 
+    /** Designs with nothing set by hand. */
     public static BuildingDesign design(Analysis analysis, Basis basis, Progress progress) {
+        return design(analysis, basis, Map.of(), progress);
+    }
+
+    /** @param hand what people have set, by id of the beam line */
+    public static BuildingDesign design(Analysis analysis, Basis basis, Map<String, HandCage> hand, Progress progress) {
         Demands strength = new Demands(analysis, Purpose.STRENGTH);
-        BeamContext beams = BeamContext.of(analysis, basis);
+        BeamContext beams = BeamContext.of(analysis, basis).with(hand);
         ColumnContext columns = new ColumnContext(analysis.index(), strength, basis, SwayIndex.of(strength));
         List<BeamLine> lines = BeamLines.find(analysis);
         List<ColumnStack> stacks = ColumnStacks.find(analysis.index());

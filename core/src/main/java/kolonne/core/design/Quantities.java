@@ -19,6 +19,10 @@ public record Quantities(double steel, double concrete) {
         return new Quantities(steel + o.steel, concrete + o.concrete);
     }
 
+    public Quantities minus(Quantities o) {
+        return new Quantities(steel - o.steel, concrete - o.concrete);
+    }
+
     /** Steel per concrete [kg/m3]; 0 without concrete. */
     public double density() {
         return concrete > 0 ? steel / (concrete / 1e9) : 0;

@@ -10,6 +10,8 @@ import kolonne.core.beam.BeamDesign;
 import kolonne.core.beam.BeamLine;
 import kolonne.core.beam.Deflections;
 import kolonne.core.beam.SectionCut;
+import kolonne.core.beam.SteelNeeds;
+import kolonne.core.code.Bar;
 import kolonne.core.column.ColumnCage;
 import kolonne.core.column.ColumnCheck;
 import kolonne.core.column.ColumnDesign;
@@ -21,6 +23,7 @@ import kolonne.core.schedule.Schedules;
 import kolonne.core.section.InteractionSurface;
 import kolonne.core.section.PlacedBar;
 import kolonne.core.section.Shape;
+import kolonne.exchange.hand.HandFile;
 
 /** One beam line or column stack on the wire, with its calculations. Lengths mm, forces kN, moments kNm. */
 final class Members {
@@ -51,10 +54,24 @@ final class Members {
     record DeflectedDto(int span, List<Double> x, List<Double> live, List<Double> lasting, double liveLimit, double lastingLimit, String service,
                         String sustained) {}
 
+    record SideDto(int span, String size, double diameter, int perFace, double from, double to) {}
+
+    /** @param requiredMm2 -1 where no number of bars is enough; number of the support (top) or span (bottom) */
+    record NeedDto(String face, int number, String label, double x, double requiredMm2, double providedMm2, boolean minimum) {}
+
+    /** @param required area of legs per length [mm2/m] */
+    record LegsDto(int span, double from, double to, double required, double provided) {}
+
+    /**
+     * @param hand       what is set by hand
+     * @param sizes      of bars and {@code stirrupSizes} to choose from
+     * @param firstBar, lastBar ends of the longest bars that the line has room for [mm]
+     */
     record BeamDto(String mark, String storey, List<SpanDto> spans, List<SupportDto> supports, List<GroupDto> groups,
-                   List<ZoneDto> zones, List<CutDto> cuts, List<PointDto> points, List<DeflectedDto> deflections, List<Answers.CheckDto> checks,
-                   List<Problem.FindingDto> findings, double utilisation, boolean satisfied, double steelKg,
-                   double concreteM3, double coverMm, double fyMpa, int governingStation) {}
+                   List<ZoneDto> zones, List<SideDto> sides, List<CutDto> cuts, List<PointDto> points, List<DeflectedDto> deflections,
+                   List<Answers.CheckDto> checks, List<Problem.FindingDto> findings, double utilisation, boolean satisfied, double steelKg,
+                   double concreteM3, double coverMm, double fyMpa, int governingStation, HandFile.HandDto hand, List<NeedDto> needs, List<LegsDto> legs,
+                   List<String> sizes, List<String> stirrupSizes, double firstBar, double lastBar, double spacingStepMm) {}
 
     record TieDto(String size, double diameter, double spacing, List<Boolean> heldX, List<Boolean> heldY) {}
 
@@ -96,7 +113,7 @@ final class Members {
                 cuts.add(cut(line, SectionCut.at(line, b.cage(), basis, s, at[k]), s, k));
             }
         }
-        Quantities q = Quantities.of(b, basis);
+        Quantities mass = Quantities.of(b, basis);
         int station = b.governing().station();
         return new BeamDto(line.mark(), line.storey(), line.spans().stream().map(s -> new SpanDto(s.number(), s.from(), s.to(),
             s.faceFrom(), s.faceTo(), section(s.section().shape(), s.material().fc(), basis))).toList(),
@@ -107,9 +124,25 @@ final class Members {
                 g.through())).toList(),
             b.cage().zones().stream().map(z -> new ZoneDto(z.span(), z.from(), z.to(), z.bar().label(), z.legs(),
                 z.spacing(), z.count())).toList(),
+            b.cage().sideBars().stream().map(q -> new SideDto(q.span(), q.bar().label(), q.bar().diameter(), q.perFace(), q.from(), q.to())).toList(),
             cuts, b.profile().stream().map(p -> point(d, p)).toList(), b.deflections().stream().map(f -> deflected(d, f)).toList(), checks(b.checks(), basis),
-            Problem.FindingDto.of(b.findings()), b.governing().utilisation(), b.satisfied(), q.steel(), q.concrete() / 1e9,
-            basis.beamCover(), basis.fy(), station >= 0 ? station : nearest(line, b.governing().x()));
+            Problem.FindingDto.of(b.findings()), b.governing().utilisation(), b.satisfied(), mass.steel(), mass.concrete() / 1e9,
+            basis.beamCover(), basis.fy(), station >= 0 ? station : nearest(line, b.governing().x()), HandFile.dto(b.hand()), needs(d, b), legs(d, b),
+            basis.designCode().catalogue().bars().stream().filter(k -> k.diameter() >= 12).map(Bar::label).toList(),
+            basis.designCode().catalogue().bars().stream().filter(k -> k.diameter() <= 20).map(Bar::label).toList(), line.firstBar(basis), line.lastBar(basis),
+            basis.spacingStep());
+    }
+
+    private static List<NeedDto> needs(BuildingDesign d, BeamDesign b) {
+        BeamLine line = b.line();
+        return SteelNeeds.bars(b, d.beamContext()).stream().map(n -> new NeedDto(n.face() == BeamCage.Face.TOP ? "top" : "bottom", n.number(),
+            n.face() == BeamCage.Face.TOP ? line.supports().get(n.number()).label() : line.supports().get(n.number()).label() + "–"
+                + line.supports().get(n.number() + 1).label(), n.x(), Double.isFinite(n.required()) ? n.required() : -1, n.provided(), n.minimum())).toList();
+    }
+
+    private static List<LegsDto> legs(BuildingDesign d, BeamDesign b) {
+        return SteelNeeds.stirrups(b, d.beamContext()).stream().map(z -> new LegsDto(z.span(), z.from(), z.to(), 1000 * z.required(), 1000 * z.provided()))
+            .toList();
     }
 
     private static DeflectedDto deflected(BuildingDesign d, Deflections f) {
@@ -148,7 +181,7 @@ final class Members {
     }
 
     private static String name(BuildingDesign d, int combination) {
-        return d.beamContext().strength().combination(combination).name();
+        return d.beamContext().combinationName(combination);
     }
 
     static Answers.Calculation beamCalculation(BuildingDesign d, BeamDesign b, int station) {

@@ -3,22 +3,27 @@ package kolonne.server.project;
 import com.fasterxml.jackson.databind.json.JsonMapper;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.NoSuchElementException;
+import java.util.Objects;
 import java.util.Optional;
+import java.util.Set;
 import java.util.concurrent.CancellationException;
 import java.util.concurrent.ConcurrentHashMap;
 import kolonne.core.analysis.Analysis;
 import kolonne.core.analysis.AnalysisFailed;
 import kolonne.core.analysis.FrameAnalysis;
 import kolonne.core.basis.Basis;
+import kolonne.core.beam.HandCage;
 import kolonne.core.finding.Finding;
 import kolonne.core.finding.Severity;
 import kolonne.core.model.Building;
 import kolonne.core.model.BuildingIndex;
 import kolonne.core.model.ModelCheck;
 import kolonne.exchange.basis.BasisFile;
+import kolonne.exchange.hand.HandFile;
 import kolonne.exchange.model.EditFile;
 import kolonne.exchange.model.ModelReader;
 import kolonne.exchange.model.ModelWriter;
@@ -136,8 +141,7 @@ public final class Projects {
                 ModelReader.Read read = ModelReader.read(store.model(w.id()).content());
                 List<CommandRow> commands = store.commands(w.id(), EditHistory.KINDS);
                 EditHistory h = new EditHistory(commands, Integer.MAX_VALUE);
-                int version = commands.isEmpty() ? 1 : commands.get(commands.size() - 1).version();
-                w.read(read, h.applied(read.building()), version, h.forcesStale(read.building()));
+                w.read(read, h.applied(read.building()), h.modelVersion(), h.forcesStale(read.building()));
             }
         }
     }
@@ -206,8 +210,12 @@ public final class Projects {
                 return Optional.empty();
             }
             List<CommandRow> commands = new ArrayList<>(store.commands(w.id(), EditHistory.KINDS));
+            Map<String, HandCage> before = new EditHistory(commands, Integer.MAX_VALUE).hand();
             commands.add(new CommandRow(w.id(), version + 1, kind, body, null));
             EditHistory h = new EditHistory(commands, Integer.MAX_VALUE);
+            if (h.modelVersion() <= version) {
+                return handChanged(w, version, kind, body, before, h.hand());
+            }
             Building b = h.applied(w.read().building());
             List<Finding> fails = ModelCheck.run(b).stream().filter(f -> f.severity() == Severity.FAILS).toList();
             if (!fails.isEmpty()) {
@@ -228,12 +236,42 @@ public final class Projects {
         }
     }
 
+    /** Only what is set on lines changed: those lines are designed at once, unless a whole design is under way anyway. */
+    private Optional<ProjectRow> handChanged(Workspace w, int version, String kind, String body, Map<String, HandCage> before, Map<String, HandCage> after) {
+        Set<String> lines = new HashSet<>(before.keySet());
+        lines.addAll(after.keySet());
+        lines.removeIf(id -> Objects.equals(before.get(id), after.get(id)));
+        Optional<ProjectRow> row = store.append(w.id(), version, kind, body);
+        row.ifPresent(r -> {
+            if (w.state().current() && w.published() != null) {
+                w.handSet(after, lines, r.version());
+            } else {
+                redesign(w, r.version());
+            }
+        });
+        return row;
+    }
+
+    /** What people have set on beam lines, by id of the line. */
+    public Map<String, HandCage> hand(String id) {
+        return history(id).hand();
+    }
+
+    /**
+     * Sets cages on beam lines by hand; {@link HandCage#NONE} releases a line.
+     *
+     * @return empty if the project has moved past {@code version}
+     */
+    public Optional<ProjectRow> handSet(String id, int version, Map<String, HandCage> cages, String summary) {
+        return changed(model(id), version, EditHistory.HAND, HandFile.write(cages, summary));
+    }
+
     /** The analysis of the model in force, or as it stood at a version of the project. */
     public Analysis analysis(String id, int version) {
         Workspace w = model(id);
         synchronized (w) {
             List<CommandRow> commands = store.commands(id, EditHistory.KINDS);
-            int at = commands.stream().mapToInt(CommandRow::version).filter(v -> v <= version).max().orElse(1);
+            int at = new EditHistory(commands, version).modelVersion();
             if (at == w.modelVersion()) {
                 return w.solved((doing, done, total) -> { });
             }
@@ -304,7 +342,7 @@ public final class Projects {
         try {
             read(w);
             Basis basis = basis(w.id());
-            w.design(basis, version, (doing, done, total) -> {
+            w.design(basis, hand(w.id()), version, (doing, done, total) -> {
                 if (w.state().version() != version) {
                     throw new CancellationException();
                 }

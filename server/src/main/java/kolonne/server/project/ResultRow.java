@@ -2,7 +2,10 @@ package kolonne.server.project;
 
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
+import java.util.Set;
 import kolonne.core.beam.BeamCage;
 import kolonne.core.beam.BeamDesign;
 import kolonne.core.beam.BeamLine;
@@ -34,6 +37,17 @@ public record ResultRow(String mark, String role, List<String> storeys, String s
         List<ResultRow> out = new ArrayList<>();
         d.beams().forEach(b -> out.add(beam(d, b)));
         d.columns().forEach(c -> out.add(column(d, c)));
+        return sorted(out);
+    }
+
+    /** The rows with those of some beam lines made anew. @param lines ids */
+    static List<ResultRow> replaced(List<ResultRow> rows, BuildingDesign d, Set<String> lines) {
+        Map<String, ResultRow> now = new HashMap<>();
+        d.beams().stream().filter(b -> lines.contains(b.line().id())).forEach(b -> now.put(b.line().mark(), beam(d, b)));
+        return sorted(new ArrayList<>(rows.stream().map(r -> now.getOrDefault(r.mark(), r)).toList()));
+    }
+
+    private static List<ResultRow> sorted(List<ResultRow> out) {
         out.sort(Comparator.comparing(ResultRow::satisfied).thenComparing(Comparator.comparingDouble(
             ResultRow::utilisation).reversed()).thenComparing(ResultRow::mark));
         return out;

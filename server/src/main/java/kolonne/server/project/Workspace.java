@@ -3,11 +3,13 @@ package kolonne.server.project;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.concurrent.CopyOnWriteArrayList;
 import java.util.function.Consumer;
 import kolonne.core.analysis.Analysis;
 import kolonne.core.analysis.FrameAnalysis;
 import kolonne.core.basis.Basis;
+import kolonne.core.beam.HandCage;
 import kolonne.core.design.BuildingDesign;
 import kolonne.core.design.BuildingDesigner;
 import kolonne.core.finding.Finding;
@@ -160,9 +162,16 @@ public final class Workspace {
         return a;
     }
 
-    void design(Basis basis, int version, Step step) {
+    /** Takes beam lines as now set by hand. @param hand of the whole building; @param lines ids of those that changed */
+    synchronized void handSet(Map<String, HandCage> hand, Set<String> lines, int version) {
+        BuildingDesign d = published.design().with(hand, lines);
+        published = new Published(version, d, ResultRow.replaced(published.rows(), d, lines));
+        publish(new State(version, version, "", 0, 0, List.of()));
+    }
+
+    void design(Basis basis, Map<String, HandCage> hand, int version, Step step) {
         Analysis a = solved(step);
-        BuildingDesign d = BuildingDesigner.design(a, basis, (done, total) -> {
+        BuildingDesign d = BuildingDesigner.design(a, basis, hand, (done, total) -> {
             if (done * 10 / total != (done - 1) * 10 / total) { // ten times in all: every event redraws open pages
                 step.at("designing", done, total);
             }

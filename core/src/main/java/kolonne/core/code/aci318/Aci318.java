@@ -17,6 +17,9 @@ import kolonne.core.explain.Trace;
 
 /** ACI 318-19 for beams and columns with tied, deformed, uncoated bars in normalweight concrete. */
 public final class Aci318 implements DesignCode {
+    /** No. 36, #11 (9.7.3.5(b)) [mm]. */
+    private static final double LARGEST_CUT_BAR = 36.1;
+
     public static final Aci318 SI = new Aci318(UnitForm.SI);
     public static final Aci318 US = new Aci318(UnitForm.US);
     /** Strength reduction factor for shear and torsion (table 21.2.1 b, c). */
@@ -261,6 +264,43 @@ public final class Aci318 implements DesignCode {
     @Override
     public double extension(double d, double db) {
         return Math.max(d, 12 * db);
+    }
+
+    @Override
+    public String extensionClause() {
+        return "9.7.3.3";
+    }
+
+    /**
+     * 9.7.3.5: shear at most two thirds of its strength; or, for bars to No. 36, twice the steel that flexure needs runs on and the shear
+     * is at most three quarters. Further stirrups by 9.7.3.5(c) are not counted.
+     */
+    @Override
+    public double cutOffUse(double v, double vn, double m, double continuing, double db) {
+        double shearAlone = v / (2.0 / 3 * vn);
+        double doubled = db <= LARGEST_CUT_BAR && continuing > 0 ? Math.max(2 * m / continuing, v / (0.75 * vn)) : Double.POSITIVE_INFINITY;
+        return Math.min(shearAlone, doubled);
+    }
+
+    @Override
+    public String cutOffClause() {
+        return "9.7.3.5";
+    }
+
+    /** A third at simple supports (9.7.3.8.1), a quarter at others (9.7.3.8.2). */
+    @Override
+    public double bottomIntoSupport(boolean simple) {
+        return simple ? 1.0 / 3 : 1.0 / 4;
+    }
+
+    @Override
+    public String bottomIntoSupportClause() {
+        return "9.7.3.8";
+    }
+
+    @Override
+    public String cornerBarsClause() {
+        return "25.7.1.1";
     }
 
     /** Table 9.3.1.1, times 0.4 + fy / 700 (fy / 100 000 psi) for other than Grade 420 (9.3.1.1.1). */

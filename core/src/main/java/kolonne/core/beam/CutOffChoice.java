@@ -1,0 +1,91 @@
+package kolonne.core.beam;
+
+import java.util.ArrayList;
+import java.util.List;
+import kolonne.core.analysis.Analysis;
+import kolonne.core.explain.Trace;
+
+/** Lets bars that end in a zone of tension run on to a place where the code allows them to end. */
+final class CutOffChoice {
+    private static final int ROUNDS = 3;
+
+    private final BeamLine line;
+    private final BeamContext context;
+    private final double[] hogging;
+    private final double[] sagging;
+    private final double[] shear;
+
+    CutOffChoice(BeamLine line, BeamContext context) {
+        this.line = line;
+        this.context = context;
+        int n = line.stations().size();
+        hogging = new double[n];
+        sagging = new double[n];
+        shear = new double[n];
+        for (int i = 0; i < n; i++) {
+            for (int c = 0; c < context.combinations(); c++) {
+                double m = context.at(line.stations().get(i), c, Analysis.MY);
+                hogging[i] = Math.max(hogging[i], -m);
+                sagging[i] = Math.max(sagging[i], m);
+                shear[i] = Math.max(shear[i], Math.abs(context.at(line.stations().get(i), c, Analysis.VZ)));
+            }
+        }
+    }
+
+    /** The cage with its cut-offs moved; hand-set bars stay. A bar that moves changes the depth at other ends, hence the rounds. */
+    BeamCage extended(BeamCage cage) {
+        BeamCage out = cage;
+        if (of(cage).ends().isEmpty()) {
+            return cage;
+        }
+        for (int round = 0; round < ROUNDS; round++) {
+            BeamCage before = out;
+            for (CutOffs.End e : of(before).ends()) {
+                if (!context.own().faces().containsKey(before.groups().get(e.group()).face())) {
+                    out = moved(out, e);
+                }
+            }
+            if (out.equals(before)) {
+                break;
+            }
+        }
+        return out;
+    }
+
+    private CutOffs of(BeamCage cage) {
+        return new CutOffs(line, cage, context, hogging, sagging);
+    }
+
+    /** The nearest station beyond the end where it may stand; the end stays where there is none. */
+    private BeamCage moved(BeamCage cage, CutOffs.End end) {
+        if (allowed(cage, end)) {
+            return cage;
+        }
+        int n = line.stations().size();
+        for (int k = 0; k < n; k++) {
+            BeamLine.Station s = line.stations().get(end.right() ? k : n - 1 - k);
+            boolean beyond = s.span() == end.span().number() && (end.right() ? s.x() > end.x() + 1 : s.x() < end.x() - 1);
+            if (beyond) {
+                BeamCage longer = with(cage, end, s.x());
+                CutOffs.End e = new CutOffs.End(end.group(), end.right(), s.x(), end.span());
+                if (allowed(longer, e)) {
+                    return longer;
+                }
+            }
+        }
+        return cage;
+    }
+
+    private boolean allowed(BeamCage cage, CutOffs.End e) {
+        BarsAt bars = new BarsAt(line, cage, context.basis());
+        return of(cage).tensionUse(e, shear, (x, span) -> bars.shear(x, span, Trace.OFF)) <= 1;
+    }
+
+    private static BeamCage with(BeamCage cage, CutOffs.End e, double x) {
+        List<BeamCage.Group> groups = new ArrayList<>(cage.groups());
+        BeamCage.Group g = groups.get(e.group());
+        groups.set(e.group(), new BeamCage.Group(g.face(), g.layer(), g.count(), g.bar(), g.offset(), e.right() ? g.from() : x, e.right() ? x : g.to(),
+            g.hookFrom(), g.hookTo(), g.through()));
+        return new BeamCage(groups, cage.zones(), cage.sideBars());
+    }
+}

@@ -1,0 +1,170 @@
+package kolonne.core.beam;
+
+import java.util.ArrayList;
+import java.util.List;
+import kolonne.core.code.DesignCode;
+import kolonne.core.explain.Trace;
+import kolonne.core.section.FlexuralStrength;
+
+/**
+ * Where bars end short of the ends of the line, and what the code asks for there: that they run on past the place where they are last
+ * needed, and that ending them in a zone of tension does not weaken the beam in shear.
+ */
+final class CutOffs {
+    private final BeamLine line;
+    private final BeamCage cage;
+    private final BeamContext context;
+    private final DesignCode code;
+    private final double[] hogging;
+    private final double[] sagging;
+
+    /**
+     * An end of a group.
+     *
+     * @param group number in the cage; @param right whether it is the end towards the end of the line
+     */
+    record End(int group, boolean right, double x, BeamLine.Span span) {}
+
+    /** @param hogging and {@code sagging} largest moments of the stations by size [Nmm] */
+    CutOffs(BeamLine line, BeamCage cage, BeamContext context, double[] hogging, double[] sagging) {
+        this.line = line;
+        this.cage = cage;
+        this.context = context;
+        this.code = context.basis().designCode();
+        this.hogging = hogging;
+        this.sagging = sagging;
+    }
+
+    /** Ends between the outermost faces of the line, without hooks; a free end is no cut-off. */
+    List<End> ends() {
+        List<End> out = new ArrayList<>();
+        double first = line.spans().get(0).faceFrom();
+        double last = line.spans().get(line.spans().size() - 1).faceTo();
+        for (int i = 0; i < cage.groups().size(); i++) {
+            BeamCage.Group g = cage.groups().get(i);
+            if (g.from() > Math.max(first, GroupLayout.start(line, context.basis())) + 1) {
+                out.add(new End(i, false, g.from(), spanAt(g.from(), true)));
+            }
+            if (g.to() < Math.min(last, GroupLayout.end(line, context.basis())) - 1) {
+                out.add(new End(i, true, g.to(), spanAt(g.to(), false)));
+            }
+        }
+        return out;
+    }
+
+    /** The span at a place; over a support the one on the side of the bar. */
+    private BeamLine.Span spanAt(double x, boolean after) {
+        for (BeamLine.Span s : line.spans()) {
+            if (after ? x < s.to() - 1e-6 : x <= s.to() + 1e-6) {
+                return s;
+            }
+        }
+        return line.spans().get(line.spans().size() - 1);
+    }
+
+    /**
+     * A place near an end where the other bars must do without the group: demand and their strength [Nmm].
+     *
+     * @param station where the use is greatest; -1 where nothing is asked
+     */
+    record Alone(int station, double demand, double strength) {
+        double use() {
+            return station < 0 ? 0 : strength > 0 ? demand / strength : Double.POSITIVE_INFINITY;
+        }
+    }
+
+    /** The worst place within the extension before the end. */
+    Alone extension(End e) {
+        BeamCage.Group g = cage.groups().get(e.group());
+        double run = code.extension(e.span().section().shape().depth() - g.offset(), g.bar().diameter());
+        BarsAt others = null;
+        Alone worst = new Alone(-1, 0, 1);
+        double[] demand = g.face() == BeamCage.Face.TOP ? hogging : sagging;
+        for (int i = 0; i < demand.length; i++) {
+            BeamLine.Station s = line.stations().get(i);
+            boolean near = e.right() ? s.x() > e.x() - run + 1 && s.x() <= e.x() : s.x() < e.x() + run - 1 && s.x() >= e.x();
+            BeamLine.Span span = line.spans().get(s.span());
+            if (!near || demand[i] <= BeamCheck.negligible(span)) {
+                continue;
+            }
+            others = others == null ? without(e.group()) : others;
+            double strength = strength(others, s.x(), span, g.face());
+            if (demand[i] > worst.use() * strength) {
+                worst = new Alone(i, demand[i], strength);
+            }
+        }
+        return worst;
+    }
+
+    /** Moment demanded of the face where the bar ends, by size; the larger of the stations around it [Nmm]. */
+    double demandAt(End e) {
+        BeamCage.Group g = cage.groups().get(e.group());
+        double[] demand = g.face() == BeamCage.Face.TOP ? hogging : sagging;
+        if (e.x() < e.span().faceFrom() || e.x() > e.span().faceTo()) {
+            return 0; // it ends over a support
+        }
+        double before = 0;
+        double after = 0;
+        for (int i = 0; i < demand.length; i++) {
+            BeamLine.Station s = line.stations().get(i);
+            if (s.span() == e.span().number() && s.x() <= e.x() + 1e-6) {
+                before = demand[i];
+            }
+            if (s.span() == e.span().number() && s.x() >= e.x() - 1e-6) {
+                after = demand[i];
+                break;
+            }
+        }
+        double most = Math.max(before, after);
+        return most <= BeamCheck.negligible(e.span()) ? 0 : most;
+    }
+
+    /** Strength of the bars that run on past the end [Nmm]. */
+    double continuing(End e) {
+        return strength(without(e.group()), e.x(), e.span(), cage.groups().get(e.group()).face());
+    }
+
+    /**
+     * How far the end is from what the code allows in a zone of tension; 0 where nothing is asked.
+     *
+     * @param shear  largest shear of the stations by size [N]
+     * @param strength of the beam in shear at a place
+     */
+    double tensionUse(End e, double[] shear, BeamShearCheck.Strength strength) {
+        double demand = demandAt(e);
+        if (demand <= 0) {
+            return 0;
+        }
+        double continuing = continuing(e);
+        return code.cutOffUse(shearAt(e, shear), strength.at(e.x(), e.span()).total(), demand, continuing, cage.groups().get(e.group()).bar().diameter());
+    }
+
+    /** The larger of the shears at the stations around the end [N]. */
+    double shearAt(End e, double[] shear) {
+        double before = 0;
+        double after = 0;
+        for (int i = 0; i < shear.length; i++) {
+            BeamLine.Station s = line.stations().get(i);
+            if (s.span() == e.span().number() && s.x() <= e.x() + 1e-6) {
+                before = shear[i];
+            }
+            if (s.span() == e.span().number() && s.x() >= e.x() - 1e-6) {
+                after = shear[i];
+                break;
+            }
+        }
+        return Math.max(before, after);
+    }
+
+    private BarsAt without(int group) {
+        List<BeamCage.Group> rest = new ArrayList<>(cage.groups());
+        rest.remove(group);
+        return new BarsAt(line, new BeamCage(rest, cage.zones(), cage.sideBars()), context.basis());
+    }
+
+    private double strength(BarsAt bars, double x, BeamLine.Span span, BeamCage.Face face) {
+        boolean sag = face == BeamCage.Face.BOTTOM;
+        return FlexuralStrength.of(span.section().shape(), sag, bars.layers(x, span, sag), span.material().fc(), context.basis().fy(), code,
+            Trace.OFF).phiMn();
+    }
+}

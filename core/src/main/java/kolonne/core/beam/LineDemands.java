@@ -1,0 +1,101 @@
+package kolonne.core.beam;
+
+import kolonne.core.analysis.Analysis;
+import kolonne.core.demand.Demands;
+
+/**
+ * Forces of every combination for strength at the stations of a line, in the sense of the line: shear and torsion change sign with
+ * its direction. Where a person has typed demands, two more combinations stand for them.
+ */
+public final class LineDemands {
+    private static final String[] TYPED = {"typed by hand, sagging", "typed by hand, hogging"};
+    private static final int COMPONENTS = 6;
+
+    private final Demands strength;
+    private final int combinations;
+    /** By station, combination and component. */
+    private final double[] values;
+
+    LineDemands(BeamLine line, Demands strength, HandCage hand) {
+        this.strength = strength;
+        this.combinations = strength.count() + (hand.demands().isEmpty() ? 0 : TYPED.length);
+        this.values = new double[line.stations().size() * combinations * COMPONENTS];
+        for (BeamLine.Station s : line.stations()) {
+            for (int c = 0; c < strength.count(); c++) {
+                for (int k = 0; k < COMPONENTS; k++) {
+                    values[place(s, c, k)] = turned(s, k, strength.at(s.memberNumber(), s.station(), c, k));
+                }
+            }
+            if (!hand.demands().isEmpty()) {
+                replace(s, hand.demandAt(s.x()));
+            }
+        }
+    }
+
+    private int place(BeamLine.Station s, int combination, int component) {
+        return (s.number() * combinations + combination) * COMPONENTS + component;
+    }
+
+    static double turned(BeamLine.Station s, int component, double v) {
+        boolean turns = component == Analysis.VZ || component == Analysis.T || component == Analysis.VY;
+        return turns && s.reversed() ? -v : v;
+    }
+
+    /** How many combinations there are. */
+    public int count() {
+        return combinations;
+    }
+
+    /** A component of a combination at a station [N, Nmm]. */
+    public double at(BeamLine.Station s, int combination, int component) {
+        return values[place(s, combination, component)];
+    }
+
+    /** Name of a combination, or of typed demands; empty if there are none. */
+    static String name(Demands strength, int c) {
+        if (c < strength.count()) {
+            return strength.combination(c).name();
+        }
+        return strength.count() > 0 && c - strength.count() < TYPED.length ? TYPED[c - strength.count()] : "";
+    }
+
+    /** Puts typed values in place of those of the analysis. What is not typed goes with its largest, which is safe: nobody knows what acts with it. */
+    private void replace(BeamLine.Station s, HandCage.TypedDemand typed) {
+        if (typed == null) {
+            return;
+        }
+        int n = strength.count();
+        double[] most = {largest(s, Analysis.MY, 1), largest(s, Analysis.MY, -1), Math.max(largest(s, Analysis.VZ, 1), largest(s, Analysis.VZ, -1)),
+            Math.max(largest(s, Analysis.T, 1), largest(s, Analysis.T, -1))};
+        double[] given = {typed.sagging(), typed.hogging(), typed.shear(), typed.torque()};
+        for (int k = 0; k < given.length; k++) {
+            most[k] = Double.isFinite(given[k]) ? given[k] : most[k];
+        }
+        for (int c = 0; c < n; c++) {
+            double m = at(s, c, Analysis.MY);
+            clear(s, c, Analysis.MY, m > 0 ? typed.sagging() : typed.hogging());
+            clear(s, c, Analysis.VZ, typed.shear());
+            clear(s, c, Analysis.T, typed.torque());
+        }
+        for (int side = 0; side < TYPED.length; side++) {
+            double sign = side == 0 ? 1 : -1;
+            values[place(s, n + side, Analysis.MY)] = sign * most[side];
+            values[place(s, n + side, Analysis.VZ)] = sign * most[2];
+            values[place(s, n + side, Analysis.T)] = sign * most[3];
+        }
+    }
+
+    private void clear(BeamLine.Station s, int c, int component, double typed) {
+        if (Double.isFinite(typed)) {
+            values[place(s, c, component)] = 0;
+        }
+    }
+
+    private double largest(BeamLine.Station s, int component, double sign) {
+        double most = 0;
+        for (int c = 0; c < strength.count(); c++) {
+            most = Math.max(most, sign * at(s, c, component));
+        }
+        return most;
+    }
+}

@@ -1,0 +1,153 @@
+package kolonne.server.api;
+
+import io.javalin.http.Context;
+import io.javalin.http.HandlerType;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.NoSuchElementException;
+import java.util.Set;
+import kolonne.core.analysis.Analysis;
+import kolonne.core.beam.BeamContext;
+import kolonne.core.beam.BeamDesign;
+import kolonne.core.beam.BeamLine;
+import kolonne.core.beam.HandCage;
+import kolonne.core.beam.IdenticalLines;
+import kolonne.core.design.BuildingDesign;
+import kolonne.exchange.hand.HandFile;
+import kolonne.server.jobs.Jobs;
+import kolonne.server.project.HandSummary;
+import kolonne.server.project.Projects;
+import kolonne.server.project.Workspace;
+
+/** Cages set by hand: try, keep, release, copy to identical lines; readings by combination. */
+final class HandRoutes {
+    private final Projects projects;
+
+    HandRoutes(Projects projects) {
+        this.projects = projects;
+    }
+
+    List<Route> routes() {
+        String member = "/api/projects/{id}/members/{mark}";
+        return List.of(
+            new Route(HandlerType.POST, member + "/try", "Checks a line as if set by hand so; nothing is stored", HandFile.HandDto.class, Members.BeamDto.class,
+                new String[0], this::tried),
+            new Route(HandlerType.PUT, member + "/hand", "Sets a line by hand; what is left out is Kolonne's again (If-Match: version)", HandFile.HandDto.class,
+                HandSetDto.class, new String[0], this::set),
+            Route.get(member + "/identical", "Lines of the same geometry, each checked with this line's cage", IdenticalDto.class, this::identical),
+            new Route(HandlerType.POST, member + "/copy", "Copies the line's cage to others by hand (If-Match: version)", CopyDto.class,
+                Answers.ProjectDto.class, new String[0], this::copy),
+            Route.get(member + "/readings", "Forces of every combination at a station", ReadingsDto.class, this::readings, "station"));
+    }
+
+    /** @param version of the project now */
+    record HandSetDto(int version, Members.BeamDto beam) {}
+
+    /** @param utilisation with the cage of the line asked about; now with its own */
+    record AlikeDto(String mark, String storey, double utilisation, boolean satisfied, double now, boolean handSet) {}
+
+    record IdenticalDto(List<AlikeDto> lines) {}
+
+    record CopyDto(List<String> marks) {}
+
+    /** @param moment sagging positive [kNm], shear and axial [kN], torque [kNm]; tension positive */
+    record ReadingDto(String combination, double moment, double shear, double torque, double axial) {}
+
+    record ReadingsDto(double x, List<ReadingDto> readings) {}
+
+    private Workspace.Published published(Context c) {
+        Workspace.Published p = projects.open(c.pathParam("id")).published();
+        if (p == null) {
+            throw new BadRequest(409, "designing", "The building is being designed.", "Ask again when it is done.");
+        }
+        return p;
+    }
+
+    private static BeamDesign line(BuildingDesign d, String mark) {
+        return d.beams().stream().filter(b -> b.line().mark().equals(mark)).findFirst()
+            .orElseThrow(() -> new NoSuchElementException("There is no beam line " + mark + "."));
+    }
+
+    /** The design with one line set by hand. */
+    private static BuildingDesign with(BuildingDesign d, Map<String, HandCage> now, String line, HandCage cage) {
+        Map<String, HandCage> hand = new LinkedHashMap<>(now);
+        hand.put(line, cage);
+        hand.values().removeIf(HandCage::isEmpty);
+        return d.with(hand, Set.of(line));
+    }
+
+    private static HandCage cage(Context c, BuildingDesign d) {
+        HandFile.Read r = HandFile.line(c.bodyAsBytes(), d.basis().designCode().catalogue());
+        if (!r.sound()) {
+            throw new Jobs.Refused(r.findings());
+        }
+        return r.cages().get(HandFile.LINE);
+    }
+
+    private void tried(Context c) {
+        BuildingDesign d = published(c).design();
+        String mark = c.pathParam("mark");
+        String line = line(d, mark).line().id();
+        BuildingDesign now = with(d, d.beamContext().hand(), line, cage(c, d));
+        c.json(Members.beam(now, line(now, mark)));
+    }
+
+    private void set(Context c) {
+        String id = c.pathParam("id");
+        String mark = c.pathParam("mark");
+        BuildingDesign d = published(c).design();
+        String line = line(d, mark).line().id();
+        HandCage cage = cage(c, d);
+        HandCage before = d.beamContext().hand().getOrDefault(line, HandCage.NONE);
+        int version = projects.handSet(id, ProjectRoutes.version(c), Map.of(line, cage), HandSummary.of(mark, before, cage))
+            .orElseThrow(() -> new BadRequest(412, "moved", "Somebody else changed the project meanwhile.",
+                "Look at the newest state and make the change again.")).version();
+        BuildingDesign now = projects.open(id).published().design();
+        if (!now.beamContext().hand().getOrDefault(line, HandCage.NONE).equals(cage)) {
+            now = with(now, projects.hand(id), line, cage); // a whole design is under way; this line is shown as it will be
+        }
+        c.json(new HandSetDto(version, Members.beam(now, line(now, mark))));
+    }
+
+    private void identical(Context c) {
+        BuildingDesign d = published(c).design();
+        BeamDesign b = line(d, c.pathParam("mark"));
+        List<AlikeDto> out = new ArrayList<>();
+        for (BeamLine o : IdenticalLines.of(b.line(), d.beams().stream().map(BeamDesign::line).toList())) {
+            BeamDesign with = line(with(d, d.beamContext().hand(), o.id(), HandCage.of(b.cage())), o.mark());
+            BeamDesign now = line(d, o.mark());
+            out.add(new AlikeDto(o.mark(), o.storey(), with.governing().utilisation(), with.satisfied(), now.governing().utilisation(), !now.hand().isEmpty()));
+        }
+        c.json(new IdenticalDto(out));
+    }
+
+    private void copy(Context c) {
+        BuildingDesign d = published(c).design();
+        String mark = c.pathParam("mark");
+        BeamDesign b = line(d, mark);
+        List<String> marks = c.bodyAsClass(CopyDto.class).marks();
+        List<String> alike = IdenticalLines.of(b.line(), d.beams().stream().map(BeamDesign::line).toList()).stream().map(BeamLine::mark).toList();
+        if (marks == null || marks.isEmpty() || !alike.containsAll(marks)) {
+            throw new BadRequest(400, "copy", marks == null || marks.isEmpty() ? "No line is named." : "Not every line named has the geometry of " + mark + ".",
+                "Choose among the identical lines.");
+        }
+        Map<String, HandCage> cages = new LinkedHashMap<>();
+        marks.forEach(m -> cages.put(line(d, m).line().id(), HandCage.of(b.cage())));
+        ProjectRoutes.moved(c, projects.handSet(c.pathParam("id"), ProjectRoutes.version(c), cages, "cage of " + mark + " copied to " + String.join(", ", marks)));
+    }
+
+    private void readings(Context c) {
+        BuildingDesign d = published(c).design();
+        BeamDesign b = line(d, c.pathParam("mark"));
+        BeamLine.Station s = b.line().stations().get(ResultRoutes.number(c, "station", 0, 0, b.line().stations().size() - 1));
+        BeamContext context = d.beamContext().of(b.line());
+        List<ReadingDto> out = new ArrayList<>();
+        for (int k = 0; k < context.demands().count(); k++) {
+            out.add(new ReadingDto(context.combinationName(k), context.demands().at(s, k, Analysis.MY) / 1e6, context.demands().at(s, k, Analysis.VZ) / 1e3,
+                context.demands().at(s, k, Analysis.T) / 1e6, context.demands().at(s, k, Analysis.N) / 1e3));
+        }
+        c.json(new ReadingsDto(s.x(), out));
+    }
+}

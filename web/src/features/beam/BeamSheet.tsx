@@ -70,8 +70,9 @@ export function BeamSheet({ id, beam: stored, units, state }: { id: string; beam
       const step = e.key === 'ArrowRight' ? 1 : e.key === 'ArrowLeft' ? -1 : 0
       if (step) setFixed(Math.max(0, Math.min(beam.points.length - 1, fixed + step)))
     }
-    window.addEventListener('keydown', onKey)
-    return () => window.removeEventListener('keydown', onKey)
+    // before the sheet around it, which leaves on Escape
+    window.addEventListener('keydown', onKey, true)
+    return () => window.removeEventListener('keydown', onKey, true)
   })
   const at = (e: React.MouseEvent) => nearest(beam.points, axis.mm(e.clientX - host.current!.getBoundingClientRect().left))
   return (

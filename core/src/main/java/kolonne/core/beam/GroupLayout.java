@@ -212,7 +212,7 @@ final class GroupLayout {
         boolean hookTo = to >= last - 1;
         for (BarFit.Layer l : c.layers().subList(1, c.layers().size())) {
             out.add(new BeamCage.Group(face, l.number(), l.count(), l.bar(), l.offset(), hookFrom ? first : from,
-                hookTo ? last : to, hookFrom, hookTo, false));
+                hookTo ? last : to, hookFrom, hookTo, hookFrom && hookTo));
         }
         if (c.compression() > 0) {
             BeamCage.Face other = face == BeamCage.Face.TOP ? BeamCage.Face.BOTTOM : BeamCage.Face.TOP;

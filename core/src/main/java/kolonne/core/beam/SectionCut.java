@@ -58,11 +58,11 @@ public record SectionCut(double x, BeamLine.Span span, List<Spot> bars, BeamCage
     /** Which group each place of the layer belongs to: through bars at evenly spread places, both ends included. */
     private static List<BeamCage.Group> order(List<BeamCage.Group> groups, int count, int through) {
         BeamCage.Group[] places = new BeamCage.Group[count];
+        int at = 0;
         for (BeamCage.Group g : groups) {
-            if (g.through()) {
-                for (int k = 0; k < g.count(); k++) {
-                    places[through == 1 ? 0 : (int) Math.round((double) (count - 1) * k / (through - 1))] = g;
-                }
+            for (int k = 0; g.through() && k < g.count(); k++) {
+                places[through == 1 ? 0 : (int) Math.round((double) (count - 1) * at / (through - 1))] = g;
+                at++;
             }
         }
         int next = 0;

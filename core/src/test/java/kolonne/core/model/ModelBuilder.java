@@ -42,6 +42,11 @@ public final class ModelBuilder {
         return beam(id, a, b, Release.NONE, Release.NONE, 0, 0);
     }
 
+    public ModelBuilder beam(String id, String a, String b, String section) {
+        members.add(new Member(id, Role.BEAM, a, b, section, "C", 0, Release.NONE, Release.NONE, 0, 0, StiffnessFactors.GROSS));
+        return this;
+    }
+
     public ModelBuilder beam(String id, String a, String b, Release ra, Release rb, double rigidA, double rigidB) {
         members.add(new Member(id, Role.BEAM, a, b, "S", "C", 0, ra, rb, rigidA, rigidB, StiffnessFactors.GROSS));
         return this;

@@ -1,0 +1,91 @@
+package kolonne.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import java.util.regex.Pattern;
+import org.junit.jupiter.api.Test;
+
+/** Changing bars on the beam sheet: a check fails and recovers, what is set by hand stays, is undone, released and copied. */
+class CagePathTest extends BrowserTest {
+    private void open(String mark) {
+        openDemo();
+        page.getByLabel("Query", new Page.GetByLabelOptions().setExact(true)).fill("mark:" + mark);
+        assertThat(rows()).hasCount(1);
+        rows().first().dblclick();
+        assertThat(page.getByLabel("Elevation with bars")).isVisible();
+    }
+
+    private Locator button(String name) {
+        return page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name));
+    }
+
+    private Locator verdict() {
+        return page.locator(".verdict");
+    }
+
+    @Test
+    void barsAreTakenAwayUntilACheckFailsAndGivenBack() {
+        open("L1-B01");
+        assertThat(verdict()).hasText("all satisfied");
+        page.keyboard().press("b");
+        assertThat(page.locator(".bar.picked")).hasCount(1);
+        for (int i = 0; i < 12 && !verdict().textContent().matches(".*\\d\\.\\d\\d.*"); i++) {
+            page.keyboard().press("Shift+ArrowDown");
+            page.keyboard().press("ArrowDown");
+            page.waitForTimeout(250);
+        }
+        assertThat(verdict()).hasText(Pattern.compile("\\d\\.\\d\\d"));
+        assertThat(page.getByText("✎ by hand")).isVisible();
+        page.keyboard().press("Escape");
+        button("Release top bars").click();
+        assertThat(verdict()).hasText("all satisfied");
+        page.keyboard().press("Control+z");
+        assertThat(verdict()).hasText(Pattern.compile("\\d\\.\\d\\d"));
+        page.keyboard().press("Control+Shift+z");
+        assertThat(verdict()).hasText("all satisfied");
+    }
+
+    @Test
+    void aCutOffIsDraggedAndStaysThroughARedesign() {
+        open("L1-B01");
+        Locator added = page.locator("g.bar[aria-label$='layer 1']").first();
+        added.locator(".hit").first().click(new Locator.ClickOptions().setForce(true));
+        assertThat(page.getByLabel("End of the bars")).isVisible();
+        page.getByLabel("End of the bars").hover();
+        page.mouse().down();
+        page.mouse().move(600, 180, new com.microsoft.playwright.Mouse.MoveOptions().setSteps(6));
+        page.mouse().up();
+        assertThat(page.getByText("✎ by hand")).isVisible();
+        String which = page.locator(".bar.picked").getAttribute("aria-label");
+        String to = page.getByLabel("Bars or zone to").inputValue();
+        page.locator(".rail").getByText("Basis").click();
+        page.getByLabel("Prefer", new Page.GetByLabelOptions().setExact(true)).click();
+        page.locator(".ant-select-dropdown:visible .ant-select-item-option").getByText("fewest bars").click();
+        assertThat(page.getByRole(AriaRole.STATUS)).hasAttribute("data-current", "true");
+        page.goBack();
+        assertThat(page.locator(".bar.by-hand").first()).isVisible();
+        page.locator("g.bar.by-hand[aria-label='" + which + "']").first().locator(".hit").first().click(new Locator.ClickOptions().setForce(true));
+        assertThat(page.getByLabel("Bars or zone to")).hasValue(to);
+    }
+
+    @Test
+    void aCageIsCopiedToAnIdenticalLine() {
+        open("L2-B03");
+        button("Find lines that could share this cage").click();
+        assertThat(page.getByLabel("Identical lines", new Page.GetByLabelOptions().setExact(true)).locator("tbody tr").first()).isVisible();
+        button("Copy the cage to").click();
+        assertThat(page.getByText("Copied; it is set by hand there.")).isVisible();
+        page.getByLabel("Identical lines", new Page.GetByLabelOptions().setExact(true)).locator("tbody a").first().click();
+        assertThat(button("Release all")).isVisible();
+    }
+
+    @Test
+    void readingsOfEveryCombinationOpenUnderTheCursor() {
+        open("L1-B01");
+        page.getByText(Pattern.compile("Every combination at")).click();
+        assertThat(page.locator(".readings tbody tr").first()).isVisible();
+    }
+}

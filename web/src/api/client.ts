@@ -52,6 +52,7 @@ export type Hand = Schemas['HandDto']
 export type HandAnswer = Schemas['HandSetDto']
 export type Identical = Schemas['IdenticalDto']
 export type Readings = Schemas['ReadingsDto']
+export type Parameter = Schemas['ParameterDto']
 export type ForcePreview = Schemas['PreviewDto']
 
 /** A request that failed, in the engineer's words. */

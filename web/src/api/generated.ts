@@ -2435,6 +2435,7 @@ export interface components {
             usUnits: boolean;
             bars: string[];
             standard: components["schemas"]["Dto"];
+            parameters: components["schemas"]["ParameterDto"][];
         };
         CatalogueList: {
             codes: components["schemas"]["CatalogueDto"][];
@@ -2604,6 +2605,9 @@ export interface components {
             lastingDeflection: number;
             swayX: string;
             swayY: string;
+            national: {
+                [key: string]: number;
+            };
         };
         EditsDto: {
             edits: {
@@ -2834,6 +2838,14 @@ export interface components {
             };
             beams: components["schemas"]["FactorsDto"];
             columns: components["schemas"]["FactorsDto"];
+        };
+        ParameterDto: {
+            key: string;
+            words: string;
+            clause: string;
+            recommended: number;
+            least: number;
+            most: number;
         };
         PointDto: {
             x: number;

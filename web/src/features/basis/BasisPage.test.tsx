@@ -18,7 +18,7 @@ beforeEach(() => {
     return Promise.resolve({ id: 'p', name: '', createdAt: '', changedAt: '', version: 6 })
   })
   vi.spyOn(api, 'basis').mockImplementation(() => Promise.resolve(kept))
-  vi.spyOn(api, 'catalogue').mockResolvedValue({ codes: [{ code: 'aci-318m-19', name: 'ACI 318M-19', usUnits: false, bars: ['T10', 'T16', 'T20', 'T25'], standard: basis }] })
+  vi.spyOn(api, 'catalogue').mockResolvedValue({ codes: [{ code: 'aci-318m-19', name: 'ACI 318M-19', usUnits: false, bars: ['T10', 'T16', 'T20', 'T25'], standard: basis, parameters: [] }, { code: 'en-1992-1-1', name: 'EN 1992-1-1', usUnits: false, bars: ['T10', 'T16', 'T20', 'T25'], standard: { ...basis, code: 'en-1992-1-1', fyMpa: 500 }, parameters: [{ key: 'gammaC', words: 'γC, partial factor of concrete', clause: '2.4.2.4', recommended: 1.5, least: 1, most: 2 }] }] })
 })
 
 const open = () => render(<Around><BasisPage id="p" state={state} /></Around>)
@@ -83,5 +83,23 @@ describe('fields of the basis', () => {
     }
     expect(unitOf(COVER[0]!, US)).toBe('in')
     expect(shown(BARS[1]!, 0.04, SI)).toBe(4)
+  })
+})
+
+describe('national parameters', () => {
+  beforeEach(() => { kept = { ...basis, code: 'en-1992-1-1' } })
+  it('stores a value in place of the recommended one and takes it back', async () => {
+    open()
+    const field = await screen.findByLabelText('γC, partial factor of concrete')
+    await userEvent.type(field, '1.4{Enter}')
+    await waitFor(() => expect(set.mock.calls.at(-1)![2].national).toEqual({ gammaC: 1.4 }))
+    await userEvent.clear(await screen.findByDisplayValue('1.4'))
+    await userEvent.tab()
+    await waitFor(() => expect(set.mock.calls.at(-1)![2].national).toEqual({}))
+  })
+  it('refuses what cannot be meant', async () => {
+    open()
+    await userEvent.type(await screen.findByLabelText('γC, partial factor of concrete'), '5')
+    expect(screen.getByText('1 to 2')).toBeInTheDocument()
   })
 })

@@ -6,6 +6,7 @@ import { unitsOf } from '../../lib/units'
 import { ErrorView } from '../../ui/ErrorView'
 import { InlineText } from '../../ui/InlineText'
 import { Loading } from '../../ui/Loading'
+import { NationalTable } from './NationalTable'
 import { BARS, COVER, DEFLECTION, MATERIALS, PREFERENCES, shown, STIRRUPS, stored, unitOf, type NumberField } from './fields'
 
 /** The basis of design. Every change is stored at once and redesigns the building; undo takes the last one back. */
@@ -75,9 +76,11 @@ export function BasisPage({ id, state }: { id: string; state?: State }) {
           <h2>Stirrups</h2>
           {numbers(STIRRUPS)}
           <h2>Deflection of beams</h2>
-          {numbers(DEFLECTION)}
+          {numbers(code.parameters.length > 0 ? DEFLECTION.slice(1) : DEFLECTION)}
+          {code.parameters.length > 0 && <p className="soft">Under sustained load the deflection is at most the span over 250 (7.4.1). What comes after the partitions is limited where they are likely to be damaged: give 480 or more.</p>}
         </section>
       </div>
+      {code.parameters.length > 0 && <NationalTable parameters={code.parameters} given={b.national} onChange={(national) => set({ national })} />}
     </div>
   )
 }

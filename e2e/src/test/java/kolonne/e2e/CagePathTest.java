@@ -42,8 +42,10 @@ class CagePathTest extends BrowserTest {
         page.keyboard().press("Escape");
         button("Release top bars").click();
         assertThat(verdict()).hasText("all satisfied");
+        assertThat(page.getByLabel("Undo the edit")).isEnabled();
         page.keyboard().press("Control+z");
         assertThat(verdict()).hasText(Pattern.compile("\\d\\.\\d\\d"));
+        assertThat(page.getByLabel("Redo the edit")).isEnabled();
         page.keyboard().press("Control+Shift+z");
         assertThat(verdict()).hasText("all satisfied");
     }

@@ -2,9 +2,12 @@ package kolonne.core.basis;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import kolonne.core.code.Bar;
 import kolonne.core.code.DesignCode;
 import kolonne.core.code.aci318.Aci318;
+import kolonne.core.code.en1992.En1992;
+import kolonne.core.code.en1992.EnParameters;
 import kolonne.core.finding.Finding;
 
 /**
@@ -30,13 +33,15 @@ import kolonne.core.finding.Finding;
  * @param deflection    what spans may deflect
  * @param swayX         how the frame resists sway along global X
  * @param swayY         how the frame resists sway along global Y
+ * @param national      nationally determined parameters in place of recommended values, by key; empty for codes without
  */
 public record Basis(String name, String code, double fy, double fyt, double beamCover, double columnCover,
                     double aggregate, List<String> beamBars, List<String> columnBars, List<String> stirrups,
                     double spacingStep, double spacingLeast, double spacingMost, int zonesMost, int legsMost,
                     int layersMost, double practicalCap, Preference preference, DeflectionLimits deflection, Sway swayX,
-                    Sway swayY) {
-    public static final List<String> CODES = List.of("aci-318m-19", "aci-318-19");
+                    Sway swayY, Map<String, Double> national) {
+    public static final List<String> CODES = List.of("aci-318m-19", "aci-318-19", "en-1992-1-1");
+    private static final String EN = "en-1992-1-1";
 
     /**
      * What to prefer where several arrangements satisfy: the least steel, the fewest bars, the fewest layers, one size of bar
@@ -68,6 +73,7 @@ public record Basis(String name, String code, double fy, double fyt, double beam
         beamBars = List.copyOf(beamBars);
         columnBars = List.copyOf(columnBars);
         stirrups = List.copyOf(stirrups);
+        national = Map.copyOf(national);
     }
 
     /** The starting basis of a new project in SI or US customary units. */
@@ -76,10 +82,19 @@ public record Basis(String name, String code, double fy, double fyt, double beam
             ? new Basis("Standard, US", "aci-318-19", 60_000 * PSI, 60_000 * PSI, 38.1, 38.1, 19.05,
                 List.of("#5", "#6", "#7", "#8", "#9"), List.of("#6", "#7", "#8", "#9", "#10", "#11"),
                 List.of("#3", "#4", "#5"), 25.4, 76.2, 304.8, 3, 6, 2, 0.04, Preference.LEAST_STEEL,
-                DeflectionLimits.FLOOR, Sway.FROM_MODEL, Sway.FROM_MODEL)
+                DeflectionLimits.FLOOR, Sway.FROM_MODEL, Sway.FROM_MODEL, Map.of())
             : new Basis("Standard, SI", "aci-318m-19", 420, 420, 40, 40, 20, List.of("T16", "T20", "T25", "T32"),
                 List.of("T16", "T20", "T25", "T32"), List.of("T10", "T12", "T16"), 25, 75, 300, 3, 6, 2, 0.04,
-                Preference.LEAST_STEEL, DeflectionLimits.FLOOR, Sway.FROM_MODEL, Sway.FROM_MODEL);
+                Preference.LEAST_STEEL, DeflectionLimits.FLOOR, Sway.FROM_MODEL, Sway.FROM_MODEL, Map.of());
+    }
+
+    /** The starting basis of a code. */
+    public static Basis standard(String code) {
+        return code.equals(EN)
+            ? new Basis("Standard, EN", EN, 500, 500, 35, 35, 20, List.of("T16", "T20", "T25", "T32"), List.of("T16", "T20", "T25", "T32"),
+                List.of("T8", "T10", "T12"), 25, 75, 300, 3, 6, 2, 0.04, Preference.LEAST_STEEL, new DeflectionLimits(250, 250), Sway.FROM_MODEL, Sway.FROM_MODEL,
+                Map.of())
+            : standard(code.equals("aci-318-19"));
     }
 
     private static final double PSI = 0.00689475729316836;
@@ -87,7 +102,12 @@ public record Basis(String name, String code, double fy, double fyt, double beam
     /** The same basis with another preference. */
     public Basis with(Preference p) {
         return new Basis(name, code, fy, fyt, beamCover, columnCover, aggregate, beamBars, columnBars, stirrups, spacingStep, spacingLeast, spacingMost,
-            zonesMost, legsMost, layersMost, practicalCap, p, deflection, swayX, swayY);
+            zonesMost, legsMost, layersMost, practicalCap, p, deflection, swayX, swayY, national);
+    }
+
+    /** What the code leaves to nations; empty for codes that leave nothing. */
+    public List<EnParameters.Parameter> parameters() {
+        return code.equals(EN) ? EnParameters.ALL : List.of();
     }
 
     public boolean usUnits() {
@@ -98,6 +118,7 @@ public record Basis(String name, String code, double fy, double fyt, double beam
         return switch (code) {
             case "aci-318m-19" -> Aci318.SI;
             case "aci-318-19" -> Aci318.US;
+            case EN -> En1992.of(national);
             default -> throw new IllegalStateException("Impossible: unknown code " + code + " passed the check");
         };
     }
@@ -125,6 +146,18 @@ public record Basis(String name, String code, double fy, double fyt, double beam
         if (!CODES.contains(code)) {
             out.add(Finding.fails("basis.code", "basis, code", "There is no design code " + code + ".",
                 "Choose one of " + String.join(", ", CODES) + "."));
+            return out;
+        }
+        if (!code.equals(EN) && !national.isEmpty()) {
+            out.add(Finding.fails("basis.national", "basis, national", "The code has no nationally determined parameters.", "Leave them out."));
+        }
+        for (Map.Entry<String, Double> e : code.equals(EN) ? national.entrySet() : Map.<String, Double>of().entrySet()) {
+            EnParameters.ALL.stream().filter(q -> q.key().equals(e.getKey())).findFirst().ifPresentOrElse(
+                q -> range(out, "national." + q.key(), e.getValue(), q.least(), q.most(), ""),
+                () -> out.add(Finding.fails("basis.national", "basis, national", "There is no parameter " + e.getKey() + ".", "Use one of "
+                    + String.join(", ", EnParameters.ALL.stream().map(EnParameters.Parameter::key).toList()) + ".")));
+        }
+        if (!out.isEmpty()) {
             return out;
         }
         range(out, "fy", fy, 200, 700, "MPa");

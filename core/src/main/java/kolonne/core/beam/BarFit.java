@@ -67,7 +67,7 @@ final class BarFit {
             if (k == 0) {
                 return null;
             }
-            level += Math.max(code.layerClearSpacing(), addedBar.diameter());
+            level += Math.max(code.layerClearSpacing(basis.aggregate()), addedBar.diameter());
             out.add(new Layer(n, k, addedBar, level + addedBar.diameter() / 2));
             level += addedBar.diameter();
             below = k;

@@ -116,6 +116,11 @@ final class BarsAt {
 
     /** Axial force is left out: compression helps, tension above a threshold is reported as out of scope. */
     ShearStrength shear(double x, BeamLine.Span span, Trace t) {
+        return basis.designCode().shear(shearInput(x, span), t);
+    }
+
+    /** The section as it resists shear. */
+    ShearInput shearInput(double x, BeamLine.Span span) {
         double fc = span.material().fc();
         double bw = span.section().shape().webWidth();
         double d = Math.min(effectiveDepth(x, span, BeamCage.Face.TOP),
@@ -123,7 +128,7 @@ final class BarsAt {
         double as = Math.min(areaAt(x, BeamCage.Face.TOP), areaAt(x, BeamCage.Face.BOTTOM));
         BeamCage.Zone zone = cage.zoneAt(span.number(), x);
         double avs = zone == null ? 0 : zone.avs();
-        return basis.designCode().shear(new ShearInput(fc, basis.fyt(), bw, d, span.section().shape().A(), as / (bw * d), avs, 0), t);
+        return new ShearInput(fc, basis.fyt(), bw, d, span.section().shape().A(), as / (bw * d), avs, 0);
     }
 
     BeamLine line() {

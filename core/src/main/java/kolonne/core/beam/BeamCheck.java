@@ -58,6 +58,7 @@ public final class BeamCheck {
         new BeamDetailCheck(line, cage, own, c.bars, c.governing, shears, profile).run();
         new CutOffCheck(line, cage, own, c.bars, c.governing, (x, span) -> c.bars.shear(x, span, Trace.OFF)).run(profile);
         new DeflectionCheck(line, own, c.governing, deflections).run();
+        c.code.crackWidth().ifPresent(rules -> new CrackCheck(line, cage, own, c.bars, c.governing, rules).run());
         List<CheckResult> checks = c.governing.results();
         return new BeamDesign(line, cage, own.own(), checks, profile, deflections, BeamFindings.of(line, checks, own));
     }
@@ -70,6 +71,64 @@ public final class BeamCheck {
         for (int i = 0; i < out.size(); i++) {
             flexureAt(i, out.get(i));
             flexureWithTorsion(i, out.get(i));
+            shifted(i, out);
+        }
+        return out;
+    }
+
+    /** The largest moment of a face within the shift of a station [Nmm]; 0 where nothing is shifted. */
+    private record Shifted(double demand, int combination) {}
+
+    private Shifted shifted(int i, List<BeamDesign.Point> all, boolean sagging) {
+        BeamDesign.Point p = all.get(i);
+        BeamLine.Span span = line.spans().get(p.span());
+        double shift = code.tensionShift(bars.effectiveDepth(p.x(), span, sagging ? BeamCage.Face.BOTTOM : BeamCage.Face.TOP));
+        Shifted most = new Shifted(0, 0);
+        if (shift <= 0 || nearFreeEnd(line, line.stations().get(i), shift)) {
+            return most;
+        }
+        for (BeamDesign.Point q : all) {
+            double m = sagging ? q.mPos() : -q.mNeg();
+            if (q.span() == p.span() && Math.abs(q.x() - p.x()) <= shift && m > most.demand()) {
+                most = new Shifted(m, sagging ? q.comboPos() : q.comboNeg());
+            }
+        }
+        return most;
+    }
+
+    /** Bars against the moment shifted along the beam, for the force that shear puts into them. */
+    private void shifted(int i, List<BeamDesign.Point> all) {
+        BeamLine.Span span = line.spans().get(all.get(i).span());
+        for (boolean sagging : new boolean[] {true, false}) {
+            Shifted s = shifted(i, all, sagging);
+            if (s.demand() > negligible(span)) {
+                double has = strength(all.get(i).x(), span, sagging).phiMn();
+                add(i, "tension-shift-" + (sagging ? "bottom" : "top"), "Bars against the shifted moment, " + (sagging ? "bottom" : "top"), Cause.ANCHORAGE,
+                    s.demand(), has, Quantity.MOMENT, has > 0 ? s.demand() / has : Double.POSITIVE_INFINITY, s.combination(), code.tensionShiftClause());
+            }
+        }
+    }
+
+    /** Whether a station is nearer to a free end of the line than {@code reach}: there the shift has no concrete to act in. */
+    static boolean nearFreeEnd(BeamLine line, BeamLine.Station s, double reach) {
+        List<BeamLine.Support> all = line.supports();
+        return all.get(0).kind() == BeamLine.SupportKind.FREE && s.x() - all.get(0).x() < reach
+            || all.get(all.size() - 1).kind() == BeamLine.SupportKind.FREE && all.get(all.size() - 1).x() - s.x() < reach;
+    }
+
+    /** Use of the bars by the moment shifted along the beam, at the stations; 0 for codes that shift nothing. */
+    static double[] shiftedUse(BeamLine line, BeamCage cage, BeamContext context, boolean sagging) {
+        BeamCheck c = new BeamCheck(line, cage, context);
+        List<BeamDesign.Point> all = new ArrayList<>();
+        for (int i = 0; i < line.stations().size(); i++) {
+            all.add(c.point(i));
+        }
+        double[] out = new double[all.size()];
+        for (int i = 0; i < out.length; i++) {
+            BeamLine.Span span = line.spans().get(all.get(i).span());
+            Shifted s = c.shifted(i, all, sagging);
+            double has = c.strength(all.get(i).x(), span, sagging).phiMn();
+            out[i] = s.demand() <= negligible(span) ? 0 : has > 0 ? s.demand() / has : 10;
         }
         return out;
     }
@@ -156,8 +215,8 @@ public final class BeamCheck {
             double utilisation = s.phiMn() > 0 ? demand / s.phiMn() : Double.POSITIVE_INFINITY;
             Cause cause = utilisation <= 1 ? Cause.FLEXURE : causeOf(p.x(), span, sagging, demand);
             add(i, "flexure-" + face, "Flexure, " + face, cause, demand, s.phiMn(), Quantity.MOMENT,
-                utilisation, combo, "22.3");
-            double limit = code.beamTensionStrain(basis.fy() / Steel.ES);
+                utilisation, combo, code.flexureClause());
+            double limit = code.beamTensionStrain(basis.fy() / Steel.ES, span.material().fc());
             // The strain limit concerns sections that work near their strength: bars at rest do not make them brittle
             if (s.epsT() < limit) {
                 add(i, "tension-control-" + face, "Tension-controlled, " + face, Cause.FLEXURE_COMPRESSION, limit,
@@ -172,19 +231,19 @@ public final class BeamCheck {
                               FlexuralStrength s, int combo) {
         BeamCage.Face face = sagging ? BeamCage.Face.BOTTOM : BeamCage.Face.TOP;
         double has = bars.areaAt(p.x(), face);
-        double least = code.beamMinimumSteel(span.material().fc(), basis.fy(), minimumWidth(line, span, sagging),
+        double least = code.beamMinimumSteel(span.material().fc(), basis.fy(), minimumWidth(code, line, span, sagging),
             bars.effectiveDepth(p.x(), span, face), Trace.OFF);
-        double excess = s.phiMn() > 0 ? 4.0 / 3 * demand / s.phiMn() : Double.POSITIVE_INFINITY;
+        double excess = s.phiMn() > 0 ? code.minimumSteelExcess() * demand / s.phiMn() : Double.POSITIVE_INFINITY;
         double utilisation = Math.min(least / has, excess);
         add(i, "minimum-" + (sagging ? "bottom" : "top"), "Minimum steel, " + (sagging ? "bottom" : "top"),
-            Cause.STEEL_BELOW_MINIMUM, Math.min(least, excess * has), has, Quantity.AREA, utilisation, combo,
+            Cause.STEEL_BELOW_MINIMUM, Math.min(least, excess * Math.max(has, 1e-9)), has, Quantity.AREA, utilisation, combo,
             code.beamMinimumSteelClause());
     }
 
-    /** Width for minimum steel: the web, or up to twice it where a cantilever's flange is in tension (9.6.1.2) [mm]. */
-    static double minimumWidth(BeamLine line, BeamLine.Span span, boolean sagging) {
+    /** Width for the least tension steel [mm]. */
+    static double minimumWidth(DesignCode code, BeamLine line, BeamLine.Span span, boolean sagging) {
         Shape s = span.section().shape();
-        return !sagging && line.cantilever(span.number()) ? Math.min(s.width(), 2 * s.webWidth()) : s.webWidth();
+        return code.minimumSteelWidth(s.webWidth(), s.width(), s.tensionWidth(sagging), sagging, line.cantilever(span.number()));
     }
 
     /**
@@ -260,6 +319,7 @@ public final class BeamCheck {
         c.explainFlexure(p, span, false, t);
         c.explainShear(p, span, t);
         c.torsion.explain(p, span, station, t);
+        c.code.crackWidth().ifPresent(rules -> new CrackCheck(line, cage, c.context, c.bars, c.governing, rules).explain(station, t));
         c.explainSpan(span, t);
         return t.steps();
     }
@@ -293,25 +353,30 @@ public final class BeamCheck {
             return;
         }
         String combination = context.combinationName(sagging ? p.comboPos() : p.comboNeg());
-        t.say("Flexure, " + face, combination, "22.3");
+        t.say("Flexure, " + face, combination, code.flexureClause());
         FlexuralStrength s = FlexuralStrength.of(span.section().shape(), sagging,
             bars.layers(p.x(), span, sagging), span.material().fc(), basis.fy(), code, t);
-        t.step("Mu / φMn", "Mu / φMn", "{0} / {1}", demand / s.phiMn(), Quantity.UTILISATION, "22.3",
+        String use = code.reduces() ? "Mu / φMn" : "MEd / MRd";
+        t.step(use, use, "{0} / {1}", demand / s.phiMn(), Quantity.UTILISATION, code.flexureClause(),
             in(demand, Quantity.MOMENT), in(s.phiMn(), Quantity.MOMENT));
-        double limit = code.beamTensionStrain(basis.fy() / Steel.ES);
-        t.step("εt,min", "εty + 0.003", "{0} + 3.00", limit, Quantity.STRAIN, code.beamTensionStrainClause(),
-            in(basis.fy() / Steel.ES, Quantity.STRAIN));
+        double limit = code.beamTensionStrain(basis.fy() / Steel.ES, span.material().fc());
+        if (code.reduces()) {
+            t.step("εt,min", "εty + 0.003", "{0} + 3.00", limit, Quantity.STRAIN, code.beamTensionStrainClause(), in(basis.fy() / Steel.ES, Quantity.STRAIN));
+        } else {
+            t.step("εs,min", "εcu3 (1 / 0.448 − 1), from x/d", "", limit, Quantity.STRAIN, code.beamTensionStrainClause());
+        }
         BeamCage.Face side = sagging ? BeamCage.Face.BOTTOM : BeamCage.Face.TOP;
-        code.beamMinimumSteel(span.material().fc(), basis.fy(), minimumWidth(line, span, sagging), bars.effectiveDepth(p.x(), span, side), t);
+        code.beamMinimumSteel(span.material().fc(), basis.fy(), minimumWidth(code, line, span, sagging), bars.effectiveDepth(p.x(), span, side), t);
     }
 
     private void explainShear(BeamDesign.Point p, BeamLine.Span span, Trace t) {
         boolean max = Math.abs(p.vMax()) >= Math.abs(p.vMin());
         int combo = max ? p.comboVMax() : p.comboVMin();
         double v = Math.max(Math.abs(p.vMax()), Math.abs(p.vMin()));
-        t.say("Shear", context.combinationName(combo), "22.5");
+        t.say("Shear", context.combinationName(combo), code.shearClause());
         ShearStrength s = bars.shear(p.x(), span, t);
-        t.step("Vu / φVn", "Vu / φVn", "{0} / {1}", v / s.total(), Quantity.UTILISATION, code.shearClause(),
+        String use = code.reduces() ? "Vu / φVn" : "VEd / VRd";
+        t.step(use, use, "{0} / {1}", v / s.total(), Quantity.UTILISATION, code.shearClause(),
             in(v, Quantity.FORCE), in(s.total(), Quantity.FORCE));
     }
 }

@@ -30,7 +30,7 @@ final class BeamDeflection {
     private final Serviceability rules;
 
     /** A stage of loading: a combination, or only what of it is sustained. */
-    private record Stage(Demands demands, int combination, boolean sustainedPart) {
+    private record Stage(Demands demands, int combination, boolean sustainedPart, double creep) {
         /** A component at a station, in the sense of the line. */
         double at(BeamLine.Station s, int component) {
             return LineDemands.turned(s, component, sustainedPart ? demands.sustainedPart(s.memberNumber(), s.station(), combination, component)
@@ -77,31 +77,79 @@ final class BeamDeflection {
                 q = c;
             }
         }
-        double factor = rules.longTermFactor(compressionRatio(span), Trace.OFF);
+        double[] added = added(span, sustained, q, Trace.OFF);
         Deflections worst = null;
         for (int c = 0; c < context.service().count(); c++) {
             double[] all = curve(span, service(c), Trace.OFF).w();
             double[] dead = curve(span, dead(c), Trace.OFF).w();
-            Deflections d = deflections(span, sustained, factor, all, dead, c, q);
+            Deflections d = deflections(span, sustained, added, all, dead, c, q);
             worst = worst == null || d.mostLasting() > worst.mostLasting() ? d : worst;
         }
         return worst;
     }
 
-    private Deflections deflections(BeamLine.Span span, Curve sustained, double factor, double[] all, double[] dead, int service, int q) {
+    private Deflections deflections(BeamLine.Span span, Curve sustained, double[] added, double[] all, double[] dead, int service, int q) {
         List<Double> x = new ArrayList<>();
         List<Double> live = new ArrayList<>();
         List<Double> lasting = new ArrayList<>();
         int a = 0;
         int b = 0;
+        double total = 0;
         for (int i = 0; i < all.length; i++) {
             x.add(sustained.x()[i]);
             live.add(all[i] - dead[i]);
-            lasting.add(factor * sustained.w()[i] + live.get(i));
+            lasting.add(added[i] + live.get(i));
+            total = Math.max(total, Math.abs(sustained.w()[i] + added[i]));
             a = Math.abs(live.get(i)) > Math.abs(live.get(a)) ? i : a;
             b = Math.abs(lasting.get(i)) > Math.abs(lasting.get(b)) ? i : b;
         }
-        return new Deflections(span.number(), x, live, lasting, length(span), a, b, service, q);
+        return new Deflections(span.number(), x, live, lasting, total, length(span), a, b, service, q);
+    }
+
+    /** What creep and shrinkage add to the immediate deflection under sustained load, at the stations [mm]. */
+    private double[] added(BeamLine.Span span, Curve sustained, int q, Trace t) {
+        int n = sustained.w().length;
+        double[] out = new double[n];
+        if (rules.creep() <= 0) {
+            double factor = rules.longTermFactor(compressionRatio(span), t);
+            for (int i = 0; i < n; i++) {
+                out[i] = factor * sustained.w()[i];
+            }
+            return out;
+        }
+        double[] crept = curve(span, creeping(q), t).w();
+        double shrunk = shrinkage(span, creeping(q), t);
+        double most = most(crept);
+        for (int i = 0; i < n; i++) {
+            // shrinkage bows the span as load does: its largest deflection with the shape of the other
+            out[i] = crept[i] - sustained.w()[i] + (most > 0 ? shrunk * crept[i] / most : 0);
+        }
+        return out;
+    }
+
+    /**
+     * Deflection from the curvature of shrinkage, εcs αe S / I of the cracked section at the key place, over the span by the way it is held:
+     * 1/8 simple, 0.086 at an end, 0.063 inside, 1/2 cantilever (uniform curvature of a span whose held ends have the opposite one).
+     */
+    private double shrinkage(BeamLine.Span span, Stage stage, Trace t) {
+        BeamLine.Station key = key(span, stage);
+        boolean sagging = stage.at(key, Analysis.MY) >= 0;
+        double n = Steel.ES / span.material().E() * (1 + stage.creep());
+        List<BarLayer> layers = bars.layers(key.x(), span, sagging, true);
+        CrackedSection cracked = CrackedSection.of(span.section().shape(), sagging, layers, n);
+        double first = layers.stream().mapToDouble(l -> l.area() * (l.depth() - cracked.depth())).sum();
+        double curvature = rules.shrinkage() * n * Math.abs(first) / cracked.inertia();
+        double held = switch (DeflectionCheck.ends(line, span)) {
+            case SIMPLE -> 0.125;
+            case ONE_END_CONTINUOUS -> 0.086;
+            case BOTH_ENDS_CONTINUOUS -> 0.063;
+            case CANTILEVER -> 0.5;
+        };
+        double w = held * curvature * length(span) * length(span);
+        if (t.on()) {
+            t.step("Δshrinkage", "k εcs αe S / I l²", "k = {0}, l = {1}", w, Quantity.DEFLECTION, "7.4.3(6)", in(held, Quantity.NUMBER), in(length(span), Quantity.LENGTH));
+        }
+        return w;
     }
 
     private double length(BeamLine.Span s) {
@@ -117,15 +165,19 @@ final class BeamDeflection {
     }
 
     private Stage service(int c) {
-        return new Stage(context.service(), c, false);
+        return new Stage(context.service(), c, false, 0);
     }
 
     private Stage dead(int c) {
-        return new Stage(context.service(), c, true);
+        return new Stage(context.service(), c, true, 0);
     }
 
     private Stage sustained(int c) {
-        return new Stage(context.sustained(), c, false);
+        return new Stage(context.sustained(), c, false, 0);
+    }
+
+    private Stage creeping(int c) {
+        return new Stage(context.sustained(), c, false, rules.creep());
     }
 
     private List<BeamLine.Station> stations(BeamLine.Span span) {
@@ -159,12 +211,12 @@ final class BeamDeflection {
         double tensionFace = sagging ? shape.centroid() : shape.depth() - shape.centroid();
         double cracking = rules.rupture(span.material().fc()) * gross / tensionFace;
         List<BarLayer> layers = bars.layers(key.x(), span, sagging, true);
-        double n = Steel.ES / span.material().E();
+        double n = Steel.ES / span.material().E() * (1 + stage.creep());
         double cracked = CrackedSection.of(shape, sagging, layers, n).inertia();
         if (t.on()) {
-            t.step("Mcr", "fr Ig / yt", "{0} × {1} / {2}", cracking, Quantity.MOMENT, "24.2.3.5", in(rules.rupture(span.material().fc()), Quantity.STRESS),
+            t.step("Mcr", "fr Ig / yt", "{0} × {1} / {2}", cracking, Quantity.MOMENT, rules.immediateClause(), in(rules.rupture(span.material().fc()), Quantity.STRESS),
                 in(gross, Quantity.SECOND_MOMENT), in(tensionFace, Quantity.LENGTH));
-            t.step("Icr", "transformed cracked section", "n = {0}", cracked, Quantity.SECOND_MOMENT, "24.2.3.5", in(n, Quantity.NUMBER));
+            t.step("Icr", "transformed cracked section", "n = {0}", cracked, Quantity.SECOND_MOMENT, rules.immediateClause(), in(n, Quantity.NUMBER));
         }
         return rules.effectiveInertia(Math.abs(m), cracking, gross, cracked, t);
     }
@@ -181,7 +233,7 @@ final class BeamDeflection {
     // ---- integration ----------------------------------------------------------------------------------------------------
 
     private Curve curve(BeamLine.Span span, Stage stage, Trace t) {
-        double ei = span.material().E() * effective(span, stage, t);
+        double ei = span.material().E() / (1 + stage.creep()) * effective(span, stage, t);
         List<BeamLine.Station> all = stations(span);
         int n = all.size();
         boolean freeFrom = line.supports().get(span.number()).kind() == BeamLine.SupportKind.FREE;
@@ -262,9 +314,9 @@ final class BeamDeflection {
         int a = d.liveAt();
         t.step("Δlive", "Δ(D + L) − Δ(D), each with its Ie", "{0} − {1}", all[a] - dead[a], Quantity.DEFLECTION, rules.immediateClause(),
             in(all[a], Quantity.DEFLECTION), in(dead[a], Quantity.DEFLECTION));
-        double factor = rules.longTermFactor(compressionRatio(span), t);
+        double[] added = added(span, new Curve(new double[0], sustained, 0, 0), d.sustained(), t);
         int b = d.lastingAt();
-        t.step("Δlasting", "λΔ Δ(sustained) + Δlive", "{0} × {1} + {2}", d.lasting().get(b), Quantity.DEFLECTION, rules.longTermClause(),
-            in(factor, Quantity.NUMBER), in(sustained[b], Quantity.DEFLECTION), in(d.live().get(b), Quantity.DEFLECTION));
+        t.step("Δlasting", "Δcreep and shrinkage + Δlive", "{0} + {1}", d.lasting().get(b), Quantity.DEFLECTION, rules.longTermClause(),
+            in(added[b], Quantity.DEFLECTION), in(d.live().get(b), Quantity.DEFLECTION));
     }
 }

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import kolonne.core.basis.Basis;
+import kolonne.core.check.Governing;
 import kolonne.core.code.Bar;
 import kolonne.core.code.DesignCode;
 
@@ -12,6 +13,9 @@ import kolonne.core.code.DesignCode;
  * in spans (bottom); stirrups come first with an estimated depth, then again with the depth of the bars chosen.
  */
 public final class BeamDesigner {
+    /** Rounds in which bars are added for cracks and for the shifted moment. */
+    private static final int ROUNDS = 8;
+
     private final BeamLine line;
     private final BeamContext context;
     private final Basis basis;
@@ -36,13 +40,30 @@ public final class BeamDesigner {
     }
 
     private BeamCage cage() {
+        Boost boost = new Boost(line);
+        BeamCage cage = cage(boost);
+        for (int round = 0; round < ROUNDS && code.crackWidth().isPresent() && missing(cage, boost); round++) {
+            cage = cage(boost);
+        }
+        return cage;
+    }
+
+    /** Raises the boost where a cage cracks too wide or lacks anchorage for the shifted moment; whether it did. */
+    private boolean missing(BeamCage cage, Boost boost) {
+        CrackCheck cracks = new CrackCheck(line, cage, context, new BarsAt(line, cage, basis), new Governing(), code.crackWidth().orElseThrow());
+        boolean bottom = boost.raise(line, true, cracks.uses(true), BeamCheck.shiftedUse(line, cage, context, true));
+        boolean top = boost.raise(line, false, cracks.uses(false), BeamCheck.shiftedUse(line, cage, context, false));
+        return (bottom || top) && !hand.allBars();
+    }
+
+    private BeamCage cage(Boost boost) {
         Bar stirrup = basis.stirrupList().get(0);
         double allowance = basis.beamCover() + stirrup.diameter() + basis.beamBarList().get(0).diameter();
         List<BeamCage.Zone> zones = hand.zones(zones(allowance));
         BeamCage cage = null;
         for (int pass = 0; pass < 3; pass++) {
             stirrup = zones.stream().map(BeamCage.Zone::bar).max(Comparator.comparingDouble(Bar::diameter)).orElse(stirrup);
-            List<BeamCage.Group> groups = hand.groups(hand.allBars() ? List.of() : new FlexureChoice(line, context, torques, stirrup).choose(), stirrup);
+            List<BeamCage.Group> groups = hand.groups(hand.allBars() ? List.of() : new FlexureChoice(line, context, torques, stirrup, boost).choose(), stirrup);
             zones = hand.zones(zones(groups));
             cage = new BeamCage(groups, zones, sideBars(stirrup));
             double used = zones.stream().mapToDouble(z -> z.bar().diameter()).max().orElse(0);

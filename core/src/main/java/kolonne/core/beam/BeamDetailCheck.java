@@ -53,6 +53,7 @@ final class BeamDetailCheck {
                     (span.faceFrom() + span.faceTo()) / 2, span, "22.3.1");
             }
             fit(span);
+            most(span);
             stirrups(span);
             proportions(span);
             ignoredForces(span);
@@ -90,7 +91,7 @@ final class BeamDetailCheck {
             double x = GroupLayout.inflection(line, span, hogging, right);
             double face = right ? span.faceFrom() : span.faceTo();
             double total = bars.areaAt(face, BeamCage.Face.TOP);
-            if (Double.isNaN(x) || total <= 0) {
+            if (Double.isNaN(x) || total <= 0 || code.inflectionPart() <= 0) {
                 continue;
             }
             double passing = 0;
@@ -143,13 +144,26 @@ final class BeamDetailCheck {
                 Quantity.LENGTH, gap > 0 ? least / gap : Double.POSITIVE_INFINITY, x, span,
                 code.beamClearSpacingClause());
         }
-        if (layer == 1) {
+        if (layer == 1 && (code.crackWidth().isEmpty() || context.sustained().count() == 0)) {
             double cover = basis.beamCover() + stirrup;
             double limit = code.crackSpacing(basis.fy(), cover);
             double centres = count < 2 ? span.section().shape().webWidth()
                 : (width - largest) / (count - 1);
             add("bar-spacing-" + side, "Bar spacing, " + side, Cause.BAR_SPACING_WIDE, centres, limit, Quantity.LENGTH,
                 centres / limit, x, span, code.crackSpacingClause());
+        }
+    }
+
+    /** Steel of a face against the code's most, where it has one. */
+    private void most(BeamLine.Span span) {
+        double limit = code.beamMaximumRatio() * span.section().shape().A();
+        for (BeamCage.Face face : BeamCage.Face.values()) {
+            for (BeamLine.Station s : line.stations()) {
+                if (s.span() == span.number() && Double.isFinite(limit)) {
+                    double has = bars.areaAt(s.x(), face);
+                    add("steel-maximum", "Most steel of a face", Cause.STEEL_OVER_CAP, has, limit, Quantity.AREA, has / limit, s.x(), span, code.beamMaximumClause());
+                }
+            }
         }
     }
 

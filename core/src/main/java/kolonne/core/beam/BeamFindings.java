@@ -55,6 +55,8 @@ final class BeamFindings {
             case BAR_SPACING_WIDE -> "Use more, smaller bars.";
             case STIRRUP_SPACING -> "Bring the stirrups or their legs closer.";
             case DEFLECTION -> "Make the span deeper, add tension or compression bars, or use stronger concrete.";
+            case CRACK -> "Add bars or use smaller ones closer together, or make the section deeper.";
+            case STEEL_OVER_CAP -> "Make the section larger, or use stronger concrete or steel.";
             case ANCHORAGE -> "Use smaller bars at the end, a deeper support, or stronger concrete.";
             case OUT_OF_SCOPE -> kind.equals("deep-beam") ? "Design it by strut and tie, by hand."
                     : "Design the member for this action by hand, or take the action out of it.";

@@ -14,7 +14,6 @@ import kolonne.core.code.Torsion;
 import kolonne.core.explain.Quantity;
 import kolonne.core.explain.Trace;
 import kolonne.core.finding.Cause;
-import kolonne.core.section.TorsionTube;
 
 /**
  * Shear and torsion together, where torsion counts: legs, the limit of the concrete, spacing of stirrups, and longitudinal
@@ -95,7 +94,7 @@ final class BeamTorsionCheck {
             return;
         }
         double leg = z.bar().area() / z.spacing();
-        double needed = needed(p, d.x(), span, s, z);
+        double needed = needed(p, d.x(), span, z);
         add("torsion", "Torsion with shear, outer legs", Cause.TORSION, needed, leg, Quantity.AREA_PER_LENGTH, needed / leg, p.combination(), d.x(), span,
             d.station(), rules.legClause());
         double depth = depth(d.x(), span);
@@ -109,10 +108,8 @@ final class BeamTorsionCheck {
     }
 
     /** Area of an outer leg per length: At/s and a share of Av/s [mm2/mm]. */
-    private double needed(BeamShearCheck.Pair p, double x, BeamLine.Span span, ShearStrength s, BeamCage.Zone z) {
-        double unit = TorsionTube.stirrupStrength(basis.designCode(), span.material().fc(), basis.fyt(), span.section().shape().webWidth(),
-            depth(x, span));
-        return torsion[span.number()].legSteel(p.t()) + Math.max(0, p.v() - s.concrete()) / unit / z.legs();
+    private double needed(BeamShearCheck.Pair p, double x, BeamLine.Span span, BeamCage.Zone z) {
+        return torsion[span.number()].legSteel(p.t()) + basis.designCode().shearSteelBesideTorsion(bars.shearInput(x, span), p.v()) / z.legs();
     }
 
     /** Torque that the outer legs carry beside the shear of a combination; the threshold where torsion does not count [Nmm]. */
@@ -123,7 +120,7 @@ final class BeamTorsionCheck {
             return t.threshold();
         }
         double v = Math.abs(context.at(s, combination, Analysis.VZ));
-        double forShear = needed(new BeamShearCheck.Pair(v, 0, combination), s.x(), span, shear, z);
+        double forShear = needed(new BeamShearCheck.Pair(v, 0, combination), s.x(), span, z);
         return Math.max(0, z.bar().area() / z.spacing() - forShear) / t.legSteel(1);
     }
 
@@ -251,7 +248,7 @@ final class BeamTorsionCheck {
         BeamCage.Zone z = cage.zoneAt(span.number(), p.x());
         ShearStrength shear = strength.at(p.x(), span);
         if (z != null) {
-            double needed = needed(new BeamShearCheck.Pair(v, p.t(), p.comboT()), p.x(), span, shear, z);
+            double needed = needed(new BeamShearCheck.Pair(v, p.t(), p.comboT()), p.x(), span, z);
             t.step("A1/s", "At/s + (Av/s) / n", "{0} + {1} / {2}", needed, Quantity.AREA_PER_LENGTH, rules.legClause(),
                 in(at, Quantity.AREA_PER_LENGTH), in((needed - at) * z.legs(), Quantity.AREA_PER_LENGTH), in(z.legs(), Quantity.COUNT));
             double leg = z.bar().area() / z.spacing();

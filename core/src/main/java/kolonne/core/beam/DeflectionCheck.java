@@ -46,8 +46,28 @@ final class DeflectionCheck {
     private void computed(BeamLine.Span span, Deflections d) {
         String clause = code.serviceability().limitClause();
         String service = context.service().combination(d.service()).name();
+        double divisor = code.serviceability().totalDivisor();
+        if (Double.isFinite(divisor)) {
+            add("deflection-total", "Deflection under sustained load", d.total(), d.length() / divisor, Quantity.DEFLECTION, d.x().get(d.lastingAt()), span,
+                context.sustained().combination(d.sustained()).name(), clause);
+        }
+        if (!code.serviceability().limitsLive()) {
+            partitions(span, d, service, clause);
+            return;
+        }
         add("deflection-live", "Immediate deflection, live load", d.mostLive(), d.length() / basis.deflection().live(), Quantity.DEFLECTION,
             d.x().get(d.liveAt()), span, service, clause);
+        lasting(span, d, service, clause);
+    }
+
+    /** Where partitions are likely to be damaged. */
+    private void partitions(BeamLine.Span span, Deflections d, String service, String clause) {
+        if (basis.deflection().sensitive()) {
+            lasting(span, d, service, clause);
+        }
+    }
+
+    private void lasting(BeamLine.Span span, Deflections d, String service, String clause) {
         add("deflection-lasting", "Deflection after partitions", d.mostLasting(), d.length() / basis.deflection().lasting(), Quantity.DEFLECTION,
             d.x().get(d.lastingAt()), span, service, clause);
     }
@@ -58,7 +78,7 @@ final class DeflectionCheck {
         return basis.designCode().leastDepth(length, ends(line, span), basis.fy(), t);
     }
 
-    private static DesignCode.SpanEnds ends(BeamLine line, BeamLine.Span span) {
+    static DesignCode.SpanEnds ends(BeamLine line, BeamLine.Span span) {
         int n = span.number();
         if (line.cantilever(n)) {
             return DesignCode.SpanEnds.CANTILEVER;

@@ -31,6 +31,7 @@ final class FlexureChoice {
     private final Basis basis;
     private final DesignCode code;
     private final Bar stirrup;
+    private final Boost boost;
     private final double[] hogging;
     private final double[] sagging;
     /** Bottom bars already chosen when the top is; they work in compression over the supports. */
@@ -58,7 +59,8 @@ final class FlexureChoice {
         }
     }
 
-    FlexureChoice(BeamLine line, BeamContext context, double[] torques, Bar stirrup) {
+    FlexureChoice(BeamLine line, BeamContext context, double[] torques, Bar stirrup, Boost boost) {
+        this.boost = boost;
         this.line = line;
         this.context = context;
         this.basis = context.basis();
@@ -78,6 +80,26 @@ final class FlexureChoice {
                 double more = counts ? torsionMoment(st, t.levelSteel(Math.abs(context.at(st, c, Analysis.T)), i)) : 0;
                 sagging[i] = Math.max(sagging[i], m + more);
                 hogging[i] = Math.max(hogging[i], -m + more);
+            }
+            sagging[i] *= boost.sagging[i];
+            hogging[i] *= boost.hogging[i];
+        }
+        shift(sagging, BeamCage.Face.BOTTOM);
+        shift(hogging, BeamCage.Face.TOP);
+    }
+
+    /** Moments shifted along the spans as the code asks, with the depth that one layer leaves; not past a free end. */
+    private void shift(double[] demand, BeamCage.Face face) {
+        double[] before = demand.clone();
+        for (int i = 0; i < demand.length; i++) {
+            BeamLine.Station s = line.stations().get(i);
+            double d = line.spans().get(s.span()).section().shape().depth() - basis.beamCover() - stirrup.diameter();
+            double reach = code.tensionShift(d);
+            for (int k = 0; k < demand.length && reach > 0 && !BeamCheck.nearFreeEnd(line, s, reach); k++) {
+                BeamLine.Station q = line.stations().get(k);
+                if (q.span() == s.span() && Math.abs(q.x() - s.x()) <= reach) {
+                    demand[i] = Math.max(demand[i], before[k]);
+                }
             }
         }
     }
@@ -174,7 +196,8 @@ final class FlexureChoice {
         BeamLine.Span b = line.spans().get(lastSpan);
         BeamLine.Span weakest = a.section().shape().depth() < b.section().shape().depth() ? a
             : b.section().shape().depth() < a.section().shape().depth() ? b : line.spans().get(span);
-        return new Region(face, number, moment, weakest, List.of(a, b), to - from, anchor(face, number));
+        double factor = face == BeamCage.Face.BOTTOM ? boost.spans[number] : boost.supports[number];
+        return new Region(face, number, moment * factor, weakest, List.of(a, b), to - from, anchor(face, number));
     }
 
     /** What the end supports leave for the hooks of top bars [mm]. */
@@ -364,13 +387,13 @@ final class FlexureChoice {
             return null;
         }
         FlexuralStrength s = strength(r.span(), r.face(), anchored(r, layers, compression, compressionBar));
-        double limit = code.beamTensionStrain(basis.fy() / Steel.ES);
+        double limit = code.beamTensionStrain(basis.fy() / Steel.ES, r.span().material().fc());
         double area = layers.stream().mapToDouble(l -> l.count() * l.bar().area()).sum();
         double offset = layers.stream().mapToDouble(l -> l.count() * l.bar().area() * l.offset()).sum() / area;
         double least = r.spans().stream().mapToDouble(q -> code.beamMinimumSteel(q.material().fc(), basis.fy(),
-            BeamCheck.minimumWidth(line, q, r.face() == BeamCage.Face.BOTTOM), q.section().shape().depth() - offset, Trace.OFF)).max().orElseThrow();
+            BeamCheck.minimumWidth(code, line, q, r.face() == BeamCage.Face.BOTTOM), q.section().shape().depth() - offset, Trace.OFF)).max().orElseThrow();
         boolean enough = s.phiMn() >= r.moment() && (r.moment() <= 0 || s.epsT() >= limit);
-        boolean minimum = r.moment() <= 0 || area >= least || s.phiMn() >= 4.0 / 3 * r.moment();
+        boolean minimum = r.moment() <= 0 || area >= least || s.phiMn() >= code.minimumSteelExcess() * r.moment();
         double usable = s.epsT() >= limit ? s.phiMn() : s.phiMn() * s.epsT() / limit;
         return new Choice(through, bar, added, extra, layers, compression, compressionBar, usable, enough && minimum);
     }
@@ -396,7 +419,7 @@ final class FlexureChoice {
         double h = span.section().shape().depth();
         List<BarLayer> bars = c.layers().stream().map(l -> new BarLayer(h - l.offset(), l.count() * l.bar().area()))
             .toList();
-        return strength(span, face, bars).epsT() >= code.beamTensionStrain(basis.fy() / Steel.ES);
+        return strength(span, face, bars).epsT() >= code.beamTensionStrain(basis.fy() / Steel.ES, span.material().fc());
     }
 
     /** Strength of a face's layers alone; bars of the other face are left out, which is safe. @return φMn [Nmm] */

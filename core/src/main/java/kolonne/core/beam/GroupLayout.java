@@ -238,14 +238,14 @@ final class GroupLayout {
             double alone = choice.throughStrength(span, face, c);
             double all = choice.laid(span, face, c.layers());
             // bars short of the minimum must be a third stronger than the demand (9.6.1.3)
-            double wanted = c.area() < least(face, c, span) ? 4.0 / 3 * demand[i] : demand[i];
+            double wanted = c.area() < least(face, c, span) ? code.minimumSteelExcess() * demand[i] : demand[i];
             double share = all > alone ? Math.min(1, MARGIN * (wanted - alone) / (all - alone)) : 0;
             if (share <= 0 && belowMinimum(face, c, span, demand[i], alone)) {
                 share = 1e-3;
             }
             if (share > 0) {
                 double d = span.section().shape().depth() - c.layers().get(0).offset();
-                double run = Math.max(code.extension(d, c.addedBar().diameter()), share * development(face, c, span));
+                double run = code.runPastNeed(d, c.addedBar().diameter(), share * development(face, c, span));
                 from = Math.min(from, st.x() <= peak + 1 ? st.x() - run : from);
                 to = Math.max(to, st.x() >= peak - 1 ? st.x() + run : to);
             }
@@ -258,12 +258,12 @@ final class GroupLayout {
                                  double alone) {
         double least = least(face, c, span);
         return demand > BeamCheck.negligible(span) && c.through() * c.throughBar().area() < least
-            && MARGIN * 4 / 3 * demand > alone;
+            && MARGIN * code.minimumSteelExcess() * demand > alone;
     }
 
     private double least(BeamCage.Face face, FlexureChoice.Choice c, BeamLine.Span span) {
         double d = span.section().shape().depth() - c.layers().get(0).offset();
-        return code.beamMinimumSteel(span.material().fc(), basis.fy(), BeamCheck.minimumWidth(line, span, face == BeamCage.Face.BOTTOM), d, Trace.OFF);
+        return code.beamMinimumSteel(span.material().fc(), basis.fy(), BeamCheck.minimumWidth(code, line, span, face == BeamCage.Face.BOTTOM), d, Trace.OFF);
     }
 
     /** Bottom: the stations of the span. Top: the nearer half of the spans on either side, a cantilever altogether. */

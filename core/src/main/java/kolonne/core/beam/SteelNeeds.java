@@ -74,10 +74,11 @@ public final class SteelNeeds {
             return new Bars(face, number, p.x(), 0, has, false);
         }
         double d = at.effectiveDepth(p.x(), span, face);
+        DesignCode code = context.basis().designCode();
         double needed = needed(span, sagging, demand, d, context);
-        double third = needed(span, sagging, 4.0 / 3 * demand, d, context);
+        double third = needed(span, sagging, code.minimumSteelExcess() * demand, d, context);
         double least = Math.min(third, context.basis().designCode().beamMinimumSteel(span.material().fc(), context.basis().fy(),
-            BeamCheck.minimumWidth(line, span, sagging), d, Trace.OFF));
+            BeamCheck.minimumWidth(code, line, span, sagging), d, Trace.OFF));
         return new Bars(face, number, p.x(), Math.max(needed, least), has, least > needed);
     }
 
@@ -116,9 +117,7 @@ public final class SteelNeeds {
             double required = 0;
             for (BeamShearCheck.Demand q : demands) {
                 if (q.span() == z.span() && q.x() >= z.from() - 1e-6 && q.x() <= z.to() + 1e-6) {
-                    var s = at.shear(q.x(), span, Trace.OFF);
-                    double legs = s.total() - s.concrete();
-                    required = Math.max(required, legs > 0 ? z.avs() * Math.max(0, q.v() - s.concrete()) / legs : 0);
+                    required = Math.max(required, context.basis().designCode().shearSteel(at.shearInput(q.x(), span), q.v()));
                 }
             }
             double least = at.shear((z.from() + z.to()) / 2, span, Trace.OFF).minimumAvs();

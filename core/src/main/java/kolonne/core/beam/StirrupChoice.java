@@ -10,7 +10,6 @@ import kolonne.core.code.ShearStrength;
 import kolonne.core.code.SpacingLimits;
 import kolonne.core.code.TorsionSection;
 import kolonne.core.explain.Trace;
-import kolonne.core.section.TorsionTube;
 
 /**
  * Chooses stirrups of a span: bar, legs and at most three zones of spacing, by search over all that the basis allows. Wanted
@@ -112,7 +111,11 @@ final class StirrupChoice {
     }
 
     private ShearStrength strength(double avs) {
-        return code.shear(new ShearInput(fc, basis.fyt(), bw, d, bw * d, 0.01, avs, 0), Trace.OFF);
+        return code.shear(input(avs), Trace.OFF);
+    }
+
+    private ShearInput input(double avs) {
+        return new ShearInput(fc, basis.fyt(), bw, d, bw * d, 0.01, avs, 0);
     }
 
     /** Spacing that each demand allows, in the basis's step [mm]; below the practical minimum where none serves. */
@@ -121,23 +124,24 @@ final class StirrupChoice {
         ShearStrength unit = strength(1);
         double minimum = area / unit.minimumAvs();
         ShearStrength strong = strength(10 * unit.minimumAvs());
-        double perAvs = TorsionTube.stirrupStrength(code, fc, basis.fyt(), bw, d);
         TorsionSection tube = BeamTorsion.section(span, basis, bar);
         double[] out = new double[demands.size()];
         for (int i = 0; i < out.length; i++) {
             double needed = demands.get(i).v() - strong.concrete();
             SpacingLimits limits = code.beamStirrupSpacing(d, needed > 0.5 * (strong.limit() - strong.concrete()));
             double s = Math.min(Math.min(minimum, limits.along()), basis.spacingMost());
-            if (needed > 0) {
-                s = Math.min(s, area * perAvs / needed);
+            double forShear = code.shearSteel(input(1), demands.get(i).v());
+            if (forShear > 0) {
+                s = Math.min(s, area / forShear);
             }
             if (!demands.get(i).torsional().isEmpty()) {
                 s = Math.min(s, code.torsion().stirrupSpacing(tube));
             }
             for (BeamShearCheck.Pair p : demands.get(i).torsional()) {
-                double leg = code.torsion().legSteel(p.t(), tube, Trace.OFF) + Math.max(0, p.v() - strong.concrete()) / perAvs / legs;
+                double leg = code.torsion().legSteel(p.t(), tube, Trace.OFF) + code.shearSteelBesideTorsion(input(1), p.v()) / legs;
                 s = Math.min(s, leg > 0 ? bar.area() / leg : s);
             }
+            s = Double.isNaN(s) ? 0 : s;
             out[i] = Math.floor(s / basis.spacingStep() + 1e-9) * basis.spacingStep();
         }
         return out;

@@ -104,7 +104,7 @@ public final class SectionBench {
         double level = twists ? Math.max(rules.longitudinalSteel(torque, tube, t), rules.longitudinalMinimum(torque, tube, t)) / levels().size() : 0;
         double part = level > 0 ? Math.min(1, level / tension(sagging)) : 0;
         FlexuralStrength m = flexure(sagging, part, t);
-        use(out, "flexure", Math.abs(f.my()), part < 1 ? m.phiMn() : 0, Quantity.MOMENT, "22.3", t);
+        use(out, "flexure", Math.abs(f.my()), part < 1 ? m.phiMn() : 0, Quantity.MOMENT, s.code().flexureClause(), t);
         ShearStrength shear = shear(sagging, 0, true, t);
         use(out, "shear", v, shear.total(), Quantity.FORCE, s.code().shearClause(), t);
         use(out, "shear-limit", v, shear.limit(), Quantity.FORCE, s.code().shearLimitClause(), t);
@@ -112,8 +112,7 @@ public final class SectionBench {
             use(out, "torsion-threshold", torque, rules.threshold(tube.fc(), tube.acp(), tube.pcp(), Trace.OFF), Quantity.MOMENT, rules.thresholdClause(), t);
             return out;
         }
-        double unit = TorsionTube.stirrupStrength(s.code(), s.fc(), s.fyt(), bw, depth(sagging));
-        double needed = rules.legSteel(torque, tube, t) + Math.max(0, v - shear.concrete()) / unit / s.stirrup().legsAcross();
+        double needed = rules.legSteel(torque, tube, t) + s.code().shearSteelBesideTorsion(shearInput(sagging, 0, true), v) / s.stirrup().legsAcross();
         double leg = s.stirrup().spacing() > 0 ? s.stirrup().area() / s.stirrup().spacing() : 0;
         use(out, "torsion", needed, leg, Quantity.AREA_PER_LENGTH, rules.legClause(), t);
         double limit = rules.limitUse(v, torque, tube, depth(sagging), shear.limit(), t);
@@ -176,10 +175,14 @@ public final class SectionBench {
 
     /** @param compression with the shear [N]; vertical for Vz, else Vy */
     private ShearStrength shear(boolean sagging, double compression, boolean vertical, Trace t) {
+        return s.code().shear(shearInput(sagging, compression, vertical), t);
+    }
+
+    private ShearInput shearInput(boolean sagging, double compression, boolean vertical) {
         double width = vertical ? bw : h;
         double d = s.column() ? columnDepth(vertical) : depth(sagging);
         double as = s.column() ? s.bars().stream().mapToDouble(Spot::area).sum() / 2 : tension(sagging);
-        return s.code().shear(new ShearInput(s.fc(), s.fyt(), width, d, s.shape().A(), as / (width * d), s.stirrup().avs(vertical), compression), t);
+        return new ShearInput(s.fc(), s.fyt(), width, d, s.shape().A(), as / (width * d), s.stirrup().avs(vertical), compression);
     }
 
     /** To the outermost bars; 0.8 of the diameter in a circle (22.5.2.2). */
@@ -205,11 +208,11 @@ public final class SectionBench {
         InteractionSurface.Hit hit = new InteractionSurface(section, Math.max(s.shape().width(), h)).exact(p, Math.abs(f.my()), Math.abs(f.mz()));
         double m = Math.hypot(f.my(), f.mz());
         out.add(new Use("axial-bending", m > 0 ? m : Math.abs(p), hit.utilisation() > 0 ? (m > 0 ? m : Math.abs(p)) / hit.utilisation() : 0,
-            m > 0 ? Quantity.MOMENT : Quantity.FORCE, hit.utilisation(), "22.4"));
+            m > 0 ? Quantity.MOMENT : Quantity.FORCE, hit.utilisation(), s.code().axialBendingClause()));
         if (t.on()) {
             ColumnSection.Resultant r = hit.nominal();
             s.code().axialCap(s.fc(), s.fy(), s.shape().A(), s.bars().stream().mapToDouble(Spot::area).sum(), t);
-            t.step("use", "distance of (P, Mx, My) over that of the surface", "P = {0}, M = {1}, φ = {2}", hit.utilisation(), Quantity.UTILISATION, "22.4",
+            t.step("use", "distance of (P, Mx, My) over that of the surface", "P = {0}, M = {1}, φ = {2}", hit.utilisation(), Quantity.UTILISATION, s.code().axialBendingClause(),
                 in(p, Quantity.FORCE), in(m, Quantity.MOMENT), in(r == null ? 0 : r.phi(), Quantity.NUMBER));
         }
         use(out, "axial-limit", Math.max(0, p), section.axialCap, Quantity.FORCE, s.code().axialCapClause(), t);

@@ -1,5 +1,6 @@
 package kolonne.core.code;
 
+import java.util.Optional;
 import kolonne.core.explain.Trace;
 
 /** A design code. Units N, mm, MPa; strengths returned are design strengths, after reduction. */
@@ -12,6 +13,19 @@ public interface DesignCode {
     /** Stress block of a concrete. */
     StressBlock block(double fc);
 
+    /** Strength of bars that sections are computed with [MPa]. */
+    double designSteel(double fy);
+
+    /** Stress and strain of concrete for columns, where the code has more than the block. */
+    Optional<ConcreteCurve> curve(double fc);
+
+    /** Whether strengths are reduced by a factor; if not, partial factors stand in the strengths of the materials. */
+    boolean reduces();
+
+    String flexureClause();
+
+    String axialBendingClause();
+
     /** Clause of the stress block. */
     String blockClause();
 
@@ -21,7 +35,7 @@ public interface DesignCode {
     String reductionClause();
 
     /** Least net tensile strain of a beam at its nominal strength. */
-    double beamTensionStrain(double yieldStrain);
+    double beamTensionStrain(double yieldStrain, double fc);
 
     String beamTensionStrainClause();
 
@@ -35,6 +49,22 @@ public interface DesignCode {
 
     String beamMinimumSteelClause();
 
+    /**
+     * Width that counts for the least tension steel [mm].
+     *
+     * @param width       of the whole section; {@code meanTension} of its uncracked tension zone
+     * @param cantilever whether the span is one
+     */
+    double minimumSteelWidth(double web, double width, double meanTension, boolean sagging, boolean cantilever);
+
+    /** Excess of strength over demand that replaces the least tension steel; infinite where none does. */
+    double minimumSteelExcess();
+
+    /** Most steel of a beam's face over the gross area; infinite where other rules limit it. */
+    double beamMaximumRatio();
+
+    String beamMaximumClause();
+
     /** Shear strength of a section with given stirrups. */
     ShearStrength shear(ShearInput s, Trace t);
 
@@ -44,8 +74,11 @@ public interface DesignCode {
 
     String shearMinimumClause();
 
-    /** Shear below which a beam needs no stirrups [N]. */
-    double beamShearWithoutStirrups(double fc, double bw, double d);
+    /** Legs that a shear needs, Av/s, without the code's minimum; infinite past the limit of the concrete [mm2/mm]. */
+    double shearSteel(ShearInput s, double v);
+
+    /** The same where torsion acts beside the shear. */
+    double shearSteelBesideTorsion(ShearInput s, double v);
 
     SpacingLimits beamStirrupSpacing(double d, boolean highVs);
 
@@ -56,6 +89,26 @@ public interface DesignCode {
 
     /** Smallest tie bar for a longitudinal bar [mm]. */
     double smallestTie(Bar bar);
+
+    String smallestTieClause();
+
+    /** Whether the shear of a column asks for ties of its own. */
+    boolean columnShearCounts(double v, ShearStrength s);
+
+    /** Whether ties then have a least area. */
+    boolean columnMinimumTies();
+
+    String columnMinimumTiesClause();
+
+    /** Most sum of the utilisations in shear of both directions. */
+    double shearBothWays();
+
+    String shearBothWaysClause();
+
+    /** Fewest bars of a column. */
+    int columnFewestBars(boolean circular);
+
+    String columnFewestBarsClause();
 
     /** Greatest clear distance of an unsupported bar from a bar held by a tie [mm]. */
     double greatestUnheldDistance();
@@ -70,7 +123,7 @@ public interface DesignCode {
     double beamClearSpacing(double barDiameter, double aggregate);
 
     /** Least clear distance between layers [mm]. */
-    double layerClearSpacing();
+    double layerClearSpacing(double aggregate);
 
     String beamClearSpacingClause();
 
@@ -83,6 +136,9 @@ public interface DesignCode {
     double crackSpacing(double fy, double clearCover);
 
     String crackSpacingClause();
+
+    /** Rules for crack width and stresses, of codes that compute them. */
+    Optional<CrackWidth> crackWidth();
 
     /** Development length of a straight bar in tension [mm]. */
     double developmentLength(Bar bar, double fc, double fy, boolean top, double clear, double cover, boolean stirrups);
@@ -98,6 +154,14 @@ public interface DesignCode {
     double extension(double d, double barDiameter);
 
     String extensionClause();
+
+    /** How far a bar runs past the place where a part of it that needs the development length is last needed [mm]. */
+    double runPastNeed(double d, double barDiameter, double development);
+
+    /** How far the moment is shifted along the beam for its tension bars [mm]; 0 where other rules stand for it. */
+    double tensionShift(double d);
+
+    String tensionShiftClause();
 
     /**
      * How far ending bars in a zone of tension is from what the code allows: 1 at the limit, 0 where the code has no such rule.
@@ -124,6 +188,9 @@ public interface DesignCode {
 
     /** Steel limits of a column as parts of the gross area. */
     double columnMinimumRatio();
+
+    /** Steel that a column's compression asks for beside that [mm2]. */
+    double columnMinimumSteel(double compression, double fy);
 
     double columnMaximumRatio();
 

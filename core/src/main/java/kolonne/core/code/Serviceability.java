@@ -12,10 +12,22 @@ public interface Serviceability {
 
     String immediateClause();
 
-    /** What is added in the long term, as a multiple of the immediate deflection under sustained load. @param ratio compression steel over b d */
+    /** Creep coefficient, where long-term deflection is computed with an effective modulus; 0 where it is a multiple of the immediate one. */
+    double creep();
+
+    /** Shrinkage strain of the concrete; 0 where the multiple covers it. */
+    double shrinkage();
+
+    /** What is added in the long term, as a multiple of the immediate deflection under sustained load; where creep() is 0. @param ratio compression steel over b d */
     double longTermFactor(double ratio, Trace t);
 
     String longTermClause();
 
     String limitClause();
+
+    /** Span over the largest total deflection under sustained load; infinite where the code has no such limit. */
+    double totalDivisor();
+
+    /** Whether the immediate deflection under live load is limited. */
+    boolean limitsLive();
 }

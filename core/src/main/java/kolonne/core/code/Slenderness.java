@@ -17,9 +17,12 @@ public interface Slenderness {
      * @param pu compression [N]
      * @param sustained part of the compression that is sustained, 0 to 1
      * @param transverse whether loads act between the ends
+     * @param fc   f'c or fck [MPa]; fy of the bars [MPa]
+     * @param ag   gross area [mm2]
+     * @param d    effective depth [mm]
      */
     record Lift(double m1, double m2, double lu, double k, double r, double ei, double h, double pu, double sustained,
-                boolean transverse) {}
+                boolean transverse, double fc, double fy, double ag, double d) {}
 
     /** The moment to design for away from the ends [Nmm] and the magnifier; infinite where the lift buckles. */
     record Magnified(double moment, double factor, boolean slender) {}
@@ -40,4 +43,10 @@ public interface Slenderness {
     double bracedIndex();
 
     String swayClause();
+
+    /** Eccentricity of the axial force from imperfections of the lift [mm]; 0 where the code has none. */
+    double imperfection(double effectiveLength);
+
+    /** Least eccentricity of a compression [mm]; 0 where the code limits the axial force instead. */
+    double leastEccentricity(double h);
 }

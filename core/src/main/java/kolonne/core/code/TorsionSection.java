@@ -6,10 +6,10 @@ package kolonne.core.code;
  * @param fc  f'c [MPa]
  * @param fy  yield strength of longitudinal bars [MPa]
  * @param fyt yield strength of stirrups [MPa]
- * @param bw  web width [mm]
+ * @param bw  web width and {@code h} depth [mm]
  * @param acp area enclosed by the outside of the concrete [mm2]
  * @param pcp its perimeter [mm]
  * @param aoh area within the centre line of the outermost closed stirrup [mm2]
  * @param ph  its perimeter [mm]
  */
-public record TorsionSection(double fc, double fy, double fyt, double bw, double acp, double pcp, double aoh, double ph) {}
+public record TorsionSection(double fc, double fy, double fyt, double bw, double h, double acp, double pcp, double aoh, double ph) {}

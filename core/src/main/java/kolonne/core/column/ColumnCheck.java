@@ -90,7 +90,7 @@ public final class ColumnCheck {
                     worst = d;
                 }
                 add("axial-bending", "Axial force with bending", Cause.AXIAL_BENDING, m, m / hit.utilisation(),
-                    Quantity.MOMENT, hit.utilisation(), name(d.combination()), words(d.place()), "22.4");
+                    Quantity.MOMENT, hit.utilisation(), name(d.combination()), words(d.place()), code.axialBendingClause());
             }
         }
     }
@@ -109,7 +109,7 @@ public final class ColumnCheck {
 
     private void secondOrder(LiftDemands.Demand d) {
         double limit = code.slenderness().greatestFactor();
-        if (d.factor() > 1) {
+        if (d.factor() > 1 && (Double.isFinite(limit) || !stable(d))) {
             add("second-order", "Second-order moments over first-order", Cause.SLENDERNESS, d.factor(), limit,
                 Quantity.NUMBER, d.factor() / limit, name(d.combination()), words(d.place()),
                 code.slenderness().greatestFactorClause());
@@ -122,8 +122,15 @@ public final class ColumnCheck {
             ratio / code.columnMaximumRatio(), "", "whole lift", code.columnRatioClause());
         add("steel-practical", "Steel, practical cap", Cause.STEEL_OVER_PRACTICAL, ratio, basis.practicalCap(),
             Quantity.RATIO, ratio / basis.practicalCap(), "", "whole lift", "basis");
-        add("steel-minimum", "Steel, minimum", Cause.STEEL_BELOW_MINIMUM, code.columnMinimumRatio(), ratio,
-            Quantity.RATIO, code.columnMinimumRatio() / ratio, "", "whole lift", code.columnRatioClause());
+        double least = leastRatio(lift, context, demands.all());
+        add("steel-minimum", "Steel, minimum", Cause.STEEL_BELOW_MINIMUM, least, ratio, Quantity.RATIO, least / ratio, "", "whole lift", code.columnRatioClause());
+    }
+
+    /** Least steel over the gross area, for the section and for its compression. */
+    static double leastRatio(ColumnStack.Lift lift, ColumnContext context, List<LiftDemands.Demand> demands) {
+        DesignCode code = context.basis().designCode();
+        double p = demands.stream().mapToDouble(LiftDemands.Demand::p).max().orElse(0);
+        return Math.max(code.columnMinimumRatio(), code.columnMinimumSteel(p, context.basis().fy()) / lift.section().shape().A());
     }
 
     private void add(String kind, String title, Cause cause, double demand, double capacity, Quantity q, double u,
@@ -174,14 +181,14 @@ public final class ColumnCheck {
         LiftDemands demands = new LiftDemands(lift, context);
         t.say("Demand", context.strength().combination(combination).name() + ", " + words(place), "");
         LiftDemands.Sway s = demands.sway();
-        t.step("δs", "1 / (1 − Q), where Q > 0.05", "Qx = {0}, Qy = {1}", Math.max(s.deltaMx(), s.deltaMy()),
+        t.step("δs", "1 / (1 − Q), where Q > " + String.format(java.util.Locale.ROOT, "%.2f", code.slenderness().bracedIndex()), "Qx = {0}, Qy = {1}", Math.max(s.deltaMx(), s.deltaMy()),
             Quantity.NUMBER, code.slenderness().swayClause(), in(s.qx(), Quantity.NUMBER), in(s.qy(), Quantity.NUMBER));
         List<LiftDemands.Demand> three = new ArrayList<>();
         demands.of(combination, three, place == LiftDemands.Place.MIDDLE ? t : Trace.OFF);
-        LiftDemands.Demand d = three.get(place.ordinal());
-        t.step("Pu", "compression positive", "", d.p(), Quantity.FORCE, "");
-        t.step("Mux", "about the width's axis", "", d.mx(), Quantity.MOMENT, "");
-        t.step("Muy", "about the depth's axis", "", d.my(), Quantity.MOMENT, "");
+        LiftDemands.Demand d = worst(lift, cage, context, three.stream().filter(q -> q.place() == place).toList());
+        t.step(code.reduces() ? "Pu" : "NEd", "compression positive", "", d.p(), Quantity.FORCE, "");
+        t.step(code.reduces() ? "Mux" : "MEd,x", "about the width's axis", "", d.mx(), Quantity.MOMENT, "");
+        t.step(code.reduces() ? "Muy" : "MEd,y", "about the depth's axis", "", d.my(), Quantity.MOMENT, "");
         if (inScope(lift.section().shape())) {
             strength(lift, cage, context, d, code, t);
             shear(lift, cage, context, demands, combination, t);
@@ -194,14 +201,25 @@ public final class ColumnCheck {
         return t.steps();
     }
 
+    /** Of the demands at a place, about either axis, the one that uses the section most. */
+    private static LiftDemands.Demand worst(ColumnStack.Lift lift, ColumnCage.LiftCage cage, ColumnContext context, List<LiftDemands.Demand> all) {
+        if (all.size() == 1 || !inScope(lift.section().shape())) {
+            return all.get(0);
+        }
+        InteractionSurface surface = context.surface(lift.section(), lift.material(), cage);
+        return all.stream().max(java.util.Comparator.comparingDouble(d -> stable(d) ? surface.exact(d.p(), d.mx(), d.my()).utilisation() : Double.POSITIVE_INFINITY))
+            .orElseThrow();
+    }
+
     private static void shear(ColumnStack.Lift lift, ColumnCage.LiftCage cage, ColumnContext context, LiftDemands demands,
                               int combination, Trace t) {
         for (int axis = 0; axis < 2; axis++) {
-            t.say("Shear along " + (axis == 0 ? "x" : "y"), context.strength().combination(combination).name(), "22.5");
+            t.say("Shear along " + (axis == 0 ? "x" : "y"), context.strength().combination(combination).name(), context.basis().designCode().shearClause());
             double total = context.basis().designCode().shear(ColumnTieCheck.shearInput(lift, cage, context.basis(), axis,
                 demands.leastAxial(combination)), t).total();
             double v = demands.shear(combination, axis == 0 ? Analysis.VY : Analysis.VZ);
-            t.step("Vu / φVn", "Vu / φVn", "{0} / {1}", v / total, Quantity.UTILISATION, "22.5.1.1", in(v, Quantity.FORCE),
+            String use = context.basis().designCode().reduces() ? "Vu / φVn" : "VEd / VRd";
+            t.step(use, use, "{0} / {1}", v / total, Quantity.UTILISATION, context.basis().designCode().shearClause(), in(v, Quantity.FORCE),
                 in(total, Quantity.FORCE));
         }
     }
@@ -211,22 +229,26 @@ public final class ColumnCheck {
         InteractionSurface surface = context.surface(lift.section(), lift.material(), cage);
         InteractionSurface.Hit hit = surface.exact(d.p(), d.mx(), d.my());
         ColumnSection.Resultant r = hit.nominal();
-        t.say("Axial force with bending", "Strain compatibility along the ray of the demand", "22.4");
-        t.step("θ", "direction of the compression side", "", hit.theta(), Quantity.ANGLE, "22.2.1");
-        t.step("c", "neutral axis where Mn / Pn = Mu / Pu", "", hit.c(), Quantity.LENGTH, "22.2.1");
-        t.step("εt", "strain of the outermost bar", "", r.epsT(), Quantity.STRAIN, "22.2.2.1");
-        t.step("φ", "from εt", "εt = {0}", r.phi(), Quantity.NUMBER, code.reductionClause(),
-            in(r.epsT(), Quantity.STRAIN));
-        t.step("Pn", "block and bars", "", r.N(), Quantity.FORCE, "22.4.2");
-        t.step("Mn", "√(Mnx² + Mny²)", "√({0}² + {1}²)", Math.hypot(r.Mx(), r.My()), Quantity.MOMENT, "22.4.1",
+        boolean reduces = code.reduces();
+        t.say("Axial force with bending", "Strain compatibility along the ray of the demand", code.axialBendingClause());
+        t.step("θ", "direction of the compression side", "", hit.theta(), Quantity.ANGLE, code.axialBendingClause());
+        t.step(reduces ? "c" : "x", reduces ? "neutral axis where Mn / Pn = Mu / Pu" : "neutral axis where MRd / NRd = MEd / NEd", "", hit.c(), Quantity.LENGTH,
+            code.axialBendingClause());
+        t.step(reduces ? "εt" : "εs", "strain of the outermost bar", "", r.epsT(), Quantity.STRAIN, code.axialBendingClause());
+        if (reduces) {
+            t.step("φ", "from εt", "εt = {0}", r.phi(), Quantity.NUMBER, code.reductionClause(), in(r.epsT(), Quantity.STRAIN));
+        }
+        t.step(reduces ? "Pn" : "NRd", "concrete and bars", "", r.N(), Quantity.FORCE, code.axialBendingClause());
+        t.step(reduces ? "Mn" : "MRd", "√(Mx² + My²)", "√({0}² + {1}²)", Math.hypot(r.Mx(), r.My()), Quantity.MOMENT, code.axialBendingClause(),
             in(r.Mx(), Quantity.MOMENT), in(r.My(), Quantity.MOMENT));
         code.axialCap(lift.material().fc(), context.basis().fy(), lift.section().shape().A(), cage.area(), t);
         double m = Math.hypot(d.mx(), d.my());
         if (hit.capped()) {
-            t.step("Pu / φPn,max", "Pu / φPn,max", "{0} / {1}", hit.utilisation(), Quantity.UTILISATION,
+            String use = reduces ? "Pu / φPn,max" : "NEd / NRd";
+            t.step(use, use, "{0} / {1}", hit.utilisation(), Quantity.UTILISATION,
                 code.axialCapClause(), in(d.p(), Quantity.FORCE), in(surface.section().axialCap, Quantity.FORCE));
         } else {
-            t.step("Mu / φMn", "on the ray, Pu with it", "{0} / {1}", hit.utilisation(), Quantity.UTILISATION, "22.4.1",
+            t.step(reduces ? "Mu / φMn" : "MEd / MRd", "on the ray, the axial force with it", "{0} / {1}", hit.utilisation(), Quantity.UTILISATION, code.axialBendingClause(),
                 in(m, Quantity.MOMENT), in(m / hit.utilisation(), Quantity.MOMENT));
         }
     }

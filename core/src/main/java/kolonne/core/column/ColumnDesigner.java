@@ -52,9 +52,9 @@ public final class ColumnDesigner {
     }
 
     private ColumnCage.LiftCage lift(ColumnStack.Lift lift, ColumnCage.LiftCage above) {
-        List<ColumnCage.LiftCage> all = arrangements(lift, above);
         LiftDemands demands = new LiftDemands(lift, context);
         List<LiftDemands.Demand> list = new ArrayList<>(demands.all());
+        List<ColumnCage.LiftCage> all = arrangements(lift, above, ColumnCheck.leastRatio(lift, context, list));
         list.removeIf(d -> Double.isInfinite(d.mx()) || Double.isInfinite(d.my()));
         ColumnCage.LiftCage chosen = ColumnCheck.inScope(lift.section().shape()) ? choose(lift, all, list) : all.get(0);
         return tied(lift, chosen, demands);
@@ -112,7 +112,7 @@ public final class ColumnDesigner {
     }
 
     /** All arrangements that fit, within the code's limits of steel, least steel first (or fewest bars first). */
-    private List<ColumnCage.LiftCage> arrangements(ColumnStack.Lift lift, ColumnCage.LiftCage above) {
+    private List<ColumnCage.LiftCage> arrangements(ColumnStack.Lift lift, ColumnCage.LiftCage above, double least) {
         Shape s = lift.section().shape();
         List<ColumnCage.LiftCage> out = new ArrayList<>();
         List<ColumnCage.LiftCage> unlimited = new ArrayList<>();
@@ -126,7 +126,7 @@ public final class ColumnDesigner {
         }
         for (ColumnCage.LiftCage c : unlimited) {
             double ratio = c.area() / s.A();
-            boolean legal = ratio >= code.columnMinimumRatio() - 1e-9 && ratio <= code.columnMaximumRatio() + 1e-9;
+            boolean legal = ratio >= least - 1e-9 && ratio <= code.columnMaximumRatio() + 1e-9;
             if (legal && fits(c, s) && notLess(c, above)) {
                 out.add(c);
             }

@@ -52,9 +52,9 @@ final class ColumnTieCheck {
         double needed = code.columnClearSpacing(cage.largest().diameter(), basis.aggregate());
         add("clear-spacing", "Clear distance of bars", Cause.BARS_DO_NOT_FIT, needed, least, Quantity.LENGTH,
             least > 0 ? needed / least : Double.POSITIVE_INFINITY, "", code.columnClearSpacingClause());
-        int fewest = 4;
+        int fewest = code.columnFewestBars(cage.circular());
         add("bar-count", "Number of bars", Cause.STEEL_BELOW_MINIMUM, fewest, cage.count(), Quantity.COUNT,
-            (double) fewest / cage.count(), "", "10.7.3.1");
+            (double) fewest / cage.count(), "", code.columnFewestBarsClause());
     }
 
     /** Clear distances of neighbouring bars along x and along y (along the ring of a circle) [mm]. */
@@ -76,7 +76,7 @@ final class ColumnTieCheck {
     private void ties() {
         double tieNeeded = code.smallestTie(cage.largest());
         add("tie-size", "Size of ties", Cause.TIE_ARRANGEMENT, tieNeeded, cage.tie().diameter(), Quantity.LENGTH,
-            tieNeeded / cage.tie().diameter(), "", "25.7.2.2");
+            tieNeeded / cage.tie().diameter(), "", code.smallestTieClause());
         if (!cage.circular()) {
             double[] gaps = gaps(cage, shape, basis);
             held("bars-held-x", "Bars held by ties, faces along x", cage.heldX(), gaps[0]);
@@ -117,18 +117,18 @@ final class ColumnTieCheck {
                     code.shearClause());
                 add("shear-limit-" + dir, "Shear along " + dir + ", limit of the concrete", Cause.SHEAR_LIMIT, v,
                     s.limit(), Quantity.FORCE, v / s.limit(), name, code.shearLimitClause());
-                counts |= v > 0.5 * s.concrete();
+                counts |= code.columnShearCounts(v, s);
                 high |= v - s.concrete() > 0.5 * (s.limit() - s.concrete());
-                if (v > 0.5 * s.concrete()) {
+                if (code.columnMinimumTies() && code.columnShearCounts(v, s)) {
                     double avs = input(axis, nu).avs();
                     add("minimum-ties-" + dir, "Minimum ties for shear along " + dir, Cause.STEEL_BELOW_MINIMUM,
-                        s.minimumAvs(), avs, Quantity.AREA_PER_LENGTH, s.minimumAvs() / avs, name, "10.6.2.2");
+                        s.minimumAvs(), avs, Quantity.AREA_PER_LENGTH, s.minimumAvs() / avs, name, code.columnMinimumTiesClause());
                 }
             }
             // Shear in both directions at once: the sum is limited where both exceed half (22.5.1.10, 22.5.1.11)
             if (u[0] > 0.5 && u[1] > 0.5) {
-                add("shear-both", "Shear in both directions", Cause.SHEAR, u[0] + u[1], 1.5, Quantity.NUMBER,
-                    (u[0] + u[1]) / 1.5, context.strength().combination(c).name(), "22.5.1.11");
+                add("shear-both", "Shear in both directions", Cause.SHEAR, u[0] + u[1], code.shearBothWays(), Quantity.NUMBER,
+                    (u[0] + u[1]) / code.shearBothWays(), context.strength().combination(c).name(), code.shearBothWaysClause());
             }
         }
         spacing(counts, high);

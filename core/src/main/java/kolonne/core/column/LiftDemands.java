@@ -95,8 +95,18 @@ public final class LiftDemands {
         return out;
     }
 
-    /** The three demands of a combination; records the second-order calculation. */
+    /** The demands of a combination: three places, about each axis in turn where the code asks for imperfections; records the second-order calculation. */
     void of(int c, List<Demand> out, Trace t) {
+        if (rules.leastEccentricity(lift.section().shape().depth()) <= 0) {
+            of(c, 0, 0, out, t);
+        } else {
+            of(c, 1, 0, out, t);
+            of(c, 0, 1, out, t);
+        }
+    }
+
+    /** @param ofX 1 where imperfections act in the plane of Mx, else 0; {@code ofY} in that of My */
+    private void of(int c, int ofX, int ofY, List<Demand> out, Trace t) {
         double pf = axial(foot, c);
         double pm = axial(middle, c);
         double ph = axial(head, c);
@@ -105,12 +115,22 @@ public final class LiftDemands {
         double myf = moment(foot, c, Analysis.MZ, sway.deltaMy());
         double myh = moment(head, c, Analysis.MZ, sway.deltaMy());
         double factor = Math.max(sway.deltaMx(), sway.deltaMy());
-        out.add(new Demand(c, Place.FOOT, pf, mxf, myf, factor));
-        out.add(middle(c, Math.max(Math.max(pf, pm), ph), pm, mxf, mxh, myf, myh, t));
-        out.add(new Demand(c, Place.HEAD, ph, mxh, myh, factor));
+        Shape s = lift.section().shape();
+        out.add(new Demand(c, Place.FOOT, pf, eccentric(mxf, pf, ofX, s.depth()), eccentric(myf, pf, ofY, s.width()), factor));
+        out.add(middle(c, Math.max(Math.max(pf, pm), ph), pm, mxf, mxh, myf, myh, ofX, ofY, t));
+        out.add(new Demand(c, Place.HEAD, ph, eccentric(mxh, ph, ofX, s.depth()), eccentric(myh, ph, ofY, s.width()), factor));
     }
 
-    private Demand middle(int c, double pMax, double pm, double mxf, double mxh, double myf, double myh, Trace t) {
+    /** A moment with the imperfection of the lift, by the least eccentricity at least, in the sense it has. */
+    private double eccentric(double m, double p, int counts, double h) {
+        if (counts == 0 || p <= 0) {
+            return m;
+        }
+        double size = Math.max(Math.abs(m) + p * rules.imperfection(lift.clear()), p * rules.leastEccentricity(h));
+        return m < 0 ? -size : size;
+    }
+
+    private Demand middle(int c, double pMax, double pm, double mxf, double mxh, double myf, double myh, int ofX, int ofY, Trace t) {
         double mxm = moment(middle, c, Analysis.MY, sway.deltaMx());
         double mym = moment(middle, c, Analysis.MZ, sway.deltaMy());
         Shape s = lift.section().shape();
@@ -124,9 +144,9 @@ public final class LiftDemands {
         }
         Slenderness.Magnified y = rules.braced(lift(myf, mym, myh, s.Iz(), s.width(), s.A(), pMax, sustained), t);
         if (!x.slender() && !y.slender()) {
-            return new Demand(c, Place.MIDDLE, pm, mxm, mym, Math.max(sway.deltaMx(), sway.deltaMy()));
+            return new Demand(c, Place.MIDDLE, pm, eccentric(mxm, pm, ofX, s.depth()), eccentric(mym, pm, ofY, s.width()), Math.max(sway.deltaMx(), sway.deltaMy()));
         }
-        return new Demand(c, Place.MIDDLE, pMax, x.moment(), y.moment(),
+        return new Demand(c, Place.MIDDLE, pMax, eccentric(x.moment(), pMax, ofX, s.depth()), eccentric(y.moment(), pMax, ofY, s.width()),
             Math.max(x.factor() * sway.deltaMx(), y.factor() * sway.deltaMy()));
     }
 
@@ -136,9 +156,14 @@ public final class LiftDemands {
         double m2 = Math.abs(a) < Math.abs(b) ? b : a;
         boolean single = m1 * m2 > 0;
         double bow = Math.abs(m - (a + b) / 2);
-        boolean transverse = bow > 0.02 * Math.max(Math.abs(m2), 1);
+        boolean mostlyImperfect = p > 0 && Math.abs(m2) < p * rules.imperfection(lift.clear());
+        boolean transverse = bow > 0.02 * Math.max(Math.abs(m2), 1) || mostlyImperfect;
+        Basis basis = context.basis();
+        double d0 = h - basis.columnCover() - basis.stirrupList().get(basis.stirrupList().size() - 1).diameter()
+            - basis.columnBarList().get(basis.columnBarList().size() - 1).diameter() / 2;
         return new Slenderness.Lift(single ? -Math.abs(m1) : Math.abs(m1), Math.abs(m2), lift.clear(), 1.0,
-            Math.sqrt(inertia / area), lift.material().E() * inertia, h, p, sustained, transverse);
+            Math.sqrt(inertia / area), lift.material().E() * inertia, h, p, sustained, transverse,
+            lift.material().fc(), basis.fy(), area, Math.max(0.5 * h, d0));
     }
 
     private double axial(int station, int c) {

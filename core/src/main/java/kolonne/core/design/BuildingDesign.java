@@ -83,6 +83,10 @@ public record BuildingDesign(Analysis analysis, Basis basis, List<BeamDesign> be
                 + "wind or earthquake case shears them or the model lists no storeys: their columns are designed as braced.",
                 "Add storeys and lateral load cases, or set the sway in the basis to braced."));
         }
+        if (!basis.designCode().reduces() && !columns.isEmpty()) {
+            out.add(Finding.note("frame.imperfections", "frame", "Imperfections of columns are taken into account (5.2(7)); the inclination of the frame as a "
+                + "whole (5.2(8)) is not added to the load cases.", "Add notional horizontal forces to the lateral load cases."));
+        }
         Set<String> lines = beams.stream().map(b -> b.line().id()).collect(Collectors.toSet());
         long lost = beamContext.hand().keySet().stream().filter(id -> !lines.contains(id)).count();
         if (lost > 0) {

@@ -1,17 +1,21 @@
 package kolonne.core.section;
 
 import java.util.List;
+import kolonne.core.code.ConcreteCurve;
 import kolonne.core.code.DesignCode;
 import kolonne.core.code.Steel;
 import kolonne.core.code.StressBlock;
 
 /**
- * A reinforced section under axial force and biaxial bending, by strain compatibility with the code's stress block.
+ * A reinforced section under axial force and biaxial bending, by strain compatibility with the code's stress block or curve.
  *
  * <p>Axes: x along the width, y along the depth, origin at the centroid. Compression positive; Mx is positive with
  * compression at +y, My with compression at +x. Symmetric about both axes (rectangle or circle, bars symmetric).
  */
 public final class ColumnSection {
+    /** Strips of the parabola; the force differs from the exact one by under a thousandth. */
+    private static final int STRIPS = 16;
+
     private final double width;
     private final double depth;
     private final boolean circle;
@@ -20,6 +24,8 @@ public final class ColumnSection {
     private final double[] barArea;
     private final double fy;
     private final StressBlock block;
+    /** The code's curve of concrete; null where the block stands for it. */
+    private final ConcreteCurve curve;
     private final DesignCode code;
     /** Design strength in pure compression with the code's cap, and in pure tension [N]. */
     public final double axialCap;
@@ -35,12 +41,13 @@ public final class ColumnSection {
         barX = bars.stream().mapToDouble(PlacedBar::x).toArray();
         barY = bars.stream().mapToDouble(PlacedBar::y).toArray();
         barArea = bars.stream().mapToDouble(PlacedBar::area).toArray();
-        this.fy = fy;
+        this.fy = code.designSteel(fy);
         this.code = code;
         block = code.block(fc);
+        curve = code.curve(fc).orElse(null);
         double ast = bars.stream().mapToDouble(PlacedBar::area).sum();
         axialCap = code.axialCap(fc, fy, shape.A(), ast, kolonne.core.explain.Trace.OFF);
-        tension = code.reduction(1, fy / Steel.ES) * fy * ast;
+        tension = code.reduction(1, fy / Steel.ES) * this.fy * ast;
     }
 
     /**
@@ -62,6 +69,9 @@ public final class ColumnSection {
         double ux = Math.cos(theta);
         double uy = Math.sin(theta);
         double top = reach(theta);
+        if (curve != null) {
+            return along(ux, uy, top, c);
+        }
         double a = Math.min(block.depth() * c, 2 * top);
         double[] concrete = circle ? circleBlock(top, a, ux, uy) : rectangleBlock(top - a, ux, uy);
         double n = block.stress() * concrete[0];
@@ -82,6 +92,47 @@ public final class ColumnSection {
             epsT = Math.max(epsT, -strain);
         }
         return new Resultant(n, mx, my, epsT, code.reduction(Math.max(0, epsT), fy / Steel.ES));
+    }
+
+    /** Resultants with the code's curve: the plateau as a whole, the parabola in strips parallel to the neutral axis. */
+    private Resultant along(double ux, double uy, double top, double c) {
+        double extreme = curve.extreme(c, 2 * top);
+        double[] sum = new double[3];
+        double plateau = Math.max(0, Math.min(2 * top, c * (1 - curve.plateau() / extreme)));
+        double[] before = cut(top, plateau, ux, uy);
+        add(sum, before, new double[3], curve.stress());
+        double end = Math.min(c, 2 * top);
+        for (int i = 1; i <= STRIPS && end > plateau; i++) {
+            double from = plateau + (end - plateau) * (i - 1) / STRIPS;
+            double to = plateau + (end - plateau) * i / STRIPS;
+            double[] after = cut(top, to, ux, uy);
+            add(sum, after, before, curve.at(extreme * (1 - (from + to) / 2 / c)));
+            before = after;
+        }
+        double n = sum[0];
+        double my = sum[1];
+        double mx = sum[2];
+        double epsT = Double.NEGATIVE_INFINITY;
+        for (int i = 0; i < barArea.length; i++) {
+            double strain = extreme * (1 - (top - (barX[i] * ux + barY[i] * uy)) / c);
+            double f = (Math.max(-fy, Math.min(fy, Steel.ES * strain)) - curve.at(strain)) * barArea[i];
+            n += f;
+            mx += f * barY[i];
+            my += f * barX[i];
+            epsT = Math.max(epsT, -strain);
+        }
+        return new Resultant(n, mx, my, epsT, code.reduction(Math.max(0, epsT), fy / Steel.ES));
+    }
+
+    /** Area and first moments of the part within a depth from the extreme. */
+    private double[] cut(double top, double depth, double ux, double uy) {
+        return circle ? circleBlock(top, depth, ux, uy) : rectangleBlock(top - depth, ux, uy);
+    }
+
+    private static void add(double[] sum, double[] after, double[] before, double stress) {
+        for (int k = 0; k < sum.length; k++) {
+            sum[k] += stress * (after[k] - before[k]);
+        }
     }
 
     /** Area and first moments (x, y) of a circular segment of depth a. */

@@ -33,18 +33,19 @@ public record FlexuralStrength(double c, double epsT, double phi, double Mn, dou
      */
     public static FlexuralStrength of(Shape shape, boolean sagging, List<BarLayer> layers, double fc, double fy,
                                       DesignCode code, Trace t) {
+        double f = code.designSteel(fy);
         StressBlock block = code.block(fc);
         double h = shape.depth();
         List<Shape.Strip> strips = shape.strips();
         double[] work = new double[2];
         double c = Root.find(q -> {
-            forces(strips, h, sagging, layers, fy, block, q, work);
+            forces(strips, h, sagging, layers, f, block, q, work);
             return work[0] / (block.stress() * h * shape.width());
         }, 1e-4 * h, 4 * h, 1e-9 * h);
-        forces(strips, h, sagging, layers, fy, block, c, work);
-        FlexuralStrength s = result(layers, fy, block, code, c, work[1]);
+        forces(strips, h, sagging, layers, f, block, c, work);
+        FlexuralStrength s = result(layers, f, block, code, c, work[1]);
         if (t.on()) {
-            s.explain(layers, fy, fc, block, code, t);
+            s.explain(layers, f, fc, block, code, t);
         }
         return s;
     }
@@ -94,22 +95,30 @@ public record FlexuralStrength(double c, double epsT, double phi, double Mn, dou
     }
 
     private void explain(List<BarLayer> layers, double fy, double fc, StressBlock block, DesignCode code, Trace t) {
-        t.step("β1", "from f′c", "f′c = {0}", block.depth(), Quantity.NUMBER, code.blockClause(),
+        boolean reduces = code.reduces();
+        t.step(reduces ? "β1" : "λ", reduces ? "from f′c" : "from fck", (reduces ? "f′c" : "fck") + " = {0}", block.depth(), Quantity.NUMBER, code.blockClause(),
             in(fc, Quantity.STRENGTH));
         for (BarLayer l : layers) {
             double strain = block.crushing() * (l.depth() - c) / c;
             double stress = Math.max(-fy, Math.min(fy, Steel.ES * strain));
-            t.step("fs", "Es εcu (d − c) / c, at most fy", "bars {0} at d = {1}, c = {2}", stress, Quantity.STRENGTH,
-                "22.2.1", in(l.area(), Quantity.AREA), in(l.depth(), Quantity.LENGTH), in(c, Quantity.LENGTH));
+            t.step(reduces ? "fs" : "σs", reduces ? "Es εcu (d − c) / c, at most fy" : "Es εcu3 (d − x) / x, at most fyd", "bars {0} at d = {1}, "
+                    + (reduces ? "c" : "x") + " = {2}", stress, Quantity.STRENGTH, reduces ? "22.2.1" : "3.2.7(2)", in(l.area(), Quantity.AREA),
+                in(l.depth(), Quantity.LENGTH), in(c, Quantity.LENGTH));
         }
-        t.step("a", "β1 c", "{0} × {1}", block.depth() * c, Quantity.LENGTH, code.blockClause(),
+        t.step(reduces ? "a" : "λx", reduces ? "β1 c" : "λ x", "{0} × {1}", block.depth() * c, Quantity.LENGTH, code.blockClause(),
             in(block.depth(), Quantity.NUMBER), in(c, Quantity.LENGTH));
-        t.step("εt", "εcu (dt − c) / c", "c = {0}", epsT, Quantity.STRAIN, "22.2.2.1", in(c, Quantity.LENGTH));
+        t.step(reduces ? "εt" : "εs", reduces ? "εcu (dt − c) / c" : "εcu3 (d − x) / x", (reduces ? "c" : "x") + " = {0}", epsT, Quantity.STRAIN,
+            reduces ? "22.2.2.1" : "6.1(2)", in(c, Quantity.LENGTH));
+        if (!reduces) {
+            t.step("MRd", "Σ forces of bars and block × lever", "As = {0}, d = {1}", Mn, Quantity.MOMENT, code.flexureClause(), in(as, Quantity.AREA),
+                in(d, Quantity.LENGTH));
+            return;
+        }
         t.step("φ", "from εt", "εt = {0}, εty = {1}", phi, Quantity.NUMBER, code.reductionClause(),
             in(epsT, Quantity.STRAIN), in(fy / Steel.ES, Quantity.STRAIN));
-        t.step("Mn", "Σ forces of bars and block × lever", "As = {0}, d = {1}", Mn, Quantity.MOMENT, "22.3.1",
+        t.step("Mn", "Σ forces of bars and block × lever", "As = {0}, d = {1}", Mn, Quantity.MOMENT, code.flexureClause(),
             in(as, Quantity.AREA), in(d, Quantity.LENGTH));
-        t.step("φMn", "φ Mn", "{0} × {1}", phiMn(), Quantity.MOMENT, "22.3.1", in(phi, Quantity.NUMBER),
+        t.step("φMn", "φ Mn", "{0} × {1}", phiMn(), Quantity.MOMENT, code.flexureClause(), in(phi, Quantity.NUMBER),
             in(Mn, Quantity.MOMENT));
     }
 }

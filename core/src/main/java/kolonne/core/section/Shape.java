@@ -47,6 +47,18 @@ public sealed interface Shape permits Shape.Rectangle, Shape.Tee, Shape.Ell, Sha
         return strips().stream().mapToDouble(Strip::area).sum();
     }
 
+    /** Mean width of the tension zone of the uncracked section, below the centroid if {@code sagging} [mm]. */
+    default double tensionWidth(boolean sagging) {
+        double zc = centroid();
+        double area = 0;
+        for (Strip s : strips()) {
+            double from = sagging ? s.from() : Math.max(s.from(), zc);
+            double to = sagging ? Math.min(s.to(), zc) : s.to();
+            area += Math.max(0, to - from) * s.width();
+        }
+        return area / (sagging ? zc : depth() - zc);
+    }
+
     /** Height of the centroid above the soffit [mm]. */
     default double centroid() {
         return strips().stream().mapToDouble(s -> s.area() * s.mid()).sum() / A();

@@ -1,7 +1,6 @@
 package kolonne.core.section;
 
 import kolonne.core.code.DesignCode;
-import kolonne.core.code.ShearInput;
 import kolonne.core.code.TorsionSection;
 import kolonne.core.explain.Trace;
 
@@ -28,14 +27,6 @@ public final class TorsionTube {
         }
         double x1 = Math.max(1, bw - 2 * cover - stirrup);
         double y1 = Math.max(1, h - 2 * cover - stirrup);
-        return new TorsionSection(fc, fy, fyt, bw, acp, pcp, x1 * y1, 2 * (x1 + y1));
-    }
-
-    /** Design shear strength of stirrups per Av/s [N per mm2/mm], from the code's own function. */
-    public static double stirrupStrength(DesignCode code, double fc, double fyt, double bw, double d) {
-        double minimum = code.shear(new ShearInput(fc, fyt, bw, d, bw * d, 0.01, 1, 0), Trace.OFF).minimumAvs();
-        double a = code.shear(new ShearInput(fc, fyt, bw, d, bw * d, 0.01, minimum, 0), Trace.OFF).total();
-        double b = code.shear(new ShearInput(fc, fyt, bw, d, bw * d, 0.01, 1.5 * minimum, 0), Trace.OFF).total();
-        return (b - a) / (0.5 * minimum);
+        return new TorsionSection(fc, fy, fyt, bw, h, acp, pcp, x1 * y1, 2 * (x1 + y1));
     }
 }

@@ -8,6 +8,8 @@ import com.fasterxml.jackson.databind.json.JsonMapper;
 import java.io.IOException;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
+import java.util.TreeMap;
 import java.util.stream.Collectors;
 import kolonne.core.basis.Basis;
 import kolonne.core.finding.Finding;
@@ -35,7 +37,7 @@ public final class BasisFile {
                       @JsonProperty(required = true) int layersMost,
                       @JsonProperty(required = true) double practicalCap,
                       @JsonProperty(required = true) String preference, Double liveDeflection, Double lastingDeflection,
-                      @JsonProperty(required = true) String swayX, @JsonProperty(required = true) String swayY) {}
+                      @JsonProperty(required = true) String swayX, @JsonProperty(required = true) String swayY, Map<String, Double> national) {}
 
     /** @param basis null if the text is not one */
     public record Read(Basis basis, List<Finding> findings) {}
@@ -45,7 +47,7 @@ public final class BasisFile {
             b.beamBars(), b.columnBars(), b.stirrups(), b.spacingStep(), b.spacingLeast(), b.spacingMost(),
             b.zonesMost(), b.legsMost(), b.layersMost(), b.practicalCap(), word(b.preference()), b.deflection().live(),
             b.deflection().lasting(), word(b.swayX()),
-            word(b.swayY()));
+            word(b.swayY()), new TreeMap<>(b.national()));
     }
 
     private static double round(double v) {
@@ -95,13 +97,17 @@ public final class BasisFile {
             || d.stirrups().contains(null)) {
             return failed("basis.field", "basis", "A field is null.", "Give every field a value.");
         }
+        if (d.national() != null && (d.national().containsValue(null) || d.national().containsKey(null))) {
+            return failed("basis.national", "basis, national", "A parameter has no value.", "Give it one, or leave it out for the recommended value.");
+        }
         // fields that older files do not have take the standard's value
         Basis.DeflectionLimits usual = Basis.DeflectionLimits.FLOOR;
         Basis.DeflectionLimits limits = new Basis.DeflectionLimits(d.liveDeflection() == null ? usual.live() : d.liveDeflection(),
             d.lastingDeflection() == null ? usual.lasting() : d.lastingDeflection());
         Basis b = new Basis(d.name(), d.code(), d.fyMpa(), d.fytMpa(), d.beamCoverMm(), d.columnCoverMm(),
             d.aggregateMm(), d.beamBars(), d.columnBars(), d.stirrups(), d.spacingStepMm(), d.spacingLeastMm(),
-            d.spacingMostMm(), d.zonesMost(), d.legsMost(), d.layersMost(), d.practicalCap(), preference, limits, swayX, swayY);
+            d.spacingMostMm(), d.zonesMost(), d.legsMost(), d.layersMost(), d.practicalCap(), preference, limits, swayX, swayY,
+            d.national() == null ? Map.of() : d.national());
         List<Finding> findings = b.check();
         return new Read(findings.isEmpty() ? b : null, findings);
     }

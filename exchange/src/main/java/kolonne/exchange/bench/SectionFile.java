@@ -9,10 +9,12 @@ import java.io.IOException;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import kolonne.core.basis.Basis;
 import kolonne.core.bench.BenchSection;
 import kolonne.core.bench.SectionBench;
 import kolonne.core.code.Bar;
-import kolonne.core.code.aci318.Aci318;
+import kolonne.core.code.BarCatalogue;
+import kolonne.core.code.DesignCode;
 import kolonne.core.explain.Step;
 import kolonne.core.finding.Finding;
 import kolonne.core.section.Shape;
@@ -35,7 +37,7 @@ public final class SectionFile {
 
     public record ShapeEntry(String shape, double b, double h, double bw, double bf, double hf, double d) {}
 
-    public record Entry(String id, String use, String units, ShapeEntry shape, double fc, double fy, Double fyt, Double cover, List<BarEntry> bars,
+    public record Entry(String id, String use, String units, String code, ShapeEntry shape, double fc, double fy, Double fyt, Double cover, List<BarEntry> bars,
                         StirrupEntry stirrups, List<ForceEntry> forces) {}
 
     public record Sections(List<Entry> sections) {}
@@ -91,12 +93,15 @@ public final class SectionFile {
         boolean column = "column".equals(e.use());
         int before = findings.size();
         bad(u == null, where + ", units", "The units are " + e.units() + ".", "Use SI or US.");
+        DesignCode code = u == null ? null : code(e.code(), u.name().equals("US"));
+        bad(u != null && code == null, where + ", code", "The code is " + e.code() + ", in " + e.units() + " units.", "Use one of " + String.join(", ", Basis.CODES)
+            + "; only aci-318-19 has US units.");
         bad(!column && !"beam".equals(e.use()), where + ", use", "The use is " + e.use() + ".", "Use beam or column.");
         bad(!(e.fc() > 0) || !(e.fy() > 0) || e.fyt() != null && !(e.fyt() > 0), where + ", fc, fy", "A strength is missing or not above zero.",
             "Give fc and fy.");
         bad(e.bars() == null || e.bars().isEmpty(), where + ", bars", "There are no bars.", "Give at least one.");
         Shape shape = u == null ? null : shape(e.shape(), u, column, where);
-        if (shape == null || findings.size() > before) {
+        if (shape == null || code == null || findings.size() > before) {
             return null;
         }
         boolean us = u.name().equals("US");
@@ -108,7 +113,7 @@ public final class SectionFile {
             return null;
         }
         double fyt = (e.fyt() == null ? e.fy() : e.fyt()) * u.stress();
-        BenchSection s = new BenchSection(e.id() == null ? place : e.id(), us ? Aci318.US : Aci318.SI, column, shape, e.fc() * u.stress(), e.fy() * u.stress(),
+        BenchSection s = new BenchSection(e.id() == null ? place : e.id(), code, column, shape, e.fc() * u.stress(), e.fy() * u.stress(),
             fyt, cover, bars, stirrup);
         List<BenchSection.Forces> forces = new ArrayList<>();
         for (ForceEntry f : e.forces() == null ? List.<ForceEntry>of() : e.forces()) {
@@ -135,12 +140,22 @@ public final class SectionFile {
         return out;
     }
 
+    /** The code that is named, else that of the units; null where they do not go together. */
+    private static DesignCode code(String key, boolean us) {
+        String k = key == null ? us ? "aci-318-19" : "aci-318m-19" : key;
+        if (!Basis.CODES.contains(k)) {
+            return null;
+        }
+        Basis b = Basis.standard(k);
+        return b.usUnits() == us ? b.designCode() : null;
+    }
+
     private static boolean flanged(ShapeEntry s) {
         return s.bw() > 0 && s.bf() >= s.bw() && s.hf() > 0 && s.hf() < s.h();
     }
 
     private Bar find(String label, boolean us, String where) {
-        Bar b = label == null ? null : (us ? Aci318.US : Aci318.SI).catalogue().find(label);
+        Bar b = label == null ? null : (us ? BarCatalogue.US : BarCatalogue.METRIC).find(label);
         bad(b == null, where, "There is no bar " + label + ".", "Use a label of the catalogue" + (us ? ", such as #8." : ", such as T20."));
         return b;
     }

@@ -108,8 +108,11 @@ final class Answers {
     record SchedulePage(String title, int total, int page, int size, List<ScheduleColumn> columns,
                         List<List<String>> rows) {}
 
-    /** @param standard the basis that a new project of the code starts with */
-    record CatalogueDto(String code, String name, boolean usUnits, List<String> bars, BasisFile.Dto standard) {}
+    /** A nationally determined parameter with the bounds of what can be meant. */
+    record ParameterDto(String key, String words, String clause, double recommended, double least, double most) {}
+
+    /** @param standard the basis that a new project of the code starts with; parameters that it leaves to nations */
+    record CatalogueDto(String code, String name, boolean usUnits, List<String> bars, BasisFile.Dto standard, List<ParameterDto> parameters) {}
 
     record Health(String status, String version) {}
 }

@@ -7,7 +7,6 @@ import java.util.NoSuchElementException;
 import java.util.Optional;
 import kolonne.core.basis.Basis;
 import kolonne.core.code.Bar;
-import kolonne.core.code.aci318.Aci318;
 import kolonne.exchange.basis.BasisFile;
 import kolonne.server.jobs.Job;
 import kolonne.server.jobs.Jobs;
@@ -68,12 +67,14 @@ final class ProjectRoutes {
     record CatalogueList(List<Answers.CatalogueDto> codes) {}
 
     private static CatalogueList catalogue() {
-        return new CatalogueList(List.of(of("aci-318m-19", Aci318.SI, false), of("aci-318-19", Aci318.US, true)));
+        return new CatalogueList(Basis.CODES.stream().map(ProjectRoutes::of).toList());
     }
 
-    private static Answers.CatalogueDto of(String key, Aci318 code, boolean us) {
-        return new Answers.CatalogueDto(key, code.name(), us, code.catalogue().bars().stream().map(Bar::label).toList(),
-            BasisFile.dto(Basis.standard(us)));
+    private static Answers.CatalogueDto of(String key) {
+        Basis standard = Basis.standard(key);
+        return new Answers.CatalogueDto(key, standard.designCode().name(), standard.usUnits(), standard.designCode().catalogue().bars().stream().map(Bar::label).toList(),
+            BasisFile.dto(standard), standard.parameters().stream().map(q -> new Answers.ParameterDto(q.key(), q.words(), q.clause(), q.recommended(), q.least(),
+                q.most())).toList());
     }
 
     private void upload(Context c) {

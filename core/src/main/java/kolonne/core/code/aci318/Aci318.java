@@ -2,8 +2,11 @@ package kolonne.core.code.aci318;
 
 import static kolonne.core.explain.Trace.in;
 
+import java.util.Optional;
 import kolonne.core.code.Bar;
 import kolonne.core.code.BarCatalogue;
+import kolonne.core.code.ConcreteCurve;
+import kolonne.core.code.CrackWidth;
 import kolonne.core.code.DesignCode;
 import kolonne.core.code.Serviceability;
 import kolonne.core.code.ShearInput;
@@ -61,6 +64,31 @@ public final class Aci318 implements DesignCode {
     }
 
     @Override
+    public double designSteel(double fy) {
+        return fy;
+    }
+
+    @Override
+    public Optional<ConcreteCurve> curve(double fc) {
+        return Optional.empty();
+    }
+
+    @Override
+    public boolean reduces() {
+        return true;
+    }
+
+    @Override
+    public String flexureClause() {
+        return "22.3";
+    }
+
+    @Override
+    public String axialBendingClause() {
+        return "22.4";
+    }
+
+    @Override
     public String blockClause() {
         return "22.2.2.4";
     }
@@ -78,7 +106,7 @@ public final class Aci318 implements DesignCode {
     }
 
     @Override
-    public double beamTensionStrain(double epsTy) {
+    public double beamTensionStrain(double epsTy, double fc) {
         return epsTy + 0.003;
     }
 
@@ -127,6 +155,29 @@ public final class Aci318 implements DesignCode {
         return "9.6.1.2";
     }
 
+    /** The web, or up to twice it where a cantilever's flange is in tension (9.6.1.2). */
+    @Override
+    public double minimumSteelWidth(double web, double width, double meanTension, boolean sagging, boolean cantilever) {
+        return !sagging && cantilever ? Math.min(width, 2 * web) : web;
+    }
+
+    /** A third more than the demand (9.6.1.3). */
+    @Override
+    public double minimumSteelExcess() {
+        return 4.0 / 3;
+    }
+
+    /** The strain limit of 9.3.3.1 stands for it. */
+    @Override
+    public double beamMaximumRatio() {
+        return Double.POSITIVE_INFINITY;
+    }
+
+    @Override
+    public String beamMaximumClause() {
+        return "9.3.3.1";
+    }
+
     @Override
     public ShearStrength shear(ShearInput s, Trace t) {
         return shear.strength(s, t);
@@ -147,9 +198,15 @@ public final class Aci318 implements DesignCode {
         return "9.6.3.4";
     }
 
+    /** (Vu / φ − Vc) / (fyt d) (22.5.8.5.3). */
     @Override
-    public double beamShearWithoutStirrups(double fc, double bw, double d) {
-        return PHI_SHEAR * form.rootStress(0.083, 1, fc) * bw * d;
+    public double shearSteel(ShearInput s, double v) {
+        return shear.steel(s, v);
+    }
+
+    @Override
+    public double shearSteelBesideTorsion(ShearInput s, double v) {
+        return shear.steel(s, v);
     }
 
     @Override
@@ -182,6 +239,47 @@ public final class Aci318 implements DesignCode {
     }
 
     @Override
+    public String smallestTieClause() {
+        return "25.7.2.2";
+    }
+
+    /** Ties are needed from half φVc (10.6.2.1). */
+    @Override
+    public boolean columnShearCounts(double v, ShearStrength s) {
+        return v > 0.5 * s.concrete();
+    }
+
+    @Override
+    public boolean columnMinimumTies() {
+        return true;
+    }
+
+    @Override
+    public String columnMinimumTiesClause() {
+        return "10.6.2.2";
+    }
+
+    @Override
+    public double shearBothWays() {
+        return 1.5;
+    }
+
+    @Override
+    public String shearBothWaysClause() {
+        return "22.5.1.11";
+    }
+
+    @Override
+    public int columnFewestBars(boolean circular) {
+        return 4;
+    }
+
+    @Override
+    public String columnFewestBarsClause() {
+        return "10.7.3.1";
+    }
+
+    @Override
     public double greatestUnheldDistance() {
         return form.length(150, 6);
     }
@@ -207,7 +305,7 @@ public final class Aci318 implements DesignCode {
     }
 
     @Override
-    public double layerClearSpacing() {
+    public double layerClearSpacing(double aggregate) {
         return form.length(25, 1);
     }
 
@@ -240,6 +338,11 @@ public final class Aci318 implements DesignCode {
     }
 
     @Override
+    public Optional<CrackWidth> crackWidth() {
+        return Optional.empty();
+    }
+
+    @Override
     public double developmentLength(Bar bar, double fc, double fy, boolean top, double clear, double cover,
                                     boolean stirrups) {
         return anchorage.straight(bar, fc, fy, top, clear, cover, stirrups);
@@ -268,6 +371,22 @@ public final class Aci318 implements DesignCode {
 
     @Override
     public String extensionClause() {
+        return "9.7.3.3";
+    }
+
+    /** The extension or the development length, whichever is longer (9.7.3.3, 9.7.3.4). */
+    @Override
+    public double runPastNeed(double d, double db, double development) {
+        return Math.max(extension(d, db), development);
+    }
+
+    @Override
+    public double tensionShift(double d) {
+        return 0;
+    }
+
+    @Override
+    public String tensionShiftClause() {
         return "9.7.3.3";
     }
 
@@ -330,6 +449,11 @@ public final class Aci318 implements DesignCode {
     @Override
     public double columnMinimumRatio() {
         return 0.01;
+    }
+
+    @Override
+    public double columnMinimumSteel(double compression, double fy) {
+        return 0;
     }
 
     @Override

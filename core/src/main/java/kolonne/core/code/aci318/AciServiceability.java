@@ -60,4 +60,24 @@ final class AciServiceability implements Serviceability {
     public String limitClause() {
         return "24.2.2";
     }
+
+    @Override
+    public double creep() {
+        return 0;
+    }
+
+    @Override
+    public double shrinkage() {
+        return 0;
+    }
+
+    @Override
+    public double totalDivisor() {
+        return Double.POSITIVE_INFINITY;
+    }
+
+    @Override
+    public boolean limitsLive() {
+        return true;
+    }
 }

@@ -37,6 +37,15 @@ final class AciShear {
         return new ShearStrength(phi * vc, total, limit, minimum, high);
     }
 
+    /** Av/s for a shear with Vc of a section with minimum stirrups; infinite past φ (Vc + 0.66 √f'c bw d). */
+    double steel(ShearInput s, double v) {
+        ShearInput stirrups = new ShearInput(s.fc(), s.fyt(), s.bw(), s.d(), s.ag(), s.rhoW(), 1e6, s.nu());
+        double vc = concrete(stirrups, true, Trace.OFF);
+        double vs = v / Aci318.PHI_SHEAR - vc;
+        double most = form.rootStress(0.66, 8, s.fc()) * s.bw() * s.d();
+        return vs > most * (1 + 1e-9) ? Double.POSITIVE_INFINITY : Math.max(0, vs) / (Math.min(s.fyt(), form.stress(420, 60_000)) * s.d());
+    }
+
     /** Vc by table 22.5.5.1: row (a) with minimum stirrups, row (c) without. */
     private double concrete(ShearInput s, boolean withStirrups, Trace t) {
         double axial = Math.min(s.nu() / (6 * s.ag()), 0.05 * s.fc());

@@ -91,4 +91,15 @@ final class AciSlenderness implements Slenderness {
     public String swayClause() {
         return "6.6.4.6.2";
     }
+
+    @Override
+    public double imperfection(double effectiveLength) {
+        return 0;
+    }
+
+    /** The cap on the axial force (22.4.2.1) stands for it. */
+    @Override
+    public double leastEccentricity(double h) {
+        return 0;
+    }
 }

@@ -144,7 +144,7 @@ class Aci318Test {
     void momentMagnificationMatchesTheHandCalculation() {
         double e = 27_800;
         double i = Math.pow(400, 4) / 12;
-        Slenderness.Lift l = new Slenderness.Lift(0, 100e6, 4000, 1, 400 / Math.sqrt(12), e * i, 400, 1000e3, 0.6, false);
+        Slenderness.Lift l = new Slenderness.Lift(0, 100e6, 4000, 1, 400 / Math.sqrt(12), e * i, 400, 1000e3, 0.6, false, 30, 420, 160_000, 340);
         double pc = Math.PI * Math.PI * 0.4 * e * i / 1.6 / (4000.0 * 4000);
         double delta = Math.max(1, 0.6 / (1 - 1000e3 / (0.75 * pc)));
         Slenderness.Magnified m = Aci318.SI.slenderness().braced(l, Trace.OFF);
@@ -156,7 +156,7 @@ class Aci318Test {
     @Test
     void aLiftBeyondItsBucklingLoadHasNoMoment() {
         double i = Math.pow(300, 4) / 12;
-        Slenderness.Lift l = new Slenderness.Lift(-50e6, 50e6, 9000, 1, 86.6, 27_800 * i, 300, 2500e3, 0.6, false);
+        Slenderness.Lift l = new Slenderness.Lift(-50e6, 50e6, 9000, 1, 86.6, 27_800 * i, 300, 2500e3, 0.6, false, 30, 420, 160_000, 340);
         assertTrue(Double.isInfinite(Aci318.SI.slenderness().braced(l, Trace.OFF).moment()));
     }
 
@@ -164,9 +164,9 @@ class Aci318Test {
     void doubleCurvatureIsLessSlenderThanSingle() {
         double i = Math.pow(400, 4) / 12;
         double lu = 4500;
-        assertTrue(!Aci318.SI.slenderness().braced(new Slenderness.Lift(100e6, 100e6, lu, 1, 115.5, 27_800 * i, 400, 1e6, 0.6, false),
+        assertTrue(!Aci318.SI.slenderness().braced(new Slenderness.Lift(100e6, 100e6, lu, 1, 115.5, 27_800 * i, 400, 1e6, 0.6, false, 30, 420, 160_000, 340),
             Trace.OFF).slender());
-        assertTrue(Aci318.SI.slenderness().braced(new Slenderness.Lift(-100e6, 100e6, lu, 1, 115.5, 27_800 * i, 400, 1e6, 0.6, false),
+        assertTrue(Aci318.SI.slenderness().braced(new Slenderness.Lift(-100e6, 100e6, lu, 1, 115.5, 27_800 * i, 400, 1e6, 0.6, false, 30, 420, 160_000, 340),
             Trace.OFF).slender());
     }
 
@@ -183,7 +183,7 @@ class Aci318Test {
         Basis b = Basis.standard(false);
         Basis bad = new Basis("x", b.code(), 42, b.fyt(), b.beamCover(), b.columnCover(), b.aggregate(), java.util.List.of("T19"),
             b.columnBars(), b.stirrups(), b.spacingStep(), b.spacingLeast(), b.spacingMost(), b.zonesMost(), b.legsMost(),
-            b.layersMost(), Double.NaN, b.preference(), b.deflection(), b.swayX(), b.swayY());
+            b.layersMost(), Double.NaN, b.preference(), b.deflection(), b.swayX(), b.swayY(), b.national());
         assertEquals(java.util.List.of("basis.fy", "basis.practicalCap", "basis.beamBars"),
             bad.check().stream().map(f -> f.code()).toList());
     }

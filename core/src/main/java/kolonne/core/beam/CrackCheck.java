@@ -1,0 +1,166 @@
+package kolonne.core.beam;
+
+import java.util.List;
+import kolonne.core.analysis.Analysis;
+import kolonne.core.basis.Basis;
+import kolonne.core.check.CheckResult;
+import kolonne.core.check.Governing;
+import kolonne.core.code.CrackWidth;
+import kolonne.core.code.Steel;
+import kolonne.core.demand.Demands;
+import kolonne.core.explain.Quantity;
+import kolonne.core.explain.Trace;
+import kolonne.core.finding.Cause;
+import kolonne.core.section.BarLayer;
+import kolonne.core.section.CrackedSection;
+import kolonne.core.section.Shape;
+
+/** Width of cracks under quasi-permanent load and stresses under characteristic load, for codes that compute them. */
+final class CrackCheck {
+    private final BeamLine line;
+    private final BeamCage cage;
+    private final BeamContext context;
+    private final BarsAt bars;
+    private final Governing governing;
+    private final Basis basis;
+    private final CrackWidth rules;
+
+    CrackCheck(BeamLine line, BeamCage cage, BeamContext context, BarsAt bars, Governing governing, CrackWidth rules) {
+        this.line = line;
+        this.cage = cage;
+        this.context = context;
+        this.bars = bars;
+        this.governing = governing;
+        this.basis = context.basis();
+        this.rules = rules;
+    }
+
+    void run() {
+        for (int i = 0; i < line.stations().size(); i++) {
+            for (boolean sagging : new boolean[] {true, false}) {
+                width(i, sagging);
+                stresses(i, sagging);
+            }
+        }
+    }
+
+    /** The larger use of crack width and of steel stress at every station, for the choice of bars. */
+    double[] uses(boolean sagging) {
+        double[] out = new double[line.stations().size()];
+        for (int i = 0; i < out.length; i++) {
+            BeamLine.Station s = line.stations().get(i);
+            BeamLine.Span span = line.spans().get(s.span());
+            Moment m = largest(context.sustained(), s, sagging);
+            CrackWidth.Cracked c = m.m() <= BeamCheck.negligible(span) ? null : cracked(s, span, sagging, m.m());
+            Moment all = largest(context.service(), s, sagging);
+            double stress = c == null || m.m() <= 0 ? 0 : c.stress() * all.m() / m.m() / rules.steelStress(basis.fy());
+            out[i] = c == null ? 0 : Math.max(rules.width(c, Trace.OFF) / rules.limit(), stress);
+        }
+        return out;
+    }
+
+    /** Largest moment of a face over some combinations [Nmm] and its combination; -1 for none. */
+    private record Moment(double m, int combination) {}
+
+    private Moment largest(Demands d, BeamLine.Station s, boolean sagging) {
+        double m = 0;
+        int best = -1;
+        for (int c = 0; c < d.count(); c++) {
+            double v = d.at(s.memberNumber(), s.station(), c, Analysis.MY) * (sagging ? 1 : -1);
+            if (v > m) {
+                m = v;
+                best = c;
+            }
+        }
+        return new Moment(m, best);
+    }
+
+    private void width(int i, boolean sagging) {
+        BeamLine.Station s = line.stations().get(i);
+        BeamLine.Span span = line.spans().get(s.span());
+        Moment m = largest(context.sustained(), s, sagging);
+        CrackWidth.Cracked c = m.m() <= BeamCheck.negligible(span) ? null : cracked(s, span, sagging, m.m());
+        if (c != null) {
+            double w = rules.width(c, Trace.OFF);
+            add("crack-width", "Crack width, " + (sagging ? "bottom" : "top"), w, rules.limit(), Quantity.DEFLECTION, i, context.sustained().combination(m.combination()).name(),
+                rules.clause());
+        }
+    }
+
+    /** The cracked section with creep; null where no bars are in tension. */
+    CrackWidth.Cracked cracked(BeamLine.Station s, BeamLine.Span span, boolean sagging, double moment) {
+        BeamCage.Face face = sagging ? BeamCage.Face.BOTTOM : BeamCage.Face.TOP;
+        double x = GroupLayout.within(line, basis, s.x());
+        List<BarLayer> layers = bars.layers(x, span, sagging, true);
+        double as = bars.areaAt(x, face);
+        if (as <= 0) {
+            return null;
+        }
+        Shape shape = span.section().shape();
+        double n = Steel.ES / span.material().E() * (1 + rules.creep());
+        CrackedSection section = CrackedSection.of(shape, sagging, layers, n);
+        double deepest = layers.stream().mapToDouble(BarLayer::depth).max().orElse(0);
+        double stress = n * moment * (deepest - section.depth()) / section.inertia();
+        double d = bars.effectiveDepth(x, span, face);
+        BeamCage.Zone zone = cage.zoneAt(span.number(), s.x());
+        double cover = basis.beamCover() + (zone == null ? 0 : zone.bar().diameter());
+        double squares = 0;
+        double sum = 0;
+        int count = 0;
+        for (BeamCage.Group g : cage.groups()) {
+            if (g.face() == face && x >= g.from() - 1e-6 && x <= g.to() + 1e-6) {
+                squares += g.count() * g.bar().diameter() * g.bar().diameter();
+                sum += g.count() * g.bar().diameter();
+                count += g.layer() == 1 ? g.count() : 0;
+            }
+        }
+        double diameter = squares / sum; // (7.12)
+        double spacing = count > 1 ? (shape.webWidth() - 2 * cover - diameter) / (count - 1) : shape.webWidth();
+        return new CrackWidth.Cracked(shape.depth(), d, section.depth(), shape.webWidth(), as, diameter, cover, spacing, stress, span.material().fc());
+    }
+
+    private void stresses(int i, boolean sagging) {
+        BeamLine.Station s = line.stations().get(i);
+        BeamLine.Span span = line.spans().get(s.span());
+        Moment m = largest(context.service(), s, sagging);
+        double x = GroupLayout.within(line, basis, s.x());
+        if (m.m() <= BeamCheck.negligible(span) || bars.areaAt(x, sagging ? BeamCage.Face.BOTTOM : BeamCage.Face.TOP) <= 0) {
+            return;
+        }
+        List<BarLayer> layers = bars.layers(x, span, sagging, true);
+        double deepest = layers.stream().mapToDouble(BarLayer::depth).max().orElse(0);
+        double n = Steel.ES / span.material().E();
+        CrackedSection early = CrackedSection.of(span.section().shape(), sagging, layers, n);
+        CrackedSection late = CrackedSection.of(span.section().shape(), sagging, layers, n * (1 + rules.creep()));
+        String combination = context.service().combination(m.combination()).name();
+        add("steel-stress", "Steel stress, characteristic", n * (1 + rules.creep()) * m.m() * (deepest - late.depth()) / late.inertia(), rules.steelStress(basis.fy()),
+            Quantity.STRESS, i, combination, rules.stressClause());
+        if (Double.isInfinite(rules.concreteStress(span.material().fc()))) {
+            return;
+        }
+        add("concrete-stress", "Concrete stress, characteristic", m.m() * early.depth() / early.inertia(), rules.concreteStress(span.material().fc()), Quantity.STRESS, i,
+            combination, rules.stressClause());
+    }
+
+    private void add(String kind, String title, double demand, double limit, Quantity q, int station, String combination, String clause) {
+        if (governing.governs(kind, demand / limit)) {
+            BeamLine.Station s = line.stations().get(station);
+            governing.add(new CheckResult(kind, title, Cause.CRACK, demand, limit, q, demand / limit, combination, BeamCheck.place(line, s.x(), s.span(), context),
+                s.x(), s.span(), station, clause));
+        }
+    }
+
+    /** The calculation of the crack width at a station. */
+    void explain(int station, Trace t) {
+        BeamLine.Station s = line.stations().get(station);
+        BeamLine.Span span = line.spans().get(s.span());
+        for (boolean sagging : new boolean[] {true, false}) {
+            Moment m = largest(context.sustained(), s, sagging);
+            CrackWidth.Cracked c = m.m() <= BeamCheck.negligible(span) ? null : cracked(s, span, sagging, m.m());
+            if (c != null) {
+                t.say("Crack width, " + (sagging ? "bottom" : "top"), context.sustained().combination(m.combination()).name(), rules.clause());
+                rules.width(c, t);
+            }
+        }
+    }
+}

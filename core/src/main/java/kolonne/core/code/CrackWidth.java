@@ -1,0 +1,41 @@
+package kolonne.core.code;
+
+import kolonne.core.explain.Trace;
+
+/** Rules for the width of cracks and for stresses under service load, of codes that compute them. */
+public interface CrackWidth {
+    /**
+     * A cracked section under quasi-permanent load.
+     *
+     * @param h        depth [mm]
+     * @param d        effective depth [mm]
+     * @param x        depth of the neutral axis [mm]
+     * @param b        width of the tension zone [mm]
+     * @param as       tension steel [mm2]
+     * @param diameter mean of the tension bars [mm]
+     * @param cover    clear cover of the bars [mm]
+     * @param spacing  of the bars nearest to the face [mm]
+     * @param stress   of the steel [MPa]
+     * @param fc       f'c or fck [MPa]
+     */
+    record Cracked(double h, double d, double x, double b, double as, double diameter, double cover, double spacing, double stress, double fc) {}
+
+    /** Width of a crack [mm]. */
+    double width(Cracked c, Trace t);
+
+    /** Largest width [mm]. */
+    double limit();
+
+    String clause();
+
+    /** Creep coefficient for stresses of long duration. */
+    double creep();
+
+    /** Largest stress of steel under characteristic load [MPa]. */
+    double steelStress(double fy);
+
+    /** Largest stress of concrete under characteristic load [MPa]; infinite where it is not limited. */
+    double concreteStress(double fc);
+
+    String stressClause();
+}

@@ -1,0 +1,528 @@
+package kolonne.core.code.en1992;
+
+import static kolonne.core.explain.Trace.in;
+
+import java.util.Map;
+import java.util.Optional;
+import java.util.concurrent.ConcurrentHashMap;
+import kolonne.core.code.Bar;
+import kolonne.core.code.BarCatalogue;
+import kolonne.core.code.ConcreteCurve;
+import kolonne.core.code.CrackWidth;
+import kolonne.core.code.DesignCode;
+import kolonne.core.code.Serviceability;
+import kolonne.core.code.ShearInput;
+import kolonne.core.code.ShearStrength;
+import kolonne.core.code.Slenderness;
+import kolonne.core.code.SpacingLimits;
+import kolonne.core.code.Steel;
+import kolonne.core.code.StressBlock;
+import kolonne.core.code.Torsion;
+import kolonne.core.explain.Quantity;
+import kolonne.core.explain.Trace;
+
+/** EN 1992-1-1:2004 + A1:2014. */
+public final class En1992 implements DesignCode {
+    private static final Map<Map<String, Double>, En1992> MADE = new ConcurrentHashMap<>();
+
+    private final EnParameters p;
+    private final EnShear shear;
+    private final EnTorsion torsion;
+    private final EnAnchorage anchorage;
+    private final EnServiceability serviceability;
+    private final EnSlenderness slenderness;
+    private final EnCrack crack;
+
+    private En1992(Map<String, Double> national) {
+        p = EnParameters.of(national);
+        shear = new EnShear(this, p);
+        torsion = new EnTorsion(this, shear);
+        anchorage = new EnAnchorage(this);
+        serviceability = new EnServiceability(p);
+        slenderness = new EnSlenderness(this, p);
+        crack = new EnCrack(p);
+    }
+
+    /** The code with national parameters in place of recommended values. */
+    public static En1992 of(Map<String, Double> national) {
+        return MADE.computeIfAbsent(Map.copyOf(national), En1992::new);
+    }
+
+    @Override
+    public String name() {
+        return "EN 1992-1-1";
+    }
+
+    @Override
+    public BarCatalogue catalogue() {
+        return BarCatalogue.METRIC;
+    }
+
+    /** fcd = αcc fck / γC (3.15). */
+    double fcd(double fck) {
+        return p.get("alphaCc") * fck / p.get("gammaC");
+    }
+
+    /** fctd = αct fctk,0.05 / γC (3.16). */
+    double fctd(double fck) {
+        return p.get("alphaCt") * EnConcrete.fctk(fck) / p.get("gammaC");
+    }
+
+    /** fyd = fyk / γS (3.2.7(2)). */
+    @Override
+    public double designSteel(double fy) {
+        return fy / p.get("gammaS");
+    }
+
+    @Override
+    public StressBlock block(double fc) {
+        return new StressBlock(EnConcrete.eta(fc) * fcd(fc), EnConcrete.lambda(fc), EnConcrete.crushing(fc));
+    }
+
+    @Override
+    public String blockClause() {
+        return "3.1.7(3)";
+    }
+
+    /** Parabola and rectangle (3.17, 3.18). */
+    @Override
+    public Optional<ConcreteCurve> curve(double fc) {
+        return Optional.of(new ConcreteCurve(fcd(fc), EnConcrete.plateau(fc), EnConcrete.crushing(fc), EnConcrete.exponent(fc)));
+    }
+
+    @Override
+    public boolean reduces() {
+        return false;
+    }
+
+    @Override
+    public double reduction(double tensionStrain, double yieldStrain) {
+        return 1;
+    }
+
+    @Override
+    public String reductionClause() {
+        return "2.4.2.4";
+    }
+
+    @Override
+    public String flexureClause() {
+        return "6.1";
+    }
+
+    @Override
+    public String axialBendingClause() {
+        return "6.1, 5.8.9";
+    }
+
+    /**
+     * Strain at the largest xu/d without redistribution and proof of rotation, δ = 1: 1 = k1 + k2 xu/d with k1 = 0.44, above C50/60 0.54, and
+     * k2 = 1.25 (0.6 + 0.0014 / εcu2) (5.5(4)).
+     */
+    @Override
+    public double beamTensionStrain(double yieldStrain, double fc) {
+        double crushing = EnConcrete.crushing(fc);
+        double xOverD = (1 - (fc <= 50 ? 0.44 : 0.54)) / (1.25 * (0.6 + 0.0014 / crushing));
+        return crushing * (1 / xOverD - 1);
+    }
+
+    @Override
+    public String beamTensionStrainClause() {
+        return "5.5(4)";
+    }
+
+    /** fcd (Ac − As) + σs As with the strain εc2 (6.1(3), figure 6.1). */
+    @Override
+    public double axialCap(double fc, double fy, double ag, double ast, Trace t) {
+        double stress = Math.min(designSteel(fy), EnConcrete.plateau(fc) * Steel.ES);
+        double cap = fcd(fc) * (ag - ast) + stress * ast;
+        if (t.on()) {
+            t.step("NRd", "fcd (Ac − As) + σs(εc2) As", "{0} × ({1} − {2}) + {3} × {2}", cap, Quantity.FORCE, axialCapClause(), in(fcd(fc), Quantity.STRENGTH),
+                in(ag, Quantity.AREA), in(ast, Quantity.AREA), in(stress, Quantity.STRENGTH));
+        }
+        return cap;
+    }
+
+    @Override
+    public String axialCapClause() {
+        return "6.1(3)";
+    }
+
+    /** 0.26 fctm / fyk bt d, at least 0.0013 bt d (9.1N). */
+    @Override
+    public double beamMinimumSteel(double fc, double fy, double bt, double d, Trace t) {
+        double ratio = Math.max(p.get("beamMinimum") * EnConcrete.fctm(fc) / fy, 0.0013);
+        double as = ratio * bt * d;
+        if (t.on()) {
+            t.step("As,min", "max(0.26 fctm / fyk, 0.0013) bt d", "{0} × {1} × {2}", as, Quantity.AREA, beamMinimumSteelClause(), in(ratio, Quantity.RATIO),
+                in(bt, Quantity.LENGTH), in(d, Quantity.LENGTH));
+        }
+        return as;
+    }
+
+    @Override
+    public String beamMinimumSteelClause() {
+        return "9.2.1.1(1)";
+    }
+
+    /** The mean width of the tension zone before cracking; only the web's where the flange is in compression. */
+    @Override
+    public double minimumSteelWidth(double web, double width, double meanTension, boolean sagging, boolean cantilever) {
+        return sagging ? web : meanTension;
+    }
+
+    /** No excess of strength replaces the least steel (9.2.1.1(1) note 2 concerns secondary members only). */
+    @Override
+    public double minimumSteelExcess() {
+        return Double.POSITIVE_INFINITY;
+    }
+
+    @Override
+    public double beamMaximumRatio() {
+        return p.get("beamMaximum");
+    }
+
+    @Override
+    public String beamMaximumClause() {
+        return "9.2.1.1(3)";
+    }
+
+    // ---- shear and torsion --------------------------------------------------------------------------------------------
+
+    @Override
+    public ShearStrength shear(ShearInput s, Trace t) {
+        return shear.strength(s, t);
+    }
+
+    @Override
+    public double shearSteel(ShearInput s, double v) {
+        return shear.steel(s, v);
+    }
+
+    @Override
+    public double shearSteelBesideTorsion(ShearInput s, double v) {
+        return shear.steelAt45(s, v);
+    }
+
+    @Override
+    public String shearClause() {
+        return "6.2.3";
+    }
+
+    @Override
+    public String shearLimitClause() {
+        return "6.2.3(3)";
+    }
+
+    @Override
+    public String shearMinimumClause() {
+        return "9.2.2(5)";
+    }
+
+    /** 0.75 d along (9.6N), 0.75 d and 600 mm across (9.8N). */
+    @Override
+    public SpacingLimits beamStirrupSpacing(double d, boolean highVs) {
+        return new SpacingLimits(0.75 * d, Math.min(0.75 * d, 600), "9.2.2(6), (8)");
+    }
+
+    /** min(20 φ, b, 400), times 0.6 throughout, as near beams and laps (9.5.3(3), (4)). */
+    @Override
+    public double columnTieSpacing(Bar bar, Bar tie, double leastDimension, double d, boolean shearCounts, boolean highVs) {
+        double s = 0.6 * Math.min(Math.min(20 * bar.diameter(), leastDimension), p.get("tieMost"));
+        return shearCounts ? Math.min(s, 0.75 * d) : s;
+    }
+
+    @Override
+    public String columnTieSpacingClause() {
+        return "9.5.3(3), (4)";
+    }
+
+    /** 6 mm and a quarter of the largest bar (9.5.3(1)). */
+    @Override
+    public double smallestTie(Bar bar) {
+        return Math.max(6, bar.diameter() / 4);
+    }
+
+    @Override
+    public String smallestTieClause() {
+        return "9.5.3(1)";
+    }
+
+    @Override
+    public double greatestUnheldDistance() {
+        return 150;
+    }
+
+    @Override
+    public String tieArrangementClause() {
+        return "9.5.3(6)";
+    }
+
+    @Override
+    public String cornerBarsClause() {
+        return "9.2.2(3)";
+    }
+
+    @Override
+    public boolean columnShearCounts(double v, ShearStrength s) {
+        return v > s.concrete();
+    }
+
+    /** The least links of beams are not asked for in columns (9.5.3). */
+    @Override
+    public boolean columnMinimumTies() {
+        return false;
+    }
+
+    @Override
+    public String columnMinimumTiesClause() {
+        return "9.5.3";
+    }
+
+    /** Shear in both directions: the code has no rule; as for an ellipse the sum of squares may not pass 1, so that the sum of 1.41 is the most. */
+    @Override
+    public double shearBothWays() {
+        return Math.sqrt(2);
+    }
+
+    @Override
+    public String shearBothWaysClause() {
+        return "6.2.1";
+    }
+
+    @Override
+    public Torsion torsion() {
+        return torsion;
+    }
+
+    // ---- detailing ----------------------------------------------------------------------------------------------------
+
+    /** max(φ, dg + 5, 20) (8.2(2)). */
+    @Override
+    public double beamClearSpacing(double barDiameter, double aggregate) {
+        return Math.max(Math.max(barDiameter, aggregate + 5), 20);
+    }
+
+    @Override
+    public double layerClearSpacing(double aggregate) {
+        return Math.max(aggregate + 5, 20);
+    }
+
+    @Override
+    public String beamClearSpacingClause() {
+        return "8.2(2)";
+    }
+
+    @Override
+    public double columnClearSpacing(double barDiameter, double aggregate) {
+        return beamClearSpacing(barDiameter, aggregate);
+    }
+
+    @Override
+    public String columnClearSpacingClause() {
+        return "8.2(2)";
+    }
+
+    @Override
+    public int columnFewestBars(boolean circular) {
+        return 4;
+    }
+
+    @Override
+    public String columnFewestBarsClause() {
+        return "9.5.2(4)";
+    }
+
+    /** Table 7.3N for wk = 0.3 mm with a quasi-permanent stress of 0.6 fyd; the width itself is checked where it can be. */
+    @Override
+    public double crackSpacing(double fy, double clearCover) {
+        return Math.max(50, Math.min(300, 300 - (0.6 * designSteel(fy) - 160) / 40 * 50));
+    }
+
+    @Override
+    public String crackSpacingClause() {
+        return "7.3.3, table 7.3N";
+    }
+
+    @Override
+    public Optional<CrackWidth> crackWidth() {
+        return Optional.of(crack);
+    }
+
+    @Override
+    public double developmentLength(Bar bar, double fc, double fy, boolean top, double clear, double cover, boolean stirrups) {
+        return anchorage.straight(bar, fc, fy, top);
+    }
+
+    @Override
+    public String developmentClause() {
+        return "8.4.4(1)";
+    }
+
+    @Override
+    public double hookLength(Bar bar, double fc, double fy, Trace t) {
+        return anchorage.hooked(bar, fc, fy, t);
+    }
+
+    @Override
+    public String hookClause() {
+        return "8.4.4(1)";
+    }
+
+    /** al = z (cot θ − cot α) / 2 with the flattest strut and z = 0.9 d (9.2). */
+    @Override
+    public double tensionShift(double d) {
+        return 0.45 * d * p.get("cotMost");
+    }
+
+    @Override
+    public String tensionShiftClause() {
+        return "9.2.1.3(2)";
+    }
+
+    /** None beside the shift: bars count by the part of them that is anchored (figure 9.2). */
+    @Override
+    public double extension(double d, double barDiameter) {
+        return 0;
+    }
+
+    @Override
+    public String extensionClause() {
+        return "9.2.1.3(2)";
+    }
+
+    @Override
+    public double runPastNeed(double d, double barDiameter, double development) {
+        return development; // the moments are shifted before
+    }
+
+    @Override
+    public double cutOffUse(double v, double vn, double m, double continuing, double barDiameter) {
+        return 0;
+    }
+
+    @Override
+    public String cutOffClause() {
+        return "9.2.1.3";
+    }
+
+    @Override
+    public double bottomIntoSupport(boolean simple) {
+        return p.get("bottomIntoSupport");
+    }
+
+    @Override
+    public String bottomIntoSupportClause() {
+        return "9.2.1.4(1), 9.2.1.5(1)";
+    }
+
+    /** Table 7.4N, concrete highly stressed (ρ = 1.5 %), d = 0.9 h; times 500 / fyk (7.17). */
+    @Override
+    public double leastDepth(double span, SpanEnds ends, double fy, Trace t) {
+        double ratio = switch (ends) {
+            case SIMPLE -> 14;
+            case ONE_END_CONTINUOUS -> 18;
+            case BOTH_ENDS_CONTINUOUS -> 20;
+            case CANTILEVER -> 6;
+        } * Math.min(1, 500 / fy);
+        double h = span / ratio / 0.9;
+        if (t.on()) {
+            t.step("hmin", "l / (l/d) / 0.9", "{0} / {1} / 0.9", h, Quantity.LENGTH, leastDepthClause(), in(span, Quantity.LENGTH), in(ratio, Quantity.NUMBER));
+        }
+        return h;
+    }
+
+    @Override
+    public String leastDepthClause() {
+        return "7.4.2, table 7.4N";
+    }
+
+    @Override
+    public double columnMinimumRatio() {
+        return p.get("columnMinimum");
+    }
+
+    /** 0.10 NEd / fyd. */
+    @Override
+    public double columnMinimumSteel(double compression, double fy) {
+        return p.get("columnMinimumForce") * Math.max(0, compression) / designSteel(fy);
+    }
+
+    @Override
+    public double columnMaximumRatio() {
+        return p.get("columnMaximum");
+    }
+
+    @Override
+    public String columnRatioClause() {
+        return "9.5.2(2), (3)";
+    }
+
+    @Override
+    public Slenderness slenderness() {
+        return slenderness;
+    }
+
+    @Override
+    public Serviceability serviceability() {
+        return serviceability;
+    }
+
+    /** Axial force under 0.1 fcd Ac leaves the member a beam; the code draws the line at 9.2 against 9.5 by role. */
+    @Override
+    public double beamAxialLimit(double fc, double ag) {
+        return 0.1 * fcd(fc) * ag;
+    }
+
+    @Override
+    public String beamAxialClause() {
+        return "6.1";
+    }
+
+    /** A beam is at least three times as long as deep (5.3.1(3)). */
+    @Override
+    public double deepBeamRatio() {
+        return 3;
+    }
+
+    @Override
+    public String deepBeamClause() {
+        return "5.3.1(3)";
+    }
+
+    /** Ties of the perimeter (9.10.2.2) come from the structure's layout, not from the beam; a quarter of the bottom runs on. */
+    @Override
+    public double integrityPart(boolean bottom) {
+        return bottom ? p.get("bottomIntoSupport") : 0;
+    }
+
+    @Override
+    public String integrityClause() {
+        return "9.2.1.5(1)";
+    }
+
+    @Override
+    public double inflectionPart() {
+        return 0;
+    }
+
+    @Override
+    public double inflectionRun(double d, double barDiameter, double clearSpan) {
+        return 0;
+    }
+
+    @Override
+    public String inflectionClause() {
+        return "9.2.1.3";
+    }
+
+    @Override
+    public double skinSteelDepth() {
+        return 1000;
+    }
+
+    @Override
+    public String skinSteelClause() {
+        return "7.3.3(3)";
+    }
+}

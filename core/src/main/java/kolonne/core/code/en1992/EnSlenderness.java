@@ -1,0 +1,108 @@
+package kolonne.core.code.en1992;
+
+import static kolonne.core.explain.Trace.in;
+
+import kolonne.core.code.Slenderness;
+import kolonne.core.code.Steel;
+import kolonne.core.explain.Quantity;
+import kolonne.core.explain.Trace;
+
+/** Second order by EN 1992-1-1 section 5.8: slenderness limit 5.8.3.1, nominal curvature 5.8.8, with Kr = 1. */
+final class EnSlenderness implements Slenderness {
+    /** B = √(1 + 2ω) where ω is not known (5.8.3.1(1)). */
+    private static final double B = 1.1;
+    /** Curvature distribution, c ≈ π² (5.8.8.2(4)). */
+    private static final double CURVATURE = 10;
+
+    private final En1992 code;
+    private final EnParameters p;
+
+    EnSlenderness(En1992 code, EnParameters p) {
+        this.code = code;
+        this.p = p;
+    }
+
+    @Override
+    public Magnified braced(Lift l, Trace t) {
+        double l0 = l.k() * l.lu();
+        double lambda = l0 / l.r();
+        double n = l.pu() / (l.ag() * code.fcd(l.fc()));
+        if (n <= 0) {
+            return new Magnified(l.m2(), 1, false);
+        }
+        double creep = p.get("creep") * l.sustained();
+        // m1 is negative in single curvature here, rm = M01 / M02 positive there; a load between the ends takes rm = 1
+        double rm = l.transverse() || l.m2() <= 0 ? 1 : -l.m1() / l.m2();
+        double limit = p.get("slenderness") / (1 + 0.2 * creep) * B * (1.7 - rm) / Math.sqrt(n);
+        if (t.on()) {
+            t.step("λ", "l0 / i", "{0} / {1}", lambda, Quantity.NUMBER, "5.8.3.2(1)", in(l0, Quantity.LENGTH), in(l.r(), Quantity.LENGTH));
+            t.step("λlim", "20 A B C / √n", "φef = {0}, rm = {1}, n = {2}", limit, Quantity.NUMBER, "5.8.3.1(1)", in(creep, Quantity.NUMBER), in(rm, Quantity.NUMBER),
+                in(n, Quantity.NUMBER));
+        }
+        return lambda <= limit ? new Magnified(l.m2(), 1, false) : curvature(l, l0, lambda, creep, t);
+    }
+
+    private Magnified curvature(Lift l, double l0, double lambda, double creep, Trace t) {
+        double beta = 0.35 + l.fc() / 200 - lambda / 150;
+        double factor = Math.max(1, 1 + beta * creep);
+        double yield = code.designSteel(l.fy()) / Steel.ES;
+        double curvature = factor * yield / (0.45 * l.d());
+        double e2 = curvature * l0 * l0 / CURVATURE;
+        // (5.32): opposite signs make M01 negative
+        double m0e = l.transverse() ? l.m2() : Math.max(0.6 * l.m2() - 0.4 * l.m1(), 0.4 * l.m2());
+        double m = Math.max(l.m2(), m0e + l.pu() * e2);
+        if (t.on()) {
+            t.step("1/r", "Kr Kφ εyd / (0.45 d)", "1.0 × {0} × {1} / (0.45 × {2})", curvature * 1000, Quantity.NUMBER, "5.8.8.3(1), per m", in(factor, Quantity.NUMBER),
+                in(yield, Quantity.STRAIN), in(l.d(), Quantity.LENGTH));
+            t.step("e2", "(1/r) l0² / 10", "l0 = {0}", e2, Quantity.LENGTH, "5.8.8.2(3)", in(l0, Quantity.LENGTH));
+            t.step("M0e", "0.6 M02 + 0.4 M01 ≥ 0.4 M02", "M02 = {0}", m0e, Quantity.MOMENT, "5.8.8.2(2)", in(l.m2(), Quantity.MOMENT));
+            t.step("MEd", "M0e + NEd e2", "{0} + {1} × {2}", m, Quantity.MOMENT, "5.8.8.2(1)", in(m0e, Quantity.MOMENT), in(l.pu(), Quantity.FORCE),
+                in(e2, Quantity.LENGTH));
+        }
+        return new Magnified(m, l.m2() > 0 ? m / l.m2() : 1, true);
+    }
+
+    @Override
+    public double greatestFactor() {
+        return Double.POSITIVE_INFINITY;
+    }
+
+    @Override
+    public String bracedClause() {
+        return "5.8.8";
+    }
+
+    @Override
+    public String greatestFactorClause() {
+        return "5.8";
+    }
+
+    /** 1 / (1 − NEd / NB), the storey's index standing for NEd / NB (5.8.7.3(1), annex H). */
+    @Override
+    public double sway(double q) {
+        return q >= 1 ? Double.POSITIVE_INFINITY : Math.max(1, 1 / (1 - q));
+    }
+
+    /** Second-order effects under a tenth may be left out (5.8.2(6)). */
+    @Override
+    public double bracedIndex() {
+        return 0.10 / 1.10;
+    }
+
+    @Override
+    public String swayClause() {
+        return "5.8.7.3";
+    }
+
+    /** ei = l0 / 400 (5.2(7)). */
+    @Override
+    public double imperfection(double l0) {
+        return l0 / 400;
+    }
+
+    /** e0 = h / 30, at least 20 mm (6.1(4)). */
+    @Override
+    public double leastEccentricity(double h) {
+        return Math.max(h / 30, 20);
+    }
+}

@@ -52,6 +52,7 @@ export type Hand = Schemas['HandDto']
 export type HandAnswer = Schemas['HandSetDto']
 export type Identical = Schemas['IdenticalDto']
 export type Readings = Schemas['ReadingsDto']
+export type StirrupsWeighed = Schemas['StirrupsWeighedDto']
 export type Parameter = Schemas['ParameterDto']
 export type ForcePreview = Schemas['PreviewDto']
 
@@ -137,6 +138,7 @@ export const api = {
   redo: (id: string, version: number) => request<Project>(`${p(id)}/redo`, json('POST', {}, version)),
   element: (id: string, member: string, signal?: AbortSignal) => request<Element>(`${p(id)}/elements/${encodeURIComponent(member)}`, { signal }),
   preferences: (id: string, mark: string, signal?: AbortSignal) => request<Preferences>(`${p(id)}/members/${encodeURIComponent(mark)}/preferences`, { signal }),
+  stirrups: (id: string, mark: string, span: number, signal?: AbortSignal) => request<StirrupsWeighed>(`${p(id)}/members/${encodeURIComponent(mark)}/stirrups?span=${span}`, { signal }),
   tryHand: (id: string, mark: string, hand: Hand, signal?: AbortSignal) =>
     request<Beam>(`${p(id)}/members/${encodeURIComponent(mark)}/try`, { ...post(hand), signal }),
   handSet: (id: string, mark: string, version: number, hand: Hand) =>

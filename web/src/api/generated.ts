@@ -1758,6 +1758,56 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/projects/{id}/members/{mark}/stirrups": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Every arrangement of stirrups weighed for a span, the best first */
+        get: {
+            parameters: {
+                query?: {
+                    span?: string;
+                };
+                header?: never;
+                path: {
+                    id: string;
+                    mark: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["StirrupsWeighedDto"];
+                    };
+                };
+                /** @description What, where and how to mend */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/projects/{id}/members/{mark}/preferences": {
         parameters: {
             query?: never;
@@ -3109,6 +3159,10 @@ export interface components {
             legs: number;
             spacing: number;
         };
+        StirrupsWeighedDto: {
+            span: number;
+            options: components["schemas"]["WeighedDto"][];
+        };
         StoreySwayDto: {
             baseM: number;
             topM: number;
@@ -3189,6 +3243,16 @@ export interface components {
             id: string;
             name: string;
             elevationMm: number;
+        };
+        WeighedDto: {
+            size: string;
+            legs: number;
+            from: number[];
+            spacing: number[];
+            massKg: number;
+            pieces: number;
+            practical: boolean;
+            lost: string;
         };
         ZoneDto: {
             span: number;

@@ -79,7 +79,7 @@ export function BeamSheet({ id, beam: stored, units, state }: { id: string; beam
     <div className="sheet-body">
       <HatchDefs />
       <div className="drawing" ref={host} onMouseMove={(e) => setHover(at(e))} onMouseLeave={() => setHover(undefined)} onClick={(e) => { setFixed(at(e)); setPick(undefined) }}>
-        <EditStrip beam={beam} pick={pick} units={units} saving={hand.saving} onSave={save} onPick={setPick} />
+        <EditStrip id={id} beam={beam} pick={pick} units={units} saving={hand.saving} onSave={save} onPick={setPick} />
         <BeamElevation beam={beam} axis={axis} widthPx={width} units={units} pick={pick} end={end} stepMm={stepMm} onPick={setPick} onEnd={setEnd} onTry={hand.tryOut} onSave={save} />
         <UtilisationDiagram beam={beam} axis={axis} widthPx={width} />
         <MomentDiagram beam={beam} axis={axis} widthPx={width} units={units} station={station} />

@@ -2,9 +2,11 @@ import { Button, InputNumber, Select, Tooltip } from 'antd'
 import type { ReactNode } from 'react'
 import type { Beam, Hand } from '../../../api/client'
 import { distanceIn, lengthFrom, lengthIn, type Units } from '../../../lib/units'
+import { StirrupOptions } from './StirrupOptions'
 import { changeBars, changeSides, changeZone, handParts, isHand, NOTHING, removeBars, removeZone, splitZone, type Pick } from './hand'
 
 interface Props {
+  id: string
   beam: Beam
   pick?: Pick
   units: Units
@@ -74,7 +76,7 @@ function BarFields({ beam, index, units, onSave, onPick }: Props & { index: numb
   )
 }
 
-function ZoneFields({ beam, index, units, onSave, onPick }: Props & { index: number }) {
+function ZoneFields({ id, beam, index, units, onSave, onPick }: Props & { index: number }) {
   const z = beam.zones[index]!
   const first = beam.zones[index - 1]?.span !== z.span
   const alone = first && beam.zones[index + 1]?.span !== z.span
@@ -91,6 +93,7 @@ function ZoneFields({ beam, index, units, onSave, onPick }: Props & { index: num
       </Field>
       {!first && <Place words="begins" value={z.from} units={units} onChange={(from) => onSave(changeZone(beam, index, { from }))} />}
       <Button size="small" onClick={() => onSave(splitZone(beam, index))}>Split</Button>
+      <StirrupOptions id={id} beam={beam} span={z.span} units={units} onSave={(h) => { onPick(undefined); onSave(h) }} />
       {!alone && <Button size="small" onClick={() => { const h = removeZone(beam, index); onPick(undefined); if (h) onSave(h) }}>Merge</Button>}
     </>
   )

@@ -162,6 +162,16 @@ describe('the sheet as an editor', () => {
     await waitFor(() => expect(copy).toHaveBeenCalledWith('p', 'L1-B01', 5, ['L2-B01']))
   })
 
+  it('tells why other stirrups lost and takes one of them', async () => {
+    vi.spyOn(api, 'stirrups').mockResolvedValue({ span: 0, options: [{ size: 'T10', legs: 2, from: [200], spacing: [200], massKg: 20, pieces: 28, practical: true, lost: '' }, { size: 'T12', legs: 2, from: [200, 2000], spacing: [250, 300], massKg: 24, pieces: 22, practical: true, lost: '20 % heavier' }] })
+    await open()
+    await userEvent.click(screen.getByRole('button', { name: /Zone T10/ }))
+    await userEvent.click(screen.getByRole('button', { name: 'Why these?' }))
+    expect(await screen.findByText('20 % heavier')).toBeInTheDocument()
+    await userEvent.click(screen.getAllByRole('button', { name: 'use' })[1]!)
+    await waitFor(() => expect(sent[0]!.hand.stirrups['0']).toEqual([{ from: 200, size: 'T12', legs: 2, spacing: 250 }, { from: 2000, size: 'T12', legs: 2, spacing: 300 }]))
+  })
+
   it('reads every combination, largest first', async () => {
     vi.spyOn(api, 'readings').mockResolvedValue({ x: 3000, readings: [{ combination: '1.4D', moment: 90, shear: 8, torque: 0, axial: 0 }, { combination: '1.2D + 1.6L', moment: 180, shear: 2, torque: 0, axial: 0 }] })
     const { container } = render(<Around><BeamSheet id="p" beam={beam} units={SI} state={state} /></Around>)

@@ -1,12 +1,18 @@
 package kolonne.bench;
 
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
 import java.util.concurrent.TimeUnit;
 import kolonne.core.analysis.Analysis;
 import kolonne.core.analysis.FrameAnalysis;
 import kolonne.core.basis.Basis;
+import kolonne.core.beam.BeamCage;
 import kolonne.core.beam.BeamCheck;
+import kolonne.core.beam.BeamContext;
 import kolonne.core.beam.BeamDesign;
 import kolonne.core.beam.BeamDesigner;
+import kolonne.core.beam.HandCage;
 import kolonne.core.column.ColumnDesign;
 import kolonne.core.column.ColumnDesigner;
 import kolonne.core.demo.DemoBuilding;
@@ -36,12 +42,18 @@ public class LineBenchmark {
     private BuildingDesign building;
     private BeamDesign beam;
     private ColumnDesign column;
+    private BeamContext edited;
 
     @Setup
     public void make() {
         Analysis a = FrameAnalysis.solve(new BuildingIndex(DemoBuilding.generate(DemoOptions.VELDHAVEN)));
         building = BuildingDesigner.design(a, Basis.standard(false), BuildingDesigner.Progress.NONE);
         beam = building.beams().stream().filter(b -> b.line().spans().size() > 4).findFirst().orElseThrow();
+        HandCage cage = HandCage.of(beam.cage());
+        List<HandCage.Bars> top = new ArrayList<>(cage.faces().get(BeamCage.Face.TOP));
+        HandCage.Bars first = top.get(0);
+        top.set(0, new HandCage.Bars(first.layer(), first.count() + 1, first.bar(), first.from(), first.to(), first.hookFrom(), first.hookTo()));
+        edited = building.beamContext().with(Map.of(beam.line().id(), new HandCage(Map.of(BeamCage.Face.TOP, top), Map.of(), Map.of(), List.of())));
         column = building.columns().stream().filter(c -> c.lifts().size() > 5).findFirst().orElseThrow();
     }
 
@@ -53,6 +65,22 @@ public class LineBenchmark {
     @Benchmark
     public BeamDesign checkBeamLine() {
         return BeamCheck.run(beam.line(), beam.cage(), building.beamContext());
+    }
+
+    /** One bar more in the top face of a line of five spans or more, by hand. */
+    @Benchmark
+    public BeamDesign editBeamLine() {
+        return BeamDesigner.design(beam.line(), edited);
+    }
+
+    /** All lines of the building one after the other. */
+    @Benchmark
+    public int allBeamLines() {
+        int satisfied = 0;
+        for (BeamDesign b : building.beams()) {
+            satisfied += BeamDesigner.design(b.line(), building.beamContext()).satisfied() ? 1 : 0;
+        }
+        return satisfied;
     }
 
     @Benchmark

@@ -5,10 +5,15 @@ import java.io.OutputStream;
 import java.lang.management.ManagementFactory;
 import java.lang.management.MemoryPoolMXBean;
 import java.lang.management.MemoryType;
+import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import kolonne.core.analysis.Analysis;
 import kolonne.core.analysis.FrameAnalysis;
 import kolonne.core.basis.Basis;
+import kolonne.core.beam.BeamDesign;
+import kolonne.core.beam.BeamDesigner;
+import kolonne.core.beam.HandCage;
 import kolonne.core.demo.DemoBuilding;
 import kolonne.core.demo.DemoOptions;
 import kolonne.core.design.BuildingDesign;
@@ -22,6 +27,7 @@ import kolonne.exchange.results.ResultsJson;
 /** Times of a whole building: read, solve, design, publish (the results JSON); cold and warm; peak heap. */
 public final class WholeBuilding {
     private static final int ROUNDS = 4;
+    private static final int LINES = 250;
 
     private WholeBuilding() {}
 
@@ -39,6 +45,7 @@ public final class WholeBuilding {
         double[] first = null;
         double[] best = {1e9, 1e9, 1e9, 1e9};
         String head = "";
+        BuildingDesign last = null;
         resetPeaks();
         for (int round = 0; round < ROUNDS; round++) {
             double[] t = new double[4];
@@ -57,11 +64,30 @@ public final class WholeBuilding {
                 best[i] = Math.min(best[i], t[i]);
             }
             first = first == null ? t : first;
+            last = design;
             head = String.format(Locale.ROOT, "%7d  %5d  %12d", b.members().size(), design.state().members(), b.combinations().size());
         }
         System.out.printf(Locale.ROOT, "%s | %5.2f %6.2f %7.2f %8.2f  first |%n", head, first[0], first[1], first[2], first[3]);
         System.out.printf(Locale.ROOT, "%s | %5.2f %6.2f %7.2f %8.2f  best  | %8d%n", " ".repeat(head.length()), best[0], best[1],
             best[2], best[3], peak() >> 20);
+        lines(last);
+    }
+
+    /** Beam lines designed a second on one core, and the time of one edit: a line with one bar more by hand. */
+    private static void lines(BuildingDesign d) {
+        double design = 1e9;
+        double edit = 1e9;
+        List<BeamDesign> beams = d.beams().subList(0, Math.min(LINES, d.beams().size()));
+        for (int round = 0; round < ROUNDS; round++) {
+            long a = System.nanoTime();
+            beams.forEach(b -> BeamDesigner.design(b.line(), d.beamContext()));
+            long c = System.nanoTime();
+            beams.forEach(b -> BeamDesigner.design(b.line(), d.beamContext().with(Map.of(b.line().id(), HandCage.of(b.cage())))));
+            long e = System.nanoTime();
+            design = Math.min(design, (c - a) / 1e9);
+            edit = Math.min(edit, (e - c) / 1e6);
+        }
+        System.out.printf(Locale.ROOT, "         %.0f beam lines a second on one core; one edit of a line checked in %.1f ms%n", beams.size() / design, edit / beams.size());
     }
 
     private static void resetPeaks() {

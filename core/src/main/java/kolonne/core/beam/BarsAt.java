@@ -131,6 +131,17 @@ final class BarsAt {
         return new ShearInput(fc, basis.fyt(), bw, d, span.section().shape().A(), as / (bw * d), avs, 0);
     }
 
+    /** The smallest effective depth of either face over the stations of a span [mm]. */
+    double leastDepth(BeamLine.Span span) {
+        double d = Double.POSITIVE_INFINITY;
+        for (BeamLine.Station s : line.stations()) {
+            if (s.span() == span.number()) {
+                d = Math.min(d, Math.min(effectiveDepth(s.x(), span, BeamCage.Face.TOP), effectiveDepth(s.x(), span, BeamCage.Face.BOTTOM)));
+            }
+        }
+        return d;
+    }
+
     BeamLine line() {
         return line;
     }

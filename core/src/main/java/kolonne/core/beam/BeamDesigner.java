@@ -87,14 +87,7 @@ public final class BeamDesigner {
         BarsAt bars = new BarsAt(line, new BeamCage(groups, List.of(), List.of()), basis);
         List<BeamCage.Zone> out = new ArrayList<>();
         for (BeamLine.Span s : line.spans()) {
-            double d = Double.POSITIVE_INFINITY;
-            for (BeamLine.Station st : line.stations()) {
-                if (st.span() == s.number()) {
-                    d = Math.min(d, Math.min(bars.effectiveDepth(st.x(), s, BeamCage.Face.TOP),
-                        bars.effectiveDepth(st.x(), s, BeamCage.Face.BOTTOM)));
-                }
-            }
-            out.addAll(new StirrupChoice(s, context, d, shears).choose());
+            out.addAll(new StirrupChoice(s, context, bars.leastDepth(s), shears).choose());
         }
         return out;
     }

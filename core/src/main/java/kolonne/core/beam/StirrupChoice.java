@@ -16,7 +16,7 @@ import kolonne.core.explain.Trace;
  * is the least mass, then the fewest zones, then the fewest pieces; zone ends are those that need the fewest stirrups. Where
  * nothing practical serves the strongest is taken, and the check says so.
  */
-final class StirrupChoice {
+public final class StirrupChoice {
     private static final double SAME_PLACE = 1;
     /** Masses within this part are alike. */
     private static final double ALIKE = 0.02;
@@ -48,7 +48,11 @@ final class StirrupChoice {
      * @param pieces    hoops and ties to bend and place
      * @param practical whether its closest spacing is one that can be built
      */
-    record Option(Bar bar, int legs, List<BeamCage.Zone> zones, double mass, int pieces, boolean practical) {
+    public record Option(Bar bar, int legs, List<BeamCage.Zone> zones, double mass, int pieces, boolean practical) {
+        public Option {
+            zones = List.copyOf(zones);
+        }
+
         /** Practical ones first, then mass (within 2 % alike), then fewest zones, then fewest pieces. */
         boolean betterThan(Option o) {
             if (practical != o.practical) {
@@ -68,20 +72,56 @@ final class StirrupChoice {
     List<BeamCage.Zone> choose() {
         Option best = null;
         for (Bar bar : basis.stirrupList()) {
-            for (int legs = leastLegs(bar); legs <= Math.max(leastLegs(bar), basis.legsMost()); legs++) {
+            for (int legs = leastLegs(bar); legs <= mostLegs(bar); legs++) {
                 double[] spacing = spacings(bar, legs);
-                boolean practical = java.util.Arrays.stream(spacing).min().orElse(basis.spacingMost()) >= basis.spacingLeast();
-                if (best != null && best.practical() && (!practical || leastMass(bar, legs, spacing) > (1 + ALIKE) * best.mass())) {
-                    continue;
-                }
-                for (int i = 0; i < spacing.length; i++) {
-                    spacing[i] = Math.max(spacing[i], basis.spacingLeast());
-                }
-                Option o = option(bar, legs, zones(bar, legs, spacing), practical);
-                best = best == null || o.betterThan(best) ? o : best;
+                boolean hopeless = best != null && best.practical() && (!practical(spacing) || leastMass(bar, legs, spacing) > (1 + ALIKE) * best.mass());
+                Option o = hopeless ? null : option(bar, legs, spacing);
+                best = o != null && (best == null || o.betterThan(best)) ? o : best;
             }
         }
         return best.zones();
+    }
+
+    /** All that the search weighs, the best first. */
+    private List<Option> all() {
+        List<Option> out = new ArrayList<>();
+        for (Bar bar : basis.stirrupList()) {
+            for (int legs = leastLegs(bar); legs <= mostLegs(bar); legs++) {
+                Option o = option(bar, legs, spacings(bar, legs));
+                int at = 0;
+                while (at < out.size() && !o.betterThan(out.get(at))) {
+                    at++;
+                }
+                out.add(at, o);
+            }
+        }
+        return out;
+    }
+
+    /** Every arrangement of stirrups that was weighed for a span, with the bars it has now; the best first. */
+    public static List<Option> options(BeamDesign d, int span, BeamContext building) {
+        BeamContext context = building.of(d.line());
+        BarsAt bars = new BarsAt(d.line(), d.cage(), context.basis());
+        BeamLine.Span s = d.line().spans().get(span);
+        List<BeamShearCheck.Demand> shears = BeamShearCheck.demands(d.line(), context, BeamTorsion.torques(d.line(), context));
+        return new StirrupChoice(s, context, bars.leastDepth(s), shears).all();
+    }
+
+    private int mostLegs(Bar bar) {
+        return Math.max(leastLegs(bar), basis.legsMost());
+    }
+
+    private boolean practical(double[] spacing) {
+        return java.util.Arrays.stream(spacing).min().orElse(basis.spacingMost()) >= basis.spacingLeast();
+    }
+
+    /** Spacings that cannot be built become the closest that can; the check then tells what is missing. */
+    private Option option(Bar bar, int legs, double[] spacing) {
+        boolean practical = practical(spacing);
+        for (int i = 0; i < spacing.length; i++) {
+            spacing[i] = Math.max(spacing[i], basis.spacingLeast());
+        }
+        return option(bar, legs, zones(bar, legs, spacing), practical);
     }
 
     /** Mass if the widest spacing served everywhere: no arrangement of zones has less. */

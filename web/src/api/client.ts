@@ -53,6 +53,7 @@ export type HandAnswer = Schemas['HandSetDto']
 export type Identical = Schemas['IdenticalDto']
 export type Readings = Schemas['ReadingsDto']
 export type StirrupsWeighed = Schemas['StirrupsWeighedDto']
+export type ReliefOfAll = Schemas['ReliefOfAllDto']
 export type Parameter = Schemas['ParameterDto']
 export type ForcePreview = Schemas['PreviewDto']
 
@@ -148,6 +149,7 @@ export const api = {
     request<Project>(`${p(id)}/members/${encodeURIComponent(mark)}/copy`, json('POST', { marks }, version)),
   readings: (id: string, mark: string, station: number, signal?: AbortSignal) =>
     request<Readings>(`${p(id)}/members/${encodeURIComponent(mark)}/readings?station=${station}`, { signal }),
+  reliefOfAll: (id: string) => request<ReliefOfAll>(`${p(id)}/torsion-relief`, { method: 'POST' }),
   torsionRelief: (id: string, mark: string, signal?: AbortSignal) => request<Relief>(`${p(id)}/members/${encodeURIComponent(mark)}/torsion-relief`, { method: 'POST', signal }),
   options: (id: string, signal?: AbortSignal) => request<Options>(`${p(id)}/options`, { signal }),
   sketchPreview: (kind: 'beam' | 'column', sketch: BeamSketch | ColumnSketch, signal?: AbortSignal) =>

@@ -1758,6 +1758,53 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/projects/{id}/torsion-relief": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Relieves every line whose torsion comes from compatibility and passes the cracking torque, together; a trial, nothing is stored */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["ReliefOfAllDto"];
+                    };
+                };
+                /** @description What, where and how to mend */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/projects/{id}/members/{mark}/stirrups": {
         parameters: {
             query?: never;
@@ -2989,6 +3036,22 @@ export interface components {
             edits: {
                 [key: string]: unknown;
             }[];
+        };
+        ReliefOfAllDto: {
+            lines: components["schemas"]["RelievedDto"][];
+            moved: components["schemas"]["MovedDto"][];
+            edits: {
+                [key: string]: unknown;
+            }[];
+        };
+        RelievedDto: {
+            mark: string;
+            kind: string;
+            evidence: string;
+            factor: number;
+            torqueKnm: number;
+            relievedKnm: number;
+            crackingKnm: number;
         };
         ResultRow: {
             mark: string;

@@ -95,12 +95,23 @@ describe('torsion and deflection on the beam sheet', () => {
     await userEvent.click(screen.getByRole('button', { name: 'Relieve it and design again' }))
     await waitFor(() => expect(edit).toHaveBeenCalledWith('p', 5, relief.edits))
   })
+  it('relieves all lines of the building together', async () => {
+    vi.spyOn(api, 'reliefOfAll').mockResolvedValue({ moved: [], edits: relief.edits, lines: [
+      { mark: 'L1-B01', kind: 'compatibility', evidence: '', factor: 0.2, torqueKnm: 101, relievedKnm: 34, crackingKnm: 34.3 },
+      { mark: 'L1-B02', kind: 'equilibrium', evidence: '', factor: 1, torqueKnm: 60, relievedKnm: 60, crackingKnm: 34.3 }] })
+    const edit = vi.spyOn(api, 'edit').mockResolvedValue({ id: 'p', name: '', createdAt: '', changedAt: '', version: 6 })
+    render(<Around><BeamSheet id="p" beam={twisted} units={SI} state={state} /></Around>)
+    await userEvent.click(screen.getByRole('button', { name: 'Look at all lines of the building' }))
+    expect(await screen.findByText('needed')).toBeInTheDocument()
+    await userEvent.click(screen.getByRole('button', { name: 'Relieve one line and design again' }))
+    await waitFor(() => expect(edit).toHaveBeenCalledWith('p', 5, relief.edits))
+  })
   it('says so where torsion must be resisted', async () => {
     vi.spyOn(api, 'torsionRelief').mockResolvedValue({ ...relief, kind: 'equilibrium', factor: 1, moved: [], edits: [] })
     render(<Around><BeamSheet id="p" beam={twisted} units={SI} state={state} /></Around>)
     await userEvent.click(screen.getByRole('button', { name: 'Is it needed?' }))
     expect(await screen.findByText(/must be resisted in full/)).toBeInTheDocument()
-    expect(screen.queryByRole('button', { name: /Relieve/ })).not.toBeInTheDocument()
+    expect(screen.queryByRole('button', { name: /Relieve it/ })).not.toBeInTheDocument()
   })
 })
 

@@ -1,7 +1,7 @@
 import { useMutation } from '@tanstack/react-query'
 import { Button } from 'antd'
 import { Link, useNavigate } from 'react-router'
-import { api, type ApiError, type Edit, type Relief, type State } from '../../api/client'
+import { api, type ApiError, type Edit, type Relief, type ReliefOfAll, type State } from '../../api/client'
 import { force } from '../../lib/format'
 import { momentIn, type Units } from '../../lib/units'
 import { ErrorView } from '../../ui/ErrorView'
@@ -23,6 +23,7 @@ export function TorsionPanel({ id, mark, state, units }: { id: string; mark: str
           <Button loading={find.isPending} onClick={() => find.mutate()}>Is it needed?</Button>
         </>
       )}
+      <AllLines id={id} state={state} units={units} />
       {find.isError && <ErrorView error={find.error} />}
       {r && (
         <>
@@ -48,5 +49,37 @@ export function TorsionPanel({ id, mark, state, units }: { id: string; mark: str
         </>
       )}
     </section>
+  )
+}
+
+/** The same for every line of the building that twists past its cracking torque, in one frame. */
+function AllLines({ id, state, units }: { id: string; state?: State; units: Units }) {
+  const navigate = useNavigate()
+  const find = useMutation<ReliefOfAll, ApiError>({ mutationFn: () => api.reliefOfAll(id) })
+  const edit = useEdit(id, state, (row, from) => void navigate(`/p/${id}/results?view=3d&show=change&from=${from}&to=${row.version}`))
+  const lines = find.data?.lines ?? []
+  const relieved = lines.filter((l) => l.factor !== 1).length
+  return (
+    <div className="all-lines">
+      <Button type="text" size="small" loading={find.isPending} onClick={() => find.mutate()}>Look at all lines of the building</Button>
+      {find.isError && <ErrorView error={find.error} />}
+      {find.data && lines.length === 0 && <p className="soft">No line twists past its cracking torque.</p>}
+      {lines.length > 0 && (
+        <>
+          <table className="plain">
+            <thead><tr><th>line</th><th>torsion</th><th className="num">{units.moment}</th><th className="num">after</th><th className="num">cracks at</th></tr></thead>
+            <tbody>
+              {lines.map((l) => (
+                <tr key={l.mark} title={l.evidence}>
+                  <td><Link to={`/p/${id}/sheet/${encodeURIComponent(l.mark)}`}>{l.mark}</Link></td><td>{l.kind === 'equilibrium' ? 'needed' : 'relieved'}</td>
+                  <td className="num">{force(momentIn(l.torqueKnm, units))}</td><td className="num">{force(momentIn(l.relievedKnm, units))}</td><td className="num">{force(momentIn(l.crackingKnm, units))}</td>
+                </tr>
+              ))}
+            </tbody>
+          </table>
+          {relieved > 0 && <Button size="small" type="primary" loading={edit.isPending} onClick={() => edit.mutate({ edits: find.data!.edits as Edit[] })}>Relieve {relieved === 1 ? 'one line' : `${relieved} lines`} and design again</Button>}
+        </>
+      )}
+    </div>
   )
 }

@@ -82,7 +82,7 @@ final class CrackCheck {
         CrackWidth.Cracked c = m.m() <= BeamCheck.negligible(span) ? null : cracked(s, span, sagging, m.m());
         if (c != null) {
             double w = rules.width(c, Trace.OFF);
-            add("crack-width", "Crack width, " + (sagging ? "bottom" : "top"), w, rules.limit(), Quantity.DEFLECTION, i, context.sustained().combination(m.combination()).name(),
+            add("crack-width", "Crack width, " + (sagging ? "bottom" : "top"), w, rules.limit(), Quantity.CRACK, i, context.sustained().combination(m.combination()).name(),
                 rules.clause());
         }
     }

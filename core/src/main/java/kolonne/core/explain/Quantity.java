@@ -13,6 +13,7 @@ public enum Quantity {
     LENGTH("mm", 1, 0, "in", 1 / 25.4, 2),
     DISTANCE("m", 1e-3, 2, "ft", 1 / 304.8, 2),
     DEFLECTION("mm", 1, 1, "in", 1 / 25.4, 2),
+    CRACK("mm", 1, 2, "in", 1 / 25.4, 4),
     AREA("mm²", 1, 0, "in²", 1 / 645.16, 2),
     SECOND_MOMENT("10⁶ mm⁴", 1e-6, 0, "in⁴", 1 / 416231.4256, 0),
     FORCE("kN", 1e-3, 1, "kip", 1 / 4448.2216152605, 2),

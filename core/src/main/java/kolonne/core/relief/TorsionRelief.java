@@ -1,8 +1,11 @@
 package kolonne.core.relief;
 
+import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Set;
 import kolonne.core.analysis.Analysis;
 import kolonne.core.analysis.AnalysisFailed;
@@ -58,7 +61,90 @@ public final class TorsionRelief {
         return new TorsionRelief(a, members, cracking).found();
     }
 
+    /** A line that twists. @param cracking torque to relieve to [Nmm] */
+    public record Line(String id, List<String> members, double cracking) {}
+
+    /** What became of one of many lines. @param factor 1 where nothing was relieved */
+    public record Relieved(Line line, Kind kind, String evidence, double factor, double torque, double relieved) {}
+
+    /** @param after the analysis with all factors; that of before where nothing was relieved */
+    public record All(List<Relieved> lines, Analysis after) {}
+
+    /**
+     * Relieves every line whose torque passes its cracking torque and comes from compatibility, all in one frame: factors are lowered together
+     * until no line passes, since what one line sheds another may take.
+     */
+    public static All all(Analysis a, List<Line> lines) {
+        List<Line> over = new ArrayList<>();
+        List<Found> found = new ArrayList<>();
+        for (Line l : lines) {
+            TorsionRelief r = new TorsionRelief(a, l.members(), l.cracking());
+            if (r.torque(a) > l.cracking()) {
+                over.add(l);
+                found.add(r.kind());
+            }
+        }
+        double[] factors = new double[over.size()];
+        for (int i = 0; i < factors.length; i++) {
+            factors[i] = new TorsionRelief(a, over.get(i).members(), 0).present();
+        }
+        double[] start = factors.clone();
+        Analysis now = a;
+        for (int step = 0; step < 2 * MOST_STEPS && lower(over, found, factors, now); step++) {
+            now = with(a, over, found, factors);
+        }
+        List<Relieved> out = new ArrayList<>();
+        for (int i = 0; i < factors.length; i++) {
+            double relieved = new TorsionRelief(a, over.get(i).members(), 0).torque(now);
+            boolean changed = factors[i] < start[i];
+            out.add(new Relieved(over.get(i), found.get(i).kind(), found.get(i).evidence(), changed ? factors[i] : 1, found.get(i).torque(), relieved));
+        }
+        return new All(out, now);
+    }
+
+    /** Lowers the factor of every line that still passes its cracking torque; whether there was one. */
+    private static boolean lower(List<Line> lines, List<Found> found, double[] factors, Analysis now) {
+        boolean any = false;
+        for (int i = 0; i < factors.length; i++) {
+            double torque = new TorsionRelief(now, lines.get(i).members(), 0).torque(now);
+            double ratio = lines.get(i).cracking() / torque;
+            if (found.get(i).kind() == Kind.COMPATIBILITY && ratio < 1 && factors[i] > ALMOST_NONE) {
+                // the torque falls less than in proportion to the factor
+                factors[i] = Math.max(ALMOST_NONE, factors[i] * Math.pow(ratio * (1 - NEAR / 2), 1.5));
+                any = true;
+            }
+        }
+        return any;
+    }
+
+    private static Analysis with(Analysis a, List<Line> lines, List<Found> found, double[] factors) {
+        Map<String, Double> of = new HashMap<>();
+        for (int i = 0; i < factors.length; i++) {
+            double f = factors[i];
+            if (found.get(i).kind() == Kind.COMPATIBILITY) {
+                lines.get(i).members().forEach(id -> of.put(id, f));
+            }
+        }
+        Building b = a.index().building();
+        return FrameAnalysis.resolve(a, new BuildingIndex(b.withMembers(b.members().stream().map(m -> of.containsKey(m.id()) ? twisted(b, m, of.get(m.id())) : m)
+            .toList())));
+    }
+
+    private static Member twisted(Building b, Member m, double factor) {
+        StiffnessFactors f = b.options().factorsOf(m);
+        return m.withStiffness(new StiffnessFactors(f.area(), f.shearY(), f.shearZ(), f.iy(), f.iz(), factor));
+    }
+
     private Found found() {
+        Found f = kind();
+        if (f.kind() == Kind.COMPATIBILITY && f.torque() <= cracking) {
+            return new Found(f.kind(), f.evidence(), 1, f.torque(), f.torque(), before);
+        }
+        return f.kind() == Kind.EQUILIBRIUM ? f : relieved(f.evidence(), f.torque(), f.relieved(), f.after());
+    }
+
+    /** Why the torsion is there; for compatibility with what is left without stiffness, and the analysis of that, unless there is nothing to relieve. */
+    private Found kind() {
         double torque = torque(before);
         Analysis none;
         try {
@@ -76,7 +162,7 @@ public final class TorsionRelief {
         if (torque <= cracking) {
             return new Found(Kind.COMPATIBILITY, words, 1, torque, torque, before);
         }
-        return relieved(words, torque, rest, none);
+        return new Found(Kind.COMPATIBILITY, words, 1, torque, rest, none);
     }
 
     /** The factor between almost none and the present one at which the torque is the cracking torque, by bisection of its logarithm. */
@@ -113,10 +199,7 @@ public final class TorsionRelief {
 
     private Analysis with(double factor) {
         Building b = before.index().building();
-        List<Member> changed = b.members().stream().map(m -> {
-            StiffnessFactors f = b.options().factorsOf(m);
-            return members.contains(m.id()) ? m.withStiffness(new StiffnessFactors(f.area(), f.shearY(), f.shearZ(), f.iy(), f.iz(), factor)) : m;
-        }).toList();
+        List<Member> changed = b.members().stream().map(m -> members.contains(m.id()) ? twisted(b, m, factor) : m).toList();
         return FrameAnalysis.resolve(before, new BuildingIndex(b.withMembers(changed)));
     }
 

@@ -56,4 +56,27 @@ class TorsionReliefTest {
         assertEquals(1, f.factor());
         assertEquals(f.torque(), f.relieved());
     }
+
+    @Test
+    void allLinesAreRelievedTogetherAndEquilibriumIsLeft() {
+        // a secondary beam between two edge beams twists both; an overhang twists a third beam, which needs it
+        ModelBuilder b = new ModelBuilder().section("S", 300, 600).joint("A", 0, 0, 0).joint("M", 4000, 0, 0).joint("B", 8000, 0, 0).joint("C", 0, 6000, 0)
+            .joint("N", 4000, 6000, 0).joint("D", 8000, 6000, 0).joint("O", 20_000, 0, 0).joint("P", 24_000, 0, 0).joint("Q", 28_000, 0, 0).joint("R", 24_000, 2000, 0)
+            .beam("e1", "A", "M").beam("e2", "M", "B").beam("f1", "C", "N").beam("f2", "N", "D").beam("s", "M", "N").beam("g1", "O", "P").beam("g2", "P", "Q")
+            .beam("o", "P", "R").fixed("A").fixed("B").fixed("C").fixed("D").fixed("O").fixed("Q").spread("s", 0, 6000, 40, 40).spread("o", 0, 2000, 30, 30);
+        Analysis a = b.solve();
+        double torque = Math.abs(a.force(0, 0, 0, Analysis.T));
+        List<TorsionRelief.Line> lines = List.of(new TorsionRelief.Line("e", List.of("e1", "e2"), torque / 3), new TorsionRelief.Line("f", List.of("f1", "f2"), torque / 2),
+            new TorsionRelief.Line("g", List.of("g1", "g2"), 1e6), new TorsionRelief.Line("s", List.of("s"), 1e6));
+        TorsionRelief.All all = TorsionRelief.all(a, lines);
+        assertEquals(List.of("e", "f", "g"), all.lines().stream().map(r -> r.line().id()).toList(), "the secondary beam does not twist");
+        for (TorsionRelief.Relieved r : all.lines().subList(0, 2)) {
+            assertEquals(TorsionRelief.Kind.COMPATIBILITY, r.kind());
+            assertTrue(r.relieved() <= r.line().cracking() && r.relieved() > 0.7 * r.line().cracking(), r.toString());
+            assertTrue(r.factor() < 1);
+        }
+        assertEquals(TorsionRelief.Kind.EQUILIBRIUM, all.lines().get(2).kind());
+        assertEquals(1, all.lines().get(2).factor());
+        assertEquals(all.lines().get(2).torque(), all.lines().get(2).relieved(), 1e-6 * all.lines().get(2).torque());
+    }
 }

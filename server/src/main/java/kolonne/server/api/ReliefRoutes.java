@@ -33,7 +33,42 @@ final class ReliefRoutes {
     List<Route> routes() {
         return List.of(new Route(HandlerType.POST, "/api/projects/{id}/members/{mark}/torsion-relief",
             "Finds by re-analysis whether a line's torsion is needed, and the stiffness that relieves it; a trial, nothing is stored", null, ReliefDto.class,
-            new String[0], this::find));
+            new String[0], this::find), new Route(HandlerType.POST, "/api/projects/{id}/torsion-relief",
+                "Relieves every line whose torsion comes from compatibility and passes the cracking torque, together; a trial, nothing is stored", null,
+                ReliefOfAllDto.class, new String[0], this::findAll));
+    }
+
+    /** @param kind equilibrium lines are listed but keep their stiffness */
+    record RelievedDto(String mark, String kind, String evidence, double factor, double torqueKnm, double relievedKnm, double crackingKnm) {}
+
+    record ReliefOfAllDto(List<RelievedDto> lines, List<MovedDto> moved, List<Map<String, Object>> edits) {}
+
+    private void findAll(Context c) {
+        BuildingDesign d = own(c);
+        Map<String, String> marks = new LinkedHashMap<>();
+        List<TorsionRelief.Line> lines = new ArrayList<>();
+        for (BeamDesign b : d.beams()) {
+            marks.put(b.line().id(), b.line().mark());
+            lines.add(new TorsionRelief.Line(b.line().id(), b.line().spans().stream().flatMap(s -> s.members().stream()).map(Member::id).toList(),
+                CrackingTorque.least(b.line(), d.basis())));
+        }
+        TorsionRelief.All all = TorsionRelief.all(d.analysis(), lines);
+        List<Map<String, Object>> edits = new ArrayList<>();
+        all.lines().stream().filter(r -> r.factor() != 1).forEach(r -> edits.addAll(edits(d.analysis().index().building(), r.line().members(), r.factor())));
+        c.json(new ReliefOfAllDto(all.lines().stream().map(r -> new RelievedDto(marks.get(r.line().id()), r.kind().name().toLowerCase(Locale.ROOT), r.evidence(),
+            r.factor(), r.torque() / 1e6, r.relieved() / 1e6, r.line().cracking() / 1e6)).toList(), edits.isEmpty() ? List.of() : moved(d, all.after()), edits));
+    }
+
+    /** The design, if its frame was analysed here. */
+    private BuildingDesign own(Context c) {
+        Workspace.Published p = projects.model(c.pathParam("id")).published();
+        if (p == null) {
+            throw new BadRequest(409, "designing", "The building is being designed.", "Ask again when it is done.");
+        }
+        if (p.design().analysis().imported()) {
+            throw new BadRequest(409, "imported", "The forces were solved elsewhere; the frame is not analysed here.", "Use Kolonne's own analysis.");
+        }
+        return p.design();
     }
 
     /** @param before largest moment over the strength combinations */
@@ -48,17 +83,9 @@ final class ReliefRoutes {
                      List<Map<String, Object>> edits) {}
 
     private void find(Context c) {
-        Workspace w = projects.model(c.pathParam("id"));
-        Workspace.Published p = w.published();
-        if (p == null) {
-            throw new BadRequest(409, "designing", "The building is being designed.", "Ask again when it is done.");
-        }
-        BuildingDesign d = p.design();
+        BuildingDesign d = own(c);
         BeamDesign b = d.beams().stream().filter(q -> q.line().mark().equals(c.pathParam("mark"))).findFirst()
             .orElseThrow(() -> new NoSuchElementException("There is no beam line " + c.pathParam("mark") + "."));
-        if (d.analysis().imported()) {
-            throw new BadRequest(409, "imported", "The forces were solved elsewhere; the frame is not analysed here.", "Use Kolonne's own analysis.");
-        }
         List<String> members = b.line().spans().stream().flatMap(s -> s.members().stream()).map(Member::id).toList();
         double cracking = CrackingTorque.least(b.line(), d.basis());
         TorsionRelief.Found f = TorsionRelief.find(d.analysis(), members, cracking);

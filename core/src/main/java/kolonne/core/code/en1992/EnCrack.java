@@ -39,7 +39,7 @@ final class EnCrack implements CrackWidth {
                 in(c.cover(), Quantity.LENGTH), in(c.diameter(), Quantity.LENGTH));
             t.step("εsm − εcm", "(σs − kt fctm / ρp,eff (1 + αe ρp,eff)) / Es ≥ 0.6 σs / Es", "σs = {0}", strain, Quantity.STRAIN, "7.3.4(2)",
                 in(c.stress(), Quantity.STRESS));
-            t.step("wk", "sr,max (εsm − εcm)", "{0} × {1}", w, Quantity.DEFLECTION, clause(), in(spacing, Quantity.LENGTH), in(strain, Quantity.STRAIN));
+            t.step("wk", "sr,max (εsm − εcm)", "{0} × {1}", w, Quantity.CRACK, clause(), in(spacing, Quantity.LENGTH), in(strain, Quantity.STRAIN));
         }
         return w;
     }

@@ -2702,6 +2702,7 @@ export interface components {
             lastingDeflection: number;
             swayX: string;
             swayY: string;
+            redistribution: number;
             national: {
                 [key: string]: number;
             };

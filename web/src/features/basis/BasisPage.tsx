@@ -7,7 +7,7 @@ import { ErrorView } from '../../ui/ErrorView'
 import { InlineText } from '../../ui/InlineText'
 import { Loading } from '../../ui/Loading'
 import { NationalTable } from './NationalTable'
-import { BARS, COVER, DEFLECTION, MATERIALS, PREFERENCES, shown, STIRRUPS, stored, unitOf, type NumberField } from './fields'
+import { BARS, COVER, DEFLECTION, MATERIALS, MOMENTS, PREFERENCES, shown, STIRRUPS, stored, unitOf, type NumberField } from './fields'
 
 /** The basis of design. Every change is stored at once and redesigns the building; undo takes the last one back. */
 export function BasisPage({ id, state }: { id: string; state?: State }) {
@@ -61,6 +61,7 @@ export function BasisPage({ id, state }: { id: string; state?: State }) {
           <h2>Cover</h2>
           {numbers(COVER)}
           <h2>Frame</h2>
+          {numbers(MOMENTS)}
           <SwayRow name="Sway along X" value={b.swayX} onChange={(swayX) => set({ swayX })} />
           <SwayRow name="Sway along Y" value={b.swayY} onChange={(swayY) => set({ swayY })} />
         </section>

@@ -31,6 +31,9 @@ export const DEFLECTION: NumberField[] = [
   { key: 'liveDeflection', name: 'Live load, span over', kind: 'count', least: 100, most: 2000, help: 'Immediate deflection under live load at most the span over this (24.2.2): 360 for floors.' },
   { key: 'lastingDeflection', name: 'After partitions, span over', kind: 'count', least: 100, most: 2000, help: 'Long-term deflection and live load together (24.2.2): 240, or 480 where partitions are likely to be damaged; a deep span is then no substitute.' },
 ]
+export const MOMENTS: NumberField[] = [
+  { key: 'redistribution', name: 'Redistribution of beam moments', kind: 'percent', least: 0, most: 30, help: 'Part of the hogging moments at supports that is moved into the spans; refused with the reason where a section cannot turn that far.' },
+]
 export const BARS: NumberField[] = [
   { key: 'layersMost', name: 'Layers a face', kind: 'count', least: 1, most: 3, help: 'Layers of bars in one face of a beam.' },
   { key: 'practicalCap', name: 'Practical steel cap of columns', kind: 'percent', least: 1, most: 8, help: 'Above it a column is called too small, though legal: bars lap and cross in the joint.' },

@@ -16,6 +16,7 @@ import kolonne.core.code.Steel;
 import kolonne.core.explain.Quantity;
 import kolonne.core.explain.Trace;
 import kolonne.core.finding.Cause;
+import kolonne.core.finding.Finding;
 import kolonne.core.section.BarLayer;
 import kolonne.core.section.FlexuralStrength;
 import kolonne.core.section.Shape;
@@ -46,9 +47,20 @@ public final class BeamCheck {
         this.torsion = new BeamTorsionCheck(line, cage, context, torques, bars, governing, (x, span) -> bars.shear(x, span, Trace.OFF));
     }
 
-    /** Checks the whole line. */
+    /** Checks the whole line; where redistribution is asked for and the sections do not allow it, without, and a note says why. */
     public static BeamDesign run(BeamLine line, BeamCage cage, BeamContext context) {
         BeamContext own = context.of(line);
+        if (own.basis().redistribution() <= 0) {
+            return checked(line, cage, own);
+        }
+        Redistribution r = new Redistribution(line, cage, own);
+        BeamDesign d = checked(line, cage, r.context());
+        List<Finding> findings = new ArrayList<>(d.findings());
+        findings.addAll(r.findings());
+        return new BeamDesign(line, cage, d.hand(), d.checks(), d.profile(), d.deflections(), findings);
+    }
+
+    private static BeamDesign checked(BeamLine line, BeamCage cage, BeamContext own) {
         BeamCheck c = new BeamCheck(line, cage, own);
         List<BeamDesign.Point> profile = c.profile();
         List<BeamShearCheck.Demand> shears = new BeamShearCheck(line, own, c.torques, c.governing,
@@ -311,7 +323,8 @@ public final class BeamCheck {
     /** The calculation of every check at one station, in order; titles are lines of words. */
     public static List<kolonne.core.explain.Step> explain(BeamLine line, BeamCage cage, BeamContext context,
                                                           int station) {
-        BeamCheck c = new BeamCheck(line, cage, context.of(line));
+        BeamContext own = context.of(line);
+        BeamCheck c = new BeamCheck(line, cage, own.basis().redistribution() > 0 ? new Redistribution(line, cage, own).context() : own);
         Trace t = Trace.recording();
         BeamDesign.Point p = c.point(station);
         BeamLine.Span span = line.spans().get(p.span());

@@ -35,7 +35,7 @@ public record BeamContext(BuildingIndex index, Demands strength, Demands service
     /** The same for one line. */
     public BeamContext of(BeamLine line) {
         HandCage set = hand.getOrDefault(line.id(), HandCage.NONE);
-        return new BeamContext(index, strength, service, sustained, perimeter, basis, hand, set, new LineDemands(line, strength, set));
+        return new BeamContext(index, strength, service, sustained, perimeter, basis, hand, set, new LineDemands(line, strength, set, basis.redistribution()));
     }
 
     /** Combinations for strength; where demands are typed two more stand for them. */

@@ -36,7 +36,12 @@ public final class BeamDesigner {
 
     /** The designed line: a cage and its checks. Parts set by hand are taken as they are. */
     public static BeamDesign design(BeamLine line, BeamContext context) {
-        return BeamCheck.run(line, new BeamDesigner(line, context.of(line)).cage(), context);
+        BeamDesign d = BeamCheck.run(line, new BeamDesigner(line, context.of(line)).cage(), context);
+        if (d.findings().stream().noneMatch(f -> f.code().equals("redistribution.refused"))) {
+            return d;
+        }
+        BeamContext analysed = context.with(context.basis().withRedistribution(0));
+        return BeamCheck.run(line, new BeamDesigner(line, analysed.of(line)).cage(), context);
     }
 
     private BeamCage cage() {

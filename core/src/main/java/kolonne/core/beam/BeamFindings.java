@@ -28,6 +28,7 @@ final class BeamFindings {
             out.add(Finding.note("hand-set.demand", line.mark(), "Part of the demand is typed by hand and stands in place of the analysis; "
                 + "deflections are still those of the analysis.", "Release the typed demand when it has served."));
         }
+        out.addAll(HungLoads.of(line, context));
         if (line.supports().stream().allMatch(s -> s.kind() == BeamLine.SupportKind.FREE)) {
             out.add(Finding.note("line.unsupported", line.mark(), "No support of this line was recognised.",
                 "Look at the members that meet at its ends."));

@@ -1,5 +1,6 @@
 package kolonne.core.beam;
 
+import java.util.List;
 import kolonne.core.analysis.Analysis;
 import kolonne.core.demand.Demands;
 
@@ -16,7 +17,8 @@ public final class LineDemands {
     /** By station, combination and component. */
     private final double[] values;
 
-    LineDemands(BeamLine line, Demands strength, HandCage hand) {
+    /** @param redistributed part of the hogging moments at supports that is moved into the spans */
+    LineDemands(BeamLine line, Demands strength, HandCage hand, double redistributed) {
         this.strength = strength;
         this.combinations = strength.count() + (hand.demands().isEmpty() ? 0 : TYPED.length);
         this.values = new double[line.stations().size() * combinations * COMPONENTS];
@@ -26,8 +28,39 @@ public final class LineDemands {
                     values[place(s, c, k)] = turned(s, k, strength.at(s.memberNumber(), s.station(), c, k));
                 }
             }
+        }
+        if (redistributed > 0) {
+            line.spans().forEach(s -> redistribute(line, s, redistributed));
+        }
+        for (BeamLine.Station s : line.stations()) {
             if (!hand.demands().isEmpty()) {
                 replace(s, hand.demandAt(s.x()));
+            }
+        }
+    }
+
+    /**
+     * Lowers the hogging moments at both faces of a span, combination by combination, and moves a straight line of moment with them, so that the
+     * span stays in equilibrium with its loads. A cantilever and the support it hangs on keep theirs.
+     */
+    private void redistribute(BeamLine line, BeamLine.Span span, double part) {
+        List<BeamLine.Station> all = line.stations().stream().filter(s -> s.span() == span.number()).toList();
+        int n = span.number();
+        boolean keepsLeft = n > 0 && line.cantilever(n - 1);
+        boolean keepsRight = n < line.spans().size() - 1 && line.cantilever(n + 1);
+        if (line.cantilever(n) || all.size() < 2) {
+            return;
+        }
+        BeamLine.Station first = all.get(0);
+        BeamLine.Station last = all.get(all.size() - 1);
+        double length = last.x() - first.x();
+        for (int c = 0; c < strength.count(); c++) {
+            double left = keepsLeft ? 0 : part * Math.max(0, -at(first, c, Analysis.MY));
+            double right = keepsRight ? 0 : part * Math.max(0, -at(last, c, Analysis.MY));
+            for (BeamLine.Station s : all) {
+                double along = (s.x() - first.x()) / length;
+                values[place(s, c, Analysis.MY)] += left * (1 - along) + right * along;
+                values[place(s, c, Analysis.VZ)] += (right - left) / length;
             }
         }
     }

@@ -39,6 +39,14 @@ public interface DesignCode {
 
     String beamTensionStrainClause();
 
+    /** Most part of a support's moment that may be redistributed. */
+    double mostRedistribution();
+
+    /** Net tensile strain that a support's section needs for a part of its moment to be redistributed. @param part above 0 */
+    double redistributionStrain(double part, double fc);
+
+    String redistributionClause();
+
     /** Design strength in pure compression, with the code's cap [N]. */
     double axialCap(double fc, double fy, double ag, double ast, Trace t);
 
@@ -79,6 +87,11 @@ public interface DesignCode {
 
     /** The same where torsion acts beside the shear. */
     double shearSteelBesideTorsion(ShearInput s, double v);
+
+    /** Stress with which stirrups hang up a load [MPa]. */
+    double hangerStress(double fyt);
+
+    String hangerClause();
 
     SpacingLimits beamStirrupSpacing(double d, boolean highVs);
 

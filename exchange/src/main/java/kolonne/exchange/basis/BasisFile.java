@@ -37,7 +37,7 @@ public final class BasisFile {
                       @JsonProperty(required = true) int layersMost,
                       @JsonProperty(required = true) double practicalCap,
                       @JsonProperty(required = true) String preference, Double liveDeflection, Double lastingDeflection,
-                      @JsonProperty(required = true) String swayX, @JsonProperty(required = true) String swayY, Map<String, Double> national) {}
+                      @JsonProperty(required = true) String swayX, @JsonProperty(required = true) String swayY, Double redistribution, Map<String, Double> national) {}
 
     /** @param basis null if the text is not one */
     public record Read(Basis basis, List<Finding> findings) {}
@@ -47,7 +47,7 @@ public final class BasisFile {
             b.beamBars(), b.columnBars(), b.stirrups(), b.spacingStep(), b.spacingLeast(), b.spacingMost(),
             b.zonesMost(), b.legsMost(), b.layersMost(), b.practicalCap(), word(b.preference()), b.deflection().live(),
             b.deflection().lasting(), word(b.swayX()),
-            word(b.swayY()), new TreeMap<>(b.national()));
+            word(b.swayY()), b.redistribution(), new TreeMap<>(b.national()));
     }
 
     private static double round(double v) {
@@ -107,7 +107,7 @@ public final class BasisFile {
         Basis b = new Basis(d.name(), d.code(), d.fyMpa(), d.fytMpa(), d.beamCoverMm(), d.columnCoverMm(),
             d.aggregateMm(), d.beamBars(), d.columnBars(), d.stirrups(), d.spacingStepMm(), d.spacingLeastMm(),
             d.spacingMostMm(), d.zonesMost(), d.legsMost(), d.layersMost(), d.practicalCap(), preference, limits, swayX, swayY,
-            d.national() == null ? Map.of() : d.national());
+            d.redistribution() == null ? 0 : d.redistribution(), d.national() == null ? Map.of() : d.national());
         List<Finding> findings = b.check();
         return new Read(findings.isEmpty() ? b : null, findings);
     }

@@ -110,6 +110,23 @@ public final class Aci318 implements DesignCode {
         return epsTy + 0.003;
     }
 
+    /** 20 % (6.6.5.3). */
+    @Override
+    public double mostRedistribution() {
+        return 0.20;
+    }
+
+    /** εt ≥ 0.0075, and no more than 1000 εt per cent (6.6.5.1, 6.6.5.3). */
+    @Override
+    public double redistributionStrain(double part, double fc) {
+        return Math.max(0.0075, part / 10);
+    }
+
+    @Override
+    public String redistributionClause() {
+        return "6.6.5";
+    }
+
     @Override
     public String beamTensionStrainClause() {
         return "9.3.3.1";
@@ -207,6 +224,17 @@ public final class Aci318 implements DesignCode {
     @Override
     public double shearSteelBesideTorsion(ShearInput s, double v) {
         return shear.steel(s, v);
+    }
+
+    /** φ fyt, as for shear (9.4.3.2 and its commentary: loads near the bottom). */
+    @Override
+    public double hangerStress(double fyt) {
+        return PHI_SHEAR * Math.min(fyt, form.stress(420, 60_000));
+    }
+
+    @Override
+    public String hangerClause() {
+        return "9.4.3.2";
     }
 
     @Override

@@ -121,9 +121,26 @@ public final class En1992 implements DesignCode {
      */
     @Override
     public double beamTensionStrain(double yieldStrain, double fc) {
+        return redistributionStrain(0, fc);
+    }
+
+    /** 30 % with steel of class B or C (5.5(4)). */
+    @Override
+    public double mostRedistribution() {
+        return 0.30;
+    }
+
+    /** δ ≥ k1 + k2 xu/d, above C50/60 k3 + k4 xu/d, solved for the strain of the bars (5.5(4)). */
+    @Override
+    public double redistributionStrain(double part, double fc) {
         double crushing = EnConcrete.crushing(fc);
-        double xOverD = (1 - (fc <= 50 ? 0.44 : 0.54)) / (1.25 * (0.6 + 0.0014 / crushing));
+        double xOverD = (1 - part - (fc <= 50 ? 0.44 : 0.54)) / (1.25 * (0.6 + 0.0014 / crushing));
         return crushing * (1 / xOverD - 1);
+    }
+
+    @Override
+    public String redistributionClause() {
+        return "5.5(4)";
     }
 
     @Override
@@ -217,6 +234,16 @@ public final class En1992 implements DesignCode {
     @Override
     public String shearMinimumClause() {
         return "9.2.2(5)";
+    }
+
+    @Override
+    public double hangerStress(double fyt) {
+        return designSteel(fyt);
+    }
+
+    @Override
+    public String hangerClause() {
+        return "9.2.5";
     }
 
     /** 0.75 d along (9.6N), 0.75 d and 600 mm across (9.8N). */

@@ -242,7 +242,7 @@ class En1992Test {
         Basis b = Basis.standard("en-1992-1-1");
         Basis bad = new Basis(b.name(), b.code(), b.fy(), b.fyt(), b.beamCover(), b.columnCover(), b.aggregate(), b.beamBars(), b.columnBars(), b.stirrups(),
             b.spacingStep(), b.spacingLeast(), b.spacingMost(), b.zonesMost(), b.legsMost(), b.layersMost(), b.practicalCap(), b.preference(), b.deflection(),
-            b.swayX(), b.swayY(), Map.of("gammaX", 1.0, "gammaC", 9.0));
+            b.swayX(), b.swayY(), 0, Map.of("gammaX", 1.0, "gammaC", 9.0));
         assertEquals(2, bad.check().size());
     }
 }

@@ -54,6 +54,7 @@ export type Identical = Schemas['IdenticalDto']
 export type Readings = Schemas['ReadingsDto']
 export type StirrupsWeighed = Schemas['StirrupsWeighedDto']
 export type ReliefOfAll = Schemas['ReliefOfAllDto']
+export type SectionsTried = Schemas['SectionsDto']
 export type Parameter = Schemas['ParameterDto']
 export type ForcePreview = Schemas['PreviewDto']
 
@@ -140,6 +141,7 @@ export const api = {
   element: (id: string, member: string, signal?: AbortSignal) => request<Element>(`${p(id)}/elements/${encodeURIComponent(member)}`, { signal }),
   preferences: (id: string, mark: string, signal?: AbortSignal) => request<Preferences>(`${p(id)}/members/${encodeURIComponent(mark)}/preferences`, { signal }),
   stirrups: (id: string, mark: string, span: number, signal?: AbortSignal) => request<StirrupsWeighed>(`${p(id)}/members/${encodeURIComponent(mark)}/stirrups?span=${span}`, { signal }),
+  sections: (id: string, mark: string, signal?: AbortSignal) => request<SectionsTried>(`${p(id)}/members/${encodeURIComponent(mark)}/sections`, { signal }),
   tryHand: (id: string, mark: string, hand: Hand, signal?: AbortSignal) =>
     request<Beam>(`${p(id)}/members/${encodeURIComponent(mark)}/try`, { ...post(hand), signal }),
   handSet: (id: string, mark: string, version: number, hand: Hand) =>

@@ -1855,6 +1855,54 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/projects/{id}/members/{mark}/sections": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Other sections for a line, each designed for the forces as they are, the cheapest first, with the edits that put them in force */
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                    mark: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["SectionsDto"];
+                    };
+                };
+                /** @description What, where and how to mend */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/projects/{id}/members/{mark}/preferences": {
         parameters: {
             query?: never;
@@ -3126,6 +3174,9 @@ export interface components {
             flangeDepth: number;
             fc: number;
         };
+        SectionsDto: {
+            options: components["schemas"]["TriedDto"][];
+        };
         ShapeDto: {
             id: string;
             points: number[];
@@ -3260,6 +3311,20 @@ export interface components {
             causes: {
                 [key: string]: number;
             };
+        };
+        TriedDto: {
+            label: string;
+            inProject: boolean;
+            present: boolean;
+            satisfied: boolean;
+            strength: number;
+            steelKg: number;
+            concreteM3: number;
+            formworkM2: number;
+            cost: number;
+            edits: {
+                [key: string]: unknown;
+            }[];
         };
         TypedDto: {
             from: number;

@@ -71,6 +71,28 @@ describe('preferences on the beam sheet', () => {
   })
 })
 
+describe('sections on the beam sheet', () => {
+  it('shows what satisfies at the least cost and takes it with one action', async () => {
+    const tried = { inProject: true, present: false, satisfied: true, strength: 0.95, steelKg: 100, concreteM3: 1, formworkM2: 10, cost: 520 }
+    vi.spyOn(api, 'sections').mockResolvedValue({ options: [
+      { ...tried, label: '300 × 500', inProject: false, edits: [{ kind: 'put-section', id: '300x500' }, { kind: 'section', section: '300x500' }] },
+      { ...tried, label: '300 × 600', present: true, cost: 650, edits: [] }, { ...tried, label: '300 × 400', satisfied: false, strength: 1.3, edits: [] }] })
+    const edit = vi.spyOn(api, 'edit').mockResolvedValue({ id: 'p', name: '', createdAt: '', changedAt: '', version: 6 })
+    render(<Around><BeamSheet id="p" beam={beam} units={SI} state={state} /></Around>)
+    await userEvent.click(screen.getByRole('button', { name: 'Try other sections' }))
+    expect(await screen.findByText(/300 × 500 satisfies everything and costs 20 % less/)).toBeInTheDocument()
+    expect(screen.getByText('1.30 fails')).toBeInTheDocument()
+    await userEvent.click(screen.getByRole('button', { name: 'Take 300 × 500' }))
+    await waitFor(() => expect(edit.mock.calls.at(-1)![2]).toHaveLength(2))
+  })
+  it('says so where the spans differ', async () => {
+    vi.spyOn(api, 'sections').mockResolvedValue({ options: [] })
+    render(<Around><BeamSheet id="p" beam={beam} units={SI} state={state} /></Around>)
+    await userEvent.click(screen.getByRole('button', { name: 'Try other sections' }))
+    expect(await screen.findByText(/different sections/)).toBeInTheDocument()
+  })
+})
+
 describe('torsion and deflection on the beam sheet', () => {
   const twisted = { ...beam, checks: [...beam.checks, check('torsion', 0.8, 1)] }
   const relief = {

@@ -21,6 +21,7 @@ import { ReadingsTable } from './editor/ReadingsTable'
 import { useHandSet } from './editor/useHandSet'
 import { UTILISATION_HEIGHT, UtilisationDiagram } from './UtilisationDiagram'
 import { PreferenceTable } from './PreferenceTable'
+import { SectionPanel } from './SectionPanel'
 import { TorsionPanel } from './TorsionPanel'
 import { DEFLECTION_HEIGHT, DeflectionDiagram, MomentDiagram, ShearDiagram, TORSION_HEIGHT, TorsionDiagram } from './Diagrams'
 
@@ -104,6 +105,7 @@ export function BeamSheet({ id, beam: stored, units, state }: { id: string; beam
         <NeedsTable beam={beam} units={units} />
         <DemandPanel beam={beam} units={units} x={beam.points[fixed]!.x} onSave={save} />
         <CopyPanel id={id} mark={beam.mark} version={Math.max(hand.version.current, state?.version ?? 0)} />
+        <SectionPanel id={id} mark={beam.mark} state={state} />
         <PreferenceTable id={id} mark={beam.mark} />
         {calculation.data && (
           <>

@@ -75,6 +75,13 @@ public record BeamLine(String id, String mark, String storey, List<Span> spans, 
         return new double[] {left, (s.faceFrom() + s.faceTo()) / 2, right};
     }
 
+    /** The same line with another section in every span; its supports stay where they are. */
+    public BeamLine with(kolonne.core.section.Shape shape) {
+        List<Span> other = spans.stream().map(s -> new Span(s.number(), s.from(), s.to(), s.faceFrom(), s.faceTo(), s.members(),
+            new Section(shape.equals(s.section().shape()) ? s.section().id() : shape.label(), shape), s.material())).toList();
+        return new BeamLine(id, mark, storey, other, supports, stations, length);
+    }
+
     /** Where the longest bars of the line may begin [mm]. */
     public double firstBar(Basis basis) {
         return GroupLayout.start(this, basis);

@@ -146,6 +146,11 @@ public final class ModelWriter {
         return t;
     }
 
+    /** A row of sections in the units of a building. */
+    public static Map<String, Object> section(Section s, Building b) {
+        return new ModelWriter(b).section(s);
+    }
+
     private Map<String, Object> section(Section s) {
         Shape shape = s.shape();
         if (shape instanceof Shape.Rectangle r) {

@@ -1,10 +1,14 @@
 package kolonne.server.api;
 
 import io.javalin.http.Context;
+import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.NoSuchElementException;
+import kolonne.core.advice.SectionAdvice;
 import kolonne.core.basis.Basis;
 import kolonne.core.beam.BeamCage;
 import kolonne.core.beam.BeamDesign;
@@ -13,6 +17,11 @@ import kolonne.core.beam.BeamLine;
 import kolonne.core.beam.StirrupChoice;
 import kolonne.core.design.BuildingDesign;
 import kolonne.core.design.Quantities;
+import kolonne.core.model.Building;
+import kolonne.core.model.Member;
+import kolonne.core.model.Section;
+import kolonne.core.schedule.Schedules;
+import kolonne.exchange.model.ModelWriter;
 import kolonne.server.project.Projects;
 import kolonne.server.project.Workspace;
 
@@ -26,7 +35,9 @@ final class ChoiceRoutes {
 
     List<Route> routes() {
         return List.of(Route.get("/api/projects/{id}/members/{mark}/stirrups", "Every arrangement of stirrups weighed for a span, the best first", StirrupsWeighedDto.class,
-            this::stirrups, "span"), Route.get("/api/projects/{id}/members/{mark}/preferences", "The line designed under every preference: mass, bars, layers, sizes",
+            this::stirrups, "span"), Route.get("/api/projects/{id}/members/{mark}/sections",
+            "Other sections for a line, each designed for the forces as they are, the cheapest first, with the edits that put them in force", SectionsDto.class,
+            this::sections), Route.get("/api/projects/{id}/members/{mark}/preferences", "The line designed under every preference: mass, bars, layers, sizes",
             PreferencesDto.class, this::preferences));
     }
 
@@ -39,6 +50,51 @@ final class ChoiceRoutes {
     record WeighedDto(String size, int legs, List<Double> from, List<Double> spacing, double massKg, int pieces, boolean practical, String lost) {}
 
     record StirrupsWeighedDto(int span, List<WeighedDto> options) {}
+
+    /**
+     * @param strength largest use of a strength
+     * @param cost     steel, concrete and formwork together as kg of steel
+     * @param edits    that put the section in force; empty for the present one
+     */
+    record TriedDto(String label, boolean inProject, boolean present, boolean satisfied, double strength, double steelKg, double concreteM3, double formworkM2,
+                    double cost, List<Map<String, Object>> edits) {}
+
+    /** @param options empty where the spans of the line have different sections */
+    record SectionsDto(List<TriedDto> options) {}
+
+    private void sections(Context c) {
+        BuildingDesign d = design(c);
+        BeamDesign b = d.beams().stream().filter(q -> q.line().mark().equals(c.pathParam("mark"))).findFirst()
+            .orElseThrow(() -> new NoSuchElementException("There is no beam line " + c.pathParam("mark") + "."));
+        Building building = d.analysis().index().building();
+        c.json(new SectionsDto(SectionAdvice.of(b, d.beamContext(), building.sections()).stream().map(o -> new TriedDto(Schedules.label(o.shape(), d.basis()),
+            !o.section().isEmpty() || o.present(), o.present(), o.satisfied(), o.strength(), o.steel(), o.concrete(), o.formwork(), o.cost(),
+            o.present() ? List.of() : edits(d, b.line(), o))).toList()));
+    }
+
+    /** The section is put into the project first if it is not there. */
+    private static List<Map<String, Object>> edits(BuildingDesign d, BeamLine line, SectionAdvice.Option o) {
+        Building b = d.analysis().index().building();
+        List<Map<String, Object>> out = new ArrayList<>();
+        String id = o.section();
+        if (id.isEmpty()) {
+            String name = Schedules.label(o.shape(), d.basis()).replace(" × ", "x").replace(" in", "").replace(" ", "-");
+            id = name;
+            for (int k = 2; has(b, id); k++) {
+                id = name + "-" + k;
+            }
+            Map<String, Object> put = new LinkedHashMap<>(ModelWriter.section(new Section(id, o.shape()), b));
+            put.values().removeIf(java.util.Objects::isNull);
+            put.put("kind", "put-section");
+            out.add(put);
+        }
+        out.add(Map.of("kind", "section", "members", line.spans().stream().flatMap(s -> s.members().stream()).map(Member::id).toList(), "section", id));
+        return out;
+    }
+
+    private static boolean has(Building b, String section) {
+        return b.sections().stream().anyMatch(s -> s.id().equals(section));
+    }
 
     private BuildingDesign design(Context c) {
         Workspace.Published p = projects.open(c.pathParam("id")).published();

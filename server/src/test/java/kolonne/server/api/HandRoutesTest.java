@@ -184,6 +184,34 @@ class HandRoutesTest {
     }
 
     @Test
+    void stirrupsThatWereWeighedStandInOrderAndTheirReasonIsGiven() throws IOException, InterruptedException {
+        JsonNode all = ask(200, "GET", p + "/members/" + mark + "/stirrups?span=0", null).get("options");
+        assertEquals("", all.get(0).get("lost").asText());
+        for (int i = 1; i < all.size(); i++) {
+            assertFalse(all.get(i).get("lost").asText().isEmpty());
+        }
+        JsonNode zone = beam(mark).get("zones").get(0);
+        assertEquals(zone.get("size").asText() + zone.get("legs").asInt(), all.get(0).get("size").asText() + all.get(0).get("legs").asInt(), "the first is the one chosen");
+    }
+
+    @Test
+    void aSectionIsTakenWithItsEdits() throws IOException, InterruptedException {
+        JsonNode tried = null;
+        for (JsonNode r : ask(200, "GET", p + "/results?q=beam", null).get("rows")) {
+            mark = r.get("mark").asText();
+            for (JsonNode o : ask(200, "GET", p + "/members/" + mark + "/sections", null).get("options")) {
+                tried = tried == null && !o.get("present").asBoolean() && !o.get("inProject").asBoolean() && o.get("satisfied").asBoolean() ? o : tried;
+            }
+            if (tried != null) {
+                break;
+            }
+        }
+        ask(200, "POST", p + "/edits", "{\"edits\":" + tried.get("edits") + "}", "If-Match", "\"1\"");
+        designed();
+        assertEquals(tried.get("label").asText(), beam(mark).get("spans").get(0).get("section").get("label").asText());
+    }
+
+    @Test
     void readingsAreThoseOfEveryCombination() throws IOException, InterruptedException {
         JsonNode b = beam(mark);
         int station = b.get("governingStation").asInt();

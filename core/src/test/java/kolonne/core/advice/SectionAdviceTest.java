@@ -1,0 +1,70 @@
+package kolonne.core.advice;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertFalse;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import java.util.List;
+import kolonne.core.analysis.Analysis;
+import kolonne.core.basis.Basis;
+import kolonne.core.beam.BeamContext;
+import kolonne.core.beam.BeamDesign;
+import kolonne.core.beam.BeamDesigner;
+import kolonne.core.beam.BeamLines;
+import kolonne.core.model.ModelBuilder;
+import kolonne.core.model.Section;
+import kolonne.core.section.Shape;
+import org.junit.jupiter.api.Test;
+
+/** Other sections for a line that is too small, and for one that is too large. */
+class SectionAdviceTest {
+    private static final List<Section> PROJECT = List.of(new Section("big", new Shape.Rectangle(350, 850)), new Section("round", new Shape.Circle(500)));
+
+    private static Analysis span(double b, double h, double w) {
+        return new ModelBuilder().section("S", b, h).joint("A", 0, 0, 0).joint("B", 8000, 0, 0).beam("m1", "A", "B").pinned("A").pinned("B").spread("m1", 0, 8000, w, w)
+            .solve();
+    }
+
+    private static List<SectionAdvice.Option> advice(Analysis a) {
+        BeamContext context = BeamContext.of(a, Basis.standard(false));
+        return SectionAdvice.of(BeamDesigner.design(BeamLines.find(a).get(0), context), context, PROJECT);
+    }
+
+    @Test
+    void aSectionThatIsTooSmallFindsALargerOne() {
+        List<SectionAdvice.Option> all = advice(span(300, 500, 110));
+        SectionAdvice.Option now = all.stream().filter(SectionAdvice.Option::present).findFirst().orElseThrow();
+        assertFalse(now.satisfied());
+        assertTrue(now.strength() > 1);
+        assertTrue(all.get(0).satisfied() && all.get(0).shape().depth() > 500, all.get(0).toString());
+        assertTrue(all.stream().anyMatch(o -> o.section().equals("big")));
+        assertFalse(all.stream().anyMatch(o -> o.shape() instanceof Shape.Circle));
+    }
+
+    @Test
+    void aSectionThatIsTooLargeFindsACheaperOneAndEveryOneThatSatisfiesDoesSoWhenDesigned() {
+        Analysis a = span(450, 1000, 25);
+        List<SectionAdvice.Option> all = advice(a);
+        SectionAdvice.Option now = all.stream().filter(SectionAdvice.Option::present).findFirst().orElseThrow();
+        assertTrue(now.satisfied());
+        assertTrue(all.get(0).cost() < now.cost());
+        double last = 0;
+        for (SectionAdvice.Option o : all) {
+            if (!o.satisfied()) {
+                break;
+            }
+            assertTrue(o.cost() >= last);
+            last = o.cost();
+            BeamDesign d = BeamDesigner.design(BeamLines.find(a).get(0).with(o.shape()), BeamContext.of(a, Basis.standard(false)));
+            assertTrue(d.satisfied(), o.toString());
+        }
+    }
+
+    @Test
+    void costIsSteelConcreteAndFormwork() {
+        SectionAdvice.Option o = advice(span(300, 600, 30)).stream().filter(SectionAdvice.Option::present).findFirst().orElseThrow();
+        assertEquals(8 * 0.3 * 0.6, o.concrete(), 1e-9);
+        assertEquals(8 * (0.3 + 2 * 0.6), o.formwork(), 1e-9);
+        assertEquals(o.steel() + 120 * o.concrete() + 30 * o.formwork(), o.cost(), 1e-9);
+    }
+}

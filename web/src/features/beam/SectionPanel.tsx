@@ -1,0 +1,51 @@
+import { useQuery } from '@tanstack/react-query'
+import { Button } from 'antd'
+import { useState } from 'react'
+import { useNavigate } from 'react-router'
+import { api, type Edit, type State } from '../../api/client'
+import { ErrorView } from '../../ui/ErrorView'
+import { useEdit } from '../edit/useEdit'
+
+const SHOWN = 8
+
+/** Other sections for the line, each designed for the forces as they are; one action puts one in force and analyses again. */
+export function SectionPanel({ id, mark, state }: { id: string; mark: string; state?: State }) {
+  const [open, setOpen] = useState(false)
+  const navigate = useNavigate()
+  const q = useQuery({ queryKey: ['project', id, 'sections', mark], enabled: open, queryFn: ({ signal }) => api.sections(id, mark, signal) })
+  const edit = useEdit(id, state, (row, from) => void navigate(`/p/${id}/results?view=3d&show=change&from=${from}&to=${row.version}&sel=${encodeURIComponent(mark)}`))
+  const all = q.data?.options ?? []
+  const present = all.find((o) => o.present)
+  const rows = all.filter((o, i) => i < SHOWN || o.present)
+  const best = all[0]
+  return (
+    <section aria-label="Sections">
+      <h2>Another section</h2>
+      {!open && <Button size="small" onClick={() => setOpen(true)}>Try other sections</Button>}
+      {open && q.isPending && <p className="soft">Designing the line with every section worth a try…</p>}
+      {q.isError && <ErrorView error={q.error} />}
+      {q.data && all.length === 0 && <p className="soft">The spans of this line have different sections; change them one by one with the section editor (E in Results).</p>}
+      {present && best && (
+        <>
+          <p className="soft">
+            {best.present ? 'The present section is the cheapest that satisfies everything.' : best.satisfied ? `${best.label} satisfies everything${present.satisfied ? ` and costs ${(100 * (1 - best.cost / present.cost)).toFixed(0)} % less` : ''}.` : 'None of the sections tried satisfies everything.'}
+            {' '}With the forces as they are; cost as kg of steel, 1 m³ of concrete for 120, 1 m² of formwork for 30.
+          </p>
+          <table className="plain">
+            <thead><tr><th>section</th><th className="num" title="Largest use of a strength">use</th><th className="num">kg</th><th className="num">m³</th><th className="num">cost</th><th /></tr></thead>
+            <tbody>
+              {rows.map((o) => (
+                <tr key={`${o.label}${o.inProject}`} aria-selected={o.present}>
+                  <td>{o.label}{!o.inProject && <span className="soft"> new</span>}</td>
+                  <td className={o.satisfied ? 'num' : 'num over-ink'}>{o.strength.toFixed(2)}{!o.satisfied && ' fails'}</td>
+                  <td className="num">{o.steelKg.toFixed(0)}</td><td className="num">{o.concreteM3.toFixed(1)}</td><td className="num">{o.cost.toFixed(0)}</td>
+                  <td>{!o.present && <Button size="small" type="text" loading={edit.isPending} aria-label={`Take ${o.label}`} onClick={() => edit.mutate({ edits: o.edits as Edit[] })}>take</Button>}</td>
+                </tr>
+              ))}
+            </tbody>
+          </table>
+        </>
+      )}
+    </section>
+  )
+}

@@ -5,5 +5,6 @@ export default defineConfig({
   plugins: [react()],
   server: { proxy: { '/api': 'http://127.0.0.1:8420' } },
   build: { chunkSizeWarningLimit: 2500 },
-  test: { environment: 'jsdom', setupFiles: ['src/test/setup.ts'], globals: false },
+  // a busy machine takes several times as long; a test that hangs still ends
+  test: { environment: 'jsdom', setupFiles: ['src/test/setup.ts'], globals: false, testTimeout: 30_000 },
 })

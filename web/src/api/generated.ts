@@ -3121,6 +3121,7 @@ export interface components {
             notes: number;
             parts: number;
             steelKg: number;
+            handSet: boolean;
         };
         ResultsPage: {
             version: number;

@@ -29,7 +29,7 @@ export function Worklist(p: { rows: ResultRow[]; selected?: string; onSelect: (m
                 style={{ transform: `translateY(${it.start}px)`, height: it.size, position: 'absolute', left: 0, right: 0 }}
                 onClick={() => p.onSelect(r.mark)} onDoubleClick={() => p.onOpen(r.mark)}
               >
-                <b>{r.mark}</b>
+                <b>{r.mark}{r.handSet && <span className="soft" title="A part of it is set by hand"> ✎</span>}</b>
                 <span>{r.section}</span>
                 <span className="clip">{r.check}</span>
                 <UtilisationBar value={r.utilisation} satisfied={r.satisfied} />

@@ -17,7 +17,7 @@ export function withValue(q: string, key: string, value: string | undefined): st
 export function completions(q: string, storeys: string[], causes: string[]): string[] {
   const last = q.endsWith(' ') || q === '' ? '' : (words(q).at(-1) ?? '')
   const all = [
-    'beam', 'column', 'fails', 'over', 'notes', 'util>0.95', 'util<0.50',
+    'beam', 'column', 'fails', 'over', 'notes', 'hand', 'util>0.95', 'util<0.50',
     ...storeys.map((s) => `storey:${s.replace(/ /g, '')}`), ...causes.map((c) => `cause:${c}`), 'section:', 'mark:',
   ]
   const head = q.slice(0, q.length - last.length)

@@ -59,7 +59,8 @@ class CagePathTest extends BrowserTest {
         page.getByLabel("End of the bars").hover();
         page.mouse().down();
         page.mouse().move(600, 180, new com.microsoft.playwright.Mouse.MoveOptions().setSteps(6));
-        page.mouse().up();
+        page.waitForResponse(r -> r.url().endsWith("/hand"), () -> page.mouse().up());
+        assertThat(page.locator(".edit-strip").getByText("…", new Locator.GetByTextOptions().setExact(true))).hasCount(0);
         assertThat(page.getByText("✎ by hand")).isVisible();
         String which = page.locator(".bar.picked").getAttribute("aria-label");
         String to = page.getByLabel("Bars or zone to").inputValue();

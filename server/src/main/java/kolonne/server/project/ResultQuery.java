@@ -10,7 +10,7 @@ import java.util.regex.Pattern;
 /**
  * The small query language of the worklist: words that must all hold.
  *
- * <pre>beam | column | fails | over | notes | storey:L3 | storey:L2..L5 | util&gt;0.95 | util&lt;0.5 | cause:shear
+ * <pre>beam | column | fails | over | notes | hand | storey:L3 | storey:L2..L5 | util&gt;0.95 | util&lt;0.5 | cause:shear
  * section:300x600 | anything else is looked for in mark, section and check</pre>
  */
 public final class ResultQuery {
@@ -52,6 +52,9 @@ public final class ResultQuery {
             }
             case "over" -> {
                 return ResultRow::overstressed;
+            }
+            case "hand" -> {
+                return ResultRow::handSet;
             }
             case "notes" -> {
                 return r -> r.notes() > 0;

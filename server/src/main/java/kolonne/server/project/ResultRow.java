@@ -27,11 +27,12 @@ import kolonne.core.schedule.Schedules;
  * @param bars     in words, where the governing check is
  * @param causes   ids of the causes for which it fails
  * @param steelKg  of its cage
+ * @param handSet  whether a person has set a part of it
  */
 public record ResultRow(String mark, String role, List<String> storeys, String section, String check, String place,
                         double utilisation, String combination, String clause, boolean satisfied, boolean overstressed,
                         String bars, String stirrups, List<String> causes, String finding, int notes, int parts,
-                        double steelKg) {
+                        double steelKg, boolean handSet) {
     /** Rows of a design, worst first. */
     public static List<ResultRow> of(BuildingDesign d) {
         List<ResultRow> out = new ArrayList<>();
@@ -63,7 +64,7 @@ public record ResultRow(String mark, String role, List<String> storeys, String s
             + z.legs() + " legs";
         return row(b.line().mark(), "beam", List.of(b.line().storey()), Schedules.label(s.section().shape(), d.basis()), g,
             b.satisfied(), b.overstressed(), bars, stirrups, b.findings(), b.line().spans().size(),
-            Quantities.of(b, d.basis()).steel());
+            Quantities.of(b, d.basis()).steel(), !b.hand().isEmpty());
     }
 
     private static ResultRow column(BuildingDesign d, ColumnDesign c) {
@@ -72,18 +73,18 @@ public record ResultRow(String mark, String role, List<String> storeys, String s
         List<String> storeys = c.lifts().stream().map(q -> q.lift().storey()).distinct().toList();
         return row(c.stack().mark(), "column", storeys, Schedules.label(l.lift().section().shape(), d.basis()), g,
             c.satisfied(), c.overstressed(), l.cage().words(), Schedules.ties(l.cage(), d.basis()), c.findings(),
-            c.lifts().size(), Quantities.of(c, d.basis()).steel());
+            c.lifts().size(), Quantities.of(c, d.basis()).steel(), false);
     }
 
     private static ResultRow row(String mark, String role, List<String> storeys, String section, CheckResult g,
                                  boolean satisfied, boolean overstressed, String bars, String stirrups,
-                                 List<Finding> findings, int parts, double steel) {
+                                 List<Finding> findings, int parts, double steel, boolean handSet) {
         List<String> causes = findings.stream().filter(f -> f.severity() == Severity.FAILS).map(Finding::code).distinct()
             .toList();
         String finding = findings.stream().filter(f -> f.severity() == Severity.FAILS).map(Finding::what).findFirst()
             .orElse("");
         int notes = (int) findings.stream().filter(f -> f.severity() == Severity.NOTE).count();
         return new ResultRow(mark, role, storeys, section, g.title(), g.place(), g.utilisation(), g.combination(), g.clause(),
-            satisfied, overstressed, bars, stirrups, causes, finding, notes, parts, steel);
+            satisfied, overstressed, bars, stirrups, causes, finding, notes, parts, steel, handSet);
     }
 }

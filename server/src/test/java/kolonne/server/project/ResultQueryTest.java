@@ -16,7 +16,7 @@ class ResultQueryTest {
         row("C-D3", "column", List.of("L1", "L2", "Roof Deck"), "Ø 500", 0.40, List.of("slenderness")));
 
     private static ResultRow row(String mark, String role, List<String> storeys, String section, double u, List<String> causes) {
-        return new ResultRow(mark, role, storeys, section, "Shear", "", u, "", "", causes.isEmpty(), u > 1, "", "", causes, "", 0, 1, 0);
+        return new ResultRow(mark, role, storeys, section, "Shear", "", u, "", "", causes.isEmpty(), u > 1, "", "", causes, "", 0, 1, 0, mark.equals("L1-B01"));
     }
 
     @ParameterizedTest(name = "{0} -> {1}")
@@ -26,6 +26,7 @@ class ResultQueryTest {
         column              | C-D3
         fails               | L2-B07 C-D3
         over                | L2-B07
+        hand                | L1-B01
         storey:L2           | L2-B07 C-D3
         storey:l1..L2 beam  | L1-B01 L2-B07
         storey:RoofDeck     | C-D3

@@ -48,6 +48,10 @@ final class BeamDetailCheck {
 
     void run() {
         for (BeamLine.Span span : line.spans()) {
+            if (!code.covers(span.material().fc())) {
+                add("concrete-scope", "Concrete outside the code's classes", Cause.OUT_OF_SCOPE, span.material().fc(), 0, Quantity.STRENGTH,
+                    Double.POSITIVE_INFINITY, (span.faceFrom() + span.faceTo()) / 2, span, code.coversClause());
+            }
             if (span.section().shape() instanceof Shape.Circle) {
                 add("shape", "Round beam", Cause.OUT_OF_SCOPE, 1, 0, Quantity.COUNT, Double.POSITIVE_INFINITY,
                     (span.faceFrom() + span.faceTo()) / 2, span, "22.3.1");
@@ -108,9 +112,16 @@ final class BeamDetailCheck {
         }
     }
 
-    /** Clear distances and crack-control spacing of every layer at the ends and the middle of the span. */
+    /** Clear distances and crack-control spacing of every layer at the ends and the middle of the span, and where bars begin or end: only there do they change. */
     private void fit(BeamLine.Span span) {
-        double[] places = {span.faceFrom(), (span.faceFrom() + span.faceTo()) / 2, span.faceTo()};
+        List<Double> places = new ArrayList<>(List.of(span.faceFrom(), (span.faceFrom() + span.faceTo()) / 2, span.faceTo()));
+        for (BeamCage.Group g : cage.groups()) {
+            for (double x : new double[] {g.from(), g.to()}) {
+                if (x > span.faceFrom() && x < span.faceTo()) {
+                    places.add(x);
+                }
+            }
+        }
         for (double x : places) {
             BeamCage.Zone zone = cage.zoneAt(span.number(), x);
             double stirrup = zone == null ? 0 : zone.bar().diameter();

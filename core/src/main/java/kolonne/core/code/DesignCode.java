@@ -10,6 +10,11 @@ public interface DesignCode {
 
     BarCatalogue catalogue();
 
+    /** Whether the code has rules for a concrete. */
+    boolean covers(double fc);
+
+    String coversClause();
+
     /** Stress block of a concrete. */
     StressBlock block(double fc);
 

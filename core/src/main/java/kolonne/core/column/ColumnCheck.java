@@ -117,6 +117,11 @@ public final class ColumnCheck {
     }
 
     private void steel() {
+        double fc = lift.material().fc();
+        if (!code.covers(fc)) {
+            add("concrete-scope", "Concrete outside the code's classes", Cause.OUT_OF_SCOPE, fc, 0, Quantity.STRENGTH, Double.POSITIVE_INFINITY, "", "whole lift",
+                code.coversClause());
+        }
         double ratio = cage.area() / lift.section().shape().A();
         add("steel-maximum", "Steel, code's cap", Cause.STEEL_OVER_CAP, ratio, code.columnMaximumRatio(), Quantity.RATIO,
             ratio / code.columnMaximumRatio(), "", "whole lift", code.columnRatioClause());

@@ -189,6 +189,14 @@ class HandCageTest {
     }
 
     @Test
+    void barsThatCrowdBetweenTheSupportsAndTheMiddleAreFoundOut() {
+        // both short runs lie between the support and the middle of the span and meet over a metre only
+        BeamDesign d = with(face(BeamCage.Face.BOTTOM, run(3, T25, -1e6, 1e6), run(3, T25, 1000, 2500), run(3, T25, 1500, 3000)));
+        assertFalse(check(d, "clear-spacing-bottom").satisfied());
+        assertTrue(check(with(face(BeamCage.Face.BOTTOM, run(3, T25, -1e6, 1e6))), "clear-spacing-bottom").satisfied());
+    }
+
+    @Test
     void everyBarOfALayerIsShownInTheSection() {
         BeamDesign d = with(face(BeamCage.Face.TOP, run(3, T20, -1e6, 1e6), run(2, T25, -1e6, 1e6), run(2, T20, 1000, 7000)));
         SectionCut cut = SectionCut.at(LINE, d.cage(), BASIS, LINE.spans().get(0), 4000);

@@ -63,6 +63,17 @@ public final class Aci318 implements DesignCode {
         return new StressBlock(0.85 * fc, Math.max(0.65, Math.min(0.85, 0.85 - reduction)), 0.003);
     }
 
+    /** At least 17 MPa, 2500 psi (table 19.2.1.1). */
+    @Override
+    public boolean covers(double fc) {
+        return fc >= form.stress(17, 2500) * 0.999;
+    }
+
+    @Override
+    public String coversClause() {
+        return "19.2.1.1";
+    }
+
     @Override
     public double designSteel(double fy) {
         return fy;

@@ -68,6 +68,17 @@ public final class En1992 implements DesignCode {
         return p.get("alphaCt") * EnConcrete.fctk(fck) / p.get("gammaC");
     }
 
+    /** C12/15 to C90/105 (table 3.1). */
+    @Override
+    public boolean covers(double fc) {
+        return fc >= 12 * 0.999 && fc <= 90 * 1.001;
+    }
+
+    @Override
+    public String coversClause() {
+        return "3.1.2, table 3.1";
+    }
+
     /** fyd = fyk / γS (3.2.7(2)). */
     @Override
     public double designSteel(double fy) {

@@ -233,6 +233,13 @@ class En1992Test {
     }
 
     @Test
+    void onlyTheClassesOfTheCodeAreCovered() {
+        assertTrue(CODE.covers(12) && CODE.covers(90));
+        assertFalse(CODE.covers(10) || CODE.covers(95));
+        assertFalse(Basis.standard(false).designCode().covers(15), "ACI 318-19 table 19.2.1.1: 17 MPa");
+    }
+
+    @Test
     void nationalParametersChangeTheResultAndUnknownOnesAreNamed() {
         assertTrue(Basis.standard("en-1992-1-1").check().isEmpty());
         assertEquals(17, UK.fcd(30), 1e-12);

@@ -1,5 +1,5 @@
 import '@testing-library/jest-dom/vitest'
-import { cleanup } from '@testing-library/react'
+import { cleanup, configure } from '@testing-library/react'
 import { afterEach } from 'vitest'
 
 // antd measures the page; jsdom has neither of these
@@ -10,5 +10,8 @@ globalThis.ResizeObserver ??= class {
   unobserve() {}
   disconnect() {}
 }
+
+// a page is found when it has come; a busy machine takes longer than the library's one second
+configure({ asyncUtilTimeout: 15_000 })
 
 afterEach(cleanup)

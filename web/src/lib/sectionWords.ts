@@ -3,10 +3,10 @@ import type { SketchSection } from '../api/client'
 const NONE: SketchSection = { shape: '', b: 0, h: 0, bw: 0, bf: 0, hf: 0, d: 0 }
 const N = '(\\d+(?:\\.\\d+)?)'
 const RECTANGLE = new RegExp(`^${N}\\s*x\\s*${N}$`)
-const FLANGED = new RegExp(`^(tee|ell)\\s*${N}\\s*x\\s*${N}\\s+${N}\\s*x\\s*${N}$`)
+const FLANGED = new RegExp(`^(tee|ell|inverted-tee)\\s*${N}\\s*x\\s*${N}\\s+${N}\\s*x\\s*${N}$`)
 const CIRCLE = new RegExp(`^(?:circle|d)\\s*${N}$`)
 
-/** A section from words: 300x600, tee 300x600 1200x150 (web, then flange), ell …, circle 500; undefined if they make none. */
+/** A section from words: 300x600, tee 300x600 1200x150 (web, then flange), ell …, inverted-tee …, circle 500; undefined if they make none. */
 export function parseSection(words: string): SketchSection | undefined {
   const w = words.trim().toLowerCase().replace(/×/g, 'x')
   const r = RECTANGLE.exec(w)

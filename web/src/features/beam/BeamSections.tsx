@@ -30,16 +30,17 @@ function Section({ cut, beam, largest }: { cut: Cut; beam: Beam; largest: number
   const s = beam.spans[cut.span]!.section
   const w = s.shape === 'rectangle' ? s.webWidth : Math.min(s.width, s.webWidth * 2)
   const k = SIZE / Math.max(s.depth, w)
-  const x0 = 4 + ((s.shape === 'tee' ? w - s.webWidth : 0) / 2) * k
+  const both = s.shape === 'tee' || s.shape === 'inverted-tee'
+  const x0 = 4 + ((both ? w - s.webWidth : 0) / 2) * k
   const web = s.webWidth * k
   const h = s.depth * k
   const hf = s.flangeDepth * k
   const c = beam.coverMm * k
-  const flange = s.shape === 'tee' ? [4, w * k] : [x0, w * k]
+  const flange = both ? [4, w * k] : [x0, w * k]
   return (
     <figure title={`top ${cut.top}, bottom ${cut.bottom}`}>
       <svg width={Math.max(w, s.webWidth) * k + 8} height={SIZE + 6} role="img" aria-label={`Section at ${cut.label}: top ${cut.top}, bottom ${cut.bottom}`}>
-        {hf > 0 && <rect className="concrete" x={flange[0]} y={2} width={flange[1]} height={hf} />}
+        {hf > 0 && <rect className="concrete" x={flange[0]} y={s.shape === 'inverted-tee' ? 2 + h - hf : 2} width={flange[1]} height={hf} />}
         <rect className="concrete" x={x0} y={2} width={web} height={h} />
         <rect className="tie" x={x0 + c} y={2 + c} width={web - 2 * c} height={h - 2 * c} rx={3} />
         {Array.from({ length: Math.max(0, cut.legs - 2) }, (_, i) => {

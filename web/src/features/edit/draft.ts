@@ -63,6 +63,6 @@ export function sectionOf(words: string): Edit | undefined {
   const s = parseSection(words)
   if (!s) return undefined
   const sizes = Object.fromEntries(Object.entries(s).filter(([, v]) => v !== 0))
-  const id = { rectangle: `${s.b}x${s.h}`, circle: `D${s.d}`, tee: `T${s.bw}x${s.h} ${s.bf}x${s.hf}`, ell: `L${s.bw}x${s.h} ${s.bf}x${s.hf}` }[s.shape]
+  const id = { rectangle: `${s.b}x${s.h}`, circle: `D${s.d}`, tee: `T${s.bw}x${s.h} ${s.bf}x${s.hf}`, ell: `L${s.bw}x${s.h} ${s.bf}x${s.hf}`, 'inverted-tee': `IT${s.bw}x${s.h} ${s.bf}x${s.hf}` }[s.shape]
   return { kind: 'put-section', id, ...sizes }
 }

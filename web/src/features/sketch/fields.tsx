@@ -20,7 +20,7 @@ export function SectionField(p: { label: string; value: SketchSection; onChange:
   return (
     <Input
       aria-label={p.label} size="small" style={{ width: 168 }} value={shown} status={parseSection(shown) ? undefined : 'error'}
-      title="width x depth, tee or ell web x depth flange x thickness, or circle diameter"
+      title="width x depth, tee, ell or inverted-tee web x depth flange x thickness, or circle diameter"
       onChange={(e) => {
         setWords(e.target.value)
         const s = parseSection(e.target.value)

@@ -5,6 +5,7 @@ import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import kolonne.core.basis.BeamRules;
 import kolonne.core.beam.BeamContext;
 import kolonne.core.beam.BeamDesign;
 import kolonne.core.beam.BeamDesigner;
@@ -14,14 +15,14 @@ import kolonne.core.model.Section;
 import kolonne.core.section.Shape;
 
 /**
- * Other sections for a beam line: those of the project and steps of depth and width about the present one, each designed with the forces as
+ * Other sections for a beam line: those of the project and steps of depth and width about the present one within the limits of the
+ * basis, each designed with the forces as
  * they are. Taking one means another analysis, since stiffness and weight change.
  */
 public final class SectionAdvice {
-    /** Steps of depth and width [mm], in inch-pound projects 2 in. */
-    private static final double STEP = 50;
-    private static final double INCH_STEP = 50.8;
+    /** Steps of depth to either side that are tried at most, and of width. */
     private static final int STEPS = 6;
+    private static final int WIDTHS = 2;
     /** What concrete and formwork cost, as kg of steel in place. */
     private static final double CONCRETE = 120;
     private static final double FORMWORK = 30;
@@ -33,12 +34,13 @@ public final class SectionAdvice {
      *
      * @param section  id in the project; empty for one that is not in it
      * @param strength largest use of a strength
+     * @param inBand   whether it satisfies with a strength used as far as the basis wishes
      * @param steel    [kg], concrete [m3], formwork of soffit and sides [m2]
      * @param cost     all together as kg of steel
      */
-    public record Option(String section, Shape shape, boolean present, boolean satisfied, double strength, double steel, double concrete, double formwork, double cost) {}
+    public record Option(String section, Shape shape, boolean present, boolean satisfied, boolean inBand, double strength, double steel, double concrete, double formwork, double cost) {}
 
-    /** Sections from the cheapest that satisfies to the dearest, then those that do not; empty where the spans of the line differ. */
+    /** Sections in the band of the basis, the cheapest first; then others that satisfy, then those that do not; empty where the spans of the line differ. */
     public static List<Option> of(BeamDesign d, BeamContext context, List<Section> project) {
         Shape now = d.line().spans().get(0).section().shape();
         boolean alike = d.line().spans().stream().allMatch(s -> s.section().shape().equals(now));
@@ -46,13 +48,13 @@ public final class SectionAdvice {
             return List.of();
         }
         List<Option> out = new ArrayList<>();
-        candidates(now, project, context.basis().usUnits() ? INCH_STEP : STEP).forEach((shape, id) -> out.add(tried(d, context, shape, id, shape.equals(now))));
-        out.sort(Comparator.comparing(Option::satisfied).reversed().thenComparingDouble(o -> o.satisfied() ? o.cost() : o.strength()));
+        candidates(now, project, context.basis().rules().advice()).forEach((shape, id) -> out.add(tried(d, context, shape, id, shape.equals(now))));
+        out.sort(Comparator.comparing(Option::satisfied).thenComparing(Option::inBand).reversed().thenComparingDouble(o -> o.satisfied() ? o.cost() : o.strength()));
         return out;
     }
 
     /** Shapes by id in the project. */
-    private static Map<Shape, String> candidates(Shape now, List<Section> project, double step) {
+    private static Map<Shape, String> candidates(Shape now, List<Section> project, BeamRules.SectionLimits limits) {
         Map<Shape, String> out = new LinkedHashMap<>();
         out.put(now, "");
         for (Section s : project) {
@@ -61,32 +63,29 @@ public final class SectionAdvice {
             }
         }
         for (int k = -STEPS; k <= STEPS; k++) {
-            add(out, sized(now, now.webWidth(), now.depth() + k * step));
-            if (Math.abs(k) <= 2) {
-                add(out, sized(now, now.webWidth() + k * step, now.depth()));
+            add(out, sized(now, now.webWidth(), now.depth() + k * limits.step(), limits));
+            if (Math.abs(k) <= WIDTHS) {
+                add(out, sized(now, now.webWidth() + k * limits.step(), now.depth(), limits));
             }
         }
         return out;
     }
 
-    /** Webs from 200 mm, depths from half to twice the present one are worth a try; null is not. */
     private static void add(Map<Shape, String> out, Shape s) {
         if (s != null) {
             out.putIfAbsent(s, "");
         }
     }
 
-    private static Shape sized(Shape now, double bw, double h) {
-        if (bw < 200 || h < now.depth() / 2 || h > 2 * now.depth()) {
+    /** The shape on another web; null outside the limits, or where the flange would not fit it. */
+    private static Shape sized(Shape now, double bw, double h, BeamRules.SectionLimits limits) {
+        if (bw < limits.widthLeast() || bw > limits.widthMost() || h < limits.depthLeast() || h > limits.depthMost()) {
             return null;
         }
-        if (now instanceof Shape.Tee t) {
-            return h > 2 * t.hf() && bw <= t.bf() ? new Shape.Tee(bw, h, t.bf(), t.hf()) : null;
+        if (now instanceof Shape.Flanged f) {
+            return h > 2 * f.hf() && bw <= f.bf() ? f.withWeb(bw, h) : null;
         }
-        if (now instanceof Shape.Ell e) {
-            return h > 2 * e.hf() && bw <= e.bf() ? new Shape.Ell(bw, h, e.bf(), e.hf()) : null;
-        }
-        return h >= 150 ? new Shape.Rectangle(bw, h) : null;
+        return new Shape.Rectangle(bw, h);
     }
 
     private static Option tried(BeamDesign d, BeamContext context, Shape shape, String id, boolean present) {
@@ -95,12 +94,10 @@ public final class SectionAdvice {
         Quantities q = Quantities.of(t, context.basis());
         double concrete = q.concrete() / 1e9;
         double length = line.spans().stream().mapToDouble(BeamLine.Span::clear).sum() / 1000;
-        double formwork = length * (shape.webWidth() + 2 * (shape.depth() - flange(shape))) / 1000;
+        double formwork = length * (shape.webWidth() + 2 * (shape.depth() - shape.flangeDepth())) / 1000;
         double strength = t.checks().stream().filter(c -> c.cause().isStrength()).mapToDouble(c -> c.utilisation()).max().orElse(0);
-        return new Option(id, shape, present, t.satisfied(), strength, q.steel(), concrete, formwork, q.steel() + CONCRETE * concrete + FORMWORK * formwork);
-    }
-
-    private static double flange(Shape s) {
-        return s instanceof Shape.Tee t ? t.hf() : s instanceof Shape.Ell e ? e.hf() : 0;
+        BeamRules.SectionLimits limits = context.basis().rules().advice();
+        boolean inBand = t.satisfied() && strength >= limits.bandFrom() && strength <= limits.bandTo();
+        return new Option(id, shape, present, t.satisfied(), inBand, strength, q.steel(), concrete, formwork, q.steel() + CONCRETE * concrete + FORMWORK * formwork);
     }
 }

@@ -34,13 +34,14 @@ import kolonne.core.finding.Finding;
  * @param swayX         how the frame resists sway along global X
  * @param swayY         how the frame resists sway along global Y
  * @param redistribution part of the hogging moments at supports of beams that is moved into the spans, 0 for none
+ * @param rules         what else is said of beams
  * @param national      nationally determined parameters in place of recommended values, by key; empty for codes without
  */
 public record Basis(String name, String code, double fy, double fyt, double beamCover, double columnCover,
                     double aggregate, List<String> beamBars, List<String> columnBars, List<String> stirrups,
                     double spacingStep, double spacingLeast, double spacingMost, int zonesMost, int legsMost,
                     int layersMost, double practicalCap, Preference preference, DeflectionLimits deflection, Sway swayX,
-                    Sway swayY, double redistribution, Map<String, Double> national) {
+                    Sway swayY, double redistribution, Map<String, Double> national, BeamRules rules) {
     public static final List<String> CODES = List.of("aci-318m-19", "aci-318-19", "en-1992-1-1");
     private static final String EN = "en-1992-1-1";
 
@@ -83,10 +84,10 @@ public record Basis(String name, String code, double fy, double fyt, double beam
             ? new Basis("Standard, US", "aci-318-19", 60_000 * PSI, 60_000 * PSI, 38.1, 38.1, 19.05,
                 List.of("#5", "#6", "#7", "#8", "#9"), List.of("#6", "#7", "#8", "#9", "#10", "#11"),
                 List.of("#3", "#4", "#5"), 25.4, 76.2, 304.8, 3, 6, 2, 0.04, Preference.LEAST_STEEL,
-                DeflectionLimits.FLOOR, Sway.FROM_MODEL, Sway.FROM_MODEL, 0, Map.of())
+                DeflectionLimits.FLOOR, Sway.FROM_MODEL, Sway.FROM_MODEL, 0, Map.of(), BeamRules.standard(true))
             : new Basis("Standard, SI", "aci-318m-19", 420, 420, 40, 40, 20, List.of("T16", "T20", "T25", "T32"),
                 List.of("T16", "T20", "T25", "T32"), List.of("T10", "T12", "T16"), 25, 75, 300, 3, 6, 2, 0.04,
-                Preference.LEAST_STEEL, DeflectionLimits.FLOOR, Sway.FROM_MODEL, Sway.FROM_MODEL, 0, Map.of());
+                Preference.LEAST_STEEL, DeflectionLimits.FLOOR, Sway.FROM_MODEL, Sway.FROM_MODEL, 0, Map.of(), BeamRules.standard(false));
     }
 
     /** The starting basis of a code. */
@@ -94,7 +95,7 @@ public record Basis(String name, String code, double fy, double fyt, double beam
         return code.equals(EN)
             ? new Basis("Standard, EN", EN, 500, 500, 35, 35, 20, List.of("T16", "T20", "T25", "T32"), List.of("T16", "T20", "T25", "T32"),
                 List.of("T8", "T10", "T12"), 25, 75, 300, 3, 6, 2, 0.04, Preference.LEAST_STEEL, new DeflectionLimits(250, 250), Sway.FROM_MODEL, Sway.FROM_MODEL,
-                0, Map.of())
+                0, Map.of(), BeamRules.standard(false))
             : standard(code.equals("aci-318-19"));
     }
 
@@ -103,7 +104,7 @@ public record Basis(String name, String code, double fy, double fyt, double beam
     /** The same basis with another preference. */
     public Basis with(Preference p) {
         return new Basis(name, code, fy, fyt, beamCover, columnCover, aggregate, beamBars, columnBars, stirrups, spacingStep, spacingLeast, spacingMost,
-            zonesMost, legsMost, layersMost, practicalCap, p, deflection, swayX, swayY, redistribution, national);
+            zonesMost, legsMost, layersMost, practicalCap, p, deflection, swayX, swayY, redistribution, national, rules);
     }
 
     /** What the code leaves to nations; empty for codes that leave nothing. */
@@ -114,7 +115,13 @@ public record Basis(String name, String code, double fy, double fyt, double beam
     /** The same basis with a part of the hogging moments redistributed. */
     public Basis withRedistribution(double part) {
         return new Basis(name, code, fy, fyt, beamCover, columnCover, aggregate, beamBars, columnBars, stirrups, spacingStep, spacingLeast, spacingMost,
-            zonesMost, legsMost, layersMost, practicalCap, preference, deflection, swayX, swayY, part, national);
+            zonesMost, legsMost, layersMost, practicalCap, preference, deflection, swayX, swayY, part, national, rules);
+    }
+
+    /** The same basis with other rules of beams. */
+    public Basis with(BeamRules other) {
+        return new Basis(name, code, fy, fyt, beamCover, columnCover, aggregate, beamBars, columnBars, stirrups, spacingStep, spacingLeast, spacingMost,
+            zonesMost, legsMost, layersMost, practicalCap, preference, deflection, swayX, swayY, redistribution, national, other);
     }
 
     public boolean usUnits() {
@@ -182,6 +189,19 @@ public record Basis(String name, String code, double fy, double fyt, double beam
         range(out, "lastingDeflection", deflection.lasting(), 100, 2000, "");
         range(out, "redistribution", redistribution, 0, designCode().mostRedistribution(), "");
         range(out, "practicalCap", practicalCap, 0.01, 0.08, "");
+        range(out, "stockLength", rules.stockLength(), 4000, 30_000, "mm");
+        BeamRules.SectionLimits a = rules.advice();
+        range(out, "bandTo", a.bandTo(), 0.3, 1, "");
+        range(out, "bandFrom", a.bandFrom(), 0, a.bandTo(), "");
+        range(out, "depthLeast", a.depthLeast(), 100, 5000, "mm");
+        range(out, "depthMost", a.depthMost(), a.depthLeast(), 5000, "mm");
+        range(out, "widthLeast", a.widthLeast(), 100, 5000, "mm");
+        range(out, "widthMost", a.widthMost(), a.widthLeast(), 5000, "mm");
+        range(out, "sizeStep", a.step(), 5, 500, "mm");
+        if (rules.ductility() != BeamRules.Ductility.ORDINARY && code.equals(EN)) {
+            out.add(Finding.fails("basis.ductility", "basis, ductility", "Ductile frames of this code are not covered.",
+                "Choose ordinary frames, and add the rules of EN 1998-1 by hand."));
+        }
         labels(out, "beamBars", beamBars);
         labels(out, "columnBars", columnBars);
         labels(out, "stirrups", stirrups);

@@ -26,7 +26,7 @@ final class BarsAt {
         straight = new double[n];
         hooked = new double[n];
         double fc = line.spans().stream().mapToDouble(s -> s.material().fc()).min().orElseThrow();
-        double depth = line.spans().stream().mapToDouble(s -> s.section().shape().depth()).max().orElseThrow();
+        double depth = line.spans().stream().mapToDouble(s -> s.shape().depth()).max().orElseThrow();
         for (int i = 0; i < n; i++) {
             BeamCage.Group g = cage.groups().get(i);
             boolean top = g.face() == BeamCage.Face.TOP && depth - g.offset() > 300;
@@ -51,7 +51,7 @@ final class BarsAt {
 
     /** The same, with every bar in full if {@code anchored}. */
     List<BarLayer> layers(double x, BeamLine.Span span, boolean sagging, boolean anchored) {
-        double h = span.section().shape().depth();
+        double h = span.shape().depth();
         List<BarLayer> out = new ArrayList<>(4);
         for (int i = 0; i < cage.groups().size(); i++) {
             BeamCage.Group g = cage.groups().get(i);
@@ -111,7 +111,7 @@ final class BarsAt {
                 moment += g.area() * g.offset();
             }
         }
-        return span.section().shape().depth() - (sum > 0 ? moment / sum : basis.beamCover());
+        return span.shape().depth() - (sum > 0 ? moment / sum : basis.beamCover());
     }
 
     /** Axial force is left out: compression helps, tension above a threshold is reported as out of scope. */
@@ -122,13 +122,13 @@ final class BarsAt {
     /** The section as it resists shear. */
     ShearInput shearInput(double x, BeamLine.Span span) {
         double fc = span.material().fc();
-        double bw = span.section().shape().webWidth();
+        double bw = span.shape().webWidth();
         double d = Math.min(effectiveDepth(x, span, BeamCage.Face.TOP),
             effectiveDepth(x, span, BeamCage.Face.BOTTOM));
         double as = Math.min(areaAt(x, BeamCage.Face.TOP), areaAt(x, BeamCage.Face.BOTTOM));
         BeamCage.Zone zone = cage.zoneAt(span.number(), x);
         double avs = zone == null ? 0 : zone.avs();
-        return new ShearInput(fc, basis.fyt(), bw, d, span.section().shape().A(), as / (bw * d), avs, 0);
+        return new ShearInput(fc, basis.fyt(), bw, d, span.shape().A(), as / (bw * d), avs, 0);
     }
 
     /** The smallest effective depth of either face over the stations of a span [mm]. */

@@ -187,20 +187,20 @@ public final class BeamCheck {
 
     private FlexuralStrength strength(double x, BeamLine.Span span, boolean sagging) {
         List<BarLayer> layers = bars.layers(x, span, sagging);
-        FlexureKey key = new FlexureKey(span.section().shape(), span.material().fc(), sagging, layers);
+        FlexureKey key = new FlexureKey(span.shape(), span.material().fc(), sagging, layers);
         return strengths.computeIfAbsent(key, k -> FlexuralStrength.of(k.shape(), sagging, layers, k.fc(), basis.fy(),
             code, Trace.OFF));
     }
 
     /** Moments under f'c bw h² / 10 000 are left out: rounding of the analysis, not a demand. */
     static double negligible(BeamLine.Span span) {
-        Shape s = span.section().shape();
+        Shape s = span.shape();
         return 1e-4 * span.material().fc() * s.webWidth() * s.depth() * s.depth();
     }
 
     /** Strength as if every bar were fully developed: tells want of anchorage from want of steel. */
     private FlexuralStrength anchored(double x, BeamLine.Span span, boolean sagging) {
-        return FlexuralStrength.of(span.section().shape(), sagging, bars.layers(x, span, sagging, true),
+        return FlexuralStrength.of(span.shape(), sagging, bars.layers(x, span, sagging, true),
             span.material().fc(), basis.fy(), code, Trace.OFF);
     }
 
@@ -254,8 +254,9 @@ public final class BeamCheck {
 
     /** Width for the least tension steel [mm]. */
     static double minimumWidth(DesignCode code, BeamLine line, BeamLine.Span span, boolean sagging) {
-        Shape s = span.section().shape();
-        return code.minimumSteelWidth(s.webWidth(), s.width(), s.tensionWidth(sagging), sagging, line.cantilever(span.number()));
+        Shape s = span.shape();
+        boolean determinate = line.cantilever(span.number()) || line.spans().size() == 1;
+        return code.minimumSteelWidth(s.webWidth(), s.width(), s.tensionWidth(sagging), s.flangeInTension(sagging), determinate);
     }
 
     /**
@@ -293,10 +294,10 @@ public final class BeamCheck {
 
     /** Use of the section with a part of its tension bars taken off for torsion. */
     private double useWith(double x, BeamLine.Span span, boolean sagging, double moment, double part) {
-        double h = span.section().shape().depth();
+        double h = span.shape().depth();
         List<BarLayer> reduced = bars.layers(x, span, sagging).stream().map(l -> l.depth() > h / 2 ? new BarLayer(l.depth(), l.area() * (1 - part)) : l)
             .toList();
-        double capacity = FlexuralStrength.of(span.section().shape(), sagging, reduced, span.material().fc(), basis.fy(), code, Trace.OFF).phiMn();
+        double capacity = FlexuralStrength.of(span.shape(), sagging, reduced, span.material().fc(), basis.fy(), code, Trace.OFF).phiMn();
         return moment <= negligible(span) ? 0 : capacity > 0 ? moment / capacity : Double.POSITIVE_INFINITY;
     }
 
@@ -367,7 +368,7 @@ public final class BeamCheck {
         }
         String combination = context.combinationName(sagging ? p.comboPos() : p.comboNeg());
         t.say("Flexure, " + face, combination, code.flexureClause());
-        FlexuralStrength s = FlexuralStrength.of(span.section().shape(), sagging,
+        FlexuralStrength s = FlexuralStrength.of(span.shape(), sagging,
             bars.layers(p.x(), span, sagging), span.material().fc(), basis.fy(), code, t);
         String use = code.reduces() ? "Mu / φMn" : "MEd / MRd";
         t.step(use, use, "{0} / {1}", demand / s.phiMn(), Quantity.UTILISATION, code.flexureClause(),

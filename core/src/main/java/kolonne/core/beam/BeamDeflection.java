@@ -136,7 +136,7 @@ final class BeamDeflection {
         boolean sagging = stage.at(key, Analysis.MY) >= 0;
         double n = Steel.ES / span.material().E() * (1 + stage.creep());
         List<BarLayer> layers = bars.layers(key.x(), span, sagging, true);
-        CrackedSection cracked = CrackedSection.of(span.section().shape(), sagging, layers, n);
+        CrackedSection cracked = CrackedSection.of(span.shape(), sagging, layers, n);
         double first = layers.stream().mapToDouble(l -> l.area() * (l.depth() - cracked.depth())).sum();
         double curvature = rules.shrinkage() * n * Math.abs(first) / cracked.inertia();
         double held = switch (DeflectionCheck.ends(line, span)) {
@@ -203,7 +203,7 @@ final class BeamDeflection {
         BeamLine.Station key = key(span, stage);
         double m = stage.at(key, Analysis.MY);
         boolean sagging = m >= 0;
-        Shape shape = span.section().shape();
+        Shape shape = span.shape();
         double gross = shape.Iy();
         if (m == 0) {
             return gross;
@@ -227,7 +227,7 @@ final class BeamDeflection {
         double x = key(span, sustained(0)).x();
         BeamCage.Face face = cantilever ? BeamCage.Face.BOTTOM : BeamCage.Face.TOP;
         BeamCage.Face other = cantilever ? BeamCage.Face.TOP : BeamCage.Face.BOTTOM;
-        return bars.areaAt(x, face) / (span.section().shape().webWidth() * bars.effectiveDepth(x, span, other));
+        return bars.areaAt(x, face) / (span.shape().webWidth() * bars.effectiveDepth(x, span, other));
     }
 
     // ---- integration ----------------------------------------------------------------------------------------------------

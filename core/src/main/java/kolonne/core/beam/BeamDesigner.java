@@ -82,7 +82,7 @@ public final class BeamDesigner {
     private List<BeamCage.Zone> zones(double allowance) {
         List<BeamCage.Zone> out = new ArrayList<>();
         for (BeamLine.Span s : line.spans()) {
-            out.addAll(new StirrupChoice(s, context, s.section().shape().depth() - allowance, shears).choose());
+            out.addAll(new StirrupChoice(s, context, s.shape().depth() - allowance, shears).choose());
         }
         return out;
     }
@@ -115,7 +115,7 @@ public final class BeamDesigner {
     }
 
     private int skinLevels(BeamLine.Span s) {
-        double h = s.section().shape().depth();
+        double h = s.shape().depth();
         return h <= code.skinSteelDepth() ? 0
             : Math.max(1, (int) Math.ceil((h - 2 * basis.beamCover()) / code.crackSpacing(basis.fy(), basis.beamCover()) - 1e-9) - 1);
     }

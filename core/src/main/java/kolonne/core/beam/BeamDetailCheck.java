@@ -52,7 +52,7 @@ final class BeamDetailCheck {
                 add("concrete-scope", "Concrete outside the code's classes", Cause.OUT_OF_SCOPE, span.material().fc(), 0, Quantity.STRENGTH,
                     Double.POSITIVE_INFINITY, (span.faceFrom() + span.faceTo()) / 2, span, code.coversClause());
             }
-            if (span.section().shape() instanceof Shape.Circle) {
+            if (span.shape() instanceof Shape.Circle) {
                 add("shape", "Round beam", Cause.OUT_OF_SCOPE, 1, 0, Quantity.COUNT, Double.POSITIVE_INFINITY,
                     (span.faceFrom() + span.faceTo()) / 2, span, "22.3.1");
             }
@@ -100,7 +100,7 @@ final class BeamDetailCheck {
             }
             double passing = 0;
             for (BeamCage.Group g : cage.groups()) {
-                double run = code.inflectionRun(span.section().shape().depth() - g.offset(), g.bar().diameter(), span.clear());
+                double run = code.inflectionRun(span.shape().depth() - g.offset(), g.bar().diameter(), span.clear());
                 double end = right ? Math.min(span.faceTo(), x + run) : Math.max(span.faceFrom(), x - run);
                 boolean passes = right ? g.to() >= end - 1 : g.from() <= end + 1;
                 boolean over = face >= g.from() - 1e-6 && face <= g.to() + 1e-6;
@@ -125,7 +125,7 @@ final class BeamDetailCheck {
         for (double x : places) {
             BeamCage.Zone zone = cage.zoneAt(span.number(), x);
             double stirrup = zone == null ? 0 : zone.bar().diameter();
-            double width = span.section().shape().webWidth() - 2 * (basis.beamCover() + stirrup);
+            double width = span.shape().webWidth() - 2 * (basis.beamCover() + stirrup);
             for (BeamCage.Face face : BeamCage.Face.values()) {
                 for (int layer = 1; layer <= 3; layer++) {
                     layer(span, x, face, layer, width, stirrup);
@@ -158,7 +158,7 @@ final class BeamDetailCheck {
         if (layer == 1 && (code.crackWidth().isEmpty() || context.sustained().count() == 0)) {
             double cover = basis.beamCover() + stirrup;
             double limit = code.crackSpacing(basis.fy(), cover);
-            double centres = count < 2 ? span.section().shape().webWidth()
+            double centres = count < 2 ? span.shape().webWidth()
                 : (width - largest) / (count - 1);
             add("bar-spacing-" + side, "Bar spacing, " + side, Cause.BAR_SPACING_WIDE, centres, limit, Quantity.LENGTH,
                 centres / limit, x, span, code.crackSpacingClause());
@@ -167,7 +167,7 @@ final class BeamDetailCheck {
 
     /** Steel of a face against the code's most, where it has one. */
     private void most(BeamLine.Span span) {
-        double limit = code.beamMaximumRatio() * span.section().shape().A();
+        double limit = code.beamMaximumRatio() * span.shape().A();
         for (BeamCage.Face face : BeamCage.Face.values()) {
             for (BeamLine.Station s : line.stations()) {
                 if (s.span() == span.number() && Double.isFinite(limit)) {
@@ -180,7 +180,7 @@ final class BeamDetailCheck {
 
     private void stirrups(BeamLine.Span span) {
         double fc = span.material().fc();
-        double bw = span.section().shape().webWidth();
+        double bw = span.shape().webWidth();
         for (BeamCage.Zone z : cage.zones()) {
             if (z.span() != span.number()) {
                 continue;
@@ -213,7 +213,7 @@ final class BeamDetailCheck {
     }
 
     private void proportions(BeamLine.Span span) {
-        double h = span.section().shape().depth();
+        double h = span.shape().depth();
         double mid = (span.faceFrom() + span.faceTo()) / 2;
         boolean cantilever = line.cantilever(span.number());
         double ratio = span.clear() / h;
@@ -237,7 +237,7 @@ final class BeamDetailCheck {
     }
 
     private void ignoredForces(BeamLine.Span span) {
-        Shape s = span.section().shape();
+        Shape s = span.shape();
         double fc = span.material().fc();
         double compression = code.beamAxialLimit(fc, s.A());
         double tension = TENSION_THRESHOLD * fc * s.A();
@@ -312,7 +312,7 @@ final class BeamDetailCheck {
             return 0;
         }
         boolean sagging = face == BeamCage.Face.BOTTOM;
-        double full = FlexuralStrength.of(span.section().shape(), sagging, bars.layers(s.x(), span, sagging, true),
+        double full = FlexuralStrength.of(span.shape(), sagging, bars.layers(s.x(), span, sagging, true),
             span.material().fc(), basis.fy(), code, Trace.OFF).phiMn();
         return full > 0 ? worst / full : 0;
     }

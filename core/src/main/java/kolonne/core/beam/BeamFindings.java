@@ -3,9 +3,12 @@ package kolonne.core.beam;
 import java.util.ArrayList;
 import java.util.List;
 import kolonne.core.check.CheckResult;
+import kolonne.core.code.DesignCode;
+import kolonne.core.explain.Quantity;
 import kolonne.core.finding.Cause;
 import kolonne.core.finding.Finding;
 import kolonne.core.finding.Severity;
+import kolonne.core.section.Shape;
 
 /** Turns unmet checks into findings in the engineer's words, and says what stays out of scope. */
 final class BeamFindings {
@@ -28,6 +31,18 @@ final class BeamFindings {
             out.add(Finding.note("hand-set.demand", line.mark(), "Part of the demand is typed by hand and stands in place of the analysis; "
                 + "deflections are still those of the analysis.", "Release the typed demand when it has served."));
         }
+        if (line.spans().stream().anyMatch(s -> s.shape() instanceof Shape.InvertedTee)) {
+            out.add(Finding.note("ledge", line.mark(), "The ledges of the section are taken to carry nothing but what the web hands them: their bending, punching and "
+                + "hangers are not designed.", "Design the ledges by hand (" + context.basis().designCode().ledgeClause() + ")."));
+        }
+        for (BeamLine.Span s : line.spans()) {
+            double over = flangeTooWide(line, s, context.basis().designCode());
+            if (over > 0) {
+                out.add(Finding.note("flange.wide", line.mark() + ", span " + (s.number() + 1), "The flange of the model juts out further than the "
+                    + Quantity.LENGTH.text(over, us) + " beside the web that may count; it was counted as it is (" + context.basis().designCode().flangeClause() + ").",
+                    "Make the flange of the section narrower, or let the basis take flanges from the slabs."));
+            }
+        }
         out.addAll(HungLoads.of(line, context));
         if (line.supports().stream().allMatch(s -> s.kind() == BeamLine.SupportKind.FREE)) {
             out.add(Finding.note("line.unsupported", line.mark(), "No support of this line was recognised.",
@@ -40,6 +55,18 @@ final class BeamFindings {
                 + "whether its bars find room to be anchored there is not checked.", "Check the anchorage by hand."));
         }
         return out;
+    }
+
+    /** Overhang that may count where the flange of the model juts out further; else 0 [mm]. */
+    private static double flangeTooWide(BeamLine line, BeamLine.Span s, DesignCode code) {
+        if (!(s.shape() instanceof Shape.Flanged f) || f instanceof Shape.InvertedTee) {
+            return 0;
+        }
+        double overhang = (f.bf() - f.bw()) / f.overhangs();
+        double zero = code.zeroMomentLength(s.clear(), line.cantilever(s.number()), line.spans().size(), s.number());
+        double counts = code.flangeOverhang(overhang, f.hf(), f.overhangs() == 1, s.clear(), zero);
+        boolean modelled = s.shape().equals(s.section().shape());
+        return modelled && overhang > counts + 1 ? counts : 0;
     }
 
     private static String mend(Cause cause, String kind) {

@@ -5,6 +5,7 @@ import kolonne.core.basis.Basis;
 import kolonne.core.model.Material;
 import kolonne.core.model.Member;
 import kolonne.core.model.Section;
+import kolonne.core.section.Shape;
 
 /**
  * Beam spans that run on through supports, designed as one continuous beam.
@@ -43,16 +44,29 @@ public record BeamLine(String id, String mark, String storey, List<Span> spans, 
      * @param to       centre of the right support [mm]
      * @param faceFrom face of the left support [mm]
      * @param faceTo   face of the right support [mm]
-     * @param section  of the span; where members differ, the shallowest
+     * @param section  of the model; where members differ, the shallowest
+     * @param shape    that it is designed with: the section's, or with the effective flange of the slab
      */
     public record Span(int number, double from, double to, double faceFrom, double faceTo, List<Member> members,
-                       Section section, Material material) {
+                       Section section, Shape shape, Material material) {
         public Span {
             members = List.copyOf(members);
         }
 
         public double clear() {
             return faceTo - faceFrom;
+        }
+
+        /** The same designed with another shape. */
+        Span with(Shape designed) {
+            return new Span(number, from, to, faceFrom, faceTo, members, section, designed, material);
+        }
+
+        /** The same with another section of the model; a flange of the slab stays as wide as it is. */
+        Span with(Section other) {
+            boolean slab = !shape.equals(section.shape()) && shape.flangeDepth() < other.shape().depth();
+            Shape designed = slab ? ((Shape.Flanged) shape).withWeb(other.shape().webWidth(), other.shape().depth()) : other.shape();
+            return new Span(number, from, to, faceFrom, faceTo, members, other, designed, material);
         }
     }
 
@@ -76,9 +90,12 @@ public record BeamLine(String id, String mark, String storey, List<Span> spans, 
     }
 
     /** The same line with another section in every span; its supports stay where they are. */
-    public BeamLine with(kolonne.core.section.Shape shape) {
-        List<Span> other = spans.stream().map(s -> new Span(s.number(), s.from(), s.to(), s.faceFrom(), s.faceTo(), s.members(),
-            new Section(shape.equals(s.section().shape()) ? s.section().id() : shape.label(), shape), s.material())).toList();
+    public BeamLine with(Shape shape) {
+        return with(spans.stream().map(s -> s.with(new Section(shape.equals(s.section().shape()) ? s.section().id() : shape.label(), shape))).toList());
+    }
+
+    /** The same line with its spans in another form. */
+    BeamLine with(List<Span> other) {
         return new BeamLine(id, mark, storey, other, supports, stations, length);
     }
 

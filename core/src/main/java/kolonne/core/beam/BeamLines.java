@@ -58,6 +58,16 @@ public final class BeamLines {
         return new BeamLines(analysis).all();
     }
 
+    /** The same with the slabs as flanges, where the basis says so. */
+    public static List<BeamLine> find(Analysis analysis, kolonne.core.basis.Basis basis) {
+        List<BeamLine> out = find(analysis);
+        if (!basis.rules().slabFlanges()) {
+            return out;
+        }
+        SlabFlanges flanges = new SlabFlanges(analysis.index(), basis.designCode());
+        return out.stream().map(flanges::of).toList();
+    }
+
     private List<BeamLine> all() {
         Set<String> used = new HashSet<>();
         List<List<Step>> chains = new ArrayList<>();
@@ -216,7 +226,7 @@ public final class BeamLines {
             .min(Comparator.comparingDouble(m -> index.sectionOf(m).shape().depth())).orElseThrow();
         Section section = index.sectionOf(shallowest);
         return new BeamLine.Span(number, left.x(), right.x(), from, to,
-            steps.stream().map(Step::member).toList(), section, index.materialOf(shallowest));
+            steps.stream().map(Step::member).toList(), section, section.shape(), index.materialOf(shallowest));
     }
 
     /** How far the face of a support lies from its centre; the rigid end where nothing holds the line up. */

@@ -80,7 +80,7 @@ final class BeamShearCheck {
         List<Place> out = new java.util.ArrayList<>();
         List<BeamLine.Station> st = line.stations();
         for (BeamLine.Span span : line.spans()) {
-            double d = 0.9 * span.section().shape().depth() - context.basis().beamCover();
+            double d = 0.9 * span.shape().depth() - context.basis().beamCover();
             int first = firstOf(st, span.number());
             int last = lastOf(st, span.number());
             double from = critical(line, span, true, d, st, first, last);

@@ -42,7 +42,7 @@ final class BeamTorsion {
                 high = Math.max(high, s.x());
             }
         }
-        double d = span.section().shape().depth() - basis.beamCover();
+        double d = span.shape().depth() - basis.beamCover();
         double further = rules.extension(section.bw(), d);
         from = low - further;
         to = high + further;
@@ -50,7 +50,7 @@ final class BeamTorsion {
 
     /** The tube of a span with stirrups of a size. */
     static TorsionSection section(BeamLine.Span span, Basis basis, Bar stirrup) {
-        return TorsionTube.of(span.section().shape(), span.material().fc(), basis.fy(), basis.fyt(), basis.beamCover(), stirrup.diameter(),
+        return TorsionTube.of(span.shape(), span.material().fc(), basis.fy(), basis.fyt(), basis.beamCover(), stirrup.diameter(),
             basis.designCode());
     }
 
@@ -104,7 +104,7 @@ final class BeamTorsion {
 
     /** Side levels that keep bars round the perimeter close enough; 0 in a shallow beam. */
     static int sideLevels(BeamLine.Span span, Basis basis) {
-        double between = span.section().shape().depth() - 2 * (basis.beamCover() + basis.stirrupList().get(0).diameter()
+        double between = span.shape().depth() - 2 * (basis.beamCover() + basis.stirrupList().get(0).diameter()
             + basis.beamBarList().get(0).diameter() / 2);
         return Math.max(0, (int) Math.ceil(between / basis.designCode().torsion().barSpacing() - 1e-9) - 1);
     }

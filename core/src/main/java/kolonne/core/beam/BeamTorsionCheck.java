@@ -147,7 +147,7 @@ final class BeamTorsionCheck {
 
     /** Side bars, their distance, and bars of a face in compression: the tension face is checked with the bending. */
     private void bars(BeamLine.Span span, BeamTorsion t) {
-        double h = span.section().shape().depth();
+        double h = span.shape().depth();
         double mid = (span.faceFrom() + span.faceTo()) / 2;
         double between = (h - 2 * (basis.beamCover() + stirrup(span.number()).diameter() + thinnest(span) / 2)) / (t.levels() - 1);
         add("torsion-bar-spacing", "Distance of bars up the sides", Cause.TORSION, between, rules.barSpacing(), Quantity.LENGTH, between / rules.barSpacing(),

@@ -96,7 +96,7 @@ final class CrackCheck {
         if (as <= 0) {
             return null;
         }
-        Shape shape = span.section().shape();
+        Shape shape = span.shape();
         double n = Steel.ES / span.material().E() * (1 + rules.creep());
         CrackedSection section = CrackedSection.of(shape, sagging, layers, n);
         double deepest = layers.stream().mapToDouble(BarLayer::depth).max().orElse(0);
@@ -130,8 +130,8 @@ final class CrackCheck {
         List<BarLayer> layers = bars.layers(x, span, sagging, true);
         double deepest = layers.stream().mapToDouble(BarLayer::depth).max().orElse(0);
         double n = Steel.ES / span.material().E();
-        CrackedSection early = CrackedSection.of(span.section().shape(), sagging, layers, n);
-        CrackedSection late = CrackedSection.of(span.section().shape(), sagging, layers, n * (1 + rules.creep()));
+        CrackedSection early = CrackedSection.of(span.shape(), sagging, layers, n);
+        CrackedSection late = CrackedSection.of(span.shape(), sagging, layers, n * (1 + rules.creep()));
         String combination = context.service().combination(m.combination()).name();
         add("steel-stress", "Steel stress, characteristic", n * (1 + rules.creep()) * m.m() * (deepest - late.depth()) / late.inertia(), rules.steelStress(basis.fy()),
             Quantity.STRESS, i, combination, rules.stressClause());

@@ -76,7 +76,7 @@ final class CutOffs {
     /** The worst place within the extension before the end. */
     Alone extension(End e) {
         BeamCage.Group g = cage.groups().get(e.group());
-        double run = code.extension(e.span().section().shape().depth() - g.offset(), g.bar().diameter());
+        double run = code.extension(e.span().shape().depth() - g.offset(), g.bar().diameter());
         BarsAt others = null;
         Alone worst = new Alone(-1, 0, 1);
         double[] demand = g.face() == BeamCage.Face.TOP ? hogging : sagging;
@@ -164,7 +164,7 @@ final class CutOffs {
 
     private double strength(BarsAt bars, double x, BeamLine.Span span, BeamCage.Face face) {
         boolean sag = face == BeamCage.Face.BOTTOM;
-        return FlexuralStrength.of(span.section().shape(), sag, bars.layers(x, span, sag), span.material().fc(), context.basis().fy(), code,
+        return FlexuralStrength.of(span.shape(), sag, bars.layers(x, span, sag), span.material().fc(), context.basis().fy(), code,
             Trace.OFF).phiMn();
     }
 }

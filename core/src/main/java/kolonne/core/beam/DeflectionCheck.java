@@ -32,7 +32,7 @@ final class DeflectionCheck {
 
     void run() {
         for (BeamLine.Span span : line.spans()) {
-            double h = span.section().shape().depth();
+            double h = span.shape().depth();
             double least = leastDepth(line, span, basis, Trace.OFF);
             boolean deep = least <= h;
             if (deflections.isEmpty() || deep && !basis.deflection().sensitive()) {

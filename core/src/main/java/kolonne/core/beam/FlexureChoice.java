@@ -93,7 +93,7 @@ final class FlexureChoice {
         double[] before = demand.clone();
         for (int i = 0; i < demand.length; i++) {
             BeamLine.Station s = line.stations().get(i);
-            double d = line.spans().get(s.span()).section().shape().depth() - basis.beamCover() - stirrup.diameter();
+            double d = line.spans().get(s.span()).shape().depth() - basis.beamCover() - stirrup.diameter();
             double reach = code.tensionShift(d);
             for (int k = 0; k < demand.length && reach > 0 && !BeamCheck.nearFreeEnd(line, s, reach); k++) {
                 BeamLine.Station q = line.stations().get(k);
@@ -106,7 +106,7 @@ final class FlexureChoice {
 
     /** Moment that asks for as many bars as torsion takes off a face: φ fy d at most for each of their area [Nmm]. */
     private double torsionMoment(BeamLine.Station st, double area) {
-        return 0.9 * basis.fy() * area * (line.spans().get(st.span()).section().shape().depth() - basis.beamCover());
+        return 0.9 * basis.fy() * area * (line.spans().get(st.span()).shape().depth() - basis.beamCover());
     }
 
     List<BeamCage.Group> choose() {
@@ -194,8 +194,8 @@ final class FlexureChoice {
         }
         BeamLine.Span a = line.spans().get(firstSpan);
         BeamLine.Span b = line.spans().get(lastSpan);
-        BeamLine.Span weakest = a.section().shape().depth() < b.section().shape().depth() ? a
-            : b.section().shape().depth() < a.section().shape().depth() ? b : line.spans().get(span);
+        BeamLine.Span weakest = a.shape().depth() < b.shape().depth() ? a
+            : b.shape().depth() < a.shape().depth() ? b : line.spans().get(span);
         double factor = face == BeamCage.Face.BOTTOM ? boost.spans[number] : boost.supports[number];
         return new Region(face, number, moment * factor, weakest, List.of(a, b), to - from, anchor(face, number));
     }
@@ -275,7 +275,7 @@ final class FlexureChoice {
 
     /** Two at least, and as many as crack control asks for across the narrowest and widest webs of the line. */
     private int throughBars(Bar bar) {
-        double widest = line.spans().stream().mapToDouble(s -> s.section().shape().webWidth()).max().orElseThrow();
+        double widest = line.spans().stream().mapToDouble(s -> s.shape().webWidth()).max().orElseThrow();
         double limit = code.crackSpacing(basis.fy(), basis.beamCover() + stirrup.diameter());
         double centres = BarFit.clearWidth(widest, basis, stirrup) - bar.diameter();
         return Math.max(2, (int) Math.ceil(centres / limit - 1e-9) + 1);
@@ -283,7 +283,7 @@ final class FlexureChoice {
 
     private Choice cheapest(Region r, int through, Bar bar) {
         Choice best = null;
-        double leverBound = 0.9 * basis.fy() * (r.span().section().shape().depth() - basis.beamCover());
+        double leverBound = 0.9 * basis.fy() * (r.span().shape().depth() - basis.beamCover());
         for (Bar extra : addedSizes) {
             for (int added = 0; added <= MOST_ADDED; added++) {
                 double area = through * bar.area() + added * extra.area();
@@ -364,7 +364,7 @@ final class FlexureChoice {
                 + most.added() * most.addedBar().diameter();
             largest = Math.max(largest, Math.max(most.throughBar().diameter(), most.addedBar().diameter()));
         }
-        double width = BarFit.clearWidth(r.span().section().shape().webWidth(), basis, stirrup);
+        double width = BarFit.clearWidth(r.span().shape().webWidth(), basis, stirrup);
         return BarFit.gap(width, count, diameters) >= code.beamClearSpacing(largest, basis.aggregate());
     }
 
@@ -381,7 +381,7 @@ final class FlexureChoice {
     }
 
     private Choice choice(Region r, int through, Bar bar, int added, Bar extra, int compression, Bar compressionBar) {
-        double bw = r.span().section().shape().webWidth();
+        double bw = r.span().shape().webWidth();
         List<BarFit.Layer> layers = BarFit.place(bw, basis, stirrup, through, bar, added, extra);
         if (layers == null) {
             return null;
@@ -391,7 +391,7 @@ final class FlexureChoice {
         double area = layers.stream().mapToDouble(l -> l.count() * l.bar().area()).sum();
         double offset = layers.stream().mapToDouble(l -> l.count() * l.bar().area() * l.offset()).sum() / area;
         double least = r.spans().stream().mapToDouble(q -> code.beamMinimumSteel(q.material().fc(), basis.fy(),
-            BeamCheck.minimumWidth(code, line, q, r.face() == BeamCage.Face.BOTTOM), q.section().shape().depth() - offset, Trace.OFF)).max().orElseThrow();
+            BeamCheck.minimumWidth(code, line, q, r.face() == BeamCage.Face.BOTTOM), q.shape().depth() - offset, Trace.OFF)).max().orElseThrow();
         boolean enough = s.phiMn() >= r.moment() && (r.moment() <= 0 || s.epsT() >= limit);
         boolean minimum = r.moment() <= 0 || area >= least || s.phiMn() >= code.minimumSteelExcess() * r.moment();
         double usable = s.epsT() >= limit ? s.phiMn() : s.phiMn() * s.epsT() / limit;
@@ -400,7 +400,7 @@ final class FlexureChoice {
 
     /** The layers with the areas that hooks of the given run develop, and the compression bars there surely are. */
     private List<BarLayer> anchored(Region r, List<BarFit.Layer> layers, int compression, Bar compressionBar) {
-        double h = r.span().section().shape().depth();
+        double h = r.span().shape().depth();
         List<BarLayer> out = new ArrayList<>();
         for (BarFit.Layer l : layers) {
             double share = Double.isInfinite(r.anchor()) ? 1
@@ -416,7 +416,7 @@ final class FlexureChoice {
     /** Whether bars of a choice leave the region's section tension-controlled. */
     boolean ductile(BeamCage.Face face, int number, Choice c) {
         BeamLine.Span span = line.spans().get(Math.min(number, line.spans().size() - 1));
-        double h = span.section().shape().depth();
+        double h = span.shape().depth();
         List<BarLayer> bars = c.layers().stream().map(l -> new BarLayer(h - l.offset(), l.count() * l.bar().area()))
             .toList();
         return strength(span, face, bars).epsT() >= code.beamTensionStrain(basis.fy() / Steel.ES, span.material().fc());
@@ -424,14 +424,14 @@ final class FlexureChoice {
 
     /** Strength of a face's layers alone; bars of the other face are left out, which is safe. @return φMn [Nmm] */
     double laid(BeamLine.Span span, BeamCage.Face face, List<BarFit.Layer> layers) {
-        double h = span.section().shape().depth();
+        double h = span.shape().depth();
         return strength(span, face, layers.stream().map(l -> new BarLayer(h - l.offset(), l.count() * l.bar().area()))
             .toList()).phiMn();
     }
 
     private FlexuralStrength strength(BeamLine.Span span, BeamCage.Face face, List<BarLayer> bars) {
-        List<Object> key = List.of(span.section().id(), span.material().id(), face, bars);
-        return memo.computeIfAbsent(key, k -> FlexuralStrength.of(span.section().shape(),
+        List<Object> key = List.of(span.shape(), span.material().id(), face, bars);
+        return memo.computeIfAbsent(key, k -> FlexuralStrength.of(span.shape(),
             face == BeamCage.Face.BOTTOM, bars, span.material().fc(), basis.fy(), code, Trace.OFF));
     }
 

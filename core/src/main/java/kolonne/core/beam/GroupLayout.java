@@ -142,7 +142,7 @@ final class GroupLayout {
     }
 
     private double runTo(BeamLine.Span span, BeamCage.Group g, boolean right, double x) {
-        double run = code.inflectionRun(span.section().shape().depth() - g.offset(), g.bar().diameter(), span.clear());
+        double run = code.inflectionRun(span.shape().depth() - g.offset(), g.bar().diameter(), span.clear());
         return right ? Math.min(span.faceTo(), x + run) : Math.max(span.faceFrom(), x - run);
     }
 
@@ -244,7 +244,7 @@ final class GroupLayout {
                 share = 1e-3;
             }
             if (share > 0) {
-                double d = span.section().shape().depth() - c.layers().get(0).offset();
+                double d = span.shape().depth() - c.layers().get(0).offset();
                 double run = code.runPastNeed(d, c.addedBar().diameter(), share * development(face, c, span));
                 from = Math.min(from, st.x() <= peak + 1 ? st.x() - run : from);
                 to = Math.max(to, st.x() >= peak - 1 ? st.x() + run : to);
@@ -262,7 +262,7 @@ final class GroupLayout {
     }
 
     private double least(BeamCage.Face face, FlexureChoice.Choice c, BeamLine.Span span) {
-        double d = span.section().shape().depth() - c.layers().get(0).offset();
+        double d = span.shape().depth() - c.layers().get(0).offset();
         return code.beamMinimumSteel(span.material().fc(), basis.fy(), BeamCheck.minimumWidth(code, line, span, face == BeamCage.Face.BOTTOM), d, Trace.OFF);
     }
 
@@ -297,7 +297,7 @@ final class GroupLayout {
     }
 
     private double development(BeamCage.Face face, FlexureChoice.Choice c, BeamLine.Span span) {
-        boolean top = face == BeamCage.Face.TOP && span.section().shape().depth() > 300;
+        boolean top = face == BeamCage.Face.TOP && span.shape().depth() > 300;
         return code.developmentLength(c.addedBar(), span.material().fc(), basis.fy(), top, c.addedBar().diameter(),
             basis.beamCover(), true);
     }

@@ -31,7 +31,7 @@ final class HungLoads {
             BeamLine.Station b = line.stations().get(i + 1);
             double load = a.span() == b.span() && a.memberNumber() != b.memberNumber() && b.x() - a.x() < SAME_PLACE && hangs(line, context, a, b) ? drop(context, a, b) : 0;
             BeamLine.Span span = line.spans().get(a.span());
-            if (load > SMALL * span.material().fc() * span.section().shape().webWidth() * span.section().shape().depth()) {
+            if (load > SMALL * span.material().fc() * span.shape().webWidth() * span.shape().depth()) {
                 count++;
                 if (load > heaviest) {
                     heaviest = load;
@@ -56,7 +56,7 @@ final class HungLoads {
         Member left = context.index().building().members().get(a.memberNumber());
         Member right = context.index().building().members().get(b.memberNumber());
         String joint = left.end().equals(right.start()) || left.end().equals(right.end()) ? left.end() : left.start();
-        double depth = line.spans().get(a.span()).section().shape().depth();
+        double depth = line.spans().get(a.span()).shape().depth();
         return context.index().membersAt(joint).stream().anyMatch(m -> m.role() == Role.BEAM && m != left && m != right
             && context.index().sectionOf(m).shape().depth() >= LOWER_PART * depth);
     }

@@ -21,7 +21,7 @@ public final class IdenticalLines {
         for (int i = 0; i < a.spans().size(); i++) {
             BeamLine.Span p = a.spans().get(i);
             BeamLine.Span q = b.spans().get(i);
-            boolean same = p.section().shape().equals(q.section().shape()) && p.material().fc() == q.material().fc() && near(p.faceFrom(), q.faceFrom())
+            boolean same = p.shape().equals(q.shape()) && p.material().fc() == q.material().fc() && near(p.faceFrom(), q.faceFrom())
                 && near(p.faceTo(), q.faceTo()) && near(p.to(), q.to());
             if (!same) {
                 return false;

@@ -46,7 +46,7 @@ final class Redistribution {
         if (hogging <= BeamCheck.negligible(span)) {
             return;
         }
-        double has = FlexuralStrength.of(span.section().shape(), false, bars.layers(s.x(), span, false, true), span.material().fc(), basis.fy(), code, Trace.OFF).epsT();
+        double has = FlexuralStrength.of(span.shape(), false, bars.layers(s.x(), span, false, true), span.material().fc(), basis.fy(), code, Trace.OFF).epsT();
         if (has < code.redistributionStrain(basis.redistribution(), span.material().fc()) && has < strain) {
             strain = has;
             tooStiff = s;

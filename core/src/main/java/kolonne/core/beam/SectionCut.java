@@ -43,8 +43,8 @@ public record SectionCut(double x, BeamLine.Span span, List<Spot> bars, BeamCage
         int through = groups.stream().filter(BeamCage.Group::through).mapToInt(BeamCage.Group::count).sum();
         int count = groups.stream().mapToInt(BeamCage.Group::count).sum();
         List<BeamCage.Group> order = order(groups, count, through);
-        double bw = span.section().shape().webWidth();
-        double h = span.section().shape().depth();
+        double bw = span.shape().webWidth();
+        double h = span.shape().depth();
         double first = edge + order.get(0).bar().diameter() / 2;
         double last = bw - edge - order.get(count - 1).bar().diameter() / 2;
         for (int i = 0; i < count; i++) {

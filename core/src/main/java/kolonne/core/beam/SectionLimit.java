@@ -17,8 +17,8 @@ final class SectionLimit {
     /** @return φMn with as many bars of one size as fit in tension, and one full layer in compression [Nmm] */
     static double of(BeamLine.Span span, boolean sagging, Basis basis, Bar stirrup) {
         DesignCode code = basis.designCode();
-        double h = span.section().shape().depth();
-        double bw = span.section().shape().webWidth();
+        double h = span.shape().depth();
+        double bw = span.shape().webWidth();
         double limit = code.beamTensionStrain(basis.fy() / Steel.ES, span.material().fc());
         double best = 0;
         for (Bar bar : basis.beamBarList()) {
@@ -32,7 +32,7 @@ final class SectionLimit {
                 BarFit.Layer first = layers.get(0);
                 int inFirst = layers.stream().filter(l -> l.number() == 1).mapToInt(BarFit.Layer::count).sum();
                 bars.add(new BarLayer(first.offset(), inFirst * bar.area()));
-                FlexuralStrength s = FlexuralStrength.of(span.section().shape(), sagging, bars, span.material().fc(),
+                FlexuralStrength s = FlexuralStrength.of(span.shape(), sagging, bars, span.material().fc(),
                     basis.fy(), code, Trace.OFF);
                 if (s.epsT() >= limit) {
                     best = Math.max(best, s.phiMn());

@@ -86,7 +86,7 @@ public final class SteelNeeds {
     private static double needed(BeamLine.Span span, boolean sagging, double moment, double d, BeamContext context) {
         DesignCode code = context.basis().designCode();
         double low = 0;
-        double high = 0.04 * span.section().shape().webWidth() * d;
+        double high = 0.04 * span.shape().webWidth() * d;
         if (strength(span, sagging, high, d, context, code) < moment) {
             return Double.POSITIVE_INFINITY;
         }
@@ -102,7 +102,7 @@ public final class SteelNeeds {
     }
 
     private static double strength(BeamLine.Span span, boolean sagging, double as, double d, BeamContext context, DesignCode code) {
-        return FlexuralStrength.of(span.section().shape(), sagging, List.of(new BarLayer(d, as)), span.material().fc(), context.basis().fy(), code, Trace.OFF)
+        return FlexuralStrength.of(span.shape(), sagging, List.of(new BarLayer(d, as)), span.material().fc(), context.basis().fy(), code, Trace.OFF)
             .phiMn();
     }
 

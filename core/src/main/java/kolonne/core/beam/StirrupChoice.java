@@ -36,7 +36,7 @@ public final class StirrupChoice {
         this.basis = context.basis();
         this.code = basis.designCode();
         this.d = d;
-        bw = span.section().shape().webWidth();
+        bw = span.shape().webWidth();
         fc = span.material().fc();
         demands = ofTheLine.stream().filter(q -> q.span() == span.number()).toList();
     }
@@ -132,7 +132,7 @@ public final class StirrupChoice {
     /** Length of the outer hoop, and a further height with its part of the width for every inner leg [mm]. */
     private double setLength(int legs) {
         double width = bw - 2 * basis.beamCover();
-        double height = span.section().shape().depth() - 2 * basis.beamCover();
+        double height = span.shape().depth() - 2 * basis.beamCover();
         return 2 * (width + height) + (legs - 2) * (height + 0.5 * width);
     }
 

@@ -66,9 +66,27 @@ public interface DesignCode {
      * Width that counts for the least tension steel [mm].
      *
      * @param width       of the whole section; {@code meanTension} of its uncracked tension zone
-     * @param cantilever whether the span is one
+     * @param determinate whether the span is statically determinate
      */
-    double minimumSteelWidth(double web, double width, double meanTension, boolean sagging, boolean cantilever);
+    double minimumSteelWidth(double web, double width, double meanTension, boolean flangeInTension, boolean determinate);
+
+    /**
+     * Width of a flange beside the web that counts [mm].
+     *
+     * @param reach       half the clear distance to the next web, or all of the slab up to its edge [mm]
+     * @param oneSided    whether the beam has a flange on one side only
+     * @param clearSpan   [mm]
+     * @param zeroMoments distance between points of zero moment, {@link #zeroMomentLength} [mm]
+     */
+    double flangeOverhang(double reach, double hf, boolean oneSided, double clearSpan, double zeroMoments);
+
+    String flangeClause();
+
+    /** Where the code speaks of loads on ledges. */
+    String ledgeClause();
+
+    /** Distance between the points of zero moment of a span of a line [mm]. */
+    double zeroMomentLength(double clearSpan, boolean cantilever, int spans, int span);
 
     /** Excess of strength over demand that replaces the least tension steel; infinite where none does. */
     double minimumSteelExcess();

@@ -44,7 +44,7 @@ public final class BuildingDesigner {
         Demands strength = new Demands(analysis, Purpose.STRENGTH);
         BeamContext beams = BeamContext.of(analysis, basis).with(hand);
         ColumnContext columns = new ColumnContext(analysis.index(), strength, basis, SwayIndex.of(strength));
-        List<BeamLine> lines = BeamLines.find(analysis);
+        List<BeamLine> lines = BeamLines.find(analysis, basis);
         List<ColumnStack> stacks = ColumnStacks.find(analysis.index());
         int total = lines.size() + stacks.size();
         AtomicInteger done = new AtomicInteger();

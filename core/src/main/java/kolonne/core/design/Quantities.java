@@ -28,7 +28,7 @@ public record Quantities(double steel, double concrete) {
         return concrete > 0 ? steel / (concrete / 1e9) : 0;
     }
 
-    /** Of a beam line; concrete between the faces of its supports. */
+    /** Of a beam line as it is modelled; concrete between the faces of its supports. */
     public static Quantities of(BeamDesign d, Basis basis) {
         double concrete = 0;
         for (BeamLine.Span s : d.line().spans()) {

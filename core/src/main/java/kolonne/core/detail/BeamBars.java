@@ -62,8 +62,8 @@ public final class BeamBars {
     }
 
     private static void stirrups(BeamLine.Span span, BeamCage.Zone z, Basis basis, List<BarItem> out) {
-        double b = span.section().shape().webWidth() - 2 * basis.beamCover();
-        double h = span.section().shape().depth() - 2 * basis.beamCover();
+        double b = span.shape().webWidth() - 2 * basis.beamCover();
+        double h = span.shape().depth() - 2 * basis.beamCover();
         String what = "stirrups, span " + (z.span() + 1);
         Bar bar = z.bar();
         out.add(BarShapes.closed(what, bar, z.count(), b, h));

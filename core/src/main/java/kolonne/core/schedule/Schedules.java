@@ -62,10 +62,11 @@ public final class Schedules {
         }
         String w = Quantity.LENGTH.digits(shape.webWidth(), true);
         String h = Quantity.LENGTH.digits(shape.depth(), true);
-        return switch (shape.getClass().getSimpleName()) {
-            case "Circle" -> "Ø " + h + " in";
-            case "Tee" -> "T " + w + " × " + h + " in";
-            case "Ell" -> "L " + w + " × " + h + " in";
+        return switch (shape.word()) {
+            case "circle" -> "Ø " + h + " in";
+            case "tee" -> "T " + w + " × " + h + " in";
+            case "ell" -> "L " + w + " × " + h + " in";
+            case "inverted-tee" -> "⊥ " + w + " × " + h + " in";
             default -> w + " × " + h + " in";
         };
     }

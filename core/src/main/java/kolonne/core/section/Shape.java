@@ -3,7 +3,7 @@ package kolonne.core.section;
 import java.util.List;
 
 /** A cross-section's outline. */
-public sealed interface Shape permits Shape.Rectangle, Shape.Tee, Shape.Ell, Shape.Circle {
+public sealed interface Shape permits Shape.Rectangle, Shape.Flanged, Shape.Circle {
     /** A strip of the section between two heights above the soffit, of constant width [mm]. */
     record Strip(double from, double to, double width) {
         double area() {
@@ -41,6 +41,19 @@ public sealed interface Shape permits Shape.Rectangle, Shape.Tee, Shape.Ell, Sha
 
     /** Label in mm, for instance {@code 300 × 600}. */
     String label();
+
+    /** Its word in files: rectangle, circle, tee, ell, inverted-tee. */
+    String word();
+
+    /** Depth of a flange [mm]; 0 without one. */
+    default double flangeDepth() {
+        return 0;
+    }
+
+    /** Whether a flange lies on the side that is in tension. */
+    default boolean flangeInTension(boolean sagging) {
+        return false;
+    }
 
     /** Gross area [mm2]. */
     default double A() {
@@ -99,30 +112,60 @@ public sealed interface Shape permits Shape.Rectangle, Shape.Tee, Shape.Ell, Sha
         @Override public double shearAreaZ() { return b * h / 1.2; }
         @Override public double Iz() { return h * b * b * b / 12; }
         @Override public String label() { return mm(b) + " × " + mm(h); }
+        @Override public String word() { return "rectangle"; }
     }
 
-    /** A tee: web bw × h with a flange bf × hf on top, symmetric. */
-    record Tee(double bw, double h, double bf, double hf) implements Shape {
-        @Override public double width() { return bf; }
-        @Override public double depth() { return h; }
-        @Override public double webWidth() { return bw; }
-        @Override public List<Strip> strips() { return webAndFlange(bw, h, bf, hf); }
-        @Override public double J() { return rectangleJ(bw, h) + rectangleJ(bf - bw, hf); }
-        @Override public double shearAreaY() { return bf * hf / 1.2; }
-        @Override public double shearAreaZ() { return bw * h / 1.2; }
-        @Override public double Iz() { return ((h - hf) * bw * bw * bw + hf * bf * bf * bf) / 12; }
+    /** A web bw × h with a flange bf wide in all and hf deep at the top or the bottom. */
+    sealed interface Flanged extends Shape permits Tee, Ell, InvertedTee {
+        double bw();
+
+        double h();
+
+        double bf();
+
+        double hf();
+
+        /** Sides on which the flange juts out. */
+        int overhangs();
+
+        /** The same flange on another web. */
+        Flanged withWeb(double b, double depth);
+
+        @Override default double width() { return bf(); }
+        @Override default double depth() { return h(); }
+        @Override default double webWidth() { return bw(); }
+        @Override default double flangeDepth() { return hf(); }
+        @Override default boolean flangeInTension(boolean sagging) { return !sagging; }
+        @Override default double J() { return rectangleJ(bw(), h()) + rectangleJ(bf() - bw(), hf()); }
+        @Override default double shearAreaY() { return bf() * hf() / 1.2; }
+        @Override default double shearAreaZ() { return bw() * h() / 1.2; }
+        @Override default List<Strip> strips() { return List.of(new Strip(0, h() - hf(), bw()), new Strip(h() - hf(), h(), bf())); }
+    }
+
+    /** A tee: a flange on both sides of the top, symmetric. */
+    record Tee(double bw, double h, double bf, double hf) implements Flanged {
+        @Override public int overhangs() { return 2; }
+        @Override public Flanged withWeb(double b, double depth) { return new Tee(b, depth, bf, hf); }
+        @Override public double Iz() { return symmetricIz(this); }
         @Override public String label() { return "T " + mm(bw) + " × " + mm(h); }
+        @Override public String word() { return "tee"; }
     }
 
-    /** An ell: web bw × h with a flange on one side, bf wide in all and hf deep. */
-    record Ell(double bw, double h, double bf, double hf) implements Shape {
-        @Override public double width() { return bf; }
-        @Override public double depth() { return h; }
-        @Override public double webWidth() { return bw; }
-        @Override public List<Strip> strips() { return webAndFlange(bw, h, bf, hf); }
-        @Override public double J() { return rectangleJ(bw, h) + rectangleJ(bf - bw, hf); }
-        @Override public double shearAreaY() { return bf * hf / 1.2; }
-        @Override public double shearAreaZ() { return bw * h / 1.2; }
+    /** A tee on its head: ledges on both sides of the soffit, symmetric. */
+    record InvertedTee(double bw, double h, double bf, double hf) implements Flanged {
+        @Override public int overhangs() { return 2; }
+        @Override public Flanged withWeb(double b, double depth) { return new InvertedTee(b, depth, bf, hf); }
+        @Override public boolean flangeInTension(boolean sagging) { return sagging; }
+        @Override public List<Strip> strips() { return List.of(new Strip(0, hf, bf), new Strip(hf, h, bw)); }
+        @Override public double Iz() { return symmetricIz(this); }
+        @Override public String label() { return "⊥ " + mm(bw) + " × " + mm(h); }
+        @Override public String word() { return "inverted-tee"; }
+    }
+
+    /** An ell: a flange on one side of the top. */
+    record Ell(double bw, double h, double bf, double hf) implements Flanged {
+        @Override public int overhangs() { return 1; }
+        @Override public Flanged withWeb(double b, double depth) { return new Ell(b, depth, bf, hf); }
 
         @Override
         public double Iz() {
@@ -133,6 +176,7 @@ public sealed interface Shape permits Shape.Rectangle, Shape.Tee, Shape.Ell, Sha
         }
 
         @Override public String label() { return "L " + mm(bw) + " × " + mm(h); }
+        @Override public String word() { return "ell"; }
     }
 
     /** A circle of diameter d [mm]. */
@@ -170,10 +214,21 @@ public sealed interface Shape permits Shape.Rectangle, Shape.Tee, Shape.Ell, Sha
         }
 
         @Override public String label() { return "Ø " + mm(d); }
+        @Override public String word() { return "circle"; }
     }
 
-    private static List<Strip> webAndFlange(double bw, double h, double bf, double hf) {
-        return List.of(new Strip(0, h - hf, bw), new Strip(h - hf, h, bf));
+    /** A flanged shape by its word; null if the word is none of theirs. */
+    static Flanged flanged(String word, double bw, double h, double bf, double hf) {
+        return switch (word) {
+            case "tee" -> new Tee(bw, h, bf, hf);
+            case "ell" -> new Ell(bw, h, bf, hf);
+            case "inverted-tee" -> new InvertedTee(bw, h, bf, hf);
+            default -> null;
+        };
+    }
+
+    private static double symmetricIz(Flanged s) {
+        return ((s.h() - s.hf()) * Math.pow(s.bw(), 3) + s.hf() * Math.pow(s.bf(), 3)) / 12;
     }
 
     private static String mm(double v) {

@@ -14,9 +14,9 @@ public final class TorsionTube {
         double h = s.depth();
         double acp = bw * h;
         double pcp = 2 * (bw + h);
-        int sides = s instanceof Shape.Tee ? 2 : s instanceof Shape.Ell ? 1 : 0;
-        if (sides > 0) {
-            double hf = s instanceof Shape.Tee tee ? tee.hf() : ((Shape.Ell) s).hf();
+        if (s instanceof Shape.Flanged f) {
+            int sides = f.overhangs();
+            double hf = f.hf();
             double overhang = Math.min((s.width() - bw) / sides, Math.min(h - hf, 4 * hf));
             double with = acp + sides * overhang * hf;
             double around = pcp + 2 * sides * overhang;

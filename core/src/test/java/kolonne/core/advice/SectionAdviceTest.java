@@ -48,13 +48,14 @@ class SectionAdviceTest {
         SectionAdvice.Option now = all.stream().filter(SectionAdvice.Option::present).findFirst().orElseThrow();
         assertTrue(now.satisfied());
         assertTrue(all.get(0).cost() < now.cost());
-        double last = 0;
+        assertTrue(all.get(0).inBand() && all.get(0).strength() >= 0.7);
+        SectionAdvice.Option last = all.get(0);
         for (SectionAdvice.Option o : all) {
             if (!o.satisfied()) {
                 break;
             }
-            assertTrue(o.cost() >= last);
-            last = o.cost();
+            assertTrue(last.inBand() && !o.inBand() || last.inBand() == o.inBand() && o.cost() >= last.cost());
+            last = o;
             BeamDesign d = BeamDesigner.design(BeamLines.find(a).get(0).with(o.shape()), BeamContext.of(a, Basis.standard(false)));
             assertTrue(d.satisfied(), o.toString());
         }

@@ -99,7 +99,7 @@ class BeamLinesTest {
         Basis s = Basis.standard(false);
         Basis oneZone = new Basis(s.name(), s.code(), s.fy(), s.fyt(), s.beamCover(), s.columnCover(), s.aggregate(), List.of("T25"),
             s.columnBars(), List.of("T12"), s.spacingStep(), s.spacingLeast(), s.spacingMost(), 1, s.legsMost(), s.layersMost(),
-            s.practicalCap(), s.preference(), s.deflection(), s.swayX(), s.swayY(), s.redistribution(), s.national());
+            s.practicalCap(), s.preference(), s.deflection(), s.swayX(), s.swayY(), s.redistribution(), s.national(), s.rules());
         BeamDesign d = design(threeSpans(60), oneZone);
         assertEquals(3, d.cage().zones().size(), "one zone a span");
         assertTrue(d.cage().zones().stream().allMatch(z -> z.bar().label().equals("T12") && z.spacing() % 25 == 0));

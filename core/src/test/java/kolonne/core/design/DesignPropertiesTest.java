@@ -130,9 +130,9 @@ class DesignPropertiesTest {
             for (BeamDesign.Point p : b.profile()) {
                 BeamLine.Span s = b.line().spans().get(p.span());
                 double middle = (s.faceFrom() + s.faceTo()) / 2;
-                boolean rectangle = s.section().shape() instanceof kolonne.core.section.Shape.Rectangle;
+                boolean rectangle = s.shape() instanceof kolonne.core.section.Shape.Rectangle;
                 if (!rectangle || Math.abs(p.x() - middle) > 1 || s.clear() < 5000
-                    || s.section().shape().depth() < 550) {
+                    || s.shape().depth() < 550) {
                     continue;
                 }
                 SectionCut cut = SectionCut.at(b.line(), b.cage(), demo.basis(), s, p.x());
@@ -141,11 +141,11 @@ class DesignPropertiesTest {
                 for (SectionCut.Spot bar : cut.bars()) {
                     if (bar.face() == BeamCage.Face.BOTTOM) {
                         as += bar.bar().area();
-                        moment += bar.bar().area() * (s.section().shape().depth() - bar.z());
+                        moment += bar.bar().area() * (s.shape().depth() - bar.z());
                     }
                 }
                 double d = moment / as;
-                double a = as * 420 / (0.85 * s.material().fc() * s.section().shape().webWidth());
+                double a = as * 420 / (0.85 * s.material().fc() * s.shape().webWidth());
                 assertEquals(0.9 * as * 420 * (d - a / 2), p.capPos(), 0.06 * p.capPos(), b.line().mark());
                 compared++;
             }

@@ -67,7 +67,7 @@ class IndependentBeamCheckTest {
 
     private void shear(BeamDesign b, BeamLine.Station s, List<String> wrong) {
         BeamLine.Span span = b.line().spans().get(s.span());
-        double h = span.section().shape().depth();
+        double h = span.shape().depth();
         double d = h - Math.max(offset(b, s.x(), BeamCage.Face.TOP), offset(b, s.x(), BeamCage.Face.BOTTOM));
         boolean nearColumn = near(b, s, span, d);
         if (nearColumn) {
@@ -79,7 +79,7 @@ class IndependentBeamCheckTest {
                 strongest = Math.max(strongest, z.legs() * z.bar().area() / z.spacing());
             }
         }
-        double bw = span.section().shape().webWidth();
+        double bw = span.shape().webWidth();
         double root = Math.sqrt(span.material().fc());
         double vs = Math.min(strongest * FY * d, 0.66 * root * bw * d);
         double vn = 0.75 * (0.17 * root * bw * d + vs);
@@ -113,7 +113,7 @@ class IndependentBeamCheckTest {
     }
 
     private void one(BeamDesign b, BeamLine.Station s, BeamLine.Span span, double mu, BeamCage.Face face, List<String> wrong) {
-        Shape shape = span.section().shape();
+        Shape shape = span.shape();
         double least = 1e-4 * span.material().fc() * shape.webWidth() * shape.depth() * shape.depth();
         if (mu <= least || shape.depth() < 450) { // in shallow beams the bars of the other face work in tension too
             return;
@@ -155,9 +155,9 @@ class IndependentBeamCheckTest {
                 zones++;
                 boolean joined = Math.abs(z.from() - end) < 1e-6;
                 boolean practical = z.spacing() >= 75 && z.spacing() <= 300 && z.spacing() % 25 == 0;
-                double least = Math.max(0.062 * Math.sqrt(span.material().fc()), 0.35) * span.section().shape().webWidth() / FY;
+                double least = Math.max(0.062 * Math.sqrt(span.material().fc()), 0.35) * span.shape().webWidth() / FY;
                 if (!joined || !practical || z.legs() * z.bar().area() / z.spacing() < least * (1 - 1e-9)
-                    || z.spacing() > (span.section().shape().depth() - 40) / 2) {
+                    || z.spacing() > (span.shape().depth() - 40) / 2) {
                     wrong.add(b.line().mark() + " zone " + z);
                 }
                 end = z.to();

@@ -12,6 +12,7 @@ import java.util.Map;
 import java.util.TreeMap;
 import java.util.stream.Collectors;
 import kolonne.core.basis.Basis;
+import kolonne.core.basis.BeamRules;
 import kolonne.core.finding.Finding;
 
 /** Reads and writes a basis. Lengths mm, strengths MPa, whatever the display units. */
@@ -37,7 +38,9 @@ public final class BasisFile {
                       @JsonProperty(required = true) int layersMost,
                       @JsonProperty(required = true) double practicalCap,
                       @JsonProperty(required = true) String preference, Double liveDeflection, Double lastingDeflection,
-                      @JsonProperty(required = true) String swayX, @JsonProperty(required = true) String swayY, Double redistribution, Map<String, Double> national) {}
+                      @JsonProperty(required = true) String swayX, @JsonProperty(required = true) String swayY, Double redistribution, Map<String, Double> national,
+                      Boolean slabFlanges, Boolean bundles, Double stockLengthMm, String ductility, Double bandFrom, Double bandTo, Double depthLeastMm,
+                      Double depthMostMm, Double widthLeastMm, Double widthMostMm, Double sizeStepMm) {}
 
     /** @param basis null if the text is not one */
     public record Read(Basis basis, List<Finding> findings) {}
@@ -47,7 +50,9 @@ public final class BasisFile {
             b.beamBars(), b.columnBars(), b.stirrups(), b.spacingStep(), b.spacingLeast(), b.spacingMost(),
             b.zonesMost(), b.legsMost(), b.layersMost(), b.practicalCap(), word(b.preference()), b.deflection().live(),
             b.deflection().lasting(), word(b.swayX()),
-            word(b.swayY()), b.redistribution(), new TreeMap<>(b.national()));
+            word(b.swayY()), b.redistribution(), new TreeMap<>(b.national()), b.rules().slabFlanges(), b.rules().bundles(), b.rules().stockLength(),
+            word(b.rules().ductility()), b.rules().advice().bandFrom(), b.rules().advice().bandTo(), b.rules().advice().depthLeast(),
+            b.rules().advice().depthMost(), b.rules().advice().widthLeast(), b.rules().advice().widthMost(), b.rules().advice().step());
     }
 
     private static double round(double v) {
@@ -92,6 +97,10 @@ public final class BasisFile {
             return failed("basis.word", "basis, preference, swayX, swayY", "A word is not one of the choices.",
                 "Use least-steel, fewest-bars, fewest-layers, one-size-a-face or fewest-sizes, and from-model or braced.");
         }
+        BeamRules.Ductility ductility = d.ductility() == null ? BeamRules.Ductility.ORDINARY : choice(BeamRules.Ductility.class, d.ductility());
+        if (ductility == null) {
+            return failed("basis.word", "basis, ductility", "There is no kind of frame " + d.ductility() + ".", "Use ordinary, intermediate or special.");
+        }
         if (d.name() == null || d.beamBars() == null || d.columnBars() == null || d.stirrups() == null
             || d.code() == null || d.beamBars().contains(null) || d.columnBars().contains(null)
             || d.stirrups().contains(null)) {
@@ -102,14 +111,25 @@ public final class BasisFile {
         }
         // fields that older files do not have take the standard's value
         Basis.DeflectionLimits usual = Basis.DeflectionLimits.FLOOR;
-        Basis.DeflectionLimits limits = new Basis.DeflectionLimits(d.liveDeflection() == null ? usual.live() : d.liveDeflection(),
-            d.lastingDeflection() == null ? usual.lasting() : d.lastingDeflection());
+        Basis.DeflectionLimits limits = new Basis.DeflectionLimits(or(d.liveDeflection(), usual.live()), or(d.lastingDeflection(), usual.lasting()));
         Basis b = new Basis(d.name(), d.code(), d.fyMpa(), d.fytMpa(), d.beamCoverMm(), d.columnCoverMm(),
             d.aggregateMm(), d.beamBars(), d.columnBars(), d.stirrups(), d.spacingStepMm(), d.spacingLeastMm(),
             d.spacingMostMm(), d.zonesMost(), d.legsMost(), d.layersMost(), d.practicalCap(), preference, limits, swayX, swayY,
-            d.redistribution() == null ? 0 : d.redistribution(), d.national() == null ? Map.of() : d.national());
+            or(d.redistribution(), 0.0), or(d.national(), Map.of()), rules(d, ductility));
         List<Finding> findings = b.check();
         return new Read(findings.isEmpty() ? b : null, findings);
+    }
+
+    private static BeamRules rules(Dto d, BeamRules.Ductility ductility) {
+        BeamRules usual = BeamRules.standard(d.code().equals("aci-318-19"));
+        BeamRules.SectionLimits a = usual.advice();
+        return new BeamRules(or(d.slabFlanges(), usual.slabFlanges()), or(d.bundles(), usual.bundles()), or(d.stockLengthMm(), usual.stockLength()), ductility,
+            new BeamRules.SectionLimits(or(d.bandFrom(), a.bandFrom()), or(d.bandTo(), a.bandTo()), or(d.depthLeastMm(), a.depthLeast()),
+                or(d.depthMostMm(), a.depthMost()), or(d.widthLeastMm(), a.widthLeast()), or(d.widthMostMm(), a.widthMost()), or(d.sizeStepMm(), a.step())));
+    }
+
+    private static <T> T or(T given, T usual) {
+        return given == null ? usual : given;
     }
 
     private static <E extends Enum<E>> E choice(Class<E> type, String word) {

@@ -131,12 +131,10 @@ public final class SectionFile {
         Shape out = switch (String.valueOf(s.shape())) {
             case "rectangle" -> s.b() > 0 && s.h() > 0 ? new Shape.Rectangle(s.b() * k, s.h() * k) : null;
             case "circle" -> s.d() > 0 && column ? new Shape.Circle(s.d() * k) : null;
-            case "tee" -> flanged(s) && !column ? new Shape.Tee(s.bw() * k, s.h() * k, s.bf() * k, s.hf() * k) : null;
-            case "ell" -> flanged(s) && !column ? new Shape.Ell(s.bw() * k, s.h() * k, s.bf() * k, s.hf() * k) : null;
-            default -> null;
+            default -> flanged(s) && !column ? Shape.flanged(String.valueOf(s.shape()), s.bw() * k, s.h() * k, s.bf() * k, s.hf() * k) : null;
         };
         bad(out == null, where + ", shape", "The sizes do not make a " + s.shape() + " for a " + (column ? "column" : "beam") + ".",
-            "Beams are rectangle, tee or ell, columns rectangle or circle, with sizes above zero.");
+            "Beams are rectangle, tee, ell or inverted-tee, columns rectangle or circle, with sizes above zero.");
         return out;
     }
 

@@ -53,7 +53,7 @@ final class ModelAssembler {
     enum Answer { NO, YES }
 
     /** Shapes by their word in files. */
-    enum ShapeWord { RECTANGLE, TEE, ELL, CIRCLE }
+    enum ShapeWord { RECTANGLE, TEE, ELL, INVERTED_TEE, CIRCLE }
 
     /** Spans of a slab panel. */
     enum PanelSpan { TWO_WAY, ONE_WAY }
@@ -165,17 +165,16 @@ final class ModelAssembler {
         return switch (r.word("shape", ShapeWord.class, null)) {
             case RECTANGLE -> new Shape.Rectangle(positive(r, "b") * mm, positive(r, "h") * mm);
             case CIRCLE -> new Shape.Circle(positive(r, "d") * mm);
-            case TEE -> {
-                flange(r);
-                yield new Shape.Tee(positive(r, "bw") * mm, positive(r, "h") * mm, positive(r, "bf") * mm,
-                    positive(r, "hf") * mm);
-            }
-            case ELL -> {
-                flange(r);
-                yield new Shape.Ell(positive(r, "bw") * mm, positive(r, "h") * mm, positive(r, "bf") * mm,
-                    positive(r, "hf") * mm);
-            }
+            case TEE -> flanged(r, "tee");
+            case ELL -> flanged(r, "ell");
+            case INVERTED_TEE -> flanged(r, "inverted-tee");
         };
+    }
+
+    private Shape flanged(RowReader r, String word) {
+        flange(r);
+        double mm = u.size();
+        return Shape.flanged(word, positive(r, "bw") * mm, positive(r, "h") * mm, positive(r, "bf") * mm, positive(r, "hf") * mm);
     }
 
     private static double positive(RowReader r, String name) {

@@ -159,11 +159,8 @@ public final class ModelWriter {
         if (shape instanceof Shape.Circle c) {
             return row("id", s.id(), "shape", "circle", "d", mm(c.d()));
         }
-        if (shape instanceof Shape.Tee q) {
-            return row("id", s.id(), "shape", "tee", "bw", mm(q.bw()), "h", mm(q.h()), "bf", mm(q.bf()), "hf", mm(q.hf()));
-        }
-        Shape.Ell e = (Shape.Ell) shape;
-        return row("id", s.id(), "shape", "ell", "bw", mm(e.bw()), "h", mm(e.h()), "bf", mm(e.bf()), "hf", mm(e.hf()));
+        Shape.Flanged f = (Shape.Flanged) shape;
+        return row("id", s.id(), "shape", f.word(), "bw", mm(f.bw()), "h", mm(f.h()), "bf", mm(f.bf()), "hf", mm(f.hf()));
     }
 
     private Map<String, Object> member(Member q) {

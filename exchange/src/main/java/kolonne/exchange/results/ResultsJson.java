@@ -137,7 +137,7 @@ public final class ResultsJson {
         number("toMm", s.to());
         number("faceFromMm", s.faceFrom());
         number("faceToMm", s.faceTo());
-        section(s.section().id(), s.section().shape());
+        section(s.section().id(), s.shape());
         material(s.material());
         g.writeArrayFieldStart("cuts");
         for (double x : b.line().cutPlaces(s)) {
@@ -334,14 +334,12 @@ public final class ResultsJson {
     private void section(String id, Shape s) throws IOException {
         g.writeObjectFieldStart("section");
         g.writeStringField("id", id);
-        g.writeStringField("shape", s.getClass().getSimpleName().toLowerCase(java.util.Locale.ROOT));
+        g.writeStringField("shape", s.word());
         number("widthMm", s.width());
         number("webWidthMm", s.webWidth());
         number("depthMm", s.depth());
-        if (s instanceof Shape.Tee t) {
-            number("flangeDepthMm", t.hf());
-        } else if (s instanceof Shape.Ell e) {
-            number("flangeDepthMm", e.hf());
+        if (s.flangeDepth() > 0) {
+            number("flangeDepthMm", s.flangeDepth());
         }
         g.writeEndObject();
     }

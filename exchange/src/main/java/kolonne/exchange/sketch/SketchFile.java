@@ -215,7 +215,7 @@ public final class SketchFile {
         boolean ok = switch (String.valueOf(s.shape())) {
             case "rectangle" -> s.b() > 0 && s.h() > 0;
             case "circle" -> s.d() > 0;
-            case "tee", "ell" -> s.bw() > 0 && s.h() > 0 && s.bf() >= s.bw() && s.hf() > 0 && s.hf() < s.h();
+            case "tee", "ell", "inverted-tee" -> s.bw() > 0 && s.h() > 0 && s.bf() >= s.bw() && s.hf() > 0 && s.hf() < s.h();
             default -> false;
         };
         bad(!ok, where, "The sizes of the section do not make a " + s.shape() + ".",
@@ -246,8 +246,7 @@ public final class SketchFile {
         return switch (s.shape()) {
             case "rectangle" -> new Shape.Rectangle(s.b() * k, s.h() * k);
             case "circle" -> new Shape.Circle(s.d() * k);
-            case "tee" -> new Shape.Tee(s.bw() * k, s.h() * k, s.bf() * k, s.hf() * k);
-            default -> new Shape.Ell(s.bw() * k, s.h() * k, s.bf() * k, s.hf() * k);
+            default -> Shape.flanged(s.shape(), s.bw() * k, s.h() * k, s.bf() * k, s.hf() * k);
         };
     }
 

@@ -52,11 +52,12 @@ final class ChoiceRoutes {
     record StirrupsWeighedDto(int span, List<WeighedDto> options) {}
 
     /**
+     * @param inBand   whether the strength is used as far as the basis wishes
      * @param strength largest use of a strength
      * @param cost     steel, concrete and formwork together as kg of steel
      * @param edits    that put the section in force; empty for the present one
      */
-    record TriedDto(String label, boolean inProject, boolean present, boolean satisfied, double strength, double steelKg, double concreteM3, double formworkM2,
+    record TriedDto(String label, boolean inProject, boolean present, boolean satisfied, boolean inBand, double strength, double steelKg, double concreteM3, double formworkM2,
                     double cost, List<Map<String, Object>> edits) {}
 
     /** @param options empty where the spans of the line have different sections */
@@ -68,7 +69,7 @@ final class ChoiceRoutes {
             .orElseThrow(() -> new NoSuchElementException("There is no beam line " + c.pathParam("mark") + "."));
         Building building = d.analysis().index().building();
         c.json(new SectionsDto(SectionAdvice.of(b, d.beamContext(), building.sections()).stream().map(o -> new TriedDto(Schedules.label(o.shape(), d.basis()),
-            !o.section().isEmpty() || o.present(), o.present(), o.satisfied(), o.strength(), o.steel(), o.concrete(), o.formwork(), o.cost(),
+            !o.section().isEmpty() || o.present(), o.present(), o.satisfied(), o.inBand(), o.strength(), o.steel(), o.concrete(), o.formwork(), o.cost(),
             o.present() ? List.of() : edits(d, b.line(), o))).toList()));
     }
 

@@ -95,9 +95,7 @@ final class Members {
     record InteractionDto(double angleDeg, List<CurvePoint> design, List<CurvePoint> nominal, List<DemandDto> demands) {}
 
     static SectionDto section(Shape s, double fc, Basis basis) {
-        double hf = s instanceof Shape.Tee t ? t.hf() : s instanceof Shape.Ell e ? e.hf() : 0;
-        return new SectionDto(Schedules.label(s, basis), s.getClass().getSimpleName().toLowerCase(java.util.Locale.ROOT),
-            s.width(), s.webWidth(), s.depth(), hf, fc);
+        return new SectionDto(Schedules.label(s, basis), s.word(), s.width(), s.webWidth(), s.depth(), s.flangeDepth(), fc);
     }
 
     static BeamDto beam(BuildingDesign d, BeamDesign b) {
@@ -116,7 +114,7 @@ final class Members {
         Quantities mass = Quantities.of(b, basis);
         int station = b.governing().station();
         return new BeamDto(line.mark(), line.storey(), line.spans().stream().map(s -> new SpanDto(s.number(), s.from(), s.to(),
-            s.faceFrom(), s.faceTo(), section(s.section().shape(), s.material().fc(), basis))).toList(),
+            s.faceFrom(), s.faceTo(), section(s.shape(), s.material().fc(), basis))).toList(),
             line.supports().stream().map(s -> new SupportDto(s.x(), s.kind().name().toLowerCase(java.util.Locale.ROOT),
                 s.depth(), s.label())).toList(),
             b.cage().groups().stream().map(g -> new GroupDto(g.face().name().toLowerCase(java.util.Locale.ROOT), g.layer(),

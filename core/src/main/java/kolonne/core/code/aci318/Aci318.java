@@ -185,8 +185,30 @@ public final class Aci318 implements DesignCode {
 
     /** The web, or up to twice it where a cantilever's flange is in tension (9.6.1.2). */
     @Override
-    public double minimumSteelWidth(double web, double width, double meanTension, boolean sagging, boolean cantilever) {
-        return !sagging && cantilever ? Math.min(width, 2 * web) : web;
+    public double minimumSteelWidth(double web, double width, double meanTension, boolean flangeInTension, boolean determinate) {
+        return flangeInTension && determinate ? Math.min(width, 2 * web) : web;
+    }
+
+    /** Table 6.3.2.1. */
+    @Override
+    public double flangeOverhang(double reach, double hf, boolean oneSided, double clearSpan, double zeroMoments) {
+        return oneSided ? Math.min(reach, Math.min(6 * hf, clearSpan / 12)) : Math.min(reach, Math.min(8 * hf, clearSpan / 8));
+    }
+
+    @Override
+    public String ledgeClause() {
+        return "16.5";
+    }
+
+    @Override
+    public String flangeClause() {
+        return "6.3.2.1";
+    }
+
+    /** Table 6.3.2.1 asks for the clear span only. */
+    @Override
+    public double zeroMomentLength(double clearSpan, boolean cantilever, int spans, int span) {
+        return clearSpan;
     }
 
     /** A third more than the demand (9.6.1.3). */

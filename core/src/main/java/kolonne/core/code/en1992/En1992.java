@@ -195,8 +195,31 @@ public final class En1992 implements DesignCode {
 
     /** The mean width of the tension zone before cracking; only the web's where the flange is in compression. */
     @Override
-    public double minimumSteelWidth(double web, double width, double meanTension, boolean sagging, boolean cantilever) {
-        return sagging ? web : meanTension;
+    public double minimumSteelWidth(double web, double width, double meanTension, boolean flangeInTension, boolean determinate) {
+        return flangeInTension ? meanTension : web;
+    }
+
+    /** Expressions (5.7a) and (5.7b). */
+    @Override
+    public double flangeOverhang(double reach, double hf, boolean oneSided, double clearSpan, double zeroMoments) {
+        return Math.min(reach, Math.min(0.2 * reach + 0.1 * zeroMoments, 0.2 * zeroMoments));
+    }
+
+    @Override
+    public String ledgeClause() {
+        return "6.5, annex J.3";
+    }
+
+    @Override
+    public String flangeClause() {
+        return "5.3.2.1(3)";
+    }
+
+    /** Figure 5.2, in the span; over supports the flange is in tension and adds no strength. */
+    @Override
+    public double zeroMomentLength(double clearSpan, boolean cantilever, int spans, int span) {
+        boolean end = span == 0 || span == spans - 1;
+        return clearSpan * (cantilever || spans == 1 ? 1 : end ? 0.85 : 0.7);
     }
 
     /** No excess of strength replaces the least steel (9.2.1.1(1) note 2 concerns secondary members only). */

@@ -183,7 +183,7 @@ class Aci318Test {
         Basis b = Basis.standard(false);
         Basis bad = new Basis("x", b.code(), 42, b.fyt(), b.beamCover(), b.columnCover(), b.aggregate(), java.util.List.of("T19"),
             b.columnBars(), b.stirrups(), b.spacingStep(), b.spacingLeast(), b.spacingMost(), b.zonesMost(), b.legsMost(),
-            b.layersMost(), Double.NaN, b.preference(), b.deflection(), b.swayX(), b.swayY(), b.redistribution(), b.national());
+            b.layersMost(), Double.NaN, b.preference(), b.deflection(), b.swayX(), b.swayY(), b.redistribution(), b.national(), b.rules());
         assertEquals(java.util.List.of("basis.fy", "basis.practicalCap", "basis.beamBars"),
             bad.check().stream().map(f -> f.code()).toList());
     }

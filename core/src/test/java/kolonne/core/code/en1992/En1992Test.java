@@ -177,8 +177,8 @@ class En1992Test {
     void leastSteel() {
         assertEquals(0.00151, CODE.beamMinimumSteel(30, 500, 1, 1, Trace.OFF), 1e-5);
         assertEquals(0.0013, CODE.beamMinimumSteel(16, 500, 1, 1, Trace.OFF), 1e-9);
-        assertEquals(300, CODE.minimumSteelWidth(300, 900, 600, true, false));
-        assertEquals(600, CODE.minimumSteelWidth(300, 900, 600, false, false));
+        assertEquals(300, CODE.minimumSteelWidth(300, 900, 600, false, false));
+        assertEquals(600, CODE.minimumSteelWidth(300, 900, 600, true, false));
         assertTrue(Double.isInfinite(CODE.minimumSteelExcess()));
     }
 
@@ -249,7 +249,7 @@ class En1992Test {
         Basis b = Basis.standard("en-1992-1-1");
         Basis bad = new Basis(b.name(), b.code(), b.fy(), b.fyt(), b.beamCover(), b.columnCover(), b.aggregate(), b.beamBars(), b.columnBars(), b.stirrups(),
             b.spacingStep(), b.spacingLeast(), b.spacingMost(), b.zonesMost(), b.legsMost(), b.layersMost(), b.practicalCap(), b.preference(), b.deflection(),
-            b.swayX(), b.swayY(), 0, Map.of("gammaX", 1.0, "gammaC", 9.0));
+            b.swayX(), b.swayY(), 0, Map.of("gammaX", 1.0, "gammaC", 9.0), b.rules());
         assertEquals(2, bad.check().size());
     }
 }

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Map;
 import kolonne.core.code.Bar;
 import kolonne.core.code.DesignCode;
+import kolonne.core.code.DuctileFrame;
 import kolonne.core.code.aci318.Aci318;
 import kolonne.core.code.en1992.En1992;
 import kolonne.core.code.en1992.EnParameters;
@@ -198,9 +199,9 @@ public record Basis(String name, String code, double fy, double fyt, double beam
         range(out, "widthLeast", a.widthLeast(), 100, 5000, "mm");
         range(out, "widthMost", a.widthMost(), a.widthLeast(), 5000, "mm");
         range(out, "sizeStep", a.step(), 5, 500, "mm");
-        if (rules.ductility() != BeamRules.Ductility.ORDINARY && code.equals(EN)) {
+        if (rules.ductility() != DuctileFrame.Kind.NONE && code.equals(EN)) {
             out.add(Finding.fails("basis.ductility", "basis, ductility", "Ductile frames of this code are not covered.",
-                "Choose ordinary frames, and add the rules of EN 1998-1 by hand."));
+                "Choose none, and add the rules of EN 1998-1 by hand."));
         }
         labels(out, "beamBars", beamBars);
         labels(out, "columnBars", columnBars);

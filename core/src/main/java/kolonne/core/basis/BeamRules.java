@@ -1,5 +1,7 @@
 package kolonne.core.basis;
 
+import kolonne.core.code.DuctileFrame;
+
 /**
  * What a basis says of beams beyond bars and stirrups.
  *
@@ -9,10 +11,7 @@ package kolonne.core.basis;
  * @param ductility   rules for frames in earthquakes
  * @param advice      what section advice aims at and stays within
  */
-public record BeamRules(boolean slabFlanges, boolean bundles, double stockLength, Ductility ductility, SectionLimits advice) {
-    /** Ordinary: none; intermediate and special moment frames as the code defines them. */
-    public enum Ductility { ORDINARY, INTERMEDIATE, SPECIAL }
-
+public record BeamRules(boolean slabFlanges, boolean bundles, double stockLength, DuctileFrame.Kind ductility, SectionLimits advice) {
     /**
      * Section advice.
      *
@@ -22,11 +21,11 @@ public record BeamRules(boolean slabFlanges, boolean bundles, double stockLength
      */
     public record SectionLimits(double bandFrom, double bandTo, double depthLeast, double depthMost, double widthLeast, double widthMost, double step) {}
 
-    /** Sections as they are modelled, single bars of 12 m (40 ft), ordinary frames. */
+    /** Sections as they are modelled, single bars of 12 m (40 ft), no rules for earthquakes. */
     public static BeamRules standard(boolean usUnits) {
         return usUnits
-            ? new BeamRules(false, false, 12_192, Ductility.ORDINARY, new SectionLimits(0.7, 1, 203.2, 1524, 203.2, 914.4, 50.8))
-            : new BeamRules(false, false, 12_000, Ductility.ORDINARY, new SectionLimits(0.7, 1, 200, 1500, 200, 900, 50));
+            ? new BeamRules(false, false, 12_192, DuctileFrame.Kind.NONE, new SectionLimits(0.7, 1, 203.2, 1524, 203.2, 914.4, 50.8))
+            : new BeamRules(false, false, 12_000, DuctileFrame.Kind.NONE, new SectionLimits(0.7, 1, 200, 1500, 200, 900, 50));
     }
 
     public BeamRules withSlabFlanges(boolean on) {
@@ -41,7 +40,7 @@ public record BeamRules(boolean slabFlanges, boolean bundles, double stockLength
         return new BeamRules(slabFlanges, bundles, length, ductility, advice);
     }
 
-    public BeamRules with(Ductility d) {
+    public BeamRules with(DuctileFrame.Kind d) {
         return new BeamRules(slabFlanges, bundles, stockLength, d, advice);
     }
 

@@ -63,11 +63,12 @@ public final class BeamCheck {
     private static BeamDesign checked(BeamLine line, BeamCage cage, BeamContext own) {
         BeamCheck c = new BeamCheck(line, cage, own);
         List<BeamDesign.Point> profile = c.profile();
-        List<BeamShearCheck.Demand> shears = new BeamShearCheck(line, own, c.torques, c.governing,
+        List<BeamShearCheck.Demand> shears = new BeamShearCheck(line, cage, own, c.torques, c.governing,
             (x, span) -> c.bars.shear(x, span, Trace.OFF)).run();
         c.torsion.run(shears);
         List<Deflections> deflections = new BeamDeflection(line, own, c.bars).all();
         new BeamDetailCheck(line, cage, own, c.bars, c.governing, shears, profile).run();
+        DuctileSpans.rules(line, own).ifPresent(rules -> new DuctileCheck(line, cage, own, c.bars, c.governing, rules).run());
         new CutOffCheck(line, cage, own, c.bars, c.governing, (x, span) -> c.bars.shear(x, span, Trace.OFF)).run(profile);
         new DeflectionCheck(line, own, c.governing, deflections).run();
         c.code.crackWidth().ifPresent(rules -> new CrackCheck(line, cage, own, c.bars, c.governing, rules).run());
@@ -255,7 +256,7 @@ public final class BeamCheck {
     /** Width for the least tension steel [mm]. */
     static double minimumWidth(DesignCode code, BeamLine line, BeamLine.Span span, boolean sagging) {
         Shape s = span.shape();
-        boolean determinate = line.cantilever(span.number()) || line.spans().size() == 1;
+        boolean determinate = sagging ? line.spans().size() == 1 : line.cantilever(span.number());
         return code.minimumSteelWidth(s.webWidth(), s.width(), s.tensionWidth(sagging), s.flangeInTension(sagging), determinate);
     }
 
@@ -332,6 +333,7 @@ public final class BeamCheck {
         c.explainFlexure(p, span, true, t);
         c.explainFlexure(p, span, false, t);
         c.explainShear(p, span, t);
+        CapacityShear.of(line, cage, c.context).ifPresent(v -> v.explain(line.stations().get(station), t));
         c.torsion.explain(p, span, station, t);
         c.code.crackWidth().ifPresent(rules -> new CrackCheck(line, cage, c.context, c.bars, c.governing, rules).explain(station, t));
         c.explainSpan(span, t);

@@ -3,6 +3,7 @@ package kolonne.core.beam;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Optional;
 import kolonne.core.basis.Basis;
 import kolonne.core.check.Governing;
 import kolonne.core.code.Bar;
@@ -47,18 +48,25 @@ public final class BeamDesigner {
     private BeamCage cage() {
         Boost boost = new Boost(line);
         BeamCage cage = cage(boost);
-        for (int round = 0; round < ROUNDS && code.crackWidth().isPresent() && missing(cage, boost); round++) {
+        for (int round = 0; round < ROUNDS && missing(cage, boost); round++) {
             cage = cage(boost);
         }
         return cage;
     }
 
-    /** Raises the boost where a cage cracks too wide or lacks anchorage for the shifted moment; whether it did. */
+    /** Raises the boost where a cage misses what the moments alone do not ask for; whether it did. */
     private boolean missing(BeamCage cage, Boost boost) {
+        boolean ductile = DuctileSpans.rules(line, context).map(r -> boost.raise(line, cage, context, r)).orElse(false);
+        boolean cracked = code.crackWidth().isPresent() && cracked(cage, boost);
+        return (ductile || cracked) && !hand.allBars();
+    }
+
+    /** Where a cage cracks too wide or lacks anchorage for the shifted moment. */
+    private boolean cracked(BeamCage cage, Boost boost) {
         CrackCheck cracks = new CrackCheck(line, cage, context, new BarsAt(line, cage, basis), new Governing(), code.crackWidth().orElseThrow());
         boolean bottom = boost.raise(line, true, cracks.uses(true), BeamCheck.shiftedUse(line, cage, context, true));
         boolean top = boost.raise(line, false, cracks.uses(false), BeamCheck.shiftedUse(line, cage, context, false));
-        return (bottom || top) && !hand.allBars();
+        return bottom || top;
     }
 
     private BeamCage cage(Boost boost) {
@@ -82,17 +90,19 @@ public final class BeamDesigner {
     private List<BeamCage.Zone> zones(double allowance) {
         List<BeamCage.Zone> out = new ArrayList<>();
         for (BeamLine.Span s : line.spans()) {
-            out.addAll(new StirrupChoice(s, context, s.shape().depth() - allowance, shears).choose());
+            out.addAll(new StirrupChoice(s, context, s.shape().depth() - allowance, shears, Optional.empty()).choose());
         }
         return out;
     }
 
     /** Zones with the smallest effective depth that the bars leave anywhere in the span. */
     private List<BeamCage.Zone> zones(List<BeamCage.Group> groups) {
-        BarsAt bars = new BarsAt(line, new BeamCage(groups, List.of(), List.of()), basis);
+        BeamCage cage = new BeamCage(groups, List.of(), List.of());
+        BarsAt bars = new BarsAt(line, cage, basis);
+        List<BeamShearCheck.Demand> with = DuctileSpans.rules(line, context).isEmpty() ? shears : BeamShearCheck.demands(line, context, torques, cage);
         List<BeamCage.Zone> out = new ArrayList<>();
         for (BeamLine.Span s : line.spans()) {
-            out.addAll(new StirrupChoice(s, context, bars.leastDepth(s), shears).choose());
+            out.addAll(new StirrupChoice(s, context, bars.leastDepth(s), with, DuctileHoops.of(line, s, groups, context)).choose());
         }
         return out;
     }

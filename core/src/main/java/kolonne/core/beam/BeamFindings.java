@@ -86,6 +86,8 @@ final class BeamFindings {
             case CRACK -> "Add bars or use smaller ones closer together, or make the section deeper.";
             case STEEL_OVER_CAP -> "Make the section larger, or use stronger concrete or steel.";
             case ANCHORAGE -> "Use smaller bars at the end, a deeper support, or stronger concrete.";
+            case TIE_ARRANGEMENT -> "Use more legs, or fewer and larger bars.";
+            case GEOMETRY -> kind.equals("ductile-width") ? "Make the beam wider." : "Make the beam shallower, or the span longer.";
             case OUT_OF_SCOPE -> kind.equals("deep-beam") ? "Design it by strut and tie, by hand."
                     : "Design the member for this action by hand, or take the action out of it.";
             default -> "";

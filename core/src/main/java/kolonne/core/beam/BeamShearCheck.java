@@ -5,8 +5,11 @@ import kolonne.core.analysis.Analysis;
 import kolonne.core.check.CheckResult;
 import kolonne.core.check.Governing;
 import kolonne.core.code.DesignCode;
+import kolonne.core.code.DuctileFrame;
+import kolonne.core.code.ShearInput;
 import kolonne.core.code.ShearStrength;
 import kolonne.core.explain.Quantity;
+import kolonne.core.explain.Trace;
 import kolonne.core.finding.Cause;
 
 /**
@@ -14,6 +17,9 @@ import kolonne.core.finding.Cause;
  * designed for the shear at d, unless a load stands in between (ACI 318-19 9.4.3.2).
  */
 final class BeamShearCheck {
+    /** In place of a combination. */
+    private static final String CAPACITY = "strength of the ends";
+
     /** Shear strength at a place of a span. */
     interface Strength {
         ShearStrength at(double x, BeamLine.Span span);
@@ -26,31 +32,37 @@ final class BeamShearCheck {
     private final DesignCode code;
     private final List<Demand> demands;
 
-    BeamShearCheck(BeamLine line, BeamContext context, double[] torques, Governing governing, Strength strength) {
+    BeamShearCheck(BeamLine line, BeamCage cage, BeamContext context, double[] torques, Governing governing, Strength strength) {
         this.line = line;
         this.context = context;
         this.governing = governing;
         this.strength = strength;
         this.code = context.basis().designCode();
-        this.demands = demands(line, context, torques);
+        this.demands = demands(line, context, torques, cage);
     }
 
     /** Checks every demand of the line and returns them. */
     List<Demand> run() {
+        String clause = DuctileSpans.rules(line, context).map(DuctileFrame::capacityShearClause).orElse("");
         for (Demand d : demands) {
             BeamLine.Span span = line.spans().get(d.span());
             ShearStrength s = strength.at(d.x(), span);
-            add(d, "shear", "Shear", Cause.SHEAR, s.total(), code.shearClause());
-            add(d, "shear-limit", "Shear, limit of the concrete", Cause.SHEAR_LIMIT, s.limit(), code.shearLimitClause());
+            add(d, "shear", "Shear", Cause.SHEAR, d.v(), s.total(), code.shearClause(), context.combinationName(d.combination()));
+            add(d, "shear-limit", "Shear, limit of the concrete", Cause.SHEAR_LIMIT, d.most(), s.limit(), code.shearLimitClause(),
+                d.capacity() > d.v() ? CAPACITY : context.combinationName(d.combination()));
+            if (d.capacity() > 0) {
+                add(d, "capacity-shear", "Shear from the strength of the ends", Cause.SHEAR, d.capacity(), s.total() - (d.withoutConcrete() ? s.concrete() : 0),
+                    clause, CAPACITY);
+            }
         }
         return demands;
     }
 
-    private void add(Demand d, String kind, String title, Cause cause, double capacity, String clause) {
-        double utilisation = d.v() / capacity;
+    private void add(Demand d, String kind, String title, Cause cause, double demand, double capacity, String clause, String combination) {
+        double utilisation = capacity > 0 ? demand / capacity : Double.POSITIVE_INFINITY;
         if (governing.governs(kind, utilisation)) {
-            governing.add(new CheckResult(kind, title, cause, d.v(), capacity, Quantity.FORCE, utilisation,
-                context.combinationName(d.combination()), BeamCheck.place(line, d.x(), d.span(), context), d.x(),
+            governing.add(new CheckResult(kind, title, cause, demand, capacity, Quantity.FORCE, utilisation, combination,
+                BeamCheck.place(line, d.x(), d.span(), context), d.x(),
                 d.span(), d.station(), clause));
         }
     }
@@ -60,14 +72,65 @@ final class BeamShearCheck {
      *
      * @param station   whose calculation shows it
      * @param torsional every combination with torsion, if it counts at the place: shear and torque by size [N, Nmm]
+     * @param capacity  shear that comes with the strength of the span's ends in a ductile frame, else 0 [N]
+     * @param withoutConcrete whether stirrups alone must carry that
      */
-    record Demand(double x, int span, double v, int combination, int station, List<Pair> torsional) {}
+    record Demand(double x, int span, double v, int combination, int station, List<Pair> torsional, double capacity, boolean withoutConcrete) {
+        double most() {
+            return Math.max(v, capacity);
+        }
+
+        /** Legs that the place needs, without the code's minimum; infinite past the limit of the concrete [mm2/mm]. */
+        double steel(ShearInput in, DesignCode code) {
+            double together = code.shearSteel(in, withoutConcrete ? v : most());
+            return withoutConcrete ? Math.max(together, alone(capacity, in, code)) : together;
+        }
+
+        /** Legs that the shear of a pair needs beside its torque [mm2/mm]. */
+        double besideTorsion(Pair p, ShearInput in, DesignCode code) {
+            return withoutConcrete ? alone(p.v(), in, code) : code.shearSteelBesideTorsion(in, p.v());
+        }
+
+        /** Legs that carry a shear without the concrete. */
+        private static double alone(double shear, ShearInput in, DesignCode code) {
+            double avs = code.shear(in, Trace.OFF).minimumAvs();
+            ShearStrength s = code.shear(new ShearInput(in.fc(), in.fyt(), in.bw(), in.d(), in.ag(), in.rhoW(), avs, in.nu()), Trace.OFF);
+            return shear > s.limit() ? Double.POSITIVE_INFINITY : shear / (s.total() - s.concrete()) * avs;
+        }
+
+        Demand with(double shear, boolean stirrupsAlone) {
+            List<Pair> pairs = torsional.stream().map(p -> new Pair(Math.max(p.v(), shear), p.t(), p.combination())).toList();
+            return new Demand(x, span, v, combination, station, pairs, shear, stirrupsAlone);
+        }
+    }
 
     /** Shear and torque by size that act together. */
     record Pair(double v, double t, int combination) {}
 
     /** A place between two stations, {@code share} of the way from the first to the second. */
     record Place(double x, int span, int first, int second, double share) {}
+
+    /** The same with the shear that comes with the strength of a cage's bars, where the frame is ductile. */
+    static List<Demand> demands(BeamLine line, BeamContext context, double[] torques, BeamCage cage) {
+        List<Demand> out = new java.util.ArrayList<>(demands(line, context, torques));
+        CapacityShear.of(line, cage, context).ifPresent(c -> {
+            List<Place> places = places(line, context);
+            for (int i = 0; i < places.size(); i++) {
+                Place p = atFace(line, places, i);
+                out.set(i, out.get(i).with(c.at(p), c.withoutConcrete(out.get(i).x(), p.span())));
+            }
+        });
+        return out;
+    }
+
+    /** The first and last places of a span stand for its faces: the moments of the ends act there. */
+    private static Place atFace(BeamLine line, List<Place> places, int i) {
+        Place p = places.get(i);
+        boolean first = i == 0 || places.get(i - 1).span() != p.span();
+        boolean last = i == places.size() - 1 || places.get(i + 1).span() != p.span();
+        int station = first ? firstOf(line.stations(), p.span()) : last ? lastOf(line.stations(), p.span()) : -1;
+        return station < 0 ? p : new Place(line.stations().get(station).x(), p.span(), station, station, 0);
+    }
 
     /** Design shears along the line, in order of place; sections nearer than d to a column's face are left out. */
     static List<Demand> demands(BeamLine line, BeamContext context, double[] torques) {
@@ -136,7 +199,7 @@ final class BeamShearCheck {
                 pairs.add(new Pair(v, Math.abs(value(context, st, p, c, Analysis.T)), c));
             }
         }
-        return new Demand(p.x(), p.span(), worst, combination, p.first(), pairs);
+        return new Demand(p.x(), p.span(), worst, combination, p.first(), pairs, 0, false);
     }
 
     private static double value(BeamContext context, List<BeamLine.Station> st, Place p, int combination, int component) {

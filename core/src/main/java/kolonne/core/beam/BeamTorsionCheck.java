@@ -94,7 +94,7 @@ final class BeamTorsionCheck {
             return;
         }
         double leg = z.bar().area() / z.spacing();
-        double needed = needed(p, d.x(), span, z);
+        double needed = torsion[span.number()].legSteel(p.t()) + d.besideTorsion(p, bars.shearInput(d.x(), span), basis.designCode()) / z.legs();
         add("torsion", "Torsion with shear, outer legs", Cause.TORSION, needed, leg, Quantity.AREA_PER_LENGTH, needed / leg, p.combination(), d.x(), span,
             d.station(), rules.legClause());
         double depth = depth(d.x(), span);

@@ -4,10 +4,12 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import kolonne.core.analysis.Analysis;
 import kolonne.core.basis.Basis;
 import kolonne.core.code.Bar;
 import kolonne.core.code.DesignCode;
+import kolonne.core.code.DuctileFrame;
 import kolonne.core.code.Steel;
 import kolonne.core.explain.Trace;
 import kolonne.core.section.BarLayer;
@@ -32,6 +34,8 @@ final class FlexureChoice {
     private final DesignCode code;
     private final Bar stirrup;
     private final Boost boost;
+    private final Optional<DuctileFrame> ductile;
+    private final List<Bar> sizes;
     private final double[] hogging;
     private final double[] sagging;
     /** Bottom bars already chosen when the top is; they work in compression over the supports. */
@@ -66,6 +70,8 @@ final class FlexureChoice {
         this.basis = context.basis();
         this.code = basis.designCode();
         this.stirrup = stirrup;
+        this.ductile = DuctileSpans.rules(line, context);
+        this.sizes = ductile.map(this::sizes).orElse(basis.beamBarList());
         int n = line.stations().size();
         hogging = new double[n];
         sagging = new double[n];
@@ -83,6 +89,8 @@ final class FlexureChoice {
             }
             sagging[i] *= boost.sagging[i];
             hogging[i] *= boost.hogging[i];
+            sagging[i] = Math.max(sagging[i], boost.saggingFloor[i]);
+            hogging[i] = Math.max(hogging[i], boost.hoggingFloor[i]);
         }
         shift(sagging, BeamCage.Face.BOTTOM);
         shift(hogging, BeamCage.Face.TOP);
@@ -123,7 +131,7 @@ final class FlexureChoice {
     private Choice[][] oneSize(List<Region> below, List<Region> above) {
         Choice[][] best = null;
         double least = Double.POSITIVE_INFINITY;
-        for (Bar bar : basis.beamBarList()) {
+        for (Bar bar : sizes) {
             Choice[] bottom = face(BeamCage.Face.BOTTOM, below, List.of(bar), true);
             underTop = bottom;
             Choice[] top = face(BeamCage.Face.TOP, above, List.of(bar), true);
@@ -216,19 +224,19 @@ final class FlexureChoice {
     /** For every size of the through bars the cheapest additions; the size with the least total is taken. */
     private Choice[] face(BeamCage.Face face, List<Region> regions) {
         if (basis.preference() == Basis.Preference.ONE_SIZE_A_FACE) {
-            Choice[] one = face(face, regions, basis.beamBarList(), true);
+            Choice[] one = face(face, regions, sizes, true);
             if (satisfied(one)) {
                 return one;
             }
         }
-        return face(face, regions, basis.beamBarList(), false);
+        return face(face, regions, sizes, false);
     }
 
     private Choice[] face(BeamCage.Face face, List<Region> regions, List<Bar> sizes, boolean oneSize) {
         Choice[] best = null;
         double bestCost = Double.POSITIVE_INFINITY;
         for (Bar bar : sizes) {
-            addedSizes = oneSize ? List.of(bar) : basis.beamBarList();
+            addedSizes = oneSize ? List.of(bar) : sizes;
             Choice[] choices = withThrough(face, regions, bar);
             double cost = total(choices, regions);
             for (int i = 0; i < choices.length; i++) {
@@ -244,8 +252,9 @@ final class FlexureChoice {
 
     /** Additions to the fewest through bars of a size that are a large enough part of the face's largest steel. */
     private Choice[] withThrough(BeamCage.Face face, List<Region> regions, Bar bar) {
-        double part = context.throughPart(line, face);
-        int least = throughBars(bar);
+        double frame = face == BeamCage.Face.BOTTOM ? ductile.map(DuctileFrame::continuousBottom).orElse(0.0) : 0;
+        double part = Math.max(context.throughPart(line, face), frame);
+        int least = Math.max(throughBars(bar), (int) Math.ceil(leastThrough(face, bar) / bar.area() - 1e-9));
         for (int through = least;; through++) {
             Choice[] out = new Choice[regions.size()];
             double most = 0;
@@ -257,6 +266,39 @@ final class FlexureChoice {
                 return out;
             }
         }
+    }
+
+    /** Sizes whose hooks and passages find room in the columns of a ductile frame; the smallest if none does. */
+    private List<Bar> sizes(DuctileFrame rules) {
+        List<Bar> out = basis.beamBarList().stream().filter(b -> fits(b, rules)).toList();
+        return out.isEmpty() ? basis.beamBarList().subList(0, 1) : out;
+    }
+
+    private boolean fits(Bar bar, DuctileFrame rules) {
+        int n = line.spans().size();
+        for (int k = 0; k <= n; k++) {
+            if (!DuctileSpans.column(line, k)) {
+                continue;
+            }
+            BeamLine.Span span = line.spans().get(Math.min(k, n - 1));
+            double room = k == 0 ? span.faceFrom() - GroupLayout.start(line, basis) : GroupLayout.end(line, basis) - span.faceTo();
+            boolean end = k == 0 || k == n;
+            if (end ? rules.hookLength(bar, span.material().fc(), basis.fy()) > room + 1e-6
+                : rules.columnDepthInBars(basis.fy()) * bar.diameter() > line.supports().get(k).depth() + 1e-6) {
+                return false;
+            }
+        }
+        return true;
+    }
+
+    /** Least steel that a ductile frame has on a face everywhere [mm2]. */
+    private double leastThrough(BeamCage.Face face, Bar bar) {
+        if (ductile.isEmpty() || !ductile.get().leastSteelOnBothFaces()) {
+            return 0;
+        }
+        double offset = basis.beamCover() + stirrup.diameter() + bar.diameter() / 2;
+        return line.spans().stream().mapToDouble(q -> code.beamMinimumSteel(q.material().fc(), basis.fy(),
+            BeamCheck.minimumWidth(code, line, q, face == BeamCage.Face.BOTTOM), q.shape().depth() - offset, Trace.OFF)).max().orElse(0);
     }
 
     private static double strengthRatio(Choice c, Region r) {
@@ -311,7 +353,7 @@ final class FlexureChoice {
     /** The most that fits, where nothing satisfies: the check then says what is wrong. */
     private Choice strongest(Region r, int through, Bar bar) {
         Choice best = null;
-        for (Bar extra : basis.beamBarList()) {
+        for (Bar extra : sizes) {
             for (int added = MOST_ADDED; added >= 0; added--) {
                 Choice c = choice(r, through, bar, added, extra, 0, bar);
                 if (c != null && (best == null || c.strength() > best.strength())) {
@@ -394,8 +436,10 @@ final class FlexureChoice {
             BeamCheck.minimumWidth(code, line, q, r.face() == BeamCage.Face.BOTTOM), q.shape().depth() - offset, Trace.OFF)).max().orElseThrow();
         boolean enough = s.phiMn() >= r.moment() && (r.moment() <= 0 || s.epsT() >= limit);
         boolean minimum = r.moment() <= 0 || area >= least || s.phiMn() >= code.minimumSteelExcess() * r.moment();
+        boolean most = ductile.isEmpty() || r.spans().stream().allMatch(q -> area <= ductile.get().mostRatio(basis.fy()) * q.shape().webWidth()
+            * (q.shape().depth() - offset));
         double usable = s.epsT() >= limit ? s.phiMn() : s.phiMn() * s.epsT() / limit;
-        return new Choice(through, bar, added, extra, layers, compression, compressionBar, usable, enough && minimum);
+        return new Choice(through, bar, added, extra, layers, compression, compressionBar, usable, enough && minimum && most);
     }
 
     /** The layers with the areas that hooks of the given run develop, and the compression bars there surely are. */

@@ -110,14 +110,14 @@ public final class SteelNeeds {
     public static List<Stirrups> stirrups(BeamDesign d, BeamContext building) {
         BeamContext context = building.of(d.line());
         BarsAt at = new BarsAt(d.line(), d.cage(), context.basis());
-        List<BeamShearCheck.Demand> demands = BeamShearCheck.demands(d.line(), context, BeamTorsion.torques(d.line(), context));
+        List<BeamShearCheck.Demand> demands = BeamShearCheck.demands(d.line(), context, BeamTorsion.torques(d.line(), context), d.cage());
         List<Stirrups> out = new ArrayList<>();
         for (BeamCage.Zone z : d.cage().zones()) {
             BeamLine.Span span = d.line().spans().get(z.span());
             double required = 0;
             for (BeamShearCheck.Demand q : demands) {
                 if (q.span() == z.span() && q.x() >= z.from() - 1e-6 && q.x() <= z.to() + 1e-6) {
-                    required = Math.max(required, context.basis().designCode().shearSteel(at.shearInput(q.x(), span), q.v()));
+                    required = Math.max(required, q.steel(at.shearInput(q.x(), span), context.basis().designCode()));
                 }
             }
             double least = at.shear((z.from() + z.to()) / 2, span, Trace.OFF).minimumAvs();

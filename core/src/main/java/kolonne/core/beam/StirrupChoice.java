@@ -2,6 +2,7 @@ package kolonne.core.beam;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import kolonne.core.basis.Basis;
 import kolonne.core.code.Bar;
 import kolonne.core.code.DesignCode;
@@ -30,8 +31,10 @@ public final class StirrupChoice {
     private final double d;
     private final double bw;
     private final double fc;
+    private final Optional<DuctileHoops> hoops;
 
-    StirrupChoice(BeamLine.Span span, BeamContext context, double d, List<BeamShearCheck.Demand> ofTheLine) {
+    StirrupChoice(BeamLine.Span span, BeamContext context, double d, List<BeamShearCheck.Demand> ofTheLine, Optional<DuctileHoops> hoops) {
+        this.hoops = hoops;
         this.span = span;
         this.basis = context.basis();
         this.code = basis.designCode();
@@ -103,8 +106,8 @@ public final class StirrupChoice {
         BeamContext context = building.of(d.line());
         BarsAt bars = new BarsAt(d.line(), d.cage(), context.basis());
         BeamLine.Span s = d.line().spans().get(span);
-        List<BeamShearCheck.Demand> shears = BeamShearCheck.demands(d.line(), context, BeamTorsion.torques(d.line(), context));
-        return new StirrupChoice(s, context, bars.leastDepth(s), shears).all();
+        List<BeamShearCheck.Demand> shears = BeamShearCheck.demands(d.line(), context, BeamTorsion.torques(d.line(), context), d.cage());
+        return new StirrupChoice(s, context, bars.leastDepth(s), shears, DuctileHoops.of(d.line(), s, d.cage().groups(), context)).all();
     }
 
     private int mostLegs(Bar bar) {
@@ -143,11 +146,12 @@ public final class StirrupChoice {
 
     /** Legs that the transverse spacing asks for where the shear is highest. */
     private int leastLegs(Bar bar) {
-        double worst = demands.stream().mapToDouble(BeamShearCheck.Demand::v).max().orElse(0);
+        double worst = demands.stream().mapToDouble(BeamShearCheck.Demand::most).max().orElse(0);
         ShearStrength s = strength(1);
         SpacingLimits limits = code.beamStirrupSpacing(d, worst - s.concrete() > 0.5 * (s.limit() - s.concrete()));
         double width = bw - 2 * basis.beamCover() - bar.diameter();
-        return Math.max(2, (int) Math.ceil(width / limits.across() - 1e-9) + 1);
+        int across = Math.max(2, (int) Math.ceil(width / limits.across() - 1e-9) + 1);
+        return Math.max(across, hoops.map(h -> h.legs(bar)).orElse(2));
     }
 
     private ShearStrength strength(double avs) {
@@ -167,24 +171,37 @@ public final class StirrupChoice {
         TorsionSection tube = BeamTorsion.section(span, basis, bar);
         double[] out = new double[demands.size()];
         for (int i = 0; i < out.length; i++) {
-            double needed = demands.get(i).v() - strong.concrete();
+            BeamShearCheck.Demand demand = demands.get(i);
+            double needed = demand.most() - strong.concrete();
             SpacingLimits limits = code.beamStirrupSpacing(d, needed > 0.5 * (strong.limit() - strong.concrete()));
             double s = Math.min(Math.min(minimum, limits.along()), basis.spacingMost());
-            double forShear = code.shearSteel(input(1), demands.get(i).v());
+            if (hoops.isPresent()) {
+                s = Math.min(s, hoops.get().spacing(before(i), after(i), d, bar));
+            }
+            double forShear = demand.steel(input(1), code);
             if (forShear > 0) {
                 s = Math.min(s, area / forShear);
             }
-            if (!demands.get(i).torsional().isEmpty()) {
+            if (!demand.torsional().isEmpty()) {
                 s = Math.min(s, code.torsion().stirrupSpacing(tube));
             }
-            for (BeamShearCheck.Pair p : demands.get(i).torsional()) {
-                double leg = code.torsion().legSteel(p.t(), tube, Trace.OFF) + code.shearSteelBesideTorsion(input(1), p.v()) / legs;
+            for (BeamShearCheck.Pair p : demand.torsional()) {
+                double leg = code.torsion().legSteel(p.t(), tube, Trace.OFF) + demand.besideTorsion(p, input(1), code) / legs;
                 s = Math.min(s, leg > 0 ? bar.area() / leg : s);
             }
             s = Double.isNaN(s) ? 0 : s;
             out[i] = Math.floor(s / basis.spacingStep() + 1e-9) * basis.spacingStep();
         }
         return out;
+    }
+
+    /** From the place before a demand to the one after it, or to the faces: a zone may end at any of them. */
+    private double before(int i) {
+        return i == 0 ? span.faceFrom() : demands.get(i - 1).x();
+    }
+
+    private double after(int i) {
+        return i == demands.size() - 1 ? span.faceTo() : demands.get(i + 1).x();
     }
 
     private List<BeamCage.Zone> zones(Bar bar, int legs, double[] spacing) {

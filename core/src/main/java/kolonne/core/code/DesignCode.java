@@ -82,6 +82,9 @@ public interface DesignCode {
 
     String flangeClause();
 
+    /** Rules for frames in earthquakes; empty for none. */
+    Optional<DuctileFrame> ductile(DuctileFrame.Kind kind);
+
     /** Where the code speaks of loads on ledges. */
     String ledgeClause();
 

@@ -3,6 +3,7 @@ package kolonne.core.demand;
 import java.util.List;
 import kolonne.core.analysis.Analysis;
 import kolonne.core.model.Building;
+import kolonne.core.model.CaseKind;
 import kolonne.core.model.Combination;
 import kolonne.core.model.Purpose;
 
@@ -14,6 +15,7 @@ public final class Demands {
     private final double[][] factors;
     private final boolean[] lateral;
     private final boolean[] sustained;
+    private final boolean[] earthquake;
 
     public Demands(Analysis analysis, Purpose purpose) {
         this.analysis = analysis;
@@ -28,7 +30,9 @@ public final class Demands {
         }
         lateral = new boolean[b.loadCases().size()];
         sustained = new boolean[b.loadCases().size()];
+        earthquake = new boolean[b.loadCases().size()];
         for (int i = 0; i < lateral.length; i++) {
+            earthquake[i] = b.loadCases().get(i).kind() == CaseKind.SEISMIC;
             lateral[i] = b.loadCases().get(i).kind().isLateral();
             sustained[i] = switch (b.loadCases().get(i).kind()) {
                 case DEAD, SUPERIMPOSED, SOIL -> true;
@@ -63,6 +67,16 @@ public final class Demands {
     /** The part of a component that comes from wind and earthquake. */
     public double lateralPart(int member, int station, int combination, int component) {
         return part(lateral, member, station, combination, component);
+    }
+
+    /** Whether earthquake acts in a combination. */
+    public boolean hasEarthquake(int combination) {
+        return java.util.Arrays.stream(cases[combination]).anyMatch(k -> earthquake[k]);
+    }
+
+    /** The part of a component that comes from earthquake. */
+    public double earthquakePart(int member, int station, int combination, int component) {
+        return part(earthquake, member, station, combination, component);
     }
 
     /** The part of a component that comes from sustained load cases. */

@@ -15,6 +15,7 @@ import kolonne.core.basis.Basis;
 import kolonne.core.beam.BeamCheck;
 import kolonne.core.beam.BeamDesign;
 import kolonne.core.check.CheckResult;
+import kolonne.core.code.DuctileFrame;
 import kolonne.core.finding.Finding;
 import kolonne.core.finding.Severity;
 import kolonne.core.model.AnalysisOptions;
@@ -203,6 +204,9 @@ class RandomFramesTest {
             assertTrue(a.residual(c) < 1e-9, "case " + c);
         }
         Basis basis = us ? Basis.standard(true) : Basis.standard(seed % 3 == 1 ? "aci-318m-19" : "en-1992-1-1");
+        boolean aci = !basis.code().startsWith("en");
+        DuctileFrame.Kind kind = aci ? DuctileFrame.Kind.values()[(int) (seed / 3 % 4)] : DuctileFrame.Kind.NONE;
+        basis = basis.with(basis.rules().with(kind).withSlabFlanges(seed % 2 == 0));
         BuildingDesign d = BuildingDesigner.design(a, basis, BuildingDesigner.Progress.NONE);
         for (BeamDesign beam : d.beams()) {
             told(beam.line().mark(), beam.checks(), beam.findings());

@@ -13,6 +13,7 @@ import java.util.TreeMap;
 import java.util.stream.Collectors;
 import kolonne.core.basis.Basis;
 import kolonne.core.basis.BeamRules;
+import kolonne.core.code.DuctileFrame;
 import kolonne.core.finding.Finding;
 
 /** Reads and writes a basis. Lengths mm, strengths MPa, whatever the display units. */
@@ -97,9 +98,9 @@ public final class BasisFile {
             return failed("basis.word", "basis, preference, swayX, swayY", "A word is not one of the choices.",
                 "Use least-steel, fewest-bars, fewest-layers, one-size-a-face or fewest-sizes, and from-model or braced.");
         }
-        BeamRules.Ductility ductility = d.ductility() == null ? BeamRules.Ductility.ORDINARY : choice(BeamRules.Ductility.class, d.ductility());
+        DuctileFrame.Kind ductility = d.ductility() == null ? DuctileFrame.Kind.NONE : choice(DuctileFrame.Kind.class, d.ductility());
         if (ductility == null) {
-            return failed("basis.word", "basis, ductility", "There is no kind of frame " + d.ductility() + ".", "Use ordinary, intermediate or special.");
+            return failed("basis.word", "basis, ductility", "There is no kind of frame " + d.ductility() + ".", "Use none, ordinary, intermediate or special.");
         }
         if (d.name() == null || d.beamBars() == null || d.columnBars() == null || d.stirrups() == null
             || d.code() == null || d.beamBars().contains(null) || d.columnBars().contains(null)
@@ -120,7 +121,7 @@ public final class BasisFile {
         return new Read(findings.isEmpty() ? b : null, findings);
     }
 
-    private static BeamRules rules(Dto d, BeamRules.Ductility ductility) {
+    private static BeamRules rules(Dto d, DuctileFrame.Kind ductility) {
         BeamRules usual = BeamRules.standard(d.code().equals("aci-318-19"));
         BeamRules.SectionLimits a = usual.advice();
         return new BeamRules(or(d.slabFlanges(), usual.slabFlanges()), or(d.bundles(), usual.bundles()), or(d.stockLengthMm(), usual.stockLength()), ductility,

@@ -8,6 +8,7 @@ import kolonne.core.code.BarCatalogue;
 import kolonne.core.code.ConcreteCurve;
 import kolonne.core.code.CrackWidth;
 import kolonne.core.code.DesignCode;
+import kolonne.core.code.DuctileFrame;
 import kolonne.core.code.Serviceability;
 import kolonne.core.code.ShearInput;
 import kolonne.core.code.ShearStrength;
@@ -193,6 +194,11 @@ public final class Aci318 implements DesignCode {
     @Override
     public double flangeOverhang(double reach, double hf, boolean oneSided, double clearSpan, double zeroMoments) {
         return oneSided ? Math.min(reach, Math.min(6 * hf, clearSpan / 12)) : Math.min(reach, Math.min(8 * hf, clearSpan / 8));
+    }
+
+    @Override
+    public Optional<DuctileFrame> ductile(DuctileFrame.Kind kind) {
+        return kind == DuctileFrame.Kind.NONE ? Optional.empty() : Optional.of(new AciDuctileFrame(kind, form));
     }
 
     @Override

@@ -10,6 +10,7 @@ import kolonne.core.code.BarCatalogue;
 import kolonne.core.code.ConcreteCurve;
 import kolonne.core.code.CrackWidth;
 import kolonne.core.code.DesignCode;
+import kolonne.core.code.DuctileFrame;
 import kolonne.core.code.Serviceability;
 import kolonne.core.code.ShearInput;
 import kolonne.core.code.ShearStrength;
@@ -203,6 +204,12 @@ public final class En1992 implements DesignCode {
     @Override
     public double flangeOverhang(double reach, double hf, boolean oneSided, double clearSpan, double zeroMoments) {
         return Math.min(reach, Math.min(0.2 * reach + 0.1 * zeroMoments, 0.2 * zeroMoments));
+    }
+
+    /** EN 1998-1 is not covered; a basis cannot ask for it. */
+    @Override
+    public Optional<DuctileFrame> ductile(DuctileFrame.Kind kind) {
+        return Optional.empty();
     }
 
     @Override

@@ -1,0 +1,72 @@
+package kolonne.core.beam;
+
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import kolonne.core.basis.Basis;
+import kolonne.core.code.Bar;
+import kolonne.core.code.DuctileFrame;
+
+/** Hoops of a span of a ductile frame: where they stand, how close, and how many legs hold its bars. */
+final class DuctileHoops {
+    private final BeamLine.Span span;
+    private final List<BeamCage.Group> groups;
+    private final Basis basis;
+    private final DuctileFrame rules;
+    private final Bar thinnest;
+
+    private DuctileHoops(BeamLine.Span span, List<BeamCage.Group> groups, Basis basis, DuctileFrame rules) {
+        this.span = span;
+        this.groups = groups.stream().filter(g -> g.to() > span.faceFrom() && g.from() < span.faceTo()).toList();
+        this.basis = basis;
+        this.rules = rules;
+        this.thinnest = this.groups.stream().map(BeamCage.Group::bar).min(Comparator.comparingDouble(Bar::diameter)).orElse(basis.beamBarList().get(0));
+    }
+
+    /** Of a span with its main bars; empty where it is no part of a ductile frame. */
+    static Optional<DuctileHoops> of(BeamLine line, BeamLine.Span span, List<BeamCage.Group> groups, BeamContext context) {
+        return DuctileSpans.rules(line, context).filter(r -> DuctileSpans.applies(line, span)).map(r -> new DuctileHoops(span, groups, context.basis(), r));
+    }
+
+    /** Largest spacing of stirrups that stand between two places [mm]. */
+    double spacing(double from, double to, double d, Bar hoop) {
+        double reach = DuctileSpans.hoops(span, rules);
+        boolean hoops = reach > 0 && (from < span.faceFrom() + reach - 1e-6 || to > span.faceTo() - reach + 1e-6);
+        double elsewhere = rules.spacingElsewhere(d);
+        return hoops ? Math.min(elsewhere, rules.hoopSpacing(d, thinnest, hoop, basis.fy())) : elsewhere;
+    }
+
+    /**
+     * Legs that hold the bars of the first layers: both corners, every other bar, every bar further than 150 mm from a held one
+     * (25.7.2.3), and no two held bars further apart than the frame allows.
+     */
+    int legs(Bar hoop) {
+        if (!rules.hoopsHoldBars()) {
+            return 2;
+        }
+        int most = 2;
+        double width = span.shape().webWidth() - 2 * basis.beamCover() - hoop.diameter();
+        for (BeamCage.Face face : BeamCage.Face.values()) {
+            List<BeamCage.Group> outer = groups.stream().filter(g -> g.face() == face && g.layer() == 1).toList();
+            double reach = DuctileSpans.hoops(span, rules);
+            most = Math.max(most, Math.max(legs(outer, span.faceFrom(), hoop), legs(outer, span.faceTo(), hoop)));
+            most = Math.max(most, Math.max(legs(outer, span.faceFrom() + reach, hoop), legs(outer, span.faceTo() - reach, hoop)));
+        }
+        return Math.max(most, (int) Math.ceil(width / rules.heldDistance() - 1e-9) + 1);
+    }
+
+    private int legs(List<BeamCage.Group> outer, double x, Bar hoop) {
+        List<BeamCage.Group> there = outer.stream().filter(g -> x >= g.from() - 1 && x <= g.to() + 1).toList();
+        int bars = there.stream().mapToInt(BeamCage.Group::count).sum();
+        if (bars < 3) {
+            return 2;
+        }
+        double sum = there.stream().mapToDouble(g -> g.count() * g.bar().diameter()).sum();
+        double gap = BarFit.gap(BarFit.clearWidth(span.shape().webWidth(), basis, hoop), bars, sum);
+        return gap > basis.designCode().greatestUnheldDistance() ? bars : bars / 2 + 1;
+    }
+
+    DuctileFrame rules() {
+        return rules;
+    }
+}

@@ -1,0 +1,83 @@
+package kolonne.core.code;
+
+/** Rules for beams of a moment frame in earthquakes. Units N, mm, MPa. Parts and factors are 0, and limits infinite, where a kind of frame has none. */
+public interface DuctileFrame {
+    /** Kinds of moment frames as codes define them; NONE where the frame need not be ductile. */
+    enum Kind { NONE, ORDINARY, INTERMEDIATE, SPECIAL }
+
+    /** Name of the kind of frame. */
+    String name();
+
+    /** Part of a span's most bottom steel that runs through. */
+    double continuousBottom();
+
+    String continuousClause();
+
+    /** Part of the hogging strength at a column's face that the sagging strength there reaches. */
+    double saggingAtFace();
+
+    /** Part of the largest strength at the faces of both columns that both strengths reach everywhere. */
+    double anywhere();
+
+    String strengthClause();
+
+    /** Whether top and bottom have the least steel everywhere, whatever the moments. */
+    boolean leastSteelOnBothFaces();
+
+    /** Most steel of a face over bw d. */
+    double mostRatio(double fy);
+
+    String ratioClause();
+
+    /** Factor on the yield strength of bars whose end moments the shear must stand; 0 for none. */
+    double steelFactor();
+
+    /** Factor on earthquake that limits the shear from end moments; infinite where nothing limits it. */
+    double earthquakeFactor();
+
+    /** Whether the concrete carries no shear near the columns where earthquake causes half of the shear or more. */
+    boolean concreteMayBeLost();
+
+    String capacityShearClause();
+
+    String withoutConcreteClause();
+
+    /** Length of hoops from a column's face, in depths of the beam. */
+    double hoopDepths();
+
+    /** Largest spacing of hoops there. @param thinnest main bar */
+    double hoopSpacing(double d, Bar thinnest, Bar hoop, double fy);
+
+    String hoopClause();
+
+    /** Whether hoops hold bars as ties of a column do. */
+    boolean hoopsHoldBars();
+
+    /** Greatest distance of bars that are held [mm]. */
+    double heldDistance();
+
+    String heldClause();
+
+    /** Largest spacing of stirrups elsewhere. */
+    double spacingElsewhere(double d);
+
+    String spacingElsewhereClause();
+
+    /** Least clear span over d. */
+    double leastSpanToDepth();
+
+    /** Least width of the beam. */
+    double leastWidth(double h);
+
+    String proportionsClause();
+
+    /** Depth of a column over the diameter of bars that pass through it. */
+    double columnDepthInBars(double fy);
+
+    String columnDepthClause();
+
+    /** Length of a hook in a column; 0 where the usual length holds. */
+    double hookLength(Bar bar, double fc, double fy);
+
+    String hookClause();
+}

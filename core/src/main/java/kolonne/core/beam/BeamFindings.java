@@ -44,6 +44,11 @@ final class BeamFindings {
             }
         }
         out.addAll(HungLoads.of(line, context));
+        NearLoads.of(line, context).ifPresent(out::add);
+        if (DuctileSpans.rules(line, context).isPresent() && !earthquake(context)) {
+            out.add(Finding.note("ductile.no-earthquake", line.mark(), "No combination for strength has earthquake in it: the shear from the strength of the ends "
+                + "goes with the loads of every combination.", "Add earthquake load cases and their combinations."));
+        }
         if (line.supports().stream().allMatch(s -> s.kind() == BeamLine.SupportKind.FREE)) {
             out.add(Finding.note("line.unsupported", line.mark(), "No support of this line was recognised.",
                 "Look at the members that meet at its ends."));
@@ -67,6 +72,10 @@ final class BeamFindings {
         double counts = code.flangeOverhang(overhang, f.hf(), f.overhangs() == 1, s.clear(), zero);
         boolean modelled = s.shape().equals(s.section().shape());
         return modelled && overhang > counts + 1 ? counts : 0;
+    }
+
+    private static boolean earthquake(BeamContext context) {
+        return java.util.stream.IntStream.range(0, context.strength().count()).anyMatch(context.strength()::hasEarthquake);
     }
 
     private static String mend(Cause cause, String kind) {

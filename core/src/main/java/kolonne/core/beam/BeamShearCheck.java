@@ -18,7 +18,7 @@ import kolonne.core.finding.Cause;
  */
 final class BeamShearCheck {
     /** In place of a combination. */
-    private static final String CAPACITY = "strength of the ends";
+    static final String CAPACITY = "strength of the ends";
 
     /** Shear strength at a place of a span. */
     interface Strength {

@@ -45,6 +45,9 @@ final class DuctileCheck {
         line.spans().stream().filter(s -> DuctileSpans.applies(line, s)).forEach(this::span);
         hooks();
         columns();
+        if (rules.lapsAwayFromColumns()) {
+            cage.groups().forEach(g -> Laps.of(line, g, basis).forEach(this::lap));
+        }
     }
 
     private static String word(BeamCage.Face face) {
@@ -176,6 +179,20 @@ final class DuctileCheck {
         double needed = rules.hookLength(bar, s.material().fc(), basis.fy());
         if (needed > 0 && DuctileSpans.applies(line, s)) {
             add("ductile-hook", "Hook in the column of the frame", Cause.ANCHORAGE, needed, run, Quantity.LENGTH, face, s, rules.hookClause());
+        }
+    }
+
+    /** How near a lap comes to the face of a column. */
+    private void lap(Laps.Lap l) {
+        for (BeamLine.Span s : line.spans()) {
+            boolean left = DuctileSpans.column(line, s.number()) && l.to() > s.from() && l.from() < s.faceFrom() + DuctileSpans.hoops(s, rules);
+            boolean right = DuctileSpans.column(line, s.number() + 1) && l.from() < s.to() && l.to() > s.faceTo() - DuctileSpans.hoops(s, rules);
+            if (DuctileSpans.applies(line, s) && (left || right || l.from() < s.to() && l.to() > s.from())) {
+                double clear = Math.max(0, Math.min(DuctileSpans.column(line, s.number()) ? l.from() - s.faceFrom() : Double.MAX_VALUE,
+                    DuctileSpans.column(line, s.number() + 1) ? s.faceTo() - l.to() : Double.MAX_VALUE));
+                add("lap-place", "Lap away from the columns", Cause.ANCHORAGE, DuctileSpans.hoops(s, rules), clear, Quantity.LENGTH, (l.from() + l.to()) / 2, s,
+                    rules.lapClause());
+            }
         }
     }
 

@@ -15,24 +15,28 @@ final class DuctileHoops {
     private final DuctileFrame rules;
     private final Bar thinnest;
 
-    private DuctileHoops(BeamLine.Span span, List<BeamCage.Group> groups, Basis basis, DuctileFrame rules) {
+    private final List<Laps.Lap> laps;
+
+    private DuctileHoops(BeamLine line, BeamLine.Span span, List<BeamCage.Group> groups, Basis basis, DuctileFrame rules) {
         this.span = span;
         this.groups = groups.stream().filter(g -> g.to() > span.faceFrom() && g.from() < span.faceTo()).toList();
         this.basis = basis;
         this.rules = rules;
+        this.laps = this.groups.stream().flatMap(g -> Laps.of(line, g, basis).stream()).toList();
         this.thinnest = this.groups.stream().map(BeamCage.Group::bar).min(Comparator.comparingDouble(Bar::diameter)).orElse(basis.beamBarList().get(0));
     }
 
     /** Of a span with its main bars; empty where it is no part of a ductile frame. */
     static Optional<DuctileHoops> of(BeamLine line, BeamLine.Span span, List<BeamCage.Group> groups, BeamContext context) {
-        return DuctileSpans.rules(line, context).filter(r -> DuctileSpans.applies(line, span)).map(r -> new DuctileHoops(span, groups, context.basis(), r));
+        return DuctileSpans.rules(line, context).filter(r -> DuctileSpans.applies(line, span)).map(r -> new DuctileHoops(line, span, groups, context.basis(), r));
     }
 
     /** Largest spacing of stirrups that stand between two places [mm]. */
     double spacing(double from, double to, double d, Bar hoop) {
         double reach = DuctileSpans.hoops(span, rules);
         boolean hoops = reach > 0 && (from < span.faceFrom() + reach - 1e-6 || to > span.faceTo() - reach + 1e-6);
-        double elsewhere = rules.spacingElsewhere(d);
+        boolean lapped = laps.stream().anyMatch(l -> from < l.to() - 1e-6 && to > l.from() + 1e-6);
+        double elsewhere = Math.min(rules.spacingElsewhere(d), lapped ? rules.lapHoops(d) : Double.POSITIVE_INFINITY);
         return hoops ? Math.min(elsewhere, rules.hoopSpacing(d, thinnest, hoop, basis.fy())) : elsewhere;
     }
 

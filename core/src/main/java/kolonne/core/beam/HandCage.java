@@ -13,10 +13,18 @@ import kolonne.core.code.Bar;
  * @param stirrups zones by number of span
  * @param sides    side bars by number of span; none on a face where {@code perFace} is 0
  * @param demands  stretches whose demand is typed
+ * @param torsion  why the line's torsion is there, in place of what re-analysis finds
  */
 public record HandCage(Map<BeamCage.Face, List<Bars>> faces, Map<Integer, List<Stirrups>> stirrups, Map<Integer, Sides> sides,
-                       List<TypedDemand> demands) {
+                       List<TypedDemand> demands, TorsionKind torsion) {
     public static final HandCage NONE = new HandCage(Map.of(), Map.of(), Map.of(), List.of());
+
+    /** Why torsion is there: as re-analysis finds, or as a person says. */
+    public enum TorsionKind { AS_FOUND, EQUILIBRIUM, COMPATIBILITY }
+
+    public HandCage(Map<BeamCage.Face, List<Bars>> faces, Map<Integer, List<Stirrups>> stirrups, Map<Integer, Sides> sides, List<TypedDemand> demands) {
+        this(faces, stirrups, sides, demands, TorsionKind.AS_FOUND);
+    }
 
     public HandCage {
         Map<BeamCage.Face, List<Bars>> f = new TreeMap<>();

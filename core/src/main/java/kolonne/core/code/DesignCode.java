@@ -82,6 +82,15 @@ public interface DesignCode {
 
     String flangeClause();
 
+    /**
+     * Lap of bars in tension, all of a layer lapped at one place [mm].
+     *
+     * @param clear clear spacing to the next bar, and {@code cover} of the bar [mm]
+     */
+    double lapLength(Bar bar, double fc, double fy, boolean top, double clear, double cover);
+
+    String lapClause();
+
     /** Rules for frames in earthquakes; empty for none. */
     Optional<DuctileFrame> ductile(DuctileFrame.Kind kind);
 
@@ -118,6 +127,14 @@ public interface DesignCode {
     double hangerStress(double fyt);
 
     String hangerClause();
+
+    /** Distance from a support within which a concentrated load may reach it through a strut [mm]. */
+    double nearLoadReach(double h);
+
+    /** What the code says of such loads, for a reader. */
+    String nearLoadWords();
+
+    String nearLoadClause();
 
     SpacingLimits beamStirrupSpacing(double d, boolean highVs);
 

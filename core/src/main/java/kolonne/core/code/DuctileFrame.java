@@ -50,6 +50,14 @@ public interface DuctileFrame {
 
     String hoopClause();
 
+    /** Largest spacing of hoops over laps; infinite where laps ask for none. */
+    double lapHoops(double d);
+
+    /** Whether laps keep clear of the columns by the length of the hoops. */
+    boolean lapsAwayFromColumns();
+
+    String lapClause();
+
     /** Whether hoops hold bars as ties of a column do. */
     boolean hoopsHoldBars();
 

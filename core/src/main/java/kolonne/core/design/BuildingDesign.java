@@ -12,6 +12,7 @@ import kolonne.core.beam.BeamContext;
 import kolonne.core.beam.BeamDesign;
 import kolonne.core.beam.BeamDesigner;
 import kolonne.core.beam.HandCage;
+import kolonne.core.code.DuctileFrame;
 import kolonne.core.column.ColumnContext;
 import kolonne.core.column.ColumnDesign;
 import kolonne.core.finding.Finding;
@@ -86,6 +87,10 @@ public record BuildingDesign(Analysis analysis, Basis basis, List<BeamDesign> be
         if (!basis.designCode().reduces() && !columns.isEmpty()) {
             out.add(Finding.note("frame.imperfections", "frame", "Imperfections of columns are taken into account (5.2(7)); the inclination of the frame as a "
                 + "whole (5.2(8)) is not added to the load cases.", "Add notional horizontal forces to the lateral load cases."));
+        }
+        if (basis.rules().ductility() != DuctileFrame.Kind.NONE && !columns.isEmpty()) {
+            out.add(Finding.note("frame.ductile-columns", "frame", "The rules for frames in earthquakes are applied to beams only; columns and joints are designed "
+                + "without them.", "Check columns, joints and the ratio of their strengths by hand (18.3.3, 18.4.3, 18.7, 18.8)."));
         }
         Set<String> lines = beams.stream().map(b -> b.line().id()).collect(Collectors.toSet());
         long lost = beamContext.hand().keySet().stream().filter(id -> !lines.contains(id)).count();

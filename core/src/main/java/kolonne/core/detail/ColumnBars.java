@@ -10,9 +10,6 @@ import kolonne.core.section.Shape;
 
 /** The bars of a column cage, lift by lift. Vertical bars run from floor to floor and lap above it. */
 public final class ColumnBars {
-    /** Class B tension lap over the development length (ACI 318-19 table 25.5.2.1, 10.7.5.2.2). */
-    private static final double LAP = 1.3;
-
     private ColumnBars() {}
 
     public static List<BarItem> of(ColumnStack.Lift lift, ColumnCage.LiftCage c, boolean top, Basis basis) {
@@ -31,8 +28,8 @@ public final class ColumnBars {
 
     private static void vertical(ColumnStack.Lift lift, Bar bar, int number, String what, boolean top, Basis basis,
                                  List<BarItem> out) {
-        double lap = top ? -basis.columnCover() : LAP * basis.designCode().developmentLength(bar, lift.material().fc(),
-            basis.fy(), false, 2 * bar.diameter(), basis.columnCover(), true);
+        double lap = top ? -basis.columnCover() : basis.designCode().lapLength(bar, lift.material().fc(), basis.fy(), false, 2 * bar.diameter(),
+            basis.columnCover());
         out.add(BarShapes.longitudinal(what, bar, number, lift.top() - lift.base() + lap, 0));
     }
 

@@ -10,6 +10,7 @@ import java.util.Set;
 import kolonne.core.analysis.Analysis;
 import kolonne.core.analysis.AnalysisFailed;
 import kolonne.core.analysis.FrameAnalysis;
+import kolonne.core.beam.HandCage;
 import kolonne.core.demand.Demands;
 import kolonne.core.model.Building;
 import kolonne.core.model.BuildingIndex;
@@ -36,8 +37,10 @@ public final class TorsionRelief {
     private final Analysis before;
     private final Set<String> members;
     private final double cracking;
+    private final HandCage.TorsionKind given;
 
-    private TorsionRelief(Analysis before, List<String> members, double cracking) {
+    private TorsionRelief(Analysis before, List<String> members, double cracking, HandCage.TorsionKind given) {
+        this.given = given;
         this.before = before;
         this.members = new HashSet<>(members);
         this.cracking = cracking;
@@ -56,13 +59,17 @@ public final class TorsionRelief {
      */
     public record Found(Kind kind, String evidence, double factor, double torque, double relieved, Analysis after) {}
 
-    /** @param members of the line. @param cracking torque to relieve to, the least of its spans [Nmm] */
-    public static Found find(Analysis a, List<String> members, double cracking) {
-        return new TorsionRelief(a, members, cracking).found();
+    /** What is found of one line. */
+    public static Found find(Analysis a, Line line) {
+        return of(a, line).found();
     }
 
-    /** A line that twists. @param cracking torque to relieve to [Nmm] */
-    public record Line(String id, List<String> members, double cracking) {}
+    /** A line that twists. @param cracking torque to relieve to, the least of its spans [Nmm]. @param given what a person says of its torsion */
+    public record Line(String id, List<String> members, double cracking, HandCage.TorsionKind given) {}
+
+    private static TorsionRelief of(Analysis a, Line l) {
+        return new TorsionRelief(a, l.members(), l.cracking(), l.given());
+    }
 
     /** What became of one of many lines. @param factor 1 where nothing was relieved */
     public record Relieved(Line line, Kind kind, String evidence, double factor, double torque, double relieved) {}
@@ -78,7 +85,7 @@ public final class TorsionRelief {
         List<Line> over = new ArrayList<>();
         List<Found> found = new ArrayList<>();
         for (Line l : lines) {
-            TorsionRelief r = new TorsionRelief(a, l.members(), l.cracking());
+            TorsionRelief r = of(a, l);
             if (r.torque(a) > l.cracking()) {
                 over.add(l);
                 found.add(r.kind());
@@ -86,7 +93,7 @@ public final class TorsionRelief {
         }
         double[] factors = new double[over.size()];
         for (int i = 0; i < factors.length; i++) {
-            factors[i] = new TorsionRelief(a, over.get(i).members(), 0).present();
+            factors[i] = of(a, over.get(i)).present();
         }
         double[] start = factors.clone();
         Analysis now = a;
@@ -95,7 +102,7 @@ public final class TorsionRelief {
         }
         List<Relieved> out = new ArrayList<>();
         for (int i = 0; i < factors.length; i++) {
-            double relieved = new TorsionRelief(a, over.get(i).members(), 0).torque(now);
+            double relieved = of(a, over.get(i)).torque(now);
             boolean changed = factors[i] < start[i];
             out.add(new Relieved(over.get(i), found.get(i).kind(), found.get(i).evidence(), changed ? factors[i] : 1, found.get(i).torque(), relieved));
         }
@@ -106,7 +113,7 @@ public final class TorsionRelief {
     private static boolean lower(List<Line> lines, List<Found> found, double[] factors, Analysis now) {
         boolean any = false;
         for (int i = 0; i < factors.length; i++) {
-            double torque = new TorsionRelief(now, lines.get(i).members(), 0).torque(now);
+            double torque = of(now, lines.get(i)).torque(now);
             double ratio = lines.get(i).cracking() / torque;
             if (found.get(i).kind() == Kind.COMPATIBILITY && ratio < 1 && factors[i] > ALMOST_NONE) {
                 // the torque falls less than in proportion to the factor
@@ -156,7 +163,13 @@ public final class TorsionRelief {
         double growth = largestMove(none) / largestMove(before);
         String words = String.format(Locale.ROOT, "With a thousandth of its torsional stiffness the torque falls from %.1f to %.1f kNm and the largest "
             + "movement of its joints grows %.2f times.", torque / 1e6, rest / 1e6, growth);
-        if (rest > STAYS * torque || growth > GROWS) {
+        boolean needed = rest > STAYS * torque || growth > GROWS;
+        if (given != HandCage.TorsionKind.AS_FOUND) {
+            words = "Set by hand. " + words + (needed == (given == HandCage.TorsionKind.EQUILIBRIUM) ? "" : needed
+                ? " By that it would be needed for equilibrium." : " By that it would come from compatibility.");
+            needed = given == HandCage.TorsionKind.EQUILIBRIUM;
+        }
+        if (needed) {
             return new Found(Kind.EQUILIBRIUM, words, 1, torque, torque, null);
         }
         if (torque <= cracking) {

@@ -6,6 +6,7 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import java.util.List;
 import kolonne.core.analysis.Analysis;
+import kolonne.core.beam.HandCage;
 import kolonne.core.model.Direction;
 import kolonne.core.model.MemberLoad;
 import kolonne.core.model.ModelBuilder;
@@ -19,11 +20,32 @@ class TorsionReliefTest {
             .beam("e1", "A", "M").beam("e2", "M", "B").beam("s", "M", "F").fixed("A").fixed("B").fixed("F").spread("s", 0, 6000, 30, 30);
     }
 
+    private static final HandCage.TorsionKind FOUND = HandCage.TorsionKind.AS_FOUND;
+
+    private static TorsionRelief.Line line(double cracking, HandCage.TorsionKind given) {
+        return new TorsionRelief.Line("e", List.of("e1", "e2"), cracking, given);
+    }
+
+    @Test
+    void whatAPersonSaysGoesBeforeWhatIsFoundAndTheEvidenceIsStillTold() {
+        Analysis a = edge().solve();
+        TorsionRelief.Found kept = TorsionRelief.find(a, line(1e6, HandCage.TorsionKind.EQUILIBRIUM));
+        assertEquals(TorsionRelief.Kind.EQUILIBRIUM, kept.kind());
+        assertTrue(kept.evidence().startsWith("Set by hand.") && kept.evidence().endsWith("By that it would come from compatibility."), kept.evidence());
+        ModelBuilder b = edge();
+        b.supports.removeIf(s -> s.joint().equals("F"));
+        TorsionRelief.Found f = TorsionRelief.find(b.solve(), line(1e6, HandCage.TorsionKind.COMPATIBILITY));
+        assertEquals(TorsionRelief.Kind.COMPATIBILITY, f.kind());
+        assertTrue(f.evidence().endsWith("By that it would be needed for equilibrium."), f.evidence());
+        TorsionRelief.All all = TorsionRelief.all(a, List.of(line(1e6, HandCage.TorsionKind.EQUILIBRIUM)));
+        assertEquals(1, all.lines().get(0).factor());
+    }
+
     @Test
     void compatibilityTorsionFallsToTheCrackingTorqueAndItsMomentGoesElsewhere() {
         Analysis a = edge().solve();
         double torque = Math.abs(a.force(0, 0, 0, Analysis.T));
-        TorsionRelief.Found f = TorsionRelief.find(a, List.of("e1", "e2"), torque / 3);
+        TorsionRelief.Found f = TorsionRelief.find(a, line(torque / 3, FOUND));
         assertEquals(TorsionRelief.Kind.COMPATIBILITY, f.kind());
         assertEquals(torque, f.torque(), 1);
         assertTrue(f.relieved() <= torque / 3 && f.relieved() > 0.95 * torque / 3, f.relieved() + " of " + torque);
@@ -40,19 +62,19 @@ class TorsionReliefTest {
     void torsionThatHoldsAnOverhangIsNeededForEquilibrium() {
         ModelBuilder b = edge();
         b.supports.removeIf(s -> s.joint().equals("F"));
-        TorsionRelief.Found f = TorsionRelief.find(b.solve(), List.of("e1", "e2"), 1e6);
+        TorsionRelief.Found f = TorsionRelief.find(b.solve(), line(1e6, FOUND));
         assertEquals(TorsionRelief.Kind.EQUILIBRIUM, f.kind());
         assertNull(f.after());
         ModelBuilder twisted = new ModelBuilder().section("S", 300, 600).joint("A", 0, 0, 0).joint("B", 8000, 0, 0).beam("m", "A", "B").fixed("A").fixed("B");
         twisted.memberLoads.add(new MemberLoad("P", "m", MemberLoad.Kind.DISTRIBUTED_MOMENT, Direction.LOCAL_X, 0, 8000, 5000, 5000));
-        TorsionRelief.Found g = TorsionRelief.find(twisted.solve(), List.of("m"), 1e6);
+        TorsionRelief.Found g = TorsionRelief.find(twisted.solve(), new TorsionRelief.Line("m", List.of("m"), 1e6, FOUND));
         assertEquals(TorsionRelief.Kind.EQUILIBRIUM, g.kind(), g.evidence());
     }
 
     @Test
     void whatIsBelowTheCrackingTorqueIsLeft() {
         Analysis a = edge().solve();
-        TorsionRelief.Found f = TorsionRelief.find(a, List.of("e1", "e2"), 1e12);
+        TorsionRelief.Found f = TorsionRelief.find(a, line(1e12, FOUND));
         assertEquals(1, f.factor());
         assertEquals(f.torque(), f.relieved());
     }
@@ -66,8 +88,8 @@ class TorsionReliefTest {
             .beam("o", "P", "R").fixed("A").fixed("B").fixed("C").fixed("D").fixed("O").fixed("Q").spread("s", 0, 6000, 40, 40).spread("o", 0, 2000, 30, 30);
         Analysis a = b.solve();
         double torque = Math.abs(a.force(0, 0, 0, Analysis.T));
-        List<TorsionRelief.Line> lines = List.of(new TorsionRelief.Line("e", List.of("e1", "e2"), torque / 3), new TorsionRelief.Line("f", List.of("f1", "f2"), torque / 2),
-            new TorsionRelief.Line("g", List.of("g1", "g2"), 1e6), new TorsionRelief.Line("s", List.of("s"), 1e6));
+        List<TorsionRelief.Line> lines = List.of(new TorsionRelief.Line("e", List.of("e1", "e2"), torque / 3, FOUND), new TorsionRelief.Line("f", List.of("f1", "f2"), torque / 2, FOUND),
+            new TorsionRelief.Line("g", List.of("g1", "g2"), 1e6, FOUND), new TorsionRelief.Line("s", List.of("s"), 1e6, FOUND));
         TorsionRelief.All all = TorsionRelief.all(a, lines);
         assertEquals(List.of("e", "f", "g"), all.lines().stream().map(r -> r.line().id()).toList(), "the secondary beam does not twist");
         for (TorsionRelief.Relieved r : all.lines().subList(0, 2)) {

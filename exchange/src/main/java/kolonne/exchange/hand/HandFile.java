@@ -49,8 +49,13 @@ public final class HandFile {
     /** @param values by size [kNm, kN] of sagging, hogging, shear and torque; what is left out is that of the analysis */
     public record TypedDto(double from, double to, Map<String, Double> values) {}
 
-    /** What is set on one line: faces are top and bottom, spans count from 0; what is left out is Kolonne's. */
-    public record HandDto(Map<String, List<BarsDto>> faces, Map<String, List<StirrupsDto>> stirrups, Map<String, SidesDto> sides, List<TypedDto> demands) {}
+    /**
+     * What is set on one line: faces are top and bottom, spans count from 0; what is left out is Kolonne's.
+     *
+     * @param torsion as-found, equilibrium or compatibility
+     */
+    public record HandDto(Map<String, List<BarsDto>> faces, Map<String, List<StirrupsDto>> stirrups, Map<String, SidesDto> sides, List<TypedDto> demands,
+                          String torsion) {}
 
     /** @param lines by id of the line's first member; sizes of bars used, in stored files; summary in words for the history of edits */
     public record Lines(Map<String, HandDto> lines, List<Size> sizes, String summary) {}
@@ -165,7 +170,21 @@ public final class HandFile {
         for (int i = 0; d.demands() != null && i < d.demands().size(); i++) {
             demands.add(demand(d.demands().get(i), where + ".demands[" + i + "]"));
         }
-        return new HandCage(faces, stirrups, sides, demands);
+        return new HandCage(faces, stirrups, sides, demands, torsion(d.torsion(), where));
+    }
+
+    private HandCage.TorsionKind torsion(String word, String where) {
+        for (HandCage.TorsionKind k : HandCage.TorsionKind.values()) {
+            if (word == null || word(k).equals(word)) {
+                return k;
+            }
+        }
+        fail(where + ".torsion", "There is no kind of torsion " + word + ".", "Use as-found, equilibrium or compatibility.");
+        return HandCage.TorsionKind.AS_FOUND;
+    }
+
+    private static String word(HandCage.TorsionKind k) {
+        return k.name().toLowerCase(java.util.Locale.ROOT).replace('_', '-');
     }
 
     private static <V> Map<String, V> orEmpty(Map<String, V> m) {
@@ -249,7 +268,7 @@ public final class HandFile {
             z.spacing())).toList()));
         Map<String, SidesDto> sides = new LinkedHashMap<>();
         h.sides().forEach((span, s) -> sides.put(span.toString(), new SidesDto(s.bar().label(), s.perFace())));
-        return new HandDto(faces, stirrups, sides, h.demands().stream().map(HandFile::typedDto).toList());
+        return new HandDto(faces, stirrups, sides, h.demands().stream().map(HandFile::typedDto).toList(), word(h.torsion()));
     }
 
     private static TypedDto typedDto(HandCage.TypedDemand d) {

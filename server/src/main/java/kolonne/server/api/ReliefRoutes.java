@@ -49,8 +49,7 @@ final class ReliefRoutes {
         List<TorsionRelief.Line> lines = new ArrayList<>();
         for (BeamDesign b : d.beams()) {
             marks.put(b.line().id(), b.line().mark());
-            lines.add(new TorsionRelief.Line(b.line().id(), b.line().spans().stream().flatMap(s -> s.members().stream()).map(Member::id).toList(),
-                CrackingTorque.least(b.line(), d.basis())));
+            lines.add(line(d, b));
         }
         TorsionRelief.All all = TorsionRelief.all(d.analysis(), lines);
         List<Map<String, Object>> edits = new ArrayList<>();
@@ -86,12 +85,16 @@ final class ReliefRoutes {
         BuildingDesign d = own(c);
         BeamDesign b = d.beams().stream().filter(q -> q.line().mark().equals(c.pathParam("mark"))).findFirst()
             .orElseThrow(() -> new NoSuchElementException("There is no beam line " + c.pathParam("mark") + "."));
-        List<String> members = b.line().spans().stream().flatMap(s -> s.members().stream()).map(Member::id).toList();
-        double cracking = CrackingTorque.least(b.line(), d.basis());
-        TorsionRelief.Found f = TorsionRelief.find(d.analysis(), members, cracking);
-        c.json(new ReliefDto(f.kind().name().toLowerCase(Locale.ROOT), f.evidence(), f.factor(), f.torque() / 1e6, f.relieved() / 1e6, cracking / 1e6,
+        TorsionRelief.Line line = line(d, b);
+        TorsionRelief.Found f = TorsionRelief.find(d.analysis(), line);
+        c.json(new ReliefDto(f.kind().name().toLowerCase(Locale.ROOT), f.evidence(), f.factor(), f.torque() / 1e6, f.relieved() / 1e6, line.cracking() / 1e6,
             f.after() == null || f.factor() == 1 ? List.of() : moved(d, f.after()),
-            f.factor() == 1 ? List.of() : edits(d.analysis().index().building(), members, f.factor())));
+            f.factor() == 1 ? List.of() : edits(d.analysis().index().building(), line.members(), f.factor())));
+    }
+
+    private static TorsionRelief.Line line(BuildingDesign d, BeamDesign b) {
+        return new TorsionRelief.Line(b.line().id(), b.line().spans().stream().flatMap(s -> s.members().stream()).map(Member::id).toList(),
+            CrackingTorque.least(b.line(), d.basis()), b.hand().torsion());
     }
 
     private static List<MovedDto> moved(BuildingDesign d, Analysis after) {

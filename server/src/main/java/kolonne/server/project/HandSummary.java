@@ -22,6 +22,7 @@ public final class HandSummary {
         spans("stirrups", before.stirrups(), after.stirrups(), set, released);
         spans("side bars", before.sides(), after.sides(), set, released);
         part("demand", empty(before.demands()), empty(after.demands()), set, released);
+        part("kind of torsion", kind(before), kind(after), set, released);
         List<String> words = new ArrayList<>();
         if (!set.isEmpty()) {
             words.add(String.join(", ", set) + " by hand");
@@ -30,6 +31,10 @@ public final class HandSummary {
             words.add(String.join(", ", released) + " released");
         }
         return mark + ": " + (words.isEmpty() ? "nothing changed" : String.join("; ", words));
+    }
+
+    private static HandCage.TorsionKind kind(HandCage h) {
+        return h.torsion() == HandCage.TorsionKind.AS_FOUND ? null : h.torsion();
     }
 
     private static <V> List<V> empty(List<V> list) {

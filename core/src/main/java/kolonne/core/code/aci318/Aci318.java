@@ -196,6 +196,17 @@ public final class Aci318 implements DesignCode {
         return oneSided ? Math.min(reach, Math.min(6 * hf, clearSpan / 12)) : Math.min(reach, Math.min(8 * hf, clearSpan / 8));
     }
 
+    /** Class B of table 25.5.2.1: 1.3 ld, at least 300 mm (12 in). */
+    @Override
+    public double lapLength(Bar bar, double fc, double fy, boolean top, double clear, double cover) {
+        return Math.max(1.3 * developmentLength(bar, fc, fy, top, clear, cover, true), form.length(300, 12));
+    }
+
+    @Override
+    public String lapClause() {
+        return "25.5.2.1";
+    }
+
     @Override
     public Optional<DuctileFrame> ductile(DuctileFrame.Kind kind) {
         return kind == DuctileFrame.Kind.NONE ? Optional.empty() : Optional.of(new AciDuctileFrame(kind, form));
@@ -274,6 +285,21 @@ public final class Aci318 implements DesignCode {
     @Override
     public String hangerClause() {
         return "9.4.3.2";
+    }
+
+    @Override
+    public double nearLoadReach(double h) {
+        return 2 * h;
+    }
+
+    @Override
+    public String nearLoadWords() {
+        return "Within twice the depth of the support the beam is a deep beam for them; stirrups carry the whole shear here, strut and tie are not designed.";
+    }
+
+    @Override
+    public String nearLoadClause() {
+        return "9.9.1.1";
     }
 
     @Override

@@ -63,6 +63,12 @@ record AciDuctileFrame(Kind kind, UnitForm form) implements DuctileFrame {
         return Math.min(Math.min(d / 4, 8 * thinnest.diameter()), Math.min(24 * hoop.diameter(), form.length(300, 12)));
     }
 
+    @Override public double lapHoops(double d) { return special() ? Math.min(d / 4, form.length(100, 4)) : Double.POSITIVE_INFINITY; }
+
+    @Override public boolean lapsAwayFromColumns() { return special(); }
+
+    @Override public String lapClause() { return "18.6.3.3"; }
+
     @Override public String hoopClause() { return clause("", "18.4.2.4", "18.6.4.4"); }
 
     @Override public boolean hoopsHoldBars() { return special(); }

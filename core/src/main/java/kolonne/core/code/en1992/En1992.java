@@ -206,6 +206,18 @@ public final class En1992 implements DesignCode {
         return Math.min(reach, Math.min(0.2 * reach + 0.1 * zeroMoments, 0.2 * zeroMoments));
     }
 
+    /** (8.10) with α6 = 1.5 for more than half of the bars lapped at one place (table 8.3); at least (8.11). */
+    @Override
+    public double lapLength(Bar bar, double fc, double fy, boolean top, double clear, double cover) {
+        double straight = developmentLength(bar, fc, fy, top, clear, cover, true);
+        return Math.max(1.5 * straight, Math.max(15 * bar.diameter(), 200));
+    }
+
+    @Override
+    public String lapClause() {
+        return "8.7.3";
+    }
+
     /** EN 1998-1 is not covered; a basis cannot ask for it. */
     @Override
     public Optional<DuctileFrame> ductile(DuctileFrame.Kind kind) {
@@ -285,6 +297,21 @@ public final class En1992 implements DesignCode {
     @Override
     public String hangerClause() {
         return "9.2.5";
+    }
+
+    @Override
+    public double nearLoadReach(double h) {
+        return 2 * h;
+    }
+
+    @Override
+    public String nearLoadWords() {
+        return "Their part may be reduced by β = av / 2d if the bars are anchored in full; it is not.";
+    }
+
+    @Override
+    public String nearLoadClause() {
+        return "6.2.3(8)";
     }
 
     /** 0.75 d along (9.6N), 0.75 d and 600 mm across (9.8N). */

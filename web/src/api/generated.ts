@@ -2530,6 +2530,7 @@ export interface components {
             to: number;
             hookFrom: boolean;
             hookTo: boolean;
+            pairs: boolean;
         };
         BeamDto: {
             mark: string;
@@ -2754,6 +2755,17 @@ export interface components {
             national: {
                 [key: string]: number;
             };
+            slabFlanges: boolean;
+            bundles: boolean;
+            stockLengthMm: number;
+            ductility: string;
+            bandFrom: number;
+            bandTo: number;
+            depthLeastMm: number;
+            depthMostMm: number;
+            widthLeastMm: number;
+            widthMostMm: number;
+            sizeStepMm: number;
         };
         EditsDto: {
             edits: {
@@ -2831,6 +2843,8 @@ export interface components {
             hookFrom: boolean;
             hookTo: boolean;
             through: boolean;
+            pairs: boolean;
+            laps: components["schemas"]["LapDto"][];
         };
         HandDto: {
             faces: {
@@ -2843,6 +2857,7 @@ export interface components {
                 [key: string]: components["schemas"]["SidesDto"];
             };
             demands: components["schemas"]["TypedDto"][];
+            torsion: string;
         };
         HandSetDto: {
             version: number;
@@ -2876,6 +2891,10 @@ export interface components {
             total: number;
             findings: components["schemas"]["FindingDto"][];
             result: string | null;
+        };
+        LapDto: {
+            from: number;
+            to: number;
         };
         LegsDto: {
             span: number;
@@ -3318,6 +3337,7 @@ export interface components {
             inProject: boolean;
             present: boolean;
             satisfied: boolean;
+            inBand: boolean;
             strength: number;
             steelKg: number;
             concreteM3: number;

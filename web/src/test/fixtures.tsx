@@ -34,12 +34,12 @@ export const beam: Beam = {
   spans: [{ number: 0, from: 0, to: 6000, faceFrom: 200, faceTo: 5800, section }],
   supports: [{ x: 0, kind: 'column', depth: 400, label: 'A1' }, { x: 6000, kind: 'column', depth: 400, label: 'B1' }],
   groups: [
-    { face: 'top', layer: 1, count: 2, size: 'T16', diameter: 16, offset: 58, from: -150, to: 6150, hookFrom: true, hookTo: true, through: true },
-    { face: 'bottom', layer: 1, count: 2, size: 'T16', diameter: 16, offset: 58, from: -150, to: 6150, hookFrom: true, hookTo: true, through: true },
-    { face: 'bottom', layer: 1, count: 3, size: 'T20', diameter: 20, offset: 60, from: 50, to: 5950, hookFrom: false, hookTo: false, through: false },
+    { face: 'top', layer: 1, count: 2, size: 'T16', diameter: 16, offset: 58, from: -150, to: 6150, hookFrom: true, hookTo: true, through: true, pairs: false, laps: [] },
+    { face: 'bottom', layer: 1, count: 2, size: 'T16', diameter: 16, offset: 58, from: -150, to: 6150, hookFrom: true, hookTo: true, through: true, pairs: false, laps: [] },
+    { face: 'bottom', layer: 1, count: 3, size: 'T20', diameter: 20, offset: 60, from: 50, to: 5950, hookFrom: false, hookTo: false, through: false, pairs: false, laps: [] },
   ],
   zones: [{ span: 0, from: 200, to: 5800, size: 'T10', legs: 2, spacing: 200, count: 28 }],
-  sides: [], hand: { faces: {}, stirrups: {}, sides: {}, demands: [] }, sizes: ['T12', 'T16', 'T20', 'T25'], stirrupSizes: ['T8', 'T10', 'T12'], firstBar: -150, lastBar: 6150, spacingStepMm: 25,
+  sides: [], hand: { faces: {}, stirrups: {}, sides: {}, demands: [], torsion: 'as-found' }, sizes: ['T12', 'T16', 'T20', 'T25'], stirrupSizes: ['T8', 'T10', 'T12'], firstBar: -150, lastBar: 6150, spacingStepMm: 25,
   needs: [{ face: 'top', number: 0, label: 'A1', x: 200, requiredMm2: 380, providedMm2: 402, minimum: true }, { face: 'bottom', number: 0, label: 'A1–B1', x: 3000, requiredMm2: 1180, providedMm2: 1345, minimum: false }],
   legs: [{ span: 0, from: 200, to: 5800, required: 700, provided: 785 }],
   cuts: [{ x: 3000, label: 'A1–B1 middle', span: 0, top: '2T16', bottom: '2T16 + 3T20', legs: 2, stirrupDiameter: 10, sideBarsPerFace: 0, sideBarDiameter: 0,
@@ -71,7 +71,7 @@ export const interaction: Interaction = {
 export const basis: Basis = {
   name: 'Standard, SI', code: 'aci-318m-19', fyMpa: 420, fytMpa: 420, beamCoverMm: 40, columnCoverMm: 40, aggregateMm: 20, beamBars: ['T16', 'T20'], columnBars: ['T20', 'T25'],
   stirrups: ['T10'], spacingStepMm: 25, spacingLeastMm: 75, spacingMostMm: 300, zonesMost: 3, legsMost: 6, layersMost: 2, practicalCap: 0.04, preference: 'least-steel',
-  liveDeflection: 360, lastingDeflection: 240, swayX: 'from-model', swayY: 'from-model', redistribution: 0, national: {},
+  liveDeflection: 360, lastingDeflection: 240, swayX: 'from-model', swayY: 'from-model', redistribution: 0, national: {}, slabFlanges: false, bundles: false, stockLengthMm: 12000, ductility: 'none', bandFrom: 0.7, bandTo: 1, depthLeastMm: 200, depthMostMm: 1500, widthLeastMm: 200, widthMostMm: 900, sizeStepMm: 50,
 }
 
 export const state: State = { version: 5, designed: 5, current: true, doing: '', done: 0, total: 0, findings: [], totals: null }

@@ -5,7 +5,7 @@ import { api, ApiError, type Basis } from '../../api/client'
 import { Around, basis, state } from '../../test/fixtures'
 import { SI, US } from '../../lib/units'
 import { BasisPage } from './BasisPage'
-import { BARS, COVER, MATERIALS, shown, stored, unitOf } from './fields'
+import { ADVICE, BARS, COVER, MATERIALS, STOCK, shown, stored, unitOf } from './fields'
 
 let kept: Basis
 const set = vi.spyOn(api, 'setBasis')
@@ -52,6 +52,19 @@ describe('the basis page', () => {
     await waitFor(() => expect(set).toHaveBeenCalledWith('p', 5, { ...basis, beamBars: ['T16', 'T20', 'T25'] }))
   })
 
+  it('sets flanges, rules for earthquakes and bars in pairs', async () => {
+    open()
+    await userEvent.click(await screen.findByLabelText('Flanges of beams'))
+    await userEvent.click(await screen.findByText('from the slabs'))
+    await waitFor(() => expect(set).toHaveBeenLastCalledWith('p', 5, { ...basis, slabFlanges: true }))
+    await userEvent.click(await screen.findByLabelText('Rules for earthquakes'))
+    await userEvent.click(await screen.findByText('special frames (18.6)'))
+    await waitFor(() => expect(set).toHaveBeenLastCalledWith('p', 5, { ...basis, slabFlanges: true, ductility: 'special' }))
+    await userEvent.click(await screen.findByLabelText('Bars in pairs'))
+    await userEvent.click(await screen.findByText('where single bars do not fit'))
+    await waitFor(() => expect(set).toHaveBeenLastCalledWith('p', 5, { ...basis, slabFlanges: true, ductility: 'special', bundles: true }))
+  })
+
   it('takes the last change back', async () => {
     open()
     const field = await screen.findByLabelText('Most legs')
@@ -75,7 +88,7 @@ describe('the basis page', () => {
 
 describe('fields of the basis', () => {
   it('show and store the same value in both systems', () => {
-    for (const f of [...MATERIALS, ...COVER, ...BARS]) {
+    for (const f of [...MATERIALS, ...COVER, ...BARS, ...STOCK, ...ADVICE]) {
       for (const u of [SI, US]) {
         const v = basis[f.key] as number
         expect(stored(f, shown(f, v, u), u)).toBeCloseTo(v, 1)

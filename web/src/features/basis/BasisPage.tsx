@@ -7,7 +7,7 @@ import { ErrorView } from '../../ui/ErrorView'
 import { InlineText } from '../../ui/InlineText'
 import { Loading } from '../../ui/Loading'
 import { NationalTable } from './NationalTable'
-import { BARS, COVER, DEFLECTION, MATERIALS, MOMENTS, PREFERENCES, shown, STIRRUPS, stored, unitOf, type NumberField } from './fields'
+import { ADVICE, BARS, COVER, DEFLECTION, DUCTILITY, FLANGES, MATERIALS, MOMENTS, PREFERENCES, shown, STIRRUPS, STOCK, stored, unitOf, type NumberField } from './fields'
 
 /** The basis of design. Every change is stored at once and redesigns the building; undo takes the last one back. */
 export function BasisPage({ id, state }: { id: string; state?: State }) {
@@ -64,6 +64,16 @@ export function BasisPage({ id, state }: { id: string; state?: State }) {
           {numbers(MOMENTS)}
           <SwayRow name="Sway along X" value={b.swayX} onChange={(swayX) => set({ swayX })} />
           <SwayRow name="Sway along Y" value={b.swayY} onChange={(swayY) => set({ swayY })} />
+          <Row name="Flanges of beams" help="From the slabs: slab panels beside a beam are its flange, as wide as the code lets them count (ACI 6.3.2.1, EN 5.3.2.1), in place of the flange of its section.">
+            <Select value={b.slabFlanges ? 'yes' : 'no'} aria-label="Flanges of beams" style={{ width: 190 }} onChange={(v) => set({ slabFlanges: v === 'yes' })} options={FLANGES} />
+          </Row>
+          {code.parameters.length === 0 && (
+            <Row name="Rules for earthquakes" help="Beams that end at columns: strengths in proportion, hoops, shear from the strength of the ends, hooks and laps. Columns and joints are designed without them.">
+              <Select value={b.ductility} aria-label="Rules for earthquakes" style={{ width: 190 }} onChange={(ductility) => set({ ductility })} options={DUCTILITY} />
+            </Row>
+          )}
+          <h2>Section advice for beams</h2>
+          {numbers(ADVICE)}
         </section>
         <section>
           <h2>Bars</h2>
@@ -71,6 +81,10 @@ export function BasisPage({ id, state }: { id: string; state?: State }) {
           <BarsRow name="Columns" bars={code.bars} value={b.columnBars} onChange={(columnBars) => set({ columnBars })} />
           <BarsRow name="Stirrups and ties" bars={code.bars} value={b.stirrups} onChange={(stirrups) => set({ stirrups })} />
           {numbers(BARS)}
+          {numbers(STOCK)}
+          <Row name="Bars in pairs" help="Two bars touch, one above the other, where bars do not fit singly in the layers allowed.">
+            <Select value={b.bundles ? 'yes' : 'no'} aria-label="Bars in pairs" style={{ width: 190 }} onChange={(v) => set({ bundles: v === 'yes' })} options={[{ value: 'no', label: 'never' }, { value: 'yes', label: 'where single bars do not fit' }]} />
+          </Row>
           <Row name="Prefer" help="What decides where several arrangements satisfy.">
             <Select value={b.preference} aria-label="Prefer" style={{ width: 190 }} onChange={(preference) => set({ preference })} options={PREFERENCES} />
           </Row>

@@ -39,6 +39,26 @@ export const BARS: NumberField[] = [
   { key: 'practicalCap', name: 'Practical steel cap of columns', kind: 'percent', least: 1, most: 8, help: 'Above it a column is called too small, though legal: bars lap and cross in the joint.' },
 ]
 
+export const STOCK: NumberField[] = [
+  { key: 'stockLengthMm', name: 'Longest bar delivered', kind: 'length', least: 4000, most: 30000, help: 'Longer bars are lapped: top bars in the middle of spans, bottom bars at supports.' },
+]
+export const ADVICE: NumberField[] = [
+  { key: 'bandFrom', name: 'Use of strength from', kind: 'percent', least: 0, most: 100, help: 'Sections used less than this are larger than they need be.' },
+  { key: 'bandTo', name: 'Use of strength up to', kind: 'percent', least: 30, most: 100, help: 'Sections used more leave no room for what is still to come.' },
+  { key: 'depthLeastMm', name: 'Least depth', kind: 'length', least: 100, most: 5000, help: 'Sections of the project count whatever their size.' },
+  { key: 'depthMostMm', name: 'Greatest depth', kind: 'length', least: 100, most: 5000, help: 'What the storey height and the services leave.' },
+  { key: 'widthLeastMm', name: 'Least width', kind: 'length', least: 100, most: 5000, help: 'Of the web.' },
+  { key: 'widthMostMm', name: 'Greatest width', kind: 'length', least: 100, most: 5000, help: 'Of the web.' },
+  { key: 'sizeStepMm', name: 'Step', kind: 'length', least: 5, most: 500, help: 'From one size to the next.' },
+]
+
+/** Kinds of moment frames for earthquakes. */
+export const DUCTILITY = [
+  { value: 'none', label: 'none' }, { value: 'ordinary', label: 'ordinary frames (18.3)' }, { value: 'intermediate', label: 'intermediate frames (18.4)' },
+  { value: 'special', label: 'special frames (18.6)' },
+]
+export const FLANGES = [{ value: 'no', label: 'as modelled' }, { value: 'yes', label: 'from the slabs' }]
+
 /** What decides where several arrangements satisfy. */
 export const PREFERENCES = [
   { value: 'least-steel', label: 'least steel' }, { value: 'fewest-bars', label: 'fewest bars' }, { value: 'fewest-layers', label: 'fewest layers' },

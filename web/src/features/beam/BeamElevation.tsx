@@ -72,7 +72,7 @@ export function BeamElevation(p: Props) {
         const runs = bySpan(beam, g.from, g.to)
         const y = (span: number) => level(g.face, offset, span)
         const picked = p.pick?.part === 'bars' && p.pick.index === i
-        const words = `${g.count}${g.size} ${g.face}, layer ${g.layer}${g.through ? ', through' : ''}`
+        const words = `${g.count}${g.size} ${g.face}, layer ${g.layer}${g.pairs ? ', in pairs' : ''}${g.through ? ', through' : ''}${g.laps.length ? `, ${g.laps.length === 1 ? 'one lap' : `${g.laps.length} laps`}` : ''}`
         const hook = g.face === 'top' ? 9 : -9
         const first = runs[0]!
         const last = runs[runs.length - 1]!
@@ -81,6 +81,11 @@ export function BeamElevation(p: Props) {
             <title>{words}</title>
             {runs.map((r) => <line key={r.span} x1={axis.x(r.from)} x2={axis.x(r.to)} y1={y(r.span)} y2={y(r.span)} />)}
             {runs.map((r) => <line key={`hit${r.span}`} className="hit" x1={axis.x(r.from)} x2={axis.x(r.to)} y1={y(r.span)} y2={y(r.span)} />)}
+            {g.laps.map((l) => {
+              const s = runs.find((r) => (l.from + l.to) / 2 <= r.to) ?? last
+              const at = y(s.span) + (g.face === 'top' ? 3 : -3)
+              return <line key={`lap${l.from}`} className="lap" x1={axis.x(l.from)} x2={axis.x(l.to)} y1={at} y2={at} />
+            })}
             {g.hookFrom && <line x1={axis.x(g.from)} x2={axis.x(g.from)} y1={y(first.span)} y2={y(first.span) + hook} />}
             {g.hookTo && <line x1={axis.x(g.to)} x2={axis.x(g.to)} y1={y(last.span)} y2={y(last.span) + hook} />}
           </g>

@@ -73,7 +73,7 @@ describe('preferences on the beam sheet', () => {
 
 describe('sections on the beam sheet', () => {
   it('shows what satisfies at the least cost and takes it with one action', async () => {
-    const tried = { inProject: true, present: false, satisfied: true, strength: 0.95, steelKg: 100, concreteM3: 1, formworkM2: 10, cost: 520 }
+    const tried = { inProject: true, present: false, satisfied: true, inBand: true, strength: 0.95, steelKg: 100, concreteM3: 1, formworkM2: 10, cost: 520 }
     vi.spyOn(api, 'sections').mockResolvedValue({ options: [
       { ...tried, label: '300 × 500', inProject: false, edits: [{ kind: 'put-section', id: '300x500' }, { kind: 'section', section: '300x500' }] },
       { ...tried, label: '300 × 600', present: true, cost: 650, edits: [] }, { ...tried, label: '300 × 400', satisfied: false, strength: 1.3, edits: [] }] })
@@ -116,6 +116,13 @@ describe('torsion and deflection on the beam sheet', () => {
     expect(screen.getByText('+63.0')).toBeInTheDocument()
     await userEvent.click(screen.getByRole('button', { name: 'Relieve it and design again' }))
     await waitFor(() => expect(edit).toHaveBeenCalledWith('p', 5, relief.edits))
+  })
+  it('lets a person say why the torsion is there', async () => {
+    const set = vi.spyOn(api, 'handSet').mockResolvedValue({ version: 6, beam: twisted })
+    render(<Around><BeamSheet id="p" beam={twisted} units={SI} state={state} /></Around>)
+    await userEvent.click(screen.getByLabelText('Kind of torsion'))
+    await userEvent.click(await screen.findByText('needed for equilibrium'))
+    await waitFor(() => expect(set.mock.calls.at(-1)![3]).toMatchObject({ torsion: 'equilibrium' }))
   })
   it('relieves all lines of the building together', async () => {
     vi.spyOn(api, 'reliefOfAll').mockResolvedValue({ moved: [], edits: relief.edits, lines: [

@@ -100,7 +100,7 @@ export function BeamSheet({ id, beam: stored, units, state }: { id: string; beam
         </div>
         <ReadingsTable id={id} beam={beam} station={fixed} units={units} />
         <FindingList findings={beam.findings} />
-        {twisted && <TorsionPanel id={id} mark={beam.mark} state={state} units={units} />}
+        {twisted && <TorsionPanel id={id} beam={beam} state={state} units={units} onSave={save} />}
         <CheckTable checks={beam.checks} onPick={(c) => setFixed(c.station >= 0 ? c.station : nearest(beam.points, c.x))} />
         <NeedsTable beam={beam} units={units} />
         <DemandPanel beam={beam} units={units} x={beam.points[fixed]!.x} onSave={save} />

@@ -8,6 +8,9 @@ import { useEdit } from '../edit/useEdit'
 
 const SHOWN = 8
 
+/** What a section costs against the present one. */
+const cheaper = (cost: number, present: number) => (cost <= present ? `costs ${(100 * (1 - cost / present)).toFixed(0)} % less` : `costs ${(100 * (cost / present - 1)).toFixed(0)} % more, but is used as the basis wishes`)
+
 /** Other sections for the line, each designed for the forces as they are; one action puts one in force and analyses again. */
 export function SectionPanel({ id, mark, state }: { id: string; mark: string; state?: State }) {
   const [open, setOpen] = useState(false)
@@ -28,7 +31,7 @@ export function SectionPanel({ id, mark, state }: { id: string; mark: string; st
       {present && best && (
         <>
           <p className="soft">
-            {best.present ? 'The present section is the cheapest that satisfies everything.' : best.satisfied ? `${best.label} satisfies everything${present.satisfied ? ` and costs ${(100 * (1 - best.cost / present.cost)).toFixed(0)} % less` : ''}.` : 'None of the sections tried satisfies everything.'}
+            {best.present ? `The present section is the cheapest ${best.inBand ? 'in the band of use of the basis' : 'that satisfies everything; none lies in the band of use of the basis'}.` : best.satisfied ? `${best.label} satisfies everything${present.satisfied ? ` and ${cheaper(best.cost, present.cost)}` : ''}.` : 'None of the sections tried satisfies everything.'}
             {' '}With the forces as they are; cost as kg of steel, 1 m³ of concrete for 120, 1 m² of formwork for 30.
           </p>
           <table className="plain">
@@ -37,7 +40,7 @@ export function SectionPanel({ id, mark, state }: { id: string; mark: string; st
               {rows.map((o) => (
                 <tr key={`${o.label}${o.inProject}`} aria-selected={o.present}>
                   <td>{o.label}{!o.inProject && <span className="soft"> new</span>}</td>
-                  <td className={o.satisfied ? 'num' : 'num over-ink'}>{o.strength.toFixed(2)}{!o.satisfied && ' fails'}</td>
+                  <td className={o.satisfied ? (o.inBand ? 'num in-band' : 'num soft') : 'num over-ink'} title={o.inBand ? 'in the band of use that the basis aims at' : undefined}>{o.strength.toFixed(2)}{!o.satisfied && ' fails'}</td>
                   <td className="num">{o.steelKg.toFixed(0)}</td><td className="num">{o.concreteM3.toFixed(1)}</td><td className="num">{o.cost.toFixed(0)}</td>
                   <td>{!o.present && <Button size="small" type="text" loading={edit.isPending} aria-label={`Take ${o.label}`} onClick={() => edit.mutate({ edits: o.edits as Edit[] })}>take</Button>}</td>
                 </tr>

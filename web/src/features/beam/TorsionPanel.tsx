@@ -1,14 +1,19 @@
 import { useMutation } from '@tanstack/react-query'
-import { Button } from 'antd'
+import { Button, Select } from 'antd'
 import { Link, useNavigate } from 'react-router'
-import { api, type ApiError, type Edit, type Relief, type ReliefOfAll, type State } from '../../api/client'
+import { api, type ApiError, type Beam, type Edit, type Hand, type Relief, type ReliefOfAll, type State } from '../../api/client'
 import { force } from '../../lib/format'
 import { momentIn, type Units } from '../../lib/units'
 import { ErrorView } from '../../ui/ErrorView'
 import { useEdit } from '../edit/useEdit'
 
+const KINDS = [
+  { value: 'as-found', label: 'as re-analysis finds' }, { value: 'equilibrium', label: 'needed for equilibrium' }, { value: 'compatibility', label: 'from compatibility' },
+]
+
 /** Whether the line's torsion is needed, found by re-analysis; what comes from compatibility can be relieved. */
-export function TorsionPanel({ id, mark, state, units }: { id: string; mark: string; state?: State; units: Units }) {
+export function TorsionPanel({ id, beam, state, units, onSave }: { id: string; beam: Beam; state?: State; units: Units; onSave: (h: Hand) => void }) {
+  const mark = beam.mark
   const navigate = useNavigate()
   const find = useMutation<Relief, ApiError>({ mutationFn: () => api.torsionRelief(id, mark) })
   const edit = useEdit(id, state, (row, from) => void navigate(`/p/${id}/results?view=3d&show=change&from=${from}&to=${row.version}&sel=${encodeURIComponent(mark)}`))
@@ -23,6 +28,14 @@ export function TorsionPanel({ id, mark, state, units }: { id: string; mark: str
           <Button loading={find.isPending} onClick={() => find.mutate()}>Is it needed?</Button>
         </>
       )}
+      <label className="torsion-kind">
+        <span className="soft">Why it is there</span>
+        <Select
+          size="small" aria-label="Kind of torsion" value={beam.hand.torsion} options={KINDS} style={{ width: 190 }}
+          onChange={(torsion) => { find.reset(); onSave({ ...beam.hand, torsion }) }}
+        />
+        {beam.hand.torsion !== 'as-found' && <span className="hand-mark">✎ by hand</span>}
+      </label>
       <AllLines id={id} state={state} units={units} />
       {find.isError && <ErrorView error={find.error} />}
       {r && (

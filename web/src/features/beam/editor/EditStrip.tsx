@@ -69,6 +69,7 @@ function BarFields({ beam, index, units, onSave, onPick }: Props & { index: numb
       <Stepper words="Number of bars" value={g.count} least={1} most={60} onChange={(count) => onSave(changeBars(beam, index, { count }))} />
       <Sizes words="Size of bars" value={g.size} sizes={beam.sizes} onChange={(size) => onSave(changeBars(beam, index, { size }))} />
       <Field words="layer"><Select size="small" aria-label="Layer" value={g.layer} options={[1, 2, 3].map((value) => ({ value, label: value }))} onChange={(layer) => onSave(changeBars(beam, index, { layer }))} /></Field>
+      {g.count > 1 && <Tooltip title="Two bars each touch, one above the other"><Button size="small" type={g.pairs ? 'primary' : 'default'} aria-pressed={g.pairs} onClick={() => onSave(changeBars(beam, index, { pairs: !g.pairs }))}>Pairs</Button></Tooltip>}
       <Place words="from" value={g.from} units={units} onChange={(from) => onSave(changeBars(beam, index, { from }))} />
       <Place words="to" value={g.to} units={units} onChange={(to) => onSave(changeBars(beam, index, { to }))} />
       <Button size="small" onClick={() => { onPick(undefined); onSave(removeBars(beam, index)) }}>Remove</Button>

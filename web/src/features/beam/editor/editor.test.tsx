@@ -124,6 +124,22 @@ describe('the sheet as an editor', () => {
     expect(screen.getByText('✎ by hand')).toBeInTheDocument()
   })
 
+  it('lays bars in pairs and takes them apart', async () => {
+    await userEvent.click(await open())
+    await userEvent.click(screen.getByRole('button', { name: 'Pairs' }))
+    await waitFor(() => expect(sent.at(-1)!.hand.faces.bottom![1]).toMatchObject({ count: 3, pairs: true }))
+    expect(await screen.findByRole('button', { name: '3T20 bottom, layer 1, in pairs' })).toBeInTheDocument()
+    await userEvent.click(screen.getByRole('button', { name: 'Pairs' }))
+    await waitFor(() => expect(sent.at(-1)!.hand.faces.bottom![1]).toMatchObject({ pairs: false }))
+  })
+
+  it('shows where long bars are lapped', () => {
+    const long: Beam = { ...beam, groups: beam.groups.map((g, i) => (i === 0 ? { ...g, laps: [{ from: 2600, to: 3400 }] } : g)) }
+    const { container } = render(<Around><BeamSheet id="p" beam={long} units={SI} state={state} /></Around>)
+    expect(screen.getByRole('button', { name: '2T16 top, layer 1, through, one lap' })).toBeInTheDocument()
+    expect(container.querySelectorAll('.lap')).toHaveLength(1)
+  })
+
   it('releases what is set', async () => {
     await userEvent.click(await open())
     await userEvent.click(screen.getByRole('button', { name: 'Number of bars: one more' }))

@@ -10,7 +10,7 @@ const LEAST_RUN = 200
 
 /** All bars of a face as they are, ready to be set by hand. */
 const barsOf = (beam: Beam, face: string): Bars[] =>
-  beam.groups.filter((g) => g.face === face).map(({ layer, count, size, from, to, hookFrom, hookTo }) => ({ layer, count, size, from, to, hookFrom, hookTo }))
+  beam.groups.filter((g) => g.face === face).map(({ layer, count, size, from, to, hookFrom, hookTo, pairs }) => ({ layer, count, size, from, to, hookFrom, hookTo, pairs }))
 
 const zonesOf = (beam: Beam, span: number): Zone[] =>
   beam.zones.filter((z) => z.span === span).map(({ from, size, legs, spacing }) => ({ from, size, legs, spacing }))
@@ -61,7 +61,7 @@ export function addBars(beam: Beam, face: 'top' | 'bottom', x: number): Hand {
     to = after ? after.faceFrom + 0.25 * (after.faceTo - after.faceFrom) : beam.lastBar
   }
   const like = beam.groups.find((g) => g.face === face)
-  const bars: Bars = { layer: 1, count: 2, size: like?.size ?? beam.sizes[0]!, from, to, hookFrom: false, hookTo: false }
+  const bars: Bars = { layer: 1, count: 2, size: like?.size ?? beam.sizes[0]!, from, to, hookFrom: false, hookTo: false, pairs: false }
   return withFace(beam, face, [...barsOf(beam, face), ends(beam, ends(beam, bars, { from }), { to })])
 }
 
@@ -100,7 +100,7 @@ export function changeSides(beam: Beam, span: number, change: { size?: string; p
   return { ...beam.hand, sides: { ...beam.hand.sides, [span]: { ...set, perFace: Math.max(0, set.perFace) } } }
 }
 
-export const NOTHING: Hand = { faces: {}, stirrups: {}, sides: {}, demands: [] }
+export const NOTHING: Hand = { faces: {}, stirrups: {}, sides: {}, demands: [], torsion: 'as-found' }
 
 /** A part that is set by hand, with the words for it and what remains when it is released. */
 export interface HandPart {
@@ -118,6 +118,7 @@ export function handParts(beam: Beam): HandPart[] {
     ...Object.keys(h.stirrups).map((k) => ({ key: `z${k}`, words: `stirrups${spans(k)}`, released: { ...h, stirrups: without(h.stirrups, k) } })),
     ...Object.keys(h.sides).map((k) => ({ key: `s${k}`, words: `side bars${spans(k)}`, released: { ...h, sides: without(h.sides, k) } })),
     ...h.demands.map((d, i) => ({ key: `d${i}`, words: `demand at ${(d.from / 1000).toFixed(1)}–${(d.to / 1000).toFixed(1)} m`, released: { ...h, demands: h.demands.filter((_, k) => k !== i) } })),
+    ...(h.torsion === 'as-found' ? [] : [{ key: 'torsion', words: `torsion ${h.torsion === 'equilibrium' ? 'needed' : 'from compatibility'}`, released: { ...h, torsion: 'as-found' } }]),
   ]
 }
 

@@ -11,7 +11,11 @@ final class BarFit {
     private BarFit() {}
 
     /** Bars of one size in one layer; {@code offset} from the face to their centre [mm]. */
-    record Layer(int number, int count, Bar bar, double offset) {}
+    record Layer(int number, int count, Bar bar, double offset, boolean pairs) {
+        Layer(int number, int count, Bar bar, double offset) {
+            this(number, count, bar, offset, false);
+        }
+    }
 
     /** Clear width between stirrup legs [mm]. */
     static double clearWidth(double bw, Basis basis, Bar stirrup) {
@@ -24,12 +28,15 @@ final class BarFit {
     }
 
     /** How many bars of {@code extra} fit beside {@code n} bars of {@code main} in one layer. */
-    private static int fits(double width, int n, Bar main, Bar extra, double aggregate, DesignCode code, int wanted) {
+    private static int fits(double width, int n, Bar main, Bar extra, double aggregate, DesignCode code, int wanted, boolean pairs) {
         int k = 0;
+        double distance = (pairs ? Math.sqrt(2) : 1) * extra.diameter();
         while (k < wanted) {
-            double largest = n > 0 ? Math.max(main.diameter(), extra.diameter()) : extra.diameter();
-            double sum = n * main.diameter() + (k + 1) * extra.diameter();
-            if (gap(width, n + k + 1, sum) < code.beamClearSpacing(largest, aggregate) - 1e-6 || sum > width) {
+            double largest = n > 0 ? Math.max(main.diameter(), distance) : distance;
+            int beside = pairs ? (k + 2) / 2 : k + 1;
+            int units = n + beside;
+            double sum = n * main.diameter() + beside * extra.diameter();
+            if (gap(width, units, sum) < code.beamClearSpacing(largest, aggregate) - 1e-6 || sum > width) {
                 break;
             }
             k++;
@@ -40,36 +47,38 @@ final class BarFit {
     /**
      * Places through bars in the first layer and additional bars beside them, then in further layers.
      *
+     * @param pairs whether two additional bars each touch, one above the other
      * @return the layers (through bars first), or null if the bars do not fit
      */
-    static List<Layer> place(double bw, Basis basis, Bar stirrup, int through, Bar throughBar, int added, Bar addedBar) {
+    static List<Layer> place(double bw, Basis basis, Bar stirrup, int through, Bar throughBar, int added, Bar addedBar, boolean pairs) {
         DesignCode code = basis.designCode();
         double width = clearWidth(bw, basis, stirrup);
         double start = basis.beamCover() + stirrup.diameter();
-        if (fits(width, 0, throughBar, throughBar, basis.aggregate(), code, through) < through) {
+        if (fits(width, 0, throughBar, throughBar, basis.aggregate(), code, through, false) < through) {
             return null;
         }
         List<Layer> out = new ArrayList<>();
         out.add(new Layer(1, through, throughBar, start + throughBar.diameter() / 2));
+        double height = (pairs ? 2 : 1) * addedBar.diameter();
         int rest = added;
-        int inFirst = fits(width, through, throughBar, addedBar, basis.aggregate(), code, rest);
+        int inFirst = fits(width, through, throughBar, addedBar, basis.aggregate(), code, rest, pairs);
         if (inFirst > 0) {
-            out.add(new Layer(1, inFirst, addedBar, start + addedBar.diameter() / 2));
+            out.add(new Layer(1, inFirst, addedBar, start + height / 2, pairs));
             rest -= inFirst;
         }
-        double level = start + Math.max(throughBar.diameter(), added > 0 ? addedBar.diameter() : 0);
+        double level = start + Math.max(throughBar.diameter(), added > 0 ? height : 0);
         int below = through + inFirst;
         for (int n = 2; rest > 0; n++) {
             if (n > basis.layersMost()) {
                 return null;
             }
-            int k = Math.min(below, fits(width, 0, addedBar, addedBar, basis.aggregate(), code, rest));
+            int k = Math.min(pairs ? 2 * below : below, fits(width, 0, addedBar, addedBar, basis.aggregate(), code, rest, pairs));
             if (k == 0) {
                 return null;
             }
-            level += Math.max(code.layerClearSpacing(basis.aggregate()), addedBar.diameter());
-            out.add(new Layer(n, k, addedBar, level + addedBar.diameter() / 2));
-            level += addedBar.diameter();
+            level += Math.max(code.layerClearSpacing(basis.aggregate()), (pairs ? Math.sqrt(2) : 1) * addedBar.diameter());
+            out.add(new Layer(n, k, addedBar, level + height / 2, pairs));
+            level += height;
             below = k;
             rest -= k;
         }

@@ -3,6 +3,7 @@ package kolonne.core.beam;
 import java.util.ArrayList;
 import java.util.List;
 import kolonne.core.basis.Basis;
+import kolonne.core.code.Bar;
 import kolonne.core.code.DesignCode;
 import kolonne.core.code.ShearInput;
 import kolonne.core.code.ShearStrength;
@@ -30,10 +31,15 @@ final class BarsAt {
         for (int i = 0; i < n; i++) {
             BeamCage.Group g = cage.groups().get(i);
             boolean top = g.face() == BeamCage.Face.TOP && depth - g.offset() > 300;
-            straight[i] = code.developmentLength(g.bar(), fc, basis.fy(), top, g.bar().diameter(),
-                basis.beamCover(), true);
-            hooked[i] = code.hookLength(g.bar(), fc, basis.fy(), Trace.OFF);
+            straight[i] = development(g.bar(), g.pairs(), fc, top, basis);
+            hooked[i] = (g.pairs() ? code.pairAnchorage() : 1) * code.hookLength(g.bar(), fc, basis.fy(), Trace.OFF);
         }
+    }
+
+    /** Development of a straight bar; the cover of a pair counts by one bar as large as both [mm]. */
+    static double development(Bar bar, boolean pairs, double fc, boolean top, Basis basis) {
+        double cover = pairs ? basis.beamCover() / Math.sqrt(2) : basis.beamCover();
+        return (pairs ? basis.designCode().pairAnchorage() : 1) * basis.designCode().developmentLength(bar, fc, basis.fy(), top, bar.diameter(), cover, true);
     }
 
     /** Length in which a hook of group {@code i} develops [mm]. */

@@ -20,9 +20,35 @@ public record BeamCage(List<Group> groups, List<Zone> zones, List<SideBars> side
      * @param hookFrom  whether the bars end in a standard hook at {@code from}
      * @param hookTo    whether the bars end in a standard hook at {@code to}
      * @param through   whether the bars run the whole length of the line
+     * @param pairs     whether two bars each touch, one above the other; offset is then to where they touch
      */
     public record Group(Face face, int layer, int count, Bar bar, double offset, double from, double to,
-                        boolean hookFrom, boolean hookTo, boolean through) {
+                        boolean hookFrom, boolean hookTo, boolean through, boolean pairs) {
+        /** Bars that do not touch. */
+        public Group(Face face, int layer, int count, Bar bar, double offset, double from, double to, boolean hookFrom, boolean hookTo, boolean through) {
+            this(face, layer, count, bar, offset, from, to, hookFrom, hookTo, through, false);
+        }
+
+        /** The same from and to other places; hooks stay where the end stays. */
+        Group between(int number, double start, double end) {
+            return new Group(face, layer, number, bar, offset, start, end, hookFrom && start == from, hookTo && end == to, through && start == from && end == to, pairs);
+        }
+
+        /** Bars side by side. */
+        int beside() {
+            return pairs ? (count + 1) / 2 : count;
+        }
+
+        /** Height of a bar or of a pair [mm]. */
+        double height() {
+            return (pairs ? 2 : 1) * bar.diameter();
+        }
+
+        /** Diameter that distances go by: of one bar as large as the pair. */
+        double spacingDiameter() {
+            return (pairs ? Math.sqrt(2) : 1) * bar.diameter();
+        }
+
         public double area() {
             return count * bar.area();
         }

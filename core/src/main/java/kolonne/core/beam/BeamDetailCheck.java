@@ -63,6 +63,7 @@ final class BeamDetailCheck {
             ignoredForces(span);
         }
         anchorage();
+        new PairCheck(line, cage, context, governing).run();
         for (BeamCage.Face face : BeamCage.Face.values()) {
             integrity(face);
         }
@@ -145,12 +146,16 @@ final class BeamDetailCheck {
         if (count == 0) {
             return;
         }
-        double diameters = groups.stream().mapToDouble(g -> g.count() * g.bar().diameter()).sum();
+        double diameters = groups.stream().filter(g -> !g.pairs()).mapToDouble(g -> g.count() * g.bar().diameter()).sum()
+            + groups.stream().filter(BeamCage.Group::pairs).mapToDouble(g -> g.count() * g.bar().diameter() / 2).sum();
         double largest = groups.stream().mapToDouble(g -> g.bar().diameter()).max().orElseThrow();
+        int paired = groups.stream().filter(BeamCage.Group::pairs).mapToInt(BeamCage.Group::count).sum();
+        count -= paired / 2;
         String side = face == BeamCage.Face.TOP ? "top" : "bottom";
         if (count > 1) {
             double gap = BarFit.gap(width, count, diameters);
-            double least = code.beamClearSpacing(largest, basis.aggregate());
+            double distance = groups.stream().mapToDouble(BeamCage.Group::spacingDiameter).max().orElseThrow();
+            double least = code.beamClearSpacing(distance, basis.aggregate());
             add("clear-spacing-" + side, "Clear distance, " + side + " bars", Cause.BARS_DO_NOT_FIT, least, gap,
                 Quantity.LENGTH, gap > 0 ? least / gap : Double.POSITIVE_INFINITY, x, span,
                 code.beamClearSpacingClause());

@@ -109,9 +109,11 @@ final class CrackCheck {
         int count = 0;
         for (BeamCage.Group g : cage.groups()) {
             if (g.face() == face && x >= g.from() - 1e-6 && x <= g.to() + 1e-6) {
-                squares += g.count() * g.bar().diameter() * g.bar().diameter();
-                sum += g.count() * g.bar().diameter();
-                count += g.layer() == 1 ? g.count() : 0;
+                // a pair counts as one bar as large as both (8.9.1(2))
+                double units = g.pairs() ? g.count() / 2.0 : g.count();
+                squares += units * g.spacingDiameter() * g.spacingDiameter();
+                sum += units * g.spacingDiameter();
+                count += g.layer() == 1 ? (int) Math.ceil(units) : 0;
             }
         }
         double diameter = squares / sum; // (7.12)

@@ -45,8 +45,29 @@ final class CutOffChoice {
                     out = moved(out, e);
                 }
             }
+            out = staggered(out);
             if (out.equals(before)) {
                 break;
+            }
+        }
+        return out;
+    }
+
+    /** Lets the longer bars of pairs run on where the shorter ones have come near their ends. */
+    private BeamCage staggered(BeamCage cage) {
+        BeamCage out = cage;
+        for (int i = 0; i < cage.groups().size(); i++) {
+            BeamCage.Group g = cage.groups().get(i);
+            for (int k = 0; g.pairs() && k < cage.groups().size(); k++) {
+                BeamCage.Group o = cage.groups().get(k);
+                double further = context.basis().designCode().pairStagger(g.bar());
+                boolean partner = PairCheck.partners(g, o) && !context.own().faces().containsKey(g.face());
+                if (partner && PairCheck.inSpan(line, g.to()) && o.to() > g.to() && o.to() < g.to() + further) {
+                    out = with(out, new CutOffs.End(k, true, 0, null), GroupLayout.within(line, context.basis(), g.to() + further));
+                }
+                if (partner && PairCheck.inSpan(line, g.from()) && o.from() < g.from() && o.from() > g.from() - further) {
+                    out = with(out, new CutOffs.End(k, false, 0, null), GroupLayout.within(line, context.basis(), g.from() - further));
+                }
             }
         }
         return out;
@@ -84,8 +105,7 @@ final class CutOffChoice {
     private static BeamCage with(BeamCage cage, CutOffs.End e, double x) {
         List<BeamCage.Group> groups = new ArrayList<>(cage.groups());
         BeamCage.Group g = groups.get(e.group());
-        groups.set(e.group(), new BeamCage.Group(g.face(), g.layer(), g.count(), g.bar(), g.offset(), e.right() ? g.from() : x, e.right() ? x : g.to(),
-            g.hookFrom(), g.hookTo(), g.through()));
+        groups.set(e.group(), g.between(g.count(), e.right() ? g.from() : x, e.right() ? x : g.to()));
         return new BeamCage(groups, cage.zones(), cage.sideBars());
     }
 }

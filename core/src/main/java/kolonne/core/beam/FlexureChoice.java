@@ -40,6 +40,8 @@ final class FlexureChoice {
     private final double[] sagging;
     /** Bottom bars already chosen when the top is; they work in compression over the supports. */
     private Choice[] underTop;
+    /** Whether additions lie in pairs. */
+    private boolean pairs;
     /** Sizes that additions may have: all, or that of the through bars. */
     private List<Bar> addedSizes = List.of();
     private final Map<List<Object>, FlexuralStrength> memo = new HashMap<>();
@@ -323,6 +325,7 @@ final class FlexureChoice {
         return Math.max(2, (int) Math.ceil(centres / limit - 1e-9) + 1);
     }
 
+    /** The least bars that serve: singly, then with compression bars, then in pairs. */
     private Choice cheapest(Region r, int through, Bar bar) {
         Choice best = null;
         double leverBound = 0.9 * basis.fy() * (r.span().shape().depth() - basis.beamCover());
@@ -346,6 +349,11 @@ final class FlexureChoice {
         }
         if (best == null) {
             best = doubly(r, through, bar);
+        }
+        if (best == null && basis.rules().bundles() && !pairs) {
+            pairs = true;
+            best = cheapest(r, through, bar);
+            pairs = false;
         }
         return best != null ? best : strongest(r, through, bar);
     }
@@ -424,7 +432,7 @@ final class FlexureChoice {
 
     private Choice choice(Region r, int through, Bar bar, int added, Bar extra, int compression, Bar compressionBar) {
         double bw = r.span().shape().webWidth();
-        List<BarFit.Layer> layers = BarFit.place(bw, basis, stirrup, through, bar, added, extra);
+        List<BarFit.Layer> layers = BarFit.place(bw, basis, stirrup, through, bar, added, extra, pairs && extra.diameter() <= code.largestInPair());
         if (layers == null) {
             return null;
         }

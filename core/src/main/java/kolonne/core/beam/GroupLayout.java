@@ -147,7 +147,7 @@ final class GroupLayout {
     }
 
     private static BeamCage.Group part(BeamCage.Group g, int count, double from, double to) {
-        return new BeamCage.Group(g.face(), g.layer(), count, g.bar(), g.offset(), from, to, g.hookFrom() && from == g.from(), g.hookTo() && to == g.to(), false);
+        return g.between(count, from, to);
     }
 
     /** The last place from a support into a span where the top is in tension without a break; NaN where it never is. */
@@ -211,8 +211,9 @@ final class GroupLayout {
         boolean hookFrom = from <= first + 1;
         boolean hookTo = to >= last - 1;
         for (BarFit.Layer l : c.layers().subList(1, c.layers().size())) {
-            out.add(new BeamCage.Group(face, l.number(), l.count(), l.bar(), l.offset(), hookFrom ? first : from,
-                hookTo ? last : to, hookFrom, hookTo, hookFrom && hookTo));
+            BeamCage.Group g = new BeamCage.Group(face, l.number(), l.count(), l.bar(), l.offset(), hookFrom ? first : from,
+                hookTo ? last : to, hookFrom, hookTo, hookFrom && hookTo, l.pairs());
+            out.addAll(l.pairs() ? staggered(g) : List.of(g));
         }
         if (c.compression() > 0) {
             BeamCage.Face other = face == BeamCage.Face.TOP ? BeamCage.Face.BOTTOM : BeamCage.Face.TOP;
@@ -221,6 +222,17 @@ final class GroupLayout {
             out.add(new BeamCage.Group(other, 1, c.compression(), c.compressionBar(), offset, Math.max(first, from),
                 Math.min(last, to), false, false, false));
         }
+    }
+
+    /** Of bars in pairs that end within a span one of each two runs on further. */
+    private List<BeamCage.Group> staggered(BeamCage.Group g) {
+        double further = code.pairStagger(g.bar());
+        double from = !g.hookFrom() && PairCheck.inSpan(line, g.from()) ? Math.max(start(line, basis), g.from() - further) : g.from();
+        double to = !g.hookTo() && PairCheck.inSpan(line, g.to()) ? Math.min(end(line, basis), g.to() + further) : g.to();
+        if (from == g.from() && to == g.to()) {
+            return List.of(g);
+        }
+        return List.of(g.between(g.count() / 2, g.from(), g.to()), g.between(g.count() - g.count() / 2, from, to));
     }
 
     /** How far the additional bars of a support (top) or span (bottom) must run for the demands around them. */
@@ -298,7 +310,7 @@ final class GroupLayout {
 
     private double development(BeamCage.Face face, FlexureChoice.Choice c, BeamLine.Span span) {
         boolean top = face == BeamCage.Face.TOP && span.shape().depth() > 300;
-        return code.developmentLength(c.addedBar(), span.material().fc(), basis.fy(), top, c.addedBar().diameter(),
-            basis.beamCover(), true);
+        boolean pairs = c.layers().stream().anyMatch(BarFit.Layer::pairs);
+        return BarsAt.development(c.addedBar(), pairs, span.material().fc(), top, basis);
     }
 }

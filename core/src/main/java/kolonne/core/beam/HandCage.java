@@ -37,8 +37,12 @@ public record HandCage(Map<BeamCage.Face, List<Bars>> faces, Map<Integer, List<S
         demands = List.copyOf(demands);
     }
 
-    /** Bars of one size in one layer; hooks count only at the ends of the line. */
-    public record Bars(int layer, int count, Bar bar, double from, double to, boolean hookFrom, boolean hookTo) {}
+    /** Bars of one size in one layer, singly or in pairs; hooks count only at the ends of the line. */
+    public record Bars(int layer, int count, Bar bar, double from, double to, boolean hookFrom, boolean hookTo, boolean pairs) {
+        public Bars(int layer, int count, Bar bar, double from, double to, boolean hookFrom, boolean hookTo) {
+            this(layer, count, bar, from, to, hookFrom, hookTo, false);
+        }
+    }
 
     /** A zone; it ends where the next begins, the last at the face of the support. */
     public record Stirrups(double from, Bar bar, int legs, double spacing) {}
@@ -89,6 +93,6 @@ public record HandCage(Map<BeamCage.Face, List<Bars>> faces, Map<Integer, List<S
     }
 
     private static Bars bars(BeamCage.Group g) {
-        return new Bars(g.layer(), g.count(), g.bar(), g.from(), g.to(), g.hookFrom(), g.hookTo());
+        return new Bars(g.layer(), g.count(), g.bar(), g.from(), g.to(), g.hookFrom(), g.hookTo(), g.pairs());
     }
 }

@@ -46,7 +46,7 @@ final class HandOverlay {
         double from = b.from() <= start + AT_END ? start : Math.min(b.from(), end - AT_END);
         double to = b.to() >= end - AT_END ? end : Math.max(b.to(), from + AT_END);
         return new BeamCage.Group(face, b.layer(), b.count(), b.bar(), offset(face, b, stirrup), from, to, b.hookFrom() && from == start,
-            b.hookTo() && to == end, from == start && to == end);
+            b.hookTo() && to == end, from == start && to == end, b.pairs());
     }
 
     /** From the face to the middle of the bars: layers lie clear of each other below the largest bars of those before that they meet. */
@@ -56,11 +56,11 @@ final class HandOverlay {
             double next = layer + 1 < b.layer() ? largest(face, layer + 1, b) : Math.max(b.bar().diameter(), largest(face, b.layer(), b));
             level += largest(face, layer, b) + Math.max(basis.designCode().layerClearSpacing(basis.aggregate()), next);
         }
-        return level + b.bar().diameter() / 2;
+        return level + (b.pairs() ? 2 : 1) * b.bar().diameter() / 2;
     }
 
     private double largest(BeamCage.Face face, int layer, HandCage.Bars b) {
-        return hand.faces().get(face).stream().filter(q -> q.layer() == layer && q.from() < b.to() && q.to() > b.from()).mapToDouble(q -> q.bar().diameter())
+        return hand.faces().get(face).stream().filter(q -> q.layer() == layer && q.from() < b.to() && q.to() > b.from()).mapToDouble(q -> (q.pairs() ? 2 : 1) * q.bar().diameter())
             .max().orElse(0);
     }
 

@@ -40,41 +40,59 @@ public record SectionCut(double x, BeamLine.Span span, List<Spot> bars, BeamCage
     }
 
     private static void spread(List<BeamCage.Group> groups, BeamLine.Span span, double edge, List<Spot> out) {
-        int through = groups.stream().filter(BeamCage.Group::through).mapToInt(BeamCage.Group::count).sum();
-        int count = groups.stream().mapToInt(BeamCage.Group::count).sum();
-        List<BeamCage.Group> order = order(groups, count, through);
+        List<List<BeamCage.Group>> order = order(groups);
         double bw = span.shape().webWidth();
         double h = span.shape().depth();
-        double first = edge + order.get(0).bar().diameter() / 2;
-        double last = bw - edge - order.get(count - 1).bar().diameter() / 2;
+        int count = order.size();
+        double first = edge + width(order.get(0)) / 2;
+        double last = bw - edge - width(order.get(count - 1)) / 2;
         for (int i = 0; i < count; i++) {
-            BeamCage.Group g = order.get(i);
             double y = count == 1 ? bw / 2 : first + (last - first) * i / (count - 1);
-            double z = g.face() == BeamCage.Face.TOP ? h - g.offset() : g.offset();
-            out.add(new Spot(y, z, g.bar(), g.face(), g.layer(), g.through()));
+            for (int k = 0; k < order.get(i).size(); k++) {
+                BeamCage.Group g = order.get(i).get(k);
+                double offset = g.offset() + (g.pairs() ? (k - 0.5) * g.bar().diameter() : 0);
+                out.add(new Spot(y, g.face() == BeamCage.Face.TOP ? h - offset : offset, g.bar(), g.face(), g.layer(), g.through()));
+            }
         }
     }
 
-    /** Which group each place of the layer belongs to: through bars at evenly spread places, both ends included. */
-    private static List<BeamCage.Group> order(List<BeamCage.Group> groups, int count, int through) {
-        BeamCage.Group[] places = new BeamCage.Group[count];
-        int at = 0;
+    /** Width of a bar, or of a pair one above the other [mm]. */
+    private static double width(List<BeamCage.Group> unit) {
+        return unit.get(0).bar().diameter();
+    }
+
+    /** Which groups each place of the layer shows: through bars at evenly spread places, both ends included; bars in pairs two by two, the outer one first. */
+    private static List<List<BeamCage.Group>> order(List<BeamCage.Group> groups) {
+        List<BeamCage.Group> through = new ArrayList<>();
+        List<List<BeamCage.Group>> others = new ArrayList<>();
+        List<BeamCage.Group> paired = new ArrayList<>();
         for (BeamCage.Group g : groups) {
-            for (int k = 0; g.through() && k < g.count(); k++) {
-                places[through == 1 ? 0 : (int) Math.round((double) (count - 1) * at / (through - 1))] = g;
-                at++;
+            for (int k = 0; k < g.count(); k++) {
+                if (g.pairs()) {
+                    paired.add(g);
+                } else if (g.through()) {
+                    through.add(g);
+                } else {
+                    others.add(List.of(g));
+                }
             }
+        }
+        int half = (paired.size() + 1) / 2;
+        for (int k = 0; k < half; k++) {
+            others.add(k + half < paired.size() ? List.of(paired.get(k), paired.get(k + half)) : List.of(paired.get(k)));
+        }
+        List<List<BeamCage.Group>> places = new ArrayList<>(java.util.Collections.nCopies(through.size() + others.size(), null));
+        for (int k = 0; k < through.size(); k++) {
+            places.set(through.size() == 1 ? 0 : (int) Math.round((double) (places.size() - 1) * k / (through.size() - 1)), List.of(through.get(k)));
         }
         int next = 0;
-        for (BeamCage.Group g : groups) {
-            for (int k = 0; !g.through() && k < g.count(); k++) {
-                while (places[next] != null) {
-                    next++;
-                }
-                places[next] = g;
+        for (List<BeamCage.Group> unit : others) {
+            while (places.get(next) != null) {
+                next++;
             }
+            places.set(next, unit);
         }
-        return List.of(places);
+        return places;
     }
 
     /** Bars of a face in words, largest layer first, for instance {@code 2T20 + 2T16}. */

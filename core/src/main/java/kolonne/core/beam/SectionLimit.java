@@ -23,7 +23,8 @@ final class SectionLimit {
         double best = 0;
         for (Bar bar : basis.beamBarList()) {
             for (int n = 2;; n++) {
-                List<BarFit.Layer> layers = BarFit.place(bw, basis, stirrup, 2, bar, n - 2, bar);
+                boolean pairs = basis.rules().bundles() && bar.diameter() <= code.largestInPair();
+                List<BarFit.Layer> layers = BarFit.place(bw, basis, stirrup, 2, bar, n - 2, bar, pairs);
                 if (layers == null) {
                     break;
                 }

@@ -91,6 +91,17 @@ public interface DesignCode {
 
     String lapClause();
 
+    /** Factor on the anchorage of bars in pairs. */
+    double pairAnchorage();
+
+    /** Distance between the ends of the two bars of a pair that end within a span [mm]. */
+    double pairStagger(Bar bar);
+
+    /** Largest bar of a pair [mm]. */
+    double largestInPair();
+
+    String pairClause();
+
     /** Rules for frames in earthquakes; empty for none. */
     Optional<DuctileFrame> ductile(DuctileFrame.Kind kind);
 

@@ -206,7 +206,7 @@ class RandomFramesTest {
         Basis basis = us ? Basis.standard(true) : Basis.standard(seed % 3 == 1 ? "aci-318m-19" : "en-1992-1-1");
         boolean aci = !basis.code().startsWith("en");
         DuctileFrame.Kind kind = aci ? DuctileFrame.Kind.values()[(int) (seed / 3 % 4)] : DuctileFrame.Kind.NONE;
-        basis = basis.with(basis.rules().with(kind).withSlabFlanges(seed % 2 == 0));
+        basis = basis.with(basis.rules().with(kind).withSlabFlanges(seed % 2 == 0).withBundles(seed % 5 < 2));
         BuildingDesign d = BuildingDesigner.design(a, basis, BuildingDesigner.Progress.NONE);
         for (BeamDesign beam : d.beams()) {
             told(beam.line().mark(), beam.checks(), beam.findings());

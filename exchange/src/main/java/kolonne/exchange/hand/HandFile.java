@@ -40,7 +40,8 @@ public final class HandFile {
     /** A bar as sold. @param areaMm2 and the others only in stored files, so that a bar outlives a change of catalogue */
     public record Size(String label, Double diameterMm, Double areaMm2, Double massKgPerM) {}
 
-    public record BarsDto(int layer, int count, String size, double from, double to, boolean hookFrom, boolean hookTo) {}
+    /** @param pairs whether two bars each touch; false if left out */
+    public record BarsDto(int layer, int count, String size, double from, double to, boolean hookFrom, boolean hookTo, Boolean pairs) {}
 
     public record StirrupsDto(double from, String size, int legs, double spacing) {}
 
@@ -212,7 +213,8 @@ public final class HandFile {
             range(b.count(), 1, MOST_BARS, at + ".count", "");
             range(b.from(), -FAR, FAR, at + ".from", " mm");
             range(b.to(), b.from() + 1, FAR, at + ".to", " mm");
-            out.add(new HandCage.Bars(b.layer(), b.count(), bar(b.size(), at, sizes), b.from(), b.to(), b.hookFrom(), b.hookTo()));
+            out.add(new HandCage.Bars(b.layer(), b.count(), bar(b.size(), at, sizes), b.from(), b.to(), b.hookFrom(), b.hookTo(),
+                Boolean.TRUE.equals(b.pairs())));
         }
         return out;
     }
@@ -262,7 +264,7 @@ public final class HandFile {
     public static HandDto dto(HandCage h) {
         Map<String, List<BarsDto>> faces = new TreeMap<>();
         h.faces().forEach((face, list) -> faces.put(face == BeamCage.Face.TOP ? "top" : "bottom", list.stream().map(b -> new BarsDto(b.layer(), b.count(),
-            b.bar().label(), b.from(), b.to(), b.hookFrom(), b.hookTo())).toList()));
+            b.bar().label(), b.from(), b.to(), b.hookFrom(), b.hookTo(), b.pairs())).toList()));
         Map<String, List<StirrupsDto>> stirrups = new LinkedHashMap<>();
         h.stirrups().forEach((span, list) -> stirrups.put(span.toString(), list.stream().map(z -> new StirrupsDto(z.from(), z.bar().label(), z.legs(),
             z.spacing())).toList()));

@@ -11,6 +11,7 @@ import kolonne.core.basis.Basis;
 import kolonne.core.beam.BeamCage;
 import kolonne.core.beam.BeamDesign;
 import kolonne.core.beam.BeamLine;
+import kolonne.core.beam.Laps;
 import kolonne.core.beam.SectionCut;
 import kolonne.core.check.CheckResult;
 import kolonne.core.column.ColumnCage;
@@ -119,7 +120,7 @@ public final class ResultsJson {
             span(b, s);
         }
         g.writeEndArray();
-        cage(b.cage());
+        cage(b.line(), b.cage());
         checks(b.checks());
         findings(b.findings());
         governingStations(b);
@@ -164,7 +165,7 @@ public final class ResultsJson {
         g.writeEndObject();
     }
 
-    private void cage(BeamCage cage) throws IOException {
+    private void cage(BeamLine line, BeamCage cage) throws IOException {
         g.writeArrayFieldStart("bars");
         for (BeamCage.Group q : cage.groups()) {
             g.writeStartObject();
@@ -180,6 +181,15 @@ public final class ResultsJson {
             g.writeBooleanField("hookFrom", q.hookFrom());
             g.writeBooleanField("hookTo", q.hookTo());
             g.writeBooleanField("through", q.through());
+            g.writeBooleanField("pairs", q.pairs());
+            g.writeArrayFieldStart("laps");
+            for (Laps.Lap l : Laps.of(line, q, basis)) {
+                g.writeStartObject();
+                number("fromMm", l.from());
+                number("toMm", l.to());
+                g.writeEndObject();
+            }
+            g.writeEndArray();
             g.writeEndObject();
         }
         g.writeEndArray();

@@ -8,6 +8,7 @@ import kolonne.core.beam.BeamCage;
 import kolonne.core.beam.BeamCheck;
 import kolonne.core.beam.BeamDesign;
 import kolonne.core.beam.BeamLine;
+import kolonne.core.beam.Laps;
 import kolonne.core.beam.Deflections;
 import kolonne.core.beam.SectionCut;
 import kolonne.core.beam.SteelNeeds;
@@ -36,8 +37,11 @@ final class Members {
 
     record SpanDto(int number, double from, double to, double faceFrom, double faceTo, SectionDto section) {}
 
+    record LapDto(double from, double to) {}
+
+    /** @param pairs whether two bars each touch; laps where the bars are longer than those delivered */
     record GroupDto(String face, int layer, int count, String size, double diameter, double offset, double from, double to,
-                    boolean hookFrom, boolean hookTo, boolean through) {}
+                    boolean hookFrom, boolean hookTo, boolean through, boolean pairs, List<LapDto> laps) {}
 
     record ZoneDto(int span, double from, double to, String size, int legs, double spacing, int count) {}
 
@@ -119,7 +123,7 @@ final class Members {
                 s.depth(), s.label())).toList(),
             b.cage().groups().stream().map(g -> new GroupDto(g.face().name().toLowerCase(java.util.Locale.ROOT), g.layer(),
                 g.count(), g.bar().label(), g.bar().diameter(), g.offset(), g.from(), g.to(), g.hookFrom(), g.hookTo(),
-                g.through())).toList(),
+                g.through(), g.pairs(), Laps.of(line, g, basis).stream().map(l -> new LapDto(l.from(), l.to())).toList())).toList(),
             b.cage().zones().stream().map(z -> new ZoneDto(z.span(), z.from(), z.to(), z.bar().label(), z.legs(),
                 z.spacing(), z.count())).toList(),
             b.cage().sideBars().stream().map(q -> new SideDto(q.span(), q.bar().label(), q.bar().diameter(), q.perFace(), q.from(), q.to())).toList(),

@@ -202,6 +202,27 @@ public final class Aci318 implements DesignCode {
         return Math.max(1.3 * developmentLength(bar, fc, fy, top, clear, cover, true), form.length(300, 12));
     }
 
+    /** Only three and more bars are anchored longer (25.6.1.5); ends 40 db apart (25.6.1.4); none above No. 36 (25.6.1.3). */
+    @Override
+    public double pairAnchorage() {
+        return 1;
+    }
+
+    @Override
+    public double pairStagger(Bar bar) {
+        return 40 * bar.diameter();
+    }
+
+    @Override
+    public double largestInPair() {
+        return form.length(36, 1.41);
+    }
+
+    @Override
+    public String pairClause() {
+        return "25.6.1";
+    }
+
     @Override
     public String lapClause() {
         return "25.5.2.1";

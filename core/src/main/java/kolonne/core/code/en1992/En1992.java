@@ -213,6 +213,27 @@ public final class En1992 implements DesignCode {
         return Math.max(1.5 * straight, Math.max(15 * bar.diameter(), 200));
     }
 
+    /** By the bar as large as both (8.9.3(3)), at most 55 mm (8.9.1(2)); both bars may end at one place below 32 mm, and larger pairs are anchored for the bar as large as both. */
+    @Override
+    public double pairAnchorage() {
+        return Math.sqrt(2);
+    }
+
+    @Override
+    public double pairStagger(Bar bar) {
+        return 0;
+    }
+
+    @Override
+    public double largestInPair() {
+        return 55 / Math.sqrt(2);
+    }
+
+    @Override
+    public String pairClause() {
+        return "8.9";
+    }
+
     @Override
     public String lapClause() {
         return "8.7.3";

@@ -63,7 +63,7 @@ final class BarFit {
         int rest = added;
         int inFirst = fits(width, through, throughBar, addedBar, basis.aggregate(), code, rest, pairs);
         if (inFirst > 0) {
-            out.add(new Layer(1, inFirst, addedBar, start + height / 2, pairs));
+            out.add(new Layer(1, inFirst, addedBar, start + (inFirst > 1 ? height : addedBar.diameter()) / 2, pairs && inFirst > 1));
             rest -= inFirst;
         }
         double level = start + Math.max(throughBar.diameter(), added > 0 ? height : 0);
@@ -77,7 +77,7 @@ final class BarFit {
                 return null;
             }
             level += Math.max(code.layerClearSpacing(basis.aggregate()), (pairs ? Math.sqrt(2) : 1) * addedBar.diameter());
-            out.add(new Layer(n, k, addedBar, level + height / 2, pairs));
+            out.add(new Layer(n, k, addedBar, level + (k > 1 ? height : addedBar.diameter()) / 2, pairs && k > 1));
             level += height;
             below = k;
             rest -= k;

@@ -84,7 +84,9 @@ public final class BeamDesigner {
                 break;
             }
         }
-        return new CutOffChoice(line, context).extended(cage);
+        BeamCage extended = new CutOffChoice(line, context).extended(cage);
+        // bars that run on make the ends of a ductile frame stronger, and their shear greater
+        return DuctileSpans.rules(line, context).isEmpty() ? extended : new BeamCage(extended.groups(), hand.zones(zones(extended.groups())), extended.sideBars());
     }
 
     private List<BeamCage.Zone> zones(double allowance) {

@@ -77,7 +77,12 @@ final class BeamDetailCheck {
     private void integrity(BeamCage.Face face) {
         double part = context.throughPart(line, face);
         double through = cage.groups().stream().filter(g -> g.face() == face && g.through()).mapToDouble(BeamCage.Group::area).sum();
-        double most = line.stations().stream().mapToDouble(s -> bars.areaAt(s.x(), face)).max().orElse(0);
+        boolean bottom = face == BeamCage.Face.BOTTOM;
+        double most = 0;
+        for (BeamDesign.Point p : profile) {
+            boolean tension = (bottom ? p.mPos() : -p.mNeg()) > BeamCheck.negligible(line.spans().get(p.span()));
+            most = Math.max(most, tension ? bars.areaAt(p.x(), face) : 0);
+        }
         if (part > 0 && most > 0) {
             String side = face == BeamCage.Face.TOP ? "top" : "bottom";
             add("integrity-" + side, "Continuous bars of an edge beam, " + side, Cause.STEEL_BELOW_MINIMUM, part * most, through, Quantity.AREA,
@@ -285,11 +290,15 @@ final class BeamDetailCheck {
         }
     }
 
-    /** Run inside the support against the part of ldh that the bars' share of the strength needs. */
+    /**
+     * Run inside the support against the part of ldh that is needed: of bars that find room for a part of their strength only, as much as the
+     * moment at the face uses of what all bars together find room for.
+     */
     private void hook(BeamCage.Group g, int i, BeamLine.Span span, boolean from) {
         double face = from ? span.faceFrom() : span.faceTo();
         double run = from ? face - g.from() : g.to() - face;
-        double needed = bars.hookLength(i) * Math.min(1, demandAt(span, from, g.face()));
+        double use = demandAt(span, from, g.face());
+        double needed = use <= 1 ? Math.min(bars.hookLength(i), Math.max(0, run)) * use : bars.hookLength(i) * Math.min(1, use);
         if (needed > 0) {
             String side = g.face() == BeamCage.Face.TOP ? "top" : "bottom";
             add("hook-" + side, "Hook in the end support, " + side, Cause.ANCHORAGE, needed, run, Quantity.LENGTH,
@@ -297,7 +306,7 @@ final class BeamDetailCheck {
         }
     }
 
-    /** Share of the face's anchored strength that the moment at the support's face needs. */
+    /** Use of the strength that the bars of a face develop at the support's face. */
     private double demandAt(BeamLine.Span span, boolean from, BeamCage.Face face) {
         BeamLine.Station s = null;
         for (BeamLine.Station c : line.stations()) {
@@ -317,9 +326,9 @@ final class BeamDetailCheck {
             return 0;
         }
         boolean sagging = face == BeamCage.Face.BOTTOM;
-        double full = FlexuralStrength.of(span.shape(), sagging, bars.layers(s.x(), span, sagging, true),
+        double full = FlexuralStrength.of(span.shape(), sagging, bars.layers(s.x(), span, sagging),
             span.material().fc(), basis.fy(), code, Trace.OFF).phiMn();
-        return full > 0 ? worst / full : 0;
+        return full > 0 ? worst / full : Double.POSITIVE_INFINITY;
     }
 
     private void add(String kind, String title, Cause cause, double demand, double capacity, Quantity quantity,

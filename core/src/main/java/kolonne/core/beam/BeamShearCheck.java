@@ -48,9 +48,10 @@ final class BeamShearCheck {
             BeamLine.Span span = line.spans().get(d.span());
             ShearStrength s = strength.at(d.x(), span);
             add(d, "shear", "Shear", Cause.SHEAR, d.v(), s.total(), code.shearClause(), context.combinationName(d.combination()));
-            add(d, "shear-limit", "Shear, limit of the concrete", Cause.SHEAR_LIMIT, d.most(), s.limit(), code.shearLimitClause(),
-                d.capacity() > d.v() ? CAPACITY : context.combinationName(d.combination()));
+            add(d, "shear-limit", "Shear, limit of the concrete", Cause.SHEAR_LIMIT, d.v(), s.limit(), code.shearLimitClause(), context.combinationName(d.combination()));
             if (d.capacity() > 0) {
+                add(d, "shear-limit", "Shear, limit of the concrete", Cause.SHEAR_LIMIT, d.capacity(), s.limit() - (d.withoutConcrete() ? s.concrete() : 0),
+                    code.shearLimitClause(), CAPACITY);
                 add(d, "capacity-shear", "Shear from the strength of the ends", Cause.SHEAR, d.capacity(), s.total() - (d.withoutConcrete() ? s.concrete() : 0),
                     clause, CAPACITY);
             }
@@ -95,7 +96,7 @@ final class BeamShearCheck {
         private static double alone(double shear, ShearInput in, DesignCode code) {
             double avs = code.shear(in, Trace.OFF).minimumAvs();
             ShearStrength s = code.shear(new ShearInput(in.fc(), in.fyt(), in.bw(), in.d(), in.ag(), in.rhoW(), avs, in.nu()), Trace.OFF);
-            return shear > s.limit() ? Double.POSITIVE_INFINITY : shear / (s.total() - s.concrete()) * avs;
+            return shear > s.limit() - s.concrete() ? Double.POSITIVE_INFINITY : shear / (s.total() - s.concrete()) * avs;
         }
 
         Demand with(double shear, boolean stirrupsAlone) {

@@ -36,7 +36,7 @@ final class CutOffChoice {
     BeamCage extended(BeamCage cage) {
         BeamCage out = cage;
         if (of(cage).ends().isEmpty()) {
-            return cage;
+            return staggered(cage);
         }
         for (int round = 0; round < ROUNDS; round++) {
             BeamCage before = out;
@@ -62,10 +62,10 @@ final class CutOffChoice {
                 BeamCage.Group o = cage.groups().get(k);
                 double further = context.basis().designCode().pairStagger(g.bar());
                 boolean partner = PairCheck.partners(g, o) && !context.own().faces().containsKey(g.face());
-                if (partner && PairCheck.inSpan(line, g.to()) && o.to() > g.to() && o.to() < g.to() + further) {
+                if (partner && PairCheck.inSpan(line, g.to()) && (o.to() > g.to() || o.to() == g.to() && k > i) && o.to() < g.to() + further) {
                     out = with(out, new CutOffs.End(k, true, 0, null), GroupLayout.within(line, context.basis(), g.to() + further));
                 }
-                if (partner && PairCheck.inSpan(line, g.from()) && o.from() < g.from() && o.from() > g.from() - further) {
+                if (partner && PairCheck.inSpan(line, g.from()) && (o.from() < g.from() || o.from() == g.from() && k > i) && o.from() > g.from() - further) {
                     out = with(out, new CutOffs.End(k, false, 0, null), GroupLayout.within(line, context.basis(), g.from() - further));
                 }
             }

@@ -55,7 +55,10 @@ final class FlexureChoice {
      * @param anchor length for a hook inside the end support [mm]; infinite where bars run on
      */
     private record Region(BeamCage.Face face, int number, double moment, BeamLine.Span span, List<BeamLine.Span> spans, double length,
-                          double anchor) {}
+                          double anchor, List<End> ends) {}
+
+    /** Moment at an end support that hooks of bottom bars must stand with the length that they find inside it [Nmm, mm]. */
+    private record End(double moment, double run) {}
 
     /** Additional bars of a region with the layers of the face, and bars added to the other face in compression. */
     record Choice(int through, Bar throughBar, int added, Bar addedBar, List<BarFit.Layer> layers, int compression,
@@ -207,7 +210,24 @@ final class FlexureChoice {
         BeamLine.Span weakest = a.shape().depth() < b.shape().depth() ? a
             : b.shape().depth() < a.shape().depth() ? b : line.spans().get(span);
         double factor = face == BeamCage.Face.BOTTOM ? boost.spans[number] : boost.supports[number];
-        return new Region(face, number, moment * factor, weakest, List.of(a, b), to - from, anchor(face, number));
+        return new Region(face, number, moment * factor, weakest, List.of(a, b), to - from, anchor(face, number),
+            face == BeamCage.Face.BOTTOM ? ends(number) : List.of());
+    }
+
+    /** The ends of the line that a span's bottom bars are anchored in. */
+    private List<End> ends(int number) {
+        List<End> out = new ArrayList<>();
+        BeamLine.Span s = line.spans().get(number);
+        for (boolean left : new boolean[] {true, false}) {
+            int support = left ? 0 : line.spans().size();
+            BeamLine.SupportKind kind = line.supports().get(support).kind();
+            boolean there = number == (left ? 0 : line.spans().size() - 1) && (kind == BeamLine.SupportKind.COLUMN || kind == BeamLine.SupportKind.BEAM);
+            int station = left ? 0 : sagging.length - 1;
+            if (there && sagging[station] > BeamCheck.negligible(s)) {
+                out.add(new End(sagging[station] * boost.spans[number], left ? s.faceFrom() - GroupLayout.start(line, basis) : GroupLayout.end(line, basis) - s.faceTo()));
+            }
+        }
+        return out;
     }
 
     /** What the end supports leave for the hooks of top bars [mm]. */
@@ -254,7 +274,9 @@ final class FlexureChoice {
 
     /** Additions to the fewest through bars of a size that are a large enough part of the face's largest steel. */
     private Choice[] withThrough(BeamCage.Face face, List<Region> regions, Bar bar) {
-        double frame = face == BeamCage.Face.BOTTOM ? ductile.map(DuctileFrame::continuousBottom).orElse(0.0) : 0;
+        // what must be there everywhere runs through; less steel has the longer lever, so that the part of the steel is enough of the strength
+        double everywhere = ductile.map(DuctileFrame::anywhere).orElse(0.0);
+        double frame = Math.max(everywhere, face == BeamCage.Face.BOTTOM ? ductile.map(DuctileFrame::continuousBottom).orElse(0.0) : 0);
         double part = Math.max(context.throughPart(line, face), frame);
         int least = Math.max(throughBars(bar), (int) Math.ceil(leastThrough(face, bar) / bar.area() - 1e-9));
         for (int through = least;; through++) {
@@ -431,7 +453,7 @@ final class FlexureChoice {
     }
 
     private Choice choice(Region r, int through, Bar bar, int added, Bar extra, int compression, Bar compressionBar) {
-        double bw = r.span().shape().webWidth();
+        double bw = r.spans().stream().mapToDouble(q -> q.shape().webWidth()).min().orElseThrow();
         List<BarFit.Layer> layers = BarFit.place(bw, basis, stirrup, through, bar, added, extra, pairs && extra.diameter() <= code.largestInPair());
         if (layers == null) {
             return null;
@@ -446,28 +468,40 @@ final class FlexureChoice {
         boolean minimum = r.moment() <= 0 || area >= least || s.phiMn() >= code.minimumSteelExcess() * r.moment();
         boolean most = ductile.isEmpty() || r.spans().stream().allMatch(q -> area <= ductile.get().mostRatio(basis.fy()) * q.shape().webWidth()
             * (q.shape().depth() - offset));
+        boolean held = r.ends().stream().allMatch(e -> strength(r.span(), r.face(), hooked(r, layers, e.run())).phiMn() >= e.moment());
         double usable = s.epsT() >= limit ? s.phiMn() : s.phiMn() * s.epsT() / limit;
-        return new Choice(through, bar, added, extra, layers, compression, compressionBar, usable, enough && minimum && most);
+        return new Choice(through, bar, added, extra, layers, compression, compressionBar, usable, enough && minimum && most && held);
     }
 
     /** The layers with the areas that hooks of the given run develop, and the compression bars there surely are. */
     private List<BarLayer> anchored(Region r, List<BarFit.Layer> layers, int compression, Bar compressionBar) {
-        double h = r.span().shape().depth();
-        List<BarLayer> out = new ArrayList<>();
-        for (BarFit.Layer l : layers) {
-            double share = Double.isInfinite(r.anchor()) ? 1
-                : Math.min(1, ANCHOR_MARGIN * r.anchor() / code.hookLength(l.bar(), r.span().material().fc(), basis.fy(), Trace.OFF));
-            out.add(new BarLayer(h - l.offset(), share * l.count() * l.bar().area()));
-        }
+        List<BarLayer> out = hooked(r, layers, r.anchor());
         double start = basis.beamCover() + stirrup.diameter();
         out.add(new BarLayer(start + compressionBar.diameter() / 2, presentInCompression(r)
             + compression * compressionBar.area()));
         return out;
     }
 
-    /** Whether bars of a choice leave the region's section tension-controlled. */
-    boolean ductile(BeamCage.Face face, int number, Choice c) {
+    /** The layers with the areas that hooks of a run develop; all of them where bars run on. */
+    private List<BarLayer> hooked(Region r, List<BarFit.Layer> layers, double run) {
+        double h = r.span().shape().depth();
+        List<BarLayer> out = new ArrayList<>();
+        for (BarFit.Layer l : layers) {
+            double share = Double.isInfinite(run) ? 1
+                : Math.min(1, ANCHOR_MARGIN * run / code.hookLength(l.bar(), r.span().material().fc(), basis.fy(), Trace.OFF));
+            out.add(new BarLayer(h - l.offset(), share * l.count() * l.bar().area()));
+        }
+        return out;
+    }
+
+    /** Whether bars of a choice fit into the web of a region and leave its section tension-controlled. */
+    boolean serves(BeamCage.Face face, int number, Choice c) {
         BeamLine.Span span = line.spans().get(Math.min(number, line.spans().size() - 1));
+        List<BarFit.Layer> placed = BarFit.place(span.shape().webWidth(), basis, stirrup, c.through(), c.throughBar(), c.added(), c.addedBar(),
+            c.layers().stream().anyMatch(BarFit.Layer::pairs));
+        if (placed == null || !placed.equals(c.layers())) {
+            return false;
+        }
         double h = span.shape().depth();
         List<BarLayer> bars = c.layers().stream().map(l -> new BarLayer(h - l.offset(), l.count() * l.bar().area()))
             .toList();

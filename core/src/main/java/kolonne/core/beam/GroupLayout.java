@@ -130,7 +130,7 @@ final class GroupLayout {
         }
         double missing = code.inflectionPart() * total - passing;
         if (missing > 1e-6 * total && shorter != null) {
-            int more = Math.min(shorter.count(), Math.max(1, (int) Math.ceil(missing / shorter.bar().area() - 1e-9)));
+            int more = shorter.pairs() ? shorter.count() : Math.min(shorter.count(), Math.max(1, (int) Math.ceil(missing / shorter.bar().area() - 1e-9)));
             double to = runTo(span, shorter, right, x);
             groups.remove(shorter);
             groups.add(part(shorter, more, right ? shorter.from() : to, right ? to : shorter.to()));
@@ -191,7 +191,7 @@ final class GroupLayout {
             FlexureChoice.Choice strongest = choices[s];
             while (s + 1 < choices.length && runs[s + 1] != null && runs[s + 1][0] < to) {
                 FlexureChoice.Choice stronger = choices[s + 1].area() > strongest.area() ? choices[s + 1] : strongest;
-                if (!choice.ductile(face, s, stronger) || !choice.ductile(face, s + 1, stronger)) {
+                if (!choice.serves(face, s, stronger) || !choice.serves(face, s + 1, stronger)) {
                     double middle = (runs[s + 1][0] + to) / 2;
                     to = middle - 1;
                     runs[s + 1][0] = middle + 1;
@@ -229,7 +229,7 @@ final class GroupLayout {
         double further = code.pairStagger(g.bar());
         double from = !g.hookFrom() && PairCheck.inSpan(line, g.from()) ? Math.max(start(line, basis), g.from() - further) : g.from();
         double to = !g.hookTo() && PairCheck.inSpan(line, g.to()) ? Math.min(end(line, basis), g.to() + further) : g.to();
-        if (from == g.from() && to == g.to()) {
+        if (from == g.from() && to == g.to() || g.count() < 2) {
             return List.of(g);
         }
         return List.of(g.between(g.count() / 2, g.from(), g.to()), g.between(g.count() - g.count() / 2, from, to));

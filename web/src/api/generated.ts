@@ -2570,6 +2570,7 @@ export interface components {
             cases: components["schemas"]["SketchCase"][];
             loads: components["schemas"]["SketchLoad"][];
             patternLive: boolean;
+            code: string;
         };
         Calculation: {
             heading: string;
@@ -2633,6 +2634,7 @@ export interface components {
             head: string;
             cases: components["schemas"]["SketchCase"][];
             loads: components["schemas"]["ColumnSketchLoad"][];
+            code: string;
         };
         ColumnSketchLoad: {
             loadCase: string;
@@ -3028,6 +3030,7 @@ export interface components {
             vc: number;
             vn: number;
             vLimit: number;
+            ve: number;
             t: number;
             comboT: string;
             tn: number;
@@ -3231,6 +3234,7 @@ export interface components {
         SketchPreview: {
             findings: components["schemas"]["FindingDto"][];
             combinations: number;
+            standard: string;
             forceUnit: string;
             momentUnit: string;
             envelopes: components["schemas"]["EnvelopeDto"][];

@@ -56,6 +56,14 @@ describe('the beam sheet', () => {
     expect(hatched()).toBeGreaterThan(0)
   })
 
+  it('draws the shear of a ductile frame only where there is one', () => {
+    const { container, rerender } = render(<Around><BeamSheet id="p" beam={beam} units={SI} /></Around>)
+    expect(container.querySelectorAll('.sway')).toHaveLength(0)
+    rerender(<Around><BeamSheet id="p" beam={{ ...beam, points: beam.points.map((p) => ({ ...p, ve: 180 })) }} units={SI} /></Around>)
+    expect(container.querySelectorAll('.sway')).toHaveLength(2)
+    expect(screen.getByText(/strength of the ends dash-dotted/)).toBeInTheDocument()
+  })
+
   it('reads in US customary units', () => {
     render(<Around><BeamSheet id="p" beam={beam} units={US} /></Around>)
     expect(screen.getByText(/moment, kip·ft/)).toBeInTheDocument()

@@ -39,9 +39,10 @@ export function MomentDiagram({ beam, axis, widthPx, units, station }: Props) {
 /** Shear demand against stirrups with concrete (line), concrete alone (dotted) and the limit (dashed). */
 export function ShearDiagram({ beam, axis, widthPx, units, station }: Props) {
   const pts = beam.points
-  const largest = Math.max(...pts.map((p) => Math.max(p.vn, Math.abs(p.vMax), Math.abs(p.vMin))))
+  const sway = Math.max(...pts.map((p) => p.ve))
+  const largest = Math.max(sway, ...pts.map((p) => Math.max(p.vn, Math.abs(p.vMax), Math.abs(p.vMin))))
   const limitShown = Math.min(...pts.map((p) => p.vLimit)) < 1.6 * largest
-  const values = pts.flatMap((p) => [p.vn, -p.vn, p.vMax, p.vMin, ...(limitShown ? [p.vLimit, -p.vLimit] : [])])
+  const values = pts.flatMap((p) => [p.vn, -p.vn, p.ve, -p.ve, p.vMax, p.vMin, ...(limitShown ? [p.vLimit, -p.vLimit] : [])])
   const y = scaleOf(values, 22, 148, false)
   const at = pts[station]!
   const fails = beam.checks.some((c) => c.kind === 'shear' && !c.satisfied)
@@ -50,7 +51,7 @@ export function ShearDiagram({ beam, axis, widthPx, units, station }: Props) {
   return (
     <svg width={widthPx} height={154} role="img" aria-label="Shear, demand against capacity">
       <text x={axis.left - 28} y={12} className="axis-text">
-        shear, {units.force} — demand filled, stirrups line, concrete dotted{limitShown ? ', limit dashed' : `, limit ${force(forceIn(Math.min(...pts.map((p) => p.vLimit)), units))} off the scale`}
+        shear, {units.force} — demand filled, stirrups line, concrete dotted{sway > 0 ? ', strength of the ends dash-dotted' : ''}{limitShown ? ', limit dashed' : `, limit ${force(forceIn(Math.min(...pts.map((p) => p.vLimit)), units))} off the scale`}
       </text>
       <polygon className="demand" points={filled(pts, (p) => Math.max(0, p.vMax), axis, y)} />
       <polygon className="demand" points={filled(pts, (p) => Math.min(0, p.vMin), axis, y)} />
@@ -62,6 +63,8 @@ export function ShearDiagram({ beam, axis, widthPx, units, station }: Props) {
       {curve((p) => -p.vn, 'capacity')}
       {curve((p) => p.vc, 'dotted')}
       {curve((p) => -p.vc, 'dotted')}
+      {sway > 0 && curve((p) => p.ve, 'sway')}
+      {sway > 0 && curve((p) => -p.ve, 'sway')}
       {limitShown && curve((p) => p.vLimit, 'limit')}
       {limitShown && curve((p) => -p.vLimit, 'limit')}
       <circle className="dot" cx={axis.x(at.x)} cy={y(v)} r={2.6} />

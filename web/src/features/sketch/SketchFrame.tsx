@@ -1,5 +1,5 @@
 import { keepPreviousData, useMutation, useQuery } from '@tanstack/react-query'
-import { Button, Segmented, Tooltip } from 'antd'
+import { Button, Select, Tooltip } from 'antd'
 import { useEffect, useState, type ReactNode } from 'react'
 import { Link, useNavigate } from 'react-router'
 import { api, type ApiError, type BeamSketch, type ColumnSketch, type Project, type SketchPreview } from '../../api/client'
@@ -21,6 +21,9 @@ interface Props<T extends BeamSketch | ColumnSketch> {
   children: ReactNode
 }
 
+/** Design codes with their units. */
+const CODES = [{ value: 'aci-318m-19', label: 'ACI 318M-19, SI' }, { value: 'aci-318-19', label: 'ACI 318-19, US' }, { value: 'en-1992-1-1', label: 'EN 1992-1-1' }]
+
 /** The page of a small model: what is drawn up on the left, its live picture on the right, and the way to a project. */
 export function SketchFrame<T extends BeamSketch | ColumnSketch>(p: Props<T>) {
   const navigate = useNavigate()
@@ -30,6 +33,7 @@ export function SketchFrame<T extends BeamSketch | ColumnSketch>(p: Props<T>) {
     queryKey: ['sketch', p.kind, settled], queryFn: ({ signal }) => api.sketchPreview(p.kind, settled, signal), placeholderData: keepPreviousData, staleTime: Infinity,
   })
   const make = useMutation<Project, ApiError>({ mutationFn: () => api.sketchCreate(p.kind, s), onSuccess: (row) => void navigate(`/p/${row.id}/results`) })
+  const toUnits = (units: string) => (units === s.units ? s : p.toUnits(s, units))
   const bad = preview.data?.findings.some((f) => f.severity === 'fails') ?? true
   return (
     <div className="front">
@@ -42,7 +46,7 @@ export function SketchFrame<T extends BeamSketch | ColumnSketch>(p: Props<T>) {
             <h1><InlineText value={s.name} label="Name" onCommit={(name) => set({ ...s, name })} /></h1>
             <span className="soft">{p.title}</span>
             <span className="spring" />
-            <Segmented size="small" aria-label="Units" value={s.units} options={['SI', 'US']} onChange={(u) => u !== s.units && set(p.toUnits(s, u))} />
+            <Select size="small" aria-label="Design code" value={s.code || (s.units === 'US' ? 'aci-318-19' : 'aci-318m-19')} options={CODES} style={{ width: 150 }} onChange={(code) => set({ ...(code === 'aci-318-19' ? toUnits('US') : toUnits('SI')), code })} />
             <Tooltip title="Undo (Ctrl Z)"><button type="button" className="pill button" aria-label="Undo" disabled={!p.draft.canUndo} onClick={p.draft.undo}>↶</button></Tooltip>
             <Tooltip title="Redo (Ctrl Shift Z)"><button type="button" className="pill button" aria-label="Redo" disabled={!p.draft.canRedo} onClick={p.draft.redo}>↷</button></Tooltip>
             <button type="button" className="pill button" onClick={p.draft.reset}>Start afresh</button>
@@ -55,7 +59,7 @@ export function SketchFrame<T extends BeamSketch | ColumnSketch>(p: Props<T>) {
           {preview.data && <FindingList findings={preview.data.findings} />}
           <p className="sketch-foot">
             <Button type="primary" disabled={bad} loading={make.isPending} onClick={() => make.mutate()}>Make it a project and design it</Button>
-            {preview.data && !bad && <span className="soft">{preview.data.combinations} strength combinations by ACI 318-19 table 5.3.1</span>}
+            {preview.data && !bad && <span className="soft">{preview.data.combinations} strength combinations by {preview.data.standard}</span>}
           </p>
           {make.isError && <ErrorView error={make.error} />}
         </div>

@@ -6,6 +6,7 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import kolonne.core.analysis.Analysis;
 import kolonne.core.basis.Basis;
 import kolonne.core.check.CheckResult;
@@ -32,6 +33,7 @@ public final class BeamCheck {
     private final Governing governing = new Governing();
     private final double[] torques;
     private final BeamTorsionCheck torsion;
+    private final Optional<CapacityShear> capacityShear;
     private final Map<FlexureKey, FlexuralStrength> strengths = new HashMap<>();
 
     private record FlexureKey(Shape shape, double fc, boolean sagging, List<BarLayer> layers) {}
@@ -43,6 +45,7 @@ public final class BeamCheck {
         this.basis = context.basis();
         this.code = basis.designCode();
         this.bars = new BarsAt(line, cage, basis);
+        this.capacityShear = CapacityShear.of(line, cage, context);
         this.torques = BeamTorsion.torques(line, context);
         this.torsion = new BeamTorsionCheck(line, cage, context, torques, bars, governing, (x, span) -> bars.shear(x, span, Trace.OFF));
     }
@@ -183,7 +186,12 @@ public final class BeamCheck {
         ShearStrength shear = bars.shear(s.x(), span, Trace.OFF);
         return new BeamDesign.Point(s.x(), s.span(), mPos, combo[0], mNeg, combo[1], strength(s.x(), span, true).phiMn(),
             -strength(s.x(), span, false).phiMn(), vMax, combo[2], vMin, combo[3], shear.concrete(), shear.total(),
-            shear.limit(), t, combo[4], torsion.capacity(s, span, shear, combo[4]));
+            shear.limit(), ve(i), t, combo[4], torsion.capacity(s, span, shear, combo[4]));
+    }
+
+    private double ve(int i) {
+        BeamLine.Station s = line.stations().get(i);
+        return capacityShear.map(c -> c.at(new BeamShearCheck.Place(s.x(), s.span(), i, i, 0))).orElse(0.0);
     }
 
     private FlexuralStrength strength(double x, BeamLine.Span span, boolean sagging) {
@@ -333,7 +341,7 @@ public final class BeamCheck {
         c.explainFlexure(p, span, true, t);
         c.explainFlexure(p, span, false, t);
         c.explainShear(p, span, t);
-        CapacityShear.of(line, cage, c.context).ifPresent(v -> v.explain(line.stations().get(station), t));
+        c.capacityShear.ifPresent(v -> v.explain(line.stations().get(station), t));
         c.torsion.explain(p, span, station, t);
         c.code.crackWidth().ifPresent(rules -> new CrackCheck(line, cage, c.context, c.bars, c.governing, rules).explain(station, t));
         c.explainSpan(span, t);

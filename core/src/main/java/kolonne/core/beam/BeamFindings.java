@@ -94,7 +94,9 @@ final class BeamFindings {
             case DEFLECTION -> "Make the span deeper, add tension or compression bars, or use stronger concrete.";
             case CRACK -> "Add bars or use smaller ones closer together, or make the section deeper.";
             case STEEL_OVER_CAP -> "Make the section larger, or use stronger concrete or steel.";
-            case ANCHORAGE -> "Use smaller bars at the end, a deeper support, or stronger concrete.";
+            case ANCHORAGE -> kind.equals("ductile-column-depth") ? "Use smaller bars, or a deeper column."
+                : kind.equals("lap-place") ? "Have longer bars delivered, or lap them elsewhere." : kind.equals("pair-ends") ? "Let one bar of each two run on further."
+                : "Use smaller bars at the end, a deeper support, or stronger concrete.";
             case TIE_ARRANGEMENT -> "Use more legs, or fewer and larger bars.";
             case GEOMETRY -> kind.equals("ductile-width") ? "Make the beam wider." : "Make the beam shallower, or the span longer.";
             case OUT_OF_SCOPE -> kind.equals("deep-beam") ? "Design it by strut and tie, by hand."

@@ -4,7 +4,7 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import kolonne.core.combination.AciCombinations;
+import kolonne.core.combination.CombinationStandard;
 import kolonne.core.model.AnalysisOptions;
 import kolonne.core.model.Building;
 import kolonne.core.model.Direction;
@@ -23,10 +23,11 @@ import kolonne.core.section.Shape;
 /**
  * A straight beam over supports. Support i stands before span i; there is one more support than there are spans.
  *
+ * @param combinations standard that load cases are combined by
  * @param patternLive whether arrangements of the live load are generated
  */
 public record ContinuousBeam(String name, String unitSystem, Material concrete, List<Span> spans, List<Stand> stands,
-                             List<LoadCase> cases, List<Load> loads, boolean patternLive) {
+                             List<LoadCase> cases, List<Load> loads, boolean patternLive, CombinationStandard combinations) {
     /** What carries the beam at a support. */
     public enum Kind { FREE, PINNED, FIXED, COLUMNS }
 
@@ -91,7 +92,7 @@ public record ContinuousBeam(String name, String unitSystem, Material concrete, 
                 b.patternLive);
             return new Building(b.name, b.unitSystem, options, storeys(), List.of(), joints, List.of(b.concrete),
                 List.copyOf(sections.values()), members, supports, List.of(), List.of(), List.of(), b.cases, loads, List.of(),
-                List.of(), List.of(), AciCombinations.of(b.cases), List.of());
+                List.of(), List.of(), b.combinations.of(b.cases), List.of());
         }
 
         private List<Storey> storeys() {

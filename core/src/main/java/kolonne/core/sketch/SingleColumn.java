@@ -2,7 +2,7 @@ package kolonne.core.sketch;
 
 import java.util.ArrayList;
 import java.util.List;
-import kolonne.core.combination.AciCombinations;
+import kolonne.core.combination.CombinationStandard;
 import kolonne.core.model.AnalysisOptions;
 import kolonne.core.model.Building;
 import kolonne.core.model.Direction;
@@ -26,7 +26,7 @@ import kolonne.core.section.Shape;
  * @param head   what holds the head; it is always free to move down
  */
 public record SingleColumn(String name, String unitSystem, Material concrete, double height, Shape shape, End foot, End head,
-                           List<LoadCase> cases, List<Load> loads) {
+                           List<LoadCase> cases, List<Load> loads, CombinationStandard combinations) {
     /** How an end is held: free (head only), against moving sideways, or against turning as well. */
     public enum End { FREE, PINNED, FIXED }
 
@@ -68,7 +68,7 @@ public record SingleColumn(String name, String unitSystem, Material concrete, do
         return new Building(name, unitSystem, AnalysisOptions.STANDARD, List.of(new Storey("foot", "Foot", 0),
             new Storey("head", "Head", height)), List.of(), joints, List.of(concrete), List.of(new Section(shape.label(), shape)),
             List.of(new Member("C1", Role.COLUMN, "foot", "head", shape.label(), concrete.id(), 0, null, null, 0, 0, null)), supports,
-            List.of(), List.of(), List.of(), cases, memberLoads, List.of(), jointLoads, List.of(), AciCombinations.of(cases), List.of());
+            List.of(), List.of(), List.of(), cases, memberLoads, List.of(), jointLoads, List.of(), combinations.of(cases), List.of());
     }
 
     private void spread(List<MemberLoad> out, String loadCase, Direction d, double q) {

@@ -9,6 +9,8 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Set;
+import kolonne.core.basis.Basis;
+import kolonne.core.combination.CombinationStandard;
 import kolonne.core.finding.Finding;
 import kolonne.core.finding.Severity;
 import kolonne.core.model.Building;
@@ -32,6 +34,7 @@ public final class SketchFile {
 
     private final List<Finding> findings = new ArrayList<>();
     private ModelUnits u;
+    private String code = "";
 
     private SketchFile() {}
 
@@ -48,18 +51,19 @@ public final class SketchFile {
     /** @param span from 0. @param kind distributed, point or moment */
     public record SketchLoad(int span, String loadCase, String kind, double from, double to, double value, double valueTo) {}
 
+    /** @param code key of the design code that combinations are made for; ACI 318-19 of the units if left out */
     public record BeamSketch(String name, String units, double fc, List<SketchSpan> spans, List<SketchStand> supports, List<SketchCase> cases,
-                          List<SketchLoad> loads, boolean patternLive) {}
+                          List<SketchLoad> loads, boolean patternLive, String code) {}
 
     public record ColumnSketchLoad(String loadCase, double axial, double hx, double hy, double mxHead, double myHead, double mxFoot,
                                 double myFoot, double qx, double qy) {}
 
-    /** @param foot pinned or fixed. @param head free, pinned or fixed */
+    /** @param foot pinned or fixed. @param head free, pinned or fixed. @param code as of a beam */
     public record ColumnSketch(String name, String units, double fc, double height, SketchSection section, String foot, String head,
-                            List<SketchCase> cases, List<ColumnSketchLoad> loads) {}
+                            List<SketchCase> cases, List<ColumnSketchLoad> loads, String code) {}
 
-    /** The model of a sketch; building is null if it cannot be made. */
-    public record Read(Building building, List<Finding> findings) {
+    /** The model of a sketch; building is null if it cannot be made. @param code of the basis to begin with */
+    public record Read(Building building, String code, List<Finding> findings) {
         public boolean sound() {
             return building != null && findings.stream().noneMatch(f -> f.severity() == Severity.FAILS);
         }
@@ -81,10 +85,10 @@ public final class SketchFile {
 
     private Read read(Building b) {
         if (b == null) {
-            return new Read(null, findings);
+            return new Read(null, code, findings);
         }
         findings.addAll(ModelCheck.run(b));
-        return new Read(b, findings);
+        return new Read(b, code, findings);
     }
 
     private <T> T parse(byte[] bytes, Class<T> type) {
@@ -115,11 +119,15 @@ public final class SketchFile {
         return v == Math.rint(v) ? String.format(Locale.ROOT, "%.0f", v) : String.format(Locale.ROOT, "%.3g", v);
     }
 
-    private boolean commonSound(String name, String units, double fc, List<SketchCase> cases) {
+    private boolean commonSound(String name, String units, String given, double fc, List<SketchCase> cases) {
         u = units == null ? null : ModelUnits.of(units);
         if (bad(u == null, "units", "The units are " + units + ".", "Use SI or US.")) {
             return false;
         }
+        boolean us = u.name().equals("US");
+        code = given == null ? us ? "aci-318-19" : "aci-318m-19" : given;
+        bad(!Basis.CODES.contains(code) || us != code.equals("aci-318-19"), "code", "The design code is " + code + " with units " + u.name() + ".",
+            "Use aci-318m-19 or en-1992-1-1 with SI units, aci-318-19 with US units.");
         bad(name == null || name.isBlank(), "name", "The name is empty.", "Give the project a name.");
         bad(!(fc > 0), "concrete", "The strength of the concrete is " + number(fc) + ".", "Give f'c.");
         if (absent(cases, "load cases")) {
@@ -151,7 +159,7 @@ public final class SketchFile {
     }
 
     private boolean beamSound(BeamSketch b) {
-        if (!commonSound(b.name(), b.units(), b.fc(), b.cases())) {
+        if (!commonSound(b.name(), b.units(), b.code(), b.fc(), b.cases())) {
             return false;
         }
         if (absent(b.spans(), "spans") | absent(b.supports(), "supports") | absent(b.loads(), "loads")) {
@@ -252,7 +260,8 @@ public final class SketchFile {
 
     private Material concrete(double fc) {
         double mpa = fc * u.stress();
-        return new Material("concrete", mpa, 4700 * Math.sqrt(mpa), 0.2, WEIGHT); // ACI 318M-19 19.2.2.1 b
+        double e = eurocode() ? 22_000 * Math.pow((mpa + 8) / 10, 0.3) : 4700 * Math.sqrt(mpa); // EN 1992-1-1 table 3.1, ACI 318M-19 19.2.2.1 b
+        return new Material("concrete", mpa, e, 0.2, WEIGHT);
     }
 
     private List<LoadCase> cases(List<SketchCase> all) {
@@ -265,7 +274,7 @@ public final class SketchFile {
             b.spans().stream().map(s -> new ContinuousBeam.Span(s.length() * u.length(), shape(s.section()))).toList(),
             b.supports().stream().map(s -> new ContinuousBeam.Stand(stand(s.kind()), s.below() * u.length(), s.above() * u.length(),
                 stand(s.kind()) == ContinuousBeam.Kind.COLUMNS ? shape(s.column()) : null, s.pinnedFoot())).toList(),
-            cases(b.cases()), (b.loads() == null ? List.<SketchLoad>of() : b.loads()).stream().map(this::load).toList(), b.patternLive());
+            cases(b.cases()), (b.loads() == null ? List.<SketchLoad>of() : b.loads()).stream().map(this::load).toList(), b.patternLive(), standard());
     }
 
     private ContinuousBeam.Load load(SketchLoad l) {
@@ -277,7 +286,7 @@ public final class SketchFile {
     }
 
     private boolean columnSound(ColumnSketch c) {
-        if (!commonSound(c.name(), c.units(), c.fc(), c.cases())) {
+        if (!commonSound(c.name(), c.units(), c.code(), c.fc(), c.cases())) {
             return false;
         }
         if (absent(c.loads(), "loads")) {
@@ -312,6 +321,14 @@ public final class SketchFile {
         return new SingleColumn(c.name().strip(), u.name(), concrete(c.fc()), c.height() * u.length(), shape(c.section()), end(c.foot()),
             end(c.head()), cases(c.cases()), (c.loads() == null ? List.<ColumnSketchLoad>of() : c.loads()).stream()
                 .map(l -> new SingleColumn.Load(l.loadCase(), l.axial() * f, l.hx() * f, l.hy() * f, l.mxHead() * m, l.myHead() * m,
-                    l.mxFoot() * m, l.myFoot() * m, l.qx() * u.lineLoad(), l.qy() * u.lineLoad())).toList());
+                    l.mxFoot() * m, l.myFoot() * m, l.qx() * u.lineLoad(), l.qy() * u.lineLoad())).toList(), standard());
+    }
+
+    private CombinationStandard standard() {
+        return eurocode() ? CombinationStandard.EN_1990 : CombinationStandard.ACI_318;
+    }
+
+    private boolean eurocode() {
+        return code.startsWith("en");
     }
 }

@@ -96,4 +96,15 @@ class SketchFileTest {
             assertFalse(column(s).findings().isEmpty(), s);
         }
     }
+
+    @Test
+    void theDesignCodeDecidesTheCombinationsAndGoesWithItsUnits() {
+        SketchFile.Read en = SketchFile.beam(BEAM.replace("\"units\":\"SI\"", "\"units\":\"SI\",\"code\":\"en-1992-1-1\"").getBytes(java.nio.charset.StandardCharsets.UTF_8));
+        assertTrue(en.sound(), en.findings().toString());
+        assertEquals("en-1992-1-1", en.code());
+        assertTrue(en.building().combinations().stream().anyMatch(c -> c.name().startsWith("1.35G")));
+        assertEquals(22_000 * Math.pow(3.8, 0.3), en.building().materials().get(0).E(), 1, "Ecm of C30 (table 3.1)");
+        SketchFile.Read bad = SketchFile.beam(BEAM.replace("\"units\":\"SI\"", "\"units\":\"SI\",\"code\":\"aci-318-19\"").getBytes(java.nio.charset.StandardCharsets.UTF_8));
+        assertTrue(!bad.sound() && bad.findings().toString().contains("aci-318-19"), bad.findings().toString());
+    }
 }

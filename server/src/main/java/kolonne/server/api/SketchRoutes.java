@@ -9,6 +9,7 @@ import kolonne.core.analysis.Analysis;
 import kolonne.core.analysis.AnalysisFailed;
 import kolonne.core.analysis.FrameAnalysis;
 import kolonne.core.demand.Demands;
+import kolonne.core.combination.CombinationStandard;
 import kolonne.core.finding.Finding;
 import kolonne.core.model.BuildingIndex;
 import kolonne.core.model.Member;
@@ -41,8 +42,8 @@ final class SketchRoutes {
     record EnvelopeDto(String member, double[] x, double[] myHigh, double[] myLow, double[] vzHigh, double[] vzLow, double[] nLow,
                        double[] mzHigh, double[] mzLow) {}
 
-    /** @param envelopes of the beam's spans, or of the column; empty while the sketch is not sound */
-    record SketchPreview(List<Problem.FindingDto> findings, int combinations, String forceUnit, String momentUnit,
+    /** @param standard that the combinations are made by. @param envelopes of the beam's spans, or of the column; empty while the sketch is not sound */
+    record SketchPreview(List<Problem.FindingDto> findings, int combinations, String standard, String forceUnit, String momentUnit,
                          List<EnvelopeDto> envelopes) {}
 
     private void preview(Context c, Function<byte[], SketchFile.Read> reader) {
@@ -61,7 +62,8 @@ final class SketchRoutes {
                 findings.addAll(e.findings());
             }
         }
-        c.json(new SketchPreview(Problem.FindingDto.of(findings), combinations, us ? "kip" : "kN", us ? "kip·ft" : "kNm", envelopes));
+        c.json(new SketchPreview(Problem.FindingDto.of(findings), combinations,
+            (r.code().startsWith("en") ? CombinationStandard.EN_1990 : CombinationStandard.ACI_318).words(), us ? "kip" : "kN", us ? "kip·ft" : "kNm", envelopes));
     }
 
     private static List<EnvelopeDto> envelopes(Analysis a, boolean us) {
@@ -107,6 +109,6 @@ final class SketchRoutes {
             throw new BadRequest(Problem.of(422, "sketch", "The sketch is not complete.", r.findings()));
         }
         c.status(201);
-        ProjectRoutes.answer(c, projects.create(r.building()));
+        ProjectRoutes.answer(c, projects.create(r.building(), r.code()));
     }
 }

@@ -78,14 +78,14 @@ public final class Projects {
         });
     }
 
-    /** Stores a model drawn up in the application as a project; it is analysed first. */
-    public ProjectRow create(Building b) {
+    /** Stores a model drawn up in the application as a project that begins with a code's standard basis; it is analysed first. */
+    public ProjectRow create(Building b, String code) {
         try {
             FrameAnalysis.solve(new BuildingIndex(b));
         } catch (AnalysisFailed e) {
             throw new Jobs.Refused(e.findings());
         }
-        Basis basis = Basis.standard(b.unitSystem().equals("US"));
+        Basis basis = Basis.standard(code);
         return store.create(cut(b.name()), "drawn up in Kolonne", ModelWriter.json(b), BasisFile.write(basis));
     }
 

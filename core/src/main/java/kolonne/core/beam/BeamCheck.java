@@ -75,8 +75,11 @@ public final class BeamCheck {
         new CutOffCheck(line, cage, own, c.bars, c.governing, (x, span) -> c.bars.shear(x, span, Trace.OFF)).run(profile);
         new DeflectionCheck(line, own, c.governing, deflections).run();
         c.code.crackWidth().ifPresent(rules -> new CrackCheck(line, cage, own, c.bars, c.governing, rules).run());
+        c.code.flangeShear().ifPresent(rules -> FlangeShearCheck.run(line, own, c.governing, profile, rules));
         List<CheckResult> checks = c.governing.results();
-        return new BeamDesign(line, cage, own.own(), checks, profile, deflections, BeamFindings.of(line, checks, own));
+        List<Finding> findings = new ArrayList<>(BeamFindings.of(line, checks, own));
+        c.code.flangeShear().flatMap(rules -> FlangeShearCheck.note(line, own, profile, rules)).ifPresent(findings::add);
+        return new BeamDesign(line, cage, own.own(), checks, profile, deflections, findings);
     }
 
     private List<BeamDesign.Point> profile() {

@@ -108,6 +108,9 @@ public interface DesignCode {
     /** Where the code speaks of loads on ledges. */
     String ledgeClause();
 
+    /** Shear between web and flange; empty for codes that ask for no check of it. */
+    Optional<FlangeShear> flangeShear();
+
     /** Distance between the points of zero moment of a span of a line [mm]. */
     double zeroMomentLength(double clearSpan, boolean cantilever, int spans, int span);
 

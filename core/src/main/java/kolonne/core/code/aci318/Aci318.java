@@ -9,6 +9,7 @@ import kolonne.core.code.ConcreteCurve;
 import kolonne.core.code.CrackWidth;
 import kolonne.core.code.DesignCode;
 import kolonne.core.code.DuctileFrame;
+import kolonne.core.code.FlangeShear;
 import kolonne.core.code.Serviceability;
 import kolonne.core.code.ShearInput;
 import kolonne.core.code.ShearStrength;
@@ -236,6 +237,12 @@ public final class Aci318 implements DesignCode {
     @Override
     public String ledgeClause() {
         return "16.5";
+    }
+
+    /** Section 6.3.2 asks for none. */
+    @Override
+    public Optional<FlangeShear> flangeShear() {
+        return Optional.empty();
     }
 
     @Override

@@ -11,6 +11,7 @@ import kolonne.core.code.ConcreteCurve;
 import kolonne.core.code.CrackWidth;
 import kolonne.core.code.DesignCode;
 import kolonne.core.code.DuctileFrame;
+import kolonne.core.code.FlangeShear;
 import kolonne.core.code.Serviceability;
 import kolonne.core.code.ShearInput;
 import kolonne.core.code.ShearStrength;
@@ -248,6 +249,11 @@ public final class En1992 implements DesignCode {
     @Override
     public String ledgeClause() {
         return "6.5, annex J.3";
+    }
+
+    @Override
+    public Optional<FlangeShear> flangeShear() {
+        return Optional.of(new EnFlangeShear(this, shear));
     }
 
     @Override

@@ -2768,6 +2768,7 @@ export interface components {
             widthLeastMm: number;
             widthMostMm: number;
             sizeStepMm: number;
+            roofDeflection: number;
         };
         EditsDto: {
             edits: {

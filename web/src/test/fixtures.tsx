@@ -71,7 +71,7 @@ export const interaction: Interaction = {
 export const basis: Basis = {
   name: 'Standard, SI', code: 'aci-318m-19', fyMpa: 420, fytMpa: 420, beamCoverMm: 40, columnCoverMm: 40, aggregateMm: 20, beamBars: ['T16', 'T20'], columnBars: ['T20', 'T25'],
   stirrups: ['T10'], spacingStepMm: 25, spacingLeastMm: 75, spacingMostMm: 300, zonesMost: 3, legsMost: 6, layersMost: 2, practicalCap: 0.04, preference: 'least-steel',
-  liveDeflection: 360, lastingDeflection: 240, swayX: 'from-model', swayY: 'from-model', redistribution: 0, national: {}, slabFlanges: false, bundles: false, stockLengthMm: 12000, ductility: 'none', bandFrom: 0.7, bandTo: 1, depthLeastMm: 200, depthMostMm: 1500, widthLeastMm: 200, widthMostMm: 900, sizeStepMm: 50,
+  liveDeflection: 360, lastingDeflection: 240, swayX: 'from-model', swayY: 'from-model', redistribution: 0, national: {}, slabFlanges: false, bundles: false, stockLengthMm: 12000, ductility: 'none', bandFrom: 0.7, bandTo: 1, depthLeastMm: 200, depthMostMm: 1500, widthLeastMm: 200, widthMostMm: 900, sizeStepMm: 50, roofDeflection: 180,
 }
 
 export const state: State = { version: 5, designed: 5, current: true, doing: '', done: 0, total: 0, findings: [], totals: null }

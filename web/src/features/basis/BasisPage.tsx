@@ -91,7 +91,7 @@ export function BasisPage({ id, state }: { id: string; state?: State }) {
           <h2>Stirrups</h2>
           {numbers(STIRRUPS)}
           <h2>Deflection of beams</h2>
-          {numbers(code.parameters.length > 0 ? DEFLECTION.slice(1) : DEFLECTION)}
+          {numbers(code.parameters.length > 0 ? DEFLECTION.slice(2) : DEFLECTION)}
           {code.parameters.length > 0 && <p className="soft">Under sustained load the deflection is at most the span over 250 (7.4.1). What comes after the partitions is limited where they are likely to be damaged: give 480 or more.</p>}
         </section>
       </div>

@@ -28,7 +28,8 @@ export const STIRRUPS: NumberField[] = [
   { key: 'legsMost', name: 'Most legs', kind: 'count', least: 2, most: 12, help: 'Stirrup legs across a beam.' },
 ]
 export const DEFLECTION: NumberField[] = [
-  { key: 'liveDeflection', name: 'Live load, span over', kind: 'count', least: 100, most: 2000, help: 'Immediate deflection under live load at most the span over this (24.2.2): 360 for floors.' },
+  { key: 'liveDeflection', name: 'Live load, span over', kind: 'count', least: 100, most: 2000, help: 'Immediate deflection of floors under live load at most the span over this (24.2.2): 360 for floors.' },
+  { key: 'roofDeflection', name: 'Live load on roofs, span over', kind: 'count', least: 100, most: 2000, help: 'The same of roofs (24.2.2): 180. A roof is a level with roof live load or snow and no other live load.' },
   { key: 'lastingDeflection', name: 'After partitions, span over', kind: 'count', least: 100, most: 2000, help: 'Long-term deflection and live load together (24.2.2): 240, or 480 where partitions are likely to be damaged; a deep span is then no substitute.' },
 ]
 export const MOMENTS: NumberField[] = [

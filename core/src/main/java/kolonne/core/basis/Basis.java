@@ -57,11 +57,12 @@ public record Basis(String name, String code, double fy, double fyt, double beam
     /**
      * Parts of the span that deflections may not pass, as divisors (ACI 318-19 table 24.2.2).
      *
-     * @param live    immediate deflection under live load, 360 for floors
+     * @param live    immediate deflection of floors under live load, 360
+     * @param roof    the same of roofs, 180
      * @param lasting what comes after the partitions: 240, or 480 where they are likely to be damaged
      */
-    public record DeflectionLimits(double live, double lasting) {
-        public static final DeflectionLimits FLOOR = new DeflectionLimits(360, 240);
+    public record DeflectionLimits(double live, double roof, double lasting) {
+        public static final DeflectionLimits FLOOR = new DeflectionLimits(360, 180, 240);
 
         /** Whether partitions are likely to be damaged: a deep span is then no substitute for computed deflections (9.3.1.1). */
         public boolean sensitive() {
@@ -95,7 +96,7 @@ public record Basis(String name, String code, double fy, double fyt, double beam
     public static Basis standard(String code) {
         return code.equals(EN)
             ? new Basis("Standard, EN", EN, 500, 500, 35, 35, 20, List.of("T16", "T20", "T25", "T32"), List.of("T16", "T20", "T25", "T32"),
-                List.of("T8", "T10", "T12"), 25, 75, 300, 3, 6, 2, 0.04, Preference.LEAST_STEEL, new DeflectionLimits(250, 250), Sway.FROM_MODEL, Sway.FROM_MODEL,
+                List.of("T8", "T10", "T12"), 25, 75, 300, 3, 6, 2, 0.04, Preference.LEAST_STEEL, new DeflectionLimits(250, 250, 250), Sway.FROM_MODEL, Sway.FROM_MODEL,
                 0, Map.of(), BeamRules.standard(false))
             : standard(code.equals("aci-318-19"));
     }
@@ -187,6 +188,7 @@ public record Basis(String name, String code, double fy, double fyt, double beam
         range(out, "legsMost", legsMost, 2, 12, "");
         range(out, "layersMost", layersMost, 1, 3, "");
         range(out, "liveDeflection", deflection.live(), 100, 2000, "");
+        range(out, "roofDeflection", deflection.roof(), 100, 2000, "");
         range(out, "lastingDeflection", deflection.lasting(), 100, 2000, "");
         range(out, "redistribution", redistribution, 0, designCode().mostRedistribution(), "");
         range(out, "practicalCap", practicalCap, 0.01, 0.08, "");

@@ -15,27 +15,28 @@ import kolonne.core.model.Purpose;
  * @param service   characteristic combinations, for immediate deflection
  * @param sustained quasi-permanent combinations, for long-term deflection
  * @param perimeter ids of the beams along the perimeter of the structure
+ * @param roof      ids of the beams of roofs
  * @param hand      what people have set, by id of the line
  * @param own       of the line that is being designed or checked
  * @param demands   of that line; null before there is one
  */
-public record BeamContext(BuildingIndex index, Demands strength, Demands service, Demands sustained, Set<String> perimeter, Basis basis,
+public record BeamContext(BuildingIndex index, Demands strength, Demands service, Demands sustained, Set<String> perimeter, Set<String> roof, Basis basis,
                           Map<String, HandCage> hand, HandCage own, LineDemands demands) {
     /** All combinations of an analysis. */
     public static BeamContext of(Analysis a, Basis basis) {
         return new BeamContext(a.index(), new Demands(a, Purpose.STRENGTH), new Demands(a, Purpose.SERVICE_CHARACTERISTIC),
-            new Demands(a, Purpose.SERVICE_QUASI_PERMANENT), PerimeterBeams.of(a.index()), basis, Map.of(), HandCage.NONE, null);
+            new Demands(a, Purpose.SERVICE_QUASI_PERMANENT), PerimeterBeams.of(a.index()), RoofBeams.of(a.index()), basis, Map.of(), HandCage.NONE, null);
     }
 
     /** The same with what people have set. */
     public BeamContext with(Map<String, HandCage> set) {
-        return new BeamContext(index, strength, service, sustained, perimeter, basis, Map.copyOf(set), HandCage.NONE, null);
+        return new BeamContext(index, strength, service, sustained, perimeter, roof, basis, Map.copyOf(set), HandCage.NONE, null);
     }
 
     /** The same for one line. */
     public BeamContext of(BeamLine line) {
         HandCage set = hand.getOrDefault(line.id(), HandCage.NONE);
-        return new BeamContext(index, strength, service, sustained, perimeter, basis, hand, set, new LineDemands(line, strength, set, basis.redistribution()));
+        return new BeamContext(index, strength, service, sustained, perimeter, roof, basis, hand, set, new LineDemands(line, strength, set, basis.redistribution()));
     }
 
     /** Combinations for strength; where demands are typed two more stand for them. */
@@ -50,12 +51,17 @@ public record BeamContext(BuildingIndex index, Demands strength, Demands service
 
     /** The same with another basis. */
     public BeamContext with(Basis other) {
-        return new BeamContext(index, strength, service, sustained, perimeter, other, hand, HandCage.NONE, null);
+        return new BeamContext(index, strength, service, sustained, perimeter, roof, other, hand, HandCage.NONE, null);
     }
 
     /** A component at a station of the line, in the sense of the line. */
     double at(BeamLine.Station s, int combination, int component) {
         return demands.at(s, combination, component);
+    }
+
+    /** Divisor of the span that limits its deflection under live load. */
+    public double liveDivisor(BeamLine.Span span) {
+        return span.members().stream().allMatch(m -> roof.contains(m.id())) ? basis.deflection().roof() : basis.deflection().live();
     }
 
     /** Part of the largest bars of a face that must run through the line (structural integrity); 0 where none must. */

@@ -55,7 +55,7 @@ final class DeflectionCheck {
             partitions(span, d, service, clause);
             return;
         }
-        add("deflection-live", "Immediate deflection, live load", d.mostLive(), d.length() / basis.deflection().live(), Quantity.DEFLECTION,
+        add("deflection-live", "Immediate deflection, live load", d.mostLive(), d.length() / context.liveDivisor(span), Quantity.DEFLECTION,
             d.x().get(d.liveAt()), span, service, clause);
         lasting(span, d, service, clause);
     }

@@ -41,7 +41,7 @@ public final class BasisFile {
                       @JsonProperty(required = true) String preference, Double liveDeflection, Double lastingDeflection,
                       @JsonProperty(required = true) String swayX, @JsonProperty(required = true) String swayY, Double redistribution, Map<String, Double> national,
                       Boolean slabFlanges, Boolean bundles, Double stockLengthMm, String ductility, Double bandFrom, Double bandTo, Double depthLeastMm,
-                      Double depthMostMm, Double widthLeastMm, Double widthMostMm, Double sizeStepMm) {}
+                      Double depthMostMm, Double widthLeastMm, Double widthMostMm, Double sizeStepMm, Double roofDeflection) {}
 
     /** @param basis null if the text is not one */
     public record Read(Basis basis, List<Finding> findings) {}
@@ -53,7 +53,7 @@ public final class BasisFile {
             b.deflection().lasting(), word(b.swayX()),
             word(b.swayY()), b.redistribution(), new TreeMap<>(b.national()), b.rules().slabFlanges(), b.rules().bundles(), b.rules().stockLength(),
             word(b.rules().ductility()), b.rules().advice().bandFrom(), b.rules().advice().bandTo(), b.rules().advice().depthLeast(),
-            b.rules().advice().depthMost(), b.rules().advice().widthLeast(), b.rules().advice().widthMost(), b.rules().advice().step());
+            b.rules().advice().depthMost(), b.rules().advice().widthLeast(), b.rules().advice().widthMost(), b.rules().advice().step(), b.deflection().roof());
     }
 
     private static double round(double v) {
@@ -112,7 +112,7 @@ public final class BasisFile {
         }
         // fields that older files do not have take the standard's value
         Basis.DeflectionLimits usual = Basis.DeflectionLimits.FLOOR;
-        Basis.DeflectionLimits limits = new Basis.DeflectionLimits(or(d.liveDeflection(), usual.live()), or(d.lastingDeflection(), usual.lasting()));
+        Basis.DeflectionLimits limits = new Basis.DeflectionLimits(or(d.liveDeflection(), usual.live()), or(d.roofDeflection(), usual.roof()), or(d.lastingDeflection(), usual.lasting()));
         Basis b = new Basis(d.name(), d.code(), d.fyMpa(), d.fytMpa(), d.beamCoverMm(), d.columnCoverMm(),
             d.aggregateMm(), d.beamBars(), d.columnBars(), d.stirrups(), d.spacingStepMm(), d.spacingLeastMm(),
             d.spacingMostMm(), d.zonesMost(), d.legsMost(), d.layersMost(), d.practicalCap(), preference, limits, swayX, swayY,

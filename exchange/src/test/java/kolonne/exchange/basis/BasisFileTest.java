@@ -44,7 +44,7 @@ class BasisFileTest {
     void fieldsThatOlderFilesDoNotHaveTakeTheStandardsValue() throws Exception {
         ObjectNode n = node(Basis.standard(true));
         n.remove(List.of("slabFlanges", "bundles", "stockLengthMm", "ductility", "bandFrom", "bandTo", "depthLeastMm", "depthMostMm", "widthLeastMm", "widthMostMm",
-            "sizeStepMm", "national", "redistribution", "liveDeflection", "lastingDeflection"));
+            "sizeStepMm", "national", "redistribution", "liveDeflection", "lastingDeflection", "roofDeflection"));
         Basis b = read(n).basis();
         assertEquals(BeamRules.standard(true), b.rules());
         assertEquals(Basis.standard(true).deflection(), b.deflection());

@@ -127,7 +127,7 @@ final class Members {
             b.cage().zones().stream().map(z -> new ZoneDto(z.span(), z.from(), z.to(), z.bar().label(), z.legs(),
                 z.spacing(), z.count())).toList(),
             b.cage().sideBars().stream().map(q -> new SideDto(q.span(), q.bar().label(), q.bar().diameter(), q.perFace(), q.from(), q.to())).toList(),
-            cuts, b.profile().stream().map(p -> point(d, p)).toList(), b.deflections().stream().map(f -> deflected(d, f)).toList(), checks(b.checks(), basis),
+            cuts, b.profile().stream().map(p -> point(d, p)).toList(), b.deflections().stream().map(f -> deflected(d, b, f)).toList(), checks(b.checks(), basis),
             Problem.FindingDto.of(b.findings()), b.governing().utilisation(), b.satisfied(), mass.steel(), mass.concrete() / 1e9,
             basis.beamCover(), basis.fy(), station >= 0 ? station : nearest(line, b.governing().x()), HandFile.dto(b.hand()), needs(d, b), legs(d, b),
             basis.designCode().catalogue().bars().stream().filter(k -> k.diameter() >= 12).map(Bar::label).toList(),
@@ -147,9 +147,9 @@ final class Members {
             .toList();
     }
 
-    private static DeflectedDto deflected(BuildingDesign d, Deflections f) {
-        Basis.DeflectionLimits limits = d.basis().deflection();
-        return new DeflectedDto(f.span(), f.x(), f.live(), f.lasting(), f.length() / limits.live(), f.length() / limits.lasting(),
+    private static DeflectedDto deflected(BuildingDesign d, BeamDesign b, Deflections f) {
+        double live = d.beamContext().liveDivisor(b.line().spans().get(f.span()));
+        return new DeflectedDto(f.span(), f.x(), f.live(), f.lasting(), f.length() / live, f.length() / d.basis().deflection().lasting(),
             d.beamContext().service().combination(f.service()).name(), d.beamContext().sustained().combination(f.sustained()).name());
     }
 

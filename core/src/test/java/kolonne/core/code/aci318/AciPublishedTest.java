@@ -35,6 +35,23 @@ class AciPublishedTest {
         assertEquals(0.9, f.phi());
     }
 
+    /** Darwin, Dolan and Nilson, flexural resistance factors R = Mn / (b d²) in 4000 psi, Grade 60 [psi]; printed without decimals. */
+    @ParameterizedTest
+    @CsvSource({"0.005,287", "0.010,547", "0.015,780"})
+    void flexuralResistance(double rho, double r) {
+        FlexuralStrength f = FlexuralStrength.of(new Shape.Rectangle(12 * IN, 23 * IN), true, List.of(new BarLayer(20 * IN, rho * 12 * 20 * IN * IN)), 4000 * PSI,
+            60_000 * PSI, Aci318.US, Trace.OFF);
+        assertEquals(r, f.Mn() / PSI / (12 * 20 * 20 * IN * IN * IN), 1.5);
+    }
+
+    /** Class B laps as published for Grade 60 in 4000 psi: 1.3 times the development length [in]. */
+    @ParameterizedTest
+    @CsvSource({"#5,30.8", "#6,37.0", "#8,61.7"})
+    void laps(String size, double in) {
+        var bar = BarCatalogue.US.find(size);
+        assertEquals(in, Aci318.US.lapLength(bar, 4000 * PSI, 60_000 * PSI, false, 2 * bar.diameter(), 2 * IN) / IN, 0.15);
+    }
+
     /** Development lengths as published for Grade 60 in 4000 psi, cases of the first row [in]; top bars 1.3 times. */
     @ParameterizedTest
     @CsvSource({"#5,23.7", "#6,28.5", "#7,41.5", "#8,47.4", "#9,53.5"})

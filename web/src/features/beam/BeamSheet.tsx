@@ -1,5 +1,6 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query'
 import { useEffect, useRef, useState } from 'react'
+import { flushSync } from 'react-dom'
 import { useSearchParams } from 'react-router'
 import { api, type Beam, type Hand, type State } from '../../api/client'
 import { axisOf, nearest } from '../../drawing/beamScene'
@@ -25,6 +26,9 @@ import { SectionPanel } from './SectionPanel'
 import { TorsionPanel } from './TorsionPanel'
 import { DEFLECTION_HEIGHT, DeflectionDiagram, MomentDiagram, ShearDiagram, TORSION_HEIGHT, TorsionDiagram } from './Diagrams'
 
+/** Width of a landscape A4 page between its margins. */
+const PAPER_PX = 1040
+
 /**
  * A beam line on one horizontal axis: elevation with bars to change, utilisation, moment, shear with torsion, deflection, sections;
  * beside it what is asked and there, and the calculation at the cursor.
@@ -44,7 +48,10 @@ export function BeamSheet({ id, beam: stored, units, state }: { id: string; beam
   useEffect(() => {
     const o = new ResizeObserver(() => setWidth(Math.max(640, host.current?.clientWidth ?? 880)))
     o.observe(host.current!)
-    return () => o.disconnect()
+    // on paper the drawing is as wide as the page, whatever the window
+    const onPaper = () => flushSync(() => setWidth(PAPER_PX))
+    window.addEventListener('beforeprint', onPaper)
+    return () => { o.disconnect(); window.removeEventListener('beforeprint', onPaper) }
   }, [])
   const fixed = Math.min(beam.points.length - 1, Number(params.get('at') ?? beam.governingStation))
   const setFixed = (i: number) => setParams({ at: String(i) }, { replace: true })

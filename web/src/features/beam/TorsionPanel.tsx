@@ -36,7 +36,6 @@ export function TorsionPanel({ id, beam, state, units, onSave }: { id: string; b
         />
         {beam.hand.torsion !== 'as-found' && <span className="hand-mark">✎ by hand</span>}
       </label>
-      <AllLines id={id} state={state} units={units} />
       {find.isError && <ErrorView error={find.error} />}
       {r && (
         <>
@@ -61,6 +60,7 @@ export function TorsionPanel({ id, beam, state, units, onSave }: { id: string; b
           {r.kind === 'compatibility' && r.edits.length === 0 && <p className="soft">It is below the cracking torque of {m(r.crackingKnm)} already.</p>}
         </>
       )}
+      <AllLines id={id} state={state} units={units} />
     </section>
   )
 }

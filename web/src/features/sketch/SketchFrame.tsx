@@ -22,7 +22,7 @@ interface Props<T extends BeamSketch | ColumnSketch> {
 }
 
 /** Design codes with their units. */
-const CODES = [{ value: 'aci-318m-19', label: 'ACI 318M-19, SI' }, { value: 'aci-318-19', label: 'ACI 318-19, US' }, { value: 'en-1992-1-1', label: 'EN 1992-1-1' }]
+const CODES = [{ value: 'aci-318m-19', label: 'ACI 318, SI' }, { value: 'aci-318-19', label: 'ACI 318, US' }, { value: 'en-1992-1-1', label: 'EN 1992' }]
 
 /** The page of a small model: what is drawn up on the left, its live picture on the right, and the way to a project. */
 export function SketchFrame<T extends BeamSketch | ColumnSketch>(p: Props<T>) {
@@ -46,7 +46,7 @@ export function SketchFrame<T extends BeamSketch | ColumnSketch>(p: Props<T>) {
             <h1><InlineText value={s.name} label="Name" onCommit={(name) => set({ ...s, name })} /></h1>
             <span className="soft">{p.title}</span>
             <span className="spring" />
-            <Select size="small" aria-label="Design code" value={s.code || (s.units === 'US' ? 'aci-318-19' : 'aci-318m-19')} options={CODES} style={{ width: 150 }} onChange={(code) => set({ ...(code === 'aci-318-19' ? toUnits('US') : toUnits('SI')), code })} />
+            <Select size="small" aria-label="Design code" value={s.code || (s.units === 'US' ? 'aci-318-19' : 'aci-318m-19')} options={CODES} style={{ width: 112 }} onChange={(code) => set({ ...(code === 'aci-318-19' ? toUnits('US') : toUnits('SI')), code })} />
             <Tooltip title="Undo (Ctrl Z)"><button type="button" className="pill button" aria-label="Undo" disabled={!p.draft.canUndo} onClick={p.draft.undo}>↶</button></Tooltip>
             <Tooltip title="Redo (Ctrl Shift Z)"><button type="button" className="pill button" aria-label="Redo" disabled={!p.draft.canRedo} onClick={p.draft.redo}>↷</button></Tooltip>
             <button type="button" className="pill button" onClick={p.draft.reset}>Start afresh</button>

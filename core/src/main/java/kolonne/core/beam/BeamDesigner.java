@@ -3,7 +3,6 @@ package kolonne.core.beam;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
-import java.util.Optional;
 import kolonne.core.basis.Basis;
 import kolonne.core.check.Governing;
 import kolonne.core.code.Bar;
@@ -92,7 +91,7 @@ public final class BeamDesigner {
     private List<BeamCage.Zone> zones(double allowance) {
         List<BeamCage.Zone> out = new ArrayList<>();
         for (BeamLine.Span s : line.spans()) {
-            out.addAll(new StirrupChoice(s, context, s.shape().depth() - allowance, shears, Optional.empty()).choose());
+            out.addAll(new StirrupChoice(s, context, s.shape().depth() - allowance, shears, List.of()).choose());
         }
         return out;
     }
@@ -104,7 +103,7 @@ public final class BeamDesigner {
         List<BeamShearCheck.Demand> with = DuctileSpans.rules(line, context).isEmpty() ? shears : BeamShearCheck.demands(line, context, torques, cage);
         List<BeamCage.Zone> out = new ArrayList<>();
         for (BeamLine.Span s : line.spans()) {
-            out.addAll(new StirrupChoice(s, context, bars.leastDepth(s), with, DuctileHoops.of(line, s, groups, context)).choose());
+            out.addAll(new StirrupChoice(s, context, bars.leastDepth(s), with, StirrupLimits.of(line, s, groups, context)).choose());
         }
         return out;
     }

@@ -8,7 +8,7 @@ import kolonne.core.code.Bar;
 import kolonne.core.code.DuctileFrame;
 
 /** Hoops of a span of a ductile frame: where they stand, how close, and how many legs hold its bars. */
-final class DuctileHoops {
+final class DuctileHoops implements StirrupLimits {
     private final BeamLine.Span span;
     private final List<BeamCage.Group> groups;
     private final Basis basis;
@@ -32,7 +32,8 @@ final class DuctileHoops {
     }
 
     /** Largest spacing of stirrups that stand between two places [mm]. */
-    double spacing(double from, double to, double d, Bar hoop) {
+    @Override
+    public double spacing(double from, double to, double d, Bar hoop) {
         double reach = DuctileSpans.hoops(span, rules);
         boolean hoops = reach > 0 && (from < span.faceFrom() + reach - 1e-6 || to > span.faceTo() - reach + 1e-6);
         boolean lapped = laps.stream().anyMatch(l -> from < l.to() - 1e-6 && to > l.from() + 1e-6);
@@ -44,33 +45,24 @@ final class DuctileHoops {
      * Legs that hold the bars of the first layers: both corners, every other bar, every bar further than 150 mm from a held one
      * (25.7.2.3), and no two held bars further apart than the frame allows.
      */
-    int legs(Bar hoop) {
+    @Override
+    public int legs(Bar hoop) {
         if (!rules.hoopsHoldBars()) {
             return 2;
         }
         int most = 2;
         double width = span.shape().webWidth() - 2 * basis.beamCover() - hoop.diameter();
+        double reach = DuctileSpans.hoops(span, rules);
         for (BeamCage.Face face : BeamCage.Face.values()) {
-            List<BeamCage.Group> outer = groups.stream().filter(g -> g.face() == face && g.layer() == 1).toList();
-            double reach = DuctileSpans.hoops(span, rules);
-            most = Math.max(most, Math.max(legs(outer, span.faceFrom(), hoop), legs(outer, span.faceTo(), hoop)));
-            most = Math.max(most, Math.max(legs(outer, span.faceFrom() + reach, hoop), legs(outer, span.faceTo() - reach, hoop)));
+            for (double x : new double[] {span.faceFrom(), span.faceFrom() + reach, span.faceTo() - reach, span.faceTo()}) {
+                most = Math.max(most, HeldBars.legs(span, groups, face, x, hoop, basis));
+            }
         }
         return Math.max(most, (int) Math.ceil(width / rules.heldDistance() - 1e-9) + 1);
     }
 
-    private int legs(List<BeamCage.Group> outer, double x, Bar hoop) {
-        List<BeamCage.Group> there = outer.stream().filter(g -> x >= g.from() - 1 && x <= g.to() + 1).toList();
-        int bars = there.stream().mapToInt(BeamCage.Group::count).sum();
-        if (bars < 3) {
-            return 2;
-        }
-        double sum = there.stream().mapToDouble(g -> g.count() * g.bar().diameter()).sum();
-        double gap = BarFit.gap(BarFit.clearWidth(span.shape().webWidth(), basis, hoop), bars, sum);
-        return gap > basis.designCode().greatestUnheldDistance() ? bars : bars / 2 + 1;
-    }
-
-    DuctileFrame rules() {
-        return rules;
+    @Override
+    public boolean allows(Bar hoop) {
+        return true;
     }
 }

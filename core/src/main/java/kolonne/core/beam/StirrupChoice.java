@@ -2,7 +2,6 @@ package kolonne.core.beam;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Optional;
 import kolonne.core.basis.Basis;
 import kolonne.core.code.Bar;
 import kolonne.core.code.DesignCode;
@@ -31,10 +30,10 @@ public final class StirrupChoice {
     private final double d;
     private final double bw;
     private final double fc;
-    private final Optional<DuctileHoops> hoops;
+    private final List<StirrupLimits> limits;
 
-    StirrupChoice(BeamLine.Span span, BeamContext context, double d, List<BeamShearCheck.Demand> ofTheLine, Optional<DuctileHoops> hoops) {
-        this.hoops = hoops;
+    StirrupChoice(BeamLine.Span span, BeamContext context, double d, List<BeamShearCheck.Demand> ofTheLine, List<StirrupLimits> limits) {
+        this.limits = limits;
         this.span = span;
         this.basis = context.basis();
         this.code = basis.designCode();
@@ -74,7 +73,7 @@ public final class StirrupChoice {
 
     List<BeamCage.Zone> choose() {
         Option best = null;
-        for (Bar bar : basis.stirrupList()) {
+        for (Bar bar : sizes()) {
             for (int legs = leastLegs(bar); legs <= mostLegs(bar); legs++) {
                 double[] spacing = spacings(bar, legs);
                 boolean hopeless = best != null && best.practical() && (!practical(spacing) || leastMass(bar, legs, spacing) > (1 + ALIKE) * best.mass());
@@ -88,7 +87,7 @@ public final class StirrupChoice {
     /** All that the search weighs, the best first. */
     private List<Option> all() {
         List<Option> out = new ArrayList<>();
-        for (Bar bar : basis.stirrupList()) {
+        for (Bar bar : sizes()) {
             for (int legs = leastLegs(bar); legs <= mostLegs(bar); legs++) {
                 Option o = option(bar, legs, spacings(bar, legs));
                 int at = 0;
@@ -107,7 +106,13 @@ public final class StirrupChoice {
         BarsAt bars = new BarsAt(d.line(), d.cage(), context.basis());
         BeamLine.Span s = d.line().spans().get(span);
         List<BeamShearCheck.Demand> shears = BeamShearCheck.demands(d.line(), context, BeamTorsion.torques(d.line(), context), d.cage());
-        return new StirrupChoice(s, context, bars.leastDepth(s), shears, DuctileHoops.of(d.line(), s, d.cage().groups(), context)).all();
+        return new StirrupChoice(s, context, bars.leastDepth(s), shears, StirrupLimits.of(d.line(), s, d.cage().groups(), context)).all();
+    }
+
+    /** Sizes that the main bars allow; all where they allow none, and the check then tells. */
+    private List<Bar> sizes() {
+        List<Bar> out = basis.stirrupList().stream().filter(b -> limits.stream().allMatch(l -> l.allows(b))).toList();
+        return out.isEmpty() ? basis.stirrupList() : out;
     }
 
     private int mostLegs(Bar bar) {
@@ -148,10 +153,10 @@ public final class StirrupChoice {
     private int leastLegs(Bar bar) {
         double worst = demands.stream().mapToDouble(BeamShearCheck.Demand::most).max().orElse(0);
         ShearStrength s = strength(1);
-        SpacingLimits limits = code.beamStirrupSpacing(d, worst - s.concrete() > 0.5 * (s.limit() - s.concrete()));
+        SpacingLimits allowed = code.beamStirrupSpacing(d, worst - s.concrete() > 0.5 * (s.limit() - s.concrete()));
         double width = bw - 2 * basis.beamCover() - bar.diameter();
-        int across = Math.max(2, (int) Math.ceil(width / limits.across() - 1e-9) + 1);
-        return Math.max(across, hoops.map(h -> h.legs(bar)).orElse(2));
+        int across = Math.max(2, (int) Math.ceil(width / allowed.across() - 1e-9) + 1);
+        return Math.max(across, limits.stream().mapToInt(h -> h.legs(bar)).max().orElse(2));
     }
 
     private ShearStrength strength(double avs) {
@@ -173,10 +178,10 @@ public final class StirrupChoice {
         for (int i = 0; i < out.length; i++) {
             BeamShearCheck.Demand demand = demands.get(i);
             double needed = demand.most() - strong.concrete();
-            SpacingLimits limits = code.beamStirrupSpacing(d, needed > 0.5 * (strong.limit() - strong.concrete()));
-            double s = Math.min(Math.min(minimum, limits.along()), basis.spacingMost());
-            if (hoops.isPresent()) {
-                s = Math.min(s, hoops.get().spacing(before(i), after(i), d, bar));
+            SpacingLimits allowed = code.beamStirrupSpacing(d, needed > 0.5 * (strong.limit() - strong.concrete()));
+            double s = Math.min(Math.min(minimum, allowed.along()), basis.spacingMost());
+            for (StirrupLimits l : limits) {
+                s = Math.min(s, l.spacing(before(i), after(i), d, bar));
             }
             double forShear = demand.steel(input(1), code);
             if (forShear > 0) {

@@ -157,6 +157,14 @@ public interface DesignCode {
 
     String columnTieSpacingClause();
 
+    /** Largest spacing of stirrups round bars that are needed in compression in a beam [mm]. @param least side of the beam */
+    double compressionTieSpacing(Bar bar, Bar stirrup, double least);
+
+    /** Whether their legs and size are those of ties. */
+    boolean compressionBarsHeld();
+
+    String compressionTieClause();
+
     /** Smallest tie bar for a longitudinal bar [mm]. */
     double smallestTie(Bar bar);
 

@@ -353,6 +353,21 @@ public final class Aci318 implements DesignCode {
         return "25.7.2.1, 10.7.6.5.2";
     }
 
+    @Override
+    public double compressionTieSpacing(Bar bar, Bar stirrup, double least) {
+        return Math.min(Math.min(16 * bar.diameter(), 48 * stirrup.diameter()), least);
+    }
+
+    @Override
+    public boolean compressionBarsHeld() {
+        return true;
+    }
+
+    @Override
+    public String compressionTieClause() {
+        return "9.7.6.4";
+    }
+
     /** No. 10 (#3) for bars up to No. 32 (#10), No. 13 (#4) above (25.7.2.2). */
     @Override
     public double smallestTie(Bar bar) {

@@ -359,6 +359,21 @@ public final class En1992 implements DesignCode {
         return "9.5.3(3), (4)";
     }
 
+    @Override
+    public double compressionTieSpacing(Bar bar, Bar stirrup, double least) {
+        return 15 * bar.diameter();
+    }
+
+    @Override
+    public boolean compressionBarsHeld() {
+        return false;
+    }
+
+    @Override
+    public String compressionTieClause() {
+        return "9.2.1.2(3)";
+    }
+
     /** 6 mm and a quarter of the largest bar (9.5.3(1)). */
     @Override
     public double smallestTie(Bar bar) {

@@ -1,0 +1,161 @@
+package kolonne.core.beam;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import kolonne.core.analysis.Analysis;
+import kolonne.core.basis.Basis;
+import kolonne.core.check.CheckResult;
+import kolonne.core.check.Governing;
+import kolonne.core.code.Bar;
+import kolonne.core.code.DesignCode;
+import kolonne.core.explain.Quantity;
+import kolonne.core.explain.Trace;
+import kolonne.core.finding.Cause;
+import kolonne.core.section.BarLayer;
+import kolonne.core.section.FlexuralStrength;
+import kolonne.core.section.Shape;
+
+/**
+ * Stretches of a span where bars in compression are needed for the strength: there stirrups hold them as ties hold the bars of a column
+ * (ACI 318-19 9.7.6.4, EN 1992-1-1 9.2.1.2(3)).
+ */
+final class CompressionBars implements StirrupLimits {
+    /** Depth of the block over d up to which sections are surely tension-controlled. */
+    private static final double DUCTILE = 0.25;
+    private static final double ROUNDING = 1e-6;
+
+    private final BeamLine line;
+    private final BeamLine.Span span;
+    private final List<BeamCage.Group> groups;
+    private final BeamContext context;
+    private final Basis basis;
+    private final DesignCode code;
+    private final List<Stretch> stretches = new ArrayList<>();
+
+    /** Where bars of a face are needed in compression. @param x station in it */
+    private record Stretch(double from, double to, double x, BeamCage.Face face, Bar thinnest) {}
+
+    private CompressionBars(BeamLine line, BeamLine.Span span, List<BeamCage.Group> groups, BeamContext context) {
+        this.line = line;
+        this.span = span;
+        this.groups = groups;
+        this.context = context;
+        this.basis = context.basis();
+        this.code = basis.designCode();
+        find();
+    }
+
+    /** Of a span with its main bars; empty where none are needed in compression. */
+    static Optional<CompressionBars> of(BeamLine line, BeamLine.Span span, List<BeamCage.Group> groups, BeamContext context) {
+        CompressionBars c = new CompressionBars(line, span, groups, context);
+        return c.stretches.isEmpty() ? Optional.empty() : Optional.of(c);
+    }
+
+    private void find() {
+        BarsAt bars = new BarsAt(line, new BeamCage(groups, List.of(), List.of()), basis);
+        Map<List<Object>, Double> memo = new HashMap<>();
+        List<BeamLine.Station> all = line.stations().stream().filter(s -> s.span() == span.number()).toList();
+        for (int i = 0; i < all.size(); i++) {
+            BeamLine.Station s = all.get(i);
+            for (boolean sagging : new boolean[] {true, false}) {
+                double demand = demand(s, sagging);
+                if (demand > BeamCheck.negligible(span) && needed(bars, s, sagging, demand, memo)) {
+                    BeamCage.Face face = sagging ? BeamCage.Face.TOP : BeamCage.Face.BOTTOM;
+                    double from = all.get(Math.max(0, i - 1)).x();
+                    double to = all.get(Math.min(all.size() - 1, i + 1)).x();
+                    thinnest(s.x(), face).ifPresent(b -> stretches.add(new Stretch(from, to, s.x(), face, b)));
+                }
+            }
+        }
+    }
+
+    private double demand(BeamLine.Station s, boolean sagging) {
+        double most = 0;
+        for (int c = 0; c < context.combinations(); c++) {
+            most = Math.max(most, context.at(s, c, Analysis.MY) * (sagging ? 1 : -1));
+        }
+        return most;
+    }
+
+    /** Whether the section carries a moment only with bars in compression. */
+    private boolean needed(BarsAt bars, BeamLine.Station s, boolean sagging, double demand, Map<List<Object>, Double> memo) {
+        double h = span.shape().depth();
+        List<BarLayer> tension = bars.layers(s.x(), span, sagging).stream().filter(l -> l.depth() > h / 2).toList();
+        if (demand <= surely(tension)) {
+            return false;
+        }
+        double alone = memo.computeIfAbsent(List.of(sagging, tension), k -> FlexuralStrength.of(span.shape(), sagging, tension, span.material().fc(), basis.fy(), code, Trace.OFF)
+            .phiMn());
+        return demand > alone * (1 + ROUNDING);
+    }
+
+    /** A moment that bars in tension carry alone, by the block in the web only; 0 where that is not sure. */
+    private double surely(List<BarLayer> tension) {
+        Shape s = span.shape();
+        double as = tension.stream().mapToDouble(BarLayer::area).sum();
+        double d = as > 0 ? tension.stream().mapToDouble(l -> l.area() * l.depth()).sum() / as : 0;
+        double force = as * code.designSteel(basis.fy());
+        double a = force / (code.block(span.material().fc()).stress() * s.webWidth());
+        return a <= DUCTILE * d ? code.reduction(1, basis.fy() / 200_000) * force * (d - a / 2) : 0;
+    }
+
+    private Optional<Bar> thinnest(double x, BeamCage.Face face) {
+        return groups.stream().filter(g -> g.face() == face && x >= g.from() - 1 && x <= g.to() + 1).map(BeamCage.Group::bar)
+            .min(Comparator.comparingDouble(Bar::diameter));
+    }
+
+    private double limit(Stretch s, Bar stirrup) {
+        return code.compressionTieSpacing(s.thinnest(), stirrup, Math.min(span.shape().webWidth(), span.shape().depth()));
+    }
+
+    @Override
+    public double spacing(double from, double to, double d, Bar stirrup) {
+        double out = Double.POSITIVE_INFINITY;
+        for (Stretch s : stretches) {
+            if (from < s.to() - 1e-6 && to > s.from() + 1e-6) {
+                out = Math.min(out, limit(s, stirrup));
+            }
+        }
+        return out;
+    }
+
+    @Override
+    public int legs(Bar stirrup) {
+        return code.compressionBarsHeld() ? stretches.stream().mapToInt(s -> HeldBars.legs(span, groups, s.face(), s.x(), stirrup, basis)).max().orElse(2) : 2;
+    }
+
+    @Override
+    public boolean allows(Bar stirrup) {
+        return !code.compressionBarsHeld() || stretches.stream().allMatch(s -> stirrup.diameter() >= code.smallestTie(s.thinnest()) - 0.05);
+    }
+
+    /** Stirrups of a cage against what its bars in compression ask for. */
+    void check(BeamCage cage, Governing governing) {
+        for (Stretch s : stretches) {
+            for (BeamCage.Zone z : cage.zones()) {
+                if (z.span() != span.number() || z.to() <= s.from() + 1e-6 || z.from() >= s.to() - 1e-6) {
+                    continue;
+                }
+                add(governing, "compression-spacing", "Stirrups round bars in compression", Cause.STIRRUP_SPACING, z.spacing(), limit(s, z.bar()), Quantity.LENGTH, s.x());
+                if (code.compressionBarsHeld()) {
+                    add(governing, "compression-legs", "Legs that hold bars in compression", Cause.TIE_ARRANGEMENT, HeldBars.legs(span, groups, s.face(), s.x(), z.bar(), basis),
+                        z.legs(), Quantity.COUNT, s.x());
+                    add(governing, "compression-stirrup", "Stirrup size for bars in compression", Cause.TIE_ARRANGEMENT, code.smallestTie(s.thinnest()), z.bar().diameter() + 0.05,
+                        Quantity.LENGTH, s.x());
+                }
+            }
+        }
+    }
+
+    private void add(Governing governing, String kind, String title, Cause cause, double demand, double capacity, Quantity q, double x) {
+        double utilisation = demand / capacity;
+        if (governing.governs(kind, utilisation)) {
+            governing.add(new CheckResult(kind, title, cause, demand, capacity, q, utilisation, "", BeamCheck.place(line, x, span.number(), context), x, span.number(), -1,
+                code.compressionTieClause()));
+        }
+    }
+}

@@ -1,0 +1,25 @@
+package kolonne.core.beam;
+
+import java.util.ArrayList;
+import java.util.List;
+import kolonne.core.code.Bar;
+
+/** What the main bars of a span ask of its stirrups, besides shear and torsion. */
+interface StirrupLimits {
+    /** Largest spacing of stirrups that stand between two places [mm]. */
+    double spacing(double from, double to, double d, Bar stirrup);
+
+    /** Fewest legs anywhere in the span. */
+    int legs(Bar stirrup);
+
+    /** Whether bars of a size may be stirrups. */
+    boolean allows(Bar stirrup);
+
+    /** All limits of a span with its main bars. */
+    static List<StirrupLimits> of(BeamLine line, BeamLine.Span span, List<BeamCage.Group> groups, BeamContext context) {
+        List<StirrupLimits> out = new ArrayList<>(2);
+        DuctileHoops.of(line, span, groups, context).ifPresent(out::add);
+        CompressionBars.of(line, span, groups, context).ifPresent(out::add);
+        return out;
+    }
+}

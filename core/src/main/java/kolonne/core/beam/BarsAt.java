@@ -148,6 +148,10 @@ final class BarsAt {
         return d;
     }
 
+    BeamCage cage() {
+        return cage;
+    }
+
     BeamLine line() {
         return line;
     }

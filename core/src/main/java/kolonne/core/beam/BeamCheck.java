@@ -72,7 +72,7 @@ public final class BeamCheck {
         List<Deflections> deflections = new BeamDeflection(line, own, c.bars).all();
         new BeamDetailCheck(line, cage, own, c.bars, c.governing, shears, profile).run();
         DuctileSpans.rules(line, own).ifPresent(rules -> new DuctileCheck(line, cage, own, c.bars, c.governing, rules).run());
-        line.spans().forEach(s -> CompressionBars.of(line, s, cage.groups(), own).ifPresent(b -> b.check(cage, c.governing)));
+        line.spans().forEach(s -> CompressionBars.of(line, s, c.bars, own).ifPresent(b -> b.check(cage, c.governing)));
         new CutOffCheck(line, cage, own, c.bars, c.governing, (x, span) -> c.bars.shear(x, span, Trace.OFF)).run(profile);
         new DeflectionCheck(line, own, c.governing, deflections).run();
         c.code.crackWidth().ifPresent(rules -> new CrackCheck(line, cage, own, c.bars, c.governing, rules).run());

@@ -103,7 +103,7 @@ public final class BeamDesigner {
         List<BeamShearCheck.Demand> with = DuctileSpans.rules(line, context).isEmpty() ? shears : BeamShearCheck.demands(line, context, torques, cage);
         List<BeamCage.Zone> out = new ArrayList<>();
         for (BeamLine.Span s : line.spans()) {
-            out.addAll(new StirrupChoice(s, context, bars.leastDepth(s), with, StirrupLimits.of(line, s, groups, context)).choose());
+            out.addAll(new StirrupChoice(s, context, bars.leastDepth(s), with, StirrupLimits.of(line, s, bars, context)).choose());
         }
         return out;
     }

@@ -39,30 +39,31 @@ final class CompressionBars implements StirrupLimits {
     /** Where bars of a face are needed in compression. @param x station in it */
     private record Stretch(double from, double to, double x, BeamCage.Face face, Bar thinnest) {}
 
-    private CompressionBars(BeamLine line, BeamLine.Span span, List<BeamCage.Group> groups, BeamContext context) {
+    private CompressionBars(BeamLine line, BeamLine.Span span, BarsAt bars, BeamContext context) {
         this.line = line;
         this.span = span;
-        this.groups = groups;
+        this.groups = bars.cage().groups();
         this.context = context;
         this.basis = context.basis();
         this.code = basis.designCode();
-        find();
+        find(bars);
     }
 
     /** Of a span with its main bars; empty where none are needed in compression. */
-    static Optional<CompressionBars> of(BeamLine line, BeamLine.Span span, List<BeamCage.Group> groups, BeamContext context) {
-        CompressionBars c = new CompressionBars(line, span, groups, context);
+    static Optional<CompressionBars> of(BeamLine line, BeamLine.Span span, BarsAt bars, BeamContext context) {
+        CompressionBars c = new CompressionBars(line, span, bars, context);
         return c.stretches.isEmpty() ? Optional.empty() : Optional.of(c);
     }
 
-    private void find() {
-        BarsAt bars = new BarsAt(line, new BeamCage(groups, List.of(), List.of()), basis);
+    private void find(BarsAt bars) {
         Map<List<Object>, Double> memo = new HashMap<>();
         List<BeamLine.Station> all = line.stations().stream().filter(s -> s.span() == span.number()).toList();
         for (int i = 0; i < all.size(); i++) {
             BeamLine.Station s = all.get(i);
-            for (boolean sagging : new boolean[] {true, false}) {
-                double demand = demand(s, sagging);
+            double[] demands = demands(s);
+            for (int side = 0; side < 2; side++) {
+                boolean sagging = side == 0;
+                double demand = demands[side];
                 if (demand > BeamCheck.negligible(span) && needed(bars, s, sagging, demand, memo)) {
                     BeamCage.Face face = sagging ? BeamCage.Face.TOP : BeamCage.Face.BOTTOM;
                     double from = all.get(Math.max(0, i - 1)).x();
@@ -73,10 +74,13 @@ final class CompressionBars implements StirrupLimits {
         }
     }
 
-    private double demand(BeamLine.Station s, boolean sagging) {
-        double most = 0;
+    /** Largest sagging and hogging moment at a station, by size [Nmm]. */
+    private double[] demands(BeamLine.Station s) {
+        double[] most = new double[2];
         for (int c = 0; c < context.combinations(); c++) {
-            most = Math.max(most, context.at(s, c, Analysis.MY) * (sagging ? 1 : -1));
+            double m = context.at(s, c, Analysis.MY);
+            most[0] = Math.max(most[0], m);
+            most[1] = Math.max(most[1], -m);
         }
         return most;
     }
@@ -84,7 +88,8 @@ final class CompressionBars implements StirrupLimits {
     /** Whether the section carries a moment only with bars in compression. */
     private boolean needed(BarsAt bars, BeamLine.Station s, boolean sagging, double demand, Map<List<Object>, Double> memo) {
         double h = span.shape().depth();
-        List<BarLayer> tension = bars.layers(s.x(), span, sagging).stream().filter(l -> l.depth() > h / 2).toList();
+        List<BarLayer> tension = new ArrayList<>(bars.layers(s.x(), span, sagging));
+        tension.removeIf(l -> l.depth() <= h / 2);
         if (demand <= surely(tension)) {
             return false;
         }
@@ -96,8 +101,13 @@ final class CompressionBars implements StirrupLimits {
     /** A moment that bars in tension carry alone, by the block in the web only; 0 where that is not sure. */
     private double surely(List<BarLayer> tension) {
         Shape s = span.shape();
-        double as = tension.stream().mapToDouble(BarLayer::area).sum();
-        double d = as > 0 ? tension.stream().mapToDouble(l -> l.area() * l.depth()).sum() / as : 0;
+        double as = 0;
+        double moment = 0;
+        for (BarLayer l : tension) {
+            as += l.area();
+            moment += l.area() * l.depth();
+        }
+        double d = as > 0 ? moment / as : 0;
         double force = as * code.designSteel(basis.fy());
         double a = force / (code.block(span.material().fc()).stress() * s.webWidth());
         return a <= DUCTILE * d ? code.reduction(1, basis.fy() / 200_000) * force * (d - a / 2) : 0;

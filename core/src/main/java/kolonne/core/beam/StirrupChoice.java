@@ -106,7 +106,7 @@ public final class StirrupChoice {
         BarsAt bars = new BarsAt(d.line(), d.cage(), context.basis());
         BeamLine.Span s = d.line().spans().get(span);
         List<BeamShearCheck.Demand> shears = BeamShearCheck.demands(d.line(), context, BeamTorsion.torques(d.line(), context), d.cage());
-        return new StirrupChoice(s, context, bars.leastDepth(s), shears, StirrupLimits.of(d.line(), s, d.cage().groups(), context)).all();
+        return new StirrupChoice(s, context, bars.leastDepth(s), shears, StirrupLimits.of(d.line(), s, bars, context)).all();
     }
 
     /** Sizes that the main bars allow; all where they allow none, and the check then tells. */

@@ -15,11 +15,11 @@ interface StirrupLimits {
     /** Whether bars of a size may be stirrups. */
     boolean allows(Bar stirrup);
 
-    /** All limits of a span with its main bars. */
-    static List<StirrupLimits> of(BeamLine line, BeamLine.Span span, List<BeamCage.Group> groups, BeamContext context) {
+    /** All limits of a span with its main bars. @param bars of a cage, which may have no stirrups yet */
+    static List<StirrupLimits> of(BeamLine line, BeamLine.Span span, BarsAt bars, BeamContext context) {
         List<StirrupLimits> out = new ArrayList<>(2);
-        DuctileHoops.of(line, span, groups, context).ifPresent(out::add);
-        CompressionBars.of(line, span, groups, context).ifPresent(out::add);
+        DuctileHoops.of(line, span, bars.cage().groups(), context).ifPresent(out::add);
+        CompressionBars.of(line, span, bars, context).ifPresent(out::add);
         return out;
     }
 }

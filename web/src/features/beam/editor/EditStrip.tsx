@@ -71,9 +71,20 @@ function BarFields({ beam, index, units, onSave, onPick }: Props & { index: numb
       <Field words="layer"><Select size="small" aria-label="Layer" value={g.layer} options={[1, 2, 3].map((value) => ({ value, label: value }))} onChange={(layer) => onSave(changeBars(beam, index, { layer }))} /></Field>
       {g.count > 1 && <Tooltip title="Two bars each touch, one above the other"><Button size="small" type={g.pairs ? 'primary' : 'default'} aria-pressed={g.pairs} onClick={() => onSave(changeBars(beam, index, { pairs: !g.pairs }))}>Pairs</Button></Tooltip>}
       <Place words="from" value={g.from} units={units} onChange={(from) => onSave(changeBars(beam, index, { from }))} />
+      {Math.abs(g.from - beam.firstBar) < 1 && <Bend where="left" bent={g.hookFrom} onChange={(hookFrom) => onSave(changeBars(beam, index, { hookFrom }))} />}
       <Place words="to" value={g.to} units={units} onChange={(to) => onSave(changeBars(beam, index, { to }))} />
+      {Math.abs(g.to - beam.lastBar) < 1 && <Bend where="right" bent={g.hookTo} onChange={(hookTo) => onSave(changeBars(beam, index, { hookTo }))} />}
       <Button size="small" onClick={() => { onPick(undefined); onSave(removeBars(beam, index)) }}>Remove</Button>
     </>
+  )
+}
+
+/** Whether bars are bent at an end of the line or end straight. */
+function Bend({ where, bent, onChange }: { where: 'left' | 'right'; bent: boolean; onChange: (bent: boolean) => void }) {
+  return (
+    <Tooltip title={bent ? 'Bent by 90° in the support; click for a straight end' : 'Straight in the support; click to bend it'}>
+      <button type="button" className="bend" aria-label={`Bent at the ${where} end`} aria-pressed={bent} onClick={() => onChange(!bent)}>{bent ? (where === 'left' ? '└' : '┘') : '─'}</button>
+    </Tooltip>
   )
 }
 

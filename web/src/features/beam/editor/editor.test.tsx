@@ -133,6 +133,13 @@ describe('the sheet as an editor', () => {
     await waitFor(() => expect(sent.at(-1)!.hand.faces.bottom![1]).toMatchObject({ pairs: false }))
   })
 
+  it('straightens and bends the ends of bars in the supports', async () => {
+    await open()
+    await userEvent.click(screen.getByRole('button', { name: '2T16 top, layer 1, through' }))
+    await userEvent.click(screen.getByRole('button', { name: 'Bent at the left end' }))
+    await waitFor(() => expect(sent.at(-1)!.hand.faces.top![0]).toMatchObject({ hookFrom: false, hookTo: true }))
+  })
+
   it('shows where long bars are lapped', () => {
     const long: Beam = { ...beam, groups: beam.groups.map((g, i) => (i === 0 ? { ...g, laps: [{ from: 2600, to: 3400 }] } : g)) }
     const { container } = render(<Around><BeamSheet id="p" beam={long} units={SI} state={state} /></Around>)

@@ -33,7 +33,13 @@ final class FlexureChoice {
     private final Basis basis;
     private final DesignCode code;
     private final Bar stirrup;
+    /** Straight bottom bars run this far into a support at least [mm] (ACI 318-19 9.7.3.8.1), and this part of their development (EN 1992-1-1 (8.6)). */
+    private static final double LEAST_STRAIGHT = 150;
+    private static final double LEAST_PART = 0.3;
+
     private final Boost boost;
+    /** Whether torsion counts in a span. */
+    private final boolean[] twists;
     private final Optional<DuctileFrame> ductile;
     private final List<Bar> sizes;
     private final double[] hogging;
@@ -82,6 +88,10 @@ final class FlexureChoice {
         sagging = new double[n];
         BeamTorsion[] torsion = line.spans().stream().map(q -> new BeamTorsion(line, q, context, torques, stirrup, BeamTorsion.sideLevels(q, basis)))
             .toArray(BeamTorsion[]::new);
+        twists = new boolean[torsion.length];
+        for (int i = 0; i < torsion.length; i++) {
+            twists[i] = torsion[i].counts();
+        }
         for (int i = 0; i < n; i++) {
             BeamLine.Station st = line.stations().get(i);
             BeamTorsion t = torsion[st.span()];
@@ -492,6 +502,30 @@ final class FlexureChoice {
             out.add(new BarLayer(h - l.offset(), share * l.count() * l.bar().area()));
         }
         return out;
+    }
+
+    /**
+     * Whether bottom bars may end straight in an end support: nothing but the moment at its face asks for their strength there, and as much of it
+     * is developed as that needs.
+     */
+    boolean straightServes(Choice c, boolean left) {
+        BeamLine.Span s = line.spans().get(left ? 0 : line.spans().size() - 1);
+        BeamLine.SupportKind kind = line.supports().get(left ? 0 : line.spans().size()).kind();
+        double run = left ? s.faceFrom() - GroupLayout.start(line, basis) : GroupLayout.end(line, basis) - s.faceTo();
+        boolean built = kind == BeamLine.SupportKind.COLUMN || kind == BeamLine.SupportKind.BEAM;
+        if (!built || ductile.isPresent() || twists[s.number()] || context.throughPart(line, BeamCage.Face.BOTTOM) > 0) {
+            return false;
+        }
+        List<BarLayer> out = new ArrayList<>();
+        for (BarFit.Layer l : c.layers()) {
+            double length = BarsAt.development(l.bar(), l.pairs(), s.material().fc(), false, basis);
+            if (run < Math.max(LEAST_STRAIGHT, Math.max(LEAST_PART * length, 10 * l.bar().diameter()))) {
+                return false;
+            }
+            out.add(new BarLayer(s.shape().depth() - l.offset(), Math.min(1, ANCHOR_MARGIN * run / length) * l.count() * l.bar().area()));
+        }
+        double moment = sagging[left ? 0 : sagging.length - 1];
+        return moment <= BeamCheck.negligible(s) || strength(s, BeamCage.Face.BOTTOM, out).phiMn() >= moment;
     }
 
     /** Whether bars of a choice fit into the web of a region and leave its section tension-controlled. */

@@ -26,6 +26,8 @@ final class GroupLayout {
     private final double[] hogging;
     private final double[] sagging;
     private final FlexureChoice choice;
+    /** Whether bottom bars are bent up at the ends of the line. */
+    private boolean[] bent;
 
     GroupLayout(BeamLine line, Basis basis, double[] hogging, double[] sagging, FlexureChoice choice) {
         this.line = line;
@@ -38,9 +40,10 @@ final class GroupLayout {
 
     List<BeamCage.Group> groups(FlexureChoice.Choice[] top, FlexureChoice.Choice[] bottom) {
         List<BeamCage.Group> out = new ArrayList<>();
-        through(BeamCage.Face.TOP, top[0], out);
+        through(BeamCage.Face.TOP, top[0], new boolean[] {true, true}, out);
         topAdditions(top, out);
-        through(BeamCage.Face.BOTTOM, bottom[0], out);
+        bent = new boolean[] {!choice.straightServes(bottom[0], true), !choice.straightServes(bottom[bottom.length - 1], false)};
+        through(BeamCage.Face.BOTTOM, bottom[0], bent, out);
         bottomAdditions(bottom, out);
         return out;
     }
@@ -82,9 +85,9 @@ final class GroupLayout {
         };
     }
 
-    private void through(BeamCage.Face face, FlexureChoice.Choice c, List<BeamCage.Group> out) {
+    private void through(BeamCage.Face face, FlexureChoice.Choice c, boolean[] hooks, List<BeamCage.Group> out) {
         BarFit.Layer l = c.layers().get(0);
-        out.add(new BeamCage.Group(face, 1, l.count(), l.bar(), l.offset(), start(line, basis), end(line, basis), true, true, true));
+        out.add(new BeamCage.Group(face, 1, l.count(), l.bar(), l.offset(), start(line, basis), end(line, basis), hooks[0], hooks[1], true));
     }
 
     private void topAdditions(FlexureChoice.Choice[] top, List<BeamCage.Group> out) {
@@ -211,8 +214,9 @@ final class GroupLayout {
         boolean hookFrom = from <= first + 1;
         boolean hookTo = to >= last - 1;
         for (BarFit.Layer l : c.layers().subList(1, c.layers().size())) {
+            boolean bottom = face == BeamCage.Face.BOTTOM;
             BeamCage.Group g = new BeamCage.Group(face, l.number(), l.count(), l.bar(), l.offset(), hookFrom ? first : from,
-                hookTo ? last : to, hookFrom, hookTo, hookFrom && hookTo, l.pairs());
+                hookTo ? last : to, hookFrom && (!bottom || bent[0]), hookTo && (!bottom || bent[1]), hookFrom && hookTo, l.pairs());
             out.addAll(l.pairs() ? staggered(g) : List.of(g));
         }
         if (c.compression() > 0) {

@@ -36,7 +36,7 @@ final class BarFit {
             int beside = pairs ? (k + 2) / 2 : k + 1;
             int units = n + beside;
             double sum = n * main.diameter() + beside * extra.diameter();
-            if (gap(width, units, sum) < code.beamClearSpacing(largest, aggregate) - 1e-6 || sum > width) {
+            if (gap(width, units, sum) < code.detailing().beamClearSpacing(largest, aggregate) - 1e-6 || sum > width) {
                 break;
             }
             k++;
@@ -76,7 +76,7 @@ final class BarFit {
             if (k == 0) {
                 return null;
             }
-            level += Math.max(code.layerClearSpacing(basis.aggregate()), (pairs ? Math.sqrt(2) : 1) * addedBar.diameter());
+            level += Math.max(code.detailing().layerClearSpacing(basis.aggregate()), (pairs ? Math.sqrt(2) : 1) * addedBar.diameter());
             out.add(new Layer(n, k, addedBar, level + (k > 1 ? height : addedBar.diameter()) / 2, pairs && k > 1));
             level += height;
             below = k;

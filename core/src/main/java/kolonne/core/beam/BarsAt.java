@@ -32,14 +32,14 @@ final class BarsAt {
             BeamCage.Group g = cage.groups().get(i);
             boolean top = g.face() == BeamCage.Face.TOP && depth - g.offset() > 300;
             straight[i] = development(g.bar(), g.pairs(), fc, top, basis);
-            hooked[i] = (g.pairs() ? code.pairAnchorage() : 1) * code.hookLength(g.bar(), fc, basis.fy(), Trace.OFF);
+            hooked[i] = (g.pairs() ? code.detailing().pairAnchorage() : 1) * code.detailing().hookLength(g.bar(), fc, basis.fy(), Trace.OFF);
         }
     }
 
     /** Development of a straight bar; the cover of a pair counts by one bar as large as both [mm]. */
     static double development(Bar bar, boolean pairs, double fc, boolean top, Basis basis) {
         double cover = pairs ? basis.beamCover() / Math.sqrt(2) : basis.beamCover();
-        return (pairs ? basis.designCode().pairAnchorage() : 1) * basis.designCode().developmentLength(bar, fc, basis.fy(), top, bar.diameter(), cover, true);
+        return (pairs ? basis.designCode().detailing().pairAnchorage() : 1) * basis.designCode().detailing().developmentLength(bar, fc, basis.fy(), top, bar.diameter(), cover, true);
     }
 
     /** Length in which a hook of group {@code i} develops [mm]. */

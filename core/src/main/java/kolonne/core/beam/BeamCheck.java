@@ -102,7 +102,7 @@ public final class BeamCheck {
     private Shifted shifted(int i, List<BeamDesign.Point> all, boolean sagging) {
         BeamDesign.Point p = all.get(i);
         BeamLine.Span span = line.spans().get(p.span());
-        double shift = code.tensionShift(bars.effectiveDepth(p.x(), span, sagging ? BeamCage.Face.BOTTOM : BeamCage.Face.TOP));
+        double shift = code.detailing().tensionShift(bars.effectiveDepth(p.x(), span, sagging ? BeamCage.Face.BOTTOM : BeamCage.Face.TOP));
         Shifted most = new Shifted(0, 0);
         if (shift <= 0 || nearFreeEnd(line, line.stations().get(i), shift)) {
             return most;
@@ -124,7 +124,7 @@ public final class BeamCheck {
             if (s.demand() > negligible(span)) {
                 double has = strength(all.get(i).x(), span, sagging).phiMn();
                 add(i, "tension-shift-" + (sagging ? "bottom" : "top"), "Bars against the shifted moment, " + (sagging ? "bottom" : "top"), Cause.ANCHORAGE,
-                    s.demand(), has, Quantity.MOMENT, has > 0 ? s.demand() / has : Double.POSITIVE_INFINITY, s.combination(), code.tensionShiftClause());
+                    s.demand(), has, Quantity.MOMENT, has > 0 ? s.demand() / has : Double.POSITIVE_INFINITY, s.combination(), code.detailing().tensionShiftClause());
             }
         }
     }
@@ -362,7 +362,7 @@ public final class BeamCheck {
         }
         for (BeamCage.Group g : cage.groups()) {
             if (g.hookFrom() && span.number() == 0 || g.hookTo() && span.number() == line.spans().size() - 1) {
-                code.hookLength(g.bar(), span.material().fc(), basis.fy(), t);
+                code.detailing().hookLength(g.bar(), span.material().fc(), basis.fy(), t);
                 break;
             }
         }

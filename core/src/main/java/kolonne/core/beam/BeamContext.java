@@ -67,6 +67,6 @@ public record BeamContext(BuildingIndex index, Demands strength, Demands service
     /** Part of the largest bars of a face that must run through the line (structural integrity); 0 where none must. */
     double throughPart(BeamLine line, BeamCage.Face face) {
         boolean edge = line.spans().stream().flatMap(s -> s.members().stream()).anyMatch(m -> perimeter.contains(m.id()));
-        return edge ? basis.designCode().integrityPart(face == BeamCage.Face.BOTTOM) : 0;
+        return edge ? basis.designCode().detailing().integrityPart(face == BeamCage.Face.BOTTOM) : 0;
     }
 }

@@ -127,13 +127,13 @@ public final class BeamDesigner {
 
     private int skinLevels(BeamLine.Span s) {
         double h = s.shape().depth();
-        return h <= code.skinSteelDepth() ? 0
-            : Math.max(1, (int) Math.ceil((h - 2 * basis.beamCover()) / code.crackSpacing(basis.fy(), basis.beamCover()) - 1e-9) - 1);
+        return h <= code.detailing().skinSteelDepth() ? 0
+            : Math.max(1, (int) Math.ceil((h - 2 * basis.beamCover()) / code.detailing().crackSpacing(basis.fy(), basis.beamCover()) - 1e-9) - 1);
     }
 
     /** Whether hooks of side bars find room in the end supports for the part of their strength that is used. */
     private boolean anchored(BeamLine.Span s, Bar bar, double part) {
-        double hook = part * code.hookLength(bar, s.material().fc(), basis.fy(), kolonne.core.explain.Trace.OFF);
+        double hook = part * code.detailing().hookLength(bar, s.material().fc(), basis.fy(), kolonne.core.explain.Trace.OFF);
         boolean first = s.number() > 0 || s.faceFrom() - GroupLayout.start(line, basis) >= hook;
         boolean last = s.number() < line.spans().size() - 1 || GroupLayout.end(line, basis) - s.faceTo() >= hook;
         return first && last;
@@ -150,7 +150,7 @@ public final class BeamDesigner {
 
     /** Side bars developed past both faces. */
     private BeamCage.SideBars laid(BeamLine.Span s, Bar bar, int levels) {
-        double run = code.developmentLength(bar, s.material().fc(), basis.fy(), false, bar.diameter(), basis.beamCover(), true);
+        double run = code.detailing().developmentLength(bar, s.material().fc(), basis.fy(), false, bar.diameter(), basis.beamCover(), true);
         boolean first = s.number() == 0;
         boolean last = s.number() == line.spans().size() - 1;
         boolean hookFrom = first && line.supports().get(0).kind() != BeamLine.SupportKind.FREE;

@@ -86,7 +86,7 @@ final class BeamDetailCheck {
         if (part > 0 && most > 0) {
             String side = face == BeamCage.Face.TOP ? "top" : "bottom";
             add("integrity-" + side, "Continuous bars of an edge beam, " + side, Cause.STEEL_BELOW_MINIMUM, part * most, through, Quantity.AREA,
-                through > 0 ? part * most / through : Double.POSITIVE_INFINITY, line.spans().get(0).faceFrom(), line.spans().get(0), code.integrityClause());
+                through > 0 ? part * most / through : Double.POSITIVE_INFINITY, line.spans().get(0).faceFrom(), line.spans().get(0), code.detailing().integrityClause());
         }
     }
 
@@ -101,20 +101,20 @@ final class BeamDetailCheck {
             double x = GroupLayout.inflection(line, span, hogging, right);
             double face = right ? span.faceFrom() : span.faceTo();
             double total = bars.areaAt(face, BeamCage.Face.TOP);
-            if (Double.isNaN(x) || total <= 0 || code.inflectionPart() <= 0) {
+            if (Double.isNaN(x) || total <= 0 || code.detailing().inflectionPart() <= 0) {
                 continue;
             }
             double passing = 0;
             for (BeamCage.Group g : cage.groups()) {
-                double run = code.inflectionRun(span.shape().depth() - g.offset(), g.bar().diameter(), span.clear());
+                double run = code.detailing().inflectionRun(span.shape().depth() - g.offset(), g.bar().diameter(), span.clear());
                 double end = right ? Math.min(span.faceTo(), x + run) : Math.max(span.faceFrom(), x - run);
                 boolean passes = right ? g.to() >= end - 1 : g.from() <= end + 1;
                 boolean over = face >= g.from() - 1e-6 && face <= g.to() + 1e-6;
                 passing += g.face() == BeamCage.Face.TOP && over && passes ? g.area() : 0;
             }
-            double needed = code.inflectionPart() * total;
+            double needed = code.detailing().inflectionPart() * total;
             add("past-inflection", "Top bars past the point of inflection", Cause.ANCHORAGE, needed, passing, Quantity.AREA,
-                passing > 0 ? needed / passing : Double.POSITIVE_INFINITY, face, span, code.inflectionClause());
+                passing > 0 ? needed / passing : Double.POSITIVE_INFINITY, face, span, code.detailing().inflectionClause());
         }
     }
 
@@ -160,18 +160,18 @@ final class BeamDetailCheck {
         if (count > 1) {
             double gap = BarFit.gap(width, count, diameters);
             double distance = groups.stream().mapToDouble(BeamCage.Group::spacingDiameter).max().orElseThrow();
-            double least = code.beamClearSpacing(distance, basis.aggregate());
+            double least = code.detailing().beamClearSpacing(distance, basis.aggregate());
             add("clear-spacing-" + side, "Clear distance, " + side + " bars", Cause.BARS_DO_NOT_FIT, least, gap,
                 Quantity.LENGTH, gap > 0 ? least / gap : Double.POSITIVE_INFINITY, x, span,
-                code.beamClearSpacingClause());
+                code.detailing().beamClearSpacingClause());
         }
         if (layer == 1 && (code.crackWidth().isEmpty() || context.sustained().count() == 0)) {
             double cover = basis.beamCover() + stirrup;
-            double limit = code.crackSpacing(basis.fy(), cover);
+            double limit = code.detailing().crackSpacing(basis.fy(), cover);
             double centres = count < 2 ? span.shape().webWidth()
                 : (width - largest) / (count - 1);
             add("bar-spacing-" + side, "Bar spacing, " + side, Cause.BAR_SPACING_WIDE, centres, limit, Quantity.LENGTH,
-                centres / limit, x, span, code.crackSpacingClause());
+                centres / limit, x, span, code.detailing().crackSpacingClause());
         }
     }
 
@@ -232,18 +232,18 @@ final class BeamDetailCheck {
             add("deep-beam", "Deep beam", Cause.OUT_OF_SCOPE, deep, ratio, Quantity.NUMBER, deep / ratio, mid, span,
                 code.deepBeamClause());
         }
-        if (h > code.skinSteelDepth()) {
+        if (h > code.detailing().skinSteelDepth()) {
             sideBars(span, h, mid);
         }
     }
 
     private void sideBars(BeamLine.Span span, double h, double mid) {
-        double limit = code.crackSpacing(basis.fy(), basis.beamCover());
+        double limit = code.detailing().crackSpacing(basis.fy(), basis.beamCover());
         int perFace = cage.sideBars().stream().filter(s -> s.span() == span.number())
             .mapToInt(BeamCage.SideBars::perFace).sum();
         double spacing = (h - 2 * basis.beamCover()) / (perFace + 1);
         add("side-bars", "Side bars", Cause.BAR_SPACING_WIDE, spacing, limit, Quantity.LENGTH, spacing / limit, mid,
-            span, code.skinSteelClause());
+            span, code.detailing().skinSteelClause());
     }
 
     private void ignoredForces(BeamLine.Span span) {
@@ -302,7 +302,7 @@ final class BeamDetailCheck {
         if (needed > 0) {
             String side = g.face() == BeamCage.Face.TOP ? "top" : "bottom";
             add("hook-" + side, "Hook in the end support, " + side, Cause.ANCHORAGE, needed, run, Quantity.LENGTH,
-                run > 0 ? needed / run : Double.POSITIVE_INFINITY, face, span, code.hookClause());
+                run > 0 ? needed / run : Double.POSITIVE_INFINITY, face, span, code.detailing().hookClause());
         }
     }
 

@@ -179,8 +179,8 @@ final class BeamTorsionCheck {
                 continue;
             }
             double fc = span.material().fc();
-            double hook = basis.designCode().hookLength(s.bar(), fc, basis.fy(), Trace.OFF);
-            double straight = basis.designCode().developmentLength(s.bar(), fc, basis.fy(), false, s.bar().diameter(), basis.beamCover(), true);
+            double hook = basis.designCode().detailing().hookLength(s.bar(), fc, basis.fy(), Trace.OFF);
+            double straight = basis.designCode().detailing().developmentLength(s.bar(), fc, basis.fy(), false, s.bar().diameter(), basis.beamCover(), true);
             double share = Math.min(1, level / s.levelArea());
             sideEnd(span, t, share * (s.hookFrom() ? hook : straight), span.faceFrom() - s.from(), span.faceFrom());
             sideEnd(span, t, share * (s.hookTo() ? hook : straight), s.to() - span.faceTo(), span.faceTo());

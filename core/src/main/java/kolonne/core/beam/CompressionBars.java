@@ -140,7 +140,7 @@ final class CompressionBars implements StirrupLimits {
 
     @Override
     public boolean allows(Bar stirrup) {
-        return !code.compressionBarsHeld() || stretches.stream().allMatch(s -> stirrup.diameter() >= code.smallestTie(s.thinnest()) - 0.05);
+        return !code.compressionBarsHeld() || stretches.stream().allMatch(s -> stirrup.diameter() >= code.columns().smallestTie(s.thinnest()) - 0.05);
     }
 
     /** Stirrups of a cage against what its bars in compression ask for. */
@@ -154,7 +154,7 @@ final class CompressionBars implements StirrupLimits {
                 if (code.compressionBarsHeld()) {
                     add(governing, "compression-legs", "Legs that hold bars in compression", Cause.TIE_ARRANGEMENT, HeldBars.legs(span, groups, s.face(), s.x(), z.bar(), basis),
                         z.legs(), Quantity.COUNT, s.x());
-                    add(governing, "compression-stirrup", "Stirrup size for bars in compression", Cause.TIE_ARRANGEMENT, code.smallestTie(s.thinnest()), z.bar().diameter() + 0.05,
+                    add(governing, "compression-stirrup", "Stirrup size for bars in compression", Cause.TIE_ARRANGEMENT, code.columns().smallestTie(s.thinnest()), z.bar().diameter() + 0.05,
                         Quantity.LENGTH, s.x());
                 }
             }

@@ -64,7 +64,7 @@ final class CutOffCheck {
             }
             String side = face == BeamCage.Face.TOP ? "top" : "bottom";
             add("corner-bars-" + side, "Bars in the corners of the stirrups, " + side, Cause.STEEL_BELOW_MINIMUM, CORNERS, fewest, Quantity.COUNT, where, span,
-                code.cornerBarsClause());
+                code.detailing().cornerBarsClause());
         }
     }
 
@@ -90,10 +90,10 @@ final class CutOffCheck {
             : g.to() >= face + run - 1 && g.from() < face)).mapToDouble(BeamCage.Group::area).sum();
         boolean simple = end && profile.stream().filter(p -> p.span() == span.number()).noneMatch(p -> Math.abs(p.x() - face) < 1
             && -p.mNeg() > BeamCheck.negligible(span));
-        double part = code.bottomIntoSupport(simple);
+        double part = code.detailing().bottomIntoSupport(simple);
         if (most > 0 && part > 0) {
             add("bottom-into-support", "Bottom bars into the support", Cause.ANCHORAGE, part * most, reaching, Quantity.AREA, face, span,
-                code.bottomIntoSupportClause());
+                code.detailing().bottomIntoSupportClause());
         }
     }
 
@@ -110,7 +110,7 @@ final class CutOffCheck {
         CutOffs.Alone alone = cutOffs.extension(e);
         if (alone.station() >= 0) {
             add("cut-off", "Strength past the end of bars", Cause.ANCHORAGE, alone.demand(), alone.strength(), Quantity.MOMENT, e.x(), e.span(),
-                code.extensionClause());
+                code.detailing().extensionClause());
         }
     }
 
@@ -119,7 +119,7 @@ final class CutOffCheck {
         double v = cutOffs.shearAt(e, shear);
         if (use > 0 && governing.governs("cut-off-tension", use)) {
             governing.add(new CheckResult("cut-off-tension", "Shear where bars end in tension", Cause.ANCHORAGE, v, v / use, Quantity.FORCE, use, "",
-                BeamCheck.place(line, e.x(), e.span().number(), context), e.x(), e.span().number(), -1, code.cutOffClause()));
+                BeamCheck.place(line, e.x(), e.span().number(), context), e.x(), e.span().number(), -1, code.detailing().cutOffClause()));
         }
     }
 

@@ -60,7 +60,7 @@ final class CutOffChoice {
             BeamCage.Group g = cage.groups().get(i);
             for (int k = 0; g.pairs() && k < cage.groups().size(); k++) {
                 BeamCage.Group o = cage.groups().get(k);
-                double further = context.basis().designCode().pairStagger(g.bar());
+                double further = context.basis().designCode().detailing().pairStagger(g.bar());
                 boolean partner = PairCheck.partners(g, o) && !context.own().faces().containsKey(g.face());
                 if (partner && PairCheck.inSpan(line, g.to()) && (o.to() > g.to() || o.to() == g.to() && k > i) && o.to() < g.to() + further) {
                     out = with(out, new CutOffs.End(k, true, 0, null), GroupLayout.within(line, context.basis(), g.to() + further));

@@ -76,7 +76,7 @@ final class CutOffs {
     /** The worst place within the extension before the end. */
     Alone extension(End e) {
         BeamCage.Group g = cage.groups().get(e.group());
-        double run = code.extension(e.span().shape().depth() - g.offset(), g.bar().diameter());
+        double run = code.detailing().extension(e.span().shape().depth() - g.offset(), g.bar().diameter());
         BarsAt others = null;
         Alone worst = new Alone(-1, 0, 1);
         double[] demand = g.face() == BeamCage.Face.TOP ? hogging : sagging;
@@ -136,7 +136,7 @@ final class CutOffs {
             return 0;
         }
         double continuing = continuing(e);
-        return code.cutOffUse(shearAt(e, shear), strength.at(e.x(), e.span()).total(), demand, continuing, cage.groups().get(e.group()).bar().diameter());
+        return code.detailing().cutOffUse(shearAt(e, shear), strength.at(e.x(), e.span()).total(), demand, continuing, cage.groups().get(e.group()).bar().diameter());
     }
 
     /** The larger of the shears at the stations around the end [N]. */

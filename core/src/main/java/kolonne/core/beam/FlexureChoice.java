@@ -117,7 +117,7 @@ final class FlexureChoice {
         for (int i = 0; i < demand.length; i++) {
             BeamLine.Station s = line.stations().get(i);
             double d = line.spans().get(s.span()).shape().depth() - basis.beamCover() - stirrup.diameter();
-            double reach = code.tensionShift(d);
+            double reach = code.detailing().tensionShift(d);
             for (int k = 0; k < demand.length && reach > 0 && !BeamCheck.nearFreeEnd(line, s, reach); k++) {
                 BeamLine.Station q = line.stations().get(k);
                 if (q.span() == s.span() && Math.abs(q.x() - s.x()) <= reach) {
@@ -352,7 +352,7 @@ final class FlexureChoice {
     /** Two at least, and as many as crack control asks for across the narrowest and widest webs of the line. */
     private int throughBars(Bar bar) {
         double widest = line.spans().stream().mapToDouble(s -> s.shape().webWidth()).max().orElseThrow();
-        double limit = code.crackSpacing(basis.fy(), basis.beamCover() + stirrup.diameter());
+        double limit = code.detailing().crackSpacing(basis.fy(), basis.beamCover() + stirrup.diameter());
         double centres = BarFit.clearWidth(widest, basis, stirrup) - bar.diameter();
         return Math.max(2, (int) Math.ceil(centres / limit - 1e-9) + 1);
     }
@@ -447,7 +447,7 @@ final class FlexureChoice {
             largest = Math.max(largest, Math.max(most.throughBar().diameter(), most.addedBar().diameter()));
         }
         double width = BarFit.clearWidth(r.span().shape().webWidth(), basis, stirrup);
-        return BarFit.gap(width, count, diameters) >= code.beamClearSpacing(largest, basis.aggregate());
+        return BarFit.gap(width, count, diameters) >= code.detailing().beamClearSpacing(largest, basis.aggregate());
     }
 
     /** Bars of the other face that surely work in compression [mm2]: those that run through. */
@@ -464,7 +464,7 @@ final class FlexureChoice {
 
     private Choice choice(Region r, int through, Bar bar, int added, Bar extra, int compression, Bar compressionBar) {
         double bw = r.spans().stream().mapToDouble(q -> q.shape().webWidth()).min().orElseThrow();
-        List<BarFit.Layer> layers = BarFit.place(bw, basis, stirrup, through, bar, added, extra, pairs && extra.diameter() <= code.largestInPair());
+        List<BarFit.Layer> layers = BarFit.place(bw, basis, stirrup, through, bar, added, extra, pairs && extra.diameter() <= code.detailing().largestInPair());
         if (layers == null) {
             return null;
         }
@@ -498,7 +498,7 @@ final class FlexureChoice {
         List<BarLayer> out = new ArrayList<>();
         for (BarFit.Layer l : layers) {
             double share = Double.isInfinite(run) ? 1
-                : Math.min(1, ANCHOR_MARGIN * run / code.hookLength(l.bar(), r.span().material().fc(), basis.fy(), Trace.OFF));
+                : Math.min(1, ANCHOR_MARGIN * run / code.detailing().hookLength(l.bar(), r.span().material().fc(), basis.fy(), Trace.OFF));
             out.add(new BarLayer(h - l.offset(), share * l.count() * l.bar().area()));
         }
         return out;

@@ -131,7 +131,7 @@ final class GroupLayout {
                 shorter = !passes && (shorter == null || g.layer() < shorter.layer()) ? g : shorter;
             }
         }
-        double missing = code.inflectionPart() * total - passing;
+        double missing = code.detailing().inflectionPart() * total - passing;
         if (missing > 1e-6 * total && shorter != null) {
             int more = shorter.pairs() ? shorter.count() : Math.min(shorter.count(), Math.max(1, (int) Math.ceil(missing / shorter.bar().area() - 1e-9)));
             double to = runTo(span, shorter, right, x);
@@ -145,7 +145,7 @@ final class GroupLayout {
     }
 
     private double runTo(BeamLine.Span span, BeamCage.Group g, boolean right, double x) {
-        double run = code.inflectionRun(span.shape().depth() - g.offset(), g.bar().diameter(), span.clear());
+        double run = code.detailing().inflectionRun(span.shape().depth() - g.offset(), g.bar().diameter(), span.clear());
         return right ? Math.min(span.faceTo(), x + run) : Math.max(span.faceFrom(), x - run);
     }
 
@@ -230,7 +230,7 @@ final class GroupLayout {
 
     /** Of bars in pairs that end within a span one of each two runs on further. */
     private List<BeamCage.Group> staggered(BeamCage.Group g) {
-        double further = code.pairStagger(g.bar());
+        double further = code.detailing().pairStagger(g.bar());
         double from = !g.hookFrom() && PairCheck.inSpan(line, g.from()) ? Math.max(start(line, basis), g.from() - further) : g.from();
         double to = !g.hookTo() && PairCheck.inSpan(line, g.to()) ? Math.min(end(line, basis), g.to() + further) : g.to();
         if (from == g.from() && to == g.to() || g.count() < 2) {
@@ -261,7 +261,7 @@ final class GroupLayout {
             }
             if (share > 0) {
                 double d = span.shape().depth() - c.layers().get(0).offset();
-                double run = code.runPastNeed(d, c.addedBar().diameter(), share * development(face, c, span));
+                double run = code.detailing().runPastNeed(d, c.addedBar().diameter(), share * development(face, c, span));
                 from = Math.min(from, st.x() <= peak + 1 ? st.x() - run : from);
                 to = Math.max(to, st.x() >= peak - 1 ? st.x() + run : to);
             }

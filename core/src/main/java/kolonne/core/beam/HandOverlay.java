@@ -54,7 +54,7 @@ final class HandOverlay {
         double level = basis.beamCover() + stirrup.diameter();
         for (int layer = 1; layer < b.layer(); layer++) {
             double next = layer + 1 < b.layer() ? largest(face, layer + 1, b) : Math.max(b.bar().diameter(), largest(face, b.layer(), b));
-            level += largest(face, layer, b) + Math.max(basis.designCode().layerClearSpacing(basis.aggregate()), next);
+            level += largest(face, layer, b) + Math.max(basis.designCode().detailing().layerClearSpacing(basis.aggregate()), next);
         }
         return level + (b.pairs() ? 2 : 1) * b.bar().diameter() / 2;
     }

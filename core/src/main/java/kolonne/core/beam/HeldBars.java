@@ -16,6 +16,6 @@ final class HeldBars {
         }
         double sum = there.stream().mapToDouble(g -> g.beside() * g.bar().diameter()).sum();
         double gap = BarFit.gap(BarFit.clearWidth(span.shape().webWidth(), basis, stirrup), bars, sum);
-        return gap > basis.designCode().greatestUnheldDistance() ? bars : bars / 2 + 1;
+        return gap > basis.designCode().columns().greatestUnheldDistance() ? bars : bars / 2 + 1;
     }
 }

@@ -44,7 +44,7 @@ public final class Laps {
     public static double length(BeamLine line, Bar bar, boolean topFace, Basis basis) {
         double fc = line.spans().stream().mapToDouble(s -> s.material().fc()).min().orElseThrow();
         double depth = line.spans().stream().mapToDouble(s -> s.shape().depth()).max().orElseThrow();
-        return basis.designCode().lapLength(bar, fc, basis.fy(), topFace && depth > 300, bar.diameter(), basis.beamCover());
+        return basis.designCode().detailing().lapLength(bar, fc, basis.fy(), topFace && depth > 300, bar.diameter(), basis.beamCover());
     }
 
     private List<Lap> laps(Bar bar, double from, double to, boolean hookFrom, boolean hookTo, boolean top) {

@@ -35,7 +35,7 @@ final class PairCheck {
     void run() {
         for (BeamCage.Group g : cage.groups()) {
             if (g.pairs()) {
-                add("pair-size", "Size of bars in pairs", Cause.BARS_DO_NOT_FIT, g.bar().diameter(), code.largestInPair(), g.from());
+                add("pair-size", "Size of bars in pairs", Cause.BARS_DO_NOT_FIT, g.bar().diameter(), code.detailing().largestInPair(), g.from());
                 end(g, g.from(), true);
                 end(g, g.to(), false);
             }
@@ -44,7 +44,7 @@ final class PairCheck {
 
     /** The end of a group against that of the bars it is paired with. */
     private void end(BeamCage.Group g, double x, boolean left) {
-        double needed = code.pairStagger(g.bar());
+        double needed = code.detailing().pairStagger(g.bar());
         if (needed <= 0 || !inSpan(line, x)) {
             return;
         }
@@ -57,7 +57,7 @@ final class PairCheck {
         if (governing.governs(kind, utilisation)) {
             BeamLine.Span span = line.spans().stream().filter(s -> x <= s.to()).findFirst().orElse(line.spans().get(line.spans().size() - 1));
             governing.add(new CheckResult(kind, title, cause, demand, capacity, Quantity.LENGTH, utilisation, "", BeamCheck.place(line, x, span.number(), context), x,
-                span.number(), -1, code.pairClause()));
+                span.number(), -1, code.detailing().pairClause()));
         }
     }
 }

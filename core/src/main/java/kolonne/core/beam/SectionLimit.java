@@ -23,7 +23,7 @@ final class SectionLimit {
         double best = 0;
         for (Bar bar : basis.beamBarList()) {
             for (int n = 2;; n++) {
-                boolean pairs = basis.rules().bundles() && bar.diameter() <= code.largestInPair();
+                boolean pairs = basis.rules().bundles() && bar.diameter() <= code.detailing().largestInPair();
                 List<BarFit.Layer> layers = BarFit.place(bw, basis, stirrup, 2, bar, n - 2, bar, pairs);
                 if (layers == null) {
                     break;

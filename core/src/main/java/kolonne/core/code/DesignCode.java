@@ -82,26 +82,6 @@ public interface DesignCode {
 
     String flangeClause();
 
-    /**
-     * Lap of bars in tension, all of a layer lapped at one place [mm].
-     *
-     * @param clear clear spacing to the next bar, and {@code cover} of the bar [mm]
-     */
-    double lapLength(Bar bar, double fc, double fy, boolean top, double clear, double cover);
-
-    String lapClause();
-
-    /** Factor on the anchorage of bars in pairs. */
-    double pairAnchorage();
-
-    /** Distance between the ends of the two bars of a pair that end within a span [mm]. */
-    double pairStagger(Bar bar);
-
-    /** Largest bar of a pair [mm]. */
-    double largestInPair();
-
-    String pairClause();
-
     /** Rules for frames in earthquakes; empty for none. */
     Optional<DuctileFrame> ductile(DuctileFrame.Kind kind);
 
@@ -152,11 +132,6 @@ public interface DesignCode {
 
     SpacingLimits beamStirrupSpacing(double d, boolean highVs);
 
-    /** Largest tie spacing of a column [mm] from tie support of bars, least dimension, and shear if it counts. */
-    double columnTieSpacing(Bar bar, Bar tie, double leastDimension, double d, boolean shearCounts, boolean highVs);
-
-    String columnTieSpacingClause();
-
     /** Largest spacing of stirrups round bars that are needed in compression in a beam [mm]. @param least side of the beam */
     double compressionTieSpacing(Bar bar, Bar stirrup, double least);
 
@@ -165,114 +140,23 @@ public interface DesignCode {
 
     String compressionTieClause();
 
-    /** Smallest tie bar for a longitudinal bar [mm]. */
-    double smallestTie(Bar bar);
-
-    String smallestTieClause();
-
-    /** Whether the shear of a column asks for ties of its own. */
-    boolean columnShearCounts(double v, ShearStrength s);
-
-    /** Whether ties then have a least area. */
-    boolean columnMinimumTies();
-
-    String columnMinimumTiesClause();
-
-    /** Most sum of the utilisations in shear of both directions. */
-    double shearBothWays();
-
-    String shearBothWaysClause();
-
-    /** Fewest bars of a column. */
-    int columnFewestBars(boolean circular);
-
-    String columnFewestBarsClause();
-
-    /** Greatest clear distance of an unsupported bar from a bar held by a tie [mm]. */
-    double greatestUnheldDistance();
-
-    String tieArrangementClause();
-
     Torsion torsion();
+
+    /** Rules for bars. */
+    Detailing detailing();
+
+    /** Rules for the steel of columns. */
+    ColumnRules columns();
 
     Serviceability serviceability();
 
-    /** Least clear distance between parallel bars of a layer in a beam [mm]. */
-    double beamClearSpacing(double barDiameter, double aggregate);
-
-    /** Least clear distance between layers [mm]. */
-    double layerClearSpacing(double aggregate);
-
-    String beamClearSpacingClause();
-
-    /** Least clear distance between bars of a column [mm]. */
-    double columnClearSpacing(double barDiameter, double aggregate);
-
-    String columnClearSpacingClause();
-
-    /** Largest spacing of the tension bars nearest to the face, for crack control [mm]. */
-    double crackSpacing(double fy, double clearCover);
-
-    String crackSpacingClause();
-
     /** Rules for crack width and stresses, of codes that compute them. */
     Optional<CrackWidth> crackWidth();
-
-    /** Development length of a straight bar in tension [mm]. */
-    double developmentLength(Bar bar, double fc, double fy, boolean top, double clear, double cover, boolean stirrups);
-
-    String developmentClause();
-
-    /** Development length of a bar with a standard 90° hook [mm]. */
-    double hookLength(Bar bar, double fc, double fy, Trace t);
-
-    String hookClause();
-
-    /** How far past the point where it is no longer needed a bar must run [mm]. */
-    double extension(double d, double barDiameter);
-
-    String extensionClause();
-
-    /** How far a bar runs past the place where a part of it that needs the development length is last needed [mm]. */
-    double runPastNeed(double d, double barDiameter, double development);
-
-    /** How far the moment is shifted along the beam for its tension bars [mm]; 0 where other rules stand for it. */
-    double tensionShift(double d);
-
-    String tensionShiftClause();
-
-    /**
-     * How far ending bars in a zone of tension is from what the code allows: 1 at the limit, 0 where the code has no such rule.
-     *
-     * @param v  shear there and {@code vn} its strength [N]
-     * @param m  moment there and {@code continuing} the strength of the bars that run on [Nmm]
-     */
-    double cutOffUse(double v, double vn, double m, double continuing, double barDiameter);
-
-    String cutOffClause();
-
-    /** Part of a span's bottom steel that runs into its supports. @param simple support without hogging moment */
-    double bottomIntoSupport(boolean simple);
-
-    String bottomIntoSupportClause();
-
-    /** Clause by which every bend of a stirrup encloses a bar. */
-    String cornerBarsClause();
 
     /** Least depth of a beam span without computed deflection [mm]. */
     double leastDepth(double span, SpanEnds ends, double fy, Trace t);
 
     String leastDepthClause();
-
-    /** Steel limits of a column as parts of the gross area. */
-    double columnMinimumRatio();
-
-    /** Steel that a column's compression asks for beside that [mm2]. */
-    double columnMinimumSteel(double compression, double fy);
-
-    double columnMaximumRatio();
-
-    String columnRatioClause();
 
     /** Second-order rules for columns. */
     Slenderness slenderness();
@@ -286,23 +170,6 @@ public interface DesignCode {
     double deepBeamRatio();
 
     String deepBeamClause();
-
-    /** Part of a perimeter beam's largest steel of a face that is continuous. @param bottom face */
-    double integrityPart(boolean bottom);
-
-    String integrityClause();
-
-    /** Part of the top steel of a support that runs past the point of inflection, and how far [mm]. */
-    double inflectionPart();
-
-    double inflectionRun(double d, double barDiameter, double clearSpan);
-
-    String inflectionClause();
-
-    /** Depth above which a beam needs steel along its sides [mm], and the largest spacing of it is crackSpacing. */
-    double skinSteelDepth();
-
-    String skinSteelClause();
 
     /** How a span is held at its ends, for span-to-depth rules. */
     enum SpanEnds { SIMPLE, ONE_END_CONTINUOUS, BOTH_ENDS_CONTINUOUS, CANTILEVER }

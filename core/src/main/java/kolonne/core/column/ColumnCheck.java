@@ -123,19 +123,19 @@ public final class ColumnCheck {
                 code.coversClause());
         }
         double ratio = cage.area() / lift.section().shape().A();
-        add("steel-maximum", "Steel, code's cap", Cause.STEEL_OVER_CAP, ratio, code.columnMaximumRatio(), Quantity.RATIO,
-            ratio / code.columnMaximumRatio(), "", "whole lift", code.columnRatioClause());
+        add("steel-maximum", "Steel, code's cap", Cause.STEEL_OVER_CAP, ratio, code.columns().columnMaximumRatio(), Quantity.RATIO,
+            ratio / code.columns().columnMaximumRatio(), "", "whole lift", code.columns().columnRatioClause());
         add("steel-practical", "Steel, practical cap", Cause.STEEL_OVER_PRACTICAL, ratio, basis.practicalCap(),
             Quantity.RATIO, ratio / basis.practicalCap(), "", "whole lift", "basis");
         double least = leastRatio(lift, context, demands.all());
-        add("steel-minimum", "Steel, minimum", Cause.STEEL_BELOW_MINIMUM, least, ratio, Quantity.RATIO, least / ratio, "", "whole lift", code.columnRatioClause());
+        add("steel-minimum", "Steel, minimum", Cause.STEEL_BELOW_MINIMUM, least, ratio, Quantity.RATIO, least / ratio, "", "whole lift", code.columns().columnRatioClause());
     }
 
     /** Least steel over the gross area, for the section and for its compression. */
     static double leastRatio(ColumnStack.Lift lift, ColumnContext context, List<LiftDemands.Demand> demands) {
         DesignCode code = context.basis().designCode();
         double p = demands.stream().mapToDouble(LiftDemands.Demand::p).max().orElse(0);
-        return Math.max(code.columnMinimumRatio(), code.columnMinimumSteel(p, context.basis().fy()) / lift.section().shape().A());
+        return Math.max(code.columns().columnMinimumRatio(), code.columns().columnMinimumSteel(p, context.basis().fy()) / lift.section().shape().A());
     }
 
     private void add(String kind, String title, Cause cause, double demand, double capacity, Quantity q, double u,

@@ -126,7 +126,7 @@ public final class ColumnDesigner {
         }
         for (ColumnCage.LiftCage c : unlimited) {
             double ratio = c.area() / s.A();
-            boolean legal = ratio >= least - 1e-9 && ratio <= code.columnMaximumRatio() + 1e-9;
+            boolean legal = ratio >= least - 1e-9 && ratio <= code.columns().columnMaximumRatio() + 1e-9;
             if (legal && fits(c, s) && notLess(c, above)) {
                 out.add(c);
             }
@@ -162,12 +162,12 @@ public final class ColumnDesigner {
 
     private Bar tieFor(Bar bar) {
         List<Bar> ties = basis.stirrupList();
-        return ties.stream().filter(t -> t.diameter() >= code.smallestTie(bar)).findFirst()
+        return ties.stream().filter(t -> t.diameter() >= code.columns().smallestTie(bar)).findFirst()
             .orElse(ties.get(ties.size() - 1));
     }
 
     private boolean fits(ColumnCage.LiftCage c, Shape s) {
-        double needed = code.columnClearSpacing(c.largest().diameter(), basis.aggregate());
+        double needed = code.detailing().columnClearSpacing(c.largest().diameter(), basis.aggregate());
         for (double g : ColumnTieCheck.gaps(c, s, basis)) {
             if (g < needed - 1e-6) {
                 return false;
@@ -190,8 +190,8 @@ public final class ColumnDesigner {
                 continue;
             }
             for (boolean all : new boolean[] {false, true}) {
-                List<Boolean> heldX = c.circular() ? List.of() : held(c.alongX(), gaps[0], all ? 0 : code.greatestUnheldDistance());
-                List<Boolean> heldY = c.circular() ? List.of() : held(c.alongY(), gaps[1], all ? 0 : code.greatestUnheldDistance());
+                List<Boolean> heldX = c.circular() ? List.of() : held(c.alongX(), gaps[0], all ? 0 : code.columns().greatestUnheldDistance());
+                List<Boolean> heldY = c.circular() ? List.of() : held(c.alongY(), gaps[1], all ? 0 : code.columns().greatestUnheldDistance());
                 ColumnCage.LiftCage trial = new ColumnCage.LiftCage(c.alongX(), c.alongY(), c.corner(), c.face(), tie,
                     basis.spacingLeast(), heldX, heldY);
                 double s = spacing(lift, trial, demands);
@@ -211,7 +211,7 @@ public final class ColumnDesigner {
     /** Largest spacing in the basis's step that meets tie rules and shear [mm]; may be below the practical minimum. */
     private double spacing(ColumnStack.Lift lift, ColumnCage.LiftCage c, LiftDemands demands) {
         Shape s = lift.section().shape();
-        double most = Math.min(basis.spacingMost(), code.columnTieSpacing(c.face().diameter() <= c.corner().diameter()
+        double most = Math.min(basis.spacingMost(), code.columns().columnTieSpacing(c.face().diameter() <= c.corner().diameter()
             ? c.face() : c.corner(), c.tie(), Math.min(s.width(), s.depth()), 1e9, false, false));
         double step = basis.spacingStep();
         double spacing = Math.floor(most / step + 1e-9) * step;

@@ -49,12 +49,12 @@ final class ColumnTieCheck {
         for (double g : gaps(cage, shape, basis)) {
             least = Math.min(least, g);
         }
-        double needed = code.columnClearSpacing(cage.largest().diameter(), basis.aggregate());
+        double needed = code.detailing().columnClearSpacing(cage.largest().diameter(), basis.aggregate());
         add("clear-spacing", "Clear distance of bars", Cause.BARS_DO_NOT_FIT, needed, least, Quantity.LENGTH,
-            least > 0 ? needed / least : Double.POSITIVE_INFINITY, "", code.columnClearSpacingClause());
-        int fewest = code.columnFewestBars(cage.circular());
+            least > 0 ? needed / least : Double.POSITIVE_INFINITY, "", code.detailing().columnClearSpacingClause());
+        int fewest = code.columns().columnFewestBars(cage.circular());
         add("bar-count", "Number of bars", Cause.STEEL_BELOW_MINIMUM, fewest, cage.count(), Quantity.COUNT,
-            (double) fewest / cage.count(), "", code.columnFewestBarsClause());
+            (double) fewest / cage.count(), "", code.columns().columnFewestBarsClause());
     }
 
     /** Clear distances of neighbouring bars along x and along y (along the ring of a circle) [mm]. */
@@ -74,9 +74,9 @@ final class ColumnTieCheck {
     }
 
     private void ties() {
-        double tieNeeded = code.smallestTie(cage.largest());
+        double tieNeeded = code.columns().smallestTie(cage.largest());
         add("tie-size", "Size of ties", Cause.TIE_ARRANGEMENT, tieNeeded, cage.tie().diameter(), Quantity.LENGTH,
-            tieNeeded / cage.tie().diameter(), "", code.smallestTieClause());
+            tieNeeded / cage.tie().diameter(), "", code.columns().smallestTieClause());
         if (!cage.circular()) {
             double[] gaps = gaps(cage, shape, basis);
             held("bars-held-x", "Bars held by ties, faces along x", cage.heldX(), gaps[0]);
@@ -86,7 +86,7 @@ final class ColumnTieCheck {
 
     /** Every corner and alternate bar is held, and no bar is farther than the limit from a held one. */
     private void held(String kind, String title, List<Boolean> held, double gap) {
-        double limit = code.greatestUnheldDistance();
+        double limit = code.columns().greatestUnheldDistance();
         int run = 0;
         int longest = 0;
         for (boolean h : held) {
@@ -97,7 +97,7 @@ final class ColumnTieCheck {
         double u = !corners || longest > 1 ? 2 : longest == 1 ? gap / limit : 0;
         if (u > 0) {
             add(kind, title, Cause.TIE_ARRANGEMENT, longest > 1 || !corners ? 2 * limit : gap, limit, Quantity.LENGTH, u,
-                "", code.tieArrangementClause());
+                "", code.columns().tieArrangementClause());
         }
     }
 
@@ -117,28 +117,28 @@ final class ColumnTieCheck {
                     code.shearClause());
                 add("shear-limit-" + dir, "Shear along " + dir + ", limit of the concrete", Cause.SHEAR_LIMIT, v,
                     s.limit(), Quantity.FORCE, v / s.limit(), name, code.shearLimitClause());
-                counts |= code.columnShearCounts(v, s);
+                counts |= code.columns().columnShearCounts(v, s);
                 high |= v - s.concrete() > 0.5 * (s.limit() - s.concrete());
-                if (code.columnMinimumTies() && code.columnShearCounts(v, s)) {
+                if (code.columns().columnMinimumTies() && code.columns().columnShearCounts(v, s)) {
                     double avs = input(axis, nu).avs();
                     add("minimum-ties-" + dir, "Minimum ties for shear along " + dir, Cause.STEEL_BELOW_MINIMUM,
-                        s.minimumAvs(), avs, Quantity.AREA_PER_LENGTH, s.minimumAvs() / avs, name, code.columnMinimumTiesClause());
+                        s.minimumAvs(), avs, Quantity.AREA_PER_LENGTH, s.minimumAvs() / avs, name, code.columns().columnMinimumTiesClause());
                 }
             }
             // Shear in both directions at once: the sum is limited where both exceed half (22.5.1.10, 22.5.1.11)
             if (u[0] > 0.5 && u[1] > 0.5) {
-                add("shear-both", "Shear in both directions", Cause.SHEAR, u[0] + u[1], code.shearBothWays(), Quantity.NUMBER,
-                    (u[0] + u[1]) / code.shearBothWays(), context.strength().combination(c).name(), code.shearBothWaysClause());
+                add("shear-both", "Shear in both directions", Cause.SHEAR, u[0] + u[1], code.columns().shearBothWays(), Quantity.NUMBER,
+                    (u[0] + u[1]) / code.columns().shearBothWays(), context.strength().combination(c).name(), code.columns().shearBothWaysClause());
             }
         }
         spacing(counts, high);
     }
 
     private void spacing(boolean counts, boolean high) {
-        double limit = code.columnTieSpacing(smallest(), cage.tie(), Math.min(shape.width(), shape.depth()),
+        double limit = code.columns().columnTieSpacing(smallest(), cage.tie(), Math.min(shape.width(), shape.depth()),
             effectiveDepth(cage, shape, basis, shape.width() <= shape.depth() ? 0 : 1), counts, high);
         add("tie-spacing", "Spacing of ties", Cause.STIRRUP_SPACING, cage.spacing(), limit, Quantity.LENGTH,
-            cage.spacing() / limit, "", code.columnTieSpacingClause());
+            cage.spacing() / limit, "", code.columns().columnTieSpacingClause());
     }
 
     private Bar smallest() {

@@ -28,7 +28,7 @@ public final class ColumnBars {
 
     private static void vertical(ColumnStack.Lift lift, Bar bar, int number, String what, boolean top, Basis basis,
                                  List<BarItem> out) {
-        double lap = top ? -basis.columnCover() : basis.designCode().lapLength(bar, lift.material().fc(), basis.fy(), false, 2 * bar.diameter(),
+        double lap = top ? -basis.columnCover() : basis.designCode().detailing().lapLength(bar, lift.material().fc(), basis.fy(), false, 2 * bar.diameter(),
             basis.columnCover());
         out.add(BarShapes.longitudinal(what, bar, number, lift.top() - lift.base() + lap, 0));
     }

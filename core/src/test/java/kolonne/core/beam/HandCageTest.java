@@ -134,9 +134,9 @@ class HandCageTest {
     @Test
     void barsEndInTensionOnlyWhereTheShearAllows() {
         // ACI 318-19 9.7.3.5 worked by hand: (a) 90 / (2/3 × 120) = 1.125; (b) max(2 × 100 / 250, 90 / (3/4 × 120)) = max(0.8, 1.0)
-        assertEquals(1.0, BASIS.designCode().cutOffUse(90, 120, 100, 250, 25), 1e-12);
-        assertEquals(0.75, BASIS.designCode().cutOffUse(60, 120, 100, 110, 25), 1e-12);
-        assertEquals(1.125, BASIS.designCode().cutOffUse(90, 120, 100, 250, 43), 1e-12, "No. 43 may not use (b)");
+        assertEquals(1.0, BASIS.designCode().detailing().cutOffUse(90, 120, 100, 250, 25), 1e-12);
+        assertEquals(0.75, BASIS.designCode().detailing().cutOffUse(60, 120, 100, 110, 25), 1e-12);
+        assertEquals(1.125, BASIS.designCode().detailing().cutOffUse(90, 120, 100, 250, 43), 1e-12, "No. 43 may not use (b)");
         for (BeamDesign b : List.of(BeamDesigner.design(LINE, CONTEXT))) {
             assertTrue(b.checks().stream().filter(c -> c.kind().equals("cut-off-tension")).allMatch(CheckResult::satisfied));
         }

@@ -92,11 +92,11 @@ class LapsTest {
     @Test
     void lengths() {
         Bar t20 = Aci318.SI.catalogue().find("T20");
-        assertEquals(1.3 * Aci318.SI.developmentLength(t20, 30, 420, false, 20, 40, true), Aci318.SI.lapLength(t20, 30, 420, false, 20, 40), 1e-9);
+        assertEquals(1.3 * Aci318.SI.detailing().developmentLength(t20, 30, 420, false, 20, 40, true), Aci318.SI.detailing().lapLength(t20, 30, 420, false, 20, 40), 1e-9);
         En1992 en = En1992.of(java.util.Map.of());
-        assertEquals(1.5 * en.developmentLength(t20, 30, 500, true, 20, 40, true), en.lapLength(t20, 30, 500, true, 20, 40), 1e-9);
+        assertEquals(1.5 * en.detailing().developmentLength(t20, 30, 500, true, 20, 40, true), en.detailing().lapLength(t20, 30, 500, true, 20, 40), 1e-9);
         // fbd = 2.25 · 1.35 = 3.04 MPa for C30: lb = 20/4 · 434.8 / 3.04 = 715 mm, lap 1073 mm
-        assertEquals(1073, en.lapLength(t20, 30, 500, false, 20, 40), 2);
+        assertEquals(1073, en.detailing().lapLength(t20, 30, 500, false, 20, 40), 2);
     }
 
     @Test

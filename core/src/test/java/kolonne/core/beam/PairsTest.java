@@ -111,12 +111,12 @@ class PairsTest {
     void anchorageOfPairs() {
         En1992 en = En1992.of(Map.of());
         Basis s = Basis.standard("en-1992-1-1");
-        assertEquals(Math.sqrt(2) * en.developmentLength(T25, 30, 500, false, 25, s.beamCover(), true), BarsAt.development(T25, true, 30, false, s), 1e-9);
+        assertEquals(Math.sqrt(2) * en.detailing().developmentLength(T25, 30, 500, false, 25, s.beamCover(), true), BarsAt.development(T25, true, 30, false, s), 1e-9);
         // ACI: not longer in itself, but 40 mm of cover are less than one bar as large as two T32 (45 mm): table 25.4.2.3 "other cases"
         Basis aci = Basis.standard(false);
         Bar t32 = Aci318.SI.catalogue().find("T32");
         assertEquals(BarsAt.development(T25, false, 30, false, aci), BarsAt.development(T25, true, 30, false, aci), 1e-9);
         assertEquals(1.7 / 1.1 * BarsAt.development(t32, false, 30, false, aci), BarsAt.development(t32, true, 30, false, aci), 1e-6);
-        assertFalse(T25.diameter() > Aci318.SI.largestInPair());
+        assertFalse(T25.diameter() > Aci318.SI.detailing().largestInPair());
     }
 }

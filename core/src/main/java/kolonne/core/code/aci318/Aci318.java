@@ -7,7 +7,9 @@ import kolonne.core.code.Bar;
 import kolonne.core.code.BarCatalogue;
 import kolonne.core.code.ConcreteCurve;
 import kolonne.core.code.CrackWidth;
+import kolonne.core.code.ColumnRules;
 import kolonne.core.code.DesignCode;
+import kolonne.core.code.Detailing;
 import kolonne.core.code.DuctileFrame;
 import kolonne.core.code.FlangeShear;
 import kolonne.core.code.Serviceability;
@@ -22,8 +24,6 @@ import kolonne.core.explain.Trace;
 
 /** ACI 318-19 for beams and columns with tied, deformed, uncoated bars in normalweight concrete. */
 public final class Aci318 implements DesignCode {
-    /** No. 36, #11 (9.7.3.5(b)) [mm]. */
-    private static final double LARGEST_CUT_BAR = 36.1;
 
     public static final Aci318 SI = new Aci318(UnitForm.SI);
     public static final Aci318 US = new Aci318(UnitForm.US);
@@ -34,7 +34,8 @@ public final class Aci318 implements DesignCode {
 
     private final UnitForm form;
     private final AciShear shear;
-    private final AciAnchorage anchorage;
+    private final Detailing detailing;
+    private final ColumnRules columns;
     private final AciSlenderness slenderness;
     private final AciTorsion torsion;
     private final AciServiceability serviceability;
@@ -42,7 +43,8 @@ public final class Aci318 implements DesignCode {
     private Aci318(UnitForm form) {
         this.form = form;
         shear = new AciShear(form);
-        anchorage = new AciAnchorage(form);
+        detailing = new AciDetailing(form);
+        columns = new AciColumnRules(form);
         slenderness = new AciSlenderness(form);
         torsion = new AciTorsion(form);
         serviceability = new AciServiceability(form);
@@ -197,38 +199,6 @@ public final class Aci318 implements DesignCode {
         return oneSided ? Math.min(reach, Math.min(6 * hf, clearSpan / 12)) : Math.min(reach, Math.min(8 * hf, clearSpan / 8));
     }
 
-    /** Class B of table 25.5.2.1: 1.3 ld, at least 300 mm (12 in). */
-    @Override
-    public double lapLength(Bar bar, double fc, double fy, boolean top, double clear, double cover) {
-        return Math.max(1.3 * developmentLength(bar, fc, fy, top, clear, cover, true), form.length(300, 12));
-    }
-
-    /** Only three and more bars are anchored longer (25.6.1.5); ends 40 db apart (25.6.1.4); none above No. 36 (25.6.1.3). */
-    @Override
-    public double pairAnchorage() {
-        return 1;
-    }
-
-    @Override
-    public double pairStagger(Bar bar) {
-        return 40 * bar.diameter();
-    }
-
-    @Override
-    public double largestInPair() {
-        return form.length(36, 1.41);
-    }
-
-    @Override
-    public String pairClause() {
-        return "25.6.1";
-    }
-
-    @Override
-    public String lapClause() {
-        return "25.5.2.1";
-    }
-
     @Override
     public Optional<DuctileFrame> ductile(DuctileFrame.Kind kind) {
         return kind == DuctileFrame.Kind.NONE ? Optional.empty() : Optional.of(new AciDuctileFrame(kind, form));
@@ -338,22 +308,6 @@ public final class Aci318 implements DesignCode {
     }
 
     @Override
-    public double columnTieSpacing(Bar bar, Bar tie, double leastDimension, double d, boolean shearCounts,
-                                   boolean highVs) {
-        double s = Math.min(Math.min(16 * bar.diameter(), 48 * tie.diameter()), leastDimension);
-        if (!shearCounts) {
-            return s;
-        }
-        double forShear = highVs ? Math.min(d / 4, form.length(300, 12)) : Math.min(d / 2, form.length(600, 24));
-        return Math.min(s, forShear);
-    }
-
-    @Override
-    public String columnTieSpacingClause() {
-        return "25.7.2.1, 10.7.6.5.2";
-    }
-
-    @Override
     public double compressionTieSpacing(Bar bar, Bar stirrup, double least) {
         return Math.min(Math.min(16 * bar.diameter(), 48 * stirrup.diameter()), least);
     }
@@ -368,61 +322,14 @@ public final class Aci318 implements DesignCode {
         return "9.7.6.4";
     }
 
-    /** No. 10 (#3) for bars up to No. 32 (#10), No. 13 (#4) above (25.7.2.2). */
     @Override
-    public double smallestTie(Bar bar) {
-        return bar.diameter() <= 32.3 ? 9.5 : 12.7;
+    public Detailing detailing() {
+        return detailing;
     }
 
     @Override
-    public String smallestTieClause() {
-        return "25.7.2.2";
-    }
-
-    /** Ties are needed from half φVc (10.6.2.1). */
-    @Override
-    public boolean columnShearCounts(double v, ShearStrength s) {
-        return v > 0.5 * s.concrete();
-    }
-
-    @Override
-    public boolean columnMinimumTies() {
-        return true;
-    }
-
-    @Override
-    public String columnMinimumTiesClause() {
-        return "10.6.2.2";
-    }
-
-    @Override
-    public double shearBothWays() {
-        return 1.5;
-    }
-
-    @Override
-    public String shearBothWaysClause() {
-        return "22.5.1.11";
-    }
-
-    @Override
-    public int columnFewestBars(boolean circular) {
-        return 4;
-    }
-
-    @Override
-    public String columnFewestBarsClause() {
-        return "10.7.3.1";
-    }
-
-    @Override
-    public double greatestUnheldDistance() {
-        return form.length(150, 6);
-    }
-
-    @Override
-    public String tieArrangementClause() {
-        return "25.7.2.3";
+    public ColumnRules columns() {
+        return columns;
     }
 
     @Override
@@ -436,126 +343,8 @@ public final class Aci318 implements DesignCode {
     }
 
     @Override
-    public double beamClearSpacing(double db, double aggregate) {
-        return Math.max(Math.max(form.length(25, 1), db), 4.0 / 3 * aggregate);
-    }
-
-    @Override
-    public double layerClearSpacing(double aggregate) {
-        return form.length(25, 1);
-    }
-
-    @Override
-    public String beamClearSpacingClause() {
-        return "25.2.1";
-    }
-
-    @Override
-    public double columnClearSpacing(double db, double aggregate) {
-        return Math.max(Math.max(form.length(40, 1.5), 1.5 * db), 4.0 / 3 * aggregate);
-    }
-
-    @Override
-    public String columnClearSpacingClause() {
-        return "25.2.3";
-    }
-
-    /** Lesser of 380 (280 / fs) − 2.5 cc and 300 (280 / fs), fs = 2/3 fy (24.3.2, 24.3.2.1). */
-    @Override
-    public double crackSpacing(double fy, double cc) {
-        double fs = 2.0 / 3 * fy;
-        return form == UnitForm.SI ? Math.min(380 * 280 / fs - 2.5 * cc, 300 * 280 / fs)
-            : Math.min(15 * 25.4 * 40_000 * UnitForm.PSI / fs - 2.5 * cc, 12 * 25.4 * 40_000 * UnitForm.PSI / fs);
-    }
-
-    @Override
-    public String crackSpacingClause() {
-        return "24.3.2";
-    }
-
-    @Override
     public Optional<CrackWidth> crackWidth() {
         return Optional.empty();
-    }
-
-    @Override
-    public double developmentLength(Bar bar, double fc, double fy, boolean top, double clear, double cover,
-                                    boolean stirrups) {
-        return anchorage.straight(bar, fc, fy, top, clear, cover, stirrups);
-    }
-
-    @Override
-    public String developmentClause() {
-        return "25.4.2.3";
-    }
-
-    @Override
-    public double hookLength(Bar bar, double fc, double fy, Trace t) {
-        return anchorage.hooked(bar, fc, fy, t);
-    }
-
-    @Override
-    public String hookClause() {
-        return "25.4.3.1";
-    }
-
-    /** Greater of d and 12 db (9.7.3.3). */
-    @Override
-    public double extension(double d, double db) {
-        return Math.max(d, 12 * db);
-    }
-
-    @Override
-    public String extensionClause() {
-        return "9.7.3.3";
-    }
-
-    /** The extension or the development length, whichever is longer (9.7.3.3, 9.7.3.4). */
-    @Override
-    public double runPastNeed(double d, double db, double development) {
-        return Math.max(extension(d, db), development);
-    }
-
-    @Override
-    public double tensionShift(double d) {
-        return 0;
-    }
-
-    @Override
-    public String tensionShiftClause() {
-        return "9.7.3.3";
-    }
-
-    /**
-     * 9.7.3.5: shear at most two thirds of its strength; or, for bars to No. 36, twice the steel that flexure needs runs on and the shear
-     * is at most three quarters. Further stirrups by 9.7.3.5(c) are not counted.
-     */
-    @Override
-    public double cutOffUse(double v, double vn, double m, double continuing, double db) {
-        double shearAlone = v / (2.0 / 3 * vn);
-        double doubled = db <= LARGEST_CUT_BAR && continuing > 0 ? Math.max(2 * m / continuing, v / (0.75 * vn)) : Double.POSITIVE_INFINITY;
-        return Math.min(shearAlone, doubled);
-    }
-
-    @Override
-    public String cutOffClause() {
-        return "9.7.3.5";
-    }
-
-    /** A third at simple supports (9.7.3.8.1), a quarter at others (9.7.3.8.2). */
-    @Override
-    public double bottomIntoSupport(boolean simple) {
-        return simple ? 1.0 / 3 : 1.0 / 4;
-    }
-
-    @Override
-    public String bottomIntoSupportClause() {
-        return "9.7.3.8";
-    }
-
-    @Override
-    public String cornerBarsClause() {
-        return "25.7.1.1";
     }
 
     /** Table 9.3.1.1, times 0.4 + fy / 700 (fy / 100 000 psi) for other than Grade 420 (9.3.1.1.1). */
@@ -583,26 +372,6 @@ public final class Aci318 implements DesignCode {
     }
 
     @Override
-    public double columnMinimumRatio() {
-        return 0.01;
-    }
-
-    @Override
-    public double columnMinimumSteel(double compression, double fy) {
-        return 0;
-    }
-
-    @Override
-    public double columnMaximumRatio() {
-        return 0.08;
-    }
-
-    @Override
-    public String columnRatioClause() {
-        return "10.6.1.1";
-    }
-
-    @Override
     public Slenderness slenderness() {
         return slenderness;
     }
@@ -625,42 +394,5 @@ public final class Aci318 implements DesignCode {
     @Override
     public String deepBeamClause() {
         return "9.9.1.1";
-    }
-
-    /** 9.7.7.1: a quarter of the bottom steel, a sixth of the top steel, two bars at least. */
-    @Override
-    public double integrityPart(boolean bottom) {
-        return bottom ? 1.0 / 4 : 1.0 / 6;
-    }
-
-    @Override
-    public String integrityClause() {
-        return "9.7.7.1";
-    }
-
-    /** 9.7.3.8.4: a third, past the point of inflection by d, 12 db or ln / 16. */
-    @Override
-    public double inflectionPart() {
-        return 1.0 / 3;
-    }
-
-    @Override
-    public double inflectionRun(double d, double db, double ln) {
-        return Math.max(Math.max(d, 12 * db), ln / 16);
-    }
-
-    @Override
-    public String inflectionClause() {
-        return "9.7.3.8.4";
-    }
-
-    @Override
-    public double skinSteelDepth() {
-        return form.length(900, 36);
-    }
-
-    @Override
-    public String skinSteelClause() {
-        return "9.7.2.3";
     }
 }

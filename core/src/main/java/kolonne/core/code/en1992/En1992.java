@@ -9,7 +9,9 @@ import kolonne.core.code.Bar;
 import kolonne.core.code.BarCatalogue;
 import kolonne.core.code.ConcreteCurve;
 import kolonne.core.code.CrackWidth;
+import kolonne.core.code.ColumnRules;
 import kolonne.core.code.DesignCode;
+import kolonne.core.code.Detailing;
 import kolonne.core.code.DuctileFrame;
 import kolonne.core.code.FlangeShear;
 import kolonne.core.code.Serviceability;
@@ -30,7 +32,8 @@ public final class En1992 implements DesignCode {
     private final EnParameters p;
     private final EnShear shear;
     private final EnTorsion torsion;
-    private final EnAnchorage anchorage;
+    private final Detailing detailing;
+    private final ColumnRules columns;
     private final EnServiceability serviceability;
     private final EnSlenderness slenderness;
     private final EnCrack crack;
@@ -39,7 +42,8 @@ public final class En1992 implements DesignCode {
         p = EnParameters.of(national);
         shear = new EnShear(this, p);
         torsion = new EnTorsion(this, shear);
-        anchorage = new EnAnchorage(this);
+        detailing = new EnDetailing(this, p);
+        columns = new EnColumnRules(this, p);
         serviceability = new EnServiceability(p);
         slenderness = new EnSlenderness(this, p);
         crack = new EnCrack(p);
@@ -207,39 +211,6 @@ public final class En1992 implements DesignCode {
         return Math.min(reach, Math.min(0.2 * reach + 0.1 * zeroMoments, 0.2 * zeroMoments));
     }
 
-    /** (8.10) with α6 = 1.5 for more than half of the bars lapped at one place (table 8.3); at least (8.11). */
-    @Override
-    public double lapLength(Bar bar, double fc, double fy, boolean top, double clear, double cover) {
-        double straight = developmentLength(bar, fc, fy, top, clear, cover, true);
-        return Math.max(1.5 * straight, Math.max(15 * bar.diameter(), 200));
-    }
-
-    /** By the bar as large as both (8.9.3(3)), at most 55 mm (8.9.1(2)); both bars may end at one place below 32 mm, and larger pairs are anchored for the bar as large as both. */
-    @Override
-    public double pairAnchorage() {
-        return Math.sqrt(2);
-    }
-
-    @Override
-    public double pairStagger(Bar bar) {
-        return 0;
-    }
-
-    @Override
-    public double largestInPair() {
-        return 55 / Math.sqrt(2);
-    }
-
-    @Override
-    public String pairClause() {
-        return "8.9";
-    }
-
-    @Override
-    public String lapClause() {
-        return "8.7.3";
-    }
-
     /** EN 1998-1 is not covered; a basis cannot ask for it. */
     @Override
     public Optional<DuctileFrame> ductile(DuctileFrame.Kind kind) {
@@ -347,18 +318,6 @@ public final class En1992 implements DesignCode {
         return new SpacingLimits(0.75 * d, Math.min(0.75 * d, 600), "9.2.2(6), (8)");
     }
 
-    /** min(20 φ, b, 400), times 0.6 throughout, as near beams and laps (9.5.3(3), (4)). */
-    @Override
-    public double columnTieSpacing(Bar bar, Bar tie, double leastDimension, double d, boolean shearCounts, boolean highVs) {
-        double s = 0.6 * Math.min(Math.min(20 * bar.diameter(), leastDimension), p.get("tieMost"));
-        return shearCounts ? Math.min(s, 0.75 * d) : s;
-    }
-
-    @Override
-    public String columnTieSpacingClause() {
-        return "9.5.3(3), (4)";
-    }
-
     @Override
     public double compressionTieSpacing(Bar bar, Bar stirrup, double least) {
         return 15 * bar.diameter();
@@ -374,59 +333,6 @@ public final class En1992 implements DesignCode {
         return "9.2.1.2(3)";
     }
 
-    /** 6 mm and a quarter of the largest bar (9.5.3(1)). */
-    @Override
-    public double smallestTie(Bar bar) {
-        return Math.max(6, bar.diameter() / 4);
-    }
-
-    @Override
-    public String smallestTieClause() {
-        return "9.5.3(1)";
-    }
-
-    @Override
-    public double greatestUnheldDistance() {
-        return 150;
-    }
-
-    @Override
-    public String tieArrangementClause() {
-        return "9.5.3(6)";
-    }
-
-    @Override
-    public String cornerBarsClause() {
-        return "9.2.2(3)";
-    }
-
-    @Override
-    public boolean columnShearCounts(double v, ShearStrength s) {
-        return v > s.concrete();
-    }
-
-    /** The least links of beams are not asked for in columns (9.5.3). */
-    @Override
-    public boolean columnMinimumTies() {
-        return false;
-    }
-
-    @Override
-    public String columnMinimumTiesClause() {
-        return "9.5.3";
-    }
-
-    /** Shear in both directions: the code has no rule; as for an ellipse the sum of squares may not pass 1, so that the sum of 1.41 is the most. */
-    @Override
-    public double shearBothWays() {
-        return Math.sqrt(2);
-    }
-
-    @Override
-    public String shearBothWaysClause() {
-        return "6.2.1";
-    }
-
     @Override
     public Torsion torsion() {
         return torsion;
@@ -434,123 +340,9 @@ public final class En1992 implements DesignCode {
 
     // ---- detailing ----------------------------------------------------------------------------------------------------
 
-    /** max(φ, dg + 5, 20) (8.2(2)). */
-    @Override
-    public double beamClearSpacing(double barDiameter, double aggregate) {
-        return Math.max(Math.max(barDiameter, aggregate + 5), 20);
-    }
-
-    @Override
-    public double layerClearSpacing(double aggregate) {
-        return Math.max(aggregate + 5, 20);
-    }
-
-    @Override
-    public String beamClearSpacingClause() {
-        return "8.2(2)";
-    }
-
-    @Override
-    public double columnClearSpacing(double barDiameter, double aggregate) {
-        return beamClearSpacing(barDiameter, aggregate);
-    }
-
-    @Override
-    public String columnClearSpacingClause() {
-        return "8.2(2)";
-    }
-
-    @Override
-    public int columnFewestBars(boolean circular) {
-        return 4;
-    }
-
-    @Override
-    public String columnFewestBarsClause() {
-        return "9.5.2(4)";
-    }
-
-    /** Table 7.3N for wk = 0.3 mm with a quasi-permanent stress of 0.6 fyd; the width itself is checked where it can be. */
-    @Override
-    public double crackSpacing(double fy, double clearCover) {
-        return Math.max(50, Math.min(300, 300 - (0.6 * designSteel(fy) - 160) / 40 * 50));
-    }
-
-    @Override
-    public String crackSpacingClause() {
-        return "7.3.3, table 7.3N";
-    }
-
     @Override
     public Optional<CrackWidth> crackWidth() {
         return Optional.of(crack);
-    }
-
-    @Override
-    public double developmentLength(Bar bar, double fc, double fy, boolean top, double clear, double cover, boolean stirrups) {
-        return anchorage.straight(bar, fc, fy, top);
-    }
-
-    @Override
-    public String developmentClause() {
-        return "8.4.4(1)";
-    }
-
-    @Override
-    public double hookLength(Bar bar, double fc, double fy, Trace t) {
-        return anchorage.hooked(bar, fc, fy, t);
-    }
-
-    @Override
-    public String hookClause() {
-        return "8.4.4(1)";
-    }
-
-    /** al = z (cot θ − cot α) / 2 with the flattest strut and z = 0.9 d (9.2). */
-    @Override
-    public double tensionShift(double d) {
-        return 0.45 * d * p.get("cotMost");
-    }
-
-    @Override
-    public String tensionShiftClause() {
-        return "9.2.1.3(2)";
-    }
-
-    /** None beside the shift: bars count by the part of them that is anchored (figure 9.2). */
-    @Override
-    public double extension(double d, double barDiameter) {
-        return 0;
-    }
-
-    @Override
-    public String extensionClause() {
-        return "9.2.1.3(2)";
-    }
-
-    @Override
-    public double runPastNeed(double d, double barDiameter, double development) {
-        return development; // the moments are shifted before
-    }
-
-    @Override
-    public double cutOffUse(double v, double vn, double m, double continuing, double barDiameter) {
-        return 0;
-    }
-
-    @Override
-    public String cutOffClause() {
-        return "9.2.1.3";
-    }
-
-    @Override
-    public double bottomIntoSupport(boolean simple) {
-        return p.get("bottomIntoSupport");
-    }
-
-    @Override
-    public String bottomIntoSupportClause() {
-        return "9.2.1.4(1), 9.2.1.5(1)";
     }
 
     /** Table 7.4N, concrete highly stressed (ρ = 1.5 %), d = 0.9 h; times 500 / fyk (7.17). */
@@ -575,29 +367,18 @@ public final class En1992 implements DesignCode {
     }
 
     @Override
-    public double columnMinimumRatio() {
-        return p.get("columnMinimum");
-    }
-
-    /** 0.10 NEd / fyd. */
-    @Override
-    public double columnMinimumSteel(double compression, double fy) {
-        return p.get("columnMinimumForce") * Math.max(0, compression) / designSteel(fy);
-    }
-
-    @Override
-    public double columnMaximumRatio() {
-        return p.get("columnMaximum");
-    }
-
-    @Override
-    public String columnRatioClause() {
-        return "9.5.2(2), (3)";
-    }
-
-    @Override
     public Slenderness slenderness() {
         return slenderness;
+    }
+
+    @Override
+    public Detailing detailing() {
+        return detailing;
+    }
+
+    @Override
+    public ColumnRules columns() {
+        return columns;
     }
 
     @Override
@@ -625,41 +406,5 @@ public final class En1992 implements DesignCode {
     @Override
     public String deepBeamClause() {
         return "5.3.1(3)";
-    }
-
-    /** Ties of the perimeter (9.10.2.2) come from the structure's layout, not from the beam; a quarter of the bottom runs on. */
-    @Override
-    public double integrityPart(boolean bottom) {
-        return bottom ? p.get("bottomIntoSupport") : 0;
-    }
-
-    @Override
-    public String integrityClause() {
-        return "9.2.1.5(1)";
-    }
-
-    @Override
-    public double inflectionPart() {
-        return 0;
-    }
-
-    @Override
-    public double inflectionRun(double d, double barDiameter, double clearSpan) {
-        return 0;
-    }
-
-    @Override
-    public String inflectionClause() {
-        return "9.2.1.3";
-    }
-
-    @Override
-    public double skinSteelDepth() {
-        return 1000;
-    }
-
-    @Override
-    public String skinSteelClause() {
-        return "7.3.3(3)";
     }
 }

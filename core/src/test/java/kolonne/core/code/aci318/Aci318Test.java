@@ -81,11 +81,11 @@ class Aci318Test {
         near(b.minimumAvs(), a.minimumAvs());
         near(Aci318.US.beamMinimumSteel(fc, 413.7, 300, 540, Trace.OFF), Aci318.SI.beamMinimumSteel(fc, 413.7, 300, 540, Trace.OFF));
         near(Aci318.US.torsion().threshold(fc, 180_000, 1800, Trace.OFF), Aci318.SI.torsion().threshold(fc, 180_000, 1800, Trace.OFF));
-        near(Aci318.US.crackSpacing(413.7, 50), Aci318.SI.crackSpacing(413.7, 50));
+        near(Aci318.US.detailing().crackSpacing(413.7, 50), Aci318.SI.detailing().crackSpacing(413.7, 50));
         Bar bar = BarCatalogue.US.find("#8");
-        near(Aci318.US.developmentLength(bar, fc, 413.7, true, 50, 50, true),
-            Aci318.SI.developmentLength(bar, fc, 413.7, true, 50, 50, true));
-        near(Aci318.US.hookLength(bar, fc, 413.7, Trace.OFF), Aci318.SI.hookLength(bar, fc, 413.7, Trace.OFF));
+        near(Aci318.US.detailing().developmentLength(bar, fc, 413.7, true, 50, 50, true),
+            Aci318.SI.detailing().developmentLength(bar, fc, 413.7, true, 50, 50, true));
+        near(Aci318.US.detailing().hookLength(bar, fc, 413.7, Trace.OFF), Aci318.SI.detailing().hookLength(bar, fc, 413.7, Trace.OFF));
         near(Aci318.US.block(fc).depth(), Aci318.SI.block(fc).depth());
     }
 
@@ -101,7 +101,7 @@ class Aci318Test {
     @CsvSource({"#6, false, 37.9", "#8, false, 47.4", "#8, true, 61.7", "#11, false, 47.4"})
     void developmentLengthsMatchTheHandbooks(String label, boolean top, double ratio) {
         Bar b = BarCatalogue.US.find(label);
-        double ld = Aci318.US.developmentLength(b, 4000 * PSI, 60_000 * PSI, top, 2 * b.diameter(), 2 * b.diameter(), true);
+        double ld = Aci318.US.detailing().developmentLength(b, 4000 * PSI, 60_000 * PSI, top, 2 * b.diameter(), 2 * b.diameter(), true);
         assertEquals(ratio, ld / b.diameter(), 0.002 * ratio);
     }
 
@@ -109,13 +109,13 @@ class Aci318Test {
     @Test
     void hookLengthMatchesTheHandCalculation() {
         double expected = 60_000 * 1.25 * (4000.0 / 15_000 + 0.6) / (55 * Math.sqrt(4000));
-        assertEquals(expected, Aci318.US.hookLength(BarCatalogue.US.find("#8"), 4000 * PSI, 60_000 * PSI, Trace.OFF) / IN, 1e-6);
+        assertEquals(expected, Aci318.US.detailing().hookLength(BarCatalogue.US.find("#8"), 4000 * PSI, 60_000 * PSI, Trace.OFF) / IN, 1e-6);
     }
 
     /** 15 in (40 000 / 40 000) − 2.5 × 2 in = 10 in (24.3.2, Grade 60, cc 2 in). */
     @Test
     void crackSpacingMatchesTheHandCalculation() {
-        assertEquals(10, Aci318.US.crackSpacing(60_000 * PSI, 2 * IN) / IN, 1e-9);
+        assertEquals(10, Aci318.US.detailing().crackSpacing(60_000 * PSI, 2 * IN) / IN, 1e-9);
     }
 
     /** Table 9.3.1.1. */
@@ -134,9 +134,9 @@ class Aci318Test {
         assertEquals(600, Aci318.SI.beamStirrupSpacing(2000, false).along());
         Bar t20 = BarCatalogue.METRIC.find("T20");
         Bar t10 = BarCatalogue.METRIC.find("T10");
-        assertEquals(320, Aci318.SI.columnTieSpacing(t20, t10, 500, 440, false, false));
-        assertEquals(220, Aci318.SI.columnTieSpacing(t20, t10, 500, 440, true, false));
-        assertEquals(110, Aci318.SI.columnTieSpacing(t20, t10, 500, 440, true, true));
+        assertEquals(320, Aci318.SI.columns().columnTieSpacing(t20, t10, 500, 440, false, false));
+        assertEquals(220, Aci318.SI.columns().columnTieSpacing(t20, t10, 500, 440, true, false));
+        assertEquals(110, Aci318.SI.columns().columnTieSpacing(t20, t10, 500, 440, true, true));
     }
 
     /** 400 × 400, lu 4 m, k 1, E 27 800, Pu 1000 kN, M1 0, M2 100 kNm, βdns 0.6: worked by hand from 6.6.4.5. */

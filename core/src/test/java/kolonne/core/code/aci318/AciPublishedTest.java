@@ -49,7 +49,7 @@ class AciPublishedTest {
     @CsvSource({"#5,30.8", "#6,37.0", "#8,61.7"})
     void laps(String size, double in) {
         var bar = BarCatalogue.US.find(size);
-        assertEquals(in, Aci318.US.lapLength(bar, 4000 * PSI, 60_000 * PSI, false, 2 * bar.diameter(), 2 * IN) / IN, 0.15);
+        assertEquals(in, Aci318.US.detailing().lapLength(bar, 4000 * PSI, 60_000 * PSI, false, 2 * bar.diameter(), 2 * IN) / IN, 0.15);
     }
 
     /** Development lengths as published for Grade 60 in 4000 psi, cases of the first row [in]; top bars 1.3 times. */
@@ -57,9 +57,9 @@ class AciPublishedTest {
     @CsvSource({"#5,23.7", "#6,28.5", "#7,41.5", "#8,47.4", "#9,53.5"})
     void developmentLengths(String size, double in) {
         var bar = BarCatalogue.US.find(size);
-        double ld = Aci318.US.developmentLength(bar, 4000 * PSI, 60_000 * PSI, false, 2 * bar.diameter(), 2 * IN, true);
+        double ld = Aci318.US.detailing().developmentLength(bar, 4000 * PSI, 60_000 * PSI, false, 2 * bar.diameter(), 2 * IN, true);
         assertEquals(in, ld / IN, 0.1);
-        assertEquals(1.3 * ld, Aci318.US.developmentLength(bar, 4000 * PSI, 60_000 * PSI, true, 2 * bar.diameter(), 2 * IN, true), 1e-6);
+        assertEquals(1.3 * ld, Aci318.US.detailing().developmentLength(bar, 4000 * PSI, 60_000 * PSI, true, 2 * bar.diameter(), 2 * IN, true), 1e-6);
     }
 
     /** 9.6.1.2 in Grade 60: 200 / fy = 0.00333 to 4400 psi, 3 √f'c / fy = 0.00354 at 5000 psi. */

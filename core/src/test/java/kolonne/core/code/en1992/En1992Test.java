@@ -154,11 +154,11 @@ class En1992Test {
     @Test
     void anchorageLengths() {
         var bar = BarCatalogue.METRIC.find("T20");
-        assertEquals(40, CODE.developmentLength(bar, 25, 500, false, 20, 40, true) / 20, 0.5);
-        assertEquals(58, CODE.developmentLength(bar, 25, 500, true, 20, 40, true) / 20, 0.6);
+        assertEquals(40, CODE.detailing().developmentLength(bar, 25, 500, false, 20, 40, true) / 20, 0.5);
+        assertEquals(58, CODE.detailing().developmentLength(bar, 25, 500, true, 20, 40, true) / 20, 0.6);
         var large = BarCatalogue.METRIC.find("T40");
-        assertEquals(CODE.developmentLength(bar, 25, 500, false, 20, 40, true) * 2 / 0.92, CODE.developmentLength(large, 25, 500, false, 20, 40, true), 1e-6, "η2");
-        assertTrue(CODE.hookLength(bar, 25, 500, Trace.OFF) < CODE.developmentLength(bar, 25, 500, true, 20, 40, true));
+        assertEquals(CODE.detailing().developmentLength(bar, 25, 500, false, 20, 40, true) * 2 / 0.92, CODE.detailing().developmentLength(large, 25, 500, false, 20, 40, true), 1e-6, "η2");
+        assertTrue(CODE.detailing().hookLength(bar, 25, 500, Trace.OFF) < CODE.detailing().developmentLength(bar, 25, 500, true, 20, 40, true));
     }
 
     /**
@@ -247,11 +247,11 @@ class En1992Test {
     /** 9.5.2(2), 9.5.3: NEd = 2000 kN asks for 0.1 × 2000e3 / 435 = 460 mm²; ties of a 300 column with T16 stand 0.6 × 300 apart. */
     @Test
     void detailingOfColumns() {
-        assertEquals(460, CODE.columnMinimumSteel(2000e3, 500), 0.5);
-        assertEquals(0, CODE.columnMinimumSteel(-5, 500));
-        assertEquals(180, CODE.columnTieSpacing(BarCatalogue.METRIC.find("T16"), BarCatalogue.METRIC.find("T8"), 300, 250, false, false));
-        assertEquals(8, CODE.smallestTie(BarCatalogue.METRIC.find("T32")));
-        assertEquals(25, CODE.beamClearSpacing(20, 20));
+        assertEquals(460, CODE.columns().columnMinimumSteel(2000e3, 500), 0.5);
+        assertEquals(0, CODE.columns().columnMinimumSteel(-5, 500));
+        assertEquals(180, CODE.columns().columnTieSpacing(BarCatalogue.METRIC.find("T16"), BarCatalogue.METRIC.find("T8"), 300, 250, false, false));
+        assertEquals(8, CODE.columns().smallestTie(BarCatalogue.METRIC.find("T32")));
+        assertEquals(25, CODE.detailing().beamClearSpacing(20, 20));
     }
 
     @Test

@@ -1,0 +1,47 @@
+package kolonne.core.code;
+
+/** Rules for the steel of columns: amount, ties, and shear in two directions. Units N, mm, MPa. */
+public interface ColumnRules {
+    /** Largest tie spacing of a column [mm] from tie support of bars, least dimension, and shear if it counts. */
+    double columnTieSpacing(Bar bar, Bar tie, double leastDimension, double d, boolean shearCounts, boolean highVs);
+
+    String columnTieSpacingClause();
+
+    /** Smallest tie bar for a longitudinal bar [mm]. */
+    double smallestTie(Bar bar);
+
+    String smallestTieClause();
+
+    /** Whether the shear of a column asks for ties of its own. */
+    boolean columnShearCounts(double v, ShearStrength s);
+
+    /** Whether ties then have a least area. */
+    boolean columnMinimumTies();
+
+    String columnMinimumTiesClause();
+
+    /** Most sum of the utilisations in shear of both directions. */
+    double shearBothWays();
+
+    String shearBothWaysClause();
+
+    /** Fewest bars of a column. */
+    int columnFewestBars(boolean circular);
+
+    String columnFewestBarsClause();
+
+    /** Greatest clear distance of an unsupported bar from a bar held by a tie [mm]. */
+    double greatestUnheldDistance();
+
+    String tieArrangementClause();
+
+    /** Steel limits of a column as parts of the gross area. */
+    double columnMinimumRatio();
+
+    /** Steel that a column's compression asks for beside that [mm2]. */
+    double columnMinimumSteel(double compression, double fy);
+
+    double columnMaximumRatio();
+
+    String columnRatioClause();
+}

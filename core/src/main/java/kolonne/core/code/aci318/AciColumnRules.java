@@ -1,0 +1,107 @@
+package kolonne.core.code.aci318;
+
+import kolonne.core.code.Bar;
+import kolonne.core.code.ColumnRules;
+import kolonne.core.code.ShearStrength;
+
+/** Steel of columns by ACI 318-19. */
+final class AciColumnRules implements ColumnRules {
+    private final UnitForm form;
+
+    AciColumnRules(UnitForm form) {
+        this.form = form;
+    }
+
+    @Override
+    public double columnTieSpacing(Bar bar, Bar tie, double leastDimension, double d, boolean shearCounts,
+                                   boolean highVs) {
+        double s = Math.min(Math.min(16 * bar.diameter(), 48 * tie.diameter()), leastDimension);
+        if (!shearCounts) {
+            return s;
+        }
+        double forShear = highVs ? Math.min(d / 4, form.length(300, 12)) : Math.min(d / 2, form.length(600, 24));
+        return Math.min(s, forShear);
+    }
+
+    @Override
+    public String columnTieSpacingClause() {
+        return "25.7.2.1, 10.7.6.5.2";
+    }
+
+    /** No. 10 (#3) for bars up to No. 32 (#10), No. 13 (#4) above (25.7.2.2). */
+    @Override
+    public double smallestTie(Bar bar) {
+        return bar.diameter() <= 32.3 ? 9.5 : 12.7;
+    }
+
+    @Override
+    public String smallestTieClause() {
+        return "25.7.2.2";
+    }
+
+    /** Ties are needed from half φVc (10.6.2.1). */
+    @Override
+    public boolean columnShearCounts(double v, ShearStrength s) {
+        return v > 0.5 * s.concrete();
+    }
+
+    @Override
+    public boolean columnMinimumTies() {
+        return true;
+    }
+
+    @Override
+    public String columnMinimumTiesClause() {
+        return "10.6.2.2";
+    }
+
+    @Override
+    public double shearBothWays() {
+        return 1.5;
+    }
+
+    @Override
+    public String shearBothWaysClause() {
+        return "22.5.1.11";
+    }
+
+    @Override
+    public int columnFewestBars(boolean circular) {
+        return 4;
+    }
+
+    @Override
+    public String columnFewestBarsClause() {
+        return "10.7.3.1";
+    }
+
+    @Override
+    public double greatestUnheldDistance() {
+        return form.length(150, 6);
+    }
+
+    @Override
+    public String tieArrangementClause() {
+        return "25.7.2.3";
+    }
+
+    @Override
+    public double columnMinimumRatio() {
+        return 0.01;
+    }
+
+    @Override
+    public double columnMinimumSteel(double compression, double fy) {
+        return 0;
+    }
+
+    @Override
+    public double columnMaximumRatio() {
+        return 0.08;
+    }
+
+    @Override
+    public String columnRatioClause() {
+        return "10.6.1.1";
+    }
+}

@@ -1,0 +1,107 @@
+package kolonne.core.code.en1992;
+
+import kolonne.core.code.Bar;
+import kolonne.core.code.ColumnRules;
+import kolonne.core.code.ShearStrength;
+
+/** Steel of columns by EN 1992-1-1. */
+final class EnColumnRules implements ColumnRules {
+    private final En1992 code;
+    private final EnParameters p;
+
+    EnColumnRules(En1992 code, EnParameters p) {
+        this.code = code;
+        this.p = p;
+    }
+
+    /** min(20 φ, b, 400), times 0.6 throughout, as near beams and laps (9.5.3(3), (4)). */
+    @Override
+    public double columnTieSpacing(Bar bar, Bar tie, double leastDimension, double d, boolean shearCounts, boolean highVs) {
+        double s = 0.6 * Math.min(Math.min(20 * bar.diameter(), leastDimension), p.get("tieMost"));
+        return shearCounts ? Math.min(s, 0.75 * d) : s;
+    }
+
+    @Override
+    public String columnTieSpacingClause() {
+        return "9.5.3(3), (4)";
+    }
+
+    /** 6 mm and a quarter of the largest bar (9.5.3(1)). */
+    @Override
+    public double smallestTie(Bar bar) {
+        return Math.max(6, bar.diameter() / 4);
+    }
+
+    @Override
+    public String smallestTieClause() {
+        return "9.5.3(1)";
+    }
+
+    @Override
+    public boolean columnShearCounts(double v, ShearStrength s) {
+        return v > s.concrete();
+    }
+
+    /** The least links of beams are not asked for in columns (9.5.3). */
+    @Override
+    public boolean columnMinimumTies() {
+        return false;
+    }
+
+    @Override
+    public String columnMinimumTiesClause() {
+        return "9.5.3";
+    }
+
+    /** Shear in both directions: the code has no rule; as for an ellipse the sum of squares may not pass 1, so that the sum of 1.41 is the most. */
+    @Override
+    public double shearBothWays() {
+        return Math.sqrt(2);
+    }
+
+    @Override
+    public String shearBothWaysClause() {
+        return "6.2.1";
+    }
+
+    @Override
+    public int columnFewestBars(boolean circular) {
+        return 4;
+    }
+
+    @Override
+    public String columnFewestBarsClause() {
+        return "9.5.2(4)";
+    }
+
+    @Override
+    public double greatestUnheldDistance() {
+        return 150;
+    }
+
+    @Override
+    public String tieArrangementClause() {
+        return "9.5.3(6)";
+    }
+
+    @Override
+    public double columnMinimumRatio() {
+        return p.get("columnMinimum");
+    }
+
+    /** 0.10 NEd / fyd. */
+    @Override
+    public double columnMinimumSteel(double compression, double fy) {
+        return p.get("columnMinimumForce") * Math.max(0, compression) / code.designSteel(fy);
+    }
+
+    @Override
+    public double columnMaximumRatio() {
+        return p.get("columnMaximum");
+    }
+
+    @Override
+    public String columnRatioClause() {
+        return "9.5.2(2), (3)";
+    }
+}

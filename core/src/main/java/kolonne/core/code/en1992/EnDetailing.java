@@ -1,0 +1,196 @@
+package kolonne.core.code.en1992;
+
+import kolonne.core.code.Bar;
+import kolonne.core.code.Detailing;
+import kolonne.core.explain.Trace;
+
+/** Bars by EN 1992-1-1: distances, anchorage, laps, ends along a beam, continuity. */
+final class EnDetailing implements Detailing {
+    private final En1992 code;
+    private final EnParameters p;
+    private final EnAnchorage anchorage;
+
+    EnDetailing(En1992 code, EnParameters p) {
+        this.code = code;
+        this.p = p;
+        this.anchorage = new EnAnchorage(code);
+    }
+
+    /** (8.10) with α6 = 1.5 for more than half of the bars lapped at one place (table 8.3); at least (8.11). */
+    @Override
+    public double lapLength(Bar bar, double fc, double fy, boolean top, double clear, double cover) {
+        double straight = developmentLength(bar, fc, fy, top, clear, cover, true);
+        return Math.max(1.5 * straight, Math.max(15 * bar.diameter(), 200));
+    }
+
+    @Override
+    public String lapClause() {
+        return "8.7.3";
+    }
+
+    /** By the bar as large as both (8.9.3(3)), at most 55 mm (8.9.1(2)); both bars may end at one place below 32 mm, and larger pairs are anchored for the bar as large as both. */
+    @Override
+    public double pairAnchorage() {
+        return Math.sqrt(2);
+    }
+
+    @Override
+    public double pairStagger(Bar bar) {
+        return 0;
+    }
+
+    @Override
+    public double largestInPair() {
+        return 55 / Math.sqrt(2);
+    }
+
+    @Override
+    public String pairClause() {
+        return "8.9";
+    }
+
+    /** max(φ, dg + 5, 20) (8.2(2)). */
+    @Override
+    public double beamClearSpacing(double barDiameter, double aggregate) {
+        return Math.max(Math.max(barDiameter, aggregate + 5), 20);
+    }
+
+    @Override
+    public double layerClearSpacing(double aggregate) {
+        return Math.max(aggregate + 5, 20);
+    }
+
+    @Override
+    public String beamClearSpacingClause() {
+        return "8.2(2)";
+    }
+
+    @Override
+    public double columnClearSpacing(double barDiameter, double aggregate) {
+        return beamClearSpacing(barDiameter, aggregate);
+    }
+
+    @Override
+    public String columnClearSpacingClause() {
+        return "8.2(2)";
+    }
+
+    /** Table 7.3N for wk = 0.3 mm with a quasi-permanent stress of 0.6 fyd; the width itself is checked where it can be. */
+    @Override
+    public double crackSpacing(double fy, double clearCover) {
+        return Math.max(50, Math.min(300, 300 - (0.6 * code.designSteel(fy) - 160) / 40 * 50));
+    }
+
+    @Override
+    public String crackSpacingClause() {
+        return "7.3.3, table 7.3N";
+    }
+
+    @Override
+    public double developmentLength(Bar bar, double fc, double fy, boolean top, double clear, double cover, boolean stirrups) {
+        return anchorage.straight(bar, fc, fy, top);
+    }
+
+    @Override
+    public String developmentClause() {
+        return "8.4.4(1)";
+    }
+
+    @Override
+    public double hookLength(Bar bar, double fc, double fy, Trace t) {
+        return anchorage.hooked(bar, fc, fy, t);
+    }
+
+    @Override
+    public String hookClause() {
+        return "8.4.4(1)";
+    }
+
+    /** None beside the shift: bars count by the part of them that is anchored (figure 9.2). */
+    @Override
+    public double extension(double d, double barDiameter) {
+        return 0;
+    }
+
+    @Override
+    public String extensionClause() {
+        return "9.2.1.3(2)";
+    }
+
+    @Override
+    public double runPastNeed(double d, double barDiameter, double development) {
+        return development; // the moments are shifted before
+    }
+
+    /** al = z (cot θ − cot α) / 2 with the flattest strut and z = 0.9 d (9.2). */
+    @Override
+    public double tensionShift(double d) {
+        return 0.45 * d * p.get("cotMost");
+    }
+
+    @Override
+    public String tensionShiftClause() {
+        return "9.2.1.3(2)";
+    }
+
+    @Override
+    public double cutOffUse(double v, double vn, double m, double continuing, double barDiameter) {
+        return 0;
+    }
+
+    @Override
+    public String cutOffClause() {
+        return "9.2.1.3";
+    }
+
+    @Override
+    public double bottomIntoSupport(boolean simple) {
+        return p.get("bottomIntoSupport");
+    }
+
+    @Override
+    public String bottomIntoSupportClause() {
+        return "9.2.1.4(1), 9.2.1.5(1)";
+    }
+
+    @Override
+    public String cornerBarsClause() {
+        return "9.2.2(3)";
+    }
+
+    /** Ties of the perimeter (9.10.2.2) come from the structure's layout, not from the beam; a quarter of the bottom runs on. */
+    @Override
+    public double integrityPart(boolean bottom) {
+        return bottom ? p.get("bottomIntoSupport") : 0;
+    }
+
+    @Override
+    public String integrityClause() {
+        return "9.2.1.5(1)";
+    }
+
+    @Override
+    public double inflectionPart() {
+        return 0;
+    }
+
+    @Override
+    public double inflectionRun(double d, double barDiameter, double clearSpan) {
+        return 0;
+    }
+
+    @Override
+    public String inflectionClause() {
+        return "9.2.1.3";
+    }
+
+    @Override
+    public double skinSteelDepth() {
+        return 1000;
+    }
+
+    @Override
+    public String skinSteelClause() {
+        return "7.3.3(3)";
+    }
+}

@@ -9,7 +9,6 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import kolonne.core.beam.HandCage;
-import kolonne.core.code.BarCatalogue;
 import kolonne.core.model.Building;
 import kolonne.core.model.ModelEdit;
 import kolonne.exchange.hand.HandFile;
@@ -32,8 +31,11 @@ public final class EditHistory {
     private final List<CommandRow> all = new ArrayList<>();
     private int modelVersion = 1;
 
-    /** @param commands of the four kinds, oldest first; later ones than {@code upTo} are left out */
-    EditHistory(List<CommandRow> commands, int upTo) {
+    private final CommandLog log;
+
+    /** @param commands of the four kinds, oldest first; later ones than {@code upTo} are left out. @param log that keeps the cages read */
+    EditHistory(List<CommandRow> commands, int upTo, CommandLog log) {
+        this.log = log;
         for (CommandRow c : commands) {
             if (c.version() <= upTo) {
                 take(c);
@@ -75,11 +77,7 @@ public final class EditHistory {
         Map<String, HandCage> out = new LinkedHashMap<>();
         for (CommandRow c : done) {
             if (c.kind().equals(HAND)) {
-                HandFile.Read r = HandFile.read(c.body().getBytes(StandardCharsets.UTF_8), BarCatalogue.METRIC);
-                if (!r.sound()) {
-                    throw new IllegalStateException("a stored hand-set cage cannot be read: " + r.findings());
-                }
-                out.putAll(r.cages());
+                out.putAll(log.cages(c));
             }
         }
         out.values().removeIf(HandCage::isEmpty);

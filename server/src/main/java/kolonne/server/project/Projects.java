@@ -43,6 +43,7 @@ public final class Projects {
     private final ProjectStore store;
     private final Jobs jobs;
     private final Map<String, Workspace> open = new ConcurrentHashMap<>();
+    private final Map<String, CommandLog> logs = new ConcurrentHashMap<>();
 
     public Projects(ProjectStore store, Jobs jobs) {
         this.store = store;
@@ -123,7 +124,10 @@ public final class Projects {
     private void evict() {
         if (open.size() > MOST_IN_MEMORY) {
             open.values().stream().filter(w -> w.state().doing().isEmpty()).min(Comparator.comparingLong(Workspace::lastUse))
-                .ifPresent(w -> open.remove(w.id()));
+                .ifPresent(w -> {
+                    open.remove(w.id());
+                    logs.remove(w.id());
+                });
         }
     }
 
@@ -139,8 +143,7 @@ public final class Projects {
         synchronized (w) {
             if (w.building() == null) {
                 ModelReader.Read read = ModelReader.read(store.model(w.id()).content());
-                List<CommandRow> commands = store.commands(w.id(), EditHistory.KINDS);
-                EditHistory h = new EditHistory(commands, Integer.MAX_VALUE);
+                EditHistory h = history(w.id());
                 w.read(read, h.applied(read.building()), h.modelVersion(), h.forcesStale(read.building()));
             }
         }
@@ -168,8 +171,13 @@ public final class Projects {
         return history(id).entries(w.read().building());
     }
 
+    private CommandLog log(String id) {
+        return logs.computeIfAbsent(id, CommandLog::new);
+    }
+
     private EditHistory history(String id) {
-        return new EditHistory(store.commands(id, EditHistory.KINDS), Integer.MAX_VALUE);
+        CommandLog log = log(id);
+        return new EditHistory(log.rows(store), Integer.MAX_VALUE, log);
     }
 
     /** Whether there is an edit to undo and one to redo. */
@@ -209,10 +217,11 @@ public final class Projects {
             if (find(w.id()).version() != version) {
                 return Optional.empty();
             }
-            List<CommandRow> commands = new ArrayList<>(store.commands(w.id(), EditHistory.KINDS));
-            Map<String, HandCage> before = new EditHistory(commands, Integer.MAX_VALUE).hand();
+            CommandLog log = log(w.id());
+            List<CommandRow> commands = new ArrayList<>(log.rows(store));
+            Map<String, HandCage> before = new EditHistory(commands, Integer.MAX_VALUE, log).hand();
             commands.add(new CommandRow(w.id(), version + 1, kind, body, null));
-            EditHistory h = new EditHistory(commands, Integer.MAX_VALUE);
+            EditHistory h = new EditHistory(commands, Integer.MAX_VALUE, log);
             if (h.modelVersion() <= version) {
                 return handChanged(w, version, kind, body, before, h.hand());
             }
@@ -270,14 +279,15 @@ public final class Projects {
     public Analysis analysis(String id, int version) {
         Workspace w = model(id);
         synchronized (w) {
-            List<CommandRow> commands = store.commands(id, EditHistory.KINDS);
-            int at = new EditHistory(commands, version).modelVersion();
+            CommandLog log = log(id);
+            List<CommandRow> commands = log.rows(store);
+            int at = new EditHistory(commands, version, log).modelVersion();
             if (at == w.modelVersion()) {
                 return w.solved((doing, done, total) -> { });
             }
             Analysis a = w.kept(at);
             if (a == null) {
-                Building b = new EditHistory(commands, at).applied(w.read().building());
+                Building b = new EditHistory(commands, at, log).applied(w.read().building());
                 a = FrameAnalysis.resolve(w.kept(w.modelVersion()), new BuildingIndex(b));
                 w.keep(at, a);
             }
@@ -328,6 +338,7 @@ public final class Projects {
             throw new NoSuchElementException("There is no project " + id + ".");
         }
         open.remove(id);
+        logs.remove(id);
     }
 
     private void redesign(Workspace w, int version) {

@@ -79,8 +79,8 @@ public final class MariaDbProjectStore implements ProjectStore {
     }
 
     @Override
-    public List<CommandRow> commands(String id, List<String> kinds) {
-        return in(m -> m.commands(id, kinds));
+    public List<CommandRow> commands(String id, List<String> kinds, int after) {
+        return in(m -> m.commands(id, kinds, after));
     }
 
     @Override

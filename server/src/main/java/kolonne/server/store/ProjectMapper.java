@@ -42,9 +42,9 @@ public interface ProjectMapper {
         + "ORDER BY version DESC LIMIT 1")
     CommandRow lastCommand(@Param("id") String id, @Param("kind") String kind);
 
-    @Select("<script>SELECT project_id, version, kind, body, made_at FROM command WHERE project_id = #{id} AND kind IN "
+    @Select("<script>SELECT project_id, version, kind, body, made_at FROM command WHERE project_id = #{id} AND version &gt; #{after} AND kind IN "
         + "<foreach item='k' collection='kinds' open='(' separator=',' close=')'>#{k}</foreach> ORDER BY version</script>")
-    List<CommandRow> commands(@Param("id") String id, @Param("kinds") List<String> kinds);
+    List<CommandRow> commands(@Param("id") String id, @Param("kinds") List<String> kinds, @Param("after") int after);
 
     @Select("SELECT name, body FROM force_mapping ORDER BY name")
     List<MappingRow> mappings();

@@ -18,8 +18,8 @@ public interface ProjectStore {
     /** The body of the newest command of a kind. */
     Optional<String> last(String id, String kind);
 
-    /** All commands of some kinds, oldest first. */
-    List<CommandRow> commands(String id, List<String> kinds);
+    /** Commands of some kinds after a version, oldest first. */
+    List<CommandRow> commands(String id, List<String> kinds, int after);
 
     /** Appends a command if the project is still at {@code version}; empty if somebody was faster. */
     Optional<ProjectRow> append(String id, int version, String kind, String body);

@@ -75,12 +75,13 @@ class MariaDbProjectStoreTest {
         store.append(p.id(), 1, "edit-model", large);
         store.append(p.id(), 2, "undo-edit", "{}");
         store.append(p.id(), 3, "set-basis", "{\"b\":2}");
-        List<CommandRow> all = store.commands(p.id(), List.of("edit-model", "undo-edit", "redo-edit"));
+        List<CommandRow> all = store.commands(p.id(), List.of("edit-model", "undo-edit", "redo-edit"), 0);
         assertEquals(List.of("edit-model", "undo-edit"), all.stream().map(CommandRow::kind).toList());
         assertEquals(List.of(2, 3), all.stream().map(CommandRow::version).toList());
         assertEquals(large, all.get(0).body());
+        assertEquals(List.of(3), store.commands(p.id(), List.of("edit-model", "undo-edit"), 2).stream().map(CommandRow::version).toList(), "only what came after");
         store.delete(p.id());
-        assertEquals(List.of(), store.commands(p.id(), List.of("edit-model")));
+        assertEquals(List.of(), store.commands(p.id(), List.of("edit-model"), 0));
     }
 
     @Test

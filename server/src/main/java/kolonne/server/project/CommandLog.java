@@ -1,0 +1,43 @@
+package kolonne.server.project;
+
+import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import kolonne.core.beam.HandCage;
+import kolonne.core.code.BarCatalogue;
+import kolonne.exchange.hand.HandFile;
+import kolonne.server.store.CommandRow;
+import kolonne.server.store.ProjectStore;
+
+/** What was done to a project by hand, as stored. Commands are never changed, so only those after the last look are read again, and cages once. */
+final class CommandLog {
+    private final String project;
+    private final List<CommandRow> rows = new ArrayList<>();
+    private final Map<Integer, Map<String, HandCage>> cages = new HashMap<>();
+
+    CommandLog(String project) {
+        this.project = project;
+    }
+
+    /** All commands, oldest first. */
+    synchronized List<CommandRow> rows(ProjectStore store) {
+        int last = rows.isEmpty() ? 0 : rows.get(rows.size() - 1).version();
+        rows.addAll(store.commands(project, EditHistory.KINDS, last));
+        return List.copyOf(rows);
+    }
+
+    /** The cages that a command set, by id of the line; one that is not stored yet is not kept. */
+    synchronized Map<String, HandCage> cages(CommandRow c) {
+        return c.madeAt() != null ? cages.computeIfAbsent(c.version(), k -> parsed(c)) : parsed(c);
+    }
+
+    private static Map<String, HandCage> parsed(CommandRow c) {
+        HandFile.Read r = HandFile.read(c.body().getBytes(StandardCharsets.UTF_8), BarCatalogue.METRIC);
+        if (!r.sound()) {
+            throw new IllegalStateException("a stored hand-set cage cannot be read: " + r.findings());
+        }
+        return r.cages();
+    }
+}

@@ -50,7 +50,7 @@ final class FlangeShearCheck {
         double needed = most;
         return Optional.ofNullable(at).map(s -> Finding.note("flange.bars", line.mark() + ", span " + (s.number() + 1), "The slab needs bars across the web for the shear between "
             + "web and flange: " + Quantity.AREA_PER_LENGTH.text(needed, context.basis().usUnits()) + ", or half of that besides the bars of its own bending if that is more ("
-            + rules.clause() + ").", "Place them in the slab over the middle half of the span's ends."));
+            + rules.clause() + ").", "Place them in the slab across the web, towards the ends of the span."));
     }
 
     private static Stress stress(BeamLine line, BeamLine.Span s, List<BeamDesign.Point> profile, Basis basis) {

@@ -91,4 +91,37 @@ class CagePathTest extends BrowserTest {
         page.getByText(Pattern.compile("Every combination at")).click();
         assertThat(page.locator(".readings tbody tr").first()).isVisible();
     }
+
+    @Test
+    void rulesForEarthquakesShowOnTheSheetAndAreTakenBack() {
+        open("L1-B01");
+        assertThat(page.getByText("strength of the ends dash-dotted")).hasCount(0);
+        page.locator(".rail").getByText("Basis").click();
+        page.getByLabel("Rules for earthquakes", new Page.GetByLabelOptions().setExact(true)).click();
+        page.locator(".ant-select-dropdown:visible .ant-select-item-option").getByText("special frames (18.6)").click();
+        assertThat(page.getByRole(AriaRole.STATUS)).hasAttribute("data-current", "true");
+        page.goBack();
+        assertThat(page.getByText("strength of the ends dash-dotted")).isVisible();
+        assertThat(page.getByText("Spacing of hoops").first()).isVisible();
+        page.locator(".rail").getByText("Basis").click();
+        page.getByLabel("Rules for earthquakes", new Page.GetByLabelOptions().setExact(true)).click();
+        page.locator(".ant-select-dropdown:visible .ant-select-item-option").getByText("none", new Locator.GetByTextOptions().setExact(true)).click();
+        assertThat(page.getByRole(AriaRole.STATUS)).hasAttribute("data-current", "true");
+        page.goBack();
+        assertThat(page.getByText("strength of the ends dash-dotted")).hasCount(0);
+    }
+
+    @Test
+    void barsAreLaidInPairsAndTheirEndsStraightenedByHand() {
+        open("L1-B01");
+        page.keyboard().press("b");
+        assertThat(page.locator(".bar.picked")).hasCount(1);
+        page.waitForResponse(r -> r.url().endsWith("/hand"), () -> button("Pairs").click());
+        assertThat(page.locator(".bar.picked")).hasAttribute("aria-label", Pattern.compile("in pairs"));
+        page.waitForResponse(r -> r.url().endsWith("/hand"), () -> button("Bent at the left end").click());
+        assertThat(button("Bent at the left end")).hasAttribute("aria-pressed", "false");
+        page.keyboard().press("Escape");
+        button("Release top bars").click();
+        assertThat(verdict()).hasText("all satisfied");
+    }
 }

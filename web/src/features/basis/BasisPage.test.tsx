@@ -4,7 +4,7 @@ import { beforeEach, describe, expect, it, vi } from 'vitest'
 import { api, ApiError, type Basis } from '../../api/client'
 import { Around, basis, state } from '../../test/fixtures'
 import { SI, US } from '../../lib/units'
-import { BasisPage } from './BasisPage'
+import { BasisPage, HISTORIES } from './BasisPage'
 import { ADVICE, BARS, COVER, MATERIALS, STOCK, shown, stored, unitOf } from './fields'
 
 let kept: Basis
@@ -12,6 +12,7 @@ const set = vi.spyOn(api, 'setBasis')
 
 beforeEach(() => {
   kept = basis
+  HISTORIES.clear()
   set.mockReset()
   set.mockImplementation((_id, _v, b) => {
     kept = b
@@ -72,6 +73,18 @@ describe('the basis page', () => {
     await userEvent.type(field, '4{Enter}')
     await waitFor(() => expect(set).toHaveBeenCalledTimes(1))
     await userEvent.click(screen.getByRole('button', { name: /Undo/ }))
+    await waitFor(() => expect(set).toHaveBeenLastCalledWith('p', 5, basis))
+  })
+
+  it('still takes it back after a look at another page', async () => {
+    const { unmount } = open()
+    const field = await screen.findByLabelText('Most legs')
+    await userEvent.clear(field)
+    await userEvent.type(field, '4{Enter}')
+    await waitFor(() => expect(set).toHaveBeenCalledTimes(1))
+    unmount()
+    open()
+    await userEvent.click(await screen.findByRole('button', { name: 'Undo (1)' }))
     await waitFor(() => expect(set).toHaveBeenLastCalledWith('p', 5, basis))
   })
 

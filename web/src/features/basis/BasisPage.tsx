@@ -9,11 +9,18 @@ import { Loading } from '../../ui/Loading'
 import { NationalTable } from './NationalTable'
 import { ADVICE, BARS, COVER, DEFLECTION, DUCTILITY, FLANGES, MATERIALS, MOMENTS, PREFERENCES, shown, STIRRUPS, STOCK, stored, unitOf, type NumberField } from './fields'
 
+/** What can be taken back, by project; it outlives a look at another page. */
+export const HISTORIES = new Map<string, Basis[]>()
+
 /** The basis of design. Every change is stored at once and redesigns the building; undo takes the last one back. */
 export function BasisPage({ id, state }: { id: string; state?: State }) {
   const { message } = App.useApp()
   const queries = useQueryClient()
-  const [history, setHistory] = useState<Basis[]>([])
+  const [history, setHistoryShown] = useState<Basis[]>(HISTORIES.get(id) ?? [])
+  const setHistory = (h: Basis[]) => {
+    HISTORIES.set(id, h)
+    setHistoryShown(h)
+  }
   const basis = useQuery({ queryKey: ['project', id, 'basis'], queryFn: ({ signal }) => api.basis(id, signal) })
   const catalogue = useQuery({ queryKey: ['catalogue'], queryFn: ({ signal }) => api.catalogue(signal), staleTime: Infinity })
   const save = useMutation({
@@ -29,13 +36,13 @@ export function BasisPage({ id, state }: { id: string; state?: State }) {
   const set = (change: Partial<Basis>) => {
     const next = { ...b, ...change }
     if (JSON.stringify(next) === JSON.stringify(b)) return
-    setHistory((h) => [...h, b])
+    setHistory([...history, b])
     save.mutate(next)
   }
   const undo = () => {
     const last = history.at(-1)
     if (!last) return
-    setHistory((h) => h.slice(0, -1))
+    setHistory(history.slice(0, -1))
     save.mutate(last)
   }
   const numbers = (fields: NumberField[]) => fields.map((f) => (

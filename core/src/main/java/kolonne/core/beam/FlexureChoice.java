@@ -9,7 +9,6 @@ import kolonne.core.analysis.Analysis;
 import kolonne.core.basis.Basis;
 import kolonne.core.code.Bar;
 import kolonne.core.code.DesignCode;
-import kolonne.core.code.DuctileFrame;
 import kolonne.core.code.Steel;
 import kolonne.core.explain.Trace;
 import kolonne.core.section.BarLayer;
@@ -40,7 +39,7 @@ final class FlexureChoice {
     private final Boost boost;
     /** Whether torsion counts in a span. */
     private final boolean[] twists;
-    private final Optional<DuctileFrame> ductile;
+    private final Optional<DuctileBars> ductile;
     private final List<Bar> sizes;
     private final double[] hogging;
     private final double[] sagging;
@@ -51,20 +50,6 @@ final class FlexureChoice {
     /** Sizes that additions may have: all, or that of the through bars. */
     private List<Bar> addedSizes = List.of();
     private final Map<List<Object>, FlexuralStrength> memo = new HashMap<>();
-
-    /**
-     * A stretch of a face that gets the same additional bars.
-     *
-     * @param moment [Nmm]
-     * @param span   the weakest it touches
-     * @param spans  all that it touches
-     * @param anchor length for a hook inside the end support [mm]; infinite where bars run on
-     */
-    private record Region(BeamCage.Face face, int number, double moment, BeamLine.Span span, List<BeamLine.Span> spans, double length,
-                          double anchor, List<End> ends) {}
-
-    /** Moment at an end support that hooks of bottom bars must stand with the length that they find inside it [Nmm, mm]. */
-    private record End(double moment, double run) {}
 
     /** Additional bars of a region with the layers of the face, and bars added to the other face in compression. */
     record Choice(int through, Bar throughBar, int added, Bar addedBar, List<BarFit.Layer> layers, int compression,
@@ -81,8 +66,8 @@ final class FlexureChoice {
         this.basis = context.basis();
         this.code = basis.designCode();
         this.stirrup = stirrup;
-        this.ductile = DuctileSpans.rules(line, context);
-        this.sizes = ductile.map(this::sizes).orElse(basis.beamBarList());
+        this.ductile = DuctileSpans.rules(line, context).map(r -> new DuctileBars(line, basis, r));
+        this.sizes = ductile.map(DuctileBars::sizes).orElse(basis.beamBarList());
         int n = line.stations().size();
         hogging = new double[n];
         sagging = new double[n];
@@ -133,8 +118,9 @@ final class FlexureChoice {
     }
 
     List<BeamCage.Group> choose() {
-        List<Region> below = bottomRegions();
-        List<Region> above = topRegions();
+        BarRegions regions = new BarRegions(line, basis, boost, hogging, sagging);
+        List<BarRegion> below = regions.bottom();
+        List<BarRegion> above = regions.top();
         Choice[][] one = basis.preference() == Basis.Preference.FEWEST_SIZES ? oneSize(below, above) : null;
         Choice[] bottom = one != null ? one[0] : face(BeamCage.Face.BOTTOM, below);
         underTop = bottom;
@@ -143,7 +129,7 @@ final class FlexureChoice {
     }
 
     /** Bottom and top of one size that serves both, with the least steel; null if none does. */
-    private Choice[][] oneSize(List<Region> below, List<Region> above) {
+    private Choice[][] oneSize(List<BarRegion> below, List<BarRegion> above) {
         Choice[][] best = null;
         double least = Double.POSITIVE_INFINITY;
         for (Bar bar : sizes) {
@@ -164,7 +150,7 @@ final class FlexureChoice {
     }
 
     /** Cost of the bars of a face along the line. */
-    private double total(Choice[] choices, List<Region> regions) {
+    private double total(Choice[] choices, List<BarRegion> regions) {
         double cost = choices[0].through() * weight(choices[0].throughBar()) * line.length();
         for (int i = 0; i < choices.length; i++) {
             cost += cost(choices[i]) * regions.get(i).length() * 0.6;
@@ -172,89 +158,8 @@ final class FlexureChoice {
         return cost;
     }
 
-    /** One region a support: half a span on either side; a cantilever belongs to its support altogether. */
-    private List<Region> topRegions() {
-        List<Region> out = new ArrayList<>();
-        for (int s = 0; s < line.supports().size(); s++) {
-            double from = s == 0 ? line.supports().get(0).x() : middle(s - 1, false);
-            double to = s == line.supports().size() - 1 ? line.supports().get(s).x() : middle(s, true);
-            out.add(region(BeamCage.Face.TOP, s, hogging, from, to, Math.max(0, s - 1),
-                Math.min(s, line.spans().size() - 1)));
-        }
-        return out;
-    }
-
-    /** Where the regions of a span's two supports meet. */
-    private double middle(int span, boolean fromLeft) {
-        BeamLine.Span s = line.spans().get(span);
-        boolean freeLeft = line.supports().get(span).kind() == BeamLine.SupportKind.FREE;
-        boolean freeRight = line.supports().get(span + 1).kind() == BeamLine.SupportKind.FREE;
-        if (freeLeft) {
-            return s.from();
-        }
-        return freeRight ? s.to() : (s.faceFrom() + s.faceTo()) / 2;
-    }
-
-    private List<Region> bottomRegions() {
-        List<Region> out = new ArrayList<>();
-        for (BeamLine.Span s : line.spans()) {
-            out.add(region(BeamCage.Face.BOTTOM, s.number(), sagging, s.from(), s.to(), s.number(), s.number()));
-        }
-        return out;
-    }
-
-    private Region region(BeamCage.Face face, int number, double[] demand, double from, double to, int firstSpan,
-                          int lastSpan) {
-        double moment = 0;
-        int span = firstSpan;
-        for (int i = 0; i < demand.length; i++) {
-            BeamLine.Station s = line.stations().get(i);
-            if (s.x() >= from - 1e-6 && s.x() <= to + 1e-6 && s.span() >= firstSpan && s.span() <= lastSpan
-                && demand[i] > moment) {
-                moment = demand[i];
-                span = s.span();
-            }
-        }
-        BeamLine.Span a = line.spans().get(firstSpan);
-        BeamLine.Span b = line.spans().get(lastSpan);
-        BeamLine.Span weakest = a.shape().depth() < b.shape().depth() ? a
-            : b.shape().depth() < a.shape().depth() ? b : line.spans().get(span);
-        double factor = face == BeamCage.Face.BOTTOM ? boost.spans[number] : boost.supports[number];
-        return new Region(face, number, moment * factor, weakest, List.of(a, b), to - from, anchor(face, number),
-            face == BeamCage.Face.BOTTOM ? ends(number) : List.of());
-    }
-
-    /** The ends of the line that a span's bottom bars are anchored in. */
-    private List<End> ends(int number) {
-        List<End> out = new ArrayList<>();
-        BeamLine.Span s = line.spans().get(number);
-        for (boolean left : new boolean[] {true, false}) {
-            int support = left ? 0 : line.spans().size();
-            BeamLine.SupportKind kind = line.supports().get(support).kind();
-            boolean there = number == (left ? 0 : line.spans().size() - 1) && (kind == BeamLine.SupportKind.COLUMN || kind == BeamLine.SupportKind.BEAM);
-            int station = left ? 0 : sagging.length - 1;
-            if (there && sagging[station] > BeamCheck.negligible(s)) {
-                out.add(new End(sagging[station] * boost.spans[number], left ? s.faceFrom() - GroupLayout.start(line, basis) : GroupLayout.end(line, basis) - s.faceTo()));
-            }
-        }
-        return out;
-    }
-
-    /** What the end supports leave for the hooks of top bars [mm]. */
-    private double anchor(BeamCage.Face face, int support) {
-        boolean first = support == 0;
-        if (face == BeamCage.Face.BOTTOM || !first && support < line.supports().size() - 1
-            || line.supports().get(support).kind() == BeamLine.SupportKind.FREE
-            || line.supports().get(support).kind() == BeamLine.SupportKind.HELD) {
-            return Double.POSITIVE_INFINITY;
-        }
-        BeamLine.Span span = line.spans().get(first ? 0 : line.spans().size() - 1);
-        double face0 = first ? span.faceFrom() : span.faceTo();
-        return Math.abs(face0 - (first ? GroupLayout.start(line, basis) : GroupLayout.end(line, basis)));
-    }
-
     /** For every size of the through bars the cheapest additions; the size with the least total is taken. */
-    private Choice[] face(BeamCage.Face face, List<Region> regions) {
+    private Choice[] face(BeamCage.Face face, List<BarRegion> regions) {
         if (basis.preference() == Basis.Preference.ONE_SIZE_A_FACE) {
             Choice[] one = face(face, regions, sizes, true);
             if (satisfied(one)) {
@@ -264,7 +169,7 @@ final class FlexureChoice {
         return face(face, regions, sizes, false);
     }
 
-    private Choice[] face(BeamCage.Face face, List<Region> regions, List<Bar> sizes, boolean oneSize) {
+    private Choice[] face(BeamCage.Face face, List<BarRegion> regions, List<Bar> sizes, boolean oneSize) {
         Choice[] best = null;
         double bestCost = Double.POSITIVE_INFINITY;
         for (Bar bar : sizes) {
@@ -283,12 +188,9 @@ final class FlexureChoice {
     }
 
     /** Additions to the fewest through bars of a size that are a large enough part of the face's largest steel. */
-    private Choice[] withThrough(BeamCage.Face face, List<Region> regions, Bar bar) {
-        // what must be there everywhere runs through; less steel has the longer lever, so that the part of the steel is enough of the strength
-        double everywhere = ductile.map(DuctileFrame::anywhere).orElse(0.0);
-        double frame = Math.max(everywhere, face == BeamCage.Face.BOTTOM ? ductile.map(DuctileFrame::continuousBottom).orElse(0.0) : 0);
-        double part = Math.max(context.throughPart(line, face), frame);
-        int least = Math.max(throughBars(bar), (int) Math.ceil(leastThrough(face, bar) / bar.area() - 1e-9));
+    private Choice[] withThrough(BeamCage.Face face, List<BarRegion> regions, Bar bar) {
+        double part = Math.max(context.throughPart(line, face), ductile.map(q -> q.throughPart(face)).orElse(0.0));
+        int least = Math.max(throughBars(bar), (int) Math.ceil(ductile.map(q -> q.leastThrough(face, bar, stirrup)).orElse(0.0) / bar.area() - 1e-9));
         for (int through = least;; through++) {
             Choice[] out = new Choice[regions.size()];
             double most = 0;
@@ -302,40 +204,7 @@ final class FlexureChoice {
         }
     }
 
-    /** Sizes whose hooks and passages find room in the columns of a ductile frame; the smallest if none does. */
-    private List<Bar> sizes(DuctileFrame rules) {
-        List<Bar> out = basis.beamBarList().stream().filter(b -> fits(b, rules)).toList();
-        return out.isEmpty() ? basis.beamBarList().subList(0, 1) : out;
-    }
-
-    private boolean fits(Bar bar, DuctileFrame rules) {
-        int n = line.spans().size();
-        for (int k = 0; k <= n; k++) {
-            if (!DuctileSpans.column(line, k)) {
-                continue;
-            }
-            BeamLine.Span span = line.spans().get(Math.min(k, n - 1));
-            double room = k == 0 ? span.faceFrom() - GroupLayout.start(line, basis) : GroupLayout.end(line, basis) - span.faceTo();
-            boolean end = k == 0 || k == n;
-            if (end ? rules.hookLength(bar, span.material().fc(), basis.fy()) > room + 1e-6
-                : rules.columnDepthInBars(basis.fy()) * bar.diameter() > line.supports().get(k).depth() + 1e-6) {
-                return false;
-            }
-        }
-        return true;
-    }
-
-    /** Least steel that a ductile frame has on a face everywhere [mm2]. */
-    private double leastThrough(BeamCage.Face face, Bar bar) {
-        if (ductile.isEmpty() || !ductile.get().leastSteelOnBothFaces()) {
-            return 0;
-        }
-        double offset = basis.beamCover() + stirrup.diameter() + bar.diameter() / 2;
-        return line.spans().stream().mapToDouble(q -> code.beamMinimumSteel(q.material().fc(), basis.fy(),
-            BeamCheck.minimumWidth(code, line, q, face == BeamCage.Face.BOTTOM), q.shape().depth() - offset, Trace.OFF)).max().orElse(0);
-    }
-
-    private static double strengthRatio(Choice c, Region r) {
+    private static double strengthRatio(Choice c, BarRegion r) {
         return r.moment() > 0 ? Math.min(1, c.strength() / r.moment()) : 1;
     }
 
@@ -358,7 +227,7 @@ final class FlexureChoice {
     }
 
     /** The least bars that serve: singly, then with compression bars, then in pairs. */
-    private Choice cheapest(Region r, int through, Bar bar) {
+    private Choice cheapest(BarRegion r, int through, Bar bar) {
         Choice best = null;
         double leverBound = 0.9 * basis.fy() * (r.span().shape().depth() - basis.beamCover());
         for (Bar extra : addedSizes) {
@@ -391,7 +260,7 @@ final class FlexureChoice {
     }
 
     /** The most that fits, where nothing satisfies: the check then says what is wrong. */
-    private Choice strongest(Region r, int through, Bar bar) {
+    private Choice strongest(BarRegion r, int through, Bar bar) {
         Choice best = null;
         for (Bar extra : sizes) {
             for (int added = MOST_ADDED; added >= 0; added--) {
@@ -405,7 +274,7 @@ final class FlexureChoice {
     }
 
     /** The least bars of both faces that serve where the section is too small with tension bars alone. */
-    private Choice doubly(Region r, int through, Bar bar) {
+    private Choice doubly(BarRegion r, int through, Bar bar) {
         Choice best = null;
         double bestArea = Double.POSITIVE_INFINITY;
         for (Bar compression : addedSizes) {
@@ -432,7 +301,7 @@ final class FlexureChoice {
     }
 
     /** Whether n bars fit into the first layer of the other face beside what is there. */
-    private boolean fitsInCompression(Region r, int n, Bar bar) {
+    private boolean fitsInCompression(BarRegion r, int n, Bar bar) {
         int count = n + 2;
         double diameters = n * bar.diameter() + 2 * basis.beamBarList().get(0).diameter();
         double largest = bar.diameter();
@@ -451,18 +320,18 @@ final class FlexureChoice {
     }
 
     /** Bars of the other face that surely work in compression [mm2]: those that run through. */
-    private double presentInCompression(Region r) {
+    private double presentInCompression(BarRegion r) {
         return r.face() == BeamCage.Face.BOTTOM ? 2 * basis.beamBarList().get(0).area()
             : underTop[0].through() * underTop[0].throughBar().area();
     }
 
     /** Bars that do not fit at all: placed in one layer, so that the check reports it. */
-    private Choice unfitting(Region r, int through, Bar bar) {
+    private Choice unfitting(BarRegion r, int through, Bar bar) {
         double offset = basis.beamCover() + stirrup.diameter() + bar.diameter() / 2;
         return new Choice(through, bar, 0, bar, List.of(new BarFit.Layer(1, through, bar, offset)), 0, bar, 0, false);
     }
 
-    private Choice choice(Region r, int through, Bar bar, int added, Bar extra, int compression, Bar compressionBar) {
+    private Choice choice(BarRegion r, int through, Bar bar, int added, Bar extra, int compression, Bar compressionBar) {
         double bw = r.spans().stream().mapToDouble(q -> q.shape().webWidth()).min().orElseThrow();
         List<BarFit.Layer> layers = BarFit.place(bw, basis, stirrup, through, bar, added, extra, pairs && extra.diameter() <= code.detailing().largestInPair());
         if (layers == null) {
@@ -476,15 +345,14 @@ final class FlexureChoice {
             BeamCheck.minimumWidth(code, line, q, r.face() == BeamCage.Face.BOTTOM), q.shape().depth() - offset, Trace.OFF)).max().orElseThrow();
         boolean enough = s.phiMn() >= r.moment() && (r.moment() <= 0 || s.epsT() >= limit);
         boolean minimum = r.moment() <= 0 || area >= least || s.phiMn() >= code.minimumSteelExcess() * r.moment();
-        boolean most = ductile.isEmpty() || r.spans().stream().allMatch(q -> area <= ductile.get().mostRatio(basis.fy()) * q.shape().webWidth()
-            * (q.shape().depth() - offset));
+        boolean most = ductile.isEmpty() || r.spans().stream().allMatch(q -> area <= ductile.get().most(q, q.shape().depth() - offset));
         boolean held = r.ends().stream().allMatch(e -> strength(r.span(), r.face(), hooked(r, layers, e.run())).phiMn() >= e.moment());
         double usable = s.epsT() >= limit ? s.phiMn() : s.phiMn() * s.epsT() / limit;
         return new Choice(through, bar, added, extra, layers, compression, compressionBar, usable, enough && minimum && most && held);
     }
 
     /** The layers with the areas that hooks of the given run develop, and the compression bars there surely are. */
-    private List<BarLayer> anchored(Region r, List<BarFit.Layer> layers, int compression, Bar compressionBar) {
+    private List<BarLayer> anchored(BarRegion r, List<BarFit.Layer> layers, int compression, Bar compressionBar) {
         List<BarLayer> out = hooked(r, layers, r.anchor());
         double start = basis.beamCover() + stirrup.diameter();
         out.add(new BarLayer(start + compressionBar.diameter() / 2, presentInCompression(r)
@@ -493,7 +361,7 @@ final class FlexureChoice {
     }
 
     /** The layers with the areas that hooks of a run develop; all of them where bars run on. */
-    private List<BarLayer> hooked(Region r, List<BarFit.Layer> layers, double run) {
+    private List<BarLayer> hooked(BarRegion r, List<BarFit.Layer> layers, double run) {
         double h = r.span().shape().depth();
         List<BarLayer> out = new ArrayList<>();
         for (BarFit.Layer l : layers) {

@@ -175,4 +175,56 @@ class DuctileFrameTest {
             Basis.Preference.LEAST_STEEL, Basis.DeflectionLimits.FLOOR, Basis.Sway.BRACED, Basis.Sway.BRACED, 0, Map.of(),
             Basis.standard(false).rules().with(DuctileFrame.Kind.SPECIAL)).check().stream().map(f -> f.code()).toList());
     }
+
+    /** More bars at the ends make them stronger, and the shear that comes with it greater; the loads on the span do not change it in between. */
+    @Test
+    void theShearFromTheEndsGrowsWithTheirBars() {
+        Analysis a = frame(25, 400e3, 700);
+        BeamDesign d = design(a, DuctileFrame.Kind.SPECIAL);
+        List<BeamCage.Group> more = d.cage().groups().stream().map(g -> g.between(g.count() + 1, g.from(), g.to())).toList();
+        BeamContext c = BeamContext.of(a, basis(DuctileFrame.Kind.SPECIAL)).of(d.line());
+        double[] torques = BeamTorsion.torques(d.line(), c);
+        List<BeamShearCheck.Demand> before = BeamShearCheck.demands(d.line(), c, torques, d.cage());
+        List<BeamShearCheck.Demand> after = BeamShearCheck.demands(d.line(), c, torques, new BeamCage(more, d.cage().zones(), d.cage().sideBars()));
+        for (int i = 0; i < before.size(); i++) {
+            assertEquals(before.get(i).v(), after.get(i).v());
+            assertTrue(after.get(i).capacity() > before.get(i).capacity());
+        }
+    }
+
+    /** An intermediate frame may take the shear of twice the earthquake instead (18.4.2.3 b): never more than either. */
+    @Test
+    void theShearOfAnIntermediateFrameIsTheLesserOfTheTwo() {
+        Analysis a = frame(25, 60e3, 700);
+        BeamContext c = BeamContext.of(a, basis(DuctileFrame.Kind.INTERMEDIATE));
+        BeamDesign d = BeamDesigner.design(BeamLines.find(a).get(0), c);
+        BeamContext own = c.of(d.line());
+        int compared = 0;
+        for (BeamShearCheck.Demand q : BeamShearCheck.demands(d.line(), own, BeamTorsion.torques(d.line(), own), d.cage())) {
+            BeamLine.Station s = d.line().stations().get(q.station());
+            BeamLine.Span span = d.line().spans().get(q.span());
+            boolean inside = q.x() > span.faceFrom() + 1000 && q.x() < span.faceTo() - 1000; // nearer, the faces stand for the place
+            if (!inside || Math.abs(s.x() - q.x()) > 1e-6) {
+                continue;
+            }
+            double twice = 0;
+            for (int k = 0; k < 3; k++) {
+                double v = own.at(s, k, kolonne.core.analysis.Analysis.VZ);
+                double e = own.strength().earthquakePart(s.memberNumber(), s.station(), k, kolonne.core.analysis.Analysis.VZ);
+                twice = Math.max(twice, own.strength().hasEarthquake(k) ? Math.max(Math.abs(v + e), Math.abs(v)) : 0);
+            }
+            assertTrue(q.capacity() <= twice + 1e-6 && q.capacity() > 0, q + " against " + twice);
+            compared++;
+        }
+        assertTrue(compared > 5);
+    }
+
+    @Test
+    void theCalculationTellsTheShearStepByStep() {
+        Analysis a = frame(12, 700e3, 700);
+        Basis b = basis(DuctileFrame.Kind.SPECIAL);
+        BeamDesign d = BeamDesigner.design(BeamLines.find(a).get(0), BeamContext.of(a, b));
+        String words = BeamCheck.explain(d.line(), d.cage(), BeamContext.of(a, b), 0).toString();
+        assertTrue(words.contains("Vsway") && words.contains("1.25 fy") && words.contains("18.6.5.1") && words.contains("Vc = 0"), words);
+    }
 }

@@ -13,6 +13,8 @@ import kolonne.core.model.Point;
 import kolonne.core.model.SlabPanel;
 import kolonne.core.section.Shape;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
 
 class SlabFlangesTest {
     /** Beams along X at y = 0, 3 and 9 m, 8 m long, 300 × 600, slabs 150 between them; with a hole, a cantilevered edge, or neither. */
@@ -110,5 +112,45 @@ class SlabFlangesTest {
         double least = 0.25 * Math.sqrt(30) / 420 * 700 * d0;
         double has = new BarsAt(d.line(), d.cage(), Basis.standard(false)).areaAt(4000, BeamCage.Face.BOTTOM);
         assertTrue(has >= Math.min(least, 1.4 / 420 * 700 * d0) || d.checks().stream().anyMatch(c -> c.kind().equals("minimum-bottom") && c.utilisation() <= 1), has + " of " + least);
+    }
+
+    /** The same floor turned about the vertical has the same flanges. */
+    @ParameterizedTest
+    @ValueSource(doubles = {17, 90, 133, 180, 271})
+    void aTurnedFloorHasTheSameFlanges(double degrees) {
+        double c = Math.cos(Math.toRadians(degrees));
+        double q = Math.sin(Math.toRadians(degrees));
+        ModelBuilder turned = floor(List.of(), 500);
+        turned.joints.replaceAll(j -> new kolonne.core.model.Joint(j.id(), c * j.x() - q * j.y(), q * j.x() + c * j.y(), j.z()));
+        for (String m : List.of("m0", "m1", "m2")) {
+            Shape.Flanged before = (Shape.Flanged) shape(floor(List.of(), 500), m, "aci-318m-19");
+            Shape.Flanged after = (Shape.Flanged) shape(turned, m, "aci-318m-19");
+            assertEquals(before.getClass(), after.getClass());
+            assertEquals(before.bf(), after.bf(), 1e-3);
+            assertEquals(before.hf(), after.hf());
+        }
+    }
+
+    /** A beam drawn from its other end has the same flange. */
+    @Test
+    void theDirectionOfAMemberDoesNotMatter() {
+        ModelBuilder back = floor(List.of(), 0);
+        back.members.replaceAll(m -> new kolonne.core.model.Member(m.id(), m.role(), m.end(), m.start(), m.section(), m.material(), 0, m.startRelease(), m.endRelease(), 0, 0,
+            m.stiffness()));
+        for (String m : List.of("m0", "m1", "m2")) {
+            assertEquals(shape(floor(List.of(), 0), m, "en-1992-1-1"), shape(back, m, "en-1992-1-1"));
+        }
+    }
+
+    /** Walls of mesh between panels make no difference: a slab in two panels is as wide as in one. */
+    @Test
+    void aSlabInPiecesIsTheSameSlab() {
+        ModelBuilder whole = floor(List.of(), 0);
+        ModelBuilder pieces = floor(List.of(), 0);
+        pieces.panels.removeIf(p -> p.id().equals("p2"));
+        pieces.joint("x0", 0, 3900, 0).joint("x1", 8000, 3900, 0);
+        pieces.panels.add(new SlabPanel("p2a", List.of("a1", "b1", "x1", "x0"), 150, 25e-6, false, 0));
+        pieces.panels.add(new SlabPanel("p2b", List.of("x0", "x1", "b2", "a2"), 150, 25e-6, false, 0));
+        assertEquals(shape(whole, "m1", "en-1992-1-1"), shape(pieces, "m1", "en-1992-1-1"));
     }
 }

@@ -67,7 +67,7 @@ final class FlangeShearCheck {
         Stress worst = new Stress(0, 0);
         for (boolean left : new boolean[] {true, false}) {
             double zero = zero(all, peak, left, s);
-            double half = Math.abs(all.get(peak).x() - zero) / 2;
+            double half = reach(all, zero, Math.abs(all.get(peak).x() - zero) / 2);
             double middle = left ? zero + half : zero - half;
             double first = Math.abs(moment(all, middle) - moment(all, zero));
             double second = Math.abs(all.get(peak).mPos() - moment(all, middle));
@@ -75,6 +75,11 @@ final class FlangeShearCheck {
             worst = v > worst.v() ? new Stress(v, middle) : worst;
         }
         return worst;
+    }
+
+    /** Distance to the last station within half the length: moments between stations would be low, and a shorter length is the safer one. */
+    private static double reach(List<BeamDesign.Point> all, double zero, double half) {
+        return all.stream().mapToDouble(p -> Math.abs(p.x() - zero)).filter(d -> d > 1 && d <= half + 1e-6).max().orElse(half);
     }
 
     /** Where the sagging moment begins on one side of its peak [mm]. */

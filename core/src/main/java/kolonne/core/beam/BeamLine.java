@@ -35,9 +35,10 @@ public record BeamLine(String id, String mark, String storey, List<Span> spans, 
     /**
      * @param x      along the line [mm]
      * @param depth  dimension of the supporting column along the line, or width of the supporting beam [mm]; 0 if free
+     * @param across width of the supporting column square to the line [mm]; 0 if there is none
      * @param label  grid label or joint id
      */
-    public record Support(String joint, double x, SupportKind kind, double depth, String label) {}
+    public record Support(String joint, double x, SupportKind kind, double depth, double across, String label) {}
 
     /**
      * @param from     centre of the left support [mm]

@@ -264,19 +264,19 @@ public final class BeamLines {
         boolean end = i == 0 || i == chain.size();
         Member column = columnBelow(joint);
         if (column != null) {
-            double depth = along(column, chain.get(Math.min(i, chain.size() - 1)).member());
-            return new BeamLine.Support(joint, x, BeamLine.SupportKind.COLUMN, depth, label(joint));
+            double[] sides = sides(column, chain.get(Math.min(i, chain.size() - 1)).member());
+            return new BeamLine.Support(joint, x, BeamLine.SupportKind.COLUMN, sides[0], sides[1], label(joint));
         }
         if (supported.contains(joint)) {
-            return new BeamLine.Support(joint, x, BeamLine.SupportKind.HELD, 0, label(joint));
+            return new BeamLine.Support(joint, x, BeamLine.SupportKind.HELD, 0, 0, label(joint));
         }
         boolean alone = index.membersAt(joint).stream().allMatch(m -> chain.stream().anyMatch(s -> s.member() == m));
         double push = pushUp(chain, i);
         double needed = (end ? ROUNDING : SUPPORT_PART) * largestShear(chain);
         if (push > needed && !alone) {
-            return new BeamLine.Support(joint, x, BeamLine.SupportKind.BEAM, crossingWidth(chain, joint), label(joint));
+            return new BeamLine.Support(joint, x, BeamLine.SupportKind.BEAM, crossingWidth(chain, joint), 0, label(joint));
         }
-        return end ? new BeamLine.Support(joint, x, BeamLine.SupportKind.FREE, 0, label(joint)) : null;
+        return end ? new BeamLine.Support(joint, x, BeamLine.SupportKind.FREE, 0, 0, label(joint)) : null;
     }
 
     private Member columnBelow(String joint) {
@@ -289,13 +289,14 @@ public final class BeamLines {
         return null;
     }
 
-    /** Dimension of a column in the direction of a beam. */
-    private double along(Member column, Member beam) {
+    /** Dimensions of a column in the direction of a beam and square to it. */
+    private double[] sides(Member column, Member beam) {
         double[][] c = LocalAxes.of(index.joint(column.start()), index.joint(column.end()), column.angle());
         double[] u = LocalAxes.of(index.joint(beam.start()), index.joint(beam.end()), 0)[0];
         double y = Math.abs(c[1][0] * u[0] + c[1][1] * u[1] + c[1][2] * u[2]);
         double z = Math.abs(c[2][0] * u[0] + c[2][1] * u[1] + c[2][2] * u[2]);
-        return y >= z ? index.sectionOf(column).shape().width() : index.sectionOf(column).shape().depth();
+        Shape s = index.sectionOf(column).shape();
+        return y >= z ? new double[] {s.width(), s.depth()} : new double[] {s.depth(), s.width()};
     }
 
     private double crossingWidth(List<Step> chain, String joint) {

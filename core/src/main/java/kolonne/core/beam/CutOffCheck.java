@@ -86,8 +86,13 @@ final class CutOffCheck {
         double most = line.stations().stream().filter(s -> s.span() == span.number()).mapToDouble(s -> bars.areaAt(s.x(), BeamCage.Face.BOTTOM)).max().orElse(0);
         double face = left ? span.faceFrom() : span.faceTo();
         double run = Math.min(INTO_SUPPORT, roomBehind(span, left, end));
-        double reaching = cage.groups().stream().filter(g -> g.face() == BeamCage.Face.BOTTOM && (left ? g.from() <= face - run + 1 && g.to() > face
-            : g.to() >= face + run - 1 && g.from() < face)).mapToDouble(BeamCage.Group::area).sum();
+        boolean yields = code.detailing().bottomYieldsAtColumns() && support.kind() == BeamLine.SupportKind.COLUMN;
+        double reaching = 0;
+        for (int i = 0; i < cage.groups().size(); i++) {
+            BeamCage.Group g = cage.groups().get(i);
+            boolean there = g.face() == BeamCage.Face.BOTTOM && (left ? g.from() <= face - run + 1 && g.to() > face : g.to() >= face + run - 1 && g.from() < face);
+            reaching += there ? g.area() * (yields ? bars.developed(g, i, face) : 1) : 0;
+        }
         boolean simple = end && profile.stream().filter(p -> p.span() == span.number()).noneMatch(p -> Math.abs(p.x() - face) < 1
             && -p.mNeg() > BeamCheck.negligible(span));
         double part = code.detailing().bottomIntoSupport(simple);

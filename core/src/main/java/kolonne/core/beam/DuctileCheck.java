@@ -157,6 +157,14 @@ final class DuctileCheck {
             double d = bars.effectiveDepth(mid, s, BeamCage.Face.BOTTOM);
             add("ductile-span", "Clear span over effective depth", Cause.GEOMETRY, rules.leastSpanToDepth(), s.clear() / d, Quantity.NUMBER, mid, s,
                 rules.proportionsClause());
+            for (int k = s.number(); k <= s.number() + 1; k++) {
+                BeamLine.Support c = line.supports().get(k);
+                double past = (s.shape().webWidth() - c.across()) / 2;
+                if (DuctileSpans.column(line, k) && past > 0) {
+                    add("ductile-projection", "Beam past the side of the column", Cause.GEOMETRY, past, rules.mostProjection(c.depth(), c.across()), Quantity.LENGTH, c.x(), s,
+                        rules.proportionsClause());
+                }
+            }
             add("ductile-width", "Width of the web", Cause.GEOMETRY, rules.leastWidth(h), s.shape().webWidth(), Quantity.LENGTH, mid, s, rules.proportionsClause());
         }
     }

@@ -190,6 +190,9 @@ final class FlexureChoice {
     /** Additions to the fewest through bars of a size that are a large enough part of the face's largest steel. */
     private Choice[] withThrough(BeamCage.Face face, List<BarRegion> regions, Bar bar) {
         double part = Math.max(context.throughPart(line, face), ductile.map(q -> q.throughPart(face)).orElse(0.0));
+        boolean yields = face == BeamCage.Face.BOTTOM && code.detailing().bottomYieldsAtColumns()
+            && line.supports().stream().anyMatch(q -> q.kind() == BeamLine.SupportKind.COLUMN);
+        part = yields ? Math.max(part, code.detailing().bottomIntoSupport(false)) : part;
         int least = Math.max(throughBars(bar), (int) Math.ceil(ductile.map(q -> q.leastThrough(face, bar, stirrup)).orElse(0.0) / bar.area() - 1e-9));
         for (int through = least;; through++) {
             Choice[] out = new Choice[regions.size()];
@@ -380,7 +383,7 @@ final class FlexureChoice {
         BeamLine.Span s = line.spans().get(left ? 0 : line.spans().size() - 1);
         BeamLine.SupportKind kind = line.supports().get(left ? 0 : line.spans().size()).kind();
         double run = left ? s.faceFrom() - GroupLayout.start(line, basis) : GroupLayout.end(line, basis) - s.faceTo();
-        boolean built = kind == BeamLine.SupportKind.COLUMN || kind == BeamLine.SupportKind.BEAM;
+        boolean built = kind == BeamLine.SupportKind.BEAM || kind == BeamLine.SupportKind.COLUMN && !code.detailing().bottomYieldsAtColumns();
         if (!built || ductile.isPresent() || twists[s.number()] || context.throughPart(line, BeamCage.Face.BOTTOM) > 0) {
             return false;
         }

@@ -32,22 +32,25 @@ public final class Laps {
 
     /** Laps of the bars of a group, from the left. */
     public static List<Lap> of(BeamLine line, BeamCage.Group g, Basis basis) {
-        return new Laps(line, basis).laps(g.bar(), g.from(), g.to(), g.hookFrom(), g.hookTo(), g.face() == BeamCage.Face.TOP);
+        return new Laps(line, basis).laps(g.bar(), g.from(), g.to(), g.hookFrom(), g.hookTo(), length(line, g.bar(), g.pairs(), g.face() == BeamCage.Face.TOP, basis),
+            g.face() == BeamCage.Face.TOP);
     }
 
     /** Laps of side bars. */
     public static List<Lap> of(BeamLine line, BeamCage.SideBars s, Basis basis) {
-        return new Laps(line, basis).laps(s.bar(), s.from(), s.to(), s.hookFrom(), s.hookTo(), false);
+        return new Laps(line, basis).laps(s.bar(), s.from(), s.to(), s.hookFrom(), s.hookTo(), length(line, s.bar(), false, false, basis), false);
     }
 
-    /** Length of a lap [mm]. */
-    public static double length(BeamLine line, Bar bar, boolean topFace, Basis basis) {
+    /** Length of a lap; pairs are lapped as they are anchored [mm]. */
+    public static double length(BeamLine line, Bar bar, boolean pairs, boolean topFace, Basis basis) {
         double fc = line.spans().stream().mapToDouble(s -> s.material().fc()).min().orElseThrow();
         double depth = line.spans().stream().mapToDouble(s -> s.shape().depth()).max().orElseThrow();
-        return basis.designCode().detailing().lapLength(bar, fc, basis.fy(), topFace && depth > 300, bar.diameter(), basis.beamCover());
+        double cover = pairs ? basis.beamCover() / Math.sqrt(2) : basis.beamCover();
+        return (pairs ? basis.designCode().detailing().pairAnchorage() : 1)
+            * basis.designCode().detailing().lapLength(bar, fc, basis.fy(), topFace && depth > 300, bar.diameter(), cover);
     }
 
-    private List<Lap> laps(Bar bar, double from, double to, boolean hookFrom, boolean hookTo, boolean top) {
+    private List<Lap> laps(Bar bar, double from, double to, boolean hookFrom, boolean hookTo, double lap, boolean top) {
         double stock = basis.rules().stockLength() - ROUNDING;
         double hook = HOOK * bar.diameter();
         double rest = to - from + (hookFrom ? hook : 0) + (hookTo ? hook : 0);
@@ -55,7 +58,6 @@ public final class Laps {
         if (rest <= stock) {
             return out;
         }
-        double lap = length(line, bar, top, basis);
         List<Double> places = places(top);
         double begin = from - (hookFrom ? hook : 0);
         double end = to + (hookTo ? hook : 0);

@@ -80,6 +80,9 @@ public interface Detailing {
 
     String bottomIntoSupportClause();
 
+    /** Whether that part is anchored for its yield strength where the support is a column. */
+    boolean bottomYieldsAtColumns();
+
     /** Clause by which every bend of a stirrup encloses a bar. */
     String cornerBarsClause();
 

@@ -77,6 +77,9 @@ public interface DuctileFrame {
     /** Least width of the beam. */
     double leastWidth(double h);
 
+    /** Most that a beam juts out past either side of a column. @param along depth of the column along the beam, {@code across} its width */
+    double mostProjection(double along, double across);
+
     String proportionsClause();
 
     /** Depth of a column over the diameter of bars that pass through it. */

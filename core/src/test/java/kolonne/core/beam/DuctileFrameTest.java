@@ -227,4 +227,15 @@ class DuctileFrameTest {
         String words = BeamCheck.explain(d.line(), d.cage(), BeamContext.of(a, b), 0).toString();
         assertTrue(words.contains("Vsway") && words.contains("1.25 fy") && words.contains("18.6.5.1") && words.contains("Vc = 0"), words);
     }
+
+    /** 18.6.2.1(c): a beam 350 wide on columns 200 square juts out 75 mm, at most min(c2, 0.75 c1) = 150; on columns of 90 more than it may. */
+    @Test
+    void aBeamMuchWiderThanItsColumnIsFound() {
+        assertEquals(150, Aci318.SI.ductile(DuctileFrame.Kind.SPECIAL).orElseThrow().mostProjection(200, 300), 1e-9);
+        assertTrue(Double.isInfinite(Aci318.SI.ductile(DuctileFrame.Kind.ORDINARY).orElseThrow().mostProjection(200, 300)));
+        CheckResult c = check(design(frame(5, 10e3, 200), DuctileFrame.Kind.SPECIAL), "ductile-projection");
+        assertEquals(75, c.demand(), 1e-9);
+        assertEquals(150, c.capacity(), 1e-9);
+        assertFalse(check(design(frame(5, 10e3, 90), DuctileFrame.Kind.SPECIAL), "ductile-projection").satisfied());
+    }
 }

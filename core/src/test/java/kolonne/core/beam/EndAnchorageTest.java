@@ -41,16 +41,29 @@ class EndAnchorageTest {
     }
 
     @Test
-    void bottomBarsOfAnInnerBeamEndStraightAndThoseOfAnEdgeBeamAreBentUp() {
+    void bottomBarsOfAnInnerBeamEndStraightByEurocodeAndAreBentUpAtColumnsByAci() {
         Analysis a = floor(500);
         Basis s = Basis.standard(false);
-        BeamDesign inner = design(a, "m1", s);
+        BeamDesign inner = design(a, "m1", Basis.standard("en-1992-1-1"));
         assertTrue(inner.satisfied(), inner.findings().toString());
         assertFalse(bent(inner, BeamCage.Face.BOTTOM));
+        assertTrue(bent(design(a, "m1", s), BeamCage.Face.BOTTOM), "a quarter of the bottom bars yields at columns (9.7.3.8.2)");
         assertTrue(bent(inner, BeamCage.Face.TOP), "top bars are in tension at the columns");
         assertTrue(bent(design(a, "m0", s), BeamCage.Face.BOTTOM), "integrity steel is anchored for its strength (9.7.7.5)");
         Basis special = s.with(s.rules().with(DuctileFrame.Kind.SPECIAL));
         assertTrue(bent(design(a, "m1", special), BeamCage.Face.BOTTOM), "bars of a ductile frame yield at the columns");
+    }
+
+    /** Thick bars that end straight 155 mm inside a column develop a tenth of their strength: less than a quarter of the bottom steel at yield (9.7.3.8.2). */
+    @Test
+    void straightBarsAtAColumnAreFound() {
+        Analysis a = floor(500);
+        BeamDesign d = design(a, "m1", Basis.standard(false));
+        List<BeamCage.Group> straight = d.cage().groups().stream().map(g -> g.face() == BeamCage.Face.TOP ? g : new BeamCage.Group(g.face(), g.layer(), g.count(),
+            kolonne.core.code.BarCatalogue.METRIC.find("T32"), g.offset(), 250 - 155, 6750 + 155, false, false, true)).toList();
+        BeamDesign bad = BeamCheck.run(d.line(), new BeamCage(straight, d.cage().zones(), d.cage().sideBars()), BeamContext.of(a, Basis.standard(false)));
+        assertTrue(d.checks().stream().anyMatch(c -> c.kind().equals("bottom-into-support") && c.satisfied()));
+        assertTrue(bad.checks().stream().anyMatch(c -> c.kind().equals("bottom-into-support") && !c.satisfied()), bad.checks().toString());
     }
 
     /** A support that leaves less than 150 mm, or a third of the development, asks for a bend. */

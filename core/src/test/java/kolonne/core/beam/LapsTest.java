@@ -53,7 +53,7 @@ class LapsTest {
         for (BeamCage.Group g : d.cage().groups()) {
             double last = g.from();
             for (Laps.Lap l : Laps.of(d.line(), g, b)) {
-                assertEquals(Laps.length(d.line(), g.bar(), g.face() == BeamCage.Face.TOP, b), l.to() - l.from(), 1e-6);
+                assertEquals(Laps.length(d.line(), g.bar(), g.pairs(), g.face() == BeamCage.Face.TOP, b), l.to() - l.from(), 1e-6);
                 assertTrue(l.from() > last && l.to() < g.to());
                 last = l.from();
             }

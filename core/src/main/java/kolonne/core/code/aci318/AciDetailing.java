@@ -157,6 +157,12 @@ final class AciDetailing implements Detailing {
         return simple ? 1.0 / 3 : 1.0 / 4;
     }
 
+    /** 9.7.3.8.2, with every beam on columns taken as part of the system that resists lateral loads. */
+    @Override
+    public boolean bottomYieldsAtColumns() {
+        return true;
+    }
+
     @Override
     public String bottomIntoSupportClause() {
         return "9.7.3.8";

@@ -85,6 +85,8 @@ record AciDuctileFrame(Kind kind, UnitForm form) implements DuctileFrame {
 
     @Override public double leastWidth(double h) { return special() ? Math.min(0.3 * h, form.length(250, 10)) : 0; }
 
+    @Override public double mostProjection(double along, double across) { return special() ? Math.min(across, 0.75 * along) : Double.POSITIVE_INFINITY; }
+
     @Override public String proportionsClause() { return "18.6.2.1"; }
 
     @Override public double columnDepthInBars(double fy) { return special() ? lowGrade(fy) ? 20 : 26 : 0; }

@@ -28,7 +28,7 @@ final class EnDetailing implements Detailing {
         return "8.7.3";
     }
 
-    /** By the bar as large as both (8.9.3(3)), at most 55 mm (8.9.1(2)); both bars may end at one place below 32 mm, and larger pairs are anchored for the bar as large as both. */
+    /** By the bar as large as both (8.9.3(3)), at most 32 mm: such pairs may end at one place (8.9.3(2)), larger ones are not covered. */
     @Override
     public double pairAnchorage() {
         return Math.sqrt(2);
@@ -41,7 +41,7 @@ final class EnDetailing implements Detailing {
 
     @Override
     public double largestInPair() {
-        return 55 / Math.sqrt(2);
+        return 32 / Math.sqrt(2);
     }
 
     @Override
@@ -146,6 +146,12 @@ final class EnDetailing implements Detailing {
     @Override
     public double bottomIntoSupport(boolean simple) {
         return p.get("bottomIntoSupport");
+    }
+
+    /** 9.2.1.4 and 9.2.1.5 ask for the force that is there. */
+    @Override
+    public boolean bottomYieldsAtColumns() {
+        return false;
     }
 
     @Override

@@ -31,7 +31,8 @@ abstract class BrowserTest {
         playwright = Playwright.create(new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));
         browser = playwright.chromium().launch(new BrowserType.LaunchOptions().setExecutablePath(Path.of("/usr/bin/chromium"))
             .setArgs(List.of("--no-sandbox", "--use-angle=swiftshader", "--enable-unsafe-swiftshader",
-                "--disable-background-networking", "--disable-component-update", "--disable-sync")));
+                // pages are put together without the graphics process, which a starved machine may stall; the 3-D view still has it
+                "--disable-gpu-compositing", "--disable-background-networking", "--disable-component-update", "--disable-sync")));
     }
 
     @AfterAll

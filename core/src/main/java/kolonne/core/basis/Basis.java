@@ -178,6 +178,8 @@ public record Basis(String name, String code, double fy, double fyt, double beam
         }
         range(out, "fy", fy, 200, 700, "MPa");
         range(out, "fyt", fyt, 200, 700, "MPa");
+        steel(out, "fy", fy);
+        steel(out, "fyt", fyt);
         range(out, "beamCover", beamCover, 10, 150, "mm");
         range(out, "columnCover", columnCover, 10, 150, "mm");
         range(out, "aggregate", aggregate, 5, 60, "mm");
@@ -209,6 +211,14 @@ public record Basis(String name, String code, double fy, double fyt, double beam
         labels(out, "columnBars", columnBars);
         labels(out, "stirrups", stirrups);
         return out;
+    }
+
+    private void steel(List<Finding> out, String field, double v) {
+        DesignCode c = designCode();
+        if (!c.coversSteel(v)) {
+            out.add(Finding.fails("basis." + field, "basis, " + field, c.name() + " has no rules for bars of " + v + " MPa (" + c.coversSteelClause() + ").",
+                "Choose a grade that the code covers."));
+        }
     }
 
     private static void range(List<Finding> out, String field, double v, double least, double most, String unit) {

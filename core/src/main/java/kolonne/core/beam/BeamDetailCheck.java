@@ -18,11 +18,6 @@ import kolonne.core.section.Shape;
 
 /** Fit, spacing, anchorage, proportions and forces that the beam checks leave out. */
 final class BeamDetailCheck {
-    /** Axial tension over f'c Ag above which a beam is out of scope; below it, the effect on Vc is under 2 %. */
-    static final double TENSION_THRESHOLD = 0.003;
-    /** Minor-axis moment over f'c h b² above which a beam is out of scope. */
-    static final double MINOR_THRESHOLD = 0.01;
-
     private final BeamLine line;
     private final BeamCage cage;
     private final BeamContext context;
@@ -249,9 +244,10 @@ final class BeamDetailCheck {
     private void ignoredForces(BeamLine.Span span) {
         Shape s = span.shape();
         double fc = span.material().fc();
-        double compression = code.beamAxialLimit(fc, s.A());
-        double tension = TENSION_THRESHOLD * fc * s.A();
-        double minor = MINOR_THRESHOLD * fc * s.depth() * s.webWidth() * s.webWidth();
+        double compression = IgnoredForces.axial(code, s, fc, false);
+        double tension = IgnoredForces.axial(code, s, fc, true);
+        double minor = IgnoredForces.minorMoment(s, fc);
+        double across = IgnoredForces.minorShear(s, fc);
         for (BeamLine.Station st : line.stations()) {
             if (st.span() != span.number()) {
                 continue;
@@ -262,7 +258,8 @@ final class BeamDetailCheck {
                 ignored("axial-force", "Axial force in the beam", Math.abs(n), allowed, Quantity.FORCE, st, span, c,
                     code.beamAxialClause());
                 ignored("minor-moment", "Bending about the minor axis", Math.abs(context.at(st, c, Analysis.MZ)),
-                    minor, Quantity.MOMENT, st, span, c, "22.3.1");
+                    minor, Quantity.MOMENT, st, span, c, code.flexureClause());
+                ignored("minor-shear", "Shear across the beam", Math.abs(context.at(st, c, Analysis.VY)), across, Quantity.FORCE, st, span, c, code.shearClause());
             }
         }
     }

@@ -15,8 +15,8 @@ import kolonne.core.section.Shape;
  */
 public record BenchSection(String id, DesignCode code, boolean column, Shape shape, double fc, double fy, double fyt, double cover, List<Spot> bars,
                            Stirrup stirrup) {
-    /** A bar. @param x along the width from the middle; @param z from the soffit [mm] */
-    public record Spot(double x, double z, double diameter, double area) {}
+    /** A bar. @param x along the width from the middle; @param z from the soffit [mm]; @param whole one bar as sold, not an area that stands for several */
+    public record Spot(double x, double z, double diameter, double area, boolean whole) {}
 
     /** @param legsAcross legs parallel to the depth, which carry Vz; legsAlong parallel to the width, which carry Vy */
     public record Stirrup(double diameter, double area, int legsAcross, int legsAlong, double spacing) {

@@ -5,8 +5,10 @@ import static kolonne.core.explain.Trace.in;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.TreeMap;
+import kolonne.core.beam.IgnoredForces;
 import kolonne.core.bench.BenchSection.Forces;
 import kolonne.core.bench.BenchSection.Spot;
 import kolonne.core.code.ShearInput;
@@ -16,6 +18,9 @@ import kolonne.core.code.TorsionSection;
 import kolonne.core.explain.Quantity;
 import kolonne.core.explain.Step;
 import kolonne.core.explain.Trace;
+import kolonne.core.finding.Cause;
+import kolonne.core.finding.Finding;
+import kolonne.core.finding.Severity;
 import kolonne.core.section.BarLayer;
 import kolonne.core.section.ColumnSection;
 import kolonne.core.section.FlexuralStrength;
@@ -28,6 +33,8 @@ import kolonne.core.section.TorsionTube;
 public final class SectionBench {
     /** Bars nearer in height than this are one level of the perimeter [mm]. */
     private static final double ONE_LEVEL = 60;
+    /** Bars may be given this much nearer than touching [mm]. */
+    private static final double TOUCH = 0.5;
 
     private final BenchSection s;
     private final double h;
@@ -73,6 +80,39 @@ public final class SectionBench {
         return out;
     }
 
+    /** What the code or the checks do not cover of the section itself, and bars that cannot be where they are. */
+    public List<Finding> findings() {
+        List<Finding> out = new ArrayList<>();
+        if (!s.code().covers(s.fc())) {
+            outside(out, "The concrete is outside the code's classes.", "Use a class that the code covers.", s.code().coversClause());
+        }
+        if (!s.code().coversSteel(s.fy()) || !s.code().coversSteel(s.fyt())) {
+            outside(out, "The bars or stirrups are outside the code's grades.", "Use a grade that the code covers.", s.code().coversSteelClause());
+        }
+        collisions(out);
+        return out;
+    }
+
+    private void outside(List<Finding> out, String what, String mend, String clause) {
+        out.add(Finding.design(Severity.FAILS, Cause.OUT_OF_SCOPE, s.id(), what, mend, clause, ""));
+    }
+
+    /** Bars of the catalogue that overlap; areas without a size stand for several bars and may lie anywhere. */
+    private void collisions(List<Finding> out) {
+        for (int i = 0; i < s.bars().size(); i++) {
+            for (int k = 0; k < i; k++) {
+                Spot a = s.bars().get(i);
+                Spot b = s.bars().get(k);
+                if (a.whole() && b.whole() && Math.hypot(a.x() - b.x(), a.z() - b.z()) < (a.diameter() + b.diameter()) / 2 - TOUCH) {
+                    out.add(Finding.design(Severity.FAILS, Cause.BARS_DO_NOT_FIT, s.id(), String.format(Locale.ROOT,
+                        "Two bars lie in each other, at x = %.0f, z = %.0f and x = %.0f, z = %.0f mm.", b.x(), b.z(), a.x(), a.z()),
+                        "Place them apart, or use fewer or smaller bars.", "", ""));
+                    return;
+                }
+            }
+        }
+    }
+
     /** The use of every check under forces that act together; the first is the largest. */
     public List<Use> uses(Forces f) {
         List<Use> out = new ArrayList<>(s.column() ? column(f, Trace.OFF) : beam(f, Trace.OFF));
@@ -95,6 +135,7 @@ public final class SectionBench {
 
     private List<Use> beam(Forces f, Trace t) {
         List<Use> out = new ArrayList<>();
+        leftOut(out, f, t);
         boolean sagging = f.my() >= 0;
         Torsion rules = s.code().torsion();
         TorsionSection tube = tube();
@@ -121,6 +162,19 @@ public final class SectionBench {
         use(out, "torsion-bars", level, weakest, Quantity.AREA, rules.longitudinalClause(), t);
         use(out, "torsion-spacing", s.stirrup().spacing(), rules.stirrupSpacing(tube), Quantity.LENGTH, rules.stirrupSpacingClause(), t);
         return out;
+    }
+
+    /** Forces that the checks leave out, against how much may be left out. */
+    private void leftOut(List<Use> out, Forces f, Trace t) {
+        if (f.n() != 0) {
+            use(out, "axial-force", Math.abs(f.n()), IgnoredForces.axial(s.code(), s.shape(), s.fc(), f.n() > 0), Quantity.FORCE, s.code().beamAxialClause(), t);
+        }
+        if (f.mz() != 0) {
+            use(out, "minor-moment", Math.abs(f.mz()), IgnoredForces.minorMoment(s.shape(), s.fc()), Quantity.MOMENT, s.code().flexureClause(), t);
+        }
+        if (f.vy() != 0) {
+            use(out, "minor-shear", Math.abs(f.vy()), IgnoredForces.minorShear(s.shape(), s.fc()), Quantity.FORCE, s.code().shearClause(), t);
+        }
     }
 
     private static void use(List<Use> out, String check, double demand, double capacity, Quantity q, String clause, Trace t) {
@@ -216,11 +270,18 @@ public final class SectionBench {
                 in(p, Quantity.FORCE), in(m, Quantity.MOMENT), in(r == null ? 0 : r.phi(), Quantity.NUMBER));
         }
         use(out, "axial-limit", Math.max(0, p), section.axialCap, Quantity.FORCE, s.code().axialCapClause(), t);
+        double both = 0;
+        boolean each = true;
         for (boolean vertical : new boolean[] {true, false}) {
             ShearStrength v = shear(true, p, vertical, t);
             double demand = Math.abs(vertical ? f.vz() : f.vy());
             use(out, vertical ? "shear-z" : "shear-y", demand, v.total(), Quantity.FORCE, s.code().shearClause(), t);
             use(out, vertical ? "shear-limit-z" : "shear-limit-y", demand, v.limit(), Quantity.FORCE, s.code().shearLimitClause(), t);
+            both += demand / v.total();
+            each &= demand / v.total() > 0.5;
+        }
+        if (each) {
+            use(out, "shear-both", both, s.code().columns().shearBothWays(), Quantity.NUMBER, s.code().columns().shearBothWaysClause(), t);
         }
         double threshold = s.code().torsion().threshold(s.fc(), s.shape().A(), perimeter(s.shape()), t);
         use(out, "torsion-threshold", Math.abs(f.t()), threshold, Quantity.MOMENT, s.code().torsion().thresholdClause(), t);

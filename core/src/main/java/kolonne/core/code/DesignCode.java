@@ -15,6 +15,11 @@ public interface DesignCode {
 
     String coversClause();
 
+    /** Whether the code has rules for bars of a yield strength. */
+    boolean coversSteel(double fy);
+
+    String coversSteelClause();
+
     /** Stress block of a concrete. */
     StressBlock block(double fc);
 

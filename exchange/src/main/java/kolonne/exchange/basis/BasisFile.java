@@ -2,24 +2,21 @@ package kolonne.exchange.basis;
 
 import com.fasterxml.jackson.annotation.JsonProperty;
 import com.fasterxml.jackson.core.JsonProcessingException;
-import com.fasterxml.jackson.databind.DeserializationFeature;
-import com.fasterxml.jackson.databind.exc.MismatchedInputException;
 import com.fasterxml.jackson.databind.json.JsonMapper;
 import java.io.IOException;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.TreeMap;
-import java.util.stream.Collectors;
 import kolonne.core.basis.Basis;
 import kolonne.core.basis.BeamRules;
 import kolonne.core.code.DuctileFrame;
 import kolonne.core.finding.Finding;
+import kolonne.exchange.json.StrictJson;
 
 /** Reads and writes a basis. Lengths mm, strengths MPa, whatever the display units. */
 public final class BasisFile {
-    private static final JsonMapper JSON = JsonMapper.builder().enable(DeserializationFeature.FAIL_ON_TRAILING_TOKENS)
-        .enable(DeserializationFeature.FAIL_ON_NULL_FOR_PRIMITIVES).build();
+    private static final JsonMapper JSON = StrictJson.WHOLE;
 
     private BasisFile() {}
 
@@ -77,15 +74,11 @@ public final class BasisFile {
         Dto d;
         try {
             d = JSON.readValue(json, Dto.class);
-        } catch (MismatchedInputException e) {
-            String field = e.getPath().stream().map(r -> r.getFieldName() == null ? "[" + r.getIndex() + "]"
-                : r.getFieldName()).collect(Collectors.joining("."));
-            return failed("basis.field", field.isEmpty() ? "basis" : "basis, " + field, e.getOriginalMessage(),
-                "Correct or add the field; docs/formats/basis.md lists them.");
-        } catch (JsonProcessingException e) {
-            return failed("basis.not-json", "basis", e.getOriginalMessage(), "Correct the JSON.");
         } catch (IOException e) {
-            return failed("basis.not-json", "basis", "The text cannot be read: " + e.getMessage(), "Save it as UTF-8.");
+            return new Read(null, List.of(StrictJson.trouble(e, "basis.field", "basis", "docs/formats/basis.md")));
+        }
+        if (d == null) {
+            return failed("basis.field", "basis", "The basis is null.", "Give its fields; docs/formats/basis.md lists them.");
         }
         return of(d);
     }

@@ -1,14 +1,16 @@
 package kolonne.exchange.bench;
 
-import com.fasterxml.jackson.core.JsonProcessingException;
-import com.fasterxml.jackson.databind.DeserializationFeature;
 import com.fasterxml.jackson.databind.json.JsonMapper;
 import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.io.IOException;
 import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
+import java.util.stream.Stream;
 import kolonne.core.basis.Basis;
 import kolonne.core.bench.BenchSection;
 import kolonne.core.bench.SectionBench;
@@ -18,11 +20,20 @@ import kolonne.core.code.DesignCode;
 import kolonne.core.explain.Step;
 import kolonne.core.finding.Finding;
 import kolonne.core.section.Shape;
+import kolonne.exchange.json.StrictJson;
 import kolonne.exchange.model.ModelUnits;
 
 /** A list of sections with bars, stirrups, materials and sets of forces as JSON, and the answers; docs/formats/sections.md. */
 public final class SectionFile {
-    private static final JsonMapper JSON = JsonMapper.builder().enable(DeserializationFeature.FAIL_ON_TRAILING_TOKENS).build();
+    private static final JsonMapper JSON = StrictJson.READER;
+    /** Largest force or moment that can be meant [N, Nmm]. */
+    private static final double FAR = 1e15;
+    /** Least and largest strengths that can be meant [MPa]. */
+    private static final double[] CONCRETE = {5, 200};
+    private static final double[] STEEL = {100, 1000};
+    private static final int MOST_BARS = 200;
+    /** More steel than this part of the section is a slip of units. */
+    private static final double MOST_STEEL = 0.25;
 
     private final List<Finding> findings = new ArrayList<>();
 
@@ -33,11 +44,11 @@ public final class SectionFile {
 
     public record StirrupEntry(String bar, Double spacing, Integer legs, Integer legsAlong) {}
 
-    public record ForceEntry(String name, double n, double vy, double vz, double t, double my, double mz) {}
+    public record ForceEntry(String name, Double n, Double vy, Double vz, Double t, Double my, Double mz) {}
 
-    public record ShapeEntry(String shape, double b, double h, double bw, double bf, double hf, double d) {}
+    public record ShapeEntry(String shape, Double b, Double h, Double bw, Double bf, Double hf, Double d) {}
 
-    public record Entry(String id, String use, String units, String code, ShapeEntry shape, double fc, double fy, Double fyt, Double cover, List<BarEntry> bars,
+    public record Entry(String id, String use, String units, String code, ShapeEntry shape, Double fc, Double fy, Double fyt, Double cover, List<BarEntry> bars,
                         StirrupEntry stirrups, List<ForceEntry> forces) {}
 
     public record Sections(List<Entry> sections) {}
@@ -53,24 +64,31 @@ public final class SectionFile {
         SectionFile f = new SectionFile();
         List<Ready> out = new ArrayList<>();
         try {
-            Entry[] all = JSON.readTree(bytes).isArray() ? JSON.readValue(bytes, Entry[].class)
-                : JSON.readValue(bytes, Sections.class).sections() == null ? new Entry[0]
-                    : JSON.readValue(bytes, Sections.class).sections().toArray(new Entry[0]);
-            for (int i = 0; i < all.length; i++) {
-                Ready r = f.entry(all[i], "sections[" + i + "]");
+            List<Entry> all = list(bytes);
+            Map<String, String> seen = new HashMap<>();
+            for (int i = 0; i < all.size(); i++) {
+                String place = "sections[" + i + "]";
+                String id = all.get(i) == null ? null : all.get(i).id();
+                String before = id == null ? null : seen.putIfAbsent(id, place);
+                f.bad(before != null, place + ", " + id, "The id is that of " + before + ".", "Give every section an id of its own.");
+                Ready r = f.entry(all.get(i), place);
                 if (r != null) {
                     out.add(r);
                 }
             }
-            if (all.length == 0) {
-                f.fail("file", "There are no sections.", "Give a list of at least one.");
-            }
-        } catch (JsonProcessingException e) {
-            f.fail("file", e.getOriginalMessage().lines().findFirst().orElse("The JSON is not sound."), "Correct it there; docs/formats/sections.md lists the fields.");
+            f.bad(all.isEmpty(), "file", "There are no sections.", "Give a list of at least one.");
         } catch (IOException e) {
-            f.fail("file", "The text cannot be read: " + e.getMessage(), "Save it as UTF-8.");
+            f.findings.add(StrictJson.trouble(e, "section", "file", "docs/formats/sections.md"));
         }
         return new Read(out, f.findings);
+    }
+
+    private static List<Entry> list(byte[] bytes) throws IOException {
+        if (JSON.readTree(bytes).isArray()) {
+            return Arrays.asList(JSON.readValue(bytes, Entry[].class));
+        }
+        Sections all = JSON.readValue(bytes, Sections.class);
+        return all == null || all.sections() == null ? List.of() : all.sections();
     }
 
     private void fail(String where, String what, String mend) {
@@ -97,8 +115,12 @@ public final class SectionFile {
         bad(u != null && code == null, where + ", code", "The code is " + e.code() + ", in " + e.units() + " units.", "Use one of " + String.join(", ", Basis.CODES)
             + "; only aci-318-19 has US units.");
         bad(!column && !"beam".equals(e.use()), where + ", use", "The use is " + e.use() + ".", "Use beam or column.");
-        bad(!(e.fc() > 0) || !(e.fy() > 0) || e.fyt() != null && !(e.fyt() > 0), where + ", fc, fy", "A strength is missing or not above zero.",
-            "Give fc and fy.");
+        if (u != null) {
+            strength(e.fc(), CONCRETE, u, where + ", fc");
+            strength(e.fy(), STEEL, u, where + ", fy");
+            strength(e.fyt() == null ? e.fy() : e.fyt(), STEEL, u, where + ", fyt");
+            bad(e.cover() != null && !(e.cover() >= 0), where + ", cover", "The cover is below zero.", "Give the clear cover to the stirrups.");
+        }
         bad(e.bars() == null || e.bars().isEmpty(), where + ", bars", "There are no bars.", "Give at least one.");
         Shape shape = u == null ? null : shape(e.shape(), u, column, where);
         if (shape == null || code == null || findings.size() > before) {
@@ -109,6 +131,9 @@ public final class SectionFile {
         double cover = (e.cover() == null ? us ? 1.5 : 40 : e.cover()) * u.size();
         List<BenchSection.Spot> bars = bars(e, shape, cover + (stirrup == null ? 0 : stirrup.diameter()), us, u, where);
         symmetry(bars, shape, column, where);
+        double steel = bars.stream().mapToDouble(BenchSection.Spot::area).sum() / shape.A();
+        bad(steel > MOST_STEEL, where + ", bars", String.format(Locale.ROOT, "The bars are %.0f %% of the section.", 100 * steel), "Check counts, areas and units.");
+        forcesSound(e.forces(), u, where);
         if (findings.size() > before) {
             return null;
         }
@@ -117,10 +142,35 @@ public final class SectionFile {
             fyt, cover, bars, stirrup);
         List<BenchSection.Forces> forces = new ArrayList<>();
         for (ForceEntry f : e.forces() == null ? List.<ForceEntry>of() : e.forces()) {
-            forces.add(new BenchSection.Forces(f.name() == null ? "set " + (forces.size() + 1) : f.name(), f.n() * u.force(), f.vy() * u.force(),
-                f.vz() * u.force(), f.t() * u.moment(), f.my() * u.moment(), f.mz() * u.moment()));
+            forces.add(new BenchSection.Forces(f.name() == null ? "set " + (forces.size() + 1) : f.name(), or0(f.n()) * u.force(), or0(f.vy()) * u.force(),
+                or0(f.vz()) * u.force(), or0(f.t()) * u.moment(), or0(f.my()) * u.moment(), or0(f.mz()) * u.moment()));
         }
         return new Ready(s, forces, us);
+    }
+
+    private static double or0(Double v) {
+        return v == null ? 0 : v;
+    }
+
+    private void strength(Double v, double[] range, ModelUnits u, String where) {
+        if (bad(v == null, where, "The strength is missing.", "Give it in " + (u.name().equals("US") ? "ksi." : "MPa."))) {
+            return;
+        }
+        boolean us = u.name().equals("US");
+        double mpa = v * u.stress();
+        bad(!(mpa >= range[0] && mpa <= range[1]), where, String.format(Locale.ROOT, us ? "The strength is %.4g ksi, which is %.4g MPa, outside %.0f to %.0f MPa."
+            : "The strength is %.4g MPa, outside %3$.0f to %4$.0f MPa.", v, mpa, range[0], range[1]), "Give it in " + (us ? "ksi." : "MPa."));
+    }
+
+    private void forcesSound(List<ForceEntry> forces, ModelUnits u, String where) {
+        for (int i = 0; forces != null && i < forces.size(); i++) {
+            ForceEntry f = forces.get(i);
+            String at = where + ", forces[" + i + "]";
+            if (!bad(f == null, at, "The set of forces is null.", "Leave it out.")) {
+                boolean sound = Stream.of(f.n(), f.vy(), f.vz(), f.t(), f.my(), f.mz()).allMatch(v -> Math.abs(or0(v)) * u.moment() < FAR);
+                bad(!sound, at, "A force is larger than can be meant.", "Check its value and the units.");
+            }
+        }
     }
 
     private Shape shape(ShapeEntry s, ModelUnits u, boolean column, String where) {
@@ -129,12 +179,12 @@ public final class SectionFile {
         }
         double k = u.size();
         Shape out = switch (String.valueOf(s.shape())) {
-            case "rectangle" -> s.b() > 0 && s.h() > 0 ? new Shape.Rectangle(s.b() * k, s.h() * k) : null;
-            case "circle" -> s.d() > 0 && column ? new Shape.Circle(s.d() * k) : null;
-            default -> flanged(s) && !column ? Shape.flanged(String.valueOf(s.shape()), s.bw() * k, s.h() * k, s.bf() * k, s.hf() * k) : null;
+            case "rectangle" -> size(s.b(), k) && size(s.h(), k) ? new Shape.Rectangle(s.b() * k, s.h() * k) : null;
+            case "circle" -> size(s.d(), k) && column ? new Shape.Circle(s.d() * k) : null;
+            default -> flanged(s, k) && !column ? Shape.flanged(String.valueOf(s.shape()), s.bw() * k, s.h() * k, s.bf() * k, s.hf() * k) : null;
         };
         bad(out == null, where + ", shape", "The sizes do not make a " + s.shape() + " for a " + (column ? "column" : "beam") + ".",
-            "Beams are rectangle, tee, ell or inverted-tee, columns rectangle or circle, with sizes above zero.");
+            "Beams are rectangle (b, h), tee, ell or inverted-tee (bw, h, bf, hf), columns rectangle or circle (d), with sizes from 20 mm to 20 m.");
         return out;
     }
 
@@ -148,13 +198,19 @@ public final class SectionFile {
         return b.usUnits() == us ? b.designCode() : null;
     }
 
-    private static boolean flanged(ShapeEntry s) {
-        return s.bw() > 0 && s.bf() >= s.bw() && s.hf() > 0 && s.hf() < s.h();
+    /** Whether a size can be meant: 20 mm to 20 m. */
+    private static boolean size(Double v, double k) {
+        return v != null && v * k >= 20 && v * k <= 20_000;
+    }
+
+    private static boolean flanged(ShapeEntry s, double k) {
+        return size(s.bw(), k) && size(s.bf(), k) && size(s.hf(), k) && size(s.h(), k) && s.bf() >= s.bw() && s.hf() < s.h();
     }
 
     private Bar find(String label, boolean us, String where) {
         Bar b = label == null ? null : (us ? BarCatalogue.US : BarCatalogue.METRIC).find(label);
-        bad(b == null, where, "There is no bar " + label + ".", "Use a label of the catalogue" + (us ? ", such as #8." : ", such as T20."));
+        bad(b == null, where, "There is no bar " + label + ".", "Use one of " + String.join(", ", (us ? BarCatalogue.US : BarCatalogue.METRIC).bars().stream()
+            .map(Bar::label).toList()) + ".");
         return b;
     }
 
@@ -194,16 +250,17 @@ public final class SectionFile {
         double z = b.z() != null ? b.z() * u.size() : "top".equals(b.face()) ? h - near : "bottom".equals(b.face()) ? near : Double.NaN;
         double side = shape.webWidth() / 2 - near;
         if (bad(Double.isNaN(z), at, "The height of the bar is missing.", "Give z from the soffit, or the face top or bottom.")
-            || bad(count < 1 || b.x() != null && count > 1, at, "The count is " + count + ".", "Give one bar a place x, or several a count.")) {
+            || bad(count < 1 || count > MOST_BARS || b.x() != null && count > 1, at, "The count is " + count + ".", "Give one bar a place x, or up to " + MOST_BARS + " a count.")) {
             return;
         }
         for (int k = 0; k < count; k++) {
             double x = b.x() != null ? b.x() * u.size() : count == 1 ? 0 : -side + 2 * side * k / (count - 1);
             double reach = shape.width() / 2;
-            boolean out2 = shape instanceof Shape.Circle c ? Math.hypot(x, z - h / 2) > c.d() / 2 : Math.abs(x) > reach || z < 0 || z > h;
-            if (!bad(out2 || !(bar.area() > 0), at, "The bar lies outside the section.", "Place x from the middle of the width and z from the soffit.")) {
-                out.add(new BenchSection.Spot(x, z, bar.diameter(), bar.area()));
+            boolean outside = shape instanceof Shape.Circle c ? Math.hypot(x, z - h / 2) > c.d() / 2 : !(Math.abs(x) <= reach && z >= 0 && z <= h);
+            if (bad(outside || !(bar.area() > 0), at, "The bar lies outside the section.", "Place x from the middle of the width and z from the soffit.")) {
+                return;
             }
+            out.add(new BenchSection.Spot(x, z, bar.diameter(), bar.area(), b.area() == null));
         }
     }
 
@@ -240,6 +297,9 @@ public final class SectionFile {
             ObjectNode o = out.addObject().put("id", r.section().id()).put("code", r.section().code().name());
             ObjectNode strengths = o.putObject("strengths");
             bench.strengths().forEach(strengths::put);
+            ArrayNode findings = o.putArray("findings");
+            bench.findings().forEach(q -> findings.addObject().put("severity", q.severity().word()).put("cause", q.code()).put("what", q.what()).put("mend", q.mend())
+                .put("clause", q.clause()));
             ArrayNode sets = o.putArray("sets");
             for (BenchSection.Forces f : r.forces()) {
                 ObjectNode set = sets.addObject().put("name", f.name());

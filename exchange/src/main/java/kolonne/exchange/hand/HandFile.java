@@ -1,7 +1,6 @@
 package kolonne.exchange.hand;
 
 import com.fasterxml.jackson.core.JsonProcessingException;
-import com.fasterxml.jackson.databind.DeserializationFeature;
 import com.fasterxml.jackson.databind.json.JsonMapper;
 import java.io.IOException;
 import java.util.ArrayList;
@@ -14,11 +13,11 @@ import kolonne.core.beam.HandCage;
 import kolonne.core.code.Bar;
 import kolonne.core.code.BarCatalogue;
 import kolonne.core.finding.Finding;
+import kolonne.exchange.json.StrictJson;
 
 /** Reads and writes hand-set cages. Sizes are labels of the basis's catalogue; what is stored also keeps diameter, area and mass. */
 public final class HandFile {
-    private static final JsonMapper JSON = JsonMapper.builder().enable(DeserializationFeature.FAIL_ON_TRAILING_TOKENS)
-        .enable(DeserializationFeature.FAIL_ON_NULL_FOR_PRIMITIVES).build();
+    private static final JsonMapper JSON = StrictJson.WHOLE;
     /** Key of the cage of a single line. */
     public static final String LINE = "line";
     private static final List<String> VALUES = List.of("sagging", "hogging", "shear", "torque");
@@ -82,10 +81,8 @@ public final class HandFile {
         Map<String, HandCage> out = new LinkedHashMap<>();
         try {
             r.into(out);
-        } catch (JsonProcessingException e) {
-            fail("body", e.getOriginalMessage().lines().findFirst().orElse("The JSON is not sound."), "Correct it there; docs/formats/hand-set.md lists the fields.");
         } catch (IOException e) {
-            fail("body", "The text cannot be read: " + e.getMessage(), "Save it as UTF-8.");
+            findings.add(StrictJson.trouble(e, "hand-set", "body", "docs/formats/hand-set.md"));
         }
         return new Read(findings.isEmpty() ? out : Map.of(), findings);
     }

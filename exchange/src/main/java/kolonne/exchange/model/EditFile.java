@@ -1,6 +1,5 @@
 package kolonne.exchange.model;
 
-import com.fasterxml.jackson.core.JsonProcessingException;
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.json.JsonMapper;
 import com.fasterxml.jackson.databind.node.ArrayNode;
@@ -17,6 +16,7 @@ import kolonne.core.model.Building;
 import kolonne.core.model.Member;
 import kolonne.core.model.ModelEdit;
 import kolonne.core.model.StationForces;
+import kolonne.exchange.json.StrictJson;
 
 /**
  * Edits of a model as JSON, {@code {"edits": [...]}}, with the fields and units of the model file. An edit has a {@code kind}:
@@ -25,7 +25,7 @@ import kolonne.core.model.StationForces;
  * (analysis, roleStiffness), forces (rows of stationForces).
  */
 public final class EditFile {
-    private static final JsonMapper JSON = new JsonMapper();
+    private static final JsonMapper JSON = StrictJson.READER;
 
     private final Building building;
     private final ModelUnits units;
@@ -58,10 +58,8 @@ public final class EditFile {
             if (list.isEmpty()) {
                 f.fail("edits", "There are no edits.", "Give a list of at least one.");
             }
-        } catch (JsonProcessingException e) {
-            f.fail("body", "The body is not sound JSON: " + e.getOriginalMessage(), "Correct it there.");
         } catch (IOException e) {
-            f.fail("body", "The body is not UTF-8 text: " + e.getMessage(), "Save it as UTF-8.");
+            f.findings.add(StrictJson.trouble(e, "edit", "body", "docs/formats/edits.md"));
         }
         return new Read(edits, f.findings);
     }

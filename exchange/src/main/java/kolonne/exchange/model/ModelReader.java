@@ -1,9 +1,7 @@
 package kolonne.exchange.model;
 
-import com.fasterxml.jackson.core.JsonParseException;
 import com.fasterxml.jackson.core.JsonProcessingException;
-import com.fasterxml.jackson.core.StreamReadFeature;
-import com.fasterxml.jackson.databind.DeserializationFeature;
+import com.fasterxml.jackson.core.io.JsonEOFException;
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.MappingIterator;
 import com.fasterxml.jackson.databind.json.JsonMapper;
@@ -27,6 +25,7 @@ import kolonne.core.finding.Finding;
 import kolonne.core.finding.Severity;
 import kolonne.core.model.Building;
 import kolonne.core.model.ModelCheck;
+import kolonne.exchange.json.StrictJson;
 
 /** Reads a model file: JSON, a zip of CSV tables, or a folder of them. Never throws for what is in the file. */
 public final class ModelReader {
@@ -34,8 +33,7 @@ public final class ModelReader {
     public static final long LARGEST = 256L << 20;
     private static final int MOST_ENTRIES = 100;
     private static final int MOST_FINDINGS = 500;
-    private static final JsonMapper JSON = JsonMapper.builder().enable(StreamReadFeature.STRICT_DUPLICATE_DETECTION)
-        .enable(DeserializationFeature.FAIL_ON_TRAILING_TOKENS).build();
+    private static final JsonMapper JSON = StrictJson.READER;
     private static final CsvMapper CSV = CsvMapper.builder().enable(CsvParser.Feature.SKIP_EMPTY_LINES).build();
 
     private final List<Finding> findings = new ArrayList<>();
@@ -125,11 +123,7 @@ public final class ModelReader {
             return Finding.fails("file.not-json", at, "The file is neither JSON nor a zip of tables.",
                 "Choose a Kolonne model file (.json) or a zip of CSV tables.");
         }
-        String why = e instanceof JsonParseException || e.getOriginalMessage() != null ? e.getOriginalMessage() : "";
-        boolean truncated = e instanceof com.fasterxml.jackson.core.io.JsonEOFException;
-        return truncated ? Finding.fails("file.truncated", at, "The file ends in the middle: " + why,
-            "Export or copy it again, whole.")
-            : Finding.fails("file.not-json", at, "The file is not sound JSON: " + why, "Correct it there.");
+        return StrictJson.trouble(e, e instanceof JsonEOFException ? "file.truncated" : "file.not-json", "file", "docs/formats/model.md");
     }
 
     private Read object(JsonNode root) {

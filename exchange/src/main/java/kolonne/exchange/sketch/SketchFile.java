@@ -1,8 +1,5 @@
 package kolonne.exchange.sketch;
 
-import com.fasterxml.jackson.core.JsonProcessingException;
-import com.fasterxml.jackson.databind.DeserializationFeature;
-import com.fasterxml.jackson.databind.json.JsonMapper;
 import java.io.IOException;
 import java.util.ArrayList;
 import java.util.HashSet;
@@ -22,6 +19,7 @@ import kolonne.core.model.ModelCheck;
 import kolonne.core.section.Shape;
 import kolonne.core.sketch.ContinuousBeam;
 import kolonne.core.sketch.SingleColumn;
+import kolonne.exchange.json.StrictJson;
 import kolonne.exchange.model.ModelUnits;
 
 /**
@@ -29,7 +27,6 @@ import kolonne.exchange.model.ModelUnits;
  * the model file; loads act downwards.
  */
 public final class SketchFile {
-    private static final JsonMapper JSON = JsonMapper.builder().enable(DeserializationFeature.FAIL_ON_TRAILING_TOKENS).build();
     private static final double WEIGHT = 25e-6;
 
     private final List<Finding> findings = new ArrayList<>();
@@ -93,13 +90,11 @@ public final class SketchFile {
 
     private <T> T parse(byte[] bytes, Class<T> type) {
         try {
-            T read = JSON.readValue(bytes, type);
+            T read = StrictJson.READER.readValue(bytes, type);
             bad(read == null, "sketch", "The sketch is empty.", "Give its parts.");
             return read;
-        } catch (JsonProcessingException e) {
-            fail("sketch", "The sketch is not as expected: " + e.getOriginalMessage().lines().findFirst().orElse(""), "Correct it there.");
         } catch (IOException e) {
-            fail("sketch", "The sketch is not UTF-8 text.", "Save it as UTF-8.");
+            findings.add(StrictJson.trouble(e, "sketch", "sketch", "docs/formats/model.md"));
         }
         return null;
     }

@@ -105,7 +105,13 @@ class SectionFileTest {
             bad("bars[0]", BEAM.replace("#8", "#77")), bad("bars[0]", BEAM.replace("\"z\":2.5", "\"z\":92.5")), bad("shape", BEAM.replace("\"b\":12", "\"b\":0")),
             bad("stirrups", BEAM.replace("\"spacing\":8", "\"spacing\":0")), bad("file", "[]"), bad("file", "{"), bad("file", "hello"),
             bad("out of scope", COLUMN.replace("{\"bar\":\"T25\",\"x\":140,\"z\":340}", "{\"bar\":\"T25\",\"x\":100,\"z\":340}")),
-            bad("sections[0]", "[null]"), bad("file", BEAM.replace("\"fc\":4", "\"fc\":\"four\"")), bad("file", BEAM.replace("\"cover\"", "\"kover\"")),
+            bad("sections[0]", "[null]"), bad("no sections", "null"), bad("NaN is not a number", BEAM.replace("\"my\":200", "\"my\":NaN")),
+            bad("file[0].fc", BEAM.replace("\"fc\":4", "\"fc\":\"4\"")), bad("not a whole number", BEAM.replace("\"count\":4", "\"count\":2.5")),
+            bad("fc", BEAM.replace("\"fc\":4,", "\"fc\":4000,")), bad("fy", BEAM.replace("\"fy\":60", "\"fy\":420")), bad("fyt", BEAM.replace("\"fy\":60", "\"fy\":60,\"fyt\":1")),
+            bad("strength is missing", BEAM.replace("\"fc\":4,", "")), bad("forces[0]", BEAM.replace("\"my\":200", "\"my\":1e400")), bad("forces[1]", BEAM.replaceAll("\\{\"name\":\"b\".*?\\}", "null")),
+            bad("The id is that of sections[0]", "[" + BEAM.strip().substring(1, BEAM.strip().length() - 1) + "," + BEAM.strip().substring(1)),
+            bad("of the section", BEAM.replace("\"bar\":\"#8\"", "\"area\":200")), bad("cover", BEAM.replace("\"cover\":1.5", "\"cover\":-1")), bad("shape", BEAM.replace("\"b\":12", "\"b\":12000")),
+            bad("given twice", BEAM.replace("\"fc\":4", "\"fc\":4,\"fc\":5")), bad("nested too deeply", "[".repeat(2000)), bad("file", BEAM.replace("\"fc\":4", "\"fc\":\"four\"")), bad("file", BEAM.replace("\"cover\"", "\"kover\"")),
             bad("bars", BEAM.replaceAll("\"bars\":\\[.*?\\],", "")));
     }
 
@@ -119,5 +125,53 @@ class SectionFileTest {
         SectionFile.Read r = SectionFile.read(text.getBytes(StandardCharsets.UTF_8));
         assertFalse(r.findings().isEmpty());
         assertTrue(r.findings().stream().anyMatch(f -> (f.where() + f.what()).contains(words) && !f.mend().isBlank()), r.findings().toString());
+    }
+
+    /** What beams are not checked for is told as soon as it is more than may be left out: ACI 318-19 9.3.3.1 allows 0.1 f'c Ag of compression. */
+    @Test
+    void forcesThatABeamIsNotCheckedForAreNotAQuietPass() {
+        String si = """
+            [{"use":"beam","units":"SI","shape":{"shape":"rectangle","b":300,"h":600},"fc":25,"fy":420,"bars":[{"bar":"T25","z":60,"count":3}],
+              "stirrups":{"bar":"T10","spacing":150},"forces":[{"n":-500},{"n":20},{"mz":30},{"vy":60},{"my":50}]}]""";
+        JsonNode sets = answer(si).get("sets");
+        assertEquals(500 / (0.1 * 25 * 0.3 * 600), check(sets.get(0), "axial-force"), 1e-9);
+        assertEquals(20 / (0.003 * 25 * 0.3 * 600), check(sets.get(1), "axial-force"), 1e-9);
+        assertEquals(30 / (0.01 * 25 * 0.6 * 0.3 * 300), check(sets.get(2), "minor-moment"), 1e-9);
+        assertEquals(60 / (0.05 * 5 * 0.3 * 600), check(sets.get(3), "minor-shear"), 1e-9);
+        for (int i = 0; i < 4; i++) {
+            assertTrue(sets.get(i).get("utilisation").asDouble() > 1, sets.get(i).toString());
+        }
+        assertTrue(sets.get(4).get("utilisation").asDouble() < 0.3);
+    }
+
+    /** Shear along both axes of a column adds up to 1.5 where each is over half (ACI 318-19 22.5.1.11). */
+    @Test
+    void shearOfAColumnInBothDirections() {
+        JsonNode sets = answer(COLUMN.replace("\"forces\":[", "\"forces\":[{\"n\":-800,\"vy\":150,\"vz\":150},{\"n\":-800,\"vz\":150},")).get("sets");
+        double each = check(sets.get(0), "shear-z");
+        assertTrue(each > 0.5, "each direction uses " + each);
+        assertEquals((each + check(sets.get(0), "shear-y")) / 1.5, check(sets.get(0), "shear-both"), 1e-9);
+        assertTrue(sets.get(1).get("checks").findValuesAsText("check").stream().noneMatch("shear-both"::equals));
+    }
+
+    static Stream<Arguments> outside() {
+        return Stream.of(bad("bars-do-not-fit", BEAM.replace("\"count\":4", "\"count\":12")), bad("out-of-scope", BEAM.replace("\"fc\":4", "\"fc\":2")),
+            bad("out-of-scope", BEAM.replace("\"fy\":60", "\"fy\":120")),
+            bad("out-of-scope", COLUMN.replace("\"fy\":420", "\"code\":\"en-1992-1-1\",\"fy\":250")),
+            bad("out-of-scope", COLUMN.replace("\"fc\":30", "\"code\":\"en-1992-1-1\",\"fc\":100")));
+    }
+
+    /** Bars in each other, concrete and steel that the code does not cover (ACI 318-19 19.2.1.1, 20.2.2.4; EN 1992-1-1 3.1.2, 3.2.2(3)). */
+    @ParameterizedTest(name = "{index} {0}")
+    @MethodSource("outside")
+    void whatTheSectionIsNotCoveredForIsAFinding(String cause, String text) {
+        assertEquals(cause, answer(text).get("findings").path(0).path("cause").asText());
+    }
+
+    @Test
+    void aSoundSectionHasNoFindings() {
+        assertTrue(answer(BEAM).get("findings").isEmpty() && answer(COLUMN).get("findings").isEmpty());
+        assertTrue(answer(BEAM.replace("\"bar\":\"#8\",\"z\":2.5,\"count\":4", "\"area\":3.16,\"z\":2.5,\"count\":1")).get("findings").isEmpty(),
+            "an area may stand for bars anywhere");
     }
 }

@@ -13,6 +13,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.NoSuchElementException;
 import java.util.function.Consumer;
+import kolonne.exchange.json.StrictJson;
 import kolonne.exchange.model.ModelReader;
 import kolonne.server.jobs.Job;
 import kolonne.server.jobs.Jobs;
@@ -104,7 +105,7 @@ public final class Api {
         cfg.routes.exception(Jobs.Refused.class, (e, c) -> fail(c, Problem.of(422, "refused", "This cannot be done.", e.findings())));
         cfg.routes.exception(BadRequest.class, (e, c) -> fail(c, e.problem()));
         cfg.routes.exception(JsonProcessingException.class, (e, c) -> fail(c, Problem.of(400, "json",
-            "The body is not the JSON that was expected: " + e.getOriginalMessage(), "See /api/openapi.json.")));
+            "The body is not the JSON that was expected.", List.of(StrictJson.trouble(e, "json", "body", "/api/openapi.json")))));
         cfg.routes.exception(io.javalin.http.HttpResponseException.class, (e, c) -> fail(c, e.getStatus() == 413
             ? Problem.of(413, "too-large", "The file is larger than " + (ModelReader.LARGEST >> 20) + " MB.",
                 "Split the building, or leave out station forces.")

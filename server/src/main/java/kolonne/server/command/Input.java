@@ -74,7 +74,7 @@ final class Input {
         }
         long fails = findings.stream().filter(f -> f.severity() == Severity.FAILS).count();
         if (fails > 0) {
-            err.println(fails + " findings must be mended first.");
+            err.println(fails == 1 ? "This must be mended first." : "These " + fails + " must be mended first.");
         }
         err.flush();
     }

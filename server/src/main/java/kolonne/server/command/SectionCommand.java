@@ -48,6 +48,7 @@ public final class SectionCommand implements Callable<Integer> {
         }
         boolean over = false;
         for (JsonNode s : answers) {
+            over |= !s.get("findings").isEmpty();
             for (JsonNode set : s.get("sets")) {
                 over |= set.get("utilisation").asDouble() > 1 + 1e-6;
             }

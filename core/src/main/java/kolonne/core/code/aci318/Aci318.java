@@ -78,6 +78,17 @@ public final class Aci318 implements DesignCode {
         return "19.2.1.1";
     }
 
+    /** At most 690 MPa, 100 000 psi (table 20.2.2.4 a); in shear and torsion less counts. */
+    @Override
+    public boolean coversSteel(double fy) {
+        return fy <= form.stress(690, 100_000) * 1.001;
+    }
+
+    @Override
+    public String coversSteelClause() {
+        return "20.2.2.4";
+    }
+
     @Override
     public double designSteel(double fy) {
         return fy;

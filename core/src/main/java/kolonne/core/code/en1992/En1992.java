@@ -85,6 +85,17 @@ public final class En1992 implements DesignCode {
         return "3.1.2, table 3.1";
     }
 
+    /** 400 to 600 MPa (3.2.2(3)). */
+    @Override
+    public boolean coversSteel(double fy) {
+        return fy >= 400 * 0.999 && fy <= 600 * 1.001;
+    }
+
+    @Override
+    public String coversSteelClause() {
+        return "3.2.2(3)";
+    }
+
     /** fyd = fyk / γS (3.2.7(2)). */
     @Override
     public double designSteel(double fy) {

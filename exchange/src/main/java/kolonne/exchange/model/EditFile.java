@@ -147,7 +147,7 @@ public final class EditFile {
     }
 
     private Building assembled(Map<String, List<Row>> tables) {
-        return new ModelAssembler(tables, units, findings).assemble(building.name());
+        return new ModelAssembler(tables, units, findings, building).assemble(building.name());
     }
 
     private static Map<String, List<Row>> tables(Object... parts) {

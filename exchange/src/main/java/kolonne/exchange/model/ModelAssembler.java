@@ -2,6 +2,7 @@ package kolonne.exchange.model;
 
 import java.util.ArrayList;
 import java.util.EnumMap;
+import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
@@ -61,6 +62,8 @@ final class ModelAssembler {
     private final Map<String, List<Row>> tables;
     private final ModelUnits u;
     private final List<Finding> findings;
+    /** Lengths of members by id [mm], where a load may run to the end. */
+    private final Map<String, Double> lengths = new HashMap<>();
 
     ModelAssembler(Map<String, List<Row>> tables, ModelUnits units, List<Finding> findings) {
         this.tables = tables;
@@ -68,16 +71,35 @@ final class ModelAssembler {
         this.findings = findings;
     }
 
+    /** The same for loads on members of a building that is there already. */
+    ModelAssembler(Map<String, List<Row>> tables, ModelUnits units, List<Finding> findings, Building of) {
+        this(tables, units, findings);
+        lengths(of.joints(), of.members());
+    }
+
+    private void lengths(List<Joint> joints, List<Member> members) {
+        Map<String, Joint> byId = new HashMap<>();
+        joints.forEach(j -> byId.put(j.id(), j));
+        for (Member m : members) {
+            Joint a = byId.get(m.start());
+            Joint b = byId.get(m.end());
+            if (a != null && b != null) {
+                lengths.put(m.id(), Math.hypot(Math.hypot(b.x() - a.x(), b.y() - a.y()), b.z() - a.z()));
+            }
+        }
+    }
+
     Building assemble(String name) {
         unknownFields();
+        List<Joint> joints = rows("joints", r -> new Joint(r.id("id"), r.number("x") * u.length(), r.number("y") * u.length(), r.number("z") * u.length()));
+        List<Member> members = rows("members", this::member);
+        lengths(joints, members);
         return new Building(name, u.name(), options(),
             rows("storeys", r -> new Storey(r.id("id"), r.text("name", r.text("id")), r.number("elevation") * u.length())),
             rows("gridLines", r -> new GridLine(r.id("id"), r.number("x1") * u.length(), r.number("y1") * u.length(),
                 r.number("x2") * u.length(), r.number("y2") * u.length())),
-            rows("joints", r -> new Joint(r.id("id"), r.number("x") * u.length(), r.number("y") * u.length(),
-                r.number("z") * u.length())),
-            rows("materials", this::material), rows("sections", r -> new Section(r.id("id"), shape(r))),
-            rows("members", this::member), rows("supports", this::support), rows("springs", this::spring),
+            joints, rows("materials", this::material), rows("sections", r -> new Section(r.id("id"), shape(r))),
+            members, rows("supports", this::support), rows("springs", this::spring),
             rows("diaphragms", r -> new Diaphragm(r.id("id"), r.list("joints"),
                 r.word("kind", PlateKind.class, PlateKind.RIGID) == PlateKind.RIGID)), rows("panels", this::panel),
             rows("loadCases", this::loadCase),
@@ -296,9 +318,12 @@ final class ModelAssembler {
         double value = r.number("value") * unit;
         boolean distributed = kind.spread();
         double from = distributed ? r.number("from", 0) : r.number("from");
-        double to = distributed ? r.number("to") : from;
+        String member = r.id("member");
+        // a member that there is not is told of by itself
+        double end = lengths.containsKey(member) ? lengths.get(member) / u.length() : from;
+        double to = distributed ? r.number("to", end) : from;
         double valueTo = distributed && r.has("valueTo") ? r.number("valueTo") * unit : value;
-        return new MemberLoad(r.id("case"), r.id("member"), kind, r.word("direction", Direction.class, Direction.GLOBAL_Z),
+        return new MemberLoad(r.id("case"), member, kind, r.word("direction", Direction.class, Direction.GLOBAL_Z),
             from * u.length(), to * u.length(), value, distributed ? valueTo : 0);
     }
 

@@ -123,6 +123,17 @@ class ModelFileTest {
         }
     }
 
+    /** Loads along a length run to the end of the member, 6 m away, where the file does not say how far; a member that there is not is told of once. */
+    @Test
+    void aLoadWithoutAnEndRunsAlongTheWholeMember() {
+        String open = SOUND.replaceFirst(",\"from\":[0-9.]+,\"to\":[0-9.]+", "");
+        assertFalse(open.equals(SOUND));
+        assertEquals(6000, read(open).building().memberLoads().get(0).to(), 1e-9);
+        assertEquals(0, read(open).building().memberLoads().get(0).from());
+        List<Finding> lost = read(open.replaceFirst("\"member\":\"[^\"]+\"", "\"member\":\"nowhere\"")).findings();
+        assertEquals(1, lost.stream().filter(f -> f.severity() == Severity.FAILS).count(), lost.toString());
+    }
+
     @Test
     void temperatureIsOutOfScopeAndSaysSo() {
         ModelReader.Read r = read(SOUND.replace("\"kind\":\"distributed\"", "\"kind\":\"temperature\""));

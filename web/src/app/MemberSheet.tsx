@@ -5,7 +5,7 @@ import { api, type State } from '../api/client'
 import { BeamSheet } from '../features/beam/BeamSheet'
 import { ColumnSheet } from '../features/column/ColumnSheet'
 import { force } from '../lib/format'
-import type { Units } from '../lib/units'
+import { lengthIn, massIn, strength, type Units } from '../lib/units'
 import { ErrorView } from '../ui/ErrorView'
 import { Loading } from '../ui/Loading'
 
@@ -41,7 +41,7 @@ export function MemberSheet({ id, units, state }: { id: string; units: Units; st
         <span>{labels.length > 2 ? `${labels[0]} … ${labels[labels.length - 1]}` : labels.join(', ')}</span>
         <span className="soft">
           {m.beam ? `${m.beam.spans.length} span${m.beam.spans.length > 1 ? 's' : ''}` : `${m.column!.lifts.length} lifts`}
-          {' · '}f′c {sections[0]!.fc} MPa · cover {Math.round(part.coverMm)} mm · {force(part.steelKg)} kg steel
+          {' · '}f′c {strength(sections[0]!.fc, units)} · cover {cover(part.coverMm, units)} · {force(massIn(part.steelKg, units))} {units.mass} steel
         </span>
         <span className="spring" />
         {m.failingRank > 0 && <span className="over-ink">failing {m.failingRank} of {m.failingCount}</span>}
@@ -54,6 +54,8 @@ export function MemberSheet({ id, units, state }: { id: string; units: Units; st
     </div>
   )
 }
+
+const cover = (mm: number, u: Units) => `${+lengthIn(mm, u).toFixed(u.us ? 2 : 0)} ${u.length}`
 
 function Walk(p: { id: string; mark: string | null; words: string; sign: string; letter: string }) {
   if (!p.mark) return <span className="pill button disabled" aria-hidden>{p.sign} <kbd>{p.letter}</kbd></span>

@@ -1,11 +1,13 @@
 import { Tooltip } from 'antd'
 import type { State } from '../api/client'
 import { grouped } from '../lib/format'
+import { density, tonnage, unitsOf } from '../lib/units'
 
 /** The building in one sentence, and whether the numbers on screen belong to today's model and basis. */
 export function StateSentence({ state }: { state?: State }) {
   if (!state) return <span className="sentence soft">connecting…</span>
   const t = state.totals
+  const units = unitsOf(t?.usUnits ?? false)
   return (
     <span className="sentence" role="status" data-current={state.current}>
       {t && (
@@ -17,7 +19,7 @@ export function StateSentence({ state }: { state?: State }) {
           {t.notes > 0 && <> · <b>{t.notes}</b> with notes</>}
           {' · '}
           <Tooltip title="Mass of all bars, with hooks and laps, over the concrete between faces of supports">
-            <span><b>{(t.steelKg / 1000).toFixed(1)} t</b> steel, {Math.round(t.steelKg / t.concreteM3)} kg/m³</span>
+            <span><b>{tonnage(t.steelKg, units)}</b> steel, {density(t.steelKg, t.concreteM3, units)}</span>
           </Tooltip>
           {' · '}
         </>

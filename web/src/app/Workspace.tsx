@@ -8,6 +8,7 @@ import { SchedulesPage } from '../features/schedules/SchedulesPage'
 import { unitsOf } from '../lib/units'
 import { ErrorView } from '../ui/ErrorView'
 import { Icon, type IconName } from '../ui/Icon'
+import { UnitsContext } from '../ui/useUnits'
 import { MemberSheet } from './MemberSheet'
 import { StateSentence } from './StateSentence'
 import { TitleLine } from './TitleLine'
@@ -22,6 +23,7 @@ export function Workspace({ mode, onMode }: { mode: Mode; onMode: () => void }) 
   if (project.isError) return <ErrorView error={project.error} onRetry={() => void project.refetch()} home />
   const failing = (state?.totals?.overstressed ?? 0) + (state?.totals?.failing ?? 0)
   return (
+    <UnitsContext.Provider value={units}>
     <div className="workspace">
       <TitleLine project={project.data} mode={mode} onMode={onMode}>
         <StateSentence state={state} />
@@ -45,6 +47,7 @@ export function Workspace({ mode, onMode }: { mode: Mode; onMode: () => void }) 
         </Routes>
       </main>
     </div>
+    </UnitsContext.Provider>
   )
 }
 

@@ -1,5 +1,5 @@
 import type { Lift } from '../../api/client'
-import { lengthIn, type Units } from '../../lib/units'
+import { lengthIn, strength, type Units } from '../../lib/units'
 import { barFill } from '../beam/BeamSections'
 
 const SIZE = 190
@@ -35,7 +35,7 @@ export function ColumnSection({ lift, coverMm, units }: { lift: Lift; coverMm: n
       <div>
         <span className="pill">{lift.bars}</span> <span className="pill">{lift.ties}</span>
         <p className="soft">
-          {lift.section.label} · f′c {lift.section.fc} MPa<br />
+          {lift.section.label} · f′c {strength(lift.section.fc, units)}<br />
           {lengthIn(lengthIn(lift.areaMm2, units), units).toFixed(units.us ? 2 : 0)} {units.length}² · {(100 * lift.ratio).toFixed(2)} %, at laps {(200 * lift.ratio).toFixed(2)} %<br />
           sway index {lift.qx.toFixed(2)}, {lift.qy.toFixed(2)} · δs {lift.magnifierMx.toFixed(2)}, {lift.magnifierMy.toFixed(2)}
         </p>

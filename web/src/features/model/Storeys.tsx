@@ -2,7 +2,7 @@ import { Select } from 'antd'
 import { useState } from 'react'
 import type { AnalysisSummary, Model } from '../../api/client'
 import { force } from '../../lib/format'
-import { distanceIn, type Units } from '../../lib/units'
+import { distanceIn, forceIn, lengthIn, type Units } from '../../lib/units'
 
 /** Drift and shear of every storey under a lateral case, stability indices, masses and their centres. */
 export function Storeys({ a, sway, units }: { a: AnalysisSummary; sway: Model['sway']; units: Units }) {
@@ -22,7 +22,7 @@ export function Storeys({ a, sway, units }: { a: AnalysisSummary; sway: Model['s
         <table className="plain">
           <thead>
             <tr>
-              <th>storey</th><th className="num">{units.distance}</th><th className="num" title="Mean movement of the floor against the floor below">drift X, mm</th><th className="num">Y, mm</th>
+              <th>storey</th><th className="num">{units.distance}</th><th className="num" title="Mean movement of the floor against the floor below">drift X, {units.length}</th><th className="num">Y, {units.length}</th>
               <th className="num" title="Largest movement of a column’s head against its foot, over its height">worst X</th><th className="num">Y</th>
               <th className="num" title="What the part above pushes the part below">shear X, {a.forceUnit}</th><th className="num">Y, {a.forceUnit}</th>
             </tr>
@@ -30,7 +30,7 @@ export function Storeys({ a, sway, units }: { a: AnalysisSummary; sway: Model['s
           <tbody>
             {rows.map((r) => (
               <tr key={r.storey}>
-                <td><b>{r.storey}</b></td><td className="num soft">{m(r.baseM)}–{m(r.topM)}</td><td className="num">{r.driftMm[0]!.toFixed(2)}</td><td className="num">{r.driftMm[1]!.toFixed(2)}</td>
+                <td><b>{r.storey}</b></td><td className="num soft">{m(r.baseM)}–{m(r.topM)}</td><td className="num">{lengthIn(r.driftMm[0]!, units).toFixed(units.us ? 3 : 2)}</td><td className="num">{lengthIn(r.driftMm[1]!, units).toFixed(units.us ? 3 : 2)}</td>
                 <td className="num soft">{part(r.worst[0]!)}</td><td className="num soft">{part(r.worst[1]!)}</td><td className="num">{force(r.shear[0]!)}</td><td className="num">{force(r.shear[1]!)}</td>
               </tr>
             ))}
@@ -46,8 +46,8 @@ export function Storeys({ a, sway, units }: { a: AnalysisSummary; sway: Model['s
       )}
       <h2>Mass of storeys</h2>
       <table className="plain">
-        <thead><tr><th>storey</th><th className="num" title="Dead and superimposed loads over g, lumped at the floor">mass, t</th><th className="num">centre X, {units.distance}</th><th className="num">Y, {units.distance}</th></tr></thead>
-        <tbody>{[...a.masses].reverse().map((s) => <tr key={s.storey}><td><b>{s.storey}</b></td><td className="num">{force(s.massT)}</td><td className="num">{m(s.xM)}</td><td className="num">{m(s.yM)}</td></tr>)}</tbody>
+        <thead><tr><th>storey</th><th className="num" title={units.us ? 'Dead and superimposed loads, lumped at the floor' : 'Dead and superimposed loads over g, lumped at the floor'}>{units.us ? 'weight, kip' : 'mass, t'}</th><th className="num">centre X, {units.distance}</th><th className="num">Y, {units.distance}</th></tr></thead>
+        <tbody>{[...a.masses].reverse().map((s) => <tr key={s.storey}><td><b>{s.storey}</b></td><td className="num">{force(units.us ? forceIn(9.80665 * s.massT, units) : s.massT)}</td><td className="num">{m(s.xM)}</td><td className="num">{m(s.yM)}</td></tr>)}</tbody>
       </table>
     </section>
   )

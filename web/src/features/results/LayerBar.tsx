@@ -4,6 +4,8 @@ import { useEffect } from 'react'
 import { api } from '../../api/client'
 import { SIDE } from '../../drawing/diagram'
 import { grouped } from '../../lib/format'
+import { lengthIn } from '../../lib/units'
+import { useUnits } from '../../ui/useUnits'
 import type { Layer } from './layer'
 
 interface Props {
@@ -23,6 +25,7 @@ const COMPONENTS = Object.entries(SIDE).map(([value, s]) => ({ value, label: s.n
 /** Choices of the layer that the view shows: of what, which force, at what scale. */
 export function LayerBar(p: Props) {
   const { layer, onSet } = p
+  const units = useUnits()
   const analysis = useQuery({ queryKey: ['project', p.id, 'analysis'], queryFn: ({ signal }) => api.analysis(p.id, signal) })
   const first = analysis.data?.balance[0]?.id
   useEffect(() => {
@@ -54,7 +57,7 @@ export function LayerBar(p: Props) {
           <Tooltip title={p.playing ? 'Stop' : 'Swing between at rest and moved'}>
             <button type="button" className="pill button" aria-label={p.playing ? 'Stop' : 'Play'} aria-pressed={p.playing} onClick={p.onPlay}>{p.playing ? '■' : '▶'}</button>
           </Tooltip>
-          <span className="soft">× {grouped(p.exaggeration, p.exaggeration < 10 ? 1 : 0)}, most {layer.shape ? layer.shape.mostMm.toFixed(1) : '–'} mm</span>
+          <span className="soft">× {grouped(p.exaggeration, p.exaggeration < 10 ? 1 : 0)}, most {layer.shape ? lengthIn(layer.shape.mostMm, units).toFixed(units.us ? 2 : 1) : '–'} {units.length}</span>
         </>
       )}
       {layer.error && <span className="over-ink">{layer.error.message}</span>}

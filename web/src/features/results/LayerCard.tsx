@@ -1,11 +1,13 @@
 import { displacementAt, peak, SIDE, valueAt } from '../../drawing/diagram'
 import type { Under } from '../../drawing/under'
 import { force } from '../../lib/format'
+import { lengthIn, type Units } from '../../lib/units'
+import { useUnits } from '../../ui/useUnits'
 import type { Layer } from './layer'
 
 /** The value under the cursor, with the peak of the member. */
 export function LayerCard({ layer, under }: { layer: Layer; under: Under }) {
-  const words = wordsOf(layer, under)
+  const words = wordsOf(layer, under, useUnits())
   if (!words) return null
   return (
     <div className="hover-card" style={{ left: under.x + 14, top: under.y + 10 }}>
@@ -14,7 +16,7 @@ export function LayerCard({ layer, under }: { layer: Layer; under: Under }) {
   )
 }
 
-function wordsOf(layer: Layer, u: Under): string[] | undefined {
+function wordsOf(layer: Layer, u: Under, units: Units): string[] | undefined {
   if (u.joint) {
     const r = layer.reactions?.joints.find((j) => j.joint === u.joint)
     if (!r || !layer.reactions) return undefined
@@ -38,8 +40,9 @@ function wordsOf(layer: Layer, u: Under): string[] | undefined {
   }
   const s = layer.shape?.members.find((m) => m.id === u.member)
   if (s) {
+    const move = (mm: number) => lengthIn(mm, units).toFixed(units.us ? 3 : 2)
     const [x, y, z] = displacementAt(s.points, u.part)
-    return [title, `X ${x.toFixed(2)} · Y ${y.toFixed(2)} · Z ${z.toFixed(2)} mm`, `${(100 * u.part).toFixed(0)} % along`]
+    return [title, `X ${move(x)} · Y ${move(y)} · Z ${move(z)} ${units.length}`, `${(100 * u.part).toFixed(0)} % along`]
   }
   const c = layer.compare?.changes.find((k) => k.member === u.member)
   if (c && layer.compare) {

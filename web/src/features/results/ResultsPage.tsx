@@ -5,7 +5,9 @@ import { useNavigate, useSearchParams } from 'react-router'
 import { api, type State } from '../../api/client'
 import type { Mode } from '../../app/theme'
 import { ErrorView } from '../../ui/ErrorView'
+import { distanceIn } from '../../lib/units'
 import { Loading } from '../../ui/Loading'
+import { useUnits } from '../../ui/useUnits'
 import { HatchDefs } from '../../ui/UtilisationBar'
 import { niceFactor } from '../../drawing/spaceLayer'
 import { EditDrawer } from '../edit/EditDrawer'
@@ -27,6 +29,7 @@ const SpaceView = lazy(() => import('./SpaceView'))
 export function ResultsPage({ id, mode, state }: { id: string; mode: Mode; state?: State }) {
   const [params, setParams] = useSearchParams()
   const navigate = useNavigate()
+  const units = useUnits()
   const box = useRef<HTMLInputElement>(null)
   const q = params.get('q') ?? ''
   const selected = params.get('sel') ?? undefined
@@ -90,7 +93,7 @@ export function ResultsPage({ id, mode, state }: { id: string; mode: Mode; state
       <section className="view" aria-label="View of the building">
         <div className="view-tools">
           <Segmented value={kind} onChange={(v) => set({ view: v })} options={[{ value: 'plan', label: 'Plan' }, { value: '3d', label: '3-D' }]} />
-          {kind === 'plan' && <><b>{rung.name}</b> <span className="soft">+{rung.elevationM.toFixed(2)} m</span></>}
+          {kind === 'plan' && <><b>{rung.name}</b> <span className="soft">+{distanceIn(1000 * rung.elevationM, units).toFixed(2)} {units.distance}</span></>}
           <span className="spring" />
           <span className="soft">show</span>
           <Select

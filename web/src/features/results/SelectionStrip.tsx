@@ -1,9 +1,12 @@
 import { Button } from 'antd'
 import type { ResultRow } from '../../api/client'
 import { utilisation } from '../../lib/format'
+import { massIn } from '../../lib/units'
+import { useUnits } from '../../ui/useUnits'
 
 /** What is selected, in two sentences, with the way to its sheet. */
 export function SelectionStrip({ row, onOpen, onEdit }: { row?: ResultRow; onOpen: (m: string) => void; onEdit: (m: string) => void }) {
+  const units = useUnits()
   if (!row)
     return (
       <div className="selection soft">
@@ -14,7 +17,7 @@ export function SelectionStrip({ row, onOpen, onEdit }: { row?: ResultRow; onOpe
     <div className="selection">
       <div className="selection-mark">
         <b>{row.mark}</b>
-        <span className="soft">{row.role === 'beam' ? `${row.parts} span${row.parts > 1 ? 's' : ''}` : `${row.parts} lifts`} · {Math.round(row.steelKg)} kg</span>
+        <span className="soft">{row.role === 'beam' ? `${row.parts} span${row.parts > 1 ? 's' : ''}` : `${row.parts} lifts`} · {Math.round(massIn(row.steelKg, units))} {units.mass}</span>
       </div>
       <div className="grow">
         <div>

@@ -16,7 +16,8 @@ export function niceStep(range: number, wanted: number): number {
   return (f < 1.5 ? 1 : f < 3.5 ? 2 : f < 7.5 ? 5 : 10) * power
 }
 
-export function plotOf(i: Interaction, width: number, height: number): Plot {
+/** @param force and moment: what a kN and a kNm are in the unit that the ticks are round in */
+export function plotOf(i: Interaction, width: number, height: number, force = 1, moment = 1): Plot {
   const ms = [...i.design, ...i.nominal].map((p) => p.m).concat(i.demands.map((d) => Math.hypot(d.mx, d.my)))
   const ns = [...i.design, ...i.nominal].map((p) => p.n).concat(i.demands.map((d) => d.p))
   const mMax = Math.max(...ms, 1) * 1.05
@@ -31,5 +32,5 @@ export function plotOf(i: Interaction, width: number, height: number): Plot {
     for (let v = Math.ceil(from / step) * step; v <= to; v += step) out.push(Math.round(v * 1e6) / 1e6)
     return out
   }
-  return { x, y, xTicks: ticks(0, mMax, niceStep(mMax, 5)).slice(1), yTicks: ticks(nMin, nMax, niceStep(nMax - nMin, 6)) }
+  return { x, y, xTicks: ticks(0, mMax, niceStep(mMax * moment, 5) / moment).slice(1), yTicks: ticks(nMin, nMax, niceStep((nMax - nMin) * force, 6) / force) }
 }

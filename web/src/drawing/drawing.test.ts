@@ -74,6 +74,8 @@ describe('the interaction plot', () => {
     expect(p.y(4000)).toBeLessThan(p.y(0))
     expect(p.x(400)).toBeGreaterThan(p.x(0))
     expect(p.yTicks).toContain(0)
+    const us = plotOf(i, 400, 300, 1 / 4.448, 1 / 1.3558)
+    expect(us.yTicks.every((t) => Math.abs((t / 4.448) % 10) < 1e-3 || Math.abs((t / 4.448) % 10) > 9.999)).toBe(true)
     expect([niceStep(100, 5), niceStep(4800, 6), niceStep(1.3, 5)]).toEqual([20, 1000, 0.2])
   })
 })

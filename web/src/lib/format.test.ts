@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { force, grouped, isOver, utilisation } from './format'
-import { distanceIn, forceIn, lengthFrom, lengthIn, momentIn, stressFrom, stressIn, SI, US } from './units'
+import { density, distanceIn, forceIn, lengthFrom, lengthIn, massIn, momentIn, SI, strength, stressFrom, stressIn, tonnage, US, volumeIn } from './units'
 
 describe('numbers as they are shown', () => {
   it('groups thousands with a thin space and uses a true minus', () => {
@@ -29,6 +29,13 @@ describe('units', () => {
     expect(forceIn(4.4482216152605, US)).toBeCloseTo(1, 12)
     expect(momentIn(1.3558179483314, US)).toBeCloseTo(1, 12)
     expect(stressIn(413.6854376, US)).toBeCloseTo(60, 6)
+    expect(massIn(45.359237, US)).toBeCloseTo(100, 9)
+    expect(volumeIn(7.64554857984, US)).toBeCloseTo(10, 9)
+  })
+  it('tells steel in tonnes or in tons of 2000 lb', () => {
+    expect([tonnage(182_240, SI), tonnage(907.18474, US)]).toEqual(['182.2 t', '1.0 tons'])
+    expect([density(1180, 10, SI), density(1180, 10, US), density(0, 0, SI)]).toEqual(['118 kg/m³', '199 lb/yd³', '0 kg/m³'])
+    expect([strength(35, SI), strength(27.579, US)]).toEqual(['35 MPa', '4 ksi'])
   })
   it('goes there and back', () => {
     expect(lengthFrom(lengthIn(600, US), US)).toBeCloseTo(600, 10)

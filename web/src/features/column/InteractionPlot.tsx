@@ -11,7 +11,7 @@ const H = 300
 export function InteractionPlot(p: { data: Interaction; picked?: Demand; units: Units; onPick: (d: Demand) => void }) {
   const { data, picked, units } = p
   if (data.demands.length === 0) return <div className="notice">This section is not designed; see the finding.</div>
-  const plot = plotOf(data, W, H)
+  const plot = plotOf(data, W, H, forceIn(1, units), momentIn(1, units))
   const m = (d: Demand) => Math.hypot(d.mx, d.my)
   return (
     <svg width={W} height={H} role="img" aria-label="Interaction of axial force and moment" className="interaction">

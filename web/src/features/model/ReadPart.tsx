@@ -15,7 +15,7 @@ export function ReadPart({ model: m }: { model: Model }) {
             <table className="plain">
               <thead><tr><th>name</th><th>purpose</th><th>terms</th></tr></thead>
               <tbody>
-                {m.combinations.map((c) => <tr key={c.id}><td>{c.name}</td><td className="soft">{c.purpose}</td><td className="soft">{Object.entries(c.terms).map(([k, f]) => `${f} ${k}`).join(' + ')}</td></tr>)}
+                {m.combinations.map((c) => <tr key={c.id}><td>{c.name}</td><td className="soft">{c.purpose}</td><td className="soft">{terms(c.terms)}</td></tr>)}
               </tbody>
             </table>
           </div>
@@ -28,6 +28,10 @@ export function ReadPart({ model: m }: { model: Model }) {
     </>
   )
 }
+
+/** Factors and cases as a sum, with true minus signs. */
+const terms = (t: Record<string, number>) =>
+  Object.entries(t).map(([k, f], i) => `${f < 0 ? (i > 0 ? '− ' : '−') : i > 0 ? '+ ' : ''}${Math.abs(f)} ${k}`).join(' ')
 
 function Counts({ title, rows }: { title: string; rows: { name: string; count: number }[] }) {
   return (

@@ -1,6 +1,8 @@
 import type { Rung } from '../../api/client'
 import { isOver } from '../../lib/format'
 import { rampColor } from '../../drawing/ramp'
+import { distanceIn } from '../../lib/units'
+import { useUnits } from '../../ui/useUnits'
 
 const W = 124
 const H = 22
@@ -8,6 +10,7 @@ const SCALE = 1.3
 
 /** One rung a storey from roof to foundation: a small distribution of utilisations, and how many fail. */
 export function StoreyLadder(p: { rungs: Rung[]; chosen?: string; onChoose: (name: string | undefined) => void }) {
+  const units = useUnits()
   return (
     <section className="ladder" aria-label="Storeys">
       {p.rungs.map((r) => {
@@ -15,7 +18,7 @@ export function StoreyLadder(p: { rungs: Rung[]; chosen?: string; onChoose: (nam
         const on = name === p.chosen
         return (
           <button key={r.id} type="button" className="rung" aria-pressed={on} onClick={() => p.onChoose(on ? undefined : name)} title={on ? 'Show all storeys' : `Narrow to ${r.name}`}>
-            <span className="rung-name"><b>{r.name}</b><span className="rung-fails">{r.fails > 0 ? `${r.fails} fail` : ''}</span><span className="soft">{r.elevationM >= 0 ? '+' : ''}{r.elevationM.toFixed(2)}</span></span>
+            <span className="rung-name"><b>{r.name}</b><span className="rung-fails">{r.fails > 0 ? `${r.fails} fail` : ''}</span><span className="soft">{r.elevationM >= 0 ? '+' : ''}{distanceIn(1000 * r.elevationM, units).toFixed(2)}</span></span>
             <Swarm values={r.utilisations} />
           </button>
         )

@@ -30,7 +30,7 @@ export function Worklist(p: { rows: ResultRow[]; selected?: string; onSelect: (m
                 onClick={() => p.onSelect(r.mark)} onDoubleClick={() => p.onOpen(r.mark)}
               >
                 <b>{r.mark}{r.handSet && <span className="soft" title="A part of it is set by hand"> ✎</span>}</b>
-                <span>{r.section}</span>
+                <span className="clip" title={r.section}>{r.section}</span>
                 <span className="clip">{r.check}</span>
                 <UtilisationBar value={r.utilisation} satisfied={r.satisfied} />
                 <b className={r.satisfied ? 'num' : 'num over-ink'}>{utilisation(r.utilisation)}</b>

@@ -23,7 +23,7 @@ final class ColumnFindings {
         for (CheckResult c : checks) {
             if (!c.satisfied()) {
                 String what = c.kind().equals("shape") ? "Only rectangular and circular columns are designed; this one is "
-                    + lift.section().shape().label() + "."
+                    + lift.section().shape().label(us) + "."
                     : c.words(us);
                 out.add(Finding.design(Severity.FAILS, c.cause(), where + (c.place().equals("whole lift") ? ""
                     : ", " + c.place()), what, mend(c.cause(), c.kind()), c.clause(), c.combination()));

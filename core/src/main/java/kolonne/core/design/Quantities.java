@@ -2,6 +2,7 @@ package kolonne.core.design;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import kolonne.core.basis.Basis;
 import kolonne.core.beam.BeamDesign;
 import kolonne.core.beam.BeamLine;
@@ -10,6 +11,7 @@ import kolonne.core.column.ColumnStack;
 import kolonne.core.detail.BarItem;
 import kolonne.core.detail.BeamBars;
 import kolonne.core.detail.ColumnBars;
+import kolonne.core.explain.Quantity;
 
 /** Steel and concrete. @param steel [kg]; @param concrete [mm3] */
 public record Quantities(double steel, double concrete) {
@@ -26,6 +28,14 @@ public record Quantities(double steel, double concrete) {
     /** Steel per concrete [kg/m3]; 0 without concrete. */
     public double density() {
         return concrete > 0 ? steel / (concrete / 1e9) : 0;
+    }
+
+    /** In words: tonnes and cubic metres, or tons of 2000 lb and cubic yards. */
+    public String words(boolean us) {
+        double lb = Quantity.MASS.display(steel, true);
+        double yards = concrete / Math.pow(914.4, 3);
+        return us ? String.format(Locale.ROOT, "steel %.1f tons, concrete %.0f yd³, %.0f lb/yd³", lb / 2000, yards, yards > 0 ? lb / yards : 0)
+            : String.format(Locale.ROOT, "steel %.1f t, concrete %.0f m³, %.0f kg/m³", steel / 1000, concrete / 1e9, density());
     }
 
     /** Of a beam line as it is modelled; concrete between the faces of its supports. */

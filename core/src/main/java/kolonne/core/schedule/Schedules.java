@@ -50,25 +50,9 @@ public final class Schedules {
         SectionCut middle = SectionCut.at(b.line(), b.cage(), basis, s, at[1]);
         SectionCut right = SectionCut.at(b.line(), b.cage(), basis, s, at[2]);
         String side = middle.sideBarsPerFace() == 0 ? "" : "2 × " + middle.sideBarsPerFace() + middle.sideBar().label();
-        return new BeamRow(b.line().mark(), b.line().storey(), s.number() + 1, label(s.section().shape(), basis),
+        return new BeamRow(b.line().mark(), b.line().storey(), s.number() + 1, s.section().shape().label(basis.usUnits()),
             s.clear(), left.words(BeamCage.Face.TOP), middle.words(BeamCage.Face.TOP), right.words(BeamCage.Face.TOP),
             middle.words(BeamCage.Face.BOTTOM), stirrups(b.cage(), s.number(), basis), side, b.satisfied());
-    }
-
-    /** A section's label in the display units. */
-    public static String label(kolonne.core.section.Shape shape, Basis basis) {
-        if (!basis.usUnits()) {
-            return shape.label();
-        }
-        String w = Quantity.LENGTH.digits(shape.webWidth(), true);
-        String h = Quantity.LENGTH.digits(shape.depth(), true);
-        return switch (shape.word()) {
-            case "circle" -> "Ø " + h + " in";
-            case "tee" -> "T " + w + " × " + h + " in";
-            case "ell" -> "L " + w + " × " + h + " in";
-            case "inverted-tee" -> "⊥ " + w + " × " + h + " in";
-            default -> w + " × " + h + " in";
-        };
     }
 
     /** Stirrups of a span in words, zone by zone: {@code 8 T10-100 | 14 T10-200 | 8 T10-100, 2 legs}. */
@@ -95,7 +79,7 @@ public final class Schedules {
         for (ColumnDesign c : d.columns()) {
             for (ColumnDesign.LiftDesign l : c.lifts()) {
                 ColumnStack.Lift lift = l.lift();
-                out.add(new ColumnRow(c.stack().mark(), lift.storey(), label(lift.section().shape(), d.basis()),
+                out.add(new ColumnRow(c.stack().mark(), lift.storey(), lift.section().shape().label(d.basis().usUnits()),
                     lift.material().fc(), l.cage().words(), l.cage().area() / lift.section().shape().A(),
                     ties(l.cage(), d.basis()), l.governingCheck().utilisation(), l.findings().stream()
                     .noneMatch(f -> f.severity() == kolonne.core.finding.Severity.FAILS)));

@@ -1,6 +1,8 @@
 package kolonne.core.section;
 
 import java.util.List;
+import java.util.Locale;
+import java.util.function.DoubleFunction;
 
 /** A cross-section's outline. */
 public sealed interface Shape permits Shape.Rectangle, Shape.Flanged, Shape.Circle {
@@ -39,8 +41,18 @@ public sealed interface Shape permits Shape.Rectangle, Shape.Flanged, Shape.Circ
      */
     double shearAreaZ();
 
+    /** Letter and sizes, each written by {@code size} from mm. */
+    String label(DoubleFunction<String> size);
+
     /** Label in mm, for instance {@code 300 × 600}. */
-    String label();
+    default String label() {
+        return label(Shape::mm);
+    }
+
+    /** Label in the display unit, for instance {@code 12 × 24 in}. */
+    default String label(boolean us) {
+        return us ? label(Shape::inches) + " in" : label();
+    }
 
     /** Its word in files: rectangle, circle, tee, ell, inverted-tee. */
     String word();
@@ -111,7 +123,7 @@ public sealed interface Shape permits Shape.Rectangle, Shape.Flanged, Shape.Circ
         @Override public double shearAreaY() { return b * h / 1.2; }
         @Override public double shearAreaZ() { return b * h / 1.2; }
         @Override public double Iz() { return h * b * b * b / 12; }
-        @Override public String label() { return mm(b) + " × " + mm(h); }
+        @Override public String label(DoubleFunction<String> size) { return size.apply(b) + " × " + size.apply(h); }
         @Override public String word() { return "rectangle"; }
     }
 
@@ -147,7 +159,7 @@ public sealed interface Shape permits Shape.Rectangle, Shape.Flanged, Shape.Circ
         @Override public int overhangs() { return 2; }
         @Override public Flanged withWeb(double b, double depth) { return new Tee(b, depth, bf, hf); }
         @Override public double Iz() { return symmetricIz(this); }
-        @Override public String label() { return "T " + mm(bw) + " × " + mm(h); }
+        @Override public String label(DoubleFunction<String> size) { return "T " + size.apply(bw) + " × " + size.apply(h); }
         @Override public String word() { return "tee"; }
     }
 
@@ -158,7 +170,7 @@ public sealed interface Shape permits Shape.Rectangle, Shape.Flanged, Shape.Circ
         @Override public boolean flangeInTension(boolean sagging) { return sagging; }
         @Override public List<Strip> strips() { return List.of(new Strip(0, hf, bf), new Strip(hf, h, bw)); }
         @Override public double Iz() { return symmetricIz(this); }
-        @Override public String label() { return "⊥ " + mm(bw) + " × " + mm(h); }
+        @Override public String label(DoubleFunction<String> size) { return "⊥ " + size.apply(bw) + " × " + size.apply(h); }
         @Override public String word() { return "inverted-tee"; }
     }
 
@@ -175,7 +187,7 @@ public sealed interface Shape permits Shape.Rectangle, Shape.Flanged, Shape.Circ
             return web + hf * bf * bf * bf / 12 + hf * bf * (bf / 2 - yc) * (bf / 2 - yc);
         }
 
-        @Override public String label() { return "L " + mm(bw) + " × " + mm(h); }
+        @Override public String label(DoubleFunction<String> size) { return "L " + size.apply(bw) + " × " + size.apply(h); }
         @Override public String word() { return "ell"; }
     }
 
@@ -213,7 +225,7 @@ public sealed interface Shape permits Shape.Rectangle, Shape.Flanged, Shape.Circ
             return r * r * (t - Math.sin(t) * Math.cos(t));
         }
 
-        @Override public String label() { return "Ø " + mm(d); }
+        @Override public String label(DoubleFunction<String> size) { return "Ø " + size.apply(d); }
         @Override public String word() { return "circle"; }
     }
 
@@ -232,6 +244,15 @@ public sealed interface Shape permits Shape.Rectangle, Shape.Flanged, Shape.Circ
     }
 
     private static String mm(double v) {
-        return v == Math.rint(v) ? Long.toString((long) v) : String.format(java.util.Locale.ROOT, "%.1f", v);
+        return trimmed(v, "%.1f");
+    }
+
+    private static String inches(double mm) {
+        return trimmed(mm / 25.4, "%.2f");
+    }
+
+    /** Digits without zeros at the end. */
+    private static String trimmed(double v, String format) {
+        return String.format(Locale.ROOT, format, v).replaceFirst("\\.?0+$", "");
     }
 }

@@ -146,7 +146,7 @@ public record ContinuousBeam(String name, String unitSystem, Material concrete, 
         }
 
         private Member member(String id, Role role, String from, String to, Shape shape) {
-            String section = shape.label();
+            String section = shape.label(b.unitSystem.equals("US"));
             sections.putIfAbsent(section, new Section(section, shape));
             return new Member(id, role, from, to, section, b.concrete.id(), 0, null, null, 0, 0, null);
         }

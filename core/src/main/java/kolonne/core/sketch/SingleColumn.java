@@ -65,9 +65,10 @@ public record SingleColumn(String name, String unitSystem, Material concrete, do
             spread(memberLoads, l.loadCase(), Direction.GLOBAL_X, l.qx());
             spread(memberLoads, l.loadCase(), Direction.GLOBAL_Y, l.qy());
         }
+        String section = shape.label(unitSystem.equals("US"));
         return new Building(name, unitSystem, AnalysisOptions.STANDARD, List.of(new Storey("foot", "Foot", 0),
-            new Storey("head", "Head", height)), List.of(), joints, List.of(concrete), List.of(new Section(shape.label(), shape)),
-            List.of(new Member("C1", Role.COLUMN, "foot", "head", shape.label(), concrete.id(), 0, null, null, 0, 0, null)), supports,
+            new Storey("head", "Head", height)), List.of(), joints, List.of(concrete), List.of(new Section(section, shape)),
+            List.of(new Member("C1", Role.COLUMN, "foot", "head", section, concrete.id(), 0, null, null, 0, 0, null)), supports,
             List.of(), List.of(), List.of(), cases, memberLoads, List.of(), jointLoads, List.of(), combinations.of(cases), List.of());
     }
 

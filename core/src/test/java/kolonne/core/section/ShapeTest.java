@@ -39,4 +39,15 @@ class ShapeTest {
         Shape s = new Shape.Circle(500);
         assertEquals(s.A(), s.strips().stream().mapToDouble(t -> t.width() * (t.to() - t.from())).sum(), 1e-6 * s.A());
     }
+
+    @Test
+    void labelsInEitherUnitWithoutZerosAtTheEnd() {
+        assertEquals("300 × 600", new Shape.Rectangle(300, 600).label(false));
+        assertEquals("300 × 600", new Shape.Rectangle(300 + 1e-9, 600).label(), "what a conversion leaves behind is no size");
+        assertEquals("304.8 × 610", new Shape.Rectangle(304.8, 610).label());
+        assertEquals("12 × 20.5 in", new Shape.Rectangle(304.8, 520.7).label(true));
+        assertEquals("T 12 × 24 in", new Shape.Tee(304.8, 609.6, 1200, 150).label(true));
+        assertEquals("L 300 × 600", new Shape.Ell(300, 600, 800, 150).label(false));
+        assertEquals("Ø 100 in", new Shape.Circle(2540).label(true));
+    }
 }

@@ -65,8 +65,7 @@ public final class UtilisationReport {
             "%d members in %d beam lines and column stacks: %d satisfied, %d overstressed, %d failing, %d with notes.",
             d.analysis().index().building().members().size(), s.members(), s.satisfied(), s.overstressed(), s.failing(),
             s.withNotes()));
-        paper.paragraph(String.format(Locale.ROOT, "Steel %.1f t, concrete %.0f m³, %.0f kg/m³.",
-            d.quantities().steel() / 1000, d.quantities().concrete() / 1e9, d.quantities().density()));
+        paper.paragraph("In all: " + d.quantities().words(us) + ".");
         paper.paragraph(String.format(Locale.ROOT,
             "fy %s, fyt %s, cover %s in beams and %s in columns, practical steel cap %.1f %%.",
             Quantity.STRENGTH.text(b.fy(), us), Quantity.STRENGTH.text(b.fyt(), us),
@@ -94,13 +93,13 @@ public final class UtilisationReport {
             new PdfPaper.Column("", 52, false), new PdfPaper.Column("util.", 35, true));
         paper.heading("Beam lines", 12);
         List<List<PdfPaper.Cell>> beams = new ArrayList<>();
-        d.beams().forEach(b -> row(b.line().mark(), b.line().storey(), Schedules.label(b.line().spans().get(
-            b.governing().part()).section().shape(), d.basis()), b.governing(), b.findings(), beams));
+        d.beams().forEach(b -> row(b.line().mark(), b.line().storey(), b.line().spans().get(
+            b.governing().part()).section().shape().label(us), b.governing(), b.findings(), beams));
         paper.table(columns, beams, 7.5f);
         paper.heading("Column lifts", 12);
         List<List<PdfPaper.Cell>> lifts = new ArrayList<>();
         d.columns().forEach(c -> c.lifts().forEach(l -> row(c.stack().mark(), l.lift().storey(),
-            Schedules.label(l.lift().section().shape(), d.basis()), l.governingCheck(), l.findings(), lifts)));
+            l.lift().section().shape().label(us), l.governingCheck(), l.findings(), lifts)));
         paper.table(columns, lifts, 7.5f);
     }
 
@@ -124,7 +123,7 @@ public final class UtilisationReport {
         paper.newPage();
         paper.heading("Calculation: beam line " + b.line().mark(), 14);
         paper.paragraph(b.line().storey() + " · " + b.line().spans().size() + " spans · "
-            + Schedules.label(b.line().spans().get(0).section().shape(), d.basis()));
+            + b.line().spans().get(0).section().shape().label(us));
         checks(b.checks());
         TreeSet<Integer> stations = new TreeSet<>();
         b.checks().stream().filter(c -> c.station() >= 0 && c.cause().isStrength())
@@ -140,7 +139,7 @@ public final class UtilisationReport {
         paper.newPage();
         paper.heading("Calculation: column stack " + c.stack().mark(), 14);
         for (ColumnDesign.LiftDesign l : c.lifts()) {
-            paper.heading("Lift to " + l.lift().storey() + ": " + Schedules.label(l.lift().section().shape(), d.basis())
+            paper.heading("Lift to " + l.lift().storey() + ": " + l.lift().section().shape().label(us)
                 + ", " + l.cage().words() + ", " + Schedules.ties(l.cage(), d.basis()), 11);
             checks(l.checks());
             LiftDemands.Demand g = l.governing();

@@ -68,7 +68,7 @@ final class ChoiceRoutes {
         BeamDesign b = d.beams().stream().filter(q -> q.line().mark().equals(c.pathParam("mark"))).findFirst()
             .orElseThrow(() -> new NoSuchElementException("There is no beam line " + c.pathParam("mark") + "."));
         Building building = d.analysis().index().building();
-        c.json(new SectionsDto(SectionAdvice.of(b, d.beamContext(), building.sections()).stream().map(o -> new TriedDto(Schedules.label(o.shape(), d.basis()),
+        c.json(new SectionsDto(SectionAdvice.of(b, d.beamContext(), building.sections()).stream().map(o -> new TriedDto(o.shape().label(d.basis().usUnits()),
             !o.section().isEmpty() || o.present(), o.present(), o.satisfied(), o.inBand(), o.strength(), o.steel(), o.concrete(), o.formwork(), o.cost(),
             o.present() ? List.of() : edits(d, b.line(), o))).toList()));
     }
@@ -79,7 +79,7 @@ final class ChoiceRoutes {
         List<Map<String, Object>> out = new ArrayList<>();
         String id = o.section();
         if (id.isEmpty()) {
-            String name = Schedules.label(o.shape(), d.basis()).replace(" × ", "x").replace(" in", "").replace(" ", "-");
+            String name = o.shape().label(d.basis().usUnits()).replace(" × ", "x").replace(" in", "").replace(" ", "-");
             id = name;
             for (int k = 2; has(b, id); k++) {
                 id = name + "-" + k;

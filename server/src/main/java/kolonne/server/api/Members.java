@@ -99,7 +99,7 @@ final class Members {
     record InteractionDto(double angleDeg, List<CurvePoint> design, List<CurvePoint> nominal, List<DemandDto> demands) {}
 
     static SectionDto section(Shape s, double fc, Basis basis) {
-        return new SectionDto(Schedules.label(s, basis), s.word(), s.width(), s.webWidth(), s.depth(), s.flangeDepth(), fc);
+        return new SectionDto(s.label(basis.usUnits()), s.word(), s.width(), s.webWidth(), s.depth(), s.flangeDepth(), fc);
     }
 
     static BeamDto beam(BuildingDesign d, BeamDesign b) {

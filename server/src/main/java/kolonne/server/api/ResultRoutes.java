@@ -11,6 +11,7 @@ import java.util.NoSuchElementException;
 import kolonne.core.beam.BeamDesign;
 import kolonne.core.column.ColumnDesign;
 import kolonne.core.design.BuildingDesign;
+import kolonne.core.explain.Quantity;
 import kolonne.core.finding.Finding;
 import kolonne.core.model.Building;
 import kolonne.core.model.Combination;
@@ -115,14 +116,14 @@ final class ResultRoutes {
     private static List<Answers.Count> sections(Building b) {
         Map<String, Integer> n = new HashMap<>();
         b.members().forEach(m -> n.merge(m.section(), 1, Integer::sum));
-        return b.sections().stream().map(s -> new Answers.Count(s.id() + " · " + s.shape().label(), n.getOrDefault(s.id(), 0)))
+        return b.sections().stream().map(s -> new Answers.Count(s.id() + " · " + s.shape().label(b.unitSystem().equals("US")), n.getOrDefault(s.id(), 0)))
             .sorted(Comparator.comparingInt(Answers.Count::count).reversed()).toList();
     }
 
     private static List<Answers.Count> materials(Building b) {
         Map<String, Integer> n = new HashMap<>();
         b.members().forEach(m -> n.merge(m.material(), 1, Integer::sum));
-        return b.materials().stream().map(m -> new Answers.Count(m.id() + " · f′c " + Math.round(m.fc() * 10) / 10.0 + " MPa",
+        return b.materials().stream().map(m -> new Answers.Count(m.id() + " · f′c " + Quantity.STRENGTH.text(m.fc(), b.unitSystem().equals("US")),
             n.getOrDefault(m.id(), 0))).toList();
     }
 

@@ -69,8 +69,8 @@ public final class DesignCommand implements Callable<Integer> {
         }
         BuildingDesign.State s = d.state();
         spec.commandLine().getOut().println(String.format(Locale.ROOT,
-            "%d lines and stacks: %d satisfied, %d overstressed, %d failing. Steel %.1f t. Files in %s", s.members(),
-            s.satisfied(), s.overstressed(), s.failing(), d.quantities().steel() / 1000, out));
+            "%d lines and stacks: %d satisfied, %d overstressed, %d failing; %s. Files in %s", s.members(),
+            s.satisfied(), s.overstressed(), s.failing(), d.quantities().words(d.basis().usUnits()), out));
         spec.commandLine().getOut().flush();
         return s.satisfied() == s.members() ? Input.SATISFIED : Input.FAILS;
     }

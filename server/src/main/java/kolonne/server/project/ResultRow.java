@@ -62,7 +62,7 @@ public record ResultRow(String mark, String role, List<String> storeys, String s
         BeamCage.Zone z = cut.zone();
         String stirrups = z == null ? "" : z.bar().label() + "-" + Schedules.spacing(z.spacing(), d.basis()) + ", "
             + z.legs() + " legs";
-        return row(b.line().mark(), "beam", List.of(b.line().storey()), Schedules.label(s.section().shape(), d.basis()), g,
+        return row(b.line().mark(), "beam", List.of(b.line().storey()), s.section().shape().label(d.basis().usUnits()), g,
             b.satisfied(), b.overstressed(), bars, stirrups, b.findings(), b.line().spans().size(),
             Quantities.of(b, d.basis()).steel(), !b.hand().isEmpty());
     }
@@ -71,7 +71,7 @@ public record ResultRow(String mark, String role, List<String> storeys, String s
         CheckResult g = c.governing();
         ColumnDesign.LiftDesign l = c.lifts().get(g.part());
         List<String> storeys = c.lifts().stream().map(q -> q.lift().storey()).distinct().toList();
-        return row(c.stack().mark(), "column", storeys, Schedules.label(l.lift().section().shape(), d.basis()), g,
+        return row(c.stack().mark(), "column", storeys, l.lift().section().shape().label(d.basis().usUnits()), g,
             c.satisfied(), c.overstressed(), l.cage().words(), Schedules.ties(l.cage(), d.basis()), c.findings(),
             c.lifts().size(), Quantities.of(c, d.basis()).steel(), false);
     }

@@ -71,14 +71,14 @@ final class BeamTorsionCheck {
         }
     }
 
-    /** Where torsion may be neglected the threshold is shown, so that a reader sees how near it is. */
+    /** Where torsion may be neglected the threshold is shown, so that a reader sees how near it is; it is no strength, and never the check that decides. */
     private void belowThreshold(BeamLine.Span span, BeamTorsion t) {
         for (int i = 0; i < line.stations().size(); i++) {
             BeamLine.Station s = line.stations().get(i);
             for (int c = 0; s.span() == span.number() && c < context.combinations(); c++) {
                 double torque = Math.abs(context.at(s, c, Analysis.T));
                 if (torque > 1e-6 * t.threshold()) {
-                    add("torsion-threshold", "Torsion, threshold", Cause.TORSION, torque, t.threshold(), Quantity.MOMENT, torque / t.threshold(), c, s.x(),
+                    add("torsion-threshold", "Torsion, threshold", Cause.OUT_OF_SCOPE, torque, t.threshold(), Quantity.MOMENT, torque / t.threshold(), c, s.x(),
                         span, i, rules.thresholdClause());
                 }
             }

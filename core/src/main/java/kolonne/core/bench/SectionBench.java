@@ -3,6 +3,7 @@ package kolonne.core.bench;
 import static kolonne.core.explain.Trace.in;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
@@ -35,6 +36,8 @@ public final class SectionBench {
     private static final double ONE_LEVEL = 60;
     /** Bars may be given this much nearer than touching [mm]. */
     private static final double TOUCH = 0.5;
+
+    private static final String THRESHOLD = "torsion-threshold";
 
     private final BenchSection s;
     private final double h;
@@ -116,7 +119,8 @@ public final class SectionBench {
     /** The use of every check under forces that act together; the first is the largest. */
     public List<Use> uses(Forces f) {
         List<Use> out = new ArrayList<>(s.column() ? column(f, Trace.OFF) : beam(f, Trace.OFF));
-        out.sort(java.util.Comparator.comparingDouble(Use::utilisation).reversed());
+        // below its threshold the torsion of a beam may be neglected: nothing is used by it
+        out.sort(Comparator.comparingDouble((Use u) -> !s.column() && u.check().equals(THRESHOLD) ? -1 : u.utilisation()).reversed());
         return out;
     }
 
@@ -150,7 +154,7 @@ public final class SectionBench {
         use(out, "shear", v, shear.total(), Quantity.FORCE, s.code().shearClause(), t);
         use(out, "shear-limit", v, shear.limit(), Quantity.FORCE, s.code().shearLimitClause(), t);
         if (!twists) {
-            use(out, "torsion-threshold", torque, rules.threshold(tube.fc(), tube.acp(), tube.pcp(), Trace.OFF), Quantity.MOMENT, rules.thresholdClause(), t);
+            use(out, THRESHOLD, torque, rules.threshold(tube.fc(), tube.acp(), tube.pcp(), Trace.OFF), Quantity.MOMENT, rules.thresholdClause(), t);
             return out;
         }
         double needed = rules.legSteel(torque, tube, t) + s.code().shearSteelBesideTorsion(shearInput(sagging, 0, true), v) / s.stirrup().legsAcross();
@@ -284,7 +288,7 @@ public final class SectionBench {
             use(out, "shear-both", both, s.code().columns().shearBothWays(), Quantity.NUMBER, s.code().columns().shearBothWaysClause(), t);
         }
         double threshold = s.code().torsion().threshold(s.fc(), s.shape().A(), perimeter(s.shape()), t);
-        use(out, "torsion-threshold", Math.abs(f.t()), threshold, Quantity.MOMENT, s.code().torsion().thresholdClause(), t);
+        use(out, THRESHOLD, Math.abs(f.t()), threshold, Quantity.MOMENT, s.code().torsion().thresholdClause(), t);
         return out;
     }
 

@@ -18,10 +18,10 @@ final class AciShear {
     ShearStrength strength(ShearInput s, Trace t) {
         double fyt = Math.min(s.fyt(), form.stress(420, 60_000)); // 20.2.2.4
         double bwd = s.bw() * s.d();
-        double minimum = Math.max(form.rootStress(0.062, 0.75, s.fc()), form.stress(0.35, 50)) * s.bw() / fyt;
+        double minimum = Math.max(form.plainStress(0.062, 0.75, s.fc()), form.stress(0.35, 50)) * s.bw() / fyt;
         double vc = concrete(s, s.avs() >= minimum * (1 - 1e-9), t);
         double vs = s.avs() * fyt * s.d();
-        double vsMax = form.rootStress(0.66, 8, s.fc()) * bwd;
+        double vsMax = form.plainStress(0.66, 8, s.fc()) * bwd;
         double phi = Aci318.PHI_SHEAR;
         double total = phi * (vc + Math.min(vs, vsMax));
         double limit = phi * (vc + vsMax);
@@ -33,7 +33,7 @@ final class AciShear {
             t.step("φVn,max", form.shown("φ (Vc + 0.66 √f′c bw d)", "φ (Vc + 8 √f′c bw d)"), "0.75 × ({0} + {1})",
                 limit, Quantity.FORCE, "22.5.1.2", in(vc, Quantity.FORCE), in(vsMax, Quantity.FORCE));
         }
-        boolean high = vs > form.rootStress(0.33, 4, s.fc()) * bwd;
+        boolean high = vs > form.plainStress(0.33, 4, s.fc()) * bwd;
         return new ShearStrength(phi * vc, total, limit, minimum, high);
     }
 
@@ -42,7 +42,7 @@ final class AciShear {
         ShearInput stirrups = new ShearInput(s.fc(), s.fyt(), s.bw(), s.d(), s.ag(), s.rhoW(), 1e6, s.nu());
         double vc = concrete(stirrups, true, Trace.OFF);
         double vs = v / Aci318.PHI_SHEAR - vc;
-        double most = form.rootStress(0.66, 8, s.fc()) * s.bw() * s.d();
+        double most = form.plainStress(0.66, 8, s.fc()) * s.bw() * s.d();
         return vs > most * (1 + 1e-9) ? Double.POSITIVE_INFINITY : Math.max(0, vs) / (Math.min(s.fyt(), form.stress(420, 60_000)) * s.d());
     }
 

@@ -90,7 +90,7 @@ final class AciTorsion implements Torsion {
     public double longitudinalMinimum(double torque, TorsionSection s, Trace t) {
         double fy = capped(s.fy());
         double fyt = capped(s.fyt());
-        double gross = form.rootStress(0.42, 5, s.fc()) * s.acp() / fy;
+        double gross = form.plainStress(0.42, 5, s.fc()) * s.acp() / fy;
         double stirrup = Math.max(legSteel(torque, s, Trace.OFF), form.stress(0.175, 25) * s.bw() / fyt);
         double least = Math.max(0, gross - stirrup * s.ph() * fyt / fy);
         if (t.on()) {

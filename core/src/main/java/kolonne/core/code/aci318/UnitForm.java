@@ -8,7 +8,7 @@ public enum UnitForm {
     static final double PSI = 0.00689475729316836;
     static final double INCH = 25.4;
 
-    /** Largest √f'c in strength formulas: 8.3 MPa or 100 psi (22.5.3.1, 25.4.1.4). */
+    /** Largest √f'c of Vc, Tth, Tcr and development lengths: 8.3 MPa or 100 psi (22.5.3.1, 22.7.2.1, 25.4.1.4). */
     double root(double fc) {
         return this == SI ? Math.min(Math.sqrt(fc), 8.3) : Math.min(Math.sqrt(fc / PSI), 100);
     }
@@ -16,6 +16,11 @@ public enum UnitForm {
     /** {@code si √f'c} in MPa, or {@code us √f'c} in psi given back in MPa. */
     double rootStress(double si, double us, double fc) {
         return this == SI ? si * root(fc) : us * root(fc) * PSI;
+    }
+
+    /** The same with √f'c as it is: of minima and of limits of the section, for which the code sets no largest value. */
+    double plainStress(double si, double us, double fc) {
+        return this == SI ? si * Math.sqrt(fc) : us * Math.sqrt(fc / PSI) * PSI;
     }
 
     /** A stress constant of the edition [MPa]. */

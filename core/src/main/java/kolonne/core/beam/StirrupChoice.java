@@ -1,6 +1,7 @@
 package kolonne.core.beam;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import kolonne.core.basis.Basis;
 import kolonne.core.code.Bar;
@@ -13,13 +14,16 @@ import kolonne.core.explain.Trace;
 
 /**
  * Chooses stirrups of a span: bar, legs and at most three zones of spacing, by search over all that the basis allows. Wanted
- * is the least mass, then the fewest zones, then the fewest pieces; zone ends are those that need the fewest stirrups. Where
+ * is the least mass, then the fewest zones, then the fewest pieces; zone ends are those that need the fewest stirrups, and another zone must
+ * save 2 % of them. Where
  * nothing practical serves the strongest is taken, and the check says so.
  */
 public final class StirrupChoice {
     private static final double SAME_PLACE = 1;
     /** Masses within this part are alike. */
     private static final double ALIKE = 0.02;
+    /** No zone is shorter [mm]. */
+    private static final double SHORTEST = 300;
     /** Density of steel [kg/mm3]. */
     private static final double STEEL = 7.85e-6;
 
@@ -209,44 +213,52 @@ public final class StirrupChoice {
         return i == demands.size() - 1 ? span.faceTo() : demands.get(i + 1).x();
     }
 
+    /** The fewest zones of which the stirrups are within 2 % of the fewest that the basis's zones allow. */
     private List<BeamCage.Zone> zones(Bar bar, int legs, double[] spacing) {
-        int n = spacing.length;
+        double all = java.util.Arrays.stream(spacing).min().orElse(basis.spacingMost());
+        List<List<BeamCage.Zone>> found = new ArrayList<>(List.of(List.of(new BeamCage.Zone(span.number(), span.faceFrom(), span.faceTo(), bar, legs, all))));
+        if (basis.zonesMost() >= 2 && spacing.length >= 3) {
+            found.add(two(bar, legs, spacing));
+        }
+        if (basis.zonesMost() >= 3 && spacing.length >= 4) {
+            found.add(three(bar, legs, spacing));
+        }
+        int fewest = found.stream().mapToInt(StirrupChoice::count).min().orElseThrow();
+        return found.stream().filter(z -> count(z) <= (1 + ALIKE) * fewest).min(Comparator.comparingInt((List<BeamCage.Zone> z) -> z.size())
+            .thenComparingInt(StirrupChoice::count)).orElseThrow();
+    }
+
+    private static int count(List<BeamCage.Zone> zones) {
+        return zones.isEmpty() ? Integer.MAX_VALUE : zones.stream().mapToInt(BeamCage.Zone::count).sum();
+    }
+
+    private List<BeamCage.Zone> three(Bar bar, int legs, double[] spacing) {
         double from = span.faceFrom();
         double to = span.faceTo();
-        double all = java.util.Arrays.stream(spacing).min().orElse(basis.spacingMost());
-        List<BeamCage.Zone> best = List.of(new BeamCage.Zone(span.number(), from, to, bar, legs, all));
-        int fewest = best.get(0).count();
-        if (basis.zonesMost() < 3 || n < 4) {
-            return basis.zonesMost() == 2 && n >= 3 ? two(bar, legs, spacing, best) : best;
-        }
+        int n = spacing.length;
+        List<BeamCage.Zone> best = List.of();
         for (int i = 1; i < n - 1; i++) {
             for (int j = i; j < n - 1; j++) {
-                if (demands.get(i).x() - from < 300 || to - demands.get(j).x() < 300
-                    || demands.get(j).x() - demands.get(i).x() < 300) {
+                if (demands.get(i).x() - from < SHORTEST || to - demands.get(j).x() < SHORTEST
+                    || demands.get(j).x() - demands.get(i).x() < SHORTEST) {
                     continue;
                 }
                 List<BeamCage.Zone> z = merged(bar, legs, new double[] {from, demands.get(i).x(), demands.get(j).x(), to},
                     new double[] {least(spacing, 0, i), least(spacing, i, j), least(spacing, j, n - 1)});
-                int count = z.stream().mapToInt(BeamCage.Zone::count).sum();
-                if (count < fewest) {
-                    fewest = count;
-                    best = z;
-                }
+                best = count(z) < count(best) ? z : best;
             }
         }
         return best;
     }
 
-    private List<BeamCage.Zone> two(Bar bar, int legs, double[] spacing, List<BeamCage.Zone> single) {
-        List<BeamCage.Zone> best = single;
-        int fewest = single.get(0).count();
+    private List<BeamCage.Zone> two(Bar bar, int legs, double[] spacing) {
+        List<BeamCage.Zone> best = List.of();
         for (int i = 1; i < spacing.length - 1; i++) {
-            List<BeamCage.Zone> z = merged(bar, legs, new double[] {span.faceFrom(), demands.get(i).x(), span.faceTo()},
-                new double[] {least(spacing, 0, i), least(spacing, i, spacing.length - 1)});
-            int count = z.stream().mapToInt(BeamCage.Zone::count).sum();
-            if (count < fewest) {
-                fewest = count;
-                best = z;
+            double x = demands.get(i).x();
+            if (x - span.faceFrom() >= SHORTEST && span.faceTo() - x >= SHORTEST) {
+                List<BeamCage.Zone> z = merged(bar, legs, new double[] {span.faceFrom(), x, span.faceTo()},
+                    new double[] {least(spacing, 0, i), least(spacing, i, spacing.length - 1)});
+                best = count(z) < count(best) ? z : best;
             }
         }
         return best;

@@ -37,6 +37,75 @@ class ModelCheckTest {
                 Release.of(true, false, false, false, false, false), 0, 0)));
     }
 
+    /** Faults that a file of strange units or a slip of the pen makes, and notes that stop nothing. */
+    static Stream<Arguments> more() {
+        StiffnessFactors none = new StiffnessFactors(1, 0, 1, 1);
+        return Stream.of(
+            fault("member.role", b -> b.joint("U", 0, 0, 4000).beam("x", "A", "U")),
+            fault("member.stiffness", b -> b.members.set(0, member("m", "A", "B", none))),
+            fault("options.stiffness", b -> b.options = new AnalysisOptions(false, none, StiffnessFactors.GROSS, 0, List.of(), false)),
+            fault("options.stiffness", b -> b.options = new AnalysisOptions(false, StiffnessFactors.GROSS, none, 0, List.of(), false)),
+            fault("options.rigid-ends", b -> b.options = options(1.5)), fault("options.rigid-ends", b -> b.options = options(Double.NaN)),
+            fault("reference.missing", b -> b.options = new AnalysisOptions(false, StiffnessFactors.GROSS, StiffnessFactors.GROSS, 0, List.of(new Combination.Term("Q", 1)), false)),
+            fault("member.very-long", b -> b.joint("far", 100_000, 0, 0).beam("x", "C2", "far")),
+            fault("spring.stiffness", b -> b.springs.add(new Spring("B", -1, 0, 0, 0, 0, 0))),
+            fault("spring.stiffness", b -> b.springs.add(new Spring("A", 0, 0, 500, 0, 0, 0))),
+            fault("spring.stiffness", b -> b.springs.add(new Spring("B", Double.NaN, 0, 0, 0, 0, 0))),
+            fault("reference.missing", b -> b.springs.add(new Spring("Q", 1, 0, 0, 0, 0, 0))),
+            fault("id.duplicate", b -> b.springs.addAll(List.of(new Spring("B", 1, 0, 0, 0, 0, 0), new Spring("B", 0, 0, 2, 0, 0, 0)))),
+            fault("settlement.free", b -> b.settlements.add(new Settlement("P", "B", 0, 0, -5, 0, 0, 0))),
+            fault("reference.missing", b -> b.settlements.add(new Settlement("Q", "A", 0, 0, -5, 0, 0, 0))),
+            fault("panel.corners", b -> b.panels.add(new SlabPanel("V", List.of("A", "B"), 150, 0, false, 0))),
+            fault("reference.missing", b -> b.panels.add(new SlabPanel("V", List.of("A", "B", "Q"), 150, 0, false, 0))),
+            fault("load.absurd", b -> b.spread("m", 0, 5000, 5000, 5000)),
+            fault("load.absurd", b -> b.panels.add(0, panelWith(b))), fault("reference.missing", b -> b.areaLoads.add(new AreaLoad("P", "Q", 0.001))),
+            fault("reference.missing", b -> b.jointLoads.add(new JointLoad("P", "Q", 1, 0, 0, 0, 0, 0))),
+            fault("reference.missing", b -> b.stationForces.add(new StationForces("Q", "P", 0, 0, 0, 0, 0, 0, 0))),
+            fault("case.empty", b -> b.cases.add(new LoadCase("E", "empty", CaseKind.DEAD, 0))),
+            fault("case.unused", b -> b.cases.add(new LoadCase("E", "alone", CaseKind.DEAD, 1))),
+            fault("reference.missing", b -> b.combine("K9", java.util.Map.of("Q", 1.0))), fault("joint.unused", b -> b.joint("lonely", 1, 2, 3)),
+            fault("load.place", b -> b.point("m", Double.NaN, 1)), fault("load.place", b -> b.spread("m", -100, 3000, 1, 1)));
+    }
+
+    private static Member member(String id, String a, String b, StiffnessFactors f) {
+        return new Member(id, Role.BEAM, a, b, "S", "C", 0, Release.NONE, Release.NONE, 0, 0, f);
+    }
+
+    private static AnalysisOptions options(double rigid) {
+        return new AnalysisOptions(false, StiffnessFactors.GROSS, StiffnessFactors.GROSS, rigid, List.of(), false);
+    }
+
+    /** A panel beside the beams with the load of a lorry's wheel on every square metre. */
+    private static SlabPanel panelWith(ModelBuilder b) {
+        b.joint("D", 5000, 4000, 0).beam("e", "B", "D");
+        b.areaLoads.add(new AreaLoad("P", "V", 0.5));
+        return new SlabPanel("V", List.of("A", "B", "D"), 150, 0, false, 0);
+    }
+
+    @ParameterizedTest(name = "{0}")
+    @MethodSource("more")
+    void namesTheFaultOfValues(String code, Consumer<ModelBuilder> change) {
+        namesTheFault(code, change);
+    }
+
+    static Stream<Arguments> materials() {
+        return Stream.of(Arguments.of("material.modulus", new Material("C", 30, 30, 0.2, 25e-6)), Arguments.of("material.modulus", new Material("C", 30, Double.NaN, 0.2, 25e-6)),
+            Arguments.of("material.poisson", new Material("C", 30, 30_000, 0.5, 25e-6)), Arguments.of("material.poisson", new Material("C", 30, 30_000, -0.1, 25e-6)),
+            Arguments.of("material.weight", new Material("C", 30, 30_000, 0.2, 25)), Arguments.of("material.weight", new Material("C", 30, 30_000, 0.2, -1e-6)),
+            Arguments.of("material.strength", new Material("C", Double.NaN, 30_000, 0.2, 25e-6)), Arguments.of("material.strength", new Material("C", 4, 30_000, 0.2, 25e-6)));
+    }
+
+    @ParameterizedTest(name = "{0} {1}")
+    @MethodSource("materials")
+    void namesTheFaultOfAMaterial(String code, Material material) {
+        Building b = sound().building();
+        Building bad = new Building(b.name(), b.unitSystem(), b.options(), b.storeys(), b.gridLines(), b.joints(), List.of(material), b.sections(), b.members(), b.supports(),
+            b.springs(), b.diaphragms(), b.panels(), b.loadCases(), b.memberLoads(), b.areaLoads(), b.jointLoads(), b.settlements(), b.combinations(), b.stationForces());
+        List<Finding> found = ModelCheck.run(bad);
+        assertEquals(List.of(code), found.stream().map(Finding::code).toList(), found.toString());
+        assertTrue(found.get(0).where().contains("material C"));
+    }
+
     private static Arguments fault(String code, Consumer<ModelBuilder> change) {
         return Arguments.of(code, change);
     }

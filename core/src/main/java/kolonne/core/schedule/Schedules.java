@@ -1,12 +1,16 @@
 package kolonne.core.schedule;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
+import java.util.Map;
+import java.util.TreeMap;
 import kolonne.core.basis.Basis;
 import kolonne.core.beam.BeamCage;
 import kolonne.core.beam.BeamDesign;
 import kolonne.core.beam.BeamLine;
 import kolonne.core.beam.SectionCut;
+import kolonne.core.code.Bar;
 import kolonne.core.column.ColumnCage;
 import kolonne.core.column.ColumnDesign;
 import kolonne.core.column.ColumnStack;
@@ -120,16 +124,13 @@ public final class Schedules {
         }
     }
 
-    /** Length and mass by size, smallest first. */
-    public static List<SizeTotal> totals(List<BarRow> rows, Basis basis) {
+    /** Length and mass by size, smallest first; bars set by hand from another catalogue count as well. */
+    public static List<SizeTotal> totals(List<BarRow> rows) {
+        Map<Bar, List<BarItem>> bySize = new TreeMap<>(Comparator.comparingDouble(Bar::diameter).thenComparing(Bar::label));
+        rows.forEach(r -> bySize.computeIfAbsent(r.item().bar(), k -> new ArrayList<>()).add(r.item()));
         List<SizeTotal> out = new ArrayList<>();
-        for (kolonne.core.code.Bar bar : basis.designCode().catalogue().bars()) {
-            List<BarItem> of = rows.stream().map(BarRow::item).filter(i -> i.bar().equals(bar)).toList();
-            if (!of.isEmpty()) {
-                out.add(new SizeTotal(bar.label(), of.stream().mapToDouble(i -> i.number() * i.cutLength()).sum(),
-                    of.stream().mapToDouble(BarItem::mass).sum()));
-            }
-        }
+        bySize.forEach((bar, of) -> out.add(new SizeTotal(bar.label(), of.stream().mapToDouble(i -> i.number() * i.cutLength()).sum(),
+            of.stream().mapToDouble(BarItem::mass).sum())));
         return out;
     }
 }

@@ -169,7 +169,7 @@ class DesignPropertiesTest {
         List<Schedules.BarRow> rows = Schedules.bars(demo);
         assertEquals(demo.quantities().steel(), rows.stream().map(Schedules.BarRow::item).mapToDouble(BarItem::mass).sum(), 1);
         assertEquals(demo.quantities().steel(),
-            Schedules.totals(rows, demo.basis()).stream().mapToDouble(Schedules.SizeTotal::mass).sum(), 1);
+            Schedules.totals(rows).stream().mapToDouble(Schedules.SizeTotal::mass).sum(), 1);
         for (Schedules.BarRow r : rows) {
             assertTrue(r.item().cutLength() <= 12_000 + 1e-6, "a bar longer than the stock: " + r);
             assertTrue(r.item().number() > 0 && r.item().cutLength() > 0, r.toString());

@@ -84,7 +84,7 @@ public final class ScheduleTables {
         boolean us = b.usUnits();
         List<List<Object>> rows = new ArrayList<>();
         double mass = 0;
-        for (Schedules.SizeTotal t : Schedules.totals(Schedules.bars(d), b)) {
+        for (Schedules.SizeTotal t : Schedules.totals(Schedules.bars(d))) {
             rows.add(List.of(t.label(), Quantity.DISTANCE.display(t.length(), us), Quantity.MASS.display(t.mass(), us)));
             mass += t.mass();
         }

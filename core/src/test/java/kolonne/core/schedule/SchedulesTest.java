@@ -1,0 +1,101 @@
+package kolonne.core.schedule;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import kolonne.core.analysis.FrameAnalysis;
+import kolonne.core.basis.Basis;
+import kolonne.core.beam.BeamCage;
+import kolonne.core.beam.BeamDesign;
+import kolonne.core.beam.HandCage;
+import kolonne.core.code.Bar;
+import kolonne.core.code.BarCatalogue;
+import kolonne.core.column.ColumnDesign;
+import kolonne.core.demo.DemoBuilding;
+import kolonne.core.demo.DemoOptions;
+import kolonne.core.design.BuildingDesign;
+import kolonne.core.design.BuildingDesigner;
+import kolonne.core.detail.BarItem;
+import kolonne.core.model.BuildingIndex;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Test;
+
+/** Schedules say what the cages hold: every span, lift and bar once, and the sums agree. */
+class SchedulesTest {
+    private static BuildingDesign d;
+
+    @BeforeAll
+    static void design() {
+        d = BuildingDesigner.design(FrameAnalysis.solve(new BuildingIndex(DemoBuilding.generate(DemoOptions.ofSize(150)))), Basis.standard("aci-318m-19"),
+            BuildingDesigner.Progress.NONE);
+    }
+
+    @Test
+    void everySpanAndEveryLiftHasARow() {
+        List<Schedules.BeamRow> beams = Schedules.beams(d);
+        assertEquals(d.beams().stream().mapToInt(b -> b.line().spans().size()).sum(), beams.size());
+        List<Schedules.ColumnRow> columns = Schedules.columns(d);
+        assertEquals(d.columns().stream().mapToInt(c -> c.lifts().size()).sum(), columns.size());
+        int k = 0;
+        for (ColumnDesign c : d.columns()) {
+            for (ColumnDesign.LiftDesign l : c.lifts()) {
+                Schedules.ColumnRow r = columns.get(k++);
+                assertEquals(c.stack().mark(), r.mark());
+                assertEquals(l.cage().area() / l.lift().section().shape().A(), r.ratio(), 1e-12);
+                assertEquals(l.cage().words(), r.bars());
+                assertTrue(r.ties().startsWith(l.cage().tie().label() + "-" + Math.round(l.cage().spacing())), r.ties());
+                assertTrue(r.section().equals(l.lift().section().shape().label()) && r.utilisation() > 0);
+            }
+        }
+    }
+
+    @Test
+    void stirrupsAreTheZonesOfTheCage() {
+        for (BeamDesign b : d.beams()) {
+            String words = Schedules.stirrups(b.cage(), 0, d.basis());
+            List<BeamCage.Zone> zones = b.cage().zones().stream().filter(z -> z.span() == 0).toList();
+            assertEquals(zones.size(), words.split(" \\| ").length, words);
+            for (BeamCage.Zone z : zones) {
+                assertTrue(words.contains(z.count() + " " + z.bar().label() + "-" + Math.round(z.spacing())), words);
+            }
+            assertTrue(words.endsWith(zones.get(0).legs() + " legs"), words);
+        }
+    }
+
+    @Test
+    void everyBarIsListedOnceAndTheSumsAgree() {
+        List<Schedules.BarRow> rows = Schedules.bars(d);
+        Set<String> seen = new HashSet<>();
+        rows.forEach(r -> assertTrue(seen.add(r.member() + " " + r.barMark()), r + " is listed twice"));
+        double mass = rows.stream().mapToDouble(r -> r.item().mass()).sum();
+        assertEquals(d.quantities().steel(), mass, 1e-6 * mass);
+        List<Schedules.SizeTotal> totals = Schedules.totals(rows);
+        assertEquals(mass, totals.stream().mapToDouble(Schedules.SizeTotal::mass).sum(), 1e-6 * mass);
+        for (int i = 1; i < totals.size(); i++) {
+            assertTrue(diameter(totals.get(i - 1)) < diameter(totals.get(i)), "smallest first");
+        }
+    }
+
+    private static double diameter(Schedules.SizeTotal t) {
+        return BarCatalogue.METRIC.find(t.label()).diameter();
+    }
+
+    /** A cage may be set by hand with bars of another catalogue, kept from before a change of code: they weigh all the same. */
+    @Test
+    void barsOfAnotherCatalogueCount() {
+        Bar eight = BarCatalogue.US.find("#8");
+        BeamDesign b = d.beams().get(0);
+        HandCage h = new HandCage(Map.of(BeamCage.Face.BOTTOM, List.of(new HandCage.Bars(1, 3, eight, -1e6, 1e6, true, true))), Map.of(), Map.of(), List.of());
+        BuildingDesign by = d.with(Map.of(b.line().id(), h), Set.of(b.line().id()));
+        List<Schedules.BarRow> rows = Schedules.bars(by);
+        double listed = rows.stream().map(Schedules.BarRow::item).filter(i -> i.bar().equals(eight)).mapToDouble(BarItem::mass).sum();
+        assertTrue(listed > 0);
+        Schedules.SizeTotal total = Schedules.totals(rows).stream().filter(t -> t.label().equals("#8")).findFirst().orElseThrow();
+        assertEquals(listed, total.mass(), 1e-9);
+        assertEquals(by.quantities().steel(), Schedules.totals(rows).stream().mapToDouble(Schedules.SizeTotal::mass).sum(), 1e-3);
+    }
+}

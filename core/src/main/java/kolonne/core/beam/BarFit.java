@@ -66,7 +66,7 @@ final class BarFit {
             out.add(new Layer(1, inFirst, addedBar, start + (inFirst > 1 ? height : addedBar.diameter()) / 2, pairs && inFirst > 1));
             rest -= inFirst;
         }
-        double level = start + Math.max(throughBar.diameter(), added > 0 ? height : 0);
+        double level = start + Math.max(throughBar.diameter(), inFirst > 1 ? height : inFirst > 0 ? addedBar.diameter() : 0);
         int below = through + inFirst;
         for (int n = 2; rest > 0; n++) {
             if (n > basis.layersMost()) {
@@ -76,9 +76,11 @@ final class BarFit {
             if (k == 0) {
                 return null;
             }
-            level += Math.max(code.detailing().layerClearSpacing(basis.aggregate()), (pairs ? Math.sqrt(2) : 1) * addedBar.diameter());
-            out.add(new Layer(n, k, addedBar, level + (k > 1 ? height : addedBar.diameter()) / 2, pairs && k > 1));
-            level += height;
+            boolean paired = pairs && k > 1;
+            double tall = paired ? height : addedBar.diameter();
+            level += Math.max(code.detailing().layerClearSpacing(basis.aggregate()), (paired ? Math.sqrt(2) : 1) * addedBar.diameter());
+            out.add(new Layer(n, k, addedBar, level + tall / 2, paired));
+            level += tall;
             below = k;
             rest -= k;
         }

@@ -34,6 +34,11 @@ public record BeamCage(List<Group> groups, List<Zone> zones, List<SideBars> side
             return new Group(face, layer, number, bar, offset, start, end, hookFrom && start == from, hookTo && end == to, through && start == from && end == to, pairs);
         }
 
+        /** The same nearer to the face. */
+        Group out(double by) {
+            return new Group(face, layer, count, bar, offset - by, from, to, hookFrom, hookTo, through, pairs);
+        }
+
         /** Bars side by side. */
         int beside() {
             return pairs ? (count + 1) / 2 : count;

@@ -15,6 +15,8 @@ import kolonne.core.code.DesignCode;
 public final class BeamDesigner {
     /** Rounds in which bars are added for cracks and for the shifted moment. */
     private static final int ROUNDS = 8;
+    /** Passes in which bars and stirrups settle on each other’s sizes. */
+    private static final int PASSES = 4;
 
     private final BeamLine line;
     private final BeamContext context;
@@ -73,17 +75,21 @@ public final class BeamDesigner {
         double allowance = basis.beamCover() + stirrup.diameter() + basis.beamBarList().get(0).diameter();
         List<BeamCage.Zone> zones = hand.zones(zones(allowance));
         BeamCage cage = null;
-        for (int pass = 0; pass < 3; pass++) {
+        BeamCage sound = null;
+        for (int pass = 0; pass < PASSES; pass++) {
             stirrup = zones.stream().map(BeamCage.Zone::bar).max(Comparator.comparingDouble(Bar::diameter)).orElse(stirrup);
             List<BeamCage.Group> groups = hand.groups(hand.allBars() ? List.of() : new FlexureChoice(line, context, torques, stirrup, boost).choose(), stirrup);
             zones = hand.zones(zones(groups));
             cage = new BeamCage(groups, zones, sideBars(stirrup));
             double used = zones.stream().mapToDouble(z -> z.bar().diameter()).max().orElse(0);
-            if (used <= stirrup.diameter()) {
+            // sound as well where the stirrups became smaller than those inside which the bars were laid: these then lie further out
+            double spare = stirrup.diameter() - used;
+            sound = spare < 0 ? sound : spare == 0 ? cage : new BeamCage(groups.stream().map(g -> g.out(spare)).toList(), zones, cage.sideBars());
+            if (spare == 0) {
                 break;
             }
         }
-        BeamCage extended = new CutOffChoice(line, context).extended(cage);
+        BeamCage extended = new CutOffChoice(line, context).extended(sound == null ? cage : sound);
         // bars that run on make the ends of a ductile frame stronger, and their shear greater
         return DuctileSpans.rules(line, context).isEmpty() ? extended : new BeamCage(extended.groups(), hand.zones(zones(extended.groups())), extended.sideBars());
     }

@@ -145,7 +145,9 @@ final class GroupLayout {
     }
 
     private double runTo(BeamLine.Span span, BeamCage.Group g, boolean right, double x) {
-        double run = code.detailing().inflectionRun(span.shape().depth() - g.offset(), g.bar().diameter(), span.clear());
+        // the stirrups may yet become smaller, and the bars lie further out
+        double spare = basis.stirrupList().get(basis.stirrupList().size() - 1).diameter() - basis.stirrupList().get(0).diameter();
+        double run = code.detailing().inflectionRun(span.shape().depth() - g.offset() + spare, g.bar().diameter(), span.clear());
         return right ? Math.min(span.faceTo(), x + run) : Math.max(span.faceFrom(), x - run);
     }
 

@@ -53,15 +53,20 @@ final class HandOverlay {
     private double offset(BeamCage.Face face, HandCage.Bars b, Bar stirrup) {
         double level = basis.beamCover() + stirrup.diameter();
         for (int layer = 1; layer < b.layer(); layer++) {
-            double next = layer + 1 < b.layer() ? largest(face, layer + 1, b) : Math.max(b.bar().diameter(), largest(face, b.layer(), b));
-            level += largest(face, layer, b) + Math.max(basis.designCode().detailing().layerClearSpacing(basis.aggregate()), next);
+            double next = largest(face, layer + 1, b, Math.sqrt(2));
+            double clear = layer + 1 < b.layer() ? next : Math.max(size(b, Math.sqrt(2)), next);
+            level += largest(face, layer, b, 2) + Math.max(basis.designCode().detailing().layerClearSpacing(basis.aggregate()), clear);
         }
-        return level + (b.pairs() ? 2 : 1) * b.bar().diameter() / 2;
+        return level + size(b, 2) / 2;
     }
 
-    private double largest(BeamCage.Face face, int layer, HandCage.Bars b) {
-        return hand.faces().get(face).stream().filter(q -> q.layer() == layer && q.from() < b.to() && q.to() > b.from()).mapToDouble(q -> (q.pairs() ? 2 : 1) * q.bar().diameter())
-            .max().orElse(0);
+    /** @param pair what counts of two bars that touch: 2 diameters of their height, √2 as one bar of the same area */
+    private double largest(BeamCage.Face face, int layer, HandCage.Bars b, double pair) {
+        return hand.faces().get(face).stream().filter(q -> q.layer() == layer && q.from() < b.to() && q.to() > b.from()).mapToDouble(q -> size(q, pair)).max().orElse(0);
+    }
+
+    private static double size(HandCage.Bars b, double pair) {
+        return (b.pairs() ? pair : 1) * b.bar().diameter();
     }
 
     /** The zones with hand-set spans in place of chosen ones. */

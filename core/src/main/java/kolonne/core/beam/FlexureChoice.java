@@ -41,6 +41,7 @@ final class FlexureChoice {
     private final boolean[] twists;
     private final Optional<DuctileBars> ductile;
     private final List<Bar> sizes;
+    private final Bar smallest;
     private final double[] hogging;
     private final double[] sagging;
     /** Bottom bars already chosen when the top is; they work in compression over the supports. */
@@ -67,6 +68,7 @@ final class FlexureChoice {
         this.code = basis.designCode();
         this.stirrup = stirrup;
         this.ductile = DuctileSpans.rules(line, context).map(r -> new DuctileBars(line, basis, r));
+        this.smallest = basis.beamBarList().get(0);
         this.sizes = ductile.map(DuctileBars::sizes).orElse(basis.beamBarList());
         int n = line.stations().size();
         hogging = new double[n];
@@ -306,7 +308,7 @@ final class FlexureChoice {
     /** Whether n bars fit into the first layer of the other face beside what is there. */
     private boolean fitsInCompression(BarRegion r, int n, Bar bar) {
         int count = n + 2;
-        double diameters = n * bar.diameter() + 2 * basis.beamBarList().get(0).diameter();
+        double diameters = n * bar.diameter() + 2 * smallest.diameter();
         double largest = bar.diameter();
         if (r.face() == BeamCage.Face.TOP) {
             Choice most = null;
@@ -324,7 +326,7 @@ final class FlexureChoice {
 
     /** Bars of the other face that surely work in compression [mm2]: those that run through. */
     private double presentInCompression(BarRegion r) {
-        return r.face() == BeamCage.Face.BOTTOM ? 2 * basis.beamBarList().get(0).area()
+        return r.face() == BeamCage.Face.BOTTOM ? 2 * smallest.area()
             : underTop[0].through() * underTop[0].throughBar().area();
     }
 

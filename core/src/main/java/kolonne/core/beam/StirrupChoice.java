@@ -229,7 +229,11 @@ public final class StirrupChoice {
     }
 
     private static int count(List<BeamCage.Zone> zones) {
-        return zones.isEmpty() ? Integer.MAX_VALUE : zones.stream().mapToInt(BeamCage.Zone::count).sum();
+        int sum = 0;
+        for (BeamCage.Zone z : zones) {
+            sum += z.count();
+        }
+        return zones.isEmpty() ? Integer.MAX_VALUE : sum;
     }
 
     private List<BeamCage.Zone> three(Bar bar, int legs, double[] spacing) {
@@ -237,6 +241,7 @@ public final class StirrupChoice {
         double to = span.faceTo();
         int n = spacing.length;
         List<BeamCage.Zone> best = List.of();
+        int fewest = Integer.MAX_VALUE;
         for (int i = 1; i < n - 1; i++) {
             for (int j = i; j < n - 1; j++) {
                 if (demands.get(i).x() - from < SHORTEST || to - demands.get(j).x() < SHORTEST
@@ -245,7 +250,11 @@ public final class StirrupChoice {
                 }
                 List<BeamCage.Zone> z = merged(bar, legs, new double[] {from, demands.get(i).x(), demands.get(j).x(), to},
                     new double[] {least(spacing, 0, i), least(spacing, i, j), least(spacing, j, n - 1)});
-                best = count(z) < count(best) ? z : best;
+                int count = count(z);
+                if (count < fewest) {
+                    fewest = count;
+                    best = z;
+                }
             }
         }
         return best;

@@ -5,6 +5,7 @@ import java.util.List;
 import kolonne.core.analysis.Analysis;
 import kolonne.core.analysis.LocalAxes;
 import kolonne.core.basis.Basis;
+import kolonne.core.code.Bar;
 import kolonne.core.code.Slenderness;
 import kolonne.core.demand.Demands;
 import kolonne.core.explain.Trace;
@@ -39,6 +40,8 @@ public final class LiftDemands {
     private final int foot;
     private final int head;
     private final int middle;
+    /** From the face to the middle of the largest bars inside the largest ties that the basis allows [mm]. */
+    private final double inset;
 
     LiftDemands(ColumnStack.Lift lift, ColumnContext context) {
         this.lift = lift;
@@ -51,6 +54,8 @@ public final class LiftDemands {
         foot = upwards ? 0 : n - 1;
         head = upwards ? n - 1 : 0;
         middle = n / 2;
+        Basis basis = context.basis();
+        inset = basis.columnCover() + largest(basis.stirrupList()) + largest(basis.columnBarList()) / 2;
         sway = sway(m);
     }
 
@@ -159,11 +164,13 @@ public final class LiftDemands {
         boolean mostlyImperfect = p > 0 && Math.abs(m2) < p * rules.imperfection(lift.clear());
         boolean transverse = bow > 0.02 * Math.max(Math.abs(m2), 1) || mostlyImperfect;
         Basis basis = context.basis();
-        double d0 = h - basis.columnCover() - basis.stirrupList().get(basis.stirrupList().size() - 1).diameter()
-            - basis.columnBarList().get(basis.columnBarList().size() - 1).diameter() / 2;
         return new Slenderness.Lift(single ? -Math.abs(m1) : Math.abs(m1), Math.abs(m2), lift.clear(), 1.0,
             Math.sqrt(inertia / area), lift.material().E() * inertia, h, p, sustained, transverse,
-            lift.material().fc(), basis.fy(), area, Math.max(0.5 * h, d0));
+            lift.material().fc(), basis.fy(), area, Math.max(0.5 * h, h - inset));
+    }
+
+    private static double largest(List<Bar> ascending) {
+        return ascending.get(ascending.size() - 1).diameter();
     }
 
     private double axial(int station, int c) {

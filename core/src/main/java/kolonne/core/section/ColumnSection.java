@@ -1,6 +1,7 @@
 package kolonne.core.section;
 
 import java.util.List;
+import java.util.function.DoubleUnaryOperator;
 import kolonne.core.code.ConcreteCurve;
 import kolonne.core.code.DesignCode;
 import kolonne.core.code.Steel;
@@ -13,7 +14,7 @@ import kolonne.core.code.StressBlock;
  * compression at +y, My with compression at +x. Symmetric about both axes (rectangle or circle, bars symmetric).
  */
 public final class ColumnSection {
-    /** Strips of the parabola; the force differs from the exact one by under a thousandth. */
+    /** Strips of the parabola in a circle; the force differs from the exact one by under a thousandth. */
     private static final int STRIPS = 16;
 
     private final double width;
@@ -94,20 +95,16 @@ public final class ColumnSection {
         return new Resultant(n, mx, my, epsT, code.reduction(Math.max(0, epsT), fy / Steel.ES));
     }
 
-    /** Resultants with the code's curve: the plateau as a whole, the parabola in strips parallel to the neutral axis. */
+    /** Resultants with the code's curve. */
     private Resultant along(double ux, double uy, double top, double c) {
         double extreme = curve.extreme(c, 2 * top);
-        double[] sum = new double[3];
         double plateau = Math.max(0, Math.min(2 * top, c * (1 - curve.plateau() / extreme)));
-        double[] before = cut(top, plateau, ux, uy);
-        add(sum, before, new double[3], curve.stress());
         double end = Math.min(c, 2 * top);
-        for (int i = 1; i <= STRIPS && end > plateau; i++) {
-            double from = plateau + (end - plateau) * (i - 1) / STRIPS;
-            double to = plateau + (end - plateau) * i / STRIPS;
-            double[] after = cut(top, to, ux, uy);
-            add(sum, after, before, curve.at(extreme * (1 - (from + to) / 2 / c)));
-            before = after;
+        double[] sum = new double[3];
+        if (circle) {
+            strips(top, plateau, end, s -> curve.at(extreme * (1 - s / c)), ux, uy, sum);
+        } else {
+            new RectangleChords(width, depth, ux, uy).sum(s -> curve.at(extreme * (1 - (top - s) / c)), top - end, top - plateau, sum);
         }
         double n = sum[0];
         double my = sum[1];
@@ -124,9 +121,17 @@ public final class ColumnSection {
         return new Resultant(n, mx, my, epsT, code.reduction(Math.max(0, epsT), fy / Steel.ES));
     }
 
-    /** Area and first moments of the part within a depth from the extreme. */
-    private double[] cut(double top, double depth, double ux, double uy) {
-        return circle ? circleBlock(top, depth, ux, uy) : rectangleBlock(top - depth, ux, uy);
+    /** A circle: the plateau as a whole, the parabola in strips parallel to the neutral axis. */
+    private void strips(double r, double plateau, double end, DoubleUnaryOperator stress, double ux, double uy, double[] sum) {
+        double[] before = circleBlock(r, plateau, ux, uy);
+        add(sum, before, new double[3], curve.stress());
+        for (int i = 1; i <= STRIPS && end > plateau; i++) {
+            double from = plateau + (end - plateau) * (i - 1) / STRIPS;
+            double to = plateau + (end - plateau) * i / STRIPS;
+            double[] after = circleBlock(r, to, ux, uy);
+            add(sum, after, before, stress.applyAsDouble((from + to) / 2));
+            before = after;
+        }
     }
 
     private static void add(double[] sum, double[] after, double[] before, double stress) {

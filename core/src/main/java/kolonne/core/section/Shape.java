@@ -116,6 +116,7 @@ public sealed interface Shape permits Shape.Rectangle, Shape.Flanged, Shape.Circ
     /** A rectangle of width b and depth h [mm]. */
     record Rectangle(double b, double h) implements Shape {
         @Override public double width() { return b; }
+        @Override public double A() { return b * h; }
         @Override public double depth() { return h; }
         @Override public double webWidth() { return b; }
         @Override public List<Strip> strips() { return List.of(new Strip(0, h, b)); }
@@ -144,6 +145,7 @@ public sealed interface Shape permits Shape.Rectangle, Shape.Flanged, Shape.Circ
         Flanged withWeb(double b, double depth);
 
         @Override default double width() { return bf(); }
+        @Override default double A() { return bw() * h() + (bf() - bw()) * hf(); }
         @Override default double depth() { return h(); }
         @Override default double webWidth() { return bw(); }
         @Override default double flangeDepth() { return hf(); }

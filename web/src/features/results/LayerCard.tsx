@@ -1,6 +1,6 @@
 import { displacementAt, peak, SIDE, valueAt } from '../../drawing/diagram'
 import type { Under } from '../../drawing/under'
-import { force } from '../../lib/format'
+import { force, grouped } from '../../lib/format'
 import { lengthIn, type Units } from '../../lib/units'
 import { useUnits } from '../../ui/useUnits'
 import type { Layer } from './layer'
@@ -40,7 +40,7 @@ function wordsOf(layer: Layer, u: Under, units: Units): string[] | undefined {
   }
   const s = layer.shape?.members.find((m) => m.id === u.member)
   if (s) {
-    const move = (mm: number) => lengthIn(mm, units).toFixed(units.us ? 3 : 2)
+    const move = (mm: number) => grouped(lengthIn(mm, units), units.us ? 3 : 2)
     const [x, y, z] = displacementAt(s.points, u.part)
     return [title, `X ${move(x)} · Y ${move(y)} · Z ${move(z)} ${units.length}`, `${(100 * u.part).toFixed(0)} % along`]
   }

@@ -36,7 +36,7 @@ describe('the value under the cursor', () => {
     render(<LayerCard layer={layer({ diagram: { ...diagram, members: [{ id: 'b', x: [0, 6], v: [10, 10], low: [-5, -5] }] } })} under={at} />)
     expect(screen.getByText('Moment −5.00 to 10.0 kNm at 3.00 m')).toBeInTheDocument()
     render(<LayerCard layer={layer({ show: 'shape', shape: { version: 1, of: '', mostMm: 5, members: [{ id: 'b', points: [0, 0, 0, 0, 1, 0, 0, -4] }] } })} under={at} />)
-    expect(screen.getByText('X 0.00 · Y 0.00 · Z -2.00 mm')).toBeInTheDocument()
+    expect(screen.getByText('X 0.00 · Y 0.00 · Z −2.00 mm')).toBeInTheDocument()
     render(<LayerCard layer={layer({ show: 'change', compare })} under={at} />)
     expect(screen.getByText('Moment 50.0 → 20.0 kNm')).toBeInTheDocument()
     render(<LayerCard layer={layer({ show: 'reactions', reactions: { version: 1, of: '', forceUnit: 'kN', momentUnit: 'kNm', joints: [{ joint: 'A', xM: 0, yM: 0, zM: 0, forces: [1, 2, 345, 0, 0, 0] }] } })} under={{ joint: 'A', part: 0, x: 0, y: 0 }} />)

@@ -71,6 +71,13 @@ public final class BasisFile {
 
     /** Reads and checks; the basis is null where a fails finding is given. */
     public static Read read(byte[] json) {
+        Read r = stored(json);
+        List<Finding> findings = r.basis() == null ? r.findings() : r.basis().check();
+        return new Read(findings.isEmpty() ? r.basis() : null, findings);
+    }
+
+    /** Reads what was sound when it was stored, whatever limits of values have come since: {@link Basis#check} tells what cannot be designed to any more. */
+    public static Read stored(byte[] json) {
         Dto d;
         try {
             d = JSON.readValue(json, Dto.class);
@@ -110,8 +117,7 @@ public final class BasisFile {
             d.aggregateMm(), d.beamBars(), d.columnBars(), d.stirrups(), d.spacingStepMm(), d.spacingLeastMm(),
             d.spacingMostMm(), d.zonesMost(), d.legsMost(), d.layersMost(), d.practicalCap(), preference, limits, swayX, swayY,
             or(d.redistribution(), 0.0), or(d.national(), Map.of()), rules(d, ductility));
-        List<Finding> findings = b.check();
-        return new Read(findings.isEmpty() ? b : null, findings);
+        return new Read(b, List.of());
     }
 
     private static BeamRules rules(Dto d, DuctileFrame.Kind ductility) {

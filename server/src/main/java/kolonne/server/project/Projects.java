@@ -304,7 +304,7 @@ public final class Projects {
     public Basis basis(String id) {
         find(id);
         String json = store.last(id, "set-basis").orElseThrow();
-        BasisFile.Read read = BasisFile.read(json.getBytes(java.nio.charset.StandardCharsets.UTF_8));
+        BasisFile.Read read = BasisFile.stored(json.getBytes(java.nio.charset.StandardCharsets.UTF_8));
         if (read.basis() == null) {
             throw new IllegalStateException("the stored basis of " + id + " cannot be read: " + read.findings());
         }
@@ -353,6 +353,10 @@ public final class Projects {
         try {
             read(w);
             Basis basis = basis(w.id());
+            List<Finding> wrong = basis.check();
+            if (!wrong.isEmpty()) {
+                throw new Jobs.Refused(wrong);
+            }
             w.design(basis, hand(w.id()), version, (doing, done, total) -> {
                 if (w.state().version() != version) {
                     throw new CancellationException();
@@ -363,6 +367,9 @@ public final class Projects {
                 w.publish(new Workspace.State(version, version, "", 0, 0, List.of()));
             }
         } catch (AnalysisFailed e) {
+            failed(w, version, e.findings());
+            throw e;
+        } catch (Jobs.Refused e) {
             failed(w, version, e.findings());
             throw e;
         } catch (CancellationException e) {

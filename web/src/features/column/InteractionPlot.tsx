@@ -21,11 +21,11 @@ export function InteractionPlot(p: { data: Interaction; picked?: Demand; units: 
           <text x={plot.x(0) - 6} y={plot.y(n) + 4} textAnchor="end">{grouped(forceIn(n, units))}</text>
         </g>
       ))}
-      {plot.xTicks.map((v) => <text key={v} x={plot.x(v)} y={plot.y(0) + 14} textAnchor="middle">{grouped(momentIn(v, units))}</text>)}
       <polyline className="nominal" points={line(data.nominal.map((q) => [plot.x(q.m), plot.y(q.n)]))} />
       <polygon className="strength" points={line([[plot.x(0), plot.y(data.design[0]!.n)], ...data.design.map((q): [number, number] => [plot.x(q.m), plot.y(q.n)])])} />
       <line className="zero" x1={plot.x(0)} x2={W - 8} y1={plot.y(0)} y2={plot.y(0)} />
       <line className="zero" x1={plot.x(0)} x2={plot.x(0)} y1={8} y2={H - 12} />
+      {plot.xTicks.map((v) => <text key={v} x={plot.x(v)} y={plot.y(0) + 14} textAnchor="middle">{grouped(momentIn(v, units))}</text>)}
       {data.demands.map((d, i) => (
         <circle key={i} className={d.utilisation > 1 + 1e-6 ? 'dot over' : 'dot'} cx={plot.x(m(d))} cy={plot.y(d.p)} r={3} onClick={() => p.onPick(d)}>
           <title>{`${d.combination}, ${d.place}: ${utilisation(d.utilisation)}`}</title>

@@ -42,6 +42,8 @@ public final class Workspace {
     }
 
     private final String id;
+    /** Held while a state is told, never while anything is computed. */
+    private final Object telling = new Object();
     private final List<Consumer<State>> listeners = new CopyOnWriteArrayList<>();
     /** By version of the project after the change of the model; the newest used stay. */
     private final Map<Integer, Analysis> analyses = new LinkedHashMap<>(8, 0.75f, true);
@@ -136,9 +138,17 @@ public final class Workspace {
         listeners.remove(l);
     }
 
-    synchronized void publish(State s) {
-        state = s;
-        listeners.forEach(l -> l.accept(s));
+    /**
+     * Tells a state; one of an older version of the project than is told already is not told any more. It never waits for the workspace: threads that design tell their
+     * progress, while a change of the model holds the workspace and may itself need those threads.
+     */
+    void publish(State s) {
+        synchronized (telling) {
+            if (s.version() >= state.version()) {
+                state = s;
+                listeners.forEach(l -> l.accept(s));
+            }
+        }
     }
 
     /** A new name changes the version of the project, not the design, which stays current. */

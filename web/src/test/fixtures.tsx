@@ -63,8 +63,8 @@ export const column: Column = {
 export const interaction: Interaction = {
   angleDeg: 31, nominal: [{ m: 0, n: 5000 }, { m: 300, n: 1500 }], design: [{ m: 0, n: -800 }, { m: 250, n: 900 }, { m: 0, n: 3000 }],
   demands: [
-    { combination: '0.9D + E x−', combinationNumber: 4, place: 'foot', p: 1890, mx: 388, my: 102, factor: 1.08, utilisation: 0.97 },
-    { combination: '1.4D', combinationNumber: 0, place: 'head', p: 2960, mx: 52, my: 33, factor: 1, utilisation: 0.7 },
+    { combination: '0.9D + E x−', combinationNumber: 4, number: 0, place: 'foot', p: 1890, mx: 388, my: 102, factor: 1.08, utilisation: 0.97 },
+    { combination: '1.4D', combinationNumber: 0, number: 2, place: 'head', p: 2960, mx: 52, my: 33, factor: 1, utilisation: 0.7 },
   ],
 }
 

@@ -155,9 +155,9 @@ describe('torsion and deflection on the beam sheet', () => {
 describe('the column sheet', () => {
   it('shows the worst demand first and opens the one that is picked', async () => {
     render(<Around><ColumnSheet id="p" column={column} units={SI} /></Around>)
-    await waitFor(() => expect(calculation.mock.calls.at(-1)![2]).toEqual({ lift: 0, combination: 4, place: 'foot' }))
+    await waitFor(() => expect(calculation.mock.calls.at(-1)![2]).toEqual({ lift: 0, combination: 4, demand: 0 }))
     await userEvent.click(screen.getByRole('cell', { name: '1.4D' }))
-    await waitFor(() => expect(calculation.mock.calls.at(-1)![2]).toEqual({ lift: 0, combination: 0, place: 'head' }))
+    await waitFor(() => expect(calculation.mock.calls.at(-1)![2]).toEqual({ lift: 0, combination: 0, demand: 2 }))
   })
 
   it('goes to another lift by pointer and by key', async () => {

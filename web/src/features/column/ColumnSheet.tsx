@@ -26,8 +26,8 @@ export function ColumnSheet({ id, column, units }: { id: string; column: Column;
   const demand = picked ?? interaction.data?.demands[0]
   const calculation = useQuery({
     enabled: !!demand, placeholderData: keepPreviousData,
-    queryKey: ['project', id, 'calculation', column.mark, number, demand?.combinationNumber, demand?.place],
-    queryFn: ({ signal }) => api.calculation(id, column.mark, { lift: number, combination: demand!.combinationNumber, place: demand!.place }, signal),
+    queryKey: ['project', id, 'calculation', column.mark, number, demand?.combinationNumber, demand?.number],
+    queryFn: ({ signal }) => api.calculation(id, column.mark, { lift: number, combination: demand!.combinationNumber, demand: demand!.number }, signal),
   })
   const choose = (n: number) => {
     setPicked(undefined)

@@ -108,7 +108,7 @@ final class AppliedLoads {
     private void panels(Map<String, List<PanelLoads.Share>> shares) {
         Map<String, Map<Integer, Double>> pressures = new LinkedHashMap<>();
         for (SlabPanel p : index.building().panels()) {
-            pressures.put(p.id(), selfWeights(p.thickness() * p.weight()));
+            pressures.put(p.id(), selfWeights(p.thickness() * p.weight() * PanelLoads.slope(index, p)));
         }
         for (AreaLoad l : index.building().areaLoads()) {
             pressures.get(l.panel()).merge(index.caseNumber(l.loadCase()), l.pressure(), Double::sum);

@@ -88,8 +88,8 @@ final class Element {
         rowAt = new double[released.length][];
         pivotAt = new double[released.length];
         double[] k = prismatic.clone();
-        geometric(k, 1, 5, 7, 11, 1);
-        geometric(k, 2, 4, 8, 10, -1);
+        geometric(k, 1, 5, 7, 11, phi(eiz, gay), 1);
+        geometric(k, 2, 4, 8, 10, phi(eiy, gaz), -1);
         stiffness = released.length == 0 ? k : condensed(k);
     }
 
@@ -146,13 +146,15 @@ final class Element {
         both(k, v2, r2, -b);
     }
 
-    private void geometric(double[] k, int v1, int r1, int v2, int r2, double sign) {
+    /** N ∫ w'² over the deflection with shear: for φ = 0 eq. 15.17. */
+    private void geometric(double[] k, int v1, int r1, int v2, int r2, double phi, double sign) {
         double L = clear;
-        double b = sign * axial / 10;
-        pair(k, v1, v2, 1.2 * axial / L);
-        k[13 * r1] += 2 * axial * L / 15;
-        k[13 * r2] += 2 * axial * L / 15;
-        both(k, r1, r2, -axial * L / 30);
+        double n = axial / ((1 + phi) * (1 + phi));
+        double b = sign * n / 10;
+        pair(k, v1, v2, (1.2 + 2 * phi + phi * phi) * n / L);
+        k[13 * r1] += (2.0 / 15 + phi / 6 + phi * phi / 12) * n * L;
+        k[13 * r2] += (2.0 / 15 + phi / 6 + phi * phi / 12) * n * L;
+        both(k, r1, r2, -(1.0 / 30 + phi / 6 + phi * phi / 12) * n * L);
         both(k, v1, r1, b);
         both(k, v1, r2, b);
         both(k, v2, r1, -b);
@@ -399,9 +401,9 @@ final class Element {
         return released.length;
     }
 
-    /** Deflection along local y (axis 1) or z (axis 2) at {@code x} of a beam whose ends move as {@code ends}, cubic. */
-    double cubic(double[] ends, int axis, double x) {
-        double[] n = shape((x - rigidStart) / clear, 0);
+    /** Deflection along local y (axis 1) or z (axis 2) at {@code x} of a beam whose ends move as {@code ends}, with that of shear. */
+    double deflection(double[] ends, int axis, double x) {
+        double[] n = shape((x - rigidStart) / clear, axis == 1 ? phi(eiz, gay) : phi(eiy, gaz));
         return axis == 1 ? n[0] * ends[1] + n[1] * ends[5] + n[2] * ends[7] + n[3] * ends[11]
             : n[0] * ends[2] - n[1] * ends[4] + n[2] * ends[8] - n[3] * ends[10];
     }

@@ -1,24 +1,31 @@
 package kolonne.core.analysis;
 
 import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
+import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import kolonne.core.analysis.sparse.Cholesky;
 import kolonne.core.analysis.sparse.Symbolic;
 import kolonne.core.finding.Finding;
+import kolonne.core.finding.Severity;
 import kolonne.core.model.Building;
 import kolonne.core.model.BuildingIndex;
 import kolonne.core.model.Combination;
+import kolonne.core.model.Member;
 
 /** Solves the frame for all load cases: one factorisation, every case a right-hand side. */
 public final class FrameAnalysis {
-    private static final int MOST_ITERATIONS = 20;
+    private static final int MOST_ITERATIONS = 40;
     /** Change of any member's axial force, relative to the largest, at which P-Delta has converged. */
-    private static final double CONVERGED = 1e-4;
+    private static final double CONVERGED = 1e-6;
 
     /** Largest imbalance of a joint, relative to the largest load, that is not told. */
     private static final double LARGEST_RESIDUAL = 1e-6;
+    /** Largest imbalance with which forces still have the digits that a design needs. */
+    private static final double LOST_RESIDUAL = 1e-4;
 
     private FrameAnalysis() {}
 
@@ -169,13 +176,29 @@ public final class FrameAnalysis {
         for (int c = 0; c < cases; c++) {
             double r = last.solution().residuals()[c];
             if (!(r < LARGEST_RESIDUAL)) {
-                findings.add(Finding.note("analysis.residual", "load case " + b.loadCases().get(c).id(), String.format(Locale.ROOT,
-                    "A joint is out of balance by %.1e of the largest load.", r),
-                    "Look for members of extremely different stiffness that meet."));
+                findings.add(unbalanced(index, last, c, r));
             }
+        }
+        if (findings.stream().anyMatch(f -> f.severity() == Severity.FAILS)) {
+            throw new AnalysisFailed(findings);
         }
         return new Analysis(index, last.solution().displacements(), last.solution().reactions(), stations, forces,
             last.solution().residuals(), findings, new Solved(first.frame(), first.factor(), first.solution(), last.solution()), frame);
+    }
+
+    /** The joint that is out of balance most and the members that meet there, the stiffest and the softest first and last. */
+    private static Finding unbalanced(BuildingIndex index, Solved s, int c, double residual) {
+        String where = "load case " + index.building().loadCases().get(c).id();
+        String name = s.frame().freedoms.name(s.solution().worstEquation(c));
+        String joint = s.solution().worstJoint(c);
+        String members = index.membersAt(joint).stream().sorted(Comparator.comparingDouble((Member m) -> -s.frame().elements[index.memberNumber(m.id())].eiy))
+            .map(Member::id).collect(Collectors.joining(", "));
+        String what = String.format(Locale.ROOT, "%s is out of balance by %.1e of the largest load. Members there, stiffest first: %s.", name, residual,
+            members.isEmpty() ? "none" : members);
+        String mend = "Look for members of extremely different stiffness that meet: short stubs, or stiffness factors far from 1.";
+        // where the ground alone moves, forces may be no more than rounding
+        boolean loaded = Arrays.stream(s.solution().applied(c)).anyMatch(v -> v != 0);
+        return residual < LOST_RESIDUAL || !loaded ? Finding.note("analysis.residual", where, what, mend) : Finding.fails("analysis.residual", where, what, mend);
     }
 
     static StationForcesOf forcesOf(Solved s, int m) {

@@ -72,7 +72,9 @@ final class Freedoms {
         Arrays.fill(plate, -1);
         List<Diaphragm> all = index.building().diaphragms();
         for (int p = 0; p < all.size(); p++) {
-            if (!all.get(p).rigid()) {
+            // a joint without members, such as the centre of mass, moves with a floor that has others
+            boolean moves = all.get(p).joints().stream().map(index::jointNumber).anyMatch(j -> !unused[j] && !(held[j][0] || held[j][1] || held[j][5]));
+            if (!all.get(p).rigid() || !moves) {
                 continue;
             }
             for (String id : all.get(p).joints()) {
@@ -81,7 +83,7 @@ final class Freedoms {
                     findings.accept(Finding.note("diaphragm.held", "diaphragm " + all.get(p).id(), "Joint " + id
                         + " is supported in plan; it does not move with the diaphragm.",
                         "Take the joint out of the diaphragm or remove its support."));
-                } else if (!unused[j]) {
+                } else {
                     plate[j] = p;
                 }
             }
@@ -131,7 +133,7 @@ final class Freedoms {
     private void numberJoint(int j, boolean[] held, boolean unused) {
         int next = symbolic.start(j);
         for (int i = 0; i < 6; i++) {
-            if (unused || held[i]) {
+            if ((unused || held[i]) && !(plate[j] >= 0 && inPlan(i))) {
                 terms[6 * j + i] = Terms.HELD;
             } else if (!(plate[j] >= 0 && inPlan(i))) {
                 names[next] = "Joint " + index.building().joints().get(j).id() + ", " + DIRECTION[i];

@@ -22,11 +22,14 @@ import kolonne.core.model.SlabPanel;
  * held on one side only is a cantilever; where no slab goes on behind its beam, the beam takes the overhang's moment as
  * torsion. Openings carry nothing.
  *
- * <p>The result per unit pressure is a width [mm] (and a torque [mm2]) along each beam, piecewise linear.
+ * <p>All in plan: a pressure acts on the plan area of a sloping or warped panel, its weight on the true area (see {@link #slope}).
+ * The result per unit pressure is a width [mm] (and a torque [mm2]) along each beam, piecewise linear.
  */
 final class PanelLoads {
     /** Part of a side over which load that lies beyond its end is spread. */
     private static final double END = 0.05;
+    /** Rise of a beam against its side, over its length in plan, from which it is no beam of that side. */
+    private static final double STEEP = 0.25;
     /** Parts in which a torque that varies is made linear. */
     private static final int TORQUE_PARTS = 4;
 
@@ -41,8 +44,8 @@ final class PanelLoads {
         }
     }
 
-    /** A beam on a side, from s1 to s2 along it; reversed if the member runs against the side. */
-    private record Piece(Member member, double s1, double s2, boolean reversed) {}
+    /** A beam on a side, from s1 to s2 along it in plan; reversed if the member runs against the side. @param slope its length over that in plan */
+    private record Piece(Member member, double s1, double s2, boolean reversed, double slope) {}
 
     /** Width and torque at both ends of a length of a side. */
     private record Strip(double s1, double s2, double width1, double width2, double torque1, double torque2) {}
@@ -66,6 +69,25 @@ final class PanelLoads {
         Map<String, List<Share>> out = new LinkedHashMap<>();
         index.building().panels().forEach(p -> out.put(p.id(), shares(p, sides.get(p.id()))));
         return out;
+    }
+
+    /** True area of a panel over its area in plan; of a warped one, of the triangles from its middle to its sides. */
+    static double slope(BuildingIndex index, SlabPanel panel) {
+        List<Joint> j = panel.joints().stream().map(index::joint).toList();
+        double[] o = {j.stream().mapToDouble(Joint::x).average().orElse(0), j.stream().mapToDouble(Joint::y).average().orElse(0),
+            j.stream().mapToDouble(Joint::z).average().orElse(0)};
+        double plan = 0;
+        double whole = 0;
+        for (int i = 0; i < j.size(); i++) {
+            Joint p = j.get(i);
+            Joint q = j.get((i + 1) % j.size());
+            double[] u = {p.x() - o[0], p.y() - o[1], p.z() - o[2]};
+            double[] v = {q.x() - o[0], q.y() - o[1], q.z() - o[2]};
+            double nz = u[0] * v[1] - u[1] * v[0];
+            plan += Math.abs(nz);
+            whole += Math.hypot(Math.hypot(u[1] * v[2] - u[2] * v[1], u[2] * v[0] - u[0] * v[2]), nz);
+        }
+        return plan > 0 ? whole / plan : 1;
     }
 
     /** The sides with the beams on them; none, with a finding, if the panel cannot be used. */
@@ -197,7 +219,10 @@ final class PanelLoads {
         return out;
     }
 
-    /** Walks from one corner to the other along beams on the straight line; empty if the walk breaks off. */
+    /**
+     * Walks in plan from one corner to the other along beams; of several that lie over one another the one nearest to the straight line between
+     * the corners in height. Empty if the walk breaks off.
+     */
     private List<Piece> beamsAlong(Joint a, Joint b, double length) {
         List<Piece> out = new ArrayList<>();
         Joint at = a;
@@ -205,13 +230,16 @@ final class PanelLoads {
         while (!at.id().equals(b.id())) {
             Piece next = null;
             Joint to = null;
+            double nearest = STEEP;
             for (Member m : index.membersAt(at.id())) {
                 Joint other = index.joint(index.otherEnd(m, at.id()));
-                double step = at.distanceTo(other);
-                double along = ((other.x() - at.x()) * (b.x() - a.x()) + (other.y() - at.y()) * (b.y() - a.y())
-                    + (other.z() - at.z()) * (b.z() - a.z())) / a.distanceTo(b);
-                if (m.role() == Role.BEAM && along > step * (1 - 1e-6) && done + step <= length * (1 + 1e-6)) {
-                    next = new Piece(m, done, done + step, !m.start().equals(at.id()));
+                double step = Math.hypot(other.x() - at.x(), other.y() - at.y());
+                double along = ((other.x() - at.x()) * (b.x() - a.x()) + (other.y() - at.y()) * (b.y() - a.y())) / length;
+                boolean onSide = m.role() == Role.BEAM && step > 0 && along > step * (1 - 1e-6) && done + step <= length * (1 + 1e-6);
+                double off = onSide ? Math.abs(other.z() - a.z() - (b.z() - a.z()) * (done + step) / length) / step : nearest;
+                if (off < nearest) {
+                    nearest = off;
+                    next = new Piece(m, done, done + step, !m.start().equals(at.id()), index.length(m) / step);
                     to = other;
                 }
             }
@@ -341,8 +369,9 @@ final class PanelLoads {
             double turn = -(side.ny() * side.ux() - side.nx() * side.uy()) * (p.reversed() ? -1 : 1);
             double[] w = {mix(strip.width1(), strip.width2(), t1), mix(strip.width1(), strip.width2(), t2)};
             double[] q = {turn * mix(strip.torque1(), strip.torque2(), t1), turn * mix(strip.torque1(), strip.torque2(), t2)};
-            out.add(p.reversed() ? new Share(p.member(), p.s2() - to, p.s2() - from, w[1], w[0], q[1], q[0])
-                : new Share(p.member(), from - p.s1(), to - p.s1(), w[0], w[1], q[0], q[1]));
+            double k = p.slope();
+            out.add(p.reversed() ? new Share(p.member(), (p.s2() - to) * k, (p.s2() - from) * k, w[1] / k, w[0] / k, q[1] / k, q[0] / k)
+                : new Share(p.member(), (from - p.s1()) * k, (to - p.s1()) * k, w[0] / k, w[1] / k, q[0] / k, q[1] / k));
         }
     }
 

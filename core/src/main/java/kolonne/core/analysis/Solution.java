@@ -19,6 +19,8 @@ final class Solution {
     private final double[][] displacements;
     private final double[][] reactions;
     private final double[] residuals;
+    /** By case, the equation that is out of balance most. */
+    private final int[] worst;
     /** [member][case][12]: equivalent loads, end forces, displacements of the joints' side of the clear ends (local axes). */
     private final double[][][] equivalent;
     private final double[][][] endForces;
@@ -40,6 +42,7 @@ final class Solution {
         displacements = new double[cases][size];
         reactions = new double[cases][];
         residuals = new double[cases];
+        worst = new int[cases];
         equivalent = new double[n][cases][];
         endForces = new double[n][cases][];
         local = new double[n][cases][];
@@ -198,22 +201,41 @@ final class Solution {
                 left[j + i] += s.at(i) * moved;
             }
         }
-        residuals[c] = residual(left, applied[c]);
+        residuals[c] = residual(c, left, applied[c]);
         for (int d = 0; d < size; d++) {
             out[d] += held(d) ? left[d] : 0;
         }
         reactions[c] = out;
     }
 
-    private double residual(double[] left, double[] loads) {
+    private double residual(int c, double[] left, double[] loads) {
         double[] free = new double[frame.freedoms.count()];
         frame.gather(left, free);
         double scale = 0;
         for (int d = 0; d < size; d++) {
             scale = Math.max(scale, Math.max(Math.abs(loads[d]), Math.abs(left[d])));
         }
-        double worst = Arrays.stream(free).map(Math::abs).max().orElse(0);
-        return scale == 0 ? 0 : worst / scale;
+        for (int i = 0; i < free.length; i++) {
+            worst[c] = Math.abs(free[i]) > Math.abs(free[worst[c]]) ? i : worst[c];
+        }
+        return scale == 0 || free.length == 0 ? 0 : Math.abs(free[worst[c]]) / scale;
+    }
+
+    /** The equation that is out of balance most in a case. */
+    int worstEquation(int c) {
+        return worst[c];
+    }
+
+    /** A joint whose displacement belongs to it. */
+    String worstJoint(int c) {
+        for (int d = 0; d < size; d++) {
+            for (int e : frame.freedoms.at(d / 6, d % 6).equations()) {
+                if (e == worst[c]) {
+                    return frame.index.building().joints().get(d / 6).id();
+                }
+            }
+        }
+        throw new IllegalStateException("Impossible: an equation of no joint");
     }
 
     private static void scatter(double[] to, int[] ends, double[] values, int offset) {

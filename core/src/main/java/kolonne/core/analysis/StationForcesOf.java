@@ -6,8 +6,9 @@ import java.util.TreeSet;
 import kolonne.core.section.Shape;
 
 /**
- * Internal forces along one member, exact from statics. Under P-Delta the axial force acts on the deflected axis:
- * M(x) gains N (w(x) − w(0)); shear stays at right angles to the undeflected axis.
+ * Internal forces along one member, exact from statics. Under P-Delta the axial force acts on the deflected axis: the moment at the far
+ * end gains N (w(L) − w(0)), those between follow from the ends and the loads ({@link BeamColumn}); shear stays at right angles to the
+ * undeflected axis.
  */
 final class StationForcesOf {
     /** Half the distance between the two stations at a point load [mm]. */
@@ -76,10 +77,14 @@ final class StationForcesOf {
         for (int s = 0; s < stations.length; s++) {
             at(stations[s], out, 6 * s, 6 * stations.length);
         }
+        if (ends != null) {
+            bent(stations, out, 1);
+            bent(stations, out, 2);
+        }
         return out;
     }
 
-    /** Six components of every case at {@code x}, cases {@code stride} apart. */
+    /** Six components of first order of every case at {@code x}, cases {@code stride} apart. */
     void at(double x, double[] out, int offset, int stride) {
         double arm = x - e.rigidStart;
         for (int c = 0; c < end.length; c++) {
@@ -91,10 +96,6 @@ final class StationForcesOf {
             out[o + 3] = -f[3];
             out[o + 4] = f[4] + f[2] * arm;
             out[o + 5] = -f[5] + f[1] * arm;
-            if (ends != null) {
-                out[o + 4] += e.axial * (e.cubic(ends[c], 2, x) - e.cubic(ends[c], 2, e.rigidStart));
-                out[o + 5] += e.axial * (e.cubic(ends[c], 1, x) - e.cubic(ends[c], 1, e.rigidStart));
-            }
         }
         double[] part = new double[6];
         for (Loading l : loads) {
@@ -107,6 +108,44 @@ final class StationForcesOf {
                 }
             }
         }
+    }
+
+    /** Forces of first order at {@code x} put right for the axial force on the deflected axis; one bending axis, all cases. */
+    private void bent(double[] stations, double[] out, int axis) {
+        BeamColumn member = new BeamColumn(e.axial, axis == 2 ? e.eiy : e.eiz, axis == 2 ? e.gaz : e.gay, e.clear);
+        int k = axis == 2 ? 4 : 5;
+        double[] samples = new double[end.length * 6];
+        double[][] loaded = new double[end.length][member.samples()];
+        double[] last = new double[end.length * 6];
+        at(e.length - e.rigidEnd, last, 0, 6);
+        double[] m0 = new double[end.length];
+        double[] mL = new double[end.length];
+        for (int c = 0; c < end.length; c++) {
+            m0[c] = axis == 2 ? end[c][4] : -end[c][5];
+            mL[c] = last[6 * c + k] + chord(c, axis, e.length - e.rigidEnd);
+        }
+        for (int i = 0; i < member.samples(); i++) {
+            double x = member.sample(i);
+            at(e.rigidStart + x, samples, 0, 6);
+            for (int c = 0; c < end.length; c++) {
+                loaded[c][i] = samples[6 * c + k] + chord(c, axis, e.rigidStart + x) - m0[c] - (mL[c] - m0[c]) * x / e.clear;
+            }
+        }
+        for (int c = 0; c < end.length; c++) {
+            double[] series = member.series(loaded[c]);
+            for (int s = 0; s < stations.length; s++) {
+                double x = stations[s] - e.rigidStart;
+                int o = (c * stations.length + s) * 6 + k;
+                double ofLoads = out[o] + chord(c, axis, stations[s]) - m0[c] - (mL[c] - m0[c]) * x / e.clear;
+                out[o] = member.nearBuckling() ? out[o] + e.axial * (e.deflection(ends[c], axis, stations[s]) - e.deflection(ends[c], axis, e.rigidStart))
+                    : member.ofEnds(m0[c], mL[c], x) + member.ofLoads(ofLoads, series, x);
+            }
+        }
+    }
+
+    /** Axial force times the rise of the straight line between the moved ends. */
+    private double chord(int c, int axis, double x) {
+        return e.axial * (ends[c][6 + axis] - ends[c][axis]) * (x - e.rigidStart) / e.clear;
     }
 
     private void add(SpanLoad l, double x, double[] out) {

@@ -77,10 +77,25 @@ public final class BeamCheck {
         new DeflectionCheck(line, own, c.governing, deflections).run();
         c.code.crackWidth().ifPresent(rules -> new CrackCheck(line, cage, own, c.bars, c.governing, rules).run());
         c.code.flangeShear().ifPresent(rules -> FlangeShearCheck.run(line, own, c.governing, profile, rules));
+        c.sidesway();
         List<CheckResult> checks = c.governing.results();
         List<Finding> findings = new ArrayList<>(BeamFindings.of(line, checks, own));
         c.code.flangeShear().flatMap(rules -> FlangeShearCheck.note(line, own, profile, rules)).ifPresent(findings::add);
         return new BeamDesign(line, cage, own.own(), checks, profile, deflections, findings);
+    }
+
+    /** Storeys whose second order is more than the code's method covers fail their beams as they fail their columns. */
+    private void sidesway() {
+        double limit = code.slenderness().greatestFactor();
+        for (BeamLine.Span span : line.spans()) {
+            double magnifier = span.members().stream().mapToDouble(m -> context.sway().ofBeam(context.index(), m)).max().orElse(1);
+            String kind = "second-order";
+            if (magnifier > 1 && (Double.isFinite(limit) || Double.isInfinite(magnifier)) && governing.governs(kind, magnifier / limit)) {
+                double use = Double.isInfinite(magnifier) ? CheckResult.NO_CAPACITY : magnifier / limit;
+                governing.add(new CheckResult(kind, "Second-order moments over first-order", Cause.SLENDERNESS, magnifier, limit, Quantity.NUMBER, use, "",
+                    "whole span", (span.faceFrom() + span.faceTo()) / 2, span.number(), -1, code.slenderness().greatestFactorClause()));
+            }
+        }
     }
 
     private List<BeamDesign.Point> profile() {
@@ -382,6 +397,7 @@ public final class BeamCheck {
         }
         String combination = context.combinationName(sagging ? p.comboPos() : p.comboNeg());
         t.say("Flexure, " + face, combination, code.flexureClause());
+        magnified(span, t);
         FlexuralStrength s = FlexuralStrength.of(span.shape(), sagging,
             bars.layers(p.x(), span, sagging), span.material().fc(), basis.fy(), code, t);
         String use = code.reduces() ? "Mu / φMn" : "MEd / MRd";
@@ -395,6 +411,14 @@ public final class BeamCheck {
         }
         BeamCage.Face side = sagging ? BeamCage.Face.BOTTOM : BeamCage.Face.TOP;
         code.beamMinimumSteel(span.material().fc(), basis.fy(), minimumWidth(code, line, span, sagging), bars.effectiveDepth(p.x(), span, side), t);
+    }
+
+    /** What the effects of sidesway in the demand are multiplied by. */
+    private void magnified(BeamLine.Span span, Trace t) {
+        double most = span.members().stream().mapToDouble(m -> context.strength().magnifier(context.index().memberNumber(m.id()))).max().orElse(1);
+        if (most > 1) {
+            t.step("δs", "of the storeys above and below, on the part of loads that sway the frame", "", most, Quantity.NUMBER, code.slenderness().swayBeamClause());
+        }
     }
 
     private void explainShear(BeamDesign.Point p, BeamLine.Span span, Trace t) {

@@ -5,13 +5,15 @@ import java.util.Set;
 import kolonne.core.analysis.Analysis;
 import kolonne.core.basis.Basis;
 import kolonne.core.demand.Demands;
+import kolonne.core.demand.Sidesway;
 import kolonne.core.model.BuildingIndex;
 import kolonne.core.model.Purpose;
 
 /**
  * What every beam check reads besides the line and its cage.
  *
- * @param strength  combinations for strength
+ * @param sway      stability of the storeys and the magnifiers of beams
+ * @param strength  combinations for strength, effects of sidesway magnified
  * @param service   characteristic combinations, for immediate deflection
  * @param sustained quasi-permanent combinations, for long-term deflection
  * @param perimeter ids of the beams along the perimeter of the structure
@@ -20,23 +22,29 @@ import kolonne.core.model.Purpose;
  * @param own       of the line that is being designed or checked
  * @param demands   of that line; null before there is one
  */
-public record BeamContext(BuildingIndex index, Demands strength, Demands service, Demands sustained, Set<String> perimeter, Set<String> roof, Basis basis,
+public record BeamContext(BuildingIndex index, Sidesway sway, Demands strength, Demands service, Demands sustained, Set<String> perimeter, Set<String> roof, Basis basis,
                           Map<String, HandCage> hand, HandCage own, LineDemands demands) {
     /** All combinations of an analysis. */
     public static BeamContext of(Analysis a, Basis basis) {
-        return new BeamContext(a.index(), new Demands(a, Purpose.STRENGTH), new Demands(a, Purpose.SERVICE_CHARACTERISTIC),
+        return of(Sidesway.of(a, basis), basis);
+    }
+
+    /** All combinations of an analysis. @param sway of the same analysis and basis */
+    public static BeamContext of(Sidesway sway, Basis basis) {
+        Analysis a = sway.strength().analysis();
+        return new BeamContext(a.index(), sway, sway.strength(), new Demands(a, Purpose.SERVICE_CHARACTERISTIC),
             new Demands(a, Purpose.SERVICE_QUASI_PERMANENT), PerimeterBeams.of(a.index()), RoofBeams.of(a.index()), basis, Map.of(), HandCage.NONE, null);
     }
 
     /** The same with what people have set. */
     public BeamContext with(Map<String, HandCage> set) {
-        return new BeamContext(index, strength, service, sustained, perimeter, roof, basis, Map.copyOf(set), HandCage.NONE, null);
+        return new BeamContext(index, sway, strength, service, sustained, perimeter, roof, basis, Map.copyOf(set), HandCage.NONE, null);
     }
 
     /** The same for one line. */
     public BeamContext of(BeamLine line) {
         HandCage set = hand.getOrDefault(line.id(), HandCage.NONE);
-        return new BeamContext(index, strength, service, sustained, perimeter, roof, basis, hand, set, new LineDemands(line, strength, set, basis.redistribution()));
+        return new BeamContext(index, sway, strength, service, sustained, perimeter, roof, basis, hand, set, new LineDemands(line, strength, set, basis.redistribution()));
     }
 
     /** Combinations for strength; where demands are typed two more stand for them. */
@@ -51,7 +59,7 @@ public record BeamContext(BuildingIndex index, Demands strength, Demands service
 
     /** The same with another basis. */
     public BeamContext with(Basis other) {
-        return new BeamContext(index, strength, service, sustained, perimeter, roof, other, hand, HandCage.NONE, null);
+        return new BeamContext(index, sway, strength, service, sustained, perimeter, roof, other, hand, HandCage.NONE, null);
     }
 
     /** A component at a station of the line, in the sense of the line. */

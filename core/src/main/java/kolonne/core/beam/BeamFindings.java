@@ -97,6 +97,7 @@ final class BeamFindings {
             case ANCHORAGE -> kind.equals("ductile-column-depth") ? "Use smaller bars, or a deeper column."
                 : kind.equals("lap-place") ? "Have longer bars delivered, or lap them elsewhere." : kind.equals("pair-ends") ? "Let one bar of each two run on further."
                 : "Use smaller bars at the end, a deeper support, or stronger concrete.";
+            case SLENDERNESS -> "Brace the frame or make its columns larger.";
             case TIE_ARRANGEMENT -> "Use more legs, or fewer and larger bars.";
             case GEOMETRY -> kind.equals("ductile-width") ? "Make the beam wider." : kind.equals("ductile-projection") ? "Make the beam narrower or the column larger." : "Make the beam shallower, or the span longer.";
             case OUT_OF_SCOPE -> kind.equals("deep-beam") ? "Design it by strut and tie, by hand."

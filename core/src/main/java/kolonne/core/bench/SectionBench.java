@@ -239,8 +239,9 @@ public final class SectionBench {
     private ShearInput shearInput(boolean sagging, double compression, boolean vertical) {
         double width = vertical ? bw : h;
         double d = s.column() ? columnDepth(vertical) : depth(sagging);
+        double round = s.shape() instanceof Shape.Circle ? s.code().columns().roundTiePart() : 1;
         double as = s.column() ? s.bars().stream().mapToDouble(Spot::area).sum() / 2 : tension(sagging);
-        return new ShearInput(s.fc(), s.fyt(), width, d, s.shape().A(), as / (width * d), s.stirrup().avs(vertical), compression);
+        return new ShearInput(s.fc(), s.fyt(), width, d, s.shape().A(), as / (width * d), round * s.stirrup().avs(vertical), compression);
     }
 
     /** To the outermost bars; 0.8 of the diameter in a circle (22.5.2.2). */
@@ -263,7 +264,7 @@ public final class SectionBench {
         List<Use> out = new ArrayList<>();
         ColumnSection section = columnSection();
         double p = -f.n();
-        InteractionSurface.Hit hit = new InteractionSurface(section, Math.max(s.shape().width(), h)).exact(p, Math.abs(f.my()), Math.abs(f.mz()));
+        InteractionSurface.Hit hit = new InteractionSurface(section, Math.max(s.shape().width(), h)).exact(p, f.my(), f.mz());
         double m = Math.hypot(f.my(), f.mz());
         out.add(new Use("axial-bending", m > 0 ? m : Math.abs(p), hit.utilisation() > 0 ? (m > 0 ? m : Math.abs(p)) / hit.utilisation() : 0,
             m > 0 ? Quantity.MOMENT : Quantity.FORCE, hit.utilisation(), s.code().axialBendingClause()));

@@ -20,6 +20,9 @@ public interface ColumnRules {
 
     String columnMinimumTiesClause();
 
+    /** Part of the two legs of a round tie that counts in shear. */
+    double roundTiePart();
+
     /** Most sum of the utilisations in shear of both directions. */
     double shearBothWays();
 

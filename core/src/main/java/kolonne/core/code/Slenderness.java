@@ -8,21 +8,22 @@ public interface Slenderness {
      * A lift about one axis.
      *
      * @param m1 smaller end moment by size [Nmm], with the sign that makes {@code m1 / m2} negative in single curvature
-     * @param m2 larger end moment by size, positive [Nmm]
+     * @param m2 larger end moment by size, the largest anywhere where loads act between the ends; positive [Nmm]
      * @param lu unsupported length [mm]
      * @param k  effective length factor
      * @param r  radius of gyration [mm]
      * @param ei gross flexural stiffness Ec Ig [Nmm2]
      * @param h  depth in the direction of bending [mm]
      * @param pu compression [N]
-     * @param sustained part of the compression that is sustained, 0 to 1
+     * @param sustained part of the compression that is sustained, 0 to 1; {@code sustainedMoment} of the moment with its imperfection
      * @param transverse whether loads act between the ends
+     * @param sways whether its storey sways, or nothing holds its head
      * @param fc   f'c or fck [MPa]; fy of the bars [MPa]
      * @param ag   gross area [mm2]
-     * @param d    effective depth [mm]
+     * @param d    h/2 and the radius of gyration of all bars [mm]
      */
     record Lift(double m1, double m2, double lu, double k, double r, double ei, double h, double pu, double sustained,
-                boolean transverse, double fc, double fy, double ag, double d) {}
+                double sustainedMoment, boolean transverse, boolean sways, double fc, double fy, double ag, double d) {}
 
     /** The moment to design for away from the ends [Nmm] and the magnifier; infinite where the lift buckles. */
     record Magnified(double moment, double factor, boolean slender) {}
@@ -43,6 +44,9 @@ public interface Slenderness {
     double bracedIndex();
 
     String swayClause();
+
+    /** For what beams get of it. */
+    String swayBeamClause();
 
     /** Eccentricity of the axial force from imperfections of the lift [mm]; 0 where the code has none. */
     double imperfection(double effectiveLength);

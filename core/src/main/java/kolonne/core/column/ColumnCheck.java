@@ -28,6 +28,7 @@ public final class ColumnCheck {
     private final Basis basis;
     private final DesignCode code;
     private final LiftDemands demands;
+    private final List<LiftDemands.Demand> all;
     private final Governing governing = new Governing();
     private LiftDemands.Demand worst;
 
@@ -38,6 +39,7 @@ public final class ColumnCheck {
         this.basis = context.basis();
         this.code = basis.designCode();
         this.demands = demands;
+        this.all = demands.all(EffectiveDepths.of(lift, cage, context.basis()));
     }
 
     /** Checks all lifts of a stack. */
@@ -71,47 +73,42 @@ public final class ColumnCheck {
 
     private void axialBending() {
         InteractionSurface surface = context.surface(lift.section(), lift.material(), cage);
-        List<LiftDemands.Demand> all = demands.all();
         double[] screened = new double[all.size()];
         double highest = 0;
         for (int i = 0; i < screened.length; i++) {
             LiftDemands.Demand d = all.get(i);
             secondOrder(d);
-            screened[i] = stable(d) ? surface.screened(d.p(), d.mx(), d.my()) : 0;
+            screened[i] = d.stable() ? surface.screened(d.p(), d.mx(), d.my()) : 0;
             highest = Math.max(highest, screened[i]);
             axialLimit(surface, d);
         }
         for (int i = 0; i < screened.length; i++) {
             LiftDemands.Demand d = all.get(i);
-            if (stable(d) && screened[i] >= NEAR * highest) {
+            if (d.stable() && screened[i] >= NEAR * highest) {
                 InteractionSurface.Hit hit = surface.exact(d.p(), d.mx(), d.my());
                 double m = Math.hypot(d.mx(), d.my());
                 if (governing.governs("axial-bending", hit.utilisation())) {
                     worst = d;
                 }
                 add("axial-bending", "Axial force with bending", Cause.AXIAL_BENDING, m, m / hit.utilisation(),
-                    Quantity.MOMENT, hit.utilisation(), name(d.combination()), words(d.place()), code.axialBendingClause());
+                    Quantity.MOMENT, hit.utilisation(), name(d.combination()), words(d), code.axialBendingClause());
             }
         }
-    }
-
-    private static boolean stable(LiftDemands.Demand d) {
-        return !Double.isInfinite(d.mx()) && !Double.isInfinite(d.my()) && !Double.isNaN(d.mx()) && !Double.isNaN(d.my());
     }
 
     private void axialLimit(InteractionSurface surface, LiftDemands.Demand d) {
         if (d.p() > 0) {
             double cap = surface.section().axialCap;
             add("axial-limit", "Axial compression", Cause.AXIAL_LIMIT, d.p(), cap, Quantity.FORCE, d.p() / cap,
-                name(d.combination()), words(d.place()), code.axialCapClause());
+                name(d.combination()), words(d), code.axialCapClause());
         }
     }
 
     private void secondOrder(LiftDemands.Demand d) {
         double limit = code.slenderness().greatestFactor();
-        if (d.factor() > 1 && (Double.isFinite(limit) || !stable(d))) {
+        if (d.factor() > 1 && (Double.isFinite(limit) || !d.stable())) {
             add("second-order", "Second-order moments over first-order", Cause.SLENDERNESS, d.factor(), limit,
-                Quantity.NUMBER, d.factor() / limit, name(d.combination()), words(d.place()),
+                Quantity.NUMBER, d.factor() / limit, name(d.combination()), words(d),
                 code.slenderness().greatestFactorClause());
         }
     }
@@ -127,14 +124,14 @@ public final class ColumnCheck {
             ratio / code.columns().columnMaximumRatio(), "", "whole lift", code.columns().columnRatioClause());
         add("steel-practical", "Steel, practical cap", Cause.STEEL_OVER_PRACTICAL, ratio, basis.practicalCap(),
             Quantity.RATIO, ratio / basis.practicalCap(), "", "whole lift", "basis");
-        double least = leastRatio(lift, context, demands.all());
+        double least = leastRatio(lift, context, demands);
         add("steel-minimum", "Steel, minimum", Cause.STEEL_BELOW_MINIMUM, least, ratio, Quantity.RATIO, least / ratio, "", "whole lift", code.columns().columnRatioClause());
     }
 
     /** Least steel over the gross area, for the section and for its compression. */
-    static double leastRatio(ColumnStack.Lift lift, ColumnContext context, List<LiftDemands.Demand> demands) {
+    static double leastRatio(ColumnStack.Lift lift, ColumnContext context, LiftDemands demands) {
         DesignCode code = context.basis().designCode();
-        double p = demands.stream().mapToDouble(LiftDemands.Demand::p).max().orElse(0);
+        double p = demands.greatestAxial();
         return Math.max(code.columns().columnMinimumRatio(), code.columns().columnMinimumSteel(p, context.basis().fy()) / lift.section().shape().A());
     }
 
@@ -151,12 +148,10 @@ public final class ColumnCheck {
     }
 
     /** A place of a lift in words. */
-    public static String words(LiftDemands.Place p) {
-        return switch (p) {
-            case FOOT -> "foot";
-            case MIDDLE -> "middle";
-            case HEAD -> "head";
-        };
+    public static String words(LiftDemands.Demand d) {
+        boolean middle = Math.abs(d.part() - 0.5) < 0.005;
+        return d.place() == LiftDemands.Place.FOOT ? "foot" : d.place() == LiftDemands.Place.HEAD ? "head"
+            : middle ? "middle" : String.format(java.util.Locale.ROOT, "%.2f of the height", d.part());
     }
 
     /**
@@ -172,25 +167,29 @@ public final class ColumnCheck {
             return List.of();
         }
         InteractionSurface surface = context.surface(lift.section(), lift.material(), cage);
-        return new LiftDemands(lift, context).all().stream()
-            .map(d -> new Solved(d, stable(d) ? surface.exact(d.p(), d.mx(), d.my()).utilisation()
+        return LiftDemands.of(lift, cage, context).stream()
+            .map(d -> new Solved(d, d.stable() ? surface.exact(d.p(), d.mx(), d.my()).utilisation()
                 : CheckResult.NO_CAPACITY))
             .sorted(java.util.Comparator.comparingDouble(Solved::utilisation).reversed()).toList();
     }
 
-    /** The calculation of a lift for one demand. */
+    /** The calculation of a lift for one demand. @param number of the demand among those of its combination */
     public static List<Step> explain(ColumnStack.Lift lift, ColumnCage.LiftCage cage, ColumnContext context,
-                                     int combination, LiftDemands.Place place) {
+                                     int combination, int number) {
         Trace t = Trace.recording();
         DesignCode code = context.basis().designCode();
         LiftDemands demands = new LiftDemands(lift, context);
-        t.say("Demand", context.strength().combination(combination).name() + ", " + words(place), "");
+        List<LiftDemands.Demand> here = new ArrayList<>();
+        Trace second = Trace.recording();
+        demands.of(combination, EffectiveDepths.of(lift, cage, context.basis()), here, second);
+        LiftDemands.Demand d = here.get(Math.min(number, here.size() - 1));
+        t.say("Demand", context.strength().combination(combination).name() + ", " + words(d) + (d.magnified() ? ", slender: the largest moments along the lift, magnified" : ""), "");
         LiftDemands.Sway s = demands.sway();
         t.step("δs", "1 / (1 − Q), where Q > " + String.format(java.util.Locale.ROOT, "%.2f", code.slenderness().bracedIndex()), "Qx = {0}, Qy = {1}", Math.max(s.deltaMx(), s.deltaMy()),
             Quantity.NUMBER, code.slenderness().swayClause(), in(s.qx(), Quantity.NUMBER), in(s.qy(), Quantity.NUMBER));
-        List<LiftDemands.Demand> three = new ArrayList<>();
-        demands.of(combination, three, place == LiftDemands.Place.MIDDLE ? t : Trace.OFF);
-        LiftDemands.Demand d = worst(lift, cage, context, three.stream().filter(q -> q.place() == place).toList());
+        if (d.place() == LiftDemands.Place.MIDDLE) {
+            second.steps().forEach(t::step);
+        }
         t.step(code.reduces() ? "Pu" : "NEd", "compression positive", "", d.p(), Quantity.FORCE, "");
         t.step(code.reduces() ? "Mux" : "MEd,x", "about the width's axis", "", d.mx(), Quantity.MOMENT, "");
         t.step(code.reduces() ? "Muy" : "MEd,y", "about the depth's axis", "", d.my(), Quantity.MOMENT, "");
@@ -204,16 +203,6 @@ public final class ColumnCheck {
             c.governing.results().forEach(r -> r.explain(t));
         }
         return t.steps();
-    }
-
-    /** Of the demands at a place, about either axis, the one that uses the section most. */
-    private static LiftDemands.Demand worst(ColumnStack.Lift lift, ColumnCage.LiftCage cage, ColumnContext context, List<LiftDemands.Demand> all) {
-        if (all.size() == 1 || !inScope(lift.section().shape())) {
-            return all.get(0);
-        }
-        InteractionSurface surface = context.surface(lift.section(), lift.material(), cage);
-        return all.stream().max(java.util.Comparator.comparingDouble(d -> stable(d) ? surface.exact(d.p(), d.mx(), d.my()).utilisation() : Double.POSITIVE_INFINITY))
-            .orElseThrow();
     }
 
     private static void shear(ColumnStack.Lift lift, ColumnCage.LiftCage cage, ColumnContext context, LiftDemands demands,

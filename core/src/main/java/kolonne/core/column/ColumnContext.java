@@ -5,8 +5,10 @@ import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
 import kolonne.core.basis.Basis;
 import kolonne.core.demand.Demands;
+import kolonne.core.demand.Sidesway;
 import kolonne.core.model.BuildingIndex;
 import kolonne.core.model.Material;
+import kolonne.core.model.Purpose;
 import kolonne.core.model.Section;
 import kolonne.core.section.ColumnSection;
 import kolonne.core.section.InteractionSurface;
@@ -16,14 +18,21 @@ public final class ColumnContext {
     private final BuildingIndex index;
     private final Demands strength;
     private final Basis basis;
-    private final SwayIndex sway;
+    private final Sidesway sway;
+    private final Demands sustained;
     private final Map<List<Object>, InteractionSurface> surfaces = new ConcurrentHashMap<>();
 
-    public ColumnContext(BuildingIndex index, Demands strength, Basis basis, SwayIndex sway) {
-        this.index = index;
-        this.strength = strength;
+    private ColumnContext(Sidesway sway, Basis basis) {
+        this.strength = sway.strength();
+        this.index = strength.analysis().index();
         this.basis = basis;
         this.sway = sway;
+        this.sustained = new Demands(strength.analysis(), Purpose.SERVICE_QUASI_PERMANENT);
+    }
+
+    /** Over the combinations of an analysis. @param sway of the same analysis and basis */
+    public static ColumnContext of(Sidesway sway, Basis basis) {
+        return new ColumnContext(sway, basis);
     }
 
     public BuildingIndex index() {
@@ -38,8 +47,13 @@ public final class ColumnContext {
         return basis;
     }
 
-    public SwayIndex sway() {
+    public Sidesway sway() {
         return sway;
+    }
+
+    /** Quasi-permanent combinations, for creep. */
+    Demands sustained() {
+        return sustained;
     }
 
     /** The strength surface of a lift's bars; ties count only by their diameter. */

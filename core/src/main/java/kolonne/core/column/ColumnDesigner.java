@@ -53,23 +53,21 @@ public final class ColumnDesigner {
 
     private ColumnCage.LiftCage lift(ColumnStack.Lift lift, ColumnCage.LiftCage above) {
         LiftDemands demands = new LiftDemands(lift, context);
-        List<LiftDemands.Demand> list = new ArrayList<>(demands.all());
-        List<ColumnCage.LiftCage> all = arrangements(lift, above, ColumnCheck.leastRatio(lift, context, list));
-        list.removeIf(d -> Double.isInfinite(d.mx()) || Double.isInfinite(d.my()));
-        ColumnCage.LiftCage chosen = ColumnCheck.inScope(lift.section().shape()) ? choose(lift, all, list) : all.get(0);
+        List<ColumnCage.LiftCage> all = arrangements(lift, above, ColumnCheck.leastRatio(lift, context, demands));
+        ColumnCage.LiftCage chosen = ColumnCheck.inScope(lift.section().shape()) ? choose(lift, all, demands) : all.get(0);
         return tied(lift, chosen, demands);
     }
 
-    private ColumnCage.LiftCage choose(ColumnStack.Lift lift, List<ColumnCage.LiftCage> all,
-                                       List<LiftDemands.Demand> demands) {
+    private ColumnCage.LiftCage choose(ColumnStack.Lift lift, List<ColumnCage.LiftCage> all, LiftDemands demands) {
         LiftDemands.Demand decisive = null;
         for (ColumnCage.LiftCage c : all) {
             InteractionSurface surface = context.surface(lift.section(), lift.material(), c);
-            // the demand that failed the last arrangement most likely fails this one too
-            if (decisive != null && utilisation(surface, decisive) > 1) {
+            EffectiveDepths depths = EffectiveDepths.of(lift, c, basis);
+            // the combination that failed the last arrangement most likely fails this one too
+            if (decisive != null && worst(surface, demands.of(decisive.combination(), depths)) != null) {
                 continue;
             }
-            LiftDemands.Demand failing = firstFailing(surface, demands);
+            LiftDemands.Demand failing = worst(surface, demands.all(depths));
             if (failing == null) {
                 return c;
             }
@@ -78,11 +76,12 @@ public final class ColumnDesigner {
         return strongest(lift, all, demands);
     }
 
-    private static LiftDemands.Demand firstFailing(InteractionSurface surface, List<LiftDemands.Demand> demands) {
+    /** The demand that uses the section most, of those above 1; null if there is none. */
+    private static LiftDemands.Demand worst(InteractionSurface surface, List<LiftDemands.Demand> demands) {
         LiftDemands.Demand worst = null;
         double highest = 1;
         for (LiftDemands.Demand d : demands) {
-            double u = surface.screened(d.p(), d.mx(), d.my());
+            double u = d.stable() ? surface.screened(d.p(), d.mx(), d.my()) : 0;
             if (u > NEARLY_ONE && (u = utilisation(surface, d)) > highest) {
                 highest = u;
                 worst = d;
@@ -96,13 +95,12 @@ public final class ColumnDesigner {
     }
 
     /** Among the arrangements with most steel the one with the lowest highest utilisation. */
-    private ColumnCage.LiftCage strongest(ColumnStack.Lift lift, List<ColumnCage.LiftCage> all,
-                                          List<LiftDemands.Demand> demands) {
+    private ColumnCage.LiftCage strongest(ColumnStack.Lift lift, List<ColumnCage.LiftCage> all, LiftDemands demands) {
         ColumnCage.LiftCage best = all.get(0);
         double lowest = Double.POSITIVE_INFINITY;
         for (ColumnCage.LiftCage c : all.subList(Math.max(0, all.size() - 12), all.size())) {
             InteractionSurface surface = context.surface(lift.section(), lift.material(), c);
-            double worst = demands.stream().mapToDouble(d -> surface.screened(d.p(), d.mx(), d.my())).max().orElse(0);
+            double worst = demands.all(EffectiveDepths.of(lift, c, basis)).stream().filter(LiftDemands.Demand::stable).mapToDouble(d -> surface.screened(d.p(), d.mx(), d.my())).max().orElse(0);
             if (worst < lowest) {
                 lowest = worst;
                 best = c;

@@ -7,6 +7,7 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import kolonne.core.analysis.LocalAxes;
 import kolonne.core.beam.BeamLines;
 import kolonne.core.model.BuildingIndex;
 import kolonne.core.model.GridNames;
@@ -17,10 +18,15 @@ import kolonne.core.model.Storey;
 
 /** Finds the column stacks of a building: columns that stand on one another. */
 public final class ColumnStacks {
+    /** Cosine of the greatest angle between axes of members whose moments are compared with their signs. */
+    private static final double ALIGNED = 0.999;
+
     private final BuildingIndex index;
+    private final Restraints restraints;
 
     private ColumnStacks(BuildingIndex index) {
         this.index = index;
+        this.restraints = new Restraints(index);
     }
 
     /** All stacks, in plan order. Every column member is one lift. */
@@ -97,9 +103,47 @@ public final class ColumnStacks {
                 .noneMatch(s -> s.joint().equals(low.id()));
             lifts.add(new ColumnStack.Lift(lifts.size(), m.id(), index.memberNumber(m.id()),
                 storey == null ? "" : storey.name(), low.z(), high.z(), Math.max(clear, 0.5 * length),
-                index.sectionOf(m), index.materialOf(m), planted));
+                index.sectionOf(m), index.materialOf(m), planted, unbraced(chain, lifts.size(), 2), unbraced(chain, lifts.size(), 1)));
         }
         return new ColumnStack(chain.get(0).id(), mark, lifts);
+    }
+
+    /** The members between two restraints around a lift, against moving along its local axis y (1) or z (2). */
+    private ColumnStack.Unbraced unbraced(List<Member> chain, int lift, int axis) {
+        double[] axisOfLift = axes(chain.get(lift))[axis];
+        double size = Math.hypot(axisOfLift[0], axisOfLift[1]);
+        double ux = size > 0 ? axisOfLift[0] / size : 0;
+        double uy = size > 0 ? axisOfLift[1] / size : 0;
+        int first = lift;
+        while (first > 0 && !restraints.holds(lower(chain.get(first)), ux, uy)) {
+            first--;
+        }
+        int last = lift;
+        while (last < chain.size() - 1 && !restraints.holds(upper(chain.get(last)), ux, uy)) {
+            last++;
+        }
+        boolean headFree = !restraints.holds(upper(chain.get(last)), ux, uy);
+        boolean footFree = first == 0 && !restraints.holds(lower(chain.get(0)), ux, uy) && !restraints.stands(lower(chain.get(0)));
+        List<ColumnStack.Part> parts = new ArrayList<>();
+        double length = 0;
+        for (Member m : chain.subList(first, last + 1)) {
+            double[] other = axes(m)[axis];
+            double cosine = other[0] * axisOfLift[0] + other[1] * axisOfLift[1] + other[2] * axisOfLift[2];
+            parts.add(new ColumnStack.Part(index.memberNumber(m.id()), lower(m).id().equals(m.start()), Math.abs(cosine) < ALIGNED ? 0 : cosine > 0 ? 1 : -1));
+            length += index.length(m);
+        }
+        double clear = length - inJoint(chain.get(first), lower(chain.get(first)), ux, uy) - inJoint(chain.get(last), upper(chain.get(last)), ux, uy);
+        return new ColumnStack.Unbraced(parts, Math.max(clear, 0.5 * length), headFree || footFree, ux, uy);
+    }
+
+    private double[][] axes(Member m) {
+        return LocalAxes.of(index.joint(m.start()), index.joint(m.end()), m.angle());
+    }
+
+    /** What of a member lies inside a joint at its end [mm]. */
+    private double inJoint(Member m, Joint at, double ux, double uy) {
+        double rigid = m.start().equals(at.id()) ? m.rigidStart() : m.rigidEnd();
+        return rigid > 0 ? rigid : restraints.halfBeam(at, ux, uy);
     }
 
     /** Half the depth of the shallowest beam at a joint; joints lie at the beams' centres [mm]. */

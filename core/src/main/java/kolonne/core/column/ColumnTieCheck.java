@@ -154,7 +154,8 @@ final class ColumnTieCheck {
         Shape s = lift.section().shape();
         double bw = axis == 0 ? s.depth() : s.width();
         double d = effectiveDepth(cage, s, basis, axis);
-        int legs = axis == 0 ? cage.legsAlongX() : cage.legsAlongY();
+        double part = cage.circular() ? basis.designCode().columns().roundTiePart() : 1;
+        double legs = part * (axis == 0 ? cage.legsAlongX() : cage.legsAlongY());
         return new ShearInput(lift.material().fc(), basis.fyt(), bw, d, s.A(), cage.area() / 2 / (bw * d),
             legs * cage.tie().area() / cage.spacing(), nu);
     }

@@ -14,6 +14,8 @@ public final class Demands {
     private final int[][] cases;
     private final double[][] factors;
     private final boolean[] lateral;
+    /** By member, what the forces of cases that sway the frame are multiplied by; null for 1 everywhere. */
+    private final double[] magnifiers;
     private final boolean[] sustained;
     private final boolean[] earthquake;
 
@@ -31,6 +33,7 @@ public final class Demands {
         lateral = new boolean[b.loadCases().size()];
         sustained = new boolean[b.loadCases().size()];
         earthquake = new boolean[b.loadCases().size()];
+        magnifiers = null;
         for (int i = 0; i < lateral.length; i++) {
             earthquake[i] = b.loadCases().get(i).kind() == CaseKind.SEISMIC;
             lateral[i] = b.loadCases().get(i).kind().isLateral();
@@ -39,6 +42,32 @@ public final class Demands {
                 default -> false;
             };
         }
+    }
+
+    private Demands(Demands d, boolean[] sidesway, double[] magnifiers) {
+        this.analysis = d.analysis;
+        this.combinations = d.combinations;
+        this.cases = d.cases;
+        this.factors = d.factors;
+        this.sustained = d.sustained;
+        this.earthquake = d.earthquake;
+        this.lateral = sidesway;
+        this.magnifiers = magnifiers;
+    }
+
+    /**
+     * The same with the effects of sidesway magnified.
+     *
+     * @param sidesway   by load case: whether it sways the frame
+     * @param magnifiers by member: what the forces of those cases are multiplied by
+     */
+    Demands magnified(boolean[] sidesway, double[] magnifiers) {
+        return new Demands(this, sidesway.clone(), magnifiers.clone());
+    }
+
+    /** What the forces of a member from cases that sway the frame are multiplied by in {@link #at}. */
+    public double magnifier(int member) {
+        return magnifiers == null ? 1 : magnifiers[member];
     }
 
     public Analysis analysis() {
@@ -53,18 +82,19 @@ public final class Demands {
         return combinations.get(c);
     }
 
-    /** One component of a combination at a station. */
+    /** One component of a combination at a station, what sways the frame magnified. */
     public double at(int member, int station, int combination, int component) {
         double sum = 0;
         int[] k = cases[combination];
         double[] f = factors[combination];
+        double magnifier = magnifier(member);
         for (int i = 0; i < k.length; i++) {
-            sum += f[i] * analysis.force(member, k[i], station, component);
+            sum += (lateral[k[i]] ? magnifier : 1) * f[i] * analysis.force(member, k[i], station, component);
         }
         return sum;
     }
 
-    /** The part of a component that comes from wind and earthquake. */
+    /** The part of a component that comes from cases that sway the frame, not magnified. */
     public double lateralPart(int member, int station, int combination, int component) {
         return part(lateral, member, station, combination, component);
     }
@@ -74,9 +104,9 @@ public final class Demands {
         return java.util.Arrays.stream(cases[combination]).anyMatch(k -> earthquake[k]);
     }
 
-    /** The part of a component that comes from earthquake. */
+    /** The part of a component that comes from earthquake, magnified as in {@link #at}. */
     public double earthquakePart(int member, int station, int combination, int component) {
-        return part(earthquake, member, station, combination, component);
+        return magnifier(member) * part(earthquake, member, station, combination, component);
     }
 
     /** The part of a component that comes from sustained load cases. */

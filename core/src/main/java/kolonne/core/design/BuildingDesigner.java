@@ -18,9 +18,7 @@ import kolonne.core.column.ColumnDesign;
 import kolonne.core.column.ColumnDesigner;
 import kolonne.core.column.ColumnStack;
 import kolonne.core.column.ColumnStacks;
-import kolonne.core.column.SwayIndex;
-import kolonne.core.demand.Demands;
-import kolonne.core.model.Purpose;
+import kolonne.core.demand.Sidesway;
 
 /** Designs every beam line and column stack of an analysed building on all cores. */
 public final class BuildingDesigner {
@@ -41,9 +39,9 @@ public final class BuildingDesigner {
 
     /** @param hand what people have set, by id of the beam line */
     public static BuildingDesign design(Analysis analysis, Basis basis, Map<String, HandCage> hand, Progress progress) {
-        Demands strength = new Demands(analysis, Purpose.STRENGTH);
-        BeamContext beams = BeamContext.of(analysis, basis).with(hand);
-        ColumnContext columns = new ColumnContext(analysis.index(), strength, basis, SwayIndex.of(strength));
+        Sidesway sway = Sidesway.of(analysis, basis);
+        BeamContext beams = BeamContext.of(sway, basis).with(hand);
+        ColumnContext columns = ColumnContext.of(sway, basis);
         List<BeamLine> lines = BeamLines.find(analysis, basis);
         List<ColumnStack> stacks = ColumnStacks.find(analysis.index());
         int total = lines.size() + stacks.size();

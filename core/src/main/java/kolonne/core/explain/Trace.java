@@ -39,6 +39,13 @@ public final class Trace {
         }
     }
 
+    /** Records a step made elsewhere. */
+    public void step(Step s) {
+        if (steps != null) {
+            steps.add(s);
+        }
+    }
+
     /** Records a heading or a verdict in words. */
     public void say(String symbol, String words, String clause) {
         if (steps != null) {

@@ -101,17 +101,28 @@ final class GeometryCheck {
         }
     }
 
-    /** The cells that a member's box covers; long skew members cover a few too many, which costs time only. */
+    /** The cells around a member, piece by piece along it. */
     private void eachCell(Member m, BiConsumer<Long, Member> use) {
         Joint i = index.joint(m.start());
         Joint j = index.joint(m.end());
-        for (long x = low(i.x(), j.x()); x <= high(i.x(), j.x()); x++) {
-            for (long y = low(i.y(), j.y()); y <= high(i.y(), j.y()); y++) {
-                for (long z = low(i.z(), j.z()); z <= high(i.z(), j.z()); z++) {
-                    use.accept(cell(x, y, z), m);
+        int pieces = (int) Math.ceil(index.length(m) / CELL);
+        Set<Long> cells = new HashSet<>();
+        for (int k = 0; k < pieces; k++) {
+            double a = (double) k / pieces;
+            double c = (k + 1.0) / pieces;
+            double[][] ends = new double[3][];
+            ends[0] = new double[] {i.x() + a * (j.x() - i.x()), i.x() + c * (j.x() - i.x())};
+            ends[1] = new double[] {i.y() + a * (j.y() - i.y()), i.y() + c * (j.y() - i.y())};
+            ends[2] = new double[] {i.z() + a * (j.z() - i.z()), i.z() + c * (j.z() - i.z())};
+            for (long x = low(ends[0][0], ends[0][1]); x <= high(ends[0][0], ends[0][1]); x++) {
+                for (long y = low(ends[1][0], ends[1][1]); y <= high(ends[1][0], ends[1][1]); y++) {
+                    for (long z = low(ends[2][0], ends[2][1]); z <= high(ends[2][0], ends[2][1]); z++) {
+                        cells.add(cell(x, y, z));
+                    }
                 }
             }
         }
+        cells.forEach(c -> use.accept(c, m));
     }
 
     private static long low(double a, double b) {

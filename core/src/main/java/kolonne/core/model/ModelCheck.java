@@ -18,8 +18,12 @@ public final class ModelCheck {
     private static final double ABSURD_PRESSURE = 0.1;
     private static final double ABSURD_LINE_LOAD = 2000;
 
+    /** Told where the model can be analysed but not designed. */
+    public static final String NO_STRENGTH = "combination.no-strength";
+
     private final Building b;
     private final List<Finding> out = new ArrayList<>();
+    private Map<String, Set<String>> unread;
     private Set<String> joints;
     private Set<String> members;
     private Set<String> cases;
@@ -30,7 +34,14 @@ public final class ModelCheck {
 
     /** All findings about the model, in the order of the file. */
     public static List<Finding> run(Building b) {
+        return run(b, Map.of());
+    }
+
+    /** @param unread by table name, ids of entries that could not be read and were told already: references to them are no faults of their own */
+    public static List<Finding> run(Building b, Map<String, Set<String>> unread) {
         ModelCheck c = new ModelCheck(b);
+        c.unread = unread;
+        NumberCheck.run(b, c.out::add);
         c.ids();
         c.members();
         c.sizes();
@@ -38,23 +49,30 @@ public final class ModelCheck {
         c.supportsAndPlates();
         c.loads();
         c.combinations();
-        if (c.out.stream().noneMatch(f -> f.severity() == kolonne.core.finding.Severity.FAILS)) {
+        if (unread.isEmpty() && analysable(c.out)) {
             c.connectivity();
+            OverlapCheck.run(b, c.out::add);
             c.out.addAll(GeometryCheck.run(b));
         }
         return List.copyOf(c.out);
     }
 
+    /** Whether nothing found stands against an analysis; a model without combinations for strength can be analysed but not designed. */
+    public static boolean analysable(List<Finding> findings) {
+        return findings.stream().noneMatch(f -> f.severity() == kolonne.core.finding.Severity.FAILS && !f.code().equals(NO_STRENGTH));
+    }
+
     private void ids() {
         unique("storeys", b.storeys(), Storey::id);
-        joints = unique("joints", b.joints(), Joint::id);
+        joints = referable("joints", unique("joints", b.joints(), Joint::id));
         unique("materials", b.materials(), Material::id);
         unique("sections", b.sections(), Section::id);
-        members = unique("members", b.members(), Member::id);
+        members = referable("members", unique("members", b.members(), Member::id));
         unique("slab panels", b.panels(), SlabPanel::id);
-        cases = unique("load cases", b.loadCases(), LoadCase::id);
+        cases = referable("loadCases", unique("load cases", b.loadCases(), LoadCase::id));
         unique("combinations", b.combinations(), Combination::id);
         unique("supports", b.supports(), Support::joint);
+        extent();
         if (b.members().isEmpty()) {
             fail("model.empty", "members", "The model has no members.", "Add at least one beam or column.");
         }
@@ -62,6 +80,24 @@ public final class ModelCheck {
             fail("support.missing", "supports", "The model has no supports.",
                 "Add a support at the foot of the columns.");
         }
+    }
+
+    private void extent() {
+        double most = 0;
+        for (java.util.function.ToDoubleFunction<Joint> of : List.<java.util.function.ToDoubleFunction<Joint>>of(Joint::x, Joint::y, Joint::z)) {
+            double low = b.joints().stream().mapToDouble(of).min().orElse(0);
+            double high = b.joints().stream().mapToDouble(of).max().orElse(0);
+            most = Math.max(most, high - low);
+        }
+        if (most > NumberCheck.EXTENT) {
+            fail("model.extent", "joints", String.format(java.util.Locale.ROOT, "The joints lie up to %.3g km apart; at most %.0f km are analysed.", most / 1e6,
+                NumberCheck.EXTENT / 1e6), "Look for a joint with a slip in its coordinates, or check the length unit of the file.");
+        }
+    }
+
+    private Set<String> referable(String table, Set<String> ids) {
+        ids.addAll(unread.getOrDefault(table, Set.of()));
+        return ids;
     }
 
     private <T> Set<String> unique(String kind, List<T> list, Function<T, String> id) {
@@ -77,9 +113,9 @@ public final class ModelCheck {
     }
 
     private void members() {
-        Set<String> sections = new HashSet<>();
+        Set<String> sections = new HashSet<>(unread.getOrDefault("sections", Set.of()));
         b.sections().forEach(s -> sections.add(s.id()));
-        Set<String> materials = new HashSet<>();
+        Set<String> materials = new HashSet<>(unread.getOrDefault("materials", Set.of()));
         b.materials().forEach(m -> materials.add(m.id()));
         Map<String, Joint> at = new HashMap<>();
         b.joints().forEach(j -> at.put(j.id(), j));
@@ -118,7 +154,10 @@ public final class ModelCheck {
             fail("member.duplicate", where, "The member joins the same joints as member " + other + ".",
                 "Delete one of the two.");
         }
-        if (length > 60_000) {
+        if (!(length <= NumberCheck.LENGTH)) {
+            fail("member.too-long", where, String.format(java.util.Locale.ROOT, "The member is %.3g m long; at most %.0f m are analysed.", length / 1000,
+                NumberCheck.LENGTH / 1000), "Check the coordinates and the length unit of the file.");
+        } else if (length > 60_000) {
             note("member.very-long", where, String.format(java.util.Locale.ROOT, "The member is %.1f m long.",
                 length / 1000), "Check the length unit of the file.");
         }
@@ -244,7 +283,7 @@ public final class ModelCheck {
     }
 
     private void loads() {
-        Set<String> panels = new HashSet<>();
+        Set<String> panels = new HashSet<>(unread.getOrDefault("panels", Set.of()));
         b.panels().forEach(p -> panels.add(p.id()));
         Set<String> loaded = new HashSet<>();
         Map<String, Member> byId = new HashMap<>();
@@ -326,7 +365,7 @@ public final class ModelCheck {
             c.terms().forEach(t -> known(cases, t.loadCase(), where, "load case"));
         }
         if (b.combinations().stream().noneMatch(c -> c.purpose() == Purpose.STRENGTH)) {
-            fail("combination.no-strength", "combinations", "No combination is meant for strength.",
+            fail(NO_STRENGTH, "combinations", "No combination is meant for strength: the model can be analysed, not designed.",
                 "Give at least one combination the purpose strength.");
         }
     }
@@ -353,10 +392,33 @@ public final class ModelCheck {
                     "Connect the part to the rest, support it, or delete it.");
             }
         }
+        lostLoads(used);
+        Set<String> moved = movedByFloors(used);
         for (Joint j : b.joints()) {
-            if (!used.contains(j.id())) {
+            if (!used.contains(j.id()) && !moved.contains(j.id())) {
                 note("joint.unused", "joint " + j.id(), "No member meets at the joint; it is left out of the analysis.",
                     "Delete it, or connect a member.");
+            }
+        }
+    }
+
+    /** Joints of rigid floors that move with members; one without members of its own moves with them. */
+    private Set<String> movedByFloors(Set<String> used) {
+        Set<String> out = new HashSet<>();
+        b.diaphragms().stream().filter(d -> d.rigid() && d.joints().stream().anyMatch(used::contains)).forEach(d -> out.addAll(d.joints()));
+        return out;
+    }
+
+    /** Loads on joints that hand them to nothing: no member meets there, and a rigid floor takes only what acts in its plane. */
+    private void lostLoads(Set<String> used) {
+        Set<String> moved = movedByFloors(used);
+        Set<String> told = new HashSet<>();
+        for (JointLoad l : b.jointLoads()) {
+            boolean inPlane = l.fz() == 0 && l.mx() == 0 && l.my() == 0;
+            boolean any = !inPlane || l.fx() != 0 || l.fy() != 0 || l.mz() != 0;
+            if (!used.contains(l.joint()) && any && !(inPlane && moved.contains(l.joint())) && !b.hasImportedForces() && told.add(l.joint())) {
+                fail("load.lost", "joint load on " + l.joint() + " in " + l.loadCase(), "No member meets at the joint: nothing takes up the load"
+                    + (moved.contains(l.joint()) ? " that acts across the rigid floor." : "."), "Move the load to a joint of the frame, or connect the joint.");
             }
         }
     }

@@ -11,7 +11,7 @@ import kolonne.core.code.StressBlock;
  * A reinforced section under axial force and biaxial bending, by strain compatibility with the code's stress block or curve.
  *
  * <p>Axes: x along the width, y along the depth, origin at the centroid. Compression positive; Mx is positive with
- * compression at +y, My with compression at +x. Symmetric about both axes (rectangle or circle, bars symmetric).
+ * compression at +y, My with compression at +x. A rectangle or a circle; bars anywhere whose centroid is the section's.
  */
 public final class ColumnSection {
     /** Strips of the parabola in a circle; the force differs from the exact one by under a thousandth. */
@@ -49,6 +49,25 @@ public final class ColumnSection {
         double ast = bars.stream().mapToDouble(PlacedBar::area).sum();
         axialCap = code.axialCap(fc, fy, shape.A(), ast, kolonne.core.explain.Trace.OFF);
         tension = code.reduction(1, fy / Steel.ES) * this.fy * ast;
+    }
+
+    /** Whether every bar has its mirror image about both axes. */
+    boolean symmetric() {
+        for (int i = 0; i < barArea.length; i++) {
+            if (!has(-barX[i], barY[i], barArea[i]) || !has(barX[i], -barY[i], barArea[i])) {
+                return false;
+            }
+        }
+        return true;
+    }
+
+    private boolean has(double x, double y, double area) {
+        for (int i = 0; i < barArea.length; i++) {
+            if (Math.hypot(barX[i] - x, barY[i] - y) < 1e-3 * width && Math.abs(barArea[i] - area) < 1e-6 * area) {
+                return true;
+            }
+        }
+        return false;
     }
 
     /**

@@ -1,17 +1,19 @@
 package kolonne.core.section;
 
 /**
- * The design strength surface N-Mx-My of a column section, over the first quadrant of moments (the section is symmetric
- * about both axes). Utilisation is measured along the ray from the origin through the demand: 1.00 on the surface,
+ * The design strength surface N-Mx-My of a column section: over the first quadrant of moments where the section is symmetric
+ * about both axes, over the whole turn where its bars are not (an odd number round a ring). Utilisation is measured along the ray from the origin through the demand: 1.00 on the surface,
  * continuous in the demand, and axial force and moments of one combination always stay together.
  */
 public final class InteractionSurface {
-    private static final int ANGLES = 17;
+    private static final int ANGLES_IN_QUADRANT = 16;
     private static final int DEPTHS = 48;
     private static final double MOMENT_ZERO = 1e-9;
 
     private final ColumnSection section;
     private final double scale;
+    private final boolean quadrant;
+    private final int angles;
     private volatile Mesh mesh;
 
     /** Points of the surface by angle and depth of the neutral axis; made when first needed, the same every time. */
@@ -21,18 +23,20 @@ public final class InteractionSurface {
     public InteractionSurface(ColumnSection section, double scale) {
         this.section = section;
         this.scale = scale;
+        this.quadrant = section.symmetric();
+        this.angles = (quadrant ? 1 : 4) * ANGLES_IN_QUADRANT + 1;
     }
 
     private Mesh mesh() {
         Mesh m = mesh;
         if (m == null) {
-            m = new Mesh(new double[ANGLES][DEPTHS], new double[ANGLES][DEPTHS], new double[ANGLES][DEPTHS]);
-            for (int i = 0; i < ANGLES; i++) {
+            m = new Mesh(new double[angles][DEPTHS], new double[angles][DEPTHS], new double[angles][DEPTHS]);
+            for (int i = 0; i < angles; i++) {
                 for (int j = 0; j < DEPTHS; j++) {
                     ColumnSection.Resultant r = section.at(theta(i), depth(i, j));
                     double bending = Math.hypot(r.Mx(), r.My()) / scale;
                     m.elevation[i][j] = Math.atan2(r.N(), bending);
-                    m.azimuth[i][j] = Math.atan2(Math.abs(r.Mx()), Math.abs(r.My()));
+                    m.azimuth[i][j] = quadrant ? Math.atan2(Math.abs(r.Mx()), Math.abs(r.My())) : theta(i) + turned(Math.atan2(r.Mx(), r.My()) - theta(i));
                     m.radius[i][j] = r.phi() * Math.hypot(r.N(), bending);
                 }
             }
@@ -46,7 +50,18 @@ public final class InteractionSurface {
     }
 
     private static double theta(int i) {
-        return Math.PI / 2 * i / (ANGLES - 1);
+        return Math.PI / 2 * i / ANGLES_IN_QUADRANT;
+    }
+
+    /** An angle brought to within half a turn of zero. */
+    private static double turned(double a) {
+        return a - 2 * Math.PI * Math.rint(a / (2 * Math.PI));
+    }
+
+    /** Direction of a demand's moments: in the first quadrant, or from 0 to a whole turn. */
+    private double azimuth(double mx, double my) {
+        double a = quadrant ? Math.atan2(Math.abs(mx), Math.abs(my)) : Math.atan2(mx, my);
+        return a < 0 ? a + 2 * Math.PI : a;
     }
 
     /** Neutral-axis depths from 1/50 of the section to thirty times it, closer together where the section cracks. */
@@ -68,18 +83,18 @@ public final class InteractionSurface {
             return capped;
         }
         double e = Math.atan2(n, m);
-        double a = Math.atan2(Math.abs(mx), Math.abs(my));
+        double a = azimuth(mx, my);
         Mesh k = mesh();
         double lowA = 0;
         double lowR = 0;
-        for (int i = 0; i < ANGLES; i++) {
+        for (int i = 0; i < angles; i++) {
             int j = bracket(k.elevation[i], e);
             double e1 = k.elevation[i][j];
             double e2 = k.elevation[i][j + 1];
             double t = Math.max(0, Math.min(1, (e - e1) / (e2 - e1)));
             double ai = k.azimuth[i][j] + t * (k.azimuth[i][j + 1] - k.azimuth[i][j]);
             double ri = chord(k.radius[i][j], k.radius[i][j + 1], e1, e2, e1 + t * (e2 - e1));
-            if (ai >= a - 1e-12 || i == ANGLES - 1) {
+            if (ai >= a - 1e-12 || i == angles - 1) {
                 double r = i == 0 || ai <= lowA ? ri : chord(lowR, ri, lowA, ai, Math.max(lowA, Math.min(ai, a)));
                 return Math.max(size / r, n > 0 ? capped : 0);
             }
@@ -130,13 +145,13 @@ public final class InteractionSurface {
             return new Hit(u, 0, Double.POSITIVE_INFINITY, section.at(0, 1e6), n > 0);
         }
         double e = Math.atan2(n, m / scale);
-        double a = Math.atan2(Math.abs(mx), Math.abs(my));
+        double a = azimuth(mx, my);
         double theta = a;
-        if (a > 1e-9 && a < Math.PI / 2 - 1e-9) {
+        if (!quadrant || a > 1e-9 && a < Math.PI / 2 - 1e-9) {
             theta = Root.find(q -> {
                 ColumnSection.Resultant r = section.at(q, depthFor(q, e));
-                return Math.atan2(r.Mx(), r.My()) - a;
-            }, 0, Math.PI / 2, 1e-8);
+                return turned(Math.atan2(r.Mx(), r.My()) - a);
+            }, quadrant ? 0 : a - Math.PI / 2, quadrant ? Math.PI / 2 : a + Math.PI / 2, 1e-8);
         }
         double c = depthFor(theta, e);
         ColumnSection.Resultant r = section.at(theta, c);

@@ -53,8 +53,8 @@ class EnDesignTest {
             words(BeamCheck.explain(b.line(), b.cage(), d.beamContext(), station));
         }
         for (ColumnDesign c : d.columns()) {
-            for (LiftDemands.Place p : LiftDemands.Place.values()) {
-                words(ColumnCheck.explain(c.lifts().get(0).lift(), c.lifts().get(0).cage(), d.columnContext(), 0, p));
+            for (int demand = 0; demand < 8; demand++) {
+                words(ColumnCheck.explain(c.lifts().get(0).lift(), c.lifts().get(0).cage(), d.columnContext(), 0, demand));
             }
         }
     }
@@ -78,8 +78,8 @@ class EnDesignTest {
     @Test
     void columnsCarryTheirImperfectionsAboutBothAxes() {
         ColumnDesign c = d.columns().get(0);
-        List<LiftDemands.Demand> all = LiftDemands.of(c.lifts().get(0).lift(), d.columnContext());
-        assertEquals(6 * d.columnContext().strength().count(), all.size());
+        List<LiftDemands.Demand> all = LiftDemands.of(c.lifts().get(0).lift(), c.lifts().get(0).cage(), d.columnContext());
+        assertTrue(all.size() >= 6 * d.columnContext().strength().count(), all.size() + " demands");
         for (LiftDemands.Demand q : all) {
             double least = q.p() * 20;
             assertTrue(q.p() <= 0 || Math.abs(q.mx()) >= least - 1 || Math.abs(q.my()) >= least - 1, q.toString());

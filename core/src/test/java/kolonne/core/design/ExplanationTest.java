@@ -57,7 +57,7 @@ class ExplanationTest {
         for (ColumnDesign c : D.columns()) {
             for (ColumnDesign.LiftDesign l : c.lifts()) {
                 List<Step> steps = ColumnCheck.explain(l.lift(), l.cage(), D.columnContext(), l.governing().combination(),
-                    l.governing().place());
+                    l.governing().number());
                 for (CheckResult r : l.checks()) {
                     boolean elsewhere = List.of("axial-limit", "second-order").contains(r.kind());
                     assertTrue(elsewhere || says(steps, r.utilisation()), c.stack().mark() + " " + r);

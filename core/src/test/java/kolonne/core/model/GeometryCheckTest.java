@@ -59,10 +59,12 @@ class GeometryCheckTest {
 
     @Test
     void millimetresTakenForMetresAreSuspected() {
-        ModelBuilder b = new ModelBuilder().joint("A", 0, 0, 0).joint("B", 6_000_000, 0, 0).beam("m", "A", "B").fixed("A").fixed("B")
-            .spread("m", 0, 6_000_000, 1, 1);
+        ModelBuilder b = new ModelBuilder().joint("A", 0, 0, 0).joint("B", 600_000, 0, 0).joint("C", 1_200_000, 0, 0).beam("m", "A", "B").beam("n", "B", "C").fixed("A")
+            .fixed("B").spread("m", 0, 600_000, 1, 1);
         List<String> codes = ModelCheck.run(b.building()).stream().map(Finding::code).toList();
         assertTrue(codes.contains("model.size") && codes.contains("member.very-long"), codes.toString());
+        ModelBuilder worse = new ModelBuilder().joint("A", 0, 0, 0).joint("B", 6_000_000, 0, 0).beam("m", "A", "B").fixed("A").fixed("B");
+        assertEquals(List.of("member.too-long", "case.empty"), ModelCheck.run(worse.building()).stream().map(Finding::code).toList());
     }
 
     @Test

@@ -67,6 +67,98 @@ class ModelCheckTest {
             fault("load.place", b -> b.point("m", Double.NaN, 1)), fault("load.place", b -> b.spread("m", -100, 3000, 1, 1)));
     }
 
+    /** What would count twice or vanish, and numbers beyond anything that is built. */
+    static Stream<Arguments> twiceLostOrBeyond() {
+        return Stream.of(
+            fault("panel.overlap", b -> twoPanels(b, 0)), fault("panel.overlap", b -> twoPanels(b, 2000)), fault("panel.overlap", b -> twoPanels(b, 5900)),
+            fault("panel.hole-overlap", b -> b.panels.add(new SlabPanel("V", corners(b, "v", 20_000, 6000), 150, 0, false, 0, List.of(
+                square(21_000, 1000, 1000), square(21_500, 1500, 1000))))),
+            fault("member.overlap", b -> b.beam("x", "A", "C2")), fault("member.overlap", b -> b.joint("M", 2000, 0, 0).beam("x", "A", "M")),
+            fault("diaphragm.levels", b -> {
+                b.joint("U", 0, 0, 3500).column("u", "A", "U");
+                b.diaphragms.add(new Diaphragm("D", List.of("A", "B", "U")));
+            }),
+            fault("load.lost", b -> b.joint("lonely", 1, 2, 3).push("lonely", 0, 0, -1000)),
+            fault("load.lost", b -> {
+                b.joint("mass", 2500, 0, 0).push("mass", 1000, 0, -1);
+                b.diaphragms.add(new Diaphragm("D", List.of("B", "C2", "mass")));
+            }),
+            fault("model.extent", b -> b.joint("far", 5000, 3e7, 0)), fault("member.too-long", b -> b.joint("far", 5000, 2e6, 0).beam("x", "B", "far")),
+            fault("value.bounds", b -> b.joint("far", 1e300, 0, 0)), fault("value.bounds", b -> b.joint("nan", 0, Double.NaN, 0)),
+            fault("value.bounds", b -> b.point("m", 2500, 1e308)), fault("value.bounds", b -> b.spread("m", 0, 5000, Double.POSITIVE_INFINITY, 0)),
+            fault("value.bounds", b -> b.couple("m", 100, Double.NaN)), fault("value.bounds", b -> b.push("B", 0, 1e13, 0)),
+            fault("value.bounds", b -> b.jointLoads.add(new JointLoad("P", "B", 0, 0, 0, 1e17, 0, 0))),
+            fault("value.bounds", b -> b.areaLoads.add(new AreaLoad("P", "Q", Double.NaN))),
+            fault("value.bounds", b -> b.combine("K9", java.util.Map.of("P", 1e9))), fault("value.bounds", b -> b.cases.add(new LoadCase("D", "dead", CaseKind.DEAD, -1e4))),
+            fault("value.bounds", b -> b.springs.add(new Spring("B", 1e13, 0, 0, 0, 0, 0))), fault("value.bounds", b -> b.springs.add(new Spring("B", 0, 0, 0, 0, 0, 1e19))),
+            fault("value.bounds", b -> b.settlements.add(new Settlement("P", "A", 0, 0, 1e5, 0, 0, 0))),
+            fault("value.bounds", b -> b.settlements.add(new Settlement("P", "A", 0, 0, 0, 0, 2, 0))),
+            fault("value.bounds", b -> b.members.set(0, member("m", "A", "B", new StiffnessFactors(1, 1e12, 1, 1)))),
+            fault("value.bounds", b -> b.members.set(0, member("m", "A", "B", new StiffnessFactors(1e-9, 1, 1, 1)))),
+            fault("value.bounds", b -> b.stationForces.add(new StationForces("m", "P", 0, 0, 0, 0, 0, 1e300, 0))),
+            fault("value.bounds", b -> b.storeys.add(new Storey("Z", "Z", Double.NEGATIVE_INFINITY))),
+            fault("value.bounds", b -> b.panels.add(new SlabPanel("V", List.of("A", "B", "C2"), 1e300, 0, false, 0))));
+    }
+
+    private static List<Point> square(double x, double y, double size) {
+        return List.of(new Point(x, y), new Point(x + size, y), new Point(x + size, y + size), new Point(x, y + size));
+    }
+
+    /** Four joints of a bay of 6 by 5 m with beams around it, {@code x0} along X and {@code y0} along Y. */
+    private static List<String> corners(ModelBuilder b, String name, double x0, double y0) {
+        double[][] at = {{0, 0}, {6000, 0}, {6000, 5000}, {0, 5000}};
+        for (int i = 0; i < 4; i++) {
+            b.joint(name + i, x0 + at[i][0], y0 + at[i][1], 0).fixed(name + i);
+        }
+        for (int i = 0; i < 4; i++) {
+            b.beam(name + "e" + i, name + i, name + (i + 1) % 4);
+        }
+        return List.of(name + 0, name + 1, name + 2, name + 3);
+    }
+
+    private static void twoPanels(ModelBuilder b, double shift) {
+        List<String> first = corners(b, "v", 20_000, 6000);
+        b.panels.add(new SlabPanel("V", first, 150, 0, false, 0));
+        b.panels.add(new SlabPanel("W", shift == 0 ? first : corners(b, "w", 20_000 + shift, 6000 + shift / 10), 150, 0, false, 0));
+    }
+
+    @ParameterizedTest(name = "{0}")
+    @MethodSource("twiceLostOrBeyond")
+    void namesWhatCountsTwiceIsLostOrIsBeyondBounds(String code, Consumer<ModelBuilder> change) {
+        namesTheFault(code, change);
+        ModelBuilder b = sound();
+        change.accept(b);
+        Finding f = ModelCheck.run(b.building()).stream().filter(x -> x.code().equals(code)).findFirst().orElseThrow();
+        assertEquals(kolonne.core.finding.Severity.FAILS, f.severity());
+        assertTrue(!f.what().contains("NaN") && !f.what().contains("Infinity"), f.what());
+    }
+
+    /** Neighbours that share a side, panels one over the other on two floors, and two beams that meet at a joint overlap nothing. */
+    @Test
+    void whatOnlyTouchesIsSound() {
+        ModelBuilder b = sound();
+        List<String> v = corners(b, "v", 20_000, 6000);
+        b.panels.add(new SlabPanel("V", v, 150, 0, false, 0, List.of(square(21_000, 7000, 1000), square(22_000, 7000, 1000))));
+        b.joint("n1", 32_000, 6000, 0).joint("n2", 32_000, 11_000, 0).beam("p", "v1", "n1").beam("q", "n1", "n2").beam("r", "n2", "v2");
+        b.panels.add(new SlabPanel("W", List.of("v1", "n1", "n2", "v2"), 150, 0, false, 0));
+        for (int i = 0; i < 4; i++) {
+            Joint low = b.joints.get(3 + i);
+            b.joint("u" + i, low.x(), low.y(), 3000).column("c" + i, "v" + i, "u" + i);
+        }
+        b.panels.add(new SlabPanel("U", List.of("u0", "u1", "u2", "u3"), 150, 0, false, 0));
+        assertEquals(List.of(), ModelCheck.run(b.building()).stream().filter(f -> f.severity() == kolonne.core.finding.Severity.FAILS).toList());
+    }
+
+    /** References to what could not be read are no faults of their own. */
+    @Test
+    void oneUnreadableEntrySetsOffNoTrail() {
+        ModelBuilder b = sound();
+        b.sections.clear();
+        b.section("other", 300, 600);
+        assertEquals(2, ModelCheck.run(b.building()).stream().filter(f -> f.code().equals("reference.missing")).count());
+        assertEquals(List.of(), ModelCheck.run(b.building(), java.util.Map.of("sections", java.util.Set.of("S"))));
+    }
+
     private static Member member(String id, String a, String b, StiffnessFactors f) {
         return new Member(id, Role.BEAM, a, b, "S", "C", 0, Release.NONE, Release.NONE, 0, 0, f);
     }

@@ -44,6 +44,9 @@ final class ModelAssembler {
     /** Reinforced concrete where a file gives no unit weight [N/mm3]. */
     private static final double WEIGHT = 25e-6;
 
+    /** Stiffest connection that is read; above it, it is rigid [kN/m, kNm/rad or kip/ft, kip ft/rad]. */
+    private static final double STIFFEST = 1e12;
+
     private static final List<String> FACTORS = List.of("factorArea", "factorShearY", "factorShearZ", "factorIy", "factorIz",
         "factorTorsion");
 
@@ -64,6 +67,8 @@ final class ModelAssembler {
     private final List<Finding> findings;
     /** Lengths of members by id [mm], where a load may run to the end. */
     private final Map<String, Double> lengths = new HashMap<>();
+    /** By table, ids of rows that were left out. */
+    private final Map<String, Set<String>> unread = new HashMap<>();
 
     ModelAssembler(Map<String, List<Row>> tables, ModelUnits units, List<Finding> findings) {
         this.tables = tables;
@@ -155,9 +160,16 @@ final class ModelAssembler {
             T t = make.apply(r);
             if (r.sound()) {
                 out.add(t);
+            } else if (row.text("id") != null) {
+                unread.computeIfAbsent(table, k -> new HashSet<>()).add(row.text("id"));
             }
         }
         return out;
+    }
+
+    /** By table, ids of rows that could not be read; they are told already. */
+    Map<String, Set<String>> unread() {
+        return unread;
     }
 
     private void unknownFields() {
@@ -230,9 +242,9 @@ final class ModelAssembler {
             String[] parts = word.split("=", 2);
             int i = ACTIONS.indexOf(parts[0].strip());
             Double v = parts.length == 1 ? Double.valueOf(0) : number(parts[1]);
-            if (i < 0 || v == null || !(v >= 0)) {
+            if (i < 0 || v == null || !(v >= 0 && v <= STIFFEST)) {
                 r.fail("field.word", name, "The field " + name + " has the word " + word + ".", "Use " + String.join(", ", ACTIONS)
-                    + ", with =stiffness for a connection that gives way.");
+                    + ", with =stiffness (at most 1e12) for a connection that gives way.");
             } else {
                 k[i] = v * (i < 3 ? u.force() / u.length() : u.moment());
             }

@@ -46,6 +46,11 @@ public final class ModelReader {
             findings = List.copyOf(findings);
         }
 
+        /** Whether the model can be analysed; without combinations for strength it cannot be designed. */
+        public boolean analysable() {
+            return building != null && ModelCheck.analysable(findings);
+        }
+
         /** Whether the model can be analysed and designed. */
         public boolean sound() {
             return building != null && findings.stream().noneMatch(f -> f.severity() == Severity.FAILS);
@@ -257,20 +262,26 @@ public final class ModelReader {
         return String.valueOf(e.getMessage()).lines().findFirst().orElse("");
     }
 
+    /** As many as a person reads; those that fail come first where there are more. */
+    private static List<Finding> shown(List<Finding> all) {
+        if (all.size() <= MOST_FINDINGS) {
+            return all;
+        }
+        List<Finding> out = new ArrayList<>(Stream.concat(all.stream().filter(f -> f.severity() == Severity.FAILS),
+            all.stream().filter(f -> f.severity() != Severity.FAILS)).limit(MOST_FINDINGS).toList());
+        out.add(Finding.note("file.more", "file", (all.size() - MOST_FINDINGS) + " more findings are not shown.", "Mend these first."));
+        return out;
+    }
+
     private Read assemble(String name, String unitName, Map<String, List<Row>> tables) {
         ModelUnits units = ModelUnits.of(unitName);
         if (units == null) {
             return stop(Finding.fails("file.units", "file.units", "The units are \"" + unitName + "\".",
                 "Write SI (m, mm, kN, MPa) or US (ft, in, kip, ksi)."));
         }
-        Building b = new ModelAssembler(tables, units, findings).assemble(name);
-        findings.addAll(ModelCheck.run(b));
-        List<Finding> shown = findings.size() <= MOST_FINDINGS ? findings : new ArrayList<>(
-            findings.subList(0, MOST_FINDINGS));
-        if (shown != findings) {
-            shown.add(Finding.fails("file.more", "file", (findings.size() - MOST_FINDINGS) + " more findings are not shown.",
-                "Mend these first."));
-        }
-        return new Read(b, shown);
+        ModelAssembler assembler = new ModelAssembler(tables, units, findings);
+        Building b = assembler.assemble(name);
+        findings.addAll(ModelCheck.run(b, assembler.unread()));
+        return new Read(b, shown(findings));
     }
 }

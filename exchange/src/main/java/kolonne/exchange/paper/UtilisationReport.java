@@ -144,7 +144,7 @@ public final class UtilisationReport {
             checks(l.checks());
             LiftDemands.Demand g = l.governing();
             if (g != null) {
-                steps(ColumnCheck.explain(l.lift(), l.cage(), d.columnContext(), g.combination(), g.place()));
+                steps(ColumnCheck.explain(l.lift(), l.cage(), d.columnContext(), g.combination(), g.number()));
             }
         }
     }

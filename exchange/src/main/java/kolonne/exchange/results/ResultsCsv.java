@@ -133,9 +133,10 @@ public final class ResultsCsv {
         }
     }
 
+    /** Eight digits of any size; a rotation of 1e-10 is not zero. What has no bound is {@code inf}, what has no value is empty. */
     private static String number(double v) {
-        if (Math.abs(v) < 1e-9) {
-            return "0";
+        if (v == 0 || !Double.isFinite(v)) {
+            return v == 0 ? "0" : Double.isNaN(v) ? "" : v > 0 ? "inf" : "-inf";
         }
         return Double.toString(new java.math.BigDecimal(v).round(new java.math.MathContext(8)).doubleValue());
     }

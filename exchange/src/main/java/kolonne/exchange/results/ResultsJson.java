@@ -300,10 +300,12 @@ public final class ResultsJson {
         checks(l.checks());
         findings(l.findings());
         g.writeArrayFieldStart("demands");
-        for (LiftDemands.Demand q : LiftDemands.of(lift, d.columnContext())) {
+        for (LiftDemands.Demand q : LiftDemands.of(lift, l.cage(), d.columnContext())) {
             g.writeStartObject();
             g.writeStringField("combination", d.columnContext().strength().combination(q.combination()).id());
             g.writeStringField("place", q.place().name().toLowerCase(java.util.Locale.ROOT));
+            number("partOfHeight", q.part());
+            g.writeBooleanField("slender", q.magnified());
             number("pKn", q.p() / 1e3);
             number("mxKnm", q.mx() / 1e6);
             number("myKnm", q.my() / 1e6);

@@ -91,7 +91,7 @@ final class Members {
     record MemberDto(String mark, String role, @MayBeNull BeamDto beam, @MayBeNull ColumnDto column,
                      @MayBeNull String previous, @MayBeNull String next, int failingRank, int failingCount) {}
 
-    record DemandDto(String combination, int combinationNumber, String place, double p, double mx, double my,
+    record DemandDto(String combination, int combinationNumber, int number, String place, double p, double mx, double my,
                      double factor, double utilisation) {}
 
     record CurvePoint(double m, double n) {}
@@ -233,7 +233,7 @@ final class Members {
         ColumnDesign.LiftDesign l = liftOf(c, number);
         List<DemandDto> demands = ColumnCheck.solve(l.lift(), l.cage(), d.columnContext()).stream().map(s -> {
             LiftDemands.Demand q = s.demand();
-            return new DemandDto(name(d, q.combination()), q.combination(), ColumnCheck.words(q.place()), q.p() / 1e3,
+            return new DemandDto(name(d, q.combination()), q.combination(), q.number(), ColumnCheck.words(q), q.p() / 1e3,
                 q.mx() / 1e6, q.my() / 1e6, q.factor(), s.utilisation());
         }).toList();
         if (demands.isEmpty()) {
@@ -257,18 +257,12 @@ final class Members {
         return new InteractionDto(Math.toDegrees(angle), design, nominal, demands);
     }
 
-    static Answers.Calculation columnCalculation(BuildingDesign d, ColumnDesign c, int lift, int combination, String place) {
+    static Answers.Calculation columnCalculation(BuildingDesign d, ColumnDesign c, int lift, int combination, int demand) {
         ColumnDesign.LiftDesign l = liftOf(c, lift);
         if (combination < 0 || combination >= d.columnContext().strength().count()) {
             throw new NoSuchElementException("There is no such combination.");
         }
-        LiftDemands.Place p;
-        try {
-            p = LiftDemands.Place.valueOf(place.toUpperCase(java.util.Locale.ROOT));
-        } catch (IllegalArgumentException e) {
-            throw new NoSuchElementException("The place is foot, middle or head, not “" + place + "”.");
-        }
         return new Answers.Calculation("Lift to " + l.lift().storey(), Answers.StepDto.of(
-            ColumnCheck.explain(l.lift(), l.cage(), d.columnContext(), combination, p), d.basis().usUnits()));
+            ColumnCheck.explain(l.lift(), l.cage(), d.columnContext(), combination, demand), d.basis().usUnits()));
     }
 }

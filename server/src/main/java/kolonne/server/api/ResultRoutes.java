@@ -46,7 +46,7 @@ final class ResultRoutes {
                 this::member),
             Route.get("/api/projects/{id}/members/{mark}/calculation",
                 "Step-by-step calculation: of a station of a line, or of a lift, combination and place",
-                Answers.Calculation.class, this::calculation, "station", "lift", "combination", "place"),
+                Answers.Calculation.class, this::calculation, "station", "lift", "combination", "demand"),
             Route.get("/api/projects/{id}/members/{mark}/interaction", "Strength curve and demands of a lift",
                 Members.InteractionDto.class, this::interaction, "lift"),
             Route.get("/api/projects/{id}/schedules/{kind}", "A page of the beams, columns, bars or totals schedule",
@@ -254,9 +254,8 @@ final class ResultRoutes {
         if (b != null) {
             c.json(Members.beamCalculation(d, b, number(c, "station", 0, 0, 1_000_000)));
         } else {
-            String place = c.queryParam("place");
             c.json(Members.columnCalculation(d, column(d, mark), number(c, "lift", 0, 0, 1000),
-                number(c, "combination", 0, 0, 1_000_000), place == null ? "foot" : place));
+                number(c, "combination", 0, 0, 1_000_000), number(c, "demand", 0, 0, 1000)));
         }
     }
 

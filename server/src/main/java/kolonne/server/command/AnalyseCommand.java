@@ -2,7 +2,6 @@ package kolonne.server.command;
 
 import java.io.IOException;
 import java.io.PrintWriter;
-import java.io.Writer;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Locale;
@@ -25,20 +24,16 @@ public final class AnalyseCommand implements Callable<Integer> {
     @CommandLine.Spec
     private CommandLine.Model.CommandSpec spec;
 
-    private interface Writing {
-        void to(Writer w) throws IOException;
-    }
-
     @Override
     public Integer call() throws IOException {
         PrintWriter err = spec.commandLine().getErr();
         try {
-            Building b = Input.model(model, err);
+            Building b = Input.frame(model, err);
             Analysis a = Input.analysis(b, err);
             Files.createDirectories(out);
-            write("displacements.csv", w -> ResultsCsv.displacements(a, w));
-            write("reactions.csv", w -> ResultsCsv.reactions(a, w));
-            write("station-forces.csv", w -> ResultsCsv.stationForces(a, w));
+            WholeFile.text(out.resolve("displacements.csv"), w -> ResultsCsv.displacements(a, w));
+            WholeFile.text(out.resolve("reactions.csv"), w -> ResultsCsv.reactions(a, w));
+            WholeFile.text(out.resolve("station-forces.csv"), w -> ResultsCsv.stationForces(a, w));
             double worst = 0;
             for (int c = 0; c < b.loadCases().size(); c++) {
                 worst = Math.max(worst, a.residual(c));
@@ -50,12 +45,6 @@ public final class AnalyseCommand implements Callable<Integer> {
             return Input.SATISFIED;
         } catch (Input.Bad e) {
             return Input.BAD_INPUT;
-        }
-    }
-
-    private void write(String name, Writing writing) throws IOException {
-        try (Writer w = Files.newBufferedWriter(out.resolve(name))) {
-            writing.to(w);
         }
     }
 }

@@ -19,7 +19,7 @@ public final class CheckCommand implements Callable<Integer> {
     @Override
     public Integer call() throws IOException {
         try {
-            Building b = Input.model(model, spec.commandLine().getErr());
+            Building b = Input.frame(model, spec.commandLine().getErr());
             Input.analysis(b, spec.commandLine().getErr());
             spec.commandLine().getOut().println("The model is sound: " + b.members().size() + " members, "
                 + b.joints().size() + " joints.");

@@ -1,7 +1,6 @@
 package kolonne.server.command;
 
 import java.io.IOException;
-import java.io.OutputStream;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -29,7 +28,7 @@ public final class ConvertCommand implements Callable<Integer> {
     @Override
     public Integer call() throws IOException {
         try {
-            write(Input.model(model, spec.commandLine().getErr()), out);
+            write(Input.frame(model, spec.commandLine().getErr()), out);
             return Input.SATISFIED;
         } catch (Input.Bad e) {
             return Input.BAD_INPUT;
@@ -39,20 +38,20 @@ public final class ConvertCommand implements Callable<Integer> {
     static void write(Building b, Path out) throws IOException {
         String name = out.getFileName().toString();
         if (name.endsWith(".json")) {
-            try (OutputStream o = Files.newOutputStream(out)) {
-                ModelWriter.json(b, o);
-            }
+            WholeFile.bytes(out, o -> ModelWriter.json(b, o));
         } else if (name.endsWith(".zip")) {
-            try (ZipOutputStream z = new ZipOutputStream(Files.newOutputStream(out), StandardCharsets.UTF_8)) {
+            WholeFile.bytes(out, o -> {
+                ZipOutputStream z = new ZipOutputStream(o, StandardCharsets.UTF_8);
                 for (Map.Entry<String, String> f : ModelWriter.csv(b).entrySet()) {
                     z.putNextEntry(new ZipEntry(f.getKey()));
                     z.write(f.getValue().getBytes(StandardCharsets.UTF_8));
                 }
-            }
+                z.finish();
+            });
         } else {
             Files.createDirectories(out);
             for (Map.Entry<String, String> f : ModelWriter.csv(b).entrySet()) {
-                Files.writeString(out.resolve(f.getKey()), f.getValue());
+                WholeFile.text(out.resolve(f.getKey()), w -> w.write(f.getValue()));
             }
         }
     }

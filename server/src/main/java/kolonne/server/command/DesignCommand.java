@@ -1,10 +1,7 @@
 package kolonne.server.command;
 
-import java.io.BufferedOutputStream;
 import java.io.IOException;
-import java.io.OutputStream;
 import java.io.PrintWriter;
-import java.io.Writer;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
@@ -42,10 +39,6 @@ public final class DesignCommand implements Callable<Integer> {
     @CommandLine.Spec
     private CommandLine.Model.CommandSpec spec;
 
-    private interface Writing {
-        void to(OutputStream o) throws IOException;
-    }
-
     @Override
     public Integer call() throws IOException {
         PrintWriter err = spec.commandLine().getErr();
@@ -60,24 +53,16 @@ public final class DesignCommand implements Callable<Integer> {
         }
         Input.print(d.findings(), err);
         Files.createDirectories(out);
-        write("results.json", o -> ResultsJson.write(d, o));
-        write("report.pdf", o -> UtilisationReport.write(d, sheets, o));
-        write("schedules.pdf", o -> SchedulePdf.write(d, o));
-        write("schedules.xlsx", o -> ScheduleWorkbook.write(d, o));
-        try (Writer w = Files.newBufferedWriter(out.resolve("checks.csv"))) {
-            ResultsCsv.checks(d, w);
-        }
+        WholeFile.bytes(out.resolve("results.json"), o -> ResultsJson.write(d, o));
+        WholeFile.bytes(out.resolve("report.pdf"), o -> UtilisationReport.write(d, sheets, o));
+        WholeFile.bytes(out.resolve("schedules.pdf"), o -> SchedulePdf.write(d, o));
+        WholeFile.bytes(out.resolve("schedules.xlsx"), o -> ScheduleWorkbook.write(d, o));
+        WholeFile.text(out.resolve("checks.csv"), w -> ResultsCsv.checks(d, w));
         BuildingDesign.State s = d.state();
         spec.commandLine().getOut().println(String.format(Locale.ROOT,
             "%d lines and stacks: %d satisfied, %d overstressed, %d failing; %s. Files in %s", s.members(),
             s.satisfied(), s.overstressed(), s.failing(), d.quantities().words(d.basis().usUnits()), out));
         spec.commandLine().getOut().flush();
         return s.satisfied() == s.members() ? Input.SATISFIED : Input.FAILS;
-    }
-
-    private void write(String name, Writing writing) throws IOException {
-        try (OutputStream o = new BufferedOutputStream(Files.newOutputStream(out.resolve(name)))) {
-            writing.to(o);
-        }
     }
 }

@@ -5,6 +5,7 @@ import java.io.PrintWriter;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
+import java.util.function.Predicate;
 import kolonne.core.analysis.Analysis;
 import kolonne.core.analysis.AnalysisFailed;
 import kolonne.core.analysis.FrameAnalysis;
@@ -27,14 +28,24 @@ final class Input {
     /** The input cannot be used; the findings are printed already. */
     static final class Bad extends Exception {}
 
+    /** A model to design. */
     static Building model(Path path, PrintWriter err) throws IOException, Bad {
+        return model(path, err, ModelReader.Read::sound);
+    }
+
+    /** A model to analyse or to convert; it may lack combinations for strength. */
+    static Building frame(Path path, PrintWriter err) throws IOException, Bad {
+        return model(path, err, ModelReader.Read::analysable);
+    }
+
+    private static Building model(Path path, PrintWriter err, Predicate<ModelReader.Read> serves) throws IOException, Bad {
         if (!Files.exists(path)) {
             err.println("There is no file " + path + ".");
             throw new Bad();
         }
         ModelReader.Read read = ModelReader.read(path);
         print(read.findings(), err);
-        if (!read.sound()) {
+        if (!serves.test(read)) {
             throw new Bad();
         }
         return read.building();

@@ -41,7 +41,7 @@ public final class SectionCommand implements Callable<Integer> {
         }
         ArrayNode answers = SectionFile.answers(read.ready(), calculations);
         if (out != null) {
-            Files.writeString(out, answers.toPrettyString() + "\n");
+            WholeFile.text(out, w -> w.write(answers.toPrettyString() + "\n"));
         } else {
             spec.commandLine().getOut().println(answers.toPrettyString());
             spec.commandLine().getOut().flush();

@@ -130,7 +130,7 @@ class ApiTest {
             String mark = designed("/api/projects/p1/results?q=" + role).get("rows").get(0).get("mark").asText();
             JsonNode m = designed("/api/projects/p1/members/" + mark);
             assertEquals(role, m.get("role").asText());
-            JsonNode c = designed("/api/projects/p1/members/" + mark + "/calculation?station=0&lift=0&combination=0&place=middle");
+            JsonNode c = designed("/api/projects/p1/members/" + mark + "/calculation?station=0&lift=0&combination=0&demand=1");
             assertTrue(c.get("steps").size() > 5);
         }
         problem(call("GET", "/api/projects/p1/members/none", null), 404);

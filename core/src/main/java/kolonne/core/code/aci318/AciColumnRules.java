@@ -55,6 +55,12 @@ final class AciColumnRules implements ColumnRules {
         return "10.6.2.2";
     }
 
+    /** Av of a circular tie is twice its bar (22.5.8.5.6). */
+    @Override
+    public double roundTiePart() {
+        return 1;
+    }
+
     @Override
     public double shearBothWays() {
         return 1.5;

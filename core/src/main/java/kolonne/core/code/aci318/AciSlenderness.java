@@ -19,7 +19,8 @@ final class AciSlenderness implements Slenderness {
     @Override
     public Magnified braced(Lift l, Trace t) {
         double slenderness = l.k() * l.lu() / l.r();
-        double ratio = l.m2() > 0 ? l.m1() / l.m2() : -1;
+        // loads between the ends bend the column like equal end moments in single curvature
+        double ratio = l.m2() > 0 && !l.transverse() ? l.m1() / l.m2() : -1;
         double limit = Math.min(40, 34 + 12 * ratio);
         if (t.on()) {
             t.step("k lu / r", "k lu / r", "{0} × {1} / {2}", slenderness, Quantity.NUMBER, "6.2.5.1",
@@ -90,6 +91,11 @@ final class AciSlenderness implements Slenderness {
     @Override
     public String swayClause() {
         return "6.6.4.6.2";
+    }
+
+    @Override
+    public String swayBeamClause() {
+        return "6.6.4.6.3";
     }
 
     @Override

@@ -30,11 +30,12 @@ final class EnSlenderness implements Slenderness {
         if (n <= 0) {
             return new Magnified(l.m2(), 1, false);
         }
-        double creep = p.get("creep") * l.sustained();
-        // m1 is negative in single curvature here, rm = M01 / M02 positive there; a load between the ends takes rm = 1
-        double rm = l.transverse() || l.m2() <= 0 ? 1 : -l.m1() / l.m2();
+        double creep = p.get("creep") * l.sustainedMoment();
+        // m1 is negative in single curvature here, rm = M01 / M02 positive there; loads between the ends and sidesway take rm = 1
+        double rm = l.transverse() || l.sways() || l.m2() <= 0 ? 1 : -l.m1() / l.m2();
         double limit = p.get("slenderness") / (1 + 0.2 * creep) * B * (1.7 - rm) / Math.sqrt(n);
         if (t.on()) {
+            t.step("φef", "φ(∞,t0) M0Eqp / M0Ed", "{0} × {1}", creep, Quantity.NUMBER, "5.8.4(2)", in(p.get("creep"), Quantity.NUMBER), in(l.sustainedMoment(), Quantity.NUMBER));
             t.step("λ", "l0 / i", "{0} / {1}", lambda, Quantity.NUMBER, "5.8.3.2(1)", in(l0, Quantity.LENGTH), in(l.r(), Quantity.LENGTH));
             t.step("λlim", "20 A B C / √n", "φef = {0}, rm = {1}, n = {2}", limit, Quantity.NUMBER, "5.8.3.1(1)", in(creep, Quantity.NUMBER), in(rm, Quantity.NUMBER),
                 in(n, Quantity.NUMBER));
@@ -52,6 +53,7 @@ final class EnSlenderness implements Slenderness {
         double m0e = l.transverse() ? l.m2() : Math.max(0.6 * l.m2() - 0.4 * l.m1(), 0.4 * l.m2());
         double m = Math.max(l.m2(), m0e + l.pu() * e2);
         if (t.on()) {
+            t.step("d", "h/2 + is", "", l.d(), Quantity.LENGTH, "5.8.8.3(2)");
             t.step("1/r", "Kr Kφ εyd / (0.45 d)", "1.0 × {0} × {1} / (0.45 × {2})", curvature * 1000, Quantity.NUMBER, "5.8.8.3(1), per m", in(factor, Quantity.NUMBER),
                 in(yield, Quantity.STRAIN), in(l.d(), Quantity.LENGTH));
             t.step("e2", "(1/r) l0² / 10", "l0 = {0}", e2, Quantity.LENGTH, "5.8.8.2(3)", in(l0, Quantity.LENGTH));
@@ -91,6 +93,11 @@ final class EnSlenderness implements Slenderness {
 
     @Override
     public String swayClause() {
+        return "5.8.7.3";
+    }
+
+    @Override
+    public String swayBeamClause() {
         return "5.8.7.3";
     }
 

@@ -144,7 +144,7 @@ class Aci318Test {
     void momentMagnificationMatchesTheHandCalculation() {
         double e = 27_800;
         double i = Math.pow(400, 4) / 12;
-        Slenderness.Lift l = new Slenderness.Lift(0, 100e6, 4000, 1, 400 / Math.sqrt(12), e * i, 400, 1000e3, 0.6, false, 30, 420, 160_000, 340);
+        Slenderness.Lift l = new Slenderness.Lift(0, 100e6, 4000, 1, 400 / Math.sqrt(12), e * i, 400, 1000e3, 0.6, 0.6, false, false, 30, 420, 160_000, 340);
         double pc = Math.PI * Math.PI * 0.4 * e * i / 1.6 / (4000.0 * 4000);
         double delta = Math.max(1, 0.6 / (1 - 1000e3 / (0.75 * pc)));
         Slenderness.Magnified m = Aci318.SI.slenderness().braced(l, Trace.OFF);
@@ -156,7 +156,7 @@ class Aci318Test {
     @Test
     void aLiftBeyondItsBucklingLoadHasNoMoment() {
         double i = Math.pow(300, 4) / 12;
-        Slenderness.Lift l = new Slenderness.Lift(-50e6, 50e6, 9000, 1, 86.6, 27_800 * i, 300, 2500e3, 0.6, false, 30, 420, 160_000, 340);
+        Slenderness.Lift l = new Slenderness.Lift(-50e6, 50e6, 9000, 1, 86.6, 27_800 * i, 300, 2500e3, 0.6, 0.6, false, false, 30, 420, 160_000, 340);
         assertTrue(Double.isInfinite(Aci318.SI.slenderness().braced(l, Trace.OFF).moment()));
     }
 
@@ -164,10 +164,28 @@ class Aci318Test {
     void doubleCurvatureIsLessSlenderThanSingle() {
         double i = Math.pow(400, 4) / 12;
         double lu = 4500;
-        assertTrue(!Aci318.SI.slenderness().braced(new Slenderness.Lift(100e6, 100e6, lu, 1, 115.5, 27_800 * i, 400, 1e6, 0.6, false, 30, 420, 160_000, 340),
+        assertTrue(!Aci318.SI.slenderness().braced(new Slenderness.Lift(100e6, 100e6, lu, 1, 115.5, 27_800 * i, 400, 1e6, 0.6, 0.6, false, false, 30, 420, 160_000, 340),
             Trace.OFF).slender());
-        assertTrue(Aci318.SI.slenderness().braced(new Slenderness.Lift(-100e6, 100e6, lu, 1, 115.5, 27_800 * i, 400, 1e6, 0.6, false, 30, 420, 160_000, 340),
+        assertTrue(Aci318.SI.slenderness().braced(new Slenderness.Lift(-100e6, 100e6, lu, 1, 115.5, 27_800 * i, 400, 1e6, 0.6, 0.6, false, false, 30, 420, 160_000, 340),
             Trace.OFF).slender());
+    }
+
+    /**
+     * Cm by hand (6.6.4.5.3): M1/M2 negative in single curvature (R6.2.5.1), so equal end moments that bend the column into one bow take 1.0,
+     * half the moment at the other end 0.8 in single and 0.4 in double curvature; loads between the ends always 1.0.
+     */
+    @ParameterizedTest(name = "M1 {0}, loads between the ends {1}: Cm {2}")
+    @CsvSource({"-100e6, false, 1.0", "-50e6, false, 0.8", "0, false, 0.6", "50e6, false, 0.4", "50e6, true, 1.0", "-50e6, true, 1.0"})
+    void equivalentUniformMoment(double m1, boolean transverse, double cm) {
+        double e = 27_800;
+        double i = Math.pow(400, 4) / 12;
+        double lu = 6000;
+        double p = 2000e3;
+        double pc = Math.PI * Math.PI * 0.4 * e * i / 1.6 / (lu * lu);
+        Slenderness.Magnified m = Aci318.SI.slenderness().braced(new Slenderness.Lift(m1, 100e6, lu, 1, 400 / Math.sqrt(12), e * i, 400, p, 0.6, 0.6,
+            transverse, false, 30, 420, 160_000, 340), Trace.OFF);
+        assertTrue(m.slender(), "52 is above 40");
+        assertEquals(Math.max(1, cm / (1 - p / (0.75 * pc))) * 100e6, m.moment(), 1);
     }
 
     @Test

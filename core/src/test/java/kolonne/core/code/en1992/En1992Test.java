@@ -212,7 +212,7 @@ class En1992Test {
     }
 
     private static Slenderness.Lift lift(double m1, double m2, double length, double pu) {
-        return new Slenderness.Lift(m1, m2, length, 1, 300 / Math.sqrt(12), 0, 300, pu, 0.7, false, 30, 500, 90_000, 250);
+        return new Slenderness.Lift(m1, m2, length, 1, 300 / Math.sqrt(12), 0, 300, pu, 0, 0.7, false, false, 30, 500, 90_000, 250);
     }
 
     /** Hand calculation of 5.8.3.1: A = 1 / (1 + 0.2 × 1.4) = 0.781, B = 1.1, C = 1.7 − 0.5, n = 0.5: λlim = 29.2. */
@@ -235,6 +235,19 @@ class En1992Test {
         // double curvature: 0.6 × 40 − 0.4 × 20 is 16 = 0.4 M02
         double n = 0.6 * 40e6 - 0.4 * 20e6 + 900e3 * e2;
         assertEquals(n, CODE.slenderness().braced(lift(20e6, 40e6, 6000, 900e3), Trace.OFF).moment(), 1e-6 * n);
+    }
+
+    /** 5.8.3.1(1): in a storey that sways rm = 1, C = 0.7; the same with loads between the ends. */
+    @Test
+    void sideswayAndLoadsBetweenTheEndsTakeRmOne() {
+        double i = 300 / Math.sqrt(12);
+        double limit = 20 / 1.28 * 1.1 * 0.7 / Math.sqrt(0.5);
+        for (double beyond : new double[] {0.999, 1.001}) {
+            for (boolean sways : new boolean[] {true, false}) {
+                Slenderness.Lift l = new Slenderness.Lift(-20e6, 40e6, beyond * limit * i, 1, i, 0, 300, 900e3, 0, 0.7, !sways, sways, 30, 500, 90_000, 250);
+                assertEquals(beyond > 1, CODE.slenderness().braced(l, Trace.OFF).slender());
+            }
+        }
     }
 
     @Test

@@ -1,28 +1,39 @@
-package kolonne.core.column;
+package kolonne.core.demand;
 
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.stream.IntStream;
 import kolonne.core.analysis.Analysis;
 import kolonne.core.analysis.StoreyResults;
-import kolonne.core.demand.Demands;
-import kolonne.core.model.Building;
 import kolonne.core.model.BuildingIndex;
 import kolonne.core.model.Member;
 import kolonne.core.model.Storey;
 
 /**
  * Stability index Q = ΣPu Δo / (Vus lc) of every storey in both plan directions (ACI 318-19 eq. 6.6.4.4.1), with Δo / Vus
- * from the lateral load case that shears the storey most.
+ * from the case that shears the storey most of those that sway the frame.
  */
 public final class SwayIndex {
     /** Index between two levels. @param known whether a lateral case shears the storey in the direction */
     public record StoreySway(double base, double top, double qx, double qy, boolean knownX, boolean knownY) {}
 
-    private final List<StoreySway> storeys;
+    /** A case whose storey shears are above this part of all its loads pushes the frame sideways, whatever its kind. */
+    private static final double PUSHES = 1e-3;
+    /** Drift over height from which sidesway is appreciable (ACI 318-19 R6.6.4.6.1: lc / 1500). */
+    private static final double APPRECIABLE = 1.0 / 1500;
 
-    private SwayIndex(List<StoreySway> storeys) {
+    private final List<StoreySway> storeys;
+    private final boolean[] sidesway;
+
+    private SwayIndex(List<StoreySway> storeys, boolean[] sidesway) {
         this.storeys = List.copyOf(storeys);
+        this.sidesway = sidesway;
+    }
+
+    /** Whether a load case causes appreciable sidesway: wind and earthquake, and whatever shears or sways a storey. */
+    public boolean sways(int loadCase) {
+        return sidesway[loadCase];
     }
 
     public List<StoreySway> storeys() {
@@ -47,7 +58,14 @@ public final class SwayIndex {
         List<Double> levels = new ArrayList<>();
         index.building().storeys().stream().sorted(Comparator.comparingDouble(Storey::elevation))
             .forEach(s -> levels.add(s.elevation()));
-        List<List<StoreyResults.Row>> lateral = lateral(strength.analysis());
+        Analysis a = strength.analysis();
+        List<List<StoreyResults.Row>> all = IntStream.range(0, index.building().loadCases().size()).mapToObj(c -> StoreyResults.of(a, c)).toList();
+        boolean[] sidesway = new boolean[all.size()];
+        for (int c = 0; c < sidesway.length; c++) {
+            sidesway[c] = index.building().loadCases().get(c).kind().isLateral() || !a.imported() && sways(a, c, all.get(c));
+        }
+        List<List<StoreyResults.Row>> lateral = IntStream.range(0, sidesway.length).filter(c -> sidesway[c])
+            .mapToObj(c -> all.get(c).stream().filter(r -> pushed(a, c, r)).toList()).toList();
         List<StoreySway> out = new ArrayList<>();
         for (int i = 0; i + 1 < levels.size(); i++) {
             StoreySway s = storey(strength, index, lateral, levels.get(i), levels.get(i + 1));
@@ -55,7 +73,16 @@ public final class SwayIndex {
                 out.add(s);
             }
         }
-        return new SwayIndex(out);
+        return new SwayIndex(out, sidesway);
+    }
+
+    private static boolean sways(Analysis a, int loadCase, List<StoreyResults.Row> rows) {
+        return rows.stream().anyMatch(r -> pushed(a, loadCase, r) || Math.hypot(r.drift()[0], r.drift()[1]) > APPRECIABLE * r.height());
+    }
+
+    private static boolean pushed(Analysis a, int loadCase, StoreyResults.Row r) {
+        double loads = Math.hypot(Math.hypot(a.applied(loadCase, 0), a.applied(loadCase, 1)), a.applied(loadCase, 2));
+        return Math.hypot(r.shear()[0], r.shear()[1]) > PUSHES * loads;
     }
 
     private static StoreySway storey(Demands strength, BuildingIndex index, List<List<StoreyResults.Row>> lateral, double base,
@@ -78,19 +105,15 @@ public final class SwayIndex {
         return new StoreySway(base, top, axial * fx / lc, axial * fy / lc, !Double.isNaN(fx), !Double.isNaN(fy));
     }
 
-    /** Storeys in every lateral case. */
-    private static List<List<StoreyResults.Row>> lateral(Analysis a) {
-        Building b = a.index().building();
-        return java.util.stream.IntStream.range(0, b.loadCases().size()).filter(c -> b.loadCases().get(c).kind().isLateral())
-            .mapToObj(c -> StoreyResults.of(a, c)).toList();
-    }
-
     /** Drift over storey shear in the case that shears the storey most along an axis [mm/N]; NaN without one. */
     private static double flexibility(List<List<StoreyResults.Row>> lateral, double top, int axis) {
         double largest = 0;
         double out = Double.NaN;
         for (List<StoreyResults.Row> rows : lateral) {
-            StoreyResults.Row row = rows.stream().filter(r -> r.top() == top).findFirst().orElseThrow();
+            StoreyResults.Row row = rows.stream().filter(r -> r.top() == top).findFirst().orElse(null);
+            if (row == null) {
+                continue;
+            }
             double v = row.shear()[axis];
             double drift = row.drift()[axis];
             if (Math.abs(v) > largest && Math.abs(v) > Math.abs(row.shear()[1 - axis]) && v * drift != 0) {

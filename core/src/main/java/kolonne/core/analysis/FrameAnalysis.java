@@ -24,6 +24,9 @@ public final class FrameAnalysis {
 
     /** Largest imbalance of a joint, relative to the largest load, that is not told. */
     private static final double LARGEST_RESIDUAL = 1e-6;
+    /** Ratio of stiffnesses at a joint from which they are told where the analysis fails. */
+    private static final double UNLIKE = 1e6;
+
     /** Largest imbalance with which forces still have the digits that a design needs. */
     private static final double LOST_RESIDUAL = 1e-4;
 
@@ -104,7 +107,7 @@ public final class FrameAnalysis {
             : oldFactor.changed(frame, changed);
         if (o.factor() == null) {
             throw new AnalysisFailed(List.of(Finding.fails("analysis.mechanism", frame.freedoms.name(o.freeEquation()),
-                "The structure can move freely there: the stiffness matrix is singular.",
+                "The structure can move freely there: the stiffness matrix is singular." + unlike(frame, frame.freedoms.jointOf(o.freeEquation())),
                 "Add a support, or remove a release of a member that meets there.")));
         }
         return o.factor();
@@ -176,7 +179,7 @@ public final class FrameAnalysis {
         for (int c = 0; c < cases; c++) {
             double r = last.solution().residuals()[c];
             if (!(r < LARGEST_RESIDUAL)) {
-                findings.add(unbalanced(index, last, c, r));
+                findings.add(unbalanced(last, "load case " + b.loadCases().get(c).id(), c, r));
             }
         }
         if (findings.stream().anyMatch(f -> f.severity() == Severity.FAILS)) {
@@ -186,13 +189,29 @@ public final class FrameAnalysis {
             last.solution().residuals(), findings, new Solved(first.frame(), first.factor(), first.solution(), last.solution()), frame);
     }
 
+    /** Names the members at a joint where their stiffness differs so much that the softer ones are lost in rounding; else empty. */
+    private static String unlike(Frame frame, String joint) {
+        List<Member> all = stiffestFirst(frame, joint);
+        double most = all.isEmpty() ? 1 : stiffness(frame, all.get(0));
+        double least = all.isEmpty() ? 1 : stiffness(frame, all.get(all.size() - 1));
+        return most < UNLIKE * least ? "" : String.format(Locale.ROOT, " Member %s is %.0e times as stiff as member %s there: what the softer one adds is lost in rounding.",
+            all.get(0).id(), most / least, all.get(all.size() - 1).id());
+    }
+
+    private static List<Member> stiffestFirst(Frame frame, String joint) {
+        return frame.index.membersAt(joint).stream().sorted(Comparator.comparingDouble((Member m) -> -stiffness(frame, m))).toList();
+    }
+
+    /** Against moving across its axis [N/mm]. */
+    private static double stiffness(Frame frame, Member m) {
+        Element e = frame.elements[frame.index.memberNumber(m.id())];
+        return Math.max(e.eiy, e.eiz) / (e.clear * e.clear * e.clear);
+    }
+
     /** The joint that is out of balance most and the members that meet there, the stiffest and the softest first and last. */
-    private static Finding unbalanced(BuildingIndex index, Solved s, int c, double residual) {
-        String where = "load case " + index.building().loadCases().get(c).id();
+    private static Finding unbalanced(Solved s, String where, int c, double residual) {
         String name = s.frame().freedoms.name(s.solution().worstEquation(c));
-        String joint = s.solution().worstJoint(c);
-        String members = index.membersAt(joint).stream().sorted(Comparator.comparingDouble((Member m) -> -s.frame().elements[index.memberNumber(m.id())].eiy))
-            .map(Member::id).collect(Collectors.joining(", "));
+        String members = stiffestFirst(s.frame(), s.frame().freedoms.jointOf(s.solution().worstEquation(c))).stream().map(Member::id).collect(Collectors.joining(", "));
         String what = String.format(Locale.ROOT, "%s is out of balance by %.1e of the largest load. Members there, stiffest first: %s.", name, residual,
             members.isEmpty() ? "none" : members);
         String mend = "Look for members of extremely different stiffness that meet: short stubs, or stiffness factors far from 1.";

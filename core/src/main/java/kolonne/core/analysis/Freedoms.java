@@ -179,6 +179,18 @@ final class Freedoms {
         return terms[6 * joint + direction];
     }
 
+    /** A joint whose displacement belongs to an equation. */
+    String jointOf(int equation) {
+        for (int d = 0; d < terms.length; d++) {
+            for (int e : terms[d].equations()) {
+                if (e == equation) {
+                    return index.building().joints().get(d / 6).id();
+                }
+            }
+        }
+        throw new IllegalStateException("Impossible: an equation of no joint");
+    }
+
     /** The joint (or diaphragm) and direction of an equation, in words. */
     String name(int equation) {
         return names[equation];

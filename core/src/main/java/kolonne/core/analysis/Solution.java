@@ -226,18 +226,6 @@ final class Solution {
         return worst[c];
     }
 
-    /** A joint whose displacement belongs to it. */
-    String worstJoint(int c) {
-        for (int d = 0; d < size; d++) {
-            for (int e : frame.freedoms.at(d / 6, d % 6).equations()) {
-                if (e == worst[c]) {
-                    return frame.index.building().joints().get(d / 6).id();
-                }
-            }
-        }
-        throw new IllegalStateException("Impossible: an equation of no joint");
-    }
-
     private static void scatter(double[] to, int[] ends, double[] values, int offset) {
         for (int i = 0; i < 12; i++) {
             to[6 * ends[i / 6] + i % 6] += values[offset + i];

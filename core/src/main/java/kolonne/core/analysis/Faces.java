@@ -21,20 +21,26 @@ public final class Faces {
         this.index = index;
     }
 
-    /** Distance from the start joint (or the end joint) to the face [mm]; 0 where nothing is there. */
+    /** Distance from the start joint (or the end joint) to the face [mm]; 0 where nothing is there. A crossing beam as deep may carry as well. */
     public double of(Member m, boolean atStart) {
         double own = atStart ? m.rigidStart() : m.rigidEnd();
-        return own > 0 ? own : Math.min(fromSizes(m, atStart), MOST * index.length(m));
+        return own > 0 ? own : Math.min(fromSizes(m, atStart, true), MOST * index.length(m));
     }
 
-    private double fromSizes(Member m, boolean atStart) {
+    /** What of a member lies in what surely carries it: not in a beam that is no deeper where another one goes on beyond [mm]. */
+    double inside(Member m, boolean atStart) {
+        double own = atStart ? m.rigidStart() : m.rigidEnd();
+        return own > 0 ? own : Math.min(fromSizes(m, atStart, false), MOST * index.length(m));
+    }
+
+    private double fromSizes(Member m, boolean atStart, boolean asDeep) {
         String joint = atStart ? m.start() : m.end();
         double out = 0;
         for (Member o : index.membersAt(joint)) {
             if (o != m && m.role() == Role.COLUMN && o.role() == Role.BEAM) {
                 out = Math.max(out, index.sectionOf(o).shape().depth() / 2);
             } else if (o != m && m.role() == Role.BEAM) {
-                out = Math.max(out, o.role() == Role.COLUMN ? reach(o, axis(m)) : crossing(m, o, joint));
+                out = Math.max(out, o.role() == Role.COLUMN ? reach(o, axis(m)) : crossing(m, o, joint, asDeep));
             }
         }
         return out;
@@ -57,14 +63,15 @@ public final class Faces {
             z > 1e-9 ? s.depth() / 2 / z : Double.POSITIVE_INFINITY);
     }
 
-    /** Half the web of a beam that crosses, if it is the one that carries. */
-    private double crossing(Member m, Member o, String joint) {
+    /** Half the web of a beam that crosses, if it is deep enough to be the one that carries or nothing goes on beyond. */
+    private double crossing(Member m, Member o, String joint, boolean asDeep) {
         double cosine = Math.abs(dot(axis(m), axis(o)));
         if (cosine > ALONG) {
             return 0;
         }
-        boolean deeper = index.sectionOf(o).shape().depth() > index.sectionOf(m).shape().depth();
-        if (!deeper && goesOn(m, joint)) {
+        double more = index.sectionOf(o).shape().depth() - index.sectionOf(m).shape().depth();
+        boolean deepEnough = asDeep ? more >= 0 : more > 0;
+        if (!deepEnough && goesOn(m, joint)) {
             return 0;
         }
         return index.sectionOf(o).shape().webWidth() / 2 / Math.sqrt(1 - cosine * cosine);

@@ -28,6 +28,9 @@ final class Frame implements Cholesky.Coefficients {
     private final double[][] global;
     private final double[] faceStart;
     private final double[] faceEnd;
+    /** What of each member's ends lies in the joint, where ends are rigid [mm]. */
+    private final double[] insideStart;
+    private final double[] insideEnd;
 
     private Frame(BuildingIndex index, Frame before) {
         this.index = index;
@@ -36,12 +39,16 @@ final class Frame implements Cholesky.Coefficients {
         findings = new ArrayList<>();
         faceStart = new double[b.members().size()];
         faceEnd = new double[faceStart.length];
+        insideStart = new double[faceStart.length];
+        insideEnd = new double[faceStart.length];
         elements = sameGraph ? before.elements.clone() : new Element[faceStart.length];
         Faces faces = new Faces(index);
         IntStream.range(0, elements.length).parallel().forEach(m -> {
             Member member = b.members().get(m);
             faceStart[m] = faces.of(member, true);
             faceEnd[m] = faces.of(member, false);
+            insideStart[m] = faces.inside(member, true);
+            insideEnd[m] = faces.inside(member, false);
             if (!sameGraph || !sameElement(before, m)) {
                 elements[m] = element(m);
             } else if (elements[m].axial != 0) {
@@ -81,6 +88,8 @@ final class Frame implements Cholesky.Coefficients {
         shares = f.shares;
         faceStart = f.faceStart;
         faceEnd = f.faceEnd;
+        insideStart = f.insideStart;
+        insideEnd = f.insideEnd;
         elements = new Element[f.elements.length];
         global = new double[elements.length][];
         IntStream.range(0, elements.length).parallel().forEach(m -> {
@@ -135,8 +144,8 @@ final class Frame implements Cholesky.Coefficients {
             && index.materialOf(a).equals(before.index.materialOf(b))
             && index.building().options().factorsOf(a).equals(before.index.building().options().factorsOf(b))
             && index.building().options().shearDeformation() == before.index.building().options().shearDeformation()
-            && rigid(faceStart[m], a.rigidStart()) == before.elements[m].rigidStart
-            && rigid(faceEnd[m], a.rigidEnd()) == before.elements[m].rigidEnd;
+            && rigid(insideStart[m], a.rigidStart()) == before.elements[m].rigidStart
+            && rigid(insideEnd[m], a.rigidEnd()) == before.elements[m].rigidEnd;
     }
 
     private double rigid(double face, double own) {
@@ -146,7 +155,7 @@ final class Frame implements Cholesky.Coefficients {
     private Element element(int m) {
         Member q = index.building().members().get(m);
         return new Element(q, index.joint(q.start()), index.joint(q.end()), index.sectionOf(q).shape(), index.materialOf(q),
-            index.building().options().factorsOf(q), rigid(faceStart[m], q.rigidStart()), rigid(faceEnd[m], q.rigidEnd()),
+            index.building().options().factorsOf(q), rigid(insideStart[m], q.rigidStart()), rigid(insideEnd[m], q.rigidEnd()),
             index.building().options().shearDeformation());
     }
 

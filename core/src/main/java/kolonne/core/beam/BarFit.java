@@ -1,7 +1,10 @@
 package kolonne.core.beam;
 
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
+import java.util.Optional;
 import kolonne.core.basis.Basis;
 import kolonne.core.code.Bar;
 import kolonne.core.code.DesignCode;
@@ -17,6 +20,24 @@ final class BarFit {
         }
     }
 
+    /** Remembers what has been placed; for one line, by one thread. */
+    static final class Memo {
+        private final Basis basis;
+        private final Map<Placing, Optional<List<Layer>>> known = new HashMap<>();
+
+        private record Placing(double bw, Bar stirrup, int through, Bar throughBar, int added, Bar addedBar, boolean pairs) {}
+
+        Memo(Basis basis) {
+            this.basis = basis;
+        }
+
+        /** As {@link BarFit#place}. */
+        List<Layer> place(double bw, Bar stirrup, int through, Bar throughBar, int added, Bar addedBar, boolean pairs) {
+            return known.computeIfAbsent(new Placing(bw, stirrup, through, throughBar, added, addedBar, pairs),
+                q -> Optional.ofNullable(BarFit.place(bw, basis, stirrup, through, throughBar, added, addedBar, pairs))).orElse(null);
+        }
+    }
+
     /** Clear width between stirrup legs [mm]. */
     static double clearWidth(double bw, Basis basis, Bar stirrup) {
         return bw - 2 * (basis.beamCover() + stirrup.diameter());
@@ -25,6 +46,28 @@ final class BarFit {
     /** Clear gap between bars of a layer [mm], for bars of given total diameter. */
     static double gap(double clearWidth, int count, double diameters) {
         return count < 2 ? Double.POSITIVE_INFINITY : (clearWidth - diameters) / (count - 1);
+    }
+
+    /** How many bars, of those wanted, stand over the bars laid so far with room between them. */
+    private static int over(List<Layer> laid, int n, double bw, double edge, Bar bar, int wanted, boolean pairs, Basis basis) {
+        if (!pairs && laid.stream().allMatch(l -> l.bar().diameter() >= bar.diameter())) {
+            return wanted; // no larger than any bar below, whose gaps are wide enough
+        }
+        List<BeamCage.Group> groups = new ArrayList<>();
+        for (Layer l : laid) {
+            groups.add(new BeamCage.Group(BeamCage.Face.BOTTOM, l.number(), l.count(), l.bar(), l.offset(), 0, 1, false, false, l == laid.get(0), l.pairs()));
+        }
+        for (int k = wanted; k > 0; k--) {
+            List<BeamCage.Group> with = new ArrayList<>(groups);
+            with.add(new BeamCage.Group(BeamCage.Face.BOTTOM, n, k, bar, 0, 0, 1, false, false, false, pairs && k > 1));
+            FaceLayout layout = new FaceLayout(with, bw, edge, basis);
+            double[] t = FaceLayout.tightest(layout.layer(n), basis);
+            double[] off = layout.worstOff();
+            if ((t == null || t[1] >= t[0] - 1e-6) && off[1] <= off[0]) {
+                return k;
+            }
+        }
+        return 0;
     }
 
     /** How many bars of {@code extra} fit beside {@code n} bars of {@code main} in one layer. */
@@ -72,7 +115,8 @@ final class BarFit {
             if (n > basis.layersMost()) {
                 return null;
             }
-            int k = Math.min(pairs ? 2 * below : below, fits(width, 0, addedBar, addedBar, basis.aggregate(), code, rest, pairs));
+            int room = fits(width, 0, addedBar, addedBar, basis.aggregate(), code, Math.min(rest, pairs ? 2 * below : below), pairs);
+            int k = over(out, n, bw, start, addedBar, room, pairs, basis);
             if (k == 0) {
                 return null;
             }

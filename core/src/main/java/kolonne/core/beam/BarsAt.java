@@ -30,7 +30,7 @@ final class BarsAt {
         double depth = line.spans().stream().mapToDouble(s -> s.shape().depth()).max().orElseThrow();
         for (int i = 0; i < n; i++) {
             BeamCage.Group g = cage.groups().get(i);
-            boolean top = g.face() == BeamCage.Face.TOP && depth - g.offset() > 300;
+            boolean top = g.face() == BeamCage.Face.TOP && code.detailing().poorBond(depth - g.offset(), depth);
             straight[i] = development(g.bar(), g.pairs(), fc, top, basis);
             hooked[i] = (g.pairs() ? code.detailing().pairAnchorage() : 1) * code.detailing().hookLength(g.bar(), fc, basis.fy(), Trace.OFF);
         }
@@ -40,6 +40,11 @@ final class BarsAt {
     static double development(Bar bar, boolean pairs, double fc, boolean top, Basis basis) {
         double cover = pairs ? basis.beamCover() / Math.sqrt(2) : basis.beamCover();
         return (pairs ? basis.designCode().detailing().pairAnchorage() : 1) * basis.designCode().detailing().developmentLength(bar, fc, basis.fy(), top, bar.diameter(), cover, true);
+    }
+
+    /** Length in which straight bars of group {@code i} develop [mm]. */
+    double straightLength(int i) {
+        return straight[i];
     }
 
     /** Length in which a hook of group {@code i} develops [mm]. */

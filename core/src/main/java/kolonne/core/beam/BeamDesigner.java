@@ -24,6 +24,7 @@ public final class BeamDesigner {
     private final DesignCode code;
     private final HandOverlay hand;
     private final double[] torques;
+    private final BarFit.Memo placed;
     private final List<BeamShearCheck.Demand> shears;
 
     private BeamDesigner(BeamLine line, BeamContext context) {
@@ -32,6 +33,7 @@ public final class BeamDesigner {
         this.basis = context.basis();
         this.code = basis.designCode();
         this.hand = new HandOverlay(line, basis, context.own());
+        this.placed = new BarFit.Memo(basis);
         this.torques = BeamTorsion.torques(line, context);
         this.shears = BeamShearCheck.demands(line, context, torques);
     }
@@ -78,7 +80,7 @@ public final class BeamDesigner {
         BeamCage sound = null;
         for (int pass = 0; pass < PASSES; pass++) {
             stirrup = zones.stream().map(BeamCage.Zone::bar).max(Comparator.comparingDouble(Bar::diameter)).orElse(stirrup);
-            List<BeamCage.Group> groups = hand.groups(hand.allBars() ? List.of() : new FlexureChoice(line, context, torques, stirrup, boost).choose(), stirrup);
+            List<BeamCage.Group> groups = hand.groups(hand.allBars() ? List.of() : new FlexureChoice(line, context, torques, stirrup, boost, placed).choose(), stirrup);
             zones = hand.zones(zones(groups));
             cage = new BeamCage(groups, zones, sideBars(stirrup));
             double used = zones.stream().mapToDouble(z -> z.bar().diameter()).max().orElse(0);

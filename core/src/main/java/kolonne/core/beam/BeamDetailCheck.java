@@ -113,58 +113,40 @@ final class BeamDetailCheck {
         }
     }
 
-    /** Clear distances and crack-control spacing of every layer at the ends and the middle of the span, and where bars begin or end: only there do they change. */
+    /** Clear distances, layers and crack-control spacing at the ends and the middle of the span, and where bars or zones begin or end: only there do they change. */
     private void fit(BeamLine.Span span) {
         List<Double> places = new ArrayList<>(List.of(span.faceFrom(), (span.faceFrom() + span.faceTo()) / 2, span.faceTo()));
-        for (BeamCage.Group g : cage.groups()) {
-            for (double x : new double[] {g.from(), g.to()}) {
-                if (x > span.faceFrom() && x < span.faceTo()) {
-                    places.add(x);
-                }
-            }
-        }
+        List<Double> changes = new ArrayList<>();
+        cage.groups().forEach(g -> changes.addAll(List.of(g.from(), g.to())));
+        cage.zones().stream().filter(z -> z.span() == span.number()).forEach(z -> changes.addAll(List.of(z.from() - 1, z.from() + 1)));
+        changes.stream().filter(x -> x > span.faceFrom() && x < span.faceTo()).forEach(places::add);
         for (double x : places) {
-            BeamCage.Zone zone = cage.zoneAt(span.number(), x);
-            double stirrup = zone == null ? 0 : zone.bar().diameter();
-            double width = span.shape().webWidth() - 2 * (basis.beamCover() + stirrup);
             for (BeamCage.Face face : BeamCage.Face.values()) {
-                for (int layer = 1; layer <= 3; layer++) {
-                    layer(span, x, face, layer, width, stirrup);
-                }
+                fit(span, x, face);
             }
         }
     }
 
-    private void layer(BeamLine.Span span, double x, BeamCage.Face face, int layer, double width, double stirrup) {
-        List<BeamCage.Group> groups = new ArrayList<>();
-        for (BeamCage.Group g : cage.groups()) {
-            if (g.face() == face && g.layer() == layer && x >= g.from() - 1e-6 && x <= g.to() + 1e-6) {
-                groups.add(g);
+    private void fit(BeamLine.Span span, double x, BeamCage.Face face) {
+        FaceLayout layout = FaceLayout.of(cage, span, face, x, basis);
+        String side = face == BeamCage.Face.TOP ? "top" : "bottom";
+        int layers = layout.units().stream().mapToInt(FaceLayout.Unit::layer).max().orElse(0);
+        for (int layer = 1; layer <= layers; layer++) {
+            double[] t = FaceLayout.tightest(layout.layer(layer), basis);
+            if (t != null) {
+                add("clear-spacing-" + side, "Clear distance, " + side + " bars", Cause.BARS_DO_NOT_FIT, t[0], t[1], Quantity.LENGTH,
+                    t[1] > 0 ? t[0] / t[1] : Double.POSITIVE_INFINITY, x, span, code.detailing().beamClearSpacingClause());
             }
         }
-        int count = groups.stream().mapToInt(BeamCage.Group::count).sum();
-        if (count == 0) {
-            return;
+        double[] off = layout.worstOff();
+        if (off != null) {
+            add("layers-" + side, "Upper bars over lower ones, " + side, Cause.BARS_DO_NOT_FIT, off[1], off[0], Quantity.LENGTH, off[1] / off[0], x, span,
+                code.detailing().layersClause());
         }
-        double diameters = groups.stream().filter(g -> !g.pairs()).mapToDouble(g -> g.count() * g.bar().diameter()).sum()
-            + groups.stream().filter(BeamCage.Group::pairs).mapToDouble(g -> g.count() * g.bar().diameter() / 2).sum();
-        double largest = groups.stream().mapToDouble(g -> g.bar().diameter()).max().orElseThrow();
-        int paired = groups.stream().filter(BeamCage.Group::pairs).mapToInt(BeamCage.Group::count).sum();
-        count -= paired / 2;
-        String side = face == BeamCage.Face.TOP ? "top" : "bottom";
-        if (count > 1) {
-            double gap = BarFit.gap(width, count, diameters);
-            double distance = groups.stream().mapToDouble(BeamCage.Group::spacingDiameter).max().orElseThrow();
-            double least = code.detailing().beamClearSpacing(distance, basis.aggregate());
-            add("clear-spacing-" + side, "Clear distance, " + side + " bars", Cause.BARS_DO_NOT_FIT, least, gap,
-                Quantity.LENGTH, gap > 0 ? least / gap : Double.POSITIVE_INFINITY, x, span,
-                code.detailing().beamClearSpacingClause());
-        }
-        if (layer == 1 && (code.crackWidth().isEmpty() || context.sustained().count() == 0)) {
-            double cover = basis.beamCover() + stirrup;
-            double limit = code.detailing().crackSpacing(basis.fy(), cover);
-            double centres = count < 2 ? span.shape().webWidth()
-                : (width - largest) / (count - 1);
+        if (layers > 0 && (code.crackWidth().isEmpty() || context.sustained().count() == 0)) {
+            BeamCage.Zone zone = cage.zoneAt(span.number(), x);
+            double limit = code.detailing().crackSpacing(basis.fy(), basis.beamCover() + (zone == null ? 0 : zone.bar().diameter()));
+            double centres = layout.widest(1);
             add("bar-spacing-" + side, "Bar spacing, " + side, Cause.BAR_SPACING_WIDE, centres, limit, Quantity.LENGTH,
                 centres / limit, x, span, code.detailing().crackSpacingClause());
         }

@@ -232,7 +232,9 @@ public final class BeamLines {
     /** How far the face of a support lies from its centre; the rigid end where nothing holds the line up. */
     private double face(BeamLine.Support s, Member m, boolean atStart) {
         boolean built = s.kind() == BeamLine.SupportKind.COLUMN || s.kind() == BeamLine.SupportKind.BEAM;
-        return built ? faces.of(m, atStart) : atStart ? m.rigidStart() : m.rigidEnd();
+        double face = built ? faces.of(m, atStart) : atStart ? m.rigidStart() : m.rigidEnd();
+        // a carrier that is shallower than what it carries
+        return s.kind() == BeamLine.SupportKind.BEAM && face == 0 ? s.depth() / 2 : face;
     }
 
     /** The stations from face to face; where a face has none (forces solved elsewhere), the next one inside the support stands for it. */

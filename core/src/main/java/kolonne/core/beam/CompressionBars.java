@@ -56,7 +56,7 @@ final class CompressionBars implements StirrupLimits {
     }
 
     private void find(BarsAt bars) {
-        Map<List<Object>, Double> memo = new HashMap<>();
+        Map<List<Object>, double[]> memo = new HashMap<>();
         List<BeamLine.Station> all = line.stations().stream().filter(s -> s.span() == span.number()).toList();
         for (int i = 0; i < all.size(); i++) {
             BeamLine.Station s = all.get(i);
@@ -64,11 +64,12 @@ final class CompressionBars implements StirrupLimits {
             for (int side = 0; side < 2; side++) {
                 boolean sagging = side == 0;
                 double demand = demands[side];
-                if (demand > BeamCheck.negligible(span) && needed(bars, s, sagging, demand, memo)) {
+                double depth = demand > BeamCheck.negligible(span) ? neededTo(bars, s, sagging, demand, memo) : 0;
+                if (depth > 0) {
                     BeamCage.Face face = sagging ? BeamCage.Face.TOP : BeamCage.Face.BOTTOM;
                     double from = all.get(Math.max(0, i - 1)).x();
                     double to = all.get(Math.min(all.size() - 1, i + 1)).x();
-                    thinnest(s.x(), face).ifPresent(b -> stretches.add(new Stretch(from, to, s.x(), face, b)));
+                    thinnest(s.x(), face, depth).ifPresent(b -> stretches.add(new Stretch(from, to, s.x(), face, b)));
                 }
             }
         }
@@ -85,17 +86,26 @@ final class CompressionBars implements StirrupLimits {
         return most;
     }
 
-    /** Whether the section carries a moment only with bars in compression. */
-    private boolean needed(BarsAt bars, BeamLine.Station s, boolean sagging, double demand, Map<List<Object>, Double> memo) {
+    /**
+     * Depth of the neutral axis at the strength where the section carries a moment only with the bars above it, in compression; 0 where it carries
+     * the moment without them, or where all bars are in tension.
+     */
+    private double neededTo(BarsAt bars, BeamLine.Station s, boolean sagging, double demand, Map<List<Object>, double[]> memo) {
         double h = span.shape().depth();
-        List<BarLayer> tension = new ArrayList<>(bars.layers(s.x(), span, sagging));
-        tension.removeIf(l -> l.depth() <= h / 2);
-        if (demand <= surely(tension)) {
-            return false;
+        List<BarLayer> all = bars.layers(s.x(), span, sagging);
+        if (demand <= surely(all.stream().filter(l -> l.depth() > h / 2).toList())) {
+            return 0;
         }
-        double alone = memo.computeIfAbsent(List.of(sagging, tension), k -> FlexuralStrength.of(span.shape(), sagging, tension, span.material().fc(), basis.fy(), code, Trace.OFF)
-            .phiMn());
-        return demand > alone * (1 + ROUNDING);
+        double[] known = memo.computeIfAbsent(List.of(sagging, all), k -> withAndWithout(all, sagging));
+        return demand > known[1] * (1 + ROUNDING) ? known[0] : 0;
+    }
+
+    /** Neutral axis with all bars, 0 where none lies above it [mm]; and the strength without those above it [Nmm]. */
+    private double[] withAndWithout(List<BarLayer> all, boolean sagging) {
+        double c = FlexuralStrength.of(span.shape(), sagging, all, span.material().fc(), basis.fy(), code, Trace.OFF).c();
+        List<BarLayer> tension = all.stream().filter(l -> l.depth() >= c).toList();
+        double alone = FlexuralStrength.of(span.shape(), sagging, tension, span.material().fc(), basis.fy(), code, Trace.OFF).phiMn();
+        return new double[] {tension.size() < all.size() ? c : 0, alone};
     }
 
     /** A moment that bars in tension carry alone, by the block in the web only; 0 where that is not sure. */
@@ -113,8 +123,9 @@ final class CompressionBars implements StirrupLimits {
         return a <= DUCTILE * d ? code.reduction(1, basis.fy() / 200_000) * force * (d - a / 2) : 0;
     }
 
-    private Optional<Bar> thinnest(double x, BeamCage.Face face) {
-        return groups.stream().filter(g -> g.face() == face && x >= g.from() - 1 && x <= g.to() + 1).map(BeamCage.Group::bar)
+    /** The thinnest bar of a face above the neutral axis. */
+    private Optional<Bar> thinnest(double x, BeamCage.Face face, double depth) {
+        return groups.stream().filter(g -> g.face() == face && g.offset() < depth && x >= g.from() - 1 && x <= g.to() + 1).map(BeamCage.Group::bar)
             .min(Comparator.comparingDouble(Bar::diameter));
     }
 

@@ -106,18 +106,16 @@ final class CrackCheck {
         double cover = basis.beamCover() + (zone == null ? 0 : zone.bar().diameter());
         double squares = 0;
         double sum = 0;
-        int count = 0;
         for (BeamCage.Group g : cage.groups()) {
             if (g.face() == face && x >= g.from() - 1e-6 && x <= g.to() + 1e-6) {
                 // a pair counts as one bar as large as both (8.9.1(2))
                 double units = g.pairs() ? g.count() / 2.0 : g.count();
                 squares += units * g.spacingDiameter() * g.spacingDiameter();
                 sum += units * g.spacingDiameter();
-                count += g.layer() == 1 ? (int) Math.ceil(units) : 0;
             }
         }
         double diameter = squares / sum; // (7.12)
-        double spacing = count > 1 ? (shape.webWidth() - 2 * cover - diameter) / (count - 1) : shape.webWidth();
+        double spacing = FaceLayout.of(cage, span, face, x, basis).widest(1);
         return new CrackWidth.Cracked(shape.depth(), d, section.depth(), shape.webWidth(), as, diameter, cover, spacing, stress, span.material().fc());
     }
 

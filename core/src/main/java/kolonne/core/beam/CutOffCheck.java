@@ -113,10 +113,21 @@ final class CutOffCheck {
 
     private void extension(CutOffs cutOffs, CutOffs.End e) {
         CutOffs.Alone alone = cutOffs.extension(e);
-        if (alone.station() >= 0) {
-            add("cut-off", "Strength past the end of bars", Cause.ANCHORAGE, alone.demand(), alone.strength(), Quantity.MOMENT, e.x(), e.span(),
+        if (alone.use() > 0) {
+            add("cut-off", "Strength past the end of bars", Cause.ANCHORAGE, alone.demand(), alone.strength(), Quantity.MOMENT, alone.x(), spanAt(alone.x(), e.span()),
                 code.detailing().extensionClause());
         }
+        CutOffs.Alone partly = cutOffs.development(e);
+        if (partly.use() > 0) {
+            BeamCage.Group g = cage.groups().get(e.group());
+            String side = g.face() == BeamCage.Face.TOP ? "top" : "bottom";
+            add("development-" + side, "Flexure where bars develop, " + side, Cause.ANCHORAGE, partly.demand(), partly.strength(), Quantity.MOMENT, partly.x(),
+                spanAt(partly.x(), e.span()), code.detailing().developmentClause());
+        }
+    }
+
+    private BeamLine.Span spanAt(double x, BeamLine.Span otherwise) {
+        return line.spans().stream().filter(s -> x >= s.faceFrom() - 1e-6 && x <= s.faceTo() + 1e-6).findFirst().orElse(otherwise);
     }
 
     private void tensionZone(CutOffs cutOffs, CutOffs.End e, double[] shear) {

@@ -8,6 +8,9 @@ import kolonne.core.explain.Trace;
 /** Lets bars that end in a zone of tension run on to a place where the code allows them to end. */
 final class CutOffChoice {
     private static final int ROUNDS = 3;
+    /** In which bars are made longer [mm], and how often. */
+    private static final double STEP = 50;
+    private static final int STEPS = 12;
 
     private final BeamLine line;
     private final BeamContext context;
@@ -77,10 +80,18 @@ final class CutOffChoice {
         return new CutOffs(line, cage, context, hogging, sagging);
     }
 
-    /** The nearest station beyond the end where it may stand; the end stays where there is none. */
+    /** The nearest place beyond the end where it may stand, in steps and then from station to station; the end stays where there is none. */
     private BeamCage moved(BeamCage cage, CutOffs.End end) {
         if (allowed(cage, end)) {
             return cage;
+        }
+        for (int k = 1; k <= STEPS; k++) {
+            double x = end.x() + (end.right() ? k : -k) * STEP;
+            boolean within = end.right() ? x < end.span().faceTo() : x > end.span().faceFrom();
+            CutOffs.End e = new CutOffs.End(end.group(), end.right(), x, end.span());
+            if (within && allowed(with(cage, end, x), e)) {
+                return with(cage, end, x);
+            }
         }
         int n = line.stations().size();
         for (int k = 0; k < n; k++) {
@@ -99,13 +110,21 @@ final class CutOffChoice {
 
     private boolean allowed(BeamCage cage, CutOffs.End e) {
         BarsAt bars = new BarsAt(line, cage, context.basis());
-        return of(cage).tensionUse(e, shear, (x, span) -> bars.shear(x, span, Trace.OFF)) <= 1;
+        CutOffs cutOffs = of(cage);
+        return cutOffs.tensionUse(e, shear, (x, span) -> bars.shear(x, span, Trace.OFF)) <= 1 && cutOffs.extension(e).use() <= 1 && cutOffs.development(e).use() <= 1;
     }
 
     private static BeamCage with(BeamCage cage, CutOffs.End e, double x) {
+        BeamCage.Group g = cage.groups().get(e.group());
         List<BeamCage.Group> groups = new ArrayList<>(cage.groups());
-        BeamCage.Group g = groups.get(e.group());
-        groups.set(e.group(), g.between(g.count(), e.right() ? g.from() : x, e.right() ? x : g.to()));
+        for (int i = 0; i < groups.size(); i++) {
+            BeamCage.Group o = groups.get(i);
+            // what lies under bars of an upper layer and ends with them runs on with them
+            boolean under = o.face() == g.face() && o.layer() < g.layer() && (e.right() ? o.to() == g.to() : o.from() == g.from());
+            if (i == e.group() || under) {
+                groups.set(i, o.between(o.count(), e.right() ? o.from() : x, e.right() ? x : o.to()));
+            }
+        }
         return new BeamCage(groups, cage.zones(), cage.sideBars());
     }
 }

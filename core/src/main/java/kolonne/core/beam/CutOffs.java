@@ -17,6 +17,7 @@ final class CutOffs {
     private final DesignCode code;
     private final double[] hogging;
     private final double[] sagging;
+    private final Envelope envelope;
 
     /**
      * An end of a group.
@@ -33,6 +34,7 @@ final class CutOffs {
         this.code = context.basis().designCode();
         this.hogging = hogging;
         this.sagging = sagging;
+        this.envelope = new Envelope(line, context);
     }
 
     /** Ends between the outermost faces of the line, without hooks; a free end is no cut-off. */
@@ -62,35 +64,43 @@ final class CutOffs {
         return line.spans().get(line.spans().size() - 1);
     }
 
-    /**
-     * A place near an end where the other bars must do without the group: demand and their strength [Nmm].
-     *
-     * @param station where the use is greatest; -1 where nothing is asked
-     */
-    record Alone(int station, double demand, double strength) {
+    /** A place near an end where the other bars must do without the group: demand and their strength [Nmm]. */
+    record Alone(double x, double demand, double strength) {
+        static final Alone NOTHING = new Alone(0, 0, 1);
+
         double use() {
-            return station < 0 ? 0 : strength > 0 ? demand / strength : Double.POSITIVE_INFINITY;
+            return demand <= 0 ? 0 : strength > 0 ? demand / strength : Double.POSITIVE_INFINITY;
         }
     }
 
-    /** The worst place within the extension before the end. */
+    /** The worst place from where the extension begins to the end, by the exact envelope; the rule must hold at its far end first of all. */
     Alone extension(End e) {
         BeamCage.Group g = cage.groups().get(e.group());
         double run = code.detailing().extension(e.span().shape().depth() - g.offset(), g.bar().diameter());
-        BarsAt others = null;
-        Alone worst = new Alone(-1, 0, 1);
-        double[] demand = g.face() == BeamCage.Face.TOP ? hogging : sagging;
-        for (int i = 0; i < demand.length; i++) {
-            BeamLine.Station s = line.stations().get(i);
-            boolean near = e.right() ? s.x() > e.x() - run + 1 && s.x() <= e.x() : s.x() < e.x() + run - 1 && s.x() >= e.x();
-            BeamLine.Span span = line.spans().get(s.span());
-            if (!near || demand[i] <= BeamCheck.negligible(span)) {
-                continue;
-            }
-            others = others == null ? without(e.group()) : others;
-            double strength = strength(others, s.x(), span, g.face());
-            if (demand[i] > worst.use() * strength) {
-                worst = new Alone(i, demand[i], strength);
+        return run <= 0 ? Alone.NOTHING : worst(e, 0, run, without(e.group()));
+    }
+
+    /** The worst place along which the bars of an end develop. */
+    Alone development(End e) {
+        BarsAt all = new BarsAt(line, cage, context.basis());
+        return worst(e, 0, all.straightLength(e.group()), all);
+    }
+
+    /** The worst place between two distances before an end, over all spans that they reach. */
+    private Alone worst(End e, double from, double to, BarsAt bars) {
+        BeamCage.Face face = cage.groups().get(e.group()).face();
+        double low = e.right() ? e.x() - to : e.x() + from;
+        double high = e.right() ? e.x() - from : e.x() + to;
+        Alone worst = Alone.NOTHING;
+        for (BeamLine.Span span : line.spans()) {
+            double first = Math.max(low, span.faceFrom());
+            double last = Math.min(high, span.faceTo());
+            for (double x : first <= last ? envelope.places(first, last, span) : List.<Double>of()) {
+                double demand = envelope.at(x, span, face == BeamCage.Face.BOTTOM);
+                if (demand > BeamCheck.negligible(span)) {
+                    Alone here = new Alone(x, demand, strength(bars, x, span, face));
+                    worst = here.use() > worst.use() ? here : worst;
+                }
             }
         }
         return worst;

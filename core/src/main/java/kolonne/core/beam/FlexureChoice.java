@@ -51,6 +51,7 @@ final class FlexureChoice {
     /** Sizes that additions may have: all, or that of the through bars. */
     private List<Bar> addedSizes = List.of();
     private final Map<List<Object>, FlexuralStrength> memo = new HashMap<>();
+    private final BarFit.Memo placed;
 
     /** Additional bars of a region with the layers of the face, and bars added to the other face in compression. */
     record Choice(int through, Bar throughBar, int added, Bar addedBar, List<BarFit.Layer> layers, int compression,
@@ -60,8 +61,9 @@ final class FlexureChoice {
         }
     }
 
-    FlexureChoice(BeamLine line, BeamContext context, double[] torques, Bar stirrup, Boost boost) {
+    FlexureChoice(BeamLine line, BeamContext context, double[] torques, Bar stirrup, Boost boost, BarFit.Memo placed) {
         this.boost = boost;
+        this.placed = placed;
         this.line = line;
         this.context = context;
         this.basis = context.basis();
@@ -338,7 +340,7 @@ final class FlexureChoice {
 
     private Choice choice(BarRegion r, int through, Bar bar, int added, Bar extra, int compression, Bar compressionBar) {
         double bw = r.spans().stream().mapToDouble(q -> q.shape().webWidth()).min().orElseThrow();
-        List<BarFit.Layer> layers = BarFit.place(bw, basis, stirrup, through, bar, added, extra, pairs && extra.diameter() <= code.detailing().largestInPair());
+        List<BarFit.Layer> layers = placed.place(bw, stirrup, through, bar, added, extra, pairs && extra.diameter() <= code.detailing().largestInPair());
         if (layers == null) {
             return null;
         }
@@ -404,9 +406,9 @@ final class FlexureChoice {
     /** Whether bars of a choice fit into the web of a region and leave its section tension-controlled. */
     boolean serves(BeamCage.Face face, int number, Choice c) {
         BeamLine.Span span = line.spans().get(Math.min(number, line.spans().size() - 1));
-        List<BarFit.Layer> placed = BarFit.place(span.shape().webWidth(), basis, stirrup, c.through(), c.throughBar(), c.added(), c.addedBar(),
+        List<BarFit.Layer> fitted = placed.place(span.shape().webWidth(), stirrup, c.through(), c.throughBar(), c.added(), c.addedBar(),
             c.layers().stream().anyMatch(BarFit.Layer::pairs));
-        if (placed == null || !placed.equals(c.layers())) {
+        if (fitted == null || !fitted.equals(c.layers())) {
             return false;
         }
         double h = span.shape().depth();

@@ -315,7 +315,7 @@ final class GroupLayout {
     }
 
     private double development(BeamCage.Face face, FlexureChoice.Choice c, BeamLine.Span span) {
-        boolean top = face == BeamCage.Face.TOP && span.shape().depth() > 300;
+        boolean top = face == BeamCage.Face.TOP && code.detailing().poorBond(span.shape().depth() - basis.beamCover(), span.shape().depth());
         boolean pairs = c.layers().stream().anyMatch(BarFit.Layer::pairs);
         return BarsAt.development(c.addedBar(), pairs, span.material().fc(), top, basis);
     }

@@ -9,13 +9,16 @@ final class HeldBars {
     private HeldBars() {}
 
     static int legs(BeamLine.Span span, List<BeamCage.Group> groups, BeamCage.Face face, double x, Bar stirrup, Basis basis) {
-        List<BeamCage.Group> there = groups.stream().filter(g -> g.face() == face && g.layer() == 1 && x >= g.from() - 1 && x <= g.to() + 1).toList();
-        int bars = there.stream().mapToInt(BeamCage.Group::beside).sum();
+        FaceLayout layout = new FaceLayout(FaceLayout.at(groups, face, x), span.shape().webWidth(), basis.beamCover() + stirrup.diameter(), basis);
+        List<FaceLayout.Unit> first = layout.layer(1);
+        int bars = first.size();
         if (bars < 3) {
             return 2;
         }
-        double sum = there.stream().mapToDouble(g -> g.beside() * g.bar().diameter()).sum();
-        double gap = BarFit.gap(BarFit.clearWidth(span.shape().webWidth(), basis, stirrup), bars, sum);
+        double gap = 0;
+        for (int i = 0; i + 1 < bars; i++) {
+            gap = Math.max(gap, first.get(i + 1).y() - first.get(i).y() - (first.get(i).diameter() + first.get(i + 1).diameter()) / 2);
+        }
         return gap > basis.designCode().columns().greatestUnheldDistance() ? bars : bars / 2 + 1;
     }
 }

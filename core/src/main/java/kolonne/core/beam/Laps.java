@@ -47,7 +47,7 @@ public final class Laps {
         double depth = line.spans().stream().mapToDouble(s -> s.shape().depth()).max().orElseThrow();
         double cover = pairs ? basis.beamCover() / Math.sqrt(2) : basis.beamCover();
         return (pairs ? basis.designCode().detailing().pairAnchorage() : 1)
-            * basis.designCode().detailing().lapLength(bar, fc, basis.fy(), topFace && depth > 300, bar.diameter(), cover);
+            * basis.designCode().detailing().lapLength(bar, fc, basis.fy(), topFace && basis.designCode().detailing().poorBond(depth - basis.beamCover(), depth), bar.diameter(), cover);
     }
 
     private List<Lap> laps(Bar bar, double from, double to, boolean hookFrom, boolean hookTo, double lap, boolean top) {

@@ -32,6 +32,12 @@ public interface Detailing {
 
     String beamClearSpacingClause();
 
+    /** Clause by which bars of upper layers stand over those of lower ones. */
+    String layersClause();
+
+    /** Whether a bar lies so that bond is poor: {@code height} above the soffit of a member of depth {@code h} [mm], bars of the top face. */
+    boolean poorBond(double height, double h);
+
     /** Least clear distance between bars of a column [mm]. */
     double columnClearSpacing(double barDiameter, double aggregate);
 

@@ -63,8 +63,8 @@ public final class ColumnDesigner {
         for (ColumnCage.LiftCage c : all) {
             InteractionSurface surface = context.surface(lift.section(), lift.material(), c);
             EffectiveDepths depths = EffectiveDepths.of(lift, c, basis);
-            // the combination that failed the last arrangement most likely fails this one too
-            if (decisive != null && worst(surface, demands.of(decisive.combination(), depths)) != null) {
+            // the demand that failed the last arrangement most likely fails this one too
+            if (decisive != null && utilisation(surface, demands.of(decisive.combination(), depths).get(decisive.number())) > 1) {
                 continue;
             }
             LiftDemands.Demand failing = worst(surface, demands.all(depths));

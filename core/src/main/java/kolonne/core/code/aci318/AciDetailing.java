@@ -65,6 +65,17 @@ final class AciDetailing implements Detailing {
     }
 
     @Override
+    public String layersClause() {
+        return "25.2.2";
+    }
+
+    /** ψt of table 25.4.2.5: more than 12 in (300 mm) of fresh concrete below the bar. */
+    @Override
+    public boolean poorBond(double height, double h) {
+        return height > form.length(300, 12);
+    }
+
+    @Override
     public double columnClearSpacing(double db, double aggregate) {
         return Math.max(Math.max(form.length(40, 1.5), 1.5 * db), 4.0 / 3 * aggregate);
     }

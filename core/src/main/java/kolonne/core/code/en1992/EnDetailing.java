@@ -66,6 +66,17 @@ final class EnDetailing implements Detailing {
     }
 
     @Override
+    public String layersClause() {
+        return "8.2(3)";
+    }
+
+    /** Figure 8.2: good to h = 250 mm; then up to 250 mm above the soffit to h = 600 mm, and 300 mm below the top of deeper members. */
+    @Override
+    public boolean poorBond(double height, double h) {
+        return h > 250 && (h <= 600 ? height > 250 : height > h - 300);
+    }
+
+    @Override
     public double columnClearSpacing(double barDiameter, double aggregate) {
         return beamClearSpacing(barDiameter, aggregate);
     }

@@ -24,7 +24,7 @@ export const check = (kind: string, utilisation: number, station = -1): Check =>
 
 const point = (x: number, mPos: number, mNeg: number, v: number): Point => ({
   x, span: 0, mPos, comboPos: '1.2D + 1.6L', mNeg, comboNeg: '1.4D', capPos: 200, capNeg: -150, vMax: v, comboVMax: '1.2D + 1.6L', vMin: v, comboVMin: '1.4D', vc: 60,
-  vn: 140, vLimit: 500, ve: 0, t: 2, comboT: '1.4D', tn: 8,
+  vn: 140, vLimit: 500, ve: 0, t: 2, comboT: '1.4D', tn: 8, limitUse: 0.2,
 })
 
 const section = { label: '300 × 600', shape: 'rectangle', width: 300, webWidth: 300, depth: 600, flangeDepth: 0, fc: 35 }

@@ -8,7 +8,7 @@ const BASE = 56
 /** Demand over capacity at a station: the largest of bending, shear and torsion. */
 export function stationUse(p: Point): number {
   const of = (demand: number, capacity: number) => (Math.abs(demand) < 1e-6 ? 0 : capacity === 0 ? Infinity : Math.abs(demand / capacity))
-  return Math.max(of(p.mPos, p.capPos), of(p.mNeg, p.capNeg), of(Math.max(p.vMax, -p.vMin), p.vn), of(p.t, p.tn))
+  return Math.max(of(p.mPos, p.capPos), of(p.mNeg, p.capNeg), of(Math.max(p.vMax, -p.vMin), p.vn), of(p.t, p.tn), p.limitUse)
 }
 
 /** Utilisation along the line against the limit of 1.00. */

@@ -79,6 +79,23 @@ final class BarsAt {
         return out;
     }
 
+    /** Layers at the face of an end support as they would be with the runs of all bars inside it multiplied by a factor. */
+    List<BarLayer> layersAtEnd(double x, BeamLine.Span span, boolean sagging, double factor) {
+        double h = span.shape().depth();
+        List<BarLayer> out = new ArrayList<>(4);
+        for (int i = 0; i < cage.groups().size(); i++) {
+            BeamCage.Group g = cage.groups().get(i);
+            if (x >= g.from() - 1e-6 && x <= g.to() + 1e-6) {
+                boolean tension = sagging == (g.face() == BeamCage.Face.BOTTOM);
+                double area = g.area() * Math.min(1, factor * developed(g, i, x));
+                if (area > 0) {
+                    merge(out, tension ? h - g.offset() : g.offset(), area);
+                }
+            }
+        }
+        return out;
+    }
+
     private static void merge(List<BarLayer> out, double depth, double area) {
         for (int i = 0; i < out.size(); i++) {
             if (Math.abs(out.get(i).depth() - depth) < 1e-9) {

@@ -74,13 +74,14 @@ public final class BeamCheck {
         DuctileSpans.rules(line, own).ifPresent(rules -> new DuctileCheck(line, cage, own, c.bars, c.governing, rules).run());
         line.spans().forEach(s -> CompressionBars.of(line, s, c.bars, own).ifPresent(b -> b.check(cage, c.governing)));
         new CutOffCheck(line, cage, own, c.bars, c.governing, (x, span) -> c.bars.shear(x, span, Trace.OFF)).run(profile);
-        new DeflectionCheck(line, own, c.governing, deflections).run();
+        new DeflectionCheck(line, own, c.bars, c.governing, deflections).run();
         c.code.crackWidth().ifPresent(rules -> new CrackCheck(line, cage, own, c.bars, c.governing, rules).run());
         c.code.flangeShear().ifPresent(rules -> FlangeShearCheck.run(line, own, c.governing, profile, rules));
         c.sidesway();
         List<CheckResult> checks = c.governing.results();
         List<Finding> findings = new ArrayList<>(BeamFindings.of(line, checks, own));
         c.code.flangeShear().flatMap(rules -> FlangeShearCheck.note(line, own, profile, rules)).ifPresent(findings::add);
+        c.code.crackWidth().flatMap(rules -> new CrackCheck(line, cage, own, c.bars, c.governing, rules).creep()).ifPresent(findings::add);
         return new BeamDesign(line, cage, own.own(), checks, profile, deflections, findings);
     }
 
@@ -205,7 +206,7 @@ public final class BeamCheck {
         ShearStrength shear = bars.shear(s.x(), span, Trace.OFF);
         return new BeamDesign.Point(s.x(), s.span(), mPos, combo[0], mNeg, combo[1], strength(s.x(), span, true).phiMn(),
             -strength(s.x(), span, false).phiMn(), vMax, combo[2], vMin, combo[3], shear.concrete(), shear.total(),
-            shear.limit(), ve(i), t, combo[4], torsion.capacity(s, span, shear, combo[4]));
+            shear.limit(), ve(i), t, combo[4], torsion.capacity(s, span, shear, combo[4]), torsion.limitUse(s, span, shear));
     }
 
     private double ve(int i) {
@@ -256,7 +257,7 @@ public final class BeamCheck {
             Cause cause = utilisation <= 1 ? Cause.FLEXURE : causeOf(p.x(), span, sagging, demand);
             add(i, "flexure-" + face, "Flexure, " + face, cause, demand, s.phiMn(), Quantity.MOMENT,
                 utilisation, combo, code.flexureClause());
-            double limit = code.beamTensionStrain(basis.fy() / Steel.ES, span.material().fc());
+            double limit = code.beamTensionStrain(basis.fy() / Steel.ES, span.material().fc(), Trace.OFF);
             // The strain limit concerns sections that work near their strength: bars at rest do not make them brittle
             if (s.epsT() < limit) {
                 add(i, "tension-control-" + face, "Tension-controlled, " + face, Cause.FLEXURE_COMPRESSION, limit,
@@ -370,7 +371,7 @@ public final class BeamCheck {
     /** Span to depth, hooks, and every other check of the span that belongs to no single station. */
     private void explainSpan(BeamLine.Span span, Trace t) {
         t.say("Span " + (span.number() + 1), "Proportions, fit, spacing and anchorage", "");
-        DeflectionCheck.leastDepth(line, span, basis, t);
+        DeflectionCheck.leastDepth(line, span, bars, basis, t);
         BeamDeflection deflection = new BeamDeflection(line, context, bars);
         if (deflection.known()) {
             deflection.explain(span, t);
@@ -403,12 +404,7 @@ public final class BeamCheck {
         String use = code.reduces() ? "Mu / φMn" : "MEd / MRd";
         t.step(use, use, "{0} / {1}", demand / s.phiMn(), Quantity.UTILISATION, code.flexureClause(),
             in(demand, Quantity.MOMENT), in(s.phiMn(), Quantity.MOMENT));
-        double limit = code.beamTensionStrain(basis.fy() / Steel.ES, span.material().fc());
-        if (code.reduces()) {
-            t.step("εt,min", "εty + 0.003", "{0} + 3.00", limit, Quantity.STRAIN, code.beamTensionStrainClause(), in(basis.fy() / Steel.ES, Quantity.STRAIN));
-        } else {
-            t.step("εs,min", "εcu3 (1 / 0.448 − 1), from x/d", "", limit, Quantity.STRAIN, code.beamTensionStrainClause());
-        }
+        code.beamTensionStrain(basis.fy() / Steel.ES, span.material().fc(), t);
         BeamCage.Face side = sagging ? BeamCage.Face.BOTTOM : BeamCage.Face.TOP;
         code.beamMinimumSteel(span.material().fc(), basis.fy(), minimumWidth(code, line, span, sagging), bars.effectiveDepth(p.x(), span, side), t);
     }

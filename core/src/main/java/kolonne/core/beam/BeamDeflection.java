@@ -257,8 +257,11 @@ final class BeamDeflection {
             turn = supportSlope(span, false, stage) - slope[n - 1];
             shift = -w[n - 1] - turn * (x[n - 1] - x[0]);
         } else {
-            turn = -w[n - 1] / (x[n - 1] - x[0]);
-            shift = 0;
+            // against the chord between the middles of the supports, which turn with the ends of the beam as stiff joints
+            double before = freeFrom ? 0 : Math.max(0, x[0] - span.from());
+            double after = freeTo ? 0 : Math.max(0, span.to() - x[n - 1]);
+            turn = -(w[n - 1] + slope[n - 1] * after) / (before + x[n - 1] - x[0] + after);
+            shift = turn * before;
         }
         for (int i = 0; i < n; i++) {
             w[i] += shift + turn * (x[i] - x[0]);

@@ -26,11 +26,12 @@ public record BeamDesign(BeamLine line, BeamCage cage, HandCage hand, List<Check
      * @param vc     design strength of the concrete; vn with stirrups; vLimit of the section [N]
      * @param ve     shear by size that comes with the strength of the ends of a ductile span, else 0 [N]
      * @param t      greatest torque by size [Nmm]
+     * @param limitUse how far shear, with torque where it counts, uses up the concrete; 1 is the limit
      * @param tn     torque that the outer legs carry beside the shear that comes with t; the threshold where torsion does not count
      */
     public record Point(double x, int span, double mPos, int comboPos, double mNeg, int comboNeg, double capPos,
                         double capNeg, double vMax, int comboVMax, double vMin, int comboVMin, double vc, double vn,
-                        double vLimit, double ve, double t, int comboT, double tn) {}
+                        double vLimit, double ve, double t, int comboT, double tn, double limitUse) {}
 
     public BeamDesign {
         checks = List.copyOf(checks);

@@ -99,7 +99,7 @@ public final class BeamDesigner {
     private List<BeamCage.Zone> zones(double allowance) {
         List<BeamCage.Zone> out = new ArrayList<>();
         for (BeamLine.Span s : line.spans()) {
-            out.addAll(new StirrupChoice(s, context, s.shape().depth() - allowance, shears, List.of()).choose());
+            out.addAll(new StirrupChoice(s, context, s.shape().depth() - allowance, shears, List.of(), BeamTorsion.largest(basis)).choose());
         }
         return out;
     }
@@ -111,7 +111,7 @@ public final class BeamDesigner {
         List<BeamShearCheck.Demand> with = DuctileSpans.rules(line, context).isEmpty() ? shears : BeamShearCheck.demands(line, context, torques, cage);
         List<BeamCage.Zone> out = new ArrayList<>();
         for (BeamLine.Span s : line.spans()) {
-            out.addAll(new StirrupChoice(s, context, bars.leastDepth(s), with, StirrupLimits.of(line, s, bars, context)).choose());
+            out.addAll(new StirrupChoice(s, context, bars.leastDepth(s), with, StirrupLimits.of(line, s, bars, context), BeamTorsion.largest(groups, s, basis)).choose());
         }
         return out;
     }
@@ -122,7 +122,7 @@ public final class BeamDesigner {
         for (BeamLine.Span s : line.spans()) {
             int skin = skinLevels(s);
             int levels = Math.max(skin, BeamTorsion.sideLevels(s, basis));
-            BeamTorsion torsion = new BeamTorsion(line, s, context, torques, stirrup, levels);
+            BeamTorsion torsion = new BeamTorsion(line, s, context, torques, stirrup, BeamTorsion.largest(basis), levels);
             if (torsion.counts() && levels > 0) {
                 Bar bar = torsionalBar(s, torsion);
                 out.add(laid(s, bar, levels));

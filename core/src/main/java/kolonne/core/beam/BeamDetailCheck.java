@@ -18,6 +18,12 @@ import kolonne.core.section.Shape;
 
 /** Fit, spacing, anchorage, proportions and forces that the beam checks leave out. */
 final class BeamDetailCheck {
+    /** Runs are sought up to so many times those that there are. */
+    private static final double MOST_PART = 8;
+    private static final int BISECTIONS = 24;
+    /** Of a development length, what rounding may take. */
+    private static final double DEVELOPED = 1e-3;
+
     private final BeamLine line;
     private final BeamCage cage;
     private final BeamContext context;
@@ -58,6 +64,7 @@ final class BeamDetailCheck {
             ignoredForces(span);
         }
         anchorage();
+        cage.groups().forEach(this::lapRoom);
         new PairCheck(line, cage, context, governing).run();
         for (BeamCage.Face face : BeamCage.Face.values()) {
             integrity(face);
@@ -68,21 +75,46 @@ final class BeamDetailCheck {
         }
     }
 
-    /** Bars that run through a line of the perimeter against its largest steel of the face (9.7.7.1). */
+    /** Bars that run through a line of the perimeter against its largest steel of the face where moments are largest: in the spans, at the supports (9.7.7.1). */
     private void integrity(BeamCage.Face face) {
         double part = context.throughPart(line, face);
         double through = cage.groups().stream().filter(g -> g.face() == face && g.through()).mapToDouble(BeamCage.Group::area).sum();
         boolean bottom = face == BeamCage.Face.BOTTOM;
         double most = 0;
-        for (BeamDesign.Point p : profile) {
-            boolean tension = (bottom ? p.mPos() : -p.mNeg()) > BeamCheck.negligible(line.spans().get(p.span()));
-            most = Math.max(most, tension ? bars.areaAt(p.x(), face) : 0);
+        for (BeamLine.Span span : line.spans()) {
+            double middle = (span.faceFrom() + span.faceTo()) / 2;
+            for (boolean left : bottom ? new boolean[] {true} : new boolean[] {true, false}) {
+                most = Math.max(most, profile.stream().filter(p -> p.span() == span.number() && (bottom || left == p.x() < middle))
+                    .max(java.util.Comparator.comparingDouble(p -> bottom ? p.mPos() : -p.mNeg()))
+                    .filter(p -> (bottom ? p.mPos() : -p.mNeg()) > BeamCheck.negligible(span)).map(p -> bars.areaAt(p.x(), face)).orElse(0.0));
+            }
         }
         if (part > 0 && most > 0) {
             String side = face == BeamCage.Face.TOP ? "top" : "bottom";
             add("integrity-" + side, "Continuous bars of an edge beam, " + side, Cause.STEEL_BELOW_MINIMUM, part * most, through, Quantity.AREA,
                 through > 0 ? part * most / through : Double.POSITIVE_INFINITY, line.spans().get(0).faceFrom(), line.spans().get(0), code.detailing().integrityClause());
+            for (boolean left : new boolean[] {true, false}) {
+                yieldingAtEnd(face, left, part * most);
+            }
         }
+    }
+
+    /** As much of the continuous steel as the code asks for is developed whole at a support where the line ends; less than a whole hook does not count (25.4.10.2). */
+    private void yieldingAtEnd(BeamCage.Face face, boolean left, double needed) {
+        BeamLine.Span span = line.spans().get(left ? 0 : line.spans().size() - 1);
+        BeamLine.SupportKind kind = line.supports().get(left ? 0 : line.spans().size()).kind();
+        if (!code.detailing().integrityYields() || kind == BeamLine.SupportKind.FREE || kind == BeamLine.SupportKind.HELD) {
+            return;
+        }
+        double x = left ? span.faceFrom() : span.faceTo();
+        double yields = 0;
+        for (int i = 0; i < cage.groups().size(); i++) {
+            BeamCage.Group g = cage.groups().get(i);
+            yields += g.face() == face && g.through() && bars.developed(g, i, x) > 1 - DEVELOPED ? g.area() : 0;
+        }
+        String side = face == BeamCage.Face.TOP ? "top" : "bottom";
+        add("integrity-end-" + side, "Continuous bars anchored for yield, " + side, Cause.ANCHORAGE, needed, yields, Quantity.AREA,
+            yields > 0 ? needed / yields : Double.POSITIVE_INFINITY, x, span, code.detailing().integrityEndClause());
     }
 
     /** A third of a support's top steel runs past the point of inflection (9.7.3.8.4). */
@@ -152,6 +184,33 @@ final class BeamDetailCheck {
         }
     }
 
+    /**
+     * Room where bars lap: the two of a lap side by side, or, where the face has no further layer there, one above the other; so that the clear
+     * distances hold between laps as between bars.
+     */
+    private void lapRoom(BeamCage.Group g) {
+        for (Laps.Lap l : Laps.of(line, g, basis)) {
+            double x = (l.from() + l.to()) / 2;
+            BeamLine.Span span = line.spans().stream().filter(s -> x <= s.to()).findFirst().orElse(line.spans().get(line.spans().size() - 1));
+            FaceLayout layout = FaceLayout.of(cage, span, g.face(), x, basis);
+            boolean above = layout.layer(2).isEmpty();
+            double room = layout.clearWidth();
+            double bodies = 0;
+            double needed = 0;
+            int count = 0;
+            for (FaceLayout.Unit u : layout.layer(g.layer())) {
+                boolean lapped = u.groups().get(0).equals(g) || Laps.of(line, u.groups().get(0), basis).stream().anyMatch(o -> o.from() < l.to() && l.from() < o.to());
+                bodies += (lapped && !above ? 2 : 1) * u.diameter();
+                needed = Math.max(needed, code.detailing().beamClearSpacing(u.spacing(), basis.aggregate()));
+                count++;
+            }
+            double gap = count > 1 ? (room - bodies) / (count - 1) : room - bodies;
+            String side = g.face() == BeamCage.Face.TOP ? "top" : "bottom";
+            add("lap-room-" + side, "Clear distance where bars lap, " + side, Cause.BARS_DO_NOT_FIT, count > 1 ? needed : 0, gap, Quantity.LENGTH,
+                gap > 0 ? (count > 1 ? needed / gap : 0) : Double.POSITIVE_INFINITY, x, span, code.detailing().beamClearSpacingClause());
+        }
+    }
+
     /** Steel of a face against the code's most, where it has one. */
     private void most(BeamLine.Span span) {
         double limit = code.beamMaximumRatio() * span.shape().A();
@@ -180,6 +239,8 @@ final class BeamDetailCheck {
             SpacingLimits limits = code.beamStirrupSpacing(d, needed > 0.5 * (s.limit() - s.concrete()));
             add("stirrup-spacing", "Stirrup spacing", Cause.STIRRUP_SPACING, z.spacing(), limits.along(),
                 Quantity.LENGTH, z.spacing() / limits.along(), x, span, limits.clause());
+            add("legs-most", "Legs that the basis allows", Cause.TIE_ARRANGEMENT, z.legs(), basis.legsMost(), Quantity.COUNT, (double) z.legs() / basis.legsMost(), x, span,
+                "basis");
             double across = (bw - 2 * basis.beamCover() - z.bar().diameter()) / (z.legs() - 1);
             add("leg-spacing", "Spacing of legs across", Cause.STIRRUP_SPACING, across, limits.across(),
                 Quantity.LENGTH, across / limits.across(), x, span, limits.clause());
@@ -269,15 +330,11 @@ final class BeamDetailCheck {
         }
     }
 
-    /**
-     * Run inside the support against the part of ldh that is needed: of bars that find room for a part of their strength only, as much as the
-     * moment at the face uses of what all bars together find room for.
-     */
+    /** Run inside the support against the run at which the bars of the face develop just the moment there. */
     private void hook(BeamCage.Group g, int i, BeamLine.Span span, boolean from) {
         double face = from ? span.faceFrom() : span.faceTo();
         double run = from ? face - g.from() : g.to() - face;
-        double use = demandAt(span, from, g.face());
-        double needed = use <= 1 ? Math.min(bars.hookLength(i), Math.max(0, run)) * use : bars.hookLength(i) * Math.min(1, use);
+        double needed = Math.min(bars.hookLength(i), run * neededPart(span, from, g.face()));
         if (needed > 0) {
             String side = g.face() == BeamCage.Face.TOP ? "top" : "bottom";
             add("hook-" + side, "Hook in the end support, " + side, Cause.ANCHORAGE, needed, run, Quantity.LENGTH,
@@ -285,29 +342,23 @@ final class BeamDetailCheck {
         }
     }
 
-    /** Use of the strength that the bars of a face develop at the support's face. */
-    private double demandAt(BeamLine.Span span, boolean from, BeamCage.Face face) {
-        BeamLine.Station s = null;
-        for (BeamLine.Station c : line.stations()) {
-            if (c.span() == span.number() && (s == null || !from)) {
-                s = c;
-            }
-        }
-        if (s == null) {
-            return 0;
-        }
-        double worst = 0;
-        for (int c = 0; c < context.combinations(); c++) {
-            double m = context.at(s, c, Analysis.MY);
-            worst = Math.max(worst, face == BeamCage.Face.BOTTOM ? m : -m);
-        }
-        if (worst <= BeamCheck.negligible(span)) {
-            return 0;
-        }
+    /** What the runs of all bars of a face inside the support may be multiplied by until they develop no more than the moment at its face. */
+    private double neededPart(BeamLine.Span span, boolean from, BeamCage.Face face) {
         boolean sagging = face == BeamCage.Face.BOTTOM;
-        double full = FlexuralStrength.of(span.shape(), sagging, bars.layers(s.x(), span, sagging),
-            span.material().fc(), basis.fy(), code, Trace.OFF).phiMn();
-        return full > 0 ? worst / full : Double.POSITIVE_INFINITY;
+        double x = from ? span.faceFrom() : span.faceTo();
+        double moment = new Envelope(line, context).at(x, span, sagging);
+        if (moment <= BeamCheck.negligible(span)) {
+            return 0;
+        }
+        double low = 0;
+        double high = MOST_PART;
+        for (int k = 0; k < BISECTIONS; k++) {
+            double middle = (low + high) / 2;
+            double has = FlexuralStrength.of(span.shape(), sagging, bars.layersAtEnd(x, span, sagging, middle), span.material().fc(), basis.fy(), code, Trace.OFF).phiMn();
+            low = has < moment ? middle : low;
+            high = has < moment ? high : middle;
+        }
+        return high;
     }
 
     private void add(String kind, String title, Cause cause, double demand, double capacity, Quantity quantity,

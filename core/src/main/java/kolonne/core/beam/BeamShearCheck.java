@@ -135,7 +135,7 @@ final class BeamShearCheck {
 
     /** Design shears along the line, in order of place; sections nearer than d to a column's face are left out. */
     static List<Demand> demands(BeamLine line, BeamContext context, double[] torques) {
-        List<BeamTorsion> torsion = line.spans().stream().map(s -> new BeamTorsion(line, s, context, torques, context.basis().stirrupList().get(0),
+        List<BeamTorsion> torsion = line.spans().stream().map(s -> new BeamTorsion(line, s, context, torques, context.basis().stirrupList().get(0), BeamTorsion.largest(context.basis()),
             0)).toList();
         return places(line, context).stream().map(p -> at(context, line.stations(), p, torsion.get(p.span()))).toList();
     }

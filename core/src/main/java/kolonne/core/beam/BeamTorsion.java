@@ -1,5 +1,6 @@
 package kolonne.core.beam;
 
+import java.util.Comparator;
 import java.util.List;
 import kolonne.core.analysis.Analysis;
 import kolonne.core.basis.Basis;
@@ -24,14 +25,14 @@ final class BeamTorsion {
     private final double from;
     private final double to;
 
-    /** @param torques of the stations of the line, see {@link #torques}. @param sideLevels levels of side bars */
-    BeamTorsion(BeamLine line, BeamLine.Span span, BeamContext context, double[] torques, Bar stirrup, int sideLevels) {
+    /** @param torques of the stations of the line, see {@link #torques}. @param bar the largest of the main bars; @param sideLevels levels of side bars */
+    BeamTorsion(BeamLine line, BeamLine.Span span, BeamContext context, double[] torques, Bar stirrup, Bar bar, int sideLevels) {
         this.span = span;
         this.torques = torques;
         this.sideLevels = sideLevels;
         Basis basis = context.basis();
         rules = basis.designCode().torsion();
-        section = section(span, basis, stirrup);
+        section = section(span, basis, stirrup, bar);
         threshold = rules.threshold(section.fc(), section.acp(), section.pcp(), Trace.OFF);
         double low = Double.POSITIVE_INFINITY;
         double high = Double.NEGATIVE_INFINITY;
@@ -48,9 +49,20 @@ final class BeamTorsion {
         to = high + further;
     }
 
-    /** The tube of a span with stirrups of a size. */
-    static TorsionSection section(BeamLine.Span span, Basis basis, Bar stirrup) {
-        return TorsionTube.of(span.shape(), span.material().fc(), basis.fy(), basis.fyt(), basis.beamCover(), stirrup.diameter(),
+    /** The largest bar that a line may have, while it has none: it makes the wall the thickest. */
+    static Bar largest(Basis basis) {
+        return basis.beamBarList().get(basis.beamBarList().size() - 1);
+    }
+
+    /** The largest bar of the first layers of a cage within a span. */
+    static Bar largest(List<BeamCage.Group> groups, BeamLine.Span span, Basis basis) {
+        return groups.stream().filter(g -> g.layer() == 1 && g.from() < span.to() && g.to() > span.from()).map(BeamCage.Group::bar)
+            .max(Comparator.comparingDouble(Bar::diameter)).orElse(largest(basis));
+    }
+
+    /** The tube of a span with stirrups of a size round bars of a size. */
+    static TorsionSection section(BeamLine.Span span, Basis basis, Bar stirrup, Bar bar) {
+        return TorsionTube.of(span.shape(), span.material().fc(), basis.fy(), basis.fyt(), basis.beamCover(), stirrup.diameter(), bar.diameter(),
             basis.designCode());
     }
 

@@ -39,7 +39,8 @@ final class BeamTorsionCheck {
         this.strength = strength;
         this.basis = context.basis();
         this.rules = basis.designCode().torsion();
-        torsion = line.spans().stream().map(s -> new BeamTorsion(line, s, context, torques, stirrup(s.number()), perFace(s.number())))
+        torsion = line.spans().stream().map(s -> new BeamTorsion(line, s, context, torques, stirrup(s.number()), BeamTorsion.largest(cage.groups(), s, basis),
+            perFace(s.number())))
             .toArray(BeamTorsion[]::new);
     }
 
@@ -124,6 +125,18 @@ final class BeamTorsionCheck {
         return Math.max(0, z.bar().area() / z.spacing() - forShear) / t.legSteel(1);
     }
 
+    /** How far the shear of any combination, with its torque where that counts, uses up the concrete at a station. */
+    double limitUse(BeamLine.Station s, BeamLine.Span span, ShearStrength shear) {
+        BeamTorsion t = torsion[span.number()];
+        boolean counts = t.counts() && t.countsAt(s.x());
+        double most = 0;
+        for (int c = 0; c < context.combinations(); c++) {
+            double v = Math.abs(context.at(s, c, Analysis.VZ));
+            most = Math.max(most, counts ? rules.limitUse(v, Math.abs(context.at(s, c, Analysis.T)), t.section(), depth(s.x(), span), shear.limit(), Trace.OFF) : v / shear.limit());
+        }
+        return most;
+    }
+
     private void zones(BeamLine.Span span, BeamTorsion t) {
         double limit = rules.stirrupSpacing(t.section());
         for (BeamCage.Zone z : cage.zones()) {
@@ -192,7 +205,7 @@ final class BeamTorsionCheck {
             : line.supports().get(span.number() + 1).kind() == BeamLine.SupportKind.FREE;
         if (t.countsAt(face) && !free) {
             add("torsion-anchorage", "Side bars, anchorage", Cause.ANCHORAGE, needed, run, Quantity.LENGTH, run > 0 ? needed / run : Double.POSITIVE_INFINITY,
-                -1, face, span, -1, "9.7.5.4");
+                -1, face, span, -1, rules.anchorageClause());
         }
     }
 

@@ -21,7 +21,7 @@ import kolonne.core.section.Shape;
 
 /**
  * Stretches of a span where bars in compression are needed for the strength: there stirrups hold them as ties hold the bars of a column
- * (ACI 318-19 9.7.6.4, EN 1992-1-1 9.2.1.2(3)).
+ * (ACI 318-19 9.7.6.4, EN 1992-1-1 9.2.1.2(3)). Of many bars in a wide web only so many need to be held as the strength counts on.
  */
 final class CompressionBars implements StirrupLimits {
     /** Depth of the block over d up to which sections are surely tension-controlled. */
@@ -36,8 +36,8 @@ final class CompressionBars implements StirrupLimits {
     private final DesignCode code;
     private final List<Stretch> stretches = new ArrayList<>();
 
-    /** Where bars of a face are needed in compression. @param x station in it */
-    private record Stretch(double from, double to, double x, BeamCage.Face face, Bar thinnest) {}
+    /** Where bars of a face are needed in compression. @param x station in it; @param needed how many of them, at least */
+    private record Stretch(double from, double to, double x, BeamCage.Face face, Bar thinnest, int needed) {}
 
     private CompressionBars(BeamLine line, BeamLine.Span span, BarsAt bars, BeamContext context) {
         this.line = line;
@@ -69,7 +69,7 @@ final class CompressionBars implements StirrupLimits {
                     BeamCage.Face face = sagging ? BeamCage.Face.TOP : BeamCage.Face.BOTTOM;
                     double from = all.get(Math.max(0, i - 1)).x();
                     double to = all.get(Math.min(all.size() - 1, i + 1)).x();
-                    thinnest(s.x(), face, depth).ifPresent(b -> stretches.add(new Stretch(from, to, s.x(), face, b)));
+                    thinnest(s.x(), face, depth).ifPresent(b -> stretches.add(new Stretch(from, to, s.x(), face, b, count(bars, s, sagging, demand, depth))));
                 }
             }
         }
@@ -106,6 +106,26 @@ final class CompressionBars implements StirrupLimits {
         List<BarLayer> tension = all.stream().filter(l -> l.depth() >= c).toList();
         double alone = FlexuralStrength.of(span.shape(), sagging, tension, span.material().fc(), basis.fy(), code, Trace.OFF).phiMn();
         return new double[] {tension.size() < all.size() ? c : 0, alone};
+    }
+
+    /** How many of the bars above the neutral axis the strength counts on. */
+    private int count(BarsAt bars, BeamLine.Station s, boolean sagging, double demand, double depth) {
+        List<BarLayer> all = bars.layers(s.x(), span, sagging);
+        BeamCage.Face face = sagging ? BeamCage.Face.TOP : BeamCage.Face.BOTTOM;
+        int there = groups.stream().filter(g -> g.face() == face && s.x() >= g.from() - 1 && s.x() <= g.to() + 1 && g.offset() < depth).mapToInt(BeamCage.Group::count).sum();
+        for (int n = 1; n < there; n++) {
+            double part = (double) n / there;
+            List<BarLayer> some = all.stream().map(l -> l.depth() < depth ? new BarLayer(l.depth(), part * l.area()) : l).toList();
+            if (FlexuralStrength.of(span.shape(), sagging, some, span.material().fc(), basis.fy(), code, Trace.OFF).phiMn() >= demand) {
+                return n;
+            }
+        }
+        return there;
+    }
+
+    /** Legs that hold as many bars as are needed: one each, or by the rule for all bars of the layer where that takes fewer. */
+    private int legs(Stretch s, Bar stirrup) {
+        return Math.min(HeldBars.legs(span, groups, s.face(), s.x(), stirrup, basis), Math.max(2, s.needed()));
     }
 
     /** A moment that bars in tension carry alone, by the block in the web only; 0 where that is not sure. */
@@ -146,7 +166,7 @@ final class CompressionBars implements StirrupLimits {
 
     @Override
     public int legs(Bar stirrup) {
-        return code.compressionBarsHeld() ? stretches.stream().mapToInt(s -> HeldBars.legs(span, groups, s.face(), s.x(), stirrup, basis)).max().orElse(2) : 2;
+        return code.compressionBarsHeld() ? stretches.stream().mapToInt(s -> legs(s, stirrup)).max().orElse(2) : 2;
     }
 
     @Override
@@ -163,8 +183,7 @@ final class CompressionBars implements StirrupLimits {
                 }
                 add(governing, "compression-spacing", "Stirrups round bars in compression", Cause.STIRRUP_SPACING, z.spacing(), limit(s, z.bar()), Quantity.LENGTH, s.x());
                 if (code.compressionBarsHeld()) {
-                    add(governing, "compression-legs", "Legs that hold bars in compression", Cause.TIE_ARRANGEMENT, HeldBars.legs(span, groups, s.face(), s.x(), z.bar(), basis),
-                        z.legs(), Quantity.COUNT, s.x());
+                    add(governing, "compression-legs", "Legs that hold bars in compression", Cause.TIE_ARRANGEMENT, legs(s, z.bar()), z.legs(), Quantity.COUNT, s.x());
                     add(governing, "compression-stirrup", "Stirrup size for bars in compression", Cause.TIE_ARRANGEMENT, code.columns().smallestTie(s.thinnest()), z.bar().diameter() + 0.05,
                         Quantity.LENGTH, s.x());
                 }

@@ -1,6 +1,7 @@
 package kolonne.core.beam;
 
 import java.util.List;
+import java.util.Optional;
 import kolonne.core.analysis.Analysis;
 import kolonne.core.basis.Basis;
 import kolonne.core.check.CheckResult;
@@ -11,6 +12,7 @@ import kolonne.core.demand.Demands;
 import kolonne.core.explain.Quantity;
 import kolonne.core.explain.Trace;
 import kolonne.core.finding.Cause;
+import kolonne.core.finding.Finding;
 import kolonne.core.section.BarLayer;
 import kolonne.core.section.CrackedSection;
 import kolonne.core.section.Shape;
@@ -42,6 +44,33 @@ final class CrackCheck {
                 stresses(i, sagging);
             }
         }
+    }
+
+    /** Where concrete is stressed so high under quasi-permanent load that it creeps more than in proportion; empty where it is not. */
+    Optional<Finding> creep() {
+        double most = 1;
+        BeamLine.Station at = null;
+        for (BeamLine.Station s : line.stations()) {
+            BeamLine.Span span = line.spans().get(s.span());
+            for (boolean sagging : new boolean[] {true, false}) {
+                Moment m = largest(context.sustained(), s, sagging);
+                List<BarLayer> layers = bars.layers(GroupLayout.within(line, basis, s.x()), span, sagging, true);
+                if (m.m() > BeamCheck.negligible(span) && !layers.isEmpty()) {
+                    CrackedSection section = CrackedSection.of(span.shape(), sagging, layers, Steel.ES / span.material().E());
+                    double use = m.m() * section.depth() / section.inertia() / rules.linearCreep(span.material().fc());
+                    at = use > most ? s : at;
+                    most = Math.max(most, use);
+                }
+            }
+        }
+        if (at == null) {
+            return Optional.empty();
+        }
+        double limit = rules.linearCreep(line.spans().get(at.span()).material().fc());
+        return Optional.of(Finding.note("creep.nonlinear", line.mark() + ", " + BeamCheck.place(line, at.x(), at.span(), context), "Concrete reaches "
+            + Quantity.STRESS.text(most * limit, basis.usUnits()) + " under quasi-permanent load, above the " + Quantity.STRESS.text(limit, basis.usUnits())
+            + " to which creep is linear (" + rules.linearCreepClause() + "): deflection and cracks are computed with linear creep.",
+            "Make the section deeper, use stronger concrete, or raise the creep coefficient."));
     }
 
     /** The larger use of crack width and of steel stress at every station, for the choice of bars. */

@@ -13,6 +13,8 @@ final class CutOffCheck {
     /** Run of bottom bars into a support [mm] (ACI 318-19 9.7.3.8.1, 9.7.3.8.2). */
     private static final double INTO_SUPPORT = 150;
     private static final int CORNERS = 2;
+    /** Of a development length, what rounding may take. */
+    private static final double DEVELOPED = 1e-3;
 
     private final BeamLine line;
     private final BeamCage cage;
@@ -91,7 +93,8 @@ final class CutOffCheck {
         for (int i = 0; i < cage.groups().size(); i++) {
             BeamCage.Group g = cage.groups().get(i);
             boolean there = g.face() == BeamCage.Face.BOTTOM && (left ? g.from() <= face - run + 1 && g.to() > face : g.to() >= face + run - 1 && g.from() < face);
-            reaching += there ? g.area() * (yields ? bars.developed(g, i, face) : 1) : 0;
+            // bars that must yield at the face count only where they are developed whole
+            reaching += there && (!yields || bars.developed(g, i, face) > 1 - DEVELOPED) ? g.area() : 0;
         }
         boolean simple = end && profile.stream().filter(p -> p.span() == span.number()).noneMatch(p -> Math.abs(p.x() - face) < 1
             && -p.mNeg() > BeamCheck.negligible(span));

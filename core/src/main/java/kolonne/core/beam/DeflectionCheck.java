@@ -16,12 +16,14 @@ import kolonne.core.finding.Cause;
 final class DeflectionCheck {
     private final BeamLine line;
     private final BeamContext context;
+    private final BarsAt bars;
     private final Governing governing;
     private final List<Deflections> deflections;
     private final Basis basis;
     private final DesignCode code;
 
-    DeflectionCheck(BeamLine line, BeamContext context, Governing governing, List<Deflections> deflections) {
+    DeflectionCheck(BeamLine line, BeamContext context, BarsAt bars, Governing governing, List<Deflections> deflections) {
+        this.bars = bars;
         this.line = line;
         this.context = context;
         this.governing = governing;
@@ -33,7 +35,7 @@ final class DeflectionCheck {
     void run() {
         for (BeamLine.Span span : line.spans()) {
             double h = span.shape().depth();
-            double least = leastDepth(line, span, basis, Trace.OFF);
+            double least = leastDepth(line, span, bars, basis, Trace.OFF);
             boolean deep = least <= h;
             if (deflections.isEmpty() || deep && !basis.deflection().sensitive()) {
                 add("span-to-depth", "Span to depth", least, h, Quantity.LENGTH, (span.faceFrom() + span.faceTo()) / 2, span, "", code.leastDepthClause());
@@ -73,9 +75,16 @@ final class DeflectionCheck {
     }
 
     /** Least depth of a span without computed deflection [mm]. */
-    static double leastDepth(BeamLine line, BeamLine.Span span, Basis basis, Trace t) {
-        double length = line.cantilever(span.number()) ? span.clear() : span.to() - span.from();
-        return basis.designCode().leastDepth(length, ends(line, span), basis.fy(), t);
+    static double leastDepth(BeamLine line, BeamLine.Span span, BarsAt bars, Basis basis, Trace t) {
+        boolean cantilever = line.cantilever(span.number());
+        double length = cantilever ? span.clear() : span.to() - span.from();
+        boolean freeLeft = line.supports().get(span.number()).kind() == BeamLine.SupportKind.FREE;
+        double x = cantilever ? (freeLeft ? span.faceTo() : span.faceFrom()) : (span.faceFrom() + span.faceTo()) / 2;
+        BeamCage.Face tension = cantilever ? BeamCage.Face.TOP : BeamCage.Face.BOTTOM;
+        double width = cantilever ? span.shape().webWidth() : span.shape().width();
+        double area = width * bars.effectiveDepth(x, span, tension);
+        return basis.designCode().leastDepth(new DesignCode.SpanDepth(length, ends(line, span), basis.fy(), span.material().fc(), bars.areaAt(x, tension) / area,
+            0, span.shape().width() / span.shape().webWidth()), t);
     }
 
     static DesignCode.SpanEnds ends(BeamLine line, BeamLine.Span span) {

@@ -3,7 +3,7 @@ package kolonne.core.beam;
 import java.util.List;
 
 /**
- * Deflections of a span, downwards, against the chord between its supports (a cantilever against its support).
+ * Deflections of a span, downwards, against the chord between the middles of its supports (a cantilever against the face of its support).
  *
  * @param x        places along the line [mm]
  * @param live     immediate deflection under live load, of the combination with the largest [mm]

@@ -92,6 +92,11 @@ final class FaceLayout {
         return worst;
     }
 
+    /** Between the legs of the stirrup [mm]. */
+    double clearWidth() {
+        return bw - 2 * edge;
+    }
+
     /** Largest distance between the middles of neighbouring bars of a layer [mm]; the web where there is one bar. */
     double widest(int number) {
         List<Unit> layer = layer(number);

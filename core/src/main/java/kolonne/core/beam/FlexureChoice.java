@@ -75,7 +75,7 @@ final class FlexureChoice {
         int n = line.stations().size();
         hogging = new double[n];
         sagging = new double[n];
-        BeamTorsion[] torsion = line.spans().stream().map(q -> new BeamTorsion(line, q, context, torques, stirrup, BeamTorsion.sideLevels(q, basis)))
+        BeamTorsion[] torsion = line.spans().stream().map(q -> new BeamTorsion(line, q, context, torques, stirrup, BeamTorsion.largest(basis), BeamTorsion.sideLevels(q, basis)))
             .toArray(BeamTorsion[]::new);
         twists = new boolean[torsion.length];
         for (int i = 0; i < torsion.length; i++) {
@@ -176,7 +176,7 @@ final class FlexureChoice {
     private Choice[] face(BeamCage.Face face, List<BarRegion> regions, List<Bar> sizes, boolean oneSize) {
         Choice[] best = null;
         double bestCost = Double.POSITIVE_INFINITY;
-        for (Bar bar : sizes) {
+        for (Bar bar : throughSizes(face, sizes)) {
             addedSizes = oneSize ? List.of(bar) : sizes;
             Choice[] choices = withThrough(face, regions, bar);
             double cost = total(choices, regions);
@@ -189,6 +189,22 @@ final class FlexureChoice {
             }
         }
         return best;
+    }
+
+    /** Sizes that bars through the line may have: where they must yield in the end supports, those whose hooks find room; all where none does. */
+    private List<Bar> throughSizes(BeamCage.Face face, List<Bar> sizes) {
+        if (!code.detailing().integrityYields() || context.throughPart(line, face) <= 0) {
+            return sizes;
+        }
+        List<Bar> out = sizes.stream().filter(b -> hooked(b, true) && hooked(b, false)).toList();
+        return out.isEmpty() ? sizes : out;
+    }
+
+    private boolean hooked(Bar bar, boolean left) {
+        BeamLine.Span s = line.spans().get(left ? 0 : line.spans().size() - 1);
+        double run = left ? s.faceFrom() - GroupLayout.start(line, basis) : GroupLayout.end(line, basis) - s.faceTo();
+        boolean free = line.supports().get(left ? 0 : line.spans().size()).kind() == BeamLine.SupportKind.FREE;
+        return free || code.detailing().hookLength(bar, s.material().fc(), basis.fy(), Trace.OFF) <= run;
     }
 
     /** Additions to the fewest through bars of a size that are a large enough part of the face's largest steel. */
@@ -345,7 +361,7 @@ final class FlexureChoice {
             return null;
         }
         FlexuralStrength s = strength(r.span(), r.face(), anchored(r, layers, compression, compressionBar));
-        double limit = code.beamTensionStrain(basis.fy() / Steel.ES, r.span().material().fc());
+        double limit = code.beamTensionStrain(basis.fy() / Steel.ES, r.span().material().fc(), Trace.OFF);
         double area = layers.stream().mapToDouble(l -> l.count() * l.bar().area()).sum();
         double offset = layers.stream().mapToDouble(l -> l.count() * l.bar().area() * l.offset()).sum() / area;
         double least = r.spans().stream().mapToDouble(q -> code.beamMinimumSteel(q.material().fc(), basis.fy(),
@@ -414,7 +430,7 @@ final class FlexureChoice {
         double h = span.shape().depth();
         List<BarLayer> bars = c.layers().stream().map(l -> new BarLayer(h - l.offset(), l.count() * l.bar().area()))
             .toList();
-        return strength(span, face, bars).epsT() >= code.beamTensionStrain(basis.fy() / Steel.ES, span.material().fc());
+        return strength(span, face, bars).epsT() >= code.beamTensionStrain(basis.fy() / Steel.ES, span.material().fc(), Trace.OFF);
     }
 
     /** Strength of a face's layers alone; bars of the other face are left out, which is safe. @return φMn [Nmm] */

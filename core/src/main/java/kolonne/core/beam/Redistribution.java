@@ -22,6 +22,8 @@ final class Redistribution {
     /** The section with the least strain to spare; null where all have enough. */
     private BeamLine.Station tooStiff;
     private double strain = Double.POSITIVE_INFINITY;
+    /** The first of two neighbouring spans too unlike in length; null where there are none. */
+    private BeamLine.Span unlike;
 
     Redistribution(BeamLine line, BeamCage cage, BeamContext own) {
         this.line = line;
@@ -29,6 +31,12 @@ final class Redistribution {
         this.basis = own.basis();
         this.code = basis.designCode();
         this.bars = new BarsAt(line, cage, basis);
+        for (int i = 0; i + 1 < line.spans().size() && unlike == null; i++) {
+            BeamLine.Span a = line.spans().get(i);
+            BeamLine.Span b = line.spans().get(i + 1);
+            double ratio = Math.max(length(a) / length(b), length(b) / length(a));
+            unlike = !line.cantilever(i) && !line.cantilever(i + 1) && ratio > code.redistributionSpanRatio() ? a : null;
+        }
         for (BeamLine.Span span : line.spans()) {
             if (!line.cantilever(span.number())) {
                 List<BeamLine.Station> all = line.stations().stream().filter(s -> s.span() == span.number()).toList();
@@ -36,6 +44,10 @@ final class Redistribution {
                 look(span, all.get(all.size() - 1));
             }
         }
+    }
+
+    private static double length(BeamLine.Span s) {
+        return s.to() - s.from();
     }
 
     private void look(BeamLine.Span span, BeamLine.Station s) {
@@ -55,11 +67,16 @@ final class Redistribution {
 
     /** The context whose moments count: redistributed, or as analysed. */
     BeamContext context() {
-        return tooStiff == null ? context : context.with(basis.withRedistribution(0)).of(line);
+        return tooStiff == null && unlike == null ? context : context.with(basis.withRedistribution(0)).of(line);
     }
 
     /** Why it is refused; empty where it is not. */
     List<Finding> findings() {
+        if (unlike != null) {
+            return List.of(Finding.note("redistribution.refused", line.mark() + ", span " + (unlike.number() + 1), String.format(Locale.ROOT,
+                "Redistribution is refused: this span and the next differ in length by more than a factor of %.0f (%s). The moments of the analysis count.",
+                code.redistributionSpanRatio(), code.redistributionClause()), "Redistribute nothing in this line, or even out the spans."));
+        }
         if (tooStiff == null) {
             return List.of();
         }

@@ -19,7 +19,7 @@ final class SectionLimit {
         DesignCode code = basis.designCode();
         double h = span.shape().depth();
         double bw = span.shape().webWidth();
-        double limit = code.beamTensionStrain(basis.fy() / Steel.ES, span.material().fc());
+        double limit = code.beamTensionStrain(basis.fy() / Steel.ES, span.material().fc(), Trace.OFF);
         double best = 0;
         for (Bar bar : basis.beamBarList()) {
             for (int n = 2;; n++) {

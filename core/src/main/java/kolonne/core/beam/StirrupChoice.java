@@ -35,8 +35,11 @@ public final class StirrupChoice {
     private final double bw;
     private final double fc;
     private final List<StirrupLimits> limits;
+    /** The largest of the main bars, for torsion. */
+    private final Bar mainBar;
 
-    StirrupChoice(BeamLine.Span span, BeamContext context, double d, List<BeamShearCheck.Demand> ofTheLine, List<StirrupLimits> limits) {
+    StirrupChoice(BeamLine.Span span, BeamContext context, double d, List<BeamShearCheck.Demand> ofTheLine, List<StirrupLimits> limits, Bar mainBar) {
+        this.mainBar = mainBar;
         this.limits = limits;
         this.span = span;
         this.basis = context.basis();
@@ -78,7 +81,7 @@ public final class StirrupChoice {
     List<BeamCage.Zone> choose() {
         Option best = null;
         for (Bar bar : sizes()) {
-            for (int legs = leastLegs(bar); legs <= mostLegs(bar); legs++) {
+            for (int legs = Math.min(leastLegs(bar), mostLegs()); legs <= mostLegs(); legs++) {
                 double[] spacing = spacings(bar, legs);
                 boolean hopeless = best != null && best.practical() && (!practical(spacing) || leastMass(bar, legs, spacing) > (1 + ALIKE) * best.mass());
                 Option o = hopeless ? null : option(bar, legs, spacing);
@@ -92,7 +95,7 @@ public final class StirrupChoice {
     private List<Option> all() {
         List<Option> out = new ArrayList<>();
         for (Bar bar : sizes()) {
-            for (int legs = leastLegs(bar); legs <= mostLegs(bar); legs++) {
+            for (int legs = Math.min(leastLegs(bar), mostLegs()); legs <= mostLegs(); legs++) {
                 Option o = option(bar, legs, spacings(bar, legs));
                 int at = 0;
                 while (at < out.size() && !o.betterThan(out.get(at))) {
@@ -110,7 +113,7 @@ public final class StirrupChoice {
         BarsAt bars = new BarsAt(d.line(), d.cage(), context.basis());
         BeamLine.Span s = d.line().spans().get(span);
         List<BeamShearCheck.Demand> shears = BeamShearCheck.demands(d.line(), context, BeamTorsion.torques(d.line(), context), d.cage());
-        return new StirrupChoice(s, context, bars.leastDepth(s), shears, StirrupLimits.of(d.line(), s, bars, context)).all();
+        return new StirrupChoice(s, context, bars.leastDepth(s), shears, StirrupLimits.of(d.line(), s, bars, context), BeamTorsion.largest(d.cage().groups(), s, context.basis())).all();
     }
 
     /** Sizes that the main bars allow; all where they allow none, and the check then tells. */
@@ -119,8 +122,9 @@ public final class StirrupChoice {
         return out.isEmpty() ? basis.stirrupList() : out;
     }
 
-    private int mostLegs(Bar bar) {
-        return Math.max(leastLegs(bar), basis.legsMost());
+    /** What the basis allows; more are never taken, and the check tells what is missing. */
+    private int mostLegs() {
+        return basis.legsMost();
     }
 
     private boolean practical(double[] spacing) {
@@ -177,7 +181,7 @@ public final class StirrupChoice {
         ShearStrength unit = strength(1);
         double minimum = area / unit.minimumAvs();
         ShearStrength strong = strength(10 * unit.minimumAvs());
-        TorsionSection tube = BeamTorsion.section(span, basis, bar);
+        TorsionSection tube = BeamTorsion.section(span, basis, bar, mainBar);
         double[] out = new double[demands.size()];
         for (int i = 0; i < out.length; i++) {
             BeamShearCheck.Demand demand = demands.get(i);

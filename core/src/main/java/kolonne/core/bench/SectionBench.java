@@ -228,7 +228,7 @@ public final class SectionBench {
     }
 
     private TorsionSection tube() {
-        return TorsionTube.of(s.shape(), s.fc(), s.fy(), s.fyt(), s.cover(), s.stirrup().diameter(), s.code());
+        return TorsionTube.of(s.shape(), s.fc(), s.fy(), s.fyt(), s.cover(), s.stirrup().diameter(), s.bars().stream().mapToDouble(Spot::diameter).max().orElse(0), s.code());
     }
 
     /** @param compression with the shear [N]; vertical for Vz, else Vy */

@@ -37,5 +37,10 @@ public interface CrackWidth {
     /** Largest stress of concrete under characteristic load [MPa]; infinite where it is not limited. */
     double concreteStress(double fc);
 
+    /** Stress of concrete under quasi-permanent load above which creep is not linear [MPa]. */
+    double linearCreep(double fc);
+
+    String linearCreepClause();
+
     String stressClause();
 }

@@ -45,7 +45,7 @@ public interface DesignCode {
     String reductionClause();
 
     /** Least net tensile strain of a beam at its nominal strength. */
-    double beamTensionStrain(double yieldStrain, double fc);
+    double beamTensionStrain(double yieldStrain, double fc, Trace t);
 
     String beamTensionStrainClause();
 
@@ -54,6 +54,9 @@ public interface DesignCode {
 
     /** Net tensile strain that a support's section needs for a part of its moment to be redistributed. @param part above 0 */
     double redistributionStrain(double part, double fc);
+
+    /** Largest ratio of the lengths of neighbouring spans for which moments may be redistributed; infinite where the code has none. */
+    double redistributionSpanRatio();
 
     String redistributionClause();
 
@@ -159,7 +162,17 @@ public interface DesignCode {
     Optional<CrackWidth> crackWidth();
 
     /** Least depth of a beam span without computed deflection [mm]. */
-    double leastDepth(double span, SpanEnds ends, double fy, Trace t);
+    double leastDepth(SpanDepth span, Trace t);
+
+    /**
+     * A span as rules of span to depth see it.
+     *
+     * @param length   [mm]
+     * @param fy       of the bars, {@code fc} of the concrete [MPa]
+     * @param ratio    tension steel over b d at mid-span, at the support of a cantilever; {@code compressionRatio} of the bars in compression
+     * @param flange   width of the section over that of its web
+     */
+    record SpanDepth(double length, SpanEnds ends, double fy, double fc, double ratio, double compressionRatio, double flange) {}
 
     String leastDepthClause();
 

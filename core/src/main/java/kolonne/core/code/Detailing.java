@@ -97,6 +97,11 @@ public interface Detailing {
 
     String integrityClause();
 
+    /** Whether those bars are anchored for their yield strength at the ends of the line. */
+    boolean integrityYields();
+
+    String integrityEndClause();
+
     /** Part of the top steel of a support that runs past the point of inflection, and how far [mm]. */
     double inflectionPart();
 

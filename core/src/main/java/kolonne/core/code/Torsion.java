@@ -45,6 +45,9 @@ public interface Torsion {
 
     String barClause();
 
+    /** Clause by which bars for torsion are developed at the faces of supports. */
+    String anchorageClause();
+
     /** How far past the place where torsion counts its steel must run [mm]. */
     double extension(double bw, double d);
 }

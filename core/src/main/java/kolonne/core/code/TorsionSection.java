@@ -11,5 +11,6 @@ package kolonne.core.code;
  * @param pcp its perimeter [mm]
  * @param aoh area within the centre line of the outermost closed stirrup [mm2]
  * @param ph  its perimeter [mm]
+ * @param inset from the faces to the middle of the longitudinal bars [mm]
  */
-public record TorsionSection(double fc, double fy, double fyt, double bw, double h, double acp, double pcp, double aoh, double ph) {}
+public record TorsionSection(double fc, double fy, double fyt, double bw, double h, double acp, double pcp, double aoh, double ph, double inset) {}

@@ -86,7 +86,8 @@ public record BuildingDesign(Analysis analysis, Basis basis, List<BeamDesign> be
         }
         if (!basis.designCode().reduces() && !columns.isEmpty()) {
             out.add(Finding.note("frame.imperfections", "frame", "Imperfections of columns are taken into account (5.2(7)); the inclination of the frame as a "
-                + "whole (5.2(8)) is not added to the load cases.", "Add notional horizontal forces to the lateral load cases."));
+                + "whole (5.2(8)) is not added to the load cases.", "Add notional horizontal forces as load cases of the kind other, one along X and one along Y, and put them into the combinations for strength: what sways "
+                    + "the frame is magnified whatever its kind."));
         }
         if (basis.rules().ductility() != DuctileFrame.Kind.NONE && !columns.isEmpty()) {
             out.add(Finding.note("frame.ductile-columns", "frame", "The rules for frames in earthquakes are applied to beams only; columns and joints are designed "

@@ -12,6 +12,9 @@ final class BarShapes {
     private static final double SMALL_STIRRUP = 16.1;
     private static final double MEDIUM_BAR = 25.5;
 
+    /** Angle of a stirrup's hook: 135° [rad]. */
+    private static final double HOOK = 3 * Math.PI / 4;
+
     private BarShapes() {}
 
     /** Inside radius of a bend of a longitudinal bar [mm]. */
@@ -46,17 +49,24 @@ final class BarShapes {
         };
     }
 
-    /** Closed rectangular stirrup. @param a, b outside dimensions [mm] */
+    /**
+     * Closed rectangular stirrup with 135° hooks at one corner, along its middle: the straight sides between the bends, three bends of 90°, two of
+     * 135° and the straight ends of both hooks.
+     *
+     * @param a, b outside dimensions [mm]
+     */
     static BarItem closed(String what, Bar bar, int number, double a, double b) {
-        double r = stirrupRadius(bar);
-        double tail = stirrupTail(bar) + r + bar.diameter();
-        return item(what, "51", bar, number, List.of(a, b, tail), 2 * (a + b + tail) - 2.5 * r - 5 * bar.diameter());
+        double d = bar.diameter();
+        double r = stirrupRadius(bar) + d / 2;
+        double tail = stirrupTail(bar);
+        double straight = 2 * (a - d - 2 * r) + 2 * (b - d - 2 * r);
+        return item(what, "51", bar, number, List.of(a, b, tail), straight + 3 * Math.PI / 2 * r + 2 * HOOK * r + 2 * tail);
     }
 
-    /** A single leg with hooks round the bars at both ends (no code of its own: 99). */
+    /** A single leg with 135° hooks round the bars at both ends (no code of its own: 99). @param a outside [mm] */
     static BarItem crossTie(String what, Bar bar, int number, double a) {
-        double hook = stirrupTail(bar) + 3.0 / 8 * Math.PI * 2 * (stirrupRadius(bar) + bar.diameter() / 2);
-        return item(what, "99", bar, number, List.of(a), a + 2 * hook);
+        double r = stirrupRadius(bar) + bar.diameter() / 2;
+        return item(what, "99", bar, number, List.of(a), a - bar.diameter() - 2 * r + 2 * HOOK * r + 2 * stirrupTail(bar));
     }
 
     /** Circular hoop with a lap. @param outside outside diameter; @param lap [mm] */

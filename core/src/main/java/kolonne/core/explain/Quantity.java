@@ -21,6 +21,7 @@ public enum Quantity {
     STRESS("MPa", 1, 2, "psi", 1 / 0.00689475729316836, 0),
     STRENGTH("MPa", 1, 1, "ksi", 1 / 6.89475729316836, 2),
     AREA_PER_LENGTH("mm²/mm", 1, 3, "in²/in", 1 / 25.4, 4),
+    PART("", 1, 4, "", 1, 4),
     STRAIN("‰", 1e3, 2, "‰", 1e3, 2),
     RATIO("%", 100, 2, "%", 100, 2),
     ANGLE("°", 180 / Math.PI, 1, "°", 180 / Math.PI, 1),

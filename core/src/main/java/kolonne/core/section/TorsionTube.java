@@ -8,8 +8,9 @@ import kolonne.core.explain.Trace;
 public final class TorsionTube {
     private TorsionTube() {}
 
-    /** The outline with the flange where it raises the threshold (ACI 318-19 9.2.4.4), and the tube of the web's closed stirrup. */
-    public static TorsionSection of(Shape s, double fc, double fy, double fyt, double cover, double stirrup, DesignCode code) {
+    /** The outline with the flange where it raises the threshold (ACI 318-19 9.2.4.4), and the tube of the web's closed stirrup. @param bar diameter of the longitudinal bars [mm] */
+    public static TorsionSection of(Shape s, double fc, double fy, double fyt, double cover, double stirrup, double bar,
+                                    DesignCode code) {
         double bw = s.webWidth();
         double h = s.depth();
         double acp = bw * h;
@@ -27,6 +28,6 @@ public final class TorsionTube {
         }
         double x1 = Math.max(1, bw - 2 * cover - stirrup);
         double y1 = Math.max(1, h - 2 * cover - stirrup);
-        return new TorsionSection(fc, fy, fyt, bw, h, acp, pcp, x1 * y1, 2 * (x1 + y1));
+        return new TorsionSection(fc, fy, fyt, bw, h, acp, pcp, x1 * y1, 2 * (x1 + y1), cover + stirrup + bar / 2);
     }
 }

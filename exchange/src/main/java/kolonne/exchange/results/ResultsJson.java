@@ -5,10 +5,10 @@ import com.fasterxml.jackson.databind.json.JsonMapper;
 import java.io.IOException;
 import java.io.OutputStream;
 import java.util.List;
-import java.util.TreeSet;
 import kolonne.core.analysis.Analysis;
 import kolonne.core.basis.Basis;
 import kolonne.core.beam.BeamCage;
+import kolonne.core.beam.BeamDemands;
 import kolonne.core.beam.BeamDesign;
 import kolonne.core.beam.BeamLine;
 import kolonne.core.beam.Laps;
@@ -62,7 +62,9 @@ public final class ResultsJson {
         number("steelKg", d.quantities().steel());
         number("concreteM3", d.quantities().concrete() / 1e9);
         findings(d.findings());
-        combinations();
+        combinations("combinations", d.beamContext().strength());
+        combinations("serviceCombinations", d.beamContext().service());
+        combinations("sustainedCombinations", d.beamContext().sustained());
         g.writeArrayFieldStart("beamLines");
         for (BeamDesign b : d.beams()) {
             beam(b);
@@ -76,9 +78,8 @@ public final class ResultsJson {
         g.writeEndObject();
     }
 
-    private void combinations() throws IOException {
-        g.writeArrayFieldStart("combinations");
-        Demands q = d.beamContext().strength();
+    private void combinations(String field, Demands q) throws IOException {
+        g.writeArrayFieldStart(field);
         for (int i = 0; i < q.count(); i++) {
             Combination c = q.combination(i);
             g.writeStartObject();
@@ -121,9 +122,9 @@ public final class ResultsJson {
         }
         g.writeEndArray();
         cage(b.line(), b.cage());
-        checks(b.checks());
+        checks(b.checks(), b.line());
         findings(b.findings());
-        governingStations(b);
+        stations(b);
         g.writeEndObject();
     }
 
@@ -218,13 +219,11 @@ public final class ResultsJson {
         g.writeEndArray();
     }
 
-    /** Forces of every combination at the stations that govern a check. */
-    private void governingStations(BeamDesign b) throws IOException {
-        TreeSet<Integer> stations = new TreeSet<>();
-        b.checks().stream().filter(c -> c.station() >= 0).forEach(c -> stations.add(c.station()));
-        Demands q = d.beamContext().strength();
+    /** Forces of every combination at every station, as the line was designed for them: redistributed or typed, sidesway magnified. */
+    private void stations(BeamDesign b) throws IOException {
+        BeamDemands q = BeamDemands.of(b, d.beamContext());
         g.writeArrayFieldStart("stations");
-        for (int s : stations) {
+        for (int s = 0; s < b.line().stations().size(); s++) {
             BeamLine.Station st = b.line().stations().get(s);
             BeamDesign.Point p = b.profile().get(s);
             g.writeStartObject();
@@ -236,12 +235,12 @@ public final class ResultsJson {
             number("capacityShearKn", p.vn() / 1e3);
             number("concreteShearKn", p.vc() / 1e3);
             number("limitShearKn", p.vLimit() / 1e3);
+            number("limitUse", p.limitUse());
             number("torqueKnm", p.t() / 1e6);
             number("capacityTorqueKnm", p.tn() / 1e6);
             g.writeArrayFieldStart("forces");
-            double sign = st.reversed() ? -1 : 1;
             for (int c = 0; c < q.count(); c++) {
-                forces(q, st.memberNumber(), st.station(), c, sign);
+                forces(q, st, c);
             }
             g.writeEndArray();
             g.writeEndObject();
@@ -249,15 +248,15 @@ public final class ResultsJson {
         g.writeEndArray();
     }
 
-    private void forces(Demands q, int member, int station, int c, double sign) throws IOException {
+    private void forces(BeamDemands q, BeamLine.Station s, int c) throws IOException {
         g.writeStartObject();
-        g.writeStringField("combination", q.combination(c).id());
-        number("nKn", q.at(member, station, c, Analysis.N) / 1e3);
-        number("vyKn", sign * q.at(member, station, c, Analysis.VY) / 1e3);
-        number("vzKn", sign * q.at(member, station, c, Analysis.VZ) / 1e3);
-        number("tKnm", sign * q.at(member, station, c, Analysis.T) / 1e6);
-        number("myKnm", q.at(member, station, c, Analysis.MY) / 1e6);
-        number("mzKnm", q.at(member, station, c, Analysis.MZ) / 1e6);
+        g.writeStringField("combination", q.id(c));
+        number("nKn", q.at(s, c, Analysis.N) / 1e3);
+        number("vyKn", q.at(s, c, Analysis.VY) / 1e3);
+        number("vzKn", q.at(s, c, Analysis.VZ) / 1e3);
+        number("tKnm", q.at(s, c, Analysis.T) / 1e6);
+        number("myKnm", q.at(s, c, Analysis.MY) / 1e6);
+        number("mzKnm", q.at(s, c, Analysis.MZ) / 1e6);
         g.writeEndObject();
     }
 
@@ -297,7 +296,7 @@ public final class ResultsJson {
         number("magnifierMx", l.sway().deltaMx());
         number("magnifierMy", l.sway().deltaMy());
         g.writeEndObject();
-        checks(l.checks());
+        checks(l.checks(), null);
         findings(l.findings());
         g.writeArrayFieldStart("demands");
         for (LiftDemands.Demand q : LiftDemands.of(lift, l.cage(), d.columnContext())) {
@@ -364,7 +363,8 @@ public final class ResultsJson {
         g.writeEndObject();
     }
 
-    private void checks(List<CheckResult> checks) throws IOException {
+    /** @param line whose stations the checks name; a check between two stations names none. Null for a column */
+    private void checks(List<CheckResult> checks, BeamLine line) throws IOException {
         g.writeArrayFieldStart("checks");
         for (CheckResult c : checks) {
             Quantity q = c.quantity();
@@ -381,7 +381,8 @@ public final class ResultsJson {
             g.writeStringField("place", c.place());
             number("xMm", c.x());
             g.writeNumberField("part", c.part() + 1);
-            g.writeNumberField("station", c.station());
+            boolean atStation = line != null && c.station() >= 0 && Math.abs(line.stations().get(c.station()).x() - c.x()) < 1;
+            g.writeNumberField("station", atStation ? c.station() : -1);
             g.writeStringField("clause", c.clause());
             g.writeEndObject();
         }

@@ -52,7 +52,7 @@ final class Members {
 
     record PointDto(double x, int span, double mPos, String comboPos, double mNeg, String comboNeg, double capPos,
                     double capNeg, double vMax, String comboVMax, double vMin, String comboVMin, double vc, double vn,
-                    double vLimit, double ve, double t, String comboT, double tn) {}
+                    double vLimit, double ve, double t, String comboT, double tn, double limitUse) {}
 
     /** Deflections downwards [mm], places along the line [mm], and their limits [mm]. */
     record DeflectedDto(int span, List<Double> x, List<Double> live, List<Double> lasting, double liveLimit, double lastingLimit, String service,
@@ -179,7 +179,7 @@ final class Members {
     private static PointDto point(BuildingDesign d, BeamDesign.Point p) {
         return new PointDto(p.x(), p.span(), p.mPos() / 1e6, name(d, p.comboPos()), p.mNeg() / 1e6, name(d, p.comboNeg()),
             p.capPos() / 1e6, p.capNeg() / 1e6, p.vMax() / 1e3, name(d, p.comboVMax()), p.vMin() / 1e3,
-            name(d, p.comboVMin()), p.vc() / 1e3, p.vn() / 1e3, p.vLimit() / 1e3, p.ve() / 1e3, p.t() / 1e6, name(d, p.comboT()), p.tn() / 1e6);
+            name(d, p.comboVMin()), p.vc() / 1e3, p.vn() / 1e3, p.vLimit() / 1e3, p.ve() / 1e3, p.t() / 1e6, name(d, p.comboT()), p.tn() / 1e6, p.limitUse());
     }
 
     private static String name(BuildingDesign d, int combination) {

@@ -132,8 +132,12 @@ public final class Aci318 implements DesignCode {
     }
 
     @Override
-    public double beamTensionStrain(double epsTy, double fc) {
-        return epsTy + 0.003;
+    public double beamTensionStrain(double epsTy, double fc, Trace t) {
+        double least = epsTy + 0.003;
+        if (t.on()) {
+            t.step("εt,min", "εty + 0.003", "{0} + 3.00", least, Quantity.STRAIN, beamTensionStrainClause(), in(epsTy, Quantity.STRAIN));
+        }
+        return least;
     }
 
     /** 20 % (6.6.5.3). */
@@ -151,6 +155,11 @@ public final class Aci318 implements DesignCode {
     @Override
     public String redistributionClause() {
         return "6.6.5";
+    }
+
+    @Override
+    public double redistributionSpanRatio() {
+        return Double.POSITIVE_INFINITY;
     }
 
     @Override
@@ -360,19 +369,19 @@ public final class Aci318 implements DesignCode {
 
     /** Table 9.3.1.1, times 0.4 + fy / 700 (fy / 100 000 psi) for other than Grade 420 (9.3.1.1.1). */
     @Override
-    public double leastDepth(double span, SpanEnds ends, double fy, Trace t) {
-        double divisor = switch (ends) {
+    public double leastDepth(SpanDepth s, Trace t) {
+        double divisor = switch (s.ends()) {
             case SIMPLE -> 16;
             case ONE_END_CONTINUOUS -> 18.5;
             case BOTH_ENDS_CONTINUOUS -> 21;
             case CANTILEVER -> 8;
         };
-        double grade = 0.4 + fy / form.stress(700, 100_000);
-        double h = span / divisor * grade;
+        double grade = 0.4 + s.fy() / form.stress(700, 100_000);
+        double h = s.length() / divisor * grade;
         if (t.on()) {
             t.step("hmin", "l / " + Double.toString(divisor).replace(".0", "")
-                    + form.shown(" (0.4 + fy / 700)", " (0.4 + fy / 100 000)"), "{0} / " + divisor + " × {1}", h,
-                Quantity.LENGTH, "9.3.1.1", in(span, Quantity.LENGTH), in(grade, Quantity.NUMBER));
+                    + form.shown(" (0.4 + s.fy() / 700)", " (0.4 + s.fy() / 100 000)"), "{0} / " + divisor + " × {1}", h,
+                Quantity.LENGTH, "9.3.1.1", in(s.length(), Quantity.LENGTH), in(grade, Quantity.NUMBER));
         }
         return h;
     }

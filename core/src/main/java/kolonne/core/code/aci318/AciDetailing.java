@@ -195,6 +195,17 @@ final class AciDetailing implements Detailing {
         return "9.7.7.1";
     }
 
+    /** 9.7.7.3. */
+    @Override
+    public boolean integrityYields() {
+        return true;
+    }
+
+    @Override
+    public String integrityEndClause() {
+        return "9.7.7.3";
+    }
+
     /** 9.7.3.8.4: a third, past the point of inflection by d, 12 db or ln / 16. */
     @Override
     public double inflectionPart() {

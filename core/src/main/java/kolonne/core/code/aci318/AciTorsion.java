@@ -154,6 +154,11 @@ final class AciTorsion implements Torsion {
         return "9.7.5.1, 9.7.5.2";
     }
 
+    @Override
+    public String anchorageClause() {
+        return "9.7.5.4";
+    }
+
     /** bt + d (9.7.5.3, 9.7.6.3.2). */
     @Override
     public double extension(double bw, double d) {

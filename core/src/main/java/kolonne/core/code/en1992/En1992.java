@@ -148,8 +148,17 @@ public final class En1992 implements DesignCode {
      * k2 = 1.25 (0.6 + 0.0014 / εcu2) (5.5(4)).
      */
     @Override
-    public double beamTensionStrain(double yieldStrain, double fc) {
-        return redistributionStrain(0, fc);
+    public double beamTensionStrain(double yieldStrain, double fc, Trace t) {
+        double crushing = EnConcrete.crushing(fc);
+        double most = neutralAxis(0, fc);
+        double least = redistributionStrain(0, fc);
+        if (t.on()) {
+            t.step("(xu/d),max", fc <= 50 ? "(δ − 0.44) / (1.25 (0.6 + 0.0014 / εcu)), δ = 1" : "(δ − 0.54) / (1.25 (0.6 + 0.0014 / εcu)), δ = 1",
+                (fc <= 50 ? "(1 − 0.44)" : "(1 − 0.54)") + " / (1.25 × (0.6 + 1.4 / {0}))", most, Quantity.UTILISATION, beamTensionStrainClause(), in(crushing, Quantity.STRAIN));
+            t.step("εs,min", "εcu (1 / (xu/d) − 1)", "{0} × (1 / {1} − 1)", least, Quantity.STRAIN, beamTensionStrainClause(), in(crushing, Quantity.STRAIN),
+                in(most, Quantity.PART));
+        }
+        return least;
     }
 
     /** 30 % with steel of class B or C (5.5(4)). */
@@ -161,9 +170,17 @@ public final class En1992 implements DesignCode {
     /** δ ≥ k1 + k2 xu/d, above C50/60 k3 + k4 xu/d, solved for the strain of the bars (5.5(4)). */
     @Override
     public double redistributionStrain(double part, double fc) {
-        double crushing = EnConcrete.crushing(fc);
-        double xOverD = (1 - part - (fc <= 50 ? 0.44 : 0.54)) / (1.25 * (0.6 + 0.0014 / crushing));
-        return crushing * (1 / xOverD - 1);
+        return EnConcrete.crushing(fc) * (1 / neutralAxis(part, fc) - 1);
+    }
+
+    private static double neutralAxis(double part, double fc) {
+        return (1 - part - (fc <= 50 ? 0.44 : 0.54)) / (1.25 * (0.6 + 0.0014 / EnConcrete.crushing(fc)));
+    }
+
+    /** Lengths of adjacent spans in the range of 0.5 to 2 (5.5(4)). */
+    @Override
+    public double redistributionSpanRatio() {
+        return 2;
     }
 
     @Override
@@ -356,25 +373,35 @@ public final class En1992 implements DesignCode {
         return Optional.of(crack);
     }
 
-    /** Table 7.4N, concrete highly stressed (ρ = 1.5 %), d = 0.9 h; times 500 / fyk (7.17). */
+    /**
+     * l/d of (7.16) with the steel that is there, at most 500 / fyk of it (7.17), 0.8 of it where the flange is wider than three webs (7.4.2(2)), and
+     * d = 0.9 h.
+     */
     @Override
-    public double leastDepth(double span, SpanEnds ends, double fy, Trace t) {
-        double ratio = switch (ends) {
-            case SIMPLE -> 14;
-            case ONE_END_CONTINUOUS -> 18;
-            case BOTH_ENDS_CONTINUOUS -> 20;
-            case CANTILEVER -> 6;
-        } * Math.min(1, 500 / fy);
-        double h = span / ratio / 0.9;
+    public double leastDepth(SpanDepth s, Trace t) {
+        double k = switch (s.ends()) {
+            case SIMPLE -> 1.0;
+            case ONE_END_CONTINUOUS -> 1.3;
+            case BOTH_ENDS_CONTINUOUS -> 1.5;
+            case CANTILEVER -> 0.4;
+        };
+        double root = Math.sqrt(s.fc());
+        double reference = root * 1e-3;
+        double basic = s.ratio() <= reference ? 11 + 1.5 * root * reference / s.ratio() + 3.2 * root * Math.pow(reference / s.ratio() - 1, 1.5)
+            : 11 + 1.5 * root * reference / (s.ratio() - Math.min(s.compressionRatio(), s.ratio() - reference)) + root / 12 * Math.sqrt(s.compressionRatio() / reference);
+        double adjusted = Math.min(1, 500 / s.fy()) * (s.flange() > 3 ? 0.8 : 1);
+        double h = s.length() / (k * basic * adjusted) / 0.9;
         if (t.on()) {
-            t.step("hmin", "l / (l/d) / 0.9", "{0} / {1} / 0.9", h, Quantity.LENGTH, leastDepthClause(), in(span, Quantity.LENGTH), in(ratio, Quantity.NUMBER));
+            t.step("l/d", "(7.16) without K", "ρ = {0}, ρ′ = {1}", basic, Quantity.NUMBER, leastDepthClause(), in(s.ratio(), Quantity.RATIO), in(s.compressionRatio(), Quantity.RATIO));
+            t.step("hmin", "l / (K l/d) / 0.9, times 500/fyk and 0.8 for wide flanges", "{0} / ({1} × {2} × {3}) / 0.9", h, Quantity.LENGTH, leastDepthClause(),
+                in(s.length(), Quantity.LENGTH), in(k, Quantity.NUMBER), in(basic, Quantity.NUMBER), in(adjusted, Quantity.NUMBER));
         }
         return h;
     }
 
     @Override
     public String leastDepthClause() {
-        return "7.4.2, table 7.4N";
+        return "7.4.2";
     }
 
     @Override

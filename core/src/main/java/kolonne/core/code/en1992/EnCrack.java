@@ -70,6 +70,17 @@ final class EnCrack implements CrackWidth {
         return part < 1 ? part * fc : Double.POSITIVE_INFINITY;
     }
 
+    /** k2 fck with k2 = 0.45 (7.2(3)). */
+    @Override
+    public double linearCreep(double fc) {
+        return 0.45 * fc;
+    }
+
+    @Override
+    public String linearCreepClause() {
+        return "7.2(3)";
+    }
+
     @Override
     public String stressClause() {
         return "7.2";

@@ -187,6 +187,16 @@ final class EnDetailing implements Detailing {
     }
 
     @Override
+    public boolean integrityYields() {
+        return false;
+    }
+
+    @Override
+    public String integrityEndClause() {
+        return "9.2.1.5(1)";
+    }
+
+    @Override
     public double inflectionPart() {
         return 0;
     }

@@ -11,8 +11,6 @@ import kolonne.core.explain.Trace;
 final class EnTorsion implements Torsion {
     /** Torques below this part of TRd,c are neglected; the code gives no such value. */
     private static final double NEGLECTED = 0.1;
-    /** From the middle of the link to the middle of the longitudinal bars, for the least wall (6.3.2(1)) [mm]. */
-    private static final double LINK_TO_BAR = 15;
 
     private final En1992 code;
     private final EnShear shear;
@@ -31,8 +29,7 @@ final class EnTorsion implements Torsion {
     }
 
     private static Wall wall(TorsionSection s) {
-        double inset = (s.bw() + s.h() - s.ph() / 2) / 4 + LINK_TO_BAR;
-        return Wall.of(s.bw(), s.h(), inset);
+        return Wall.of(s.bw(), s.h(), s.inset());
     }
 
     @Override
@@ -76,7 +73,7 @@ final class EnTorsion implements Torsion {
         double fywd = code.designSteel(s.fyt());
         double leg = torque / (2 * w.ak() * fywd);
         if (t.on()) {
-            t.step("tef", "max(A / u, 2 to the bars)", "", w.tef(), Quantity.LENGTH, "6.3.2(1)");
+            t.step("tef", "max(A / u, twice the way to the middle of the bars)", "bars {0} inside the face", w.tef(), Quantity.LENGTH, "6.3.2(1)", in(s.inset(), Quantity.LENGTH));
             t.step("At/s", "TEd / (2 Ak fywd cot 45°)", "{0} / (2 × {1} × {2})", leg, Quantity.AREA_PER_LENGTH, legClause(), in(torque, Quantity.MOMENT),
                 in(w.ak(), Quantity.AREA), in(fywd, Quantity.STRESS));
         }
@@ -154,6 +151,11 @@ final class EnTorsion implements Torsion {
 
     @Override
     public String barClause() {
+        return "9.2.3(4)";
+    }
+
+    @Override
+    public String anchorageClause() {
         return "9.2.3(4)";
     }
 

@@ -122,8 +122,8 @@ class Aci318Test {
     @ParameterizedTest(name = "{0}: l/{1}")
     @CsvSource({"SIMPLE, 16", "ONE_END_CONTINUOUS, 18.5", "BOTH_ENDS_CONTINUOUS, 21", "CANTILEVER, 8"})
     void leastDepthsMatchTheTable(DesignCode.SpanEnds ends, double divisor) {
-        assertEquals(6000 / divisor, Aci318.SI.leastDepth(6000, ends, 420, Trace.OFF), 1e-9);
-        assertEquals(6000 / divisor * (0.4 + 500 / 700.0), Aci318.SI.leastDepth(6000, ends, 500, Trace.OFF), 1e-9);
+        assertEquals(6000 / divisor, Aci318.SI.leastDepth(new DesignCode.SpanDepth(6000, ends, 420, 30, 0.01, 0, 1), Trace.OFF), 1e-9);
+        assertEquals(6000 / divisor * (0.4 + 500 / 700.0), Aci318.SI.leastDepth(new DesignCode.SpanDepth(6000, ends, 500, 30, 0.01, 0, 1), Trace.OFF), 1e-9);
     }
 
     @Test

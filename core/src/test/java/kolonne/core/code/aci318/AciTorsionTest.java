@@ -22,7 +22,7 @@ class AciTorsionTest {
     private static final Torsion SI = Aci318.SI.torsion();
     // x1 = 14 - 3 - 0.5 = 10.5, y1 = 24 - 3 - 0.5 = 20.5; Aoh = 215.25, ph = 62; Acp = 336, pcp = 76
     private static final TorsionSection SECTION = new TorsionSection(4000 * PSI, 60_000 * PSI, 60_000 * PSI, 14 * IN, 24 * IN, 336 * IN * IN, 76 * IN,
-        215.25 * IN * IN, 62 * IN);
+        215.25 * IN * IN, 62 * IN, 2.5 * IN);
     private static final double TORQUE = 360_000 * LB * IN;
 
     @Test
@@ -71,7 +71,7 @@ class AciTorsionTest {
     @ParameterizedTest
     @CsvSource({"21", "28", "35", "55"})
     void theEditionsAgree(double fc) {
-        TorsionSection s = new TorsionSection(fc, 413.7, 413.7, 350, 600, 210_000, 1900, 140_000, 1570);
+        TorsionSection s = new TorsionSection(fc, 413.7, 413.7, 350, 600, 210_000, 1900, 140_000, 1570, 60);
         assertEquals(US.cracking(s, Trace.OFF), SI.cracking(s, Trace.OFF), 0.01 * US.cracking(s, Trace.OFF));
         for (double t : new double[] {1e7, 4e7, 1e8}) {
             assertEquals(US.legSteel(t, s, Trace.OFF), SI.legSteel(t, s, Trace.OFF), 0.01 * US.legSteel(t, s, Trace.OFF));
@@ -81,8 +81,8 @@ class AciTorsionTest {
 
     @Test
     void strongSteelCountsToItsLimitOnly() {
-        TorsionSection strong = new TorsionSection(30, 550, 550, 350, 600, 210_000, 1900, 140_000, 1570);
-        TorsionSection usual = new TorsionSection(30, 420, 420, 350, 600, 210_000, 1900, 140_000, 1570);
+        TorsionSection strong = new TorsionSection(30, 550, 550, 350, 600, 210_000, 1900, 140_000, 1570, 60);
+        TorsionSection usual = new TorsionSection(30, 420, 420, 350, 600, 210_000, 1900, 140_000, 1570, 60);
         assertEquals(SI.legSteel(5e7, usual, Trace.OFF), SI.legSteel(5e7, strong, Trace.OFF), 1e-12);
         assertTrue(SI.longitudinalSteel(5e7, usual, Trace.OFF) > 0);
     }
@@ -91,7 +91,7 @@ class AciTorsionTest {
     void everyStepIsExplained() {
         Trace t = Trace.recording();
         SI.threshold(30, 210_000, 1900, t);
-        TorsionSection s = new TorsionSection(30, 420, 420, 350, 600, 210_000, 1900, 140_000, 1570);
+        TorsionSection s = new TorsionSection(30, 420, 420, 350, 600, 210_000, 1900, 140_000, 1570, 60);
         SI.cracking(s, t);
         SI.legSteel(5e7, s, t);
         SI.longitudinalSteel(5e7, s, t);

@@ -34,9 +34,14 @@ public record BeamCage(List<Group> groups, List<Zone> zones, List<SideBars> side
             return new Group(face, layer, number, bar, offset, start, end, hookFrom && start == from, hookTo && end == to, through && start == from && end == to, pairs);
         }
 
+        /** The same at another distance from the face. */
+        Group at(double distance) {
+            return new Group(face, layer, count, bar, distance, from, to, hookFrom, hookTo, through, pairs);
+        }
+
         /** The same nearer to the face. */
         Group out(double by) {
-            return new Group(face, layer, count, bar, offset - by, from, to, hookFrom, hookTo, through, pairs);
+            return at(offset - by);
         }
 
         /** Bars side by side. */

@@ -79,7 +79,7 @@ public final class BeamDesigner {
         BeamCage cage = null;
         BeamCage sound = null;
         for (int pass = 0; pass < PASSES; pass++) {
-            stirrup = zones.stream().map(BeamCage.Zone::bar).max(Comparator.comparingDouble(Bar::diameter)).orElse(stirrup);
+            stirrup = largestStirrup(zones, stirrup);
             List<BeamCage.Group> groups = hand.groups(hand.allBars() ? List.of() : new FlexureChoice(line, context, torques, stirrup, boost, placed).choose(), stirrup);
             zones = hand.zones(zones(groups));
             cage = new BeamCage(groups, zones, sideBars(stirrup));
@@ -91,9 +91,15 @@ public final class BeamDesigner {
                 break;
             }
         }
-        BeamCage extended = new CutOffChoice(line, context).extended(sound == null ? cage : sound);
+        BeamCage longer = new CutOffChoice(line, context).extended(sound == null ? cage : sound);
+        // bars that run on may come to lie over larger ones
+        BeamCage extended = new BeamCage(LayerLevels.of(longer.groups(), largestStirrup(longer.zones(), stirrup), basis), longer.zones(), longer.sideBars());
         // bars that run on make the ends of a ductile frame stronger, and their shear greater
         return DuctileSpans.rules(line, context).isEmpty() ? extended : new BeamCage(extended.groups(), hand.zones(zones(extended.groups())), extended.sideBars());
+    }
+
+    private static Bar largestStirrup(List<BeamCage.Zone> zones, Bar otherwise) {
+        return zones.stream().map(BeamCage.Zone::bar).max(Comparator.comparingDouble(Bar::diameter)).orElse(otherwise);
     }
 
     private List<BeamCage.Zone> zones(double allowance) {

@@ -170,6 +170,11 @@ final class BeamDetailCheck {
                     t[1] > 0 ? t[0] / t[1] : Double.POSITIVE_INFINITY, x, span, code.detailing().beamClearSpacingClause());
             }
         }
+        double[] apart = layout.closestAbove(basis);
+        if (apart != null) {
+            add("layer-spacing-" + side, "Clear distance of layers, " + side, Cause.BARS_DO_NOT_FIT, apart[0], apart[1], Quantity.LENGTH,
+                apart[1] > 0 ? apart[0] / apart[1] : Double.POSITIVE_INFINITY, x, span, code.detailing().layersClause());
+        }
         double[] off = layout.worstOff();
         if (off != null) {
             add("layers-" + side, "Upper bars over lower ones, " + side, Cause.BARS_DO_NOT_FIT, off[1], off[0], Quantity.LENGTH, off[1] / off[0], x, span,

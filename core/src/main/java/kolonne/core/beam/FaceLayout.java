@@ -126,14 +126,40 @@ final class FaceLayout {
         return worst;
     }
 
+    /** The bar that a bar of an upper layer stands over; null for none. */
+    private Unit under(Unit u) {
+        Unit out = null;
+        for (Unit b : units) {
+            boolean over = b.layer() < u.layer() && Math.abs(b.y() - (u.y() - u.off())) < 1e-6;
+            out = over && (out == null || b.layer() > out.layer()) ? b : out;
+        }
+        return out;
+    }
+
     /** Diameter of the bar that a bar of an upper layer stands over. */
     private double below(Unit u) {
-        for (Unit b : units) {
-            if (b.layer() < u.layer() && Math.abs(b.y() - (u.y() - u.off())) < 1e-6) {
-                return b.diameter();
+        Unit b = under(u);
+        return b == null ? u.diameter() : b.diameter();
+    }
+
+    /** Least clear distance between bars over one another and what is needed, as {needed, clear} [mm]; null with one layer. */
+    double[] closestAbove(Basis basis) {
+        double[] worst = null;
+        for (Unit u : units) {
+            Unit b = u.layer() > 1 ? under(u) : null;
+            if (b != null) {
+                BeamCage.Group above = u.groups().get(0);
+                BeamCage.Group below = b.groups().get(0);
+                double clear = above.offset() - height(u) / 2 - below.offset() - height(b) / 2;
+                double needed = basis.designCode().detailing().layerClearSpacing(basis.aggregate());
+                worst = worst == null || clear - needed < worst[1] - worst[0] ? new double[] {needed, clear} : worst;
             }
         }
-        return u.diameter();
+        return worst;
+    }
+
+    private static double height(Unit u) {
+        return u.groups().size() > 1 || u.groups().get(0).pairs() ? 2 * u.diameter() : u.diameter();
     }
 
     private List<Unit> spread(List<List<BeamCage.Group>> order, int number) {

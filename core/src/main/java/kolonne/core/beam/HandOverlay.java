@@ -31,7 +31,7 @@ final class HandOverlay {
         List<BeamCage.Group> out = new ArrayList<>();
         for (BeamCage.Face face : BeamCage.Face.values()) {
             if (hand.faces().containsKey(face)) {
-                hand.faces().get(face).forEach(b -> out.add(group(face, b, stirrup)));
+                out.addAll(LayerLevels.of(hand.faces().get(face).stream().map(b -> group(face, b)).toList(), stirrup, basis));
             } else {
                 chosen.stream().filter(g -> g.face() == face).forEach(out::add);
             }
@@ -40,33 +40,13 @@ final class HandOverlay {
     }
 
     /** Bars that no longer fit between the ends of the line are shown up to them; a finding says so. */
-    private BeamCage.Group group(BeamCage.Face face, HandCage.Bars b, Bar stirrup) {
+    private BeamCage.Group group(BeamCage.Face face, HandCage.Bars b) {
         double start = GroupLayout.start(line, basis);
         double end = GroupLayout.end(line, basis);
         double from = b.from() <= start + AT_END ? start : Math.min(b.from(), end - AT_END);
         double to = b.to() >= end - AT_END ? end : Math.max(b.to(), from + AT_END);
-        return new BeamCage.Group(face, b.layer(), b.count(), b.bar(), offset(face, b, stirrup), from, to, b.hookFrom() && from == start,
+        return new BeamCage.Group(face, b.layer(), b.count(), b.bar(), 0, from, to, b.hookFrom() && from == start,
             b.hookTo() && to == end, from == start && to == end, b.pairs());
-    }
-
-    /** From the face to the middle of the bars: layers lie clear of each other below the largest bars of those before that they meet. */
-    private double offset(BeamCage.Face face, HandCage.Bars b, Bar stirrup) {
-        double level = basis.beamCover() + stirrup.diameter();
-        for (int layer = 1; layer < b.layer(); layer++) {
-            double next = largest(face, layer + 1, b, Math.sqrt(2));
-            double clear = layer + 1 < b.layer() ? next : Math.max(size(b, Math.sqrt(2)), next);
-            level += largest(face, layer, b, 2) + Math.max(basis.designCode().detailing().layerClearSpacing(basis.aggregate()), clear);
-        }
-        return level + size(b, 2) / 2;
-    }
-
-    /** @param pair what counts of two bars that touch: 2 diameters of their height, √2 as one bar of the same area */
-    private double largest(BeamCage.Face face, int layer, HandCage.Bars b, double pair) {
-        return hand.faces().get(face).stream().filter(q -> q.layer() == layer && q.from() < b.to() && q.to() > b.from()).mapToDouble(q -> size(q, pair)).max().orElse(0);
-    }
-
-    private static double size(HandCage.Bars b, double pair) {
-        return (b.pairs() ? pair : 1) * b.bar().diameter();
     }
 
     /** The zones with hand-set spans in place of chosen ones. */

@@ -188,7 +188,7 @@ class SectionBenchTest {
         double y1 = r.h() - 2 * 35 - 10;
         double needed;
         if (s.code() == EN) {
-            double t = Math.min(Math.max(r.b() * r.h() / (2 * (r.b() + r.h())), 2 * (35 + 5 + 15)), Math.min(r.b(), r.h()) / 2);
+            double t = Math.min(Math.max(r.b() * r.h() / (2 * (r.b() + r.h())), 2 * (35 + 10 + s.bars().stream().mapToDouble(BenchSection.Spot::diameter).max().orElseThrow() / 2)), Math.min(r.b(), r.h()) / 2);
             needed = torque / (2 * (r.b() - t) * (r.h() - t) * 420 / 1.15);
         } else {
             needed = torque / (0.75 * 2 * 0.85 * x1 * y1 * Math.min(420, s.code() == US ? 60 * 6.894757293168 : 420));

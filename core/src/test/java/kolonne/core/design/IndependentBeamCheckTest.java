@@ -69,8 +69,8 @@ class IndependentBeamCheckTest {
         BeamLine.Span span = b.line().spans().get(s.span());
         double h = span.shape().depth();
         double d = h - Math.max(offset(b, s.x(), BeamCage.Face.TOP), offset(b, s.x(), BeamCage.Face.BOTTOM));
-        boolean nearColumn = near(b, s, span, d);
-        if (nearColumn) {
+        boolean inside = s.x() < span.faceFrom() - 6 || s.x() > span.faceTo() + 6;
+        if (inside || near(b, s, span, d)) {
             return;
         }
         double strongest = 0;

@@ -32,13 +32,21 @@ class BarShapesTest {
         assertEquals(centre, i.cutLength(), 0.01 * centre);
     }
 
-    /** Shape 51: 2 (A + B + C) − 2.5 r − 5 d. */
+    /**
+     * Along the middle of a T10 of 220 × 520 outside, bends of 40 mm inside: 2 (210 + 510) less 8 × 25 in the corners, three quarter circles and two
+     * of 135° of radius 25, two hooks of 75: 1440 − 200 + 118 + 118 + 150 = 1626, cut to 1630 (90° hooks would be 1590).
+     */
     @Test
-    void aClosedStirrupFollowsTheTable() {
+    void aClosedStirrupHasHooksOf135Degrees() {
         BarItem i = BarShapes.closed("x", T10, 10, 220, 520);
-        double tail = 75 + 20 + 10;
         assertEquals("51", i.shape());
-        assertEquals(2 * (220 + 520 + tail) - 2.5 * 20 - 50, i.cutLength(), 5);
+        assertEquals(1630, i.cutLength());
+    }
+
+    /** One leg of 520 outside: 520 − 10 − 50 between the bends, two of 135°, two hooks of 75: 460 + 118 + 150 = 728, cut to 730. */
+    @Test
+    void aCrossTieIsALegBetweenHooks() {
+        assertEquals(730, BarShapes.crossTie("x", T10, 1, 520).cutLength());
     }
 
     @Test

@@ -700,7 +700,7 @@ export interface paths {
                     station?: string;
                     lift?: string;
                     combination?: string;
-                    place?: string;
+                    demand?: string;
                 };
                 header?: never;
                 path: {
@@ -2706,6 +2706,7 @@ export interface components {
         DemandDto: {
             combination: string;
             combinationNumber: number;
+            number: number;
             place: string;
             p: number;
             mx: number;
@@ -3035,6 +3036,7 @@ export interface components {
             t: number;
             comboT: string;
             tn: number;
+            limitUse: number;
         };
         PreferenceDto: {
             preference: string;

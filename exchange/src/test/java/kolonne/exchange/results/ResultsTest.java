@@ -109,7 +109,7 @@ class ResultsTest {
                     sum += bar.get("areaMm2").asDouble();
                 }
                 assertEquals(lift.get("steelAreaMm2").asDouble(), sum, 1e-3 * sum);
-                assertEquals(3 * json.get("combinations").size(), lift.get("demands").size());
+                assertTrue(lift.get("demands").size() >= 3 * json.get("combinations").size());
             }
         }
     }

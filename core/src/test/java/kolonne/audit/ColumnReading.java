@@ -1,0 +1,320 @@
+package kolonne.audit;
+
+import java.util.ArrayList;
+import java.util.List;
+import kolonne.core.analysis.Analysis;
+import kolonne.core.analysis.LocalAxes;
+import kolonne.core.model.BuildingIndex;
+import kolonne.core.model.Diaphragm;
+import kolonne.core.model.Joint;
+import kolonne.core.model.Member;
+import kolonne.core.model.Role;
+
+/** A drawn lift against the forces by our own reading: ACI 318-19 6.6.4, 10.6, 10.7, 22.4, 22.5, 25.7; EN 1992-1-1 5.8, 6.1, 6.2, 9.5. */
+final class ColumnReading {
+    /** φ(∞, t0) of the standard basis. */
+    private static final double CREEP = 2.0;
+    private final Sheet.Lift l;
+    private final Sheet.Basis b;
+    private final Forces f;
+    private final Materials m;
+    private final BuildingIndex index;
+    private final double[] depths;
+    private final Findings out = new Findings();
+    private final Member member;
+    private final double[][] axes;
+    private final int n;
+    private boolean unread;
+
+    /** @param depths of the sections of all members [mm] */
+    ColumnReading(Sheet.Lift l, Sheet.Basis b, Forces f, double[] depths) {
+        this.l = l;
+        this.b = b;
+        this.f = f;
+        this.m = new Materials(b);
+        this.depths = depths;
+        this.index = f.analysis().index();
+        this.member = index.building().members().get(l.member());
+        this.axes = LocalAxes.of(index.joint(member.start()), index.joint(member.end()), member.angle());
+        this.n = f.analysis().stationCount(l.member());
+    }
+
+    /** What is found; null where lengths run over several members, which is not read here. */
+    Findings run() {
+        strength();
+        ties();
+        return unread ? null : out;
+    }
+
+    private double gross() {
+        return l.round() ? Math.PI * l.b() * l.b() / 4 : l.b() * l.h();
+    }
+
+    private double steel() {
+        return l.bars().stream().mapToDouble(Sheet.Dot::area).sum();
+    }
+
+    /** Bending about one axis of one combination: ends, the largest anywhere, the bow between the ends. */
+    private record Bent(double[] moments, double foot, double head, double most, double bow, int at) {}
+
+    private Bent bent(int k, int component, double magnifier) {
+        double[] v = new double[n];
+        double[] x = new double[n];
+        int at = 0;
+        for (int i = 0; i < n; i++) {
+            v[i] = f.at(l.member(), i, k, component, magnifier);
+            x[i] = f.analysis().stationX(l.member(), i);
+            at = Math.abs(v[i]) > Math.abs(v[at]) ? i : at;
+        }
+        double bow = 0;
+        for (int i = 0; i < n; i++) {
+            bow = Math.max(bow, Math.abs(v[i] - v[0] - (v[n - 1] - v[0]) * (x[i] - x[0]) / (x[n - 1] - x[0])));
+        }
+        return new Bent(v, v[0], v[n - 1], v[at], bow, at);
+    }
+
+    private double magnifier(int axis) {
+        double z1 = index.joint(member.start()).z();
+        double z2 = index.joint(member.end()).z();
+        return f.magnifier(Math.min(z1, z2), Math.max(z1, z2), axes[axis][0], axes[axis][1]);
+    }
+
+    /** Clear length against moving along local axis 1 (y) or 2 (z). */
+    private double length(int axis) {
+        double size = Math.hypot(axes[axis][0], axes[axis][1]);
+        double ux = axes[axis][0] / size;
+        double uy = axes[axis][1] / size;
+        double whole = index.length(member);
+        double inside = 0;
+        for (String end : List.of(member.start(), member.end())) {
+            Joint j = index.joint(end);
+            double least = Double.POSITIVE_INFINITY;
+            boolean held = index.building().supports().stream().anyMatch(s -> s.joint().equals(end) && s.ux() && s.uy());
+            held |= index.building().diaphragms().stream().filter(Diaphragm::rigid).anyMatch(d -> d.joints().contains(end));
+            held |= index.building().panels().stream().anyMatch(p -> p.joints().contains(end));
+            for (Member o : index.membersAt(end)) {
+                Joint far = index.joint(index.otherEnd(o, end));
+                boolean along = o.role() == Role.BEAM && Math.abs((far.x() - j.x()) * ux + (far.y() - j.y()) * uy) > 0.5 * j.distanceTo(far);
+                held |= along && index.membersAt(far.id()).size() > 1;
+                least = along ? Math.min(least, depths[index.memberNumber(o.id())] / 2) : least;
+            }
+            double rigid = end.equals(member.start()) ? member.rigidStart() : member.rigidEnd();
+            inside += rigid > 0 ? rigid : Double.isInfinite(least) ? 0 : least;
+            boolean onBeam = index.membersAt(end).stream().anyMatch(o -> o.role() == Role.BEAM) && j.z() < Math.max(index.joint(member.start()).z(), index.joint(member.end()).z());
+            unread |= !held && !onBeam;
+        }
+        return Math.max(whole - inside, whole / 2);
+    }
+
+    private void strength() {
+        double[][][] surface = Fibres.surface(l, m, b);
+        double scale = Math.max(l.b(), l.h());
+        double dx = magnifier(2);
+        double dy = magnifier(1);
+        double lx = length(2);
+        double ly = length(1);
+        if (Double.isInfinite(dx) || Double.isInfinite(dy)) {
+            out.add("second-order", 99, "storey");
+            return;
+        }
+        double fcd = b.en() ? l.fc() / 1.5 : 0;
+        double cap = b.en() ? fcd * (gross() - steel()) + Math.min(m.steel(), (l.fc() <= 50 ? 0.002 : 0.002 + 0.000085 * Math.pow(l.fc() - 50, 0.53)) * 200_000) * steel()
+            : 0.65 * 0.80 * (0.85 * l.fc() * (gross() - steel()) + Math.min(b.fy(), 550) * steel());
+        for (int k = 0; k < f.strength.size(); k++) {
+            Bent x = bent(k, Analysis.MY, dx);
+            Bent y = bent(k, Analysis.MZ, dy);
+            double[] p = new double[n];
+            double most = Double.NEGATIVE_INFINITY;
+            for (int i = 0; i < n; i++) {
+                p[i] = -f.at(l.member(), i, k, Analysis.N, 1);
+                most = Math.max(most, p[i]);
+            }
+            out.add("axial-limit", most / cap, "P");
+            for (int turn = 0; turn < (b.en() ? 2 : 1); turn++) {
+                for (int i = 0; i < n; i++) {
+                    point(surface, scale, p[i], eccentric(x.moments()[i], p[i], turn == 0, lx, l.h()), eccentric(y.moments()[i], p[i], turn == 1, ly, l.b()));
+                }
+                double[] sx = second(k, x, most, lx, l.h(), dx, true);
+                double[] sy = second(k, y, most, ly, l.b(), dy, false);
+                if (sx[1] > 0 || sy[1] > 0) {
+                    point(surface, scale, most, eccentric(sx[0], most, turn == 0, lx, l.h()), eccentric(sy[0], most, turn == 1, ly, l.b()));
+                }
+            }
+        }
+    }
+
+    private void point(double[][][] surface, double scale, double p, double mx, double my) {
+        if (Double.isInfinite(mx) || Double.isInfinite(my)) {
+            out.add("second-order", 99, "buckles");
+            return;
+        }
+        if (Math.hypot(mx, my) > 1e-4 * scale * Math.abs(p)) {
+            double use = Fibres.use(surface, p, mx, my, scale);
+            out.add("axial-bending", Double.isNaN(use) ? 0 : use, String.format("P %.0f Mx %.0f My %.0f", p / 1e3, mx / 1e6, my / 1e6));
+        }
+    }
+
+    private double eccentric(double moment, double p, boolean counts, double length, double h) {
+        return !b.en() || !counts || p <= 0 ? moment : Math.max(Math.abs(moment) + p * length / 400, p * Math.max(h / 30, 20));
+    }
+
+    /** {moment, 1 if slender} of the lift about an axis. */
+    private double[] second(int k, Bent v, double p, double length, double h, double sway, boolean aboutX) {
+        double inertia = l.round() ? Math.PI * Math.pow(l.b(), 4) / 64 : (aboutX ? l.b() * Math.pow(l.h(), 3) : l.h() * Math.pow(l.b(), 3)) / 12;
+        double r = Math.sqrt(inertia / gross());
+        boolean predominantly = b.en() && p > 0 && Math.abs(v.most()) < p * length / 400;
+        boolean loaded = v.bow() > 0.02 * Math.max(Math.abs(v.most()), 1) || predominantly;
+        double m2 = loaded ? Math.abs(v.most()) : Math.max(Math.abs(v.foot()), Math.abs(v.head()));
+        double m1 = Math.min(Math.abs(v.foot()), Math.abs(v.head()));
+        boolean single = v.foot() * v.head() > 0;
+        if (p <= 0) {
+            return new double[] {m2, 0};
+        }
+        return b.en() ? curvature(k, v, p, length, h, inertia, r, loaded, m2, single ? m1 : -m1, sway > 1, aboutX) : magnified(k, p, length, h, inertia, r, loaded, m2, single ? -m1 : m1);
+    }
+
+    /** 6.2.5.1, 6.6.4.4.2, 6.6.4.5. @param m1 negative in single curvature */
+    private double[] magnified(int k, double p, double length, double h, double inertia, double r, boolean loaded, double m2, double m1) {
+        double ratio = loaded || m2 == 0 ? -1 : m1 / m2;
+        if (length / r <= Math.min(40, 34 + 12 * ratio)) {
+            return new double[] {m2, 0};
+        }
+        double dead = Math.max(0, Math.min(1, -f.dead(l.member(), footStation(), k, Analysis.N) / p));
+        double least = p * (m.inches(15, 0.6) + 0.03 * h);
+        double cm = loaded || least > m2 ? 1 : 0.6 - 0.4 * ratio;
+        double pc = Math.PI * Math.PI * 0.4 * l.ec() * inertia / (1 + dead) / (length * length);
+        double rest = 1 - p / (0.75 * pc);
+        return new double[] {rest <= 0 ? Double.POSITIVE_INFINITY : Math.max(1, cm / rest) * Math.max(m2, least), 1};
+    }
+
+    /** 5.8.3.1, 5.8.8. @param m1 positive in single curvature */
+    private double[] curvature(int k, Bent v, double p, double length, double h, double inertia, double r, boolean loaded, double m2, double m1, boolean sways, boolean aboutX) {
+        double fcd = l.fc() / 1.5;
+        double lasting = f.lasting(l.member(), v.at(), aboutX ? Analysis.MY : Analysis.MZ, length / 400);
+        double part = Double.isNaN(lasting) ? Math.max(0, Math.min(1, -f.dead(l.member(), footStation(), k, Analysis.N) / p))
+            : Math.min(1, lasting / (Math.abs(v.most()) + p * length / 400));
+        double creep = CREEP * part;
+        double rm = loaded || sways || m2 == 0 ? 1 : m1 / m2;
+        double lambda = length / r;
+        if (lambda <= 20 / (1 + 0.2 * creep) * 1.1 * (1.7 - rm) / Math.sqrt(p / (gross() * fcd))) {
+            return new double[] {m2, 0};
+        }
+        double second = l.bars().stream().mapToDouble(d -> d.area() * Math.pow(aboutX ? d.y() : d.x(), 2)).sum();
+        double d = h / 2 + Math.sqrt(second / steel());
+        double kphi = Math.max(1, 1 + (0.35 + l.fc() / 200 - lambda / 150) * creep);
+        double e2 = kphi * m.steel() / 200_000 / (0.45 * d) * length * length / 10;
+        double m0e = loaded ? m2 : Math.max(0.6 * m2 + 0.4 * m1, 0.4 * m2);
+        return new double[] {Math.max(m2, m0e + p * e2), 1};
+    }
+
+    private int footStation() {
+        return index.joint(member.start()).z() < index.joint(member.end()).z() ? 0 : n - 1;
+    }
+
+    // ---- ties -------------------------------------------------------------------------------------------------------
+
+    private void ties() {
+        double ratio = steel() / gross();
+        double most = 0;
+        for (int k = 0; k < f.strength.size(); k++) {
+            for (int i = 0; i < n; i++) {
+                most = Math.max(most, -f.at(l.member(), i, k, Analysis.N, 1));
+            }
+        }
+        out.add("steel", ratio / (b.en() ? 0.04 : 0.08), "most");
+        out.add("steel", (b.en() ? Math.max(0.002, 0.1 * most / m.steel() / gross()) : 0.01) / ratio, "least");
+        double thin = l.bars().stream().mapToDouble(Sheet.Dot::d).min().orElse(1);
+        double thick = l.bars().stream().mapToDouble(Sheet.Dot::d).max().orElse(1);
+        double least = Math.min(l.b(), l.h());
+        double spacing = b.en() ? 0.6 * Math.min(20 * thin, Math.min(least, 400)) : Math.min(16 * thin, Math.min(48 * l.tie(), least));
+        out.add("tie-spacing", l.spacing() / spacing, "s");
+        out.add("tie-size", b.en() ? Math.max(6, thick / 4) / l.tie() : (thick > 33 ? 12.6 : 9.5) / l.tie() * 0.99, "tie");
+        for (int i = 0; i < l.bars().size(); i++) {
+            for (int k = i + 1; k < l.bars().size(); k++) {
+                Sheet.Dot p = l.bars().get(i);
+                Sheet.Dot q = l.bars().get(k);
+                double needed = b.en() ? m.clear(Math.max(p.d(), q.d())) : Math.max(m.inches(40, 1.5), Math.max(1.5 * Math.max(p.d(), q.d()), 4.0 / 3 * b.aggregate()));
+                out.add("bars-apart", needed / Math.max(0.1, Math.hypot(p.x() - q.x(), p.y() - q.y()) - (p.d() + q.d()) / 2 + 0.1), i + "/" + k);
+            }
+            Sheet.Dot p = l.bars().get(i);
+            double in = l.round() ? l.b() / 2 - Math.hypot(p.x(), p.y()) : Math.min(l.b() / 2 - Math.abs(p.x()), l.h() / 2 - Math.abs(p.y()));
+            out.add("cover", (b.columnCover() + l.tie() + p.d() / 2) / (in + 0.1), "bar " + i);
+        }
+        if (!l.round()) {
+            held(true);
+            held(false);
+        }
+        shear();
+    }
+
+    /** Every corner and alternate bar has a leg, and none is more than 150 mm clear from one that has (25.7.2.3; 9.5.3(6)). */
+    private void held(boolean alongX) {
+        List<Boolean> legs = alongX ? l.heldX() : l.heldY();
+        double side = alongX ? l.h() : l.b();
+        List<Sheet.Dot> face = new ArrayList<>(l.bars().stream().filter(d -> (alongX ? -d.y() : -d.x()) > side / 2 - b.columnCover() - l.tie() - d.d() / 2 - 1).toList());
+        face.sort((p, q) -> Double.compare(alongX ? p.x() : p.y(), alongX ? q.x() : q.y()));
+        if (face.size() != legs.size()) {
+            out.add("held", 99, "legs " + legs.size() + " bars " + face.size());
+            return;
+        }
+        boolean corners = legs.get(0) && legs.get(legs.size() - 1);
+        out.add("held", corners ? 0 : 99, "corners");
+        for (int i = 1; i + 1 < face.size(); i++) {
+            if (!legs.get(i)) {
+                double gap = Double.POSITIVE_INFINITY;
+                for (int k : new int[] {i - 1, i + 1}) {
+                    double clear = Math.abs(alongX ? face.get(i).x() - face.get(k).x() : face.get(i).y() - face.get(k).y()) - (face.get(i).d() + face.get(k).d()) / 2;
+                    gap = legs.get(k) ? Math.min(gap, clear) : gap;
+                }
+                out.add("held", gap / m.inches(150, 6), "bar " + i);
+                out.add("held", legs.get(i - 1) && legs.get(i + 1) ? 0 : 99, "two in a row");
+            }
+        }
+    }
+
+    private void shear() {
+        double sway = Math.max(magnifier(1), magnifier(2));
+        for (int k = 0; k < f.strength.size() && !Double.isInfinite(sway); k++) {
+            double p = Double.POSITIVE_INFINITY;
+            for (int i = 0; i < n; i++) {
+                p = Math.min(p, -f.at(l.member(), i, k, Analysis.N, 1));
+            }
+            for (boolean alongX : new boolean[] {true, false}) {
+                double v = 0;
+                for (int i = 0; i < n; i++) {
+                    v = Math.max(v, Math.abs(f.at(l.member(), i, k, alongX ? Analysis.VY : Analysis.VZ, sway)));
+                }
+                out.add("shear", v / carried(alongX, p), alongX ? "x" : "y");
+            }
+        }
+    }
+
+    /** Shear strength with axial force (22.5.5.1 a and 22.5.5.1.1; 6.2.2, 6.2.3). */
+    private double carried(boolean alongX, double p) {
+        double bw = l.round() ? l.b() : alongX ? l.h() : l.b();
+        double h = l.round() ? l.b() : alongX ? l.b() : l.h();
+        double corner = l.bars().stream().mapToDouble(Sheet.Dot::d).max().orElse(0);
+        double d = l.round() ? 0.8 * l.b() : h - b.columnCover() - l.tie() - corner / 2;
+        int legs = l.round() ? 2 : (int) (alongX ? l.heldY() : l.heldX()).stream().filter(q -> q).count();
+        double avs = legs * l.tieArea() / l.spacing();
+        if (b.en()) {
+            double nu = 0.6 * (1 - l.fc() / 250);
+            double fcd = l.fc() / 1.5;
+            double ties = avs * (l.round() ? Math.PI / 4 : 1) * 0.9 * d * m.links() * 2.5;
+            double scp = Math.min(p / gross(), 0.2 * fcd);
+            double rho = Math.min(0.02, steel() / 2 / (bw * d));
+            double size = Math.min(2, 1 + Math.sqrt(200 / d));
+            double concrete = Math.max(0.12 * size * Math.cbrt(100 * rho * l.fc()), 0.035 * Math.pow(size, 1.5) * Math.sqrt(l.fc())) + 0.15 * scp;
+            double struts = bw * 0.9 * d * nu * fcd / 2.9;
+            return Math.max(Math.max(0, concrete) * bw * d, Math.min(ties, Math.max(struts, Math.min(ties, bw * 0.9 * d * nu * fcd / 2))));
+        }
+        double least = Math.max(m.root(0.062, 0.75, l.fc(), false), b.code() == Sheet.Code.ACI_US ? 50 * 0.006894757 : 0.35) / m.links() * bw;
+        double axial = Math.min(p / (6 * gross()), 0.05 * l.fc());
+        double root = m.root(0.17, 2, l.fc(), true);
+        double rho = Math.pow(steel() / 2 / (bw * d), 1.0 / 3);
+        double lambda = Math.min(1, Math.sqrt(2 / (1 + d / (b.code() == Sheet.Code.ACI_US ? 254 : 250))));
+        double vc = avs >= least ? root + axial : m.root(0.66, 8, l.fc(), true) * lambda * rho + axial;
+        vc = Math.max(0, Math.min(vc, m.root(0.42, 5, l.fc(), true))) * bw * d;
+        return 0.75 * Math.min(vc + avs * m.links() * d, vc + m.root(0.66, 8, l.fc(), false) * bw * d);
+    }
+}

@@ -1,0 +1,66 @@
+package kolonne.audit;
+
+import java.util.ArrayList;
+import java.util.List;
+import kolonne.core.basis.Basis;
+import kolonne.core.beam.BeamCage;
+import kolonne.core.beam.BeamDesign;
+import kolonne.core.beam.BeamLine;
+import kolonne.core.beam.SectionCut;
+import kolonne.core.column.ColumnCage;
+import kolonne.core.column.ColumnDesign;
+import kolonne.core.column.ColumnStack;
+import kolonne.core.model.BuildingIndex;
+import kolonne.core.section.Shape;
+
+/** Copies what is drawn out of a design. The only class of the auditor that knows the designer's; it computes nothing. */
+final class Drawn {
+    private Drawn() {}
+
+    static Sheet.Basis basis(Basis b) {
+        Sheet.Code code = b.code().startsWith("en") ? Sheet.Code.EN : b.usUnits() ? Sheet.Code.ACI_US : Sheet.Code.ACI_SI;
+        return new Sheet.Basis(code, b.fy(), b.fyt(), b.beamCover(), b.columnCover(), b.aggregate(), b.swayX() != Basis.Sway.BRACED, b.swayY() != Basis.Sway.BRACED);
+    }
+
+    static Sheet.Line line(BeamDesign d, Basis basis) {
+        BeamLine l = d.line();
+        List<Sheet.Span> spans = new ArrayList<>();
+        List<Sheet.Cut> cuts = new ArrayList<>();
+        for (BeamLine.Span s : l.spans()) {
+            Shape shape = s.shape();
+            double hf = shape instanceof Shape.Flanged f && !(shape instanceof Shape.InvertedTee) ? f.hf() : 0;
+            spans.add(new Sheet.Span(s.from(), s.to(), s.faceFrom(), s.faceTo(), shape.width(), shape.webWidth(), shape.depth(), hf, s.material().fc(),
+                l.supports().get(s.number()).kind() == BeamLine.SupportKind.COLUMN, l.supports().get(s.number() + 1).kind() == BeamLine.SupportKind.COLUMN,
+                l.cantilever(s.number())));
+            List<Double> at = new ArrayList<>();
+            for (double x : l.cutPlaces(s)) {
+                at.add(x);
+            }
+            d.cage().groups().forEach(g -> at.addAll(List.of(g.from() + 5, g.to() - 5)));
+            for (double x : at) {
+                if (x >= s.faceFrom() && x <= s.faceTo()) {
+                    cuts.add(new Sheet.Cut(x, s.number(), SectionCut.at(l, d.cage(), basis, s, x).bars().stream()
+                        .map(q -> new Sheet.Spot(q.y(), q.z(), q.bar().diameter(), q.face() == BeamCage.Face.TOP, q.layer())).toList()));
+                }
+            }
+        }
+        return new Sheet.Line(l.mark(), spans, l.stations().stream().map(s -> new Sheet.Place(s.x(), s.span(), s.memberNumber(), s.station(), s.reversed())).toList(),
+            d.cage().groups().stream().map(g -> new Sheet.Bars(g.face() == BeamCage.Face.TOP, g.layer(), g.count(), g.bar().diameter(), g.bar().area(), g.offset(), g.from(),
+                g.to(), g.hookFrom(), g.hookTo(), g.pairs())).toList(),
+            d.cage().zones().stream().map(z -> new Sheet.Stirrups(z.span(), z.from(), z.to(), z.bar().diameter(), z.bar().area(), z.legs(), z.spacing())).toList(), cuts);
+    }
+
+    static Sheet.Lift lift(ColumnDesign d, int number, Basis basis) {
+        ColumnStack.Lift l = d.stack().lifts().get(number);
+        ColumnCage.LiftCage c = d.cage().lifts().get(number);
+        Shape s = l.section().shape();
+        List<Sheet.Dot> dots = c.bars(s, basis.columnCover()).stream().map(p -> new Sheet.Dot(p.x(), p.y(), 2 * Math.sqrt(p.area() / Math.PI), p.area())).toList();
+        return new Sheet.Lift(d.stack().mark() + " lift " + (number + 1), l.memberNumber(), s instanceof Shape.Circle, s.width(), s.depth(), l.material().fc(),
+            l.material().E(), dots, c.tie().diameter(), c.tie().area(), c.spacing(), c.heldX(), c.heldY(), c.alongX(), c.alongY());
+    }
+
+    /** Depths of the sections of all members [mm]. */
+    static double[] depths(BuildingIndex index) {
+        return index.building().members().stream().mapToDouble(m -> index.sectionOf(m).shape().depth()).toArray();
+    }
+}

@@ -1,0 +1,159 @@
+package kolonne.audit;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import kolonne.core.analysis.Analysis;
+import kolonne.core.analysis.StoreyResults;
+import kolonne.core.model.Building;
+import kolonne.core.model.Combination;
+import kolonne.core.model.Joint;
+import kolonne.core.model.Member;
+import kolonne.core.model.Purpose;
+import kolonne.core.model.Role;
+import kolonne.core.model.Storey;
+
+/** Combinations of the analysis, with second-order factors of the storeys by a reading of our own (6.6.4.4.1, 6.6.4.6.2, 6.6.4.6.3; 5.8.7.3). */
+final class Forces {
+    private final Analysis a;
+    private final Building b;
+    final List<Combination> strength;
+    private final List<Combination> lasting;
+    private final boolean[] sways;
+    /** By storey, {base, top, Qx, Qy}; NaN where no case shears it. */
+    private final List<double[]> storeys = new ArrayList<>();
+    private final double nonsway;
+
+    Forces(Analysis a, Sheet.Basis basis) {
+        this.a = a;
+        this.b = a.index().building();
+        this.strength = b.combinations().stream().filter(c -> c.purpose() == Purpose.STRENGTH).toList();
+        this.lasting = b.combinations().stream().filter(c -> c.purpose() == Purpose.SERVICE_QUASI_PERMANENT).toList();
+        this.nonsway = basis.en() ? 1 / 11.0 : 0.05;
+        this.sways = new boolean[b.loadCases().size()];
+        List<Storey> floors = b.storeys().stream().sorted(Comparator.comparingDouble(Storey::elevation)).toList();
+        List<List<StoreyResults.Row>> rows = new ArrayList<>();
+        for (int c = 0; c < sways.length; c++) {
+            List<StoreyResults.Row> r = StoreyResults.of(a, c);
+            rows.add(r);
+            double all = Math.sqrt(sq(a.applied(c, 0)) + sq(a.applied(c, 1)) + sq(a.applied(c, 2)));
+            sways[c] = b.loadCases().get(c).kind().isLateral()
+                || r.stream().anyMatch(q -> Math.hypot(q.shear()[0], q.shear()[1]) > 1e-3 * all || Math.hypot(q.drift()[0], q.drift()[1]) > q.height() / 1500);
+        }
+        for (int i = 0; i + 1 < floors.size(); i++) {
+            double base = floors.get(i).elevation();
+            double top = floors.get(i + 1).elevation();
+            storeys.add(new double[] {base, top, index(rows, base, top, 0, basis.swayX()), index(rows, base, top, 1, basis.swayY())});
+        }
+    }
+
+    private static double sq(double v) {
+        return v * v;
+    }
+
+    private double index(List<List<StoreyResults.Row>> rows, double base, double top, int axis, boolean asked) {
+        double shear = 0;
+        double flexibility = Double.NaN;
+        for (int c = 0; c < rows.size(); c++) {
+            double all = Math.sqrt(sq(a.applied(c, 0)) + sq(a.applied(c, 1)) + sq(a.applied(c, 2)));
+            for (StoreyResults.Row r : rows.get(c)) {
+                double v = Math.abs(r.shear()[axis]);
+                boolean pushes = Math.hypot(r.shear()[0], r.shear()[1]) > 1e-3 * all && v > Math.abs(r.shear()[1 - axis]);
+                if (sways[c] && r.top() == top && pushes && v > shear && r.drift()[axis] != 0) {
+                    shear = v;
+                    flexibility = Math.abs(r.drift()[axis]) / v;
+                }
+            }
+        }
+        double most = 0;
+        double middle = (base + top) / 2;
+        for (int k = 0; k < strength.size(); k++) {
+            double p = 0;
+            for (Member m : b.members()) {
+                double z1 = a.index().joint(m.start()).z();
+                double z2 = a.index().joint(m.end()).z();
+                if (m.role() == Role.COLUMN && Math.min(z1, z2) < middle && Math.max(z1, z2) > middle) {
+                    p -= plain(a.index().memberNumber(m.id()), 0, k, Analysis.N);
+                }
+            }
+            most = Math.max(most, p);
+        }
+        return asked ? most * flexibility / (top - base) : 0;
+    }
+
+    /** δs of the storeys between two levels in a plan direction; the larger where it is skew. Infinite where unstable. */
+    double magnifier(double base, double top, double ux, double uy) {
+        double out = 1;
+        for (double[] s : storeys) {
+            for (int axis = 0; axis < 2; axis++) {
+                double across = Math.abs(axis == 0 ? uy : ux);
+                double q = s[2 + axis];
+                boolean counts = s[0] < top - 1 && s[1] > base + 1 && !(Math.abs(axis == 0 ? ux : uy) < 0.045 && across > 0.5) && q > nonsway;
+                out = counts ? Math.max(out, q >= 1 ? Double.POSITIVE_INFINITY : 1 / (1 - q)) : out;
+            }
+        }
+        return out;
+    }
+
+    /** Whether a storey's sway is known along X or Y where a column bends. */
+    boolean known(double base, double top, double ux, double uy) {
+        boolean out = true;
+        for (double[] s : storeys) {
+            if (s[0] < top - 1 && s[1] > base + 1) {
+                out &= Math.abs(ux) < 0.045 || !Double.isNaN(s[2]);
+                out &= Math.abs(uy) < 0.045 || !Double.isNaN(s[3]);
+            }
+        }
+        return out && !storeys.isEmpty();
+    }
+
+    double beamMagnifier(int member) {
+        Member m = b.members().get(member);
+        Joint i = a.index().joint(m.start());
+        Joint j = a.index().joint(m.end());
+        double l = Math.hypot(j.x() - i.x(), j.y() - i.y());
+        return magnifier(Math.min(i.z(), j.z()) - 2, Math.max(i.z(), j.z()) + 2, (j.x() - i.x()) / l, (j.y() - i.y()) / l);
+    }
+
+    private double plain(int member, int station, int k, int component) {
+        return at(member, station, strength.get(k), component, 1);
+    }
+
+    /** A component of a strength combination, what sways the frame times a factor. */
+    double at(int member, int station, int k, int component, double magnifier) {
+        return at(member, station, strength.get(k), component, magnifier);
+    }
+
+    private double at(int member, int station, Combination c, int component, double magnifier) {
+        double sum = 0;
+        for (Combination.Term t : c.terms()) {
+            int n = a.index().caseNumber(t.loadCase());
+            sum += t.factor() * (sways[n] ? magnifier : 1) * a.force(member, n, station, component);
+        }
+        return sum;
+    }
+
+    /** Of the dead, superimposed and soil cases of a strength combination. */
+    double dead(int member, int station, int k, int component) {
+        double sum = 0;
+        for (Combination.Term t : strength.get(k).terms()) {
+            int n = a.index().caseNumber(t.loadCase());
+            boolean stays = switch (b.loadCases().get(n).kind()) {
+                case DEAD, SUPERIMPOSED, SOIL -> true;
+                default -> false;
+            };
+            sum += stays ? t.factor() * a.force(member, n, station, component) : 0;
+        }
+        return sum;
+    }
+
+    /** Quasi-permanent combinations: |M| + N e at a station, the largest; NaN without any. */
+    double lasting(int member, int station, int component, double eccentricity) {
+        return lasting.stream().mapToDouble(c -> Math.abs(at(member, station, c, component, 1)) + Math.max(0, -at(member, station, c, Analysis.N, 1)) * eccentricity)
+            .max().orElse(Double.NaN);
+    }
+
+    Analysis analysis() {
+        return a;
+    }
+}

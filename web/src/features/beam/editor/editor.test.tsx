@@ -219,5 +219,6 @@ describe('what is asked and there', () => {
   it('uses the worst of bending, shear and torsion', () => {
     expect(stationUse(beam.points[1]!)).toBeCloseTo(0.9)
     expect(stationUse(beam.points[0]!)).toBeCloseTo(120 / 140)
+    expect(stationUse({ ...beam.points[0]!, limitUse: 1.67 })).toBeCloseTo(1.67)
   })
 })

@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
 import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import kolonne.core.analysis.Analysis;
 import kolonne.core.analysis.FrameAnalysis;
 import kolonne.core.basis.Basis;
@@ -65,18 +66,13 @@ class AuditTest {
 
     @Test
     void fiftyGeneratedBuildingsByEveryCode() {
-        List<String> differences = new ArrayList<>();
-        int read = 0;
-        for (int seed = 1; seed <= 50; seed++) {
-            for (int code = 0; code < 3; code++) {
-                int before = differences.size();
-                read += read(design(new RandomFrame(1000 + seed).building(code == 1), basis(code)), differences);
-                String name = "frame " + seed + " " + Basis.CODES.get(code) + " ";
-                for (int i = before; i < differences.size(); i++) {
-                    differences.set(i, name + differences.get(i));
-                }
-            }
-        }
+        List<String> differences = java.util.Collections.synchronizedList(new ArrayList<>());
+        int read = IntStream.range(0, 150).parallel().map(i -> {
+            List<String> own = new ArrayList<>();
+            int members = read(design(new RandomFrame(1000 + i / 3).building(i % 3 == 1), basis(i % 3)), own);
+            own.forEach(d -> differences.add("frame " + i / 3 + " " + Basis.CODES.get(i % 3) + " " + d));
+            return members;
+        }).sum();
         told("fifty frames by three codes", read, differences);
     }
 
@@ -97,14 +93,20 @@ class AuditTest {
             }
         }
         double[] depths = Drawn.depths(d.analysis().index());
-        for (ColumnDesign c : d.columns()) {
-            for (int i = 0; i < c.lifts().size(); i++) {
-                boolean scope = c.lifts().get(i).checks().stream().noneMatch(q -> q.kind().equals("shape"));
-                Findings f = scope ? new ColumnReading(Drawn.lift(c, i, d.basis()), numbers, forces, depths).run() : null;
-                if (f != null) {
-                    compare(c.stack().mark() + " lift " + (i + 1), f, c.lifts().get(i).checks(), differences);
-                    count++;
-                }
+        List<String> found = java.util.Collections.synchronizedList(new ArrayList<>());
+        count += d.columns().parallelStream().mapToInt(c -> stack(c, d.basis(), numbers, forces, depths, found)).sum();
+        differences.addAll(found);
+        return count;
+    }
+
+    private static int stack(ColumnDesign c, Basis basis, Sheet.Basis numbers, Forces forces, double[] depths, List<String> differences) {
+        int count = 0;
+        for (int i = 0; i < c.lifts().size(); i++) {
+            boolean scope = c.lifts().get(i).checks().stream().noneMatch(q -> q.kind().equals("shape"));
+            Findings f = scope ? new ColumnReading(Drawn.lift(c, i, basis), numbers, forces, depths).run() : null;
+            if (f != null) {
+                compare(c.stack().mark() + " lift " + (i + 1), f, c.lifts().get(i).checks(), differences);
+                count++;
             }
         }
         return count;

@@ -36,6 +36,10 @@ final class BeamReading {
     }
 
     Findings run() {
+        if (l.places().stream().anyMatch(p -> Double.isInfinite(f.beamMagnifier(p.member())))) {
+            out.add("second-order", 99, "storey");
+            return out;
+        }
         for (int s = 0; s < l.spans().size(); s++) {
             for (int i = 0; i < forces.length; i++) {
                 if (inside(i, s)) {

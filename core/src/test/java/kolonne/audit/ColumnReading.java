@@ -2,6 +2,7 @@ package kolonne.audit;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.TreeSet;
 import kolonne.core.analysis.Analysis;
 import kolonne.core.analysis.LocalAxes;
 import kolonne.core.model.BuildingIndex;
@@ -131,7 +132,7 @@ final class ColumnReading {
             }
             out.add("axial-limit", most / cap, "P");
             for (int turn = 0; turn < (b.en() ? 2 : 1); turn++) {
-                for (int i = 0; i < n; i++) {
+                for (int i : new TreeSet<>(List.of(0, n / 2, n - 1, x.at(), y.at()))) {
                     point(surface, scale, p[i], eccentric(x.moments()[i], p[i], turn == 0, lx, l.h()), eccentric(y.moments()[i], p[i], turn == 1, ly, l.b()));
                 }
                 double[] sx = second(k, x, most, lx, l.h(), dx, true);

@@ -9,6 +9,9 @@ public interface Torsion {
 
     String thresholdClause();
 
+    /** Whether a flange counts in the threshold where it raises it; the web alone resists what is above. */
+    boolean flangeCounts();
+
     /** Torque at cracking, to which torsion from compatibility may be reduced [Nmm]. */
     double cracking(TorsionSection s, Trace t);
 

@@ -89,7 +89,8 @@ public final class ModelCheck {
             double high = b.joints().stream().mapToDouble(of).max().orElse(0);
             most = Math.max(most, high - low);
         }
-        if (most > NumberCheck.EXTENT) {
+        // coordinates beyond bounds are told by themselves
+        if (most > NumberCheck.EXTENT && most <= 2 * NumberCheck.COORDINATE) {
             fail("model.extent", "joints", String.format(java.util.Locale.ROOT, "The joints lie up to %.3g km apart; at most %.0f km are analysed.", most / 1e6,
                 NumberCheck.EXTENT / 1e6), "Look for a joint with a slip in its coordinates, or check the length unit of the file.");
         }

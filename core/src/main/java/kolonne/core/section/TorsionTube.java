@@ -15,7 +15,7 @@ public final class TorsionTube {
         double h = s.depth();
         double acp = bw * h;
         double pcp = 2 * (bw + h);
-        if (s instanceof Shape.Flanged f) {
+        if (s instanceof Shape.Flanged f && code.torsion().flangeCounts()) {
             int sides = f.overhangs();
             double hf = f.hf();
             double overhang = Math.min((s.width() - bw) / sides, Math.min(h - hf, 4 * hf));

@@ -94,7 +94,7 @@ class HandCageTest {
     void barsSetByHandLieWhereTheDesignLaysThem(Basis basis) {
         Analysis a = FrameAnalysis.solve(new BuildingIndex(DemoBuilding.generate(DemoOptions.VELDHAVEN)));
         BuildingDesign d = BuildingDesigner.design(a, basis, BuildingDesigner.Progress.NONE);
-        for (BeamDesign b : d.beams()) {
+        d.beams().parallelStream().forEach(b -> {
             BeamDesign by = BeamDesigner.design(b.line(), d.beamContext().with(Map.of(b.line().id(), HandCage.of(b.cage()))));
             assertTrue(by.satisfied() || !b.satisfied(), b.line().mark() + by.findings());
             List<Double> laid = b.cage().groups().stream().sorted(ORDER).map(BeamCage.Group::offset).toList();
@@ -102,7 +102,7 @@ class HandCageTest {
             for (int i = 0; i < laid.size(); i++) {
                 assertEquals(laid.get(i), set.get(i), 0.01, b.line().mark() + b.cage().groups() + by.cage().groups());
             }
-        }
+        });
     }
 
     @Test

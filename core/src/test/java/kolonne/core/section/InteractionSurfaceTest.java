@@ -109,7 +109,7 @@ class InteractionSurfaceTest {
         double my = 80e6 * Math.cos(Math.toRadians(degrees));
         InteractionSurface s = new InteractionSurface(new ColumnSection(new Shape.Circle(400), bars, 30, 420, Aci318.SI), 400);
         double exact = s.exact(p, mx, my).utilisation();
-        assertEquals(80e6 / strength, exact, 0.01 * exact);
+        assertEquals(80e6 / strength, exact, 0.015 * exact);
         assertEquals(exact, s.screened(p, mx, my), 0.03 * exact);
     }
 
@@ -117,11 +117,11 @@ class InteractionSurfaceTest {
     private static double sweptStrength(List<PlacedBar> bars, double ratio, double angle, boolean tension) {
         double best = Double.POSITIVE_INFINITY;
         double strength = 0;
-        int grid = 120;
-        for (double theta = angle - 0.2; theta <= angle + 0.2; theta += 0.01) {
+        int grid = 60;
+        for (double theta = angle - 0.2; theta <= angle + 0.2; theta += 0.02) {
             double ux = Math.cos(theta);
             double uy = Math.sin(theta);
-            for (double c = 10; c < 1500; c *= 1.01) {
+            for (double c = 10; c < 1500; c *= 1.015) {
                 double f = 0;
                 double x = 0;
                 double y = 0;

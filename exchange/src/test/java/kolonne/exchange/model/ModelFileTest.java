@@ -25,6 +25,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.Arguments;
+import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.MethodSource;
 
 /** The model file there and back in every form, and every way in which it can be bad. */
@@ -55,6 +56,58 @@ class ModelFileTest {
         assertEquals(6000, b.joints().get(1).x());
         assertEquals(-10, b.memberLoads().get(0).w1());
         assertEquals(4700 * Math.sqrt(30), b.materials().get(0).E(), 1e-9, "ACI 318M-19 19.2.2.1 where no modulus is given");
+    }
+
+    /** Numbers that no building has end in a finding in our own words, whatever table they stand in. */
+    @ParameterizedTest(name = "{0} → {1}")
+    @CsvSource(delimiter = '|', textBlock = """
+        "x":6|"x":1e308
+        "x":6|"x":1e12
+        "value":-10|"value":-1e308
+        "value":-10|"value":-1e15
+        "P":1.6|"P":1e300
+        "elevation":3|"elevation":-1e308
+        "b":300|"b":1e308
+        "fc":30|"fc":1e308
+        "kind":"live"}|"kind":"live","selfWeight":1e308}
+        "material":"C"|"material":"C","angle":1e300
+        "material":"C"|"material":"C","releaseEnd":["my=1e308"]
+        "material":"C"|"material":"C","factorIy":1e12
+        """)
+    void numbersHaveBounds(String sound, String absurd) {
+        assertTrue(SOUND.contains(sound), sound);
+        ModelReader.Read r = read(SOUND.replace(sound, absurd));
+        assertFalse(r.sound(), absurd);
+        for (Finding f : r.findings()) {
+            assertFalse(f.what().contains("Infinity") || f.what().contains("NaN") || f.what().contains("Exception"), f.toString());
+        }
+    }
+
+    /** More notes than a person reads do not make a sound model unsound; of more faults than that the model stays unsound. */
+    @Test
+    void manyNotesRejectNothing() {
+        StringBuilder lonely = new StringBuilder();
+        for (int i = 0; i < 700; i++) {
+            lonely.append(",{\"id\":\"J").append(i).append("\",\"x\":").append(10 + i).append(",\"y\":5,\"z\":0}");
+        }
+        String many = SOUND.replace("{\"id\":\"B\",\"x\":6,\"y\":0,\"z\":3}", "{\"id\":\"B\",\"x\":6,\"y\":0,\"z\":3}" + lonely);
+        ModelReader.Read r = read(many);
+        assertTrue(r.sound(), r.findings().get(r.findings().size() - 1).toString());
+        assertTrue(r.findings().size() <= 501);
+        assertTrue(read(many.replace("\"value\":-10", "\"value\":-1e300")).findings().get(0).severity() == Severity.FAILS, "what fails comes first");
+    }
+
+    /** A section that cannot be read is told once, not again by every member that has it. */
+    @Test
+    void oneUnreadableEntrySetsOffNoTrail() {
+        ModelReader.Read r = read(SOUND.replace("\"b\":300", "\"b\":\"wide\""));
+        assertEquals(List.of("field.type"), r.findings().stream().map(Finding::code).distinct().toList(), r.findings().toString());
+    }
+
+    @Test
+    void aModelWithoutStrengthCombinationsCanBeAnalysedButNotDesigned() {
+        ModelReader.Read r = read(SOUND.replace("\"purpose\":\"strength\"", "\"purpose\":\"service-characteristic\""));
+        assertTrue(r.analysable() && !r.sound(), r.findings().toString());
     }
 
     @Test

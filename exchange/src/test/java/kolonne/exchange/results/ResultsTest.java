@@ -98,6 +98,49 @@ class ResultsTest {
         }
     }
 
+    /** Every station of a line, in order of place; a check names a station only where it lies at one; combinations of every purpose are listed. */
+    @Test
+    void stationsAndCombinationsAreWhole() {
+        int between = 0;
+        for (int i = 0; i < json.get("beamLines").size(); i++) {
+            JsonNode line = json.get("beamLines").get(i);
+            assertEquals(design.beams().get(i).line().stations().size(), line.get("stations").size());
+            for (JsonNode c : line.get("checks")) {
+                int station = c.get("station").asInt();
+                between += station < 0 ? 1 : 0;
+                assertTrue(station < 0 || Math.abs(line.get("stations").get(station).get("xMm").asDouble() - c.get("xMm").asDouble()) < 1, c.toString());
+            }
+        }
+        assertTrue(between > 0);
+        for (String purpose : new String[] {"combinations", "serviceCombinations", "sustainedCombinations"}) {
+            assertTrue(json.get(purpose).size() > 0 && json.get(purpose).get(0).get("terms").size() > 0, purpose);
+        }
+    }
+
+    /** Redistributed moments are those of the file: hogging at supports is less than that of the analysis. */
+    @Test
+    void theFileHasTheMomentsThatWereDesignedFor() throws IOException {
+        BuildingDesign moved = BuildingDesigner.design(design.analysis(), Basis.standard(false).withRedistribution(0.1), BuildingDesigner.Progress.NONE);
+        ByteArrayOutputStream out = new ByteArrayOutputStream();
+        ResultsJson.write(moved, out);
+        JsonNode file = new ObjectMapper().readTree(out.toByteArray());
+        int less = 0;
+        for (int i = 0; i < file.get("beamLines").size(); i++) {
+            less += hogging(file.get("beamLines").get(i)) < hogging(json.get("beamLines").get(i)) - 1e-3 ? 1 : 0;
+        }
+        assertTrue(less > 10, less + " lines");
+    }
+
+    private static double hogging(JsonNode line) {
+        double out = 0;
+        for (JsonNode s : line.get("stations")) {
+            for (JsonNode f : s.get("forces")) {
+                out = Math.max(out, -f.get("myKnm").asDouble());
+            }
+        }
+        return out;
+    }
+
     @Test
     void everyColumnBarHasAPlaceInsideTheCover() {
         for (JsonNode stack : json.get("columnStacks")) {

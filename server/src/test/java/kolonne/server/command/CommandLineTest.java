@@ -61,6 +61,22 @@ class CommandLineTest {
         assertTrue(Files.readString(dir.resolve("a/reactions.csv")).startsWith("case,joint,"));
     }
 
+    /** Without combinations for strength a model is analysed, not designed; a storey that is unstable is told in whole files. */
+    @Test
+    void analysesWithoutStrengthAndWritesWholeFiles() throws IOException {
+        Path model = demo();
+        Path service = Files.writeString(dir.resolve("service.json"), Files.readString(model).replace("\"purpose\":\"strength\"", "\"purpose\":\"service-characteristic\""));
+        assertEquals(0, Main.run("analyse", service.toString(), "--out", dir.resolve("s").toString()));
+        assertEquals(2, Main.run("design", service.toString(), "--out", dir.resolve("s2").toString()));
+        Path soft = Files.writeString(dir.resolve("soft.json"), Files.readString(model).replaceAll("\"E\":[0-9.]+", "\"E\":1100"));
+        assertEquals(1, Main.run("design", soft.toString(), "--out", dir.resolve("u").toString()));
+        String checks = Files.readString(dir.resolve("u/checks.csv"));
+        assertTrue(checks.contains(",inf,") && checks.contains("second-order") && checks.endsWith("\n"), "an unstable storey has no bound");
+        try (var files = Files.list(dir.resolve("u"))) {
+            assertTrue(files.noneMatch(f -> f.toString().endsWith(".part")));
+        }
+    }
+
     @Test
     void answersForSectionsOnTheirOwn() throws IOException {
         Path list = Files.writeString(dir.resolve("s.json"), """

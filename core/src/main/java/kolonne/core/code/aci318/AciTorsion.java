@@ -30,6 +30,12 @@ final class AciTorsion implements Torsion {
         return "22.7.4.1";
     }
 
+    /** 9.2.4.4. */
+    @Override
+    public boolean flangeCounts() {
+        return true;
+    }
+
     /** φ 0.33 λ √f'c Acp² / pcp (φ 4 λ √f'c in psi), table 22.7.5.1 a. */
     @Override
     public double cracking(TorsionSection s, Trace t) {

@@ -49,6 +49,11 @@ final class EnTorsion implements Torsion {
         return "6.3.1";
     }
 
+    @Override
+    public boolean flangeCounts() {
+        return false;
+    }
+
     /** TRd,c = fctd tef 2 Ak (6.26 with τ = fctd). */
     @Override
     public double cracking(TorsionSection s, Trace t) {

@@ -90,6 +90,25 @@ final class PanelLoads {
         return plan > 0 ? whole / plan : 1;
     }
 
+    /** Panels beside each beam, by its id: two where there is a slab on either side. */
+    static Map<String, List<SlabPanel>> beside(BuildingIndex index) {
+        PanelLoads loads = new PanelLoads(index, f -> { });
+        Map<String, List<SlabPanel>> out = new HashMap<>();
+        for (SlabPanel p : index.building().panels()) {
+            for (Side side : loads.sidesOf(p)) {
+                side.beams().forEach(b -> out.computeIfAbsent(b.member().id(), k -> new ArrayList<>()).add(p));
+            }
+        }
+        return out;
+    }
+
+    /** Area of a panel in plan without its openings [mm2]. */
+    static double netArea(BuildingIndex index, SlabPanel p) {
+        List<double[]> corners = p.joints().stream().map(index::joint).map(j -> new double[] {j.x(), j.y()}).toList();
+        double holes = p.holes().stream().mapToDouble(h -> new Polygon(h.stream().map(q -> new double[] {q.x(), q.y()}).toList()).area()).sum();
+        return new Polygon(corners).area() - holes;
+    }
+
     /** The sides with the beams on them; none, with a finding, if the panel cannot be used. */
     private List<Side> sidesOf(SlabPanel panel) {
         List<Joint> corners = corners(panel);

@@ -45,6 +45,9 @@ public interface Slenderness {
 
     String swayClause();
 
+    /** Clause on the stiffnesses with which sidesway is to be analysed. */
+    String stiffnessClause();
+
     /** For what beams get of it. */
     String swayBeamClause();
 

@@ -13,6 +13,7 @@ import kolonne.core.explain.Quantity;
 import kolonne.core.explain.Step;
 import kolonne.core.explain.Trace;
 import kolonne.core.finding.Cause;
+import kolonne.core.model.StiffnessFactors;
 import kolonne.core.section.ColumnSection;
 import kolonne.core.section.InteractionSurface;
 import kolonne.core.section.Shape;
@@ -187,6 +188,10 @@ public final class ColumnCheck {
         LiftDemands.Sway s = demands.sway();
         t.step("δs", "1 / (1 − Q), where Q > " + String.format(java.util.Locale.ROOT, "%.2f", code.slenderness().bracedIndex()), "Qx = {0}, Qy = {1}", Math.max(s.deltaMx(), s.deltaMy()),
             Quantity.NUMBER, code.slenderness().swayClause(), in(s.qx(), Quantity.NUMBER), in(s.qy(), Quantity.NUMBER));
+        StiffnessFactors columns = context.index().building().options().columns();
+        StiffnessFactors beams = context.index().building().options().beams();
+        t.say("EI behind Q", String.format(java.util.Locale.ROOT, "of the gross sections, as the model has it: columns %.2f, beams %.2f, where members have no factors of their own",
+            columns.iy(), beams.iy()), code.slenderness().stiffnessClause());
         if (d.place() == LiftDemands.Place.MIDDLE) {
             second.steps().forEach(t::step);
         }

@@ -3,6 +3,7 @@ package kolonne.core.design;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import kolonne.core.analysis.Slabs;
 import kolonne.core.basis.Basis;
 import kolonne.core.beam.BeamDesign;
 import kolonne.core.beam.BeamLine;
@@ -12,17 +13,28 @@ import kolonne.core.detail.BarItem;
 import kolonne.core.detail.BeamBars;
 import kolonne.core.detail.ColumnBars;
 import kolonne.core.explain.Quantity;
+import kolonne.core.model.BuildingIndex;
+import kolonne.core.model.Joint;
+import kolonne.core.model.Member;
+import kolonne.core.model.SlabPanel;
+import kolonne.core.section.Shape;
 
-/** Steel and concrete. @param steel [kg]; @param concrete [mm3] */
-public record Quantities(double steel, double concrete) {
-    public static final Quantities NONE = new Quantities(0, 0);
+/**
+ * Steel, concrete and formwork of beams and columns.
+ *
+ * @param steel    [kg]
+ * @param concrete [mm3]
+ * @param formwork sides and soffits of beams, sides of columns, as if there were no slabs [mm2]
+ */
+public record Quantities(double steel, double concrete, double formwork) {
+    public static final Quantities NONE = new Quantities(0, 0, 0);
 
     public Quantities plus(Quantities o) {
-        return new Quantities(steel + o.steel, concrete + o.concrete);
+        return new Quantities(steel + o.steel, concrete + o.concrete, formwork + o.formwork);
     }
 
     public Quantities minus(Quantities o) {
-        return new Quantities(steel - o.steel, concrete - o.concrete);
+        return new Quantities(steel - o.steel, concrete - o.concrete, formwork - o.formwork);
     }
 
     /** Steel per concrete [kg/m3]; 0 without concrete. */
@@ -41,16 +53,21 @@ public record Quantities(double steel, double concrete) {
     /** Of a beam line as it is modelled; concrete between the faces of its supports. */
     public static Quantities of(BeamDesign d, Basis basis) {
         double concrete = 0;
+        double formwork = 0;
         for (BeamLine.Span s : d.line().spans()) {
-            concrete += s.section().shape().A() * s.clear();
+            Shape shape = s.section().shape();
+            concrete += shape.A() * s.clear();
+            formwork += (shape.webWidth() + 2 * shape.depth()) * s.clear();
         }
-        return new Quantities(mass(bars(d, basis)), concrete);
+        return new Quantities(mass(bars(d, basis)), concrete, formwork);
     }
 
     /** Of one lift. */
     public static Quantities of(ColumnDesign d, int lift, Basis basis) {
         ColumnStack.Lift l = d.stack().lifts().get(lift);
-        return new Quantities(mass(bars(d, lift, basis)), l.section().shape().A() * (l.top() - l.base()));
+        Shape shape = l.section().shape();
+        double round = shape instanceof Shape.Circle c ? Math.PI * c.d() : 2 * (shape.width() + shape.depth());
+        return new Quantities(mass(bars(d, lift, basis)), shape.A() * (l.top() - l.base()), round * l.clear());
     }
 
     /** Of a whole stack. */
@@ -58,6 +75,58 @@ public record Quantities(double steel, double concrete) {
         Quantities sum = NONE;
         for (int i = 0; i < d.lifts().size(); i++) {
             sum = sum.plus(of(d, i, basis));
+        }
+        return sum;
+    }
+
+    /**
+     * What floors add to beams and columns, so that no concrete and no formwork counts twice: slabs without what of them lies over columns and over
+     * the webs and modelled flanges of beams, and their soffits without the beams, less the sides of beams behind slabs. The steel of slabs is not
+     * designed.
+     */
+    public static Quantities ofFloors(BuildingDesign design) {
+        BuildingIndex index = design.analysis().index();
+        Slabs slabs = new Slabs(index);
+        Quantities sum = NONE;
+        for (SlabPanel p : index.building().panels()) {
+            sum = sum.plus(new Quantities(0, slabs.area(p) * p.thickness(), slabs.area(p)));
+            for (ColumnDesign d : design.columns()) {
+                for (ColumnStack.Lift l : d.stack().lifts()) {
+                    sum = sum.minus(head(p, l, slabs, index));
+                }
+            }
+        }
+        for (BeamDesign d : design.beams()) {
+            for (BeamLine.Span s : d.line().spans()) {
+                sum = sum.minus(behind(s, slabs, index));
+            }
+        }
+        return sum;
+    }
+
+    /** Of a panel over the head of a lift. */
+    private static Quantities head(SlabPanel p, ColumnStack.Lift l, Slabs slabs, BuildingIndex index) {
+        Member m = index.member(l.member());
+        Joint i = index.joint(m.start());
+        Joint j = index.joint(m.end());
+        double area = l.section().shape().A() * slabs.around(p, i.z() > j.z() ? i : j);
+        return new Quantities(0, area * p.thickness(), area);
+    }
+
+    /** Of slabs over a span and beside it. */
+    private static Quantities behind(BeamLine.Span s, Slabs slabs, BuildingIndex index) {
+        Shape shape = s.section().shape();
+        Shape.Flanged f = shape instanceof Shape.Flanged g && !(shape instanceof Shape.InvertedTee) ? g : null;
+        double flange = f == null ? 0 : (f.bf() - f.bw()) / f.overhangs();
+        double whole = s.members().stream().mapToDouble(index::length).sum();
+        Quantities sum = NONE;
+        for (Member m : s.members()) {
+            double length = s.clear() * index.length(m) / whole;
+            for (SlabPanel p : slabs.beside(m.id())) {
+                double over = Math.min(p.thickness(), shape.depth());
+                double area = shape.webWidth() / 2 * over + (f == null ? 0 : flange * Math.min(p.thickness(), f.hf()));
+                sum = sum.plus(new Quantities(0, area * length, (shape.webWidth() / 2 + over) * length));
+            }
         }
         return sum;
     }

@@ -155,10 +155,11 @@ public final class ModelCheck {
             fail("member.duplicate", where, "The member joins the same joints as member " + other + ".",
                 "Delete one of the two.");
         }
-        if (!(length <= NumberCheck.LENGTH)) {
+        // coordinates beyond bounds are told by themselves
+        if (length > NumberCheck.LENGTH && length <= 2 * NumberCheck.COORDINATE) {
             fail("member.too-long", where, String.format(java.util.Locale.ROOT, "The member is %.3g m long; at most %.0f m are analysed.", length / 1000,
                 NumberCheck.LENGTH / 1000), "Check the coordinates and the length unit of the file.");
-        } else if (length > 60_000) {
+        } else if (length > 60_000 && length <= NumberCheck.LENGTH) {
             note("member.very-long", where, String.format(java.util.Locale.ROOT, "The member is %.1f m long.",
                 length / 1000), "Check the length unit of the file.");
         }

@@ -32,6 +32,8 @@ import kolonne.exchange.basis.BasisFile;
 /** Writes the results JSON (schema in docs/formats/results.schema.json). */
 public final class ResultsJson {
     private static final JsonMapper JSON = new JsonMapper();
+    /** Smaller numbers are zero. */
+    private static final double LEAST = 1e-100;
 
     private final BuildingDesign d;
     private final JsonGenerator g;
@@ -61,6 +63,7 @@ public final class ResultsJson {
         g.writePOJOField("state", s);
         number("steelKg", d.quantities().steel());
         number("concreteM3", d.quantities().concrete() / 1e9);
+        quantities();
         findings(d.findings());
         combinations("combinations", d.beamContext().strength());
         combinations("serviceCombinations", d.beamContext().service());
@@ -75,6 +78,18 @@ public final class ResultsJson {
             column(c);
         }
         g.writeEndArray();
+        g.writeEndObject();
+    }
+
+    private void quantities() throws IOException {
+        Quantities beams = d.beams().stream().map(b -> Quantities.of(b, basis)).reduce(Quantities.NONE, Quantities::plus);
+        Quantities columns = d.columns().stream().map(c -> Quantities.of(c, basis)).reduce(Quantities.NONE, Quantities::plus);
+        Quantities floors = Quantities.ofFloors(d);
+        g.writeObjectFieldStart("quantities");
+        number("beamsM3", beams.concrete() / 1e9);
+        number("columnsM3", columns.concrete() / 1e9);
+        number("floorsM3", floors.concrete() / 1e9);
+        number("formworkM2", beams.plus(columns).plus(floors).formwork() / 1e6);
         g.writeEndObject();
     }
 
@@ -410,8 +425,16 @@ public final class ResultsJson {
         if (Double.isNaN(v) || Double.isInfinite(v)) {
             g.writeNullField(name);
         } else {
-            g.writeNumberField(name, v == 0 ? 0 : new java.math.BigDecimal(v).round(new java.math.MathContext(6))
-                .doubleValue());
+            g.writeNumberField(name, sixDigits(v));
         }
+    }
+
+    private static double sixDigits(double v) {
+        if (Math.abs(v) < LEAST) {
+            return 0;
+        }
+        int places = 5 - (int) Math.floor(Math.log10(Math.abs(v)));
+        double scale = Math.pow(10, Math.abs(places));
+        return places >= 0 ? Math.rint(v * scale) / scale : Math.rint(v / scale) * scale;
     }
 }

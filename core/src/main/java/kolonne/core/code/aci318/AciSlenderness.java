@@ -25,7 +25,7 @@ final class AciSlenderness implements Slenderness {
         if (t.on()) {
             t.step("k lu / r", "k lu / r", "{0} × {1} / {2}", slenderness, Quantity.NUMBER, "6.2.5.1",
                 in(l.k(), Quantity.NUMBER), in(l.lu(), Quantity.LENGTH), in(l.r(), Quantity.LENGTH));
-            t.step("limit", "34 + 12 M1/M2 ≤ 40", "34 + 12 × {0}", limit, Quantity.NUMBER, "6.2.5.1 (b)",
+            t.step("limit", "min(34 + 12 M1/M2, 40)", "min(34 + 12 × {0}, 40)", limit, Quantity.NUMBER, "6.2.5.1 (b)",
                 in(ratio, Quantity.NUMBER));
         }
         if (slenderness <= limit || l.pu() <= 0) {
@@ -91,6 +91,11 @@ final class AciSlenderness implements Slenderness {
     @Override
     public String swayClause() {
         return "6.6.4.6.2";
+    }
+
+    @Override
+    public String stiffnessClause() {
+        return "6.6.3.1.1";
     }
 
     @Override

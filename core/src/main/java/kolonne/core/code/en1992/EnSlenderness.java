@@ -97,6 +97,11 @@ final class EnSlenderness implements Slenderness {
     }
 
     @Override
+    public String stiffnessClause() {
+        return "5.8.7.2";
+    }
+
+    @Override
     public String swayBeamClause() {
         return "5.8.7.3";
     }

@@ -380,7 +380,7 @@ public final class Aci318 implements DesignCode {
         double h = s.length() / divisor * grade;
         if (t.on()) {
             t.step("hmin", "l / " + Double.toString(divisor).replace(".0", "")
-                    + form.shown(" (0.4 + s.fy() / 700)", " (0.4 + s.fy() / 100 000)"), "{0} / " + divisor + " × {1}", h,
+                    + form.shown(" (0.4 + fy / 700)", " (0.4 + fy / 100 000)"), "{0} / " + divisor + " × {1}", h,
                 Quantity.LENGTH, "9.3.1.1", in(s.length(), Quantity.LENGTH), in(grade, Quantity.NUMBER));
         }
         return h;

@@ -18,7 +18,7 @@ export function UtilisationDiagram({ beam, axis, widthPx }: { beam: Beam; axis: 
   const pts = beam.points.map((p): [number, number] => [axis.x(p.x), y(stationUse(p))])
   return (
     <svg width={widthPx} height={UTILISATION_HEIGHT} role="img" aria-label="Utilisation along the line">
-      <text x={axis.left - 28} y={11} className="axis-text">utilisation — bending, shear and torsion, whichever is used most; limit dashed</text>
+      <text x={axis.left - 28} y={11} className="axis-text">utilisation — bending, shear, torsion, limit of the concrete, whichever is used most; 1.00 dashed</text>
       <polygon className="demand" points={line([[pts[0]![0], BASE], ...pts, [pts.at(-1)![0], BASE]])} />
       <line className="zero" x1={axis.left} x2={axis.right} y1={BASE} y2={BASE} />
       <line className="limit" x1={axis.left} x2={axis.right} y1={y(1)} y2={y(1)} />

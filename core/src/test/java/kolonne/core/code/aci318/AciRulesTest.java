@@ -7,6 +7,7 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 import kolonne.core.code.Bar;
 import kolonne.core.code.ColumnRules;
 import kolonne.core.code.Detailing;
+import kolonne.core.code.DuctileFrame;
 import kolonne.core.code.ShearInput;
 import kolonne.core.code.ShearStrength;
 import kolonne.core.code.Slenderness;
@@ -324,5 +325,89 @@ class AciRulesTest {
         near(4 / 3.0, SI.serviceability().longTermFactor(0.01, Trace.OFF));
         assertEquals(0, SI.serviceability().creep() + SI.serviceability().shrinkage(), 0);
         assertTrue(Double.isInfinite(SI.serviceability().totalDivisor()) && SI.serviceability().limitsLive());
+    }
+
+    // ---- moment frames ------------------------------------------------------------------------------------------------
+
+    private static DuctileFrame frame(DuctileFrame.Kind kind) {
+        return SI.ductile(kind).orElseThrow();
+    }
+
+    /** 18.3.2: two bars and a quarter of the bottom steel run through; nothing else. */
+    @Test
+    void ordinaryFrames() {
+        assertTrue(SI.ductile(DuctileFrame.Kind.NONE).isEmpty());
+        DuctileFrame f = frame(DuctileFrame.Kind.ORDINARY);
+        assertEquals("ordinary moment frame", f.name());
+        near(0.25, f.continuousBottom());
+        assertEquals(0, f.saggingAtFace() + f.anywhere() + f.steelFactor() + f.hoopDepths() + f.leastSpanToDepth() + f.leastWidth(600) + f.columnDepthInBars(420)
+            + f.hookLength(bar(20), 30, 420), 0);
+        assertTrue(Double.isInfinite(f.mostRatio(420)) && Double.isInfinite(f.earthquakeFactor()) && Double.isInfinite(f.spacingElsewhere(500)));
+        assertFalse(f.leastSteelOnBothFaces() || f.concreteMayBeLost() || f.lapsAwayFromColumns() || f.hoopsHoldBars());
+    }
+
+    /** 18.4.2: a third and a fifth of strengths, twice the earthquake, hoops over 2h at d/4, 8 db, 24 dh, 300 mm, d/2 elsewhere. */
+    @Test
+    void intermediateFrames() {
+        DuctileFrame f = frame(DuctileFrame.Kind.INTERMEDIATE);
+        near(0.25, f.continuousBottom());
+        near(1 / 3.0, f.saggingAtFace());
+        near(1 / 5.0, f.anywhere());
+        near(1, f.steelFactor());
+        near(2, f.earthquakeFactor());
+        near(2, f.hoopDepths());
+        near(125, f.hoopSpacing(500, bar(20), bar(10), 420));
+        near(128, f.hoopSpacing(900, bar(16), bar(10), 420));
+        near(192, f.hoopSpacing(900, bar(32), bar(8), 420));
+        near(300, f.hoopSpacing(2000, bar(40), bar(16), 420));
+        near(250, f.spacingElsewhere(500));
+        assertTrue(Double.isInfinite(f.lapHoops(500)) && Double.isInfinite(f.mostProjection(400, 400)) && Double.isInfinite(f.mostRatio(420)));
+        assertFalse(f.leastSteelOnBothFaces() || f.concreteMayBeLost() || f.lapsAwayFromColumns() || f.hoopsHoldBars());
+        assertEquals(0, f.columnDepthInBars(420) + f.hookLength(bar(20), 30, 420) + f.leastWidth(600), 0);
+    }
+
+    /** 18.6.2 to 18.6.5, 18.8.2.3, 18.8.5.1: fy db / (5.4 √f'c) = 420 · 20 / 29.58 = 284 mm, 8 db, 150 mm. */
+    @Test
+    void specialFrames() {
+        DuctileFrame f = frame(DuctileFrame.Kind.SPECIAL);
+        near(0.5, f.saggingAtFace());
+        near(0.25, f.anywhere());
+        assertEquals(0, f.continuousBottom(), 0);
+        near(1.25, f.steelFactor());
+        near(0.025, f.mostRatio(420));
+        near(0.020, f.mostRatio(550));
+        near(125, f.hoopSpacing(500, bar(25), bar(10), 420));
+        near(96, f.hoopSpacing(500, bar(16), bar(10), 420));
+        near(80, f.hoopSpacing(500, bar(16), bar(10), 550));
+        near(150, f.hoopSpacing(900, bar(32), bar(10), 420));
+        near(100, f.lapHoops(500));
+        near(75, f.lapHoops(300));
+        near(350, f.heldDistance());
+        near(250, f.spacingElsewhere(500));
+        near(4, f.leastSpanToDepth());
+        near(180, f.leastWidth(600));
+        near(250, f.leastWidth(1000));
+        near(300, f.mostProjection(400, 500));
+        near(200, f.mostProjection(400, 200));
+        near(20, f.columnDepthInBars(420));
+        near(26, f.columnDepthInBars(550));
+        near(420 * 20 / (5.4 * Math.sqrt(30)), f.hookLength(bar(20), 30, 420));
+        near(150, f.hookLength(bar(10), 60, 420));
+        near(160, f.hookLength(bar(20), 60, 240));
+        assertTrue(f.leastSteelOnBothFaces() && f.concreteMayBeLost() && f.lapsAwayFromColumns() && f.hoopsHoldBars());
+        assertTrue(Double.isInfinite(f.earthquakeFactor()));
+        DuctileFrame us = US.ductile(DuctileFrame.Kind.SPECIAL).orElseThrow();
+        near(60_000 / (65 * Math.sqrt(4000)) * IN, us.hookLength(bar(IN), 4000 * PSI, 60_000 * PSI));
+    }
+
+    /** 22.7.4 and 22.7.5: of flanges the torsion counts; 9.7.5.3: bt + d past the need. */
+    @Test
+    void torsion() {
+        assertTrue(SI.torsion().flangeCounts());
+        near(800, SI.torsion().extension(300, 500));
+        near(7000, SI.zeroMomentLength(7000, false, 3, 1));
+        assertFalse(SI.nearLoadWords().isBlank());
+        assertEquals("ACI 318M-19", SI.name());
+        assertEquals("ACI 318-19", US.name());
     }
 }

@@ -7,6 +7,7 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 import java.util.Map;
 import kolonne.core.code.Bar;
 import kolonne.core.code.ColumnRules;
+import kolonne.core.code.CrackWidth;
 import kolonne.core.code.Detailing;
 import kolonne.core.code.DesignCode.SpanDepth;
 import kolonne.core.code.DesignCode.SpanEnds;
@@ -300,5 +301,38 @@ class EnRulesTest {
         near(250, CODE.serviceability().totalDivisor());
         assertFalse(CODE.serviceability().limitsLive());
         assertEquals(0, CODE.serviceability().longTermFactor(0.01, Trace.OFF), 0);
+    }
+
+    private static double width(double h, double d, double x, double spacing, double stress) {
+        return CODE.crackWidth().orElseThrow().width(new CrackWidth.Cracked(h, d, x, 300, 1257, 20, 40, spacing, stress, 30), Trace.OFF);
+    }
+
+    /** 7.3.4 with the effective depth by (h − x)/3 and by h/2, (7.9) at its least 0.6 σs/Es, and bars more than 5 (c + φ/2) = 250 mm apart (7.14). */
+    @Test
+    void cracks() {
+        double alpha = 200_000 / (22_000 * Math.pow(3.8, 0.3));
+        double third = 1257 / (370 / 3.0 * 300);
+        double strain = (250 - 0.4 * fctm(30) / third * (1 + alpha * third)) / 200_000;
+        near((3.4 * 40 + 0.17 * 20 / third) * strain, width(600, 540, 230, 65, 250));
+        double depth = 1257 / (2.5 * 40 * 300);
+        double deeper = (250 - 0.4 * fctm(30) / depth * (1 + alpha * depth)) / 200_000;
+        near((3.4 * 40 + 0.17 * 20 / depth) * deeper, width(600, 560, 100, 65, 250));
+        double half = 1257 / (100 * 300.0);
+        double shallow = (250 - 0.4 * fctm(30) / half * (1 + alpha * half)) / 200_000;
+        near((3.4 * 40 + 0.17 * 20 / half) * shallow, width(200, 100, -200, 65, 250));
+        near((3.4 * 40 + 0.17 * 20 / third) * 0.6 * 80 / 200_000, width(600, 540, 230, 65, 80));
+        near((3.4 * 40 + 0.17 * 20 / third) * strain, width(600, 540, 230, 250, 250));
+        near(1.3 * 370 * strain, width(600, 540, 230, 251, 250));
+        CrackWidth rules = CODE.crackWidth().orElseThrow();
+        near(0.3, rules.limit());
+        near(2, rules.creep());
+        near(400, rules.steelStress(500));
+        near(13.5, rules.linearCreep(30));
+        assertTrue(Double.isInfinite(rules.concreteStress(30)));
+        near(18, En1992.of(Map.of("concreteStress", 0.6)).crackWidth().orElseThrow().concreteStress(30));
+        assertEquals("7.3.4(1)", rules.clause());
+        assertEquals("EN 1992-1-1", CODE.name());
+        assertFalse(CODE.nearLoadWords().isBlank());
+        assertEquals("6.2.4", CODE.flangeShear().orElseThrow().clause().substring(0, 5));
     }
 }

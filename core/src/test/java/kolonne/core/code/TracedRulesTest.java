@@ -69,7 +69,7 @@ class TracedRulesTest {
         List<Step> us = told("Vc; Vs; φVn; φVn,max", t -> Aci318.US.shear(LINKS, t).total());
         assertTrue(us.get(0).formula().startsWith("(2 λ") && us.get(3).formula().contains("8 √"));
         steps("VRd,c; cot θ; VRd,s; VRd,max; VRd", t -> EN.shear(LINKS, t).total());
-        steps("VRd,c; VRd", t -> EN.shear(PLAIN, t).total());
+        steps("VRd,c; cot θ; VRd,s; VRd,max; VRd", t -> EN.shear(PLAIN, t).total());
     }
 
     @Test

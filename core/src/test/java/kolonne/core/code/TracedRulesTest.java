@@ -86,6 +86,9 @@ class TracedRulesTest {
     void columns() {
         told("k lu / r; limit", t -> ACI.slenderness().braced(STOCKY, t).moment());
         steps("k lu / r; limit; M2,min; Cm; Pc; δ; Mc", t -> ACI.slenderness().braced(SLENDER, t).moment());
+        Slenderness.Lift between = new Slenderness.Lift(-50e6, 100e6, 8000, 1, 120, 4e13, 400, 700e3, 0.5, 0.5, true, false, 30, 420, 160_000, 340);
+        assertEquals("1.0", told("k lu / r; limit; M2,min; Cm; Pc; δ; Mc", t -> ACI.slenderness().braced(between, t).moment()).get(3).template());
+        assertEquals("0.6 − 0.4 × {0}", told("k lu / r; limit; M2,min; Cm; Pc; δ; Mc", t -> ACI.slenderness().braced(SLENDER, t).moment()).get(3).template());
         told("φef; λ; λlim", t -> EN.slenderness().braced(STOCKY, t).moment());
         steps("φef; λ; λlim; d; 1/r; e2; M0e; MEd", t -> EN.slenderness().braced(SLENDER, t).moment());
     }

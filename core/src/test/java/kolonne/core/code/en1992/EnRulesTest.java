@@ -148,6 +148,12 @@ class EnRulesTest {
         assertTrue(Double.isInfinite(CODE.shearSteel(new ShearInput(30, 500, 300, 500, 165_000, 0.01, 0, 0), 300 * 450 * 0.528 * 20 / 2 * 1.001)));
     }
 
+    /** (9.1N): 0.26 fctm / fyk bt d. */
+    @Test
+    void leastSteelOfASection() {
+        near(0.26 * fctm(30) / 500 * 150_000, CODE.beamMinimumSteel(30, 500, 300, 500, Trace.OFF));
+    }
+
     /** 6.3.2 of 300 × 500, C30, bars 50 inside: tef = max(150 000 / 1600, 100) = 100, Ak = 200 · 400, uk = 1200. */
     @Test
     void torsion() {
@@ -179,6 +185,8 @@ class EnRulesTest {
         near(8000 / (1.3 * heavily) / 0.9, CODE.leastDepth(new SpanDepth(8000, SpanEnds.ONE_END_CONTINUOUS, 500, 30, 0.01, 0, 3), Trace.OFF));
         near(8000 / (1.5 * doubly) / 0.9, CODE.leastDepth(new SpanDepth(8000, SpanEnds.BOTH_ENDS_CONTINUOUS, 500, 30, 0.01, 0.003, 1), Trace.OFF));
         near(2000 / (0.4 * heavily * 0.8) / 0.9, CODE.leastDepth(new SpanDepth(2000, SpanEnds.CANTILEVER, 500, 30, 0.01, 0, 3.1), Trace.OFF));
+        // more compression steel than makes ρ − ρ′ ρ0 counts to there
+        near(8000 / (11 + 1.5 * root + root / 12 * Math.sqrt(0.008 / r0)) / 0.9, CODE.leastDepth(new SpanDepth(8000, SpanEnds.SIMPLE, 500, 30, 0.01, 0.008, 1), Trace.OFF));
         near(8000 / (heavily * 500 / 600) / 0.9, CODE.leastDepth(new SpanDepth(8000, SpanEnds.SIMPLE, 600, 30, 0.01, 0, 1), Trace.OFF));
         near(8000 / heavily / 0.9, CODE.leastDepth(new SpanDepth(8000, SpanEnds.SIMPLE, 400, 30, 0.01, 0, 1), Trace.OFF));
     }
@@ -282,6 +290,9 @@ class EnRulesTest {
         // λ = 120: β below zero, Kφ = 1
         Slenderness.Lift slim = new Slenderness.Lift(-60e6, 60e6, 12_000, 1, r, 0, 350, 800e3, 0, 0.5, false, false, 30, 500, 122_500, 300);
         near(60e6 + 800e3 * FYD / 200_000 / (0.45 * 300) * 144e6 / 10, s.braced(slim, Trace.OFF).moment());
+        // (5.32) in double curvature: 0.6 · 60 − 0.4 · 60 is less than 0.4 · 60
+        Slenderness.Lift turned = new Slenderness.Lift(60e6, 60e6, 12_000, 1, r, 0, 350, 800e3, 0, 0.5, false, false, 30, 500, 122_500, 300);
+        near(24e6 + 800e3 * FYD / 200_000 / (0.45 * 300) * 144e6 / 10, s.braced(turned, Trace.OFF).moment());
         near(1 / 0.9, s.sway(0.1));
         assertTrue(Double.isInfinite(s.sway(1)) && Double.isInfinite(s.greatestFactor()));
         near(0.1 / 1.1, s.bracedIndex());

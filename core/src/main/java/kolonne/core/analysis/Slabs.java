@@ -1,5 +1,6 @@
 package kolonne.core.analysis;
 
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import kolonne.core.model.BuildingIndex;
@@ -13,6 +14,7 @@ public final class Slabs {
 
     private final BuildingIndex index;
     private final Map<String, List<SlabPanel>> beside;
+    private final Map<String, Outline> outlines = new HashMap<>();
 
     public Slabs(BuildingIndex index) {
         this.index = index;
@@ -26,17 +28,36 @@ public final class Slabs {
 
     /** Part of a full turn that a panel covers around a joint: 1 within it, a half on a side, less at a corner; 0 outside and on other levels. */
     public double around(SlabPanel p, Joint at) {
-        List<Joint> corners = p.joints().stream().map(index::joint).toList();
-        double low = corners.stream().mapToDouble(Joint::z).min().orElseThrow();
-        double high = corners.stream().mapToDouble(Joint::z).max().orElseThrow();
-        if (at.z() < low - SAME || at.z() > high + SAME) {
-            return 0;
+        Outline o = outlines.computeIfAbsent(p.id(), k -> Outline.of(p.joints().stream().map(index::joint).toList()));
+        return o.mayHold(at) ? o.around(at) : 0;
+    }
+
+    /** Corners of a panel and the box around them, so that most joints are told apart without their angles. */
+    private record Outline(List<Joint> corners, double[] low, double[] high) {
+        static Outline of(List<Joint> corners) {
+            double[] low = {Double.MAX_VALUE, Double.MAX_VALUE, Double.MAX_VALUE};
+            double[] high = {-Double.MAX_VALUE, -Double.MAX_VALUE, -Double.MAX_VALUE};
+            for (Joint j : corners) {
+                double[] at = {j.x(), j.y(), j.z()};
+                for (int i = 0; i < 3; i++) {
+                    low[i] = Math.min(low[i], at[i] - SAME);
+                    high[i] = Math.max(high[i], at[i] + SAME);
+                }
+            }
+            return new Outline(corners, low, high);
         }
-        double angle = 0;
-        for (int i = 0; i < corners.size(); i++) {
-            angle += angle(at, corners.get(i), corners.get((i + 1) % corners.size()));
+
+        boolean mayHold(Joint j) {
+            return j.z() >= low[2] && j.z() <= high[2] && j.x() >= low[0] && j.x() <= high[0] && j.y() >= low[1] && j.y() <= high[1];
         }
-        return Math.abs(angle) / (2 * Math.PI);
+
+        double around(Joint at) {
+            double angle = 0;
+            for (int i = 0; i < corners.size(); i++) {
+                angle += angle(at, corners.get(i), corners.get((i + 1) % corners.size()));
+            }
+            return Math.abs(angle) / (2 * Math.PI);
+        }
     }
 
     /** Between two corners seen from a joint; none for a side through it, so that the others tell what is left. */

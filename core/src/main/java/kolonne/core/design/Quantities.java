@@ -87,14 +87,11 @@ public record Quantities(double steel, double concrete, double formwork) {
     public static Quantities ofFloors(BuildingDesign design) {
         BuildingIndex index = design.analysis().index();
         Slabs slabs = new Slabs(index);
+        List<Head> heads = design.columns().stream().flatMap(d -> d.stack().lifts().stream()).map(l -> Head.of(l, index)).toList();
         Quantities sum = NONE;
         for (SlabPanel p : index.building().panels()) {
-            sum = sum.plus(new Quantities(0, slabs.area(p) * p.thickness(), slabs.area(p)));
-            for (ColumnDesign d : design.columns()) {
-                for (ColumnStack.Lift l : d.stack().lifts()) {
-                    sum = sum.minus(head(p, l, slabs, index));
-                }
-            }
+            double over = heads.stream().mapToDouble(h -> h.area() * slabs.around(p, h.at())).sum();
+            sum = sum.plus(new Quantities(0, (slabs.area(p) - over) * p.thickness(), slabs.area(p) - over));
         }
         for (BeamDesign d : design.beams()) {
             for (BeamLine.Span s : d.line().spans()) {
@@ -104,13 +101,14 @@ public record Quantities(double steel, double concrete, double formwork) {
         return sum;
     }
 
-    /** Of a panel over the head of a lift. */
-    private static Quantities head(SlabPanel p, ColumnStack.Lift l, Slabs slabs, BuildingIndex index) {
-        Member m = index.member(l.member());
-        Joint i = index.joint(m.start());
-        Joint j = index.joint(m.end());
-        double area = l.section().shape().A() * slabs.around(p, i.z() > j.z() ? i : j);
-        return new Quantities(0, area * p.thickness(), area);
+    /** Upper end of a lift and the area of its section. */
+    private record Head(Joint at, double area) {
+        static Head of(ColumnStack.Lift l, BuildingIndex index) {
+            Member m = index.member(l.member());
+            Joint i = index.joint(m.start());
+            Joint j = index.joint(m.end());
+            return new Head(i.z() > j.z() ? i : j, l.section().shape().A());
+        }
     }
 
     /** Of slabs over a span and beside it. */

@@ -120,7 +120,7 @@ final class BeamReading {
     private void bending(int i, int span) {
         Sheet.Span s = l.spans().get(span);
         double x = l.places().get(i).x();
-        String where = String.format("%.0f", x);
+        String where = String.valueOf(Math.round(x));
         for (boolean sagging : new boolean[] {true, false}) {
             double moment = demand(i, sagging);
             if (moment <= rounding(s)) {
@@ -175,7 +175,7 @@ final class BeamReading {
                 if (here && !freeEnd && x > q.faceFrom() && x < q.faceTo()) {
                     double moment = between(x, s, !g.top());
                     if (moment > rounding(q)) {
-                        out.add("extension", moment / strength(x, q, !g.top(), g, false).moment(), String.format("%.0f", x));
+                        out.add("extension", moment / strength(x, q, !g.top(), g, false).moment(), String.valueOf(Math.round(x)));
                     }
                 }
             }
@@ -272,7 +272,7 @@ final class BeamReading {
         double v = Math.abs(k[1]);
         double torque = Math.abs(k[2]);
         double d = least(x, s);
-        String where = String.format("%.0f", x);
+        String where = String.valueOf(Math.round(x));
         double avs = z.legs() * z.area() / z.spacing();
         double x1 = s.bw() - 2 * b.beamCover() - z.d();
         double y1 = s.h() - 2 * b.beamCover() - z.d();
@@ -347,7 +347,7 @@ final class BeamReading {
             double across = b.en() ? Math.min(0.75 * d, 600) : high ? Math.min(d / 2, m.inches(300, 12)) : Math.min(d, m.inches(600, 24));
             double minimum = b.en() ? 0.08 * Math.sqrt(s.fc()) / b.fyt() * s.bw() : Math.max(m.root(0.062, 0.75, s.fc(), false), b.code() == Sheet.Code.ACI_US ? 50 * 0.006894757 : 0.35)
                 / m.links() * s.bw();
-            String where = String.format("%.0f", x);
+            String where = String.valueOf(Math.round(x));
             out.add("stirrup-spacing", z.spacing() / along, where);
             out.add("leg-spacing", (s.bw() - 2 * b.beamCover() - z.d()) / (z.legs() - 1) / across, where);
             out.add("minimum-stirrups", minimum / (z.legs() * z.area() / z.spacing()), where);

@@ -151,7 +151,7 @@ final class ColumnReading {
         }
         if (Math.hypot(mx, my) > 1e-4 * scale * Math.abs(p)) {
             double use = Fibres.use(surface, p, mx, my, scale);
-            out.add("axial-bending", Double.isNaN(use) ? 0 : use, String.format("P %.0f Mx %.0f My %.0f", p / 1e3, mx / 1e6, my / 1e6));
+            out.add("axial-bending", Double.isNaN(use) ? 0 : use, "P " + Math.round(p / 1e3) + " Mx " + Math.round(mx / 1e6) + " My " + Math.round(my / 1e6));
         }
     }
 

@@ -2,6 +2,8 @@ package kolonne.audit;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
+import java.util.concurrent.ConcurrentHashMap;
 
 /** Strength of sections by fibres: plane sections, the block of the code over every fibre, bars one by one. */
 final class Fibres {
@@ -38,9 +40,9 @@ final class Fibres {
         double n = 0;
         double moment = 0;
         double t = s.h() / STRIPS;
-        for (int i = 0; i < STRIPS; i++) {
+        for (int i = 0; i * t < block && i < STRIPS; i++) {
             double depth = (i + 0.5) * t;
-            double part = Math.max(0, Math.min(1, (block - i * t) / t));
+            double part = Math.min(1, (block - i * t) / t);
             double f = part * t * m.blockStress(s.fc()) * s.width(sagging ? depth : s.h() - depth);
             n += f;
             moment -= f * (i * t + part * t / 2);
@@ -55,8 +57,18 @@ final class Fibres {
         out[1] = moment;
     }
 
-    /** Points of the design surface of a column: rows by direction of the axis, from tension to compression; {N, Mx, My}. */
+    /** What a surface depends on: lifts that are built alike share it. */
+    private record Built(boolean round, double b, double h, double fc, List<Sheet.Dot> bars, Sheet.Basis basis) {}
+
+    private static final Map<Built, double[][][]> SURFACES = new ConcurrentHashMap<>();
+
+    /** Points of the design surface of a column: rows by direction of the axis, from tension to compression; {N, Mx, My}, moments over the larger side. */
     static double[][][] surface(Sheet.Lift l, Materials m, Sheet.Basis b) {
+        return SURFACES.computeIfAbsent(new Built(l.round(), l.b(), l.h(), l.fc(), l.bars(), b), k -> computed(l, m, b));
+    }
+
+    private static double[][][] computed(Sheet.Lift l, Materials m, Sheet.Basis b) {
+        double scale = Math.max(l.b(), l.h());
         double[][] fibres = fibres(l);
         int angles = 17;
         int depths = 60;
@@ -67,7 +79,8 @@ final class Fibres {
             double reach = l.round() ? l.b() / 2 : (l.b() * ux + l.h() * uy) / 2;
             for (int k = 0; k < depths; k++) {
                 double c = 2 * reach * Math.exp(Math.log(0.02) + (Math.log(40) - Math.log(0.02)) * k / (depths - 1));
-                out[i][k] = point(l, m, b, fibres, ux, uy, reach, c);
+                double[] p = point(l, m, b, fibres, ux, uy, reach, c);
+                out[i][k] = new double[] {p[0], p[1] / scale, p[2] / scale};
             }
         }
         return out;
@@ -141,18 +154,12 @@ final class Fibres {
         double farthest = 0;
         for (int i = 0; i + 1 < surface.length; i++) {
             for (int k = 0; k + 1 < surface[i].length; k++) {
-                double[] p = scaled(surface[i][k], scale);
-                double[] q = scaled(surface[i + 1][k], scale);
-                double[] r = scaled(surface[i][k + 1], scale);
-                double[] s = scaled(surface[i + 1][k + 1], scale);
-                farthest = Math.max(farthest, Math.max(hit(p, q, r, ray), hit(q, r, s, ray)));
+                double[] q = surface[i + 1][k];
+                double[] r = surface[i][k + 1];
+                farthest = Math.max(farthest, Math.max(hit(surface[i][k], q, r, ray), hit(q, r, surface[i + 1][k + 1], ray)));
             }
         }
         return farthest > 0 ? 1 / farthest : Double.NaN;
-    }
-
-    private static double[] scaled(double[] p, double scale) {
-        return new double[] {p[0], p[1] / scale, p[2] / scale};
     }
 
     /** Factor on the ray at which it meets a triangle, 0 if it does not (Möller and Trumbore 1997). */

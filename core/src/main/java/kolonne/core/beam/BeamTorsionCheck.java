@@ -248,7 +248,8 @@ final class BeamTorsionCheck {
         BeamTorsion of = torsion[span.number()];
         t.say("Torsion", context.combinations() == 0 ? "" : context.combinationName(p.comboT()), rules.thresholdClause());
         rules.threshold(of.section().fc(), of.section().acp(), of.section().pcp(), t);
-        t.step("Tu / φTth", "Tu / φTth", "{0} / {1}", p.t() / of.threshold(), Quantity.UTILISATION, rules.thresholdClause(),
+        String use = basis.designCode().reduces() ? "Tu / φTth" : "TEd / (0.1 TRd,c)";
+        t.step(use, use, "{0} / {1}", p.t() / of.threshold(), Quantity.UTILISATION, rules.thresholdClause(),
             in(p.t(), Quantity.MOMENT), in(of.threshold(), Quantity.MOMENT));
         if (!of.counts() || !of.countsAt(p.x())) {
             t.say("", "Torsion may be neglected here.", rules.thresholdClause());

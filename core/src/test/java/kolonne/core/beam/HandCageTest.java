@@ -92,7 +92,7 @@ class HandCageTest {
     @ParameterizedTest
     @MethodSource("bases")
     void barsSetByHandLieWhereTheDesignLaysThem(Basis basis) {
-        Analysis a = FrameAnalysis.solve(new BuildingIndex(DemoBuilding.generate(DemoOptions.VELDHAVEN)));
+        Analysis a = FrameAnalysis.solve(new BuildingIndex(DemoBuilding.generate(DemoOptions.ofSize(250))));
         BuildingDesign d = BuildingDesigner.design(a, basis, BuildingDesigner.Progress.NONE);
         d.beams().parallelStream().forEach(b -> {
             BeamDesign by = BeamDesigner.design(b.line(), d.beamContext().with(Map.of(b.line().id(), HandCage.of(b.cage()))));

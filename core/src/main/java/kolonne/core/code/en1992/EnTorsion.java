@@ -38,6 +38,7 @@ final class EnTorsion implements Torsion {
         double tef = acp / pcp;
         double trdc = code.fctd(fc) * tef * 2 * (acp - pcp * tef / 2 + tef * tef);
         if (t.on()) {
+            t.say("", "The code names no torque that may be neglected: a tenth of TRd,c is a choice of Kolonne.", thresholdClause());
             t.step("0.1 TRd,c", "0.1 fctd tef 2 Ak", "0.1 × {0} × {1} × 2 Ak", NEGLECTED * trdc, Quantity.MOMENT, thresholdClause(),
                 in(code.fctd(fc), Quantity.STRESS), in(tef, Quantity.LENGTH));
         }

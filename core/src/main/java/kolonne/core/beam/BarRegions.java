@@ -41,7 +41,7 @@ final class BarRegions {
         if (freeLeft) {
             return s.from();
         }
-        return freeRight ? s.to() : (s.faceFrom() + s.faceTo()) / 2;
+        return freeRight ? s.to() : s.middle();
     }
 
     /** One region a span. */

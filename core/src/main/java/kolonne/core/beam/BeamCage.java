@@ -11,7 +11,18 @@ public record BeamCage(List<Group> groups, List<Zone> zones, List<SideBars> side
         sideBars = List.copyOf(sideBars);
     }
 
-    public enum Face { TOP, BOTTOM }
+    public enum Face {
+        TOP, BOTTOM;
+
+        /** The face in tension under a moment. */
+        static Face tension(boolean sagging) {
+            return sagging ? BOTTOM : TOP;
+        }
+
+        public String word() {
+            return this == TOP ? "top" : "bottom";
+        }
+    }
 
     /**
      * Bars of one size in one layer of a face.

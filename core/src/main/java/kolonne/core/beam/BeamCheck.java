@@ -94,7 +94,7 @@ public final class BeamCheck {
             if (magnifier > 1 && (Double.isFinite(limit) || Double.isInfinite(magnifier)) && governing.governs(kind, magnifier / limit)) {
                 double use = Double.isInfinite(magnifier) ? CheckResult.NO_CAPACITY : magnifier / limit;
                 governing.add(new CheckResult(kind, "Second-order moments over first-order", Cause.SLENDERNESS, magnifier, limit, Quantity.NUMBER, use, "",
-                    "whole span", (span.faceFrom() + span.faceTo()) / 2, span.number(), -1, code.slenderness().greatestFactorClause()));
+                    "whole span", span.middle(), span.number(), -1, code.slenderness().greatestFactorClause()));
             }
         }
     }
@@ -118,7 +118,7 @@ public final class BeamCheck {
     private Shifted shifted(int i, List<BeamDesign.Point> all, boolean sagging) {
         BeamDesign.Point p = all.get(i);
         BeamLine.Span span = line.spans().get(p.span());
-        double shift = code.detailing().tensionShift(bars.effectiveDepth(p.x(), span, sagging ? BeamCage.Face.BOTTOM : BeamCage.Face.TOP));
+        double shift = code.detailing().tensionShift(bars.effectiveDepth(p.x(), span, BeamCage.Face.tension(sagging)));
         Shifted most = new Shifted(0, 0);
         if (shift <= 0 || nearFreeEnd(line, line.stations().get(i), shift)) {
             return most;
@@ -139,8 +139,9 @@ public final class BeamCheck {
             Shifted s = shifted(i, all, sagging);
             if (s.demand() > negligible(span)) {
                 double has = strength(all.get(i).x(), span, sagging).phiMn();
-                add(i, "tension-shift-" + (sagging ? "bottom" : "top"), "Bars against the shifted moment, " + (sagging ? "bottom" : "top"), Cause.ANCHORAGE,
-                    s.demand(), has, Quantity.MOMENT, has > 0 ? s.demand() / has : Double.POSITIVE_INFINITY, s.combination(), code.detailing().tensionShiftClause());
+                String face = BeamCage.Face.tension(sagging).word();
+                add(i, "tension-shift-" + face, "Bars against the shifted moment, " + face, Cause.ANCHORAGE,
+                    s.demand(), has, Quantity.MOMENT, CheckResult.use(s.demand(), has), s.combination(), code.detailing().tensionShiftClause());
             }
         }
     }
@@ -250,10 +251,10 @@ public final class BeamCheck {
             if (demand <= negligible(span)) {
                 continue;
             }
-            String face = sagging ? "bottom" : "top";
+            String face = BeamCage.Face.tension(sagging).word();
             int combo = sagging ? p.comboPos() : p.comboNeg();
             FlexuralStrength s = strength(p.x(), span, sagging);
-            double utilisation = s.phiMn() > 0 ? demand / s.phiMn() : Double.POSITIVE_INFINITY;
+            double utilisation = CheckResult.use(demand, s.phiMn());
             Cause cause = utilisation <= 1 ? Cause.FLEXURE : causeOf(p.x(), span, sagging, demand);
             add(i, "flexure-" + face, "Flexure, " + face, cause, demand, s.phiMn(), Quantity.MOMENT,
                 utilisation, combo, code.flexureClause());
@@ -270,13 +271,13 @@ public final class BeamCheck {
     /** Minimum steel where tension steel is needed, unless the strength is a third above the demand (9.6.1.3). */
     private void minimumSteel(int i, BeamDesign.Point p, BeamLine.Span span, boolean sagging, double demand,
                               FlexuralStrength s, int combo) {
-        BeamCage.Face face = sagging ? BeamCage.Face.BOTTOM : BeamCage.Face.TOP;
+        BeamCage.Face face = BeamCage.Face.tension(sagging);
         double has = bars.areaAt(p.x(), face);
         double least = code.beamMinimumSteel(span.material().fc(), basis.fy(), minimumWidth(code, line, span, sagging),
             bars.effectiveDepth(p.x(), span, face), Trace.OFF);
-        double excess = s.phiMn() > 0 ? code.minimumSteelExcess() * demand / s.phiMn() : Double.POSITIVE_INFINITY;
+        double excess = CheckResult.use(code.minimumSteelExcess() * demand, s.phiMn());
         double utilisation = Math.min(least / has, excess);
-        add(i, "minimum-" + (sagging ? "bottom" : "top"), "Minimum steel, " + (sagging ? "bottom" : "top"),
+        add(i, "minimum-" + face.word(), "Minimum steel, " + face.word(),
             Cause.STEEL_BELOW_MINIMUM, Math.min(least, excess * Math.max(has, 1e-9)), has, Quantity.AREA, utilisation, combo,
             code.beamMinimumSteelClause());
     }
@@ -306,9 +307,9 @@ public final class BeamCheck {
                 continue; // the bars of both faces are checked against the torsion alone
             }
             boolean sagging = m >= 0;
-            String face = sagging ? "bottom" : "top";
+            String face = BeamCage.Face.tension(sagging).word();
             double level = t.levelSteel(Math.abs(context.at(s, c, Analysis.T)), i);
-            double has = bars.areaAt(GroupLayout.within(line, basis, p.x()), sagging ? BeamCage.Face.BOTTOM : BeamCage.Face.TOP);
+            double has = bars.areaAt(GroupLayout.within(line, basis, p.x()), BeamCage.Face.tension(sagging));
             double alone = strength(p.x(), span, sagging).phiMn();
             double bound = level < has && alone > 0 ? Math.abs(m) / (alone * (1 - level / has)) : Double.POSITIVE_INFINITY;
             String kind = "flexure-torsion-" + face;
@@ -327,7 +328,7 @@ public final class BeamCheck {
         List<BarLayer> reduced = bars.layers(x, span, sagging).stream().map(l -> l.depth() > h / 2 ? new BarLayer(l.depth(), l.area() * (1 - part)) : l)
             .toList();
         double capacity = FlexuralStrength.of(span.shape(), sagging, reduced, span.material().fc(), basis.fy(), code, Trace.OFF).phiMn();
-        return moment <= negligible(span) ? 0 : capacity > 0 ? moment / capacity : Double.POSITIVE_INFINITY;
+        return moment <= negligible(span) ? 0 : CheckResult.use(moment, capacity);
     }
 
     private void add(int station, String kind, String title, Cause cause, double demand, double capacity,
@@ -391,7 +392,7 @@ public final class BeamCheck {
 
     private void explainFlexure(BeamDesign.Point p, BeamLine.Span span, boolean sagging, Trace t) {
         double demand = sagging ? p.mPos() : -p.mNeg();
-        String face = sagging ? "bottom" : "top";
+        String face = BeamCage.Face.tension(sagging).word();
         if (demand <= 0) {
             t.say("Flexure, " + face, "No combination puts the " + face + " in tension here.", "");
             return;
@@ -405,7 +406,7 @@ public final class BeamCheck {
         t.step(use, use, "{0} / {1}", demand / s.phiMn(), Quantity.UTILISATION, code.flexureClause(),
             in(demand, Quantity.MOMENT), in(s.phiMn(), Quantity.MOMENT));
         code.beamTensionStrain(basis.fy() / Steel.ES, span.material().fc(), t);
-        BeamCage.Face side = sagging ? BeamCage.Face.BOTTOM : BeamCage.Face.TOP;
+        BeamCage.Face side = BeamCage.Face.tension(sagging);
         code.beamMinimumSteel(span.material().fc(), basis.fy(), minimumWidth(code, line, span, sagging), bars.effectiveDepth(p.x(), span, side), t);
     }
 

@@ -51,11 +51,11 @@ final class BeamDetailCheck {
         for (BeamLine.Span span : line.spans()) {
             if (!code.covers(span.material().fc())) {
                 add("concrete-scope", "Concrete outside the code's classes", Cause.OUT_OF_SCOPE, span.material().fc(), 0, Quantity.STRENGTH,
-                    Double.POSITIVE_INFINITY, (span.faceFrom() + span.faceTo()) / 2, span, code.coversClause());
+                    Double.POSITIVE_INFINITY, span.middle(), span, code.coversClause());
             }
             if (span.shape() instanceof Shape.Circle) {
                 add("shape", "Round beam", Cause.OUT_OF_SCOPE, 1, 0, Quantity.COUNT, Double.POSITIVE_INFINITY,
-                    (span.faceFrom() + span.faceTo()) / 2, span, "22.3.1");
+                    span.middle(), span, "22.3.1");
             }
             fit(span);
             most(span);
@@ -82,7 +82,7 @@ final class BeamDetailCheck {
         boolean bottom = face == BeamCage.Face.BOTTOM;
         double most = 0;
         for (BeamLine.Span span : line.spans()) {
-            double middle = (span.faceFrom() + span.faceTo()) / 2;
+            double middle = span.middle();
             for (boolean left : bottom ? new boolean[] {true} : new boolean[] {true, false}) {
                 most = Math.max(most, profile.stream().filter(p -> p.span() == span.number() && (bottom || left == p.x() < middle))
                     .max(java.util.Comparator.comparingDouble(p -> bottom ? p.mPos() : -p.mNeg()))
@@ -90,9 +90,9 @@ final class BeamDetailCheck {
             }
         }
         if (part > 0 && most > 0) {
-            String side = face == BeamCage.Face.TOP ? "top" : "bottom";
+            String side = face.word();
             add("integrity-" + side, "Continuous bars of an edge beam, " + side, Cause.STEEL_BELOW_MINIMUM, part * most, through, Quantity.AREA,
-                through > 0 ? part * most / through : Double.POSITIVE_INFINITY, line.spans().get(0).faceFrom(), line.spans().get(0), code.detailing().integrityClause());
+                CheckResult.use(part * most, through), line.spans().get(0).faceFrom(), line.spans().get(0), code.detailing().integrityClause());
             for (boolean left : new boolean[] {true, false}) {
                 yieldingAtEnd(face, left, part * most);
             }
@@ -112,9 +112,9 @@ final class BeamDetailCheck {
             BeamCage.Group g = cage.groups().get(i);
             yields += g.face() == face && g.through() && bars.developed(g, i, x) > 1 - DEVELOPED ? g.area() : 0;
         }
-        String side = face == BeamCage.Face.TOP ? "top" : "bottom";
+        String side = face.word();
         add("integrity-end-" + side, "Continuous bars anchored for yield, " + side, Cause.ANCHORAGE, needed, yields, Quantity.AREA,
-            yields > 0 ? needed / yields : Double.POSITIVE_INFINITY, x, span, code.detailing().integrityEndClause());
+            CheckResult.use(needed, yields), x, span, code.detailing().integrityEndClause());
     }
 
     /** A third of a support's top steel runs past the point of inflection (9.7.3.8.4). */
@@ -141,13 +141,13 @@ final class BeamDetailCheck {
             }
             double needed = code.detailing().inflectionPart() * total;
             add("past-inflection", "Top bars past the point of inflection", Cause.ANCHORAGE, needed, passing, Quantity.AREA,
-                passing > 0 ? needed / passing : Double.POSITIVE_INFINITY, face, span, code.detailing().inflectionClause());
+                CheckResult.use(needed, passing), face, span, code.detailing().inflectionClause());
         }
     }
 
     /** Clear distances, layers and crack-control spacing at the ends and the middle of the span, and where bars or zones begin or end: only there do they change. */
     private void fit(BeamLine.Span span) {
-        List<Double> places = new ArrayList<>(List.of(span.faceFrom(), (span.faceFrom() + span.faceTo()) / 2, span.faceTo()));
+        List<Double> places = new ArrayList<>(List.of(span.faceFrom(), span.middle(), span.faceTo()));
         List<Double> changes = new ArrayList<>();
         cage.groups().forEach(g -> changes.addAll(List.of(g.from(), g.to())));
         cage.zones().stream().filter(z -> z.span() == span.number()).forEach(z -> changes.addAll(List.of(z.from() - 1, z.from() + 1)));
@@ -161,19 +161,19 @@ final class BeamDetailCheck {
 
     private void fit(BeamLine.Span span, double x, BeamCage.Face face) {
         FaceLayout layout = FaceLayout.of(cage, span, face, x, basis);
-        String side = face == BeamCage.Face.TOP ? "top" : "bottom";
+        String side = face.word();
         int layers = layout.units().stream().mapToInt(FaceLayout.Unit::layer).max().orElse(0);
         for (int layer = 1; layer <= layers; layer++) {
             double[] t = FaceLayout.tightest(layout.layer(layer), basis);
             if (t != null) {
                 add("clear-spacing-" + side, "Clear distance, " + side + " bars", Cause.BARS_DO_NOT_FIT, t[0], t[1], Quantity.LENGTH,
-                    t[1] > 0 ? t[0] / t[1] : Double.POSITIVE_INFINITY, x, span, code.detailing().beamClearSpacingClause());
+                    CheckResult.use(t[0], t[1]), x, span, code.detailing().beamClearSpacingClause());
             }
         }
         double[] apart = layout.closestAbove(basis);
         if (apart != null) {
             add("layer-spacing-" + side, "Clear distance of layers, " + side, Cause.BARS_DO_NOT_FIT, apart[0], apart[1], Quantity.LENGTH,
-                apart[1] > 0 ? apart[0] / apart[1] : Double.POSITIVE_INFINITY, x, span, code.detailing().layersClause());
+                CheckResult.use(apart[0], apart[1]), x, span, code.detailing().layersClause());
         }
         double[] off = layout.worstOff();
         if (off != null) {
@@ -210,7 +210,7 @@ final class BeamDetailCheck {
                 count++;
             }
             double gap = count > 1 ? (room - bodies) / (count - 1) : room - bodies;
-            String side = g.face() == BeamCage.Face.TOP ? "top" : "bottom";
+            String side = g.face().word();
             add("lap-room-" + side, "Clear distance where bars lap, " + side, Cause.BARS_DO_NOT_FIT, count > 1 ? needed : 0, gap, Quantity.LENGTH,
                 gap > 0 ? (count > 1 ? needed / gap : 0) : Double.POSITIVE_INFINITY, x, span, code.detailing().beamClearSpacingClause());
         }
@@ -267,7 +267,7 @@ final class BeamDetailCheck {
 
     private void proportions(BeamLine.Span span) {
         double h = span.shape().depth();
-        double mid = (span.faceFrom() + span.faceTo()) / 2;
+        double mid = span.middle();
         boolean cantilever = line.cantilever(span.number());
         double ratio = span.clear() / h;
         double deep = cantilever ? code.deepBeamRatio() / 2 : code.deepBeamRatio();
@@ -341,9 +341,9 @@ final class BeamDetailCheck {
         double run = from ? face - g.from() : g.to() - face;
         double needed = Math.min(bars.hookLength(i), run * neededPart(span, from, g.face()));
         if (needed > 0) {
-            String side = g.face() == BeamCage.Face.TOP ? "top" : "bottom";
+            String side = g.face().word();
             add("hook-" + side, "Hook in the end support, " + side, Cause.ANCHORAGE, needed, run, Quantity.LENGTH,
-                run > 0 ? needed / run : Double.POSITIVE_INFINITY, face, span, code.detailing().hookClause());
+                CheckResult.use(needed, run), face, span, code.detailing().hookClause());
         }
     }
 

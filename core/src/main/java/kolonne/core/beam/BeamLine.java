@@ -58,6 +58,11 @@ public record BeamLine(String id, String mark, String storey, List<Span> spans, 
             return faceTo - faceFrom;
         }
 
+        /** Between the faces [mm]. */
+        public double middle() {
+            return (faceFrom + faceTo) / 2;
+        }
+
         /** The same designed with another shape. */
         Span with(Shape designed) {
             return new Span(number, from, to, faceFrom, faceTo, members, section, designed, material);
@@ -87,7 +92,7 @@ public record BeamLine(String id, String mark, String storey, List<Span> spans, 
         double inside = Math.min(FREE_END, s.clear() / 4);
         double left = supports.get(s.number()).kind() == SupportKind.FREE ? s.faceFrom() + inside : s.faceFrom();
         double right = supports.get(s.number() + 1).kind() == SupportKind.FREE ? s.faceTo() - inside : s.faceTo();
-        return new double[] {left, (s.faceFrom() + s.faceTo()) / 2, right};
+        return new double[] {left, s.middle(), right};
     }
 
     /** The same line with another section in every span; its supports stay where they are. */

@@ -60,7 +60,7 @@ final class BeamShearCheck {
     }
 
     private void add(Demand d, String kind, String title, Cause cause, double demand, double capacity, String clause, String combination) {
-        double utilisation = capacity > 0 ? demand / capacity : Double.POSITIVE_INFINITY;
+        double utilisation = CheckResult.use(demand, capacity);
         if (governing.governs(kind, utilisation)) {
             governing.add(new CheckResult(kind, title, cause, demand, capacity, Quantity.FORCE, utilisation, combination,
                 BeamCheck.place(line, d.x(), d.span(), context), d.x(),

@@ -161,7 +161,7 @@ final class BeamTorsionCheck {
     /** Side bars, their distance, and bars of a face in compression: the tension face is checked with the bending. */
     private void bars(BeamLine.Span span, BeamTorsion t) {
         double h = span.shape().depth();
-        double mid = (span.faceFrom() + span.faceTo()) / 2;
+        double mid = span.middle();
         double between = (h - 2 * (basis.beamCover() + stirrup(span.number()).diameter() + thinnest(span) / 2)) / (t.levels() - 1);
         add("torsion-bar-spacing", "Distance of bars up the sides", Cause.TORSION, between, rules.barSpacing(), Quantity.LENGTH, between / rules.barSpacing(),
             -1, mid, span, -1, rules.barClause());
@@ -204,7 +204,7 @@ final class BeamTorsionCheck {
         boolean free = face == span.faceFrom() ? line.supports().get(span.number()).kind() == BeamLine.SupportKind.FREE
             : line.supports().get(span.number() + 1).kind() == BeamLine.SupportKind.FREE;
         if (t.countsAt(face) && !free) {
-            add("torsion-anchorage", "Side bars, anchorage", Cause.ANCHORAGE, needed, run, Quantity.LENGTH, run > 0 ? needed / run : Double.POSITIVE_INFINITY,
+            add("torsion-anchorage", "Side bars, anchorage", Cause.ANCHORAGE, needed, run, Quantity.LENGTH, CheckResult.use(needed, run),
                 -1, face, span, -1, rules.anchorageClause());
         }
     }
@@ -228,9 +228,9 @@ final class BeamTorsionCheck {
         double needed = level - Math.abs(m) / (0.9 * d * basis.fy());
         if (needed > 0) {
             double has = bars.areaAt(GroupLayout.within(line, basis, s.x()), face);
-            String side = face == BeamCage.Face.TOP ? "top" : "bottom";
+            String side = face.word();
             add("torsion-" + side, "Bars for torsion, " + side, Cause.TORSION, needed, has, Quantity.AREA,
-                has > 0 ? needed / has : Double.POSITIVE_INFINITY, c, s.x(), span, i, rules.longitudinalClause());
+                CheckResult.use(needed, has), c, s.x(), span, i, rules.longitudinalClause());
         }
     }
 

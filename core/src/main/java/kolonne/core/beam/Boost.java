@@ -103,7 +103,7 @@ final class Boost {
             }
             if (shifted[i] > 1) {
                 BeamLine.Span span = line.spans().get(s.span());
-                boolean left = s.x() < (span.faceFrom() + span.faceTo()) / 2;
+                boolean left = s.x() < span.middle();
                 double[] of = bottom ? spans : supports;
                 int k = bottom || left ? s.span() : s.span() + 1;
                 of[k] = Math.max(of[k], Math.min(4, of[k] * Math.min(MOST, shifted[i] * MARGIN)));

@@ -111,14 +111,14 @@ final class CrackCheck {
         CrackWidth.Cracked c = m.m() <= BeamCheck.negligible(span) ? null : cracked(s, span, sagging, m.m());
         if (c != null) {
             double w = rules.width(c, Trace.OFF);
-            add("crack-width", "Crack width, " + (sagging ? "bottom" : "top"), w, rules.limit(), Quantity.CRACK, i, context.sustained().combination(m.combination()).name(),
+            add("crack-width", "Crack width, " + BeamCage.Face.tension(sagging).word(), w, rules.limit(), Quantity.CRACK, i, context.sustained().combination(m.combination()).name(),
                 rules.clause());
         }
     }
 
     /** The cracked section with creep; null where no bars are in tension. */
     CrackWidth.Cracked cracked(BeamLine.Station s, BeamLine.Span span, boolean sagging, double moment) {
-        BeamCage.Face face = sagging ? BeamCage.Face.BOTTOM : BeamCage.Face.TOP;
+        BeamCage.Face face = BeamCage.Face.tension(sagging);
         double x = GroupLayout.within(line, basis, s.x());
         List<BarLayer> layers = bars.layers(x, span, sagging, true);
         double as = bars.areaAt(x, face);
@@ -153,7 +153,7 @@ final class CrackCheck {
         BeamLine.Span span = line.spans().get(s.span());
         Moment m = largest(context.service(), s, sagging);
         double x = GroupLayout.within(line, basis, s.x());
-        if (m.m() <= BeamCheck.negligible(span) || bars.areaAt(x, sagging ? BeamCage.Face.BOTTOM : BeamCage.Face.TOP) <= 0) {
+        if (m.m() <= BeamCheck.negligible(span) || bars.areaAt(x, BeamCage.Face.tension(sagging)) <= 0) {
             return;
         }
         List<BarLayer> layers = bars.layers(x, span, sagging, true);
@@ -187,7 +187,7 @@ final class CrackCheck {
             Moment m = largest(context.sustained(), s, sagging);
             CrackWidth.Cracked c = m.m() <= BeamCheck.negligible(span) ? null : cracked(s, span, sagging, m.m());
             if (c != null) {
-                t.say("Crack width, " + (sagging ? "bottom" : "top"), context.sustained().combination(m.combination()).name(), rules.clause());
+                t.say("Crack width, " + BeamCage.Face.tension(sagging).word(), context.sustained().combination(m.combination()).name(), rules.clause());
                 rules.width(c, t);
             }
         }

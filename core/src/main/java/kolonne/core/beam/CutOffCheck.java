@@ -64,7 +64,7 @@ final class CutOffCheck {
                     where = s.x();
                 }
             }
-            String side = face == BeamCage.Face.TOP ? "top" : "bottom";
+            String side = face.word();
             add("corner-bars-" + side, "Bars in the corners of the stirrups, " + side, Cause.STEEL_BELOW_MINIMUM, CORNERS, fewest, Quantity.COUNT, where, span,
                 code.detailing().cornerBarsClause());
         }
@@ -123,7 +123,7 @@ final class CutOffCheck {
         CutOffs.Alone partly = cutOffs.development(e);
         if (partly.use() > 0) {
             BeamCage.Group g = cage.groups().get(e.group());
-            String side = g.face() == BeamCage.Face.TOP ? "top" : "bottom";
+            String side = g.face().word();
             add("development-" + side, "Flexure where bars develop, " + side, Cause.ANCHORAGE, partly.demand(), partly.strength(), Quantity.MOMENT, partly.x(),
                 spanAt(partly.x(), e.span()), code.detailing().developmentClause());
         }
@@ -144,7 +144,7 @@ final class CutOffCheck {
 
     private void add(String kind, String title, Cause cause, double demand, double capacity, Quantity quantity, double x, BeamLine.Span span,
                      String clause) {
-        double use = capacity > 0 ? demand / capacity : Double.POSITIVE_INFINITY;
+        double use = CheckResult.use(demand, capacity);
         if (governing.governs(kind, use)) {
             governing.add(new CheckResult(kind, title, cause, demand, capacity, quantity, use, "", BeamCheck.place(line, x, span.number(), context), x,
                 span.number(), -1, clause));

@@ -2,6 +2,7 @@ package kolonne.core.beam;
 
 import java.util.ArrayList;
 import java.util.List;
+import kolonne.core.check.CheckResult;
 import kolonne.core.code.DesignCode;
 import kolonne.core.explain.Trace;
 import kolonne.core.section.FlexuralStrength;
@@ -69,7 +70,7 @@ final class CutOffs {
         static final Alone NOTHING = new Alone(0, 0, 1);
 
         double use() {
-            return demand <= 0 ? 0 : strength > 0 ? demand / strength : Double.POSITIVE_INFINITY;
+            return CheckResult.use(demand, strength);
         }
     }
 

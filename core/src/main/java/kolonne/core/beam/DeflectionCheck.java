@@ -38,7 +38,7 @@ final class DeflectionCheck {
             double least = leastDepth(line, span, bars, basis, Trace.OFF);
             boolean deep = least <= h;
             if (deflections.isEmpty() || deep && !basis.deflection().sensitive()) {
-                add("span-to-depth", "Span to depth", least, h, Quantity.LENGTH, (span.faceFrom() + span.faceTo()) / 2, span, "", code.leastDepthClause());
+                add("span-to-depth", "Span to depth", least, h, Quantity.LENGTH, span.middle(), span, "", code.leastDepthClause());
             } else {
                 computed(span, deflections.get(span.number()));
             }
@@ -79,7 +79,7 @@ final class DeflectionCheck {
         boolean cantilever = line.cantilever(span.number());
         double length = cantilever ? span.clear() : span.to() - span.from();
         boolean freeLeft = line.supports().get(span.number()).kind() == BeamLine.SupportKind.FREE;
-        double x = cantilever ? (freeLeft ? span.faceTo() : span.faceFrom()) : (span.faceFrom() + span.faceTo()) / 2;
+        double x = cantilever ? (freeLeft ? span.faceTo() : span.faceFrom()) : span.middle();
         BeamCage.Face tension = cantilever ? BeamCage.Face.TOP : BeamCage.Face.BOTTOM;
         double width = cantilever ? span.shape().webWidth() : span.shape().width();
         double area = width * bars.effectiveDepth(x, span, tension);

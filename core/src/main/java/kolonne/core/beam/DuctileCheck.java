@@ -39,7 +39,7 @@ final class DuctileCheck {
     void run() {
         for (BeamCage.Face face : BeamCage.Face.values()) {
             int through = cage.groups().stream().filter(g -> g.face() == face && g.through()).mapToInt(BeamCage.Group::count).sum();
-            add("ductile-through-" + word(face), "Continuous bars of the frame, " + word(face), Cause.STEEL_BELOW_MINIMUM, 2, through, Quantity.COUNT,
+            add("ductile-through-" + face.word(), "Continuous bars of the frame, " + face.word(), Cause.STEEL_BELOW_MINIMUM, 2, through, Quantity.COUNT,
                 line.spans().get(0).faceFrom(), line.spans().get(0), rules.continuousClause());
         }
         line.spans().stream().filter(s -> DuctileSpans.applies(line, s)).forEach(this::span);
@@ -48,10 +48,6 @@ final class DuctileCheck {
         if (rules.lapsAwayFromColumns()) {
             cage.groups().forEach(g -> Laps.of(line, g, basis).forEach(this::lap));
         }
-    }
-
-    private static String word(BeamCage.Face face) {
-        return face == BeamCage.Face.TOP ? "top" : "bottom";
     }
 
     private void span(BeamLine.Span s) {
@@ -99,7 +95,8 @@ final class DuctileCheck {
         for (BeamLine.Station q : line.stations()) {
             if (q.span() == s.number() && rules.anywhere() > 0) {
                 for (boolean sagging : new boolean[] {true, false}) {
-                    add("ductile-anywhere-" + (sagging ? "bottom" : "top"), "Strength along the span, " + (sagging ? "bottom" : "top"), Cause.FLEXURE,
+                    String face = BeamCage.Face.tension(sagging).word();
+                    add("ductile-anywhere-" + face, "Strength along the span, " + face, Cause.FLEXURE,
                         rules.anywhere() * most, strength(s, q.x(), sagging), Quantity.MOMENT, q.x(), s, rules.strengthClause());
                 }
             }
@@ -118,12 +115,12 @@ final class DuctileCheck {
                 double d = bars.effectiveDepth(inside, s, face);
                 if (rules.leastSteelOnBothFaces()) {
                     double least = code.beamMinimumSteel(s.material().fc(), basis.fy(), BeamCheck.minimumWidth(code, line, s, face == BeamCage.Face.BOTTOM), d, Trace.OFF);
-                    add("ductile-minimum-" + word(face), "Least steel of the frame, " + word(face), Cause.STEEL_BELOW_MINIMUM, least, has, Quantity.AREA, q.x(), s,
+                    add("ductile-minimum-" + face.word(), "Least steel of the frame, " + face.word(), Cause.STEEL_BELOW_MINIMUM, least, has, Quantity.AREA, q.x(), s,
                         rules.ratioClause());
                 }
                 double limit = rules.mostRatio(basis.fy()) * s.shape().webWidth() * d;
                 if (Double.isFinite(limit)) {
-                    add("ductile-most-" + word(face), "Most steel of the frame, " + word(face), Cause.STEEL_OVER_CAP, has, limit, Quantity.AREA, q.x(), s,
+                    add("ductile-most-" + face.word(), "Most steel of the frame, " + face.word(), Cause.STEEL_OVER_CAP, has, limit, Quantity.AREA, q.x(), s,
                         rules.ratioClause());
                 }
             }
@@ -152,7 +149,7 @@ final class DuctileCheck {
 
     private void proportions(BeamLine.Span s) {
         double h = s.shape().depth();
-        double mid = (s.faceFrom() + s.faceTo()) / 2;
+        double mid = s.middle();
         if (rules.leastSpanToDepth() > 0) {
             double d = bars.effectiveDepth(mid, s, BeamCage.Face.BOTTOM);
             add("ductile-span", "Clear span over effective depth", Cause.GEOMETRY, rules.leastSpanToDepth(), s.clear() / d, Quantity.NUMBER, mid, s,
@@ -219,7 +216,7 @@ final class DuctileCheck {
     }
 
     private void add(String kind, String title, Cause cause, double demand, double capacity, Quantity quantity, double x, BeamLine.Span span, String clause) {
-        double utilisation = demand <= 0 ? 0 : capacity > 0 ? demand / capacity : Double.POSITIVE_INFINITY;
+        double utilisation = CheckResult.use(demand, capacity);
         if (governing.governs(kind, utilisation)) {
             governing.add(new CheckResult(kind, title, cause, demand, capacity, quantity, utilisation, "", BeamCheck.place(line, x, span.number(), context), x,
                 span.number(), -1, clause));

@@ -297,7 +297,7 @@ final class GroupLayout {
         if (line.cantilever(st.span())) {
             return line.supports().get(number).kind() != BeamLine.SupportKind.FREE;
         }
-        double middle = (span.faceFrom() + span.faceTo()) / 2;
+        double middle = span.middle();
         return spanToTheRight ? st.x() <= middle + 1 : st.x() >= middle - 1;
     }
 

@@ -75,7 +75,7 @@ public final class Laps {
     private List<Double> places(boolean top) {
         List<Double> out = new ArrayList<>();
         if (top || ductile) {
-            line.spans().forEach(s -> out.add((s.faceFrom() + s.faceTo()) / 2));
+            line.spans().forEach(s -> out.add(s.middle()));
         } else {
             line.supports().forEach(s -> out.add(s.x()));
         }

@@ -53,7 +53,7 @@ final class PairCheck {
     }
 
     private void add(String kind, String title, Cause cause, double demand, double capacity, double x) {
-        double utilisation = capacity > 0 ? demand / capacity : Double.POSITIVE_INFINITY;
+        double utilisation = CheckResult.use(demand, capacity);
         if (governing.governs(kind, utilisation)) {
             BeamLine.Span span = line.spans().stream().filter(s -> x <= s.to()).findFirst().orElse(line.spans().get(line.spans().size() - 1));
             governing.add(new CheckResult(kind, title, cause, demand, capacity, Quantity.LENGTH, utilisation, "", BeamCheck.place(line, x, span.number(), context), x,

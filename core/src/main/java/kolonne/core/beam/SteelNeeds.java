@@ -61,7 +61,7 @@ public final class SteelNeeds {
             return p.span() == number;
         }
         BeamLine.Span span = line.spans().get(p.span());
-        double middle = (span.faceFrom() + span.faceTo()) / 2;
+        double middle = span.middle();
         return p.span() == number && p.x() <= middle || p.span() == number - 1 && p.x() >= middle;
     }
 

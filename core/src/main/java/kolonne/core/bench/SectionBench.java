@@ -12,6 +12,7 @@ import java.util.TreeMap;
 import kolonne.core.beam.IgnoredForces;
 import kolonne.core.bench.BenchSection.Forces;
 import kolonne.core.bench.BenchSection.Spot;
+import kolonne.core.check.CheckResult;
 import kolonne.core.code.ShearInput;
 import kolonne.core.code.ShearStrength;
 import kolonne.core.code.Torsion;
@@ -182,7 +183,7 @@ public final class SectionBench {
     }
 
     private static void use(List<Use> out, String check, double demand, double capacity, Quantity q, String clause, Trace t) {
-        double u = demand <= 0 ? 0 : capacity > 0 ? demand / capacity : Double.POSITIVE_INFINITY;
+        double u = CheckResult.use(demand, capacity);
         out.add(new Use(check, demand, capacity, q, u, clause));
         if (t.on()) {
             t.step(check, "demand / capacity", "{0} / {1}", u, Quantity.UTILISATION, clause, in(demand, q), in(capacity, q));

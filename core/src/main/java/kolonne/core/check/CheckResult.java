@@ -33,6 +33,11 @@ public record CheckResult(String kind, String title, Cause cause, double demand,
         utilisation = utilisation < NO_CAPACITY ? utilisation : NO_CAPACITY; // NaN falls through
     }
 
+    /** Demand over capacity: nothing where nothing is asked, without end where there is nothing against it. */
+    public static double use(double demand, double capacity) {
+        return demand <= 0 ? 0 : capacity > 0 ? demand / capacity : Double.POSITIVE_INFINITY;
+    }
+
     public boolean satisfied() {
         return utilisation <= 1 + ROUNDING;
     }

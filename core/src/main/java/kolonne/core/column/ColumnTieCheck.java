@@ -51,7 +51,7 @@ final class ColumnTieCheck {
         }
         double needed = code.detailing().columnClearSpacing(cage.largest().diameter(), basis.aggregate());
         add("clear-spacing", "Clear distance of bars", Cause.BARS_DO_NOT_FIT, needed, least, Quantity.LENGTH,
-            least > 0 ? needed / least : Double.POSITIVE_INFINITY, "", code.detailing().columnClearSpacingClause());
+            CheckResult.use(needed, least), "", code.detailing().columnClearSpacingClause());
         int fewest = code.columns().columnFewestBars(cage.circular());
         add("bar-count", "Number of bars", Cause.STEEL_BELOW_MINIMUM, fewest, cage.count(), Quantity.COUNT,
             (double) fewest / cage.count(), "", code.columns().columnFewestBarsClause());

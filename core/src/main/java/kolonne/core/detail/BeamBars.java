@@ -15,7 +15,7 @@ public final class BeamBars {
     public static List<BarItem> of(BeamLine line, BeamCage cage, Basis basis) {
         List<BarItem> out = new ArrayList<>();
         for (BeamCage.Group g : cage.groups()) {
-            String what = (g.face() == BeamCage.Face.TOP ? "top" : "bottom") + (g.through() ? ", through" : "") + (g.layer() > 1 ? ", layer " + g.layer() : "");
+            String what = g.face().word() + (g.through() ? ", through" : "") + (g.layer() > 1 ? ", layer " + g.layer() : "");
             pieces(what, g.bar(), g.count(), new double[] {g.from(), g.to()}, g.hookFrom(), g.hookTo(), Laps.of(line, g, basis), out);
         }
         for (BeamCage.Zone z : cage.zones()) {

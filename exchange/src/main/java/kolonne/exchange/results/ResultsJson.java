@@ -1,10 +1,13 @@
 package kolonne.exchange.results;
 
+import com.fasterxml.jackson.core.JsonFactory;
 import com.fasterxml.jackson.core.JsonGenerator;
+import com.fasterxml.jackson.core.StreamWriteFeature;
 import com.fasterxml.jackson.databind.json.JsonMapper;
 import java.io.IOException;
 import java.io.OutputStream;
 import java.util.List;
+import java.util.stream.IntStream;
 import kolonne.core.analysis.Analysis;
 import kolonne.core.basis.Basis;
 import kolonne.core.beam.BeamCage;
@@ -31,9 +34,11 @@ import kolonne.exchange.basis.BasisFile;
 
 /** Writes the results JSON (schema in docs/formats/results.schema.json). */
 public final class ResultsJson {
-    private static final JsonMapper JSON = new JsonMapper();
+    private static final JsonMapper JSON = new JsonMapper(JsonFactory.builder().enable(StreamWriteFeature.USE_FAST_DOUBLE_WRITER).build());
     /** Smaller numbers are zero. */
     private static final double LEAST = 1e-100;
+    /** Powers of ten up to what the largest number needs. */
+    private static final double[] TEN = IntStream.range(0, 309).mapToDouble(i -> Math.pow(10, i)).toArray();
 
     private final BuildingDesign d;
     private final JsonGenerator g;
@@ -434,7 +439,7 @@ public final class ResultsJson {
             return 0;
         }
         int places = 5 - (int) Math.floor(Math.log10(Math.abs(v)));
-        double scale = Math.pow(10, Math.abs(places));
+        double scale = TEN[Math.abs(places)];
         return places >= 0 ? Math.rint(v * scale) / scale : Math.rint(v / scale) * scale;
     }
 }

@@ -87,7 +87,7 @@ final class BarsAt {
             BeamCage.Group g = cage.groups().get(i);
             if (x >= g.from() - 1e-6 && x <= g.to() + 1e-6) {
                 boolean tension = sagging == (g.face() == BeamCage.Face.BOTTOM);
-                double area = g.area() * Math.min(1, factor * developed(g, i, x));
+                double area = g.area() * Math.max(0, Math.min(1, factor * run(g, i, x)));
                 if (area > 0) {
                     merge(out, tension ? h - g.offset() : g.offset(), area);
                 }
@@ -108,9 +108,14 @@ final class BarsAt {
 
     /** Part of a group that is developed at {@code x}, 0 to 1, from both its ends. */
     double developed(BeamCage.Group g, int i, double x) {
+        return Math.max(0, Math.min(1, run(g, i, x)));
+    }
+
+    /** The shorter run from {@code x} to an end of a group over the length in which that end develops it. */
+    private double run(BeamCage.Group g, int i, double x) {
         double from = g.hookFrom() ? hookPart(i, x - g.from()) : (x - g.from()) / straight[i];
         double to = g.hookTo() ? hookPart(i, g.to() - x) : (g.to() - x) / straight[i];
-        return Math.max(0, Math.min(1, Math.min(from, to)));
+        return Math.min(from, to);
     }
 
     /** A hook reaches to the far side of the support, where the bar starts. */

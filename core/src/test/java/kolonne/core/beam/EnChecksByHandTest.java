@@ -1,0 +1,235 @@
+package kolonne.core.beam;
+
+import static kolonne.core.beam.BeamCage.Face.BOTTOM;
+import static kolonne.core.beam.BeamCage.Face.TOP;
+import static kolonne.core.beam.LaidByHand.T10;
+import static kolonne.core.beam.LaidByHand.T16;
+import static kolonne.core.beam.LaidByHand.T20;
+import static kolonne.core.beam.LaidByHand.T25;
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import java.util.List;
+import java.util.Map;
+import kolonne.core.basis.Basis;
+import kolonne.core.explain.Step;
+import kolonne.core.finding.Cause;
+import kolonne.core.finding.Finding;
+import kolonne.core.model.Combination;
+import kolonne.core.model.ModelBuilder;
+import kolonne.core.model.Purpose;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+/** Checks of beams that only Eurocode 2 asks for, by hand on cages laid by hand: cracks, stresses, the shifted moment, flanges. */
+class EnChecksByHandTest {
+    private static final Basis EN = Basis.standard("en-1992-1-1");
+    /** Es over E of the model, and over Ecm of C30. */
+    private static final double N = 200_000 / 30_000.0;
+    private static final double ECM = 22_000 * Math.pow(3.8, 0.3);
+
+    private static ModelBuilder with(ModelBuilder m, double lasting) {
+        m.combine("U", Map.of("P", 1.35));
+        m.combinations.add(new Combination("S", "S", Purpose.SERVICE_CHARACTERISTIC, List.of(new Combination.Term("P", 1.0))));
+        m.combinations.add(new Combination("Q", "Q", Purpose.SERVICE_QUASI_PERMANENT, List.of(new Combination.Term("P", lasting))));
+        return m;
+    }
+
+    private static ModelBuilder simple(double w) {
+        return new ModelBuilder().section("S", 300, 600).joint("A", 0, 0, 0).joint("B", 6000, 0, 0).beam("m", "A", "B").pinned("A").pinned("B").spread("m", 0, 6000, w, w);
+    }
+
+    /** A cantilever of 2.4 m that goes on from a span of 6 m: hogging over the support. */
+    private static ModelBuilder overhang(double w) {
+        return new ModelBuilder().section("S", 300, 600).joint("A", 0, 0, 0).joint("B", 6000, 0, 0).joint("E", 8400, 0, 0).beam("m1", "A", "B").beam("m2", "B", "E").pinned("A")
+            .pinned("B").spread("m2", 0, 2400, w, w);
+    }
+
+    private static LaidByHand laid(ModelBuilder m) {
+        return new LaidByHand(m, EN).through(TOP, 2, T16, 53).through(BOTTOM, 4, T20, 55).zone(0, 0, 6000, T10, 2, 150);
+    }
+
+    /** A cracked rectangle: depth of compression and second moment of area in concrete, by the first moment; {x, I}. */
+    private static double[] cracked(double b, double n, double d, double as, double d2, double as2) {
+        double low = 0;
+        double high = d;
+        for (int k = 0; k < 80; k++) {
+            double x = (low + high) / 2;
+            double first = b * x * x / 2 + (d2 < x ? n - 1 : n) * as2 * (x - d2) - n * as * (d - x);
+            low = first < 0 ? x : low;
+            high = first < 0 ? high : x;
+        }
+        double x = high;
+        return new double[] {x, b * x * x * x / 3 + (d2 < x ? n - 1 : n) * as2 * (x - d2) * (x - d2) + n * as * (d - x) * (d - x)};
+    }
+
+    private static double width(double stress, double d, double x, double as, double diameter, double spacing) {
+        double cover = 45;
+        double rho = as / (300 * Math.min(Math.min(2.5 * (600 - d), (600 - x) / 3), 300));
+        double fctm = 0.3 * Math.pow(30, 2.0 / 3);
+        double strain = Math.max(stress - 0.4 * fctm / rho * (1 + 200_000 / ECM * rho), 0.6 * stress) / 200_000;
+        double sr = 3.4 * cover + 0.425 * 0.8 * 0.5 * diameter / rho;
+        return strain * (spacing > 5 * (cover + diameter / 2) ? Math.max(sr, 1.3 * (600 - x)) : sr);
+    }
+
+    /** 7.3.4 in the middle of a span under half of the load, with creep 2.0. */
+    @Test
+    void theWidthOfCracks() {
+        LaidByHand.Told t = laid(with(simple(40), 0.5)).told();
+        double as = 4 * T20.area();
+        double m = 0.5 * 40 * 36e6 / 8;
+        double[] c = cracked(300, 3 * N, 545, as, 53, 2 * T16.area());
+        double stress = 3 * N * m * (545 - c[0]) / c[1];
+        t.tells("crack-width", width(stress, 545, c[0], as, 20, (300 - 90 - 20) / 3.0), 0.3, 3000, "7.3.4(1)").cause("crack-width", Cause.CRACK);
+        assertEquals("Q", t.of("crack-width").combination());
+        // under characteristic load, late: steel at most 0.8 fyk
+        t.tells("steel-stress", stress * 2, 0.8 * 500, 3000, "7.2").cause("steel-stress", Cause.CRACK);
+        assertEquals("S", t.of("steel-stress").combination());
+        t.silent("bar-spacing-bottom", "bar-spacing-top", "concrete-stress");
+    }
+
+    /** Hogging: the same over the support of an overhang, the top bars far apart. */
+    @Test
+    void cracksOfTheTop() {
+        LaidByHand l = new LaidByHand(with(overhang(25), 0.8), EN).through(TOP, 2, T25, 57.5).through(BOTTOM, 2, T16, 53).zone(0, 0, 6000, T10, 2, 150).zone(1, 6000, 8400, T10, 2, 150);
+        LaidByHand.Told t = l.told();
+        double as = 2 * T25.area();
+        double m = 0.8 * 25 * 2400 * 2400 / 2;
+        double[] c = cracked(300, 3 * N, 542.5, as, 53, 2 * T16.area());
+        double stress = 3 * N * m * (542.5 - c[0]) / c[1];
+        t.tells("crack-width", width(stress, 542.5, c[0], as, 25, 300 - 90 - 25), 0.3, 6000, "7.3.4(1)");
+        assertEquals("Crack width, top", t.of("crack-width").title());
+        t.use("steel-stress", stress / 0.8 / 400);
+        List<Step> steps = l.explained(6000);
+        assertEquals("Q", steps.stream().filter(s -> s.symbol().equals("Crack width, top")).findFirst().orElseThrow().formula());
+        assertEquals(t.of("crack-width").demand(), steps.stream().filter(s -> s.symbol().equals("wk")).findFirst().orElseThrow().value(), 1e-9);
+        assertTrue(steps.stream().noneMatch(s -> s.symbol().equals("Crack width, bottom")));
+    }
+
+    /** Bars of two sizes count by (7.12); a thicker stirrup covers deeper. */
+    @Test
+    void barsOfTwoSizes() {
+        LaidByHand.Told t = new LaidByHand(with(simple(40), 0.5), EN).through(TOP, 2, T16, 53).through(BOTTOM, 2, T25, 57.5)
+            .bars(new BeamCage.Group(BOTTOM, 1, 2, T16, 53, 500, 5500, false, false, false)).zone(0, 0, 6000, T10, 2, 150).told();
+        double a1 = 2 * T25.area();
+        double a2 = 2 * T16.area();
+        double d = 600 - (a1 * 57.5 + a2 * 53) / (a1 + a2);
+        double diameter = (2 * 625 + 2 * 256) / (50.0 + 32);
+        // two levels of bars: the first moment with both
+        double[] c = twoLevels(3 * N, new double[] {542.5, a1}, new double[] {547, a2}, new double[] {53, 2 * T16.area()});
+        double stress = 3 * N * 90e6 * (547 - c[0]) / c[1];
+        // 2T25 outside, 2T16 between: the gaps are equal
+        double gap = (300 - 90 - 50 - 32) / 3.0;
+        double spacing = gap + (25 + 16) / 2.0;
+        t.tells("crack-width", width(stress, d, c[0], a1 + a2, diameter, spacing), 0.3, 3000, "7.3.4(1)");
+    }
+
+    private static double[] twoLevels(double n, double[]... bars) {
+        double low = 0;
+        double high = 600;
+        for (int k = 0; k < 80; k++) {
+            double x = (low + high) / 2;
+            double first = 300 * x * x / 2;
+            for (double[] b : bars) {
+                first += (b[0] < x ? n - 1 : n) * b[1] * (x - b[0]);
+            }
+            low = first < 0 ? x : low;
+            high = first < 0 ? high : x;
+        }
+        double second = 300 * high * high * high / 3;
+        for (double[] b : bars) {
+            second += (b[0] < high ? n - 1 : n) * b[1] * (b[0] - high) * (b[0] - high);
+        }
+        return new double[] {high, second};
+    }
+
+    /** 7.2(2): 0.6 fck, asked where the basis wants it, with the concrete as it is when young. */
+    @Test
+    void theStressOfTheConcrete() {
+        Basis asked = new Basis(EN.name(), EN.code(), EN.fy(), EN.fyt(), EN.beamCover(), EN.columnCover(), EN.aggregate(), EN.beamBars(), EN.columnBars(), EN.stirrups(), EN.spacingStep(),
+            EN.spacingLeast(), EN.spacingMost(), EN.zonesMost(), EN.legsMost(), EN.layersMost(), EN.practicalCap(), EN.preference(), EN.deflection(), EN.swayX(), EN.swayY(), 0,
+            Map.of("concreteStress", 0.6), EN.rules());
+        LaidByHand.Told t = new LaidByHand(with(simple(40), 0.5), asked).through(TOP, 2, T16, 53).through(BOTTOM, 4, T20, 55).zone(0, 0, 6000, T10, 2, 150).told();
+        double[] c = cracked(300, N, 545, 4 * T20.area(), 53, 2 * T16.area());
+        t.tells("concrete-stress", 180e6 * c[0] / c[1], 18, 3000, "7.2").cause("concrete-stress", Cause.CRACK);
+        assertEquals("S", t.of("concrete-stress").combination());
+    }
+
+    /** 7.2(3): told where it is more than 0.45 fck, at its worst place, with both stresses. */
+    @Test
+    void creepOutOfProportion() {
+        double[] c = cracked(300, N, 545, 4 * T20.area(), 53, 2 * T16.area());
+        double at = 13.5 / (c[0] / c[1]) * 8 / 36e6;
+        for (double factor : new double[] {0.99, 1.2}) {
+            List<Finding> told = laid(with(simple(at * factor), 1)).design().findings().stream().filter(f -> f.code().equals("creep.nonlinear")).toList();
+            assertEquals(factor > 1 ? 1 : 0, told.size());
+            assertTrue(told.stream().allMatch(f -> f.what().contains("16.20 MPa") && f.what().contains("13.50 MPa") && f.where().contains("3.00 m right of A") && f.what().contains("7.2(3)")),
+                told.toString());
+        }
+    }
+
+    /** The use that the choice of bars goes by is the larger of crack and stress at every station. */
+    @Test
+    void usesForTheChoice() {
+        LaidByHand l = laid(with(simple(40), 0.5));
+        BeamContext own = l.context.of(l.line);
+        CrackCheck check = new CrackCheck(l.line, l.cage(), own, new BarsAt(l.line, l.cage(), EN), new kolonne.core.check.Governing(), EN.designCode().crackWidth().orElseThrow());
+        double[] sagging = check.uses(true);
+        LaidByHand.Told t = l.told();
+        assertEquals(Math.max(t.of("crack-width").utilisation(), t.of("steel-stress").utilisation()), java.util.Arrays.stream(sagging).max().orElseThrow(), 1e-9);
+        assertEquals(0, java.util.Arrays.stream(check.uses(false)).max().orElseThrow(), 0);
+        assertEquals(0, sagging[0], 0, "no moment at the end");
+        LaidByHand empty = new LaidByHand(with(simple(40), 0.5), EN).through(TOP, 2, T16, 53);
+        assertEquals(0, java.util.Arrays.stream(new CrackCheck(empty.line, empty.cage(), own, new BarsAt(empty.line, empty.cage(), EN), new kolonne.core.check.Governing(),
+            EN.designCode().crackWidth().orElseThrow()).uses(true)).max().orElseThrow(), 0, "no bars, no stress in them");
+        // crack 0.001 wide: stress decides
+        LaidByHand heavy = laid(with(simple(40), 0.05));
+        CrackCheck rarely = new CrackCheck(heavy.line, heavy.cage(), heavy.context.of(heavy.line), new BarsAt(heavy.line, heavy.cage(), EN), new kolonne.core.check.Governing(),
+            EN.designCode().crackWidth().orElseThrow());
+        assertEquals(heavy.told().of("steel-stress").utilisation(), java.util.Arrays.stream(rarely.uses(true)).max().orElseThrow(), 1e-9);
+    }
+
+    /** 9.2.1.3(2): al = 0.45 d cot θ with cot θ up to 2.5 is 613 mm; stations stand 600 apart, so that the one before the middle has the moment of the middle. */
+    @Test
+    void theShiftedMoment() {
+        LaidByHand.Told t = laid(simple(40)).told();
+        double as = 4 * T20.area();
+        double has = t.of("flexure-bottom").capacity();
+        double f = as * 500 / 1.15;
+        // without the top bars: x = f / (0.8 × 20 × 300); they add under one per cent
+        assertEquals(f * (545 - f / (2 * 20 * 300)), has, 0.012 * has);
+        t.tells("tension-shift-bottom", 180e6, has, 2400, "9.2.1.3(2)").cause("tension-shift-bottom", Cause.ANCHORAGE).silent("tension-shift-top");
+        assertEquals("1.0P", t.of("tension-shift-bottom").combination());
+    }
+
+    @Test
+    void theShiftStopsAtAFreeEnd() {
+        LaidByHand l = new LaidByHand(overhang(25), EN).through(TOP, 4, T20, 55).through(BOTTOM, 2, T16, 53).zone(0, 0, 6000, T10, 2, 150).zone(1, 6000, 8400, T10, 2, 150);
+        LaidByHand.Told t = l.told();
+        assertEquals(72e6, t.of("tension-shift-top").demand(), 1e3);
+        double[] uses = BeamCheck.shiftedUse(l.line, l.cage(), l.context.of(l.line), false);
+        double shift = 0.45 * 545 * 2.5;
+        for (int i = 0; i < uses.length; i++) {
+            double x = l.line.stations().get(i).x();
+            double reach = x >= 6000 && l.line.stations().get(i).span() == 1 ? Math.max(6000, x - shift) : 0;
+            if (l.line.stations().get(i).span() == 1) {
+                // the station of the largest moment within reach
+                double from = l.line.stations().stream().filter(s -> s.span() == 1 && s.x() >= reach - 1e-6).mapToDouble(BeamLine.Station::x).min().orElseThrow();
+                double m = 8400 - x < shift ? 0 : 25 * (8400 - from) * (8400 - from) / 2;
+                assertEquals(m > 0, uses[i] > 0, "at " + x);
+                assertTrue(m == 0 || Math.abs(uses[i] - m / -t.design().profile().get(i).capNeg()) < 1e-6, "at " + x);
+            }
+        }
+        assertEquals(0, java.util.Arrays.stream(BeamCheck.shiftedUse(l.line, l.cage(), l.context.of(l.line), true)).max().orElseThrow(), 0, "no sagging");
+    }
+
+    @ParameterizedTest
+    @CsvSource({"aci-318m-19, 0.0", "en-1992-1-1, 0.5"})
+    void onlyEurocodeShifts(String code, double least) {
+        Basis b = Basis.standard(code);
+        LaidByHand l = new LaidByHand(simple(40), b).through(TOP, 2, T16, 58).through(BOTTOM, 4, T20, 60).zone(0, 0, 6000, T10, 2, 150);
+        double most = java.util.Arrays.stream(BeamCheck.shiftedUse(l.line, l.cage(), l.context.of(l.line), true)).max().orElseThrow();
+        assertTrue(least == 0 ? most == 0 : most > least, most + "");
+    }
+}

@@ -66,7 +66,7 @@ final class BarsAt {
         List<BarLayer> out = new ArrayList<>(4);
         for (int i = 0; i < cage.groups().size(); i++) {
             BeamCage.Group g = cage.groups().get(i);
-            if (x < g.from() - 1e-6 || x > g.to() + 1e-6) {
+            if (!g.covers(x)) {
                 continue;
             }
             boolean tension = sagging == (g.face() == BeamCage.Face.BOTTOM);
@@ -85,7 +85,7 @@ final class BarsAt {
         List<BarLayer> out = new ArrayList<>(4);
         for (int i = 0; i < cage.groups().size(); i++) {
             BeamCage.Group g = cage.groups().get(i);
-            if (x >= g.from() - 1e-6 && x <= g.to() + 1e-6) {
+            if (g.covers(x)) {
                 boolean tension = sagging == (g.face() == BeamCage.Face.BOTTOM);
                 double area = g.area() * Math.max(0, Math.min(1, factor * run(g, i, x)));
                 if (area > 0) {
@@ -127,7 +127,7 @@ final class BarsAt {
     double areaAt(double x, BeamCage.Face face) {
         double sum = 0;
         for (BeamCage.Group g : cage.groups()) {
-            if (g.face() == face && x >= g.from() - 1e-6 && x <= g.to() + 1e-6) {
+            if (g.face() == face && g.covers(x)) {
                 sum += g.area();
             }
         }
@@ -139,7 +139,7 @@ final class BarsAt {
         double sum = 0;
         double moment = 0;
         for (BeamCage.Group g : cage.groups()) {
-            if (g.face() == face && x >= g.from() - 1e-6 && x <= g.to() + 1e-6) {
+            if (g.face() == face && g.covers(x)) {
                 sum += g.area();
                 moment += g.area() * g.offset();
             }

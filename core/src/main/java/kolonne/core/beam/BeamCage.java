@@ -35,9 +35,17 @@ public record BeamCage(List<Group> groups, List<Zone> zones, List<SideBars> side
      */
     public record Group(Face face, int layer, int count, Bar bar, double offset, double from, double to,
                         boolean hookFrom, boolean hookTo, boolean through, boolean pairs) {
+        /** For rounding at an end [mm]. */
+        private static final double END = 1e-6;
+
         /** Bars that do not touch. */
         public Group(Face face, int layer, int count, Bar bar, double offset, double from, double to, boolean hookFrom, boolean hookTo, boolean through) {
             this(face, layer, count, bar, offset, from, to, hookFrom, hookTo, through, false);
+        }
+
+        /** Whether the bars are at {@code x}, their ends included. */
+        boolean covers(double x) {
+            return x >= from - END && x <= to + END;
         }
 
         /** The same from and to other places; hooks stay where the end stays. */

@@ -136,8 +136,7 @@ final class BeamDetailCheck {
                 double run = code.detailing().inflectionRun(span.shape().depth() - g.offset(), g.bar().diameter(), span.clear());
                 double end = right ? Math.min(span.faceTo(), x + run) : Math.max(span.faceFrom(), x - run);
                 boolean passes = right ? g.to() >= end - 1 : g.from() <= end + 1;
-                boolean over = face >= g.from() - 1e-6 && face <= g.to() + 1e-6;
-                passing += g.face() == BeamCage.Face.TOP && over && passes ? g.area() : 0;
+                passing += g.face() == BeamCage.Face.TOP && g.covers(face) && passes ? g.area() : 0;
             }
             double needed = code.detailing().inflectionPart() * total;
             add("past-inflection", "Top bars past the point of inflection", Cause.ANCHORAGE, needed, passing, Quantity.AREA,
@@ -196,7 +195,7 @@ final class BeamDetailCheck {
     private void lapRoom(BeamCage.Group g) {
         for (Laps.Lap l : Laps.of(line, g, basis)) {
             double x = (l.from() + l.to()) / 2;
-            BeamLine.Span span = line.spans().stream().filter(s -> x <= s.to()).findFirst().orElse(line.spans().get(line.spans().size() - 1));
+            BeamLine.Span span = line.spanAt(x);
             FaceLayout layout = FaceLayout.of(cage, span, g.face(), x, basis);
             boolean above = layout.layer(2).isEmpty();
             double room = layout.clearWidth();

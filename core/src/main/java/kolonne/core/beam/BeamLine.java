@@ -87,6 +87,11 @@ public record BeamLine(String id, String mark, String storey, List<Span> spans, 
      */
     public record Station(int number, double x, int span, int memberNumber, int station, boolean reversed) {}
 
+    /** The span at a place, over a support the one before it. */
+    Span spanAt(double x) {
+        return spans.stream().filter(s -> x <= s.to()).findFirst().orElse(spans.get(spans.size() - 1));
+    }
+
     /** Where sections of a span are shown: at its left face, in the middle, at its right face; just inside a free end [mm]. */
     public double[] cutPlaces(Span s) {
         double inside = Math.min(FREE_END, s.clear() / 4);

@@ -136,7 +136,7 @@ final class CrackCheck {
         double squares = 0;
         double sum = 0;
         for (BeamCage.Group g : cage.groups()) {
-            if (g.face() == face && x >= g.from() - 1e-6 && x <= g.to() + 1e-6) {
+            if (g.face() == face && g.covers(x)) {
                 // a pair counts as one bar as large as both (8.9.1(2))
                 double units = g.pairs() ? g.count() / 2.0 : g.count();
                 squares += units * g.spacingDiameter() * g.spacingDiameter();

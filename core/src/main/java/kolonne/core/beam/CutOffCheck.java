@@ -73,7 +73,7 @@ final class CutOffCheck {
     private int inFirstLayer(BeamCage.Face face, double x) {
         int count = 0;
         for (BeamCage.Group g : cage.groups()) {
-            count += g.face() == face && g.layer() == 1 && x >= g.from() - 1e-6 && x <= g.to() + 1e-6 ? g.count() : 0;
+            count += g.face() == face && g.layer() == 1 && g.covers(x) ? g.count() : 0;
         }
         return count;
     }
@@ -117,7 +117,7 @@ final class CutOffCheck {
     private void extension(CutOffs cutOffs, CutOffs.End e) {
         CutOffs.Alone alone = cutOffs.extension(e);
         if (alone.use() > 0) {
-            add("cut-off", "Strength past the end of bars", Cause.ANCHORAGE, alone.demand(), alone.strength(), Quantity.MOMENT, alone.x(), spanAt(alone.x(), e.span()),
+            add("cut-off", "Strength past the end of bars", Cause.ANCHORAGE, alone.demand(), alone.strength(), Quantity.MOMENT, alone.x(), alone.span(),
                 code.detailing().extensionClause());
         }
         CutOffs.Alone partly = cutOffs.development(e);
@@ -125,12 +125,8 @@ final class CutOffCheck {
             BeamCage.Group g = cage.groups().get(e.group());
             String side = g.face().word();
             add("development-" + side, "Flexure where bars develop, " + side, Cause.ANCHORAGE, partly.demand(), partly.strength(), Quantity.MOMENT, partly.x(),
-                spanAt(partly.x(), e.span()), code.detailing().developmentClause());
+                partly.span(), code.detailing().developmentClause());
         }
-    }
-
-    private BeamLine.Span spanAt(double x, BeamLine.Span otherwise) {
-        return line.spans().stream().filter(s -> x >= s.faceFrom() - 1e-6 && x <= s.faceTo() + 1e-6).findFirst().orElse(otherwise);
     }
 
     private void tensionZone(CutOffs cutOffs, CutOffs.End e, double[] shear) {

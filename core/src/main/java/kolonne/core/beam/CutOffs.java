@@ -66,8 +66,8 @@ final class CutOffs {
     }
 
     /** A place near an end where the other bars must do without the group: demand and their strength [Nmm]. */
-    record Alone(double x, double demand, double strength) {
-        static final Alone NOTHING = new Alone(0, 0, 1);
+    record Alone(double x, BeamLine.Span span, double demand, double strength) {
+        static final Alone NOTHING = new Alone(0, null, 0, 1);
 
         double use() {
             return CheckResult.use(demand, strength);
@@ -99,7 +99,7 @@ final class CutOffs {
             for (double x : first <= last ? envelope.places(first, last, span) : List.<Double>of()) {
                 double demand = envelope.at(x, span, face == BeamCage.Face.BOTTOM);
                 if (demand > BeamCheck.negligible(span)) {
-                    Alone here = new Alone(x, demand, strength(bars, x, span, face));
+                    Alone here = new Alone(x, span, demand, strength(bars, x, span, face));
                     worst = here.use() > worst.use() ? here : worst;
                 }
             }

@@ -54,7 +54,7 @@ final class FaceLayout {
 
     /** The groups of a face that are at a place of the line. */
     static List<BeamCage.Group> at(List<BeamCage.Group> groups, BeamCage.Face face, double x) {
-        return groups.stream().filter(g -> g.face() == face && x >= g.from() - 1e-6 && x <= g.to() + 1e-6).toList();
+        return groups.stream().filter(g -> g.face() == face && g.covers(x)).toList();
     }
 
     /** Of a cage at a place of a span. */

@@ -100,6 +100,6 @@ final class FlangeShearCheck {
                 return a.mPos() + (x - a.x()) / (b.x() - a.x()) * (b.mPos() - a.mPos());
             }
         }
-        return all.get(x <= all.get(0).x() ? 0 : all.size() - 1).mPos();
+        return all.get(all.size() - 1).mPos();
     }
 }

@@ -124,7 +124,7 @@ final class GroupLayout {
         double passing = 0;
         BeamCage.Group shorter = null;
         for (BeamCage.Group g : groups) {
-            if (g.face() == BeamCage.Face.TOP && face >= g.from() - 1e-6 && face <= g.to() + 1e-6) {
+            if (g.face() == BeamCage.Face.TOP && g.covers(face)) {
                 boolean passes = right ? g.to() >= runTo(span, g, true, x) - 1 : g.from() <= runTo(span, g, false, x) + 1;
                 total += g.area();
                 passing += passes ? g.area() : 0;

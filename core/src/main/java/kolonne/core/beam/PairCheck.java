@@ -55,7 +55,7 @@ final class PairCheck {
     private void add(String kind, String title, Cause cause, double demand, double capacity, double x) {
         double utilisation = CheckResult.use(demand, capacity);
         if (governing.governs(kind, utilisation)) {
-            BeamLine.Span span = line.spans().stream().filter(s -> x <= s.to()).findFirst().orElse(line.spans().get(line.spans().size() - 1));
+            BeamLine.Span span = line.spanAt(x);
             governing.add(new CheckResult(kind, title, cause, demand, capacity, Quantity.LENGTH, utilisation, "", BeamCheck.place(line, x, span.number(), context), x,
                 span.number(), -1, code.detailing().pairClause()));
         }

@@ -12,12 +12,16 @@ import static org.junit.jupiter.api.Assertions.assertFalse;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import java.util.List;
+import java.util.Map;
 import kolonne.core.basis.Basis;
+import kolonne.core.check.CheckResult;
 import kolonne.core.explain.Step;
 import kolonne.core.finding.Cause;
 import kolonne.core.model.ModelBuilder;
 import kolonne.core.section.Shape;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 
 /** Every check of beams by ACI 318M-19 whose numbers a hand can work out, on cages laid by hand: demand, capacity, place and clause. */
 class BeamChecksByHandTest {
@@ -90,7 +94,7 @@ class BeamChecksByHandTest {
         // without a slab beside it the line is one of the perimeter (9.7.7.1, a quarter)
         t.tells("integrity-bottom", as / 4, as, 0, "9.7.7.1").cause("integrity-bottom", Cause.STEEL_BELOW_MINIMUM);
         t.tells("span-to-depth", 6000 / 16.0, 600, 3000, "9.3.1.1").cause("span-to-depth", Cause.DEFLECTION);
-        t.silent("flexure-top", "minimum-top", "tension-control-bottom", "tension-shift-bottom", "layer-spacing-bottom", "layers-bottom", "lap-room-bottom", "deep-beam", "side-bars",
+        t.silent("integrity-top", "flexure-top", "minimum-top", "tension-control-bottom", "tension-shift-bottom", "layer-spacing-bottom", "layers-bottom", "lap-room-bottom", "deep-beam", "side-bars",
             "axial-force", "minor-moment", "minor-shear", "hook-bottom", "past-inflection", "torsion", "shape", "concrete-scope", "second-order", "steel-maximum",
             "capacity-shear", "pair-size", "compression-ties");
         assertTrue(t.design().satisfied());
@@ -278,5 +282,89 @@ class BeamChecksByHandTest {
         assertEquals("2.00 m right of A", BeamCheck.place(l.line, 2000, 0, l.context));
         assertEquals("2.00 m left of B", BeamCheck.place(l.line, 4000, 0, l.context));
         assertEquals("3.00 m right of A", BeamCheck.place(l.line, 3000, 0, l.context));
+        LaidByHand two = twoSpans(40);
+        assertEquals("2.00 m right of B", BeamCheck.place(two.line, 8000, 1, two.context));
+        assertEquals("1.00 m left of E", BeamCheck.place(two.line, 11_000, 1, two.context));
+        assertEquals("0.00 m right of B", BeamCheck.place(two.line, 5900, 1, two.context));
+    }
+
+    /** On either side of the support: bars that pass the inflection by enough on one side only count on that side only. */
+    @ParameterizedTest(name = "left {0}, right {1}: {2} bars, in span {3}")
+    @CsvSource({"2340, 3000, 2, 0", "3000, 2340, 2, 1", "2341.5, 3000, 4, 1", "3000, 2341.5, 4, 1"})
+    void eitherSideOfTheSupport(double left, double right, int bars, int part) {
+        LaidByHand.Told t = twoSpans(40).through(TOP, 2, T16, 58).bars(new BeamCage.Group(TOP, 1, 2, T16, 58, 6000 - left, 6000 + right, false, false, false))
+            .through(BOTTOM, 3, T20, 60).zone(0, 0, 6000, T10, 2, 150).zone(1, 6000, 12_000, T10, 2, 150).told();
+        t.tells("past-inflection", 4 * T16.area() / 3, bars * T16.area(), 6000, "9.7.3.8.4");
+        assertEquals(part, t.of("past-inflection").part());
+    }
+
+    /** A short span beside a long one is hogging from end to end: bars need reach its far face only. */
+    @Test
+    void hoggingFromEndToEnd() {
+        for (double end : new double[] {7490, 7499.5}) {
+            ModelBuilder m = new ModelBuilder().section("S", 300, 600).joint("A", 0, 0, 0).joint("B", 6000, 0, 0).joint("E", 7500, 0, 0).beam("m1", "A", "B").beam("m2", "B", "E")
+                .pinned("A").pinned("B").pinned("E").spread("m1", 0, 6000, 40, 40);
+            LaidByHand.Told t = new LaidByHand(m, ACI).through(TOP, 2, T16, 58).bars(new BeamCage.Group(TOP, 1, 2, T16, 58, 2000, end, false, false, false)).through(BOTTOM, 3, T20, 60)
+                .zone(0, 0, 6000, T10, 2, 150).zone(1, 6000, 7500, T10, 2, 150).told();
+            t.tells("past-inflection", 4 * T16.area() / 3, (end > 7499 ? 4 : 2) * T16.area(), 6000, "9.7.3.8.4");
+        }
+    }
+
+    /** Two combinations: each check names the one that governs it, on either face and for either sign of the shear. */
+    @Test
+    void theCombinationThatGoverns() {
+        ModelBuilder m = new ModelBuilder().section("S", 300, 600).joint("A", 0, 0, 0).joint("B", 6000, 0, 0).joint("E", 12_000, 0, 0).beam("m1", "A", "B").beam("m2", "B", "E")
+            .pinned("A").pinned("B").pinned("E").spread("m1", 0, 6000, 40, 40).spread("m2", 0, 6000, 40, 40);
+        m.combine("light", Map.of("P", 0.5)).combine("heavy", Map.of("P", 1.0)).combine("up", Map.of("P", -0.1));
+        LaidByHand l = new LaidByHand(m, ACI).through(TOP, 4, T16, 58).through(BOTTOM, 3, T20, 60).zone(0, 0, 6000, T10, 2, 150).zone(1, 6000, 12_000, T10, 2, 150);
+        LaidByHand.Told t = l.told();
+        assertEquals("heavy", t.of("flexure-top").combination());
+        assertEquals("heavy", t.of("flexure-bottom").combination());
+        assertEquals("heavy", t.of("shear").combination());
+        BeamDesign.Point middle = t.design().profile().stream().filter(p -> p.span() == 0).reduce((a, b) -> b).orElseThrow();
+        assertEquals(List.of(-180e6, 18e6, -150e3, 15e3), List.of((double) Math.round(middle.mNeg()), (double) Math.round(middle.mPos()), (double) Math.round(middle.vMin()),
+            (double) Math.round(middle.vMax())));
+        assertEquals(List.of(1, 2, 1, 2), List.of(middle.comboNeg(), middle.comboPos(), middle.comboVMin(), middle.comboVMax()));
+        int first = (int) t.design().profile().stream().filter(p -> p.span() == 0).count() - 1;
+        List<Step> steps = BeamCheck.explain(l.line, l.cage(), l.context, first);
+        assertEquals("heavy", step(steps, "Flexure, top").formula());
+        assertEquals("up", step(steps, "Flexure, bottom").formula());
+        assertEquals("heavy", step(steps, "Shear").formula());
+        List<Double> uses = steps.stream().filter(s -> s.symbol().equals("Mu / φMn")).map(Step::value).toList();
+        assertEquals(18e6 / middle.capPos(), uses.get(0), 1e-6);
+        assertEquals(180e6 / -middle.capNeg(), uses.get(1), 1e-6);
+        assertEquals(150e3 / middle.vn(), step(steps, "Vu / φVn").value(), 1e-6);
+        assertEquals("heavy", step(BeamCheck.explain(l.line, l.cage(), l.context, first + 1), "Shear").formula());
+        assertTrue(steps.stream().anyMatch(s -> s.clause().equals("9.3.3.1") && Math.abs(s.value() - 0.0051) < 1e-9), "εty + 0.003");
+    }
+
+    /** The calculation goes by the redistributed moments where the check does. */
+    @Test
+    void theCalculationIsRedistributed() {
+        Basis moved = ACI.withRedistribution(0.1);
+        ModelBuilder m = new ModelBuilder().section("S", 300, 600).joint("A", 0, 0, 0).joint("B", 6000, 0, 0).joint("E", 12_000, 0, 0).beam("m1", "A", "B").beam("m2", "B", "E")
+            .pinned("A").pinned("B").pinned("E").spread("m1", 0, 6000, 40, 40).spread("m2", 0, 6000, 40, 40);
+        LaidByHand l = new LaidByHand(m, moved).through(TOP, 4, T16, 58).through(BOTTOM, 3, T20, 60).zone(0, 0, 6000, T10, 2, 150).zone(1, 6000, 12_000, T10, 2, 150);
+        CheckResult c = l.told().of("flexure-top");
+        assertEquals(162e6, c.demand(), 1e3);
+        assertEquals(c.utilisation(), step(l.explained(6000), "Mu / φMn").value(), 1e-9);
+    }
+
+    /** Width for the least steel (9.6.1.2): the web; min(b, 2 bw) where the flange of a determinate span is in tension. */
+    @Test
+    void widthForTheLeastSteel() {
+        ModelBuilder m = new ModelBuilder().joint("A", 0, 0, 0).joint("B", 6000, 0, 0).joint("E", 8000, 0, 0).beam("m1", "A", "B").beam("m2", "B", "E").pinned("A").pinned("B")
+            .spread("m1", 0, 6000, 10, 10);
+        m.sections.add(new kolonne.core.model.Section("S", new Shape.Tee(300, 600, 1000, 120)));
+        BeamLine line = new LaidByHand(m, ACI).line;
+        assertEquals(300, BeamCheck.minimumWidth(ACI.designCode(), line, line.spans().get(0), true), 1e-9);
+        assertEquals(300, BeamCheck.minimumWidth(ACI.designCode(), line, line.spans().get(0), false), 1e-9);
+        assertEquals(600, BeamCheck.minimumWidth(ACI.designCode(), line, line.spans().get(1), false), 1e-9);
+        ModelBuilder one = simple(10);
+        one.sections.clear();
+        one.sections.add(new kolonne.core.model.Section("S", new Shape.Tee(300, 600, 1000, 120)));
+        BeamLine single = new LaidByHand(one, ACI).line;
+        assertEquals(300, BeamCheck.minimumWidth(ACI.designCode(), single, single.spans().get(0), true), 1e-9);
+        assertEquals(300, BeamCheck.minimumWidth(ACI.designCode(), single, single.spans().get(0), false), 1e-9);
     }
 }

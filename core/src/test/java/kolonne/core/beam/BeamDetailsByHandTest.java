@@ -11,8 +11,11 @@ import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertFalse;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
+import java.util.List;
 import kolonne.core.basis.Basis;
+import kolonne.core.check.CheckResult;
 import kolonne.core.code.Bar;
+import kolonne.core.explain.Step;
 import kolonne.core.explain.Trace;
 import kolonne.core.finding.Cause;
 import kolonne.core.model.ModelBuilder;
@@ -208,5 +211,81 @@ class BeamDetailsByHandTest {
         double x = t.design().line().stations().stream().mapToDouble(BeamLine.Station::x).filter(q -> q >= 2000).min().orElseThrow();
         t.tells("steel-maximum", has, 0.04 * 180_000, x, "9.2.1.1(3)").cause("steel-maximum", Cause.STEEL_OVER_CAP);
         assertFalse(t.of("steel-maximum").satisfied());
+    }
+
+    /** A load that falls from 60 to 20 kN/m bends the left end more: each hook goes by the moment of its own end. */
+    @Test
+    void eachHookGoesByItsOwnMoment() {
+        ModelBuilder m = fixedEnds(20).spread("m", 0, 6000, 60, 0);
+        double k = 1.7 * 30 * 300;
+        double[] needed = new double[2];
+        for (int end = 0; end < 2; end++) {
+            LaidByHand l = new LaidByHand(m, ACI);
+            LaidByHand.Told t = l.bars(new BeamCage.Group(TOP, 1, 4, T20, 60, -160, 6160, end == 0, end == 1, true)).bars(new BeamCage.Group(BOTTOM, 1, 2, T20, 60, 900, 5100, false, false, false))
+                .zone(0, 200, 5800, T10, 2, 150).told();
+            List<BeamDesign.Point> p = t.design().profile();
+            double moment = -p.get(end == 0 ? 0 : p.size() - 1).mNeg();
+            double as = k / 420 * (540 - Math.sqrt(540 * 540 - 4 * moment / (0.9 * k))) / 2;
+            needed[end] = ldh(T20) * as / (4 * T20.area());
+            assertEquals(needed[end], t.of("hook-top").demand(), 1);
+            assertEquals(end == 0 ? 200 : 5800, t.of("hook-top").x(), 1e-9);
+        }
+        assertTrue(needed[0] > 1.2 * needed[1]);
+        List<Step> steps = new LaidByHand(m, ACI).hooked(TOP, 4, T20, 60).hooked(BOTTOM, 2, T20, 60).explained(3000);
+        assertTrue(steps.stream().anyMatch(s -> s.clause().equals("25.4.3.1") && Math.abs(s.value() - ldh(T20)) < 1e-6), "the hook's length is worked out");
+        assertTrue(new LaidByHand(m, ACI).through(TOP, 4, T20, 60).through(BOTTOM, 2, T20, 60).explained(3000).stream().noneMatch(s -> s.clause().equals("25.4.3.1")));
+    }
+
+    /** Continuity by the right half: its top steel, and the place of the largest sagging moment wherever it lies; each end by its own anchorage. */
+    @Test
+    void continuityOfTheOtherHalf() {
+        ModelBuilder m = fixedEnds(10).point("m", 4000, 200e3);
+        LaidByHand.Told t = new LaidByHand(m, ACI).bars(new BeamCage.Group(TOP, 1, 2, T16, 58, -160, 6160, true, false, true)).bars(new BeamCage.Group(TOP, 1, 4, T20, 60, 4500, 6160, false, true, false))
+            .bars(new BeamCage.Group(BOTTOM, 1, 2, T20, 60, -160, 6160, true, false, true)).bars(new BeamCage.Group(BOTTOM, 1, 3, T25, 62.5, 3500, 4500, false, false, false))
+            .zone(0, 200, 5800, T10, 2, 150).told();
+        t.tells("integrity-top", (2 * T16.area() + 4 * T20.area()) / 6, 2 * T16.area(), 200, "9.7.7.1");
+        t.tells("integrity-bottom", (2 * T20.area() + 3 * T25.area()) / 4, 2 * T20.area(), 200, "9.7.7.1");
+        assertEquals(5800, t.of("integrity-end-bottom").x(), 1e-9, "straight at the right column");
+        assertEquals(0, t.of("integrity-end-bottom").capacity(), 1e-9);
+    }
+
+    /** Two columns and a span between them: the end that is not anchored is told in its own span. */
+    @Test
+    void theLastSpanHasTheLastEnd() {
+        ModelBuilder m = new ModelBuilder().section("S", 300, 600).section("K", 400, 400).joint("A", 0, 0, 0).joint("B", 6000, 0, 0).joint("E", 12_000, 0, 0);
+        for (int i = 0; i < 3; i++) {
+            m.joint("F" + i, 6000 * i, 0, -3000).column("c" + i, "F" + i, List.of("A", "B", "E").get(i)).fixed("F" + i);
+        }
+        m.members.replaceAll(c -> c.withSection("K"));
+        m.beam("m1", "A", "B").beam("m2", "B", "E").spread("m1", 0, 6000, 40, 40).spread("m2", 0, 6000, 40, 40);
+        LaidByHand.Told t = new LaidByHand(m, ACI).hooked(TOP, 4, T16, 58).bars(new BeamCage.Group(BOTTOM, 1, 4, T20, 60, -160, 12_160, true, false, true)).zone(0, 200, 5800, T10, 2, 150)
+            .zone(1, 6200, 11_800, T10, 2, 150).told();
+        assertEquals(11_800, t.of("integrity-end-bottom").x(), 1e-9);
+        assertEquals(1, t.of("integrity-end-bottom").part());
+        assertEquals(CheckResult.NO_CAPACITY, t.of("integrity-end-bottom").utilisation(), 1e-9);
+        assertTrue(t.of("integrity-end-top").satisfied());
+    }
+
+    /** In a line of 16 m two groups of a layer lap at different places: at either lap one counts twice and the other once. */
+    @Test
+    void lapsAtDifferentPlaces() {
+        LaidByHand l = new LaidByHand(simple(16_000, 5), ACI).through(TOP, 2, T16, 58).bars(new BeamCage.Group(BOTTOM, 1, 2, T20, 60, -100, 15_900, false, false, false))
+            .bars(new BeamCage.Group(BOTTOM, 1, 1, T25, 62.5, 2000, 15_900, false, false, false)).bars(new BeamCage.Group(BOTTOM, 2, 2, T20, 111, 1000, 15_000, false, false, false))
+            .zone(0, 0, 16_000, T10, 2, 150);
+        Laps.Lap one = Laps.of(l.line, l.cage().groups().get(1), ACI).get(0);
+        Laps.Lap other = Laps.of(l.line, l.cage().groups().get(2), ACI).get(0);
+        assertTrue(one.to() < other.from() || other.to() < one.from());
+        // 200 − 4 × 20 − 25 at the lap of the T20; 200 − 2 × 20 − 50 at that of the T25
+        l.told().tells("lap-room-bottom", 80 / 3.0, (200 - 80 - 25) / 2.0, (one.from() + one.to()) / 2, "25.2.1");
+    }
+
+    /** Side bars of one span are none of the other's. */
+    @Test
+    void sideBarsOfTheirOwnSpan() {
+        ModelBuilder m = new ModelBuilder().section("S", 400, 1200).joint("A", 0, 0, 0).joint("B", 6000, 0, 0).joint("E", 12_000, 0, 0).beam("m1", "A", "B").beam("m2", "B", "E")
+            .pinned("A").pinned("B").pinned("E").spread("m1", 0, 6000, 40, 40).spread("m2", 0, 6000, 40, 40);
+        LaidByHand.Told t = new LaidByHand(m, ACI).through(TOP, 4, T20, 60).through(BOTTOM, 3, T25, 62.5).side(new BeamCage.SideBars(0, T10, 3, 0, 6000, false, false))
+            .zone(0, 0, 6000, T10, 2, 150).zone(1, 6000, 12_000, T10, 2, 150).told();
+        t.tells("side-bars", 1120, 280, 9000, "9.7.2.3");
     }
 }

@@ -325,4 +325,76 @@ class BeamEndsByHandTest {
         assertEquals(told, t.design().checks().stream().anyMatch(c -> c.kind().equals("flexure-bottom")));
         assertEquals(1e-4 * 30 * 300 * 600 * 600, BeamCheck.negligible(t.design().line().spans().get(0)), 1e-6);
     }
+
+    /** 9.7.3.5 by hand for every end of short bars: the least of (a) Vu / (2/3 φVn) and, with twice the bars needed, (b) Vu / (3/4 φVn). */
+    @Test
+    void shearWhereTopBarsEnd() {
+        LaidByHand l = new LaidByHand(twoSpans(0), ACI).through(TOP, 2, T16, 58).bars(new BeamCage.Group(TOP, 1, 2, T16, 58, 5100, 6900, false, false, false)).through(BOTTOM, 3, T20, 60)
+            .zone(0, 0, 6000, T10, 2, 150).zone(1, 6000, 12_000, T10, 2, 150);
+        LaidByHand.Told t = l.told();
+        double vn = 0.75 * (0.17 * Math.sqrt(30) * 300 * 540 + 2 * T10.area() / 150 * 420 * 540);
+        double has = BeamChecksByHandTest.phiMn(300, 30, 420, new double[] {542, 2 * T16.area()}, new double[] {60, 3 * T20.area()});
+        // the stations around 5.1 m are at 4.8 and 5.4 m: 90 − 40 × 5.4 and the moment there
+        double v = 40 * 5400 - 90e3;
+        double m = 40 * 5400 * 5400 / 2.0 - 90e3 * 5400;
+        double use = Math.min(v / (2.0 / 3 * vn), Math.max(2 * m / has, v / (0.75 * vn)));
+        t.tells("cut-off-tension", v, v / use, t.of("cut-off-tension").x(), "9.7.3.5");
+        assertEquals(900, Math.abs(t.of("cut-off-tension").x() - 6000), 1e-6);
+    }
+
+    /** A third at a simple end, a quarter at one that is bent by its column (9.7.3.8.1, .2); the most steel of the span itself. */
+    @Test
+    void simpleAndContinuousEnds() {
+        for (boolean simple : new boolean[] {true, false}) {
+            ModelBuilder m = new ModelBuilder().section("S", 300, 600).section("K", 400, 400).joint("A", 0, 0, 0).joint("B", 6000, 0, 0).joint("E", 12_000, 0, 0);
+            for (int i = 0; i < 3; i++) {
+                m.joint("F" + i, 6000 * i, 0, -3000).column("c" + i, "F" + i, List.of("A", "B", "E").get(i)).fixed("F" + i);
+            }
+            m.members.replaceAll(c -> c.withSection("K"));
+            kolonne.core.model.Release end = simple ? kolonne.core.model.Release.PIN : kolonne.core.model.Release.NONE;
+            m.beam("m1", "A", "B", end, kolonne.core.model.Release.NONE, 0, 0).beam("m2", "B", "E", kolonne.core.model.Release.NONE, end, 0, 0).spread("m1", 0, 6000, 40, 40)
+                .spread("m2", 0, 6000, 40, 40);
+            LaidByHand.Told t = new LaidByHand(m, ACI).hooked(TOP, 4, T16, 58).hooked(BOTTOM, 2, T20, 60).bars(bottom(4, 8000, 10_000)).zone(0, 200, 5800, T10, 2, 150)
+                .zone(1, 6200, 11_800, T10, 2, 150).told();
+            // six in the second span only
+            assertEquals(simple ? 6.0 / 3 / 2 : 6.0 / 4 / 2, t.of("bottom-into-support").utilisation(), 1e-6);
+            assertEquals(1, t.of("bottom-into-support").part());
+            assertEquals(simple ? 11_800 : 6200, t.of("bottom-into-support").x(), 1e-6);
+        }
+    }
+
+    /** Bars of the first span run into the middle column, to the millimetre: half of 120 or of 400, at most 150. */
+    @ParameterizedTest(name = "column {0}: {1} past the face: {2}")
+    @CsvSource({"400, 149.5, true", "400, 148, false", "120, 58.5, true", "120, 57, false"})
+    void roomInTheMiddleColumn(double column, double past, boolean counts) {
+        double face = 6000 - column / 2;
+        Basis en = Basis.standard("en-1992-1-1");
+        LaidByHand l = new LaidByHand(twoSpans(column), en);
+        LaidByHand.Told t = l.hooked(TOP, 4, T16, 58).bars(new BeamCage.Group(BOTTOM, 1, 4, T20, 60, l.line.firstBar(en), face + past, false, false, false))
+            .bars(new BeamCage.Group(BOTTOM, 1, 4, T20, 60, 6000, l.line.lastBar(en), false, false, false)).told();
+        assertEquals(counts, t.of("bottom-into-support").satisfied());
+    }
+
+    /** At the ends of the line 150 mm, or what the column and the cover leave. */
+    @ParameterizedTest(name = "column {0}: begins {1} before its end of the line: {2}")
+    @CsvSource({"120, 0.5, true", "120, 3, false", "600, 400, true"})
+    void roomInTheEndColumns(double column, double later, boolean counts) {
+        Basis en = Basis.standard("en-1992-1-1");
+        for (boolean left : new boolean[] {true, false}) {
+            LaidByHand l = new LaidByHand(twoSpans(column), en);
+            double from = l.line.firstBar(en) + (left ? later : 0);
+            double to = l.line.lastBar(en) - (left ? 0 : later);
+            LaidByHand.Told t = l.hooked(TOP, 4, T16, 58).bars(new BeamCage.Group(BOTTOM, 1, 4, T20, 60, from, to, false, false, true)).told();
+            assertEquals(counts, t.of("bottom-into-support").satisfied(), left ? "left" : "right");
+        }
+    }
+
+    /** The calculation works the deflection out where service loads are known. */
+    @Test
+    void theCalculationOfADeflection() {
+        LaidByHand l = new LaidByHand(service(simple(300, 6), 0.4), ACI).through(TOP, 2, T16, 58).through(BOTTOM, 4, T20, 60).zone(0, 0, 6000, T10, 2, 100);
+        assertTrue(l.explained(3000).stream().anyMatch(s -> s.clause().startsWith("24.2.3")), "Ie");
+        LaidByHand none = new LaidByHand(simple(300, 6), ACI).through(TOP, 2, T16, 58).through(BOTTOM, 4, T20, 60).zone(0, 0, 6000, T10, 2, 100);
+        assertTrue(none.explained(3000).stream().noneMatch(s -> s.clause().startsWith("24.2.3")));
+    }
 }

@@ -129,4 +129,34 @@ class BeamShearByHandTest {
         t.cause("shear", Cause.SHEAR).silent("stirrup-spacing", "leg-spacing", "minimum-shear-steel", "legs-most");
         assertFalse(t.of("shear").satisfied());
     }
+
+    /** A column under one end only: the other end is designed for at its support. */
+    @Test
+    void theColumnIsUnderOneEnd() {
+        for (boolean left : new boolean[] {true, false}) {
+            ModelBuilder m = new ModelBuilder().section("K", 400, 400).joint("F", left ? 0 : 6000, 0, -3000).joint("A", 0, 0, 0).joint("B", 6000, 0, 0)
+                .column("c1", "F", left ? "A" : "B").fixed("F").pinned(left ? "B" : "A");
+            m.members.replaceAll(c -> c.withSection("K"));
+            m.section("S", 300, 600).beam("m", "A", "B", left ? Release.PIN : Release.NONE, left ? Release.NONE : Release.PIN, 0, 0).spread("m", 0, 6000, 50, 50);
+            List<BeamShearCheck.Demand> all = demands(new LaidByHand(m, ACI));
+            assertEquals(left ? 200 + D : 0, all.get(0).x(), 1e-6);
+            assertEquals(left ? 6000 : 5800 - D, all.get(all.size() - 1).x(), 1e-6);
+        }
+    }
+
+    /** Places of a second span are its own, each with its own shear. */
+    @Test
+    void theSecondSpan() {
+        ModelBuilder m = new ModelBuilder().section("S", 300, 600).joint("A", 0, 0, 0).joint("B", 6000, 0, 0).joint("E", 12_000, 0, 0).beam("m1", "A", "B").beam("m2", "B", "E")
+            .pinned("A").pinned("B").pinned("E").spread("m1", 0, 6000, 40, 40).spread("m2", 0, 6000, 40, 40);
+        List<BeamShearCheck.Demand> all = demands(new LaidByHand(m, ACI));
+        for (int span = 0; span < 2; span++) {
+            int number = span;
+            for (BeamShearCheck.Demand d : all.stream().filter(q -> q.span() == number).toList()) {
+                double x = number == 0 ? d.x() : 12_000 - d.x();
+                assertEquals(Math.abs(90e3 - 40 * x), d.v(), 1, "at " + d.x());
+            }
+        }
+        assertEquals(12_000, all.get(all.size() - 1).x(), 1e-9);
+    }
 }

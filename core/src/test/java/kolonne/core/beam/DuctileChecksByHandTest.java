@@ -215,4 +215,52 @@ class DuctileChecksByHandTest {
         assertTrue(t.of("hoop-spacing").x() < 14_000);
         t.silent("ductile-spacing");
     }
+
+    /** Four bars above and three below: each face counts its own. Bars that do not pass the column do not ask for its depth. */
+    @Test
+    void eachFaceCountsItsOwn() {
+        LaidByHand.Told t = new LaidByHand(frame(600, 25), basis(DuctileFrame.Kind.SPECIAL)).hooked(TOP, 4, T25, 62.5).hooked(BOTTOM, 3, T20, 60)
+            .bars(new BeamCage.Group(BOTTOM, 1, 2, LaidByHand.T32, 66, 1500, 5500, false, false, false)).zone(0, 300, 1600, T10, 3, 100).zone(0, 1600, 5400, T10, 2, 250)
+            .zone(0, 5400, 6700, T10, 3, 100).zone(1, 7300, 13_700, T10, 3, 100).told();
+        t.tells("ductile-through-top", 2, 4, 300, "18.6.3.1").tells("ductile-through-bottom", 2, 3, 300, "18.6.3.1");
+        t.tells("ductile-column-depth", 20 * 25, 600, 7000, "18.8.2.3");
+        // legs that hold the bars are asked of hoops, not of the stirrups between them
+        assertEquals(3, t.of("hoop-legs").capacity(), 0);
+        assertTrue(t.of("hoop-legs").satisfied());
+        assertEquals("Spacing of hoops", t.of("hoop-spacing").title());
+        assertEquals("Stirrup spacing of the frame", t.of("ductile-spacing").title());
+    }
+
+    /** A quarter of the steel of each span on its own (18.4.2.1): the second has the most. */
+    @Test
+    void bottomBarsOfTheirOwnSpan() {
+        LaidByHand.Told t = new LaidByHand(frame(600, 25), basis(DuctileFrame.Kind.INTERMEDIATE)).hooked(TOP, 4, T25, 62.5).hooked(BOTTOM, 2, T20, 60)
+            .bars(new BeamCage.Group(BOTTOM, 1, 4, T20, 60, 8500, 12_500, false, false, false)).told();
+        t.tells("ductile-bottom", 6 * T20.area() / 4, 2 * T20.area(), 7300, "18.4.2.1");
+    }
+
+    /** One span with a column under one end only: rules of the ends hold there, laps keep away from it alone. */
+    @Test
+    void aColumnUnderOneEnd() {
+        for (boolean left : new boolean[] {true, false}) {
+            ModelBuilder m = new ModelBuilder().section("S", 350, 650).section("K", 600, 600).joint("F", left ? 0 : 16_000, 0, 0).joint("A", 0, 0, 3500).joint("B", 16_000, 0, 3500)
+                .column("c", "F", left ? "A" : "B").fixed("F").pinned(left ? "B" : "A");
+            m.members.replaceAll(c -> c.withSection("K"));
+            m.beam("m", "A", "B").spread("m", 0, 16_000, 5, 5);
+            LaidByHand l = new LaidByHand(m, basis(DuctileFrame.Kind.SPECIAL, 12_000));
+            double from = left ? -250 : -400;
+            double to = left ? 16_400 : 16_250;
+            LaidByHand.Told t = l.bars(new BeamCage.Group(TOP, 1, 3, T25, 62.5, from, to, left, !left, true)).bars(new BeamCage.Group(BOTTOM, 1, 3, T20, 60, from, to, left, !left, true))
+                .zone(0, left ? 300 : 0, left ? 16_000 : 15_700, T10, 2, 100).told();
+            double face = left ? 300 : 15_700;
+            Laps.Lap lap = Laps.of(l.line, l.cage().groups().get(0), l.context.basis()).get(0);
+            Laps.Lap low = Laps.of(l.line, l.cage().groups().get(1), l.context.basis()).get(0);
+            double clear = left ? Math.min(lap.from(), low.from()) - face : face - Math.max(lap.to(), low.to());
+            assertEquals(clear, t.of("lap-place").capacity(), 1e-6);
+            assertEquals(1300, t.of("lap-place").demand(), 1e-6);
+            t.tells("ductile-sagging", mn(420, TOP_THREE, BOTTOM_THREE) / 2, mn(420, BOTTOM_THREE, TOP_THREE), face, "18.6.3.2");
+            t.use("ductile-anywhere-bottom", t.of("ductile-anywhere-bottom").demand() / t.of("ductile-anywhere-bottom").capacity());
+            t.tells("ductile-minimum-bottom", 1.4 / 420 * 350 * 590, 3 * T20.area(), t.of("ductile-minimum-bottom").x(), "18.6.3.1").silent("ductile-column-depth");
+        }
+    }
 }

@@ -12,6 +12,7 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 import java.util.List;
 import java.util.Map;
 import kolonne.core.basis.Basis;
+import kolonne.core.check.CheckResult;
 import kolonne.core.explain.Step;
 import kolonne.core.finding.Cause;
 import kolonne.core.finding.Finding;
@@ -231,5 +232,119 @@ class EnChecksByHandTest {
         LaidByHand l = new LaidByHand(simple(40), b).through(TOP, 2, T16, 58).through(BOTTOM, 4, T20, 60).zone(0, 0, 6000, T10, 2, 150);
         double most = java.util.Arrays.stream(BeamCheck.shiftedUse(l.line, l.cage(), l.context.of(l.line), true)).max().orElseThrow();
         assertTrue(least == 0 ? most == 0 : most > least, most + "");
+    }
+
+    /** The width governs where all of the load lasts. */
+    @Test
+    void cracksOfALastingLoad() {
+        LaidByHand l = laid(with(simple(40), 1));
+        LaidByHand.Told t = l.told();
+        assertTrue(t.of("crack-width").utilisation() > t.of("steel-stress").utilisation());
+        CrackCheck check = new CrackCheck(l.line, l.cage(), l.context.of(l.line), new BarsAt(l.line, l.cage(), EN), new kolonne.core.check.Governing(), EN.designCode().crackWidth().orElseThrow());
+        assertEquals(t.of("crack-width").utilisation(), java.util.Arrays.stream(check.uses(true)).max().orElseThrow(), 1e-9);
+    }
+
+    /** A pair counts as one bar as large as both, 20 √2 (8.9.1(2)): two of them beside two single bars. */
+    @Test
+    void cracksWithPairs() {
+        LaidByHand.Told t = new LaidByHand(with(simple(40), 0.5), EN).through(TOP, 2, T16, 53).through(BOTTOM, 2, T20, 65)
+            .bars(new BeamCage.Group(BOTTOM, 1, 4, T20, 65, 500, 5500, false, false, false, true)).zone(0, 0, 6000, T10, 2, 150).told();
+        double as = 6 * T20.area();
+        double pair = 20 * Math.sqrt(2);
+        double diameter = (2 * 400 + 2 * pair * pair) / (40 + 2 * pair);
+        double[] c = cracked(300, 3 * N, 535, as, 53, 2 * T16.area());
+        double stress = 3 * N * 90e6 * (535 - c[0]) / c[1];
+        t.tells("crack-width", width(stress, 535, c[0], as, diameter, (300 - 90 - 20) / 3.0), 0.3, 3000, "7.3.4(1)");
+    }
+
+    /** A free end on the left stops the shift as one on the right does. */
+    @Test
+    void theShiftStopsAtEitherEnd() {
+        ModelBuilder m = new ModelBuilder().section("S", 300, 600).joint("E", -2400, 0, 0).joint("A", 0, 0, 0).joint("B", 6000, 0, 0).beam("m0", "E", "A").beam("m1", "A", "B").pinned("A")
+            .pinned("B").spread("m0", 0, 2400, 25, 25);
+        LaidByHand l = new LaidByHand(m, EN).through(TOP, 4, T20, 55).through(BOTTOM, 2, T16, 53).zone(0, 0, 2400, T10, 2, 150).zone(1, 2400, 8400, T10, 2, 150);
+        double[] uses = BeamCheck.shiftedUse(l.line, l.cage(), l.context.of(l.line), false);
+        double shift = 0.45 * 545 * 2.5;
+        for (int i = 0; i < uses.length; i++) {
+            if (l.line.stations().get(i).span() == 0) {
+                assertEquals(l.line.stations().get(i).x() >= shift, uses[i] > 0, "at " + l.line.stations().get(i).x());
+            }
+        }
+    }
+
+    /** Two combinations: the shifted moment names the one it comes from, on either face. */
+    @Test
+    void theCombinationOfTheShift() {
+        for (boolean up : new boolean[] {false, true}) {
+            ModelBuilder m = simple(40).combine("less", Map.of("P", up ? -0.5 : 0.5)).combine("more", Map.of("P", up ? -1.0 : 1.0)).combine("other", Map.of("P", up ? 0.3 : -0.3));
+            LaidByHand.Told t = new LaidByHand(m, EN).through(TOP, 4, T20, 55).through(BOTTOM, 4, T20, 55).zone(0, 0, 6000, T10, 2, 150).told();
+            assertEquals("more", t.of(up ? "tension-shift-top" : "tension-shift-bottom").combination());
+            assertEquals("other", t.of(up ? "tension-shift-bottom" : "tension-shift-top").combination());
+            assertEquals("more", t.of(up ? "flexure-top" : "flexure-bottom").combination());
+        }
+    }
+
+    private static ModelBuilder tee(ModelBuilder m) {
+        m.sections.clear();
+        m.sections.add(new kolonne.core.model.Section("S", new kolonne.core.section.Shape.Tee(300, 650, 1500, 120)));
+        return m;
+    }
+
+    /**
+     * 6.2.4 between the places of no and of greatest sagging moment, on either side of the peak: two spans of 8 m under 60 kN/m, sagging from the
+     * outer support to 6 m from it, most at 3 m. Half of the left part is 1.5 m, at stations 800 apart 0.8 m; of the right one 1.5 m as well.
+     */
+    @Test
+    void flangesOfAContinuousLine() {
+        ModelBuilder m = tee(new ModelBuilder().joint("A", 0, 0, 0).joint("B", 8000, 0, 0).joint("E", 16_000, 0, 0).beam("m1", "A", "B").beam("m2", "B", "E").pinned("A").pinned("B")
+            .pinned("E").spread("m1", 0, 8000, 60, 60).spread("m2", 0, 8000, 60, 60));
+        LaidByHand.Told t = new LaidByHand(m, EN).through(TOP, 6, T25, 57.5).through(BOTTOM, 4, T25, 57.5).zone(0, 0, 8000, T10, 2, 150).zone(1, 8000, 16_000, T10, 2, 150).told();
+        double worst = 0;
+        double place = 0;
+        for (int span = 0; span < 2; span++) {
+            int number = span;
+            List<BeamDesign.Point> all = t.design().profile().stream().filter(p -> p.span() == number).toList();
+            BeamDesign.Point peak = all.stream().max(java.util.Comparator.comparingDouble(BeamDesign.Point::mPos)).orElseThrow();
+            for (boolean left : new boolean[] {true, false}) {
+                BeamDesign.Point zero = all.stream().filter(p -> (left ? p.x() < peak.x() : p.x() > peak.x()) && p.mPos() < 1e-4 * 30 * 300 * 650 * 650)
+                    .min(java.util.Comparator.comparingDouble(p -> Math.abs(p.x() - peak.x()))).orElseThrow();
+                double half = Math.abs(zero.x() - peak.x()) / 2;
+                BeamDesign.Point middle = all.stream().filter(p -> Math.abs(p.x() - zero.x()) > 1 && Math.abs(p.x() - zero.x()) <= half && (left ? p.x() > zero.x() : p.x() < zero.x()))
+                    .max(java.util.Comparator.comparingDouble(p -> Math.abs(p.x() - zero.x()))).orElseThrow();
+                double change = Math.max(middle.mPos() - zero.mPos(), peak.mPos() - middle.mPos());
+                double v = change / (0.9 * 615) * 600 / 1500 / (120 * Math.abs(middle.x() - zero.x()));
+                place = v > worst + 1e-9 ? middle.x() : place;
+                worst = Math.max(worst, v);
+            }
+        }
+        double limit = 0.5 * 0.6 * (1 - 30 / 250.0) * 20;
+        CheckResult c = t.of("flange-shear");
+        assertEquals(worst, c.demand(), 1e-6 * worst);
+        assertEquals(worst / limit, c.utilisation(), 1e-6);
+        assertEquals(Math.abs(place - 8000), Math.abs(c.x() - 8000), 1e-6);
+        assertEquals("6.2.4", c.clause());
+        assertEquals(Cause.SHEAR_LIMIT, c.cause());
+    }
+
+    /** The slab of the heavier span needs the bars, and the note names it. */
+    @Test
+    void barsAcrossTheWeb() {
+        ModelBuilder m = tee(new ModelBuilder().joint("A", 0, 0, 0).joint("B", 8000, 0, 0).joint("E", 16_000, 0, 0).beam("m1", "A", "B").beam("m2", "B", "E").pinned("A").pinned("B")
+            .pinned("E").spread("m1", 0, 8000, 20, 20).spread("m2", 0, 8000, 90, 90));
+        Finding f = new LaidByHand(m, EN).through(TOP, 6, T25, 57.5).through(BOTTOM, 4, T25, 57.5).design().findings().stream().filter(q -> q.code().equals("flange.bars")).findFirst()
+            .orElseThrow();
+        assertTrue(f.where().endsWith("span 2"), f.where());
+    }
+
+    /** (7.16a, b) sees the flange: ρ over the whole width, and its breadth over three webs takes a fifth off. */
+    @Test
+    void spanToDepthOfAFlangedBeam() {
+        LaidByHand l = new LaidByHand(tee(simple(20)), EN).through(TOP, 2, T16, 53).through(BOTTOM, 4, T25, 57.5);
+        double ratio = 4 * T25.area() / (1500 * 592.5);
+        double limit = Math.sqrt(30) / 1000;
+        double k = 11 + 1.5 * Math.sqrt(30) * limit / ratio + 3.2 * Math.sqrt(30) * Math.pow(limit / ratio - 1, 1.5);
+        double d = 6000 / (0.8 * k);
+        double h = DeflectionCheck.leastDepth(l.line, l.line.spans().get(0), new BarsAt(l.line, l.cage(), EN), EN, kolonne.core.explain.Trace.OFF);
+        assertEquals(d / 0.9, h, 0.01 * h);
     }
 }

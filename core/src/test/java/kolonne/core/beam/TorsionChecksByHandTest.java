@@ -162,8 +162,8 @@ class TorsionChecksByHandTest {
             .pinned("B").pinned("E").spread("m1", 0, 6000, 30, 30).spread("m2", 0, 6000, 30, 30);
         m.memberLoads.add(new MemberLoad("P", "m2", MemberLoad.Kind.DISTRIBUTED_MOMENT, Direction.LOCAL_X, 0, 6000, 10_000, 10_000));
         m.memberLoads.add(new MemberLoad("P", "m1", MemberLoad.Kind.DISTRIBUTED_MOMENT, Direction.LOCAL_X, 0, 6000, 1000, 1000));
-        LaidByHand l = new LaidByHand(m, ACI).through(TOP, 4, T20, 60).through(BOTTOM, 4, T20, 60).zone(0, 0, 6000, T10, 2, 200).zone(1, 6000, 12_000, T10, 2, 150)
-            .side(new BeamCage.SideBars(1, T10, 1, 5600, 12_400, false, false)).side(new BeamCage.SideBars(0, T16, 3, -100, 6100, false, false));
+        LaidByHand l = new LaidByHand(m, ACI).through(TOP, 4, T20, 60).through(BOTTOM, 4, T20, 60).zone(0, 0, 6000, T16, 2, 200).zone(1, 6000, 12_000, T10, 2, 150)
+            .side(new BeamCage.SideBars(1, T10, 1, 5600, 12_400, false, false)).side(new BeamCage.SideBars(0, LaidByHand.T8, 3, -100, 6100, false, false));
         LaidByHand.Told t = l.told();
         t.tells("torsion-threshold", 3e6, THRESHOLD, t.of("torsion-threshold").x(), "22.7.4.1");
         assertTrue(t.of("torsion-threshold").x() <= 6000);
@@ -196,5 +196,66 @@ class TorsionChecksByHandTest {
         double area = sagging ? 2 * T16.area() : 4 * T20.area();
         double d = sagging ? 542 : 540;
         bent.tells(compressed, three - 20e6 / (0.9 * d * 420), area, 1800, "22.7.6.1, 9.6.4.3");
+    }
+
+    /** Torque near one end only: stirrups are close as far as torsion counts (bt + d beyond, 9.7.6.3.2), and no further. */
+    @Test
+    void torsionCountsNearItsPlaceOnly() {
+        ModelBuilder m = model(10, 0);
+        m.memberLoads.add(new MemberLoad("P", "m", MemberLoad.Kind.MOMENT, Direction.LOCAL_X, 300, 300, 30e6, 0));
+        for (double second : new double[] {1100, 1500}) {
+            LaidByHand.Told t = new LaidByHand(m, ACI).through(TOP, 2, T16, 58).through(BOTTOM, 4, T20, 60).zone(0, 0, second, T10, 2, 100).zone(0, second, 5000, T10, 2, 200)
+                .zone(0, 5000, 6000, T10, 2, 300).told();
+            boolean reaches = second < 1200;
+            t.tells("torsion-spacing", reaches ? 200 : 100, PH / 8, reaches ? (second + 5000) / 2 : second / 2, "9.7.6.3.3");
+        }
+        // and the same from the other end
+        ModelBuilder r = model(10, 0);
+        r.memberLoads.add(new MemberLoad("P", "m", MemberLoad.Kind.MOMENT, Direction.LOCAL_X, 5700, 5700, 30e6, 0));
+        LaidByHand.Told t = new LaidByHand(r, ACI).through(TOP, 2, T16, 58).through(BOTTOM, 4, T20, 60).zone(0, 0, 1000, T10, 2, 300).zone(0, 1000, 4900, T10, 2, 200)
+            .zone(0, 4900, 6000, T10, 2, 100).told();
+        t.tells("torsion-spacing", 200, PH / 8, 2950, "9.7.6.3.3");
+    }
+
+    /** A short zone in the middle of where torsion counts counts, though torsion ends on neither of its sides. */
+    @Test
+    void aMomentAllAlongKeepsItsFacesApart() {
+        ModelBuilder m = model(0, 10_000);
+        m.jointLoads.add(new kolonne.core.model.JointLoad("P", "A", 0, 0, 0, 0, 20e6, 0));
+        m.jointLoads.add(new kolonne.core.model.JointLoad("P", "B", 0, 0, 0, 0, -20e6, 0));
+        LaidByHand.Told t = new LaidByHand(m, ACI).through(TOP, 4, T20, 60).through(BOTTOM, 4, T20, 60).zone(0, 0, 6000, T10, 2, 150).told();
+        boolean sagging = t.design().profile().get(3).mPos() > 1;
+        t.silent(sagging ? "torsion-bottom" : "torsion-top").tells(sagging ? "torsion-top" : "torsion-bottom", level(12e6) * 1.5 - 20e6 / (0.9 * 540 * 420), 4 * T20.area(), 1800,
+            "22.7.6.1, 9.6.4.3");
+    }
+
+    /** Where torsion takes more than all the bars of a face, the use is that of the level alone. */
+    @Test
+    void torsionThatTakesEveryBar() {
+        LaidByHand.Told t = new LaidByHand(model(1, 26_667), ACI).through(TOP, 2, T16, 58).through(BOTTOM, 2, T16, 58).zone(0, 0, 6000, T10, 2, 150).told();
+        double has = 2 * T16.area();
+        // two levels; at the first station that bends, d from the end
+        double level = 26_667 * (3000 - 535) * UNIT * PH / 2;
+        double use = level / has;
+        assertTrue(use > 1);
+        t.tells("flexure-torsion-bottom", 535 * 5465 / 2.0, 535 * 5465 / 2.0 / use, t.of("flexure-torsion-bottom").x(), "22.7.6.1, 9.6.4.3");
+    }
+
+    /** Side bars of a cantilever are anchored at its support, not at its free end. */
+    @Test
+    void aFreeEndNeedsNoAnchorage() {
+        for (boolean left : new boolean[] {true, false}) {
+            ModelBuilder m = new ModelBuilder().section("S", 350, 600).section("K", 400, 400).joint("F", 0, 0, -3000).joint("A", 0, 0, 0).joint("E", left ? -3000 : 3000, 0, 0).column("c", "F", "A")
+                .fixed("F").fixed("A");
+            m.members.replaceAll(c -> c.withSection("K"));
+            m.beam("m", left ? "E" : "A", left ? "A" : "E").spread("m", 0, 3000, 20, 20);
+            m.memberLoads.add(new MemberLoad("P", "m", MemberLoad.Kind.DISTRIBUTED_MOMENT, Direction.LOCAL_X, 0, 3000, 10_000, 10_000));
+            LaidByHand l = new LaidByHand(m, ACI);
+            double face = left ? 2800 : 200;
+            LaidByHand.Told t = l.hooked(TOP, 4, T20, 60).through(BOTTOM, 2, T20, 60).zone(0, left ? 0 : 200, left ? 2800 : 3000, T10, 2, 150)
+                .side(new BeamCage.SideBars(0, T10, 1, left ? 40 : face - 150, left ? face + 150 : 2960, false, false)).told();
+            assertEquals(face, t.of("torsion-anchorage").x(), 1e-6);
+            assertEquals(150, t.of("torsion-anchorage").capacity(), 1e-6);
+        }
     }
 }

@@ -236,16 +236,7 @@ class ColumnChecksByHandTest {
 
     /** The use along the ray of the demand: how far P and M may grow together. */
     private static double use(double p, double m) {
-        double low = 20;
-        double high = 3000;
-        for (int k = 0; k < 80; k++) {
-            double c = (low + high) / 2;
-            double[] q = point(c);
-            boolean deeper = q[0] * m < q[1] * p;
-            low = deeper ? c : low;
-            high = deeper ? high : c;
-        }
-        return m / point(high)[1];
+        return m / point(axis(p, m))[1];
     }
 
     @ParameterizedTest(name = "P {0} kN, M {1} kNm")
@@ -382,5 +373,78 @@ class ColumnChecksByHandTest {
 
     private static double value(List<Step> steps, String symbol) {
         return steps.stream().filter(s -> s.symbol().equals(symbol)).findFirst().orElseThrow(() -> new AssertionError(symbol + " in " + steps.stream().map(Step::symbol).toList())).value();
+    }
+
+    /** Fewer ties than the least (9.6.3.4): 0.66 λs ρw^(1/3) √f'c with half of the bars in tension (table 22.5.5.1). */
+    @Test
+    void shearWithFewTies() {
+        Told t = told(post(RECTANGLE, 60e3, 0, 800e3, 0, 0, 0), ACI, cage(600, "1011", "101"));
+        double d = 337.5;
+        double axial = 800e3 / (6 * 200_000);
+        double size = Math.min(1, Math.sqrt(2 / (1 + 0.004 * d)));
+        double vc = (0.66 * size * Math.cbrt(STEEL / 2 / (500 * d)) * ROOT + axial) * 500 * d;
+        t.tells("shear-x", Cause.SHEAR, 60e3, 0.75 * (vc + 2 * T10.area() / 600 * 420 * d), "22.5.1.1");
+    }
+
+    /** Legs along each direction are those of the other faces: two along x, three along y. */
+    @Test
+    void legsOfEachDirection() {
+        Told t = told(post(RECTANGLE, 60e3, 90e3, 800e3, 0, 0, 0), ACI, cage(100, "1011", "101"));
+        double axial = 800e3 / (6 * 200_000);
+        t.tells("shear-x", Cause.SHEAR, 60e3, 0.75 * ((0.17 * ROOT + axial) * 500 * 337.5 + 2 * T10.area() / 100 * 420 * 337.5), "22.5.1.1");
+        t.tells("shear-y", Cause.SHEAR, 90e3, 0.75 * ((0.17 * ROOT + axial) * 400 * 437.5 + 3 * T10.area() / 100 * 420 * 437.5), "22.5.1.1");
+    }
+
+    /** A round tie counts by π/4 by Eurocode: VRd,s = Asw/s z fywd cot θ with z = 0.9 d, cot θ = 2.5 (6.8). */
+    @Test
+    void aRoundTieByEurocode() {
+        ColumnCage.LiftCage ring = new ColumnCage.LiftCage(8, 0, T25, T25, T10, 120, List.of(), List.of());
+        double vrds = Math.PI / 4 * 2 * T10.area() / 120 * 0.9 * 400 * 500 / 1.15 * 2.5;
+        assertEquals(vrds, told(post(new Shape.Circle(500), 60e3, 0, 1e3, 0, 0, 0), EN, ring).of("shear-x").capacity(), 1e-3 * vrds);
+    }
+
+    /** A strut of 5 m pinned at both ends is slender: its middle is explained with its second order; numbers past the last mean the last. */
+    @Test
+    void theCalculationOfASlenderLift() {
+        ModelBuilder b = new ModelBuilder().section("S", 400, 500).joint("A", 0, 0, 0).joint("B", 0, 0, 6000).column("c", "A", "B");
+        b.supports.add(new Support("A", true, true, true, false, false, true));
+        b.supports.add(new Support("B", true, true, false, false, false, false));
+        b.jointLoads.add(new JointLoad("P", "B", 0, 0, -1500e3, 60e6, 0, 0));
+        ColumnContext c = ColumnContext.of(Sidesway.of(b.solve(), ACI), ACI);
+        ColumnStack.Lift lift = lift(b);
+        List<LiftDemands.Demand> all = LiftDemands.of(lift, USUAL, c);
+        LiftDemands.Demand slender = all.stream().filter(LiftDemands.Demand::magnified).findFirst().orElseThrow();
+        List<Step> steps = ColumnCheck.explain(lift, USUAL, c, 0, slender.number());
+        assertTrue(steps.stream().anyMatch(s -> s.symbol().equals("Demand") && s.formula().contains("slender")));
+        assertTrue(steps.stream().anyMatch(s -> s.clause().startsWith("6.6.4")), "Pc and δ");
+        assertEquals(slender.mx(), value(steps, "Mux"), 1e-6);
+        assertEquals(steps, ColumnCheck.explain(lift, USUAL, c, 0, 99), "the slender one is the last");
+        assertEquals(1, value(steps, "δs"), 1e-9);
+        LiftDemands.Demand foot = all.get(0);
+        assertEquals(LiftDemands.Place.FOOT, foot.place());
+        assertTrue(ColumnCheck.explain(lift, USUAL, c, 0, 0).stream().noneMatch(s -> s.symbol().equals("Pc")), "no second order at the foot");
+        // c, εt and θ of the strength, as the hand finds the axis
+        List<Step> short1 = ColumnCheck.explain(lift(post(RECTANGLE, 0, 0, 800e3, 250e6, 0, 0)), USUAL, ColumnContext.of(Sidesway.of(post(RECTANGLE, 0, 0, 800e3, 250e6, 0, 0).solve(), ACI), ACI), 0, 0);
+        double axis = axis(800e3, 250e6);
+        assertEquals(axis, value(short1, "c"), 2e-3 * axis);
+        assertEquals(0.003 * (440 - axis) / axis, value(short1, "εt"), 2e-5);
+        assertTrue(short1.stream().anyMatch(s -> s.symbol().equals("θ")));
+        for (String dir : List.of("x", "y")) {
+            assertTrue(short1.stream().anyMatch(s -> s.symbol().equals("Shear along " + dir) && s.formula().equals("1.0P")));
+        }
+        assertTrue(short1.stream().anyMatch(s -> s.symbol().equals("Axial force with bending") && s.formula().startsWith("Strain")));
+    }
+
+    private static double axis(double p, double m) {
+        double low = 20;
+        double high = 3000;
+        for (int k = 0; k < 80; k++) {
+            double c = (low + high) / 2;
+            double[] q = point(c);
+            boolean deeper = q[0] * m < q[1] * p;
+            low = deeper ? c : low;
+            high = deeper ? high : c;
+        }
+        return high;
     }
 }

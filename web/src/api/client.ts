@@ -93,6 +93,8 @@ async function request<T>(path: string, init: RequestInit = {}): Promise<T> {
   return r.status === 204 ? (undefined as T) : ((await r.json()) as T)
 }
 
+/** A file as it is; what a browser takes it for would be refused as a form of another page. */
+const upload = (file: File): RequestInit => ({ method: 'POST', body: file, headers: { 'Content-Type': 'application/octet-stream' } })
 const post = (body: unknown): RequestInit => ({ method: 'POST', body: JSON.stringify(body), headers: { 'Content-Type': 'application/json' } })
 const query = (q: Record<string, string | number>) => new URLSearchParams(Object.entries(q).map(([k, v]) => [k, String(v)])).toString()
 const p = (id: string) => `/api/projects/${encodeURIComponent(id)}`
@@ -103,7 +105,7 @@ const json = (method: string, body: unknown, version: number): RequestInit => ({
 export const api = {
   projects: (signal?: AbortSignal) => request<{ projects: Project[] }>('/api/projects', { signal }),
   upload: (file: File) =>
-    request<Job>(`/api/projects?fileName=${encodeURIComponent(file.name)}`, { method: 'POST', body: file }),
+    request<Job>(`/api/projects?fileName=${encodeURIComponent(file.name)}`, upload(file)),
   job: (id: string) => request<Job>(`/api/jobs/${id}`),
   cancelJob: (id: string) => request<Job>(`/api/jobs/${id}`, { method: 'DELETE' }),
   project: (id: string, signal?: AbortSignal) => request<Project>(p(id), { signal }),
@@ -158,7 +160,7 @@ export const api = {
     request<SketchPreview>(`/api/sketches/${kind}/preview`, { ...post(sketch), signal }),
   sketchCreate: (kind: 'beam' | 'column', sketch: BeamSketch | ColumnSketch) => request<Project>(`/api/sketches/${kind}`, post(sketch)),
   forceFile: (id: string, file: File) =>
-    request<ForceFile>(`${p(id)}/force-files?${query({ fileName: file.name })}`, { method: 'POST', body: file }),
+    request<ForceFile>(`${p(id)}/force-files?${query({ fileName: file.name })}`, upload(file)),
   forcePreview: (id: string, file: string, sheet: string, mapping: Mapped[], signal?: AbortSignal) =>
     request<ForcePreview>(`${p(id)}/force-files/${file}/preview`, { ...post({ sheet, mapping, name: '' }), signal }),
   forceImport: (id: string, file: string, version: number, sheet: string, mapping: Mapped[], name: string) =>

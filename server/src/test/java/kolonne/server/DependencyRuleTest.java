@@ -14,10 +14,11 @@ class DependencyRuleTest {
     @ArchTest
     static final ArchRule LAYERS = layeredArchitecture().consideringOnlyDependenciesInLayers().layer("core").definedBy("kolonne.core..")
         .layer("exchange").definedBy("kolonne.exchange..").layer("store").definedBy("kolonne.server.store..").layer("jobs")
-        .definedBy("kolonne.server.jobs..").layer("project").definedBy("kolonne.server.project..").layer("api")
+        .definedBy("kolonne.server.jobs..").layer("project").definedBy("kolonne.server.project..").layer("guard").definedBy("kolonne.server.guard..").layer("api")
         .definedBy("kolonne.server.api..").layer("command").definedBy("kolonne.server.command..", "kolonne.server")
         .whereLayer("exchange").mayOnlyBeAccessedByLayers("project", "api", "command")
         .whereLayer("store").mayOnlyBeAccessedByLayers("project", "api", "command")
+        .whereLayer("guard").mayOnlyBeAccessedByLayers("api", "command")
         .whereLayer("jobs").mayOnlyBeAccessedByLayers("project", "api", "command")
         .whereLayer("project").mayOnlyBeAccessedByLayers("api", "command").whereLayer("api").mayOnlyBeAccessedByLayers("command");
 

@@ -66,40 +66,35 @@ final class FlangeShearCheck {
         double z = LEVER * (f.h() - basis.beamCover());
         Stress worst = new Stress(0, 0);
         for (boolean left : new boolean[] {true, false}) {
-            double zero = zero(all, peak, left, s);
-            double half = reach(all, zero, Math.abs(all.get(peak).x() - zero) / 2);
-            double middle = left ? zero + half : zero - half;
-            double first = Math.abs(moment(all, middle) - moment(all, zero));
-            double second = Math.abs(all.get(peak).mPos() - moment(all, middle));
-            double v = half > 1 ? Math.max(first, second) / z * side / (f.hf() * half) : 0;
-            worst = v > worst.v() ? new Stress(v, middle) : worst;
+            int zero = zero(all, peak, left, s);
+            int middle = middle(all, zero, peak);
+            double length = Math.abs(all.get(middle).x() - all.get(zero).x());
+            double change = Math.max(Math.abs(all.get(middle).mPos() - all.get(zero).mPos()), Math.abs(all.get(peak).mPos() - all.get(middle).mPos()));
+            double v = length > 1 ? change / z * side / (f.hf() * length) : 0;
+            worst = v > worst.v() ? new Stress(v, all.get(middle).x()) : worst;
         }
         return worst;
     }
 
-    /** Distance to the last station within half the length: moments between stations would be low, and a shorter length is the safer one. */
-    private static double reach(List<BeamDesign.Point> all, double zero, double half) {
-        return all.stream().mapToDouble(p -> Math.abs(p.x() - zero)).filter(d -> d > 1 && d <= half + 1e-6).max().orElse(half);
+    /** Where the sagging moment begins on one side of its peak; the end of the span where it does so nowhere. */
+    private static int zero(List<BeamDesign.Point> all, int peak, boolean left, BeamLine.Span s) {
+        int last = left ? 0 : all.size() - 1;
+        int i = peak;
+        while (i != last && all.get(i).mPos() > BeamCheck.negligible(s)) {
+            i += left ? -1 : 1;
+        }
+        return i;
     }
 
-    /** Where the sagging moment begins on one side of its peak [mm]. */
-    private static double zero(List<BeamDesign.Point> all, int peak, boolean left, BeamLine.Span s) {
-        for (int i = peak; i >= 0 && i < all.size(); i += left ? -1 : 1) {
-            if (all.get(i).mPos() <= BeamCheck.negligible(s)) {
-                return all.get(i).x();
-            }
+    /** The last station within half the way from no moment to the peak: a shorter length is the safer one. The peak where none lies there. */
+    private static int middle(List<BeamDesign.Point> all, int zero, int peak) {
+        double half = Math.abs(all.get(peak).x() - all.get(zero).x()) / 2;
+        int out = peak;
+        for (int i = 0; i < all.size(); i++) {
+            double from = Math.abs(all.get(i).x() - all.get(zero).x());
+            boolean between = i > Math.min(zero, peak) && i < Math.max(zero, peak) && from > 1 && from <= half + 1e-6;
+            out = between && (out == peak || from > Math.abs(all.get(out).x() - all.get(zero).x())) ? i : out;
         }
-        return all.get(left ? 0 : all.size() - 1).x();
-    }
-
-    private static double moment(List<BeamDesign.Point> all, double x) {
-        for (int i = 0; i + 1 < all.size(); i++) {
-            BeamDesign.Point a = all.get(i);
-            BeamDesign.Point b = all.get(i + 1);
-            if (x >= a.x() && x <= b.x() && b.x() > a.x()) {
-                return a.mPos() + (x - a.x()) / (b.x() - a.x()) * (b.mPos() - a.mPos());
-            }
-        }
-        return all.get(all.size() - 1).mPos();
+        return out;
     }
 }

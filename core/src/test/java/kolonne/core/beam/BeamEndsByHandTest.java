@@ -397,4 +397,24 @@ class BeamEndsByHandTest {
         LaidByHand none = new LaidByHand(simple(300, 6), ACI).through(TOP, 2, T16, 58).through(BOTTOM, 4, T20, 60).zone(0, 0, 6000, T10, 2, 100);
         assertTrue(none.explained(3000).stream().noneMatch(s -> s.clause().startsWith("24.2.3")));
     }
+
+    /** One end of short bars only, where the shear is negative: it counts by size. */
+    @Test
+    void shearIsCountedBySize() {
+        LaidByHand.Told t = new LaidByHand(simple(600, 40), ACI).through(TOP, 2, T16, 58).through(BOTTOM, 2, T20, 60).bars(bottom(2, -100, 4500)).zone(0, 0, 6000, T10, 2, 150).told();
+        assertEquals(4500, t.of("cut-off-tension").x(), 1e-9);
+        assertEquals(40 * 1800, t.of("cut-off-tension").demand(), 1, "at the station beyond, 4.8 m");
+    }
+
+    /** The calculation of a span works out the hooks of its own end of the line. */
+    @Test
+    void hooksOfTheirOwnSpan() {
+        LaidByHand right = new LaidByHand(twoSpans(400), ACI).bars(new BeamCage.Group(TOP, 1, 4, T16, 58, -160, 12_160, false, true, true)).through(BOTTOM, 3, T20, 60);
+        LaidByHand left = new LaidByHand(twoSpans(400), ACI).bars(new BeamCage.Group(TOP, 1, 4, T16, 58, -160, 12_160, true, false, true)).through(BOTTOM, 3, T20, 60);
+        assertEquals(List.of(false, true, true, false), List.of(hooks(right, 3000), hooks(right, 9000), hooks(left, 3000), hooks(left, 9000)));
+    }
+
+    private static boolean hooks(LaidByHand l, double x) {
+        return l.explained(x).stream().anyMatch(s -> s.symbol().equals("ldh"));
+    }
 }

@@ -416,22 +416,21 @@ class ColumnChecksByHandTest {
         LiftDemands.Demand slender = all.stream().filter(LiftDemands.Demand::magnified).findFirst().orElseThrow();
         List<Step> steps = ColumnCheck.explain(lift, USUAL, c, 0, slender.number());
         assertTrue(steps.stream().anyMatch(s -> s.symbol().equals("Demand") && s.formula().contains("slender")));
-        assertTrue(steps.stream().anyMatch(s -> s.clause().startsWith("6.6.4")), "Pc and δ");
+        assertTrue(steps.stream().anyMatch(s -> s.symbol().startsWith("Pc")), steps.stream().map(Step::symbol).toList().toString());
         assertEquals(slender.mx(), value(steps, "Mux"), 1e-6);
         assertEquals(steps, ColumnCheck.explain(lift, USUAL, c, 0, 99), "the slender one is the last");
         assertEquals(1, value(steps, "δs"), 1e-9);
         LiftDemands.Demand foot = all.get(0);
         assertEquals(LiftDemands.Place.FOOT, foot.place());
-        assertTrue(ColumnCheck.explain(lift, USUAL, c, 0, 0).stream().noneMatch(s -> s.symbol().equals("Pc")), "no second order at the foot");
+        assertTrue(ColumnCheck.explain(lift, USUAL, c, 0, 0).stream().noneMatch(s -> s.symbol().startsWith("Pc")), "no second order at the foot");
         // c, εt and θ of the strength, as the hand finds the axis
         List<Step> short1 = ColumnCheck.explain(lift(post(RECTANGLE, 0, 0, 800e3, 250e6, 0, 0)), USUAL, ColumnContext.of(Sidesway.of(post(RECTANGLE, 0, 0, 800e3, 250e6, 0, 0).solve(), ACI), ACI), 0, 0);
         double axis = axis(800e3, 250e6);
         assertEquals(axis, value(short1, "c"), 2e-3 * axis);
         assertEquals(0.003 * (440 - axis) / axis, value(short1, "εt"), 2e-5);
         assertTrue(short1.stream().anyMatch(s -> s.symbol().equals("θ")));
-        for (String dir : List.of("x", "y")) {
-            assertTrue(short1.stream().anyMatch(s -> s.symbol().equals("Shear along " + dir) && s.formula().equals("1.0P")));
-        }
+        assertEquals(List.of("Shear along x", "Shear along y"), short1.stream().filter(s -> s.formula().equals("1.0P")).map(Step::symbol).toList());
+        assertEquals("neutral axis where Mn / Pn = Mu / Pu", short1.stream().filter(s -> s.symbol().equals("c")).findFirst().orElseThrow().formula());
         assertTrue(short1.stream().anyMatch(s -> s.symbol().equals("Axial force with bending") && s.formula().startsWith("Strain")));
     }
 

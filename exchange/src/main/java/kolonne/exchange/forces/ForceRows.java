@@ -100,7 +100,7 @@ public final class ForceRows {
 
     private void note(String code, int row, String what, String mend) {
         if (findings.size() < MOST_FINDINGS) {
-            findings.add(Finding.note(code, row < 0 ? "table" : "row " + (table.headerRow() + 1 + row), what, mend));
+            findings.add(Finding.note(code, row < 0 ? "table" : "row " + table.rowNumbers().get(row), what, mend));
         } else {
             unread++;
         }
@@ -108,9 +108,6 @@ public final class ForceRows {
 
     private StationForces row(int i) {
         List<String> cells = table.rows().get(i);
-        if (cells.stream().allMatch(String::isBlank)) {
-            return null;
-        }
         String member = cells.get(at.get(Quantity.MEMBER));
         String loadCase = cells.get(at.get(Quantity.CASE));
         Member m = index.member(member);

@@ -8,6 +8,7 @@ import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import java.util.zip.ZipInputStream;
 import kolonne.core.finding.Finding;
 import org.apache.poi.ss.usermodel.Cell;
 import org.apache.poi.ss.usermodel.CellType;
@@ -22,13 +23,25 @@ import org.apache.poi.ss.usermodel.WorkbookFactory;
  * @param sheets    names of the sheets of a workbook; empty for CSV
  * @param sheet     the sheet read, or empty
  * @param headerRow number of the header line in the file, from 1
+ * @param rowNumbers number of each row in the file; empty lines are left out
  * @param headers   names of the columns; a column without one is named after its letter
  * @param rows      cells of each row below the header, as many as there are headers
  */
-public record ForceTable(List<String> sheets, String sheet, int headerRow, List<String> headers, List<List<String>> rows) {
-    /** Most bytes, and most rows, that are read. */
+public record ForceTable(List<String> sheets, String sheet, int headerRow, List<Integer> rowNumbers, List<String> headers, List<List<String>> rows) {
+    /** Most bytes that are read, of a workbook also after it is unpacked eightfold; most rows, columns and cells; the longest cell. */
     public static final int LARGEST = 64 << 20;
-    private static final int MOST_ROWS = 2_000_000;
+    private static final int MOST_ROWS = 1_000_000;
+    private static final int MOST_COLUMNS = 200;
+    private static final int MOST_CELLS = 20_000_000;
+    private static final int LONGEST_CELL = 1000;
+    private static final long MOST_UNPACKED = 8L * LARGEST;
+
+    /** More than a table may hold: what, and where. */
+    private static final class TooMuch extends RuntimeException {
+        TooMuch(String what) {
+            super(what);
+        }
+    }
 
     /** A table, or why there is none. */
     public record Read(ForceTable table, List<Finding> findings) {}
@@ -43,7 +56,59 @@ public record ForceTable(List<String> sheets, String sheet, int headerRow, List<
                 + " MB are read.", "Split it by load case.");
         }
         boolean workbook = bytes[0] == 'P' && bytes.length > 1 && bytes[1] == 'K';
-        return workbook ? workbook(bytes, sheet) : text(bytes);
+        try {
+            return workbook ? workbook(bytes, sheet) : text(bytes);
+        } catch (TooMuch e) {
+            return failed("table.too-large", e.getMessage(), "Keep the columns member, case, place and forces, and split the table by load case.");
+        }
+    }
+
+    /** Rows without anything in them are left out; a table past its bounds is refused before it fills the memory. */
+    private static final class Lines {
+        private final List<List<String>> kept = new ArrayList<>();
+        private final List<Integer> numbers = new ArrayList<>();
+        private int cells;
+
+        void add(int number, List<String> line) {
+            if (line.stream().allMatch(String::isEmpty)) {
+                return;
+            }
+            cells += line.size();
+            if (kept.size() == MOST_ROWS || cells > MOST_CELLS) {
+                throw new TooMuch("The table goes on after line " + number + ": at most " + MOST_ROWS + " rows and " + MOST_CELLS + " cells are read.");
+            }
+            kept.add(line);
+            numbers.add(number);
+        }
+    }
+
+    private static void width(int columns, int line) {
+        if (columns > MOST_COLUMNS) {
+            throw new TooMuch("Line " + line + " has more than " + MOST_COLUMNS + " columns.");
+        }
+    }
+
+    private static String bounded(String cell, int line) {
+        if (cell.length() > LONGEST_CELL) {
+            throw new TooMuch("A cell of line " + line + " has more than " + LONGEST_CELL + " characters.");
+        }
+        return cell;
+    }
+
+    /** Bytes that a workbook unpacks to, counted no further than the bound. */
+    private static void unpacked(byte[] bytes) throws IOException {
+        try (ZipInputStream in = new ZipInputStream(new ByteArrayInputStream(bytes))) {
+            byte[] piece = new byte[1 << 16];
+            long sum = 0;
+            while (in.getNextEntry() != null) {
+                for (int n = in.read(piece); n >= 0; n = in.read(piece)) {
+                    sum += n;
+                    if (sum > MOST_UNPACKED) {
+                        throw new TooMuch("The workbook unpacks to more than " + (MOST_UNPACKED >> 20) + " MB.");
+                    }
+                }
+            }
+        }
     }
 
     private static Read failed(String code, String what, String mend) {
@@ -51,6 +116,11 @@ public record ForceTable(List<String> sheets, String sheet, int headerRow, List<
     }
 
     private static Read workbook(byte[] bytes, String wanted) {
+        try {
+            unpacked(bytes);
+        } catch (IOException | IllegalArgumentException e) {
+            return damaged(e);
+        }
         try (Workbook w = WorkbookFactory.create(new ByteArrayInputStream(bytes))) {
             List<String> sheets = new ArrayList<>();
             w.sheetIterator().forEachRemaining(s -> sheets.add(s.getSheetName()));
@@ -58,20 +128,27 @@ public record ForceTable(List<String> sheets, String sheet, int headerRow, List<
             if (s == null) {
                 return failed("sheet.missing", "There is no sheet " + wanted + ".", "Choose one of " + String.join(", ", sheets) + ".");
             }
-            List<List<String>> lines = new ArrayList<>();
-            for (int r = 0; r <= s.getLastRowNum() && r < MOST_ROWS; r++) {
-                Row row = s.getRow(r);
+            Lines lines = new Lines();
+            for (Row row : s) {
+                int number = row.getRowNum() + 1;
                 List<String> cells = new ArrayList<>();
-                for (int c = 0; row != null && c < row.getLastCellNum(); c++) {
-                    cells.add(cell(row.getCell(c)));
+                width(row.getLastCellNum(), number);
+                for (int c = 0; c < row.getLastCellNum(); c++) {
+                    cells.add(bounded(cell(row.getCell(c)), number));
                 }
-                lines.add(cells);
+                lines.add(number, cells);
             }
             return table(sheets, s.getSheetName(), lines);
+        } catch (TooMuch e) {
+            throw e;
         } catch (IOException | RuntimeException e) {
-            return failed("file.damaged", "The workbook cannot be read: " + String.valueOf(e.getMessage()).lines().findFirst().orElse(""),
-                "Save it again as .xlsx, or as CSV.");
+            return damaged(e);
         }
+    }
+
+    private static Read damaged(Exception e) {
+        return failed("file.damaged", "The workbook cannot be read: " + String.valueOf(e.getMessage()).lines().findFirst().orElse(""),
+            "Save it again as .xlsx, or as CSV.");
     }
 
     private static String cell(Cell c) {
@@ -107,10 +184,12 @@ public record ForceTable(List<String> sheets, String sheet, int headerRow, List<
             return failed("file.not-text", "The file is neither text nor a workbook.", "Choose a CSV or XLSX file.");
         }
         char separator = separator(all);
-        List<List<String>> lines = new ArrayList<>();
+        Lines lines = new Lines();
+        int number = 0;
         for (String line : (Iterable<String>) all.lines()::iterator) {
-            if (lines.size() < MOST_ROWS) {
-                lines.add(split(line, separator));
+            number++;
+            if (!line.isBlank()) {
+                lines.add(number, split(line, separator, number));
             }
         }
         return table(List.of(), "", lines);
@@ -131,7 +210,7 @@ public record ForceTable(List<String> sheets, String sheet, int headerRow, List<
         return best;
     }
 
-    private static List<String> split(String line, char separator) {
+    private static List<String> split(String line, char separator, int number) {
         List<String> out = new ArrayList<>();
         StringBuilder cell = new StringBuilder();
         boolean quoted = false;
@@ -146,18 +225,20 @@ public record ForceTable(List<String> sheets, String sheet, int headerRow, List<
                     quoted = !quoted;
                 }
             } else if (c == separator && !quoted) {
-                out.add(cell.toString().strip());
+                out.add(bounded(cell.toString().strip(), number));
+                width(out.size() + 1, number);
                 cell.setLength(0);
             } else {
                 cell.append(c);
             }
         }
-        out.add(cell.toString().strip());
+        out.add(bounded(cell.toString().strip(), number));
         return out;
     }
 
     /** The header is the first line with at least three texts that are not numbers, and with the most cells from there on. */
-    private static Read table(List<String> sheets, String sheet, List<List<String>> lines) {
+    private static Read table(List<String> sheets, String sheet, Lines read) {
+        List<List<String>> lines = read.kept;
         int header = -1;
         for (int i = 0; i < lines.size() && i < 50 && header < 0; i++) {
             long words = lines.get(i).stream().filter(c -> !c.isBlank() && number(c) == null).count();
@@ -173,6 +254,9 @@ public record ForceTable(List<String> sheets, String sheet, int headerRow, List<
             String unique = name.isBlank() ? "column " + (char) ('A' + c % 26) : name;
             headers.add(headers.contains(unique) ? unique + " (" + (c + 1) + ")" : unique);
         }
+        if ((long) headers.size() * (lines.size() - header) > MOST_CELLS) {
+            throw new TooMuch("The table has " + (lines.size() - header) + " rows of " + headers.size() + " columns: at most " + MOST_CELLS + " cells are read.");
+        }
         List<List<String>> rows = new ArrayList<>();
         for (int i = header + 1; i < lines.size(); i++) {
             String[] row = new String[headers.size()];
@@ -182,7 +266,7 @@ public record ForceTable(List<String> sheets, String sheet, int headerRow, List<
             }
             rows.add(List.of(row));
         }
-        return new Read(new ForceTable(sheets, sheet, header + 1, List.copyOf(headers), rows), List.of());
+        return new Read(new ForceTable(sheets, sheet, read.numbers.get(header), read.numbers.subList(header + 1, lines.size()), List.copyOf(headers), rows), List.of());
     }
 
     /** A number written with a point or a comma, or null. */

@@ -6,27 +6,32 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 
-/** A row of a CSV table. Lists are separated by semicolons; a map is written {@code G=1.2; L=1.6}. */
-record CsvRow(String place, Map<String, String> cells) implements Row {
+/** A row of a CSV table; the header says which cell is which. Lists are separated by semicolons; a map is written {@code G=1.2; L=1.6}. */
+record CsvRow(String place, Map<String, Integer> header, String[] cells) implements Row {
     @Override
     public Collection<String> names() {
-        return cells.keySet();
+        return header.keySet();
+    }
+
+    private String cell(String name) {
+        Integer i = header.get(name);
+        return i == null || i >= cells.length ? null : cells[i];
     }
 
     @Override
     public boolean has(String name) {
-        String v = cells.get(name);
+        String v = cell(name);
         return v != null && !v.isBlank();
     }
 
     @Override
     public String text(String name) {
-        return has(name) ? cells.get(name).strip() : null;
+        return has(name) ? cell(name).strip() : null;
     }
 
     @Override
     public Double number(String name) {
-        return has(name) ? parse(cells.get(name)) : null;
+        return has(name) ? parse(cell(name)) : null;
     }
 
     private static Double parse(String s) {
@@ -40,7 +45,7 @@ record CsvRow(String place, Map<String, String> cells) implements Row {
 
     @Override
     public List<String> list(String name) {
-        return has(name) ? Arrays.stream(cells.get(name).split(";")).map(String::strip).filter(s -> !s.isEmpty()).toList()
+        return has(name) ? Arrays.stream(cell(name).split(";")).map(String::strip).filter(s -> !s.isEmpty()).toList()
             : List.of();
     }
 
@@ -60,6 +65,6 @@ record CsvRow(String place, Map<String, String> cells) implements Row {
 
     @Override
     public String raw(String name) {
-        return "\"" + cells.get(name) + "\"";
+        return "\"" + cell(name) + "\"";
     }
 }

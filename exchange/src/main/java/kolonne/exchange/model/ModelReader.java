@@ -3,18 +3,13 @@ package kolonne.exchange.model;
 import com.fasterxml.jackson.core.JsonProcessingException;
 import com.fasterxml.jackson.core.io.JsonEOFException;
 import com.fasterxml.jackson.databind.JsonNode;
-import com.fasterxml.jackson.databind.MappingIterator;
 import com.fasterxml.jackson.databind.json.JsonMapper;
-import com.fasterxml.jackson.dataformat.csv.CsvMapper;
-import com.fasterxml.jackson.dataformat.csv.CsvParser;
-import com.fasterxml.jackson.dataformat.csv.CsvSchema;
 import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
-import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -34,7 +29,6 @@ public final class ModelReader {
     private static final int MOST_ENTRIES = 100;
     private static final int MOST_FINDINGS = 500;
     private static final JsonMapper JSON = StrictJson.READER;
-    private static final CsvMapper CSV = CsvMapper.builder().enable(CsvParser.Feature.SKIP_EMPTY_LINES).build();
 
     private final List<Finding> findings = new ArrayList<>();
 
@@ -215,15 +209,16 @@ public final class ModelReader {
         String name = "Untitled building";
         String units = null;
         Map<String, List<Row>> tables = new LinkedHashMap<>();
+        CsvTable csv = new CsvTable(findings::add);
         for (Map.Entry<String, byte[]> f : files.entrySet()) {
             String table = f.getKey().replaceFirst("\\.csv$", "");
             if (table.equals("model")) {
-                for (Row row : csv("model", f.getValue())) {
+                for (Row row : csv.rows("model", f.getValue())) {
                     name = row.has("name") ? row.text("name") : name;
                     units = row.has("units") ? row.text("units") : units;
                 }
             } else if (Tables.FIELDS.containsKey(table)) {
-                tables.put(table, csv(table, f.getValue()));
+                tables.put(table, csv.rows(table, f.getValue()));
             } else {
                 findings.add(Finding.note("table.unknown", f.getKey(), "There is no table of that name; it is left out.",
                     "Name it after one of " + String.join(", ", Tables.FIELDS.keySet()) + "."));
@@ -234,32 +229,6 @@ public final class ModelReader {
                 "Add model.csv with the columns name, units and the units SI or US."));
         }
         return assemble(name, units, tables);
-    }
-
-    private List<Row> csv(String table, byte[] bytes) {
-        List<Row> out = new ArrayList<>();
-        try (MappingIterator<Map<String, String>> it = CSV.readerForMapOf(String.class)
-            .with(CsvSchema.emptySchema().withHeader()).readValues(withoutMark(bytes))) {
-            while (it.hasNextValue()) {
-                Map<String, String> cells = new HashMap<>();
-                Map<String, String> read = it.nextValue();
-                read.forEach((k, v) -> cells.put(k.strip(), v));
-                out.add(new CsvRow(table + ".csv line " + (out.size() + 2), cells));
-            }
-        } catch (IOException | RuntimeException e) {
-            findings.add(Finding.fails("table.damaged", table + ".csv line " + (out.size() + 2),
-                "The table cannot be read: " + firstLine(e), "Save it as comma-separated UTF-8 text with one header line."));
-        }
-        return out;
-    }
-
-    private static byte[] withoutMark(byte[] b) {
-        boolean mark = b.length >= 3 && (b[0] & 255) == 0xEF && (b[1] & 255) == 0xBB && (b[2] & 255) == 0xBF;
-        return mark ? java.util.Arrays.copyOfRange(b, 3, b.length) : b;
-    }
-
-    private static String firstLine(Exception e) {
-        return String.valueOf(e.getMessage()).lines().findFirst().orElse("");
     }
 
     /** As many as a person reads; those that fail come first where there are more. */

@@ -28,6 +28,10 @@ import kolonne.exchange.model.ModelUnits;
  */
 public final class SketchFile {
     private static final double WEIGHT = 25e-6;
+    /** Longest span or column [mm], largest size of a section [mm], most entries of a list. */
+    private static final double LONGEST = 200_000;
+    private static final double THICKEST = 10_000;
+    private static final int MOST = 200;
 
     private final List<Finding> findings = new ArrayList<>();
     private ModelUnits u;
@@ -139,9 +143,9 @@ public final class SketchFile {
         return findings.isEmpty();
     }
 
-    /** Whether a list has a hole where something should be. */
+    /** Whether a list has a hole where something should be, or no end. */
     private boolean absent(List<?> list, String where) {
-        return bad(list != null && list.stream().anyMatch(java.util.Objects::isNull), where, "An entry is null.", "Fill it or leave it out.");
+        return bad(list != null && list.size() > MOST, where, "There are more than " + MOST + " of them.", "Bring a model file in for more.") || bad(list != null && list.stream().anyMatch(java.util.Objects::isNull), where, "An entry is null.", "Fill it or leave it out.");
     }
 
     private static CaseKind kind(String s) {
@@ -167,8 +171,7 @@ public final class SketchFile {
             return false;
         }
         for (int i = 0; i < n; i++) {
-            bad(!(b.spans().get(i).length() > 0), "span " + (i + 1), "The span is " + number(b.spans().get(i).length()) + " long.",
-                "Give it a length.");
+            lengthSound(b.spans().get(i).length(), "span " + (i + 1), "The span is");
             shapeSound(b.spans().get(i).section(), "span " + (i + 1));
         }
         for (int i = 0; i <= n; i++) {
@@ -178,6 +181,11 @@ public final class SketchFile {
             loadSound(b, l, n);
         }
         return findings.isEmpty();
+    }
+
+    private void lengthSound(double length, String where, String what) {
+        bad(!(length > 0 && length * u.length() <= LONGEST), where, what + " " + number(length) + " long.", "Give a length above zero, up to "
+            + number(LONGEST / u.length()) + ".");
     }
 
     private void standSound(SketchStand s, int i, int n) {
@@ -190,6 +198,7 @@ public final class SketchFile {
         if (stand(s.kind()) == ContinuousBeam.Kind.COLUMNS) {
             bad(!(s.below() >= 0 && s.above() >= 0 && s.below() + s.above() > 0), where, "There is no column above or below.",
                 "Give the height of one.");
+            lengthSound(Math.max(s.below(), s.above()), where, "The column is");
             shapeSound(s.column(), where + ", column");
         }
     }
@@ -221,6 +230,8 @@ public final class SketchFile {
             case "tee", "ell", "inverted-tee" -> s.bw() > 0 && s.h() > 0 && s.bf() >= s.bw() && s.hf() > 0 && s.hf() < s.h();
             default -> false;
         };
+        double most = Math.max(Math.max(s.b(), s.h()), Math.max(Math.max(s.bw(), s.bf()), s.d()));
+        bad(!(most * u.size() <= THICKEST), where, "A size of the section is " + number(most) + ".", "Give sizes up to " + number(THICKEST / u.size()) + ".");
         bad(!ok, where, "The sizes of the section do not make a " + s.shape() + ".",
             "Give sizes above zero; a flange is wider than the web and less deep than the section.");
     }
@@ -287,7 +298,7 @@ public final class SketchFile {
         if (absent(c.loads(), "loads")) {
             return false;
         }
-        bad(!(c.height() > 0), "height", "The height is " + number(c.height()) + ".", "Give the height of the column.");
+        lengthSound(c.height(), "height", "The column is");
         shapeSound(c.section(), "section");
         bad(end(c.foot()) == null || end(c.foot()) == SingleColumn.End.FREE, "foot", "The foot is " + c.foot() + ".",
             "Use pinned or fixed.");

@@ -156,4 +156,37 @@ class ForceTableTest {
             assertTrue(r.table() == null && !r.findings().isEmpty() && !r.findings().get(0).mend().isBlank());
         }
     }
+
+    private static String refused(String s) {
+        ForceTable.Read r = ForceTable.read(s.getBytes(StandardCharsets.UTF_8), null);
+        assertEquals("table.too-large", r.findings().get(0).code(), r.findings().toString());
+        return r.findings().get(0).what();
+    }
+
+    /** 1 MB of ten thousand headers over a million empty lines took 80 s and 2.6 GB: now it is refused for its columns; empty lines cost nothing. */
+    @Test
+    void tablesHaveBounds() {
+        assertTrue(refused("member,case,x" + ",c".repeat(10_000) + "\n".repeat(1_000_000)).contains("more than 200 columns"));
+        assertTrue(refused("member,case,x\nB1,G," + "7".repeat(2000)).contains("line 2"));
+        ForceTable t = table("member,case,x" + ",c".repeat(150) + "\n".repeat(1_000_000) + BEAM.id() + "," + CASE + ",bad\n");
+        assertEquals(1, t.rows().size());
+        assertEquals(List.of(1_000_001), t.rowNumbers());
+        assertTrue(refused("member,case,x" + ",c".repeat(190) + "\n" + "a,b,c\n".repeat(200_000)).contains("20000000 cells"), "padded to the header");
+        assertTrue(refused("member,case,x\n" + "a,b,c\n".repeat(1_000_001)).contains("1000000 rows"));
+    }
+
+    /** A sheet of 3 MB of zeros a row unpacks to more than a table may. */
+    @Test
+    void aWorkbookThatUnpacksToTooMuchIsRefused() throws IOException {
+        ByteArrayOutputStream out = new ByteArrayOutputStream();
+        try (java.util.zip.ZipOutputStream z = new java.util.zip.ZipOutputStream(out)) {
+            z.putNextEntry(new java.util.zip.ZipEntry("xl/worksheets/sheet1.xml"));
+            byte[] zeros = new byte[1 << 20];
+            for (int i = 0; i < 520; i++) {
+                z.write(zeros);
+            }
+        }
+        assertEquals("table.too-large", ForceTable.read(out.toByteArray(), null).findings().get(0).code());
+        assertEquals("file.damaged", ForceTable.read(java.util.Arrays.copyOf(out.toByteArray(), 200), null).findings().get(0).code());
+    }
 }

@@ -287,4 +287,24 @@ class ModelFileTest {
         assertTrue(r.findings().stream().anyMatch(f -> f.code().equals("field.type") && f.what().contains("=1+1")
             && f.where().equals("joints.csv line 2.x")), r.findings().toString());
     }
+
+    /** A line without end, a header of thousands, rows of unlike length: told by name, and cheaply. */
+    @Test
+    void tablesHaveBounds() throws IOException {
+        String model = "name,units\nx,SI\n";
+        ModelReader.Read line = ModelReader.read(zip(Map.of("model.csv", model, "joints.csv", "id,x,y,z\nA,0,0,0\nB," + "9".repeat(3 << 20))));
+        assertTrue(line.findings().stream().anyMatch(f -> f.code().equals("table.line") && f.where().equals("joints.csv line 3")), line.findings().toString());
+        ModelReader.Read wide = ModelReader.read(zip(Map.of("model.csv", model, "joints.csv", "id,x,y,z" + ",c".repeat(5000) + "\nA,0,0,0\n")));
+        assertTrue(wide.findings().stream().anyMatch(f -> f.code().equals("table.columns") && f.what().contains("5004")), wide.findings().toString());
+        ModelReader.Read more = ModelReader.read(zip(Map.of("model.csv", model, "joints.csv", "id,x,y,z\nA,0,0,0,7\n")));
+        assertTrue(more.findings().stream().anyMatch(f -> f.code().equals("table.damaged") && f.where().equals("joints.csv line 2")), more.findings().toString());
+        ModelReader.Read fewer = ModelReader.read(zip(Map.of("model.csv", model, "joints.csv", "id,x,y,z\nA,0\n")));
+        assertTrue(fewer.findings().stream().anyMatch(f -> f.where().startsWith("joints.csv line 2")), fewer.findings().toString());
+    }
+
+    @Test
+    void rowsHaveABound() throws IOException {
+        ModelReader.Read r = ModelReader.read(zip(Map.of("model.csv", "name,units\nx,SI\n", "joints.csv", "id\n" + "a\n".repeat(2_000_001))));
+        assertTrue(r.findings().stream().anyMatch(f -> f.code().equals("table.rows")), r.findings().subList(0, 3).toString());
+    }
 }

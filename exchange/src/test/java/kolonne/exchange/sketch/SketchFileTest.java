@@ -2,9 +2,11 @@ package kolonne.exchange.sketch;
 
 import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertFalse;
+import static org.junit.jupiter.api.Assertions.assertTimeoutPreemptively;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import java.nio.charset.StandardCharsets;
+import java.time.Duration;
 import java.util.stream.Stream;
 import kolonne.core.analysis.Analysis;
 import kolonne.core.analysis.FrameAnalysis;
@@ -13,6 +15,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.Arguments;
 import org.junit.jupiter.params.provider.MethodSource;
+import org.junit.jupiter.params.provider.ValueSource;
 
 /** Sketches as the pages send them, and every way in which they can be unfinished. */
 class SketchFileTest {
@@ -106,5 +109,24 @@ class SketchFileTest {
         assertEquals(22_000 * Math.pow(3.8, 0.3), en.building().materials().get(0).E(), 1, "Ecm of C30 (table 3.1)");
         SketchFile.Read bad = SketchFile.beam(BEAM.replace("\"units\":\"SI\"", "\"units\":\"SI\",\"code\":\"aci-318-19\"").getBytes(java.nio.charset.StandardCharsets.UTF_8));
         assertTrue(!bad.sound() && bad.findings().toString().contains("aci-318-19"), bad.findings().toString());
+    }
+
+    /** A length of 2³¹ m asked for stations without end; one span in metres typed as millimetres is told before anything is computed. */
+    @ParameterizedTest
+    @ValueSource(strings = {"2147483648", "6000", "1e300"})
+    void lengthsHaveBounds(String length) {
+        assertTimeoutPreemptively(Duration.ofSeconds(20), () -> {
+            assertTold(beam(BEAM.replace("\"length\":6,\"section\":{\"shape\":\"rect", "\"length\":" + length + ",\"section\":{\"shape\":\"rect")), "span 1", "long");
+            assertTold(column(COLUMN.replace("\"height\":4", "\"height\":" + length)), "height", "long");
+            assertTold(beam(BEAM.replace("\"below\":3", "\"below\":" + length)), "support 2", "long");
+        });
+        assertTold(beam(BEAM.replace("\"h\":600}}", "\"h\":60000}}")), "span 1", "size");
+        String load = "{\"span\":1,\"loadCase\":\"L\",\"kind\":\"point\",\"from\":2,\"value\":50}";
+        assertTold(beam(BEAM.replace(load, load + ("," + load).repeat(300))), "loads", "more than 200");
+    }
+
+    private static void assertTold(SketchFile.Read r, String where, String what) {
+        assertFalse(r.sound());
+        assertTrue(r.findings().stream().anyMatch(f -> f.where().equals(where) && f.what().contains(what)), r.findings().toString());
     }
 }

@@ -6,6 +6,7 @@ import com.fasterxml.jackson.databind.node.ObjectNode;
 import io.javalin.Javalin;
 import io.javalin.config.JavalinConfig;
 import io.javalin.http.Context;
+import io.javalin.http.HandlerType;
 import io.javalin.http.sse.SseClient;
 import io.javalin.http.staticfiles.Location;
 import io.javalin.json.JavalinJackson;
@@ -15,6 +16,9 @@ import java.util.NoSuchElementException;
 import java.util.function.Consumer;
 import kolonne.exchange.json.StrictJson;
 import kolonne.exchange.model.ModelReader;
+import kolonne.server.guard.Intake;
+import kolonne.server.guard.Refusal;
+import kolonne.server.guard.SameSite;
 import kolonne.server.jobs.Job;
 import kolonne.server.jobs.Jobs;
 import kolonne.server.project.Projects;
@@ -30,9 +34,18 @@ public final class Api {
     private final Projects projects;
     private final ProjectRoutes projectRoutes;
     private final List<Route> routes = new ArrayList<>();
+    private final SameSite sameSite;
+    private final Intake intake;
 
     public Api(Projects projects, Jobs jobs) {
+        this(projects, jobs, new SameSite(List.of()), new Intake(Intake.Limits.of(ModelReader.LARGEST + 1024)));
+    }
+
+    /** @param sameSite which hosts and pages are ours; @param intake how much is taken in at a time */
+    public Api(Projects projects, Jobs jobs, SameSite sameSite, Intake intake) {
         this.projects = projects;
+        this.sameSite = sameSite;
+        this.intake = intake;
         projectRoutes = new ProjectRoutes(projects, jobs);
         routes.addAll(projectRoutes.routes());
         routes.addAll(new ResultRoutes(projects).routes());
@@ -60,13 +73,24 @@ public final class Api {
         cfg.jsonMapper(new JavalinJackson(JSON, false));
         cfg.http.maxRequestSize = ModelReader.LARGEST + 1024;
         cfg.startup.showJavalinBanner = false;
+        cfg.jetty.modifyServer(j -> j.setErrorHandler(new PlainErrors()));
         boolean pages = Api.class.getResource("/web/index.html") != null;
         if (pages) {
             cfg.staticFiles.add("/web", Location.CLASSPATH);
             cfg.spaRoot.addFile("/", "/web/index.html", Location.CLASSPATH);
         }
+        cfg.routes.before(c -> {
+            SameSite.headers().forEach(c::header);
+            sameSite.check(c);
+        });
         for (Route r : routes) {
-            cfg.routes.addHttpHandler(r.method(), r.path(), r.handler());
+            cfg.routes.addHttpHandler(r.method(), r.path(), c -> {
+                if (c.req().getContentLengthLong() != 0 && r.method() != HandlerType.GET) {
+                    SameSite.checkContent(c, r.request() != null && r.request() != byte[].class);
+                }
+                intake.take(c);
+                r.handler().handle(c);
+            });
         }
         ObjectNode description = description();
         cfg.routes.get("/api/openapi.json", c -> c.json(description));
@@ -103,6 +127,7 @@ public final class Api {
         cfg.routes.exception(NoSuchElementException.class, (e, c) -> fail(c, Problem.of(404, "not-found", e.getMessage(),
             "Go back and choose again; it may have been deleted.")));
         cfg.routes.exception(Jobs.Refused.class, (e, c) -> fail(c, Problem.of(422, "refused", "This cannot be done.", e.findings())));
+        cfg.routes.exception(Refusal.class, (e, c) -> fail(c, Problem.of(e.status(), e.type(), e.getMessage(), e.mend())));
         cfg.routes.exception(BadRequest.class, (e, c) -> fail(c, e.problem()));
         cfg.routes.exception(JsonProcessingException.class, (e, c) -> fail(c, Problem.of(400, "json",
             "The body is not the JSON that was expected.", List.of(StrictJson.trouble(e, "json", "body", "/api/openapi.json")))));

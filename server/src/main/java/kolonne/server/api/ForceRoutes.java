@@ -109,7 +109,7 @@ final class ForceRoutes {
     }
 
     private void preview(Context c) {
-        UseDto use = c.bodyAsClass(UseDto.class);
+        UseDto use = Body.of(c, UseDto.class);
         Building b = projects.model(c.pathParam("id")).building();
         ForceTable t = table(uploads.get(c.pathParam("file")).bytes(), use.sheet());
         ForceRows.Read r = ForceRows.read(t, mapping(use), b, Integer.MAX_VALUE);
@@ -122,7 +122,7 @@ final class ForceRoutes {
     }
 
     private void take(Context c) {
-        UseDto use = c.bodyAsClass(UseDto.class);
+        UseDto use = Body.of(c, UseDto.class);
         Building b = projects.model(c.pathParam("id")).building();
         ForceTable t = table(uploads.get(c.pathParam("file")).bytes(), use.sheet());
         ForceRows.Read r = ForceRows.read(t, mapping(use), b, Integer.MAX_VALUE);

@@ -127,7 +127,7 @@ final class HandRoutes {
         BuildingDesign d = published(c).design();
         String mark = c.pathParam("mark");
         BeamDesign b = line(d, mark);
-        List<String> marks = c.bodyAsClass(CopyDto.class).marks();
+        List<String> marks = Body.of(c, CopyDto.class).marks();
         List<String> alike = IdenticalLines.of(b.line(), d.beams().stream().map(BeamDesign::line).toList()).stream().map(BeamLine::mark).toList();
         if (marks == null || marks.isEmpty() || !alike.containsAll(marks)) {
             throw new BadRequest(400, "copy", marks == null || marks.isEmpty() ? "No line is named." : "Not every line named has the geometry of " + mark + ".",

@@ -88,7 +88,7 @@ final class ProjectRoutes {
     }
 
     private void rename(Context c) {
-        Answers.NewName body = c.bodyAsClass(Answers.NewName.class);
+        Answers.NewName body = Body.of(c, Answers.NewName.class);
         if (body.name() == null || body.name().isBlank()) {
             throw new BadRequest(422, "name", "The name is empty.", "Give the project a name.");
         }

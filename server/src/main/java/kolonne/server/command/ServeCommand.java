@@ -5,6 +5,7 @@ import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.List;
 import java.util.concurrent.Callable;
 import java.util.concurrent.CountDownLatch;
 import kolonne.core.basis.Basis;
@@ -12,8 +13,11 @@ import kolonne.core.demo.DemoBuilding;
 import kolonne.core.demo.DemoOptions;
 import kolonne.core.model.Building;
 import kolonne.exchange.basis.BasisFile;
+import kolonne.exchange.model.ModelReader;
 import kolonne.exchange.model.ModelWriter;
 import kolonne.server.api.Api;
+import kolonne.server.guard.Intake;
+import kolonne.server.guard.SameSite;
 import kolonne.server.jobs.Jobs;
 import kolonne.server.project.Projects;
 import kolonne.server.store.Database;
@@ -36,6 +40,9 @@ public final class ServeCommand implements Callable<Integer> {
     @CommandLine.Option(names = "--password-file", required = true, description = "File that holds the user's password.")
     private Path passwordFile;
 
+    @CommandLine.Option(names = "--host", description = "A further host name under which the server is reached, through a proxy on this machine.")
+    private List<String> hosts = List.of();
+
     @CommandLine.Option(names = "--demo", description = "Loads the Veldhaven building if there is no project yet.")
     private boolean demo;
 
@@ -52,10 +59,12 @@ public final class ServeCommand implements Callable<Integer> {
         if (!projects.list().isEmpty()) {
             projects.open(projects.list().get(0).id());
         }
-        Javalin server = new Api(projects, jobs).server();
+        Intake intake = new Intake(Intake.Limits.of(ModelReader.LARGEST + 1024));
+        Javalin server = new Api(projects, jobs, new SameSite(hosts), intake).server();
         CountDownLatch stopped = new CountDownLatch(1);
         Runtime.getRuntime().addShutdownHook(new Thread(() -> {
             server.stop();
+            intake.close();
             jobs.close();
             db.close();
             stopped.countDown();

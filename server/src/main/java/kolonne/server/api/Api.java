@@ -1,6 +1,5 @@
 package kolonne.server.api;
 
-import com.fasterxml.jackson.core.JsonProcessingException;
 import com.fasterxml.jackson.databind.json.JsonMapper;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import io.javalin.Javalin;
@@ -14,7 +13,6 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.NoSuchElementException;
 import java.util.function.Consumer;
-import kolonne.exchange.json.StrictJson;
 import kolonne.exchange.model.ModelReader;
 import kolonne.server.guard.Intake;
 import kolonne.server.guard.Refusal;
@@ -129,8 +127,6 @@ public final class Api {
         cfg.routes.exception(Jobs.Refused.class, (e, c) -> fail(c, Problem.of(422, "refused", "This cannot be done.", e.findings())));
         cfg.routes.exception(Refusal.class, (e, c) -> fail(c, Problem.of(e.status(), e.type(), e.getMessage(), e.mend())));
         cfg.routes.exception(BadRequest.class, (e, c) -> fail(c, e.problem()));
-        cfg.routes.exception(JsonProcessingException.class, (e, c) -> fail(c, Problem.of(400, "json",
-            "The body is not the JSON that was expected.", List.of(StrictJson.trouble(e, "json", "body", "/api/openapi.json")))));
         cfg.routes.exception(io.javalin.http.HttpResponseException.class, (e, c) -> fail(c, e.getStatus() == 413
             ? Problem.of(413, "too-large", "The file is larger than " + (ModelReader.LARGEST >> 20) + " MB.",
                 "Split the building, or leave out station forces.")

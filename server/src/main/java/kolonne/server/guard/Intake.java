@@ -1,6 +1,7 @@
 package kolonne.server.guard;
 
 import io.javalin.http.Context;
+import io.javalin.http.HttpResponseException;
 import java.time.Duration;
 import java.util.concurrent.Executors;
 import java.util.concurrent.ScheduledExecutorService;
@@ -56,6 +57,10 @@ public final class Intake implements AutoCloseable {
         ScheduledFuture<?> end = clock.schedule(() -> cut(c), limits.grace().toMillis() + (length < 0 ? limits.largest() : length) * 1000 / limits.rate(), TimeUnit.MILLISECONDS);
         try {
             c.bodyAsBytes();
+        } catch (HttpResponseException e) {
+            throw e; // too large
+        } catch (Exception e) {
+            throw new Refusal(408, "slow", "The request did not arrive whole.", "Send it again, over a better connection.");
         } finally {
             end.cancel(false);
             places.release();

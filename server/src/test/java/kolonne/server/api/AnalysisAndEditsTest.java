@@ -54,7 +54,7 @@ class AnalysisAndEditsTest {
 
     private JsonNode ask(int status, String method, String path, String body, String... headers) throws IOException, InterruptedException {
         HttpRequest.Builder b = HttpRequest.newBuilder(URI.create("http://127.0.0.1:" + server.port() + path.replace(" ", "%20")
-            .replace(">", "%3E"))).method(method, body == null ? HttpRequest.BodyPublishers.noBody() : HttpRequest.BodyPublishers.ofString(body));
+            .replace(">", "%3E"))).header("Content-Type", "application/json").method(method, body == null ? HttpRequest.BodyPublishers.noBody() : HttpRequest.BodyPublishers.ofString(body));
         if (headers.length > 0) {
             b.headers(headers);
         }

@@ -74,7 +74,7 @@ class ApiTest {
 
     private static HttpResponse<String> call(String method, String path, String body, String... headers)
         throws IOException, InterruptedException {
-        HttpRequest.Builder b = HttpRequest.newBuilder(URI.create("http://127.0.0.1:" + server.port() + path)).method(method,
+        HttpRequest.Builder b = HttpRequest.newBuilder(URI.create("http://127.0.0.1:" + server.port() + path)).header("Content-Type", "application/json").method(method,
             body == null ? HttpRequest.BodyPublishers.noBody() : HttpRequest.BodyPublishers.ofString(body));
         if (headers.length > 0) {
             b.headers(headers);

@@ -64,6 +64,17 @@ free_port() {
   fail "no free port between $1 and $(( $1 + 200 ))"
 }
 
+# own_folder DIR: makes the folder and holds it (file descriptor 9) as long as this process or a server that it started lives
+own_folder() {
+  mkdir -p "$1" 2>/dev/null || fail "The folder $1 cannot be made; choose another with --data."
+  [ -w "$1" ] || fail "The folder $1 cannot be written; choose another with --data."
+  exec 9>>"$1/lock"
+  if ! flock -n 9; then
+    fail "Kolonne runs on the folder $1 already (process $(cat "$1/owner" 2>/dev/null || echo unknown)). Use its address, stop it first, or choose another folder with --data."
+  fi
+  echo "$$" > "$1/owner"
+}
+
 # database_start DIR: a private MariaDB in DIR; sets DB_URL and DB_PASSWORD_FILE
 database_start() {
   local b="$1" me; me="$(id -un)"
@@ -88,16 +99,16 @@ database_start() {
   fi
   if database_running; then
     DB_PORT="$(cat "$b/run/port")"
-    DB_OWNER=""
+    DB_OWNER=1
     say "the database is running already on port $DB_PORT"
   else
-    DB_PORT="$(free_port 13306)"
+    DB_PORT="$(free_port "${DB_PORT:-13306}")"
     echo "$DB_PORT" > "$b/run/port"
     say "starting the database on 127.0.0.1:$DB_PORT"
     setsid nohup /usr/sbin/mariadbd --no-defaults --user="$me" --datadir="$b/data" --socket="$DB_SOCKET" --pid-file="$DB_PID_FILE" \
       --port="$DB_PORT" --bind-address=127.0.0.1 --skip-name-resolve --tmpdir="$b/tmp" --log-error="$b/db.err" \
       --character-set-server=utf8mb4 --collation-server=utf8mb4_unicode_ci --local-infile=0 \
-      --innodb-buffer-pool-size=256M --innodb-log-file-size=64M --max-allowed-packet=512M </dev/null >/dev/null 2>&1 &
+      --innodb-buffer-pool-size=256M --innodb-log-file-size=64M --max-allowed-packet=512M </dev/null >/dev/null 2>&1 9>&- &
     DB_OWNER=1
     local i
     for i in $(seq 1 150); do
@@ -106,9 +117,12 @@ database_start() {
       sleep 0.2
     done
   fi
-  mariadb --no-defaults --socket="$DB_SOCKET" -u "$me" -e "CREATE DATABASE IF NOT EXISTS kolonne CHARACTER SET utf8mb4 COLLATE utf8mb4_unicode_ci;
-    CREATE USER IF NOT EXISTS 'app'@'127.0.0.1'; ALTER USER 'app'@'127.0.0.1' IDENTIFIED BY '$(cat "$DB_PASSWORD_FILE")';
-    GRANT ALL ON kolonne.* TO 'app'@'127.0.0.1';"
+  # by standard input: arguments are seen in the list of processes
+  mariadb --no-defaults --socket="$DB_SOCKET" -u "$me" <<SQL
+CREATE DATABASE IF NOT EXISTS kolonne CHARACTER SET utf8mb4 COLLATE utf8mb4_unicode_ci;
+CREATE USER IF NOT EXISTS 'app'@'127.0.0.1'; ALTER USER 'app'@'127.0.0.1' IDENTIFIED BY '$(cat "$DB_PASSWORD_FILE")';
+GRANT ALL ON kolonne.* TO 'app'@'127.0.0.1';
+SQL
   DB_URL="jdbc:mariadb://127.0.0.1:$DB_PORT/kolonne"
 }
 

@@ -119,7 +119,7 @@ public record ForceTable(List<String> sheets, String sheet, int headerRow, List<
         try {
             unpacked(bytes);
         } catch (IOException | IllegalArgumentException e) {
-            return damaged(e);
+            return damaged();
         }
         try (Workbook w = WorkbookFactory.create(new ByteArrayInputStream(bytes))) {
             List<String> sheets = new ArrayList<>();
@@ -142,13 +142,12 @@ public record ForceTable(List<String> sheets, String sheet, int headerRow, List<
         } catch (TooMuch e) {
             throw e;
         } catch (IOException | RuntimeException e) {
-            return damaged(e);
+            return damaged();
         }
     }
 
-    private static Read damaged(Exception e) {
-        return failed("file.damaged", "The workbook cannot be read: " + String.valueOf(e.getMessage()).lines().findFirst().orElse(""),
-            "Save it again as .xlsx, or as CSV.");
+    private static Read damaged() {
+        return failed("file.damaged", "The workbook cannot be read: it is cut short, damaged, protected, or none.", "Save it again as .xlsx without a password, or as CSV.");
     }
 
     private static String cell(Cell c) {

@@ -53,8 +53,8 @@ final class CsvTable {
                 out.add(new CsvRow(where, header, cells));
             }
         } catch (IOException | RuntimeException e) {
-            told.accept(Finding.fails("table.damaged", table + ".csv line " + (out.size() + 2), "The table cannot be read: "
-                + String.valueOf(e.getMessage()).lines().findFirst().orElse(""), "Save it as comma-separated UTF-8 text with one header line."));
+            told.accept(Finding.fails("table.damaged", table + ".csv line " + (out.size() + 2), "The table cannot be read from here on: a quotation mark is not closed, or it is no UTF-8 text.",
+                "Save it as comma-separated UTF-8 text with one header line."));
         }
         return out;
     }

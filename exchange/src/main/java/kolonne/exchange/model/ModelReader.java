@@ -103,7 +103,7 @@ public final class ModelReader {
         } catch (JsonProcessingException e) {
             return stop(notJson(e, bytes));
         } catch (IOException e) {
-            return stop(Finding.fails("file.not-text", "file", "The file is not UTF-8 text: " + e.getMessage(),
+            return stop(Finding.fails("file.not-text", "file", "The file is not UTF-8 text.",
                 "Save it as UTF-8."));
         }
         if (root == null || !root.isObject()) {
@@ -197,7 +197,7 @@ public final class ModelReader {
                 }
             }
         } catch (IOException | IllegalArgumentException e) {
-            return stop(Finding.fails("zip.damaged", "file", "The zip is damaged: " + e.getMessage(), "Zip it again."));
+            return stop(Finding.fails("zip.damaged", "file", "The zip is damaged or cut short.", "Zip it again."));
         }
         if (files.size() == 1 && files.keySet().iterator().next().endsWith(".json")) {
             return json(files.values().iterator().next());

@@ -21,6 +21,7 @@ import kolonne.server.jobs.Job;
 import kolonne.server.jobs.Jobs;
 import kolonne.server.project.Projects;
 import kolonne.server.project.Workspace;
+import kolonne.server.store.Database;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 
@@ -116,8 +117,13 @@ public final class Api {
     private void projectEvents(SseClient client) {
         Workspace w = projects.open(client.ctx().pathParam("id"));
         Consumer<Workspace.State> l = s -> client.sendEvent("state", Answers.StateDto.of(w, s));
+        Runnable out = client::close; // the page asks anew and follows what is in memory then
         client.keepAlive();
-        client.onClose(() -> w.unfollow(l));
+        client.onClose(() -> {
+            w.unfollow(l);
+            w.offPutOut(out);
+        });
+        w.onPutOut(out);
         w.follow(l);
     }
 
@@ -132,9 +138,10 @@ public final class Api {
                 "Split the building, or leave out station forces.")
             : Problem.of(e.getStatus(), "http", e.getMessage(), "See /api/openapi.json for what there is.")));
         cfg.routes.exception(Exception.class, (e, c) -> {
-            boolean database = isDatabase(e);
+            boolean database = Database.isOutage(e);
             LOG.error("{} {}", c.method(), c.path(), e);
-            fail(c, database ? Problem.of(503, "database", "The database does not answer.",
+            fail(c, Database.isFull(e) ? Problem.of(507, "disk", "The disk of the database is full.", "Nothing stored was lost. Make room on it and try again.")
+                : database ? Problem.of(503, "database", "The database does not answer.",
                 "Nothing stored was lost. Wait a moment and try again.")
                 : Problem.of(500, "server", "Something went wrong inside Kolonne; it is in the log.",
                     "Try again; nothing stored was changed."));
@@ -144,15 +151,6 @@ public final class Api {
                 fail(c, Problem.of(404, "not-found", "There is nothing at " + c.path() + ".", "Go back to the projects."));
             }
         });
-    }
-
-    private static boolean isDatabase(Throwable e) {
-        for (Throwable t = e; t != null; t = t.getCause()) {
-            if (t instanceof java.sql.SQLException) {
-                return true;
-            }
-        }
-        return false;
     }
 
     private static void fail(Context c, Problem p) {

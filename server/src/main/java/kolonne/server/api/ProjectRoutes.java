@@ -84,7 +84,7 @@ final class ProjectRoutes {
     }
 
     Job job(Context c) {
-        return jobs.find(c.pathParam("job")).orElseThrow(() -> new NoSuchElementException("There is no such job."));
+        return jobs.find(c.pathParam("job")).orElseThrow(() -> new NoSuchElementException("This work is not known any more: it ended a while ago, or the server was started anew."));
     }
 
     private void rename(Context c) {

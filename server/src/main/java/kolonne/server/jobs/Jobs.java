@@ -1,5 +1,6 @@
 package kolonne.server.jobs;
 
+import java.time.Duration;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -8,6 +9,8 @@ import java.util.concurrent.CancellationException;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
+import java.util.concurrent.ScheduledExecutorService;
+import java.util.concurrent.TimeUnit;
 import java.util.function.Function;
 import kolonne.core.analysis.AnalysisFailed;
 import kolonne.core.finding.Finding;
@@ -20,6 +23,11 @@ public final class Jobs implements AutoCloseable {
     private static final long KEPT_MS = 600_000;
     private final ExecutorService pool = Executors.newFixedThreadPool(2, r -> {
         Thread t = new Thread(r, "job");
+        t.setDaemon(true);
+        return t;
+    });
+    private final ScheduledExecutorService clock = Executors.newSingleThreadScheduledExecutor(r -> {
+        Thread t = new Thread(r, "job clock");
         t.setDaemon(true);
         return t;
     });
@@ -69,12 +77,20 @@ public final class Jobs implements AutoCloseable {
         }
     }
 
+    /** Does something short after a while; nothing once the jobs are closed. */
+    public void later(Duration wait, Runnable what) {
+        if (!clock.isShutdown()) {
+            clock.schedule(what, wait.toMillis(), TimeUnit.MILLISECONDS);
+        }
+    }
+
     public Optional<Job> find(String id) {
         return Optional.ofNullable(jobs.get(id));
     }
 
     @Override
     public void close() {
+        clock.shutdownNow();
         pool.shutdownNow();
     }
 }

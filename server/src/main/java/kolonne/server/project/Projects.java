@@ -1,6 +1,7 @@
 package kolonne.server.project;
 
 import com.fasterxml.jackson.databind.json.JsonMapper;
+import java.time.Duration;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashSet;
@@ -30,15 +31,23 @@ import kolonne.exchange.model.ModelWriter;
 import kolonne.server.jobs.Job;
 import kolonne.server.jobs.Jobs;
 import kolonne.server.store.CommandRow;
+import kolonne.server.store.Database;
 import kolonne.server.store.MappingRow;
 import kolonne.server.store.ModelFileRow;
 import kolonne.server.store.ProjectRow;
 import kolonne.server.store.ProjectStore;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 
 /** All projects: stored through a {@link ProjectStore}, the ones in use kept in memory with their design. */
 public final class Projects {
+    private static final Logger LOG = LoggerFactory.getLogger(Projects.class);
     private static final JsonMapper JSON = new JsonMapper();
     private static final int MOST_IN_MEMORY = 6;
+    private static final int MOST_FOLLOWED = 18;
+    /** How soon a design that lost its database is tried again. */
+    private static final Duration RETRY = Duration.ofSeconds(1);
+    private static final Finding OUTAGE = Finding.fails("server.database", "server", "The database does not answer.", "The design goes on as soon as it does.");
 
     private final ProjectStore store;
     private final Jobs jobs;
@@ -97,12 +106,17 @@ public final class Projects {
 
     /** Remembers how the columns of a table of forces were mapped. @param mapping a value that becomes JSON */
     public void putMapping(String name, Object mapping) {
-        store.putMapping(name.length() > 100 ? name.substring(0, 100) : name, JSON.valueToTree(mapping).toString());
+        store.putMapping(cut(name, 100), JSON.valueToTree(mapping).toString());
     }
 
     private static String cut(String s) {
-        String clean = s.replaceAll("\\p{Cntrl}", " ").strip();
-        return clean.length() > 180 ? clean.substring(0, 180) : clean;
+        return cut(s.replaceAll("\\p{Cntrl}", " ").strip(), 180);
+    }
+
+    /** The first characters of a text; one that takes two places is kept whole or left out. */
+    static String cut(String s, int most) {
+        int end = Math.min(most, s.length());
+        return s.substring(0, end < s.length() && Character.isHighSurrogate(s.charAt(end - 1)) ? end - 1 : end);
     }
 
     /** The workspace of a project, with a design under way if there is none. */
@@ -122,11 +136,13 @@ public final class Projects {
     }
 
     private void evict() {
+        // pages that are open are told what others change: what they follow stays as long as memory allows
         if (open.size() > MOST_IN_MEMORY) {
-            open.values().stream().filter(w -> w.state().doing().isEmpty()).min(Comparator.comparingLong(Workspace::lastUse))
+            open.values().stream().filter(w -> w.state().doing().isEmpty() && (!w.followed() || open.size() > MOST_FOLLOWED)).min(Comparator.comparingLong(Workspace::lastUse))
                 .ifPresent(w -> {
                     open.remove(w.id());
                     logs.remove(w.id());
+                    w.putOut();
                 });
         }
     }
@@ -343,26 +359,51 @@ public final class Projects {
 
     private void redesign(Workspace w, int version) {
         w.publish(new Workspace.State(version, w.state().designed(), "waiting", 0, 0, List.of()));
+        start(w, version);
+    }
+
+    private void start(Workspace w, int version) {
         jobs.start("design", job -> {
             run(w, version);
             return w.id();
         });
     }
 
+    /** A design for a version of the project: nothing once a newer one is wanted. */
+    private static final class Progress implements Workspace.Step {
+        private final Workspace w;
+        private final int version;
+
+        Progress(Workspace w, int version) {
+            this.w = w;
+            this.version = version;
+        }
+
+        @Override
+        public void at(String doing, int done, int total) {
+            wanted();
+            w.publish(new Workspace.State(version, w.state().designed(), doing, done, total, List.of()));
+        }
+
+        @Override
+        public void wanted() {
+            if (w.state().version() != version) {
+                throw new CancellationException();
+            }
+        }
+    }
+
     private void run(Workspace w, int version) {
+        Progress progress = new Progress(w, version);
         try {
+            progress.wanted();
             read(w);
             Basis basis = basis(w.id());
             List<Finding> wrong = basis.check();
             if (!wrong.isEmpty()) {
                 throw new Jobs.Refused(wrong);
             }
-            w.design(basis, hand(w.id()), version, (doing, done, total) -> {
-                if (w.state().version() != version) {
-                    throw new CancellationException();
-                }
-                w.publish(new Workspace.State(version, w.state().designed(), doing, done, total, List.of()));
-            });
+            w.design(basis, hand(w.id()), version, progress);
             if (w.state().version() == version) {
                 w.publish(new Workspace.State(version, version, "", 0, 0, List.of()));
             }
@@ -375,10 +416,25 @@ public final class Projects {
         } catch (CancellationException e) {
             throw e; // a newer design is under way and says so itself
         } catch (RuntimeException e) {
+            if (Database.isOutage(e)) {
+                again(w, version);
+                throw new Jobs.Refused(List.of(OUTAGE));
+            }
             failed(w, version, List.of(Finding.fails("server.error", "server",
                 "The design stopped because of an error inside Kolonne; it is in the log.", "Change the basis or try again.")));
             throw e;
         }
+    }
+
+    /** A database that does not answer stops a design no longer than it is away. */
+    private void again(Workspace w, int version) {
+        LOG.warn("the database does not answer; the design of {} is tried again", w.id());
+        w.publish(new Workspace.State(version, w.state().designed(), "waiting for the database", 0, 0, List.of()));
+        jobs.later(RETRY, () -> {
+            if (w.state().version() == version && open.get(w.id()) == w) {
+                start(w, version);
+            }
+        });
     }
 
     private static void failed(Workspace w, int version, List<Finding> findings) {

@@ -44,6 +44,7 @@ public final class Workspace {
     private final String id;
     /** Held while a state is told, never while anything is computed. */
     private final Object telling = new Object();
+    private final List<Runnable> leaving = new java.util.concurrent.CopyOnWriteArrayList<>();
     private final List<Consumer<State>> listeners = new CopyOnWriteArrayList<>();
     /** By version of the project after the change of the model; the newest used stay. */
     private final Map<Integer, Analysis> analyses = new LinkedHashMap<>(8, 0.75f, true);
@@ -138,6 +139,23 @@ public final class Workspace {
         listeners.remove(l);
     }
 
+    boolean followed() {
+        return !listeners.isEmpty();
+    }
+
+    /** Told when the workspace leaves the memory: whoever follows it must ask anew. */
+    public void onPutOut(Runnable what) {
+        leaving.add(what);
+    }
+
+    public void offPutOut(Runnable what) {
+        leaving.remove(what);
+    }
+
+    void putOut() {
+        leaving.forEach(Runnable::run);
+    }
+
     /**
      * Tells a state; one of an older version of the project than is told already is not told any more. It never waits for the workspace: threads that design tell their
      * progress, while a change of the model holds the workspace and may itself need those threads.
@@ -160,6 +178,9 @@ public final class Workspace {
     /** Tells what is being computed. */
     interface Step {
         void at(String doing, int done, int total);
+
+        /** Asked at every member. @throws java.util.concurrent.CancellationException if the work is no longer wanted */
+        default void wanted() {}
     }
 
     /** The analysis of the model in force; solves if need be. */
@@ -181,7 +202,9 @@ public final class Workspace {
 
     void design(Basis basis, Map<String, HandCage> hand, int version, Step step) {
         Analysis a = solved(step);
+        step.wanted();
         BuildingDesign d = BuildingDesigner.design(a, basis, hand, (done, total) -> {
+            step.wanted();
             if (done * 10 / total != (done - 1) * 10 / total) { // ten times in all: every event redraws open pages
                 step.at("designing", done, total);
             }

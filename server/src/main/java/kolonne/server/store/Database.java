@@ -2,6 +2,7 @@ package kolonne.server.store;
 
 import com.zaxxer.hikari.HikariConfig;
 import com.zaxxer.hikari.HikariDataSource;
+import java.util.Set;
 import org.apache.ibatis.mapping.Environment;
 import org.apache.ibatis.session.Configuration;
 import org.apache.ibatis.session.SqlSessionFactory;
@@ -11,6 +12,8 @@ import org.flywaydb.core.Flyway;
 
 /** Connection pool, migrations and MyBatis sessions of one MariaDB. */
 public final class Database implements AutoCloseable {
+    private static final Set<Integer> FULL = Set.of(28, 1021, 1026, 1114);
+
     private final HikariDataSource pool;
     private final SqlSessionFactory sessions;
 
@@ -31,6 +34,26 @@ public final class Database implements AutoCloseable {
         mybatis.setArgNameBasedConstructorAutoMapping(true);
         mybatis.addMapper(ProjectMapper.class);
         sessions = new SqlSessionFactoryBuilder().build(mybatis);
+    }
+
+    /** Whether something failed because the database did not do its part. */
+    public static boolean isOutage(Throwable e) {
+        for (Throwable t = e; t != null; t = t.getCause()) {
+            if (t instanceof java.sql.SQLException) {
+                return true;
+            }
+        }
+        return false;
+    }
+
+    /** Whether it failed because its disk is full (errors 1021, 1026 and 1114 of MariaDB, 28 of the system). */
+    public static boolean isFull(Throwable e) {
+        for (Throwable t = e; t != null; t = t.getCause()) {
+            if (t instanceof java.sql.SQLException s && (FULL.contains(s.getErrorCode()) || String.valueOf(s.getMessage()).contains("No space left"))) {
+                return true;
+            }
+        }
+        return false;
     }
 
     SqlSessionFactory sessions() {

@@ -1,0 +1,171 @@
+package kolonne.server.project;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertNull;
+import static org.junit.jupiter.api.Assertions.assertSame;
+import static org.junit.jupiter.api.Assertions.assertThrows;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+import static org.mockito.ArgumentMatchers.any;
+import static org.mockito.ArgumentMatchers.anyString;
+import static org.mockito.Mockito.doThrow;
+import static org.mockito.Mockito.spy;
+
+import java.sql.SQLException;
+import java.util.Map;
+import java.util.concurrent.CancellationException;
+import java.util.concurrent.CountDownLatch;
+import java.util.concurrent.TimeUnit;
+import java.util.concurrent.atomic.AtomicInteger;
+import kolonne.core.basis.Basis;
+import kolonne.core.demo.DemoBuilding;
+import kolonne.core.demo.DemoOptions;
+import kolonne.exchange.basis.BasisFile;
+import kolonne.exchange.model.ModelReader;
+import kolonne.exchange.model.ModelWriter;
+import kolonne.server.jobs.Jobs;
+import kolonne.server.store.Database;
+import kolonne.server.store.MemoryStore;
+import org.apache.ibatis.exceptions.PersistenceException;
+import org.junit.jupiter.api.Test;
+
+/** Designs that lose their database, and designs that nobody wants any more. */
+class ProjectsTest {
+    private static final byte[] MODEL = ModelWriter.json(DemoBuilding.generate(DemoOptions.ofSize(60)));
+    private static final PersistenceException AWAY = new PersistenceException(new SQLException("connection refused"));
+
+    /** The database goes away as a design begins and comes back: the design is made good without anybody asking. */
+    @Test
+    void aDesignIsMadeGoodAfterAnOutage() throws InterruptedException {
+        MemoryStore store = spy(new MemoryStore());
+        String id = store.create("Zaal", "zaal.json", MODEL, BasisFile.write(Basis.standard(false))).id();
+        doThrow(AWAY).doThrow(AWAY).doCallRealMethod().when(store).model(id);
+        try (Jobs jobs = new Jobs()) {
+            Workspace w = new Projects(store, jobs).open(id);
+            CountDownLatch current = new CountDownLatch(1);
+            AtomicInteger waited = new AtomicInteger();
+            w.follow(s -> {
+                waited.addAndGet(s.doing().equals("waiting for the database") ? 1 : 0);
+                if (s.current() && w.published() != null) {
+                    current.countDown();
+                }
+            });
+            assertTrue(current.await(60, TimeUnit.SECONDS), w.state().toString());
+            assertTrue(waited.get() >= 1, "it is told meanwhile");
+            assertEquals(1, w.published().version());
+        }
+    }
+
+    /** The same while the basis cannot be read. */
+    @Test
+    void aBasisThatCannotBeReadMeanwhileIsReadLater() throws InterruptedException {
+        MemoryStore store = spy(new MemoryStore());
+        String id = store.create("Zaal", "zaal.json", MODEL, BasisFile.write(Basis.standard(false))).id();
+        doThrow(AWAY).doCallRealMethod().when(store).last(anyString(), any());
+        try (Jobs jobs = new Jobs()) {
+            Workspace w = new Projects(store, jobs).open(id);
+            CountDownLatch current = new CountDownLatch(1);
+            w.follow(s -> {
+                if (s.current() && w.published() != null) {
+                    current.countDown();
+                }
+            });
+            assertTrue(current.await(60, TimeUnit.SECONDS), w.state().toString());
+        }
+    }
+
+    /** Work that is no longer wanted stops at the next member, and publishes nothing. */
+    @Test
+    void aSupersededDesignStopsAtTheNextMember() {
+        Workspace w = new Workspace("p", 1);
+        ModelReader.Read read = ModelReader.read(MODEL);
+        w.read(read, read.building(), 1, false);
+        AtomicInteger asked = new AtomicInteger();
+        Workspace.Step step = new Workspace.Step() {
+            @Override
+            public void at(String doing, int done, int total) {}
+
+            @Override
+            public void wanted() {
+                if (asked.incrementAndGet() >= 4) {
+                    throw new CancellationException();
+                }
+            }
+        };
+        assertThrows(CancellationException.class, () -> w.design(Basis.standard(false), Map.of(), 1, step));
+        assertNull(w.published());
+        int lines = kolonne.core.design.BuildingDesigner.design(w.solved((a, b, c) -> { }), Basis.standard(false), kolonne.core.design.BuildingDesigner.Progress.NONE).beams().size();
+        assertTrue(asked.get() < lines, "asked " + asked.get() + " times, not once for each of " + lines);
+    }
+
+    /** Thirty changes of the basis in a row: the last one is designed, and those between are given up. */
+    @Test
+    void manyChangesInARowEndInTheLast() throws InterruptedException {
+        MemoryStore store = new MemoryStore();
+        String id = store.create("Zaal", "zaal.json", MODEL, BasisFile.write(Basis.standard(false))).id();
+        try (Jobs jobs = new Jobs()) {
+            Projects projects = new Projects(store, jobs);
+            Workspace w = projects.open(id);
+            CountDownLatch current = new CountDownLatch(1);
+            w.follow(s -> {
+                if (s.current() && s.version() == 31 && w.published() != null && w.published().version() == 31) {
+                    current.countDown();
+                }
+            });
+            for (int v = 1; v <= 30; v++) {
+                Basis.Preference p = Basis.Preference.values()[v % Basis.Preference.values().length];
+                assertTrue(projects.setBasis(id, v, Basis.standard(false).with(p)).isPresent());
+            }
+            assertTrue(current.await(60, TimeUnit.SECONDS), w.state().toString());
+            assertEquals(Basis.standard(false).with(Basis.Preference.values()[30 % Basis.Preference.values().length]), w.published().design().basis());
+        }
+    }
+
+    private static void awaitCurrent(Workspace w) throws InterruptedException {
+        CountDownLatch current = new CountDownLatch(1);
+        w.follow(s -> {
+            if (s.current() && w.published() != null) {
+                current.countDown();
+            }
+        });
+        assertTrue(current.await(60, TimeUnit.SECONDS), w.state().toString());
+    }
+
+    /** A project that somebody has open stays in memory while others come and go; one that must go tells those who follow it. */
+    @Test
+    void whatIsFollowedStays() throws InterruptedException {
+        MemoryStore store = new MemoryStore();
+        for (int i = 0; i < 20; i++) {
+            store.create("P" + i, "zaal.json", MODEL, BasisFile.write(Basis.standard(false)));
+        }
+        try (Jobs jobs = new Jobs()) {
+            Projects projects = new Projects(store, jobs);
+            Workspace followed = projects.open("m0");
+            AtomicInteger told = new AtomicInteger();
+            followed.onPutOut(told::incrementAndGet);
+            awaitCurrent(followed);
+            for (int i = 1; i < 18; i++) {
+                awaitCurrent(projects.open("m" + i));
+            }
+            assertSame(followed, projects.open("m0"), "eighteen are followed, and all stay");
+            awaitCurrent(projects.open("m18"));
+            awaitCurrent(projects.open("m19"));
+            projects.open("m19");
+            assertEquals(0, told.get(), "it was used last");
+        }
+    }
+
+    @Test
+    void longNamesAreCutBetweenCharacters() {
+        String s = "a".repeat(179) + "\uD83C\uDFD7" + "b";
+        assertEquals("a".repeat(179), Projects.cut(s, 180));
+        assertEquals("a".repeat(179) + "\uD83C\uDFD7", Projects.cut(s, 181));
+        assertEquals("kort", Projects.cut("kort", 180));
+    }
+
+    @Test
+    void aFullDiskIsNotAnOutage() {
+        assertTrue(Database.isFull(new PersistenceException(new SQLException("x", "HY000", 1021))));
+        assertTrue(Database.isFull(new SQLException("Got error 28 \"No space left on device\" from storage engine")));
+        assertTrue(!Database.isFull(AWAY) && Database.isOutage(AWAY) && !Database.isOutage(new IllegalStateException()));
+    }
+}

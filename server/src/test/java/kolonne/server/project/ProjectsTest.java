@@ -10,6 +10,10 @@ import static org.mockito.ArgumentMatchers.anyString;
 import static org.mockito.Mockito.doThrow;
 import static org.mockito.Mockito.spy;
 
+import com.fasterxml.jackson.databind.ObjectMapper;
+import com.fasterxml.jackson.databind.node.ObjectNode;
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
 import java.sql.SQLException;
 import java.util.Map;
 import java.util.concurrent.CancellationException;
@@ -19,6 +23,7 @@ import java.util.concurrent.atomic.AtomicInteger;
 import kolonne.core.basis.Basis;
 import kolonne.core.demo.DemoBuilding;
 import kolonne.core.demo.DemoOptions;
+import kolonne.core.finding.Severity;
 import kolonne.exchange.basis.BasisFile;
 import kolonne.exchange.model.ModelReader;
 import kolonne.exchange.model.ModelWriter;
@@ -167,5 +172,23 @@ class ProjectsTest {
         assertTrue(Database.isFull(new PersistenceException(new SQLException("x", "HY000", 1021))));
         assertTrue(Database.isFull(new SQLException("Got error 28 \"No space left on device\" from storage engine")));
         assertTrue(!Database.isFull(AWAY) && Database.isOutage(AWAY) && !Database.isOutage(new IllegalStateException()));
+    }
+
+    /** A model stored before panels over one another were told: edits that have nothing to do with it are taken, and those that break more are not. */
+    @Test
+    void aModelThatFailsANewerCheckCanStillBeEdited() throws IOException {
+        ObjectNode model = (ObjectNode) new ObjectMapper().readTree(MODEL);
+        ObjectNode twice = model.withArray("panels").get(0).deepCopy();
+        model.withArray("panels").add(twice.put("id", "again"));
+        MemoryStore store = new MemoryStore();
+        String id = store.create("Zaal", "zaal.json", model.toString().getBytes(StandardCharsets.UTF_8), BasisFile.write(Basis.standard(false))).id();
+        try (Jobs jobs = new Jobs()) {
+            Projects projects = new Projects(store, jobs);
+            assertTrue(projects.modelFindings(projects.model(id)).stream().anyMatch(f -> f.severity() == Severity.FAILS), "it is told");
+            String load = "{\"edits\":[{\"kind\":\"area-load\",\"panel\":\"" + model.withArray("panels").get(1).get("id").asText() + "\",\"case\":\""
+                + model.withArray("loadCases").get(1).get("id").asText() + "\",\"pressure\":";
+            assertEquals(2, projects.edit(id, 1, (load + "4}]}").getBytes(StandardCharsets.UTF_8)).orElseThrow().version());
+            assertThrows(Jobs.Refused.class, () -> projects.edit(id, 2, (load + "1e12}]}").getBytes(StandardCharsets.UTF_8)));
+        }
     }
 }

@@ -20,11 +20,8 @@ import kolonne.core.explain.Step;
 import kolonne.core.finding.Cause;
 import kolonne.core.model.CaseKind;
 import kolonne.core.model.Combination;
-import kolonne.core.model.LoadCase;
 import kolonne.core.model.ModelBuilder;
 import kolonne.core.model.Purpose;
-import kolonne.core.model.Storey;
-import kolonne.core.model.Support;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -273,30 +270,11 @@ class BeamEndsByHandTest {
 
     // ---- sidesway ---------------------------------------------------------------------------------------------------
 
-    /** A portal of one bay, pin-ended at its feet, pushed by 20 kN at the head: Q of its drift. */
-    private static ModelBuilder portal(double p) {
-        ModelBuilder b = new ModelBuilder().section("S", 300, 300).joint("A", 0, 0, 0).joint("B", 0, 0, 5000).joint("C", 6000, 0, 0).joint("D", 6000, 0, 5000)
-            .column("c1", "A", "B").column("c2", "C", "D").beam("b", "B", "D");
-        for (String foot : List.of("A", "C")) {
-            b.supports.add(new Support(foot, true, true, true, false, false, true));
-        }
-        for (String head : List.of("B", "D")) {
-            b.supports.add(new Support(head, false, true, false, true, false, true));
-            b.push(head, 0, 0, -p);
-        }
-        b.storeys.add(new Storey("G", "Ground", 0));
-        b.storeys.add(new Storey("L1", "L1", 5000));
-        b.cases.add(new LoadCase("W", "push", CaseKind.WIND, 0));
-        b.jointLoads.add(new kolonne.core.model.JointLoad("W", "B", 20e3, 0, 0, 0, 0, 0));
-        b.combinations.add(new Combination("PW", "P + W", Purpose.STRENGTH, List.of(new Combination.Term("P", 1.0), new Combination.Term("W", 1.0))));
-        return b;
-    }
-
     @Test
     void swayOfTheStorey() {
-        kolonne.core.analysis.Analysis a = portal(250e3).solve();
+        kolonne.core.analysis.Analysis a = ModelBuilder.portal(250e3, CaseKind.WIND, true).solve();
         double q = 500e3 * a.displacement(1, a.index().jointNumber("B"), 0) / (20e3 * 5000);
-        LaidByHand l = new LaidByHand(portal(250e3), ACI).hooked(TOP, 2, T20, 60).hooked(BOTTOM, 2, T20, 60).zone(0, 150, 5850, T10, 2, 100);
+        LaidByHand l = new LaidByHand(ModelBuilder.portal(250e3, CaseKind.WIND, true), ACI).hooked(TOP, 2, T20, 60).hooked(BOTTOM, 2, T20, 60).zone(0, 150, 5850, T10, 2, 100);
         LaidByHand.Told t = l.told();
         // 6.2.5.3: at most 1.4
         CheckResult c = t.of("second-order");
@@ -308,12 +286,12 @@ class BeamEndsByHandTest {
         t.cause("second-order", Cause.SLENDERNESS);
         List<Step> steps = l.explained(200);
         assertEquals(c.demand(), steps.stream().filter(s -> s.symbol().equals("δs")).findFirst().orElseThrow().value(), 1e-9);
-        new LaidByHand(portal(250e3), Basis.standard("en-1992-1-1")).hooked(TOP, 2, T20, 60).hooked(BOTTOM, 2, T20, 60).told().silent("second-order");
-        LaidByHand still = new LaidByHand(portal(1e3), ACI).hooked(TOP, 2, T20, 60).hooked(BOTTOM, 2, T20, 60);
+        new LaidByHand(ModelBuilder.portal(250e3, CaseKind.WIND, true), Basis.standard("en-1992-1-1")).hooked(TOP, 2, T20, 60).hooked(BOTTOM, 2, T20, 60).told().silent("second-order");
+        LaidByHand still = new LaidByHand(ModelBuilder.portal(1e3, CaseKind.WIND, true), ACI).hooked(TOP, 2, T20, 60).hooked(BOTTOM, 2, T20, 60);
         still.told().silent("second-order");
         assertTrue(still.explained(200).stream().noneMatch(s -> s.symbol().equals("δs")));
         // a storey past its buckling load has no capacity by any code
-        LaidByHand.Told unstable = new LaidByHand(portal(4000e3), Basis.standard("en-1992-1-1")).hooked(TOP, 2, T20, 60).hooked(BOTTOM, 2, T20, 60).told();
+        LaidByHand.Told unstable = new LaidByHand(ModelBuilder.portal(4000e3, CaseKind.WIND, true), Basis.standard("en-1992-1-1")).hooked(TOP, 2, T20, 60).hooked(BOTTOM, 2, T20, 60).told();
         assertEquals(CheckResult.NO_CAPACITY, unstable.of("second-order").utilisation(), 1e-9);
     }
 

@@ -13,13 +13,9 @@ import kolonne.core.demand.Sidesway;
 import kolonne.core.explain.Step;
 import kolonne.core.finding.Cause;
 import kolonne.core.model.CaseKind;
-import kolonne.core.model.Combination;
 import kolonne.core.model.JointLoad;
-import kolonne.core.model.LoadCase;
 import kolonne.core.model.ModelBuilder;
-import kolonne.core.model.Purpose;
 import kolonne.core.model.Section;
-import kolonne.core.model.Storey;
 import kolonne.core.model.Support;
 import kolonne.core.section.Shape;
 import org.junit.jupiter.api.Test;
@@ -299,7 +295,7 @@ class ColumnChecksByHandTest {
     @Test
     void secondOrderOfTheStorey() {
         for (double p : new double[] {250e3, 700e3}) {
-            ModelBuilder b = portal(p);
+            ModelBuilder b = ModelBuilder.portal(p, CaseKind.WIND, true);
             double drift = b.solve().displacement(1, 1, 0);
             double q = 2 * p * drift / (20e3 * 5000);
             ColumnCage.LiftCage four = new ColumnCage.LiftCage(2, 2, T25, T25, T10, 150, held("11"), held("11"));
@@ -310,24 +306,6 @@ class ColumnChecksByHandTest {
             assertEquals(Cause.SLENDERNESS, t.of("second-order").cause());
             told(b, EN, four).silent("second-order");
         }
-    }
-
-    private static ModelBuilder portal(double p) {
-        ModelBuilder b = new ModelBuilder().section("S", 300, 300).joint("A", 0, 0, 0).joint("B", 0, 0, 5000).joint("C", 6000, 0, 0).joint("D", 6000, 0, 5000)
-            .column("c1", "A", "B").column("c2", "C", "D").beam("b", "B", "D");
-        for (String foot : List.of("A", "C")) {
-            b.supports.add(new Support(foot, true, true, true, false, false, true));
-        }
-        for (String head : List.of("B", "D")) {
-            b.supports.add(new Support(head, false, true, false, true, false, true));
-            b.push(head, 0, 0, -p);
-        }
-        b.storeys.add(new Storey("G", "Ground", 0));
-        b.storeys.add(new Storey("L1", "L1", 5000));
-        b.cases.add(new LoadCase("W", "push", CaseKind.WIND, 0));
-        b.jointLoads.add(new JointLoad("W", "B", 20e3, 0, 0, 0, 0, 0));
-        b.combinations.add(new Combination("PW", "P + W", Purpose.STRENGTH, List.of(new Combination.Term("P", 1.0), new Combination.Term("W", 1.0))));
-        return b;
     }
 
     /** The calculation of a demand: its numbers, the strength on its ray, shear both ways, and every other check. */

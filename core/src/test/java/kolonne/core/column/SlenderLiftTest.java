@@ -14,15 +14,11 @@ import kolonne.core.beam.BeamLines;
 import kolonne.core.demand.Sidesway;
 import kolonne.core.finding.Finding;
 import kolonne.core.model.CaseKind;
-import kolonne.core.model.Combination;
 import kolonne.core.model.Direction;
 import kolonne.core.model.JointLoad;
-import kolonne.core.model.LoadCase;
 import kolonne.core.model.MemberLoad;
 import kolonne.core.model.ModelBuilder;
-import kolonne.core.model.Purpose;
 import kolonne.core.model.Section;
-import kolonne.core.model.Storey;
 import kolonne.core.model.Support;
 import kolonne.core.section.Shape;
 import org.junit.jupiter.api.Test;
@@ -158,27 +154,6 @@ class SlenderLiftTest {
         assertEquals(200 + r / Math.sqrt(2), EffectiveDepths.of(lift, cage, EN).y(), 1e-6);
     }
 
-    /** A portal of one bay under wind along X. */
-    private static ModelBuilder portal(CaseKind kind, boolean pushed) {
-        ModelBuilder b = new ModelBuilder().section("S", 300, 300).joint("A", 0, 0, 0).joint("B", 0, 0, 5000).joint("C", 6000, 0, 0).joint("D", 6000, 0, 5000)
-            .column("c1", "A", "B").column("c2", "C", "D").beam("b", "B", "D");
-        for (String foot : List.of("A", "C")) {
-            b.supports.add(new Support(foot, true, true, true, false, false, true));
-        }
-        for (String head : List.of("B", "D")) {
-            b.supports.add(new Support(head, false, true, false, true, false, true));
-            b.push(head, 0, 0, -250e3);
-        }
-        b.storeys.add(new Storey("G", "Ground", 0));
-        b.storeys.add(new Storey("L1", "L1", 5000));
-        b.cases.add(new LoadCase("W", "push", kind, 0));
-        if (pushed) {
-            b.jointLoads.add(new JointLoad("W", "B", 20e3, 0, 0, 0, 0, 0));
-        }
-        b.combinations.add(new Combination("PW", "P + W", Purpose.STRENGTH, List.of(new Combination.Term("P", 1.0), new Combination.Term("W", 1.0))));
-        return b;
-    }
-
     /**
      * 6.6.4.6.3: the beam carries the magnified moment of the column's head, 20 kN × 5 m / 2 / (1 − Q); whatever the kind of the case that
      * pushes. Q = ΣP Δ / (V h) with the drift of the analysis.
@@ -186,7 +161,7 @@ class SlenderLiftTest {
     @ParameterizedTest
     @ValueSource(strings = {"WIND", "SOIL", "OTHER", "LIVE"})
     void beamsCarryTheMagnifiedMomentsOfTheColumns(String kind) {
-        Analysis a = portal(CaseKind.valueOf(kind), true).solve();
+        Analysis a = ModelBuilder.portal(250e3, CaseKind.valueOf(kind), true).solve();
         double drift = a.displacement(1, a.index().jointNumber("B"), 0);
         double q = 500e3 * drift / (20e3 * 5000);
         assertTrue(q > 0.1 && q < 0.6, "Q " + q);
@@ -200,7 +175,7 @@ class SlenderLiftTest {
 
     @Test
     void gravityThatDoesNotSwayIsNotMagnified() {
-        ModelBuilder b = portal(CaseKind.WIND, true);
+        ModelBuilder b = ModelBuilder.portal(250e3, CaseKind.WIND, true);
         b.spread("b", 0, 6000, 30, 30);
         Analysis a = b.solve();
         Sidesway s = Sidesway.of(a, ACI);
@@ -213,7 +188,7 @@ class SlenderLiftTest {
     /** A storey with Q above one: columns and beams fail by name, and nothing that is told is infinite or no number. */
     @Test
     void anUnstableStoreyFailsInWords() {
-        ModelBuilder b = portal(CaseKind.WIND, true);
+        ModelBuilder b = ModelBuilder.portal(250e3, CaseKind.WIND, true);
         b.push("B", 0, 0, -4000e3);
         Analysis a = b.solve();
         kolonne.core.design.BuildingDesign d = kolonne.core.design.BuildingDesigner.design(a, ACI, kolonne.core.design.BuildingDesigner.Progress.NONE);

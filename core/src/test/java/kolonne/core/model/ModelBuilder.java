@@ -109,4 +109,25 @@ public final class ModelBuilder {
     public Analysis solve() {
         return FrameAnalysis.solve(new BuildingIndex(building()));
     }
+
+    /** A portal of one bay, 300 × 300, 6 m wide and 5 m high, hinged at its feet: p on each column, and 20 kN along X at its head in a case W if pushed; combination PW. */
+    public static ModelBuilder portal(double p, CaseKind kind, boolean pushed) {
+        ModelBuilder b = new ModelBuilder().section("S", 300, 300).joint("A", 0, 0, 0).joint("B", 0, 0, 5000).joint("C", 6000, 0, 0).joint("D", 6000, 0, 5000)
+            .column("c1", "A", "B").column("c2", "C", "D").beam("b", "B", "D");
+        for (String foot : List.of("A", "C")) {
+            b.supports.add(new Support(foot, true, true, true, false, false, true));
+        }
+        for (String head : List.of("B", "D")) {
+            b.supports.add(new Support(head, false, true, false, true, false, true));
+            b.push(head, 0, 0, -p);
+        }
+        b.storeys.add(new Storey("G", "Ground", 0));
+        b.storeys.add(new Storey("L1", "L1", 5000));
+        b.cases.add(new LoadCase("W", "push", kind, 0));
+        if (pushed) {
+            b.jointLoads.add(new JointLoad("W", "B", 20e3, 0, 0, 0, 0, 0));
+        }
+        b.combinations.add(new Combination("PW", "P + W", Purpose.STRENGTH, List.of(new Combination.Term("P", 1.0), new Combination.Term("W", 1.0))));
+        return b;
+    }
 }

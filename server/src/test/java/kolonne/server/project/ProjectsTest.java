@@ -46,15 +46,9 @@ class ProjectsTest {
         doThrow(AWAY).doThrow(AWAY).doCallRealMethod().when(store).model(id);
         try (Jobs jobs = new Jobs()) {
             Workspace w = new Projects(store, jobs).open(id);
-            CountDownLatch current = new CountDownLatch(1);
             AtomicInteger waited = new AtomicInteger();
-            w.follow(s -> {
-                waited.addAndGet(s.doing().equals("waiting for the database") ? 1 : 0);
-                if (s.current() && w.published() != null) {
-                    current.countDown();
-                }
-            });
-            assertTrue(current.await(60, TimeUnit.SECONDS), w.state().toString());
+            w.follow(s -> waited.addAndGet(s.doing().equals("waiting for the database") ? 1 : 0));
+            awaitCurrent(w);
             assertTrue(waited.get() >= 1, "it is told meanwhile");
             assertEquals(1, w.published().version());
         }
@@ -68,13 +62,7 @@ class ProjectsTest {
         doThrow(AWAY).doCallRealMethod().when(store).last(anyString(), any());
         try (Jobs jobs = new Jobs()) {
             Workspace w = new Projects(store, jobs).open(id);
-            CountDownLatch current = new CountDownLatch(1);
-            w.follow(s -> {
-                if (s.current() && w.published() != null) {
-                    current.countDown();
-                }
-            });
-            assertTrue(current.await(60, TimeUnit.SECONDS), w.state().toString());
+            awaitCurrent(w);
         }
     }
 

@@ -1,6 +1,8 @@
 package kolonne.exchange.json;
 
+import com.fasterxml.jackson.core.JsonFactory;
 import com.fasterxml.jackson.core.JsonProcessingException;
+import com.fasterxml.jackson.core.StreamReadConstraints;
 import com.fasterxml.jackson.core.StreamReadFeature;
 import com.fasterxml.jackson.core.exc.StreamConstraintsException;
 import com.fasterxml.jackson.core.io.JsonEOFException;
@@ -20,7 +22,11 @@ import kolonne.core.finding.Finding;
 
 /** The reader of all JSON that people write: unknown and repeated fields, text for numbers, half a bar and trailing text are refused. */
 public final class StrictJson {
-    public static final JsonMapper READER = JsonMapper.builder().enable(DeserializationFeature.FAIL_ON_TRAILING_TOKENS)
+    /** Most names, values and brackets of a text, and the longest text in it: a small zip must not fill the memory. */
+    private static final long MOST_VALUES = 25_000_000;
+    private static final int LONGEST_TEXT = 100_000;
+    public static final JsonMapper READER = JsonMapper.builder(JsonFactory.builder().streamReadConstraints(StreamReadConstraints.builder()
+        .maxTokenCount(MOST_VALUES).maxStringLength(LONGEST_TEXT).build()).build()).enable(DeserializationFeature.FAIL_ON_TRAILING_TOKENS)
         .enable(StreamReadFeature.STRICT_DUPLICATE_DETECTION).disable(MapperFeature.ALLOW_COERCION_OF_SCALARS).disable(DeserializationFeature.ACCEPT_FLOAT_AS_INT).build();
     /** The same where every plain number must be given. */
     public static final JsonMapper WHOLE = READER.rebuild().enable(DeserializationFeature.FAIL_ON_NULL_FOR_PRIMITIVES).build();
@@ -64,7 +70,8 @@ public final class StrictJson {
     private static Finding unsound(JsonProcessingException e, String code, String root) {
         String where = root + (e.getLocation() == null ? "" : ", line " + e.getLocation().getLineNr() + ", column " + e.getLocation().getColumnNr());
         if (e instanceof StreamConstraintsException) {
-            return Finding.fails(code, where, "The text is nested too deeply, or a value in it is too long.", "Give the fields as the format says.");
+            return Finding.fails(code, where, "The text holds more than " + MOST_VALUES / 1_000_000 + " million values, is nested too deeply, or a value in it is too long.",
+                "Give the fields as the format says; split the building, or leave out station forces.");
         }
         Matcher repeated = REPEATED.matcher(e.getOriginalMessage());
         if (e instanceof JsonEOFException) {

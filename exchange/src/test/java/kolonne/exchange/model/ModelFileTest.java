@@ -307,4 +307,23 @@ class ModelFileTest {
         ModelReader.Read r = ModelReader.read(zip(Map.of("model.csv", "name,units\nx,SI\n", "joints.csv", "id\n" + "a\n".repeat(2_000_001))));
         assertTrue(r.findings().stream().anyMatch(f -> f.code().equals("table.rows")), r.findings().subList(0, 3).toString());
     }
+
+    /** A zip of 80 KB that holds a list of forty million noughts, and one name without end. */
+    @Test
+    void valuesHaveABound() throws IOException {
+        byte[] body = new byte[80 << 20];
+        byte[] head = "{\"format\":\"kolonne-model\",\"version\":1,\"name\":\"x\",\"units\":\"SI\",\"joints\":[0".getBytes(StandardCharsets.UTF_8);
+        for (int i = 0; i < body.length; i++) {
+            body[i] = i < head.length ? head[i] : (byte) ((i - head.length) % 2 == 0 ? ',' : '0');
+        }
+        ByteArrayOutputStream out = new ByteArrayOutputStream();
+        try (ZipOutputStream z = new ZipOutputStream(out)) {
+            z.putNextEntry(new ZipEntry("model.json"));
+            z.write(body);
+        }
+        ModelReader.Read many = ModelReader.read(out.toByteArray());
+        assertTrue(many.findings().get(0).what().contains("25 million values"), many.findings().toString());
+        ModelReader.Read name = ModelReader.read(("{\"format\":\"kolonne-model\",\"name\":\"" + "a".repeat(200_000) + "\"}").getBytes(StandardCharsets.UTF_8));
+        assertTrue(name.findings().get(0).what().contains("too long"), name.findings().toString());
+    }
 }

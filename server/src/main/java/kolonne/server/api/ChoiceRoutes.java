@@ -98,11 +98,7 @@ final class ChoiceRoutes {
     }
 
     private BuildingDesign design(Context c) {
-        Workspace.Published p = projects.open(c.pathParam("id")).published();
-        if (p == null) {
-            throw new BadRequest(409, "designing", "The building is being designed.", "Ask again when it is done.");
-        }
-        return p.design();
+        return ResultRoutes.published(projects, c).design();
     }
 
     private void stirrups(Context c) {

@@ -58,11 +58,7 @@ final class HandRoutes {
     record ReadingsDto(double x, List<ReadingDto> readings) {}
 
     private Workspace.Published published(Context c) {
-        Workspace.Published p = projects.open(c.pathParam("id")).published();
-        if (p == null) {
-            throw new BadRequest(409, "designing", "The building is being designed.", "Ask again when it is done.");
-        }
-        return p;
+        return ResultRoutes.published(projects, c);
     }
 
     private static BeamDesign line(BuildingDesign d, String mark) {

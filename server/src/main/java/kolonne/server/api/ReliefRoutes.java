@@ -60,10 +60,7 @@ final class ReliefRoutes {
 
     /** The design, if its frame was analysed here. */
     private BuildingDesign own(Context c) {
-        Workspace.Published p = projects.model(c.pathParam("id")).published();
-        if (p == null) {
-            throw new BadRequest(409, "designing", "The building is being designed.", "Ask again when it is done.");
-        }
+        Workspace.Published p = ResultRoutes.published(projects, c);
         if (p.design().analysis().imported()) {
             throw new BadRequest(409, "imported", "The forces were solved elsewhere; the frame is not analysed here.", "Use Kolonne's own analysis.");
         }

@@ -53,9 +53,9 @@ final class ResultRoutes {
                 Answers.SchedulePage.class, this::schedule, "page", "size"));
     }
 
-    /** The newest design, or 409 while there is none. */
+    /** The newest design; 409 where there is none yet after a while, or none can be. */
     static Workspace.Published published(Projects projects, Context c) {
-        Workspace w = projects.open(c.pathParam("id"));
+        Workspace w = projects.designed(c.pathParam("id"));
         Workspace.Published p = w.published();
         if (p == null) {
             List<Finding> f = w.state().findings();

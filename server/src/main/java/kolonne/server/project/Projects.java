@@ -13,6 +13,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.concurrent.CancellationException;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.concurrent.Semaphore;
 import kolonne.core.analysis.Analysis;
 import kolonne.core.analysis.AnalysisFailed;
 import kolonne.core.analysis.FrameAnalysis;
@@ -45,6 +46,8 @@ public final class Projects {
     private static final JsonMapper JSON = new JsonMapper();
     private static final int MOST_IN_MEMORY = 6;
     private static final int MOST_FOLLOWED = 18;
+    private static final int MOST_WAITING = 40;
+    private static final Duration PATIENCE = Duration.ofSeconds(10);
     /** How soon a design that lost its database is tried again. */
     private static final Duration RETRY = Duration.ofSeconds(1);
     private static final Finding OUTAGE = Finding.fails("server.database", "server", "The database does not answer.", "The design goes on as soon as it does.");
@@ -53,6 +56,7 @@ public final class Projects {
     private final Jobs jobs;
     private final Map<String, Workspace> open = new ConcurrentHashMap<>();
     private final Map<String, CommandLog> logs = new ConcurrentHashMap<>();
+    private final Semaphore waiting = new Semaphore(MOST_WAITING);
 
     public Projects(ProjectStore store, Jobs jobs) {
         this.store = store;
@@ -135,6 +139,22 @@ public final class Projects {
         return w;
     }
 
+    /**
+     * A workspace with its newest design. The first one is waited for a while, by no more readers at a time than leave room for others: a reader that comes too
+     * early, or whose project was put out of memory, need not ask again and again.
+     */
+    public Workspace designed(String id) {
+        Workspace w = open(id);
+        if (w.published() == null && waiting.tryAcquire()) {
+            try {
+                w.awaitPublished(PATIENCE);
+            } finally {
+                waiting.release();
+            }
+        }
+        return w;
+    }
+
     private void evict() {
         // pages that are open are told what others change: what they follow stays as long as memory allows
         if (open.size() > MOST_IN_MEMORY) {
@@ -159,6 +179,9 @@ public final class Projects {
         synchronized (w) {
             if (w.building() == null) {
                 ModelReader.Read read = ModelReader.read(store.model(w.id()).content());
+                if (read.building() == null) {
+                    throw new Jobs.Refused(read.findings());
+                }
                 EditHistory h = history(w.id());
                 w.read(read, h.applied(read.building()), h.modelVersion(), h.forcesStale(read.building()));
             }

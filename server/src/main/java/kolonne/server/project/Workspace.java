@@ -1,10 +1,13 @@
 package kolonne.server.project;
 
+import java.time.Duration;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.concurrent.CopyOnWriteArrayList;
+import java.util.concurrent.CountDownLatch;
+import java.util.concurrent.TimeUnit;
 import java.util.function.Consumer;
 import kolonne.core.analysis.Analysis;
 import kolonne.core.analysis.FrameAnalysis;
@@ -137,6 +140,24 @@ public final class Workspace {
 
     public void unfollow(Consumer<State> l) {
         listeners.remove(l);
+    }
+
+    /** Waits until there is a design or a reason why there is none; no longer than {@code most}. */
+    void awaitPublished(Duration most) {
+        CountDownLatch done = new CountDownLatch(1);
+        Consumer<State> l = s -> {
+            if (published != null || s.doing().isEmpty() && !s.findings().isEmpty()) {
+                done.countDown();
+            }
+        };
+        follow(l);
+        try {
+            done.await(most.toMillis(), TimeUnit.MILLISECONDS);
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+        } finally {
+            unfollow(l);
+        }
     }
 
     boolean followed() {

@@ -179,4 +179,19 @@ class ProjectsTest {
             assertThrows(Jobs.Refused.class, () -> projects.edit(id, 2, (load + "1e12}]}").getBytes(StandardCharsets.UTF_8)));
         }
     }
+
+    /** Who reads before the first design gets it, without asking twice; who reads what cannot be designed is told so at once. */
+    @Test
+    void readersWaitForTheFirstDesign() {
+        MemoryStore store = new MemoryStore();
+        String id = store.create("Zaal", "zaal.json", MODEL, BasisFile.write(Basis.standard(false))).id();
+        String broken = store.create("Leeg", "leeg.json", "{}".getBytes(StandardCharsets.UTF_8), BasisFile.write(Basis.standard(false))).id();
+        try (Jobs jobs = new Jobs()) {
+            Projects projects = new Projects(store, jobs);
+            assertEquals(1, projects.designed(id).published().version());
+            Workspace none = projects.designed(broken);
+            assertNull(none.published());
+            assertTrue(none.state().doing().isEmpty() && !none.state().findings().isEmpty(), none.state().toString());
+        }
+    }
 }

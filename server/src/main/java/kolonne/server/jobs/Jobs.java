@@ -10,6 +10,7 @@ import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.ScheduledExecutorService;
+import java.util.concurrent.Semaphore;
 import java.util.concurrent.TimeUnit;
 import java.util.function.Function;
 import kolonne.core.analysis.AnalysisFailed;
@@ -21,6 +22,8 @@ import org.slf4j.LoggerFactory;
 public final class Jobs implements AutoCloseable {
     private static final Logger LOG = LoggerFactory.getLogger(Jobs.class);
     private static final long KEPT_MS = 600_000;
+    /** Of the heap, for jobs. */
+    private static final double PART = 0.7;
     private final ExecutorService pool = Executors.newFixedThreadPool(2, r -> {
         Thread t = new Thread(r, "job");
         t.setDaemon(true);
@@ -31,7 +34,20 @@ public final class Jobs implements AutoCloseable {
         t.setDaemon(true);
         return t;
     });
+    private final int megabytes;
+    private final Semaphore heap;
     private final Map<String, Job> jobs = new ConcurrentHashMap<>();
+
+    /** Jobs that share the most of this process's heap. */
+    public Jobs() {
+        this((long) (PART * Runtime.getRuntime().maxMemory()));
+    }
+
+    /** @param bytes of the heap that jobs may fill together */
+    Jobs(long bytes) {
+        megabytes = (int) (bytes >> 20);
+        heap = new Semaphore(megabytes, true);
+    }
 
     /** The work could not be done for reasons the user can mend. */
     public static final class Refused extends RuntimeException {
@@ -49,11 +65,32 @@ public final class Jobs implements AutoCloseable {
 
     /** Starts work that returns the id of what it made. */
     public Job start(String kind, Function<Job, String> work) {
+        return start(kind, 0, work);
+    }
+
+    /**
+     * Starts work that fills about so much memory: it begins when other work has left room for it.
+     *
+     * @throws Refused if there is not so much at all
+     */
+    public Job start(String kind, long bytes, Function<Job, String> work) {
+        int needed = (int) Math.min(Integer.MAX_VALUE, bytes >> 20);
+        if (needed > megabytes) {
+            throw new Refused(List.of(Finding.fails("server.memory", "file", "Reading it takes about " + needed + " MB of memory; the server has " + megabytes + " MB for it.",
+                "Split the building, leave out station forces, or start the server with more memory.")));
+        }
         long now = System.currentTimeMillis();
         jobs.values().removeIf(j -> j.endedBefore(now - KEPT_MS));
         Job job = new Job(UUID.randomUUID().toString(), kind);
         jobs.put(job.status().id(), job);
-        pool.execute(() -> run(job, work));
+        pool.execute(() -> {
+            heap.acquireUninterruptibly(needed);
+            try {
+                run(job, work);
+            } finally {
+                heap.release(needed);
+            }
+        });
         return job;
     }
 

@@ -46,6 +46,8 @@ public final class Projects {
     private static final JsonMapper JSON = new JsonMapper();
     private static final int MOST_IN_MEMORY = 6;
     private static final int MOST_FOLLOWED = 18;
+    /** Memory over the size of a file while it is read. */
+    private static final long READING = 7;
     private static final int MOST_WAITING = 40;
     private static final Duration PATIENCE = Duration.ofSeconds(10);
     /** How soon a design that lost its database is tried again. */
@@ -74,7 +76,7 @@ public final class Projects {
 
     /** Starts reading an uploaded model; the job's result is the new project's id. */
     public Job importModel(String name, String fileName, byte[] bytes) {
-        return jobs.start("import", job -> {
+        return jobs.start("import", memory(bytes), job -> {
             job.at("reading the model", 0, 0);
             ModelReader.Read read = ModelReader.read(bytes);
             if (!read.sound()) {
@@ -90,6 +92,12 @@ public final class Projects {
             ProjectRow row = store.create(cut(title), cut(fileName), bytes, BasisFile.write(basis));
             return row.id();
         });
+    }
+
+    /** What a model takes while it is read, by its size; a zip holds about eight times as much [bytes]. */
+    private static long memory(byte[] file) {
+        boolean zip = file.length > 1 && file[0] == 'P' && file[1] == 'K';
+        return READING * Math.min(ModelReader.LARGEST, (zip ? 8L : 1L) * file.length);
     }
 
     /** Stores a model drawn up in the application as a project that begins with a code's standard basis; it is analysed first. */

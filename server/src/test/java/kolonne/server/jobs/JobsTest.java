@@ -90,4 +90,32 @@ class JobsTest {
             Thread.currentThread().interrupt();
         }
     }
+
+    /** 100 MB for all: two of 60 MB go one after the other; one of 101 MB is refused with both figures. */
+    @Test
+    void workIsAdmittedByTheMemoryItTakes() throws InterruptedException {
+        try (Jobs small = new Jobs(100L << 20)) {
+            CountDownLatch first = new CountDownLatch(1);
+            CountDownLatch go = new CountDownLatch(1);
+            List<String> order = java.util.Collections.synchronizedList(new ArrayList<>());
+            Job one = small.start("import", 60L << 20, j -> {
+                first.countDown();
+                await(go);
+                order.add("one");
+                return "";
+            });
+            assertTrue(first.await(10, TimeUnit.SECONDS));
+            Job two = small.start("import", 60L << 20, j -> {
+                order.add("two");
+                return "";
+            });
+            assertEquals(Job.Phase.WAITING, two.status().phase());
+            Jobs.Refused r = org.junit.jupiter.api.Assertions.assertThrows(Jobs.Refused.class, () -> small.start("import", 101L << 20, j -> ""));
+            assertTrue(r.findings().get(0).what().contains("101 MB") && r.findings().get(0).what().contains("100 MB"), r.findings().toString());
+            go.countDown();
+            ended(one);
+            ended(two);
+            assertEquals(List.of("one", "two"), order);
+        }
+    }
 }

@@ -190,7 +190,7 @@ final class BeamDetailCheck {
 
     /**
      * Room where bars lap: the two of a lap side by side, or, where the face has no further layer there, one above the other; so that the clear
-     * distances hold between laps as between bars.
+     * distances hold between laps as between bars: the width that all take against the width between the legs.
      */
     private void lapRoom(BeamCage.Group g) {
         for (Laps.Lap l : Laps.of(line, g, basis)) {
@@ -208,10 +208,10 @@ final class BeamDetailCheck {
                 needed = Math.max(needed, code.detailing().beamClearSpacing(u.spacing(), basis.aggregate()));
                 count++;
             }
-            double gap = count > 1 ? (room - bodies) / (count - 1) : room - bodies;
+            double width = bodies + needed * (count - 1);
             String side = g.face().word();
-            add("lap-room-" + side, "Clear distance where bars lap, " + side, Cause.BARS_DO_NOT_FIT, count > 1 ? needed : 0, gap, Quantity.LENGTH,
-                gap > 0 ? (count > 1 ? needed / gap : 0) : Double.POSITIVE_INFINITY, x, span, code.detailing().beamClearSpacingClause());
+            add("lap-room-" + side, "Width where bars lap, " + side, Cause.BARS_DO_NOT_FIT, width, room, Quantity.LENGTH, CheckResult.use(width, room), x, span,
+                code.detailing().beamClearSpacingClause());
         }
     }
 

@@ -153,25 +153,25 @@ class BeamDetailsByHandTest {
         Laps.Lap top = Laps.of(l.line, l.cage().groups().get(0), ACI).get(0);
         Laps.Lap bottom = Laps.of(l.line, l.cage().groups().get(1), ACI).get(0);
         LaidByHand.Told t = l.told();
-        // over each other: the gaps between single bars
-        t.tells("lap-room-top", 80 / 3.0, (200 - 60) / 2.0, (top.from() + top.to()) / 2, "25.2.1").cause("lap-room-top", Cause.BARS_DO_NOT_FIT);
-        t.tells("lap-room-bottom", 80 / 3.0, (200 - 75) / 2.0, (bottom.from() + bottom.to()) / 2, "25.2.1");
+        // over each other: three bars and the distances between them
+        t.tells("lap-room-top", 60 + 2 * 80 / 3.0, 200, (top.from() + top.to()) / 2, "25.2.1").cause("lap-room-top", Cause.BARS_DO_NOT_FIT);
+        t.tells("lap-room-bottom", 75 + 2 * 80 / 3.0, 200, (bottom.from() + bottom.to()) / 2, "25.2.1");
         // beside each other: each of three counts twice
         LaidByHand two = new LaidByHand(simple(14_000, 5), ACI).through(TOP, 3, T20, 60).through(BOTTOM, 3, T25, 62.5)
             .bars(new BeamCage.Group(TOP, 2, 2, T20, 105, 3000, 11_000, false, false, false)).zone(0, 0, 14_000, T10, 2, 150);
-        two.told().tells("lap-room-top", 80 / 3.0, (200 - 120) / 2.0, (top.from() + top.to()) / 2, "25.2.1");
-        two.told().tells("lap-room-bottom", 80 / 3.0, (200 - 75) / 2.0, (bottom.from() + bottom.to()) / 2, "25.2.1");
+        two.told().tells("lap-room-top", 120 + 2 * 80 / 3.0, 200, (top.from() + top.to()) / 2, "25.2.1");
+        two.told().tells("lap-room-bottom", 75 + 2 * 80 / 3.0, 200, (bottom.from() + bottom.to()) / 2, "25.2.1");
         // of two sizes in a layer only those that lap there count twice; short bars do not
         LaidByHand mixed = new LaidByHand(simple(14_000, 5), ACI).through(TOP, 2, T20, 60).bars(new BeamCage.Group(TOP, 1, 1, T32, 66, 3000, 11_000, false, false, false))
             .through(BOTTOM, 3, T25, 62.5).bars(new BeamCage.Group(TOP, 2, 2, T20, 111, 3000, 11_000, false, false, false)).zone(0, 0, 14_000, T10, 2, 150);
-        mixed.told().tells("lap-room-top", 32, (200 - 80 - 32) / 2.0, (top.from() + top.to()) / 2, "25.2.1");
-        // a single bar needs its own breadth twice and no distance
+        mixed.told().tells("lap-room-top", 80 + 32 + 2 * 32, 200, (top.from() + top.to()) / 2, "25.2.1");
+        // a single bar needs its own breadth and no distance
         LaidByHand single = new LaidByHand(simple(14_000, 5), ACI).bars(new BeamCage.Group(TOP, 1, 1, T20, 60, 40, 13_960, false, false, true)).through(BOTTOM, 3, T25, 62.5)
             .zone(0, 0, 14_000, T10, 2, 150);
-        single.told().tells("lap-room-top", 0, 180, (top.from() + top.to()) / 2, "25.2.1");
+        single.told().tells("lap-room-top", 20, 200, (top.from() + top.to()) / 2, "25.2.1");
         LaidByHand none = new LaidByHand(simple(14_000, 5), ACI).through(TOP, 7, T32, 66).through(BOTTOM, 3, T25, 62.5).zone(0, 0, 14_000, T10, 2, 150);
         assertFalse(none.told().of("lap-room-top").satisfied());
-        assertTrue(none.told().of("lap-room-top").utilisation() > 99, "no room at all");
+        none.told().tells("lap-room-top", 7 * 32 + 6 * 32, 200, none.told().of("lap-room-top").x(), "25.2.1");
         new LaidByHand(simple(9000, 5), ACI).through(TOP, 3, T20, 60).through(BOTTOM, 3, T25, 62.5).zone(0, 0, 9000, T10, 2, 150).told().silent("lap-room-top", "lap-room-bottom");
     }
 
@@ -185,7 +185,7 @@ class BeamDetailsByHandTest {
         Laps.Lap lap = Laps.of(l.line, l.cage().groups().get(0), ACI).get(0);
         double middle = (lap.from() + lap.to()) / 2;
         assertEquals(12_000, middle, 1e-6, "in the middle of the second span");
-        l.told().tells("lap-room-top", 80 / 3.0, (300 - 60) / 2.0, middle, "25.2.1");
+        l.told().tells("lap-room-top", 60 + 2 * 80 / 3.0, 300, middle, "25.2.1");
         assertEquals(1, l.told().of("lap-room-top").part());
     }
 
@@ -275,8 +275,8 @@ class BeamDetailsByHandTest {
         Laps.Lap one = Laps.of(l.line, l.cage().groups().get(1), ACI).get(0);
         Laps.Lap other = Laps.of(l.line, l.cage().groups().get(2), ACI).get(0);
         assertTrue(one.to() < other.from() || other.to() < one.from());
-        // 200 − 4 × 20 − 25 at the lap of the T20; 200 − 2 × 20 − 50 at that of the T25
-        l.told().tells("lap-room-bottom", 80 / 3.0, (200 - 80 - 25) / 2.0, (one.from() + one.to()) / 2, "25.2.1");
+        // 4 × 20 + 25 at the lap of the T20, 2 × 20 + 50 at that of the T25, and two clear distances
+        l.told().tells("lap-room-bottom", 80 + 25 + 2 * 80 / 3.0, 200, (one.from() + one.to()) / 2, "25.2.1");
     }
 
     /** Side bars of one span are none of the other's. */

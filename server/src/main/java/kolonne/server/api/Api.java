@@ -5,7 +5,6 @@ import com.fasterxml.jackson.databind.node.ObjectNode;
 import io.javalin.Javalin;
 import io.javalin.config.JavalinConfig;
 import io.javalin.http.Context;
-import io.javalin.http.HandlerType;
 import io.javalin.http.sse.SseClient;
 import io.javalin.http.staticfiles.Location;
 import io.javalin.json.JavalinJackson;
@@ -84,7 +83,7 @@ public final class Api {
         });
         for (Route r : routes) {
             cfg.routes.addHttpHandler(r.method(), r.path(), c -> {
-                if (c.req().getContentLengthLong() != 0 && r.method() != HandlerType.GET) {
+                if (Intake.sends(c)) {
                     SameSite.checkContent(c, r.request() != null && r.request() != byte[].class);
                 }
                 intake.take(c);

@@ -17,7 +17,7 @@ import org.eclipse.jetty.io.EndPoint;
  */
 public final class Intake implements AutoCloseable {
     /**
-     * @param small bodies at a time up to {@code smallBytes}; @param large bodies at a time above that or of unknown size
+     * @param small bodies at a time up to {@code smallBytes}; @param large bodies at a time above that
      * @param grace time that a body has whatever its size; @param rate and for its size [bytes/s]
      * @param largest body that is taken [bytes]
      */
@@ -42,19 +42,27 @@ public final class Intake implements AutoCloseable {
         this.large = new Semaphore(limits.large());
     }
 
+    /** Whether a request has a body. */
+    public static boolean sends(Context c) {
+        return c.req().getContentLengthLong() > 0 || c.header("Transfer-Encoding") != null;
+    }
+
     /** Reads the body of a request; it is kept with the request. @throws Refusal while too many others send */
     public void take(Context c) {
-        long length = c.req().getContentLengthLong();
-        if (length == 0) {
+        if (!sends(c)) {
             return;
         }
-        boolean few = length > 0 && length <= limits.smallBytes();
+        long length = c.req().getContentLengthLong();
+        if (length < 0) {
+            throw new Refusal(411, "length", "The request does not say how much it sends.", "Send Content-Length.");
+        }
+        boolean few = length <= limits.smallBytes();
         Semaphore places = few ? small : large;
         if (!places.tryAcquire()) {
             c.header("Retry-After", "3");
             throw new Refusal(503, "busy", "The server is taking in as much as it can.", "Try again in a moment.");
         }
-        ScheduledFuture<?> end = clock.schedule(() -> cut(c), limits.grace().toMillis() + (length < 0 ? limits.largest() : length) * 1000 / limits.rate(), TimeUnit.MILLISECONDS);
+        ScheduledFuture<?> end = clock.schedule(() -> cut(c), limits.grace().toMillis() + Math.min(length, limits.largest()) * 1000 / limits.rate(), TimeUnit.MILLISECONDS);
         try {
             c.bodyAsBytes();
         } catch (HttpResponseException e) {

@@ -22,6 +22,9 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.Future;
 import kolonne.core.basis.Basis;
 import kolonne.core.demo.DemoBuilding;
 import kolonne.core.demo.DemoOptions;
@@ -202,5 +205,33 @@ class GuardTest {
             }
         }
         assertEquals(List.of(), wrong);
+    }
+
+    /** Requests without a body take no place among those that send one. */
+    @Test
+    void whoSendsNothingNeedsNoPlace() throws Exception {
+        ExecutorService many = Executors.newFixedThreadPool(32);
+        try {
+            List<Future<Integer>> all = new ArrayList<>();
+            for (int i = 0; i < 320; i++) {
+                all.add(many.submit(() -> get("GET /api/projects").status()));
+            }
+            for (Future<Integer> f : all) {
+                assertEquals(200, f.get());
+            }
+        } finally {
+            many.shutdownNow();
+        }
+    }
+
+    /** A body in pieces could be without end: its length is asked for. */
+    @Test
+    void bodiesSayTheirLength() throws IOException {
+        try (Socket s = new Socket("127.0.0.1", server.port())) {
+            s.setSoTimeout(20_000);
+            s.getOutputStream().write(("POST /api/sketches/beam/preview HTTP/1.1\r\nHost: localhost\r\nConnection: close\r\nContent-Type: application/json\r\nTransfer-Encoding: chunked\r\n\r\n"
+                + "2\r\n{}\r\n0\r\n\r\n").getBytes(StandardCharsets.UTF_8));
+            assertTrue(new String(s.getInputStream().readAllBytes(), StandardCharsets.UTF_8).startsWith("HTTP/1.1 411"));
+        }
     }
 }

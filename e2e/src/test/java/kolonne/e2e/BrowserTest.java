@@ -1,6 +1,7 @@
 package kolonne.e2e;
 
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.junit.jupiter.api.Assertions.assertEquals;
 
 import com.microsoft.playwright.Browser;
 import com.microsoft.playwright.BrowserType;
@@ -9,6 +10,7 @@ import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Playwright;
 import com.microsoft.playwright.options.AriaRole;
 import java.nio.file.Path;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.regex.Pattern;
@@ -22,6 +24,7 @@ abstract class BrowserTest {
     private static Application application;
     private static Playwright playwright;
     private static Browser browser;
+    private final List<String> refused = new ArrayList<>();
     protected Page page;
 
     @BeforeAll
@@ -49,12 +52,20 @@ abstract class BrowserTest {
     void open() {
         page = browser.newContext(new Browser.NewContextOptions().setViewportSize(1280, 800).setAcceptDownloads(true)).newPage();
         page.setDefaultTimeout(20_000);
+        refused.clear();
+        page.onConsoleMessage(m -> {
+            if (m.text().contains("Content Security Policy")) {
+                refused.add(m.text());
+            }
+        });
         page.navigate(application.address());
     }
 
+    /** What the pages need is within what the server lets them do. */
     @AfterEach
     void close() {
         page.context().close();
+        assertEquals(List.of(), refused);
     }
 
     protected void openDemo() {

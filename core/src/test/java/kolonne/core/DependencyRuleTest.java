@@ -1,6 +1,7 @@
 package kolonne.core;
 
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
+import static com.tngtech.archunit.library.Architectures.layeredArchitecture;
 import static com.tngtech.archunit.library.dependencies.SlicesRuleDefinition.slices;
 
 import com.tngtech.archunit.core.importer.ImportOption;
@@ -21,5 +22,19 @@ class DependencyRuleTest {
         .dependOnClassesThat().haveFullyQualifiedName("java.util.Random");
 
     @ArchTest
-    static final ArchRule NO_CYCLES = slices().matching("kolonne.core.(*)..").should().beFreeOfCycles();
+    static final ArchRule NO_CYCLES = slices().matching("kolonne.core.(**)").should().beFreeOfCycles();
+
+    /** A line knows no cage, a cage no check, a check no choice. */
+    @ArchTest
+    static final ArchRule BEAM_ROOMS = rooms("kolonne.core.beam");
+
+    @ArchTest
+    static final ArchRule COLUMN_ROOMS = rooms("kolonne.core.column");
+
+    private static ArchRule rooms(String of) {
+        return layeredArchitecture().consideringOnlyDependenciesInAnyPackage(of + "..")
+            .layer("line").definedBy(of + ".line").layer("cage").definedBy(of + ".cage").layer("check").definedBy(of + ".check")
+            .layer("choice").definedBy(of + ".choice").whereLayer("choice").mayNotBeAccessedByAnyLayer()
+            .whereLayer("check").mayOnlyBeAccessedByLayers("choice").whereLayer("cage").mayOnlyBeAccessedByLayers("check", "choice");
+    }
 }

@@ -9,7 +9,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.TreeMap;
-import kolonne.core.beam.IgnoredForces;
+import kolonne.core.beam.line.IgnoredForces;
 import kolonne.core.bench.BenchSection.Forces;
 import kolonne.core.bench.BenchSection.Spot;
 import kolonne.core.check.CheckResult;

@@ -7,17 +7,17 @@ import java.util.function.IntUnaryOperator;
 import java.util.stream.IntStream;
 import kolonne.core.analysis.Analysis;
 import kolonne.core.basis.Basis;
-import kolonne.core.beam.BeamContext;
-import kolonne.core.beam.BeamDesign;
-import kolonne.core.beam.BeamDesigner;
-import kolonne.core.beam.BeamLine;
-import kolonne.core.beam.BeamLines;
-import kolonne.core.beam.HandCage;
-import kolonne.core.column.ColumnContext;
-import kolonne.core.column.ColumnDesign;
-import kolonne.core.column.ColumnDesigner;
-import kolonne.core.column.ColumnStack;
-import kolonne.core.column.ColumnStacks;
+import kolonne.core.beam.cage.HandCage;
+import kolonne.core.beam.check.BeamContext;
+import kolonne.core.beam.check.BeamDesign;
+import kolonne.core.beam.choice.BeamDesigner;
+import kolonne.core.beam.line.BeamLine;
+import kolonne.core.beam.line.BeamLines;
+import kolonne.core.column.check.ColumnContext;
+import kolonne.core.column.check.ColumnDesign;
+import kolonne.core.column.choice.ColumnDesigner;
+import kolonne.core.column.line.ColumnStack;
+import kolonne.core.column.line.ColumnStacks;
 import kolonne.core.demand.Sidesway;
 
 /** Designs every beam line and column stack of an analysed building on all cores. */

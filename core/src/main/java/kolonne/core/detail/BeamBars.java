@@ -3,9 +3,9 @@ package kolonne.core.detail;
 import java.util.ArrayList;
 import java.util.List;
 import kolonne.core.basis.Basis;
-import kolonne.core.beam.BeamCage;
-import kolonne.core.beam.BeamLine;
-import kolonne.core.beam.Laps;
+import kolonne.core.beam.cage.BeamCage;
+import kolonne.core.beam.cage.Laps;
+import kolonne.core.beam.line.BeamLine;
 import kolonne.core.code.Bar;
 
 /** The bars of a beam cage, one by one. */

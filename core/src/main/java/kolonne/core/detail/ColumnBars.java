@@ -4,8 +4,8 @@ import java.util.ArrayList;
 import java.util.List;
 import kolonne.core.basis.Basis;
 import kolonne.core.code.Bar;
-import kolonne.core.column.ColumnCage;
-import kolonne.core.column.ColumnStack;
+import kolonne.core.column.cage.ColumnCage;
+import kolonne.core.column.line.ColumnStack;
 import kolonne.core.section.Shape;
 
 /** The bars of a column cage, lift by lift. Vertical bars run from floor to floor and lap above it. */

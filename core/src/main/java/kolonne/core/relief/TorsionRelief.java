@@ -10,7 +10,7 @@ import java.util.Set;
 import kolonne.core.analysis.Analysis;
 import kolonne.core.analysis.AnalysisFailed;
 import kolonne.core.analysis.FrameAnalysis;
-import kolonne.core.beam.HandCage;
+import kolonne.core.beam.cage.HandCage;
 import kolonne.core.demand.Demands;
 import kolonne.core.model.Building;
 import kolonne.core.model.BuildingIndex;

@@ -4,11 +4,11 @@ import static org.junit.jupiter.api.Assertions.assertEquals;
 
 import java.util.List;
 import kolonne.core.model.AnalysisOptions;
+import kolonne.core.model.CaseKind;
 import kolonne.core.model.Combination;
 import kolonne.core.model.Diaphragm;
 import kolonne.core.model.JointLoad;
 import kolonne.core.model.LoadCase;
-import kolonne.core.model.CaseKind;
 import kolonne.core.model.ModelBuilder;
 import kolonne.core.model.StiffnessFactors;
 import org.junit.jupiter.api.Test;

@@ -10,15 +10,15 @@ import java.util.stream.Collectors;
 import kolonne.core.analysis.Analysis;
 import kolonne.core.analysis.FrameAnalysis;
 import kolonne.core.basis.Basis;
-import kolonne.core.beam.BeamCage;
-import kolonne.core.beam.BeamCheck;
-import kolonne.core.beam.BeamDesign;
-import kolonne.core.beam.BeamLine;
-import kolonne.core.beam.SectionCut;
+import kolonne.core.beam.cage.BeamCage;
+import kolonne.core.beam.cage.SectionCut;
+import kolonne.core.beam.check.BeamCheck;
+import kolonne.core.beam.check.BeamDesign;
+import kolonne.core.beam.line.BeamLine;
 import kolonne.core.check.CheckResult;
-import kolonne.core.column.ColumnCage;
-import kolonne.core.column.ColumnCheck;
-import kolonne.core.column.ColumnDesign;
+import kolonne.core.column.cage.ColumnCage;
+import kolonne.core.column.check.ColumnCheck;
+import kolonne.core.column.check.ColumnDesign;
 import kolonne.core.demo.DemoBuilding;
 import kolonne.core.demo.DemoOptions;
 import kolonne.core.detail.BarItem;
@@ -197,7 +197,7 @@ class DesignPropertiesTest {
     }
 
     /** What depends on the choice of bars alone the designer must never leave unmet, however hard the demand. */
-    private static void ownRulesKept(kolonne.core.beam.BeamDesign d) {
+    private static void ownRulesKept(kolonne.core.beam.check.BeamDesign d) {
         List<String> own = List.of("minimum-top", "minimum-bottom", "integrity-top", "integrity-bottom", "past-inflection", "torsion-bar-spacing",
             "torsion-bar-size", "torsion-spacing", "stirrup-spacing", "leg-spacing", "minimum-shear-steel", "side-bars", "bar-spacing-top", "bar-spacing-bottom");
         boolean fits = d.checks().stream().noneMatch(c -> !c.satisfied() && (c.cause() == Cause.BARS_DO_NOT_FIT || c.cause() == Cause.FLEXURE_COMPRESSION

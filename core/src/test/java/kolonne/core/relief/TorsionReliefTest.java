@@ -6,7 +6,7 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import java.util.List;
 import kolonne.core.analysis.Analysis;
-import kolonne.core.beam.HandCage;
+import kolonne.core.beam.cage.HandCage;
 import kolonne.core.model.Direction;
 import kolonne.core.model.MemberLoad;
 import kolonne.core.model.ModelBuilder;

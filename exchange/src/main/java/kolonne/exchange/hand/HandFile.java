@@ -8,8 +8,9 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
-import kolonne.core.beam.BeamCage;
-import kolonne.core.beam.HandCage;
+import kolonne.core.beam.cage.BeamCage;
+import kolonne.core.beam.cage.HandCage;
+import kolonne.core.beam.line.TypedDemand;
 import kolonne.core.code.Bar;
 import kolonne.core.code.BarCatalogue;
 import kolonne.core.finding.Finding;
@@ -164,7 +165,7 @@ public final class HandFile {
                 sides.put(span(span, where + ".sides"), new HandCage.Sides(b, s.perFace()));
             }
         });
-        List<HandCage.TypedDemand> demands = new ArrayList<>();
+        List<TypedDemand> demands = new ArrayList<>();
         for (int i = 0; d.demands() != null && i < d.demands().size(); i++) {
             demands.add(demand(d.demands().get(i), where + ".demands[" + i + "]"));
         }
@@ -236,16 +237,16 @@ public final class HandFile {
         return out;
     }
 
-    private HandCage.TypedDemand demand(TypedDto d, String where) {
+    private TypedDemand demand(TypedDto d, String where) {
         if (d == null || d.values() == null || d.values().isEmpty()) {
             fail(where, "No demand is typed.", "Type at least one of " + String.join(", ", VALUES) + ".");
-            return new HandCage.TypedDemand(0, 0, 0, 0, 0, 0);
+            return new TypedDemand(0, 0, 0, 0, 0, 0);
         }
         range(d.from(), -FAR, FAR, where + ".from", " mm");
         range(d.to(), d.from(), FAR, where + ".to", " mm");
         d.values().keySet().stream().filter(k -> !VALUES.contains(k)).forEach(k -> fail(where + ".values", "There is no demand " + k + ".",
             "Use " + String.join(", ", VALUES) + "."));
-        return new HandCage.TypedDemand(d.from(), d.to(), typed(d, 0, where), typed(d, 1, where), typed(d, 2, where), typed(d, 3, where));
+        return new TypedDemand(d.from(), d.to(), typed(d, 0, where), typed(d, 1, where), typed(d, 2, where), typed(d, 3, where));
     }
 
     private double typed(TypedDto d, int k, String where) {
@@ -270,7 +271,7 @@ public final class HandFile {
         return new HandDto(faces, stirrups, sides, h.demands().stream().map(HandFile::typedDto).toList(), word(h.torsion()));
     }
 
-    private static TypedDto typedDto(HandCage.TypedDemand d) {
+    private static TypedDto typedDto(TypedDemand d) {
         double[] given = {d.sagging(), d.hogging(), d.shear(), d.torque()};
         Map<String, Double> values = new LinkedHashMap<>();
         for (int k = 0; k < given.length; k++) {

@@ -10,10 +10,10 @@ import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.Map;
+import kolonne.core.finding.Finding;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
-import kolonne.core.finding.Finding;
 
 /** Everything that can be wrong with a text is told in words of the trade: none of the reader's own. */
 class StrictJsonTest {

@@ -5,7 +5,7 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import kolonne.core.beam.HandCage;
+import kolonne.core.beam.cage.HandCage;
 import kolonne.core.code.BarCatalogue;
 import kolonne.exchange.hand.HandFile;
 import kolonne.server.store.CommandRow;

@@ -8,7 +8,7 @@ import java.util.Deque;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import kolonne.core.beam.HandCage;
+import kolonne.core.beam.cage.HandCage;
 import kolonne.core.model.Building;
 import kolonne.core.model.ModelEdit;
 import kolonne.exchange.hand.HandFile;

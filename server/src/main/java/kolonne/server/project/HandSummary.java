@@ -5,8 +5,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.TreeSet;
-import kolonne.core.beam.BeamCage;
-import kolonne.core.beam.HandCage;
+import kolonne.core.beam.cage.BeamCage;
+import kolonne.core.beam.cage.HandCage;
 
 /** What was set or released on a line, in words for the history of edits. */
 public final class HandSummary {

@@ -1,0 +1,133 @@
+package kolonne.core.beam.cage;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import kolonne.core.basis.Basis;
+import kolonne.core.code.Bar;
+import kolonne.core.code.DesignCode;
+
+/** Whether bars fit between the stirrup legs of a beam, and at which depth each layer lies. */
+public final class BarFit {
+    private BarFit() {}
+
+    /** Bars of one size in one layer; {@code offset} from the face to their centre [mm]. */
+    public record Layer(int number, int count, Bar bar, double offset, boolean pairs) {
+        public Layer(int number, int count, Bar bar, double offset) {
+            this(number, count, bar, offset, false);
+        }
+    }
+
+    /** Remembers what has been placed; for one line, by one thread. */
+    public static final class Memo {
+        private final Basis basis;
+        private final Map<Placing, Optional<List<Layer>>> known = new HashMap<>();
+
+        private record Placing(double bw, Bar stirrup, int through, Bar throughBar, int added, Bar addedBar, boolean pairs) {}
+
+        public Memo(Basis basis) {
+            this.basis = basis;
+        }
+
+        /** As {@link BarFit#place}. */
+        public List<Layer> place(double bw, Bar stirrup, int through, Bar throughBar, int added, Bar addedBar, boolean pairs) {
+            return known.computeIfAbsent(new Placing(bw, stirrup, through, throughBar, added, addedBar, pairs),
+                q -> Optional.ofNullable(BarFit.place(bw, basis, stirrup, through, throughBar, added, addedBar, pairs))).orElse(null);
+        }
+    }
+
+    /** Clear width between stirrup legs [mm]. */
+    public static double clearWidth(double bw, Basis basis, Bar stirrup) {
+        return bw - 2 * (basis.beamCover() + stirrup.diameter());
+    }
+
+    /** Clear gap between bars of a layer [mm], for bars of given total diameter. */
+    public static double gap(double clearWidth, int count, double diameters) {
+        return count < 2 ? Double.POSITIVE_INFINITY : (clearWidth - diameters) / (count - 1);
+    }
+
+    /** How many bars, of those wanted, stand over the bars laid so far with room between them. */
+    private static int over(List<Layer> laid, int n, double bw, double edge, Bar bar, int wanted, boolean pairs, Basis basis) {
+        if (!pairs && laid.stream().allMatch(l -> l.bar().diameter() >= bar.diameter())) {
+            return wanted; // no larger than any bar below, whose gaps are wide enough
+        }
+        List<BeamCage.Group> groups = new ArrayList<>();
+        for (Layer l : laid) {
+            groups.add(new BeamCage.Group(BeamCage.Face.BOTTOM, l.number(), l.count(), l.bar(), l.offset(), 0, 1, false, false, l == laid.get(0), l.pairs()));
+        }
+        for (int k = wanted; k > 0; k--) {
+            List<BeamCage.Group> with = new ArrayList<>(groups);
+            with.add(new BeamCage.Group(BeamCage.Face.BOTTOM, n, k, bar, 0, 0, 1, false, false, false, pairs && k > 1));
+            FaceLayout layout = new FaceLayout(with, bw, edge, basis);
+            double[] t = FaceLayout.tightest(layout.layer(n), basis);
+            double[] off = layout.worstOff();
+            if ((t == null || t[1] >= t[0] - 1e-6) && off[1] <= off[0]) {
+                return k;
+            }
+        }
+        return 0;
+    }
+
+    /** How many bars of {@code extra} fit beside {@code n} bars of {@code main} in one layer. */
+    private static int fits(double width, int n, Bar main, Bar extra, double aggregate, DesignCode code, int wanted, boolean pairs) {
+        int k = 0;
+        double distance = (pairs ? Math.sqrt(2) : 1) * extra.diameter();
+        while (k < wanted) {
+            double largest = n > 0 ? Math.max(main.diameter(), distance) : distance;
+            int beside = pairs ? (k + 2) / 2 : k + 1;
+            int units = n + beside;
+            double sum = n * main.diameter() + beside * extra.diameter();
+            if (gap(width, units, sum) < code.detailing().beamClearSpacing(largest, aggregate) - 1e-6 || sum > width) {
+                break;
+            }
+            k++;
+        }
+        return k;
+    }
+
+    /**
+     * Places through bars in the first layer and additional bars beside them, then in further layers.
+     *
+     * @param pairs whether two additional bars each touch, one above the other
+     * @return the layers (through bars first), or null if the bars do not fit
+     */
+    public static List<Layer> place(double bw, Basis basis, Bar stirrup, int through, Bar throughBar, int added, Bar addedBar, boolean pairs) {
+        DesignCode code = basis.designCode();
+        double width = clearWidth(bw, basis, stirrup);
+        double start = basis.beamCover() + stirrup.diameter();
+        if (fits(width, 0, throughBar, throughBar, basis.aggregate(), code, through, false) < through) {
+            return null;
+        }
+        List<Layer> out = new ArrayList<>();
+        out.add(new Layer(1, through, throughBar, start + throughBar.diameter() / 2));
+        double height = (pairs ? 2 : 1) * addedBar.diameter();
+        int rest = added;
+        int inFirst = fits(width, through, throughBar, addedBar, basis.aggregate(), code, rest, pairs);
+        if (inFirst > 0) {
+            out.add(new Layer(1, inFirst, addedBar, start + (inFirst > 1 ? height : addedBar.diameter()) / 2, pairs && inFirst > 1));
+            rest -= inFirst;
+        }
+        double level = start + Math.max(throughBar.diameter(), inFirst > 1 ? height : inFirst > 0 ? addedBar.diameter() : 0);
+        int below = through + inFirst;
+        for (int n = 2; rest > 0; n++) {
+            if (n > basis.layersMost()) {
+                return null;
+            }
+            int room = fits(width, 0, addedBar, addedBar, basis.aggregate(), code, Math.min(rest, pairs ? 2 * below : below), pairs);
+            int k = over(out, n, bw, start, addedBar, room, pairs, basis);
+            if (k == 0) {
+                return null;
+            }
+            boolean paired = pairs && k > 1;
+            double tall = paired ? height : addedBar.diameter();
+            level += Math.max(code.detailing().layerClearSpacing(basis.aggregate()), (paired ? Math.sqrt(2) : 1) * addedBar.diameter());
+            out.add(new Layer(n, k, addedBar, level + tall / 2, paired));
+            level += tall;
+            below = k;
+            rest -= k;
+        }
+        return out;
+    }
+}

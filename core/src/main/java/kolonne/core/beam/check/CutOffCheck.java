@@ -1,0 +1,152 @@
+package kolonne.core.beam.check;
+
+import java.util.List;
+import kolonne.core.basis.Basis;
+import kolonne.core.beam.cage.BarsAt;
+import kolonne.core.beam.cage.BeamCage;
+import kolonne.core.beam.line.BeamLine;
+import kolonne.core.check.CheckResult;
+import kolonne.core.check.Governing;
+import kolonne.core.code.DesignCode;
+import kolonne.core.explain.Quantity;
+import kolonne.core.finding.Cause;
+
+/** Bars that every stirrup needs in its corners, bottom bars that must reach the supports, and ends of bars along the spans. */
+final class CutOffCheck {
+    /** Run of bottom bars into a support [mm] (ACI 318-19 9.7.3.8.1, 9.7.3.8.2). */
+    private static final double INTO_SUPPORT = 150;
+    private static final int CORNERS = 2;
+    /** Of a development length, what rounding may take. */
+    private static final double DEVELOPED = 1e-3;
+
+    private final BeamLine line;
+    private final BeamCage cage;
+    private final BeamContext context;
+    private final Basis basis;
+    private final DesignCode code;
+    private final BarsAt bars;
+    private final Governing governing;
+    private final BeamShearCheck.Strength strength;
+
+    CutOffCheck(BeamLine line, BeamCage cage, BeamContext context, BarsAt bars, Governing governing, BeamShearCheck.Strength strength) {
+        this.strength = strength;
+        this.line = line;
+        this.cage = cage;
+        this.context = context;
+        this.basis = context.basis();
+        this.code = basis.designCode();
+        this.bars = bars;
+        this.governing = governing;
+    }
+
+    void run(List<BeamDesign.Point> profile) {
+        for (BeamLine.Span span : line.spans()) {
+            corners(span);
+            intoSupport(span, true, profile);
+            intoSupport(span, false, profile);
+        }
+        double[] hogging = profile.stream().mapToDouble(p -> -p.mNeg()).toArray();
+        double[] sagging = profile.stream().mapToDouble(BeamDesign.Point::mPos).toArray();
+        CutOffs cutOffs = new CutOffs(line, cage, context, hogging, sagging);
+        double[] shear = profile.stream().mapToDouble(p -> Math.max(p.vMax(), -p.vMin())).toArray();
+        for (CutOffs.End e : cutOffs.ends()) {
+            extension(cutOffs, e);
+            tensionZone(cutOffs, e, shear);
+        }
+    }
+
+    /** A bar in each of a stirrup's corners, all along. */
+    private void corners(BeamLine.Span span) {
+        for (BeamCage.Face face : BeamCage.Face.values()) {
+            int fewest = Integer.MAX_VALUE;
+            double where = span.faceFrom();
+            for (BeamLine.Station s : line.stations()) {
+                int count = s.span() == span.number() ? inFirstLayer(face, line.within(basis, s.x())) : Integer.MAX_VALUE;
+                if (count < fewest) {
+                    fewest = count;
+                    where = s.x();
+                }
+            }
+            String side = face.word();
+            add("corner-bars-" + side, "Bars in the corners of the stirrups, " + side, Cause.STEEL_BELOW_MINIMUM, CORNERS, fewest, Quantity.COUNT, where, span,
+                code.detailing().cornerBarsClause());
+        }
+    }
+
+    private int inFirstLayer(BeamCage.Face face, double x) {
+        int count = 0;
+        for (BeamCage.Group g : cage.groups()) {
+            count += g.face() == face && g.layer() == 1 && g.covers(x) ? g.count() : 0;
+        }
+        return count;
+    }
+
+    /** The part of the span's bottom steel that must run into its supports. */
+    private void intoSupport(BeamLine.Span span, boolean left, List<BeamDesign.Point> profile) {
+        BeamLine.Support support = line.supports().get(left ? span.number() : span.number() + 1);
+        if (support.kind() == BeamLine.SupportKind.FREE || line.cantilever(span.number())) {
+            return;
+        }
+        boolean end = left ? span.number() == 0 : span.number() == line.spans().size() - 1;
+        double most = line.stations().stream().filter(s -> s.span() == span.number()).mapToDouble(s -> bars.areaAt(s.x(), BeamCage.Face.BOTTOM)).max().orElse(0);
+        double face = left ? span.faceFrom() : span.faceTo();
+        double run = Math.min(INTO_SUPPORT, roomBehind(span, left, end));
+        boolean yields = code.detailing().bottomYieldsAtColumns() && support.kind() == BeamLine.SupportKind.COLUMN;
+        double reaching = 0;
+        for (int i = 0; i < cage.groups().size(); i++) {
+            BeamCage.Group g = cage.groups().get(i);
+            boolean there = g.face() == BeamCage.Face.BOTTOM && (left ? g.from() <= face - run + 1 && g.to() > face : g.to() >= face + run - 1 && g.from() < face);
+            // bars that must yield at the face count only where they are developed whole
+            reaching += there && (!yields || bars.developed(g, i, face) > 1 - DEVELOPED) ? g.area() : 0;
+        }
+        boolean simple = end && profile.stream().filter(p -> p.span() == span.number()).noneMatch(p -> Math.abs(p.x() - face) < 1
+            && -p.mNeg() > span.negligibleMoment());
+        double part = code.detailing().bottomIntoSupport(simple);
+        if (most > 0 && part > 0) {
+            add("bottom-into-support", "Bottom bars into the support", Cause.ANCHORAGE, part * most, reaching, Quantity.AREA, face, span,
+                code.detailing().bottomIntoSupportClause());
+        }
+    }
+
+    /** How far bars may run past a face: to the end of the line, or to the middle of an interior support [mm]. */
+    private double roomBehind(BeamLine.Span span, boolean left, boolean end) {
+        if (end) {
+            return left ? span.faceFrom() - line.firstBar(basis) : line.lastBar(basis) - span.faceTo();
+        }
+        double between = left ? span.faceFrom() - line.spans().get(span.number() - 1).faceTo() : line.spans().get(span.number() + 1).faceFrom() - span.faceTo();
+        return between / 2 - 1;
+    }
+
+    private void extension(CutOffs cutOffs, CutOffs.End e) {
+        CutOffs.Alone alone = cutOffs.extension(e);
+        if (alone.use() > 0) {
+            add("cut-off", "Strength past the end of bars", Cause.ANCHORAGE, alone.demand(), alone.strength(), Quantity.MOMENT, alone.x(), alone.span(),
+                code.detailing().extensionClause());
+        }
+        CutOffs.Alone partly = cutOffs.development(e);
+        if (partly.use() > 0) {
+            BeamCage.Group g = cage.groups().get(e.group());
+            String side = g.face().word();
+            add("development-" + side, "Flexure where bars develop, " + side, Cause.ANCHORAGE, partly.demand(), partly.strength(), Quantity.MOMENT, partly.x(),
+                partly.span(), code.detailing().developmentClause());
+        }
+    }
+
+    private void tensionZone(CutOffs cutOffs, CutOffs.End e, double[] shear) {
+        double use = cutOffs.tensionUse(e, shear, strength);
+        double v = cutOffs.shearAt(e, shear);
+        if (use > 0 && governing.governs("cut-off-tension", use)) {
+            governing.add(new CheckResult("cut-off-tension", "Shear where bars end in tension", Cause.ANCHORAGE, v, v / use, Quantity.FORCE, use, "",
+                BeamCheck.place(line, e.x(), e.span().number(), context), e.x(), e.span().number(), -1, code.detailing().cutOffClause()));
+        }
+    }
+
+    private void add(String kind, String title, Cause cause, double demand, double capacity, Quantity quantity, double x, BeamLine.Span span,
+                     String clause) {
+        double use = CheckResult.use(demand, capacity);
+        if (governing.governs(kind, use)) {
+            governing.add(new CheckResult(kind, title, cause, demand, capacity, quantity, use, "", BeamCheck.place(line, x, span.number(), context), x,
+                span.number(), -1, clause));
+        }
+    }
+}

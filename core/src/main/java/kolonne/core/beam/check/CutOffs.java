@@ -1,0 +1,185 @@
+package kolonne.core.beam.check;
+
+import java.util.ArrayList;
+import java.util.List;
+import kolonne.core.beam.cage.BarsAt;
+import kolonne.core.beam.cage.BeamCage;
+import kolonne.core.beam.line.BeamLine;
+import kolonne.core.beam.line.Envelope;
+import kolonne.core.check.CheckResult;
+import kolonne.core.code.DesignCode;
+import kolonne.core.explain.Trace;
+import kolonne.core.section.FlexuralStrength;
+
+/**
+ * Where bars end short of the ends of the line, and what the code asks for there: that they run on past the place where they are last
+ * needed, and that ending them in a zone of tension does not weaken the beam in shear.
+ */
+public final class CutOffs {
+    private final BeamLine line;
+    private final BeamCage cage;
+    private final BeamContext context;
+    private final DesignCode code;
+    private final double[] hogging;
+    private final double[] sagging;
+    private final Envelope envelope;
+
+    /**
+     * An end of a group.
+     *
+     * @param group number in the cage; @param right whether it is the end towards the end of the line
+     */
+    public record End(int group, boolean right, double x, BeamLine.Span span) {}
+
+    /** @param hogging and {@code sagging} largest moments of the stations by size [Nmm] */
+    public CutOffs(BeamLine line, BeamCage cage, BeamContext context, double[] hogging, double[] sagging) {
+        this.line = line;
+        this.cage = cage;
+        this.context = context;
+        this.code = context.basis().designCode();
+        this.hogging = hogging;
+        this.sagging = sagging;
+        this.envelope = new Envelope(line, context.demands());
+    }
+
+    /** Ends between the outermost faces of the line, without hooks; a free end is no cut-off. */
+    public List<End> ends() {
+        List<End> out = new ArrayList<>();
+        double first = line.spans().get(0).faceFrom();
+        double last = line.spans().get(line.spans().size() - 1).faceTo();
+        for (int i = 0; i < cage.groups().size(); i++) {
+            BeamCage.Group g = cage.groups().get(i);
+            if (g.from() > Math.max(first, line.firstBar(context.basis())) + 1) {
+                out.add(new End(i, false, g.from(), spanAt(g.from(), true)));
+            }
+            if (g.to() < Math.min(last, line.lastBar(context.basis())) - 1) {
+                out.add(new End(i, true, g.to(), spanAt(g.to(), false)));
+            }
+        }
+        return out;
+    }
+
+    /** The span at a place; over a support the one on the side of the bar. */
+    private BeamLine.Span spanAt(double x, boolean after) {
+        for (BeamLine.Span s : line.spans()) {
+            if (after ? x < s.to() - 1e-6 : x <= s.to() + 1e-6) {
+                return s;
+            }
+        }
+        return line.spans().get(line.spans().size() - 1);
+    }
+
+    /** A place near an end where the other bars must do without the group: demand and their strength [Nmm]. */
+    public record Alone(double x, BeamLine.Span span, double demand, double strength) {
+        static final Alone NOTHING = new Alone(0, null, 0, 1);
+
+        public double use() {
+            return CheckResult.use(demand, strength);
+        }
+    }
+
+    /** The worst place from where the extension begins to the end, by the exact envelope; the rule must hold at its far end first of all. */
+    public Alone extension(End e) {
+        BeamCage.Group g = cage.groups().get(e.group());
+        double run = code.detailing().extension(e.span().shape().depth() - g.offset(), g.bar().diameter());
+        return run <= 0 ? Alone.NOTHING : worst(e, 0, run, without(e.group()));
+    }
+
+    /** The worst place along which the bars of an end develop. */
+    public Alone development(End e) {
+        BarsAt all = new BarsAt(line, cage, context.basis());
+        return worst(e, 0, all.straightLength(e.group()), all);
+    }
+
+    /** The worst place between two distances before an end, over all spans that they reach. */
+    private Alone worst(End e, double from, double to, BarsAt bars) {
+        BeamCage.Face face = cage.groups().get(e.group()).face();
+        double low = e.right() ? e.x() - to : e.x() + from;
+        double high = e.right() ? e.x() - from : e.x() + to;
+        Alone worst = Alone.NOTHING;
+        for (BeamLine.Span span : line.spans()) {
+            double first = Math.max(low, span.faceFrom());
+            double last = Math.min(high, span.faceTo());
+            for (double x : first <= last ? envelope.places(first, last, span) : List.<Double>of()) {
+                double demand = envelope.at(x, span, face == BeamCage.Face.BOTTOM);
+                if (demand > span.negligibleMoment()) {
+                    Alone here = new Alone(x, span, demand, strength(bars, x, span, face));
+                    worst = here.use() > worst.use() ? here : worst;
+                }
+            }
+        }
+        return worst;
+    }
+
+    /** Moment demanded of the face where the bar ends, by size; the larger of the stations around it [Nmm]. */
+    double demandAt(End e) {
+        BeamCage.Group g = cage.groups().get(e.group());
+        double[] demand = g.face() == BeamCage.Face.TOP ? hogging : sagging;
+        if (e.x() < e.span().faceFrom() || e.x() > e.span().faceTo()) {
+            return 0; // it ends over a support
+        }
+        double before = 0;
+        double after = 0;
+        for (int i = 0; i < demand.length; i++) {
+            BeamLine.Station s = line.stations().get(i);
+            if (s.span() == e.span().number() && s.x() <= e.x() + 1e-6) {
+                before = demand[i];
+            }
+            if (s.span() == e.span().number() && s.x() >= e.x() - 1e-6) {
+                after = demand[i];
+                break;
+            }
+        }
+        double most = Math.max(before, after);
+        return most <= e.span().negligibleMoment() ? 0 : most;
+    }
+
+    /** Strength of the bars that run on past the end [Nmm]. */
+    double continuing(End e) {
+        return strength(without(e.group()), e.x(), e.span(), cage.groups().get(e.group()).face());
+    }
+
+    /**
+     * How far the end is from what the code allows in a zone of tension; 0 where nothing is asked.
+     *
+     * @param shear  largest shear of the stations by size [N]
+     * @param strength of the beam in shear at a place
+     */
+    public double tensionUse(End e, double[] shear, BeamShearCheck.Strength strength) {
+        double demand = demandAt(e);
+        if (demand <= 0) {
+            return 0;
+        }
+        double continuing = continuing(e);
+        return code.detailing().cutOffUse(shearAt(e, shear), strength.at(e.x(), e.span()).total(), demand, continuing, cage.groups().get(e.group()).bar().diameter());
+    }
+
+    /** The larger of the shears at the stations around the end [N]. */
+    double shearAt(End e, double[] shear) {
+        double before = 0;
+        double after = 0;
+        for (int i = 0; i < shear.length; i++) {
+            BeamLine.Station s = line.stations().get(i);
+            if (s.span() == e.span().number() && s.x() <= e.x() + 1e-6) {
+                before = shear[i];
+            }
+            if (s.span() == e.span().number() && s.x() >= e.x() - 1e-6) {
+                after = shear[i];
+                break;
+            }
+        }
+        return Math.max(before, after);
+    }
+
+    private BarsAt without(int group) {
+        List<BeamCage.Group> rest = new ArrayList<>(cage.groups());
+        rest.remove(group);
+        return new BarsAt(line, new BeamCage(rest, cage.zones(), cage.sideBars()), context.basis());
+    }
+
+    private double strength(BarsAt bars, double x, BeamLine.Span span, BeamCage.Face face) {
+        boolean sag = face == BeamCage.Face.BOTTOM;
+        return FlexuralStrength.of(span.shape(), sag, bars.layers(x, span, sag), span.material().fc(), context.basis().fy(), code,
+            Trace.OFF).phiMn();
+    }
+}

@@ -1,0 +1,312 @@
+package kolonne.core.beam.choice;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import kolonne.core.basis.Basis;
+import kolonne.core.beam.cage.BarsAt;
+import kolonne.core.beam.cage.BeamCage;
+import kolonne.core.beam.check.BeamContext;
+import kolonne.core.beam.check.BeamDesign;
+import kolonne.core.beam.check.BeamShearCheck;
+import kolonne.core.beam.check.StirrupLimits;
+import kolonne.core.beam.line.BeamLine;
+import kolonne.core.beam.line.BeamTorsion;
+import kolonne.core.code.Bar;
+import kolonne.core.code.DesignCode;
+import kolonne.core.code.ShearInput;
+import kolonne.core.code.ShearStrength;
+import kolonne.core.code.SpacingLimits;
+import kolonne.core.code.TorsionSection;
+import kolonne.core.explain.Trace;
+
+/**
+ * Chooses stirrups of a span: bar, legs and at most three zones of spacing, by search over all that the basis allows. Wanted
+ * is the least mass, then the fewest zones, then the fewest pieces; zone ends are those that need the fewest stirrups, and another zone must
+ * save 2 % of them. Where
+ * nothing practical serves the strongest is taken, and the check says so.
+ */
+public final class StirrupChoice {
+    private static final double SAME_PLACE = 1;
+    /** Masses within this part are alike. */
+    private static final double ALIKE = 0.02;
+    /** No zone is shorter [mm]. */
+    private static final double SHORTEST = 300;
+    /** Density of steel [kg/mm3]. */
+    private static final double STEEL = 7.85e-6;
+
+    private final BeamLine.Span span;
+    private final List<BeamShearCheck.Demand> demands;
+    private final Basis basis;
+    private final DesignCode code;
+    private final double d;
+    private final double bw;
+    private final double fc;
+    private final List<StirrupLimits> limits;
+    /** The largest of the main bars, for torsion. */
+    private final Bar mainBar;
+
+    StirrupChoice(BeamLine.Span span, BeamContext context, double d, List<BeamShearCheck.Demand> ofTheLine, List<StirrupLimits> limits, Bar mainBar) {
+        this.mainBar = mainBar;
+        this.limits = limits;
+        this.span = span;
+        this.basis = context.basis();
+        this.code = basis.designCode();
+        this.d = d;
+        bw = span.shape().webWidth();
+        fc = span.material().fc();
+        demands = ofTheLine.stream().filter(q -> q.span() == span.number()).toList();
+    }
+
+    /**
+     * An arrangement that was tried.
+     *
+     * @param mass      of all stirrups of the span [kg]
+     * @param pieces    hoops and ties to bend and place
+     * @param practical whether its closest spacing is one that can be built
+     */
+    public record Option(Bar bar, int legs, List<BeamCage.Zone> zones, double mass, int pieces, boolean practical) {
+        public Option {
+            zones = List.copyOf(zones);
+        }
+
+        /** Practical ones first, then mass (within 2 % alike), then fewest zones, then fewest pieces. */
+        boolean betterThan(Option o) {
+            if (practical != o.practical) {
+                return practical;
+            }
+            if (!practical) {
+                // none can be built: the strongest shows best what is missing
+                return zones.get(0).bar().area() * legs > o.zones.get(0).bar().area() * o.legs;
+            }
+            if (Math.abs(mass - o.mass) > ALIKE * o.mass) {
+                return mass < o.mass;
+            }
+            return zones.size() != o.zones.size() ? zones.size() < o.zones.size() : pieces < o.pieces;
+        }
+    }
+
+    List<BeamCage.Zone> choose() {
+        Option best = null;
+        for (Bar bar : sizes()) {
+            for (int legs = Math.min(leastLegs(bar), mostLegs()); legs <= mostLegs(); legs++) {
+                double[] spacing = spacings(bar, legs);
+                boolean hopeless = best != null && best.practical() && (!practical(spacing) || leastMass(bar, legs, spacing) > (1 + ALIKE) * best.mass());
+                Option o = hopeless ? null : option(bar, legs, spacing);
+                best = o != null && (best == null || o.betterThan(best)) ? o : best;
+            }
+        }
+        return best.zones();
+    }
+
+    /** All that the search weighs, the best first. */
+    private List<Option> all() {
+        List<Option> out = new ArrayList<>();
+        for (Bar bar : sizes()) {
+            for (int legs = Math.min(leastLegs(bar), mostLegs()); legs <= mostLegs(); legs++) {
+                Option o = option(bar, legs, spacings(bar, legs));
+                int at = 0;
+                while (at < out.size() && !o.betterThan(out.get(at))) {
+                    at++;
+                }
+                out.add(at, o);
+            }
+        }
+        return out;
+    }
+
+    /** Every arrangement of stirrups that was weighed for a span, with the bars it has now; the best first. */
+    public static List<Option> options(BeamDesign d, int span, BeamContext building) {
+        BeamContext context = building.of(d.line());
+        BarsAt bars = new BarsAt(d.line(), d.cage(), context.basis());
+        BeamLine.Span s = d.line().spans().get(span);
+        List<BeamShearCheck.Demand> shears = BeamShearCheck.demands(d.line(), context, BeamTorsion.torques(d.line(), context.demands()), d.cage());
+        return new StirrupChoice(s, context, bars.leastDepth(s), shears, StirrupLimits.of(d.line(), s, bars, context), BeamCage.largest(d.cage().groups(), s, context.basis())).all();
+    }
+
+    /** Sizes that the main bars allow; all where they allow none, and the check then tells. */
+    private List<Bar> sizes() {
+        List<Bar> out = basis.stirrupList().stream().filter(b -> limits.stream().allMatch(l -> l.allows(b))).toList();
+        return out.isEmpty() ? basis.stirrupList() : out;
+    }
+
+    /** What the basis allows; more are never taken, and the check tells what is missing. */
+    private int mostLegs() {
+        return basis.legsMost();
+    }
+
+    private boolean practical(double[] spacing) {
+        return java.util.Arrays.stream(spacing).min().orElse(basis.spacingMost()) >= basis.spacingLeast();
+    }
+
+    /** Spacings that cannot be built become the closest that can; the check then tells what is missing. */
+    private Option option(Bar bar, int legs, double[] spacing) {
+        boolean practical = practical(spacing);
+        for (int i = 0; i < spacing.length; i++) {
+            spacing[i] = Math.max(spacing[i], basis.spacingLeast());
+        }
+        return option(bar, legs, zones(bar, legs, spacing), practical);
+    }
+
+    /** Mass if the widest spacing served everywhere: no arrangement of zones has less. */
+    private double leastMass(Bar bar, int legs, double[] spacing) {
+        return span.clear() / java.util.Arrays.stream(spacing).max().orElse(basis.spacingMost()) * setLength(legs) * bar.area() * STEEL;
+    }
+
+    /** Length of the outer hoop, and a further height with its part of the width for every inner leg [mm]. */
+    private double setLength(int legs) {
+        double width = bw - 2 * basis.beamCover();
+        double height = span.shape().depth() - 2 * basis.beamCover();
+        return 2 * (width + height) + (legs - 2) * (height + 0.5 * width);
+    }
+
+    private Option option(Bar bar, int legs, List<BeamCage.Zone> zones, boolean practical) {
+        int sets = zones.stream().mapToInt(BeamCage.Zone::count).sum();
+        return new Option(bar, legs, zones, sets * setLength(legs) * bar.area() * STEEL, sets * (1 + (legs - 1) / 2), practical);
+    }
+
+    /** Legs that the transverse spacing asks for where the shear is highest. */
+    private int leastLegs(Bar bar) {
+        double worst = demands.stream().mapToDouble(BeamShearCheck.Demand::most).max().orElse(0);
+        ShearStrength s = strength(1);
+        SpacingLimits allowed = code.beamStirrupSpacing(d, worst - s.concrete() > 0.5 * (s.limit() - s.concrete()));
+        double width = bw - 2 * basis.beamCover() - bar.diameter();
+        int across = Math.max(2, (int) Math.ceil(width / allowed.across() - 1e-9) + 1);
+        return Math.max(across, limits.stream().mapToInt(h -> h.legs(bar)).max().orElse(2));
+    }
+
+    private ShearStrength strength(double avs) {
+        return code.shear(input(avs), Trace.OFF);
+    }
+
+    private ShearInput input(double avs) {
+        return new ShearInput(fc, basis.fyt(), bw, d, bw * d, 0.01, avs, 0);
+    }
+
+    /** Spacing that each demand allows, in the basis's step [mm]; below the practical minimum where none serves. */
+    private double[] spacings(Bar bar, int legs) {
+        double area = legs * bar.area();
+        ShearStrength unit = strength(1);
+        double minimum = area / unit.minimumAvs();
+        ShearStrength strong = strength(10 * unit.minimumAvs());
+        TorsionSection tube = BeamTorsion.section(span, basis, bar, mainBar);
+        double[] out = new double[demands.size()];
+        for (int i = 0; i < out.length; i++) {
+            BeamShearCheck.Demand demand = demands.get(i);
+            double needed = demand.most() - strong.concrete();
+            SpacingLimits allowed = code.beamStirrupSpacing(d, needed > 0.5 * (strong.limit() - strong.concrete()));
+            double s = Math.min(Math.min(minimum, allowed.along()), basis.spacingMost());
+            for (StirrupLimits l : limits) {
+                s = Math.min(s, l.spacing(before(i), after(i), d, bar));
+            }
+            double forShear = demand.steel(input(1), code);
+            if (forShear > 0) {
+                s = Math.min(s, area / forShear);
+            }
+            if (!demand.torsional().isEmpty()) {
+                s = Math.min(s, code.torsion().stirrupSpacing(tube));
+            }
+            for (BeamShearCheck.Pair p : demand.torsional()) {
+                double leg = code.torsion().legSteel(p.t(), tube, Trace.OFF) + demand.besideTorsion(p, input(1), code) / legs;
+                s = Math.min(s, leg > 0 ? bar.area() / leg : s);
+            }
+            s = Double.isNaN(s) ? 0 : s;
+            out[i] = Math.floor(s / basis.spacingStep() + 1e-9) * basis.spacingStep();
+        }
+        return out;
+    }
+
+    /** From the place before a demand to the one after it, or to the faces: a zone may end at any of them. */
+    private double before(int i) {
+        return i == 0 ? span.faceFrom() : demands.get(i - 1).x();
+    }
+
+    private double after(int i) {
+        return i == demands.size() - 1 ? span.faceTo() : demands.get(i + 1).x();
+    }
+
+    /** The fewest zones of which the stirrups are within 2 % of the fewest that the basis's zones allow. */
+    private List<BeamCage.Zone> zones(Bar bar, int legs, double[] spacing) {
+        double all = java.util.Arrays.stream(spacing).min().orElse(basis.spacingMost());
+        List<List<BeamCage.Zone>> found = new ArrayList<>(List.of(List.of(new BeamCage.Zone(span.number(), span.faceFrom(), span.faceTo(), bar, legs, all))));
+        if (basis.zonesMost() >= 2 && spacing.length >= 3) {
+            found.add(two(bar, legs, spacing));
+        }
+        if (basis.zonesMost() >= 3 && spacing.length >= 4) {
+            found.add(three(bar, legs, spacing));
+        }
+        int fewest = found.stream().mapToInt(StirrupChoice::count).min().orElseThrow();
+        return found.stream().filter(z -> count(z) <= (1 + ALIKE) * fewest).min(Comparator.comparingInt((List<BeamCage.Zone> z) -> z.size())
+            .thenComparingInt(StirrupChoice::count)).orElseThrow();
+    }
+
+    private static int count(List<BeamCage.Zone> zones) {
+        int sum = 0;
+        for (BeamCage.Zone z : zones) {
+            sum += z.count();
+        }
+        return zones.isEmpty() ? Integer.MAX_VALUE : sum;
+    }
+
+    private List<BeamCage.Zone> three(Bar bar, int legs, double[] spacing) {
+        double from = span.faceFrom();
+        double to = span.faceTo();
+        int n = spacing.length;
+        List<BeamCage.Zone> best = List.of();
+        int fewest = Integer.MAX_VALUE;
+        for (int i = 1; i < n - 1; i++) {
+            for (int j = i; j < n - 1; j++) {
+                if (demands.get(i).x() - from < SHORTEST || to - demands.get(j).x() < SHORTEST
+                    || demands.get(j).x() - demands.get(i).x() < SHORTEST) {
+                    continue;
+                }
+                List<BeamCage.Zone> z = merged(bar, legs, new double[] {from, demands.get(i).x(), demands.get(j).x(), to},
+                    new double[] {least(spacing, 0, i), least(spacing, i, j), least(spacing, j, n - 1)});
+                int count = count(z);
+                if (count < fewest) {
+                    fewest = count;
+                    best = z;
+                }
+            }
+        }
+        return best;
+    }
+
+    private List<BeamCage.Zone> two(Bar bar, int legs, double[] spacing) {
+        List<BeamCage.Zone> best = List.of();
+        for (int i = 1; i < spacing.length - 1; i++) {
+            double x = demands.get(i).x();
+            if (x - span.faceFrom() >= SHORTEST && span.faceTo() - x >= SHORTEST) {
+                List<BeamCage.Zone> z = merged(bar, legs, new double[] {span.faceFrom(), x, span.faceTo()},
+                    new double[] {least(spacing, 0, i), least(spacing, i, spacing.length - 1)});
+                best = count(z) < count(best) ? z : best;
+            }
+        }
+        return best;
+    }
+
+    /** Least spacing from one demand to another, and of demands at the very same places (either side of a joint). */
+    private double least(double[] s, int from, int to) {
+        double out = Double.POSITIVE_INFINITY;
+        for (int i = 0; i < s.length; i++) {
+            double x = demands.get(i).x();
+            if (x >= demands.get(from).x() - SAME_PLACE && x <= demands.get(to).x() + SAME_PLACE) {
+                out = Math.min(out, s[i]);
+            }
+        }
+        return out;
+    }
+
+    private List<BeamCage.Zone> merged(Bar bar, int legs, double[] ends, double[] spacing) {
+        List<BeamCage.Zone> out = new ArrayList<>();
+        double from = ends[0];
+        for (int k = 0; k < spacing.length; k++) {
+            if (k + 1 < spacing.length && spacing[k + 1] == spacing[k]) {
+                continue;
+            }
+            out.add(new BeamCage.Zone(span.number(), from, ends[k + 1], bar, legs, spacing[k]));
+            from = ends[k + 1];
+        }
+        return out;
+    }
+}

@@ -1,0 +1,149 @@
+package kolonne.core.beam.line;
+
+import java.util.List;
+import kolonne.core.basis.Basis;
+import kolonne.core.model.Material;
+import kolonne.core.model.Member;
+import kolonne.core.model.Section;
+import kolonne.core.section.Shape;
+
+/**
+ * Beam spans that run on through supports, designed as one continuous beam.
+ *
+ * @param id       id of its first member
+ * @param mark     label on schedules
+ * @param storey   name of its storey
+ * @param spans    in order along the line
+ * @param supports one more than spans; a free end is a support of kind FREE
+ * @param stations points of check in order along the line
+ * @param length   between the outermost joints [mm]
+ */
+public record BeamLine(String id, String mark, String storey, List<Span> spans, List<Support> supports,
+                       List<Station> stations, double length) {
+    /** How far inside a free end its section is shown, past the bars' cover [mm]. */
+    private static final double FREE_END = 150;
+    /** Bars run this far into a support of the model that has no column; a note says that its room is not known [mm]. */
+    static final double INTO_HELD = 1000;
+
+    public BeamLine {
+        spans = List.copyOf(spans);
+        supports = List.copyOf(supports);
+        stations = List.copyOf(stations);
+    }
+
+    /** What holds a line at a joint; HELD is a support of the model without a column. */
+    public enum SupportKind { COLUMN, BEAM, HELD, FREE }
+
+    /**
+     * @param x      along the line [mm]
+     * @param depth  dimension of the supporting column along the line, or width of the supporting beam [mm]; 0 if free
+     * @param across width of the supporting column square to the line [mm]; 0 if there is none
+     * @param label  grid label or joint id
+     */
+    public record Support(String joint, double x, SupportKind kind, double depth, double across, String label) {}
+
+    /**
+     * @param from     centre of the left support [mm]
+     * @param to       centre of the right support [mm]
+     * @param faceFrom face of the left support [mm]
+     * @param faceTo   face of the right support [mm]
+     * @param section  of the model; where members differ, the shallowest
+     * @param shape    that it is designed with: the section's, or with the effective flange of the slab
+     */
+    public record Span(int number, double from, double to, double faceFrom, double faceTo, List<Member> members,
+                       Section section, Shape shape, Material material) {
+        public Span {
+            members = List.copyOf(members);
+        }
+
+        public double clear() {
+            return faceTo - faceFrom;
+        }
+
+        /** Between the faces [mm]. */
+        public double middle() {
+            return (faceFrom + faceTo) / 2;
+        }
+
+        /** Moments under f'c bw h² / 10 000 are left out: rounding of the analysis, not a demand [Nmm]. */
+        public double negligibleMoment() {
+            return 1e-4 * material.fc() * shape.webWidth() * shape.depth() * shape.depth();
+        }
+
+        /** The same designed with another shape. */
+        Span with(Shape designed) {
+            return new Span(number, from, to, faceFrom, faceTo, members, section, designed, material);
+        }
+
+        /** The same with another section of the model; a flange of the slab stays as wide as it is. */
+        Span with(Section other) {
+            boolean slab = !shape.equals(section.shape()) && shape.flangeDepth() < other.shape().depth();
+            Shape designed = slab ? ((Shape.Flanged) shape).withWeb(other.shape().webWidth(), other.shape().depth()) : other.shape();
+            return new Span(number, from, to, faceFrom, faceTo, members, other, designed, material);
+        }
+    }
+
+    /**
+     * A point where forces are known.
+     *
+     * @param number       in the line
+     * @param x            along the line [mm]
+     * @param memberNumber in the building
+     * @param station      of that member
+     * @param reversed     whether the member runs against the line
+     */
+    public record Station(int number, double x, int span, int memberNumber, int station, boolean reversed) {}
+
+    /** The span at a place, over a support the one before it. */
+    public Span spanAt(double x) {
+        return spans.stream().filter(s -> x <= s.to()).findFirst().orElse(spans.get(spans.size() - 1));
+    }
+
+    /** Where sections of a span are shown: at its left face, in the middle, at its right face; just inside a free end [mm]. */
+    public double[] cutPlaces(Span s) {
+        double inside = Math.min(FREE_END, s.clear() / 4);
+        double left = supports.get(s.number()).kind() == SupportKind.FREE ? s.faceFrom() + inside : s.faceFrom();
+        double right = supports.get(s.number() + 1).kind() == SupportKind.FREE ? s.faceTo() - inside : s.faceTo();
+        return new double[] {left, s.middle(), right};
+    }
+
+    /** The same line with another section in every span; its supports stay where they are. */
+    public BeamLine with(Shape shape) {
+        return with(spans.stream().map(s -> s.with(new Section(shape.equals(s.section().shape()) ? s.section().id() : shape.label(), shape))).toList());
+    }
+
+    /** The same line with its spans in another form. */
+    BeamLine with(List<Span> other) {
+        return new BeamLine(id, mark, storey, other, supports, stations, length);
+    }
+
+    /** Where the longest bars of the line may begin [mm]. */
+    public double firstBar(Basis basis) {
+        return supports.get(0).x() - reachInto(supports.get(0), basis);
+    }
+
+    /** Where they may end [mm]. */
+    public double lastBar(Basis basis) {
+        Support s = supports.get(supports.size() - 1);
+        return s.x() + reachInto(s, basis);
+    }
+
+    /** The nearest place where bars of the line may lie: at a free end they stop short by the cover. */
+    public double within(Basis basis, double x) {
+        return Math.max(firstBar(basis), Math.min(lastBar(basis), x));
+    }
+
+    /** How far past a support's centre bars may lie, cover inside its far face; negative before a free end [mm]. */
+    private static double reachInto(Support s, Basis basis) {
+        return switch (s.kind()) {
+            case FREE -> -basis.beamCover();
+            case HELD -> INTO_HELD;
+            default -> Math.max(0, s.depth() / 2 - basis.columnCover() - basis.stirrupList().get(0).diameter());
+        };
+    }
+
+    /** Whether one end of the span is free. */
+    public boolean cantilever(int span) {
+        return supports.get(span).kind() == SupportKind.FREE || supports.get(span + 1).kind() == SupportKind.FREE;
+    }
+}

@@ -1,0 +1,252 @@
+package kolonne.core.column.check;
+
+import static kolonne.core.explain.Trace.in;
+
+import java.util.ArrayList;
+import java.util.List;
+import kolonne.core.analysis.Analysis;
+import kolonne.core.basis.Basis;
+import kolonne.core.check.CheckResult;
+import kolonne.core.check.Governing;
+import kolonne.core.code.DesignCode;
+import kolonne.core.column.cage.ColumnCage;
+import kolonne.core.column.cage.EffectiveDepths;
+import kolonne.core.column.line.ColumnStack;
+import kolonne.core.explain.Quantity;
+import kolonne.core.explain.Step;
+import kolonne.core.explain.Trace;
+import kolonne.core.finding.Cause;
+import kolonne.core.model.StiffnessFactors;
+import kolonne.core.section.ColumnSection;
+import kolonne.core.section.InteractionSurface;
+import kolonne.core.section.Shape;
+
+/** Checks a cage of a column stack for every combination. Knows nothing of how the cage came about. */
+public final class ColumnCheck {
+    /** Demands whose screened utilisation comes this near to the highest are solved exactly. */
+    private static final double NEAR = 0.94;
+
+    private final ColumnStack.Lift lift;
+    private final ColumnCage.LiftCage cage;
+    private final ColumnContext context;
+    private final Basis basis;
+    private final DesignCode code;
+    private final LiftDemands demands;
+    private final List<LiftDemands.Demand> all;
+    private final Governing governing = new Governing();
+    private LiftDemands.Demand worst;
+
+    private ColumnCheck(ColumnStack.Lift lift, ColumnCage.LiftCage cage, ColumnContext context, LiftDemands demands) {
+        this.lift = lift;
+        this.cage = cage;
+        this.context = context;
+        this.basis = context.basis();
+        this.code = basis.designCode();
+        this.demands = demands;
+        this.all = demands.all(EffectiveDepths.of(lift, cage, context.basis()));
+    }
+
+    /** Checks all lifts of a stack. */
+    public static ColumnDesign run(ColumnStack stack, ColumnCage cage, ColumnContext context) {
+        List<ColumnDesign.LiftDesign> out = new ArrayList<>();
+        for (ColumnStack.Lift l : stack.lifts()) {
+            LiftDemands d = new LiftDemands(l, context);
+            out.add(new ColumnCheck(l, cage.lifts().get(l.number()), context, d).check(stack));
+        }
+        return new ColumnDesign(stack, cage, out);
+    }
+
+    private ColumnDesign.LiftDesign check(ColumnStack stack) {
+        if (lift.inScope()) {
+            axialBending();
+            steel();
+            new ColumnTieCheck(lift, cage, context, demands, governing).run();
+        } else {
+            add("shape", "Shape of the section", Cause.OUT_OF_SCOPE, 1, 0, Quantity.NUMBER, Double.POSITIVE_INFINITY, "",
+                "whole lift", "");
+        }
+        List<CheckResult> checks = governing.results();
+        return new ColumnDesign.LiftDesign(lift, cage, checks, worst, demands.sway(),
+            ColumnFindings.of(stack, lift, checks, demands.sway(), context));
+    }
+
+    private void axialBending() {
+        InteractionSurface surface = context.surface(lift.section(), lift.material(), cage);
+        double[] screened = new double[all.size()];
+        double highest = 0;
+        for (int i = 0; i < screened.length; i++) {
+            LiftDemands.Demand d = all.get(i);
+            secondOrder(d);
+            screened[i] = d.stable() ? surface.screened(d.p(), d.mx(), d.my()) : 0;
+            highest = Math.max(highest, screened[i]);
+            axialLimit(surface, d);
+        }
+        for (int i = 0; i < screened.length; i++) {
+            LiftDemands.Demand d = all.get(i);
+            if (d.stable() && screened[i] >= NEAR * highest) {
+                InteractionSurface.Hit hit = surface.exact(d.p(), d.mx(), d.my());
+                double m = Math.hypot(d.mx(), d.my());
+                if (governing.governs("axial-bending", hit.utilisation())) {
+                    worst = d;
+                }
+                add("axial-bending", "Axial force with bending", Cause.AXIAL_BENDING, m, m / hit.utilisation(),
+                    Quantity.MOMENT, hit.utilisation(), name(d.combination()), words(d), code.axialBendingClause());
+            }
+        }
+    }
+
+    private void axialLimit(InteractionSurface surface, LiftDemands.Demand d) {
+        if (d.p() > 0) {
+            double cap = surface.section().axialCap;
+            add("axial-limit", "Axial compression", Cause.AXIAL_LIMIT, d.p(), cap, Quantity.FORCE, d.p() / cap,
+                name(d.combination()), words(d), code.axialCapClause());
+        }
+    }
+
+    private void secondOrder(LiftDemands.Demand d) {
+        double limit = code.slenderness().greatestFactor();
+        if (d.factor() > 1 && (Double.isFinite(limit) || !d.stable())) {
+            add("second-order", "Second-order moments over first-order", Cause.SLENDERNESS, d.factor(), limit,
+                Quantity.NUMBER, d.factor() / limit, name(d.combination()), words(d),
+                code.slenderness().greatestFactorClause());
+        }
+    }
+
+    private void steel() {
+        double fc = lift.material().fc();
+        if (!code.covers(fc)) {
+            add("concrete-scope", "Concrete outside the code's classes", Cause.OUT_OF_SCOPE, fc, 0, Quantity.STRENGTH, Double.POSITIVE_INFINITY, "", "whole lift",
+                code.coversClause());
+        }
+        double ratio = cage.area() / lift.section().shape().A();
+        add("steel-maximum", "Steel, code's cap", Cause.STEEL_OVER_CAP, ratio, code.columns().columnMaximumRatio(), Quantity.RATIO,
+            ratio / code.columns().columnMaximumRatio(), "", "whole lift", code.columns().columnRatioClause());
+        add("steel-practical", "Steel, practical cap", Cause.STEEL_OVER_PRACTICAL, ratio, basis.practicalCap(),
+            Quantity.RATIO, ratio / basis.practicalCap(), "", "whole lift", "basis");
+        double least = leastRatio(lift, context, demands);
+        add("steel-minimum", "Steel, minimum", Cause.STEEL_BELOW_MINIMUM, least, ratio, Quantity.RATIO, least / ratio, "", "whole lift", code.columns().columnRatioClause());
+    }
+
+    /** Least steel over the gross area, for the section and for its compression. */
+    public static double leastRatio(ColumnStack.Lift lift, ColumnContext context, LiftDemands demands) {
+        DesignCode code = context.basis().designCode();
+        double p = demands.greatestAxial();
+        return Math.max(code.columns().columnMinimumRatio(), code.columns().columnMinimumSteel(p, context.basis().fy()) / lift.section().shape().A());
+    }
+
+    private void add(String kind, String title, Cause cause, double demand, double capacity, Quantity q, double u,
+                     String combination, String place, String clause) {
+        if (governing.governs(kind, u)) {
+            governing.add(new CheckResult(kind, title, cause, demand, capacity, q, u, combination, place, lift.base(),
+                lift.number(), -1, clause));
+        }
+    }
+
+    private String name(int combination) {
+        return context.strength().combination(combination).name();
+    }
+
+    /** A place of a lift in words. */
+    public static String words(LiftDemands.Demand d) {
+        boolean middle = Math.abs(d.part() - 0.5) < 0.005;
+        return d.place() == LiftDemands.Place.FOOT ? "foot" : d.place() == LiftDemands.Place.HEAD ? "head"
+            : middle ? "middle" : String.format(java.util.Locale.ROOT, "%.2f of the height", d.part());
+    }
+
+    /**
+     * A demand with its exact utilisation, for tables and diagrams.
+     *
+     * @param capacityFactor what the demand may be multiplied by to reach the surface
+     */
+    public record Solved(LiftDemands.Demand demand, double utilisation) {}
+
+    /** Every demand of a lift solved exactly, worst first. */
+    public static List<Solved> solve(ColumnStack.Lift lift, ColumnCage.LiftCage cage, ColumnContext context) {
+        if (!lift.inScope()) {
+            return List.of();
+        }
+        InteractionSurface surface = context.surface(lift.section(), lift.material(), cage);
+        return LiftDemands.of(lift, cage, context).stream()
+            .map(d -> new Solved(d, d.stable() ? surface.exact(d.p(), d.mx(), d.my()).utilisation()
+                : CheckResult.NO_CAPACITY))
+            .sorted(java.util.Comparator.comparingDouble(Solved::utilisation).reversed()).toList();
+    }
+
+    /** The calculation of a lift for one demand. @param number of the demand among those of its combination */
+    public static List<Step> explain(ColumnStack.Lift lift, ColumnCage.LiftCage cage, ColumnContext context,
+                                     int combination, int number) {
+        Trace t = Trace.recording();
+        DesignCode code = context.basis().designCode();
+        LiftDemands demands = new LiftDemands(lift, context);
+        List<LiftDemands.Demand> here = new ArrayList<>();
+        Trace second = Trace.recording();
+        demands.of(combination, EffectiveDepths.of(lift, cage, context.basis()), here, second);
+        LiftDemands.Demand d = here.get(Math.min(number, here.size() - 1));
+        t.say("Demand", context.strength().combination(combination).name() + ", " + words(d) + (d.magnified() ? ", slender: the largest moments along the lift, magnified" : ""), "");
+        LiftDemands.Sway s = demands.sway();
+        t.step("δs", "1 / (1 − Q), where Q > " + String.format(java.util.Locale.ROOT, "%.2f", code.slenderness().bracedIndex()), "Qx = {0}, Qy = {1}", Math.max(s.deltaMx(), s.deltaMy()),
+            Quantity.NUMBER, code.slenderness().swayClause(), in(s.qx(), Quantity.NUMBER), in(s.qy(), Quantity.NUMBER));
+        StiffnessFactors columns = context.index().building().options().columns();
+        StiffnessFactors beams = context.index().building().options().beams();
+        t.say("EI behind Q", String.format(java.util.Locale.ROOT, "of the gross sections, as the model has it: columns %.2f, beams %.2f, where members have no factors of their own",
+            columns.iy(), beams.iy()), code.slenderness().stiffnessClause());
+        if (d.place() == LiftDemands.Place.MIDDLE) {
+            second.steps().forEach(t::step);
+        }
+        t.step(code.reduces() ? "Pu" : "NEd", "compression positive", "", d.p(), Quantity.FORCE, "");
+        t.step(code.reduces() ? "Mux" : "MEd,x", "about the width's axis", "", d.mx(), Quantity.MOMENT, "");
+        t.step(code.reduces() ? "Muy" : "MEd,y", "about the depth's axis", "", d.my(), Quantity.MOMENT, "");
+        if (lift.inScope()) {
+            strength(lift, cage, context, d, code, t);
+            shear(lift, cage, context, demands, combination, t);
+            ColumnCheck c = new ColumnCheck(lift, cage, context, demands);
+            c.steel();
+            new ColumnTieCheck(lift, cage, context, demands, c.governing).run();
+            t.say("Lift", "Worst of every other check", "");
+            c.governing.results().forEach(r -> r.explain(t));
+        }
+        return t.steps();
+    }
+
+    private static void shear(ColumnStack.Lift lift, ColumnCage.LiftCage cage, ColumnContext context, LiftDemands demands,
+                              int combination, Trace t) {
+        for (int axis = 0; axis < 2; axis++) {
+            t.say("Shear along " + (axis == 0 ? "x" : "y"), context.strength().combination(combination).name(), context.basis().designCode().shearClause());
+            double total = context.basis().designCode().shear(ColumnTieCheck.shearInput(lift, cage, context.basis(), axis,
+                demands.leastAxial(combination)), t).total();
+            double v = demands.shear(combination, axis == 0 ? Analysis.VY : Analysis.VZ);
+            String use = context.basis().designCode().reduces() ? "Vu / φVn" : "VEd / VRd";
+            t.step(use, use, "{0} / {1}", v / total, Quantity.UTILISATION, context.basis().designCode().shearClause(), in(v, Quantity.FORCE),
+                in(total, Quantity.FORCE));
+        }
+    }
+
+    private static void strength(ColumnStack.Lift lift, ColumnCage.LiftCage cage, ColumnContext context,
+                                 LiftDemands.Demand d, DesignCode code, Trace t) {
+        InteractionSurface surface = context.surface(lift.section(), lift.material(), cage);
+        InteractionSurface.Hit hit = surface.exact(d.p(), d.mx(), d.my());
+        ColumnSection.Resultant r = hit.nominal();
+        boolean reduces = code.reduces();
+        t.say("Axial force with bending", "Strain compatibility along the ray of the demand", code.axialBendingClause());
+        t.step("θ", "direction of the compression side", "", hit.theta(), Quantity.ANGLE, code.axialBendingClause());
+        t.step(reduces ? "c" : "x", reduces ? "neutral axis where Mn / Pn = Mu / Pu" : "neutral axis where MRd / NRd = MEd / NEd", "", hit.c(), Quantity.LENGTH,
+            code.axialBendingClause());
+        t.step(reduces ? "εt" : "εs", "strain of the outermost bar", "", r.epsT(), Quantity.STRAIN, code.axialBendingClause());
+        if (reduces) {
+            t.step("φ", "from εt", "εt = {0}", r.phi(), Quantity.NUMBER, code.reductionClause(), in(r.epsT(), Quantity.STRAIN));
+        }
+        t.step(reduces ? "Pn" : "NRd", "concrete and bars", "", r.N(), Quantity.FORCE, code.axialBendingClause());
+        t.step(reduces ? "Mn" : "MRd", "√(Mx² + My²)", "√({0}² + {1}²)", Math.hypot(r.Mx(), r.My()), Quantity.MOMENT, code.axialBendingClause(),
+            in(r.Mx(), Quantity.MOMENT), in(r.My(), Quantity.MOMENT));
+        code.axialCap(lift.material().fc(), context.basis().fy(), lift.section().shape().A(), cage.area(), t);
+        double m = Math.hypot(d.mx(), d.my());
+        if (hit.capped()) {
+            String use = reduces ? "Pu / φPn,max" : "NEd / NRd";
+            t.step(use, use, "{0} / {1}", hit.utilisation(), Quantity.UTILISATION,
+                code.axialCapClause(), in(d.p(), Quantity.FORCE), in(surface.section().axialCap, Quantity.FORCE));
+        } else {
+            t.step(reduces ? "Mu / φMn" : "MEd / MRd", "on the ray, the axial force with it", "{0} / {1}", hit.utilisation(), Quantity.UTILISATION, code.axialBendingClause(),
+                in(m, Quantity.MOMENT), in(m / hit.utilisation(), Quantity.MOMENT));
+        }
+    }
+}

@@ -1,0 +1,68 @@
+package kolonne.core.column.check;
+
+import java.util.List;
+import java.util.Map;
+import java.util.concurrent.ConcurrentHashMap;
+import kolonne.core.basis.Basis;
+import kolonne.core.column.cage.ColumnCage;
+import kolonne.core.demand.Demands;
+import kolonne.core.demand.Sidesway;
+import kolonne.core.model.BuildingIndex;
+import kolonne.core.model.Material;
+import kolonne.core.model.Purpose;
+import kolonne.core.model.Section;
+import kolonne.core.section.ColumnSection;
+import kolonne.core.section.InteractionSurface;
+
+/** What every column check reads besides the stack and its cage; surfaces are made once per section and arrangement. */
+public final class ColumnContext {
+    private final BuildingIndex index;
+    private final Demands strength;
+    private final Basis basis;
+    private final Sidesway sway;
+    private final Demands sustained;
+    private final Map<List<Object>, InteractionSurface> surfaces = new ConcurrentHashMap<>();
+
+    private ColumnContext(Sidesway sway, Basis basis) {
+        this.strength = sway.strength();
+        this.index = strength.analysis().index();
+        this.basis = basis;
+        this.sway = sway;
+        this.sustained = new Demands(strength.analysis(), Purpose.SERVICE_QUASI_PERMANENT);
+    }
+
+    /** Over the combinations of an analysis. @param sway of the same analysis and basis */
+    public static ColumnContext of(Sidesway sway, Basis basis) {
+        return new ColumnContext(sway, basis);
+    }
+
+    public BuildingIndex index() {
+        return index;
+    }
+
+    public Demands strength() {
+        return strength;
+    }
+
+    public Basis basis() {
+        return basis;
+    }
+
+    public Sidesway sway() {
+        return sway;
+    }
+
+    /** Quasi-permanent combinations, for creep. */
+    Demands sustained() {
+        return sustained;
+    }
+
+    /** The strength surface of a lift's bars; ties count only by their diameter. */
+    public InteractionSurface surface(Section section, Material material, ColumnCage.LiftCage cage) {
+        List<Object> key = List.of(section.id(), material.fc(), cage.alongX(), cage.alongY(), cage.corner(), cage.face(),
+            cage.tie().diameter());
+        return surfaces.computeIfAbsent(key, k -> new InteractionSurface(new ColumnSection(section.shape(),
+            cage.bars(section.shape(), basis.columnCover()), material.fc(), basis.fy(), basis.designCode()),
+            Math.max(section.shape().width(), section.shape().depth())));
+    }
+}

@@ -1,0 +1,194 @@
+package kolonne.core.column.check;
+
+import java.util.List;
+import kolonne.core.analysis.Analysis;
+import kolonne.core.basis.Basis;
+import kolonne.core.check.CheckResult;
+import kolonne.core.check.Governing;
+import kolonne.core.code.Bar;
+import kolonne.core.code.DesignCode;
+import kolonne.core.code.ShearInput;
+import kolonne.core.code.ShearStrength;
+import kolonne.core.column.cage.ColumnCage;
+import kolonne.core.column.line.ColumnStack;
+import kolonne.core.explain.Quantity;
+import kolonne.core.explain.Trace;
+import kolonne.core.finding.Cause;
+import kolonne.core.section.Shape;
+
+/** Fit of bars, ties, shear in both directions and torsion of a lift. */
+public final class ColumnTieCheck {
+    private final ColumnStack.Lift lift;
+    private final ColumnCage.LiftCage cage;
+    private final ColumnContext context;
+    private final Basis basis;
+    private final DesignCode code;
+    private final LiftDemands demands;
+    private final Governing governing;
+    private final Shape shape;
+
+    public ColumnTieCheck(ColumnStack.Lift lift, ColumnCage.LiftCage cage, ColumnContext context, LiftDemands demands,
+                   Governing governing) {
+        this.lift = lift;
+        this.cage = cage;
+        this.context = context;
+        this.basis = context.basis();
+        this.code = basis.designCode();
+        this.demands = demands;
+        this.governing = governing;
+        this.shape = lift.section().shape();
+    }
+
+    public void run() {
+        clearDistances();
+        ties();
+        shear();
+        torsion();
+    }
+
+    private void clearDistances() {
+        double least = Double.POSITIVE_INFINITY;
+        for (double g : gaps(cage, shape, basis)) {
+            least = Math.min(least, g);
+        }
+        double needed = code.detailing().columnClearSpacing(cage.largest().diameter(), basis.aggregate());
+        add("clear-spacing", "Clear distance of bars", Cause.BARS_DO_NOT_FIT, needed, least, Quantity.LENGTH,
+            CheckResult.use(needed, least), "", code.detailing().columnClearSpacingClause());
+        int fewest = code.columns().columnFewestBars(cage.circular());
+        add("bar-count", "Number of bars", Cause.STEEL_BELOW_MINIMUM, fewest, cage.count(), Quantity.COUNT,
+            (double) fewest / cage.count(), "", code.columns().columnFewestBarsClause());
+    }
+
+    /** Clear distances of neighbouring bars along x and along y (along the ring of a circle) [mm]. */
+    public static double[] gaps(ColumnCage.LiftCage cage, Shape shape, Basis basis) {
+        double inset = basis.columnCover() + cage.tie().diameter();
+        if (cage.circular()) {
+            double r = shape.width() / 2 - inset - cage.corner().diameter() / 2;
+            return new double[] {2 * r * Math.sin(Math.PI / cage.alongX()) - cage.corner().diameter()};
+        }
+        return new double[] {gap(shape.width() - 2 * inset, cage.alongX(), cage.corner(), cage.face()),
+            gap(shape.depth() - 2 * inset, cage.alongY(), cage.corner(), cage.face())};
+    }
+
+    private static double gap(double width, int n, Bar corner, Bar face) {
+        double centres = (width - corner.diameter()) / (n - 1);
+        return n == 2 ? centres - corner.diameter() : centres - (corner.diameter() + face.diameter()) / 2;
+    }
+
+    private void ties() {
+        double tieNeeded = code.columns().smallestTie(cage.largest());
+        add("tie-size", "Size of ties", Cause.TIE_ARRANGEMENT, tieNeeded, cage.tie().diameter(), Quantity.LENGTH,
+            tieNeeded / cage.tie().diameter(), "", code.columns().smallestTieClause());
+        if (!cage.circular()) {
+            double[] gaps = gaps(cage, shape, basis);
+            held("bars-held-x", "Bars held by ties, faces along x", cage.heldX(), gaps[0]);
+            held("bars-held-y", "Bars held by ties, faces along y", cage.heldY(), gaps[1]);
+        }
+    }
+
+    /** Every corner and alternate bar is held, and no bar is farther than the limit from a held one. */
+    private void held(String kind, String title, List<Boolean> held, double gap) {
+        double limit = code.columns().greatestUnheldDistance();
+        int run = 0;
+        int longest = 0;
+        for (boolean h : held) {
+            run = h ? 0 : run + 1;
+            longest = Math.max(longest, run);
+        }
+        boolean corners = held.get(0) && held.get(held.size() - 1);
+        double u = !corners || longest > 1 ? 2 : longest == 1 ? gap / limit : 0;
+        if (u > 0) {
+            add(kind, title, Cause.TIE_ARRANGEMENT, longest > 1 || !corners ? 2 * limit : gap, limit, Quantity.LENGTH, u,
+                "", code.columns().tieArrangementClause());
+        }
+    }
+
+    private void shear() {
+        boolean counts = false;
+        boolean high = false;
+        for (int c = 0; c < context.strength().count(); c++) {
+            double nu = demands.leastAxial(c);
+            double[] u = new double[2];
+            for (int axis = 0; axis < 2; axis++) {
+                double v = demands.shear(c, axis == 0 ? Analysis.VY : Analysis.VZ);
+                ShearStrength s = code.shear(input(axis, nu), Trace.OFF);
+                u[axis] = v / s.total();
+                String dir = axis == 0 ? "x" : "y";
+                String name = context.strength().combination(c).name();
+                add("shear-" + dir, "Shear along " + dir, Cause.SHEAR, v, s.total(), Quantity.FORCE, u[axis], name,
+                    code.shearClause());
+                add("shear-limit-" + dir, "Shear along " + dir + ", limit of the concrete", Cause.SHEAR_LIMIT, v,
+                    s.limit(), Quantity.FORCE, v / s.limit(), name, code.shearLimitClause());
+                counts |= code.columns().columnShearCounts(v, s);
+                high |= v - s.concrete() > 0.5 * (s.limit() - s.concrete());
+                if (code.columns().columnMinimumTies() && code.columns().columnShearCounts(v, s)) {
+                    double avs = input(axis, nu).avs();
+                    add("minimum-ties-" + dir, "Minimum ties for shear along " + dir, Cause.STEEL_BELOW_MINIMUM,
+                        s.minimumAvs(), avs, Quantity.AREA_PER_LENGTH, s.minimumAvs() / avs, name, code.columns().columnMinimumTiesClause());
+                }
+            }
+            // Shear in both directions at once: the sum is limited where both exceed half (22.5.1.10, 22.5.1.11)
+            if (u[0] > 0.5 && u[1] > 0.5) {
+                add("shear-both", "Shear in both directions", Cause.SHEAR, u[0] + u[1], code.columns().shearBothWays(), Quantity.NUMBER,
+                    (u[0] + u[1]) / code.columns().shearBothWays(), context.strength().combination(c).name(), code.columns().shearBothWaysClause());
+            }
+        }
+        spacing(counts, high);
+    }
+
+    private void spacing(boolean counts, boolean high) {
+        double limit = code.columns().columnTieSpacing(smallest(), cage.tie(), Math.min(shape.width(), shape.depth()),
+            effectiveDepth(cage, shape, basis, shape.width() <= shape.depth() ? 0 : 1), counts, high);
+        add("tie-spacing", "Spacing of ties", Cause.STIRRUP_SPACING, cage.spacing(), limit, Quantity.LENGTH,
+            cage.spacing() / limit, "", code.columns().columnTieSpacingClause());
+    }
+
+    private Bar smallest() {
+        return cage.corner().diameter() <= cage.face().diameter() ? cage.corner() : cage.face();
+    }
+
+    private ShearInput input(int axis, double nu) {
+        return shearInput(lift, cage, basis, axis, nu);
+    }
+
+    /** The section as it resists shear along x (axis 0) or y (axis 1). */
+    static ShearInput shearInput(ColumnStack.Lift lift, ColumnCage.LiftCage cage, Basis basis, int axis, double nu) {
+        Shape s = lift.section().shape();
+        double bw = axis == 0 ? s.depth() : s.width();
+        double d = effectiveDepth(cage, s, basis, axis);
+        double part = cage.circular() ? basis.designCode().columns().roundTiePart() : 1;
+        double legs = part * (axis == 0 ? cage.legsAlongX() : cage.legsAlongY());
+        return new ShearInput(lift.material().fc(), basis.fyt(), bw, d, s.A(), cage.area() / 2 / (bw * d),
+            legs * cage.tie().area() / cage.spacing(), nu);
+    }
+
+    /** To the outermost bars; 0.8 of the diameter in a circle (22.5.2.2). */
+    private static double effectiveDepth(ColumnCage.LiftCage cage, Shape s, Basis basis, int axis) {
+        if (cage.circular()) {
+            return 0.8 * s.width();
+        }
+        return (axis == 0 ? s.width() : s.depth()) - basis.columnCover() - cage.tie().diameter()
+            - cage.corner().diameter() / 2;
+    }
+
+    private void torsion() {
+        double acp = shape.A();
+        double pcp = shape instanceof Shape.Circle c ? Math.PI * c.d() : 2 * (shape.width() + shape.depth());
+        double threshold = code.torsion().threshold(lift.material().fc(), acp, pcp, Trace.OFF);
+        for (int c = 0; c < context.strength().count(); c++) {
+            double t = demands.torque(c);
+            if (t > 0.05 * threshold) {
+                add("torsion-threshold", "Torsion, threshold", Cause.OUT_OF_SCOPE, t, threshold, Quantity.MOMENT,
+                    t / threshold, context.strength().combination(c).name(), code.torsion().thresholdClause());
+            }
+        }
+    }
+
+    private void add(String kind, String title, Cause cause, double demand, double capacity, Quantity q, double u,
+                     String combination, String clause) {
+        if (governing.governs(kind, u)) {
+            governing.add(new CheckResult(kind, title, cause, demand, capacity, q, u, combination, "whole lift",
+                lift.base(), lift.number(), -1, clause));
+        }
+    }
+}

@@ -1,0 +1,280 @@
+package kolonne.core.column.check;
+
+import java.util.ArrayList;
+import java.util.List;
+import kolonne.core.analysis.Analysis;
+import kolonne.core.code.Slenderness;
+import kolonne.core.column.cage.ColumnCage;
+import kolonne.core.column.cage.EffectiveDepths;
+import kolonne.core.column.line.ColumnStack;
+import kolonne.core.column.line.LiftForces;
+import kolonne.core.demand.Demands;
+import kolonne.core.explain.Quantity;
+import kolonne.core.explain.Trace;
+import kolonne.core.section.Shape;
+
+/**
+ * The forces a lift is checked for, combination by combination: at the foot, the head and every station between them where the forces leave
+ * the straight line; and, in a slender lift, the magnified largest moment of each axis anywhere along its unbraced length.
+ */
+public final class LiftDemands {
+    /** Where a demand is; {@code MIDDLE} is anywhere between the ends. */
+    public enum Place { FOOT, MIDDLE, HEAD }
+
+    /** A bow above this part of the largest moment comes from loads between the ends. */
+    private static final double TRANSVERSE = 0.02;
+    /** Effective length of a lift whose head nothing holds, as a part of its length (ACI 318-19 R6.2.5.1; EN 1992-1-1 figure 5.7 b). */
+    private static final double FREE = 2.0;
+
+    /**
+     * Forces of one combination at one place.
+     *
+     * @param number    among those of its combination
+     * @param part      of the lift's height above its foot, 0 to 1
+     * @param p         compression positive [N]
+     * @param mx        about the section's x axis, magnified [Nmm]; my about y
+     * @param factor    largest magnifier in it; infinite where the lift or its storey is unstable
+     * @param magnified whether the moments are those of a slender lift, wherever along it they are largest
+     */
+    public record Demand(int combination, int number, Place place, double part, double p, double mx, double my, double factor, boolean magnified) {
+        public boolean stable() {
+            return Double.isFinite(factor);
+        }
+    }
+
+    /** Second-order state of a lift. @param deltaMx, deltaMy sway magnifiers of Mx and My; infinite where unstable */
+    public record Sway(double qx, double qy, double deltaMx, double deltaMy) {}
+
+    private final ColumnStack.Lift lift;
+    private final ColumnContext context;
+    private final Demands d;
+    private final Slenderness rules;
+    private final Sway sway;
+    private final LiftForces[] forces;
+    /** Height of every station above the foot [mm]. */
+    private final double[] heights;
+    /** Effective length factors for bending about x and y. */
+    private final double kx;
+    private final double ky;
+
+    public LiftDemands(ColumnStack.Lift lift, ColumnContext context) {
+        this.lift = lift;
+        this.context = context;
+        this.d = context.strength();
+        this.rules = context.basis().designCode().slenderness();
+        ColumnStack.Unbraced x = lift.aboutX();
+        ColumnStack.Unbraced y = lift.aboutY();
+        this.sway = new Sway(context.sway().index(lift.base(), lift.top(), true), context.sway().index(lift.base(), lift.top(), false),
+            context.sway().magnifier(lift.base(), lift.top(), x.ux(), x.uy()), context.sway().magnifier(lift.base(), lift.top(), y.ux(), y.uy()));
+        int n = d.analysis().stationCount(lift.memberNumber());
+        boolean upwards = x.parts().stream().anyMatch(q -> q.memberNumber() == lift.memberNumber() && q.upwards());
+        double length = d.analysis().stationX(lift.memberNumber(), n - 1);
+        heights = new double[n];
+        for (int i = 0; i < n; i++) {
+            heights[i] = upwards ? d.analysis().stationX(lift.memberNumber(), i) : length - d.analysis().stationX(lift.memberNumber(), n - 1 - i);
+        }
+        kx = factor(x);
+        ky = factor(y);
+        forces = new LiftForces[d.count()];
+        for (int c = 0; c < forces.length; c++) {
+            forces[c] = new LiftForces(lift, d, c, finite(sway.deltaMx()), finite(sway.deltaMy()));
+        }
+    }
+
+    /** What moments are multiplied by: an unstable storey fails by its magnifier, not by infinite moments. */
+    private static double finite(double magnifier) {
+        return Double.isInfinite(magnifier) ? 1 : magnifier;
+    }
+
+    /** All demands of a lift with a cage. */
+    public static List<Demand> of(ColumnStack.Lift lift, ColumnCage.LiftCage cage, ColumnContext context) {
+        return new LiftDemands(lift, context).all(EffectiveDepths.of(lift, cage, context.basis()));
+    }
+
+    public Sway sway() {
+        return sway;
+    }
+
+    /** Combination by combination. */
+    public List<Demand> all(EffectiveDepths depths) {
+        List<Demand> out = new ArrayList<>(4 * d.count());
+        for (int c = 0; c < d.count(); c++) {
+            of(c, depths, out, Trace.OFF);
+        }
+        return out;
+    }
+
+    /** The demands of a combination. */
+    public List<Demand> of(int c, EffectiveDepths depths) {
+        List<Demand> out = new ArrayList<>(6);
+        of(c, depths, out, Trace.OFF);
+        return out;
+    }
+
+    /** The demands of a combination, about each axis in turn where the code asks for imperfections; records the second-order calculation. */
+    public void of(int c, EffectiveDepths depths, List<Demand> out, Trace t) {
+        int before = out.size();
+        if (rules.leastEccentricity(lift.section().shape().depth()) <= 0) {
+            of(c, 0, 0, depths, before, out, t);
+        } else {
+            of(c, 1, 0, depths, before, out, t);
+            of(c, 0, 1, depths, before, out, t);
+        }
+    }
+
+    /** @param ofX 1 where imperfections act in the plane of Mx, else 0; {@code ofY} in that of My */
+    private void of(int c, int ofX, int ofY, EffectiveDepths depths, int before, List<Demand> out, Trace t) {
+        LiftForces f = forces[c];
+        double factor = Math.max(sway.deltaMx(), sway.deltaMy());
+        int last = heights.length - 1;
+        for (int i = 0; i <= last; i++) {
+            Place place = i == 0 ? Place.FOOT : i == last ? Place.HEAD : Place.MIDDLE;
+            if (place != Place.MIDDLE || i == last / 2 || f.leavesTheLine(heights, i)) {
+                out.add(new Demand(c, out.size() - before, place, heights[last] > 0 ? heights[i] / heights[last] : 0, f.p[i], eccentric(f.mx[i], f.p[i], ofX, lift.aboutX(), depth()),
+                    eccentric(f.my[i], f.p[i], ofY, lift.aboutY(), width()), factor, false));
+            }
+        }
+        slender(c, ofX, ofY, depths, before, out, t);
+    }
+
+    private double depth() {
+        return lift.section().shape().depth();
+    }
+
+    private double width() {
+        return lift.section().shape().width();
+    }
+
+    /** A moment with the imperfection of the lift, by the least eccentricity at least, in the sense it has. */
+    private double eccentric(double m, double p, int counts, ColumnStack.Unbraced u, double h) {
+        if (counts == 0 || p <= 0) {
+            return m;
+        }
+        double size = Math.max(Math.abs(m) + p * rules.imperfection(effective(u)), p * rules.leastEccentricity(h));
+        return m < 0 ? -size : size;
+    }
+
+    /** Adds the magnified moments of a lift that is slender about either axis; about the other it has the largest moment of the analysis. */
+    private void slender(int c, int ofX, int ofY, EffectiveDepths depths, int before, List<Demand> out, Trace t) {
+        LiftForces f = forces[c];
+        Shape s = lift.section().shape();
+        t.say("Slenderness about x", "", rules.bracedClause());
+        Slenderness.Magnified x = rules.braced(lift(c, f.alongX, lift.aboutX(), s.Iy(), depth(), depths.x(), f.greatest, t), t);
+        t.say("Slenderness about y", "", rules.bracedClause());
+        Slenderness.Magnified y = rules.braced(lift(c, f.alongY, lift.aboutY(), s.Iz(), width(), depths.y(), f.greatest, t), t);
+        if (x.slender() || y.slender()) {
+            out.add(new Demand(c, out.size() - before, Place.MIDDLE, 0.5, f.greatest, eccentric(signed(x, f.alongX), f.greatest, ofX, lift.aboutX(), depth()),
+                eccentric(signed(y, f.alongY), f.greatest, ofY, lift.aboutY(), width()), Math.max(x.factor() * sway.deltaMx(), y.factor() * sway.deltaMy()), true));
+        }
+    }
+
+    /** The magnified moment in the sense of the largest of the analysis, and that one where the lift buckles: it fails by its magnifier. */
+    private static double signed(Slenderness.Magnified m, LiftForces.Along along) {
+        double size = Double.isInfinite(m.moment()) ? Math.abs(along.most()) : m.moment();
+        return along.most() < 0 ? -size : size;
+    }
+
+    /** Effective length: that between restraints, braced, since sway moments are magnified on their own; twice it where nothing holds the head and no such magnifier is known. */
+    private double effective(ColumnStack.Unbraced u) {
+        return k(u) * u.length();
+    }
+
+    private double k(ColumnStack.Unbraced u) {
+        return u == lift.aboutX() ? kx : ky;
+    }
+
+    private double factor(ColumnStack.Unbraced u) {
+        return u.headFree() && !context.sway().known(lift.base(), lift.top(), u.ux(), u.uy()) ? FREE : 1;
+    }
+
+    private Slenderness.Lift lift(int c, LiftForces.Along along, ColumnStack.Unbraced u, double inertia, double h, double d, double p, Trace t) {
+        double a = along.foot();
+        double b = along.head();
+        double m1 = Math.abs(a) < Math.abs(b) ? a : b;
+        double k = k(u);
+        double ends = Math.max(Math.abs(a), Math.abs(b));
+        double most = Math.abs(along.most());
+        boolean mostlyImperfect = p > 0 && most < p * rules.imperfection(effective(u));
+        boolean transverse = along.bow() > TRANSVERSE * Math.max(most, 1) || mostlyImperfect || k > 1 || !along.aligned();
+        double m2 = transverse ? most : ends;
+        boolean single = a * b > 0;
+        boolean sways = sway(u) > 1 || k > 1;
+        if (t.on() && u.parts().size() > 1) {
+            t.step("lu", "between restraints, over " + u.parts().size() + " members", "", u.length(), Quantity.LENGTH, rules.bracedClause());
+        }
+        if (t.on() && k > 1) {
+            t.say("k = 2", "Nothing holds the head and no magnifier of sidesway is known", rules.bracedClause());
+        }
+        return new Slenderness.Lift(single ? -Math.abs(m1) : Math.abs(m1), m2, u.length(), k, Math.sqrt(inertia / area()), lift.material().E() * inertia, h, p,
+            p > 0 ? Math.max(0, Math.min(1, sustainedAxial(c) / p)) : 0, sustainedMoment(c, along, u, p), transverse, sways, lift.material().fc(),
+            context.basis().fy(), area(), d);
+    }
+
+    private double sway(ColumnStack.Unbraced u) {
+        return u == lift.aboutX() ? sway.deltaMx() : sway.deltaMy();
+    }
+
+    private double area() {
+        return lift.section().shape().A();
+    }
+
+    private double sustainedAxial(int c) {
+        int n = heights.length;
+        boolean upwards = lift.aboutX().parts().stream().anyMatch(q -> q.memberNumber() == lift.memberNumber() && q.upwards());
+        return -d.sustainedPart(lift.memberNumber(), upwards ? 0 : n - 1, c, Analysis.N);
+    }
+
+    /**
+     * First-order moment of the quasi-permanent combinations over that of a combination for strength, both with imperfections, where the
+     * latter is largest; by the sustained part of the axial force where the model has no such combinations.
+     */
+    private double sustainedMoment(int c, LiftForces.Along along, ColumnStack.Unbraced u, double p) {
+        Demands lasting = context.sustained();
+        double imperfection = rules.imperfection(effective(u));
+        if (imperfection <= 0 || lasting.count() == 0 || p <= 0) {
+            return p > 0 ? Math.max(0, Math.min(1, sustainedAxial(c) / p)) : 0;
+        }
+        int component = u == lift.aboutX() ? Analysis.MY : Analysis.MZ;
+        double most = 0;
+        for (int k = 0; k < lasting.count(); k++) {
+            double n = Math.max(0, -lasting.at(along.member(), along.station(), k, Analysis.N));
+            most = Math.max(most, Math.abs(lasting.at(along.member(), along.station(), k, component)) + n * imperfection);
+        }
+        return Math.min(1, most / (Math.abs(along.most()) + p * imperfection));
+    }
+
+    /** A shear component of a combination, sway shears magnified, the largest along the lift by size [N]. */
+    double shear(int c, int component) {
+        double delta = Math.max(finite(sway.deltaMx()), finite(sway.deltaMy()));
+        double out = 0;
+        for (int i = 0; i < heights.length; i++) {
+            out = Math.max(out, Math.abs(LiftForces.moment(d, lift.memberNumber(), i, c, component, delta)));
+        }
+        return out;
+    }
+
+    /** Least compression over the lift with a combination [N]; negative for tension. */
+    double leastAxial(int c) {
+        return java.util.Arrays.stream(forces[c].p).min().orElse(0);
+    }
+
+    /** Greatest compression over the lift of all combinations [N]. */
+    double greatestAxial() {
+        double out = 0;
+        for (LiftForces f : forces) {
+            for (double p : f.p) {
+                out = Math.max(out, p);
+            }
+        }
+        return out;
+    }
+
+    /** Largest torque of a combination [Nmm]. */
+    double torque(int c) {
+        double out = 0;
+        for (int i = 0; i < heights.length; i++) {
+            out = Math.max(out, Math.abs(d.at(lift.memberNumber(), i, c, Analysis.T)));
+        }
+        return out;
+    }
+}

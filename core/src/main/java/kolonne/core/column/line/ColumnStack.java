@@ -1,0 +1,58 @@
+package kolonne.core.column.line;
+
+import java.util.List;
+import kolonne.core.model.Material;
+import kolonne.core.model.Section;
+import kolonne.core.section.Shape;
+
+/**
+ * The lifts of one column from its foundation to its top.
+ *
+ * @param id   id of its lowest member
+ * @param mark label on schedules
+ */
+public record ColumnStack(String id, String mark, List<Lift> lifts) {
+    public ColumnStack {
+        lifts = List.copyOf(lifts);
+    }
+
+    /**
+     * One storey's length of the stack.
+     *
+     * @param storey  name of the storey at its head
+     * @param base    height of its lower joint [mm]
+     * @param top     height of its upper joint [mm]
+     * @param clear   height between the faces of the beams [mm]
+     * @param planted whether its foot stands on a beam
+     * @param aboutX  length that may buckle while bending about the section's x axis; {@code aboutY} about its y axis
+     */
+    public record Lift(int number, String member, int memberNumber, String storey, double base, double top, double clear,
+                       Section section, Material material, boolean planted, Unbraced aboutX, Unbraced aboutY) {
+        /** Whether columns of its shape are designed. */
+        public boolean inScope() {
+            return section.shape() instanceof Shape.Rectangle || section.shape() instanceof Shape.Circle;
+        }
+    }
+
+    /**
+     * The length between two restraints that a lift is part of, in one direction: often the lift alone, longer where a joint holds nothing.
+     *
+     * @param parts    members from the lower restraint to the upper one
+     * @param length   unsupported: between the faces of what holds it [mm]
+     * @param headFree whether nothing holds its head
+     * @param ux       plan direction in which it would move, a unit vector; 0 and 0 for a member that lies
+     */
+    public record Unbraced(List<Part> parts, double length, boolean headFree, double ux, double uy) {
+        public Unbraced {
+            parts = List.copyOf(parts);
+        }
+    }
+
+    /**
+     * A member of an unbraced length.
+     *
+     * @param upwards whether it starts at its lower joint
+     * @param sense   of its moments against those of the lift: 1 or -1, 0 where its axes are turned
+     */
+    public record Part(int memberNumber, boolean upwards, int sense) {}
+}

@@ -1,0 +1,108 @@
+package kolonne.core.beam.choice;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import java.util.List;
+import java.util.Map;
+import java.util.stream.Stream;
+import kolonne.core.analysis.Analysis;
+import kolonne.core.basis.Basis;
+import kolonne.core.beam.cage.BeamCage;
+import kolonne.core.beam.cage.HandCage;
+import kolonne.core.beam.check.BeamContext;
+import kolonne.core.beam.check.BeamDesign;
+import kolonne.core.beam.line.BeamLine;
+import kolonne.core.beam.line.BeamLines;
+import kolonne.core.finding.Cause;
+import kolonne.core.model.ModelBuilder;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.Arguments;
+import org.junit.jupiter.params.provider.MethodSource;
+
+/** The search over stirrups: its order, that whatever it calls practical holds, and that zones are spent only where they save. */
+class StirrupOptionsTest {
+    private static final Basis SI = Basis.standard("aci-318m-19");
+    private static final Basis EN = Basis.standard("en-1992-1-1");
+
+    /** One span of 8 m, 300 x 600, evenly loaded, with a heavy load at a place that makes the shear lopsided. */
+    private static Analysis span(double even, double heavy, double at) {
+        return new ModelBuilder().section("S", 300, 600).joint("A", 0, 0, 0).joint("B", 8000, 0, 0).beam("m", "A", "B").pinned("A").pinned("B")
+            .spread("m", 0, 8000, even, even).point("m", at, heavy).solve();
+    }
+
+    static Stream<Arguments> cases() {
+        return Stream.of(SI, EN).flatMap(b -> Stream.of(Arguments.of(b, span(25, 0, 4000)), Arguments.of(b, span(45, 60e3, 1500)), Arguments.of(b, span(20, 250e3, 6500)),
+            Arguments.of(b, span(60, 100e3, 4000))));
+    }
+
+    private static Basis with(Basis b, int zones, int legs) {
+        return new Basis(b.name(), b.code(), b.fy(), b.fyt(), b.beamCover(), b.columnCover(), b.aggregate(), b.beamBars(), b.columnBars(), b.stirrups(), b.spacingStep(),
+            b.spacingLeast(), b.spacingMost(), zones, legs, b.layersMost(), b.practicalCap(), b.preference(), b.deflection(), b.swayX(), b.swayY(), b.redistribution(),
+            b.national(), b.rules());
+    }
+
+    private static int count(StirrupChoice.Option o) {
+        return o.zones().stream().mapToInt(BeamCage.Zone::count).sum();
+    }
+
+    @ParameterizedTest
+    @MethodSource("cases")
+    void theBestIsWhatTheLineGotAndNoOtherIsBetter(Basis basis, Analysis a) {
+        BeamContext context = BeamContext.of(a, basis);
+        BeamDesign d = BeamDesigner.design(BeamLines.find(a).get(0), context);
+        List<StirrupChoice.Option> all = StirrupChoice.options(d, 0, context);
+        assertEquals(d.cage().zones(), all.get(0).zones());
+        assertTrue(all.size() >= 4, "sizes times legs: " + all.size());
+        for (StirrupChoice.Option o : all) {
+            assertTrue(!o.practical() || all.get(0).practical());
+            assertTrue(!o.practical() || all.get(0).mass() <= 1.021 * o.mass(), "least mass, 2 % alike");
+            assertEquals(o.practical(), o.zones().stream().allMatch(z -> z.spacing() >= basis.spacingLeast()) && o.practical());
+        }
+    }
+
+    /** Every arrangement that the search weighs and calls practical, put in by hand, passes the same checks of shear and spacing. */
+    @ParameterizedTest
+    @MethodSource("cases")
+    void whateverIsPracticalHolds(Basis basis, Analysis a) {
+        BeamContext context = BeamContext.of(a, basis);
+        BeamLine line = BeamLines.find(a).get(0);
+        BeamDesign d = BeamDesigner.design(line, context);
+        for (StirrupChoice.Option o : StirrupChoice.options(d, 0, context)) {
+            HandCage h = HandCage.of(new BeamCage(d.cage().groups(), o.zones(), d.cage().sideBars()));
+            BeamDesign by = BeamDesigner.design(line, context.with(Map.of(line.id(), h)));
+            boolean holds = by.checks().stream().filter(c -> c.cause() == Cause.SHEAR || c.cause() == Cause.STIRRUP_SPACING || c.cause() == Cause.TORSION)
+                .allMatch(c -> c.satisfied());
+            assertTrue(holds || !o.practical(), o + " " + by.findings());
+        }
+    }
+
+    @ParameterizedTest
+    @MethodSource("cases")
+    void moreZonesNeverCostMoreAndAreSpentOnlyWhereTheySave(Basis basis, Analysis a) {
+        StirrupChoice.Option[] best = new StirrupChoice.Option[4];
+        for (int zones = 1; zones <= 3; zones++) {
+            BeamContext context = BeamContext.of(a, with(basis, zones, 4));
+            BeamDesign d = BeamDesigner.design(BeamLines.find(a).get(0), context);
+            best[zones] = StirrupChoice.options(d, 0, context).get(0);
+            assertTrue(best[zones].zones().size() <= zones);
+        }
+        assertTrue(best[2].mass() <= 1.021 * best[1].mass() && best[3].mass() <= 1.021 * best[2].mass(), best[1] + "\n" + best[2] + "\n" + best[3]);
+        for (int zones = 2; zones <= 3; zones++) {
+            boolean same = best[zones].bar().equals(best[1].bar()) && best[zones].legs() == best[1].legs();
+            assertTrue(!same || best[zones].zones().size() == 1 || count(best[zones]) < count(best[1]), "a zone must save stirrups");
+        }
+    }
+
+    @Test
+    void aLopsidedShearTakesTwoZones() {
+        // 220 kN over the last 1.6 m, a tenth of it elsewhere
+        Analysis a = span(4, 260e3, 6400);
+        BeamContext context = BeamContext.of(a, with(SI, 2, 4));
+        BeamDesign d = BeamDesigner.design(BeamLines.find(a).get(0), context);
+        assertEquals(2, d.cage().zones().size(), d.cage().zones().toString());
+        assertTrue(d.cage().zones().get(1).spacing() < d.cage().zones().get(0).spacing());
+        assertEquals(d.cage().zones().get(0).to(), d.cage().zones().get(1).from());
+    }
+}

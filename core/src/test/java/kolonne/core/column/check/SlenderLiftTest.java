@@ -1,0 +1,207 @@
+package kolonne.core.column.check;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertFalse;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import java.util.List;
+import java.util.function.ToDoubleFunction;
+import kolonne.core.analysis.Analysis;
+import kolonne.core.basis.Basis;
+import kolonne.core.beam.check.BeamContext;
+import kolonne.core.beam.line.BeamLine;
+import kolonne.core.beam.line.BeamLines;
+import kolonne.core.column.cage.ColumnCage;
+import kolonne.core.column.cage.EffectiveDepths;
+import kolonne.core.column.choice.ColumnDesigner;
+import kolonne.core.column.line.ColumnStack;
+import kolonne.core.column.line.ColumnStacks;
+import kolonne.core.demand.Sidesway;
+import kolonne.core.finding.Finding;
+import kolonne.core.model.CaseKind;
+import kolonne.core.model.Direction;
+import kolonne.core.model.JointLoad;
+import kolonne.core.model.MemberLoad;
+import kolonne.core.model.ModelBuilder;
+import kolonne.core.model.Section;
+import kolonne.core.model.Support;
+import kolonne.core.section.Shape;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+
+/** Moments between the ends of a lift, lengths between restraints, and sidesway of beams, each by hand calculation. */
+class SlenderLiftTest {
+    private static final Basis ACI = Basis.standard(false);
+    private static final Basis EN = Basis.standard("en-1992-1-1");
+
+    /** 400 x 400, pinned at both ends, the head free to go down. */
+    private static ModelBuilder strut(double height, double p, int members) {
+        ModelBuilder b = new ModelBuilder().section("S", 400, 400).joint("J0", 0, 0, 0);
+        for (int i = 1; i <= members; i++) {
+            b.joint("J" + i, 0, 0, height * i / members).column("c" + i, "J" + (i - 1), "J" + i);
+        }
+        b.supports.add(new Support("J0", true, true, true, false, false, true));
+        b.supports.add(new Support("J" + members, true, true, false, false, false, false));
+        return b.push("J" + members, 0, 0, -p);
+    }
+
+    private static List<LiftDemands.Demand> demands(ModelBuilder b, Basis basis, int lift) {
+        Analysis a = b.solve();
+        ColumnContext c = ColumnContext.of(Sidesway.of(a, basis), basis);
+        ColumnDesign d = ColumnDesigner.design(ColumnStacks.find(a.index()).get(0), c);
+        return LiftDemands.of(d.lifts().get(lift).lift(), d.lifts().get(lift).cage(), c);
+    }
+
+    private static double most(List<LiftDemands.Demand> all, ToDoubleFunction<LiftDemands.Demand> of) {
+        return all.stream().mapToDouble(of).map(Math::abs).max().orElseThrow();
+    }
+
+    /**
+     * 4 m under 90 kN/m: wL²/8 = 180 kNm in the middle. k lu / r = 34.6 > 22, EI = 0.4 × 30 000 × 400⁴/12 = 2.56e13 (nothing sustained),
+     * Pc = π² EI / 4000² = 15.79 MN, δ = 1 / (1 − 500 / (0.75 × 15 791)) = 1.0441.
+     */
+    @Test
+    void theMomentOfALoadBetweenTheEndsIsMagnifiedWhereItIs() {
+        ModelBuilder b = strut(4000, 500e3, 1);
+        b.memberLoads.add(new MemberLoad("P", "c1", MemberLoad.Kind.DISTRIBUTED, Direction.GLOBAL_X, 0, 4000, 90, 90));
+        double pc = Math.PI * Math.PI * 0.4 * 30_000 * Math.pow(400, 4) / 12 / (4000.0 * 4000);
+        assertEquals(15.79e6, pc, 0.01e6);
+        assertEquals(180e6 / (1 - 500e3 / (0.75 * pc)), most(demands(b, ACI, 0), LiftDemands.Demand::my), 1e3);
+        assertTrue(most(demands(b, EN, 0), LiftDemands.Demand::my) >= 180e6 + 500e3 * 10 - 1, "and by EN no less than its imperfection more");
+    }
+
+    /** 400 kN at 0.5 m of 2.5 m: P a b / L = 160 kNm under the load; k lu / r = 21.7 < 22, so it is not slender. */
+    @ParameterizedTest
+    @ValueSource(doubles = {500, 700, 1900, 2000})
+    void aLoadNearAnEndIsDesignedForWhereItActs(double at) {
+        ModelBuilder b = strut(2500, 500e3, 1);
+        b.memberLoads.add(new MemberLoad("P", "c1", MemberLoad.Kind.POINT, Direction.GLOBAL_Y, at, at, 400e3, 0));
+        List<LiftDemands.Demand> all = demands(b, ACI, 0);
+        assertTrue(all.stream().noneMatch(LiftDemands.Demand::magnified));
+        LiftDemands.Demand worst = all.stream().max(java.util.Comparator.comparingDouble(d -> Math.abs(d.mx()))).orElseThrow();
+        assertEquals(400e3 * at * (2500 - at) / 2500, Math.abs(worst.mx()), 2e-5 * 200e6);
+        assertEquals(at / 2500, worst.part(), 1e-5);
+    }
+
+    /** What the analysis says at any station is never more than what the lift is designed for. */
+    @ParameterizedTest
+    @ValueSource(strings = {"aci-318m-19", "en-1992-1-1"})
+    void noStationIsDesignedForLess(String code) {
+        ModelBuilder b = strut(5000, 900e3, 1);
+        b.memberLoads.add(new MemberLoad("P", "c1", MemberLoad.Kind.DISTRIBUTED, Direction.GLOBAL_X, 1000, 2200, 80, 10));
+        b.memberLoads.add(new MemberLoad("P", "c1", MemberLoad.Kind.POINT, Direction.GLOBAL_Y, 3900, 3900, -60e3, 0));
+        Analysis a = b.solve();
+        Basis basis = Basis.standard(code);
+        List<LiftDemands.Demand> all = demands(b, basis, 0);
+        for (int component : new int[] {Analysis.MY, Analysis.MZ}) {
+            double most = 0;
+            for (int s = 0; s < a.stationCount(0); s++) {
+                most = Math.max(most, Math.abs(a.force(0, 0, s, component)));
+            }
+            assertTrue(most(all, component == Analysis.MY ? LiftDemands.Demand::mx : LiftDemands.Demand::my) >= most);
+        }
+    }
+
+    /** A joint that nothing restrains changes nothing: a strut of 9 m as one member, as two and as three. */
+    @ParameterizedTest
+    @ValueSource(ints = {2, 3})
+    void aJointThatNothingHoldsDoesNotShortenTheColumn(int members) {
+        for (Basis basis : List.of(ACI, EN)) {
+            ModelBuilder whole = strut(9000, 800e3, 1);
+            ModelBuilder split = strut(9000, 800e3, members);
+            for (ModelBuilder b : List.of(whole, split)) {
+                String head = "J" + (b.joints.size() - 1);
+                b.jointLoads.add(new JointLoad("P", head, 0, 0, 0, 30e6, 50e6, 0));
+            }
+            List<LiftDemands.Demand> one = demands(whole, basis, 0);
+            for (int lift = 0; lift < members; lift++) {
+                List<LiftDemands.Demand> part = demands(split, basis, lift);
+                assertEquals(most(one, LiftDemands.Demand::mx), most(part, LiftDemands.Demand::mx), 1e-3 * most(one, LiftDemands.Demand::mx));
+                assertEquals(most(one, LiftDemands.Demand::my), most(part, LiftDemands.Demand::my), 1e-3 * most(one, LiftDemands.Demand::my));
+            }
+        }
+    }
+
+    /** A beam along X to another column holds the joint along X only; a bracket with a free end holds nothing. */
+    @Test
+    void lengthsRunBetweenRestraintsByDirection() {
+        ModelBuilder b = strut(9000, 800e3, 2).joint("K0", 6000, 0, 0).joint("K1", 6000, 0, 4500).column("k", "K0", "K1").fixed("K0")
+            .beam("beam", "J1", "K1");
+        ColumnStack.Lift held = ColumnStacks.find(b.solve().index()).get(0).lifts().get(0);
+        // the width lies along X: bending about the y axis moves along X, and half the beam of 400 is inside the joint
+        assertEquals(4500 - 200, held.aboutY().length(), 1e-6);
+        assertEquals(9000, held.aboutX().length(), 1e-6);
+        ModelBuilder free = strut(9000, 800e3, 2).joint("K1", 2000, 0, 4500).beam("bracket", "J1", "K1");
+        assertEquals(9000, ColumnStacks.find(free.solve().index()).get(0).lifts().get(0).aboutY().length(), 1e-6);
+    }
+
+    /** A head that nothing holds: k = 2. Pc = π² EI / (2 × 3000)² = 7.02 MN, δ = 1 / (1 − 900 / (0.75 × 7018)), M2,min = 900 × 27 mm. */
+    @Test
+    void aFreeHeadDoublesTheLength() {
+        ModelBuilder b = new ModelBuilder().section("S", 400, 400).joint("A", 0, 0, 0).joint("B", 0, 0, 3000).column("c", "A", "B").fixed("A")
+            .push("B", 0, 0, -900e3);
+        double pc = Math.PI * Math.PI * 0.4 * 30_000 * Math.pow(400, 4) / 12 / (6000.0 * 6000);
+        double mc = 900e3 * 27 / (1 - 900e3 / (0.75 * pc));
+        assertEquals(mc, most(demands(b, ACI, 0), LiftDemands.Demand::mx), 1e3);
+    }
+
+    /** d = h/2 + is: eight bars on a ring of radius r have is = r / √2; four in the corners lie in two rows, d = h − c. */
+    @Test
+    void theEffectiveDepthIsOfAllBars() {
+        ModelBuilder round = strut(3000, 500e3, 1);
+        round.sections.set(0, new Section("S", new Shape.Circle(400)));
+        Analysis a = round.solve();
+        ColumnStack.Lift lift = ColumnStacks.find(a.index()).get(0).lifts().get(0);
+        ColumnCage.LiftCage cage = ColumnDesigner.design(ColumnStacks.find(a.index()).get(0), ColumnContext.of(Sidesway.of(a, EN), EN)).cage().lifts().get(0);
+        double r = 200 - EN.columnCover() - cage.tie().diameter() - cage.corner().diameter() / 2;
+        assertEquals(200 + r / Math.sqrt(2), EffectiveDepths.of(lift, cage, EN).x(), 1e-6);
+        assertEquals(200 + r / Math.sqrt(2), EffectiveDepths.of(lift, cage, EN).y(), 1e-6);
+    }
+
+    /**
+     * 6.6.4.6.3: the beam carries the magnified moment of the column's head, 20 kN × 5 m / 2 / (1 − Q); whatever the kind of the case that
+     * pushes. Q = ΣP Δ / (V h) with the drift of the analysis.
+     */
+    @ParameterizedTest
+    @ValueSource(strings = {"WIND", "SOIL", "OTHER", "LIVE"})
+    void beamsCarryTheMagnifiedMomentsOfTheColumns(String kind) {
+        Analysis a = ModelBuilder.portal(250e3, CaseKind.valueOf(kind), true).solve();
+        double drift = a.displacement(1, a.index().jointNumber("B"), 0);
+        double q = 500e3 * drift / (20e3 * 5000);
+        assertTrue(q > 0.1 && q < 0.6, "Q " + q);
+        for (Basis basis : List.of(ACI, EN)) {
+            BeamLine line = BeamLines.find(a).get(0);
+            BeamContext c = BeamContext.of(a, basis);
+            double end = c.strength().at(line.stations().get(0).memberNumber(), 0, 0, Analysis.MY);
+            assertEquals(50e6 / (1 - q), Math.abs(end), 0.005 * 50e6);
+        }
+    }
+
+    @Test
+    void gravityThatDoesNotSwayIsNotMagnified() {
+        ModelBuilder b = ModelBuilder.portal(250e3, CaseKind.WIND, true);
+        b.spread("b", 0, 6000, 30, 30);
+        Analysis a = b.solve();
+        Sidesway s = Sidesway.of(a, ACI);
+        double gravity = a.force(2, 0, 0, Analysis.MY);
+        double wind = a.force(2, 1, 0, Analysis.MY);
+        assertEquals(gravity + s.magnifier(0, 5000, true) * wind, s.strength().at(2, 0, 0, Analysis.MY), 1);
+        assertTrue(s.strength().magnifier(2) > 1.05);
+    }
+
+    /** A storey with Q above one: columns and beams fail by name, and nothing that is told is infinite or no number. */
+    @Test
+    void anUnstableStoreyFailsInWords() {
+        ModelBuilder b = ModelBuilder.portal(250e3, CaseKind.WIND, true);
+        b.push("B", 0, 0, -4000e3);
+        Analysis a = b.solve();
+        kolonne.core.design.BuildingDesign d = kolonne.core.design.BuildingDesigner.design(a, ACI, kolonne.core.design.BuildingDesigner.Progress.NONE);
+        for (List<Finding> f : List.of(d.columns().get(0).findings(), d.beams().get(0).findings())) {
+            assertTrue(f.stream().anyMatch(x -> x.code().equals("slenderness")), f.toString());
+            f.forEach(x -> assertFalse(x.what().contains("Infinity") || x.what().contains("NaN"), x.what()));
+        }
+        d.columns().forEach(c -> c.lifts().forEach(l -> l.checks().forEach(k -> assertTrue(Double.isFinite(k.utilisation()), k.toString()))));
+        assertEquals(3, d.causes().get("slenderness"), d.causes().toString());
+    }
+}

@@ -9,7 +9,6 @@ import java.util.Map;
 import java.util.TreeMap;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
-import kolonne.core.analysis.Analysis;
 import kolonne.core.analysis.FrameAnalysis;
 import kolonne.core.basis.Basis;
 import kolonne.core.beam.check.BeamDesign;
@@ -102,7 +101,7 @@ class AuditTest {
     private static int stack(ColumnDesign c, Basis basis, Sheet.Basis numbers, Forces forces, double[] depths, List<String> differences) {
         int count = 0;
         for (int i = 0; i < c.lifts().size(); i++) {
-            boolean scope = c.lifts().get(i).checks().stream().noneMatch(q -> q.kind().equals("shape"));
+            boolean scope = c.lifts().get(i).checks().stream().noneMatch(q -> q.kind().id().equals("shape"));
             Findings f = scope ? new ColumnReading(Drawn.lift(c, i, basis), numbers, forces, depths).run() : null;
             if (f != null) {
                 compare(c.stack().mark() + " lift " + (i + 1), f, c.lifts().get(i).checks(), differences);
@@ -114,7 +113,7 @@ class AuditTest {
 
     private static void compare(String mark, Findings read, List<CheckResult> checks, List<String> differences) {
         Map<String, Double> theirs = new TreeMap<>();
-        checks.forEach(c -> theirs.merge(c.kind(), c.utilisation(), Math::max));
+        checks.forEach(c -> theirs.merge(c.kind().id(), c.utilisation(), Math::max));
         read.all().forEach((kind, use) -> {
             double slack = kind.equals("axial-bending") ? SURFACE : SLACK;
             double same = theirs.entrySet().stream().filter(e -> SAME.get(kind).stream().anyMatch(p -> e.getKey().startsWith(p))).mapToDouble(Map.Entry::getValue).max().orElse(0);

@@ -7,12 +7,10 @@ import kolonne.core.finding.Cause;
 /**
  * The governing outcome of one check of a line or a lift.
  *
- * @param kind        stable key, for instance {@code flexure-bottom}
- * @param title       in words
+ * @param kind        of the closed list
  * @param cause       why the member fails if the check is not met
  * @param demand      or the least required
  * @param capacity    or what is provided
- * @param quantity    of demand and capacity
  * @param utilisation demand over capacity; 1.00 is the limit
  * @param combination governing combination's name, or empty
  * @param place       in words a person can find on the drawing
@@ -21,8 +19,7 @@ import kolonne.core.finding.Cause;
  * @param station     number of the station that explains the check, or -1
  * @param clause      of the design code
  */
-public record CheckResult(String kind, String title, Cause cause, double demand, double capacity, Quantity quantity,
-                          double utilisation, String combination, String place, double x, int part, int station,
+public record CheckResult(CheckKind kind, Cause cause, double demand, double capacity, double utilisation, String combination, String place, double x, int part, int station,
                           String clause) {
     /** Slack for rounding when comparing with 1.00. */
     private static final double ROUNDING = 1e-6;
@@ -38,19 +35,29 @@ public record CheckResult(String kind, String title, Cause cause, double demand,
         return demand <= 0 ? 0 : capacity > 0 ? demand / capacity : Double.POSITIVE_INFINITY;
     }
 
+    /** Of the kind, in words. */
+    public String title() {
+        return kind.title();
+    }
+
+    /** Of demand and capacity. */
+    public Quantity quantity() {
+        return kind.quantity();
+    }
+
     public boolean satisfied() {
         return utilisation <= 1 + ROUNDING;
     }
 
     /** Records the check as one line of a calculation: what is needed against what there is. */
     public void explain(Trace t) {
-        t.step(title, "needed / provided" + (place.isEmpty() || place.equals("whole lift") ? "" : ", " + place), "{0} / {1}",
-            utilisation, Quantity.UTILISATION, clause, Trace.in(demand, quantity), Trace.in(capacity, quantity));
+        t.step(title(), "needed / provided" + (place.isEmpty() || place.equals("whole lift") ? "" : ", " + place), "{0} / {1}",
+            utilisation, Quantity.UTILISATION, clause, Trace.in(demand, quantity()), Trace.in(capacity, quantity()));
     }
 
     /** Demand against capacity with units, in the display system. */
     public String words(boolean us) {
-        return String.format(java.util.Locale.ROOT, "%s: %s against %s, %.2f.", title, quantity.text(demand, us),
-            quantity.text(capacity, us), utilisation);
+        return String.format(java.util.Locale.ROOT, "%s: %s against %s, %.2f.", title(), quantity().text(demand, us),
+            quantity().text(capacity, us), utilisation);
     }
 }

@@ -4,21 +4,43 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import kolonne.core.finding.Cause;
 
-/** Keeps the worst result of every kind, in the order the kinds first appear. */
+/** Takes the results of checks and keeps the worst of every kind, in the order the kinds first appear. */
 public final class Governing {
+    /** Tells a place in words a person can find on the drawing. */
+    @FunctionalInterface
+    public interface Places {
+        String words(double x, int part);
+    }
+
+    private final Places places;
     private final Map<String, CheckResult> worst = new LinkedHashMap<>();
 
-    public void add(CheckResult r) {
-        CheckResult before = worst.get(r.kind());
-        if (before == null || r.utilisation() > before.utilisation()) {
-            worst.put(r.kind(), r);
+    public Governing(Places places) {
+        this.places = places;
+    }
+
+    /** Offers demand over capacity. */
+    public void offer(CheckKind kind, double demand, double capacity, At at, String clause) {
+        offer(kind, demand, capacity, CheckResult.use(demand, capacity), at, clause);
+    }
+
+    /** Offers a result with the cause of its kind. */
+    public void offer(CheckKind kind, double demand, double capacity, double utilisation, At at, String clause) {
+        offer(kind, kind.cause(), demand, capacity, utilisation, at, clause);
+    }
+
+    public void offer(CheckKind kind, Cause cause, double demand, double capacity, double utilisation, At at, String clause) {
+        if (governs(kind, utilisation)) {
+            String place = at.words().isEmpty() ? places.words(at.x(), at.part()) : at.words();
+            worst.put(kind.id(), new CheckResult(kind, cause, demand, capacity, utilisation, at.combination(), place, at.x(), at.part(), at.station(), clause));
         }
     }
 
-    /** Whether a result of this utilisation would govern, to save building it. */
-    public boolean governs(String kind, double utilisation) {
-        CheckResult before = worst.get(kind);
+    /** Whether a result of this utilisation would govern, to save computing it. */
+    public boolean governs(CheckKind kind, double utilisation) {
+        CheckResult before = worst.get(kind.id());
         return before == null || utilisation > before.utilisation();
     }
 

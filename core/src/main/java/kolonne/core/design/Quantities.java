@@ -7,6 +7,7 @@ import kolonne.core.analysis.Slabs;
 import kolonne.core.basis.Basis;
 import kolonne.core.beam.check.BeamDesign;
 import kolonne.core.beam.line.BeamLine;
+import kolonne.core.check.CheckKind;
 import kolonne.core.column.check.ColumnDesign;
 import kolonne.core.column.line.ColumnStack;
 import kolonne.core.detail.BarItem;
@@ -137,7 +138,7 @@ public record Quantities(double steel, double concrete, double formwork) {
     /** The bars of a lift; none where the section is out of scope. */
     public static List<BarItem> bars(ColumnDesign d, int lift, Basis basis) {
         ColumnStack.Lift l = d.stack().lifts().get(lift);
-        if (d.lifts().get(lift).checks().stream().anyMatch(c -> c.kind().equals("shape"))) {
+        if (d.lifts().get(lift).checks().stream().anyMatch(c -> c.kind() == CheckKind.COLUMN_SHAPE)) {
             return new ArrayList<>();
         }
         return ColumnBars.of(l, d.cage().lifts().get(lift), lift == d.lifts().size() - 1, basis);

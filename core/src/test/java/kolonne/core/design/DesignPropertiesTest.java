@@ -202,6 +202,6 @@ class DesignPropertiesTest {
             "torsion-bar-size", "torsion-spacing", "stirrup-spacing", "leg-spacing", "minimum-shear-steel", "side-bars", "bar-spacing-top", "bar-spacing-bottom");
         boolean fits = d.checks().stream().noneMatch(c -> !c.satisfied() && (c.cause() == Cause.BARS_DO_NOT_FIT || c.cause() == Cause.FLEXURE_COMPRESSION
             || c.cause() == Cause.SHEAR_LIMIT || c.cause() == Cause.SHEAR_TORSION_LIMIT || c.cause() == Cause.OUT_OF_SCOPE));
-        d.checks().stream().filter(c -> fits && own.contains(c.kind())).forEach(c -> assertTrue(c.satisfied(), d.line().mark() + " " + c));
+        d.checks().stream().filter(c -> fits && own.contains(c.kind().id())).forEach(c -> assertTrue(c.satisfied(), d.line().mark() + " " + c));
     }
 }

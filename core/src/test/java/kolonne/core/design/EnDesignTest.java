@@ -42,7 +42,7 @@ class EnDesignTest {
     void everyCheckCitesTheEurocode() {
         d.beams().forEach(b -> b.checks().forEach(EnDesignTest::own));
         d.columns().forEach(c -> c.lifts().forEach(l -> l.checks().forEach(EnDesignTest::own)));
-        assertTrue(d.beams().stream().allMatch(b -> b.checks().stream().anyMatch(c -> c.kind().equals("crack-width"))));
+        assertTrue(d.beams().stream().allMatch(b -> b.checks().stream().anyMatch(c -> c.kind().id().equals("crack-width"))));
         assertTrue(d.findings().stream().anyMatch(f -> f.code().equals("frame.imperfections")));
     }
 

@@ -37,7 +37,7 @@ class ExplanationTest {
                 int station = c.station() >= 0 ? c.station() : firstOf(b, c.part());
                 List<Step> steps = byStation.computeIfAbsent(station,
                     s -> BeamCheck.explain(b.line(), b.cage(), D.beamContext(), s));
-                boolean direct = List.of("flexure-top", "flexure-bottom", "torsion-threshold").contains(c.kind()) || c.station() < 0;
+                boolean direct = List.of("flexure-top", "flexure-bottom", "torsion-threshold").contains(c.kind().id()) || c.station() < 0;
                 assertTrue(!direct || says(steps, c.utilisation()), b.line().mark() + " " + c);
             }
         }
@@ -59,7 +59,7 @@ class ExplanationTest {
                 List<Step> steps = ColumnCheck.explain(l.lift(), l.cage(), D.columnContext(), l.governing().combination(),
                     l.governing().number());
                 for (CheckResult r : l.checks()) {
-                    boolean elsewhere = List.of("axial-limit", "second-order").contains(r.kind());
+                    boolean elsewhere = List.of("axial-limit", "second-order").contains(r.kind().id());
                     assertTrue(elsewhere || says(steps, r.utilisation()), c.stack().mark() + " " + r);
                 }
                 assertFalse(steps.isEmpty());

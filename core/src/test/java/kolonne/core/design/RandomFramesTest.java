@@ -67,7 +67,7 @@ class RandomFramesTest {
         for (CheckResult c : checks) {
             assertTrue(Double.isFinite(c.utilisation()) && c.utilisation() >= 0, mark + " " + c);
             boolean found = findings.stream().anyMatch(f -> f.severity() == Severity.FAILS && f.code().equals(c.cause().id()) && !f.mend().isBlank());
-            assertTrue(c.satisfied() || found, mark + " " + c.kind() + " has no finding");
+            assertTrue(c.satisfied() || found, mark + " " + c.kind().id() + " has no finding");
         }
     }
 }

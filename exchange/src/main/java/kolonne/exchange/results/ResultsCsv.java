@@ -33,7 +33,7 @@ public final class ResultsCsv {
     }
 
     private static void check(String mark, CheckResult c, Writer out) throws IOException {
-        out.write(String.join(",", text(mark), Integer.toString(c.part() + 1), c.kind(), c.cause().id(),
+        out.write(String.join(",", text(mark), Integer.toString(c.part() + 1), c.kind().id(), c.cause().id(),
             number(c.quantity().display(c.demand(), false)), number(c.quantity().display(c.capacity(), false)),
             c.quantity().unit(false), String.format(Locale.ROOT, "%.4f", c.utilisation()),
             Boolean.toString(c.satisfied()), text(c.combination()), text(c.place()), text(c.clause())));

@@ -16,6 +16,7 @@ import kolonne.core.beam.cage.SectionCut;
 import kolonne.core.beam.check.BeamDemands;
 import kolonne.core.beam.check.BeamDesign;
 import kolonne.core.beam.line.BeamLine;
+import kolonne.core.check.CheckKind;
 import kolonne.core.check.CheckResult;
 import kolonne.core.column.cage.ColumnCage;
 import kolonne.core.column.check.ColumnDesign;
@@ -306,7 +307,7 @@ public final class ResultsJson {
         number("clearMm", lift.clear());
         section(lift.section().id(), lift.section().shape());
         material(lift.material());
-        boolean designed = l.checks().stream().noneMatch(k -> k.kind().equals("shape"));
+        boolean designed = l.checks().stream().noneMatch(k -> k.kind() == CheckKind.COLUMN_SHAPE);
         if (designed) {
             liftCage(lift, l.cage());
         }
@@ -389,7 +390,7 @@ public final class ResultsJson {
         for (CheckResult c : checks) {
             Quantity q = c.quantity();
             g.writeStartObject();
-            g.writeStringField("kind", c.kind());
+            g.writeStringField("kind", c.kind().id());
             g.writeStringField("title", c.title());
             g.writeStringField("cause", c.cause().id());
             number("demand", q.display(c.demand(), false));

@@ -87,7 +87,7 @@ final class Answers {
     record CheckDto(String kind, String title, String cause, String demand, String capacity, double utilisation,
                     boolean satisfied, String combination, String place, double x, int part, int station, String clause) {
         static CheckDto of(CheckResult c, boolean us) {
-            return new CheckDto(c.kind(), c.title(), c.cause().id(), c.quantity().text(c.demand(), us),
+            return new CheckDto(c.kind().id(), c.title(), c.cause().id(), c.quantity().text(c.demand(), us),
                 c.quantity().text(c.capacity(), us), c.utilisation(), c.satisfied(), c.combination(), c.place(), c.x(),
                 c.part(), c.station(), c.clause());
         }

@@ -14,6 +14,8 @@ import kolonne.core.beam.cage.BeamCage;
 import kolonne.core.beam.line.BeamLine;
 import kolonne.core.beam.line.BeamTorsion;
 import kolonne.core.beam.line.DuctileSpans;
+import kolonne.core.check.At;
+import kolonne.core.check.CheckKind;
 import kolonne.core.check.CheckResult;
 import kolonne.core.check.Governing;
 import kolonne.core.code.DesignCode;
@@ -35,7 +37,7 @@ public final class BeamCheck {
     private final Basis basis;
     private final DesignCode code;
     private final BarsAt bars;
-    private final Governing governing = new Governing();
+    private final Governing governing;
     private final double[] torques;
     private final BeamTorsionCheck torsion;
     private final Optional<CapacityShear> capacityShear;
@@ -49,10 +51,16 @@ public final class BeamCheck {
         this.context = context;
         this.basis = context.basis();
         this.code = basis.designCode();
+        this.governing = governing(line, context);
         this.bars = new BarsAt(line, cage, basis);
         this.capacityShear = CapacityShear.of(line, cage, context);
         this.torques = BeamTorsion.torques(line, context.demands());
         this.torsion = new BeamTorsionCheck(line, cage, context, torques, bars, governing, (x, span) -> bars.shear(x, span, Trace.OFF));
+    }
+
+    /** Takes results of a line; places are told from its supports. */
+    public static Governing governing(BeamLine line, BeamContext context) {
+        return new Governing((x, span) -> place(line, x, span, context));
     }
 
     /** Checks the whole line; where redistribution is asked for and the sections do not allow it, without, and a note says why. */
@@ -95,11 +103,10 @@ public final class BeamCheck {
         double limit = code.slenderness().greatestFactor();
         for (BeamLine.Span span : line.spans()) {
             double magnifier = span.members().stream().mapToDouble(m -> context.sway().ofBeam(context.index(), m)).max().orElse(1);
-            String kind = "second-order";
-            if (magnifier > 1 && (Double.isFinite(limit) || Double.isInfinite(magnifier)) && governing.governs(kind, magnifier / limit)) {
+            if (magnifier > 1 && (Double.isFinite(limit) || Double.isInfinite(magnifier))) {
                 double use = Double.isInfinite(magnifier) ? CheckResult.NO_CAPACITY : magnifier / limit;
-                governing.add(new CheckResult(kind, "Second-order moments over first-order", Cause.SLENDERNESS, magnifier, limit, Quantity.NUMBER, use, "",
-                    "whole span", span.middle(), span.number(), -1, code.slenderness().greatestFactorClause()));
+                governing.offer(CheckKind.SECOND_ORDER, magnifier, limit, use, At.named(span.middle(), span.number(), "whole span"),
+                    code.slenderness().greatestFactorClause());
             }
         }
     }
@@ -144,9 +151,7 @@ public final class BeamCheck {
             Shifted s = shifted(i, all, sagging);
             if (s.demand() > span.negligibleMoment()) {
                 double has = strength(all.get(i).x(), span, sagging).phiMn();
-                String face = BeamCage.Face.tension(sagging).word();
-                add(i, "tension-shift-" + face, "Bars against the shifted moment, " + face, Cause.ANCHORAGE,
-                    s.demand(), has, Quantity.MOMENT, CheckResult.use(s.demand(), has), s.combination(), code.detailing().tensionShiftClause());
+                governing.offer(CheckKind.TENSION_SHIFT.of(sagging), s.demand(), has, at(i, s.combination()), code.detailing().tensionShiftClause());
             }
         }
     }
@@ -250,18 +255,15 @@ public final class BeamCheck {
             if (demand <= span.negligibleMoment()) {
                 continue;
             }
-            String face = BeamCage.Face.tension(sagging).word();
             int combo = sagging ? p.comboPos() : p.comboNeg();
             FlexuralStrength s = strength(p.x(), span, sagging);
             double utilisation = CheckResult.use(demand, s.phiMn());
             Cause cause = utilisation <= 1 ? Cause.FLEXURE : causeOf(p.x(), span, sagging, demand);
-            add(i, "flexure-" + face, "Flexure, " + face, cause, demand, s.phiMn(), Quantity.MOMENT,
-                utilisation, combo, code.flexureClause());
+            governing.offer(CheckKind.FLEXURE.of(sagging), cause, demand, s.phiMn(), utilisation, at(i, combo), code.flexureClause());
             double limit = code.beamTensionStrain(basis.fy() / Steel.ES, span.material().fc(), Trace.OFF);
             // The strain limit concerns sections that work near their strength: bars at rest do not make them brittle
             if (s.epsT() < limit) {
-                add(i, "tension-control-" + face, "Tension-controlled, " + face, Cause.FLEXURE_COMPRESSION, limit,
-                    s.epsT(), Quantity.STRAIN, limit / Math.max(s.epsT(), 1e-9), combo, code.beamTensionStrainClause());
+                governing.offer(CheckKind.TENSION_CONTROL.of(sagging), limit, s.epsT(), limit / Math.max(s.epsT(), 1e-9), at(i, combo), code.beamTensionStrainClause());
             }
             minimumSteel(i, p, span, sagging, demand, s, combo);
         }
@@ -276,9 +278,7 @@ public final class BeamCheck {
             bars.effectiveDepth(p.x(), span, face), Trace.OFF);
         double excess = CheckResult.use(code.minimumSteelExcess() * demand, s.phiMn());
         double utilisation = Math.min(least / has, excess);
-        add(i, "minimum-" + face.word(), "Minimum steel, " + face.word(),
-            Cause.STEEL_BELOW_MINIMUM, Math.min(least, excess * Math.max(has, 1e-9)), has, Quantity.AREA, utilisation, combo,
-            code.beamMinimumSteelClause());
+        governing.offer(CheckKind.MINIMUM.of(face == BeamCage.Face.BOTTOM), Math.min(least, excess * Math.max(has, 1e-9)), has, utilisation, at(i, combo), code.beamMinimumSteelClause());
     }
 
     /** Width for the least tension steel [mm]. */
@@ -306,18 +306,16 @@ public final class BeamCheck {
                 continue; // the bars of both faces are checked against the torsion alone
             }
             boolean sagging = m >= 0;
-            String face = BeamCage.Face.tension(sagging).word();
             double level = t.levelSteel(Math.abs(context.at(s, c, Analysis.T)), i);
             double has = bars.areaAt(line.within(basis, p.x()), BeamCage.Face.tension(sagging));
             double alone = strength(p.x(), span, sagging).phiMn();
             double bound = level < has && alone > 0 ? Math.abs(m) / (alone * (1 - level / has)) : Double.POSITIVE_INFINITY;
-            String kind = "flexure-torsion-" + face;
+            CheckKind kind = CheckKind.FLEXURE_TORSION.of(sagging);
             if (!governing.governs(kind, Math.max(bound, level / Math.max(has, 1e-9)))) {
                 continue;
             }
             double use = level >= has ? level / Math.max(has, 1e-9) : useWith(p.x(), span, sagging, Math.abs(m), level / has);
-            add(i, kind, "Flexure with torsion, " + face, Cause.FLEXURE, Math.abs(m), use > 0 ? Math.abs(m) / use : alone, Quantity.MOMENT, use, c,
-                code.torsion().longitudinalClause());
+            governing.offer(kind, Math.abs(m), use > 0 ? Math.abs(m) / use : alone, use, at(i, c), code.torsion().longitudinalClause());
         }
     }
 
@@ -330,14 +328,9 @@ public final class BeamCheck {
         return moment <= span.negligibleMoment() ? 0 : CheckResult.use(moment, capacity);
     }
 
-    private void add(int station, String kind, String title, Cause cause, double demand, double capacity,
-                     Quantity quantity, double utilisation, int combo, String clause) {
-        if (governing.governs(kind, utilisation)) {
-            BeamLine.Station s = line.stations().get(station);
-            governing.add(new CheckResult(kind, title, cause, demand, capacity, quantity, utilisation,
-                context.combinationName(combo), place(line, s.x(), s.span(), context), s.x(), s.span(), station,
-                clause));
-        }
+    private At at(int station, int combo) {
+        BeamLine.Station s = line.stations().get(station);
+        return At.station(s.x(), s.span(), station).under(context.combinationName(combo));
     }
 
     /** A place in words, in the basis's units: distance from the nearest support's label. */

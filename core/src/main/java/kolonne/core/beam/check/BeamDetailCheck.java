@@ -11,15 +11,14 @@ import kolonne.core.beam.cage.Laps;
 import kolonne.core.beam.line.BeamLine;
 import kolonne.core.beam.line.Envelope;
 import kolonne.core.beam.line.IgnoredForces;
-import kolonne.core.check.CheckResult;
+import kolonne.core.check.At;
+import kolonne.core.check.CheckKind;
 import kolonne.core.check.Governing;
 import kolonne.core.code.DesignCode;
 import kolonne.core.code.ShearInput;
 import kolonne.core.code.ShearStrength;
 import kolonne.core.code.SpacingLimits;
-import kolonne.core.explain.Quantity;
 import kolonne.core.explain.Trace;
-import kolonne.core.finding.Cause;
 import kolonne.core.section.FlexuralStrength;
 import kolonne.core.section.Shape;
 
@@ -57,12 +56,10 @@ public final class BeamDetailCheck {
     void run() {
         for (BeamLine.Span span : line.spans()) {
             if (!code.covers(span.material().fc())) {
-                add("concrete-scope", "Concrete outside the code's classes", Cause.OUT_OF_SCOPE, span.material().fc(), 0, Quantity.STRENGTH,
-                    Double.POSITIVE_INFINITY, span.middle(), span, code.coversClause());
+                governing.offer(CheckKind.CONCRETE_SCOPE, span.material().fc(), 0, Double.POSITIVE_INFINITY, At.place(span.middle(), span.number()), code.coversClause());
             }
             if (span.shape() instanceof Shape.Circle) {
-                add("shape", "Round beam", Cause.OUT_OF_SCOPE, 1, 0, Quantity.COUNT, Double.POSITIVE_INFINITY,
-                    span.middle(), span, "22.3.1");
+                governing.offer(CheckKind.SHAPE, 1, 0, Double.POSITIVE_INFINITY, At.place(span.middle(), span.number()), "22.3.1");
             }
             fit(span);
             most(span);
@@ -97,9 +94,7 @@ public final class BeamDetailCheck {
             }
         }
         if (part > 0 && most > 0) {
-            String side = face.word();
-            add("integrity-" + side, "Continuous bars of an edge beam, " + side, Cause.STEEL_BELOW_MINIMUM, part * most, through, Quantity.AREA,
-                CheckResult.use(part * most, through), line.spans().get(0).faceFrom(), line.spans().get(0), code.detailing().integrityClause());
+            governing.offer(CheckKind.INTEGRITY.of(face == BeamCage.Face.BOTTOM), part * most, through, At.place(line.spans().get(0).faceFrom(), line.spans().get(0).number()), code.detailing().integrityClause());
             for (boolean left : new boolean[] {true, false}) {
                 yieldingAtEnd(face, left, part * most);
             }
@@ -119,9 +114,7 @@ public final class BeamDetailCheck {
             BeamCage.Group g = cage.groups().get(i);
             yields += g.face() == face && g.through() && bars.developed(g, i, x) > 1 - DEVELOPED ? g.area() : 0;
         }
-        String side = face.word();
-        add("integrity-end-" + side, "Continuous bars anchored for yield, " + side, Cause.ANCHORAGE, needed, yields, Quantity.AREA,
-            CheckResult.use(needed, yields), x, span, code.detailing().integrityEndClause());
+        governing.offer(CheckKind.INTEGRITY_END.of(face == BeamCage.Face.BOTTOM), needed, yields, At.place(x, span.number()), code.detailing().integrityEndClause());
     }
 
     /** A third of a support's top steel runs past the point of inflection (9.7.3.8.4). */
@@ -146,8 +139,7 @@ public final class BeamDetailCheck {
                 passing += g.face() == BeamCage.Face.TOP && g.covers(face) && passes ? g.area() : 0;
             }
             double needed = code.detailing().inflectionPart() * total;
-            add("past-inflection", "Top bars past the point of inflection", Cause.ANCHORAGE, needed, passing, Quantity.AREA,
-                CheckResult.use(needed, passing), face, span, code.detailing().inflectionClause());
+            governing.offer(CheckKind.PAST_INFLECTION, needed, passing, At.place(face, span.number()), code.detailing().inflectionClause());
         }
     }
 
@@ -167,31 +159,26 @@ public final class BeamDetailCheck {
 
     private void fit(BeamLine.Span span, double x, BeamCage.Face face) {
         FaceLayout layout = FaceLayout.of(cage, span, face, x, basis);
-        String side = face.word();
         int layers = layout.units().stream().mapToInt(FaceLayout.Unit::layer).max().orElse(0);
         for (int layer = 1; layer <= layers; layer++) {
             double[] t = FaceLayout.tightest(layout.layer(layer), basis);
             if (t != null) {
-                add("clear-spacing-" + side, "Clear distance, " + side + " bars", Cause.BARS_DO_NOT_FIT, t[0], t[1], Quantity.LENGTH,
-                    CheckResult.use(t[0], t[1]), x, span, code.detailing().beamClearSpacingClause());
+                governing.offer(CheckKind.CLEAR_SPACING.of(face == BeamCage.Face.BOTTOM), t[0], t[1], At.place(x, span.number()), code.detailing().beamClearSpacingClause());
             }
         }
         double[] apart = layout.closestAbove(basis);
         if (apart != null) {
-            add("layer-spacing-" + side, "Clear distance of layers, " + side, Cause.BARS_DO_NOT_FIT, apart[0], apart[1], Quantity.LENGTH,
-                CheckResult.use(apart[0], apart[1]), x, span, code.detailing().layersClause());
+            governing.offer(CheckKind.LAYER_SPACING.of(face == BeamCage.Face.BOTTOM), apart[0], apart[1], At.place(x, span.number()), code.detailing().layersClause());
         }
         double[] off = layout.worstOff();
         if (off != null) {
-            add("layers-" + side, "Upper bars over lower ones, " + side, Cause.BARS_DO_NOT_FIT, off[1], off[0], Quantity.LENGTH, off[1] / off[0], x, span,
-                code.detailing().layersClause());
+            governing.offer(CheckKind.LAYERS.of(face == BeamCage.Face.BOTTOM), off[1], off[0], off[1] / off[0], At.place(x, span.number()), code.detailing().layersClause());
         }
         if (layers > 0 && (code.crackWidth().isEmpty() || context.sustained().count() == 0)) {
             BeamCage.Zone zone = cage.zoneAt(span.number(), x);
             double limit = code.detailing().crackSpacing(basis.fy(), basis.beamCover() + (zone == null ? 0 : zone.bar().diameter()));
             double centres = layout.widest(1);
-            add("bar-spacing-" + side, "Bar spacing, " + side, Cause.BAR_SPACING_WIDE, centres, limit, Quantity.LENGTH,
-                centres / limit, x, span, code.detailing().crackSpacingClause());
+            governing.offer(CheckKind.BAR_SPACING.of(face == BeamCage.Face.BOTTOM), centres, limit, centres / limit, At.place(x, span.number()), code.detailing().crackSpacingClause());
         }
     }
 
@@ -216,9 +203,7 @@ public final class BeamDetailCheck {
                 count++;
             }
             double width = bodies + needed * (count - 1);
-            String side = g.face().word();
-            add("lap-room-" + side, "Width where bars lap, " + side, Cause.BARS_DO_NOT_FIT, width, room, Quantity.LENGTH, CheckResult.use(width, room), x, span,
-                code.detailing().beamClearSpacingClause());
+            governing.offer(CheckKind.LAP_ROOM.of(g.face() == BeamCage.Face.BOTTOM), width, room, At.place(x, span.number()), code.detailing().beamClearSpacingClause());
         }
     }
 
@@ -229,7 +214,7 @@ public final class BeamDetailCheck {
             for (BeamLine.Station s : line.stations()) {
                 if (s.span() == span.number() && Double.isFinite(limit)) {
                     double has = bars.areaAt(s.x(), face);
-                    add("steel-maximum", "Most steel of a face", Cause.STEEL_OVER_CAP, has, limit, Quantity.AREA, has / limit, s.x(), span, code.beamMaximumClause());
+                    governing.offer(CheckKind.STEEL_MAXIMUM, has, limit, has / limit, At.place(s.x(), span.number()), code.beamMaximumClause());
                 }
             }
         }
@@ -248,15 +233,11 @@ public final class BeamDetailCheck {
             ShearStrength s = code.shear(new ShearInput(fc, basis.fyt(), bw, d, bw * d, 0.01, z.avs(), 0), Trace.OFF);
             double needed = neededVs(span, z, s);
             SpacingLimits limits = code.beamStirrupSpacing(d, needed > 0.5 * (s.limit() - s.concrete()));
-            add("stirrup-spacing", "Stirrup spacing", Cause.STIRRUP_SPACING, z.spacing(), limits.along(),
-                Quantity.LENGTH, z.spacing() / limits.along(), x, span, limits.clause());
-            add("legs-most", "Legs that the basis allows", Cause.TIE_ARRANGEMENT, z.legs(), basis.legsMost(), Quantity.COUNT, (double) z.legs() / basis.legsMost(), x, span,
-                "basis");
+            governing.offer(CheckKind.STIRRUP_SPACING, z.spacing(), limits.along(), z.spacing() / limits.along(), At.place(x, span.number()), limits.clause());
+            governing.offer(CheckKind.LEGS_MOST, z.legs(), basis.legsMost(), (double) z.legs() / basis.legsMost(), At.place(x, span.number()), "basis");
             double across = (bw - 2 * basis.beamCover() - z.bar().diameter()) / (z.legs() - 1);
-            add("leg-spacing", "Spacing of legs across", Cause.STIRRUP_SPACING, across, limits.across(),
-                Quantity.LENGTH, across / limits.across(), x, span, limits.clause());
-            add("minimum-shear-steel", "Minimum stirrups", Cause.STEEL_BELOW_MINIMUM, s.minimumAvs(), z.avs(),
-                Quantity.AREA_PER_LENGTH, s.minimumAvs() / z.avs(), x, span, code.shearMinimumClause());
+            governing.offer(CheckKind.LEG_SPACING, across, limits.across(), across / limits.across(), At.place(x, span.number()), limits.clause());
+            governing.offer(CheckKind.MINIMUM_SHEAR_STEEL, s.minimumAvs(), z.avs(), s.minimumAvs() / z.avs(), At.place(x, span.number()), code.shearMinimumClause());
         }
     }
 
@@ -278,8 +259,7 @@ public final class BeamDetailCheck {
         double ratio = span.clear() / h;
         double deep = cantilever ? code.deepBeamRatio() / 2 : code.deepBeamRatio();
         if (ratio < deep) {
-            add("deep-beam", "Deep beam", Cause.OUT_OF_SCOPE, deep, ratio, Quantity.NUMBER, deep / ratio, mid, span,
-                code.deepBeamClause());
+            governing.offer(CheckKind.DEEP_BEAM, deep, ratio, deep / ratio, At.place(mid, span.number()), code.deepBeamClause());
         }
         if (h > code.detailing().skinSteelDepth()) {
             sideBars(span, h, mid);
@@ -291,8 +271,7 @@ public final class BeamDetailCheck {
         int perFace = cage.sideBars().stream().filter(s -> s.span() == span.number())
             .mapToInt(BeamCage.SideBars::perFace).sum();
         double spacing = (h - 2 * basis.beamCover()) / (perFace + 1);
-        add("side-bars", "Side bars", Cause.BAR_SPACING_WIDE, spacing, limit, Quantity.LENGTH, spacing / limit, mid,
-            span, code.detailing().skinSteelClause());
+        governing.offer(CheckKind.SIDE_BARS, spacing, limit, spacing / limit, At.place(mid, span.number()), code.detailing().skinSteelClause());
     }
 
     private void ignoredForces(BeamLine.Span span) {
@@ -309,22 +288,16 @@ public final class BeamDetailCheck {
             for (int c = 0; c < context.combinations(); c++) {
                 double n = context.at(st, c, Analysis.N);
                 double allowed = n > 0 ? tension : compression;
-                ignored("axial-force", "Axial force in the beam", Math.abs(n), allowed, Quantity.FORCE, st, span, c,
-                    code.beamAxialClause());
-                ignored("minor-moment", "Bending about the minor axis", Math.abs(context.at(st, c, Analysis.MZ)),
-                    minor, Quantity.MOMENT, st, span, c, code.flexureClause());
-                ignored("minor-shear", "Shear across the beam", Math.abs(context.at(st, c, Analysis.VY)), across, Quantity.FORCE, st, span, c, code.shearClause());
+                ignored(CheckKind.AXIAL_FORCE, Math.abs(n), allowed, st, c, code.beamAxialClause());
+                ignored(CheckKind.MINOR_MOMENT, Math.abs(context.at(st, c, Analysis.MZ)), minor, st, c, code.flexureClause());
+                ignored(CheckKind.MINOR_SHEAR, Math.abs(context.at(st, c, Analysis.VY)), across, st, c, code.shearClause());
             }
         }
     }
 
-    private void ignored(String kind, String title, double value, double threshold, Quantity q, BeamLine.Station st,
-                         BeamLine.Span span, int combo, String clause) {
-        double utilisation = value / threshold;
-        if (utilisation > 0.05 && governing.governs(kind, utilisation)) {
-            governing.add(new CheckResult(kind, title, Cause.OUT_OF_SCOPE, value, threshold, q, utilisation,
-                context.combinationName(combo), BeamCheck.place(line, st.x(), span.number(), context), st.x(),
-                span.number(), -1, clause));
+    private void ignored(CheckKind kind, double value, double threshold, BeamLine.Station st, int combo, String clause) {
+        if (value / threshold > 0.05) {
+            governing.offer(kind, value, threshold, value / threshold, At.place(st.x(), st.span()).under(context.combinationName(combo)), clause);
         }
     }
 
@@ -347,9 +320,7 @@ public final class BeamDetailCheck {
         double run = from ? face - g.from() : g.to() - face;
         double needed = Math.min(bars.hookLength(i), run * neededPart(span, from, g.face()));
         if (needed > 0) {
-            String side = g.face().word();
-            add("hook-" + side, "Hook in the end support, " + side, Cause.ANCHORAGE, needed, run, Quantity.LENGTH,
-                CheckResult.use(needed, run), face, span, code.detailing().hookClause());
+            governing.offer(CheckKind.HOOK.of(g.face() == BeamCage.Face.BOTTOM), needed, run, At.place(face, span.number()), code.detailing().hookClause());
         }
     }
 
@@ -370,14 +341,6 @@ public final class BeamDetailCheck {
             high = has < moment ? high : middle;
         }
         return high;
-    }
-
-    private void add(String kind, String title, Cause cause, double demand, double capacity, Quantity quantity,
-                     double utilisation, double x, BeamLine.Span span, String clause) {
-        if (governing.governs(kind, utilisation)) {
-            governing.add(new CheckResult(kind, title, cause, demand, capacity, quantity, utilisation, "",
-                BeamCheck.place(line, x, span.number(), context), x, span.number(), -1, clause));
-        }
     }
 
     /** The last place from a support into a span where the top is in tension without a break; NaN where it never is. */

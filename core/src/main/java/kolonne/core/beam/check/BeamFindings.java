@@ -6,9 +6,9 @@ import kolonne.core.beam.cage.HandOverlay;
 import kolonne.core.beam.line.BeamLine;
 import kolonne.core.beam.line.DuctileSpans;
 import kolonne.core.check.CheckResult;
+import kolonne.core.check.Mend;
 import kolonne.core.code.DesignCode;
 import kolonne.core.explain.Quantity;
-import kolonne.core.finding.Cause;
 import kolonne.core.finding.Finding;
 import kolonne.core.finding.Severity;
 import kolonne.core.section.Shape;
@@ -23,7 +23,7 @@ final class BeamFindings {
         for (CheckResult c : checks) {
             if (!c.satisfied()) {
                 out.add(Finding.design(Severity.FAILS, c.cause(), line.mark() + ", " + c.place(), c.words(us),
-                    mend(c.cause(), c.kind()), c.clause(), c.combination()));
+                    Mend.of(c.kind(), c.cause()), c.clause(), c.combination()));
             }
         }
         if (HandOverlay.outside(line, context.basis(), context.own())) {
@@ -79,33 +79,5 @@ final class BeamFindings {
 
     private static boolean earthquake(BeamContext context) {
         return java.util.stream.IntStream.range(0, context.strength().count()).anyMatch(context.strength()::hasEarthquake);
-    }
-
-    private static String mend(Cause cause, String kind) {
-        return switch (cause) {
-            case FLEXURE -> "Add bars or a larger size, or make the section deeper.";
-            case FLEXURE_COMPRESSION -> "Make the section deeper or wider, use stronger concrete, or add compression bars.";
-            case SHEAR -> "Use more legs, a larger stirrup or a closer spacing, or make the section deeper.";
-            case TORSION -> "Use larger stirrups or a closer spacing and more bars round the perimeter, make the section larger, or reduce its "
-                + "torsional stiffness if equilibrium allows.";
-            case SHEAR_TORSION_LIMIT -> "Make the section wider or deeper, use stronger concrete, or reduce its torsional stiffness if equilibrium allows.";
-            case SHEAR_LIMIT -> "Make the section deeper or wider, or use stronger concrete.";
-            case STEEL_BELOW_MINIMUM -> "Add bars or stirrups.";
-            case BARS_DO_NOT_FIT -> "Use fewer, larger bars or another layer, or make the section wider.";
-            case BAR_SPACING_WIDE -> "Use more, smaller bars.";
-            case STIRRUP_SPACING -> "Bring the stirrups or their legs closer.";
-            case DEFLECTION -> "Make the span deeper, add tension or compression bars, or use stronger concrete.";
-            case CRACK -> "Add bars or use smaller ones closer together, or make the section deeper.";
-            case STEEL_OVER_CAP -> "Make the section larger, or use stronger concrete or steel.";
-            case ANCHORAGE -> kind.equals("ductile-column-depth") ? "Use smaller bars, or a deeper column."
-                : kind.equals("lap-place") ? "Have longer bars delivered, or lap them elsewhere." : kind.equals("pair-ends") ? "Let one bar of each two run on further."
-                : "Use smaller bars at the end, a deeper support, or stronger concrete.";
-            case SLENDERNESS -> "Brace the frame or make its columns larger.";
-            case TIE_ARRANGEMENT -> "Use more legs, or fewer and larger bars.";
-            case GEOMETRY -> kind.equals("ductile-width") ? "Make the beam wider." : kind.equals("ductile-projection") ? "Make the beam narrower or the column larger." : "Make the beam shallower, or the span longer.";
-            case OUT_OF_SCOPE -> kind.equals("deep-beam") ? "Design it by strut and tie, by hand."
-                    : "Design the member for this action by hand, or take the action out of it.";
-            default -> "";
-        };
     }
 }

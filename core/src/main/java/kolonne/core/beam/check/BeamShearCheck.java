@@ -6,15 +6,14 @@ import kolonne.core.beam.cage.BeamCage;
 import kolonne.core.beam.line.BeamLine;
 import kolonne.core.beam.line.BeamTorsion;
 import kolonne.core.beam.line.DuctileSpans;
-import kolonne.core.check.CheckResult;
+import kolonne.core.check.At;
+import kolonne.core.check.CheckKind;
 import kolonne.core.check.Governing;
 import kolonne.core.code.DesignCode;
 import kolonne.core.code.DuctileFrame;
 import kolonne.core.code.ShearInput;
 import kolonne.core.code.ShearStrength;
-import kolonne.core.explain.Quantity;
 import kolonne.core.explain.Trace;
-import kolonne.core.finding.Cause;
 
 /**
  * Shear at every station. Near a column that supports the line from below, sections nearer than d to its face are
@@ -51,25 +50,14 @@ public final class BeamShearCheck {
         for (Demand d : demands) {
             BeamLine.Span span = line.spans().get(d.span());
             ShearStrength s = strength.at(d.x(), span);
-            add(d, "shear", "Shear", Cause.SHEAR, d.v(), s.total(), code.shearClause(), context.combinationName(d.combination()));
-            add(d, "shear-limit", "Shear, limit of the concrete", Cause.SHEAR_LIMIT, d.v(), s.limit(), code.shearLimitClause(), context.combinationName(d.combination()));
+            governing.offer(CheckKind.SHEAR, d.v(), s.total(), At.station(d.x(), d.span(), d.station()).under(context.combinationName(d.combination())), code.shearClause());
+            governing.offer(CheckKind.SHEAR_LIMIT, d.v(), s.limit(), At.station(d.x(), d.span(), d.station()).under(context.combinationName(d.combination())), code.shearLimitClause());
             if (d.capacity() > 0) {
-                add(d, "shear-limit", "Shear, limit of the concrete", Cause.SHEAR_LIMIT, d.capacity(), s.limit() - (d.withoutConcrete() ? s.concrete() : 0),
-                    code.shearLimitClause(), CAPACITY);
-                add(d, "capacity-shear", "Shear from the strength of the ends", Cause.SHEAR, d.capacity(), s.total() - (d.withoutConcrete() ? s.concrete() : 0),
-                    clause, CAPACITY);
+                governing.offer(CheckKind.SHEAR_LIMIT, d.capacity(), s.limit() - (d.withoutConcrete() ? s.concrete() : 0), At.station(d.x(), d.span(), d.station()).under(CAPACITY), code.shearLimitClause());
+                governing.offer(CheckKind.CAPACITY_SHEAR, d.capacity(), s.total() - (d.withoutConcrete() ? s.concrete() : 0), At.station(d.x(), d.span(), d.station()).under(CAPACITY), clause);
             }
         }
         return demands;
-    }
-
-    private void add(Demand d, String kind, String title, Cause cause, double demand, double capacity, String clause, String combination) {
-        double utilisation = CheckResult.use(demand, capacity);
-        if (governing.governs(kind, utilisation)) {
-            governing.add(new CheckResult(kind, title, cause, demand, capacity, Quantity.FORCE, utilisation, combination,
-                BeamCheck.place(line, d.x(), d.span(), context), d.x(),
-                d.span(), d.station(), clause));
-        }
     }
 
     /**

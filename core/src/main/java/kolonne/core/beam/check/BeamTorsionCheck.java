@@ -10,14 +10,14 @@ import kolonne.core.beam.cage.BarsAt;
 import kolonne.core.beam.cage.BeamCage;
 import kolonne.core.beam.line.BeamLine;
 import kolonne.core.beam.line.BeamTorsion;
-import kolonne.core.check.CheckResult;
+import kolonne.core.check.At;
+import kolonne.core.check.CheckKind;
 import kolonne.core.check.Governing;
 import kolonne.core.code.Bar;
 import kolonne.core.code.ShearStrength;
 import kolonne.core.code.Torsion;
 import kolonne.core.explain.Quantity;
 import kolonne.core.explain.Trace;
-import kolonne.core.finding.Cause;
 
 /**
  * Shear and torsion together, where torsion counts: legs, the limit of the concrete, spacing of stirrups, and longitudinal
@@ -83,8 +83,7 @@ final class BeamTorsionCheck {
             for (int c = 0; s.span() == span.number() && c < context.combinations(); c++) {
                 double torque = Math.abs(context.at(s, c, Analysis.T));
                 if (torque > 1e-6 * t.threshold()) {
-                    add("torsion-threshold", "Torsion, threshold", Cause.OUT_OF_SCOPE, torque, t.threshold(), Quantity.MOMENT, torque / t.threshold(), c, s.x(),
-                        span, i, rules.thresholdClause());
+                    governing.offer(CheckKind.TORSION_THRESHOLD, torque, t.threshold(), torque / t.threshold(), at(c, s.x(), span, i), rules.thresholdClause());
                 }
             }
         }
@@ -100,12 +99,10 @@ final class BeamTorsionCheck {
         }
         double leg = z.bar().area() / z.spacing();
         double needed = torsion[span.number()].legSteel(p.t()) + d.besideTorsion(p, bars.shearInput(d.x(), span), basis.designCode()) / z.legs();
-        add("torsion", "Torsion with shear, outer legs", Cause.TORSION, needed, leg, Quantity.AREA_PER_LENGTH, needed / leg, p.combination(), d.x(), span,
-            d.station(), rules.legClause());
+        governing.offer(CheckKind.TORSION, needed, leg, needed / leg, at(p.combination(), d.x(), span, d.station()), rules.legClause());
         double depth = depth(d.x(), span);
         double use = rules.limitUse(p.v(), p.t(), torsion[d.span()].section(), depth, s.limit(), Trace.OFF);
-        add("shear-torsion-limit", "Shear with torsion, limit of the concrete", Cause.SHEAR_TORSION_LIMIT, p.t(), p.t() / Math.max(use, 1e-9),
-            Quantity.MOMENT, use, p.combination(), d.x(), span, d.station(), rules.limitClause());
+        governing.offer(CheckKind.SHEAR_TORSION_LIMIT, p.t(), p.t() / Math.max(use, 1e-9), use, at(p.combination(), d.x(), span, d.station()), rules.limitClause());
     }
 
     private double depth(double x, BeamLine.Span span) {
@@ -148,12 +145,10 @@ final class BeamTorsionCheck {
                 continue;
             }
             double x = (z.from() + z.to()) / 2;
-            add("torsion-spacing", "Stirrup spacing for torsion", Cause.STIRRUP_SPACING, z.spacing(), limit, Quantity.LENGTH, z.spacing() / limit, -1, x,
-                span, -1, rules.stirrupSpacingClause());
+            governing.offer(CheckKind.TORSION_SPACING, z.spacing(), limit, z.spacing() / limit, At.place(x, span.number()), rules.stirrupSpacingClause());
             double thinnest = thinnest(span);
             double least = rules.leastBar(z.spacing());
-            add("torsion-bar-size", "Thinnest bar round the perimeter", Cause.TORSION, least, thinnest, Quantity.LENGTH, least / thinnest, -1, x, span, -1,
-                rules.barClause());
+            governing.offer(CheckKind.TORSION_BAR_SIZE, least, thinnest, least / thinnest, At.place(x, span.number()), rules.barClause());
         }
     }
 
@@ -167,8 +162,7 @@ final class BeamTorsionCheck {
         double h = span.shape().depth();
         double mid = span.middle();
         double between = (h - 2 * (basis.beamCover() + stirrup(span.number()).diameter() + thinnest(span) / 2)) / (t.levels() - 1);
-        add("torsion-bar-spacing", "Distance of bars up the sides", Cause.TORSION, between, rules.barSpacing(), Quantity.LENGTH, between / rules.barSpacing(),
-            -1, mid, span, -1, rules.barClause());
+        governing.offer(CheckKind.TORSION_BAR_SPACING, between, rules.barSpacing(), between / rules.barSpacing(), At.place(mid, span.number()), rules.barClause());
         sideAnchorage(span, t);
         for (int i = 0; i < line.stations().size(); i++) {
             BeamLine.Station s = line.stations().get(i);
@@ -179,8 +173,7 @@ final class BeamTorsionCheck {
                 double level = t.levelSteel(Math.abs(context.at(s, c, Analysis.T)), i);
                 for (BeamCage.SideBars side : cage.sideBars()) {
                     if (side.span() == span.number()) {
-                        add("torsion-side", "Side bars for torsion", Cause.TORSION, level, side.levelArea(), Quantity.AREA, level / side.levelArea(), c,
-                            s.x(), span, i, rules.longitudinalClause());
+                        governing.offer(CheckKind.TORSION_SIDE, level, side.levelArea(), level / side.levelArea(), at(c, s.x(), span, i), rules.longitudinalClause());
                     }
                 }
                 inCompression(span, s, i, c, level);
@@ -208,8 +201,7 @@ final class BeamTorsionCheck {
         boolean free = face == span.faceFrom() ? line.supports().get(span.number()).kind() == BeamLine.SupportKind.FREE
             : line.supports().get(span.number() + 1).kind() == BeamLine.SupportKind.FREE;
         if (t.countsAt(face) && !free) {
-            add("torsion-anchorage", "Side bars, anchorage", Cause.ANCHORAGE, needed, run, Quantity.LENGTH, CheckResult.use(needed, run),
-                -1, face, span, -1, rules.anchorageClause());
+            governing.offer(CheckKind.TORSION_ANCHORAGE, needed, run, At.place(face, span.number()), rules.anchorageClause());
         }
     }
 
@@ -232,19 +224,12 @@ final class BeamTorsionCheck {
         double needed = level - Math.abs(m) / (0.9 * d * basis.fy());
         if (needed > 0) {
             double has = bars.areaAt(line.within(basis, s.x()), face);
-            String side = face.word();
-            add("torsion-" + side, "Bars for torsion, " + side, Cause.TORSION, needed, has, Quantity.AREA,
-                CheckResult.use(needed, has), c, s.x(), span, i, rules.longitudinalClause());
+            governing.offer(CheckKind.TORSION_BARS.of(face == BeamCage.Face.BOTTOM), needed, has, at(c, s.x(), span, i), rules.longitudinalClause());
         }
     }
 
-    private void add(String kind, String title, Cause cause, double demand, double capacity, Quantity q, double utilisation, int combo, double x,
-                     BeamLine.Span span, int station, String clause) {
-        if (governing.governs(kind, utilisation)) {
-            governing.add(new CheckResult(kind, title, cause, demand, capacity, q, utilisation,
-                combo < 0 ? "" : context.combinationName(combo), BeamCheck.place(line, x, span.number(), context), x, span.number(),
-                station, clause));
-        }
+    private At at(int combo, double x, BeamLine.Span span, int station) {
+        return At.station(x, span.number(), station).under(combo < 0 ? "" : context.combinationName(combo));
     }
 
     /** The torsion of the combination with the largest torque at a station. */

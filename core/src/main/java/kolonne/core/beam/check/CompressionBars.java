@@ -12,13 +12,12 @@ import kolonne.core.beam.cage.BarsAt;
 import kolonne.core.beam.cage.BeamCage;
 import kolonne.core.beam.cage.HeldBars;
 import kolonne.core.beam.line.BeamLine;
-import kolonne.core.check.CheckResult;
+import kolonne.core.check.At;
+import kolonne.core.check.CheckKind;
 import kolonne.core.check.Governing;
 import kolonne.core.code.Bar;
 import kolonne.core.code.DesignCode;
-import kolonne.core.explain.Quantity;
 import kolonne.core.explain.Trace;
-import kolonne.core.finding.Cause;
 import kolonne.core.section.BarLayer;
 import kolonne.core.section.FlexuralStrength;
 import kolonne.core.section.Shape;
@@ -185,21 +184,13 @@ final class CompressionBars implements StirrupLimits {
                 if (z.span() != span.number() || z.to() <= s.from() + 1e-6 || z.from() >= s.to() - 1e-6) {
                     continue;
                 }
-                add(governing, "compression-spacing", "Stirrups round bars in compression", Cause.STIRRUP_SPACING, z.spacing(), limit(s, z.bar()), Quantity.LENGTH, s.x());
+                governing.offer(CheckKind.COMPRESSION_SPACING, z.spacing(), limit(s, z.bar()), At.place(s.x(), span.number()), code.compressionTieClause());
                 if (code.compressionBarsHeld()) {
-                    add(governing, "compression-legs", "Legs that hold bars in compression", Cause.TIE_ARRANGEMENT, legs(s, z.bar()), z.legs(), Quantity.COUNT, s.x());
-                    add(governing, "compression-stirrup", "Stirrup size for bars in compression", Cause.TIE_ARRANGEMENT, code.columns().smallestTie(s.thinnest()), z.bar().diameter() + 0.05,
-                        Quantity.LENGTH, s.x());
+                    governing.offer(CheckKind.COMPRESSION_LEGS, legs(s, z.bar()), z.legs(), At.place(s.x(), span.number()), code.compressionTieClause());
+                    governing.offer(CheckKind.COMPRESSION_STIRRUP, code.columns().smallestTie(s.thinnest()), z.bar().diameter() + 0.05,
+                        At.place(s.x(), span.number()), code.compressionTieClause());
                 }
             }
-        }
-    }
-
-    private void add(Governing governing, String kind, String title, Cause cause, double demand, double capacity, Quantity q, double x) {
-        double utilisation = demand / capacity;
-        if (governing.governs(kind, utilisation)) {
-            governing.add(new CheckResult(kind, title, cause, demand, capacity, q, utilisation, "", BeamCheck.place(line, x, span.number(), context), x, span.number(), -1,
-                code.compressionTieClause()));
         }
     }
 }

@@ -8,14 +8,14 @@ import kolonne.core.beam.cage.BarsAt;
 import kolonne.core.beam.cage.BeamCage;
 import kolonne.core.beam.cage.FaceLayout;
 import kolonne.core.beam.line.BeamLine;
-import kolonne.core.check.CheckResult;
+import kolonne.core.check.At;
+import kolonne.core.check.CheckKind;
 import kolonne.core.check.Governing;
 import kolonne.core.code.CrackWidth;
 import kolonne.core.code.Steel;
 import kolonne.core.demand.Demands;
 import kolonne.core.explain.Quantity;
 import kolonne.core.explain.Trace;
-import kolonne.core.finding.Cause;
 import kolonne.core.finding.Finding;
 import kolonne.core.section.BarLayer;
 import kolonne.core.section.CrackedSection;
@@ -115,9 +115,14 @@ public final class CrackCheck {
         CrackWidth.Cracked c = m.m() <= span.negligibleMoment() ? null : cracked(s, span, sagging, m.m());
         if (c != null) {
             double w = rules.width(c, Trace.OFF);
-            add("crack-width", "Crack width, " + BeamCage.Face.tension(sagging).word(), w, rules.limit(), Quantity.CRACK, i, context.sustained().combination(m.combination()).name(),
+            governing.offer(CheckKind.CRACK_WIDTH.of(sagging), w, rules.limit(), w / rules.limit(), at(i, context.sustained().combination(m.combination()).name()),
                 rules.clause());
         }
+    }
+
+    private At at(int station, String combination) {
+        BeamLine.Station s = line.stations().get(station);
+        return At.station(s.x(), s.span(), station).under(combination);
     }
 
     /** The cracked section with creep; null where no bars are in tension. */
@@ -166,21 +171,14 @@ public final class CrackCheck {
         CrackedSection early = CrackedSection.of(span.shape(), sagging, layers, n);
         CrackedSection late = CrackedSection.of(span.shape(), sagging, layers, n * (1 + rules.creep()));
         String combination = context.service().combination(m.combination()).name();
-        add("steel-stress", "Steel stress, characteristic", n * (1 + rules.creep()) * m.m() * (deepest - late.depth()) / late.inertia(), rules.steelStress(basis.fy()),
-            Quantity.STRESS, i, combination, rules.stressClause());
+        double steel = n * (1 + rules.creep()) * m.m() * (deepest - late.depth()) / late.inertia();
+        governing.offer(CheckKind.STEEL_STRESS, steel, rules.steelStress(basis.fy()), steel / rules.steelStress(basis.fy()), at(i, combination), rules.stressClause());
         if (Double.isInfinite(rules.concreteStress(span.material().fc()))) {
             return;
         }
-        add("concrete-stress", "Concrete stress, characteristic", m.m() * early.depth() / early.inertia(), rules.concreteStress(span.material().fc()), Quantity.STRESS, i,
-            combination, rules.stressClause());
-    }
-
-    private void add(String kind, String title, double demand, double limit, Quantity q, int station, String combination, String clause) {
-        if (governing.governs(kind, demand / limit)) {
-            BeamLine.Station s = line.stations().get(station);
-            governing.add(new CheckResult(kind, title, Cause.CRACK, demand, limit, q, demand / limit, combination, BeamCheck.place(line, s.x(), s.span(), context),
-                s.x(), s.span(), station, clause));
-        }
+        double stress = m.m() * early.depth() / early.inertia();
+        double most = rules.concreteStress(span.material().fc());
+        governing.offer(CheckKind.CONCRETE_STRESS, stress, most, stress / most, at(i, combination), rules.stressClause());
     }
 
     /** The calculation of the crack width at a station. */

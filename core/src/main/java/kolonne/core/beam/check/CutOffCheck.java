@@ -5,11 +5,10 @@ import kolonne.core.basis.Basis;
 import kolonne.core.beam.cage.BarsAt;
 import kolonne.core.beam.cage.BeamCage;
 import kolonne.core.beam.line.BeamLine;
-import kolonne.core.check.CheckResult;
+import kolonne.core.check.At;
+import kolonne.core.check.CheckKind;
 import kolonne.core.check.Governing;
 import kolonne.core.code.DesignCode;
-import kolonne.core.explain.Quantity;
-import kolonne.core.finding.Cause;
 
 /** Bars that every stirrup needs in its corners, bottom bars that must reach the supports, and ends of bars along the spans. */
 final class CutOffCheck {
@@ -67,9 +66,7 @@ final class CutOffCheck {
                     where = s.x();
                 }
             }
-            String side = face.word();
-            add("corner-bars-" + side, "Bars in the corners of the stirrups, " + side, Cause.STEEL_BELOW_MINIMUM, CORNERS, fewest, Quantity.COUNT, where, span,
-                code.detailing().cornerBarsClause());
+            governing.offer(CheckKind.CORNER_BARS.of(face == BeamCage.Face.BOTTOM), CORNERS, fewest, At.place(where, span.number()), code.detailing().cornerBarsClause());
         }
     }
 
@@ -103,8 +100,7 @@ final class CutOffCheck {
             && -p.mNeg() > span.negligibleMoment());
         double part = code.detailing().bottomIntoSupport(simple);
         if (most > 0 && part > 0) {
-            add("bottom-into-support", "Bottom bars into the support", Cause.ANCHORAGE, part * most, reaching, Quantity.AREA, face, span,
-                code.detailing().bottomIntoSupportClause());
+            governing.offer(CheckKind.BOTTOM_INTO_SUPPORT, part * most, reaching, At.place(face, span.number()), code.detailing().bottomIntoSupportClause());
         }
     }
 
@@ -120,33 +116,20 @@ final class CutOffCheck {
     private void extension(CutOffs cutOffs, CutOffs.End e) {
         CutOffs.Alone alone = cutOffs.extension(e);
         if (alone.use() > 0) {
-            add("cut-off", "Strength past the end of bars", Cause.ANCHORAGE, alone.demand(), alone.strength(), Quantity.MOMENT, alone.x(), alone.span(),
-                code.detailing().extensionClause());
+            governing.offer(CheckKind.CUT_OFF, alone.demand(), alone.strength(), At.place(alone.x(), alone.span().number()), code.detailing().extensionClause());
         }
         CutOffs.Alone partly = cutOffs.development(e);
         if (partly.use() > 0) {
             BeamCage.Group g = cage.groups().get(e.group());
-            String side = g.face().word();
-            add("development-" + side, "Flexure where bars develop, " + side, Cause.ANCHORAGE, partly.demand(), partly.strength(), Quantity.MOMENT, partly.x(),
-                partly.span(), code.detailing().developmentClause());
+            governing.offer(CheckKind.DEVELOPMENT.of(g.face() == BeamCage.Face.BOTTOM), partly.demand(), partly.strength(), At.place(partly.x(), partly.span().number()), code.detailing().developmentClause());
         }
     }
 
     private void tensionZone(CutOffs cutOffs, CutOffs.End e, double[] shear) {
         double use = cutOffs.tensionUse(e, shear, strength);
         double v = cutOffs.shearAt(e, shear);
-        if (use > 0 && governing.governs("cut-off-tension", use)) {
-            governing.add(new CheckResult("cut-off-tension", "Shear where bars end in tension", Cause.ANCHORAGE, v, v / use, Quantity.FORCE, use, "",
-                BeamCheck.place(line, e.x(), e.span().number(), context), e.x(), e.span().number(), -1, code.detailing().cutOffClause()));
-        }
-    }
-
-    private void add(String kind, String title, Cause cause, double demand, double capacity, Quantity quantity, double x, BeamLine.Span span,
-                     String clause) {
-        double use = CheckResult.use(demand, capacity);
-        if (governing.governs(kind, use)) {
-            governing.add(new CheckResult(kind, title, cause, demand, capacity, quantity, use, "", BeamCheck.place(line, x, span.number(), context), x,
-                span.number(), -1, clause));
+        if (use > 0) {
+            governing.offer(CheckKind.CUT_OFF_TENSION, v, v / use, use, At.place(e.x(), e.span().number()), code.detailing().cutOffClause());
         }
     }
 }

@@ -5,12 +5,11 @@ import kolonne.core.basis.Basis;
 import kolonne.core.beam.cage.BarsAt;
 import kolonne.core.beam.cage.BeamCage;
 import kolonne.core.beam.line.BeamLine;
-import kolonne.core.check.CheckResult;
+import kolonne.core.check.At;
+import kolonne.core.check.CheckKind;
 import kolonne.core.check.Governing;
 import kolonne.core.code.DesignCode;
-import kolonne.core.explain.Quantity;
 import kolonne.core.explain.Trace;
-import kolonne.core.finding.Cause;
 
 /**
  * Deflections against their limits. A span as deep as the code's table asks for needs none computed, unless partitions are
@@ -41,7 +40,7 @@ final class DeflectionCheck {
             double least = leastDepth(line, span, bars, basis, Trace.OFF);
             boolean deep = least <= h;
             if (deflections.isEmpty() || deep && !basis.deflection().sensitive()) {
-                add("span-to-depth", "Span to depth", least, h, Quantity.LENGTH, span.middle(), span, "", code.leastDepthClause());
+                governing.offer(CheckKind.SPAN_TO_DEPTH, least, h, least / h, At.place(span.middle(), span.number()), code.leastDepthClause());
             } else {
                 computed(span, deflections.get(span.number()));
             }
@@ -53,15 +52,13 @@ final class DeflectionCheck {
         String service = context.service().combination(d.service()).name();
         double divisor = code.serviceability().totalDivisor();
         if (Double.isFinite(divisor)) {
-            add("deflection-total", "Deflection under sustained load", d.total(), d.length() / divisor, Quantity.DEFLECTION, d.x().get(d.lastingAt()), span,
-                context.sustained().combination(d.sustained()).name(), clause);
+            governing.offer(CheckKind.DEFLECTION_TOTAL, d.total(), d.length() / divisor, d.total() / (d.length() / divisor), At.place(d.x().get(d.lastingAt()), span.number()).under(context.sustained().combination(d.sustained()).name()), clause);
         }
         if (!code.serviceability().limitsLive()) {
             partitions(span, d, service, clause);
             return;
         }
-        add("deflection-live", "Immediate deflection, live load", d.mostLive(), d.length() / context.liveDivisor(span), Quantity.DEFLECTION,
-            d.x().get(d.liveAt()), span, service, clause);
+        governing.offer(CheckKind.DEFLECTION_LIVE, d.mostLive(), d.length() / context.liveDivisor(span), d.mostLive() / (d.length() / context.liveDivisor(span)), At.place(d.x().get(d.liveAt()), span.number()).under(service), clause);
         lasting(span, d, service, clause);
     }
 
@@ -73,8 +70,7 @@ final class DeflectionCheck {
     }
 
     private void lasting(BeamLine.Span span, Deflections d, String service, String clause) {
-        add("deflection-lasting", "Deflection after partitions", d.mostLasting(), d.length() / basis.deflection().lasting(), Quantity.DEFLECTION,
-            d.x().get(d.lastingAt()), span, service, clause);
+        governing.offer(CheckKind.DEFLECTION_LASTING, d.mostLasting(), d.length() / basis.deflection().lasting(), d.mostLasting() / (d.length() / basis.deflection().lasting()), At.place(d.x().get(d.lastingAt()), span.number()).under(service), clause);
     }
 
     /** Least depth of a span without computed deflection [mm]. */
@@ -99,14 +95,5 @@ final class DeflectionCheck {
         boolean right = n < line.spans().size() - 1;
         return left && right ? DesignCode.SpanEnds.BOTH_ENDS_CONTINUOUS
             : left || right ? DesignCode.SpanEnds.ONE_END_CONTINUOUS : DesignCode.SpanEnds.SIMPLE;
-    }
-
-    private void add(String kind, String title, double demand, double capacity, Quantity q, double x, BeamLine.Span span, String combination,
-                     String clause) {
-        double utilisation = demand / capacity;
-        if (governing.governs(kind, utilisation)) {
-            governing.add(new CheckResult(kind, title, Cause.DEFLECTION, demand, capacity, q, utilisation, combination,
-                BeamCheck.place(line, x, span.number(), context), x, span.number(), -1, clause));
-        }
     }
 }

@@ -7,14 +7,13 @@ import kolonne.core.beam.cage.BeamCage;
 import kolonne.core.beam.cage.Laps;
 import kolonne.core.beam.line.BeamLine;
 import kolonne.core.beam.line.DuctileSpans;
-import kolonne.core.check.CheckResult;
+import kolonne.core.check.At;
+import kolonne.core.check.CheckKind;
 import kolonne.core.check.Governing;
 import kolonne.core.code.Bar;
 import kolonne.core.code.DesignCode;
 import kolonne.core.code.DuctileFrame;
-import kolonne.core.explain.Quantity;
 import kolonne.core.explain.Trace;
-import kolonne.core.finding.Cause;
 import kolonne.core.section.FlexuralStrength;
 
 /** Bars, hoops and proportions of the spans of a ductile frame. The shear from the strength of their ends is checked with the other shear. */
@@ -44,8 +43,7 @@ public final class DuctileCheck {
     void run() {
         for (BeamCage.Face face : BeamCage.Face.values()) {
             int through = cage.groups().stream().filter(g -> g.face() == face && g.through()).mapToInt(BeamCage.Group::count).sum();
-            add("ductile-through-" + face.word(), "Continuous bars of the frame, " + face.word(), Cause.STEEL_BELOW_MINIMUM, 2, through, Quantity.COUNT,
-                line.spans().get(0).faceFrom(), line.spans().get(0), rules.continuousClause());
+            governing.offer(CheckKind.DUCTILE_THROUGH.of(face == BeamCage.Face.BOTTOM), 2, through, At.place(line.spans().get(0).faceFrom(), line.spans().get(0).number()), rules.continuousClause());
         }
         line.spans().stream().filter(s -> DuctileSpans.applies(line, s)).forEach(this::span);
         hooks();
@@ -67,8 +65,7 @@ public final class DuctileCheck {
         if (rules.continuousBottom() > 0) {
             double through = cage.groups().stream().filter(g -> g.face() == BeamCage.Face.BOTTOM && g.through()).mapToDouble(BeamCage.Group::area).sum();
             double most = line.stations().stream().filter(q -> q.span() == s.number()).mapToDouble(q -> bars.areaAt(q.x(), BeamCage.Face.BOTTOM)).max().orElse(0);
-            add("ductile-bottom", "Continuous bottom bars of the frame", Cause.STEEL_BELOW_MINIMUM, rules.continuousBottom() * most, through, Quantity.AREA,
-                s.faceFrom(), s, rules.continuousClause());
+            governing.offer(CheckKind.DUCTILE_BOTTOM, rules.continuousBottom() * most, through, At.place(s.faceFrom(), s.number()), rules.continuousClause());
         }
     }
 
@@ -92,17 +89,14 @@ public final class DuctileCheck {
                 double hogging = strength(s, x, false);
                 most = Math.max(most, Math.max(sagging, hogging));
                 if (rules.saggingAtFace() > 0) {
-                    add("ductile-sagging", "Sagging strength at the column", Cause.FLEXURE, rules.saggingAtFace() * hogging, sagging, Quantity.MOMENT, x, s,
-                        rules.strengthClause());
+                    governing.offer(CheckKind.DUCTILE_SAGGING, rules.saggingAtFace() * hogging, sagging, At.place(x, s.number()), rules.strengthClause());
                 }
             }
         }
         for (BeamLine.Station q : line.stations()) {
             if (q.span() == s.number() && rules.anywhere() > 0) {
                 for (boolean sagging : new boolean[] {true, false}) {
-                    String face = BeamCage.Face.tension(sagging).word();
-                    add("ductile-anywhere-" + face, "Strength along the span, " + face, Cause.FLEXURE,
-                        rules.anywhere() * most, strength(s, q.x(), sagging), Quantity.MOMENT, q.x(), s, rules.strengthClause());
+                    governing.offer(CheckKind.DUCTILE_ANYWHERE.of(sagging), rules.anywhere() * most, strength(s, q.x(), sagging), At.place(q.x(), s.number()), rules.strengthClause());
                 }
             }
         }
@@ -120,13 +114,11 @@ public final class DuctileCheck {
                 double d = bars.effectiveDepth(inside, s, face);
                 if (rules.leastSteelOnBothFaces()) {
                     double least = code.beamMinimumSteel(s.material().fc(), basis.fy(), BeamCheck.minimumWidth(code, line, s, face == BeamCage.Face.BOTTOM), d, Trace.OFF);
-                    add("ductile-minimum-" + face.word(), "Least steel of the frame, " + face.word(), Cause.STEEL_BELOW_MINIMUM, least, has, Quantity.AREA, q.x(), s,
-                        rules.ratioClause());
+                    governing.offer(CheckKind.DUCTILE_MINIMUM.of(face == BeamCage.Face.BOTTOM), least, has, At.place(q.x(), s.number()), rules.ratioClause());
                 }
                 double limit = rules.mostRatio(basis.fy()) * s.shape().webWidth() * d;
                 if (Double.isFinite(limit)) {
-                    add("ductile-most-" + face.word(), "Most steel of the frame, " + face.word(), Cause.STEEL_OVER_CAP, has, limit, Quantity.AREA, q.x(), s,
-                        rules.ratioClause());
+                    governing.offer(CheckKind.DUCTILE_MOST.of(face == BeamCage.Face.BOTTOM), has, limit, At.place(q.x(), s.number()), rules.ratioClause());
                 }
             }
         }
@@ -143,11 +135,11 @@ public final class DuctileCheck {
             double limit = hoops.spacing(z.from(), z.to(), d, z.bar());
             if (Double.isFinite(limit)) {
                 boolean close = limit < rules.spacingElsewhere(d) - 1e-9;
-                add(close ? "hoop-spacing" : "ductile-spacing", close ? "Spacing of hoops" : "Stirrup spacing of the frame", Cause.STIRRUP_SPACING, z.spacing(), limit,
-                    Quantity.LENGTH, mid, s, close ? rules.hoopClause() : rules.spacingElsewhereClause());
+                governing.offer(close ? CheckKind.HOOP_SPACING : CheckKind.DUCTILE_SPACING, z.spacing(), limit, At.place(mid, s.number()),
+                    close ? rules.hoopClause() : rules.spacingElsewhereClause());
             }
             if (rules.hoopsHoldBars() && (DuctileSpans.inHoops(s, rules, z.from() + AT_END) || DuctileSpans.inHoops(s, rules, z.to() - AT_END))) {
-                add("hoop-legs", "Legs that hold the bars", Cause.TIE_ARRANGEMENT, hoops.legs(z.bar()), z.legs(), Quantity.COUNT, mid, s, rules.heldClause());
+                governing.offer(CheckKind.HOOP_LEGS, hoops.legs(z.bar()), z.legs(), At.place(mid, s.number()), rules.heldClause());
             }
         }
     }
@@ -157,17 +149,15 @@ public final class DuctileCheck {
         double mid = s.middle();
         if (rules.leastSpanToDepth() > 0) {
             double d = bars.effectiveDepth(mid, s, BeamCage.Face.BOTTOM);
-            add("ductile-span", "Clear span over effective depth", Cause.GEOMETRY, rules.leastSpanToDepth(), s.clear() / d, Quantity.NUMBER, mid, s,
-                rules.proportionsClause());
+            governing.offer(CheckKind.DUCTILE_SPAN, rules.leastSpanToDepth(), s.clear() / d, At.place(mid, s.number()), rules.proportionsClause());
             for (int k = s.number(); k <= s.number() + 1; k++) {
                 BeamLine.Support c = line.supports().get(k);
                 double past = (s.shape().webWidth() - c.across()) / 2;
                 if (DuctileSpans.column(line, k) && past > 0) {
-                    add("ductile-projection", "Beam past the side of the column", Cause.GEOMETRY, past, rules.mostProjection(c.depth(), c.across()), Quantity.LENGTH, c.x(), s,
-                        rules.proportionsClause());
+                    governing.offer(CheckKind.DUCTILE_PROJECTION, past, rules.mostProjection(c.depth(), c.across()), At.place(c.x(), s.number()), rules.proportionsClause());
                 }
             }
-            add("ductile-width", "Width of the web", Cause.GEOMETRY, rules.leastWidth(h), s.shape().webWidth(), Quantity.LENGTH, mid, s, rules.proportionsClause());
+            governing.offer(CheckKind.DUCTILE_WIDTH, rules.leastWidth(h), s.shape().webWidth(), At.place(mid, s.number()), rules.proportionsClause());
         }
     }
 
@@ -188,7 +178,7 @@ public final class DuctileCheck {
     private void hook(Bar bar, double run, double face, BeamLine.Span s) {
         double needed = rules.hookLength(bar, s.material().fc(), basis.fy());
         if (needed > 0 && DuctileSpans.applies(line, s)) {
-            add("ductile-hook", "Hook in the column of the frame", Cause.ANCHORAGE, needed, run, Quantity.LENGTH, face, s, rules.hookClause());
+            governing.offer(CheckKind.DUCTILE_HOOK, needed, run, At.place(face, s.number()), rules.hookClause());
         }
     }
 
@@ -200,8 +190,7 @@ public final class DuctileCheck {
             if (DuctileSpans.applies(line, s) && (left || right || l.from() < s.to() && l.to() > s.from())) {
                 double clear = Math.max(0, Math.min(DuctileSpans.column(line, s.number()) ? l.from() - s.faceFrom() : Double.MAX_VALUE,
                     DuctileSpans.column(line, s.number() + 1) ? s.faceTo() - l.to() : Double.MAX_VALUE));
-                add("lap-place", "Lap away from the columns", Cause.ANCHORAGE, DuctileSpans.hoops(s, rules), clear, Quantity.LENGTH, (l.from() + l.to()) / 2, s,
-                    rules.lapClause());
+                governing.offer(CheckKind.LAP_PLACE, DuctileSpans.hoops(s, rules), clear, At.place((l.from() + l.to()) / 2, s.number()), rules.lapClause());
             }
         }
     }
@@ -214,17 +203,8 @@ public final class DuctileCheck {
                 .max(Comparator.comparingDouble(Bar::diameter)).map(Bar::diameter).orElse(0.0);
             double needed = rules.columnDepthInBars(basis.fy()) * bar;
             if (DuctileSpans.column(line, k) && needed > 0) {
-                add("ductile-column-depth", "Depth of the column for the bars through it", Cause.ANCHORAGE, needed, support.depth(), Quantity.LENGTH,
-                    support.x(), line.spans().get(k), rules.columnDepthClause());
+                governing.offer(CheckKind.DUCTILE_COLUMN_DEPTH, needed, support.depth(), At.place(support.x(), line.spans().get(k).number()), rules.columnDepthClause());
             }
-        }
-    }
-
-    private void add(String kind, String title, Cause cause, double demand, double capacity, Quantity quantity, double x, BeamLine.Span span, String clause) {
-        double utilisation = CheckResult.use(demand, capacity);
-        if (governing.governs(kind, utilisation)) {
-            governing.add(new CheckResult(kind, title, cause, demand, capacity, quantity, utilisation, "", BeamCheck.place(line, x, span.number(), context), x,
-                span.number(), -1, clause));
         }
     }
 }

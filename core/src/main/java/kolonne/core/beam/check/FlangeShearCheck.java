@@ -4,11 +4,11 @@ import java.util.List;
 import java.util.Optional;
 import kolonne.core.basis.Basis;
 import kolonne.core.beam.line.BeamLine;
-import kolonne.core.check.CheckResult;
+import kolonne.core.check.At;
+import kolonne.core.check.CheckKind;
 import kolonne.core.check.Governing;
 import kolonne.core.code.FlangeShear;
 import kolonne.core.explain.Quantity;
-import kolonne.core.finding.Cause;
 import kolonne.core.finding.Finding;
 import kolonne.core.section.Shape;
 
@@ -29,9 +29,8 @@ final class FlangeShearCheck {
         for (BeamLine.Span s : line.spans()) {
             Stress v = stress(line, s, profile, context.basis());
             double limit = rules.limit(s.material().fc());
-            if (v.v() > 0 && governing.governs("flange-shear", v.v() / limit)) {
-                governing.add(new CheckResult("flange-shear", "Shear between web and flange", Cause.SHEAR_LIMIT, v.v(), limit, Quantity.STRESS, v.v() / limit, "",
-                    BeamCheck.place(line, v.x(), s.number(), context), v.x(), s.number(), -1, rules.clause()));
+            if (v.v() > 0) {
+                governing.offer(CheckKind.FLANGE_SHEAR, v.v(), limit, v.v() / limit, At.place(v.x(), s.number()), rules.clause());
             }
         }
     }

@@ -2,11 +2,10 @@ package kolonne.core.beam.check;
 
 import kolonne.core.beam.cage.BeamCage;
 import kolonne.core.beam.line.BeamLine;
-import kolonne.core.check.CheckResult;
+import kolonne.core.check.At;
+import kolonne.core.check.CheckKind;
 import kolonne.core.check.Governing;
 import kolonne.core.code.DesignCode;
-import kolonne.core.explain.Quantity;
-import kolonne.core.finding.Cause;
 
 /** Bars in pairs: their size, and that the two of a pair do not end at one place within a span. */
 public final class PairCheck {
@@ -37,7 +36,7 @@ public final class PairCheck {
     void run() {
         for (BeamCage.Group g : cage.groups()) {
             if (g.pairs()) {
-                add("pair-size", "Size of bars in pairs", Cause.BARS_DO_NOT_FIT, g.bar().diameter(), code.detailing().largestInPair(), g.from());
+                governing.offer(CheckKind.PAIR_SIZE, g.bar().diameter(), code.detailing().largestInPair(), At.place(g.from(), line.spanAt(g.from()).number()), code.detailing().pairClause());
                 end(g, g.from(), true);
                 end(g, g.to(), false);
             }
@@ -51,15 +50,6 @@ public final class PairCheck {
             return;
         }
         double apart = cage.groups().stream().filter(o -> partners(g, o)).mapToDouble(o -> Math.abs((left ? o.from() : o.to()) - x)).max().orElse(0);
-        add("pair-ends", "Ends of bars in pairs", Cause.ANCHORAGE, needed, apart, x);
-    }
-
-    private void add(String kind, String title, Cause cause, double demand, double capacity, double x) {
-        double utilisation = CheckResult.use(demand, capacity);
-        if (governing.governs(kind, utilisation)) {
-            BeamLine.Span span = line.spanAt(x);
-            governing.add(new CheckResult(kind, title, cause, demand, capacity, Quantity.LENGTH, utilisation, "", BeamCheck.place(line, x, span.number(), context), x,
-                span.number(), -1, code.detailing().pairClause()));
-        }
+        governing.offer(CheckKind.PAIR_ENDS, needed, apart, At.place(x, line.spanAt(x).number()), code.detailing().pairClause());
     }
 }

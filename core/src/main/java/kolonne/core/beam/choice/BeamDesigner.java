@@ -18,7 +18,6 @@ import kolonne.core.beam.check.StirrupLimits;
 import kolonne.core.beam.line.BeamLine;
 import kolonne.core.beam.line.BeamTorsion;
 import kolonne.core.beam.line.DuctileSpans;
-import kolonne.core.check.Governing;
 import kolonne.core.code.Bar;
 import kolonne.core.code.DesignCode;
 
@@ -80,7 +79,7 @@ public final class BeamDesigner {
 
     /** Where a cage cracks too wide or lacks anchorage for the shifted moment. */
     private boolean cracked(BeamCage cage, Boost boost) {
-        CrackCheck cracks = new CrackCheck(line, cage, context, new BarsAt(line, cage, basis), new Governing(), code.crackWidth().orElseThrow());
+        CrackCheck cracks = new CrackCheck(line, cage, context, new BarsAt(line, cage, basis), BeamCheck.governing(line, context), code.crackWidth().orElseThrow());
         boolean bottom = boost.raise(line, true, cracks.uses(true), BeamCheck.shiftedUse(line, cage, context, true));
         boolean top = boost.raise(line, false, cracks.uses(false), BeamCheck.shiftedUse(line, cage, context, false));
         return bottom || top;

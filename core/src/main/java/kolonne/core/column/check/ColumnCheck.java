@@ -6,6 +6,8 @@ import java.util.ArrayList;
 import java.util.List;
 import kolonne.core.analysis.Analysis;
 import kolonne.core.basis.Basis;
+import kolonne.core.check.At;
+import kolonne.core.check.CheckKind;
 import kolonne.core.check.CheckResult;
 import kolonne.core.check.Governing;
 import kolonne.core.code.DesignCode;
@@ -15,16 +17,16 @@ import kolonne.core.column.line.ColumnStack;
 import kolonne.core.explain.Quantity;
 import kolonne.core.explain.Step;
 import kolonne.core.explain.Trace;
-import kolonne.core.finding.Cause;
 import kolonne.core.model.StiffnessFactors;
 import kolonne.core.section.ColumnSection;
 import kolonne.core.section.InteractionSurface;
-import kolonne.core.section.Shape;
 
 /** Checks a cage of a column stack for every combination. Knows nothing of how the cage came about. */
 public final class ColumnCheck {
     /** Demands whose screened utilisation comes this near to the highest are solved exactly. */
     private static final double NEAR = 0.94;
+    /** Place of checks that hold for a lift from foot to head. */
+    public static final String WHOLE = "whole lift";
 
     private final ColumnStack.Lift lift;
     private final ColumnCage.LiftCage cage;
@@ -33,7 +35,7 @@ public final class ColumnCheck {
     private final DesignCode code;
     private final LiftDemands demands;
     private final List<LiftDemands.Demand> all;
-    private final Governing governing = new Governing();
+    private final Governing governing = new Governing((x, lift) -> WHOLE);
     private LiftDemands.Demand worst;
 
     private ColumnCheck(ColumnStack.Lift lift, ColumnCage.LiftCage cage, ColumnContext context, LiftDemands demands) {
@@ -62,8 +64,7 @@ public final class ColumnCheck {
             steel();
             new ColumnTieCheck(lift, cage, context, demands, governing).run();
         } else {
-            add("shape", "Shape of the section", Cause.OUT_OF_SCOPE, 1, 0, Quantity.NUMBER, Double.POSITIVE_INFINITY, "",
-                "whole lift", "");
+            governing.offer(CheckKind.COLUMN_SHAPE, 1, 0, Double.POSITIVE_INFINITY, whole(), "");
         }
         List<CheckResult> checks = governing.results();
         return new ColumnDesign.LiftDesign(lift, cage, checks, worst, demands.sway(),
@@ -86,11 +87,10 @@ public final class ColumnCheck {
             if (d.stable() && screened[i] >= NEAR * highest) {
                 InteractionSurface.Hit hit = surface.exact(d.p(), d.mx(), d.my());
                 double m = Math.hypot(d.mx(), d.my());
-                if (governing.governs("axial-bending", hit.utilisation())) {
+                if (governing.governs(CheckKind.COLUMN_AXIAL_BENDING, hit.utilisation())) {
                     worst = d;
                 }
-                add("axial-bending", "Axial force with bending", Cause.AXIAL_BENDING, m, m / hit.utilisation(),
-                    Quantity.MOMENT, hit.utilisation(), name(d.combination()), words(d), code.axialBendingClause());
+                governing.offer(CheckKind.COLUMN_AXIAL_BENDING, m, m / hit.utilisation(), hit.utilisation(), at(name(d.combination()), words(d)), code.axialBendingClause());
             }
         }
     }
@@ -98,33 +98,27 @@ public final class ColumnCheck {
     private void axialLimit(InteractionSurface surface, LiftDemands.Demand d) {
         if (d.p() > 0) {
             double cap = surface.section().axialCap;
-            add("axial-limit", "Axial compression", Cause.AXIAL_LIMIT, d.p(), cap, Quantity.FORCE, d.p() / cap,
-                name(d.combination()), words(d), code.axialCapClause());
+            governing.offer(CheckKind.COLUMN_AXIAL_LIMIT, d.p(), cap, d.p() / cap, at(name(d.combination()), words(d)), code.axialCapClause());
         }
     }
 
     private void secondOrder(LiftDemands.Demand d) {
         double limit = code.slenderness().greatestFactor();
         if (d.factor() > 1 && (Double.isFinite(limit) || !d.stable())) {
-            add("second-order", "Second-order moments over first-order", Cause.SLENDERNESS, d.factor(), limit,
-                Quantity.NUMBER, d.factor() / limit, name(d.combination()), words(d),
-                code.slenderness().greatestFactorClause());
+            governing.offer(CheckKind.COLUMN_SECOND_ORDER, d.factor(), limit, d.factor() / limit, at(name(d.combination()), words(d)), code.slenderness().greatestFactorClause());
         }
     }
 
     private void steel() {
         double fc = lift.material().fc();
         if (!code.covers(fc)) {
-            add("concrete-scope", "Concrete outside the code's classes", Cause.OUT_OF_SCOPE, fc, 0, Quantity.STRENGTH, Double.POSITIVE_INFINITY, "", "whole lift",
-                code.coversClause());
+            governing.offer(CheckKind.COLUMN_CONCRETE_SCOPE, fc, 0, Double.POSITIVE_INFINITY, whole(), code.coversClause());
         }
         double ratio = cage.area() / lift.section().shape().A();
-        add("steel-maximum", "Steel, code's cap", Cause.STEEL_OVER_CAP, ratio, code.columns().columnMaximumRatio(), Quantity.RATIO,
-            ratio / code.columns().columnMaximumRatio(), "", "whole lift", code.columns().columnRatioClause());
-        add("steel-practical", "Steel, practical cap", Cause.STEEL_OVER_PRACTICAL, ratio, basis.practicalCap(),
-            Quantity.RATIO, ratio / basis.practicalCap(), "", "whole lift", "basis");
+        governing.offer(CheckKind.COLUMN_STEEL_MAXIMUM, ratio, code.columns().columnMaximumRatio(), ratio / code.columns().columnMaximumRatio(), whole(), code.columns().columnRatioClause());
+        governing.offer(CheckKind.COLUMN_STEEL_PRACTICAL, ratio, basis.practicalCap(), ratio / basis.practicalCap(), whole(), "basis");
         double least = leastRatio(lift, context, demands);
-        add("steel-minimum", "Steel, minimum", Cause.STEEL_BELOW_MINIMUM, least, ratio, Quantity.RATIO, least / ratio, "", "whole lift", code.columns().columnRatioClause());
+        governing.offer(CheckKind.COLUMN_STEEL_MINIMUM, least, ratio, least / ratio, whole(), code.columns().columnRatioClause());
     }
 
     /** Least steel over the gross area, for the section and for its compression. */
@@ -134,12 +128,12 @@ public final class ColumnCheck {
         return Math.max(code.columns().columnMinimumRatio(), code.columns().columnMinimumSteel(p, context.basis().fy()) / lift.section().shape().A());
     }
 
-    private void add(String kind, String title, Cause cause, double demand, double capacity, Quantity q, double u,
-                     String combination, String place, String clause) {
-        if (governing.governs(kind, u)) {
-            governing.add(new CheckResult(kind, title, cause, demand, capacity, q, u, combination, place, lift.base(),
-                lift.number(), -1, clause));
-        }
+    private At at(String combination, String place) {
+        return At.named(lift.base(), lift.number(), place).under(combination);
+    }
+
+    private At whole() {
+        return At.named(lift.base(), lift.number(), WHOLE);
     }
 
     private String name(int combination) {

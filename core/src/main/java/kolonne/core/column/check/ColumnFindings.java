@@ -3,9 +3,10 @@ package kolonne.core.column.check;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import kolonne.core.check.CheckKind;
 import kolonne.core.check.CheckResult;
+import kolonne.core.check.Mend;
 import kolonne.core.column.line.ColumnStack;
-import kolonne.core.finding.Cause;
 import kolonne.core.finding.Finding;
 import kolonne.core.finding.Severity;
 
@@ -23,13 +24,13 @@ final class ColumnFindings {
         String where = stack.mark() + ", lift to " + (lift.storey().isEmpty() ? "top" : lift.storey());
         for (CheckResult c : checks) {
             if (!c.satisfied()) {
-                String what = c.kind().equals("shape") ? "Only rectangular and circular columns are designed; this one is "
+                String what = c.kind() == CheckKind.COLUMN_SHAPE ? "Only rectangular and circular columns are designed; this one is "
                     + lift.section().shape().label(us) + "."
                     : c.words(us);
                 out.add(Finding.design(Severity.FAILS, c.cause(), where + (c.place().equals("whole lift") ? ""
-                    : ", " + c.place()), what, mend(c.cause(), c.kind()), c.clause(), c.combination()));
+                    : ", " + c.place()), what, Mend.of(c.kind(), c.cause()), c.clause(), c.combination()));
             }
-            if (c.kind().equals("steel-maximum") && c.demand() > LAP_RATIO) {
+            if (c.kind() == CheckKind.COLUMN_STEEL_MAXIMUM && c.demand() > LAP_RATIO) {
                 out.add(Finding.note("laps", where, String.format(Locale.ROOT,
                     "The steel is %.1f %%: lapped bars would pass the cap of 8 %% at the laps.", 100 * c.demand()),
                     "Use mechanical splices or stagger the laps."));
@@ -40,21 +41,5 @@ final class ColumnFindings {
                 "Look at the beam that carries it."));
         }
         return out;
-    }
-
-    private static String mend(Cause cause, String kind) {
-        return switch (cause) {
-            case AXIAL_BENDING -> "Make the section larger, use stronger concrete, or more steel where the caps allow.";
-            case AXIAL_LIMIT -> "Make the section larger or use stronger concrete.";
-            case SHEAR, SHEAR_LIMIT -> "Make the section larger, or use more or closer ties.";
-            case STEEL_OVER_PRACTICAL, STEEL_OVER_CAP -> "Make the section larger or use stronger concrete.";
-            case SLENDERNESS -> "Make the section larger, shorten the lift, or brace the frame.";
-            case BARS_DO_NOT_FIT -> "Use fewer, larger bars, or make the section larger.";
-            case TIE_ARRANGEMENT, STIRRUP_SPACING -> "Use a larger tie bar, closer ties or more legs.";
-            case STEEL_BELOW_MINIMUM -> "Use more or larger bars or ties.";
-            case OUT_OF_SCOPE -> kind.equals("shape") ? "Design it by hand, or use a rectangle or a circle."
-                : "Design the column for torsion by hand, or take the torque out of it.";
-            default -> "";
-        };
     }
 }

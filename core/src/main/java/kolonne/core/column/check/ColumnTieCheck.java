@@ -3,7 +3,8 @@ package kolonne.core.column.check;
 import java.util.List;
 import kolonne.core.analysis.Analysis;
 import kolonne.core.basis.Basis;
-import kolonne.core.check.CheckResult;
+import kolonne.core.check.At;
+import kolonne.core.check.CheckKind;
 import kolonne.core.check.Governing;
 import kolonne.core.code.Bar;
 import kolonne.core.code.DesignCode;
@@ -11,9 +12,7 @@ import kolonne.core.code.ShearInput;
 import kolonne.core.code.ShearStrength;
 import kolonne.core.column.cage.ColumnCage;
 import kolonne.core.column.line.ColumnStack;
-import kolonne.core.explain.Quantity;
 import kolonne.core.explain.Trace;
-import kolonne.core.finding.Cause;
 import kolonne.core.section.Shape;
 
 /** Fit of bars, ties, shear in both directions and torsion of a lift. */
@@ -46,17 +45,19 @@ public final class ColumnTieCheck {
         torsion();
     }
 
+    private At whole() {
+        return At.named(lift.base(), lift.number(), ColumnCheck.WHOLE);
+    }
+
     private void clearDistances() {
         double least = Double.POSITIVE_INFINITY;
         for (double g : gaps(cage, shape, basis)) {
             least = Math.min(least, g);
         }
         double needed = code.detailing().columnClearSpacing(cage.largest().diameter(), basis.aggregate());
-        add("clear-spacing", "Clear distance of bars", Cause.BARS_DO_NOT_FIT, needed, least, Quantity.LENGTH,
-            CheckResult.use(needed, least), "", code.detailing().columnClearSpacingClause());
+        governing.offer(CheckKind.COLUMN_CLEAR_SPACING, needed, least, whole(), code.detailing().columnClearSpacingClause());
         int fewest = code.columns().columnFewestBars(cage.circular());
-        add("bar-count", "Number of bars", Cause.STEEL_BELOW_MINIMUM, fewest, cage.count(), Quantity.COUNT,
-            (double) fewest / cage.count(), "", code.columns().columnFewestBarsClause());
+        governing.offer(CheckKind.COLUMN_BAR_COUNT, fewest, cage.count(), (double) fewest / cage.count(), whole(), code.columns().columnFewestBarsClause());
     }
 
     /** Clear distances of neighbouring bars along x and along y (along the ring of a circle) [mm]. */
@@ -77,17 +78,16 @@ public final class ColumnTieCheck {
 
     private void ties() {
         double tieNeeded = code.columns().smallestTie(cage.largest());
-        add("tie-size", "Size of ties", Cause.TIE_ARRANGEMENT, tieNeeded, cage.tie().diameter(), Quantity.LENGTH,
-            tieNeeded / cage.tie().diameter(), "", code.columns().smallestTieClause());
+        governing.offer(CheckKind.COLUMN_TIE_SIZE, tieNeeded, cage.tie().diameter(), tieNeeded / cage.tie().diameter(), whole(), code.columns().smallestTieClause());
         if (!cage.circular()) {
             double[] gaps = gaps(cage, shape, basis);
-            held("bars-held-x", "Bars held by ties, faces along x", cage.heldX(), gaps[0]);
-            held("bars-held-y", "Bars held by ties, faces along y", cage.heldY(), gaps[1]);
+            held(CheckKind.COLUMN_BARS_HELD_X, cage.heldX(), gaps[0]);
+            held(CheckKind.COLUMN_BARS_HELD_Y, cage.heldY(), gaps[1]);
         }
     }
 
     /** Every corner and alternate bar is held, and no bar is farther than the limit from a held one. */
-    private void held(String kind, String title, List<Boolean> held, double gap) {
+    private void held(CheckKind kind, List<Boolean> held, double gap) {
         double limit = code.columns().greatestUnheldDistance();
         int run = 0;
         int longest = 0;
@@ -98,8 +98,7 @@ public final class ColumnTieCheck {
         boolean corners = held.get(0) && held.get(held.size() - 1);
         double u = !corners || longest > 1 ? 2 : longest == 1 ? gap / limit : 0;
         if (u > 0) {
-            add(kind, title, Cause.TIE_ARRANGEMENT, longest > 1 || !corners ? 2 * limit : gap, limit, Quantity.LENGTH, u,
-                "", code.columns().tieArrangementClause());
+            governing.offer(kind, longest > 1 || !corners ? 2 * limit : gap, limit, u, whole(), code.columns().tieArrangementClause());
         }
     }
 
@@ -113,24 +112,20 @@ public final class ColumnTieCheck {
                 double v = demands.shear(c, axis == 0 ? Analysis.VY : Analysis.VZ);
                 ShearStrength s = code.shear(input(axis, nu), Trace.OFF);
                 u[axis] = v / s.total();
-                String dir = axis == 0 ? "x" : "y";
-                String name = context.strength().combination(c).name();
-                add("shear-" + dir, "Shear along " + dir, Cause.SHEAR, v, s.total(), Quantity.FORCE, u[axis], name,
-                    code.shearClause());
-                add("shear-limit-" + dir, "Shear along " + dir + ", limit of the concrete", Cause.SHEAR_LIMIT, v,
-                    s.limit(), Quantity.FORCE, v / s.limit(), name, code.shearLimitClause());
+                At at = whole().under(context.strength().combination(c).name());
+                governing.offer(axis == 0 ? CheckKind.COLUMN_SHEAR_X : CheckKind.COLUMN_SHEAR_Y, v, s.total(), u[axis], at, code.shearClause());
+                governing.offer(axis == 0 ? CheckKind.COLUMN_SHEAR_LIMIT_X : CheckKind.COLUMN_SHEAR_LIMIT_Y, v, s.limit(), v / s.limit(), at, code.shearLimitClause());
                 counts |= code.columns().columnShearCounts(v, s);
                 high |= v - s.concrete() > 0.5 * (s.limit() - s.concrete());
                 if (code.columns().columnMinimumTies() && code.columns().columnShearCounts(v, s)) {
                     double avs = input(axis, nu).avs();
-                    add("minimum-ties-" + dir, "Minimum ties for shear along " + dir, Cause.STEEL_BELOW_MINIMUM,
-                        s.minimumAvs(), avs, Quantity.AREA_PER_LENGTH, s.minimumAvs() / avs, name, code.columns().columnMinimumTiesClause());
+                    governing.offer(axis == 0 ? CheckKind.COLUMN_MINIMUM_TIES_X : CheckKind.COLUMN_MINIMUM_TIES_Y, s.minimumAvs(), avs, s.minimumAvs() / avs, at,
+                        code.columns().columnMinimumTiesClause());
                 }
             }
             // Shear in both directions at once: the sum is limited where both exceed half (22.5.1.10, 22.5.1.11)
             if (u[0] > 0.5 && u[1] > 0.5) {
-                add("shear-both", "Shear in both directions", Cause.SHEAR, u[0] + u[1], code.columns().shearBothWays(), Quantity.NUMBER,
-                    (u[0] + u[1]) / code.columns().shearBothWays(), context.strength().combination(c).name(), code.columns().shearBothWaysClause());
+                governing.offer(CheckKind.COLUMN_SHEAR_BOTH, u[0] + u[1], code.columns().shearBothWays(), (u[0] + u[1]) / code.columns().shearBothWays(), whole().under(context.strength().combination(c).name()), code.columns().shearBothWaysClause());
             }
         }
         spacing(counts, high);
@@ -139,8 +134,7 @@ public final class ColumnTieCheck {
     private void spacing(boolean counts, boolean high) {
         double limit = code.columns().columnTieSpacing(smallest(), cage.tie(), Math.min(shape.width(), shape.depth()),
             effectiveDepth(cage, shape, basis, shape.width() <= shape.depth() ? 0 : 1), counts, high);
-        add("tie-spacing", "Spacing of ties", Cause.STIRRUP_SPACING, cage.spacing(), limit, Quantity.LENGTH,
-            cage.spacing() / limit, "", code.columns().columnTieSpacingClause());
+        governing.offer(CheckKind.COLUMN_TIE_SPACING, cage.spacing(), limit, cage.spacing() / limit, whole(), code.columns().columnTieSpacingClause());
     }
 
     private Bar smallest() {
@@ -178,17 +172,8 @@ public final class ColumnTieCheck {
         for (int c = 0; c < context.strength().count(); c++) {
             double t = demands.torque(c);
             if (t > 0.05 * threshold) {
-                add("torsion-threshold", "Torsion, threshold", Cause.OUT_OF_SCOPE, t, threshold, Quantity.MOMENT,
-                    t / threshold, context.strength().combination(c).name(), code.torsion().thresholdClause());
+                governing.offer(CheckKind.COLUMN_TORSION_THRESHOLD, t, threshold, t / threshold, whole().under(context.strength().combination(c).name()), code.torsion().thresholdClause());
             }
-        }
-    }
-
-    private void add(String kind, String title, Cause cause, double demand, double capacity, Quantity q, double u,
-                     String combination, String clause) {
-        if (governing.governs(kind, u)) {
-            governing.add(new CheckResult(kind, title, cause, demand, capacity, q, u, combination, "whole lift",
-                lift.base(), lift.number(), -1, clause));
         }
     }
 }

@@ -2,8 +2,11 @@ package kolonne.core.column.choice;
 
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.EnumSet;
 import java.util.List;
+import java.util.Set;
 import kolonne.core.basis.Basis;
+import kolonne.core.check.CheckKind;
 import kolonne.core.check.CheckResult;
 import kolonne.core.check.Governing;
 import kolonne.core.code.Bar;
@@ -26,6 +29,9 @@ import kolonne.core.section.Shape;
  */
 public final class ColumnDesigner {
     /** Screened utilisations above this are worked out exactly. */
+    /** Checks that the size and spacing of ties decide. */
+    private static final Set<CheckKind> OF_TIES = EnumSet.of(CheckKind.COLUMN_SHEAR_X, CheckKind.COLUMN_SHEAR_Y, CheckKind.COLUMN_SHEAR_BOTH,
+        CheckKind.COLUMN_TIE_SPACING, CheckKind.COLUMN_MINIMUM_TIES_X, CheckKind.COLUMN_MINIMUM_TIES_Y);
     private static final double NEARLY_ONE = 0.96;
     private static final int MOST_ALONG = 8;
     private static final int MOST_IN_CIRCLE = 16;
@@ -229,10 +235,9 @@ public final class ColumnDesigner {
 
     /** Shear and tie spacing of a trial, by the same checks that judge the final cage. */
     private boolean shearHolds(ColumnStack.Lift lift, ColumnCage.LiftCage c, LiftDemands demands) {
-        Governing g = new Governing();
+        Governing g = new Governing((x, number) -> ColumnCheck.WHOLE);
         new ColumnTieCheck(lift, c, context, demands, g).run();
-        return g.results().stream().filter(r -> r.kind().startsWith("shear-") && !r.kind().startsWith("shear-limit")
-            || r.kind().equals("tie-spacing") || r.kind().startsWith("minimum-ties")).allMatch(CheckResult::satisfied);
+        return g.results().stream().filter(r -> OF_TIES.contains(r.kind())).allMatch(CheckResult::satisfied);
     }
 
     /** Which bars of a face are held: corners always; alternate ones if the gap is small, all otherwise; symmetric. */

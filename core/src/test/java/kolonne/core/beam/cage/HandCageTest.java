@@ -21,7 +21,6 @@ import kolonne.core.beam.line.TypedDemand;
 import kolonne.core.check.CheckResult;
 import kolonne.core.code.Bar;
 import kolonne.core.code.BarCatalogue;
-import kolonne.core.design.BuildingDesign;
 import kolonne.core.finding.Cause;
 import kolonne.core.finding.Severity;
 import kolonne.core.model.ModelBuilder;
@@ -52,7 +51,7 @@ class HandCageTest {
     }
 
     private static CheckResult check(BeamDesign d, String kind) {
-        return d.checks().stream().filter(c -> c.kind().equals(kind)).findFirst().orElseThrow(() -> new AssertionError(kind));
+        return d.checks().stream().filter(c -> c.kind().id().equals(kind)).findFirst().orElseThrow(() -> new AssertionError(kind));
     }
 
     @Test
@@ -129,7 +128,7 @@ class HandCageTest {
         assertEquals(0.75, BASIS.designCode().detailing().cutOffUse(60, 120, 100, 110, 25), 1e-12);
         assertEquals(1.125, BASIS.designCode().detailing().cutOffUse(90, 120, 100, 250, 43), 1e-12, "No. 43 may not use (b)");
         for (BeamDesign b : List.of(BeamDesigner.design(LINE, CONTEXT))) {
-            assertTrue(b.checks().stream().filter(c -> c.kind().equals("cut-off-tension")).allMatch(CheckResult::satisfied));
+            assertTrue(b.checks().stream().filter(c -> c.kind().id().equals("cut-off-tension")).allMatch(CheckResult::satisfied));
         }
     }
 

@@ -29,7 +29,7 @@ class BeamContinuityTest {
     }
 
     private static CheckResult check(BeamDesign d, String kind) {
-        return d.checks().stream().filter(c -> c.kind().equals(kind)).findFirst().orElseThrow(() -> new AssertionError(kind));
+        return d.checks().stream().filter(c -> c.kind().id().equals(kind)).findFirst().orElseThrow(() -> new AssertionError(kind));
     }
 
     private static BeamDesign design(Analysis a) {

@@ -150,14 +150,14 @@ class BeamDeflectionTest {
     @Test
     void aThinSpanIsJudgedByItsDeflectionAndADeepOneByItsDepth() {
         BeamDesign deep = design(simple(30));
-        assertTrue(deep.checks().stream().anyMatch(c -> c.kind().equals("span-to-depth") && c.satisfied()));
+        assertTrue(deep.checks().stream().anyMatch(c -> c.kind().id().equals("span-to-depth") && c.satisfied()));
         ModelBuilder thin = simple(12);
         thin.sections.clear();
         thin.section("S", 600, 350);
         BeamDesign d = design(thin);
-        CheckResult live = d.checks().stream().filter(c -> c.kind().equals("deflection-live")).findFirst().orElseThrow();
+        CheckResult live = d.checks().stream().filter(c -> c.kind().id().equals("deflection-live")).findFirst().orElseThrow();
         assertEquals(6000.0 / 360, live.capacity(), 1e-9);
-        assertTrue(d.checks().stream().noneMatch(c -> c.kind().equals("span-to-depth")), "350 < 6000 / 16");
+        assertTrue(d.checks().stream().noneMatch(c -> c.kind().id().equals("span-to-depth")), "350 < 6000 / 16");
         assertFalse(d.deflections().isEmpty());
     }
 
@@ -178,6 +178,6 @@ class BeamDeflectionTest {
             .pinned("B").spread("m", 0, 6000, 10, 10);
         BeamDesign d = design(b);
         assertTrue(d.deflections().isEmpty());
-        assertTrue(d.checks().stream().anyMatch(c -> c.kind().equals("span-to-depth") && !c.satisfied()));
+        assertTrue(d.checks().stream().anyMatch(c -> c.kind().id().equals("span-to-depth") && !c.satisfied()));
     }
 }

@@ -178,18 +178,18 @@ class EnChecksByHandTest {
     void usesForTheChoice() {
         LaidByHand l = laid(with(simple(40), 0.5));
         BeamContext own = l.context.of(l.line);
-        CrackCheck check = new CrackCheck(l.line, l.cage(), own, new BarsAt(l.line, l.cage(), EN), new kolonne.core.check.Governing(), EN.designCode().crackWidth().orElseThrow());
+        CrackCheck check = new CrackCheck(l.line, l.cage(), own, new BarsAt(l.line, l.cage(), EN), new kolonne.core.check.Governing((x, span) -> ""), EN.designCode().crackWidth().orElseThrow());
         double[] sagging = check.uses(true);
         LaidByHand.Told t = l.told();
         assertEquals(Math.max(t.of("crack-width").utilisation(), t.of("steel-stress").utilisation()), java.util.Arrays.stream(sagging).max().orElseThrow(), 1e-9);
         assertEquals(0, java.util.Arrays.stream(check.uses(false)).max().orElseThrow(), 0);
         assertEquals(0, sagging[0], 0, "no moment at the end");
         LaidByHand empty = new LaidByHand(with(simple(40), 0.5), EN).through(TOP, 2, T16, 53);
-        assertEquals(0, java.util.Arrays.stream(new CrackCheck(empty.line, empty.cage(), own, new BarsAt(empty.line, empty.cage(), EN), new kolonne.core.check.Governing(),
+        assertEquals(0, java.util.Arrays.stream(new CrackCheck(empty.line, empty.cage(), own, new BarsAt(empty.line, empty.cage(), EN), new kolonne.core.check.Governing((x, span) -> ""),
             EN.designCode().crackWidth().orElseThrow()).uses(true)).max().orElseThrow(), 0, "no bars, no stress in them");
         // crack 0.001 wide: stress decides
         LaidByHand heavy = laid(with(simple(40), 0.05));
-        CrackCheck rarely = new CrackCheck(heavy.line, heavy.cage(), heavy.context.of(heavy.line), new BarsAt(heavy.line, heavy.cage(), EN), new kolonne.core.check.Governing(),
+        CrackCheck rarely = new CrackCheck(heavy.line, heavy.cage(), heavy.context.of(heavy.line), new BarsAt(heavy.line, heavy.cage(), EN), new kolonne.core.check.Governing((x, span) -> ""),
             EN.designCode().crackWidth().orElseThrow());
         assertEquals(heavy.told().of("steel-stress").utilisation(), java.util.Arrays.stream(rarely.uses(true)).max().orElseThrow(), 1e-9);
     }
@@ -243,7 +243,7 @@ class EnChecksByHandTest {
         LaidByHand l = laid(with(simple(40), 1));
         LaidByHand.Told t = l.told();
         assertTrue(t.of("crack-width").utilisation() > t.of("steel-stress").utilisation());
-        CrackCheck check = new CrackCheck(l.line, l.cage(), l.context.of(l.line), new BarsAt(l.line, l.cage(), EN), new kolonne.core.check.Governing(), EN.designCode().crackWidth().orElseThrow());
+        CrackCheck check = new CrackCheck(l.line, l.cage(), l.context.of(l.line), new BarsAt(l.line, l.cage(), EN), new kolonne.core.check.Governing((x, span) -> ""), EN.designCode().crackWidth().orElseThrow());
         assertEquals(t.of("crack-width").utilisation(), java.util.Arrays.stream(check.uses(true)).max().orElseThrow(), 1e-9);
     }
 

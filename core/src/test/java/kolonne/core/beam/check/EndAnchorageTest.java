@@ -65,8 +65,8 @@ class EndAnchorageTest {
         List<BeamCage.Group> straight = d.cage().groups().stream().map(g -> g.face() == BeamCage.Face.TOP ? g : new BeamCage.Group(g.face(), g.layer(), g.count(),
             kolonne.core.code.BarCatalogue.METRIC.find("T32"), g.offset(), 250 - 155, 6750 + 155, false, false, true)).toList();
         BeamDesign bad = BeamCheck.run(d.line(), new BeamCage(straight, d.cage().zones(), d.cage().sideBars()), BeamContext.of(a, Basis.standard(false)));
-        assertTrue(d.checks().stream().anyMatch(c -> c.kind().equals("bottom-into-support") && c.satisfied()));
-        assertTrue(bad.checks().stream().anyMatch(c -> c.kind().equals("bottom-into-support") && !c.satisfied()), bad.checks().toString());
+        assertTrue(d.checks().stream().anyMatch(c -> c.kind().id().equals("bottom-into-support") && c.satisfied()));
+        assertTrue(bad.checks().stream().anyMatch(c -> c.kind().id().equals("bottom-into-support") && !c.satisfied()), bad.checks().toString());
     }
 
     /** A support that leaves less than 150 mm, or a third of the development, asks for a bend. */
@@ -80,7 +80,7 @@ class EndAnchorageTest {
     void theShiftedMomentAtAnEndIsAnchored() {
         Analysis a = floor(500);
         BeamDesign d = design(a, "m1", Basis.standard("en-1992-1-1"));
-        assertTrue(d.checks().stream().filter(c -> c.kind().startsWith("tension-shift")).allMatch(c -> c.satisfied()), d.findings().toString());
+        assertTrue(d.checks().stream().filter(c -> c.kind().id().startsWith("tension-shift")).allMatch(c -> c.satisfied()), d.findings().toString());
         assertEquals(2, d.cage().groups().stream().filter(g -> g.through()).map(BeamCage.Group::face).distinct().count());
     }
 }

@@ -91,8 +91,8 @@ final class LaidByHand {
     /** The results of one run. */
     record Told(BeamDesign design) {
         CheckResult of(String kind) {
-            return design.checks().stream().filter(c -> c.kind().equals(kind)).findFirst()
-                .orElseThrow(() -> new AssertionError(kind + " in " + design.checks().stream().map(CheckResult::kind).toList()));
+            return design.checks().stream().filter(c -> c.kind().id().equals(kind)).findFirst()
+                .orElseThrow(() -> new AssertionError(kind + " in " + design.checks().stream().map(k -> k.kind().id()).toList()));
         }
 
         /** Demand, capacity, their ratio, the place and the clause of a check, each worked out by the test. */
@@ -119,7 +119,7 @@ final class LaidByHand {
 
         Told silent(String... kinds) {
             for (String k : kinds) {
-                assertTrue(design.checks().stream().noneMatch(c -> c.kind().equals(k)), k + " in " + design.checks().stream().map(CheckResult::kind).toList());
+                assertTrue(design.checks().stream().noneMatch(c -> c.kind().id().equals(k)), k + " in " + design.checks().stream().map(q -> q.kind().id()).toList());
             }
             return this;
         }

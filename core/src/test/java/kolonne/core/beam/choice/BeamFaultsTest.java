@@ -54,7 +54,7 @@ class BeamFaultsTest {
     }
 
     private static CheckResult worst(BeamDesign d, String kind) {
-        return d.checks().stream().filter(c -> c.kind().equals(kind)).findFirst().orElseThrow(() -> new AssertionError(kind + " in " + d.checks()));
+        return d.checks().stream().filter(c -> c.kind().id().equals(kind)).findFirst().orElseThrow(() -> new AssertionError(kind + " in " + d.checks()));
     }
 
     private static BeamCage.Group group(BeamCage.Face face, int layer, int count, Bar bar, double offset, boolean through) {
@@ -119,7 +119,7 @@ class BeamFaultsTest {
         double as = d.cage().groups().stream().filter(g -> g.face() == BeamCage.Face.BOTTOM && g.from() < 3000 && g.to() > 3000).mapToDouble(BeamCage.Group::area).sum();
         double a = as * 420 / (0.85 * 30 * 300);
         assertTrue(a / 0.8357 < 0.375 * 540, "no compression steel is needed");
-        assertTrue(d.checks().stream().noneMatch(c -> c.kind().startsWith("compression-")), d.checks().toString());
+        assertTrue(d.checks().stream().noneMatch(c -> c.kind().id().startsWith("compression-")), d.checks().toString());
     }
 
     /** Two secondary beams end on either side of a carrier as deep as they are: their faces are the carrier's. */

@@ -85,8 +85,8 @@ class BeamLinesTest {
         BeamLine line = BeamLines.find(half).get(0);
         BeamDesign h = BeamCheck.run(line, d.cage(), BeamContext.of(half, Basis.standard(false)));
         for (String kind : List.of("flexure-top", "flexure-bottom", "shear")) {
-            double full = d.checks().stream().filter(c -> c.kind().equals(kind)).findFirst().orElseThrow().utilisation();
-            double part = h.checks().stream().filter(c -> c.kind().equals(kind)).findFirst().orElseThrow().utilisation();
+            double full = d.checks().stream().filter(c -> c.kind().id().equals(kind)).findFirst().orElseThrow().utilisation();
+            double part = h.checks().stream().filter(c -> c.kind().id().equals(kind)).findFirst().orElseThrow().utilisation();
             assertEquals(full / 2, part, 1e-6, kind);
         }
     }

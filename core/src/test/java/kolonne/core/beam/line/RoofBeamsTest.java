@@ -60,7 +60,7 @@ class RoofBeamsTest {
 
     private static double limit(Analysis a, Basis basis, String line) {
         BeamLine l = BeamLines.find(a).stream().filter(q -> q.id().equals(line)).findFirst().orElseThrow();
-        return BeamDesigner.design(l, BeamContext.of(a, basis)).checks().stream().filter(c -> c.kind().equals("deflection-live")).map(CheckResult::capacity)
+        return BeamDesigner.design(l, BeamContext.of(a, basis)).checks().stream().filter(c -> c.kind().id().equals("deflection-live")).map(CheckResult::capacity)
             .findFirst().orElseThrow();
     }
 }

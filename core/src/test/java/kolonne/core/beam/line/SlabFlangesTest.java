@@ -116,7 +116,7 @@ class SlabFlangesTest {
         double d0 = new BarsAt(d.line(), d.cage(), Basis.standard(false)).effectiveDepth(4000, d.line().spans().get(0), BeamCage.Face.BOTTOM);
         double least = 0.25 * Math.sqrt(30) / 420 * 700 * d0;
         double has = new BarsAt(d.line(), d.cage(), Basis.standard(false)).areaAt(4000, BeamCage.Face.BOTTOM);
-        assertTrue(has >= Math.min(least, 1.4 / 420 * 700 * d0) || d.checks().stream().anyMatch(c -> c.kind().equals("minimum-bottom") && c.utilisation() <= 1), has + " of " + least);
+        assertTrue(has >= Math.min(least, 1.4 / 420 * 700 * d0) || d.checks().stream().anyMatch(c -> c.kind().id().equals("minimum-bottom") && c.utilisation() <= 1), has + " of " + least);
     }
 
     /** The same floor turned about the vertical has the same flanges. */

@@ -57,8 +57,8 @@ class ColumnChecksByHandTest {
 
     private record Told(ColumnDesign.LiftDesign design) {
         CheckResult of(String kind) {
-            return design.checks().stream().filter(c -> c.kind().equals(kind)).findFirst()
-                .orElseThrow(() -> new AssertionError(kind + " in " + design.checks().stream().map(CheckResult::kind).toList()));
+            return design.checks().stream().filter(c -> c.kind().id().equals(kind)).findFirst()
+                .orElseThrow(() -> new AssertionError(kind + " in " + design.checks().stream().map(k -> k.kind().id()).toList()));
         }
 
         Told tells(String kind, Cause cause, double demand, double capacity, String clause) {
@@ -73,7 +73,7 @@ class ColumnChecksByHandTest {
 
         Told silent(String... kinds) {
             for (String k : kinds) {
-                assertTrue(design.checks().stream().noneMatch(c -> c.kind().equals(k)), k);
+                assertTrue(design.checks().stream().noneMatch(c -> c.kind().id().equals(k)), k);
             }
             return this;
         }
@@ -282,7 +282,7 @@ class ColumnChecksByHandTest {
         assertEquals(Cause.OUT_OF_SCOPE, t.of("concrete-scope").cause());
         assertEquals(12, t.of("concrete-scope").demand(), 1e-9);
         Told ell = told(post(new Shape.Ell(300, 600, 800, 150), 0, 0, 100e3, 0, 0, 0), ACI, USUAL);
-        assertEquals(List.of("shape"), ell.design().checks().stream().map(CheckResult::kind).toList());
+        assertEquals(List.of("shape"), ell.design().checks().stream().map(k -> k.kind().id()).toList());
         assertFalse(ell.of("shape").satisfied());
         assertEquals(Cause.OUT_OF_SCOPE, ell.of("shape").cause());
     }

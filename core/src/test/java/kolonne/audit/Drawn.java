@@ -11,7 +11,7 @@ import kolonne.core.column.cage.ColumnCage;
 import kolonne.core.column.check.ColumnDesign;
 import kolonne.core.column.line.ColumnStack;
 import kolonne.core.model.BuildingIndex;
-import kolonne.core.section.Shape;
+import kolonne.core.shape.Shape;
 
 /** Copies what is drawn out of a design. The only class of the auditor that knows the designer's; it computes nothing. */
 final class Drawn {

@@ -12,7 +12,7 @@ import kolonne.core.beam.choice.BeamDesigner;
 import kolonne.core.beam.line.BeamLine;
 import kolonne.core.design.Quantities;
 import kolonne.core.model.Section;
-import kolonne.core.section.Shape;
+import kolonne.core.shape.Shape;
 
 /**
  * Other sections for a beam line: those of the project and steps of depth and width about the present one within the limits of the

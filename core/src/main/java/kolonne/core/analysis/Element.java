@@ -5,7 +5,7 @@ import kolonne.core.model.Material;
 import kolonne.core.model.Member;
 import kolonne.core.model.Release;
 import kolonne.core.model.StiffnessFactors;
-import kolonne.core.section.Shape;
+import kolonne.core.shape.Shape;
 
 /**
  * Stiffness and equivalent loads of one member: a prismatic beam with or without shear deformation, rigid ends and

@@ -3,7 +3,7 @@ package kolonne.core.analysis;
 import kolonne.core.model.BuildingIndex;
 import kolonne.core.model.Member;
 import kolonne.core.model.Role;
-import kolonne.core.section.Shape;
+import kolonne.core.shape.Shape;
 
 /**
  * How far the face of the support lies from a member's joint: half the column that a beam runs into, half the web of a

@@ -1,6 +1,5 @@
 package kolonne.core.analysis;
 
-import java.util.Arrays;
 import java.util.List;
 import java.util.stream.IntStream;
 import kolonne.core.analysis.sparse.Cholesky;

@@ -3,7 +3,7 @@ package kolonne.core.analysis;
 import java.util.Arrays;
 import java.util.List;
 import java.util.TreeSet;
-import kolonne.core.section.Shape;
+import kolonne.core.shape.Shape;
 
 /**
  * Internal forces along one member, exact from statics. Under P-Delta the axial force acts on the deflected axis: the moment at the far

@@ -25,7 +25,7 @@ import kolonne.core.model.SlabPanel;
 import kolonne.core.model.StiffnessFactors;
 import kolonne.core.model.Storey;
 import kolonne.core.model.Support;
-import kolonne.core.section.Shape;
+import kolonne.core.shape.Shape;
 
 /** Generates a made-up frame building. Deterministic: the same options give the same building. */
 public final class DemoBuilding {

@@ -18,7 +18,7 @@ import kolonne.core.model.BuildingIndex;
 import kolonne.core.model.Joint;
 import kolonne.core.model.Member;
 import kolonne.core.model.SlabPanel;
-import kolonne.core.section.Shape;
+import kolonne.core.shape.Shape;
 
 /**
  * Steel, concrete and formwork of beams and columns.

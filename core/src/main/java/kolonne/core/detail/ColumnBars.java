@@ -6,7 +6,7 @@ import kolonne.core.basis.Basis;
 import kolonne.core.code.Bar;
 import kolonne.core.column.cage.ColumnCage;
 import kolonne.core.column.line.ColumnStack;
-import kolonne.core.section.Shape;
+import kolonne.core.shape.Shape;
 
 /** The bars of a column cage, lift by lift. Vertical bars run from floor to floor and lap above it. */
 public final class ColumnBars {

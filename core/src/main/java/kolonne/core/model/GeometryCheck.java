@@ -9,7 +9,7 @@ import java.util.Map;
 import java.util.Set;
 import java.util.function.BiConsumer;
 import kolonne.core.finding.Finding;
-import kolonne.core.section.Shape;
+import kolonne.core.shape.Shape;
 
 /**
  * What looks wrong in the shape of a model that is sound otherwise: joints nearly in one place, members that cross without a

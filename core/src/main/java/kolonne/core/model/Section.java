@@ -1,6 +1,6 @@
 package kolonne.core.model;
 
-import kolonne.core.section.Shape;
+import kolonne.core.shape.Shape;
 
 /** A named cross-section of the model. */
 public record Section(String id, Shape shape) {}

@@ -17,7 +17,6 @@ import kolonne.core.column.line.ColumnStack;
 import kolonne.core.design.BuildingDesign;
 import kolonne.core.design.Quantities;
 import kolonne.core.detail.BarItem;
-import kolonne.core.explain.Quantity;
 
 /** Rows of the schedules of a designed building. Lengths in mm, mass in kg; texts are ready to print. */
 public final class Schedules {

@@ -6,6 +6,7 @@ import kolonne.core.code.ConcreteCurve;
 import kolonne.core.code.DesignCode;
 import kolonne.core.code.Steel;
 import kolonne.core.code.StressBlock;
+import kolonne.core.shape.Shape;
 
 /**
  * A reinforced section under axial force and biaxial bending, by strain compatibility with the code's stress block or curve.

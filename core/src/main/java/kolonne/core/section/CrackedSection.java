@@ -1,6 +1,7 @@
 package kolonne.core.section;
 
 import java.util.List;
+import kolonne.core.shape.Shape;
 
 /**
  * Elastic properties of a section whose concrete does not carry tension, transformed to concrete.

@@ -8,6 +8,7 @@ import kolonne.core.code.Steel;
 import kolonne.core.code.StressBlock;
 import kolonne.core.explain.Quantity;
 import kolonne.core.explain.Trace;
+import kolonne.core.shape.Shape;
 
 /**
  * Strength of a section in bending about its horizontal axis without axial force, by strain compatibility with the

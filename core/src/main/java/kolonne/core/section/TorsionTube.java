@@ -3,6 +3,7 @@ package kolonne.core.section;
 import kolonne.core.code.DesignCode;
 import kolonne.core.code.TorsionSection;
 import kolonne.core.explain.Trace;
+import kolonne.core.shape.Shape;
 
 /** A beam section as it resists torsion and shear with closed stirrups in its web. */
 public final class TorsionTube {

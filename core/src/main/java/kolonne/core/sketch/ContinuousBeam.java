@@ -18,7 +18,7 @@ import kolonne.core.model.Section;
 import kolonne.core.model.StiffnessFactors;
 import kolonne.core.model.Storey;
 import kolonne.core.model.Support;
-import kolonne.core.section.Shape;
+import kolonne.core.shape.Shape;
 
 /**
  * A straight beam over supports. Support i stands before span i; there is one more support than there are spans.

@@ -16,7 +16,7 @@ import kolonne.core.model.Role;
 import kolonne.core.model.Section;
 import kolonne.core.model.Storey;
 import kolonne.core.model.Support;
-import kolonne.core.section.Shape;
+import kolonne.core.shape.Shape;
 
 /**
  * One upright column. Its width lies along X.

@@ -13,7 +13,7 @@ import kolonne.core.beam.choice.BeamDesigner;
 import kolonne.core.beam.line.BeamLines;
 import kolonne.core.model.ModelBuilder;
 import kolonne.core.model.Section;
-import kolonne.core.section.Shape;
+import kolonne.core.shape.Shape;
 import org.junit.jupiter.api.Test;
 
 /** Other sections for a line that is too small, and for one that is too large. */

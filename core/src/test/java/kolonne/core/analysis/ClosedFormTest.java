@@ -18,7 +18,7 @@ import kolonne.core.model.Role;
 import kolonne.core.model.SlabPanel;
 import kolonne.core.model.StiffnessFactors;
 import kolonne.core.model.Support;
-import kolonne.core.section.Shape;
+import kolonne.core.shape.Shape;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
 

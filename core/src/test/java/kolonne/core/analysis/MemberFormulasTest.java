@@ -39,7 +39,7 @@ class MemberFormulasTest {
     private static final double I = B * H * H * H / 12;
     private static final double IZ = H * B * B * B / 12;
     private static final double AS = B * H / 1.2;
-    private static final double J = kolonne.core.section.Shape.rectangleJ(B, H);
+    private static final double J = kolonne.core.shape.Shape.rectangleJ(B, H);
 
     record Case(String name, ModelBuilder model, ToDoubleFunction<Analysis> value, double expected, double tolerance) {
         @Override

@@ -130,7 +130,7 @@ class DesignPropertiesTest {
             for (BeamDesign.Point p : b.profile()) {
                 BeamLine.Span s = b.line().spans().get(p.span());
                 double middle = (s.faceFrom() + s.faceTo()) / 2;
-                boolean rectangle = s.shape() instanceof kolonne.core.section.Shape.Rectangle;
+                boolean rectangle = s.shape() instanceof kolonne.core.shape.Shape.Rectangle;
                 if (!rectangle || Math.abs(p.x() - middle) > 1 || s.clear() < 5000
                     || s.shape().depth() < 550) {
                     continue;

@@ -15,7 +15,7 @@ import kolonne.core.demo.DemoBuilding;
 import kolonne.core.demo.DemoOptions;
 import kolonne.core.model.BuildingIndex;
 import kolonne.core.section.PlacedBar;
-import kolonne.core.section.Shape;
+import kolonne.core.shape.Shape;
 import org.junit.jupiter.api.Test;
 
 /**

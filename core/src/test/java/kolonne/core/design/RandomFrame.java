@@ -23,7 +23,7 @@ import kolonne.core.model.SlabPanel;
 import kolonne.core.model.StiffnessFactors;
 import kolonne.core.model.Storey;
 import kolonne.core.model.Support;
-import kolonne.core.section.Shape;
+import kolonne.core.shape.Shape;
 
 /**
  * A frame that no person would draw: skew plan, turned and round columns, flanged and wide beams in any mixture, cantilevers with moments, twisted

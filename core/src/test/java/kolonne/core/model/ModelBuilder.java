@@ -5,7 +5,7 @@ import java.util.List;
 import java.util.Map;
 import kolonne.core.analysis.Analysis;
 import kolonne.core.analysis.FrameAnalysis;
-import kolonne.core.section.Shape;
+import kolonne.core.shape.Shape;
 
 /** Small models for tests: one material, E = 30 000 MPa, one load case P of kind live without self-weight. */
 public final class ModelBuilder {

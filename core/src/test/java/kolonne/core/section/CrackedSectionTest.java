@@ -3,6 +3,7 @@ package kolonne.core.section;
 import static org.junit.jupiter.api.Assertions.assertEquals;
 
 import java.util.List;
+import kolonne.core.shape.Shape;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;

@@ -8,6 +8,7 @@ import java.util.List;
 import kolonne.core.code.aci318.Aci318;
 import kolonne.core.explain.Step;
 import kolonne.core.explain.Trace;
+import kolonne.core.shape.Shape;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;

@@ -19,7 +19,7 @@ import kolonne.core.model.LoadCase;
 import kolonne.core.model.Material;
 import kolonne.core.model.MemberLoad;
 import kolonne.core.model.ModelCheck;
-import kolonne.core.section.Shape;
+import kolonne.core.shape.Shape;
 import kolonne.core.sketch.ContinuousBeam.Kind;
 import kolonne.core.sketch.ContinuousBeam.Load;
 import kolonne.core.sketch.ContinuousBeam.Span;

@@ -35,7 +35,7 @@ import kolonne.core.model.StationForces;
 import kolonne.core.model.StiffnessFactors;
 import kolonne.core.model.Storey;
 import kolonne.core.model.Support;
-import kolonne.core.section.Shape;
+import kolonne.core.shape.Shape;
 
 /** Makes a building in core units from the rows of all tables; rows that are not sound are reported and left out. */
 final class ModelAssembler {

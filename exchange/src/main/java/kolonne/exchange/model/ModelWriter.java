@@ -26,7 +26,7 @@ import kolonne.core.model.Section;
 import kolonne.core.model.SlabPanel;
 import kolonne.core.model.StiffnessFactors;
 import kolonne.core.model.Support;
-import kolonne.core.section.Shape;
+import kolonne.core.shape.Shape;
 
 /** Writes a building in the JSON format or as CSV tables, in the units of its file. */
 public final class ModelWriter {

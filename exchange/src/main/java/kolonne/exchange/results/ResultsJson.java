@@ -30,7 +30,7 @@ import kolonne.core.finding.Finding;
 import kolonne.core.model.Combination;
 import kolonne.core.model.Material;
 import kolonne.core.section.PlacedBar;
-import kolonne.core.section.Shape;
+import kolonne.core.shape.Shape;
 import kolonne.exchange.basis.BasisFile;
 
 /** Writes the results JSON (schema in docs/formats/results.schema.json). */

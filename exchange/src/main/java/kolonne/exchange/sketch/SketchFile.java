@@ -16,7 +16,7 @@ import kolonne.core.model.LoadCase;
 import kolonne.core.model.Material;
 import kolonne.core.model.MemberLoad;
 import kolonne.core.model.ModelCheck;
-import kolonne.core.section.Shape;
+import kolonne.core.shape.Shape;
 import kolonne.core.sketch.ContinuousBeam;
 import kolonne.core.sketch.SingleColumn;
 import kolonne.exchange.json.StrictJson;

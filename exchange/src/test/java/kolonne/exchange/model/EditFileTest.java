@@ -15,7 +15,7 @@ import kolonne.core.model.MemberLoad;
 import kolonne.core.model.ModelEdit;
 import kolonne.core.model.Release;
 import kolonne.core.model.StationForces;
-import kolonne.core.section.Shape;
+import kolonne.core.shape.Shape;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.Arguments;

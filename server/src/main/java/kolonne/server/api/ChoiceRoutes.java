@@ -20,10 +20,8 @@ import kolonne.core.design.Quantities;
 import kolonne.core.model.Building;
 import kolonne.core.model.Member;
 import kolonne.core.model.Section;
-import kolonne.core.schedule.Schedules;
 import kolonne.exchange.model.ModelWriter;
 import kolonne.server.project.Projects;
-import kolonne.server.project.Workspace;
 
 /** What the bars of a line would be under every preference, and what each costs. */
 final class ChoiceRoutes {

@@ -23,7 +23,7 @@ import kolonne.core.design.Quantities;
 import kolonne.core.schedule.Schedules;
 import kolonne.core.section.InteractionSurface;
 import kolonne.core.section.PlacedBar;
-import kolonne.core.section.Shape;
+import kolonne.core.shape.Shape;
 import kolonne.exchange.hand.HandFile;
 
 /** One beam line or column stack on the wire, with its calculations. Lengths mm, forces kN, moments kNm. */

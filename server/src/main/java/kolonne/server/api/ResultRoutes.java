@@ -19,7 +19,7 @@ import kolonne.core.model.Joint;
 import kolonne.core.model.Member;
 import kolonne.core.model.Role;
 import kolonne.core.model.Storey;
-import kolonne.core.section.Shape;
+import kolonne.core.shape.Shape;
 import kolonne.exchange.paper.ScheduleTables;
 import kolonne.server.project.Projects;
 import kolonne.server.project.ResultQuery;

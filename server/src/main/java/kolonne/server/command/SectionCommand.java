@@ -7,7 +7,7 @@ import java.io.PrintWriter;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.concurrent.Callable;
-import kolonne.exchange.bench.SectionFile;
+import kolonne.exchange.single.SectionFile;
 import picocli.CommandLine;
 
 /** {@code kolonne section FILE}. */

@@ -27,7 +27,7 @@ import kolonne.core.finding.Cause;
 import kolonne.core.finding.Finding;
 import kolonne.core.section.BarLayer;
 import kolonne.core.section.FlexuralStrength;
-import kolonne.core.section.Shape;
+import kolonne.core.shape.Shape;
 
 /** Checks a cage of a beam line at every station and combination. Knows nothing of how the cage came about. */
 public final class BeamCheck {

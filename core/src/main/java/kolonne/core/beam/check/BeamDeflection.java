@@ -19,7 +19,7 @@ import kolonne.core.model.Joint;
 import kolonne.core.model.Member;
 import kolonne.core.section.BarLayer;
 import kolonne.core.section.CrackedSection;
-import kolonne.core.section.Shape;
+import kolonne.core.shape.Shape;
 
 /**
  * Deflections of the spans of a line by integrating the curvature M / (Ec Ie) twice. Ie is that of mid-span, of the support for

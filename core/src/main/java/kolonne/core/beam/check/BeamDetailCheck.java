@@ -20,7 +20,7 @@ import kolonne.core.code.ShearStrength;
 import kolonne.core.code.SpacingLimits;
 import kolonne.core.explain.Trace;
 import kolonne.core.section.FlexuralStrength;
-import kolonne.core.section.Shape;
+import kolonne.core.shape.Shape;
 
 /** Fit, spacing, anchorage, proportions and forces that the beam checks leave out. */
 public final class BeamDetailCheck {

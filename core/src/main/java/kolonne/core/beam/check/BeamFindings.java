@@ -11,7 +11,7 @@ import kolonne.core.code.DesignCode;
 import kolonne.core.explain.Quantity;
 import kolonne.core.finding.Finding;
 import kolonne.core.finding.Severity;
-import kolonne.core.section.Shape;
+import kolonne.core.shape.Shape;
 
 /** Turns unmet checks into findings in the engineer's words, and says what stays out of scope. */
 final class BeamFindings {

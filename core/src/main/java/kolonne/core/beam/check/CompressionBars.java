@@ -20,7 +20,7 @@ import kolonne.core.code.DesignCode;
 import kolonne.core.explain.Trace;
 import kolonne.core.section.BarLayer;
 import kolonne.core.section.FlexuralStrength;
-import kolonne.core.section.Shape;
+import kolonne.core.shape.Shape;
 
 /**
  * Stretches of a span where bars in compression are needed for the strength: there stirrups hold them as ties hold the bars of a column

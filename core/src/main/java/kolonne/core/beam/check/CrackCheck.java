@@ -19,7 +19,7 @@ import kolonne.core.explain.Trace;
 import kolonne.core.finding.Finding;
 import kolonne.core.section.BarLayer;
 import kolonne.core.section.CrackedSection;
-import kolonne.core.section.Shape;
+import kolonne.core.shape.Shape;
 
 /** Width of cracks under quasi-permanent load and stresses under characteristic load, for codes that compute them. */
 public final class CrackCheck {

@@ -10,7 +10,7 @@ import kolonne.core.check.Governing;
 import kolonne.core.code.FlangeShear;
 import kolonne.core.explain.Quantity;
 import kolonne.core.finding.Finding;
-import kolonne.core.section.Shape;
+import kolonne.core.shape.Shape;
 
 /**
  * Shear between web and flange where the flange is in compression: the change of its force over half the length between the places of no

@@ -5,7 +5,7 @@ import kolonne.core.basis.Basis;
 import kolonne.core.model.Material;
 import kolonne.core.model.Member;
 import kolonne.core.model.Section;
-import kolonne.core.section.Shape;
+import kolonne.core.shape.Shape;
 
 /**
  * Beam spans that run on through supports, designed as one continuous beam.

@@ -18,7 +18,7 @@ import kolonne.core.model.Member;
 import kolonne.core.model.Role;
 import kolonne.core.model.Section;
 import kolonne.core.model.Storey;
-import kolonne.core.section.Shape;
+import kolonne.core.shape.Shape;
 
 /**
  * Finds the beam lines of an analysed building. Members run on where they are collinear, connected in bending and of like size; a joint

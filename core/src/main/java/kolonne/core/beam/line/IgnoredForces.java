@@ -1,7 +1,7 @@
 package kolonne.core.beam.line;
 
 import kolonne.core.code.DesignCode;
-import kolonne.core.section.Shape;
+import kolonne.core.shape.Shape;
 
 /** Forces that the checks of beams leave out, up to thresholds; above them a beam is out of scope. */
 public final class IgnoredForces {

@@ -12,7 +12,7 @@ import kolonne.core.model.Member;
 import kolonne.core.model.Point;
 import kolonne.core.model.Role;
 import kolonne.core.model.SlabPanel;
-import kolonne.core.section.Shape;
+import kolonne.core.shape.Shape;
 
 /**
  * The slab beside a beam as its flange, as wide as the code lets it count. At some places along the span the slab is followed

@@ -4,7 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import kolonne.core.code.Bar;
 import kolonne.core.section.PlacedBar;
-import kolonne.core.section.Shape;
+import kolonne.core.shape.Shape;
 
 /** The reinforcement of a column stack, lift by lift. */
 public record ColumnCage(List<LiftCage> lifts) {

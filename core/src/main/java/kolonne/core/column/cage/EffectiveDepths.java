@@ -4,7 +4,7 @@ import java.util.List;
 import kolonne.core.basis.Basis;
 import kolonne.core.column.line.ColumnStack;
 import kolonne.core.section.PlacedBar;
-import kolonne.core.section.Shape;
+import kolonne.core.shape.Shape;
 
 /**
  * Depths d = h/2 + is of a column's steel (EN 1992-1-1 5.8.8.3(2), eq. 5.35), is the radius of gyration of all bars: the common effective

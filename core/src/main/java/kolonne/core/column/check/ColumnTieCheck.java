@@ -13,7 +13,7 @@ import kolonne.core.code.ShearStrength;
 import kolonne.core.column.cage.ColumnCage;
 import kolonne.core.column.line.ColumnStack;
 import kolonne.core.explain.Trace;
-import kolonne.core.section.Shape;
+import kolonne.core.shape.Shape;
 
 /** Fit of bars, ties, shear in both directions and torsion of a lift. */
 public final class ColumnTieCheck {

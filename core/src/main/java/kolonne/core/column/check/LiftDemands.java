@@ -11,7 +11,7 @@ import kolonne.core.column.line.LiftForces;
 import kolonne.core.demand.Demands;
 import kolonne.core.explain.Quantity;
 import kolonne.core.explain.Trace;
-import kolonne.core.section.Shape;
+import kolonne.core.shape.Shape;
 
 /**
  * The forces a lift is checked for, combination by combination: at the foot, the head and every station between them where the forces leave

@@ -20,7 +20,7 @@ import kolonne.core.column.check.ColumnTieCheck;
 import kolonne.core.column.check.LiftDemands;
 import kolonne.core.column.line.ColumnStack;
 import kolonne.core.section.InteractionSurface;
-import kolonne.core.section.Shape;
+import kolonne.core.shape.Shape;
 
 /**
  * Proposes the cage of a column stack from its top down: of all arrangements of counts and sizes the one with the least

@@ -3,7 +3,7 @@ package kolonne.core.column.line;
 import java.util.List;
 import kolonne.core.model.Material;
 import kolonne.core.model.Section;
-import kolonne.core.section.Shape;
+import kolonne.core.shape.Shape;
 
 /**
  * The lifts of one column from its foundation to its top.

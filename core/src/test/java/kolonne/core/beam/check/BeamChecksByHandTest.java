@@ -21,7 +21,7 @@ import kolonne.core.check.CheckResult;
 import kolonne.core.explain.Step;
 import kolonne.core.finding.Cause;
 import kolonne.core.model.ModelBuilder;
-import kolonne.core.section.Shape;
+import kolonne.core.shape.Shape;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;

@@ -23,7 +23,7 @@ import kolonne.core.model.BuildingIndex;
 import kolonne.core.model.CaseKind;
 import kolonne.core.model.LoadCase;
 import kolonne.core.model.ModelBuilder;
-import kolonne.core.section.Shape;
+import kolonne.core.shape.Shape;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;

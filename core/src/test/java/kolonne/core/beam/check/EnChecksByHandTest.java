@@ -289,7 +289,7 @@ class EnChecksByHandTest {
 
     private static ModelBuilder tee(ModelBuilder m) {
         m.sections.clear();
-        m.sections.add(new kolonne.core.model.Section("S", new kolonne.core.section.Shape.Tee(300, 650, 1500, 120)));
+        m.sections.add(new kolonne.core.model.Section("S", new kolonne.core.shape.Shape.Tee(300, 650, 1500, 120)));
         return m;
     }
 

@@ -13,7 +13,7 @@ import kolonne.core.code.FlangeShear;
 import kolonne.core.code.en1992.En1992;
 import kolonne.core.model.ModelBuilder;
 import kolonne.core.model.Section;
-import kolonne.core.section.Shape;
+import kolonne.core.shape.Shape;
 import org.junit.jupiter.api.Test;
 
 /** Shear between web and flange, EN 1992-1-1 6.2.4, against the same worked by hand. */

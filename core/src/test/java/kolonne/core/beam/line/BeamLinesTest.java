@@ -146,7 +146,7 @@ class BeamLinesTest {
     @Test
     void aRoundBeamIsOutOfScopeNeverAQuietPass() {
         ModelBuilder b = threeSpans(5);
-        b.sections.set(0, new kolonne.core.model.Section("S", new kolonne.core.section.Shape.Circle(500)));
+        b.sections.set(0, new kolonne.core.model.Section("S", new kolonne.core.shape.Shape.Circle(500)));
         assertTrue(design(b, Basis.standard(false)).findings().stream().anyMatch(f -> f.code().equals("out-of-scope")
             && f.what().startsWith("Round beam")));
     }

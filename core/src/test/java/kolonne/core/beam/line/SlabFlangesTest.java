@@ -16,7 +16,7 @@ import kolonne.core.beam.choice.BeamDesigner;
 import kolonne.core.model.ModelBuilder;
 import kolonne.core.model.Point;
 import kolonne.core.model.SlabPanel;
-import kolonne.core.section.Shape;
+import kolonne.core.shape.Shape;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;

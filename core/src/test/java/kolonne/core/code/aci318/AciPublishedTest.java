@@ -7,7 +7,7 @@ import kolonne.core.code.BarCatalogue;
 import kolonne.core.explain.Trace;
 import kolonne.core.section.BarLayer;
 import kolonne.core.section.FlexuralStrength;
-import kolonne.core.section.Shape;
+import kolonne.core.shape.Shape;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;

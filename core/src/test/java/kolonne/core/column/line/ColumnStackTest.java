@@ -24,7 +24,7 @@ import kolonne.core.model.ModelBuilder;
 import kolonne.core.model.Purpose;
 import kolonne.core.model.Section;
 import kolonne.core.model.Storey;
-import kolonne.core.section.Shape;
+import kolonne.core.shape.Shape;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;

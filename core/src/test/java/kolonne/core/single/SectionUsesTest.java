@@ -1,4 +1,4 @@
-package kolonne.core.bench;
+package kolonne.core.single;
 
 import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertFalse;
@@ -10,11 +10,11 @@ import java.util.Map;
 import java.util.Random;
 import java.util.stream.IntStream;
 import kolonne.core.basis.Basis;
-import kolonne.core.bench.BenchSection.Forces;
-import kolonne.core.bench.BenchSection.Spot;
-import kolonne.core.bench.BenchSection.Stirrup;
 import kolonne.core.code.DesignCode;
-import kolonne.core.section.Shape;
+import kolonne.core.shape.Shape;
+import kolonne.core.single.SingleSection.Forces;
+import kolonne.core.single.SingleSection.Spot;
+import kolonne.core.single.SingleSection.Stirrup;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
@@ -23,14 +23,14 @@ import org.junit.jupiter.params.provider.MethodSource;
  * Random sections against a second route written from the codes alone: bending by slices of concrete and bar by bar, shear and torsion by the
  * formulas in their own arrangement. Both codes; SI and US forms of ACI 318-19 against each other.
  */
-class SectionBenchTest {
+class SectionUsesTest {
     private static final DesignCode ACI = Basis.standard("aci-318m-19").designCode();
     private static final DesignCode US = Basis.standard("aci-318-19").designCode();
     private static final DesignCode EN = Basis.standard("en-1992-1-1").designCode();
     private static final int SLICES = 1000;
 
     /** A random beam. Bars of 16 to 25 mm in two to four rows, never far more in compression than in tension. */
-    private static BenchSection random(int seed) {
+    private static SingleSection random(int seed) {
         Random r = new Random(seed);
         double bw = 200 + 50 * r.nextInt(9);
         double h = 300 + 50 * r.nextInt(19);
@@ -56,7 +56,7 @@ class SectionBenchTest {
         double fc = new double[] {20, 25, 30, 35, 45, 60, 80}[r.nextInt(7)];
         double fy = new double[] {420, 500, 550}[r.nextInt(3)];
         Stirrup s = new Stirrup(10, 78.5, 2 + r.nextInt(3), 2, 100 + 25 * r.nextInt(7));
-        return new BenchSection("S" + seed, code, false, shape, fc, fy, 420, 35, bars, s);
+        return new SingleSection("S" + seed, code, false, shape, fc, fy, 420, 35, bars, s);
     }
 
     static IntStream seeds() {
@@ -70,7 +70,7 @@ class SectionBenchTest {
     private record Bending(double moment, double c, double strain) {}
 
     /** Bending strength without φ by slices: neutral axis by halving, bars by their strains, concrete that compressed bars displace left out. */
-    private static Bending bend(BenchSection s, boolean sagging) {
+    private static Bending bend(SingleSection s, boolean sagging) {
         double h = s.shape().depth();
         boolean en = s.code() == EN;
         double fc = s.fc();
@@ -96,7 +96,7 @@ class SectionBenchTest {
     }
 
     /** out: compression less tension, moment about the middle of the depth. */
-    private static void sum(BenchSection s, boolean sagging, double c, double beta, double stress, double crush, double fy, double[] out) {
+    private static void sum(SingleSection s, boolean sagging, double c, double beta, double stress, double crush, double fy, double[] out) {
         double h = s.shape().depth();
         double a = Math.min(beta * c, h);
         out[0] = 0;
@@ -122,8 +122,8 @@ class SectionBenchTest {
     @ParameterizedTest
     @MethodSource("seeds")
     void bendingBySlices(int seed) {
-        BenchSection s = random(seed);
-        Map<String, Double> strengths = new SectionBench(s).strengths();
+        SingleSection s = random(seed);
+        Map<String, Double> strengths = new SectionUses(s).strengths();
         for (boolean sagging : new boolean[] {true, false}) {
             Bending b = bend(s, sagging);
             String side = sagging ? "Sagging" : "Hogging";
@@ -138,8 +138,8 @@ class SectionBenchTest {
     @ParameterizedTest
     @MethodSource("seeds")
     void shearByTheFormulas(int seed) {
-        BenchSection s = random(seed);
-        Map<String, Double> strengths = new SectionBench(s).strengths();
+        SingleSection s = random(seed);
+        Map<String, Double> strengths = new SectionUses(s).strengths();
         double h = s.shape().depth();
         double bw = s.shape().webWidth();
         List<Spot> tension = s.bars().stream().filter(b -> b.z() < h / 2).toList();
@@ -177,18 +177,18 @@ class SectionBenchTest {
     @ParameterizedTest
     @MethodSource("seeds")
     void torsionByTheFormulas(int seed) {
-        BenchSection s = random(seed);
+        SingleSection s = random(seed);
         if (!(s.shape() instanceof Shape.Rectangle r)) {
             return;
         }
         double torque = 120e6;
-        double use = new SectionBench(s).uses(new Forces("T", 0, 0, 0, torque, 0, 0)).stream().filter(u -> u.check().equals("torsion")).findFirst().orElseThrow().utilisation();
+        double use = new SectionUses(s).uses(new Forces("T", 0, 0, 0, torque, 0, 0)).stream().filter(u -> u.check().equals("torsion")).findFirst().orElseThrow().utilisation();
         double leg = s.stirrup().area() / s.stirrup().spacing();
         double x1 = r.b() - 2 * 35 - 10;
         double y1 = r.h() - 2 * 35 - 10;
         double needed;
         if (s.code() == EN) {
-            double t = Math.min(Math.max(r.b() * r.h() / (2 * (r.b() + r.h())), 2 * (35 + 10 + s.bars().stream().mapToDouble(BenchSection.Spot::diameter).max().orElseThrow() / 2)), Math.min(r.b(), r.h()) / 2);
+            double t = Math.min(Math.max(r.b() * r.h() / (2 * (r.b() + r.h())), 2 * (35 + 10 + s.bars().stream().mapToDouble(SingleSection.Spot::diameter).max().orElseThrow() / 2)), Math.min(r.b(), r.h()) / 2);
             needed = torque / (2 * (r.b() - t) * (r.h() - t) * 420 / 1.15);
         } else {
             needed = torque / (0.75 * 2 * 0.85 * x1 * y1 * Math.min(420, s.code() == US ? 60 * 6.894757293168 : 420));
@@ -200,9 +200,9 @@ class SectionBenchTest {
     @ParameterizedTest
     @MethodSource("seeds")
     void theFormsOfTheTwoEditionsAgree(int seed) {
-        BenchSection s = random(seed);
-        Map<String, Double> si = new SectionBench(with(s, ACI)).strengths();
-        Map<String, Double> us = new SectionBench(with(s, US)).strengths();
+        SingleSection s = random(seed);
+        Map<String, Double> si = new SectionUses(with(s, ACI)).strengths();
+        Map<String, Double> us = new SectionUses(with(s, US)).strengths();
         // between the minima of the two forms, 0.062 √f'c and 0.75 √f'c, the rows of table 22.5.5.1 differ
         double avs = s.stirrup().legsAcross() * s.stirrup().area() / s.stirrup().spacing();
         double near = Math.abs(avs / (Math.max(0.062 * Math.sqrt(s.fc()), 0.35) * s.shape().webWidth() / 420) - 1);
@@ -213,21 +213,21 @@ class SectionBenchTest {
         });
     }
 
-    private static BenchSection with(BenchSection s, DesignCode code) {
-        return new BenchSection(s.id(), code, s.column(), s.shape(), s.fc(), s.fy(), s.fyt(), s.cover(), s.bars(), s.stirrup());
+    private static SingleSection with(SingleSection s, DesignCode code) {
+        return new SingleSection(s.id(), code, s.column(), s.shape(), s.fc(), s.fy(), s.fyt(), s.cover(), s.bars(), s.stirrup());
     }
 
     @ParameterizedTest
     @MethodSource("seeds")
     void usesAreInOrderAndGrowWithTheForces(int seed) {
-        BenchSection s = random(seed);
-        SectionBench bench = new SectionBench(s);
+        SingleSection s = random(seed);
+        SectionUses one = new SectionUses(s);
         double before = 0;
         // least longitudinal steel of ACI 318-19 9.6.4.3 falls as the torque grows: there more may be less
         double torque = s.code() == EN ? 15e6 : 1e6;
         for (double k : new double[] {0.25, 0.5, 1, 2, 4}) {
-            List<SectionBench.Use> all = bench.uses(new Forces("k", -20e3 * k, 5e3 * k, 120e3 * k, torque * k, 150e6 * k, 2e6 * k));
-            List<SectionBench.Use> uses = all.stream().filter(u -> !u.check().equals("torsion-threshold")).toList();
+            List<SectionUses.Use> all = one.uses(new Forces("k", -20e3 * k, 5e3 * k, 120e3 * k, torque * k, 150e6 * k, 2e6 * k));
+            List<SectionUses.Use> uses = all.stream().filter(u -> !u.check().equals("torsion-threshold")).toList();
             assertEquals(all.get(0), uses.get(0), "torsion that may be neglected decides nothing");
             for (int i = 1; i < uses.size(); i++) {
                 assertTrue(uses.get(i - 1).utilisation() >= uses.get(i).utilisation());
@@ -235,19 +235,19 @@ class SectionBenchTest {
             assertTrue(uses.get(0).utilisation() >= before, s + " at " + k);
             before = uses.get(0).utilisation();
         }
-        assertFalse(bench.explain(new Forces("e", 0, 0, 120e3, 15e6, 150e6, 0)).isEmpty());
+        assertFalse(one.explain(new Forces("e", 0, 0, 120e3, 15e6, 150e6, 0)).isEmpty());
     }
 
     /** What explains a use is what computed it: the last step of every check shows its number. */
     @Test
     void theCalculationEndsWithTheUses() {
         for (int seed = 0; seed < 60; seed++) {
-            BenchSection s = random(seed);
-            SectionBench bench = new SectionBench(s);
+            SingleSection s = random(seed);
+            SectionUses one = new SectionUses(s);
             Forces f = new Forces("f", 0, 0, 90e3, 3e6, 110e6, 0);
-            bench.uses(f).stream().filter(u -> List.of("flexure", "shear", "shear-limit").contains(u.check())).forEach(u ->
-                assertTrue(bench.explain(f).stream().anyMatch(q -> q.symbol().equals(u.check()) && q.result(false).equals(String.format(java.util.Locale.ROOT, "%.2f", u.utilisation()))),
-                    u + " in " + bench.explain(f)));
+            one.uses(f).stream().filter(u -> List.of("flexure", "shear", "shear-limit").contains(u.check())).forEach(u ->
+                assertTrue(one.explain(f).stream().anyMatch(q -> q.symbol().equals(u.check()) && q.result(false).equals(String.format(java.util.Locale.ROOT, "%.2f", u.utilisation()))),
+                    u + " in " + one.explain(f)));
         }
     }
 
@@ -263,7 +263,7 @@ class SectionBenchTest {
             }
         }
         for (DesignCode code : List.of(ACI, EN)) {
-            SectionBench b = new SectionBench(new BenchSection("C", code, true, new Shape.Rectangle(400, 400), 30, 500, 420, 40, bars, new Stirrup(10, 78.5, 3, 3, 150)));
+            SectionUses b = new SectionUses(new SingleSection("C", code, true, new Shape.Rectangle(400, 400), 30, 500, 420, 40, bars, new Stirrup(10, 78.5, 3, 3, 150)));
             double about = use(b, new Forces("", -1000e3, 0, 80e3, 0, 120e6, 0), "axial-bending");
             assertEquals(about, use(b, new Forces("", -1000e3, 80e3, 0, 0, 0, -120e6), "axial-bending"), 1e-3 * about);
             assertEquals(use(b, new Forces("", -1000e3, 0, 0, 0, 90e6, 60e6), "axial-bending"), use(b, new Forces("", -1000e3, 0, 0, 0, -60e6, 90e6), "axial-bending"), 2e-3);
@@ -272,7 +272,7 @@ class SectionBenchTest {
         }
     }
 
-    private static double use(SectionBench b, Forces f, String check) {
+    private static double use(SectionUses b, Forces f, String check) {
         return b.uses(f).stream().filter(u -> u.check().equals(check)).findFirst().orElseThrow().utilisation();
     }
 }

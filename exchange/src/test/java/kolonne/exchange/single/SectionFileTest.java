@@ -1,4 +1,4 @@
-package kolonne.exchange.bench;
+package kolonne.exchange.single;
 
 import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertFalse;

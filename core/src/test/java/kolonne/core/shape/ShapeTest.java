@@ -1,4 +1,4 @@
-package kolonne.core.section;
+package kolonne.core.shape;
 
 import static org.junit.jupiter.api.Assertions.assertEquals;
 

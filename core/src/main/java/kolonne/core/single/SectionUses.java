@@ -1,4 +1,4 @@
-package kolonne.core.bench;
+package kolonne.core.single;
 
 import static kolonne.core.explain.Trace.in;
 
@@ -10,8 +10,6 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.TreeMap;
 import kolonne.core.beam.line.IgnoredForces;
-import kolonne.core.bench.BenchSection.Forces;
-import kolonne.core.bench.BenchSection.Spot;
 import kolonne.core.check.CheckResult;
 import kolonne.core.code.ShearInput;
 import kolonne.core.code.ShearStrength;
@@ -28,11 +26,13 @@ import kolonne.core.section.ColumnSection;
 import kolonne.core.section.FlexuralStrength;
 import kolonne.core.section.InteractionSurface;
 import kolonne.core.section.PlacedBar;
-import kolonne.core.section.Shape;
 import kolonne.core.section.TorsionTube;
+import kolonne.core.shape.Shape;
+import kolonne.core.single.SingleSection.Forces;
+import kolonne.core.single.SingleSection.Spot;
 
 /** Strengths of a section, and the use of every check under sets of forces. */
-public final class SectionBench {
+public final class SectionUses {
     /** Bars nearer in height than this are one level of the perimeter [mm]. */
     private static final double ONE_LEVEL = 60;
     /** Bars may be given this much nearer than touching [mm]. */
@@ -40,11 +40,11 @@ public final class SectionBench {
 
     private static final String THRESHOLD = "torsion-threshold";
 
-    private final BenchSection s;
+    private final SingleSection s;
     private final double h;
     private final double bw;
 
-    public SectionBench(BenchSection s) {
+    public SectionUses(SingleSection s) {
         this.s = s;
         h = s.shape().depth();
         bw = s.shape().webWidth();

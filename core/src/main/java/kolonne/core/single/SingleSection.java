@@ -1,8 +1,8 @@
-package kolonne.core.bench;
+package kolonne.core.single;
 
 import java.util.List;
 import kolonne.core.code.DesignCode;
-import kolonne.core.section.Shape;
+import kolonne.core.shape.Shape;
 
 /**
  * A section with its reinforcement.
@@ -13,7 +13,7 @@ import kolonne.core.section.Shape;
  * @param bars     one by one
  * @param stirrup  diameter [mm] and area [mm2] of a leg; legs across the width; spacing [mm], 0 for no stirrups
  */
-public record BenchSection(String id, DesignCode code, boolean column, Shape shape, double fc, double fy, double fyt, double cover, List<Spot> bars,
+public record SingleSection(String id, DesignCode code, boolean column, Shape shape, double fc, double fy, double fyt, double cover, List<Spot> bars,
                            Stirrup stirrup) {
     /** A bar. @param x along the width from the middle; @param z from the soffit [mm]; @param whole one bar as sold, not an area that stands for several */
     public record Spot(double x, double z, double diameter, double area, boolean whole) {}
@@ -30,7 +30,7 @@ public record BenchSection(String id, DesignCode code, boolean column, Shape sha
     /** Forces that act together, signs of the analysis: N tension positive, My sagging positive [N, Nmm]. */
     public record Forces(String name, double n, double vy, double vz, double t, double my, double mz) {}
 
-    public BenchSection {
+    public SingleSection {
         bars = List.copyOf(bars);
     }
 }

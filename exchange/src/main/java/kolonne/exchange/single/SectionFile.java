@@ -1,4 +1,4 @@
-package kolonne.exchange.bench;
+package kolonne.exchange.single;
 
 import com.fasterxml.jackson.databind.json.JsonMapper;
 import com.fasterxml.jackson.databind.node.ArrayNode;
@@ -12,14 +12,14 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.stream.Stream;
 import kolonne.core.basis.Basis;
-import kolonne.core.bench.BenchSection;
-import kolonne.core.bench.SectionBench;
 import kolonne.core.code.Bar;
 import kolonne.core.code.BarCatalogue;
 import kolonne.core.code.DesignCode;
 import kolonne.core.explain.Step;
 import kolonne.core.finding.Finding;
-import kolonne.core.section.Shape;
+import kolonne.core.shape.Shape;
+import kolonne.core.single.SectionUses;
+import kolonne.core.single.SingleSection;
 import kolonne.exchange.json.StrictJson;
 import kolonne.exchange.model.ModelUnits;
 
@@ -54,7 +54,7 @@ public final class SectionFile {
     public record Sections(List<Entry> sections) {}
 
     /** A section ready to be checked with its forces in core units. */
-    public record Ready(BenchSection section, List<BenchSection.Forces> forces, boolean us) {}
+    public record Ready(SingleSection section, List<SingleSection.Forces> forces, boolean us) {}
 
     /** @param ready sections that could be read; findings about the others */
     public record Read(List<Ready> ready, List<Finding> findings) {}
@@ -127,22 +127,22 @@ public final class SectionFile {
             return null;
         }
         boolean us = u.name().equals("US");
-        BenchSection.Stirrup stirrup = stirrup(e.stirrups(), us, u, where);
+        SingleSection.Stirrup stirrup = stirrup(e.stirrups(), us, u, where);
         double cover = (e.cover() == null ? us ? 1.5 : 40 : e.cover()) * u.size();
-        List<BenchSection.Spot> bars = bars(e, shape, cover + (stirrup == null ? 0 : stirrup.diameter()), us, u, where);
+        List<SingleSection.Spot> bars = bars(e, shape, cover + (stirrup == null ? 0 : stirrup.diameter()), us, u, where);
         symmetry(bars, shape, column, where);
-        double steel = bars.stream().mapToDouble(BenchSection.Spot::area).sum() / shape.A();
+        double steel = bars.stream().mapToDouble(SingleSection.Spot::area).sum() / shape.A();
         bad(steel > MOST_STEEL, where + ", bars", String.format(Locale.ROOT, "The bars are %.0f %% of the section.", 100 * steel), "Check counts, areas and units.");
         forcesSound(e.forces(), u, where);
         if (findings.size() > before) {
             return null;
         }
         double fyt = (e.fyt() == null ? e.fy() : e.fyt()) * u.stress();
-        BenchSection s = new BenchSection(e.id() == null ? place : e.id(), code, column, shape, e.fc() * u.stress(), e.fy() * u.stress(),
+        SingleSection s = new SingleSection(e.id() == null ? place : e.id(), code, column, shape, e.fc() * u.stress(), e.fy() * u.stress(),
             fyt, cover, bars, stirrup);
-        List<BenchSection.Forces> forces = new ArrayList<>();
+        List<SingleSection.Forces> forces = new ArrayList<>();
         for (ForceEntry f : e.forces() == null ? List.<ForceEntry>of() : e.forces()) {
-            forces.add(new BenchSection.Forces(f.name() == null ? "set " + (forces.size() + 1) : f.name(), or0(f.n()) * u.force(), or0(f.vy()) * u.force(),
+            forces.add(new SingleSection.Forces(f.name() == null ? "set " + (forces.size() + 1) : f.name(), or0(f.n()) * u.force(), or0(f.vy()) * u.force(),
                 or0(f.vz()) * u.force(), or0(f.t()) * u.moment(), or0(f.my()) * u.moment(), or0(f.mz()) * u.moment()));
         }
         return new Ready(s, forces, us);
@@ -214,20 +214,20 @@ public final class SectionFile {
         return b;
     }
 
-    private BenchSection.Stirrup stirrup(StirrupEntry s, boolean us, ModelUnits u, String where) {
+    private SingleSection.Stirrup stirrup(StirrupEntry s, boolean us, ModelUnits u, String where) {
         if (s == null) {
-            return BenchSection.Stirrup.NONE;
+            return SingleSection.Stirrup.NONE;
         }
         Bar b = find(s.bar(), us, where + ", stirrups");
         boolean wrong = bad(s.spacing() == null || !(s.spacing() > 0) || s.legs() != null && s.legs() < 2 || s.legsAlong() != null && s.legsAlong() < 2,
             where + ", stirrups", "The spacing is not above zero, or there are fewer than two legs.", "Give spacing and legs.");
         int legs = s.legs() == null ? 2 : s.legs();
         return b == null || wrong ? null
-            : new BenchSection.Stirrup(b.diameter(), b.area(), legs, s.legsAlong() == null ? legs : s.legsAlong(), s.spacing() * u.size());
+            : new SingleSection.Stirrup(b.diameter(), b.area(), legs, s.legsAlong() == null ? legs : s.legsAlong(), s.spacing() * u.size());
     }
 
-    private List<BenchSection.Spot> bars(Entry e, Shape shape, double inset, boolean us, ModelUnits u, String where) {
-        List<BenchSection.Spot> out = new ArrayList<>();
+    private List<SingleSection.Spot> bars(Entry e, Shape shape, double inset, boolean us, ModelUnits u, String where) {
+        List<SingleSection.Spot> out = new ArrayList<>();
         for (int i = 0; i < e.bars().size(); i++) {
             BarEntry b = e.bars().get(i);
             String at = where + ", bars[" + i + "]";
@@ -243,7 +243,7 @@ public final class SectionFile {
         return out;
     }
 
-    private void place(BarEntry b, Bar bar, Shape shape, double inset, ModelUnits u, String at, List<BenchSection.Spot> out) {
+    private void place(BarEntry b, Bar bar, Shape shape, double inset, ModelUnits u, String at, List<SingleSection.Spot> out) {
         double h = shape.depth();
         int count = b.count() == null ? 1 : b.count();
         double near = inset + bar.diameter() / 2;
@@ -260,12 +260,12 @@ public final class SectionFile {
             if (bad(outside || !(bar.area() > 0), at, "The bar lies outside the section.", "Place x from the middle of the width and z from the soffit.")) {
                 return;
             }
-            out.add(new BenchSection.Spot(x, z, bar.diameter(), bar.area(), b.area() == null));
+            out.add(new SingleSection.Spot(x, z, bar.diameter(), bar.area(), b.area() == null));
         }
     }
 
     /** The surface of columns is for bars that lie alike about both axes; others are out of scope, not a quiet pass. */
-    private void symmetry(List<BenchSection.Spot> bars, Shape shape, boolean column, String where) {
+    private void symmetry(List<SingleSection.Spot> bars, Shape shape, boolean column, String where) {
         if (!column) {
             return;
         }
@@ -277,7 +277,7 @@ public final class SectionFile {
     }
 
     /** Whether equal bars lie evenly round one ring: every bar has a neighbour at the same angle further on. */
-    private static boolean ring(List<BenchSection.Spot> bars, double h) {
+    private static boolean ring(List<SingleSection.Spot> bars, double h) {
         double turn = 2 * Math.PI / bars.size();
         return bars.size() >= 4 && bars.stream().allMatch(b -> {
             double z = b.z() - h / 2;
@@ -285,7 +285,7 @@ public final class SectionFile {
         });
     }
 
-    private static boolean has(List<BenchSection.Spot> bars, double x, double z, double area) {
+    private static boolean has(List<SingleSection.Spot> bars, double x, double z, double area) {
         return bars.stream().anyMatch(b -> Math.abs(b.x() - x) < 0.5 && Math.abs(b.z() - z) < 0.5 && Math.abs(b.area() - area) < 1e-6 * area);
     }
 
@@ -293,24 +293,24 @@ public final class SectionFile {
     public static ArrayNode answers(List<Ready> all, boolean calculations) {
         ArrayNode out = JSON.createArrayNode();
         for (Ready r : all) {
-            SectionBench bench = new SectionBench(r.section());
+            SectionUses one = new SectionUses(r.section());
             ObjectNode o = out.addObject().put("id", r.section().id()).put("code", r.section().code().name());
             ObjectNode strengths = o.putObject("strengths");
-            bench.strengths().forEach(strengths::put);
+            one.strengths().forEach(strengths::put);
             ArrayNode findings = o.putArray("findings");
-            bench.findings().forEach(q -> findings.addObject().put("severity", q.severity().word()).put("cause", q.code()).put("what", q.what()).put("mend", q.mend())
+            one.findings().forEach(q -> findings.addObject().put("severity", q.severity().word()).put("cause", q.code()).put("what", q.what()).put("mend", q.mend())
                 .put("clause", q.clause()));
             ArrayNode sets = o.putArray("sets");
-            for (BenchSection.Forces f : r.forces()) {
+            for (SingleSection.Forces f : r.forces()) {
                 ObjectNode set = sets.addObject().put("name", f.name());
-                List<SectionBench.Use> uses = bench.uses(f);
+                List<SectionUses.Use> uses = one.uses(f);
                 set.put("utilisation", number(uses.get(0).utilisation())).put("governs", uses.get(0).check());
                 ArrayNode checks = set.putArray("checks");
                 uses.forEach(q -> checks.addObject().put("check", q.check()).put("utilisation", number(q.utilisation())).put("demand", q.demand())
                     .put("capacity", q.capacity()).put("quantity", q.quantity().name().toLowerCase(Locale.ROOT)).put("clause", q.clause()));
                 if (calculations) {
                     ArrayNode steps = set.putArray("calculation");
-                    bench.explain(f).forEach(s -> step(steps.addObject(), s, r.us()));
+                    one.explain(f).forEach(s -> step(steps.addObject(), s, r.us()));
                 }
             }
         }

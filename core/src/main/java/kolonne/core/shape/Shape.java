@@ -1,4 +1,4 @@
-package kolonne.core.section;
+package kolonne.core.shape;
 
 import java.util.List;
 import java.util.Locale;

@@ -3,6 +3,7 @@ package kolonne.audit;
 import java.util.ArrayList;
 import java.util.List;
 import kolonne.core.basis.Basis;
+import kolonne.core.basis.part.Sway;
 import kolonne.core.beam.cage.BeamCage;
 import kolonne.core.beam.cage.SectionCut;
 import kolonne.core.beam.check.BeamDesign;
@@ -19,7 +20,7 @@ final class Drawn {
 
     static Sheet.Basis basis(Basis b) {
         Sheet.Code code = b.code().startsWith("en") ? Sheet.Code.EN : b.usUnits() ? Sheet.Code.ACI_US : Sheet.Code.ACI_SI;
-        return new Sheet.Basis(code, b.fy(), b.fyt(), b.beamCover(), b.columnCover(), b.aggregate(), b.swayX() != Basis.Sway.BRACED, b.swayY() != Basis.Sway.BRACED);
+        return new Sheet.Basis(code, b.fy(), b.fyt(), b.beamCover(), b.columnCover(), b.aggregate(), b.frame().swayX() != Sway.BRACED, b.frame().swayY() != Sway.BRACED);
     }
 
     static Sheet.Line line(BeamDesign d, Basis basis) {

@@ -5,7 +5,7 @@ import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import kolonne.core.basis.BeamRules;
+import kolonne.core.basis.part.SectionLimits;
 import kolonne.core.beam.check.BeamContext;
 import kolonne.core.beam.check.BeamDesign;
 import kolonne.core.beam.choice.BeamDesigner;
@@ -48,13 +48,13 @@ public final class SectionAdvice {
             return List.of();
         }
         List<Option> out = new ArrayList<>();
-        candidates(now, project, context.basis().rules().advice()).forEach((shape, id) -> out.add(tried(d, context, shape, id, shape.equals(now))));
+        candidates(now, project, context.basis().beams().advice()).forEach((shape, id) -> out.add(tried(d, context, shape, id, shape.equals(now))));
         out.sort(Comparator.comparing(Option::satisfied).thenComparing(Option::inBand).reversed().thenComparingDouble(o -> o.satisfied() ? o.cost() : o.strength()));
         return out;
     }
 
     /** Shapes by id in the project. */
-    private static Map<Shape, String> candidates(Shape now, List<Section> project, BeamRules.SectionLimits limits) {
+    private static Map<Shape, String> candidates(Shape now, List<Section> project, SectionLimits limits) {
         Map<Shape, String> out = new LinkedHashMap<>();
         out.put(now, "");
         for (Section s : project) {
@@ -78,7 +78,7 @@ public final class SectionAdvice {
     }
 
     /** The shape on another web; null outside the limits, or where the flange would not fit it. */
-    private static Shape sized(Shape now, double bw, double h, BeamRules.SectionLimits limits) {
+    private static Shape sized(Shape now, double bw, double h, SectionLimits limits) {
         if (bw < limits.widthLeast() || bw > limits.widthMost() || h < limits.depthLeast() || h > limits.depthMost()) {
             return null;
         }
@@ -96,7 +96,7 @@ public final class SectionAdvice {
         double length = line.spans().stream().mapToDouble(BeamLine.Span::clear).sum() / 1000;
         double formwork = length * (shape.webWidth() + 2 * (shape.depth() - shape.flangeDepth())) / 1000;
         double strength = t.checks().stream().filter(c -> c.cause().isStrength()).mapToDouble(c -> c.utilisation()).max().orElse(0);
-        BeamRules.SectionLimits limits = context.basis().rules().advice();
+        SectionLimits limits = context.basis().beams().advice();
         boolean inBand = t.satisfied() && strength >= limits.bandFrom() && strength <= limits.bandTo();
         return new Option(id, shape, present, t.satisfied(), inBand, strength, q.steel(), concrete, formwork, q.steel() + CONCRETE * concrete + FORMWORK * formwork);
     }

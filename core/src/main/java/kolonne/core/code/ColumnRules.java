@@ -46,5 +46,8 @@ public interface ColumnRules {
 
     double columnMaximumRatio();
 
+    /** The same where bars lap, both of a lap counted. */
+    double lapMaximumRatio();
+
     String columnRatioClause();
 }

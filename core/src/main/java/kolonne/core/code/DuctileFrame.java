@@ -2,8 +2,8 @@ package kolonne.core.code;
 
 /** Rules for beams of a moment frame in earthquakes. Units N, mm, MPa. Parts and factors are 0, and limits infinite, where a kind of frame has none. */
 public interface DuctileFrame {
-    /** Kinds of moment frames as codes define them; NONE where the frame need not be ductile. */
-    enum Kind { NONE, ORDINARY, INTERMEDIATE, SPECIAL }
+    /** What the code says of columns and joints of such frames, which is not covered. */
+    String columnsClause();
 
     /** Name of the kind of frame. */
     String name();

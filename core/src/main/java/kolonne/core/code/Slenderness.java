@@ -1,6 +1,8 @@
 package kolonne.core.code;
 
+import java.util.Optional;
 import kolonne.core.explain.Trace;
+import kolonne.core.finding.Finding;
 
 /** Second-order rules for columns in frames braced against sway, and the magnifier of sway moments. */
 public interface Slenderness {
@@ -53,6 +55,9 @@ public interface Slenderness {
 
     /** Eccentricity of the axial force from imperfections of the lift [mm]; 0 where the code has none. */
     double imperfection(double effectiveLength);
+
+    /** What of imperfections is left to the model, for a reader; empty where nothing is. */
+    Optional<Finding> imperfectionNote();
 
     /** Least eccentricity of a compression [mm]; 0 where the code limits the axial force instead. */
     double leastEccentricity(double h);

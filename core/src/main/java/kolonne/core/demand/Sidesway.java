@@ -3,6 +3,7 @@ package kolonne.core.demand;
 import java.util.List;
 import kolonne.core.analysis.Analysis;
 import kolonne.core.basis.Basis;
+import kolonne.core.basis.part.Sway;
 import kolonne.core.code.Slenderness;
 import kolonne.core.model.Building;
 import kolonne.core.model.BuildingIndex;
@@ -60,14 +61,14 @@ public final class Sidesway {
     /** Stability index of the storeys between two levels along X or Y; 0 where the frame is braced by the basis or where none is known. */
     public double index(double base, double top, boolean alongX) {
         double q = index.of(base, top, alongX);
-        return (alongX ? basis.swayX() : basis.swayY()) == Basis.Sway.BRACED || Double.isNaN(q) ? 0 : q;
+        return (alongX ? basis.frame().swayX() : basis.frame().swayY()) == Sway.BRACED || Double.isNaN(q) ? 0 : q;
     }
 
     /** Whether the sway of the storeys between two levels is looked after in a plan direction: by a magnifier, or braced by the basis. */
     public boolean known(double base, double top, double ux, double uy) {
         double size = Math.hypot(ux, uy);
-        boolean x = basis.swayX() == Basis.Sway.BRACED || !Double.isNaN(index.of(base, top, true));
-        boolean y = basis.swayY() == Basis.Sway.BRACED || !Double.isNaN(index.of(base, top, false));
+        boolean x = basis.frame().swayX() == Sway.BRACED || !Double.isNaN(index.of(base, top, true));
+        boolean y = basis.frame().swayY() == Sway.BRACED || !Double.isNaN(index.of(base, top, false));
         return (Math.abs(ux) < ALONG * size || x) && (Math.abs(uy) < ALONG * size || y);
     }
 

@@ -8,11 +8,11 @@ import java.util.Set;
 import java.util.stream.Collectors;
 import kolonne.core.analysis.Analysis;
 import kolonne.core.basis.Basis;
+import kolonne.core.basis.part.Sway;
 import kolonne.core.beam.cage.HandCage;
 import kolonne.core.beam.check.BeamContext;
 import kolonne.core.beam.check.BeamDesign;
 import kolonne.core.beam.choice.BeamDesigner;
-import kolonne.core.code.DuctileFrame;
 import kolonne.core.column.check.ColumnContext;
 import kolonne.core.column.check.ColumnDesign;
 import kolonne.core.finding.Finding;
@@ -75,7 +75,7 @@ public record BuildingDesign(Analysis analysis, Basis basis, List<BeamDesign> be
 
     /** What concerns the building as a whole. */
     public List<Finding> findings() {
-        boolean asked = basis.swayX() == Basis.Sway.FROM_MODEL || basis.swayY() == Basis.Sway.FROM_MODEL;
+        boolean asked = basis.frame().swayX() == Sway.FROM_MODEL || basis.frame().swayY() == Sway.FROM_MODEL;
         boolean known = columns.isEmpty() || !columnContext.sway().storeys().isEmpty()
             && columnContext.sway().storeys().stream().allMatch(s -> s.knownX() && s.knownY());
         List<Finding> out = new ArrayList<>();
@@ -84,14 +84,13 @@ public record BuildingDesign(Analysis analysis, Basis basis, List<BeamDesign> be
                 + "wind or earthquake case shears them or the model lists no storeys: their columns are designed as braced.",
                 "Add storeys and lateral load cases, or set the sway in the basis to braced."));
         }
-        if (!basis.designCode().reduces() && !columns.isEmpty()) {
-            out.add(Finding.note("frame.imperfections", "frame", "Imperfections of columns are taken into account (5.2(7)); the inclination of the frame as a "
-                + "whole (5.2(8)) is not added to the load cases.", "Add notional horizontal forces as load cases of the kind other, one along X and one along Y, and put them into the combinations for strength: what sways "
-                    + "the frame is magnified whatever its kind."));
+        if (!columns.isEmpty()) {
+            basis.designCode().slenderness().imperfectionNote().ifPresent(out::add);
         }
-        if (basis.rules().ductility() != DuctileFrame.Kind.NONE && !columns.isEmpty()) {
-            out.add(Finding.note("frame.ductile-columns", "frame", "The rules for frames in earthquakes are applied to beams only; columns and joints are designed "
-                + "without them.", "Check columns, joints and the ratio of their strengths by hand (18.3.3, 18.4.3, 18.7, 18.8)."));
+        if (!columns.isEmpty()) {
+            basis.designCode().ductile(basis.ductility()).ifPresent(rules -> out.add(Finding.note("frame.ductile-columns", "frame", "The rules for frames in earthquakes are "
+                + "applied to beams only; columns and joints are designed without them.", "Check columns, joints and the ratio of their strengths by hand ("
+                + rules.columnsClause() + ").")));
         }
         Set<String> lines = beams.stream().map(b -> b.line().id()).collect(Collectors.toSet());
         long lost = beamContext.hand().keySet().stream().filter(id -> !lines.contains(id)).count();

@@ -2,44 +2,31 @@ package kolonne.core.detail;
 
 import java.util.List;
 import kolonne.core.code.Bar;
+import kolonne.core.code.Bends;
 
 /**
  * Cut lengths of the shapes we use. Shapes and deductions: ISO 3766:2003, table 4 (r inside radius, d diameter).
- * Bend diameters: ACI 318-19 tables 25.3.1 and 25.3.2.
+ * Bend diameters and straight ends: the code's.
  */
 final class BarShapes {
     private static final double ROUNDING = 5;
-    private static final double SMALL_STIRRUP = 16.1;
-    private static final double MEDIUM_BAR = 25.5;
-
     /** Angle of a stirrup's hook: 135° [rad]. */
     private static final double HOOK = 3 * Math.PI / 4;
 
-    private BarShapes() {}
+    private final Bends bends;
 
-    /** Inside radius of a bend of a longitudinal bar [mm]. */
-    private static double barRadius(Bar b) {
-        return (b.diameter() <= MEDIUM_BAR ? 6 : 8) * b.diameter() / 2;
+    BarShapes(Bends bends) {
+        this.bends = bends;
     }
 
-    /** Inside radius of a stirrup's bend [mm]. */
-    private static double stirrupRadius(Bar b) {
-        return (b.diameter() <= SMALL_STIRRUP ? 4 : 6) * b.diameter() / 2;
-    }
-
-    /** Straight extension of a 135° stirrup hook [mm]. */
-    private static double stirrupTail(Bar b) {
-        return Math.max(6 * b.diameter(), 75);
-    }
-
-    /** Height of a 90° hook, outside [mm]: bend and 12 d of straight bar. */
-    static double hookHeight(Bar b) {
-        return barRadius(b) + 13 * b.diameter();
+    /** Height of a 90° hook, outside [mm]: bend and straight end. */
+    private double hookHeight(Bar b) {
+        return bends.barRadius(b) + b.diameter() + bends.barTail(b);
     }
 
     /** Straight, or bent up at one or both ends. @param run outside length along the member [mm] */
-    static BarItem longitudinal(String what, Bar b, int number, double run, int hooks) {
-        double r = barRadius(b);
+    BarItem longitudinal(String what, Bar b, int number, double run, int hooks) {
+        double r = bends.barRadius(b);
         double d = b.diameter();
         double hook = hookHeight(b);
         return switch (hooks) {
@@ -55,22 +42,22 @@ final class BarShapes {
      *
      * @param a, b outside dimensions [mm]
      */
-    static BarItem closed(String what, Bar bar, int number, double a, double b) {
+    BarItem closed(String what, Bar bar, int number, double a, double b) {
         double d = bar.diameter();
-        double r = stirrupRadius(bar) + d / 2;
-        double tail = stirrupTail(bar);
+        double r = bends.stirrupRadius(bar) + d / 2;
+        double tail = bends.stirrupTail(bar);
         double straight = 2 * (a - d - 2 * r) + 2 * (b - d - 2 * r);
         return item(what, "51", bar, number, List.of(a, b, tail), straight + 3 * Math.PI / 2 * r + 2 * HOOK * r + 2 * tail);
     }
 
     /** A single leg with 135° hooks round the bars at both ends (no code of its own: 99). @param a outside [mm] */
-    static BarItem crossTie(String what, Bar bar, int number, double a) {
-        double r = stirrupRadius(bar) + bar.diameter() / 2;
-        return item(what, "99", bar, number, List.of(a), a - bar.diameter() - 2 * r + 2 * HOOK * r + 2 * stirrupTail(bar));
+    BarItem crossTie(String what, Bar bar, int number, double a) {
+        double r = bends.stirrupRadius(bar) + bar.diameter() / 2;
+        return item(what, "99", bar, number, List.of(a), a - bar.diameter() - 2 * r + 2 * HOOK * r + 2 * bends.stirrupTail(bar));
     }
 
     /** Circular hoop with a lap. @param outside outside diameter; @param lap [mm] */
-    static BarItem hoop(String what, Bar bar, int number, double outside, double lap) {
+    BarItem hoop(String what, Bar bar, int number, double outside, double lap) {
         return item(what, "75", bar, number, List.of(outside, lap), Math.PI * (outside - bar.diameter()) + lap);
     }
 

@@ -12,28 +12,32 @@ import kolonne.core.code.Bar;
 public final class BeamBars {
     private BeamBars() {}
 
+    private static BarShapes shapes(Basis basis) {
+        return new BarShapes(basis.entry().bends());
+    }
+
     public static List<BarItem> of(BeamLine line, BeamCage cage, Basis basis) {
         List<BarItem> out = new ArrayList<>();
         for (BeamCage.Group g : cage.groups()) {
             String what = g.face().word() + (g.through() ? ", through" : "") + (g.layer() > 1 ? ", layer " + g.layer() : "");
-            pieces(what, g.bar(), g.count(), new double[] {g.from(), g.to()}, g.hookFrom(), g.hookTo(), Laps.of(line, g, basis), out);
+            pieces(what, g.bar(), g.count(), new double[] {g.from(), g.to()}, g.hookFrom(), g.hookTo(), Laps.of(line, g, basis), basis, out);
         }
         for (BeamCage.Zone z : cage.zones()) {
             stirrups(line.spans().get(z.span()), z, basis, out);
         }
         for (BeamCage.SideBars s : cage.sideBars()) {
-            pieces("side bars, span " + (s.span() + 1), s.bar(), 2 * s.perFace(), new double[] {s.from(), s.to()}, s.hookFrom(), s.hookTo(), Laps.of(line, s, basis), out);
+            pieces("side bars, span " + (s.span() + 1), s.bar(), 2 * s.perFace(), new double[] {s.from(), s.to()}, s.hookFrom(), s.hookTo(), Laps.of(line, s, basis), basis, out);
         }
         return out;
     }
 
     /** Bars of one run, from lap to lap. */
-    private static void pieces(String what, Bar bar, int count, double[] run, boolean hookFrom, boolean hookTo, List<Laps.Lap> laps, List<BarItem> out) {
+    private static void pieces(String what, Bar bar, int count, double[] run, boolean hookFrom, boolean hookTo, List<Laps.Lap> laps, Basis basis, List<BarItem> out) {
         for (int k = 0; k <= laps.size(); k++) {
             double from = k == 0 ? run[0] : laps.get(k - 1).from();
             double to = k == laps.size() ? run[1] : laps.get(k).to();
             int hooks = (k == 0 && hookFrom ? 1 : 0) + (k == laps.size() && hookTo ? 1 : 0);
-            out.add(BarShapes.longitudinal(what + (laps.isEmpty() ? "" : ", piece " + (k + 1)), bar, count, to - from, hooks));
+            out.add(shapes(basis).longitudinal(what + (laps.isEmpty() ? "" : ", piece " + (k + 1)), bar, count, to - from, hooks));
         }
     }
 
@@ -42,15 +46,15 @@ public final class BeamBars {
         double h = span.shape().depth() - 2 * basis.beamCover();
         String what = "stirrups, span " + (z.span() + 1);
         Bar bar = z.bar();
-        out.add(BarShapes.closed(what, bar, z.count(), b, h));
+        out.add(shapes(basis).closed(what, bar, z.count(), b, h));
         int inner = z.legs() - 2;
         double pitch = (b - bar.diameter()) / (z.legs() - 1);
         for (int pair = 0; pair < inner / 2; pair++) {
             double width = (inner - 1 - 2 * pair) * pitch + bar.diameter();
-            out.add(BarShapes.closed(what + ", inner", bar, z.count(), width, h));
+            out.add(shapes(basis).closed(what + ", inner", bar, z.count(), width, h));
         }
         if (inner % 2 == 1) {
-            out.add(BarShapes.crossTie(what + ", single leg", bar, z.count(), h));
+            out.add(shapes(basis).crossTie(what + ", single leg", bar, z.count(), h));
         }
     }
 }

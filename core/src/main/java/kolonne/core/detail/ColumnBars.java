@@ -12,6 +12,10 @@ import kolonne.core.shape.Shape;
 public final class ColumnBars {
     private ColumnBars() {}
 
+    private static BarShapes shapes(Basis basis) {
+        return new BarShapes(basis.entry().bends());
+    }
+
     public static List<BarItem> of(ColumnStack.Lift lift, ColumnCage.LiftCage c, boolean top, Basis basis) {
         List<BarItem> out = new ArrayList<>();
         if (c.circular()) {
@@ -30,7 +34,7 @@ public final class ColumnBars {
                                  List<BarItem> out) {
         double lap = top ? -basis.columnCover() : basis.designCode().detailing().lapLength(bar, lift.material().fc(), basis.fy(), false, 2 * bar.diameter(),
             basis.columnCover());
-        out.add(BarShapes.longitudinal(what, bar, number, lift.top() - lift.base() + lap, 0));
+        out.add(shapes(basis).longitudinal(what, bar, number, lift.top() - lift.base() + lap, 0));
     }
 
     private static void ties(ColumnStack.Lift lift, ColumnCage.LiftCage c, Basis basis, List<BarItem> out) {
@@ -40,19 +44,19 @@ public final class ColumnBars {
         if (c.circular()) {
             double outside = s.width() - cover;
             double lap = Math.max(300, 40 * c.tie().diameter());
-            out.add(BarShapes.hoop("hoops", c.tie(), n, outside, lap));
+            out.add(shapes(basis).hoop("hoops", c.tie(), n, outside, lap));
             return;
         }
         double b = s.width() - cover;
         double h = s.depth() - cover;
-        out.add(BarShapes.closed("ties", c.tie(), n, b, h));
-        inner(c.legsAlongY() - 2, "cross-ties along the depth", h, c, n, out);
-        inner(c.legsAlongX() - 2, "cross-ties along the width", b, c, n, out);
+        out.add(shapes(basis).closed("ties", c.tie(), n, b, h));
+        inner(c.legsAlongY() - 2, "cross-ties along the depth", h, c, n, basis, out);
+        inner(c.legsAlongX() - 2, "cross-ties along the width", b, c, n, basis, out);
     }
 
-    private static void inner(int legs, String what, double length, ColumnCage.LiftCage c, int n, List<BarItem> out) {
+    private static void inner(int legs, String what, double length, ColumnCage.LiftCage c, int n, Basis basis, List<BarItem> out) {
         if (legs > 0) {
-            out.add(BarShapes.crossTie(what, c.tie(), n * legs, length));
+            out.add(shapes(basis).crossTie(what, c.tie(), n * legs, length));
         }
     }
 

@@ -4,6 +4,7 @@ import static kolonne.core.explain.Trace.in;
 
 import java.util.List;
 import kolonne.core.code.DesignCode;
+import kolonne.core.code.Notation;
 import kolonne.core.code.Steel;
 import kolonne.core.code.StressBlock;
 import kolonne.core.explain.Quantity;
@@ -96,30 +97,24 @@ public record FlexuralStrength(double c, double epsT, double phi, double Mn, dou
     }
 
     private void explain(List<BarLayer> layers, double fy, double fc, StressBlock block, DesignCode code, Trace t) {
-        boolean reduces = code.reduces();
-        t.step(reduces ? "β1" : "λ", reduces ? "from f′c" : "from fck", (reduces ? "f′c" : "fck") + " = {0}", block.depth(), Quantity.NUMBER, code.blockClause(),
-            in(fc, Quantity.STRENGTH));
+        Notation.Bending n = code.notation().bending();
+        t.step(n.factor().symbol(), n.factor().formula(), n.concrete() + " = {0}", block.depth(), Quantity.NUMBER, code.blockClause(), in(fc, Quantity.STRENGTH));
         for (BarLayer l : layers) {
             double strain = block.crushing() * (l.depth() - c) / c;
             double stress = Math.max(-fy, Math.min(fy, Steel.ES * strain));
-            t.step(reduces ? "fs" : "σs", reduces ? "Es εcu (d − c) / c, at most fy" : "Es εcu3 (d − x) / x, at most fyd", "bars {0} at d = {1}, "
-                    + (reduces ? "c" : "x") + " = {2}", stress, Quantity.STRENGTH, reduces ? "22.2.1" : "3.2.7(2)", in(l.area(), Quantity.AREA),
-                in(l.depth(), Quantity.LENGTH), in(c, Quantity.LENGTH));
+            t.step(n.steel().symbol(), n.steel().formula(), "bars {0} at d = {1}, " + n.neutralAxis() + " = {2}", stress, Quantity.STRENGTH, n.steel().clause(),
+                in(l.area(), Quantity.AREA), in(l.depth(), Quantity.LENGTH), in(c, Quantity.LENGTH));
         }
-        t.step(reduces ? "a" : "λx", reduces ? "β1 c" : "λ x", "{0} × {1}", block.depth() * c, Quantity.LENGTH, code.blockClause(),
+        t.step(n.block().symbol(), n.block().formula(), "{0} × {1}", block.depth() * c, Quantity.LENGTH, code.blockClause(),
             in(block.depth(), Quantity.NUMBER), in(c, Quantity.LENGTH));
-        t.step(reduces ? "εt" : "εs", reduces ? "εcu (dt − c) / c" : "εcu3 (d − x) / x", (reduces ? "c" : "x") + " = {0}", epsT, Quantity.STRAIN,
-            reduces ? "22.2.2.1" : "6.1(2)", in(c, Quantity.LENGTH));
-        if (!reduces) {
-            t.step("MRd", "Σ forces of bars and block × lever", "As = {0}, d = {1}", Mn, Quantity.MOMENT, code.flexureClause(), in(as, Quantity.AREA),
-                in(d, Quantity.LENGTH));
-            return;
+        t.step(n.strain().symbol(), n.strain().formula(), n.neutralAxis() + " = {0}", epsT, Quantity.STRAIN, n.strain().clause(), in(c, Quantity.LENGTH));
+        code.reductionClause().ifPresent(clause -> t.step("φ", "from εt", "εt = {0}, εty = {1}", phi, Quantity.NUMBER, clause,
+            in(epsT, Quantity.STRAIN), in(fy / Steel.ES, Quantity.STRAIN)));
+        t.step(n.strength(), "Σ forces of bars and block × lever", "As = {0}, d = {1}", Mn, Quantity.MOMENT, code.flexureClause(), in(as, Quantity.AREA),
+            in(d, Quantity.LENGTH));
+        if (code.reductionClause().isPresent()) {
+            t.step("φ" + n.strength(), "φ " + n.strength(), "{0} × {1}", phiMn(), Quantity.MOMENT, code.flexureClause(), in(phi, Quantity.NUMBER),
+                in(Mn, Quantity.MOMENT));
         }
-        t.step("φ", "from εt", "εt = {0}, εty = {1}", phi, Quantity.NUMBER, code.reductionClause(),
-            in(epsT, Quantity.STRAIN), in(fy / Steel.ES, Quantity.STRAIN));
-        t.step("Mn", "Σ forces of bars and block × lever", "As = {0}, d = {1}", Mn, Quantity.MOMENT, code.flexureClause(),
-            in(as, Quantity.AREA), in(d, Quantity.LENGTH));
-        t.step("φMn", "φ Mn", "{0} × {1}", phiMn(), Quantity.MOMENT, code.flexureClause(), in(phi, Quantity.NUMBER),
-            in(Mn, Quantity.MOMENT));
     }
 }

@@ -4,7 +4,7 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import kolonne.core.combination.CombinationStandard;
+import kolonne.core.code.Combinations;
 import kolonne.core.model.AnalysisOptions;
 import kolonne.core.model.Building;
 import kolonne.core.model.Direction;
@@ -27,7 +27,7 @@ import kolonne.core.shape.Shape;
  * @param patternLive whether arrangements of the live load are generated
  */
 public record ContinuousBeam(String name, String unitSystem, Material concrete, List<Span> spans, List<Stand> stands,
-                             List<LoadCase> cases, List<Load> loads, boolean patternLive, CombinationStandard combinations) {
+                             List<LoadCase> cases, List<Load> loads, boolean patternLive, Combinations combinations) {
     /** What carries the beam at a support. */
     public enum Kind { FREE, PINNED, FIXED, COLUMNS }
 

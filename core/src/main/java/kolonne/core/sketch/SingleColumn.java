@@ -2,7 +2,7 @@ package kolonne.core.sketch;
 
 import java.util.ArrayList;
 import java.util.List;
-import kolonne.core.combination.CombinationStandard;
+import kolonne.core.code.Combinations;
 import kolonne.core.model.AnalysisOptions;
 import kolonne.core.model.Building;
 import kolonne.core.model.Direction;
@@ -26,7 +26,7 @@ import kolonne.core.shape.Shape;
  * @param head   what holds the head; it is always free to move down
  */
 public record SingleColumn(String name, String unitSystem, Material concrete, double height, Shape shape, End foot, End head,
-                           List<LoadCase> cases, List<Load> loads, CombinationStandard combinations) {
+                           List<LoadCase> cases, List<Load> loads, Combinations combinations) {
     /** How an end is held: free (head only), against moving sideways, or against turning as well. */
     public enum End { FREE, PINNED, FIXED }
 

@@ -6,6 +6,7 @@ import java.lang.reflect.Method;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.Stream;
+import kolonne.core.basis.part.Ductility;
 import kolonne.core.code.aci318.Aci318;
 import kolonne.core.code.en1992.En1992;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -24,8 +25,8 @@ class ClausesTest {
             List<Object> parts = new java.util.ArrayList<>(List.of(c, c.detailing(), c.columns(), c.serviceability(), c.torsion(), c.slenderness()));
             c.crackWidth().ifPresent(parts::add);
             c.flangeShear().ifPresent(parts::add);
-            c.ductile(DuctileFrame.Kind.INTERMEDIATE).ifPresent(parts::add);
-            c.ductile(DuctileFrame.Kind.SPECIAL).ifPresent(parts::add);
+            c.ductile(Ductility.INTERMEDIATE).ifPresent(parts::add);
+            c.ductile(Ductility.SPECIAL).ifPresent(parts::add);
             return parts.stream().map(p -> new Object[] {p, pattern});
         });
     }

@@ -10,10 +10,11 @@ import java.util.stream.LongStream;
 import kolonne.core.analysis.Analysis;
 import kolonne.core.analysis.FrameAnalysis;
 import kolonne.core.basis.Basis;
+import kolonne.core.basis.Varied;
+import kolonne.core.basis.part.Ductility;
 import kolonne.core.beam.check.BeamCheck;
 import kolonne.core.beam.check.BeamDesign;
 import kolonne.core.check.CheckResult;
-import kolonne.core.code.DuctileFrame;
 import kolonne.core.finding.Finding;
 import kolonne.core.finding.Severity;
 import kolonne.core.model.Building;
@@ -46,8 +47,8 @@ class RandomFramesTest {
         }
         Basis basis = us ? Basis.standard(true) : Basis.standard(seed % 3 == 1 ? "aci-318m-19" : "en-1992-1-1");
         boolean aci = !basis.code().startsWith("en");
-        DuctileFrame.Kind kind = aci ? DuctileFrame.Kind.values()[(int) (seed / 3 % 4)] : DuctileFrame.Kind.NONE;
-        basis = basis.with(basis.rules().with(kind).withSlabFlanges(seed % 2 == 0).withBundles(seed % 5 < 2));
+        Ductility kind = aci ? Ductility.values()[(int) (seed / 3 % 4)] : Ductility.NONE;
+        basis = Varied.bundles(Varied.ductile(seed % 2 == 0 ? Varied.slabFlanges(basis) : basis, kind), seed % 5 < 2);
         BuildingDesign d = BuildingDesigner.design(a, basis, BuildingDesigner.Progress.NONE);
         for (BeamDesign beam : d.beams()) {
             told(beam.line().mark(), beam.checks(), beam.findings());

@@ -5,16 +5,18 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import kolonne.core.code.Bar;
 import kolonne.core.code.BarCatalogue;
+import kolonne.core.code.registry.Codes;
 import org.junit.jupiter.api.Test;
 
 /** Cut lengths against the bent bar's centre line measured out, and against the deductions of ISO 3766 by hand. */
 class BarShapesTest {
+    private static final BarShapes SHAPES = new BarShapes(Codes.of("aci-318m-19").bends());
     private static final Bar T10 = BarCatalogue.METRIC.find("T10");
     private static final Bar T20 = BarCatalogue.METRIC.find("T20");
 
     @Test
     void aStraightBarIsItsLength() {
-        BarItem i = BarShapes.longitudinal("x", T20, 4, 4321, 0);
+        BarItem i = SHAPES.longitudinal("x", T20, 4, 4321, 0);
         assertEquals("00", i.shape());
         assertEquals(4325, i.cutLength(), "up to 5 mm");
         assertEquals(4 * 4.325 * 2.466, i.mass(), 0.01, "2.466 kg/m for T20, ISO 6935-2");
@@ -23,7 +25,7 @@ class BarShapesTest {
     /** Shape 11: A + B − 0.5 r − d, with r = 60 for T20 (6 d bend): the centre line is at most 1 % off. */
     @Test
     void aHookedBarMatchesItsCentreLine() {
-        BarItem i = BarShapes.longitudinal("x", T20, 1, 3000, 1);
+        BarItem i = SHAPES.longitudinal("x", T20, 1, 3000, 1);
         double hook = 60 + 13 * 20;
         assertEquals("11", i.shape());
         assertEquals(hook, i.dims().get(0), 0.5);
@@ -38,7 +40,7 @@ class BarShapesTest {
      */
     @Test
     void aClosedStirrupHasHooksOf135Degrees() {
-        BarItem i = BarShapes.closed("x", T10, 10, 220, 520);
+        BarItem i = SHAPES.closed("x", T10, 10, 220, 520);
         assertEquals("51", i.shape());
         assertEquals(1630, i.cutLength());
     }
@@ -46,12 +48,12 @@ class BarShapesTest {
     /** One leg of 520 outside: 520 − 10 − 50 between the bends, two of 135°, two hooks of 75: 460 + 118 + 150 = 728, cut to 730. */
     @Test
     void aCrossTieIsALegBetweenHooks() {
-        assertEquals(730, BarShapes.crossTie("x", T10, 1, 520).cutLength());
+        assertEquals(730, SHAPES.crossTie("x", T10, 1, 520).cutLength());
     }
 
     @Test
     void aHoopGoesRoundOnceAndLaps() {
-        BarItem i = BarShapes.hoop("x", T10, 1, 420, 400);
+        BarItem i = SHAPES.hoop("x", T10, 1, 420, 400);
         assertEquals(Math.PI * 410 + 400, i.cutLength(), 5);
     }
 

@@ -8,7 +8,7 @@ import java.util.List;
 import kolonne.core.analysis.Analysis;
 import kolonne.core.analysis.FrameAnalysis;
 import kolonne.core.basis.Basis;
-import kolonne.core.combination.CombinationStandard;
+import kolonne.core.code.registry.Codes;
 import kolonne.core.design.BuildingDesign;
 import kolonne.core.design.BuildingDesigner;
 import kolonne.core.finding.Severity;
@@ -47,7 +47,7 @@ class SketchTest {
             stands.add(stand(Kind.PINNED));
             loads.add(new Load(i, "L", MemberLoad.Kind.DISTRIBUTED, 0, length, w, w));
         }
-        return new ContinuousBeam("beam", "SI", CONCRETE, spans, stands, List.of(LIVE), loads, pattern, CombinationStandard.ACI_318);
+        return new ContinuousBeam("beam", "SI", CONCRETE, spans, stands, List.of(LIVE), loads, pattern, Codes.usual(false).combinations());
     }
 
     /** Moment over the first inner support as a part of wL2: W. C. Young, Roark's Formulas; any table of equal spans. */
@@ -79,7 +79,7 @@ class SketchTest {
         Shape column = new Shape.Rectangle(300, 600);
         ContinuousBeam c = new ContinuousBeam("portal", "SI", CONCRETE, List.of(new Span(8000, RECTANGLE)),
             List.of(new Stand(Kind.COLUMNS, 4000, 0, column, false), new Stand(Kind.COLUMNS, 4000, 0, column, false)), List.of(LIVE),
-            List.of(new Load(0, "L", MemberLoad.Kind.DISTRIBUTED, 0, 8000, 10, 10)), false, CombinationStandard.ACI_318);
+            List.of(new Load(0, "L", MemberLoad.Kind.DISTRIBUTED, 0, 8000, 10, 10)), false, Codes.usual(false).combinations());
         Building b = c.building();
         Analysis a = FrameAnalysis.solve(new BuildingIndex(b));
         // the columns' width lies along the beam: I = h b3 / 12 = 600 x 300^3 / 12
@@ -95,7 +95,7 @@ class SketchTest {
     @Test
     void aColumnCarriesWhatItIsGiven() {
         SingleColumn c = new SingleColumn("column", "SI", CONCRETE, 4000, new Shape.Rectangle(400, 500), SingleColumn.End.FIXED,
-            SingleColumn.End.FREE, List.of(LIVE), List.of(new SingleColumn.Load("L", 1e6, 2e4, 1e4, 0, 0, 0, 0, 5, 0)), CombinationStandard.ACI_318);
+            SingleColumn.End.FREE, List.of(LIVE), List.of(new SingleColumn.Load("L", 1e6, 2e4, 1e4, 0, 0, 0, 0, 5, 0)), Codes.usual(false).combinations());
         Analysis a = FrameAnalysis.solve(new BuildingIndex(c.building()));
         assertEquals(-1e6, a.force(0, 0, 0, Analysis.N), 1);
         // local y of the column is global X: bending along X is about local z
@@ -111,9 +111,9 @@ class SketchTest {
         ContinuousBeam beam = new ContinuousBeam("beam", "SI", CONCRETE, List.of(new Span(7000, tee), new Span(7000, tee), new Span(2000, tee)),
             List.of(stand(Kind.PINNED), new Stand(Kind.COLUMNS, 3500, 3500, new Shape.Circle(450), false), stand(Kind.PINNED), stand(Kind.FREE)),
             List.of(dead, LIVE), List.of(new Load(0, "L", MemberLoad.Kind.DISTRIBUTED, 1000, 5000, 10, 30),
-                new Load(1, "L", MemberLoad.Kind.POINT, 3000, 3000, 80_000, 0), new Load(2, "D", MemberLoad.Kind.MOMENT, 1000, 1000, 2e7, 0)), true, CombinationStandard.EN_1990);
+                new Load(1, "L", MemberLoad.Kind.POINT, 3000, 3000, 80_000, 0), new Load(2, "D", MemberLoad.Kind.MOMENT, 1000, 1000, 2e7, 0)), true, Codes.of("en-1992-1-1").combinations());
         SingleColumn column = new SingleColumn("column", "SI", CONCRETE, 4000, new Shape.Circle(450), SingleColumn.End.PINNED,
-            SingleColumn.End.PINNED, List.of(dead, LIVE), List.of(new SingleColumn.Load("L", 9e5, 0, 0, 2e7, 3e7, 0, 0, 0, 0)), CombinationStandard.EN_1990);
+            SingleColumn.End.PINNED, List.of(dead, LIVE), List.of(new SingleColumn.Load("L", 9e5, 0, 0, 2e7, 3e7, 0, 0, 0, 0)), Codes.of("en-1992-1-1").combinations());
         for (Building b : List.of(beam.building(), column.building())) {
             assertTrue(ModelCheck.run(b).stream().noneMatch(f -> f.severity() == Severity.FAILS), ModelCheck.run(b).toString());
             BuildingDesign d = BuildingDesigner.design(FrameAnalysis.solve(new BuildingIndex(b)), Basis.standard(false), (done, total) -> { });

@@ -9,14 +9,27 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.TreeMap;
 import kolonne.core.basis.Basis;
-import kolonne.core.basis.BeamRules;
-import kolonne.core.code.DuctileFrame;
+import kolonne.core.basis.part.Bars;
+import kolonne.core.basis.part.BeamRules;
+import kolonne.core.basis.part.DeflectionLimits;
+import kolonne.core.basis.part.Ductility;
+import kolonne.core.basis.part.Frame;
+import kolonne.core.basis.part.Materials;
+import kolonne.core.basis.part.Preference;
+import kolonne.core.basis.part.SectionLimits;
+import kolonne.core.basis.part.Stirrups;
+import kolonne.core.basis.part.Sway;
+import kolonne.core.code.CodeEntry;
+import kolonne.core.code.registry.Codes;
 import kolonne.core.finding.Finding;
 import kolonne.exchange.json.StrictJson;
 
 /** Reads and writes a basis. Lengths mm, strengths MPa, whatever the display units. */
 public final class BasisFile {
     private static final JsonMapper JSON = StrictJson.WHOLE;
+
+    /** Deflection limits of files that have none. */
+    private static final DeflectionLimits FLOOR = new DeflectionLimits(360, 180, 240);
 
     private BasisFile() {}
 
@@ -44,13 +57,13 @@ public final class BasisFile {
     public record Read(Basis basis, List<Finding> findings) {}
 
     public static Dto dto(Basis b) {
+        SectionLimits a = b.beams().advice();
         return new Dto(b.name(), b.code(), round(b.fy()), round(b.fyt()), b.beamCover(), b.columnCover(), b.aggregate(),
-            b.beamBars(), b.columnBars(), b.stirrups(), b.spacingStep(), b.spacingLeast(), b.spacingMost(),
-            b.zonesMost(), b.legsMost(), b.layersMost(), b.practicalCap(), word(b.preference()), b.deflection().live(),
-            b.deflection().lasting(), word(b.swayX()),
-            word(b.swayY()), b.redistribution(), new TreeMap<>(b.national()), b.rules().slabFlanges(), b.rules().bundles(), b.rules().stockLength(),
-            word(b.rules().ductility()), b.rules().advice().bandFrom(), b.rules().advice().bandTo(), b.rules().advice().depthLeast(),
-            b.rules().advice().depthMost(), b.rules().advice().widthLeast(), b.rules().advice().widthMost(), b.rules().advice().step(), b.deflection().roof());
+            b.bars().beams(), b.bars().columns(), b.bars().stirrups(), b.stirrups().step(), b.stirrups().least(), b.stirrups().most(),
+            b.stirrups().zonesMost(), b.stirrups().legsMost(), b.bars().layersMost(), b.bars().practicalCap(), word(b.bars().preference()), b.deflection().live(),
+            b.deflection().lasting(), word(b.frame().swayX()), word(b.frame().swayY()), b.redistribution(), new TreeMap<>(b.national()), b.beams().slabFlanges(),
+            b.beams().bundles(), b.bars().stockLength(), word(b.ductility()), a.bandFrom(), a.bandTo(), a.depthLeast(), a.depthMost(), a.widthLeast(), a.widthMost(),
+            a.step(), b.deflection().roof());
     }
 
     private static double round(double v) {
@@ -91,14 +104,14 @@ public final class BasisFile {
     }
 
     private static Read of(Dto d) {
-        Basis.Preference preference = choice(Basis.Preference.class, d.preference());
-        Basis.Sway swayX = choice(Basis.Sway.class, d.swayX());
-        Basis.Sway swayY = choice(Basis.Sway.class, d.swayY());
+        Preference preference = choice(Preference.class, d.preference());
+        Sway swayX = choice(Sway.class, d.swayX());
+        Sway swayY = choice(Sway.class, d.swayY());
         if (preference == null || swayX == null || swayY == null) {
             return failed("basis.word", "basis, preference, swayX, swayY", "A word is not one of the choices.",
                 "Use least-steel, fewest-bars, fewest-layers, one-size-a-face or fewest-sizes, and from-model or braced.");
         }
-        DuctileFrame.Kind ductility = d.ductility() == null ? DuctileFrame.Kind.NONE : choice(DuctileFrame.Kind.class, d.ductility());
+        Ductility ductility = d.ductility() == null ? Ductility.NONE : choice(Ductility.class, d.ductility());
         if (ductility == null) {
             return failed("basis.word", "basis, ductility", "There is no kind of frame " + d.ductility() + ".", "Use none, ordinary, intermediate or special.");
         }
@@ -111,20 +124,20 @@ public final class BasisFile {
             return failed("basis.national", "basis, national", "A parameter has no value.", "Give it one, or leave it out for the recommended value.");
         }
         // fields that older files do not have take the standard's value
-        Basis.DeflectionLimits usual = Basis.DeflectionLimits.FLOOR;
-        Basis.DeflectionLimits limits = new Basis.DeflectionLimits(or(d.liveDeflection(), usual.live()), or(d.roofDeflection(), usual.roof()), or(d.lastingDeflection(), usual.lasting()));
-        Basis b = new Basis(d.name(), d.code(), d.fyMpa(), d.fytMpa(), d.beamCoverMm(), d.columnCoverMm(),
-            d.aggregateMm(), d.beamBars(), d.columnBars(), d.stirrups(), d.spacingStepMm(), d.spacingLeastMm(),
-            d.spacingMostMm(), d.zonesMost(), d.legsMost(), d.layersMost(), d.practicalCap(), preference, limits, swayX, swayY,
-            or(d.redistribution(), 0.0), or(d.national(), Map.of()), rules(d, ductility));
-        return new Read(b, List.of());
+        Basis usual = Basis.standard(Codes.find(d.code()).map(CodeEntry::key).orElse(Codes.usual(false).key()));
+        Bars bars = new Bars(d.beamBars(), d.columnBars(), d.stirrups(), d.layersMost(), d.practicalCap(), preference,
+            or(d.stockLengthMm(), usual.bars().stockLength()));
+        return new Read(new Basis(d.name(), d.code(),
+            new Materials(d.fyMpa(), d.fytMpa(), d.beamCoverMm(), d.columnCoverMm(), d.aggregateMm(), or(d.national(), Map.of())), bars,
+            new Stirrups(d.spacingStepMm(), d.spacingLeastMm(), d.spacingMostMm(), d.zonesMost(), d.legsMost()),
+            new Frame(swayX, swayY, or(d.redistribution(), 0.0), ductility), beams(d, usual.beams())), List.of());
     }
 
-    private static BeamRules rules(Dto d, DuctileFrame.Kind ductility) {
-        BeamRules usual = BeamRules.standard(d.code().equals("aci-318-19"));
-        BeamRules.SectionLimits a = usual.advice();
-        return new BeamRules(or(d.slabFlanges(), usual.slabFlanges()), or(d.bundles(), usual.bundles()), or(d.stockLengthMm(), usual.stockLength()), ductility,
-            new BeamRules.SectionLimits(or(d.bandFrom(), a.bandFrom()), or(d.bandTo(), a.bandTo()), or(d.depthLeastMm(), a.depthLeast()),
+    private static BeamRules beams(Dto d, BeamRules usual) {
+        SectionLimits a = usual.advice();
+        return new BeamRules(or(d.slabFlanges(), usual.slabFlanges()), or(d.bundles(), usual.bundles()),
+            new DeflectionLimits(or(d.liveDeflection(), FLOOR.live()), or(d.roofDeflection(), FLOOR.roof()), or(d.lastingDeflection(), FLOOR.lasting())),
+            new SectionLimits(or(d.bandFrom(), a.bandFrom()), or(d.bandTo(), a.bandTo()), or(d.depthLeastMm(), a.depthLeast()),
                 or(d.depthMostMm(), a.depthMost()), or(d.widthLeastMm(), a.widthLeast()), or(d.widthMostMm(), a.widthMost()), or(d.sizeStepMm(), a.step())));
     }
 

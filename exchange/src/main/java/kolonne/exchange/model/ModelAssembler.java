@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.function.Function;
+import kolonne.core.code.registry.Codes;
 import kolonne.core.finding.Finding;
 import kolonne.core.model.AnalysisOptions;
 import kolonne.core.model.AreaLoad;
@@ -189,7 +190,7 @@ final class ModelAssembler {
 
     private Material material(RowReader r) {
         double fc = r.number("fc") * u.stress();
-        double e = r.has("E") ? r.number("E") * u.stress() : 4700 * Math.sqrt(fc); // ACI 318M-19 19.2.2.1 b
+        double e = r.has("E") ? r.number("E") * u.stress() : Codes.usual(u.name().equals("US")).elasticModulus(fc);
         double weight = r.has("weight") ? r.number("weight") * u.weight() : WEIGHT;
         return new Material(r.id("id"), fc, e, r.number("poisson", 0.2), weight);
     }

@@ -69,7 +69,7 @@ public final class UtilisationReport {
         paper.paragraph(String.format(Locale.ROOT,
             "fy %s, fyt %s, cover %s in beams and %s in columns, practical steel cap %.1f %%.",
             Quantity.STRENGTH.text(b.fy(), us), Quantity.STRENGTH.text(b.fyt(), us),
-            Quantity.LENGTH.text(b.beamCover(), us), Quantity.LENGTH.text(b.columnCover(), us), 100 * b.practicalCap()));
+            Quantity.LENGTH.text(b.beamCover(), us), Quantity.LENGTH.text(b.columnCover(), us), 100 * b.bars().practicalCap()));
         paper.heading("Causes", 12);
         List<List<PdfPaper.Cell>> rows = new ArrayList<>();
         for (Cause c : Cause.values()) {

@@ -10,11 +10,11 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 import java.util.stream.Stream;
-import kolonne.core.basis.Basis;
 import kolonne.core.code.Bar;
-import kolonne.core.code.BarCatalogue;
 import kolonne.core.code.DesignCode;
+import kolonne.core.code.registry.Codes;
 import kolonne.core.explain.Step;
 import kolonne.core.finding.Finding;
 import kolonne.core.shape.Shape;
@@ -112,8 +112,7 @@ public final class SectionFile {
         int before = findings.size();
         bad(u == null, where + ", units", "The units are " + e.units() + ".", "Use SI or US.");
         DesignCode code = u == null ? null : code(e.code(), u.name().equals("US"));
-        bad(u != null && code == null, where + ", code", "The code is " + e.code() + ", in " + e.units() + " units.", "Use one of " + String.join(", ", Basis.CODES)
-            + "; only aci-318-19 has US units.");
+        bad(u != null && code == null, where + ", code", "The code is " + e.code() + ", in " + e.units() + " units.", "Use one of " + Codes.keys() + ", with its units.");
         bad(!column && !"beam".equals(e.use()), where + ", use", "The use is " + e.use() + ".", "Use beam or column.");
         if (u != null) {
             strength(e.fc(), CONCRETE, u, where + ", fc");
@@ -190,12 +189,7 @@ public final class SectionFile {
 
     /** The code that is named, else that of the units; null where they do not go together. */
     private static DesignCode code(String key, boolean us) {
-        String k = key == null ? us ? "aci-318-19" : "aci-318m-19" : key;
-        if (!Basis.CODES.contains(k)) {
-            return null;
-        }
-        Basis b = Basis.standard(k);
-        return b.usUnits() == us ? b.designCode() : null;
+        return (key == null ? Optional.of(Codes.usual(us)) : Codes.find(key)).filter(c -> c.usUnits() == us).map(c -> c.rules(Map.of())).orElse(null);
     }
 
     /** Whether a size can be meant: 20 mm to 20 m. */
@@ -208,8 +202,8 @@ public final class SectionFile {
     }
 
     private Bar find(String label, boolean us, String where) {
-        Bar b = label == null ? null : (us ? BarCatalogue.US : BarCatalogue.METRIC).find(label);
-        bad(b == null, where, "There is no bar " + label + ".", "Use one of " + String.join(", ", (us ? BarCatalogue.US : BarCatalogue.METRIC).bars().stream()
+        Bar b = label == null ? null : Codes.usual(us).catalogue().find(label);
+        bad(b == null, where, "There is no bar " + label + ".", "Use one of " + String.join(", ", Codes.usual(us).catalogue().bars().stream()
             .map(Bar::label).toList()) + ".");
         return b;
     }

@@ -6,8 +6,9 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Set;
-import kolonne.core.basis.Basis;
-import kolonne.core.combination.CombinationStandard;
+import kolonne.core.code.CodeEntry;
+import kolonne.core.code.Combinations;
+import kolonne.core.code.registry.Codes;
 import kolonne.core.finding.Finding;
 import kolonne.core.finding.Severity;
 import kolonne.core.model.Building;
@@ -52,7 +53,7 @@ public final class SketchFile {
     /** @param span from 0. @param kind distributed, point or moment */
     public record SketchLoad(int span, String loadCase, String kind, double from, double to, double value, double valueTo) {}
 
-    /** @param code key of the design code that combinations are made for; ACI 318-19 of the units if left out */
+    /** @param code key of the design code that combinations are made for; the usual one of the units if left out */
     public record BeamSketch(String name, String units, double fc, List<SketchSpan> spans, List<SketchStand> supports, List<SketchCase> cases,
                           List<SketchLoad> loads, boolean patternLive, String code) {}
 
@@ -118,15 +119,19 @@ public final class SketchFile {
         return v == Math.rint(v) ? String.format(Locale.ROOT, "%.0f", v) : String.format(Locale.ROOT, "%.3g", v);
     }
 
+    private static String keys(boolean us) {
+        return String.join(" or ", Codes.ALL.stream().filter(c -> c.usUnits() == us).map(CodeEntry::key).toList());
+    }
+
     private boolean commonSound(String name, String units, String given, double fc, List<SketchCase> cases) {
         u = units == null ? null : ModelUnits.of(units);
         if (bad(u == null, "units", "The units are " + units + ".", "Use SI or US.")) {
             return false;
         }
         boolean us = u.name().equals("US");
-        code = given == null ? us ? "aci-318-19" : "aci-318m-19" : given;
-        bad(!Basis.CODES.contains(code) || us != code.equals("aci-318-19"), "code", "The design code is " + code + " with units " + u.name() + ".",
-            "Use aci-318m-19 or en-1992-1-1 with SI units, aci-318-19 with US units.");
+        code = given == null ? Codes.usual(us).key() : given;
+        bad(Codes.find(code).filter(c -> c.usUnits() == us).isEmpty(), "code", "The design code is " + code + " with units " + u.name() + ".",
+            "Use " + keys(false) + " with SI units, " + keys(true) + " with US units.");
         bad(name == null || name.isBlank(), "name", "The name is empty.", "Give the project a name.");
         bad(!(fc > 0), "concrete", "The strength of the concrete is " + number(fc) + ".", "Give f'c.");
         if (absent(cases, "load cases")) {
@@ -266,7 +271,7 @@ public final class SketchFile {
 
     private Material concrete(double fc) {
         double mpa = fc * u.stress();
-        double e = eurocode() ? 22_000 * Math.pow((mpa + 8) / 10, 0.3) : 4700 * Math.sqrt(mpa); // EN 1992-1-1 table 3.1, ACI 318M-19 19.2.2.1 b
+        double e = Codes.of(code).elasticModulus(mpa);
         return new Material("concrete", mpa, e, 0.2, WEIGHT);
     }
 
@@ -330,11 +335,8 @@ public final class SketchFile {
                     l.mxFoot() * m, l.myFoot() * m, l.qx() * u.lineLoad(), l.qy() * u.lineLoad())).toList(), standard());
     }
 
-    private CombinationStandard standard() {
-        return eurocode() ? CombinationStandard.EN_1990 : CombinationStandard.ACI_318;
+    private Combinations standard() {
+        return Codes.of(code).combinations();
     }
 
-    private boolean eurocode() {
-        return code.startsWith("en");
-    }
 }

@@ -9,8 +9,15 @@ import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
 import kolonne.core.basis.Basis;
-import kolonne.core.basis.BeamRules;
-import kolonne.core.code.DuctileFrame;
+import kolonne.core.basis.part.Bars;
+import kolonne.core.basis.part.BeamRules;
+import kolonne.core.basis.part.DeflectionLimits;
+import kolonne.core.basis.part.Ductility;
+import kolonne.core.basis.part.Frame;
+import kolonne.core.basis.part.Preference;
+import kolonne.core.basis.part.SectionLimits;
+import kolonne.core.basis.part.Stirrups;
+import kolonne.core.basis.part.Sway;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -31,11 +38,16 @@ class BasisFileTest {
     @ValueSource(strings = {"aci-318m-19", "aci-318-19", "en-1992-1-1"})
     void whatIsWrittenIsReadAgain(String code) {
         Basis s = Basis.standard(code);
-        BeamRules r = s.rules().withSlabFlanges(true).withBundles(true).withStockLength(9000).with(new BeamRules.SectionLimits(0.6, 0.9, 300, 900, 250, 500, 25));
-        Basis b = s.with(code.startsWith("en") ? r : r.with(DuctileFrame.Kind.SPECIAL));
+        Bars r = s.bars();
+        Basis b = s.with(new Bars(r.beams(), r.columns(), r.stirrups(), 1, 0.03, Preference.FEWEST_SIZES, 9000))
+            .with(new Frame(Sway.BRACED, Sway.FROM_MODEL, 0.1, code.startsWith("en") ? Ductility.NONE : Ductility.SPECIAL))
+            .with(new BeamRules(true, true, new DeflectionLimits(300, 200, 480), new SectionLimits(0.6, 0.9, 300, 900, 250, 500, 25)))
+            .with(new Stirrups(50, 100, 250, 2, 4));
         Basis again = BasisFile.read(BasisFile.write(b).getBytes(StandardCharsets.UTF_8)).basis();
-        assertEquals(b.rules(), again.rules());
-        assertEquals(b.beamBars(), again.beamBars());
+        assertEquals(b.bars(), again.bars());
+        assertEquals(b.beams(), again.beams());
+        assertEquals(b.frame(), again.frame());
+        assertEquals(b.stirrups(), again.stirrups());
         assertEquals(b.fy(), again.fy(), 1e-5);
     }
 
@@ -46,7 +58,8 @@ class BasisFileTest {
         n.remove(List.of("slabFlanges", "bundles", "stockLengthMm", "ductility", "bandFrom", "bandTo", "depthLeastMm", "depthMostMm", "widthLeastMm", "widthMostMm",
             "sizeStepMm", "national", "redistribution", "liveDeflection", "lastingDeflection", "roofDeflection"));
         Basis b = read(n).basis();
-        assertEquals(BeamRules.standard(true), b.rules());
+        assertEquals(Basis.standard(true).beams(), b.beams());
+        assertEquals(Basis.standard(true).bars(), b.bars());
         assertEquals(Basis.standard(true).deflection(), b.deflection());
         assertEquals(0, b.redistribution());
     }

@@ -111,8 +111,29 @@ final class Answers {
     /** A nationally determined parameter with the bounds of what can be meant. */
     record ParameterDto(String key, String words, String clause, double recommended, double least, double most) {}
 
-    /** @param standard the basis that a new project of the code starts with; parameters that it leaves to nations */
-    record CatalogueDto(String code, String name, boolean usUnits, List<String> bars, BasisFile.Dto standard, List<ParameterDto> parameters) {}
+    /**
+     * A number of the basis as the code describes it.
+     *
+     * @param part where it is asked for; {@code kind} stress, length, count, number or part
+     * @param least and {@code most} in MPa, mm, or as they are
+     */
+    record FieldDto(String key, String part, String name, String kind, double least, double most, String help) {}
+
+    /** A word that may be chosen, and what a reader sees of it. */
+    record ChoiceDto(String value, String label) {}
+
+    /**
+     * A design code.
+     *
+     * @param usual      whether it is taken where none is named
+     * @param standard   the basis that a new project starts with
+     * @param parameters that it leaves to nations
+     * @param fields     numbers of the basis that mean something by it
+     * @param ductility  kinds of ductile frames that are covered
+     * @param remarks    what it says of fields that are no numbers, by their key
+     */
+    record CatalogueDto(String code, String name, boolean usUnits, boolean usual, List<String> bars, BasisFile.Dto standard, List<ParameterDto> parameters,
+                        List<FieldDto> fields, List<ChoiceDto> ductility, Map<String, String> remarks) {}
 
     record Health(String status, String version) {}
 }

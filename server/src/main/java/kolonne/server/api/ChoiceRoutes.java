@@ -10,6 +10,7 @@ import java.util.Map;
 import java.util.NoSuchElementException;
 import kolonne.core.advice.SectionAdvice;
 import kolonne.core.basis.Basis;
+import kolonne.core.basis.part.Preference;
 import kolonne.core.beam.cage.BeamCage;
 import kolonne.core.beam.check.BeamDesign;
 import kolonne.core.beam.choice.BeamDesigner;
@@ -128,10 +129,10 @@ final class ChoiceRoutes {
         BuildingDesign d = design(c);
         BeamLine line = d.beams().stream().map(BeamDesign::line).filter(q -> q.mark().equals(c.pathParam("mark"))).findFirst()
             .orElseThrow(() -> new NoSuchElementException("There is no beam line " + c.pathParam("mark") + "."));
-        c.json(new PreferencesDto(word(d.basis().preference()), Arrays.stream(Basis.Preference.values()).map(q -> of(d, line, q)).toList()));
+        c.json(new PreferencesDto(word(d.basis().bars().preference()), Arrays.stream(Preference.values()).map(q -> of(d, line, q)).toList()));
     }
 
-    private static PreferenceDto of(BuildingDesign d, BeamLine line, Basis.Preference q) {
+    private static PreferenceDto of(BuildingDesign d, BeamLine line, Preference q) {
         Basis basis = d.basis().with(q);
         BeamDesign b = BeamDesigner.design(line, d.beamContext().with(basis));
         List<BeamCage.Group> groups = b.cage().groups();
@@ -139,7 +140,7 @@ final class ChoiceRoutes {
             groups.stream().mapToInt(BeamCage.Group::layer).max().orElse(0), (int) groups.stream().map(g -> g.bar().label()).distinct().count(), b.satisfied());
     }
 
-    private static String word(Basis.Preference q) {
+    private static String word(Preference q) {
         return q.name().toLowerCase(Locale.ROOT).replace('_', '-');
     }
 }

@@ -75,7 +75,7 @@ final class HandRoutes {
     }
 
     private static HandCage cage(Context c, BuildingDesign d) {
-        HandFile.Read r = HandFile.line(c.bodyAsBytes(), d.basis().designCode().catalogue());
+        HandFile.Read r = HandFile.line(c.bodyAsBytes(), d.basis().entry().catalogue());
         if (!r.sound()) {
             throw new Jobs.Refused(r.findings());
         }

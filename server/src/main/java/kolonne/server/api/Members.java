@@ -130,9 +130,9 @@ final class Members {
             cuts, b.profile().stream().map(p -> point(d, p)).toList(), b.deflections().stream().map(f -> deflected(d, b, f)).toList(), checks(b.checks(), basis),
             Problem.FindingDto.of(b.findings()), b.governing().utilisation(), b.satisfied(), mass.steel(), mass.concrete() / 1e9,
             basis.beamCover(), basis.fy(), station >= 0 ? station : nearest(line, b.governing().x()), HandFile.dto(b.hand()), needs(d, b), legs(d, b),
-            basis.designCode().catalogue().bars().stream().filter(k -> k.diameter() >= 12).map(Bar::label).toList(),
-            basis.designCode().catalogue().bars().stream().filter(k -> k.diameter() <= 20).map(Bar::label).toList(), line.firstBar(basis), line.lastBar(basis),
-            basis.spacingStep());
+            basis.entry().catalogue().bars().stream().filter(k -> k.diameter() >= 12).map(Bar::label).toList(),
+            basis.entry().catalogue().bars().stream().filter(k -> k.diameter() <= 20).map(Bar::label).toList(), line.firstBar(basis), line.lastBar(basis),
+            basis.stirrups().step());
     }
 
     private static List<NeedDto> needs(BuildingDesign d, BeamDesign b) {

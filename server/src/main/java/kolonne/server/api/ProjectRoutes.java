@@ -3,10 +3,14 @@ package kolonne.server.api;
 import io.javalin.http.Context;
 import io.javalin.http.HandlerType;
 import java.util.List;
+import java.util.Locale;
 import java.util.NoSuchElementException;
 import java.util.Optional;
 import kolonne.core.basis.Basis;
+import kolonne.core.basis.BasisField;
 import kolonne.core.code.Bar;
+import kolonne.core.code.CodeEntry;
+import kolonne.core.code.registry.Codes;
 import kolonne.exchange.basis.BasisFile;
 import kolonne.server.jobs.Job;
 import kolonne.server.jobs.Jobs;
@@ -67,14 +71,21 @@ final class ProjectRoutes {
     record CatalogueList(List<Answers.CatalogueDto> codes) {}
 
     private static CatalogueList catalogue() {
-        return new CatalogueList(Basis.CODES.stream().map(ProjectRoutes::of).toList());
+        return new CatalogueList(Codes.ALL.stream().map(ProjectRoutes::of).toList());
     }
 
-    private static Answers.CatalogueDto of(String key) {
-        Basis standard = Basis.standard(key);
-        return new Answers.CatalogueDto(key, standard.designCode().name(), standard.usUnits(), standard.designCode().catalogue().bars().stream().map(Bar::label).toList(),
-            BasisFile.dto(standard), standard.parameters().stream().map(q -> new Answers.ParameterDto(q.key(), q.words(), q.clause(), q.recommended(), q.least(),
-                q.most())).toList());
+    private static Answers.CatalogueDto of(CodeEntry code) {
+        Basis standard = Basis.standard(code.key());
+        return new Answers.CatalogueDto(code.key(), code.name(), code.usUnits(), code.usual(), code.catalogue().bars().stream().map(Bar::label).toList(),
+            BasisFile.dto(standard), code.parameters().stream().map(q -> new Answers.ParameterDto(q.key(), q.words(), q.clause(), q.recommended(), q.least(),
+                q.most())).toList(),
+            BasisField.ALL.stream().filter(f -> !code.without().contains(f.key())).map(f -> new Answers.FieldDto(f.key(), word(f.part()), f.name(), word(f.kind()),
+                f.least(), f.mostBy(standard), f.help(code))).toList(),
+            code.ductility().entrySet().stream().map(e -> new Answers.ChoiceDto(word(e.getKey()), e.getValue())).toList(), code.remarks());
+    }
+
+    private static String word(Enum<?> e) {
+        return e.name().toLowerCase(Locale.ROOT).replace('_', '-');
     }
 
     private void upload(Context c) {

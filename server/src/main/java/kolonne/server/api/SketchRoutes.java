@@ -8,7 +8,7 @@ import java.util.function.Function;
 import kolonne.core.analysis.Analysis;
 import kolonne.core.analysis.AnalysisFailed;
 import kolonne.core.analysis.FrameAnalysis;
-import kolonne.core.combination.CombinationStandard;
+import kolonne.core.code.registry.Codes;
 import kolonne.core.demand.Demands;
 import kolonne.core.finding.Finding;
 import kolonne.core.model.BuildingIndex;
@@ -63,7 +63,7 @@ final class SketchRoutes {
             }
         }
         c.json(new SketchPreview(Problem.FindingDto.of(findings), combinations,
-            (r.code().startsWith("en") ? CombinationStandard.EN_1990 : CombinationStandard.ACI_318).words(), us ? "kip" : "kN", us ? "kip·ft" : "kNm", envelopes));
+            Codes.of(r.code()).combinations().words(), us ? "kip" : "kN", us ? "kip·ft" : "kNm", envelopes));
     }
 
     private static List<EnvelopeDto> envelopes(Analysis a, boolean us) {

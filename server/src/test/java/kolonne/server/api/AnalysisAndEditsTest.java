@@ -14,6 +14,7 @@ import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
 import java.util.Iterator;
 import kolonne.core.basis.Basis;
+import kolonne.core.basis.part.Preference;
 import kolonne.core.demo.DemoBuilding;
 import kolonne.core.demo.DemoOptions;
 import kolonne.core.model.Building;
@@ -239,7 +240,7 @@ class AnalysisAndEditsTest {
     void everyPreferenceHasItsPrice() throws IOException, InterruptedException {
         JsonNode all = get("/members/" + firstBeam() + "/preferences");
         assertEquals("least-steel", all.get("current").asText());
-        assertEquals(Basis.Preference.values().length, all.get("preferences").size());
+        assertEquals(Preference.values().length, all.get("preferences").size());
         for (JsonNode q : all.get("preferences")) {
             assertTrue(q.get("steelKg").asDouble() > 0 && q.get("bars").asInt() >= 4 && q.get("sizes").asInt() >= 1, q.toString());
         }

@@ -14,6 +14,7 @@ import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
 import kolonne.core.basis.Basis;
+import kolonne.core.basis.part.Preference;
 import kolonne.core.demo.DemoBuilding;
 import kolonne.core.demo.DemoOptions;
 import kolonne.exchange.basis.BasisFile;
@@ -128,7 +129,7 @@ class HandRoutesTest {
     @Test
     void handSetBarsSurviveARedesignAndARestart() throws IOException, InterruptedException {
         set(200, 1, bars(5));
-        String basis = BasisFile.write(Basis.standard(false).with(Basis.Preference.FEWEST_BARS));
+        String basis = BasisFile.write(Basis.standard(false).with(Preference.FEWEST_BARS));
         ask(200, "PUT", p + "/basis", basis, "If-Match", "\"2\"");
         designed();
         assertEquals(1, beam(mark).get("groups").findValuesAsText("face").stream().filter("bottom"::equals).count());

@@ -21,6 +21,7 @@ import java.util.concurrent.CountDownLatch;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.atomic.AtomicInteger;
 import kolonne.core.basis.Basis;
+import kolonne.core.basis.part.Preference;
 import kolonne.core.demo.DemoBuilding;
 import kolonne.core.demo.DemoOptions;
 import kolonne.core.finding.Severity;
@@ -105,11 +106,11 @@ class ProjectsTest {
                 }
             });
             for (int v = 1; v <= 30; v++) {
-                Basis.Preference p = Basis.Preference.values()[v % Basis.Preference.values().length];
+                Preference p = Preference.values()[v % Preference.values().length];
                 assertTrue(projects.setBasis(id, v, Basis.standard(false).with(p)).isPresent());
             }
             assertTrue(current.await(60, TimeUnit.SECONDS), w.state().toString());
-            assertEquals(Basis.standard(false).with(Basis.Preference.values()[30 % Basis.Preference.values().length]), w.published().design().basis());
+            assertEquals(Basis.standard(false).with(Preference.values()[30 % Preference.values().length]), w.published().design().basis());
         }
     }
 

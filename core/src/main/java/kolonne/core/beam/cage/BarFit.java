@@ -112,7 +112,7 @@ public final class BarFit {
         double level = start + Math.max(throughBar.diameter(), inFirst > 1 ? height : inFirst > 0 ? addedBar.diameter() : 0);
         int below = through + inFirst;
         for (int n = 2; rest > 0; n++) {
-            if (n > basis.layersMost()) {
+            if (n > basis.bars().layersMost()) {
                 return null;
             }
             int room = fits(width, 0, addedBar, addedBar, basis.aggregate(), code, Math.min(rest, pairs ? 2 * below : below), pairs);

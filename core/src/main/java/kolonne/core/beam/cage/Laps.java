@@ -28,7 +28,7 @@ public final class Laps {
     private Laps(BeamLine line, Basis basis) {
         this.line = line;
         this.basis = basis;
-        this.ductile = basis.designCode().ductile(basis.rules().ductility()).filter(r -> r.hoopDepths() > 0).isPresent()
+        this.ductile = basis.designCode().ductile(basis.ductility()).filter(r -> r.hoopDepths() > 0).isPresent()
             && line.spans().stream().anyMatch(s -> DuctileSpans.applies(line, s));
     }
 
@@ -53,7 +53,7 @@ public final class Laps {
     }
 
     private List<Lap> laps(Bar bar, double from, double to, boolean hookFrom, boolean hookTo, double lap, boolean top) {
-        double stock = basis.rules().stockLength() - ROUNDING;
+        double stock = basis.bars().stockLength() - ROUNDING;
         double hook = HOOK * bar.diameter();
         double rest = to - from + (hookFrom ? hook : 0) + (hookTo ? hook : 0);
         List<Lap> out = new ArrayList<>();

@@ -394,7 +394,7 @@ public final class BeamCheck {
         magnified(span, t);
         FlexuralStrength s = FlexuralStrength.of(span.shape(), sagging,
             bars.layers(p.x(), span, sagging), span.material().fc(), basis.fy(), code, t);
-        String use = code.reduces() ? "Mu / φMn" : "MEd / MRd";
+        String use = code.notation().uses().flexure();
         t.step(use, use, "{0} / {1}", demand / s.phiMn(), Quantity.UTILISATION, code.flexureClause(),
             in(demand, Quantity.MOMENT), in(s.phiMn(), Quantity.MOMENT));
         code.beamTensionStrain(basis.fy() / Steel.ES, span.material().fc(), t);
@@ -416,7 +416,7 @@ public final class BeamCheck {
         double v = Math.max(Math.abs(p.vMax()), Math.abs(p.vMin()));
         t.say("Shear", context.combinationName(combo), code.shearClause());
         ShearStrength s = bars.shear(p.x(), span, t);
-        String use = code.reduces() ? "Vu / φVn" : "VEd / VRd";
+        String use = code.notation().uses().shear();
         t.step(use, use, "{0} / {1}", v / s.total(), Quantity.UTILISATION, code.shearClause(),
             in(v, Quantity.FORCE), in(s.total(), Quantity.FORCE));
     }

@@ -151,7 +151,7 @@ final class BeamDeflection {
         };
         double w = held * curvature * length(span) * length(span);
         if (t.on()) {
-            t.step("Δshrinkage", "k εcs αe S / I l²", "k = {0}, l = {1}", w, Quantity.DEFLECTION, "7.4.3(6)", in(held, Quantity.NUMBER), in(length(span), Quantity.LENGTH));
+            t.step("Δshrinkage", "k εcs αe S / I l²", "k = {0}, l = {1}", w, Quantity.DEFLECTION, rules.shrinkageClause(), in(held, Quantity.NUMBER), in(length(span), Quantity.LENGTH));
         }
         return w;
     }

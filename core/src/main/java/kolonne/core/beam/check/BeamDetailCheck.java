@@ -59,7 +59,7 @@ public final class BeamDetailCheck {
                 governing.offer(CheckKind.CONCRETE_SCOPE, span.material().fc(), 0, Double.POSITIVE_INFINITY, At.place(span.middle(), span.number()), code.coversClause());
             }
             if (span.shape() instanceof Shape.Circle) {
-                governing.offer(CheckKind.SHAPE, 1, 0, Double.POSITIVE_INFINITY, At.place(span.middle(), span.number()), "22.3.1");
+                governing.offer(CheckKind.SHAPE, 1, 0, Double.POSITIVE_INFINITY, At.place(span.middle(), span.number()), code.flexureClause());
             }
             fit(span);
             most(span);
@@ -234,7 +234,7 @@ public final class BeamDetailCheck {
             double needed = neededVs(span, z, s);
             SpacingLimits limits = code.beamStirrupSpacing(d, needed > 0.5 * (s.limit() - s.concrete()));
             governing.offer(CheckKind.STIRRUP_SPACING, z.spacing(), limits.along(), z.spacing() / limits.along(), At.place(x, span.number()), limits.clause());
-            governing.offer(CheckKind.LEGS_MOST, z.legs(), basis.legsMost(), (double) z.legs() / basis.legsMost(), At.place(x, span.number()), "basis");
+            governing.offer(CheckKind.LEGS_MOST, z.legs(), basis.stirrups().legsMost(), (double) z.legs() / basis.stirrups().legsMost(), At.place(x, span.number()), "basis");
             double across = (bw - 2 * basis.beamCover() - z.bar().diameter()) / (z.legs() - 1);
             governing.offer(CheckKind.LEG_SPACING, across, limits.across(), across / limits.across(), At.place(x, span.number()), limits.clause());
             governing.offer(CheckKind.MINIMUM_SHEAR_STEEL, s.minimumAvs(), z.avs(), s.minimumAvs() / z.avs(), At.place(x, span.number()), code.shearMinimumClause());

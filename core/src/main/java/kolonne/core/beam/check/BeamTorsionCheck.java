@@ -237,7 +237,7 @@ final class BeamTorsionCheck {
         BeamTorsion of = torsion[span.number()];
         t.say("Torsion", context.combinations() == 0 ? "" : context.combinationName(p.comboT()), rules.thresholdClause());
         rules.threshold(of.section().fc(), of.section().acp(), of.section().pcp(), t);
-        String use = basis.designCode().reduces() ? "Tu / φTth" : "TEd / (0.1 TRd,c)";
+        String use = basis.designCode().notation().uses().torsion();
         t.step(use, use, "{0} / {1}", p.t() / of.threshold(), Quantity.UTILISATION, rules.thresholdClause(),
             in(p.t(), Quantity.MOMENT), in(of.threshold(), Quantity.MOMENT));
         if (!of.counts() || !of.countsAt(p.x())) {

@@ -9,6 +9,7 @@ import kolonne.core.check.At;
 import kolonne.core.check.CheckKind;
 import kolonne.core.check.Governing;
 import kolonne.core.code.DesignCode;
+import kolonne.core.code.SpanRules;
 import kolonne.core.explain.Trace;
 
 /**
@@ -82,18 +83,18 @@ final class DeflectionCheck {
         BeamCage.Face tension = cantilever ? BeamCage.Face.TOP : BeamCage.Face.BOTTOM;
         double width = cantilever ? span.shape().webWidth() : span.shape().width();
         double area = width * bars.effectiveDepth(x, span, tension);
-        return basis.designCode().leastDepth(new DesignCode.SpanDepth(length, ends(line, span), basis.fy(), span.material().fc(), bars.areaAt(x, tension) / area,
+        return basis.designCode().leastDepth(new SpanRules.SpanDepth(length, ends(line, span), basis.fy(), span.material().fc(), bars.areaAt(x, tension) / area,
             0, span.shape().width() / span.shape().webWidth()), t);
     }
 
-    static DesignCode.SpanEnds ends(BeamLine line, BeamLine.Span span) {
+    static SpanRules.SpanEnds ends(BeamLine line, BeamLine.Span span) {
         int n = span.number();
         if (line.cantilever(n)) {
-            return DesignCode.SpanEnds.CANTILEVER;
+            return SpanRules.SpanEnds.CANTILEVER;
         }
         boolean left = n > 0;
         boolean right = n < line.spans().size() - 1;
-        return left && right ? DesignCode.SpanEnds.BOTH_ENDS_CONTINUOUS
-            : left || right ? DesignCode.SpanEnds.ONE_END_CONTINUOUS : DesignCode.SpanEnds.SIMPLE;
+        return left && right ? SpanRules.SpanEnds.BOTH_ENDS_CONTINUOUS
+            : left || right ? SpanRules.SpanEnds.ONE_END_CONTINUOUS : SpanRules.SpanEnds.SIMPLE;
     }
 }

@@ -25,7 +25,7 @@ final class SectionLimit {
         double best = 0;
         for (Bar bar : basis.beamBarList()) {
             for (int n = 2;; n++) {
-                boolean pairs = basis.rules().bundles() && bar.diameter() <= code.detailing().largestInPair();
+                boolean pairs = basis.beams().bundles() && bar.diameter() <= code.detailing().largestInPair();
                 List<BarFit.Layer> layers = BarFit.place(bw, basis, stirrup, 2, bar, n - 2, bar, pairs);
                 if (layers == null) {
                     break;

@@ -7,6 +7,7 @@ import java.util.Map;
 import java.util.Optional;
 import kolonne.core.analysis.Analysis;
 import kolonne.core.basis.Basis;
+import kolonne.core.basis.part.Preference;
 import kolonne.core.beam.cage.BarFit;
 import kolonne.core.beam.cage.BarsAt;
 import kolonne.core.beam.cage.BeamCage;
@@ -133,7 +134,7 @@ final class FlexureChoice {
         BarRegions regions = new BarRegions(line, basis, boost, hogging, sagging);
         List<BarRegion> below = regions.bottom();
         List<BarRegion> above = regions.top();
-        Choice[][] one = basis.preference() == Basis.Preference.FEWEST_SIZES ? oneSize(below, above) : null;
+        Choice[][] one = basis.bars().preference() == Preference.FEWEST_SIZES ? oneSize(below, above) : null;
         Choice[] bottom = one != null ? one[0] : face(BeamCage.Face.BOTTOM, below);
         underTop = bottom;
         Choice[] top = one != null ? one[1] : face(BeamCage.Face.TOP, above);
@@ -172,7 +173,7 @@ final class FlexureChoice {
 
     /** For every size of the through bars the cheapest additions; the size with the least total is taken. */
     private Choice[] face(BeamCage.Face face, List<BarRegion> regions) {
-        if (basis.preference() == Basis.Preference.ONE_SIZE_A_FACE) {
+        if (basis.bars().preference() == Preference.ONE_SIZE_A_FACE) {
             Choice[] one = face(face, regions, sizes, true);
             if (satisfied(one)) {
                 return one;
@@ -242,11 +243,11 @@ final class FlexureChoice {
     /** What added bars cost: their weight, and under the preference for few layers every layer past the first. */
     private double cost(Choice c) {
         int layers = c.layers().stream().mapToInt(BarFit.Layer::number).max().orElse(1);
-        return c.added() * weight(c.addedBar()) + (basis.preference() == Basis.Preference.FEWEST_LAYERS ? LAYER * (layers - 1) : 0);
+        return c.added() * weight(c.addedBar()) + (basis.bars().preference() == Preference.FEWEST_LAYERS ? LAYER * (layers - 1) : 0);
     }
 
     private double weight(Bar b) {
-        return basis.preference() == Basis.Preference.FEWEST_BARS ? 1 + 0.001 * b.area() : b.area();
+        return basis.bars().preference() == Preference.FEWEST_BARS ? 1 + 0.001 * b.area() : b.area();
     }
 
     /** Two at least, and as many as crack control asks for across the narrowest and widest webs of the line. */
@@ -282,7 +283,7 @@ final class FlexureChoice {
         if (best == null) {
             best = doubly(r, through, bar);
         }
-        if (best == null && basis.rules().bundles() && !pairs) {
+        if (best == null && basis.beams().bundles() && !pairs) {
             pairs = true;
             best = cheapest(r, through, bar);
             pairs = false;

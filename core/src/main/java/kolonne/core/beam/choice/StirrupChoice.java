@@ -132,25 +132,25 @@ public final class StirrupChoice {
 
     /** What the basis allows; more are never taken, and the check tells what is missing. */
     private int mostLegs() {
-        return basis.legsMost();
+        return basis.stirrups().legsMost();
     }
 
     private boolean practical(double[] spacing) {
-        return java.util.Arrays.stream(spacing).min().orElse(basis.spacingMost()) >= basis.spacingLeast();
+        return java.util.Arrays.stream(spacing).min().orElse(basis.stirrups().most()) >= basis.stirrups().least();
     }
 
     /** Spacings that cannot be built become the closest that can; the check then tells what is missing. */
     private Option option(Bar bar, int legs, double[] spacing) {
         boolean practical = practical(spacing);
         for (int i = 0; i < spacing.length; i++) {
-            spacing[i] = Math.max(spacing[i], basis.spacingLeast());
+            spacing[i] = Math.max(spacing[i], basis.stirrups().least());
         }
         return option(bar, legs, zones(bar, legs, spacing), practical);
     }
 
     /** Mass if the widest spacing served everywhere: no arrangement of zones has less. */
     private double leastMass(Bar bar, int legs, double[] spacing) {
-        return span.clear() / java.util.Arrays.stream(spacing).max().orElse(basis.spacingMost()) * setLength(legs) * bar.area() * STEEL;
+        return span.clear() / java.util.Arrays.stream(spacing).max().orElse(basis.stirrups().most()) * setLength(legs) * bar.area() * STEEL;
     }
 
     /** Length of the outer hoop, and a further height with its part of the width for every inner leg [mm]. */
@@ -195,7 +195,7 @@ public final class StirrupChoice {
             BeamShearCheck.Demand demand = demands.get(i);
             double needed = demand.most() - strong.concrete();
             SpacingLimits allowed = code.beamStirrupSpacing(d, needed > 0.5 * (strong.limit() - strong.concrete()));
-            double s = Math.min(Math.min(minimum, allowed.along()), basis.spacingMost());
+            double s = Math.min(Math.min(minimum, allowed.along()), basis.stirrups().most());
             for (StirrupLimits l : limits) {
                 s = Math.min(s, l.spacing(before(i), after(i), d, bar));
             }
@@ -211,7 +211,7 @@ public final class StirrupChoice {
                 s = Math.min(s, leg > 0 ? bar.area() / leg : s);
             }
             s = Double.isNaN(s) ? 0 : s;
-            out[i] = Math.floor(s / basis.spacingStep() + 1e-9) * basis.spacingStep();
+            out[i] = Math.floor(s / basis.stirrups().step() + 1e-9) * basis.stirrups().step();
         }
         return out;
     }
@@ -227,12 +227,12 @@ public final class StirrupChoice {
 
     /** The fewest zones of which the stirrups are within 2 % of the fewest that the basis's zones allow. */
     private List<BeamCage.Zone> zones(Bar bar, int legs, double[] spacing) {
-        double all = java.util.Arrays.stream(spacing).min().orElse(basis.spacingMost());
+        double all = java.util.Arrays.stream(spacing).min().orElse(basis.stirrups().most());
         List<List<BeamCage.Zone>> found = new ArrayList<>(List.of(List.of(new BeamCage.Zone(span.number(), span.faceFrom(), span.faceTo(), bar, legs, all))));
-        if (basis.zonesMost() >= 2 && spacing.length >= 3) {
+        if (basis.stirrups().zonesMost() >= 2 && spacing.length >= 3) {
             found.add(two(bar, legs, spacing));
         }
-        if (basis.zonesMost() >= 3 && spacing.length >= 4) {
+        if (basis.stirrups().zonesMost() >= 3 && spacing.length >= 4) {
             found.add(three(bar, legs, spacing));
         }
         int fewest = found.stream().mapToInt(StirrupChoice::count).min().orElseThrow();

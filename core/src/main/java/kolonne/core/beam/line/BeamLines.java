@@ -61,7 +61,7 @@ public final class BeamLines {
     /** The same with the slabs as flanges, where the basis says so. */
     public static List<BeamLine> find(Analysis analysis, kolonne.core.basis.Basis basis) {
         List<BeamLine> out = find(analysis);
-        if (!basis.rules().slabFlanges()) {
+        if (!basis.beams().slabFlanges()) {
             return out;
         }
         SlabFlanges flanges = new SlabFlanges(analysis.index(), basis.designCode());

@@ -3,8 +3,8 @@ package kolonne.core.code.aci318;
 import static kolonne.core.explain.Trace.in;
 
 import java.util.Optional;
+import kolonne.core.basis.part.Ductility;
 import kolonne.core.code.Bar;
-import kolonne.core.code.BarCatalogue;
 import kolonne.core.code.ColumnRules;
 import kolonne.core.code.ConcreteCurve;
 import kolonne.core.code.CrackWidth;
@@ -12,6 +12,7 @@ import kolonne.core.code.DesignCode;
 import kolonne.core.code.Detailing;
 import kolonne.core.code.DuctileFrame;
 import kolonne.core.code.FlangeShear;
+import kolonne.core.code.Notation;
 import kolonne.core.code.Serviceability;
 import kolonne.core.code.ShearInput;
 import kolonne.core.code.ShearStrength;
@@ -51,13 +52,13 @@ public final class Aci318 implements DesignCode {
     }
 
     @Override
-    public String name() {
-        return form == UnitForm.SI ? "ACI 318M-19" : "ACI 318-19";
+    public Notation notation() {
+        return AciNotation.LETTERS;
     }
 
     @Override
-    public BarCatalogue catalogue() {
-        return form == UnitForm.SI ? BarCatalogue.METRIC : BarCatalogue.US;
+    public String name() {
+        return form == UnitForm.SI ? "ACI 318M-19" : "ACI 318-19";
     }
 
     /** Stress 0.85 f'c, depth β1 by table 22.2.2.4.3, strain 0.003 (22.2.2.1). */
@@ -100,11 +101,6 @@ public final class Aci318 implements DesignCode {
     }
 
     @Override
-    public boolean reduces() {
-        return true;
-    }
-
-    @Override
     public String flexureClause() {
         return "22.3";
     }
@@ -127,8 +123,8 @@ public final class Aci318 implements DesignCode {
     }
 
     @Override
-    public String reductionClause() {
-        return "21.2.2";
+    public Optional<String> reductionClause() {
+        return Optional.of("21.2.2");
     }
 
     @Override
@@ -220,8 +216,8 @@ public final class Aci318 implements DesignCode {
     }
 
     @Override
-    public Optional<DuctileFrame> ductile(DuctileFrame.Kind kind) {
-        return kind == DuctileFrame.Kind.NONE ? Optional.empty() : Optional.of(new AciDuctileFrame(kind, form));
+    public Optional<DuctileFrame> ductile(Ductility kind) {
+        return kind == Ductility.NONE ? Optional.empty() : Optional.of(new AciDuctileFrame(kind, form));
     }
 
     @Override

@@ -101,6 +101,12 @@ final class AciColumnRules implements ColumnRules {
         return 0;
     }
 
+    /** The cap holds at laps as well (10.6.1.1 with 10.7.5). */
+    @Override
+    public double lapMaximumRatio() {
+        return 0.08;
+    }
+
     @Override
     public double columnMaximumRatio() {
         return 0.08;

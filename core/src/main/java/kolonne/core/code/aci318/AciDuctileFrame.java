@@ -1,16 +1,17 @@
 package kolonne.core.code.aci318;
 
+import kolonne.core.basis.part.Ductility;
 import kolonne.core.code.Bar;
 import kolonne.core.code.DuctileFrame;
 
 /** Beams of ordinary, intermediate and special moment frames, ACI 318-19 18.3.2, 18.4.2 and 18.6. */
-record AciDuctileFrame(Kind kind, UnitForm form) implements DuctileFrame {
+record AciDuctileFrame(Ductility kind, UnitForm form) implements DuctileFrame {
     private boolean special() {
-        return kind == Kind.SPECIAL;
+        return kind == Ductility.SPECIAL;
     }
 
     private boolean ordinary() {
-        return kind == Kind.ORDINARY;
+        return kind == Ductility.ORDINARY;
     }
 
     /** Grade 420 (60 ksi) or less. */
@@ -21,6 +22,8 @@ record AciDuctileFrame(Kind kind, UnitForm form) implements DuctileFrame {
     private String clause(String ordinary, String intermediate, String special) {
         return ordinary() ? ordinary : special() ? special : intermediate;
     }
+
+    @Override public String columnsClause() { return "18.3.3, 18.4.3, 18.7, 18.8"; }
 
     @Override public String name() { return clause("ordinary", "intermediate", "special") + " moment frame"; }
 
@@ -45,7 +48,7 @@ record AciDuctileFrame(Kind kind, UnitForm form) implements DuctileFrame {
     @Override public double steelFactor() { return ordinary() ? 0 : special() ? 1.25 : 1; }
 
     /** Twice the earthquake of the combinations (18.4.2.3(b)). */
-    @Override public double earthquakeFactor() { return kind == Kind.INTERMEDIATE ? 2 : Double.POSITIVE_INFINITY; }
+    @Override public double earthquakeFactor() { return kind == Ductility.INTERMEDIATE ? 2 : Double.POSITIVE_INFINITY; }
 
     @Override public boolean concreteMayBeLost() { return special(); }
 

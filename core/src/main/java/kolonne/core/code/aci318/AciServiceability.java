@@ -72,6 +72,11 @@ final class AciServiceability implements Serviceability {
     }
 
     @Override
+    public String shrinkageClause() {
+        return "";
+    }
+
+    @Override
     public double totalDivisor() {
         return Double.POSITIVE_INFINITY;
     }

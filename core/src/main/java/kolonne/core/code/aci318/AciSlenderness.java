@@ -2,9 +2,11 @@ package kolonne.core.code.aci318;
 
 import static kolonne.core.explain.Trace.in;
 
+import java.util.Optional;
 import kolonne.core.code.Slenderness;
 import kolonne.core.explain.Quantity;
 import kolonne.core.explain.Trace;
+import kolonne.core.finding.Finding;
 
 /** Moment magnification, ACI 318-19 sections 6.2.5, 6.6.4.5 and 6.6.4.6. */
 final class AciSlenderness implements Slenderness {
@@ -101,6 +103,11 @@ final class AciSlenderness implements Slenderness {
     @Override
     public String swayBeamClause() {
         return "6.6.4.6.3";
+    }
+
+    @Override
+    public Optional<Finding> imperfectionNote() {
+        return Optional.empty();
     }
 
     @Override

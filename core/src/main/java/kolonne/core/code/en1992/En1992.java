@@ -5,8 +5,8 @@ import static kolonne.core.explain.Trace.in;
 import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.ConcurrentHashMap;
+import kolonne.core.basis.part.Ductility;
 import kolonne.core.code.Bar;
-import kolonne.core.code.BarCatalogue;
 import kolonne.core.code.ColumnRules;
 import kolonne.core.code.ConcreteCurve;
 import kolonne.core.code.CrackWidth;
@@ -14,6 +14,7 @@ import kolonne.core.code.DesignCode;
 import kolonne.core.code.Detailing;
 import kolonne.core.code.DuctileFrame;
 import kolonne.core.code.FlangeShear;
+import kolonne.core.code.Notation;
 import kolonne.core.code.Serviceability;
 import kolonne.core.code.ShearInput;
 import kolonne.core.code.ShearStrength;
@@ -55,13 +56,13 @@ public final class En1992 implements DesignCode {
     }
 
     @Override
-    public String name() {
-        return "EN 1992-1-1";
+    public Notation notation() {
+        return EnNotation.LETTERS;
     }
 
     @Override
-    public BarCatalogue catalogue() {
-        return BarCatalogue.METRIC;
+    public String name() {
+        return "EN 1992-1-1";
     }
 
     /** fcd = αcc fck / γC (3.15). */
@@ -119,18 +120,13 @@ public final class En1992 implements DesignCode {
     }
 
     @Override
-    public boolean reduces() {
-        return false;
-    }
-
-    @Override
     public double reduction(double tensionStrain, double yieldStrain) {
         return 1;
     }
 
     @Override
-    public String reductionClause() {
-        return "2.4.2.4";
+    public Optional<String> reductionClause() {
+        return Optional.empty();
     }
 
     @Override
@@ -241,7 +237,7 @@ public final class En1992 implements DesignCode {
 
     /** EN 1998-1 is not covered; a basis cannot ask for it. */
     @Override
-    public Optional<DuctileFrame> ductile(DuctileFrame.Kind kind) {
+    public Optional<DuctileFrame> ductile(Ductility kind) {
         return Optional.empty();
     }
 

@@ -101,6 +101,12 @@ final class EnColumnRules implements ColumnRules {
         return p.get("columnMinimumForce") * Math.max(0, compression) / code.designSteel(fy);
     }
 
+    /** Recommended value (9.5.2(3)). */
+    @Override
+    public double lapMaximumRatio() {
+        return 0.08;
+    }
+
     @Override
     public double columnMaximumRatio() {
         return p.get("columnMaximum");

@@ -3,16 +3,10 @@ package kolonne.core.code.en1992;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import kolonne.core.code.Parameter;
 
 /** Nationally determined parameters by name, with the recommended values of EN 1992-1-1. */
 public final class EnParameters {
-    /**
-     * One parameter.
-     *
-     * @param least and {@code most} that can be meant
-     */
-    public record Parameter(String key, String words, String clause, double recommended, double least, double most) {}
-
     public static final List<Parameter> ALL = List.of(
         new Parameter("gammaC", "γC, partial factor of concrete", "2.4.2.4", 1.5, 1, 2),
         new Parameter("gammaS", "γS, partial factor of steel", "2.4.2.4", 1.15, 1, 1.5),

@@ -51,6 +51,11 @@ final class EnServiceability implements Serviceability {
         return p.get("shrinkage") / 1000;
     }
 
+    @Override
+    public String shrinkageClause() {
+        return "7.4.3(6)";
+    }
+
     /** Not used: creep stands in the effective modulus Ecm / (1 + φ) (7.20). */
     @Override
     public double longTermFactor(double ratio, Trace t) {

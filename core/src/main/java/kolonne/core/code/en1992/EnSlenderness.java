@@ -2,10 +2,12 @@ package kolonne.core.code.en1992;
 
 import static kolonne.core.explain.Trace.in;
 
+import java.util.Optional;
 import kolonne.core.code.Slenderness;
 import kolonne.core.code.Steel;
 import kolonne.core.explain.Quantity;
 import kolonne.core.explain.Trace;
+import kolonne.core.finding.Finding;
 
 /** Second order by EN 1992-1-1 section 5.8: slenderness limit 5.8.3.1, nominal curvature 5.8.8, with Kr = 1. */
 final class EnSlenderness implements Slenderness {
@@ -104,6 +106,13 @@ final class EnSlenderness implements Slenderness {
     @Override
     public String swayBeamClause() {
         return "5.8.7.3";
+    }
+
+    @Override
+    public Optional<Finding> imperfectionNote() {
+        return Optional.of(Finding.note("frame.imperfections", "frame", "Imperfections of columns are taken into account (5.2(7)); the inclination of the frame as a "
+            + "whole (5.2(8)) is not added to the load cases.", "Add notional horizontal forces as load cases of the kind other, one along X and one along Y, and put them "
+            + "into the combinations for strength: what sways the frame is magnified whatever its kind."));
     }
 
     /** ei = l0 / 400 (5.2(7)). */

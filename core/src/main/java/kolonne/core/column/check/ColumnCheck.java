@@ -11,6 +11,7 @@ import kolonne.core.check.CheckKind;
 import kolonne.core.check.CheckResult;
 import kolonne.core.check.Governing;
 import kolonne.core.code.DesignCode;
+import kolonne.core.code.Notation;
 import kolonne.core.column.cage.ColumnCage;
 import kolonne.core.column.cage.EffectiveDepths;
 import kolonne.core.column.line.ColumnStack;
@@ -116,7 +117,7 @@ public final class ColumnCheck {
         }
         double ratio = cage.area() / lift.section().shape().A();
         governing.offer(CheckKind.COLUMN_STEEL_MAXIMUM, ratio, code.columns().columnMaximumRatio(), ratio / code.columns().columnMaximumRatio(), whole(), code.columns().columnRatioClause());
-        governing.offer(CheckKind.COLUMN_STEEL_PRACTICAL, ratio, basis.practicalCap(), ratio / basis.practicalCap(), whole(), "basis");
+        governing.offer(CheckKind.COLUMN_STEEL_PRACTICAL, ratio, basis.bars().practicalCap(), ratio / basis.bars().practicalCap(), whole(), "basis");
         double least = leastRatio(lift, context, demands);
         governing.offer(CheckKind.COLUMN_STEEL_MINIMUM, least, ratio, least / ratio, whole(), code.columns().columnRatioClause());
     }
@@ -187,9 +188,9 @@ public final class ColumnCheck {
         if (d.place() == LiftDemands.Place.MIDDLE) {
             second.steps().forEach(t::step);
         }
-        t.step(code.reduces() ? "Pu" : "NEd", "compression positive", "", d.p(), Quantity.FORCE, "");
-        t.step(code.reduces() ? "Mux" : "MEd,x", "about the width's axis", "", d.mx(), Quantity.MOMENT, "");
-        t.step(code.reduces() ? "Muy" : "MEd,y", "about the depth's axis", "", d.my(), Quantity.MOMENT, "");
+        t.step(code.notation().column().axial(), "compression positive", "", d.p(), Quantity.FORCE, "");
+        t.step(code.notation().column().momentX(), "about the width's axis", "", d.mx(), Quantity.MOMENT, "");
+        t.step(code.notation().column().momentY(), "about the depth's axis", "", d.my(), Quantity.MOMENT, "");
         if (lift.inScope()) {
             strength(lift, cage, context, d, code, t);
             shear(lift, cage, context, demands, combination, t);
@@ -209,7 +210,7 @@ public final class ColumnCheck {
             double total = context.basis().designCode().shear(ColumnTieCheck.shearInput(lift, cage, context.basis(), axis,
                 demands.leastAxial(combination)), t).total();
             double v = demands.shear(combination, axis == 0 ? Analysis.VY : Analysis.VZ);
-            String use = context.basis().designCode().reduces() ? "Vu / φVn" : "VEd / VRd";
+            String use = context.basis().designCode().notation().uses().shear();
             t.step(use, use, "{0} / {1}", v / total, Quantity.UTILISATION, context.basis().designCode().shearClause(), in(v, Quantity.FORCE),
                 in(total, Quantity.FORCE));
         }
@@ -220,26 +221,24 @@ public final class ColumnCheck {
         InteractionSurface surface = context.surface(lift.section(), lift.material(), cage);
         InteractionSurface.Hit hit = surface.exact(d.p(), d.mx(), d.my());
         ColumnSection.Resultant r = hit.nominal();
-        boolean reduces = code.reduces();
+        Notation n = code.notation();
         t.say("Axial force with bending", "Strain compatibility along the ray of the demand", code.axialBendingClause());
         t.step("θ", "direction of the compression side", "", hit.theta(), Quantity.ANGLE, code.axialBendingClause());
-        t.step(reduces ? "c" : "x", reduces ? "neutral axis where Mn / Pn = Mu / Pu" : "neutral axis where MRd / NRd = MEd / NEd", "", hit.c(), Quantity.LENGTH,
+        t.step(n.column().neutralAxis().symbol(), n.column().neutralAxis().formula(), "", hit.c(), Quantity.LENGTH,
             code.axialBendingClause());
-        t.step(reduces ? "εt" : "εs", "strain of the outermost bar", "", r.epsT(), Quantity.STRAIN, code.axialBendingClause());
-        if (reduces) {
-            t.step("φ", "from εt", "εt = {0}", r.phi(), Quantity.NUMBER, code.reductionClause(), in(r.epsT(), Quantity.STRAIN));
-        }
-        t.step(reduces ? "Pn" : "NRd", "concrete and bars", "", r.N(), Quantity.FORCE, code.axialBendingClause());
-        t.step(reduces ? "Mn" : "MRd", "√(Mx² + My²)", "√({0}² + {1}²)", Math.hypot(r.Mx(), r.My()), Quantity.MOMENT, code.axialBendingClause(),
+        t.step(n.column().strain(), "strain of the outermost bar", "", r.epsT(), Quantity.STRAIN, code.axialBendingClause());
+        code.reductionClause().ifPresent(clause -> t.step("φ", "from εt", "εt = {0}", r.phi(), Quantity.NUMBER, clause, in(r.epsT(), Quantity.STRAIN)));
+        t.step(n.column().strength(), "concrete and bars", "", r.N(), Quantity.FORCE, code.axialBendingClause());
+        t.step(n.column().moment(), "√(Mx² + My²)", "√({0}² + {1}²)", Math.hypot(r.Mx(), r.My()), Quantity.MOMENT, code.axialBendingClause(),
             in(r.Mx(), Quantity.MOMENT), in(r.My(), Quantity.MOMENT));
         code.axialCap(lift.material().fc(), context.basis().fy(), lift.section().shape().A(), cage.area(), t);
         double m = Math.hypot(d.mx(), d.my());
         if (hit.capped()) {
-            String use = reduces ? "Pu / φPn,max" : "NEd / NRd";
+            String use = n.uses().axial();
             t.step(use, use, "{0} / {1}", hit.utilisation(), Quantity.UTILISATION,
                 code.axialCapClause(), in(d.p(), Quantity.FORCE), in(surface.section().axialCap, Quantity.FORCE));
         } else {
-            t.step(reduces ? "Mu / φMn" : "MEd / MRd", "on the ray, the axial force with it", "{0} / {1}", hit.utilisation(), Quantity.UTILISATION, code.axialBendingClause(),
+            t.step(n.uses().flexure(), "on the ray, the axial force with it", "{0} / {1}", hit.utilisation(), Quantity.UTILISATION, code.axialBendingClause(),
                 in(m, Quantity.MOMENT), in(m / hit.utilisation(), Quantity.MOMENT));
         }
     }

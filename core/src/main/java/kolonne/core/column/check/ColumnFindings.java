@@ -6,21 +6,20 @@ import java.util.Locale;
 import kolonne.core.check.CheckKind;
 import kolonne.core.check.CheckResult;
 import kolonne.core.check.Mend;
+import kolonne.core.code.ColumnRules;
 import kolonne.core.column.line.ColumnStack;
 import kolonne.core.finding.Finding;
 import kolonne.core.finding.Severity;
 
 /** Turns unmet checks of a lift into findings in the engineer's words. */
 final class ColumnFindings {
-    /** Twice the steel meets at a lap: above this ratio it exceeds the code's cap there (10.6.1.1 with 10.7.5). */
-    private static final double LAP_RATIO = 0.04;
-
     private ColumnFindings() {}
 
     static List<Finding> of(ColumnStack stack, ColumnStack.Lift lift, List<CheckResult> checks, LiftDemands.Sway sway,
                             ColumnContext context) {
         List<Finding> out = new ArrayList<>();
         boolean us = context.basis().usUnits();
+        ColumnRules columns = context.basis().designCode().columns();
         String where = stack.mark() + ", lift to " + (lift.storey().isEmpty() ? "top" : lift.storey());
         for (CheckResult c : checks) {
             if (!c.satisfied()) {
@@ -30,9 +29,10 @@ final class ColumnFindings {
                 out.add(Finding.design(Severity.FAILS, c.cause(), where + (c.place().equals("whole lift") ? ""
                     : ", " + c.place()), what, Mend.of(c.kind(), c.cause()), c.clause(), c.combination()));
             }
-            if (c.kind() == CheckKind.COLUMN_STEEL_MAXIMUM && c.demand() > LAP_RATIO) {
+            if (c.kind() == CheckKind.COLUMN_STEEL_MAXIMUM && 2 * c.demand() > columns.lapMaximumRatio()) {
                 out.add(Finding.note("laps", where, String.format(Locale.ROOT,
-                    "The steel is %.1f %%: lapped bars would pass the cap of 8 %% at the laps.", 100 * c.demand()),
+                    "The steel is %.1f %%: lapped bars would pass the cap of %.0f %% at the laps.", 100 * c.demand(),
+                    100 * columns.lapMaximumRatio()),
                     "Use mechanical splices or stagger the laps."));
             }
         }

@@ -6,6 +6,7 @@ import java.util.EnumSet;
 import java.util.List;
 import java.util.Set;
 import kolonne.core.basis.Basis;
+import kolonne.core.basis.part.Preference;
 import kolonne.core.check.CheckKind;
 import kolonne.core.check.CheckResult;
 import kolonne.core.check.Governing;
@@ -148,7 +149,7 @@ public final class ColumnDesigner {
         }
         Comparator<ColumnCage.LiftCage> byArea = Comparator.comparingDouble(ColumnCage.LiftCage::area);
         Comparator<ColumnCage.LiftCage> byCount = Comparator.comparingInt(ColumnCage.LiftCage::count);
-        out.sort(basis.preference() == Basis.Preference.FEWEST_BARS ? byCount.thenComparing(byArea)
+        out.sort(basis.bars().preference() == Preference.FEWEST_BARS ? byCount.thenComparing(byArea)
             : byArea.thenComparing(byCount));
         return out;
     }
@@ -157,7 +158,7 @@ public final class ColumnDesigner {
         Bar tie = tieFor(corner);
         if (s instanceof Shape.Circle) {
             for (int n = 6; n <= MOST_IN_CIRCLE; n += 2) {
-                out.add(new ColumnCage.LiftCage(n, 0, corner, corner, tie, basis.spacingLeast(), List.of(), List.of()));
+                out.add(new ColumnCage.LiftCage(n, 0, corner, corner, tie, basis.stirrups().least(), List.of(), List.of()));
             }
             return;
         }
@@ -166,7 +167,7 @@ public final class ColumnDesigner {
                 if (nx == 2 && ny == 2 && face != corner) {
                     continue;
                 }
-                out.add(new ColumnCage.LiftCage(nx, ny, corner, face, tie, basis.spacingLeast(), held(nx, 1, 0),
+                out.add(new ColumnCage.LiftCage(nx, ny, corner, face, tie, basis.stirrups().least(), held(nx, 1, 0),
                     held(ny, 1, 0)));
             }
         }
@@ -205,10 +206,10 @@ public final class ColumnDesigner {
                 List<Boolean> heldX = c.circular() ? List.of() : held(c.alongX(), gaps[0], all ? 0 : code.columns().greatestUnheldDistance());
                 List<Boolean> heldY = c.circular() ? List.of() : held(c.alongY(), gaps[1], all ? 0 : code.columns().greatestUnheldDistance());
                 ColumnCage.LiftCage trial = new ColumnCage.LiftCage(c.alongX(), c.alongY(), c.corner(), c.face(), tie,
-                    basis.spacingLeast(), heldX, heldY);
+                    basis.stirrups().least(), heldX, heldY);
                 double s = spacing(lift, trial, demands);
-                last = withSpacing(trial, Math.max(s, basis.spacingLeast()));
-                if (s >= basis.spacingLeast()) {
+                last = withSpacing(trial, Math.max(s, basis.stirrups().least()));
+                if (s >= basis.stirrups().least()) {
                     return last;
                 }
             }
@@ -223,9 +224,9 @@ public final class ColumnDesigner {
     /** Largest spacing in the basis's step that meets tie rules and shear [mm]; may be below the practical minimum. */
     private double spacing(ColumnStack.Lift lift, ColumnCage.LiftCage c, LiftDemands demands) {
         Shape s = lift.section().shape();
-        double most = Math.min(basis.spacingMost(), code.columns().columnTieSpacing(c.face().diameter() <= c.corner().diameter()
+        double most = Math.min(basis.stirrups().most(), code.columns().columnTieSpacing(c.face().diameter() <= c.corner().diameter()
             ? c.face() : c.corner(), c.tie(), Math.min(s.width(), s.depth()), 1e9, false, false));
-        double step = basis.spacingStep();
+        double step = basis.stirrups().step();
         double spacing = Math.floor(most / step + 1e-9) * step;
         while (spacing > 0 && !shearHolds(lift, withSpacing(c, spacing), demands)) {
             spacing -= step;

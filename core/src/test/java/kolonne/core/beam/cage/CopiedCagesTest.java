@@ -10,10 +10,10 @@ import java.util.stream.Stream;
 import kolonne.core.analysis.Analysis;
 import kolonne.core.analysis.FrameAnalysis;
 import kolonne.core.basis.Basis;
-import kolonne.core.basis.BeamRules;
+import kolonne.core.basis.Varied;
+import kolonne.core.basis.part.Ductility;
 import kolonne.core.beam.check.BeamDesign;
 import kolonne.core.beam.choice.BeamDesigner;
-import kolonne.core.code.DuctileFrame;
 import kolonne.core.demo.DemoBuilding;
 import kolonne.core.demo.DemoOptions;
 import kolonne.core.design.BuildingDesign;
@@ -43,17 +43,8 @@ class CopiedCagesTest {
 
     static Stream<Basis> bases() {
         Basis si = Basis.standard("aci-318m-19");
-        return Stream.of(si, Basis.standard("en-1992-1-1"), with(si, 56, List.of("T10", "T16"), si.rules()), with(si, 40, si.stirrups(), rules(si, true, DuctileFrame.Kind.NONE)),
-            with(si, 30, List.of("T12"), rules(si, true, DuctileFrame.Kind.INTERMEDIATE)), with(si, 40, si.stirrups(), rules(si, false, DuctileFrame.Kind.SPECIAL)));
-    }
-
-    private static BeamRules rules(Basis b, boolean bundles, DuctileFrame.Kind kind) {
-        return new BeamRules(b.rules().slabFlanges(), bundles, b.rules().stockLength(), kind, b.rules().advice());
-    }
-
-    private static Basis with(Basis b, double cover, List<String> stirrups, BeamRules rules) {
-        return new Basis(b.name(), b.code(), b.fy(), b.fyt(), cover, b.columnCover(), b.aggregate(), b.beamBars(), b.columnBars(), stirrups, b.spacingStep(), b.spacingLeast(),
-            b.spacingMost(), b.zonesMost(), b.legsMost(), b.layersMost(), b.practicalCap(), b.preference(), b.deflection(), b.swayX(), b.swayY(), b.redistribution(), b.national(), rules);
+        return Stream.of(si, Basis.standard("en-1992-1-1"), Varied.beamCover(Varied.stirrupBars(si, List.of("T10", "T16")), 56), Varied.bundles(si, true),
+            Varied.ductile(Varied.bundles(Varied.beamCover(Varied.stirrupBars(si, List.of("T12")), 30), true), Ductility.INTERMEDIATE), Varied.ductile(si, Ductility.SPECIAL));
     }
 
     /** Bars lie where the stirrups, the layers and pairs before them leave them, whoever put them there: a copied cage passes where the designed one did. */

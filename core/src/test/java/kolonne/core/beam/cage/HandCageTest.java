@@ -10,6 +10,7 @@ import java.util.List;
 import java.util.Map;
 import kolonne.core.analysis.Analysis;
 import kolonne.core.basis.Basis;
+import kolonne.core.basis.part.Preference;
 import kolonne.core.beam.check.BeamContext;
 import kolonne.core.beam.check.BeamDesign;
 import kolonne.core.beam.check.SteelNeeds;
@@ -57,7 +58,7 @@ class HandCageTest {
     @Test
     void aHandSetFaceStaysWhateverTheBasisPrefersAndTheRestIsStillChosen() {
         HandCage h = face(BeamCage.Face.TOP, run(4, T25, -1e6, 1e6));
-        for (Basis.Preference p : Basis.Preference.values()) {
+        for (Preference p : Preference.values()) {
             BeamDesign d = BeamDesigner.design(LINE, CONTEXT.with(BASIS.with(p)).with(Map.of(LINE.id(), h)));
             List<BeamCage.Group> top = d.cage().groups().stream().filter(g -> g.face() == BeamCage.Face.TOP).toList();
             assertEquals(1, top.size());

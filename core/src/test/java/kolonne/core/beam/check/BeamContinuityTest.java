@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Set;
 import kolonne.core.analysis.Analysis;
 import kolonne.core.basis.Basis;
+import kolonne.core.basis.part.Preference;
 import kolonne.core.beam.cage.BeamCage;
 import kolonne.core.beam.choice.BeamDesigner;
 import kolonne.core.beam.line.BeamLine;
@@ -82,22 +83,22 @@ class BeamContinuityTest {
     void preferencesChangeTheBarsAsTheySay() {
         Analysis a = spans(60).solve();
         BeamLine line = BeamLines.find(a).get(0);
-        java.util.Map<Basis.Preference, BeamDesign> all = new java.util.EnumMap<>(Basis.Preference.class);
-        for (Basis.Preference p : Basis.Preference.values()) {
+        java.util.Map<Preference, BeamDesign> all = new java.util.EnumMap<>(Preference.class);
+        for (Preference p : Preference.values()) {
             BeamDesign d = BeamDesigner.design(line, BeamContext.of(a, Basis.standard(false).with(p)));
             assertTrue(d.satisfied(), p + ": " + d.findings());
             all.put(p, d);
         }
         java.util.function.ToDoubleFunction<BeamDesign> steel = d -> kolonne.core.design.Quantities.of(d, Basis.standard(false)).steel();
-        double least = steel.applyAsDouble(all.get(Basis.Preference.LEAST_STEEL));
+        double least = steel.applyAsDouble(all.get(Preference.LEAST_STEEL));
         all.forEach((p, d) -> assertTrue(steel.applyAsDouble(d) >= 0.93 * least, p + " takes less than least steel"));
         java.util.function.ToIntFunction<BeamDesign> count = d -> d.cage().groups().stream().mapToInt(BeamCage.Group::count).sum();
-        assertTrue(count.applyAsInt(all.get(Basis.Preference.FEWEST_BARS)) <= count.applyAsInt(all.get(Basis.Preference.LEAST_STEEL)));
+        assertTrue(count.applyAsInt(all.get(Preference.FEWEST_BARS)) <= count.applyAsInt(all.get(Preference.LEAST_STEEL)));
         java.util.function.ToIntFunction<BeamDesign> layers = d -> d.cage().groups().stream().mapToInt(BeamCage.Group::layer).max().orElse(0);
-        assertTrue(layers.applyAsInt(all.get(Basis.Preference.FEWEST_LAYERS)) <= layers.applyAsInt(all.get(Basis.Preference.LEAST_STEEL)));
-        assertEquals(1, all.get(Basis.Preference.FEWEST_SIZES).cage().groups().stream().map(g -> g.bar().label()).distinct().count());
+        assertTrue(layers.applyAsInt(all.get(Preference.FEWEST_LAYERS)) <= layers.applyAsInt(all.get(Preference.LEAST_STEEL)));
+        assertEquals(1, all.get(Preference.FEWEST_SIZES).cage().groups().stream().map(g -> g.bar().label()).distinct().count());
         for (BeamCage.Face face : BeamCage.Face.values()) {
-            assertEquals(1, all.get(Basis.Preference.ONE_SIZE_A_FACE).cage().groups().stream().filter(g -> g.face() == face).map(g -> g.bar().label())
+            assertEquals(1, all.get(Preference.ONE_SIZE_A_FACE).cage().groups().stream().filter(g -> g.face() == face).map(g -> g.bar().label())
                 .distinct().count());
         }
     }

@@ -14,6 +14,7 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 import java.util.List;
 import java.util.Map;
 import kolonne.core.basis.Basis;
+import kolonne.core.basis.Varied;
 import kolonne.core.beam.cage.BarsAt;
 import kolonne.core.beam.cage.BeamCage;
 import kolonne.core.beam.line.BeamLine;
@@ -204,9 +205,7 @@ class BeamEndsByHandTest {
 
     private static Basis limits(String code, double lasting) {
         Basis s = Basis.standard(code);
-        return new Basis(s.name(), s.code(), s.fy(), s.fyt(), s.beamCover(), s.columnCover(), s.aggregate(), s.beamBars(), s.columnBars(), s.stirrups(), s.spacingStep(),
-            s.spacingLeast(), s.spacingMost(), s.zonesMost(), s.legsMost(), s.layersMost(), s.practicalCap(), s.preference(), new Basis.DeflectionLimits(360, 180, lasting), s.swayX(),
-            s.swayY(), 0, s.national(), s.rules());
+        return Varied.deflection(s, 360, 180, lasting);
     }
 
     /** 300 deep over 6 m is thinner than 6000 / 16: its deflections are computed and keep L/360 and L/240 (table 24.2.2). */
@@ -254,7 +253,7 @@ class BeamEndsByHandTest {
         for (int i = 0; i < 4; i++) {
             assertEquals(expected[i], DeflectionCheck.leastDepth(l.line, l.line.spans().get(i), bars, ACI, kolonne.core.explain.Trace.OFF), 1e-6, "span " + i);
         }
-        assertEquals(kolonne.core.code.DesignCode.SpanEnds.CANTILEVER, DeflectionCheck.ends(l.line, l.line.spans().get(0)));
+        assertEquals(kolonne.core.code.SpanRules.SpanEnds.CANTILEVER, DeflectionCheck.ends(l.line, l.line.spans().get(0)));
         // (7.16) goes by the tension steel where it is: the top of a cantilever at its support, the bottom in the middle of a span
         Basis en = Basis.standard("en-1992-1-1");
         LaidByHand more = new LaidByHand(m, en).through(TOP, 2, T16, 53).bars(new BeamCage.Group(TOP, 1, 2, T32, 61, 1500, 2500, false, false, false)).through(BOTTOM, 2, T16, 53)

@@ -14,6 +14,7 @@ import kolonne.core.beam.line.BeamLine;
 import kolonne.core.beam.line.BeamLines;
 import kolonne.core.check.CheckResult;
 import kolonne.core.code.Bar;
+import kolonne.core.code.BarCatalogue;
 import kolonne.core.code.aci318.Aci318;
 import kolonne.core.code.en1992.En1992;
 import kolonne.core.model.ModelBuilder;
@@ -65,11 +66,11 @@ class CompressionBarsTest {
     /** ACI: 16 db, 48 ds, least side; EN: 15 φ. */
     @Test
     void spacings() {
-        Bar t20 = Aci318.SI.catalogue().find("T20");
-        Bar t10 = Aci318.SI.catalogue().find("T10");
+        Bar t20 = BarCatalogue.METRIC.find("T20");
+        Bar t10 = BarCatalogue.METRIC.find("T10");
         assertEquals(320, Aci318.SI.compressionTieSpacing(t20, t10, 400));
         assertEquals(250, Aci318.SI.compressionTieSpacing(t20, t10, 250));
-        assertEquals(480, Aci318.SI.compressionTieSpacing(Aci318.SI.catalogue().find("T32"), t10, 700));
+        assertEquals(480, Aci318.SI.compressionTieSpacing(BarCatalogue.METRIC.find("T32"), t10, 700));
         assertEquals(300, En1992.of(Map.of()).compressionTieSpacing(t20, t10, 250));
     }
 
@@ -77,8 +78,8 @@ class CompressionBarsTest {
     @Test
     void legsHoldEveryOtherBar() {
         BeamLine.Span s = BeamLines.find(beam(30)).get(0).spans().get(0);
-        Bar t20 = Aci318.SI.catalogue().find("T20");
-        Bar t10 = Aci318.SI.catalogue().find("T10");
+        Bar t20 = BarCatalogue.METRIC.find("T20");
+        Bar t10 = BarCatalogue.METRIC.find("T10");
         Basis b = Basis.standard(false);
         for (int[] pair : new int[][] {{2, 2}, {3, 2}, {4, 3}, {5, 3}, {6, 4}}) {
             BeamCage.Group g = new BeamCage.Group(BeamCage.Face.BOTTOM, 1, pair[0], t20, 60, 0, 14_000, true, true, true);

@@ -10,11 +10,11 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import java.util.Map;
 import kolonne.core.basis.Basis;
-import kolonne.core.basis.BeamRules;
+import kolonne.core.basis.Varied;
+import kolonne.core.basis.part.Ductility;
 import kolonne.core.beam.cage.BeamCage;
 import kolonne.core.beam.cage.Laps;
 import kolonne.core.check.CheckResult;
-import kolonne.core.code.DuctileFrame;
 import kolonne.core.finding.Cause;
 import kolonne.core.model.CaseKind;
 import kolonne.core.model.LoadCase;
@@ -28,13 +28,13 @@ class DuctileChecksByHandTest {
     private static final double[] BOTTOM_THREE = {590, 3 * T20.area()};
 
     /** Bars of any length, so that none laps. */
-    private static Basis basis(DuctileFrame.Kind kind) {
+    private static Basis basis(Ductility kind) {
         return basis(kind, 20_000);
     }
 
-    private static Basis basis(DuctileFrame.Kind kind, double stock) {
+    private static Basis basis(Ductility kind, double stock) {
         Basis s = Basis.standard(false);
-        return s.with(new BeamRules(false, false, stock, kind, s.rules().advice()));
+        return Varied.ductile(Varied.stock(s, stock), kind);
     }
 
     private static ModelBuilder frame(double column, double w) {
@@ -50,7 +50,7 @@ class DuctileChecksByHandTest {
     }
 
     /** 3T25 over 3T20 throughout, 2T25 more over the middle column, 2T20 more in the first span. */
-    private static LaidByHand laid(double column, double w, DuctileFrame.Kind kind) {
+    private static LaidByHand laid(double column, double w, Ductility kind) {
         return laid(column, w, basis(kind));
     }
 
@@ -86,7 +86,7 @@ class DuctileChecksByHandTest {
 
     @Test
     void barsOfASpecialFrame() {
-        LaidByHand.Told t = laid(600, 25, DuctileFrame.Kind.SPECIAL).told();
+        LaidByHand.Told t = laid(600, 25, Ductility.SPECIAL).told();
         t.tells("ductile-through-top", 2, 3, 300, "18.6.3.1").tells("ductile-through-bottom", 2, 3, 300, "18.6.3.1").cause("ductile-through-top", Cause.STEEL_BELOW_MINIMUM);
         double hogging = mn(420, TOP_FIVE, BOTTOM_THREE);
         double sagging = mn(420, BOTTOM_THREE, TOP_FIVE);
@@ -108,7 +108,7 @@ class DuctileChecksByHandTest {
 
     @Test
     void hoopsOfASpecialFrame() {
-        LaidByHand.Told t = laid(600, 25, DuctileFrame.Kind.SPECIAL).told();
+        LaidByHand.Told t = laid(600, 25, Ductility.SPECIAL).told();
         // 18.6.4.4: min(d/4 146.9, 150, 6 × 20)
         t.tells("hoop-spacing", 110, 120, 7950, "18.6.4.4").cause("hoop-spacing", Cause.STIRRUP_SPACING);
         t.tells("ductile-spacing", 250, 587.5 / 2, 3500, "18.6.4.6").cause("ductile-spacing", Cause.STIRRUP_SPACING);
@@ -126,7 +126,7 @@ class DuctileChecksByHandTest {
     @Test
     void hooksOfEitherEnd() {
         for (boolean left : new boolean[] {true, false}) {
-            LaidByHand l = new LaidByHand(frame(600, 25), basis(DuctileFrame.Kind.SPECIAL));
+            LaidByHand l = new LaidByHand(frame(600, 25), basis(Ductility.SPECIAL));
             l.bars(new BeamCage.Group(TOP, 1, 3, T25, 62.5, left ? 0 : -260, left ? 14_260 : 14_000, true, true, true)).hooked(BOTTOM, 3, T20, 60);
             l.told().tells("ductile-hook", 420 * 25 / (5.4 * Math.sqrt(30)), 300, left ? 300 : 13_700, "18.8.5.1");
         }
@@ -135,20 +135,20 @@ class DuctileChecksByHandTest {
     /** 18.6.3.3: bars of 14 m lap in the middle of a span, away from the hoops of twice the depth. */
     @Test
     void lapsAwayFromTheColumns() {
-        LaidByHand l = laid(600, 25, basis(DuctileFrame.Kind.SPECIAL, 12_000));
+        LaidByHand l = laid(600, 25, basis(Ductility.SPECIAL, 12_000));
         LaidByHand.Told t = l.told();
         Laps.Lap top = Laps.of(l.line, l.cage().groups().get(0), l.context.basis()).get(0);
         double middle = (top.from() + top.to()) / 2;
         double near = middle < 7000 ? Math.min(top.from() - 300, 6700 - top.to()) : Math.min(top.from() - 7300, 13_700 - top.to());
         t.tells("lap-place", 1300, near, middle, "18.6.3.3").cause("lap-place", Cause.ANCHORAGE);
         t.tells("hoop-spacing", 250, 100, middle, "18.6.4.4");
-        laid(600, 25, DuctileFrame.Kind.SPECIAL).told().silent("lap-place");
-        laid(600, 25, basis(DuctileFrame.Kind.INTERMEDIATE, 12_000)).told().silent("lap-place", "ductile-column-depth", "ductile-hook", "hoop-legs", "ductile-width", "ductile-span", "ductile-projection");
+        laid(600, 25, Ductility.SPECIAL).told().silent("lap-place");
+        laid(600, 25, basis(Ductility.INTERMEDIATE, 12_000)).told().silent("lap-place", "ductile-column-depth", "ductile-hook", "hoop-legs", "ductile-width", "ductile-span", "ductile-projection");
     }
 
     @Test
     void anIntermediateFrame() {
-        LaidByHand.Told t = laid(600, 25, DuctileFrame.Kind.INTERMEDIATE).told();
+        LaidByHand.Told t = laid(600, 25, Ductility.INTERMEDIATE).told();
         t.tells("ductile-bottom", 5 * T20.area() / 4, 3 * T20.area(), 300, "18.4.2.1").cause("ductile-bottom", Cause.STEEL_BELOW_MINIMUM);
         double hogging = mn(420, TOP_FIVE, BOTTOM_THREE);
         t.tells("ductile-sagging", hogging / 3, mn(420, BOTTOM_THREE, TOP_FIVE), t.of("ductile-sagging").x(), "18.4.2.2");
@@ -160,16 +160,16 @@ class DuctileChecksByHandTest {
 
     @Test
     void anOrdinaryFrame() {
-        LaidByHand.Told t = laid(600, 25, DuctileFrame.Kind.ORDINARY).told();
+        LaidByHand.Told t = laid(600, 25, Ductility.ORDINARY).told();
         t.tells("ductile-bottom", 5 * T20.area() / 4, 3 * T20.area(), 300, "18.3.2").tells("ductile-through-top", 2, 3, 300, "18.3.2");
         t.silent("ductile-sagging", "ductile-anywhere-top", "hoop-spacing", "ductile-spacing", "hoop-legs", "ductile-minimum-top", "ductile-hook", "capacity-shear");
-        laid(600, 25, DuctileFrame.Kind.NONE).told().silent("ductile-bottom", "ductile-through-top");
+        laid(600, 25, Ductility.NONE).told().silent("ductile-bottom", "ductile-through-top");
     }
 
     /** 18.6.5.1: probable moments of both ends over the clear span, and 1.2 × 25 kN/m on it; 18.6.5.2: stirrups alone where the moments make half of it. */
     @Test
     void shearFromTheStrengthOfTheEnds() {
-        LaidByHand.Told t = laid(600, 25, DuctileFrame.Kind.SPECIAL).told();
+        LaidByHand.Told t = laid(600, 25, Ductility.SPECIAL).told();
         double sway = (mn(525, TOP_FIVE, BOTTOM_THREE) + mn(525, BOTTOM_THREE, TOP_THREE)) / 6400;
         double ve = sway + 30 * 6400 / 2.0;
         assertTrue(sway > ve / 2);
@@ -187,7 +187,7 @@ class DuctileChecksByHandTest {
         t.use("shear-limit", ve / limit);
         assertEquals("strength of the ends", t.of("shear-limit").combination());
         // heavy load and the same bars: the moments make less than half, the concrete helps
-        LaidByHand.Told heavy = laid(600, 100, DuctileFrame.Kind.SPECIAL).told();
+        LaidByHand.Told heavy = laid(600, 100, Ductility.SPECIAL).told();
         double more = sway + 120 * 6400 / 2.0;
         assertTrue(sway < more / 2);
         double total = vs + 0.75 * 0.17 * Math.sqrt(30) * 350 * 587.5;
@@ -200,17 +200,17 @@ class DuctileChecksByHandTest {
     /** 18.6.2.1(c): 350 on columns of 300 juts out 25 on either side, at most the lesser of the column and 0.75 of it. */
     @Test
     void wideBeams() {
-        LaidByHand.Told t = laid(300, 25, DuctileFrame.Kind.SPECIAL).told();
+        LaidByHand.Told t = laid(300, 25, Ductility.SPECIAL).told();
         t.tells("ductile-projection", 25, 225, 0, "18.6.2.1").cause("ductile-projection", Cause.GEOMETRY);
         t.tells("ductile-column-depth", 500, 300, 7000, "18.8.2.3");
-        laid(350, 25, DuctileFrame.Kind.SPECIAL).told().silent("ductile-projection");
+        laid(350, 25, Ductility.SPECIAL).told().silent("ductile-projection");
     }
 
     /** A frame that ends in a cantilever: the rules stop at the last column. */
     @Test
     void theCantileverIsNoPartOfTheFrame() {
         ModelBuilder m = frame(600, 25).joint("e", 16_000, 0, 3500).beam("m2", "t2", "e").spread("m2", 0, 2000, 25, 25);
-        LaidByHand l = new LaidByHand(m, basis(DuctileFrame.Kind.SPECIAL)).through(TOP, 3, T25, 62.5).through(BOTTOM, 3, T20, 60).zone(0, 300, 6700, T10, 2, 100)
+        LaidByHand l = new LaidByHand(m, basis(Ductility.SPECIAL)).through(TOP, 3, T25, 62.5).through(BOTTOM, 3, T20, 60).zone(0, 300, 6700, T10, 2, 100)
             .zone(1, 7300, 13_700, T10, 2, 100).zone(2, 14_300, 16_000, T10, 2, 290);
         LaidByHand.Told t = l.told();
         t.tells("hoop-spacing", 100, 120, t.of("hoop-spacing").x(), "18.6.4.4");
@@ -221,7 +221,7 @@ class DuctileChecksByHandTest {
     /** Four bars above and three below: each face counts its own. Bars that do not pass the column do not ask for its depth. */
     @Test
     void eachFaceCountsItsOwn() {
-        LaidByHand.Told t = new LaidByHand(frame(600, 25), basis(DuctileFrame.Kind.SPECIAL)).hooked(TOP, 4, T25, 62.5).hooked(BOTTOM, 3, T20, 60)
+        LaidByHand.Told t = new LaidByHand(frame(600, 25), basis(Ductility.SPECIAL)).hooked(TOP, 4, T25, 62.5).hooked(BOTTOM, 3, T20, 60)
             .bars(new BeamCage.Group(BOTTOM, 1, 2, LaidByHand.T32, 66, 1500, 5500, false, false, false)).zone(0, 300, 1600, T10, 3, 100).zone(0, 1600, 5400, T10, 2, 250)
             .zone(0, 5400, 6700, T10, 3, 100).zone(1, 7300, 13_700, T10, 3, 100).told();
         t.tells("ductile-through-top", 2, 4, 300, "18.6.3.1").tells("ductile-through-bottom", 2, 3, 300, "18.6.3.1");
@@ -236,7 +236,7 @@ class DuctileChecksByHandTest {
     /** A quarter of the steel of each span on its own (18.4.2.1): the second has the most. */
     @Test
     void bottomBarsOfTheirOwnSpan() {
-        LaidByHand.Told t = new LaidByHand(frame(600, 25), basis(DuctileFrame.Kind.INTERMEDIATE)).hooked(TOP, 4, T25, 62.5).hooked(BOTTOM, 2, T20, 60)
+        LaidByHand.Told t = new LaidByHand(frame(600, 25), basis(Ductility.INTERMEDIATE)).hooked(TOP, 4, T25, 62.5).hooked(BOTTOM, 2, T20, 60)
             .bars(new BeamCage.Group(BOTTOM, 1, 4, T20, 60, 8500, 12_500, false, false, false)).told();
         t.tells("ductile-bottom", 6 * T20.area() / 4, 2 * T20.area(), 7300, "18.4.2.1");
     }
@@ -249,7 +249,7 @@ class DuctileChecksByHandTest {
                 .column("c", "F", left ? "A" : "B").fixed("F").pinned(left ? "B" : "A");
             m.members.replaceAll(c -> c.withSection("K"));
             m.beam("m", "A", "B").spread("m", 0, 16_000, 5, 5);
-            LaidByHand l = new LaidByHand(m, basis(DuctileFrame.Kind.SPECIAL, 12_000));
+            LaidByHand l = new LaidByHand(m, basis(Ductility.SPECIAL, 12_000));
             double from = left ? -250 : -400;
             double to = left ? 16_400 : 16_250;
             LaidByHand.Told t = l.bars(new BeamCage.Group(TOP, 1, 3, T25, 62.5, from, to, left, !left, true)).bars(new BeamCage.Group(BOTTOM, 1, 3, T20, 60, from, to, left, !left, true))

@@ -9,6 +9,8 @@ import java.util.Map;
 import kolonne.core.analysis.Analysis;
 import kolonne.core.analysis.FrameAnalysis;
 import kolonne.core.basis.Basis;
+import kolonne.core.basis.Varied;
+import kolonne.core.basis.part.Ductility;
 import kolonne.core.beam.cage.BarsAt;
 import kolonne.core.beam.cage.BeamCage;
 import kolonne.core.beam.choice.BeamDesigner;
@@ -17,6 +19,7 @@ import kolonne.core.beam.line.BeamLines;
 import kolonne.core.beam.line.BeamTorsion;
 import kolonne.core.check.CheckResult;
 import kolonne.core.code.Bar;
+import kolonne.core.code.BarCatalogue;
 import kolonne.core.code.DuctileFrame;
 import kolonne.core.code.aci318.Aci318;
 import kolonne.core.model.BuildingIndex;
@@ -30,9 +33,9 @@ import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.EnumSource;
 
 class DuctileFrameTest {
-    private static final Bar T16 = Aci318.SI.catalogue().find("T16");
-    private static final Bar T25 = Aci318.SI.catalogue().find("T25");
-    private static final Bar T10 = Aci318.SI.catalogue().find("T10");
+    private static final Bar T16 = BarCatalogue.METRIC.find("T16");
+    private static final Bar T25 = BarCatalogue.METRIC.find("T25");
+    private static final Bar T10 = BarCatalogue.METRIC.find("T10");
 
     /** Two bays of 7 m, columns 600 × 600 of 3.5 m, beams 350 × 650, w per length and a push at the floor. */
     private static Analysis frame(double w, double push, double columnSize) {
@@ -54,18 +57,18 @@ class DuctileFrameTest {
         return FrameAnalysis.solve(new BuildingIndex(b.building()));
     }
 
-    private static Basis basis(DuctileFrame.Kind kind) {
+    private static Basis basis(Ductility kind) {
         Basis s = Basis.standard(false);
-        return s.with(s.rules().with(kind));
+        return Varied.ductile(s, kind);
     }
 
-    private static BeamDesign design(Analysis a, DuctileFrame.Kind kind) {
+    private static BeamDesign design(Analysis a, Ductility kind) {
         Basis b = basis(kind);
         return BeamDesigner.design(BeamLines.find(a, b).get(0), BeamContext.of(a, b));
     }
 
     private static List<BeamShearCheck.Demand> demands(BeamDesign d, Analysis a) {
-        BeamContext c = BeamContext.of(a, basis(DuctileFrame.Kind.SPECIAL)).of(d.line());
+        BeamContext c = BeamContext.of(a, basis(Ductility.SPECIAL)).of(d.line());
         return BeamShearCheck.demands(d.line(), c, BeamTorsion.torques(d.line(), c.demands()), d.cage());
     }
 
@@ -74,12 +77,12 @@ class DuctileFrameTest {
     }
 
     @ParameterizedTest
-    @EnumSource(DuctileFrame.Kind.class)
-    void everyKindOfFrameIsDesignedSoThatEveryCheckHolds(DuctileFrame.Kind kind) {
+    @EnumSource(Ductility.class)
+    void everyKindOfFrameIsDesignedSoThatEveryCheckHolds(Ductility kind) {
         BeamDesign d = design(frame(25, 400e3, 700), kind);
         assertTrue(d.satisfied(), d.findings().toString());
-        assertEquals(kind == DuctileFrame.Kind.SPECIAL || kind == DuctileFrame.Kind.INTERMEDIATE, d.checks().stream().anyMatch(c -> c.kind().id().equals("hoop-spacing")));
-        assertEquals(kind != DuctileFrame.Kind.NONE, d.checks().stream().anyMatch(c -> c.kind().id().startsWith("ductile-through")));
+        assertEquals(kind == Ductility.SPECIAL || kind == Ductility.INTERMEDIATE, d.checks().stream().anyMatch(c -> c.kind().id().equals("hoop-spacing")));
+        assertEquals(kind != Ductility.NONE, d.checks().stream().anyMatch(c -> c.kind().id().startsWith("ductile-through")));
     }
 
     /**
@@ -88,10 +91,10 @@ class DuctileFrameTest {
      */
     @Test
     void theShearOfASpecialFrameComesFromTheProbableStrengthOfItsEnds() {
-        BeamDesign d = design(frame(25, 400e3, 700), DuctileFrame.Kind.SPECIAL);
+        BeamDesign d = design(frame(25, 400e3, 700), Ductility.SPECIAL);
         BeamShearCheck.Demand ve = demands(d, frame(25, 400e3, 700)).get(0);
         BeamLine.Span s = d.line().spans().get(0);
-        BarsAt bars = new BarsAt(d.line(), d.cage(), basis(DuctileFrame.Kind.SPECIAL));
+        BarsAt bars = new BarsAt(d.line(), d.cage(), basis(Ductility.SPECIAL));
         double ln = s.clear();
         double[] m = new double[4];
         for (int k = 0; k < 4; k++) {
@@ -110,11 +113,11 @@ class DuctileFrameTest {
     @Test
     void nearTheColumnsOfASpecialFrameTheConcreteCarriesNoShear() {
         Analysis a = frame(12, 700e3, 700);
-        BeamDesign d = design(a, DuctileFrame.Kind.SPECIAL);
+        BeamDesign d = design(a, Ductility.SPECIAL);
         BeamShearCheck.Demand ve = demands(d, a).get(0);
         BeamCage.Zone z = d.cage().zoneAt(0, ve.x());
         BeamLine.Span s = d.line().spans().get(0);
-        BarsAt bars = new BarsAt(d.line(), d.cage(), basis(DuctileFrame.Kind.SPECIAL));
+        BarsAt bars = new BarsAt(d.line(), d.cage(), basis(Ductility.SPECIAL));
         double depth = Math.min(bars.effectiveDepth(ve.x(), s, BeamCage.Face.TOP), bars.effectiveDepth(ve.x(), s, BeamCage.Face.BOTTOM));
         assertTrue(ve.withoutConcrete());
         assertTrue(0.75 * z.avs() * 420 * depth >= ve.capacity());
@@ -124,9 +127,9 @@ class DuctileFrameTest {
 
     @Test
     void hoopsStandOverTwiceTheDepthAndNoFurther() {
-        BeamDesign d = design(frame(25, 400e3, 700), DuctileFrame.Kind.SPECIAL);
+        BeamDesign d = design(frame(25, 400e3, 700), Ductility.SPECIAL);
         BeamLine.Span s = d.line().spans().get(0);
-        BarsAt bars = new BarsAt(d.line(), d.cage(), basis(DuctileFrame.Kind.SPECIAL));
+        BarsAt bars = new BarsAt(d.line(), d.cage(), basis(Ductility.SPECIAL));
         double thinnest = d.cage().groups().stream().mapToDouble(g -> g.bar().diameter()).min().orElseThrow();
         for (BeamCage.Zone z : d.cage().zones()) {
             double depth = bars.effectiveDepth((z.from() + z.to()) / 2, d.line().spans().get(z.span()), BeamCage.Face.BOTTOM);
@@ -138,8 +141,8 @@ class DuctileFrameTest {
     @Test
     void aHandSetCageThatIsNotDuctileIsToldSo() {
         Analysis a = frame(25, 400e3, 700);
-        BeamDesign plain = design(a, DuctileFrame.Kind.NONE);
-        Basis special = basis(DuctileFrame.Kind.SPECIAL);
+        BeamDesign plain = design(a, Ductility.NONE);
+        Basis special = basis(Ductility.SPECIAL);
         BeamDesign d = BeamCheck.run(plain.line(), plain.cage(), BeamContext.of(a, special));
         assertFalse(d.satisfied());
         assertTrue(d.findings().stream().anyMatch(f -> f.clause().startsWith("18.6")), d.findings().toString());
@@ -147,48 +150,46 @@ class DuctileFrameTest {
 
     @Test
     void aColumnTooShallowForTheBarsIsFound() {
-        BeamDesign d = design(frame(25, 200e3, 300), DuctileFrame.Kind.SPECIAL);
+        BeamDesign d = design(frame(25, 200e3, 300), Ductility.SPECIAL);
         assertTrue(d.findings().stream().anyMatch(f -> f.clause().equals("18.8.5.1") || f.clause().equals("18.8.2.3")), d.findings().toString());
     }
 
     @Test
     void beamsOnBeamsAndCantileversAreNoPartOfTheFrame() {
         ModelBuilder b = new ModelBuilder().joint("A", 0, 0, 0).joint("B", 6000, 0, 0).beam("m", "A", "B").pinned("A").pinned("B").spread("m", 0, 6000, 20, 20);
-        BeamDesign d = design(b.solve(), DuctileFrame.Kind.SPECIAL);
+        BeamDesign d = design(b.solve(), Ductility.SPECIAL);
         assertTrue(d.checks().stream().noneMatch(c -> c.clause().startsWith("18.")));
     }
 
     @ParameterizedTest(name = "{0}: hoops {1} mm, elsewhere {2} mm")
     @CsvSource({"INTERMEDIATE, 128, 300", "SPECIAL, 96, 300"})
-    void spacingOfHoopsFollowsTheThinnestBar(DuctileFrame.Kind kind, double hoops, double elsewhere) {
+    void spacingOfHoopsFollowsTheThinnestBar(Ductility kind, double hoops, double elsewhere) {
         DuctileFrame r = Aci318.SI.ductile(kind).orElseThrow();
         assertEquals(hoops, r.hoopSpacing(600, T16, T10, 420), 1e-9);
         assertEquals(elsewhere, r.spacingElsewhere(600), 1e-9);
-        assertEquals(kind == DuctileFrame.Kind.SPECIAL ? 150 : 150, r.hoopSpacing(600, T25, T10, 420), 1e-9);
-        assertEquals(kind == DuctileFrame.Kind.SPECIAL ? 80 : 128, r.hoopSpacing(600, T16, T10, 550), 1e-9);
+        assertEquals(kind == Ductility.SPECIAL ? 150 : 150, r.hoopSpacing(600, T25, T10, 420), 1e-9);
+        assertEquals(kind == Ductility.SPECIAL ? 80 : 128, r.hoopSpacing(600, T16, T10, 550), 1e-9);
     }
 
     /** fy db / (5.4 √f'c): 25 mm bars of 420 MPa in 30 MPa concrete 355 mm; the inch-pound form gives the same within a per cent. */
     @Test
     void hooksOfASpecialFrame() {
-        assertEquals(420 * 25 / (5.4 * Math.sqrt(30)), Aci318.SI.ductile(DuctileFrame.Kind.SPECIAL).orElseThrow().hookLength(T25, 30, 420), 1e-9);
-        Bar n8 = Aci318.US.catalogue().find("#8");
-        assertEquals(60_000.0 / (65 * Math.sqrt(4000)) * 25.4, Aci318.US.ductile(DuctileFrame.Kind.SPECIAL).orElseThrow().hookLength(n8, 4000 * 0.00689475729316836,
+        assertEquals(420 * 25 / (5.4 * Math.sqrt(30)), Aci318.SI.ductile(Ductility.SPECIAL).orElseThrow().hookLength(T25, 30, 420), 1e-9);
+        Bar n8 = BarCatalogue.US.find("#8");
+        assertEquals(60_000.0 / (65 * Math.sqrt(4000)) * 25.4, Aci318.US.ductile(Ductility.SPECIAL).orElseThrow().hookLength(n8, 4000 * 0.00689475729316836,
             60_000 * 0.00689475729316836), 0.1);
-        assertEquals(0, Aci318.SI.ductile(DuctileFrame.Kind.INTERMEDIATE).orElseThrow().hookLength(T25, 30, 420));
-        assertTrue(Aci318.SI.ductile(DuctileFrame.Kind.NONE).isEmpty());
-        assertEquals(List.of("basis.ductility"), new Basis("x", "en-1992-1-1", 500, 500, 35, 35, 20, List.of("T16"), List.of("T16"), List.of("T8"), 25, 75, 300, 3, 6, 2, 0.04,
-            Basis.Preference.LEAST_STEEL, Basis.DeflectionLimits.FLOOR, Basis.Sway.BRACED, Basis.Sway.BRACED, 0, Map.of(),
-            Basis.standard(false).rules().with(DuctileFrame.Kind.SPECIAL)).check().stream().map(f -> f.code()).toList());
+        assertEquals(0, Aci318.SI.ductile(Ductility.INTERMEDIATE).orElseThrow().hookLength(T25, 30, 420));
+        assertTrue(Aci318.SI.ductile(Ductility.NONE).isEmpty());
+        assertEquals(List.of("basis.ductility"), Varied.ductile(Basis.standard("en-1992-1-1"), Ductility.SPECIAL).check().stream().map(f -> f.code()).toList());
     }
 
     /** More bars at the ends make them stronger, and the shear that comes with it greater; the loads on the span do not change it in between. */
     @Test
     void theShearFromTheEndsGrowsWithTheirBars() {
         Analysis a = frame(25, 400e3, 700);
-        BeamDesign d = design(a, DuctileFrame.Kind.SPECIAL);
+        BeamDesign d = design(a, Ductility.SPECIAL);
         List<BeamCage.Group> more = d.cage().groups().stream().map(g -> g.between(g.count() + 1, g.from(), g.to())).toList();
-        BeamContext c = BeamContext.of(a, basis(DuctileFrame.Kind.SPECIAL)).of(d.line());
+        BeamContext c = BeamContext.of(a, basis(Ductility.SPECIAL)).of(d.line());
         double[] torques = BeamTorsion.torques(d.line(), c.demands());
         List<BeamShearCheck.Demand> before = BeamShearCheck.demands(d.line(), c, torques, d.cage());
         List<BeamShearCheck.Demand> after = BeamShearCheck.demands(d.line(), c, torques, new BeamCage(more, d.cage().zones(), d.cage().sideBars()));
@@ -202,7 +203,7 @@ class DuctileFrameTest {
     @Test
     void theShearOfAnIntermediateFrameIsTheLesserOfTheTwo() {
         Analysis a = frame(25, 60e3, 700);
-        BeamContext c = BeamContext.of(a, basis(DuctileFrame.Kind.INTERMEDIATE));
+        BeamContext c = BeamContext.of(a, basis(Ductility.INTERMEDIATE));
         BeamDesign d = BeamDesigner.design(BeamLines.find(a).get(0), c);
         BeamContext own = c.of(d.line());
         int compared = 0;
@@ -228,7 +229,7 @@ class DuctileFrameTest {
     @Test
     void theCalculationTellsTheShearStepByStep() {
         Analysis a = frame(12, 700e3, 700);
-        Basis b = basis(DuctileFrame.Kind.SPECIAL);
+        Basis b = basis(Ductility.SPECIAL);
         BeamDesign d = BeamDesigner.design(BeamLines.find(a).get(0), BeamContext.of(a, b));
         String words = BeamCheck.explain(d.line(), d.cage(), BeamContext.of(a, b), 0).toString();
         assertTrue(words.contains("Vsway") && words.contains("1.25 fy") && words.contains("18.6.5.1") && words.contains("Vc = 0"), words);
@@ -237,11 +238,11 @@ class DuctileFrameTest {
     /** 18.6.2.1(c): a beam 350 wide on columns 200 square juts out 75 mm, at most min(c2, 0.75 c1) = 150; on columns of 90 more than it may. */
     @Test
     void aBeamMuchWiderThanItsColumnIsFound() {
-        assertEquals(150, Aci318.SI.ductile(DuctileFrame.Kind.SPECIAL).orElseThrow().mostProjection(200, 300), 1e-9);
-        assertTrue(Double.isInfinite(Aci318.SI.ductile(DuctileFrame.Kind.ORDINARY).orElseThrow().mostProjection(200, 300)));
-        CheckResult c = check(design(frame(5, 10e3, 200), DuctileFrame.Kind.SPECIAL), "ductile-projection");
+        assertEquals(150, Aci318.SI.ductile(Ductility.SPECIAL).orElseThrow().mostProjection(200, 300), 1e-9);
+        assertTrue(Double.isInfinite(Aci318.SI.ductile(Ductility.ORDINARY).orElseThrow().mostProjection(200, 300)));
+        CheckResult c = check(design(frame(5, 10e3, 200), Ductility.SPECIAL), "ductile-projection");
         assertEquals(75, c.demand(), 1e-9);
         assertEquals(150, c.capacity(), 1e-9);
-        assertFalse(check(design(frame(5, 10e3, 90), DuctileFrame.Kind.SPECIAL), "ductile-projection").satisfied());
+        assertFalse(check(design(frame(5, 10e3, 90), Ductility.SPECIAL), "ductile-projection").satisfied());
     }
 }

@@ -12,6 +12,7 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 import java.util.List;
 import java.util.Map;
 import kolonne.core.basis.Basis;
+import kolonne.core.basis.Varied;
 import kolonne.core.beam.cage.BarsAt;
 import kolonne.core.beam.cage.BeamCage;
 import kolonne.core.beam.line.BeamLine;
@@ -151,9 +152,7 @@ class EnChecksByHandTest {
     /** 7.2(2): 0.6 fck, asked where the basis wants it, with the concrete as it is when young. */
     @Test
     void theStressOfTheConcrete() {
-        Basis asked = new Basis(EN.name(), EN.code(), EN.fy(), EN.fyt(), EN.beamCover(), EN.columnCover(), EN.aggregate(), EN.beamBars(), EN.columnBars(), EN.stirrups(), EN.spacingStep(),
-            EN.spacingLeast(), EN.spacingMost(), EN.zonesMost(), EN.legsMost(), EN.layersMost(), EN.practicalCap(), EN.preference(), EN.deflection(), EN.swayX(), EN.swayY(), 0,
-            Map.of("concreteStress", 0.6), EN.rules());
+        Basis asked = Varied.national(EN, Map.of("concreteStress", 0.6));
         LaidByHand.Told t = new LaidByHand(with(simple(40), 0.5), asked).through(TOP, 2, T16, 53).through(BOTTOM, 4, T20, 55).zone(0, 0, 6000, T10, 2, 150).told();
         double[] c = cracked(300, N, 545, 4 * T20.area(), 53, 2 * T16.area());
         t.tells("concrete-stress", 180e6 * c[0] / c[1], 18, 3000, "7.2").cause("concrete-stress", Cause.CRACK);

@@ -7,10 +7,11 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 import java.util.List;
 import kolonne.core.analysis.Analysis;
 import kolonne.core.basis.Basis;
+import kolonne.core.basis.Varied;
+import kolonne.core.basis.part.Ductility;
 import kolonne.core.beam.cage.BeamCage;
 import kolonne.core.beam.choice.BeamDesigner;
 import kolonne.core.beam.line.BeamLines;
-import kolonne.core.code.DuctileFrame;
 import kolonne.core.model.ModelBuilder;
 import kolonne.core.model.SlabPanel;
 import org.junit.jupiter.api.Test;
@@ -53,7 +54,7 @@ class EndAnchorageTest {
         assertTrue(bent(design(a, "m1", s), BeamCage.Face.BOTTOM), "a quarter of the bottom bars yields at columns (9.7.3.8.2)");
         assertTrue(bent(inner, BeamCage.Face.TOP), "top bars are in tension at the columns");
         assertTrue(bent(design(a, "m0", s), BeamCage.Face.BOTTOM), "integrity steel is anchored for its strength (9.7.7.5)");
-        Basis special = s.with(s.rules().with(DuctileFrame.Kind.SPECIAL));
+        Basis special = Varied.ductile(s, Ductility.SPECIAL);
         assertTrue(bent(design(a, "m1", special), BeamCage.Face.BOTTOM), "bars of a ductile frame yield at the columns");
     }
 

@@ -7,12 +7,14 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 import java.util.List;
 import kolonne.core.analysis.Analysis;
 import kolonne.core.basis.Basis;
+import kolonne.core.basis.Varied;
+import kolonne.core.basis.part.Ductility;
 import kolonne.core.beam.cage.BeamCage;
 import kolonne.core.beam.cage.Laps;
 import kolonne.core.beam.choice.BeamDesigner;
 import kolonne.core.beam.line.BeamLines;
 import kolonne.core.code.Bar;
-import kolonne.core.code.DuctileFrame;
+import kolonne.core.code.BarCatalogue;
 import kolonne.core.code.aci318.Aci318;
 import kolonne.core.code.en1992.En1992;
 import kolonne.core.detail.BarItem;
@@ -37,9 +39,9 @@ class LapsTest {
         return b.solve();
     }
 
-    private static Basis basis(double stock, DuctileFrame.Kind kind) {
+    private static Basis basis(double stock, Ductility kind) {
         Basis s = Basis.standard(false);
-        return s.with(s.rules().withStockLength(stock).with(kind));
+        return Varied.ductile(Varied.stock(s, stock), kind);
     }
 
     private static BeamDesign design(Analysis a, Basis b) {
@@ -49,7 +51,7 @@ class LapsTest {
     @ParameterizedTest(name = "stock {0} mm")
     @ValueSource(doubles = {6000, 9000, 12_000, 18_000, 30_000})
     void noPieceIsLongerThanTheStockAndEveryLapIsWhole(double stock) {
-        Basis b = basis(stock, DuctileFrame.Kind.NONE);
+        Basis b = basis(stock, Ductility.NONE);
         BeamDesign d = design(line(5), b);
         for (BarItem item : BeamBars.of(d.line(), d.cage(), b)) {
             assertTrue(item.cutLength() <= stock, item.toString());
@@ -67,7 +69,7 @@ class LapsTest {
 
     @Test
     void topBarsLapInTheMiddleOfSpansAndBottomBarsOverSupports() {
-        Basis b = basis(12_000, DuctileFrame.Kind.NONE);
+        Basis b = basis(12_000, Ductility.NONE);
         BeamDesign d = design(line(5), b);
         for (BeamCage.Group g : d.cage().groups().stream().filter(BeamCage.Group::through).toList()) {
             for (Laps.Lap l : Laps.of(d.line(), g, b)) {
@@ -80,7 +82,7 @@ class LapsTest {
 
     @Test
     void lapsOfASpecialFrameKeepAwayFromColumnsAndHaveCloseHoops() {
-        Basis b = basis(12_000, DuctileFrame.Kind.SPECIAL);
+        Basis b = basis(12_000, Ductility.SPECIAL);
         BeamDesign d = design(line(4), b);
         assertTrue(d.checks().stream().anyMatch(c -> c.kind().id().equals("lap-place")));
         List<Laps.Lap> laps = d.cage().groups().stream().flatMap(g -> Laps.of(d.line(), g, b).stream()).toList();
@@ -95,7 +97,7 @@ class LapsTest {
     /** ACI 318-19 table 25.5.2.1: class B 1.3 ld; EN 1992-1-1 (8.10): α6 = 1.5 where all bars are lapped at one place. */
     @Test
     void lengths() {
-        Bar t20 = Aci318.SI.catalogue().find("T20");
+        Bar t20 = BarCatalogue.METRIC.find("T20");
         assertEquals(1.3 * Aci318.SI.detailing().developmentLength(t20, 30, 420, false, 20, 40, true), Aci318.SI.detailing().lapLength(t20, 30, 420, false, 20, 40), 1e-9);
         En1992 en = En1992.of(java.util.Map.of());
         assertEquals(1.5 * en.detailing().developmentLength(t20, 30, 500, true, 20, 40, true), en.detailing().lapLength(t20, 30, 500, true, 20, 40), 1e-9);

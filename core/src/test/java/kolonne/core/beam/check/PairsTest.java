@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Map;
 import kolonne.core.analysis.Analysis;
 import kolonne.core.basis.Basis;
+import kolonne.core.basis.Varied;
 import kolonne.core.beam.cage.BarFit;
 import kolonne.core.beam.cage.BarsAt;
 import kolonne.core.beam.cage.BeamCage;
@@ -16,6 +17,7 @@ import kolonne.core.beam.choice.BeamDesigner;
 import kolonne.core.beam.line.BeamLine;
 import kolonne.core.beam.line.BeamLines;
 import kolonne.core.code.Bar;
+import kolonne.core.code.BarCatalogue;
 import kolonne.core.code.aci318.Aci318;
 import kolonne.core.code.en1992.En1992;
 import kolonne.core.model.ModelBuilder;
@@ -24,8 +26,8 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 
 class PairsTest {
-    private static final Bar T25 = Aci318.SI.catalogue().find("T25");
-    private static final Bar T10 = Aci318.SI.catalogue().find("T10");
+    private static final Bar T25 = BarCatalogue.METRIC.find("T25");
+    private static final Bar T10 = BarCatalogue.METRIC.find("T10");
 
     /** A narrow beam of two spans whose bars do not fit one by one in one layer. */
     private static Analysis narrow(double w) {
@@ -40,9 +42,7 @@ class PairsTest {
 
     private static Basis oneLayer(String code, boolean pairs) {
         Basis s = Basis.standard(code);
-        return new Basis(s.name(), s.code(), s.fy(), s.fyt(), s.beamCover(), s.columnCover(), s.aggregate(), s.beamBars(), s.columnBars(), s.stirrups(), s.spacingStep(),
-            s.spacingLeast(), s.spacingMost(), s.zonesMost(), s.legsMost(), 1, s.practicalCap(), s.preference(), s.deflection(), s.swayX(), s.swayY(), 0, s.national(),
-            s.rules().withBundles(pairs));
+        return Varied.bundles(Varied.layers(s, 1), pairs);
     }
 
     private static BeamDesign design(Analysis a, String code, boolean pairs) {
@@ -121,7 +121,7 @@ class PairsTest {
         assertEquals(Math.sqrt(2) * en.detailing().developmentLength(T25, 30, 500, false, 25, s.beamCover(), true), BarsAt.development(T25, true, 30, false, s), 1e-9);
         // ACI: not longer in itself, but 40 mm of cover are less than one bar as large as two T32 (45 mm): table 25.4.2.3 "other cases"
         Basis aci = Basis.standard(false);
-        Bar t32 = Aci318.SI.catalogue().find("T32");
+        Bar t32 = BarCatalogue.METRIC.find("T32");
         assertEquals(BarsAt.development(T25, false, 30, false, aci), BarsAt.development(T25, true, 30, false, aci), 1e-9);
         assertEquals(1.7 / 1.1 * BarsAt.development(t32, false, 30, false, aci), BarsAt.development(t32, true, 30, false, aci), 1e-6);
         assertFalse(T25.diameter() > Aci318.SI.detailing().largestInPair());

@@ -10,6 +10,7 @@ import java.util.List;
 import java.util.Map;
 import kolonne.core.analysis.Analysis;
 import kolonne.core.basis.Basis;
+import kolonne.core.basis.Varied;
 import kolonne.core.beam.cage.BeamCage;
 import kolonne.core.beam.cage.FaceLayout;
 import kolonne.core.beam.cage.SectionCut;
@@ -23,7 +24,7 @@ import kolonne.core.beam.line.Envelope;
 import kolonne.core.check.CheckResult;
 import kolonne.core.code.Bar;
 import kolonne.core.code.BarCatalogue;
-import kolonne.core.code.DesignCode;
+import kolonne.core.code.SpanRules;
 import kolonne.core.explain.Trace;
 import kolonne.core.model.Combination;
 import kolonne.core.model.Member;
@@ -100,9 +101,7 @@ class BeamFaultsTest {
     /** Two legs asked: never more, and what they cannot do is told. */
     @Test
     void theMostLegsOfTheBasisAreALimit() {
-        Basis two = new Basis(ACI.name(), ACI.code(), ACI.fy(), ACI.fyt(), ACI.beamCover(), ACI.columnCover(), ACI.aggregate(), ACI.beamBars(), ACI.columnBars(), ACI.stirrups(),
-            ACI.spacingStep(), ACI.spacingLeast(), ACI.spacingMost(), ACI.zonesMost(), 2, ACI.layersMost(), ACI.practicalCap(), ACI.preference(), ACI.deflection(), ACI.swayX(),
-            ACI.swayY(), ACI.redistribution(), ACI.national(), ACI.rules());
+        Basis two = Varied.zonesAndLegs(ACI, 3, 2);
         BeamDesign wide = design(simple(1200, 400, 6000, 60), two);
         assertTrue(wide.cage().zones().stream().allMatch(z -> z.legs() <= 2), wide.cage().zones().toString());
         assertFalse(worst(wide, "leg-spacing").satisfied());
@@ -161,8 +160,8 @@ class BeamFaultsTest {
     @ParameterizedTest(name = "{0}, fck {1}, ρ {2}, flange {3}: l/d {4}")
     @CsvSource({"SIMPLE, 30, 0.015, 1, 14.0", "SIMPLE, 30, 0.005, 1, 20.5", "BOTH_ENDS_CONTINUOUS, 30, 0.015, 1, 21.0", "CANTILEVER, 30, 0.015, 1, 5.6",
         "SIMPLE, 30, 0.015, 4, 11.2", "SIMPLE, 50, 0.015, 1, 16.0", "SIMPLE, 30, 0.025, 1, 12.8"})
-    void spanToDepthByTheEquation(DesignCode.SpanEnds ends, double fck, double ratio, double flange, double expected) {
-        double h = EN.designCode().leastDepth(new DesignCode.SpanDepth(6000, ends, 500, fck, ratio, 0, flange), Trace.OFF);
+    void spanToDepthByTheEquation(SpanRules.SpanEnds ends, double fck, double ratio, double flange, double expected) {
+        double h = EN.designCode().leastDepth(new SpanRules.SpanDepth(6000, ends, 500, fck, ratio, 0, flange), Trace.OFF);
         assertEquals(expected, 6000 / (0.9 * h), 0.01 * expected);
     }
 

@@ -6,6 +6,7 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 import java.util.List;
 import kolonne.core.analysis.Analysis;
 import kolonne.core.basis.Basis;
+import kolonne.core.basis.Varied;
 import kolonne.core.beam.cage.BeamCage;
 import kolonne.core.beam.check.BeamCheck;
 import kolonne.core.beam.check.BeamContext;
@@ -102,9 +103,7 @@ class BeamLinesTest {
     @Test
     void theBasisChangesTheResultVisibly() {
         Basis s = Basis.standard(false);
-        Basis oneZone = new Basis(s.name(), s.code(), s.fy(), s.fyt(), s.beamCover(), s.columnCover(), s.aggregate(), List.of("T25"),
-            s.columnBars(), List.of("T12"), s.spacingStep(), s.spacingLeast(), s.spacingMost(), 1, s.legsMost(), s.layersMost(),
-            s.practicalCap(), s.preference(), s.deflection(), s.swayX(), s.swayY(), s.redistribution(), s.national(), s.rules());
+        Basis oneZone = Varied.zonesAndLegs(Varied.stirrupBars(Varied.beamBars(s, "T25"), List.of("T12")), 1, 6);
         BeamDesign d = design(threeSpans(60), oneZone);
         assertEquals(3, d.cage().zones().size(), "one zone a span");
         assertTrue(d.cage().zones().stream().allMatch(z -> z.bar().label().equals("T12") && z.spacing() % 25 == 0));

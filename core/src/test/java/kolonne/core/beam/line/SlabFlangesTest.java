@@ -8,6 +8,7 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 import java.util.List;
 import kolonne.core.analysis.Analysis;
 import kolonne.core.basis.Basis;
+import kolonne.core.basis.Varied;
 import kolonne.core.beam.cage.BarsAt;
 import kolonne.core.beam.cage.BeamCage;
 import kolonne.core.beam.check.BeamContext;
@@ -41,7 +42,7 @@ class SlabFlangesTest {
 
     private static Shape shape(ModelBuilder b, String member, String code) {
         Basis basis = Basis.standard(code);
-        Basis on = basis.with(basis.rules().withSlabFlanges(true));
+        Basis on = Varied.slabFlanges(basis);
         return BeamLines.find(b.solve(), on).stream().filter(l -> l.id().equals(member)).findFirst().orElseThrow().spans().get(0).shape();
     }
 
@@ -91,7 +92,7 @@ class SlabFlangesTest {
     void theOptionIsOffInTheStandardBasisAndTheConcreteIsThatOfTheModel() {
         Analysis a = floor(List.of(), 0).solve();
         Basis s = Basis.standard(false);
-        Basis on = s.with(s.rules().withSlabFlanges(true));
+        Basis on = Varied.slabFlanges(s);
         assertEquals(new Shape.Rectangle(300, 600), BeamLines.find(a, s).get(0).spans().get(0).shape());
         BeamLine line = BeamLines.find(a, on).get(1);
         BeamDesign with = BeamDesigner.design(line, BeamContext.of(a, on));

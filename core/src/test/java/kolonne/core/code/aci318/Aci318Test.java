@@ -4,12 +4,13 @@ import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import kolonne.core.basis.Basis;
+import kolonne.core.basis.Varied;
 import kolonne.core.code.Bar;
 import kolonne.core.code.BarCatalogue;
-import kolonne.core.code.DesignCode;
 import kolonne.core.code.ShearInput;
 import kolonne.core.code.ShearStrength;
 import kolonne.core.code.Slenderness;
+import kolonne.core.code.SpanRules;
 import kolonne.core.explain.Trace;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -121,9 +122,9 @@ class Aci318Test {
     /** Table 9.3.1.1. */
     @ParameterizedTest(name = "{0}: l/{1}")
     @CsvSource({"SIMPLE, 16", "ONE_END_CONTINUOUS, 18.5", "BOTH_ENDS_CONTINUOUS, 21", "CANTILEVER, 8"})
-    void leastDepthsMatchTheTable(DesignCode.SpanEnds ends, double divisor) {
-        assertEquals(6000 / divisor, Aci318.SI.leastDepth(new DesignCode.SpanDepth(6000, ends, 420, 30, 0.01, 0, 1), Trace.OFF), 1e-9);
-        assertEquals(6000 / divisor * (0.4 + 500 / 700.0), Aci318.SI.leastDepth(new DesignCode.SpanDepth(6000, ends, 500, 30, 0.01, 0, 1), Trace.OFF), 1e-9);
+    void leastDepthsMatchTheTable(SpanRules.SpanEnds ends, double divisor) {
+        assertEquals(6000 / divisor, Aci318.SI.leastDepth(new SpanRules.SpanDepth(6000, ends, 420, 30, 0.01, 0, 1), Trace.OFF), 1e-9);
+        assertEquals(6000 / divisor * (0.4 + 500 / 700.0), Aci318.SI.leastDepth(new SpanRules.SpanDepth(6000, ends, 500, 30, 0.01, 0, 1), Trace.OFF), 1e-9);
     }
 
     @Test
@@ -199,9 +200,7 @@ class Aci318Test {
         assertTrue(Basis.standard(false).check().isEmpty());
         assertTrue(Basis.standard(true).check().isEmpty());
         Basis b = Basis.standard(false);
-        Basis bad = new Basis("x", b.code(), 42, b.fyt(), b.beamCover(), b.columnCover(), b.aggregate(), java.util.List.of("T19"),
-            b.columnBars(), b.stirrups(), b.spacingStep(), b.spacingLeast(), b.spacingMost(), b.zonesMost(), b.legsMost(),
-            b.layersMost(), Double.NaN, b.preference(), b.deflection(), b.swayX(), b.swayY(), b.redistribution(), b.national(), b.rules());
+        Basis bad = Varied.practicalCap(Varied.beamBars(Varied.fy(b, 42), "T19"), Double.NaN);
         assertEquals(java.util.List.of("basis.fy", "basis.practicalCap", "basis.beamBars"),
             bad.check().stream().map(f -> f.code()).toList());
     }

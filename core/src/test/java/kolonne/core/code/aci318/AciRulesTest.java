@@ -4,6 +4,7 @@ import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertFalse;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
+import kolonne.core.basis.part.Ductility;
 import kolonne.core.code.Bar;
 import kolonne.core.code.ColumnRules;
 import kolonne.core.code.Detailing;
@@ -42,7 +43,7 @@ class AciRulesTest {
         assertTrue(SI.coversSteel(690) && US.coversSteel(100_000 * PSI));
         assertFalse(SI.coversSteel(692) || US.coversSteel(100_500 * PSI));
         near(420, SI.designSteel(420));
-        assertTrue(SI.reduces());
+        assertTrue(SI.reductionClause().isPresent());
         assertTrue(SI.curve(30).isEmpty() && SI.crackWidth().isEmpty() && SI.flangeShear().isEmpty());
     }
 
@@ -329,15 +330,15 @@ class AciRulesTest {
 
     // ---- moment frames ------------------------------------------------------------------------------------------------
 
-    private static DuctileFrame frame(DuctileFrame.Kind kind) {
+    private static DuctileFrame frame(Ductility kind) {
         return SI.ductile(kind).orElseThrow();
     }
 
     /** 18.3.2: two bars and a quarter of the bottom steel run through; nothing else. */
     @Test
     void ordinaryFrames() {
-        assertTrue(SI.ductile(DuctileFrame.Kind.NONE).isEmpty());
-        DuctileFrame f = frame(DuctileFrame.Kind.ORDINARY);
+        assertTrue(SI.ductile(Ductility.NONE).isEmpty());
+        DuctileFrame f = frame(Ductility.ORDINARY);
         assertEquals("ordinary moment frame", f.name());
         near(0.25, f.continuousBottom());
         assertEquals(0, f.saggingAtFace() + f.anywhere() + f.steelFactor() + f.hoopDepths() + f.leastSpanToDepth() + f.leastWidth(600) + f.columnDepthInBars(420)
@@ -349,7 +350,7 @@ class AciRulesTest {
     /** 18.4.2: a third and a fifth of strengths, twice the earthquake, hoops over 2h at d/4, 8 db, 24 dh, 300 mm, d/2 elsewhere. */
     @Test
     void intermediateFrames() {
-        DuctileFrame f = frame(DuctileFrame.Kind.INTERMEDIATE);
+        DuctileFrame f = frame(Ductility.INTERMEDIATE);
         near(0.25, f.continuousBottom());
         near(1 / 3.0, f.saggingAtFace());
         near(1 / 5.0, f.anywhere());
@@ -369,7 +370,7 @@ class AciRulesTest {
     /** 18.6.2 to 18.6.5, 18.8.2.3, 18.8.5.1: fy db / (5.4 √f'c) = 420 · 20 / 29.58 = 284 mm, 8 db, 150 mm. */
     @Test
     void specialFrames() {
-        DuctileFrame f = frame(DuctileFrame.Kind.SPECIAL);
+        DuctileFrame f = frame(Ductility.SPECIAL);
         near(0.5, f.saggingAtFace());
         near(0.25, f.anywhere());
         assertEquals(0, f.continuousBottom(), 0);
@@ -396,7 +397,7 @@ class AciRulesTest {
         near(160, f.hookLength(bar(20), 60, 240));
         assertTrue(f.leastSteelOnBothFaces() && f.concreteMayBeLost() && f.lapsAwayFromColumns() && f.hoopsHoldBars());
         assertTrue(Double.isInfinite(f.earthquakeFactor()));
-        DuctileFrame us = US.ductile(DuctileFrame.Kind.SPECIAL).orElseThrow();
+        DuctileFrame us = US.ductile(Ductility.SPECIAL).orElseThrow();
         near(60_000 / (65 * Math.sqrt(4000)) * IN, us.hookLength(bar(IN), 4000 * PSI, 60_000 * PSI));
     }
 

@@ -7,6 +7,7 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 import java.util.List;
 import java.util.Map;
 import kolonne.core.basis.Basis;
+import kolonne.core.basis.Varied;
 import kolonne.core.code.BarCatalogue;
 import kolonne.core.code.CrackWidth;
 import kolonne.core.code.DesignCode;
@@ -289,9 +290,7 @@ class En1992Test {
         ShearInput s = new ShearInput(30, 500, 300, 550, 165_000, 0.01, 0.6, 0);
         assertTrue(En1992.of(Map.of("cotMost", 1.75)).shearSteel(s, 200e3) > CODE.shearSteel(s, 200e3));
         Basis b = Basis.standard("en-1992-1-1");
-        Basis bad = new Basis(b.name(), b.code(), b.fy(), b.fyt(), b.beamCover(), b.columnCover(), b.aggregate(), b.beamBars(), b.columnBars(), b.stirrups(),
-            b.spacingStep(), b.spacingLeast(), b.spacingMost(), b.zonesMost(), b.legsMost(), b.layersMost(), b.practicalCap(), b.preference(), b.deflection(),
-            b.swayX(), b.swayY(), 0, Map.of("gammaX", 1.0, "gammaC", 9.0), b.rules());
+        Basis bad = Varied.national(b, Map.of("gammaX", 1.0, "gammaC", 9.0));
         assertEquals(2, bad.check().size());
     }
 }

@@ -5,16 +5,16 @@ import static org.junit.jupiter.api.Assertions.assertFalse;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import java.util.Map;
+import kolonne.core.basis.part.Ductility;
 import kolonne.core.code.Bar;
 import kolonne.core.code.ColumnRules;
 import kolonne.core.code.CrackWidth;
-import kolonne.core.code.DesignCode.SpanDepth;
-import kolonne.core.code.DesignCode.SpanEnds;
 import kolonne.core.code.Detailing;
-import kolonne.core.code.DuctileFrame;
 import kolonne.core.code.ShearInput;
 import kolonne.core.code.ShearStrength;
 import kolonne.core.code.Slenderness;
+import kolonne.core.code.SpanRules.SpanDepth;
+import kolonne.core.code.SpanRules.SpanEnds;
 import kolonne.core.code.Torsion;
 import kolonne.core.code.TorsionSection;
 import kolonne.core.explain.Trace;
@@ -52,10 +52,10 @@ class EnRulesTest {
         near(FYD, CODE.designSteel(500));
         near(20, CODE.fcd(30));
         near(0.7 * fctm(30) / 1.5, CODE.fctd(30));
-        assertFalse(CODE.reduces());
+        assertFalse(CODE.reductionClause().isPresent());
         near(1, CODE.reduction(0, 0.002));
         assertTrue(CODE.curve(30).isPresent() && CODE.crackWidth().isPresent() && CODE.flangeShear().isPresent());
-        assertTrue(CODE.ductile(DuctileFrame.Kind.NONE).isEmpty());
+        assertTrue(CODE.ductile(Ductility.NONE).isEmpty());
     }
 
     /** 3.1.7(3): C60: λ = 0.8 − 10/400, η = 1 − 10/200, εcu3 = 2.6 + 35 (0.3)^4 per mille. */

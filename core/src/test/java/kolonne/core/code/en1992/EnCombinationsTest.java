@@ -1,4 +1,4 @@
-package kolonne.core.combination;
+package kolonne.core.code.en1992;
 
 import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertTrue;
@@ -62,7 +62,7 @@ class EnCombinationsTest {
     void deadLoadAloneHasOneOfEveryPurposeAndNamesAreUnique() {
         List<Combination> alone = EnCombinations.of(List.of(of("D", CaseKind.DEAD)));
         assertEquals(3, alone.size());
-        List<Combination> all = CombinationStandard.EN_1990.of(List.of(of("D", CaseKind.DEAD), of("L", CaseKind.LIVE), of("R", CaseKind.ROOF_LIVE), of("S", CaseKind.SNOW),
+        List<Combination> all = new En1992Entry().combinations().of(List.of(of("D", CaseKind.DEAD), of("L", CaseKind.LIVE), of("R", CaseKind.ROOF_LIVE), of("S", CaseKind.SNOW),
             of("W1", CaseKind.WIND), of("W2", CaseKind.WIND), of("E", CaseKind.SEISMIC), of("H", CaseKind.SOIL)));
         assertEquals(all.size(), all.stream().map(Combination::id).distinct().count());
         assertEquals(all.size(), all.stream().map(c -> c.purpose() + c.name()).distinct().count());

@@ -1,4 +1,4 @@
-package kolonne.core.combination;
+package kolonne.core.code.en1992;
 
 import java.util.ArrayList;
 import java.util.LinkedHashMap;

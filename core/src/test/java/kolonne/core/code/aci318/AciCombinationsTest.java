@@ -1,4 +1,4 @@
-package kolonne.core.combination;
+package kolonne.core.code.aci318;
 
 import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertTrue;

@@ -1,0 +1,101 @@
+package kolonne.core.basis;
+
+import java.util.List;
+import java.util.function.ToDoubleFunction;
+import kolonne.core.code.CodeEntry;
+
+/**
+ * A number of the basis: what it means and its bounds, once for the check and for the page that asks for it.
+ *
+ * @param key   in files, with its unit
+ * @param part  where it is asked for
+ * @param name  in words
+ * @param least and {@code most}: bounds whatever the other fields say [mm, MPa, or a number]
+ * @param help  what it does, for a reader; the code may add to it
+ * @param value of a basis
+ */
+public record BasisField(String key, Part part, String name, Kind kind, double least, double most, String help, ToDoubleFunction<Basis> value) {
+    /** Parts of the basis as a reader meets them. */
+    public enum Part { MATERIALS, COVER, FRAME, ADVICE, BARS, STIRRUPS, DEFLECTION }
+
+    /** What kind of number it is. */
+    public enum Kind { STRESS, LENGTH, COUNT, NUMBER, PART }
+
+    /** Every number of a basis, in the order of the page. */
+    public static final List<BasisField> ALL = List.of(
+        new BasisField("fyMpa", Part.MATERIALS, "Longitudinal bars, fy", Kind.STRESS, 200, 700, "Specified yield strength of main bars.", Basis::fy),
+        new BasisField("fytMpa", Part.MATERIALS, "Stirrups and ties, fyt", Kind.STRESS, 200, 700, "Specified yield strength of stirrups and ties.", Basis::fyt),
+        new BasisField("beamCoverMm", Part.COVER, "Cover of beams", Kind.LENGTH, 10, 150, "Clear, to the stirrups.", Basis::beamCover),
+        new BasisField("columnCoverMm", Part.COVER, "Cover of columns", Kind.LENGTH, 10, 150, "Clear, to the ties.", Basis::columnCover),
+        new BasisField("aggregateMm", Part.COVER, "Largest aggregate", Kind.LENGTH, 5, 60, "Decides how near bars may lie.", Basis::aggregate),
+        new BasisField("redistribution", Part.FRAME, "Redistribution of beam moments", Kind.PART, 0, 0.3, "Part of the hogging moments at supports that is moved into the "
+            + "spans; refused with the reason where a section cannot turn that far.", Basis::redistribution),
+        new BasisField("bandFrom", Part.ADVICE, "Use of strength from", Kind.PART, 0, 1, "Sections used less than this are larger than they need be.",
+            b -> b.beams().advice().bandFrom()),
+        new BasisField("bandTo", Part.ADVICE, "Use of strength up to", Kind.PART, 0.3, 1, "Sections used more leave no room for what is still to come.",
+            b -> b.beams().advice().bandTo()),
+        new BasisField("depthLeastMm", Part.ADVICE, "Least depth", Kind.LENGTH, 100, 5000, "Sections of the project count whatever their size.",
+            b -> b.beams().advice().depthLeast()),
+        new BasisField("depthMostMm", Part.ADVICE, "Greatest depth", Kind.LENGTH, 100, 5000, "What the storey height and the services leave.",
+            b -> b.beams().advice().depthMost()),
+        new BasisField("widthLeastMm", Part.ADVICE, "Least width", Kind.LENGTH, 100, 5000, "Of the web.", b -> b.beams().advice().widthLeast()),
+        new BasisField("widthMostMm", Part.ADVICE, "Greatest width", Kind.LENGTH, 100, 5000, "Of the web.", b -> b.beams().advice().widthMost()),
+        new BasisField("sizeStepMm", Part.ADVICE, "Step", Kind.LENGTH, 5, 500, "From one size to the next.", b -> b.beams().advice().step()),
+        new BasisField("layersMost", Part.BARS, "Layers a face", Kind.COUNT, 1, 3, "Layers of bars in one face of a beam.", b -> b.bars().layersMost()),
+        new BasisField("practicalCap", Part.BARS, "Practical steel cap of columns", Kind.PART, 0.01, 0.08,
+            "Above it a column is called too small, though legal: bars lap and cross in the joint.", b -> b.bars().practicalCap()),
+        new BasisField("stockLengthMm", Part.BARS, "Longest bar delivered", Kind.LENGTH, 4000, 30_000,
+            "Longer bars are lapped: top bars in the middle of spans, bottom bars at supports.", b -> b.bars().stockLength()),
+        new BasisField("spacingStepMm", Part.STIRRUPS, "Spacing step", Kind.LENGTH, 1, 100, "Spacings are multiples of it.", b -> b.stirrups().step()),
+        new BasisField("spacingLeastMm", Part.STIRRUPS, "Closest practical spacing", Kind.LENGTH, 25, 300, "Below it more legs or a larger bar are tried.",
+            b -> b.stirrups().least()),
+        new BasisField("spacingMostMm", Part.STIRRUPS, "Widest spacing", Kind.LENGTH, 25, 600, "Whatever the code allows.", b -> b.stirrups().most()),
+        new BasisField("zonesMost", Part.STIRRUPS, "Zones a span", Kind.COUNT, 1, 3, "Stretches of one spacing that a span may have.", b -> b.stirrups().zonesMost()),
+        new BasisField("legsMost", Part.STIRRUPS, "Most legs", Kind.COUNT, 2, 12, "Stirrup legs across a beam.", b -> b.stirrups().legsMost()),
+        new BasisField("liveDeflection", Part.DEFLECTION, "Live load, span over", Kind.NUMBER, 100, 2000,
+            "Immediate deflection of floors under live load at most the span over this.", b -> b.deflection().live()),
+        new BasisField("roofDeflection", Part.DEFLECTION, "Live load on roofs, span over", Kind.NUMBER, 100, 2000,
+            "The same of roofs. A roof is a level with roof live load or snow and no other live load.", b -> b.deflection().roof()),
+        new BasisField("lastingDeflection", Part.DEFLECTION, "After partitions, span over", Kind.NUMBER, 100, 2000,
+            "Long-term deflection and live load together at most the span over this.", b -> b.deflection().lasting()));
+
+    /** Key without its unit. */
+    public String id() {
+        return key.replaceAll("(Mpa|Mm)$", "");
+    }
+
+    /** Unit in messages. */
+    String unit() {
+        return kind == Kind.STRESS ? "MPa" : kind == Kind.LENGTH ? "mm" : "";
+    }
+
+    /** Greatest value that the page takes, by the code of a basis. */
+    public double mostBy(Basis standard) {
+        return key.equals("redistribution") ? most(standard) : most;
+    }
+
+    /** Lower bound beside the other fields of a basis. */
+    double least(Basis b) {
+        return switch (key) {
+            case "spacingMostMm" -> b.stirrups().least();
+            case "depthMostMm" -> b.beams().advice().depthLeast();
+            case "widthMostMm" -> b.beams().advice().widthLeast();
+            default -> least;
+        };
+    }
+
+    /** Upper bound beside the other fields of a basis, and by its code. */
+    double most(Basis b) {
+        return switch (key) {
+            case "redistribution" -> b.designCode().mostRedistribution();
+            case "bandFrom" -> b.beams().advice().bandTo();
+            default -> most;
+        };
+    }
+
+    /** What it does, and what a code says of it. */
+    public String help(CodeEntry code) {
+        String remark = code.remarks().getOrDefault(key, "");
+        return remark.isEmpty() ? help : help + " " + remark;
+    }
+}

@@ -1,0 +1,13 @@
+package kolonne.core.basis.part;
+
+/**
+ * The frame as a whole.
+ *
+ * @param swayX          how it resists sway along global X, {@code swayY} along global Y
+ * @param redistribution part of the hogging moments at supports of beams that is moved into the spans, 0 for none
+ * @param ductility      rules for earthquakes
+ */
+public record Frame(Sway swayX, Sway swayY, double redistribution, Ductility ductility) {
+    /** By the stability index, moments as analysed, no rules for earthquakes. */
+    public static final Frame PLAIN = new Frame(Sway.FROM_MODEL, Sway.FROM_MODEL, 0, Ductility.NONE);
+}

@@ -1,0 +1,24 @@
+package kolonne.core.code;
+
+/** What a code covers at all. */
+public interface Scope {
+    /** Whether the code has rules for a concrete. */
+    boolean covers(double fc);
+
+    String coversClause();
+
+    /** Whether the code has rules for bars of a yield strength. */
+    boolean coversSteel(double fy);
+
+    String coversSteelClause();
+
+    /** Axial compression above which a beam is a column [N]. */
+    double beamAxialLimit(double fc, double ag);
+
+    String beamAxialClause();
+
+    /** Ratio of clear span to depth below which a beam is deep. */
+    double deepBeamRatio();
+
+    String deepBeamClause();
+}

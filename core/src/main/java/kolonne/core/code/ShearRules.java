@@ -1,0 +1,34 @@
+package kolonne.core.code;
+
+import kolonne.core.explain.Trace;
+
+/** Shear, and loads that hang on a beam or stand near its supports. Units N, mm, MPa. */
+public interface ShearRules {
+    /** Shear strength of a section with given stirrups. */
+    ShearStrength shear(ShearInput s, Trace t);
+
+    String shearClause();
+
+    String shearLimitClause();
+
+    String shearMinimumClause();
+
+    /** Legs that a shear needs, Av/s, without the code's minimum; infinite past the limit of the concrete [mm2/mm]. */
+    double shearSteel(ShearInput s, double v);
+
+    /** The same where torsion acts beside the shear. */
+    double shearSteelBesideTorsion(ShearInput s, double v);
+
+    /** Stress with which stirrups hang up a load [MPa]. */
+    double hangerStress(double fyt);
+
+    String hangerClause();
+
+    /** Distance from a support within which a concentrated load may reach it through a strut [mm]. */
+    double nearLoadReach(double h);
+
+    /** What the code says of such loads, for a reader. */
+    String nearLoadWords();
+
+    String nearLoadClause();
+}

@@ -1,0 +1,14 @@
+package kolonne.core.code;
+
+/** Spacing of stirrups, and stirrups that hold bars in compression. Lengths [mm]. */
+public interface StirrupRules {
+    SpacingLimits beamStirrupSpacing(double d, boolean highVs);
+
+    /** Largest spacing of stirrups round bars that are needed in compression in a beam [mm]. @param least side of the beam */
+    double compressionTieSpacing(Bar bar, Bar stirrup, double least);
+
+    /** Whether their legs and size are those of ties. */
+    boolean compressionBarsHeld();
+
+    String compressionTieClause();
+}

@@ -155,7 +155,7 @@ export interface paths {
                         [name: string]: unknown;
                     };
                     content: {
-                        "application/json": components["schemas"]["JobDto"];
+                        "application/json": components["schemas"]["Job"];
                     };
                 };
                 /** @description What, where and how to mend */
@@ -200,7 +200,7 @@ export interface paths {
                         [name: string]: unknown;
                     };
                     content: {
-                        "application/json": components["schemas"]["JobDto"];
+                        "application/json": components["schemas"]["Job"];
                     };
                 };
                 /** @description What, where and how to mend */
@@ -234,7 +234,7 @@ export interface paths {
                         [name: string]: unknown;
                     };
                     content: {
-                        "application/json": components["schemas"]["JobDto"];
+                        "application/json": components["schemas"]["Job"];
                     };
                 };
                 /** @description What, where and how to mend */
@@ -278,7 +278,7 @@ export interface paths {
                         [name: string]: unknown;
                     };
                     content: {
-                        "application/json": components["schemas"]["ProjectDto"];
+                        "application/json": components["schemas"]["Project"];
                     };
                 };
                 /** @description What, where and how to mend */
@@ -348,7 +348,7 @@ export interface paths {
                         [name: string]: unknown;
                     };
                     content: {
-                        "application/json": components["schemas"]["ProjectDto"];
+                        "application/json": components["schemas"]["Project"];
                     };
                 };
                 /** @description What, where and how to mend */
@@ -389,7 +389,7 @@ export interface paths {
                         [name: string]: unknown;
                     };
                     content: {
-                        "application/json": components["schemas"]["StateDto"];
+                        "application/json": components["schemas"]["State"];
                     };
                 };
                 /** @description What, where and how to mend */
@@ -436,7 +436,7 @@ export interface paths {
                         [name: string]: unknown;
                     };
                     content: {
-                        "application/json": components["schemas"]["Dto"];
+                        "application/json": components["schemas"]["Basis"];
                     };
                 };
                 /** @description What, where and how to mend */
@@ -462,7 +462,7 @@ export interface paths {
             };
             requestBody: {
                 content: {
-                    "application/json": components["schemas"]["Dto"];
+                    "application/json": components["schemas"]["Basis"];
                 };
             };
             responses: {
@@ -472,7 +472,7 @@ export interface paths {
                         [name: string]: unknown;
                     };
                     content: {
-                        "application/json": components["schemas"]["ProjectDto"];
+                        "application/json": components["schemas"]["Project"];
                     };
                 };
                 /** @description What, where and how to mend */
@@ -518,7 +518,7 @@ export interface paths {
                         [name: string]: unknown;
                     };
                     content: {
-                        "application/json": components["schemas"]["ModelDto"];
+                        "application/json": components["schemas"]["Model"];
                     };
                 };
                 /** @description What, where and how to mend */
@@ -664,7 +664,7 @@ export interface paths {
                         [name: string]: unknown;
                     };
                     content: {
-                        "application/json": components["schemas"]["MemberDto"];
+                        "application/json": components["schemas"]["Member"];
                     };
                 };
                 /** @description What, where and how to mend */
@@ -767,7 +767,7 @@ export interface paths {
                         [name: string]: unknown;
                     };
                     content: {
-                        "application/json": components["schemas"]["InteractionDto"];
+                        "application/json": components["schemas"]["Interaction"];
                     };
                 };
                 /** @description What, where and how to mend */
@@ -865,7 +865,7 @@ export interface paths {
                         [name: string]: unknown;
                     };
                     content: {
-                        "application/json": components["schemas"]["AnalysisDto"];
+                        "application/json": components["schemas"]["Analysis"];
                     };
                 };
                 /** @description What, where and how to mend */
@@ -915,7 +915,7 @@ export interface paths {
                         [name: string]: unknown;
                     };
                     content: {
-                        "application/json": components["schemas"]["DiagramDto"];
+                        "application/json": components["schemas"]["Diagram"];
                     };
                 };
                 /** @description What, where and how to mend */
@@ -964,7 +964,7 @@ export interface paths {
                         [name: string]: unknown;
                     };
                     content: {
-                        "application/json": components["schemas"]["DeflectionDto"];
+                        "application/json": components["schemas"]["Deflection"];
                     };
                 };
                 /** @description What, where and how to mend */
@@ -1013,7 +1013,7 @@ export interface paths {
                         [name: string]: unknown;
                     };
                     content: {
-                        "application/json": components["schemas"]["ReactionsDto"];
+                        "application/json": components["schemas"]["Reactions"];
                     };
                 };
                 /** @description What, where and how to mend */
@@ -1064,7 +1064,7 @@ export interface paths {
                         [name: string]: unknown;
                     };
                     content: {
-                        "application/json": components["schemas"]["CompareDto"];
+                        "application/json": components["schemas"]["Compare"];
                     };
                 };
                 /** @description What, where and how to mend */
@@ -1111,7 +1111,7 @@ export interface paths {
                         [name: string]: unknown;
                     };
                     content: {
-                        "application/json": components["schemas"]["HistoryDto"];
+                        "application/json": components["schemas"]["History"];
                     };
                 };
                 /** @description What, where and how to mend */
@@ -1138,7 +1138,7 @@ export interface paths {
             };
             requestBody: {
                 content: {
-                    "application/json": components["schemas"]["EditsDto"];
+                    "application/json": components["schemas"]["Edits"];
                 };
             };
             responses: {
@@ -1148,7 +1148,7 @@ export interface paths {
                         [name: string]: unknown;
                     };
                     content: {
-                        "application/json": components["schemas"]["ProjectDto"];
+                        "application/json": components["schemas"]["Project"];
                     };
                 };
                 /** @description What, where and how to mend */
@@ -1195,7 +1195,7 @@ export interface paths {
                         [name: string]: unknown;
                     };
                     content: {
-                        "application/json": components["schemas"]["ProjectDto"];
+                        "application/json": components["schemas"]["Project"];
                     };
                 };
                 /** @description What, where and how to mend */
@@ -1242,7 +1242,7 @@ export interface paths {
                         [name: string]: unknown;
                     };
                     content: {
-                        "application/json": components["schemas"]["ProjectDto"];
+                        "application/json": components["schemas"]["Project"];
                     };
                 };
                 /** @description What, where and how to mend */
@@ -1288,7 +1288,7 @@ export interface paths {
                         [name: string]: unknown;
                     };
                     content: {
-                        "application/json": components["schemas"]["ElementDto"];
+                        "application/json": components["schemas"]["Element"];
                     };
                 };
                 /** @description What, where and how to mend */
@@ -1335,7 +1335,7 @@ export interface paths {
                         [name: string]: unknown;
                     };
                     content: {
-                        "application/json": components["schemas"]["OptionsDto"];
+                        "application/json": components["schemas"]["Options"];
                     };
                 };
                 /** @description What, where and how to mend */
@@ -1390,7 +1390,7 @@ export interface paths {
                         [name: string]: unknown;
                     };
                     content: {
-                        "application/json": components["schemas"]["ForceFileDto"];
+                        "application/json": components["schemas"]["ForceFile"];
                     };
                 };
                 /** @description What, where and how to mend */
@@ -1432,7 +1432,7 @@ export interface paths {
             };
             requestBody: {
                 content: {
-                    "application/json": components["schemas"]["UseDto"];
+                    "application/json": components["schemas"]["Use"];
                 };
             };
             responses: {
@@ -1442,7 +1442,7 @@ export interface paths {
                         [name: string]: unknown;
                     };
                     content: {
-                        "application/json": components["schemas"]["PreviewDto"];
+                        "application/json": components["schemas"]["Preview"];
                     };
                 };
                 /** @description What, where and how to mend */
@@ -1484,7 +1484,7 @@ export interface paths {
             };
             requestBody: {
                 content: {
-                    "application/json": components["schemas"]["UseDto"];
+                    "application/json": components["schemas"]["Use"];
                 };
             };
             responses: {
@@ -1494,7 +1494,7 @@ export interface paths {
                         [name: string]: unknown;
                     };
                     content: {
-                        "application/json": components["schemas"]["ProjectDto"];
+                        "application/json": components["schemas"]["Project"];
                     };
                 };
                 /** @description What, where and how to mend */
@@ -1592,7 +1592,7 @@ export interface paths {
                         [name: string]: unknown;
                     };
                     content: {
-                        "application/json": components["schemas"]["ProjectDto"];
+                        "application/json": components["schemas"]["Project"];
                     };
                 };
                 /** @description What, where and how to mend */
@@ -1690,7 +1690,7 @@ export interface paths {
                         [name: string]: unknown;
                     };
                     content: {
-                        "application/json": components["schemas"]["ProjectDto"];
+                        "application/json": components["schemas"]["Project"];
                     };
                 };
                 /** @description What, where and how to mend */
@@ -1738,7 +1738,7 @@ export interface paths {
                         [name: string]: unknown;
                     };
                     content: {
-                        "application/json": components["schemas"]["ReliefDto"];
+                        "application/json": components["schemas"]["Relief"];
                     };
                 };
                 /** @description What, where and how to mend */
@@ -1785,7 +1785,7 @@ export interface paths {
                         [name: string]: unknown;
                     };
                     content: {
-                        "application/json": components["schemas"]["ReliefOfAllDto"];
+                        "application/json": components["schemas"]["ReliefOfAll"];
                     };
                 };
                 /** @description What, where and how to mend */
@@ -1833,7 +1833,7 @@ export interface paths {
                         [name: string]: unknown;
                     };
                     content: {
-                        "application/json": components["schemas"]["StirrupsWeighedDto"];
+                        "application/json": components["schemas"]["StirrupsWeighed"];
                     };
                 };
                 /** @description What, where and how to mend */
@@ -1881,7 +1881,7 @@ export interface paths {
                         [name: string]: unknown;
                     };
                     content: {
-                        "application/json": components["schemas"]["SectionsDto"];
+                        "application/json": components["schemas"]["Sections"];
                     };
                 };
                 /** @description What, where and how to mend */
@@ -1929,7 +1929,7 @@ export interface paths {
                         [name: string]: unknown;
                     };
                     content: {
-                        "application/json": components["schemas"]["PreferencesDto"];
+                        "application/json": components["schemas"]["Preferences"];
                     };
                 };
                 /** @description What, where and how to mend */
@@ -1973,7 +1973,7 @@ export interface paths {
             };
             requestBody: {
                 content: {
-                    "application/json": components["schemas"]["HandDto"];
+                    "application/json": components["schemas"]["Hand"];
                 };
             };
             responses: {
@@ -1983,7 +1983,7 @@ export interface paths {
                         [name: string]: unknown;
                     };
                     content: {
-                        "application/json": components["schemas"]["BeamDto"];
+                        "application/json": components["schemas"]["Beam"];
                     };
                 };
                 /** @description What, where and how to mend */
@@ -2024,7 +2024,7 @@ export interface paths {
             };
             requestBody: {
                 content: {
-                    "application/json": components["schemas"]["HandDto"];
+                    "application/json": components["schemas"]["Hand"];
                 };
             };
             responses: {
@@ -2034,7 +2034,7 @@ export interface paths {
                         [name: string]: unknown;
                     };
                     content: {
-                        "application/json": components["schemas"]["HandSetDto"];
+                        "application/json": components["schemas"]["HandSet"];
                     };
                 };
                 /** @description What, where and how to mend */
@@ -2081,7 +2081,7 @@ export interface paths {
                         [name: string]: unknown;
                     };
                     content: {
-                        "application/json": components["schemas"]["IdenticalDto"];
+                        "application/json": components["schemas"]["Identical"];
                     };
                 };
                 /** @description What, where and how to mend */
@@ -2125,7 +2125,7 @@ export interface paths {
             };
             requestBody: {
                 content: {
-                    "application/json": components["schemas"]["CopyDto"];
+                    "application/json": components["schemas"]["Copy"];
                 };
             };
             responses: {
@@ -2135,7 +2135,7 @@ export interface paths {
                         [name: string]: unknown;
                     };
                     content: {
-                        "application/json": components["schemas"]["ProjectDto"];
+                        "application/json": components["schemas"]["Project"];
                     };
                 };
                 /** @description What, where and how to mend */
@@ -2183,7 +2183,7 @@ export interface paths {
                         [name: string]: unknown;
                     };
                     content: {
-                        "application/json": components["schemas"]["ReadingsDto"];
+                        "application/json": components["schemas"]["Readings"];
                     };
                 };
                 /** @description What, where and how to mend */
@@ -2493,7 +2493,7 @@ export interface paths {
 export type webhooks = Record<string, never>;
 export interface components {
     schemas: {
-        AlikeDto: {
+        Alike: {
             mark: string;
             storey: string;
             utilisation: number;
@@ -2501,19 +2501,26 @@ export interface components {
             now: number;
             handSet: boolean;
         };
-        AnalysisDto: {
+        Analysis: {
             version: number;
             imported: boolean;
             stale: boolean;
             forceUnit: string;
             momentUnit: string;
-            balance: components["schemas"]["BalanceDto"][];
-            drifts: components["schemas"]["DriftDto"][];
-            masses: components["schemas"]["MassDto"][];
-            combinations: components["schemas"]["ChoiceDto"][];
-            findings: components["schemas"]["FindingDto"][];
+            balance: components["schemas"]["Balance"][];
+            drifts: components["schemas"]["Drift"][];
+            masses: components["schemas"]["Mass"][];
+            combinations: components["schemas"]["Choice"][];
+            findings: components["schemas"]["Finding"][];
         };
-        BalanceDto: {
+        AreaLoadEdit: {
+            /** @constant */
+            kind: "area-load";
+            panel: string;
+            case: string;
+            pressure: number;
+        };
+        Balance: {
             id: string;
             name: string;
             kind: string;
@@ -2522,7 +2529,7 @@ export interface components {
             reaction: number[];
             residual: number;
         };
-        BarsDto: {
+        Bars: {
             layer: number;
             count: number;
             size: string;
@@ -2532,206 +2539,7 @@ export interface components {
             hookTo: boolean;
             pairs: boolean;
         };
-        BeamDto: {
-            mark: string;
-            storey: string;
-            spans: components["schemas"]["SpanDto"][];
-            supports: components["schemas"]["SupportDto"][];
-            groups: components["schemas"]["GroupDto"][];
-            zones: components["schemas"]["ZoneDto"][];
-            sides: components["schemas"]["SideDto"][];
-            cuts: components["schemas"]["CutDto"][];
-            points: components["schemas"]["PointDto"][];
-            deflections: components["schemas"]["DeflectedDto"][];
-            checks: components["schemas"]["CheckDto"][];
-            findings: components["schemas"]["FindingDto"][];
-            utilisation: number;
-            satisfied: boolean;
-            steelKg: number;
-            concreteM3: number;
-            coverMm: number;
-            fyMpa: number;
-            governingStation: number;
-            hand: components["schemas"]["HandDto"];
-            needs: components["schemas"]["NeedDto"][];
-            legs: components["schemas"]["LegsDto"][];
-            sizes: string[];
-            stirrupSizes: string[];
-            firstBar: number;
-            lastBar: number;
-            spacingStepMm: number;
-        };
-        BeamSketch: {
-            name: string;
-            units: string;
-            fc: number;
-            spans: components["schemas"]["SketchSpan"][];
-            supports: components["schemas"]["SketchStand"][];
-            cases: components["schemas"]["SketchCase"][];
-            loads: components["schemas"]["SketchLoad"][];
-            patternLive: boolean;
-            code: string;
-        };
-        Calculation: {
-            heading: string;
-            steps: components["schemas"]["StepDto"][];
-        };
-        CatalogueDto: {
-            code: string;
-            name: string;
-            usUnits: boolean;
-            bars: string[];
-            standard: components["schemas"]["Dto"];
-            parameters: components["schemas"]["ParameterDto"][];
-        };
-        CatalogueList: {
-            codes: components["schemas"]["CatalogueDto"][];
-        };
-        ChangeDto: {
-            member: string;
-            mark: string;
-            before: number | null;
-            after: number | null;
-            by: number;
-        };
-        CheckDto: {
-            kind: string;
-            title: string;
-            cause: string;
-            demand: string;
-            capacity: string;
-            utilisation: number;
-            satisfied: boolean;
-            combination: string;
-            place: string;
-            x: number;
-            part: number;
-            station: number;
-            clause: string;
-        };
-        ChoiceDto: {
-            id: string;
-            name: string;
-        };
-        ColumnDto: {
-            mark: string;
-            lifts: components["schemas"]["LiftDto"][];
-            utilisation: number;
-            satisfied: boolean;
-            steelKg: number;
-            concreteM3: number;
-            coverMm: number;
-            fyMpa: number;
-            governingLift: number;
-        };
-        ColumnSketch: {
-            name: string;
-            units: string;
-            fc: number;
-            height: number;
-            section: components["schemas"]["SketchSection"];
-            foot: string;
-            head: string;
-            cases: components["schemas"]["SketchCase"][];
-            loads: components["schemas"]["ColumnSketchLoad"][];
-            code: string;
-        };
-        ColumnSketchLoad: {
-            loadCase: string;
-            axial: number;
-            hx: number;
-            hy: number;
-            mxHead: number;
-            myHead: number;
-            mxFoot: number;
-            myFoot: number;
-            qx: number;
-            qy: number;
-        };
-        CombinationDto: {
-            id: string;
-            name: string;
-            purpose: string;
-            terms: {
-                [key: string]: number;
-            };
-        };
-        CompareDto: {
-            from: number;
-            to: number;
-            component: string;
-            unit: string;
-            most: number;
-            changes: components["schemas"]["ChangeDto"][];
-        };
-        CopyDto: {
-            marks: string[];
-        };
-        Count: {
-            name: string;
-            count: number;
-        };
-        CurvePoint: {
-            m: number;
-            n: number;
-        };
-        CutDto: {
-            x: number;
-            label: string;
-            span: number;
-            bars: components["schemas"]["SpotDto"][];
-            top: string;
-            bottom: string;
-            legs: number;
-            stirrupDiameter: number;
-            sideBarsPerFace: number;
-            sideBarDiameter: number;
-        };
-        DeflectedDto: {
-            span: number;
-            x: number[];
-            live: number[];
-            lasting: number[];
-            liveLimit: number;
-            lastingLimit: number;
-            service: string;
-            sustained: string;
-        };
-        DeflectionDto: {
-            version: number;
-            of: string;
-            mostMm: number;
-            members: components["schemas"]["ShapeDto"][];
-        };
-        DemandDto: {
-            combination: string;
-            combinationNumber: number;
-            number: number;
-            place: string;
-            p: number;
-            mx: number;
-            my: number;
-            factor: number;
-            utilisation: number;
-        };
-        DiagramDto: {
-            version: number;
-            of: string;
-            component: string;
-            unit: string;
-            most: number;
-            members: components["schemas"]["MemberDiagramDto"][];
-        };
-        DriftDto: {
-            storey: string;
-            baseM: number;
-            topM: number;
-            loadCase: string;
-            driftMm: number[];
-            worst: number[];
-            shear: number[];
-        };
-        Dto: {
+        Basis: {
             name: string;
             code: string;
             fyMpa: number;
@@ -2771,31 +2579,252 @@ export interface components {
             sizeStepMm: number;
             roofDeflection: number;
         };
-        EditsDto: {
-            edits: {
-                [key: string]: unknown;
-            }[];
+        Beam: {
+            mark: string;
+            storey: string;
+            spans: components["schemas"]["Span"][];
+            supports: components["schemas"]["Support"][];
+            groups: components["schemas"]["Group"][];
+            zones: components["schemas"]["Zone"][];
+            sides: components["schemas"]["Side"][];
+            cuts: components["schemas"]["Cut"][];
+            points: components["schemas"]["Point"][];
+            deflections: components["schemas"]["Deflected"][];
+            checks: components["schemas"]["Check"][];
+            findings: components["schemas"]["Finding"][];
+            utilisation: number;
+            satisfied: boolean;
+            steelKg: number;
+            concreteM3: number;
+            coverMm: number;
+            fyMpa: number;
+            governingStation: number;
+            hand: components["schemas"]["Hand"];
+            needs: components["schemas"]["Need"][];
+            legs: components["schemas"]["Legs"][];
+            sizes: string[];
+            stirrupSizes: string[];
+            firstBar: number;
+            lastBar: number;
+            spacingStepMm: number;
         };
-        ElementDto: {
+        BeamSketch: {
+            name: string;
+            units: string;
+            fc: number;
+            spans: components["schemas"]["SketchSpan"][];
+            supports: components["schemas"]["SketchStand"][];
+            cases: components["schemas"]["SketchCase"][];
+            loads: components["schemas"]["SketchLoad"][];
+            patternLive: boolean;
+            code: string;
+        };
+        Calculation: {
+            heading: string;
+            steps: components["schemas"]["Step"][];
+        };
+        Catalogue: {
+            code: string;
+            name: string;
+            usUnits: boolean;
+            usual: boolean;
+            bars: string[];
+            standard: components["schemas"]["Basis"];
+            parameters: components["schemas"]["Parameter"][];
+            fields: components["schemas"]["Field"][];
+            ductility: components["schemas"]["Word"][];
+            remarks: {
+                [key: string]: string;
+            };
+        };
+        CatalogueList: {
+            codes: components["schemas"]["Catalogue"][];
+        };
+        Change: {
+            member: string;
+            mark: string;
+            before: number | null;
+            after: number | null;
+            by: number;
+        };
+        Check: {
+            kind: string;
+            title: string;
+            cause: string;
+            demand: string;
+            capacity: string;
+            utilisation: number;
+            satisfied: boolean;
+            combination: string;
+            place: string;
+            x: number;
+            part: number;
+            station: number;
+            clause: string;
+        };
+        Choice: {
+            id: string;
+            name: string;
+        };
+        Column: {
+            mark: string;
+            lifts: components["schemas"]["Lift"][];
+            utilisation: number;
+            satisfied: boolean;
+            steelKg: number;
+            concreteM3: number;
+            coverMm: number;
+            fyMpa: number;
+            governingLift: number;
+        };
+        ColumnSketch: {
+            name: string;
+            units: string;
+            fc: number;
+            height: number;
+            section: components["schemas"]["SketchSection"];
+            foot: string;
+            head: string;
+            cases: components["schemas"]["SketchCase"][];
+            loads: components["schemas"]["ColumnSketchLoad"][];
+            code: string;
+        };
+        ColumnSketchLoad: {
+            loadCase: string;
+            axial: number;
+            hx: number;
+            hy: number;
+            mxHead: number;
+            myHead: number;
+            mxFoot: number;
+            myFoot: number;
+            qx: number;
+            qy: number;
+        };
+        Combination: {
+            id: string;
+            name: string;
+            purpose: string;
+            terms: {
+                [key: string]: number;
+            };
+        };
+        Compare: {
+            from: number;
+            to: number;
+            component: string;
+            unit: string;
+            most: number;
+            changes: components["schemas"]["Change"][];
+        };
+        Copy: {
+            marks: string[];
+        };
+        CurvePoint: {
+            m: number;
+            n: number;
+        };
+        Cut: {
+            x: number;
+            label: string;
+            span: number;
+            bars: components["schemas"]["Spot"][];
+            top: string;
+            bottom: string;
+            legs: number;
+            stirrupDiameter: number;
+            sideBarsPerFace: number;
+            sideBarDiameter: number;
+        };
+        Deflected: {
+            span: number;
+            x: number[];
+            live: number[];
+            lasting: number[];
+            liveLimit: number;
+            lastingLimit: number;
+            service: string;
+            sustained: string;
+        };
+        Deflection: {
+            version: number;
+            of: string;
+            mostMm: number;
+            members: components["schemas"]["Shape"][];
+        };
+        Demand: {
+            combination: string;
+            combinationNumber: number;
+            number: number;
+            place: string;
+            p: number;
+            mx: number;
+            my: number;
+            factor: number;
+            utilisation: number;
+        };
+        Diagram: {
+            version: number;
+            of: string;
+            component: string;
+            unit: string;
+            most: number;
+            members: components["schemas"]["MemberDiagram"][];
+        };
+        Drift: {
+            storey: string;
+            baseM: number;
+            topM: number;
+            loadCase: string;
+            driftMm: number[];
+            worst: number[];
+            shear: number[];
+        };
+        Edit: components["schemas"]["SectionEdit"] | components["schemas"]["PutSectionEdit"] | components["schemas"]["StiffnessEdit"] | components["schemas"]["ReleasesEdit"] | components["schemas"]["MemberLoadsEdit"] | components["schemas"]["AreaLoadEdit"] | components["schemas"]["OptionsEdit"] | components["schemas"]["ForcesEdit"];
+        EditedAnalysis: {
+            shearDeformation: string;
+            rigidEnds: number;
+            patternLive: string;
+            pDelta: {
+                [key: string]: number;
+            };
+        };
+        EditedForces: {
+            member: string;
+            case: string;
+            x: number;
+            n: number;
+            vy: number;
+            vz: number;
+            t: number;
+            my: number;
+            mz: number;
+        };
+        EditedLoad: {
+            kind: string;
+            direction: string;
+            from: number;
+            to?: number;
+            value: number;
+            valueTo?: number;
+        };
+        Edits: {
+            edits: components["schemas"]["Edit"][];
+        };
+        Element: {
             id: string;
             role: string;
             section: string;
             sections: string[];
             material: string;
             lengthM: number;
-            factors: components["schemas"]["FactorsDto"];
+            factors: components["schemas"]["Factors"];
             ownFactors: boolean;
             releaseStart: string[];
             releaseEnd: string[];
-            loads: components["schemas"]["LoadDto"][];
+            loads: components["schemas"]["Load"][];
         };
-        EntryDto: {
-            version: number;
-            summary: string;
-            at: string;
-            inForce: boolean;
-        };
-        EnvelopeDto: {
+        Envelope: {
             member: string;
             x: number[];
             myHigh: number[];
@@ -2806,7 +2835,7 @@ export interface components {
             mzHigh: number[];
             mzLow: number[];
         };
-        FactorsDto: {
+        Factors: {
             area: number;
             shearY: number;
             shearZ: number;
@@ -2814,7 +2843,16 @@ export interface components {
             iz: number;
             torsion: number;
         };
-        FindingDto: {
+        Field: {
+            key: string;
+            part: string;
+            name: string;
+            kind: string;
+            least: number;
+            most: number;
+            help: string;
+        };
+        Finding: {
             severity: string;
             code: string;
             where: string;
@@ -2823,7 +2861,7 @@ export interface components {
             clause: string;
             combination: string;
         };
-        ForceFileDto: {
+        ForceFile: {
             file: string;
             fileName: string;
             sheets: string[];
@@ -2831,11 +2869,22 @@ export interface components {
             headers: string[];
             rows: number;
             sample: string[][];
-            proposal: components["schemas"]["MappedDto"][];
-            saved: components["schemas"]["SavedDto"][];
-            units: components["schemas"]["UnitsDto"][];
+            proposal: components["schemas"]["Mapped"][];
+            saved: components["schemas"]["Saved"][];
+            units: components["schemas"]["Units"][];
         };
-        GroupDto: {
+        ForceRow: {
+            member: string;
+            loadCase: string;
+            xM: number;
+            forces: number[];
+        };
+        ForcesEdit: {
+            /** @constant */
+            kind: "forces";
+            rows: components["schemas"]["EditedForces"][];
+        };
+        Group: {
             face: string;
             layer: number;
             count: number;
@@ -2848,88 +2897,94 @@ export interface components {
             hookTo: boolean;
             through: boolean;
             pairs: boolean;
-            laps: components["schemas"]["LapDto"][];
+            laps: components["schemas"]["Lap"][];
         };
-        HandDto: {
+        Hand: {
             faces: {
-                [key: string]: components["schemas"]["BarsDto"][];
+                [key: string]: components["schemas"]["Bars"][];
             };
             stirrups: {
-                [key: string]: components["schemas"]["StirrupsDto"][];
+                [key: string]: components["schemas"]["Stirrups"][];
             };
             sides: {
-                [key: string]: components["schemas"]["SidesDto"];
+                [key: string]: components["schemas"]["Sides"];
             };
-            demands: components["schemas"]["TypedDto"][];
+            demands: components["schemas"]["Typed"][];
             torsion: string;
         };
-        HandSetDto: {
+        HandSet: {
             version: number;
-            beam: components["schemas"]["BeamDto"];
+            beam: components["schemas"]["Beam"];
         };
         Health: {
             status: string;
             version: string;
         };
-        HistoryDto: {
-            entries: components["schemas"]["EntryDto"][];
+        History: {
+            entries: components["schemas"]["HistoryEntry"][];
             canUndo: boolean;
             canRedo: boolean;
             modelVersion: number;
         };
-        IdenticalDto: {
-            lines: components["schemas"]["AlikeDto"][];
+        HistoryEntry: {
+            version: number;
+            summary: string;
+            at: string;
+            inForce: boolean;
         };
-        InteractionDto: {
+        Identical: {
+            lines: components["schemas"]["Alike"][];
+        };
+        Interaction: {
             angleDeg: number;
             design: components["schemas"]["CurvePoint"][];
             nominal: components["schemas"]["CurvePoint"][];
-            demands: components["schemas"]["DemandDto"][];
+            demands: components["schemas"]["Demand"][];
         };
-        JobDto: {
+        Job: {
             id: string;
             kind: string;
             phase: string;
             doing: string;
             done: number;
             total: number;
-            findings: components["schemas"]["FindingDto"][];
+            findings: components["schemas"]["Finding"][];
             result: string | null;
         };
-        LapDto: {
+        Lap: {
             from: number;
             to: number;
         };
-        LegsDto: {
+        Legs: {
             span: number;
             from: number;
             to: number;
             required: number;
             provided: number;
         };
-        LiftDto: {
+        Lift: {
             number: number;
             storey: string;
             base: number;
             top: number;
             clear: number;
-            section: components["schemas"]["SectionDto"];
+            section: components["schemas"]["Section"];
             bars: string;
             ties: string;
             areaMm2: number;
             ratio: number;
-            spots: components["schemas"]["SpotDto"][];
-            tie: components["schemas"]["TieDto"];
+            spots: components["schemas"]["Spot"][];
+            tie: components["schemas"]["Tie"];
             utilisation: number;
             satisfied: boolean;
             qx: number;
             qy: number;
             magnifierMx: number;
             magnifierMy: number;
-            checks: components["schemas"]["CheckDto"][];
-            findings: components["schemas"]["FindingDto"][];
+            checks: components["schemas"]["Check"][];
+            findings: components["schemas"]["Finding"][];
         };
-        LoadDto: {
+        Load: {
             loadCase: string;
             kind: string;
             direction: string;
@@ -2938,55 +2993,66 @@ export interface components {
             value: number;
             valueTo: number;
         };
-        MappedDto: {
+        Mapped: {
             quantity: string;
             header: string;
             unit: string;
             opposite: boolean;
         };
-        MassDto: {
+        Mass: {
             storey: string;
             massT: number;
             xM: number;
             yM: number;
         };
-        MemberDiagramDto: {
-            id: string;
-            x: number[];
-            v: number[];
-            low: number[] | null;
-        };
-        MemberDto: {
+        Member: {
             mark: string;
             role: string;
-            beam: components["schemas"]["BeamDto"] | null;
-            column: components["schemas"]["ColumnDto"] | null;
+            beam: components["schemas"]["Beam"] | null;
+            column: components["schemas"]["Column"] | null;
             previous: string | null;
             next: string | null;
             failingRank: number;
             failingCount: number;
         };
-        ModelDto: {
+        MemberDiagram: {
+            id: string;
+            x: number[];
+            v: number[];
+            low: number[] | null;
+        };
+        MemberLoadsEdit: {
+            /** @constant */
+            kind: "member-loads";
+            member: string;
+            case: string;
+            loads: components["schemas"]["EditedLoad"][];
+        };
+        Model: {
             name: string;
             units: string;
             fileName: string;
             importedForces: boolean;
             forcesStale: boolean;
-            counts: components["schemas"]["Count"][];
-            sections: components["schemas"]["Count"][];
-            materials: components["schemas"]["Count"][];
-            combinations: components["schemas"]["CombinationDto"][];
-            findings: components["schemas"]["FindingDto"][];
-            sway: components["schemas"]["StoreySwayDto"][];
+            counts: components["schemas"]["NamedCount"][];
+            sections: components["schemas"]["NamedCount"][];
+            materials: components["schemas"]["NamedCount"][];
+            combinations: components["schemas"]["Combination"][];
+            findings: components["schemas"]["Finding"][];
+            sway: components["schemas"]["StoreySway"][];
         };
-        MovedDto: {
+        Moved: {
             mark: string;
             member: string;
             before: number;
             after: number;
             by: number;
         };
-        NeedDto: {
+        NamedCount: {
+            name: string;
+            count: number;
+        };
+        Need: {
             face: string;
             number: number;
             label: string;
@@ -2998,17 +3064,23 @@ export interface components {
         NewName: {
             name: string;
         };
-        OptionsDto: {
+        Options: {
             shearDeformation: boolean;
             rigidEnds: number;
             patternLive: boolean;
             pDelta: {
                 [key: string]: number;
             };
-            beams: components["schemas"]["FactorsDto"];
-            columns: components["schemas"]["FactorsDto"];
+            beams: components["schemas"]["Factors"];
+            columns: components["schemas"]["Factors"];
         };
-        ParameterDto: {
+        OptionsEdit: {
+            /** @constant */
+            kind: "options";
+            analysis: components["schemas"]["EditedAnalysis"];
+            roleStiffness: components["schemas"]["RoleFactors"][];
+        };
+        Parameter: {
             key: string;
             words: string;
             clause: string;
@@ -3016,7 +3088,7 @@ export interface components {
             least: number;
             most: number;
         };
-        PointDto: {
+        Point: {
             x: number;
             span: number;
             mPos: number;
@@ -3038,7 +3110,7 @@ export interface components {
             tn: number;
             limitUse: number;
         };
-        PreferenceDto: {
+        Preference: {
             preference: string;
             steelKg: number;
             bars: number;
@@ -3046,25 +3118,25 @@ export interface components {
             sizes: number;
             satisfied: boolean;
         };
-        PreferencesDto: {
+        Preferences: {
             current: string;
-            preferences: components["schemas"]["PreferenceDto"][];
+            preferences: components["schemas"]["Preference"][];
         };
-        PreviewDto: {
-            rows: components["schemas"]["RowDto"][];
+        Preview: {
+            rows: components["schemas"]["ForceRow"][];
             used: number;
             total: number;
             without: string[];
-            findings: components["schemas"]["FindingDto"][];
+            findings: components["schemas"]["Finding"][];
         };
         Problem: {
             type: string;
             title: string;
             status: number;
             detail: string;
-            findings: components["schemas"]["FindingDto"][];
+            findings: components["schemas"]["Finding"][];
         };
-        ProjectDto: {
+        Project: {
             id: string;
             name: string;
             createdAt: string;
@@ -3072,53 +3144,68 @@ export interface components {
             version: number;
         };
         ProjectList: {
-            projects: components["schemas"]["ProjectDto"][];
+            projects: components["schemas"]["Project"][];
         };
-        ReactionDto: {
+        PutSectionEdit: {
+            /** @constant */
+            kind: "put-section";
+            id: string;
+            shape: string;
+            b?: number;
+            h?: number;
+            d?: number;
+            bw?: number;
+            bf?: number;
+            hf?: number;
+        };
+        Reaction: {
             joint: string;
             xM: number;
             yM: number;
             zM: number;
             forces: number[];
         };
-        ReactionsDto: {
+        Reactions: {
             version: number;
             of: string;
             forceUnit: string;
             momentUnit: string;
-            joints: components["schemas"]["ReactionDto"][];
+            joints: components["schemas"]["Reaction"][];
         };
-        ReadingDto: {
+        Reading: {
             combination: string;
             moment: number;
             shear: number;
             torque: number;
             axial: number;
         };
-        ReadingsDto: {
+        Readings: {
             x: number;
-            readings: components["schemas"]["ReadingDto"][];
+            readings: components["schemas"]["Reading"][];
         };
-        ReliefDto: {
+        ReleasesEdit: {
+            /** @constant */
+            kind: "releases";
+            members: string[];
+            releaseStart: string[];
+            releaseEnd: string[];
+        };
+        Relief: {
             kind: string;
             evidence: string;
             factor: number;
             torqueKnm: number;
             relievedKnm: number;
             crackingKnm: number;
-            moved: components["schemas"]["MovedDto"][];
-            edits: {
-                [key: string]: unknown;
-            }[];
+            moved: components["schemas"]["Moved"][];
+            edits: components["schemas"]["Edit"][];
         };
-        ReliefOfAllDto: {
-            lines: components["schemas"]["RelievedDto"][];
-            moved: components["schemas"]["MovedDto"][];
-            edits: {
-                [key: string]: unknown;
-            }[];
+        ReliefOfAll: {
+            lines: components["schemas"]["Relieved"][];
+            moved: components["schemas"]["Moved"][];
+            edits: components["schemas"]["Edit"][];
         };
-        RelievedDto: {
+        Relieved: {
             mark: string;
             kind: string;
             evidence: string;
@@ -3161,11 +3248,14 @@ export interface components {
             };
             rungs: components["schemas"]["Rung"][];
         };
-        RowDto: {
-            member: string;
-            loadCase: string;
-            xM: number;
-            forces: number[];
+        RoleFactors: {
+            role: string;
+            factorArea: number;
+            factorShearY: number;
+            factorShearZ: number;
+            factorIy: number;
+            factorIz: number;
+            factorTorsion: number;
         };
         Rung: {
             id: string;
@@ -3174,9 +3264,9 @@ export interface components {
             utilisations: number[];
             fails: number;
         };
-        SavedDto: {
+        Saved: {
             name: string;
-            mapping: components["schemas"]["MappedDto"][];
+            mapping: components["schemas"]["Mapped"][];
         };
         ScheduleColumn: {
             name: string;
@@ -3191,7 +3281,7 @@ export interface components {
             columns: components["schemas"]["ScheduleColumn"][];
             rows: string[][];
         };
-        SectionDto: {
+        Section: {
             label: string;
             shape: string;
             width: number;
@@ -3200,14 +3290,20 @@ export interface components {
             flangeDepth: number;
             fc: number;
         };
-        SectionsDto: {
-            options: components["schemas"]["TriedDto"][];
+        SectionEdit: {
+            /** @constant */
+            kind: "section";
+            members: string[];
+            section: string;
         };
-        ShapeDto: {
+        Sections: {
+            options: components["schemas"]["Tried"][];
+        };
+        Shape: {
             id: string;
             points: number[];
         };
-        SideDto: {
+        Side: {
             span: number;
             size: string;
             diameter: number;
@@ -3215,7 +3311,7 @@ export interface components {
             from: number;
             to: number;
         };
-        SidesDto: {
+        Sides: {
             size: string;
             perFace: number;
         };
@@ -3235,12 +3331,12 @@ export interface components {
             valueTo: number;
         };
         SketchPreview: {
-            findings: components["schemas"]["FindingDto"][];
+            findings: components["schemas"]["Finding"][];
             combinations: number;
             standard: string;
             forceUnit: string;
             momentUnit: string;
-            envelopes: components["schemas"]["EnvelopeDto"][];
+            envelopes: components["schemas"]["Envelope"][];
         };
         SketchSection: {
             shape: string;
@@ -3262,32 +3358,32 @@ export interface components {
             column: components["schemas"]["SketchSection"];
             pinnedFoot: boolean;
         };
-        SpanDto: {
+        Span: {
             number: number;
             from: number;
             to: number;
             faceFrom: number;
             faceTo: number;
-            section: components["schemas"]["SectionDto"];
+            section: components["schemas"]["Section"];
         };
-        SpotDto: {
+        Spot: {
             y: number;
             z: number;
             diameter: number;
             size: string;
             through: boolean;
         };
-        StateDto: {
+        State: {
             version: number;
             designed: number;
             current: boolean;
             doing: string;
             done: number;
             total: number;
-            findings: components["schemas"]["FindingDto"][];
+            findings: components["schemas"]["Finding"][];
             totals: components["schemas"]["Totals"] | null;
         };
-        StepDto: {
+        Step: {
             title: boolean;
             symbol: string;
             formula: string;
@@ -3295,29 +3391,40 @@ export interface components {
             result: string;
             clause: string;
         };
-        StirrupsDto: {
+        StiffnessEdit: {
+            /** @constant */
+            kind: "stiffness";
+            members: string[];
+            factorArea?: number;
+            factorShearY?: number;
+            factorShearZ?: number;
+            factorIy?: number;
+            factorIz?: number;
+            factorTorsion?: number;
+        };
+        Stirrups: {
             from: number;
             size: string;
             legs: number;
             spacing: number;
         };
-        StirrupsWeighedDto: {
+        StirrupsWeighed: {
             span: number;
-            options: components["schemas"]["WeighedDto"][];
+            options: components["schemas"]["Weighed"][];
         };
-        StoreySwayDto: {
+        StoreySway: {
             baseM: number;
             topM: number;
             qx: number | null;
             qy: number | null;
         };
-        SupportDto: {
+        Support: {
             x: number;
             kind: string;
             depth: number;
             label: string;
         };
-        TieDto: {
+        Tie: {
             size: string;
             diameter: number;
             spacing: number;
@@ -3339,7 +3446,7 @@ export interface components {
                 [key: string]: number;
             };
         };
-        TriedDto: {
+        Tried: {
             label: string;
             inProject: boolean;
             present: boolean;
@@ -3350,24 +3457,22 @@ export interface components {
             concreteM3: number;
             formworkM2: number;
             cost: number;
-            edits: {
-                [key: string]: unknown;
-            }[];
+            edits: components["schemas"]["Edit"][];
         };
-        TypedDto: {
+        Typed: {
             from: number;
             to: number;
             values: {
                 [key: string]: number;
             };
         };
-        UnitsDto: {
+        Units: {
             quantity: string;
             units: string[];
         };
-        UseDto: {
+        Use: {
             sheet: string;
-            mapping: components["schemas"]["MappedDto"][];
+            mapping: components["schemas"]["Mapped"][];
             name: string;
         };
         View: {
@@ -3401,7 +3506,7 @@ export interface components {
             name: string;
             elevationMm: number;
         };
-        WeighedDto: {
+        Weighed: {
             size: string;
             legs: number;
             from: number[];
@@ -3411,7 +3516,11 @@ export interface components {
             practical: boolean;
             lost: string;
         };
-        ZoneDto: {
+        Word: {
+            value: string;
+            label: string;
+        };
+        Zone: {
             span: number;
             from: number;
             to: number;

@@ -2,7 +2,7 @@ import { QueryClient, QueryClientProvider } from '@tanstack/react-query'
 import { App, ConfigProvider } from 'antd'
 import type { ReactNode } from 'react'
 import { MemoryRouter } from 'react-router'
-import type { AnalysisSummary, Basis, Beam, Check, Column, History, Interaction, Point, State } from '../api/client'
+import type { AnalysisSummary, Basis, Catalogue, Beam, Check, Column, History, Interaction, Point, State } from '../api/client'
 
 /** Wraps a component as the application does, with a fresh cache and no retries. */
 export function Around({ children, at = '/' }: { children: ReactNode; at?: string }) {
@@ -73,6 +73,32 @@ export const basis: Basis = {
   stirrups: ['T10'], spacingStepMm: 25, spacingLeastMm: 75, spacingMostMm: 300, zonesMost: 3, legsMost: 6, layersMost: 2, practicalCap: 0.04, preference: 'least-steel',
   liveDeflection: 360, lastingDeflection: 240, swayX: 'from-model', swayY: 'from-model', redistribution: 0, national: {}, slabFlanges: false, bundles: false, stockLengthMm: 12000, ductility: 'none', bandFrom: 0.7, bandTo: 1, depthLeastMm: 200, depthMostMm: 1500, widthLeastMm: 200, widthMostMm: 900, sizeStepMm: 50, roofDeflection: 180,
 }
+
+const field = (key: string, part: string, name: string, kind: string, least: number, most: number, help = '') => ({ key, part, name, kind, least, most, help })
+
+/** Two codes as the server describes them: one with ductile frames, one with national parameters. */
+export const codes: Catalogue[] = [
+  {
+    code: 'aci-318m-19', name: 'ACI 318M-19', usUnits: false, usual: true, bars: ['T10', 'T16', 'T20', 'T25'], standard: basis, parameters: [],
+    fields: [
+      field('fyMpa', 'materials', 'Longitudinal bars, fy', 'stress', 200, 700), field('beamCoverMm', 'cover', 'Cover of beams', 'length', 10, 150, 'Clear, to the stirrups.'),
+      field('redistribution', 'frame', 'Redistribution of beam moments', 'part', 0, 0.2), field('bandFrom', 'advice', 'Use of strength from', 'part', 0, 1),
+      field('practicalCap', 'bars', 'Practical steel cap of columns', 'part', 0.01, 0.08), field('legsMost', 'stirrups', 'Most legs', 'count', 2, 12),
+      field('liveDeflection', 'deflection', 'Live load, span over', 'number', 100, 2000), field('lastingDeflection', 'deflection', 'After partitions, span over', 'number', 100, 2000),
+    ],
+    ductility: [{ value: 'none', label: 'none' }, { value: 'special', label: 'special frames (18.6)' }], remarks: { slabFlanges: 'As wide as 6.3.2.1 lets them count.' },
+  },
+  {
+    code: 'en-1992-1-1', name: 'EN 1992-1-1', usUnits: false, usual: false, bars: ['T10', 'T16', 'T20', 'T25'], standard: { ...basis, code: 'en-1992-1-1', fyMpa: 500 },
+    parameters: [{ key: 'gammaC', words: 'γC, partial factor of concrete', clause: '2.4.2.4', recommended: 1.5, least: 1, most: 2 }],
+    fields: [field('beamCoverMm', 'cover', 'Cover of beams', 'length', 10, 150), field('lastingDeflection', 'deflection', 'After partitions, span over', 'number', 100, 2000)],
+    ductility: [{ value: 'none', label: 'none' }], remarks: {},
+  },
+  {
+    code: 'aci-318-19', name: 'ACI 318-19', usUnits: true, usual: true, bars: ['#3', '#5', '#8'], standard: { ...basis, code: 'aci-318-19' }, parameters: [], fields: [],
+    ductility: [{ value: 'none', label: 'none' }], remarks: {},
+  },
+]
 
 export const state: State = { version: 5, designed: 5, current: true, doing: '', done: 0, total: 0, findings: [], totals: null }
 

@@ -2,10 +2,10 @@ import { render, screen, waitFor } from '@testing-library/react'
 import userEvent from '@testing-library/user-event'
 import { beforeEach, describe, expect, it, vi } from 'vitest'
 import { api, ApiError, type Basis } from '../../api/client'
-import { Around, basis, state } from '../../test/fixtures'
+import { Around, basis, codes, state } from '../../test/fixtures'
 import { SI, US } from '../../lib/units'
 import { BasisPage, HISTORIES } from './BasisPage'
-import { ADVICE, BARS, COVER, MATERIALS, STOCK, shown, stored, unitOf } from './fields'
+import { numberOf, shown, stored, unitOf } from './fields'
 
 let kept: Basis
 const set = vi.spyOn(api, 'setBasis')
@@ -19,7 +19,7 @@ beforeEach(() => {
     return Promise.resolve({ id: 'p', name: '', createdAt: '', changedAt: '', version: 6 })
   })
   vi.spyOn(api, 'basis').mockImplementation(() => Promise.resolve(kept))
-  vi.spyOn(api, 'catalogue').mockResolvedValue({ codes: [{ code: 'aci-318m-19', name: 'ACI 318M-19', usUnits: false, bars: ['T10', 'T16', 'T20', 'T25'], standard: basis, parameters: [] }, { code: 'en-1992-1-1', name: 'EN 1992-1-1', usUnits: false, bars: ['T10', 'T16', 'T20', 'T25'], standard: { ...basis, code: 'en-1992-1-1', fyMpa: 500 }, parameters: [{ key: 'gammaC', words: 'γC, partial factor of concrete', clause: '2.4.2.4', recommended: 1.5, least: 1, most: 2 }] }] })
+  vi.spyOn(api, 'catalogue').mockResolvedValue({ codes })
 })
 
 const open = () => render(<Around><BasisPage id="p" state={state} /></Around>)
@@ -101,14 +101,15 @@ describe('the basis page', () => {
 
 describe('fields of the basis', () => {
   it('show and store the same value in both systems', () => {
-    for (const f of [...MATERIALS, ...COVER, ...BARS, ...STOCK, ...ADVICE]) {
+    for (const f of codes[0]!.fields) {
       for (const u of [SI, US]) {
-        const v = basis[f.key] as number
+        const v = numberOf(basis, f)
         expect(stored(f, shown(f, v, u), u)).toBeCloseTo(v, 1)
       }
     }
-    expect(unitOf(COVER[0]!, US)).toBe('in')
-    expect(shown(BARS[1]!, 0.04, SI)).toBe(4)
+    const of = (key: string) => codes[0]!.fields.find((f) => f.key === key)!
+    expect(unitOf(of('beamCoverMm'), US)).toBe('in')
+    expect(shown(of('practicalCap'), 0.04, SI)).toBe(4)
   })
 })
 

@@ -1,13 +1,13 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { App, InputNumber, Select, Tooltip } from 'antd'
 import { useState } from 'react'
-import { api, type ApiError, type Basis, type State } from '../../api/client'
+import { api, type ApiError, type Basis, type BasisField, type State } from '../../api/client'
 import { unitsOf } from '../../lib/units'
 import { ErrorView } from '../../ui/ErrorView'
 import { InlineText } from '../../ui/InlineText'
 import { Loading } from '../../ui/Loading'
 import { NationalTable } from './NationalTable'
-import { ADVICE, BARS, COVER, DEFLECTION, DUCTILITY, FLANGES, MATERIALS, MOMENTS, PREFERENCES, shown, STIRRUPS, STOCK, stored, unitOf, type NumberField } from './fields'
+import { FLANGES, HEADINGS, numberOf, PREFERENCES, shown, stored, unitOf } from './fields'
 
 /** What can be taken back, by project; it outlives a look at another page. */
 export const HISTORIES = new Map<string, Basis[]>()
@@ -45,9 +45,14 @@ export function BasisPage({ id, state }: { id: string; state?: State }) {
     setHistory(history.slice(0, -1))
     save.mutate(last)
   }
-  const numbers = (fields: NumberField[]) => fields.map((f) => (
-    <NumberRow key={f.key} field={f} value={shown(f, b[f.key] as number, units)} unit={unitOf(f, units)} us={units.us} onCommit={(v) => set({ [f.key]: stored(f, v, units) })} />
+  const numbers = (part: string) => code.fields.filter((f) => f.part === part).map((f) => (
+    <NumberRow
+      key={f.key} field={f} value={shown(f, numberOf(b, f), units)} least={shown(f, f.least, units)} most={shown(f, f.most, units)} unit={unitOf(f, units)}
+      onCommit={(v) => set({ [f.key]: stored(f, v, units) })}
+    />
   ))
+  const says = (words: string, key: string) => (code.remarks[key] ? `${words} ${code.remarks[key]}` : words)
+  const sway = says('By the storey’s stability index; braced takes the frame as it is.', 'sway')
   return (
     <div className="paper">
       <div className="basis-head">
@@ -57,49 +62,47 @@ export function BasisPage({ id, state }: { id: string; state?: State }) {
       <p className="soft">A change is stored as it is made and redesigns the whole building; the sentence at the top says when the results are current again.</p>
       <div className="two basis">
         <section>
-          <h2>Code and materials</h2>
+          <h2>{HEADINGS.materials}</h2>
           <Row name="Design code" help="Edition and units. Another code starts from its standard bars and limits; undo takes it back. The concrete strengths come with the model.">
             <Select
               value={b.code} aria-label="Design code" style={{ width: 190 }} options={catalogue.data.codes.map((c) => ({ value: c.code, label: `${c.name}, ${c.usUnits ? 'US' : 'SI'} units` }))}
               onChange={(v) => set({ ...catalogue.data.codes.find((c) => c.code === v)!.standard, name: b.name })}
             />
           </Row>
-          {numbers(MATERIALS)}
-          <h2>Cover</h2>
-          {numbers(COVER)}
-          <h2>Frame</h2>
-          {numbers(MOMENTS)}
-          <SwayRow name="Sway along X" value={b.swayX} onChange={(swayX) => set({ swayX })} />
-          <SwayRow name="Sway along Y" value={b.swayY} onChange={(swayY) => set({ swayY })} />
-          <Row name="Flanges of beams" help="From the slabs: slab panels beside a beam are its flange, as wide as the code lets them count (ACI 6.3.2.1, EN 5.3.2.1), in place of the flange of its section.">
+          {numbers('materials')}
+          <h2>{HEADINGS.cover}</h2>
+          {numbers('cover')}
+          <h2>{HEADINGS.frame}</h2>
+          {numbers('frame')}
+          <SwayRow name="Sway along X" help={sway} value={b.swayX} onChange={(swayX) => set({ swayX })} />
+          <SwayRow name="Sway along Y" help={sway} value={b.swayY} onChange={(swayY) => set({ swayY })} />
+          <Row name="Flanges of beams" help={says('From the slabs: slab panels beside a beam are its flange, in place of the flange of its section.', 'slabFlanges')}>
             <Select value={b.slabFlanges ? 'yes' : 'no'} aria-label="Flanges of beams" style={{ width: 190 }} onChange={(v) => set({ slabFlanges: v === 'yes' })} options={FLANGES} />
           </Row>
-          {code.parameters.length === 0 && (
+          {code.ductility.length > 1 && (
             <Row name="Rules for earthquakes" help="Beams that end at columns: strengths in proportion, hoops, shear from the strength of the ends, hooks and laps. Columns and joints are designed without them.">
-              <Select value={b.ductility} aria-label="Rules for earthquakes" style={{ width: 190 }} onChange={(ductility) => set({ ductility })} options={DUCTILITY} />
+              <Select value={b.ductility} aria-label="Rules for earthquakes" style={{ width: 190 }} onChange={(ductility) => set({ ductility })} options={code.ductility} />
             </Row>
           )}
-          <h2>Section advice for beams</h2>
-          {numbers(ADVICE)}
+          <h2>{HEADINGS.advice}</h2>
+          {numbers('advice')}
         </section>
         <section>
-          <h2>Bars</h2>
+          <h2>{HEADINGS.bars}</h2>
           <BarsRow name="Beams" bars={code.bars} value={b.beamBars} onChange={(beamBars) => set({ beamBars })} />
           <BarsRow name="Columns" bars={code.bars} value={b.columnBars} onChange={(columnBars) => set({ columnBars })} />
           <BarsRow name="Stirrups and ties" bars={code.bars} value={b.stirrups} onChange={(stirrups) => set({ stirrups })} />
-          {numbers(BARS)}
-          {numbers(STOCK)}
+          {numbers('bars')}
           <Row name="Bars in pairs" help="Two bars touch, one above the other, where bars do not fit singly in the layers allowed.">
             <Select value={b.bundles ? 'yes' : 'no'} aria-label="Bars in pairs" style={{ width: 190 }} onChange={(v) => set({ bundles: v === 'yes' })} options={[{ value: 'no', label: 'never' }, { value: 'yes', label: 'where single bars do not fit' }]} />
           </Row>
           <Row name="Prefer" help="What decides where several arrangements satisfy.">
             <Select value={b.preference} aria-label="Prefer" style={{ width: 190 }} onChange={(preference) => set({ preference })} options={PREFERENCES} />
           </Row>
-          <h2>Stirrups</h2>
-          {numbers(STIRRUPS)}
-          <h2>Deflection of beams</h2>
-          {numbers(code.parameters.length > 0 ? DEFLECTION.slice(2) : DEFLECTION)}
-          {code.parameters.length > 0 && <p className="soft">Under sustained load the deflection is at most the span over 250 (7.4.1). What comes after the partitions is limited where they are likely to be damaged: give 480 or more.</p>}
+          <h2>{HEADINGS.stirrups}</h2>
+          {numbers('stirrups')}
+          <h2>{HEADINGS.deflection}</h2>
+          {numbers('deflection')}
         </section>
       </div>
       {code.parameters.length > 0 && <NationalTable parameters={code.parameters} given={b.national} onChange={(national) => set({ national })} />}
@@ -117,12 +120,11 @@ function Row({ name, help, children }: { name: string; help: string; children: R
 }
 
 /** A number that is stored when the field is left or Enter is pressed, if it lies within its limits. */
-function NumberRow(p: { field: NumberField; value: number; unit: string; us: boolean; onCommit: (v: number) => void }) {
+function NumberRow(p: { field: BasisField; value: number; least: number; most: number; unit: string; onCommit: (v: number) => void }) {
   const { field: f } = p
   const [draft, setDraft] = useState<number | null>()
   const value = draft === undefined ? p.value : draft
-  const limits = f.kind === 'count' || f.kind === 'percent' || !p.us
-  const bad = value === null || (limits && (value < f.least || value > f.most)) || (f.kind === 'count' && !Number.isInteger(value))
+  const bad = value === null || value < p.least || value > p.most || (f.kind === 'count' && !Number.isInteger(value))
   const commit = () => {
     if (value !== null && !bad && value !== p.value) p.onCommit(value)
     setDraft(undefined)
@@ -133,7 +135,7 @@ function NumberRow(p: { field: NumberField; value: number; unit: string; us: boo
         value={value} aria-label={f.name} suffix={p.unit} status={bad ? 'error' : undefined} controls={false} style={{ width: 120 }}
         onChange={setDraft} onBlur={commit} onPressEnter={commit}
       />
-      {bad && <span className="over-ink"> {f.least} to {f.most} {p.unit}</span>}
+      {bad && <span className="over-ink"> {p.least} to {p.most} {p.unit}</span>}
     </Row>
   )
 }
@@ -153,9 +155,9 @@ function BarsRow(p: { name: string; bars: string[]; value: string[]; onChange: (
   )
 }
 
-function SwayRow(p: { name: string; value: string; onChange: (v: string) => void }) {
+function SwayRow(p: { name: string; help: string; value: string; onChange: (v: string) => void }) {
   return (
-    <Row name={p.name} help="By the storey's stability index moments of wind and earthquake are magnified (6.6.4.6); braced takes them as they are.">
+    <Row name={p.name} help={p.help}>
       <Select value={p.value} aria-label={p.name} style={{ width: 190 }} onChange={p.onChange} options={[{ value: 'from-model', label: 'by the stability index' }, { value: 'braced', label: 'taken as braced' }]} />
     </Row>
   )

@@ -83,7 +83,7 @@ describe('sections on the beam sheet', () => {
   it('shows what satisfies at the least cost and takes it with one action', async () => {
     const tried = { inProject: true, present: false, satisfied: true, inBand: true, strength: 0.95, steelKg: 100, concreteM3: 1, formworkM2: 10, cost: 520 }
     vi.spyOn(api, 'sections').mockResolvedValue({ options: [
-      { ...tried, label: '300 × 500', inProject: false, edits: [{ kind: 'put-section', id: '300x500' }, { kind: 'section', section: '300x500' }] },
+      { ...tried, label: '300 × 500', inProject: false, edits: [{ kind: 'put-section', id: '300x500', shape: 'rectangle', b: 300, h: 500 }, { kind: 'section', members: ['m'], section: '300x500' }] },
       { ...tried, label: '300 × 600', present: true, cost: 650, edits: [] }, { ...tried, label: '300 × 400', satisfied: false, strength: 1.3, edits: [] }] })
     const edit = vi.spyOn(api, 'edit').mockResolvedValue({ id: 'p', name: '', createdAt: '', changedAt: '', version: 6 })
     render(<Around><BeamSheet id="p" beam={beam} units={SI} state={state} /></Around>)
@@ -105,7 +105,7 @@ describe('torsion and deflection on the beam sheet', () => {
   const twisted = { ...beam, checks: [...beam.checks, check('torsion', 0.8, 1)] }
   const relief = {
     kind: 'compatibility', evidence: 'The torque falls from 101.1 to 0.3 kNm.', factor: 0.15, torqueKnm: 101, relievedKnm: 34, crackingKnm: 34.3,
-    moved: [{ mark: 'L5-B25', member: 'x', before: 565, after: 628, by: 63 }], edits: [{ kind: 'stiffness', members: ['m'], factorTorsion: 0.15 }],
+    moved: [{ mark: 'L5-B25', member: 'x', before: 565, after: 628, by: 63 }], edits: [{ kind: 'stiffness' as const, members: ['m'], factorTorsion: 0.15 }],
   }
   it('draws torsion only where it counts, and deflections with their limit', () => {
     const { rerender } = render(<Around><BeamSheet id="p" beam={beam} units={SI} /></Around>)

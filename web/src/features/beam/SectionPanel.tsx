@@ -2,7 +2,7 @@ import { useQuery } from '@tanstack/react-query'
 import { Button } from 'antd'
 import { useState } from 'react'
 import { useNavigate } from 'react-router'
-import { api, type Edit, type State } from '../../api/client'
+import { api, type State } from '../../api/client'
 import { massIn, volumeIn } from '../../lib/units'
 import { ErrorView } from '../../ui/ErrorView'
 import { useUnits } from '../../ui/useUnits'
@@ -45,7 +45,7 @@ export function SectionPanel({ id, mark, state }: { id: string; mark: string; st
                   <td>{o.label}{!o.inProject && <span className="soft"> new</span>}</td>
                   <td className={o.satisfied ? (o.inBand ? 'num in-band' : 'num soft') : 'num over-ink'} title={o.inBand ? 'in the band of use that the basis aims at' : undefined}>{o.strength.toFixed(2)}{!o.satisfied && ' fails'}</td>
                   <td className="num">{massIn(o.steelKg, units).toFixed(0)}</td><td className="num">{volumeIn(o.concreteM3, units).toFixed(1)}</td><td className="num">{massIn(o.cost, units).toFixed(0)}</td>
-                  <td>{!o.present && <Button size="small" type="text" loading={edit.isPending} aria-label={`Take ${o.label}`} onClick={() => edit.mutate({ edits: o.edits as Edit[] })}>take</Button>}</td>
+                  <td>{!o.present && <Button size="small" type="text" loading={edit.isPending} aria-label={`Take ${o.label}`} onClick={() => edit.mutate({ edits: o.edits })}>take</Button>}</td>
                 </tr>
               ))}
             </tbody>

@@ -1,7 +1,7 @@
 import { useMutation } from '@tanstack/react-query'
 import { Button, Select } from 'antd'
 import { Link, useNavigate } from 'react-router'
-import { api, type ApiError, type Beam, type Edit, type Hand, type Relief, type ReliefOfAll, type State } from '../../api/client'
+import { api, type ApiError, type Beam, type Hand, type Relief, type ReliefOfAll, type State } from '../../api/client'
 import { force } from '../../lib/format'
 import { momentIn, type Units } from '../../lib/units'
 import { ErrorView } from '../../ui/ErrorView'
@@ -54,7 +54,7 @@ export function TorsionPanel({ id, beam, state, units, onSave }: { id: string; b
                   ))}
                 </tbody>
               </table>
-              <Button type="primary" loading={edit.isPending} onClick={() => edit.mutate({ edits: r.edits as Edit[] })}>Relieve it and design again</Button>
+              <Button type="primary" loading={edit.isPending} onClick={() => edit.mutate({ edits: r.edits })}>Relieve it and design again</Button>
             </>
           )}
           {r.kind === 'compatibility' && r.edits.length === 0 && <p className="soft">It is below the cracking torque of {m(r.crackingKnm)} already.</p>}
@@ -90,7 +90,7 @@ function AllLines({ id, state, units }: { id: string; state?: State; units: Unit
               ))}
             </tbody>
           </table>
-          {relieved > 0 && <Button size="small" type="primary" loading={edit.isPending} onClick={() => edit.mutate({ edits: find.data!.edits as Edit[] })}>Relieve {relieved === 1 ? 'one line' : `${relieved} lines`} and design again</Button>}
+          {relieved > 0 && <Button size="small" type="primary" loading={edit.isPending} onClick={() => edit.mutate({ edits: find.data!.edits })}>Relieve {relieved === 1 ? 'one line' : `${relieved} lines`} and design again</Button>}
         </>
       )}
     </div>

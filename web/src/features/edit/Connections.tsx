@@ -1,5 +1,5 @@
 import { Select } from 'antd'
-import type { PartProps } from './EditDrawer'
+import type { PartProps } from './part'
 
 const ACTIONS = [
   { value: 'my', label: 'my · bending' }, { value: 'mz', label: 'mz · bending sideways' }, { value: 't', label: 't · torsion' }, { value: 'n', label: 'n · axial' },

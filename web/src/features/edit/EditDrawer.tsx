@@ -1,12 +1,13 @@
 import { useQueries, useQuery } from '@tanstack/react-query'
 import { App, Button, Drawer, Segmented } from 'antd'
 import { useState } from 'react'
-import { api, type Edit, type Element, type State } from '../../api/client'
+import { api, type Edit, type PutSectionEdit, type State } from '../../api/client'
 import { ErrorView } from '../../ui/ErrorView'
 import { Loading } from '../../ui/Loading'
 import { Connections } from './Connections'
 import { editsOf, sectionOf, type Draft } from './draft'
 import { LoadTable } from './LoadTable'
+import type { PartProps } from './part'
 import { Sections } from './Sections'
 import { Stiffness } from './Stiffness'
 import { useEdit } from './useEdit'
@@ -21,13 +22,6 @@ interface Props {
   onDone: (from: number, to: number) => void
 }
 
-export interface PartProps {
-  elements: Element[]
-  drafts: Record<string, Draft>
-  us: boolean
-  onChange: (members: string[], d: Draft) => void
-}
-
 const PARTS = ['Section', 'Stiffness', 'Connections', 'Loads'] as const
 
 /** Changes the members of a line or stack: section, stiffness, connections and loads; then analyses and designs again. */
@@ -35,7 +29,7 @@ export function EditDrawer(p: Props) {
   const { message } = App.useApp()
   const [part, setPart] = useState<(typeof PARTS)[number]>('Section')
   const [drafts, setDrafts] = useState<Record<string, Draft>>({})
-  const [added, setAdded] = useState<Edit[]>([])
+  const [added, setAdded] = useState<PutSectionEdit[]>([])
   const elements = useQueries({ queries: p.members.map((m) => ({ queryKey: ['project', p.id, 'element', m], queryFn: ({ signal }: { signal: AbortSignal }) => api.element(p.id, m, signal), staleTime: 0 })) })
   const analysis = useQuery({ queryKey: ['project', p.id, 'analysis'], queryFn: ({ signal }) => api.analysis(p.id, signal) })
   const save = useEdit(p.id, p.state, (row, from) => {
@@ -68,11 +62,11 @@ export function EditDrawer(p: Props) {
           <Segmented value={part} onChange={setPart} options={[...PARTS]} aria-label="What to change" />
           {part === 'Section' && (
             <Sections
-              {...props} added={added.map((a) => String(a.id))}
+              {...props} added={added.map((a) => a.id)}
               onAdd={(w) => {
                 const made = sectionOf(w)
                 if (made) setAdded((a) => [...a.filter((k) => k.id !== made.id), made])
-                return made && String(made.id)
+                return made?.id
               }}
             />
           )}
@@ -86,6 +80,12 @@ export function EditDrawer(p: Props) {
 }
 
 function words(e: Edit): string {
-  const n = Array.isArray(e.members) ? ` of ${e.members.length}` : ''
-  return { section: `section${n}`, 'put-section': `new section ${String(e.id)}`, stiffness: `stiffness${n}`, releases: `connections${n}`, 'member-loads': `loads in ${String(e.case)}` }[e.kind] ?? e.kind
+  switch (e.kind) {
+    case 'section': return `section of ${e.members.length}`
+    case 'put-section': return `new section ${e.id}`
+    case 'stiffness': return `stiffness of ${e.members.length}`
+    case 'releases': return `connections of ${e.members.length}`
+    case 'member-loads': return `loads in ${e.case}`
+    default: return e.kind
+  }
 }

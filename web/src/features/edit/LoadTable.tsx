@@ -1,7 +1,7 @@
 import { Button, InputNumber, Select } from 'antd'
 import { useState } from 'react'
 import type { Load } from '../../api/client'
-import type { PartProps } from './EditDrawer'
+import type { PartProps } from './part'
 
 const KINDS = [{ value: 'distributed', label: 'spread' }, { value: 'point', label: 'point' }, { value: 'moment', label: 'moment' }, { value: 'distributed-moment', label: 'spread moment' }]
 const DIRECTIONS = ['global-x', 'global-y', 'global-z', 'local-x', 'local-y', 'local-z', 'projected-x', 'projected-y', 'projected-z'].map((value) => ({ value, label: value.replace('-', ' ') }))

@@ -1,6 +1,6 @@
 import { Input, Select } from 'antd'
 import { useState } from 'react'
-import type { PartProps } from './EditDrawer'
+import type { PartProps } from './part'
 
 /** Another section for one member or all of them; one that is not in the model yet is written down. */
 export function Sections(p: PartProps & { added: string[]; onAdd: (words: string) => string | undefined }) {

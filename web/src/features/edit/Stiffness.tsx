@@ -1,6 +1,6 @@
 import { InputNumber, Switch, Tooltip } from 'antd'
 import type { Element, Factors } from '../../api/client'
-import type { PartProps } from './EditDrawer'
+import type { PartProps } from './part'
 import { FACTORS } from './draft'
 
 /** Stiffness factors: those of the role (beams and columns, set with the analysis), or a member's own. */

@@ -1,9 +1,9 @@
 import { useQuery } from '@tanstack/react-query'
 import { Button, InputNumber, Switch, Tooltip } from 'antd'
 import { useState } from 'react'
-import { api, type Factors, type Options, type State } from '../../api/client'
+import { api, type Factors, type Options, type OptionsEdit, type State } from '../../api/client'
 import { Loading } from '../../ui/Loading'
-import { FACTORS } from '../edit/draft'
+import { factorFields, FACTORS } from '../edit/draft'
 import { useEdit } from '../edit/useEdit'
 
 const GROSS: Factors = { area: 1, shearY: 1, shearZ: 1, iy: 1, iz: 1, torsion: 1 }
@@ -87,11 +87,10 @@ function Row({ name, help, children }: { name: string; help: string; children: R
 }
 
 /** The options in the fields of the model file. */
-function editOf(o: Options) {
-  const factors = (role: string, f: Factors) => ({ role, ...Object.fromEntries(FACTORS.map((k) => [k.field, f[k.key]])) })
+function editOf(o: Options): OptionsEdit {
   const yes = (b: boolean) => (b ? 'yes' : 'no')
   return {
     kind: 'options', analysis: { shearDeformation: yes(o.shearDeformation), rigidEnds: o.rigidEnds, patternLive: yes(o.patternLive), pDelta: o.pDelta },
-    roleStiffness: [factors('beam', o.beams), factors('column', o.columns)],
+    roleStiffness: [{ role: 'beam', ...factorFields(o.beams) }, { role: 'column', ...factorFields(o.columns) }],
   }
 }

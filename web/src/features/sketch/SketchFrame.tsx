@@ -21,9 +21,6 @@ interface Props<T extends BeamSketch | ColumnSketch> {
   children: ReactNode
 }
 
-/** Design codes with their units. */
-const CODES = [{ value: 'aci-318m-19', label: 'ACI 318, SI' }, { value: 'aci-318-19', label: 'ACI 318, US' }, { value: 'en-1992-1-1', label: 'EN 1992' }]
-
 /** The page of a small model: what is drawn up on the left, its live picture on the right, and the way to a project. */
 export function SketchFrame<T extends BeamSketch | ColumnSketch>(p: Props<T>) {
   const navigate = useNavigate()
@@ -33,6 +30,9 @@ export function SketchFrame<T extends BeamSketch | ColumnSketch>(p: Props<T>) {
     queryKey: ['sketch', p.kind, settled], queryFn: ({ signal }) => api.sketchPreview(p.kind, settled, signal), placeholderData: keepPreviousData, staleTime: Infinity,
   })
   const make = useMutation<Project, ApiError>({ mutationFn: () => api.sketchCreate(p.kind, s), onSuccess: (row) => void navigate(`/p/${row.id}/results`) })
+  const catalogue = useQuery({ queryKey: ['catalogue'], queryFn: ({ signal }) => api.catalogue(signal), staleTime: Infinity })
+  const codes = catalogue.data?.codes ?? []
+  const unitsOf = (key: string) => (codes.find((c) => c.code === key)?.usUnits ? 'US' : 'SI')
   const toUnits = (units: string) => (units === s.units ? s : p.toUnits(s, units))
   const bad = preview.data?.findings.some((f) => f.severity === 'fails') ?? true
   return (
@@ -46,7 +46,10 @@ export function SketchFrame<T extends BeamSketch | ColumnSketch>(p: Props<T>) {
             <h1><InlineText value={s.name} label="Name" onCommit={(name) => set({ ...s, name })} /></h1>
             <span className="soft">{p.title}</span>
             <span className="spring" />
-            <Select size="small" aria-label="Design code" value={s.code || (s.units === 'US' ? 'aci-318-19' : 'aci-318m-19')} options={CODES} style={{ width: 112 }} onChange={(code) => set({ ...(code === 'aci-318-19' ? toUnits('US') : toUnits('SI')), code })} />
+            <Select
+              size="small" aria-label="Design code" loading={catalogue.isLoading} style={{ width: 128 }} popupMatchSelectWidth={false} options={codes.map((c) => ({ value: c.code, label: c.name }))}
+              value={s.code || codes.find((c) => c.usual && c.usUnits === (s.units === 'US'))?.code} onChange={(code) => set({ ...toUnits(unitsOf(code)), code })}
+            />
             <Tooltip title="Undo (Ctrl Z)"><button type="button" className="pill button" aria-label="Undo" disabled={!p.draft.canUndo} onClick={p.draft.undo}>↶</button></Tooltip>
             <Tooltip title="Redo (Ctrl Shift Z)"><button type="button" className="pill button" aria-label="Redo" disabled={!p.draft.canRedo} onClick={p.draft.redo}>↷</button></Tooltip>
             <button type="button" className="pill button" onClick={p.draft.reset}>Start afresh</button>

@@ -6,7 +6,7 @@ const stand = (kind: string): BeamSketch['supports'][number] => ({ kind, below: 
 
 /** What a new continuous beam starts from: three spans and a cantilever, dead and live load. */
 export const beamStart: BeamSketch = {
-  name: 'Reading bay beam', units: 'SI', code: 'aci-318m-19', fc: 30, patternLive: true,
+  name: 'Reading bay beam', units: 'SI', code: '', fc: 30, patternLive: true,
   spans: [6, 7.5, 6, 2].map((length) => ({ length, section: tee })), supports: [stand('pinned'), stand('columns'), stand('columns'), stand('columns'), stand('free')],
   cases: [{ id: 'D', name: 'Dead', kind: 'dead', selfWeight: 1 }, { id: 'L', name: 'Live', kind: 'live', selfWeight: 0 }],
   loads: [0, 1, 2, 3].flatMap((span) => {
@@ -46,7 +46,7 @@ export function beamToUnits(s: BeamSketch, units: string): BeamSketch {
   const kip = us ? 1 / 4.4482216 : 4.4482216
   const size = (kind: string, v: number) => rounded(kind === 'distributed' ? v * kip * (us ? 1 / FT : FT) : kind === 'moment' ? v * kip * (us ? FT : 1 / FT) : v * kip, 0.001)
   return {
-    ...s, units, code: us ? 'aci-318-19' : 'aci-318m-19', fc: us ? rounded(s.fc / 6.894757, 0.1) : Math.round(s.fc * 6.894757), spans: s.spans.map((p) => ({ length: length(p.length), section: sectionToUnits(p.section, us) })),
+    ...s, units, code: '', fc: us ? rounded(s.fc / 6.894757, 0.1) : Math.round(s.fc * 6.894757), spans: s.spans.map((p) => ({ length: length(p.length), section: sectionToUnits(p.section, us) })),
     supports: s.supports.map((p) => ({ ...p, below: length(p.below), above: length(p.above), column: sectionToUnits(p.column, us) })),
     loads: s.loads.map((l) => ({ ...l, from: length(l.from), to: length(l.to), value: size(l.kind, l.value), valueTo: size(l.kind, l.valueTo) })),
   }

@@ -2,7 +2,7 @@ import { act, render, renderHook, screen, waitFor } from '@testing-library/react
 import userEvent from '@testing-library/user-event'
 import { beforeEach, describe, expect, it, vi } from 'vitest'
 import { api, type BeamSketch } from '../../api/client'
-import { Around } from '../../test/fixtures'
+import { Around, codes } from '../../test/fixtures'
 import { beamStart, beamToUnits, withoutSpan, withSpan } from './beamDraft'
 import { BeamSketchPage } from './BeamSketchPage'
 import { columnStart, columnToUnits } from './columnDraft'
@@ -14,6 +14,7 @@ const preview = vi.spyOn(api, 'sketchPreview')
 const create = vi.spyOn(api, 'sketchCreate')
 
 beforeEach(() => {
+  vi.spyOn(api, 'catalogue').mockResolvedValue({ codes })
   localStorage.clear()
   preview.mockReset()
   preview.mockResolvedValue({ findings: [], combinations: 7, standard: 'ACI 318-19 table 5.3.1', forceUnit: 'kN', momentUnit: 'kNm', envelopes: [envelope] })
@@ -90,9 +91,9 @@ describe('the page of a column', () => {
     await userEvent.type(field, '12')
     await waitFor(() => expect(preview.mock.calls.at(-1)![1].loads).toContainEqual(expect.objectContaining({ loadCase: 'W', hy: 12 })))
     const choose = async (words: string) => { await userEvent.click(screen.getByLabelText('Design code')); await userEvent.click(await screen.findByText(words)) }
-    await choose('ACI 318, US')
+    await choose('ACI 318-19')
     await waitFor(() => expect(preview.mock.calls.at(-1)![1]).toMatchObject({ units: 'US', code: 'aci-318-19', height: 13.78 }))
-    await choose('EN 1992')
+    await choose('EN 1992-1-1')
     await waitFor(() => expect(preview.mock.calls.at(-1)![1]).toMatchObject({ units: 'SI', code: 'en-1992-1-1', height: 4.2 }))
   })
 })

@@ -18,7 +18,7 @@ public interface Serviceability {
     /** Shrinkage strain of the concrete; 0 where the multiple covers it. */
     double shrinkage();
 
-    /** Clause of its curvature; empty where the multiple covers it. */
+    /** Clause of its curvature, or of the multiple that covers it. */
     String shrinkageClause();
 
     /** What is added in the long term, as a multiple of the immediate deflection under sustained load; where creep() is 0. @param ratio compression steel over b d */

@@ -34,7 +34,7 @@ public final class BasisFile {
     private BasisFile() {}
 
     /** The wire form of a basis. */
-    public record Dto(@JsonProperty(required = true) String name, @JsonProperty(required = true) String code,
+    public record BasisDto(@JsonProperty(required = true) String name, @JsonProperty(required = true) String code,
                       @JsonProperty(required = true) double fyMpa, @JsonProperty(required = true) double fytMpa,
                       @JsonProperty(required = true) double beamCoverMm,
                       @JsonProperty(required = true) double columnCoverMm,
@@ -56,9 +56,9 @@ public final class BasisFile {
     /** @param basis null if the text is not one */
     public record Read(Basis basis, List<Finding> findings) {}
 
-    public static Dto dto(Basis b) {
+    public static BasisDto dto(Basis b) {
         SectionLimits a = b.beams().advice();
-        return new Dto(b.name(), b.code(), round(b.fy()), round(b.fyt()), b.beamCover(), b.columnCover(), b.aggregate(),
+        return new BasisDto(b.name(), b.code(), round(b.fy()), round(b.fyt()), b.beamCover(), b.columnCover(), b.aggregate(),
             b.bars().beams(), b.bars().columns(), b.bars().stirrups(), b.stirrups().step(), b.stirrups().least(), b.stirrups().most(),
             b.stirrups().zonesMost(), b.stirrups().legsMost(), b.bars().layersMost(), b.bars().practicalCap(), word(b.bars().preference()), b.deflection().live(),
             b.deflection().lasting(), word(b.frame().swayX()), word(b.frame().swayY()), b.redistribution(), new TreeMap<>(b.national()), b.beams().slabFlanges(),
@@ -91,9 +91,9 @@ public final class BasisFile {
 
     /** Reads what was sound when it was stored, whatever limits of values have come since: {@link Basis#check} tells what cannot be designed to any more. */
     public static Read stored(byte[] json) {
-        Dto d;
+        BasisDto d;
         try {
-            d = JSON.readValue(json, Dto.class);
+            d = JSON.readValue(json, BasisDto.class);
         } catch (IOException e) {
             return new Read(null, List.of(StrictJson.trouble(e, "basis.field", "basis", "docs/formats/basis.md")));
         }
@@ -103,7 +103,7 @@ public final class BasisFile {
         return of(d);
     }
 
-    private static Read of(Dto d) {
+    private static Read of(BasisDto d) {
         Preference preference = choice(Preference.class, d.preference());
         Sway swayX = choice(Sway.class, d.swayX());
         Sway swayY = choice(Sway.class, d.swayY());
@@ -133,7 +133,7 @@ public final class BasisFile {
             new Frame(swayX, swayY, or(d.redistribution(), 0.0), ductility), beams(d, usual.beams())), List.of());
     }
 
-    private static BeamRules beams(Dto d, BeamRules usual) {
+    private static BeamRules beams(BasisDto d, BeamRules usual) {
         SectionLimits a = usual.advice();
         return new BeamRules(or(d.slabFlanges(), usual.slabFlanges()), or(d.bundles(), usual.bundles()),
             new DeflectionLimits(or(d.liveDeflection(), FLOOR.live()), or(d.roofDeflection(), FLOOR.roof()), or(d.lastingDeflection(), FLOOR.lasting())),

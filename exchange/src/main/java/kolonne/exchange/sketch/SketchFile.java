@@ -129,7 +129,7 @@ public final class SketchFile {
             return false;
         }
         boolean us = u.name().equals("US");
-        code = given == null ? Codes.usual(us).key() : given;
+        code = given == null || given.isBlank() ? Codes.usual(us).key() : given;
         bad(Codes.find(code).filter(c -> c.usUnits() == us).isEmpty(), "code", "The design code is " + code + " with units " + u.name() + ".",
             "Use " + keys(false) + " with SI units, " + keys(true) + " with US units.");
         bad(name == null || name.isBlank(), "name", "The name is empty.", "Give the project a name.");

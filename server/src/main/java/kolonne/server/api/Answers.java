@@ -73,15 +73,15 @@ final class Answers {
 
     record View(int version, List<String> marks, List<ViewMember> members, List<ViewGrid> grid, List<ViewStorey> storeys) {}
 
-    record Count(String name, int count) {}
+    record NamedCount(String name, int count) {}
 
     record CombinationDto(String id, String name, String purpose, Map<String, Double> terms) {}
 
     record StoreySwayDto(double baseM, double topM, @MayBeNull Double qx, @MayBeNull Double qy) {}
 
     /** What was read. */
-    record ModelDto(String name, String units, String fileName, boolean importedForces, boolean forcesStale, List<Count> counts,
-                    List<Count> sections, List<Count> materials, List<CombinationDto> combinations,
+    record ModelDto(String name, String units, String fileName, boolean importedForces, boolean forcesStale, List<NamedCount> counts,
+                    List<NamedCount> sections, List<NamedCount> materials, List<CombinationDto> combinations,
                     List<Problem.FindingDto> findings, List<StoreySwayDto> sway) {}
 
     record CheckDto(String kind, String title, String cause, String demand, String capacity, double utilisation,
@@ -120,7 +120,7 @@ final class Answers {
     record FieldDto(String key, String part, String name, String kind, double least, double most, String help) {}
 
     /** A word that may be chosen, and what a reader sees of it. */
-    record ChoiceDto(String value, String label) {}
+    record WordDto(String value, String label) {}
 
     /**
      * A design code.
@@ -132,8 +132,8 @@ final class Answers {
      * @param ductility  kinds of ductile frames that are covered
      * @param remarks    what it says of fields that are no numbers, by their key
      */
-    record CatalogueDto(String code, String name, boolean usUnits, boolean usual, List<String> bars, BasisFile.Dto standard, List<ParameterDto> parameters,
-                        List<FieldDto> fields, List<ChoiceDto> ductility, Map<String, String> remarks) {}
+    record CatalogueDto(String code, String name, boolean usUnits, boolean usual, List<String> bars, BasisFile.BasisDto standard, List<ParameterDto> parameters,
+                        List<FieldDto> fields, List<WordDto> ductility, Map<String, String> remarks) {}
 
     record Health(String status, String version) {}
 }

@@ -3,7 +3,6 @@ package kolonne.server.api;
 import io.javalin.http.Context;
 import java.util.ArrayList;
 import java.util.Arrays;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -57,7 +56,7 @@ final class ChoiceRoutes {
      * @param edits    that put the section in force; empty for the present one
      */
     record TriedDto(String label, boolean inProject, boolean present, boolean satisfied, boolean inBand, double strength, double steelKg, double concreteM3, double formworkM2,
-                    double cost, List<Map<String, Object>> edits) {}
+                    double cost, List<EditDto> edits) {}
 
     /** @param options empty where the spans of the line have different sections */
     record SectionsDto(List<TriedDto> options) {}
@@ -73,9 +72,9 @@ final class ChoiceRoutes {
     }
 
     /** The section is put into the project first if it is not there. */
-    private static List<Map<String, Object>> edits(BuildingDesign d, BeamLine line, SectionAdvice.Option o) {
+    private static List<EditDto> edits(BuildingDesign d, BeamLine line, SectionAdvice.Option o) {
         Building b = d.analysis().index().building();
-        List<Map<String, Object>> out = new ArrayList<>();
+        List<EditDto> out = new ArrayList<>();
         String id = o.section();
         if (id.isEmpty()) {
             String name = o.shape().label(d.basis().usUnits()).replace(" × ", "x").replace(" in", "").replace(" ", "-");
@@ -83,12 +82,11 @@ final class ChoiceRoutes {
             for (int k = 2; has(b, id); k++) {
                 id = name + "-" + k;
             }
-            Map<String, Object> put = new LinkedHashMap<>(ModelWriter.section(new Section(id, o.shape()), b));
-            put.values().removeIf(java.util.Objects::isNull);
-            put.put("kind", "put-section");
-            out.add(put);
+            Map<String, Object> row = ModelWriter.section(new Section(id, o.shape()), b);
+            out.add(new EditDto.PutSectionEdit("put-section", id, (String) row.get("shape"), (Double) row.get("b"), (Double) row.get("h"), (Double) row.get("d"),
+                (Double) row.get("bw"), (Double) row.get("bf"), (Double) row.get("hf")));
         }
-        out.add(Map.of("kind", "section", "members", line.spans().stream().flatMap(s -> s.members().stream()).map(Member::id).toList(), "section", id));
+        out.add(new EditDto.SectionEdit(line.spans().stream().flatMap(s -> s.members().stream()).map(Member::id).toList(), id));
         return out;
     }
 

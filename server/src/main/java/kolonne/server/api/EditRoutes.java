@@ -44,12 +44,12 @@ final class EditRoutes {
     }
 
     /** Edits as in docs/formats/edits.md. */
-    record EditsDto(List<Map<String, Object>> edits) {}
+    record EditsDto(List<EditDto> edits) {}
 
-    record EntryDto(int version, String summary, String at, boolean inForce) {}
+    record HistoryEntryDto(int version, String summary, String at, boolean inForce) {}
 
     /** @param entries the import is version 1 and not listed */
-    record HistoryDto(List<EntryDto> entries, boolean canUndo, boolean canRedo, int modelVersion) {}
+    record HistoryDto(List<HistoryEntryDto> entries, boolean canUndo, boolean canRedo, int modelVersion) {}
 
     record FactorsDto(double area, double shearY, double shearZ, double iy, double iz, double torsion) {
         static FactorsDto of(StiffnessFactors f) {
@@ -70,7 +70,7 @@ final class EditRoutes {
     private void history(Context c) {
         String id = c.pathParam("id");
         boolean[] able = projects.undoable(id);
-        c.json(new HistoryDto(projects.edits(id).stream().map(e -> new EntryDto(e.version(), e.summary(),
+        c.json(new HistoryDto(projects.edits(id).stream().map(e -> new HistoryEntryDto(e.version(), e.summary(),
             e.at().atOffset(ZoneOffset.UTC).toString(), e.inForce())).toList(), able[0], able[1], projects.model(id).modelVersion()));
     }
 

@@ -55,9 +55,9 @@ final class ForceRoutes {
     /** @param name to remember the mapping under; empty for not at all */
     record UseDto(String sheet, List<MappedDto> mapping, String name) {}
 
-    record RowDto(String member, String loadCase, double xM, double[] forces) {}
+    record ForceRowDto(String member, String loadCase, double xM, double[] forces) {}
 
-    record PreviewDto(List<RowDto> rows, int used, int total, List<String> without, List<Problem.FindingDto> findings) {}
+    record PreviewDto(List<ForceRowDto> rows, int used, int total, List<String> without, List<Problem.FindingDto> findings) {}
 
     private void upload(Context c) {
         Building b = projects.model(c.pathParam("id")).building();
@@ -116,7 +116,7 @@ final class ForceRoutes {
         boolean us = b.unitSystem().equals("US");
         double f = us ? 4448.2216152605 : 1000;
         double m = f * (us ? 304.8 : 1000);
-        c.json(new PreviewDto(r.forces().stream().limit(SAMPLE).map(s -> new RowDto(s.member(), s.loadCase(), s.x() / 1000,
+        c.json(new PreviewDto(r.forces().stream().limit(SAMPLE).map(s -> new ForceRowDto(s.member(), s.loadCase(), s.x() / 1000,
             new double[] {s.n() / f, s.vy() / f, s.vz() / f, s.t() / m, s.my() / m, s.mz() / m})).toList(), r.used(), t.rows().size(),
             ForceRows.without(r.forces(), b), Problem.FindingDto.of(r.findings())));
     }

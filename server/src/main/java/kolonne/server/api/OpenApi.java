@@ -1,5 +1,6 @@
 package kolonne.server.api;
 
+import com.fasterxml.jackson.annotation.JsonProperty;
 import com.fasterxml.jackson.databind.json.JsonMapper;
 import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
@@ -105,23 +106,54 @@ final class OpenApi {
         if (c == Object.class) {
             return n;
         }
+        if (c.isSealed()) {
+            oneOf(c);
+            return n.put("$ref", "#/components/schemas/" + name(c));
+        }
         if (!c.isRecord()) {
             throw new IllegalStateException("Impossible: an answer of type " + c);
         }
         record(c);
-        return n.put("$ref", "#/components/schemas/" + c.getSimpleName());
+        return n.put("$ref", "#/components/schemas/" + name(c));
+    }
+
+    /** Name of a schema: that of the record, less what says that it is sent. */
+    private static String name(Class<?> c) {
+        return c.getSimpleName().replaceFirst("Dto$", "");
+    }
+
+    /** Name of a field as it is sent. */
+    private static String name(RecordComponent r) {
+        JsonProperty given = r.getAccessor().getAnnotation(JsonProperty.class);
+        return given == null || given.value().isEmpty() ? r.getName() : given.value();
+    }
+
+    /** Kind that a record of a sealed interface is told by: {@code put-section} of PutSectionEdit in EditDto. */
+    private static String kind(Class<?> c) {
+        String own = c.getSimpleName().replaceFirst(name(c.getEnclosingClass()) + "$", "");
+        return own.replaceAll("(?<=[a-z])(?=[A-Z])", "-").toLowerCase(Locale.ROOT);
+    }
+
+    private void oneOf(Class<?> c) {
+        if (named.putIfAbsent(name(c), c) == null) {
+            ArrayNode any = JSON.createObjectNode().putArray("oneOf");
+            schemas.put(name(c), JSON.createObjectNode().set("oneOf", any));
+            for (Class<?> one : c.getPermittedSubclasses()) {
+                any.add(schema(one));
+            }
+        }
     }
 
     private void record(Class<?> c) {
-        Class<?> known = named.putIfAbsent(c.getSimpleName(), c);
+        Class<?> known = named.putIfAbsent(name(c), c);
         if (known != null && known != c) {
-            throw new IllegalStateException("Impossible: two answers are called " + c.getSimpleName());
+            throw new IllegalStateException("Impossible: two answers are called " + name(c));
         }
         if (known != null) {
             return;
         }
         ObjectNode n = JSON.createObjectNode();
-        schemas.put(c.getSimpleName(), n);
+        schemas.put(name(c), n);
         n.put("type", "object");
         ObjectNode properties = n.putObject("properties");
         ArrayNode required = n.putArray("required");
@@ -132,8 +164,14 @@ final class OpenApi {
                 either.putArray("anyOf").add(s).addObject().put("type", "null");
                 s = either;
             }
-            properties.set(r.getName(), s);
-            required.add(r.getName());
+            String name = name(r);
+            if (name.equals("kind") && c.getEnclosingClass() != null && c.getEnclosingClass().isSealed() && c.getEnclosingClass().isAssignableFrom(c)) {
+                s = JSON.createObjectNode().put("type", "string").put("const", kind(c));
+            }
+            properties.set(name, s);
+            if (!r.isAnnotationPresent(MayBeAbsent.class)) {
+                required.add(name);
+            }
         }
     }
 }

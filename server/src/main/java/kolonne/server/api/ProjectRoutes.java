@@ -59,13 +59,13 @@ final class ProjectRoutes {
                     c.json(Answers.StateDto.of(w, w.state()));
                 }),
             Route.get("/api/projects/{id}/basis", "The basis of design; the ETag is the project's version",
-                BasisFile.Dto.class, c -> {
+                BasisFile.BasisDto.class, c -> {
                     ProjectRow row = projects.find(c.pathParam("id"));
                     c.header("ETag", etag(row.version()));
                     c.json(BasisFile.dto(projects.basis(row.id())));
                 }),
             new Route(HandlerType.PUT, "/api/projects/{id}/basis", "Sets the basis and redesigns (If-Match: version)",
-                BasisFile.Dto.class, Answers.ProjectDto.class, new String[0], this::setBasis));
+                BasisFile.BasisDto.class, Answers.ProjectDto.class, new String[0], this::setBasis));
     }
 
     record CatalogueList(List<Answers.CatalogueDto> codes) {}
@@ -81,7 +81,7 @@ final class ProjectRoutes {
                 q.most())).toList(),
             BasisField.ALL.stream().filter(f -> !code.without().contains(f.key())).map(f -> new Answers.FieldDto(f.key(), word(f.part()), f.name(), word(f.kind()),
                 f.least(), f.mostBy(standard), f.help(code))).toList(),
-            code.ductility().entrySet().stream().map(e -> new Answers.ChoiceDto(word(e.getKey()), e.getValue())).toList(), code.remarks());
+            code.ductility().entrySet().stream().map(e -> new Answers.WordDto(word(e.getKey()), e.getValue())).toList(), code.remarks());
     }
 
     private static String word(Enum<?> e) {

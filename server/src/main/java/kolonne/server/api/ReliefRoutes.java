@@ -41,7 +41,7 @@ final class ReliefRoutes {
     /** @param kind equilibrium lines are listed but keep their stiffness */
     record RelievedDto(String mark, String kind, String evidence, double factor, double torqueKnm, double relievedKnm, double crackingKnm) {}
 
-    record ReliefOfAllDto(List<RelievedDto> lines, List<MovedDto> moved, List<Map<String, Object>> edits) {}
+    record ReliefOfAllDto(List<RelievedDto> lines, List<MovedDto> moved, List<EditDto> edits) {}
 
     private void findAll(Context c) {
         BuildingDesign d = own(c);
@@ -52,7 +52,7 @@ final class ReliefRoutes {
             lines.add(line(d, b));
         }
         TorsionRelief.All all = TorsionRelief.all(d.analysis(), lines);
-        List<Map<String, Object>> edits = new ArrayList<>();
+        List<EditDto> edits = new ArrayList<>();
         all.lines().stream().filter(r -> r.factor() != 1).forEach(r -> edits.addAll(edits(d.analysis().index().building(), r.line().members(), r.factor())));
         c.json(new ReliefOfAllDto(all.lines().stream().map(r -> new RelievedDto(marks.get(r.line().id()), r.kind().name().toLowerCase(Locale.ROOT), r.evidence(),
             r.factor(), r.torque() / 1e6, r.relieved() / 1e6, r.line().cracking() / 1e6)).toList(), edits.isEmpty() ? List.of() : moved(d, all.after()), edits));
@@ -76,7 +76,7 @@ final class ReliefRoutes {
      * @param moved members whose bending changes most
      */
     record ReliefDto(String kind, String evidence, double factor, double torqueKnm, double relievedKnm, double crackingKnm, List<MovedDto> moved,
-                     List<Map<String, Object>> edits) {}
+                     List<EditDto> edits) {}
 
     private void find(Context c) {
         BuildingDesign d = own(c);
@@ -103,13 +103,13 @@ final class ReliefRoutes {
     }
 
     /** Members keep their other factors. */
-    private static List<Map<String, Object>> edits(Building b, List<String> members, double factor) {
+    private static List<EditDto> edits(Building b, List<String> members, double factor) {
         Map<StiffnessFactors, List<String>> alike = new LinkedHashMap<>();
         b.members().stream().filter(m -> members.contains(m.id())).forEach(m -> alike.computeIfAbsent(b.options().factorsOf(m), k -> new ArrayList<>())
             .add(m.id()));
-        List<Map<String, Object>> out = new ArrayList<>();
-        alike.forEach((f, ids) -> out.add(Map.of("kind", "stiffness", "members", ids, "factorArea", f.area(), "factorShearY", f.shearY(), "factorShearZ",
-            f.shearZ(), "factorIy", f.iy(), "factorIz", f.iz(), "factorTorsion", Math.rint(factor * 1e5) / 1e5)));
+        List<EditDto> out = new ArrayList<>();
+        alike.forEach((f, ids) -> out.add(new EditDto.StiffnessEdit("stiffness", ids, f.area(), f.shearY(), f.shearZ(), f.iy(), f.iz(),
+            Math.rint(factor * 1e5) / 1e5)));
         return out;
     }
 }

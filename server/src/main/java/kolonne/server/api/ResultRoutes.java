@@ -102,28 +102,28 @@ final class ResultRoutes {
             counts(b), sections(b), materials(b), combinations(b), Problem.FindingDto.of(findings), sway));
     }
 
-    private static List<Answers.Count> counts(Building b) {
+    private static List<Answers.NamedCount> counts(Building b) {
         long beams = b.members().stream().filter(m -> m.role() == Role.BEAM).count();
-        return List.of(new Answers.Count("storeys", b.storeys().size()), new Answers.Count("grid lines", b.gridLines().size()),
-            new Answers.Count("joints", b.joints().size()), new Answers.Count("beams", (int) beams),
-            new Answers.Count("columns", b.members().size() - (int) beams),
-            new Answers.Count("supports", b.supports().size()), new Answers.Count("diaphragms", b.diaphragms().size()),
-            new Answers.Count("slab panels", b.panels().size()), new Answers.Count("load cases", b.loadCases().size()),
-            new Answers.Count("loads", b.memberLoads().size() + b.areaLoads().size() + b.jointLoads().size()),
-            new Answers.Count("combinations", b.combinations().size()));
+        return List.of(new Answers.NamedCount("storeys", b.storeys().size()), new Answers.NamedCount("grid lines", b.gridLines().size()),
+            new Answers.NamedCount("joints", b.joints().size()), new Answers.NamedCount("beams", (int) beams),
+            new Answers.NamedCount("columns", b.members().size() - (int) beams),
+            new Answers.NamedCount("supports", b.supports().size()), new Answers.NamedCount("diaphragms", b.diaphragms().size()),
+            new Answers.NamedCount("slab panels", b.panels().size()), new Answers.NamedCount("load cases", b.loadCases().size()),
+            new Answers.NamedCount("loads", b.memberLoads().size() + b.areaLoads().size() + b.jointLoads().size()),
+            new Answers.NamedCount("combinations", b.combinations().size()));
     }
 
-    private static List<Answers.Count> sections(Building b) {
+    private static List<Answers.NamedCount> sections(Building b) {
         Map<String, Integer> n = new HashMap<>();
         b.members().forEach(m -> n.merge(m.section(), 1, Integer::sum));
-        return b.sections().stream().map(s -> new Answers.Count(s.id() + " · " + s.shape().label(b.unitSystem().equals("US")), n.getOrDefault(s.id(), 0)))
-            .sorted(Comparator.comparingInt(Answers.Count::count).reversed()).toList();
+        return b.sections().stream().map(s -> new Answers.NamedCount(s.id() + " · " + s.shape().label(b.unitSystem().equals("US")), n.getOrDefault(s.id(), 0)))
+            .sorted(Comparator.comparingInt(Answers.NamedCount::count).reversed()).toList();
     }
 
-    private static List<Answers.Count> materials(Building b) {
+    private static List<Answers.NamedCount> materials(Building b) {
         Map<String, Integer> n = new HashMap<>();
         b.members().forEach(m -> n.merge(m.material(), 1, Integer::sum));
-        return b.materials().stream().map(m -> new Answers.Count(m.id() + " · f′c " + Quantity.STRENGTH.text(m.fc(), b.unitSystem().equals("US")),
+        return b.materials().stream().map(m -> new Answers.NamedCount(m.id() + " · f′c " + Quantity.STRENGTH.text(m.fc(), b.unitSystem().equals("US")),
             n.getOrDefault(m.id(), 0))).toList();
     }
 

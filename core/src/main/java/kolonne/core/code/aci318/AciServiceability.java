@@ -73,7 +73,7 @@ final class AciServiceability implements Serviceability {
 
     @Override
     public String shrinkageClause() {
-        return "";
+        return "24.2.4.1";
     }
 
     @Override

@@ -9,6 +9,7 @@ import kolonne.core.beam.cage.SectionCut;
 import kolonne.core.beam.check.BeamDesign;
 import kolonne.core.beam.line.BeamLine;
 import kolonne.core.column.cage.ColumnCage;
+import kolonne.core.column.cage.RectangleBars;
 import kolonne.core.column.check.ColumnDesign;
 import kolonne.core.column.line.ColumnStack;
 import kolonne.core.model.BuildingIndex;
@@ -54,10 +55,11 @@ final class Drawn {
     static Sheet.Lift lift(ColumnDesign d, int number, Basis basis) {
         ColumnStack.Lift l = d.stack().lifts().get(number);
         ColumnCage.LiftCage c = d.cage().lifts().get(number);
+        RectangleBars r = c.layout() instanceof RectangleBars rows ? rows : null;
         Shape s = l.section().shape();
         List<Sheet.Dot> dots = c.bars(s, basis.columnCover()).stream().map(p -> new Sheet.Dot(p.x(), p.y(), 2 * Math.sqrt(p.area() / Math.PI), p.area())).toList();
         return new Sheet.Lift(d.stack().mark() + " lift " + (number + 1), l.memberNumber(), s instanceof Shape.Circle, s.width(), s.depth(), l.material().fc(),
-            l.material().E(), dots, c.tie().diameter(), c.tie().area(), c.spacing(), c.heldX(), c.heldY(), c.alongX(), c.alongY());
+            l.material().E(), dots, c.tie().diameter(), c.tie().area(), c.spacing(), r == null ? List.of() : r.heldX(), r == null ? List.of() : r.heldY(), r == null ? c.count() : r.alongX(), r == null ? 0 : r.alongY());
     }
 
     /** Depths of the sections of all members [mm]. */

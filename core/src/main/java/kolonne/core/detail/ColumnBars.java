@@ -5,6 +5,8 @@ import java.util.List;
 import kolonne.core.basis.Basis;
 import kolonne.core.code.Bar;
 import kolonne.core.column.cage.ColumnCage;
+import kolonne.core.column.cage.RectangleBars;
+import kolonne.core.column.cage.RingBars;
 import kolonne.core.column.line.ColumnStack;
 import kolonne.core.shape.Shape;
 
@@ -18,13 +20,13 @@ public final class ColumnBars {
 
     public static List<BarItem> of(ColumnStack.Lift lift, ColumnCage.LiftCage c, boolean top, Basis basis) {
         List<BarItem> out = new ArrayList<>();
-        if (c.circular()) {
-            vertical(lift, c.corner(), c.count(), "bars", top, basis, out);
-        } else {
-            vertical(lift, c.corner(), 4, "corner bars", top, basis, out);
-            if (c.count() > 4) {
-                vertical(lift, c.face(), c.count() - 4, "face bars", top, basis, out);
+        if (c.layout() instanceof RectangleBars r) {
+            vertical(lift, r.corner(), 4, "corner bars", top, basis, out);
+            if (r.count() > 4) {
+                vertical(lift, r.face(), r.count() - 4, "face bars", top, basis, out);
             }
+        } else {
+            vertical(lift, c.layout().largest(), c.count(), "bars", top, basis, out);
         }
         ties(lift, c, basis, out);
         return out;
@@ -41,7 +43,7 @@ public final class ColumnBars {
         Shape s = lift.section().shape();
         int n = tieCount(lift, c);
         double cover = 2 * basis.columnCover();
-        if (c.circular()) {
+        if (c.layout() instanceof RingBars) {
             double outside = s.width() - cover;
             double lap = Math.max(300, 40 * c.tie().diameter());
             out.add(shapes(basis).hoop("hoops", c.tie(), n, outside, lap));
@@ -50,8 +52,8 @@ public final class ColumnBars {
         double b = s.width() - cover;
         double h = s.depth() - cover;
         out.add(shapes(basis).closed("ties", c.tie(), n, b, h));
-        inner(c.legsAlongY() - 2, "cross-ties along the depth", h, c, n, basis, out);
-        inner(c.legsAlongX() - 2, "cross-ties along the width", b, c, n, basis, out);
+        inner(c.layout().legsAlongY() - 2, "cross-ties along the depth", h, c, n, basis, out);
+        inner(c.layout().legsAlongX() - 2, "cross-ties along the width", b, c, n, basis, out);
     }
 
     private static void inner(int legs, String what, double length, ColumnCage.LiftCage c, int n, Basis basis, List<BarItem> out) {

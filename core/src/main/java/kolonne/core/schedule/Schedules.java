@@ -12,6 +12,7 @@ import kolonne.core.beam.check.BeamDesign;
 import kolonne.core.beam.line.BeamLine;
 import kolonne.core.code.Bar;
 import kolonne.core.column.cage.ColumnCage;
+import kolonne.core.column.cage.RingBars;
 import kolonne.core.column.check.ColumnDesign;
 import kolonne.core.column.line.ColumnStack;
 import kolonne.core.design.BuildingDesign;
@@ -83,7 +84,7 @@ public final class Schedules {
             for (ColumnDesign.LiftDesign l : c.lifts()) {
                 ColumnStack.Lift lift = l.lift();
                 out.add(new ColumnRow(c.stack().mark(), lift.storey(), lift.section().shape().label(d.basis().usUnits()),
-                    lift.material().fc(), l.cage().words(), l.cage().area() / lift.section().shape().A(),
+                    lift.material().fc(), l.cage().layout().words(), l.cage().area() / lift.section().shape().A(),
                     ties(l.cage(), d.basis()), l.governingCheck().utilisation(), l.findings().stream()
                     .noneMatch(f -> f.severity() == kolonne.core.finding.Severity.FAILS)));
             }
@@ -94,7 +95,7 @@ public final class Schedules {
     /** Ties in words, for instance {@code T10-200, 4 × 2 legs}. */
     public static String ties(ColumnCage.LiftCage c, Basis basis) {
         String s = c.tie().label() + "-" + spacing(c.spacing(), basis);
-        return c.circular() ? s + " hoops" : s + ", " + c.legsAlongX() + " × " + c.legsAlongY() + " legs";
+        return c.layout() instanceof RingBars ? s + " hoops" : s + ", " + c.layout().legsAlongX() + " × " + c.layout().legsAlongY() + " legs";
     }
 
     /** Every bar of the building, member by member. */

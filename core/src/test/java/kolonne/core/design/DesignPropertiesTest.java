@@ -116,8 +116,7 @@ class DesignPropertiesTest {
         }
         assertTrue(found > 50, found + " lines tried");
         for (ColumnDesign c : demo.columns()) {
-            List<ColumnCage.LiftCage> wide = c.cage().lifts().stream().map(l -> new ColumnCage.LiftCage(l.alongX(), l.alongY(),
-                l.corner(), l.face(), l.tie(), 600, l.heldX(), l.heldY())).toList();
+            List<ColumnCage.LiftCage> wide = c.cage().lifts().stream().map(l -> new ColumnCage.LiftCage(l.layout(), l.tie(), 600)).toList();
             assertFalse(ColumnCheck.run(c.stack(), new ColumnCage(wide), demo.columnContext()).satisfied(), c.stack().mark());
         }
     }

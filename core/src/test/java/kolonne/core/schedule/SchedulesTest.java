@@ -46,7 +46,7 @@ class SchedulesTest {
                 Schedules.ColumnRow r = columns.get(k++);
                 assertEquals(c.stack().mark(), r.mark());
                 assertEquals(l.cage().area() / l.lift().section().shape().A(), r.ratio(), 1e-12);
-                assertEquals(l.cage().words(), r.bars());
+                assertEquals(l.cage().layout().words(), r.bars());
                 assertTrue(r.ties().startsWith(l.cage().tie().label() + "-" + Math.round(l.cage().spacing())), r.ties());
                 assertTrue(r.section().equals(l.lift().section().shape().label()) && r.utilisation() > 0);
             }

@@ -140,7 +140,7 @@ public final class UtilisationReport {
         paper.heading("Calculation: column stack " + c.stack().mark(), 14);
         for (ColumnDesign.LiftDesign l : c.lifts()) {
             paper.heading("Lift to " + l.lift().storey() + ": " + l.lift().section().shape().label(us)
-                + ", " + l.cage().words() + ", " + Schedules.ties(l.cage(), d.basis()), 11);
+                + ", " + l.cage().layout().words() + ", " + Schedules.ties(l.cage(), d.basis()), 11);
             checks(l.checks());
             LiftDemands.Demand g = l.governing();
             if (g != null) {

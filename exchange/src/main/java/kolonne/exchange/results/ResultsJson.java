@@ -18,6 +18,7 @@ import kolonne.core.beam.check.BeamDesign;
 import kolonne.core.beam.line.BeamLine;
 import kolonne.core.check.CheckKind;
 import kolonne.core.check.CheckResult;
+import kolonne.core.code.Bar;
 import kolonne.core.column.cage.ColumnCage;
 import kolonne.core.column.check.ColumnDesign;
 import kolonne.core.column.check.LiftDemands;
@@ -337,15 +338,15 @@ public final class ResultsJson {
     }
 
     private void liftCage(ColumnStack.Lift lift, ColumnCage.LiftCage q) throws IOException {
-        g.writeStringField("barsInWords", q.words());
+        g.writeStringField("barsInWords", q.layout().words());
         number("steelAreaMm2", q.area());
         g.writeArrayFieldStart("bars");
         List<PlacedBar> bars = q.bars(lift.section().shape(), basis.columnCover());
         for (PlacedBar p : bars) {
             g.writeStartObject();
-            boolean corner = q.circular() || Math.abs(p.area() - q.corner().area()) < 1e-9;
-            g.writeStringField("size", corner ? q.corner().label() : q.face().label());
-            number("diameterMm", corner ? q.corner().diameter() : q.face().diameter());
+            Bar size = q.layout().at(p);
+            g.writeStringField("size", size.label());
+            number("diameterMm", size.diameter());
             number("areaMm2", p.area());
             number("xMm", p.x());
             number("yMm", p.y());
@@ -356,8 +357,8 @@ public final class ResultsJson {
         g.writeStringField("size", q.tie().label());
         number("diameterMm", q.tie().diameter());
         number("spacingMm", q.spacing());
-        g.writeNumberField("legsAlongX", q.legsAlongX());
-        g.writeNumberField("legsAlongY", q.legsAlongY());
+        g.writeNumberField("legsAlongX", q.layout().legsAlongX());
+        g.writeNumberField("legsAlongY", q.layout().legsAlongY());
         g.writeEndObject();
     }
 

@@ -14,6 +14,7 @@ import kolonne.core.beam.check.SteelNeeds;
 import kolonne.core.beam.line.BeamLine;
 import kolonne.core.code.Bar;
 import kolonne.core.column.cage.ColumnCage;
+import kolonne.core.column.cage.RectangleBars;
 import kolonne.core.column.check.ColumnCheck;
 import kolonne.core.column.check.ColumnDesign;
 import kolonne.core.column.check.LiftDemands;
@@ -208,15 +209,15 @@ final class Members {
         ColumnStack.Lift lift = l.lift();
         ColumnCage.LiftCage g = l.cage();
         Shape shape = lift.section().shape();
+        RectangleBars rows = g.layout() instanceof RectangleBars r ? r : null;
         List<SpotDto> spots = new ArrayList<>();
         for (PlacedBar p : g.bars(shape, basis.columnCover())) {
-            boolean corner = Math.abs(p.area() - g.corner().area()) < 1e-9;
-            spots.add(new SpotDto(p.x(), p.y(), corner ? g.corner().diameter() : g.face().diameter(),
-                corner ? g.corner().label() : g.face().label(), corner));
+            Bar size = g.layout().at(p);
+            spots.add(new SpotDto(p.x(), p.y(), size.diameter(), size.label(), size.equals(g.layout().largest())));
         }
         return new LiftDto(lift.number(), lift.storey(), lift.base(), lift.top(), lift.clear(),
-            section(shape, lift.material().fc(), basis), g.words(), Schedules.ties(g, basis), g.area(), g.area() / shape.A(),
-            spots, new TieDto(g.tie().label(), g.tie().diameter(), g.spacing(), g.heldX(), g.heldY()),
+            section(shape, lift.material().fc(), basis), g.layout().words(), Schedules.ties(g, basis), g.area(), g.area() / shape.A(),
+            spots, new TieDto(g.tie().label(), g.tie().diameter(), g.spacing(), rows == null ? List.of() : rows.heldX(), rows == null ? List.of() : rows.heldY()),
             l.governingCheck().utilisation(), l.governingCheck().satisfied(), l.sway().qx(), l.sway().qy(),
             l.sway().deltaMx(), l.sway().deltaMy(), checks(l.checks(), basis), Problem.FindingDto.of(l.findings()));
     }

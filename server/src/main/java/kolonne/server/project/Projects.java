@@ -83,13 +83,17 @@ public final class Projects {
                 throw new Jobs.Refused(read.findings());
             }
             job.at("solving the frame", 0, 0);
-            Workspace w = new Workspace("", 0);
-            w.read(read, read.building(), 1, false);
-            w.solved(job::at);
+            Analysis solved = FrameAnalysis.resolve(null, new BuildingIndex(read.building()), step -> job.at(step, 0, 0));
             String title = name == null || name.isBlank() ? read.building().name() : name;
             Basis basis = Basis.standard(read.building().unitSystem().equals("US"));
             job.at("storing", 0, 0);
             ProjectRow row = store.create(cut(title), cut(fileName), bytes, BasisFile.write(basis));
+            // whoever opens the project now need not read and solve it again
+            Workspace w = new Workspace(row.id(), row.version());
+            w.read(read, read.building(), row.version(), false);
+            w.keep(row.version(), solved);
+            open.put(row.id(), w);
+            evict();
             return row.id();
         });
     }

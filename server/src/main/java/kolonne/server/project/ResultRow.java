@@ -72,7 +72,7 @@ public record ResultRow(String mark, String role, List<String> storeys, String s
         ColumnDesign.LiftDesign l = c.lifts().get(g.part());
         List<String> storeys = c.lifts().stream().map(q -> q.lift().storey()).distinct().toList();
         return row(c.stack().mark(), "column", storeys, l.lift().section().shape().label(d.basis().usUnits()), g,
-            c.satisfied(), c.overstressed(), l.cage().words(), Schedules.ties(l.cage(), d.basis()), c.findings(),
+            c.satisfied(), c.overstressed(), l.cage().layout().words(), Schedules.ties(l.cage(), d.basis()), c.findings(),
             c.lifts().size(), Quantities.of(c, d.basis()).steel(), false);
     }
 

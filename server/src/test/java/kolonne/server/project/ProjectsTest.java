@@ -8,7 +8,9 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 import static org.mockito.ArgumentMatchers.any;
 import static org.mockito.ArgumentMatchers.anyString;
 import static org.mockito.Mockito.doThrow;
+import static org.mockito.Mockito.never;
 import static org.mockito.Mockito.spy;
+import static org.mockito.Mockito.verify;
 
 import com.fasterxml.jackson.databind.ObjectMapper;
 import com.fasterxml.jackson.databind.node.ObjectNode;
@@ -28,6 +30,7 @@ import kolonne.core.finding.Severity;
 import kolonne.exchange.basis.BasisFile;
 import kolonne.exchange.model.ModelReader;
 import kolonne.exchange.model.ModelWriter;
+import kolonne.server.jobs.Job;
 import kolonne.server.jobs.Jobs;
 import kolonne.server.store.Database;
 import kolonne.server.store.MemoryStore;
@@ -111,6 +114,28 @@ class ProjectsTest {
             }
             assertTrue(current.await(60, TimeUnit.SECONDS), w.state().toString());
             assertEquals(Basis.standard(false).with(Preference.values()[30 % Preference.values().length]), w.published().design().basis());
+        }
+    }
+
+    /** Whoever opens an imported project finds it read and solved: the stored file is not read again. */
+    @Test
+    void anImportHandsOverItsSolvedModel() throws InterruptedException {
+        MemoryStore store = spy(new MemoryStore());
+        try (Jobs jobs = new Jobs()) {
+            Projects projects = new Projects(store, jobs);
+            Job job = projects.importModel("Zaal", "zaal.json", MODEL);
+            CountDownLatch ended = new CountDownLatch(1);
+            job.follow(st -> {
+                if (st.ended()) {
+                    ended.countDown();
+                }
+            });
+            assertTrue(ended.await(60, TimeUnit.SECONDS));
+            Workspace w = projects.open(job.status().result());
+            awaitCurrent(w);
+            verify(store, never()).model(anyString());
+            assertSame(w.kept(1), w.published().design().analysis());
+            assertTrue(projects.modelFindings(w).isEmpty());
         }
     }
 

@@ -6,11 +6,12 @@ import kolonne.core.basis.Basis;
 import kolonne.core.check.At;
 import kolonne.core.check.CheckKind;
 import kolonne.core.check.Governing;
-import kolonne.core.code.Bar;
 import kolonne.core.code.DesignCode;
 import kolonne.core.code.ShearInput;
 import kolonne.core.code.ShearStrength;
 import kolonne.core.column.cage.ColumnCage;
+import kolonne.core.column.cage.RectangleBars;
+import kolonne.core.column.cage.RingBars;
 import kolonne.core.column.line.ColumnStack;
 import kolonne.core.explain.Trace;
 import kolonne.core.shape.Shape;
@@ -51,38 +52,22 @@ public final class ColumnTieCheck {
 
     private void clearDistances() {
         double least = Double.POSITIVE_INFINITY;
-        for (double g : gaps(cage, shape, basis)) {
+        for (double g : cage.layout().gaps(shape, inset(cage, basis))) {
             least = Math.min(least, g);
         }
-        double needed = code.detailing().columnClearSpacing(cage.largest().diameter(), basis.aggregate());
+        double needed = code.detailing().columnClearSpacing(cage.layout().largest().diameter(), basis.aggregate());
         governing.offer(CheckKind.COLUMN_CLEAR_SPACING, needed, least, whole(), code.detailing().columnClearSpacingClause());
-        int fewest = code.columns().columnFewestBars(cage.circular());
+        int fewest = code.columns().columnFewestBars(cage.layout() instanceof RingBars);
         governing.offer(CheckKind.COLUMN_BAR_COUNT, fewest, cage.count(), (double) fewest / cage.count(), whole(), code.columns().columnFewestBarsClause());
     }
 
-    /** Clear distances of neighbouring bars along x and along y (along the ring of a circle) [mm]. */
-    public static double[] gaps(ColumnCage.LiftCage cage, Shape shape, Basis basis) {
-        double inset = basis.columnCover() + cage.tie().diameter();
-        if (cage.circular()) {
-            double r = shape.width() / 2 - inset - cage.corner().diameter() / 2;
-            return new double[] {2 * r * Math.sin(Math.PI / cage.alongX()) - cage.corner().diameter()};
-        }
-        return new double[] {gap(shape.width() - 2 * inset, cage.alongX(), cage.corner(), cage.face()),
-            gap(shape.depth() - 2 * inset, cage.alongY(), cage.corner(), cage.face())};
-    }
-
-    private static double gap(double width, int n, Bar corner, Bar face) {
-        double centres = (width - corner.diameter()) / (n - 1);
-        return n == 2 ? centres - corner.diameter() : centres - (corner.diameter() + face.diameter()) / 2;
-    }
-
     private void ties() {
-        double tieNeeded = code.columns().smallestTie(cage.largest());
+        double tieNeeded = code.columns().smallestTie(cage.layout().largest());
         governing.offer(CheckKind.COLUMN_TIE_SIZE, tieNeeded, cage.tie().diameter(), tieNeeded / cage.tie().diameter(), whole(), code.columns().smallestTieClause());
-        if (!cage.circular()) {
-            double[] gaps = gaps(cage, shape, basis);
-            held(CheckKind.COLUMN_BARS_HELD_X, cage.heldX(), gaps[0]);
-            held(CheckKind.COLUMN_BARS_HELD_Y, cage.heldY(), gaps[1]);
+        if (cage.layout() instanceof RectangleBars r) {
+            double[] gaps = r.gaps(shape, inset(cage, basis));
+            held(CheckKind.COLUMN_BARS_HELD_X, r.heldX(), gaps[0]);
+            held(CheckKind.COLUMN_BARS_HELD_Y, r.heldY(), gaps[1]);
         }
     }
 
@@ -132,13 +117,9 @@ public final class ColumnTieCheck {
     }
 
     private void spacing(boolean counts, boolean high) {
-        double limit = code.columns().columnTieSpacing(smallest(), cage.tie(), Math.min(shape.width(), shape.depth()),
-            effectiveDepth(cage, shape, basis, shape.width() <= shape.depth() ? 0 : 1), counts, high);
+        double limit = code.columns().columnTieSpacing(cage.layout().smallest(), cage.tie(), Math.min(shape.width(), shape.depth()),
+            cage.layout().effectiveDepth(shape, inset(cage, basis), shape.width() <= shape.depth() ? 0 : 1), counts, high);
         governing.offer(CheckKind.COLUMN_TIE_SPACING, cage.spacing(), limit, cage.spacing() / limit, whole(), code.columns().columnTieSpacingClause());
-    }
-
-    private Bar smallest() {
-        return cage.corner().diameter() <= cage.face().diameter() ? cage.corner() : cage.face();
     }
 
     private ShearInput input(int axis, double nu) {
@@ -149,20 +130,16 @@ public final class ColumnTieCheck {
     static ShearInput shearInput(ColumnStack.Lift lift, ColumnCage.LiftCage cage, Basis basis, int axis, double nu) {
         Shape s = lift.section().shape();
         double bw = axis == 0 ? s.depth() : s.width();
-        double d = effectiveDepth(cage, s, basis, axis);
-        double part = cage.circular() ? basis.designCode().columns().roundTiePart() : 1;
-        double legs = part * (axis == 0 ? cage.legsAlongX() : cage.legsAlongY());
+        double d = cage.layout().effectiveDepth(s, inset(cage, basis), axis);
+        double part = cage.layout() instanceof RingBars ? basis.designCode().columns().roundTiePart() : 1;
+        double legs = part * (axis == 0 ? cage.layout().legsAlongX() : cage.layout().legsAlongY());
         return new ShearInput(lift.material().fc(), basis.fyt(), bw, d, s.A(), cage.area() / 2 / (bw * d),
             legs * cage.tie().area() / cage.spacing(), nu);
     }
 
-    /** To the outermost bars; 0.8 of the diameter in a circle (22.5.2.2). */
-    private static double effectiveDepth(ColumnCage.LiftCage cage, Shape s, Basis basis, int axis) {
-        if (cage.circular()) {
-            return 0.8 * s.width();
-        }
-        return (axis == 0 ? s.width() : s.depth()) - basis.columnCover() - cage.tie().diameter()
-            - cage.corner().diameter() / 2;
+    /** From the surface to the bars [mm]. */
+    public static double inset(ColumnCage.LiftCage cage, Basis basis) {
+        return basis.columnCover() + cage.tie().diameter();
     }
 
     private void torsion() {

@@ -12,8 +12,11 @@ import kolonne.core.check.CheckResult;
 import kolonne.core.check.Governing;
 import kolonne.core.code.Bar;
 import kolonne.core.code.DesignCode;
+import kolonne.core.column.cage.BarLayout;
 import kolonne.core.column.cage.ColumnCage;
 import kolonne.core.column.cage.EffectiveDepths;
+import kolonne.core.column.cage.RectangleBars;
+import kolonne.core.column.cage.RingBars;
 import kolonne.core.column.check.ColumnCheck;
 import kolonne.core.column.check.ColumnContext;
 import kolonne.core.column.check.ColumnDesign;
@@ -158,7 +161,7 @@ public final class ColumnDesigner {
         Bar tie = tieFor(corner);
         if (s instanceof Shape.Circle) {
             for (int n = 6; n <= MOST_IN_CIRCLE; n += 2) {
-                out.add(new ColumnCage.LiftCage(n, 0, corner, corner, tie, basis.stirrups().least(), List.of(), List.of()));
+                out.add(new ColumnCage.LiftCage(new RingBars(n, corner), tie, basis.stirrups().least()));
             }
             return;
         }
@@ -167,8 +170,7 @@ public final class ColumnDesigner {
                 if (nx == 2 && ny == 2 && face != corner) {
                     continue;
                 }
-                out.add(new ColumnCage.LiftCage(nx, ny, corner, face, tie, basis.stirrups().least(), held(nx, 1, 0),
-                    held(ny, 1, 0)));
+                out.add(new ColumnCage.LiftCage(new RectangleBars(nx, ny, corner, face, held(nx, 1, 0), held(ny, 1, 0)), tie, basis.stirrups().least()));
             }
         }
     }
@@ -180,8 +182,8 @@ public final class ColumnDesigner {
     }
 
     private boolean fits(ColumnCage.LiftCage c, Shape s) {
-        double needed = code.detailing().columnClearSpacing(c.largest().diameter(), basis.aggregate());
-        for (double g : ColumnTieCheck.gaps(c, s, basis)) {
+        double needed = code.detailing().columnClearSpacing(c.layout().largest().diameter(), basis.aggregate());
+        for (double g : c.layout().gaps(s, ColumnTieCheck.inset(c, basis))) {
             if (g < needed - 1e-6) {
                 return false;
             }
@@ -190,23 +192,19 @@ public final class ColumnDesigner {
     }
 
     private static boolean notLess(ColumnCage.LiftCage c, ColumnCage.LiftCage above) {
-        return above == null || c.alongX() >= above.alongX() && c.alongY() >= above.alongY()
-            && c.corner().diameter() >= above.corner().diameter() && c.face().diameter() >= above.face().diameter();
+        return above == null || c.layout().notLessThan(above.layout());
     }
 
     /** Ties: held bars by the code's rule, spacing in the basis's step, more legs, then a larger bar, for shear. */
     private ColumnCage.LiftCage tied(ColumnStack.Lift lift, ColumnCage.LiftCage c, LiftDemands demands) {
         ColumnCage.LiftCage last = null;
-        double[] gaps = ColumnTieCheck.gaps(c, lift.section().shape(), basis);
+        double[] gaps = c.layout().gaps(lift.section().shape(), ColumnTieCheck.inset(c, basis));
         for (Bar tie : basis.stirrupList()) {
             if (tie.diameter() < c.tie().diameter()) {
                 continue;
             }
             for (boolean all : new boolean[] {false, true}) {
-                List<Boolean> heldX = c.circular() ? List.of() : held(c.alongX(), gaps[0], all ? 0 : code.columns().greatestUnheldDistance());
-                List<Boolean> heldY = c.circular() ? List.of() : held(c.alongY(), gaps[1], all ? 0 : code.columns().greatestUnheldDistance());
-                ColumnCage.LiftCage trial = new ColumnCage.LiftCage(c.alongX(), c.alongY(), c.corner(), c.face(), tie,
-                    basis.stirrups().least(), heldX, heldY);
+                ColumnCage.LiftCage trial = new ColumnCage.LiftCage(held(c.layout(), gaps, all), tie, basis.stirrups().least());
                 double s = spacing(lift, trial, demands);
                 last = withSpacing(trial, Math.max(s, basis.stirrups().least()));
                 if (s >= basis.stirrups().least()) {
@@ -217,15 +215,21 @@ public final class ColumnDesigner {
         return last;
     }
 
+    /** The bars held by the code's rule, or all of them; a ring is held by its round ties. */
+    private BarLayout held(BarLayout layout, double[] gaps, boolean all) {
+        double limit = all ? 0 : code.columns().greatestUnheldDistance();
+        return layout instanceof RectangleBars r
+            ? new RectangleBars(r.alongX(), r.alongY(), r.corner(), r.face(), held(r.alongX(), gaps[0], limit), held(r.alongY(), gaps[1], limit)) : layout;
+    }
+
     private static ColumnCage.LiftCage withSpacing(ColumnCage.LiftCage c, double s) {
-        return new ColumnCage.LiftCage(c.alongX(), c.alongY(), c.corner(), c.face(), c.tie(), s, c.heldX(), c.heldY());
+        return new ColumnCage.LiftCage(c.layout(), c.tie(), s);
     }
 
     /** Largest spacing in the basis's step that meets tie rules and shear [mm]; may be below the practical minimum. */
     private double spacing(ColumnStack.Lift lift, ColumnCage.LiftCage c, LiftDemands demands) {
         Shape s = lift.section().shape();
-        double most = Math.min(basis.stirrups().most(), code.columns().columnTieSpacing(c.face().diameter() <= c.corner().diameter()
-            ? c.face() : c.corner(), c.tie(), Math.min(s.width(), s.depth()), 1e9, false, false));
+        double most = Math.min(basis.stirrups().most(), code.columns().columnTieSpacing(c.layout().smallest(), c.tie(), Math.min(s.width(), s.depth()), 1e9, false, false));
         double step = basis.stirrups().step();
         double spacing = Math.floor(most / step + 1e-9) * step;
         while (spacing > 0 && !shearHolds(lift, withSpacing(c, spacing), demands)) {

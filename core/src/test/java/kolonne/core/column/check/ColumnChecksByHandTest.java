@@ -10,6 +10,8 @@ import kolonne.core.check.CheckResult;
 import kolonne.core.code.Bar;
 import kolonne.core.code.BarCatalogue;
 import kolonne.core.column.cage.ColumnCage;
+import kolonne.core.column.cage.RectangleBars;
+import kolonne.core.column.cage.RingBars;
 import kolonne.core.column.line.ColumnStack;
 import kolonne.core.column.line.ColumnStacks;
 import kolonne.core.demand.Sidesway;
@@ -45,7 +47,7 @@ class ColumnChecksByHandTest {
 
     /** 4T25 in the corners, T20 between: four along x, three along y. */
     private static ColumnCage.LiftCage cage(double spacing, String heldX, String heldY) {
-        return new ColumnCage.LiftCage(heldX.length(), heldY.length(), T25, T20, T10, spacing, held(heldX), held(heldY));
+        return new ColumnCage.LiftCage(new RectangleBars(heldX.length(), heldY.length(), T25, T20, held(heldX), held(heldY)), T10, spacing);
     }
 
     private static List<Boolean> held(String s) {
@@ -102,7 +104,7 @@ class ColumnChecksByHandTest {
         t.silent("shear-both", "torsion-threshold", "minimum-ties-x", "minimum-ties-y", "second-order", "concrete-scope", "shape");
         assertEquals("whole lift", t.of("tie-spacing").place());
         assertEquals(0, t.of("tie-spacing").part());
-        double[] gaps = ColumnTieCheck.gaps(cage(150, "11", "101"), RECTANGLE, ACI);
+        double[] gaps = cage(150, "11", "101").layout().gaps(RECTANGLE, ACI.columnCover() + 10);
         assertEquals(400 - 100 - 50, gaps[0], 1e-9, "two corners");
         assertEquals(y, gaps[1], 1e-9);
     }
@@ -120,9 +122,9 @@ class ColumnChecksByHandTest {
 
     @Test
     void thickBarsNeedThickTies() {
-        ColumnCage.LiftCage c = new ColumnCage.LiftCage(2, 2, T40, T40, T10, 150, held("11"), held("11"));
+        ColumnCage.LiftCage c = new ColumnCage.LiftCage(new RectangleBars(2, 2, T40, T40, held("11"), held("11")), T10, 150);
         told(post(RECTANGLE, 0, 0, 800e3, 0, 0, 0), ACI, c).tells("tie-size", Cause.TIE_ARRANGEMENT, 12.7, 10, "25.7.2.2");
-        ColumnCage.LiftCage crowded = new ColumnCage.LiftCage(8, 2, T40, T40, T10, 150, held("11111111"), held("11"));
+        ColumnCage.LiftCage crowded = new ColumnCage.LiftCage(new RectangleBars(8, 2, T40, T40, held("11111111"), held("11")), T10, 150);
         Told t = told(post(RECTANGLE, 0, 0, 800e3, 0, 0, 0), ACI, crowded);
         assertEquals((400 - 100 - 40) / 7.0 - 40, t.of("clear-spacing").capacity(), 1e-9);
         assertEquals(60, t.of("clear-spacing").demand(), 1e-9, "one and a half bars");
@@ -180,18 +182,18 @@ class ColumnChecksByHandTest {
     void theLeastDepthSpacesTheTies() {
         Shape wide = new Shape.Rectangle(600, 300);
         double d = 300 - 62.5;
-        Told t = told(post(wide, 0, 120e3, 100e3, 0, 0, 0), ACI, new ColumnCage.LiftCage(4, 2, T25, T25, T10, 100, held("1111"), held("11")));
+        Told t = told(post(wide, 0, 120e3, 100e3, 0, 0, 0), ACI, new ColumnCage.LiftCage(new RectangleBars(4, 2, T25, T25, held("1111"), held("11")), T10, 100));
         t.tells("tie-spacing", Cause.STIRRUP_SPACING, 100, d / 2, "25.7.2.1, 10.7.6.5.2");
-        Told light = told(post(wide, 0, 0, 100e3, 0, 0, 0), ACI, new ColumnCage.LiftCage(4, 2, T25, T20, T10, 100, held("1111"), held("11")));
+        Told light = told(post(wide, 0, 0, 100e3, 0, 0, 0), ACI, new ColumnCage.LiftCage(new RectangleBars(4, 2, T25, T20, held("1111"), held("11")), T10, 100));
         light.tells("tie-spacing", Cause.STIRRUP_SPACING, 100, 300, "25.7.2.1, 10.7.6.5.2");
-        Told thin = told(post(new Shape.Rectangle(600, 400), 0, 0, 100e3, 0, 0, 0), ACI, new ColumnCage.LiftCage(4, 2, T20, T25, T10, 100, held("1111"), held("11")));
+        Told thin = told(post(new Shape.Rectangle(600, 400), 0, 0, 100e3, 0, 0, 0), ACI, new ColumnCage.LiftCage(new RectangleBars(4, 2, T20, T25, held("1111"), held("11")), T10, 100));
         thin.tells("tie-spacing", Cause.STIRRUP_SPACING, 100, 320, "25.7.2.1, 10.7.6.5.2");
     }
 
     /** A ring of eight T25 in a circle of 500: chords between neighbours, two legs, d = 0.8 D (22.5.2.2). */
     @Test
     void aRoundColumn() {
-        ColumnCage.LiftCage ring = new ColumnCage.LiftCage(8, 0, T25, T25, T10, 150, List.of(), List.of());
+        ColumnCage.LiftCage ring = new ColumnCage.LiftCage(new RingBars(8, T25), T10, 150);
         Told t = told(post(new Shape.Circle(500), 60e3, 0, 800e3, 0, 0, 20e6), ACI, ring);
         double r = 250 - 50 - 12.5;
         double area = Math.PI * 62_500;
@@ -301,7 +303,7 @@ class ColumnChecksByHandTest {
             ModelBuilder b = ModelBuilder.portal(p, CaseKind.WIND, true);
             double drift = b.solve().displacement(1, 1, 0);
             double q = 2 * p * drift / (20e3 * 5000);
-            ColumnCage.LiftCage four = new ColumnCage.LiftCage(2, 2, T25, T25, T10, 150, held("11"), held("11"));
+            ColumnCage.LiftCage four = new ColumnCage.LiftCage(new RectangleBars(2, 2, T25, T25, held("11"), held("11")), T10, 150);
             Told t = told(b, ACI, four);
             assertTrue(t.of("second-order").demand() >= 1 / (1 - q) * 0.99, "Q " + q);
             assertEquals(1.4, t.of("second-order").capacity(), 1e-9);
@@ -379,7 +381,7 @@ class ColumnChecksByHandTest {
     /** A round tie counts by π/4 by Eurocode: VRd,s = Asw/s z fywd cot θ with z = 0.9 d, cot θ = 2.5 (6.8). */
     @Test
     void aRoundTieByEurocode() {
-        ColumnCage.LiftCage ring = new ColumnCage.LiftCage(8, 0, T25, T25, T10, 120, List.of(), List.of());
+        ColumnCage.LiftCage ring = new ColumnCage.LiftCage(new RingBars(8, T25), T10, 120);
         double vrds = Math.PI / 4 * 2 * T10.area() / 120 * 0.9 * 400 * 500 / 1.15 * 2.5;
         assertEquals(vrds, told(post(new Shape.Circle(500), 60e3, 0, 1e3, 0, 0, 0), EN, ring).of("shear-x").capacity(), 1e-3 * vrds);
     }

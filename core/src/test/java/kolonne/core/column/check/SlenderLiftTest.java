@@ -154,7 +154,7 @@ class SlenderLiftTest {
         Analysis a = round.solve();
         ColumnStack.Lift lift = ColumnStacks.find(a.index()).get(0).lifts().get(0);
         ColumnCage.LiftCage cage = ColumnDesigner.design(ColumnStacks.find(a.index()).get(0), ColumnContext.of(Sidesway.of(a, EN), EN)).cage().lifts().get(0);
-        double r = 200 - EN.columnCover() - cage.tie().diameter() - cage.corner().diameter() / 2;
+        double r = 200 - EN.columnCover() - cage.tie().diameter() - cage.layout().largest().diameter() / 2;
         assertEquals(200 + r / Math.sqrt(2), EffectiveDepths.of(lift, cage, EN).x(), 1e-6);
         assertEquals(200 + r / Math.sqrt(2), EffectiveDepths.of(lift, cage, EN).y(), 1e-6);
     }

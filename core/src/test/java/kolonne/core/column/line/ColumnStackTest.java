@@ -9,6 +9,8 @@ import java.util.Map;
 import kolonne.core.analysis.Analysis;
 import kolonne.core.basis.Basis;
 import kolonne.core.column.cage.ColumnCage;
+import kolonne.core.column.cage.RectangleBars;
+import kolonne.core.column.cage.RingBars;
 import kolonne.core.column.check.ColumnContext;
 import kolonne.core.column.check.ColumnDesign;
 import kolonne.core.column.check.LiftDemands;
@@ -73,15 +75,15 @@ class ColumnStackTest {
         ColumnCage.LiftCage x = design(post(new Shape.Rectangle(300, 600), 1e6, 350e6, 0)).cage().lifts().get(0);
         ColumnCage.LiftCage y = design(post(new Shape.Rectangle(600, 300), 1e6, 0, 350e6)).cage().lifts().get(0);
         assertEquals(x.area(), y.area(), 1e-9);
-        assertEquals(x.alongX(), y.alongY());
-        assertEquals(x.legsAlongX(), y.legsAlongY());
+        assertEquals(((RectangleBars) x.layout()).alongX(), ((RectangleBars) y.layout()).alongY());
+        assertEquals(x.layout().legsAlongX(), y.layout().legsAlongY());
     }
 
     @Test
     void aRoundColumnIsDesignedAndAnEllIsOutOfScope() {
         ColumnDesign round = design(post(new Shape.Circle(500), 1.0e6, 120e6, 90e6));
         assertTrue(round.satisfied(), round.findings().toString());
-        assertTrue(round.cage().lifts().get(0).circular() && round.cage().lifts().get(0).count() >= 6);
+        assertTrue(round.cage().lifts().get(0).layout() instanceof RingBars && round.cage().lifts().get(0).count() >= 6);
         ColumnDesign ell = design(post(new Shape.Ell(300, 600, 800, 150), 1e6, 0, 0));
         assertEquals(List.of("out-of-scope"), ell.findings().stream().map(Finding::code).toList());
     }

@@ -5,6 +5,7 @@ import { api, type Column, type Demand } from '../../api/client'
 import type { Units } from '../../lib/units'
 import { CalculationPanel } from '../../ui/CalculationPanel'
 import { CheckTable } from '../../ui/CheckTable'
+import { ErrorView } from '../../ui/ErrorView'
 import { FindingList } from '../../ui/FindingList'
 import { Loading } from '../../ui/Loading'
 import { HatchDefs } from '../../ui/UtilisationBar'
@@ -40,7 +41,8 @@ export function ColumnSheet({ id, column, units }: { id: string; column: Column;
       <div className="column-main">
         <div className="column-top">
           <ColumnSection lift={lift} coverMm={column.coverMm} units={units} />
-          {interaction.data ? <InteractionPlot data={interaction.data} picked={demand} units={units} onPick={setPicked} /> : <Loading words="Working out the surface" />}
+          {interaction.isError ? <ErrorView error={interaction.error} onRetry={() => void interaction.refetch()} />
+            : interaction.data ? <InteractionPlot data={interaction.data} picked={demand} units={units} onPick={setPicked} /> : <Loading words="Working out the surface" />}
         </div>
         {interaction.data && <DemandTable demands={interaction.data.demands} picked={demand} units={units} onPick={setPicked} />}
       </div>

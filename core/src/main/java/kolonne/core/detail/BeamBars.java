@@ -20,24 +20,27 @@ public final class BeamBars {
         List<BarItem> out = new ArrayList<>();
         for (BeamCage.Group g : cage.groups()) {
             String what = g.face().word() + (g.through() ? ", through" : "") + (g.layer() > 1 ? ", layer " + g.layer() : "");
-            pieces(what, g.bar(), g.count(), new double[] {g.from(), g.to()}, g.hookFrom(), g.hookTo(), Laps.of(line, g, basis), basis, out);
+            pieces(new Run(what, g.bar(), g.count(), g.from(), g.to(), g.hookFrom(), g.hookTo()), Laps.of(line, g, basis), basis, out);
         }
         for (BeamCage.Zone z : cage.zones()) {
             stirrups(line.spans().get(z.span()), z, basis, out);
         }
         for (BeamCage.SideBars s : cage.sideBars()) {
-            pieces("side bars, span " + (s.span() + 1), s.bar(), 2 * s.perFace(), new double[] {s.from(), s.to()}, s.hookFrom(), s.hookTo(), Laps.of(line, s, basis), basis, out);
+            pieces(new Run("side bars, span " + (s.span() + 1), s.bar(), 2 * s.perFace(), s.from(), s.to(), s.hookFrom(), s.hookTo()), Laps.of(line, s, basis), basis, out);
         }
         return out;
     }
 
+    /** Bars from end to end, laps between. */
+    private record Run(String what, Bar bar, int count, double from, double to, boolean hookFrom, boolean hookTo) {}
+
     /** Bars of one run, from lap to lap. */
-    private static void pieces(String what, Bar bar, int count, double[] run, boolean hookFrom, boolean hookTo, List<Laps.Lap> laps, Basis basis, List<BarItem> out) {
+    private static void pieces(Run r, List<Laps.Lap> laps, Basis basis, List<BarItem> out) {
         for (int k = 0; k <= laps.size(); k++) {
-            double from = k == 0 ? run[0] : laps.get(k - 1).from();
-            double to = k == laps.size() ? run[1] : laps.get(k).to();
-            int hooks = (k == 0 && hookFrom ? 1 : 0) + (k == laps.size() && hookTo ? 1 : 0);
-            out.add(shapes(basis).longitudinal(what + (laps.isEmpty() ? "" : ", piece " + (k + 1)), bar, count, to - from, hooks));
+            double from = k == 0 ? r.from() : laps.get(k - 1).from();
+            double to = k == laps.size() ? r.to() : laps.get(k).to();
+            int hooks = (k == 0 && r.hookFrom() ? 1 : 0) + (k == laps.size() && r.hookTo() ? 1 : 0);
+            out.add(shapes(basis).longitudinal(r.what() + (laps.isEmpty() ? "" : ", piece " + (k + 1)), r.bar(), r.count(), to - from, hooks));
         }
     }
 

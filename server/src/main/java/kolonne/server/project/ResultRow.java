@@ -62,8 +62,9 @@ public record ResultRow(String mark, String role, List<String> storeys, String s
         BeamCage.Zone z = cut.zone();
         String stirrups = z == null ? "" : z.bar().label() + "-" + Schedules.spacing(z.spacing(), d.basis()) + ", "
             + z.legs() + " legs";
-        return row(b.line().mark(), "beam", List.of(b.line().storey()), s.section().shape().label(d.basis().usUnits()), g,
-            b.satisfied(), b.overstressed(), bars, stirrups, b.findings(), b.line().spans().size(),
+        Told t = Told.of(b.findings());
+        return new ResultRow(b.line().mark(), "beam", List.of(b.line().storey()), s.section().shape().label(d.basis().usUnits()), g.title(), g.place(), g.utilisation(),
+            g.combination(), g.clause(), b.satisfied(), b.overstressed(), bars, stirrups, t.causes(), t.first(), t.notes(), b.line().spans().size(),
             Quantities.of(b, d.basis()).steel(), !b.hand().isEmpty());
     }
 
@@ -71,20 +72,18 @@ public record ResultRow(String mark, String role, List<String> storeys, String s
         CheckResult g = c.governing();
         ColumnDesign.LiftDesign l = c.lifts().get(g.part());
         List<String> storeys = c.lifts().stream().map(q -> q.lift().storey()).distinct().toList();
-        return row(c.stack().mark(), "column", storeys, l.lift().section().shape().label(d.basis().usUnits()), g,
-            c.satisfied(), c.overstressed(), l.cage().layout().words(), Schedules.ties(l.cage(), d.basis()), c.findings(),
-            c.lifts().size(), Quantities.of(c, d.basis()).steel(), false);
+        Told t = Told.of(c.findings());
+        return new ResultRow(c.stack().mark(), "column", storeys, l.lift().section().shape().label(d.basis().usUnits()), g.title(), g.place(), g.utilisation(),
+            g.combination(), g.clause(), c.satisfied(), c.overstressed(), l.cage().layout().words(), Schedules.ties(l.cage(), d.basis()), t.causes(), t.first(),
+            t.notes(), c.lifts().size(), Quantities.of(c, d.basis()).steel(), false);
     }
 
-    private static ResultRow row(String mark, String role, List<String> storeys, String section, CheckResult g,
-                                 boolean satisfied, boolean overstressed, String bars, String stirrups,
-                                 List<Finding> findings, int parts, double steel, boolean handSet) {
-        List<String> causes = findings.stream().filter(f -> f.severity() == Severity.FAILS).map(Finding::code).distinct()
-            .toList();
-        String finding = findings.stream().filter(f -> f.severity() == Severity.FAILS).map(Finding::what).findFirst()
-            .orElse("");
-        int notes = (int) findings.stream().filter(f -> f.severity() == Severity.NOTE).count();
-        return new ResultRow(mark, role, storeys, section, g.title(), g.place(), g.utilisation(), g.combination(), g.clause(),
-            satisfied, overstressed, bars, stirrups, causes, finding, notes, parts, steel, handSet);
+    /** What findings tell in a row: causes of failure, the first of them in words, how many notes. */
+    private record Told(List<String> causes, String first, int notes) {
+        static Told of(List<Finding> findings) {
+            List<Finding> fails = findings.stream().filter(f -> f.severity() == Severity.FAILS).toList();
+            return new Told(fails.stream().map(Finding::code).distinct().toList(), fails.stream().map(Finding::what).findFirst().orElse(""),
+                (int) findings.stream().filter(f -> f.severity() == Severity.NOTE).count());
+        }
     }
 }

@@ -20,21 +20,27 @@ public final class BarFit {
         }
     }
 
+    /**
+     * Bars that are to lie in a face.
+     *
+     * @param bw      width of the web [mm]
+     * @param through through bars in the first layer, {@code added} bars beside them and in further layers
+     * @param pairs   whether two additional bars each touch, one above the other
+     */
+    public record Wanted(double bw, Bar stirrup, int through, Bar throughBar, int added, Bar addedBar, boolean pairs) {}
+
     /** Remembers what has been placed; for one line, by one thread. */
     public static final class Memo {
         private final Basis basis;
-        private final Map<Placing, Optional<List<Layer>>> known = new HashMap<>();
-
-        private record Placing(double bw, Bar stirrup, int through, Bar throughBar, int added, Bar addedBar, boolean pairs) {}
+        private final Map<Wanted, Optional<List<Layer>>> known = new HashMap<>();
 
         public Memo(Basis basis) {
             this.basis = basis;
         }
 
         /** As {@link BarFit#place}. */
-        public List<Layer> place(double bw, Bar stirrup, int through, Bar throughBar, int added, Bar addedBar, boolean pairs) {
-            return known.computeIfAbsent(new Placing(bw, stirrup, through, throughBar, added, addedBar, pairs),
-                q -> Optional.ofNullable(BarFit.place(bw, basis, stirrup, through, throughBar, added, addedBar, pairs))).orElse(null);
+        public List<Layer> place(Wanted w) {
+            return known.computeIfAbsent(w, q -> Optional.ofNullable(BarFit.place(q, basis))).orElse(null);
         }
     }
 
@@ -49,7 +55,9 @@ public final class BarFit {
     }
 
     /** How many bars, of those wanted, stand over the bars laid so far with room between them. */
-    private static int over(List<Layer> laid, int n, double bw, double edge, Bar bar, int wanted, boolean pairs, Basis basis) {
+    private static int over(List<Layer> laid, int n, int wanted, Wanted w, Basis basis) {
+        Bar bar = w.addedBar();
+        boolean pairs = w.pairs();
         if (!pairs && laid.stream().allMatch(l -> l.bar().diameter() >= bar.diameter())) {
             return wanted; // no larger than any bar below, whose gaps are wide enough
         }
@@ -60,7 +68,7 @@ public final class BarFit {
         for (int k = wanted; k > 0; k--) {
             List<BeamCage.Group> with = new ArrayList<>(groups);
             with.add(new BeamCage.Group(BeamCage.Face.BOTTOM, n, k, bar, 0, 0, 1, false, false, false, pairs && k > 1));
-            FaceLayout layout = new FaceLayout(with, bw, edge, basis);
+            FaceLayout layout = new FaceLayout(with, w.bw(), basis.beamCover() + w.stirrup().diameter(), basis);
             double[] t = FaceLayout.tightest(layout.layer(n), basis);
             double[] off = layout.worstOff();
             if ((t == null || t[1] >= t[0] - 1e-6) && off[1] <= off[0]) {
@@ -71,7 +79,7 @@ public final class BarFit {
     }
 
     /** How many bars of {@code extra} fit beside {@code n} bars of {@code main} in one layer. */
-    private static int fits(double width, int n, Bar main, Bar extra, double aggregate, DesignCode code, int wanted, boolean pairs) {
+    private static int fits(double width, int n, Bar main, Bar extra, int wanted, boolean pairs, Basis basis) {
         int k = 0;
         double distance = (pairs ? Math.sqrt(2) : 1) * extra.diameter();
         while (k < wanted) {
@@ -79,7 +87,7 @@ public final class BarFit {
             int beside = pairs ? (k + 2) / 2 : k + 1;
             int units = n + beside;
             double sum = n * main.diameter() + beside * extra.diameter();
-            if (gap(width, units, sum) < code.detailing().beamClearSpacing(largest, aggregate) - 1e-6 || sum > width) {
+            if (gap(width, units, sum) < basis.designCode().detailing().beamClearSpacing(largest, basis.aggregate()) - 1e-6 || sum > width) {
                 break;
             }
             k++;
@@ -88,42 +96,41 @@ public final class BarFit {
     }
 
     /**
-     * Places through bars in the first layer and additional bars beside them, then in further layers.
+     * Places w.through() bars in the first layer and additional bars beside them, then in further layers.
      *
-     * @param pairs whether two additional bars each touch, one above the other
-     * @return the layers (through bars first), or null if the bars do not fit
+     * @return the layers (w.through() bars first), or null if the bars do not fit
      */
-    public static List<Layer> place(double bw, Basis basis, Bar stirrup, int through, Bar throughBar, int added, Bar addedBar, boolean pairs) {
+    public static List<Layer> place(Wanted w, Basis basis) {
         DesignCode code = basis.designCode();
-        double width = clearWidth(bw, basis, stirrup);
-        double start = basis.beamCover() + stirrup.diameter();
-        if (fits(width, 0, throughBar, throughBar, basis.aggregate(), code, through, false) < through) {
+        double width = clearWidth(w.bw(), basis, w.stirrup());
+        double start = basis.beamCover() + w.stirrup().diameter();
+        if (fits(width, 0, w.throughBar(), w.throughBar(), w.through(), false, basis) < w.through()) {
             return null;
         }
         List<Layer> out = new ArrayList<>();
-        out.add(new Layer(1, through, throughBar, start + throughBar.diameter() / 2));
-        double height = (pairs ? 2 : 1) * addedBar.diameter();
-        int rest = added;
-        int inFirst = fits(width, through, throughBar, addedBar, basis.aggregate(), code, rest, pairs);
+        out.add(new Layer(1, w.through(), w.throughBar(), start + w.throughBar().diameter() / 2));
+        double height = (w.pairs() ? 2 : 1) * w.addedBar().diameter();
+        int rest = w.added();
+        int inFirst = fits(width, w.through(), w.throughBar(), w.addedBar(), rest, w.pairs(), basis);
         if (inFirst > 0) {
-            out.add(new Layer(1, inFirst, addedBar, start + (inFirst > 1 ? height : addedBar.diameter()) / 2, pairs && inFirst > 1));
+            out.add(new Layer(1, inFirst, w.addedBar(), start + (inFirst > 1 ? height : w.addedBar().diameter()) / 2, w.pairs() && inFirst > 1));
             rest -= inFirst;
         }
-        double level = start + Math.max(throughBar.diameter(), inFirst > 1 ? height : inFirst > 0 ? addedBar.diameter() : 0);
-        int below = through + inFirst;
+        double level = start + Math.max(w.throughBar().diameter(), inFirst > 1 ? height : inFirst > 0 ? w.addedBar().diameter() : 0);
+        int below = w.through() + inFirst;
         for (int n = 2; rest > 0; n++) {
             if (n > basis.bars().layersMost()) {
                 return null;
             }
-            int room = fits(width, 0, addedBar, addedBar, basis.aggregate(), code, Math.min(rest, pairs ? 2 * below : below), pairs);
-            int k = over(out, n, bw, start, addedBar, room, pairs, basis);
+            int room = fits(width, 0, w.addedBar(), w.addedBar(), Math.min(rest, w.pairs() ? 2 * below : below), w.pairs(), basis);
+            int k = over(out, n, room, w, basis);
             if (k == 0) {
                 return null;
             }
-            boolean paired = pairs && k > 1;
-            double tall = paired ? height : addedBar.diameter();
-            level += Math.max(code.detailing().layerClearSpacing(basis.aggregate()), (paired ? Math.sqrt(2) : 1) * addedBar.diameter());
-            out.add(new Layer(n, k, addedBar, level + tall / 2, paired));
+            boolean paired = w.pairs() && k > 1;
+            double tall = paired ? height : w.addedBar().diameter();
+            level += Math.max(code.detailing().layerClearSpacing(basis.aggregate()), (paired ? Math.sqrt(2) : 1) * w.addedBar().diameter());
+            out.add(new Layer(n, k, w.addedBar(), level + tall / 2, paired));
             level += tall;
             below = k;
             rest -= k;

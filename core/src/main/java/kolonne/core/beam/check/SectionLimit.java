@@ -26,7 +26,7 @@ final class SectionLimit {
         for (Bar bar : basis.beamBarList()) {
             for (int n = 2;; n++) {
                 boolean pairs = basis.beams().bundles() && bar.diameter() <= code.detailing().largestInPair();
-                List<BarFit.Layer> layers = BarFit.place(bw, basis, stirrup, 2, bar, n - 2, bar, pairs);
+                List<BarFit.Layer> layers = BarFit.place(new BarFit.Wanted(bw, stirrup, 2, bar, n - 2, bar, pairs), basis);
                 if (layers == null) {
                     break;
                 }

@@ -365,7 +365,7 @@ final class FlexureChoice {
 
     private Choice choice(BarRegion r, int through, Bar bar, int added, Bar extra, int compression, Bar compressionBar) {
         double bw = r.spans().stream().mapToDouble(q -> q.shape().webWidth()).min().orElseThrow();
-        List<BarFit.Layer> layers = placed.place(bw, stirrup, through, bar, added, extra, pairs && extra.diameter() <= code.detailing().largestInPair());
+        List<BarFit.Layer> layers = placed.place(new BarFit.Wanted(bw, stirrup, through, bar, added, extra, pairs && extra.diameter() <= code.detailing().largestInPair()));
         if (layers == null) {
             return null;
         }
@@ -431,8 +431,8 @@ final class FlexureChoice {
     /** Whether bars of a choice fit into the web of a region and leave its section tension-controlled. */
     boolean serves(BeamCage.Face face, int number, Choice c) {
         BeamLine.Span span = line.spans().get(Math.min(number, line.spans().size() - 1));
-        List<BarFit.Layer> fitted = placed.place(span.shape().webWidth(), stirrup, c.through(), c.throughBar(), c.added(), c.addedBar(),
-            c.layers().stream().anyMatch(BarFit.Layer::pairs));
+        List<BarFit.Layer> fitted = placed.place(new BarFit.Wanted(span.shape().webWidth(), stirrup, c.through(), c.throughBar(), c.added(), c.addedBar(),
+            c.layers().stream().anyMatch(BarFit.Layer::pairs)));
         if (fitted == null || !fitted.equals(c.layers())) {
             return false;
         }

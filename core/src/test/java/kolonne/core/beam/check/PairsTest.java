@@ -72,15 +72,15 @@ class PairsTest {
     @Test
     void distancesOfPairsGoByABarAsLargeAsBoth() {
         Basis b = Basis.standard(false);
-        List<BarFit.Layer> pairs = BarFit.place(300, b, T10, 2, T25, 4, T25, true);
+        List<BarFit.Layer> pairs = BarFit.place(new BarFit.Wanted(300, T10, 2, T25, 4, T25, true), b);
         assertEquals(List.of(2, 2, 2), pairs.stream().map(BarFit.Layer::count).toList());
         assertEquals(2, pairs.get(2).number());
         assertEquals(50 + 25, pairs.get(1).offset(), 1e-9, "where the two touch");
         assertEquals(50 + 50 + Math.sqrt(2) * 25 + 25, pairs.get(2).offset(), 1e-9);
-        assertEquals(List.of(2, 2, 2), BarFit.place(300, b, T10, 2, T25, 4, T25, false).stream().map(BarFit.Layer::count).toList());
-        assertEquals(1, BarFit.place(300, b, T10, 2, T25, 2, T25, false).get(1).number());
-        assertEquals(null, BarFit.place(300, b, T10, 2, T25, 7, T25, false));
-        assertEquals(List.of(2, 2, 5), BarFit.place(300, b, T10, 2, T25, 7, T25, true).stream().map(BarFit.Layer::count).toList());
+        assertEquals(List.of(2, 2, 2), BarFit.place(new BarFit.Wanted(300, T10, 2, T25, 4, T25, false), b).stream().map(BarFit.Layer::count).toList());
+        assertEquals(1, BarFit.place(new BarFit.Wanted(300, T10, 2, T25, 2, T25, false), b).get(1).number());
+        assertEquals(null, BarFit.place(new BarFit.Wanted(300, T10, 2, T25, 7, T25, false), b));
+        assertEquals(List.of(2, 2, 5), BarFit.place(new BarFit.Wanted(300, T10, 2, T25, 7, T25, true), b).stream().map(BarFit.Layer::count).toList());
     }
 
     @Test

@@ -1,0 +1,79 @@
+import { render, screen, waitFor, within } from '@testing-library/react'
+import userEvent from '@testing-library/user-event'
+import { beforeEach, describe, expect, it, vi } from 'vitest'
+import { api, ApiError } from '../../api/client'
+import { SI, US } from '../../lib/units'
+import { Around, column, interaction } from '../../test/fixtures'
+import { ColumnSheet } from './ColumnSheet'
+import { DemandTable } from './DemandTable'
+
+const surface = vi.spyOn(api, 'interaction')
+const calculation = vi.spyOn(api, 'calculation')
+
+beforeEach(() => {
+  surface.mockReset().mockResolvedValue(interaction)
+  calculation.mockReset().mockResolvedValue({ steps: [{ symbol: 'φ', formula: 'from εt', numbers: 'εt = 5.1', result: '0.90', clause: '21.2.2' }] })
+})
+
+const open = (at = '/') => render(<Around at={at}><ColumnSheet id="p" column={column} units={SI} /></Around>)
+
+describe('the sheet of a column', () => {
+  it('opens at the lift that decides, with its section, its surface and the calculation of its worst demand', async () => {
+    open()
+    expect(screen.getByRole('button', { name: 'Lift to L1, utilisation 0.80' })).toHaveAttribute('aria-pressed', 'true')
+    expect(screen.getByRole('img', { name: 'Section 400 × 400 with 4T25 + 4T20' })).toBeInTheDocument()
+    expect(await screen.findByRole('img', { name: 'Interaction of axial force and moment' })).toBeInTheDocument()
+    expect(await screen.findByLabelText('Calculation')).toHaveTextContent('21.2.2')
+    expect(calculation).toHaveBeenCalledWith('p', 'C-A1', { lift: 0, combination: 4, demand: 0 }, expect.anything())
+    expect(screen.getByText('axial-bending')).toBeInTheDocument()
+  })
+
+  it('follows the lift that is chosen with the mouse or with Enter', async () => {
+    open()
+    await userEvent.click(screen.getByRole('button', { name: /Lift to L2/ }))
+    await waitFor(() => expect(surface).toHaveBeenCalledWith('p', 'C-A1', 1, expect.anything()))
+    expect(screen.getByRole('heading', { name: 'Lift to L2' })).toBeInTheDocument()
+    expect(screen.getByText('axial-limit')).toBeInTheDocument()
+    screen.getByRole('button', { name: /Lift to L1/ }).focus()
+    await userEvent.keyboard('{Enter}')
+    expect(screen.getByRole('heading', { name: 'Lift to L1' })).toBeInTheDocument()
+  })
+
+  it('opens at the lift of its address', () => {
+    open('/?lift=1')
+    expect(screen.getByRole('heading', { name: 'Lift to L2' })).toBeInTheDocument()
+  })
+
+  it('explains the demand that is picked', async () => {
+    open()
+    await userEvent.click(await screen.findByRole('cell', { name: '1.4D' }))
+    await waitFor(() => expect(calculation).toHaveBeenCalledWith('p', 'C-A1', { lift: 0, combination: 0, demand: 2 }, expect.anything()))
+    expect(screen.getByRole('row', { name: /1\.4D/ })).toHaveAttribute('aria-selected', 'true')
+  })
+
+  it('stays readable where the surface cannot be had, and says why', async () => {
+    surface.mockRejectedValue(new ApiError(404, 'There is no column C-A1.', ''))
+    open()
+    expect(await screen.findByText('There is no column C-A1.')).toBeInTheDocument()
+    expect(screen.getByText('axial-bending')).toBeInTheDocument()
+    expect(calculation).not.toHaveBeenCalled()
+  })
+})
+
+describe('the table of demands', () => {
+  const many = Array.from({ length: 12 }, (_, i) => ({ ...interaction.demands[0]!, combination: `K${i}`, utilisation: 1.2 - i / 10 }))
+
+  it('shows the worst, and the rest when asked', async () => {
+    render(<DemandTable demands={many} units={SI} onPick={() => {}} />)
+    expect(screen.getAllByRole('row')).toHaveLength(10)
+    await userEvent.click(screen.getByRole('button', { name: 'and 3 more, below 0.30' }))
+    expect(screen.getAllByRole('row')).toHaveLength(13)
+  })
+
+  it('marks what is over, and shows forces in kips', () => {
+    render(<DemandTable demands={many.slice(0, 4)} units={US} onPick={() => {}} />)
+    expect(screen.getByText('1.20')).toHaveClass('over-ink')
+    expect(screen.getByText('0.90')).not.toHaveClass('over-ink')
+    expect(within(screen.getByRole('row', { name: /K0/ })).getByText('425')).toBeInTheDocument() // 1890 kN
+  })
+})

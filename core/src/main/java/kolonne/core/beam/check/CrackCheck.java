@@ -71,7 +71,7 @@ public final class CrackCheck {
             return Optional.empty();
         }
         double limit = rules.linearCreep(line.spans().get(at.span()).material().fc());
-        return Optional.of(Finding.note("creep.nonlinear", line.mark() + ", " + BeamCheck.place(line, at.x(), at.span(), context), "Concrete reaches "
+        return Optional.of(Finding.note("creep.nonlinear", line.mark() + ", " + Places.of(line, at.x(), at.span(), context), "Concrete reaches "
             + Quantity.STRESS.text(most * limit, basis.usUnits()) + " under quasi-permanent load, above the " + Quantity.STRESS.text(limit, basis.usUnits())
             + " to which creep is linear (" + rules.linearCreepClause() + "): deflection and cracks are computed with linear creep.",
             "Make the section deeper, use stronger concrete, or raise the creep coefficient."));

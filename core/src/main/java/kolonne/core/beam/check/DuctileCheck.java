@@ -113,7 +113,7 @@ public final class DuctileCheck {
                 double has = bars.areaAt(inside, face);
                 double d = bars.effectiveDepth(inside, s, face);
                 if (rules.leastSteelOnBothFaces()) {
-                    double least = code.beamMinimumSteel(s.material().fc(), basis.fy(), BeamCheck.minimumWidth(code, line, s, face == BeamCage.Face.BOTTOM), d, Trace.OFF);
+                    double least = code.beamMinimumSteel(s.material().fc(), basis.fy(), FlexureCheck.minimumWidth(code, line, s, face == BeamCage.Face.BOTTOM), d, Trace.OFF);
                     governing.offer(CheckKind.DUCTILE_MINIMUM.of(face == BeamCage.Face.BOTTOM), least, has, At.place(q.x(), s.number()), rules.ratioClause());
                 }
                 double limit = rules.mostRatio(basis.fy()) * s.shape().webWidth() * d;

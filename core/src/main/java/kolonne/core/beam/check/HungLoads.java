@@ -43,7 +43,7 @@ final class HungLoads {
         if (at != null) {
             boolean us = context.basis().usUnits();
             double steel = heaviest / context.basis().designCode().hangerStress(context.basis().fyt());
-            out.add(new Finding(Severity.NOTE, "load.hung", line.mark() + ", " + BeamCheck.place(line, at.x(), at.span(), context), String.format(Locale.ROOT,
+            out.add(new Finding(Severity.NOTE, "load.hung", line.mark() + ", " + Places.of(line, at.x(), at.span(), context), String.format(Locale.ROOT,
                 "%s, up to %s: %s of stirrups around the crossing hang it up, beside those of the shear.",
                 count == 1 ? "A beam hangs its load into the lower part of this line" : "Beams hang their loads into the lower part of this line at " + count + " places",
                 Quantity.FORCE.text(heaviest, us), Quantity.AREA.text(steel, us)), "Place them within the crossing, or add diagonal bars.",

@@ -44,7 +44,7 @@ final class NearLoads {
             return Optional.empty();
         }
         DesignCode code = context.basis().designCode();
-        String place = BeamCheck.place(line, atLeft ? at.faceFrom() : at.faceTo(), at.number(), context);
+        String place = Places.of(line, atLeft ? at.faceFrom() : at.faceTo(), at.number(), context);
         return Optional.of(new Finding(Severity.NOTE, "load.near-support", line.mark() + ", " + place, "Concentrated loads near the support make " + Math.round(100 * most)
             + " % of the shear of " + Quantity.FORCE.text(shear, context.basis().usUnits()) + " at its face. " + code.nearLoadWords(), "Look at the strut from the load to the support.",
             code.nearLoadClause(), ""));

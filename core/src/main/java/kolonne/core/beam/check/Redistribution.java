@@ -85,7 +85,7 @@ final class Redistribution {
         }
         BeamLine.Span span = line.spans().get(tooStiff.span());
         double needed = code.redistributionStrain(basis.redistribution(), span.material().fc());
-        return List.of(Finding.note("redistribution.refused", line.mark() + ", " + BeamCheck.place(line, tooStiff.x(), tooStiff.span(), context),
+        return List.of(Finding.note("redistribution.refused", line.mark() + ", " + Places.of(line, tooStiff.x(), tooStiff.span(), context),
             String.format(Locale.ROOT, "Redistribution of %.0f %% is refused: the bars reach a strain of %.2f ‰ where %.2f ‰ are needed (%s). The moments of the "
                 + "analysis count.", 100 * basis.redistribution(), 1000 * strain, 1000 * needed, code.redistributionClause()),
             "Make the section deeper, add bottom bars over the support, or redistribute less."));

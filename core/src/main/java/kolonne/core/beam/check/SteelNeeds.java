@@ -82,7 +82,7 @@ public final class SteelNeeds {
         double needed = needed(span, sagging, demand, d, context);
         double third = needed(span, sagging, code.minimumSteelExcess() * demand, d, context);
         double least = Math.min(third, context.basis().designCode().beamMinimumSteel(span.material().fc(), context.basis().fy(),
-            BeamCheck.minimumWidth(code, line, span, sagging), d, Trace.OFF));
+            FlexureCheck.minimumWidth(code, line, span, sagging), d, Trace.OFF));
         return new Bars(face, number, p.x(), Math.max(needed, least), has, least > needed);
     }
 

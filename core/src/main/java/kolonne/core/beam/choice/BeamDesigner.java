@@ -14,6 +14,7 @@ import kolonne.core.beam.check.BeamContext;
 import kolonne.core.beam.check.BeamDesign;
 import kolonne.core.beam.check.BeamShearCheck;
 import kolonne.core.beam.check.CrackCheck;
+import kolonne.core.beam.check.Places;
 import kolonne.core.beam.check.StirrupLimits;
 import kolonne.core.beam.line.BeamLine;
 import kolonne.core.beam.line.BeamTorsion;
@@ -79,7 +80,7 @@ public final class BeamDesigner {
 
     /** Where a cage cracks too wide or lacks anchorage for the shifted moment. */
     private boolean cracked(BeamCage cage, Boost boost) {
-        CrackCheck cracks = new CrackCheck(line, cage, context, new BarsAt(line, cage, basis), BeamCheck.governing(line, context), code.crackWidth().orElseThrow());
+        CrackCheck cracks = new CrackCheck(line, cage, context, new BarsAt(line, cage, basis), Places.governing(line, context), code.crackWidth().orElseThrow());
         boolean bottom = boost.raise(line, true, cracks.uses(true), BeamCheck.shiftedUse(line, cage, context, true));
         boolean top = boost.raise(line, false, cracks.uses(false), BeamCheck.shiftedUse(line, cage, context, false));
         return bottom || top;

@@ -3,7 +3,7 @@ package kolonne.core.beam.choice;
 import java.util.List;
 import kolonne.core.basis.Basis;
 import kolonne.core.beam.cage.BeamCage;
-import kolonne.core.beam.check.BeamCheck;
+import kolonne.core.beam.check.FlexureCheck;
 import kolonne.core.beam.line.BeamLine;
 import kolonne.core.beam.line.DuctileSpans;
 import kolonne.core.code.Bar;
@@ -65,6 +65,6 @@ final class DuctileBars {
         }
         double offset = basis.beamCover() + stirrup.diameter() + bar.diameter() / 2;
         return line.spans().stream().mapToDouble(q -> code.beamMinimumSteel(q.material().fc(), basis.fy(),
-            BeamCheck.minimumWidth(code, line, q, face == BeamCage.Face.BOTTOM), q.shape().depth() - offset, Trace.OFF)).max().orElse(0);
+            FlexureCheck.minimumWidth(code, line, q, face == BeamCage.Face.BOTTOM), q.shape().depth() - offset, Trace.OFF)).max().orElse(0);
     }
 }

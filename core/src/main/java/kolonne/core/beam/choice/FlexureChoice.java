@@ -11,8 +11,9 @@ import kolonne.core.basis.part.Preference;
 import kolonne.core.beam.cage.BarFit;
 import kolonne.core.beam.cage.BarsAt;
 import kolonne.core.beam.cage.BeamCage;
-import kolonne.core.beam.check.BeamCheck;
 import kolonne.core.beam.check.BeamContext;
+import kolonne.core.beam.check.FlexureCheck;
+import kolonne.core.beam.check.ShiftedMoments;
 import kolonne.core.beam.line.BeamLine;
 import kolonne.core.beam.line.BeamTorsion;
 import kolonne.core.beam.line.DuctileSpans;
@@ -116,7 +117,7 @@ final class FlexureChoice {
             BeamLine.Station s = line.stations().get(i);
             double d = line.spans().get(s.span()).shape().depth() - basis.beamCover() - stirrup.diameter();
             double reach = code.detailing().tensionShift(d);
-            for (int k = 0; k < demand.length && reach > 0 && !BeamCheck.nearFreeEnd(line, s, reach); k++) {
+            for (int k = 0; k < demand.length && reach > 0 && !ShiftedMoments.nearFreeEnd(line, s, reach); k++) {
                 BeamLine.Station q = line.stations().get(k);
                 if (q.span() == s.span() && Math.abs(q.x() - s.x()) <= reach) {
                     demand[i] = Math.max(demand[i], before[k]);
@@ -374,7 +375,7 @@ final class FlexureChoice {
         double area = layers.stream().mapToDouble(l -> l.count() * l.bar().area()).sum();
         double offset = layers.stream().mapToDouble(l -> l.count() * l.bar().area() * l.offset()).sum() / area;
         double least = r.spans().stream().mapToDouble(q -> code.beamMinimumSteel(q.material().fc(), basis.fy(),
-            BeamCheck.minimumWidth(code, line, q, r.face() == BeamCage.Face.BOTTOM), q.shape().depth() - offset, Trace.OFF)).max().orElseThrow();
+            FlexureCheck.minimumWidth(code, line, q, r.face() == BeamCage.Face.BOTTOM), q.shape().depth() - offset, Trace.OFF)).max().orElseThrow();
         boolean enough = s.phiMn() >= r.moment() && (r.moment() <= 0 || s.epsT() >= limit);
         boolean minimum = r.moment() <= 0 || area >= least || s.phiMn() >= code.minimumSteelExcess() * r.moment();
         boolean most = ductile.isEmpty() || r.spans().stream().allMatch(q -> area <= ductile.get().most(q, q.shape().depth() - offset));

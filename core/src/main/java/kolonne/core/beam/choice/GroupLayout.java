@@ -6,8 +6,8 @@ import kolonne.core.basis.Basis;
 import kolonne.core.beam.cage.BarFit;
 import kolonne.core.beam.cage.BarsAt;
 import kolonne.core.beam.cage.BeamCage;
-import kolonne.core.beam.check.BeamCheck;
 import kolonne.core.beam.check.BeamDetailCheck;
+import kolonne.core.beam.check.FlexureCheck;
 import kolonne.core.beam.check.PairCheck;
 import kolonne.core.beam.line.BeamLine;
 import kolonne.core.code.DesignCode;
@@ -244,7 +244,7 @@ final class GroupLayout {
 
     private double least(BeamCage.Face face, FlexureChoice.Choice c, BeamLine.Span span) {
         double d = span.shape().depth() - c.layers().get(0).offset();
-        return code.beamMinimumSteel(span.material().fc(), basis.fy(), BeamCheck.minimumWidth(code, line, span, face == BeamCage.Face.BOTTOM), d, Trace.OFF);
+        return code.beamMinimumSteel(span.material().fc(), basis.fy(), FlexureCheck.minimumWidth(code, line, span, face == BeamCage.Face.BOTTOM), d, Trace.OFF);
     }
 
     /** Bottom: the stations of the span. Top: the nearer half of the spans on either side, a cantilever altogether. */

@@ -282,13 +282,13 @@ class BeamChecksByHandTest {
     @Test
     void placesInWords() {
         LaidByHand l = usual(40);
-        assertEquals("2.00 m right of A", BeamCheck.place(l.line, 2000, 0, l.context));
-        assertEquals("2.00 m left of B", BeamCheck.place(l.line, 4000, 0, l.context));
-        assertEquals("3.00 m right of A", BeamCheck.place(l.line, 3000, 0, l.context));
+        assertEquals("2.00 m right of A", Places.of(l.line, 2000, 0, l.context));
+        assertEquals("2.00 m left of B", Places.of(l.line, 4000, 0, l.context));
+        assertEquals("3.00 m right of A", Places.of(l.line, 3000, 0, l.context));
         LaidByHand two = twoSpans(40);
-        assertEquals("2.00 m right of B", BeamCheck.place(two.line, 8000, 1, two.context));
-        assertEquals("1.00 m left of E", BeamCheck.place(two.line, 11_000, 1, two.context));
-        assertEquals("0.00 m right of B", BeamCheck.place(two.line, 5900, 1, two.context));
+        assertEquals("2.00 m right of B", Places.of(two.line, 8000, 1, two.context));
+        assertEquals("1.00 m left of E", Places.of(two.line, 11_000, 1, two.context));
+        assertEquals("0.00 m right of B", Places.of(two.line, 5900, 1, two.context));
     }
 
     /** On either side of the support: bars that pass the inflection by enough on one side only count on that side only. */
@@ -360,14 +360,14 @@ class BeamChecksByHandTest {
             .spread("m1", 0, 6000, 10, 10);
         m.sections.add(new kolonne.core.model.Section("S", new Shape.Tee(300, 600, 1000, 120)));
         BeamLine line = new LaidByHand(m, ACI).line;
-        assertEquals(300, BeamCheck.minimumWidth(ACI.designCode(), line, line.spans().get(0), true), 1e-9);
-        assertEquals(300, BeamCheck.minimumWidth(ACI.designCode(), line, line.spans().get(0), false), 1e-9);
-        assertEquals(600, BeamCheck.minimumWidth(ACI.designCode(), line, line.spans().get(1), false), 1e-9);
+        assertEquals(300, FlexureCheck.minimumWidth(ACI.designCode(), line, line.spans().get(0), true), 1e-9);
+        assertEquals(300, FlexureCheck.minimumWidth(ACI.designCode(), line, line.spans().get(0), false), 1e-9);
+        assertEquals(600, FlexureCheck.minimumWidth(ACI.designCode(), line, line.spans().get(1), false), 1e-9);
         ModelBuilder one = simple(10);
         one.sections.clear();
         one.sections.add(new kolonne.core.model.Section("S", new Shape.Tee(300, 600, 1000, 120)));
         BeamLine single = new LaidByHand(one, ACI).line;
-        assertEquals(300, BeamCheck.minimumWidth(ACI.designCode(), single, single.spans().get(0), true), 1e-9);
-        assertEquals(300, BeamCheck.minimumWidth(ACI.designCode(), single, single.spans().get(0), false), 1e-9);
+        assertEquals(300, FlexureCheck.minimumWidth(ACI.designCode(), single, single.spans().get(0), true), 1e-9);
+        assertEquals(300, FlexureCheck.minimumWidth(ACI.designCode(), single, single.spans().get(0), false), 1e-9);
     }
 }

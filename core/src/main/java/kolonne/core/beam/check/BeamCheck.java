@@ -72,7 +72,7 @@ public final class BeamCheck {
             (x, span) -> c.bars.shear(x, span, Trace.OFF)).run();
         c.torsion.run(shears);
         List<Deflections> deflections = new BeamDeflection(line, own, c.bars).all();
-        new BeamDetailCheck(line, cage, own, c.bars, c.governing, shears, profile).run();
+        c.details(shears, profile);
         DuctileSpans.rules(line, own.basis()).ifPresent(rules -> new DuctileCheck(line, cage, own, c.bars, c.governing, rules).run());
         line.spans().forEach(s -> CompressionBars.of(line, s, c.bars, own).ifPresent(b -> b.check(cage, c.governing)));
         new CutOffCheck(line, cage, own, c.bars, c.governing, (x, span) -> c.bars.shear(x, span, Trace.OFF)).run(profile);
@@ -85,6 +85,33 @@ public final class BeamCheck {
         c.code.flangeShear().flatMap(rules -> FlangeShearCheck.note(line, own, profile, rules)).ifPresent(findings::add);
         c.code.crackWidth().flatMap(rules -> new CrackCheck(line, cage, own, c.bars, c.governing, rules).creep()).ifPresent(findings::add);
         return new BeamDesign(line, cage, own.own(), checks, profile, deflections, findings);
+    }
+
+    /** What belongs to no single station. */
+    private void details(List<BeamShearCheck.Demand> shears, List<BeamDesign.Point> profile) {
+        ScopeCheck scope = new ScopeCheck(line, context, governing);
+        FitCheck fit = new FitCheck(line, cage, context, bars, governing);
+        StirrupCheck stirrups = new StirrupCheck(line, cage, context, bars, governing, shears);
+        for (BeamLine.Span span : line.spans()) {
+            scope.code(span);
+            fit.fit(span);
+            fit.most(span);
+            stirrups.check(span);
+            scope.deep(span);
+            fit.sideBars(span);
+            scope.ignoredForces(span);
+        }
+        ContinuityCheck continuity = new ContinuityCheck(line, cage, context, bars, governing, profile);
+        continuity.hooks();
+        cage.groups().forEach(fit::lapRoom);
+        new PairCheck(line, cage, context, governing).run();
+        for (BeamCage.Face face : BeamCage.Face.values()) {
+            continuity.integrity(face);
+        }
+        double[] hogging = profile.stream().mapToDouble(p -> -p.mNeg()).toArray();
+        for (int s = 0; s < line.supports().size(); s++) {
+            continuity.inflection(s, hogging);
+        }
     }
 
     private List<BeamDesign.Point> profile() {

@@ -6,7 +6,7 @@ import kolonne.core.basis.Basis;
 import kolonne.core.beam.cage.BarFit;
 import kolonne.core.beam.cage.BarsAt;
 import kolonne.core.beam.cage.BeamCage;
-import kolonne.core.beam.check.BeamDetailCheck;
+import kolonne.core.beam.check.ContinuityCheck;
 import kolonne.core.beam.check.FlexureCheck;
 import kolonne.core.beam.check.PairCheck;
 import kolonne.core.beam.line.BeamLine;
@@ -90,7 +90,7 @@ final class GroupLayout {
     private void pastInflection(List<BeamCage.Group> groups) {
         for (BeamLine.Span span : line.spans()) {
             for (boolean right : new boolean[] {true, false}) {
-                double x = line.cantilever(span.number()) ? Double.NaN : BeamDetailCheck.inflection(line, span, hogging, right);
+                double x = line.cantilever(span.number()) ? Double.NaN : ContinuityCheck.inflection(line, span, hogging, right);
                 if (!Double.isNaN(x)) {
                     pastInflection(groups, span, right, x);
                 }

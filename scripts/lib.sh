@@ -35,14 +35,24 @@ need_database() {
   if [ ! -x /usr/sbin/mariadbd ]; then need mariadbd-missing mariadb-server-core mariadb-client-core mariadb-client; fi
 }
 
-# Rebuilds the web pages if a source is newer than the last build
-build_web() {
+install_web() {
   local web="$ROOT/web"
   if [ ! -d "$web/node_modules" ] || [ "$web/package-lock.json" -nt "$web/node_modules/.done" ]; then
     say "installing the web packages (a minute the first time)"
     (cd "$web" && npm ci --no-audit --no-fund --loglevel=error >/dev/null)
     touch "$web/node_modules/.done"
   fi
+}
+
+# java_format apply|check
+java_format() {
+  (cd "$ROOT" && mvn -q -B -ntp com.diffplug.spotless:spotless-maven-plugin:"$1") || fail "the Java sources are not formatted; run ./format"
+}
+
+# Rebuilds the web pages if a source is newer than the last build
+build_web() {
+  local web="$ROOT/web"
+  install_web
   if [ ! -f "$web/dist/index.html" ] || [ -n "$(find "$web/src" "$web/index.html" "$web/vite.config.ts" "$web/package.json" -newer "$web/dist/index.html" -print -quit)" ]; then
     say "building the web pages"
     (cd "$web" && npm run --silent build >/dev/null)

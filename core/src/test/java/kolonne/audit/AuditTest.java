@@ -9,6 +9,7 @@ import java.util.Map;
 import java.util.TreeMap;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
+import kolonne.core.Sweep;
 import kolonne.core.analysis.FrameAnalysis;
 import kolonne.core.basis.Basis;
 import kolonne.core.beam.check.BeamDesign;
@@ -66,15 +67,16 @@ class AuditTest {
     }
 
     @Test
-    void fiftyGeneratedBuildingsByEveryCode() {
+    void generatedBuildingsByEveryCode() {
+        int frames = Sweep.of(18, 150);
         List<String> differences = java.util.Collections.synchronizedList(new ArrayList<>());
-        int read = IntStream.range(0, 150).parallel().map(i -> {
+        int read = IntStream.range(0, 3 * frames).parallel().map(i -> {
             List<String> own = new ArrayList<>();
             int members = read(design(new RandomFrame(1000 + i / 3).building(i % 3 == 1), basis(i % 3)), own);
             own.forEach(d -> differences.add("frame " + i / 3 + " " + CODES.get(i % 3) + " " + d));
             return members;
         }).sum();
-        told("fifty frames by three codes", read, differences);
+        told(frames + " frames by three codes", read, differences);
     }
 
     private static void told(String what, int read, List<String> differences) {

@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.LongStream;
+import kolonne.core.Sweep;
 import kolonne.core.analysis.Analysis;
 import kolonne.core.analysis.FrameAnalysis;
 import kolonne.core.basis.Basis;
@@ -32,7 +33,7 @@ import org.junit.jupiter.params.provider.MethodSource;
  */
 class RandomFramesTest {
     static LongStream seeds() {
-        return LongStream.rangeClosed(1, 200);
+        return LongStream.rangeClosed(1, Sweep.of(70, 600));
     }
 
     @ParameterizedTest(name = "frame {0}")

@@ -9,6 +9,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Random;
 import java.util.stream.IntStream;
+import kolonne.core.Sweep;
 import kolonne.core.basis.Basis;
 import kolonne.core.code.DesignCode;
 import kolonne.core.shape.Shape;
@@ -60,7 +61,7 @@ class SectionUsesTest {
     }
 
     static IntStream seeds() {
-        return IntStream.range(0, 250);
+        return IntStream.range(0, Sweep.of(120, 2000));
     }
 
     private static double width(Shape s, double z) {

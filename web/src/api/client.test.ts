@@ -3,7 +3,11 @@ import { api, ApiError } from './client'
 
 afterEach(() => vi.unstubAllGlobals())
 
-const answer = (status: number, body: string) => vi.stubGlobal('fetch', vi.fn(() => Promise.resolve(new Response(body, { status }))))
+const answer = (status: number, body: string) =>
+  vi.stubGlobal(
+    'fetch',
+    vi.fn(() => Promise.resolve(new Response(body, { status }))),
+  )
 
 describe('the client', () => {
   it('turns a problem into an ApiError with findings', async () => {
@@ -17,7 +21,10 @@ describe('the client', () => {
     await expect(api.projects()).rejects.toMatchObject({ status: 502 })
   })
   it('says that the server cannot be reached', async () => {
-    vi.stubGlobal('fetch', vi.fn(() => Promise.reject(new TypeError('failed'))))
+    vi.stubGlobal(
+      'fetch',
+      vi.fn(() => Promise.reject(new TypeError('failed'))),
+    )
     await expect(api.projects()).rejects.toMatchObject({ status: 0, message: 'The server cannot be reached.' })
   })
   it('sends the version it saw with a change', async () => {

@@ -100,18 +100,28 @@ async function request<T>(path: string, init: RequestInit = {}): Promise<T> {
 }
 
 /** A file as it is; what a browser takes it for would be refused as a form of another page. */
-const upload = (file: File): RequestInit => ({ method: 'POST', body: file, headers: { 'Content-Type': 'application/octet-stream' } })
-const post = (body: unknown): RequestInit => ({ method: 'POST', body: JSON.stringify(body), headers: { 'Content-Type': 'application/json' } })
-const query = (q: Record<string, string | number>) => new URLSearchParams(Object.entries(q).map(([k, v]) => [k, String(v)])).toString()
+const upload = (file: File): RequestInit => ({
+  method: 'POST',
+  body: file,
+  headers: { 'Content-Type': 'application/octet-stream' },
+})
+const post = (body: unknown): RequestInit => ({
+  method: 'POST',
+  body: JSON.stringify(body),
+  headers: { 'Content-Type': 'application/json' },
+})
+const query = (q: Record<string, string | number>) =>
+  new URLSearchParams(Object.entries(q).map(([k, v]) => [k, String(v)])).toString()
 const p = (id: string) => `/api/projects/${encodeURIComponent(id)}`
 const json = (method: string, body: unknown, version: number): RequestInit => ({
-  method, body: JSON.stringify(body), headers: { 'Content-Type': 'application/json', 'If-Match': `"${version}"` },
+  method,
+  body: JSON.stringify(body),
+  headers: { 'Content-Type': 'application/json', 'If-Match': `"${version}"` },
 })
 
 export const api = {
   projects: (signal?: AbortSignal) => request<{ projects: Project[] }>('/api/projects', { signal }),
-  upload: (file: File) =>
-    request<Job>(`/api/projects?fileName=${encodeURIComponent(file.name)}`, upload(file)),
+  upload: (file: File) => request<Job>(`/api/projects?fileName=${encodeURIComponent(file.name)}`, upload(file)),
   job: (id: string) => request<Job>(`/api/jobs/${id}`),
   cancelJob: (id: string) => request<Job>(`/api/jobs/${id}`, { method: 'DELETE' }),
   project: (id: string, signal?: AbortSignal) => request<Project>(p(id), { signal }),
@@ -119,7 +129,8 @@ export const api = {
   remove: (id: string) => request<void>(p(id), { method: 'DELETE' }),
   catalogue: (signal?: AbortSignal) => request<{ codes: Catalogue[] }>('/api/catalogue', { signal }),
   basis: (id: string, signal?: AbortSignal) => request<Basis>(`${p(id)}/basis`, { signal }),
-  setBasis: (id: string, version: number, basis: Basis) => request<Project>(`${p(id)}/basis`, json('PUT', basis, version)),
+  setBasis: (id: string, version: number, basis: Basis) =>
+    request<Project>(`${p(id)}/basis`, json('PUT', basis, version)),
   model: (id: string, signal?: AbortSignal) => request<Model>(`${p(id)}/model`, { signal }),
   results: (id: string, q: string, signal?: AbortSignal) =>
     request<ResultsPage>(`${p(id)}/results?size=5000&q=${encodeURIComponent(q)}`, { signal }),
@@ -127,10 +138,7 @@ export const api = {
   member: (id: string, mark: string, signal?: AbortSignal) =>
     request<Member>(`${p(id)}/members/${encodeURIComponent(mark)}`, { signal }),
   calculation: (id: string, mark: string, at: Record<string, string | number>, signal?: AbortSignal) =>
-    request<Calculation>(
-      `${p(id)}/members/${encodeURIComponent(mark)}/calculation?${query(at)}`,
-      { signal },
-    ),
+    request<Calculation>(`${p(id)}/members/${encodeURIComponent(mark)}/calculation?${query(at)}`, { signal }),
   interaction: (id: string, mark: string, lift: number, signal?: AbortSignal) =>
     request<Interaction>(`${p(id)}/members/${encodeURIComponent(mark)}/interaction?lift=${lift}`, { signal }),
   schedule: (id: string, kind: string, page: number, size: number, signal?: AbortSignal) =>
@@ -138,33 +146,43 @@ export const api = {
   analysis: (id: string, signal?: AbortSignal) => request<AnalysisSummary>(`${p(id)}/analysis`, { signal }),
   diagram: (id: string, of: string, component: string, signal?: AbortSignal) =>
     request<Diagram>(`${p(id)}/analysis/diagram?${query({ of, component })}`, { signal }),
-  deflection: (id: string, of: string, signal?: AbortSignal) => request<Deflection>(`${p(id)}/analysis/deflection?${query({ of })}`, { signal }),
-  reactions: (id: string, of: string, signal?: AbortSignal) => request<Reactions>(`${p(id)}/analysis/reactions?${query({ of })}`, { signal }),
+  deflection: (id: string, of: string, signal?: AbortSignal) =>
+    request<Deflection>(`${p(id)}/analysis/deflection?${query({ of })}`, { signal }),
+  reactions: (id: string, of: string, signal?: AbortSignal) =>
+    request<Reactions>(`${p(id)}/analysis/reactions?${query({ of })}`, { signal }),
   compare: (id: string, from: number, to: number, component: string, signal?: AbortSignal) =>
     request<Compare>(`${p(id)}/analysis/compare?${query({ from, to, component })}`, { signal }),
   edits: (id: string, signal?: AbortSignal) => request<History>(`${p(id)}/edits`, { signal }),
-  edit: (id: string, version: number, edits: Edit[]) => request<Project>(`${p(id)}/edits`, json('POST', { edits }, version)),
+  edit: (id: string, version: number, edits: Edit[]) =>
+    request<Project>(`${p(id)}/edits`, json('POST', { edits }, version)),
   undo: (id: string, version: number) => request<Project>(`${p(id)}/undo`, json('POST', {}, version)),
   redo: (id: string, version: number) => request<Project>(`${p(id)}/redo`, json('POST', {}, version)),
-  element: (id: string, member: string, signal?: AbortSignal) => request<Element>(`${p(id)}/elements/${encodeURIComponent(member)}`, { signal }),
-  preferences: (id: string, mark: string, signal?: AbortSignal) => request<Preferences>(`${p(id)}/members/${encodeURIComponent(mark)}/preferences`, { signal }),
-  stirrups: (id: string, mark: string, span: number, signal?: AbortSignal) => request<StirrupsWeighed>(`${p(id)}/members/${encodeURIComponent(mark)}/stirrups?span=${span}`, { signal }),
-  sections: (id: string, mark: string, signal?: AbortSignal) => request<SectionsTried>(`${p(id)}/members/${encodeURIComponent(mark)}/sections`, { signal }),
+  element: (id: string, member: string, signal?: AbortSignal) =>
+    request<Element>(`${p(id)}/elements/${encodeURIComponent(member)}`, { signal }),
+  preferences: (id: string, mark: string, signal?: AbortSignal) =>
+    request<Preferences>(`${p(id)}/members/${encodeURIComponent(mark)}/preferences`, { signal }),
+  stirrups: (id: string, mark: string, span: number, signal?: AbortSignal) =>
+    request<StirrupsWeighed>(`${p(id)}/members/${encodeURIComponent(mark)}/stirrups?span=${span}`, { signal }),
+  sections: (id: string, mark: string, signal?: AbortSignal) =>
+    request<SectionsTried>(`${p(id)}/members/${encodeURIComponent(mark)}/sections`, { signal }),
   tryHand: (id: string, mark: string, hand: Hand, signal?: AbortSignal) =>
     request<Beam>(`${p(id)}/members/${encodeURIComponent(mark)}/try`, { ...post(hand), signal }),
   handSet: (id: string, mark: string, version: number, hand: Hand) =>
     request<HandAnswer>(`${p(id)}/members/${encodeURIComponent(mark)}/hand`, json('PUT', hand, version)),
-  identical: (id: string, mark: string, signal?: AbortSignal) => request<Identical>(`${p(id)}/members/${encodeURIComponent(mark)}/identical`, { signal }),
+  identical: (id: string, mark: string, signal?: AbortSignal) =>
+    request<Identical>(`${p(id)}/members/${encodeURIComponent(mark)}/identical`, { signal }),
   copyCage: (id: string, mark: string, version: number, marks: string[]) =>
     request<Project>(`${p(id)}/members/${encodeURIComponent(mark)}/copy`, json('POST', { marks }, version)),
   readings: (id: string, mark: string, station: number, signal?: AbortSignal) =>
     request<Readings>(`${p(id)}/members/${encodeURIComponent(mark)}/readings?station=${station}`, { signal }),
   reliefOfAll: (id: string) => request<ReliefOfAll>(`${p(id)}/torsion-relief`, { method: 'POST' }),
-  torsionRelief: (id: string, mark: string, signal?: AbortSignal) => request<Relief>(`${p(id)}/members/${encodeURIComponent(mark)}/torsion-relief`, { method: 'POST', signal }),
+  torsionRelief: (id: string, mark: string, signal?: AbortSignal) =>
+    request<Relief>(`${p(id)}/members/${encodeURIComponent(mark)}/torsion-relief`, { method: 'POST', signal }),
   options: (id: string, signal?: AbortSignal) => request<Options>(`${p(id)}/options`, { signal }),
   sketchPreview: (kind: 'beam' | 'column', sketch: BeamSketch | ColumnSketch, signal?: AbortSignal) =>
     request<SketchPreview>(`/api/sketches/${kind}/preview`, { ...post(sketch), signal }),
-  sketchCreate: (kind: 'beam' | 'column', sketch: BeamSketch | ColumnSketch) => request<Project>(`/api/sketches/${kind}`, post(sketch)),
+  sketchCreate: (kind: 'beam' | 'column', sketch: BeamSketch | ColumnSketch) =>
+    request<Project>(`/api/sketches/${kind}`, post(sketch)),
   forceFile: (id: string, file: File) =>
     request<ForceFile>(`${p(id)}/force-files?${query({ fileName: file.name })}`, upload(file)),
   forcePreview: (id: string, file: string, sheet: string, mapping: Mapped[], signal?: AbortSignal) =>

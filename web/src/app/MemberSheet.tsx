@@ -13,12 +13,16 @@ import { Loading } from '../ui/Loading'
 export function MemberSheet({ id, units, state }: { id: string; units: Units; state?: State }) {
   const { mark = '' } = useParams()
   const navigate = useNavigate()
-  const q = useQuery({ queryKey: ['project', id, 'member', mark], queryFn: ({ signal }) => api.member(id, mark, signal) })
+  const q = useQuery({
+    queryKey: ['project', id, 'member', mark],
+    queryFn: ({ signal }) => api.member(id, mark, signal),
+  })
   const { previous, next } = q.data ?? {}
   useEffect(() => {
     const go = (m: string | null | undefined) => m && void navigate(`/p/${id}/sheet/${encodeURIComponent(m)}`)
     const onKey = (e: KeyboardEvent) => {
-      if (e.ctrlKey || e.metaKey || e.altKey || (e.target as HTMLElement).closest('input, textarea, [role=combobox]')) return
+      if (e.ctrlKey || e.metaKey || e.altKey || (e.target as HTMLElement).closest('input, textarea, [role=combobox]'))
+        return
       if (e.key === 'n') go(next)
       if (e.key === 'p') go(previous)
       if (e.key === 'Escape') void navigate(`/p/${id}/results?sel=${encodeURIComponent(mark)}`)
@@ -35,17 +39,28 @@ export function MemberSheet({ id, units, state }: { id: string; units: Units; st
   return (
     <div className="sheet">
       <div className="sheet-head">
-        <Link className="soft" to={`/p/${id}/results?sel=${encodeURIComponent(mark)}`}>Results</Link>
+        <Link className="soft" to={`/p/${id}/results?sel=${encodeURIComponent(mark)}`}>
+          Results
+        </Link>
         <span className="soft">/ {m.beam ? m.beam.storey : 'columns'} /</span>
         <h1>{mark}</h1>
         <span>{labels.length > 2 ? `${labels[0]} … ${labels[labels.length - 1]}` : labels.join(', ')}</span>
         <span className="soft">
-          {m.beam ? `${m.beam.spans.length} span${m.beam.spans.length > 1 ? 's' : ''}` : `${m.column!.lifts.length} lifts`}
-          {' · '}f′c {strength(sections[0]!.fc, units)} · cover {cover(part.coverMm, units)} · {force(massIn(part.steelKg, units))} {units.mass} steel
+          {m.beam
+            ? `${m.beam.spans.length} span${m.beam.spans.length > 1 ? 's' : ''}`
+            : `${m.column!.lifts.length} lifts`}
+          {' · '}f′c {strength(sections[0]!.fc, units)} · cover {cover(part.coverMm, units)} ·{' '}
+          {force(massIn(part.steelKg, units))} {units.mass} steel
         </span>
         <span className="spring" />
-        {m.failingRank > 0 && <span className="over-ink">failing {m.failingRank} of {m.failingCount}</span>}
-        <button type="button" className="pill button" title="Print the sheet" onClick={() => window.print()}>Print</button>
+        {m.failingRank > 0 && (
+          <span className="over-ink">
+            failing {m.failingRank} of {m.failingCount}
+          </span>
+        )}
+        <button type="button" className="pill button" title="Print the sheet" onClick={() => window.print()}>
+          Print
+        </button>
         <Walk id={id} mark={previous ?? null} words="Previous failing" sign="‹" letter="P" />
         <Walk id={id} mark={next ?? null} words="Next failing" sign="›" letter="N" />
       </div>
@@ -58,9 +73,19 @@ export function MemberSheet({ id, units, state }: { id: string; units: Units; st
 const cover = (mm: number, u: Units) => `${+lengthIn(mm, u).toFixed(u.us ? 2 : 0)} ${u.length}`
 
 function Walk(p: { id: string; mark: string | null; words: string; sign: string; letter: string }) {
-  if (!p.mark) return <span className="pill button disabled" aria-hidden>{p.sign} <kbd>{p.letter}</kbd></span>
+  if (!p.mark)
+    return (
+      <span className="pill button disabled" aria-hidden>
+        {p.sign} <kbd>{p.letter}</kbd>
+      </span>
+    )
   return (
-    <Link className="pill button" title={`${p.words}: ${p.mark}`} aria-label={`${p.words}: ${p.mark}`} to={`/p/${p.id}/sheet/${encodeURIComponent(p.mark)}`}>
+    <Link
+      className="pill button"
+      title={`${p.words}: ${p.mark}`}
+      aria-label={`${p.words}: ${p.mark}`}
+      to={`/p/${p.id}/sheet/${encodeURIComponent(p.mark)}`}
+    >
       {p.sign} <kbd>{p.letter}</kbd>
     </Link>
   )

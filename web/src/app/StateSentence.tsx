@@ -13,13 +13,30 @@ export function StateSentence({ state }: { state?: State }) {
       {t && (
         <>
           <b>{grouped(t.members)}</b> members in <b>{grouped(t.lines)}</b> lines and stacks
-          {t.overstressed > 0 && <span className="over-ink"> · <b>{t.overstressed}</b> overstressed</span>}
-          {t.failing > 0 && <span className="over-ink"> · <b>{t.failing}</b> failing</span>}
+          {t.overstressed > 0 && (
+            <span className="over-ink">
+              {' '}
+              · <b>{t.overstressed}</b> overstressed
+            </span>
+          )}
+          {t.failing > 0 && (
+            <span className="over-ink">
+              {' '}
+              · <b>{t.failing}</b> failing
+            </span>
+          )}
           {t.overstressed + t.failing === 0 && ' · all satisfied'}
-          {t.notes > 0 && <> · <b>{t.notes}</b> with notes</>}
+          {t.notes > 0 && (
+            <>
+              {' '}
+              · <b>{t.notes}</b> with notes
+            </>
+          )}
           {' · '}
           <Tooltip title="Mass of all bars, with hooks and laps, over the concrete between faces of supports">
-            <span><b>{tonnage(t.steelKg, units)}</b> steel, {density(t.steelKg, t.concreteM3, units)}</span>
+            <span>
+              <b>{tonnage(t.steelKg, units)}</b> steel, {density(t.steelKg, t.concreteM3, units)}
+            </span>
           </Tooltip>
           {' · '}
         </>

@@ -23,7 +23,9 @@ export function TitleLine(props: { project?: Project; mode: Mode; onMode: () => 
   }
   return (
     <header className="title-line">
-      <Link to="/" className="wordmark">kolonne</Link>
+      <Link to="/" className="wordmark">
+        kolonne
+      </Link>
       {project && <InlineText value={project.name} label="Name of the project" onCommit={(v) => void rename(v)} />}
       <span className="spring" />
       {props.children}

@@ -24,29 +24,33 @@ export function Workspace({ mode, onMode }: { mode: Mode; onMode: () => void }) 
   const failing = (state?.totals?.overstressed ?? 0) + (state?.totals?.failing ?? 0)
   return (
     <UnitsContext.Provider value={units}>
-    <div className="workspace">
-      <TitleLine project={project.data} mode={mode} onMode={onMode}>
-        <StateSentence state={state} />
-        <UndoPills id={id} state={state} />
-        {state?.totals && <span className="pill">{state.totals.code} · {state.totals.usUnits ? 'US' : 'SI'}</span>}
-      </TitleLine>
-      <nav className="rail" aria-label="Stations of the work">
-        <Station to={`/p/${id}/model`} icon="model" name="Model" />
-        <Station to={`/p/${id}/basis`} icon="basis" name="Basis" />
-        <Station to={`/p/${id}/results`} icon="results" name="Results" badge={failing} />
-        <Station to={`/p/${id}/schedules`} icon="schedules" name="Schedules" />
-      </nav>
-      <main className="page">
-        <Routes>
-          <Route path="model" element={<ModelPage id={id} state={state} />} />
-          <Route path="basis" element={<BasisPage id={id} state={state} />} />
-          <Route path="results" element={<ResultsPage id={id} mode={mode} state={state} />} />
-          <Route path="sheet/:mark" element={<MemberSheet id={id} units={units} state={state} />} />
-          <Route path="schedules" element={<SchedulesPage id={id} />} />
-          <Route path="*" element={<Navigate to={`/p/${id}/results`} replace />} />
-        </Routes>
-      </main>
-    </div>
+      <div className="workspace">
+        <TitleLine project={project.data} mode={mode} onMode={onMode}>
+          <StateSentence state={state} />
+          <UndoPills id={id} state={state} />
+          {state?.totals && (
+            <span className="pill">
+              {state.totals.code} · {state.totals.usUnits ? 'US' : 'SI'}
+            </span>
+          )}
+        </TitleLine>
+        <nav className="rail" aria-label="Stations of the work">
+          <Station to={`/p/${id}/model`} icon="model" name="Model" />
+          <Station to={`/p/${id}/basis`} icon="basis" name="Basis" />
+          <Station to={`/p/${id}/results`} icon="results" name="Results" badge={failing} />
+          <Station to={`/p/${id}/schedules`} icon="schedules" name="Schedules" />
+        </nav>
+        <main className="page">
+          <Routes>
+            <Route path="model" element={<ModelPage id={id} state={state} />} />
+            <Route path="basis" element={<BasisPage id={id} state={state} />} />
+            <Route path="results" element={<ResultsPage id={id} mode={mode} state={state} />} />
+            <Route path="sheet/:mark" element={<MemberSheet id={id} units={units} state={state} />} />
+            <Route path="schedules" element={<SchedulesPage id={id} />} />
+            <Route path="*" element={<Navigate to={`/p/${id}/results`} replace />} />
+          </Routes>
+        </main>
+      </div>
     </UnitsContext.Provider>
   )
 }
@@ -56,7 +60,11 @@ function Station({ to, icon, name, badge = 0 }: { to: string; icon: IconName; na
     <NavLink to={to} className="station">
       <Icon name={icon} />
       <span>{name}</span>
-      {badge > 0 && <b className="badge" title={`${badge} lines and stacks fail`}>{badge}</b>}
+      {badge > 0 && (
+        <b className="badge" title={`${badge} lines and stacks fail`}>
+          {badge}
+        </b>
+      )}
     </NavLink>
   )
 }

@@ -13,9 +13,20 @@ export function antdTheme(mode: Mode): ThemeConfig {
   return {
     algorithm: mode === 'dark' ? antTheme.darkAlgorithm : antTheme.defaultAlgorithm,
     token: {
-      colorPrimary: t.accent, colorInfo: t.accent, colorLink: t.accent, colorError: t.over, colorWarning: t.over, colorBgBase: t.panel,
-      colorBgLayout: t.ground, colorTextBase: t.ink, colorBorder: t.hairline, colorBorderSecondary: t.hairline,
-      fontFamily: FONT, fontSize: 13, borderRadius: 5, controlHeight: 28,
+      colorPrimary: t.accent,
+      colorInfo: t.accent,
+      colorLink: t.accent,
+      colorError: t.over,
+      colorWarning: t.over,
+      colorBgBase: t.panel,
+      colorBgLayout: t.ground,
+      colorTextBase: t.ink,
+      colorBorder: t.hairline,
+      colorBorderSecondary: t.hairline,
+      fontFamily: FONT,
+      fontSize: 13,
+      borderRadius: 5,
+      controlHeight: 28,
     },
   }
 }

@@ -12,7 +12,11 @@ export interface Axes {
   z: Vector
 }
 
-const cross = (a: Vector, b: Vector): Vector => [a[1] * b[2] - a[2] * b[1], a[2] * b[0] - a[0] * b[2], a[0] * b[1] - a[1] * b[0]]
+const cross = (a: Vector, b: Vector): Vector => [
+  a[1] * b[2] - a[2] * b[1],
+  a[2] * b[0] - a[0] * b[2],
+  a[0] * b[1] - a[1] * b[0],
+]
 const unit = (a: Vector): Vector => {
   const l = Math.hypot(...a)
   return [a[0] / l, a[1] / l, a[2] / l]

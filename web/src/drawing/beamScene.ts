@@ -14,7 +14,12 @@ export function axisOf(beam: Beam, widthPx: number, marginPx = 42): Axis {
   const from = a.x - a.depth / 2
   const to = b.x + b.depth / 2
   const scale = (widthPx - 2 * marginPx) / (to - from)
-  return { x: (mm) => marginPx + (mm - from) * scale, mm: (px) => from + (px - marginPx) / scale, left: marginPx, right: widthPx - marginPx }
+  return {
+    x: (mm) => marginPx + (mm - from) * scale,
+    mm: (px) => from + (px - marginPx) / scale,
+    left: marginPx,
+    right: widthPx - marginPx,
+  }
 }
 
 /** A polyline's points attribute. */
@@ -24,7 +29,11 @@ export const line = (pts: [number, number][]) => pts.map(([x, y]) => `${x.toFixe
 export function filled(points: Point[], value: (p: Point) => number, axis: Axis, y: (v: number) => number): string {
   const first = points[0]!
   const last = points[points.length - 1]!
-  return line([[axis.x(first.x), y(0)], ...points.map((p): [number, number] => [axis.x(p.x), y(value(p))]), [axis.x(last.x), y(0)]])
+  return line([
+    [axis.x(first.x), y(0)],
+    ...points.map((p): [number, number] => [axis.x(p.x), y(value(p))]),
+    [axis.x(last.x), y(0)],
+  ])
 }
 
 /** A scale that fits the given values into a height; positive values go down where the diagram is drawn on the tension side. */

@@ -32,5 +32,10 @@ export function plotOf(i: Interaction, width: number, height: number, force = 1,
     for (let v = Math.ceil(from / step) * step; v <= to; v += step) out.push(Math.round(v * 1e6) / 1e6)
     return out
   }
-  return { x, y, xTicks: ticks(0, mMax, niceStep(mMax * moment, 5) / moment).slice(1), yTicks: ticks(nMin, nMax, niceStep((nMax - nMin) * force, 6) / force) }
+  return {
+    x,
+    y,
+    xTicks: ticks(0, mMax, niceStep(mMax * moment, 5) / moment).slice(1),
+    yTicks: ticks(nMin, nMax, niceStep((nMax - nMin) * force, 6) / force),
+  }
 }

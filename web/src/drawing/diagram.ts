@@ -36,13 +36,19 @@ export function valueAt(x: number[], v: number[], at: number): number {
 /** The value of largest magnitude and where it is. */
 export function peak(d: MemberDiagram): { x: number; v: number } {
   let best = { x: d.x[0] ?? 0, v: 0 }
-  for (const list of [d.v, d.low ?? []]) list.forEach((v, i) => { if (Math.abs(v) > Math.abs(best.v)) best = { x: d.x[i]!, v } })
+  for (const list of [d.v, d.low ?? []])
+    list.forEach((v, i) => {
+      if (Math.abs(v) > Math.abs(best.v)) best = { x: d.x[i]!, v }
+    })
   return best
 }
 
 /** A size that few members pass, to which diagrams are scaled: one very large value neither flattens all others nor fills the view. */
 export function typicalPeak(list: MemberDiagram[]): number {
-  const peaks = list.map((d) => Math.abs(peak(d).v)).filter((v) => v > 0).sort((a, b) => a - b)
+  const peaks = list
+    .map((d) => Math.abs(peak(d).v))
+    .filter((v) => v > 0)
+    .sort((a, b) => a - b)
   return peaks.length === 0 ? 1 : Math.max(peaks[Math.floor(0.95 * (peaks.length - 1))]!, peaks.at(-1)! / 6)
 }
 
@@ -62,7 +68,12 @@ export function displacementAt(points: number[], part: number): [number, number,
 
 /** Direction in which a positive value is drawn: bending on the tension side (sagging below), the others upwards or sideways. */
 export const SIDE: Record<string, { axis: 'y' | 'z'; sign: 1 | -1; name: string; says: string }> = {
-  my: { axis: 'z', sign: -1, name: 'Moment', says: 'My, bending of a beam; drawn on the side in tension, sagging is positive' },
+  my: {
+    axis: 'z',
+    sign: -1,
+    name: 'Moment',
+    says: 'My, bending of a beam; drawn on the side in tension, sagging is positive',
+  },
   vz: { axis: 'z', sign: 1, name: 'Shear', says: 'Vz, shear of a beam; V = dM/dx' },
   n: { axis: 'z', sign: 1, name: 'Axial', says: 'N, tension is positive' },
   t: { axis: 'z', sign: 1, name: 'Torsion', says: 'T, about the axis of the member' },

@@ -7,17 +7,40 @@ import { rampVariable } from './ramp'
 import { spaceScene } from './spaceScene'
 
 const member = (id: string, role: string, ends: number[], line = 0) => ({
-  id, role, ends, widthMm: 300, depthMm: 600, line, part: 0, utilisation: 0.5, satisfied: true, round: false,
+  id,
+  role,
+  ends,
+  widthMm: 300,
+  depthMm: 600,
+  line,
+  part: 0,
+  utilisation: 0.5,
+  satisfied: true,
+  round: false,
 })
 const view: View = {
-  version: 1, marks: ['L1-B01', 'C-A1'], grid: [{ id: 'A', x1: 0, y1: -1000, x2: 0, y2: 7000 }], storeys: [],
-  members: [member('b', 'beam', [0, 0, 3000, 6000, 0, 3000]), member('c', 'column', [0, 0, 0, 0, 0, 3000], 1), member('d', 'column', [0, 0, 3000, 0, 0, 6000], 1)],
+  version: 1,
+  marks: ['L1-B01', 'C-A1'],
+  grid: [{ id: 'A', x1: 0, y1: -1000, x2: 0, y2: 7000 }],
+  storeys: [],
+  members: [
+    member('b', 'beam', [0, 0, 3000, 6000, 0, 3000]),
+    member('c', 'column', [0, 0, 0, 0, 0, 3000], 1),
+    member('d', 'column', [0, 0, 3000, 0, 0, 6000], 1),
+  ],
 }
 const point = (x: number, mPos: number, span = 0) => ({ x, span, mPos }) as Point
 
 describe('the ramp', () => {
   it('has one step for each range and a sign of its own above 1.00', () => {
-    expect([0.1, 0.4, 0.41, 0.92, 0.95, 1].map((u) => rampVariable(u))).toEqual(['--u0', '--u0', '--u1', '--u3', '--u4', '--u4'])
+    expect([0.1, 0.4, 0.41, 0.92, 0.95, 1].map((u) => rampVariable(u))).toEqual([
+      '--u0',
+      '--u0',
+      '--u1',
+      '--u3',
+      '--u4',
+      '--u4',
+    ])
     expect(rampVariable(1.01)).toBe('--over')
     expect(rampVariable(0.3, false)).toBe('--over')
   })
@@ -50,7 +73,12 @@ describe('the space view', () => {
 })
 
 describe('the beam sheet', () => {
-  const beam = { supports: [{ x: 0, depth: 400 }, { x: 6000, depth: 400 }] } as Beam
+  const beam = {
+    supports: [
+      { x: 0, depth: 400 },
+      { x: 6000, depth: 400 },
+    ],
+  } as Beam
   it('maps a place to the drawing and back', () => {
     const a = axisOf(beam, 900)
     expect(a.mm(a.x(2345))).toBeCloseTo(2345, 9)
@@ -69,7 +97,16 @@ describe('the beam sheet', () => {
 
 describe('the interaction plot', () => {
   it('puts compression up and moments to the right, with round ticks', () => {
-    const i: Interaction = { angleDeg: 0, design: [{ m: 0, n: -1000 }, { m: 400, n: 1000 }, { m: 0, n: 4000 }], nominal: [], demands: [] }
+    const i: Interaction = {
+      angleDeg: 0,
+      design: [
+        { m: 0, n: -1000 },
+        { m: 400, n: 1000 },
+        { m: 0, n: 4000 },
+      ],
+      nominal: [],
+      demands: [],
+    }
     const p = plotOf(i, 400, 300)
     expect(p.y(4000)).toBeLessThan(p.y(0))
     expect(p.x(400)).toBeGreaterThan(p.x(0))

@@ -6,16 +6,45 @@ import { changeColor, changeParts, placedValues, planRibbons, planShapes } from 
 import { planScene } from './planScene'
 import { arrows, deflected, niceFactor, ribbons } from './spaceLayer'
 
-const member = (id: string, role: string, ends: number[]) => ({ id, role, ends, widthMm: 300, depthMm: 600, line: 0, part: 0, utilisation: 0.5, satisfied: true, round: false })
+const member = (id: string, role: string, ends: number[]) => ({
+  id,
+  role,
+  ends,
+  widthMm: 300,
+  depthMm: 600,
+  line: 0,
+  part: 0,
+  utilisation: 0.5,
+  satisfied: true,
+  round: false,
+})
 const view: View = {
-  version: 1, marks: ['L1-B01'], grid: [], storeys: [],
-  members: [member('b', 'beam', [0, 0, 3000, 6000, 0, 3000]), member('back', 'beam', [6000, 4000, 3000, 0, 4000, 3000]), member('c', 'column', [0, 0, 0, 0, 0, 3000])],
+  version: 1,
+  marks: ['L1-B01'],
+  grid: [],
+  storeys: [],
+  members: [
+    member('b', 'beam', [0, 0, 3000, 6000, 0, 3000]),
+    member('back', 'beam', [6000, 4000, 3000, 0, 4000, 3000]),
+    member('c', 'column', [0, 0, 0, 0, 0, 3000]),
+  ],
 }
-const diagram = (component: string, members: MemberDiagram[]): Diagram => ({ version: 1, of: 'case:G', component, unit: 'kNm', most: 80, members })
+const diagram = (component: string, members: MemberDiagram[]): Diagram => ({
+  version: 1,
+  of: 'case:G',
+  component,
+  unit: 'kNm',
+  most: 80,
+  members,
+})
 
 describe('a diagram along a member', () => {
   it('has a point where it crosses zero', () => {
-    expect(curve([0, 4], [-30, 10])).toEqual([[0, -30], [3, 0], [4, 10]])
+    expect(curve([0, 4], [-30, 10])).toEqual([
+      [0, -30],
+      [3, 0],
+      [4, 10],
+    ])
   })
   it('is read between stations, after a jump on its far side', () => {
     expect(valueAt([0, 2, 2, 4], [10, 10, -30, -30], 1)).toBe(10)
@@ -44,8 +73,19 @@ describe('diagrams in plan', () => {
     }
   })
   it('draw the shear of a reversed member on the same side as its neighbour’s', () => {
-    const [one, two] = planRibbons(scene.members, diagram('vz', [{ id: 'b', x: [0, 6], v: [50, -50], low: null }, { id: 'back', x: [0, 6], v: [50, -50], low: null }]), 10)
-    const up = (r: typeof one) => r!.rings.find((k) => k.positive)!.points.split(' ').some((p) => Number(p.split(',')[1]) < r!.member.y1)
+    const [one, two] = planRibbons(
+      scene.members,
+      diagram('vz', [
+        { id: 'b', x: [0, 6], v: [50, -50], low: null },
+        { id: 'back', x: [0, 6], v: [50, -50], low: null },
+      ]),
+      10,
+    )
+    const up = (r: typeof one) =>
+      r!.rings
+        .find((k) => k.positive)!
+        .points.split(' ')
+        .some((p) => Number(p.split(',')[1]) < r!.member.y1)
     // at its own start each goes up on the page: a beam with the same load looks the same from either side
     expect([up(one), up(two)]).toEqual([true, false])
   })
@@ -57,7 +97,15 @@ describe('diagrams in plan', () => {
   })
 })
 
-const shape: Deflection = { version: 1, of: 'case:W', mostMm: 5.1, members: [{ id: 'b', points: [0, 0, 0, 0, 0.5, 3, 1, -4, 1, 0, 0, 0] }, { id: 'c', points: [0, 0, 0, 0, 1, 4, 0, 0] }] }
+const shape: Deflection = {
+  version: 1,
+  of: 'case:W',
+  mostMm: 5.1,
+  members: [
+    { id: 'b', points: [0, 0, 0, 0, 0.5, 3, 1, -4, 1, 0, 0, 0] },
+    { id: 'c', points: [0, 0, 0, 0, 1, 4, 0, 0] },
+  ],
+}
 
 describe('the deflected shape', () => {
   it('is read between its points', () => {
@@ -71,7 +119,11 @@ describe('the deflected shape', () => {
     const t = deflected(view, shape, 100)
     expect(t.positions.length).toBe(t.values.length * 3)
     expect(Math.max(...t.values)).toBeLessThanOrEqual(1.0001)
-    expect(deflected(view, shape, 0).positions.filter((_, i) => i % 3 === 2).every((z) => z <= 3.3 && z >= 0)).toBe(true)
+    expect(
+      deflected(view, shape, 0)
+        .positions.filter((_, i) => i % 3 === 2)
+        .every((z) => z <= 3.3 && z >= 0),
+    ).toBe(true)
   })
   it('is exaggerated by a round number', () => {
     expect(niceFactor(view, 5)).toBe(50)
@@ -86,7 +138,16 @@ describe('layers in space', () => {
     expect(new Set(t.values)).toEqual(new Set([1]))
   })
   it('show reactions as arrows that end at their joint', () => {
-    const r: Reactions = { version: 1, of: '', forceUnit: 'kN', momentUnit: 'kNm', joints: [{ joint: 'A', xM: 1, yM: 2, zM: 0, forces: [0, 0, 300, 0, 0, 0] }, { joint: 'B', xM: 0, yM: 0, zM: 0, forces: [0, 0, 0, 0, 0, 0] }] }
+    const r: Reactions = {
+      version: 1,
+      of: '',
+      forceUnit: 'kN',
+      momentUnit: 'kNm',
+      joints: [
+        { joint: 'A', xM: 1, yM: 2, zM: 0, forces: [0, 0, 300, 0, 0, 0] },
+        { joint: 'B', xM: 0, yM: 0, zM: 0, forces: [0, 0, 0, 0, 0, 0] },
+      ],
+    }
     expect(arrows(r, 2)).toEqual([{ joint: 'A', tip: [1, 2, 0], direction: [0, 0, 1], length: 2 }])
   })
   it('take the axes of an upright member along global X and Y', () => {
@@ -96,9 +157,23 @@ describe('layers in space', () => {
 })
 
 describe('changes', () => {
-  const c: Compare = { from: 1, to: 2, component: 'my', unit: 'kNm', most: 40, changes: [{ member: 'b', mark: 'B', before: 10, after: 50, by: 40 }, { member: 'c', mark: 'C', before: 50, after: 40, by: -10 }, { member: 'd', mark: 'D', before: 1, after: 1, by: 0.001 }] }
+  const c: Compare = {
+    from: 1,
+    to: 2,
+    component: 'my',
+    unit: 'kNm',
+    most: 40,
+    changes: [
+      { member: 'b', mark: 'B', before: 10, after: 50, by: 40 },
+      { member: 'c', mark: 'C', before: 50, after: 40, by: -10 },
+      { member: 'd', mark: 'D', before: 1, after: 1, by: 0.001 },
+    ],
+  }
   it('are parts of the largest, small ones left out', () => {
-    expect([...changeParts(c)]).toEqual([['b', 1], ['c', -0.25]])
+    expect([...changeParts(c)]).toEqual([
+      ['b', 1],
+      ['c', -0.25],
+    ])
   })
   it('are told apart by colour and strength', () => {
     expect(changeColor(1)).toContain('--accent')

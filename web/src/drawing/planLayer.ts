@@ -24,22 +24,38 @@ function frame(m: PlanMember, component: string) {
 /** Diagrams of the beams of a storey. @param mmPerUnit length on the drawing of one unit of force */
 export function planRibbons(members: PlanMember[], diagram: Diagram, mmPerUnit: number): PlanRibbon[] {
   const byId = new Map(diagram.members.map((d) => [d.id, d]))
-  return members.filter((m) => !m.column && byId.has(m.id)).map((member) => {
-    const d = byId.get(member.id)!
-    const f = frame(member, diagram.component)
-    const at = (x: number, v: number): [number, number] => [member.x1 + f.ux * x * 1000 + f.nx * v * mmPerUnit, member.y1 + f.uy * x * 1000 + f.ny * v * mmPerUnit]
-    const rings = curves(d).flatMap((c) => [true, false].map((positive) => ({
-      positive,
-      points: ring(c.map(([x, v]): [number, number] => [x, positive ? Math.max(0, v) : Math.min(0, v)]), at),
-    }))).filter((r) => r.points !== '')
-    const p = peak(d)
-    const [x, y] = at(p.x, p.v)
-    return { member, rings, peak: { x, y, value: p.v } }
-  })
+  return members
+    .filter((m) => !m.column && byId.has(m.id))
+    .map((member) => {
+      const d = byId.get(member.id)!
+      const f = frame(member, diagram.component)
+      const at = (x: number, v: number): [number, number] => [
+        member.x1 + f.ux * x * 1000 + f.nx * v * mmPerUnit,
+        member.y1 + f.uy * x * 1000 + f.ny * v * mmPerUnit,
+      ]
+      const rings = curves(d)
+        .flatMap((c) =>
+          [true, false].map((positive) => ({
+            positive,
+            points: ring(
+              c.map(([x, v]): [number, number] => [x, positive ? Math.max(0, v) : Math.min(0, v)]),
+              at,
+            ),
+          })),
+        )
+        .filter((r) => r.points !== '')
+      const p = peak(d)
+      const [x, y] = at(p.x, p.v)
+      return { member, rings, peak: { x, y, value: p.v } }
+    })
 }
 
 /** Places for the values of ribbons, largest first, where they do not lie on one another. */
-export function placedValues(list: PlanRibbon[], size: number, words: (v: number) => string): { id: string; x: number; y: number; text: string }[] {
+export function placedValues(
+  list: PlanRibbon[],
+  size: number,
+  words: (v: number) => string,
+): { id: string; x: number; y: number; text: string }[] {
   const out: { id: string; x: number; y: number; text: string; half: number }[] = []
   for (const r of [...list].sort((a, b) => Math.abs(b.peak.value) - Math.abs(a.peak.value))) {
     const text = words(r.peak.value)
@@ -59,21 +75,27 @@ function ring(c: [number, number][], at: (x: number, v: number) => [number, numb
 /** Members as they move along X and Y, as polylines. */
 export function planShapes(members: PlanMember[], shape: Deflection, factor: number): { id: string; points: string }[] {
   const byId = new Map(shape.members.map((d) => [d.id, d.points]))
-  return members.filter((m) => !m.column && byId.has(m.id)).map((m) => {
-    const points = byId.get(m.id)!
-    const out: string[] = []
-    for (let i = 0; i < points.length; i += 4) {
-      const t = points[i]!
-      const [dx, dy] = displacementAt(points, t)
-      out.push(`${Math.round(m.x1 + t * (m.x2 - m.x1) + dx * factor)},${Math.round(m.y1 + t * (m.y2 - m.y1) - dy * factor)}`)
-    }
-    return { id: m.id, points: out.join(' ') }
-  })
+  return members
+    .filter((m) => !m.column && byId.has(m.id))
+    .map((m) => {
+      const points = byId.get(m.id)!
+      const out: string[] = []
+      for (let i = 0; i < points.length; i += 4) {
+        const t = points[i]!
+        const [dx, dy] = displacementAt(points, t)
+        out.push(
+          `${Math.round(m.x1 + t * (m.x2 - m.x1) + dx * factor)},${Math.round(m.y1 + t * (m.y2 - m.y1) - dy * factor)}`,
+        )
+      }
+      return { id: m.id, points: out.join(' ') }
+    })
 }
 
 /** Signed part (-1 to 1) by which each member changed, of the largest change; small ones are left out. */
 export function changeParts(c: Compare): Map<string, number> {
-  return new Map(c.changes.filter((k) => c.most > 0 && Math.abs(k.by) > 1e-3 * c.most).map((k) => [k.member, k.by / c.most]))
+  return new Map(
+    c.changes.filter((k) => c.most > 0 && Math.abs(k.by) > 1e-3 * c.most).map((k) => [k.member, k.by / c.most]),
+  )
 }
 
 /** Colour of a change: more in the accent, less in sand; strength by size. */

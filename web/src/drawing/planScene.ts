@@ -35,8 +35,18 @@ export function planScene(view: View, elevationMm: number): PlanScene {
   const members = [...beams, ...shown].map((m): PlanMember => {
     const [x1, y1, , x2, y2] = ends(m)
     return {
-      id: m.id, mark: view.marks[m.line] ?? '', column: m.role === 'column', round: m.round, x1, y1: -y1, x2, y2: -y2,
-      width: m.widthMm, depth: m.depthMm, utilisation: m.utilisation, satisfied: m.satisfied,
+      id: m.id,
+      mark: view.marks[m.line] ?? '',
+      column: m.role === 'column',
+      round: m.round,
+      x1,
+      y1: -y1,
+      x2,
+      y2: -y2,
+      width: m.widthMm,
+      depth: m.depthMm,
+      utilisation: m.utilisation,
+      satisfied: m.satisfied,
     }
   })
   const grid = view.grid.map((g) => ({ id: g.id, x1: g.x1, y1: -g.y1, x2: g.x2, y2: -g.y2 }))
@@ -45,7 +55,11 @@ export function planScene(view: View, elevationMm: number): PlanScene {
   const pad = 1800
   const x = Math.min(...xs, 0) - pad
   const y = Math.min(...ys, 0) - pad
-  return { members, grid, box: { x, y, width: Math.max(...xs, 1000) + pad - x, height: Math.max(...ys, 1000) + pad - y } }
+  return {
+    members,
+    grid,
+    box: { x, y, width: Math.max(...xs, 1000) + pad - x, height: Math.max(...ys, 1000) + pad - y },
+  }
 }
 
 /** What a label says of a member. */

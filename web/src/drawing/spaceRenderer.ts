@@ -9,14 +9,20 @@ import { spaceScene, type Box } from './spaceScene'
 
 /** Draws the boxes with three.js, one draw call, only when something changed. Owns and disposes its geometry. */
 export class SpaceRenderer {
-  private readonly renderer = new THREE.WebGLRenderer({ antialias: window.devicePixelRatio > 1, preserveDrawingBuffer: true })
+  private readonly renderer = new THREE.WebGLRenderer({
+    antialias: window.devicePixelRatio > 1,
+    preserveDrawingBuffer: true,
+  })
   private readonly scene = new THREE.Scene()
   private readonly camera = new THREE.PerspectiveCamera(35, 1, 0.5, 2000)
   private readonly controls: OrbitControls
   private readonly mesh: THREE.InstancedMesh
   private readonly boxes: Box[]
   private readonly observer: ResizeObserver
-  private readonly layer = new THREE.Mesh(new THREE.BufferGeometry(), new THREE.MeshBasicMaterial({ vertexColors: true, side: THREE.DoubleSide, transparent: true, opacity: 0.85 }))
+  private readonly layer = new THREE.Mesh(
+    new THREE.BufferGeometry(),
+    new THREE.MeshBasicMaterial({ vertexColors: true, side: THREE.DoubleSide, transparent: true, opacity: 0.85 }),
+  )
   private readonly arrowGroup = new THREE.Group()
   private readonly arrowMaterial = new THREE.MeshBasicMaterial()
   private readonly shaft = new THREE.CylinderGeometry(0.1, 0.1, 1, 10)
@@ -25,11 +31,17 @@ export class SpaceRenderer {
   private hovering = 0
 
   constructor(
-    private readonly host: HTMLElement, private readonly view: View, private readonly onPick: (mark: string | undefined) => void,
+    private readonly host: HTMLElement,
+    private readonly view: View,
+    private readonly onPick: (mark: string | undefined) => void,
     private readonly onHover: (hit: Under | undefined) => void,
   ) {
     this.boxes = spaceScene(view)
-    this.mesh = new THREE.InstancedMesh(new THREE.BoxGeometry(1, 1, 1), new THREE.MeshLambertMaterial(), this.boxes.length)
+    this.mesh = new THREE.InstancedMesh(
+      new THREE.BoxGeometry(1, 1, 1),
+      new THREE.MeshLambertMaterial(),
+      this.boxes.length,
+    )
     this.boxes.forEach((b, i) => this.mesh.setMatrixAt(i, matrix(b)))
     const key = new THREE.DirectionalLight(0xffffff, 1.6)
     key.position.set(-0.6, -1, 1.4)
@@ -47,7 +59,12 @@ export class SpaceRenderer {
   }
 
   /** Colours by utilisation, by change (signed part of the largest) or plain; members outside the query fade, the selected one is inked. */
-  paint(t: Tokens, matching: Set<string>, selected: string | undefined, by: 'utilisation' | 'plain' | Map<string, number>) {
+  paint(
+    t: Tokens,
+    matching: Set<string>,
+    selected: string | undefined,
+    by: 'utilisation' | 'plain' | Map<string, number>,
+  ) {
     const ramp = [t.u0, t.u1, t.u2, t.u3, t.u4].map((c) => new THREE.Color(c))
     const over = new THREE.Color(t.over)
     const faded = new THREE.Color(t.hairline)
@@ -57,14 +74,19 @@ export class SpaceRenderer {
       if (by === 'plain') return plain
       if (by !== 'utilisation') {
         const part = by.get(id)
-        return part === undefined ? plain : plain.clone().lerp(new THREE.Color(part > 0 ? t.accent : t.less), 0.2 + 0.8 * Math.sqrt(Math.abs(part)))
+        return part === undefined
+          ? plain
+          : plain.clone().lerp(new THREE.Color(part > 0 ? t.accent : t.less), 0.2 + 0.8 * Math.sqrt(Math.abs(part)))
       }
       const step = STEPS.findIndex((s) => b.utilisation <= s + 1e-9)
       return !b.satisfied ? over : ramp[step < 0 ? ramp.length - 1 : step]!
     }
     this.scene.background = new THREE.Color(t.ground)
     this.boxes.forEach((b, i) => {
-      this.mesh.setColorAt(i, b.mark === selected ? ink : matching.has(b.mark) ? shade(b, this.view.members[i]!.id) : faded)
+      this.mesh.setColorAt(
+        i,
+        b.mark === selected ? ink : matching.has(b.mark) ? shade(b, this.view.members[i]!.id) : faded,
+      )
     })
     this.mesh.instanceColor!.needsUpdate = true
     this.draw()
@@ -156,8 +178,16 @@ export class SpaceRenderer {
     const hit = ray.intersectObject(this.mesh)[0]
     const box = hit?.instanceId === undefined ? undefined : this.boxes[hit.instanceId]
     if (!hit || !box) return undefined
-    const along = hit.point.clone().sub(new THREE.Vector3(...box.centre)).dot(new THREE.Vector3(...(box.axes[0] as [number, number, number])))
-    return { member: this.view.members[hit.instanceId!]!.id, mark: box.mark, part: Math.max(0, Math.min(1, along / box.size[0] + 0.5)), ...at }
+    const along = hit.point
+      .clone()
+      .sub(new THREE.Vector3(...box.centre))
+      .dot(new THREE.Vector3(...(box.axes[0] as [number, number, number])))
+    return {
+      member: this.view.members[hit.instanceId!]!.id,
+      mark: box.mark,
+      part: Math.max(0, Math.min(1, along / box.size[0] + 0.5)),
+      ...at,
+    }
   }
 
   /** The joint with an arrow within a finger's width of the cursor. */
@@ -203,7 +233,15 @@ export class SpaceRenderer {
 }
 
 function matrix(b: Box): THREE.Matrix4 {
-  const [x, y, z] = b.axes.map((a) => new THREE.Vector3(a[0], a[1], a[2])) as [THREE.Vector3, THREE.Vector3, THREE.Vector3]
-  const m = new THREE.Matrix4().makeBasis(x.multiplyScalar(b.size[0]), y.multiplyScalar(b.size[1]), z.multiplyScalar(b.size[2]))
+  const [x, y, z] = b.axes.map((a) => new THREE.Vector3(a[0], a[1], a[2])) as [
+    THREE.Vector3,
+    THREE.Vector3,
+    THREE.Vector3,
+  ]
+  const m = new THREE.Matrix4().makeBasis(
+    x.multiplyScalar(b.size[0]),
+    y.multiplyScalar(b.size[1]),
+    z.multiplyScalar(b.size[2]),
+  )
   return m.setPosition(...b.centre)
 }

@@ -21,7 +21,11 @@ export function spaceScene(view: View): Box[] {
 function box(m: ViewMember, mark: string): Box {
   const { start, end, length, x, y, z } = axesOf(m)
   return {
-    mark, centre: start.map((v, i) => (v + end[i]!) / 2) as [number, number, number], size: [length, m.widthMm / 1000, m.depthMm / 1000], axes: [x, y, z],
-    utilisation: m.utilisation, satisfied: m.satisfied,
+    mark,
+    centre: start.map((v, i) => (v + end[i]!) / 2) as [number, number, number],
+    size: [length, m.widthMm / 1000, m.depthMm / 1000],
+    axes: [x, y, z],
+    utilisation: m.utilisation,
+    satisfied: m.satisfied,
   }
 }

@@ -1,6 +1,21 @@
 import { describe, expect, it } from 'vitest'
 import { force, grouped, isOver, utilisation } from './format'
-import { density, distanceIn, forceIn, lengthFrom, lengthIn, massIn, momentIn, SI, strength, stressFrom, stressIn, tonnage, US, volumeIn } from './units'
+import {
+  density,
+  distanceIn,
+  forceIn,
+  lengthFrom,
+  lengthIn,
+  massIn,
+  momentIn,
+  SI,
+  strength,
+  stressFrom,
+  stressIn,
+  tonnage,
+  US,
+  volumeIn,
+} from './units'
 
 describe('numbers as they are shown', () => {
   it('groups thousands with a thin space and uses a true minus', () => {
@@ -34,7 +49,11 @@ describe('units', () => {
   })
   it('tells steel in tonnes or in tons of 2000 lb', () => {
     expect([tonnage(182_240, SI), tonnage(907.18474, US)]).toEqual(['182.2 t', '1.0 tons'])
-    expect([density(1180, 10, SI), density(1180, 10, US), density(0, 0, SI)]).toEqual(['118 kg/m³', '199 lb/yd³', '0 kg/m³'])
+    expect([density(1180, 10, SI), density(1180, 10, US), density(0, 0, SI)]).toEqual([
+      '118 kg/m³',
+      '199 lb/yd³',
+      '0 kg/m³',
+    ])
     expect([strength(35, SI), strength(27.579, US)]).toEqual(['35 MPa', '4 ksi'])
   })
   it('goes there and back', () => {

@@ -10,7 +10,8 @@ const CIRCLE = new RegExp(`^(?:circle|d)\\s*${N}$`)
 export function parseSection(words: string): SketchSection | undefined {
   const w = words.trim().toLowerCase().replace(/×/g, 'x')
   const r = RECTANGLE.exec(w)
-  if (r && Number(r[1]) > 0 && Number(r[2]) > 0) return { ...NONE, shape: 'rectangle', b: Number(r[1]), h: Number(r[2]) }
+  if (r && Number(r[1]) > 0 && Number(r[2]) > 0)
+    return { ...NONE, shape: 'rectangle', b: Number(r[1]), h: Number(r[2]) }
   const c = CIRCLE.exec(w)
   if (c && Number(c[1]) > 0) return { ...NONE, shape: 'circle', d: Number(c[1]) }
   const f = FLANGED.exec(w)

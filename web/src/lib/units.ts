@@ -10,8 +10,26 @@ export interface Units {
   volume: string
 }
 
-export const SI: Units = { us: false, length: 'mm', distance: 'm', force: 'kN', moment: 'kNm', stress: 'MPa', mass: 'kg', volume: 'm³' }
-export const US: Units = { us: true, length: 'in', distance: 'ft', force: 'kip', moment: 'kip·ft', stress: 'ksi', mass: 'lb', volume: 'yd³' }
+export const SI: Units = {
+  us: false,
+  length: 'mm',
+  distance: 'm',
+  force: 'kN',
+  moment: 'kNm',
+  stress: 'MPa',
+  mass: 'kg',
+  volume: 'm³',
+}
+export const US: Units = {
+  us: true,
+  length: 'in',
+  distance: 'ft',
+  force: 'kip',
+  moment: 'kip·ft',
+  stress: 'ksi',
+  mass: 'lb',
+  volume: 'yd³',
+}
 
 export const unitsOf = (us: boolean): Units => (us ? US : SI)
 
@@ -31,10 +49,12 @@ export const massIn = (kg: number, u: Units) => (u.us ? kg / KG_PER_LB : kg)
 export const volumeIn = (m3: number, u: Units) => (u.us ? m3 / M3_PER_YD3 : m3)
 
 /** Steel of a building: tonnes, or tons of 2000 lb. */
-export const tonnage = (kg: number, u: Units) => (u.us ? `${(massIn(kg, u) / 2000).toFixed(1)} tons` : `${(kg / 1000).toFixed(1)} t`)
+export const tonnage = (kg: number, u: Units) =>
+  u.us ? `${(massIn(kg, u) / 2000).toFixed(1)} tons` : `${(kg / 1000).toFixed(1)} t`
 
 /** Steel per concrete. */
-export const density = (kg: number, m3: number, u: Units) => `${m3 > 0 ? Math.round(massIn(kg, u) / volumeIn(m3, u)) : 0} ${u.mass}/${u.volume}`
+export const density = (kg: number, m3: number, u: Units) =>
+  `${m3 > 0 ? Math.round(massIn(kg, u) / volumeIn(m3, u)) : 0} ${u.mass}/${u.volume}`
 
 /** A specified strength with its unit. */
 export const strength = (mpa: number, u: Units) => `${+stressIn(mpa, u).toFixed(u.us ? 2 : 1)} ${u.stress}`

@@ -4,7 +4,16 @@ import { afterEach } from 'vitest'
 
 // antd measures the page; jsdom has neither of these
 window.matchMedia ??= (query: string) =>
-  ({ matches: false, media: query, addEventListener() {}, removeEventListener() {}, addListener() {}, removeListener() {}, onchange: null, dispatchEvent: () => false }) as MediaQueryList
+  ({
+    matches: false,
+    media: query,
+    addEventListener() {},
+    removeEventListener() {},
+    addListener() {},
+    removeListener() {},
+    onchange: null,
+    dispatchEvent: () => false,
+  }) as MediaQueryList
 globalThis.ResizeObserver ??= class {
   observe() {}
   unobserve() {}

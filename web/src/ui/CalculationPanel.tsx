@@ -7,7 +7,10 @@ export function CalculationPanel({ calculation }: { calculation: Calculation }) 
       {calculation.steps.map((s, i) =>
         s.title ? (
           <h3 key={i}>
-            {s.symbol} <span className="soft">{s.formula} {s.clause}</span>
+            {s.symbol}{' '}
+            <span className="soft">
+              {s.formula} {s.clause}
+            </span>
           </h3>
         ) : (
           <div className="step" key={i}>

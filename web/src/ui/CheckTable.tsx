@@ -7,13 +7,27 @@ export function CheckTable({ checks, onPick }: { checks: Check[]; onPick?: (c: C
   return (
     <table className="checks">
       <thead>
-        <tr><th>check</th><th className="num">needs</th><th className="num">has</th><th className="num">util.</th></tr>
+        <tr>
+          <th>check</th>
+          <th className="num">needs</th>
+          <th className="num">has</th>
+          <th className="num">util.</th>
+        </tr>
       </thead>
       <tbody>
         {sorted.map((c) => (
-          <tr key={c.kind} className={c.satisfied ? '' : 'over-ink'} onClick={() => onPick?.(c)} title={`${c.clause} · ${c.place} ${c.combination}`}>
-            <td>{c.title}</td><td className="num">{c.demand}</td><td className="num">{c.capacity}</td>
-            <td className="num"><b>{utilisation(c.utilisation)}</b></td>
+          <tr
+            key={c.kind}
+            className={c.satisfied ? '' : 'over-ink'}
+            onClick={() => onPick?.(c)}
+            title={`${c.clause} · ${c.place} ${c.combination}`}
+          >
+            <td>{c.title}</td>
+            <td className="num">{c.demand}</td>
+            <td className="num">{c.capacity}</td>
+            <td className="num">
+              <b>{utilisation(c.utilisation)}</b>
+            </td>
           </tr>
         ))}
       </tbody>

@@ -13,7 +13,12 @@ export function ErrorView(p: { error: Error; onRetry?: () => void; home?: boolea
       <p className="soft">{detail}</p>
       <FindingList findings={findings} />
       <p>
-        {p.onRetry && <Button type="primary" onClick={p.onRetry}>Try again</Button>} {p.home && <Link to="/">All projects</Link>}
+        {p.onRetry && (
+          <Button type="primary" onClick={p.onRetry}>
+            Try again
+          </Button>
+        )}{' '}
+        {p.home && <Link to="/">All projects</Link>}
       </p>
     </div>
   )

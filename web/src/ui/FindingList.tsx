@@ -9,7 +9,10 @@ export function FindingList({ findings }: { findings: Finding[] }) {
         <li key={i} data-severity={f.severity}>
           <b>{f.severity}</b>
           <span>
-            <span className="where">{f.where}</span> {f.what} <span className="soft">{f.mend} {f.clause && `· ${f.clause}`}</span>
+            <span className="where">{f.where}</span> {f.what}{' '}
+            <span className="soft">
+              {f.mend} {f.clause && `· ${f.clause}`}
+            </span>
           </span>
         </li>
       ))}

@@ -1,7 +1,15 @@
 import { useState } from 'react'
 
 /** A text that is typed over in place; Enter or leaving the field keeps it, Escape does not. */
-export function InlineText({ value, label, onCommit }: { value: string; label: string; onCommit: (v: string) => void }) {
+export function InlineText({
+  value,
+  label,
+  onCommit,
+}: {
+  value: string
+  label: string
+  onCommit: (v: string) => void
+}) {
   const [draft, setDraft] = useState<string>()
   const commit = () => {
     if (draft !== undefined && draft.trim() && draft !== value) onCommit(draft.trim())
@@ -9,8 +17,13 @@ export function InlineText({ value, label, onCommit }: { value: string; label: s
   }
   return (
     <input
-      className="inline-text" aria-label={label} title="Click to rename" value={draft ?? value} size={Math.min(44, Math.max(8, (draft ?? value).length))}
-      onChange={(e) => setDraft(e.target.value)} onBlur={commit}
+      className="inline-text"
+      aria-label={label}
+      title="Click to rename"
+      value={draft ?? value}
+      size={Math.min(44, Math.max(8, (draft ?? value).length))}
+      onChange={(e) => setDraft(e.target.value)}
+      onBlur={commit}
       onKeyDown={(e) => {
         if (e.key === 'Enter') e.currentTarget.blur()
         if (e.key === 'Escape') setDraft(undefined)

@@ -4,7 +4,15 @@ import { rampColor } from '../drawing/ramp'
 const SCALE = 1.25
 
 /** A bar to a scale of 1.25 with a tick at 1.00; over it, hatched. */
-export function UtilisationBar({ value, satisfied, widthPx = 70 }: { value: number; satisfied: boolean; widthPx?: number }) {
+export function UtilisationBar({
+  value,
+  satisfied,
+  widthPx = 70,
+}: {
+  value: number
+  satisfied: boolean
+  widthPx?: number
+}) {
   const over = isOver(value) || !satisfied
   const length = (Math.min(value, SCALE) / SCALE) * widthPx
   return (

@@ -22,7 +22,12 @@ beforeEach(() => {
   vi.spyOn(api, 'catalogue').mockResolvedValue({ codes })
 })
 
-const open = () => render(<Around><BasisPage id="p" state={state} /></Around>)
+const open = () =>
+  render(
+    <Around>
+      <BasisPage id="p" state={state} />
+    </Around>,
+  )
 
 describe('the basis page', () => {
   it('stores a number when Enter is pressed, with the version it saw', async () => {
@@ -60,10 +65,19 @@ describe('the basis page', () => {
     await waitFor(() => expect(set).toHaveBeenLastCalledWith('p', 5, { ...basis, slabFlanges: true }))
     await userEvent.click(await screen.findByLabelText('Rules for earthquakes'))
     await userEvent.click(await screen.findByText('special frames (18.6)'))
-    await waitFor(() => expect(set).toHaveBeenLastCalledWith('p', 5, { ...basis, slabFlanges: true, ductility: 'special' }))
+    await waitFor(() =>
+      expect(set).toHaveBeenLastCalledWith('p', 5, { ...basis, slabFlanges: true, ductility: 'special' }),
+    )
     await userEvent.click(await screen.findByLabelText('Bars in pairs'))
     await userEvent.click(await screen.findByText('where single bars do not fit'))
-    await waitFor(() => expect(set).toHaveBeenLastCalledWith('p', 5, { ...basis, slabFlanges: true, ductility: 'special', bundles: true }))
+    await waitFor(() =>
+      expect(set).toHaveBeenLastCalledWith('p', 5, {
+        ...basis,
+        slabFlanges: true,
+        ductility: 'special',
+        bundles: true,
+      }),
+    )
   })
 
   it('takes the last change back', async () => {
@@ -114,7 +128,9 @@ describe('fields of the basis', () => {
 })
 
 describe('national parameters', () => {
-  beforeEach(() => { kept = { ...basis, code: 'en-1992-1-1' } })
+  beforeEach(() => {
+    kept = { ...basis, code: 'en-1992-1-1' }
+  })
   it('stores a value in place of the recommended one and takes it back', async () => {
     open()
     const field = await screen.findByLabelText('γC, partial factor of concrete')

@@ -22,10 +22,15 @@ export function BasisPage({ id, state }: { id: string; state?: State }) {
     setHistoryShown(h)
   }
   const basis = useQuery({ queryKey: ['project', id, 'basis'], queryFn: ({ signal }) => api.basis(id, signal) })
-  const catalogue = useQuery({ queryKey: ['catalogue'], queryFn: ({ signal }) => api.catalogue(signal), staleTime: Infinity })
+  const catalogue = useQuery({
+    queryKey: ['catalogue'],
+    queryFn: ({ signal }) => api.catalogue(signal),
+    staleTime: Infinity,
+  })
   const save = useMutation({
     mutationFn: (b: Basis) => api.setBasis(id, state?.version ?? 0, b),
-    onError: (e: ApiError) => void message.error(`${e.message} ${e.findings[0] ? `${e.findings[0].what} ${e.findings[0].mend}` : e.detail}`, 6),
+    onError: (e: ApiError) =>
+      void message.error(`${e.message} ${e.findings[0] ? `${e.findings[0].what} ${e.findings[0].mend}` : e.detail}`, 6),
     onSettled: () => queries.invalidateQueries({ queryKey: ['project', id, 'basis'] }),
   })
   if (basis.isError) return <ErrorView error={basis.error} onRetry={() => void basis.refetch()} />
@@ -45,27 +50,51 @@ export function BasisPage({ id, state }: { id: string; state?: State }) {
     setHistory(history.slice(0, -1))
     save.mutate(last)
   }
-  const numbers = (part: string) => code.fields.filter((f) => f.part === part).map((f) => (
-    <NumberRow
-      key={f.key} field={f} value={shown(f, numberOf(b, f), units)} least={shown(f, f.least, units)} most={shown(f, f.most, units)} unit={unitOf(f, units)}
-      onCommit={(v) => set({ [f.key]: stored(f, v, units) })}
-    />
-  ))
+  const numbers = (part: string) =>
+    code.fields
+      .filter((f) => f.part === part)
+      .map((f) => (
+        <NumberRow
+          key={f.key}
+          field={f}
+          value={shown(f, numberOf(b, f), units)}
+          least={shown(f, f.least, units)}
+          most={shown(f, f.most, units)}
+          unit={unitOf(f, units)}
+          onCommit={(v) => set({ [f.key]: stored(f, v, units) })}
+        />
+      ))
   const says = (words: string, key: string) => (code.remarks[key] ? `${words} ${code.remarks[key]}` : words)
   const sway = says('By the storey’s stability index; braced takes the frame as it is.', 'sway')
   return (
     <div className="paper">
       <div className="basis-head">
-        <h1><InlineText value={b.name} label="Name of the basis" onCommit={(name) => set({ name })} /></h1>
-        <button type="button" className="pill button" disabled={history.length === 0} onClick={undo}>Undo{history.length > 0 && ` (${history.length})`}</button>
+        <h1>
+          <InlineText value={b.name} label="Name of the basis" onCommit={(name) => set({ name })} />
+        </h1>
+        <button type="button" className="pill button" disabled={history.length === 0} onClick={undo}>
+          Undo{history.length > 0 && ` (${history.length})`}
+        </button>
       </div>
-      <p className="soft">A change is stored as it is made and redesigns the whole building; the sentence at the top says when the results are current again.</p>
+      <p className="soft">
+        A change is stored as it is made and redesigns the whole building; the sentence at the top says when the results
+        are current again.
+      </p>
       <div className="two basis">
         <section>
           <h2>{HEADINGS.materials}</h2>
-          <Row name="Design code" help="Edition and units. Another code starts from its standard bars and limits; undo takes it back. The concrete strengths come with the model.">
+          <Row
+            name="Design code"
+            help="Edition and units. Another code starts from its standard bars and limits; undo takes it back. The concrete strengths come with the model."
+          >
             <Select
-              value={b.code} aria-label="Design code" style={{ width: 190 }} options={catalogue.data.codes.map((c) => ({ value: c.code, label: `${c.name}, ${c.usUnits ? 'US' : 'SI'} units` }))}
+              value={b.code}
+              aria-label="Design code"
+              style={{ width: 190 }}
+              options={catalogue.data.codes.map((c) => ({
+                value: c.code,
+                label: `${c.name}, ${c.usUnits ? 'US' : 'SI'} units`,
+              }))}
               onChange={(v) => set({ ...catalogue.data.codes.find((c) => c.code === v)!.standard, name: b.name })}
             />
           </Row>
@@ -76,12 +105,33 @@ export function BasisPage({ id, state }: { id: string; state?: State }) {
           {numbers('frame')}
           <SwayRow name="Sway along X" help={sway} value={b.swayX} onChange={(swayX) => set({ swayX })} />
           <SwayRow name="Sway along Y" help={sway} value={b.swayY} onChange={(swayY) => set({ swayY })} />
-          <Row name="Flanges of beams" help={says('From the slabs: slab panels beside a beam are its flange, in place of the flange of its section.', 'slabFlanges')}>
-            <Select value={b.slabFlanges ? 'yes' : 'no'} aria-label="Flanges of beams" style={{ width: 190 }} onChange={(v) => set({ slabFlanges: v === 'yes' })} options={FLANGES} />
+          <Row
+            name="Flanges of beams"
+            help={says(
+              'From the slabs: slab panels beside a beam are its flange, in place of the flange of its section.',
+              'slabFlanges',
+            )}
+          >
+            <Select
+              value={b.slabFlanges ? 'yes' : 'no'}
+              aria-label="Flanges of beams"
+              style={{ width: 190 }}
+              onChange={(v) => set({ slabFlanges: v === 'yes' })}
+              options={FLANGES}
+            />
           </Row>
           {code.ductility.length > 1 && (
-            <Row name="Rules for earthquakes" help="Beams that end at columns: strengths in proportion, hoops, shear from the strength of the ends, hooks and laps. Columns and joints are designed without them.">
-              <Select value={b.ductility} aria-label="Rules for earthquakes" style={{ width: 190 }} onChange={(ductility) => set({ ductility })} options={code.ductility} />
+            <Row
+              name="Rules for earthquakes"
+              help="Beams that end at columns: strengths in proportion, hoops, shear from the strength of the ends, hooks and laps. Columns and joints are designed without them."
+            >
+              <Select
+                value={b.ductility}
+                aria-label="Rules for earthquakes"
+                style={{ width: 190 }}
+                onChange={(ductility) => set({ ductility })}
+                options={code.ductility}
+              />
             </Row>
           )}
           <h2>{HEADINGS.advice}</h2>
@@ -90,14 +140,42 @@ export function BasisPage({ id, state }: { id: string; state?: State }) {
         <section>
           <h2>{HEADINGS.bars}</h2>
           <BarsRow name="Beams" bars={code.bars} value={b.beamBars} onChange={(beamBars) => set({ beamBars })} />
-          <BarsRow name="Columns" bars={code.bars} value={b.columnBars} onChange={(columnBars) => set({ columnBars })} />
-          <BarsRow name="Stirrups and ties" bars={code.bars} value={b.stirrups} onChange={(stirrups) => set({ stirrups })} />
+          <BarsRow
+            name="Columns"
+            bars={code.bars}
+            value={b.columnBars}
+            onChange={(columnBars) => set({ columnBars })}
+          />
+          <BarsRow
+            name="Stirrups and ties"
+            bars={code.bars}
+            value={b.stirrups}
+            onChange={(stirrups) => set({ stirrups })}
+          />
           {numbers('bars')}
-          <Row name="Bars in pairs" help="Two bars touch, one above the other, where bars do not fit singly in the layers allowed.">
-            <Select value={b.bundles ? 'yes' : 'no'} aria-label="Bars in pairs" style={{ width: 190 }} onChange={(v) => set({ bundles: v === 'yes' })} options={[{ value: 'no', label: 'never' }, { value: 'yes', label: 'where single bars do not fit' }]} />
+          <Row
+            name="Bars in pairs"
+            help="Two bars touch, one above the other, where bars do not fit singly in the layers allowed."
+          >
+            <Select
+              value={b.bundles ? 'yes' : 'no'}
+              aria-label="Bars in pairs"
+              style={{ width: 190 }}
+              onChange={(v) => set({ bundles: v === 'yes' })}
+              options={[
+                { value: 'no', label: 'never' },
+                { value: 'yes', label: 'where single bars do not fit' },
+              ]}
+            />
           </Row>
           <Row name="Prefer" help="What decides where several arrangements satisfy.">
-            <Select value={b.preference} aria-label="Prefer" style={{ width: 190 }} onChange={(preference) => set({ preference })} options={PREFERENCES} />
+            <Select
+              value={b.preference}
+              aria-label="Prefer"
+              style={{ width: 190 }}
+              onChange={(preference) => set({ preference })}
+              options={PREFERENCES}
+            />
           </Row>
           <h2>{HEADINGS.stirrups}</h2>
           {numbers('stirrups')}
@@ -105,7 +183,9 @@ export function BasisPage({ id, state }: { id: string; state?: State }) {
           {numbers('deflection')}
         </section>
       </div>
-      {code.parameters.length > 0 && <NationalTable parameters={code.parameters} given={b.national} onChange={(national) => set({ national })} />}
+      {code.parameters.length > 0 && (
+        <NationalTable parameters={code.parameters} given={b.national} onChange={(national) => set({ national })} />
+      )}
     </div>
   )
 }
@@ -113,14 +193,23 @@ export function BasisPage({ id, state }: { id: string; state?: State }) {
 function Row({ name, help, children }: { name: string; help: string; children: React.ReactNode }) {
   return (
     <label className="field">
-      <Tooltip title={help}><span>{name}</span></Tooltip>
+      <Tooltip title={help}>
+        <span>{name}</span>
+      </Tooltip>
       <span>{children}</span>
     </label>
   )
 }
 
 /** A number that is stored when the field is left or Enter is pressed, if it lies within its limits. */
-function NumberRow(p: { field: BasisField; value: number; least: number; most: number; unit: string; onCommit: (v: number) => void }) {
+function NumberRow(p: {
+  field: BasisField
+  value: number
+  least: number
+  most: number
+  unit: string
+  onCommit: (v: number) => void
+}) {
   const { field: f } = p
   const [draft, setDraft] = useState<number | null>()
   const value = draft === undefined ? p.value : draft
@@ -132,24 +221,42 @@ function NumberRow(p: { field: BasisField; value: number; least: number; most: n
   return (
     <Row name={f.name} help={f.help}>
       <InputNumber
-        value={value} aria-label={f.name} suffix={p.unit} status={bad ? 'error' : undefined} controls={false} style={{ width: 120 }}
-        onChange={setDraft} onBlur={commit} onPressEnter={commit}
+        value={value}
+        aria-label={f.name}
+        suffix={p.unit}
+        status={bad ? 'error' : undefined}
+        controls={false}
+        style={{ width: 120 }}
+        onChange={setDraft}
+        onBlur={commit}
+        onPressEnter={commit}
       />
-      {bad && <span className="over-ink"> {p.least} to {p.most} {p.unit}</span>}
+      {bad && (
+        <span className="over-ink">
+          {' '}
+          {p.least} to {p.most} {p.unit}
+        </span>
+      )}
     </Row>
   )
 }
 
 function BarsRow(p: { name: string; bars: string[]; value: string[]; onChange: (v: string[]) => void }) {
   const toggle = (bar: string) => {
-    const next = p.value.includes(bar) ? p.value.filter((v) => v !== bar) : p.bars.filter((v) => p.value.includes(v) || v === bar)
+    const next = p.value.includes(bar)
+      ? p.value.filter((v) => v !== bar)
+      : p.bars.filter((v) => p.value.includes(v) || v === bar)
     if (next.length > 0) p.onChange(next)
   }
   return (
     <div className="field">
       <span>{p.name}</span>
       <span className="chips" role="group" aria-label={p.name}>
-        {p.bars.map((bar) => <button key={bar} type="button" aria-pressed={p.value.includes(bar)} onClick={() => toggle(bar)}>{bar}</button>)}
+        {p.bars.map((bar) => (
+          <button key={bar} type="button" aria-pressed={p.value.includes(bar)} onClick={() => toggle(bar)}>
+            {bar}
+          </button>
+        ))}
       </span>
     </div>
   )
@@ -158,7 +265,16 @@ function BarsRow(p: { name: string; bars: string[]; value: string[]; onChange: (
 function SwayRow(p: { name: string; help: string; value: string; onChange: (v: string) => void }) {
   return (
     <Row name={p.name} help={p.help}>
-      <Select value={p.value} aria-label={p.name} style={{ width: 190 }} onChange={p.onChange} options={[{ value: 'from-model', label: 'by the stability index' }, { value: 'braced', label: 'taken as braced' }]} />
+      <Select
+        value={p.value}
+        aria-label={p.name}
+        style={{ width: 190 }}
+        onChange={p.onChange}
+        options={[
+          { value: 'from-model', label: 'by the stability index' },
+          { value: 'braced', label: 'taken as braced' },
+        ]}
+      />
     </Row>
   )
 }

@@ -3,26 +3,46 @@ import { lengthFrom, lengthIn, stressFrom, stressIn, type Units } from '../../li
 
 /** Parts of the page with their headings, in order; the server tells which numbers belong to each. */
 export const HEADINGS: Record<string, string> = {
-  materials: 'Code and materials', cover: 'Cover', frame: 'Frame', advice: 'Section advice for beams', bars: 'Bars', stirrups: 'Stirrups', deflection: 'Deflection of beams',
+  materials: 'Code and materials',
+  cover: 'Cover',
+  frame: 'Frame',
+  advice: 'Section advice for beams',
+  bars: 'Bars',
+  stirrups: 'Stirrups',
+  deflection: 'Deflection of beams',
 }
 
-export const FLANGES = [{ value: 'no', label: 'as modelled' }, { value: 'yes', label: 'from the slabs' }]
+export const FLANGES = [
+  { value: 'no', label: 'as modelled' },
+  { value: 'yes', label: 'from the slabs' },
+]
 
 /** What decides where several arrangements satisfy. */
 export const PREFERENCES = [
-  { value: 'least-steel', label: 'least steel' }, { value: 'fewest-bars', label: 'fewest bars' }, { value: 'fewest-layers', label: 'fewest layers' },
-  { value: 'one-size-a-face', label: 'one size a face' }, { value: 'fewest-sizes', label: 'one size a line' },
+  { value: 'least-steel', label: 'least steel' },
+  { value: 'fewest-bars', label: 'fewest bars' },
+  { value: 'fewest-layers', label: 'fewest layers' },
+  { value: 'one-size-a-face', label: 'one size a face' },
+  { value: 'fewest-sizes', label: 'one size a line' },
 ]
 
 export const numberOf = (b: Basis, f: BasisField) => b[f.key as keyof Basis] as number
 
 export function shown(f: BasisField, v: number, u: Units): number {
-  const x = f.kind === 'stress' ? stressIn(v, u) : f.kind === 'length' ? lengthIn(v, u) : f.kind === 'part' ? 100 * v : v
+  const x =
+    f.kind === 'stress' ? stressIn(v, u) : f.kind === 'length' ? lengthIn(v, u) : f.kind === 'part' ? 100 * v : v
   return Math.round(x * 1000) / 1000
 }
 
 export function stored(f: BasisField, v: number, u: Units): number {
-  return f.kind === 'stress' ? stressFrom(v, u) : f.kind === 'length' ? lengthFrom(v, u) : f.kind === 'part' ? v / 100 : v
+  return f.kind === 'stress'
+    ? stressFrom(v, u)
+    : f.kind === 'length'
+      ? lengthFrom(v, u)
+      : f.kind === 'part'
+        ? v / 100
+        : v
 }
 
-export const unitOf = (f: BasisField, u: Units) => (f.kind === 'stress' ? u.stress : f.kind === 'length' ? u.length : f.kind === 'part' ? '%' : '')
+export const unitOf = (f: BasisField, u: Units) =>
+  f.kind === 'stress' ? u.stress : f.kind === 'length' ? u.length : f.kind === 'part' ? '%' : ''

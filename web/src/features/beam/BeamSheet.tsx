@@ -24,7 +24,14 @@ import { UTILISATION_HEIGHT, UtilisationDiagram } from './UtilisationDiagram'
 import { PreferenceTable } from './PreferenceTable'
 import { SectionPanel } from './SectionPanel'
 import { TorsionPanel } from './TorsionPanel'
-import { DEFLECTION_HEIGHT, DeflectionDiagram, MomentDiagram, ShearDiagram, TORSION_HEIGHT, TorsionDiagram } from './Diagrams'
+import {
+  DEFLECTION_HEIGHT,
+  DeflectionDiagram,
+  MomentDiagram,
+  ShearDiagram,
+  TORSION_HEIGHT,
+  TorsionDiagram,
+} from './Diagrams'
 
 /** Width of a landscape A4 page between its margins. */
 const PAPER_PX = 1040
@@ -51,7 +58,10 @@ export function BeamSheet({ id, beam: stored, units, state }: { id: string; beam
     // on paper the drawing is as wide as the page, whatever the window
     const onPaper = () => flushSync(() => setWidth(PAPER_PX))
     window.addEventListener('beforeprint', onPaper)
-    return () => { o.disconnect(); window.removeEventListener('beforeprint', onPaper) }
+    return () => {
+      o.disconnect()
+      window.removeEventListener('beforeprint', onPaper)
+    }
   }, [])
   const fixed = Math.min(beam.points.length - 1, Number(params.get('at') ?? beam.governingStation))
   const setFixed = (i: number) => setParams({ at: String(i) }, { replace: true })
@@ -61,19 +71,37 @@ export function BeamSheet({ id, beam: stored, units, state }: { id: string; beam
   const twisted = beam.checks.some((c) => c.kind === 'torsion')
   const deflected = beam.deflections.length > 0
   const calculation = useQuery({
-    queryKey: ['project', id, 'calculation', beam.mark, fixed], placeholderData: keepPreviousData,
+    queryKey: ['project', id, 'calculation', beam.mark, fixed],
+    placeholderData: keepPreviousData,
     queryFn: ({ signal }) => api.calculation(id, beam.mark, { station: fixed }, signal),
   })
   useEffect(() => {
     const onKey = (e: KeyboardEvent) => {
-      if (e.ctrlKey || e.metaKey || e.altKey || (e.target as HTMLElement).closest('input, textarea, [role=combobox]')) return
-      const taken = () => { e.preventDefault(); e.stopImmediatePropagation() }
+      if (e.ctrlKey || e.metaKey || e.altKey || (e.target as HTMLElement).closest('input, textarea, [role=combobox]'))
+        return
+      const taken = () => {
+        e.preventDefault()
+        e.stopImmediatePropagation()
+      }
       if (e.key === 'b' || e.key === 's') return setPick(nextPick(beam, pick, e.key === 'b' ? 'bars' : 'zone'))
-      if (e.key === 'a') return save(addBars(beam, Math.abs(beam.points[fixed]!.mNeg) > beam.points[fixed]!.mPos ? 'top' : 'bottom', beam.points[fixed]!.x))
-      if (pick && e.key === 'Escape') { taken(); return setPick(undefined) }
+      if (e.key === 'a')
+        return save(
+          addBars(
+            beam,
+            Math.abs(beam.points[fixed]!.mNeg) > beam.points[fixed]!.mPos ? 'top' : 'bottom',
+            beam.points[fixed]!.x,
+          ),
+        )
+      if (pick && e.key === 'Escape') {
+        taken()
+        return setPick(undefined)
+      }
       if (pick?.part === 'bars' && e.key === 'e') return setEnd(end === 'from' ? 'to' : 'from')
       const changed = pick && keyed(beam, pick, e.key, e.shiftKey, end, stepMm)
-      if (changed) { taken(); return save(changed) }
+      if (changed) {
+        taken()
+        return save(changed)
+      }
       if (pick) return
       const step = e.key === 'ArrowRight' ? 1 : e.key === 'ArrowLeft' ? -1 : 0
       if (step) setFixed(Math.max(0, Math.min(beam.points.length - 1, fixed + step)))
@@ -82,33 +110,89 @@ export function BeamSheet({ id, beam: stored, units, state }: { id: string; beam
     window.addEventListener('keydown', onKey, true)
     return () => window.removeEventListener('keydown', onKey, true)
   })
-  const at = (e: React.MouseEvent) => nearest(beam.points, axis.mm(e.clientX - host.current!.getBoundingClientRect().left))
+  const at = (e: React.MouseEvent) =>
+    nearest(beam.points, axis.mm(e.clientX - host.current!.getBoundingClientRect().left))
   return (
     <div className="sheet-body">
       <HatchDefs />
-      <div className="drawing" ref={host} onMouseMove={(e) => setHover(at(e))} onMouseLeave={() => setHover(undefined)} onClick={(e) => { setFixed(at(e)); setPick(undefined) }}>
+      <div
+        className="drawing"
+        ref={host}
+        onMouseMove={(e) => setHover(at(e))}
+        onMouseLeave={() => setHover(undefined)}
+        onClick={(e) => {
+          setFixed(at(e))
+          setPick(undefined)
+        }}
+      >
         <EditStrip id={id} beam={beam} pick={pick} units={units} saving={hand.saving} onSave={save} onPick={setPick} />
-        <BeamElevation beam={beam} axis={axis} widthPx={width} units={units} pick={pick} end={end} stepMm={stepMm} onPick={setPick} onEnd={setEnd} onTry={hand.tryOut} onSave={save} />
+        <BeamElevation
+          beam={beam}
+          axis={axis}
+          widthPx={width}
+          units={units}
+          pick={pick}
+          end={end}
+          stepMm={stepMm}
+          onPick={setPick}
+          onEnd={setEnd}
+          onTry={hand.tryOut}
+          onSave={save}
+        />
         <UtilisationDiagram beam={beam} axis={axis} widthPx={width} />
         <MomentDiagram beam={beam} axis={axis} widthPx={width} units={units} station={station} />
         <ShearDiagram beam={beam} axis={axis} widthPx={width} units={units} station={station} />
         {twisted && <TorsionDiagram beam={beam} axis={axis} widthPx={width} units={units} station={station} />}
         {deflected && <DeflectionDiagram beam={beam} axis={axis} widthPx={width} units={units} />}
-        <div className="cursor" style={{ left: axis.x(point.x), height: 482 + UTILISATION_HEIGHT + (twisted ? TORSION_HEIGHT : 0) + (deflected ? DEFLECTION_HEIGHT : 0) }}><span>{distanceIn(point.x, units).toFixed(2)} {units.distance}</span></div>
+        <div
+          className="cursor"
+          style={{
+            left: axis.x(point.x),
+            height: 482 + UTILISATION_HEIGHT + (twisted ? TORSION_HEIGHT : 0) + (deflected ? DEFLECTION_HEIGHT : 0),
+          }}
+        >
+          <span>
+            {distanceIn(point.x, units).toFixed(2)} {units.distance}
+          </span>
+        </div>
         <BeamSections beam={beam} />
       </div>
       <aside className="side">
         <div className="readout" aria-label="Readings at the cursor">
-          <span>M+</span><b>{force(momentIn(point.mPos, units))}</b><span className="soft">of {force(momentIn(point.capPos, units))} {units.moment}</span><span className="soft clip">{point.comboPos}</span>
-          <span>M−</span><b>{force(momentIn(point.mNeg, units))}</b><span className="soft">of {force(momentIn(point.capNeg, units))} {units.moment}</span><span className="soft clip">{point.comboNeg}</span>
-          <span>V</span><b>{force(forceIn(Math.max(Math.abs(point.vMax), Math.abs(point.vMin)), units))}</b><span className="soft">of {force(forceIn(point.vn, units))} {units.force}</span>
-          <span className="soft clip">{Math.abs(point.vMax) >= Math.abs(point.vMin) ? point.comboVMax : point.comboVMin}</span>
-          <span>T</span><b>{force(momentIn(point.t, units))}</b><span className="soft">of {force(momentIn(point.tn, units))} {units.moment}</span><span className="soft clip">{point.comboT}</span>
+          <span>M+</span>
+          <b>{force(momentIn(point.mPos, units))}</b>
+          <span className="soft">
+            of {force(momentIn(point.capPos, units))} {units.moment}
+          </span>
+          <span className="soft clip">{point.comboPos}</span>
+          <span>M−</span>
+          <b>{force(momentIn(point.mNeg, units))}</b>
+          <span className="soft">
+            of {force(momentIn(point.capNeg, units))} {units.moment}
+          </span>
+          <span className="soft clip">{point.comboNeg}</span>
+          <span>V</span>
+          <b>{force(forceIn(Math.max(Math.abs(point.vMax), Math.abs(point.vMin)), units))}</b>
+          <span className="soft">
+            of {force(forceIn(point.vn, units))} {units.force}
+          </span>
+          <span className="soft clip">
+            {Math.abs(point.vMax) >= Math.abs(point.vMin) ? point.comboVMax : point.comboVMin}
+          </span>
+          <span>T</span>
+          <b>{force(momentIn(point.t, units))}</b>
+          <span className="soft">
+            of {force(momentIn(point.tn, units))} {units.moment}
+          </span>
+          <span className="soft clip">{point.comboT}</span>
         </div>
         <ReadingsTable id={id} beam={beam} station={fixed} units={units} />
         <FindingList findings={beam.findings} />
         {twisted && <TorsionPanel id={id} beam={beam} state={state} units={units} onSave={save} />}
-        <CheckTable checks={beam.checks} onPick={(c) => setFixed(c.station >= 0 ? c.station : nearest(beam.points, c.x))} />
+        <CheckTable
+          checks={beam.checks}
+          onPick={(c) => setFixed(c.station >= 0 ? c.station : nearest(beam.points, c.x))}
+        />
         <NeedsTable beam={beam} units={units} />
         <DemandPanel beam={beam} units={units} x={beam.points[fixed]!.x} onSave={save} />
         <CopyPanel id={id} mark={beam.mark} version={Math.max(hand.version.current, state?.version ?? 0)} />

@@ -15,7 +15,12 @@ export function ColumnSection({ lift, coverMm, units }: { lift: Lift; coverMm: n
   const sizes = [...new Map(lift.spots.map((s) => [s.size, s.diameter])).entries()].sort((p, q) => q[1] - p[1])
   return (
     <div className="column-section">
-      <svg width={SIZE + 24} height={SIZE + 24} role="img" aria-label={`Section ${lift.section.label} with ${lift.bars}`}>
+      <svg
+        width={SIZE + 24}
+        height={SIZE + 24}
+        role="img"
+        aria-label={`Section ${lift.section.label} with ${lift.bars}`}
+      >
         {shape === 'circle' ? (
           <>
             <circle className="concrete" cx={cx} cy={cy} r={(b / 2) * k} />
@@ -24,24 +29,46 @@ export function ColumnSection({ lift, coverMm, units }: { lift: Lift; coverMm: n
         ) : (
           <>
             <rect className="concrete" x={cx - (b / 2) * k} y={cy - (h / 2) * k} width={b * k} height={h * k} />
-            <rect className="tie" x={cx - (b / 2) * k + inset} y={cy - (h / 2) * k + inset} width={b * k - 2 * inset} height={h * k - 2 * inset} rx={4} />
+            <rect
+              className="tie"
+              x={cx - (b / 2) * k + inset}
+              y={cy - (h / 2) * k + inset}
+              width={b * k - 2 * inset}
+              height={h * k - 2 * inset}
+              rx={4}
+            />
             <Legs lift={lift} cx={cx} cy={cy} k={k} inset={inset} />
           </>
         )}
         {lift.spots.map((s, i) => (
-          <circle key={i} cx={cx + s.y * k} cy={cy - s.z * k} r={(s.diameter / 2) * k} fill={barFill(s.diameter, largest)} stroke="var(--ink)" />
+          <circle
+            key={i}
+            cx={cx + s.y * k}
+            cy={cy - s.z * k}
+            r={(s.diameter / 2) * k}
+            fill={barFill(s.diameter, largest)}
+            stroke="var(--ink)"
+          />
         ))}
       </svg>
       <div>
         <span className="pill">{lift.bars}</span> <span className="pill">{lift.ties}</span>
         <p className="soft">
-          {lift.section.label} · f′c {strength(lift.section.fc, units)}<br />
-          {lengthIn(lengthIn(lift.areaMm2, units), units).toFixed(units.us ? 2 : 0)} {units.length}² · {(100 * lift.ratio).toFixed(2)} %, at laps {(200 * lift.ratio).toFixed(2)} %<br />
-          sway index {lift.qx.toFixed(2)}, {lift.qy.toFixed(2)} · δs {lift.magnifierMx.toFixed(2)}, {lift.magnifierMy.toFixed(2)}
+          {lift.section.label} · f′c {strength(lift.section.fc, units)}
+          <br />
+          {lengthIn(lengthIn(lift.areaMm2, units), units).toFixed(units.us ? 2 : 0)} {units.length}² ·{' '}
+          {(100 * lift.ratio).toFixed(2)} %, at laps {(200 * lift.ratio).toFixed(2)} %<br />
+          sway index {lift.qx.toFixed(2)}, {lift.qy.toFixed(2)} · δs {lift.magnifierMx.toFixed(2)},{' '}
+          {lift.magnifierMy.toFixed(2)}
         </p>
         <p className="key soft">
           {sizes.map(([label, d]) => (
-            <span key={label}><svg width={12} height={12}><circle cx={6} cy={6} r={4.5} fill={barFill(d, largest)} stroke="var(--ink)" /></svg> {label}</span>
+            <span key={label}>
+              <svg width={12} height={12}>
+                <circle cx={6} cy={6} r={4.5} fill={barFill(d, largest)} stroke="var(--ink)" />
+              </svg>{' '}
+              {label}
+            </span>
           ))}
         </p>
       </div>
@@ -59,12 +86,36 @@ function Legs({ lift, cx, cy, k, inset }: { lift: Lift; cx: number; cy: number; 
   const y = lift.tie.heldY
   return (
     <>
-      {x.map((held, i) => held && i > 0 && i < x.length - 1 && (
-        <line key={`x${i}`} className="tie" x1={cx + place(x.length, i, corner) * k} x2={cx + place(x.length, i, corner) * k} y1={cy - (h / 2) * k + inset} y2={cy + (h / 2) * k - inset} />
-      ))}
-      {y.map((held, i) => held && i > 0 && i < y.length - 1 && (
-        <line key={`y${i}`} className="tie" y1={cy - place(y.length, i, side) * k} y2={cy - place(y.length, i, side) * k} x1={cx - (b / 2) * k + inset} x2={cx + (b / 2) * k - inset} />
-      ))}
+      {x.map(
+        (held, i) =>
+          held &&
+          i > 0 &&
+          i < x.length - 1 && (
+            <line
+              key={`x${i}`}
+              className="tie"
+              x1={cx + place(x.length, i, corner) * k}
+              x2={cx + place(x.length, i, corner) * k}
+              y1={cy - (h / 2) * k + inset}
+              y2={cy + (h / 2) * k - inset}
+            />
+          ),
+      )}
+      {y.map(
+        (held, i) =>
+          held &&
+          i > 0 &&
+          i < y.length - 1 && (
+            <line
+              key={`y${i}`}
+              className="tie"
+              y1={cy - place(y.length, i, side) * k}
+              y2={cy - place(y.length, i, side) * k}
+              x1={cx - (b / 2) * k + inset}
+              x2={cx + (b / 2) * k - inset}
+            />
+          ),
+      )}
     </>
   )
 }

@@ -12,10 +12,19 @@ const calculation = vi.spyOn(api, 'calculation')
 
 beforeEach(() => {
   surface.mockReset().mockResolvedValue(interaction)
-  calculation.mockReset().mockResolvedValue({ steps: [{ symbol: 'φ', formula: 'from εt', numbers: 'εt = 5.1', result: '0.90', clause: '21.2.2' }] })
+  calculation
+    .mockReset()
+    .mockResolvedValue({
+      steps: [{ symbol: 'φ', formula: 'from εt', numbers: 'εt = 5.1', result: '0.90', clause: '21.2.2' }],
+    })
 })
 
-const open = (at = '/') => render(<Around at={at}><ColumnSheet id="p" column={column} units={SI} /></Around>)
+const open = (at = '/') =>
+  render(
+    <Around at={at}>
+      <ColumnSheet id="p" column={column} units={SI} />
+    </Around>,
+  )
 
 describe('the sheet of a column', () => {
   it('opens at the lift that decides, with its section, its surface and the calculation of its worst demand', async () => {
@@ -47,7 +56,9 @@ describe('the sheet of a column', () => {
   it('explains the demand that is picked', async () => {
     open()
     await userEvent.click(await screen.findByRole('cell', { name: '1.4D' }))
-    await waitFor(() => expect(calculation).toHaveBeenCalledWith('p', 'C-A1', { lift: 0, combination: 0, demand: 2 }, expect.anything()))
+    await waitFor(() =>
+      expect(calculation).toHaveBeenCalledWith('p', 'C-A1', { lift: 0, combination: 0, demand: 2 }, expect.anything()),
+    )
     expect(screen.getByRole('row', { name: /1\.4D/ })).toHaveAttribute('aria-selected', 'true')
   })
 
@@ -61,7 +72,11 @@ describe('the sheet of a column', () => {
 })
 
 describe('the table of demands', () => {
-  const many = Array.from({ length: 12 }, (_, i) => ({ ...interaction.demands[0]!, combination: `K${i}`, utilisation: 1.2 - i / 10 }))
+  const many = Array.from({ length: 12 }, (_, i) => ({
+    ...interaction.demands[0]!,
+    combination: `K${i}`,
+    utilisation: 1.2 - i / 10,
+  }))
 
   it('shows the worst, and the rest when asked', async () => {
     render(<DemandTable demands={many} units={SI} onPick={() => {}} />)

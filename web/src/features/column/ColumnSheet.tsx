@@ -21,14 +21,22 @@ export function ColumnSheet({ id, column, units }: { id: string; column: Column;
   const number = Math.min(column.lifts.length - 1, Number(params.get('lift') ?? column.governingLift))
   const lift = column.lifts[number]!
   const interaction = useQuery({
-    queryKey: ['project', id, 'interaction', column.mark, number], placeholderData: keepPreviousData,
+    queryKey: ['project', id, 'interaction', column.mark, number],
+    placeholderData: keepPreviousData,
     queryFn: ({ signal }) => api.interaction(id, column.mark, number, signal),
   })
   const demand = picked ?? interaction.data?.demands[0]
   const calculation = useQuery({
-    enabled: !!demand, placeholderData: keepPreviousData,
+    enabled: !!demand,
+    placeholderData: keepPreviousData,
     queryKey: ['project', id, 'calculation', column.mark, number, demand?.combinationNumber, demand?.number],
-    queryFn: ({ signal }) => api.calculation(id, column.mark, { lift: number, combination: demand!.combinationNumber, demand: demand!.number }, signal),
+    queryFn: ({ signal }) =>
+      api.calculation(
+        id,
+        column.mark,
+        { lift: number, combination: demand!.combinationNumber, demand: demand!.number },
+        signal,
+      ),
   })
   const choose = (n: number) => {
     setPicked(undefined)
@@ -41,10 +49,17 @@ export function ColumnSheet({ id, column, units }: { id: string; column: Column;
       <div className="column-main">
         <div className="column-top">
           <ColumnSection lift={lift} coverMm={column.coverMm} units={units} />
-          {interaction.isError ? <ErrorView error={interaction.error} onRetry={() => void interaction.refetch()} />
-            : interaction.data ? <InteractionPlot data={interaction.data} picked={demand} units={units} onPick={setPicked} /> : <Loading words="Working out the surface" />}
+          {interaction.isError ? (
+            <ErrorView error={interaction.error} onRetry={() => void interaction.refetch()} />
+          ) : interaction.data ? (
+            <InteractionPlot data={interaction.data} picked={demand} units={units} onPick={setPicked} />
+          ) : (
+            <Loading words="Working out the surface" />
+          )}
         </div>
-        {interaction.data && <DemandTable demands={interaction.data.demands} picked={demand} units={units} onPick={setPicked} />}
+        {interaction.data && (
+          <DemandTable demands={interaction.data.demands} picked={demand} units={units} onPick={setPicked} />
+        )}
       </div>
       <aside className="side">
         <h2>Lift to {lift.storey || 'top'}</h2>

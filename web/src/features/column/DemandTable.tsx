@@ -17,22 +17,42 @@ export function DemandTable(p: { demands: Demand[]; picked?: Demand; units: Unit
       <table className="plain">
         <thead>
           <tr>
-            <th>combination</th><th>at</th><th className="num">N, {p.units.force}</th><th className="num">Mx, {p.units.moment}</th><th className="num">My, {p.units.moment}</th>
-            <th className="num" title="Largest second-order magnifier in it">δ</th><th /><th className="num">util.</th>
+            <th>combination</th>
+            <th>at</th>
+            <th className="num">N, {p.units.force}</th>
+            <th className="num">Mx, {p.units.moment}</th>
+            <th className="num">My, {p.units.moment}</th>
+            <th className="num" title="Largest second-order magnifier in it">
+              δ
+            </th>
+            <th />
+            <th className="num">util.</th>
           </tr>
         </thead>
         <tbody>
           {shown.map((d, i) => (
             <tr key={i} aria-selected={d === p.picked} onClick={() => p.onPick(d)}>
-              <td>{d.combination}</td><td>{d.place}</td><td className="num">{force(forceIn(d.p, p.units))}</td><td className="num">{force(momentIn(d.mx, p.units))}</td>
-              <td className="num">{force(momentIn(d.my, p.units))}</td><td className="num">{d.factor.toFixed(2)}</td>
-              <td><UtilisationBar value={d.utilisation} satisfied={d.utilisation <= 1 + 1e-6} /></td>
-              <td className="num"><b className={d.utilisation > 1 + 1e-6 ? 'over-ink' : ''}>{utilisation(d.utilisation)}</b></td>
+              <td>{d.combination}</td>
+              <td>{d.place}</td>
+              <td className="num">{force(forceIn(d.p, p.units))}</td>
+              <td className="num">{force(momentIn(d.mx, p.units))}</td>
+              <td className="num">{force(momentIn(d.my, p.units))}</td>
+              <td className="num">{d.factor.toFixed(2)}</td>
+              <td>
+                <UtilisationBar value={d.utilisation} satisfied={d.utilisation <= 1 + 1e-6} />
+              </td>
+              <td className="num">
+                <b className={d.utilisation > 1 + 1e-6 ? 'over-ink' : ''}>{utilisation(d.utilisation)}</b>
+              </td>
             </tr>
           ))}
         </tbody>
       </table>
-      {rest > 0 && <Button type="link" size="small" onClick={() => setAll(true)}>and {rest} more, below {utilisation(p.demands[SHORT]!.utilisation)}</Button>}
+      {rest > 0 && (
+        <Button type="link" size="small" onClick={() => setAll(true)}>
+          and {rest} more, below {utilisation(p.demands[SHORT]!.utilisation)}
+        </Button>
+      )}
     </div>
   )
 }

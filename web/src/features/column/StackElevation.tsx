@@ -19,13 +19,46 @@ export function StackElevation(p: { column: Column; chosen: number; onChoose: (n
           const w = (l.section.width / widest) * 44
           const on = l.number === p.chosen
           return (
-            <g key={l.number} className="lift" onClick={() => p.onChoose(l.number)} tabIndex={0} role="button" aria-pressed={on} aria-label={`Lift to ${l.storey}, utilisation ${utilisation(l.utilisation)}`} onKeyDown={(e) => e.key === 'Enter' && p.onChoose(l.number)}>
-              <rect x={0} y={y(l.top)} width={172} height={y(l.base) - y(l.top)} fill={on ? 'var(--accent-soft)' : 'transparent'} />
-              <rect x={62 - w / 2} y={y(l.top)} width={w} height={y(l.base) - y(l.top)} fill={l.satisfied ? rampColor(l.utilisation) : 'url(#hatch)'} stroke="var(--ink)" strokeWidth={on ? 2 : 1} />
+            <g
+              key={l.number}
+              className="lift"
+              onClick={() => p.onChoose(l.number)}
+              tabIndex={0}
+              role="button"
+              aria-pressed={on}
+              aria-label={`Lift to ${l.storey}, utilisation ${utilisation(l.utilisation)}`}
+              onKeyDown={(e) => e.key === 'Enter' && p.onChoose(l.number)}
+            >
+              <rect
+                x={0}
+                y={y(l.top)}
+                width={172}
+                height={y(l.base) - y(l.top)}
+                fill={on ? 'var(--accent-soft)' : 'transparent'}
+              />
+              <rect
+                x={62 - w / 2}
+                y={y(l.top)}
+                width={w}
+                height={y(l.base) - y(l.top)}
+                fill={l.satisfied ? rampColor(l.utilisation) : 'url(#hatch)'}
+                stroke="var(--ink)"
+                strokeWidth={on ? 2 : 1}
+              />
               <line x1={0} x2={172} y1={y(l.top)} y2={y(l.top)} stroke="var(--hairline)" />
-              <text x={8} y={y(l.top) + 13} className="axis-text">{l.storey}</text>
-              <text x={98} y={(y(l.top) + y(l.base)) / 2 - 1} className={l.satisfied ? 'stack-util' : 'stack-util over'}>{utilisation(l.utilisation)}</text>
-              <text x={98} y={(y(l.top) + y(l.base)) / 2 + 13} className="axis-text">{l.bars}</text>
+              <text x={8} y={y(l.top) + 13} className="axis-text">
+                {l.storey}
+              </text>
+              <text
+                x={98}
+                y={(y(l.top) + y(l.base)) / 2 - 1}
+                className={l.satisfied ? 'stack-util' : 'stack-util over'}
+              >
+                {utilisation(l.utilisation)}
+              </text>
+              <text x={98} y={(y(l.top) + y(l.base)) / 2 + 13} className="axis-text">
+                {l.bars}
+              </text>
             </g>
           )
         })}

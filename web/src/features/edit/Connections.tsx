@@ -2,8 +2,12 @@ import { Select } from 'antd'
 import type { PartProps } from './part'
 
 const ACTIONS = [
-  { value: 'my', label: 'my · bending' }, { value: 'mz', label: 'mz · bending sideways' }, { value: 't', label: 't · torsion' }, { value: 'n', label: 'n · axial' },
-  { value: 'vz', label: 'vz · shear' }, { value: 'vy', label: 'vy · shear sideways' },
+  { value: 'my', label: 'my · bending' },
+  { value: 'mz', label: 'mz · bending sideways' },
+  { value: 't', label: 't · torsion' },
+  { value: 'n', label: 'n · axial' },
+  { value: 'vz', label: 'vz · shear' },
+  { value: 'vy', label: 'vy · shear sideways' },
 ]
 
 /** What the ends of members do not pass on: an action let go, or passed on by a stiffness. */
@@ -11,18 +15,35 @@ export function Connections(p: PartProps) {
   const unit = p.us ? 'kip ft/rad' : 'kNm/rad'
   return (
     <>
-      <p className="soft">Actions that an end does not pass on. A stiffness makes it partial: <i>my=5000</i> passes bending on with 5000 {unit}.</p>
+      <p className="soft">
+        Actions that an end does not pass on. A stiffness makes it partial: <i>my=5000</i> passes bending on with 5000{' '}
+        {unit}.
+      </p>
       <table className="plain">
-        <thead><tr><th>member</th><th>lets go at its start</th><th>lets go at its end</th></tr></thead>
+        <thead>
+          <tr>
+            <th>member</th>
+            <th>lets go at its start</th>
+            <th>lets go at its end</th>
+          </tr>
+        </thead>
         <tbody>
           {p.elements.map((e) => (
             <tr key={e.id}>
-              <td><b>{e.id}</b></td>
+              <td>
+                <b>{e.id}</b>
+              </td>
               {(['releaseStart', 'releaseEnd'] as const).map((end) => (
                 <td key={end}>
                   <Select
-                    mode="tags" aria-label={`${end === 'releaseStart' ? 'Start' : 'End'} of ${e.id}`} style={{ width: 180 }} placeholder="nothing: rigid" options={ACTIONS} optionLabelProp="value"
-                    value={p.drafts[e.id]?.[end] ?? e[end]} onChange={(v) => p.onChange([e.id], { [end]: v })}
+                    mode="tags"
+                    aria-label={`${end === 'releaseStart' ? 'Start' : 'End'} of ${e.id}`}
+                    style={{ width: 180 }}
+                    placeholder="nothing: rigid"
+                    options={ACTIONS}
+                    optionLabelProp="value"
+                    value={p.drafts[e.id]?.[end] ?? e[end]}
+                    onChange={(v) => p.onChange([e.id], { [end]: v })}
                   />
                 </td>
               ))}

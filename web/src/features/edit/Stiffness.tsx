@@ -12,18 +12,49 @@ export function Stiffness(p: PartProps) {
   const factors = (e: Element): Factors => p.drafts[e.id]?.factors ?? e.factors
   return (
     <>
-      <p className="soft">Factors on the gross section. Without factors of its own a member takes those of its role, set under Model, Analysis.</p>
+      <p className="soft">
+        Factors on the gross section. Without factors of its own a member takes those of its role, set under Model,
+        Analysis.
+      </p>
       <table className="plain">
-        <thead><tr><th>member</th><th>own</th>{FACTORS.map((f) => <th key={f.key} className="num"><Tooltip title={f.says}><span>{f.name}</span></Tooltip></th>)}</tr></thead>
+        <thead>
+          <tr>
+            <th>member</th>
+            <th>own</th>
+            {FACTORS.map((f) => (
+              <th key={f.key} className="num">
+                <Tooltip title={f.says}>
+                  <span>{f.name}</span>
+                </Tooltip>
+              </th>
+            ))}
+          </tr>
+        </thead>
         <tbody>
           {p.elements.map((e) => (
             <tr key={e.id}>
-              <td><b>{e.id}</b></td>
-              <td><Switch size="small" aria-label={`Own factors of ${e.id}`} checked={own(e)} onChange={(on) => p.onChange([e.id], { factors: on ? factors(e) : null })} /></td>
+              <td>
+                <b>{e.id}</b>
+              </td>
+              <td>
+                <Switch
+                  size="small"
+                  aria-label={`Own factors of ${e.id}`}
+                  checked={own(e)}
+                  onChange={(on) => p.onChange([e.id], { factors: on ? factors(e) : null })}
+                />
+              </td>
               {FACTORS.map((f) => (
                 <td key={f.key} className="num">
                   <InputNumber
-                    aria-label={`${f.name} of ${e.id}`} size="small" style={{ width: 56 }} controls={false} disabled={!own(e)} min={0.0001} max={100} value={factors(e)[f.key]}
+                    aria-label={`${f.name} of ${e.id}`}
+                    size="small"
+                    style={{ width: 56 }}
+                    controls={false}
+                    disabled={!own(e)}
+                    min={0.0001}
+                    max={100}
+                    value={factors(e)[f.key]}
                     onChange={(v) => v !== null && p.onChange([e.id], { factors: { ...factors(e), [f.key]: v } })}
                   />
                 </td>
@@ -33,7 +64,16 @@ export function Stiffness(p: PartProps) {
         </tbody>
       </table>
       {p.elements.length > 1 && (
-        <button type="button" className="pill button" onClick={() => p.onChange(p.elements.map((e) => e.id), { factors: own(p.elements[0]!) ? factors(p.elements[0]!) : null })}>
+        <button
+          type="button"
+          className="pill button"
+          onClick={() =>
+            p.onChange(
+              p.elements.map((e) => e.id),
+              { factors: own(p.elements[0]!) ? factors(p.elements[0]!) : null },
+            )
+          }
+        >
           All like {p.elements[0]!.id}
         </button>
       )}

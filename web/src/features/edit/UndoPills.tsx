@@ -27,10 +27,26 @@ export function UndoPills({ id, state }: { id: string; state?: State }) {
   return (
     <>
       <Tooltip title={last ? `Undo: ${last.summary} (Ctrl Z)` : ''}>
-        <button type="button" className="pill button" aria-label="Undo the edit" disabled={!h.canUndo || edit.isPending} onClick={() => edit.mutate('undo')}>↶</button>
+        <button
+          type="button"
+          className="pill button"
+          aria-label="Undo the edit"
+          disabled={!h.canUndo || edit.isPending}
+          onClick={() => edit.mutate('undo')}
+        >
+          ↶
+        </button>
       </Tooltip>
       <Tooltip title="Redo (Ctrl Shift Z)">
-        <button type="button" className="pill button" aria-label="Redo the edit" disabled={!h.canRedo || edit.isPending} onClick={() => edit.mutate('redo')}>↷</button>
+        <button
+          type="button"
+          className="pill button"
+          aria-label="Redo the edit"
+          disabled={!h.canRedo || edit.isPending}
+          onClick={() => edit.mutate('redo')}
+        >
+          ↷
+        </button>
       </Tooltip>
     </>
   )

@@ -9,7 +9,16 @@ import { UndoPills } from './UndoPills'
 
 const factors = { area: 1, shearY: 1, shearZ: 1, iy: 1, iz: 1, torsion: 1 }
 const element = (id: string): Element => ({
-  id, role: 'beam', section: '300x600', sections: ['300x600', '400x800'], material: 'C30', lengthM: 6, factors, ownFactors: false, releaseStart: [], releaseEnd: ['my'],
+  id,
+  role: 'beam',
+  section: '300x600',
+  sections: ['300x600', '400x800'],
+  material: 'C30',
+  lengthM: 6,
+  factors,
+  ownFactors: false,
+  releaseStart: [],
+  releaseEnd: ['my'],
   loads: [{ loadCase: 'G', kind: 'distributed', direction: 'global-z', from: 0, to: 6, value: -10, valueTo: -10 }],
 })
 const project = { id: 'p', name: '', createdAt: '', changedAt: '', version: 6 }
@@ -26,36 +35,71 @@ beforeEach(() => {
 describe('edits from drafts', () => {
   const two = [element('a'), element('b')]
   it('join members with the same change', () => {
-    expect(editsOf(two, { a: { section: '400x800' }, b: { section: '400x800' } })).toEqual([{ kind: 'section', section: '400x800', members: ['a', 'b'] }])
+    expect(editsOf(two, { a: { section: '400x800' }, b: { section: '400x800' } })).toEqual([
+      { kind: 'section', section: '400x800', members: ['a', 'b'] },
+    ])
   })
   it('leave out what is as it was', () => {
-    expect(editsOf(two, { a: { section: '300x600', factors: null, releaseEnd: ['my'], loads: element('a').loads } })).toEqual([])
+    expect(
+      editsOf(two, { a: { section: '300x600', factors: null, releaseEnd: ['my'], loads: element('a').loads } }),
+    ).toEqual([])
   })
   it('write stiffness, connections and loads in the fields of the model file', () => {
-    const edits = editsOf([element('a')], { a: { factors: { ...factors, torsion: 0.01 }, releaseStart: ['my=5000'], loads: [{ loadCase: 'L', kind: 'point', direction: 'global-z', from: 2, to: 2, value: -40, valueTo: 0 }] } })
+    const edits = editsOf([element('a')], {
+      a: {
+        factors: { ...factors, torsion: 0.01 },
+        releaseStart: ['my=5000'],
+        loads: [{ loadCase: 'L', kind: 'point', direction: 'global-z', from: 2, to: 2, value: -40, valueTo: 0 }],
+      },
+    })
     expect(edits).toEqual([
-      { kind: 'stiffness', factorIy: 1, factorIz: 1, factorTorsion: 0.01, factorArea: 1, factorShearY: 1, factorShearZ: 1, members: ['a'] },
+      {
+        kind: 'stiffness',
+        factorIy: 1,
+        factorIz: 1,
+        factorTorsion: 0.01,
+        factorArea: 1,
+        factorShearY: 1,
+        factorShearZ: 1,
+        members: ['a'],
+      },
       { kind: 'releases', releaseStart: ['my=5000'], releaseEnd: ['my'], members: ['a'] },
       { kind: 'member-loads', member: 'a', case: 'G', loads: [] },
-      { kind: 'member-loads', member: 'a', case: 'L', loads: [{ kind: 'point', direction: 'global-z', from: 2, value: -40 }] },
+      {
+        kind: 'member-loads',
+        member: 'a',
+        case: 'L',
+        loads: [{ kind: 'point', direction: 'global-z', from: 2, value: -40 }],
+      },
     ])
   })
   it('make a section from words', () => {
     expect(sectionOf('350×700')).toEqual({ kind: 'put-section', id: '350x700', shape: 'rectangle', b: 350, h: 700 })
     expect(sectionOf('tee 300x600 1200x150')).toMatchObject({ shape: 'tee', bw: 300, hf: 150 })
     expect(sectionOf('circle 500')).toMatchObject({ shape: 'circle', d: 500 })
-    for (const bad of ['', '300', '0x500', 'tee 300x600 200x150', 'tee 300x600 900x700', 'round 3']) expect(sectionOf(bad)).toBeUndefined()
+    for (const bad of ['', '300', '0x500', 'tee 300x600 200x150', 'tee 300x600 900x700', 'round 3'])
+      expect(sectionOf(bad)).toBeUndefined()
   })
 })
 
 describe('the drawer', () => {
-  const open = (onDone = vi.fn()) => render(<Around><EditDrawer id="p" mark="L1-B01" members={['a', 'b']} state={state} onClose={() => {}} onDone={onDone} /></Around>)
+  const open = (onDone = vi.fn()) =>
+    render(
+      <Around>
+        <EditDrawer id="p" mark="L1-B01" members={['a', 'b']} state={state} onClose={() => {}} onDone={onDone} />
+      </Around>,
+    )
   it('gives a new section to all members, with the version it saw', async () => {
     const onDone = vi.fn()
     open(onDone)
     await userEvent.type(await screen.findByLabelText('New section'), '350x700{Enter}')
     await userEvent.click(screen.getByRole('button', { name: 'Apply and analyse' }))
-    await waitFor(() => expect(edit).toHaveBeenCalledWith('p', 5, [{ kind: 'put-section', id: '350x700', shape: 'rectangle', b: 350, h: 700 }, { kind: 'section', section: '350x700', members: ['a', 'b'] }]))
+    await waitFor(() =>
+      expect(edit).toHaveBeenCalledWith('p', 5, [
+        { kind: 'put-section', id: '350x700', shape: 'rectangle', b: 350, h: 700 },
+        { kind: 'section', section: '350x700', members: ['a', 'b'] },
+      ]),
+    )
     await userEvent.click(await screen.findByText('See what moved'))
     expect(onDone).toHaveBeenCalledWith(5, 6)
   })
@@ -72,10 +116,24 @@ describe('the drawer', () => {
     await userEvent.click(screen.getByText('Loads'))
     await userEvent.click(screen.getByLabelText('Remove load 1'))
     await userEvent.click(screen.getByRole('button', { name: 'Apply and analyse' }))
-    await waitFor(() => expect(edit).toHaveBeenCalledWith('p', 5, [{ kind: 'member-loads', member: 'a', case: 'G', loads: [] }]))
+    await waitFor(() =>
+      expect(edit).toHaveBeenCalledWith('p', 5, [{ kind: 'member-loads', member: 'a', case: 'G', loads: [] }]),
+    )
   })
   it('tells why an edit was refused and stays open', async () => {
-    edit.mockRejectedValue(new ApiError(422, 'The change cannot stand.', '', [{ severity: 'fails', code: 'mechanism', where: 'joint B', what: 'It can move along X.', mend: 'Hold it.', clause: '', combination: '' }]))
+    edit.mockRejectedValue(
+      new ApiError(422, 'The change cannot stand.', '', [
+        {
+          severity: 'fails',
+          code: 'mechanism',
+          where: 'joint B',
+          what: 'It can move along X.',
+          mend: 'Hold it.',
+          clause: '',
+          combination: '',
+        },
+      ]),
+    )
     open()
     await userEvent.type(await screen.findByLabelText('New section'), '350x700{Enter}')
     await userEvent.click(screen.getByRole('button', { name: 'Apply and analyse' }))
@@ -87,7 +145,11 @@ describe('the drawer', () => {
 describe('undo and redo', () => {
   it('answer to buttons and keys', async () => {
     const undo = vi.spyOn(api, 'undo').mockResolvedValue(project)
-    render(<Around><UndoPills id="p" state={state} /></Around>)
+    render(
+      <Around>
+        <UndoPills id="p" state={state} />
+      </Around>,
+    )
     await userEvent.click(await screen.findByLabelText('Undo the edit'))
     await waitFor(() => expect(undo).toHaveBeenCalledWith('p', 5))
     await waitFor(() => expect(screen.getByLabelText('Undo the edit')).toBeEnabled())

@@ -13,9 +13,17 @@ export function useEdit(id: string, state: State | undefined, onDone?: (p: Proje
     onMutate: () => state?.version ?? 0,
     mutationFn: (step) => {
       const version = state?.version ?? 0
-      return step === 'undo' ? api.undo(id, version) : step === 'redo' ? api.redo(id, version) : api.edit(id, version, step.edits)
+      return step === 'undo'
+        ? api.undo(id, version)
+        : step === 'redo'
+          ? api.redo(id, version)
+          : api.edit(id, version, step.edits)
     },
-    onError: (e) => void message.error(`${e.message} ${e.findings[0] ? `${e.findings[0].where}: ${e.findings[0].what} ${e.findings[0].mend}` : e.detail}`, 8),
+    onError: (e) =>
+      void message.error(
+        `${e.message} ${e.findings[0] ? `${e.findings[0].where}: ${e.findings[0].what} ${e.findings[0].mend}` : e.detail}`,
+        8,
+      ),
     onSuccess: (p, _step, from) => onDone?.(p, from),
     onSettled: () => queries.invalidateQueries({ queryKey: ['project', id] }),
   })

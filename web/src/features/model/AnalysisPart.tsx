@@ -16,7 +16,12 @@ export function AnalysisPart({ id, state, model, units }: { id: string; state?: 
   if (!q.data) return <Loading words="Solving the frame" />
   return (
     <>
-      {q.data.findings.length > 0 && <><h2>What the analysis says</h2><FindingList findings={q.data.findings} /></>}
+      {q.data.findings.length > 0 && (
+        <>
+          <h2>What the analysis says</h2>
+          <FindingList findings={q.data.findings} />
+        </>
+      )}
       <Balance id={id} a={q.data} />
       <div className="two">
         <Storeys a={q.data} sway={model.sway} units={units} />
@@ -34,20 +39,65 @@ function Balance({ id, a }: { id: string; a: AnalysisSummary }) {
       {a.imported && <p className="soft">The forces were solved elsewhere; reactions did not come with them.</p>}
       <table className="plain balance">
         <thead>
-          <tr><th /><th /><th /><th colSpan={3} className="over-three">applied along</th><th colSpan={3} className="over-three">reaction along</th><th /><th /></tr>
           <tr>
-            <th>case</th><th>name</th><th>kind</th><th className="num">X</th><th className="num">Y</th><th className="num">Z</th><th className="num">X</th><th className="num">Y</th><th className="num">Z</th>
-            <th className="num" title="Largest imbalance of a joint over the largest load; rounding leaves 1e-12 or less">residual</th><th />
+            <th />
+            <th />
+            <th />
+            <th colSpan={3} className="over-three">
+              applied along
+            </th>
+            <th colSpan={3} className="over-three">
+              reaction along
+            </th>
+            <th />
+            <th />
+          </tr>
+          <tr>
+            <th>case</th>
+            <th>name</th>
+            <th>kind</th>
+            <th className="num">X</th>
+            <th className="num">Y</th>
+            <th className="num">Z</th>
+            <th className="num">X</th>
+            <th className="num">Y</th>
+            <th className="num">Z</th>
+            <th
+              className="num"
+              title="Largest imbalance of a joint over the largest load; rounding leaves 1e-12 or less"
+            >
+              residual
+            </th>
+            <th />
           </tr>
         </thead>
         <tbody>
           {a.balance.map((c) => (
             <tr key={c.id}>
-              <td><b>{c.id}</b></td><td>{c.name}{c.generated && <span className="soft"> · generated</span>}</td><td className="soft">{c.kind}</td>
-              {c.applied.map((v, i) => <td key={`a${i}`} className="num">{v === 0 ? '·' : force(v)}</td>)}
-              {c.reaction.map((v, i) => <td key={`r${i}`} className="num">{a.imported ? '' : v === 0 ? '·' : force(v)}</td>)}
+              <td>
+                <b>{c.id}</b>
+              </td>
+              <td>
+                {c.name}
+                {c.generated && <span className="soft"> · generated</span>}
+              </td>
+              <td className="soft">{c.kind}</td>
+              {c.applied.map((v, i) => (
+                <td key={`a${i}`} className="num">
+                  {v === 0 ? '·' : force(v)}
+                </td>
+              ))}
+              {c.reaction.map((v, i) => (
+                <td key={`r${i}`} className="num">
+                  {a.imported ? '' : v === 0 ? '·' : force(v)}
+                </td>
+              ))}
               <td className="num soft">{a.imported ? '' : c.residual.toExponential(0)}</td>
-              <td className="num">{!a.imported && <Link to={`/p/${id}/results?view=3d&show=shape&of=case:${encodeURIComponent(c.id)}`}>shape</Link>}</td>
+              <td className="num">
+                {!a.imported && (
+                  <Link to={`/p/${id}/results?view=3d&show=shape&of=case:${encodeURIComponent(c.id)}`}>shape</Link>
+                )}
+              </td>
             </tr>
           ))}
         </tbody>

@@ -22,36 +22,69 @@ export function ChangesPart({ id, state, model }: { id: string; state?: State; m
       <section>
         <h2>Edits of the model</h2>
         <p>
-          <Button disabled={!h.canUndo} loading={edit.isPending} onClick={() => edit.mutate('undo')}>Undo</Button>{' '}
-          <Button disabled={!h.canRedo} loading={edit.isPending} onClick={() => edit.mutate('redo')}>Redo</Button>
+          <Button disabled={!h.canUndo} loading={edit.isPending} onClick={() => edit.mutate('undo')}>
+            Undo
+          </Button>{' '}
+          <Button disabled={!h.canRedo} loading={edit.isPending} onClick={() => edit.mutate('redo')}>
+            Redo
+          </Button>
         </p>
-        {h.entries.length === 0 && <p className="soft">The model is as it was imported. Select a line in Results and press <kbd>E</kbd> to change its section, stiffness, connections or loads.</p>}
+        {h.entries.length === 0 && (
+          <p className="soft">
+            The model is as it was imported. Select a line in Results and press <kbd>E</kbd> to change its section,
+            stiffness, connections or loads.
+          </p>
+        )}
         <table className="plain">
           <tbody>
-            {h.entries.map((e, i) => (
-              <tr key={e.version} className={e.inForce ? '' : 'soft'}>
-                <td className="num soft">{e.version}</td><td>{e.summary}{!e.inForce && ' (undone)'}</td><td className="soft">{new Date(e.at).toLocaleString()}</td>
-                <td className="num"><Link to={`/p/${id}/results?show=change&from=${before(i)}&to=${e.version}`}>what moved</Link></td>
-              </tr>
-            )).reverse()}
+            {h.entries
+              .map((e, i) => (
+                <tr key={e.version} className={e.inForce ? '' : 'soft'}>
+                  <td className="num soft">{e.version}</td>
+                  <td>
+                    {e.summary}
+                    {!e.inForce && ' (undone)'}
+                  </td>
+                  <td className="soft">{new Date(e.at).toLocaleString()}</td>
+                  <td className="num">
+                    <Link to={`/p/${id}/results?show=change&from=${before(i)}&to=${e.version}`}>what moved</Link>
+                  </td>
+                </tr>
+              ))
+              .reverse()}
           </tbody>
         </table>
       </section>
       <section>
         <h2>Forces</h2>
         <p>
-          {model.importedForces ? 'The members are designed for forces solved elsewhere, as they were imported.' : 'The members are designed for the forces of Kolonne’s own analysis.'}
-          {model.forcesStale && <b className="over-ink"> The model was changed since they were taken: they are stale.</b>}
+          {model.importedForces
+            ? 'The members are designed for forces solved elsewhere, as they were imported.'
+            : 'The members are designed for the forces of Kolonne’s own analysis.'}
+          {model.forcesStale && (
+            <b className="over-ink"> The model was changed since they were taken: they are stale.</b>
+          )}
         </p>
         <p>
-          <Button type="primary" onClick={() => setImporting(true)}>Import forces solved elsewhere</Button>{' '}
+          <Button type="primary" onClick={() => setImporting(true)}>
+            Import forces solved elsewhere
+          </Button>{' '}
           {model.importedForces && (
-            <Popconfirm title="Use Kolonne’s own analysis?" description="The imported forces leave the design; undo brings them back." okText="Use own" cancelText="Keep" onConfirm={() => edit.mutate({ edits: [{ kind: 'forces', rows: [] }] })}>
+            <Popconfirm
+              title="Use Kolonne’s own analysis?"
+              description="The imported forces leave the design; undo brings them back."
+              okText="Use own"
+              cancelText="Keep"
+              onConfirm={() => edit.mutate({ edits: [{ kind: 'forces', rows: [] }] })}
+            >
               <Button>Use Kolonne’s own analysis</Button>
             </Popconfirm>
           )}
         </p>
-        <p className="soft">A table with one row a station, CSV or XLSX, any headers, any units: you say once which column is which, and that is remembered by name.</p>
+        <p className="soft">
+          A table with one row a station, CSV or XLSX, any headers, any units: you say once which column is which, and
+          that is remembered by name.
+        </p>
         {importing && <ForceImport id={id} state={state} onClose={() => setImporting(false)} />}
       </section>
     </div>

@@ -9,7 +9,11 @@ import { AnalysisPart } from './AnalysisPart'
 import { ChangesPart } from './ChangesPart'
 import { ReadPart } from './ReadPart'
 
-const PARTS = [{ value: 'read', label: 'What was read' }, { value: 'analysis', label: 'Analysis' }, { value: 'changes', label: 'Changes and forces' }]
+const PARTS = [
+  { value: 'read', label: 'What was read' },
+  { value: 'analysis', label: 'Analysis' },
+  { value: 'changes', label: 'Changes and forces' },
+]
 
 /** The model: what was read, how it is analysed and balances, and how it was changed. */
 export function ModelPage({ id, state }: { id: string; state?: State }) {
@@ -24,11 +28,19 @@ export function ModelPage({ id, state }: { id: string; state?: State }) {
     <div className="paper">
       <h1>{m.name}</h1>
       <p className="soft">
-        From {m.fileName}, units {m.units}. {m.importedForces ? 'The forces were solved elsewhere.' : 'The forces are Kolonne’s own, from linear analysis of the frame.'}
+        From {m.fileName}, units {m.units}.{' '}
+        {m.importedForces
+          ? 'The forces were solved elsewhere.'
+          : 'The forces are Kolonne’s own, from linear analysis of the frame.'}
         {m.forcesStale && <b className="over-ink"> They are stale: the model was changed after they were taken.</b>}{' '}
         <a href={api.exportUrl(id, 'model')}>Download the file as it was given</a>
       </p>
-      <Segmented aria-label="Part of the model" value={part} options={PARTS} onChange={(v) => setParams(v === 'read' ? {} : { part: v }, { replace: true })} />
+      <Segmented
+        aria-label="Part of the model"
+        value={part}
+        options={PARTS}
+        onChange={(v) => setParams(v === 'read' ? {} : { part: v }, { replace: true })}
+      />
       {part === 'analysis' && <AnalysisPart id={id} state={state} model={m} units={units} />}
       {part === 'changes' && <ChangesPart id={id} state={state} model={m} />}
       {part !== 'analysis' && part !== 'changes' && <ReadPart model={m} />}

@@ -27,17 +27,48 @@ export function OptionsForm({ id, state, cases }: Props) {
   return (
     <section aria-label="How the frame is analysed">
       <h2>How the frame is analysed</h2>
-      <Row name="Shear deformation" help="Members deform in shear as well as in bending. Counts for short deep members.">
-        <Switch aria-label="Shear deformation" checked={o.shearDeformation} onChange={(shearDeformation) => set({ shearDeformation })} />
+      <Row
+        name="Shear deformation"
+        help="Members deform in shear as well as in bending. Counts for short deep members."
+      >
+        <Switch
+          aria-label="Shear deformation"
+          checked={o.shearDeformation}
+          onChange={(shearDeformation) => set({ shearDeformation })}
+        />
       </Row>
-      <Row name="Rigid ends" help="Part of the length inside a joint that does not deform: 0 measures members to the joints, 1 to the faces. Members with rigid ends in the model keep theirs.">
-        <InputNumber aria-label="Rigid ends" min={0} max={1} step={0.1} value={o.rigidEnds} onChange={(v) => v !== null && set({ rigidEnds: v })} />
+      <Row
+        name="Rigid ends"
+        help="Part of the length inside a joint that does not deform: 0 measures members to the joints, 1 to the faces. Members with rigid ends in the model keep theirs."
+      >
+        <InputNumber
+          aria-label="Rigid ends"
+          min={0}
+          max={1}
+          step={0.1}
+          value={o.rigidEnds}
+          onChange={(v) => v !== null && set({ rigidEnds: v })}
+        />
       </Row>
-      <Row name="Pattern live load" help="Live load on all spans, on odd, on even and on adjacent pairs along every beam line, as cases of their own.">
-        <Switch aria-label="Pattern live load" checked={o.patternLive} onChange={(patternLive) => set({ patternLive })} />
+      <Row
+        name="Pattern live load"
+        help="Live load on all spans, on odd, on even and on adjacent pairs along every beam line, as cases of their own."
+      >
+        <Switch
+          aria-label="Pattern live load"
+          checked={o.patternLive}
+          onChange={(patternLive) => set({ patternLive })}
+        />
       </Row>
-      <Row name="Second order" help="P-Delta: axial forces of the cases below soften the frame. The iteration and its convergence are told above.">
-        <Switch aria-label="Second order" checked={second} onChange={(on) => set({ pDelta: on ? Object.fromEntries(cases.slice(0, 1).map((c) => [c.id, 1.2])) : {} })} />
+      <Row
+        name="Second order"
+        help="P-Delta: axial forces of the cases below soften the frame. The iteration and its convergence are told above."
+      >
+        <Switch
+          aria-label="Second order"
+          checked={second}
+          onChange={(on) => set({ pDelta: on ? Object.fromEntries(cases.slice(0, 1).map((c) => [c.id, 1.2])) : {} })}
+        />
       </Row>
       {second && (
         <Row name="Axial forces of" help="Load cases and factors whose axial forces act on the moved frame.">
@@ -45,26 +76,54 @@ export function OptionsForm({ id, state, cases }: Props) {
             {cases.map((c) => (
               <label key={c.id} className="factor-chip">
                 {c.id}{' '}
-                <InputNumber size="small" style={{ width: 54 }} controls={false} aria-label={`Factor of ${c.id}`} placeholder="0" value={o.pDelta[c.id]} onChange={(v) => {
-                  const next = { ...o.pDelta }
-                  if (v) next[c.id] = v
-                  else delete next[c.id]
-                  set({ pDelta: next })
-                }} />
+                <InputNumber
+                  size="small"
+                  style={{ width: 54 }}
+                  controls={false}
+                  aria-label={`Factor of ${c.id}`}
+                  placeholder="0"
+                  value={o.pDelta[c.id]}
+                  onChange={(v) => {
+                    const next = { ...o.pDelta }
+                    if (v) next[c.id] = v
+                    else delete next[c.id]
+                    set({ pDelta: next })
+                  }}
+                />
               </label>
             ))}
           </span>
         </Row>
       )}
       <table className="plain">
-        <thead><tr><th>factors of</th>{FACTORS.map((f) => <th key={f.key} className="num"><Tooltip title={f.says}><span>{f.name}</span></Tooltip></th>)}</tr></thead>
+        <thead>
+          <tr>
+            <th>factors of</th>
+            {FACTORS.map((f) => (
+              <th key={f.key} className="num">
+                <Tooltip title={f.says}>
+                  <span>{f.name}</span>
+                </Tooltip>
+              </th>
+            ))}
+          </tr>
+        </thead>
         <tbody>
           {(['beams', 'columns'] as const).map((role) => (
             <tr key={role}>
               <td>{role}</td>
               {FACTORS.map((f) => (
                 <td key={f.key} className="num">
-                  <InputNumber size="small" style={{ width: 58 }} controls={false} min={0.0001} max={100} aria-label={`${f.name} of ${role}`} value={o[role][f.key]} onChange={(v) => v !== null && set({ [role]: { ...o[role], [f.key]: v } })} />
+                  <InputNumber
+                    size="small"
+                    style={{ width: 58 }}
+                    controls={false}
+                    min={0.0001}
+                    max={100}
+                    aria-label={`${f.name} of ${role}`}
+                    value={o[role][f.key]}
+                    onChange={(v) => v !== null && set({ [role]: { ...o[role], [f.key]: v } })}
+                  />
                 </td>
               ))}
             </tr>
@@ -72,25 +131,66 @@ export function OptionsForm({ id, state, cases }: Props) {
         </tbody>
       </table>
       <p className="chips">
-        <Tooltip title="ACI 318-19 table 6.6.3.1.1 a: beams 0.35, columns 0.70 of the gross second moment of area"><button type="button" onClick={() => set({ beams: { ...GROSS, iy: 0.35, iz: 0.35 }, columns: { ...GROSS, iy: 0.7, iz: 0.7 } })}>cracked by ACI 318</button></Tooltip>
-        <Tooltip title="Both 0.5, as often taken for EN 1998-1 4.3.1(7)"><button type="button" onClick={() => set({ beams: { ...GROSS, iy: 0.5, iz: 0.5 }, columns: { ...GROSS, iy: 0.5, iz: 0.5 } })}>half, EN 1998-1</button></Tooltip>
-        <button type="button" onClick={() => set({ beams: GROSS, columns: GROSS })}>gross</button>
+        <Tooltip title="ACI 318-19 table 6.6.3.1.1 a: beams 0.35, columns 0.70 of the gross second moment of area">
+          <button
+            type="button"
+            onClick={() => set({ beams: { ...GROSS, iy: 0.35, iz: 0.35 }, columns: { ...GROSS, iy: 0.7, iz: 0.7 } })}
+          >
+            cracked by ACI 318
+          </button>
+        </Tooltip>
+        <Tooltip title="Both 0.5, as often taken for EN 1998-1 4.3.1(7)">
+          <button
+            type="button"
+            onClick={() => set({ beams: { ...GROSS, iy: 0.5, iz: 0.5 }, columns: { ...GROSS, iy: 0.5, iz: 0.5 } })}
+          >
+            half, EN 1998-1
+          </button>
+        </Tooltip>
+        <button type="button" onClick={() => set({ beams: GROSS, columns: GROSS })}>
+          gross
+        </button>
       </p>
-      <Button type="primary" disabled={!changed} loading={edit.isPending} onClick={() => edit.mutate({ edits: [editOf(o)] })}>Apply and analyse</Button>{' '}
-      <Button disabled={!changed} onClick={() => setDraft(undefined)}>Take back</Button>
+      <Button
+        type="primary"
+        disabled={!changed}
+        loading={edit.isPending}
+        onClick={() => edit.mutate({ edits: [editOf(o)] })}
+      >
+        Apply and analyse
+      </Button>{' '}
+      <Button disabled={!changed} onClick={() => setDraft(undefined)}>
+        Take back
+      </Button>
     </section>
   )
 }
 
 function Row({ name, help, children }: { name: string; help: string; children: React.ReactNode }) {
-  return <label className="field"><Tooltip title={help}><span>{name}</span></Tooltip><span>{children}</span></label>
+  return (
+    <label className="field">
+      <Tooltip title={help}>
+        <span>{name}</span>
+      </Tooltip>
+      <span>{children}</span>
+    </label>
+  )
 }
 
 /** The options in the fields of the model file. */
 function editOf(o: Options): OptionsEdit {
   const yes = (b: boolean) => (b ? 'yes' : 'no')
   return {
-    kind: 'options', analysis: { shearDeformation: yes(o.shearDeformation), rigidEnds: o.rigidEnds, patternLive: yes(o.patternLive), pDelta: o.pDelta },
-    roleStiffness: [{ role: 'beam', ...factorFields(o.beams) }, { role: 'column', ...factorFields(o.columns) }],
+    kind: 'options',
+    analysis: {
+      shearDeformation: yes(o.shearDeformation),
+      rigidEnds: o.rigidEnds,
+      patternLive: yes(o.patternLive),
+      pDelta: o.pDelta,
+    },
+    roleStiffness: [
+      { role: 'beam', ...factorFields(o.beams) },
+      { role: 'column', ...factorFields(o.columns) },
+    ],
   }
 }

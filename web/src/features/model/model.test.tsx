@@ -6,8 +6,17 @@ import { analysis, Around, history, state } from '../../test/fixtures'
 import { ModelPage } from './ModelPage'
 
 const model: Model = {
-  name: 'Zaal', units: 'SI', fileName: 'zaal.json', importedForces: false, forcesStale: false, counts: [{ name: 'members', count: 60 }], sections: [{ name: '300x600', count: 60 }],
-  materials: [], combinations: [{ id: 'K1', name: '1.4D', purpose: 'strength', terms: { G: 1.4 } }], findings: [], sway: [{ baseM: 0, topM: 4, qx: 0.02, qy: null }],
+  name: 'Zaal',
+  units: 'SI',
+  fileName: 'zaal.json',
+  importedForces: false,
+  forcesStale: false,
+  counts: [{ name: 'members', count: 60 }],
+  sections: [{ name: '300x600', count: 60 }],
+  materials: [],
+  combinations: [{ id: 'K1', name: '1.4D', purpose: 'strength', terms: { G: 1.4 } }],
+  findings: [],
+  sway: [{ baseM: 0, topM: 4, qx: 0.02, qy: null }],
 }
 const gross = { area: 1, shearY: 1, shearZ: 1, iy: 1, iz: 1, torsion: 1 }
 const project = { id: 'p', name: '', createdAt: '', changedAt: '', version: 6 }
@@ -19,10 +28,22 @@ beforeEach(() => {
   vi.spyOn(api, 'model').mockResolvedValue(model)
   vi.spyOn(api, 'analysis').mockResolvedValue(analysis)
   vi.spyOn(api, 'edits').mockResolvedValue(history)
-  vi.spyOn(api, 'options').mockResolvedValue({ shearDeformation: false, rigidEnds: 0, patternLive: false, pDelta: {}, beams: gross, columns: gross })
+  vi.spyOn(api, 'options').mockResolvedValue({
+    shearDeformation: false,
+    rigidEnds: 0,
+    patternLive: false,
+    pDelta: {},
+    beams: gross,
+    columns: gross,
+  })
 })
 
-const open = (part = '') => render(<Around at={`/?part=${part}`}><ModelPage id="p" state={state} /></Around>)
+const open = (part = '') =>
+  render(
+    <Around at={`/?part=${part}`}>
+      <ModelPage id="p" state={state} />
+    </Around>,
+  )
 
 describe('the analysis of the model', () => {
   it('shows loads against reactions, the residual, drift and masses', async () => {
@@ -41,7 +62,14 @@ describe('the analysis of the model', () => {
     await userEvent.click(screen.getByText('cracked by ACI 318'))
     await userEvent.click(screen.getByText('Apply and analyse'))
     await waitFor(() => expect(edit).toHaveBeenCalled())
-    expect(edit.mock.calls[0]![2][0]).toMatchObject({ kind: 'options', analysis: { shearDeformation: 'yes', patternLive: 'no', pDelta: {} }, roleStiffness: [{ role: 'beam', factorIy: 0.35 }, { role: 'column', factorIy: 0.7, factorTorsion: 1 }] })
+    expect(edit.mock.calls[0]![2][0]).toMatchObject({
+      kind: 'options',
+      analysis: { shearDeformation: 'yes', patternLive: 'no', pDelta: {} },
+      roleStiffness: [
+        { role: 'beam', factorIy: 0.35 },
+        { role: 'column', factorIy: 0.7, factorTorsion: 1 },
+      ],
+    })
   })
   it('takes back what was not applied', async () => {
     open('analysis')
@@ -68,21 +96,53 @@ describe('changes and forces', () => {
   })
   it('proposes a mapping, previews with it, and takes the forces under a name', async () => {
     const file: ForceFile = {
-      file: 'f', fileName: 'turm.csv', sheets: [], sheet: '', headers: ['Bar', 'LC', 'Dist', 'M'], rows: 9, sample: [], saved: [{ name: 'before', mapping: [] }],
-      proposal: [{ quantity: 'member', header: 'Bar', unit: '', opposite: false }, { quantity: 'case', header: 'LC', unit: '', opposite: false }, { quantity: 'x', header: 'Dist', unit: 'm', opposite: false }],
-      units: [{ quantity: 'x', units: ['m', 'ft'] }, { quantity: 'my', units: ['kNm'] }],
+      file: 'f',
+      fileName: 'turm.csv',
+      sheets: [],
+      sheet: '',
+      headers: ['Bar', 'LC', 'Dist', 'M'],
+      rows: 9,
+      sample: [],
+      saved: [{ name: 'before', mapping: [] }],
+      proposal: [
+        { quantity: 'member', header: 'Bar', unit: '', opposite: false },
+        { quantity: 'case', header: 'LC', unit: '', opposite: false },
+        { quantity: 'x', header: 'Dist', unit: 'm', opposite: false },
+      ],
+      units: [
+        { quantity: 'x', units: ['m', 'ft'] },
+        { quantity: 'my', units: ['kNm'] },
+      ],
     }
     vi.spyOn(api, 'forceFile').mockResolvedValue(file)
-    const preview = vi.spyOn(api, 'forcePreview').mockResolvedValue({ rows: [{ member: 'b', loadCase: 'G', xM: 1.5, forces: [0, 0, 12.3, 0, 45.6, 0] }], used: 9, total: 9, without: [], findings: [] })
+    const preview = vi
+      .spyOn(api, 'forcePreview')
+      .mockResolvedValue({
+        rows: [{ member: 'b', loadCase: 'G', xM: 1.5, forces: [0, 0, 12.3, 0, 45.6, 0] }],
+        used: 9,
+        total: 9,
+        without: [],
+        findings: [],
+      })
     const take = vi.spyOn(api, 'forceImport').mockResolvedValue(project)
     open('changes')
     await userEvent.click(await screen.findByText('Import forces solved elsewhere'))
-    await userEvent.upload(document.querySelector<HTMLInputElement>('.ant-modal input[type=file]')!, new File(['x'], 'turm.csv'))
+    await userEvent.upload(
+      document.querySelector<HTMLInputElement>('.ant-modal input[type=file]')!,
+      new File(['x'], 'turm.csv'),
+    )
     expect(await screen.findByText('45.6')).toBeInTheDocument()
     expect(preview.mock.calls[0]![3]).toEqual(file.proposal)
     await userEvent.click(screen.getByLabelText('Column of My'))
     await userEvent.click((await screen.findAllByText('M')).at(-1)!)
-    await waitFor(() => expect(preview.mock.calls.at(-1)![3]).toContainEqual({ quantity: 'my', header: 'M', unit: 'kNm', opposite: false }))
+    await waitFor(() =>
+      expect(preview.mock.calls.at(-1)![3]).toContainEqual({
+        quantity: 'my',
+        header: 'M',
+        unit: 'kNm',
+        opposite: false,
+      }),
+    )
     await userEvent.type(screen.getByPlaceholderText('not remembered'), 'turm')
     await waitFor(() => expect(screen.getByRole('button', { name: 'Take the forces' })).toBeEnabled())
     await userEvent.click(screen.getByRole('button', { name: 'Take the forces' }))

@@ -21,7 +21,10 @@ export function ImportProgress(p: { job: Job; onDone: (project: string) => void;
     return (
       <div className="notice" role="alert">
         <h2>The model cannot be taken in yet</h2>
-        <p className="soft">{job.findings.length} findings. Mend them in the program that made the file, then drop it again; nothing was stored.</p>
+        <p className="soft">
+          {job.findings.length} findings. Mend them in the program that made the file, then drop it again; nothing was
+          stored.
+        </p>
         <FindingList findings={job.findings} />
         <Button onClick={p.onClose}>Close</Button>
       </div>
@@ -29,8 +32,18 @@ export function ImportProgress(p: { job: Job; onDone: (project: string) => void;
   return (
     <div className="notice import">
       <span>{job.phase === 'cancelled' ? 'Cancelled; nothing was stored.' : `${job.doing}…`}</span>
-      {job.phase !== 'cancelled' && <Progress percent={job.total > 0 ? Math.floor((100 * job.done) / job.total) : 100} status="active" showInfo={job.total > 0} />}
-      {job.phase !== 'cancelled' && <Button size="small" onClick={() => void api.cancelJob(job.id)}>Cancel</Button>}
+      {job.phase !== 'cancelled' && (
+        <Progress
+          percent={job.total > 0 ? Math.floor((100 * job.done) / job.total) : 100}
+          status="active"
+          showInfo={job.total > 0}
+        />
+      )}
+      {job.phase !== 'cancelled' && (
+        <Button size="small" onClick={() => void api.cancelJob(job.id)}>
+          Cancel
+        </Button>
+      )}
     </div>
   )
 }

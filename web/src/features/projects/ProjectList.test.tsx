@@ -20,8 +20,23 @@ class Events {
   }
 }
 
-const job: Job = { id: 'j', kind: 'import', phase: 'running', doing: 'reading the model', done: 0, total: 0, findings: [], result: null }
-const project = { id: 'p', name: 'Zaal', createdAt: '2026-01-01T00:00:00Z', changedAt: '2026-01-02T00:00:00Z', version: 1 }
+const job: Job = {
+  id: 'j',
+  kind: 'import',
+  phase: 'running',
+  doing: 'reading the model',
+  done: 0,
+  total: 0,
+  findings: [],
+  result: null,
+}
+const project = {
+  id: 'p',
+  name: 'Zaal',
+  createdAt: '2026-01-01T00:00:00Z',
+  changedAt: '2026-01-02T00:00:00Z',
+  version: 1,
+}
 let events: Events
 
 beforeEach(() => {
@@ -31,8 +46,14 @@ beforeEach(() => {
   vi.spyOn(api, 'jobEvents').mockImplementation(() => events as unknown as EventSource)
 })
 
-const open = () => render(<Around><ProjectList mode="light" onMode={() => {}} /></Around>)
-const drop = async (container: HTMLElement) => userEvent.upload(container.querySelector<HTMLInputElement>('input[type=file]')!, new File(['{}'], 'm.json'))
+const open = () =>
+  render(
+    <Around>
+      <ProjectList mode="light" onMode={() => {}} />
+    </Around>,
+  )
+const drop = async (container: HTMLElement) =>
+  userEvent.upload(container.querySelector<HTMLInputElement>('input[type=file]')!, new File(['{}'], 'm.json'))
 
 describe('the project list', () => {
   it('lists projects and says what to do where there is none', async () => {
@@ -59,13 +80,29 @@ describe('the project list', () => {
     const { container } = open()
     await drop(container)
     await screen.findByText('reading the model…')
-    events.send({ ...job, phase: 'failed', findings: [{ severity: 'fails', code: 'x', where: 'joint A', what: 'It is twice there.', mend: 'Rename one.', clause: '', combination: '' }] })
+    events.send({
+      ...job,
+      phase: 'failed',
+      findings: [
+        {
+          severity: 'fails',
+          code: 'x',
+          where: 'joint A',
+          what: 'It is twice there.',
+          mend: 'Rename one.',
+          clause: '',
+          combination: '',
+        },
+      ],
+    })
     expect(await screen.findByText('joint A')).toBeInTheDocument()
     expect(screen.getByText(/Rename one/)).toBeInTheDocument()
   })
 
   it('says that the server cannot be reached and tries again', async () => {
-    const list = vi.spyOn(api, 'projects').mockRejectedValue(new ApiError(0, 'The server cannot be reached.', 'Check it.'))
+    const list = vi
+      .spyOn(api, 'projects')
+      .mockRejectedValue(new ApiError(0, 'The server cannot be reached.', 'Check it.'))
     open()
     expect(await screen.findByText('The server cannot be reached.')).toBeInTheDocument()
     list.mockResolvedValue({ projects: [project] })

@@ -27,7 +27,10 @@ export function ProjectList({ mode, onMode }: { mode: Mode; onMode: () => void }
         <h1>Projects</h1>
         <p className="soft">A building comes in as its analysis model; every beam and column is designed at once.</p>
         <Upload.Dragger
-          accept=".json,.zip" showUploadList={false} maxCount={1} disabled={upload.isPending}
+          accept=".json,.zip"
+          showUploadList={false}
+          maxCount={1}
+          disabled={upload.isPending}
           beforeUpload={(file) => {
             setJob(undefined)
             upload.mutate(file)
@@ -39,18 +42,36 @@ export function ProjectList({ mode, onMode }: { mode: Mode; onMode: () => void }
         </Upload.Dragger>
         <p className="small-models">
           <span className="soft">No file needed for a small one:</span>
-          <Link className="pill button" to="/sketch/beam">Draw up a continuous beam</Link>
-          <Link className="pill button" to="/sketch/column">Draw up a column</Link>
+          <Link className="pill button" to="/sketch/beam">
+            Draw up a continuous beam
+          </Link>
+          <Link className="pill button" to="/sketch/column">
+            Draw up a column
+          </Link>
         </p>
         {upload.isError && <ErrorView error={upload.error} />}
         {job && <ImportProgress key={job.id} job={job} onDone={done} onClose={() => setJob(undefined)} />}
         {list.isError && <ErrorView error={list.error} onRetry={() => void list.refetch()} />}
         {list.isPending && <Loading words="Reading the projects" />}
-        {list.data?.projects.length === 0 && <p className="notice">No project yet. Start with a model file; <code>./kolonne demo building.json</code> makes one to try.</p>}
+        {list.data?.projects.length === 0 && (
+          <p className="notice">
+            No project yet. Start with a model file; <code>./kolonne demo building.json</code> makes one to try.
+          </p>
+        )}
         {list.data && list.data.projects.length > 0 && (
           <table className="plain projects">
-            <thead><tr><th>project</th><th>changed</th><th /></tr></thead>
-            <tbody>{list.data.projects.map((p) => <ProjectRow key={p.id} project={p} />)}</tbody>
+            <thead>
+              <tr>
+                <th>project</th>
+                <th>changed</th>
+                <th />
+              </tr>
+            </thead>
+            <tbody>
+              {list.data.projects.map((p) => (
+                <ProjectRow key={p.id} project={p} />
+              ))}
+            </tbody>
           </table>
         )}
       </div>
@@ -66,14 +87,24 @@ function ProjectRow({ project }: { project: Project }) {
   })
   return (
     <tr>
-      <td><Link to={`/p/${project.id}/results`}><b>{project.name}</b></Link></td>
+      <td>
+        <Link to={`/p/${project.id}/results`}>
+          <b>{project.name}</b>
+        </Link>
+      </td>
       <td className="soft">{new Date(project.changedAt).toLocaleString()}</td>
       <td className="num">
         <Popconfirm
-          title={`Delete “${project.name}”?`} description="Its model, basis and history are deleted for good."
-          okText="Delete" cancelText="Keep" okButtonProps={{ danger: true }} onConfirm={() => remove.mutate()}
+          title={`Delete “${project.name}”?`}
+          description="Its model, basis and history are deleted for good."
+          okText="Delete"
+          cancelText="Keep"
+          okButtonProps={{ danger: true }}
+          onConfirm={() => remove.mutate()}
         >
-          <Button size="small" type="text" loading={remove.isPending}>Delete</Button>
+          <Button size="small" type="text" loading={remove.isPending}>
+            Delete
+          </Button>
         </Popconfirm>
       </td>
     </tr>

@@ -11,7 +11,11 @@ export function LayerCard({ layer, under }: { layer: Layer; under: Under }) {
   if (!words) return null
   return (
     <div className="hover-card" style={{ left: under.x + 14, top: under.y + 10 }}>
-      {words.map((w, i) => <div key={i} className={i > 1 ? 'soft' : ''}>{i === 0 ? <b>{w}</b> : w}</div>)}
+      {words.map((w, i) => (
+        <div key={i} className={i > 1 ? 'soft' : ''}>
+          {i === 0 ? <b>{w}</b> : w}
+        </div>
+      ))}
     </div>
   )
 }
@@ -21,7 +25,11 @@ function wordsOf(layer: Layer, u: Under, units: Units): string[] | undefined {
     const r = layer.reactions?.joints.find((j) => j.joint === u.joint)
     if (!r || !layer.reactions) return undefined
     const [fx = 0, fy = 0, fz = 0, mx = 0, my = 0, mz = 0] = r.forces
-    return [`Joint ${u.joint}`, `Rx ${force(fx)} · Ry ${force(fy)} · Rz ${force(fz)} ${layer.reactions.forceUnit}`, `Mx ${force(mx)} · My ${force(my)} · Mz ${force(mz)} ${layer.reactions.momentUnit}`]
+    return [
+      `Joint ${u.joint}`,
+      `Rx ${force(fx)} · Ry ${force(fy)} · Rz ${force(fz)} ${layer.reactions.forceUnit}`,
+      `Mx ${force(mx)} · My ${force(my)} · Mz ${force(mz)} ${layer.reactions.momentUnit}`,
+    ]
   }
   const title = `${u.mark ?? ''}${u.mark === u.member ? '' : ` · ${u.member}`}`
   const d = layer.diagram?.members.find((m) => m.id === u.member)
@@ -34,7 +42,8 @@ function wordsOf(layer: Layer, u: Under, units: Units): string[] | undefined {
     const m = (x: number) => `${x.toFixed(2)} ${unit.includes('kip') ? 'ft' : 'm'}`
     const k = unit.includes('kip') ? 1 / 0.3048 : 1
     return [
-      title, `${SIDE[layer.component]!.name} ${d.low ? `${force(valueAt(d.x, d.low, at))} to ${force(v)}` : force(v)} ${unit} at ${m(at * k)}`,
+      title,
+      `${SIDE[layer.component]!.name} ${d.low ? `${force(valueAt(d.x, d.low, at))} to ${force(v)}` : force(v)} ${unit} at ${m(at * k)}`,
       `peak ${force(top.v)} ${unit} at ${m(top.x * k)}`,
     ]
   }
@@ -47,7 +56,11 @@ function wordsOf(layer: Layer, u: Under, units: Units): string[] | undefined {
   const c = layer.compare?.changes.find((k) => k.member === u.member)
   if (c && layer.compare) {
     const n = (v: number | null) => (v === null ? 'not there' : force(v))
-    return [title, `${SIDE[layer.component]!.name} ${n(c.before)} → ${n(c.after)} ${layer.compare.unit}`, `${c.by > 0 ? '+' : ''}${force(c.by)} ${layer.compare.unit}`]
+    return [
+      title,
+      `${SIDE[layer.component]!.name} ${n(c.before)} → ${n(c.after)} ${layer.compare.unit}`,
+      `${c.by > 0 ? '+' : ''}${force(c.by)} ${layer.compare.unit}`,
+    ]
   }
   return undefined
 }

@@ -2,19 +2,37 @@ import { STEPS } from '../../drawing/ramp'
 import type { Show } from './layer'
 
 const KEYS: Partial<Record<Show, [string, string][]>> = {
-  forces: [['var(--accent)', 'positive'], ['var(--less)', 'negative']],
-  shape: [['var(--u1)', 'moves little'], ['var(--u4)', 'moves most']],
-  change: [['var(--accent)', 'carries more than before'], ['var(--less)', 'carries less']],
+  forces: [
+    ['var(--accent)', 'positive'],
+    ['var(--less)', 'negative'],
+  ],
+  shape: [
+    ['var(--u1)', 'moves little'],
+    ['var(--u4)', 'moves most'],
+  ],
+  change: [
+    ['var(--accent)', 'carries more than before'],
+    ['var(--less)', 'carries less'],
+  ],
 }
 
 /** Key of the colours of the view. */
 export function Legend({ show }: { show: Show }) {
-  if (show === 'reactions') return <div className="legend soft" aria-hidden>numbers: upward reactions; point at a support for all six</div>
+  if (show === 'reactions')
+    return (
+      <div className="legend soft" aria-hidden>
+        numbers: upward reactions; point at a support for all six
+      </div>
+    )
   const key = KEYS[show]
   if (key)
     return (
       <div className="legend soft" aria-hidden>
-        {key.map(([color, words]) => <span key={words}><i style={{ background: color }} /> {words}</span>)}
+        {key.map(([color, words]) => (
+          <span key={words}>
+            <i style={{ background: color }} /> {words}
+          </span>
+        ))}
       </div>
     )
   return (
@@ -24,11 +42,15 @@ export function Legend({ show }: { show: Show }) {
         {STEPS.map((s, i) => (
           <g key={s}>
             <rect x={i * 44} y={2} width={44} height={9} fill={`var(--u${i})`} />
-            <text x={i * 44 + 44} y={23} textAnchor="middle">{s.toFixed(2)}</text>
+            <text x={i * 44 + 44} y={23} textAnchor="middle">
+              {s.toFixed(2)}
+            </text>
           </g>
         ))}
         <rect x={226} y={2} width={44} height={9} fill="url(#hatch)" />
-        <text x={248} y={23} textAnchor="middle" className="over-ink">over</text>
+        <text x={248} y={23} textAnchor="middle" className="over-ink">
+          over
+        </text>
       </svg>
     </div>
   )

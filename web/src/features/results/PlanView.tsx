@@ -42,37 +42,93 @@ export function PlanView(p: Props) {
     return <div className="notice">There is no floor at {p.storey.name}. Choose another storey on the left.</div>
   return (
     <div className="plan" onMouseLeave={() => setHover(undefined)}>
-      <svg viewBox={`${b.x} ${b.y} ${b.width} ${b.height}`} role="img" aria-label={`Plan of ${p.storey.name}`} onClick={() => p.onSelect(undefined)}>
+      <svg
+        viewBox={`${b.x} ${b.y} ${b.width} ${b.height}`}
+        role="img"
+        aria-label={`Plan of ${p.storey.name}`}
+        onClick={() => p.onSelect(undefined)}
+      >
         <defs>
-          <pattern id="hatch-plan" width={unit * 0.5} height={unit * 0.5} patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
+          <pattern
+            id="hatch-plan"
+            width={unit * 0.5}
+            height={unit * 0.5}
+            patternUnits="userSpaceOnUse"
+            patternTransform="rotate(45)"
+          >
             <rect width={unit * 0.5} height={unit * 0.5} fill="var(--over-soft)" />
             <rect width={unit * 0.3} height={unit * 0.5} fill="var(--over)" />
           </pattern>
         </defs>
         {scene.grid.map((g) => (
           <g key={g.id} className="grid-line">
-            <line x1={g.x1} y1={g.y1} x2={g.x2} y2={g.y2} strokeDasharray={`${unit / 6} ${unit / 3}`} strokeWidth={unit / 14} />
-            <circle cx={g.x1 === g.x2 ? g.x2 : g.x1} cy={g.x1 === g.x2 ? g.y2 : g.y1} r={unit * 0.75} strokeWidth={unit / 14} />
-            <text x={g.x1 === g.x2 ? g.x2 : g.x1} y={(g.x1 === g.x2 ? g.y2 : g.y1) + unit * 0.3} fontSize={unit * 0.85} textAnchor="middle">{g.id}</text>
+            <line
+              x1={g.x1}
+              y1={g.y1}
+              x2={g.x2}
+              y2={g.y2}
+              strokeDasharray={`${unit / 6} ${unit / 3}`}
+              strokeWidth={unit / 14}
+            />
+            <circle
+              cx={g.x1 === g.x2 ? g.x2 : g.x1}
+              cy={g.x1 === g.x2 ? g.y2 : g.y1}
+              r={unit * 0.75}
+              strokeWidth={unit / 14}
+            />
+            <text
+              x={g.x1 === g.x2 ? g.x2 : g.x1}
+              y={(g.x1 === g.x2 ? g.y2 : g.y1) + unit * 0.3}
+              fontSize={unit * 0.85}
+              textAnchor="middle"
+            >
+              {g.id}
+            </text>
           </g>
         ))}
         {scene.members.map((m) => (
           <Shape
-            key={m.id} m={m} unit={unit} dim={!p.matching.has(m.mark)} selected={m.mark === p.selected}
-            fill={shaded ? undefined : changes ? changeColor(changes.get(m.id)) : 'var(--concrete)'} onMove={(part, x, y) => setHover({ m, part, x, y })} onSelect={() => p.onSelect(m.mark)} onOpen={() => p.onOpen(m.mark)}
+            key={m.id}
+            m={m}
+            unit={unit}
+            dim={!p.matching.has(m.mark)}
+            selected={m.mark === p.selected}
+            fill={shaded ? undefined : changes ? changeColor(changes.get(m.id)) : 'var(--concrete)'}
+            onMove={(part, x, y) => setHover({ m, part, x, y })}
+            onSelect={() => p.onSelect(m.mark)}
+            onOpen={() => p.onOpen(m.mark)}
           />
         ))}
         <PlanLayer
-          scene={scene} storey={p.storey} layer={p.layer} unit={unit} factor={p.factor}
+          scene={scene}
+          storey={p.storey}
+          layer={p.layer}
+          unit={unit}
+          factor={p.factor}
           onJoint={(j, e) => setJoint(j && e ? { joint: j, part: 0, ...inHost(e) } : undefined)}
         />
-        {shaded && scene.members.filter((m) => labelled.has(m.id) && p.matching.has(m.mark) && (!m.satisfied || m.mark === p.selected || (p.label !== 'utilisation' && roomFor(m, labelOf(byMark.get(m.mark), p.label), small)))).map((m) => (
-          <Label key={m.id} m={m} unit={small} text={labelOf(byMark.get(m.mark), p.label)} />
-        ))}
+        {shaded &&
+          scene.members
+            .filter(
+              (m) =>
+                labelled.has(m.id) &&
+                p.matching.has(m.mark) &&
+                (!m.satisfied ||
+                  m.mark === p.selected ||
+                  (p.label !== 'utilisation' && roomFor(m, labelOf(byMark.get(m.mark), p.label), small))),
+            )
+            .map((m) => <Label key={m.id} m={m} unit={small} text={labelOf(byMark.get(m.mark), p.label)} />)}
       </svg>
       {joint && <LayerCard layer={p.layer} under={joint} />}
-      {hover && !shaded && !joint && <LayerCard layer={p.layer} under={{ member: hover.m.id, mark: hover.m.mark, part: hover.part, x: hover.x, y: hover.y }} />}
-      {hover && shaded && <HoverCard row={byMark.get(hover.m.mark)} mark={hover.m.mark} member={hover.m} x={hover.x} y={hover.y} />}
+      {hover && !shaded && !joint && (
+        <LayerCard
+          layer={p.layer}
+          under={{ member: hover.m.id, mark: hover.m.mark, part: hover.part, x: hover.x, y: hover.y }}
+        />
+      )}
+      {hover && shaded && (
+        <HoverCard row={byMark.get(hover.m.mark)} mark={hover.m.mark} member={hover.m} x={hover.x} y={hover.y} />
+      )}
     </div>
   )
 }
@@ -109,12 +165,22 @@ function partAt(e: React.MouseEvent, m: PlanMember): number {
 }
 
 function Shape(p: {
-  m: PlanMember; unit: number; dim: boolean; selected: boolean; fill?: string; onMove: (part: number, x: number, y: number) => void; onSelect: () => void; onOpen: () => void
+  m: PlanMember
+  unit: number
+  dim: boolean
+  selected: boolean
+  fill?: string
+  onMove: (part: number, x: number, y: number) => void
+  onSelect: () => void
+  onOpen: () => void
 }) {
   const { m } = p
   const fill = p.fill ?? (m.satisfied ? rampColor(m.utilisation) : 'url(#hatch-plan)')
   const common = {
-    fill, opacity: p.dim ? 0.22 : 1, className: 'plan-member', stroke: p.selected ? 'var(--ink)' : m.column ? 'var(--ink)' : 'var(--ink-soft)',
+    fill,
+    opacity: p.dim ? 0.22 : 1,
+    className: 'plan-member',
+    stroke: p.selected ? 'var(--ink)' : m.column ? 'var(--ink)' : 'var(--ink-soft)',
     strokeWidth: p.selected ? p.unit / 6 : m.column ? p.unit / 18 : p.unit / 40,
     onMouseMove: (e: React.MouseEvent) => {
       const { x, y } = inHost(e)
@@ -128,10 +194,20 @@ function Shape(p: {
     'data-mark': m.mark,
   }
   if (m.column && m.round) return <circle cx={m.x2} cy={m.y2} r={m.width / 2} {...common} />
-  if (m.column) return <rect x={m.x2 - m.width / 2} y={m.y2 - m.depth / 2} width={m.width} height={m.depth} {...common} />
+  if (m.column)
+    return <rect x={m.x2 - m.width / 2} y={m.y2 - m.depth / 2} width={m.width} height={m.depth} {...common} />
   const length = Math.hypot(m.x2 - m.x1, m.y2 - m.y1)
   const angle = (Math.atan2(m.y2 - m.y1, m.x2 - m.x1) * 180) / Math.PI
-  return <rect x={0} y={-m.width / 2} width={length} height={m.width} transform={`translate(${m.x1} ${m.y1}) rotate(${angle})`} {...common} />
+  return (
+    <rect
+      x={0}
+      y={-m.width / 2}
+      width={length}
+      height={m.width}
+      transform={`translate(${m.x1} ${m.y1}) rotate(${angle})`}
+      {...common}
+    />
+  )
 }
 
 function Label({ m, unit, text }: { m: PlanMember; unit: number; text: string }) {
@@ -142,22 +218,45 @@ function Label({ m, unit, text }: { m: PlanMember; unit: number; text: string })
   // long words run along their member
   const upright = !m.column && text.length > 8 && Math.abs(m.x2 - m.x1) < Math.abs(m.y2 - m.y1)
   return (
-    <g className={m.satisfied ? 'plan-label' : 'plan-label over'} pointerEvents="none" transform={upright ? `rotate(-90 ${x} ${y})` : undefined}>
+    <g
+      className={m.satisfied ? 'plan-label' : 'plan-label over'}
+      pointerEvents="none"
+      transform={upright ? `rotate(-90 ${x} ${y})` : undefined}
+    >
       <rect x={x - w / 2} y={y - unit * 0.62} width={w} height={unit * 1.24} rx={unit * 0.2} strokeWidth={unit / 16} />
-      <text x={x} y={y + unit * 0.32} fontSize={unit * 0.86} textAnchor="middle">{text}</text>
+      <text x={x} y={y + unit * 0.32} fontSize={unit * 0.86} textAnchor="middle">
+        {text}
+      </text>
     </g>
   )
 }
 
-function HoverCard({ row, mark, member, x, y }: { row?: ResultRow; mark: string; member: PlanMember; x: number; y: number }) {
+function HoverCard({
+  row,
+  mark,
+  member,
+  x,
+  y,
+}: {
+  row?: ResultRow
+  mark: string
+  member: PlanMember
+  x: number
+  y: number
+}) {
   return (
     <div className="hover-card" style={{ left: x + 14, top: y + 10 }}>
       <b>{mark}</b> <span className={member.satisfied ? '' : 'over-ink'}>{utilisation(member.utilisation)}</span>
       {row && (
         <>
-          <div>{row.check}{row.place !== 'whole lift' && ` at ${row.place}`}</div>
+          <div>
+            {row.check}
+            {row.place !== 'whole lift' && ` at ${row.place}`}
+          </div>
           {row.combination && <div className="soft">{row.combination}</div>}
-          <div className="soft">{row.bars} · {row.stirrups}</div>
+          <div className="soft">
+            {row.bars} · {row.stirrups}
+          </div>
         </>
       )}
     </div>

@@ -4,7 +4,12 @@ import { completions } from './query'
 
 /** The query with completion; what is typed narrows the list after a short pause. */
 export function QueryBox(p: {
-  inputRef: RefObject<HTMLInputElement | null>; value: string; storeys: string[]; causes: string[]; error?: string; onChange: (q: string) => void
+  inputRef: RefObject<HTMLInputElement | null>
+  value: string
+  storeys: string[]
+  causes: string[]
+  error?: string
+  onChange: (q: string) => void
 }) {
   const [draft, setDraft] = useState(p.value)
   const [seen, setSeen] = useState(p.value)
@@ -22,13 +27,28 @@ export function QueryBox(p: {
   }, [draft, value, onChange])
   return (
     <div className="query">
-      <AutoComplete value={draft} onChange={setDraft} options={completions(draft, p.storeys, p.causes).map((v) => ({ value: v }))} style={{ width: '100%' }}>
+      <AutoComplete
+        value={draft}
+        onChange={setDraft}
+        options={completions(draft, p.storeys, p.causes).map((v) => ({ value: v }))}
+        style={{ width: '100%' }}
+      >
         <Input
-          ref={(r: InputRef | null) => { p.inputRef.current = r?.input ?? null }} aria-label="Query" allowClear status={p.error ? 'error' : undefined}
-          placeholder="storey:L2..L4 beam util>0.95" suffix={<kbd>/</kbd>}
+          ref={(r: InputRef | null) => {
+            p.inputRef.current = r?.input ?? null
+          }}
+          aria-label="Query"
+          allowClear
+          status={p.error ? 'error' : undefined}
+          placeholder="storey:L2..L4 beam util>0.95"
+          suffix={<kbd>/</kbd>}
         />
       </AutoComplete>
-      {p.error && <div className="over-ink" role="alert">{p.error}</div>}
+      {p.error && (
+        <div className="over-ink" role="alert">
+          {p.error}
+        </div>
+      )}
     </div>
   )
 }

@@ -48,7 +48,11 @@ export function ResultsPage({ id, mode, state }: { id: string; mode: Mode; state
     }
     setParams(p, { replace: true })
   }
-  const results = useQuery({ queryKey: ['project', id, 'results', q], queryFn: ({ signal }) => api.results(id, q, signal), placeholderData: keepPreviousData })
+  const results = useQuery({
+    queryKey: ['project', id, 'results', q],
+    queryFn: ({ signal }) => api.results(id, q, signal),
+    placeholderData: keepPreviousData,
+  })
   const view = useQuery({ queryKey: ['project', id, 'view'], queryFn: ({ signal }) => api.view(id, signal) })
   const rows = useMemo(() => results.data?.rows ?? [], [results.data])
   const open = (mark: string) => void navigate(`/p/${id}/sheet/${encodeURIComponent(mark)}`)
@@ -78,11 +82,21 @@ export function ResultsPage({ id, mode, state }: { id: string; mode: Mode; state
     return () => window.removeEventListener('keydown', onKey)
   })
 
-  if (results.isError && !results.data) return <ErrorView error={results.error} onRetry={() => { set({ q: undefined }); void results.refetch() }} />
+  if (results.isError && !results.data)
+    return (
+      <ErrorView
+        error={results.error}
+        onRetry={() => {
+          set({ q: undefined })
+          void results.refetch()
+        }}
+      />
+    )
   if (!results.data || !view.data) return <Loading words="The building is being designed" />
   const { rungs } = results.data
   const storeyName = valueOf(q, 'storey')
-  const rung = rungs.find((r) => r.name.replace(/ /g, '') === storeyName) ?? rungs.reduce((a, b) => (b.fails > a.fails ? b : a))
+  const rung =
+    rungs.find((r) => r.name.replace(/ /g, '') === storeyName) ?? rungs.reduce((a, b) => (b.fails > a.fails ? b : a))
   const matching = new Set(results.data.marks)
   const exaggeration = (layer.shape ? niceFactor(view.data, layer.shape.mostMm) : 1) * 2 ** scale
   const factor = layer.show === 'shape' ? exaggeration * swing.part : 2400 * 2 ** scale
@@ -92,49 +106,139 @@ export function ResultsPage({ id, mode, state }: { id: string; mode: Mode; state
       <StoreyLadder rungs={rungs} chosen={storeyName} onChoose={(name) => set({ q: withValue(q, 'storey', name) })} />
       <section className="view" aria-label="View of the building">
         <div className="view-tools">
-          <Segmented value={kind} onChange={(v) => set({ view: v })} options={[{ value: 'plan', label: 'Plan' }, { value: '3d', label: '3-D' }]} />
-          {kind === 'plan' && <><b>{rung.name}</b> <span className="soft">+{distanceIn(1000 * rung.elevationM, units).toFixed(2)} {units.distance}</span></>}
+          <Segmented
+            value={kind}
+            onChange={(v) => set({ view: v })}
+            options={[
+              { value: 'plan', label: 'Plan' },
+              { value: '3d', label: '3-D' },
+            ]}
+          />
+          {kind === 'plan' && (
+            <>
+              <b>{rung.name}</b>{' '}
+              <span className="soft">
+                +{distanceIn(1000 * rung.elevationM, units).toFixed(2)} {units.distance}
+              </span>
+            </>
+          )}
           <span className="spring" />
           <span className="soft">show</span>
           <Select
-            value={layer.show} aria-label="What the view shows" style={{ width: 136 }} options={SHOWS.map((v) => ({ value: v.value, label: v.label, title: v.says }))}
-            onChange={(v) => set({ show: v === 'utilisation' ? undefined : v, of: undefined, view: v === 'shape' ? '3d' : params.get('view') ?? undefined })}
+            value={layer.show}
+            aria-label="What the view shows"
+            style={{ width: 136 }}
+            options={SHOWS.map((v) => ({ value: v.value, label: v.label, title: v.says }))}
+            onChange={(v) =>
+              set({
+                show: v === 'utilisation' ? undefined : v,
+                of: undefined,
+                view: v === 'shape' ? '3d' : (params.get('view') ?? undefined),
+              })
+            }
           />
         </div>
-        {layer.show === 'utilisation' ? kind === 'plan' && (
-          <div className="layer-bar">
-            <span className="soft">label</span>
-            <Segmented value={label} onChange={(v) => set({ label: v })} options={[{ value: 'utilisation', label: 'Utilisation' }, { value: 'bars', label: 'Bars' }, { value: 'marks', label: 'Marks' }]} />
-          </div>
+        {layer.show === 'utilisation' ? (
+          kind === 'plan' && (
+            <div className="layer-bar">
+              <span className="soft">label</span>
+              <Segmented
+                value={label}
+                onChange={(v) => set({ label: v })}
+                options={[
+                  { value: 'utilisation', label: 'Utilisation' },
+                  { value: 'bars', label: 'Bars' },
+                  { value: 'marks', label: 'Marks' },
+                ]}
+              />
+            </div>
+          )
         ) : (
-          <LayerBar id={id} layer={layer} scale={scale} exaggeration={exaggeration} playing={swing.playing} onSet={set} onScale={setScale} onPlay={swing.toggle} />
+          <LayerBar
+            id={id}
+            layer={layer}
+            scale={scale}
+            exaggeration={exaggeration}
+            playing={swing.playing}
+            onSet={set}
+            onScale={setScale}
+            onPlay={swing.toggle}
+          />
         )}
         <div className="view-area">
           {kind === 'plan' ? (
-            <PlanView view={view.data} storey={rung} rows={rows} matching={matching} label={label} layer={layer} factor={factor} selected={selected} onSelect={(m) => set({ sel: m })} onOpen={open} />
+            <PlanView
+              view={view.data}
+              storey={rung}
+              rows={rows}
+              matching={matching}
+              label={label}
+              layer={layer}
+              factor={factor}
+              selected={selected}
+              onSelect={(m) => set({ sel: m })}
+              onOpen={open}
+            />
           ) : (
             <Suspense fallback={<Loading words="Drawing the building" />}>
-              <SpaceView view={view.data} layer={layer} factor={factor} matching={matching} selected={selected} mode={mode} onSelect={(m) => set({ sel: m })} />
+              <SpaceView
+                view={view.data}
+                layer={layer}
+                factor={factor}
+                matching={matching}
+                selected={selected}
+                mode={mode}
+                onSelect={(m) => set({ sel: m })}
+              />
             </Suspense>
           )}
           <Legend show={layer.show} />
         </div>
       </section>
       {layer.show === 'change' ? (
-        <section className="list" aria-label="What changed"><ChangeList layer={layer} selected={selected} onSelect={(m) => set({ sel: m })} /></section>
-      ) : <section className="list" aria-label="Worklist">
-        <div className="list-tools">
-          <QueryBox inputRef={box} value={q} storeys={rungs.map((r) => r.name)} causes={Object.keys(results.data.causes)} error={results.isError ? results.error.message : undefined} onChange={(v) => set({ q: v })} />
-          <span className="soft">{results.data.matching} of {results.data.total}</span>
-        </div>
-        <CausesStrip causes={results.data.causes} chosen={valueOf(q, 'cause')} onChoose={(c) => set({ q: withValue(q, 'cause', c) })} failing={rows.filter((r) => !r.satisfied).length} />
-        <Worklist rows={rows} selected={selected} onSelect={(m) => set({ sel: m })} onOpen={open} onClear={() => set({ q: undefined })} />
-      </section>}
+        <section className="list" aria-label="What changed">
+          <ChangeList layer={layer} selected={selected} onSelect={(m) => set({ sel: m })} />
+        </section>
+      ) : (
+        <section className="list" aria-label="Worklist">
+          <div className="list-tools">
+            <QueryBox
+              inputRef={box}
+              value={q}
+              storeys={rungs.map((r) => r.name)}
+              causes={Object.keys(results.data.causes)}
+              error={results.isError ? results.error.message : undefined}
+              onChange={(v) => set({ q: v })}
+            />
+            <span className="soft">
+              {results.data.matching} of {results.data.total}
+            </span>
+          </div>
+          <CausesStrip
+            causes={results.data.causes}
+            chosen={valueOf(q, 'cause')}
+            onChoose={(c) => set({ q: withValue(q, 'cause', c) })}
+            failing={rows.filter((r) => !r.satisfied).length}
+          />
+          <Worklist
+            rows={rows}
+            selected={selected}
+            onSelect={(m) => set({ sel: m })}
+            onOpen={open}
+            onClear={() => set({ q: undefined })}
+          />
+        </section>
+      )}
       <SelectionStrip row={rows.find((r) => r.mark === selected)} onOpen={open} onEdit={setEditing} />
       {editing && (
         <EditDrawer
-          key={editing} id={id} mark={editing} state={state} members={view.data.members.filter((m) => view.data.marks[m.line] === editing).map((m) => m.id)}
-          onClose={() => setEditing(undefined)} onDone={(from, to) => set({ show: 'change', from: String(from), to: String(to) })}
+          key={editing}
+          id={id}
+          mark={editing}
+          state={state}
+          members={view.data.members.filter((m) => view.data.marks[m.line] === editing).map((m) => m.id)}
+          onClose={() => setEditing(undefined)}
+          onDone={(from, to) => set({ show: 'change', from: String(from), to: String(to) })}
         />
       )}
     </div>

@@ -5,31 +5,51 @@ import { massIn } from '../../lib/units'
 import { useUnits } from '../../ui/useUnits'
 
 /** What is selected, in two sentences, with the way to its sheet. */
-export function SelectionStrip({ row, onOpen, onEdit }: { row?: ResultRow; onOpen: (m: string) => void; onEdit: (m: string) => void }) {
+export function SelectionStrip({
+  row,
+  onOpen,
+  onEdit,
+}: {
+  row?: ResultRow
+  onOpen: (m: string) => void
+  onEdit: (m: string) => void
+}) {
   const units = useUnits()
   if (!row)
     return (
       <div className="selection soft">
-        <span>Select a member in the list or the view: <kbd>↑</kbd> <kbd>↓</kbd> walk the list, <kbd>↵</kbd> opens the sheet, <kbd>E</kbd> changes section, stiffness, connections and loads, <kbd>/</kbd> goes to the query.</span>
+        <span>
+          Select a member in the list or the view: <kbd>↑</kbd> <kbd>↓</kbd> walk the list, <kbd>↵</kbd> opens the
+          sheet, <kbd>E</kbd> changes section, stiffness, connections and loads, <kbd>/</kbd> goes to the query.
+        </span>
       </div>
     )
   return (
     <div className="selection">
       <div className="selection-mark">
         <b>{row.mark}</b>
-        <span className="soft">{row.role === 'beam' ? `${row.parts} span${row.parts > 1 ? 's' : ''}` : `${row.parts} lifts`} · {Math.round(massIn(row.steelKg, units))} {units.mass}</span>
+        <span className="soft">
+          {row.role === 'beam' ? `${row.parts} span${row.parts > 1 ? 's' : ''}` : `${row.parts} lifts`} ·{' '}
+          {Math.round(massIn(row.steelKg, units))} {units.mass}
+        </span>
       </div>
       <div className="grow">
         <div>
-          <b className={row.satisfied ? '' : 'over-ink'}>{row.check}, {utilisation(row.utilisation)}</b>
+          <b className={row.satisfied ? '' : 'over-ink'}>
+            {row.check}, {utilisation(row.utilisation)}
+          </b>
           {row.place !== 'whole lift' && ` at ${row.place}`}
           {row.combination && ` · ${row.combination}`}
           {row.clause && <span className="soft"> · {row.clause}</span>}
         </div>
         <div className="soft">{row.finding || `${row.section} · ${row.bars} · ${row.stirrups}`}</div>
       </div>
-      <Button onClick={() => onEdit(row.mark)}>Change <kbd>E</kbd></Button>
-      <Button type="primary" onClick={() => onOpen(row.mark)}>Open sheet <kbd>↵</kbd></Button>
+      <Button onClick={() => onEdit(row.mark)}>
+        Change <kbd>E</kbd>
+      </Button>
+      <Button type="primary" onClick={() => onOpen(row.mark)}>
+        Open sheet <kbd>↵</kbd>
+      </Button>
     </div>
   )
 }

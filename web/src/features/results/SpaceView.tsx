@@ -40,18 +40,30 @@ export default function SpaceView(p: Props) {
   const { layer, factor } = p
   useEffect(() => {
     const changes = layer.compare && changeParts(layer.compare)
-    renderer.current?.paint(tokensOf(p.mode), p.matching, p.selected, layer.show === 'utilisation' ? 'utilisation' : (changes ?? 'plain'))
+    renderer.current?.paint(
+      tokensOf(p.mode),
+      p.matching,
+      p.selected,
+      layer.show === 'utilisation' ? 'utilisation' : (changes ?? 'plain'),
+    )
   }, [p.view, p.mode, p.matching, p.selected, layer.show, layer.compare])
   useEffect(() => {
     const r = renderer.current
     const t = tokensOf(p.mode)
-    if (layer.diagram) r?.overlay(ribbons(p.view, layer.diagram, factor / 1000 / typicalPeak(layer.diagram.members)), t, 'sign')
+    if (layer.diagram)
+      r?.overlay(ribbons(p.view, layer.diagram, factor / 1000 / typicalPeak(layer.diagram.members)), t, 'sign')
     else if (layer.shape) r?.overlay(deflected(p.view, layer.shape, factor), t, 'size')
     else r?.overlay(undefined, t, 'sign')
     r?.arrows(layer.reactions ? arrows(layer.reactions, (3 * factor) / 1000) : [], t)
   }, [p.view, p.mode, layer.diagram, layer.shape, layer.reactions, factor])
   return (
-    <div className="space" ref={host} role="img" aria-label="The building in three dimensions" onMouseLeave={() => setUnder(undefined)}>
+    <div
+      className="space"
+      ref={host}
+      role="img"
+      aria-label="The building in three dimensions"
+      onMouseLeave={() => setUnder(undefined)}
+    >
       {under && layer.show !== 'utilisation' && <LayerCard layer={layer} under={under} />}
     </div>
   )

@@ -10,7 +10,18 @@ import { UtilisationBar } from '../../ui/UtilisationBar'
 import { CausesStrip } from './CausesStrip'
 import { StoreyLadder } from './StoreyLadder'
 
-const check = (kind: string, utilisation: number) => ({ kind, title: kind, satisfied: utilisation <= 1, utilisation, demand: '1 kN', capacity: '2 kN', clause: '', place: '', combination: '' }) as Check
+const check = (kind: string, utilisation: number) =>
+  ({
+    kind,
+    title: kind,
+    satisfied: utilisation <= 1,
+    utilisation,
+    demand: '1 kN',
+    capacity: '2 kN',
+    clause: '',
+    place: '',
+    combination: '',
+  }) as Check
 
 describe('the causes strip', () => {
   it('narrows to a cause and shows all again', async () => {
@@ -31,7 +42,12 @@ describe('the causes strip', () => {
 describe('the storey ladder', () => {
   it('narrows to a rung by its name without spaces', async () => {
     const onChoose = vi.fn()
-    render(<StoreyLadder rungs={[{ id: 'r', name: 'Level 2', elevationM: 7.8, utilisations: [0.5, 1.2], fails: 1 }]} onChoose={onChoose} />)
+    render(
+      <StoreyLadder
+        rungs={[{ id: 'r', name: 'Level 2', elevationM: 7.8, utilisations: [0.5, 1.2], fails: 1 }]}
+        onChoose={onChoose}
+      />,
+    )
     expect(screen.getByText('1 fail')).toBeInTheDocument()
     await userEvent.click(screen.getByRole('button'))
     expect(onChoose).toHaveBeenCalledWith('Level2')
@@ -50,13 +66,30 @@ describe('what is over', () => {
 })
 
 describe('the sentence of state', () => {
-  const state = { version: 2, designed: 1, current: false, doing: 'designing', done: 30, total: 60, findings: [], totals: null } as unknown as State
+  const state = {
+    version: 2,
+    designed: 1,
+    current: false,
+    doing: 'designing',
+    done: 30,
+    total: 60,
+    findings: [],
+    totals: null,
+  } as unknown as State
   it('says what is being computed and how far', () => {
     render(<StateSentence state={state} />)
     expect(screen.getByRole('status')).toHaveTextContent('designing 50 %…')
   })
   it('says why a building could not be designed', () => {
-    const f = { severity: 'fails', where: 'Joint J1', what: 'It moves freely.', mend: 'Support it.', code: '', clause: '', combination: '' } as Finding
+    const f = {
+      severity: 'fails',
+      where: 'Joint J1',
+      what: 'It moves freely.',
+      mend: 'Support it.',
+      code: '',
+      clause: '',
+      combination: '',
+    } as Finding
     render(<StateSentence state={{ ...state, doing: '', findings: [f] }} />)
     expect(screen.getByText(/not designed: It moves freely/)).toBeInTheDocument()
   })
@@ -64,7 +97,21 @@ describe('the sentence of state', () => {
 
 describe('findings and names', () => {
   it('shows place, reason and mend', () => {
-    render(<FindingList findings={[{ severity: 'fails', where: 'member M1', what: 'It is 0 mm long.', mend: 'Delete it.', code: 'x', clause: '', combination: '' }]} />)
+    render(
+      <FindingList
+        findings={[
+          {
+            severity: 'fails',
+            where: 'member M1',
+            what: 'It is 0 mm long.',
+            mend: 'Delete it.',
+            code: 'x',
+            clause: '',
+            combination: '',
+          },
+        ]}
+      />,
+    )
     expect(screen.getByText('member M1')).toBeInTheDocument()
     expect(screen.getByText(/Delete it/)).toBeInTheDocument()
   })

@@ -6,9 +6,20 @@ import { utilisation } from '../../lib/format'
 import { UtilisationBar } from '../../ui/UtilisationBar'
 
 /** One row a beam line or column stack, worst first. */
-export function Worklist(p: { rows: ResultRow[]; selected?: string; onSelect: (m: string) => void; onOpen: (m: string) => void; onClear: () => void }) {
+export function Worklist(p: {
+  rows: ResultRow[]
+  selected?: string
+  onSelect: (m: string) => void
+  onOpen: (m: string) => void
+  onClear: () => void
+}) {
   const scroll = useRef<HTMLDivElement>(null)
-  const v = useVirtualizer({ count: p.rows.length, getScrollElement: () => scroll.current, estimateSize: () => 47, overscan: 8 })
+  const v = useVirtualizer({
+    count: p.rows.length,
+    getScrollElement: () => scroll.current,
+    estimateSize: () => 47,
+    overscan: 8,
+  })
   const index = p.rows.findIndex((r) => r.mark === p.selected)
   useEffect(() => {
     if (index >= 0) v.scrollToIndex(index, { align: 'auto' })
@@ -16,21 +27,53 @@ export function Worklist(p: { rows: ResultRow[]; selected?: string; onSelect: (m
   return (
     <>
       <div className="row head soft">
-        <span>mark</span><span>section</span><span>governing check</span><span /><span className="num">util.</span>
+        <span>mark</span>
+        <span>section</span>
+        <span>governing check</span>
+        <span />
+        <span className="num">util.</span>
       </div>
       <div className="rows" ref={scroll} role="listbox" aria-label="Beam lines and column stacks">
-        {p.rows.length === 0 && <div className="notice">Nothing matches. <Button type="link" size="small" onClick={p.onClear}>Clear the query</Button></div>}
+        {p.rows.length === 0 && (
+          <div className="notice">
+            Nothing matches.{' '}
+            <Button type="link" size="small" onClick={p.onClear}>
+              Clear the query
+            </Button>
+          </div>
+        )}
         <div style={{ height: v.getTotalSize(), position: 'relative' }}>
           {v.getVirtualItems().map((it) => {
             const r = p.rows[it.index]!
             return (
               <div
-                key={r.mark} role="option" aria-selected={r.mark === p.selected} className="row" data-fails={!r.satisfied}
-                style={{ transform: `translateY(${it.start}px)`, height: it.size, position: 'absolute', left: 0, right: 0 }}
-                onClick={() => p.onSelect(r.mark)} onDoubleClick={() => p.onOpen(r.mark)}
+                key={r.mark}
+                role="option"
+                aria-selected={r.mark === p.selected}
+                className="row"
+                data-fails={!r.satisfied}
+                style={{
+                  transform: `translateY(${it.start}px)`,
+                  height: it.size,
+                  position: 'absolute',
+                  left: 0,
+                  right: 0,
+                }}
+                onClick={() => p.onSelect(r.mark)}
+                onDoubleClick={() => p.onOpen(r.mark)}
               >
-                <b>{r.mark}{r.handSet && <span className="soft" title="A part of it is set by hand"> ✎</span>}</b>
-                <span className="clip" title={r.section}>{r.section}</span>
+                <b>
+                  {r.mark}
+                  {r.handSet && (
+                    <span className="soft" title="A part of it is set by hand">
+                      {' '}
+                      ✎
+                    </span>
+                  )}
+                </b>
+                <span className="clip" title={r.section}>
+                  {r.section}
+                </span>
                 <span className="clip">{r.check}</span>
                 <UtilisationBar value={r.utilisation} satisfied={r.satisfied} />
                 <b className={r.satisfied ? 'num' : 'num over-ink'}>{utilisation(r.utilisation)}</b>

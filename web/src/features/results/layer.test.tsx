@@ -8,9 +8,34 @@ import { LayerBar } from './LayerBar'
 import { LayerCard } from './LayerCard'
 import { PlanView } from './PlanView'
 
-const diagram: Diagram = { version: 1, of: 'case:G', component: 'my', unit: 'kNm', most: 80, members: [{ id: 'b', x: [0, 3, 6], v: [0, 80, 0], low: null }] }
-const compare: Compare = { from: 1, to: 2, component: 'my', unit: 'kNm', most: 30, changes: [{ member: 'b', mark: 'B1', before: 50, after: 20, by: -30 }, { member: 'c', mark: 'B2', before: null, after: 12, by: 12 }] }
-const layer = (l: Partial<Layer>): Layer => ({ show: 'forces', of: 'case:G', component: 'my', from: 1, to: 2, loading: false, ...l })
+const diagram: Diagram = {
+  version: 1,
+  of: 'case:G',
+  component: 'my',
+  unit: 'kNm',
+  most: 80,
+  members: [{ id: 'b', x: [0, 3, 6], v: [0, 80, 0], low: null }],
+}
+const compare: Compare = {
+  from: 1,
+  to: 2,
+  component: 'my',
+  unit: 'kNm',
+  most: 30,
+  changes: [
+    { member: 'b', mark: 'B1', before: 50, after: 20, by: -30 },
+    { member: 'c', mark: 'B2', before: null, after: 12, by: 12 },
+  ],
+}
+const layer = (l: Partial<Layer>): Layer => ({
+  show: 'forces',
+  of: 'case:G',
+  component: 'my',
+  from: 1,
+  to: 2,
+  loading: false,
+  ...l,
+})
 
 beforeEach(() => {
   vi.spyOn(api, 'analysis').mockResolvedValue(analysis)
@@ -19,7 +44,11 @@ beforeEach(() => {
 
 describe('the choice of a layer', () => {
   it('comes from the address and ignores what it does not know', () => {
-    expect(choiceOf(new URLSearchParams('show=forces'))).toMatchObject({ show: 'forces', of: 'envelope:strength', component: 'my' })
+    expect(choiceOf(new URLSearchParams('show=forces'))).toMatchObject({
+      show: 'forces',
+      of: 'envelope:strength',
+      component: 'my',
+    })
     expect(choiceOf(new URLSearchParams('show=rainbow&comp=q'))).toMatchObject({ show: 'utilisation', component: 'my' })
     expect(choiceOf(new URLSearchParams('show=change&from=3&to=x'))).toMatchObject({ from: 3, to: 2_147_483_647 })
   })
@@ -33,13 +62,40 @@ describe('the value under the cursor', () => {
   })
   it('is the range of an envelope, a displacement, a change or all of a reaction', () => {
     const at = { member: 'b', mark: 'B', part: 0.5, x: 0, y: 0 }
-    render(<LayerCard layer={layer({ diagram: { ...diagram, members: [{ id: 'b', x: [0, 6], v: [10, 10], low: [-5, -5] }] } })} under={at} />)
+    render(
+      <LayerCard
+        layer={layer({ diagram: { ...diagram, members: [{ id: 'b', x: [0, 6], v: [10, 10], low: [-5, -5] }] } })}
+        under={at}
+      />,
+    )
     expect(screen.getByText('Moment −5.00 to 10.0 kNm at 3.00 m')).toBeInTheDocument()
-    render(<LayerCard layer={layer({ show: 'shape', shape: { version: 1, of: '', mostMm: 5, members: [{ id: 'b', points: [0, 0, 0, 0, 1, 0, 0, -4] }] } })} under={at} />)
+    render(
+      <LayerCard
+        layer={layer({
+          show: 'shape',
+          shape: { version: 1, of: '', mostMm: 5, members: [{ id: 'b', points: [0, 0, 0, 0, 1, 0, 0, -4] }] },
+        })}
+        under={at}
+      />,
+    )
     expect(screen.getByText('X 0.00 · Y 0.00 · Z −2.00 mm')).toBeInTheDocument()
     render(<LayerCard layer={layer({ show: 'change', compare })} under={at} />)
     expect(screen.getByText('Moment 50.0 → 20.0 kNm')).toBeInTheDocument()
-    render(<LayerCard layer={layer({ show: 'reactions', reactions: { version: 1, of: '', forceUnit: 'kN', momentUnit: 'kNm', joints: [{ joint: 'A', xM: 0, yM: 0, zM: 0, forces: [1, 2, 345, 0, 0, 0] }] } })} under={{ joint: 'A', part: 0, x: 0, y: 0 }} />)
+    render(
+      <LayerCard
+        layer={layer({
+          show: 'reactions',
+          reactions: {
+            version: 1,
+            of: '',
+            forceUnit: 'kN',
+            momentUnit: 'kNm',
+            joints: [{ joint: 'A', xM: 0, yM: 0, zM: 0, forces: [1, 2, 345, 0, 0, 0] }],
+          },
+        })}
+        under={{ joint: 'A', part: 0, x: 0, y: 0 }}
+      />,
+    )
     expect(screen.getByText('Rx 1.00 · Ry 2.00 · Rz 345 kN')).toBeInTheDocument()
   })
   it('is nothing where there is nothing', () => {
@@ -51,7 +107,9 @@ describe('the value under the cursor', () => {
 describe('the list of changes', () => {
   it('says how many members changed, of what, in which unit', () => {
     render(<ChangeList layer={layer({ show: 'change', compare })} onSelect={() => {}} />)
-    expect(screen.getByText(/Largest moment over the strength combinations, kNm; 2 members changed/)).toBeInTheDocument()
+    expect(
+      screen.getByText(/Largest moment over the strength combinations, kNm; 2 members changed/),
+    ).toBeInTheDocument()
   })
   it('says so where nothing changed', () => {
     render(<ChangeList layer={layer({ show: 'change', compare: { ...compare, changes: [] } })} onSelect={() => {}} />)
@@ -61,7 +119,20 @@ describe('the list of changes', () => {
 
 describe('the bar of a layer', () => {
   const bar = (l: Layer, onSet = vi.fn()) => {
-    render(<Around><LayerBar id="p" layer={l} scale={0} exaggeration={200} playing={false} onSet={onSet} onScale={() => {}} onPlay={() => {}} /></Around>)
+    render(
+      <Around>
+        <LayerBar
+          id="p"
+          layer={l}
+          scale={0}
+          exaggeration={200}
+          playing={false}
+          onSet={onSet}
+          onScale={() => {}}
+          onPlay={() => {}}
+        />
+      </Around>,
+    )
     return onSet
   }
   it('starts a shape with the first load case', async () => {
@@ -81,10 +152,41 @@ describe('the bar of a layer', () => {
 })
 
 describe('a diagram on the plan', () => {
-  const view: View = { version: 1, marks: ['L1-B01'], grid: [], storeys: [], members: [{ id: 'b', role: 'beam', ends: [0, 0, 3000, 6000, 0, 3000], widthMm: 300, depthMm: 600, line: 0, part: 0, utilisation: 0.5, satisfied: true, round: false }] }
+  const view: View = {
+    version: 1,
+    marks: ['L1-B01'],
+    grid: [],
+    storeys: [],
+    members: [
+      {
+        id: 'b',
+        role: 'beam',
+        ends: [0, 0, 3000, 6000, 0, 3000],
+        widthMm: 300,
+        depthMm: 600,
+        line: 0,
+        part: 0,
+        utilisation: 0.5,
+        satisfied: true,
+        round: false,
+      },
+    ],
+  }
   const storey: Rung = { id: 'L1', name: 'L1', elevationM: 3, utilisations: [], fails: 0 }
   it('is drawn with its peak, and the members step back', () => {
-    const { container } = render(<PlanView view={view} storey={storey} rows={[]} matching={new Set(['L1-B01'])} label="utilisation" layer={layer({ diagram })} factor={2400} onSelect={() => {}} onOpen={() => {}} />)
+    const { container } = render(
+      <PlanView
+        view={view}
+        storey={storey}
+        rows={[]}
+        matching={new Set(['L1-B01'])}
+        label="utilisation"
+        layer={layer({ diagram })}
+        factor={2400}
+        onSelect={() => {}}
+        onOpen={() => {}}
+      />,
+    )
     expect(container.querySelectorAll('.ribbon')).toHaveLength(1)
     expect(screen.getByText('80.0')).toBeInTheDocument()
     expect(container.querySelector('.plan-member')).toHaveAttribute('fill', 'var(--concrete)')

@@ -31,8 +31,11 @@ export function choiceOf(params: URLSearchParams): LayerChoice {
   const show = SHOWS.some((s) => s.value === params.get('show')) ? (params.get('show') as Show) : 'utilisation'
   const component = params.get('comp') ?? 'my'
   return {
-    show, of: params.get('of') ?? (show === 'forces' ? 'envelope:strength' : ''), component: component in SIDE ? component : 'my',
-    from: Number(params.get('from')) || 0, to: Number(params.get('to')) || NEWEST,
+    show,
+    of: params.get('of') ?? (show === 'forces' ? 'envelope:strength' : ''),
+    component: component in SIDE ? component : 'my',
+    from: Number(params.get('from')) || 0,
+    to: Number(params.get('to')) || NEWEST,
   }
 }
 
@@ -50,15 +53,58 @@ export function useLayer(id: string, c: LayerChoice): Layer {
   const of = c.of
   const base = ['project', id, 'layer'] as const
   const common = { placeholderData: keepPreviousData, staleTime: 0 }
-  const diagram = useQuery({ ...common, queryKey: [...base, 'diagram', of, c.component], queryFn: ({ signal }) => api.diagram(id, of, c.component, signal), enabled: c.show === 'forces' && of !== '' })
-  const shape = useQuery({ ...common, queryKey: [...base, 'shape', of], queryFn: ({ signal }) => api.deflection(id, of, signal), enabled: c.show === 'shape' && of !== '' })
-  const reactions = useQuery({ ...common, queryKey: [...base, 'reactions', of], queryFn: ({ signal }) => api.reactions(id, of, signal), enabled: c.show === 'reactions' && of !== '' })
-  const compare = useQuery({ ...common, queryKey: [...base, 'compare', c.from, c.to, c.component], queryFn: ({ signal }) => api.compare(id, c.from, c.to, c.component, signal), enabled: c.show === 'change' && c.from > 0 })
+  const diagram = useQuery({
+    ...common,
+    queryKey: [...base, 'diagram', of, c.component],
+    queryFn: ({ signal }) => api.diagram(id, of, c.component, signal),
+    enabled: c.show === 'forces' && of !== '',
+  })
+  const shape = useQuery({
+    ...common,
+    queryKey: [...base, 'shape', of],
+    queryFn: ({ signal }) => api.deflection(id, of, signal),
+    enabled: c.show === 'shape' && of !== '',
+  })
+  const reactions = useQuery({
+    ...common,
+    queryKey: [...base, 'reactions', of],
+    queryFn: ({ signal }) => api.reactions(id, of, signal),
+    enabled: c.show === 'reactions' && of !== '',
+  })
+  const compare = useQuery({
+    ...common,
+    queryKey: [...base, 'compare', c.from, c.to, c.component],
+    queryFn: ({ signal }) => api.compare(id, c.from, c.to, c.component, signal),
+    enabled: c.show === 'change' && c.from > 0,
+  })
   const now = { utilisation: undefined, forces: diagram, shape, reactions, change: compare }[c.show]
   const { show, component, from, to } = c
-  return useMemo(() => ({
-    show, of, component, from, to, diagram: show === 'forces' ? diagram.data : undefined, shape: show === 'shape' ? shape.data : undefined,
-    reactions: show === 'reactions' ? reactions.data : undefined, compare: show === 'change' ? compare.data : undefined,
-    error: now?.error ?? undefined, loading: now?.isFetching ?? false,
-  }), [show, of, component, from, to, diagram.data, shape.data, reactions.data, compare.data, now?.error, now?.isFetching])
+  return useMemo(
+    () => ({
+      show,
+      of,
+      component,
+      from,
+      to,
+      diagram: show === 'forces' ? diagram.data : undefined,
+      shape: show === 'shape' ? shape.data : undefined,
+      reactions: show === 'reactions' ? reactions.data : undefined,
+      compare: show === 'change' ? compare.data : undefined,
+      error: now?.error ?? undefined,
+      loading: now?.isFetching ?? false,
+    }),
+    [
+      show,
+      of,
+      component,
+      from,
+      to,
+      diagram.data,
+      shape.data,
+      reactions.data,
+      compare.data,
+      now?.error,
+      now?.isFetching,
+    ],
+  )
 }

@@ -4,7 +4,9 @@ export const words = (q: string) => q.split(/\s+/).filter(Boolean)
 
 /** The value of a keyed word such as storey:L3, or undefined. */
 export function valueOf(q: string, key: string): string | undefined {
-  return words(q).find((w) => w.startsWith(key + ':'))?.slice(key.length + 1)
+  return words(q)
+    .find((w) => w.startsWith(key + ':'))
+    ?.slice(key.length + 1)
 }
 
 /** The query with a keyed word set, or taken out if value is undefined. */
@@ -17,9 +19,22 @@ export function withValue(q: string, key: string, value: string | undefined): st
 export function completions(q: string, storeys: string[], causes: string[]): string[] {
   const last = q.endsWith(' ') || q === '' ? '' : (words(q).at(-1) ?? '')
   const all = [
-    'beam', 'column', 'fails', 'over', 'notes', 'hand', 'util>0.95', 'util<0.50',
-    ...storeys.map((s) => `storey:${s.replace(/ /g, '')}`), ...causes.map((c) => `cause:${c}`), 'section:', 'mark:',
+    'beam',
+    'column',
+    'fails',
+    'over',
+    'notes',
+    'hand',
+    'util>0.95',
+    'util<0.50',
+    ...storeys.map((s) => `storey:${s.replace(/ /g, '')}`),
+    ...causes.map((c) => `cause:${c}`),
+    'section:',
+    'mark:',
   ]
   const head = q.slice(0, q.length - last.length)
-  return all.filter((w) => w.startsWith(last) && w !== last).slice(0, 12).map((w) => head + w)
+  return all
+    .filter((w) => w.startsWith(last) && w !== last)
+    .slice(0, 12)
+    .map((w) => head + w)
 }

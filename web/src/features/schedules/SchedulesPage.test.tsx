@@ -6,8 +6,19 @@ import { Around } from '../../test/fixtures'
 import { SchedulesPage } from './SchedulesPage'
 
 const page = (title: string, total = 64): SchedulePage => ({
-  title, total, page: 0, size: 30, columns: [{ name: 'mark', width: 2, numeric: false }, { name: 'util.', width: 1, numeric: true }, { name: 'state', width: 1, numeric: false }],
-  rows: [['L1-B01', '0.83', 'satisfied'], ['L1-B02', '1.21', 'fails']],
+  title,
+  total,
+  page: 0,
+  size: 30,
+  columns: [
+    { name: 'mark', width: 2, numeric: false },
+    { name: 'util.', width: 1, numeric: true },
+    { name: 'state', width: 1, numeric: false },
+  ],
+  rows: [
+    ['L1-B01', '0.83', 'satisfied'],
+    ['L1-B02', '1.21', 'fails'],
+  ],
 })
 const schedule = vi.spyOn(api, 'schedule')
 
@@ -16,7 +27,12 @@ beforeEach(() => {
   vi.spyOn(api, 'project').mockResolvedValue({ id: 'p', name: 'Veldhaven', createdAt: '', changedAt: '', version: 1 })
 })
 
-const open = (at = '/') => render(<Around at={at}><SchedulesPage id="p" /></Around>)
+const open = (at = '/') =>
+  render(
+    <Around at={at}>
+      <SchedulesPage id="p" />
+    </Around>,
+  )
 
 describe('the schedules', () => {
   it('show the first page of the beams with the name of the project, figures aligned, failures marked', async () => {

@@ -20,8 +20,13 @@ export function SchedulesPage({ id }: { id: string }) {
   const kind = params.get('kind') ?? 'beams'
   const page = Number(params.get('page') ?? 0)
   const [sheets, setSheets] = useState('')
-  const q = useQuery({ queryKey: ['project', id, 'schedule', kind, page], queryFn: ({ signal }) => api.schedule(id, kind, page, SIZE, signal), placeholderData: keepPreviousData })
-  const name = useQuery({ queryKey: ['project', id, 'row'], queryFn: ({ signal }) => api.project(id, signal) }).data?.name
+  const q = useQuery({
+    queryKey: ['project', id, 'schedule', kind, page],
+    queryFn: ({ signal }) => api.schedule(id, kind, page, SIZE, signal),
+    placeholderData: keepPreviousData,
+  })
+  const name = useQuery({ queryKey: ['project', id, 'row'], queryFn: ({ signal }) => api.project(id, signal) }).data
+    ?.name
   if (q.isError) return <ErrorView error={q.error} onRetry={() => void q.refetch()} />
   if (!q.data) return <Loading words="Writing the schedules" />
   const s = q.data
@@ -32,16 +37,47 @@ export function SchedulesPage({ id }: { id: string }) {
         <div className="view-tools">
           <Segmented value={kind} options={KINDS} onChange={(v) => setParams({ kind: v })} />
           <span className="spring" />
-          <Pagination simple current={page + 1} pageSize={SIZE} total={s.total} showSizeChanger={false} onChange={(n) => setParams({ kind, page: String(n - 1) })} />
+          <Pagination
+            simple
+            current={page + 1}
+            pageSize={SIZE}
+            total={s.total}
+            showSizeChanger={false}
+            onChange={(n) => setParams({ kind, page: String(n - 1) })}
+          />
         </div>
         <div className="sheet-of-paper">
-          <header><b>{s.title}</b><span className="soft">{name}</span><span className="soft">page {page + 1} of {Math.max(1, Math.ceil(s.total / SIZE))}</span></header>
+          <header>
+            <b>{s.title}</b>
+            <span className="soft">{name}</span>
+            <span className="soft">
+              page {page + 1} of {Math.max(1, Math.ceil(s.total / SIZE))}
+            </span>
+          </header>
           <table>
-            <colgroup>{s.columns.map((c, i) => <col key={i} style={{ width: `${(100 * c.width) / sum}%` }} />)}</colgroup>
-            <thead><tr>{s.columns.map((c, i) => <th key={i} className={c.numeric ? 'num' : ''}>{c.name}</th>)}</tr></thead>
+            <colgroup>
+              {s.columns.map((c, i) => (
+                <col key={i} style={{ width: `${(100 * c.width) / sum}%` }} />
+              ))}
+            </colgroup>
+            <thead>
+              <tr>
+                {s.columns.map((c, i) => (
+                  <th key={i} className={c.numeric ? 'num' : ''}>
+                    {c.name}
+                  </th>
+                ))}
+              </tr>
+            </thead>
             <tbody>
               {s.rows.map((r, i) => (
-                <tr key={i}>{r.map((v, k) => <td key={k} className={`${s.columns[k]!.numeric ? 'num' : ''} ${v === 'fails' ? 'over-ink' : ''}`}>{v}</td>)}</tr>
+                <tr key={i}>
+                  {r.map((v, k) => (
+                    <td key={k} className={`${s.columns[k]!.numeric ? 'num' : ''} ${v === 'fails' ? 'over-ink' : ''}`}>
+                      {v}
+                    </td>
+                  ))}
+                </tr>
               ))}
             </tbody>
           </table>
@@ -49,16 +85,37 @@ export function SchedulesPage({ id }: { id: string }) {
       </div>
       <aside className="side">
         <h2>Take away</h2>
-        <Button block href={api.exportUrl(id, 'schedules.pdf')}>Schedules, PDF</Button>
-        <Button block href={api.exportUrl(id, 'schedules.xlsx')}>Schedules, XLSX</Button>
+        <Button block href={api.exportUrl(id, 'schedules.pdf')}>
+          Schedules, PDF
+        </Button>
+        <Button block href={api.exportUrl(id, 'schedules.xlsx')}>
+          Schedules, XLSX
+        </Button>
         <h2>Utilisation report</h2>
-        <p className="soft">Summary, causes and every member’s governing checks. With the calculations of these marks:</p>
-        <Input value={sheets} onChange={(e) => setSheets(e.target.value)} placeholder="L3-B02, C-D3" aria-label="Marks for calculation sheets" />
-        <Button block type="primary" href={`${api.exportUrl(id, 'report.pdf')}${sheets.trim() ? `?sheets=${encodeURIComponent(sheets)}` : ''}`}>Report, PDF</Button>
+        <p className="soft">
+          Summary, causes and every member’s governing checks. With the calculations of these marks:
+        </p>
+        <Input
+          value={sheets}
+          onChange={(e) => setSheets(e.target.value)}
+          placeholder="L3-B02, C-D3"
+          aria-label="Marks for calculation sheets"
+        />
+        <Button
+          block
+          type="primary"
+          href={`${api.exportUrl(id, 'report.pdf')}${sheets.trim() ? `?sheets=${encodeURIComponent(sheets)}` : ''}`}
+        >
+          Report, PDF
+        </Button>
         <h2>For other programs</h2>
         <p className="soft">Sections, every bar, stirrups, forces and checks: enough to check the design again.</p>
-        <Button block href={api.exportUrl(id, 'results.json')}>Results, JSON</Button>
-        <Button block href={api.exportUrl(id, 'checks.csv')}>Checks, CSV</Button>
+        <Button block href={api.exportUrl(id, 'results.json')}>
+          Results, JSON
+        </Button>
+        <Button block href={api.exportUrl(id, 'checks.csv')}>
+          Checks, CSV
+        </Button>
       </aside>
     </div>
   )

@@ -24,11 +24,23 @@ export function Envelopes(p: Props) {
   const bottom = Math.min(0, ...all.map((v) => v * p.sign))
   const scale = (p.height - 54) / (top - bottom || 1)
   const y = (v: number) => 36 + (top - v * p.sign) * scale
-  const points = (e: Envelope, v: number[]) => e.x.map((x, i) => `${p.x(x).toFixed(1)},${y(v[i]!).toFixed(1)}`).join(' ')
+  const points = (e: Envelope, v: number[]) =>
+    e.x.map((x, i) => `${p.x(x).toFixed(1)},${y(v[i]!).toFixed(1)}`).join(' ')
   const near = at === undefined ? undefined : nearest(p.envelopes, at, p.x)
   return (
-    <svg width={p.width} height={p.height} role="img" aria-label={p.title} onMouseMove={(e) => setAt(e.nativeEvent.offsetX)} onMouseLeave={() => setAt(undefined)}>
-      <text className="axis-text" x={8} y={14}>{p.title}, {p.unit}{near && ` — ${force(p.high(near.e)[near.i]!)} and ${force(p.low(near.e)[near.i]!)} at ${near.e.x[near.i]!.toFixed(2)}`}</text>
+    <svg
+      width={p.width}
+      height={p.height}
+      role="img"
+      aria-label={p.title}
+      onMouseMove={(e) => setAt(e.nativeEvent.offsetX)}
+      onMouseLeave={() => setAt(undefined)}
+    >
+      <text className="axis-text" x={8} y={14}>
+        {p.title}, {p.unit}
+        {near &&
+          ` — ${force(p.high(near.e)[near.i]!)} and ${force(p.low(near.e)[near.i]!)} at ${near.e.x[near.i]!.toFixed(2)}`}
+      </text>
       {p.envelopes.map((e) => {
         const zero = `${p.x(e.x.at(-1)!).toFixed(1)},${y(0).toFixed(1)} ${p.x(e.x[0]!).toFixed(1)},${y(0).toFixed(1)}`
         return (
@@ -42,23 +54,51 @@ export function Envelopes(p: Props) {
           </g>
         )
       })}
-      <line className="zero" x1={p.x(p.envelopes[0]?.x[0] ?? 0)} x2={p.x(p.envelopes.at(-1)?.x.at(-1) ?? 0)} y1={y(0)} y2={y(0)} />
+      <line
+        className="zero"
+        x1={p.x(p.envelopes[0]?.x[0] ?? 0)}
+        x2={p.x(p.envelopes.at(-1)?.x.at(-1) ?? 0)}
+        y1={y(0)}
+        y2={y(0)}
+      />
       {near && <line className="ray" x1={p.x(near.e.x[near.i]!)} x2={p.x(near.e.x[near.i]!)} y1={20} y2={p.height} />}
     </svg>
   )
 }
 
-function Peak({ e, v, best, x, y, below }: { e: Envelope; v: number[]; best: (...n: number[]) => number; x: (v: number) => number; y: (v: number) => number; below: boolean }) {
+function Peak({
+  e,
+  v,
+  best,
+  x,
+  y,
+  below,
+}: {
+  e: Envelope
+  v: number[]
+  best: (...n: number[]) => number
+  x: (v: number) => number
+  y: (v: number) => number
+  below: boolean
+}) {
   const value = best(...v)
   if (Math.abs(value) < 0.5) return null
   const i = v.indexOf(value)
   const first = e.x[0]!
   const anchor = x(e.x[i]!) - x(first) < 24 ? 'start' : x(e.x.at(-1)!) - x(e.x[i]!) < 24 ? 'end' : 'middle'
-  return <text className="peak" x={x(e.x[i]!)} y={y(value) + (below ? 12 : -4)} textAnchor={anchor}>{force(value)}</text>
+  return (
+    <text className="peak" x={x(e.x[i]!)} y={y(value) + (below ? 12 : -4)} textAnchor={anchor}>
+      {force(value)}
+    </text>
+  )
 }
 
 function nearest(list: Envelope[], at: number, x: (v: number) => number) {
   let best: { e: Envelope; i: number; d: number } | undefined
-  for (const e of list) e.x.forEach((v, i) => { const d = Math.abs(x(v) - at); if (!best || d < best.d) best = { e, i, d } })
+  for (const e of list)
+    e.x.forEach((v, i) => {
+      const d = Math.abs(x(v) - at)
+      if (!best || d < best.d) best = { e, i, d }
+    })
   return best
 }

@@ -2,7 +2,14 @@ import { keepPreviousData, useMutation, useQuery } from '@tanstack/react-query'
 import { Button, Select, Tooltip } from 'antd'
 import { useEffect, useState, type ReactNode } from 'react'
 import { Link, useNavigate } from 'react-router'
-import { api, type ApiError, type BeamSketch, type ColumnSketch, type Project, type SketchPreview } from '../../api/client'
+import {
+  api,
+  type ApiError,
+  type BeamSketch,
+  type ColumnSketch,
+  type Project,
+  type SketchPreview,
+} from '../../api/client'
 import { TitleLine } from '../../app/TitleLine'
 import type { Mode } from '../../app/theme'
 import { ErrorView } from '../../ui/ErrorView'
@@ -27,10 +34,20 @@ export function SketchFrame<T extends BeamSketch | ColumnSketch>(p: Props<T>) {
   const { draft: s, set } = p.draft
   const settled = useSettled(s, 180)
   const preview = useQuery({
-    queryKey: ['sketch', p.kind, settled], queryFn: ({ signal }) => api.sketchPreview(p.kind, settled, signal), placeholderData: keepPreviousData, staleTime: Infinity,
+    queryKey: ['sketch', p.kind, settled],
+    queryFn: ({ signal }) => api.sketchPreview(p.kind, settled, signal),
+    placeholderData: keepPreviousData,
+    staleTime: Infinity,
   })
-  const make = useMutation<Project, ApiError>({ mutationFn: () => api.sketchCreate(p.kind, s), onSuccess: (row) => void navigate(`/p/${row.id}/results`) })
-  const catalogue = useQuery({ queryKey: ['catalogue'], queryFn: ({ signal }) => api.catalogue(signal), staleTime: Infinity })
+  const make = useMutation<Project, ApiError>({
+    mutationFn: () => api.sketchCreate(p.kind, s),
+    onSuccess: (row) => void navigate(`/p/${row.id}/results`),
+  })
+  const catalogue = useQuery({
+    queryKey: ['catalogue'],
+    queryFn: ({ signal }) => api.catalogue(signal),
+    staleTime: Infinity,
+  })
   const codes = catalogue.data?.codes ?? []
   const unitsOf = (key: string) => (codes.find((c) => c.code === key)?.usUnits ? 'US' : 'SI')
   const toUnits = (units: string) => (units === s.units ? s : p.toUnits(s, units))
@@ -38,21 +55,53 @@ export function SketchFrame<T extends BeamSketch | ColumnSketch>(p: Props<T>) {
   return (
     <div className="front">
       <TitleLine mode={p.mode} onMode={p.onMode}>
-        <Link to="/" className="soft">Projects</Link>
+        <Link to="/" className="soft">
+          Projects
+        </Link>
       </TitleLine>
       <div className="sketch">
         <div className="sketch-inputs">
           <div className="sketch-head">
-            <h1><InlineText value={s.name} label="Name" onCommit={(name) => set({ ...s, name })} /></h1>
+            <h1>
+              <InlineText value={s.name} label="Name" onCommit={(name) => set({ ...s, name })} />
+            </h1>
             <span className="soft">{p.title}</span>
             <span className="spring" />
             <Select
-              size="small" aria-label="Design code" loading={catalogue.isLoading} style={{ width: 128 }} popupMatchSelectWidth={false} options={codes.map((c) => ({ value: c.code, label: c.name }))}
-              value={s.code || codes.find((c) => c.usual && c.usUnits === (s.units === 'US'))?.code} onChange={(code) => set({ ...toUnits(unitsOf(code)), code })}
+              size="small"
+              aria-label="Design code"
+              loading={catalogue.isLoading}
+              style={{ width: 128 }}
+              popupMatchSelectWidth={false}
+              options={codes.map((c) => ({ value: c.code, label: c.name }))}
+              value={s.code || codes.find((c) => c.usual && c.usUnits === (s.units === 'US'))?.code}
+              onChange={(code) => set({ ...toUnits(unitsOf(code)), code })}
             />
-            <Tooltip title="Undo (Ctrl Z)"><button type="button" className="pill button" aria-label="Undo" disabled={!p.draft.canUndo} onClick={p.draft.undo}>↶</button></Tooltip>
-            <Tooltip title="Redo (Ctrl Shift Z)"><button type="button" className="pill button" aria-label="Redo" disabled={!p.draft.canRedo} onClick={p.draft.redo}>↷</button></Tooltip>
-            <button type="button" className="pill button" onClick={p.draft.reset}>Start afresh</button>
+            <Tooltip title="Undo (Ctrl Z)">
+              <button
+                type="button"
+                className="pill button"
+                aria-label="Undo"
+                disabled={!p.draft.canUndo}
+                onClick={p.draft.undo}
+              >
+                ↶
+              </button>
+            </Tooltip>
+            <Tooltip title="Redo (Ctrl Shift Z)">
+              <button
+                type="button"
+                className="pill button"
+                aria-label="Redo"
+                disabled={!p.draft.canRedo}
+                onClick={p.draft.redo}
+              >
+                ↷
+              </button>
+            </Tooltip>
+            <button type="button" className="pill button" onClick={p.draft.reset}>
+              Start afresh
+            </button>
           </div>
           {p.children}
         </div>
@@ -61,8 +110,14 @@ export function SketchFrame<T extends BeamSketch | ColumnSketch>(p: Props<T>) {
           {preview.isError && <ErrorView error={preview.error} onRetry={() => void preview.refetch()} />}
           {preview.data && <FindingList findings={preview.data.findings} />}
           <p className="sketch-foot">
-            <Button type="primary" disabled={bad} loading={make.isPending} onClick={() => make.mutate()}>Make it a project and design it</Button>
-            {preview.data && !bad && <span className="soft">{preview.data.combinations} strength combinations by {preview.data.standard}</span>}
+            <Button type="primary" disabled={bad} loading={make.isPending} onClick={() => make.mutate()}>
+              Make it a project and design it
+            </Button>
+            {preview.data && !bad && (
+              <span className="soft">
+                {preview.data.combinations} strength combinations by {preview.data.standard}
+              </span>
+            )}
           </p>
           {make.isError && <ErrorView error={make.error} />}
         </div>

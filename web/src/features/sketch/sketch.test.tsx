@@ -9,7 +9,17 @@ import { columnStart, columnToUnits } from './columnDraft'
 import { ColumnSketchPage } from './ColumnSketchPage'
 import { useDraft } from './useDraft'
 
-const envelope = { member: 'B1', x: [0, 3, 6], myHigh: [0, 90, -20], myLow: [0, 40, -120], vzHigh: [80, 0, -30], vzLow: [30, 0, -90], nLow: [-500, -500, -490], mzHigh: [0, 0, 0], mzLow: [0, 0, 0] }
+const envelope = {
+  member: 'B1',
+  x: [0, 3, 6],
+  myHigh: [0, 90, -20],
+  myLow: [0, 40, -120],
+  vzHigh: [80, 0, -30],
+  vzLow: [30, 0, -90],
+  nLow: [-500, -500, -490],
+  mzHigh: [0, 0, 0],
+  mzLow: [0, 0, 0],
+}
 const preview = vi.spyOn(api, 'sketchPreview')
 const create = vi.spyOn(api, 'sketchCreate')
 
@@ -17,7 +27,14 @@ beforeEach(() => {
   vi.spyOn(api, 'catalogue').mockResolvedValue({ codes })
   localStorage.clear()
   preview.mockReset()
-  preview.mockResolvedValue({ findings: [], combinations: 7, standard: 'ACI 318-19 table 5.3.1', forceUnit: 'kN', momentUnit: 'kNm', envelopes: [envelope] })
+  preview.mockResolvedValue({
+    findings: [],
+    combinations: 7,
+    standard: 'ACI 318-19 table 5.3.1',
+    forceUnit: 'kN',
+    momentUnit: 'kNm',
+    envelopes: [envelope],
+  })
   create.mockReset()
   create.mockResolvedValue({ id: 'new', name: '', createdAt: '', changedAt: '', version: 1 })
 })
@@ -43,9 +60,13 @@ describe('the draft of a beam', () => {
     const hook = renderHook(() => useDraft('k', { a: 1 }))
     act(() => hook.result.current.set({ a: 2 }))
     expect(JSON.parse(localStorage.getItem('k')!)).toEqual({ a: 2 })
-    act(() => { window.dispatchEvent(new KeyboardEvent('keydown', { key: 'z', ctrlKey: true })) })
+    act(() => {
+      window.dispatchEvent(new KeyboardEvent('keydown', { key: 'z', ctrlKey: true }))
+    })
     expect(hook.result.current.draft).toEqual({ a: 1 })
-    act(() => { window.dispatchEvent(new KeyboardEvent('keydown', { key: 'z', ctrlKey: true, shiftKey: true })) })
+    act(() => {
+      window.dispatchEvent(new KeyboardEvent('keydown', { key: 'z', ctrlKey: true, shiftKey: true }))
+    })
     expect(hook.result.current.draft).toEqual({ a: 2 })
     expect(renderHook(() => useDraft('k', { a: 1 })).result.current.draft).toEqual({ a: 2 })
     localStorage.setItem('k', 'no json')
@@ -54,7 +75,12 @@ describe('the draft of a beam', () => {
 })
 
 describe('the page of a beam', () => {
-  const open = () => render(<Around><BeamSketchPage mode="light" onMode={() => {}} /></Around>)
+  const open = () =>
+    render(
+      <Around>
+        <BeamSketchPage mode="light" onMode={() => {}} />
+      </Around>,
+    )
   const sent = () => preview.mock.calls.at(-1)![1] as BeamSketch
   it('shows the envelopes of what is drawn up and makes a project of it', async () => {
     open()
@@ -69,14 +95,35 @@ describe('the page of a beam', () => {
     await userEvent.clear(field)
     await userEvent.type(field, '9')
     await waitFor(() => expect(sent().spans[1]!.length).toBe(9))
-    expect(sent().loads.filter((l) => l.span === 1).every((l) => l.to === 9)).toBe(true)
+    expect(
+      sent()
+        .loads.filter((l) => l.span === 1)
+        .every((l) => l.to === 9),
+    ).toBe(true)
     const section = screen.getByLabelText('Section of span 1')
     await userEvent.clear(section)
     await userEvent.type(section, '350x650')
     await waitFor(() => expect(sent().spans[0]!.section).toMatchObject({ shape: 'rectangle', b: 350, h: 650 }))
   })
   it('cannot be made while something is missing, and says what', async () => {
-    preview.mockResolvedValue({ findings: [{ severity: 'fails', code: 'sketch', where: 'span 1', what: 'The span is 0 long.', mend: 'Give it a length.', clause: '', combination: '' }], combinations: 0, standard: 'ACI 318-19 table 5.3.1', forceUnit: 'kN', momentUnit: 'kNm', envelopes: [] })
+    preview.mockResolvedValue({
+      findings: [
+        {
+          severity: 'fails',
+          code: 'sketch',
+          where: 'span 1',
+          what: 'The span is 0 long.',
+          mend: 'Give it a length.',
+          clause: '',
+          combination: '',
+        },
+      ],
+      combinations: 0,
+      standard: 'ACI 318-19 table 5.3.1',
+      forceUnit: 'kN',
+      momentUnit: 'kNm',
+      envelopes: [],
+    })
     open()
     expect(await screen.findByText('The span is 0 long.', { exact: false })).toBeInTheDocument()
     expect(screen.getByRole('button', { name: /Make it a project/ })).toBeDisabled()
@@ -85,15 +132,28 @@ describe('the page of a beam', () => {
 
 describe('the page of a column', () => {
   it('sends the loads by case', async () => {
-    render(<Around><ColumnSketchPage mode="light" onMode={() => {}} /></Around>)
+    render(
+      <Around>
+        <ColumnSketchPage mode="light" onMode={() => {}} />
+      </Around>,
+    )
     const field = await screen.findByLabelText('push Y in W')
     await userEvent.clear(field)
     await userEvent.type(field, '12')
-    await waitFor(() => expect(preview.mock.calls.at(-1)![1].loads).toContainEqual(expect.objectContaining({ loadCase: 'W', hy: 12 })))
-    const choose = async (words: string) => { await userEvent.click(screen.getByLabelText('Design code')); await userEvent.click(await screen.findByText(words)) }
+    await waitFor(() =>
+      expect(preview.mock.calls.at(-1)![1].loads).toContainEqual(expect.objectContaining({ loadCase: 'W', hy: 12 })),
+    )
+    const choose = async (words: string) => {
+      await userEvent.click(screen.getByLabelText('Design code'))
+      await userEvent.click(await screen.findByText(words))
+    }
     await choose('ACI 318-19')
-    await waitFor(() => expect(preview.mock.calls.at(-1)![1]).toMatchObject({ units: 'US', code: 'aci-318-19', height: 13.78 }))
+    await waitFor(() =>
+      expect(preview.mock.calls.at(-1)![1]).toMatchObject({ units: 'US', code: 'aci-318-19', height: 13.78 }),
+    )
     await choose('EN 1992-1-1')
-    await waitFor(() => expect(preview.mock.calls.at(-1)![1]).toMatchObject({ units: 'SI', code: 'en-1992-1-1', height: 4.2 }))
+    await waitFor(() =>
+      expect(preview.mock.calls.at(-1)![1]).toMatchObject({ units: 'SI', code: 'en-1992-1-1', height: 4.2 }),
+    )
   })
 })

@@ -12,9 +12,20 @@ const MOST = 100
 export function useDraft<T>(key: string, initial: T) {
   const [kept, setKept] = useState<Kept<T>>(() => ({ now: stored(key) ?? initial, past: [], future: [] }))
   useEffect(() => localStorage.setItem(key, JSON.stringify(kept.now)), [key, kept.now])
-  const set = (next: T) => setKept((k) => (JSON.stringify(next) === JSON.stringify(k.now) ? k : { now: next, past: [...k.past.slice(-MOST), k.now], future: [] }))
-  const undo = () => setKept((k) => (k.past.length === 0 ? k : { now: k.past.at(-1)!, past: k.past.slice(0, -1), future: [k.now, ...k.future] }))
-  const redo = () => setKept((k) => (k.future.length === 0 ? k : { now: k.future[0]!, past: [...k.past, k.now], future: k.future.slice(1) }))
+  const set = (next: T) =>
+    setKept((k) =>
+      JSON.stringify(next) === JSON.stringify(k.now)
+        ? k
+        : { now: next, past: [...k.past.slice(-MOST), k.now], future: [] },
+    )
+  const undo = () =>
+    setKept((k) =>
+      k.past.length === 0 ? k : { now: k.past.at(-1)!, past: k.past.slice(0, -1), future: [k.now, ...k.future] },
+    )
+  const redo = () =>
+    setKept((k) =>
+      k.future.length === 0 ? k : { now: k.future[0]!, past: [...k.past, k.now], future: k.future.slice(1) },
+    )
   useEffect(() => {
     const onKey = (e: KeyboardEvent) => {
       if (!(e.ctrlKey || e.metaKey) || e.key.toLowerCase() !== 'z') return
@@ -25,7 +36,15 @@ export function useDraft<T>(key: string, initial: T) {
     window.addEventListener('keydown', onKey)
     return () => window.removeEventListener('keydown', onKey)
   }, [])
-  return { draft: kept.now, set, undo, redo, canUndo: kept.past.length > 0, canRedo: kept.future.length > 0, reset: () => set(initial) }
+  return {
+    draft: kept.now,
+    set,
+    undo,
+    redo,
+    canUndo: kept.past.length > 0,
+    canRedo: kept.future.length > 0,
+    reset: () => set(initial),
+  }
 }
 
 function stored<T>(key: string): T | undefined {

@@ -10,7 +10,11 @@ export function CopyPanel({ id, mark, version }: { id: string; mark: string; ver
   const [open, setOpen] = useState(false)
   const [left, setLeft] = useState<string[]>([])
   const queries = useQueryClient()
-  const q = useQuery({ queryKey: ['project', id, 'identical', mark], enabled: open, queryFn: ({ signal }) => api.identical(id, mark, signal) })
+  const q = useQuery({
+    queryKey: ['project', id, 'identical', mark],
+    enabled: open,
+    queryFn: ({ signal }) => api.identical(id, mark, signal),
+  })
   const copy = useMutation<Project, ApiError, string[]>({
     mutationFn: (marks) => api.copyCage(id, mark, version, marks),
     onSettled: () => queries.invalidateQueries({ queryKey: ['project', id] }),
@@ -20,27 +24,56 @@ export function CopyPanel({ id, mark, version }: { id: string; mark: string; ver
   return (
     <section aria-label="Identical lines">
       <h2>Identical lines</h2>
-      {!open && <Button size="small" onClick={() => setOpen(true)}>Find lines that could share this cage</Button>}
+      {!open && (
+        <Button size="small" onClick={() => setOpen(true)}>
+          Find lines that could share this cage
+        </Button>
+      )}
       {q.isError && <ErrorView error={q.error} />}
       {q.data && lines.length === 0 && <p className="soft">No other line has the same spans, sections and supports.</p>}
       {lines.length > 0 && (
         <>
           <table className="plain">
-            <thead><tr><th>line</th><th>storey</th><th className="num">its own</th><th className="num">with this cage</th></tr></thead>
+            <thead>
+              <tr>
+                <th>line</th>
+                <th>storey</th>
+                <th className="num">its own</th>
+                <th className="num">with this cage</th>
+              </tr>
+            </thead>
             <tbody>
               {lines.map((l) => (
                 <tr key={l.mark}>
                   <td>
-                    <Checkbox aria-label={`Copy to ${l.mark}`} disabled={!l.satisfied} checked={chosen.includes(l.mark)} onChange={(e) => setLeft(e.target.checked ? left.filter((m) => m !== l.mark) : [...left, l.mark])} />{' '}
-                    <Link to={`/p/${id}/sheet/${encodeURIComponent(l.mark)}`}>{l.mark}</Link>{l.handSet && <span className="soft"> ✎</span>}
+                    <Checkbox
+                      aria-label={`Copy to ${l.mark}`}
+                      disabled={!l.satisfied}
+                      checked={chosen.includes(l.mark)}
+                      onChange={(e) => setLeft(e.target.checked ? left.filter((m) => m !== l.mark) : [...left, l.mark])}
+                    />{' '}
+                    <Link to={`/p/${id}/sheet/${encodeURIComponent(l.mark)}`}>{l.mark}</Link>
+                    {l.handSet && <span className="soft"> ✎</span>}
                   </td>
-                  <td>{l.storey}</td><td className="num">{l.now.toFixed(2)}</td>
-                  <td className={l.satisfied ? 'num' : 'num over-ink'}>{l.utilisation.toFixed(2)}{!l.satisfied && ' fails'}</td>
+                  <td>{l.storey}</td>
+                  <td className="num">{l.now.toFixed(2)}</td>
+                  <td className={l.satisfied ? 'num' : 'num over-ink'}>
+                    {l.utilisation.toFixed(2)}
+                    {!l.satisfied && ' fails'}
+                  </td>
                 </tr>
               ))}
             </tbody>
           </table>
-          <Button size="small" type="primary" disabled={chosen.length === 0} loading={copy.isPending} onClick={() => copy.mutate(chosen)}>Copy the cage to {chosen.length === 1 ? 'one line' : `${chosen.length} lines`}</Button>
+          <Button
+            size="small"
+            type="primary"
+            disabled={chosen.length === 0}
+            loading={copy.isPending}
+            onClick={() => copy.mutate(chosen)}
+          >
+            Copy the cage to {chosen.length === 1 ? 'one line' : `${chosen.length} lines`}
+          </Button>
           {copy.isSuccess && <span className="soft"> Copied; it is set by hand there.</span>}
           {copy.isError && <ErrorView error={copy.error} />}
         </>

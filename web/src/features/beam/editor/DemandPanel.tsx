@@ -11,7 +11,17 @@ const FIELDS = [
 ]
 
 /** Demand typed in place of that of the analysis for a stretch of the line. */
-export function DemandPanel({ beam, units, x, onSave }: { beam: Beam; units: Units; x: number; onSave: (h: Hand) => void }) {
+export function DemandPanel({
+  beam,
+  units,
+  x,
+  onSave,
+}: {
+  beam: Beam
+  units: Units
+  x: number
+  onSave: (h: Hand) => void
+}) {
   const [open, setOpen] = useState(false)
   const [from, setFrom] = useState<number | null>(null)
   const [to, setTo] = useState<number | null>(null)
@@ -27,7 +37,9 @@ export function DemandPanel({ beam, units, x, onSave }: { beam: Beam; units: Uni
   }
   const ready = from !== null && to !== null && to > from && Object.keys(values).length > 0
   const take = () => {
-    const given = Object.fromEntries(FIELDS.filter((f) => values[f.key] !== undefined).map((f) => [f.key, values[f.key]! / shown(1, f.moment)]))
+    const given = Object.fromEntries(
+      FIELDS.filter((f) => values[f.key] !== undefined).map((f) => [f.key, values[f.key]! / shown(1, f.moment)]),
+    )
     onSave({ ...beam.hand, demands: [{ from: mm(from!), to: mm(to!), values: given }, ...beam.hand.demands] })
     setOpen(false)
     setValues({})
@@ -37,23 +49,58 @@ export function DemandPanel({ beam, units, x, onSave }: { beam: Beam; units: Uni
       <h2>Demand by hand</h2>
       {beam.hand.demands.map((d, i) => (
         <p key={i}>
-          ✎ {distanceIn(d.from, units).toFixed(2)}–{distanceIn(d.to, units).toFixed(2)} {units.distance}: {FIELDS.filter((f) => f.key in d.values).map((f) => `${f.words} ${shown(d.values[f.key]!, f.moment).toFixed(0)} ${unit(f.moment)}`).join(', ')}{' '}
-          <Button size="small" type="text" onClick={() => onSave({ ...beam.hand, demands: beam.hand.demands.filter((_, k) => k !== i) })}>release</Button>
+          ✎ {distanceIn(d.from, units).toFixed(2)}–{distanceIn(d.to, units).toFixed(2)} {units.distance}:{' '}
+          {FIELDS.filter((f) => f.key in d.values)
+            .map((f) => `${f.words} ${shown(d.values[f.key]!, f.moment).toFixed(0)} ${unit(f.moment)}`)
+            .join(', ')}{' '}
+          <Button
+            size="small"
+            type="text"
+            onClick={() => onSave({ ...beam.hand, demands: beam.hand.demands.filter((_, k) => k !== i) })}
+          >
+            release
+          </Button>
         </p>
       ))}
-      {!open && <Button size="small" onClick={begin}>Type a demand for a stretch</Button>}
+      {!open && (
+        <Button size="small" onClick={begin}>
+          Type a demand for a stretch
+        </Button>
+      )}
       {open && (
         <div className="demand-form">
-          <label>from, {units.distance}<InputNumber size="small" value={from} onChange={setFrom} aria-label="Demand from" /></label>
-          <label>to, {units.distance}<InputNumber size="small" value={to} onChange={setTo} aria-label="Demand to" /></label>
+          <label>
+            from, {units.distance}
+            <InputNumber size="small" value={from} onChange={setFrom} aria-label="Demand from" />
+          </label>
+          <label>
+            to, {units.distance}
+            <InputNumber size="small" value={to} onChange={setTo} aria-label="Demand to" />
+          </label>
           {FIELDS.map((f) => (
             <label key={f.key} title={f.says}>
               {f.words}, {unit(f.moment)}
-              <InputNumber size="small" min={0} placeholder="analysis" aria-label={f.says} onChange={(v) => setValues((old) => (v === null ? Object.fromEntries(Object.entries(old).filter(([k]) => k !== f.key)) : { ...old, [f.key]: v }))} />
+              <InputNumber
+                size="small"
+                min={0}
+                placeholder="analysis"
+                aria-label={f.says}
+                onChange={(v) =>
+                  setValues((old) =>
+                    v === null
+                      ? Object.fromEntries(Object.entries(old).filter(([k]) => k !== f.key))
+                      : { ...old, [f.key]: v },
+                  )
+                }
+              />
             </label>
           ))}
-          <Button size="small" type="primary" disabled={!ready} onClick={take}>Use it</Button>
-          <Button size="small" type="text" onClick={() => setOpen(false)}>Cancel</Button>
+          <Button size="small" type="primary" disabled={!ready} onClick={take}>
+            Use it
+          </Button>
+          <Button size="small" type="text" onClick={() => setOpen(false)}>
+            Cancel
+          </Button>
         </div>
       )}
     </section>

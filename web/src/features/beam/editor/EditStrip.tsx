@@ -3,7 +3,18 @@ import type { ReactNode } from 'react'
 import type { Beam, Hand } from '../../../api/client'
 import { distanceIn, lengthFrom, lengthIn, type Units } from '../../../lib/units'
 import { StirrupOptions } from './StirrupOptions'
-import { changeBars, changeSides, changeZone, handParts, isHand, NOTHING, removeBars, removeZone, splitZone, type Pick } from './hand'
+import {
+  changeBars,
+  changeSides,
+  changeZone,
+  handParts,
+  isHand,
+  NOTHING,
+  removeBars,
+  removeZone,
+  splitZone,
+  type Pick,
+} from './hand'
 
 interface Props {
   id: string
@@ -16,15 +27,24 @@ interface Props {
 
 /** One line above the drawing: what is picked with its numbers, or what is set by hand; and how the worst check stands. */
 export function EditStrip(p: Props & { saving: boolean }) {
-  const worst = p.beam.checks.reduce<Beam['checks'][number] | undefined>((a, c) => (!a || c.utilisation > a.utilisation ? c : a), undefined)
+  const worst = p.beam.checks.reduce<Beam['checks'][number] | undefined>(
+    (a, c) => (!a || c.utilisation > a.utilisation ? c : a),
+    undefined,
+  )
   const failing = p.beam.checks.filter((c) => !c.satisfied)
   return (
     <div className="edit-strip" role="toolbar" aria-label="Bars by hand" onClick={(e) => e.stopPropagation()}>
       {p.pick ? <Picked {...p} pick={p.pick} /> : <Idle {...p} />}
       <span className="spring" />
       <span className={failing.length ? 'verdict over-ink' : 'verdict soft'} aria-live="polite">
-        {failing.length ? failing.map((c) => `${c.title.toLowerCase()} ${c.utilisation.toFixed(2)}`).slice(0, 2).join(' · ') + (failing.length > 2 ? ` · ${failing.length - 2} more` : '')
-          : worst ? `all satisfied` : ''}
+        {failing.length
+          ? failing
+              .map((c) => `${c.title.toLowerCase()} ${c.utilisation.toFixed(2)}`)
+              .slice(0, 2)
+              .join(' · ') + (failing.length > 2 ? ` · ${failing.length - 2} more` : '')
+          : worst
+            ? `all satisfied`
+            : ''}
       </span>
       {p.saving && <span className="soft">…</span>}
     </div>
@@ -34,17 +54,33 @@ export function EditStrip(p: Props & { saving: boolean }) {
 function Idle({ beam, onSave }: Props) {
   const parts = handParts(beam)
   if (parts.length === 0) {
-    return <span className="soft">Click a bar, a stirrup zone or a side bar to change it, or walk with <kbd>B</kbd> and <kbd>S</kbd>; <kbd>A</kbd> adds bars at the cursor.</span>
+    return (
+      <span className="soft">
+        Click a bar, a stirrup zone or a side bar to change it, or walk with <kbd>B</kbd> and <kbd>S</kbd>; <kbd>A</kbd>{' '}
+        adds bars at the cursor.
+      </span>
+    )
   }
   return (
     <>
       <span className="soft">Set by hand:</span>
       {parts.map((q) => (
         <Tooltip key={q.key} title="Release: Kolonne chooses it again">
-          <button type="button" className="hand-chip" aria-label={`Release ${q.words}`} onClick={() => onSave(q.released)}>✎ {q.words} ×</button>
+          <button
+            type="button"
+            className="hand-chip"
+            aria-label={`Release ${q.words}`}
+            onClick={() => onSave(q.released)}
+          >
+            ✎ {q.words} ×
+          </button>
         </Tooltip>
       ))}
-      {parts.length > 1 && <Button size="small" type="text" onClick={() => onSave(NOTHING)}>Release all</Button>}
+      {parts.length > 1 && (
+        <Button size="small" type="text" onClick={() => onSave(NOTHING)}>
+          Release all
+        </Button>
+      )}
     </>
   )
 }
@@ -55,8 +91,14 @@ function Picked(p: Props & { pick: Pick }) {
       {p.pick.part === 'bars' && <BarFields {...p} index={p.pick.index} />}
       {p.pick.part === 'zone' && <ZoneFields {...p} index={p.pick.index} />}
       {p.pick.part === 'sides' && <SideFields {...p} span={p.pick.span} />}
-      {isHand(p.beam, p.pick) && <Tooltip title="Set by hand: Kolonne checks it and never changes it"><span className="hand-mark">✎ by hand</span></Tooltip>}
-      <Button size="small" type="text" aria-label="Done" onClick={() => p.onPick(undefined)}>Done</Button>
+      {isHand(p.beam, p.pick) && (
+        <Tooltip title="Set by hand: Kolonne checks it and never changes it">
+          <span className="hand-mark">✎ by hand</span>
+        </Tooltip>
+      )}
+      <Button size="small" type="text" aria-label="Done" onClick={() => p.onPick(undefined)}>
+        Done
+      </Button>
     </>
   )
 }
@@ -66,24 +108,86 @@ function BarFields({ beam, index, units, onSave, onPick }: Props & { index: numb
   return (
     <>
       <b>{g.face === 'top' ? 'Top' : 'Bottom'}</b>
-      <Stepper words="Number of bars" value={g.count} least={1} most={60} onChange={(count) => onSave(changeBars(beam, index, { count }))} />
-      <Sizes words="Size of bars" value={g.size} sizes={beam.sizes} onChange={(size) => onSave(changeBars(beam, index, { size }))} />
-      <Field words="layer"><Select size="small" aria-label="Layer" value={g.layer} options={[1, 2, 3].map((value) => ({ value, label: value }))} onChange={(layer) => onSave(changeBars(beam, index, { layer }))} /></Field>
-      {g.count > 1 && <Tooltip title="Two bars each touch, one above the other"><Button size="small" type={g.pairs ? 'primary' : 'default'} aria-pressed={g.pairs} onClick={() => onSave(changeBars(beam, index, { pairs: !g.pairs }))}>Pairs</Button></Tooltip>}
+      <Stepper
+        words="Number of bars"
+        value={g.count}
+        least={1}
+        most={60}
+        onChange={(count) => onSave(changeBars(beam, index, { count }))}
+      />
+      <Sizes
+        words="Size of bars"
+        value={g.size}
+        sizes={beam.sizes}
+        onChange={(size) => onSave(changeBars(beam, index, { size }))}
+      />
+      <Field words="layer">
+        <Select
+          size="small"
+          aria-label="Layer"
+          value={g.layer}
+          options={[1, 2, 3].map((value) => ({ value, label: value }))}
+          onChange={(layer) => onSave(changeBars(beam, index, { layer }))}
+        />
+      </Field>
+      {g.count > 1 && (
+        <Tooltip title="Two bars each touch, one above the other">
+          <Button
+            size="small"
+            type={g.pairs ? 'primary' : 'default'}
+            aria-pressed={g.pairs}
+            onClick={() => onSave(changeBars(beam, index, { pairs: !g.pairs }))}
+          >
+            Pairs
+          </Button>
+        </Tooltip>
+      )}
       <Place words="from" value={g.from} units={units} onChange={(from) => onSave(changeBars(beam, index, { from }))} />
-      {Math.abs(g.from - beam.firstBar) < 1 && <Bend where="left" bent={g.hookFrom} onChange={(hookFrom) => onSave(changeBars(beam, index, { hookFrom }))} />}
+      {Math.abs(g.from - beam.firstBar) < 1 && (
+        <Bend where="left" bent={g.hookFrom} onChange={(hookFrom) => onSave(changeBars(beam, index, { hookFrom }))} />
+      )}
       <Place words="to" value={g.to} units={units} onChange={(to) => onSave(changeBars(beam, index, { to }))} />
-      {Math.abs(g.to - beam.lastBar) < 1 && <Bend where="right" bent={g.hookTo} onChange={(hookTo) => onSave(changeBars(beam, index, { hookTo }))} />}
-      <Button size="small" onClick={() => { onPick(undefined); onSave(removeBars(beam, index)) }}>Remove</Button>
+      {Math.abs(g.to - beam.lastBar) < 1 && (
+        <Bend where="right" bent={g.hookTo} onChange={(hookTo) => onSave(changeBars(beam, index, { hookTo }))} />
+      )}
+      <Button
+        size="small"
+        onClick={() => {
+          onPick(undefined)
+          onSave(removeBars(beam, index))
+        }}
+      >
+        Remove
+      </Button>
     </>
   )
 }
 
 /** Whether bars are bent at an end of the line or end straight. */
-function Bend({ where, bent, onChange }: { where: 'left' | 'right'; bent: boolean; onChange: (bent: boolean) => void }) {
+function Bend({
+  where,
+  bent,
+  onChange,
+}: {
+  where: 'left' | 'right'
+  bent: boolean
+  onChange: (bent: boolean) => void
+}) {
   return (
-    <Tooltip title={bent ? 'Bent by 90° in the support; click for a straight end' : 'Straight in the support; click to bend it'}>
-      <button type="button" className="bend" aria-label={`Bent at the ${where} end`} aria-pressed={bent} onClick={() => onChange(!bent)}>{bent ? (where === 'left' ? '└' : '┘') : '─'}</button>
+    <Tooltip
+      title={
+        bent ? 'Bent by 90° in the support; click for a straight end' : 'Straight in the support; click to bend it'
+      }
+    >
+      <button
+        type="button"
+        className="bend"
+        aria-label={`Bent at the ${where} end`}
+        aria-pressed={bent}
+        onClick={() => onChange(!bent)}
+      >
+        {bent ? (where === 'left' ? '└' : '┘') : '─'}
+      </button>
     </Tooltip>
   )
 }
@@ -95,18 +199,66 @@ function ZoneFields({ id, beam, index, units, onSave, onPick }: Props & { index:
   return (
     <>
       <b>Stirrups</b>
-      <Sizes words="Size of stirrups" value={z.size} sizes={beam.stirrupSizes} onChange={(size) => onSave(changeZone(beam, index, { size }))} />
-      <Field words="legs"><Stepper words="Legs" value={z.legs} least={2} most={12} onChange={(legs) => onSave(changeZone(beam, index, { legs }))} /></Field>
+      <Sizes
+        words="Size of stirrups"
+        value={z.size}
+        sizes={beam.stirrupSizes}
+        onChange={(size) => onSave(changeZone(beam, index, { size }))}
+      />
+      <Field words="legs">
+        <Stepper
+          words="Legs"
+          value={z.legs}
+          least={2}
+          most={12}
+          onChange={(legs) => onSave(changeZone(beam, index, { legs }))}
+        />
+      </Field>
       <Field words={`spacing, ${units.length}`}>
         <InputNumber
-          size="small" aria-label="Spacing" style={{ width: 66 }} min={lengthIn(25, units)} max={lengthIn(1000, units)} step={lengthIn(beam.spacingStepMm, units)} value={Number(lengthIn(z.spacing, units).toFixed(2))}
+          size="small"
+          aria-label="Spacing"
+          style={{ width: 66 }}
+          min={lengthIn(25, units)}
+          max={lengthIn(1000, units)}
+          step={lengthIn(beam.spacingStepMm, units)}
+          value={Number(lengthIn(z.spacing, units).toFixed(2))}
           onChange={(v) => v && onSave(changeZone(beam, index, { spacing: lengthFrom(v, units) }))}
         />
       </Field>
-      {!first && <Place words="begins" value={z.from} units={units} onChange={(from) => onSave(changeZone(beam, index, { from }))} />}
-      <Button size="small" onClick={() => onSave(splitZone(beam, index))}>Split</Button>
-      <StirrupOptions id={id} beam={beam} span={z.span} units={units} onSave={(h) => { onPick(undefined); onSave(h) }} />
-      {!alone && <Button size="small" onClick={() => { const h = removeZone(beam, index); onPick(undefined); if (h) onSave(h) }}>Merge</Button>}
+      {!first && (
+        <Place
+          words="begins"
+          value={z.from}
+          units={units}
+          onChange={(from) => onSave(changeZone(beam, index, { from }))}
+        />
+      )}
+      <Button size="small" onClick={() => onSave(splitZone(beam, index))}>
+        Split
+      </Button>
+      <StirrupOptions
+        id={id}
+        beam={beam}
+        span={z.span}
+        units={units}
+        onSave={(h) => {
+          onPick(undefined)
+          onSave(h)
+        }}
+      />
+      {!alone && (
+        <Button
+          size="small"
+          onClick={() => {
+            const h = removeZone(beam, index)
+            onPick(undefined)
+            if (h) onSave(h)
+          }}
+        >
+          Merge
+        </Button>
+      )}
     </>
   )
 }
@@ -116,30 +268,61 @@ function SideFields({ beam, span, onSave }: Props & { span: number }) {
   return (
     <>
       <b>Side bars</b>
-      <Field words="a face"><Stepper words="Side bars a face" value={s?.perFace ?? 0} least={0} most={20} onChange={(perFace) => onSave(changeSides(beam, span, { perFace }))} /></Field>
-      <Sizes words="Size of side bars" value={s?.size ?? beam.sizes[0]!} sizes={beam.sizes} onChange={(size) => onSave(changeSides(beam, span, { size }))} />
+      <Field words="a face">
+        <Stepper
+          words="Side bars a face"
+          value={s?.perFace ?? 0}
+          least={0}
+          most={20}
+          onChange={(perFace) => onSave(changeSides(beam, span, { perFace }))}
+        />
+      </Field>
+      <Sizes
+        words="Size of side bars"
+        value={s?.size ?? beam.sizes[0]!}
+        sizes={beam.sizes}
+        onChange={(size) => onSave(changeSides(beam, span, { size }))}
+      />
     </>
   )
 }
 
 function Field({ words, children }: { words: string; children: ReactNode }) {
-  return <label className="strip-field"><span className="soft">{words}</span>{children}</label>
+  return (
+    <label className="strip-field">
+      <span className="soft">{words}</span>
+      {children}
+    </label>
+  )
 }
 
 function Stepper(p: { words: string; value: number; least: number; most: number; onChange: (v: number) => void }) {
   const button = (sign: string, to: number, words: string) => (
-    <button type="button" aria-label={words} disabled={to < p.least || to > p.most} onClick={() => p.onChange(to)}>{sign}</button>
+    <button type="button" aria-label={words} disabled={to < p.least || to > p.most} onClick={() => p.onChange(to)}>
+      {sign}
+    </button>
   )
   return (
     <span className="stepper" role="group" aria-label={p.words}>
-      {button('−', p.value - 1, `${p.words}: one fewer`)}<b>{p.value}</b>{button('+', p.value + 1, `${p.words}: one more`)}
+      {button('−', p.value - 1, `${p.words}: one fewer`)}
+      <b>{p.value}</b>
+      {button('+', p.value + 1, `${p.words}: one more`)}
     </span>
   )
 }
 
 function Sizes(p: { words: string; value: string; sizes: string[]; onChange: (v: string) => void }) {
   const sizes = p.sizes.includes(p.value) ? p.sizes : [p.value, ...p.sizes]
-  return <Select size="small" aria-label={p.words} value={p.value} style={{ width: 74 }} options={sizes.map((value) => ({ value, label: value }))} onChange={p.onChange} />
+  return (
+    <Select
+      size="small"
+      aria-label={p.words}
+      value={p.value}
+      style={{ width: 74 }}
+      options={sizes.map((value) => ({ value, label: value }))}
+      onChange={p.onChange}
+    />
+  )
 }
 
 /** A place along the line; taken when the field is left or on Enter. */
@@ -147,11 +330,21 @@ function Place(p: { words: string; value: number; units: Units; onChange: (mm: n
   const shown = Number(distanceIn(p.value, p.units).toFixed(2))
   const take = (text: string) => {
     const v = Number(text)
-    if (text.trim() !== '' && Number.isFinite(v) && Math.abs(v - shown) > 0.004) p.onChange(p.units.us ? v * 304.8 : v * 1000)
+    if (text.trim() !== '' && Number.isFinite(v) && Math.abs(v - shown) > 0.004)
+      p.onChange(p.units.us ? v * 304.8 : v * 1000)
   }
   return (
     <Field words={`${p.words}, ${p.units.distance}`}>
-      <InputNumber size="small" controls={false} aria-label={`Bars or zone ${p.words}`} style={{ width: 64 }} key={shown} defaultValue={shown} onBlur={(e) => take(e.target.value)} onPressEnter={(e) => take((e.target as HTMLInputElement).value)} />
+      <InputNumber
+        size="small"
+        controls={false}
+        aria-label={`Bars or zone ${p.words}`}
+        style={{ width: 64 }}
+        key={shown}
+        defaultValue={shown}
+        onBlur={(e) => take(e.target.value)}
+        onPressEnter={(e) => take((e.target as HTMLInputElement).value)}
+      />
     </Field>
   )
 }

@@ -25,8 +25,18 @@ export function Handles(p: Props) {
       <g>
         {(['from', 'to'] as const).map((end) => (
           <Handle
-            key={end} words={end === 'from' ? 'Beginning of the bars' : 'End of the bars'} x={axis.x(g[end])} y={p.level(pick.index, end)} axis={axis} active={p.end === end} stepMm={p.stepMm}
-            onTry={(mm) => { p.onEnd(end); p.onTry(changeBars(beam, pick.index, { [end]: mm })) }} onSave={(mm) => p.onSave(changeBars(beam, pick.index, { [end]: mm }))}
+            key={end}
+            words={end === 'from' ? 'Beginning of the bars' : 'End of the bars'}
+            x={axis.x(g[end])}
+            y={p.level(pick.index, end)}
+            axis={axis}
+            active={p.end === end}
+            stepMm={p.stepMm}
+            onTry={(mm) => {
+              p.onEnd(end)
+              p.onTry(changeBars(beam, pick.index, { [end]: mm }))
+            }}
+            onSave={(mm) => p.onSave(changeBars(beam, pick.index, { [end]: mm }))}
           />
         ))}
       </g>
@@ -38,10 +48,28 @@ export function Handles(p: Props) {
     return (
       <g>
         {beam.zones[pick.index - 1]?.span === z.span && (
-          <Handle words="Beginning of the zone" x={axis.x(z.from)} y={p.zoneLevel} axis={axis} active stepMm={p.stepMm} onTry={(from) => p.onTry(changeZone(beam, pick.index, { from }))} onSave={(from) => p.onSave(changeZone(beam, pick.index, { from }))} />
+          <Handle
+            words="Beginning of the zone"
+            x={axis.x(z.from)}
+            y={p.zoneLevel}
+            axis={axis}
+            active
+            stepMm={p.stepMm}
+            onTry={(from) => p.onTry(changeZone(beam, pick.index, { from }))}
+            onSave={(from) => p.onSave(changeZone(beam, pick.index, { from }))}
+          />
         )}
         {next?.span === z.span && (
-          <Handle words="End of the zone" x={axis.x(z.to)} y={p.zoneLevel} axis={axis} active={false} stepMm={p.stepMm} onTry={(from) => p.onTry(changeZone(beam, pick.index + 1, { from }))} onSave={(from) => p.onSave(changeZone(beam, pick.index + 1, { from }))} />
+          <Handle
+            words="End of the zone"
+            x={axis.x(z.to)}
+            y={p.zoneLevel}
+            axis={axis}
+            active={false}
+            stepMm={p.stepMm}
+            onTry={(from) => p.onTry(changeZone(beam, pick.index + 1, { from }))}
+            onSave={(from) => p.onSave(changeZone(beam, pick.index + 1, { from }))}
+          />
         )}
       </g>
     )
@@ -62,10 +90,17 @@ interface HandleProps {
 
 function Handle(p: HandleProps) {
   const from = useRef<{ client: number; x: number; mm?: number }>(undefined)
-  const at = (client: number) => Math.round(p.axis.mm(from.current!.x + client - from.current!.client) / p.stepMm) * p.stepMm
+  const at = (client: number) =>
+    Math.round(p.axis.mm(from.current!.x + client - from.current!.client) / p.stepMm) * p.stepMm
   return (
     <circle
-      className={p.active ? 'handle active' : 'handle'} cx={p.x} cy={p.y} r={5} role="slider" aria-label={p.words} aria-valuenow={Math.round(p.axis.mm(p.x))}
+      className={p.active ? 'handle active' : 'handle'}
+      cx={p.x}
+      cy={p.y}
+      r={5}
+      role="slider"
+      aria-label={p.words}
+      aria-valuenow={Math.round(p.axis.mm(p.x))}
       onPointerDown={(e) => {
         e.currentTarget.setPointerCapture(e.pointerId)
         from.current = { client: e.clientX, x: p.x }

@@ -9,11 +9,28 @@ import { SI, US } from '../../../lib/units'
 import { Around, beam, check, state } from '../../../test/fixtures'
 import { BeamSheet } from '../BeamSheet'
 import { stationUse } from '../UtilisationDiagram'
-import { addBars, changeBars, changeSides, changeZone, handParts, isHand, NOTHING, removeBars, removeZone, splitZone } from './hand'
+import {
+  addBars,
+  changeBars,
+  changeSides,
+  changeZone,
+  handParts,
+  isHand,
+  NOTHING,
+  removeBars,
+  removeZone,
+  splitZone,
+} from './hand'
 import { keyed, nextPick } from './keys'
 import { NeedsTable } from './NeedsTable'
 
-const twoZones: Beam = { ...beam, zones: [{ span: 0, from: 200, to: 2000, size: 'T10', legs: 2, spacing: 150, count: 12 }, { span: 0, from: 2000, to: 5800, size: 'T10', legs: 2, spacing: 250, count: 16 }] }
+const twoZones: Beam = {
+  ...beam,
+  zones: [
+    { span: 0, from: 200, to: 2000, size: 'T10', legs: 2, spacing: 150, count: 12 },
+    { span: 0, from: 2000, to: 5800, size: 'T10', legs: 2, spacing: 250, count: 16 },
+  ],
+}
 
 describe('changes of a cage', () => {
   it('sets the whole face by hand and leaves the other to Kolonne', () => {
@@ -47,7 +64,14 @@ describe('changes of a cage', () => {
     expect(changeSides(beam, 0, { perFace: -1 }).sides['0']!.perFace).toBe(0)
   })
   it('names what is set and what is left when it is released', () => {
-    const set: Beam = { ...twoZones, hand: { ...changeZone(twoZones, 0, { legs: 3 }), faces: changeBars(beam, 2, { count: 4 }).faces, demands: [{ from: 0, to: 2000, values: { shear: 100 } }] } }
+    const set: Beam = {
+      ...twoZones,
+      hand: {
+        ...changeZone(twoZones, 0, { legs: 3 }),
+        faces: changeBars(beam, 2, { count: 4 }).faces,
+        demands: [{ from: 0, to: 2000, values: { shear: 100 } }],
+      },
+    }
     expect(handParts(set).map((q) => q.words)).toEqual(['bottom bars', 'stirrups', 'demand at 0.0–2.0 m'])
     expect(handParts(set)[0]!.released.faces).toEqual({})
     expect(isHand(set, { part: 'bars', index: 1 })).toBe(true)
@@ -61,7 +85,8 @@ describe('keys', () => {
   const bars = { part: 'bars', index: 2 } as const
   const zone = { part: 'zone', index: 1 } as const
   it('change number, size, layer and ends of bars', () => {
-    const one = (key: string, shift = false, end: 'from' | 'to' = 'to') => keyed(beam, bars, key, shift, end, 50)!.faces.bottom![1]
+    const one = (key: string, shift = false, end: 'from' | 'to' = 'to') =>
+      keyed(beam, bars, key, shift, end, 50)!.faces.bottom![1]
     expect(one('ArrowUp')!.count).toBe(4)
     expect(one('ArrowDown')!.count).toBe(2)
     expect(one('ArrowUp', true)!.size).toBe('T25')
@@ -88,25 +113,54 @@ describe('keys', () => {
 
 describe('the sheet as an editor', () => {
   const sent: { hand: Hand; version: number }[] = []
-  const answer = (hand: Hand): Beam => ({ ...beam, hand, groups: beam.groups.map((g) => {
-    const list = hand.faces[g.face]
-    const at = beam.groups.filter((q) => q.face === g.face).indexOf(g)
-    return list?.[at] ? { ...g, ...list[at] } : g
-  }), checks: [check('flexure-bottom', (hand.faces.bottom?.[1]?.count ?? 3) < 3 ? 1.21 : 0.9, 1)] })
+  const answer = (hand: Hand): Beam => ({
+    ...beam,
+    hand,
+    groups: beam.groups.map((g) => {
+      const list = hand.faces[g.face]
+      const at = beam.groups.filter((q) => q.face === g.face).indexOf(g)
+      return list?.[at] ? { ...g, ...list[at] } : g
+    }),
+    checks: [check('flexure-bottom', (hand.faces.bottom?.[1]?.count ?? 3) < 3 ? 1.21 : 0.9, 1)],
+  })
 
   function Sheet() {
-    const q = useQuery<Member>({ queryKey: ['project', 'p', 'member', beam.mark], queryFn: () => api.member('p', beam.mark), staleTime: Infinity })
+    const q = useQuery<Member>({
+      queryKey: ['project', 'p', 'member', beam.mark],
+      queryFn: () => api.member('p', beam.mark),
+      staleTime: Infinity,
+    })
     return q.data?.beam ? <BeamSheet id="p" beam={q.data.beam} units={SI} state={state} /> : null
   }
   function open() {
-    render(<App><QueryClientProvider client={new QueryClient()}><MemoryRouter><Sheet /></MemoryRouter></QueryClientProvider></App>)
+    render(
+      <App>
+        <QueryClientProvider client={new QueryClient()}>
+          <MemoryRouter>
+            <Sheet />
+          </MemoryRouter>
+        </QueryClientProvider>
+      </App>,
+    )
     return screen.findByRole('button', { name: '3T20 bottom, layer 1' })
   }
   beforeEach(() => {
     sent.length = 0
-    vi.spyOn(api, 'member').mockResolvedValue({ mark: beam.mark, role: 'beam', beam, column: null, previous: null, next: null, failingRank: 0, failingCount: 0 })
+    vi.spyOn(api, 'member').mockResolvedValue({
+      mark: beam.mark,
+      role: 'beam',
+      beam,
+      column: null,
+      previous: null,
+      next: null,
+      failingRank: 0,
+      failingCount: 0,
+    })
     vi.spyOn(api, 'calculation').mockResolvedValue({ heading: 'At 3.00 m', steps: [] })
-    vi.spyOn(api, 'preferences').mockResolvedValue({ current: 'least-steel', preferences: [{ preference: 'least-steel', steelKg: 1, bars: 1, layers: 1, sizes: 1, satisfied: true }] })
+    vi.spyOn(api, 'preferences').mockResolvedValue({
+      current: 'least-steel',
+      preferences: [{ preference: 'least-steel', steelKg: 1, bars: 1, layers: 1, sizes: 1, satisfied: true }],
+    })
     vi.spyOn(api, 'handSet').mockImplementation((_p, _m, version, hand) => {
       sent.push({ hand, version })
       return Promise.resolve({ version: version + 1, beam: answer(hand) })
@@ -141,8 +195,15 @@ describe('the sheet as an editor', () => {
   })
 
   it('shows where long bars are lapped', () => {
-    const long: Beam = { ...beam, groups: beam.groups.map((g, i) => (i === 0 ? { ...g, laps: [{ from: 2600, to: 3400 }] } : g)) }
-    const { container } = render(<Around><BeamSheet id="p" beam={long} units={SI} state={state} /></Around>)
+    const long: Beam = {
+      ...beam,
+      groups: beam.groups.map((g, i) => (i === 0 ? { ...g, laps: [{ from: 2600, to: 3400 }] } : g)),
+    }
+    const { container } = render(
+      <Around>
+        <BeamSheet id="p" beam={long} units={SI} state={state} />
+      </Around>,
+    )
     expect(screen.getByRole('button', { name: '2T16 top, layer 1, through, one lap' })).toBeInTheDocument()
     expect(container.querySelectorAll('.lap')).toHaveLength(1)
   })
@@ -162,7 +223,9 @@ describe('the sheet as an editor', () => {
   })
 
   it('tells why a change was refused', async () => {
-    vi.spyOn(api, 'handSet').mockRejectedValue(new ApiError(412, 'Somebody else changed the project meanwhile.', 'Look at the newest state.'))
+    vi.spyOn(api, 'handSet').mockRejectedValue(
+      new ApiError(412, 'Somebody else changed the project meanwhile.', 'Look at the newest state.'),
+    )
     await userEvent.click(await open())
     await userEvent.keyboard('{ArrowUp}')
     expect(await screen.findByText(/Somebody else changed the project/)).toBeInTheDocument()
@@ -177,8 +240,15 @@ describe('the sheet as an editor', () => {
   })
 
   it('lists identical lines and copies to those that the cage satisfies', async () => {
-    vi.spyOn(api, 'identical').mockResolvedValue({ lines: [{ mark: 'L2-B01', storey: 'L2', utilisation: 0.8, satisfied: true, now: 0.9, handSet: false }, { mark: 'L3-B01', storey: 'L3', utilisation: 1.3, satisfied: false, now: 0.9, handSet: true }] })
-    const copy = vi.spyOn(api, 'copyCage').mockResolvedValue({ id: 'p', name: '', createdAt: '', changedAt: '', version: 6 })
+    vi.spyOn(api, 'identical').mockResolvedValue({
+      lines: [
+        { mark: 'L2-B01', storey: 'L2', utilisation: 0.8, satisfied: true, now: 0.9, handSet: false },
+        { mark: 'L3-B01', storey: 'L3', utilisation: 1.3, satisfied: false, now: 0.9, handSet: true },
+      ],
+    })
+    const copy = vi
+      .spyOn(api, 'copyCage')
+      .mockResolvedValue({ id: 'p', name: '', createdAt: '', changedAt: '', version: 6 })
     await open()
     await userEvent.click(screen.getByRole('button', { name: /Find lines/ }))
     await userEvent.click(await screen.findByRole('button', { name: 'Copy the cage to one line' }))
@@ -186,18 +256,48 @@ describe('the sheet as an editor', () => {
   })
 
   it('tells why other stirrups lost and takes one of them', async () => {
-    vi.spyOn(api, 'stirrups').mockResolvedValue({ span: 0, options: [{ size: 'T10', legs: 2, from: [200], spacing: [200], massKg: 20, pieces: 28, practical: true, lost: '' }, { size: 'T12', legs: 2, from: [200, 2000], spacing: [250, 300], massKg: 24, pieces: 22, practical: true, lost: '20 % heavier' }] })
+    vi.spyOn(api, 'stirrups').mockResolvedValue({
+      span: 0,
+      options: [
+        { size: 'T10', legs: 2, from: [200], spacing: [200], massKg: 20, pieces: 28, practical: true, lost: '' },
+        {
+          size: 'T12',
+          legs: 2,
+          from: [200, 2000],
+          spacing: [250, 300],
+          massKg: 24,
+          pieces: 22,
+          practical: true,
+          lost: '20 % heavier',
+        },
+      ],
+    })
     await open()
     await userEvent.click(screen.getByRole('button', { name: /Zone T10/ }))
     await userEvent.click(screen.getByRole('button', { name: 'Why these?' }))
     expect(await screen.findByText('20 % heavier')).toBeInTheDocument()
     await userEvent.click(screen.getAllByRole('button', { name: 'use' })[1]!)
-    await waitFor(() => expect(sent[0]!.hand.stirrups['0']).toEqual([{ from: 200, size: 'T12', legs: 2, spacing: 250 }, { from: 2000, size: 'T12', legs: 2, spacing: 300 }]))
+    await waitFor(() =>
+      expect(sent[0]!.hand.stirrups['0']).toEqual([
+        { from: 200, size: 'T12', legs: 2, spacing: 250 },
+        { from: 2000, size: 'T12', legs: 2, spacing: 300 },
+      ]),
+    )
   })
 
   it('reads every combination, largest first', async () => {
-    vi.spyOn(api, 'readings').mockResolvedValue({ x: 3000, readings: [{ combination: '1.4D', moment: 90, shear: 8, torque: 0, axial: 0 }, { combination: '1.2D + 1.6L', moment: 180, shear: 2, torque: 0, axial: 0 }] })
-    const { container } = render(<Around><BeamSheet id="p" beam={beam} units={SI} state={state} /></Around>)
+    vi.spyOn(api, 'readings').mockResolvedValue({
+      x: 3000,
+      readings: [
+        { combination: '1.4D', moment: 90, shear: 8, torque: 0, axial: 0 },
+        { combination: '1.2D + 1.6L', moment: 180, shear: 2, torque: 0, axial: 0 },
+      ],
+    })
+    const { container } = render(
+      <Around>
+        <BeamSheet id="p" beam={beam} units={SI} state={state} />
+      </Around>,
+    )
     await userEvent.click(screen.getByText(/Every combination at 3.00 m/))
     const first = () => container.querySelector('.readings tbody tr td')!.textContent
     await waitFor(() => expect(first()).toBe('1.2D + 1.6L'))
@@ -208,11 +308,19 @@ describe('the sheet as an editor', () => {
 
 describe('what is asked and there', () => {
   it('shows required, provided and to spare', () => {
-    render(<Around><NeedsTable beam={beam} units={SI} /></Around>)
+    render(
+      <Around>
+        <NeedsTable beam={beam} units={SI} />
+      </Around>,
+    )
     expect(screen.getByText('bottom A1–B1').closest('tr')).toHaveTextContent('1180' + '1345' + '+14 %')
   })
   it('says where no number of bars is enough, and reads in US customary units', () => {
-    render(<Around><NeedsTable beam={{ ...beam, needs: [{ ...beam.needs[1]!, requiredMm2: -1 }] }} units={US} /></Around>)
+    render(
+      <Around>
+        <NeedsTable beam={{ ...beam, needs: [{ ...beam.needs[1]!, requiredMm2: -1 }] }} units={US} />
+      </Around>,
+    )
     expect(screen.getByText('none is enough')).toBeInTheDocument()
     expect(screen.getByText('2.08')).toBeInTheDocument()
   })

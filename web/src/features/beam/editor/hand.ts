@@ -10,22 +10,44 @@ const LEAST_RUN = 200
 
 /** All bars of a face as they are, ready to be set by hand. */
 const barsOf = (beam: Beam, face: string): Bars[] =>
-  beam.groups.filter((g) => g.face === face).map(({ layer, count, size, from, to, hookFrom, hookTo, pairs }) => ({ layer, count, size, from, to, hookFrom, hookTo, pairs }))
+  beam.groups
+    .filter((g) => g.face === face)
+    .map(({ layer, count, size, from, to, hookFrom, hookTo, pairs }) => ({
+      layer,
+      count,
+      size,
+      from,
+      to,
+      hookFrom,
+      hookTo,
+      pairs,
+    }))
 
 const zonesOf = (beam: Beam, span: number): Zone[] =>
   beam.zones.filter((z) => z.span === span).map(({ from, size, legs, spacing }) => ({ from, size, legs, spacing }))
 
-const withFace = (beam: Beam, face: string, bars: Bars[]): Hand => ({ ...beam.hand, faces: { ...beam.hand.faces, [face]: bars } })
-const withZones = (beam: Beam, span: number, zones: Zone[]): Hand => ({ ...beam.hand, stirrups: { ...beam.hand.stirrups, [span]: zones } })
+const withFace = (beam: Beam, face: string, bars: Bars[]): Hand => ({
+  ...beam.hand,
+  faces: { ...beam.hand.faces, [face]: bars },
+})
+const withZones = (beam: Beam, span: number, zones: Zone[]): Hand => ({
+  ...beam.hand,
+  stirrups: { ...beam.hand.stirrups, [span]: zones },
+})
 
 /** Number of a group among those of its face. */
-const inFace = (beam: Beam, index: number) => beam.groups.slice(0, index).filter((g) => g.face === beam.groups[index]!.face).length
+const inFace = (beam: Beam, index: number) =>
+  beam.groups.slice(0, index).filter((g) => g.face === beam.groups[index]!.face).length
 
 /** A group changed; its whole face is then set by hand. Ends snap to the ends of the line, where hooks are possible. */
 export function changeBars(beam: Beam, index: number, change: Partial<Bars>): Hand {
   const face = beam.groups[index]!.face
   const at = inFace(beam, index)
-  return withFace(beam, face, barsOf(beam, face).map((b, i) => (i === at ? ends(beam, { ...b, ...change }, change) : b)))
+  return withFace(
+    beam,
+    face,
+    barsOf(beam, face).map((b, i) => (i === at ? ends(beam, { ...b, ...change }, change) : b)),
+  )
 }
 
 function ends(beam: Beam, b: Bars, change: Partial<Bars>): Bars {
@@ -44,7 +66,11 @@ function ends(beam: Beam, b: Bars, change: Partial<Bars>): Bars {
 export function removeBars(beam: Beam, index: number): Hand {
   const face = beam.groups[index]!.face
   const at = inFace(beam, index)
-  return withFace(beam, face, barsOf(beam, face).filter((_, i) => i !== at))
+  return withFace(
+    beam,
+    face,
+    barsOf(beam, face).filter((_, i) => i !== at),
+  )
 }
 
 /** Two bars more about a place: over a support to a quarter of the spans beside it, else between the faces of the span. */
@@ -61,7 +87,16 @@ export function addBars(beam: Beam, face: 'top' | 'bottom', x: number): Hand {
     to = after ? after.faceFrom + 0.25 * (after.faceTo - after.faceFrom) : beam.lastBar
   }
   const like = beam.groups.find((g) => g.face === face)
-  const bars: Bars = { layer: 1, count: 2, size: like?.size ?? beam.sizes[0]!, from, to, hookFrom: false, hookTo: false, pairs: false }
+  const bars: Bars = {
+    layer: 1,
+    count: 2,
+    size: like?.size ?? beam.sizes[0]!,
+    from,
+    to,
+    hookFrom: false,
+    hookTo: false,
+    pairs: false,
+  }
   return withFace(beam, face, [...barsOf(beam, face), ends(beam, ends(beam, bars, { from }), { to })])
 }
 
@@ -72,17 +107,27 @@ export function changeZone(beam: Beam, index: number, change: Partial<Zone>): Ha
   const at = zones.findIndex((z) => z.from === zone.from)
   const low = (zones[at - 1]?.from ?? zone.from) + LEAST_RUN
   const high = zone.to - LEAST_RUN
-  return withZones(beam, zone.span, zones.map((z, i) => {
-    if (i !== at) return z
-    const from = at > 0 && change.from !== undefined ? Math.max(low, Math.min(high, change.from)) : z.from
-    return { ...z, ...change, from }
-  }))
+  return withZones(
+    beam,
+    zone.span,
+    zones.map((z, i) => {
+      if (i !== at) return z
+      const from = at > 0 && change.from !== undefined ? Math.max(low, Math.min(high, change.from)) : z.from
+      return { ...z, ...change, from }
+    }),
+  )
 }
 
 /** A zone in two halves. */
 export function splitZone(beam: Beam, index: number): Hand {
   const zone = beam.zones[index]!
-  return withZones(beam, zone.span, zonesOf(beam, zone.span).flatMap((z) => (z.from === zone.from ? [z, { ...z, from: (zone.from + zone.to) / 2 }] : [z])))
+  return withZones(
+    beam,
+    zone.span,
+    zonesOf(beam, zone.span).flatMap((z) =>
+      z.from === zone.from ? [z, { ...z, from: (zone.from + zone.to) / 2 }] : [z],
+    ),
+  )
 }
 
 /** A zone given to its neighbour; the last zone of a span stays. */
@@ -91,7 +136,11 @@ export function removeZone(beam: Beam, index: number): Hand | undefined {
   const zones = zonesOf(beam, zone.span)
   if (zones.length < 2) return undefined
   const rest = zones.filter((z) => z.from !== zone.from)
-  return withZones(beam, zone.span, rest.map((z, i) => (i === 0 ? { ...z, from: zones[0]!.from } : z)))
+  return withZones(
+    beam,
+    zone.span,
+    rest.map((z, i) => (i === 0 ? { ...z, from: zones[0]!.from } : z)),
+  )
 }
 
 export function changeSides(beam: Beam, span: number, change: { size?: string; perFace?: number }): Hand {
@@ -111,14 +160,41 @@ export interface HandPart {
 
 export function handParts(beam: Beam): HandPart[] {
   const h = beam.hand
-  const without = <V,>(m: Record<string, V>, key: string) => Object.fromEntries(Object.entries(m).filter(([k]) => k !== key))
-  const spans = beam.spans.length > 1 ? (k: string) => ` ${beam.supports[Number(k)]?.label ?? k}–${beam.supports[Number(k) + 1]?.label ?? ''}` : () => ''
+  const without = <V>(m: Record<string, V>, key: string) =>
+    Object.fromEntries(Object.entries(m).filter(([k]) => k !== key))
+  const spans =
+    beam.spans.length > 1
+      ? (k: string) => ` ${beam.supports[Number(k)]?.label ?? k}–${beam.supports[Number(k) + 1]?.label ?? ''}`
+      : () => ''
   return [
-    ...Object.keys(h.faces).sort().reverse().map((k) => ({ key: k, words: `${k} bars`, released: { ...h, faces: without(h.faces, k) } })),
-    ...Object.keys(h.stirrups).map((k) => ({ key: `z${k}`, words: `stirrups${spans(k)}`, released: { ...h, stirrups: without(h.stirrups, k) } })),
-    ...Object.keys(h.sides).map((k) => ({ key: `s${k}`, words: `side bars${spans(k)}`, released: { ...h, sides: without(h.sides, k) } })),
-    ...h.demands.map((d, i) => ({ key: `d${i}`, words: `demand at ${(d.from / 1000).toFixed(1)}–${(d.to / 1000).toFixed(1)} m`, released: { ...h, demands: h.demands.filter((_, k) => k !== i) } })),
-    ...(h.torsion === 'as-found' ? [] : [{ key: 'torsion', words: `torsion ${h.torsion === 'equilibrium' ? 'needed' : 'from compatibility'}`, released: { ...h, torsion: 'as-found' } }]),
+    ...Object.keys(h.faces)
+      .sort()
+      .reverse()
+      .map((k) => ({ key: k, words: `${k} bars`, released: { ...h, faces: without(h.faces, k) } })),
+    ...Object.keys(h.stirrups).map((k) => ({
+      key: `z${k}`,
+      words: `stirrups${spans(k)}`,
+      released: { ...h, stirrups: without(h.stirrups, k) },
+    })),
+    ...Object.keys(h.sides).map((k) => ({
+      key: `s${k}`,
+      words: `side bars${spans(k)}`,
+      released: { ...h, sides: without(h.sides, k) },
+    })),
+    ...h.demands.map((d, i) => ({
+      key: `d${i}`,
+      words: `demand at ${(d.from / 1000).toFixed(1)}–${(d.to / 1000).toFixed(1)} m`,
+      released: { ...h, demands: h.demands.filter((_, k) => k !== i) },
+    })),
+    ...(h.torsion === 'as-found'
+      ? []
+      : [
+          {
+            key: 'torsion',
+            words: `torsion ${h.torsion === 'equilibrium' ? 'needed' : 'from compatibility'}`,
+            released: { ...h, torsion: 'as-found' },
+          },
+        ]),
   ]
 }
 
@@ -130,8 +206,14 @@ export function isHand(beam: Beam, pick: Pick): boolean {
 }
 
 /** The next size up or down in a list. */
-export const nextSize = (sizes: string[], size: string, step: number) => sizes[Math.max(0, Math.min(sizes.length - 1, sizes.indexOf(size) + step))] ?? size
+export const nextSize = (sizes: string[], size: string, step: number) =>
+  sizes[Math.max(0, Math.min(sizes.length - 1, sizes.indexOf(size) + step))] ?? size
 
 /** Whether what is picked still exists. */
 export const exists = (beam: Beam, pick: Pick | undefined): pick is Pick =>
-  pick !== undefined && (pick.part === 'bars' ? pick.index < beam.groups.length : pick.part === 'zone' ? pick.index < beam.zones.length : pick.span < beam.spans.length)
+  pick !== undefined &&
+  (pick.part === 'bars'
+    ? pick.index < beam.groups.length
+    : pick.part === 'zone'
+      ? pick.index < beam.zones.length
+      : pick.span < beam.spans.length)

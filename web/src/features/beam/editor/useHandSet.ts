@@ -18,42 +18,57 @@ export function useHandSet(id: string, mark: string, state: State | undefined) {
   const trying = useRef<AbortController>(undefined)
   version.current = Math.max(version.current, state?.version ?? 0)
 
-  const failed = useCallback((e: unknown) => {
-    const q = e as ApiError
-    void message.error(`${q.message} ${q.findings?.[0] ? `${q.findings[0].what} ${q.findings[0].mend}` : q.detail ?? ''}`, 8)
-    void queries.invalidateQueries({ queryKey: ['project', id] })
-  }, [id, message, queries])
+  const failed = useCallback(
+    (e: unknown) => {
+      const q = e as ApiError
+      void message.error(
+        `${q.message} ${q.findings?.[0] ? `${q.findings[0].what} ${q.findings[0].mend}` : (q.detail ?? '')}`,
+        8,
+      )
+      void queries.invalidateQueries({ queryKey: ['project', id] })
+    },
+    [id, message, queries],
+  )
 
-  const save = useCallback(async (hand: Hand) => {
-    waiting.current = hand
-    trying.current?.abort()
-    if (busy.current) return
-    busy.current = true
-    setSaving(true)
-    try {
-      while (waiting.current) {
-        const next = waiting.current
+  const save = useCallback(
+    async (hand: Hand) => {
+      waiting.current = hand
+      trying.current?.abort()
+      if (busy.current) return
+      busy.current = true
+      setSaving(true)
+      try {
+        while (waiting.current) {
+          const next = waiting.current
+          waiting.current = undefined
+          const answer = await api.handSet(id, mark, version.current, next)
+          version.current = answer.version
+          queries.setQueryData<Member>(['project', id, 'member', mark], (old) => old && { ...old, beam: answer.beam })
+        }
+      } catch (e) {
         waiting.current = undefined
-        const answer = await api.handSet(id, mark, version.current, next)
-        version.current = answer.version
-        queries.setQueryData<Member>(['project', id, 'member', mark], (old) => old && { ...old, beam: answer.beam })
+        failed(e)
+      } finally {
+        busy.current = false
+        setSaving(false)
+        setPreview(undefined)
       }
-    } catch (e) {
-      waiting.current = undefined
-      failed(e)
-    } finally {
-      busy.current = false
-      setSaving(false)
-      setPreview(undefined)
-    }
-  }, [failed, id, mark, queries])
+    },
+    [failed, id, mark, queries],
+  )
 
-  const tryOut = useCallback((hand: Hand) => {
-    trying.current?.abort()
-    const now = new AbortController()
-    trying.current = now
-    api.tryHand(id, mark, hand, now.signal).then((b) => !now.signal.aborted && setPreview(b), () => undefined)
-  }, [id, mark])
+  const tryOut = useCallback(
+    (hand: Hand) => {
+      trying.current?.abort()
+      const now = new AbortController()
+      trying.current = now
+      api.tryHand(id, mark, hand, now.signal).then(
+        (b) => !now.signal.aborted && setPreview(b),
+        () => undefined,
+      )
+    },
+    [id, mark],
+  )
 
   return { save, tryOut, preview, saving, version }
 }

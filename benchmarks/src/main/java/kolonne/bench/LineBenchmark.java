@@ -48,13 +48,30 @@ public class LineBenchmark {
     public void make() {
         Analysis a = FrameAnalysis.solve(new BuildingIndex(DemoBuilding.generate(DemoOptions.VELDHAVEN)));
         building = BuildingDesigner.design(a, Basis.standard(false), BuildingDesigner.Progress.NONE);
-        beam = building.beams().stream().filter(b -> b.line().spans().size() > 4).findFirst().orElseThrow();
+        beam = building.beams().stream()
+                .filter(b -> b.line().spans().size() > 4)
+                .findFirst()
+                .orElseThrow();
         HandCage cage = HandCage.of(beam.cage());
         List<HandCage.Bars> top = new ArrayList<>(cage.faces().get(BeamCage.Face.TOP));
         HandCage.Bars first = top.get(0);
-        top.set(0, new HandCage.Bars(first.layer(), first.count() + 1, first.bar(), first.from(), first.to(), first.hookFrom(), first.hookTo()));
-        edited = building.beamContext().with(Map.of(beam.line().id(), new HandCage(Map.of(BeamCage.Face.TOP, top), Map.of(), Map.of(), List.of())));
-        column = building.columns().stream().filter(c -> c.lifts().size() > 5).findFirst().orElseThrow();
+        top.set(
+                0,
+                new HandCage.Bars(
+                        first.layer(),
+                        first.count() + 1,
+                        first.bar(),
+                        first.from(),
+                        first.to(),
+                        first.hookFrom(),
+                        first.hookTo()));
+        edited = building.beamContext()
+                .with(Map.of(
+                        beam.line().id(), new HandCage(Map.of(BeamCage.Face.TOP, top), Map.of(), Map.of(), List.of())));
+        column = building.columns().stream()
+                .filter(c -> c.lifts().size() > 5)
+                .findFirst()
+                .orElseThrow();
     }
 
     @Benchmark

@@ -28,22 +28,25 @@ import org.ejml.sparse.csc.factory.DecompositionFactory_DSCC;
  */
 public final class SolverBenchmark {
     private static final int ROUNDS = 5;
-    private static final String[] STEPS = {"reading loads and members", "factorising the stiffness", "solving load cases",
-        "forces at stations"};
+    private static final String[] STEPS = {
+        "reading loads and members", "factorising the stiffness", "solving load cases", "forces at stations"
+    };
     /** EJML takes minutes and gigabytes beyond this many coefficients in the factor. */
     private static final long MOST_FOR_EJML = 8_000_000;
 
     private SolverBenchmark() {}
 
     public static void main(String[] args) {
-        int[] sizes = args.length == 0 ? new int[] {1000, 5000, 10_000, 20_000}
-            : java.util.Arrays.stream(args).mapToInt(Integer::parseInt).toArray();
+        int[] sizes = args.length == 0
+                ? new int[] {1000, 5000, 10_000, 20_000}
+                : java.util.Arrays.stream(args).mapToInt(Integer::parseInt).toArray();
         for (boolean rigid : new boolean[] {true, false}) {
             System.out.println();
-            System.out.println("Analysis " + (rigid ? "with rigid floors" : "without rigid floors") + ", 10 load cases, best of "
-                + ROUNDS + " [s]");
-            System.out.println("members  equations  in factor |  loads  factor   solve  stations |  whole | after one section"
-                + " |    EJML  |  heap [MB]");
+            System.out.println("Analysis " + (rigid ? "with rigid floors" : "without rigid floors")
+                    + ", 10 load cases, best of " + ROUNDS + " [s]");
+            System.out.println(
+                    "members  equations  in factor |  loads  factor   solve  stations |  whole | after one section"
+                            + " |    EJML  |  heap [MB]");
             List<double[]> growth = new ArrayList<>();
             for (int size : sizes) {
                 growth.add(run(size, rigid, true));
@@ -80,10 +83,23 @@ public final class SolverBenchmark {
         Analysis kept = FrameAnalysis.solve(new BuildingIndex(b));
         System.gc();
         long heap = (r.totalMemory() - r.freeMemory()) >> 20;
-        System.out.printf(Locale.ROOT, "%7d  %9d  %9d | %6.3f  %6.3f  %6.3f  %8.3f | %6.3f | %17.3f | %s | %10d%n", b.members().size(),
-            m.symbolic().equations(), m.symbolic().size(), best.get(STEPS[0]), best.get(STEPS[1]), best.get(STEPS[2]), best.get(STEPS[3]),
-            whole, again, ejml < 0 ? "       –" : String.format(Locale.ROOT, "%8.3f", ejml), heap + (kept.stationCount(0) > 0 ? 0 : 1));
-        return new double[] {b.members().size(), best.get(STEPS[1]), best.get(STEPS[2]), best.get(STEPS[3]), whole, again};
+        System.out.printf(
+                Locale.ROOT,
+                "%7d  %9d  %9d | %6.3f  %6.3f  %6.3f  %8.3f | %6.3f | %17.3f | %s | %10d%n",
+                b.members().size(),
+                m.symbolic().equations(),
+                m.symbolic().size(),
+                best.get(STEPS[0]),
+                best.get(STEPS[1]),
+                best.get(STEPS[2]),
+                best.get(STEPS[3]),
+                whole,
+                again,
+                ejml < 0 ? "       –" : String.format(Locale.ROOT, "%8.3f", ejml),
+                heap + (kept.stationCount(0) > 0 ? 0 : 1));
+        return new double[] {
+            b.members().size(), best.get(STEPS[1]), best.get(STEPS[2]), best.get(STEPS[3]), whole, again
+        };
     }
 
     private static Analysis timed(Analysis before, Building b, Map<String, Double> times) {
@@ -102,10 +118,29 @@ public final class SolverBenchmark {
     }
 
     private static Building floors(Building b, boolean rigid) {
-        return new Building(b.name(), b.unitSystem(), b.options(), b.storeys(), b.gridLines(), b.joints(), b.materials(), b.sections(),
-            b.members(), b.supports(), b.springs(), b.diaphragms().stream().map(d -> new Diaphragm(d.id(), d.joints(), rigid)).toList(),
-            b.panels(), b.loadCases(), b.memberLoads(), b.areaLoads(), b.jointLoads(), b.settlements(), b.combinations(),
-            b.stationForces());
+        return new Building(
+                b.name(),
+                b.unitSystem(),
+                b.options(),
+                b.storeys(),
+                b.gridLines(),
+                b.joints(),
+                b.materials(),
+                b.sections(),
+                b.members(),
+                b.supports(),
+                b.springs(),
+                b.diaphragms().stream()
+                        .map(d -> new Diaphragm(d.id(), d.joints(), rigid))
+                        .toList(),
+                b.panels(),
+                b.loadCases(),
+                b.memberLoads(),
+                b.areaLoads(),
+                b.jointLoads(),
+                b.settlements(),
+                b.combinations(),
+                b.stationForces());
     }
 
     private static Building edited(Building b, int round) {
@@ -153,7 +188,8 @@ public final class SolverBenchmark {
         StringBuilder s = new StringBuilder("growth with members, from the smallest to the largest:");
         String[] names = {"factor", "solve", "stations", "whole", "after one section"};
         for (int i = 0; i < names.length; i++) {
-            s.append(String.format(Locale.ROOT, " %s n^%.2f,", names[i], Math.log(b[i + 1] / a[i + 1]) / Math.log(b[0] / a[0])));
+            s.append(String.format(
+                    Locale.ROOT, " %s n^%.2f,", names[i], Math.log(b[i + 1] / a[i + 1]) / Math.log(b[0] / a[0])));
         }
         System.out.println(s.substring(0, s.length() - 1));
     }

@@ -32,9 +32,12 @@ public final class WholeBuilding {
     private WholeBuilding() {}
 
     public static void main(String[] args) throws IOException {
-        int[] sizes = args.length == 0 ? new int[] {1000, 10_000} : java.util.Arrays.stream(args).mapToInt(Integer::parseInt).toArray();
-        System.out.println("members  lines  combinations |  read  solve  design  publish  [s]  | peak heap [MB]   (first round / best of "
-            + ROUNDS + ")");
+        int[] sizes = args.length == 0
+                ? new int[] {1000, 10_000}
+                : java.util.Arrays.stream(args).mapToInt(Integer::parseInt).toArray();
+        System.out.println(
+                "members  lines  combinations |  read  solve  design  publish  [s]  | peak heap [MB]   (first round / best of "
+                        + ROUNDS + ")");
         for (int size : sizes) {
             run(size);
         }
@@ -54,7 +57,8 @@ public final class WholeBuilding {
             long c = System.nanoTime();
             Analysis analysis = FrameAnalysis.solve(new BuildingIndex(b));
             long d = System.nanoTime();
-            BuildingDesign design = BuildingDesigner.design(analysis, Basis.standard(false), BuildingDesigner.Progress.NONE);
+            BuildingDesign design =
+                    BuildingDesigner.design(analysis, Basis.standard(false), BuildingDesigner.Progress.NONE);
             long e = System.nanoTime();
             ResultsJson.write(design, OutputStream.nullOutputStream());
             long f = System.nanoTime();
@@ -65,11 +69,24 @@ public final class WholeBuilding {
             }
             first = first == null ? t : first;
             last = design;
-            head = String.format(Locale.ROOT, "%7d  %5d  %12d", b.members().size(), design.state().members(), b.combinations().size());
+            head = String.format(
+                    Locale.ROOT,
+                    "%7d  %5d  %12d",
+                    b.members().size(),
+                    design.state().members(),
+                    b.combinations().size());
         }
-        System.out.printf(Locale.ROOT, "%s | %5.2f %6.2f %7.2f %8.2f  first |%n", head, first[0], first[1], first[2], first[3]);
-        System.out.printf(Locale.ROOT, "%s | %5.2f %6.2f %7.2f %8.2f  best  | %8d%n", " ".repeat(head.length()), best[0], best[1],
-            best[2], best[3], peak() >> 20);
+        System.out.printf(
+                Locale.ROOT, "%s | %5.2f %6.2f %7.2f %8.2f  first |%n", head, first[0], first[1], first[2], first[3]);
+        System.out.printf(
+                Locale.ROOT,
+                "%s | %5.2f %6.2f %7.2f %8.2f  best  | %8d%n",
+                " ".repeat(head.length()),
+                best[0],
+                best[1],
+                best[2],
+                best[3],
+                peak() >> 20);
         lines(last);
     }
 
@@ -82,12 +99,17 @@ public final class WholeBuilding {
             long a = System.nanoTime();
             beams.forEach(b -> BeamDesigner.design(b.line(), d.beamContext()));
             long c = System.nanoTime();
-            beams.forEach(b -> BeamDesigner.design(b.line(), d.beamContext().with(Map.of(b.line().id(), HandCage.of(b.cage())))));
+            beams.forEach(b -> BeamDesigner.design(
+                    b.line(), d.beamContext().with(Map.of(b.line().id(), HandCage.of(b.cage())))));
             long e = System.nanoTime();
             design = Math.min(design, (c - a) / 1e9);
             edit = Math.min(edit, (e - c) / 1e6);
         }
-        System.out.printf(Locale.ROOT, "         %.0f beam lines a second on one core; one edit of a line checked in %.1f ms%n", beams.size() / design, edit / beams.size());
+        System.out.printf(
+                Locale.ROOT,
+                "         %.0f beam lines a second on one core; one edit of a line checked in %.1f ms%n",
+                beams.size() / design,
+                edit / beams.size());
     }
 
     private static void resetPeaks() {
@@ -96,7 +118,9 @@ public final class WholeBuilding {
     }
 
     private static long peak() {
-        return ManagementFactory.getMemoryPoolMXBeans().stream().filter(p -> p.getType() == MemoryType.HEAP)
-            .mapToLong(p -> p.getPeakUsage().getUsed()).sum();
+        return ManagementFactory.getMemoryPoolMXBeans().stream()
+                .filter(p -> p.getType() == MemoryType.HEAP)
+                .mapToLong(p -> p.getPeakUsage().getUsed())
+                .sum();
     }
 }

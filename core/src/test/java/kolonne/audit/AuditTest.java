@@ -37,24 +37,38 @@ class AuditTest {
     private static final double SURFACE = 0.03;
     /** Kinds of the designer that say the same as a kind of the auditor. */
     private static final Map<String, List<String>> SAME = Map.ofEntries(
-        Map.entry("flexure", List.of("flexure-", "tension-shift", "development-", "hook-")), Map.entry("ductility", List.of("tension-control")),
-        Map.entry("minimum", List.of("minimum-top", "minimum-bottom")), Map.entry("extension", List.of("cut-off", "flexure-", "development-")),
-        Map.entry("into-support", List.of("bottom-into-support")), Map.entry("shear", List.of("shear-x", "shear-y", "shear", "capacity-shear", "shear-limit", "minimum-ties")),
-        Map.entry("shear-limit", List.of("shear-limit")), Map.entry("torsion", List.of("torsion", "shear-torsion-limit")),
-        Map.entry("shear-torsion-limit", List.of("shear-torsion-limit")), Map.entry("stirrup-spacing", List.of("stirrup-spacing")),
-        Map.entry("leg-spacing", List.of("leg-spacing")), Map.entry("minimum-stirrups", List.of("minimum-shear-steel")),
-        Map.entry("cover", List.of()), Map.entry("bars-beside", List.of("clear-spacing", "layers-")), Map.entry("bars-over", List.of("layers-")),
-        Map.entry("layers-clear", List.of("layer-spacing", "layers-")), Map.entry("axial-bending", List.of("axial-bending", "axial-limit", "second-order")),
-        Map.entry("axial-limit", List.of("axial-limit")), Map.entry("second-order", List.of("second-order")), Map.entry("steel", List.of("steel-")),
-        Map.entry("tie-spacing", List.of("tie-spacing")), Map.entry("tie-size", List.of("tie-size")), Map.entry("bars-apart", List.of("clear-spacing")),
-        Map.entry("held", List.of("bars-held")));
+            Map.entry("flexure", List.of("flexure-", "tension-shift", "development-", "hook-")),
+            Map.entry("ductility", List.of("tension-control")),
+            Map.entry("minimum", List.of("minimum-top", "minimum-bottom")),
+            Map.entry("extension", List.of("cut-off", "flexure-", "development-")),
+            Map.entry("into-support", List.of("bottom-into-support")),
+            Map.entry("shear", List.of("shear-x", "shear-y", "shear", "capacity-shear", "shear-limit", "minimum-ties")),
+            Map.entry("shear-limit", List.of("shear-limit")),
+            Map.entry("torsion", List.of("torsion", "shear-torsion-limit")),
+            Map.entry("shear-torsion-limit", List.of("shear-torsion-limit")),
+            Map.entry("stirrup-spacing", List.of("stirrup-spacing")),
+            Map.entry("leg-spacing", List.of("leg-spacing")),
+            Map.entry("minimum-stirrups", List.of("minimum-shear-steel")),
+            Map.entry("cover", List.of()),
+            Map.entry("bars-beside", List.of("clear-spacing", "layers-")),
+            Map.entry("bars-over", List.of("layers-")),
+            Map.entry("layers-clear", List.of("layer-spacing", "layers-")),
+            Map.entry("axial-bending", List.of("axial-bending", "axial-limit", "second-order")),
+            Map.entry("axial-limit", List.of("axial-limit")),
+            Map.entry("second-order", List.of("second-order")),
+            Map.entry("steel", List.of("steel-")),
+            Map.entry("tie-spacing", List.of("tie-spacing")),
+            Map.entry("tie-size", List.of("tie-size")),
+            Map.entry("bars-apart", List.of("clear-spacing")),
+            Map.entry("held", List.of("bars-held")));
 
     private static Basis basis(int code) {
         return Basis.standard(CODES.get(code));
     }
 
     private static BuildingDesign design(Building b, Basis basis) {
-        return BuildingDesigner.design(FrameAnalysis.solve(new BuildingIndex(b)), basis, BuildingDesigner.Progress.NONE);
+        return BuildingDesigner.design(
+                FrameAnalysis.solve(new BuildingIndex(b)), basis, BuildingDesigner.Progress.NONE);
     }
 
     @ParameterizedTest
@@ -70,17 +84,21 @@ class AuditTest {
     void generatedBuildingsByEveryCode() {
         int frames = Sweep.of(18, 150);
         List<String> differences = java.util.Collections.synchronizedList(new ArrayList<>());
-        int read = IntStream.range(0, 3 * frames).parallel().map(i -> {
-            List<String> own = new ArrayList<>();
-            int members = read(design(new RandomFrame(1000 + i / 3).building(i % 3 == 1), basis(i % 3)), own);
-            own.forEach(d -> differences.add("frame " + i / 3 + " " + CODES.get(i % 3) + " " + d));
-            return members;
-        }).sum();
+        int read = IntStream.range(0, 3 * frames)
+                .parallel()
+                .map(i -> {
+                    List<String> own = new ArrayList<>();
+                    int members = read(design(new RandomFrame(1000 + i / 3).building(i % 3 == 1), basis(i % 3)), own);
+                    own.forEach(d -> differences.add("frame " + i / 3 + " " + CODES.get(i % 3) + " " + d));
+                    return members;
+                })
+                .sum();
         told(frames + " frames by three codes", read, differences);
     }
 
     private static void told(String what, int read, List<String> differences) {
-        System.out.println("Audit of " + what + ": " + read + " members read, " + differences.size() + " differ" + (differences.isEmpty() ? "" : ":"));
+        System.out.println("Audit of " + what + ": " + read + " members read, " + differences.size() + " differ"
+                + (differences.isEmpty() ? "" : ":"));
         differences.forEach(d -> System.out.println("  " + d));
         assertEquals(List.of(), differences.stream().limit(12).toList());
     }
@@ -91,24 +109,41 @@ class AuditTest {
         int count = 0;
         for (BeamDesign b : d.beams()) {
             if (b.checks().stream().noneMatch(c -> c.cause().id().equals("out-of-scope") && !c.satisfied())) {
-                compare(b.line().mark(), new BeamReading(Drawn.line(b, d.basis()), numbers, forces).run(), b.checks(), differences);
+                compare(
+                        b.line().mark(),
+                        new BeamReading(Drawn.line(b, d.basis()), numbers, forces).run(),
+                        b.checks(),
+                        differences);
                 count++;
             }
         }
         double[] depths = Drawn.depths(d.analysis().index());
         List<String> found = java.util.Collections.synchronizedList(new ArrayList<>());
-        count += d.columns().parallelStream().mapToInt(c -> stack(c, d.basis(), numbers, forces, depths, found)).sum();
+        count += d.columns().parallelStream()
+                .mapToInt(c -> stack(c, d.basis(), numbers, forces, depths, found))
+                .sum();
         differences.addAll(found);
         return count;
     }
 
-    private static int stack(ColumnDesign c, Basis basis, Sheet.Basis numbers, Forces forces, double[] depths, List<String> differences) {
+    private static int stack(
+            ColumnDesign c,
+            Basis basis,
+            Sheet.Basis numbers,
+            Forces forces,
+            double[] depths,
+            List<String> differences) {
         int count = 0;
         for (int i = 0; i < c.lifts().size(); i++) {
-            boolean scope = c.lifts().get(i).checks().stream().noneMatch(q -> q.kind().id().equals("shape"));
+            boolean scope = c.lifts().get(i).checks().stream()
+                    .noneMatch(q -> q.kind().id().equals("shape"));
             Findings f = scope ? new ColumnReading(Drawn.lift(c, i, basis), numbers, forces, depths).run() : null;
             if (f != null) {
-                compare(c.stack().mark() + " lift " + (i + 1), f, c.lifts().get(i).checks(), differences);
+                compare(
+                        c.stack().mark() + " lift " + (i + 1),
+                        f,
+                        c.lifts().get(i).checks(),
+                        differences);
                 count++;
             }
         }
@@ -120,18 +155,41 @@ class AuditTest {
         checks.forEach(c -> theirs.merge(c.kind().id(), c.utilisation(), Math::max));
         read.all().forEach((kind, use) -> {
             double slack = kind.equals("axial-bending") ? SURFACE : SLACK;
-            double same = theirs.entrySet().stream().filter(e -> SAME.get(kind).stream().anyMatch(p -> e.getKey().startsWith(p))).mapToDouble(Map.Entry::getValue).max().orElse(0);
+            double same = theirs.entrySet().stream()
+                    .filter(e ->
+                            SAME.get(kind).stream().anyMatch(p -> e.getKey().startsWith(p)))
+                    .mapToDouble(Map.Entry::getValue)
+                    .max()
+                    .orElse(0);
             if (use.use() > 1 + slack && same <= 1 && same < use.use() / (1 + slack)) {
-                differences.add(String.format("%s: %s %.3f at %s, told %.3f", mark, kind, use.use(), use.where(), same));
+                differences.add(
+                        String.format("%s: %s %.3f at %s, told %.3f", mark, kind, use.use(), use.where(), same));
             }
         });
         theirs.forEach((kind, use) -> {
-            List<String> mine = SAME.entrySet().stream().filter(e -> e.getValue().stream().anyMatch(kind::equals) || e.getValue().stream().anyMatch(p -> p.endsWith("-") && kind.startsWith(p)))
-                .map(Map.Entry::getKey).toList();
-            boolean counts = List.of("flexure-bottom", "flexure-top", "shear", "shear-limit", "axial-bending", "axial-limit", "torsion", "shear-torsion-limit").contains(kind);
-            double most = mine.stream().filter(read.all()::containsKey).mapToDouble(k -> read.all().get(k).use()).max().orElse(0);
+            List<String> mine = SAME.entrySet().stream()
+                    .filter(e -> e.getValue().stream().anyMatch(kind::equals)
+                            || e.getValue().stream().anyMatch(p -> p.endsWith("-") && kind.startsWith(p)))
+                    .map(Map.Entry::getKey)
+                    .toList();
+            boolean counts = List.of(
+                            "flexure-bottom",
+                            "flexure-top",
+                            "shear",
+                            "shear-limit",
+                            "axial-bending",
+                            "axial-limit",
+                            "torsion",
+                            "shear-torsion-limit")
+                    .contains(kind);
+            double most = mine.stream()
+                    .filter(read.all()::containsKey)
+                    .mapToDouble(k -> read.all().get(k).use())
+                    .max()
+                    .orElse(0);
             if (counts && use > 1 + SURFACE && most <= 1 - SURFACE) {
-                differences.add(String.format("%s: told %s %.3f, read %.3f", mark, kind, use, most) + " " + mine.stream().collect(Collectors.joining("/")));
+                differences.add(String.format("%s: told %s %.3f, read %.3f", mark, kind, use, most) + " "
+                        + mine.stream().collect(Collectors.joining("/")));
             }
         });
     }

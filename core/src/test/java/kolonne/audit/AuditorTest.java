@@ -35,7 +35,10 @@ class AuditorTest {
     @BeforeAll
     static void design() {
         Basis basis = Basis.standard(false);
-        d = BuildingDesigner.design(FrameAnalysis.solve(new BuildingIndex(DemoBuilding.generate(new DemoOptions(3, 3, 3, 2, false)))), basis, BuildingDesigner.Progress.NONE);
+        d = BuildingDesigner.design(
+                FrameAnalysis.solve(new BuildingIndex(DemoBuilding.generate(new DemoOptions(3, 3, 3, 2, false)))),
+                basis,
+                BuildingDesigner.Progress.NONE);
         numbers = Drawn.basis(basis);
         forces = new Forces(d.analysis(), numbers);
     }
@@ -43,22 +46,59 @@ class AuditorTest {
     @Test
     void theAuditorSharesNothingWithTheDesigner() {
         JavaClasses classes = new ClassFileImporter().importPackages("kolonne.audit");
-        ArchRuleDefinition.noClasses().that().doNotHaveSimpleName("Drawn").and().haveSimpleNameNotEndingWith("Test").should().dependOnClassesThat()
-            .resideInAnyPackage("kolonne.core.code..", "kolonne.core.beam..", "kolonne.core.column..", "kolonne.core.section..", "kolonne.core.demand..",
-                "kolonne.core.design..", "kolonne.core.basis..", "kolonne.core.check..").check(classes);
+        ArchRuleDefinition.noClasses()
+                .that()
+                .doNotHaveSimpleName("Drawn")
+                .and()
+                .haveSimpleNameNotEndingWith("Test")
+                .should()
+                .dependOnClassesThat()
+                .resideInAnyPackage(
+                        "kolonne.core.code..",
+                        "kolonne.core.beam..",
+                        "kolonne.core.column..",
+                        "kolonne.core.section..",
+                        "kolonne.core.demand..",
+                        "kolonne.core.design..",
+                        "kolonne.core.basis..",
+                        "kolonne.core.check..")
+                .check(classes);
     }
 
     private static Arguments robbed(String kind, UnaryOperator<Sheet.Line> of) {
         return Arguments.of(kind, of);
     }
 
-    private static Sheet.Line with(Sheet.Line l, UnaryOperator<Sheet.Bars> bars, UnaryOperator<Sheet.Stirrups> stirrups, UnaryOperator<Sheet.Spot> spots) {
-        return new Sheet.Line(l.mark(), l.spans(), l.places(), l.bars().stream().map(bars).toList(), l.stirrups().stream().map(stirrups).toList(),
-            l.cuts().stream().map(c -> new Sheet.Cut(c.x(), c.span(), c.spots().stream().map(spots).toList())).toList());
+    private static Sheet.Line with(
+            Sheet.Line l,
+            UnaryOperator<Sheet.Bars> bars,
+            UnaryOperator<Sheet.Stirrups> stirrups,
+            UnaryOperator<Sheet.Spot> spots) {
+        return new Sheet.Line(
+                l.mark(),
+                l.spans(),
+                l.places(),
+                l.bars().stream().map(bars).toList(),
+                l.stirrups().stream().map(stirrups).toList(),
+                l.cuts().stream()
+                        .map(c -> new Sheet.Cut(
+                                c.x(), c.span(), c.spots().stream().map(spots).toList()))
+                        .toList());
     }
 
     private static Sheet.Bars bars(Sheet.Bars g, int count, double from, double to) {
-        return new Sheet.Bars(g.top(), g.layer(), count, g.d(), g.area(), g.offset(), from, to, g.hookFrom() && from == g.from(), g.hookTo() && to == g.to(), g.pairs());
+        return new Sheet.Bars(
+                g.top(),
+                g.layer(),
+                count,
+                g.d(),
+                g.area(),
+                g.offset(),
+                from,
+                to,
+                g.hookFrom() && from == g.from(),
+                g.hookTo() && to == g.to(),
+                g.pairs());
     }
 
     static Stream<Arguments> robberies() {
@@ -66,15 +106,65 @@ class AuditorTest {
         UnaryOperator<Sheet.Stirrups> s = z -> z;
         UnaryOperator<Sheet.Spot> q = p -> p;
         return Stream.of(
-            robbed("flexure", l -> with(l, g -> g.top() ? g : bars(g, Math.max(1, g.count() - 1), g.from(), g.to()), s, q)),
-            robbed("flexure", l -> with(l, g -> g.top() ? bars(g, Math.max(1, g.count() - 1), g.from(), g.to()) : g, s, q)),
-            robbed("extension", l -> with(l, g -> bars(g, g.count(), g.hookFrom() ? g.from() : g.from() + 400, g.hookTo() ? g.to() : g.to() - 400), s, q)),
-            robbed("into-support", l -> with(l, g -> g.top() ? g : bars(g, g.count(), g.from() + 700, g.to() - 700), s, q)),
-            robbed("shear", l -> with(l, b, z -> new Sheet.Stirrups(z.span(), z.from(), z.to(), z.d(), z.area() * 0.6, z.legs(), z.spacing()), q)),
-            robbed("stirrup-spacing", l -> with(l, b, z -> new Sheet.Stirrups(z.span(), z.from(), z.to(), z.d(), z.area(), z.legs(), z.spacing() * 1.5), q)),
-            robbed("minimum-stirrups", l -> with(l, b, z -> new Sheet.Stirrups(z.span(), z.from(), z.to(), z.d(), z.area() * 0.35, z.legs(), z.spacing()), q)),
-            robbed("bars-beside", l -> with(l, b, s, p -> new Sheet.Spot(100 + (p.y() - 100) * 0.4, p.z(), p.d(), p.top(), p.layer()))),
-            robbed("cover", l -> with(l, b, s, p -> new Sheet.Spot(p.y(), p.top() ? p.z() + 15 : p.z() - 15, p.d(), p.top(), p.layer()))));
+                robbed(
+                        "flexure",
+                        l -> with(l, g -> g.top() ? g : bars(g, Math.max(1, g.count() - 1), g.from(), g.to()), s, q)),
+                robbed(
+                        "flexure",
+                        l -> with(l, g -> g.top() ? bars(g, Math.max(1, g.count() - 1), g.from(), g.to()) : g, s, q)),
+                robbed(
+                        "extension",
+                        l -> with(
+                                l,
+                                g -> bars(
+                                        g,
+                                        g.count(),
+                                        g.hookFrom() ? g.from() : g.from() + 400,
+                                        g.hookTo() ? g.to() : g.to() - 400),
+                                s,
+                                q)),
+                robbed(
+                        "into-support",
+                        l -> with(l, g -> g.top() ? g : bars(g, g.count(), g.from() + 700, g.to() - 700), s, q)),
+                robbed(
+                        "shear",
+                        l -> with(
+                                l,
+                                b,
+                                z -> new Sheet.Stirrups(
+                                        z.span(), z.from(), z.to(), z.d(), z.area() * 0.6, z.legs(), z.spacing()),
+                                q)),
+                robbed(
+                        "stirrup-spacing",
+                        l -> with(
+                                l,
+                                b,
+                                z -> new Sheet.Stirrups(
+                                        z.span(), z.from(), z.to(), z.d(), z.area(), z.legs(), z.spacing() * 1.5),
+                                q)),
+                robbed(
+                        "minimum-stirrups",
+                        l -> with(
+                                l,
+                                b,
+                                z -> new Sheet.Stirrups(
+                                        z.span(), z.from(), z.to(), z.d(), z.area() * 0.35, z.legs(), z.spacing()),
+                                q)),
+                robbed(
+                        "bars-beside",
+                        l -> with(
+                                l,
+                                b,
+                                s,
+                                p -> new Sheet.Spot(100 + (p.y() - 100) * 0.4, p.z(), p.d(), p.top(), p.layer()))),
+                robbed(
+                        "cover",
+                        l -> with(
+                                l,
+                                b,
+                                s,
+                                p -> new Sheet.Spot(
+                                        p.y(), p.top() ? p.z() + 15 : p.z() - 15, p.d(), p.top(), p.layer()))));
     }
 
     @ParameterizedTest(name = "{0}")
@@ -84,8 +174,12 @@ class AuditorTest {
         int found = 0;
         for (BeamDesign b : d.beams()) {
             Sheet.Line l = Drawn.line(b, d.basis());
-            Findings.Use before = new BeamReading(l, numbers, forces).run().all().get(kind);
-            Findings.Use after = new BeamReading(robbery.apply(l), numbers, forces).run().all().get(kind);
+            Findings.Use before =
+                    new BeamReading(l, numbers, forces).run().all().get(kind);
+            Findings.Use after = new BeamReading(robbery.apply(l), numbers, forces)
+                    .run()
+                    .all()
+                    .get(kind);
             if (before == null || before.use() <= 1.02) {
                 sound++;
                 found += after != null && after.use() > 1.02 ? 1 : 0;
@@ -108,14 +202,18 @@ class AuditorTest {
             }
         }
         for (Sheet.Lift l : all) {
-            List<Sheet.Dot> thin = l.bars().stream().map(p -> new Sheet.Dot(p.x(), p.y(), p.d(), p.area() * 0.8)).toList();
+            List<Sheet.Dot> thin = l.bars().stream()
+                    .map(p -> new Sheet.Dot(p.x(), p.y(), p.d(), p.area() * 0.8))
+                    .toList();
             fewer += use(copy(l, thin, l.spacing(), l.heldX()), depths, "steel") > 1 ? 1 : 0;
             wider += use(copy(l, l.bars(), l.spacing() * 1.6, l.heldX()), depths, "tie-spacing") > 1 ? 1 : 0;
             List<Boolean> none = l.heldX().stream().map(h -> false).toList();
             loose += l.round() || use(copy(l, l.bars(), l.spacing(), none), depths, "held") > 1 ? 1 : 0;
             assertFalse(use(l, depths, "held") > 1.02 || use(l, depths, "cover") > 1.02, l.mark());
         }
-        assertTrue(fewer > 0.3 * all.size() && wider == all.size() && loose == all.size(), fewer + " " + wider + " " + loose + " of " + all.size());
+        assertTrue(
+                fewer > 0.3 * all.size() && wider == all.size() && loose == all.size(),
+                fewer + " " + wider + " " + loose + " of " + all.size());
     }
 
     private static double use(Sheet.Lift l, double[] depths, String kind) {
@@ -125,6 +223,21 @@ class AuditorTest {
     }
 
     private static Sheet.Lift copy(Sheet.Lift l, List<Sheet.Dot> bars, double spacing, List<Boolean> heldX) {
-        return new Sheet.Lift(l.mark(), l.member(), l.round(), l.b(), l.h(), l.fc(), l.ec(), bars, l.tie(), l.tieArea(), spacing, heldX, l.heldY(), l.alongX(), l.alongY());
+        return new Sheet.Lift(
+                l.mark(),
+                l.member(),
+                l.round(),
+                l.b(),
+                l.h(),
+                l.fc(),
+                l.ec(),
+                bars,
+                l.tie(),
+                l.tieArea(),
+                spacing,
+                heldX,
+                l.heldY(),
+                l.alongX(),
+                l.alongY());
     }
 }

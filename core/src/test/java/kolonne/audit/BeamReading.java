@@ -29,8 +29,11 @@ final class BeamReading {
             double factor = f.beamMagnifier(p.member());
             double turn = p.reversed() ? -1 : 1;
             for (int k = 0; k < n; k++) {
-                forces[i][k] = new double[] {f.at(p.member(), p.station(), k, Analysis.MY, factor), turn * f.at(p.member(), p.station(), k, Analysis.VZ, factor),
-                    turn * f.at(p.member(), p.station(), k, Analysis.T, factor)};
+                forces[i][k] = new double[] {
+                    f.at(p.member(), p.station(), k, Analysis.MY, factor),
+                    turn * f.at(p.member(), p.station(), k, Analysis.VZ, factor),
+                    turn * f.at(p.member(), p.station(), k, Analysis.T, factor)
+                };
             }
         }
     }
@@ -64,8 +67,14 @@ final class BeamReading {
     // ---- bars -------------------------------------------------------------------------------------------------------
 
     private double developed(Sheet.Bars g, double x, Sheet.Span s) {
-        double straight = (g.pairs() ? b.en() ? Math.sqrt(2) : 1 : 1) * m.straight(g.d(), s.fc(), g.top(), s.h() - g.offset(), s.h(),
-            g.pairs() ? b.beamCover() / Math.sqrt(2) : b.beamCover());
+        double straight = (g.pairs() ? b.en() ? Math.sqrt(2) : 1 : 1)
+                * m.straight(
+                        g.d(),
+                        s.fc(),
+                        g.top(),
+                        s.h() - g.offset(),
+                        s.h(),
+                        g.pairs() ? b.beamCover() / Math.sqrt(2) : b.beamCover());
         double hook = (g.pairs() && b.en() ? Math.sqrt(2) : 1) * m.hooked(g.d(), s.fc());
         double left = (x - g.from()) / (g.hookFrom() ? hook : straight);
         double right = (g.to() - x) / (g.hookTo() ? hook : straight);
@@ -84,7 +93,10 @@ final class BeamReading {
     }
 
     private double area(double x, boolean top) {
-        return l.bars().stream().filter(g -> g.top() == top && g.at(x)).mapToDouble(g -> g.count() * g.area()).sum();
+        return l.bars().stream()
+                .filter(g -> g.top() == top && g.at(x))
+                .mapToDouble(g -> g.count() * g.area())
+                .sum();
     }
 
     private double depth(double x, Sheet.Span s, boolean top) {
@@ -133,7 +145,10 @@ final class BeamReading {
             }
             double width = !b.en() && !sagging && s.hf() > 0 && s.cantilever() ? Math.min(s.b(), 2 * s.bw()) : s.bw();
             double steel = m.leastSteel(s.fc(), width, depth(x, s, !sagging)) / area(x, !sagging);
-            out.add("minimum", Math.min(steel, b.en() ? 99 : 4.0 / 3 * moment / has.moment()), where + (sagging ? " bottom" : " top"));
+            out.add(
+                    "minimum",
+                    Math.min(steel, b.en() ? 99 : 4.0 / 3 * moment / has.moment()),
+                    where + (sagging ? " bottom" : " top"));
         }
     }
 
@@ -153,7 +168,10 @@ final class BeamReading {
         for (int k = 0; k < forces[i].length; k++) {
             double[] p = forces[i][k];
             double[] q = forces[i + 1][k];
-            double moment = p[0] * (2 * t * t * t - 3 * t * t + 1) + p[1] * h * (t * t * t - 2 * t * t + t) + q[0] * (3 * t * t - 2 * t * t * t) + q[1] * h * (t * t * t - t * t);
+            double moment = p[0] * (2 * t * t * t - 3 * t * t + 1)
+                    + p[1] * h * (t * t * t - 2 * t * t + t)
+                    + q[0] * (3 * t * t - 2 * t * t * t)
+                    + q[1] * h * (t * t * t - t * t);
             most = Math.max(most, sagging ? moment : -moment);
         }
         return most;
@@ -171,11 +189,15 @@ final class BeamReading {
                 boolean here = end > q.faceFrom() + 1 && end < q.faceTo() - 1;
                 double run = Math.max(q.h() - g.offset(), 12 * g.d());
                 double x = right ? end - run : end + run;
-                boolean freeEnd = s == 0 && q.cantilever() && !right && end < q.faceFrom() + 100 || s == l.spans().size() - 1 && q.cantilever() && right && end > q.faceTo() - 100;
+                boolean freeEnd = s == 0 && q.cantilever() && !right && end < q.faceFrom() + 100
+                        || s == l.spans().size() - 1 && q.cantilever() && right && end > q.faceTo() - 100;
                 if (here && !freeEnd && x > q.faceFrom() && x < q.faceTo()) {
                     double moment = between(x, s, !g.top());
                     if (moment > rounding(q)) {
-                        out.add("extension", moment / strength(x, q, !g.top(), g, false).moment(), String.valueOf(Math.round(x)));
+                        out.add(
+                                "extension",
+                                moment / strength(x, q, !g.top(), g, false).moment(),
+                                String.valueOf(Math.round(x)));
                     }
                 }
             }
@@ -196,11 +218,23 @@ final class BeamReading {
             int next = left ? span - 1 : span + 1;
             boolean end = next < 0 || next >= l.spans().size();
             double face = left ? s.faceFrom() : s.faceTo();
-            double room = end ? 150 : Math.abs((left ? l.spans().get(next).faceTo() : l.spans().get(next).faceFrom()) - face) / 2 - 1;
+            double room = end
+                    ? 150
+                    : Math.abs((left
+                                                    ? l.spans().get(next).faceTo()
+                                                    : l.spans().get(next).faceFrom())
+                                            - face)
+                                    / 2
+                            - 1;
             double run = Math.min(end ? Math.min(150, reach(left, face)) : 150, room);
             double reaching = 0;
             for (Sheet.Bars g : l.bars()) {
-                reaching += !g.top() && (left ? g.from() <= face - run + 2 && g.to() > face : g.to() >= face + run - 2 && g.from() < face) ? g.count() * g.area() : 0;
+                reaching += !g.top()
+                                && (left
+                                        ? g.from() <= face - run + 2 && g.to() > face
+                                        : g.to() >= face + run - 2 && g.from() < face)
+                        ? g.count() * g.area()
+                        : 0;
             }
             if (most > 0 && run > 1) {
                 out.add("into-support", most / 4 / reaching, String.format("%.0f", face));
@@ -209,21 +243,30 @@ final class BeamReading {
     }
 
     private double reach(boolean left, double face) {
-        return l.bars().stream().mapToDouble(g -> left ? face - g.from() : g.to() - face).max().orElse(0);
+        return l.bars().stream()
+                .mapToDouble(g -> left ? face - g.from() : g.to() - face)
+                .max()
+                .orElse(0);
     }
 
     // ---- shear and torsion ------------------------------------------------------------------------------------------
 
     private Sheet.Stirrups zone(int span, double x) {
-        return l.stirrups().stream().filter(z -> z.span() == span && x >= z.from() - 1e-6 && x <= z.to() + 1e-6)
-            .max(Comparator.comparingDouble(z -> z.legs() * z.area() / z.spacing())).orElse(null);
+        return l.stirrups().stream()
+                .filter(z -> z.span() == span && x >= z.from() - 1e-6 && x <= z.to() + 1e-6)
+                .max(Comparator.comparingDouble(z -> z.legs() * z.area() / z.spacing()))
+                .orElse(null);
     }
 
     private void shear(int span) {
         Sheet.Span s = l.spans().get(span);
         double d0 = least((s.faceFrom() + s.faceTo()) / 2, s);
-        double low = s.columnLeft() && !jump(span, true, d0) && s.faceTo() - s.faceFrom() > 3 * d0 ? s.faceFrom() + d0 : s.faceFrom();
-        double high = s.columnRight() && !jump(span, false, d0) && s.faceTo() - s.faceFrom() > 3 * d0 ? s.faceTo() - d0 : s.faceTo();
+        double low = s.columnLeft() && !jump(span, true, d0) && s.faceTo() - s.faceFrom() > 3 * d0
+                ? s.faceFrom() + d0
+                : s.faceFrom();
+        double high = s.columnRight() && !jump(span, false, d0) && s.faceTo() - s.faceFrom() > 3 * d0
+                ? s.faceTo() - d0
+                : s.faceTo();
         int last = -1;
         for (int i = 0; i < forces.length; i++) {
             if (l.places().get(i).span() != span) {
@@ -232,7 +275,8 @@ final class BeamReading {
             double x = l.places().get(i).x();
             for (double at : new double[] {low, high}) {
                 if (last >= 0 && l.places().get(last).x() < at && x > at) {
-                    double t = (at - l.places().get(last).x()) / (x - l.places().get(last).x());
+                    double t = (at - l.places().get(last).x())
+                            / (x - l.places().get(last).x());
                     for (int k = 0; k < forces[i].length; k++) {
                         one(s, span, at, mix(forces[last][k], forces[i][k], t));
                     }
@@ -287,11 +331,23 @@ final class BeamReading {
             out.add("shear", v / carried, where);
             out.add("shear-limit", v / (s.bw() * lever * nu * fcd / 2), where);
             if (twists) {
-                double bar = l.bars().stream().filter(g -> g.layer() == 1 && g.from() < s.to() && g.to() > s.from()).mapToDouble(Sheet.Bars::d).max().orElse(0);
-                double t = Math.min(Math.max(s.bw() * s.h() / (2 * (s.bw() + s.h())), 2 * (b.beamCover() + z.d() + bar / 2)), Math.min(s.bw(), s.h()) / 2);
+                double bar = l.bars().stream()
+                        .filter(g -> g.layer() == 1 && g.from() < s.to() && g.to() > s.from())
+                        .mapToDouble(Sheet.Bars::d)
+                        .max()
+                        .orElse(0);
+                double t = Math.min(
+                        Math.max(s.bw() * s.h() / (2 * (s.bw() + s.h())), 2 * (b.beamCover() + z.d() + bar / 2)),
+                        Math.min(s.bw(), s.h()) / 2);
                 double ak = (s.bw() - t) * (s.h() - t);
-                out.add("torsion", (torque / (2 * ak * m.links()) + v / (lever * m.links()) / z.legs()) / (z.area() / z.spacing()), where);
-                out.add("shear-torsion-limit", torque / (nu * fcd * ak * t) + v / (s.bw() * lever * nu * fcd / 2), where);
+                out.add(
+                        "torsion",
+                        (torque / (2 * ak * m.links()) + v / (lever * m.links()) / z.legs()) / (z.area() / z.spacing()),
+                        where);
+                out.add(
+                        "shear-torsion-limit",
+                        torque / (nu * fcd * ak * t) + v / (s.bw() * lever * nu * fcd / 2),
+                        where);
             }
             return;
         }
@@ -300,7 +356,8 @@ final class BeamReading {
         out.add("shear", v / (0.75 * Math.min(most, vc + avs * m.links() * d)), where);
         out.add("shear-limit", v / (0.75 * most), where);
         if (twists) {
-            double leg = torque / (0.75 * 2 * 0.85 * x1 * y1 * m.links()) + Math.max(0, v / 0.75 - vc) / (m.links() * d) / z.legs();
+            double leg = torque / (0.75 * 2 * 0.85 * x1 * y1 * m.links())
+                    + Math.max(0, v / 0.75 - vc) / (m.links() * d) / z.legs();
             out.add("torsion", leg / (z.area() / z.spacing()), where);
             double tau = torque * 2 * (x1 + y1) / (1.7 * x1 * y1 * x1 * y1);
             out.add("shear-torsion-limit", Math.hypot(v / (s.bw() * d), tau) / (0.75 * most / (s.bw() * d)), where);
@@ -338,15 +395,25 @@ final class BeamReading {
             boolean high = false;
             for (int i = 0; i < forces.length && !b.en(); i++) {
                 double at = l.places().get(i).x();
-                boolean clear = (!s.columnLeft() || at >= s.faceFrom() + d) && (!s.columnRight() || at <= s.faceTo() - d);
-                for (double[] k : inside(i, span) && clear && at >= z.from() && at <= z.to() ? forces[i] : new double[0][]) {
+                boolean clear =
+                        (!s.columnLeft() || at >= s.faceFrom() + d) && (!s.columnRight() || at <= s.faceTo() - d);
+                for (double[] k :
+                        inside(i, span) && clear && at >= z.from() && at <= z.to() ? forces[i] : new double[0][]) {
                     high |= Math.abs(k[1]) / 0.75 - vc > m.root(0.33, 4, s.fc(), false) * s.bw() * d * 1.01;
                 }
             }
-            double along = b.en() ? 0.75 * d : high ? Math.min(d / 4, m.inches(300, 12)) : Math.min(d / 2, m.inches(600, 24));
-            double across = b.en() ? Math.min(0.75 * d, 600) : high ? Math.min(d / 2, m.inches(300, 12)) : Math.min(d, m.inches(600, 24));
-            double minimum = b.en() ? 0.08 * Math.sqrt(s.fc()) / b.fyt() * s.bw() : Math.max(m.root(0.062, 0.75, s.fc(), false), b.code() == Sheet.Code.ACI_US ? 50 * 0.006894757 : 0.35)
-                / m.links() * s.bw();
+            double along =
+                    b.en() ? 0.75 * d : high ? Math.min(d / 4, m.inches(300, 12)) : Math.min(d / 2, m.inches(600, 24));
+            double across = b.en()
+                    ? Math.min(0.75 * d, 600)
+                    : high ? Math.min(d / 2, m.inches(300, 12)) : Math.min(d, m.inches(600, 24));
+            double minimum = b.en()
+                    ? 0.08 * Math.sqrt(s.fc()) / b.fyt() * s.bw()
+                    : Math.max(
+                                    m.root(0.062, 0.75, s.fc(), false),
+                                    b.code() == Sheet.Code.ACI_US ? 50 * 0.006894757 : 0.35)
+                            / m.links()
+                            * s.bw();
             String where = String.valueOf(Math.round(x));
             out.add("stirrup-spacing", z.spacing() / along, where);
             out.add("leg-spacing", (s.bw() - 2 * b.beamCover() - z.d()) / (z.legs() - 1) / across, where);
@@ -358,12 +425,19 @@ final class BeamReading {
 
     private void layout(Sheet.Cut c) {
         Sheet.Span s = l.spans().get(c.span());
-        Sheet.Stirrups z = l.stirrups().stream().filter(q -> q.span() == c.span() && c.x() <= q.to() + 1e-6).findFirst().orElse(null);
+        Sheet.Stirrups z = l.stirrups().stream()
+                .filter(q -> q.span() == c.span() && c.x() <= q.to() + 1e-6)
+                .findFirst()
+                .orElse(null);
         double inner = b.beamCover() + (z == null ? 0 : z.d());
         String where = String.format("%.0f", c.x());
         for (boolean top : new boolean[] {true, false}) {
             TreeMap<Integer, List<Sheet.Spot>> layers = new TreeMap<>();
-            c.spots().stream().filter(q -> q.top() == top).sorted(Comparator.comparingDouble(Sheet.Spot::y)).forEach(q -> layers.computeIfAbsent(q.layer(), n -> new ArrayList<>()).add(q));
+            c.spots().stream()
+                    .filter(q -> q.top() == top)
+                    .sorted(Comparator.comparingDouble(Sheet.Spot::y))
+                    .forEach(q -> layers.computeIfAbsent(q.layer(), n -> new ArrayList<>())
+                            .add(q));
             layers.forEach((n, spots) -> {
                 beside(spots, where);
                 spots.forEach(q -> {
@@ -383,7 +457,8 @@ final class BeamReading {
             Sheet.Spot p = spots.get(i);
             Sheet.Spot q = spots.get(i + 1);
             if (q.y() - p.y() > 1) {
-                boolean pair = i > 0 && p.y() - spots.get(i - 1).y() < 1 || i + 2 < spots.size() && spots.get(i + 2).y() - q.y() < 1;
+                boolean pair = i > 0 && p.y() - spots.get(i - 1).y() < 1
+                        || i + 2 < spots.size() && spots.get(i + 2).y() - q.y() < 1;
                 double needed = m.clear((pair ? Math.sqrt(2) : 1) * Math.max(p.d(), q.d()));
                 out.add("bars-beside", needed / Math.max(0.1, q.y() - p.y() - (p.d() + q.d()) / 2 + 0.05), where);
             }
@@ -391,8 +466,13 @@ final class BeamReading {
     }
 
     private void over(Sheet.Spot q, List<Sheet.Spot> below, String where) {
-        Sheet.Spot under = below.stream().min(Comparator.comparingDouble(p -> Math.abs(p.y() - q.y()) + 1e-3 * Math.abs(p.z() - q.z()))).orElseThrow();
+        Sheet.Spot under = below.stream()
+                .min(Comparator.comparingDouble(p -> Math.abs(p.y() - q.y()) + 1e-3 * Math.abs(p.z() - q.z())))
+                .orElseThrow();
         out.add("bars-over", Math.abs(under.y() - q.y()) / (Math.abs(under.d() - q.d()) / 2 + 1.5), where);
-        out.add("layers-clear", m.clearLayers() / Math.max(0.1, Math.abs(under.z() - q.z()) - (under.d() + q.d()) / 2 + 0.05), where);
+        out.add(
+                "layers-clear",
+                m.clearLayers() / Math.max(0.1, Math.abs(under.z() - q.z()) - (under.d() + q.d()) / 2 + 0.05),
+                where);
     }
 }

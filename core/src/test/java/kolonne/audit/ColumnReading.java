@@ -15,6 +15,7 @@ import kolonne.core.model.Role;
 final class ColumnReading {
     /** φ(∞, t0) of the standard basis. */
     private static final double CREEP = 2.0;
+
     private final Sheet.Lift l;
     private final Sheet.Basis b;
     private final Forces f;
@@ -90,18 +91,26 @@ final class ColumnReading {
         for (String end : List.of(member.start(), member.end())) {
             Joint j = index.joint(end);
             double least = Double.POSITIVE_INFINITY;
-            boolean held = index.building().supports().stream().anyMatch(s -> s.joint().equals(end) && s.ux() && s.uy());
-            held |= index.building().diaphragms().stream().filter(Diaphragm::rigid).anyMatch(d -> d.joints().contains(end));
+            boolean held =
+                    index.building().supports().stream().anyMatch(s -> s.joint().equals(end) && s.ux() && s.uy());
+            held |= index.building().diaphragms().stream()
+                    .filter(Diaphragm::rigid)
+                    .anyMatch(d -> d.joints().contains(end));
             held |= index.building().panels().stream().anyMatch(p -> p.joints().contains(end));
             for (Member o : index.membersAt(end)) {
                 Joint far = index.joint(index.otherEnd(o, end));
-                boolean along = o.role() == Role.BEAM && Math.abs((far.x() - j.x()) * ux + (far.y() - j.y()) * uy) > 0.5 * j.distanceTo(far);
+                boolean along = o.role() == Role.BEAM
+                        && Math.abs((far.x() - j.x()) * ux + (far.y() - j.y()) * uy) > 0.5 * j.distanceTo(far);
                 held |= along && index.membersAt(far.id()).size() > 1;
                 least = along ? Math.min(least, depths[index.memberNumber(o.id())] / 2) : least;
             }
             double rigid = end.equals(member.start()) ? member.rigidStart() : member.rigidEnd();
             inside += rigid > 0 ? rigid : Double.isInfinite(least) ? 0 : least;
-            boolean onBeam = index.membersAt(end).stream().anyMatch(o -> o.role() == Role.BEAM) && j.z() < Math.max(index.joint(member.start()).z(), index.joint(member.end()).z());
+            boolean onBeam = index.membersAt(end).stream().anyMatch(o -> o.role() == Role.BEAM)
+                    && j.z()
+                            < Math.max(
+                                    index.joint(member.start()).z(),
+                                    index.joint(member.end()).z());
             unread |= !held && !onBeam;
         }
         return Math.max(whole - inside, whole / 2);
@@ -119,8 +128,14 @@ final class ColumnReading {
             return;
         }
         double fcd = b.en() ? l.fc() / 1.5 : 0;
-        double cap = b.en() ? fcd * (gross() - steel()) + Math.min(m.steel(), (l.fc() <= 50 ? 0.002 : 0.002 + 0.000085 * Math.pow(l.fc() - 50, 0.53)) * 200_000) * steel()
-            : 0.65 * 0.80 * (0.85 * l.fc() * (gross() - steel()) + Math.min(b.fy(), 550) * steel());
+        double cap = b.en()
+                ? fcd * (gross() - steel())
+                        + Math.min(
+                                        m.steel(),
+                                        (l.fc() <= 50 ? 0.002 : 0.002 + 0.000085 * Math.pow(l.fc() - 50, 0.53))
+                                                * 200_000)
+                                * steel()
+                : 0.65 * 0.80 * (0.85 * l.fc() * (gross() - steel()) + Math.min(b.fy(), 550) * steel());
         for (int k = 0; k < f.strength.size(); k++) {
             Bent x = bent(k, Analysis.MY, dx);
             Bent y = bent(k, Analysis.MZ, dy);
@@ -133,12 +148,22 @@ final class ColumnReading {
             out.add("axial-limit", most / cap, "P");
             for (int turn = 0; turn < (b.en() ? 2 : 1); turn++) {
                 for (int i : new TreeSet<>(List.of(0, n / 2, n - 1, x.at(), y.at()))) {
-                    point(surface, scale, p[i], eccentric(x.moments()[i], p[i], turn == 0, lx, l.h()), eccentric(y.moments()[i], p[i], turn == 1, ly, l.b()));
+                    point(
+                            surface,
+                            scale,
+                            p[i],
+                            eccentric(x.moments()[i], p[i], turn == 0, lx, l.h()),
+                            eccentric(y.moments()[i], p[i], turn == 1, ly, l.b()));
                 }
                 double[] sx = second(k, x, most, lx, l.h(), dx, true);
                 double[] sy = second(k, y, most, ly, l.b(), dy, false);
                 if (sx[1] > 0 || sy[1] > 0) {
-                    point(surface, scale, most, eccentric(sx[0], most, turn == 0, lx, l.h()), eccentric(sy[0], most, turn == 1, ly, l.b()));
+                    point(
+                            surface,
+                            scale,
+                            most,
+                            eccentric(sx[0], most, turn == 0, lx, l.h()),
+                            eccentric(sy[0], most, turn == 1, ly, l.b()));
                 }
             }
         }
@@ -151,17 +176,24 @@ final class ColumnReading {
         }
         if (Math.hypot(mx, my) > 1e-4 * scale * Math.abs(p)) {
             double use = Fibres.use(surface, p, mx, my, scale);
-            out.add("axial-bending", Double.isNaN(use) ? 0 : use, "P " + Math.round(p / 1e3) + " Mx " + Math.round(mx / 1e6) + " My " + Math.round(my / 1e6));
+            out.add(
+                    "axial-bending",
+                    Double.isNaN(use) ? 0 : use,
+                    "P " + Math.round(p / 1e3) + " Mx " + Math.round(mx / 1e6) + " My " + Math.round(my / 1e6));
         }
     }
 
     private double eccentric(double moment, double p, boolean counts, double length, double h) {
-        return !b.en() || !counts || p <= 0 ? moment : Math.max(Math.abs(moment) + p * length / 400, p * Math.max(h / 30, 20));
+        return !b.en() || !counts || p <= 0
+                ? moment
+                : Math.max(Math.abs(moment) + p * length / 400, p * Math.max(h / 30, 20));
     }
 
     /** {moment, 1 if slender} of the lift about an axis. */
     private double[] second(int k, Bent v, double p, double length, double h, double sway, boolean aboutX) {
-        double inertia = l.round() ? Math.PI * Math.pow(l.b(), 4) / 64 : (aboutX ? l.b() * Math.pow(l.h(), 3) : l.h() * Math.pow(l.b(), 3)) / 12;
+        double inertia = l.round()
+                ? Math.PI * Math.pow(l.b(), 4) / 64
+                : (aboutX ? l.b() * Math.pow(l.h(), 3) : l.h() * Math.pow(l.b(), 3)) / 12;
         double r = Math.sqrt(inertia / gross());
         boolean predominantly = b.en() && p > 0 && Math.abs(v.most()) < p * length / 400;
         boolean loaded = v.bow() > 0.02 * Math.max(Math.abs(v.most()), 1) || predominantly;
@@ -171,11 +203,14 @@ final class ColumnReading {
         if (p <= 0) {
             return new double[] {m2, 0};
         }
-        return b.en() ? curvature(k, v, p, length, h, inertia, r, loaded, m2, single ? m1 : -m1, sway > 1, aboutX) : magnified(k, p, length, h, inertia, r, loaded, m2, single ? -m1 : m1);
+        return b.en()
+                ? curvature(k, v, p, length, h, inertia, r, loaded, m2, single ? m1 : -m1, sway > 1, aboutX)
+                : magnified(k, p, length, h, inertia, r, loaded, m2, single ? -m1 : m1);
     }
 
     /** 6.2.5.1, 6.6.4.4.2, 6.6.4.5. @param m1 negative in single curvature */
-    private double[] magnified(int k, double p, double length, double h, double inertia, double r, boolean loaded, double m2, double m1) {
+    private double[] magnified(
+            int k, double p, double length, double h, double inertia, double r, boolean loaded, double m2, double m1) {
         double ratio = loaded || m2 == 0 ? -1 : m1 / m2;
         if (length / r <= Math.min(40, 34 + 12 * ratio)) {
             return new double[] {m2, 0};
@@ -189,18 +224,33 @@ final class ColumnReading {
     }
 
     /** 5.8.3.1, 5.8.8. @param m1 positive in single curvature */
-    private double[] curvature(int k, Bent v, double p, double length, double h, double inertia, double r, boolean loaded, double m2, double m1, boolean sways, boolean aboutX) {
+    private double[] curvature(
+            int k,
+            Bent v,
+            double p,
+            double length,
+            double h,
+            double inertia,
+            double r,
+            boolean loaded,
+            double m2,
+            double m1,
+            boolean sways,
+            boolean aboutX) {
         double fcd = l.fc() / 1.5;
         double lasting = f.lasting(l.member(), v.at(), aboutX ? Analysis.MY : Analysis.MZ, length / 400);
-        double part = Double.isNaN(lasting) ? Math.max(0, Math.min(1, -f.dead(l.member(), footStation(), k, Analysis.N) / p))
-            : Math.min(1, lasting / (Math.abs(v.most()) + p * length / 400));
+        double part = Double.isNaN(lasting)
+                ? Math.max(0, Math.min(1, -f.dead(l.member(), footStation(), k, Analysis.N) / p))
+                : Math.min(1, lasting / (Math.abs(v.most()) + p * length / 400));
         double creep = CREEP * part;
         double rm = loaded || sways || m2 == 0 ? 1 : m1 / m2;
         double lambda = length / r;
         if (lambda <= 20 / (1 + 0.2 * creep) * 1.1 * (1.7 - rm) / Math.sqrt(p / (gross() * fcd))) {
             return new double[] {m2, 0};
         }
-        double second = l.bars().stream().mapToDouble(d -> d.area() * Math.pow(aboutX ? d.y() : d.x(), 2)).sum();
+        double second = l.bars().stream()
+                .mapToDouble(d -> d.area() * Math.pow(aboutX ? d.y() : d.x(), 2))
+                .sum();
         double d = h / 2 + Math.sqrt(second / steel());
         double kphi = Math.max(1, 1 + (0.35 + l.fc() / 200 - lambda / 150) * creep);
         double e2 = kphi * m.steel() / 200_000 / (0.45 * d) * length * length / 10;
@@ -227,18 +277,30 @@ final class ColumnReading {
         double thin = l.bars().stream().mapToDouble(Sheet.Dot::d).min().orElse(1);
         double thick = l.bars().stream().mapToDouble(Sheet.Dot::d).max().orElse(1);
         double least = Math.min(l.b(), l.h());
-        double spacing = b.en() ? 0.6 * Math.min(20 * thin, Math.min(least, 400)) : Math.min(16 * thin, Math.min(48 * l.tie(), least));
+        double spacing = b.en()
+                ? 0.6 * Math.min(20 * thin, Math.min(least, 400))
+                : Math.min(16 * thin, Math.min(48 * l.tie(), least));
         out.add("tie-spacing", l.spacing() / spacing, "s");
-        out.add("tie-size", b.en() ? Math.max(6, thick / 4) / l.tie() : (thick > 33 ? 12.6 : 9.5) / l.tie() * 0.99, "tie");
+        out.add(
+                "tie-size",
+                b.en() ? Math.max(6, thick / 4) / l.tie() : (thick > 33 ? 12.6 : 9.5) / l.tie() * 0.99,
+                "tie");
         for (int i = 0; i < l.bars().size(); i++) {
             for (int k = i + 1; k < l.bars().size(); k++) {
                 Sheet.Dot p = l.bars().get(i);
                 Sheet.Dot q = l.bars().get(k);
-                double needed = b.en() ? m.clear(Math.max(p.d(), q.d())) : Math.max(m.inches(40, 1.5), Math.max(1.5 * Math.max(p.d(), q.d()), 4.0 / 3 * b.aggregate()));
-                out.add("bars-apart", needed / Math.max(0.1, Math.hypot(p.x() - q.x(), p.y() - q.y()) - (p.d() + q.d()) / 2 + 0.1), i + "/" + k);
+                double needed = b.en()
+                        ? m.clear(Math.max(p.d(), q.d()))
+                        : Math.max(m.inches(40, 1.5), Math.max(1.5 * Math.max(p.d(), q.d()), 4.0 / 3 * b.aggregate()));
+                out.add(
+                        "bars-apart",
+                        needed / Math.max(0.1, Math.hypot(p.x() - q.x(), p.y() - q.y()) - (p.d() + q.d()) / 2 + 0.1),
+                        i + "/" + k);
             }
             Sheet.Dot p = l.bars().get(i);
-            double in = l.round() ? l.b() / 2 - Math.hypot(p.x(), p.y()) : Math.min(l.b() / 2 - Math.abs(p.x()), l.h() / 2 - Math.abs(p.y()));
+            double in = l.round()
+                    ? l.b() / 2 - Math.hypot(p.x(), p.y())
+                    : Math.min(l.b() / 2 - Math.abs(p.x()), l.h() / 2 - Math.abs(p.y()));
             out.add("cover", (b.columnCover() + l.tie() + p.d() / 2) / (in + 0.1), "bar " + i);
         }
         if (!l.round()) {
@@ -252,7 +314,9 @@ final class ColumnReading {
     private void held(boolean alongX) {
         List<Boolean> legs = alongX ? l.heldX() : l.heldY();
         double side = alongX ? l.h() : l.b();
-        List<Sheet.Dot> face = new ArrayList<>(l.bars().stream().filter(d -> (alongX ? -d.y() : -d.x()) > side / 2 - b.columnCover() - l.tie() - d.d() / 2 - 1).toList());
+        List<Sheet.Dot> face = new ArrayList<>(l.bars().stream()
+                .filter(d -> (alongX ? -d.y() : -d.x()) > side / 2 - b.columnCover() - l.tie() - d.d() / 2 - 1)
+                .toList());
         face.sort((p, q) -> Double.compare(alongX ? p.x() : p.y(), alongX ? q.x() : q.y()));
         if (face.size() != legs.size()) {
             out.add("held", 99, "legs " + legs.size() + " bars " + face.size());
@@ -264,7 +328,11 @@ final class ColumnReading {
             if (!legs.get(i)) {
                 double gap = Double.POSITIVE_INFINITY;
                 for (int k : new int[] {i - 1, i + 1}) {
-                    double clear = Math.abs(alongX ? face.get(i).x() - face.get(k).x() : face.get(i).y() - face.get(k).y()) - (face.get(i).d() + face.get(k).d()) / 2;
+                    double clear = Math.abs(
+                                    alongX
+                                            ? face.get(i).x() - face.get(k).x()
+                                            : face.get(i).y() - face.get(k).y())
+                            - (face.get(i).d() + face.get(k).d()) / 2;
                     gap = legs.get(k) ? Math.min(gap, clear) : gap;
                 }
                 out.add("held", gap / m.inches(150, 6), "bar " + i);
@@ -296,7 +364,9 @@ final class ColumnReading {
         double h = l.round() ? l.b() : alongX ? l.b() : l.h();
         double corner = l.bars().stream().mapToDouble(Sheet.Dot::d).max().orElse(0);
         double d = l.round() ? 0.8 * l.b() : h - b.columnCover() - l.tie() - corner / 2;
-        int legs = l.round() ? 2 : (int) (alongX ? l.heldY() : l.heldX()).stream().filter(q -> q).count();
+        int legs = l.round()
+                ? 2
+                : (int) (alongX ? l.heldY() : l.heldX()).stream().filter(q -> q).count();
         double avs = legs * l.tieArea() / l.spacing();
         if (b.en()) {
             double nu = 0.6 * (1 - l.fc() / 250);
@@ -305,11 +375,19 @@ final class ColumnReading {
             double scp = Math.min(p / gross(), 0.2 * fcd);
             double rho = Math.min(0.02, steel() / 2 / (bw * d));
             double size = Math.min(2, 1 + Math.sqrt(200 / d));
-            double concrete = Math.max(0.12 * size * Math.cbrt(100 * rho * l.fc()), 0.035 * Math.pow(size, 1.5) * Math.sqrt(l.fc())) + 0.15 * scp;
+            double concrete = Math.max(
+                            0.12 * size * Math.cbrt(100 * rho * l.fc()),
+                            0.035 * Math.pow(size, 1.5) * Math.sqrt(l.fc()))
+                    + 0.15 * scp;
             double struts = bw * 0.9 * d * nu * fcd / 2.9;
-            return Math.max(Math.max(0, concrete) * bw * d, Math.min(ties, Math.max(struts, Math.min(ties, bw * 0.9 * d * nu * fcd / 2))));
+            return Math.max(
+                    Math.max(0, concrete) * bw * d,
+                    Math.min(ties, Math.max(struts, Math.min(ties, bw * 0.9 * d * nu * fcd / 2))));
         }
-        double least = Math.max(m.root(0.062, 0.75, l.fc(), false), b.code() == Sheet.Code.ACI_US ? 50 * 0.006894757 : 0.35) / m.links() * bw;
+        double least =
+                Math.max(m.root(0.062, 0.75, l.fc(), false), b.code() == Sheet.Code.ACI_US ? 50 * 0.006894757 : 0.35)
+                        / m.links()
+                        * bw;
         double axial = Math.min(p / (6 * gross()), 0.05 * l.fc());
         double root = m.root(0.17, 2, l.fc(), true);
         double rho = Math.pow(steel() / 2 / (bw * d), 1.0 / 3);

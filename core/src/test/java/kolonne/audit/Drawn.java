@@ -20,8 +20,17 @@ final class Drawn {
     private Drawn() {}
 
     static Sheet.Basis basis(Basis b) {
-        Sheet.Code code = b.code().startsWith("en") ? Sheet.Code.EN : b.usUnits() ? Sheet.Code.ACI_US : Sheet.Code.ACI_SI;
-        return new Sheet.Basis(code, b.fy(), b.fyt(), b.beamCover(), b.columnCover(), b.aggregate(), b.frame().swayX() != Sway.BRACED, b.frame().swayY() != Sway.BRACED);
+        Sheet.Code code =
+                b.code().startsWith("en") ? Sheet.Code.EN : b.usUnits() ? Sheet.Code.ACI_US : Sheet.Code.ACI_SI;
+        return new Sheet.Basis(
+                code,
+                b.fy(),
+                b.fyt(),
+                b.beamCover(),
+                b.columnCover(),
+                b.aggregate(),
+                b.frame().swayX() != Sway.BRACED,
+                b.frame().swayY() != Sway.BRACED);
     }
 
     static Sheet.Line line(BeamDesign d, Basis basis) {
@@ -31,9 +40,19 @@ final class Drawn {
         for (BeamLine.Span s : l.spans()) {
             Shape shape = s.shape();
             double hf = shape instanceof Shape.Flanged f && !(shape instanceof Shape.InvertedTee) ? f.hf() : 0;
-            spans.add(new Sheet.Span(s.from(), s.to(), s.faceFrom(), s.faceTo(), shape.width(), shape.webWidth(), shape.depth(), hf, s.material().fc(),
-                l.supports().get(s.number()).kind() == BeamLine.SupportKind.COLUMN, l.supports().get(s.number() + 1).kind() == BeamLine.SupportKind.COLUMN,
-                l.cantilever(s.number())));
+            spans.add(new Sheet.Span(
+                    s.from(),
+                    s.to(),
+                    s.faceFrom(),
+                    s.faceTo(),
+                    shape.width(),
+                    shape.webWidth(),
+                    shape.depth(),
+                    hf,
+                    s.material().fc(),
+                    l.supports().get(s.number()).kind() == BeamLine.SupportKind.COLUMN,
+                    l.supports().get(s.number() + 1).kind() == BeamLine.SupportKind.COLUMN,
+                    l.cantilever(s.number())));
             List<Double> at = new ArrayList<>();
             for (double x : l.cutPlaces(s)) {
                 at.add(x);
@@ -41,15 +60,47 @@ final class Drawn {
             d.cage().groups().forEach(g -> at.addAll(List.of(g.from() + 5, g.to() - 5)));
             for (double x : at) {
                 if (x >= s.faceFrom() && x <= s.faceTo()) {
-                    cuts.add(new Sheet.Cut(x, s.number(), SectionCut.at(l, d.cage(), basis, s, x).bars().stream()
-                        .map(q -> new Sheet.Spot(q.y(), q.z(), q.bar().diameter(), q.face() == BeamCage.Face.TOP, q.layer())).toList()));
+                    cuts.add(new Sheet.Cut(
+                            x,
+                            s.number(),
+                            SectionCut.at(l, d.cage(), basis, s, x).bars().stream()
+                                    .map(q -> new Sheet.Spot(
+                                            q.y(), q.z(), q.bar().diameter(), q.face() == BeamCage.Face.TOP, q.layer()))
+                                    .toList()));
                 }
             }
         }
-        return new Sheet.Line(l.mark(), spans, l.stations().stream().map(s -> new Sheet.Place(s.x(), s.span(), s.memberNumber(), s.station(), s.reversed())).toList(),
-            d.cage().groups().stream().map(g -> new Sheet.Bars(g.face() == BeamCage.Face.TOP, g.layer(), g.count(), g.bar().diameter(), g.bar().area(), g.offset(), g.from(),
-                g.to(), g.hookFrom(), g.hookTo(), g.pairs())).toList(),
-            d.cage().zones().stream().map(z -> new Sheet.Stirrups(z.span(), z.from(), z.to(), z.bar().diameter(), z.bar().area(), z.legs(), z.spacing())).toList(), cuts);
+        return new Sheet.Line(
+                l.mark(),
+                spans,
+                l.stations().stream()
+                        .map(s -> new Sheet.Place(s.x(), s.span(), s.memberNumber(), s.station(), s.reversed()))
+                        .toList(),
+                d.cage().groups().stream()
+                        .map(g -> new Sheet.Bars(
+                                g.face() == BeamCage.Face.TOP,
+                                g.layer(),
+                                g.count(),
+                                g.bar().diameter(),
+                                g.bar().area(),
+                                g.offset(),
+                                g.from(),
+                                g.to(),
+                                g.hookFrom(),
+                                g.hookTo(),
+                                g.pairs()))
+                        .toList(),
+                d.cage().zones().stream()
+                        .map(z -> new Sheet.Stirrups(
+                                z.span(),
+                                z.from(),
+                                z.to(),
+                                z.bar().diameter(),
+                                z.bar().area(),
+                                z.legs(),
+                                z.spacing()))
+                        .toList(),
+                cuts);
     }
 
     static Sheet.Lift lift(ColumnDesign d, int number, Basis basis) {
@@ -57,13 +108,31 @@ final class Drawn {
         ColumnCage.LiftCage c = d.cage().lifts().get(number);
         RectangleBars r = c.layout() instanceof RectangleBars rows ? rows : null;
         Shape s = l.section().shape();
-        List<Sheet.Dot> dots = c.bars(s, basis.columnCover()).stream().map(p -> new Sheet.Dot(p.x(), p.y(), 2 * Math.sqrt(p.area() / Math.PI), p.area())).toList();
-        return new Sheet.Lift(d.stack().mark() + " lift " + (number + 1), l.memberNumber(), s instanceof Shape.Circle, s.width(), s.depth(), l.material().fc(),
-            l.material().E(), dots, c.tie().diameter(), c.tie().area(), c.spacing(), r == null ? List.of() : r.heldX(), r == null ? List.of() : r.heldY(), r == null ? c.count() : r.alongX(), r == null ? 0 : r.alongY());
+        List<Sheet.Dot> dots = c.bars(s, basis.columnCover()).stream()
+                .map(p -> new Sheet.Dot(p.x(), p.y(), 2 * Math.sqrt(p.area() / Math.PI), p.area()))
+                .toList();
+        return new Sheet.Lift(
+                d.stack().mark() + " lift " + (number + 1),
+                l.memberNumber(),
+                s instanceof Shape.Circle,
+                s.width(),
+                s.depth(),
+                l.material().fc(),
+                l.material().E(),
+                dots,
+                c.tie().diameter(),
+                c.tie().area(),
+                c.spacing(),
+                r == null ? List.of() : r.heldX(),
+                r == null ? List.of() : r.heldY(),
+                r == null ? c.count() : r.alongX(),
+                r == null ? 0 : r.alongY());
     }
 
     /** Depths of the sections of all members [mm]. */
     static double[] depths(BuildingIndex index) {
-        return index.building().members().stream().mapToDouble(m -> index.sectionOf(m).shape().depth()).toArray();
+        return index.building().members().stream()
+                .mapToDouble(m -> index.sectionOf(m).shape().depth())
+                .toArray();
     }
 }

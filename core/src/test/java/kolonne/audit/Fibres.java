@@ -35,7 +35,8 @@ final class Fibres {
         return new Bent(m.phi(Math.max(0, strain)) * out[1], strain, high);
     }
 
-    private static void sum(Sheet.Span s, boolean sagging, List<Level> levels, Materials m, double fy, double c, double[] out) {
+    private static void sum(
+            Sheet.Span s, boolean sagging, List<Level> levels, Materials m, double fy, double c, double[] out) {
         double block = m.blockDepth(s.fc()) * c;
         double n = 0;
         double moment = 0;
@@ -49,7 +50,8 @@ final class Fibres {
         }
         for (Level l : levels) {
             double eps = m.crushing(s.fc()) * (c - l.depth()) / c;
-            double f = (Math.max(-fy, Math.min(fy, 200_000 * eps)) - (l.depth() < block ? m.blockStress(s.fc()) : 0)) * l.area();
+            double f = (Math.max(-fy, Math.min(fy, 200_000 * eps)) - (l.depth() < block ? m.blockStress(s.fc()) : 0))
+                    * l.area();
             n += f;
             moment -= f * l.depth();
         }
@@ -64,7 +66,8 @@ final class Fibres {
 
     /** Points of the design surface of a column: rows by direction of the axis, from tension to compression; {N, Mx, My}, moments over the larger side. */
     static double[][][] surface(Sheet.Lift l, Materials m, Sheet.Basis b) {
-        return SURFACES.computeIfAbsent(new Built(l.round(), l.b(), l.h(), l.fc(), l.bars(), b), k -> computed(l, m, b));
+        return SURFACES.computeIfAbsent(
+                new Built(l.round(), l.b(), l.h(), l.fc(), l.bars(), b), k -> computed(l, m, b));
     }
 
     private static double[][][] computed(Sheet.Lift l, Materials m, Sheet.Basis b) {
@@ -101,7 +104,8 @@ final class Fibres {
         return out.stream().map(f -> new double[] {f[0], f[1], area}).toArray(double[][]::new);
     }
 
-    private static double[] point(Sheet.Lift l, Materials m, Sheet.Basis b, double[][] fibres, double ux, double uy, double reach, double c) {
+    private static double[] point(
+            Sheet.Lift l, Materials m, Sheet.Basis b, double[][] fibres, double ux, double uy, double reach, double c) {
         double n = 0;
         double mx = 0;
         double my = 0;
@@ -109,7 +113,8 @@ final class Fibres {
         double block = m.blockDepth(l.fc()) * c;
         for (double[] f : fibres) {
             double depth = reach - f[0] * ux - f[1] * uy;
-            double stress = b.en() ? parabola(l.fc(), extreme * (c - depth) / c) : depth < block ? m.blockStress(l.fc()) : 0;
+            double stress =
+                    b.en() ? parabola(l.fc(), extreme * (c - depth) / c) : depth < block ? m.blockStress(l.fc()) : 0;
             n += stress * f[2];
             mx += stress * f[2] * f[1];
             my += stress * f[2] * f[0];
@@ -156,7 +161,8 @@ final class Fibres {
             for (int k = 0; k + 1 < surface[i].length; k++) {
                 double[] q = surface[i + 1][k];
                 double[] r = surface[i][k + 1];
-                farthest = Math.max(farthest, Math.max(hit(surface[i][k], q, r, ray), hit(q, r, surface[i + 1][k + 1], ray)));
+                farthest = Math.max(
+                        farthest, Math.max(hit(surface[i][k], q, r, ray), hit(q, r, surface[i + 1][k + 1], ray)));
             }
         }
         return farthest > 0 ? 1 / farthest : Double.NaN;

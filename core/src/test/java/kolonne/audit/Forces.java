@@ -22,28 +22,39 @@ final class Forces {
     private final boolean[] sways;
     /** By storey, {base, top, Qx, Qy}; NaN where no case shears it. */
     private final List<double[]> storeys = new ArrayList<>();
+
     private final double nonsway;
 
     Forces(Analysis a, Sheet.Basis basis) {
         this.a = a;
         this.b = a.index().building();
-        this.strength = b.combinations().stream().filter(c -> c.purpose() == Purpose.STRENGTH).toList();
-        this.lasting = b.combinations().stream().filter(c -> c.purpose() == Purpose.SERVICE_QUASI_PERMANENT).toList();
+        this.strength = b.combinations().stream()
+                .filter(c -> c.purpose() == Purpose.STRENGTH)
+                .toList();
+        this.lasting = b.combinations().stream()
+                .filter(c -> c.purpose() == Purpose.SERVICE_QUASI_PERMANENT)
+                .toList();
         this.nonsway = basis.en() ? 1 / 11.0 : 0.05;
         this.sways = new boolean[b.loadCases().size()];
-        List<Storey> floors = b.storeys().stream().sorted(Comparator.comparingDouble(Storey::elevation)).toList();
+        List<Storey> floors = b.storeys().stream()
+                .sorted(Comparator.comparingDouble(Storey::elevation))
+                .toList();
         List<List<StoreyResults.Row>> rows = new ArrayList<>();
         for (int c = 0; c < sways.length; c++) {
             List<StoreyResults.Row> r = StoreyResults.of(a, c);
             rows.add(r);
             double all = Math.sqrt(sq(a.applied(c, 0)) + sq(a.applied(c, 1)) + sq(a.applied(c, 2)));
             sways[c] = b.loadCases().get(c).kind().isLateral()
-                || r.stream().anyMatch(q -> Math.hypot(q.shear()[0], q.shear()[1]) > 1e-3 * all || Math.hypot(q.drift()[0], q.drift()[1]) > q.height() / 1500);
+                    || r.stream()
+                            .anyMatch(q -> Math.hypot(q.shear()[0], q.shear()[1]) > 1e-3 * all
+                                    || Math.hypot(q.drift()[0], q.drift()[1]) > q.height() / 1500);
         }
         for (int i = 0; i + 1 < floors.size(); i++) {
             double base = floors.get(i).elevation();
             double top = floors.get(i + 1).elevation();
-            storeys.add(new double[] {base, top, index(rows, base, top, 0, basis.swayX()), index(rows, base, top, 1, basis.swayY())});
+            storeys.add(new double[] {
+                base, top, index(rows, base, top, 0, basis.swayX()), index(rows, base, top, 1, basis.swayY())
+            });
         }
     }
 
@@ -58,7 +69,8 @@ final class Forces {
             double all = Math.sqrt(sq(a.applied(c, 0)) + sq(a.applied(c, 1)) + sq(a.applied(c, 2)));
             for (StoreyResults.Row r : rows.get(c)) {
                 double v = Math.abs(r.shear()[axis]);
-                boolean pushes = Math.hypot(r.shear()[0], r.shear()[1]) > 1e-3 * all && v > Math.abs(r.shear()[1 - axis]);
+                boolean pushes =
+                        Math.hypot(r.shear()[0], r.shear()[1]) > 1e-3 * all && v > Math.abs(r.shear()[1 - axis]);
                 if (sways[c] && r.top() == top && pushes && v > shear && r.drift()[axis] != 0) {
                     shear = v;
                     flexibility = Math.abs(r.drift()[axis]) / v;
@@ -88,7 +100,10 @@ final class Forces {
             for (int axis = 0; axis < 2; axis++) {
                 double across = Math.abs(axis == 0 ? uy : ux);
                 double q = s[2 + axis];
-                boolean counts = s[0] < top - 1 && s[1] > base + 1 && !(Math.abs(axis == 0 ? ux : uy) < 0.045 && across > 0.5) && q > nonsway;
+                boolean counts = s[0] < top - 1
+                        && s[1] > base + 1
+                        && !(Math.abs(axis == 0 ? ux : uy) < 0.045 && across > 0.5)
+                        && q > nonsway;
                 out = counts ? Math.max(out, q >= 1 ? Double.POSITIVE_INFINITY : 1 / (1 - q)) : out;
             }
         }
@@ -112,7 +127,8 @@ final class Forces {
         Joint i = a.index().joint(m.start());
         Joint j = a.index().joint(m.end());
         double l = Math.hypot(j.x() - i.x(), j.y() - i.y());
-        return magnifier(Math.min(i.z(), j.z()) - 2, Math.max(i.z(), j.z()) + 2, (j.x() - i.x()) / l, (j.y() - i.y()) / l);
+        return magnifier(
+                Math.min(i.z(), j.z()) - 2, Math.max(i.z(), j.z()) + 2, (j.x() - i.x()) / l, (j.y() - i.y()) / l);
     }
 
     private double plain(int member, int station, int k, int component) {
@@ -149,8 +165,11 @@ final class Forces {
 
     /** Quasi-permanent combinations: |M| + N e at a station, the largest; NaN without any. */
     double lasting(int member, int station, int component, double eccentricity) {
-        return lasting.stream().mapToDouble(c -> Math.abs(at(member, station, c, component, 1)) + Math.max(0, -at(member, station, c, Analysis.N, 1)) * eccentricity)
-            .max().orElse(Double.NaN);
+        return lasting.stream()
+                .mapToDouble(c -> Math.abs(at(member, station, c, component, 1))
+                        + Math.max(0, -at(member, station, c, Analysis.N, 1)) * eccentricity)
+                .max()
+                .orElse(Double.NaN);
     }
 
     Analysis analysis() {

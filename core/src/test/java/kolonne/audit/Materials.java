@@ -93,13 +93,16 @@ final class Materials {
         }
         double psi = us() ? Math.min(1, fc / PSI / 15_000 + 0.6) : Math.min(1, fc / 105 + 0.6);
         double metric = b.fy() * 1.25 * psi / (23 * Math.min(8.3, Math.sqrt(fc))) * Math.pow(d, 1.5);
-        double inch = b.fy() / PSI * 1.25 * psi / (55 * Math.min(100, Math.sqrt(fc / PSI))) * Math.pow(d / INCH, 1.5) * INCH;
+        double inch =
+                b.fy() / PSI * 1.25 * psi / (55 * Math.min(100, Math.sqrt(fc / PSI))) * Math.pow(d / INCH, 1.5) * INCH;
         return Math.max(us() ? inch : metric, Math.max(8 * d, inches(150, 6)));
     }
 
     /** Clear distance between bars of a beam (25.2.1; 8.2(2)). */
     double clear(double d) {
-        return b.en() ? Math.max(d, Math.max(b.aggregate() + 5, 20)) : Math.max(inches(25, 1), Math.max(d, 4.0 / 3 * b.aggregate()));
+        return b.en()
+                ? Math.max(d, Math.max(b.aggregate() + 5, 20))
+                : Math.max(inches(25, 1), Math.max(d, 4.0 / 3 * b.aggregate()));
     }
 
     /** Clear distance between layers (25.2.2; 8.2(2)). */

@@ -7,18 +7,41 @@ final class Sheet {
     private Sheet() {}
 
     /** The code that is read. */
-    enum Code { ACI_SI, ACI_US, EN }
+    enum Code {
+        ACI_SI,
+        ACI_US,
+        EN
+    }
 
     /** Numbers of the basis. */
-    record Basis(Code code, double fy, double fyt, double beamCover, double columnCover, double aggregate, boolean swayX, boolean swayY) {
+    record Basis(
+            Code code,
+            double fy,
+            double fyt,
+            double beamCover,
+            double columnCover,
+            double aggregate,
+            boolean swayX,
+            boolean swayY) {
         boolean en() {
             return code == Code.EN;
         }
     }
 
     /** A span: faces of its supports, section (flange of thickness hf on top, or none), concrete. */
-    record Span(double from, double to, double faceFrom, double faceTo, double b, double bw, double h, double hf, double fc, boolean columnLeft,
-                boolean columnRight, boolean cantilever) {
+    record Span(
+            double from,
+            double to,
+            double faceFrom,
+            double faceTo,
+            double b,
+            double bw,
+            double h,
+            double hf,
+            double fc,
+            boolean columnLeft,
+            boolean columnRight,
+            boolean cantilever) {
         double width(double fromTop) {
             return fromTop < hf ? b : bw;
         }
@@ -27,7 +50,18 @@ final class Sheet {
     /** Where forces of the analysis are known. */
     record Place(double x, int span, int member, int station, boolean reversed) {}
 
-    record Bars(boolean top, int layer, int count, double d, double area, double offset, double from, double to, boolean hookFrom, boolean hookTo, boolean pairs) {
+    record Bars(
+            boolean top,
+            int layer,
+            int count,
+            double d,
+            double area,
+            double offset,
+            double from,
+            double to,
+            boolean hookFrom,
+            boolean hookTo,
+            boolean pairs) {
         boolean at(double x) {
             return x >= from - 1e-6 && x <= to + 1e-6;
         }
@@ -40,12 +74,32 @@ final class Sheet {
 
     record Cut(double x, int span, List<Spot> spots) {}
 
-    record Line(String mark, List<Span> spans, List<Place> places, List<Bars> bars, List<Stirrups> stirrups, List<Cut> cuts) {}
+    record Line(
+            String mark,
+            List<Span> spans,
+            List<Place> places,
+            List<Bars> bars,
+            List<Stirrups> stirrups,
+            List<Cut> cuts) {}
 
     /** A bar of a column from the centroid. */
     record Dot(double x, double y, double d, double area) {}
 
     /** A lift: section b along x (h along y, or a circle of diameter b), bars and ties; which bars of a face have legs. */
-    record Lift(String mark, int member, boolean round, double b, double h, double fc, double ec, List<Dot> bars, double tie, double tieArea, double spacing,
-                List<Boolean> heldX, List<Boolean> heldY, int alongX, int alongY) {}
+    record Lift(
+            String mark,
+            int member,
+            boolean round,
+            double b,
+            double h,
+            double fc,
+            double ec,
+            List<Dot> bars,
+            double tie,
+            double tieArea,
+            double spacing,
+            List<Boolean> heldX,
+            List<Boolean> heldY,
+            int alongX,
+            int alongY) {}
 }

@@ -13,16 +13,33 @@ import com.tngtech.archunit.lang.ArchRule;
 @AnalyzeClasses(packages = "kolonne.core", importOptions = ImportOption.DoNotIncludeTests.class)
 class DependencyRuleTest {
     @ArchTest
-    static final ArchRule NO_FILES_SQL_HTTP_OR_CLOCK = noClasses().should().dependOnClassesThat().resideInAnyPackage(
-        "java.io..", "java.nio.file..", "java.sql..", "java.net..", "java.time..", "com.fasterxml..", "io.javalin..",
-        "org.apache..", "org.slf4j..", "kolonne.exchange..", "kolonne.server..");
+    static final ArchRule NO_FILES_SQL_HTTP_OR_CLOCK = noClasses()
+            .should()
+            .dependOnClassesThat()
+            .resideInAnyPackage(
+                    "java.io..",
+                    "java.nio.file..",
+                    "java.sql..",
+                    "java.net..",
+                    "java.time..",
+                    "com.fasterxml..",
+                    "io.javalin..",
+                    "org.apache..",
+                    "org.slf4j..",
+                    "kolonne.exchange..",
+                    "kolonne.server..");
 
     @ArchTest
-    static final ArchRule NO_RANDOM_OUTSIDE_THE_DEMO = noClasses().that().resideOutsideOfPackage("..demo..").should()
-        .dependOnClassesThat().haveFullyQualifiedName("java.util.Random");
+    static final ArchRule NO_RANDOM_OUTSIDE_THE_DEMO = noClasses()
+            .that()
+            .resideOutsideOfPackage("..demo..")
+            .should()
+            .dependOnClassesThat()
+            .haveFullyQualifiedName("java.util.Random");
 
     @ArchTest
-    static final ArchRule NO_CYCLES = slices().matching("kolonne.core.(**)").should().beFreeOfCycles();
+    static final ArchRule NO_CYCLES =
+            slices().matching("kolonne.core.(**)").should().beFreeOfCycles();
 
     /** A line knows no cage, a cage no check, a check no choice. */
     @ArchTest
@@ -32,9 +49,21 @@ class DependencyRuleTest {
     static final ArchRule COLUMN_ROOMS = rooms("kolonne.core.column");
 
     private static ArchRule rooms(String of) {
-        return layeredArchitecture().consideringOnlyDependenciesInAnyPackage(of + "..")
-            .layer("line").definedBy(of + ".line").layer("cage").definedBy(of + ".cage").layer("check").definedBy(of + ".check")
-            .layer("choice").definedBy(of + ".choice").whereLayer("choice").mayNotBeAccessedByAnyLayer()
-            .whereLayer("check").mayOnlyBeAccessedByLayers("choice").whereLayer("cage").mayOnlyBeAccessedByLayers("check", "choice");
+        return layeredArchitecture()
+                .consideringOnlyDependenciesInAnyPackage(of + "..")
+                .layer("line")
+                .definedBy(of + ".line")
+                .layer("cage")
+                .definedBy(of + ".cage")
+                .layer("check")
+                .definedBy(of + ".check")
+                .layer("choice")
+                .definedBy(of + ".choice")
+                .whereLayer("choice")
+                .mayNotBeAccessedByAnyLayer()
+                .whereLayer("check")
+                .mayOnlyBeAccessedByLayers("choice")
+                .whereLayer("cage")
+                .mayOnlyBeAccessedByLayers("check", "choice");
     }
 }

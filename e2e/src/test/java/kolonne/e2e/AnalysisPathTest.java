@@ -16,11 +16,15 @@ import org.junit.jupiter.api.Test;
 class AnalysisPathTest extends BrowserTest {
     private void choose(String label, String option) {
         page.getByLabel(label, new Page.GetByLabelOptions().setExact(true)).click();
-        page.locator(".ant-select-dropdown:visible .ant-select-item-option").getByText(option, new Locator.GetByTextOptions().setExact(true)).first().click();
+        page.locator(".ant-select-dropdown:visible .ant-select-item-option")
+                .getByText(option, new Locator.GetByTextOptions().setExact(true))
+                .first()
+                .click();
     }
 
     private void press(String name) {
-        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name)).click();
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name))
+                .click();
     }
 
     @Test
@@ -39,14 +43,18 @@ class AnalysisPathTest extends BrowserTest {
     @Test
     void theModelBalancesAndItsShapeIsShown() {
         openDemo();
-        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Model")).click();
+        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Model"))
+                .click();
         page.getByText("Analysis", new Page.GetByTextOptions().setExact(true)).click();
         assertThat(page.locator(".balance tbody tr").first()).containsText("80");
-        page.getByText("shape", new Page.GetByTextOptions().setExact(true)).last().click();
+        page.getByText("shape", new Page.GetByTextOptions().setExact(true))
+                .last()
+                .click();
         assertThat(page.locator(".space canvas")).isVisible();
         assertThat(page.locator(".layer-bar")).containsText("most");
         press("Play");
-        assertThat(page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Stop"))).isVisible();
+        assertThat(page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Stop")))
+                .isVisible();
     }
 
     @Test
@@ -57,7 +65,8 @@ class AnalysisPathTest extends BrowserTest {
         rows().first().click();
         assertThat(rows().first()).hasAttribute("aria-selected", "true");
         page.keyboard().press("e");
-        page.getByLabel("New section", new Page.GetByLabelOptions().setExact(true)).fill("450x900");
+        page.getByLabel("New section", new Page.GetByLabelOptions().setExact(true))
+                .fill("450x900");
         page.keyboard().press("Enter");
         press("Apply and analyse");
         page.getByText("See what moved").click();
@@ -68,15 +77,18 @@ class AnalysisPathTest extends BrowserTest {
         page.keyboard().press("Control+z");
         assertThat(page.getByLabel("Redo the edit")).isEnabled();
         assertThat(page.getByLabel("Undo the edit")).isDisabled();
-        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Model")).click();
-        page.getByText("Changes and forces", new Page.GetByTextOptions().setExact(true)).click();
+        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Model"))
+                .click();
+        page.getByText("Changes and forces", new Page.GetByTextOptions().setExact(true))
+                .click();
         assertThat(page.getByText("(undone)").first()).isVisible();
     }
 
     @Test
     void aContinuousBeamIsDrawnUpAndDesigned() {
         page.getByText("Draw up a continuous beam").click();
-        assertThat(page.getByLabel("Moment, strength envelope, on the tension side")).isVisible();
+        assertThat(page.getByLabel("Moment, strength envelope, on the tension side"))
+                .isVisible();
         Locator length = page.getByLabel("Length of span 1", new Page.GetByLabelOptions().setExact(true));
         length.fill("0");
         length.press("Tab");
@@ -95,8 +107,10 @@ class AnalysisPathTest extends BrowserTest {
         assertThat(page.getByLabel("The column with its forces")).isVisible();
         press("Make it a project and design it");
         assertThat(page.getByRole(AriaRole.STATUS)).hasAttribute("data-current", "true");
-        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Model")).click();
-        page.getByText("Changes and forces", new Page.GetByTextOptions().setExact(true)).click();
+        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Model"))
+                .click();
+        page.getByText("Changes and forces", new Page.GetByTextOptions().setExact(true))
+                .click();
         Path table = Files.createTempFile("forces", ".csv");
         Files.writeString(table, "Stab;LC;x [m];N [kN];M [kNm]\nC1;D;0;1500;60\nC1;D;4.2;1480;-60\nC9;D;0;1;1\n");
         press("Import forces solved elsewhere");
@@ -119,12 +133,15 @@ class AnalysisPathTest extends BrowserTest {
         assertThat(rows()).hasCount(1);
         rows().first().dblclick();
         assertThat(page.getByLabel("Torsion, demand against capacity")).isVisible();
-        assertThat(page.getByLabel("Deflection", new Page.GetByLabelOptions().setExact(true))).isVisible();
+        assertThat(page.getByLabel("Deflection", new Page.GetByLabelOptions().setExact(true)))
+                .isVisible();
         press("Is it needed?");
         assertThat(page.getByText("From compatibility: it may be relieved.")).isVisible();
         press("Relieve it and design again");
         assertThat(page).hasURL(Pattern.compile("show=change"));
-        assertThat(page.locator("section[aria-label='What changed'] [role=option]").first()).isVisible();
+        assertThat(page.locator("section[aria-label='What changed'] [role=option]")
+                        .first())
+                .isVisible();
         assertThat(page.getByRole(AriaRole.STATUS)).hasAttribute("data-current", "true");
         page.getByLabel("Undo the edit").click();
         assertThat(page.getByLabel("Redo the edit")).isEnabled();

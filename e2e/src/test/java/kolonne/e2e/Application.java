@@ -23,9 +23,23 @@ final class Application implements AutoCloseable {
         String url = required("KOLONNE_TEST_DB");
         Path password = Path.of(required("KOLONNE_TEST_DB_PASSWORD_FILE"));
         empty(url, Files.readString(password).strip());
-        process = new ProcessBuilder("java", "-Xmx2g", "-jar", System.getProperty("kolonne.jar"), "serve", "--port", "0",
-            "--database", url, "--password-file", password.toString(), "--demo").redirectErrorStream(true).start();
-        BufferedReader out = new BufferedReader(new InputStreamReader(process.getInputStream(), StandardCharsets.UTF_8));
+        process = new ProcessBuilder(
+                        "java",
+                        "-Xmx2g",
+                        "-jar",
+                        System.getProperty("kolonne.jar"),
+                        "serve",
+                        "--port",
+                        "0",
+                        "--database",
+                        url,
+                        "--password-file",
+                        password.toString(),
+                        "--demo")
+                .redirectErrorStream(true)
+                .start();
+        BufferedReader out =
+                new BufferedReader(new InputStreamReader(process.getInputStream(), StandardCharsets.UTF_8));
         List<String> said = new ArrayList<>();
         String found = null;
         for (String line = out.readLine(); line != null; line = out.readLine()) {
@@ -47,7 +61,8 @@ final class Application implements AutoCloseable {
 
     /** The tests' own database is emptied, so that every class starts alike. */
     private static void empty(String url, String password) throws SQLException {
-        try (Connection c = DriverManager.getConnection(url, "app", password); Statement s = c.createStatement()) {
+        try (Connection c = DriverManager.getConnection(url, "app", password);
+                Statement s = c.createStatement()) {
             s.execute("SET FOREIGN_KEY_CHECKS = 0");
             List<String> tables = new ArrayList<>();
             try (java.sql.ResultSet r = s.executeQuery("SHOW TABLES")) {

@@ -31,11 +31,22 @@ abstract class BrowserTest {
     static void start() throws Exception {
         application = new Application();
         com.microsoft.playwright.assertions.PlaywrightAssertions.setDefaultAssertionTimeout(20_000);
-        playwright = Playwright.create(new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));
-        browser = playwright.chromium().launch(new BrowserType.LaunchOptions().setExecutablePath(Path.of("/usr/bin/chromium"))
-            .setArgs(List.of("--no-sandbox", "--use-angle=swiftshader", "--enable-unsafe-swiftshader",
-                // pages are put together without the graphics process, which a starved machine may stall; the 3-D view still has it
-                "--disable-gpu-compositing", "--disable-background-networking", "--disable-component-update", "--disable-sync")));
+        playwright = Playwright.create(
+                new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));
+        browser = playwright
+                .chromium()
+                .launch(new BrowserType.LaunchOptions()
+                        .setExecutablePath(Path.of("/usr/bin/chromium"))
+                        .setArgs(List.of(
+                                "--no-sandbox",
+                                "--use-angle=swiftshader",
+                                "--enable-unsafe-swiftshader",
+                                // pages are put together without the graphics process, which a starved machine may
+                                // stall; the 3-D view still has it
+                                "--disable-gpu-compositing",
+                                "--disable-background-networking",
+                                "--disable-component-update",
+                                "--disable-sync")));
     }
 
     @AfterAll
@@ -50,7 +61,10 @@ abstract class BrowserTest {
 
     @BeforeEach
     void open() {
-        page = browser.newContext(new Browser.NewContextOptions().setViewportSize(1280, 800).setAcceptDownloads(true)).newPage();
+        page = browser.newContext(new Browser.NewContextOptions()
+                        .setViewportSize(1280, 800)
+                        .setAcceptDownloads(true))
+                .newPage();
         page.setDefaultTimeout(20_000);
         refused.clear();
         page.onConsoleMessage(m -> {
@@ -69,9 +83,12 @@ abstract class BrowserTest {
     }
 
     protected void openDemo() {
-        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName(Pattern.compile("Veldhaven"))).first().click();
+        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName(Pattern.compile("Veldhaven")))
+                .first()
+                .click();
         assertThat(page.getByRole(AriaRole.STATUS)).hasAttribute("data-current", "true");
-        assertThat(page.getByRole(AriaRole.LISTBOX).locator("[role=option]").first()).isVisible();
+        assertThat(page.getByRole(AriaRole.LISTBOX).locator("[role=option]").first())
+                .isVisible();
     }
 
     protected Locator rows() {

@@ -60,17 +60,24 @@ class CagePathTest extends BrowserTest {
         page.mouse().down();
         page.mouse().move(600, 180, new com.microsoft.playwright.Mouse.MoveOptions().setSteps(6));
         page.waitForResponse(r -> r.url().endsWith("/hand"), () -> page.mouse().up());
-        assertThat(page.locator(".edit-strip").getByText("…", new Locator.GetByTextOptions().setExact(true))).hasCount(0);
+        assertThat(page.locator(".edit-strip").getByText("…", new Locator.GetByTextOptions().setExact(true)))
+                .hasCount(0);
         assertThat(page.getByText("✎ by hand")).isVisible();
         String which = page.locator(".bar.picked").getAttribute("aria-label");
         String to = page.getByLabel("Bars or zone to").inputValue();
         page.locator(".rail").getByText("Basis").click();
         page.getByLabel("Prefer", new Page.GetByLabelOptions().setExact(true)).click();
-        page.locator(".ant-select-dropdown:visible .ant-select-item-option").getByText("fewest bars").click();
+        page.locator(".ant-select-dropdown:visible .ant-select-item-option")
+                .getByText("fewest bars")
+                .click();
         assertThat(page.getByRole(AriaRole.STATUS)).hasAttribute("data-current", "true");
         page.goBack();
         assertThat(page.locator(".bar.by-hand").first()).isVisible();
-        page.locator("g.bar.by-hand[aria-label='" + which + "']").first().locator(".hit").first().click(new Locator.ClickOptions().setForce(true));
+        page.locator("g.bar.by-hand[aria-label='" + which + "']")
+                .first()
+                .locator(".hit")
+                .first()
+                .click(new Locator.ClickOptions().setForce(true));
         assertThat(page.getByLabel("Bars or zone to")).hasValue(to);
     }
 
@@ -78,10 +85,16 @@ class CagePathTest extends BrowserTest {
     void aCageIsCopiedToAnIdenticalLine() {
         open("L2-B03");
         button("Find lines that could share this cage").click();
-        assertThat(page.getByLabel("Identical lines", new Page.GetByLabelOptions().setExact(true)).locator("tbody tr").first()).isVisible();
+        assertThat(page.getByLabel("Identical lines", new Page.GetByLabelOptions().setExact(true))
+                        .locator("tbody tr")
+                        .first())
+                .isVisible();
         button("Copy the cage to").click();
         assertThat(page.getByText("Copied; it is set by hand there.")).isVisible();
-        page.getByLabel("Identical lines", new Page.GetByLabelOptions().setExact(true)).locator("tbody a").first().click();
+        page.getByLabel("Identical lines", new Page.GetByLabelOptions().setExact(true))
+                .locator("tbody a")
+                .first()
+                .click();
         assertThat(button("Release all")).isVisible();
     }
 
@@ -97,15 +110,21 @@ class CagePathTest extends BrowserTest {
         open("L1-B01");
         assertThat(page.getByText("strength of the ends dash-dotted")).hasCount(0);
         page.locator(".rail").getByText("Basis").click();
-        page.getByLabel("Rules for earthquakes", new Page.GetByLabelOptions().setExact(true)).click();
-        page.locator(".ant-select-dropdown:visible .ant-select-item-option").getByText("special frames (18.6)").click();
+        page.getByLabel("Rules for earthquakes", new Page.GetByLabelOptions().setExact(true))
+                .click();
+        page.locator(".ant-select-dropdown:visible .ant-select-item-option")
+                .getByText("special frames (18.6)")
+                .click();
         assertThat(page.getByRole(AriaRole.STATUS)).hasAttribute("data-current", "true");
         page.goBack();
         assertThat(page.getByText("strength of the ends dash-dotted")).isVisible();
         assertThat(page.getByText("Spacing of hoops").first()).isVisible();
         page.locator(".rail").getByText("Basis").click();
-        page.getByLabel("Rules for earthquakes", new Page.GetByLabelOptions().setExact(true)).click();
-        page.locator(".ant-select-dropdown:visible .ant-select-item-option").getByText("none", new Locator.GetByTextOptions().setExact(true)).click();
+        page.getByLabel("Rules for earthquakes", new Page.GetByLabelOptions().setExact(true))
+                .click();
+        page.locator(".ant-select-dropdown:visible .ant-select-item-option")
+                .getByText("none", new Locator.GetByTextOptions().setExact(true))
+                .click();
         assertThat(page.getByRole(AriaRole.STATUS)).hasAttribute("data-current", "true");
         page.goBack();
         assertThat(page.getByText("strength of the ends dash-dotted")).hasCount(0);
@@ -116,9 +135,12 @@ class CagePathTest extends BrowserTest {
         open("L1-B01");
         page.keyboard().press("b");
         assertThat(page.locator(".bar.picked")).hasCount(1);
-        page.waitForResponse(r -> r.url().endsWith("/hand"), () -> button("Pairs").click());
+        page.waitForResponse(
+                r -> r.url().endsWith("/hand"), () -> button("Pairs").click());
         assertThat(page.locator(".bar.picked")).hasAttribute("aria-label", Pattern.compile("in pairs"));
-        page.waitForResponse(r -> r.url().endsWith("/hand"), () -> button("Bent at the left end").click());
+        page.waitForResponse(
+                r -> r.url().endsWith("/hand"),
+                () -> button("Bent at the left end").click());
         assertThat(button("Bent at the left end")).hasAttribute("aria-pressed", "false");
         page.keyboard().press("Escape");
         button("Release top bars").click();

@@ -12,7 +12,6 @@ import com.microsoft.playwright.options.AriaRole;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.util.Set;
 import java.util.regex.Pattern;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.pdmodel.PDDocument;
@@ -28,7 +27,9 @@ class WholePathTest extends BrowserTest {
     @Test
     void narrowsToAStoreyAndOpensTheWorstBeam() {
         openDemo();
-        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("^L4"))).first().click();
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("^L4")))
+                .first()
+                .click();
         assertThat(page).hasURL(Pattern.compile("storey%3AL4|storey:L4"));
         page.getByLabel("Query", new Page.GetByLabelOptions().setExact(true)).fill("storey:L4 beam");
         assertThat(page).hasURL(Pattern.compile("beam"));
@@ -36,8 +37,12 @@ class WholePathTest extends BrowserTest {
         String mark = rows().first().locator("b").first().textContent();
         rows().first().click();
         assertThat(rows().first()).hasAttribute("aria-selected", "true");
-        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("Open sheet"))).click();
-        assertThat(page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName(mark).setExact(true))).isVisible();
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("Open sheet")))
+                .click();
+        assertThat(page.getByRole(
+                        AriaRole.HEADING,
+                        new Page.GetByRoleOptions().setName(mark).setExact(true)))
+                .isVisible();
         assertThat(page.getByLabel("Elevation with bars")).isVisible();
         assertThat(page.getByLabel("Moment, demand against capacity")).isVisible();
         assertThat(page.getByLabel("Calculation")).containsText("φMn");
@@ -54,7 +59,8 @@ class WholePathTest extends BrowserTest {
         Locator second = page.locator(".demands tbody tr").nth(1);
         second.click();
         assertThat(second).hasAttribute("aria-selected", "true");
-        assertThat(page.getByLabel("Calculation")).containsText(second.locator("td").first().textContent());
+        assertThat(page.getByLabel("Calculation"))
+                .containsText(second.locator("td").first().textContent());
     }
 
     @Test
@@ -68,7 +74,8 @@ class WholePathTest extends BrowserTest {
     void changingTheBasisRedesignsTheBuildingAndUndoTakesItBack() {
         openDemo();
         String before = page.getByRole(AriaRole.STATUS).textContent();
-        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Basis")).click();
+        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Basis"))
+                .click();
         Locator cap = page.getByLabel("Practical steel cap of columns");
         cap.fill("2");
         cap.press("Enter");
@@ -87,7 +94,8 @@ class WholePathTest extends BrowserTest {
     @Test
     void theReportAndTheSchedulesHoldWhatTheyShould() throws IOException {
         openDemo();
-        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Schedules")).click();
+        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Schedules"))
+                .click();
         page.getByLabel("Marks for calculation sheets").fill("L1-B02, C-D3");
         Path pdf = download("Report, PDF");
         try (PDDocument doc = Loader.loadPDF(pdf.toFile())) {
@@ -115,7 +123,8 @@ class WholePathTest extends BrowserTest {
     }
 
     private Path download(String button) {
-        Download d = page.waitForDownload(() -> page.getByText(button, new Page.GetByTextOptions().setExact(true)).click());
+        Download d = page.waitForDownload(() -> page.getByText(button, new Page.GetByTextOptions().setExact(true))
+                .click());
         return d.path();
     }
 
@@ -129,7 +138,9 @@ class WholePathTest extends BrowserTest {
         assertThat(page.getByText("The model cannot be taken in yet")).isVisible();
         assertThat(page.getByText("The field z is missing.")).isVisible();
         page.reload();
-        assertThat(page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName(Pattern.compile("Veldhaven"))).first()).isVisible();
+        assertThat(page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName(Pattern.compile("Veldhaven")))
+                        .first())
+                .isVisible();
     }
 
     @Test

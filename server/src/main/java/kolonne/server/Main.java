@@ -10,10 +10,20 @@ import kolonne.server.command.ServeCommand;
 import picocli.CommandLine;
 
 /** The {@code kolonne} command. */
-@CommandLine.Command(name = "kolonne", mixinStandardHelpOptions = true, version = "kolonne 0.1.0",
-    description = "Designs every concrete beam and column of a building from its analysis model.",
-    subcommands = {ServeCommand.class, DesignCommand.class, AnalyseCommand.class, CheckCommand.class, SectionCommand.class, ConvertCommand.class,
-        DemoCommand.class})
+@CommandLine.Command(
+        name = "kolonne",
+        mixinStandardHelpOptions = true,
+        version = "kolonne 0.1.0",
+        description = "Designs every concrete beam and column of a building from its analysis model.",
+        subcommands = {
+            ServeCommand.class,
+            DesignCommand.class,
+            AnalyseCommand.class,
+            CheckCommand.class,
+            SectionCommand.class,
+            ConvertCommand.class,
+            DemoCommand.class
+        })
 public final class Main implements Runnable {
     @CommandLine.Spec
     private CommandLine.Model.CommandSpec spec;
@@ -24,10 +34,16 @@ public final class Main implements Runnable {
 
     /** Runs a command and returns its exit status. */
     public static int run(String... args) {
-        return new CommandLine(new Main()).setExecutionExceptionHandler((e, cmd, parsed) -> {
-            cmd.getErr().println(e instanceof java.io.IOException ? "Cannot read or write: " + e.getMessage() : e.toString());
-            return 2;
-        }).execute(args);
+        return new CommandLine(new Main())
+                .setExecutionExceptionHandler((e, cmd, parsed) -> {
+                    cmd.getErr()
+                            .println(
+                                    e instanceof java.io.IOException
+                                            ? "Cannot read or write: " + e.getMessage()
+                                            : e.toString());
+                    return 2;
+                })
+                .execute(args);
     }
 
     @Override

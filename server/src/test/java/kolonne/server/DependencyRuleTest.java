@@ -12,16 +12,38 @@ import com.tngtech.archunit.lang.ArchRule;
 @AnalyzeClasses(packages = "kolonne", importOptions = ImportOption.DoNotIncludeTests.class)
 class DependencyRuleTest {
     @ArchTest
-    static final ArchRule LAYERS = layeredArchitecture().consideringOnlyDependenciesInLayers().layer("core").definedBy("kolonne.core..")
-        .layer("exchange").definedBy("kolonne.exchange..").layer("store").definedBy("kolonne.server.store..").layer("jobs")
-        .definedBy("kolonne.server.jobs..").layer("project").definedBy("kolonne.server.project..").layer("guard").definedBy("kolonne.server.guard..").layer("api")
-        .definedBy("kolonne.server.api..").layer("command").definedBy("kolonne.server.command..", "kolonne.server")
-        .whereLayer("exchange").mayOnlyBeAccessedByLayers("project", "api", "command")
-        .whereLayer("store").mayOnlyBeAccessedByLayers("project", "api", "command")
-        .whereLayer("guard").mayOnlyBeAccessedByLayers("api", "command")
-        .whereLayer("jobs").mayOnlyBeAccessedByLayers("project", "api", "command")
-        .whereLayer("project").mayOnlyBeAccessedByLayers("api", "command").whereLayer("api").mayOnlyBeAccessedByLayers("command");
+    static final ArchRule LAYERS = layeredArchitecture()
+            .consideringOnlyDependenciesInLayers()
+            .layer("core")
+            .definedBy("kolonne.core..")
+            .layer("exchange")
+            .definedBy("kolonne.exchange..")
+            .layer("store")
+            .definedBy("kolonne.server.store..")
+            .layer("jobs")
+            .definedBy("kolonne.server.jobs..")
+            .layer("project")
+            .definedBy("kolonne.server.project..")
+            .layer("guard")
+            .definedBy("kolonne.server.guard..")
+            .layer("api")
+            .definedBy("kolonne.server.api..")
+            .layer("command")
+            .definedBy("kolonne.server.command..", "kolonne.server")
+            .whereLayer("exchange")
+            .mayOnlyBeAccessedByLayers("project", "api", "command")
+            .whereLayer("store")
+            .mayOnlyBeAccessedByLayers("project", "api", "command")
+            .whereLayer("guard")
+            .mayOnlyBeAccessedByLayers("api", "command")
+            .whereLayer("jobs")
+            .mayOnlyBeAccessedByLayers("project", "api", "command")
+            .whereLayer("project")
+            .mayOnlyBeAccessedByLayers("api", "command")
+            .whereLayer("api")
+            .mayOnlyBeAccessedByLayers("command");
 
     @ArchTest
-    static final ArchRule NO_CYCLES = slices().matching("kolonne.(exchange|server).(*)..").should().beFreeOfCycles();
+    static final ArchRule NO_CYCLES =
+            slices().matching("kolonne.(exchange|server).(*)..").should().beFreeOfCycles();
 }

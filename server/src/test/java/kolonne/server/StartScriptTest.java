@@ -14,10 +14,13 @@ import org.junit.jupiter.api.io.TempDir;
 
 /** The shell functions that ./start stands on. */
 class StartScriptTest {
-    private static final Path LIB = Path.of("..", "scripts", "lib.sh").toAbsolutePath().normalize();
+    private static final Path LIB =
+            Path.of("..", "scripts", "lib.sh").toAbsolutePath().normalize();
 
     private static Process bash(String script) throws IOException {
-        return new ProcessBuilder("bash", "-c", ". " + LIB + "; " + script).redirectErrorStream(true).start();
+        return new ProcessBuilder("bash", "-c", ". " + LIB + "; " + script)
+                .redirectErrorStream(true)
+                .start();
     }
 
     private static String out(Process p) throws IOException, InterruptedException {
@@ -29,8 +32,10 @@ class StartScriptTest {
     /** A second start on a folder is refused with the process that holds it, for as long as that or a server that it left behind lives. */
     @Test
     void aFolderHasOneOwner(@TempDir Path dir) throws IOException, InterruptedException {
-        Process first = bash("own_folder '" + dir + "'; sleep 120 & SERVER=$!; echo $SERVER > '" + dir + "/owner'; echo held; wait $SERVER");
-        try (BufferedReader r = new BufferedReader(new InputStreamReader(first.getInputStream(), StandardCharsets.UTF_8))) {
+        Process first = bash("own_folder '" + dir + "'; sleep 120 & SERVER=$!; echo $SERVER > '" + dir
+                + "/owner'; echo held; wait $SERVER");
+        try (BufferedReader r =
+                new BufferedReader(new InputStreamReader(first.getInputStream(), StandardCharsets.UTF_8))) {
             assertEquals("held", r.readLine());
             Process second = bash("own_folder '" + dir + "'; echo taken");
             String words = out(second);
@@ -41,9 +46,13 @@ class StartScriptTest {
             first.destroyForcibly().waitFor();
             assertTrue(out(bash("own_folder '" + dir + "'; echo taken")).contains("runs on the folder"));
         } finally {
-            ProcessHandle.of(Long.parseLong(Files.readString(dir.resolve("owner")).strip())).ifPresent(ProcessHandle::destroy); // what was left behind
+            ProcessHandle.of(Long.parseLong(
+                            Files.readString(dir.resolve("owner")).strip()))
+                    .ifPresent(ProcessHandle::destroy); // what was left behind
         }
-        assertTrue(out(bash("for i in $(seq 100); do (own_folder '" + dir + "') >/dev/null 2>&1 && break; sleep 0.1; done; own_folder '" + dir + "'; echo taken")).contains("taken"));
+        assertTrue(out(bash("for i in $(seq 100); do (own_folder '" + dir
+                        + "') >/dev/null 2>&1 && break; sleep 0.1; done; own_folder '" + dir + "'; echo taken"))
+                .contains("taken"));
     }
 
     @Test

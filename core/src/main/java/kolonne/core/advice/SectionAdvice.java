@@ -22,9 +22,11 @@ import kolonne.core.shape.Shape;
 public final class SectionAdvice {
     /** Steps of depth to either side that are tried at most, and of width. */
     private static final int STEPS = 6;
+
     private static final int WIDTHS = 2;
     /** What concrete and formwork cost, as kg of steel in place. */
     private static final double CONCRETE = 120;
+
     private static final double FORMWORK = 30;
 
     private SectionAdvice() {}
@@ -38,18 +40,33 @@ public final class SectionAdvice {
      * @param steel    [kg], concrete [m3], formwork of soffit and sides [m2]
      * @param cost     all together as kg of steel
      */
-    public record Option(String section, Shape shape, boolean present, boolean satisfied, boolean inBand, double strength, double steel, double concrete, double formwork, double cost) {}
+    public record Option(
+            String section,
+            Shape shape,
+            boolean present,
+            boolean satisfied,
+            boolean inBand,
+            double strength,
+            double steel,
+            double concrete,
+            double formwork,
+            double cost) {}
 
     /** Sections in the band of the basis, the cheapest first; then others that satisfy, then those that do not; empty where the spans of the line differ. */
     public static List<Option> of(BeamDesign d, BeamContext context, List<Section> project) {
         Shape now = d.line().spans().get(0).section().shape();
-        boolean alike = d.line().spans().stream().allMatch(s -> s.section().shape().equals(now));
+        boolean alike =
+                d.line().spans().stream().allMatch(s -> s.section().shape().equals(now));
         if (!alike || now instanceof Shape.Circle) {
             return List.of();
         }
         List<Option> out = new ArrayList<>();
-        candidates(now, project, context.basis().beams().advice()).forEach((shape, id) -> out.add(tried(d, context, shape, id, shape.equals(now))));
-        out.sort(Comparator.comparing(Option::satisfied).thenComparing(Option::inBand).reversed().thenComparingDouble(o -> o.satisfied() ? o.cost() : o.strength()));
+        candidates(now, project, context.basis().beams().advice())
+                .forEach((shape, id) -> out.add(tried(d, context, shape, id, shape.equals(now))));
+        out.sort(Comparator.comparing(Option::satisfied)
+                .thenComparing(Option::inBand)
+                .reversed()
+                .thenComparingDouble(o -> o.satisfied() ? o.cost() : o.strength()));
         return out;
     }
 
@@ -95,9 +112,23 @@ public final class SectionAdvice {
         double concrete = q.concrete() / 1e9;
         double length = line.spans().stream().mapToDouble(BeamLine.Span::clear).sum() / 1000;
         double formwork = length * (shape.webWidth() + 2 * (shape.depth() - shape.flangeDepth())) / 1000;
-        double strength = t.checks().stream().filter(c -> c.cause().isStrength()).mapToDouble(c -> c.utilisation()).max().orElse(0);
+        double strength = t.checks().stream()
+                .filter(c -> c.cause().isStrength())
+                .mapToDouble(c -> c.utilisation())
+                .max()
+                .orElse(0);
         SectionLimits limits = context.basis().beams().advice();
         boolean inBand = t.satisfied() && strength >= limits.bandFrom() && strength <= limits.bandTo();
-        return new Option(id, shape, present, t.satisfied(), inBand, strength, q.steel(), concrete, formwork, q.steel() + CONCRETE * concrete + FORMWORK * formwork);
+        return new Option(
+                id,
+                shape,
+                present,
+                t.satisfied(),
+                inBand,
+                strength,
+                q.steel(),
+                concrete,
+                formwork,
+                q.steel() + CONCRETE * concrete + FORMWORK * formwork);
     }
 }

@@ -37,8 +37,16 @@ public final class Analysis {
      * @param solved        what the next analysis may reuse, or null for forces solved elsewhere
      * @param frame         the frame whose displacements these are (with P-Delta: of second order), or null
      */
-    Analysis(BuildingIndex index, double[][] displacements, double[][] reactions, double[][] stations,
-             double[][] forces, double[] residuals, List<Finding> findings, FrameAnalysis.Solved solved, Frame frame) {
+    Analysis(
+            BuildingIndex index,
+            double[][] displacements,
+            double[][] reactions,
+            double[][] stations,
+            double[][] forces,
+            double[] residuals,
+            List<Finding> findings,
+            FrameAnalysis.Solved solved,
+            Frame frame) {
         this.index = index;
         this.displacements = displacements;
         this.reactions = reactions;

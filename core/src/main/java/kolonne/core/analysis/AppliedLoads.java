@@ -35,7 +35,8 @@ final class AppliedLoads {
         }
         for (int c = 0; c < b.loadCases().size(); c++) {
             if (b.loadCases().get(c).generated()) {
-                takers.get(index.caseNumber(b.loadCases().get(c).pattern().of())).add(c);
+                takers.get(index.caseNumber(b.loadCases().get(c).pattern().of()))
+                        .add(c);
             }
         }
         for (MemberLoad l : b.memberLoads()) {
@@ -73,7 +74,8 @@ final class AppliedLoads {
         List<Double> factors = new ArrayList<>();
         sizes.forEach((base, size) -> {
             for (int c : takers.get(base)) {
-                boolean takes = !all.get(c).generated() || all.get(c).pattern().members().contains(elements[member].member.id());
+                boolean takes = !all.get(c).generated()
+                        || all.get(c).pattern().members().contains(elements[member].member.id());
                 if (size != 0 && takes) {
                     cases.add(c);
                     factors.add(size);
@@ -81,17 +83,22 @@ final class AppliedLoads {
             }
         });
         if (!cases.isEmpty()) {
-            loads[member].add(new Loading(shape, cases.stream().mapToInt(i -> i).toArray(),
-                factors.stream().mapToDouble(d -> d).toArray()));
+            loads[member].add(new Loading(
+                    shape,
+                    cases.stream().mapToInt(i -> i).toArray(),
+                    factors.stream().mapToDouble(d -> d).toArray()));
         }
     }
 
     /** The weight of the member itself, always its first load. */
     private Loading selfWeight(int m) {
         Member member = elements[m].member;
-        double w = index.sectionOf(member).shape().A() * index.materialOf(member).weight();
-        return new Loading(downwards(m, 0, elements[m].length, w, w, 0, 0),
-            selfWeights.keySet().stream().mapToInt(i -> i).toArray(), selfWeights.values().stream().mapToDouble(d -> d).toArray());
+        double w =
+                index.sectionOf(member).shape().A() * index.materialOf(member).weight();
+        return new Loading(
+                downwards(m, 0, elements[m].length, w, w, 0, 0),
+                selfWeights.keySet().stream().mapToInt(i -> i).toArray(),
+                selfWeights.values().stream().mapToDouble(d -> d).toArray());
     }
 
     private Map<Integer, Double> selfWeights(double unit) {
@@ -144,8 +151,9 @@ final class AppliedLoads {
         }
         boolean moment = l.kind() == MemberLoad.Kind.MOMENT || l.kind() == MemberLoad.Kind.DISTRIBUTED_MOMENT;
         double[] q1 = components(unit, l.w1() * factor, moment);
-        return l.kind().spread() ? new SpanLoad(l.from(), l.to(), q1, components(unit, l.w2() * factor, moment))
-            : SpanLoad.point(l.from(), q1);
+        return l.kind().spread()
+                ? new SpanLoad(l.from(), l.to(), q1, components(unit, l.w2() * factor, moment))
+                : SpanLoad.point(l.from(), q1);
     }
 
     private static double[] components(double[] unit, double size, boolean moment) {

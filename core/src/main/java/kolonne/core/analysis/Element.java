@@ -26,6 +26,7 @@ final class Element {
     final double length;
     /** Length at the start that does not deform [mm]. */
     final double rigidStart;
+
     final double rigidEnd;
     /** Length that deforms [mm]. */
     final double clear;
@@ -33,9 +34,11 @@ final class Element {
     final double axial;
     /** Bending stiffness about y and z [Nmm2]. */
     final double eiy;
+
     final double eiz;
     /** Shear stiffness along y and z [N]; infinite without shear deformation. */
     final double gay;
+
     final double gaz;
     private final double[] prismatic;
     private final double[] stiffness;
@@ -43,9 +46,18 @@ final class Element {
     private final double[] spring;
     /** Row of each released freedom when it was eliminated, and its pivot. */
     private final double[][] rowAt;
+
     private final double[] pivotAt;
 
-    Element(Member m, Joint i, Joint j, Shape s, Material mat, StiffnessFactors f, double rigidStart, double rigidEnd,
+    Element(
+            Member m,
+            Joint i,
+            Joint j,
+            Shape s,
+            Material mat,
+            StiffnessFactors f,
+            double rigidStart,
+            double rigidEnd,
             boolean shear) {
         member = m;
         axes = LocalAxes.of(i, j, m.angle());
@@ -353,7 +365,8 @@ final class Element {
             d * (1 - 3 * s2 + 2 * s3 + phi * (1 - s)), d * L * (s - 2 * s2 + s3 + phi / 2 * (s - s2)),
             d * (3 * s2 - 2 * s3 + phi * s), d * L * (s3 - s2 - phi / 2 * (s - s2)),
             d * 6 / L * (s2 - s), d * (1 - 4 * s + 3 * s2 + phi * (1 - s)),
-            d * 6 / L * (s - s2), d * (3 * s2 - 2 * s + phi * s)};
+            d * 6 / L * (s - s2), d * (3 * s2 - 2 * s + phi * s)
+        };
     }
 
     /** Displacements of the joints' side of the clear ends in local axes. */
@@ -404,8 +417,9 @@ final class Element {
     /** Deflection along local y (axis 1) or z (axis 2) at {@code x} of a beam whose ends move as {@code ends}, with that of shear. */
     double deflection(double[] ends, int axis, double x) {
         double[] n = shape((x - rigidStart) / clear, axis == 1 ? phi(eiz, gay) : phi(eiy, gaz));
-        return axis == 1 ? n[0] * ends[1] + n[1] * ends[5] + n[2] * ends[7] + n[3] * ends[11]
-            : n[0] * ends[2] - n[1] * ends[4] + n[2] * ends[8] - n[3] * ends[10];
+        return axis == 1
+                ? n[0] * ends[1] + n[1] * ends[5] + n[2] * ends[7] + n[3] * ends[11]
+                : n[0] * ends[2] - n[1] * ends[4] + n[2] * ends[8] - n[3] * ends[10];
     }
 
     /** Forces on the joints in global axes that balance the clear-end forces {@code f}. */

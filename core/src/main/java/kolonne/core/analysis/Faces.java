@@ -59,8 +59,9 @@ public final class Faces {
         }
         double y = Math.abs(dot(c[1], u));
         double z = Math.abs(dot(c[2], u));
-        return Math.min(y > 1e-9 ? s.width() / 2 / y : Double.POSITIVE_INFINITY,
-            z > 1e-9 ? s.depth() / 2 / z : Double.POSITIVE_INFINITY);
+        return Math.min(
+                y > 1e-9 ? s.width() / 2 / y : Double.POSITIVE_INFINITY,
+                z > 1e-9 ? s.depth() / 2 / z : Double.POSITIVE_INFINITY);
     }
 
     /** Half the web of a beam that crosses, if it is deep enough to be the one that carries or nothing goes on beyond. */
@@ -69,7 +70,8 @@ public final class Faces {
         if (cosine > ALONG) {
             return 0;
         }
-        double more = index.sectionOf(o).shape().depth() - index.sectionOf(m).shape().depth();
+        double more =
+                index.sectionOf(o).shape().depth() - index.sectionOf(m).shape().depth();
         boolean deepEnough = asDeep ? more >= 0 : more > 0;
         if (!deepEnough && goesOn(m, joint)) {
             return 0;
@@ -79,7 +81,7 @@ public final class Faces {
 
     private boolean goesOn(Member m, String joint) {
         return index.membersAt(joint).stream()
-            .anyMatch(o -> o != m && o.role() == Role.BEAM && Math.abs(dot(axis(m), axis(o))) > ALONG);
+                .anyMatch(o -> o != m && o.role() == Role.BEAM && Math.abs(dot(axis(m), axis(o))) > ALONG);
     }
 
     private static double dot(double[] a, double[] b) {

@@ -21,6 +21,7 @@ final class Frame implements Cholesky.Coefficients {
     final Element[] elements;
     /** Joint numbers of each member's ends. */
     final int[][] joints;
+
     final Freedoms freedoms;
     final AppliedLoads loads;
     final List<Finding> findings;
@@ -30,6 +31,7 @@ final class Frame implements Cholesky.Coefficients {
     private final double[] faceEnd;
     /** What of each member's ends lies in the joint, where ends are rigid [mm]. */
     private final double[] insideStart;
+
     private final double[] insideEnd;
 
     private Frame(BuildingIndex index, Frame before) {
@@ -55,15 +57,21 @@ final class Frame implements Cholesky.Coefficients {
                 elements[m] = elements[m].withAxial(0);
             }
         });
-        joints = sameGraph ? before.joints : b.members().stream()
-            .map(m -> new int[] {index.jointNumber(m.start()), index.jointNumber(m.end())}).toArray(int[][]::new);
+        joints = sameGraph
+                ? before.joints
+                : b.members().stream()
+                        .map(m -> new int[] {index.jointNumber(m.start()), index.jointNumber(m.end())})
+                        .toArray(int[][]::new);
         List<Finding> fromGraph = new ArrayList<>();
         freedoms = sameGraph ? before.freedoms : new Freedoms(index, fromGraph::add);
         if (sameGraph) {
-            before.findings.stream().filter(f -> f.code().startsWith("diaphragm.")).forEach(fromGraph::add);
+            before.findings.stream()
+                    .filter(f -> f.code().startsWith("diaphragm."))
+                    .forEach(fromGraph::add);
         }
         findings.addAll(fromGraph);
-        boolean sameShares = sameGraph && b.panels().equals(before.index.building().panels());
+        boolean sameShares =
+                sameGraph && b.panels().equals(before.index.building().panels());
         if (sameShares) {
             before.findings.stream().filter(f -> f.code().startsWith("panel.")).forEach(findings::add);
         }
@@ -71,11 +79,15 @@ final class Frame implements Cholesky.Coefficients {
         if (findings.stream().anyMatch(f -> f.severity() == Severity.FAILS)) {
             throw new AnalysisFailed(findings);
         }
-        loads = sameShares && sameLoads(b, before.index.building()) ? new AppliedLoads(index, elements, before.loads)
-            : new AppliedLoads(index, elements, shares);
+        loads = sameShares && sameLoads(b, before.index.building())
+                ? new AppliedLoads(index, elements, before.loads)
+                : new AppliedLoads(index, elements, shares);
         global = new double[elements.length][];
-        IntStream.range(0, elements.length).parallel().forEach(m ->
-            global[m] = sameGraph && elements[m] == before.elements[m] ? before.global[m] : elements[m].globalStiffness());
+        IntStream.range(0, elements.length)
+                .parallel()
+                .forEach(m -> global[m] = sameGraph && elements[m] == before.elements[m]
+                        ? before.global[m]
+                        : elements[m].globalStiffness());
     }
 
     /** The same frame with axial forces in the members' stiffness. */
@@ -113,14 +125,19 @@ final class Frame implements Cholesky.Coefficients {
 
     /** Whether two buildings have the same joints, supports, diaphragms and members between the same joints. */
     private static boolean sameGraph(Building a, Building b) {
-        if (a.members().size() != b.members().size() || !a.joints().equals(b.joints()) || !a.supports().equals(b.supports())
-            || !a.diaphragms().equals(b.diaphragms())) {
+        if (a.members().size() != b.members().size()
+                || !a.joints().equals(b.joints())
+                || !a.supports().equals(b.supports())
+                || !a.diaphragms().equals(b.diaphragms())) {
             return false;
         }
         for (int m = 0; m < a.members().size(); m++) {
             Member p = a.members().get(m);
             Member q = b.members().get(m);
-            if (!p.start().equals(q.start()) || !p.end().equals(q.end()) || p.role() != q.role() || !p.id().equals(q.id())) {
+            if (!p.start().equals(q.start())
+                    || !p.end().equals(q.end())
+                    || p.role() != q.role()
+                    || !p.id().equals(q.id())) {
                 return false;
             }
         }
@@ -134,18 +151,25 @@ final class Frame implements Cholesky.Coefficients {
                 return false;
             }
         }
-        return a.loadCases().equals(b.loadCases()) && a.memberLoads().equals(b.memberLoads()) && a.areaLoads().equals(b.areaLoads());
+        return a.loadCases().equals(b.loadCases())
+                && a.memberLoads().equals(b.memberLoads())
+                && a.areaLoads().equals(b.areaLoads());
     }
 
     private boolean sameElement(Frame before, int m) {
         Member a = index.building().members().get(m);
         Member b = before.index.building().members().get(m);
-        return (a == b || a.equals(b)) && index.sectionOf(a).shape().equals(before.index.sectionOf(b).shape())
-            && index.materialOf(a).equals(before.index.materialOf(b))
-            && index.building().options().factorsOf(a).equals(before.index.building().options().factorsOf(b))
-            && index.building().options().shearDeformation() == before.index.building().options().shearDeformation()
-            && rigid(insideStart[m], a.rigidStart()) == before.elements[m].rigidStart
-            && rigid(insideEnd[m], a.rigidEnd()) == before.elements[m].rigidEnd;
+        return (a == b || a.equals(b))
+                && index.sectionOf(a).shape().equals(before.index.sectionOf(b).shape())
+                && index.materialOf(a).equals(before.index.materialOf(b))
+                && index.building()
+                        .options()
+                        .factorsOf(a)
+                        .equals(before.index.building().options().factorsOf(b))
+                && index.building().options().shearDeformation()
+                        == before.index.building().options().shearDeformation()
+                && rigid(insideStart[m], a.rigidStart()) == before.elements[m].rigidStart
+                && rigid(insideEnd[m], a.rigidEnd()) == before.elements[m].rigidEnd;
     }
 
     private double rigid(double face, double own) {
@@ -154,9 +178,16 @@ final class Frame implements Cholesky.Coefficients {
 
     private Element element(int m) {
         Member q = index.building().members().get(m);
-        return new Element(q, index.joint(q.start()), index.joint(q.end()), index.sectionOf(q).shape(), index.materialOf(q),
-            index.building().options().factorsOf(q), rigid(insideStart[m], q.rigidStart()), rigid(insideEnd[m], q.rigidEnd()),
-            index.building().options().shearDeformation());
+        return new Element(
+                q,
+                index.joint(q.start()),
+                index.joint(q.end()),
+                index.sectionOf(q).shape(),
+                index.materialOf(q),
+                index.building().options().factorsOf(q),
+                rigid(insideStart[m], q.rigidStart()),
+                rigid(insideEnd[m], q.rigidEnd()),
+                index.building().options().shearDeformation());
     }
 
     double faceStart(int m) {
@@ -169,12 +200,17 @@ final class Frame implements Cholesky.Coefficients {
 
     /** Vertices of the graph whose coefficients differ from those of the frame before; null if all may. */
     int[] changedSince(Frame before) {
-        if (freedoms != before.freedoms || !index.building().springs().equals(before.index.building().springs())) {
+        if (freedoms != before.freedoms
+                || !index.building().springs().equals(before.index.building().springs())) {
             return null;
         }
-        return IntStream.range(0, elements.length).filter(m -> global[m] != before.global[m])
-            .flatMap(m -> IntStream.of(joints[m])).distinct().flatMap(j -> IntStream.of(freedoms.verticesOf(j))).distinct()
-            .toArray();
+        return IntStream.range(0, elements.length)
+                .filter(m -> global[m] != before.global[m])
+                .flatMap(m -> IntStream.of(joints[m]))
+                .distinct()
+                .flatMap(j -> IntStream.of(freedoms.verticesOf(j)))
+                .distinct()
+                .toArray();
     }
 
     @Override

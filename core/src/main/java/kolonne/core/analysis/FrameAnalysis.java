@@ -44,7 +44,7 @@ public final class FrameAnalysis {
 
     /** Hears which step begins; may throw {@link java.util.concurrent.CancellationException} to stop. */
     public interface Progress {
-        Progress NONE = step -> { };
+        Progress NONE = step -> {};
 
         void at(String step);
     }
@@ -75,13 +75,19 @@ public final class FrameAnalysis {
         if (index.building().hasImportedForces()) {
             return ImportedForces.of(index);
         }
-        Frame old = before == null || before.solved() == null ? null : before.solved().frame();
+        Frame old = before == null || before.solved() == null
+                ? null
+                : before.solved().frame();
         Frame frame = Frame.of(index, old);
         progress.at("factorising the stiffness");
-        Cholesky factor = factorise(frame, old, old == null ? null : before.solved().factor());
+        Cholesky factor =
+                factorise(frame, old, old == null ? null : before.solved().factor());
         List<Finding> findings = new ArrayList<>(frame.findings);
         progress.at("solving load cases");
-        Solved first = new Solved(frame, factor, new Solution(frame, factor, old == null ? null : before.solved().firstOrder()));
+        Solved first = new Solved(
+                frame,
+                factor,
+                new Solution(frame, factor, old == null ? null : before.solved().firstOrder()));
         Solved last = index.building().options().pDelta().isEmpty() ? first : secondOrder(first, findings, progress);
         progress.at("forces at stations");
         return recovered(index, first, last, findings);
@@ -103,12 +109,16 @@ public final class FrameAnalysis {
 
     private static Cholesky factorise(Frame frame, Frame old, Cholesky oldFactor) {
         int[] changed = old == null ? null : frame.changedSince(old);
-        Cholesky.Outcome o = changed == null ? Cholesky.factorise(frame.freedoms.symbolic(), frame)
-            : oldFactor.changed(frame, changed);
+        Cholesky.Outcome o = changed == null
+                ? Cholesky.factorise(frame.freedoms.symbolic(), frame)
+                : oldFactor.changed(frame, changed);
         if (o.factor() == null) {
-            throw new AnalysisFailed(List.of(Finding.fails("analysis.mechanism", frame.freedoms.name(o.freeEquation()),
-                "The structure can move freely there: the stiffness matrix is singular." + unlike(frame, frame.freedoms.jointOf(o.freeEquation())),
-                "Add a support, or remove a release of a member that meets there.")));
+            throw new AnalysisFailed(List.of(Finding.fails(
+                    "analysis.mechanism",
+                    frame.freedoms.name(o.freeEquation()),
+                    "The structure can move freely there: the stiffness matrix is singular."
+                            + unlike(frame, frame.freedoms.jointOf(o.freeEquation())),
+                    "Add a support, or remove a release of a member that meets there.")));
         }
         return o.factor();
     }
@@ -127,23 +137,37 @@ public final class FrameAnalysis {
             Frame frame = base.withAxial(axial);
             Cholesky.Outcome o = Cholesky.factorise(frame.freedoms.symbolic(), frame);
             if (o.factor() == null) {
-                throw new AnalysisFailed(List.of(Finding.fails("analysis.buckling", frame.freedoms.name(o.freeEquation()),
-                    "The frame buckles there under the loads of the P-Delta combination.",
-                    "Stiffen the storey, or correct the P-Delta combination.")));
+                throw new AnalysisFailed(List.of(Finding.fails(
+                        "analysis.buckling",
+                        frame.freedoms.name(o.freeEquation()),
+                        "The frame buckles there under the loads of the P-Delta combination.",
+                        "Stiffen the storey, or correct the P-Delta combination.")));
             }
             Solved s = new Solved(frame, o.factor(), new Solution(frame, o.factor(), null));
             double[] next = axial(s.solution(), axial.length, factors);
             change = change(axial, next);
             if (change < CONVERGED) {
-                findings.add(Finding.info("analysis.p-delta", "model", String.format(Locale.ROOT,
-                    "P-Delta converged in %d iterations; the last changed axial forces by %.1e of the largest.", i, change)));
+                findings.add(Finding.info(
+                        "analysis.p-delta",
+                        "model",
+                        String.format(
+                                Locale.ROOT,
+                                "P-Delta converged in %d iterations; the last changed axial forces by %.1e of the largest.",
+                                i,
+                                change)));
                 return s;
             }
             axial = next;
         }
-        throw new AnalysisFailed(List.of(Finding.fails("analysis.p-delta-diverges", "model", String.format(Locale.ROOT,
-            "P-Delta has not converged after %d iterations: axial forces still change by %.1e of the largest.",
-            MOST_ITERATIONS, change), "Stiffen the frame: it is close to buckling.")));
+        throw new AnalysisFailed(List.of(Finding.fails(
+                "analysis.p-delta-diverges",
+                "model",
+                String.format(
+                        Locale.ROOT,
+                        "P-Delta has not converged after %d iterations: axial forces still change by %.1e of the largest.",
+                        MOST_ITERATIONS,
+                        change),
+                "Stiffen the frame: it is close to buckling.")));
     }
 
     private static double[] axial(Solution s, int members, double[] factors) {
@@ -170,7 +194,10 @@ public final class FrameAnalysis {
         PeakStations peaks = new PeakStations(index);
         IntStream.range(0, n).parallel().forEach(m -> {
             StationForcesOf f = forcesOf(last, m);
-            double[] at = f.stations(frame.faceStart(m), frame.faceEnd(m), index.sectionOf(b.members().get(m)).shape());
+            double[] at = f.stations(
+                    frame.faceStart(m),
+                    frame.faceEnd(m),
+                    index.sectionOf(b.members().get(m)).shape());
             double[] known = f.fill(at);
             double[] all = peaks.added(f, at, known, cases);
             stations[m] = all;
@@ -179,14 +206,23 @@ public final class FrameAnalysis {
         for (int c = 0; c < cases; c++) {
             double r = last.solution().residuals()[c];
             if (!(r < LARGEST_RESIDUAL)) {
-                findings.add(unbalanced(last, "load case " + b.loadCases().get(c).id(), c, r));
+                findings.add(
+                        unbalanced(last, "load case " + b.loadCases().get(c).id(), c, r));
             }
         }
         if (findings.stream().anyMatch(f -> f.severity() == Severity.FAILS)) {
             throw new AnalysisFailed(findings);
         }
-        return new Analysis(index, last.solution().displacements(), last.solution().reactions(), stations, forces,
-            last.solution().residuals(), findings, new Solved(first.frame(), first.factor(), first.solution(), last.solution()), frame);
+        return new Analysis(
+                index,
+                last.solution().displacements(),
+                last.solution().reactions(),
+                stations,
+                forces,
+                last.solution().residuals(),
+                findings,
+                new Solved(first.frame(), first.factor(), first.solution(), last.solution()),
+                frame);
     }
 
     /** Names the members at a joint where their stiffness differs so much that the softer ones are lost in rounding; else empty. */
@@ -194,12 +230,20 @@ public final class FrameAnalysis {
         List<Member> all = stiffestFirst(frame, joint);
         double most = all.isEmpty() ? 1 : stiffness(frame, all.get(0));
         double least = all.isEmpty() ? 1 : stiffness(frame, all.get(all.size() - 1));
-        return most < UNLIKE * least ? "" : String.format(Locale.ROOT, " Member %s is %.0e times as stiff as member %s there: what the softer one adds is lost in rounding.",
-            all.get(0).id(), most / least, all.get(all.size() - 1).id());
+        return most < UNLIKE * least
+                ? ""
+                : String.format(
+                        Locale.ROOT,
+                        " Member %s is %.0e times as stiff as member %s there: what the softer one adds is lost in rounding.",
+                        all.get(0).id(),
+                        most / least,
+                        all.get(all.size() - 1).id());
     }
 
     private static List<Member> stiffestFirst(Frame frame, String joint) {
-        return frame.index.membersAt(joint).stream().sorted(Comparator.comparingDouble((Member m) -> -stiffness(frame, m))).toList();
+        return frame.index.membersAt(joint).stream()
+                .sorted(Comparator.comparingDouble((Member m) -> -stiffness(frame, m)))
+                .toList();
     }
 
     /** Against moving across its axis [N/mm]. */
@@ -211,13 +255,24 @@ public final class FrameAnalysis {
     /** The joint that is out of balance most and the members that meet there, the stiffest and the softest first and last. */
     private static Finding unbalanced(Solved s, String where, int c, double residual) {
         String name = s.frame().freedoms.name(s.solution().worstEquation(c));
-        String members = stiffestFirst(s.frame(), s.frame().freedoms.jointOf(s.solution().worstEquation(c))).stream().map(Member::id).collect(Collectors.joining(", "));
-        String what = String.format(Locale.ROOT, "%s is out of balance by %.1e of the largest load. Members there, stiffest first: %s.", name, residual,
-            members.isEmpty() ? "none" : members);
-        String mend = "Look for members of extremely different stiffness that meet: short stubs, or stiffness factors far from 1.";
+        String members = stiffestFirst(
+                        s.frame(), s.frame().freedoms.jointOf(s.solution().worstEquation(c)))
+                .stream()
+                .map(Member::id)
+                .collect(Collectors.joining(", "));
+        String what = String.format(
+                Locale.ROOT,
+                "%s is out of balance by %.1e of the largest load. Members there, stiffest first: %s.",
+                name,
+                residual,
+                members.isEmpty() ? "none" : members);
+        String mend =
+                "Look for members of extremely different stiffness that meet: short stubs, or stiffness factors far from 1.";
         // where the ground alone moves, forces may be no more than rounding
         boolean loaded = Arrays.stream(s.solution().applied(c)).anyMatch(v -> v != 0);
-        return residual < LOST_RESIDUAL || !loaded ? Finding.note("analysis.residual", where, what, mend) : Finding.fails("analysis.residual", where, what, mend);
+        return residual < LOST_RESIDUAL || !loaded
+                ? Finding.note("analysis.residual", where, what, mend)
+                : Finding.fails("analysis.residual", where, what, mend);
     }
 
     static StationForcesOf forcesOf(Solved s, int m) {

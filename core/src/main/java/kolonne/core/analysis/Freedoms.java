@@ -29,14 +29,21 @@ final class Freedoms {
         }
     }
 
-    private static final String[] DIRECTION = {"displacement along X", "displacement along Y", "displacement along Z",
-        "rotation about X", "rotation about Y", "rotation about Z"};
+    private static final String[] DIRECTION = {
+        "displacement along X",
+        "displacement along Y",
+        "displacement along Z",
+        "rotation about X",
+        "rotation about Y",
+        "rotation about Z"
+    };
 
     private final BuildingIndex index;
     private final Terms[] terms;
     private final String[] names;
     /** Diaphragm of each joint that moves with one, or −1. */
     private final int[] plate;
+
     private final Symbolic symbolic;
 
     /** Numbers the equations in order of elimination. */
@@ -73,16 +80,20 @@ final class Freedoms {
         List<Diaphragm> all = index.building().diaphragms();
         for (int p = 0; p < all.size(); p++) {
             // a joint without members, such as the centre of mass, moves with a floor that has others
-            boolean moves = all.get(p).joints().stream().map(index::jointNumber).anyMatch(j -> !unused[j] && !(held[j][0] || held[j][1] || held[j][5]));
+            boolean moves = all.get(p).joints().stream()
+                    .map(index::jointNumber)
+                    .anyMatch(j -> !unused[j] && !(held[j][0] || held[j][1] || held[j][5]));
             if (!all.get(p).rigid() || !moves) {
                 continue;
             }
             for (String id : all.get(p).joints()) {
                 int j = index.jointNumber(id);
                 if (held[j][0] || held[j][1] || held[j][5]) {
-                    findings.accept(Finding.note("diaphragm.held", "diaphragm " + all.get(p).id(), "Joint " + id
-                        + " is supported in plan; it does not move with the diaphragm.",
-                        "Take the joint out of the diaphragm or remove its support."));
+                    findings.accept(Finding.note(
+                            "diaphragm.held",
+                            "diaphragm " + all.get(p).id(),
+                            "Joint " + id + " is supported in plan; it does not move with the diaphragm.",
+                            "Take the joint out of the diaphragm or remove its support."));
                 } else {
                     plate[j] = p;
                 }
@@ -112,22 +123,28 @@ final class Freedoms {
 
     /** Joints and diaphragms that a member brings together. */
     private Graph graph(int n) {
-        int[][] cliques = index.building().members().stream().map(m -> {
-            int i = index.jointNumber(m.start());
-            int j = index.jointNumber(m.end());
-            int p = plate[i] < 0 ? -1 : n + plate[i];
-            int q = plate[j] < 0 || plate[j] == plate[i] ? -1 : n + plate[j];
-            return new int[] {i, j, p, q};
-        }).toArray(int[][]::new);
+        int[][] cliques = index.building().members().stream()
+                .map(m -> {
+                    int i = index.jointNumber(m.start());
+                    int j = index.jointNumber(m.end());
+                    int p = plate[i] < 0 ? -1 : n + plate[i];
+                    int q = plate[j] < 0 || plate[j] == plate[i] ? -1 : n + plate[j];
+                    return new int[] {i, j, p, q};
+                })
+                .toArray(int[][]::new);
         return Graph.ofCliques(n + index.building().diaphragms().size(), cliques);
     }
 
     /** Joints by nested dissection, diaphragms last: each would otherwise join all of its floor at once. */
     private int[] order(int n) {
         int[][] pairs = index.building().members().stream()
-            .map(m -> new int[] {index.jointNumber(m.start()), index.jointNumber(m.end())}).toArray(int[][]::new);
+                .map(m -> new int[] {index.jointNumber(m.start()), index.jointNumber(m.end())})
+                .toArray(int[][]::new);
         int[] joints = NestedDissection.order(Graph.ofCliques(n, pairs));
-        return IntStream.concat(Arrays.stream(joints), IntStream.range(n, n + index.building().diaphragms().size())).toArray();
+        return IntStream.concat(
+                        Arrays.stream(joints),
+                        IntStream.range(n, n + index.building().diaphragms().size()))
+                .toArray();
     }
 
     private void numberJoint(int j, boolean[] held, boolean unused) {
@@ -144,7 +161,10 @@ final class Freedoms {
 
     private void numberPlate(Diaphragm d, int number, int vertex) {
         List<Joint> joints = new ArrayList<>();
-        d.joints().stream().filter(id -> plate[index.jointNumber(id)] == number).map(index::joint).forEach(joints::add);
+        d.joints().stream()
+                .filter(id -> plate[index.jointNumber(id)] == number)
+                .map(index::joint)
+                .forEach(joints::add);
         if (joints.isEmpty()) {
             return;
         }

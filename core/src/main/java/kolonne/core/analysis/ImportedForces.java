@@ -19,7 +19,9 @@ final class ImportedForces {
         Building b = index.building();
         int cases = b.loadCases().size();
         Map<String, List<StationForces>> byMember = new HashMap<>();
-        b.stationForces().forEach(s -> byMember.computeIfAbsent(s.member(), k -> new ArrayList<>()).add(s));
+        b.stationForces()
+                .forEach(s -> byMember.computeIfAbsent(s.member(), k -> new ArrayList<>())
+                        .add(s));
         List<Finding> findings = new ArrayList<>();
         double[][] stations = new double[b.members().size()][];
         double[][] forces = new double[b.members().size()][];
@@ -30,8 +32,11 @@ final class ImportedForces {
                 rows.forEach(r -> at.add(r.x()));
             }
             if (at.size() < 2) {
-                findings.add(Finding.fails("forces.missing", "member " + b.members().get(m).id(),
-                    "The member has forces at " + at.size() + " stations.", "Give them at both ends at least."));
+                findings.add(Finding.fails(
+                        "forces.missing",
+                        "member " + b.members().get(m).id(),
+                        "The member has forces at " + at.size() + " stations.",
+                        "Give them at both ends at least."));
                 continue;
             }
             stations[m] = at.stream().mapToDouble(Double::doubleValue).toArray();
@@ -43,17 +48,30 @@ final class ImportedForces {
         if (!findings.isEmpty()) {
             throw new AnalysisFailed(findings);
         }
-        findings.add(Finding.note("forces.imported", "model", "The forces come with the file; displacements, reactions "
-            + "and the sway of storeys are not known.", "Check that the frame may be taken as braced."));
-        return new Analysis(index, new double[cases][6 * b.joints().size()], new double[cases][6 * b.joints().size()],
-            stations, forces, new double[cases], findings, null, null);
+        findings.add(Finding.note(
+                "forces.imported",
+                "model",
+                "The forces come with the file; displacements, reactions " + "and the sway of storeys are not known.",
+                "Check that the frame may be taken as braced."));
+        return new Analysis(
+                index,
+                new double[cases][6 * b.joints().size()],
+                new double[cases][6 * b.joints().size()],
+                stations,
+                forces,
+                new double[cases],
+                findings,
+                null,
+                null);
     }
 
     /** Forces of a case at all stations: as given, straight lines between. A case without rows has no forces. */
-    private static void fill(BuildingIndex index, List<StationForces> rows, int loadCase, double[] stations,
-                             double[] out) {
-        List<StationForces> of = rows.stream().filter(r -> index.caseNumber(r.loadCase()) == loadCase)
-            .sorted(java.util.Comparator.comparingDouble(StationForces::x)).toList();
+    private static void fill(
+            BuildingIndex index, List<StationForces> rows, int loadCase, double[] stations, double[] out) {
+        List<StationForces> of = rows.stream()
+                .filter(r -> index.caseNumber(r.loadCase()) == loadCase)
+                .sorted(java.util.Comparator.comparingDouble(StationForces::x))
+                .toList();
         for (int s = 0; s < stations.length && !of.isEmpty(); s++) {
             int hi = 0;
             while (hi < of.size() - 1 && of.get(hi).x() < stations[s]) {

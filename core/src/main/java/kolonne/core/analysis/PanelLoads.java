@@ -37,8 +37,8 @@ final class PanelLoads {
     record Share(Member member, double from, double to, double width1, double width2, double torque1, double torque2) {}
 
     /** A side of the panel: from a corner, along unit vector (ux, uy), the inward normal is (nx, ny). */
-    private record Side(double x, double y, double ux, double uy, double length, double nx, double ny,
-                        List<Piece> beams) {
+    private record Side(
+            double x, double y, double ux, double uy, double length, double nx, double ny, List<Piece> beams) {
         boolean supported() {
             return !beams.isEmpty();
         }
@@ -65,7 +65,9 @@ final class PanelLoads {
         for (SlabPanel p : index.building().panels()) {
             sides.put(p.id(), sidesOf(p));
         }
-        sides.values().forEach(l -> l.forEach(s -> s.beams().forEach(b -> panelsOn.merge(b.member().id(), 1, Integer::sum))));
+        sides.values()
+                .forEach(l -> l.forEach(
+                        s -> s.beams().forEach(b -> panelsOn.merge(b.member().id(), 1, Integer::sum))));
         Map<String, List<Share>> out = new LinkedHashMap<>();
         index.building().panels().forEach(p -> out.put(p.id(), shares(p, sides.get(p.id()))));
         return out;
@@ -74,8 +76,11 @@ final class PanelLoads {
     /** True area of a panel over its area in plan; of a warped one, of the triangles from its middle to its sides. */
     static double slope(BuildingIndex index, SlabPanel panel) {
         List<Joint> j = panel.joints().stream().map(index::joint).toList();
-        double[] o = {j.stream().mapToDouble(Joint::x).average().orElse(0), j.stream().mapToDouble(Joint::y).average().orElse(0),
-            j.stream().mapToDouble(Joint::z).average().orElse(0)};
+        double[] o = {
+            j.stream().mapToDouble(Joint::x).average().orElse(0),
+            j.stream().mapToDouble(Joint::y).average().orElse(0),
+            j.stream().mapToDouble(Joint::z).average().orElse(0)
+        };
         double plan = 0;
         double whole = 0;
         for (int i = 0; i < j.size(); i++) {
@@ -92,11 +97,13 @@ final class PanelLoads {
 
     /** Panels beside each beam, by its id: two where there is a slab on either side. */
     static Map<String, List<SlabPanel>> beside(BuildingIndex index) {
-        PanelLoads loads = new PanelLoads(index, f -> { });
+        PanelLoads loads = new PanelLoads(index, f -> {});
         Map<String, List<SlabPanel>> out = new HashMap<>();
         for (SlabPanel p : index.building().panels()) {
             for (Side side : loads.sidesOf(p)) {
-                side.beams().forEach(b -> out.computeIfAbsent(b.member().id(), k -> new ArrayList<>()).add(p));
+                side.beams()
+                        .forEach(b -> out.computeIfAbsent(b.member().id(), k -> new ArrayList<>())
+                                .add(p));
             }
         }
         return out;
@@ -104,8 +111,15 @@ final class PanelLoads {
 
     /** Area of a panel in plan without its openings [mm2]. */
     static double netArea(BuildingIndex index, SlabPanel p) {
-        List<double[]> corners = p.joints().stream().map(index::joint).map(j -> new double[] {j.x(), j.y()}).toList();
-        double holes = p.holes().stream().mapToDouble(h -> new Polygon(h.stream().map(q -> new double[] {q.x(), q.y()}).toList()).area()).sum();
+        List<double[]> corners = p.joints().stream()
+                .map(index::joint)
+                .map(j -> new double[] {j.x(), j.y()})
+                .toList();
+        double holes = p.holes().stream()
+                .mapToDouble(h -> new Polygon(
+                                h.stream().map(q -> new double[] {q.x(), q.y()}).toList())
+                        .area())
+                .sum();
         return new Polygon(corners).area() - holes;
     }
 
@@ -113,18 +127,28 @@ final class PanelLoads {
     private List<Side> sidesOf(SlabPanel panel) {
         List<Joint> corners = corners(panel);
         if (corners.size() < 3) {
-            fail("panel.corners", panel, "The panel's joints lie on one line.", "List the corners in order around the panel.");
+            fail(
+                    "panel.corners",
+                    panel,
+                    "The panel's joints lie on one line.",
+                    "List the corners in order around the panel.");
             return List.of();
         }
         List<Side> sides = sides(corners);
         if (sides == null) {
-            fail("panel.not-convex", panel, "The panel is not convex, or its joints are not in order around it.",
-                "Put the joints in order, or split the panel into convex ones.");
+            fail(
+                    "panel.not-convex",
+                    panel,
+                    "The panel is not convex, or its joints are not in order around it.",
+                    "Put the joints in order, or split the panel into convex ones.");
             return List.of();
         }
         if (sides.stream().noneMatch(Side::supported)) {
-            fail("panel.unsupported", panel, "No beam runs along any side of the panel.",
-                "Add beams along its sides or remove the panel.");
+            fail(
+                    "panel.unsupported",
+                    panel,
+                    "No beam runs along any side of the panel.",
+                    "Add beams along its sides or remove the panel.");
             return List.of();
         }
         return sides;
@@ -143,17 +167,26 @@ final class PanelLoads {
         List<Share> out = new ArrayList<>();
         for (Side side : sides) {
             if (side.supported()) {
-                List<Strip> strips = panel.oneWay() && !cantilever ? oneWay(panel, side, outline, holes)
-                    : twoWay(sides, side, outline, holes, cantilever && twists(panel, side));
+                List<Strip> strips = panel.oneWay() && !cantilever
+                        ? oneWay(panel, side, outline, holes)
+                        : twoWay(sides, side, outline, holes, cantilever && twists(panel, side));
                 strips.forEach(s -> distribute(side, s, out));
             }
         }
-        double shared = out.stream().mapToDouble(s -> (s.to() - s.from()) * (s.width1() + s.width2()) / 2).sum();
+        double shared = out.stream()
+                .mapToDouble(s -> (s.to() - s.from()) * (s.width1() + s.width2()) / 2)
+                .sum();
         double area = outline.area() - holes.stream().mapToDouble(Polygon::area).sum();
         if (Math.abs(shared - area) > 1e-3 * area) {
-            fail("panel.load-lost", panel, String.format(Locale.ROOT,
-                "Beams take up %.2f of the panel's %.2f m2: a side that must carry load has no beam on it.",
-                shared / 1e6, area / 1e6), "Add the missing beam, or turn the span of the one-way slab.");
+            fail(
+                    "panel.load-lost",
+                    panel,
+                    String.format(
+                            Locale.ROOT,
+                            "Beams take up %.2f of the panel's %.2f m2: a side that must carry load has no beam on it.",
+                            shared / 1e6,
+                            area / 1e6),
+                    "Add the missing beam, or turn the span of the one-way slab.");
             return List.of();
         }
         return out;
@@ -165,11 +198,17 @@ final class PanelLoads {
 
     /** Whether the beam of a cantilever panel takes its moment as torsion; says where the moment goes. */
     private boolean twists(SlabPanel panel, Side side) {
-        boolean alone = side.beams().stream().anyMatch(b -> panelsOn.get(b.member().id()) == 1);
-        findings.accept(Finding.note("panel.cantilever", "slab panel " + panel.id(), alone
-            ? "The panel cantilevers from one beam with no slab behind it: the beam takes the overhang's moment as torsion."
-            : "The panel cantilevers from one beam; its moment is taken to go on into the slab behind the beam.",
-            alone ? "Add the slab behind the beam if there is one." : "Check the slab behind for the moment of the overhang."));
+        boolean alone =
+                side.beams().stream().anyMatch(b -> panelsOn.get(b.member().id()) == 1);
+        findings.accept(Finding.note(
+                "panel.cantilever",
+                "slab panel " + panel.id(),
+                alone
+                        ? "The panel cantilevers from one beam with no slab behind it: the beam takes the overhang's moment as torsion."
+                        : "The panel cantilevers from one beam; its moment is taken to go on into the slab behind the beam.",
+                alone
+                        ? "Add the slab behind the beam if there is one."
+                        : "Check the slab behind for the moment of the overhang."));
         return alone;
     }
 
@@ -198,7 +237,8 @@ final class PanelLoads {
     private List<Polygon> holes(SlabPanel panel, Polygon outline) {
         List<Polygon> out = new ArrayList<>();
         for (List<Point> h : panel.holes()) {
-            Polygon hole = new Polygon(h.stream().map(p -> new double[] {p.x(), p.y()}).toList());
+            Polygon hole =
+                    new Polygon(h.stream().map(p -> new double[] {p.x(), p.y()}).toList());
             Polygon inside = hole;
             double turn = Math.signum(outline.twiceArea());
             int n = outline.corners().size();
@@ -210,8 +250,11 @@ final class PanelLoads {
                 inside = inside.clipped(a, b, -a * p[0] - b * p[1]);
             }
             if (h.size() < 3 || !(hole.area() > 0) || inside.area() < 0.999 * hole.area()) {
-                fail("panel.hole", panel, "An opening has no area, crosses itself or reaches beyond the panel.",
-                    "Give its corners in order, inside the panel.");
+                fail(
+                        "panel.hole",
+                        panel,
+                        "An opening has no area, crosses itself or reaches beyond the panel.",
+                        "Give its corners in order, inside the panel.");
                 return null;
             }
             out.add(hole);
@@ -221,7 +264,9 @@ final class PanelLoads {
 
     /** The sides with the beams on them, or null if the outline is not convex. */
     private List<Side> sides(List<Joint> c) {
-        double turn = Math.signum(new Polygon(c.stream().map(j -> new double[] {j.x(), j.y()}).toList()).twiceArea());
+        double turn = Math.signum(new Polygon(
+                        c.stream().map(j -> new double[] {j.x(), j.y()}).toList())
+                .twiceArea());
         List<Side> out = new ArrayList<>();
         for (int i = 0; i < c.size(); i++) {
             Joint a = c.get(i);
@@ -253,9 +298,15 @@ final class PanelLoads {
             for (Member m : index.membersAt(at.id())) {
                 Joint other = index.joint(index.otherEnd(m, at.id()));
                 double step = Math.hypot(other.x() - at.x(), other.y() - at.y());
-                double along = ((other.x() - at.x()) * (b.x() - a.x()) + (other.y() - at.y()) * (b.y() - a.y())) / length;
-                boolean onSide = m.role() == Role.BEAM && step > 0 && along > step * (1 - 1e-6) && done + step <= length * (1 + 1e-6);
-                double off = onSide ? Math.abs(other.z() - a.z() - (b.z() - a.z()) * (done + step) / length) / step : nearest;
+                double along =
+                        ((other.x() - at.x()) * (b.x() - a.x()) + (other.y() - at.y()) * (b.y() - a.y())) / length;
+                boolean onSide = m.role() == Role.BEAM
+                        && step > 0
+                        && along > step * (1 - 1e-6)
+                        && done + step <= length * (1 + 1e-6);
+                double off = onSide
+                        ? Math.abs(other.z() - a.z() - (b.z() - a.z()) * (done + step) / length) / step
+                        : nearest;
                 if (off < nearest) {
                     nearest = off;
                     next = new Piece(m, done, done + step, !m.start().equals(at.id()), index.length(m) / step);
@@ -273,7 +324,8 @@ final class PanelLoads {
     }
 
     /** The region nearer to {@code side} than to any other supported side, as strips at right angles to it. */
-    private static List<Strip> twoWay(List<Side> sides, Side side, Polygon outline, List<Polygon> holes, boolean torque) {
+    private static List<Strip> twoWay(
+            List<Side> sides, Side side, Polygon outline, List<Polygon> holes, boolean torque) {
         Polygon region = outline;
         List<Polygon> missing = new ArrayList<>(holes);
         for (Side o : sides) {
@@ -286,7 +338,8 @@ final class PanelLoads {
             }
         }
         Polygon inner = along(region, side, side.nx(), side.ny());
-        List<Polygon> without = missing.stream().map(h -> along(h, side, side.nx(), side.ny())).toList();
+        List<Polygon> without =
+                missing.stream().map(h -> along(h, side, side.nx(), side.ny())).toList();
         List<Strip> out = strips(inner, without, side.length(), 1, torque);
         beyond(inner, without, side.length(), out);
         return out;
@@ -306,7 +359,8 @@ final class PanelLoads {
     }
 
     private static double net(Polygon region, List<Polygon> holes, double a, double c) {
-        return region.clipped(a, 0, c).area() - holes.stream().mapToDouble(h -> h.clipped(a, 0, c).area()).sum();
+        return region.clipped(a, 0, c).area()
+                - holes.stream().mapToDouble(h -> h.clipped(a, 0, c).area()).sum();
     }
 
     /** Half of every strip along the span. */
@@ -317,26 +371,36 @@ final class PanelLoads {
         if (sine < 1e-6) {
             return List.of();
         }
-        return strips(along(outline, side, dx, dy), holes.stream().map(h -> along(h, side, dx, dy)).toList(), side.length(),
-            sine / 2, false);
+        return strips(
+                along(outline, side, dx, dy),
+                holes.stream().map(h -> along(h, side, dx, dy)).toList(),
+                side.length(),
+                sine / 2,
+                false);
     }
 
     /** Coordinates along the side and along direction (dx, dy) from it. */
     private static Polygon along(Polygon p, Side side, double dx, double dy) {
         double det = side.ux() * dy - side.uy() * dx;
-        return new Polygon(p.corners().stream().map(c -> {
-            double x = c[0] - side.x();
-            double y = c[1] - side.y();
-            return new double[] {(x * dy - y * dx) / det, (side.ux() * y - side.uy() * x) / det};
-        }).toList());
+        return new Polygon(p.corners().stream()
+                .map(c -> {
+                    double x = c[0] - side.x();
+                    double y = c[1] - side.y();
+                    return new double[] {(x * dy - y * dx) / det, (side.ux() * y - side.uy() * x) / det};
+                })
+                .toList());
     }
 
     /** Net chords along a side, linear between the corners of the region and of the openings. */
-    private static List<Strip> strips(Polygon region, List<Polygon> holes, double length, double factor, boolean torque) {
+    private static List<Strip> strips(
+            Polygon region, List<Polygon> holes, double length, double factor, boolean torque) {
         TreeSet<Double> cuts = new TreeSet<>(List.of(0.0, length));
         List<Polygon> all = new ArrayList<>(holes);
         all.add(region);
-        all.forEach(p -> p.corners().stream().map(c -> c[0]).filter(s -> s > 0 && s < length).forEach(cuts::add));
+        all.forEach(p -> p.corners().stream()
+                .map(c -> c[0])
+                .filter(s -> s > 0 && s < length)
+                .forEach(cuts::add));
         List<Double> at = new ArrayList<>(cuts);
         List<Strip> out = new ArrayList<>();
         for (int i = 0; i + 1 < at.size(); i++) {
@@ -350,15 +414,20 @@ final class PanelLoads {
     }
 
     /** Values just inside both ends, since chords may jump at the ends themselves. */
-    private static void strip(Polygon region, List<Polygon> holes, double s1, double s2, double factor, boolean torque,
-                              List<Strip> out) {
+    private static void strip(
+            Polygon region, List<Polygon> holes, double s1, double s2, double factor, boolean torque, List<Strip> out) {
         double[] a = net(region, holes, s1 + 0.25 * (s2 - s1));
         double[] b = net(region, holes, s1 + 0.75 * (s2 - s1));
         double w1 = Math.max(0, 1.5 * a[0] - 0.5 * b[0]);
         double w2 = Math.max(0, 1.5 * b[0] - 0.5 * a[0]);
         if (w1 > 1e-9 || w2 > 1e-9) {
-            out.add(new Strip(s1, s2, w1 * factor, w2 * factor, torque ? 1.5 * a[1] - 0.5 * b[1] : 0,
-                torque ? 1.5 * b[1] - 0.5 * a[1] : 0));
+            out.add(new Strip(
+                    s1,
+                    s2,
+                    w1 * factor,
+                    w2 * factor,
+                    torque ? 1.5 * a[1] - 0.5 * b[1] : 0,
+                    torque ? 1.5 * b[1] - 0.5 * a[1] : 0));
         }
     }
 
@@ -387,10 +456,28 @@ final class PanelLoads {
             // a downward load at t along the inward normal turns about the member's axis: (t n × −k) · x
             double turn = -(side.ny() * side.ux() - side.nx() * side.uy()) * (p.reversed() ? -1 : 1);
             double[] w = {mix(strip.width1(), strip.width2(), t1), mix(strip.width1(), strip.width2(), t2)};
-            double[] q = {turn * mix(strip.torque1(), strip.torque2(), t1), turn * mix(strip.torque1(), strip.torque2(), t2)};
+            double[] q = {
+                turn * mix(strip.torque1(), strip.torque2(), t1), turn * mix(strip.torque1(), strip.torque2(), t2)
+            };
             double k = p.slope();
-            out.add(p.reversed() ? new Share(p.member(), (p.s2() - to) * k, (p.s2() - from) * k, w[1] / k, w[0] / k, q[1] / k, q[0] / k)
-                : new Share(p.member(), (from - p.s1()) * k, (to - p.s1()) * k, w[0] / k, w[1] / k, q[0] / k, q[1] / k));
+            out.add(
+                    p.reversed()
+                            ? new Share(
+                                    p.member(),
+                                    (p.s2() - to) * k,
+                                    (p.s2() - from) * k,
+                                    w[1] / k,
+                                    w[0] / k,
+                                    q[1] / k,
+                                    q[0] / k)
+                            : new Share(
+                                    p.member(),
+                                    (from - p.s1()) * k,
+                                    (to - p.s1()) * k,
+                                    w[0] / k,
+                                    w[1] / k,
+                                    q[0] / k,
+                                    q[1] / k));
         }
     }
 

@@ -27,6 +27,7 @@ import kolonne.core.model.Role;
 public final class PatternLive {
     /** Cosine of the greatest angle between members of one line: 5°. */
     private static final double COLLINEAR = -Math.cos(Math.toRadians(5));
+
     private static final int PAIRS = 5;
     private static final String[] SUFFIX = {"odd", "even", "pairs 1", "pairs 2", "pairs 3", "pairs 4", "pairs 5"};
 
@@ -43,7 +44,9 @@ public final class PatternLive {
     /** The building with its arrangements as load cases and combinations; the same index if the model asks for none. */
     public static BuildingIndex expanded(BuildingIndex index) {
         Building b = index.building();
-        boolean asked = b.options().patternLive() && !b.hasImportedForces() && b.loadCases().stream().noneMatch(LoadCase::generated);
+        boolean asked = b.options().patternLive()
+                && !b.hasImportedForces()
+                && b.loadCases().stream().noneMatch(LoadCase::generated);
         if (!asked) {
             return index;
         }
@@ -67,17 +70,24 @@ public final class PatternLive {
             for (LoadCase c : b.loadCases()) {
                 if (c.kind() == CaseKind.LIVE) {
                     String id = unique(c.id() + " " + SUFFIX[p], taken);
-                    cases.add(new LoadCase(id, c.name() + ", " + SUFFIX[p], c.kind(), 0, new Pattern(c.id(), members.get(p))));
+                    cases.add(new LoadCase(
+                            id, c.name() + ", " + SUFFIX[p], c.kind(), 0, new Pattern(c.id(), members.get(p))));
                     instead.put(c.id(), id);
                 }
             }
             for (Combination c : b.combinations()) {
                 boolean live = c.terms().stream().anyMatch(t -> instead.containsKey(t.loadCase()));
-                boolean lateral = c.terms().stream().anyMatch(t -> kinds.get(t.loadCase()).isLateral());
+                boolean lateral =
+                        c.terms().stream().anyMatch(t -> kinds.get(t.loadCase()).isLateral());
                 if (live && !lateral) {
-                    combinations.add(new Combination(unique(c.id() + " " + SUFFIX[p], names), c.name() + " (" + SUFFIX[p] + ")",
-                        c.purpose(), c.terms().stream().map(t -> new Combination.Term(
-                            instead.getOrDefault(t.loadCase(), t.loadCase()), t.factor())).toList()));
+                    combinations.add(new Combination(
+                            unique(c.id() + " " + SUFFIX[p], names),
+                            c.name() + " (" + SUFFIX[p] + ")",
+                            c.purpose(),
+                            c.terms().stream()
+                                    .map(t -> new Combination.Term(
+                                            instead.getOrDefault(t.loadCase(), t.loadCase()), t.factor()))
+                                    .toList()));
                 }
             }
         }
@@ -142,20 +152,26 @@ public final class PatternLive {
         if (released(m, joint)) {
             return null;
         }
-        return index.membersAt(joint).stream().filter(o -> o != m && o.role() == Role.BEAM && !released(o, joint))
-            .filter(o -> cosine(m, o, joint) < COLLINEAR).findFirst().orElse(null);
+        return index.membersAt(joint).stream()
+                .filter(o -> o != m && o.role() == Role.BEAM && !released(o, joint))
+                .filter(o -> cosine(m, o, joint) < COLLINEAR)
+                .findFirst()
+                .orElse(null);
     }
 
     private static boolean released(Member m, String joint) {
-        return m.start().equals(joint) ? m.startRelease().frees(4) : m.endRelease().frees(4);
+        return m.start().equals(joint)
+                ? m.startRelease().frees(4)
+                : m.endRelease().frees(4);
     }
 
     private double cosine(Member a, Member b, String joint) {
         Joint o = index.joint(joint);
         Joint p = index.joint(index.otherEnd(a, joint));
         Joint q = index.joint(index.otherEnd(b, joint));
-        double dot = (p.x() - o.x()) * (q.x() - o.x()) + (p.y() - o.y()) * (q.y() - o.y())
-            + (p.z() - o.z()) * (q.z() - o.z());
+        double dot = (p.x() - o.x()) * (q.x() - o.x())
+                + (p.y() - o.y()) * (q.y() - o.y())
+                + (p.z() - o.z()) * (q.z() - o.z());
         return dot / (o.distanceTo(p) * o.distanceTo(q));
     }
 
@@ -179,8 +195,9 @@ public final class PatternLive {
     private boolean ends(Member a, Member b) {
         String joint = a.start().equals(b.start()) || a.start().equals(b.end()) ? a.start() : a.end();
         double depth = Math.max(depth(a), depth(b));
-        return index.membersAt(joint).stream().anyMatch(o -> o.role() == Role.COLUMN || o != a && o != b && depth(o) >= depth)
-            || index.building().supports().stream().anyMatch(s -> s.joint().equals(joint) && s.uz());
+        return index.membersAt(joint).stream()
+                        .anyMatch(o -> o.role() == Role.COLUMN || o != a && o != b && depth(o) >= depth)
+                || index.building().supports().stream().anyMatch(s -> s.joint().equals(joint) && s.uz());
     }
 
     private double depth(Member m) {

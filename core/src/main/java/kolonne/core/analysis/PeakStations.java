@@ -15,12 +15,18 @@ final class PeakStations {
 
     PeakStations(BuildingIndex index) {
         Building b = index.building();
-        var strength = b.combinations().stream().filter(c -> c.purpose() == Purpose.STRENGTH).toList();
+        var strength = b.combinations().stream()
+                .filter(c -> c.purpose() == Purpose.STRENGTH)
+                .toList();
         cases = new int[strength.size()][];
         factors = new double[strength.size()][];
         for (int i = 0; i < cases.length; i++) {
-            cases[i] = strength.get(i).terms().stream().mapToInt(t -> index.caseNumber(t.loadCase())).toArray();
-            factors[i] = strength.get(i).terms().stream().mapToDouble(Combination.Term::factor).toArray();
+            cases[i] = strength.get(i).terms().stream()
+                    .mapToInt(t -> index.caseNumber(t.loadCase()))
+                    .toArray();
+            factors[i] = strength.get(i).terms().stream()
+                    .mapToDouble(Combination.Term::factor)
+                    .toArray();
         }
     }
 
@@ -38,7 +44,8 @@ final class PeakStations {
                     double x = zero(forces, c, stations[s], stations[s + 1], before, after, value);
                     forces.at(x, value, 0, 6);
                     double m = combined(value, c, 0, 1, Analysis.MY);
-                    double ends = Math.max(combined(known, c, s, n, Analysis.MY), combined(known, c, s + 1, n, Analysis.MY));
+                    double ends =
+                            Math.max(combined(known, c, s, n, Analysis.MY), combined(known, c, s + 1, n, Analysis.MY));
                     int side = m >= ends ? 0 : 1;
                     if (at[side] < 0 || (side == 0 ? m > best[0] : m < best[1])) {
                         best[side] = m;

@@ -28,7 +28,8 @@ public final class Slabs {
 
     /** Part of a full turn that a panel covers around a joint: 1 within it, a half on a side, less at a corner; 0 outside and on other levels. */
     public double around(SlabPanel p, Joint at) {
-        Outline o = outlines.computeIfAbsent(p.id(), k -> Outline.of(p.joints().stream().map(index::joint).toList()));
+        Outline o = outlines.computeIfAbsent(
+                p.id(), k -> Outline.of(p.joints().stream().map(index::joint).toList()));
         return o.mayHold(at) ? o.around(at) : 0;
     }
 
@@ -48,7 +49,12 @@ public final class Slabs {
         }
 
         boolean mayHold(Joint j) {
-            return j.z() >= low[2] && j.z() <= high[2] && j.x() >= low[0] && j.x() <= high[0] && j.y() >= low[1] && j.y() <= high[1];
+            return j.z() >= low[2]
+                    && j.z() <= high[2]
+                    && j.x() >= low[0]
+                    && j.x() <= high[0]
+                    && j.y() >= low[1]
+                    && j.y() <= high[1];
         }
 
         double around(Joint at) {

@@ -15,6 +15,7 @@ final class Solution {
     private final int size;
     /** [case][6 × joint]. */
     private final double[][] applied;
+
     private final double[][] displacements;
     private final double[][] reactions;
     private final double[] residuals;
@@ -22,6 +23,7 @@ final class Solution {
     private final int[] worst;
     /** [member][case][12]: equivalent loads, end forces, displacements of the joints' side of the clear ends (local axes). */
     private final double[][][] equivalent;
+
     private final double[][][] endForces;
     private final double[][][] local;
     /** [member][case][released]: what released freedoms received. */
@@ -69,7 +71,9 @@ final class Solution {
     private void load(Solution before) {
         boolean reusable = before != null && before.cases == cases && before.onJoints.length == onJoints.length;
         IntStream.range(0, onJoints.length).parallel().forEach(m -> {
-            if (reusable && frame.elements[m] == before.frame.elements[m] && frame.loads.of(m) == before.frame.loads.of(m)) {
+            if (reusable
+                    && frame.elements[m] == before.frame.elements[m]
+                    && frame.loads.of(m) == before.frame.loads.of(m)) {
                 equivalent[m] = before.equivalent[m];
                 received[m] = before.received[m];
                 onJoints[m] = before.onJoints[m];

@@ -13,6 +13,7 @@ import kolonne.core.shape.Shape;
 final class StationForcesOf {
     /** Half the distance between the two stations at a point load [mm]. */
     private static final double EITHER_SIDE = 0.01;
+
     private static final int EQUAL_PARTS = 10;
     /** Stations closer than this are one [mm]. */
     private static final double SAME = 5;
@@ -128,7 +129,8 @@ final class StationForcesOf {
             double x = member.sample(i);
             at(e.rigidStart + x, samples, 0, 6);
             for (int c = 0; c < end.length; c++) {
-                loaded[c][i] = samples[6 * c + k] + chord(c, axis, e.rigidStart + x) - m0[c] - (mL[c] - m0[c]) * x / e.clear;
+                loaded[c][i] =
+                        samples[6 * c + k] + chord(c, axis, e.rigidStart + x) - m0[c] - (mL[c] - m0[c]) * x / e.clear;
             }
         }
         for (int c = 0; c < end.length; c++) {
@@ -137,8 +139,12 @@ final class StationForcesOf {
                 double x = stations[s] - e.rigidStart;
                 int o = (c * stations.length + s) * 6 + k;
                 double ofLoads = out[o] + chord(c, axis, stations[s]) - m0[c] - (mL[c] - m0[c]) * x / e.clear;
-                out[o] = member.nearBuckling() ? out[o] + e.axial * (e.deflection(ends[c], axis, stations[s]) - e.deflection(ends[c], axis, e.rigidStart))
-                    : member.ofEnds(m0[c], mL[c], x) + member.ofLoads(ofLoads, series, x);
+                out[o] = member.nearBuckling()
+                        ? out[o]
+                                + e.axial
+                                        * (e.deflection(ends[c], axis, stations[s])
+                                                - e.deflection(ends[c], axis, e.rigidStart))
+                        : member.ofEnds(m0[c], mL[c], x) + member.ofLoads(ofLoads, series, x);
             }
         }
     }

@@ -41,7 +41,9 @@ public final class StoreyResults {
     private StoreyResults(Analysis a) {
         this.a = a;
         this.index = a.index();
-        floors = index.building().storeys().stream().sorted(Comparator.comparingDouble(Storey::elevation)).toList();
+        floors = index.building().storeys().stream()
+                .sorted(Comparator.comparingDouble(Storey::elevation))
+                .toList();
     }
 
     /** Storeys from the lowest up; a storey without columns is left out. */
@@ -59,9 +61,11 @@ public final class StoreyResults {
 
     /** Columns whose axis crosses a level. */
     public static List<Member> columnsAt(BuildingIndex index, double z) {
-        return index.building().members().stream().filter(m -> m.role() == Role.COLUMN)
-            .filter(m -> Math.min(z(index, m.start()), z(index, m.end())) < z && Math.max(z(index, m.start()), z(index, m.end())) > z)
-            .toList();
+        return index.building().members().stream()
+                .filter(m -> m.role() == Role.COLUMN)
+                .filter(m -> Math.min(z(index, m.start()), z(index, m.end())) < z
+                        && Math.max(z(index, m.start()), z(index, m.end())) > z)
+                .toList();
     }
 
     private static double z(BuildingIndex index, String joint) {
@@ -81,7 +85,7 @@ public final class StoreyResults {
             for (int axis = 0; axis < 2; axis++) {
                 shear[axis] += v[axis];
                 double moved = a.displacement(loadCase, index.jointNumber(m.end()), axis)
-                    - a.displacement(loadCase, index.jointNumber(m.start()), axis);
+                        - a.displacement(loadCase, index.jointNumber(m.start()), axis);
                 double ratio = moved / (z(index, m.end()) - z(index, m.start()));
                 worst[axis] = Math.abs(ratio) > Math.abs(worst[axis]) ? ratio : worst[axis];
             }
@@ -145,7 +149,11 @@ public final class StoreyResults {
         List<Mass> out = new ArrayList<>();
         for (int f = 0; f < sums.length; f++) {
             double[] s = sums[f];
-            out.add(new Mass(r.floors.get(f).id(), s[0] / GRAVITY / 1000, s[0] == 0 ? 0 : s[1] / s[0], s[0] == 0 ? 0 : s[2] / s[0]));
+            out.add(new Mass(
+                    r.floors.get(f).id(),
+                    s[0] / GRAVITY / 1000,
+                    s[0] == 0 ? 0 : s[1] / s[0],
+                    s[0] == 0 ? 0 : s[2] / s[0]));
         }
         return out;
     }
@@ -153,7 +161,10 @@ public final class StoreyResults {
     private int nearest(double z) {
         int best = 0;
         for (int f = 1; f < floors.size(); f++) {
-            best = Math.abs(floors.get(f).elevation() - z) < Math.abs(floors.get(best).elevation() - z) ? f : best;
+            best = Math.abs(floors.get(f).elevation() - z)
+                            < Math.abs(floors.get(best).elevation() - z)
+                    ? f
+                    : best;
         }
         return best;
     }

@@ -21,7 +21,8 @@ import kolonne.core.finding.Finding;
  *
  * @param code key of the design code, one of {@link Codes}
  */
-public record Basis(String name, String code, Materials materials, Bars bars, Stirrups stirrups, Frame frame, BeamRules beams) {
+public record Basis(
+        String name, String code, Materials materials, Bars bars, Stirrups stirrups, Frame frame, BeamRules beams) {
     /** The starting basis of a new project in SI or US customary units. */
     public static Basis standard(boolean usUnits) {
         return standard(Codes.usual(usUnits).key());
@@ -55,7 +56,14 @@ public record Basis(String name, String code, Materials materials, Bars bars, St
 
     /** The same basis with another preference. */
     public Basis with(Preference p) {
-        return with(new Bars(bars.beams(), bars.columns(), bars.stirrups(), bars.layersMost(), bars.practicalCap(), p, bars.stockLength()));
+        return with(new Bars(
+                bars.beams(),
+                bars.columns(),
+                bars.stirrups(),
+                bars.layersMost(),
+                bars.practicalCap(),
+                p,
+                bars.stockLength()));
     }
 
     /** The same basis with a part of the hogging moments redistributed. */
@@ -126,7 +134,9 @@ public record Basis(String name, String code, Materials materials, Bars bars, St
     }
 
     private List<Bar> allowed(List<String> labels) {
-        return entry().catalogue().bars().stream().filter(b -> labels.contains(b.label())).toList();
+        return entry().catalogue().bars().stream()
+                .filter(b -> labels.contains(b.label()))
+                .toList();
     }
 
     /** Everything wrong with the basis; empty if it can be designed to. */

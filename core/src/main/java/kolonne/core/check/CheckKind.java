@@ -14,11 +14,13 @@ public enum CheckKind {
     SHEAR_LIMIT("shear-limit", "Shear, limit of the concrete", Cause.SHEAR_LIMIT, Quantity.FORCE),
     CAPACITY_SHEAR("capacity-shear", "Shear from the strength of the ends", Cause.SHEAR, Quantity.FORCE),
     TENSION_SHIFT_TOP("tension-shift-top", "Bars against the shifted moment, top", Cause.ANCHORAGE, Quantity.MOMENT),
-    TENSION_SHIFT_BOTTOM("tension-shift-bottom", "Bars against the shifted moment, bottom", Cause.ANCHORAGE, Quantity.MOMENT),
+    TENSION_SHIFT_BOTTOM(
+            "tension-shift-bottom", "Bars against the shifted moment, bottom", Cause.ANCHORAGE, Quantity.MOMENT),
     FLEXURE_TOP("flexure-top", "Flexure, top", Cause.FLEXURE, Quantity.MOMENT),
     FLEXURE_BOTTOM("flexure-bottom", "Flexure, bottom", Cause.FLEXURE, Quantity.MOMENT),
     TENSION_CONTROL_TOP("tension-control-top", "Tension-controlled, top", Cause.FLEXURE_COMPRESSION, Quantity.STRAIN),
-    TENSION_CONTROL_BOTTOM("tension-control-bottom", "Tension-controlled, bottom", Cause.FLEXURE_COMPRESSION, Quantity.STRAIN),
+    TENSION_CONTROL_BOTTOM(
+            "tension-control-bottom", "Tension-controlled, bottom", Cause.FLEXURE_COMPRESSION, Quantity.STRAIN),
     MINIMUM_TOP("minimum-top", "Minimum steel, top", Cause.STEEL_BELOW_MINIMUM, Quantity.AREA),
     MINIMUM_BOTTOM("minimum-bottom", "Minimum steel, bottom", Cause.STEEL_BELOW_MINIMUM, Quantity.AREA),
     FLEXURE_TORSION_TOP("flexure-torsion-top", "Flexure with torsion, top", Cause.FLEXURE, Quantity.MOMENT),
@@ -28,7 +30,11 @@ public enum CheckKind {
     // Torsion of beams
     TORSION_THRESHOLD("torsion-threshold", "Torsion, threshold", Cause.OUT_OF_SCOPE, Quantity.MOMENT),
     TORSION("torsion", "Torsion with shear, outer legs", Cause.TORSION, Quantity.AREA_PER_LENGTH),
-    SHEAR_TORSION_LIMIT("shear-torsion-limit", "Shear with torsion, limit of the concrete", Cause.SHEAR_TORSION_LIMIT, Quantity.MOMENT),
+    SHEAR_TORSION_LIMIT(
+            "shear-torsion-limit",
+            "Shear with torsion, limit of the concrete",
+            Cause.SHEAR_TORSION_LIMIT,
+            Quantity.MOMENT),
     TORSION_SPACING("torsion-spacing", "Stirrup spacing for torsion", Cause.STIRRUP_SPACING, Quantity.LENGTH),
     TORSION_BAR_SIZE("torsion-bar-size", "Thinnest bar round the perimeter", Cause.TORSION, Quantity.LENGTH),
     TORSION_BAR_SPACING("torsion-bar-spacing", "Distance of bars up the sides", Cause.TORSION, Quantity.LENGTH),
@@ -38,14 +44,17 @@ public enum CheckKind {
     TORSION_BOTTOM("torsion-bottom", "Bars for torsion, bottom", Cause.TORSION, Quantity.AREA),
     // Bars of beams: fit, anchorage, continuity
     INTEGRITY_TOP("integrity-top", "Continuous bars of an edge beam, top", Cause.STEEL_BELOW_MINIMUM, Quantity.AREA),
-    INTEGRITY_BOTTOM("integrity-bottom", "Continuous bars of an edge beam, bottom", Cause.STEEL_BELOW_MINIMUM, Quantity.AREA),
+    INTEGRITY_BOTTOM(
+            "integrity-bottom", "Continuous bars of an edge beam, bottom", Cause.STEEL_BELOW_MINIMUM, Quantity.AREA),
     INTEGRITY_END_TOP("integrity-end-top", "Continuous bars anchored for yield, top", Cause.ANCHORAGE, Quantity.AREA),
-    INTEGRITY_END_BOTTOM("integrity-end-bottom", "Continuous bars anchored for yield, bottom", Cause.ANCHORAGE, Quantity.AREA),
+    INTEGRITY_END_BOTTOM(
+            "integrity-end-bottom", "Continuous bars anchored for yield, bottom", Cause.ANCHORAGE, Quantity.AREA),
     PAST_INFLECTION("past-inflection", "Top bars past the point of inflection", Cause.ANCHORAGE, Quantity.AREA),
     CLEAR_SPACING_TOP("clear-spacing-top", "Clear distance, top bars", Cause.BARS_DO_NOT_FIT, Quantity.LENGTH),
     CLEAR_SPACING_BOTTOM("clear-spacing-bottom", "Clear distance, bottom bars", Cause.BARS_DO_NOT_FIT, Quantity.LENGTH),
     LAYER_SPACING_TOP("layer-spacing-top", "Clear distance of layers, top", Cause.BARS_DO_NOT_FIT, Quantity.LENGTH),
-    LAYER_SPACING_BOTTOM("layer-spacing-bottom", "Clear distance of layers, bottom", Cause.BARS_DO_NOT_FIT, Quantity.LENGTH),
+    LAYER_SPACING_BOTTOM(
+            "layer-spacing-bottom", "Clear distance of layers, bottom", Cause.BARS_DO_NOT_FIT, Quantity.LENGTH),
     LAYERS_TOP("layers-top", "Upper bars over lower ones, top", Cause.BARS_DO_NOT_FIT, Quantity.LENGTH),
     LAYERS_BOTTOM("layers-bottom", "Upper bars over lower ones, bottom", Cause.BARS_DO_NOT_FIT, Quantity.LENGTH),
     BAR_SPACING_TOP("bar-spacing-top", "Bar spacing, top", Cause.BAR_SPACING_WIDE, Quantity.LENGTH),
@@ -56,45 +65,75 @@ public enum CheckKind {
     SIDE_BARS("side-bars", "Side bars", Cause.BAR_SPACING_WIDE, Quantity.LENGTH),
     HOOK_TOP("hook-top", "Hook in the end support, top", Cause.ANCHORAGE, Quantity.LENGTH),
     HOOK_BOTTOM("hook-bottom", "Hook in the end support, bottom", Cause.ANCHORAGE, Quantity.LENGTH),
-    CORNER_BARS_TOP("corner-bars-top", "Bars in the corners of the stirrups, top", Cause.STEEL_BELOW_MINIMUM, Quantity.COUNT),
-    CORNER_BARS_BOTTOM("corner-bars-bottom", "Bars in the corners of the stirrups, bottom", Cause.STEEL_BELOW_MINIMUM, Quantity.COUNT),
+    CORNER_BARS_TOP(
+            "corner-bars-top", "Bars in the corners of the stirrups, top", Cause.STEEL_BELOW_MINIMUM, Quantity.COUNT),
+    CORNER_BARS_BOTTOM(
+            "corner-bars-bottom",
+            "Bars in the corners of the stirrups, bottom",
+            Cause.STEEL_BELOW_MINIMUM,
+            Quantity.COUNT),
     BOTTOM_INTO_SUPPORT("bottom-into-support", "Bottom bars into the support", Cause.ANCHORAGE, Quantity.AREA),
     CUT_OFF("cut-off", "Strength past the end of bars", Cause.ANCHORAGE, Quantity.MOMENT),
     DEVELOPMENT_TOP("development-top", "Flexure where bars develop, top", Cause.ANCHORAGE, Quantity.MOMENT),
     DEVELOPMENT_BOTTOM("development-bottom", "Flexure where bars develop, bottom", Cause.ANCHORAGE, Quantity.MOMENT),
-    LAP_PLACE("lap-place", "Lap away from the columns", Cause.ANCHORAGE, Quantity.LENGTH,
-        "Have longer bars delivered, or lap them elsewhere."),
+    LAP_PLACE(
+            "lap-place",
+            "Lap away from the columns",
+            Cause.ANCHORAGE,
+            Quantity.LENGTH,
+            "Have longer bars delivered, or lap them elsewhere."),
     PAIR_SIZE("pair-size", "Size of bars in pairs", Cause.BARS_DO_NOT_FIT, Quantity.LENGTH),
-    PAIR_ENDS("pair-ends", "Ends of bars in pairs", Cause.ANCHORAGE, Quantity.LENGTH,
-        "Let one bar of each two run on further."),
+    PAIR_ENDS(
+            "pair-ends",
+            "Ends of bars in pairs",
+            Cause.ANCHORAGE,
+            Quantity.LENGTH,
+            "Let one bar of each two run on further."),
     CUT_OFF_TENSION("cut-off-tension", "Shear where bars end in tension", Cause.ANCHORAGE, Quantity.FORCE),
     // Stirrups of beams
     STIRRUP_SPACING("stirrup-spacing", "Stirrup spacing", Cause.STIRRUP_SPACING, Quantity.LENGTH),
     LEGS_MOST("legs-most", "Legs that the basis allows", Cause.TIE_ARRANGEMENT, Quantity.COUNT),
     LEG_SPACING("leg-spacing", "Spacing of legs across", Cause.STIRRUP_SPACING, Quantity.LENGTH),
-    COMPRESSION_SPACING("compression-spacing", "Stirrups round bars in compression", Cause.STIRRUP_SPACING, Quantity.LENGTH),
+    COMPRESSION_SPACING(
+            "compression-spacing", "Stirrups round bars in compression", Cause.STIRRUP_SPACING, Quantity.LENGTH),
     COMPRESSION_LEGS("compression-legs", "Legs that hold bars in compression", Cause.TIE_ARRANGEMENT, Quantity.COUNT),
-    COMPRESSION_STIRRUP("compression-stirrup", "Stirrup size for bars in compression", Cause.TIE_ARRANGEMENT, Quantity.LENGTH),
+    COMPRESSION_STIRRUP(
+            "compression-stirrup", "Stirrup size for bars in compression", Cause.TIE_ARRANGEMENT, Quantity.LENGTH),
     // Frames in earthquakes
-    DUCTILE_THROUGH_TOP("ductile-through-top", "Continuous bars of the frame, top", Cause.STEEL_BELOW_MINIMUM, Quantity.COUNT),
-    DUCTILE_THROUGH_BOTTOM("ductile-through-bottom", "Continuous bars of the frame, bottom", Cause.STEEL_BELOW_MINIMUM, Quantity.COUNT),
+    DUCTILE_THROUGH_TOP(
+            "ductile-through-top", "Continuous bars of the frame, top", Cause.STEEL_BELOW_MINIMUM, Quantity.COUNT),
+    DUCTILE_THROUGH_BOTTOM(
+            "ductile-through-bottom",
+            "Continuous bars of the frame, bottom",
+            Cause.STEEL_BELOW_MINIMUM,
+            Quantity.COUNT),
     DUCTILE_BOTTOM("ductile-bottom", "Continuous bottom bars of the frame", Cause.STEEL_BELOW_MINIMUM, Quantity.AREA),
     DUCTILE_SAGGING("ductile-sagging", "Sagging strength at the column", Cause.FLEXURE, Quantity.MOMENT),
     DUCTILE_ANYWHERE_TOP("ductile-anywhere-top", "Strength along the span, top", Cause.FLEXURE, Quantity.MOMENT),
-    DUCTILE_ANYWHERE_BOTTOM("ductile-anywhere-bottom", "Strength along the span, bottom", Cause.FLEXURE, Quantity.MOMENT),
-    DUCTILE_MINIMUM_TOP("ductile-minimum-top", "Least steel of the frame, top", Cause.STEEL_BELOW_MINIMUM, Quantity.AREA),
-    DUCTILE_MINIMUM_BOTTOM("ductile-minimum-bottom", "Least steel of the frame, bottom", Cause.STEEL_BELOW_MINIMUM, Quantity.AREA),
+    DUCTILE_ANYWHERE_BOTTOM(
+            "ductile-anywhere-bottom", "Strength along the span, bottom", Cause.FLEXURE, Quantity.MOMENT),
+    DUCTILE_MINIMUM_TOP(
+            "ductile-minimum-top", "Least steel of the frame, top", Cause.STEEL_BELOW_MINIMUM, Quantity.AREA),
+    DUCTILE_MINIMUM_BOTTOM(
+            "ductile-minimum-bottom", "Least steel of the frame, bottom", Cause.STEEL_BELOW_MINIMUM, Quantity.AREA),
     DUCTILE_MOST_TOP("ductile-most-top", "Most steel of the frame, top", Cause.STEEL_OVER_CAP, Quantity.AREA),
     DUCTILE_MOST_BOTTOM("ductile-most-bottom", "Most steel of the frame, bottom", Cause.STEEL_OVER_CAP, Quantity.AREA),
     HOOP_LEGS("hoop-legs", "Legs that hold the bars", Cause.TIE_ARRANGEMENT, Quantity.COUNT),
     DUCTILE_SPAN("ductile-span", "Clear span over effective depth", Cause.GEOMETRY, Quantity.NUMBER),
-    DUCTILE_PROJECTION("ductile-projection", "Beam past the side of the column", Cause.GEOMETRY, Quantity.LENGTH,
-        "Make the beam narrower or the column larger."),
-    DUCTILE_WIDTH("ductile-width", "Width of the web", Cause.GEOMETRY, Quantity.LENGTH,
-        "Make the beam wider."),
+    DUCTILE_PROJECTION(
+            "ductile-projection",
+            "Beam past the side of the column",
+            Cause.GEOMETRY,
+            Quantity.LENGTH,
+            "Make the beam narrower or the column larger."),
+    DUCTILE_WIDTH("ductile-width", "Width of the web", Cause.GEOMETRY, Quantity.LENGTH, "Make the beam wider."),
     DUCTILE_HOOK("ductile-hook", "Hook in the column of the frame", Cause.ANCHORAGE, Quantity.LENGTH),
-    DUCTILE_COLUMN_DEPTH("ductile-column-depth", "Depth of the column for the bars through it", Cause.ANCHORAGE, Quantity.LENGTH,
-        "Use smaller bars, or a deeper column."),
+    DUCTILE_COLUMN_DEPTH(
+            "ductile-column-depth",
+            "Depth of the column for the bars through it",
+            Cause.ANCHORAGE,
+            Quantity.LENGTH,
+            "Use smaller bars, or a deeper column."),
     HOOP_SPACING("hoop-spacing", "Spacing of hoops", Cause.STIRRUP_SPACING, Quantity.LENGTH),
     DUCTILE_SPACING("ductile-spacing", "Stirrup spacing of the frame", Cause.STIRRUP_SPACING, Quantity.LENGTH),
     // Serviceability of beams
@@ -109,18 +148,22 @@ public enum CheckKind {
     // What the checks of beams do not cover
     CONCRETE_SCOPE("concrete-scope", "Concrete outside the code's classes", Cause.OUT_OF_SCOPE, Quantity.STRENGTH),
     SHAPE("shape", "Round beam", Cause.OUT_OF_SCOPE, Quantity.COUNT),
-    DEEP_BEAM("deep-beam", "Deep beam", Cause.OUT_OF_SCOPE, Quantity.NUMBER,
-        "Design it by strut and tie, by hand."),
+    DEEP_BEAM("deep-beam", "Deep beam", Cause.OUT_OF_SCOPE, Quantity.NUMBER, "Design it by strut and tie, by hand."),
     AXIAL_FORCE("axial-force", "Axial force in the beam", Cause.OUT_OF_SCOPE, Quantity.FORCE),
     MINOR_MOMENT("minor-moment", "Bending about the minor axis", Cause.OUT_OF_SCOPE, Quantity.MOMENT),
     MINOR_SHEAR("minor-shear", "Shear across the beam", Cause.OUT_OF_SCOPE, Quantity.FORCE),
     // Columns
-    COLUMN_SHAPE("shape", "Shape of the section", Cause.OUT_OF_SCOPE, Quantity.NUMBER,
-        "Design it by hand, or use a rectangle or a circle."),
+    COLUMN_SHAPE(
+            "shape",
+            "Shape of the section",
+            Cause.OUT_OF_SCOPE,
+            Quantity.NUMBER,
+            "Design it by hand, or use a rectangle or a circle."),
     COLUMN_AXIAL_BENDING("axial-bending", "Axial force with bending", Cause.AXIAL_BENDING, Quantity.MOMENT),
     COLUMN_AXIAL_LIMIT("axial-limit", "Axial compression", Cause.AXIAL_LIMIT, Quantity.FORCE),
     COLUMN_SECOND_ORDER("second-order", "Second-order moments over first-order", Cause.SLENDERNESS, Quantity.NUMBER),
-    COLUMN_CONCRETE_SCOPE("concrete-scope", "Concrete outside the code's classes", Cause.OUT_OF_SCOPE, Quantity.STRENGTH),
+    COLUMN_CONCRETE_SCOPE(
+            "concrete-scope", "Concrete outside the code's classes", Cause.OUT_OF_SCOPE, Quantity.STRENGTH),
     COLUMN_STEEL_MAXIMUM("steel-maximum", "Steel, code's cap", Cause.STEEL_OVER_CAP, Quantity.RATIO),
     COLUMN_STEEL_PRACTICAL("steel-practical", "Steel, practical cap", Cause.STEEL_OVER_PRACTICAL, Quantity.RATIO),
     COLUMN_STEEL_MINIMUM("steel-minimum", "Steel, minimum", Cause.STEEL_BELOW_MINIMUM, Quantity.RATIO),
@@ -132,11 +175,13 @@ public enum CheckKind {
     COLUMN_TORSION_THRESHOLD("torsion-threshold", "Torsion, threshold", Cause.OUT_OF_SCOPE, Quantity.MOMENT),
     COLUMN_SHEAR_X("shear-x", "Shear along x", Cause.SHEAR, Quantity.FORCE),
     COLUMN_SHEAR_LIMIT_X("shear-limit-x", "Shear along x, limit of the concrete", Cause.SHEAR_LIMIT, Quantity.FORCE),
-    COLUMN_MINIMUM_TIES_X("minimum-ties-x", "Minimum ties for shear along x", Cause.STEEL_BELOW_MINIMUM, Quantity.AREA_PER_LENGTH),
+    COLUMN_MINIMUM_TIES_X(
+            "minimum-ties-x", "Minimum ties for shear along x", Cause.STEEL_BELOW_MINIMUM, Quantity.AREA_PER_LENGTH),
     COLUMN_BARS_HELD_X("bars-held-x", "Bars held by ties, faces along x", Cause.TIE_ARRANGEMENT, Quantity.LENGTH),
     COLUMN_SHEAR_Y("shear-y", "Shear along y", Cause.SHEAR, Quantity.FORCE),
     COLUMN_SHEAR_LIMIT_Y("shear-limit-y", "Shear along y, limit of the concrete", Cause.SHEAR_LIMIT, Quantity.FORCE),
-    COLUMN_MINIMUM_TIES_Y("minimum-ties-y", "Minimum ties for shear along y", Cause.STEEL_BELOW_MINIMUM, Quantity.AREA_PER_LENGTH),
+    COLUMN_MINIMUM_TIES_Y(
+            "minimum-ties-y", "Minimum ties for shear along y", Cause.STEEL_BELOW_MINIMUM, Quantity.AREA_PER_LENGTH),
     COLUMN_BARS_HELD_Y("bars-held-y", "Bars held by ties, faces along y", Cause.TIE_ARRANGEMENT, Quantity.LENGTH);
 
     public static final Faces INTEGRITY = new Faces(INTEGRITY_TOP, INTEGRITY_BOTTOM);

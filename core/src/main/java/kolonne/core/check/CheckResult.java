@@ -19,8 +19,18 @@ import kolonne.core.finding.Cause;
  * @param station     number of the station that explains the check, or -1
  * @param clause      of the design code
  */
-public record CheckResult(CheckKind kind, Cause cause, double demand, double capacity, double utilisation, String combination, String place, double x, int part, int station,
-                          String clause) {
+public record CheckResult(
+        CheckKind kind,
+        Cause cause,
+        double demand,
+        double capacity,
+        double utilisation,
+        String combination,
+        String place,
+        double x,
+        int part,
+        int station,
+        String clause) {
     /** Slack for rounding when comparing with 1.00. */
     private static final double ROUNDING = 1e-6;
     /** Shown where there is no capacity at all. */
@@ -51,13 +61,25 @@ public record CheckResult(CheckKind kind, Cause cause, double demand, double cap
 
     /** Records the check as one line of a calculation: what is needed against what there is. */
     public void explain(Trace t) {
-        t.step(title(), "needed / provided" + (place.isEmpty() || place.equals("whole lift") ? "" : ", " + place), "{0} / {1}",
-            utilisation, Quantity.UTILISATION, clause, Trace.in(demand, quantity()), Trace.in(capacity, quantity()));
+        t.step(
+                title(),
+                "needed / provided" + (place.isEmpty() || place.equals("whole lift") ? "" : ", " + place),
+                "{0} / {1}",
+                utilisation,
+                Quantity.UTILISATION,
+                clause,
+                Trace.in(demand, quantity()),
+                Trace.in(capacity, quantity()));
     }
 
     /** Demand against capacity with units, in the display system. */
     public String words(boolean us) {
-        return String.format(java.util.Locale.ROOT, "%s: %s against %s, %.2f.", title(), quantity().text(demand, us),
-            quantity().text(capacity, us), utilisation);
+        return String.format(
+                java.util.Locale.ROOT,
+                "%s: %s against %s, %.2f.",
+                title(),
+                quantity().text(demand, us),
+                quantity().text(capacity, us),
+                utilisation);
     }
 }

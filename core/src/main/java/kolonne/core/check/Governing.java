@@ -31,10 +31,24 @@ public final class Governing {
         offer(kind, kind.cause(), demand, capacity, utilisation, at, clause);
     }
 
-    public void offer(CheckKind kind, Cause cause, double demand, double capacity, double utilisation, At at, String clause) {
+    public void offer(
+            CheckKind kind, Cause cause, double demand, double capacity, double utilisation, At at, String clause) {
         if (governs(kind, utilisation)) {
             String place = at.words().isEmpty() ? places.words(at.x(), at.part()) : at.words();
-            worst.put(kind.id(), new CheckResult(kind, cause, demand, capacity, utilisation, at.combination(), place, at.x(), at.part(), at.station(), clause));
+            worst.put(
+                    kind.id(),
+                    new CheckResult(
+                            kind,
+                            cause,
+                            demand,
+                            capacity,
+                            utilisation,
+                            at.combination(),
+                            place,
+                            at.x(),
+                            at.part(),
+                            at.station(),
+                            clause));
         }
     }
 

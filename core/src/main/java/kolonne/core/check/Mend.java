@@ -17,11 +17,14 @@ public final class Mend {
     private static String beam(Cause cause) {
         return switch (cause) {
             case FLEXURE -> "Add bars or a larger size, or make the section deeper.";
-            case FLEXURE_COMPRESSION -> "Make the section deeper or wider, use stronger concrete, or add compression bars.";
+            case FLEXURE_COMPRESSION ->
+                "Make the section deeper or wider, use stronger concrete, or add compression bars.";
             case SHEAR -> "Use more legs, a larger stirrup or a closer spacing, or make the section deeper.";
-            case TORSION -> "Use larger stirrups or a closer spacing and more bars round the perimeter, make the section larger, or reduce its "
-                + "torsional stiffness if equilibrium allows.";
-            case SHEAR_TORSION_LIMIT -> "Make the section wider or deeper, use stronger concrete, or reduce its torsional stiffness if equilibrium allows.";
+            case TORSION ->
+                "Use larger stirrups or a closer spacing and more bars round the perimeter, make the section larger, or reduce its "
+                        + "torsional stiffness if equilibrium allows.";
+            case SHEAR_TORSION_LIMIT ->
+                "Make the section wider or deeper, use stronger concrete, or reduce its torsional stiffness if equilibrium allows.";
             case SHEAR_LIMIT -> "Make the section deeper or wider, or use stronger concrete.";
             case STEEL_BELOW_MINIMUM -> "Add bars or stirrups.";
             case BARS_DO_NOT_FIT -> "Use fewer, larger bars or another layer, or make the section wider.";

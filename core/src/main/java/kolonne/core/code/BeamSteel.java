@@ -15,7 +15,8 @@ public interface BeamSteel {
      * @param width       of the whole section; {@code meanTension} of its uncracked tension zone
      * @param determinate whether the span is statically determinate
      */
-    double minimumSteelWidth(double web, double width, double meanTension, boolean flangeInTension, boolean determinate);
+    double minimumSteelWidth(
+            double web, double width, double meanTension, boolean flangeInTension, boolean determinate);
 
     /** Excess of strength over demand that replaces the least tension steel; infinite where none does. */
     double minimumSteelExcess();

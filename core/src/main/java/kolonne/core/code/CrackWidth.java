@@ -18,7 +18,17 @@ public interface CrackWidth {
      * @param stress   of the steel [MPa]
      * @param fc       f'c or fck [MPa]
      */
-    record Cracked(double h, double d, double x, double b, double as, double diameter, double cover, double spacing, double stress, double fc) {}
+    record Cracked(
+            double h,
+            double d,
+            double x,
+            double b,
+            double as,
+            double diameter,
+            double cover,
+            double spacing,
+            double stress,
+            double fc) {}
 
     /** Width of a crack [mm]. */
     double width(Cracked c, Trace t);

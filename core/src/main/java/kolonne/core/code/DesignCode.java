@@ -4,7 +4,8 @@ import java.util.Optional;
 import kolonne.core.basis.part.Ductility;
 
 /** The rules of a design code, facet by facet. Units N, mm, MPa; strengths returned are design strengths, after reduction. */
-public interface DesignCode extends Scope, SectionRules, Redistribution, BeamSteel, Flanges, ShearRules, StirrupRules, SpanRules {
+public interface DesignCode
+        extends Scope, SectionRules, Redistribution, BeamSteel, Flanges, ShearRules, StirrupRules, SpanRules {
     /** Name and edition, for instance {@code ACI 318M-19}. */
     String name();
 

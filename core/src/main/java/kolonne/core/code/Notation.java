@@ -26,7 +26,8 @@ public record Notation(Bending bending, Column column, Uses uses) {
      * @param strain      of the outermost bars
      * @param strength    in bending, before a reduction factor if there is one
      */
-    public record Bending(String concrete, Term factor, String neutralAxis, Term steel, Term block, Term strain, String strength) {}
+    public record Bending(
+            String concrete, Term factor, String neutralAxis, Term steel, Term block, Term strain, String strength) {}
 
     /**
      * Columns.
@@ -36,7 +37,14 @@ public record Notation(Bending bending, Column column, Uses uses) {
      * @param strain      of the outermost bar
      * @param strength    axial, and {@code moment}, before a reduction factor if there is one
      */
-    public record Column(String axial, String momentX, String momentY, Term neutralAxis, String strain, String strength, String moment) {}
+    public record Column(
+            String axial,
+            String momentX,
+            String momentY,
+            Term neutralAxis,
+            String strain,
+            String strength,
+            String moment) {}
 
     /** Demand over capacity. */
     public record Uses(String flexure, String shear, String torsion, String axial) {}

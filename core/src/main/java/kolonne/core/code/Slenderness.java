@@ -24,8 +24,23 @@ public interface Slenderness {
      * @param ag   gross area [mm2]
      * @param d    h/2 and the radius of gyration of all bars [mm]
      */
-    record Lift(double m1, double m2, double lu, double k, double r, double ei, double h, double pu, double sustained,
-                double sustainedMoment, boolean transverse, boolean sways, double fc, double fy, double ag, double d) {}
+    record Lift(
+            double m1,
+            double m2,
+            double lu,
+            double k,
+            double r,
+            double ei,
+            double h,
+            double pu,
+            double sustained,
+            double sustainedMoment,
+            boolean transverse,
+            boolean sways,
+            double fc,
+            double fy,
+            double ag,
+            double d) {}
 
     /** The moment to design for away from the ends [Nmm] and the magnifier; infinite where the lift buckles. */
     record Magnified(double moment, double factor, boolean slender) {}

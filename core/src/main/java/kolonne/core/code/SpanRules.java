@@ -17,8 +17,14 @@ public interface SpanRules {
      * @param ratio    tension steel over b d at mid-span, at the support of a cantilever; {@code compressionRatio} of the bars in compression
      * @param flange   width of the section over that of its web
      */
-    record SpanDepth(double length, SpanEnds ends, double fy, double fc, double ratio, double compressionRatio, double flange) {}
+    record SpanDepth(
+            double length, SpanEnds ends, double fy, double fc, double ratio, double compressionRatio, double flange) {}
 
     /** How a span is held at its ends, for span-to-depth rules. */
-    enum SpanEnds { SIMPLE, ONE_END_CONTINUOUS, BOTH_ENDS_CONTINUOUS, CANTILEVER }
+    enum SpanEnds {
+        SIMPLE,
+        ONE_END_CONTINUOUS,
+        BOTH_ENDS_CONTINUOUS,
+        CANTILEVER
+    }
 }

@@ -13,4 +13,14 @@ package kolonne.core.code;
  * @param ph  its perimeter [mm]
  * @param inset from the faces to the middle of the longitudinal bars [mm]
  */
-public record TorsionSection(double fc, double fy, double fyt, double bw, double h, double acp, double pcp, double aoh, double ph, double inset) {}
+public record TorsionSection(
+        double fc,
+        double fy,
+        double fyt,
+        double bw,
+        double h,
+        double acp,
+        double pcp,
+        double aoh,
+        double ph,
+        double inset) {}

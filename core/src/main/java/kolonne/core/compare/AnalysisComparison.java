@@ -59,7 +59,9 @@ public final class AnalysisComparison {
 
     private static double[] peaks(Analysis a, Demands strength, int m) {
         double[] out = new double[Analysis.COMPONENTS];
-        int sets = strength.count() > 0 ? strength.count() : a.index().building().loadCases().size();
+        int sets = strength.count() > 0
+                ? strength.count()
+                : a.index().building().loadCases().size();
         for (int s = 0; s < a.stationCount(m); s++) {
             for (int k = 0; k < sets; k++) {
                 for (int i = 0; i < out.length; i++) {

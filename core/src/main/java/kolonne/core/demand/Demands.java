@@ -16,18 +16,22 @@ public final class Demands {
     private final boolean[] lateral;
     /** By member, what the forces of cases that sway the frame are multiplied by; null for 1 everywhere. */
     private final double[] magnifiers;
+
     private final boolean[] sustained;
     private final boolean[] earthquake;
 
     public Demands(Analysis analysis, Purpose purpose) {
         this.analysis = analysis;
         Building b = analysis.index().building();
-        combinations = b.combinations().stream().filter(c -> c.purpose() == purpose).toList();
+        combinations =
+                b.combinations().stream().filter(c -> c.purpose() == purpose).toList();
         cases = new int[combinations.size()][];
         factors = new double[combinations.size()][];
         for (int c = 0; c < combinations.size(); c++) {
             List<Combination.Term> terms = combinations.get(c).terms();
-            cases[c] = terms.stream().mapToInt(t -> analysis.index().caseNumber(t.loadCase())).toArray();
+            cases[c] = terms.stream()
+                    .mapToInt(t -> analysis.index().caseNumber(t.loadCase()))
+                    .toArray();
             factors[c] = terms.stream().mapToDouble(Combination.Term::factor).toArray();
         }
         lateral = new boolean[b.loadCases().size()];

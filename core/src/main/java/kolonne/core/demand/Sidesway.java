@@ -84,7 +84,9 @@ public final class Sidesway {
         double size = Math.hypot(ux, uy);
         double x = magnifier(base, top, true);
         double y = magnifier(base, top, false);
-        return size == 0 ? Math.max(x, y) : Math.abs(uy) < ALONG * size ? x : Math.abs(ux) < ALONG * size ? y : Math.max(x, y);
+        return size == 0
+                ? Math.max(x, y)
+                : Math.abs(uy) < ALONG * size ? x : Math.abs(ux) < ALONG * size ? y : Math.max(x, y);
     }
 
     /** Magnifier of a beam: that of the storeys above and below it, the larger; infinite where one is unstable. */

@@ -56,16 +56,23 @@ public final class SwayIndex {
     public static SwayIndex of(Demands strength) {
         BuildingIndex index = strength.analysis().index();
         List<Double> levels = new ArrayList<>();
-        index.building().storeys().stream().sorted(Comparator.comparingDouble(Storey::elevation))
-            .forEach(s -> levels.add(s.elevation()));
+        index.building().storeys().stream()
+                .sorted(Comparator.comparingDouble(Storey::elevation))
+                .forEach(s -> levels.add(s.elevation()));
         Analysis a = strength.analysis();
-        List<List<StoreyResults.Row>> all = IntStream.range(0, index.building().loadCases().size()).mapToObj(c -> StoreyResults.of(a, c)).toList();
+        List<List<StoreyResults.Row>> all = IntStream.range(
+                        0, index.building().loadCases().size())
+                .mapToObj(c -> StoreyResults.of(a, c))
+                .toList();
         boolean[] sidesway = new boolean[all.size()];
         for (int c = 0; c < sidesway.length; c++) {
-            sidesway[c] = index.building().loadCases().get(c).kind().isLateral() || !a.imported() && sways(a, c, all.get(c));
+            sidesway[c] =
+                    index.building().loadCases().get(c).kind().isLateral() || !a.imported() && sways(a, c, all.get(c));
         }
-        List<List<StoreyResults.Row>> lateral = IntStream.range(0, sidesway.length).filter(c -> sidesway[c])
-            .mapToObj(c -> all.get(c).stream().filter(r -> pushed(a, c, r)).toList()).toList();
+        List<List<StoreyResults.Row>> lateral = IntStream.range(0, sidesway.length)
+                .filter(c -> sidesway[c])
+                .mapToObj(c -> all.get(c).stream().filter(r -> pushed(a, c, r)).toList())
+                .toList();
         List<StoreySway> out = new ArrayList<>();
         for (int i = 0; i + 1 < levels.size(); i++) {
             StoreySway s = storey(strength, index, lateral, levels.get(i), levels.get(i + 1));
@@ -77,7 +84,9 @@ public final class SwayIndex {
     }
 
     private static boolean sways(Analysis a, int loadCase, List<StoreyResults.Row> rows) {
-        return rows.stream().anyMatch(r -> pushed(a, loadCase, r) || Math.hypot(r.drift()[0], r.drift()[1]) > APPRECIABLE * r.height());
+        return rows.stream()
+                .anyMatch(r ->
+                        pushed(a, loadCase, r) || Math.hypot(r.drift()[0], r.drift()[1]) > APPRECIABLE * r.height());
     }
 
     private static boolean pushed(Analysis a, int loadCase, StoreyResults.Row r) {
@@ -85,8 +94,8 @@ public final class SwayIndex {
         return Math.hypot(r.shear()[0], r.shear()[1]) > PUSHES * loads;
     }
 
-    private static StoreySway storey(Demands strength, BuildingIndex index, List<List<StoreyResults.Row>> lateral, double base,
-                                     double top) {
+    private static StoreySway storey(
+            Demands strength, BuildingIndex index, List<List<StoreyResults.Row>> lateral, double base, double top) {
         List<Member> columns = StoreyResults.columnsAt(index, (base + top) / 2);
         if (columns.isEmpty()) {
             return null;
@@ -110,7 +119,8 @@ public final class SwayIndex {
         double largest = 0;
         double out = Double.NaN;
         for (List<StoreyResults.Row> rows : lateral) {
-            StoreyResults.Row row = rows.stream().filter(r -> r.top() == top).findFirst().orElse(null);
+            StoreyResults.Row row =
+                    rows.stream().filter(r -> r.top() == top).findFirst().orElse(null);
             if (row == null) {
                 continue;
             }

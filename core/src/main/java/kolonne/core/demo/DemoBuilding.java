@@ -36,6 +36,7 @@ public final class DemoBuilding {
     private static final double CONCRETE = 25e-6;
     /** Cracked beams and columns (ACI 318-19 table 6.6.3.1.1 a); torsion of cracked beams nearly off. */
     private static final StiffnessFactors BEAM = new StiffnessFactors(1, 0.35, 0.35, 0.05);
+
     private static final StiffnessFactors TWISTED = new StiffnessFactors(1, 0.35, 0.35, 0.6);
     private static final StiffnessFactors COLUMN = new StiffnessFactors(1, 0.70, 0.70, 0.20);
     private static final int HIDDEN_FLOOR = 4;
@@ -92,13 +93,35 @@ public final class DemoBuilding {
             pavilion();
         }
         lateral();
-        List<Support> supports = joints.values().stream().filter(j -> j.z() == 0).map(j -> Support.fixed(j.id())).toList();
-        List<Material> materials = List.of(new Material("C35", 35, 4700 * Math.sqrt(35), 0.2, CONCRETE),
-            new Material("C45", 45, 4700 * Math.sqrt(45), 0.2, CONCRETE));
+        List<Support> supports = joints.values().stream()
+                .filter(j -> j.z() == 0)
+                .map(j -> Support.fixed(j.id()))
+                .toList();
+        List<Material> materials = List.of(
+                new Material("C35", 35, 4700 * Math.sqrt(35), 0.2, CONCRETE),
+                new Material("C45", 45, 4700 * Math.sqrt(45), 0.2, CONCRETE));
         String name = o.features() ? "Veldhaven Archive and Reading Rooms" : "Frame of " + members.size() + " members";
-        return new Building(name, "SI", AnalysisOptions.STANDARD, storeys, grid(), List.copyOf(joints.values()), materials,
-            List.copyOf(sections.values()), members, supports, List.of(), diaphragms, panels, DemoCombinations.cases(),
-            memberLoads, areaLoads, jointLoads, List.of(), DemoCombinations.all(), List.of());
+        return new Building(
+                name,
+                "SI",
+                AnalysisOptions.STANDARD,
+                storeys,
+                grid(),
+                List.copyOf(joints.values()),
+                materials,
+                List.copyOf(sections.values()),
+                members,
+                supports,
+                List.of(),
+                diaphragms,
+                panels,
+                DemoCombinations.cases(),
+                memberLoads,
+                areaLoads,
+                jointLoads,
+                List.of(),
+                DemoCombinations.all(),
+                List.of());
     }
 
     private List<GridLine> grid() {
@@ -181,8 +204,19 @@ public final class DemoBuilding {
         String foot = joint(level(base) + "-" + grid(i, j), x[i], y[j], z[base]);
         String head = joint(level(s) + "-" + grid(i, j), x[i], y[j], z[s]);
         double half = s == HIDDEN_FLOOR && o.features() ? 200 : 300;
-        members.add(new Member(level(s) + "-C-" + grid(i, j), Role.COLUMN, foot, head, columnSection(s, i, j),
-            s <= 3 ? "C45" : "C35", 0, Release.NONE, Release.NONE, base == 0 ? 0 : half, half, COLUMN));
+        members.add(new Member(
+                level(s) + "-C-" + grid(i, j),
+                Role.COLUMN,
+                foot,
+                head,
+                columnSection(s, i, j),
+                s <= 3 ? "C45" : "C35",
+                0,
+                Release.NONE,
+                Release.NONE,
+                base == 0 ? 0 : half,
+                half,
+                COLUMN));
         columnsAt.add(head);
         columnsAt.add(foot);
     }
@@ -230,7 +264,12 @@ public final class DemoBuilding {
         if (o.features() && s >= 2 && s <= SETBACK_FROM) {
             readingBay(s);
         }
-        diaphragms.add(new Diaphragm(level(s), joints.values().stream().filter(q -> q.z() == z[s]).map(Joint::id).toList()));
+        diaphragms.add(new Diaphragm(
+                level(s),
+                joints.values().stream()
+                        .filter(q -> q.z() == z[s])
+                        .map(Joint::id)
+                        .toList()));
     }
 
     /** Two girders below a corridor that a first scheme made too shallow. */
@@ -268,8 +307,21 @@ public final class DemoBuilding {
         if (twisted(s, i, j)) {
             for (int k = members.size() - 2; k < members.size(); k++) {
                 Member m = members.get(k);
-                members.set(k, new Member(m.id(), m.role(), m.start(), m.end(), m.section(), m.material(), 0, m.startRelease(),
-                    m.endRelease(), m.rigidStart(), m.rigidEnd(), TWISTED));
+                members.set(
+                        k,
+                        new Member(
+                                m.id(),
+                                m.role(),
+                                m.start(),
+                                m.end(),
+                                m.section(),
+                                m.material(),
+                                0,
+                                m.startRelease(),
+                                m.endRelease(),
+                                m.rigidStart(),
+                                m.rigidEnd(),
+                                TWISTED));
             }
         }
         if (edgeX(s, i, j)) {
@@ -284,11 +336,19 @@ public final class DemoBuilding {
         String b = level(s) + "-" + grid(i, j + 1);
         boolean edge = bay(s, i, j) != bay(s, i - 1, j);
         boolean transfer = o.features() && s == 1 && i == 1 && (j == 1 || j == 2);
-        String section = hidden(s, i - 1) ? rectangle(1000, 400) : transfer ? rectangle(1200, 2200)
-            : edge ? ell(300, depth(y[j + 1] - y[j], 14), 900) : rectangle(300, depth(y[j + 1] - y[j], 14));
+        String section = hidden(s, i - 1)
+                ? rectangle(1000, 400)
+                : transfer
+                        ? rectangle(1200, 2200)
+                        : edge ? ell(300, depth(y[j + 1] - y[j], 14), 900) : rectangle(300, depth(y[j + 1] - y[j], 14));
         // The transfer beam rests on bearings, so that it does not bend its columns
-        beam(a + ".." + grid(i, j + 1), a, b, section, transfer && j == 1 ? Release.PIN : Release.NONE,
-            transfer && j == 2 ? Release.PIN : Release.NONE);
+        beam(
+                a + ".." + grid(i, j + 1),
+                a,
+                b,
+                section,
+                transfer && j == 1 ? Release.PIN : Release.NONE,
+                transfer && j == 2 ? Release.PIN : Release.NONE);
         if (edge) {
             facade(a + ".." + grid(i, j + 1));
         }
@@ -300,8 +360,12 @@ public final class DemoBuilding {
         String b = level(s) + "-" + letter(i) + letter(i + 1) + (j + 2);
         String section = hidden(s, i) ? rectangle(1000, 400) : tee(300, depth(y[j + 1] - y[j], 14), 1200);
         beam(a + ".." + (j + 2), a, b, section, twisted(s, i, j) ? Release.NONE : Release.PIN, Release.PIN);
-        String[] c = {level(s) + "-" + grid(i, j), level(s) + "-" + grid(i + 1, j), level(s) + "-" + grid(i + 1, j + 1),
-            level(s) + "-" + grid(i, j + 1)};
+        String[] c = {
+            level(s) + "-" + grid(i, j),
+            level(s) + "-" + grid(i + 1, j),
+            level(s) + "-" + grid(i + 1, j + 1),
+            level(s) + "-" + grid(i, j + 1)
+        };
         panel(s, a + "-w", List.of(c[0], a, b, c[3]), i + j);
         panel(s, a + "-e", List.of(a, c[1], c[2], b), i + j + 1);
     }
@@ -317,8 +381,11 @@ public final class DemoBuilding {
         }
         beam(tips[0] + ".." + (j + 2), tips[0], tips[1], rectangle(300, 550), Release.PIN, Release.PIN);
         facade(tips[0] + ".." + (j + 2));
-        panel(s, level(s) + "-reading", List.of(tips[0], level(s) + "-" + grid(0, j), level(s) + "-" + grid(0, j + 1),
-            tips[1]), s);
+        panel(
+                s,
+                level(s) + "-reading",
+                List.of(tips[0], level(s) + "-" + grid(0, j), level(s) + "-" + grid(0, j + 1), tips[1]),
+                s);
     }
 
     private void panel(int s, String id, List<String> corners, int pattern) {
@@ -340,7 +407,8 @@ public final class DemoBuilding {
             m = members.get(k);
         }
         double length = joints.get(m.start()).distanceTo(joints.get(m.end()));
-        memberLoads.add(new MemberLoad("SD", member, MemberLoad.Kind.DISTRIBUTED, Direction.GLOBAL_Z, 0, length, -6, -6));
+        memberLoads.add(
+                new MemberLoad("SD", member, MemberLoad.Kind.DISTRIBUTED, Direction.GLOBAL_Z, 0, length, -6, -6));
     }
 
     private void beam(String id, String start, String end, String section, Release a, Release b) {
@@ -375,8 +443,19 @@ public final class DemoBuilding {
         for (int i = 0; i < 2; i++) {
             for (int j = 0; j < 2; j++) {
                 at[i][j] = joint("P-" + grid(2 + i, 1 + j), x[2 + i], y[1 + j], top);
-                members.add(new Member("P-C-" + grid(2 + i, 1 + j), Role.COLUMN, level(o.storeys()) + "-" + grid(2 + i, 1 + j),
-                    at[i][j], rectangle(400, 400), "C35", 0, Release.NONE, Release.NONE, 300, 225, COLUMN));
+                members.add(new Member(
+                        "P-C-" + grid(2 + i, 1 + j),
+                        Role.COLUMN,
+                        level(o.storeys()) + "-" + grid(2 + i, 1 + j),
+                        at[i][j],
+                        rectangle(400, 400),
+                        "C35",
+                        0,
+                        Release.NONE,
+                        Release.NONE,
+                        300,
+                        225,
+                        COLUMN));
                 columnsAt.add(at[i][j]);
             }
         }

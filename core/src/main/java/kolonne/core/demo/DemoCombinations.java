@@ -14,14 +14,17 @@ final class DemoCombinations {
     private DemoCombinations() {}
 
     static List<LoadCase> cases() {
-        return List.of(new LoadCase("G", "self-weight", CaseKind.DEAD, 1),
-            new LoadCase("SD", "finishes, shelving, façade", CaseKind.SUPERIMPOSED, 0),
-            new LoadCase("LA", "live, first pattern", CaseKind.LIVE, 0),
-            new LoadCase("LB", "live, second pattern", CaseKind.LIVE, 0),
-            new LoadCase("LR", "roof live", CaseKind.ROOF_LIVE, 0), new LoadCase("S", "snow", CaseKind.SNOW, 0),
-            new LoadCase("WX", "wind along X", CaseKind.WIND, 0), new LoadCase("WY", "wind along Y", CaseKind.WIND, 0),
-            new LoadCase("EX", "earthquake along X", CaseKind.SEISMIC, 0),
-            new LoadCase("EY", "earthquake along Y", CaseKind.SEISMIC, 0));
+        return List.of(
+                new LoadCase("G", "self-weight", CaseKind.DEAD, 1),
+                new LoadCase("SD", "finishes, shelving, façade", CaseKind.SUPERIMPOSED, 0),
+                new LoadCase("LA", "live, first pattern", CaseKind.LIVE, 0),
+                new LoadCase("LB", "live, second pattern", CaseKind.LIVE, 0),
+                new LoadCase("LR", "roof live", CaseKind.ROOF_LIVE, 0),
+                new LoadCase("S", "snow", CaseKind.SNOW, 0),
+                new LoadCase("WX", "wind along X", CaseKind.WIND, 0),
+                new LoadCase("WY", "wind along Y", CaseKind.WIND, 0),
+                new LoadCase("EX", "earthquake along X", CaseKind.SEISMIC, 0),
+                new LoadCase("EY", "earthquake along Y", CaseKind.SEISMIC, 0));
     }
 
     static List<Combination> all() {

@@ -25,8 +25,14 @@ import kolonne.core.finding.Severity;
  * @param columns in plan order
  * @param beamContext, columnContext what the checks read, to explain or check again
  */
-public record BuildingDesign(Analysis analysis, Basis basis, List<BeamDesign> beams, List<ColumnDesign> columns,
-                             BeamContext beamContext, ColumnContext columnContext, Quantities quantities) {
+public record BuildingDesign(
+        Analysis analysis,
+        Basis basis,
+        List<BeamDesign> beams,
+        List<ColumnDesign> columns,
+        BeamContext beamContext,
+        ColumnContext columnContext,
+        Quantities quantities) {
     public BuildingDesign {
         beams = List.copyOf(beams);
         columns = List.copyOf(columns);
@@ -75,34 +81,55 @@ public record BuildingDesign(Analysis analysis, Basis basis, List<BeamDesign> be
 
     /** What concerns the building as a whole. */
     public List<Finding> findings() {
-        boolean asked = basis.frame().swayX() == Sway.FROM_MODEL || basis.frame().swayY() == Sway.FROM_MODEL;
-        boolean known = columns.isEmpty() || !columnContext.sway().storeys().isEmpty()
-            && columnContext.sway().storeys().stream().allMatch(s -> s.knownX() && s.knownY());
+        boolean asked =
+                basis.frame().swayX() == Sway.FROM_MODEL || basis.frame().swayY() == Sway.FROM_MODEL;
+        boolean known = columns.isEmpty()
+                || !columnContext.sway().storeys().isEmpty()
+                        && columnContext.sway().storeys().stream().allMatch(s -> s.knownX() && s.knownY());
         List<Finding> out = new ArrayList<>();
         if (asked && !known) {
-            out.add(Finding.note("sway.unknown", "frame", "For some storeys the sway index is not known, since no "
-                + "wind or earthquake case shears them or the model lists no storeys: their columns are designed as braced.",
-                "Add storeys and lateral load cases, or set the sway in the basis to braced."));
+            out.add(Finding.note(
+                    "sway.unknown",
+                    "frame",
+                    "For some storeys the sway index is not known, since no "
+                            + "wind or earthquake case shears them or the model lists no storeys: their columns are designed as braced.",
+                    "Add storeys and lateral load cases, or set the sway in the basis to braced."));
         }
         if (!columns.isEmpty()) {
             basis.designCode().slenderness().imperfectionNote().ifPresent(out::add);
         }
         if (!columns.isEmpty()) {
-            basis.designCode().ductile(basis.ductility()).ifPresent(rules -> out.add(Finding.note("frame.ductile-columns", "frame", "The rules for frames in earthquakes are "
-                + "applied to beams only; columns and joints are designed without them.", "Check columns, joints and the ratio of their strengths by hand ("
-                + rules.columnsClause() + ").")));
+            basis.designCode()
+                    .ductile(basis.ductility())
+                    .ifPresent(rules -> out.add(Finding.note(
+                            "frame.ductile-columns",
+                            "frame",
+                            "The rules for frames in earthquakes are "
+                                    + "applied to beams only; columns and joints are designed without them.",
+                            "Check columns, joints and the ratio of their strengths by hand (" + rules.columnsClause()
+                                    + ").")));
         }
         Set<String> lines = beams.stream().map(b -> b.line().id()).collect(Collectors.toSet());
-        long lost = beamContext.hand().keySet().stream().filter(id -> !lines.contains(id)).count();
+        long lost = beamContext.hand().keySet().stream()
+                .filter(id -> !lines.contains(id))
+                .count();
         if (lost > 0) {
-            out.add(Finding.note("hand-set.no-line", "frame", "What was set by hand for " + lost + (lost == 1 ? " beam line" : " beam lines")
-                + " belongs to no line of the model any more: its first member is gone or lies inside another line.",
-                "Undo the change of the model, or set the bars again on the line that took its place."));
+            out.add(Finding.note(
+                    "hand-set.no-line",
+                    "frame",
+                    "What was set by hand for " + lost + (lost == 1 ? " beam line" : " beam lines")
+                            + " belongs to no line of the model any more: its first member is gone or lies inside another line.",
+                    "Undo the change of the model, or set the bars again on the line that took its place."));
         }
-        if (!beams.isEmpty() && (beamContext.service().count() == 0 || beamContext.sustained().count() == 0)) {
-            out.add(Finding.note("deflection.no-service-combinations", "frame", "The model has no service combinations of both purposes: deflections "
-                + "are not computed, and every span must be as deep as the code's table asks for.",
-                "Add a service-characteristic and a service-quasi-permanent combination."));
+        if (!beams.isEmpty()
+                && (beamContext.service().count() == 0
+                        || beamContext.sustained().count() == 0)) {
+            out.add(Finding.note(
+                    "deflection.no-service-combinations",
+                    "frame",
+                    "The model has no service combinations of both purposes: deflections "
+                            + "are not computed, and every span must be as deep as the code's table asks for.",
+                    "Add a service-characteristic and a service-quasi-permanent combination."));
         }
         return out;
     }
@@ -118,8 +145,11 @@ public record BuildingDesign(Analysis analysis, Basis basis, List<BeamDesign> be
         beams.forEach(b -> all.add(b.findings()));
         columns.forEach(c -> all.add(c.findings()));
         for (List<Finding> f : all) {
-            f.stream().filter(x -> x.severity() == Severity.FAILS).map(Finding::code).distinct()
-                .forEach(code -> out.merge(code, 1, Integer::sum));
+            f.stream()
+                    .filter(x -> x.severity() == Severity.FAILS)
+                    .map(Finding::code)
+                    .distinct()
+                    .forEach(code -> out.merge(code, 1, Integer::sum));
         }
         return out;
     }

@@ -47,8 +47,19 @@ public record Quantities(double steel, double concrete, double formwork) {
     public String words(boolean us) {
         double lb = Quantity.MASS.display(steel, true);
         double yards = concrete / Math.pow(914.4, 3);
-        return us ? String.format(Locale.ROOT, "steel %.1f tons, concrete %.0f yd³, %.0f lb/yd³", lb / 2000, yards, yards > 0 ? lb / yards : 0)
-            : String.format(Locale.ROOT, "steel %.1f t, concrete %.0f m³, %.0f kg/m³", steel / 1000, concrete / 1e9, density());
+        return us
+                ? String.format(
+                        Locale.ROOT,
+                        "steel %.1f tons, concrete %.0f yd³, %.0f lb/yd³",
+                        lb / 2000,
+                        yards,
+                        yards > 0 ? lb / yards : 0)
+                : String.format(
+                        Locale.ROOT,
+                        "steel %.1f t, concrete %.0f m³, %.0f kg/m³",
+                        steel / 1000,
+                        concrete / 1e9,
+                        density());
     }
 
     /** Of a beam line as it is modelled; concrete between the faces of its supports. */
@@ -88,10 +99,15 @@ public record Quantities(double steel, double concrete, double formwork) {
     public static Quantities ofFloors(BuildingDesign design) {
         BuildingIndex index = design.analysis().index();
         Slabs slabs = new Slabs(index);
-        List<Head> heads = design.columns().stream().flatMap(d -> d.stack().lifts().stream()).map(l -> Head.of(l, index)).toList();
+        List<Head> heads = design.columns().stream()
+                .flatMap(d -> d.stack().lifts().stream())
+                .map(l -> Head.of(l, index))
+                .toList();
         Quantities sum = NONE;
         for (SlabPanel p : index.building().panels()) {
-            double over = heads.stream().mapToDouble(h -> h.area() * slabs.around(p, h.at())).sum();
+            double over = heads.stream()
+                    .mapToDouble(h -> h.area() * slabs.around(p, h.at()))
+                    .sum();
             sum = sum.plus(new Quantities(0, (slabs.area(p) - over) * p.thickness(), slabs.area(p) - over));
         }
         for (BeamDesign d : design.beams()) {

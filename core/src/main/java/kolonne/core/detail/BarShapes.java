@@ -47,13 +47,20 @@ final class BarShapes {
         double r = bends.stirrupRadius(bar) + d / 2;
         double tail = bends.stirrupTail(bar);
         double straight = 2 * (a - d - 2 * r) + 2 * (b - d - 2 * r);
-        return item(what, "51", bar, number, List.of(a, b, tail), straight + 3 * Math.PI / 2 * r + 2 * HOOK * r + 2 * tail);
+        return item(
+                what, "51", bar, number, List.of(a, b, tail), straight + 3 * Math.PI / 2 * r + 2 * HOOK * r + 2 * tail);
     }
 
     /** A single leg with 135° hooks round the bars at both ends (no code of its own: 99). @param a outside [mm] */
     BarItem crossTie(String what, Bar bar, int number, double a) {
         double r = bends.stirrupRadius(bar) + bar.diameter() / 2;
-        return item(what, "99", bar, number, List.of(a), a - bar.diameter() - 2 * r + 2 * HOOK * r + 2 * bends.stirrupTail(bar));
+        return item(
+                what,
+                "99",
+                bar,
+                number,
+                List.of(a),
+                a - bar.diameter() - 2 * r + 2 * HOOK * r + 2 * bends.stirrupTail(bar));
     }
 
     /** Circular hoop with a lap. @param outside outside diameter; @param lap [mm] */
@@ -62,7 +69,12 @@ final class BarShapes {
     }
 
     private static BarItem item(String what, String shape, Bar b, int number, List<Double> dims, double length) {
-        return new BarItem(what, shape, b, number, dims.stream().map(v -> (double) Math.round(v)).toList(),
-            Math.ceil(length / ROUNDING - 1e-9) * ROUNDING);
+        return new BarItem(
+                what,
+                shape,
+                b,
+                number,
+                dims.stream().map(v -> (double) Math.round(v)).toList(),
+                Math.ceil(length / ROUNDING - 1e-9) * ROUNDING);
     }
 }

@@ -19,14 +19,30 @@ public final class BeamBars {
     public static List<BarItem> of(BeamLine line, BeamCage cage, Basis basis) {
         List<BarItem> out = new ArrayList<>();
         for (BeamCage.Group g : cage.groups()) {
-            String what = g.face().word() + (g.through() ? ", through" : "") + (g.layer() > 1 ? ", layer " + g.layer() : "");
-            pieces(new Run(what, g.bar(), g.count(), g.from(), g.to(), g.hookFrom(), g.hookTo()), Laps.of(line, g, basis), basis, out);
+            String what =
+                    g.face().word() + (g.through() ? ", through" : "") + (g.layer() > 1 ? ", layer " + g.layer() : "");
+            pieces(
+                    new Run(what, g.bar(), g.count(), g.from(), g.to(), g.hookFrom(), g.hookTo()),
+                    Laps.of(line, g, basis),
+                    basis,
+                    out);
         }
         for (BeamCage.Zone z : cage.zones()) {
             stirrups(line.spans().get(z.span()), z, basis, out);
         }
         for (BeamCage.SideBars s : cage.sideBars()) {
-            pieces(new Run("side bars, span " + (s.span() + 1), s.bar(), 2 * s.perFace(), s.from(), s.to(), s.hookFrom(), s.hookTo()), Laps.of(line, s, basis), basis, out);
+            pieces(
+                    new Run(
+                            "side bars, span " + (s.span() + 1),
+                            s.bar(),
+                            2 * s.perFace(),
+                            s.from(),
+                            s.to(),
+                            s.hookFrom(),
+                            s.hookTo()),
+                    Laps.of(line, s, basis),
+                    basis,
+                    out);
         }
         return out;
     }
@@ -40,7 +56,13 @@ public final class BeamBars {
             double from = k == 0 ? r.from() : laps.get(k - 1).from();
             double to = k == laps.size() ? r.to() : laps.get(k).to();
             int hooks = (k == 0 && r.hookFrom() ? 1 : 0) + (k == laps.size() && r.hookTo() ? 1 : 0);
-            out.add(shapes(basis).longitudinal(r.what() + (laps.isEmpty() ? "" : ", piece " + (k + 1)), r.bar(), r.count(), to - from, hooks));
+            out.add(shapes(basis)
+                    .longitudinal(
+                            r.what() + (laps.isEmpty() ? "" : ", piece " + (k + 1)),
+                            r.bar(),
+                            r.count(),
+                            to - from,
+                            hooks));
         }
     }
 

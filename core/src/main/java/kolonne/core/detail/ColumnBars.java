@@ -32,10 +32,14 @@ public final class ColumnBars {
         return out;
     }
 
-    private static void vertical(ColumnStack.Lift lift, Bar bar, int number, String what, boolean top, Basis basis,
-                                 List<BarItem> out) {
-        double lap = top ? -basis.columnCover() : basis.designCode().detailing().lapLength(bar, lift.material().fc(), basis.fy(), false, 2 * bar.diameter(),
-            basis.columnCover());
+    private static void vertical(
+            ColumnStack.Lift lift, Bar bar, int number, String what, boolean top, Basis basis, List<BarItem> out) {
+        double lap = top
+                ? -basis.columnCover()
+                : basis.designCode()
+                        .detailing()
+                        .lapLength(
+                                bar, lift.material().fc(), basis.fy(), false, 2 * bar.diameter(), basis.columnCover());
         out.add(shapes(basis).longitudinal(what, bar, number, lift.top() - lift.base() + lap, 0));
     }
 
@@ -56,7 +60,8 @@ public final class ColumnBars {
         inner(c.layout().legsAlongX() - 2, "cross-ties along the width", b, c, n, basis, out);
     }
 
-    private static void inner(int legs, String what, double length, ColumnCage.LiftCage c, int n, Basis basis, List<BarItem> out) {
+    private static void inner(
+            int legs, String what, double length, ColumnCage.LiftCage c, int n, Basis basis, List<BarItem> out) {
         if (legs > 0) {
             out.add(shapes(basis).crossTie(what, c.tie(), n * legs, length));
         }

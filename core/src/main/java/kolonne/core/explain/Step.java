@@ -13,8 +13,14 @@ import java.util.List;
  * @param quantity what the result is
  * @param clause   clause of the design code
  */
-public record Step(String symbol, String formula, String template, List<Input> inputs, double value,
-                   Quantity quantity, String clause) {
+public record Step(
+        String symbol,
+        String formula,
+        String template,
+        List<Input> inputs,
+        double value,
+        Quantity quantity,
+        String clause) {
     /** A number put into a formula. */
     public record Input(double value, Quantity quantity) {}
 
@@ -26,7 +32,8 @@ public record Step(String symbol, String formula, String template, List<Input> i
     public String substituted(boolean usUnits) {
         String out = template;
         for (int i = 0; i < inputs.size(); i++) {
-            out = out.replace("{" + i + "}", inputs.get(i).quantity().digits(inputs.get(i).value(), usUnits));
+            out = out.replace(
+                    "{" + i + "}", inputs.get(i).quantity().digits(inputs.get(i).value(), usUnits));
         }
         return out;
     }

@@ -32,8 +32,14 @@ public final class Trace {
     }
 
     /** Records one step; {@code template} has {@code {0}}, {@code {1}}, ... where the inputs go. */
-    public void step(String symbol, String formula, String template, double value, Quantity quantity, String clause,
-                     Step.Input... inputs) {
+    public void step(
+            String symbol,
+            String formula,
+            String template,
+            double value,
+            Quantity quantity,
+            String clause,
+            Step.Input... inputs) {
         if (steps != null) {
             steps.add(new Step(symbol, formula, template, List.of(inputs), value, quantity, clause));
         }

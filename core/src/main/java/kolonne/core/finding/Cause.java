@@ -47,8 +47,15 @@ public enum Cause {
     /** Whether exceeding this requirement means a strength utilisation above 1.00 (overstressed, not only failing). */
     public boolean isStrength() {
         return switch (this) {
-            case FLEXURE, FLEXURE_COMPRESSION, AXIAL_BENDING, AXIAL_LIMIT, SHEAR, SHEAR_LIMIT, TORSION,
-                 SHEAR_TORSION_LIMIT, JOINT_SHEAR -> true;
+            case FLEXURE,
+                    FLEXURE_COMPRESSION,
+                    AXIAL_BENDING,
+                    AXIAL_LIMIT,
+                    SHEAR,
+                    SHEAR_LIMIT,
+                    TORSION,
+                    SHEAR_TORSION_LIMIT,
+                    JOINT_SHEAR -> true;
             default -> false;
         };
     }

@@ -13,8 +13,8 @@ import java.util.Objects;
  * @param clause      the clause of the design code, or empty
  * @param combination the governing combination, or empty
  */
-public record Finding(Severity severity, String code, String where, String what, String mend, String clause,
-                      String combination) {
+public record Finding(
+        Severity severity, String code, String where, String what, String mend, String clause, String combination) {
     public Finding {
         Objects.requireNonNull(severity);
         Objects.requireNonNull(code);
@@ -41,8 +41,8 @@ public record Finding(Severity severity, String code, String where, String what,
     }
 
     /** A member's failure, or a note with one of the closed list of causes. */
-    public static Finding design(Severity severity, Cause cause, String where, String what, String mend, String clause,
-                                 String combination) {
+    public static Finding design(
+            Severity severity, Cause cause, String where, String what, String mend, String clause, String combination) {
         return new Finding(severity, cause.id(), where, what, mend, clause, combination);
     }
 

@@ -2,7 +2,9 @@ package kolonne.core.finding;
 
 /** How much a finding matters: a failing requirement, something to know before issuing, or plain information. */
 public enum Severity {
-    FAILS, NOTE, INFO;
+    FAILS,
+    NOTE,
+    INFO;
 
     /** The word used in files and on screen. */
     public String word() {

@@ -13,10 +13,15 @@ import java.util.List;
  * @param pDelta           load cases and factors whose axial forces soften (or stiffen) the frame; empty for first order
  * @param patternLive      whether arrangements of live load are generated
  */
-public record AnalysisOptions(boolean shearDeformation, StiffnessFactors beams, StiffnessFactors columns, double rigidEnds,
-                              List<Combination.Term> pDelta, boolean patternLive) {
-    public static final AnalysisOptions STANDARD = new AnalysisOptions(false, StiffnessFactors.GROSS, StiffnessFactors.GROSS, 0,
-        List.of(), false);
+public record AnalysisOptions(
+        boolean shearDeformation,
+        StiffnessFactors beams,
+        StiffnessFactors columns,
+        double rigidEnds,
+        List<Combination.Term> pDelta,
+        boolean patternLive) {
+    public static final AnalysisOptions STANDARD =
+            new AnalysisOptions(false, StiffnessFactors.GROSS, StiffnessFactors.GROSS, 0, List.of(), false);
 
     public AnalysisOptions {
         pDelta = List.copyOf(pDelta);

@@ -8,12 +8,27 @@ import java.util.List;
  *
  * @param unitSystem the display system of the file ("SI" or "US"); the values here are always N, mm, MPa, rad
  */
-public record Building(String name, String unitSystem, AnalysisOptions options, List<Storey> storeys,
-                       List<GridLine> gridLines, List<Joint> joints, List<Material> materials, List<Section> sections,
-                       List<Member> members, List<Support> supports, List<Spring> springs, List<Diaphragm> diaphragms,
-                       List<SlabPanel> panels, List<LoadCase> loadCases, List<MemberLoad> memberLoads,
-                       List<AreaLoad> areaLoads, List<JointLoad> jointLoads, List<Settlement> settlements,
-                       List<Combination> combinations, List<StationForces> stationForces) {
+public record Building(
+        String name,
+        String unitSystem,
+        AnalysisOptions options,
+        List<Storey> storeys,
+        List<GridLine> gridLines,
+        List<Joint> joints,
+        List<Material> materials,
+        List<Section> sections,
+        List<Member> members,
+        List<Support> supports,
+        List<Spring> springs,
+        List<Diaphragm> diaphragms,
+        List<SlabPanel> panels,
+        List<LoadCase> loadCases,
+        List<MemberLoad> memberLoads,
+        List<AreaLoad> areaLoads,
+        List<JointLoad> jointLoads,
+        List<Settlement> settlements,
+        List<Combination> combinations,
+        List<StationForces> stationForces) {
     public Building {
         storeys = List.copyOf(storeys);
         gridLines = List.copyOf(gridLines);
@@ -40,27 +55,123 @@ public record Building(String name, String unitSystem, AnalysisOptions options, 
     }
 
     public Building withOptions(AnalysisOptions o) {
-        return new Building(name, unitSystem, o, storeys, gridLines, joints, materials, sections, members, supports, springs,
-            diaphragms, panels, loadCases, memberLoads, areaLoads, jointLoads, settlements, combinations, stationForces);
+        return new Building(
+                name,
+                unitSystem,
+                o,
+                storeys,
+                gridLines,
+                joints,
+                materials,
+                sections,
+                members,
+                supports,
+                springs,
+                diaphragms,
+                panels,
+                loadCases,
+                memberLoads,
+                areaLoads,
+                jointLoads,
+                settlements,
+                combinations,
+                stationForces);
     }
 
     public Building withMembers(List<Member> m) {
-        return new Building(name, unitSystem, options, storeys, gridLines, joints, materials, sections, m, supports, springs,
-            diaphragms, panels, loadCases, memberLoads, areaLoads, jointLoads, settlements, combinations, stationForces);
+        return new Building(
+                name,
+                unitSystem,
+                options,
+                storeys,
+                gridLines,
+                joints,
+                materials,
+                sections,
+                m,
+                supports,
+                springs,
+                diaphragms,
+                panels,
+                loadCases,
+                memberLoads,
+                areaLoads,
+                jointLoads,
+                settlements,
+                combinations,
+                stationForces);
     }
 
     public Building withSections(List<Section> s) {
-        return new Building(name, unitSystem, options, storeys, gridLines, joints, materials, s, members, supports, springs,
-            diaphragms, panels, loadCases, memberLoads, areaLoads, jointLoads, settlements, combinations, stationForces);
+        return new Building(
+                name,
+                unitSystem,
+                options,
+                storeys,
+                gridLines,
+                joints,
+                materials,
+                s,
+                members,
+                supports,
+                springs,
+                diaphragms,
+                panels,
+                loadCases,
+                memberLoads,
+                areaLoads,
+                jointLoads,
+                settlements,
+                combinations,
+                stationForces);
     }
 
-    public Building withLoads(List<LoadCase> cases, List<MemberLoad> loads, List<AreaLoad> areas, List<Combination> combined) {
-        return new Building(name, unitSystem, options, storeys, gridLines, joints, materials, sections, members, supports,
-            springs, diaphragms, panels, cases, loads, areas, jointLoads, settlements, combined, stationForces);
+    public Building withLoads(
+            List<LoadCase> cases, List<MemberLoad> loads, List<AreaLoad> areas, List<Combination> combined) {
+        return new Building(
+                name,
+                unitSystem,
+                options,
+                storeys,
+                gridLines,
+                joints,
+                materials,
+                sections,
+                members,
+                supports,
+                springs,
+                diaphragms,
+                panels,
+                cases,
+                loads,
+                areas,
+                jointLoads,
+                settlements,
+                combined,
+                stationForces);
     }
 
     public Building withStationForces(List<StationForces> f) {
-        return new Building(name, unitSystem, options, storeys, gridLines, joints, materials, sections, members, supports,
-            springs, diaphragms, panels, loadCases, memberLoads, areaLoads, jointLoads, settlements, combinations, f);
+        return new Building(
+                name,
+                unitSystem,
+                options,
+                storeys,
+                gridLines,
+                joints,
+                materials,
+                sections,
+                members,
+                supports,
+                springs,
+                diaphragms,
+                panels,
+                loadCases,
+                memberLoads,
+                areaLoads,
+                jointLoads,
+                settlements,
+                combinations,
+                f);
     }
 }

@@ -5,7 +5,15 @@ package kolonne.core.model;
  * angles to the load).
  */
 public enum Direction {
-    GLOBAL_X, GLOBAL_Y, GLOBAL_Z, LOCAL_X, LOCAL_Y, LOCAL_Z, PROJECTED_X, PROJECTED_Y, PROJECTED_Z;
+    GLOBAL_X,
+    GLOBAL_Y,
+    GLOBAL_Z,
+    LOCAL_X,
+    LOCAL_Y,
+    LOCAL_Z,
+    PROJECTED_X,
+    PROJECTED_Y,
+    PROJECTED_Z;
 
     /** 0, 1 or 2 for X, Y or Z. */
     public int axis() {

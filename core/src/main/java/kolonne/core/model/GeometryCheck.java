@@ -51,7 +51,11 @@ final class GeometryCheck {
         c.sizes();
         c.told.forEach((code, n) -> {
             if (n > MOST) {
-                c.out.add(Finding.note(code, "model", "There are " + (n - MOST) + " more of these.", "Mend those listed and look again."));
+                c.out.add(Finding.note(
+                        code,
+                        "model",
+                        "There are " + (n - MOST) + " more of these.",
+                        "Mend those listed and look again."));
             }
         });
         return c.out;
@@ -82,9 +86,15 @@ final class GeometryCheck {
                 for (Joint o : cells.getOrDefault(cell(x + k % 3 - 1, y + k / 3 % 3 - 1, z + k / 9 - 1), List.of())) {
                     double d = j.distanceTo(o);
                     if (d < NEAR) {
-                        note("joint.near", "joint " + j.id(), String.format(Locale.ROOT,
-                            "The joint lies %.1f mm from joint %s, and they are not one.", d, o.id()),
-                            "Join the members at one of the two, unless the gap is meant.");
+                        note(
+                                "joint.near",
+                                "joint " + j.id(),
+                                String.format(
+                                        Locale.ROOT,
+                                        "The joint lies %.1f mm from joint %s, and they are not one.",
+                                        d,
+                                        o.id()),
+                                "Join the members at one of the two, unless the gap is meant.");
                     }
                 }
             }
@@ -97,7 +107,10 @@ final class GeometryCheck {
     private void fill() {
         for (int m = 0; m < b.members().size(); m++) {
             int number = m;
-            eachCell(b.members().get(m), (c, ignored) -> membersIn.computeIfAbsent(c, q -> new ArrayList<>()).add(number));
+            eachCell(
+                    b.members().get(m),
+                    (c, ignored) ->
+                            membersIn.computeIfAbsent(c, q -> new ArrayList<>()).add(number));
         }
     }
 
@@ -151,15 +164,27 @@ final class GeometryCheck {
     }
 
     private static boolean shareJoint(Member p, Member q) {
-        return p.start().equals(q.start()) || p.start().equals(q.end()) || p.end().equals(q.start()) || p.end().equals(q.end());
+        return p.start().equals(q.start())
+                || p.start().equals(q.end())
+                || p.end().equals(q.start())
+                || p.end().equals(q.end());
     }
 
     private void crossing(Member p, Member q) {
-        Closest c = Closest.of(index.joint(p.start()), index.joint(p.end()), index.joint(q.start()), index.joint(q.end()));
+        Closest c =
+                Closest.of(index.joint(p.start()), index.joint(p.end()), index.joint(q.start()), index.joint(q.end()));
         if (c.distance() < TOUCH) {
-            note("member.crossing", "member " + p.id(), String.format(Locale.ROOT,
-                "The member passes through member %s at (%.2f, %.2f, %.2f) m without a joint: they do not carry each other.",
-                q.id(), c.x() / 1000, c.y() / 1000, c.z() / 1000), "Split both at a common joint, unless they pass freely.");
+            note(
+                    "member.crossing",
+                    "member " + p.id(),
+                    String.format(
+                            Locale.ROOT,
+                            "The member passes through member %s at (%.2f, %.2f, %.2f) m without a joint: they do not carry each other.",
+                            q.id(),
+                            c.x() / 1000,
+                            c.y() / 1000,
+                            c.z() / 1000),
+                    "Split both at a common joint, unless they pass freely.");
         }
     }
 
@@ -181,18 +206,32 @@ final class GeometryCheck {
         Joint e = index.joint(end);
         for (int o : near(number)) {
             Member q = b.members().get(o);
-            double d = Closest.of(index.joint(q.start()), index.joint(q.end()), e, e).distance();
+            double d = Closest.of(index.joint(q.start()), index.joint(q.end()), e, e)
+                    .distance();
             if (d < REACH && !shareJoint(m, q)) {
-                note("member.mid-air", "member " + m.id(), String.format(Locale.ROOT,
-                    "The beam ends at joint %s, %.0f mm from member %s, and is not joined to it.", end, d, q.id()),
-                    "Split member " + q.id() + " at the joint, or move the joint onto it.");
+                note(
+                        "member.mid-air",
+                        "member " + m.id(),
+                        String.format(
+                                Locale.ROOT,
+                                "The beam ends at joint %s, %.0f mm from member %s, and is not joined to it.",
+                                end,
+                                d,
+                                q.id()),
+                        "Split member " + q.id() + " at the joint, or move the joint onto it.");
                 return;
             }
         }
         if (index.length(m) > LONG_CANTILEVER) {
-            note("member.free-end", "member " + m.id(), String.format(Locale.ROOT,
-                "The beam ends in the air at joint %s: a cantilever of %.1f m.", end, index.length(m) / 1000),
-                "Join it to what carries it, unless it is a cantilever.");
+            note(
+                    "member.free-end",
+                    "member " + m.id(),
+                    String.format(
+                            Locale.ROOT,
+                            "The beam ends in the air at joint %s: a cantilever of %.1f m.",
+                            end,
+                            index.length(m) / 1000),
+                    "Join it to what carries it, unless it is a cantilever.");
         }
     }
 
@@ -206,8 +245,11 @@ final class GeometryCheck {
             }
             String foot = index.joint(m.start()).z() <= index.joint(m.end()).z() ? m.start() : m.end();
             double z = index.joint(foot).z();
-            boolean carried = held.contains(foot) || index.membersAt(foot).stream()
-                .anyMatch(o -> o != m && o.role() == Role.COLUMN && index.joint(index.otherEnd(o, foot)).z() < z);
+            boolean carried = held.contains(foot)
+                    || index.membersAt(foot).stream()
+                            .anyMatch(o -> o != m
+                                    && o.role() == Role.COLUMN
+                                    && index.joint(index.otherEnd(o, foot)).z() < z);
             if (!carried) {
                 planted(m, foot);
             }
@@ -215,14 +257,23 @@ final class GeometryCheck {
     }
 
     private void planted(Member column, String foot) {
-        List<String> beams = index.membersAt(foot).stream().filter(o -> o.role() == Role.BEAM).map(Member::id).toList();
+        List<String> beams = index.membersAt(foot).stream()
+                .filter(o -> o.role() == Role.BEAM)
+                .map(Member::id)
+                .toList();
         if (beams.isEmpty()) {
-            note("column.hanging", "member " + column.id(), "Nothing carries the column at its foot, joint " + foot + ".",
-                "Carry it down, support the joint, or make sure that it is meant to hang.");
+            note(
+                    "column.hanging",
+                    "member " + column.id(),
+                    "Nothing carries the column at its foot, joint " + foot + ".",
+                    "Carry it down, support the joint, or make sure that it is meant to hang.");
         } else {
-            note("column.planted", "member " + column.id(), "The column does not go down: it stands on "
-                + (beams.size() == 1 ? "beam " : "beams ") + String.join(", ", beams) + " at joint " + foot + ".",
-                "Check that the beams below are meant to carry it.");
+            note(
+                    "column.planted",
+                    "member " + column.id(),
+                    "The column does not go down: it stands on " + (beams.size() == 1 ? "beam " : "beams ")
+                            + String.join(", ", beams) + " at joint " + foot + ".",
+                    "Check that the beams below are meant to carry it.");
         }
     }
 
@@ -230,9 +281,15 @@ final class GeometryCheck {
         for (Member m : b.members()) {
             Shape s = index.sectionOf(m).shape();
             if (Math.max(s.depth(), s.webWidth()) > index.length(m)) {
-                note("member.stubby", "member " + m.id(), String.format(Locale.ROOT,
-                    "The member is %.2f m long and its section %s mm: deeper than long.", index.length(m) / 1000, s.label()),
-                    "Check the units of sections and coordinates.");
+                note(
+                        "member.stubby",
+                        "member " + m.id(),
+                        String.format(
+                                Locale.ROOT,
+                                "The member is %.2f m long and its section %s mm: deeper than long.",
+                                index.length(m) / 1000,
+                                s.label()),
+                        "Check the units of sections and coordinates.");
             }
         }
         double[] low = {1e30, 1e30, 1e30};
@@ -246,8 +303,11 @@ final class GeometryCheck {
         }
         double largest = Math.max(high[0] - low[0], Math.max(high[1] - low[1], high[2] - low[2]));
         if (largest > 1e6 || largest < 1000) {
-            note("model.size", "model", String.format(Locale.ROOT, "The model measures %.3g m.", largest / 1000),
-                "Check the length unit of the file.");
+            note(
+                    "model.size",
+                    "model",
+                    String.format(Locale.ROOT, "The model measures %.3g m.", largest / 1000),
+                    "Check the length unit of the file.");
         }
     }
 

@@ -9,11 +9,14 @@ package kolonne.core.model;
  *             moment
  * @param w2   at {@code to}, for a distributed load or moment
  */
-public record MemberLoad(String loadCase, String member, Kind kind, Direction direction, double from, double to,
-                         double w1, double w2) {
+public record MemberLoad(
+        String loadCase, String member, Kind kind, Direction direction, double from, double to, double w1, double w2) {
     /** Shape of a load. */
     public enum Kind {
-        DISTRIBUTED, POINT, MOMENT, DISTRIBUTED_MOMENT;
+        DISTRIBUTED,
+        POINT,
+        MOMENT,
+        DISTRIBUTED_MOMENT;
 
         /** Whether it acts along a length. */
         public boolean spread() {

@@ -16,6 +16,7 @@ import kolonne.core.finding.Finding;
 public final class ModelCheck {
     /** Above these a load is more likely in a wrong unit than meant [N/mm2], [N/mm]. */
     private static final double ABSURD_PRESSURE = 0.1;
+
     private static final double ABSURD_LINE_LOAD = 2000;
 
     /** Told where the model can be analysed but not designed. */
@@ -59,7 +60,9 @@ public final class ModelCheck {
 
     /** Whether nothing found stands against an analysis; a model without combinations for strength can be analysed but not designed. */
     public static boolean analysable(List<Finding> findings) {
-        return findings.stream().noneMatch(f -> f.severity() == kolonne.core.finding.Severity.FAILS && !f.code().equals(NO_STRENGTH));
+        return findings.stream()
+                .noneMatch(f -> f.severity() == kolonne.core.finding.Severity.FAILS
+                        && !f.code().equals(NO_STRENGTH));
     }
 
     private void ids() {
@@ -77,22 +80,33 @@ public final class ModelCheck {
             fail("model.empty", "members", "The model has no members.", "Add at least one beam or column.");
         }
         if (b.supports().isEmpty() && b.springs().isEmpty() && !b.hasImportedForces()) {
-            fail("support.missing", "supports", "The model has no supports.",
-                "Add a support at the foot of the columns.");
+            fail(
+                    "support.missing",
+                    "supports",
+                    "The model has no supports.",
+                    "Add a support at the foot of the columns.");
         }
     }
 
     private void extent() {
         double most = 0;
-        for (java.util.function.ToDoubleFunction<Joint> of : List.<java.util.function.ToDoubleFunction<Joint>>of(Joint::x, Joint::y, Joint::z)) {
+        for (java.util.function.ToDoubleFunction<Joint> of :
+                List.<java.util.function.ToDoubleFunction<Joint>>of(Joint::x, Joint::y, Joint::z)) {
             double low = b.joints().stream().mapToDouble(of).min().orElse(0);
             double high = b.joints().stream().mapToDouble(of).max().orElse(0);
             most = Math.max(most, high - low);
         }
         // coordinates beyond bounds are told by themselves
         if (most > NumberCheck.EXTENT && most <= 2 * NumberCheck.COORDINATE) {
-            fail("model.extent", "joints", String.format(java.util.Locale.ROOT, "The joints lie up to %.3g km apart; at most %.0f km are analysed.", most / 1e6,
-                NumberCheck.EXTENT / 1e6), "Look for a joint with a slip in its coordinates, or check the length unit of the file.");
+            fail(
+                    "model.extent",
+                    "joints",
+                    String.format(
+                            java.util.Locale.ROOT,
+                            "The joints lie up to %.3g km apart; at most %.0f km are analysed.",
+                            most / 1e6,
+                            NumberCheck.EXTENT / 1e6),
+                    "Look for a joint with a slip in its coordinates, or check the length unit of the file.");
         }
     }
 
@@ -106,8 +120,11 @@ public final class ModelCheck {
         for (T t : list) {
             String s = id.apply(t);
             if (!seen.add(s)) {
-                fail("id.duplicate", kind + " " + s, "The id " + s + " is used more than once among the " + kind + ".",
-                    "Give each its own id.");
+                fail(
+                        "id.duplicate",
+                        kind + " " + s,
+                        "The id " + s + " is used more than once among the " + kind + ".",
+                        "Give each its own id.");
             }
         }
         return seen;
@@ -139,45 +156,85 @@ public final class ModelCheck {
         double length = i.distanceTo(j);
         String where = "member " + m.id();
         if (!(length >= 10)) {
-            fail("member.zero-length", where, String.format(java.util.Locale.ROOT,
-                "The member is %.1f mm long (joints %s and %s).", length, i.id(), j.id()),
-                "Move one of its joints or delete the member.");
+            fail(
+                    "member.zero-length",
+                    where,
+                    String.format(
+                            java.util.Locale.ROOT,
+                            "The member is %.1f mm long (joints %s and %s).",
+                            length,
+                            i.id(),
+                            j.id()),
+                    "Move one of its joints or delete the member.");
             return;
         }
         if (!(m.rigidStart() >= 0) || !(m.rigidEnd() >= 0) || !(m.rigidStart() + m.rigidEnd() <= 0.9 * length)) {
-            fail("member.rigid-ends", where, String.format(java.util.Locale.ROOT,
-                "The rigid ends of %.0f and %.0f mm leave less than a tenth of the %.0f mm between joints.",
-                m.rigidStart(), m.rigidEnd(), length), "Shorten the rigid ends.");
+            fail(
+                    "member.rigid-ends",
+                    where,
+                    String.format(
+                            java.util.Locale.ROOT,
+                            "The rigid ends of %.0f and %.0f mm leave less than a tenth of the %.0f mm between joints.",
+                            m.rigidStart(),
+                            m.rigidEnd(),
+                            length),
+                    "Shorten the rigid ends.");
         }
         String key = m.start().compareTo(m.end()) < 0 ? m.start() + "\0" + m.end() : m.end() + "\0" + m.start();
         String other = pairs.put(key, m.id());
         if (other != null) {
-            fail("member.duplicate", where, "The member joins the same joints as member " + other + ".",
-                "Delete one of the two.");
+            fail(
+                    "member.duplicate",
+                    where,
+                    "The member joins the same joints as member " + other + ".",
+                    "Delete one of the two.");
         }
         // coordinates beyond bounds are told by themselves
         if (length > NumberCheck.LENGTH && length <= 2 * NumberCheck.COORDINATE) {
-            fail("member.too-long", where, String.format(java.util.Locale.ROOT, "The member is %.3g m long; at most %.0f m are analysed.", length / 1000,
-                NumberCheck.LENGTH / 1000), "Check the coordinates and the length unit of the file.");
+            fail(
+                    "member.too-long",
+                    where,
+                    String.format(
+                            java.util.Locale.ROOT,
+                            "The member is %.3g m long; at most %.0f m are analysed.",
+                            length / 1000,
+                            NumberCheck.LENGTH / 1000),
+                    "Check the coordinates and the length unit of the file.");
         } else if (length > 60_000 && length <= NumberCheck.LENGTH) {
-            note("member.very-long", where, String.format(java.util.Locale.ROOT, "The member is %.1f m long.",
-                length / 1000), "Check the length unit of the file.");
+            note(
+                    "member.very-long",
+                    where,
+                    String.format(java.util.Locale.ROOT, "The member is %.1f m long.", length / 1000),
+                    "Check the length unit of the file.");
         }
         if (!b.options().factorsOf(m).positive()) {
-            fail("member.stiffness", where, "A stiffness factor is not above zero.",
-                "Use a small factor such as 0.01 to switch a stiffness off.");
+            fail(
+                    "member.stiffness",
+                    where,
+                    "A stiffness factor is not above zero.",
+                    "Use a small factor such as 0.01 to switch a stiffness off.");
         }
         if (m.role() == Role.COLUMN && Math.abs(j.z() - i.z()) < 0.5 * length) {
-            fail("member.role", where, "The member is called a column but lies nearer to level than upright.",
-                "Change its role to beam, or its joints.");
+            fail(
+                    "member.role",
+                    where,
+                    "The member is called a column but lies nearer to level than upright.",
+                    "Change its role to beam, or its joints.");
         }
         if (m.role() == Role.BEAM && Math.abs(j.z() - i.z()) > 0.5 * length) {
-            fail("member.role", where, "The member is called a beam but stands nearer to upright than level.",
-                "Change its role to column, or its joints.");
+            fail(
+                    "member.role",
+                    where,
+                    "The member is called a beam but stands nearer to upright than level.",
+                    "Change its role to column, or its joints.");
         }
-        if (m.startRelease().frees(0) && m.endRelease().frees(0) || m.startRelease().frees(3) && m.endRelease().frees(3)) {
-            fail("member.releases", where, "The member is released at both ends along or about its own axis.",
-                "Keep axial force and torsion connected at one end.");
+        if (m.startRelease().frees(0) && m.endRelease().frees(0)
+                || m.startRelease().frees(3) && m.endRelease().frees(3)) {
+            fail(
+                    "member.releases",
+                    where,
+                    "The member is released at both ends along or about its own axis.",
+                    "Keep axial force and torsion connected at one end.");
         }
     }
 
@@ -185,27 +242,43 @@ public final class ModelCheck {
         for (Material m : b.materials()) {
             String where = "material " + m.id();
             if (!(m.fc() >= 10 && m.fc() <= 150)) {
-                fail("material.strength", where, "f'c is " + m.fc() + " MPa, outside 10 to 150 MPa.",
-                    "Check the strength and the unit of the file.");
+                fail(
+                        "material.strength",
+                        where,
+                        "f'c is " + m.fc() + " MPa, outside 10 to 150 MPa.",
+                        "Check the strength and the unit of the file.");
             }
             if (!(m.E() >= 1000 && m.E() <= 100_000)) {
-                fail("material.modulus", where, "E is " + m.E() + " MPa, outside 1 000 to 100 000 MPa.",
-                    "Check the modulus and the unit of the file.");
+                fail(
+                        "material.modulus",
+                        where,
+                        "E is " + m.E() + " MPa, outside 1 000 to 100 000 MPa.",
+                        "Check the modulus and the unit of the file.");
             }
             if (!(m.poisson() >= 0 && m.poisson() < 0.5)) {
-                fail("material.poisson", where, "Poisson's ratio is " + m.poisson() + ", outside 0 to 0.5.", "Use 0.2.");
+                fail(
+                        "material.poisson",
+                        where,
+                        "Poisson's ratio is " + m.poisson() + ", outside 0 to 0.5.",
+                        "Use 0.2.");
             }
             if (!(m.weight() >= 0 && m.weight() <= 40e-6)) {
-                fail("material.weight", where, "The unit weight is " + m.weight() * 1e6 + " kN/m3, outside 0 to 40.",
-                    "Check the unit of the file.");
+                fail(
+                        "material.weight",
+                        where,
+                        "The unit weight is " + m.weight() * 1e6 + " kN/m3, outside 0 to 40.",
+                        "Check the unit of the file.");
             }
         }
         for (Section s : b.sections()) {
             double w = s.shape().width();
             double h = s.shape().depth();
             if (!(w >= 50 && w <= 10_000 && h >= 50 && h <= 10_000)) {
-                fail("section.size", "section " + s.id(), "The section is " + s.shape().label()
-                    + " mm, outside 50 to 10 000 mm.", "Check the size and the length unit of the file.");
+                fail(
+                        "section.size",
+                        "section " + s.id(),
+                        "The section is " + s.shape().label() + " mm, outside 50 to 10 000 mm.",
+                        "Check the size and the length unit of the file.");
             }
         }
     }
@@ -213,12 +286,18 @@ public final class ModelCheck {
     private void options() {
         AnalysisOptions o = b.options();
         if (!(o.rigidEnds() >= 0 && o.rigidEnds() <= 1)) {
-            fail("options.rigid-ends", "analysis options", "The rigid part of the joints is " + o.rigidEnds() + ".",
-                "Give a factor from 0 to 1.");
+            fail(
+                    "options.rigid-ends",
+                    "analysis options",
+                    "The rigid part of the joints is " + o.rigidEnds() + ".",
+                    "Give a factor from 0 to 1.");
         }
         if (!o.beams().positive() || !o.columns().positive()) {
-            fail("options.stiffness", "analysis options", "A stiffness factor of a role is not above zero.",
-                "Use a small factor such as 0.01 to switch a stiffness off.");
+            fail(
+                    "options.stiffness",
+                    "analysis options",
+                    "A stiffness factor of a role is not above zero.",
+                    "Use a small factor such as 0.01 to switch a stiffness off.");
         }
         o.pDelta().forEach(t -> known(cases, t.loadCase(), "analysis options", "P-Delta load case"));
     }
@@ -232,16 +311,22 @@ public final class ModelCheck {
                 known(joints, j, "diaphragm " + d.id(), "joint");
                 String other = plateOf.put(j, d.id());
                 if (other != null) {
-                    fail("diaphragm.shared-joint", "diaphragm " + d.id(), "Joint " + j
-                        + " already belongs to diaphragm " + other + ".", "Take it out of one of the two.");
+                    fail(
+                            "diaphragm.shared-joint",
+                            "diaphragm " + d.id(),
+                            "Joint " + j + " already belongs to diaphragm " + other + ".",
+                            "Take it out of one of the two.");
                 }
             }
         }
         for (SlabPanel p : b.panels()) {
             p.joints().forEach(j -> known(joints, j, "slab panel " + p.id(), "joint"));
             if (p.joints().size() < 3) {
-                fail("panel.corners", "slab panel " + p.id(), "The panel has " + p.joints().size() + " joints.",
-                    "List at least three corners in order.");
+                fail(
+                        "panel.corners",
+                        "slab panel " + p.id(),
+                        "The panel has " + p.joints().size() + " joints.",
+                        "List at least three corners in order.");
             }
         }
     }
@@ -261,8 +346,11 @@ public final class ModelCheck {
             boolean[] h = held.computeIfAbsent(s.joint(), k -> new boolean[6]);
             for (int i = 0; i < 6; i++) {
                 if (!(s.at(i) >= 0) || s.at(i) > 0 && h[i]) {
-                    fail("spring.stiffness", where, "A spring is below zero, or acts where the joint is held already.",
-                        "Give stiffnesses of zero or more, and none in held directions.");
+                    fail(
+                            "spring.stiffness",
+                            where,
+                            "A spring is below zero, or acts where the joint is held already.",
+                            "Give stiffnesses of zero or more, and none in held directions.");
                     break;
                 }
             }
@@ -276,8 +364,11 @@ public final class ModelCheck {
             known(cases, s.loadCase(), where, "load case");
             for (int i = 0; i < 6; i++) {
                 if (s.at(i) != 0 && !held.getOrDefault(s.joint(), new boolean[6])[i]) {
-                    fail("settlement.free", where, "The joint is given a displacement in a direction in which nothing holds it.",
-                        "Hold the joint there, or delete that component.");
+                    fail(
+                            "settlement.free",
+                            where,
+                            "The joint is given a displacement in a direction in which nothing holds it.",
+                            "Hold the joint there, or delete that component.");
                     break;
                 }
             }
@@ -310,8 +401,11 @@ public final class ModelCheck {
             known(panels, l.panel(), where, "slab panel");
             loaded.add(l.loadCase());
             if (Math.abs(l.pressure()) > ABSURD_PRESSURE) {
-                note("load.absurd", where, String.format(java.util.Locale.ROOT, "The pressure is %.0f kN/m2.",
-                    l.pressure() * 1000), "Check the load and the unit of the file.");
+                note(
+                        "load.absurd",
+                        where,
+                        String.format(java.util.Locale.ROOT, "The pressure is %.0f kN/m2.", l.pressure() * 1000),
+                        "Check the load and the unit of the file.");
             }
         }
         for (JointLoad l : b.jointLoads()) {
@@ -328,24 +422,42 @@ public final class ModelCheck {
         }
         for (LoadCase c : b.loadCases()) {
             if (c.selfWeight() == 0 && !loaded.contains(c.id())) {
-                note("case.empty", "load case " + c.id(), "The load case has no loads.",
-                    "Add its loads or delete the case.");
+                note(
+                        "case.empty",
+                        "load case " + c.id(),
+                        "The load case has no loads.",
+                        "Add its loads or delete the case.");
             }
         }
     }
 
     private void placeOf(MemberLoad l, String where, double length) {
         double tolerance = 1e-6 * length;
-        if (l.kind() == MemberLoad.Kind.DISTRIBUTED && Math.max(Math.abs(l.w1()), Math.abs(l.w2())) > ABSURD_LINE_LOAD) {
-            note("load.absurd", where, String.format(java.util.Locale.ROOT, "The line load is %.0f kN/m.",
-                Math.max(Math.abs(l.w1()), Math.abs(l.w2()))), "Check the load and the unit of the file.");
+        if (l.kind() == MemberLoad.Kind.DISTRIBUTED
+                && Math.max(Math.abs(l.w1()), Math.abs(l.w2())) > ABSURD_LINE_LOAD) {
+            note(
+                    "load.absurd",
+                    where,
+                    String.format(
+                            java.util.Locale.ROOT,
+                            "The line load is %.0f kN/m.",
+                            Math.max(Math.abs(l.w1()), Math.abs(l.w2()))),
+                    "Check the load and the unit of the file.");
         }
         boolean single = !l.kind().spread();
-        if (!(l.from() >= -tolerance) || !(l.from() <= length + tolerance)
-            || !single && (!(l.to() > l.from()) || !(l.to() <= length + tolerance))) {
-            fail("load.place", where, String.format(java.util.Locale.ROOT,
-                "The load runs from %.0f to %.0f mm but the member is %.0f mm long.", l.from(), l.to(), length),
-                "Place the load within the member.");
+        if (!(l.from() >= -tolerance)
+                || !(l.from() <= length + tolerance)
+                || !single && (!(l.to() > l.from()) || !(l.to() <= length + tolerance))) {
+            fail(
+                    "load.place",
+                    where,
+                    String.format(
+                            java.util.Locale.ROOT,
+                            "The load runs from %.0f to %.0f mm but the member is %.0f mm long.",
+                            l.from(),
+                            l.to(),
+                            length),
+                    "Place the load within the member.");
         }
     }
 
@@ -354,21 +466,30 @@ public final class ModelCheck {
         b.combinations().forEach(c -> c.terms().forEach(t -> combined.add(t.loadCase())));
         for (LoadCase c : b.loadCases()) {
             if (!combined.contains(c.id()) && !b.combinations().isEmpty()) {
-                note("case.unused", "load case " + c.id(), "No combination contains the load case.",
-                    "Add it to combinations, or delete it.");
+                note(
+                        "case.unused",
+                        "load case " + c.id(),
+                        "No combination contains the load case.",
+                        "Add it to combinations, or delete it.");
             }
         }
         for (Combination c : b.combinations()) {
             String where = "combination " + c.id();
             if (c.terms().isEmpty()) {
-                fail("combination.empty", where, "The combination has no load cases.",
-                    "Add terms or delete the combination.");
+                fail(
+                        "combination.empty",
+                        where,
+                        "The combination has no load cases.",
+                        "Add terms or delete the combination.");
             }
             c.terms().forEach(t -> known(cases, t.loadCase(), where, "load case"));
         }
         if (b.combinations().stream().noneMatch(c -> c.purpose() == Purpose.STRENGTH)) {
-            fail(NO_STRENGTH, "combinations", "No combination is meant for strength: the model can be analysed, not designed.",
-                "Give at least one combination the purpose strength.");
+            fail(
+                    NO_STRENGTH,
+                    "combinations",
+                    "No combination is meant for strength: the model can be analysed, not designed.",
+                    "Give at least one combination the purpose strength.");
         }
     }
 
@@ -389,17 +510,22 @@ public final class ModelCheck {
         for (Member m : b.members()) {
             String root = find(parent, m.start());
             if (!held.contains(root) && told.add(root) && !b.hasImportedForces()) {
-                fail("model.disconnected", "member " + m.id(),
-                    "The member belongs to a part of the model that no support holds.",
-                    "Connect the part to the rest, support it, or delete it.");
+                fail(
+                        "model.disconnected",
+                        "member " + m.id(),
+                        "The member belongs to a part of the model that no support holds.",
+                        "Connect the part to the rest, support it, or delete it.");
             }
         }
         lostLoads(used);
         Set<String> moved = movedByFloors(used);
         for (Joint j : b.joints()) {
             if (!used.contains(j.id()) && !moved.contains(j.id())) {
-                note("joint.unused", "joint " + j.id(), "No member meets at the joint; it is left out of the analysis.",
-                    "Delete it, or connect a member.");
+                note(
+                        "joint.unused",
+                        "joint " + j.id(),
+                        "No member meets at the joint; it is left out of the analysis.",
+                        "Delete it, or connect a member.");
             }
         }
     }
@@ -407,7 +533,9 @@ public final class ModelCheck {
     /** Joints of rigid floors that move with members; one without members of its own moves with them. */
     private Set<String> movedByFloors(Set<String> used) {
         Set<String> out = new HashSet<>();
-        b.diaphragms().stream().filter(d -> d.rigid() && d.joints().stream().anyMatch(used::contains)).forEach(d -> out.addAll(d.joints()));
+        b.diaphragms().stream()
+                .filter(d -> d.rigid() && d.joints().stream().anyMatch(used::contains))
+                .forEach(d -> out.addAll(d.joints()));
         return out;
     }
 
@@ -418,9 +546,17 @@ public final class ModelCheck {
         for (JointLoad l : b.jointLoads()) {
             boolean inPlane = l.fz() == 0 && l.mx() == 0 && l.my() == 0;
             boolean any = !inPlane || l.fx() != 0 || l.fy() != 0 || l.mz() != 0;
-            if (!used.contains(l.joint()) && any && !(inPlane && moved.contains(l.joint())) && !b.hasImportedForces() && told.add(l.joint())) {
-                fail("load.lost", "joint load on " + l.joint() + " in " + l.loadCase(), "No member meets at the joint: nothing takes up the load"
-                    + (moved.contains(l.joint()) ? " that acts across the rigid floor." : "."), "Move the load to a joint of the frame, or connect the joint.");
+            if (!used.contains(l.joint())
+                    && any
+                    && !(inPlane && moved.contains(l.joint()))
+                    && !b.hasImportedForces()
+                    && told.add(l.joint())) {
+                fail(
+                        "load.lost",
+                        "joint load on " + l.joint() + " in " + l.loadCase(),
+                        "No member meets at the joint: nothing takes up the load"
+                                + (moved.contains(l.joint()) ? " that acts across the rigid floor." : "."),
+                        "Move the load to a joint of the frame, or connect the joint.");
             }
         }
     }
@@ -442,8 +578,11 @@ public final class ModelCheck {
 
     private void known(Set<String> ids, String id, String where, String kind) {
         if (!ids.contains(id)) {
-            fail("reference.missing", where, "The " + kind + " " + id + " is not in the model.",
-                "Add it or correct the reference.");
+            fail(
+                    "reference.missing",
+                    where,
+                    "The " + kind + " " + id + " is not in the model.",
+                    "Add it or correct the reference.");
         }
     }
 

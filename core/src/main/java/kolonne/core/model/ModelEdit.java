@@ -30,7 +30,9 @@ public sealed interface ModelEdit {
 
     private static Building each(Building b, List<String> ids, java.util.function.UnaryOperator<Member> change) {
         Set<String> wanted = new HashSet<>(ids);
-        return b.withMembers(b.members().stream().map(m -> wanted.contains(m.id()) ? change.apply(m) : m).toList());
+        return b.withMembers(b.members().stream()
+                .map(m -> wanted.contains(m.id()) ? change.apply(m) : m)
+                .toList());
     }
 
     /** Gives members another section. */
@@ -77,7 +79,8 @@ public sealed interface ModelEdit {
 
         @Override
         public String summary() {
-            return (factors == null ? "stiffness of the role for " : "stiffness factors for ") + ModelEdit.members(members);
+            return (factors == null ? "stiffness of the role for " : "stiffness factors for ")
+                    + ModelEdit.members(members);
         }
     }
 
@@ -150,7 +153,9 @@ public sealed interface ModelEdit {
 
         @Override
         public String summary() {
-            return forces.isEmpty() ? "forces by Kolonne’s own analysis" : forces.size() + " rows of forces solved elsewhere";
+            return forces.isEmpty()
+                    ? "forces by Kolonne’s own analysis"
+                    : forces.size() + " rows of forces solved elsewhere";
         }
     }
 }

@@ -18,6 +18,7 @@ final class NumberCheck {
     static final double LENGTH = 1e6;
     /** Forces [N], moments [Nmm], forces per length [N/mm] and per area [N/mm2]. */
     static final double FORCE = 1e12;
+
     static final double MOMENT = 1e16;
     static final double LINE_LOAD = 1e7;
     static final double PRESSURE = 1e3;
@@ -25,17 +26,21 @@ final class NumberCheck {
     static final double FACTOR = 1e3;
     /** Factors on stiffness. */
     static final double STIFFNESS_MOST = 1e4;
+
     static final double STIFFNESS_LEAST = 1e-6;
     /** Stiffness of springs and connections [N/mm], [Nmm/rad]. */
     static final double SPRING = 1e12;
+
     static final double ROTATION_SPRING = 1e18;
     /** Movements of the ground [mm], [rad]. */
     static final double MOVEMENT = 1e4;
+
     static final double ROTATION = 1;
     /** Angles [rad]. */
     static final double ANGLE = 100;
     /** Thickness of slabs [mm] and their weight [N/mm3]. */
     static final double THICKNESS = 5e3;
+
     static final double WEIGHT = 40e-6;
 
     private final Consumer<Finding> out;
@@ -54,14 +59,18 @@ final class NumberCheck {
 
     private void places(Building b) {
         b.storeys().forEach(s -> within("storey " + s.id(), "elevation", s.elevation(), COORDINATE, 1e-3, "m"));
-        b.gridLines().forEach(g -> all("grid line " + g.id(), "coordinate", COORDINATE, 1e-3, "m", g.x1(), g.y1(), g.x2(), g.y2()));
+        b.gridLines()
+                .forEach(g -> all(
+                        "grid line " + g.id(), "coordinate", COORDINATE, 1e-3, "m", g.x1(), g.y1(), g.x2(), g.y2()));
         b.joints().forEach(j -> all("joint " + j.id(), "coordinate", COORDINATE, 1e-3, "m", j.x(), j.y(), j.z()));
         for (SlabPanel p : b.panels()) {
             String where = "slab panel " + p.id();
             within(where, "thickness", p.thickness(), THICKNESS, 1, "mm");
             within(where, "unit weight", p.weight(), WEIGHT, 1e6, "kN/m3");
             within(where, "angle of the span", p.spanAngle(), ANGLE, 180 / Math.PI, "degrees");
-            p.holes().forEach(h -> h.forEach(q -> all(where, "coordinate of an opening", COORDINATE, 1e-3, "m", q.x(), q.y())));
+            p.holes()
+                    .forEach(h -> h.forEach(
+                            q -> all(where, "coordinate of an opening", COORDINATE, 1e-3, "m", q.x(), q.y())));
         }
     }
 
@@ -69,7 +78,9 @@ final class NumberCheck {
         AnalysisOptions o = b.options();
         factors("analysis options", o.beams());
         factors("analysis options", o.columns());
-        o.pDelta().forEach(t -> within("analysis options", "factor of P-Delta on " + t.loadCase(), t.factor(), FACTOR, 1, ""));
+        o.pDelta()
+                .forEach(t ->
+                        within("analysis options", "factor of P-Delta on " + t.loadCase(), t.factor(), FACTOR, 1, ""));
         for (Member m : b.members()) {
             String where = "member " + m.id();
             within(where, "angle", m.angle(), ANGLE, 180 / Math.PI, "degrees");
@@ -81,7 +92,13 @@ final class NumberCheck {
         }
         for (Spring s : b.springs()) {
             for (int i = 0; i < 6; i++) {
-                within("spring at " + s.joint(), "stiffness", s.at(i), i < 3 ? SPRING : ROTATION_SPRING, i < 3 ? 1 : 1e-6, i < 3 ? "kN/m" : "kNm/rad");
+                within(
+                        "spring at " + s.joint(),
+                        "stiffness",
+                        s.at(i),
+                        i < 3 ? SPRING : ROTATION_SPRING,
+                        i < 3 ? 1 : 1e-6,
+                        i < 3 ? "kN/m" : "kNm/rad");
             }
         }
     }
@@ -89,7 +106,13 @@ final class NumberCheck {
     private void connection(String where, Release r) {
         for (int i = 0; i < 6; i++) {
             if (r.at(i) < Release.RIGID) {
-                within(where, "stiffness of a connection", r.at(i), i < 3 ? SPRING : ROTATION_SPRING, i < 3 ? 1 : 1e-6, i < 3 ? "kN/m" : "kNm/rad");
+                within(
+                        where,
+                        "stiffness of a connection",
+                        r.at(i),
+                        i < 3 ? SPRING : ROTATION_SPRING,
+                        i < 3 ? 1 : 1e-6,
+                        i < 3 ? "kN/m" : "kNm/rad");
             }
         }
     }
@@ -97,14 +120,23 @@ final class NumberCheck {
     private void factors(String where, StiffnessFactors f) {
         for (double v : new double[] {f.area(), f.shearY(), f.shearZ(), f.iy(), f.iz(), f.torsion()}) {
             if (v > 0 && !(v >= STIFFNESS_LEAST && v <= STIFFNESS_MOST)) {
-                out.accept(Finding.fails("value.bounds", where, String.format(Locale.ROOT, "A stiffness factor is %.3g, outside %.0e to %.0e.", v, STIFFNESS_LEAST,
-                    STIFFNESS_MOST), "Use a factor nearer to 1: the digits of the analysis would be lost."));
+                out.accept(Finding.fails(
+                        "value.bounds",
+                        where,
+                        String.format(
+                                Locale.ROOT,
+                                "A stiffness factor is %.3g, outside %.0e to %.0e.",
+                                v,
+                                STIFFNESS_LEAST,
+                                STIFFNESS_MOST),
+                        "Use a factor nearer to 1: the digits of the analysis would be lost."));
             }
         }
     }
 
     private void loads(Building b) {
-        b.loadCases().forEach(c -> within("load case " + c.id(), "factor on the weight", c.selfWeight(), FACTOR, 1, ""));
+        b.loadCases()
+                .forEach(c -> within("load case " + c.id(), "factor on the weight", c.selfWeight(), FACTOR, 1, ""));
         for (MemberLoad l : b.memberLoads()) {
             String where = "member load on " + l.member() + " in " + l.loadCase();
             boolean moment = l.kind() == MemberLoad.Kind.MOMENT;
@@ -115,22 +147,45 @@ final class NumberCheck {
                 case DISTRIBUTED_MOMENT -> FORCE;
             };
             double shown = l.kind() == MemberLoad.Kind.DISTRIBUTED ? 1 : moment ? 1e-6 : 1e-3;
-            String unit = l.kind() == MemberLoad.Kind.DISTRIBUTED ? "kN/m" : moment ? "kNm" : l.kind() == MemberLoad.Kind.POINT ? "kN" : "kNm/m";
+            String unit = l.kind() == MemberLoad.Kind.DISTRIBUTED
+                    ? "kN/m"
+                    : moment ? "kNm" : l.kind() == MemberLoad.Kind.POINT ? "kN" : "kNm/m";
             all(where, "load", limit, shown, unit, l.w1(), l.w2());
         }
-        b.areaLoads().forEach(l -> within("area load on " + l.panel() + " in " + l.loadCase(), "pressure", l.pressure(), PRESSURE, 1e3, "kN/m2"));
+        b.areaLoads()
+                .forEach(l -> within(
+                        "area load on " + l.panel() + " in " + l.loadCase(),
+                        "pressure",
+                        l.pressure(),
+                        PRESSURE,
+                        1e3,
+                        "kN/m2"));
         for (JointLoad l : b.jointLoads()) {
             for (int i = 0; i < 6; i++) {
-                within("joint load on " + l.joint() + " in " + l.loadCase(), i < 3 ? "force" : "moment", l.at(i), i < 3 ? FORCE : MOMENT, i < 3 ? 1e-3 : 1e-6,
-                    i < 3 ? "kN" : "kNm");
+                within(
+                        "joint load on " + l.joint() + " in " + l.loadCase(),
+                        i < 3 ? "force" : "moment",
+                        l.at(i),
+                        i < 3 ? FORCE : MOMENT,
+                        i < 3 ? 1e-3 : 1e-6,
+                        i < 3 ? "kN" : "kNm");
             }
         }
         for (Settlement s : b.settlements()) {
             for (int i = 0; i < 6; i++) {
-                within("settlement of " + s.joint() + " in " + s.loadCase(), i < 3 ? "movement" : "rotation", s.at(i), i < 3 ? MOVEMENT : ROTATION, 1, i < 3 ? "mm" : "rad");
+                within(
+                        "settlement of " + s.joint() + " in " + s.loadCase(),
+                        i < 3 ? "movement" : "rotation",
+                        s.at(i),
+                        i < 3 ? MOVEMENT : ROTATION,
+                        1,
+                        i < 3 ? "mm" : "rad");
             }
         }
-        b.combinations().forEach(c -> c.terms().forEach(t -> within("combination " + c.id(), "factor on " + t.loadCase(), t.factor(), FACTOR, 1, "")));
+        b.combinations()
+                .forEach(c -> c.terms()
+                        .forEach(t -> within(
+                                "combination " + c.id(), "factor on " + t.loadCase(), t.factor(), FACTOR, 1, "")));
     }
 
     private void forces(List<StationForces> all) {
@@ -154,9 +209,17 @@ final class NumberCheck {
     private void within(String where, String name, double v, double limit, double factor, String unit) {
         if (!(Math.abs(v) <= limit)) {
             String units = unit.isEmpty() ? "" : " " + unit;
-            String value = Double.isNaN(v) ? "not a number" : Double.isInfinite(v) ? "beyond any number" : String.format(Locale.ROOT, "%.3g%s", v * factor, units);
-            out.accept(Finding.fails("value.bounds", where, String.format(Locale.ROOT, "The %s is %s; at most %.3g%s is read.", name, value, limit * factor, units),
-                "Check the number and the units of the file."));
+            String value = Double.isNaN(v)
+                    ? "not a number"
+                    : Double.isInfinite(v)
+                            ? "beyond any number"
+                            : String.format(Locale.ROOT, "%.3g%s", v * factor, units);
+            out.accept(Finding.fails(
+                    "value.bounds",
+                    where,
+                    String.format(
+                            Locale.ROOT, "The %s is %s; at most %.3g%s is read.", name, value, limit * factor, units),
+                    "Check the number and the units of the file."));
         }
     }
 }

@@ -60,15 +60,26 @@ final class OverlapCheck {
             Set<Plan> near = new HashSet<>();
             int count = 0;
             for (long x = cell(plan.box().getMinX()); x <= cell(plan.box().getMaxX()) && count < MOST_CELLS; x++) {
-                for (long y = cell(plan.box().getMinY()); y <= cell(plan.box().getMaxY()) && count < MOST_CELLS; y++, count++) {
+                for (long y = cell(plan.box().getMinY());
+                        y <= cell(plan.box().getMaxY()) && count < MOST_CELLS;
+                        y++, count++) {
                     List<Plan> here = cells.computeIfAbsent(x * 1_000_003L + y, k -> new ArrayList<>());
                     near.addAll(here);
                     here.add(plan);
                 }
             }
-            near.stream().filter(o -> over(o, plan)).findFirst().ifPresent(o -> out.accept(Finding.fails("panel.overlap", "slab panel " + p.id(),
-                String.format(Locale.ROOT, "The panel lies over panel %s on %.2f m2: loads there would count twice.", o.panel().id(),
-                    common(o.area(), plan.area()) / 1e6), "Delete one of the two, or move their common corners.")));
+            near.stream()
+                    .filter(o -> over(o, plan))
+                    .findFirst()
+                    .ifPresent(o -> out.accept(Finding.fails(
+                            "panel.overlap",
+                            "slab panel " + p.id(),
+                            String.format(
+                                    Locale.ROOT,
+                                    "The panel lies over panel %s on %.2f m2: loads there would count twice.",
+                                    o.panel().id(),
+                                    common(o.area(), plan.area()) / 1e6),
+                            "Delete one of the two, or move their common corners.")));
         }
     }
 
@@ -96,7 +107,9 @@ final class OverlapCheck {
 
     private static boolean over(Plan p, Plan q) {
         boolean level = p.low() < q.high() + ONE_FLOOR && q.low() < p.high() + ONE_FLOOR;
-        return level && p.box().intersects(q.box()) && common(p.area(), q.area()) > SLIGHT * Math.min(size(p.area()), size(q.area()));
+        return level
+                && p.box().intersects(q.box())
+                && common(p.area(), q.area()) > SLIGHT * Math.min(size(p.area()), size(q.area()));
     }
 
     private void holes(SlabPanel p) {
@@ -108,8 +121,11 @@ final class OverlapCheck {
             path.closePath();
             Area area = new Area(path);
             if (before.stream().anyMatch(o -> common(o, area) > SLIGHT * Math.min(size(o), size(area)))) {
-                out.accept(Finding.fails("panel.hole-overlap", "slab panel " + p.id(), "Two openings lie over one another: the slab there would be taken off twice.",
-                    "Draw them as one opening."));
+                out.accept(Finding.fails(
+                        "panel.hole-overlap",
+                        "slab panel " + p.id(),
+                        "Two openings lie over one another: the slab there would be taken off twice.",
+                        "Draw them as one opening."));
                 return;
             }
             before.add(area);
@@ -167,8 +183,10 @@ final class OverlapCheck {
 
     /** Whether two directions from a joint are one, within a thousandth. */
     private static boolean onOneLine(Joint at, Joint p, Joint q) {
-        double cosine = ((p.x() - at.x()) * (q.x() - at.x()) + (p.y() - at.y()) * (q.y() - at.y()) + (p.z() - at.z()) * (q.z() - at.z()))
-            / (at.distanceTo(p) * at.distanceTo(q));
+        double cosine = ((p.x() - at.x()) * (q.x() - at.x())
+                        + (p.y() - at.y()) * (q.y() - at.y())
+                        + (p.z() - at.z()) * (q.z() - at.z()))
+                / (at.distanceTo(p) * at.distanceTo(q));
         return cosine > 1 - 0.5e-6;
     }
 
@@ -176,8 +194,12 @@ final class OverlapCheck {
         Member longer = index.length(p) > index.length(q) ? p : q;
         Member shorter = longer == p ? q : p;
         if (told.add(longer.id())) {
-            out.accept(Finding.fails("member.overlap", "member " + longer.id(), "The member runs along member " + shorter.id()
-                + " on the same line: their stiffness and weight would count twice.", "Let it begin where the other ends, or delete one of the two."));
+            out.accept(Finding.fails(
+                    "member.overlap",
+                    "member " + longer.id(),
+                    "The member runs along member " + shorter.id()
+                            + " on the same line: their stiffness and weight would count twice.",
+                    "Let it begin where the other ends, or delete one of the two."));
         }
     }
 
@@ -185,12 +207,24 @@ final class OverlapCheck {
 
     private void plates() {
         for (Diaphragm d : b.diaphragms()) {
-            double low = d.joints().stream().mapToDouble(j -> index.joint(j).z()).min().orElse(0);
-            double high = d.joints().stream().mapToDouble(j -> index.joint(j).z()).max().orElse(0);
+            double low = d.joints().stream()
+                    .mapToDouble(j -> index.joint(j).z())
+                    .min()
+                    .orElse(0);
+            double high = d.joints().stream()
+                    .mapToDouble(j -> index.joint(j).z())
+                    .max()
+                    .orElse(0);
             if (d.rigid() && high - low > ONE_PLATE) {
-                out.accept(Finding.fails("diaphragm.levels", "diaphragm " + d.id(), String.format(Locale.ROOT,
-                    "The rigid floor ties joints between %.2f and %.2f m: levels could not move against one another.", low / 1000, high / 1000),
-                    "Give each level a diaphragm of its own."));
+                out.accept(Finding.fails(
+                        "diaphragm.levels",
+                        "diaphragm " + d.id(),
+                        String.format(
+                                Locale.ROOT,
+                                "The rigid floor ties joints between %.2f and %.2f m: levels could not move against one another.",
+                                low / 1000,
+                                high / 1000),
+                        "Give each level a diaphragm of its own."));
             }
         }
     }

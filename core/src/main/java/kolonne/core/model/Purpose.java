@@ -1,4 +1,8 @@
 package kolonne.core.model;
 
 /** What a combination is for. */
-public enum Purpose { STRENGTH, SERVICE_CHARACTERISTIC, SERVICE_QUASI_PERMANENT }
+public enum Purpose {
+    STRENGTH,
+    SERVICE_CHARACTERISTIC,
+    SERVICE_QUASI_PERMANENT
+}

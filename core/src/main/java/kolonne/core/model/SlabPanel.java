@@ -12,15 +12,22 @@ import java.util.List;
  * @param spanAngle direction of the span for a one-way slab, from global X [rad]
  * @param holes     openings, each a polygon inside the panel that does not cross itself; they carry no load
  */
-public record SlabPanel(String id, List<String> joints, double thickness, double weight, boolean oneWay,
-                        double spanAngle, List<List<Point>> holes) {
+public record SlabPanel(
+        String id,
+        List<String> joints,
+        double thickness,
+        double weight,
+        boolean oneWay,
+        double spanAngle,
+        List<List<Point>> holes) {
     public SlabPanel {
         joints = List.copyOf(joints);
         holes = holes.stream().map(List::copyOf).toList();
     }
 
     /** A panel without openings. */
-    public SlabPanel(String id, List<String> joints, double thickness, double weight, boolean oneWay, double spanAngle) {
+    public SlabPanel(
+            String id, List<String> joints, double thickness, double weight, boolean oneWay, double spanAngle) {
         this(id, joints, thickness, weight, oneWay, spanAngle, List.of());
     }
 }

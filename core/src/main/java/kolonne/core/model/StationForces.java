@@ -5,5 +5,5 @@ package kolonne.core.model;
  *
  * @param x distance from the start joint [mm]
  */
-public record StationForces(String member, String loadCase, double x, double n, double vy, double vz, double t,
-                            double my, double mz) {}
+public record StationForces(
+        String member, String loadCase, double x, double n, double vy, double vz, double t, double my, double mz) {}

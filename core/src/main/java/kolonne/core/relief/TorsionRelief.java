@@ -30,6 +30,7 @@ public final class TorsionRelief {
     private static final double STAYS = 0.1;
     /** Deflections that grow by more than this factor show that the frame needs the stiffness. */
     private static final double GROWS = 2;
+
     private static final int MOST_STEPS = 12;
     /** How near the torque must come to the wanted one. */
     private static final double NEAR = 0.01;
@@ -47,7 +48,10 @@ public final class TorsionRelief {
     }
 
     /** Why the torsion is there. */
-    public enum Kind { EQUILIBRIUM, COMPATIBILITY }
+    public enum Kind {
+        EQUILIBRIUM,
+        COMPATIBILITY
+    }
 
     /**
      * What was found.
@@ -104,7 +108,13 @@ public final class TorsionRelief {
         for (int i = 0; i < factors.length; i++) {
             double relieved = of(a, over.get(i)).torque(now);
             boolean changed = factors[i] < start[i];
-            out.add(new Relieved(over.get(i), found.get(i).kind(), found.get(i).evidence(), changed ? factors[i] : 1, found.get(i).torque(), relieved));
+            out.add(new Relieved(
+                    over.get(i),
+                    found.get(i).kind(),
+                    found.get(i).evidence(),
+                    changed ? factors[i] : 1,
+                    found.get(i).torque(),
+                    relieved));
         }
         return new All(out, now);
     }
@@ -133,8 +143,11 @@ public final class TorsionRelief {
             }
         }
         Building b = a.index().building();
-        return FrameAnalysis.resolve(a, new BuildingIndex(b.withMembers(b.members().stream().map(m -> of.containsKey(m.id()) ? twisted(b, m, of.get(m.id())) : m)
-            .toList())));
+        return FrameAnalysis.resolve(
+                a,
+                new BuildingIndex(b.withMembers(b.members().stream()
+                        .map(m -> of.containsKey(m.id()) ? twisted(b, m, of.get(m.id())) : m)
+                        .toList())));
     }
 
     private static Member twisted(Building b, Member m, double factor) {
@@ -157,16 +170,32 @@ public final class TorsionRelief {
         try {
             none = with(ALMOST_NONE);
         } catch (AnalysisFailed e) {
-            return new Found(Kind.EQUILIBRIUM, "Without torsional stiffness the frame moves: " + e.findings().get(0).what(), 1, torque, torque, null);
+            return new Found(
+                    Kind.EQUILIBRIUM,
+                    "Without torsional stiffness the frame moves: "
+                            + e.findings().get(0).what(),
+                    1,
+                    torque,
+                    torque,
+                    null);
         }
         double rest = torque(none);
         double growth = largestMove(none) / largestMove(before);
-        String words = String.format(Locale.ROOT, "With a thousandth of its torsional stiffness the torque falls from %.1f to %.1f kNm and the largest "
-            + "movement of its joints grows %.2f times.", torque / 1e6, rest / 1e6, growth);
+        String words = String.format(
+                Locale.ROOT,
+                "With a thousandth of its torsional stiffness the torque falls from %.1f to %.1f kNm and the largest "
+                        + "movement of its joints grows %.2f times.",
+                torque / 1e6,
+                rest / 1e6,
+                growth);
         boolean needed = rest > STAYS * torque || growth > GROWS;
         if (given != HandCage.TorsionKind.AS_FOUND) {
-            words = "Set by hand. " + words + (needed == (given == HandCage.TorsionKind.EQUILIBRIUM) ? "" : needed
-                ? " By that it would be needed for equilibrium." : " By that it would come from compatibility.");
+            words = "Set by hand. " + words
+                    + (needed == (given == HandCage.TorsionKind.EQUILIBRIUM)
+                            ? ""
+                            : needed
+                                    ? " By that it would be needed for equilibrium."
+                                    : " By that it would come from compatibility.");
             needed = given == HandCage.TorsionKind.EQUILIBRIUM;
         }
         if (needed) {
@@ -207,12 +236,18 @@ public final class TorsionRelief {
 
     private double present() {
         Building b = before.index().building();
-        return b.members().stream().filter(m -> members.contains(m.id())).mapToDouble(m -> b.options().factorsOf(m).torsion()).max().orElse(1);
+        return b.members().stream()
+                .filter(m -> members.contains(m.id()))
+                .mapToDouble(m -> b.options().factorsOf(m).torsion())
+                .max()
+                .orElse(1);
     }
 
     private Analysis with(double factor) {
         Building b = before.index().building();
-        List<Member> changed = b.members().stream().map(m -> members.contains(m.id()) ? twisted(b, m, factor) : m).toList();
+        List<Member> changed = b.members().stream()
+                .map(m -> members.contains(m.id()) ? twisted(b, m, factor) : m)
+                .toList();
         return FrameAnalysis.resolve(before, new BuildingIndex(b.withMembers(changed)));
     }
 

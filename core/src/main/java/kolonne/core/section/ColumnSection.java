@@ -28,9 +28,11 @@ public final class ColumnSection {
     private final StressBlock block;
     /** The code's curve of concrete; null where the block stands for it. */
     private final ConcreteCurve curve;
+
     private final DesignCode code;
     /** Design strength in pure compression with the code's cap, and in pure tension [N]. */
     public final double axialCap;
+
     public final double tension;
 
     public ColumnSection(Shape shape, List<PlacedBar> bars, double fc, double fy, DesignCode code) {
@@ -124,7 +126,8 @@ public final class ColumnSection {
         if (circle) {
             strips(top, plateau, end, s -> curve.at(extreme * (1 - s / c)), ux, uy, sum);
         } else {
-            new RectangleChords(width, depth, ux, uy).sum(s -> curve.at(extreme * (1 - (top - s) / c)), top - end, top - plateau, sum);
+            new RectangleChords(width, depth, ux, uy)
+                    .sum(s -> curve.at(extreme * (1 - (top - s) / c)), top - end, top - plateau, sum);
         }
         double n = sum[0];
         double my = sum[1];
@@ -142,7 +145,8 @@ public final class ColumnSection {
     }
 
     /** A circle: the plateau as a whole, the parabola in strips parallel to the neutral axis. */
-    private void strips(double r, double plateau, double end, DoubleUnaryOperator stress, double ux, double uy, double[] sum) {
+    private void strips(
+            double r, double plateau, double end, DoubleUnaryOperator stress, double ux, double uy, double[] sum) {
         double[] before = circleBlock(r, plateau, ux, uy);
         add(sum, before, new double[3], curve.stress());
         for (int i = 1; i <= STRIPS && end > plateau; i++) {

@@ -19,7 +19,8 @@ public record CrackedSection(double depth, double inertia) {
      */
     public static CrackedSection of(Shape shape, boolean sagging, List<BarLayer> layers, double n) {
         double h = shape.depth();
-        double c = Root.find(q -> firstMoment(shape, sagging, layers, n, q) / (h * h * shape.width()), 1e-4 * h, h, 1e-9 * h);
+        double c = Root.find(
+                q -> firstMoment(shape, sagging, layers, n, q) / (h * h * shape.width()), 1e-4 * h, h, 1e-9 * h);
         double inertia = 0;
         for (Shape.Strip s : shape.strips()) {
             double from = sagging ? h - s.to() : s.from();

@@ -33,17 +33,21 @@ public record FlexuralStrength(double c, double epsT, double phi, double Mn, dou
      * @param strips sagging: widths from the soffit up; the compression face is the top if {@code sagging}
      * @param layers bars, by depth from the compression face
      */
-    public static FlexuralStrength of(Shape shape, boolean sagging, List<BarLayer> layers, double fc, double fy,
-                                      DesignCode code, Trace t) {
+    public static FlexuralStrength of(
+            Shape shape, boolean sagging, List<BarLayer> layers, double fc, double fy, DesignCode code, Trace t) {
         double f = code.designSteel(fy);
         StressBlock block = code.block(fc);
         double h = shape.depth();
         List<Shape.Strip> strips = shape.strips();
         double[] work = new double[2];
-        double c = Root.find(q -> {
-            forces(strips, h, sagging, layers, f, block, q, work);
-            return work[0] / (block.stress() * h * shape.width());
-        }, 1e-4 * h, 4 * h, 1e-9 * h);
+        double c = Root.find(
+                q -> {
+                    forces(strips, h, sagging, layers, f, block, q, work);
+                    return work[0] / (block.stress() * h * shape.width());
+                },
+                1e-4 * h,
+                4 * h,
+                1e-9 * h);
         forces(strips, h, sagging, layers, f, block, c, work);
         FlexuralStrength s = result(layers, f, block, code, c, work[1]);
         if (t.on()) {
@@ -52,8 +56,8 @@ public record FlexuralStrength(double c, double epsT, double phi, double Mn, dou
         return s;
     }
 
-    private static FlexuralStrength result(List<BarLayer> layers, double fy, StressBlock block, DesignCode code,
-                                           double c, double mn) {
+    private static FlexuralStrength result(
+            List<BarLayer> layers, double fy, StressBlock block, DesignCode code, double c, double mn) {
         double deepest = 0;
         double as = 0;
         double moment = 0;
@@ -69,8 +73,15 @@ public record FlexuralStrength(double c, double epsT, double phi, double Mn, dou
     }
 
     /** out[0]: compression minus tension [N]; out[1]: moment about the compression face [Nmm], sagging sense. */
-    private static void forces(List<Shape.Strip> strips, double h, boolean sagging, List<BarLayer> layers, double fy,
-                               StressBlock block, double c, double[] out) {
+    private static void forces(
+            List<Shape.Strip> strips,
+            double h,
+            boolean sagging,
+            List<BarLayer> layers,
+            double fy,
+            StressBlock block,
+            double c,
+            double[] out) {
         double a = Math.min(h, block.depth() * c);
         double n = 0;
         double m = 0;
@@ -98,23 +109,74 @@ public record FlexuralStrength(double c, double epsT, double phi, double Mn, dou
 
     private void explain(List<BarLayer> layers, double fy, double fc, StressBlock block, DesignCode code, Trace t) {
         Notation.Bending n = code.notation().bending();
-        t.step(n.factor().symbol(), n.factor().formula(), n.concrete() + " = {0}", block.depth(), Quantity.NUMBER, code.blockClause(), in(fc, Quantity.STRENGTH));
+        t.step(
+                n.factor().symbol(),
+                n.factor().formula(),
+                n.concrete() + " = {0}",
+                block.depth(),
+                Quantity.NUMBER,
+                code.blockClause(),
+                in(fc, Quantity.STRENGTH));
         for (BarLayer l : layers) {
             double strain = block.crushing() * (l.depth() - c) / c;
             double stress = Math.max(-fy, Math.min(fy, Steel.ES * strain));
-            t.step(n.steel().symbol(), n.steel().formula(), "bars {0} at d = {1}, " + n.neutralAxis() + " = {2}", stress, Quantity.STRENGTH, n.steel().clause(),
-                in(l.area(), Quantity.AREA), in(l.depth(), Quantity.LENGTH), in(c, Quantity.LENGTH));
+            t.step(
+                    n.steel().symbol(),
+                    n.steel().formula(),
+                    "bars {0} at d = {1}, " + n.neutralAxis() + " = {2}",
+                    stress,
+                    Quantity.STRENGTH,
+                    n.steel().clause(),
+                    in(l.area(), Quantity.AREA),
+                    in(l.depth(), Quantity.LENGTH),
+                    in(c, Quantity.LENGTH));
         }
-        t.step(n.block().symbol(), n.block().formula(), "{0} × {1}", block.depth() * c, Quantity.LENGTH, code.blockClause(),
-            in(block.depth(), Quantity.NUMBER), in(c, Quantity.LENGTH));
-        t.step(n.strain().symbol(), n.strain().formula(), n.neutralAxis() + " = {0}", epsT, Quantity.STRAIN, n.strain().clause(), in(c, Quantity.LENGTH));
-        code.reductionClause().ifPresent(clause -> t.step("φ", "from εt", "εt = {0}, εty = {1}", phi, Quantity.NUMBER, clause,
-            in(epsT, Quantity.STRAIN), in(fy / Steel.ES, Quantity.STRAIN)));
-        t.step(n.strength(), "Σ forces of bars and block × lever", "As = {0}, d = {1}", Mn, Quantity.MOMENT, code.flexureClause(), in(as, Quantity.AREA),
-            in(d, Quantity.LENGTH));
+        t.step(
+                n.block().symbol(),
+                n.block().formula(),
+                "{0} × {1}",
+                block.depth() * c,
+                Quantity.LENGTH,
+                code.blockClause(),
+                in(block.depth(), Quantity.NUMBER),
+                in(c, Quantity.LENGTH));
+        t.step(
+                n.strain().symbol(),
+                n.strain().formula(),
+                n.neutralAxis() + " = {0}",
+                epsT,
+                Quantity.STRAIN,
+                n.strain().clause(),
+                in(c, Quantity.LENGTH));
+        code.reductionClause()
+                .ifPresent(clause -> t.step(
+                        "φ",
+                        "from εt",
+                        "εt = {0}, εty = {1}",
+                        phi,
+                        Quantity.NUMBER,
+                        clause,
+                        in(epsT, Quantity.STRAIN),
+                        in(fy / Steel.ES, Quantity.STRAIN)));
+        t.step(
+                n.strength(),
+                "Σ forces of bars and block × lever",
+                "As = {0}, d = {1}",
+                Mn,
+                Quantity.MOMENT,
+                code.flexureClause(),
+                in(as, Quantity.AREA),
+                in(d, Quantity.LENGTH));
         if (code.reductionClause().isPresent()) {
-            t.step("φ" + n.strength(), "φ " + n.strength(), "{0} × {1}", phiMn(), Quantity.MOMENT, code.flexureClause(), in(phi, Quantity.NUMBER),
-                in(Mn, Quantity.MOMENT));
+            t.step(
+                    "φ" + n.strength(),
+                    "φ " + n.strength(),
+                    "{0} × {1}",
+                    phiMn(),
+                    Quantity.MOMENT,
+                    code.flexureClause(),
+                    in(phi, Quantity.NUMBER),
+                    in(Mn, Quantity.MOMENT));
         }
     }
 }

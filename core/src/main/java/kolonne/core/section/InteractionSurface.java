@@ -36,7 +36,9 @@ public final class InteractionSurface {
                     ColumnSection.Resultant r = section.at(theta(i), depth(i, j));
                     double bending = Math.hypot(r.Mx(), r.My()) / scale;
                     m.elevation[i][j] = Math.atan2(r.N(), bending);
-                    m.azimuth[i][j] = quadrant ? Math.atan2(Math.abs(r.Mx()), Math.abs(r.My())) : theta(i) + turned(Math.atan2(r.Mx(), r.My()) - theta(i));
+                    m.azimuth[i][j] = quadrant
+                            ? Math.atan2(Math.abs(r.Mx()), Math.abs(r.My()))
+                            : theta(i) + turned(Math.atan2(r.Mx(), r.My()) - theta(i));
                     m.radius[i][j] = r.phi() * Math.hypot(r.N(), bending);
                 }
             }
@@ -148,10 +150,14 @@ public final class InteractionSurface {
         double a = azimuth(mx, my);
         double theta = a;
         if (!quadrant || a > 1e-9 && a < Math.PI / 2 - 1e-9) {
-            theta = Root.find(q -> {
-                ColumnSection.Resultant r = section.at(q, depthFor(q, e));
-                return turned(Math.atan2(r.Mx(), r.My()) - a);
-            }, quadrant ? 0 : a - Math.PI / 2, quadrant ? Math.PI / 2 : a + Math.PI / 2, 1e-8);
+            theta = Root.find(
+                    q -> {
+                        ColumnSection.Resultant r = section.at(q, depthFor(q, e));
+                        return turned(Math.atan2(r.Mx(), r.My()) - a);
+                    },
+                    quadrant ? 0 : a - Math.PI / 2,
+                    quadrant ? Math.PI / 2 : a + Math.PI / 2,
+                    1e-8);
         }
         double c = depthFor(theta, e);
         ColumnSection.Resultant r = section.at(theta, c);
@@ -163,10 +169,14 @@ public final class InteractionSurface {
     /** Neutral-axis depth at which the nominal resultants have the elevation {@code e}, which grows with c. */
     private double depthFor(double theta, double e) {
         double h = 2 * section.reach(theta);
-        double log = Root.find(q -> {
-            ColumnSection.Resultant r = section.at(theta, Math.exp(q));
-            return Math.atan2(r.N(), Math.hypot(r.Mx(), r.My()) / scale) - e;
-        }, Math.log(1e-4 * h), Math.log(1e4 * h), 1e-9);
+        double log = Root.find(
+                q -> {
+                    ColumnSection.Resultant r = section.at(theta, Math.exp(q));
+                    return Math.atan2(r.N(), Math.hypot(r.Mx(), r.My()) / scale) - e;
+                },
+                Math.log(1e-4 * h),
+                Math.log(1e4 * h),
+                1e-9);
         return Math.exp(log);
     }
 }

@@ -9,13 +9,19 @@ import java.util.function.DoubleUnaryOperator;
  */
 final class RectangleChords {
     /** Points and weights of order four on [-1, 1], exact to the seventh power (Abramowitz and Stegun, table 25.4). */
-    private static final double[] POINT = {-0.861136311594052575, -0.339981043584856265, 0.339981043584856265, 0.861136311594052575};
-    private static final double[] WEIGHT = {0.347854845137453857, 0.652145154862546143, 0.652145154862546143, 0.347854845137453857};
+    private static final double[] POINT = {
+        -0.861136311594052575, -0.339981043584856265, 0.339981043584856265, 0.861136311594052575
+    };
+
+    private static final double[] WEIGHT = {
+        0.347854845137453857, 0.652145154862546143, 0.652145154862546143, 0.347854845137453857
+    };
 
     private final double ux;
     private final double uy;
     /** Distance of the far corners, and of the near ones, from the middle [mm]. */
     private final double far;
+
     private final double near;
     private final double longest;
     private final double nearMiddle;
@@ -55,7 +61,9 @@ final class RectangleChords {
                 double outer = Math.max(0, Math.abs(s) - near);
                 double part = far > near ? outer / (far - near) : 0;
                 double force = stress.applyAsDouble(s) * longest * (1 - part) * half * WEIGHT[g];
-                double middle = outer > 0 ? (nearMiddle + (farMiddle - nearMiddle) * part) * Math.signum(s) : near > 0 ? nearMiddle * s / near : 0;
+                double middle = outer > 0
+                        ? (nearMiddle + (farMiddle - nearMiddle) * part) * Math.signum(s)
+                        : near > 0 ? nearMiddle * s / near : 0;
                 out[0] += force;
                 along += force * s;
                 across += force * middle;

@@ -10,8 +10,8 @@ public final class TorsionTube {
     private TorsionTube() {}
 
     /** The outline with the flange where it raises the threshold (ACI 318-19 9.2.4.4), and the tube of the web's closed stirrup. @param bar diameter of the longitudinal bars [mm] */
-    public static TorsionSection of(Shape s, double fc, double fy, double fyt, double cover, double stirrup, double bar,
-                                    DesignCode code) {
+    public static TorsionSection of(
+            Shape s, double fc, double fy, double fyt, double cover, double stirrup, double bar, DesignCode code) {
         double bw = s.webWidth();
         double h = s.depth();
         double acp = bw * h;
@@ -22,7 +22,8 @@ public final class TorsionTube {
             double overhang = Math.min((s.width() - bw) / sides, Math.min(h - hf, 4 * hf));
             double with = acp + sides * overhang * hf;
             double around = pcp + 2 * sides * overhang;
-            if (code.torsion().threshold(fc, with, around, Trace.OFF) > code.torsion().threshold(fc, acp, pcp, Trace.OFF)) {
+            if (code.torsion().threshold(fc, with, around, Trace.OFF)
+                    > code.torsion().threshold(fc, acp, pcp, Trace.OFF)) {
                 acp = with;
                 pcp = around;
             }

@@ -92,11 +92,13 @@ public sealed interface Shape permits Shape.Rectangle, Shape.Flanged, Shape.Circ
     /** Second moment about the horizontal axis through the centroid [mm4]. */
     default double Iy() {
         double zc = centroid();
-        return strips().stream().mapToDouble(s -> {
-            double h = s.to() - s.from();
-            double e = s.mid() - zc;
-            return s.width() * h * h * h / 12 + s.area() * e * e;
-        }).sum();
+        return strips().stream()
+                .mapToDouble(s -> {
+                    double h = s.to() - s.from();
+                    double e = s.mid() - zc;
+                    return s.width() * h * h * h / 12 + s.area() * e * e;
+                })
+                .sum();
     }
 
     /** Second moment about the vertical axis through the centroid [mm4]. */
@@ -115,17 +117,60 @@ public sealed interface Shape permits Shape.Rectangle, Shape.Flanged, Shape.Circ
 
     /** A rectangle of width b and depth h [mm]. */
     record Rectangle(double b, double h) implements Shape {
-        @Override public double width() { return b; }
-        @Override public double A() { return b * h; }
-        @Override public double depth() { return h; }
-        @Override public double webWidth() { return b; }
-        @Override public List<Strip> strips() { return List.of(new Strip(0, h, b)); }
-        @Override public double J() { return rectangleJ(b, h); }
-        @Override public double shearAreaY() { return b * h / 1.2; }
-        @Override public double shearAreaZ() { return b * h / 1.2; }
-        @Override public double Iz() { return h * b * b * b / 12; }
-        @Override public String label(DoubleFunction<String> size) { return size.apply(b) + " × " + size.apply(h); }
-        @Override public String word() { return "rectangle"; }
+        @Override
+        public double width() {
+            return b;
+        }
+
+        @Override
+        public double A() {
+            return b * h;
+        }
+
+        @Override
+        public double depth() {
+            return h;
+        }
+
+        @Override
+        public double webWidth() {
+            return b;
+        }
+
+        @Override
+        public List<Strip> strips() {
+            return List.of(new Strip(0, h, b));
+        }
+
+        @Override
+        public double J() {
+            return rectangleJ(b, h);
+        }
+
+        @Override
+        public double shearAreaY() {
+            return b * h / 1.2;
+        }
+
+        @Override
+        public double shearAreaZ() {
+            return b * h / 1.2;
+        }
+
+        @Override
+        public double Iz() {
+            return h * b * b * b / 12;
+        }
+
+        @Override
+        public String label(DoubleFunction<String> size) {
+            return size.apply(b) + " × " + size.apply(h);
+        }
+
+        @Override
+        public String word() {
+            return "rectangle";
+        }
     }
 
     /** A web bw × h with a flange bf wide in all and hf deep at the top or the bottom. */
@@ -144,42 +189,134 @@ public sealed interface Shape permits Shape.Rectangle, Shape.Flanged, Shape.Circ
         /** The same flange on another web. */
         Flanged withWeb(double b, double depth);
 
-        @Override default double width() { return bf(); }
-        @Override default double A() { return bw() * h() + (bf() - bw()) * hf(); }
-        @Override default double depth() { return h(); }
-        @Override default double webWidth() { return bw(); }
-        @Override default double flangeDepth() { return hf(); }
-        @Override default boolean flangeInTension(boolean sagging) { return !sagging; }
-        @Override default double J() { return rectangleJ(bw(), h()) + rectangleJ(bf() - bw(), hf()); }
-        @Override default double shearAreaY() { return bf() * hf() / 1.2; }
-        @Override default double shearAreaZ() { return bw() * h() / 1.2; }
-        @Override default List<Strip> strips() { return List.of(new Strip(0, h() - hf(), bw()), new Strip(h() - hf(), h(), bf())); }
+        @Override
+        default double width() {
+            return bf();
+        }
+
+        @Override
+        default double A() {
+            return bw() * h() + (bf() - bw()) * hf();
+        }
+
+        @Override
+        default double depth() {
+            return h();
+        }
+
+        @Override
+        default double webWidth() {
+            return bw();
+        }
+
+        @Override
+        default double flangeDepth() {
+            return hf();
+        }
+
+        @Override
+        default boolean flangeInTension(boolean sagging) {
+            return !sagging;
+        }
+
+        @Override
+        default double J() {
+            return rectangleJ(bw(), h()) + rectangleJ(bf() - bw(), hf());
+        }
+
+        @Override
+        default double shearAreaY() {
+            return bf() * hf() / 1.2;
+        }
+
+        @Override
+        default double shearAreaZ() {
+            return bw() * h() / 1.2;
+        }
+
+        @Override
+        default List<Strip> strips() {
+            return List.of(new Strip(0, h() - hf(), bw()), new Strip(h() - hf(), h(), bf()));
+        }
     }
 
     /** A tee: a flange on both sides of the top, symmetric. */
     record Tee(double bw, double h, double bf, double hf) implements Flanged {
-        @Override public int overhangs() { return 2; }
-        @Override public Flanged withWeb(double b, double depth) { return new Tee(b, depth, bf, hf); }
-        @Override public double Iz() { return symmetricIz(this); }
-        @Override public String label(DoubleFunction<String> size) { return "T " + size.apply(bw) + " × " + size.apply(h); }
-        @Override public String word() { return "tee"; }
+        @Override
+        public int overhangs() {
+            return 2;
+        }
+
+        @Override
+        public Flanged withWeb(double b, double depth) {
+            return new Tee(b, depth, bf, hf);
+        }
+
+        @Override
+        public double Iz() {
+            return symmetricIz(this);
+        }
+
+        @Override
+        public String label(DoubleFunction<String> size) {
+            return "T " + size.apply(bw) + " × " + size.apply(h);
+        }
+
+        @Override
+        public String word() {
+            return "tee";
+        }
     }
 
     /** A tee on its head: ledges on both sides of the soffit, symmetric. */
     record InvertedTee(double bw, double h, double bf, double hf) implements Flanged {
-        @Override public int overhangs() { return 2; }
-        @Override public Flanged withWeb(double b, double depth) { return new InvertedTee(b, depth, bf, hf); }
-        @Override public boolean flangeInTension(boolean sagging) { return sagging; }
-        @Override public List<Strip> strips() { return List.of(new Strip(0, hf, bf), new Strip(hf, h, bw)); }
-        @Override public double Iz() { return symmetricIz(this); }
-        @Override public String label(DoubleFunction<String> size) { return "⊥ " + size.apply(bw) + " × " + size.apply(h); }
-        @Override public String word() { return "inverted-tee"; }
+        @Override
+        public int overhangs() {
+            return 2;
+        }
+
+        @Override
+        public Flanged withWeb(double b, double depth) {
+            return new InvertedTee(b, depth, bf, hf);
+        }
+
+        @Override
+        public boolean flangeInTension(boolean sagging) {
+            return sagging;
+        }
+
+        @Override
+        public List<Strip> strips() {
+            return List.of(new Strip(0, hf, bf), new Strip(hf, h, bw));
+        }
+
+        @Override
+        public double Iz() {
+            return symmetricIz(this);
+        }
+
+        @Override
+        public String label(DoubleFunction<String> size) {
+            return "⊥ " + size.apply(bw) + " × " + size.apply(h);
+        }
+
+        @Override
+        public String word() {
+            return "inverted-tee";
+        }
     }
 
     /** An ell: a flange on one side of the top. */
     record Ell(double bw, double h, double bf, double hf) implements Flanged {
-        @Override public int overhangs() { return 1; }
-        @Override public Flanged withWeb(double b, double depth) { return new Ell(b, depth, bf, hf); }
+        @Override
+        public int overhangs() {
+            return 1;
+        }
+
+        @Override
+        public Flanged withWeb(double b, double depth) {
+            return new Ell(b, depth, bf, hf);
+        }
 
         @Override
         public double Iz() {
@@ -189,24 +326,70 @@ public sealed interface Shape permits Shape.Rectangle, Shape.Flanged, Shape.Circ
             return web + hf * bf * bf * bf / 12 + hf * bf * (bf / 2 - yc) * (bf / 2 - yc);
         }
 
-        @Override public String label(DoubleFunction<String> size) { return "L " + size.apply(bw) + " × " + size.apply(h); }
-        @Override public String word() { return "ell"; }
+        @Override
+        public String label(DoubleFunction<String> size) {
+            return "L " + size.apply(bw) + " × " + size.apply(h);
+        }
+
+        @Override
+        public String word() {
+            return "ell";
+        }
     }
 
     /** A circle of diameter d [mm]. */
     record Circle(double d) implements Shape {
         private static final int STRIPS = 60;
 
-        @Override public double width() { return d; }
-        @Override public double depth() { return d; }
-        @Override public double webWidth() { return d; }
-        @Override public double A() { return Math.PI * d * d / 4; }
-        @Override public double centroid() { return d / 2; }
-        @Override public double Iy() { return Math.PI * d * d * d * d / 64; }
-        @Override public double Iz() { return Iy(); }
-        @Override public double J() { return 2 * Iy(); }
-        @Override public double shearAreaY() { return 0.9 * A(); }
-        @Override public double shearAreaZ() { return 0.9 * A(); }
+        @Override
+        public double width() {
+            return d;
+        }
+
+        @Override
+        public double depth() {
+            return d;
+        }
+
+        @Override
+        public double webWidth() {
+            return d;
+        }
+
+        @Override
+        public double A() {
+            return Math.PI * d * d / 4;
+        }
+
+        @Override
+        public double centroid() {
+            return d / 2;
+        }
+
+        @Override
+        public double Iy() {
+            return Math.PI * d * d * d * d / 64;
+        }
+
+        @Override
+        public double Iz() {
+            return Iy();
+        }
+
+        @Override
+        public double J() {
+            return 2 * Iy();
+        }
+
+        @Override
+        public double shearAreaY() {
+            return 0.9 * A();
+        }
+
+        @Override
+        public double shearAreaZ() {
+            return 0.9 * A();
+        }
 
         @Override
         public List<Strip> strips() {
@@ -227,8 +410,15 @@ public sealed interface Shape permits Shape.Rectangle, Shape.Flanged, Shape.Circ
             return r * r * (t - Math.sin(t) * Math.cos(t));
         }
 
-        @Override public String label(DoubleFunction<String> size) { return "Ø " + size.apply(d); }
-        @Override public String word() { return "circle"; }
+        @Override
+        public String label(DoubleFunction<String> size) {
+            return "Ø " + size.apply(d);
+        }
+
+        @Override
+        public String word() {
+            return "circle";
+        }
     }
 
     /** A flanged shape by its word; null if the word is none of theirs. */

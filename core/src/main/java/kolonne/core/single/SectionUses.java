@@ -51,7 +51,8 @@ public final class SectionUses {
     }
 
     /** A use: demand against capacity. @param clause of the code */
-    public record Use(String check, double demand, double capacity, Quantity quantity, double utilisation, String clause) {}
+    public record Use(
+            String check, double demand, double capacity, Quantity quantity, double utilisation, String clause) {}
 
     /** Strengths by name in core units. */
     public Map<String, Double> strengths() {
@@ -88,10 +89,18 @@ public final class SectionUses {
     public List<Finding> findings() {
         List<Finding> out = new ArrayList<>();
         if (!s.code().covers(s.fc())) {
-            outside(out, "The concrete is outside the code's classes.", "Use a class that the code covers.", s.code().coversClause());
+            outside(
+                    out,
+                    "The concrete is outside the code's classes.",
+                    "Use a class that the code covers.",
+                    s.code().coversClause());
         }
         if (!s.code().coversSteel(s.fy()) || !s.code().coversSteel(s.fyt())) {
-            outside(out, "The bars or stirrups are outside the code's grades.", "Use a grade that the code covers.", s.code().coversSteelClause());
+            outside(
+                    out,
+                    "The bars or stirrups are outside the code's grades.",
+                    "Use a grade that the code covers.",
+                    s.code().coversSteelClause());
         }
         collisions(out);
         return out;
@@ -107,10 +116,23 @@ public final class SectionUses {
             for (int k = 0; k < i; k++) {
                 Spot a = s.bars().get(i);
                 Spot b = s.bars().get(k);
-                if (a.whole() && b.whole() && Math.hypot(a.x() - b.x(), a.z() - b.z()) < (a.diameter() + b.diameter()) / 2 - TOUCH) {
-                    out.add(Finding.design(Severity.FAILS, Cause.BARS_DO_NOT_FIT, s.id(), String.format(Locale.ROOT,
-                        "Two bars lie in each other, at x = %.0f, z = %.0f and x = %.0f, z = %.0f mm.", b.x(), b.z(), a.x(), a.z()),
-                        "Place them apart, or use fewer or smaller bars.", "", ""));
+                if (a.whole()
+                        && b.whole()
+                        && Math.hypot(a.x() - b.x(), a.z() - b.z()) < (a.diameter() + b.diameter()) / 2 - TOUCH) {
+                    out.add(Finding.design(
+                            Severity.FAILS,
+                            Cause.BARS_DO_NOT_FIT,
+                            s.id(),
+                            String.format(
+                                    Locale.ROOT,
+                                    "Two bars lie in each other, at x = %.0f, z = %.0f and x = %.0f, z = %.0f mm.",
+                                    b.x(),
+                                    b.z(),
+                                    a.x(),
+                                    a.z()),
+                            "Place them apart, or use fewer or smaller bars.",
+                            "",
+                            ""));
                     return;
                 }
             }
@@ -121,7 +143,9 @@ public final class SectionUses {
     public List<Use> uses(Forces f) {
         List<Use> out = new ArrayList<>(s.column() ? column(f, Trace.OFF) : beam(f, Trace.OFF));
         // below its threshold the torsion of a beam may be neglected: nothing is used by it
-        out.sort(Comparator.comparingDouble((Use u) -> !s.column() && u.check().equals(THRESHOLD) ? -1 : u.utilisation()).reversed());
+        out.sort(
+                Comparator.comparingDouble((Use u) -> !s.column() && u.check().equals(THRESHOLD) ? -1 : u.utilisation())
+                        .reversed());
         return out;
     }
 
@@ -136,7 +160,8 @@ public final class SectionUses {
         return t.steps();
     }
 
-    // ---- beams --------------------------------------------------------------------------------------------------------
+    // ---- beams
+    // --------------------------------------------------------------------------------------------------------
 
     private List<Use> beam(Forces f, Trace t) {
         List<Use> out = new ArrayList<>();
@@ -147,46 +172,106 @@ public final class SectionUses {
         double torque = Math.abs(f.t());
         double v = Math.abs(f.vz());
         boolean twists = torque > rules.threshold(tube.fc(), tube.acp(), tube.pcp(), t);
-        double level = twists ? Math.max(rules.longitudinalSteel(torque, tube, t), rules.longitudinalMinimum(torque, tube, t)) / levels().size() : 0;
+        double level = twists
+                ? Math.max(rules.longitudinalSteel(torque, tube, t), rules.longitudinalMinimum(torque, tube, t))
+                        / levels().size()
+                : 0;
         double part = level > 0 ? Math.min(1, level / tension(sagging)) : 0;
         FlexuralStrength m = flexure(sagging, part, t);
-        use(out, "flexure", Math.abs(f.my()), part < 1 ? m.phiMn() : 0, Quantity.MOMENT, s.code().flexureClause(), t);
+        use(
+                out,
+                "flexure",
+                Math.abs(f.my()),
+                part < 1 ? m.phiMn() : 0,
+                Quantity.MOMENT,
+                s.code().flexureClause(),
+                t);
         ShearStrength shear = shear(sagging, 0, true, t);
         use(out, "shear", v, shear.total(), Quantity.FORCE, s.code().shearClause(), t);
         use(out, "shear-limit", v, shear.limit(), Quantity.FORCE, s.code().shearLimitClause(), t);
         if (!twists) {
-            use(out, THRESHOLD, torque, rules.threshold(tube.fc(), tube.acp(), tube.pcp(), Trace.OFF), Quantity.MOMENT, rules.thresholdClause(), t);
+            use(
+                    out,
+                    THRESHOLD,
+                    torque,
+                    rules.threshold(tube.fc(), tube.acp(), tube.pcp(), Trace.OFF),
+                    Quantity.MOMENT,
+                    rules.thresholdClause(),
+                    t);
             return out;
         }
-        double needed = rules.legSteel(torque, tube, t) + s.code().shearSteelBesideTorsion(shearInput(sagging, 0, true), v) / s.stirrup().legsAcross();
-        double leg = s.stirrup().spacing() > 0 ? s.stirrup().area() / s.stirrup().spacing() : 0;
+        double needed = rules.legSteel(torque, tube, t)
+                + s.code().shearSteelBesideTorsion(shearInput(sagging, 0, true), v)
+                        / s.stirrup().legsAcross();
+        double leg =
+                s.stirrup().spacing() > 0 ? s.stirrup().area() / s.stirrup().spacing() : 0;
         use(out, "torsion", needed, leg, Quantity.AREA_PER_LENGTH, rules.legClause(), t);
         double limit = rules.limitUse(v, torque, tube, depth(sagging), shear.limit(), t);
         out.add(new Use("shear-torsion-limit", torque, torque / limit, Quantity.MOMENT, limit, rules.limitClause()));
-        double weakest = levels().values().stream().mapToDouble(Double::doubleValue).min().orElse(0);
+        double weakest = levels().values().stream()
+                .mapToDouble(Double::doubleValue)
+                .min()
+                .orElse(0);
         use(out, "torsion-bars", level, weakest, Quantity.AREA, rules.longitudinalClause(), t);
-        use(out, "torsion-spacing", s.stirrup().spacing(), rules.stirrupSpacing(tube), Quantity.LENGTH, rules.stirrupSpacingClause(), t);
+        use(
+                out,
+                "torsion-spacing",
+                s.stirrup().spacing(),
+                rules.stirrupSpacing(tube),
+                Quantity.LENGTH,
+                rules.stirrupSpacingClause(),
+                t);
         return out;
     }
 
     /** Forces that the checks leave out, against how much may be left out. */
     private void leftOut(List<Use> out, Forces f, Trace t) {
         if (f.n() != 0) {
-            use(out, "axial-force", Math.abs(f.n()), IgnoredForces.axial(s.code(), s.shape(), s.fc(), f.n() > 0), Quantity.FORCE, s.code().beamAxialClause(), t);
+            use(
+                    out,
+                    "axial-force",
+                    Math.abs(f.n()),
+                    IgnoredForces.axial(s.code(), s.shape(), s.fc(), f.n() > 0),
+                    Quantity.FORCE,
+                    s.code().beamAxialClause(),
+                    t);
         }
         if (f.mz() != 0) {
-            use(out, "minor-moment", Math.abs(f.mz()), IgnoredForces.minorMoment(s.shape(), s.fc()), Quantity.MOMENT, s.code().flexureClause(), t);
+            use(
+                    out,
+                    "minor-moment",
+                    Math.abs(f.mz()),
+                    IgnoredForces.minorMoment(s.shape(), s.fc()),
+                    Quantity.MOMENT,
+                    s.code().flexureClause(),
+                    t);
         }
         if (f.vy() != 0) {
-            use(out, "minor-shear", Math.abs(f.vy()), IgnoredForces.minorShear(s.shape(), s.fc()), Quantity.FORCE, s.code().shearClause(), t);
+            use(
+                    out,
+                    "minor-shear",
+                    Math.abs(f.vy()),
+                    IgnoredForces.minorShear(s.shape(), s.fc()),
+                    Quantity.FORCE,
+                    s.code().shearClause(),
+                    t);
         }
     }
 
-    private static void use(List<Use> out, String check, double demand, double capacity, Quantity q, String clause, Trace t) {
+    private static void use(
+            List<Use> out, String check, double demand, double capacity, Quantity q, String clause, Trace t) {
         double u = CheckResult.use(demand, capacity);
         out.add(new Use(check, demand, capacity, q, u, clause));
         if (t.on()) {
-            t.step(check, "demand / capacity", "{0} / {1}", u, Quantity.UTILISATION, clause, in(demand, q), in(capacity, q));
+            t.step(
+                    check,
+                    "demand / capacity",
+                    "{0} / {1}",
+                    u,
+                    Quantity.UTILISATION,
+                    clause,
+                    in(demand, q),
+                    in(capacity, q));
         }
     }
 
@@ -197,11 +282,16 @@ public final class SectionUses {
             double depth = sagging ? h - b.z() : b.z();
             byDepth.merge(depth, b.area() * (depth > h / 2 ? 1 - part : 1), Double::sum);
         }
-        return byDepth.entrySet().stream().map(e -> new BarLayer(e.getKey(), e.getValue())).toList();
+        return byDepth.entrySet().stream()
+                .map(e -> new BarLayer(e.getKey(), e.getValue()))
+                .toList();
     }
 
     private double tension(boolean sagging) {
-        return s.bars().stream().filter(b -> (sagging ? h - b.z() : b.z()) > h / 2).mapToDouble(Spot::area).sum();
+        return s.bars().stream()
+                .filter(b -> (sagging ? h - b.z() : b.z()) > h / 2)
+                .mapToDouble(Spot::area)
+                .sum();
     }
 
     private FlexuralStrength flexure(boolean sagging, double part, Trace t) {
@@ -211,10 +301,12 @@ public final class SectionUses {
     /** Depth of the bars of the tension half [mm]. */
     private double depth(boolean sagging) {
         double area = tension(sagging);
-        double moment = s.bars().stream().mapToDouble(b -> {
-            double d = sagging ? h - b.z() : b.z();
-            return d > h / 2 ? d * b.area() : 0;
-        }).sum();
+        double moment = s.bars().stream()
+                .mapToDouble(b -> {
+                    double d = sagging ? h - b.z() : b.z();
+                    return d > h / 2 ? d * b.area() : 0;
+                })
+                .sum();
         return area > 0 ? moment / area : 0.8 * h;
     }
 
@@ -222,14 +314,25 @@ public final class SectionUses {
     private Map<Double, Double> levels() {
         Map<Double, Double> out = new TreeMap<>();
         for (Spot b : s.bars()) {
-            double z = out.keySet().stream().filter(q -> Math.abs(q - b.z()) < ONE_LEVEL).findFirst().orElse(b.z());
+            double z = out.keySet().stream()
+                    .filter(q -> Math.abs(q - b.z()) < ONE_LEVEL)
+                    .findFirst()
+                    .orElse(b.z());
             out.merge(z, b.area(), Double::sum);
         }
         return out;
     }
 
     private TorsionSection tube() {
-        return TorsionTube.of(s.shape(), s.fc(), s.fy(), s.fyt(), s.cover(), s.stirrup().diameter(), s.bars().stream().mapToDouble(Spot::diameter).max().orElse(0), s.code());
+        return TorsionTube.of(
+                s.shape(),
+                s.fc(),
+                s.fy(),
+                s.fyt(),
+                s.cover(),
+                s.stirrup().diameter(),
+                s.bars().stream().mapToDouble(Spot::diameter).max().orElse(0),
+                s.code());
     }
 
     /** @param compression with the shear [N]; vertical for Vz, else Vy */
@@ -242,7 +345,15 @@ public final class SectionUses {
         double d = s.column() ? columnDepth(vertical) : depth(sagging);
         double round = s.shape() instanceof Shape.Circle ? s.code().columns().roundTiePart() : 1;
         double as = s.column() ? s.bars().stream().mapToDouble(Spot::area).sum() / 2 : tension(sagging);
-        return new ShearInput(s.fc(), s.fyt(), width, d, s.shape().A(), as / (width * d), round * s.stirrup().avs(vertical), compression);
+        return new ShearInput(
+                s.fc(),
+                s.fyt(),
+                width,
+                d,
+                s.shape().A(),
+                as / (width * d),
+                round * s.stirrup().avs(vertical),
+                compression);
     }
 
     /** To the outermost bars; 0.8 of the diameter in a circle (22.5.2.2). */
@@ -250,14 +361,20 @@ public final class SectionUses {
         if (s.shape() instanceof Shape.Circle c) {
             return 0.8 * c.d();
         }
-        double reach = s.bars().stream().mapToDouble(b -> vertical ? Math.abs(b.z() - h / 2) : Math.abs(b.x())).max().orElse(0);
+        double reach = s.bars().stream()
+                .mapToDouble(b -> vertical ? Math.abs(b.z() - h / 2) : Math.abs(b.x()))
+                .max()
+                .orElse(0);
         return (vertical ? h : s.shape().width()) / 2 + reach;
     }
 
-    // ---- columns ------------------------------------------------------------------------------------------------------
+    // ---- columns
+    // ------------------------------------------------------------------------------------------------------
 
     private ColumnSection columnSection() {
-        List<PlacedBar> bars = s.bars().stream().map(b -> new PlacedBar(b.x(), b.z() - h / 2, b.area())).toList();
+        List<PlacedBar> bars = s.bars().stream()
+                .map(b -> new PlacedBar(b.x(), b.z() - h / 2, b.area()))
+                .toList();
         return new ColumnSection(s.shape(), bars, s.fc(), s.fy(), s.code());
     }
 
@@ -265,32 +382,87 @@ public final class SectionUses {
         List<Use> out = new ArrayList<>();
         ColumnSection section = columnSection();
         double p = -f.n();
-        InteractionSurface.Hit hit = new InteractionSurface(section, Math.max(s.shape().width(), h)).exact(p, f.my(), f.mz());
+        InteractionSurface.Hit hit =
+                new InteractionSurface(section, Math.max(s.shape().width(), h)).exact(p, f.my(), f.mz());
         double m = Math.hypot(f.my(), f.mz());
-        out.add(new Use("axial-bending", m > 0 ? m : Math.abs(p), hit.utilisation() > 0 ? (m > 0 ? m : Math.abs(p)) / hit.utilisation() : 0,
-            m > 0 ? Quantity.MOMENT : Quantity.FORCE, hit.utilisation(), s.code().axialBendingClause()));
+        out.add(new Use(
+                "axial-bending",
+                m > 0 ? m : Math.abs(p),
+                hit.utilisation() > 0 ? (m > 0 ? m : Math.abs(p)) / hit.utilisation() : 0,
+                m > 0 ? Quantity.MOMENT : Quantity.FORCE,
+                hit.utilisation(),
+                s.code().axialBendingClause()));
         if (t.on()) {
             ColumnSection.Resultant r = hit.nominal();
-            s.code().axialCap(s.fc(), s.fy(), s.shape().A(), s.bars().stream().mapToDouble(Spot::area).sum(), t);
-            t.step("use", "distance of (P, Mx, My) over that of the surface", "P = {0}, M = {1}, φ = {2}", hit.utilisation(), Quantity.UTILISATION, s.code().axialBendingClause(),
-                in(p, Quantity.FORCE), in(m, Quantity.MOMENT), in(r == null ? 0 : r.phi(), Quantity.NUMBER));
+            s.code()
+                    .axialCap(
+                            s.fc(),
+                            s.fy(),
+                            s.shape().A(),
+                            s.bars().stream().mapToDouble(Spot::area).sum(),
+                            t);
+            t.step(
+                    "use",
+                    "distance of (P, Mx, My) over that of the surface",
+                    "P = {0}, M = {1}, φ = {2}",
+                    hit.utilisation(),
+                    Quantity.UTILISATION,
+                    s.code().axialBendingClause(),
+                    in(p, Quantity.FORCE),
+                    in(m, Quantity.MOMENT),
+                    in(r == null ? 0 : r.phi(), Quantity.NUMBER));
         }
-        use(out, "axial-limit", Math.max(0, p), section.axialCap, Quantity.FORCE, s.code().axialCapClause(), t);
+        use(
+                out,
+                "axial-limit",
+                Math.max(0, p),
+                section.axialCap,
+                Quantity.FORCE,
+                s.code().axialCapClause(),
+                t);
         double both = 0;
         boolean each = true;
         for (boolean vertical : new boolean[] {true, false}) {
             ShearStrength v = shear(true, p, vertical, t);
             double demand = Math.abs(vertical ? f.vz() : f.vy());
-            use(out, vertical ? "shear-z" : "shear-y", demand, v.total(), Quantity.FORCE, s.code().shearClause(), t);
-            use(out, vertical ? "shear-limit-z" : "shear-limit-y", demand, v.limit(), Quantity.FORCE, s.code().shearLimitClause(), t);
+            use(
+                    out,
+                    vertical ? "shear-z" : "shear-y",
+                    demand,
+                    v.total(),
+                    Quantity.FORCE,
+                    s.code().shearClause(),
+                    t);
+            use(
+                    out,
+                    vertical ? "shear-limit-z" : "shear-limit-y",
+                    demand,
+                    v.limit(),
+                    Quantity.FORCE,
+                    s.code().shearLimitClause(),
+                    t);
             both += demand / v.total();
             each &= demand / v.total() > 0.5;
         }
         if (each) {
-            use(out, "shear-both", both, s.code().columns().shearBothWays(), Quantity.NUMBER, s.code().columns().shearBothWaysClause(), t);
+            use(
+                    out,
+                    "shear-both",
+                    both,
+                    s.code().columns().shearBothWays(),
+                    Quantity.NUMBER,
+                    s.code().columns().shearBothWaysClause(),
+                    t);
         }
         double threshold = s.code().torsion().threshold(s.fc(), s.shape().A(), perimeter(s.shape()), t);
-        use(out, THRESHOLD, Math.abs(f.t()), threshold, Quantity.MOMENT, s.code().torsion().thresholdClause(), t);
+        use(
+                out,
+                THRESHOLD,
+                Math.abs(f.t()),
+                threshold,
+                Quantity.MOMENT,
+                s.code().torsion().thresholdClause(),
+                t);
         return out;
     }
 

@@ -13,8 +13,17 @@ import kolonne.core.shape.Shape;
  * @param bars     one by one
  * @param stirrup  diameter [mm] and area [mm2] of a leg; legs across the width; spacing [mm], 0 for no stirrups
  */
-public record SingleSection(String id, DesignCode code, boolean column, Shape shape, double fc, double fy, double fyt, double cover, List<Spot> bars,
-                           Stirrup stirrup) {
+public record SingleSection(
+        String id,
+        DesignCode code,
+        boolean column,
+        Shape shape,
+        double fc,
+        double fy,
+        double fyt,
+        double cover,
+        List<Spot> bars,
+        Stirrup stirrup) {
     /** A bar. @param x along the width from the middle; @param z from the soffit [mm]; @param whole one bar as sold, not an area that stands for several */
     public record Spot(double x, double z, double diameter, double area, boolean whole) {}
 

@@ -26,10 +26,23 @@ import kolonne.core.shape.Shape;
  * @param combinations standard that load cases are combined by
  * @param patternLive whether arrangements of the live load are generated
  */
-public record ContinuousBeam(String name, String unitSystem, Material concrete, List<Span> spans, List<Stand> stands,
-                             List<LoadCase> cases, List<Load> loads, boolean patternLive, Combinations combinations) {
+public record ContinuousBeam(
+        String name,
+        String unitSystem,
+        Material concrete,
+        List<Span> spans,
+        List<Stand> stands,
+        List<LoadCase> cases,
+        List<Load> loads,
+        boolean patternLive,
+        Combinations combinations) {
     /** What carries the beam at a support. */
-    public enum Kind { FREE, PINNED, FIXED, COLUMNS }
+    public enum Kind {
+        FREE,
+        PINNED,
+        FIXED,
+        COLUMNS
+    }
 
     /** A span. @param length [mm] */
     public record Span(double length, Shape shape) {}
@@ -79,20 +92,52 @@ public record ContinuousBeam(String name, String unitSystem, Material concrete, 
             for (int i = 0; i < b.stands.size(); i++) {
                 joints.add(new Joint("J" + i, x, 0, level));
                 if (i > 0) {
-                    members.add(member("B" + i, Role.BEAM, "J" + (i - 1), "J" + i, b.spans.get(i - 1).shape()));
+                    members.add(member(
+                            "B" + i,
+                            Role.BEAM,
+                            "J" + (i - 1),
+                            "J" + i,
+                            b.spans.get(i - 1).shape()));
                 }
                 x += i < b.spans.size() ? b.spans.get(i).length() : 0;
             }
             for (int i = 0; i < b.stands.size(); i++) {
                 stand(i, b.stands.get(i));
             }
-            List<MemberLoad> loads = b.loads.stream().map(l -> new MemberLoad(l.loadCase(), "B" + (l.span() + 1), l.kind(),
-                l.kind() == MemberLoad.Kind.MOMENT ? Direction.GLOBAL_Y : Direction.GLOBAL_Z, l.from(), l.to(), -l.w1(), -l.w2())).toList();
-            AnalysisOptions options = new AnalysisOptions(false, StiffnessFactors.GROSS, StiffnessFactors.GROSS, 0, List.of(),
-                b.patternLive);
-            return new Building(b.name, b.unitSystem, options, storeys(), List.of(), joints, List.of(b.concrete),
-                List.copyOf(sections.values()), members, supports, List.of(), List.of(), List.of(), b.cases, loads, List.of(),
-                List.of(), List.of(), b.combinations.of(b.cases), List.of());
+            List<MemberLoad> loads = b.loads.stream()
+                    .map(l -> new MemberLoad(
+                            l.loadCase(),
+                            "B" + (l.span() + 1),
+                            l.kind(),
+                            l.kind() == MemberLoad.Kind.MOMENT ? Direction.GLOBAL_Y : Direction.GLOBAL_Z,
+                            l.from(),
+                            l.to(),
+                            -l.w1(),
+                            -l.w2()))
+                    .toList();
+            AnalysisOptions options = new AnalysisOptions(
+                    false, StiffnessFactors.GROSS, StiffnessFactors.GROSS, 0, List.of(), b.patternLive);
+            return new Building(
+                    b.name,
+                    b.unitSystem,
+                    options,
+                    storeys(),
+                    List.of(),
+                    joints,
+                    List.of(b.concrete),
+                    List.copyOf(sections.values()),
+                    members,
+                    supports,
+                    List.of(),
+                    List.of(),
+                    List.of(),
+                    b.cases,
+                    loads,
+                    List.of(),
+                    List.of(),
+                    List.of(),
+                    b.combinations.of(b.cases),
+                    List.of());
         }
 
         private List<Storey> storeys() {
@@ -111,7 +156,7 @@ public record ContinuousBeam(String name, String unitSystem, Material concrete, 
         private void stand(int i, Stand s) {
             String joint = "J" + i;
             switch (s.kind()) {
-                case FREE -> { }
+                case FREE -> {}
                 case PINNED -> {
                     supports.add(new Support(joint, !anchored, true, true, true, false, true));
                     anchored = true;

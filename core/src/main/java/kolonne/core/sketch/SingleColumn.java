@@ -25,10 +25,23 @@ import kolonne.core.shape.Shape;
  * @param foot   what holds the foot
  * @param head   what holds the head; it is always free to move down
  */
-public record SingleColumn(String name, String unitSystem, Material concrete, double height, Shape shape, End foot, End head,
-                           List<LoadCase> cases, List<Load> loads, Combinations combinations) {
+public record SingleColumn(
+        String name,
+        String unitSystem,
+        Material concrete,
+        double height,
+        Shape shape,
+        End foot,
+        End head,
+        List<LoadCase> cases,
+        List<Load> loads,
+        Combinations combinations) {
     /** How an end is held: free (head only), against moving sideways, or against turning as well. */
-    public enum End { FREE, PINNED, FIXED }
+    public enum End {
+        FREE,
+        PINNED,
+        FIXED
+    }
 
     /**
      * Loads of a case.
@@ -38,8 +51,17 @@ public record SingleColumn(String name, String unitSystem, Material concrete, do
      * @param mxHead    moment at the head about X, and so on [Nmm]
      * @param qx        spread push along X over the height, and qy along Y [N/mm]
      */
-    public record Load(String loadCase, double axial, double hx, double hy, double mxHead, double myHead, double mxFoot,
-                       double myFoot, double qx, double qy) {}
+    public record Load(
+            String loadCase,
+            double axial,
+            double hx,
+            double hy,
+            double mxHead,
+            double myHead,
+            double mxFoot,
+            double myFoot,
+            double qx,
+            double qy) {}
 
     public SingleColumn {
         cases = List.copyOf(cases);
@@ -66,10 +88,28 @@ public record SingleColumn(String name, String unitSystem, Material concrete, do
             spread(memberLoads, l.loadCase(), Direction.GLOBAL_Y, l.qy());
         }
         String section = shape.label(unitSystem.equals("US"));
-        return new Building(name, unitSystem, AnalysisOptions.STANDARD, List.of(new Storey("foot", "Foot", 0),
-            new Storey("head", "Head", height)), List.of(), joints, List.of(concrete), List.of(new Section(section, shape)),
-            List.of(new Member("C1", Role.COLUMN, "foot", "head", section, concrete.id(), 0, null, null, 0, 0, null)), supports,
-            List.of(), List.of(), List.of(), cases, memberLoads, List.of(), jointLoads, List.of(), combinations.of(cases), List.of());
+        return new Building(
+                name,
+                unitSystem,
+                AnalysisOptions.STANDARD,
+                List.of(new Storey("foot", "Foot", 0), new Storey("head", "Head", height)),
+                List.of(),
+                joints,
+                List.of(concrete),
+                List.of(new Section(section, shape)),
+                List.of(new Member(
+                        "C1", Role.COLUMN, "foot", "head", section, concrete.id(), 0, null, null, 0, 0, null)),
+                supports,
+                List.of(),
+                List.of(),
+                List.of(),
+                cases,
+                memberLoads,
+                List.of(),
+                jointLoads,
+                List.of(),
+                combinations.of(cases),
+                List.of());
     }
 
     private void spread(List<MemberLoad> out, String loadCase, Direction d, double q) {

@@ -18,11 +18,19 @@ import org.junit.jupiter.api.Test;
 
 /** Other sections for a line that is too small, and for one that is too large. */
 class SectionAdviceTest {
-    private static final List<Section> PROJECT = List.of(new Section("big", new Shape.Rectangle(350, 850)), new Section("round", new Shape.Circle(500)));
+    private static final List<Section> PROJECT =
+            List.of(new Section("big", new Shape.Rectangle(350, 850)), new Section("round", new Shape.Circle(500)));
 
     private static Analysis span(double b, double h, double w) {
-        return new ModelBuilder().section("S", b, h).joint("A", 0, 0, 0).joint("B", 8000, 0, 0).beam("m1", "A", "B").pinned("A").pinned("B").spread("m1", 0, 8000, w, w)
-            .solve();
+        return new ModelBuilder()
+                .section("S", b, h)
+                .joint("A", 0, 0, 0)
+                .joint("B", 8000, 0, 0)
+                .beam("m1", "A", "B")
+                .pinned("A")
+                .pinned("B")
+                .spread("m1", 0, 8000, w, w)
+                .solve();
     }
 
     private static List<SectionAdvice.Option> advice(Analysis a) {
@@ -33,10 +41,13 @@ class SectionAdviceTest {
     @Test
     void aSectionThatIsTooSmallFindsALargerOne() {
         List<SectionAdvice.Option> all = advice(span(300, 500, 110));
-        SectionAdvice.Option now = all.stream().filter(SectionAdvice.Option::present).findFirst().orElseThrow();
+        SectionAdvice.Option now =
+                all.stream().filter(SectionAdvice.Option::present).findFirst().orElseThrow();
         assertFalse(now.satisfied());
         assertTrue(now.strength() > 1);
-        assertTrue(all.get(0).satisfied() && all.get(0).shape().depth() > 500, all.get(0).toString());
+        assertTrue(
+                all.get(0).satisfied() && all.get(0).shape().depth() > 500,
+                all.get(0).toString());
         assertTrue(all.stream().anyMatch(o -> o.section().equals("big")));
         assertFalse(all.stream().anyMatch(o -> o.shape() instanceof Shape.Circle));
     }
@@ -45,7 +56,8 @@ class SectionAdviceTest {
     void aSectionThatIsTooLargeFindsACheaperOneAndEveryOneThatSatisfiesDoesSoWhenDesigned() {
         Analysis a = span(450, 1000, 25);
         List<SectionAdvice.Option> all = advice(a);
-        SectionAdvice.Option now = all.stream().filter(SectionAdvice.Option::present).findFirst().orElseThrow();
+        SectionAdvice.Option now =
+                all.stream().filter(SectionAdvice.Option::present).findFirst().orElseThrow();
         assertTrue(now.satisfied());
         assertTrue(all.get(0).cost() < now.cost());
         assertTrue(all.get(0).inBand() && all.get(0).strength() >= 0.7);
@@ -56,14 +68,18 @@ class SectionAdviceTest {
             }
             assertTrue(last.inBand() && !o.inBand() || last.inBand() == o.inBand() && o.cost() >= last.cost());
             last = o;
-            BeamDesign d = BeamDesigner.design(BeamLines.find(a).get(0).with(o.shape()), BeamContext.of(a, Basis.standard(false)));
+            BeamDesign d = BeamDesigner.design(
+                    BeamLines.find(a).get(0).with(o.shape()), BeamContext.of(a, Basis.standard(false)));
             assertTrue(d.satisfied(), o.toString());
         }
     }
 
     @Test
     void costIsSteelConcreteAndFormwork() {
-        SectionAdvice.Option o = advice(span(300, 600, 30)).stream().filter(SectionAdvice.Option::present).findFirst().orElseThrow();
+        SectionAdvice.Option o = advice(span(300, 600, 30)).stream()
+                .filter(SectionAdvice.Option::present)
+                .findFirst()
+                .orElseThrow();
         assertEquals(8 * 0.3 * 0.6, o.concrete(), 1e-9);
         assertEquals(8 * (0.3 + 2 * 0.6), o.formwork(), 1e-9);
         assertEquals(o.steel() + 120 * o.concrete() + 30 * o.formwork(), o.cost(), 1e-9);

@@ -29,13 +29,20 @@ class FramePropertiesTest {
     private static ModelBuilder skew(double angle) {
         double c = Math.cos(angle);
         double s = Math.sin(angle);
-        double[][] p = {{0, 0, 0}, {0, 0, 3500}, {5200, 900, 3500}, {5200, 900, 0}, {5200, 6100, 3900}, {5200, 6100, 0}};
+        double[][] p = {{0, 0, 0}, {0, 0, 3500}, {5200, 900, 3500}, {5200, 900, 0}, {5200, 6100, 3900}, {5200, 6100, 0}
+        };
         ModelBuilder b = new ModelBuilder();
         for (int i = 0; i < p.length; i++) {
             b.joint("J" + i, c * p[i][0] - s * p[i][1], s * p[i][0] + c * p[i][1], p[i][2]);
         }
-        return b.beam("b1", "J1", "J2").beam("b2", "J2", "J4").column("c1", "J0", "J1").column("c2", "J3", "J2")
-            .column("c3", "J5", "J4").fixed("J0").fixed("J3").fixed("J5");
+        return b.beam("b1", "J1", "J2")
+                .beam("b2", "J2", "J4")
+                .column("c1", "J0", "J1")
+                .column("c2", "J3", "J2")
+                .column("c3", "J5", "J4")
+                .fixed("J0")
+                .fixed("J3")
+                .fixed("J5");
     }
 
     @Test
@@ -58,8 +65,12 @@ class FramePropertiesTest {
             ModelBuilder b = skew(k * 0.7).section("S", 400, 400);
             b.spread("b1", 0, 4000, 10, 30).spread("b2", 500, 5000, 25, 25).push("J2", 0, 0, -40_000);
             Analysis a = b.solve();
-            m[k] = new double[] {a.force(0, 0, 0, Analysis.MY), a.force(1, 0, tenth(a, 1, 5), Analysis.MY), a.force(1, 0, 0, Analysis.T),
-                a.force(0, 0, tenth(a, 0, 10), Analysis.VZ)};
+            m[k] = new double[] {
+                a.force(0, 0, 0, Analysis.MY),
+                a.force(1, 0, tenth(a, 1, 5), Analysis.MY),
+                a.force(1, 0, 0, Analysis.T),
+                a.force(0, 0, tenth(a, 0, 10), Analysis.VZ)
+            };
         }
         for (int i = 0; i < m[0].length; i++) {
             assertEquals(m[0][i], m[1][i], 1e-6 * Math.max(1e4, Math.abs(m[0][i])));
@@ -76,11 +87,23 @@ class FramePropertiesTest {
 
     @Test
     void splittingAMemberChangesNothing() {
-        ModelBuilder whole = new ModelBuilder().joint("A", 0, 0, 0).joint("B", 8000, 0, 0).beam("m", "A", "B").fixed("A").fixed("B")
-            .spread("m", 0, 8000, 10, 30);
-        ModelBuilder parts = new ModelBuilder().joint("A", 0, 0, 0).joint("M", 3200, 0, 0).joint("B", 8000, 0, 0)
-            .beam("m1", "A", "M").beam("m2", "M", "B").fixed("A").fixed("B").spread("m1", 0, 3200, 10, 18)
-            .spread("m2", 0, 4800, 18, 30);
+        ModelBuilder whole = new ModelBuilder()
+                .joint("A", 0, 0, 0)
+                .joint("B", 8000, 0, 0)
+                .beam("m", "A", "B")
+                .fixed("A")
+                .fixed("B")
+                .spread("m", 0, 8000, 10, 30);
+        ModelBuilder parts = new ModelBuilder()
+                .joint("A", 0, 0, 0)
+                .joint("M", 3200, 0, 0)
+                .joint("B", 8000, 0, 0)
+                .beam("m1", "A", "M")
+                .beam("m2", "M", "B")
+                .fixed("A")
+                .fixed("B")
+                .spread("m1", 0, 3200, 10, 18)
+                .spread("m2", 0, 4800, 18, 30);
         Analysis w = whole.solve();
         Analysis p = parts.solve();
         assertEquals(w.force(0, 0, 0, Analysis.MY), p.force(0, 0, 0, Analysis.MY), 1);
@@ -129,7 +152,10 @@ class FramePropertiesTest {
             }
             double own = b.loadCases().get(c).selfWeight();
             for (var m : b.members()) {
-                double g = own * index.sectionOf(m).shape().A() * index.materialOf(m).weight() * index.length(m);
+                double g = own
+                        * index.sectionOf(m).shape().A()
+                        * index.materialOf(m).weight()
+                        * index.length(m);
                 sum[2] -= g;
                 size += g;
             }
@@ -161,9 +187,14 @@ class FramePropertiesTest {
 
     @Test
     void aMechanismIsNamedByJointAndDirection() {
-        ModelBuilder b = new ModelBuilder().joint("A", 0, 0, 0).joint("B", 5000, 0, 0).joint("C", 9000, 0, 0)
-            .beam("m1", "A", "B", Release.NONE, Release.PIN, 0, 0).beam("m2", "B", "C", Release.PIN, Release.NONE, 0, 0)
-            .fixed("A").push("C", 0, 0, -1000);
+        ModelBuilder b = new ModelBuilder()
+                .joint("A", 0, 0, 0)
+                .joint("B", 5000, 0, 0)
+                .joint("C", 9000, 0, 0)
+                .beam("m1", "A", "B", Release.NONE, Release.PIN, 0, 0)
+                .beam("m2", "B", "C", Release.PIN, Release.NONE, 0, 0)
+                .fixed("A")
+                .push("C", 0, 0, -1000);
         AnalysisFailed e = assertThrows(AnalysisFailed.class, b::solve);
         assertEquals("analysis.mechanism", e.findings().get(0).code());
         assertTrue(e.findings().get(0).where().startsWith("Joint "), e.getMessage());
@@ -171,7 +202,8 @@ class FramePropertiesTest {
 
     @Test
     void aFrameOnRollersNamesTheDirectionInWhichItSlides() {
-        ModelBuilder b = new ModelBuilder().joint("A", 0, 0, 0).joint("B", 5000, 0, 0).beam("m", "A", "B");
+        ModelBuilder b =
+                new ModelBuilder().joint("A", 0, 0, 0).joint("B", 5000, 0, 0).beam("m", "A", "B");
         b.supports.add(new Support("A", false, true, true, true, false, true));
         b.supports.add(new Support("B", false, true, true, true, false, true));
         AnalysisFailed e = assertThrows(AnalysisFailed.class, b::solve);
@@ -180,8 +212,16 @@ class FramePropertiesTest {
 
     @Test
     void aPanelThatLosesLoadIsAFindingNotASilentLoss() {
-        ModelBuilder b = new ModelBuilder().joint("A", 0, 0, 0).joint("B", 6000, 0, 0).joint("C", 6000, 4000, 0)
-            .joint("D", 0, 4000, 0).beam("e", "A", "B").fixed("A").fixed("B").fixed("C").fixed("D");
+        ModelBuilder b = new ModelBuilder()
+                .joint("A", 0, 0, 0)
+                .joint("B", 6000, 0, 0)
+                .joint("C", 6000, 4000, 0)
+                .joint("D", 0, 4000, 0)
+                .beam("e", "A", "B")
+                .fixed("A")
+                .fixed("B")
+                .fixed("C")
+                .fixed("D");
         b.beam("f", "B", "C");
         b.panels.add(new SlabPanel("S", List.of("A", "B", "C", "D"), 150, 0, true, Math.PI / 2));
         b.areaLoads.add(new AreaLoad("P", "S", 5e-3));
@@ -191,7 +231,8 @@ class FramePropertiesTest {
 
     @Test
     void importedForcesAreTakenAsTheyAreAndMissingOnesAreNamed() {
-        ModelBuilder b = new ModelBuilder().joint("A", 0, 0, 0).joint("B", 5000, 0, 0).beam("m", "A", "B");
+        ModelBuilder b =
+                new ModelBuilder().joint("A", 0, 0, 0).joint("B", 5000, 0, 0).beam("m", "A", "B");
         b.stationForces.add(new StationForces("m", "P", 0, 0, 0, 1000, 0, -5e6, 0));
         b.stationForces.add(new StationForces("m", "P", 5000, 0, 0, -1000, 0, 3e6, 0));
         Analysis a = b.solve();
@@ -212,7 +253,10 @@ class FramePropertiesTest {
         Analysis q = FrameAnalysis.solve(new BuildingIndex(other));
         int n = b.members().size();
         for (int m = 0; m < n; m += 7) {
-            assertEquals(p.force(m, 0, tenth(p, m, 5), Analysis.MY), q.force(n - 1 - m, 0, tenth(q, n - 1 - m, 5), Analysis.MY), 1e-4 * 1e6);
+            assertEquals(
+                    p.force(m, 0, tenth(p, m, 5), Analysis.MY),
+                    q.force(n - 1 - m, 0, tenth(q, n - 1 - m, 5), Analysis.MY),
+                    1e-4 * 1e6);
         }
     }
 }

@@ -15,8 +15,17 @@ import org.junit.jupiter.api.Test;
 /** Members of extremely different stiffness lose digits: the analysis says which, and does not pass. */
 class ImbalanceTest {
     private static ModelBuilder portal(double factor) {
-        ModelBuilder b = new ModelBuilder().section("S", 300, 600).joint("A", 0, 0, 0).joint("B", 0, 0, 4000).joint("C", 6000, 0, 4000).joint("D", 6000, 0, 0)
-            .column("left", "A", "B").column("right", "D", "C").fixed("A").fixed("D").push("B", 20e3, 0, 0);
+        ModelBuilder b = new ModelBuilder()
+                .section("S", 300, 600)
+                .joint("A", 0, 0, 0)
+                .joint("B", 0, 0, 4000)
+                .joint("C", 6000, 0, 4000)
+                .joint("D", 6000, 0, 0)
+                .column("left", "A", "B")
+                .column("right", "D", "C")
+                .fixed("A")
+                .fixed("D")
+                .push("B", 20e3, 0, 0);
         StiffnessFactors f = new StiffnessFactors(factor, factor, factor, factor);
         b.members.add(new Member("stiff", Role.BEAM, "B", "C", "S", "C", 0, Release.NONE, Release.NONE, 0, 0, f));
         return b.spread("stiff", 0, 6000, 20, 20);
@@ -25,7 +34,9 @@ class ImbalanceTest {
     @Test
     void digitsThatAreLostFailByName() {
         AnalysisFailed e = assertThrows(AnalysisFailed.class, () -> portal(1e11).solve());
-        assertTrue(e.findings().get(0).what().contains("Member stiff is 3e+10 times as stiff as member right"), e.findings().toString());
+        assertTrue(
+                e.findings().get(0).what().contains("Member stiff is 3e+10 times as stiff as member right"),
+                e.findings().toString());
     }
 
     @Test

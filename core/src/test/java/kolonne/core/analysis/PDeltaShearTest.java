@@ -18,11 +18,13 @@ import org.junit.jupiter.params.provider.CsvSource;
 /** Second order with shear deformation: one member against the same column in 32 pieces. */
 class PDeltaShearTest {
     private static ModelBuilder column(int pieces, double height, double p) {
-        ModelBuilder b = new ModelBuilder().section("S", 800, 800).joint("J0", 0, 0, 0).fixed("J0");
+        ModelBuilder b =
+                new ModelBuilder().section("S", 800, 800).joint("J0", 0, 0, 0).fixed("J0");
         for (int i = 1; i <= pieces; i++) {
             b.joint("J" + i, 0, 0, height * i / pieces).column("c" + i, "J" + (i - 1), "J" + i);
         }
-        b.options = new AnalysisOptions(true, StiffnessFactors.GROSS, StiffnessFactors.GROSS, 0, List.of(new Combination.Term("P", 1)), false);
+        b.options = new AnalysisOptions(
+                true, StiffnessFactors.GROSS, StiffnessFactors.GROSS, 0, List.of(new Combination.Term("P", 1)), false);
         return b.push("J" + pieces, 200e3, 0, -p);
     }
 
@@ -47,12 +49,18 @@ class PDeltaShearTest {
     @ParameterizedTest(name = "P {0} kN")
     @CsvSource({"3000, false", "3000, true", "-3000, true", "9000, true"})
     void loadsBetweenTheEndsAreMagnified(double kilonewtons, boolean shear) {
-        ModelBuilder b = new ModelBuilder().section("S", 400, 400).joint("A", 0, 0, 0).joint("B", 6000, 0, 0).beam("m", "A", "B").spread("m", 0, 6000, 20, 20);
+        ModelBuilder b = new ModelBuilder()
+                .section("S", 400, 400)
+                .joint("A", 0, 0, 0)
+                .joint("B", 6000, 0, 0)
+                .beam("m", "A", "B")
+                .spread("m", 0, 6000, 20, 20);
         b.supports.add(new kolonne.core.model.Support("A", true, true, true, true, false, true));
         b.supports.add(new kolonne.core.model.Support("B", false, true, true, false, false, false));
         double p = kilonewtons * 1e3;
         b.push("B", -p, 0, 0);
-        b.options = new AnalysisOptions(shear, StiffnessFactors.GROSS, StiffnessFactors.GROSS, 0, List.of(new Combination.Term("P", 1)), false);
+        b.options = new AnalysisOptions(
+                shear, StiffnessFactors.GROSS, StiffnessFactors.GROSS, 0, List.of(new Combination.Term("P", 1)), false);
         Analysis a = b.solve();
         double ei = ModelBuilder.E * Math.pow(400, 4) / 12;
         double s = shear ? 1 / (1 - p / (ModelBuilder.E / 2.4 * 160_000 * 5 / 6)) : 1;
@@ -93,8 +101,17 @@ class PDeltaShearTest {
     }
 
     private static ModelBuilder frame() {
-        ModelBuilder b = new ModelBuilder().section("S", 400, 400).joint("A", 0, 0, 0).joint("B", 0, 0, 4000).joint("C", 6000, 0, 0).joint("D", 6000, 0, 4000)
-            .column("c1", "A", "B").column("c2", "C", "D").beam("b", "B", "D").fixed("A").fixed("C");
+        ModelBuilder b = new ModelBuilder()
+                .section("S", 400, 400)
+                .joint("A", 0, 0, 0)
+                .joint("B", 0, 0, 4000)
+                .joint("C", 6000, 0, 0)
+                .joint("D", 6000, 0, 4000)
+                .column("c1", "A", "B")
+                .column("c2", "C", "D")
+                .beam("b", "B", "D")
+                .fixed("A")
+                .fixed("C");
         b.diaphragms.add(new Diaphragm("D", List.of("B", "D")));
         b.cases.set(0, new LoadCase("P", "wind", CaseKind.WIND, 0));
         return b;

@@ -76,15 +76,24 @@ class PanelShapesTest {
     @Test
     void aCantileverPanelTwistsTheBeamThatAloneCarriesIt() {
         // 6 m beam fixed at both ends, slab 1.5 m out: torque q a2/2 per length, half of it to either end
-        ModelBuilder b = new ModelBuilder().joint("A", 0, 0, 0).joint("B", 6000, 0, 0).joint("C1", 6000, 1500, 0).joint("D", 0, 1500, 0)
-            .beam("m", "A", "B").fixed("A").fixed("B");
+        ModelBuilder b = new ModelBuilder()
+                .joint("A", 0, 0, 0)
+                .joint("B", 6000, 0, 0)
+                .joint("C1", 6000, 1500, 0)
+                .joint("D", 0, 1500, 0)
+                .beam("m", "A", "B")
+                .fixed("A")
+                .fixed("B");
         b.panels.add(new SlabPanel("S", List.of("A", "B", "C1", "D"), 150, 0, false, 0));
         b.areaLoads.add(new AreaLoad("P", "S", Q));
         Analysis a = b.solve();
         assertEquals(Q * 6000 * 1500, total(a), 1);
         double torque = Q * 1500 * 1500 / 2 * 6000 / 2;
         assertEquals(torque, Math.abs(a.force(0, 0, 0, Analysis.T)), 1e-3 * torque);
-        Finding f = a.findings().stream().filter(q -> q.code().equals("panel.cantilever")).findFirst().orElseThrow();
+        Finding f = a.findings().stream()
+                .filter(q -> q.code().equals("panel.cantilever"))
+                .findFirst()
+                .orElseThrow();
         assertTrue(f.what().contains("torsion"), f.what());
     }
 }

@@ -78,11 +78,22 @@ class PatternLiveTest {
         int even = x.caseNumber("P even");
         for (int m = 0; m < 5; m++) {
             for (int s = 0; s < a.stationCount(m); s++) {
-                assertEquals(a.force(m, 0, s, Analysis.MY), a.force(m, odd, s, Analysis.MY) + a.force(m, even, s, Analysis.MY), 1);
+                assertEquals(
+                        a.force(m, 0, s, Analysis.MY),
+                        a.force(m, odd, s, Analysis.MY) + a.force(m, even, s, Analysis.MY),
+                        1);
             }
         }
         assertTrue(x.building().loadCases().get(odd).pattern().members().contains("m0"));
-        assertEquals(java.util.Set.of("m1", "m3"), x.building().loadCases().get(even).pattern().members());
-        assertEquals(java.util.Set.of("m0", "m1", "m3"), x.building().loadCases().get(x.caseNumber("P pairs 1")).pattern().members());
+        assertEquals(
+                java.util.Set.of("m1", "m3"),
+                x.building().loadCases().get(even).pattern().members());
+        assertEquals(
+                java.util.Set.of("m0", "m1", "m3"),
+                x.building()
+                        .loadCases()
+                        .get(x.caseNumber("P pairs 1"))
+                        .pattern()
+                        .members());
     }
 }

@@ -34,8 +34,13 @@ class SecondRouteTest {
     }
 
     private static AnalysisOptions options(boolean shear, double rigid) {
-        return new AnalysisOptions(shear, new StiffnessFactors(1, 0.35, 0.35, 0.1), new StiffnessFactors(1, 0.7, 0.7, 0.2), rigid,
-            List.of(), false);
+        return new AnalysisOptions(
+                shear,
+                new StiffnessFactors(1, 0.35, 0.35, 0.1),
+                new StiffnessFactors(1, 0.7, 0.7, 0.2),
+                rigid,
+                List.of(),
+                false);
     }
 
     /** The building with every member in three pieces; the loads of members are cut where the pieces meet. */
@@ -52,23 +57,53 @@ class SecondRouteTest {
             String[] at = {m.start(), m.id() + "/1", m.id() + "/2", m.end()};
             for (int k = 1; k < 3; k++) {
                 double t = cut[k] / length;
-                joints.add(new Joint(at[k], i.x() + t * (j.x() - i.x()), i.y() + t * (j.y() - i.y()), i.z() + t * (j.z() - i.z())));
+                joints.add(new Joint(
+                        at[k], i.x() + t * (j.x() - i.x()), i.y() + t * (j.y() - i.y()), i.z() + t * (j.z() - i.z())));
             }
             for (int k = 0; k < 3; k++) {
                 String id = k == 0 ? m.id() : m.id() + "." + k;
-                members.add(new Member(id, m.role(), at[k], at[k + 1], m.section(), m.material(), m.angle(),
-                    k == 0 ? m.startRelease() : Release.NONE, k == 2 ? m.endRelease() : Release.NONE, k == 0 ? m.rigidStart() : 0,
-                    k == 2 ? m.rigidEnd() : 0, b.options().factorsOf(m)));
+                members.add(new Member(
+                        id,
+                        m.role(),
+                        at[k],
+                        at[k + 1],
+                        m.section(),
+                        m.material(),
+                        m.angle(),
+                        k == 0 ? m.startRelease() : Release.NONE,
+                        k == 2 ? m.endRelease() : Release.NONE,
+                        k == 0 ? m.rigidStart() : 0,
+                        k == 2 ? m.rigidEnd() : 0,
+                        b.options().factorsOf(m)));
                 for (MemberLoad l : b.memberLoads()) {
                     if (l.member().equals(m.id())) {
-                        loads.add(new MemberLoad(l.loadCase(), id, l.kind(), l.direction(), 0, cut[k + 1] - cut[k], l.w1(), l.w2()));
+                        loads.add(new MemberLoad(
+                                l.loadCase(), id, l.kind(), l.direction(), 0, cut[k + 1] - cut[k], l.w1(), l.w2()));
                     }
                 }
             }
         }
-        return new Building(b.name(), b.unitSystem(), b.options(), b.storeys(), b.gridLines(), joints, b.materials(), b.sections(), members,
-            b.supports(), b.springs(), b.diaphragms(), b.panels(), b.loadCases(), loads, b.areaLoads(), b.jointLoads(), b.settlements(),
-            b.combinations(), b.stationForces());
+        return new Building(
+                b.name(),
+                b.unitSystem(),
+                b.options(),
+                b.storeys(),
+                b.gridLines(),
+                joints,
+                b.materials(),
+                b.sections(),
+                members,
+                b.supports(),
+                b.springs(),
+                b.diaphragms(),
+                b.panels(),
+                b.loadCases(),
+                loads,
+                b.areaLoads(),
+                b.jointLoads(),
+                b.settlements(),
+                b.combinations(),
+                b.stationForces());
     }
 
     /** Panels share to whole beams, so the beams' pieces carry them just the same: the walk along a side finds the pieces. */
@@ -77,7 +112,8 @@ class SecondRouteTest {
     void everyMemberInThreePiecesGivesTheSameForces(boolean shear) {
         for (long seed = 1; seed <= 2; seed++) {
             Building whole = generated(seed).withOptions(options(shear, 0));
-            whole = whole.withMembers(whole.members().stream().map(m -> m.withStiffness(null)).toList());
+            whole = whole.withMembers(
+                    whole.members().stream().map(m -> m.withStiffness(null)).toList());
             Building parts = subdivided(whole);
             Analysis a = FrameAnalysis.solve(new BuildingIndex(whole));
             Analysis b = FrameAnalysis.solve(new BuildingIndex(parts));
@@ -88,12 +124,18 @@ class SecondRouteTest {
                         assertEquals(expected, a.force(m, c, 0, i), 1e-6 * Math.max(1e5, Math.abs(expected)));
                         int last = b.stationCount(3 * m + 2) - 1;
                         expected = b.force(3 * m + 2, c, last, i);
-                        assertEquals(expected, a.force(m, c, a.stationCount(m) - 1, i), 1e-6 * Math.max(1e5, Math.abs(expected)));
+                        assertEquals(
+                                expected,
+                                a.force(m, c, a.stationCount(m) - 1, i),
+                                1e-6 * Math.max(1e5, Math.abs(expected)));
                     }
                 }
                 for (int j = 0; j < whole.joints().size(); j++) {
                     for (int d = 0; d < 6; d++) {
-                        assertEquals(b.displacement(c, j, d), a.displacement(c, j, d), 1e-6 * Math.max(1, Math.abs(a.displacement(c, j, d))));
+                        assertEquals(
+                                b.displacement(c, j, d),
+                                a.displacement(c, j, d),
+                                1e-6 * Math.max(1, Math.abs(a.displacement(c, j, d))));
                     }
                 }
             }
@@ -103,7 +145,8 @@ class SecondRouteTest {
     @Test
     void theDeflectedShapeIsThatOfThePieces() {
         Building whole = generated(1).withOptions(options(true, 0));
-        whole = whole.withMembers(whole.members().stream().map(m -> m.withStiffness(null)).toList());
+        whole = whole.withMembers(
+                whole.members().stream().map(m -> m.withStiffness(null)).toList());
         Building parts = subdivided(whole);
         Analysis a = FrameAnalysis.solve(new BuildingIndex(whole));
         Analysis b = FrameAnalysis.solve(new BuildingIndex(parts));
@@ -123,8 +166,12 @@ class SecondRouteTest {
                 int joint = b.index().jointNumber(whole.members().get(m).id() + "/2");
                 for (int d = 0; d < 3; d++) {
                     double expected = b.displacement(c, joint, d);
-                    assertEquals(expected, s.global()[point][d], 2e-3 * Math.max(0.05, Math.abs(expected)),
-                        whole.members().get(m).id() + " in " + whole.loadCases().get(c).id());
+                    assertEquals(
+                            expected,
+                            s.global()[point][d],
+                            2e-3 * Math.max(0.05, Math.abs(expected)),
+                            whole.members().get(m).id() + " in "
+                                    + whole.loadCases().get(c).id());
                 }
             }
         }
@@ -134,12 +181,28 @@ class SecondRouteTest {
     @ValueSource(longs = {1, 2, 3, 4, 5, 6, 7, 8, 9, 10, 11, 12})
     void everyJointOfAGeneratedBuildingBalancesWithAnyOptions(long seed) {
         Random r = new Random(seed);
-        Building b = DemoBuilding.generate(new DemoOptions(seed, 3 + r.nextInt(3), 3 + r.nextInt(3), 2 + r.nextInt(4), false));
-        List<Combination.Term> gravity = r.nextBoolean() ? List.of(new Combination.Term("G", 1.2), new Combination.Term("SD", 1.2)) : List.of();
-        b = b.withOptions(new AnalysisOptions(r.nextBoolean(), StiffnessFactors.GROSS, StiffnessFactors.GROSS, r.nextDouble(), gravity,
-            r.nextBoolean()));
-        UnaryOperator<Member> soften = m -> r.nextInt(5) == 0 && m.role() == Role.BEAM ? m.withReleases(new Release(Release.RIGID,
-            Release.RIGID, Release.RIGID, Release.RIGID, 1e9 * r.nextDouble(), Release.RIGID), m.endRelease()) : m;
+        Building b = DemoBuilding.generate(
+                new DemoOptions(seed, 3 + r.nextInt(3), 3 + r.nextInt(3), 2 + r.nextInt(4), false));
+        List<Combination.Term> gravity =
+                r.nextBoolean() ? List.of(new Combination.Term("G", 1.2), new Combination.Term("SD", 1.2)) : List.of();
+        b = b.withOptions(new AnalysisOptions(
+                r.nextBoolean(),
+                StiffnessFactors.GROSS,
+                StiffnessFactors.GROSS,
+                r.nextDouble(),
+                gravity,
+                r.nextBoolean()));
+        UnaryOperator<Member> soften = m -> r.nextInt(5) == 0 && m.role() == Role.BEAM
+                ? m.withReleases(
+                        new Release(
+                                Release.RIGID,
+                                Release.RIGID,
+                                Release.RIGID,
+                                Release.RIGID,
+                                1e9 * r.nextDouble(),
+                                Release.RIGID),
+                        m.endRelease())
+                : m;
         b = b.withMembers(b.members().stream().map(soften).toList());
         Analysis a = FrameAnalysis.solve(new BuildingIndex(b));
         for (int c = 0; c < a.index().building().loadCases().size(); c++) {
@@ -166,9 +229,27 @@ class SecondRouteTest {
             // a rigid turn about X through the origin with a shift
             all.add(new Settlement("WX", s.joint(), 3, -rx * j.z(), -12 + rx * j.y(), rx, 0, 0));
         }
-        Building moved = new Building(b.name(), b.unitSystem(), b.options(), b.storeys(), b.gridLines(), b.joints(), b.materials(),
-            b.sections(), b.members(), b.supports(), b.springs(), List.of(), b.panels(), b.loadCases(), b.memberLoads(), b.areaLoads(),
-            List.<JointLoad>of(), all, b.combinations(), b.stationForces());
+        Building moved = new Building(
+                b.name(),
+                b.unitSystem(),
+                b.options(),
+                b.storeys(),
+                b.gridLines(),
+                b.joints(),
+                b.materials(),
+                b.sections(),
+                b.members(),
+                b.supports(),
+                b.springs(),
+                List.of(),
+                b.panels(),
+                b.loadCases(),
+                b.memberLoads(),
+                b.areaLoads(),
+                List.<JointLoad>of(),
+                all,
+                b.combinations(),
+                b.stationForces());
         Analysis a = FrameAnalysis.solve(new BuildingIndex(moved));
         int c = a.index().caseNumber("WX");
         for (int m = 0; m < b.members().size(); m++) {
@@ -196,18 +277,44 @@ class SecondRouteTest {
                 double y = k == 0 ? p[i][1] : sin * p[i][0] + cos * p[i][1];
                 b.joint("J" + i, x, y, p[i][2]);
             }
-            b.beam("b1", "J1", "J2").beam("b2", "J2", "J4").column("c1", "J0", "J1").column("c2", "J3", "J2").column("c3", "J5", "J4");
-            b.fixed("J0").fixed("J3").fixed("J5").spread("b1", 1000, 5000, 10, 30).point("b2", 2000, 80_000);
+            b.beam("b1", "J1", "J2")
+                    .beam("b2", "J2", "J4")
+                    .column("c1", "J0", "J1")
+                    .column("c2", "J3", "J2")
+                    .column("c3", "J5", "J4");
+            b.fixed("J0")
+                    .fixed("J3")
+                    .fixed("J5")
+                    .spread("b1", 1000, 5000, 10, 30)
+                    .point("b2", 2000, 80_000);
             b.push("J4", k == 0 ? 10_000 : 10_000 * cos, k == 0 ? 0 : 10_000 * sin, 0);
             b.options = options(true, 0.5);
             double turned = k * angle; // an upright member's axes follow the global ones
-            b.members.replaceAll(m -> m.role() == Role.BEAM ? m : new Member(m.id(), m.role(), m.start(), m.end(), m.section(),
-                m.material(), turned, null, null, 0, 0, null));
+            b.members.replaceAll(m -> m.role() == Role.BEAM
+                    ? m
+                    : new Member(
+                            m.id(),
+                            m.role(),
+                            m.start(),
+                            m.end(),
+                            m.section(),
+                            m.material(),
+                            turned,
+                            null,
+                            null,
+                            0,
+                            0,
+                            null));
             Analysis a = b.solve();
             double fx = a.reaction(0, 3, 0);
             double fy = a.reaction(0, 3, 1);
-            reactions[k] = new double[] {k == 0 ? fx : cos * fx + sin * fy, k == 0 ? fy : -sin * fx + cos * fy, a.reaction(0, 3, 2),
-                a.force(0, 0, tenth(a, 0, 5), Analysis.MY), a.force(1, 0, 0, Analysis.T)};
+            reactions[k] = new double[] {
+                k == 0 ? fx : cos * fx + sin * fy,
+                k == 0 ? fy : -sin * fx + cos * fy,
+                a.reaction(0, 3, 2),
+                a.force(0, 0, tenth(a, 0, 5), Analysis.MY),
+                a.force(1, 0, 0, Analysis.T)
+            };
         }
         for (int i = 0; i < reactions[0].length; i++) {
             assertEquals(reactions[0][i], reactions[1][i], 1e-6 * Math.max(1e4, Math.abs(reactions[0][i])));
@@ -221,11 +328,30 @@ class SecondRouteTest {
         for (int trial = 0; trial < 3; trial++) {
             int p = 30 + r.nextInt(b.joints().size() - 30);
             int q = 30 + r.nextInt(b.joints().size() - 30);
-            List<JointLoad> loads = List.of(new JointLoad("WX", b.joints().get(p).id(), 0, 0, 1000, 0, 0, 0),
-                new JointLoad("WY", b.joints().get(q).id(), 1000, 0, 0, 0, 0, 0));
-            Building two = new Building(b.name(), b.unitSystem(), b.options(), b.storeys(), b.gridLines(), b.joints(), b.materials(),
-                b.sections(), b.members(), b.supports(), b.springs(), b.diaphragms(), b.panels(), b.loadCases(), b.memberLoads(),
-                b.areaLoads(), loads, b.settlements(), b.combinations(), b.stationForces());
+            List<JointLoad> loads = List.of(
+                    new JointLoad("WX", b.joints().get(p).id(), 0, 0, 1000, 0, 0, 0),
+                    new JointLoad("WY", b.joints().get(q).id(), 1000, 0, 0, 0, 0, 0));
+            Building two = new Building(
+                    b.name(),
+                    b.unitSystem(),
+                    b.options(),
+                    b.storeys(),
+                    b.gridLines(),
+                    b.joints(),
+                    b.materials(),
+                    b.sections(),
+                    b.members(),
+                    b.supports(),
+                    b.springs(),
+                    b.diaphragms(),
+                    b.panels(),
+                    b.loadCases(),
+                    b.memberLoads(),
+                    b.areaLoads(),
+                    loads,
+                    b.settlements(),
+                    b.combinations(),
+                    b.stationForces());
             Analysis a = FrameAnalysis.solve(new BuildingIndex(two));
             double u = a.displacement(a.index().caseNumber("WX"), q, 0);
             double v = a.displacement(a.index().caseNumber("WY"), p, 2);

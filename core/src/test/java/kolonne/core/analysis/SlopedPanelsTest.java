@@ -26,8 +26,10 @@ class SlopedPanelsTest {
         for (int i = 0; i < 4; i++) {
             int k = (i + 1) % 4;
             if (split) {
-                b.joint("M" + i, (at[i][0] + at[k][0]) / 2, (at[i][1] + at[k][1]) / 2, (z[i] + z[k]) / 2).fixed("M" + i);
-                b.beam("a" + i, "J" + i, "M" + i, Release.PIN, Release.PIN, 0, 0).beam("b" + i, "M" + i, "J" + k, Release.PIN, Release.PIN, 0, 0);
+                b.joint("M" + i, (at[i][0] + at[k][0]) / 2, (at[i][1] + at[k][1]) / 2, (z[i] + z[k]) / 2)
+                        .fixed("M" + i);
+                b.beam("a" + i, "J" + i, "M" + i, Release.PIN, Release.PIN, 0, 0)
+                        .beam("b" + i, "M" + i, "J" + k, Release.PIN, Release.PIN, 0, 0);
             } else {
                 b.beam("e" + i, "J" + i, "J" + k, Release.PIN, Release.PIN, 0, 0);
             }
@@ -42,9 +44,14 @@ class SlopedPanelsTest {
         for (String id : members) {
             int m = a.index().memberNumber(id);
             int last = a.stationCount(m) - 1;
-            double[][] axes = LocalAxes.of(a.index().joint(a.index().member(id).start()), a.index().joint(a.index().member(id).end()), 0);
+            double[][] axes = LocalAxes.of(
+                    a.index().joint(a.index().member(id).start()),
+                    a.index().joint(a.index().member(id).end()),
+                    0);
             for (int s : new int[] {0, last}) {
-                double up = (a.force(m, loadCase, s, Analysis.N) * -axes[0][2] + a.force(m, loadCase, s, Analysis.VZ) * axes[2][2]) * (s == 0 ? 1 : -1);
+                double up = (a.force(m, loadCase, s, Analysis.N) * -axes[0][2]
+                                + a.force(m, loadCase, s, Analysis.VZ) * axes[2][2])
+                        * (s == 0 ? 1 : -1);
                 sum += up;
             }
         }
@@ -53,7 +60,16 @@ class SlopedPanelsTest {
 
     /** Two-way by 45°: the beams of 6 m take 26.25 kN each, those of 5 m 18.75 kN, whatever the slope along X or Y; warped alike. */
     @ParameterizedTest(name = "heights {0} {1} {2} {3}")
-    @CsvSource({"0, 0, 0, 0", "0, 9, 9, 0", "0, 120, 120, 0", "0, 2400, 2400, 0", "0, 0, 100, 100", "0, 100, 200, 100", "0, 50, 300, 20", "0, 0, 400, 0"})
+    @CsvSource({
+        "0, 0, 0, 0",
+        "0, 9, 9, 0",
+        "0, 120, 120, 0",
+        "0, 2400, 2400, 0",
+        "0, 0, 100, 100",
+        "0, 100, 200, 100",
+        "0, 50, 300, 20",
+        "0, 0, 400, 0"
+    })
     void slopesHandOverTheLoadOfTheirPlan(double a, double b, double c, double d) {
         for (boolean split : new boolean[] {false, true}) {
             Analysis s = bay(new double[] {a, b, c, d}, false, 0, split).solve();
@@ -67,7 +83,8 @@ class SlopedPanelsTest {
     /** One-way along Y over beams that slope along X: half of 90 kN each. */
     @Test
     void oneWayAcrossSlopingBeams() {
-        Analysis s = bay(new double[] {0, 600, 600, 0}, true, Math.PI / 2, false).solve();
+        Analysis s =
+                bay(new double[] {0, 600, 600, 0}, true, Math.PI / 2, false).solve();
         assertEquals(45_000, load(s, 0, "e0"), 1);
         assertEquals(45_000, load(s, 0, "e2"), 1);
         assertEquals(0, load(s, 0, "e1"), 1);
@@ -83,7 +100,10 @@ class SlopedPanelsTest {
         Analysis s = b.solve();
         double beams = 0;
         for (int m = 0; m < 4; m++) {
-            beams += 25e-6 * 300 * 600 * s.index().length(s.index().building().members().get(m));
+            beams += 25e-6
+                    * 300
+                    * 600
+                    * s.index().length(s.index().building().members().get(m));
         }
         assertEquals(expected, -s.applied(1, 2) - beams, 2);
         assertTrue(s.findings().isEmpty(), s.findings().toString());

@@ -29,8 +29,10 @@ class StoreyResultsTest {
                 b.column("c" + f + i, "J" + (f - 1) + i, "J" + f + i);
             }
             int g = f;
-            b.beam("x1" + f, "J" + f + 0, "J" + f + 1).beam("x2" + f, "J" + f + 2, "J" + f + 3).beam("y1" + f, "J" + f + 0, "J" + f + 2)
-                .beam("y2" + f, "J" + f + 1, "J" + f + 3);
+            b.beam("x1" + f, "J" + f + 0, "J" + f + 1)
+                    .beam("x2" + f, "J" + f + 2, "J" + f + 3)
+                    .beam("y1" + f, "J" + f + 0, "J" + f + 2)
+                    .beam("y2" + f, "J" + f + 1, "J" + f + 3);
             b.diaphragms.add(new Diaphragm("F" + g, List.of("J" + f + 0, "J" + f + 1, "J" + f + 2, "J" + f + 3)));
         }
         for (int i = 0; i < 4; i++) {
@@ -73,7 +75,10 @@ class StoreyResultsTest {
         assertEquals((beams + column / 2 + 100_000) / 9806.65, m.get(2).mass(), 1e-9);
         assertEquals((beams + column) / 9806.65, m.get(1).mass(), 1e-9);
         assertEquals(3000, m.get(1).x(), 1e-6);
-        assertEquals((beams + column / 2) * 3000 / (beams + column / 2 + 1e5) + 1e5 * 6000 / (beams + column / 2 + 1e5), m.get(2).x(), 1e-6);
+        assertEquals(
+                (beams + column / 2) * 3000 / (beams + column / 2 + 1e5) + 1e5 * 6000 / (beams + column / 2 + 1e5),
+                m.get(2).x(),
+                1e-6);
     }
 
     @Test
@@ -83,7 +88,10 @@ class StoreyResultsTest {
             int c = a.index().caseNumber(id);
             StoreyResults.Row lowest = StoreyResults.of(a, c).get(0);
             for (int axis = 0; axis < 2; axis++) {
-                assertEquals(a.applied(c, axis), lowest.shear()[axis], 1e-6 * Math.abs(a.applied(c, id.endsWith("X") ? 0 : 1)));
+                assertEquals(
+                        a.applied(c, axis),
+                        lowest.shear()[axis],
+                        1e-6 * Math.abs(a.applied(c, id.endsWith("X") ? 0 : 1)));
             }
         }
     }

@@ -32,27 +32,38 @@ public final class Varied {
 
     public static Basis beamBars(Basis b, String... labels) {
         Bars r = b.bars();
-        return b.with(new Bars(List.of(labels), r.columns(), r.stirrups(), r.layersMost(), r.practicalCap(), r.preference(), r.stockLength()));
+        return b.with(new Bars(
+                List.of(labels),
+                r.columns(),
+                r.stirrups(),
+                r.layersMost(),
+                r.practicalCap(),
+                r.preference(),
+                r.stockLength()));
     }
 
     public static Basis stirrupBars(Basis b, List<String> labels) {
         Bars r = b.bars();
-        return b.with(new Bars(r.beams(), r.columns(), labels, r.layersMost(), r.practicalCap(), r.preference(), r.stockLength()));
+        return b.with(new Bars(
+                r.beams(), r.columns(), labels, r.layersMost(), r.practicalCap(), r.preference(), r.stockLength()));
     }
 
     public static Basis layers(Basis b, int most) {
         Bars r = b.bars();
-        return b.with(new Bars(r.beams(), r.columns(), r.stirrups(), most, r.practicalCap(), r.preference(), r.stockLength()));
+        return b.with(new Bars(
+                r.beams(), r.columns(), r.stirrups(), most, r.practicalCap(), r.preference(), r.stockLength()));
     }
 
     public static Basis practicalCap(Basis b, double cap) {
         Bars r = b.bars();
-        return b.with(new Bars(r.beams(), r.columns(), r.stirrups(), r.layersMost(), cap, r.preference(), r.stockLength()));
+        return b.with(
+                new Bars(r.beams(), r.columns(), r.stirrups(), r.layersMost(), cap, r.preference(), r.stockLength()));
     }
 
     public static Basis stock(Basis b, double length) {
         Bars r = b.bars();
-        return b.with(new Bars(r.beams(), r.columns(), r.stirrups(), r.layersMost(), r.practicalCap(), r.preference(), length));
+        return b.with(new Bars(
+                r.beams(), r.columns(), r.stirrups(), r.layersMost(), r.practicalCap(), r.preference(), length));
     }
 
     public static Basis zonesAndLegs(Basis b, int zones, int legs) {
@@ -77,7 +88,8 @@ public final class Varied {
 
     public static Basis deflection(Basis b, double live, double roof, double lasting) {
         BeamRules r = b.beams();
-        return b.with(new BeamRules(r.slabFlanges(), r.bundles(), new DeflectionLimits(live, roof, lasting), r.advice()));
+        return b.with(
+                new BeamRules(r.slabFlanges(), r.bundles(), new DeflectionLimits(live, roof, lasting), r.advice()));
     }
 
     public static Basis advice(Basis b, SectionLimits limits) {

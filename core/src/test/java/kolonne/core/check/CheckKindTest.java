@@ -16,9 +16,14 @@ import org.junit.jupiter.api.Test;
 class CheckKindTest {
     @Test
     void aKeyNamesOneCheckOfBeamsAndOneOfColumns() {
-        Map<String, List<CheckKind>> byKey = Arrays.stream(CheckKind.values()).collect(Collectors.groupingBy(k -> k.ofColumn() + " " + k.id()));
-        Set<String> shared = byKey.entrySet().stream().filter(e -> e.getValue().size() > 1).map(Map.Entry::getKey).collect(Collectors.toSet());
-        assertEquals(Set.of("false crack-width"), shared, "crack widths of both faces are one check: the worst is shown");
+        Map<String, List<CheckKind>> byKey =
+                Arrays.stream(CheckKind.values()).collect(Collectors.groupingBy(k -> k.ofColumn() + " " + k.id()));
+        Set<String> shared = byKey.entrySet().stream()
+                .filter(e -> e.getValue().size() > 1)
+                .map(Map.Entry::getKey)
+                .collect(Collectors.toSet());
+        assertEquals(
+                Set.of("false crack-width"), shared, "crack widths of both faces are one check: the worst is shown");
         for (CheckKind k : CheckKind.values()) {
             assertTrue(k.id().matches("[a-z]+(-[a-z]+)*"), k.id());
             assertFalse(k.title().isBlank());
@@ -42,7 +47,9 @@ class CheckKindTest {
         g.offer(CheckKind.FLEXURE.of(true), 70, 100, At.place(900, 1), "22.3");
         g.offer(CheckKind.FLEXURE.of(false), 5, 0, At.named(900, 1, "whole span"), "22.3");
         assertEquals(1, told[0]);
-        assertEquals(List.of("flexure-bottom", "flexure-top"), g.results().stream().map(r -> r.kind().id()).toList());
+        assertEquals(
+                List.of("flexure-bottom", "flexure-top"),
+                g.results().stream().map(r -> r.kind().id()).toList());
         assertEquals("at 500.0 in 1, told 1", g.results().get(0).place());
         assertEquals(0.8, g.results().get(0).utilisation(), 1e-12);
         assertEquals(7, g.results().get(0).station());

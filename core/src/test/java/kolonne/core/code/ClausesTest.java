@@ -16,13 +16,16 @@ import org.junit.jupiter.params.provider.MethodSource;
 class ClausesTest {
     /** ACI 318-19 has chapters 1 to 27, EN 1992-1-1 1 to 12 and annexes; a clause may have letters and a table. */
     private static final String ACI = "([1-9]|1\\d|2[0-7])(\\.\\d+)+( ?\\([a-z]\\))?";
-    private static final String EN = "(annex [A-J](\\.\\d)?|(table )?([1-9]|1[0-2])\\.\\d+[N]?(\\.\\d+)*( ?\\(\\d+\\))?|\\(\\d+\\))";
+
+    private static final String EN =
+            "(annex [A-J](\\.\\d)?|(table )?([1-9]|1[0-2])\\.\\d+[N]?(\\.\\d+)*( ?\\(\\d+\\))?|\\(\\d+\\))";
 
     static Stream<Object[]> rules() {
         Stream<DesignCode> codes = Stream.of(Aci318.SI, Aci318.US, En1992.of(Map.of()));
         return codes.flatMap(c -> {
             String pattern = c instanceof Aci318 ? ACI : EN;
-            List<Object> parts = new java.util.ArrayList<>(List.of(c, c.detailing(), c.columns(), c.serviceability(), c.torsion(), c.slenderness()));
+            List<Object> parts = new java.util.ArrayList<>(
+                    List.of(c, c.detailing(), c.columns(), c.serviceability(), c.torsion(), c.slenderness()));
             c.crackWidth().ifPresent(parts::add);
             c.flangeShear().ifPresent(parts::add);
             c.ductile(Ductility.INTERMEDIATE).ifPresent(parts::add);

@@ -20,17 +20,22 @@ import org.junit.jupiter.api.Test;
 class CodesStayInTheirRoomsTest {
     private static final Pattern STRING = Pattern.compile("\"((?:\\\\.|[^\"\\\\])*)\"");
     /** Keys and names of codes; clauses as 9.7.3.8, (5.2(8)) and 18.7; no version, address or measure. */
-    private static final Pattern OF_A_CODE = Pattern.compile("aci-318|en-1992|\\bACI\\b|\\bEN \\d|Eurocode|(?<![\\d.])\\d{1,2}\\.\\d{1,2}\\.\\d{1,2}(\\.\\d)*(?![\\d.])|\\d\\.\\d\\(\\d\\)");
+    private static final Pattern OF_A_CODE = Pattern.compile(
+            "aci-318|en-1992|\\bACI\\b|\\bEN \\d|Eurocode|(?<![\\d.])\\d{1,2}\\.\\d{1,2}\\.\\d{1,2}(\\.\\d)*(?![\\d.])|\\d\\.\\d\\(\\d\\)");
+
     private static final List<String> NO_CLAUSES = List.of("127.0.0.1", "3.1.0", "kolonne 0.1.0", "0.1.0");
 
     private static Stream<Path> sources() {
-        return Stream.of("../core", "../exchange", "../server").flatMap(m -> {
-            try {
-                return Files.walk(Path.of(m, "src/main/java"));
-            } catch (IOException e) {
-                throw new UncheckedIOException(e);
-            }
-        }).filter(f -> f.toString().endsWith(".java") && !f.toString().matches(".*/core/(code/(aci318|en1992)|demo)/.*"));
+        return Stream.of("../core", "../exchange", "../server")
+                .flatMap(m -> {
+                    try {
+                        return Files.walk(Path.of(m, "src/main/java"));
+                    } catch (IOException e) {
+                        throw new UncheckedIOException(e);
+                    }
+                })
+                .filter(f -> f.toString().endsWith(".java")
+                        && !f.toString().matches(".*/core/(code/(aci318|en1992)|demo)/.*"));
     }
 
     private static List<String> words(String line) {
@@ -51,7 +56,10 @@ class CodesStayInTheirRoomsTest {
                 if (code.startsWith("*") || code.startsWith("//") || code.startsWith("/*")) {
                     continue;
                 }
-                words(line).stream().filter(w -> OF_A_CODE.matcher(w).find() && NO_CLAUSES.stream().noneMatch(w::contains)).forEach(w -> found.add(f + ": " + w));
+                words(line).stream()
+                        .filter(w -> OF_A_CODE.matcher(w).find()
+                                && NO_CLAUSES.stream().noneMatch(w::contains))
+                        .forEach(w -> found.add(f + ": " + w));
             }
         }
         assertEquals(List.of(), found);
@@ -61,7 +69,9 @@ class CodesStayInTheirRoomsTest {
     void nobodyImportsTheRulesOfOneCode() throws IOException {
         List<String> found = new ArrayList<>();
         for (Path f : sources().toList()) {
-            Files.readAllLines(f).stream().filter(l -> l.matches("import .*core\\.code\\.(aci318|en1992)\\..*")).forEach(l -> found.add(f + ": " + l));
+            Files.readAllLines(f).stream()
+                    .filter(l -> l.matches("import .*core\\.code\\.(aci318|en1992)\\..*"))
+                    .forEach(l -> found.add(f + ": " + l));
         }
         assertEquals(List.of(), found);
     }

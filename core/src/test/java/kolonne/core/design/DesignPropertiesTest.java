@@ -45,18 +45,25 @@ class DesignPropertiesTest {
 
     @Test
     void everyMemberIsSatisfiedOrCarriesACauseAPlaceAndAClause() {
-        Set<String> causes = java.util.Arrays.stream(Cause.values()).map(Cause::id).collect(Collectors.toSet());
+        Set<String> causes =
+                java.util.Arrays.stream(Cause.values()).map(Cause::id).collect(Collectors.toSet());
         demo.beams().forEach(b -> explained(b.checks(), b.findings(), causes));
         demo.columns().forEach(c -> c.lifts().forEach(l -> explained(l.checks(), l.findings(), causes)));
     }
 
     private static void explained(List<CheckResult> checks, List<Finding> findings, Set<String> causes) {
         long unmet = checks.stream().filter(c -> !c.satisfied()).count();
-        List<Finding> fails = findings.stream().filter(f -> f.severity() == Severity.FAILS).toList();
+        List<Finding> fails =
+                findings.stream().filter(f -> f.severity() == Severity.FAILS).toList();
         assertEquals(unmet, fails.size());
         for (Finding f : fails) {
             assertTrue(causes.contains(f.code()), f.code());
-            assertFalse(f.where().isBlank() || f.what().isBlank() || f.mend().isBlank() || f.clause().isBlank(), f.toString());
+            assertFalse(
+                    f.where().isBlank()
+                            || f.what().isBlank()
+                            || f.mend().isBlank()
+                            || f.clause().isBlank(),
+                    f.toString());
         }
         for (CheckResult c : checks) {
             assertTrue(c.utilisation() >= 0 && c.utilisation() <= CheckResult.NO_CAPACITY, c.toString());
@@ -86,9 +93,11 @@ class DesignPropertiesTest {
             assertEquals(b, BeamCheck.run(b.line(), b.cage(), demo.beamContext()));
         }
         for (ColumnDesign c : demo.columns()) {
-            assertEquals(c.lifts().stream().map(ColumnDesign.LiftDesign::checks).toList(),
-                ColumnCheck.run(c.stack(), c.cage(), demo.columnContext()).lifts().stream()
-                    .map(ColumnDesign.LiftDesign::checks).toList());
+            assertEquals(
+                    c.lifts().stream().map(ColumnDesign.LiftDesign::checks).toList(),
+                    ColumnCheck.run(c.stack(), c.cage(), demo.columnContext()).lifts().stream()
+                            .map(ColumnDesign.LiftDesign::checks)
+                            .toList());
         }
     }
 
@@ -108,16 +117,33 @@ class DesignPropertiesTest {
             if (!b.satisfied() || b.governing().utilisation() < 0.9) {
                 continue;
             }
-            List<BeamCage.Group> robbed = b.cage().groups().stream().map(g -> new BeamCage.Group(g.face(), g.layer(),
-                Math.max(1, g.count() / 2), g.bar(), g.offset(), g.from(), g.to(), g.hookFrom(), g.hookTo(), g.through())).toList();
-            BeamDesign r = BeamCheck.run(b.line(), new BeamCage(robbed, b.cage().zones(), b.cage().sideBars()), demo.beamContext());
+            List<BeamCage.Group> robbed = b.cage().groups().stream()
+                    .map(g -> new BeamCage.Group(
+                            g.face(),
+                            g.layer(),
+                            Math.max(1, g.count() / 2),
+                            g.bar(),
+                            g.offset(),
+                            g.from(),
+                            g.to(),
+                            g.hookFrom(),
+                            g.hookTo(),
+                            g.through()))
+                    .toList();
+            BeamDesign r = BeamCheck.run(
+                    b.line(), new BeamCage(robbed, b.cage().zones(), b.cage().sideBars()), demo.beamContext());
             assertFalse(r.satisfied(), b.line().mark());
             found++;
         }
         assertTrue(found > 50, found + " lines tried");
         for (ColumnDesign c : demo.columns()) {
-            List<ColumnCage.LiftCage> wide = c.cage().lifts().stream().map(l -> new ColumnCage.LiftCage(l.layout(), l.tie(), 600)).toList();
-            assertFalse(ColumnCheck.run(c.stack(), new ColumnCage(wide), demo.columnContext()).satisfied(), c.stack().mark());
+            List<ColumnCage.LiftCage> wide = c.cage().lifts().stream()
+                    .map(l -> new ColumnCage.LiftCage(l.layout(), l.tie(), 600))
+                    .toList();
+            assertFalse(
+                    ColumnCheck.run(c.stack(), new ColumnCage(wide), demo.columnContext())
+                            .satisfied(),
+                    c.stack().mark());
         }
     }
 
@@ -130,8 +156,10 @@ class DesignPropertiesTest {
                 BeamLine.Span s = b.line().spans().get(p.span());
                 double middle = (s.faceFrom() + s.faceTo()) / 2;
                 boolean rectangle = s.shape() instanceof kolonne.core.shape.Shape.Rectangle;
-                if (!rectangle || Math.abs(p.x() - middle) > 1 || s.clear() < 5000
-                    || s.shape().depth() < 550) {
+                if (!rectangle
+                        || Math.abs(p.x() - middle) > 1
+                        || s.clear() < 5000
+                        || s.shape().depth() < 550) {
                     continue;
                 }
                 SectionCut cut = SectionCut.at(b.line(), b.cage(), demo.basis(), s, p.x());
@@ -145,7 +173,11 @@ class DesignPropertiesTest {
                 }
                 double d = moment / as;
                 double a = as * 420 / (0.85 * s.material().fc() * s.shape().webWidth());
-                assertEquals(0.9 * as * 420 * (d - a / 2), p.capPos(), 0.06 * p.capPos(), b.line().mark());
+                assertEquals(
+                        0.9 * as * 420 * (d - a / 2),
+                        p.capPos(),
+                        0.06 * p.capPos(),
+                        b.line().mark());
                 compared++;
             }
         }
@@ -156,8 +188,15 @@ class DesignPropertiesTest {
     void barsDoNotGrowUpwardsWithinOneSection() {
         for (ColumnDesign c : demo.columns()) {
             for (int i = 0; i + 1 < c.lifts().size(); i++) {
-                if (c.lifts().get(i).lift().section().equals(c.lifts().get(i + 1).lift().section())) {
-                    assertTrue(c.lifts().get(i).cage().area() >= c.lifts().get(i + 1).cage().area() - 1e-9, c.stack().mark());
+                if (c.lifts()
+                        .get(i)
+                        .lift()
+                        .section()
+                        .equals(c.lifts().get(i + 1).lift().section())) {
+                    assertTrue(
+                            c.lifts().get(i).cage().area()
+                                    >= c.lifts().get(i + 1).cage().area() - 1e-9,
+                            c.stack().mark());
                 }
             }
         }
@@ -166,29 +205,46 @@ class DesignPropertiesTest {
     @Test
     void theSchedulesAddUpToTheSteelOfTheBuilding() {
         List<Schedules.BarRow> rows = Schedules.bars(demo);
-        assertEquals(demo.quantities().steel(), rows.stream().map(Schedules.BarRow::item).mapToDouble(BarItem::mass).sum(), 1);
-        assertEquals(demo.quantities().steel(),
-            Schedules.totals(rows).stream().mapToDouble(Schedules.SizeTotal::mass).sum(), 1);
+        assertEquals(
+                demo.quantities().steel(),
+                rows.stream()
+                        .map(Schedules.BarRow::item)
+                        .mapToDouble(BarItem::mass)
+                        .sum(),
+                1);
+        assertEquals(
+                demo.quantities().steel(),
+                Schedules.totals(rows).stream()
+                        .mapToDouble(Schedules.SizeTotal::mass)
+                        .sum(),
+                1);
         for (Schedules.BarRow r : rows) {
             assertTrue(r.item().cutLength() <= 12_000 + 1e-6, "a bar longer than the stock: " + r);
             assertTrue(r.item().number() > 0 && r.item().cutLength() > 0, r.toString());
         }
-        assertEquals(demo.beams().stream().mapToInt(b -> b.line().spans().size()).sum(), Schedules.beams(demo).size());
+        assertEquals(
+                demo.beams().stream().mapToInt(b -> b.line().spans().size()).sum(),
+                Schedules.beams(demo).size());
     }
 
     @Test
     void theHallsSlenderColumnsAreFoundAndThePlantedColumnIsNamed() {
-        assertTrue(demo.causes().getOrDefault("slenderness", 0) >= 2, demo.causes().toString());
-        assertTrue(demo.columns().stream().flatMap(c -> c.findings().stream()).anyMatch(f -> f.code().equals("column.planted")));
+        assertTrue(
+                demo.causes().getOrDefault("slenderness", 0) >= 2, demo.causes().toString());
+        assertTrue(demo.columns().stream()
+                .flatMap(c -> c.findings().stream())
+                .anyMatch(f -> f.code().equals("column.planted")));
     }
 
     @ParameterizedTest
     @ValueSource(longs = {1, 2, 3})
     void otherBuildingsAreDesignedWithoutAThirdState(long seed) {
-        Analysis a = FrameAnalysis.solve(new BuildingIndex(DemoBuilding.generate(new DemoOptions(seed, 6, 6, 4, true))));
+        Analysis a =
+                FrameAnalysis.solve(new BuildingIndex(DemoBuilding.generate(new DemoOptions(seed, 6, 6, 4, true))));
         for (Basis b : List.of(Basis.standard(false), Basis.standard(true))) {
             BuildingDesign d = BuildingDesigner.design(a, b, BuildingDesigner.Progress.NONE);
-            Set<String> causes = java.util.Arrays.stream(Cause.values()).map(Cause::id).collect(Collectors.toSet());
+            Set<String> causes =
+                    java.util.Arrays.stream(Cause.values()).map(Cause::id).collect(Collectors.toSet());
             d.beams().forEach(x -> explained(x.checks(), x.findings(), causes));
             d.beams().forEach(DesignPropertiesTest::ownRulesKept);
             d.columns().forEach(x -> x.lifts().forEach(l -> explained(l.checks(), l.findings(), causes)));
@@ -197,10 +253,30 @@ class DesignPropertiesTest {
 
     /** What depends on the choice of bars alone the designer must never leave unmet, however hard the demand. */
     private static void ownRulesKept(kolonne.core.beam.check.BeamDesign d) {
-        List<String> own = List.of("minimum-top", "minimum-bottom", "integrity-top", "integrity-bottom", "past-inflection", "torsion-bar-spacing",
-            "torsion-bar-size", "torsion-spacing", "stirrup-spacing", "leg-spacing", "minimum-shear-steel", "side-bars", "bar-spacing-top", "bar-spacing-bottom");
-        boolean fits = d.checks().stream().noneMatch(c -> !c.satisfied() && (c.cause() == Cause.BARS_DO_NOT_FIT || c.cause() == Cause.FLEXURE_COMPRESSION
-            || c.cause() == Cause.SHEAR_LIMIT || c.cause() == Cause.SHEAR_TORSION_LIMIT || c.cause() == Cause.OUT_OF_SCOPE));
-        d.checks().stream().filter(c -> fits && own.contains(c.kind().id())).forEach(c -> assertTrue(c.satisfied(), d.line().mark() + " " + c));
+        List<String> own = List.of(
+                "minimum-top",
+                "minimum-bottom",
+                "integrity-top",
+                "integrity-bottom",
+                "past-inflection",
+                "torsion-bar-spacing",
+                "torsion-bar-size",
+                "torsion-spacing",
+                "stirrup-spacing",
+                "leg-spacing",
+                "minimum-shear-steel",
+                "side-bars",
+                "bar-spacing-top",
+                "bar-spacing-bottom");
+        boolean fits = d.checks().stream()
+                .noneMatch(c -> !c.satisfied()
+                        && (c.cause() == Cause.BARS_DO_NOT_FIT
+                                || c.cause() == Cause.FLEXURE_COMPRESSION
+                                || c.cause() == Cause.SHEAR_LIMIT
+                                || c.cause() == Cause.SHEAR_TORSION_LIMIT
+                                || c.cause() == Cause.OUT_OF_SCOPE));
+        d.checks().stream()
+                .filter(c -> fits && own.contains(c.kind().id()))
+                .forEach(c -> assertTrue(c.satisfied(), d.line().mark() + " " + c));
     }
 }

@@ -25,6 +25,7 @@ import org.junit.jupiter.api.Test;
 class EnDesignTest {
     /** Sections of ACI 318 that the Eurocode does not have. */
     private static final String OTHER = "(9\\.[34678]|1\\d\\.|2\\d\\.).*";
+
     private static BuildingDesign d;
 
     @BeforeAll
@@ -42,7 +43,8 @@ class EnDesignTest {
     void everyCheckCitesTheEurocode() {
         d.beams().forEach(b -> b.checks().forEach(EnDesignTest::own));
         d.columns().forEach(c -> c.lifts().forEach(l -> l.checks().forEach(EnDesignTest::own)));
-        assertTrue(d.beams().stream().allMatch(b -> b.checks().stream().anyMatch(c -> c.kind().id().equals("crack-width"))));
+        assertTrue(d.beams().stream()
+                .allMatch(b -> b.checks().stream().anyMatch(c -> c.kind().id().equals("crack-width"))));
         assertTrue(d.findings().stream().anyMatch(f -> f.code().equals("frame.imperfections")));
     }
 
@@ -54,7 +56,8 @@ class EnDesignTest {
         }
         for (ColumnDesign c : d.columns()) {
             for (int demand = 0; demand < 8; demand++) {
-                words(ColumnCheck.explain(c.lifts().get(0).lift(), c.lifts().get(0).cage(), d.columnContext(), 0, demand));
+                words(ColumnCheck.explain(
+                        c.lifts().get(0).lift(), c.lifts().get(0).cage(), d.columnContext(), 0, demand));
             }
         }
     }
@@ -63,22 +66,33 @@ class EnDesignTest {
         assertTrue(steps.size() > 8);
         for (Step s : steps) {
             assertFalse(s.clause().matches(OTHER), s.toString());
-            assertFalse(s.symbol().contains("φMn") || s.symbol().contains("Vu") || s.symbol().contains("Pu"), s.toString());
+            assertFalse(
+                    s.symbol().contains("φMn")
+                            || s.symbol().contains("Vu")
+                            || s.symbol().contains("Pu"),
+                    s.toString());
         }
     }
 
     @Test
     void mostMembersAreSatisfiedAndTheCheckingPathAgrees() {
         long satisfied = d.beams().stream().filter(BeamDesign::satisfied).count();
-        assertTrue(satisfied > 0.75 * d.beams().size(), satisfied + " of " + d.beams().size());
-        assertTrue(d.columns().stream().filter(ColumnDesign::satisfied).count() > 0.8 * d.columns().size());
-        d.beams().forEach(b -> assertEquals(b.checks(), BeamCheck.run(b.line(), b.cage(), d.beamContext()).checks()));
+        assertTrue(
+                satisfied > 0.75 * d.beams().size(),
+                satisfied + " of " + d.beams().size());
+        assertTrue(d.columns().stream().filter(ColumnDesign::satisfied).count()
+                > 0.8 * d.columns().size());
+        d.beams()
+                .forEach(b -> assertEquals(
+                        b.checks(),
+                        BeamCheck.run(b.line(), b.cage(), d.beamContext()).checks()));
     }
 
     @Test
     void columnsCarryTheirImperfectionsAboutBothAxes() {
         ColumnDesign c = d.columns().get(0);
-        List<LiftDemands.Demand> all = LiftDemands.of(c.lifts().get(0).lift(), c.lifts().get(0).cage(), d.columnContext());
+        List<LiftDemands.Demand> all =
+                LiftDemands.of(c.lifts().get(0).lift(), c.lifts().get(0).cage(), d.columnContext());
         assertTrue(all.size() >= 6 * d.columnContext().strength().count(), all.size() + " demands");
         for (LiftDemands.Demand q : all) {
             double least = q.p() * 20;

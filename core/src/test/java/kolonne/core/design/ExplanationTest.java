@@ -22,8 +22,10 @@ import org.junit.jupiter.api.Test;
 
 /** A number and its explanation cannot differ, and every check has one. */
 class ExplanationTest {
-    private static final BuildingDesign D = BuildingDesigner.design(FrameAnalysis.solve(new BuildingIndex(
-        DemoBuilding.generate(DemoOptions.VELDHAVEN))), Basis.standard(false), BuildingDesigner.Progress.NONE);
+    private static final BuildingDesign D = BuildingDesigner.design(
+            FrameAnalysis.solve(new BuildingIndex(DemoBuilding.generate(DemoOptions.VELDHAVEN))),
+            Basis.standard(false),
+            BuildingDesigner.Progress.NONE);
 
     private static boolean says(List<Step> steps, double utilisation) {
         return steps.stream().anyMatch(s -> Math.abs(s.value() - utilisation) < 1e-9 * Math.max(1, utilisation));
@@ -35,9 +37,11 @@ class ExplanationTest {
             Map<Integer, List<Step>> byStation = new HashMap<>();
             for (CheckResult c : b.checks()) {
                 int station = c.station() >= 0 ? c.station() : firstOf(b, c.part());
-                List<Step> steps = byStation.computeIfAbsent(station,
-                    s -> BeamCheck.explain(b.line(), b.cage(), D.beamContext(), s));
-                boolean direct = List.of("flexure-top", "flexure-bottom", "torsion-threshold").contains(c.kind().id()) || c.station() < 0;
+                List<Step> steps = byStation.computeIfAbsent(
+                        station, s -> BeamCheck.explain(b.line(), b.cage(), D.beamContext(), s));
+                boolean direct = List.of("flexure-top", "flexure-bottom", "torsion-threshold")
+                                .contains(c.kind().id())
+                        || c.station() < 0;
                 assertTrue(!direct || says(steps, c.utilisation()), b.line().mark() + " " + c);
             }
         }
@@ -56,11 +60,17 @@ class ExplanationTest {
     void everyCheckOfALiftIsFoundInItsCalculation() {
         for (ColumnDesign c : D.columns()) {
             for (ColumnDesign.LiftDesign l : c.lifts()) {
-                List<Step> steps = ColumnCheck.explain(l.lift(), l.cage(), D.columnContext(), l.governing().combination(),
-                    l.governing().number());
+                List<Step> steps = ColumnCheck.explain(
+                        l.lift(),
+                        l.cage(),
+                        D.columnContext(),
+                        l.governing().combination(),
+                        l.governing().number());
                 for (CheckResult r : l.checks()) {
-                    boolean elsewhere = List.of("axial-limit", "second-order").contains(r.kind().id());
-                    assertTrue(elsewhere || says(steps, r.utilisation()), c.stack().mark() + " " + r);
+                    boolean elsewhere = List.of("axial-limit", "second-order")
+                            .contains(r.kind().id());
+                    assertTrue(
+                            elsewhere || says(steps, r.utilisation()), c.stack().mark() + " " + r);
                 }
                 assertFalse(steps.isEmpty());
             }

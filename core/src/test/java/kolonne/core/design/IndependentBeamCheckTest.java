@@ -33,7 +33,8 @@ class IndependentBeamCheckTest {
     @ParameterizedTest
     @ValueSource(longs = {7, 11, 23})
     void everySatisfiedLineHolds(long seed) {
-        Analysis a = FrameAnalysis.solve(new BuildingIndex(DemoBuilding.generate(new DemoOptions(seed, 6, 6, 4, true))));
+        Analysis a =
+                FrameAnalysis.solve(new BuildingIndex(DemoBuilding.generate(new DemoOptions(seed, 6, 6, 4, true))));
         BuildingDesign d = BuildingDesigner.design(a, Basis.standard(false), BuildingDesigner.Progress.NONE);
         demands = new Demands(a, Purpose.STRENGTH);
         List<String> wrong = new ArrayList<>();
@@ -50,7 +51,9 @@ class IndependentBeamCheckTest {
             stirrups(b, wrong);
         }
         assertTrue(checked > 150, checked + " lines");
-        assertTrue(wrong.isEmpty(), wrong.size() + " places: " + wrong.stream().limit(8).toList());
+        assertTrue(
+                wrong.isEmpty(),
+                wrong.size() + " places: " + wrong.stream().limit(8).toList());
     }
 
     private double offset(BeamDesign b, double x, BeamCage.Face face) {
@@ -94,8 +97,10 @@ class IndependentBeamCheckTest {
 
     /** Within the depth of a column's face the shear at d counts (9.4.3.2). */
     private static boolean near(BeamDesign b, BeamLine.Station s, BeamLine.Span span, double d) {
-        boolean left = b.line().supports().get(s.span()).kind() == BeamLine.SupportKind.COLUMN && s.x() < span.faceFrom() + d;
-        boolean right = b.line().supports().get(s.span() + 1).kind() == BeamLine.SupportKind.COLUMN && s.x() > span.faceTo() - d;
+        boolean left =
+                b.line().supports().get(s.span()).kind() == BeamLine.SupportKind.COLUMN && s.x() < span.faceFrom() + d;
+        boolean right = b.line().supports().get(s.span() + 1).kind() == BeamLine.SupportKind.COLUMN
+                && s.x() > span.faceTo() - d;
         return left || right;
     }
 
@@ -112,7 +117,8 @@ class IndependentBeamCheckTest {
         one(b, s, span, -low, BeamCage.Face.TOP, wrong);
     }
 
-    private void one(BeamDesign b, BeamLine.Station s, BeamLine.Span span, double mu, BeamCage.Face face, List<String> wrong) {
+    private void one(
+            BeamDesign b, BeamLine.Station s, BeamLine.Span span, double mu, BeamCage.Face face, List<String> wrong) {
         Shape shape = span.shape();
         double least = 1e-4 * span.material().fc() * shape.webWidth() * shape.depth() * shape.depth();
         if (mu <= least || shape.depth() < 450) { // in shallow beams the bars of the other face work in tension too
@@ -155,9 +161,13 @@ class IndependentBeamCheckTest {
                 zones++;
                 boolean joined = Math.abs(z.from() - end) < 1e-6;
                 boolean practical = z.spacing() >= 75 && z.spacing() <= 300 && z.spacing() % 25 == 0;
-                double least = Math.max(0.062 * Math.sqrt(span.material().fc()), 0.35) * span.shape().webWidth() / FY;
-                if (!joined || !practical || z.legs() * z.bar().area() / z.spacing() < least * (1 - 1e-9)
-                    || z.spacing() > (span.shape().depth() - 40) / 2) {
+                double least = Math.max(0.062 * Math.sqrt(span.material().fc()), 0.35)
+                        * span.shape().webWidth()
+                        / FY;
+                if (!joined
+                        || !practical
+                        || z.legs() * z.bar().area() / z.spacing() < least * (1 - 1e-9)
+                        || z.spacing() > (span.shape().depth() - 40) / 2) {
                     wrong.add(b.line().mark() + " zone " + z);
                 }
                 end = z.to();

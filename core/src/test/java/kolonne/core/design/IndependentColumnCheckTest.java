@@ -41,7 +41,8 @@ class IndependentColumnCheckTest {
             }
         }
         assertTrue(lifts > 150, lifts + " lifts");
-        assertTrue(wrong.isEmpty(), wrong.size() + ": " + wrong.stream().limit(6).toList());
+        assertTrue(
+                wrong.isEmpty(), wrong.size() + ": " + wrong.stream().limit(6).toList());
     }
 
     private static void lift(ColumnDesign c, ColumnDesign.LiftDesign l, BuildingDesign d, List<String> wrong) {
@@ -57,7 +58,8 @@ class IndependentColumnCheckTest {
                 wrong.add(c.stack().mark() + " cap");
             }
             if (!inside(points, q.p(), Math.abs(q.mx()), Math.abs(q.my()))) {
-                wrong.add(c.stack().mark() + " " + lift.storey() + " P " + q.p() / 1e3 + " M " + q.mx() / 1e6 + " " + q.my() / 1e6);
+                wrong.add(c.stack().mark() + " " + lift.storey() + " P " + q.p() / 1e3 + " M " + q.mx() / 1e6 + " "
+                        + q.my() / 1e6);
             }
         }
         double ratio = ast / ag;
@@ -105,7 +107,8 @@ class IndependentColumnCheckTest {
                     double depth = top - b.x() * ux - b.y() * uy;
                     double eps = 0.003 * (c - depth) / c;
                     epsT = Math.max(epsT, -eps);
-                    double f = (Math.max(-FY, Math.min(FY, 200_000 * eps)) - (depth < beta1 * c ? 0.85 * fc : 0)) * b.area();
+                    double f = (Math.max(-FY, Math.min(FY, 200_000 * eps)) - (depth < beta1 * c ? 0.85 * fc : 0))
+                            * b.area();
                     nn += f;
                     mx += f * b.y();
                     my += f * b.x();

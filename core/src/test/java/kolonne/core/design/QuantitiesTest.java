@@ -16,7 +16,8 @@ class QuantitiesTest {
     void wordsInEitherSystem() {
         Quantities q = new Quantities(118_000, 1000e9, 0);
         assertEquals("steel 118.0 t, concrete 1000 m³, 118 kg/m³", q.words(false));
-        // 118 000 kg / 907.18474 = 130.07 tons; 1000 m³ / 0.764554858 = 1307.95 yd³; 118 x 0.764554858 / 0.45359237 = 198.9 lb/yd³
+        // 118 000 kg / 907.18474 = 130.07 tons; 1000 m³ / 0.764554858 = 1307.95 yd³; 118 x 0.764554858 / 0.45359237 =
+        // 198.9 lb/yd³
         assertEquals("steel 130.1 tons, concrete 1308 yd³, 199 lb/yd³", q.words(true));
         assertEquals("steel 0.0 t, concrete 0 m³, 0 kg/m³", Quantities.NONE.words(false));
     }
@@ -30,8 +31,12 @@ class QuantitiesTest {
         ModelBuilder b = new ModelBuilder();
         double[] ys = {0, 3000, 9000};
         for (int i = 0; i < 3; i++) {
-            b.joint("a" + i, 0, ys[i], 0).joint("b" + i, 8000, ys[i], 0).beam("m" + i, "a" + i, "b" + i).fixed("a" + i).fixed("b" + i)
-                .spread("m" + i, 0, 8000, 30, 30);
+            b.joint("a" + i, 0, ys[i], 0)
+                    .joint("b" + i, 8000, ys[i], 0)
+                    .beam("m" + i, "a" + i, "b" + i)
+                    .fixed("a" + i)
+                    .fixed("b" + i)
+                    .spread("m" + i, 0, 8000, 30, 30);
         }
         b.panels.add(new SlabPanel("p1", List.of("a0", "b0", "b1", "a1"), 150, 25e-6, false, 0));
         b.panels.add(new SlabPanel("p2", List.of("a1", "b1", "b2", "a2"), 150, 25e-6, false, 0));
@@ -39,7 +44,8 @@ class QuantitiesTest {
         Quantities floors = Quantities.ofFloors(d);
         assertEquals(10.08, floors.concrete() / 1e9, 1e-9);
         assertEquals(62.4, floors.formwork() / 1e6, 1e-9);
-        Quantities beams = d.beams().stream().map(x -> Quantities.of(x, d.basis())).reduce(Quantities.NONE, Quantities::plus);
+        Quantities beams =
+                d.beams().stream().map(x -> Quantities.of(x, d.basis())).reduce(Quantities.NONE, Quantities::plus);
         assertEquals(3 * 0.18 * 8, beams.concrete() / 1e9, 1e-9);
         assertEquals(3 * (0.3 + 2 * 0.6) * 8, beams.formwork() / 1e6, 1e-9);
     }

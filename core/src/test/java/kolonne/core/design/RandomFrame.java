@@ -62,7 +62,19 @@ public final class RandomFrame {
     }
 
     private void member(String id, Role role, String a, String b, String section, Release end) {
-        members.add(new Member(id, role, a, b, section, "m", role == Role.COLUMN ? Math.toRadians(30 * r.nextInt(4)) : 0, Release.NONE, end, 0, 0, null));
+        members.add(new Member(
+                id,
+                role,
+                a,
+                b,
+                section,
+                "m",
+                role == Role.COLUMN ? Math.toRadians(30 * r.nextInt(4)) : 0,
+                Release.NONE,
+                end,
+                0,
+                0,
+                null));
     }
 
     private String beamSection() {
@@ -95,7 +107,13 @@ public final class RandomFrame {
             for (int i = 0; i <= nx; i++) {
                 supports.add(Support.fixed(id(i, j, 0)));
                 for (int k = 0; k < ns; k++) {
-                    member("c" + i + j + k, Role.COLUMN, id(i, j, k), id(i, j, k + 1), r.nextBoolean() ? "C" : "D", Release.NONE);
+                    member(
+                            "c" + i + j + k,
+                            Role.COLUMN,
+                            id(i, j, k),
+                            id(i, j, k + 1),
+                            r.nextBoolean() ? "C" : "D",
+                            Release.NONE);
                 }
             }
         }
@@ -106,15 +124,25 @@ public final class RandomFrame {
             for (int i = 0; i <= nx; i++) {
                 if (i < nx) {
                     boolean back = r.nextInt(6) == 0;
-                    member("x" + i + j + k, Role.BEAM, id(back ? i + 1 : i, j, k), id(back ? i : i + 1, j, k), beamSection(),
-                        r.nextInt(7) == 0 ? Release.of(false, false, false, false, true, false) : Release.NONE);
+                    member(
+                            "x" + i + j + k,
+                            Role.BEAM,
+                            id(back ? i + 1 : i, j, k),
+                            id(back ? i : i + 1, j, k),
+                            beamSection(),
+                            r.nextInt(7) == 0 ? Release.of(false, false, false, false, true, false) : Release.NONE);
                 }
                 if (j < ny) {
                     member("y" + i + j + k, Role.BEAM, id(i, j, k), id(i, j + 1, k), beamSection(), Release.NONE);
                 }
                 if (i < nx && j < ny) {
-                    panels.add(new SlabPanel("p" + i + j + k, List.of(id(i, j, k), id(i + 1, j, k), id(i + 1, j + 1, k), id(i, j + 1, k)), 180, 25e-6,
-                        r.nextBoolean(), 0));
+                    panels.add(new SlabPanel(
+                            "p" + i + j + k,
+                            List.of(id(i, j, k), id(i + 1, j, k), id(i + 1, j + 1, k), id(i, j + 1, k)),
+                            180,
+                            25e-6,
+                            r.nextBoolean(),
+                            0));
                 }
             }
             pushes.add(new JointLoad("W", id(0, j, k), 15_000, 5_000, 0, 0, 0, 0));
@@ -124,7 +152,8 @@ public final class RandomFrame {
             member("cant" + k, Role.BEAM, id(nx, 0, k), "t" + k, "R", Release.NONE);
             loads.add(new MemberLoad("D", "cant" + k, MemberLoad.Kind.POINT, Direction.GLOBAL_Z, 900, 900, -30_000, 0));
             if (r.nextBoolean()) {
-                loads.add(new MemberLoad("L", "cant" + k, MemberLoad.Kind.MOMENT, Direction.GLOBAL_X, 500, 500, 2.5e7, 0));
+                loads.add(new MemberLoad(
+                        "L", "cant" + k, MemberLoad.Kind.MOMENT, Direction.GLOBAL_X, 500, 500, 2.5e7, 0));
             }
         }
     }
@@ -132,30 +161,83 @@ public final class RandomFrame {
     private void twist() {
         for (Member m : List.copyOf(members)) {
             if (m.role() == Role.BEAM && !m.id().startsWith("cant") && r.nextInt(4) == 0) {
-                loads.add(new MemberLoad("D", m.id(), MemberLoad.Kind.DISTRIBUTED_MOMENT, Direction.LOCAL_X, 0, 2000, 12_000 * r.nextDouble(), 8_000));
+                loads.add(new MemberLoad(
+                        "D",
+                        m.id(),
+                        MemberLoad.Kind.DISTRIBUTED_MOMENT,
+                        Direction.LOCAL_X,
+                        0,
+                        2000,
+                        12_000 * r.nextDouble(),
+                        8_000));
             }
             if (m.role() == Role.BEAM && !m.id().startsWith("cant") && r.nextInt(3) == 0) {
-                loads.add(new MemberLoad("L", m.id(), MemberLoad.Kind.DISTRIBUTED, Direction.GLOBAL_Z, 300, 2400, -25 * r.nextDouble(), 0));
+                loads.add(new MemberLoad(
+                        "L",
+                        m.id(),
+                        MemberLoad.Kind.DISTRIBUTED,
+                        Direction.GLOBAL_Z,
+                        300,
+                        2400,
+                        -25 * r.nextDouble(),
+                        0));
             }
         }
     }
 
     private Building assembled(boolean us) {
-        List<Combination> k = new ArrayList<>(List.of(combination("1", Purpose.STRENGTH, "D", 1.4), combination("2", Purpose.STRENGTH, "D", 1.2, "L", 1.6),
-            combination("3", Purpose.STRENGTH, "D", 1.2, "L", 1.0, "W", 1.0), combination("4", Purpose.STRENGTH, "D", 0.9, "W", -1.0)));
+        List<Combination> k = new ArrayList<>(List.of(
+                combination("1", Purpose.STRENGTH, "D", 1.4),
+                combination("2", Purpose.STRENGTH, "D", 1.2, "L", 1.6),
+                combination("3", Purpose.STRENGTH, "D", 1.2, "L", 1.0, "W", 1.0),
+                combination("4", Purpose.STRENGTH, "D", 0.9, "W", -1.0)));
         if (r.nextInt(3) > 0) {
             k.add(combination("s", Purpose.SERVICE_CHARACTERISTIC, "D", 1.0, "L", 1.0));
             k.add(combination("q", Purpose.SERVICE_QUASI_PERMANENT, "D", 1.0, "L", 0.3));
         }
         boolean slabs = r.nextInt(4) > 0;
-        List<AreaLoad> area = slabs ? panels.stream().map(p -> new AreaLoad("L", p.id(), 4e-3 * r.nextDouble())).toList() : List.of();
-        AnalysisOptions o = new AnalysisOptions(r.nextBoolean(), StiffnessFactors.GROSS, StiffnessFactors.GROSS, 0.5 * r.nextInt(3), List.of(), r.nextBoolean());
-        return new Building("random", us ? "US" : "SI", o, storeys, List.of(), joints, List.of(new Material("m", 35, 4700 * Math.sqrt(35), 0.2, 25e-6)),
-            List.of(new Section("C", new Shape.Rectangle(400, 600)), new Section("D", new Shape.Circle(500)), new Section("R", new Shape.Rectangle(300, 600)),
-                new Section("T", new Shape.Tee(300, 600, 1200, 150)), new Section("L", new Shape.Ell(300, 650, 800, 150)),
-                new Section("W", new Shape.Rectangle(800, 450))), members, supports, List.of(), List.of(), slabs ? panels : List.of(),
-            List.of(new LoadCase("D", "dead", CaseKind.DEAD, 1), new LoadCase("L", "live", CaseKind.LIVE, 0), new LoadCase("W", "wind", CaseKind.WIND, 0)),
-            loads, area, pushes, List.of(), k, List.of());
+        List<AreaLoad> area = slabs
+                ? panels.stream()
+                        .map(p -> new AreaLoad("L", p.id(), 4e-3 * r.nextDouble()))
+                        .toList()
+                : List.of();
+        AnalysisOptions o = new AnalysisOptions(
+                r.nextBoolean(),
+                StiffnessFactors.GROSS,
+                StiffnessFactors.GROSS,
+                0.5 * r.nextInt(3),
+                List.of(),
+                r.nextBoolean());
+        return new Building(
+                "random",
+                us ? "US" : "SI",
+                o,
+                storeys,
+                List.of(),
+                joints,
+                List.of(new Material("m", 35, 4700 * Math.sqrt(35), 0.2, 25e-6)),
+                List.of(
+                        new Section("C", new Shape.Rectangle(400, 600)),
+                        new Section("D", new Shape.Circle(500)),
+                        new Section("R", new Shape.Rectangle(300, 600)),
+                        new Section("T", new Shape.Tee(300, 600, 1200, 150)),
+                        new Section("L", new Shape.Ell(300, 650, 800, 150)),
+                        new Section("W", new Shape.Rectangle(800, 450))),
+                members,
+                supports,
+                List.of(),
+                List.of(),
+                slabs ? panels : List.of(),
+                List.of(
+                        new LoadCase("D", "dead", CaseKind.DEAD, 1),
+                        new LoadCase("L", "live", CaseKind.LIVE, 0),
+                        new LoadCase("W", "wind", CaseKind.WIND, 0)),
+                loads,
+                area,
+                pushes,
+                List.of(),
+                k,
+                List.of());
     }
 
     private static Combination combination(String id, Purpose purpose, Object... terms) {

@@ -41,7 +41,9 @@ class RandomFramesTest {
     void everyMemberIsDesignedOrCarriesAFinding(long seed) {
         boolean us = seed % 3 == 0;
         Building b = new RandomFrame(seed).building(us);
-        assertTrue(ModelCheck.run(b).stream().noneMatch(f -> f.severity() == Severity.FAILS), ModelCheck.run(b).toString());
+        assertTrue(
+                ModelCheck.run(b).stream().noneMatch(f -> f.severity() == Severity.FAILS),
+                ModelCheck.run(b).toString());
         Analysis a = FrameAnalysis.solve(new BuildingIndex(b));
         for (int c = 0; c < a.index().building().loadCases().size(); c++) {
             assertTrue(a.residual(c) < 1e-9, "case " + c);
@@ -55,12 +57,19 @@ class RandomFramesTest {
             told(beam.line().mark(), beam.checks(), beam.findings());
             BeamDesign again = BeamCheck.run(beam.line(), beam.cage(), d.beamContext());
             assertEquals(beam.checks(), again.checks(), "the checking path finds the same");
-            beam.deflections().forEach(f -> assertTrue(f.live().stream().allMatch(Double::isFinite) && f.lasting().stream().allMatch(Double::isFinite)));
+            beam.deflections()
+                    .forEach(f -> assertTrue(f.live().stream().allMatch(Double::isFinite)
+                            && f.lasting().stream().allMatch(Double::isFinite)));
         }
         d.columns().forEach(s -> s.lifts().forEach(l -> told(s.stack().mark(), l.checks(), l.findings())));
-        Set<String> lined = d.beams().stream().flatMap(q -> q.line().spans().stream()).flatMap(s -> s.members().stream()).map(Member::id)
-            .collect(Collectors.toSet());
-        b.members().stream().filter(m -> m.role() == Role.BEAM).forEach(m -> assertTrue(lined.contains(m.id()), m.id() + " is in no line"));
+        Set<String> lined = d.beams().stream()
+                .flatMap(q -> q.line().spans().stream())
+                .flatMap(s -> s.members().stream())
+                .map(Member::id)
+                .collect(Collectors.toSet());
+        b.members().stream()
+                .filter(m -> m.role() == Role.BEAM)
+                .forEach(m -> assertTrue(lined.contains(m.id()), m.id() + " is in no line"));
     }
 
     /** Every check has a number, and every unmet one a finding that says how to mend it. */
@@ -68,7 +77,10 @@ class RandomFramesTest {
         assertTrue(!checks.isEmpty(), mark);
         for (CheckResult c : checks) {
             assertTrue(Double.isFinite(c.utilisation()) && c.utilisation() >= 0, mark + " " + c);
-            boolean found = findings.stream().anyMatch(f -> f.severity() == Severity.FAILS && f.code().equals(c.cause().id()) && !f.mend().isBlank());
+            boolean found = findings.stream()
+                    .anyMatch(f -> f.severity() == Severity.FAILS
+                            && f.code().equals(c.cause().id())
+                            && !f.mend().isBlank());
             assertTrue(c.satisfied() || found, mark + " " + c.kind().id() + " has no finding");
         }
     }

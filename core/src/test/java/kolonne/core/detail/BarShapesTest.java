@@ -10,7 +10,8 @@ import org.junit.jupiter.api.Test;
 
 /** Cut lengths against the bent bar's centre line measured out, and against the deductions of ISO 3766 by hand. */
 class BarShapesTest {
-    private static final BarShapes SHAPES = new BarShapes(Codes.of("aci-318m-19").bends());
+    private static final BarShapes SHAPES =
+            new BarShapes(Codes.of("aci-318m-19").bends());
     private static final Bar T10 = BarCatalogue.METRIC.find("T10");
     private static final Bar T20 = BarCatalogue.METRIC.find("T20");
 

@@ -103,7 +103,11 @@ class PrintedFormulaTest {
                 return -atom();
             }
             int from = at;
-            while (at < s.length() && (Character.isDigit(s.charAt(at)) || s.charAt(at) == '.' || s.charAt(at) == 'E' || at > from && s.charAt(at - 1) == 'E')) {
+            while (at < s.length()
+                    && (Character.isDigit(s.charAt(at))
+                            || s.charAt(at) == '.'
+                            || s.charAt(at) == 'E'
+                            || at > from && s.charAt(at - 1) == 'E')) {
                 at++;
             }
             return Double.parseDouble(s.substring(from, at));
@@ -114,7 +118,8 @@ class PrintedFormulaTest {
         String out = s.template();
         for (int i = 0; i < s.inputs().size(); i++) {
             Step.Input in = s.inputs().get(i);
-            out = out.replace("{" + i + "}", "(" + (display ? in.quantity().display(in.value(), false) : in.value()) + ")");
+            out = out.replace(
+                    "{" + i + "}", "(" + (display ? in.quantity().display(in.value(), false) : in.value()) + ")");
         }
         return out;
     }
@@ -125,11 +130,13 @@ class PrintedFormulaTest {
             double core = new Reader(put(s, false)).whole();
             double shown = new Reader(put(s, true)).whole();
             double value = s.quantity().display(s.value(), false);
-            boolean same = Math.abs(core - s.value()) <= 1e-6 * Math.abs(s.value()) || Math.abs(shown - value) <= 2e-3 * Math.abs(value);
+            boolean same = Math.abs(core - s.value()) <= 1e-6 * Math.abs(s.value())
+                    || Math.abs(shown - value) <= 2e-3 * Math.abs(value);
             // a formula in mixed print units is off by a power of ten only
             double decades = Math.log10(Math.abs(core / s.value()));
             if (!same && !(Math.abs(decades - Math.rint(decades)) < 1e-4) && s.value() != 0) {
-                wrong.add(s.symbol() + " = " + s.formula() + " = " + s.substituted(false) + " gives " + core + " or " + shown + ", told " + s.value());
+                wrong.add(s.symbol() + " = " + s.formula() + " = " + s.substituted(false) + " gives " + core + " or "
+                        + shown + ", told " + s.value());
             }
             return true;
         } catch (NumberFormatException e) {
@@ -146,12 +153,16 @@ class PrintedFormulaTest {
         Set<String> symbols = new TreeSet<>();
         for (BeamDesign b : d.beams()) {
             for (int i = 0; i < b.line().stations().size(); i += 3) {
-                BeamCheck.explain(b.line(), b.cage(), d.beamContext(), i).stream().filter(s -> !s.template().isEmpty() && read(s, wrong)).forEach(s -> symbols.add(s.symbol()));
+                BeamCheck.explain(b.line(), b.cage(), d.beamContext(), i).stream()
+                        .filter(s -> !s.template().isEmpty() && read(s, wrong))
+                        .forEach(s -> symbols.add(s.symbol()));
             }
         }
         for (ColumnDesign c : d.columns()) {
-            c.lifts().forEach(l -> ColumnCheck.explain(l.lift(), l.cage(), d.columnContext(), 0, 1).stream().filter(s -> !s.template().isEmpty() && read(s, wrong))
-                .forEach(s -> symbols.add(s.symbol())));
+            c.lifts()
+                    .forEach(l -> ColumnCheck.explain(l.lift(), l.cage(), d.columnContext(), 0, 1).stream()
+                            .filter(s -> !s.template().isEmpty() && read(s, wrong))
+                            .forEach(s -> symbols.add(s.symbol())));
         }
         assertEquals(List.of(), wrong.stream().distinct().limit(10).toList());
         assertTrue(symbols.size() > 15, symbols.toString());

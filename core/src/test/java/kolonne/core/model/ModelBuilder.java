@@ -43,7 +43,8 @@ public final class ModelBuilder {
     }
 
     public ModelBuilder beam(String id, String a, String b, String section) {
-        members.add(new Member(id, Role.BEAM, a, b, section, "C", 0, Release.NONE, Release.NONE, 0, 0, StiffnessFactors.GROSS));
+        members.add(new Member(
+                id, Role.BEAM, a, b, section, "C", 0, Release.NONE, Release.NONE, 0, 0, StiffnessFactors.GROSS));
         return this;
     }
 
@@ -53,7 +54,8 @@ public final class ModelBuilder {
     }
 
     public ModelBuilder column(String id, String a, String b) {
-        members.add(new Member(id, Role.COLUMN, a, b, "S", "C", 0, Release.NONE, Release.NONE, 0, 0, StiffnessFactors.GROSS));
+        members.add(new Member(
+                id, Role.COLUMN, a, b, "S", "C", 0, Release.NONE, Release.NONE, 0, 0, StiffnessFactors.GROSS));
         return this;
     }
 
@@ -69,7 +71,8 @@ public final class ModelBuilder {
     }
 
     public ModelBuilder spread(String member, double from, double to, double w1, double w2) {
-        memberLoads.add(new MemberLoad("P", member, MemberLoad.Kind.DISTRIBUTED, Direction.GLOBAL_Z, from, to, -w1, -w2));
+        memberLoads.add(
+                new MemberLoad("P", member, MemberLoad.Kind.DISTRIBUTED, Direction.GLOBAL_Z, from, to, -w1, -w2));
         return this;
     }
 
@@ -89,8 +92,13 @@ public final class ModelBuilder {
     }
 
     public ModelBuilder combine(String name, Map<String, Double> terms) {
-        combinations.add(new Combination(name, name, Purpose.STRENGTH,
-            terms.entrySet().stream().map(t -> new Combination.Term(t.getKey(), t.getValue())).toList()));
+        combinations.add(new Combination(
+                name,
+                name,
+                Purpose.STRENGTH,
+                terms.entrySet().stream()
+                        .map(t -> new Combination.Term(t.getKey(), t.getValue()))
+                        .toList()));
         return this;
     }
 
@@ -101,9 +109,27 @@ public final class ModelBuilder {
         if (combinations.isEmpty()) {
             combine("1.0P", Map.of("P", 1.0));
         }
-        return new Building("test", "SI", options, storeys, List.of(), joints, List.of(new Material("C", fc, E, 0.2, 25e-6)), sections,
-            members, supports, springs, diaphragms, panels, cases, memberLoads, areaLoads, jointLoads, settlements, combinations,
-            stationForces);
+        return new Building(
+                "test",
+                "SI",
+                options,
+                storeys,
+                List.of(),
+                joints,
+                List.of(new Material("C", fc, E, 0.2, 25e-6)),
+                sections,
+                members,
+                supports,
+                springs,
+                diaphragms,
+                panels,
+                cases,
+                memberLoads,
+                areaLoads,
+                jointLoads,
+                settlements,
+                combinations,
+                stationForces);
     }
 
     public Analysis solve() {
@@ -112,8 +138,15 @@ public final class ModelBuilder {
 
     /** A portal of one bay, 300 × 300, 6 m wide and 5 m high, hinged at its feet: p on each column, and 20 kN along X at its head in a case W if pushed; combination PW. */
     public static ModelBuilder portal(double p, CaseKind kind, boolean pushed) {
-        ModelBuilder b = new ModelBuilder().section("S", 300, 300).joint("A", 0, 0, 0).joint("B", 0, 0, 5000).joint("C", 6000, 0, 0).joint("D", 6000, 0, 5000)
-            .column("c1", "A", "B").column("c2", "C", "D").beam("b", "B", "D");
+        ModelBuilder b = new ModelBuilder()
+                .section("S", 300, 300)
+                .joint("A", 0, 0, 0)
+                .joint("B", 0, 0, 5000)
+                .joint("C", 6000, 0, 0)
+                .joint("D", 6000, 0, 5000)
+                .column("c1", "A", "B")
+                .column("c2", "C", "D")
+                .beam("b", "B", "D");
         for (String foot : List.of("A", "C")) {
             b.supports.add(new Support(foot, true, true, true, false, false, true));
         }
@@ -127,7 +160,11 @@ public final class ModelBuilder {
         if (pushed) {
             b.jointLoads.add(new JointLoad("W", "B", 20e3, 0, 0, 0, 0, 0));
         }
-        b.combinations.add(new Combination("PW", "P + W", Purpose.STRENGTH, List.of(new Combination.Term("P", 1.0), new Combination.Term("W", 1.0))));
+        b.combinations.add(new Combination(
+                "PW",
+                "P + W",
+                Purpose.STRENGTH,
+                List.of(new Combination.Term("P", 1.0), new Combination.Term("W", 1.0))));
         return b;
     }
 }

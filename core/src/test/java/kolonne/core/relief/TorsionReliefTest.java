@@ -16,8 +16,19 @@ import org.junit.jupiter.api.Test;
 class TorsionReliefTest {
     /** A secondary beam from a fixed support into the middle of an edge beam fixed at both ends. */
     private static ModelBuilder edge() {
-        return new ModelBuilder().section("S", 300, 600).joint("A", 0, 0, 0).joint("M", 4000, 0, 0).joint("B", 8000, 0, 0).joint("F", 4000, 6000, 0)
-            .beam("e1", "A", "M").beam("e2", "M", "B").beam("s", "M", "F").fixed("A").fixed("B").fixed("F").spread("s", 0, 6000, 30, 30);
+        return new ModelBuilder()
+                .section("S", 300, 600)
+                .joint("A", 0, 0, 0)
+                .joint("M", 4000, 0, 0)
+                .joint("B", 8000, 0, 0)
+                .joint("F", 4000, 6000, 0)
+                .beam("e1", "A", "M")
+                .beam("e2", "M", "B")
+                .beam("s", "M", "F")
+                .fixed("A")
+                .fixed("B")
+                .fixed("F")
+                .spread("s", 0, 6000, 30, 30);
     }
 
     private static final HandCage.TorsionKind FOUND = HandCage.TorsionKind.AS_FOUND;
@@ -31,7 +42,10 @@ class TorsionReliefTest {
         Analysis a = edge().solve();
         TorsionRelief.Found kept = TorsionRelief.find(a, line(1e6, HandCage.TorsionKind.EQUILIBRIUM));
         assertEquals(TorsionRelief.Kind.EQUILIBRIUM, kept.kind());
-        assertTrue(kept.evidence().startsWith("Set by hand.") && kept.evidence().endsWith("By that it would come from compatibility."), kept.evidence());
+        assertTrue(
+                kept.evidence().startsWith("Set by hand.")
+                        && kept.evidence().endsWith("By that it would come from compatibility."),
+                kept.evidence());
         ModelBuilder b = edge();
         b.supports.removeIf(s -> s.joint().equals("F"));
         TorsionRelief.Found f = TorsionRelief.find(b.solve(), line(1e6, HandCage.TorsionKind.COMPATIBILITY));
@@ -65,9 +79,17 @@ class TorsionReliefTest {
         TorsionRelief.Found f = TorsionRelief.find(b.solve(), line(1e6, FOUND));
         assertEquals(TorsionRelief.Kind.EQUILIBRIUM, f.kind());
         assertNull(f.after());
-        ModelBuilder twisted = new ModelBuilder().section("S", 300, 600).joint("A", 0, 0, 0).joint("B", 8000, 0, 0).beam("m", "A", "B").fixed("A").fixed("B");
-        twisted.memberLoads.add(new MemberLoad("P", "m", MemberLoad.Kind.DISTRIBUTED_MOMENT, Direction.LOCAL_X, 0, 8000, 5000, 5000));
-        TorsionRelief.Found g = TorsionRelief.find(twisted.solve(), new TorsionRelief.Line("m", List.of("m"), 1e6, FOUND));
+        ModelBuilder twisted = new ModelBuilder()
+                .section("S", 300, 600)
+                .joint("A", 0, 0, 0)
+                .joint("B", 8000, 0, 0)
+                .beam("m", "A", "B")
+                .fixed("A")
+                .fixed("B");
+        twisted.memberLoads.add(
+                new MemberLoad("P", "m", MemberLoad.Kind.DISTRIBUTED_MOMENT, Direction.LOCAL_X, 0, 8000, 5000, 5000));
+        TorsionRelief.Found g =
+                TorsionRelief.find(twisted.solve(), new TorsionRelief.Line("m", List.of("m"), 1e6, FOUND));
         assertEquals(TorsionRelief.Kind.EQUILIBRIUM, g.kind(), g.evidence());
     }
 
@@ -82,23 +104,59 @@ class TorsionReliefTest {
     @Test
     void allLinesAreRelievedTogetherAndEquilibriumIsLeft() {
         // a secondary beam between two edge beams twists both; an overhang twists a third beam, which needs it
-        ModelBuilder b = new ModelBuilder().section("S", 300, 600).joint("A", 0, 0, 0).joint("M", 4000, 0, 0).joint("B", 8000, 0, 0).joint("C", 0, 6000, 0)
-            .joint("N", 4000, 6000, 0).joint("D", 8000, 6000, 0).joint("O", 20_000, 0, 0).joint("P", 24_000, 0, 0).joint("Q", 28_000, 0, 0).joint("R", 24_000, 2000, 0)
-            .beam("e1", "A", "M").beam("e2", "M", "B").beam("f1", "C", "N").beam("f2", "N", "D").beam("s", "M", "N").beam("g1", "O", "P").beam("g2", "P", "Q")
-            .beam("o", "P", "R").fixed("A").fixed("B").fixed("C").fixed("D").fixed("O").fixed("Q").spread("s", 0, 6000, 40, 40).spread("o", 0, 2000, 30, 30);
+        ModelBuilder b = new ModelBuilder()
+                .section("S", 300, 600)
+                .joint("A", 0, 0, 0)
+                .joint("M", 4000, 0, 0)
+                .joint("B", 8000, 0, 0)
+                .joint("C", 0, 6000, 0)
+                .joint("N", 4000, 6000, 0)
+                .joint("D", 8000, 6000, 0)
+                .joint("O", 20_000, 0, 0)
+                .joint("P", 24_000, 0, 0)
+                .joint("Q", 28_000, 0, 0)
+                .joint("R", 24_000, 2000, 0)
+                .beam("e1", "A", "M")
+                .beam("e2", "M", "B")
+                .beam("f1", "C", "N")
+                .beam("f2", "N", "D")
+                .beam("s", "M", "N")
+                .beam("g1", "O", "P")
+                .beam("g2", "P", "Q")
+                .beam("o", "P", "R")
+                .fixed("A")
+                .fixed("B")
+                .fixed("C")
+                .fixed("D")
+                .fixed("O")
+                .fixed("Q")
+                .spread("s", 0, 6000, 40, 40)
+                .spread("o", 0, 2000, 30, 30);
         Analysis a = b.solve();
         double torque = Math.abs(a.force(0, 0, 0, Analysis.T));
-        List<TorsionRelief.Line> lines = List.of(new TorsionRelief.Line("e", List.of("e1", "e2"), torque / 3, FOUND), new TorsionRelief.Line("f", List.of("f1", "f2"), torque / 2, FOUND),
-            new TorsionRelief.Line("g", List.of("g1", "g2"), 1e6, FOUND), new TorsionRelief.Line("s", List.of("s"), 1e6, FOUND));
+        List<TorsionRelief.Line> lines = List.of(
+                new TorsionRelief.Line("e", List.of("e1", "e2"), torque / 3, FOUND),
+                new TorsionRelief.Line("f", List.of("f1", "f2"), torque / 2, FOUND),
+                new TorsionRelief.Line("g", List.of("g1", "g2"), 1e6, FOUND),
+                new TorsionRelief.Line("s", List.of("s"), 1e6, FOUND));
         TorsionRelief.All all = TorsionRelief.all(a, lines);
-        assertEquals(List.of("e", "f", "g"), all.lines().stream().map(r -> r.line().id()).toList(), "the secondary beam does not twist");
+        assertEquals(
+                List.of("e", "f", "g"),
+                all.lines().stream().map(r -> r.line().id()).toList(),
+                "the secondary beam does not twist");
         for (TorsionRelief.Relieved r : all.lines().subList(0, 2)) {
             assertEquals(TorsionRelief.Kind.COMPATIBILITY, r.kind());
-            assertTrue(r.relieved() <= r.line().cracking() && r.relieved() > 0.7 * r.line().cracking(), r.toString());
+            assertTrue(
+                    r.relieved() <= r.line().cracking()
+                            && r.relieved() > 0.7 * r.line().cracking(),
+                    r.toString());
             assertTrue(r.factor() < 1);
         }
         assertEquals(TorsionRelief.Kind.EQUILIBRIUM, all.lines().get(2).kind());
         assertEquals(1, all.lines().get(2).factor());
-        assertEquals(all.lines().get(2).torque(), all.lines().get(2).relieved(), 1e-6 * all.lines().get(2).torque());
+        assertEquals(
+                all.lines().get(2).torque(),
+                all.lines().get(2).relieved(),
+                1e-6 * all.lines().get(2).torque());
     }
 }

@@ -30,8 +30,10 @@ class SchedulesTest {
 
     @BeforeAll
     static void design() {
-        d = BuildingDesigner.design(FrameAnalysis.solve(new BuildingIndex(DemoBuilding.generate(DemoOptions.ofSize(150)))), Basis.standard("aci-318m-19"),
-            BuildingDesigner.Progress.NONE);
+        d = BuildingDesigner.design(
+                FrameAnalysis.solve(new BuildingIndex(DemoBuilding.generate(DemoOptions.ofSize(150)))),
+                Basis.standard("aci-318m-19"),
+                BuildingDesigner.Progress.NONE);
     }
 
     @Test
@@ -47,7 +49,11 @@ class SchedulesTest {
                 assertEquals(c.stack().mark(), r.mark());
                 assertEquals(l.cage().area() / l.lift().section().shape().A(), r.ratio(), 1e-12);
                 assertEquals(l.cage().layout().words(), r.bars());
-                assertTrue(r.ties().startsWith(l.cage().tie().label() + "-" + Math.round(l.cage().spacing())), r.ties());
+                assertTrue(
+                        r.ties()
+                                .startsWith(l.cage().tie().label() + "-"
+                                        + Math.round(l.cage().spacing())),
+                        r.ties());
                 assertTrue(r.section().equals(l.lift().section().shape().label()) && r.utilisation() > 0);
             }
         }
@@ -57,7 +63,8 @@ class SchedulesTest {
     void stirrupsAreTheZonesOfTheCage() {
         for (BeamDesign b : d.beams()) {
             String words = Schedules.stirrups(b.cage(), 0, d.basis());
-            List<BeamCage.Zone> zones = b.cage().zones().stream().filter(z -> z.span() == 0).toList();
+            List<BeamCage.Zone> zones =
+                    b.cage().zones().stream().filter(z -> z.span() == 0).toList();
             assertEquals(zones.size(), words.split(" \\| ").length, words);
             for (BeamCage.Zone z : zones) {
                 assertTrue(words.contains(z.count() + " " + z.bar().label() + "-" + Math.round(z.spacing())), words);
@@ -74,7 +81,8 @@ class SchedulesTest {
         double mass = rows.stream().mapToDouble(r -> r.item().mass()).sum();
         assertEquals(d.quantities().steel(), mass, 1e-6 * mass);
         List<Schedules.SizeTotal> totals = Schedules.totals(rows);
-        assertEquals(mass, totals.stream().mapToDouble(Schedules.SizeTotal::mass).sum(), 1e-6 * mass);
+        assertEquals(
+                mass, totals.stream().mapToDouble(Schedules.SizeTotal::mass).sum(), 1e-6 * mass);
         for (int i = 1; i < totals.size(); i++) {
             assertTrue(diameter(totals.get(i - 1)) < diameter(totals.get(i)), "smallest first");
         }
@@ -89,13 +97,29 @@ class SchedulesTest {
     void barsOfAnotherCatalogueCount() {
         Bar eight = BarCatalogue.US.find("#8");
         BeamDesign b = d.beams().get(0);
-        HandCage h = new HandCage(Map.of(BeamCage.Face.BOTTOM, List.of(new HandCage.Bars(1, 3, eight, -1e6, 1e6, true, true))), Map.of(), Map.of(), List.of());
+        HandCage h = new HandCage(
+                Map.of(BeamCage.Face.BOTTOM, List.of(new HandCage.Bars(1, 3, eight, -1e6, 1e6, true, true))),
+                Map.of(),
+                Map.of(),
+                List.of());
         BuildingDesign by = d.with(Map.of(b.line().id(), h), Set.of(b.line().id()));
         List<Schedules.BarRow> rows = Schedules.bars(by);
-        double listed = rows.stream().map(Schedules.BarRow::item).filter(i -> i.bar().equals(eight)).mapToDouble(BarItem::mass).sum();
+        double listed = rows.stream()
+                .map(Schedules.BarRow::item)
+                .filter(i -> i.bar().equals(eight))
+                .mapToDouble(BarItem::mass)
+                .sum();
         assertTrue(listed > 0);
-        Schedules.SizeTotal total = Schedules.totals(rows).stream().filter(t -> t.label().equals("#8")).findFirst().orElseThrow();
+        Schedules.SizeTotal total = Schedules.totals(rows).stream()
+                .filter(t -> t.label().equals("#8"))
+                .findFirst()
+                .orElseThrow();
         assertEquals(listed, total.mass(), 1e-9);
-        assertEquals(by.quantities().steel(), Schedules.totals(rows).stream().mapToDouble(Schedules.SizeTotal::mass).sum(), 1e-3);
+        assertEquals(
+                by.quantities().steel(),
+                Schedules.totals(rows).stream()
+                        .mapToDouble(Schedules.SizeTotal::mass)
+                        .sum(),
+                1e-3);
     }
 }

@@ -18,7 +18,11 @@ class EnColumnTest {
     private static final double FYD = 500 / 1.15;
 
     private static List<PlacedBar> corners(double b, double h, double area) {
-        return List.of(new PlacedBar(b, h, area), new PlacedBar(-b, h, area), new PlacedBar(b, -h, area), new PlacedBar(-b, -h, area));
+        return List.of(
+                new PlacedBar(b, h, area),
+                new PlacedBar(-b, h, area),
+                new PlacedBar(b, -h, area),
+                new PlacedBar(-b, -h, area));
     }
 
     /** Second route: stress by the code's formulas at the middle of small squares. */
@@ -36,7 +40,11 @@ class EnColumnTest {
                 double x = s.width() * ((i + 0.5) / n - 0.5);
                 double y = s.depth() * ((j + 0.5) / n - 0.5);
                 if (!circle || Math.hypot(x, y) <= s.width() / 2) {
-                    add(out, stress(extreme * (1 - (top - x * ux - y * uy) / c), fck) * s.width() * s.depth() / n / n, x, y);
+                    add(
+                            out,
+                            stress(extreme * (1 - (top - x * ux - y * uy) / c), fck) * s.width() * s.depth() / n / n,
+                            x,
+                            y);
                 }
             }
         }
@@ -97,7 +105,8 @@ class EnColumnTest {
     /** Closed form of bending with the whole parabola: block of 17/21 x at 99/238 x. */
     @Test
     void theParabolaHasItsKnownBlock() {
-        ColumnSection k = new ColumnSection(new Shape.Rectangle(300, 500), List.of(new PlacedBar(0, 0, 1e-9)), 30, 500, CODE);
+        ColumnSection k =
+                new ColumnSection(new Shape.Rectangle(300, 500), List.of(new PlacedBar(0, 0, 1e-9)), 30, 500, CODE);
         ColumnSection.Resultant r = k.at(Math.PI / 2, 200);
         assertEquals(17.0 / 21 * 200 * 300 * 20, r.N(), 0.002 * r.N());
         assertEquals(r.N() * (250 - 99.0 / 238 * 200), r.Mx(), 0.002 * r.Mx());
@@ -105,14 +114,19 @@ class EnColumnTest {
 
     @Test
     void utilisationIsContinuousFromOneAxisToTwo() {
-        InteractionSurface s = new InteractionSurface(new ColumnSection(new Shape.Rectangle(300, 500), corners(100, 200, 804), 30, 500, CODE), 500);
+        InteractionSurface s = new InteractionSurface(
+                new ColumnSection(new Shape.Rectangle(300, 500), corners(100, 200, 804), 30, 500, CODE), 500);
         double before = s.exact(800e3, 150e6, 0).utilisation();
         for (double my = 1e3; my < 40e6; my *= 3) {
             double u = s.exact(800e3, 150e6, my).utilisation();
             assertTrue(Math.abs(u - before) < 0.02 + my / 40e6 * 0.5, "at " + my);
         }
         for (double n = -300e3; n < 2500e3; n += 100e3) {
-            assertEquals(s.exact(n, 80e6, 40e6).utilisation(), s.screened(n, 80e6, 40e6), 0.03 * s.exact(n, 80e6, 40e6).utilisation(), "n = " + n);
+            assertEquals(
+                    s.exact(n, 80e6, 40e6).utilisation(),
+                    s.screened(n, 80e6, 40e6),
+                    0.03 * s.exact(n, 80e6, 40e6).utilisation(),
+                    "n = " + n);
         }
     }
 }

@@ -24,19 +24,30 @@ class FlexuralStrengthTest {
      */
     @Test
     void singlyReinforcedRectangleMatchesThePublishedExample() {
-        FlexuralStrength s = FlexuralStrength.of(new Shape.Rectangle(12 * 25.4, 20 * 25.4), true,
-            List.of(new BarLayer(17.5 * 25.4, 3.16 * 645.16)), 4000 * PSI, 60_000 * PSI, Aci318.US, Trace.OFF);
+        FlexuralStrength s = FlexuralStrength.of(
+                new Shape.Rectangle(12 * 25.4, 20 * 25.4),
+                true,
+                List.of(new BarLayer(17.5 * 25.4, 3.16 * 645.16)),
+                4000 * PSI,
+                60_000 * PSI,
+                Aci318.US,
+                Trace.OFF);
         assertEquals(240, s.Mn() / KIP_FT, 0.005 * 240);
         assertEquals(4.65, 0.85 * s.c() / 25.4, 0.005 * 4.65);
     }
 
     /** Second route: a = As fy / (0.85 f'c b), Mn = As fy (d − a/2), where the steel yields. */
     @ParameterizedTest(name = "b={0} h={1} d={2} As={3} fc={4} fy={5}")
-    @CsvSource({"300, 600, 540, 1257, 30, 420", "400, 700, 630, 2945, 35, 420", "250, 500, 440, 628, 25, 500",
-        "1000, 400, 340, 3927, 40, 420", "300, 600, 540, 402, 60, 420"})
+    @CsvSource({
+        "300, 600, 540, 1257, 30, 420",
+        "400, 700, 630, 2945, 35, 420",
+        "250, 500, 440, 628, 25, 500",
+        "1000, 400, 340, 3927, 40, 420",
+        "300, 600, 540, 402, 60, 420"
+    })
     void matchesTheClosedFormWhereTheSteelYields(double b, double h, double d, double as, double fc, double fy) {
-        FlexuralStrength s = FlexuralStrength.of(new Shape.Rectangle(b, h), true, List.of(new BarLayer(d, as)), fc, fy, Aci318.SI,
-            Trace.OFF);
+        FlexuralStrength s = FlexuralStrength.of(
+                new Shape.Rectangle(b, h), true, List.of(new BarLayer(d, as)), fc, fy, Aci318.SI, Trace.OFF);
         double a = as * fy / (0.85 * fc * b);
         assertEquals(as * fy * (d - a / 2), s.Mn(), 1e-6 * s.Mn());
         double epsT = 0.003 * (d - s.c()) / s.c();
@@ -83,15 +94,26 @@ class FlexuralStrengthTest {
             double r = c.d() / 2;
             return 2 * Math.sqrt(Math.max(0, r * r - (z - r) * (z - r)));
         }
-        return s.strips().stream().filter(t -> z >= t.from() && z <= t.to()).findFirst().orElseThrow().width();
+        return s.strips().stream()
+                .filter(t -> z >= t.from() && z <= t.to())
+                .findFirst()
+                .orElseThrow()
+                .width();
     }
 
     @Test
     void moreSteelNeverLowersTheNominalStrength() {
         double last = 0;
         for (int n = 2; n < 40; n++) {
-            double mn = FlexuralStrength.of(new Shape.Rectangle(300, 600), true,
-                List.of(new BarLayer(60, 402), new BarLayer(540, n * 201)), 30, 420, Aci318.SI, Trace.OFF).Mn();
+            double mn = FlexuralStrength.of(
+                            new Shape.Rectangle(300, 600),
+                            true,
+                            List.of(new BarLayer(60, 402), new BarLayer(540, n * 201)),
+                            30,
+                            420,
+                            Aci318.SI,
+                            Trace.OFF)
+                    .Mn();
             assertTrue(mn >= last, n + " bars");
             last = mn;
         }
@@ -100,8 +122,8 @@ class FlexuralStrengthTest {
     @Test
     void theExplanationEndsWithTheNumberOfTheCheck() {
         Trace t = Trace.recording();
-        FlexuralStrength s = FlexuralStrength.of(new Shape.Rectangle(300, 600), true, List.of(new BarLayer(540, 1257)), 30, 420,
-            Aci318.SI, t);
+        FlexuralStrength s = FlexuralStrength.of(
+                new Shape.Rectangle(300, 600), true, List.of(new BarLayer(540, 1257)), 30, 420, Aci318.SI, t);
         List<Step> steps = new ArrayList<>(t.steps());
         assertEquals(s.phiMn(), steps.get(steps.size() - 1).value());
         assertTrue(steps.stream().allMatch(x -> !x.clause().isBlank()), "every step has a clause");

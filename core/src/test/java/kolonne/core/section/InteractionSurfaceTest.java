@@ -40,8 +40,16 @@ class InteractionSurfaceTest {
 
     /** Second route: the block over a 700 × 700 grid of fibres, bars one by one. */
     @ParameterizedTest(name = "{0}, θ={1}°, c={2}")
-    @CsvSource({"rectangle, 0, 250", "rectangle, 90, 250", "rectangle, 31, 268", "rectangle, 57, 120", "rectangle, 45, 900",
-        "circle, 0, 200", "circle, 20, 350", "rectangle, 12, 60"})
+    @CsvSource({
+        "rectangle, 0, 250",
+        "rectangle, 90, 250",
+        "rectangle, 31, 268",
+        "rectangle, 57, 120",
+        "rectangle, 45, 900",
+        "circle, 0, 200",
+        "circle, 20, 350",
+        "rectangle, 12, 60"
+    })
     void resultantsMatchFibreIntegration(String shape, double degrees, double c) {
         boolean round = shape.equals("circle");
         Shape s = round ? new Shape.Circle(500) : new Shape.Rectangle(400, 600);
@@ -72,7 +80,8 @@ class InteractionSurfaceTest {
         }
         for (PlacedBar b : bars) {
             double depth = top - (b.x() * ux + b.y() * uy);
-            double stress = Math.max(-420, Math.min(420, 200_000 * 0.003 * (c - depth) / c)) - (depth < a ? 0.85 * 35 : 0);
+            double stress =
+                    Math.max(-420, Math.min(420, 200_000 * 0.003 * (c - depth) / c)) - (depth < a ? 0.85 * 35 : 0);
             nn += stress * b.area();
             mx += stress * b.area() * b.y();
             my += stress * b.area() * b.x();
@@ -101,14 +110,24 @@ class InteractionSurfaceTest {
      * points the way of the demand and M / N is the demand's, φM is the strength. Five bars of 20 mm in a circle of 400 under 300 kN.
      */
     @ParameterizedTest(name = "{0} bars, moment towards {1}°, P {2} kN")
-    @CsvSource({"5, 0, 300", "5, 180, 300", "5, 90, 300", "5, 36, 300", "5, 200, 900", "7, 180, 300", "7, 180, -100", "7, 300, 1200"})
+    @CsvSource({
+        "5, 0, 300",
+        "5, 180, 300",
+        "5, 90, 300",
+        "5, 36, 300",
+        "5, 200, 900",
+        "7, 180, 300",
+        "7, 180, -100",
+        "7, 300, 1200"
+    })
     void oddRingsAreAsStrongAsTheyLie(int n, double degrees, double kilonewtons) {
         List<PlacedBar> bars = circle(400, n, 314);
         double p = kilonewtons * 1e3;
         double strength = sweptStrength(bars, p / 80e6, Math.toRadians(degrees), kilonewtons < 0);
         double mx = 80e6 * Math.sin(Math.toRadians(degrees));
         double my = 80e6 * Math.cos(Math.toRadians(degrees));
-        InteractionSurface s = new InteractionSurface(new ColumnSection(new Shape.Circle(400), bars, 30, 420, Aci318.SI), 400);
+        InteractionSurface s =
+                new InteractionSurface(new ColumnSection(new Shape.Circle(400), bars, 30, 420, Aci318.SI), 400);
         double exact = s.exact(p, mx, my).utilisation();
         assertEquals(80e6 / strength, exact, 0.015 * exact);
         assertEquals(exact, s.screened(p, mx, my), 0.03 * exact);
@@ -140,14 +159,16 @@ class InteractionSurfaceTest {
                 for (PlacedBar b : bars) {
                     double depth = 200 - b.x() * ux - b.y() * uy;
                     double eps = 0.003 * (c - depth) / c;
-                    double q = (Math.max(-420, Math.min(420, 200_000 * eps)) - (depth < 0.8357 * c ? 0.85 * 30 : 0)) * b.area();
+                    double q = (Math.max(-420, Math.min(420, 200_000 * eps)) - (depth < 0.8357 * c ? 0.85 * 30 : 0))
+                            * b.area();
                     epsT = Math.max(epsT, -eps);
                     f += q;
                     x += q * b.x();
                     y += q * b.y();
                 }
                 double m = Math.hypot(x, y);
-                double off = Math.abs(Math.IEEEremainder(Math.atan2(y, x) - angle, 2 * Math.PI)) + 2 * Math.abs(Math.atan2(f, m * 5e-3) - Math.atan2(ratio, 5e-3));
+                double off = Math.abs(Math.IEEEremainder(Math.atan2(y, x) - angle, 2 * Math.PI))
+                        + 2 * Math.abs(Math.atan2(f, m * 5e-3) - Math.atan2(ratio, 5e-3));
                 if (off < best) {
                     best = off;
                     strength = (0.65 + 0.25 * Math.max(0, Math.min(1, (epsT - 0.0021) / 0.003))) * m;
@@ -159,8 +180,8 @@ class InteractionSurfaceTest {
 
     @Test
     void theExactPointLiesOnTheRayAndTheScreenIsWithinThreePerCent() {
-        InteractionSurface s = new InteractionSurface(new ColumnSection(new Shape.Rectangle(400, 600), ring(400, 600, 3, 5, 491), 35,
-            420, Aci318.SI), 600);
+        InteractionSurface s = new InteractionSurface(
+                new ColumnSection(new Shape.Rectangle(400, 600), ring(400, 600, 3, 5, 491), 35, 420, Aci318.SI), 600);
         Random random = new Random(5);
         for (int k = 0; k < 400; k++) {
             double n = (random.nextDouble() * 1.2 - 0.2) * 5e6;
@@ -173,14 +194,18 @@ class InteractionSurfaceTest {
                 assertEquals(Math.abs(mx) * f, h.nominal().phi() * h.nominal().Mx(), 2e-3 * 1e9, "Mx on the ray");
                 assertEquals(Math.abs(my) * f, h.nominal().phi() * h.nominal().My(), 2e-3 * 1e9, "My on the ray");
             }
-            assertEquals(h.utilisation(), s.screened(n, mx, my), 0.03 * h.utilisation(), "screen at " + n + " " + mx + " " + my);
+            assertEquals(
+                    h.utilisation(),
+                    s.screened(n, mx, my),
+                    0.03 * h.utilisation(),
+                    "screen at " + n + " " + mx + " " + my);
         }
     }
 
     @Test
     void utilisationGrowsInProportionIsContinuousAndSymmetric() {
-        InteractionSurface s = new InteractionSurface(new ColumnSection(new Shape.Circle(600), circle(600, 8, 491), 35, 420,
-            Aci318.SI), 600);
+        InteractionSurface s = new InteractionSurface(
+                new ColumnSection(new Shape.Circle(600), circle(600, 8, 491), 35, 420, Aci318.SI), 600);
         double u = s.exact(2e6, 3e8, 1e8).utilisation();
         assertEquals(2 * u, s.exact(4e6, 6e8, 2e8).utilisation(), 1e-6);
         assertEquals(u, s.exact(2e6, -3e8, 1e8).utilisation(), 1e-9);
@@ -196,8 +221,12 @@ class InteractionSurfaceTest {
     void moreSteelNeverRaisesTheUtilisation() {
         double last = Double.POSITIVE_INFINITY;
         for (double area = 200; area < 1200; area += 100) {
-            double u = new InteractionSurface(new ColumnSection(new Shape.Rectangle(500, 500), ring(500, 500, 3, 3, area), 30, 420,
-                Aci318.SI), 500).exact(1.5e6, 3e8, 2e8).utilisation();
+            double u = new InteractionSurface(
+                            new ColumnSection(
+                                    new Shape.Rectangle(500, 500), ring(500, 500, 3, 3, area), 30, 420, Aci318.SI),
+                            500)
+                    .exact(1.5e6, 3e8, 2e8)
+                    .utilisation();
             assertTrue(u <= last + 1e-9, "area " + area);
             last = u;
         }

@@ -65,7 +65,11 @@ class SectionUsesTest {
     }
 
     private static double width(Shape s, double z) {
-        return s.strips().stream().filter(q -> z >= q.from() && z < q.to()).mapToDouble(Shape.Strip::width).findFirst().orElse(0);
+        return s.strips().stream()
+                .filter(q -> z >= q.from() && z < q.to())
+                .mapToDouble(Shape.Strip::width)
+                .findFirst()
+                .orElse(0);
     }
 
     private record Bending(double moment, double c, double strain) {}
@@ -76,8 +80,11 @@ class SectionUsesTest {
         boolean en = s.code() == EN;
         double fc = s.fc();
         double crush = !en ? 0.003 : fc <= 50 ? 0.0035 : (2.6 + 35 * Math.pow((90 - fc) / 100, 4)) / 1000;
-        double beta = en ? fc <= 50 ? 0.8 : 0.8 - (fc - 50) / 400
-            : s.code() == US ? clamp(0.85 - 0.05 * (fc / 0.006894757293168 - 4000) / 1000, 0.65, 0.85) : clamp(0.85 - 0.05 * (fc - 28) / 7, 0.65, 0.85);
+        double beta = en
+                ? fc <= 50 ? 0.8 : 0.8 - (fc - 50) / 400
+                : s.code() == US
+                        ? clamp(0.85 - 0.05 * (fc / 0.006894757293168 - 4000) / 1000, 0.65, 0.85)
+                        : clamp(0.85 - 0.05 * (fc - 28) / 7, 0.65, 0.85);
         double stress = en ? (fc <= 50 ? 1 : 1 - (fc - 50) / 200) * fc / 1.5 : 0.85 * fc;
         double fy = en ? s.fy() / 1.15 : s.fy();
         double low = 1;
@@ -92,12 +99,23 @@ class SectionUsesTest {
                 low = c;
             }
         }
-        double deepest = s.bars().stream().mapToDouble(b -> sagging ? h - b.z() : b.z()).max().orElseThrow();
+        double deepest = s.bars().stream()
+                .mapToDouble(b -> sagging ? h - b.z() : b.z())
+                .max()
+                .orElseThrow();
         return new Bending(f[1], low, crush * (deepest - low) / low);
     }
 
     /** out: compression less tension, moment about the middle of the depth. */
-    private static void sum(SingleSection s, boolean sagging, double c, double beta, double stress, double crush, double fy, double[] out) {
+    private static void sum(
+            SingleSection s,
+            boolean sagging,
+            double c,
+            double beta,
+            double stress,
+            double crush,
+            double fy,
+            double[] out) {
         double h = s.shape().depth();
         double a = Math.min(beta * c, h);
         out[0] = 0;
@@ -131,7 +149,8 @@ class SectionUsesTest {
             double yield = s.fy() / 200_000;
             double phi = s.code() == EN ? 1 : clamp(0.65 + 0.25 * (b.strain() - yield) / 0.003, 0.65, 0.9);
             // a bar at the edge of the block leaves two equilibria, as far apart as the concrete that it displaces
-            assertEquals(phi * b.moment(), strengths.get("phiMn" + side + "Nmm"), 5e-3 * phi * b.moment(), s + " " + side);
+            assertEquals(
+                    phi * b.moment(), strengths.get("phiMn" + side + "Nmm"), 5e-3 * phi * b.moment(), s + " " + side);
             assertEquals(b.c(), strengths.get("neutralAxis" + side + "Mm"), 0.05 * b.c());
         }
     }
@@ -153,7 +172,9 @@ class SectionUsesTest {
             double nu1 = 0.6 * (1 - s.fc() / 250);
             double best = 0;
             for (double cot = 1; cot <= 2.5 + 1e-9; cot += 0.0005) {
-                best = Math.max(best, Math.min(avs * 0.9 * d * fywd * cot, bw * 0.9 * d * nu1 * s.fc() / 1.5 / (cot + 1 / cot)));
+                best = Math.max(
+                        best,
+                        Math.min(avs * 0.9 * d * fywd * cot, bw * 0.9 * d * nu1 * s.fc() / 1.5 / (cot + 1 / cot)));
             }
             assertEquals(best, strengths.get("phiVnN"), 2e-3 * best, s.toString());
             return;
@@ -162,15 +183,24 @@ class SectionUsesTest {
         boolean us = s.code() == US;
         double root = us ? Math.min(100, Math.sqrt(s.fc() / psi)) * psi : Math.min(8.3, Math.sqrt(s.fc()));
         double fyt = Math.min(420, us ? 60_000 * psi : 420);
-        double least = (us ? Math.max(0.75 * Math.sqrt(s.fc() / psi) * psi, 50 * psi) : Math.max(0.062 * Math.sqrt(s.fc()), 0.35)) * bw / fyt;
+        double least = (us
+                        ? Math.max(0.75 * Math.sqrt(s.fc() / psi) * psi, 50 * psi)
+                        : Math.max(0.062 * Math.sqrt(s.fc()), 0.35))
+                * bw
+                / fyt;
         double rho = as / (bw * d);
         double size = us ? Math.min(1, Math.sqrt(2 / (1 + d / 254))) : Math.min(1, Math.sqrt(2 / (1 + 0.004 * d)));
         // with minimum stirrups row (a) of table 22.5.5.1 or row (b), as the designer likes: Kolonne takes (a)
         double vc = avs >= least * (1 - 1e-9) ? us ? 2 : 0.17 : (us ? 8 : 0.66) * size * Math.cbrt(rho);
         double concrete = Math.min(vc, us ? 5 : 0.42) * root * bw * d;
-        double limit = 0.75 * (concrete + (us ? 8 : 0.66) * Math.sqrt(s.fc() / (us ? psi : 1)) * (us ? psi : 1) * bw * d);
+        double limit =
+                0.75 * (concrete + (us ? 8 : 0.66) * Math.sqrt(s.fc() / (us ? psi : 1)) * (us ? psi : 1) * bw * d);
         assertEquals(0.75 * concrete, strengths.get("phiVcN"), 1e-3 * concrete, s.toString());
-        assertEquals(Math.min(limit, 0.75 * (concrete + avs * fyt * d)), strengths.get("phiVnN"), 1e-3 * concrete, s.toString());
+        assertEquals(
+                Math.min(limit, 0.75 * (concrete + avs * fyt * d)),
+                strengths.get("phiVnN"),
+                1e-3 * concrete,
+                s.toString());
         assertEquals(limit, strengths.get("phiVnMaxN"), 1e-3 * limit, "22.5.3.1 limits √f'c of Vc only");
     }
 
@@ -183,13 +213,29 @@ class SectionUsesTest {
             return;
         }
         double torque = 120e6;
-        double use = new SectionUses(s).uses(new Forces("T", 0, 0, 0, torque, 0, 0)).stream().filter(u -> u.check().equals("torsion")).findFirst().orElseThrow().utilisation();
+        double use = new SectionUses(s)
+                .uses(new Forces("T", 0, 0, 0, torque, 0, 0)).stream()
+                        .filter(u -> u.check().equals("torsion"))
+                        .findFirst()
+                        .orElseThrow()
+                        .utilisation();
         double leg = s.stirrup().area() / s.stirrup().spacing();
         double x1 = r.b() - 2 * 35 - 10;
         double y1 = r.h() - 2 * 35 - 10;
         double needed;
         if (s.code() == EN) {
-            double t = Math.min(Math.max(r.b() * r.h() / (2 * (r.b() + r.h())), 2 * (35 + 10 + s.bars().stream().mapToDouble(SingleSection.Spot::diameter).max().orElseThrow() / 2)), Math.min(r.b(), r.h()) / 2);
+            double t = Math.min(
+                    Math.max(
+                            r.b() * r.h() / (2 * (r.b() + r.h())),
+                            2
+                                    * (35
+                                            + 10
+                                            + s.bars().stream()
+                                                            .mapToDouble(SingleSection.Spot::diameter)
+                                                            .max()
+                                                            .orElseThrow()
+                                                    / 2)),
+                    Math.min(r.b(), r.h()) / 2);
             needed = torque / (2 * (r.b() - t) * (r.h() - t) * 420 / 1.15);
         } else {
             needed = torque / (0.75 * 2 * 0.85 * x1 * y1 * Math.min(420, s.code() == US ? 60 * 6.894757293168 : 420));
@@ -206,7 +252,9 @@ class SectionUsesTest {
         Map<String, Double> us = new SectionUses(with(s, US)).strengths();
         // between the minima of the two forms, 0.062 √f'c and 0.75 √f'c, the rows of table 22.5.5.1 differ
         double avs = s.stirrup().legsAcross() * s.stirrup().area() / s.stirrup().spacing();
-        double near = Math.abs(avs / (Math.max(0.062 * Math.sqrt(s.fc()), 0.35) * s.shape().webWidth() / 420) - 1);
+        double near = Math.abs(avs
+                        / (Math.max(0.062 * Math.sqrt(s.fc()), 0.35) * s.shape().webWidth() / 420)
+                - 1);
         si.forEach((name, v) -> {
             if (!name.startsWith("tensionStrain") && (near > 0.03 || !name.startsWith("phiV"))) {
                 assertEquals(v, us.get(name), 0.03 * Math.abs(v), name + " of " + s);
@@ -215,7 +263,8 @@ class SectionUsesTest {
     }
 
     private static SingleSection with(SingleSection s, DesignCode code) {
-        return new SingleSection(s.id(), code, s.column(), s.shape(), s.fc(), s.fy(), s.fyt(), s.cover(), s.bars(), s.stirrup());
+        return new SingleSection(
+                s.id(), code, s.column(), s.shape(), s.fc(), s.fy(), s.fyt(), s.cover(), s.bars(), s.stirrup());
     }
 
     @ParameterizedTest
@@ -227,8 +276,11 @@ class SectionUsesTest {
         // least longitudinal steel of ACI 318-19 9.6.4.3 falls as the torque grows: there more may be less
         double torque = s.code() == EN ? 15e6 : 1e6;
         for (double k : new double[] {0.25, 0.5, 1, 2, 4}) {
-            List<SectionUses.Use> all = one.uses(new Forces("k", -20e3 * k, 5e3 * k, 120e3 * k, torque * k, 150e6 * k, 2e6 * k));
-            List<SectionUses.Use> uses = all.stream().filter(u -> !u.check().equals("torsion-threshold")).toList();
+            List<SectionUses.Use> all =
+                    one.uses(new Forces("k", -20e3 * k, 5e3 * k, 120e3 * k, torque * k, 150e6 * k, 2e6 * k));
+            List<SectionUses.Use> uses = all.stream()
+                    .filter(u -> !u.check().equals("torsion-threshold"))
+                    .toList();
             assertEquals(all.get(0), uses.get(0), "torsion that may be neglected decides nothing");
             for (int i = 1; i < uses.size(); i++) {
                 assertTrue(uses.get(i - 1).utilisation() >= uses.get(i).utilisation());
@@ -246,9 +298,15 @@ class SectionUsesTest {
             SingleSection s = random(seed);
             SectionUses one = new SectionUses(s);
             Forces f = new Forces("f", 0, 0, 90e3, 3e6, 110e6, 0);
-            one.uses(f).stream().filter(u -> List.of("flexure", "shear", "shear-limit").contains(u.check())).forEach(u ->
-                assertTrue(one.explain(f).stream().anyMatch(q -> q.symbol().equals(u.check()) && q.result(false).equals(String.format(java.util.Locale.ROOT, "%.2f", u.utilisation()))),
-                    u + " in " + one.explain(f)));
+            one.uses(f).stream()
+                    .filter(u -> List.of("flexure", "shear", "shear-limit").contains(u.check()))
+                    .forEach(u -> assertTrue(
+                            one.explain(f).stream()
+                                    .anyMatch(q -> q.symbol().equals(u.check())
+                                            && q.result(false)
+                                                    .equals(String.format(
+                                                            java.util.Locale.ROOT, "%.2f", u.utilisation()))),
+                            u + " in " + one.explain(f)));
         }
     }
 
@@ -264,16 +322,38 @@ class SectionUsesTest {
             }
         }
         for (DesignCode code : List.of(ACI, EN)) {
-            SectionUses b = new SectionUses(new SingleSection("C", code, true, new Shape.Rectangle(400, 400), 30, 500, 420, 40, bars, new Stirrup(10, 78.5, 3, 3, 150)));
+            SectionUses b = new SectionUses(new SingleSection(
+                    "C",
+                    code,
+                    true,
+                    new Shape.Rectangle(400, 400),
+                    30,
+                    500,
+                    420,
+                    40,
+                    bars,
+                    new Stirrup(10, 78.5, 3, 3, 150)));
             double about = use(b, new Forces("", -1000e3, 0, 80e3, 0, 120e6, 0), "axial-bending");
             assertEquals(about, use(b, new Forces("", -1000e3, 80e3, 0, 0, 0, -120e6), "axial-bending"), 1e-3 * about);
-            assertEquals(use(b, new Forces("", -1000e3, 0, 0, 0, 90e6, 60e6), "axial-bending"), use(b, new Forces("", -1000e3, 0, 0, 0, -60e6, 90e6), "axial-bending"), 2e-3);
-            assertEquals(use(b, new Forces("", -1000e3, 0, 80e3, 0, 0, 0), "shear-z"), use(b, new Forces("", -1000e3, 80e3, 0, 0, 0, 0), "shear-y"), 1e-9);
-            assertTrue(use(b, new Forces("", 0, 0, 0, 40e6, 0, 0), "torsion-threshold") > 1, "torsion of columns is told, not designed for");
+            assertEquals(
+                    use(b, new Forces("", -1000e3, 0, 0, 0, 90e6, 60e6), "axial-bending"),
+                    use(b, new Forces("", -1000e3, 0, 0, 0, -60e6, 90e6), "axial-bending"),
+                    2e-3);
+            assertEquals(
+                    use(b, new Forces("", -1000e3, 0, 80e3, 0, 0, 0), "shear-z"),
+                    use(b, new Forces("", -1000e3, 80e3, 0, 0, 0, 0), "shear-y"),
+                    1e-9);
+            assertTrue(
+                    use(b, new Forces("", 0, 0, 0, 40e6, 0, 0), "torsion-threshold") > 1,
+                    "torsion of columns is told, not designed for");
         }
     }
 
     private static double use(SectionUses b, Forces f, String check) {
-        return b.uses(f).stream().filter(u -> u.check().equals(check)).findFirst().orElseThrow().utilisation();
+        return b.uses(f).stream()
+                .filter(u -> u.check().equals(check))
+                .findFirst()
+                .orElseThrow()
+                .utilisation();
     }
 }

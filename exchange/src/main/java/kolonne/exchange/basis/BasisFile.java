@@ -34,36 +34,86 @@ public final class BasisFile {
     private BasisFile() {}
 
     /** The wire form of a basis. */
-    public record BasisDto(@JsonProperty(required = true) String name, @JsonProperty(required = true) String code,
-                      @JsonProperty(required = true) double fyMpa, @JsonProperty(required = true) double fytMpa,
-                      @JsonProperty(required = true) double beamCoverMm,
-                      @JsonProperty(required = true) double columnCoverMm,
-                      @JsonProperty(required = true) double aggregateMm,
-                      @JsonProperty(required = true) List<String> beamBars,
-                      @JsonProperty(required = true) List<String> columnBars,
-                      @JsonProperty(required = true) List<String> stirrups,
-                      @JsonProperty(required = true) double spacingStepMm,
-                      @JsonProperty(required = true) double spacingLeastMm,
-                      @JsonProperty(required = true) double spacingMostMm,
-                      @JsonProperty(required = true) int zonesMost, @JsonProperty(required = true) int legsMost,
-                      @JsonProperty(required = true) int layersMost,
-                      @JsonProperty(required = true) double practicalCap,
-                      @JsonProperty(required = true) String preference, Double liveDeflection, Double lastingDeflection,
-                      @JsonProperty(required = true) String swayX, @JsonProperty(required = true) String swayY, Double redistribution, Map<String, Double> national,
-                      Boolean slabFlanges, Boolean bundles, Double stockLengthMm, String ductility, Double bandFrom, Double bandTo, Double depthLeastMm,
-                      Double depthMostMm, Double widthLeastMm, Double widthMostMm, Double sizeStepMm, Double roofDeflection) {}
+    public record BasisDto(
+            @JsonProperty(required = true) String name,
+            @JsonProperty(required = true) String code,
+            @JsonProperty(required = true) double fyMpa,
+            @JsonProperty(required = true) double fytMpa,
+            @JsonProperty(required = true) double beamCoverMm,
+            @JsonProperty(required = true) double columnCoverMm,
+            @JsonProperty(required = true) double aggregateMm,
+            @JsonProperty(required = true) List<String> beamBars,
+            @JsonProperty(required = true) List<String> columnBars,
+            @JsonProperty(required = true) List<String> stirrups,
+            @JsonProperty(required = true) double spacingStepMm,
+            @JsonProperty(required = true) double spacingLeastMm,
+            @JsonProperty(required = true) double spacingMostMm,
+            @JsonProperty(required = true) int zonesMost,
+            @JsonProperty(required = true) int legsMost,
+            @JsonProperty(required = true) int layersMost,
+            @JsonProperty(required = true) double practicalCap,
+            @JsonProperty(required = true) String preference,
+            Double liveDeflection,
+            Double lastingDeflection,
+            @JsonProperty(required = true) String swayX,
+            @JsonProperty(required = true) String swayY,
+            Double redistribution,
+            Map<String, Double> national,
+            Boolean slabFlanges,
+            Boolean bundles,
+            Double stockLengthMm,
+            String ductility,
+            Double bandFrom,
+            Double bandTo,
+            Double depthLeastMm,
+            Double depthMostMm,
+            Double widthLeastMm,
+            Double widthMostMm,
+            Double sizeStepMm,
+            Double roofDeflection) {}
 
     /** @param basis null if the text is not one */
     public record Read(Basis basis, List<Finding> findings) {}
 
     public static BasisDto dto(Basis b) {
         SectionLimits a = b.beams().advice();
-        return new BasisDto(b.name(), b.code(), round(b.fy()), round(b.fyt()), b.beamCover(), b.columnCover(), b.aggregate(),
-            b.bars().beams(), b.bars().columns(), b.bars().stirrups(), b.stirrups().step(), b.stirrups().least(), b.stirrups().most(),
-            b.stirrups().zonesMost(), b.stirrups().legsMost(), b.bars().layersMost(), b.bars().practicalCap(), word(b.bars().preference()), b.deflection().live(),
-            b.deflection().lasting(), word(b.frame().swayX()), word(b.frame().swayY()), b.redistribution(), new TreeMap<>(b.national()), b.beams().slabFlanges(),
-            b.beams().bundles(), b.bars().stockLength(), word(b.ductility()), a.bandFrom(), a.bandTo(), a.depthLeast(), a.depthMost(), a.widthLeast(), a.widthMost(),
-            a.step(), b.deflection().roof());
+        return new BasisDto(
+                b.name(),
+                b.code(),
+                round(b.fy()),
+                round(b.fyt()),
+                b.beamCover(),
+                b.columnCover(),
+                b.aggregate(),
+                b.bars().beams(),
+                b.bars().columns(),
+                b.bars().stirrups(),
+                b.stirrups().step(),
+                b.stirrups().least(),
+                b.stirrups().most(),
+                b.stirrups().zonesMost(),
+                b.stirrups().legsMost(),
+                b.bars().layersMost(),
+                b.bars().practicalCap(),
+                word(b.bars().preference()),
+                b.deflection().live(),
+                b.deflection().lasting(),
+                word(b.frame().swayX()),
+                word(b.frame().swayY()),
+                b.redistribution(),
+                new TreeMap<>(b.national()),
+                b.beams().slabFlanges(),
+                b.beams().bundles(),
+                b.bars().stockLength(),
+                word(b.ductility()),
+                a.bandFrom(),
+                a.bandTo(),
+                a.depthLeast(),
+                a.depthMost(),
+                a.widthLeast(),
+                a.widthMost(),
+                a.step(),
+                b.deflection().roof());
     }
 
     private static double round(double v) {
@@ -98,7 +148,8 @@ public final class BasisFile {
             return new Read(null, List.of(StrictJson.trouble(e, "basis.field", "basis", "docs/formats/basis.md")));
         }
         if (d == null) {
-            return failed("basis.field", "basis", "The basis is null.", "Give its fields; docs/formats/basis.md lists them.");
+            return failed(
+                    "basis.field", "basis", "The basis is null.", "Give its fields; docs/formats/basis.md lists them.");
         }
         return of(d);
     }
@@ -108,37 +159,86 @@ public final class BasisFile {
         Sway swayX = choice(Sway.class, d.swayX());
         Sway swayY = choice(Sway.class, d.swayY());
         if (preference == null || swayX == null || swayY == null) {
-            return failed("basis.word", "basis, preference, swayX, swayY", "A word is not one of the choices.",
-                "Use least-steel, fewest-bars, fewest-layers, one-size-a-face or fewest-sizes, and from-model or braced.");
+            return failed(
+                    "basis.word",
+                    "basis, preference, swayX, swayY",
+                    "A word is not one of the choices.",
+                    "Use least-steel, fewest-bars, fewest-layers, one-size-a-face or fewest-sizes, and from-model or braced.");
         }
         Ductility ductility = d.ductility() == null ? Ductility.NONE : choice(Ductility.class, d.ductility());
         if (ductility == null) {
-            return failed("basis.word", "basis, ductility", "There is no kind of frame " + d.ductility() + ".", "Use none, ordinary, intermediate or special.");
+            return failed(
+                    "basis.word",
+                    "basis, ductility",
+                    "There is no kind of frame " + d.ductility() + ".",
+                    "Use none, ordinary, intermediate or special.");
         }
-        if (d.name() == null || d.beamBars() == null || d.columnBars() == null || d.stirrups() == null
-            || d.code() == null || d.beamBars().contains(null) || d.columnBars().contains(null)
-            || d.stirrups().contains(null)) {
+        if (d.name() == null
+                || d.beamBars() == null
+                || d.columnBars() == null
+                || d.stirrups() == null
+                || d.code() == null
+                || d.beamBars().contains(null)
+                || d.columnBars().contains(null)
+                || d.stirrups().contains(null)) {
             return failed("basis.field", "basis", "A field is null.", "Give every field a value.");
         }
-        if (d.national() != null && (d.national().containsValue(null) || d.national().containsKey(null))) {
-            return failed("basis.national", "basis, national", "A parameter has no value.", "Give it one, or leave it out for the recommended value.");
+        if (d.national() != null
+                && (d.national().containsValue(null) || d.national().containsKey(null))) {
+            return failed(
+                    "basis.national",
+                    "basis, national",
+                    "A parameter has no value.",
+                    "Give it one, or leave it out for the recommended value.");
         }
         // fields that older files do not have take the standard's value
-        Basis usual = Basis.standard(Codes.find(d.code()).map(CodeEntry::key).orElse(Codes.usual(false).key()));
-        Bars bars = new Bars(d.beamBars(), d.columnBars(), d.stirrups(), d.layersMost(), d.practicalCap(), preference,
-            or(d.stockLengthMm(), usual.bars().stockLength()));
-        return new Read(new Basis(d.name(), d.code(),
-            new Materials(d.fyMpa(), d.fytMpa(), d.beamCoverMm(), d.columnCoverMm(), d.aggregateMm(), or(d.national(), Map.of())), bars,
-            new Stirrups(d.spacingStepMm(), d.spacingLeastMm(), d.spacingMostMm(), d.zonesMost(), d.legsMost()),
-            new Frame(swayX, swayY, or(d.redistribution(), 0.0), ductility), beams(d, usual.beams())), List.of());
+        Basis usual = Basis.standard(Codes.find(d.code())
+                .map(CodeEntry::key)
+                .orElse(Codes.usual(false).key()));
+        Bars bars = new Bars(
+                d.beamBars(),
+                d.columnBars(),
+                d.stirrups(),
+                d.layersMost(),
+                d.practicalCap(),
+                preference,
+                or(d.stockLengthMm(), usual.bars().stockLength()));
+        return new Read(
+                new Basis(
+                        d.name(),
+                        d.code(),
+                        new Materials(
+                                d.fyMpa(),
+                                d.fytMpa(),
+                                d.beamCoverMm(),
+                                d.columnCoverMm(),
+                                d.aggregateMm(),
+                                or(d.national(), Map.of())),
+                        bars,
+                        new Stirrups(
+                                d.spacingStepMm(), d.spacingLeastMm(), d.spacingMostMm(), d.zonesMost(), d.legsMost()),
+                        new Frame(swayX, swayY, or(d.redistribution(), 0.0), ductility),
+                        beams(d, usual.beams())),
+                List.of());
     }
 
     private static BeamRules beams(BasisDto d, BeamRules usual) {
         SectionLimits a = usual.advice();
-        return new BeamRules(or(d.slabFlanges(), usual.slabFlanges()), or(d.bundles(), usual.bundles()),
-            new DeflectionLimits(or(d.liveDeflection(), FLOOR.live()), or(d.roofDeflection(), FLOOR.roof()), or(d.lastingDeflection(), FLOOR.lasting())),
-            new SectionLimits(or(d.bandFrom(), a.bandFrom()), or(d.bandTo(), a.bandTo()), or(d.depthLeastMm(), a.depthLeast()),
-                or(d.depthMostMm(), a.depthMost()), or(d.widthLeastMm(), a.widthLeast()), or(d.widthMostMm(), a.widthMost()), or(d.sizeStepMm(), a.step())));
+        return new BeamRules(
+                or(d.slabFlanges(), usual.slabFlanges()),
+                or(d.bundles(), usual.bundles()),
+                new DeflectionLimits(
+                        or(d.liveDeflection(), FLOOR.live()),
+                        or(d.roofDeflection(), FLOOR.roof()),
+                        or(d.lastingDeflection(), FLOOR.lasting())),
+                new SectionLimits(
+                        or(d.bandFrom(), a.bandFrom()),
+                        or(d.bandTo(), a.bandTo()),
+                        or(d.depthLeastMm(), a.depthLeast()),
+                        or(d.depthMostMm(), a.depthMost()),
+                        or(d.widthLeastMm(), a.widthLeast()),
+                        or(d.widthMostMm(), a.widthMost()),
+                        or(d.sizeStepMm(), a.step())));
     }
 
     private static <T> T or(T given, T usual) {

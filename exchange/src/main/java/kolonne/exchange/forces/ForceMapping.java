@@ -15,7 +15,15 @@ import kolonne.core.model.Role;
 public record ForceMapping(Map<Quantity, Column> columns) {
     /** What a column may hold. */
     public enum Quantity {
-        MEMBER, CASE, X, N, VY, VZ, T, MY, MZ;
+        MEMBER,
+        CASE,
+        X,
+        N,
+        VY,
+        VZ,
+        T,
+        MY,
+        MZ;
 
         /** Units to choose from, the metric display unit first, the US one second. */
         public List<String> units() {
@@ -25,8 +33,9 @@ public record ForceMapping(Map<Quantity, Column> columns) {
             if (this == X) {
                 return List.of("m", "ft", "mm", "cm", "in", "ratio");
             }
-            return ordinal() >= T.ordinal() ? List.of("kNm", "kip·ft", "Nmm", "Nm", "kNcm", "MNm", "lb·ft", "kip·in")
-                : List.of("kN", "kip", "N", "MN", "lb");
+            return ordinal() >= T.ordinal()
+                    ? List.of("kNm", "kip·ft", "Nmm", "Nm", "kNcm", "MNm", "lb·ft", "kip·in")
+                    : List.of("kN", "kip", "N", "MN", "lb");
         }
 
         boolean text() {
@@ -38,11 +47,26 @@ public record ForceMapping(Map<Quantity, Column> columns) {
     public record Column(String header, String unit, boolean opposite) {}
 
     /** Units with their size in core units. */
-    public static final Map<String, Double> UNITS = Map.ofEntries(Map.entry("mm", 1.0), Map.entry("cm", 10.0), Map.entry("m", 1e3),
-        Map.entry("in", 25.4), Map.entry("ft", 304.8), Map.entry("ratio", Double.NaN), Map.entry("N", 1.0), Map.entry("kN", 1e3),
-        Map.entry("MN", 1e6), Map.entry("lb", 4.4482216152605), Map.entry("kip", 4448.2216152605), Map.entry("Nmm", 1.0),
-        Map.entry("Nm", 1e3), Map.entry("kNm", 1e6), Map.entry("kNcm", 1e4), Map.entry("MNm", 1e9), Map.entry("lb·ft", 1355.8179483),
-        Map.entry("kip·in", 112984.8290276), Map.entry("kip·ft", 1355817.9483314));
+    public static final Map<String, Double> UNITS = Map.ofEntries(
+            Map.entry("mm", 1.0),
+            Map.entry("cm", 10.0),
+            Map.entry("m", 1e3),
+            Map.entry("in", 25.4),
+            Map.entry("ft", 304.8),
+            Map.entry("ratio", Double.NaN),
+            Map.entry("N", 1.0),
+            Map.entry("kN", 1e3),
+            Map.entry("MN", 1e6),
+            Map.entry("lb", 4.4482216152605),
+            Map.entry("kip", 4448.2216152605),
+            Map.entry("Nmm", 1.0),
+            Map.entry("Nm", 1e3),
+            Map.entry("kNm", 1e6),
+            Map.entry("kNcm", 1e4),
+            Map.entry("MNm", 1e9),
+            Map.entry("lb·ft", 1355.8179483),
+            Map.entry("kip·in", 112984.8290276),
+            Map.entry("kip·ft", 1355817.9483314));
 
     private static final Map<Quantity, List<String>> NAMES = names();
 
@@ -52,7 +76,19 @@ public record ForceMapping(Map<Quantity, Column> columns) {
 
     private static Map<Quantity, List<String>> names() {
         Map<Quantity, List<String>> n = new EnumMap<>(Quantity.class);
-        n.put(Quantity.MEMBER, List.of("member", "memberid", "membername", "element", "elementid", "bar", "barid", "beam", "line", "id"));
+        n.put(
+                Quantity.MEMBER,
+                List.of(
+                        "member",
+                        "memberid",
+                        "membername",
+                        "element",
+                        "elementid",
+                        "bar",
+                        "barid",
+                        "beam",
+                        "line",
+                        "id"));
         n.put(Quantity.CASE, List.of("case", "loadcase", "lc", "load", "loading", "action", "caseid"));
         n.put(Quantity.X, List.of("x", "station", "distance", "dist", "position", "pos", "location", "place", "at"));
         n.put(Quantity.N, List.of("n", "nx", "axial", "axialforce", "normalforce", "fx"));
@@ -70,7 +106,10 @@ public record ForceMapping(Map<Quantity, Column> columns) {
         boolean us = b.unitSystem().equals("US");
         for (Quantity q : Quantity.values()) {
             for (String name : NAMES.get(q)) {
-                String header = t.headers().stream().filter(h -> plain(h).equals(name)).findFirst().orElse(null);
+                String header = t.headers().stream()
+                        .filter(h -> plain(h).equals(name))
+                        .findFirst()
+                        .orElse(null);
                 if (header != null && !out.containsKey(q)) {
                     out.put(q, new Column(header, unit(header, q, us), false));
                 }
@@ -91,8 +130,13 @@ public record ForceMapping(Map<Quantity, Column> columns) {
     /** The unit in brackets behind a name, or the display system's. */
     private static String unit(String header, Quantity q, boolean us) {
         List<String> choices = q.units();
-        String inside = header.replaceAll("^[^\\[(]*[\\[(]?", "").replaceAll("[\\])].*$", "").replaceAll("[\\s.*·-]", "");
-        String found = choices.stream().filter(u -> u.replace("·", "").equalsIgnoreCase(inside)).findFirst().orElse(null);
+        String inside = header.replaceAll("^[^\\[(]*[\\[(]?", "")
+                .replaceAll("[\\])].*$", "")
+                .replaceAll("[\\s.*·-]", "");
+        String found = choices.stream()
+                .filter(u -> u.replace("·", "").equalsIgnoreCase(inside))
+                .findFirst()
+                .orElse(null);
         return found != null || q.text() ? found == null ? "" : found : choices.get(us ? 1 : 0);
     }
 

@@ -55,9 +55,12 @@ public final class ForceRows {
             if (f != null) {
                 StationForces old = out.put(f.member() + "\0" + f.loadCase() + "\0" + Math.round(f.x()), f);
                 if (old != null && !old.equals(f)) {
-                    r.note("forces.twice", i, "Member " + f.member() + " has two rows in " + f.loadCase() + " at "
-                        + String.format(Locale.ROOT, "%.3f", f.x() / 1000) + " m; the later one counts.",
-                        "Keep one row a station; give envelopes as load cases of their own.");
+                    r.note(
+                            "forces.twice",
+                            i,
+                            "Member " + f.member() + " has two rows in " + f.loadCase() + " at "
+                                    + String.format(Locale.ROOT, "%.3f", f.x() / 1000) + " m; the later one counts.",
+                            "Keep one row a station; give envelopes as load cases of their own.");
                 }
             }
         }
@@ -70,15 +73,24 @@ public final class ForceRows {
             Column c = mapping.columns().get(q);
             if (c == null) {
                 if (q == Quantity.MEMBER || q == Quantity.CASE || q == Quantity.X) {
-                    fail("mapping.missing", "No column is mapped to " + word(q) + ".", "Choose the column that holds it.");
+                    fail(
+                            "mapping.missing",
+                            "No column is mapped to " + word(q) + ".",
+                            "Choose the column that holds it.");
                 }
                 continue;
             }
             int k = table.headers().indexOf(c.header());
             if (k < 0) {
-                fail("mapping.header", "The table has no column " + c.header() + ".", "Choose another column for " + word(q) + ".");
+                fail(
+                        "mapping.header",
+                        "The table has no column " + c.header() + ".",
+                        "Choose another column for " + word(q) + ".");
             } else if (!q.text() && !ForceMapping.UNITS.containsKey(c.unit())) {
-                fail("mapping.unit", "The unit of " + c.header() + " is " + c.unit() + ".", "Choose a unit of the list.");
+                fail(
+                        "mapping.unit",
+                        "The unit of " + c.header() + " is " + c.unit() + ".",
+                        "Choose a unit of the list.");
             }
             at.put(q, k);
         }
@@ -100,7 +112,8 @@ public final class ForceRows {
 
     private void note(String code, int row, String what, String mend) {
         if (findings.size() < MOST_FINDINGS) {
-            findings.add(Finding.note(code, row < 0 ? "table" : "row " + table.rowNumbers().get(row), what, mend));
+            findings.add(Finding.note(
+                    code, row < 0 ? "table" : "row " + table.rowNumbers().get(row), what, mend));
         } else {
             unread++;
         }
@@ -126,8 +139,12 @@ public final class ForceRows {
             }
             Double x = ForceTable.number(cells.get(e.getValue()));
             if (x == null) {
-                note("forces.not-a-number", i, "The column " + table.headers().get(e.getValue()) + " holds \""
-                    + cells.get(e.getValue()) + "\"; the row is left out.", "Write a number.");
+                note(
+                        "forces.not-a-number",
+                        i,
+                        "The column " + table.headers().get(e.getValue()) + " holds \"" + cells.get(e.getValue())
+                                + "\"; the row is left out.",
+                        "Write a number.");
                 return null;
             }
             Column c = mapping.columns().get(e.getKey());
@@ -137,12 +154,28 @@ public final class ForceRows {
         double x = v.get(Quantity.X);
         double length = index.length(m);
         if (x < -BEYOND * length || x > length * (1 + BEYOND)) {
-            note("forces.beyond", i, String.format(Locale.ROOT, "The place %.3f m lies beyond member %s, which is %.3f m long; the row is left out.",
-                x / 1000, member, length / 1000), "Check the unit of the column.");
+            note(
+                    "forces.beyond",
+                    i,
+                    String.format(
+                            Locale.ROOT,
+                            "The place %.3f m lies beyond member %s, which is %.3f m long; the row is left out.",
+                            x / 1000,
+                            member,
+                            length / 1000),
+                    "Check the unit of the column.");
             return null;
         }
-        return new StationForces(member, loadCase, Math.max(0, Math.min(length, x)), of(v, Quantity.N), of(v, Quantity.VY),
-            of(v, Quantity.VZ), of(v, Quantity.T), of(v, Quantity.MY), of(v, Quantity.MZ));
+        return new StationForces(
+                member,
+                loadCase,
+                Math.max(0, Math.min(length, x)),
+                of(v, Quantity.N),
+                of(v, Quantity.VY),
+                of(v, Quantity.VZ),
+                of(v, Quantity.T),
+                of(v, Quantity.MY),
+                of(v, Quantity.MZ));
     }
 
     private static double of(Map<Quantity, Double> v, Quantity q) {
@@ -150,19 +183,31 @@ public final class ForceRows {
     }
 
     private void summary() {
-        unmatched.forEach((id, n) -> note("forces.no-member", -1, n + (n == 1 ? " row names" : " rows name") + " the member \"" + id
-            + "\", which is not in the model.", "Check that the table belongs to this model."));
-        foreignCases.forEach((id, n) -> note("forces.no-case", -1, n + (n == 1 ? " row names" : " rows name") + " the load case \"" + id
-            + "\", which is not in the model.", "Export forces by load case, not by combination, or add the case to the model."));
+        unmatched.forEach((id, n) -> note(
+                "forces.no-member",
+                -1,
+                n + (n == 1 ? " row names" : " rows name") + " the member \"" + id + "\", which is not in the model.",
+                "Check that the table belongs to this model."));
+        foreignCases.forEach((id, n) -> note(
+                "forces.no-case",
+                -1,
+                n + (n == 1 ? " row names" : " rows name") + " the load case \"" + id
+                        + "\", which is not in the model.",
+                "Export forces by load case, not by combination, or add the case to the model."));
         if (unread > 0) {
-            findings.add(Finding.note("forces.more", "table", unread + " more findings are not shown.", "Mend these first."));
+            findings.add(Finding.note(
+                    "forces.more", "table", unread + " more findings are not shown.", "Mend these first."));
         }
     }
 
     /** Members of the model that the forces leave out. */
     public static List<String> without(List<StationForces> forces, Building b) {
         Map<String, Set<Long>> places = new HashMap<>();
-        forces.forEach(f -> places.computeIfAbsent(f.member(), k -> new HashSet<>()).add(Math.round(f.x())));
-        return b.members().stream().map(Member::id).filter(id -> places.getOrDefault(id, Set.of()).size() < 2).toList();
+        forces.forEach(
+                f -> places.computeIfAbsent(f.member(), k -> new HashSet<>()).add(Math.round(f.x())));
+        return b.members().stream()
+                .map(Member::id)
+                .filter(id -> places.getOrDefault(id, Set.of()).size() < 2)
+                .toList();
     }
 }

@@ -27,9 +27,16 @@ import org.apache.poi.ss.usermodel.WorkbookFactory;
  * @param headers   names of the columns; a column without one is named after its letter
  * @param rows      cells of each row below the header, as many as there are headers
  */
-public record ForceTable(List<String> sheets, String sheet, int headerRow, List<Integer> rowNumbers, List<String> headers, List<List<String>> rows) {
+public record ForceTable(
+        List<String> sheets,
+        String sheet,
+        int headerRow,
+        List<Integer> rowNumbers,
+        List<String> headers,
+        List<List<String>> rows) {
     /** Most bytes that are read, of a workbook also after it is unpacked eightfold; most rows, columns and cells; the longest cell. */
     public static final int LARGEST = 64 << 20;
+
     private static final int MOST_ROWS = 1_000_000;
     private static final int MOST_COLUMNS = 200;
     private static final int MOST_CELLS = 20_000_000;
@@ -52,14 +59,19 @@ public record ForceTable(List<String> sheets, String sheet, int headerRow, List<
             return failed("file.empty", "The file is empty.", "Choose a table of forces.");
         }
         if (bytes.length > LARGEST) {
-            return failed("file.too-large", "The file has " + (bytes.length >> 20) + " MB; at most " + (LARGEST >> 20)
-                + " MB are read.", "Split it by load case.");
+            return failed(
+                    "file.too-large",
+                    "The file has " + (bytes.length >> 20) + " MB; at most " + (LARGEST >> 20) + " MB are read.",
+                    "Split it by load case.");
         }
         boolean workbook = bytes[0] == 'P' && bytes.length > 1 && bytes[1] == 'K';
         try {
             return workbook ? workbook(bytes, sheet) : text(bytes);
         } catch (TooMuch e) {
-            return failed("table.too-large", e.getMessage(), "Keep the columns member, case, place and forces, and split the table by load case.");
+            return failed(
+                    "table.too-large",
+                    e.getMessage(),
+                    "Keep the columns member, case, place and forces, and split the table by load case.");
         }
     }
 
@@ -75,7 +87,8 @@ public record ForceTable(List<String> sheets, String sheet, int headerRow, List<
             }
             cells += line.size();
             if (kept.size() == MOST_ROWS || cells > MOST_CELLS) {
-                throw new TooMuch("The table goes on after line " + number + ": at most " + MOST_ROWS + " rows and " + MOST_CELLS + " cells are read.");
+                throw new TooMuch("The table goes on after line " + number + ": at most " + MOST_ROWS + " rows and "
+                        + MOST_CELLS + " cells are read.");
             }
             kept.add(line);
             numbers.add(number);
@@ -126,7 +139,10 @@ public record ForceTable(List<String> sheets, String sheet, int headerRow, List<
             w.sheetIterator().forEachRemaining(s -> sheets.add(s.getSheetName()));
             Sheet s = wanted == null ? w.getSheetAt(0) : w.getSheet(wanted);
             if (s == null) {
-                return failed("sheet.missing", "There is no sheet " + wanted + ".", "Choose one of " + String.join(", ", sheets) + ".");
+                return failed(
+                        "sheet.missing",
+                        "There is no sheet " + wanted + ".",
+                        "Choose one of " + String.join(", ", sheets) + ".");
             }
             Lines lines = new Lines();
             for (Row row : s) {
@@ -147,7 +163,10 @@ public record ForceTable(List<String> sheets, String sheet, int headerRow, List<
     }
 
     private static Read damaged() {
-        return failed("file.damaged", "The workbook cannot be read: it is cut short, damaged, protected, or none.", "Save it again as .xlsx without a password, or as CSV.");
+        return failed(
+                "file.damaged",
+                "The workbook cannot be read: it is cut short, damaged, protected, or none.",
+                "Save it again as .xlsx without a password, or as CSV.");
     }
 
     private static String cell(Cell c) {
@@ -171,8 +190,11 @@ public record ForceTable(List<String> sheets, String sheet, int headerRow, List<
     private static Read text(byte[] bytes) {
         String all;
         try {
-            all = StandardCharsets.UTF_8.newDecoder().onMalformedInput(CodingErrorAction.REPORT)
-                .decode(java.nio.ByteBuffer.wrap(bytes)).toString();
+            all = StandardCharsets.UTF_8
+                    .newDecoder()
+                    .onMalformedInput(CodingErrorAction.REPORT)
+                    .decode(java.nio.ByteBuffer.wrap(bytes))
+                    .toString();
         } catch (CharacterCodingException e) {
             all = new String(bytes, StandardCharsets.ISO_8859_1); // spreadsheets of western Europe still write it
         }
@@ -240,12 +262,16 @@ public record ForceTable(List<String> sheets, String sheet, int headerRow, List<
         List<List<String>> lines = read.kept;
         int header = -1;
         for (int i = 0; i < lines.size() && i < 50 && header < 0; i++) {
-            long words = lines.get(i).stream().filter(c -> !c.isBlank() && number(c) == null).count();
+            long words = lines.get(i).stream()
+                    .filter(c -> !c.isBlank() && number(c) == null)
+                    .count();
             header = words >= 3 ? i : -1;
         }
         if (header < 0) {
-            return failed("table.no-header", "No line of the table has three or more names of columns.",
-                "Put one header line above the rows.");
+            return failed(
+                    "table.no-header",
+                    "No line of the table has three or more names of columns.",
+                    "Put one header line above the rows.");
         }
         List<String> headers = new ArrayList<>();
         for (int c = 0; c < lines.get(header).size(); c++) {
@@ -254,7 +280,8 @@ public record ForceTable(List<String> sheets, String sheet, int headerRow, List<
             headers.add(headers.contains(unique) ? unique + " (" + (c + 1) + ")" : unique);
         }
         if ((long) headers.size() * (lines.size() - header) > MOST_CELLS) {
-            throw new TooMuch("The table has " + (lines.size() - header) + " rows of " + headers.size() + " columns: at most " + MOST_CELLS + " cells are read.");
+            throw new TooMuch("The table has " + (lines.size() - header) + " rows of " + headers.size()
+                    + " columns: at most " + MOST_CELLS + " cells are read.");
         }
         List<List<String>> rows = new ArrayList<>();
         for (int i = header + 1; i < lines.size(); i++) {
@@ -265,14 +292,26 @@ public record ForceTable(List<String> sheets, String sheet, int headerRow, List<
             }
             rows.add(List.of(row));
         }
-        return new Read(new ForceTable(sheets, sheet, read.numbers.get(header), read.numbers.subList(header + 1, lines.size()), List.copyOf(headers), rows), List.of());
+        return new Read(
+                new ForceTable(
+                        sheets,
+                        sheet,
+                        read.numbers.get(header),
+                        read.numbers.subList(header + 1, lines.size()),
+                        List.copyOf(headers),
+                        rows),
+                List.of());
     }
 
     /** A number written with a point or a comma, or null. */
     static Double number(String s) {
         try {
             double v = Double.parseDouble(s.indexOf(',') >= 0 && s.indexOf('.') < 0 ? s.replace(',', '.') : s);
-            return Double.isFinite(v) && !s.isBlank() && Character.isDigit(s.strip().charAt(s.strip().length() - 1)) ? v : null;
+            return Double.isFinite(v)
+                            && !s.isBlank()
+                            && Character.isDigit(s.strip().charAt(s.strip().length() - 1))
+                    ? v
+                    : null;
         } catch (NumberFormatException e) {
             return null;
         }

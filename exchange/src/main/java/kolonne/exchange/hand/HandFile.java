@@ -21,6 +21,7 @@ public final class HandFile {
     private static final JsonMapper JSON = StrictJson.WHOLE;
     /** Key of the cage of a single line. */
     public static final String LINE = "line";
+
     private static final List<String> VALUES = List.of("sagging", "hogging", "shear", "torque");
     private static final double[] UNITS = {1e6, 1e6, 1e3, 1e6};
     private static final int MOST_BARS = 60;
@@ -41,7 +42,15 @@ public final class HandFile {
     public record Size(String label, Double diameterMm, Double areaMm2, Double massKgPerM) {}
 
     /** @param pairs whether two bars each touch; false if left out */
-    public record BarsDto(int layer, int count, String size, double from, double to, boolean hookFrom, boolean hookTo, Boolean pairs) {}
+    public record BarsDto(
+            int layer,
+            int count,
+            String size,
+            double from,
+            double to,
+            boolean hookFrom,
+            boolean hookTo,
+            Boolean pairs) {}
 
     public record StirrupsDto(double from, String size, int legs, double spacing) {}
 
@@ -55,8 +64,12 @@ public final class HandFile {
      *
      * @param torsion as-found, equilibrium or compatibility
      */
-    public record HandDto(Map<String, List<BarsDto>> faces, Map<String, List<StirrupsDto>> stirrups, Map<String, SidesDto> sides, List<TypedDto> demands,
-                          String torsion) {}
+    public record HandDto(
+            Map<String, List<BarsDto>> faces,
+            Map<String, List<StirrupsDto>> stirrups,
+            Map<String, SidesDto> sides,
+            List<TypedDto> demands,
+            String torsion) {}
 
     /** @param lines by id of the line's first member; sizes of bars used, in stored files; summary in words for the history of edits */
     public record Lines(Map<String, HandDto> lines, List<Size> sizes, String summary) {}
@@ -106,7 +119,8 @@ public final class HandFile {
         Map<String, Bar> out = new TreeMap<>();
         catalogue.bars().forEach(b -> out.put(b.label(), b));
         for (Size s : list == null ? List.<Size>of() : list) {
-            boolean whole = s.label() != null && positive(s.diameterMm()) && positive(s.areaMm2()) && positive(s.massKgPerM());
+            boolean whole =
+                    s.label() != null && positive(s.diameterMm()) && positive(s.areaMm2()) && positive(s.massKgPerM());
             if (whole) {
                 out.put(s.label(), new Bar(s.label(), s.diameterMm(), s.areaMm2(), s.massKgPerM()));
             } else {
@@ -126,7 +140,10 @@ public final class HandFile {
 
     private void range(double v, double least, double most, String where, String unit) {
         if (!(v >= least && v <= most)) {
-            fail(where, "The value is " + number(v) + ", outside " + number(least) + " to " + number(most) + unit + ".", "Give a value within these bounds.");
+            fail(
+                    where,
+                    "The value is " + number(v) + ", outside " + number(least) + " to " + number(most) + unit + ".",
+                    "Give a value within these bounds.");
         }
     }
 
@@ -137,7 +154,10 @@ public final class HandFile {
     private Bar bar(String label, String where, Map<String, Bar> sizes) {
         Bar b = label == null ? null : sizes.get(label);
         if (b == null) {
-            fail(where + ".size", "The catalogue " + catalogue.name() + " has no bar " + label + ".", "Choose a size of the catalogue.");
+            fail(
+                    where + ".size",
+                    "The catalogue " + catalogue.name() + " has no bar " + label + ".",
+                    "Choose a size of the catalogue.");
         }
         return b;
     }
@@ -155,7 +175,9 @@ public final class HandFile {
             faces.put(face, bars(list, where + ".faces." + name, sizes));
         });
         Map<Integer, List<HandCage.Stirrups>> stirrups = new TreeMap<>();
-        orEmpty(d.stirrups()).forEach((span, list) -> stirrups.put(span(span, where + ".stirrups"), zones(list, where + ".stirrups." + span, sizes)));
+        orEmpty(d.stirrups())
+                .forEach((span, list) ->
+                        stirrups.put(span(span, where + ".stirrups"), zones(list, where + ".stirrups." + span, sizes)));
         Map<Integer, HandCage.Sides> sides = new TreeMap<>();
         orEmpty(d.sides()).forEach((span, s) -> {
             String at = where + ".sides." + span;
@@ -178,7 +200,10 @@ public final class HandFile {
                 return k;
             }
         }
-        fail(where + ".torsion", "There is no kind of torsion " + word + ".", "Use as-found, equilibrium or compatibility.");
+        fail(
+                where + ".torsion",
+                "There is no kind of torsion " + word + ".",
+                "Use as-found, equilibrium or compatibility.");
         return HandCage.TorsionKind.AS_FOUND;
     }
 
@@ -211,8 +236,15 @@ public final class HandFile {
             range(b.count(), 1, MOST_BARS, at + ".count", "");
             range(b.from(), -FAR, FAR, at + ".from", " mm");
             range(b.to(), b.from() + 1, FAR, at + ".to", " mm");
-            out.add(new HandCage.Bars(b.layer(), b.count(), bar(b.size(), at, sizes), b.from(), b.to(), b.hookFrom(), b.hookTo(),
-                Boolean.TRUE.equals(b.pairs())));
+            out.add(new HandCage.Bars(
+                    b.layer(),
+                    b.count(),
+                    bar(b.size(), at, sizes),
+                    b.from(),
+                    b.to(),
+                    b.hookFrom(),
+                    b.hookTo(),
+                    Boolean.TRUE.equals(b.pairs())));
         }
         return out;
     }
@@ -244,9 +276,12 @@ public final class HandFile {
         }
         range(d.from(), -FAR, FAR, where + ".from", " mm");
         range(d.to(), d.from(), FAR, where + ".to", " mm");
-        d.values().keySet().stream().filter(k -> !VALUES.contains(k)).forEach(k -> fail(where + ".values", "There is no demand " + k + ".",
-            "Use " + String.join(", ", VALUES) + "."));
-        return new TypedDemand(d.from(), d.to(), typed(d, 0, where), typed(d, 1, where), typed(d, 2, where), typed(d, 3, where));
+        d.values().keySet().stream()
+                .filter(k -> !VALUES.contains(k))
+                .forEach(k -> fail(
+                        where + ".values", "There is no demand " + k + ".", "Use " + String.join(", ", VALUES) + "."));
+        return new TypedDemand(
+                d.from(), d.to(), typed(d, 0, where), typed(d, 1, where), typed(d, 2, where), typed(d, 3, where));
     }
 
     private double typed(TypedDto d, int k, String where) {
@@ -261,14 +296,37 @@ public final class HandFile {
     /** The wire form of a cage. */
     public static HandDto dto(HandCage h) {
         Map<String, List<BarsDto>> faces = new TreeMap<>();
-        h.faces().forEach((face, list) -> faces.put(face == BeamCage.Face.TOP ? "top" : "bottom", list.stream().map(b -> new BarsDto(b.layer(), b.count(),
-            b.bar().label(), b.from(), b.to(), b.hookFrom(), b.hookTo(), b.pairs())).toList()));
+        h.faces()
+                .forEach((face, list) -> faces.put(
+                        face == BeamCage.Face.TOP ? "top" : "bottom",
+                        list.stream()
+                                .map(b -> new BarsDto(
+                                        b.layer(),
+                                        b.count(),
+                                        b.bar().label(),
+                                        b.from(),
+                                        b.to(),
+                                        b.hookFrom(),
+                                        b.hookTo(),
+                                        b.pairs()))
+                                .toList()));
         Map<String, List<StirrupsDto>> stirrups = new LinkedHashMap<>();
-        h.stirrups().forEach((span, list) -> stirrups.put(span.toString(), list.stream().map(z -> new StirrupsDto(z.from(), z.bar().label(), z.legs(),
-            z.spacing())).toList()));
+        h.stirrups()
+                .forEach((span, list) -> stirrups.put(
+                        span.toString(),
+                        list.stream()
+                                .map(z -> new StirrupsDto(z.from(), z.bar().label(), z.legs(), z.spacing()))
+                                .toList()));
         Map<String, SidesDto> sides = new LinkedHashMap<>();
-        h.sides().forEach((span, s) -> sides.put(span.toString(), new SidesDto(s.bar().label(), s.perFace())));
-        return new HandDto(faces, stirrups, sides, h.demands().stream().map(HandFile::typedDto).toList(), word(h.torsion()));
+        h.sides()
+                .forEach((span, s) ->
+                        sides.put(span.toString(), new SidesDto(s.bar().label(), s.perFace())));
+        return new HandDto(
+                faces,
+                stirrups,
+                sides,
+                h.demands().stream().map(HandFile::typedDto).toList(),
+                word(h.torsion()));
     }
 
     private static TypedDto typedDto(TypedDemand d) {

@@ -45,8 +45,12 @@ record CsvRow(String place, Map<String, Integer> header, String[] cells) impleme
 
     @Override
     public List<String> list(String name) {
-        return has(name) ? Arrays.stream(cell(name).split(";")).map(String::strip).filter(s -> !s.isEmpty()).toList()
-            : List.of();
+        return has(name)
+                ? Arrays.stream(cell(name).split(";"))
+                        .map(String::strip)
+                        .filter(s -> !s.isEmpty())
+                        .toList()
+                : List.of();
     }
 
     @Override

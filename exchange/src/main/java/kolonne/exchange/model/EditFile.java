@@ -82,17 +82,33 @@ public final class EditFile {
                 Member m = asMember(place, n);
                 yield m == null ? null : new ModelEdit.SetReleases(members(r, place), m.startRelease(), m.endRelease());
             }
-            case "member-loads" -> new ModelEdit.SetMemberLoads(known(r, place, "member"), r.id("case"),
-                assemble("memberLoads", place + ".loads", withAll(n.path("loads"), Map.of("member", r.id("member"), "case", r.id("case"))))
-                    .memberLoads());
-            case "area-load" -> one(assemble("areaLoads", place, n).areaLoads(),
-                l -> new ModelEdit.SetAreaLoad(l.panel(), l.loadCase(), l.pressure()));
-            case "options" -> new ModelEdit.SetOptions(assembled(tables("analysis", place, n.path("analysis"), "roleStiffness",
-                n.path("roleStiffness"))).options());
-            case "forces" -> new ModelEdit.UseForces(assemble("stationForces", place + ".rows", n.path("rows")).stationForces());
+            case "member-loads" ->
+                new ModelEdit.SetMemberLoads(
+                        known(r, place, "member"),
+                        r.id("case"),
+                        assemble(
+                                        "memberLoads",
+                                        place + ".loads",
+                                        withAll(
+                                                n.path("loads"),
+                                                Map.of("member", r.id("member"), "case", r.id("case"))))
+                                .memberLoads());
+            case "area-load" ->
+                one(
+                        assemble("areaLoads", place, n).areaLoads(),
+                        l -> new ModelEdit.SetAreaLoad(l.panel(), l.loadCase(), l.pressure()));
+            case "options" ->
+                new ModelEdit.SetOptions(assembled(
+                                tables("analysis", place, n.path("analysis"), "roleStiffness", n.path("roleStiffness")))
+                        .options());
+            case "forces" ->
+                new ModelEdit.UseForces(assemble("stationForces", place + ".rows", n.path("rows"))
+                        .stationForces());
             default -> {
-                fail(place + ".kind", "There is no edit of the kind \"" + kind + "\".",
-                    "Use section, put-section, stiffness, releases, member-loads, area-load, options or forces.");
+                fail(
+                        place + ".kind",
+                        "There is no edit of the kind \"" + kind + "\".",
+                        "Use section, put-section, stiffness, releases, member-loads, area-load, options or forces.");
                 yield null;
             }
         };
@@ -123,7 +139,12 @@ public final class EditFile {
     private Member asMember(String place, JsonNode n) {
         ObjectNode row = ((ObjectNode) n).deepCopy();
         row.remove(List.of("kind", "members"));
-        row.put("id", "-").put("role", "beam").put("start", "-").put("end", "--").put("section", "-").put("material", "-");
+        row.put("id", "-")
+                .put("role", "beam")
+                .put("start", "-")
+                .put("end", "--")
+                .put("section", "-")
+                .put("material", "-");
         List<Member> m = assemble("members", place, row).members();
         return m.isEmpty() ? null : m.get(0);
     }

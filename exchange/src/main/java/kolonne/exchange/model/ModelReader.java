@@ -26,6 +26,7 @@ import kolonne.exchange.json.StrictJson;
 public final class ModelReader {
     /** Largest file read, and largest total that a zip may unpack to [bytes]. */
     public static final long LARGEST = 256L << 20;
+
     private static final int MOST_ENTRIES = 100;
     private static final int MOST_FINDINGS = 500;
     private static final JsonMapper JSON = StrictJson.READER;
@@ -85,8 +86,11 @@ public final class ModelReader {
     }
 
     private Read tooLarge(long size) {
-        return stop(Finding.fails("file.too-large", "file", "The file has " + (size >> 20) + " MB; at most "
-            + (LARGEST >> 20) + " MB are read.", "Split the building, or leave out station forces."));
+        return stop(Finding.fails(
+                "file.too-large",
+                "file",
+                "The file has " + (size >> 20) + " MB; at most " + (LARGEST >> 20) + " MB are read.",
+                "Split the building, or leave out station forces."));
     }
 
     private Read stop(Finding f) {
@@ -103,26 +107,31 @@ public final class ModelReader {
         } catch (JsonProcessingException e) {
             return stop(notJson(e, bytes));
         } catch (IOException e) {
-            return stop(Finding.fails("file.not-text", "file", "The file is not UTF-8 text.",
-                "Save it as UTF-8."));
+            return stop(Finding.fails("file.not-text", "file", "The file is not UTF-8 text.", "Save it as UTF-8."));
         }
         if (root == null || !root.isObject()) {
-            return stop(Finding.fails("file.not-a-model", "file", "The file is JSON but not an object.",
-                "Choose a Kolonne model file."));
+            return stop(Finding.fails(
+                    "file.not-a-model", "file", "The file is JSON but not an object.", "Choose a Kolonne model file."));
         }
         return object(root);
     }
 
     private static Finding notJson(JsonProcessingException e, byte[] bytes) {
-        String at = e.getLocation() == null ? "file" : "line " + e.getLocation().getLineNr() + ", column "
-            + e.getLocation().getColumnNr();
+        String at = e.getLocation() == null
+                ? "file"
+                : "line " + e.getLocation().getLineNr() + ", column "
+                        + e.getLocation().getColumnNr();
         String first = new String(bytes, 0, Math.min(bytes.length, 200), StandardCharsets.UTF_8).strip();
         boolean looksLikeJson = first.startsWith("{") || first.startsWith("\uFEFF{");
         if (!looksLikeJson) {
-            return Finding.fails("file.not-json", at, "The file is neither JSON nor a zip of tables.",
-                "Choose a Kolonne model file (.json) or a zip of CSV tables.");
+            return Finding.fails(
+                    "file.not-json",
+                    at,
+                    "The file is neither JSON nor a zip of tables.",
+                    "Choose a Kolonne model file (.json) or a zip of CSV tables.");
         }
-        return StrictJson.trouble(e, e instanceof JsonEOFException ? "file.truncated" : "file.not-json", "file", "docs/formats/model.md");
+        return StrictJson.trouble(
+                e, e instanceof JsonEOFException ? "file.truncated" : "file.not-json", "file", "docs/formats/model.md");
     }
 
     private Read object(JsonNode root) {
@@ -135,17 +144,23 @@ public final class ModelReader {
             return new Read(null, findings);
         }
         if (!format.equals(Tables.FORMAT) || version != Tables.VERSION) {
-            return stop(Finding.fails("file.version", "file.version", "The file says " + format + " version " + version
-                + "; this Kolonne reads " + Tables.FORMAT + " version " + Tables.VERSION + ".",
-                "Export it in that version."));
+            return stop(Finding.fails(
+                    "file.version",
+                    "file.version",
+                    "The file says " + format + " version " + version + "; this Kolonne reads " + Tables.FORMAT
+                            + " version " + Tables.VERSION + ".",
+                    "Export it in that version."));
         }
         Map<String, List<Row>> tables = new LinkedHashMap<>();
         for (Map.Entry<String, JsonNode> e : root.properties()) {
             if (Tables.FIELDS.containsKey(e.getKey())) {
                 tables.put(e.getKey(), rows(e.getKey(), e.getValue()));
             } else if (!Tables.HEADER.contains(e.getKey())) {
-                findings.add(Finding.note("field.unknown", "file." + e.getKey(), "The field " + e.getKey()
-                    + " is not part of a model; it is left out.", "Correct its name, or delete it."));
+                findings.add(Finding.note(
+                        "field.unknown",
+                        "file." + e.getKey(),
+                        "The field " + e.getKey() + " is not part of a model; it is left out.",
+                        "Correct its name, or delete it."));
             }
         }
         return assemble(name, unitName, tables);
@@ -159,7 +174,8 @@ public final class ModelReader {
         }
         for (int i = 0; i < array.size(); i++) {
             JsonNode n = array.get(i);
-            String place = table + "[" + i + "]" + (n.path("id").isTextual() ? " " + n.get("id").textValue() : "");
+            String place = table + "[" + i + "]"
+                    + (n.path("id").isTextual() ? " " + n.get("id").textValue() : "");
             if (n.isObject()) {
                 out.add(new JsonRow(place, n));
             } else {
@@ -178,8 +194,11 @@ public final class ModelReader {
             int entries = 0;
             for (ZipEntry e = in.getNextEntry(); e != null; e = in.getNextEntry()) {
                 if (++entries > MOST_ENTRIES) {
-                    return stop(Finding.fails("zip.entries", "file", "The zip holds more than " + MOST_ENTRIES
-                        + " files.", "Zip the tables of one model only."));
+                    return stop(Finding.fails(
+                            "zip.entries",
+                            "file",
+                            "The zip holds more than " + MOST_ENTRIES + " files.",
+                            "Zip the tables of one model only."));
                 }
                 if (e.isDirectory()) {
                     continue;
@@ -187,13 +206,16 @@ public final class ModelReader {
                 byte[] content = in.readNBytes((int) Math.min(Integer.MAX_VALUE - 8, left + 1));
                 left -= content.length;
                 if (left < 0) {
-                    return stop(Finding.fails("zip.too-large", e.getName(), "The zip unpacks to more than "
-                        + (LARGEST >> 20) + " MB.", "Zip the tables of one model only."));
+                    return stop(Finding.fails(
+                            "zip.too-large",
+                            e.getName(),
+                            "The zip unpacks to more than " + (LARGEST >> 20) + " MB.",
+                            "Zip the tables of one model only."));
                 }
                 String name = e.getName().substring(e.getName().lastIndexOf('/') + 1);
                 if (files.put(name, content) != null) {
-                    return stop(Finding.fails("zip.duplicate", name, "The zip holds " + name + " twice.",
-                        "Keep one of them."));
+                    return stop(Finding.fails(
+                            "zip.duplicate", name, "The zip holds " + name + " twice.", "Keep one of them."));
                 }
             }
         } catch (IOException | IllegalArgumentException e) {
@@ -220,13 +242,19 @@ public final class ModelReader {
             } else if (Tables.FIELDS.containsKey(table)) {
                 tables.put(table, csv.rows(table, f.getValue()));
             } else {
-                findings.add(Finding.note("table.unknown", f.getKey(), "There is no table of that name; it is left out.",
-                    "Name it after one of " + String.join(", ", Tables.FIELDS.keySet()) + "."));
+                findings.add(Finding.note(
+                        "table.unknown",
+                        f.getKey(),
+                        "There is no table of that name; it is left out.",
+                        "Name it after one of " + String.join(", ", Tables.FIELDS.keySet()) + "."));
             }
         }
         if (units == null) {
-            return stop(Finding.fails("table.no-model", "model.csv", "The table model.csv with the units is missing.",
-                "Add model.csv with the columns name, units and the units SI or US."));
+            return stop(Finding.fails(
+                    "table.no-model",
+                    "model.csv",
+                    "The table model.csv with the units is missing.",
+                    "Add model.csv with the columns name, units and the units SI or US."));
         }
         return assemble(name, units, tables);
     }
@@ -236,17 +264,27 @@ public final class ModelReader {
         if (all.size() <= MOST_FINDINGS) {
             return all;
         }
-        List<Finding> out = new ArrayList<>(Stream.concat(all.stream().filter(f -> f.severity() == Severity.FAILS),
-            all.stream().filter(f -> f.severity() != Severity.FAILS)).limit(MOST_FINDINGS).toList());
-        out.add(Finding.note("file.more", "file", (all.size() - MOST_FINDINGS) + " more findings are not shown.", "Mend these first."));
+        List<Finding> out = new ArrayList<>(Stream.concat(
+                        all.stream().filter(f -> f.severity() == Severity.FAILS),
+                        all.stream().filter(f -> f.severity() != Severity.FAILS))
+                .limit(MOST_FINDINGS)
+                .toList());
+        out.add(Finding.note(
+                "file.more",
+                "file",
+                (all.size() - MOST_FINDINGS) + " more findings are not shown.",
+                "Mend these first."));
         return out;
     }
 
     private Read assemble(String name, String unitName, Map<String, List<Row>> tables) {
         ModelUnits units = ModelUnits.of(unitName);
         if (units == null) {
-            return stop(Finding.fails("file.units", "file.units", "The units are \"" + unitName + "\".",
-                "Write SI (m, mm, kN, MPa) or US (ft, in, kip, ksi)."));
+            return stop(Finding.fails(
+                    "file.units",
+                    "file.units",
+                    "The units are \"" + unitName + "\".",
+                    "Write SI (m, mm, kN, MPa) or US (ft, in, kip, ksi)."));
         }
         ModelAssembler assembler = new ModelAssembler(tables, units, findings);
         Building b = assembler.assemble(name);

@@ -12,13 +12,29 @@ package kolonne.exchange.model;
  * @param lineLoad    (kN/m or kip/ft)
  * @param pressure    (kN/m2 or psf)
  */
-public record ModelUnits(String name, double length, double size, double stress, double weight, double force,
-                         double moment, double lineLoad, double pressure) {
+public record ModelUnits(
+        String name,
+        double length,
+        double size,
+        double stress,
+        double weight,
+        double force,
+        double moment,
+        double lineLoad,
+        double pressure) {
     private static final double POUND = 4.4482216152605;
     private static final double FOOT = 304.8;
     public static final ModelUnits SI = new ModelUnits("SI", 1000, 1, 1, 1e-6, 1e3, 1e6, 1, 1e-3);
-    public static final ModelUnits US = new ModelUnits("US", FOOT, 25.4, 6.894757293168361,
-        POUND / (FOOT * FOOT * FOOT), 1000 * POUND, 1000 * POUND * FOOT, 1000 * POUND / FOOT, POUND / (FOOT * FOOT));
+    public static final ModelUnits US = new ModelUnits(
+            "US",
+            FOOT,
+            25.4,
+            6.894757293168361,
+            POUND / (FOOT * FOOT * FOOT),
+            1000 * POUND,
+            1000 * POUND * FOOT,
+            1000 * POUND / FOOT,
+            POUND / (FOOT * FOOT));
 
     /** The units of a name, or null. */
     public static ModelUnits of(String name) {

@@ -50,7 +50,8 @@ public final class ModelWriter {
             g.writeNumberField("version", Tables.VERSION);
             g.writeStringField("name", b.name());
             g.writeStringField("units", b.unitSystem());
-            for (Map.Entry<String, List<Map<String, Object>>> t : new ModelWriter(b).tables().entrySet()) {
+            for (Map.Entry<String, List<Map<String, Object>>> t :
+                    new ModelWriter(b).tables().entrySet()) {
                 g.writeFieldName(t.getKey());
                 g.writeStartArray();
                 for (Map<String, Object> row : t.getValue()) {
@@ -78,7 +79,8 @@ public final class ModelWriter {
     private static String csv(List<String> fields, List<Map<String, Object>> rows) {
         StringBuilder s = new StringBuilder(String.join(",", fields)).append('\n');
         for (Map<String, Object> row : rows) {
-            List<String> cells = fields.stream().map(f -> quoted(cell(row.get(f)))).toList();
+            List<String> cells =
+                    fields.stream().map(f -> quoted(cell(row.get(f)))).toList();
             s.append(String.join(",", cells)).append('\n');
         }
         return s.toString();
@@ -92,7 +94,11 @@ public final class ModelWriter {
             return String.join(";", l.stream().map(String::valueOf).toList());
         }
         if (v instanceof Map<?, ?> m) {
-            return String.join("; ", m.entrySet().stream().map(e -> e.getKey() + "=" + e.getValue()).toList());
+            return String.join(
+                    "; ",
+                    m.entrySet().stream()
+                            .map(e -> e.getKey() + "=" + e.getValue())
+                            .toList());
         }
         return String.valueOf(v);
     }
@@ -109,40 +115,181 @@ public final class ModelWriter {
     private Map<String, List<Map<String, Object>>> tables() {
         Map<String, List<Map<String, Object>>> t = new LinkedHashMap<>();
         AnalysisOptions o = b.options();
-        t.put("analysis", o.shearDeformation() || o.rigidEnds() != 0 || o.patternLive() || !o.pDelta().isEmpty()
-            ? List.of(row("shearDeformation", o.shearDeformation() ? "yes" : null, "rigidEnds",
-                o.rigidEnds() == 0 ? null : v(o.rigidEnds()), "patternLive", o.patternLive() ? "yes" : null, "pDelta",
-                o.pDelta().isEmpty() ? null : terms(o.pDelta()))) : List.of());
-        t.put("roleStiffness", Stream.of(role("beam", o.beams()), role("column", o.columns())).filter(r -> r.size() > 1).toList());
+        t.put(
+                "analysis",
+                o.shearDeformation()
+                                || o.rigidEnds() != 0
+                                || o.patternLive()
+                                || !o.pDelta().isEmpty()
+                        ? List.of(row(
+                                "shearDeformation",
+                                o.shearDeformation() ? "yes" : null,
+                                "rigidEnds",
+                                o.rigidEnds() == 0 ? null : v(o.rigidEnds()),
+                                "patternLive",
+                                o.patternLive() ? "yes" : null,
+                                "pDelta",
+                                o.pDelta().isEmpty() ? null : terms(o.pDelta())))
+                        : List.of());
+        t.put(
+                "roleStiffness",
+                Stream.of(role("beam", o.beams()), role("column", o.columns()))
+                        .filter(r -> r.size() > 1)
+                        .toList());
         t.put("storeys", rows(b.storeys(), s -> row("id", s.id(), "name", s.name(), "elevation", m(s.elevation()))));
-        t.put("gridLines", rows(b.gridLines(), g -> row("id", g.id(), "x1", m(g.x1()), "y1", m(g.y1()), "x2", m(g.x2()),
-            "y2", m(g.y2()))));
+        t.put(
+                "gridLines",
+                rows(
+                        b.gridLines(),
+                        g -> row("id", g.id(), "x1", m(g.x1()), "y1", m(g.y1()), "x2", m(g.x2()), "y2", m(g.y2()))));
         t.put("joints", rows(b.joints(), j -> row("id", j.id(), "x", m(j.x()), "y", m(j.y()), "z", m(j.z()))));
-        t.put("materials", rows(b.materials(), q -> row("id", q.id(), "fc", v(q.fc() / u.stress()), "E",
-            v(q.E() / u.stress()), "poisson", v(q.poisson()), "weight", v(q.weight() / u.weight()))));
+        t.put(
+                "materials",
+                rows(
+                        b.materials(),
+                        q -> row(
+                                "id",
+                                q.id(),
+                                "fc",
+                                v(q.fc() / u.stress()),
+                                "E",
+                                v(q.E() / u.stress()),
+                                "poisson",
+                                v(q.poisson()),
+                                "weight",
+                                v(q.weight() / u.weight()))));
         t.put("sections", rows(b.sections(), this::section));
         t.put("members", rows(b.members(), this::member));
         t.put("supports", rows(b.supports(), s -> row("joint", s.joint(), "held", held(s))));
-        t.put("springs", rows(b.springs(), s -> row("joint", s.joint(), "ux", k(s.ux()), "uy", k(s.uy()), "uz", k(s.uz()), "rx",
-            mo(s.rx()), "ry", mo(s.ry()), "rz", mo(s.rz()))));
-        t.put("diaphragms", rows(b.diaphragms(), d -> row("id", d.id(), "joints", d.joints(), "kind",
-            d.rigid() ? null : "flexible")));
+        t.put(
+                "springs",
+                rows(
+                        b.springs(),
+                        s -> row(
+                                "joint",
+                                s.joint(),
+                                "ux",
+                                k(s.ux()),
+                                "uy",
+                                k(s.uy()),
+                                "uz",
+                                k(s.uz()),
+                                "rx",
+                                mo(s.rx()),
+                                "ry",
+                                mo(s.ry()),
+                                "rz",
+                                mo(s.rz()))));
+        t.put(
+                "diaphragms",
+                rows(
+                        b.diaphragms(),
+                        d -> row("id", d.id(), "joints", d.joints(), "kind", d.rigid() ? null : "flexible")));
         t.put("panels", rows(b.panels(), this::panel));
-        t.put("loadCases", rows(b.loadCases().stream().filter(c -> !c.generated()).toList(), c -> row("id", c.id(), "name", c.name(), "kind", RowReader.word(c.kind()),
-            "selfWeight", c.selfWeight() == 0 ? null : v(c.selfWeight()))));
+        t.put(
+                "loadCases",
+                rows(
+                        b.loadCases().stream().filter(c -> !c.generated()).toList(),
+                        c -> row(
+                                "id",
+                                c.id(),
+                                "name",
+                                c.name(),
+                                "kind",
+                                RowReader.word(c.kind()),
+                                "selfWeight",
+                                c.selfWeight() == 0 ? null : v(c.selfWeight()))));
         t.put("memberLoads", rows(b.memberLoads(), l -> memberLoad(l, u)));
-        t.put("areaLoads", rows(b.areaLoads(), l -> row("case", l.loadCase(), "panel", l.panel(), "pressure",
-            v(l.pressure() / u.pressure()))));
-        t.put("jointLoads", rows(b.jointLoads(), l -> row("case", l.loadCase(), "joint", l.joint(), "fx", f(l.fx()), "fy",
-            f(l.fy()), "fz", f(l.fz()), "mx", mo(l.mx()), "my", mo(l.my()), "mz", mo(l.mz()))));
-        t.put("settlements", rows(b.settlements(), s -> row("case", s.loadCase(), "joint", s.joint(), "ux", size(s.ux()), "uy",
-            size(s.uy()), "uz", size(s.uz()), "rx", angle(s.rx()), "ry", angle(s.ry()), "rz", angle(s.rz()))));
-        Set<String> own = b.loadCases().stream().filter(c -> !c.generated()).map(LoadCase::id).collect(Collectors.toSet());
-        t.put("combinations", rows(b.combinations().stream()
-            .filter(c -> c.terms().stream().allMatch(q -> own.contains(q.loadCase()))).toList(), c -> row("id", c.id(), "name", c.name(), "purpose",
-            RowReader.word(c.purpose()), "terms", terms(c.terms()))));
-        t.put("stationForces", rows(b.stationForces(), s -> row("member", s.member(), "case", s.loadCase(), "x", m(s.x()),
-            "n", f(s.n()), "vy", f(s.vy()), "vz", f(s.vz()), "t", mo(s.t()), "my", mo(s.my()), "mz", mo(s.mz()))));
+        t.put(
+                "areaLoads",
+                rows(
+                        b.areaLoads(),
+                        l -> row(
+                                "case", l.loadCase(), "panel", l.panel(), "pressure", v(l.pressure() / u.pressure()))));
+        t.put(
+                "jointLoads",
+                rows(
+                        b.jointLoads(),
+                        l -> row(
+                                "case",
+                                l.loadCase(),
+                                "joint",
+                                l.joint(),
+                                "fx",
+                                f(l.fx()),
+                                "fy",
+                                f(l.fy()),
+                                "fz",
+                                f(l.fz()),
+                                "mx",
+                                mo(l.mx()),
+                                "my",
+                                mo(l.my()),
+                                "mz",
+                                mo(l.mz()))));
+        t.put(
+                "settlements",
+                rows(
+                        b.settlements(),
+                        s -> row(
+                                "case",
+                                s.loadCase(),
+                                "joint",
+                                s.joint(),
+                                "ux",
+                                size(s.ux()),
+                                "uy",
+                                size(s.uy()),
+                                "uz",
+                                size(s.uz()),
+                                "rx",
+                                angle(s.rx()),
+                                "ry",
+                                angle(s.ry()),
+                                "rz",
+                                angle(s.rz()))));
+        Set<String> own = b.loadCases().stream()
+                .filter(c -> !c.generated())
+                .map(LoadCase::id)
+                .collect(Collectors.toSet());
+        t.put(
+                "combinations",
+                rows(
+                        b.combinations().stream()
+                                .filter(c -> c.terms().stream().allMatch(q -> own.contains(q.loadCase())))
+                                .toList(),
+                        c -> row(
+                                "id",
+                                c.id(),
+                                "name",
+                                c.name(),
+                                "purpose",
+                                RowReader.word(c.purpose()),
+                                "terms",
+                                terms(c.terms()))));
+        t.put(
+                "stationForces",
+                rows(
+                        b.stationForces(),
+                        s -> row(
+                                "member",
+                                s.member(),
+                                "case",
+                                s.loadCase(),
+                                "x",
+                                m(s.x()),
+                                "n",
+                                f(s.n()),
+                                "vy",
+                                f(s.vy()),
+                                "vz",
+                                f(s.vz()),
+                                "t",
+                                mo(s.t()),
+                                "my",
+                                mo(s.my()),
+                                "mz",
+                                mo(s.mz()))));
         return t;
     }
 
@@ -160,17 +307,46 @@ public final class ModelWriter {
             return row("id", s.id(), "shape", "circle", "d", mm(c.d()));
         }
         Shape.Flanged f = (Shape.Flanged) shape;
-        return row("id", s.id(), "shape", f.word(), "bw", mm(f.bw()), "h", mm(f.h()), "bf", mm(f.bf()), "hf", mm(f.hf()));
+        return row(
+                "id", s.id(), "shape", f.word(), "bw", mm(f.bw()), "h", mm(f.h()), "bf", mm(f.bf()), "hf", mm(f.hf()));
     }
 
     private Map<String, Object> member(Member q) {
-        return row("id", q.id(), "role", RowReader.word(q.role()), "start", q.start(), "end", q.end(), "section",
-            q.section(), "material", q.material(), "angle", q.angle() == 0 ? null : v(Math.toDegrees(q.angle())),
-            "releaseStart", released(q.startRelease(), u), "releaseEnd", released(q.endRelease(), u), "rigidStart",
-            q.rigidStart() == 0 ? null : m(q.rigidStart()), "rigidEnd", q.rigidEnd() == 0 ? null : m(q.rigidEnd()),
-            "factorArea", factor(q, StiffnessFactors::area), "factorShearY", factor(q, StiffnessFactors::shearY),
-            "factorShearZ", factor(q, StiffnessFactors::shearZ), "factorIy", factor(q, StiffnessFactors::iy), "factorIz",
-            factor(q, StiffnessFactors::iz), "factorTorsion", factor(q, StiffnessFactors::torsion));
+        return row(
+                "id",
+                q.id(),
+                "role",
+                RowReader.word(q.role()),
+                "start",
+                q.start(),
+                "end",
+                q.end(),
+                "section",
+                q.section(),
+                "material",
+                q.material(),
+                "angle",
+                q.angle() == 0 ? null : v(Math.toDegrees(q.angle())),
+                "releaseStart",
+                released(q.startRelease(), u),
+                "releaseEnd",
+                released(q.endRelease(), u),
+                "rigidStart",
+                q.rigidStart() == 0 ? null : m(q.rigidStart()),
+                "rigidEnd",
+                q.rigidEnd() == 0 ? null : m(q.rigidEnd()),
+                "factorArea",
+                factor(q, StiffnessFactors::area),
+                "factorShearY",
+                factor(q, StiffnessFactors::shearY),
+                "factorShearZ",
+                factor(q, StiffnessFactors::shearZ),
+                "factorIy",
+                factor(q, StiffnessFactors::iy),
+                "factorIz",
+                factor(q, StiffnessFactors::iz),
+                "factorTorsion",
+                factor(q, StiffnessFactors::torsion));
     }
 
     /** A factor of its own; all of them are written for a member that has gross ones, so that its role's do not apply. */
@@ -183,8 +359,21 @@ public final class ModelWriter {
     }
 
     private static Map<String, Object> role(String role, StiffnessFactors f) {
-        return row("role", role, "factorArea", other(f.area()), "factorShearY", other(f.shearY()), "factorShearZ",
-            other(f.shearZ()), "factorIy", other(f.iy()), "factorIz", other(f.iz()), "factorTorsion", other(f.torsion()));
+        return row(
+                "role",
+                role,
+                "factorArea",
+                other(f.area()),
+                "factorShearY",
+                other(f.shearY()),
+                "factorShearZ",
+                other(f.shearZ()),
+                "factorIy",
+                other(f.iy()),
+                "factorIz",
+                other(f.iz()),
+                "factorTorsion",
+                other(f.torsion()));
     }
 
     private static Double other(double f) {
@@ -203,23 +392,47 @@ public final class ModelWriter {
     }
 
     private static List<String> released(Release r, ModelUnits u) {
-        return r.any() ? IntStream.range(0, 6).filter(i -> r.at(i) < Release.RIGID).mapToObj(i -> r.frees(i) ? ACTIONS.get(i)
-            : ACTIONS.get(i) + "=" + v(r.at(i) / (i < 3 ? u.force() / u.length() : u.moment()))).toList() : null;
+        return r.any()
+                ? IntStream.range(0, 6)
+                        .filter(i -> r.at(i) < Release.RIGID)
+                        .mapToObj(i -> r.frees(i)
+                                ? ACTIONS.get(i)
+                                : ACTIONS.get(i) + "=" + v(r.at(i) / (i < 3 ? u.force() / u.length() : u.moment())))
+                        .toList()
+                : null;
     }
 
     private List<String> holes(SlabPanel p) {
-        return p.holes().isEmpty() ? null : p.holes().stream().map(h -> h.stream().map(c -> m(c.x()) + " " + m(c.y()))
-            .collect(Collectors.joining(" "))).toList();
+        return p.holes().isEmpty()
+                ? null
+                : p.holes().stream()
+                        .map(h -> h.stream().map(c -> m(c.x()) + " " + m(c.y())).collect(Collectors.joining(" ")))
+                        .toList();
     }
 
     private static List<String> held(Support s) {
-        return IntStream.range(0, 6).filter(s::holds).mapToObj(DISPLACEMENTS::get).toList();
+        return IntStream.range(0, 6)
+                .filter(s::holds)
+                .mapToObj(DISPLACEMENTS::get)
+                .toList();
     }
 
     private Map<String, Object> panel(SlabPanel p) {
-        return row("id", p.id(), "joints", p.joints(), "thickness", mm(p.thickness()), "weight",
-            v(p.weight() / u.weight()), "span", p.oneWay() ? "one-way" : "two-way", "angle",
-            p.oneWay() ? v(Math.toDegrees(p.spanAngle())) : null, "holes", holes(p));
+        return row(
+                "id",
+                p.id(),
+                "joints",
+                p.joints(),
+                "thickness",
+                mm(p.thickness()),
+                "weight",
+                v(p.weight() / u.weight()),
+                "span",
+                p.oneWay() ? "one-way" : "two-way",
+                "angle",
+                p.oneWay() ? v(Math.toDegrees(p.spanAngle())) : null,
+                "holes",
+                holes(p));
     }
 
     private static Map<String, Object> memberLoad(MemberLoad l, ModelUnits u) {
@@ -229,9 +442,23 @@ public final class ModelWriter {
             case POINT, DISTRIBUTED_MOMENT -> u.force();
             case MOMENT -> u.moment();
         };
-        return row("case", l.loadCase(), "member", l.member(), "kind", RowReader.word(l.kind()), "direction",
-            RowReader.word(l.direction()), "from", v(l.from() / u.length()), "to", spread ? v(l.to() / u.length()) : null, "value",
-            v(l.w1() / unit), "valueTo", spread && l.w2() != l.w1() ? v(l.w2() / unit) : null);
+        return row(
+                "case",
+                l.loadCase(),
+                "member",
+                l.member(),
+                "kind",
+                RowReader.word(l.kind()),
+                "direction",
+                RowReader.word(l.direction()),
+                "from",
+                v(l.from() / u.length()),
+                "to",
+                spread ? v(l.to() / u.length()) : null,
+                "value",
+                v(l.w1() / unit),
+                "valueTo",
+                spread && l.w2() != l.w1() ? v(l.w2() / unit) : null);
     }
 
     private static Map<String, Double> terms(List<Combination.Term> terms) {
@@ -286,7 +513,11 @@ public final class ModelWriter {
 
     /** Twelve significant digits: hides the rounding of a unit conversion, keeps every digit that was meant. */
     private static double v(double x) {
-        return x == 0 ? 0 : new java.math.BigDecimal(x).round(new java.math.MathContext(12)).doubleValue();
+        return x == 0
+                ? 0
+                : new java.math.BigDecimal(x)
+                        .round(new java.math.MathContext(12))
+                        .doubleValue();
     }
 
     /** The JSON as bytes. */

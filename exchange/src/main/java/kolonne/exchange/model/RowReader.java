@@ -106,8 +106,16 @@ final class RowReader {
             }
         }
         if (sound || row.has(name)) {
-            fail("field.word", name, "The field " + name + " is " + row.raw(name) + ".", "Use one of "
-                + String.join(", ", Arrays.stream(type.getEnumConstants()).map(RowReader::word).toList()) + ".");
+            fail(
+                    "field.word",
+                    name,
+                    "The field " + name + " is " + row.raw(name) + ".",
+                    "Use one of "
+                            + String.join(
+                                    ", ",
+                                    Arrays.stream(type.getEnumConstants())
+                                            .map(RowReader::word)
+                                            .toList()) + ".");
         }
         return type.getEnumConstants()[0];
     }
@@ -126,7 +134,10 @@ final class RowReader {
     }
 
     private void wrong(String name, String kind) {
-        fail("field.type", name, "The field " + name + " is " + row.raw(name) + ", not " + kind + ".",
-            "Write " + kind + ".");
+        fail(
+                "field.type",
+                name,
+                "The field " + name + " is " + row.raw(name) + ", not " + kind + ".",
+                "Write " + kind + ".");
     }
 }

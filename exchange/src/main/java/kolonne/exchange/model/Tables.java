@@ -16,16 +16,34 @@ final class Tables {
     private static Map<String, List<String>> fields() {
         Map<String, List<String>> t = new LinkedHashMap<>();
         t.put("analysis", List.of("shearDeformation", "rigidEnds", "patternLive", "pDelta"));
-        t.put("roleStiffness", List.of("role", "factorArea", "factorShearY", "factorShearZ", "factorIy", "factorIz",
-            "factorTorsion"));
+        t.put(
+                "roleStiffness",
+                List.of("role", "factorArea", "factorShearY", "factorShearZ", "factorIy", "factorIz", "factorTorsion"));
         t.put("storeys", List.of("id", "name", "elevation"));
         t.put("gridLines", List.of("id", "x1", "y1", "x2", "y2"));
         t.put("joints", List.of("id", "x", "y", "z"));
         t.put("materials", List.of("id", "fc", "E", "poisson", "weight"));
         t.put("sections", List.of("id", "shape", "b", "h", "bw", "bf", "hf", "d"));
-        t.put("members", List.of("id", "role", "start", "end", "section", "material", "angle", "releaseStart",
-            "releaseEnd", "rigidStart", "rigidEnd", "factorArea", "factorShearY", "factorShearZ", "factorIy", "factorIz",
-            "factorTorsion"));
+        t.put(
+                "members",
+                List.of(
+                        "id",
+                        "role",
+                        "start",
+                        "end",
+                        "section",
+                        "material",
+                        "angle",
+                        "releaseStart",
+                        "releaseEnd",
+                        "rigidStart",
+                        "rigidEnd",
+                        "factorArea",
+                        "factorShearY",
+                        "factorShearZ",
+                        "factorIy",
+                        "factorIz",
+                        "factorTorsion"));
         t.put("supports", List.of("joint", "held"));
         t.put("springs", List.of("joint", "ux", "uy", "uz", "rx", "ry", "rz"));
         t.put("diaphragms", List.of("id", "joints", "kind"));

@@ -117,7 +117,8 @@ final class PdfPaper implements AutoCloseable {
             List<List<String>> lines = new ArrayList<>();
             int most = 1;
             for (int c = 0; c < columns.size(); c++) {
-                List<String> l = wrap(regular, points, row.get(c).text(), columns.get(c).width() - 6);
+                List<String> l =
+                        wrap(regular, points, row.get(c).text(), columns.get(c).width() - 6);
                 lines.add(l);
                 most = Math.max(most, l.size());
             }
@@ -257,8 +258,8 @@ final class PdfPaper implements AutoCloseable {
         out.close();
         int n = doc.getNumberOfPages();
         for (int i = 0; i < n; i++) {
-            try (PDPageContentStream c = new PDPageContentStream(doc, doc.getPage(i),
-                PDPageContentStream.AppendMode.APPEND, true)) {
+            try (PDPageContentStream c =
+                    new PDPageContentStream(doc, doc.getPage(i), PDPageContentStream.AppendMode.APPEND, true)) {
                 String s = "page " + (i + 1) + " of " + n;
                 c.beginText();
                 c.setFont(regular, 8);

@@ -12,7 +12,8 @@ public final class SchedulePdf {
 
     public static void write(BuildingDesign d, OutputStream out) throws IOException {
         String name = d.analysis().index().building().name();
-        try (PdfPaper paper = new PdfPaper(name + " · schedules · " + d.basis().designCode().name(), true)) {
+        try (PdfPaper paper =
+                new PdfPaper(name + " · schedules · " + d.basis().designCode().name(), true)) {
             boolean first = true;
             for (ScheduleTables.Table t : ScheduleTables.all(d)) {
                 if (!first) {

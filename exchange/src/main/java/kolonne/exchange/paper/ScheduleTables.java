@@ -18,8 +18,8 @@ public final class ScheduleTables {
      * @param decimals of the numbers in a column; -1 for a column of texts
      * @param rows    cells: a String or a Double
      */
-    public record Table(String title, List<String> columns, List<Integer> widths, List<Integer> decimals,
-                        List<List<Object>> rows) {
+    public record Table(
+            String title, List<String> columns, List<Integer> widths, List<Integer> decimals, List<List<Object>> rows) {
         /** A column holds numbers if it has decimals of 0 or more. */
         public boolean numeric(int column) {
             return decimals.get(column) >= 0;
@@ -28,8 +28,9 @@ public final class ScheduleTables {
         /** A cell as printed. */
         public String text(int row, int column) {
             Object v = rows.get(row).get(column);
-            return v instanceof Double n ? String.format(Locale.ROOT, "%." + decimals.get(column) + "f", n)
-                : String.valueOf(v);
+            return v instanceof Double n
+                    ? String.format(Locale.ROOT, "%." + decimals.get(column) + "f", n)
+                    : String.valueOf(v);
         }
     }
 
@@ -37,25 +38,70 @@ public final class ScheduleTables {
         boolean us = d.basis().usUnits();
         List<List<Object>> rows = new ArrayList<>();
         for (Schedules.BeamRow r : Schedules.beams(d)) {
-            rows.add(List.of(r.mark(), r.storey(), (double) r.span(), r.section(), Quantity.DISTANCE.display(r.clear(), us),
-                r.topLeft(), r.topMiddle(), r.topRight(), r.bottom(), r.stirrups(), r.sideBars(),
-                r.satisfied() ? "" : "fails"));
+            rows.add(List.of(
+                    r.mark(),
+                    r.storey(),
+                    (double) r.span(),
+                    r.section(),
+                    Quantity.DISTANCE.display(r.clear(), us),
+                    r.topLeft(),
+                    r.topMiddle(),
+                    r.topRight(),
+                    r.bottom(),
+                    r.stirrups(),
+                    r.sideBars(),
+                    r.satisfied() ? "" : "fails"));
         }
-        return new Table("Beam schedule", List.of("mark", "storey", "span", "section", us ? "clear, ft" : "clear, m",
-            "top left", "top middle", "top right", "bottom", "stirrups", "side bars", ""),
-            List.of(7, 6, 4, 13, 6, 11, 9, 11, 11, 22, 8, 4), List.of(-1, -1, 0, -1, 2, -1, -1, -1, -1, -1, -1, -1), rows);
+        return new Table(
+                "Beam schedule",
+                List.of(
+                        "mark",
+                        "storey",
+                        "span",
+                        "section",
+                        us ? "clear, ft" : "clear, m",
+                        "top left",
+                        "top middle",
+                        "top right",
+                        "bottom",
+                        "stirrups",
+                        "side bars",
+                        ""),
+                List.of(7, 6, 4, 13, 6, 11, 9, 11, 11, 22, 8, 4),
+                List.of(-1, -1, 0, -1, 2, -1, -1, -1, -1, -1, -1, -1),
+                rows);
     }
 
     public static Table columns(BuildingDesign d) {
         boolean us = d.basis().usUnits();
         List<List<Object>> rows = new ArrayList<>();
         for (Schedules.ColumnRow r : Schedules.columns(d)) {
-            rows.add(List.of(r.mark(), r.storey(), r.section(), Quantity.STRENGTH.display(r.fc(), us), r.bars(),
-                100 * r.ratio(), r.ties(), r.utilisation(), r.satisfied() ? "" : "fails"));
+            rows.add(List.of(
+                    r.mark(),
+                    r.storey(),
+                    r.section(),
+                    Quantity.STRENGTH.display(r.fc(), us),
+                    r.bars(),
+                    100 * r.ratio(),
+                    r.ties(),
+                    r.utilisation(),
+                    r.satisfied() ? "" : "fails"));
         }
-        return new Table("Column schedule", List.of("mark", "lift to", "section", us ? "f′c, ksi" : "f′c, MPa", "bars",
-            "steel, %", "ties", "util.", ""), List.of(9, 9, 12, 8, 16, 8, 22, 7, 6),
-            List.of(-1, -1, -1, us ? 2 : 0, -1, 2, -1, 2, -1), rows);
+        return new Table(
+                "Column schedule",
+                List.of(
+                        "mark",
+                        "lift to",
+                        "section",
+                        us ? "f′c, ksi" : "f′c, MPa",
+                        "bars",
+                        "steel, %",
+                        "ties",
+                        "util.",
+                        ""),
+                List.of(9, 9, 12, 8, 16, 8, 22, 7, 6),
+                List.of(-1, -1, -1, us ? 2 : 0, -1, 2, -1, 2, -1),
+                rows);
     }
 
     public static Table bars(BuildingDesign d) {
@@ -63,20 +109,39 @@ public final class ScheduleTables {
         List<List<Object>> rows = new ArrayList<>();
         for (Schedules.BarRow r : Schedules.bars(d)) {
             BarItem i = r.item();
-            List<Object> row = new ArrayList<>(List.of(r.member(), r.barMark(), i.what(), i.bar().label(),
-                (double) i.number(), i.shape()));
+            List<Object> row = new ArrayList<>(
+                    List.of(r.member(), r.barMark(), i.what(), i.bar().label(), (double) i.number(), i.shape()));
             for (int k = 0; k < 3; k++) {
-                row.add(k < i.dims().size() ? String.format(Locale.ROOT, us ? "%.2f" : "%.0f",
-                    us ? i.dims().get(k) / 25.4 : i.dims().get(k)) : "");
+                row.add(
+                        k < i.dims().size()
+                                ? String.format(
+                                        Locale.ROOT,
+                                        us ? "%.2f" : "%.0f",
+                                        us ? i.dims().get(k) / 25.4 : i.dims().get(k))
+                                : "");
             }
             row.add(us ? i.cutLength() / 304.8 : i.cutLength());
             row.add(Quantity.MASS.display(i.mass(), us));
             rows.add(row);
         }
         String unit = us ? "in" : "mm";
-        return new Table("Bar list", List.of("member", "bar", "where", "size", "number", "shape", "A, " + unit, "B, " + unit,
-            "C, " + unit, us ? "cut, ft" : "cut, mm", us ? "mass, lb" : "mass, kg"),
-            List.of(9, 4, 24, 6, 7, 6, 7, 7, 7, 8, 9), List.of(-1, -1, -1, -1, 0, -1, -1, -1, -1, us ? 2 : 0, 1), rows);
+        return new Table(
+                "Bar list",
+                List.of(
+                        "member",
+                        "bar",
+                        "where",
+                        "size",
+                        "number",
+                        "shape",
+                        "A, " + unit,
+                        "B, " + unit,
+                        "C, " + unit,
+                        us ? "cut, ft" : "cut, mm",
+                        us ? "mass, lb" : "mass, kg"),
+                List.of(9, 4, 24, 6, 7, 6, 7, 7, 7, 8, 9),
+                List.of(-1, -1, -1, -1, 0, -1, -1, -1, -1, us ? 2 : 0, 1),
+                rows);
     }
 
     public static Table totals(BuildingDesign d) {
@@ -85,12 +150,17 @@ public final class ScheduleTables {
         List<List<Object>> rows = new ArrayList<>();
         double mass = 0;
         for (Schedules.SizeTotal t : Schedules.totals(Schedules.bars(d))) {
-            rows.add(List.of(t.label(), Quantity.DISTANCE.display(t.length(), us), Quantity.MASS.display(t.mass(), us)));
+            rows.add(
+                    List.of(t.label(), Quantity.DISTANCE.display(t.length(), us), Quantity.MASS.display(t.mass(), us)));
             mass += t.mass();
         }
         rows.add(List.of("all", "", Quantity.MASS.display(mass, us)));
-        return new Table("Steel by size", List.of("size", us ? "length, ft" : "length, m", us ? "mass, lb" : "mass, kg"),
-            List.of(10, 14, 14), List.of(-1, 0, 0), rows);
+        return new Table(
+                "Steel by size",
+                List.of("size", us ? "length, ft" : "length, m", us ? "mass, lb" : "mass, kg"),
+                List.of(10, 14, 14),
+                List.of(-1, 0, 0),
+                rows);
     }
 
     /** All tables in the order of printing. */

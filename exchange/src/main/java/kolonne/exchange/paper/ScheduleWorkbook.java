@@ -42,7 +42,8 @@ public final class ScheduleWorkbook {
             if (t.numeric(c)) {
                 styles[c] = book.createCellStyle();
                 int decimals = t.decimals().get(c);
-                styles[c].setDataFormat(book.createDataFormat().getFormat(decimals == 0 ? "0" : "0." + "0".repeat(decimals)));
+                styles[c].setDataFormat(
+                        book.createDataFormat().getFormat(decimals == 0 ? "0" : "0." + "0".repeat(decimals)));
             }
         }
         for (int r = 0; r < t.rows().size(); r++) {

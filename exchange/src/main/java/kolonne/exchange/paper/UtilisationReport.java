@@ -59,17 +59,27 @@ public final class UtilisationReport {
         BuildingDesign.State s = d.state();
         Basis b = d.basis();
         paper.heading(name, 18);
-        paper.paragraph("Utilisation report to " + b.designCode().name() + ", basis “" + b.name() + "”.", 10, PdfPaper.SOFT);
+        paper.paragraph(
+                "Utilisation report to " + b.designCode().name() + ", basis “" + b.name() + "”.", 10, PdfPaper.SOFT);
         paper.heading("Summary", 12);
-        paper.paragraph(String.format(Locale.ROOT,
-            "%d members in %d beam lines and column stacks: %d satisfied, %d overstressed, %d failing, %d with notes.",
-            d.analysis().index().building().members().size(), s.members(), s.satisfied(), s.overstressed(), s.failing(),
-            s.withNotes()));
+        paper.paragraph(String.format(
+                Locale.ROOT,
+                "%d members in %d beam lines and column stacks: %d satisfied, %d overstressed, %d failing, %d with notes.",
+                d.analysis().index().building().members().size(),
+                s.members(),
+                s.satisfied(),
+                s.overstressed(),
+                s.failing(),
+                s.withNotes()));
         paper.paragraph("In all: " + d.quantities().words(us) + ".");
-        paper.paragraph(String.format(Locale.ROOT,
-            "fy %s, fyt %s, cover %s in beams and %s in columns, practical steel cap %.1f %%.",
-            Quantity.STRENGTH.text(b.fy(), us), Quantity.STRENGTH.text(b.fyt(), us),
-            Quantity.LENGTH.text(b.beamCover(), us), Quantity.LENGTH.text(b.columnCover(), us), 100 * b.bars().practicalCap()));
+        paper.paragraph(String.format(
+                Locale.ROOT,
+                "fy %s, fyt %s, cover %s in beams and %s in columns, practical steel cap %.1f %%.",
+                Quantity.STRENGTH.text(b.fy(), us),
+                Quantity.STRENGTH.text(b.fyt(), us),
+                Quantity.LENGTH.text(b.beamCover(), us),
+                Quantity.LENGTH.text(b.columnCover(), us),
+                100 * b.bars().practicalCap()));
         paper.heading("Causes", 12);
         List<List<PdfPaper.Cell>> rows = new ArrayList<>();
         for (Cause c : Cause.values()) {
@@ -81,40 +91,81 @@ public final class UtilisationReport {
         if (rows.isEmpty()) {
             paper.paragraph("Nothing fails.");
         } else {
-            paper.table(List.of(new PdfPaper.Column("cause", 260, false), new PdfPaper.Column("lines and stacks", 90, true)),
-                rows, 9);
+            paper.table(
+                    List.of(
+                            new PdfPaper.Column("cause", 260, false),
+                            new PdfPaper.Column("lines and stacks", 90, true)),
+                    rows,
+                    9);
         }
     }
 
     private void members() throws IOException {
-        List<PdfPaper.Column> columns = List.of(new PdfPaper.Column("mark", 62, false),
-            new PdfPaper.Column("storey", 46, false), new PdfPaper.Column("section", 96, false),
-            new PdfPaper.Column("governing check", 128, false), new PdfPaper.Column("combination", 92, false),
-            new PdfPaper.Column("", 52, false), new PdfPaper.Column("util.", 35, true));
+        List<PdfPaper.Column> columns = List.of(
+                new PdfPaper.Column("mark", 62, false),
+                new PdfPaper.Column("storey", 46, false),
+                new PdfPaper.Column("section", 96, false),
+                new PdfPaper.Column("governing check", 128, false),
+                new PdfPaper.Column("combination", 92, false),
+                new PdfPaper.Column("", 52, false),
+                new PdfPaper.Column("util.", 35, true));
         paper.heading("Beam lines", 12);
         List<List<PdfPaper.Cell>> beams = new ArrayList<>();
-        d.beams().forEach(b -> row(b.line().mark(), b.line().storey(), b.line().spans().get(
-            b.governing().part()).section().shape().label(us), b.governing(), b.findings(), beams));
+        d.beams()
+                .forEach(b -> row(
+                        b.line().mark(),
+                        b.line().storey(),
+                        b.line()
+                                .spans()
+                                .get(b.governing().part())
+                                .section()
+                                .shape()
+                                .label(us),
+                        b.governing(),
+                        b.findings(),
+                        beams));
         paper.table(columns, beams, 7.5f);
         paper.heading("Column lifts", 12);
         List<List<PdfPaper.Cell>> lifts = new ArrayList<>();
-        d.columns().forEach(c -> c.lifts().forEach(l -> row(c.stack().mark(), l.lift().storey(),
-            l.lift().section().shape().label(us), l.governingCheck(), l.findings(), lifts)));
+        d.columns()
+                .forEach(c -> c.lifts()
+                        .forEach(l -> row(
+                                c.stack().mark(),
+                                l.lift().storey(),
+                                l.lift().section().shape().label(us),
+                                l.governingCheck(),
+                                l.findings(),
+                                lifts)));
         paper.table(columns, lifts, 7.5f);
     }
 
-    private static void row(String mark, String storey, String section, CheckResult c, List<Finding> findings,
-                            List<List<PdfPaper.Cell>> out) {
+    private static void row(
+            String mark,
+            String storey,
+            String section,
+            CheckResult c,
+            List<Finding> findings,
+            List<List<PdfPaper.Cell>> out) {
         boolean over = !c.satisfied();
         String check = c.title() + (c.place().equals("whole lift") ? "" : ", " + c.place());
-        out.add(List.of(new PdfPaper.Cell(mark, over, -1), PdfPaper.Cell.of(storey), PdfPaper.Cell.of(section),
-            PdfPaper.Cell.of(check), PdfPaper.Cell.of(c.combination()), new PdfPaper.Cell("", over, c.utilisation()),
-            new PdfPaper.Cell(String.format(Locale.ROOT, "%.2f", c.utilisation()), over, -1)));
+        out.add(List.of(
+                new PdfPaper.Cell(mark, over, -1),
+                PdfPaper.Cell.of(storey),
+                PdfPaper.Cell.of(section),
+                PdfPaper.Cell.of(check),
+                PdfPaper.Cell.of(c.combination()),
+                new PdfPaper.Cell("", over, c.utilisation()),
+                new PdfPaper.Cell(String.format(Locale.ROOT, "%.2f", c.utilisation()), over, -1)));
         for (Finding f : findings) {
             if (f.severity() != Severity.INFO) {
-                out.add(List.of(PdfPaper.Cell.of(""), new PdfPaper.Cell(f.severity().word(),
-                    f.severity() == Severity.FAILS, -1), PdfPaper.Cell.of(f.clause()), PdfPaper.Cell.of(f.what()),
-                    PdfPaper.Cell.of(f.mend()), PdfPaper.Cell.of(""), PdfPaper.Cell.of("")));
+                out.add(List.of(
+                        PdfPaper.Cell.of(""),
+                        new PdfPaper.Cell(f.severity().word(), f.severity() == Severity.FAILS, -1),
+                        PdfPaper.Cell.of(f.clause()),
+                        PdfPaper.Cell.of(f.what()),
+                        PdfPaper.Cell.of(f.mend()),
+                        PdfPaper.Cell.of(""),
+                        PdfPaper.Cell.of("")));
             }
         }
     }
@@ -123,14 +174,19 @@ public final class UtilisationReport {
         paper.newPage();
         paper.heading("Calculation: beam line " + b.line().mark(), 14);
         paper.paragraph(b.line().storey() + " · " + b.line().spans().size() + " spans · "
-            + b.line().spans().get(0).section().shape().label(us));
+                + b.line().spans().get(0).section().shape().label(us));
         checks(b.checks());
         TreeSet<Integer> stations = new TreeSet<>();
-        b.checks().stream().filter(c -> c.station() >= 0 && c.cause().isStrength())
-            .forEach(c -> stations.add(c.station()));
+        b.checks().stream()
+                .filter(c -> c.station() >= 0 && c.cause().isStrength())
+                .forEach(c -> stations.add(c.station()));
         for (int s : stations) {
-            paper.heading(String.format(Locale.ROOT, "At %s from the start of the line",
-                Quantity.DISTANCE.text(b.line().stations().get(s).x(), us)), 11);
+            paper.heading(
+                    String.format(
+                            Locale.ROOT,
+                            "At %s from the start of the line",
+                            Quantity.DISTANCE.text(b.line().stations().get(s).x(), us)),
+                    11);
             steps(BeamCheck.explain(b.line(), b.cage(), d.beamContext(), s));
         }
     }
@@ -139,8 +195,11 @@ public final class UtilisationReport {
         paper.newPage();
         paper.heading("Calculation: column stack " + c.stack().mark(), 14);
         for (ColumnDesign.LiftDesign l : c.lifts()) {
-            paper.heading("Lift to " + l.lift().storey() + ": " + l.lift().section().shape().label(us)
-                + ", " + l.cage().layout().words() + ", " + Schedules.ties(l.cage(), d.basis()), 11);
+            paper.heading(
+                    "Lift to " + l.lift().storey() + ": "
+                            + l.lift().section().shape().label(us) + ", "
+                            + l.cage().layout().words() + ", " + Schedules.ties(l.cage(), d.basis()),
+                    11);
             checks(l.checks());
             LiftDemands.Demand g = l.governing();
             if (g != null) {
@@ -152,26 +211,47 @@ public final class UtilisationReport {
     private void checks(List<CheckResult> checks) throws IOException {
         List<List<PdfPaper.Cell>> rows = new ArrayList<>();
         for (CheckResult c : checks) {
-            rows.add(List.of(PdfPaper.Cell.of(c.title()), PdfPaper.Cell.of(c.place()),
-                PdfPaper.Cell.of(c.quantity().text(c.demand(), us)), PdfPaper.Cell.of(c.quantity().text(c.capacity(), us)),
-                new PdfPaper.Cell(String.format(Locale.ROOT, "%.2f", c.utilisation()), !c.satisfied(), -1),
-                PdfPaper.Cell.of(c.combination()), PdfPaper.Cell.of(c.clause())));
+            rows.add(List.of(
+                    PdfPaper.Cell.of(c.title()),
+                    PdfPaper.Cell.of(c.place()),
+                    PdfPaper.Cell.of(c.quantity().text(c.demand(), us)),
+                    PdfPaper.Cell.of(c.quantity().text(c.capacity(), us)),
+                    new PdfPaper.Cell(String.format(Locale.ROOT, "%.2f", c.utilisation()), !c.satisfied(), -1),
+                    PdfPaper.Cell.of(c.combination()),
+                    PdfPaper.Cell.of(c.clause())));
         }
-        paper.table(List.of(new PdfPaper.Column("check", 130, false), new PdfPaper.Column("place", 90, false),
-            new PdfPaper.Column("demand", 60, true), new PdfPaper.Column("capacity", 60, true),
-            new PdfPaper.Column("util.", 36, true), new PdfPaper.Column("combination", 82, false),
-            new PdfPaper.Column("clause", 53, false)), rows, 7.5f);
+        paper.table(
+                List.of(
+                        new PdfPaper.Column("check", 130, false),
+                        new PdfPaper.Column("place", 90, false),
+                        new PdfPaper.Column("demand", 60, true),
+                        new PdfPaper.Column("capacity", 60, true),
+                        new PdfPaper.Column("util.", 36, true),
+                        new PdfPaper.Column("combination", 82, false),
+                        new PdfPaper.Column("clause", 53, false)),
+                rows,
+                7.5f);
     }
 
     private void steps(List<Step> steps) throws IOException {
         List<List<PdfPaper.Cell>> rows = new ArrayList<>();
         for (Step s : steps) {
             boolean title = Double.isNaN(s.value());
-            rows.add(List.of(new PdfPaper.Cell(s.symbol(), title, -1), PdfPaper.Cell.of(s.formula()),
-                PdfPaper.Cell.of(s.substituted(us)), PdfPaper.Cell.of(s.result(us)), PdfPaper.Cell.of(s.clause())));
+            rows.add(List.of(
+                    new PdfPaper.Cell(s.symbol(), title, -1),
+                    PdfPaper.Cell.of(s.formula()),
+                    PdfPaper.Cell.of(s.substituted(us)),
+                    PdfPaper.Cell.of(s.result(us)),
+                    PdfPaper.Cell.of(s.clause())));
         }
-        paper.table(List.of(new PdfPaper.Column("", 84, false), new PdfPaper.Column("formula", 156, false),
-            new PdfPaper.Column("numbers", 142, false), new PdfPaper.Column("result", 74, true),
-            new PdfPaper.Column("clause", 55, false)), rows, 7.5f);
+        paper.table(
+                List.of(
+                        new PdfPaper.Column("", 84, false),
+                        new PdfPaper.Column("formula", 156, false),
+                        new PdfPaper.Column("numbers", 142, false),
+                        new PdfPaper.Column("result", 74, true),
+                        new PdfPaper.Column("clause", 55, false)),
+                rows,
+                7.5f);
     }
 }

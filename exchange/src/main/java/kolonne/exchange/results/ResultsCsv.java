@@ -33,10 +33,20 @@ public final class ResultsCsv {
     }
 
     private static void check(String mark, CheckResult c, Writer out) throws IOException {
-        out.write(String.join(",", text(mark), Integer.toString(c.part() + 1), c.kind().id(), c.cause().id(),
-            number(c.quantity().display(c.demand(), false)), number(c.quantity().display(c.capacity(), false)),
-            c.quantity().unit(false), String.format(Locale.ROOT, "%.4f", c.utilisation()),
-            Boolean.toString(c.satisfied()), text(c.combination()), text(c.place()), text(c.clause())));
+        out.write(String.join(
+                ",",
+                text(mark),
+                Integer.toString(c.part() + 1),
+                c.kind().id(),
+                c.cause().id(),
+                number(c.quantity().display(c.demand(), false)),
+                number(c.quantity().display(c.capacity(), false)),
+                c.quantity().unit(false),
+                String.format(Locale.ROOT, "%.4f", c.utilisation()),
+                Boolean.toString(c.satisfied()),
+                text(c.combination()),
+                text(c.place()),
+                text(c.clause())));
         out.write('\n');
     }
 
@@ -71,7 +81,7 @@ public final class ResultsCsv {
     }
 
     private static void joints(Analysis a, String name, double[] factors, Writer out, boolean reactions)
-        throws IOException {
+            throws IOException {
         Building b = a.index().building();
         for (int j = 0; j < b.joints().size(); j++) {
             double[] v = new double[6];
@@ -91,7 +101,7 @@ public final class ResultsCsv {
     }
 
     private static void row(String name, String id, double[] v, double first, double second, Writer out)
-        throws IOException {
+            throws IOException {
         StringBuilder s = new StringBuilder(text(name)).append(',').append(text(id));
         for (int i = 0; i < 6; i++) {
             s.append(',').append(number(v[i] * (i < 3 ? first : second)));
@@ -117,8 +127,11 @@ public final class ResultsCsv {
         Building b = a.index().building();
         for (int m = 0; m < b.members().size(); m++) {
             for (int s = 0; s < a.stationCount(m); s++) {
-                StringBuilder line = new StringBuilder(text(name)).append(',').append(text(b.members().get(m).id()))
-                    .append(',').append(number(a.stationX(m, s) / 1000));
+                StringBuilder line = new StringBuilder(text(name))
+                        .append(',')
+                        .append(text(b.members().get(m).id()))
+                        .append(',')
+                        .append(number(a.stationX(m, s) / 1000));
                 for (int i = 0; i < Analysis.COMPONENTS; i++) {
                     double v = 0;
                     for (int c = 0; c < factors.length; c++) {
@@ -138,7 +151,8 @@ public final class ResultsCsv {
         if (v == 0 || !Double.isFinite(v)) {
             return v == 0 ? "0" : Double.isNaN(v) ? "" : v > 0 ? "inf" : "-inf";
         }
-        return Double.toString(new java.math.BigDecimal(v).round(new java.math.MathContext(8)).doubleValue());
+        return Double.toString(
+                new java.math.BigDecimal(v).round(new java.math.MathContext(8)).doubleValue());
     }
 
     /** Quoted where needed; a text that a spreadsheet would take for a formula gets an apostrophe in front. */

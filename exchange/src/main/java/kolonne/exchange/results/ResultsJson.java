@@ -36,11 +36,14 @@ import kolonne.exchange.basis.BasisFile;
 
 /** Writes the results JSON (schema in docs/formats/results.schema.json). */
 public final class ResultsJson {
-    private static final JsonMapper JSON = new JsonMapper(JsonFactory.builder().enable(StreamWriteFeature.USE_FAST_DOUBLE_WRITER).build());
+    private static final JsonMapper JSON = new JsonMapper(JsonFactory.builder()
+            .enable(StreamWriteFeature.USE_FAST_DOUBLE_WRITER)
+            .build());
     /** Smaller numbers are zero. */
     private static final double LEAST = 1e-100;
     /** Powers of ten up to what the largest number needs. */
-    private static final double[] TEN = IntStream.range(0, 309).mapToDouble(i -> Math.pow(10, i)).toArray();
+    private static final double[] TEN =
+            IntStream.range(0, 309).mapToDouble(i -> Math.pow(10, i)).toArray();
 
     private final BuildingDesign d;
     private final JsonGenerator g;
@@ -89,8 +92,10 @@ public final class ResultsJson {
     }
 
     private void quantities() throws IOException {
-        Quantities beams = d.beams().stream().map(b -> Quantities.of(b, basis)).reduce(Quantities.NONE, Quantities::plus);
-        Quantities columns = d.columns().stream().map(c -> Quantities.of(c, basis)).reduce(Quantities.NONE, Quantities::plus);
+        Quantities beams =
+                d.beams().stream().map(b -> Quantities.of(b, basis)).reduce(Quantities.NONE, Quantities::plus);
+        Quantities columns =
+                d.columns().stream().map(c -> Quantities.of(c, basis)).reduce(Quantities.NONE, Quantities::plus);
         Quantities floors = Quantities.ofFloors(d);
         g.writeObjectFieldStart("quantities");
         number("beamsM3", beams.concrete() / 1e9);
@@ -323,7 +328,9 @@ public final class ResultsJson {
         g.writeArrayFieldStart("demands");
         for (LiftDemands.Demand q : LiftDemands.of(lift, l.cage(), d.columnContext())) {
             g.writeStartObject();
-            g.writeStringField("combination", d.columnContext().strength().combination(q.combination()).id());
+            g.writeStringField(
+                    "combination",
+                    d.columnContext().strength().combination(q.combination()).id());
             g.writeStringField("place", q.place().name().toLowerCase(java.util.Locale.ROOT));
             number("partOfHeight", q.part());
             g.writeBooleanField("slender", q.magnified());
@@ -403,7 +410,9 @@ public final class ResultsJson {
             g.writeStringField("place", c.place());
             number("xMm", c.x());
             g.writeNumberField("part", c.part() + 1);
-            boolean atStation = line != null && c.station() >= 0 && Math.abs(line.stations().get(c.station()).x() - c.x()) < 1;
+            boolean atStation = line != null
+                    && c.station() >= 0
+                    && Math.abs(line.stations().get(c.station()).x() - c.x()) < 1;
             g.writeNumberField("station", atStation ? c.station() : -1);
             g.writeStringField("clause", c.clause());
             g.writeEndObject();

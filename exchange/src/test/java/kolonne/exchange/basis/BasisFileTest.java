@@ -40,10 +40,16 @@ class BasisFileTest {
         Basis s = Basis.standard(code);
         Bars r = s.bars();
         Basis b = s.with(new Bars(r.beams(), r.columns(), r.stirrups(), 1, 0.03, Preference.FEWEST_SIZES, 9000))
-            .with(new Frame(Sway.BRACED, Sway.FROM_MODEL, 0.1, code.startsWith("en") ? Ductility.NONE : Ductility.SPECIAL))
-            .with(new BeamRules(true, true, new DeflectionLimits(300, 200, 480), new SectionLimits(0.6, 0.9, 300, 900, 250, 500, 25)))
-            .with(new Stirrups(50, 100, 250, 2, 4));
-        Basis again = BasisFile.read(BasisFile.write(b).getBytes(StandardCharsets.UTF_8)).basis();
+                .with(new Frame(
+                        Sway.BRACED, Sway.FROM_MODEL, 0.1, code.startsWith("en") ? Ductility.NONE : Ductility.SPECIAL))
+                .with(new BeamRules(
+                        true,
+                        true,
+                        new DeflectionLimits(300, 200, 480),
+                        new SectionLimits(0.6, 0.9, 300, 900, 250, 500, 25)))
+                .with(new Stirrups(50, 100, 250, 2, 4));
+        Basis again = BasisFile.read(BasisFile.write(b).getBytes(StandardCharsets.UTF_8))
+                .basis();
         assertEquals(b.bars(), again.bars());
         assertEquals(b.beams(), again.beams());
         assertEquals(b.frame(), again.frame());
@@ -55,8 +61,23 @@ class BasisFileTest {
     @Test
     void fieldsThatOlderFilesDoNotHaveTakeTheStandardsValue() throws Exception {
         ObjectNode n = node(Basis.standard(true));
-        n.remove(List.of("slabFlanges", "bundles", "stockLengthMm", "ductility", "bandFrom", "bandTo", "depthLeastMm", "depthMostMm", "widthLeastMm", "widthMostMm",
-            "sizeStepMm", "national", "redistribution", "liveDeflection", "lastingDeflection", "roofDeflection"));
+        n.remove(List.of(
+                "slabFlanges",
+                "bundles",
+                "stockLengthMm",
+                "ductility",
+                "bandFrom",
+                "bandTo",
+                "depthLeastMm",
+                "depthMostMm",
+                "widthLeastMm",
+                "widthMostMm",
+                "sizeStepMm",
+                "national",
+                "redistribution",
+                "liveDeflection",
+                "lastingDeflection",
+                "roofDeflection"));
         Basis b = read(n).basis();
         assertEquals(Basis.standard(true).beams(), b.beams());
         assertEquals(Basis.standard(true).bars(), b.bars());
@@ -65,16 +86,25 @@ class BasisFileTest {
     }
 
     @ParameterizedTest(name = "{0} = {1}")
-    @CsvSource({"stockLengthMm, 100, basis.stockLength", "bandTo, 1.2, basis.bandTo", "bandFrom, 1.1, basis.bandFrom", "depthMostMm, 150, basis.depthMost",
-        "widthLeastMm, 5, basis.widthLeast", "sizeStepMm, 0, basis.sizeStep", "ductility, '\"strong\"', basis.word", "bundles, '\"maybe\"', basis.field",
-        "stockLengthMm, '\"long\"', basis.field"})
+    @CsvSource({
+        "stockLengthMm, 100, basis.stockLength",
+        "bandTo, 1.2, basis.bandTo",
+        "bandFrom, 1.1, basis.bandFrom",
+        "depthMostMm, 150, basis.depthMost",
+        "widthLeastMm, 5, basis.widthLeast",
+        "sizeStepMm, 0, basis.sizeStep",
+        "ductility, '\"strong\"', basis.word",
+        "bundles, '\"maybe\"', basis.field",
+        "stockLengthMm, '\"long\"', basis.field"
+    })
     void aBadValueIsNamedWithItsPlace(String field, String value, String code) throws Exception {
         ObjectNode n = node(Basis.standard(false));
         n.set(field, JSON.readTree(value));
         BasisFile.Read r = read(n);
         assertNull(r.basis());
         assertEquals(code, r.findings().get(0).code(), r.findings().toString());
-        assertTrue(r.findings().get(0).where().startsWith("basis") && !r.findings().get(0).mend().isBlank());
+        assertTrue(r.findings().get(0).where().startsWith("basis")
+                && !r.findings().get(0).mend().isBlank());
     }
 
     @Test

@@ -35,7 +35,9 @@ class EditFileTest {
              "loadCases":[{"id":"P","kind":"live"}],
              "memberLoads":[{"case":"P","member":"M","from":0,"to":6,"value":-10}],
              "combinations":[{"id":"K","purpose":"strength","terms":{"P":1.6}}]}""")
-            .formatted(units, us ? 4 : 30, us ? 12 : 300, us ? 24 : 600).getBytes(StandardCharsets.UTF_8)).building();
+                        .formatted(units, us ? 4 : 30, us ? 12 : 300, us ? 24 : 600)
+                        .getBytes(StandardCharsets.UTF_8))
+                .building();
     }
 
     private static EditFile.Read read(String edit, Building b) {
@@ -51,36 +53,68 @@ class EditFileTest {
     @Test
     void everyKindIsReadInCoreUnits() {
         Building b = building("SI");
-        assertEquals(List.of("M"), one("{\"kind\":\"section\",\"members\":[\"M\"],\"section\":\"S\"}", b, ModelEdit.SetSection.class).members());
-        assertEquals(new Shape.Rectangle(350, 700), one("{\"kind\":\"put-section\",\"id\":\"T\",\"shape\":\"rectangle\",\"b\":350,\"h\":700}", b,
-            ModelEdit.PutSection.class).section().shape());
-        assertEquals(0.01, one("{\"kind\":\"stiffness\",\"members\":[\"M\"],\"factorTorsion\":0.01}", b, ModelEdit.SetStiffness.class)
-            .factors().torsion());
-        assertNull(one("{\"kind\":\"stiffness\",\"members\":[\"M\"]}", b, ModelEdit.SetStiffness.class).factors(), "the role's again");
-        ModelEdit.SetReleases ends = one("{\"kind\":\"releases\",\"members\":[\"M\"],\"releaseStart\":[\"my\"],\"releaseEnd\":[\"my=5000\"]}", b,
-            ModelEdit.SetReleases.class);
+        assertEquals(
+                List.of("M"),
+                one("{\"kind\":\"section\",\"members\":[\"M\"],\"section\":\"S\"}", b, ModelEdit.SetSection.class)
+                        .members());
+        assertEquals(
+                new Shape.Rectangle(350, 700),
+                one(
+                                "{\"kind\":\"put-section\",\"id\":\"T\",\"shape\":\"rectangle\",\"b\":350,\"h\":700}",
+                                b,
+                                ModelEdit.PutSection.class)
+                        .section()
+                        .shape());
+        assertEquals(
+                0.01,
+                one(
+                                "{\"kind\":\"stiffness\",\"members\":[\"M\"],\"factorTorsion\":0.01}",
+                                b,
+                                ModelEdit.SetStiffness.class)
+                        .factors()
+                        .torsion());
+        assertNull(
+                one("{\"kind\":\"stiffness\",\"members\":[\"M\"]}", b, ModelEdit.SetStiffness.class)
+                        .factors(),
+                "the role's again");
+        ModelEdit.SetReleases ends = one(
+                "{\"kind\":\"releases\",\"members\":[\"M\"],\"releaseStart\":[\"my\"],\"releaseEnd\":[\"my=5000\"]}",
+                b,
+                ModelEdit.SetReleases.class);
         assertTrue(ends.atStart().frees(4));
         assertEquals(5e9, ends.atEnd().my(), 1, "kNm/rad in Nmm/rad");
         assertEquals(Release.RIGID, ends.atEnd().mz());
-        ModelEdit.SetMemberLoads loads = one("{\"kind\":\"member-loads\",\"member\":\"M\",\"case\":\"P\",\"loads\":[{\"kind\":\"point\","
-            + "\"direction\":\"global-z\",\"from\":2.5,\"value\":-40}]}", b, ModelEdit.SetMemberLoads.class);
+        ModelEdit.SetMemberLoads loads = one(
+                "{\"kind\":\"member-loads\",\"member\":\"M\",\"case\":\"P\",\"loads\":[{\"kind\":\"point\","
+                        + "\"direction\":\"global-z\",\"from\":2.5,\"value\":-40}]}",
+                b,
+                ModelEdit.SetMemberLoads.class);
         MemberLoad p = loads.loads().get(0);
         assertEquals(2500, p.from());
         assertEquals(-40_000, p.w1());
         assertEquals(Direction.GLOBAL_Z, p.direction());
-        ModelEdit.SetOptions o = one("{\"kind\":\"options\",\"analysis\":{\"shearDeformation\":\"yes\",\"rigidEnds\":0.5,\"pDelta\":{\"P\":1.2}},"
-            + "\"roleStiffness\":[{\"role\":\"beam\",\"factorIy\":0.35}]}", b, ModelEdit.SetOptions.class);
+        ModelEdit.SetOptions o = one(
+                "{\"kind\":\"options\",\"analysis\":{\"shearDeformation\":\"yes\",\"rigidEnds\":0.5,\"pDelta\":{\"P\":1.2}},"
+                        + "\"roleStiffness\":[{\"role\":\"beam\",\"factorIy\":0.35}]}",
+                b,
+                ModelEdit.SetOptions.class);
         assertTrue(o.options().shearDeformation());
         assertEquals(0.35, o.options().beams().iy());
         assertEquals(1.2, o.options().pDelta().get(0).factor());
-        assertEquals(List.of(), one("{\"kind\":\"forces\",\"rows\":[]}", b, ModelEdit.UseForces.class).forces());
+        assertEquals(
+                List.of(),
+                one("{\"kind\":\"forces\",\"rows\":[]}", b, ModelEdit.UseForces.class)
+                        .forces());
     }
 
     @Test
     void usUnitsAreConverted() {
         Building b = building("US");
-        ModelEdit.SetMemberLoads loads = one("{\"kind\":\"member-loads\",\"member\":\"M\",\"case\":\"P\",\"loads\":[{\"kind\":\"distributed\","
-            + "\"from\":0,\"to\":6,\"value\":-1}]}", b, ModelEdit.SetMemberLoads.class);
+        ModelEdit.SetMemberLoads loads = one(
+                "{\"kind\":\"member-loads\",\"member\":\"M\",\"case\":\"P\",\"loads\":[{\"kind\":\"distributed\","
+                        + "\"from\":0,\"to\":6,\"value\":-1}]}",
+                b,
+                ModelEdit.SetMemberLoads.class);
         assertEquals(-14.5939, loads.loads().get(0).w1(), 1e-4);
         assertEquals(6 * 304.8, loads.loads().get(0).to(), 1e-9);
     }
@@ -89,11 +123,14 @@ class EditFileTest {
     void forcesGoThereAndBack() {
         for (String units : List.of("SI", "US")) {
             Building b = building(units);
-            List<StationForces> forces = List.of(new StationForces("M", "P", 0, -1e5, 10, 2e4, 3e6, -4e7, 5e6),
-                new StationForces("M", "P", b.joints().get(1).x(), 0, 0, -2e4, 0, 4e7, 0));
+            List<StationForces> forces = List.of(
+                    new StationForces("M", "P", 0, -1e5, 10, 2e4, 3e6, -4e7, 5e6),
+                    new StationForces("M", "P", b.joints().get(1).x(), 0, 0, -2e4, 0, 4e7, 0));
             EditFile.Read r = EditFile.read(EditFile.forces(b, forces), b);
             assertTrue(r.sound(), r.findings().toString());
-            List<StationForces> back = assertInstanceOf(ModelEdit.UseForces.class, r.edits().get(0)).forces();
+            List<StationForces> back = assertInstanceOf(
+                            ModelEdit.UseForces.class, r.edits().get(0))
+                    .forces();
             for (int i = 0; i < 2; i++) {
                 assertEquals(forces.get(i).my(), back.get(i).my(), 1e-6 * 4e7);
                 assertEquals(forces.get(i).n(), back.get(i).n(), 1e-6 * 1e5);
@@ -103,13 +140,16 @@ class EditFileTest {
     }
 
     static Stream<Arguments> bad() {
-        return Stream.of(Arguments.of("{\"kind\":\"section\",\"members\":[\"Q\"],\"section\":\"S\"}", "no member Q"),
-            Arguments.of("{\"kind\":\"section\",\"members\":[],\"section\":\"S\"}", "names no members"),
-            Arguments.of("{\"kind\":\"paint\"}", "no edit of the kind"),
-            Arguments.of("{\"kind\":\"put-section\",\"id\":\"T\",\"shape\":\"rectangle\",\"b\":-3,\"h\":700}", ""),
-            Arguments.of("{\"kind\":\"releases\",\"members\":[\"M\"],\"releaseStart\":[\"bending\"]}", "bending"),
-            Arguments.of("{\"kind\":\"member-loads\",\"member\":\"M\",\"case\":\"P\",\"loads\":[{\"from\":0}]}", "value"),
-            Arguments.of("{\"kind\":\"stiffness\",\"members\":[\"M\"],\"factorIy\":\"half\"}", ""));
+        return Stream.of(
+                Arguments.of("{\"kind\":\"section\",\"members\":[\"Q\"],\"section\":\"S\"}", "no member Q"),
+                Arguments.of("{\"kind\":\"section\",\"members\":[],\"section\":\"S\"}", "names no members"),
+                Arguments.of("{\"kind\":\"paint\"}", "no edit of the kind"),
+                Arguments.of("{\"kind\":\"put-section\",\"id\":\"T\",\"shape\":\"rectangle\",\"b\":-3,\"h\":700}", ""),
+                Arguments.of("{\"kind\":\"releases\",\"members\":[\"M\"],\"releaseStart\":[\"bending\"]}", "bending"),
+                Arguments.of(
+                        "{\"kind\":\"member-loads\",\"member\":\"M\",\"case\":\"P\",\"loads\":[{\"from\":0}]}",
+                        "value"),
+                Arguments.of("{\"kind\":\"stiffness\",\"members\":[\"M\"],\"factorIy\":\"half\"}", ""));
     }
 
     @ParameterizedTest(name = "{index} {1}")
@@ -118,11 +158,16 @@ class EditFileTest {
         Building b = building("SI");
         EditFile.Read r = read(edit, b);
         // sizes that no section can have are found by the check of the whole model that follows every edit
-        boolean whole = r.sound() && kolonne.core.model.ModelCheck.run(ModelEdit.apply(b, r.edits())).stream()
-            .anyMatch(f -> f.severity() == kolonne.core.finding.Severity.FAILS);
+        boolean whole = r.sound()
+                && kolonne.core.model.ModelCheck.run(ModelEdit.apply(b, r.edits())).stream()
+                        .anyMatch(f -> f.severity() == kolonne.core.finding.Severity.FAILS);
         assertFalse(r.sound() && !whole, edit);
-        assertTrue(r.sound() || r.findings().stream().anyMatch(f -> (f.what() + f.where()).contains(words) && !f.mend().isBlank()),
-            r.findings().toString());
+        assertTrue(
+                r.sound()
+                        || r.findings().stream()
+                                .anyMatch(f -> (f.what() + f.where()).contains(words)
+                                        && !f.mend().isBlank()),
+                r.findings().toString());
     }
 
     @Test

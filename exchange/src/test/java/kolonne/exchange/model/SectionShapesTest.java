@@ -24,23 +24,44 @@ class SectionShapesTest {
     }
 
     @ParameterizedTest
-    @CsvSource(delimiter = '|', value = {"rectangle|\"b\":300,\"h\":600", "circle|\"d\":450", "tee|\"bw\":300,\"h\":600,\"bf\":1200,\"hf\":150",
-        "ell|\"bw\":300,\"h\":600,\"bf\":800,\"hf\":150", "inverted-tee|\"bw\":350,\"h\":700,\"bf\":750,\"hf\":250"})
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "rectangle|\"b\":300,\"h\":600",
+                "circle|\"d\":450",
+                "tee|\"bw\":300,\"h\":600,\"bf\":1200,\"hf\":150",
+                "ell|\"bw\":300,\"h\":600,\"bf\":800,\"hf\":150",
+                "inverted-tee|\"bw\":350,\"h\":700,\"bf\":750,\"hf\":250"
+            })
     void aShapeIsReadAndWrittenByItsWord(String word, String sizes) {
         ModelReader.Read r = read("{\"id\":\"S\",\"shape\":\"" + word + "\"," + sizes + "}");
         assertTrue(r.sound(), r.findings().toString());
         Shape shape = r.building().sections().get(0).shape();
         assertEquals(word, shape.word());
         ModelReader.Read again = ModelReader.read(ModelWriter.json(r.building()));
-        assertEquals(shape, again.building().sections().get(0).shape(), again.findings().toString());
+        assertEquals(
+                shape,
+                again.building().sections().get(0).shape(),
+                again.findings().toString());
     }
 
     @ParameterizedTest
-    @CsvSource(delimiter = '|', value = {"inverted-tee|\"bw\":350,\"h\":700,\"bf\":300,\"hf\":250", "inverted-tee|\"bw\":350,\"h\":700,\"bf\":750,\"hf\":800",
-        "inverted-tee|\"bw\":350,\"h\":700,\"bf\":750", "upside-down|\"bw\":350,\"h\":700,\"bf\":750,\"hf\":250"})
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "inverted-tee|\"bw\":350,\"h\":700,\"bf\":300,\"hf\":250",
+                "inverted-tee|\"bw\":350,\"h\":700,\"bf\":750,\"hf\":800",
+                "inverted-tee|\"bw\":350,\"h\":700,\"bf\":750",
+                "upside-down|\"bw\":350,\"h\":700,\"bf\":750,\"hf\":250"
+            })
     void sizesThatMakeNoShapeAreNamed(String word, String sizes) {
         ModelReader.Read r = read("{\"id\":\"S\",\"shape\":\"" + word + "\"," + sizes + "}");
-        assertTrue(!r.sound() && r.findings().stream().anyMatch(f -> f.where().contains("S") && !f.mend().isBlank()), r.findings().toString());
+        assertTrue(
+                !r.sound()
+                        && r.findings().stream()
+                                .anyMatch(f ->
+                                        f.where().contains("S") && !f.mend().isBlank()),
+                r.findings().toString());
     }
 
     @Test

@@ -19,13 +19,17 @@ import org.junit.jupiter.api.Test;
 class ShippedFilesTest {
     @Test
     void theShippedModelIsTheGenerators() throws IOException {
-        assertArrayEquals(Files.readAllBytes(Path.of("../samples/veldhaven.json")),
-            ModelWriter.json(DemoBuilding.generate(DemoOptions.VELDHAVEN)), "run ./kolonne demo samples/veldhaven.json");
+        assertArrayEquals(
+                Files.readAllBytes(Path.of("../samples/veldhaven.json")),
+                ModelWriter.json(DemoBuilding.generate(DemoOptions.VELDHAVEN)),
+                "run ./kolonne demo samples/veldhaven.json");
     }
 
     @Test
     void theSchemaKnowsEveryTableAndField() throws IOException {
-        JsonNode tables = new ObjectMapper().readTree(Files.readAllBytes(Path.of("../docs/formats/model.schema.json"))).get("properties");
+        JsonNode tables = new ObjectMapper()
+                .readTree(Files.readAllBytes(Path.of("../docs/formats/model.schema.json")))
+                .get("properties");
         for (Map.Entry<String, List<String>> t : Tables.FIELDS.entrySet()) {
             List<String> fields = new ArrayList<>();
             tables.get(t.getKey()).get("items").get("properties").fieldNames().forEachRemaining(fields::add);

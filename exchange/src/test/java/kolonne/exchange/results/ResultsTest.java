@@ -38,8 +38,10 @@ class ResultsTest {
 
     @BeforeAll
     static void make() throws IOException {
-        design = BuildingDesigner.design(FrameAnalysis.solve(new BuildingIndex(DemoBuilding.generate(DemoOptions.ofSize(300)))),
-            Basis.standard(false), BuildingDesigner.Progress.NONE);
+        design = BuildingDesigner.design(
+                FrameAnalysis.solve(new BuildingIndex(DemoBuilding.generate(DemoOptions.ofSize(300)))),
+                Basis.standard(false),
+                BuildingDesigner.Progress.NONE);
         ByteArrayOutputStream out = new ByteArrayOutputStream();
         ResultsJson.write(design, out);
         json = new ObjectMapper().readTree(out.toByteArray());
@@ -52,8 +54,11 @@ class ResultsTest {
         for (JsonNode line : json.get("beamLines")) {
             for (JsonNode st : line.get("stations")) {
                 JsonNode span = line.get("spans").get(st.get("span").asInt() - 1);
-                double middle = (span.get("faceFromMm").asDouble() + span.get("faceToMm").asDouble()) / 2;
-                if (Math.abs(st.get("xMm").asDouble() - middle) > 1 || !span.get("section").get("shape").asText().equals("rectangle")) {
+                double middle = (span.get("faceFromMm").asDouble()
+                                + span.get("faceToMm").asDouble())
+                        / 2;
+                if (Math.abs(st.get("xMm").asDouble() - middle) > 1
+                        || !span.get("section").get("shape").asText().equals("rectangle")) {
                     continue;
                 }
                 double h = span.get("section").get("depthMm").asDouble();
@@ -62,13 +67,22 @@ class ResultsTest {
                 for (JsonNode bar : span.get("cuts").get(1).get("bars")) {
                     if (bar.get("zMm").asDouble() < h / 2) {
                         as += bar.get("areaMm2").asDouble();
-                        moment += bar.get("areaMm2").asDouble() * (h - bar.get("zMm").asDouble());
+                        moment += bar.get("areaMm2").asDouble()
+                                * (h - bar.get("zMm").asDouble());
                     }
                 }
                 double fy = json.get("basis").get("fyMpa").asDouble();
-                double a = as * fy / (0.85 * span.get("concrete").get("fcMpa").asDouble() * span.get("section").get("webWidthMm").asDouble());
+                double a = as
+                        * fy
+                        / (0.85
+                                * span.get("concrete").get("fcMpa").asDouble()
+                                * span.get("section").get("webWidthMm").asDouble());
                 double strength = 0.9 * as * fy * (moment / as - a / 2) / 1e6;
-                assertEquals(strength, st.get("capacitySaggingKnm").asDouble(), 0.06 * strength, line.get("mark").asText());
+                assertEquals(
+                        strength,
+                        st.get("capacitySaggingKnm").asDouble(),
+                        0.06 * strength,
+                        line.get("mark").asText());
                 double worst = 0;
                 for (JsonNode f : st.get("forces")) {
                     worst = Math.max(worst, f.get("myKnm").asDouble());
@@ -86,7 +100,7 @@ class ResultsTest {
             for (JsonNode c : line.get("checks")) {
                 double u = c.get("demand").asDouble() / c.get("capacity").asDouble();
                 boolean ratio = Set.of("flexure-top", "flexure-bottom", "shear", "shear-limit", "torsion-threshold")
-                    .contains(c.get("kind").asText());
+                        .contains(c.get("kind").asText());
                 if (ratio) {
                     assertEquals(u, c.get("utilisation").asDouble(), 1e-3, c.toString());
                     assertFalse(c.get("combination").asText().isBlank());
@@ -104,29 +118,46 @@ class ResultsTest {
         int between = 0;
         for (int i = 0; i < json.get("beamLines").size(); i++) {
             JsonNode line = json.get("beamLines").get(i);
-            assertEquals(design.beams().get(i).line().stations().size(), line.get("stations").size());
+            assertEquals(
+                    design.beams().get(i).line().stations().size(),
+                    line.get("stations").size());
             for (JsonNode c : line.get("checks")) {
                 int station = c.get("station").asInt();
                 between += station < 0 ? 1 : 0;
-                assertTrue(station < 0 || Math.abs(line.get("stations").get(station).get("xMm").asDouble() - c.get("xMm").asDouble()) < 1, c.toString());
+                assertTrue(
+                        station < 0
+                                || Math.abs(line.get("stations")
+                                                        .get(station)
+                                                        .get("xMm")
+                                                        .asDouble()
+                                                - c.get("xMm").asDouble())
+                                        < 1,
+                        c.toString());
             }
         }
         assertTrue(between > 0);
         for (String purpose : new String[] {"combinations", "serviceCombinations", "sustainedCombinations"}) {
-            assertTrue(json.get(purpose).size() > 0 && json.get(purpose).get(0).get("terms").size() > 0, purpose);
+            assertTrue(
+                    json.get(purpose).size() > 0
+                            && json.get(purpose).get(0).get("terms").size() > 0,
+                    purpose);
         }
     }
 
     /** Redistributed moments are those of the file: hogging at supports is less than that of the analysis. */
     @Test
     void theFileHasTheMomentsThatWereDesignedFor() throws IOException {
-        BuildingDesign moved = BuildingDesigner.design(design.analysis(), Basis.standard(false).withRedistribution(0.1), BuildingDesigner.Progress.NONE);
+        BuildingDesign moved = BuildingDesigner.design(
+                design.analysis(), Basis.standard(false).withRedistribution(0.1), BuildingDesigner.Progress.NONE);
         ByteArrayOutputStream out = new ByteArrayOutputStream();
         ResultsJson.write(moved, out);
         JsonNode file = new ObjectMapper().readTree(out.toByteArray());
         int less = 0;
         for (int i = 0; i < file.get("beamLines").size(); i++) {
-            less += hogging(file.get("beamLines").get(i)) < hogging(json.get("beamLines").get(i)) - 1e-3 ? 1 : 0;
+            less += hogging(file.get("beamLines").get(i))
+                            < hogging(json.get("beamLines").get(i)) - 1e-3
+                    ? 1
+                    : 0;
         }
         assertTrue(less > 10, less + " lines");
     }
@@ -148,11 +179,14 @@ class ResultsTest {
                 double b = lift.get("section").get("widthMm").asDouble();
                 double sum = 0;
                 for (JsonNode bar : lift.get("bars")) {
-                    assertTrue(Math.abs(bar.get("xMm").asDouble()) + bar.get("diameterMm").asDouble() / 2 <= b / 2 - 40 + 1e-6);
+                    assertTrue(Math.abs(bar.get("xMm").asDouble())
+                                    + bar.get("diameterMm").asDouble() / 2
+                            <= b / 2 - 40 + 1e-6);
                     sum += bar.get("areaMm2").asDouble();
                 }
                 assertEquals(lift.get("steelAreaMm2").asDouble(), sum, 1e-3 * sum);
-                assertTrue(lift.get("demands").size() >= 3 * json.get("combinations").size());
+                assertTrue(lift.get("demands").size()
+                        >= 3 * json.get("combinations").size());
             }
         }
     }
@@ -202,7 +236,9 @@ class ResultsTest {
         ByteArrayOutputStream xlsx = new ByteArrayOutputStream();
         ScheduleWorkbook.write(design, xlsx);
         try (Workbook book = new XSSFWorkbook(new java.io.ByteArrayInputStream(xlsx.toByteArray()))) {
-            assertEquals(ScheduleTables.bars(design).rows().size(), book.getSheet("Bar list").getLastRowNum());
+            assertEquals(
+                    ScheduleTables.bars(design).rows().size(),
+                    book.getSheet("Bar list").getLastRowNum());
         }
     }
 
@@ -210,13 +246,21 @@ class ResultsTest {
     void aBasisGoesThereAndBackAndABadOneIsExplained() {
         for (boolean us : new boolean[] {false, true}) {
             Basis b = Basis.standard(us);
-            Basis back = BasisFile.read(BasisFile.write(b).getBytes(java.nio.charset.StandardCharsets.UTF_8)).basis();
+            Basis back = BasisFile.read(BasisFile.write(b).getBytes(java.nio.charset.StandardCharsets.UTF_8))
+                    .basis();
             assertEquals(BasisFile.dto(b), BasisFile.dto(back));
         }
         String text = BasisFile.write(Basis.standard(false));
-        for (String bad : List.of("", "{", "[]", text.replace("420.0", "\"x\""), text.replace("\"beamBars\"", "\"beamBar\""),
-            text.replace("aci-318m-19", "aci-000"), text.replace("least-steel", "cheapest"), text.replace("\"T16\"", "\"T17\""),
-            text.replace("\"name\" : \"Standard, SI\"", "\"name\" : null"))) {
+        for (String bad : List.of(
+                "",
+                "{",
+                "[]",
+                text.replace("420.0", "\"x\""),
+                text.replace("\"beamBars\"", "\"beamBar\""),
+                text.replace("aci-318m-19", "aci-000"),
+                text.replace("least-steel", "cheapest"),
+                text.replace("\"T16\"", "\"T17\""),
+                text.replace("\"name\" : \"Standard, SI\"", "\"name\" : null"))) {
             BasisFile.Read r = BasisFile.read(bad.getBytes(java.nio.charset.StandardCharsets.UTF_8));
             assertEquals(null, r.basis(), bad);
             assertFalse(r.findings().get(0).mend().isBlank());

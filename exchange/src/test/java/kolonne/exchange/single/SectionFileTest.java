@@ -19,6 +19,7 @@ class SectionFileTest {
         [{"id":"B","use":"beam","units":"US","shape":{"shape":"rectangle","b":12,"h":24},"fc":4,"fy":60,"cover":1.5,
           "bars":[{"bar":"#8","z":2.5,"count":4},{"bar":"#5","face":"top","count":2}],"stirrups":{"bar":"#4","spacing":8},
           "forces":[{"name":"a","my":200,"vz":40},{"name":"b","my":-60,"t":25,"vz":20}]}]""";
+
     private static final String COLUMN = """
         [{"id":"C","use":"column","units":"SI","shape":{"shape":"rectangle","b":400,"h":400},"fc":30,"fy":420,
           "bars":[{"bar":"T25","x":-140,"z":60},{"bar":"T25","x":140,"z":60},{"bar":"T25","x":-140,"z":340},{"bar":"T25","x":140,"z":340}],
@@ -55,9 +56,11 @@ class SectionFileTest {
     void torsionInInchesByHand() {
         JsonNode a = answer(BEAM);
         JsonNode set = a.get("sets").get(1);
-        // x1 = 8.5, y1 = 20.5: Aoh = 174.25, ph = 58; At/s = 300 000 / (0.75 x 2 x 0.85 x 174.25 x 60 000) = 0.022505 in
+        // x1 = 8.5, y1 = 20.5: Aoh = 174.25, ph = 58; At/s = 300 000 / (0.75 x 2 x 0.85 x 174.25 x 60 000) = 0.022505
+        // in
         double at = 0.022505;
-        // hogging: d = 24 - 1.5 - 0.5 - 0.3125 = 21.6875 of the top bars; φVc = 0.75 x 2 √4000 x 12 x 21.6875 = 24.69 kip > 20
+        // hogging: d = 24 - 1.5 - 0.5 - 0.3125 = 21.6875 of the top bars; φVc = 0.75 x 2 √4000 x 12 x 21.6875 = 24.69
+        // kip > 20
         assertEquals(at / (0.20 / 8), check(set, "torsion"), 1e-3);
         double al = Math.max(at * 58, 5 * Math.sqrt(4000) * 288 / 60_000 - Math.max(at, 25.0 * 12 / 60_000) * 58);
         assertEquals(al / 2 / 0.62, check(set, "torsion-bars"), 2e-3, "two levels, the top one has 0.62 in2");
@@ -72,8 +75,10 @@ class SectionFileTest {
         double ast = 4 * Math.PI * 625 / 4;
         double cap = 0.65 * 0.8 * (0.85 * 30 * (160_000 - ast) + 420 * ast);
         assertEquals(1.5e6 / cap, check(a.get("sets").get(0), "axial-limit"), 1e-6);
-        assertEquals(check(a.get("sets").get(0), "axial-limit"), check(a.get("sets").get(0), "axial-bending"), 1e-9);
-        assertTrue(check(a.get("sets").get(1), "axial-bending") > 0.3 && check(a.get("sets").get(1), "axial-bending") < 1.2);
+        assertEquals(
+                check(a.get("sets").get(0), "axial-limit"), check(a.get("sets").get(0), "axial-bending"), 1e-9);
+        assertTrue(check(a.get("sets").get(1), "axial-bending") > 0.3
+                && check(a.get("sets").get(1), "axial-bending") < 1.2);
     }
 
     @Test
@@ -83,36 +88,73 @@ class SectionFileTest {
               "bars":[{"area":2400,"diameter":25,"z":70}],"forces":[{"my":300}]}]""";
         JsonNode a = answer(si);
         double as = 2400 * 420 / (0.85 * 28 * 1200);
-        assertEquals(0.9 * 2400 * 420 * (530 - as / 2), a.get("strengths").get("phiMnSaggingNmm").asDouble(), 1e3);
+        assertEquals(
+                0.9 * 2400 * 420 * (530 - as / 2),
+                a.get("strengths").get("phiMnSaggingNmm").asDouble(),
+                1e3);
     }
 
     @Test
     void barsOfACircleLieEvenlyRoundOneRing() {
         StringBuilder bars = new StringBuilder();
         for (int i = 0; i < 6; i++) {
-            bars.append(i == 0 ? "" : ",").append(String.format(java.util.Locale.ROOT, "{\"bar\":\"T20\",\"x\":%.3f,\"z\":%.3f}", 180 * Math.cos(i * Math.PI / 3),
-                250 + 180 * Math.sin(i * Math.PI / 3)));
+            bars.append(i == 0 ? "" : ",")
+                    .append(String.format(
+                            java.util.Locale.ROOT,
+                            "{\"bar\":\"T20\",\"x\":%.3f,\"z\":%.3f}",
+                            180 * Math.cos(i * Math.PI / 3),
+                            250 + 180 * Math.sin(i * Math.PI / 3)));
         }
-        String round = "[{\"use\":\"column\",\"units\":\"SI\",\"shape\":{\"shape\":\"circle\",\"d\":500},\"fc\":30,\"fy\":420,\"bars\":[" + bars
-            + "],\"forces\":[{\"n\":-500,\"my\":100}]}]";
+        String round =
+                "[{\"use\":\"column\",\"units\":\"SI\",\"shape\":{\"shape\":\"circle\",\"d\":500},\"fc\":30,\"fy\":420,\"bars\":["
+                        + bars + "],\"forces\":[{\"n\":-500,\"my\":100}]}]";
         assertTrue(check(answer(round).get("sets").get(0), "axial-bending") > 0);
-        SectionFile.Read one = SectionFile.read(round.replaceFirst("180\\.000", "90.000").getBytes(StandardCharsets.UTF_8));
-        assertTrue(one.findings().stream().anyMatch(f -> f.what().contains("out of scope")), one.findings().toString());
+        SectionFile.Read one =
+                SectionFile.read(round.replaceFirst("180\\.000", "90.000").getBytes(StandardCharsets.UTF_8));
+        assertTrue(
+                one.findings().stream().anyMatch(f -> f.what().contains("out of scope")),
+                one.findings().toString());
     }
 
     static Stream<Arguments> bad() {
-        return Stream.of(bad("units", BEAM.replace("\"US\"", "\"cgs\"")), bad("use", BEAM.replace("\"beam\"", "\"slab\"")), bad("fc", BEAM.replace("\"fc\":4", "\"fc\":-4")),
-            bad("bars[0]", BEAM.replace("#8", "#77")), bad("bars[0]", BEAM.replace("\"z\":2.5", "\"z\":92.5")), bad("shape", BEAM.replace("\"b\":12", "\"b\":0")),
-            bad("stirrups", BEAM.replace("\"spacing\":8", "\"spacing\":0")), bad("file", "[]"), bad("file", "{"), bad("file", "hello"),
-            bad("out of scope", COLUMN.replace("{\"bar\":\"T25\",\"x\":140,\"z\":340}", "{\"bar\":\"T25\",\"x\":100,\"z\":340}")),
-            bad("sections[0]", "[null]"), bad("no sections", "null"), bad("NaN is not a number", BEAM.replace("\"my\":200", "\"my\":NaN")),
-            bad("file[0].fc", BEAM.replace("\"fc\":4", "\"fc\":\"4\"")), bad("not a whole number", BEAM.replace("\"count\":4", "\"count\":2.5")),
-            bad("fc", BEAM.replace("\"fc\":4,", "\"fc\":4000,")), bad("fy", BEAM.replace("\"fy\":60", "\"fy\":420")), bad("fyt", BEAM.replace("\"fy\":60", "\"fy\":60,\"fyt\":1")),
-            bad("strength is missing", BEAM.replace("\"fc\":4,", "")), bad("forces[0]", BEAM.replace("\"my\":200", "\"my\":1e400")), bad("forces[1]", BEAM.replaceAll("\\{\"name\":\"b\".*?\\}", "null")),
-            bad("The id is that of sections[0]", "[" + BEAM.strip().substring(1, BEAM.strip().length() - 1) + "," + BEAM.strip().substring(1)),
-            bad("of the section", BEAM.replace("\"bar\":\"#8\"", "\"area\":200")), bad("cover", BEAM.replace("\"cover\":1.5", "\"cover\":-1")), bad("shape", BEAM.replace("\"b\":12", "\"b\":12000")),
-            bad("given twice", BEAM.replace("\"fc\":4", "\"fc\":4,\"fc\":5")), bad("nested too deeply", "[".repeat(2000)), bad("file", BEAM.replace("\"fc\":4", "\"fc\":\"four\"")), bad("file", BEAM.replace("\"cover\"", "\"kover\"")),
-            bad("bars", BEAM.replaceAll("\"bars\":\\[.*?\\],", "")));
+        return Stream.of(
+                bad("units", BEAM.replace("\"US\"", "\"cgs\"")),
+                bad("use", BEAM.replace("\"beam\"", "\"slab\"")),
+                bad("fc", BEAM.replace("\"fc\":4", "\"fc\":-4")),
+                bad("bars[0]", BEAM.replace("#8", "#77")),
+                bad("bars[0]", BEAM.replace("\"z\":2.5", "\"z\":92.5")),
+                bad("shape", BEAM.replace("\"b\":12", "\"b\":0")),
+                bad("stirrups", BEAM.replace("\"spacing\":8", "\"spacing\":0")),
+                bad("file", "[]"),
+                bad("file", "{"),
+                bad("file", "hello"),
+                bad(
+                        "out of scope",
+                        COLUMN.replace(
+                                "{\"bar\":\"T25\",\"x\":140,\"z\":340}", "{\"bar\":\"T25\",\"x\":100,\"z\":340}")),
+                bad("sections[0]", "[null]"),
+                bad("no sections", "null"),
+                bad("NaN is not a number", BEAM.replace("\"my\":200", "\"my\":NaN")),
+                bad("file[0].fc", BEAM.replace("\"fc\":4", "\"fc\":\"4\"")),
+                bad("not a whole number", BEAM.replace("\"count\":4", "\"count\":2.5")),
+                bad("fc", BEAM.replace("\"fc\":4,", "\"fc\":4000,")),
+                bad("fy", BEAM.replace("\"fy\":60", "\"fy\":420")),
+                bad("fyt", BEAM.replace("\"fy\":60", "\"fy\":60,\"fyt\":1")),
+                bad("strength is missing", BEAM.replace("\"fc\":4,", "")),
+                bad("forces[0]", BEAM.replace("\"my\":200", "\"my\":1e400")),
+                bad("forces[1]", BEAM.replaceAll("\\{\"name\":\"b\".*?\\}", "null")),
+                bad(
+                        "The id is that of sections[0]",
+                        "[" + BEAM.strip().substring(1, BEAM.strip().length() - 1) + ","
+                                + BEAM.strip().substring(1)),
+                bad("of the section", BEAM.replace("\"bar\":\"#8\"", "\"area\":200")),
+                bad("cover", BEAM.replace("\"cover\":1.5", "\"cover\":-1")),
+                bad("shape", BEAM.replace("\"b\":12", "\"b\":12000")),
+                bad("given twice", BEAM.replace("\"fc\":4", "\"fc\":4,\"fc\":5")),
+                bad("nested too deeply", "[".repeat(2000)),
+                bad("file", BEAM.replace("\"fc\":4", "\"fc\":\"four\"")),
+                bad("file", BEAM.replace("\"cover\"", "\"kover\"")),
+                bad("bars", BEAM.replaceAll("\"bars\":\\[.*?\\],", "")));
     }
 
     private static Arguments bad(String words, String text) {
@@ -124,7 +166,11 @@ class SectionFileTest {
     void aBadListSaysWhatAndWhere(String words, String text) {
         SectionFile.Read r = SectionFile.read(text.getBytes(StandardCharsets.UTF_8));
         assertFalse(r.findings().isEmpty());
-        assertTrue(r.findings().stream().anyMatch(f -> (f.where() + f.what()).contains(words) && !f.mend().isBlank()), r.findings().toString());
+        assertTrue(
+                r.findings().stream()
+                        .anyMatch(f -> (f.where() + f.what()).contains(words)
+                                && !f.mend().isBlank()),
+                r.findings().toString());
     }
 
     /** What beams are not checked for is told as soon as it is more than may be left out: ACI 318-19 9.3.3.1 allows 0.1 f'c Ag of compression. */
@@ -139,7 +185,8 @@ class SectionFileTest {
         assertEquals(30 / (0.01 * 25 * 0.6 * 0.3 * 300), check(sets.get(2), "minor-moment"), 1e-9);
         assertEquals(60 / (0.05 * 5 * 0.3 * 600), check(sets.get(3), "minor-shear"), 1e-9);
         for (int i = 0; i < 4; i++) {
-            assertTrue(sets.get(i).get("utilisation").asDouble() > 1, sets.get(i).toString());
+            assertTrue(
+                    sets.get(i).get("utilisation").asDouble() > 1, sets.get(i).toString());
         }
         assertTrue(sets.get(4).get("utilisation").asDouble() < 0.3);
     }
@@ -147,7 +194,9 @@ class SectionFileTest {
     /** Shear along both axes of a column adds up to 1.5 where each is over half (ACI 318-19 22.5.1.11). */
     @Test
     void shearOfAColumnInBothDirections() {
-        JsonNode sets = answer(COLUMN.replace("\"forces\":[", "\"forces\":[{\"n\":-800,\"vy\":150,\"vz\":150},{\"n\":-800,\"vz\":150},")).get("sets");
+        JsonNode sets = answer(COLUMN.replace(
+                        "\"forces\":[", "\"forces\":[{\"n\":-800,\"vy\":150,\"vz\":150},{\"n\":-800,\"vz\":150},"))
+                .get("sets");
         double each = check(sets.get(0), "shear-z");
         assertTrue(each > 0.5, "each direction uses " + each);
         assertEquals((each + check(sets.get(0), "shear-y")) / 1.5, check(sets.get(0), "shear-both"), 1e-9);
@@ -155,10 +204,12 @@ class SectionFileTest {
     }
 
     static Stream<Arguments> outside() {
-        return Stream.of(bad("bars-do-not-fit", BEAM.replace("\"count\":4", "\"count\":12")), bad("out-of-scope", BEAM.replace("\"fc\":4", "\"fc\":2")),
-            bad("out-of-scope", BEAM.replace("\"fy\":60", "\"fy\":120")),
-            bad("out-of-scope", COLUMN.replace("\"fy\":420", "\"code\":\"en-1992-1-1\",\"fy\":250")),
-            bad("out-of-scope", COLUMN.replace("\"fc\":30", "\"code\":\"en-1992-1-1\",\"fc\":100")));
+        return Stream.of(
+                bad("bars-do-not-fit", BEAM.replace("\"count\":4", "\"count\":12")),
+                bad("out-of-scope", BEAM.replace("\"fc\":4", "\"fc\":2")),
+                bad("out-of-scope", BEAM.replace("\"fy\":60", "\"fy\":120")),
+                bad("out-of-scope", COLUMN.replace("\"fy\":420", "\"code\":\"en-1992-1-1\",\"fy\":250")),
+                bad("out-of-scope", COLUMN.replace("\"fc\":30", "\"code\":\"en-1992-1-1\",\"fc\":100")));
     }
 
     /** Bars in each other, concrete and steel that the code does not cover (ACI 318-19 19.2.1.1, 20.2.2.4; EN 1992-1-1 3.1.2, 3.2.2(3)). */
@@ -170,8 +221,12 @@ class SectionFileTest {
 
     @Test
     void aSoundSectionHasNoFindings() {
-        assertTrue(answer(BEAM).get("findings").isEmpty() && answer(COLUMN).get("findings").isEmpty());
-        assertTrue(answer(BEAM.replace("\"bar\":\"#8\",\"z\":2.5,\"count\":4", "\"area\":3.16,\"z\":2.5,\"count\":1")).get("findings").isEmpty(),
-            "an area may stand for bars anywhere");
+        assertTrue(answer(BEAM).get("findings").isEmpty()
+                && answer(COLUMN).get("findings").isEmpty());
+        assertTrue(
+                answer(BEAM.replace("\"bar\":\"#8\",\"z\":2.5,\"count\":4", "\"area\":3.16,\"z\":2.5,\"count\":1"))
+                        .get("findings")
+                        .isEmpty(),
+                "an area may stand for bars anywhere");
     }
 }

@@ -52,7 +52,10 @@ class SketchFileTest {
 
     @Test
     void usUnitsAreThoseOfTheModelFile() {
-        SketchFile.Read r = column(COLUMN.replace("\"SI\"", "\"US\"").replace("\"fc\":30", "\"fc\":4").replace("400", "16").replace("\"height\":4", "\"height\":12"));
+        SketchFile.Read r = column(COLUMN.replace("\"SI\"", "\"US\"")
+                .replace("\"fc\":30", "\"fc\":4")
+                .replace("400", "16")
+                .replace("\"height\":4", "\"height\":12"));
         assertTrue(r.sound(), r.findings().toString());
         Analysis a = FrameAnalysis.solve(new BuildingIndex(r.building()));
         double weight = 25e-6 * 406.4 * 406.4 * 3657.6;
@@ -61,13 +64,23 @@ class SketchFileTest {
     }
 
     static Stream<Arguments> unfinished() {
-        return Stream.of(bad("spans", "\"length\":6,", "\"length\":0,"), bad("units", "\"SI\"", "\"cubits\""), bad("concrete", "\"fc\":30", "\"fc\":0"),
-            bad("name", "\"Balk é\"", "\" \""), bad("kind of case", "\"kind\":\"live\"", "\"kind\":\"alive\""), bad("double case", "\"id\":\"L\"", "\"id\":\"D\""),
-            bad("flange", "\"bf\":900", "\"bf\":200"), bad("support kind", "\"kind\":\"fixed\"", "\"kind\":\"glued\""),
-            bad("inner free", "{\"kind\":\"columns\"", "{\"kind\":\"free\""), bad("no column", "\"below\":3", "\"below\":0"),
-            bad("beyond", "\"to\":5", "\"to\":7"), bad("backwards", "\"from\":1", "\"from\":5.5"), bad("span", "\"span\":1", "\"span\":4"),
-            bad("load case", "\"loadCase\":\"L\",\"kind\":\"point\"", "\"loadCase\":\"Q\",\"kind\":\"point\""), bad("unknown field", "\"fc\":30", "\"fcc\":30"),
-            bad("one support less", "{\"kind\":\"pinned\"},", ""));
+        return Stream.of(
+                bad("spans", "\"length\":6,", "\"length\":0,"),
+                bad("units", "\"SI\"", "\"cubits\""),
+                bad("concrete", "\"fc\":30", "\"fc\":0"),
+                bad("name", "\"Balk é\"", "\" \""),
+                bad("kind of case", "\"kind\":\"live\"", "\"kind\":\"alive\""),
+                bad("double case", "\"id\":\"L\"", "\"id\":\"D\""),
+                bad("flange", "\"bf\":900", "\"bf\":200"),
+                bad("support kind", "\"kind\":\"fixed\"", "\"kind\":\"glued\""),
+                bad("inner free", "{\"kind\":\"columns\"", "{\"kind\":\"free\""),
+                bad("no column", "\"below\":3", "\"below\":0"),
+                bad("beyond", "\"to\":5", "\"to\":7"),
+                bad("backwards", "\"from\":1", "\"from\":5.5"),
+                bad("span", "\"span\":1", "\"span\":4"),
+                bad("load case", "\"loadCase\":\"L\",\"kind\":\"point\"", "\"loadCase\":\"Q\",\"kind\":\"point\""),
+                bad("unknown field", "\"fc\":30", "\"fcc\":30"),
+                bad("one support less", "{\"kind\":\"pinned\"},", ""));
     }
 
     private static Arguments bad(String name, String from, String to) {
@@ -80,21 +93,35 @@ class SketchFileTest {
         assertTrue(BEAM.contains(from), from);
         SketchFile.Read r = beam(BEAM.replace(from, to));
         assertFalse(r.sound(), name);
-        assertTrue(r.findings().stream().allMatch(f -> !f.what().isBlank() && !f.mend().isBlank()), r.findings().toString());
+        assertTrue(
+                r.findings().stream()
+                        .allMatch(f -> !f.what().isBlank() && !f.mend().isBlank()),
+                r.findings().toString());
     }
 
     @Test
     void holesInListsAreNamed() {
-        for (String s : new String[] {BEAM.replace("{\"kind\":\"pinned\"}", "null"), BEAM.replace("\"loads\":[", "\"loads\":[null,"),
-            BEAM.replace("\"cases\":[", "\"cases\":[null,"), BEAM.replace("\"spans\":[", "\"spans\":[null,")}) {
+        for (String s : new String[] {
+            BEAM.replace("{\"kind\":\"pinned\"}", "null"),
+            BEAM.replace("\"loads\":[", "\"loads\":[null,"),
+            BEAM.replace("\"cases\":[", "\"cases\":[null,"),
+            BEAM.replace("\"spans\":[", "\"spans\":[null,")
+        }) {
             assertTrue(beam(s).findings().stream().anyMatch(f -> f.what().contains("null")), s);
         }
     }
 
     @Test
     void anUnfinishedColumnSaysWhatIsMissing() {
-        for (String s : new String[] {COLUMN.replace("\"fixed\"", "\"pinned\""), COLUMN.replace("\"foot\":\"fixed\"", "\"foot\":\"free\""),
-            COLUMN.replace("\"height\":4", "\"height\":-4"), COLUMN.replace("\"loadCase\":\"D\"", "\"loadCase\":\"X\""), COLUMN + "}", "", "null"}) {
+        for (String s : new String[] {
+            COLUMN.replace("\"fixed\"", "\"pinned\""),
+            COLUMN.replace("\"foot\":\"fixed\"", "\"foot\":\"free\""),
+            COLUMN.replace("\"height\":4", "\"height\":-4"),
+            COLUMN.replace("\"loadCase\":\"D\"", "\"loadCase\":\"X\""),
+            COLUMN + "}",
+            "",
+            "null"
+        }) {
             assertFalse(column(s).sound(), s);
             assertFalse(column(s).findings().isEmpty(), s);
         }
@@ -102,13 +129,20 @@ class SketchFileTest {
 
     @Test
     void theDesignCodeDecidesTheCombinationsAndGoesWithItsUnits() {
-        SketchFile.Read en = SketchFile.beam(BEAM.replace("\"units\":\"SI\"", "\"units\":\"SI\",\"code\":\"en-1992-1-1\"").getBytes(java.nio.charset.StandardCharsets.UTF_8));
+        SketchFile.Read en =
+                SketchFile.beam(BEAM.replace("\"units\":\"SI\"", "\"units\":\"SI\",\"code\":\"en-1992-1-1\"")
+                        .getBytes(java.nio.charset.StandardCharsets.UTF_8));
         assertTrue(en.sound(), en.findings().toString());
         assertEquals("en-1992-1-1", en.code());
         assertTrue(en.building().combinations().stream().anyMatch(c -> c.name().startsWith("1.35G")));
-        assertEquals(22_000 * Math.pow(3.8, 0.3), en.building().materials().get(0).E(), 1, "Ecm of C30 (table 3.1)");
-        SketchFile.Read bad = SketchFile.beam(BEAM.replace("\"units\":\"SI\"", "\"units\":\"SI\",\"code\":\"aci-318-19\"").getBytes(java.nio.charset.StandardCharsets.UTF_8));
-        assertTrue(!bad.sound() && bad.findings().toString().contains("aci-318-19"), bad.findings().toString());
+        assertEquals(
+                22_000 * Math.pow(3.8, 0.3), en.building().materials().get(0).E(), 1, "Ecm of C30 (table 3.1)");
+        SketchFile.Read bad =
+                SketchFile.beam(BEAM.replace("\"units\":\"SI\"", "\"units\":\"SI\",\"code\":\"aci-318-19\"")
+                        .getBytes(java.nio.charset.StandardCharsets.UTF_8));
+        assertTrue(
+                !bad.sound() && bad.findings().toString().contains("aci-318-19"),
+                bad.findings().toString());
     }
 
     /** A length of 2³¹ m asked for stations without end; one span in metres typed as millimetres is told before anything is computed. */
@@ -116,7 +150,12 @@ class SketchFileTest {
     @ValueSource(strings = {"2147483648", "6000", "1e300"})
     void lengthsHaveBounds(String length) {
         assertTimeoutPreemptively(Duration.ofSeconds(20), () -> {
-            assertTold(beam(BEAM.replace("\"length\":6,\"section\":{\"shape\":\"rect", "\"length\":" + length + ",\"section\":{\"shape\":\"rect")), "span 1", "long");
+            assertTold(
+                    beam(BEAM.replace(
+                            "\"length\":6,\"section\":{\"shape\":\"rect",
+                            "\"length\":" + length + ",\"section\":{\"shape\":\"rect")),
+                    "span 1",
+                    "long");
             assertTold(column(COLUMN.replace("\"height\":4", "\"height\":" + length)), "height", "long");
             assertTold(beam(BEAM.replace("\"below\":3", "\"below\":" + length)), "support 2", "long");
         });
@@ -127,6 +166,9 @@ class SketchFileTest {
 
     private static void assertTold(SketchFile.Read r, String where, String what) {
         assertFalse(r.sound());
-        assertTrue(r.findings().stream().anyMatch(f -> f.where().equals(where) && f.what().contains(what)), r.findings().toString());
+        assertTrue(
+                r.findings().stream()
+                        .anyMatch(f -> f.where().equals(where) && f.what().contains(what)),
+                r.findings().toString());
     }
 }

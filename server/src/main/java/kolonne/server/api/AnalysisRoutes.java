@@ -29,35 +29,81 @@ final class AnalysisRoutes {
 
     List<Route> routes() {
         return List.of(
-            Route.get("/api/projects/{id}/analysis", "Balance of every case, storeys, masses, and what can be shown",
-                AnalysisDto.class, this::analysis),
-            Route.get("/api/projects/{id}/analysis/diagram", "A force along every member, of a case, combination or envelope",
-                DiagramDto.class, this::diagram, "of", "component"),
-            Route.get("/api/projects/{id}/analysis/deflection", "The deflected shape of every member, of a case or combination",
-                DeflectionDto.class, this::deflection, "of"),
-            Route.get("/api/projects/{id}/analysis/reactions", "Reactions of every supported joint, of a case or combination",
-                ReactionsDto.class, this::reactions, "of"),
-            Route.get("/api/projects/{id}/analysis/compare", "What changed per member between two versions, largest first",
-                CompareDto.class, this::compare, "from", "to", "component"));
+                Route.get(
+                        "/api/projects/{id}/analysis",
+                        "Balance of every case, storeys, masses, and what can be shown",
+                        AnalysisDto.class,
+                        this::analysis),
+                Route.get(
+                        "/api/projects/{id}/analysis/diagram",
+                        "A force along every member, of a case, combination or envelope",
+                        DiagramDto.class,
+                        this::diagram,
+                        "of",
+                        "component"),
+                Route.get(
+                        "/api/projects/{id}/analysis/deflection",
+                        "The deflected shape of every member, of a case or combination",
+                        DeflectionDto.class,
+                        this::deflection,
+                        "of"),
+                Route.get(
+                        "/api/projects/{id}/analysis/reactions",
+                        "Reactions of every supported joint, of a case or combination",
+                        ReactionsDto.class,
+                        this::reactions,
+                        "of"),
+                Route.get(
+                        "/api/projects/{id}/analysis/compare",
+                        "What changed per member between two versions, largest first",
+                        CompareDto.class,
+                        this::compare,
+                        "from",
+                        "to",
+                        "component"));
     }
 
     /** Loads against reactions of a case, along X, Y, Z. */
-    record BalanceDto(String id, String name, String kind, boolean generated, double[] applied, double[] reaction, double residual) {}
+    record BalanceDto(
+            String id,
+            String name,
+            String kind,
+            boolean generated,
+            double[] applied,
+            double[] reaction,
+            double residual) {}
 
-    record DriftDto(String storey, double baseM, double topM, String loadCase, double[] driftMm, double[] worst, double[] shear) {}
+    record DriftDto(
+            String storey,
+            double baseM,
+            double topM,
+            String loadCase,
+            double[] driftMm,
+            double[] worst,
+            double[] shear) {}
 
     record MassDto(String storey, double massT, double xM, double yM) {}
 
     record ChoiceDto(String id, String name) {}
 
-    record AnalysisDto(int version, boolean imported, boolean stale, String forceUnit, String momentUnit, List<BalanceDto> balance,
-                       List<DriftDto> drifts, List<MassDto> masses, List<ChoiceDto> combinations,
-                       List<Problem.FindingDto> findings) {}
+    record AnalysisDto(
+            int version,
+            boolean imported,
+            boolean stale,
+            String forceUnit,
+            String momentUnit,
+            List<BalanceDto> balance,
+            List<DriftDto> drifts,
+            List<MassDto> masses,
+            List<ChoiceDto> combinations,
+            List<Problem.FindingDto> findings) {}
 
     /** @param x along the member [m]; v values, upper ones of an envelope; low lower ones of an envelope, else null */
-    record MemberDiagramDto(String id, double[] x, double[] v, @MayBeNull double[] low) {}
+    record MemberDiagramDto(
+            String id, double[] x, double[] v, @MayBeNull double[] low) {}
 
-    record DiagramDto(int version, String of, String component, String unit, double most, List<MemberDiagramDto> members) {}
+    record DiagramDto(
+            int version, String of, String component, String unit, double most, List<MemberDiagramDto> members) {}
 
     /** @param points along the member (0 to 1) and displacements along X, Y, Z [mm], four numbers a point */
     record ShapeDto(String id, double[] points) {}
@@ -70,11 +116,17 @@ final class AnalysisRoutes {
     record ReactionsDto(int version, String of, String forceUnit, String momentUnit, List<ReactionDto> joints) {}
 
     /** @param before largest magnitude over the strength combinations; null if the member was not there */
-    record ChangeDto(String member, String mark, @MayBeNull Double before, @MayBeNull Double after, double by) {}
+    record ChangeDto(
+            String member,
+            String mark,
+            @MayBeNull Double before,
+            @MayBeNull Double after,
+            double by) {}
 
     record CompareDto(int from, int to, String component, String unit, double most, List<ChangeDto> changes) {}
 
-    // ---- units and parameters -----------------------------------------------------------------------------------------
+    // ---- units and parameters
+    // -----------------------------------------------------------------------------------------
 
     private static boolean us(Analysis a) {
         return a.index().building().unitSystem().equals("US");
@@ -99,7 +151,8 @@ final class AnalysisRoutes {
         String s = c.queryParam("component") == null ? "my" : c.queryParam("component");
         int i = COMPONENTS.indexOf(s);
         if (i < 0) {
-            throw new BadRequest(400, "parameter", "component is " + s + ".", "Use one of " + String.join(", ", COMPONENTS) + ".");
+            throw new BadRequest(
+                    400, "parameter", "component is " + s + ".", "Use one of " + String.join(", ", COMPONENTS) + ".");
         }
         return i;
     }
@@ -117,15 +170,25 @@ final class AnalysisRoutes {
             }
         }
         List<double[]> out = new ArrayList<>();
-        b.combinations().stream().filter(k -> ("combination:" + k.id()).equals(of)
-            || ("envelope:" + k.purpose().name().toLowerCase(java.util.Locale.ROOT).replace('_', '-')).equals(of)).forEach(k -> {
-                double[] f = new double[b.loadCases().size()];
-                k.terms().forEach(t -> f[a.index().caseNumber(t.loadCase())] += t.factor());
-                out.add(f);
-            });
+        b.combinations().stream()
+                .filter(k -> ("combination:" + k.id()).equals(of)
+                        || ("envelope:"
+                                        + k.purpose()
+                                                .name()
+                                                .toLowerCase(java.util.Locale.ROOT)
+                                                .replace('_', '-'))
+                                .equals(of))
+                .forEach(k -> {
+                    double[] f = new double[b.loadCases().size()];
+                    k.terms().forEach(t -> f[a.index().caseNumber(t.loadCase())] += t.factor());
+                    out.add(f);
+                });
         if (out.isEmpty()) {
-            throw new BadRequest(400, "parameter", "There is nothing called " + of + ".",
-                "Ask for case:ID, combination:ID or envelope:strength.");
+            throw new BadRequest(
+                    400,
+                    "parameter",
+                    "There is nothing called " + of + ".",
+                    "Ask for case:ID, combination:ID or envelope:strength.");
         }
         return out;
     }
@@ -134,16 +197,22 @@ final class AnalysisRoutes {
     private static double[] set(Analysis a, String of) {
         List<double[]> all = sets(a, of);
         if (all.size() != 1) {
-            throw new BadRequest(400, "parameter", "An envelope has no single shape and no single reaction.",
-                "Choose a load case or a combination.");
+            throw new BadRequest(
+                    400,
+                    "parameter",
+                    "An envelope has no single shape and no single reaction.",
+                    "Choose a load case or a combination.");
         }
         return all.get(0);
     }
 
     private static void displacementsKnown(Analysis a) {
         if (a.imported()) {
-            throw new BadRequest(409, "imported", "The forces were solved elsewhere; displacements and reactions did not come with them.",
-                "Use Kolonne's own analysis to see them.");
+            throw new BadRequest(
+                    409,
+                    "imported",
+                    "The forces were solved elsewhere; displacements and reactions did not come with them.",
+                    "Use Kolonne's own analysis to see them.");
         }
     }
 
@@ -155,7 +224,8 @@ final class AnalysisRoutes {
         return projects.model(c.pathParam("id")).modelVersion();
     }
 
-    // ---- answers ------------------------------------------------------------------------------------------------------
+    // ---- answers
+    // ------------------------------------------------------------------------------------------------------
 
     private void analysis(Context c) {
         Workspace w = projects.model(c.pathParam("id"));
@@ -175,17 +245,41 @@ final class AnalysisRoutes {
                 }
                 reaction[d] = rounded(reaction[d]);
             }
-            balance.add(new BalanceDto(l.id(), l.name(), l.kind().name().toLowerCase(java.util.Locale.ROOT).replace('_', ' '),
-                l.generated(), applied, reaction, a.residual(k)));
+            balance.add(new BalanceDto(
+                    l.id(),
+                    l.name(),
+                    l.kind().name().toLowerCase(java.util.Locale.ROOT).replace('_', ' '),
+                    l.generated(),
+                    applied,
+                    reaction,
+                    a.residual(k)));
             if (l.kind().isLateral() && !a.imported()) {
-                StoreyResults.of(a, k).forEach(r -> drifts.add(new DriftDto(r.storey(), r.base() / 1000, r.top() / 1000, l.id(),
-                    new double[] {rounded(r.drift()[0]), rounded(r.drift()[1])}, r.worst(),
-                    new double[] {rounded(r.shear()[0] / f), rounded(r.shear()[1] / f)})));
+                StoreyResults.of(a, k)
+                        .forEach(r -> drifts.add(new DriftDto(
+                                r.storey(),
+                                r.base() / 1000,
+                                r.top() / 1000,
+                                l.id(),
+                                new double[] {rounded(r.drift()[0]), rounded(r.drift()[1])},
+                                r.worst(),
+                                new double[] {rounded(r.shear()[0] / f), rounded(r.shear()[1] / f)})));
             }
         }
-        c.json(new AnalysisDto(w.modelVersion(), a.imported(), w.forcesStale(), unitName(a, false), unitName(a, true), balance, drifts,
-            StoreyResults.masses(a).stream().map(m -> new MassDto(m.storey(), m.mass(), m.x() / 1000, m.y() / 1000)).toList(),
-            b.combinations().stream().map(k -> new ChoiceDto(k.id(), k.name())).toList(), Problem.FindingDto.of(a.findings())));
+        c.json(new AnalysisDto(
+                w.modelVersion(),
+                a.imported(),
+                w.forcesStale(),
+                unitName(a, false),
+                unitName(a, true),
+                balance,
+                drifts,
+                StoreyResults.masses(a).stream()
+                        .map(m -> new MassDto(m.storey(), m.mass(), m.x() / 1000, m.y() / 1000))
+                        .toList(),
+                b.combinations().stream()
+                        .map(k -> new ChoiceDto(k.id(), k.name()))
+                        .toList(),
+                Problem.FindingDto.of(a.findings())));
     }
 
     private void diagram(Context c) {
@@ -194,11 +288,18 @@ final class AnalysisRoutes {
         List<double[]> sets = sets(a, c.queryParam("of"));
         boolean moment = component >= Analysis.T;
         double unit = unit(a, moment);
-        MemberDiagramDto[] out = new MemberDiagramDto[a.index().building().members().size()];
+        MemberDiagramDto[] out =
+                new MemberDiagramDto[a.index().building().members().size()];
         IntStream.range(0, out.length).parallel().forEach(m -> out[m] = member(a, m, component, sets, unit));
-        double most = Arrays.stream(out).flatMapToDouble(d -> java.util.stream.DoubleStream.concat(Arrays.stream(d.v()),
-            d.low() == null ? java.util.stream.DoubleStream.empty() : Arrays.stream(d.low()))).map(Math::abs).max().orElse(0);
-        c.json(new DiagramDto(version(c), c.queryParam("of"), COMPONENTS.get(component), unitName(a, moment), most, List.of(out)));
+        double most = Arrays.stream(out)
+                .flatMapToDouble(d -> java.util.stream.DoubleStream.concat(
+                        Arrays.stream(d.v()),
+                        d.low() == null ? java.util.stream.DoubleStream.empty() : Arrays.stream(d.low())))
+                .map(Math::abs)
+                .max()
+                .orElse(0);
+        c.json(new DiagramDto(
+                version(c), c.queryParam("of"), COMPONENTS.get(component), unitName(a, moment), most, List.of(out)));
     }
 
     private static MemberDiagramDto member(Analysis a, int m, int component, List<double[]> sets, double unit) {
@@ -246,7 +347,8 @@ final class AnalysisRoutes {
             }
             out[m] = new ShapeDto(a.index().building().members().get(m).id(), points);
         });
-        c.json(new DeflectionDto(version(c), c.queryParam("of"), Arrays.stream(most).max().orElse(0), List.of(out)));
+        c.json(new DeflectionDto(
+                version(c), c.queryParam("of"), Arrays.stream(most).max().orElse(0), List.of(out)));
     }
 
     private void reactions(Context c) {
@@ -254,7 +356,8 @@ final class AnalysisRoutes {
         displacementsKnown(a);
         double[] f = set(a, c.queryParam("of"));
         Building b = a.index().building();
-        List<String> held = new ArrayList<>(b.supports().stream().map(s -> s.joint()).toList());
+        List<String> held =
+                new ArrayList<>(b.supports().stream().map(s -> s.joint()).toList());
         b.springs().stream().map(s -> s.joint()).filter(j -> !held.contains(j)).forEach(held::add);
         List<ReactionDto> out = new ArrayList<>();
         for (String id : held) {
@@ -283,13 +386,32 @@ final class AnalysisRoutes {
         Map<String, String> marks = new HashMap<>();
         Workspace.Published p = projects.open(id).published();
         if (p != null) {
-            p.design().beams().forEach(d -> d.line().spans().forEach(s -> s.members().forEach(m -> marks.put(m.id(), d.line().mark()))));
-            p.design().columns().forEach(d -> d.stack().lifts().forEach(l -> marks.put(l.member(), d.stack().mark())));
+            p.design()
+                    .beams()
+                    .forEach(d -> d.line()
+                            .spans()
+                            .forEach(s -> s.members()
+                                    .forEach(m -> marks.put(m.id(), d.line().mark()))));
+            p.design()
+                    .columns()
+                    .forEach(d -> d.stack()
+                            .lifts()
+                            .forEach(l -> marks.put(l.member(), d.stack().mark())));
         }
-        List<ChangeDto> changes = AnalysisComparison.of(before, after, component).stream().map(k -> new ChangeDto(k.member(),
-            marks.getOrDefault(k.member(), ""), k.before() == null ? null : rounded(k.before()[component] / unit),
-            k.after() == null ? null : rounded(k.after()[component] / unit), rounded(k.by(component) / unit))).toList();
-        c.json(new CompareDto(from, Math.min(to, version(c)), COMPONENTS.get(component), unitName(after, component >= Analysis.T),
-            changes.isEmpty() ? 0 : Math.abs(changes.get(0).by()), changes));
+        List<ChangeDto> changes = AnalysisComparison.of(before, after, component).stream()
+                .map(k -> new ChangeDto(
+                        k.member(),
+                        marks.getOrDefault(k.member(), ""),
+                        k.before() == null ? null : rounded(k.before()[component] / unit),
+                        k.after() == null ? null : rounded(k.after()[component] / unit),
+                        rounded(k.by(component) / unit)))
+                .toList();
+        c.json(new CompareDto(
+                from,
+                Math.min(to, version(c)),
+                COMPONENTS.get(component),
+                unitName(after, component >= Analysis.T),
+                changes.isEmpty() ? 0 : Math.abs(changes.get(0).by()),
+                changes));
     }
 }

@@ -18,8 +18,12 @@ final class Answers {
     /** @param changedAt ISO 8601, UTC */
     record ProjectDto(String id, String name, String createdAt, String changedAt, int version) {
         static ProjectDto of(ProjectRow r) {
-            return new ProjectDto(r.id(), r.name(), r.createdAt().atOffset(ZoneOffset.UTC).toString(),
-                r.changedAt().atOffset(ZoneOffset.UTC).toString(), r.version());
+            return new ProjectDto(
+                    r.id(),
+                    r.name(),
+                    r.createdAt().atOffset(ZoneOffset.UTC).toString(),
+                    r.changedAt().atOffset(ZoneOffset.UTC).toString(),
+                    r.version());
         }
     }
 
@@ -27,77 +31,185 @@ final class Answers {
 
     record NewName(String name) {}
 
-    record JobDto(String id, String kind, String phase, String doing, int done, int total,
-                  List<Problem.FindingDto> findings, @MayBeNull String result) {
+    record JobDto(
+            String id,
+            String kind,
+            String phase,
+            String doing,
+            int done,
+            int total,
+            List<Problem.FindingDto> findings,
+            @MayBeNull String result) {
         static JobDto of(Job.Status s) {
-            return new JobDto(s.id(), s.kind(), s.phase().name().toLowerCase(java.util.Locale.ROOT), s.doing(), s.done(),
-                s.total(), Problem.FindingDto.of(s.findings()), s.result());
+            return new JobDto(
+                    s.id(),
+                    s.kind(),
+                    s.phase().name().toLowerCase(java.util.Locale.ROOT),
+                    s.doing(),
+                    s.done(),
+                    s.total(),
+                    Problem.FindingDto.of(s.findings()),
+                    s.result());
         }
     }
 
     /** The sentence of state. Counts are null before the first design. */
-    record StateDto(int version, int designed, boolean current, String doing, int done, int total,
-                    List<Problem.FindingDto> findings, @MayBeNull Totals totals) {
+    record StateDto(
+            int version,
+            int designed,
+            boolean current,
+            String doing,
+            int done,
+            int total,
+            List<Problem.FindingDto> findings,
+            @MayBeNull Totals totals) {
         static StateDto of(Workspace w, Workspace.State s) {
             Workspace.Published p = w.published();
-            return new StateDto(s.version(), s.designed(), s.current(), s.doing(), s.done(), s.total(),
-                Problem.FindingDto.of(s.findings()), p == null ? null : Totals.of(p));
+            return new StateDto(
+                    s.version(),
+                    s.designed(),
+                    s.current(),
+                    s.doing(),
+                    s.done(),
+                    s.total(),
+                    Problem.FindingDto.of(s.findings()),
+                    p == null ? null : Totals.of(p));
         }
     }
 
     /** @param members analysis members; lines: beam lines and column stacks, of which the other counts are */
-    record Totals(String code, boolean usUnits, int members, int lines, int satisfied, int overstressed, int failing,
-                  int notes, double steelKg, double concreteM3, Map<String, Integer> causes) {
+    record Totals(
+            String code,
+            boolean usUnits,
+            int members,
+            int lines,
+            int satisfied,
+            int overstressed,
+            int failing,
+            int notes,
+            double steelKg,
+            double concreteM3,
+            Map<String, Integer> causes) {
         static Totals of(Workspace.Published p) {
             var d = p.design();
             var s = d.state();
-            return new Totals(d.basis().designCode().name(), d.basis().usUnits(),
-                d.analysis().index().building().members().size(), s.members(), s.satisfied(), s.overstressed(), s.failing(),
-                s.withNotes(), d.quantities().steel(), d.quantities().concrete() / 1e9, d.causes());
+            return new Totals(
+                    d.basis().designCode().name(),
+                    d.basis().usUnits(),
+                    d.analysis().index().building().members().size(),
+                    s.members(),
+                    s.satisfied(),
+                    s.overstressed(),
+                    s.failing(),
+                    s.withNotes(),
+                    d.quantities().steel(),
+                    d.quantities().concrete() / 1e9,
+                    d.causes());
         }
     }
 
     /** @param elevationM height; lines: marks of the lines and stacks that touch it */
     record Rung(String id, String name, double elevationM, double[] utilisations, int fails) {}
 
-    record ResultsPage(int version, int total, int matching, int page, int size, List<ResultRow> rows, List<String> marks,
-                       Map<String, Integer> causes, List<Rung> rungs) {}
+    record ResultsPage(
+            int version,
+            int total,
+            int matching,
+            int page,
+            int size,
+            List<ResultRow> rows,
+            List<String> marks,
+            Map<String, Integer> causes,
+            List<Rung> rungs) {}
 
     /** A member in the view: x1..z2 in mm. @param line index into marks; satisfied false draws it over */
-    record ViewMember(String id, String role, double[] ends, double widthMm, double depthMm, int line, int part,
-                      double utilisation, boolean satisfied, boolean round) {}
+    record ViewMember(
+            String id,
+            String role,
+            double[] ends,
+            double widthMm,
+            double depthMm,
+            int line,
+            int part,
+            double utilisation,
+            boolean satisfied,
+            boolean round) {}
 
     record ViewGrid(String id, double x1, double y1, double x2, double y2) {}
 
     record ViewStorey(String id, String name, double elevationMm) {}
 
-    record View(int version, List<String> marks, List<ViewMember> members, List<ViewGrid> grid, List<ViewStorey> storeys) {}
+    record View(
+            int version, List<String> marks, List<ViewMember> members, List<ViewGrid> grid, List<ViewStorey> storeys) {}
 
     record NamedCount(String name, int count) {}
 
     record CombinationDto(String id, String name, String purpose, Map<String, Double> terms) {}
 
-    record StoreySwayDto(double baseM, double topM, @MayBeNull Double qx, @MayBeNull Double qy) {}
+    record StoreySwayDto(
+            double baseM,
+            double topM,
+            @MayBeNull Double qx,
+            @MayBeNull Double qy) {}
 
     /** What was read. */
-    record ModelDto(String name, String units, String fileName, boolean importedForces, boolean forcesStale, List<NamedCount> counts,
-                    List<NamedCount> sections, List<NamedCount> materials, List<CombinationDto> combinations,
-                    List<Problem.FindingDto> findings, List<StoreySwayDto> sway) {}
+    record ModelDto(
+            String name,
+            String units,
+            String fileName,
+            boolean importedForces,
+            boolean forcesStale,
+            List<NamedCount> counts,
+            List<NamedCount> sections,
+            List<NamedCount> materials,
+            List<CombinationDto> combinations,
+            List<Problem.FindingDto> findings,
+            List<StoreySwayDto> sway) {}
 
-    record CheckDto(String kind, String title, String cause, String demand, String capacity, double utilisation,
-                    boolean satisfied, String combination, String place, double x, int part, int station, String clause) {
+    record CheckDto(
+            String kind,
+            String title,
+            String cause,
+            String demand,
+            String capacity,
+            double utilisation,
+            boolean satisfied,
+            String combination,
+            String place,
+            double x,
+            int part,
+            int station,
+            String clause) {
         static CheckDto of(CheckResult c, boolean us) {
-            return new CheckDto(c.kind().id(), c.title(), c.cause().id(), c.quantity().text(c.demand(), us),
-                c.quantity().text(c.capacity(), us), c.utilisation(), c.satisfied(), c.combination(), c.place(), c.x(),
-                c.part(), c.station(), c.clause());
+            return new CheckDto(
+                    c.kind().id(),
+                    c.title(),
+                    c.cause().id(),
+                    c.quantity().text(c.demand(), us),
+                    c.quantity().text(c.capacity(), us),
+                    c.utilisation(),
+                    c.satisfied(),
+                    c.combination(),
+                    c.place(),
+                    c.x(),
+                    c.part(),
+                    c.station(),
+                    c.clause());
         }
     }
 
     /** @param title whether the line is a heading */
     record StepDto(boolean title, String symbol, String formula, String numbers, String result, String clause) {
         static List<StepDto> of(List<Step> steps, boolean us) {
-            return steps.stream().map(s -> new StepDto(Double.isNaN(s.value()), s.symbol(), s.formula(),
-                s.substituted(us), s.result(us), s.clause())).toList();
+            return steps.stream()
+                    .map(s -> new StepDto(
+                            Double.isNaN(s.value()),
+                            s.symbol(),
+                            s.formula(),
+                            s.substituted(us),
+                            s.result(us),
+                            s.clause()))
+                    .toList();
         }
     }
 
@@ -105,8 +217,8 @@ final class Answers {
 
     record ScheduleColumn(String name, int width, boolean numeric) {}
 
-    record SchedulePage(String title, int total, int page, int size, List<ScheduleColumn> columns,
-                        List<List<String>> rows) {}
+    record SchedulePage(
+            String title, int total, int page, int size, List<ScheduleColumn> columns, List<List<String>> rows) {}
 
     /** A nationally determined parameter with the bounds of what can be meant. */
     record ParameterDto(String key, String words, String clause, double recommended, double least, double most) {}
@@ -132,8 +244,17 @@ final class Answers {
      * @param ductility  kinds of ductile frames that are covered
      * @param remarks    what it says of fields that are no numbers, by their key
      */
-    record CatalogueDto(String code, String name, boolean usUnits, boolean usual, List<String> bars, BasisFile.BasisDto standard, List<ParameterDto> parameters,
-                        List<FieldDto> fields, List<WordDto> ductility, Map<String, String> remarks) {}
+    record CatalogueDto(
+            String code,
+            String name,
+            boolean usUnits,
+            boolean usual,
+            List<String> bars,
+            BasisFile.BasisDto standard,
+            List<ParameterDto> parameters,
+            List<FieldDto> fields,
+            List<WordDto> ductility,
+            Map<String, String> remarks) {}
 
     record Health(String status, String version) {}
 }

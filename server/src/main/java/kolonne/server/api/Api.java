@@ -94,8 +94,15 @@ public final class Api {
         cfg.routes.get("/api/openapi.json", c -> c.json(description));
         cfg.routes.sse("/api/jobs/{job}/events", this::jobEvents);
         cfg.routes.sse("/api/projects/{id}/events", this::projectEvents);
-        cfg.routes.get("/api/*", c -> fail(c, Problem.of(404, "not-found", "There is nothing at " + c.path() + ".",
-            "See /api/openapi.json for what there is.")));
+        cfg.routes.get(
+                "/api/*",
+                c -> fail(
+                        c,
+                        Problem.of(
+                                404,
+                                "not-found",
+                                "There is nothing at " + c.path() + ".",
+                                "See /api/openapi.json for what there is.")));
         cfg.routes.after("/api/*", c -> c.header("Cache-Control", "no-store"));
         errors(cfg);
     }
@@ -127,27 +134,65 @@ public final class Api {
     }
 
     private static void errors(JavalinConfig cfg) {
-        cfg.routes.exception(NoSuchElementException.class, (e, c) -> fail(c, Problem.of(404, "not-found", e.getMessage(),
-            "Go back and choose again; it may have been deleted.")));
-        cfg.routes.exception(Jobs.Refused.class, (e, c) -> fail(c, Problem.of(422, "refused", "This cannot be done.", e.findings())));
-        cfg.routes.exception(Refusal.class, (e, c) -> fail(c, Problem.of(e.status(), e.type(), e.getMessage(), e.mend())));
+        cfg.routes.exception(
+                NoSuchElementException.class,
+                (e, c) -> fail(
+                        c,
+                        Problem.of(
+                                404,
+                                "not-found",
+                                e.getMessage(),
+                                "Go back and choose again; it may have been deleted.")));
+        cfg.routes.exception(
+                Jobs.Refused.class,
+                (e, c) -> fail(c, Problem.of(422, "refused", "This cannot be done.", e.findings())));
+        cfg.routes.exception(
+                Refusal.class, (e, c) -> fail(c, Problem.of(e.status(), e.type(), e.getMessage(), e.mend())));
         cfg.routes.exception(BadRequest.class, (e, c) -> fail(c, e.problem()));
-        cfg.routes.exception(io.javalin.http.HttpResponseException.class, (e, c) -> fail(c, e.getStatus() == 413
-            ? Problem.of(413, "too-large", "The file is larger than " + (ModelReader.LARGEST >> 20) + " MB.",
-                "Split the building, or leave out station forces.")
-            : Problem.of(e.getStatus(), "http", e.getMessage(), "See /api/openapi.json for what there is.")));
+        cfg.routes.exception(
+                io.javalin.http.HttpResponseException.class,
+                (e, c) -> fail(
+                        c,
+                        e.getStatus() == 413
+                                ? Problem.of(
+                                        413,
+                                        "too-large",
+                                        "The file is larger than " + (ModelReader.LARGEST >> 20) + " MB.",
+                                        "Split the building, or leave out station forces.")
+                                : Problem.of(
+                                        e.getStatus(),
+                                        "http",
+                                        e.getMessage(),
+                                        "See /api/openapi.json for what there is.")));
         cfg.routes.exception(Exception.class, (e, c) -> {
             boolean database = Database.isOutage(e);
             LOG.error("{} {}", c.method(), c.path(), e);
-            fail(c, Database.isFull(e) ? Problem.of(507, "disk", "The disk of the database is full.", "Nothing stored was lost. Make room on it and try again.")
-                : database ? Problem.of(503, "database", "The database does not answer.",
-                "Nothing stored was lost. Wait a moment and try again.")
-                : Problem.of(500, "server", "Something went wrong inside Kolonne; it is in the log.",
-                    "Try again; nothing stored was changed."));
+            fail(
+                    c,
+                    Database.isFull(e)
+                            ? Problem.of(
+                                    507,
+                                    "disk",
+                                    "The disk of the database is full.",
+                                    "Nothing stored was lost. Make room on it and try again.")
+                            : database
+                                    ? Problem.of(
+                                            503,
+                                            "database",
+                                            "The database does not answer.",
+                                            "Nothing stored was lost. Wait a moment and try again.")
+                                    : Problem.of(
+                                            500,
+                                            "server",
+                                            "Something went wrong inside Kolonne; it is in the log.",
+                                            "Try again; nothing stored was changed."));
         });
         cfg.routes.error(404, c -> {
             if (c.result() == null || c.result().isEmpty()) {
-                fail(c, Problem.of(404, "not-found", "There is nothing at " + c.path() + ".", "Go back to the projects."));
+                fail(
+                        c,
+                        Problem.of(
+                                404, "not-found", "There is nothing at " + c.path() + ".", "Go back to the projects."));
             }
         });
     }

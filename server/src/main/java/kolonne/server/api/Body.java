@@ -21,7 +21,11 @@ final class Body {
             }
             return read;
         } catch (JsonProcessingException e) {
-            throw new BadRequest(Problem.of(400, "json", "The body is not the JSON that was expected.", List.of(StrictJson.trouble(e, "json", "body", "/api/openapi.json"))));
+            throw new BadRequest(Problem.of(
+                    400,
+                    "json",
+                    "The body is not the JSON that was expected.",
+                    List.of(StrictJson.trouble(e, "json", "body", "/api/openapi.json"))));
         }
     }
 }

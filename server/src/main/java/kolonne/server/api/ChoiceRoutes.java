@@ -32,11 +32,23 @@ final class ChoiceRoutes {
     }
 
     List<Route> routes() {
-        return List.of(Route.get("/api/projects/{id}/members/{mark}/stirrups", "Every arrangement of stirrups weighed for a span, the best first", StirrupsWeighedDto.class,
-            this::stirrups, "span"), Route.get("/api/projects/{id}/members/{mark}/sections",
-            "Other sections for a line, each designed for the forces as they are, the cheapest first, with the edits that put them in force", SectionsDto.class,
-            this::sections), Route.get("/api/projects/{id}/members/{mark}/preferences", "The line designed under every preference: mass, bars, layers, sizes",
-            PreferencesDto.class, this::preferences));
+        return List.of(
+                Route.get(
+                        "/api/projects/{id}/members/{mark}/stirrups",
+                        "Every arrangement of stirrups weighed for a span, the best first",
+                        StirrupsWeighedDto.class,
+                        this::stirrups,
+                        "span"),
+                Route.get(
+                        "/api/projects/{id}/members/{mark}/sections",
+                        "Other sections for a line, each designed for the forces as they are, the cheapest first, with the edits that put them in force",
+                        SectionsDto.class,
+                        this::sections),
+                Route.get(
+                        "/api/projects/{id}/members/{mark}/preferences",
+                        "The line designed under every preference: mass, bars, layers, sizes",
+                        PreferencesDto.class,
+                        this::preferences));
     }
 
     /** @param bars groups count bar by bar; layers the most in a face; sizes of longitudinal bars */
@@ -45,7 +57,15 @@ final class ChoiceRoutes {
     record PreferencesDto(String current, List<PreferenceDto> preferences) {}
 
     /** @param lost why it lost; empty for the best. zones: where they begin along the line and their spacing [mm] */
-    record WeighedDto(String size, int legs, List<Double> from, List<Double> spacing, double massKg, int pieces, boolean practical, String lost) {}
+    record WeighedDto(
+            String size,
+            int legs,
+            List<Double> from,
+            List<Double> spacing,
+            double massKg,
+            int pieces,
+            boolean practical,
+            String lost) {}
 
     record StirrupsWeighedDto(int span, List<WeighedDto> options) {}
 
@@ -55,20 +75,43 @@ final class ChoiceRoutes {
      * @param cost     steel, concrete and formwork together as kg of steel
      * @param edits    that put the section in force; empty for the present one
      */
-    record TriedDto(String label, boolean inProject, boolean present, boolean satisfied, boolean inBand, double strength, double steelKg, double concreteM3, double formworkM2,
-                    double cost, List<EditDto> edits) {}
+    record TriedDto(
+            String label,
+            boolean inProject,
+            boolean present,
+            boolean satisfied,
+            boolean inBand,
+            double strength,
+            double steelKg,
+            double concreteM3,
+            double formworkM2,
+            double cost,
+            List<EditDto> edits) {}
 
     /** @param options empty where the spans of the line have different sections */
     record SectionsDto(List<TriedDto> options) {}
 
     private void sections(Context c) {
         BuildingDesign d = design(c);
-        BeamDesign b = d.beams().stream().filter(q -> q.line().mark().equals(c.pathParam("mark"))).findFirst()
-            .orElseThrow(() -> new NoSuchElementException("There is no beam line " + c.pathParam("mark") + "."));
+        BeamDesign b = d.beams().stream()
+                .filter(q -> q.line().mark().equals(c.pathParam("mark")))
+                .findFirst()
+                .orElseThrow(() -> new NoSuchElementException("There is no beam line " + c.pathParam("mark") + "."));
         Building building = d.analysis().index().building();
-        c.json(new SectionsDto(SectionAdvice.of(b, d.beamContext(), building.sections()).stream().map(o -> new TriedDto(o.shape().label(d.basis().usUnits()),
-            !o.section().isEmpty() || o.present(), o.present(), o.satisfied(), o.inBand(), o.strength(), o.steel(), o.concrete(), o.formwork(), o.cost(),
-            o.present() ? List.of() : edits(d, b.line(), o))).toList()));
+        c.json(new SectionsDto(SectionAdvice.of(b, d.beamContext(), building.sections()).stream()
+                .map(o -> new TriedDto(
+                        o.shape().label(d.basis().usUnits()),
+                        !o.section().isEmpty() || o.present(),
+                        o.present(),
+                        o.satisfied(),
+                        o.inBand(),
+                        o.strength(),
+                        o.steel(),
+                        o.concrete(),
+                        o.formwork(),
+                        o.cost(),
+                        o.present() ? List.of() : edits(d, b.line(), o)))
+                .toList()));
     }
 
     /** The section is put into the project first if it is not there. */
@@ -77,16 +120,33 @@ final class ChoiceRoutes {
         List<EditDto> out = new ArrayList<>();
         String id = o.section();
         if (id.isEmpty()) {
-            String name = o.shape().label(d.basis().usUnits()).replace(" × ", "x").replace(" in", "").replace(" ", "-");
+            String name = o.shape()
+                    .label(d.basis().usUnits())
+                    .replace(" × ", "x")
+                    .replace(" in", "")
+                    .replace(" ", "-");
             id = name;
             for (int k = 2; has(b, id); k++) {
                 id = name + "-" + k;
             }
             Map<String, Object> row = ModelWriter.section(new Section(id, o.shape()), b);
-            out.add(new EditDto.PutSectionEdit("put-section", id, (String) row.get("shape"), (Double) row.get("b"), (Double) row.get("h"), (Double) row.get("d"),
-                (Double) row.get("bw"), (Double) row.get("bf"), (Double) row.get("hf")));
+            out.add(new EditDto.PutSectionEdit(
+                    "put-section",
+                    id,
+                    (String) row.get("shape"),
+                    (Double) row.get("b"),
+                    (Double) row.get("h"),
+                    (Double) row.get("d"),
+                    (Double) row.get("bw"),
+                    (Double) row.get("bf"),
+                    (Double) row.get("hf")));
         }
-        out.add(new EditDto.SectionEdit(line.spans().stream().flatMap(s -> s.members().stream()).map(Member::id).toList(), id));
+        out.add(new EditDto.SectionEdit(
+                line.spans().stream()
+                        .flatMap(s -> s.members().stream())
+                        .map(Member::id)
+                        .toList(),
+                id));
         return out;
     }
 
@@ -100,12 +160,25 @@ final class ChoiceRoutes {
 
     private void stirrups(Context c) {
         BuildingDesign d = design(c);
-        BeamDesign b = d.beams().stream().filter(q -> q.line().mark().equals(c.pathParam("mark"))).findFirst()
-            .orElseThrow(() -> new NoSuchElementException("There is no beam line " + c.pathParam("mark") + "."));
+        BeamDesign b = d.beams().stream()
+                .filter(q -> q.line().mark().equals(c.pathParam("mark")))
+                .findFirst()
+                .orElseThrow(() -> new NoSuchElementException("There is no beam line " + c.pathParam("mark") + "."));
         int span = ResultRoutes.number(c, "span", 0, 0, b.line().spans().size() - 1);
         List<StirrupChoice.Option> all = StirrupChoice.options(b, span, d.beamContext());
-        c.json(new StirrupsWeighedDto(span, all.stream().map(o -> new WeighedDto(o.bar().label(), o.legs(), o.zones().stream().map(BeamCage.Zone::from).toList(),
-            o.zones().stream().map(BeamCage.Zone::spacing).toList(), o.mass(), o.pieces(), o.practical(), lost(o, all.get(0)))).toList()));
+        c.json(new StirrupsWeighedDto(
+                span,
+                all.stream()
+                        .map(o -> new WeighedDto(
+                                o.bar().label(),
+                                o.legs(),
+                                o.zones().stream().map(BeamCage.Zone::from).toList(),
+                                o.zones().stream().map(BeamCage.Zone::spacing).toList(),
+                                o.mass(),
+                                o.pieces(),
+                                o.practical(),
+                                lost(o, all.get(0))))
+                        .toList()));
     }
 
     /** By the order of the search: what can be built, mass (within 2 % alike), number of zones, pieces. */
@@ -125,17 +198,27 @@ final class ChoiceRoutes {
 
     private void preferences(Context c) {
         BuildingDesign d = design(c);
-        BeamLine line = d.beams().stream().map(BeamDesign::line).filter(q -> q.mark().equals(c.pathParam("mark"))).findFirst()
-            .orElseThrow(() -> new NoSuchElementException("There is no beam line " + c.pathParam("mark") + "."));
-        c.json(new PreferencesDto(word(d.basis().bars().preference()), Arrays.stream(Preference.values()).map(q -> of(d, line, q)).toList()));
+        BeamLine line = d.beams().stream()
+                .map(BeamDesign::line)
+                .filter(q -> q.mark().equals(c.pathParam("mark")))
+                .findFirst()
+                .orElseThrow(() -> new NoSuchElementException("There is no beam line " + c.pathParam("mark") + "."));
+        c.json(new PreferencesDto(
+                word(d.basis().bars().preference()),
+                Arrays.stream(Preference.values()).map(q -> of(d, line, q)).toList()));
     }
 
     private static PreferenceDto of(BuildingDesign d, BeamLine line, Preference q) {
         Basis basis = d.basis().with(q);
         BeamDesign b = BeamDesigner.design(line, d.beamContext().with(basis));
         List<BeamCage.Group> groups = b.cage().groups();
-        return new PreferenceDto(word(q), Quantities.of(b, basis).steel(), groups.stream().mapToInt(BeamCage.Group::count).sum(),
-            groups.stream().mapToInt(BeamCage.Group::layer).max().orElse(0), (int) groups.stream().map(g -> g.bar().label()).distinct().count(), b.satisfied());
+        return new PreferenceDto(
+                word(q),
+                Quantities.of(b, basis).steel(),
+                groups.stream().mapToInt(BeamCage.Group::count).sum(),
+                groups.stream().mapToInt(BeamCage.Group::layer).max().orElse(0),
+                (int) groups.stream().map(g -> g.bar().label()).distinct().count(),
+                b.satisfied());
     }
 
     private static String word(Preference q) {

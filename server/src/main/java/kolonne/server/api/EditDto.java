@@ -19,31 +19,76 @@ sealed interface EditDto {
         }
     }
 
-    record PutSectionEdit(String kind, String id, String shape, @MayBeAbsent Double b, @MayBeAbsent Double h, @MayBeAbsent Double d, @MayBeAbsent Double bw,
-                          @MayBeAbsent Double bf, @MayBeAbsent Double hf) implements EditDto {}
+    record PutSectionEdit(
+            String kind,
+            String id,
+            String shape,
+            @MayBeAbsent Double b,
+            @MayBeAbsent Double h,
+            @MayBeAbsent Double d,
+            @MayBeAbsent Double bw,
+            @MayBeAbsent Double bf,
+            @MayBeAbsent Double hf)
+            implements EditDto {}
 
-    record StiffnessEdit(String kind, List<String> members, @MayBeAbsent Double factorArea, @MayBeAbsent Double factorShearY, @MayBeAbsent Double factorShearZ,
-                         @MayBeAbsent Double factorIy, @MayBeAbsent Double factorIz, @MayBeAbsent Double factorTorsion) implements EditDto {}
+    record StiffnessEdit(
+            String kind,
+            List<String> members,
+            @MayBeAbsent Double factorArea,
+            @MayBeAbsent Double factorShearY,
+            @MayBeAbsent Double factorShearZ,
+            @MayBeAbsent Double factorIy,
+            @MayBeAbsent Double factorIz,
+            @MayBeAbsent Double factorTorsion)
+            implements EditDto {}
 
-    record ReleasesEdit(String kind, List<String> members, List<String> releaseStart, List<String> releaseEnd) implements EditDto {}
+    record ReleasesEdit(String kind, List<String> members, List<String> releaseStart, List<String> releaseEnd)
+            implements EditDto {}
 
-    record MemberLoadsEdit(String kind, String member, @JsonProperty("case") String loadCase, List<EditedLoad> loads) implements EditDto {}
+    record MemberLoadsEdit(
+            String kind,
+            String member,
+            @JsonProperty("case") String loadCase,
+            List<EditedLoad> loads) implements EditDto {}
 
-    record AreaLoadEdit(String kind, String panel, @JsonProperty("case") String loadCase, double pressure) implements EditDto {}
+    record AreaLoadEdit(
+            String kind, String panel, @JsonProperty("case") String loadCase, double pressure) implements EditDto {}
 
     record OptionsEdit(String kind, EditedAnalysis analysis, List<RoleFactors> roleStiffness) implements EditDto {}
 
     record ForcesEdit(String kind, List<EditedForces> rows) implements EditDto {}
 
     /** A row of memberLoads without member and case. */
-    record EditedLoad(@JsonProperty("kind") String of, String direction, double from, @MayBeAbsent Double to, double value, @MayBeAbsent Double valueTo) {}
+    record EditedLoad(
+            @JsonProperty("kind") String of,
+            String direction,
+            double from,
+            @MayBeAbsent Double to,
+            double value,
+            @MayBeAbsent Double valueTo) {}
 
     /** The row of analysis. */
     record EditedAnalysis(String shearDeformation, double rigidEnds, String patternLive, Map<String, Double> pDelta) {}
 
     /** A row of roleStiffness. */
-    record RoleFactors(String role, double factorArea, double factorShearY, double factorShearZ, double factorIy, double factorIz, double factorTorsion) {}
+    record RoleFactors(
+            String role,
+            double factorArea,
+            double factorShearY,
+            double factorShearZ,
+            double factorIy,
+            double factorIz,
+            double factorTorsion) {}
 
     /** A row of stationForces. */
-    record EditedForces(String member, @JsonProperty("case") String loadCase, double x, double n, double vy, double vz, double t, double my, double mz) {}
+    record EditedForces(
+            String member,
+            @JsonProperty("case") String loadCase,
+            double x,
+            double n,
+            double vy,
+            double vz,
+            double t,
+            double my,
+            double mz) {}
 }

@@ -28,19 +28,42 @@ final class EditRoutes {
 
     List<Route> routes() {
         return List.of(
-            Route.get("/api/projects/{id}/edits", "All edits of the model, oldest first", HistoryDto.class, this::history),
-            new Route(HandlerType.POST, "/api/projects/{id}/edits",
-                "Changes the model, analyses it and redesigns (If-Match: version)", EditsDto.class, Answers.ProjectDto.class,
-                new String[0], c -> ProjectRoutes.moved(c, projects.edit(c.pathParam("id"), ProjectRoutes.version(c), c.bodyAsBytes()))),
-            new Route(HandlerType.POST, "/api/projects/{id}/undo", "Takes the newest edit back (If-Match: version)", null,
-                Answers.ProjectDto.class, new String[0],
-                c -> ProjectRoutes.moved(c, projects.undo(c.pathParam("id"), ProjectRoutes.version(c), false))),
-            new Route(HandlerType.POST, "/api/projects/{id}/redo", "Puts the last undone edit in force again (If-Match: version)", null,
-                Answers.ProjectDto.class, new String[0],
-                c -> ProjectRoutes.moved(c, projects.undo(c.pathParam("id"), ProjectRoutes.version(c), true))),
-            Route.get("/api/projects/{id}/elements/{member}", "One analysis member: section, stiffness, connections and loads",
-                ElementDto.class, this::element),
-            Route.get("/api/projects/{id}/options", "How the frame is analysed", OptionsDto.class, this::options));
+                Route.get(
+                        "/api/projects/{id}/edits",
+                        "All edits of the model, oldest first",
+                        HistoryDto.class,
+                        this::history),
+                new Route(
+                        HandlerType.POST,
+                        "/api/projects/{id}/edits",
+                        "Changes the model, analyses it and redesigns (If-Match: version)",
+                        EditsDto.class,
+                        Answers.ProjectDto.class,
+                        new String[0],
+                        c -> ProjectRoutes.moved(
+                                c, projects.edit(c.pathParam("id"), ProjectRoutes.version(c), c.bodyAsBytes()))),
+                new Route(
+                        HandlerType.POST,
+                        "/api/projects/{id}/undo",
+                        "Takes the newest edit back (If-Match: version)",
+                        null,
+                        Answers.ProjectDto.class,
+                        new String[0],
+                        c -> ProjectRoutes.moved(c, projects.undo(c.pathParam("id"), ProjectRoutes.version(c), false))),
+                new Route(
+                        HandlerType.POST,
+                        "/api/projects/{id}/redo",
+                        "Puts the last undone edit in force again (If-Match: version)",
+                        null,
+                        Answers.ProjectDto.class,
+                        new String[0],
+                        c -> ProjectRoutes.moved(c, projects.undo(c.pathParam("id"), ProjectRoutes.version(c), true))),
+                Route.get(
+                        "/api/projects/{id}/elements/{member}",
+                        "One analysis member: section, stiffness, connections and loads",
+                        ElementDto.class,
+                        this::element),
+                Route.get("/api/projects/{id}/options", "How the frame is analysed", OptionsDto.class, this::options));
     }
 
     /** Edits as in docs/formats/edits.md. */
@@ -58,32 +81,70 @@ final class EditRoutes {
     }
 
     /** @param from and to along the member [m or ft], values in the units of the model file */
-    record LoadDto(String loadCase, String kind, String direction, double from, double to, double value, double valueTo) {}
+    record LoadDto(
+            String loadCase, String kind, String direction, double from, double to, double value, double valueTo) {}
 
     /** @param ownFactors whether the factors are its own, not those of its role; releases: action or action=stiffness */
-    record ElementDto(String id, String role, String section, List<String> sections, String material, double lengthM, FactorsDto factors,
-                      boolean ownFactors, List<String> releaseStart, List<String> releaseEnd, List<LoadDto> loads) {}
+    record ElementDto(
+            String id,
+            String role,
+            String section,
+            List<String> sections,
+            String material,
+            double lengthM,
+            FactorsDto factors,
+            boolean ownFactors,
+            List<String> releaseStart,
+            List<String> releaseEnd,
+            List<LoadDto> loads) {}
 
-    record OptionsDto(boolean shearDeformation, double rigidEnds, boolean patternLive, Map<String, Double> pDelta, FactorsDto beams,
-                      FactorsDto columns) {}
+    record OptionsDto(
+            boolean shearDeformation,
+            double rigidEnds,
+            boolean patternLive,
+            Map<String, Double> pDelta,
+            FactorsDto beams,
+            FactorsDto columns) {}
 
     private void history(Context c) {
         String id = c.pathParam("id");
         boolean[] able = projects.undoable(id);
-        c.json(new HistoryDto(projects.edits(id).stream().map(e -> new HistoryEntryDto(e.version(), e.summary(),
-            e.at().atOffset(ZoneOffset.UTC).toString(), e.inForce())).toList(), able[0], able[1], projects.model(id).modelVersion()));
+        c.json(new HistoryDto(
+                projects.edits(id).stream()
+                        .map(e -> new HistoryEntryDto(
+                                e.version(),
+                                e.summary(),
+                                e.at().atOffset(ZoneOffset.UTC).toString(),
+                                e.inForce()))
+                        .toList(),
+                able[0],
+                able[1],
+                projects.model(id).modelVersion()));
     }
 
     private void element(Context c) {
         Workspace w = projects.model(c.pathParam("id"));
         String id = c.pathParam("member");
-        Member m = w.building().members().stream().filter(q -> q.id().equals(id)).findFirst()
-            .orElseThrow(() -> new NoSuchElementException("There is no member " + id + "."));
+        Member m = w.building().members().stream()
+                .filter(q -> q.id().equals(id))
+                .findFirst()
+                .orElseThrow(() -> new NoSuchElementException("There is no member " + id + "."));
         BuildingIndex index = new BuildingIndex(w.building());
-        c.json(new ElementDto(m.id(), m.role().name().toLowerCase(java.util.Locale.ROOT), m.section(),
-            w.building().sections().stream().map(s -> s.id()).toList(), m.material(), index.length(m) / 1000,
-            FactorsDto.of(w.building().options().factorsOf(m)), m.stiffness() != null, released(w, m.startRelease()),
-            released(w, m.endRelease()), w.building().memberLoads().stream().filter(l -> l.member().equals(id)).map(l -> load(w, l)).toList()));
+        c.json(new ElementDto(
+                m.id(),
+                m.role().name().toLowerCase(java.util.Locale.ROOT),
+                m.section(),
+                w.building().sections().stream().map(s -> s.id()).toList(),
+                m.material(),
+                index.length(m) / 1000,
+                FactorsDto.of(w.building().options().factorsOf(m)),
+                m.stiffness() != null,
+                released(w, m.startRelease()),
+                released(w, m.endRelease()),
+                w.building().memberLoads().stream()
+                        .filter(l -> l.member().equals(id))
+                        .map(l -> load(w, l))
+                        .toList()));
     }
 
     private static List<String> released(Workspace w, Release r) {
@@ -93,9 +154,14 @@ final class EditRoutes {
     private static LoadDto load(Workspace w, MemberLoad l) {
         Map<String, Object> row = ModelWriter.load(l, w.building().unitSystem());
         double value = (Double) row.get("value");
-        return new LoadDto(l.loadCase(), (String) row.get("kind"), (String) row.get("direction"), (Double) row.get("from"),
-            row.get("to") == null ? (Double) row.get("from") : (Double) row.get("to"), value,
-            row.get("valueTo") == null ? value : (Double) row.get("valueTo"));
+        return new LoadDto(
+                l.loadCase(),
+                (String) row.get("kind"),
+                (String) row.get("direction"),
+                (Double) row.get("from"),
+                row.get("to") == null ? (Double) row.get("from") : (Double) row.get("to"),
+                value,
+                row.get("valueTo") == null ? value : (Double) row.get("valueTo"));
     }
 
     private void options(Context c) {
@@ -104,7 +170,12 @@ final class EditRoutes {
         for (Combination.Term t : o.pDelta()) {
             p.merge(t.loadCase(), t.factor(), Double::sum);
         }
-        c.json(new OptionsDto(o.shearDeformation(), o.rigidEnds(), o.patternLive(), p, FactorsDto.of(o.beams()),
-            FactorsDto.of(o.columns())));
+        c.json(new OptionsDto(
+                o.shearDeformation(),
+                o.rigidEnds(),
+                o.patternLive(),
+                p,
+                FactorsDto.of(o.beams()),
+                FactorsDto.of(o.columns())));
     }
 }

@@ -35,28 +35,53 @@ final class ExportRoutes {
 
     List<Route> routes() {
         return List.of(
-            Route.get("/api/projects/{id}/exports/report.pdf", "Utilisation report; sheets: marks, separated by commas",
-                byte[].class, c -> send(c, "application/pdf", "utilisation-report.pdf",
-                    (d, out) -> UtilisationReport.write(d, marks(c), out)), "sheets"),
-            Route.get("/api/projects/{id}/exports/schedules.pdf", "Schedules on paper", byte[].class,
-                c -> send(c, "application/pdf", "schedules.pdf", SchedulePdf::write)),
-            Route.get("/api/projects/{id}/exports/schedules.xlsx", "Schedules as a workbook", byte[].class,
-                c -> send(c, "application/vnd.openxmlformats-officedocument.spreadsheetml.sheet", "schedules.xlsx",
-                    ScheduleWorkbook::write)),
-            Route.get("/api/projects/{id}/exports/results.json", "Everything needed to check the design again", byte[].class,
-                c -> send(c, "application/json", "results.json", ResultsJson::write)),
-            Route.get("/api/projects/{id}/exports/checks.csv", "All checks as a table", byte[].class,
-                c -> send(c, "text/csv; charset=utf-8", "checks.csv", (d, out) -> {
-                    Writer w = new OutputStreamWriter(out, StandardCharsets.UTF_8);
-                    ResultsCsv.checks(d, w);
-                    w.flush();
-                })),
-            Route.get("/api/projects/{id}/exports/model", "The model as it was uploaded", byte[].class, this::model));
+                Route.get(
+                        "/api/projects/{id}/exports/report.pdf",
+                        "Utilisation report; sheets: marks, separated by commas",
+                        byte[].class,
+                        c -> send(
+                                c,
+                                "application/pdf",
+                                "utilisation-report.pdf",
+                                (d, out) -> UtilisationReport.write(d, marks(c), out)),
+                        "sheets"),
+                Route.get(
+                        "/api/projects/{id}/exports/schedules.pdf",
+                        "Schedules on paper",
+                        byte[].class,
+                        c -> send(c, "application/pdf", "schedules.pdf", SchedulePdf::write)),
+                Route.get(
+                        "/api/projects/{id}/exports/schedules.xlsx",
+                        "Schedules as a workbook",
+                        byte[].class,
+                        c -> send(
+                                c,
+                                "application/vnd.openxmlformats-officedocument.spreadsheetml.sheet",
+                                "schedules.xlsx",
+                                ScheduleWorkbook::write)),
+                Route.get(
+                        "/api/projects/{id}/exports/results.json",
+                        "Everything needed to check the design again",
+                        byte[].class,
+                        c -> send(c, "application/json", "results.json", ResultsJson::write)),
+                Route.get(
+                        "/api/projects/{id}/exports/checks.csv",
+                        "All checks as a table",
+                        byte[].class,
+                        c -> send(c, "text/csv; charset=utf-8", "checks.csv", (d, out) -> {
+                            Writer w = new OutputStreamWriter(out, StandardCharsets.UTF_8);
+                            ResultsCsv.checks(d, w);
+                            w.flush();
+                        })),
+                Route.get(
+                        "/api/projects/{id}/exports/model", "The model as it was uploaded", byte[].class, this::model));
     }
 
     private static Set<String> marks(Context c) {
         String s = c.queryParam("sheets");
-        return s == null ? Set.of() : Arrays.stream(s.split(",")).map(String::strip).collect(Collectors.toSet());
+        return s == null
+                ? Set.of()
+                : Arrays.stream(s.split(",")).map(String::strip).collect(Collectors.toSet());
     }
 
     private void send(Context c, String type, String file, Writing writing) throws IOException {
@@ -74,7 +99,7 @@ final class ExportRoutes {
     private static void known(BuildingDesign d, Set<String> marks) {
         for (String m : marks) {
             boolean there = d.beams().stream().anyMatch(b -> b.line().mark().equals(m))
-                || d.columns().stream().anyMatch(k -> k.stack().mark().equals(m));
+                    || d.columns().stream().anyMatch(k -> k.stack().mark().equals(m));
             if (!there && !m.isEmpty()) {
                 throw new NoSuchElementException("There is no beam line or column stack " + m + ".");
             }
@@ -84,7 +109,9 @@ final class ExportRoutes {
     private void model(Context c) {
         var file = projects.modelFile(c.pathParam("id"));
         c.contentType("application/octet-stream");
-        c.header("Content-Disposition", "attachment; filename=\"" + file.fileName().replaceAll("[^A-Za-z0-9._-]", "_") + "\"");
+        c.header(
+                "Content-Disposition",
+                "attachment; filename=\"" + file.fileName().replaceAll("[^A-Za-z0-9._-]", "_") + "\"");
         c.result(file.content());
     }
 }

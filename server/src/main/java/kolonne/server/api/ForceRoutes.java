@@ -32,14 +32,30 @@ final class ForceRoutes {
 
     List<Route> routes() {
         return List.of(
-            new Route(HandlerType.POST, "/api/projects/{id}/force-files",
-                "Uploads a table of station forces (CSV or XLSX) and proposes a mapping of its columns", byte[].class, ForceFileDto.class,
-                new String[] {"fileName"}, this::upload),
-            new Route(HandlerType.POST, "/api/projects/{id}/force-files/{file}/preview", "Reads the first rows with a mapping and counts all",
-                UseDto.class, PreviewDto.class, new String[0], this::preview),
-            new Route(HandlerType.POST, "/api/projects/{id}/force-files/{file}/import",
-                "Takes the forces into the model and redesigns (If-Match: version); remembers the mapping under its name", UseDto.class,
-                Answers.ProjectDto.class, new String[0], this::take));
+                new Route(
+                        HandlerType.POST,
+                        "/api/projects/{id}/force-files",
+                        "Uploads a table of station forces (CSV or XLSX) and proposes a mapping of its columns",
+                        byte[].class,
+                        ForceFileDto.class,
+                        new String[] {"fileName"},
+                        this::upload),
+                new Route(
+                        HandlerType.POST,
+                        "/api/projects/{id}/force-files/{file}/preview",
+                        "Reads the first rows with a mapping and counts all",
+                        UseDto.class,
+                        PreviewDto.class,
+                        new String[0],
+                        this::preview),
+                new Route(
+                        HandlerType.POST,
+                        "/api/projects/{id}/force-files/{file}/import",
+                        "Takes the forces into the model and redesigns (If-Match: version); remembers the mapping under its name",
+                        UseDto.class,
+                        Answers.ProjectDto.class,
+                        new String[0],
+                        this::take));
     }
 
     /** @param quantity member, case, x, n, vy, vz, t, my or mz */
@@ -49,25 +65,46 @@ final class ForceRoutes {
 
     record UnitsDto(String quantity, List<String> units) {}
 
-    record ForceFileDto(String file, String fileName, List<String> sheets, String sheet, List<String> headers, int rows,
-                        List<List<String>> sample, List<MappedDto> proposal, List<SavedDto> saved, List<UnitsDto> units) {}
+    record ForceFileDto(
+            String file,
+            String fileName,
+            List<String> sheets,
+            String sheet,
+            List<String> headers,
+            int rows,
+            List<List<String>> sample,
+            List<MappedDto> proposal,
+            List<SavedDto> saved,
+            List<UnitsDto> units) {}
 
     /** @param name to remember the mapping under; empty for not at all */
     record UseDto(String sheet, List<MappedDto> mapping, String name) {}
 
     record ForceRowDto(String member, String loadCase, double xM, double[] forces) {}
 
-    record PreviewDto(List<ForceRowDto> rows, int used, int total, List<String> without, List<Problem.FindingDto> findings) {}
+    record PreviewDto(
+            List<ForceRowDto> rows, int used, int total, List<String> without, List<Problem.FindingDto> findings) {}
 
     private void upload(Context c) {
         Building b = projects.model(c.pathParam("id")).building();
         String name = Optional.ofNullable(c.queryParam("fileName")).orElse("forces");
         byte[] bytes = c.bodyAsBytes();
         ForceTable t = table(bytes, null);
-        c.json(new ForceFileDto(uploads.put(name, bytes), name, t.sheets(), t.sheet(), t.headers(), t.rows().size(),
-            t.rows().subList(0, Math.min(SAMPLE, t.rows().size())), mapped(ForceMapping.propose(t, b)),
-            projects.mappings().stream().map(m -> new SavedDto(m.name(), read(m.body()))).toList(),
-            Arrays.stream(ForceMapping.Quantity.values()).map(q -> new UnitsDto(word(q), q.units())).toList()));
+        c.json(new ForceFileDto(
+                uploads.put(name, bytes),
+                name,
+                t.sheets(),
+                t.sheet(),
+                t.headers(),
+                t.rows().size(),
+                t.rows().subList(0, Math.min(SAMPLE, t.rows().size())),
+                mapped(ForceMapping.propose(t, b)),
+                projects.mappings().stream()
+                        .map(m -> new SavedDto(m.name(), read(m.body())))
+                        .toList(),
+                Arrays.stream(ForceMapping.Quantity.values())
+                        .map(q -> new UnitsDto(word(q), q.units()))
+                        .toList()));
     }
 
     private static ForceTable table(byte[] bytes, String sheet) {
@@ -83,10 +120,13 @@ final class ForceRoutes {
     }
 
     private static List<MappedDto> mapped(ForceMapping m) {
-        return Arrays.stream(ForceMapping.Quantity.values()).filter(m.columns()::containsKey).map(q -> {
-            ForceMapping.Column col = m.columns().get(q);
-            return new MappedDto(word(q), col.header(), col.unit(), col.opposite());
-        }).toList();
+        return Arrays.stream(ForceMapping.Quantity.values())
+                .filter(m.columns()::containsKey)
+                .map(q -> {
+                    ForceMapping.Column col = m.columns().get(q);
+                    return new MappedDto(word(q), col.header(), col.unit(), col.opposite());
+                })
+                .toList();
     }
 
     private static List<MappedDto> read(String body) {
@@ -100,9 +140,14 @@ final class ForceRoutes {
     private static ForceMapping mapping(UseDto use) {
         Map<ForceMapping.Quantity, ForceMapping.Column> out = new EnumMap<>(ForceMapping.Quantity.class);
         for (MappedDto m : use.mapping() == null ? List.<MappedDto>of() : use.mapping()) {
-            ForceMapping.Quantity q = Arrays.stream(ForceMapping.Quantity.values()).filter(v -> word(v).equals(m.quantity())).findFirst()
-                .orElseThrow(() -> new BadRequest(400, "mapping", "There is no quantity " + m.quantity() + ".",
-                    "Map to member, case, x, n, vy, vz, t, my or mz."));
+            ForceMapping.Quantity q = Arrays.stream(ForceMapping.Quantity.values())
+                    .filter(v -> word(v).equals(m.quantity()))
+                    .findFirst()
+                    .orElseThrow(() -> new BadRequest(
+                            400,
+                            "mapping",
+                            "There is no quantity " + m.quantity() + ".",
+                            "Map to member, case, x, n, vy, vz, t, my or mz."));
             out.put(q, new ForceMapping.Column(m.header(), m.unit() == null ? "" : m.unit(), m.opposite()));
         }
         return new ForceMapping(out);
@@ -116,9 +161,17 @@ final class ForceRoutes {
         boolean us = b.unitSystem().equals("US");
         double f = us ? 4448.2216152605 : 1000;
         double m = f * (us ? 304.8 : 1000);
-        c.json(new PreviewDto(r.forces().stream().limit(SAMPLE).map(s -> new ForceRowDto(s.member(), s.loadCase(), s.x() / 1000,
-            new double[] {s.n() / f, s.vy() / f, s.vz() / f, s.t() / m, s.my() / m, s.mz() / m})).toList(), r.used(), t.rows().size(),
-            ForceRows.without(r.forces(), b), Problem.FindingDto.of(r.findings())));
+        c.json(new PreviewDto(
+                r.forces().stream()
+                        .limit(SAMPLE)
+                        .map(s -> new ForceRowDto(s.member(), s.loadCase(), s.x() / 1000, new double[] {
+                            s.n() / f, s.vy() / f, s.vz() / f, s.t() / m, s.my() / m, s.mz() / m
+                        }))
+                        .toList(),
+                r.used(),
+                t.rows().size(),
+                ForceRows.without(r.forces(), b),
+                Problem.FindingDto.of(r.findings())));
     }
 
     private void take(Context c) {
@@ -132,6 +185,7 @@ final class ForceRoutes {
         if (use.name() != null && !use.name().isBlank()) {
             projects.putMapping(use.name().strip(), mapped(mapping(use)));
         }
-        ProjectRoutes.moved(c, projects.edit(c.pathParam("id"), ProjectRoutes.version(c), EditFile.forces(b, r.forces())));
+        ProjectRoutes.moved(
+                c, projects.edit(c.pathParam("id"), ProjectRoutes.version(c), EditFile.forces(b, r.forces())));
     }
 }

@@ -32,14 +32,41 @@ final class HandRoutes {
     List<Route> routes() {
         String member = "/api/projects/{id}/members/{mark}";
         return List.of(
-            new Route(HandlerType.POST, member + "/try", "Checks a line as if set by hand so; nothing is stored", HandFile.HandDto.class, Members.BeamDto.class,
-                new String[0], this::tried),
-            new Route(HandlerType.PUT, member + "/hand", "Sets a line by hand; what is left out is Kolonne's again (If-Match: version)", HandFile.HandDto.class,
-                HandSetDto.class, new String[0], this::set),
-            Route.get(member + "/identical", "Lines of the same geometry, each checked with this line's cage", IdenticalDto.class, this::identical),
-            new Route(HandlerType.POST, member + "/copy", "Copies the line's cage to others by hand (If-Match: version)", CopyDto.class,
-                Answers.ProjectDto.class, new String[0], this::copy),
-            Route.get(member + "/readings", "Forces of every combination at a station", ReadingsDto.class, this::readings, "station"));
+                new Route(
+                        HandlerType.POST,
+                        member + "/try",
+                        "Checks a line as if set by hand so; nothing is stored",
+                        HandFile.HandDto.class,
+                        Members.BeamDto.class,
+                        new String[0],
+                        this::tried),
+                new Route(
+                        HandlerType.PUT,
+                        member + "/hand",
+                        "Sets a line by hand; what is left out is Kolonne's again (If-Match: version)",
+                        HandFile.HandDto.class,
+                        HandSetDto.class,
+                        new String[0],
+                        this::set),
+                Route.get(
+                        member + "/identical",
+                        "Lines of the same geometry, each checked with this line's cage",
+                        IdenticalDto.class,
+                        this::identical),
+                new Route(
+                        HandlerType.POST,
+                        member + "/copy",
+                        "Copies the line's cage to others by hand (If-Match: version)",
+                        CopyDto.class,
+                        Answers.ProjectDto.class,
+                        new String[0],
+                        this::copy),
+                Route.get(
+                        member + "/readings",
+                        "Forces of every combination at a station",
+                        ReadingsDto.class,
+                        this::readings,
+                        "station"));
     }
 
     /** @param version of the project now */
@@ -62,8 +89,10 @@ final class HandRoutes {
     }
 
     private static BeamDesign line(BuildingDesign d, String mark) {
-        return d.beams().stream().filter(b -> b.line().mark().equals(mark)).findFirst()
-            .orElseThrow(() -> new NoSuchElementException("There is no beam line " + mark + "."));
+        return d.beams().stream()
+                .filter(b -> b.line().mark().equals(mark))
+                .findFirst()
+                .orElseThrow(() -> new NoSuchElementException("There is no beam line " + mark + "."));
     }
 
     /** The design with one line set by hand. */
@@ -97,12 +126,21 @@ final class HandRoutes {
         String line = line(d, mark).line().id();
         HandCage cage = cage(c, d);
         HandCage before = d.beamContext().hand().getOrDefault(line, HandCage.NONE);
-        int version = projects.handSet(id, ProjectRoutes.version(c), Map.of(line, cage), HandSummary.of(mark, before, cage))
-            .orElseThrow(() -> new BadRequest(412, "moved", "Somebody else changed the project meanwhile.",
-                "Look at the newest state and make the change again.")).version();
+        int version = projects.handSet(
+                        id, ProjectRoutes.version(c), Map.of(line, cage), HandSummary.of(mark, before, cage))
+                .orElseThrow(() -> new BadRequest(
+                        412,
+                        "moved",
+                        "Somebody else changed the project meanwhile.",
+                        "Look at the newest state and make the change again."))
+                .version();
         BuildingDesign now = projects.open(id).published().design();
         if (!now.beamContext().hand().getOrDefault(line, HandCage.NONE).equals(cage)) {
-            now = with(now, projects.hand(id), line, cage); // a whole design is under way; this line is shown as it will be
+            now = with(
+                    now,
+                    projects.hand(id),
+                    line,
+                    cage); // a whole design is under way; this line is shown as it will be
         }
         c.json(new HandSetDto(version, Members.beam(now, line(now, mark))));
     }
@@ -111,10 +149,17 @@ final class HandRoutes {
         BuildingDesign d = published(c).design();
         BeamDesign b = line(d, c.pathParam("mark"));
         List<AlikeDto> out = new ArrayList<>();
-        for (BeamLine o : IdenticalLines.of(b.line(), d.beams().stream().map(BeamDesign::line).toList())) {
+        for (BeamLine o : IdenticalLines.of(
+                b.line(), d.beams().stream().map(BeamDesign::line).toList())) {
             BeamDesign with = line(with(d, d.beamContext().hand(), o.id(), HandCage.of(b.cage())), o.mark());
             BeamDesign now = line(d, o.mark());
-            out.add(new AlikeDto(o.mark(), o.storey(), with.governing().utilisation(), with.satisfied(), now.governing().utilisation(), !now.hand().isEmpty()));
+            out.add(new AlikeDto(
+                    o.mark(),
+                    o.storey(),
+                    with.governing().utilisation(),
+                    with.satisfied(),
+                    now.governing().utilisation(),
+                    !now.hand().isEmpty()));
         }
         c.json(new IdenticalDto(out));
     }
@@ -124,25 +169,46 @@ final class HandRoutes {
         String mark = c.pathParam("mark");
         BeamDesign b = line(d, mark);
         List<String> marks = Body.of(c, CopyDto.class).marks();
-        List<String> alike = IdenticalLines.of(b.line(), d.beams().stream().map(BeamDesign::line).toList()).stream().map(BeamLine::mark).toList();
+        List<String> alike = IdenticalLines.of(
+                        b.line(), d.beams().stream().map(BeamDesign::line).toList())
+                .stream()
+                .map(BeamLine::mark)
+                .toList();
         if (marks == null || marks.isEmpty() || !alike.containsAll(marks)) {
-            throw new BadRequest(400, "copy", marks == null || marks.isEmpty() ? "No line is named." : "Not every line named has the geometry of " + mark + ".",
-                "Choose among the identical lines.");
+            throw new BadRequest(
+                    400,
+                    "copy",
+                    marks == null || marks.isEmpty()
+                            ? "No line is named."
+                            : "Not every line named has the geometry of " + mark + ".",
+                    "Choose among the identical lines.");
         }
         Map<String, HandCage> cages = new LinkedHashMap<>();
         marks.forEach(m -> cages.put(line(d, m).line().id(), HandCage.of(b.cage())));
-        ProjectRoutes.moved(c, projects.handSet(c.pathParam("id"), ProjectRoutes.version(c), cages, "cage of " + mark + " copied to " + String.join(", ", marks)));
+        ProjectRoutes.moved(
+                c,
+                projects.handSet(
+                        c.pathParam("id"),
+                        ProjectRoutes.version(c),
+                        cages,
+                        "cage of " + mark + " copied to " + String.join(", ", marks)));
     }
 
     private void readings(Context c) {
         BuildingDesign d = published(c).design();
         BeamDesign b = line(d, c.pathParam("mark"));
-        BeamLine.Station s = b.line().stations().get(ResultRoutes.number(c, "station", 0, 0, b.line().stations().size() - 1));
+        BeamLine.Station s = b.line()
+                .stations()
+                .get(ResultRoutes.number(c, "station", 0, 0, b.line().stations().size() - 1));
         BeamContext context = d.beamContext().of(b.line());
         List<ReadingDto> out = new ArrayList<>();
         for (int k = 0; k < context.demands().count(); k++) {
-            out.add(new ReadingDto(context.combinationName(k), context.demands().at(s, k, Analysis.MY) / 1e6, context.demands().at(s, k, Analysis.VZ) / 1e3,
-                context.demands().at(s, k, Analysis.T) / 1e6, context.demands().at(s, k, Analysis.N) / 1e3));
+            out.add(new ReadingDto(
+                    context.combinationName(k),
+                    context.demands().at(s, k, Analysis.MY) / 1e6,
+                    context.demands().at(s, k, Analysis.VZ) / 1e3,
+                    context.demands().at(s, k, Analysis.T) / 1e6,
+                    context.demands().at(s, k, Analysis.N) / 1e3));
         }
         c.json(new ReadingsDto(s.x(), out));
     }

@@ -33,36 +33,83 @@ final class Members {
 
     record SupportDto(double x, String kind, double depth, String label) {}
 
-    record SectionDto(String label, String shape, double width, double webWidth, double depth, double flangeDepth,
-                      double fc) {}
+    record SectionDto(
+            String label, String shape, double width, double webWidth, double depth, double flangeDepth, double fc) {}
 
     record SpanDto(int number, double from, double to, double faceFrom, double faceTo, SectionDto section) {}
 
     record LapDto(double from, double to) {}
 
     /** @param pairs whether two bars each touch; laps where the bars are longer than those delivered */
-    record GroupDto(String face, int layer, int count, String size, double diameter, double offset, double from, double to,
-                    boolean hookFrom, boolean hookTo, boolean through, boolean pairs, List<LapDto> laps) {}
+    record GroupDto(
+            String face,
+            int layer,
+            int count,
+            String size,
+            double diameter,
+            double offset,
+            double from,
+            double to,
+            boolean hookFrom,
+            boolean hookTo,
+            boolean through,
+            boolean pairs,
+            List<LapDto> laps) {}
 
     record ZoneDto(int span, double from, double to, String size, int legs, double spacing, int count) {}
 
     record SpotDto(double y, double z, double diameter, String size, boolean through) {}
 
-    record CutDto(double x, String label, int span, List<SpotDto> bars, String top, String bottom, int legs,
-                  double stirrupDiameter, int sideBarsPerFace, double sideBarDiameter) {}
+    record CutDto(
+            double x,
+            String label,
+            int span,
+            List<SpotDto> bars,
+            String top,
+            String bottom,
+            int legs,
+            double stirrupDiameter,
+            int sideBarsPerFace,
+            double sideBarDiameter) {}
 
-    record PointDto(double x, int span, double mPos, String comboPos, double mNeg, String comboNeg, double capPos,
-                    double capNeg, double vMax, String comboVMax, double vMin, String comboVMin, double vc, double vn,
-                    double vLimit, double ve, double t, String comboT, double tn, double limitUse) {}
+    record PointDto(
+            double x,
+            int span,
+            double mPos,
+            String comboPos,
+            double mNeg,
+            String comboNeg,
+            double capPos,
+            double capNeg,
+            double vMax,
+            String comboVMax,
+            double vMin,
+            String comboVMin,
+            double vc,
+            double vn,
+            double vLimit,
+            double ve,
+            double t,
+            String comboT,
+            double tn,
+            double limitUse) {}
 
     /** Deflections downwards [mm], places along the line [mm], and their limits [mm]. */
-    record DeflectedDto(int span, List<Double> x, List<Double> live, List<Double> lasting, double liveLimit, double lastingLimit, String service,
-                        String sustained) {}
+    record DeflectedDto(
+            int span,
+            List<Double> x,
+            List<Double> live,
+            List<Double> lasting,
+            double liveLimit,
+            double lastingLimit,
+            String service,
+            String sustained) {}
 
     record SideDto(int span, String size, double diameter, int perFace, double from, double to) {}
 
     /** @param requiredMm2 -1 where no number of bars is enough; number of the support (top) or span (bottom) */
-    record NeedDto(String face, int number, String label, double x, double requiredMm2, double providedMm2, boolean minimum) {}
+    record NeedDto(
+            String face, int number, String label, double x, double requiredMm2, double providedMm2, boolean minimum) {}
 
     /** @param required area of legs per length [mm2/m] */
     record LegsDto(int span, double from, double to, double required, double provided) {}
@@ -72,35 +119,100 @@ final class Members {
      * @param sizes      of bars and {@code stirrupSizes} to choose from
      * @param firstBar, lastBar ends of the longest bars that the line has room for [mm]
      */
-    record BeamDto(String mark, String storey, List<SpanDto> spans, List<SupportDto> supports, List<GroupDto> groups,
-                   List<ZoneDto> zones, List<SideDto> sides, List<CutDto> cuts, List<PointDto> points, List<DeflectedDto> deflections,
-                   List<Answers.CheckDto> checks, List<Problem.FindingDto> findings, double utilisation, boolean satisfied, double steelKg,
-                   double concreteM3, double coverMm, double fyMpa, int governingStation, HandFile.HandDto hand, List<NeedDto> needs, List<LegsDto> legs,
-                   List<String> sizes, List<String> stirrupSizes, double firstBar, double lastBar, double spacingStepMm) {}
+    record BeamDto(
+            String mark,
+            String storey,
+            List<SpanDto> spans,
+            List<SupportDto> supports,
+            List<GroupDto> groups,
+            List<ZoneDto> zones,
+            List<SideDto> sides,
+            List<CutDto> cuts,
+            List<PointDto> points,
+            List<DeflectedDto> deflections,
+            List<Answers.CheckDto> checks,
+            List<Problem.FindingDto> findings,
+            double utilisation,
+            boolean satisfied,
+            double steelKg,
+            double concreteM3,
+            double coverMm,
+            double fyMpa,
+            int governingStation,
+            HandFile.HandDto hand,
+            List<NeedDto> needs,
+            List<LegsDto> legs,
+            List<String> sizes,
+            List<String> stirrupSizes,
+            double firstBar,
+            double lastBar,
+            double spacingStepMm) {}
 
     record TieDto(String size, double diameter, double spacing, List<Boolean> heldX, List<Boolean> heldY) {}
 
-    record LiftDto(int number, String storey, double base, double top, double clear, SectionDto section, String bars,
-                   String ties, double areaMm2, double ratio, List<SpotDto> spots, TieDto tie, double utilisation,
-                   boolean satisfied, double qx, double qy, double magnifierMx, double magnifierMy,
-                   List<Answers.CheckDto> checks, List<Problem.FindingDto> findings) {}
+    record LiftDto(
+            int number,
+            String storey,
+            double base,
+            double top,
+            double clear,
+            SectionDto section,
+            String bars,
+            String ties,
+            double areaMm2,
+            double ratio,
+            List<SpotDto> spots,
+            TieDto tie,
+            double utilisation,
+            boolean satisfied,
+            double qx,
+            double qy,
+            double magnifierMx,
+            double magnifierMy,
+            List<Answers.CheckDto> checks,
+            List<Problem.FindingDto> findings) {}
 
-    record ColumnDto(String mark, List<LiftDto> lifts, double utilisation, boolean satisfied, double steelKg,
-                     double concreteM3, double coverMm, double fyMpa, int governingLift) {}
+    record ColumnDto(
+            String mark,
+            List<LiftDto> lifts,
+            double utilisation,
+            boolean satisfied,
+            double steelKg,
+            double concreteM3,
+            double coverMm,
+            double fyMpa,
+            int governingLift) {}
 
     /** @param member of role beam or column; the other is null */
-    record MemberDto(String mark, String role, @MayBeNull BeamDto beam, @MayBeNull ColumnDto column,
-                     @MayBeNull String previous, @MayBeNull String next, int failingRank, int failingCount) {}
+    record MemberDto(
+            String mark,
+            String role,
+            @MayBeNull BeamDto beam,
+            @MayBeNull ColumnDto column,
+            @MayBeNull String previous,
+            @MayBeNull String next,
+            int failingRank,
+            int failingCount) {}
 
-    record DemandDto(String combination, int combinationNumber, int number, String place, double p, double mx, double my,
-                     double factor, double utilisation) {}
+    record DemandDto(
+            String combination,
+            int combinationNumber,
+            int number,
+            String place,
+            double p,
+            double mx,
+            double my,
+            double factor,
+            double utilisation) {}
 
     record CurvePoint(double m, double n) {}
 
-    record InteractionDto(double angleDeg, List<CurvePoint> design, List<CurvePoint> nominal, List<DemandDto> demands) {}
+    record InteractionDto(
+            double angleDeg, List<CurvePoint> design, List<CurvePoint> nominal, List<DemandDto> demands) {}
 
     static SectionDto section(Shape s, double fc, Basis basis) {
-        return new SectionDto(s.label(basis.usUnits()), s.word(), s.width(), s.webWidth(), s.depth(), s.flangeDepth(), fc);
+        return new SectionDto(
+                s.label(basis.usUnits()), s.word(), s.width(), s.webWidth(), s.depth(), s.flangeDepth(), fc);
     }
 
     static BeamDto beam(BuildingDesign d, BeamDesign b) {
@@ -118,46 +230,117 @@ final class Members {
         }
         Quantities mass = Quantities.of(b, basis);
         int station = b.governing().station();
-        return new BeamDto(line.mark(), line.storey(), line.spans().stream().map(s -> new SpanDto(s.number(), s.from(), s.to(),
-            s.faceFrom(), s.faceTo(), section(s.shape(), s.material().fc(), basis))).toList(),
-            line.supports().stream().map(s -> new SupportDto(s.x(), s.kind().name().toLowerCase(java.util.Locale.ROOT),
-                s.depth(), s.label())).toList(),
-            b.cage().groups().stream().map(g -> new GroupDto(g.face().name().toLowerCase(java.util.Locale.ROOT), g.layer(),
-                g.count(), g.bar().label(), g.bar().diameter(), g.offset(), g.from(), g.to(), g.hookFrom(), g.hookTo(),
-                g.through(), g.pairs(), Laps.of(line, g, basis).stream().map(l -> new LapDto(l.from(), l.to())).toList())).toList(),
-            b.cage().zones().stream().map(z -> new ZoneDto(z.span(), z.from(), z.to(), z.bar().label(), z.legs(),
-                z.spacing(), z.count())).toList(),
-            b.cage().sideBars().stream().map(q -> new SideDto(q.span(), q.bar().label(), q.bar().diameter(), q.perFace(), q.from(), q.to())).toList(),
-            cuts, b.profile().stream().map(p -> point(d, p)).toList(), b.deflections().stream().map(f -> deflected(d, b, f)).toList(), checks(b.checks(), basis),
-            Problem.FindingDto.of(b.findings()), b.governing().utilisation(), b.satisfied(), mass.steel(), mass.concrete() / 1e9,
-            basis.beamCover(), basis.fy(), station >= 0 ? station : nearest(line, b.governing().x()), HandFile.dto(b.hand()), needs(d, b), legs(d, b),
-            basis.entry().catalogue().bars().stream().filter(k -> k.diameter() >= 12).map(Bar::label).toList(),
-            basis.entry().catalogue().bars().stream().filter(k -> k.diameter() <= 20).map(Bar::label).toList(), line.firstBar(basis), line.lastBar(basis),
-            basis.stirrups().step());
+        return new BeamDto(
+                line.mark(),
+                line.storey(),
+                line.spans().stream()
+                        .map(s -> new SpanDto(
+                                s.number(),
+                                s.from(),
+                                s.to(),
+                                s.faceFrom(),
+                                s.faceTo(),
+                                section(s.shape(), s.material().fc(), basis)))
+                        .toList(),
+                line.supports().stream()
+                        .map(s -> new SupportDto(
+                                s.x(), s.kind().name().toLowerCase(java.util.Locale.ROOT), s.depth(), s.label()))
+                        .toList(),
+                b.cage().groups().stream()
+                        .map(g -> new GroupDto(
+                                g.face().name().toLowerCase(java.util.Locale.ROOT),
+                                g.layer(),
+                                g.count(),
+                                g.bar().label(),
+                                g.bar().diameter(),
+                                g.offset(),
+                                g.from(),
+                                g.to(),
+                                g.hookFrom(),
+                                g.hookTo(),
+                                g.through(),
+                                g.pairs(),
+                                Laps.of(line, g, basis).stream()
+                                        .map(l -> new LapDto(l.from(), l.to()))
+                                        .toList()))
+                        .toList(),
+                b.cage().zones().stream()
+                        .map(z -> new ZoneDto(
+                                z.span(), z.from(), z.to(), z.bar().label(), z.legs(), z.spacing(), z.count()))
+                        .toList(),
+                b.cage().sideBars().stream()
+                        .map(q -> new SideDto(
+                                q.span(), q.bar().label(), q.bar().diameter(), q.perFace(), q.from(), q.to()))
+                        .toList(),
+                cuts,
+                b.profile().stream().map(p -> point(d, p)).toList(),
+                b.deflections().stream().map(f -> deflected(d, b, f)).toList(),
+                checks(b.checks(), basis),
+                Problem.FindingDto.of(b.findings()),
+                b.governing().utilisation(),
+                b.satisfied(),
+                mass.steel(),
+                mass.concrete() / 1e9,
+                basis.beamCover(),
+                basis.fy(),
+                station >= 0 ? station : nearest(line, b.governing().x()),
+                HandFile.dto(b.hand()),
+                needs(d, b),
+                legs(d, b),
+                basis.entry().catalogue().bars().stream()
+                        .filter(k -> k.diameter() >= 12)
+                        .map(Bar::label)
+                        .toList(),
+                basis.entry().catalogue().bars().stream()
+                        .filter(k -> k.diameter() <= 20)
+                        .map(Bar::label)
+                        .toList(),
+                line.firstBar(basis),
+                line.lastBar(basis),
+                basis.stirrups().step());
     }
 
     private static List<NeedDto> needs(BuildingDesign d, BeamDesign b) {
         BeamLine line = b.line();
-        return SteelNeeds.bars(b, d.beamContext()).stream().map(n -> new NeedDto(n.face() == BeamCage.Face.TOP ? "top" : "bottom", n.number(),
-            n.face() == BeamCage.Face.TOP ? line.supports().get(n.number()).label() : line.supports().get(n.number()).label() + "–"
-                + line.supports().get(n.number() + 1).label(), n.x(), Double.isFinite(n.required()) ? n.required() : -1, n.provided(), n.minimum())).toList();
+        return SteelNeeds.bars(b, d.beamContext()).stream()
+                .map(n -> new NeedDto(
+                        n.face() == BeamCage.Face.TOP ? "top" : "bottom",
+                        n.number(),
+                        n.face() == BeamCage.Face.TOP
+                                ? line.supports().get(n.number()).label()
+                                : line.supports().get(n.number()).label() + "–"
+                                        + line.supports().get(n.number() + 1).label(),
+                        n.x(),
+                        Double.isFinite(n.required()) ? n.required() : -1,
+                        n.provided(),
+                        n.minimum()))
+                .toList();
     }
 
     private static List<LegsDto> legs(BuildingDesign d, BeamDesign b) {
-        return SteelNeeds.stirrups(b, d.beamContext()).stream().map(z -> new LegsDto(z.span(), z.from(), z.to(), 1000 * z.required(), 1000 * z.provided()))
-            .toList();
+        return SteelNeeds.stirrups(b, d.beamContext()).stream()
+                .map(z -> new LegsDto(z.span(), z.from(), z.to(), 1000 * z.required(), 1000 * z.provided()))
+                .toList();
     }
 
     private static DeflectedDto deflected(BuildingDesign d, BeamDesign b, Deflections f) {
         double live = d.beamContext().liveDivisor(b.line().spans().get(f.span()));
-        return new DeflectedDto(f.span(), f.x(), f.live(), f.lasting(), f.length() / live, f.length() / d.basis().deflection().lasting(),
-            d.beamContext().service().combination(f.service()).name(), d.beamContext().sustained().combination(f.sustained()).name());
+        return new DeflectedDto(
+                f.span(),
+                f.x(),
+                f.live(),
+                f.lasting(),
+                f.length() / live,
+                f.length() / d.basis().deflection().lasting(),
+                d.beamContext().service().combination(f.service()).name(),
+                d.beamContext().sustained().combination(f.sustained()).name());
     }
 
     private static int nearest(BeamLine line, double x) {
         int best = 0;
         for (int i = 0; i < line.stations().size(); i++) {
-            if (Math.abs(line.stations().get(i).x() - x) < Math.abs(line.stations().get(best).x() - x)) {
+            if (Math.abs(line.stations().get(i).x() - x)
+                    < Math.abs(line.stations().get(best).x() - x)) {
                 best = i;
             }
         }
@@ -169,18 +352,48 @@ final class Members {
     }
 
     private static CutDto cut(BeamLine line, SectionCut c, BeamLine.Span s, int k) {
-        String label = k == 1 ? line.supports().get(s.number()).label() + "–" + line.supports().get(s.number() + 1).label()
-            + " middle" : line.supports().get(k == 0 ? s.number() : s.number() + 1).label();
-        return new CutDto(c.x(), label, s.number(), c.bars().stream().map(b -> new SpotDto(b.y(), b.z(), b.bar().diameter(),
-            b.bar().label(), b.through())).toList(), c.words(BeamCage.Face.TOP), c.words(BeamCage.Face.BOTTOM),
-            c.zone() == null ? 0 : c.zone().legs(), c.zone() == null ? 0 : c.zone().bar().diameter(), c.sideBarsPerFace(),
-            c.sideBar() == null ? 0 : c.sideBar().diameter());
+        String label = k == 1
+                ? line.supports().get(s.number()).label() + "–"
+                        + line.supports().get(s.number() + 1).label() + " middle"
+                : line.supports().get(k == 0 ? s.number() : s.number() + 1).label();
+        return new CutDto(
+                c.x(),
+                label,
+                s.number(),
+                c.bars().stream()
+                        .map(b -> new SpotDto(
+                                b.y(), b.z(), b.bar().diameter(), b.bar().label(), b.through()))
+                        .toList(),
+                c.words(BeamCage.Face.TOP),
+                c.words(BeamCage.Face.BOTTOM),
+                c.zone() == null ? 0 : c.zone().legs(),
+                c.zone() == null ? 0 : c.zone().bar().diameter(),
+                c.sideBarsPerFace(),
+                c.sideBar() == null ? 0 : c.sideBar().diameter());
     }
 
     private static PointDto point(BuildingDesign d, BeamDesign.Point p) {
-        return new PointDto(p.x(), p.span(), p.mPos() / 1e6, name(d, p.comboPos()), p.mNeg() / 1e6, name(d, p.comboNeg()),
-            p.capPos() / 1e6, p.capNeg() / 1e6, p.vMax() / 1e3, name(d, p.comboVMax()), p.vMin() / 1e3,
-            name(d, p.comboVMin()), p.vc() / 1e3, p.vn() / 1e3, p.vLimit() / 1e3, p.ve() / 1e3, p.t() / 1e6, name(d, p.comboT()), p.tn() / 1e6, p.limitUse());
+        return new PointDto(
+                p.x(),
+                p.span(),
+                p.mPos() / 1e6,
+                name(d, p.comboPos()),
+                p.mNeg() / 1e6,
+                name(d, p.comboNeg()),
+                p.capPos() / 1e6,
+                p.capNeg() / 1e6,
+                p.vMax() / 1e3,
+                name(d, p.comboVMax()),
+                p.vMin() / 1e3,
+                name(d, p.comboVMin()),
+                p.vc() / 1e3,
+                p.vn() / 1e3,
+                p.vLimit() / 1e3,
+                p.ve() / 1e3,
+                p.t() / 1e6,
+                name(d, p.comboT()),
+                p.tn() / 1e6,
+                p.limitUse());
     }
 
     private static String name(BuildingDesign d, int combination) {
@@ -189,19 +402,28 @@ final class Members {
 
     static Answers.Calculation beamCalculation(BuildingDesign d, BeamDesign b, int station) {
         if (station < 0 || station >= b.line().stations().size()) {
-            throw new NoSuchElementException("The line has stations 0 to " + (b.line().stations().size() - 1) + ".");
+            throw new NoSuchElementException(
+                    "The line has stations 0 to " + (b.line().stations().size() - 1) + ".");
         }
         boolean us = d.basis().usUnits();
         BeamLine.Station s = b.line().stations().get(station);
-        return new Answers.Calculation("At " + kolonne.core.explain.Quantity.DISTANCE.text(s.x(), us),
-            Answers.StepDto.of(BeamCheck.explain(b.line(), b.cage(), d.beamContext(), station), us));
+        return new Answers.Calculation(
+                "At " + kolonne.core.explain.Quantity.DISTANCE.text(s.x(), us),
+                Answers.StepDto.of(BeamCheck.explain(b.line(), b.cage(), d.beamContext(), station), us));
     }
 
     static ColumnDto column(BuildingDesign d, ColumnDesign c) {
         Quantities q = Quantities.of(c, d.basis());
-        return new ColumnDto(c.stack().mark(), c.lifts().stream().map(l -> lift(d, l)).toList(),
-            c.governing().utilisation(), c.satisfied(), q.steel(), q.concrete() / 1e9, d.basis().columnCover(),
-            d.basis().fy(), c.governing().part());
+        return new ColumnDto(
+                c.stack().mark(),
+                c.lifts().stream().map(l -> lift(d, l)).toList(),
+                c.governing().utilisation(),
+                c.satisfied(),
+                q.steel(),
+                q.concrete() / 1e9,
+                d.basis().columnCover(),
+                d.basis().fy(),
+                c.governing().part());
     }
 
     private static LiftDto lift(BuildingDesign d, ColumnDesign.LiftDesign l) {
@@ -213,18 +435,45 @@ final class Members {
         List<SpotDto> spots = new ArrayList<>();
         for (PlacedBar p : g.bars(shape, basis.columnCover())) {
             Bar size = g.layout().at(p);
-            spots.add(new SpotDto(p.x(), p.y(), size.diameter(), size.label(), size.equals(g.layout().largest())));
+            spots.add(new SpotDto(
+                    p.x(),
+                    p.y(),
+                    size.diameter(),
+                    size.label(),
+                    size.equals(g.layout().largest())));
         }
-        return new LiftDto(lift.number(), lift.storey(), lift.base(), lift.top(), lift.clear(),
-            section(shape, lift.material().fc(), basis), g.layout().words(), Schedules.ties(g, basis), g.area(), g.area() / shape.A(),
-            spots, new TieDto(g.tie().label(), g.tie().diameter(), g.spacing(), rows == null ? List.of() : rows.heldX(), rows == null ? List.of() : rows.heldY()),
-            l.governingCheck().utilisation(), l.governingCheck().satisfied(), l.sway().qx(), l.sway().qy(),
-            l.sway().deltaMx(), l.sway().deltaMy(), checks(l.checks(), basis), Problem.FindingDto.of(l.findings()));
+        return new LiftDto(
+                lift.number(),
+                lift.storey(),
+                lift.base(),
+                lift.top(),
+                lift.clear(),
+                section(shape, lift.material().fc(), basis),
+                g.layout().words(),
+                Schedules.ties(g, basis),
+                g.area(),
+                g.area() / shape.A(),
+                spots,
+                new TieDto(
+                        g.tie().label(),
+                        g.tie().diameter(),
+                        g.spacing(),
+                        rows == null ? List.of() : rows.heldX(),
+                        rows == null ? List.of() : rows.heldY()),
+                l.governingCheck().utilisation(),
+                l.governingCheck().satisfied(),
+                l.sway().qx(),
+                l.sway().qy(),
+                l.sway().deltaMx(),
+                l.sway().deltaMy(),
+                checks(l.checks(), basis),
+                Problem.FindingDto.of(l.findings()));
     }
 
     static ColumnDesign.LiftDesign liftOf(ColumnDesign c, int lift) {
         if (lift < 0 || lift >= c.lifts().size()) {
-            throw new NoSuchElementException("The stack has lifts 0 to " + (c.lifts().size() - 1) + ".");
+            throw new NoSuchElementException(
+                    "The stack has lifts 0 to " + (c.lifts().size() - 1) + ".");
         }
         return c.lifts().get(lift);
     }
@@ -232,16 +481,28 @@ final class Members {
     /** Demands of a lift, worst first, and the strength curve at the moment angle of the worst. */
     static InteractionDto interaction(BuildingDesign d, ColumnDesign c, int number) {
         ColumnDesign.LiftDesign l = liftOf(c, number);
-        List<DemandDto> demands = ColumnCheck.solve(l.lift(), l.cage(), d.columnContext()).stream().map(s -> {
-            LiftDemands.Demand q = s.demand();
-            return new DemandDto(name(d, q.combination()), q.combination(), q.number(), ColumnCheck.words(q), q.p() / 1e3,
-                q.mx() / 1e6, q.my() / 1e6, q.factor(), s.utilisation());
-        }).toList();
+        List<DemandDto> demands = ColumnCheck.solve(l.lift(), l.cage(), d.columnContext()).stream()
+                .map(s -> {
+                    LiftDemands.Demand q = s.demand();
+                    return new DemandDto(
+                            name(d, q.combination()),
+                            q.combination(),
+                            q.number(),
+                            ColumnCheck.words(q),
+                            q.p() / 1e3,
+                            q.mx() / 1e6,
+                            q.my() / 1e6,
+                            q.factor(),
+                            s.utilisation());
+                })
+                .toList();
         if (demands.isEmpty()) {
             return new InteractionDto(0, List.of(), List.of(), demands);
         }
-        double angle = Math.atan2(Math.abs(demands.get(0).mx()), Math.abs(demands.get(0).my()));
-        InteractionSurface surface = d.columnContext().surface(l.lift().section(), l.lift().material(), l.cage());
+        double angle = Math.atan2(
+                Math.abs(demands.get(0).mx()), Math.abs(demands.get(0).my()));
+        InteractionSurface surface =
+                d.columnContext().surface(l.lift().section(), l.lift().material(), l.cage());
         List<CurvePoint> design = new ArrayList<>();
         List<CurvePoint> nominal = new ArrayList<>();
         int steps = 60;
@@ -252,18 +513,24 @@ final class Members {
             InteractionSurface.Hit hit = surface.exact(n, m * Math.sin(angle), m * Math.cos(angle));
             design.add(new CurvePoint(m / hit.utilisation() / 1e6, n / hit.utilisation() / 1e3));
             if (!Double.isInfinite(hit.c())) {
-                nominal.add(new CurvePoint(Math.hypot(hit.nominal().Mx(), hit.nominal().My()) / 1e6, hit.nominal().N() / 1e3));
+                nominal.add(new CurvePoint(
+                        Math.hypot(hit.nominal().Mx(), hit.nominal().My()) / 1e6,
+                        hit.nominal().N() / 1e3));
             }
         }
         return new InteractionDto(Math.toDegrees(angle), design, nominal, demands);
     }
 
-    static Answers.Calculation columnCalculation(BuildingDesign d, ColumnDesign c, int lift, int combination, int demand) {
+    static Answers.Calculation columnCalculation(
+            BuildingDesign d, ColumnDesign c, int lift, int combination, int demand) {
         ColumnDesign.LiftDesign l = liftOf(c, lift);
         if (combination < 0 || combination >= d.columnContext().strength().count()) {
             throw new NoSuchElementException("There is no such combination.");
         }
-        return new Answers.Calculation("Lift to " + l.lift().storey(), Answers.StepDto.of(
-            ColumnCheck.explain(l.lift(), l.cage(), d.columnContext(), combination, demand), d.basis().usUnits()));
+        return new Answers.Calculation(
+                "Lift to " + l.lift().storey(),
+                Answers.StepDto.of(
+                        ColumnCheck.explain(l.lift(), l.cage(), d.columnContext(), combination, demand),
+                        d.basis().usUnits()));
     }
 }

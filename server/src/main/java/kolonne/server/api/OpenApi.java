@@ -30,13 +30,19 @@ final class OpenApi {
     private ObjectNode document(List<Route> routes) {
         ObjectNode doc = JSON.createObjectNode();
         doc.put("openapi", "3.1.0");
-        doc.putObject("info").put("title", "Kolonne").put("version", "1").put("description",
-            "Lengths in mm, forces in kN, moments in kNm, stresses in MPa unless a field says otherwise.");
+        doc.putObject("info")
+                .put("title", "Kolonne")
+                .put("version", "1")
+                .put(
+                        "description",
+                        "Lengths in mm, forces in kN, moments in kNm, stresses in MPa unless a field says otherwise.");
         ObjectNode paths = doc.putObject("paths");
         for (Route r : routes) {
             ObjectNode path = (ObjectNode) paths.get(r.path());
-            operation((path == null ? paths.putObject(r.path()) : path)
-                .putObject(r.method().name().toLowerCase(Locale.ROOT)), r);
+            operation(
+                    (path == null ? paths.putObject(r.path()) : path)
+                            .putObject(r.method().name().toLowerCase(Locale.ROOT)),
+                    r);
         }
         schema(Problem.class);
         ObjectNode all = doc.putObject("components").putObject("schemas");
@@ -56,21 +62,34 @@ final class OpenApi {
         }
         if (r.request() != null) {
             String type = r.request() == byte[].class ? "application/octet-stream" : "application/json";
-            op.putObject("requestBody").put("required", true).putObject("content").putObject(type).set("schema",
-                schema(r.request()));
+            op.putObject("requestBody")
+                    .put("required", true)
+                    .putObject("content")
+                    .putObject(type)
+                    .set("schema", schema(r.request()));
         }
         ObjectNode ok = op.putObject("responses").putObject("200").put("description", "OK");
         if (r.response() != Void.class) {
-            String type = r.response() == byte[].class ? "application/octet-stream"
-                : r.response() == String.class ? "text/event-stream" : "application/json";
+            String type = r.response() == byte[].class
+                    ? "application/octet-stream"
+                    : r.response() == String.class ? "text/event-stream" : "application/json";
             ok.putObject("content").putObject(type).set("schema", schema(r.response()));
         }
-        ((ObjectNode) op.get("responses")).putObject("default").put("description", "What, where and how to mend")
-            .putObject("content").putObject("application/problem+json").set("schema", schema(Problem.class));
+        ((ObjectNode) op.get("responses"))
+                .putObject("default")
+                .put("description", "What, where and how to mend")
+                .putObject("content")
+                .putObject("application/problem+json")
+                .set("schema", schema(Problem.class));
     }
 
     private static void parameter(ArrayNode to, String name, String in, boolean required) {
-        to.addObject().put("name", name).put("in", in).put("required", required).putObject("schema").put("type", "string");
+        to.addObject()
+                .put("name", name)
+                .put("in", in)
+                .put("required", required)
+                .putObject("schema")
+                .put("type", "string");
     }
 
     private ObjectNode schema(Type t) {
@@ -165,7 +184,10 @@ final class OpenApi {
                 s = either;
             }
             String name = name(r);
-            if (name.equals("kind") && c.getEnclosingClass() != null && c.getEnclosingClass().isSealed() && c.getEnclosingClass().isAssignableFrom(c)) {
+            if (name.equals("kind")
+                    && c.getEnclosingClass() != null
+                    && c.getEnclosingClass().isSealed()
+                    && c.getEnclosingClass().isAssignableFrom(c)) {
                 s = JSON.createObjectNode().put("type", "string").put("const", kind(c));
             }
             properties.set(name, s);

@@ -17,9 +17,19 @@ final class PlainErrors extends ErrorHandler {
     @Override
     public boolean handle(Request request, Response response, Callback callback) throws Exception {
         int status = response.getStatus() >= 400 ? response.getStatus() : HttpStatus.BAD_REQUEST_400;
-        Problem p = status == HttpStatus.URI_TOO_LONG_414 ? Problem.of(status, "address", "The address is too long.", "Ask for less at a time.")
-            : status >= 500 ? Problem.of(status, "server", "Something went wrong inside Kolonne; it is in the log.", "Try again; nothing stored was changed.")
-            : Problem.of(status, "address", "The request cannot be read.", "See /api/openapi.json for what there is.");
+        Problem p = status == HttpStatus.URI_TOO_LONG_414
+                ? Problem.of(status, "address", "The address is too long.", "Ask for less at a time.")
+                : status >= 500
+                        ? Problem.of(
+                                status,
+                                "server",
+                                "Something went wrong inside Kolonne; it is in the log.",
+                                "Try again; nothing stored was changed.")
+                        : Problem.of(
+                                status,
+                                "address",
+                                "The request cannot be read.",
+                                "See /api/openapi.json for what there is.");
         SameSite.headers().forEach((name, value) -> response.getHeaders().put(name, value));
         response.getHeaders().put(HttpHeader.CONTENT_TYPE, "application/problem+json");
         response.write(true, ByteBuffer.wrap(JSON.writeValueAsBytes(p)), callback);

@@ -12,10 +12,11 @@ import kolonne.core.finding.Finding;
  */
 public record Problem(String type, String title, int status, String detail, List<FindingDto> findings) {
     /** A finding on the wire. */
-    public record FindingDto(String severity, String code, String where, String what, String mend, String clause,
-                             String combination) {
+    public record FindingDto(
+            String severity, String code, String where, String what, String mend, String clause, String combination) {
         static FindingDto of(Finding f) {
-            return new FindingDto(f.severity().word(), f.code(), f.where(), f.what(), f.mend(), f.clause(), f.combination());
+            return new FindingDto(
+                    f.severity().word(), f.code(), f.where(), f.what(), f.mend(), f.clause(), f.combination());
         }
 
         static List<FindingDto> of(List<Finding> all) {
@@ -28,7 +29,11 @@ public record Problem(String type, String title, int status, String detail, List
     }
 
     static Problem of(int status, String type, String title, List<Finding> findings) {
-        return new Problem("kolonne:" + type, title, status, findings.isEmpty() ? "" : findings.get(0).mend(),
-            FindingDto.of(findings));
+        return new Problem(
+                "kolonne:" + type,
+                title,
+                status,
+                findings.isEmpty() ? "" : findings.get(0).mend(),
+                FindingDto.of(findings));
     }
 }

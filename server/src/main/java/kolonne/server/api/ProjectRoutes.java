@@ -30,42 +30,96 @@ final class ProjectRoutes {
 
     List<Route> routes() {
         return List.of(
-            Route.get("/api/health", "Whether the server is up", Answers.Health.class,
-                c -> c.json(new Answers.Health("up", "1"))),
-            Route.get("/api/catalogue", "Design codes with the bars of their market", CatalogueList.class,
-                c -> c.json(catalogue())),
-            Route.get("/api/projects", "All projects, last changed first", Answers.ProjectList.class,
-                c -> c.json(new Answers.ProjectList(projects.list().stream().map(Answers.ProjectDto::of).toList()))),
-            new Route(HandlerType.POST, "/api/projects", "Reads an uploaded model (the body); the job's result is the project",
-                byte[].class, Answers.JobDto.class, new String[] {"name", "fileName"}, this::upload),
-            Route.get("/api/jobs/{job}", "How a job stands", Answers.JobDto.class,
-                c -> c.json(Answers.JobDto.of(job(c).status()))),
-            new Route(HandlerType.DELETE, "/api/jobs/{job}", "Cancels a job", null, Answers.JobDto.class, new String[0], c -> {
-                job(c).cancel();
-                c.json(Answers.JobDto.of(job(c).status()));
-            }),
-            Route.get("/api/projects/{id}", "One project; its ETag is the version", Answers.ProjectDto.class,
-                c -> answer(c, projects.find(c.pathParam("id")))),
-            new Route(HandlerType.PATCH, "/api/projects/{id}", "Renames a project (If-Match: version)",
-                Answers.NewName.class, Answers.ProjectDto.class, new String[0], this::rename),
-            new Route(HandlerType.DELETE, "/api/projects/{id}", "Deletes a project with all that belongs to it", null,
-                Void.class, new String[0], c -> {
-                    projects.delete(c.pathParam("id"));
-                    c.status(204);
-                }),
-            Route.get("/api/projects/{id}/state", "What the results belong to and what is being computed",
-                Answers.StateDto.class, c -> {
-                    Workspace w = projects.open(c.pathParam("id"));
-                    c.json(Answers.StateDto.of(w, w.state()));
-                }),
-            Route.get("/api/projects/{id}/basis", "The basis of design; the ETag is the project's version",
-                BasisFile.BasisDto.class, c -> {
-                    ProjectRow row = projects.find(c.pathParam("id"));
-                    c.header("ETag", etag(row.version()));
-                    c.json(BasisFile.dto(projects.basis(row.id())));
-                }),
-            new Route(HandlerType.PUT, "/api/projects/{id}/basis", "Sets the basis and redesigns (If-Match: version)",
-                BasisFile.BasisDto.class, Answers.ProjectDto.class, new String[0], this::setBasis));
+                Route.get(
+                        "/api/health",
+                        "Whether the server is up",
+                        Answers.Health.class,
+                        c -> c.json(new Answers.Health("up", "1"))),
+                Route.get(
+                        "/api/catalogue",
+                        "Design codes with the bars of their market",
+                        CatalogueList.class,
+                        c -> c.json(catalogue())),
+                Route.get(
+                        "/api/projects",
+                        "All projects, last changed first",
+                        Answers.ProjectList.class,
+                        c -> c.json(new Answers.ProjectList(projects.list().stream()
+                                .map(Answers.ProjectDto::of)
+                                .toList()))),
+                new Route(
+                        HandlerType.POST,
+                        "/api/projects",
+                        "Reads an uploaded model (the body); the job's result is the project",
+                        byte[].class,
+                        Answers.JobDto.class,
+                        new String[] {"name", "fileName"},
+                        this::upload),
+                Route.get(
+                        "/api/jobs/{job}",
+                        "How a job stands",
+                        Answers.JobDto.class,
+                        c -> c.json(Answers.JobDto.of(job(c).status()))),
+                new Route(
+                        HandlerType.DELETE,
+                        "/api/jobs/{job}",
+                        "Cancels a job",
+                        null,
+                        Answers.JobDto.class,
+                        new String[0],
+                        c -> {
+                            job(c).cancel();
+                            c.json(Answers.JobDto.of(job(c).status()));
+                        }),
+                Route.get(
+                        "/api/projects/{id}",
+                        "One project; its ETag is the version",
+                        Answers.ProjectDto.class,
+                        c -> answer(c, projects.find(c.pathParam("id")))),
+                new Route(
+                        HandlerType.PATCH,
+                        "/api/projects/{id}",
+                        "Renames a project (If-Match: version)",
+                        Answers.NewName.class,
+                        Answers.ProjectDto.class,
+                        new String[0],
+                        this::rename),
+                new Route(
+                        HandlerType.DELETE,
+                        "/api/projects/{id}",
+                        "Deletes a project with all that belongs to it",
+                        null,
+                        Void.class,
+                        new String[0],
+                        c -> {
+                            projects.delete(c.pathParam("id"));
+                            c.status(204);
+                        }),
+                Route.get(
+                        "/api/projects/{id}/state",
+                        "What the results belong to and what is being computed",
+                        Answers.StateDto.class,
+                        c -> {
+                            Workspace w = projects.open(c.pathParam("id"));
+                            c.json(Answers.StateDto.of(w, w.state()));
+                        }),
+                Route.get(
+                        "/api/projects/{id}/basis",
+                        "The basis of design; the ETag is the project's version",
+                        BasisFile.BasisDto.class,
+                        c -> {
+                            ProjectRow row = projects.find(c.pathParam("id"));
+                            c.header("ETag", etag(row.version()));
+                            c.json(BasisFile.dto(projects.basis(row.id())));
+                        }),
+                new Route(
+                        HandlerType.PUT,
+                        "/api/projects/{id}/basis",
+                        "Sets the basis and redesigns (If-Match: version)",
+                        BasisFile.BasisDto.class,
+                        Answers.ProjectDto.class,
+                        new String[0],
+                        this::setBasis));
     }
 
     record CatalogueList(List<Answers.CatalogueDto> codes) {}
@@ -76,12 +130,32 @@ final class ProjectRoutes {
 
     private static Answers.CatalogueDto of(CodeEntry code) {
         Basis standard = Basis.standard(code.key());
-        return new Answers.CatalogueDto(code.key(), code.name(), code.usUnits(), code.usual(), code.catalogue().bars().stream().map(Bar::label).toList(),
-            BasisFile.dto(standard), code.parameters().stream().map(q -> new Answers.ParameterDto(q.key(), q.words(), q.clause(), q.recommended(), q.least(),
-                q.most())).toList(),
-            BasisField.ALL.stream().filter(f -> !code.without().contains(f.key())).map(f -> new Answers.FieldDto(f.key(), word(f.part()), f.name(), word(f.kind()),
-                f.least(), f.mostBy(standard), f.help(code))).toList(),
-            code.ductility().entrySet().stream().map(e -> new Answers.WordDto(word(e.getKey()), e.getValue())).toList(), code.remarks());
+        return new Answers.CatalogueDto(
+                code.key(),
+                code.name(),
+                code.usUnits(),
+                code.usual(),
+                code.catalogue().bars().stream().map(Bar::label).toList(),
+                BasisFile.dto(standard),
+                code.parameters().stream()
+                        .map(q -> new Answers.ParameterDto(
+                                q.key(), q.words(), q.clause(), q.recommended(), q.least(), q.most()))
+                        .toList(),
+                BasisField.ALL.stream()
+                        .filter(f -> !code.without().contains(f.key()))
+                        .map(f -> new Answers.FieldDto(
+                                f.key(),
+                                word(f.part()),
+                                f.name(),
+                                word(f.kind()),
+                                f.least(),
+                                f.mostBy(standard),
+                                f.help(code)))
+                        .toList(),
+                code.ductility().entrySet().stream()
+                        .map(e -> new Answers.WordDto(word(e.getKey()), e.getValue()))
+                        .toList(),
+                code.remarks());
     }
 
     private static String word(Enum<?> e) {
@@ -89,13 +163,17 @@ final class ProjectRoutes {
     }
 
     private void upload(Context c) {
-        String fileName = Optional.ofNullable(c.queryParam("fileName")).filter(s -> !s.isBlank()).orElse("model.json");
+        String fileName = Optional.ofNullable(c.queryParam("fileName"))
+                .filter(s -> !s.isBlank())
+                .orElse("model.json");
         Job job = projects.importModel(c.queryParam("name"), fileName, c.bodyAsBytes());
         c.status(202).json(Answers.JobDto.of(job.status()));
     }
 
     Job job(Context c) {
-        return jobs.find(c.pathParam("job")).orElseThrow(() -> new NoSuchElementException("This work is not known any more: it ended a while ago, or the server was started anew."));
+        return jobs.find(c.pathParam("job"))
+                .orElseThrow(() -> new NoSuchElementException(
+                        "This work is not known any more: it ended a while ago, or the server was started anew."));
     }
 
     private void rename(Context c) {
@@ -115,8 +193,13 @@ final class ProjectRoutes {
     }
 
     static void moved(Context c, Optional<ProjectRow> row) {
-        answer(c, row.orElseThrow(() -> new BadRequest(412, "moved", "Somebody else changed the project meanwhile.",
-            "Look at the newest state and make the change again.")));
+        answer(
+                c,
+                row.orElseThrow(() -> new BadRequest(
+                        412,
+                        "moved",
+                        "Somebody else changed the project meanwhile.",
+                        "Look at the newest state and make the change again.")));
     }
 
     static void answer(Context c, ProjectRow row) {

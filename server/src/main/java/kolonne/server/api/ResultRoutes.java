@@ -37,20 +37,47 @@ final class ResultRoutes {
 
     List<Route> routes() {
         return List.of(
-            Route.get("/api/projects/{id}/model", "What was read: counts, cases, combinations, findings",
-                Answers.ModelDto.class, this::model),
-            Route.get("/api/projects/{id}/results", "Worklist rows that match a query, worst first",
-                Answers.ResultsPage.class, this::results, "q", "page", "size"),
-            Route.get("/api/projects/{id}/view", "Geometry with utilisations", Answers.View.class, this::view),
-            Route.get("/api/projects/{id}/members/{mark}", "A beam line or column stack", Members.MemberDto.class,
-                this::member),
-            Route.get("/api/projects/{id}/members/{mark}/calculation",
-                "Step-by-step calculation: of a station of a line, or of a lift, combination and place",
-                Answers.Calculation.class, this::calculation, "station", "lift", "combination", "demand"),
-            Route.get("/api/projects/{id}/members/{mark}/interaction", "Strength curve and demands of a lift",
-                Members.InteractionDto.class, this::interaction, "lift"),
-            Route.get("/api/projects/{id}/schedules/{kind}", "A page of the beams, columns, bars or totals schedule",
-                Answers.SchedulePage.class, this::schedule, "page", "size"));
+                Route.get(
+                        "/api/projects/{id}/model",
+                        "What was read: counts, cases, combinations, findings",
+                        Answers.ModelDto.class,
+                        this::model),
+                Route.get(
+                        "/api/projects/{id}/results",
+                        "Worklist rows that match a query, worst first",
+                        Answers.ResultsPage.class,
+                        this::results,
+                        "q",
+                        "page",
+                        "size"),
+                Route.get("/api/projects/{id}/view", "Geometry with utilisations", Answers.View.class, this::view),
+                Route.get(
+                        "/api/projects/{id}/members/{mark}",
+                        "A beam line or column stack",
+                        Members.MemberDto.class,
+                        this::member),
+                Route.get(
+                        "/api/projects/{id}/members/{mark}/calculation",
+                        "Step-by-step calculation: of a station of a line, or of a lift, combination and place",
+                        Answers.Calculation.class,
+                        this::calculation,
+                        "station",
+                        "lift",
+                        "combination",
+                        "demand"),
+                Route.get(
+                        "/api/projects/{id}/members/{mark}/interaction",
+                        "Strength curve and demands of a lift",
+                        Members.InteractionDto.class,
+                        this::interaction,
+                        "lift"),
+                Route.get(
+                        "/api/projects/{id}/schedules/{kind}",
+                        "A page of the beams, columns, bars or totals schedule",
+                        Answers.SchedulePage.class,
+                        this::schedule,
+                        "page",
+                        "size"));
     }
 
     /** The newest design; 409 where there is none yet after a while, or none can be. */
@@ -59,8 +86,13 @@ final class ResultRoutes {
         Workspace.Published p = w.published();
         if (p == null) {
             List<Finding> f = w.state().findings();
-            throw new BadRequest(409, "not-designed", f.isEmpty() ? "The building is being designed." : f.get(0).what(),
-                f.isEmpty() ? "Wait for it; the state tells how far it is." : f.get(0).mend());
+            throw new BadRequest(
+                    409,
+                    "not-designed",
+                    f.isEmpty() ? "The building is being designed." : f.get(0).what(),
+                    f.isEmpty()
+                            ? "Wait for it; the state tells how far it is."
+                            : f.get(0).mend());
         }
         c.header("X-Designed-Version", Integer.toString(p.version()));
         return p;
@@ -79,7 +111,8 @@ final class ResultRoutes {
         } catch (NumberFormatException e) {
             // reported below with the same words as a number out of range
         }
-        throw new BadRequest(400, "parameter", name + " is " + s + ".", "Give a whole number from " + least + " to " + most + ".");
+        throw new BadRequest(
+                400, "parameter", name + " is " + s + ".", "Give a whole number from " + least + " to " + most + ".");
     }
 
     // ---- model ----------------------------------------------------------------------------------------------------
@@ -94,48 +127,86 @@ final class ResultRoutes {
         if (p != null) {
             findings.addAll(p.design().analysis().findings());
             findings.addAll(p.design().findings());
-            p.design().columnContext().sway().storeys().forEach(s -> sway.add(new Answers.StoreySwayDto(s.base() / 1000,
-                s.top() / 1000, s.knownX() ? s.qx() : null, s.knownY() ? s.qy() : null)));
+            p.design()
+                    .columnContext()
+                    .sway()
+                    .storeys()
+                    .forEach(s -> sway.add(new Answers.StoreySwayDto(
+                            s.base() / 1000, s.top() / 1000, s.knownX() ? s.qx() : null, s.knownY() ? s.qy() : null)));
         }
         findings.addAll(w.state().findings());
-        c.json(new Answers.ModelDto(b.name(), b.unitSystem(), projects.modelFile(id).fileName(), b.hasImportedForces(), w.forcesStale(),
-            counts(b), sections(b), materials(b), combinations(b), Problem.FindingDto.of(findings), sway));
+        c.json(new Answers.ModelDto(
+                b.name(),
+                b.unitSystem(),
+                projects.modelFile(id).fileName(),
+                b.hasImportedForces(),
+                w.forcesStale(),
+                counts(b),
+                sections(b),
+                materials(b),
+                combinations(b),
+                Problem.FindingDto.of(findings),
+                sway));
     }
 
     private static List<Answers.NamedCount> counts(Building b) {
         long beams = b.members().stream().filter(m -> m.role() == Role.BEAM).count();
-        return List.of(new Answers.NamedCount("storeys", b.storeys().size()), new Answers.NamedCount("grid lines", b.gridLines().size()),
-            new Answers.NamedCount("joints", b.joints().size()), new Answers.NamedCount("beams", (int) beams),
-            new Answers.NamedCount("columns", b.members().size() - (int) beams),
-            new Answers.NamedCount("supports", b.supports().size()), new Answers.NamedCount("diaphragms", b.diaphragms().size()),
-            new Answers.NamedCount("slab panels", b.panels().size()), new Answers.NamedCount("load cases", b.loadCases().size()),
-            new Answers.NamedCount("loads", b.memberLoads().size() + b.areaLoads().size() + b.jointLoads().size()),
-            new Answers.NamedCount("combinations", b.combinations().size()));
+        return List.of(
+                new Answers.NamedCount("storeys", b.storeys().size()),
+                new Answers.NamedCount("grid lines", b.gridLines().size()),
+                new Answers.NamedCount("joints", b.joints().size()),
+                new Answers.NamedCount("beams", (int) beams),
+                new Answers.NamedCount("columns", b.members().size() - (int) beams),
+                new Answers.NamedCount("supports", b.supports().size()),
+                new Answers.NamedCount("diaphragms", b.diaphragms().size()),
+                new Answers.NamedCount("slab panels", b.panels().size()),
+                new Answers.NamedCount("load cases", b.loadCases().size()),
+                new Answers.NamedCount(
+                        "loads",
+                        b.memberLoads().size()
+                                + b.areaLoads().size()
+                                + b.jointLoads().size()),
+                new Answers.NamedCount("combinations", b.combinations().size()));
     }
 
     private static List<Answers.NamedCount> sections(Building b) {
         Map<String, Integer> n = new HashMap<>();
         b.members().forEach(m -> n.merge(m.section(), 1, Integer::sum));
-        return b.sections().stream().map(s -> new Answers.NamedCount(s.id() + " · " + s.shape().label(b.unitSystem().equals("US")), n.getOrDefault(s.id(), 0)))
-            .sorted(Comparator.comparingInt(Answers.NamedCount::count).reversed()).toList();
+        return b.sections().stream()
+                .map(s -> new Answers.NamedCount(
+                        s.id() + " · " + s.shape().label(b.unitSystem().equals("US")), n.getOrDefault(s.id(), 0)))
+                .sorted(Comparator.comparingInt(Answers.NamedCount::count).reversed())
+                .toList();
     }
 
     private static List<Answers.NamedCount> materials(Building b) {
         Map<String, Integer> n = new HashMap<>();
         b.members().forEach(m -> n.merge(m.material(), 1, Integer::sum));
-        return b.materials().stream().map(m -> new Answers.NamedCount(m.id() + " · f′c " + Quantity.STRENGTH.text(m.fc(), b.unitSystem().equals("US")),
-            n.getOrDefault(m.id(), 0))).toList();
+        return b.materials().stream()
+                .map(m -> new Answers.NamedCount(
+                        m.id() + " · f′c "
+                                + Quantity.STRENGTH.text(m.fc(), b.unitSystem().equals("US")),
+                        n.getOrDefault(m.id(), 0)))
+                .toList();
     }
 
     private static List<Answers.CombinationDto> combinations(Building b) {
-        return b.combinations().stream().map(k -> {
-            Map<String, Double> terms = new LinkedHashMap<>();
-            for (Combination.Term t : k.terms()) {
-                terms.merge(t.loadCase(), t.factor(), Double::sum);
-            }
-            return new Answers.CombinationDto(k.id(), k.name(),
-                k.purpose().name().toLowerCase(java.util.Locale.ROOT).replace('_', ' '), terms);
-        }).toList();
+        return b.combinations().stream()
+                .map(k -> {
+                    Map<String, Double> terms = new LinkedHashMap<>();
+                    for (Combination.Term t : k.terms()) {
+                        terms.merge(t.loadCase(), t.factor(), Double::sum);
+                    }
+                    return new Answers.CombinationDto(
+                            k.id(),
+                            k.name(),
+                            k.purpose()
+                                    .name()
+                                    .toLowerCase(java.util.Locale.ROOT)
+                                    .replace('_', ' '),
+                            terms);
+                })
+                .toList();
     }
 
     // ---- results --------------------------------------------------------------------------------------------------
@@ -143,22 +214,34 @@ final class ResultRoutes {
     private void results(Context c) {
         Workspace.Published p = published(projects, c);
         Building b = p.design().analysis().index().building();
-        List<Storey> storeys = b.storeys().stream().sorted(Comparator.comparingDouble(Storey::elevation)).toList();
+        List<Storey> storeys = b.storeys().stream()
+                .sorted(Comparator.comparingDouble(Storey::elevation))
+                .toList();
         String q = c.queryParam("q");
         ResultQuery query;
         try {
-            query = ResultQuery.of(q == null ? "" : q, storeys.stream().map(Storey::name).toList());
+            query = ResultQuery.of(
+                    q == null ? "" : q, storeys.stream().map(Storey::name).toList());
         } catch (IllegalArgumentException e) {
             throw new BadRequest(400, "query", e.getMessage(), "Correct the query or clear it.");
         }
         List<ResultRow> matching = p.rows().stream().filter(query::matches).toList();
         int size = number(c, "size", 200, 1, LARGEST_PAGE);
         int page = number(c, "page", 0, 0, Integer.MAX_VALUE / size);
-        List<ResultRow> rows = matching.stream().skip((long) page * size).limit(size).toList();
+        List<ResultRow> rows =
+                matching.stream().skip((long) page * size).limit(size).toList();
         Map<String, Integer> causes = new LinkedHashMap<>();
         matching.forEach(r -> r.causes().forEach(k -> causes.merge(k, 1, Integer::sum)));
-        c.json(new Answers.ResultsPage(p.version(), p.rows().size(), matching.size(), page, size, rows,
-            matching.stream().map(ResultRow::mark).toList(), causes, rungs(p, storeys)));
+        c.json(new Answers.ResultsPage(
+                p.version(),
+                p.rows().size(),
+                matching.size(),
+                page,
+                size,
+                rows,
+                matching.stream().map(ResultRow::mark).toList(),
+                causes,
+                rungs(p, storeys)));
     }
 
     /** Utilisations by storey: lines of the storey, and lifts that end there. */
@@ -166,21 +249,28 @@ final class ResultRoutes {
         Map<String, List<Double>> u = new HashMap<>();
         Map<String, Integer> fails = new HashMap<>();
         for (BeamDesign b : p.design().beams()) {
-            u.computeIfAbsent(b.line().storey(), k -> new ArrayList<>()).add(b.governing().utilisation());
+            u.computeIfAbsent(b.line().storey(), k -> new ArrayList<>())
+                    .add(b.governing().utilisation());
             fails.merge(b.line().storey(), b.satisfied() ? 0 : 1, Integer::sum);
         }
         for (ColumnDesign d : p.design().columns()) {
             for (ColumnDesign.LiftDesign l : d.lifts()) {
-                u.computeIfAbsent(l.lift().storey(), k -> new ArrayList<>()).add(l.governingCheck().utilisation());
+                u.computeIfAbsent(l.lift().storey(), k -> new ArrayList<>())
+                        .add(l.governingCheck().utilisation());
                 fails.merge(l.lift().storey(), l.governingCheck().satisfied() ? 0 : 1, Integer::sum);
             }
         }
         List<Answers.Rung> out = new ArrayList<>();
         for (int i = storeys.size() - 1; i >= 0; i--) {
             Storey s = storeys.get(i);
-            out.add(new Answers.Rung(s.id(), s.name(), s.elevation() / 1000,
-                u.getOrDefault(s.name(), List.of()).stream().mapToDouble(Double::doubleValue).toArray(),
-                fails.getOrDefault(s.name(), 0)));
+            out.add(new Answers.Rung(
+                    s.id(),
+                    s.name(),
+                    s.elevation() / 1000,
+                    u.getOrDefault(s.name(), List.of()).stream()
+                            .mapToDouble(Double::doubleValue)
+                            .toArray(),
+                    fails.getOrDefault(s.name(), 0)));
         }
         return out;
     }
@@ -194,7 +284,8 @@ final class ResultRoutes {
         for (BeamDesign x : d.beams()) {
             for (var s : x.line().spans()) {
                 for (Member m : s.members()) {
-                    members.add(viewMember(d, m, marks.size(), s.number(), x.governing().utilisation(), x.satisfied()));
+                    members.add(viewMember(
+                            d, m, marks.size(), s.number(), x.governing().utilisation(), x.satisfied()));
                 }
             }
             marks.add(x.line().mark());
@@ -202,49 +293,94 @@ final class ResultRoutes {
         for (ColumnDesign x : d.columns()) {
             for (ColumnDesign.LiftDesign l : x.lifts()) {
                 Member m = b.members().get(l.lift().memberNumber());
-                members.add(viewMember(d, m, marks.size(), l.lift().number(), l.governingCheck().utilisation(),
-                    l.governingCheck().satisfied()));
+                members.add(viewMember(
+                        d,
+                        m,
+                        marks.size(),
+                        l.lift().number(),
+                        l.governingCheck().utilisation(),
+                        l.governingCheck().satisfied()));
             }
             marks.add(x.stack().mark());
         }
-        c.json(new Answers.View(p.version(), marks, members,
-            b.gridLines().stream().map(g -> new Answers.ViewGrid(g.id(), g.x1(), g.y1(), g.x2(), g.y2())).toList(),
-            b.storeys().stream().sorted(Comparator.comparingDouble(Storey::elevation))
-                .map(s -> new Answers.ViewStorey(s.id(), s.name(), s.elevation())).toList()));
+        c.json(new Answers.View(
+                p.version(),
+                marks,
+                members,
+                b.gridLines().stream()
+                        .map(g -> new Answers.ViewGrid(g.id(), g.x1(), g.y1(), g.x2(), g.y2()))
+                        .toList(),
+                b.storeys().stream()
+                        .sorted(Comparator.comparingDouble(Storey::elevation))
+                        .map(s -> new Answers.ViewStorey(s.id(), s.name(), s.elevation()))
+                        .toList()));
     }
 
-    private static Answers.ViewMember viewMember(BuildingDesign d, Member m, int line, int part, double u, boolean satisfied) {
+    private static Answers.ViewMember viewMember(
+            BuildingDesign d, Member m, int line, int part, double u, boolean satisfied) {
         Joint i = d.analysis().index().joint(m.start());
         Joint j = d.analysis().index().joint(m.end());
         Shape s = d.analysis().index().sectionOf(m).shape();
-        return new Answers.ViewMember(m.id(), m.role() == Role.BEAM ? "beam" : "column",
-            new double[] {i.x(), i.y(), i.z(), j.x(), j.y(), j.z()}, s.webWidth(), s.depth(), line, part, u, satisfied,
-            s instanceof Shape.Circle);
+        return new Answers.ViewMember(
+                m.id(),
+                m.role() == Role.BEAM ? "beam" : "column",
+                new double[] {i.x(), i.y(), i.z(), j.x(), j.y(), j.z()},
+                s.webWidth(),
+                s.depth(),
+                line,
+                part,
+                u,
+                satisfied,
+                s instanceof Shape.Circle);
     }
 
     // ---- one member -----------------------------------------------------------------------------------------------
 
     private static BeamDesign beam(BuildingDesign d, String mark) {
-        return d.beams().stream().filter(b -> b.line().mark().equals(mark)).findFirst().orElse(null);
+        return d.beams().stream()
+                .filter(b -> b.line().mark().equals(mark))
+                .findFirst()
+                .orElse(null);
     }
 
     private static ColumnDesign column(BuildingDesign d, String mark) {
-        return d.columns().stream().filter(k -> k.stack().mark().equals(mark)).findFirst()
-            .orElseThrow(() -> new NoSuchElementException("There is no beam line or column stack " + mark + "."));
+        return d.columns().stream()
+                .filter(k -> k.stack().mark().equals(mark))
+                .findFirst()
+                .orElseThrow(() -> new NoSuchElementException("There is no beam line or column stack " + mark + "."));
     }
 
     private void member(Context c) {
         Workspace.Published p = published(projects, c);
         String mark = c.pathParam("mark");
-        List<String> failing = p.rows().stream().filter(r -> !r.satisfied()).map(ResultRow::mark).toList();
+        List<String> failing = p.rows().stream()
+                .filter(r -> !r.satisfied())
+                .map(ResultRow::mark)
+                .toList();
         int rank = failing.indexOf(mark);
         String previous = rank > 0 ? failing.get(rank - 1) : null;
         String next = rank + 1 < failing.size() ? failing.get(rank + 1) : null;
         BeamDesign b = beam(p.design(), mark);
-        c.json(b != null
-            ? new Members.MemberDto(mark, "beam", Members.beam(p.design(), b), null, previous, next, rank + 1, failing.size())
-            : new Members.MemberDto(mark, "column", null, Members.column(p.design(), column(p.design(), mark)), previous, next,
-                rank + 1, failing.size()));
+        c.json(
+                b != null
+                        ? new Members.MemberDto(
+                                mark,
+                                "beam",
+                                Members.beam(p.design(), b),
+                                null,
+                                previous,
+                                next,
+                                rank + 1,
+                                failing.size())
+                        : new Members.MemberDto(
+                                mark,
+                                "column",
+                                null,
+                                Members.column(p.design(), column(p.design(), mark)),
+                                previous,
+                                next,
+                                rank + 1,
+                                failing.size()));
     }
 
     private void calculation(Context c) {
@@ -254,8 +390,12 @@ final class ResultRoutes {
         if (b != null) {
             c.json(Members.beamCalculation(d, b, number(c, "station", 0, 0, 1_000_000)));
         } else {
-            c.json(Members.columnCalculation(d, column(d, mark), number(c, "lift", 0, 0, 1000),
-                number(c, "combination", 0, 0, 1_000_000), number(c, "demand", 0, 0, 1000)));
+            c.json(Members.columnCalculation(
+                    d,
+                    column(d, mark),
+                    number(c, "lift", 0, 0, 1000),
+                    number(c, "combination", 0, 0, 1_000_000),
+                    number(c, "demand", 0, 0, 1000)));
         }
     }
 
@@ -277,7 +417,8 @@ final class ResultRoutes {
         int page = number(c, "page", 0, 0, 1_000_000);
         List<Answers.ScheduleColumn> columns = new ArrayList<>();
         for (int k = 0; k < t.columns().size(); k++) {
-            columns.add(new Answers.ScheduleColumn(t.columns().get(k), t.widths().get(k), t.numeric(k)));
+            columns.add(
+                    new Answers.ScheduleColumn(t.columns().get(k), t.widths().get(k), t.numeric(k)));
         }
         List<List<String>> rows = new ArrayList<>();
         for (int r = page * size; r < Math.min(t.rows().size(), (page + 1) * size); r++) {

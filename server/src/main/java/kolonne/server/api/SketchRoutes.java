@@ -28,23 +28,60 @@ final class SketchRoutes {
 
     List<Route> routes() {
         return List.of(
-            new Route(HandlerType.POST, "/api/sketches/beam/preview", "Strength envelopes of a continuous beam being drawn up",
-                SketchFile.BeamSketch.class, SketchPreview.class, new String[0], c -> preview(c, SketchFile::beam)),
-            new Route(HandlerType.POST, "/api/sketches/beam", "Makes a project of a continuous beam", SketchFile.BeamSketch.class,
-                Answers.ProjectDto.class, new String[0], c -> create(c, SketchFile::beam)),
-            new Route(HandlerType.POST, "/api/sketches/column/preview", "Strength envelopes of a column being drawn up",
-                SketchFile.ColumnSketch.class, SketchPreview.class, new String[0], c -> preview(c, SketchFile::column)),
-            new Route(HandlerType.POST, "/api/sketches/column", "Makes a project of a column", SketchFile.ColumnSketch.class,
-                Answers.ProjectDto.class, new String[0], c -> create(c, SketchFile::column)));
+                new Route(
+                        HandlerType.POST,
+                        "/api/sketches/beam/preview",
+                        "Strength envelopes of a continuous beam being drawn up",
+                        SketchFile.BeamSketch.class,
+                        SketchPreview.class,
+                        new String[0],
+                        c -> preview(c, SketchFile::beam)),
+                new Route(
+                        HandlerType.POST,
+                        "/api/sketches/beam",
+                        "Makes a project of a continuous beam",
+                        SketchFile.BeamSketch.class,
+                        Answers.ProjectDto.class,
+                        new String[0],
+                        c -> create(c, SketchFile::beam)),
+                new Route(
+                        HandlerType.POST,
+                        "/api/sketches/column/preview",
+                        "Strength envelopes of a column being drawn up",
+                        SketchFile.ColumnSketch.class,
+                        SketchPreview.class,
+                        new String[0],
+                        c -> preview(c, SketchFile::column)),
+                new Route(
+                        HandlerType.POST,
+                        "/api/sketches/column",
+                        "Makes a project of a column",
+                        SketchFile.ColumnSketch.class,
+                        Answers.ProjectDto.class,
+                        new String[0],
+                        c -> create(c, SketchFile::column)));
     }
 
     /** @param member id; x from the start of the beam or the foot of the column [m or ft]; extremes of My, Vz, N, Mz over combinations */
-    record EnvelopeDto(String member, double[] x, double[] myHigh, double[] myLow, double[] vzHigh, double[] vzLow, double[] nLow,
-                       double[] mzHigh, double[] mzLow) {}
+    record EnvelopeDto(
+            String member,
+            double[] x,
+            double[] myHigh,
+            double[] myLow,
+            double[] vzHigh,
+            double[] vzLow,
+            double[] nLow,
+            double[] mzHigh,
+            double[] mzLow) {}
 
     /** @param standard that the combinations are made by. @param envelopes of the beam's spans, or of the column; empty while the sketch is not sound */
-    record SketchPreview(List<Problem.FindingDto> findings, int combinations, String standard, String forceUnit, String momentUnit,
-                         List<EnvelopeDto> envelopes) {}
+    record SketchPreview(
+            List<Problem.FindingDto> findings,
+            int combinations,
+            String standard,
+            String forceUnit,
+            String momentUnit,
+            List<EnvelopeDto> envelopes) {}
 
     private void preview(Context c, Function<byte[], SketchFile.Read> reader) {
         SketchFile.Read r = reader.apply(c.bodyAsBytes());
@@ -62,8 +99,13 @@ final class SketchRoutes {
                 findings.addAll(e.findings());
             }
         }
-        c.json(new SketchPreview(Problem.FindingDto.of(findings), combinations,
-            Codes.of(r.code()).combinations().words(), us ? "kip" : "kN", us ? "kip·ft" : "kNm", envelopes));
+        c.json(new SketchPreview(
+                Problem.FindingDto.of(findings),
+                combinations,
+                Codes.of(r.code()).combinations().words(),
+                us ? "kip" : "kN",
+                us ? "kip·ft" : "kNm",
+                envelopes));
     }
 
     private static List<EnvelopeDto> envelopes(Analysis a, boolean us) {
@@ -83,9 +125,16 @@ final class SketchRoutes {
             for (int s = 0; s < x.length; s++) {
                 x[s] = (from + a.stationX(n, s)) / length;
             }
-            out.add(new EnvelopeDto(m.id(), x, peak(d, n, Analysis.MY, 1, f * length), peak(d, n, Analysis.MY, -1, f * length),
-                peak(d, n, Analysis.VZ, 1, f), peak(d, n, Analysis.VZ, -1, f), peak(d, n, Analysis.N, -1, f),
-                peak(d, n, Analysis.MZ, 1, f * length), peak(d, n, Analysis.MZ, -1, f * length)));
+            out.add(new EnvelopeDto(
+                    m.id(),
+                    x,
+                    peak(d, n, Analysis.MY, 1, f * length),
+                    peak(d, n, Analysis.MY, -1, f * length),
+                    peak(d, n, Analysis.VZ, 1, f),
+                    peak(d, n, Analysis.VZ, -1, f),
+                    peak(d, n, Analysis.N, -1, f),
+                    peak(d, n, Analysis.MZ, 1, f * length),
+                    peak(d, n, Analysis.MZ, -1, f * length)));
             from += a.index().length(m);
         }
         return out;

@@ -12,8 +12,11 @@ import kolonne.exchange.results.ResultsCsv;
 import picocli.CommandLine;
 
 /** {@code kolonne analyse MODEL --out DIR}. */
-@CommandLine.Command(name = "analyse", mixinStandardHelpOptions = true, description =
-    "Solves the frame and writes displacements, reactions and station forces of every case and combination as CSV.")
+@CommandLine.Command(
+        name = "analyse",
+        mixinStandardHelpOptions = true,
+        description =
+                "Solves the frame and writes displacements, reactions and station forces of every case and combination as CSV.")
 public final class AnalyseCommand implements Callable<Integer> {
     @CommandLine.Parameters(paramLabel = "MODEL", description = "Model file (.json, .zip) or folder of CSV tables.")
     private Path model;
@@ -38,9 +41,15 @@ public final class AnalyseCommand implements Callable<Integer> {
             for (int c = 0; c < b.loadCases().size(); c++) {
                 worst = Math.max(worst, a.residual(c));
             }
-            spec.commandLine().getOut().println(String.format(Locale.ROOT,
-                "%d members, %d load cases; largest joint imbalance %.1e of the largest load. Files in %s",
-                b.members().size(), b.loadCases().size(), worst, out));
+            spec.commandLine()
+                    .getOut()
+                    .println(String.format(
+                            Locale.ROOT,
+                            "%d members, %d load cases; largest joint imbalance %.1e of the largest load. Files in %s",
+                            b.members().size(),
+                            b.loadCases().size(),
+                            worst,
+                            out));
             spec.commandLine().getOut().flush();
             return Input.SATISFIED;
         } catch (Input.Bad e) {

@@ -7,8 +7,10 @@ import kolonne.core.model.Building;
 import picocli.CommandLine;
 
 /** {@code kolonne check MODEL}. */
-@CommandLine.Command(name = "check", mixinStandardHelpOptions = true, description =
-    "Reads a model, solves it and says everything that is wrong with it.")
+@CommandLine.Command(
+        name = "check",
+        mixinStandardHelpOptions = true,
+        description = "Reads a model, solves it and says everything that is wrong with it.")
 public final class CheckCommand implements Callable<Integer> {
     @CommandLine.Parameters(paramLabel = "MODEL", description = "Model file (.json, .zip) or folder of CSV tables.")
     private Path model;
@@ -21,8 +23,10 @@ public final class CheckCommand implements Callable<Integer> {
         try {
             Building b = Input.frame(model, spec.commandLine().getErr());
             Input.analysis(b, spec.commandLine().getErr());
-            spec.commandLine().getOut().println("The model is sound: " + b.members().size() + " members, "
-                + b.joints().size() + " joints.");
+            spec.commandLine()
+                    .getOut()
+                    .println("The model is sound: " + b.members().size() + " members, "
+                            + b.joints().size() + " joints.");
             spec.commandLine().getOut().flush();
             return Input.SATISFIED;
         } catch (Input.Bad e) {

@@ -13,8 +13,10 @@ import kolonne.exchange.model.ModelWriter;
 import picocli.CommandLine;
 
 /** {@code kolonne convert MODEL OUT}. */
-@CommandLine.Command(name = "convert", mixinStandardHelpOptions = true, description =
-    "Writes a model as JSON (.json), as a zip of CSV tables (.zip), or as a folder of them.")
+@CommandLine.Command(
+        name = "convert",
+        mixinStandardHelpOptions = true,
+        description = "Writes a model as JSON (.json), as a zip of CSV tables (.zip), or as a folder of them.")
 public final class ConvertCommand implements Callable<Integer> {
     @CommandLine.Parameters(index = "0", paramLabel = "MODEL", description = "Model file or folder.")
     private Path model;

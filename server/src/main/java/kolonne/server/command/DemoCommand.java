@@ -9,19 +9,30 @@ import kolonne.core.model.Building;
 import picocli.CommandLine;
 
 /** {@code kolonne demo OUT}. */
-@CommandLine.Command(name = "demo", mixinStandardHelpOptions = true, description =
-    "Makes the Veldhaven building, or a plain frame of any size, as a model file.")
+@CommandLine.Command(
+        name = "demo",
+        mixinStandardHelpOptions = true,
+        description = "Makes the Veldhaven building, or a plain frame of any size, as a model file.")
 public final class DemoCommand implements Callable<Integer> {
     @CommandLine.Parameters(paramLabel = "OUT", description = "File ending in .json or .zip, or a folder.")
     private Path out;
 
-    @CommandLine.Option(names = "--seed", defaultValue = "7", description = "Varies the bays (default ${DEFAULT-VALUE}).")
+    @CommandLine.Option(
+            names = "--seed",
+            defaultValue = "7",
+            description = "Varies the bays (default ${DEFAULT-VALUE}).")
     private long seed;
 
-    @CommandLine.Option(names = "--storeys", defaultValue = "7", description = "Floors above ground (default ${DEFAULT-VALUE}).")
+    @CommandLine.Option(
+            names = "--storeys",
+            defaultValue = "7",
+            description = "Floors above ground (default ${DEFAULT-VALUE}).")
     private int storeys;
 
-    @CommandLine.Option(names = "--bays", defaultValue = "6x4", description = "Bays along X and Y (default ${DEFAULT-VALUE}).")
+    @CommandLine.Option(
+            names = "--bays",
+            defaultValue = "6x4",
+            description = "Bays along X and Y (default ${DEFAULT-VALUE}).")
     private String bays;
 
     @CommandLine.Option(names = "--plain", description = "Without pavilion, setback, hall, transfer and cantilevers.")
@@ -43,7 +54,9 @@ public final class DemoCommand implements Callable<Integer> {
             boolean features = !plain && storeys >= 6 && bx >= 6 && by >= 4;
             o = members != null ? DemoOptions.ofSize(members) : new DemoOptions(seed, storeys, bx, by, features);
         } catch (IllegalArgumentException e) {
-            spec.commandLine().getErr().println("Give bays as 6x4, and storeys and bays from 1 to 60: " + e.getMessage());
+            spec.commandLine()
+                    .getErr()
+                    .println("Give bays as 6x4, and storeys and bays from 1 to 60: " + e.getMessage());
             return Input.BAD_INPUT;
         }
         Building b = DemoBuilding.generate(o);

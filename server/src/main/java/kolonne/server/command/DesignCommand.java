@@ -20,20 +20,29 @@ import kolonne.exchange.results.ResultsJson;
 import picocli.CommandLine;
 
 /** {@code kolonne design MODEL --basis B --out DIR}. */
-@CommandLine.Command(name = "design", mixinStandardHelpOptions = true, description =
-    "Designs a building and writes results, reports and schedules. Exit status 0: all satisfied, 1: something fails, 2: bad input.")
+@CommandLine.Command(
+        name = "design",
+        mixinStandardHelpOptions = true,
+        description =
+                "Designs a building and writes results, reports and schedules. Exit status 0: all satisfied, 1: something fails, 2: bad input.")
 public final class DesignCommand implements Callable<Integer> {
     @CommandLine.Parameters(paramLabel = "MODEL", description = "Model file (.json, .zip) or folder of CSV tables.")
     private Path model;
 
-    @CommandLine.Option(names = "--basis", paramLabel = "B", description = "Basis file; the standard basis if left out.")
+    @CommandLine.Option(
+            names = "--basis",
+            paramLabel = "B",
+            description = "Basis file; the standard basis if left out.")
     private Path basis;
 
     @CommandLine.Option(names = "--out", paramLabel = "DIR", required = true, description = "Folder for the files.")
     private Path out;
 
-    @CommandLine.Option(names = "--sheets", paramLabel = "MARK", split = ",",
-        description = "Marks whose calculation sheets the report holds.")
+    @CommandLine.Option(
+            names = "--sheets",
+            paramLabel = "MARK",
+            split = ",",
+            description = "Marks whose calculation sheets the report holds.")
     private List<String> sheets = List.of();
 
     @CommandLine.Spec
@@ -59,9 +68,17 @@ public final class DesignCommand implements Callable<Integer> {
         WholeFile.bytes(out.resolve("schedules.xlsx"), o -> ScheduleWorkbook.write(d, o));
         WholeFile.text(out.resolve("checks.csv"), w -> ResultsCsv.checks(d, w));
         BuildingDesign.State s = d.state();
-        spec.commandLine().getOut().println(String.format(Locale.ROOT,
-            "%d lines and stacks: %d satisfied, %d overstressed, %d failing; %s. Files in %s", s.members(),
-            s.satisfied(), s.overstressed(), s.failing(), d.quantities().words(d.basis().usUnits()), out));
+        spec.commandLine()
+                .getOut()
+                .println(String.format(
+                        Locale.ROOT,
+                        "%d lines and stacks: %d satisfied, %d overstressed, %d failing; %s. Files in %s",
+                        s.members(),
+                        s.satisfied(),
+                        s.overstressed(),
+                        s.failing(),
+                        d.quantities().words(d.basis().usUnits()),
+                        out));
         spec.commandLine().getOut().flush();
         return s.satisfied() == s.members() ? Input.SATISFIED : Input.FAILS;
     }

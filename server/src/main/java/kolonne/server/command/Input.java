@@ -38,7 +38,8 @@ final class Input {
         return model(path, err, ModelReader.Read::analysable);
     }
 
-    private static Building model(Path path, PrintWriter err, Predicate<ModelReader.Read> serves) throws IOException, Bad {
+    private static Building model(Path path, PrintWriter err, Predicate<ModelReader.Read> serves)
+            throws IOException, Bad {
         if (!Files.exists(path)) {
             err.println("There is no file " + path + ".");
             throw new Bad();
@@ -83,7 +84,8 @@ final class Input {
         for (Finding f : findings) {
             err.println(f);
         }
-        long fails = findings.stream().filter(f -> f.severity() == Severity.FAILS).count();
+        long fails =
+                findings.stream().filter(f -> f.severity() == Severity.FAILS).count();
         if (fails > 0) {
             err.println(fails == 1 ? "This must be mended first." : "These " + fails + " must be mended first.");
         }

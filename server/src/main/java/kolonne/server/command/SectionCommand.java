@@ -11,9 +11,12 @@ import kolonne.exchange.single.SectionFile;
 import picocli.CommandLine;
 
 /** {@code kolonne section FILE}. */
-@CommandLine.Command(name = "section", mixinStandardHelpOptions = true, description =
-    "Strengths and utilisations of sections with bars, stirrups and sets of forces, as JSON. Exit status 0: all satisfied, 1: something fails, "
-        + "2: bad input.")
+@CommandLine.Command(
+        name = "section",
+        mixinStandardHelpOptions = true,
+        description =
+                "Strengths and utilisations of sections with bars, stirrups and sets of forces, as JSON. Exit status 0: all satisfied, 1: something fails, "
+                        + "2: bad input.")
 public final class SectionCommand implements Callable<Integer> {
     @CommandLine.Parameters(paramLabel = "FILE", description = "List of sections (.json); docs/formats/sections.md.")
     private Path file;

@@ -28,19 +28,30 @@ import picocli.CommandLine;
 /** {@code kolonne serve}: the web application on loopback. */
 @CommandLine.Command(name = "serve", mixinStandardHelpOptions = true, description = "Serves the web application.")
 public final class ServeCommand implements Callable<Integer> {
-    @CommandLine.Option(names = "--port", defaultValue = "8420", description = "Port on 127.0.0.1 (default ${DEFAULT-VALUE}).")
+    @CommandLine.Option(
+            names = "--port",
+            defaultValue = "8420",
+            description = "Port on 127.0.0.1 (default ${DEFAULT-VALUE}).")
     private int port;
 
     @CommandLine.Option(names = "--database", required = true, description = "JDBC address of the MariaDB schema.")
     private String database;
 
-    @CommandLine.Option(names = "--user", defaultValue = "app", description = "Database user (default ${DEFAULT-VALUE}).")
+    @CommandLine.Option(
+            names = "--user",
+            defaultValue = "app",
+            description = "Database user (default ${DEFAULT-VALUE}).")
     private String user;
 
-    @CommandLine.Option(names = "--password-file", required = true, description = "File that holds the user's password.")
+    @CommandLine.Option(
+            names = "--password-file",
+            required = true,
+            description = "File that holds the user's password.")
     private Path passwordFile;
 
-    @CommandLine.Option(names = "--host", description = "A further host name under which the server is reached, through a proxy on this machine.")
+    @CommandLine.Option(
+            names = "--host",
+            description = "A further host name under which the server is reached, through a proxy on this machine.")
     private List<String> hosts = List.of();
 
     @CommandLine.Option(names = "--demo", description = "Loads the Veldhaven building if there is no project yet.")

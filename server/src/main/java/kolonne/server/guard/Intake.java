@@ -62,13 +62,17 @@ public final class Intake implements AutoCloseable {
             c.header("Retry-After", "3");
             throw new Refusal(503, "busy", "The server is taking in as much as it can.", "Try again in a moment.");
         }
-        ScheduledFuture<?> end = clock.schedule(() -> cut(c), limits.grace().toMillis() + Math.min(length, limits.largest()) * 1000 / limits.rate(), TimeUnit.MILLISECONDS);
+        ScheduledFuture<?> end = clock.schedule(
+                () -> cut(c),
+                limits.grace().toMillis() + Math.min(length, limits.largest()) * 1000 / limits.rate(),
+                TimeUnit.MILLISECONDS);
         try {
             c.bodyAsBytes();
         } catch (HttpResponseException e) {
             throw e; // too large
         } catch (Exception e) {
-            throw new Refusal(408, "slow", "The request did not arrive whole.", "Send it again, over a better connection.");
+            throw new Refusal(
+                    408, "slow", "The request did not arrive whole.", "Send it again, over a better connection.");
         } finally {
             end.cancel(false);
             places.release();
@@ -77,7 +81,10 @@ public final class Intake implements AutoCloseable {
 
     /** Ends the connection: the read that waits on it fails, and its thread is free. */
     private static void cut(Context c) {
-        EndPoint end = ServletContextRequest.getServletContextRequest(c.req()).getConnectionMetaData().getConnection().getEndPoint();
+        EndPoint end = ServletContextRequest.getServletContextRequest(c.req())
+                .getConnectionMetaData()
+                .getConnection()
+                .getEndPoint();
         end.close();
     }
 

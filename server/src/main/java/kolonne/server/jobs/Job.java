@@ -8,7 +8,13 @@ import kolonne.core.finding.Finding;
 /** One piece of long work. Its state is published as immutable {@link Status} values. */
 public final class Job {
     /** How a job stands. */
-    public enum Phase { WAITING, RUNNING, DONE, FAILED, CANCELLED }
+    public enum Phase {
+        WAITING,
+        RUNNING,
+        DONE,
+        FAILED,
+        CANCELLED
+    }
 
     /**
      * @param doing    what it is at, in words
@@ -16,8 +22,15 @@ public final class Job {
      * @param findings why it failed
      * @param result   id of what it made, or null
      */
-    public record Status(String id, String kind, Phase phase, String doing, int done, int total, List<Finding> findings,
-                         String result) {
+    public record Status(
+            String id,
+            String kind,
+            Phase phase,
+            String doing,
+            int done,
+            int total,
+            List<Finding> findings,
+            String result) {
         public boolean ended() {
             return phase == Phase.DONE || phase == Phase.FAILED || phase == Phase.CANCELLED;
         }
@@ -46,11 +59,17 @@ public final class Job {
 
     void end(Phase phase, List<Finding> findings, String result) {
         endedAt = System.currentTimeMillis();
-        publish(phase, phase.name().toLowerCase(java.util.Locale.ROOT), status.done(), status.total(), findings, result);
+        publish(
+                phase,
+                phase.name().toLowerCase(java.util.Locale.ROOT),
+                status.done(),
+                status.total(),
+                findings,
+                result);
     }
 
-    private synchronized void publish(Phase phase, String doing, int done, int total, List<Finding> findings,
-                                      String result) {
+    private synchronized void publish(
+            Phase phase, String doing, int done, int total, List<Finding> findings, String result) {
         status = new Status(status.id(), status.kind(), phase, doing, done, total, List.copyOf(findings), result);
         listeners.forEach(l -> l.accept(status));
     }

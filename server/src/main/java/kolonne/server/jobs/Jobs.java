@@ -24,6 +24,7 @@ public final class Jobs implements AutoCloseable {
     private static final long KEPT_MS = 600_000;
     /** Of the heap, for jobs. */
     private static final double PART = 0.7;
+
     private final ExecutorService pool = Executors.newFixedThreadPool(2, r -> {
         Thread t = new Thread(r, "job");
         t.setDaemon(true);
@@ -76,8 +77,11 @@ public final class Jobs implements AutoCloseable {
     public Job start(String kind, long bytes, Function<Job, String> work) {
         int needed = (int) Math.min(Integer.MAX_VALUE, bytes >> 20);
         if (needed > megabytes) {
-            throw new Refused(List.of(Finding.fails("server.memory", "file", "Reading it takes about " + needed + " MB of memory; the server has " + megabytes + " MB for it.",
-                "Split the building, leave out station forces, or start the server with more memory.")));
+            throw new Refused(List.of(Finding.fails(
+                    "server.memory",
+                    "file",
+                    "Reading it takes about " + needed + " MB of memory; the server has " + megabytes + " MB for it.",
+                    "Split the building, leave out station forces, or start the server with more memory.")));
         }
         long now = System.currentTimeMillis();
         jobs.values().removeIf(j -> j.endedBefore(now - KEPT_MS));
@@ -105,12 +109,24 @@ public final class Jobs implements AutoCloseable {
             job.end(Job.Phase.FAILED, e.findings(), null);
         } catch (OutOfMemoryError e) {
             LOG.error("job {} ran out of memory", job.status().kind());
-            job.end(Job.Phase.FAILED, List.of(Finding.fails("server.memory", "server", "The building is too large for the server's memory.",
-                "Split it, or start the server with more memory.")), null);
+            job.end(
+                    Job.Phase.FAILED,
+                    List.of(Finding.fails(
+                            "server.memory",
+                            "server",
+                            "The building is too large for the server's memory.",
+                            "Split it, or start the server with more memory.")),
+                    null);
         } catch (RuntimeException e) {
             LOG.error("job {} failed", job.status().kind(), e);
-            job.end(Job.Phase.FAILED, List.of(Finding.fails("server.error", "server",
-                "Something went wrong inside Kolonne; it is in the log.", "Try again; nothing stored was changed.")), null);
+            job.end(
+                    Job.Phase.FAILED,
+                    List.of(Finding.fails(
+                            "server.error",
+                            "server",
+                            "Something went wrong inside Kolonne; it is in the log.",
+                            "Try again; nothing stored was changed.")),
+                    null);
         }
     }
 

@@ -132,12 +132,19 @@ public final class EditHistory {
         List<Entry> out = new ArrayList<>();
         for (CommandRow c : all) {
             String summary = switch (c.kind()) {
-                case EDIT -> String.join("; ", edits(c, file).stream().map(ModelEdit::summary).toList());
+                case EDIT ->
+                    String.join(
+                            "; ",
+                            edits(c, file).stream().map(ModelEdit::summary).toList());
                 case HAND -> HandFile.summary(c.body());
                 case UNDO -> "undo";
                 default -> "redo";
             };
-            out.add(new Entry(c.version(), summary, c.madeAt(), !c.kind().equals(EDIT) && !c.kind().equals(HAND) || done.contains(c)));
+            out.add(new Entry(
+                    c.version(),
+                    summary,
+                    c.madeAt(),
+                    !c.kind().equals(EDIT) && !c.kind().equals(HAND) || done.contains(c)));
         }
         return out;
     }

@@ -17,7 +17,12 @@ public final class HandSummary {
         List<String> set = new ArrayList<>();
         List<String> released = new ArrayList<>();
         for (BeamCage.Face f : BeamCage.Face.values()) {
-            part(f == BeamCage.Face.TOP ? "top bars" : "bottom bars", before.faces().get(f), after.faces().get(f), set, released);
+            part(
+                    f == BeamCage.Face.TOP ? "top bars" : "bottom bars",
+                    before.faces().get(f),
+                    after.faces().get(f),
+                    set,
+                    released);
         }
         spans("stirrups", before.stirrups(), after.stirrups(), set, released);
         spans("side bars", before.sides(), after.sides(), set, released);
@@ -41,7 +46,8 @@ public final class HandSummary {
         return list.isEmpty() ? null : list;
     }
 
-    private static <V> void spans(String what, Map<Integer, V> before, Map<Integer, V> after, List<String> set, List<String> released) {
+    private static <V> void spans(
+            String what, Map<Integer, V> before, Map<Integer, V> after, List<String> set, List<String> released) {
         TreeSet<Integer> all = new TreeSet<>(before.keySet());
         all.addAll(after.keySet());
         all.forEach(k -> part(what + " of span " + (k + 1), before.get(k), after.get(k), set, released));

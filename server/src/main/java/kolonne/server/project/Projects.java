@@ -48,11 +48,14 @@ public final class Projects {
     private static final int MOST_FOLLOWED = 18;
     /** Memory over the size of a file while it is read. */
     private static final long READING = 7;
+
     private static final int MOST_WAITING = 40;
     private static final Duration PATIENCE = Duration.ofSeconds(10);
     /** How soon a design that lost its database is tried again. */
     private static final Duration RETRY = Duration.ofSeconds(1);
-    private static final Finding OUTAGE = Finding.fails("server.database", "server", "The database does not answer.", "The design goes on as soon as it does.");
+
+    private static final Finding OUTAGE = Finding.fails(
+            "server.database", "server", "The database does not answer.", "The design goes on as soon as it does.");
 
     private final ProjectStore store;
     private final Jobs jobs;
@@ -83,7 +86,8 @@ public final class Projects {
                 throw new Jobs.Refused(read.findings());
             }
             job.at("solving the frame", 0, 0);
-            Analysis solved = FrameAnalysis.resolve(null, new BuildingIndex(read.building()), step -> job.at(step, 0, 0));
+            Analysis solved =
+                    FrameAnalysis.resolve(null, new BuildingIndex(read.building()), step -> job.at(step, 0, 0));
             String title = name == null || name.isBlank() ? read.building().name() : name;
             Basis basis = Basis.standard(read.building().unitSystem().equals("US"));
             job.at("storing", 0, 0);
@@ -140,7 +144,9 @@ public final class Projects {
         ProjectRow row = find(id);
         Workspace w = open.computeIfAbsent(id, k -> new Workspace(id, row.version()));
         w.touch();
-        if (w.published() == null && w.state().doing().isEmpty() && w.state().findings().isEmpty()) {
+        if (w.published() == null
+                && w.state().doing().isEmpty()
+                && w.state().findings().isEmpty()) {
             synchronized (w) {
                 if (w.published() == null && w.state().doing().isEmpty()) {
                     redesign(w, row.version());
@@ -170,12 +176,14 @@ public final class Projects {
     private void evict() {
         // pages that are open are told what others change: what they follow stays as long as memory allows
         if (open.size() > MOST_IN_MEMORY) {
-            open.values().stream().filter(w -> w.state().doing().isEmpty() && (!w.followed() || open.size() > MOST_FOLLOWED)).min(Comparator.comparingLong(Workspace::lastUse))
-                .ifPresent(w -> {
-                    open.remove(w.id());
-                    logs.remove(w.id());
-                    w.putOut();
-                });
+            open.values().stream()
+                    .filter(w -> w.state().doing().isEmpty() && (!w.followed() || open.size() > MOST_FOLLOWED))
+                    .min(Comparator.comparingLong(Workspace::lastUse))
+                    .ifPresent(w -> {
+                        open.remove(w.id());
+                        logs.remove(w.id());
+                        w.putOut();
+                    });
         }
     }
 
@@ -208,8 +216,14 @@ public final class Projects {
             out.addAll(ModelCheck.run(w.building()));
         }
         if (w.forcesStale()) {
-            out.add(0, Finding.note("forces.stale", "model", "The stiffness or the loads were changed after the forces solved elsewhere "
-                + "were taken; the forces belong to the older model.", "Solve again elsewhere and import, or use Kolonne's own analysis."));
+            out.add(
+                    0,
+                    Finding.note(
+                            "forces.stale",
+                            "model",
+                            "The stiffness or the loads were changed after the forces solved elsewhere "
+                                    + "were taken; the forces belong to the older model.",
+                            "Solve again elsewhere and import, or use Kolonne's own analysis."));
         }
         return out;
     }
@@ -257,8 +271,11 @@ public final class Projects {
         Workspace w = model(id);
         EditHistory h = history(id);
         if (again ? !h.canRedo() : !h.canUndo()) {
-            throw new Jobs.Refused(List.of(Finding.fails("edit.none", "model", again ? "There is nothing to redo."
-                : "There is nothing to undo.", "Look at the history of edits.")));
+            throw new Jobs.Refused(List.of(Finding.fails(
+                    "edit.none",
+                    "model",
+                    again ? "There is nothing to redo." : "There is nothing to undo.",
+                    "Look at the history of edits.")));
         }
         return changed(w, version, again ? EditHistory.REDO : EditHistory.UNDO, "{}");
     }
@@ -277,7 +294,8 @@ public final class Projects {
                 return handChanged(w, version, kind, body, before, h.hand());
             }
             Building b = h.applied(w.read().building());
-            // a stored model may fail a check that is newer than it: an edit is refused for what it breaks, not for what was there
+            // a stored model may fail a check that is newer than it: an edit is refused for what it breaks, not for
+            // what was there
             List<Finding> fails = new ArrayList<>(fails(b));
             fails.removeAll(fails(w.building()));
             if (!fails.isEmpty()) {
@@ -299,11 +317,19 @@ public final class Projects {
     }
 
     private static List<Finding> fails(Building b) {
-        return ModelCheck.run(b).stream().filter(f -> f.severity() == Severity.FAILS).toList();
+        return ModelCheck.run(b).stream()
+                .filter(f -> f.severity() == Severity.FAILS)
+                .toList();
     }
 
     /** Only what is set on lines changed: those lines are designed at once, unless a whole design is under way anyway. */
-    private Optional<ProjectRow> handChanged(Workspace w, int version, String kind, String body, Map<String, HandCage> before, Map<String, HandCage> after) {
+    private Optional<ProjectRow> handChanged(
+            Workspace w,
+            int version,
+            String kind,
+            String body,
+            Map<String, HandCage> before,
+            Map<String, HandCage> after) {
         Set<String> lines = new HashSet<>(before.keySet());
         lines.addAll(after.keySet());
         lines.removeIf(id -> Objects.equals(before.get(id), after.get(id)));
@@ -340,7 +366,7 @@ public final class Projects {
             List<CommandRow> commands = log.rows(store);
             int at = new EditHistory(commands, version, log).modelVersion();
             if (at == w.modelVersion()) {
-                return w.solved((doing, done, total) -> { });
+                return w.solved((doing, done, total) -> {});
             }
             Analysis a = w.kept(at);
             if (a == null) {
@@ -461,8 +487,14 @@ public final class Projects {
                 again(w, version);
                 throw new Jobs.Refused(List.of(OUTAGE));
             }
-            failed(w, version, List.of(Finding.fails("server.error", "server",
-                "The design stopped because of an error inside Kolonne; it is in the log.", "Change the basis or try again.")));
+            failed(
+                    w,
+                    version,
+                    List.of(Finding.fails(
+                            "server.error",
+                            "server",
+                            "The design stopped because of an error inside Kolonne; it is in the log.",
+                            "Change the basis or try again.")));
             throw e;
         }
     }

@@ -88,9 +88,12 @@ public final class ResultQuery {
             case "cause" -> r -> r.causes().contains(value.toLowerCase(Locale.ROOT));
             case "section" -> r -> plain(r.section()).contains(plain(value));
             case "mark" -> r -> plain(r.mark()).contains(plain(value));
-            case "" -> r -> plain(r.mark()).contains(plain(value)) || plain(r.section()).contains(plain(value))
-                || r.check().toLowerCase(Locale.ROOT).contains(value.toLowerCase(Locale.ROOT));
-            default -> throw new IllegalArgumentException("“" + key + ":” is not a key: use storey, cause, section or mark.");
+            case "" ->
+                r -> plain(r.mark()).contains(plain(value))
+                        || plain(r.section()).contains(plain(value))
+                        || r.check().toLowerCase(Locale.ROOT).contains(value.toLowerCase(Locale.ROOT));
+            default ->
+                throw new IllegalArgumentException("“" + key + ":” is not a key: use storey, cause, section or mark.");
         };
     }
 
@@ -109,7 +112,8 @@ public final class ResultQuery {
                 return i;
             }
         }
-        throw new IllegalArgumentException("There is no storey “" + name + "”: use one of " + String.join(", ", storeys) + ".");
+        throw new IllegalArgumentException(
+                "There is no storey “" + name + "”: use one of " + String.join(", ", storeys) + ".");
     }
 
     private static String plain(String s) {

@@ -29,10 +29,26 @@ import kolonne.core.schedule.Schedules;
  * @param steelKg  of its cage
  * @param handSet  whether a person has set a part of it
  */
-public record ResultRow(String mark, String role, List<String> storeys, String section, String check, String place,
-                        double utilisation, String combination, String clause, boolean satisfied, boolean overstressed,
-                        String bars, String stirrups, List<String> causes, String finding, int notes, int parts,
-                        double steelKg, boolean handSet) {
+public record ResultRow(
+        String mark,
+        String role,
+        List<String> storeys,
+        String section,
+        String check,
+        String place,
+        double utilisation,
+        String combination,
+        String clause,
+        boolean satisfied,
+        boolean overstressed,
+        String bars,
+        String stirrups,
+        List<String> causes,
+        String finding,
+        int notes,
+        int parts,
+        double steelKg,
+        boolean handSet) {
     /** Rows of a design, worst first. */
     public static List<ResultRow> of(BuildingDesign d) {
         List<ResultRow> out = new ArrayList<>();
@@ -44,46 +60,94 @@ public record ResultRow(String mark, String role, List<String> storeys, String s
     /** The rows with those of some beam lines made anew. @param lines ids */
     static List<ResultRow> replaced(List<ResultRow> rows, BuildingDesign d, Set<String> lines) {
         Map<String, ResultRow> now = new HashMap<>();
-        d.beams().stream().filter(b -> lines.contains(b.line().id())).forEach(b -> now.put(b.line().mark(), beam(d, b)));
-        return sorted(new ArrayList<>(rows.stream().map(r -> now.getOrDefault(r.mark(), r)).toList()));
+        d.beams().stream()
+                .filter(b -> lines.contains(b.line().id()))
+                .forEach(b -> now.put(b.line().mark(), beam(d, b)));
+        return sorted(new ArrayList<>(
+                rows.stream().map(r -> now.getOrDefault(r.mark(), r)).toList()));
     }
 
     private static List<ResultRow> sorted(List<ResultRow> out) {
-        out.sort(Comparator.comparing(ResultRow::satisfied).thenComparing(Comparator.comparingDouble(
-            ResultRow::utilisation).reversed()).thenComparing(ResultRow::mark));
+        out.sort(Comparator.comparing(ResultRow::satisfied)
+                .thenComparing(
+                        Comparator.comparingDouble(ResultRow::utilisation).reversed())
+                .thenComparing(ResultRow::mark));
         return out;
     }
 
     private static ResultRow beam(BuildingDesign d, BeamDesign b) {
         CheckResult g = b.governing();
         BeamLine.Span s = b.line().spans().get(g.part());
-        SectionCut cut = SectionCut.at(b.line(), b.cage(), d.basis(), s, Math.max(s.faceFrom(), Math.min(s.faceTo(), g.x())));
+        SectionCut cut =
+                SectionCut.at(b.line(), b.cage(), d.basis(), s, Math.max(s.faceFrom(), Math.min(s.faceTo(), g.x())));
         String bars = cut.words(BeamCage.Face.TOP) + " top, " + cut.words(BeamCage.Face.BOTTOM) + " bottom";
         BeamCage.Zone z = cut.zone();
-        String stirrups = z == null ? "" : z.bar().label() + "-" + Schedules.spacing(z.spacing(), d.basis()) + ", "
-            + z.legs() + " legs";
+        String stirrups = z == null
+                ? ""
+                : z.bar().label() + "-" + Schedules.spacing(z.spacing(), d.basis()) + ", " + z.legs() + " legs";
         Told t = Told.of(b.findings());
-        return new ResultRow(b.line().mark(), "beam", List.of(b.line().storey()), s.section().shape().label(d.basis().usUnits()), g.title(), g.place(), g.utilisation(),
-            g.combination(), g.clause(), b.satisfied(), b.overstressed(), bars, stirrups, t.causes(), t.first(), t.notes(), b.line().spans().size(),
-            Quantities.of(b, d.basis()).steel(), !b.hand().isEmpty());
+        return new ResultRow(
+                b.line().mark(),
+                "beam",
+                List.of(b.line().storey()),
+                s.section().shape().label(d.basis().usUnits()),
+                g.title(),
+                g.place(),
+                g.utilisation(),
+                g.combination(),
+                g.clause(),
+                b.satisfied(),
+                b.overstressed(),
+                bars,
+                stirrups,
+                t.causes(),
+                t.first(),
+                t.notes(),
+                b.line().spans().size(),
+                Quantities.of(b, d.basis()).steel(),
+                !b.hand().isEmpty());
     }
 
     private static ResultRow column(BuildingDesign d, ColumnDesign c) {
         CheckResult g = c.governing();
         ColumnDesign.LiftDesign l = c.lifts().get(g.part());
-        List<String> storeys = c.lifts().stream().map(q -> q.lift().storey()).distinct().toList();
+        List<String> storeys =
+                c.lifts().stream().map(q -> q.lift().storey()).distinct().toList();
         Told t = Told.of(c.findings());
-        return new ResultRow(c.stack().mark(), "column", storeys, l.lift().section().shape().label(d.basis().usUnits()), g.title(), g.place(), g.utilisation(),
-            g.combination(), g.clause(), c.satisfied(), c.overstressed(), l.cage().layout().words(), Schedules.ties(l.cage(), d.basis()), t.causes(), t.first(),
-            t.notes(), c.lifts().size(), Quantities.of(c, d.basis()).steel(), false);
+        return new ResultRow(
+                c.stack().mark(),
+                "column",
+                storeys,
+                l.lift().section().shape().label(d.basis().usUnits()),
+                g.title(),
+                g.place(),
+                g.utilisation(),
+                g.combination(),
+                g.clause(),
+                c.satisfied(),
+                c.overstressed(),
+                l.cage().layout().words(),
+                Schedules.ties(l.cage(), d.basis()),
+                t.causes(),
+                t.first(),
+                t.notes(),
+                c.lifts().size(),
+                Quantities.of(c, d.basis()).steel(),
+                false);
     }
 
     /** What findings tell in a row: causes of failure, the first of them in words, how many notes. */
     private record Told(List<String> causes, String first, int notes) {
         static Told of(List<Finding> findings) {
-            List<Finding> fails = findings.stream().filter(f -> f.severity() == Severity.FAILS).toList();
-            return new Told(fails.stream().map(Finding::code).distinct().toList(), fails.stream().map(Finding::what).findFirst().orElse(""),
-                (int) findings.stream().filter(f -> f.severity() == Severity.NOTE).count());
+            List<Finding> fails = findings.stream()
+                    .filter(f -> f.severity() == Severity.FAILS)
+                    .toList();
+            return new Told(
+                    fails.stream().map(Finding::code).distinct().toList(),
+                    fails.stream().map(Finding::what).findFirst().orElse(""),
+                    (int) findings.stream()
+                            .filter(f -> f.severity() == Severity.NOTE)
+                            .count());
         }
     }
 }

@@ -47,10 +47,12 @@ public final class Workspace {
     private final String id;
     /** Held while a state is told, never while anything is computed. */
     private final Object telling = new Object();
+
     private final List<Runnable> leaving = new java.util.concurrent.CopyOnWriteArrayList<>();
     private final List<Consumer<State>> listeners = new CopyOnWriteArrayList<>();
     /** By version of the project after the change of the model; the newest used stay. */
     private final Map<Integer, Analysis> analyses = new LinkedHashMap<>(8, 0.75f, true);
+
     private volatile ModelReader.Read read;
     private volatile Building building;
     private volatile int modelVersion = 1;
@@ -123,7 +125,10 @@ public final class Workspace {
     synchronized void keep(int version, Analysis a) {
         analyses.put(version, a);
         while (analyses.size() > MOST_ANALYSES) {
-            Integer oldest = analyses.keySet().stream().filter(v -> v != modelVersion).findFirst().orElseThrow();
+            Integer oldest = analyses.keySet().stream()
+                    .filter(v -> v != modelVersion)
+                    .findFirst()
+                    .orElseThrow();
             analyses.remove(oldest);
         }
     }

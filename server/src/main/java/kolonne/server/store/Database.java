@@ -28,7 +28,11 @@ public final class Database implements AutoCloseable {
         config.setConnectionTimeout(5000);
         config.setPoolName("kolonne");
         pool = new HikariDataSource(config);
-        Flyway.configure().dataSource(pool).locations("classpath:db/migration").load().migrate();
+        Flyway.configure()
+                .dataSource(pool)
+                .locations("classpath:db/migration")
+                .load()
+                .migrate();
         Configuration mybatis = new Configuration(new Environment("kolonne", new JdbcTransactionFactory(), pool));
         mybatis.setMapUnderscoreToCamelCase(true);
         mybatis.setArgNameBasedConstructorAutoMapping(true);
@@ -49,7 +53,9 @@ public final class Database implements AutoCloseable {
     /** Whether it failed because its disk is full (errors 1021, 1026 and 1114 of MariaDB, 28 of the system). */
     public static boolean isFull(Throwable e) {
         for (Throwable t = e; t != null; t = t.getCause()) {
-            if (t instanceof java.sql.SQLException s && (FULL.contains(s.getErrorCode()) || String.valueOf(s.getMessage()).contains("No space left"))) {
+            if (t instanceof java.sql.SQLException s
+                    && (FULL.contains(s.getErrorCode())
+                            || String.valueOf(s.getMessage()).contains("No space left"))) {
                 return true;
             }
         }

@@ -17,7 +17,7 @@ public interface ProjectMapper {
     ProjectRow project(String id);
 
     @Insert("INSERT INTO project (id, name, created_at, changed_at, version) "
-        + "VALUES (#{id}, #{name}, #{createdAt}, #{changedAt}, #{version})")
+            + "VALUES (#{id}, #{name}, #{createdAt}, #{changedAt}, #{version})")
     int insertProject(ProjectRow row);
 
     @Insert("INSERT INTO model_file (project_id, file_name, content) VALUES (#{projectId}, #{fileName}, #{content})")
@@ -27,23 +27,27 @@ public interface ProjectMapper {
     ModelFileRow modelFile(String id);
 
     @Update("UPDATE project SET name = #{name}, changed_at = #{at}, version = version + 1 "
-        + "WHERE id = #{id} AND version = #{version}")
-    int rename(@Param("id") String id, @Param("version") int version, @Param("name") String name,
-               @Param("at") LocalDateTime at);
+            + "WHERE id = #{id} AND version = #{version}")
+    int rename(
+            @Param("id") String id,
+            @Param("version") int version,
+            @Param("name") String name,
+            @Param("at") LocalDateTime at);
 
     @Update("UPDATE project SET changed_at = #{at}, version = version + 1 WHERE id = #{id} AND version = #{version}")
     int touch(@Param("id") String id, @Param("version") int version, @Param("at") LocalDateTime at);
 
     @Insert("INSERT INTO command (project_id, version, kind, body, made_at) "
-        + "VALUES (#{projectId}, #{version}, #{kind}, #{body}, #{madeAt})")
+            + "VALUES (#{projectId}, #{version}, #{kind}, #{body}, #{madeAt})")
     int insertCommand(CommandRow row);
 
     @Select("SELECT project_id, version, kind, body, made_at FROM command WHERE project_id = #{id} AND kind = #{kind} "
-        + "ORDER BY version DESC LIMIT 1")
+            + "ORDER BY version DESC LIMIT 1")
     CommandRow lastCommand(@Param("id") String id, @Param("kind") String kind);
 
-    @Select("<script>SELECT project_id, version, kind, body, made_at FROM command WHERE project_id = #{id} AND version &gt; #{after} AND kind IN "
-        + "<foreach item='k' collection='kinds' open='(' separator=',' close=')'>#{k}</foreach> ORDER BY version</script>")
+    @Select(
+            "<script>SELECT project_id, version, kind, body, made_at FROM command WHERE project_id = #{id} AND version &gt; #{after} AND kind IN "
+                    + "<foreach item='k' collection='kinds' open='(' separator=',' close=')'>#{k}</foreach> ORDER BY version</script>")
     List<CommandRow> commands(@Param("id") String id, @Param("kinds") List<String> kinds, @Param("after") int after);
 
     @Select("SELECT name, body FROM force_mapping ORDER BY name")

@@ -34,7 +34,10 @@ class AnalysisAndEditsTest {
     private static final ObjectMapper JSON = new ObjectMapper();
     private static final HttpClient CLIENT = HttpClient.newHttpClient();
     private static final Building DEMO = DemoBuilding.generate(DemoOptions.ofSize(60));
-    private static final Member BEAM = DEMO.members().stream().filter(m -> m.role() == Role.BEAM).findFirst().orElseThrow();
+    private static final Member BEAM = DEMO.members().stream()
+            .filter(m -> m.role() == Role.BEAM)
+            .findFirst()
+            .orElseThrow();
     private Jobs jobs;
     private Javalin server;
     private String p;
@@ -42,7 +45,9 @@ class AnalysisAndEditsTest {
     @BeforeEach
     void start() {
         MemoryStore store = new MemoryStore();
-        p = "/api/projects/" + store.create("Zaal", "zaal.json", ModelWriter.json(DEMO), BasisFile.write(Basis.standard(false))).id();
+        p = "/api/projects/"
+                + store.create("Zaal", "zaal.json", ModelWriter.json(DEMO), BasisFile.write(Basis.standard(false)))
+                        .id();
         jobs = new Jobs();
         server = new Api(new Projects(store, jobs), jobs).server().start("127.0.0.1", 0);
     }
@@ -53,9 +58,14 @@ class AnalysisAndEditsTest {
         jobs.close();
     }
 
-    private JsonNode ask(int status, String method, String path, String body, String... headers) throws IOException, InterruptedException {
-        HttpRequest.Builder b = HttpRequest.newBuilder(URI.create("http://127.0.0.1:" + server.port() + path.replace(" ", "%20")
-            .replace(">", "%3E"))).header("Content-Type", "application/json").method(method, body == null ? HttpRequest.BodyPublishers.noBody() : HttpRequest.BodyPublishers.ofString(body));
+    private JsonNode ask(int status, String method, String path, String body, String... headers)
+            throws IOException, InterruptedException {
+        HttpRequest.Builder b = HttpRequest.newBuilder(URI.create("http://127.0.0.1:" + server.port()
+                        + path.replace(" ", "%20").replace(">", "%3E")))
+                .header("Content-Type", "application/json")
+                .method(
+                        method,
+                        body == null ? HttpRequest.BodyPublishers.noBody() : HttpRequest.BodyPublishers.ofString(body));
         if (headers.length > 0) {
             b.headers(headers);
         }
@@ -80,7 +90,7 @@ class AnalysisAndEditsTest {
         for (JsonNode m : diagram.get("members")) {
             if (m.get("id").asText().equals(member)) {
                 double most = 0;
-                for (Iterator<JsonNode> i = m.get("v").elements(); i.hasNext();) {
+                for (Iterator<JsonNode> i = m.get("v").elements(); i.hasNext(); ) {
                     most = Math.max(most, Math.abs(i.next().asDouble()));
                 }
                 return most;
@@ -95,7 +105,12 @@ class AnalysisAndEditsTest {
         assertEquals(DEMO.loadCases().size(), a.get("balance").size());
         for (JsonNode c : a.get("balance")) {
             for (int d = 0; d < 3; d++) {
-                assertEquals(0, c.get("applied").get(d).asDouble() + c.get("reaction").get(d).asDouble(), 0.01, c.toString());
+                assertEquals(
+                        0,
+                        c.get("applied").get(d).asDouble()
+                                + c.get("reaction").get(d).asDouble(),
+                        0.01,
+                        c.toString());
             }
             assertTrue(c.get("residual").asDouble() < 1e-9);
         }
@@ -109,7 +124,8 @@ class AnalysisAndEditsTest {
         for (JsonNode j : get("/analysis/reactions?of=case:" + first).get("joints")) {
             up += j.get("forces").get(2).asDouble();
         }
-        assertEquals(-get("/analysis").get("balance").get(0).get("applied").get(2).asDouble(), up, 0.1);
+        assertEquals(
+                -get("/analysis").get("balance").get(0).get("applied").get(2).asDouble(), up, 0.1);
         ask(400, "GET", p + "/analysis/reactions?of=envelope:strength", null);
         ask(400, "GET", p + "/analysis/deflection?of=case:nothing", null);
         ask(400, "GET", p + "/analysis/diagram?of=case:" + first + "&component=q", null);
@@ -124,7 +140,8 @@ class AnalysisAndEditsTest {
             JsonNode e = env.get("members").get(m);
             JsonNode v = one.get("members").get(m).get("v");
             for (int s = 0; s < v.size(); s++) {
-                assertTrue(v.get(s).asDouble() <= e.get("v").get(s).asDouble() + 1e-3 && v.get(s).asDouble() >= e.get("low").get(s).asDouble() - 1e-3);
+                assertTrue(v.get(s).asDouble() <= e.get("v").get(s).asDouble() + 1e-3
+                        && v.get(s).asDouble() >= e.get("low").get(s).asDouble() - 1e-3);
             }
         }
         assertTrue(get("/analysis/deflection?of=combination:" + k).get("mostMm").asDouble() > 0);
@@ -157,9 +174,16 @@ class AnalysisAndEditsTest {
 
     @Test
     void anEditThatCannotStandIsRefusedAndNothingIsStored() throws IOException, InterruptedException {
-        assertTrue(edit(422, 1, "{\"kind\":\"section\",\"members\":[\"" + BEAM.id() + "\"],\"section\":\"none such\"}").get("findings").size() > 0);
+        assertTrue(edit(422, 1, "{\"kind\":\"section\",\"members\":[\"" + BEAM.id() + "\"],\"section\":\"none such\"}")
+                        .get("findings")
+                        .size()
+                > 0);
         edit(422, 1, "{\"kind\":\"paint\"}");
-        edit(422, 1, "{\"kind\":\"releases\",\"members\":[\"" + BEAM.id() + "\"],\"releaseStart\":[\"n\",\"t\",\"my\"],\"releaseEnd\":[\"n\",\"t\",\"my\"]}");
+        edit(
+                422,
+                1,
+                "{\"kind\":\"releases\",\"members\":[\"" + BEAM.id()
+                        + "\"],\"releaseStart\":[\"n\",\"t\",\"my\"],\"releaseEnd\":[\"n\",\"t\",\"my\"]}");
         edit(412, 7, relief(BEAM.id()));
         assertEquals(0, get("/edits").get("entries").size());
         assertEquals(1, ask(200, "GET", p, null).get("version").asInt());
@@ -168,8 +192,11 @@ class AnalysisAndEditsTest {
 
     @Test
     void optionsAreThoseOfTheLastEdit() throws IOException, InterruptedException {
-        edit(200, 1, "{\"kind\":\"options\",\"analysis\":{\"shearDeformation\":\"yes\",\"rigidEnds\":0.5,\"patternLive\":\"yes\"},"
-            + "\"roleStiffness\":[{\"role\":\"beam\",\"factorIy\":0.35},{\"role\":\"column\",\"factorIy\":0.7}]}");
+        edit(
+                200,
+                1,
+                "{\"kind\":\"options\",\"analysis\":{\"shearDeformation\":\"yes\",\"rigidEnds\":0.5,\"patternLive\":\"yes\"},"
+                        + "\"roleStiffness\":[{\"role\":\"beam\",\"factorIy\":0.35},{\"role\":\"column\",\"factorIy\":0.7}]}");
         JsonNode o = get("/options");
         assertTrue(o.get("shearDeformation").asBoolean() && o.get("patternLive").asBoolean());
         assertEquals(0.35, o.get("beams").get("iy").asDouble());
@@ -185,13 +212,22 @@ class AnalysisAndEditsTest {
     void forcesSolvedElsewhereAreMappedRememberedAndGoStale() throws IOException, InterruptedException {
         StringBuilder csv = new StringBuilder("Bar;LC;Dist (mm);Axial (N);Q (N);M (kNm)\nnobody;G;0;0;0;0\n");
         for (var c : DEMO.loadCases()) {
-            JsonNode my = get("/analysis/diagram?of=case:" + c.id() + "&component=my").get("members");
-            JsonNode n = get("/analysis/diagram?of=case:" + c.id() + "&component=n").get("members");
+            JsonNode my =
+                    get("/analysis/diagram?of=case:" + c.id() + "&component=my").get("members");
+            JsonNode n =
+                    get("/analysis/diagram?of=case:" + c.id() + "&component=n").get("members");
             for (int m = 0; m < my.size(); m++) {
                 for (int s = 0; s < my.get(m).get("x").size(); s++) {
-                    csv.append(my.get(m).get("id").asText()).append(';').append(c.id()).append(';')
-                        .append(1000 * my.get(m).get("x").get(s).asDouble()).append(';').append(-1000 * n.get(m).get("v").get(s).asDouble())
-                        .append(";0;").append(my.get(m).get("v").get(s).asDouble()).append('\n');
+                    csv.append(my.get(m).get("id").asText())
+                            .append(';')
+                            .append(c.id())
+                            .append(';')
+                            .append(1000 * my.get(m).get("x").get(s).asDouble())
+                            .append(';')
+                            .append(-1000 * n.get(m).get("v").get(s).asDouble())
+                            .append(";0;")
+                            .append(my.get(m).get("v").get(s).asDouble())
+                            .append('\n');
                 }
             }
         }
@@ -200,10 +236,12 @@ class AnalysisAndEditsTest {
         String use = "{\"sheet\":\"\",\"mapping\":" + proposal + ",\"name\":\"other solver\"}";
         boolean opposite = false;
         for (JsonNode q : proposal) {
-            opposite |= q.get("quantity").asText().equals("n") && q.get("opposite").asBoolean();
+            opposite |=
+                    q.get("quantity").asText().equals("n") && q.get("opposite").asBoolean();
         }
         assertTrue(opposite, "compression was written as positive");
-        JsonNode preview = ask(200, "POST", p + "/force-files/" + file.get("file").asText() + "/preview", use);
+        JsonNode preview =
+                ask(200, "POST", p + "/force-files/" + file.get("file").asText() + "/preview", use);
         assertEquals(0, preview.get("without").size());
         assertTrue(preview.get("findings").toString().contains("nobody"));
         double own = peak(get("/analysis/diagram?of=envelope:strength&component=my"), BEAM.id());
@@ -211,7 +249,11 @@ class AnalysisAndEditsTest {
         assertTrue(get("/model").get("importedForces").asBoolean());
         assertFalse(get("/model").get("forcesStale").asBoolean());
         assertEquals(own, peak(get("/analysis/diagram?of=envelope:strength&component=my"), BEAM.id()), 1e-2 * own);
-        ask(409, "GET", p + "/analysis/reactions?of=case:" + DEMO.loadCases().get(0).id(), null);
+        ask(
+                409,
+                "GET",
+                p + "/analysis/reactions?of=case:" + DEMO.loadCases().get(0).id(),
+                null);
         edit(200, 2, relief(BEAM.id()));
         assertTrue(get("/model").get("forcesStale").asBoolean());
         assertTrue(get("/model").get("findings").toString().contains("forces.stale"));
@@ -226,8 +268,10 @@ class AnalysisAndEditsTest {
     /** The worst beam line, once the building is designed. */
     private String firstBeam() throws IOException, InterruptedException {
         for (int k = 0; k < 150; k++) {
-            HttpResponse<String> r = CLIENT.send(HttpRequest.newBuilder(URI.create("http://127.0.0.1:" + server.port() + p + "/results?q=beam")).build(),
-                HttpResponse.BodyHandlers.ofString());
+            HttpResponse<String> r = CLIENT.send(
+                    HttpRequest.newBuilder(URI.create("http://127.0.0.1:" + server.port() + p + "/results?q=beam"))
+                            .build(),
+                    HttpResponse.BodyHandlers.ofString());
             if (r.statusCode() == 200) {
                 return JSON.readTree(r.body()).get("rows").get(0).get("mark").asText();
             }
@@ -242,7 +286,11 @@ class AnalysisAndEditsTest {
         assertEquals("least-steel", all.get("current").asText());
         assertEquals(Preference.values().length, all.get("preferences").size());
         for (JsonNode q : all.get("preferences")) {
-            assertTrue(q.get("steelKg").asDouble() > 0 && q.get("bars").asInt() >= 4 && q.get("sizes").asInt() >= 1, q.toString());
+            assertTrue(
+                    q.get("steelKg").asDouble() > 0
+                            && q.get("bars").asInt() >= 4
+                            && q.get("sizes").asInt() >= 1,
+                    q.toString());
         }
         ask(404, "GET", p + "/members/none/preferences", null);
     }
@@ -253,7 +301,8 @@ class AnalysisAndEditsTest {
         assertEquals(beam.get("spans").size(), beam.get("deflections").size());
         JsonNode d = beam.get("deflections").get(0);
         assertEquals(d.get("x").size(), d.get("lasting").size());
-        assertTrue(d.get("liveLimit").asDouble() > 0 && !d.get("service").asText().isEmpty());
+        assertTrue(
+                d.get("liveLimit").asDouble() > 0 && !d.get("service").asText().isEmpty());
         beam.get("points").forEach(q -> assertTrue(q.get("tn").asDouble() >= 0));
     }
 
@@ -293,7 +342,15 @@ class AnalysisAndEditsTest {
         String column = """
             {"name":"Kolom","units":"US","fc":4,"height":12,"section":{"shape":"circle","d":18},"foot":"fixed","head":"pinned",
              "cases":[{"id":"D","name":"","kind":"dead","selfWeight":0}],"loads":[{"loadCase":"D","axial":100}]}""";
-        assertEquals(-140, ask(200, "POST", "/api/sketches/column/preview", column).get("envelopes").get(0).get("nLow").get(0).asDouble(), 1e-3);
+        assertEquals(
+                -140,
+                ask(200, "POST", "/api/sketches/column/preview", column)
+                        .get("envelopes")
+                        .get(0)
+                        .get("nLow")
+                        .get(0)
+                        .asDouble(),
+                1e-3);
         ask(201, "POST", "/api/sketches/column", column);
     }
 }

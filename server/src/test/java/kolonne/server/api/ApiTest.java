@@ -73,9 +73,12 @@ class ApiTest {
     }
 
     private static HttpResponse<String> call(String method, String path, String body, String... headers)
-        throws IOException, InterruptedException {
-        HttpRequest.Builder b = HttpRequest.newBuilder(URI.create("http://127.0.0.1:" + server.port() + path)).header("Content-Type", "application/json").method(method,
-            body == null ? HttpRequest.BodyPublishers.noBody() : HttpRequest.BodyPublishers.ofString(body));
+            throws IOException, InterruptedException {
+        HttpRequest.Builder b = HttpRequest.newBuilder(URI.create("http://127.0.0.1:" + server.port() + path))
+                .header("Content-Type", "application/json")
+                .method(
+                        method,
+                        body == null ? HttpRequest.BodyPublishers.noBody() : HttpRequest.BodyPublishers.ofString(body));
         if (headers.length > 0) {
             b.headers(headers);
         }
@@ -116,7 +119,10 @@ class ApiTest {
         assertEquals(5, all.get("rows").size());
         assertTrue(all.get("total").asInt() > 5);
         JsonNode second = designed("/api/projects/p1/results?size=5&page=1");
-        assertFalse(all.get("rows").get(0).get("mark").equals(second.get("rows").get(0).get("mark")));
+        assertFalse(all.get("rows")
+                .get(0)
+                .get("mark")
+                .equals(second.get("rows").get(0).get("mark")));
         JsonNode columns = designed("/api/projects/p1/results?q=column");
         columns.get("rows").forEach(r -> assertEquals("column", r.get("role").asText()));
         problem(call("GET", "/api/projects/p1/results?q=storey:L99", null), 400);
@@ -127,10 +133,15 @@ class ApiTest {
     @Test
     void aMemberComesWithItsCalculation() throws IOException, InterruptedException {
         for (String role : List.of("beam", "column")) {
-            String mark = designed("/api/projects/p1/results?q=" + role).get("rows").get(0).get("mark").asText();
+            String mark = designed("/api/projects/p1/results?q=" + role)
+                    .get("rows")
+                    .get(0)
+                    .get("mark")
+                    .asText();
             JsonNode m = designed("/api/projects/p1/members/" + mark);
             assertEquals(role, m.get("role").asText());
-            JsonNode c = designed("/api/projects/p1/members/" + mark + "/calculation?station=0&lift=0&combination=0&demand=1");
+            JsonNode c = designed(
+                    "/api/projects/p1/members/" + mark + "/calculation?station=0&lift=0&combination=0&demand=1");
             assertTrue(c.get("steps").size() > 5);
         }
         problem(call("GET", "/api/projects/p1/members/none", null), 404);
@@ -139,12 +150,20 @@ class ApiTest {
     @Test
     void exportsAreWhatTheySay() throws IOException, InterruptedException {
         designed("/api/projects/p1/view");
-        assertTrue(call("GET", "/api/projects/p1/exports/report.pdf", null).body().startsWith("%PDF"));
-        assertTrue(call("GET", "/api/projects/p1/exports/schedules.xlsx", null).body().startsWith("PK"));
-        assertEquals("kolonne-results", designed("/api/projects/p1/exports/results.json").get("format").asText());
-        assertTrue(call("GET", "/api/projects/p1/exports/checks.csv", null).body().startsWith("mark,"));
+        assertTrue(
+                call("GET", "/api/projects/p1/exports/report.pdf", null).body().startsWith("%PDF"));
+        assertTrue(call("GET", "/api/projects/p1/exports/schedules.xlsx", null)
+                .body()
+                .startsWith("PK"));
+        assertEquals(
+                "kolonne-results",
+                designed("/api/projects/p1/exports/results.json").get("format").asText());
+        assertTrue(
+                call("GET", "/api/projects/p1/exports/checks.csv", null).body().startsWith("mark,"));
         problem(call("GET", "/api/projects/p1/exports/report.pdf?sheets=nothing", null), 404);
-        assertEquals(new String(MODEL, java.nio.charset.StandardCharsets.UTF_8), call("GET", "/api/projects/p1/exports/model", null).body());
+        assertEquals(
+                new String(MODEL, java.nio.charset.StandardCharsets.UTF_8),
+                call("GET", "/api/projects/p1/exports/model", null).body());
     }
 
     @Test
@@ -168,10 +187,12 @@ class ApiTest {
 
     @Test
     void aBadUploadEndsInFindingsAndStoresNothing() throws IOException, InterruptedException {
-        JsonNode job = JSON.readTree(call("POST", "/api/projects?fileName=x.json", "{\"format\":\"kolonne-model\"").body());
+        JsonNode job = JSON.readTree(call("POST", "/api/projects?fileName=x.json", "{\"format\":\"kolonne-model\"")
+                .body());
         for (int i = 0; i < 100 && !job.get("phase").asText().equals("failed"); i++) {
             Thread.sleep(50);
-            job = JSON.readTree(call("GET", "/api/jobs/" + job.get("id").asText(), null).body());
+            job = JSON.readTree(
+                    call("GET", "/api/jobs/" + job.get("id").asText(), null).body());
         }
         assertEquals("file.truncated", job.get("findings").get(0).get("code").asText());
         verify(store, never()).create(any(), any(), any(), any());
@@ -180,10 +201,15 @@ class ApiTest {
     @Test
     void aSoundUploadBecomesAProject() throws IOException, InterruptedException {
         when(store.create(any(), eq("m.json"), any(), any())).thenReturn(new ProjectRow("new", "n", NOW, NOW, 1));
-        JsonNode job = JSON.readTree(call("POST", "/api/projects?fileName=m.json", new String(MODEL, java.nio.charset.StandardCharsets.UTF_8)).body());
+        JsonNode job = JSON.readTree(call(
+                        "POST",
+                        "/api/projects?fileName=m.json",
+                        new String(MODEL, java.nio.charset.StandardCharsets.UTF_8))
+                .body());
         for (int i = 0; i < 200 && !job.get("phase").asText().equals("done"); i++) {
             Thread.sleep(50);
-            job = JSON.readTree(call("GET", "/api/jobs/" + job.get("id").asText(), null).body());
+            job = JSON.readTree(
+                    call("GET", "/api/jobs/" + job.get("id").asText(), null).body());
         }
         assertEquals("new", job.get("result").asText());
     }
@@ -195,7 +221,8 @@ class ApiTest {
         problem(call("DELETE", "/api/projects/none", null), 404);
         problem(call("GET", "/api/jobs/none", null), 404);
         problem(call("PATCH", "/api/projects/p1", "{", "If-Match", "\"3\""), 400);
-        when(store.list()).thenThrow(new org.apache.ibatis.exceptions.PersistenceException(new java.sql.SQLException("gone")));
+        when(store.list())
+                .thenThrow(new org.apache.ibatis.exceptions.PersistenceException(new java.sql.SQLException("gone")));
         JsonNode p = problem(call("GET", "/api/projects", null), 503);
         assertTrue(p.get("detail").asText().contains("Nothing stored was lost"));
     }

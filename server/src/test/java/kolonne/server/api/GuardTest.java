@@ -62,7 +62,9 @@ class GuardTest {
         ProjectRow row = new ProjectRow("p1", "Zaal", NOW, NOW, 3);
         when(store.list()).thenReturn(List.of(row));
         when(store.find("p1")).thenReturn(Optional.of(row));
-        when(store.model("p1")).thenReturn(new ModelFileRow("p1", "zaal.json", ModelWriter.json(DemoBuilding.generate(DemoOptions.ofSize(60)))));
+        when(store.model("p1"))
+                .thenReturn(new ModelFileRow(
+                        "p1", "zaal.json", ModelWriter.json(DemoBuilding.generate(DemoOptions.ofSize(60)))));
         when(store.last("p1", "set-basis")).thenReturn(Optional.of(BasisFile.write(Basis.standard(false))));
         when(store.append(any(), anyInt(), any(), any())).thenReturn(Optional.empty());
         jobs = new Jobs();
@@ -109,7 +111,9 @@ class GuardTest {
         ByteArrayOutputStream all = new ByteArrayOutputStream();
         byte[] piece = new byte[8192];
         try {
-            for (int n = socket.getInputStream().read(piece); n >= 0; n = socket.getInputStream().read(piece)) {
+            for (int n = socket.getInputStream().read(piece);
+                    n >= 0;
+                    n = socket.getInputStream().read(piece)) {
                 all.write(piece, 0, n);
             }
         } catch (SocketTimeoutException e) {
@@ -121,8 +125,16 @@ class GuardTest {
     }
 
     @ParameterizedTest
-    @CsvSource({"evil.example, 421", "evil.example:8420, 421", "localhost, 200", "LOCALHOST:9, 200", "[::1]:8420, 200", "127.0.0.1, 200", "kolonne.office.example, 200",
-        "127.0.0.1.evil.example, 421"})
+    @CsvSource({
+        "evil.example, 421",
+        "evil.example:8420, 421",
+        "localhost, 200",
+        "LOCALHOST:9, 200",
+        "[::1]:8420, 200",
+        "127.0.0.1, 200",
+        "kolonne.office.example, 200",
+        "127.0.0.1.evil.example, 421"
+    })
     void onlyOurHostsAreAnswered(String host, int status) throws IOException {
         assertEquals(status, send("GET /api/health", "", "Host: " + host).status());
     }
@@ -130,40 +142,85 @@ class GuardTest {
     @Test
     void pagesElsewhereAreNotAnswered() throws IOException {
         String own = "http://127.0.0.1:" + server.port();
-        assertEquals(200, send("GET /api/projects", "", "Origin: " + own, "Sec-Fetch-Site: same-origin").status());
+        assertEquals(
+                200,
+                send("GET /api/projects", "", "Origin: " + own, "Sec-Fetch-Site: same-origin")
+                        .status());
         assertEquals(200, send("GET /api/projects", "", "Sec-Fetch-Site: none").status());
-        for (String header : List.of("Origin: http://evil.example", "Origin: null", "Origin: http://127.0.0.1:1", "Origin: http://[", "Sec-Fetch-Site: cross-site",
-            "Sec-Fetch-Site: same-site")) {
+        for (String header : List.of(
+                "Origin: http://evil.example",
+                "Origin: null",
+                "Origin: http://127.0.0.1:1",
+                "Origin: http://[",
+                "Sec-Fetch-Site: cross-site",
+                "Sec-Fetch-Site: same-site")) {
             Answer a = send("GET /api/projects", "", header);
             assertEquals(403, a.status(), header);
             assertTrue(a.body().contains("kolonne:origin") && a.head().contains("application/problem+json"), a.body());
         }
         // a link from elsewhere may open the pages, but none of what they ask
-        assertNotEquals(403, send("GET /", "", "Sec-Fetch-Site: cross-site", "Sec-Fetch-Mode: navigate").status());
-        assertEquals(403, send("GET /api/projects", "", "Sec-Fetch-Site: cross-site", "Sec-Fetch-Mode: navigate").status());
-        assertEquals(403, send("POST /", "x", "Sec-Fetch-Site: cross-site", "Sec-Fetch-Mode: navigate").status());
+        assertNotEquals(
+                403,
+                send("GET /", "", "Sec-Fetch-Site: cross-site", "Sec-Fetch-Mode: navigate")
+                        .status());
+        assertEquals(
+                403,
+                send("GET /api/projects", "", "Sec-Fetch-Site: cross-site", "Sec-Fetch-Mode: navigate")
+                        .status());
+        assertEquals(
+                403,
+                send("POST /", "x", "Sec-Fetch-Site: cross-site", "Sec-Fetch-Mode: navigate")
+                        .status());
     }
 
     @ParameterizedTest
-    @ValueSource(strings = {"text/plain", "TEXT/PLAIN; charset=utf-8", "application/x-www-form-urlencoded", "multipart/form-data; boundary=x", "", "text/html"})
+    @ValueSource(
+            strings = {
+                "text/plain",
+                "TEXT/PLAIN; charset=utf-8",
+                "application/x-www-form-urlencoded",
+                "multipart/form-data; boundary=x",
+                "",
+                "text/html"
+            })
     void jsonComesAsJson(String type) throws IOException {
-        String[] headers = type.isEmpty() ? new String[] {"If-Match: \"3\""} : new String[] {"If-Match: \"3\"", "Content-Type: " + type};
-        assertEquals(415, send("PATCH /api/projects/p1", "{\"name\":\"x\"}", headers).status());
+        String[] headers = type.isEmpty()
+                ? new String[] {"If-Match: \"3\""}
+                : new String[] {"If-Match: \"3\"", "Content-Type: " + type};
+        assertEquals(
+                415, send("PATCH /api/projects/p1", "{\"name\":\"x\"}", headers).status());
     }
 
     @Test
     void filesComeAsAnythingButAForm() throws IOException {
-        assertEquals(415, send("POST /api/projects", "{}", "Content-Type: text/plain").status());
-        assertEquals(202, send("POST /api/projects", "{}", "Content-Type: application/octet-stream").status());
+        assertEquals(
+                415,
+                send("POST /api/projects", "{}", "Content-Type: text/plain").status());
+        assertEquals(
+                202,
+                send("POST /api/projects", "{}", "Content-Type: application/octet-stream")
+                        .status());
     }
 
     /** Every answer carries them, be it a page, JSON, an error of a route or one before any route. */
     @ParameterizedTest
-    @ValueSource(strings = {"GET /", "GET /api/health", "GET /api/nothing", "GET /nothing.js", "GET /api/%00", "GET /../../etc/passwd", "BREW /api/health", "GET /api/projects/none"})
+    @ValueSource(
+            strings = {
+                "GET /",
+                "GET /api/health",
+                "GET /api/nothing",
+                "GET /nothing.js",
+                "GET /api/%00",
+                "GET /../../etc/passwd",
+                "BREW /api/health",
+                "GET /api/projects/none"
+            })
     void everyAnswerIsClosedToOthers(String request) throws IOException {
         Answer a = get(request);
         for (Map.Entry<String, String> h : SameSite.headers().entrySet()) {
-            assertTrue(a.head().toLowerCase().contains((h.getKey() + ": " + h.getValue()).toLowerCase()), h + " in " + a.head());
+            assertTrue(
+                    a.head().toLowerCase().contains((h.getKey() + ": " + h.getValue()).toLowerCase()),
+                    h + " in " + a.head());
         }
         assertFalse(a.status() >= 400 && a.head().contains("text/html"), a.head() + a.body());
         assertFalse(a.body().contains("org.eclipse") || a.body().contains("Jetty"), a.body());
@@ -183,8 +240,10 @@ class GuardTest {
         try {
             for (int i = 0; i < 300; i++) {
                 Socket s = new Socket("127.0.0.1", server.port());
-                s.getOutputStream().write(("POST /api/sketches/beam/preview HTTP/1.1\r\nHost: localhost\r\nConnection: close\r\nContent-Type: application/json\r\nContent-Length: 500\r\n\r\n{")
-                    .getBytes(StandardCharsets.UTF_8));
+                s.getOutputStream()
+                        .write(
+                                ("POST /api/sketches/beam/preview HTTP/1.1\r\nHost: localhost\r\nConnection: close\r\nContent-Type: application/json\r\nContent-Length: 500\r\n\r\n{")
+                                        .getBytes(StandardCharsets.UTF_8));
                 slow.add(s);
             }
             assertEquals(200, get("GET /api/health").status(), "answered while 300 others send slowly");
@@ -199,7 +258,11 @@ class GuardTest {
                 s.close();
             }
         }
-        assertEquals(200, send("POST /api/sketches/beam/preview", "{}", "Content-Type: application/json").status(), "places are free again");
+        assertEquals(
+                200,
+                send("POST /api/sketches/beam/preview", "{}", "Content-Type: application/json")
+                        .status(),
+                "places are free again");
     }
 
     /** Bodies that are JSON and not what was asked for: no route fails inside. */
@@ -209,14 +272,33 @@ class GuardTest {
         for (Map.Entry<String, JsonNode> path : api.description().get("paths").properties()) {
             for (Map.Entry<String, JsonNode> op : path.getValue().properties()) {
                 String address = path.getKey().replace("{id}", "p1").replaceAll("\\{[^}]*}", "x");
-                for (String body : List.of("null", "[]", "\"x\"", "7", "{}", "{\"name\":7,\"edits\":null,\"mapping\":[null],\"marks\":[null]}", "[null]", "{\"edits\":[null]}", "{\"", "\u00ff")) {
+                for (String body : List.of(
+                        "null",
+                        "[]",
+                        "\"x\"",
+                        "7",
+                        "{}",
+                        "{\"name\":7,\"edits\":null,\"mapping\":[null],\"marks\":[null]}",
+                        "[null]",
+                        "{\"edits\":[null]}",
+                        "{\"",
+                        "\u00ff")) {
                     boolean sends = !op.getKey().equals("get");
-                    Answer a = send(op.getKey().toUpperCase() + " " + address, sends ? body : "", "Content-Type: application/json", "If-Match: \"3\"");
+                    Answer a = send(
+                            op.getKey().toUpperCase() + " " + address,
+                            sends ? body : "",
+                            "Content-Type: application/json",
+                            "If-Match: \"3\"");
                     if (a.status() == 500) {
                         wrong.add(op.getKey() + " " + path.getKey() + " " + body);
                     } else if (a.status() >= 400 && !a.body().isEmpty()) {
                         String title = JSON.readTree(a.body()).get("title").asText();
-                        assertFalse(title.isBlank() || a.body().contains("REDACTED") || a.body().contains("org.") || a.body().contains("Exception"), a.body());
+                        assertFalse(
+                                title.isBlank()
+                                        || a.body().contains("REDACTED")
+                                        || a.body().contains("org.")
+                                        || a.body().contains("Exception"),
+                                a.body());
                     }
                 }
             }
@@ -246,8 +328,11 @@ class GuardTest {
     void bodiesSayTheirLength() throws IOException {
         try (Socket s = new Socket("127.0.0.1", server.port())) {
             s.setSoTimeout(20_000);
-            s.getOutputStream().write(("POST /api/sketches/beam/preview HTTP/1.1\r\nHost: localhost\r\nConnection: close\r\nContent-Type: application/json\r\nTransfer-Encoding: chunked\r\n\r\n"
-                + "2\r\n{}\r\n0\r\n\r\n").getBytes(StandardCharsets.UTF_8));
+            s.getOutputStream()
+                    .write(
+                            ("POST /api/sketches/beam/preview HTTP/1.1\r\nHost: localhost\r\nConnection: close\r\nContent-Type: application/json\r\nTransfer-Encoding: chunked\r\n\r\n"
+                                            + "2\r\n{}\r\n0\r\n\r\n")
+                                    .getBytes(StandardCharsets.UTF_8));
             assertTrue(new String(read(s), StandardCharsets.UTF_8).startsWith("HTTP/1.1 411"));
         }
     }

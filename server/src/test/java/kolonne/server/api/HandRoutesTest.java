@@ -39,7 +39,9 @@ class HandRoutesTest {
 
     @BeforeEach
     void start() throws IOException, InterruptedException {
-        p = "/api/projects/" + store.create("Zaal", "zaal.json", DEMO, BasisFile.write(Basis.standard(false))).id();
+        p = "/api/projects/"
+                + store.create("Zaal", "zaal.json", DEMO, BasisFile.write(Basis.standard(false)))
+                        .id();
         open();
         for (JsonNode r : ask(200, "GET", p + "/results?q=beam", null).get("rows")) {
             if (mark == null && r.get("satisfied").asBoolean()) {
@@ -60,9 +62,13 @@ class HandRoutesTest {
         jobs.close();
     }
 
-    private JsonNode ask(int status, String method, String path, String body, String... headers) throws IOException, InterruptedException {
-        HttpRequest.Builder b = HttpRequest.newBuilder(URI.create("http://127.0.0.1:" + server.port() + path)).header("Content-Type", "application/json").method(method,
-            body == null ? HttpRequest.BodyPublishers.noBody() : HttpRequest.BodyPublishers.ofString(body));
+    private JsonNode ask(int status, String method, String path, String body, String... headers)
+            throws IOException, InterruptedException {
+        HttpRequest.Builder b = HttpRequest.newBuilder(URI.create("http://127.0.0.1:" + server.port() + path))
+                .header("Content-Type", "application/json")
+                .method(
+                        method,
+                        body == null ? HttpRequest.BodyPublishers.noBody() : HttpRequest.BodyPublishers.ofString(body));
         if (headers.length > 0) {
             b.headers(headers);
         }
@@ -74,8 +80,10 @@ class HandRoutesTest {
     /** Waits until the whole building is designed to the newest version. */
     private void designed() throws IOException, InterruptedException {
         for (int i = 0; i < 600; i++) {
-            HttpResponse<String> r = CLIENT.send(HttpRequest.newBuilder(URI.create("http://127.0.0.1:" + server.port() + p + "/results?size=1")).build(),
-                HttpResponse.BodyHandlers.ofString());
+            HttpResponse<String> r = CLIENT.send(
+                    HttpRequest.newBuilder(URI.create("http://127.0.0.1:" + server.port() + p + "/results?size=1"))
+                            .build(),
+                    HttpResponse.BodyHandlers.ofString());
             if (r.statusCode() == 200 && JSON.readTree(r.body()).get("version").asInt() == version()) {
                 return;
             }
@@ -93,7 +101,8 @@ class HandRoutesTest {
     }
 
     private static String bars(int count) {
-        return "{\"faces\":{\"bottom\":[{\"layer\":1,\"count\":" + count + ",\"size\":\"T25\",\"from\":-1000,\"to\":1000000,\"hookFrom\":true,\"hookTo\":true}]}}";
+        return "{\"faces\":{\"bottom\":[{\"layer\":1,\"count\":" + count
+                + ",\"size\":\"T25\",\"from\":-1000,\"to\":1000000,\"hookFrom\":true,\"hookTo\":true}]}}";
     }
 
     private JsonNode set(int status, int version, String hand) throws IOException, InterruptedException {
@@ -104,7 +113,12 @@ class HandRoutesTest {
     void barsAreTriedWithoutATrace() throws IOException, InterruptedException {
         JsonNode before = beam(mark);
         JsonNode tried = ask(200, "POST", p + "/members/" + mark + "/try", bars(4));
-        assertEquals(4, tried.get("groups").get(tried.get("groups").size() - 1).get("count").asInt());
+        assertEquals(
+                4,
+                tried.get("groups")
+                        .get(tried.get("groups").size() - 1)
+                        .get("count")
+                        .asInt());
         assertEquals(before, beam(mark));
         assertEquals(1, version());
     }
@@ -116,13 +130,18 @@ class HandRoutesTest {
         assertEquals(2, answer.get("version").asInt());
         assertEquals(answer.get("beam"), beam(mark));
         assertTrue(beam(mark).get("hand").get("faces").has("bottom"));
-        assertEquals(2, ask(200, "GET", p + "/results?size=1", null).get("version").asInt(), "the whole design is current at once");
+        assertEquals(
+                2,
+                ask(200, "GET", p + "/results?size=1", null).get("version").asInt(),
+                "the whole design is current at once");
         ask(200, "POST", p + "/undo", "{}", "If-Match", "\"2\"");
         assertEquals(before, beam(mark));
         ask(200, "POST", p + "/redo", "{}", "If-Match", "\"3\"");
         assertEquals(answer.get("beam"), beam(mark));
         JsonNode history = ask(200, "GET", p + "/edits", null);
-        assertEquals(mark + ": bottom bars by hand", history.get("entries").get(0).get("summary").asText());
+        assertEquals(
+                mark + ": bottom bars by hand",
+                history.get("entries").get(0).get("summary").asText());
         assertEquals(1, history.get("modelVersion").asInt(), "the model itself did not change");
     }
 
@@ -132,27 +151,63 @@ class HandRoutesTest {
         String basis = BasisFile.write(Basis.standard(false).with(Preference.FEWEST_BARS));
         ask(200, "PUT", p + "/basis", basis, "If-Match", "\"2\"");
         designed();
-        assertEquals(1, beam(mark).get("groups").findValuesAsText("face").stream().filter("bottom"::equals).count());
+        assertEquals(
+                1,
+                beam(mark).get("groups").findValuesAsText("face").stream()
+                        .filter("bottom"::equals)
+                        .count());
         String us = BasisFile.write(Basis.standard(true));
         ask(200, "PUT", p + "/basis", us, "If-Match", "\"3\"");
         designed();
-        assertEquals("T25", beam(mark).get("hand").get("faces").get("bottom").get(0).get("size").asText(), "a bar outlives the catalogue it came from");
+        assertEquals(
+                "T25",
+                beam(mark)
+                        .get("hand")
+                        .get("faces")
+                        .get("bottom")
+                        .get(0)
+                        .get("size")
+                        .asText(),
+                "a bar outlives the catalogue it came from");
         stop();
         open();
-        assertEquals(5, beam(mark).get("hand").get("faces").get("bottom").get(0).get("count").asInt());
+        assertEquals(
+                5,
+                beam(mark)
+                        .get("hand")
+                        .get("faces")
+                        .get("bottom")
+                        .get(0)
+                        .get("count")
+                        .asInt());
     }
 
     @Test
     void anotherPersonsChangeIsNotOverwritten() throws IOException, InterruptedException {
         set(200, 1, bars(4));
         assertTrue(set(412, 1, bars(3)).get("title").asText().contains("Somebody else"));
-        assertEquals(4, beam(mark).get("hand").get("faces").get("bottom").get(0).get("count").asInt());
+        assertEquals(
+                4,
+                beam(mark)
+                        .get("hand")
+                        .get("faces")
+                        .get("bottom")
+                        .get(0)
+                        .get("count")
+                        .asInt());
     }
 
     @Test
     void whatCannotBeMeantIsRefusedWithItsPlace() throws IOException, InterruptedException {
-        assertEquals("line.faces.bottom[0].count", set(422, 1, bars(0)).get("findings").get(0).get("where").asText());
-        assertTrue(set(422, 1, bars(4).replace("T25", "T26")).get("findings").get(0).get("what").asText().contains("no bar T26"));
+        assertEquals(
+                "line.faces.bottom[0].count",
+                set(422, 1, bars(0)).get("findings").get(0).get("where").asText());
+        assertTrue(set(422, 1, bars(4).replace("T25", "T26"))
+                .get("findings")
+                .get(0)
+                .get("what")
+                .asText()
+                .contains("no bar T26"));
         set(422, 1, "{\"faces\":{\"side\":[]}}");
         set(422, 1, "{\"stirrups\":{\"0\":[]}}");
         set(422, 1, "{\"stirrups\":{\"0\":[{\"from\":0,\"size\":\"T10\",\"legs\":2,\"spacing\":1e9}]}}");
@@ -186,13 +241,17 @@ class HandRoutesTest {
 
     @Test
     void stirrupsThatWereWeighedStandInOrderAndTheirReasonIsGiven() throws IOException, InterruptedException {
-        JsonNode all = ask(200, "GET", p + "/members/" + mark + "/stirrups?span=0", null).get("options");
+        JsonNode all = ask(200, "GET", p + "/members/" + mark + "/stirrups?span=0", null)
+                .get("options");
         assertEquals("", all.get(0).get("lost").asText());
         for (int i = 1; i < all.size(); i++) {
             assertFalse(all.get(i).get("lost").asText().isEmpty());
         }
         JsonNode zone = beam(mark).get("zones").get(0);
-        assertEquals(zone.get("size").asText() + zone.get("legs").asInt(), all.get(0).get("size").asText() + all.get(0).get("legs").asInt(), "the first is the one chosen");
+        assertEquals(
+                zone.get("size").asText() + zone.get("legs").asInt(),
+                all.get(0).get("size").asText() + all.get(0).get("legs").asInt(),
+                "the first is the one chosen");
     }
 
     @Test
@@ -200,8 +259,14 @@ class HandRoutesTest {
         JsonNode tried = null;
         for (JsonNode r : ask(200, "GET", p + "/results?q=beam", null).get("rows")) {
             mark = r.get("mark").asText();
-            for (JsonNode o : ask(200, "GET", p + "/members/" + mark + "/sections", null).get("options")) {
-                tried = tried == null && !o.get("present").asBoolean() && !o.get("inProject").asBoolean() && o.get("satisfied").asBoolean() ? o : tried;
+            for (JsonNode o :
+                    ask(200, "GET", p + "/members/" + mark + "/sections", null).get("options")) {
+                tried = tried == null
+                                && !o.get("present").asBoolean()
+                                && !o.get("inProject").asBoolean()
+                                && o.get("satisfied").asBoolean()
+                        ? o
+                        : tried;
             }
             if (tried != null) {
                 break;
@@ -209,14 +274,17 @@ class HandRoutesTest {
         }
         ask(200, "POST", p + "/edits", "{\"edits\":" + tried.get("edits") + "}", "If-Match", "\"1\"");
         designed();
-        assertEquals(tried.get("label").asText(), beam(mark).get("spans").get(0).get("section").get("label").asText());
+        assertEquals(
+                tried.get("label").asText(),
+                beam(mark).get("spans").get(0).get("section").get("label").asText());
     }
 
     @Test
     void readingsAreThoseOfEveryCombination() throws IOException, InterruptedException {
         JsonNode b = beam(mark);
         int station = b.get("governingStation").asInt();
-        JsonNode r = ask(200, "GET", p + "/members/" + mark + "/readings?station=" + station, null).get("readings");
+        JsonNode r = ask(200, "GET", p + "/members/" + mark + "/readings?station=" + station, null)
+                .get("readings");
         double most = 0;
         double least = 0;
         for (JsonNode c : r) {

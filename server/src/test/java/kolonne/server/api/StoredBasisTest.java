@@ -36,7 +36,13 @@ class StoredBasisTest {
     void start() throws IOException {
         ObjectNode old = (ObjectNode) JSON.readTree(BasisFile.write(Basis.standard("en-1992-1-1")));
         old.put("fytMpa", 250);
-        p = "/api/projects/" + store.create("Zaal", "zaal.json", ModelWriter.json(DemoBuilding.generate(DemoOptions.ofSize(40))), old.toString()).id();
+        p = "/api/projects/"
+                + store.create(
+                                "Zaal",
+                                "zaal.json",
+                                ModelWriter.json(DemoBuilding.generate(DemoOptions.ofSize(40))),
+                                old.toString())
+                        .id();
         jobs = new Jobs();
         server = new Api(new Projects(store, jobs), jobs).server().start("127.0.0.1", 0);
     }
@@ -47,9 +53,13 @@ class StoredBasisTest {
         jobs.close();
     }
 
-    private HttpResponse<String> send(String method, String path, String body, String... headers) throws IOException, InterruptedException {
-        HttpRequest.Builder b = HttpRequest.newBuilder(URI.create("http://127.0.0.1:" + server.port() + path)).header("Content-Type", "application/json").method(method,
-            body == null ? HttpRequest.BodyPublishers.noBody() : HttpRequest.BodyPublishers.ofString(body));
+    private HttpResponse<String> send(String method, String path, String body, String... headers)
+            throws IOException, InterruptedException {
+        HttpRequest.Builder b = HttpRequest.newBuilder(URI.create("http://127.0.0.1:" + server.port() + path))
+                .header("Content-Type", "application/json")
+                .method(
+                        method,
+                        body == null ? HttpRequest.BodyPublishers.noBody() : HttpRequest.BodyPublishers.ofString(body));
         if (headers.length > 0) {
             b.headers(headers);
         }
@@ -74,12 +84,16 @@ class StoredBasisTest {
     @Test
     void opensSaysWhatToChangeAndIsDesignedThen() throws IOException, InterruptedException {
         JsonNode f = findings();
-        assertTrue(f.get("what").asText().contains("250") && f.get("what").asText().contains("3.2.2(3)"), f.toString());
+        assertTrue(
+                f.get("what").asText().contains("250") && f.get("what").asText().contains("3.2.2(3)"), f.toString());
         HttpResponse<String> basis = send("GET", p + "/basis", null);
         assertEquals(200, basis.statusCode(), basis.body());
         ObjectNode b = (ObjectNode) JSON.readTree(basis.body());
         assertEquals(250, b.get("fytMpa").asDouble());
-        assertEquals(422, send("PUT", p + "/basis", b.toString(), "If-Match", "\"1\"").statusCode(), "nor can it be stored again");
+        assertEquals(
+                422,
+                send("PUT", p + "/basis", b.toString(), "If-Match", "\"1\"").statusCode(),
+                "nor can it be stored again");
         b.put("fytMpa", 500);
         HttpResponse<String> mended = send("PUT", p + "/basis", b.toString(), "If-Match", "\"1\"");
         assertEquals(200, mended.statusCode(), mended.body());

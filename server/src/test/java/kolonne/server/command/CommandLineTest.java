@@ -24,10 +24,13 @@ class CommandLineTest {
 
     @Test
     void designsABuildingIntoAFolder() throws IOException {
-        int status = Main.run("design", demo().toString(), "--out", dir.resolve("out").toString());
+        int status = Main.run(
+                "design", demo().toString(), "--out", dir.resolve("out").toString());
         assertTrue(status == 0 || status == 1, "status " + status);
-        var results = new ObjectMapper().readTree(dir.resolve("out/results.json").toFile());
-        boolean all = results.get("state").get("satisfied").asInt() == results.get("state").get("members").asInt();
+        var results =
+                new ObjectMapper().readTree(dir.resolve("out/results.json").toFile());
+        boolean all = results.get("state").get("satisfied").asInt()
+                == results.get("state").get("members").asInt();
         assertEquals(all ? 0 : 1, status);
         for (String f : new String[] {"report.pdf", "schedules.pdf", "schedules.xlsx", "checks.csv"}) {
             assertTrue(Files.size(dir.resolve("out").resolve(f)) > 1000, f);
@@ -39,12 +42,28 @@ class CommandLineTest {
         Path model = demo();
         Path weak = dir.resolve("weak.json");
         Files.writeString(weak, Files.readString(model).replace("\"fc\":35.0", "\"fc\":11.0"));
-        assertEquals(1, Main.run("design", weak.toString(), "--out", dir.resolve("o").toString()));
-        assertEquals(2, Main.run("design", dir.resolve("none.json").toString(), "--out", dir.resolve("o").toString()));
+        assertEquals(
+                1, Main.run("design", weak.toString(), "--out", dir.resolve("o").toString()));
+        assertEquals(
+                2,
+                Main.run(
+                        "design",
+                        dir.resolve("none.json").toString(),
+                        "--out",
+                        dir.resolve("o").toString()));
         Path bad = Files.writeString(dir.resolve("bad.json"), "{");
-        assertEquals(2, Main.run("design", bad.toString(), "--out", dir.resolve("o").toString()));
+        assertEquals(
+                2, Main.run("design", bad.toString(), "--out", dir.resolve("o").toString()));
         assertEquals(2, Main.run("check", bad.toString()));
-        assertEquals(2, Main.run("design", model.toString(), "--basis", bad.toString(), "--out", dir.resolve("o").toString()));
+        assertEquals(
+                2,
+                Main.run(
+                        "design",
+                        model.toString(),
+                        "--basis",
+                        bad.toString(),
+                        "--out",
+                        dir.resolve("o").toString()));
         assertEquals(2, Main.run("nonsense"));
         assertEquals(2, Main.run("demo", dir.resolve("x.json").toString(), "--bays", "axb"));
     }
@@ -52,12 +71,25 @@ class CommandLineTest {
     @Test
     void convertsThereAndBackAndAnalyses() throws IOException {
         Path model = demo();
-        assertEquals(0, Main.run("convert", model.toString(), dir.resolve("m.zip").toString()));
-        assertEquals(0, Main.run("convert", dir.resolve("m.zip").toString(), dir.resolve("tables").toString()));
-        assertEquals(0, Main.run("convert", dir.resolve("tables").toString(), dir.resolve("again.json").toString()));
+        assertEquals(
+                0, Main.run("convert", model.toString(), dir.resolve("m.zip").toString()));
+        assertEquals(
+                0,
+                Main.run(
+                        "convert",
+                        dir.resolve("m.zip").toString(),
+                        dir.resolve("tables").toString()));
+        assertEquals(
+                0,
+                Main.run(
+                        "convert",
+                        dir.resolve("tables").toString(),
+                        dir.resolve("again.json").toString()));
         assertEquals(Files.readString(model), Files.readString(dir.resolve("again.json")));
         assertEquals(0, Main.run("check", model.toString()));
-        assertEquals(0, Main.run("analyse", model.toString(), "--out", dir.resolve("a").toString()));
+        assertEquals(
+                0,
+                Main.run("analyse", model.toString(), "--out", dir.resolve("a").toString()));
         assertTrue(Files.readString(dir.resolve("a/reactions.csv")).startsWith("case,joint,"));
     }
 
@@ -65,13 +97,25 @@ class CommandLineTest {
     @Test
     void analysesWithoutStrengthAndWritesWholeFiles() throws IOException {
         Path model = demo();
-        Path service = Files.writeString(dir.resolve("service.json"), Files.readString(model).replace("\"purpose\":\"strength\"", "\"purpose\":\"service-characteristic\""));
-        assertEquals(0, Main.run("analyse", service.toString(), "--out", dir.resolve("s").toString()));
-        assertEquals(2, Main.run("design", service.toString(), "--out", dir.resolve("s2").toString()));
-        Path soft = Files.writeString(dir.resolve("soft.json"), Files.readString(model).replaceAll("\"E\":[0-9.]+", "\"E\":1100"));
-        assertEquals(1, Main.run("design", soft.toString(), "--out", dir.resolve("u").toString()));
+        Path service = Files.writeString(
+                dir.resolve("service.json"),
+                Files.readString(model).replace("\"purpose\":\"strength\"", "\"purpose\":\"service-characteristic\""));
+        assertEquals(
+                0,
+                Main.run(
+                        "analyse", service.toString(), "--out", dir.resolve("s").toString()));
+        assertEquals(
+                2,
+                Main.run(
+                        "design", service.toString(), "--out", dir.resolve("s2").toString()));
+        Path soft = Files.writeString(
+                dir.resolve("soft.json"), Files.readString(model).replaceAll("\"E\":[0-9.]+", "\"E\":1100"));
+        assertEquals(
+                1, Main.run("design", soft.toString(), "--out", dir.resolve("u").toString()));
         String checks = Files.readString(dir.resolve("u/checks.csv"));
-        assertTrue(checks.contains(",inf,") && checks.contains("second-order") && checks.endsWith("\n"), "an unstable storey has no bound");
+        assertTrue(
+                checks.contains(",inf,") && checks.contains("second-order") && checks.endsWith("\n"),
+                "an unstable storey has no bound");
         try (var files = Files.list(dir.resolve("u"))) {
             assertTrue(files.noneMatch(f -> f.toString().endsWith(".part")));
         }
@@ -88,6 +132,10 @@ class CommandLineTest {
         Files.writeString(list, Files.readString(list).replace("\"my\":200", "\"my\":400"));
         assertEquals(1, Main.run("section", list.toString()));
         assertEquals(2, Main.run("section", dir.resolve("none.json").toString()));
-        assertEquals(2, Main.run("section", Files.writeString(dir.resolve("bad.json"), "[").toString()));
+        assertEquals(
+                2,
+                Main.run(
+                        "section",
+                        Files.writeString(dir.resolve("bad.json"), "[").toString()));
     }
 }

@@ -70,12 +70,18 @@ class JobsTest {
     @Test
     void refusedUnsolvableAndBrokenWorkEndInFindings() throws InterruptedException {
         Finding f = Finding.fails("x", "here", "what", "mend");
-        assertEquals(List.of(f), ended(jobs.start("a", j -> {
-            throw new Jobs.Refused(List.of(f));
-        })).findings());
-        assertEquals(List.of(f), ended(jobs.start("b", j -> {
-            throw new AnalysisFailed(List.of(f));
-        })).findings());
+        assertEquals(
+                List.of(f),
+                ended(jobs.start("a", j -> {
+                            throw new Jobs.Refused(List.of(f));
+                        }))
+                        .findings());
+        assertEquals(
+                List.of(f),
+                ended(jobs.start("b", j -> {
+                            throw new AnalysisFailed(List.of(f));
+                        }))
+                        .findings());
         Job.Status broken = ended(jobs.start("c", j -> {
             throw new IllegalStateException("Impossible: for the test");
         }));
@@ -110,8 +116,12 @@ class JobsTest {
                 return "";
             });
             assertEquals(Job.Phase.WAITING, two.status().phase());
-            Jobs.Refused r = org.junit.jupiter.api.Assertions.assertThrows(Jobs.Refused.class, () -> small.start("import", 101L << 20, j -> ""));
-            assertTrue(r.findings().get(0).what().contains("101 MB") && r.findings().get(0).what().contains("100 MB"), r.findings().toString());
+            Jobs.Refused r = org.junit.jupiter.api.Assertions.assertThrows(
+                    Jobs.Refused.class, () -> small.start("import", 101L << 20, j -> ""));
+            assertTrue(
+                    r.findings().get(0).what().contains("101 MB")
+                            && r.findings().get(0).what().contains("100 MB"),
+                    r.findings().toString());
             go.countDown();
             ended(one);
             ended(two);

@@ -17,7 +17,8 @@ import kolonne.server.store.ProjectStore;
 import org.junit.jupiter.api.Test;
 
 class CommandLogTest {
-    private static final String CAGE = "{\"lines\":{\"m\":{\"stirrups\":{\"0\":[{\"from\":200,\"size\":\"T10\",\"legs\":2,\"spacing\":150}]}}},\"sizes\":[],\"summary\":\"x\"}";
+    private static final String CAGE =
+            "{\"lines\":{\"m\":{\"stirrups\":{\"0\":[{\"from\":200,\"size\":\"T10\",\"legs\":2,\"spacing\":150}]}}},\"sizes\":[],\"summary\":\"x\"}";
 
     private static CommandRow row(int version, LocalDateTime at) {
         return new CommandRow("p", version, EditHistory.HAND, CAGE, at);
@@ -45,6 +46,8 @@ class CommandLogTest {
         assertSame(log.cages(stored), log.cages(stored));
         assertNotSame(log.cages(row(3, null)), log.cages(row(3, null)));
         assertEquals(log.cages(stored), log.cages(row(3, null)));
-        assertThrows(IllegalStateException.class, () -> log.cages(new CommandRow("p", 4, EditHistory.HAND, "{", LocalDateTime.MIN)));
+        assertThrows(
+                IllegalStateException.class,
+                () -> log.cages(new CommandRow("p", 4, EditHistory.HAND, "{", LocalDateTime.MIN)));
     }
 }

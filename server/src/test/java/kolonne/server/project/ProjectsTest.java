@@ -46,7 +46,8 @@ class ProjectsTest {
     @Test
     void aDesignIsMadeGoodAfterAnOutage() throws InterruptedException {
         MemoryStore store = spy(new MemoryStore());
-        String id = store.create("Zaal", "zaal.json", MODEL, BasisFile.write(Basis.standard(false))).id();
+        String id = store.create("Zaal", "zaal.json", MODEL, BasisFile.write(Basis.standard(false)))
+                .id();
         doThrow(AWAY).doThrow(AWAY).doCallRealMethod().when(store).model(id);
         try (Jobs jobs = new Jobs()) {
             Workspace w = new Projects(store, jobs).open(id);
@@ -62,7 +63,8 @@ class ProjectsTest {
     @Test
     void aBasisThatCannotBeReadMeanwhileIsReadLater() throws InterruptedException {
         MemoryStore store = spy(new MemoryStore());
-        String id = store.create("Zaal", "zaal.json", MODEL, BasisFile.write(Basis.standard(false))).id();
+        String id = store.create("Zaal", "zaal.json", MODEL, BasisFile.write(Basis.standard(false)))
+                .id();
         doThrow(AWAY).doCallRealMethod().when(store).last(anyString(), any());
         try (Jobs jobs = new Jobs()) {
             Workspace w = new Projects(store, jobs).open(id);
@@ -90,7 +92,12 @@ class ProjectsTest {
         };
         assertThrows(CancellationException.class, () -> w.design(Basis.standard(false), Map.of(), 1, step));
         assertNull(w.published());
-        int lines = kolonne.core.design.BuildingDesigner.design(w.solved((a, b, c) -> { }), Basis.standard(false), kolonne.core.design.BuildingDesigner.Progress.NONE).beams().size();
+        int lines = kolonne.core.design.BuildingDesigner.design(
+                        w.solved((a, b, c) -> {}),
+                        Basis.standard(false),
+                        kolonne.core.design.BuildingDesigner.Progress.NONE)
+                .beams()
+                .size();
         assertTrue(asked.get() < lines, "asked " + asked.get() + " times, not once for each of " + lines);
     }
 
@@ -98,22 +105,29 @@ class ProjectsTest {
     @Test
     void manyChangesInARowEndInTheLast() throws InterruptedException {
         MemoryStore store = new MemoryStore();
-        String id = store.create("Zaal", "zaal.json", MODEL, BasisFile.write(Basis.standard(false))).id();
+        String id = store.create("Zaal", "zaal.json", MODEL, BasisFile.write(Basis.standard(false)))
+                .id();
         try (Jobs jobs = new Jobs()) {
             Projects projects = new Projects(store, jobs);
             Workspace w = projects.open(id);
             CountDownLatch current = new CountDownLatch(1);
             w.follow(s -> {
-                if (s.current() && s.version() == 31 && w.published() != null && w.published().version() == 31) {
+                if (s.current()
+                        && s.version() == 31
+                        && w.published() != null
+                        && w.published().version() == 31) {
                     current.countDown();
                 }
             });
             for (int v = 1; v <= 30; v++) {
                 Preference p = Preference.values()[v % Preference.values().length];
-                assertTrue(projects.setBasis(id, v, Basis.standard(false).with(p)).isPresent());
+                assertTrue(
+                        projects.setBasis(id, v, Basis.standard(false).with(p)).isPresent());
             }
             assertTrue(current.await(60, TimeUnit.SECONDS), w.state().toString());
-            assertEquals(Basis.standard(false).with(Preference.values()[30 % Preference.values().length]), w.published().design().basis());
+            assertEquals(
+                    Basis.standard(false).with(Preference.values()[30 % Preference.values().length]),
+                    w.published().design().basis());
         }
     }
 
@@ -185,7 +199,8 @@ class ProjectsTest {
     void aFullDiskIsNotAnOutage() {
         assertTrue(Database.isFull(new PersistenceException(new SQLException("x", "HY000", 1021))));
         assertTrue(Database.isFull(new SQLException("Got error 28 \"No space left on device\" from storage engine")));
-        assertTrue(!Database.isFull(AWAY) && Database.isOutage(AWAY) && !Database.isOutage(new IllegalStateException()));
+        assertTrue(
+                !Database.isFull(AWAY) && Database.isOutage(AWAY) && !Database.isOutage(new IllegalStateException()));
     }
 
     /** A model stored before panels over one another were told: edits that have nothing to do with it are taken, and those that break more are not. */
@@ -195,14 +210,28 @@ class ProjectsTest {
         ObjectNode twice = model.withArray("panels").get(0).deepCopy();
         model.withArray("panels").add(twice.put("id", "again"));
         MemoryStore store = new MemoryStore();
-        String id = store.create("Zaal", "zaal.json", model.toString().getBytes(StandardCharsets.UTF_8), BasisFile.write(Basis.standard(false))).id();
+        String id = store.create(
+                        "Zaal",
+                        "zaal.json",
+                        model.toString().getBytes(StandardCharsets.UTF_8),
+                        BasisFile.write(Basis.standard(false)))
+                .id();
         try (Jobs jobs = new Jobs()) {
             Projects projects = new Projects(store, jobs);
-            assertTrue(projects.modelFindings(projects.model(id)).stream().anyMatch(f -> f.severity() == Severity.FAILS), "it is told");
-            String load = "{\"edits\":[{\"kind\":\"area-load\",\"panel\":\"" + model.withArray("panels").get(1).get("id").asText() + "\",\"case\":\""
-                + model.withArray("loadCases").get(1).get("id").asText() + "\",\"pressure\":";
-            assertEquals(2, projects.edit(id, 1, (load + "4}]}").getBytes(StandardCharsets.UTF_8)).orElseThrow().version());
-            assertThrows(Jobs.Refused.class, () -> projects.edit(id, 2, (load + "1e12}]}").getBytes(StandardCharsets.UTF_8)));
+            assertTrue(
+                    projects.modelFindings(projects.model(id)).stream().anyMatch(f -> f.severity() == Severity.FAILS),
+                    "it is told");
+            String load = "{\"edits\":[{\"kind\":\"area-load\",\"panel\":\""
+                    + model.withArray("panels").get(1).get("id").asText() + "\",\"case\":\""
+                    + model.withArray("loadCases").get(1).get("id").asText() + "\",\"pressure\":";
+            assertEquals(
+                    2,
+                    projects.edit(id, 1, (load + "4}]}").getBytes(StandardCharsets.UTF_8))
+                            .orElseThrow()
+                            .version());
+            assertThrows(
+                    Jobs.Refused.class,
+                    () -> projects.edit(id, 2, (load + "1e12}]}").getBytes(StandardCharsets.UTF_8)));
         }
     }
 
@@ -210,14 +239,22 @@ class ProjectsTest {
     @Test
     void readersWaitForTheFirstDesign() {
         MemoryStore store = new MemoryStore();
-        String id = store.create("Zaal", "zaal.json", MODEL, BasisFile.write(Basis.standard(false))).id();
-        String broken = store.create("Leeg", "leeg.json", "{}".getBytes(StandardCharsets.UTF_8), BasisFile.write(Basis.standard(false))).id();
+        String id = store.create("Zaal", "zaal.json", MODEL, BasisFile.write(Basis.standard(false)))
+                .id();
+        String broken = store.create(
+                        "Leeg",
+                        "leeg.json",
+                        "{}".getBytes(StandardCharsets.UTF_8),
+                        BasisFile.write(Basis.standard(false)))
+                .id();
         try (Jobs jobs = new Jobs()) {
             Projects projects = new Projects(store, jobs);
             assertEquals(1, projects.designed(id).published().version());
             Workspace none = projects.designed(broken);
             assertNull(none.published());
-            assertTrue(none.state().doing().isEmpty() && !none.state().findings().isEmpty(), none.state().toString());
+            assertTrue(
+                    none.state().doing().isEmpty() && !none.state().findings().isEmpty(),
+                    none.state().toString());
         }
     }
 }

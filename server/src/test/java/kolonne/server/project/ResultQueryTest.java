@@ -11,12 +11,33 @@ import org.junit.jupiter.params.provider.CsvSource;
 
 class ResultQueryTest {
     private static final List<String> STOREYS = List.of("Ground", "L1", "L2", "L3", "Roof Deck");
-    private static final List<ResultRow> ROWS = List.of(row("L1-B01", "beam", List.of("L1"), "300 × 600", 0.95, List.of()),
-        row("L2-B07", "beam", List.of("L2"), "T 300 × 500", 1.2, List.of("shear")),
-        row("C-D3", "column", List.of("L1", "L2", "Roof Deck"), "Ø 500", 0.40, List.of("slenderness")));
+    private static final List<ResultRow> ROWS = List.of(
+            row("L1-B01", "beam", List.of("L1"), "300 × 600", 0.95, List.of()),
+            row("L2-B07", "beam", List.of("L2"), "T 300 × 500", 1.2, List.of("shear")),
+            row("C-D3", "column", List.of("L1", "L2", "Roof Deck"), "Ø 500", 0.40, List.of("slenderness")));
 
-    private static ResultRow row(String mark, String role, List<String> storeys, String section, double u, List<String> causes) {
-        return new ResultRow(mark, role, storeys, section, "Shear", "", u, "", "", causes.isEmpty(), u > 1, "", "", causes, "", 0, 1, 0, mark.equals("L1-B01"));
+    private static ResultRow row(
+            String mark, String role, List<String> storeys, String section, double u, List<String> causes) {
+        return new ResultRow(
+                mark,
+                role,
+                storeys,
+                section,
+                "Shear",
+                "",
+                u,
+                "",
+                "",
+                causes.isEmpty(),
+                u > 1,
+                "",
+                "",
+                causes,
+                "",
+                0,
+                1,
+                0,
+                mark.equals("L1-B01"));
     }
 
     @ParameterizedTest(name = "{0} -> {1}")
@@ -42,13 +63,18 @@ class ResultQueryTest {
         """)
     void findsRows(String query, String marks) {
         ResultQuery q = ResultQuery.of(query == null ? "" : query, STOREYS);
-        assertEquals(marks == null ? "" : marks.strip(), String.join(" ", ROWS.stream().filter(q::matches).map(ResultRow::mark).toList()));
+        assertEquals(
+                marks == null ? "" : marks.strip(),
+                String.join(
+                        " ",
+                        ROWS.stream().filter(q::matches).map(ResultRow::mark).toList()));
     }
 
     @Test
     void aWordThatIsNotUnderstoodIsExplained() {
         for (String bad : List.of("storey:L9", "util>x", "colour:red")) {
-            String said = assertThrows(IllegalArgumentException.class, () -> ResultQuery.of(bad, STOREYS)).getMessage();
+            String said = assertThrows(IllegalArgumentException.class, () -> ResultQuery.of(bad, STOREYS))
+                    .getMessage();
             assertTrue(said.endsWith(".") && said.contains("“"), said);
         }
     }

@@ -26,8 +26,11 @@ class MariaDbProjectStoreTest {
 
     @BeforeAll
     static void connect() throws IOException {
-        database = new Database(System.getenv("KOLONNE_TEST_DB"), "app",
-            Files.readString(Path.of(System.getenv("KOLONNE_TEST_DB_PASSWORD_FILE"))).strip());
+        database = new Database(
+                System.getenv("KOLONNE_TEST_DB"),
+                "app",
+                Files.readString(Path.of(System.getenv("KOLONNE_TEST_DB_PASSWORD_FILE")))
+                        .strip());
         store = new MariaDbProjectStore(database);
     }
 
@@ -54,8 +57,10 @@ class MariaDbProjectStoreTest {
     void ofTwoPeopleWhoChangeTheSameVersionOneIsRefused() throws Exception {
         ProjectRow p = store.create("two", "m.json", new byte[] {1}, "{}");
         ExecutorService pool = Executors.newFixedThreadPool(4);
-        List<Callable<Boolean>> work = java.util.stream.IntStream.range(0, 12).<Callable<Boolean>>mapToObj(
-            i -> () -> store.append(p.id(), 1, "set-basis", "{\"i\":" + i + "}").isPresent()).toList();
+        List<Callable<Boolean>> work = java.util.stream.IntStream.range(0, 12)
+                .<Callable<Boolean>>mapToObj(i -> () -> store.append(p.id(), 1, "set-basis", "{\"i\":" + i + "}")
+                        .isPresent())
+                .toList();
         int won = 0;
         for (Future<Boolean> f : pool.invokeAll(work)) {
             won += f.get() ? 1 : 0;
@@ -76,10 +81,17 @@ class MariaDbProjectStoreTest {
         store.append(p.id(), 2, "undo-edit", "{}");
         store.append(p.id(), 3, "set-basis", "{\"b\":2}");
         List<CommandRow> all = store.commands(p.id(), List.of("edit-model", "undo-edit", "redo-edit"), 0);
-        assertEquals(List.of("edit-model", "undo-edit"), all.stream().map(CommandRow::kind).toList());
+        assertEquals(
+                List.of("edit-model", "undo-edit"),
+                all.stream().map(CommandRow::kind).toList());
         assertEquals(List.of(2, 3), all.stream().map(CommandRow::version).toList());
         assertEquals(large, all.get(0).body());
-        assertEquals(List.of(3), store.commands(p.id(), List.of("edit-model", "undo-edit"), 2).stream().map(CommandRow::version).toList(), "only what came after");
+        assertEquals(
+                List.of(3),
+                store.commands(p.id(), List.of("edit-model", "undo-edit"), 2).stream()
+                        .map(CommandRow::version)
+                        .toList(),
+                "only what came after");
         store.delete(p.id());
         assertEquals(List.of(), store.commands(p.id(), List.of("edit-model"), 0));
     }
@@ -88,6 +100,11 @@ class MariaDbProjectStoreTest {
     void aMappingIsReplacedUnderItsName() {
         store.putMapping("turm ü", "[1]");
         store.putMapping("turm ü", "[2]");
-        assertEquals(List.of("[2]"), store.mappings().stream().filter(m -> m.name().equals("turm ü")).map(MappingRow::body).toList());
+        assertEquals(
+                List.of("[2]"),
+                store.mappings().stream()
+                        .filter(m -> m.name().equals("turm ü"))
+                        .map(MappingRow::body)
+                        .toList());
     }
 }

@@ -42,12 +42,16 @@ public final class MemoryStore implements ProjectStore {
     @Override
     public synchronized Optional<String> last(String id, String kind) {
         List<CommandRow> all = commands(id, List.of(kind), 0);
-        return all.isEmpty() ? Optional.empty() : Optional.of(all.get(all.size() - 1).body());
+        return all.isEmpty()
+                ? Optional.empty()
+                : Optional.of(all.get(all.size() - 1).body());
     }
 
     @Override
     public synchronized List<CommandRow> commands(String id, List<String> kinds, int after) {
-        return commands.stream().filter(c -> c.projectId().equals(id) && kinds.contains(c.kind()) && c.version() > after).toList();
+        return commands.stream()
+                .filter(c -> c.projectId().equals(id) && kinds.contains(c.kind()) && c.version() > after)
+                .toList();
     }
 
     @Override
@@ -79,7 +83,9 @@ public final class MemoryStore implements ProjectStore {
 
     @Override
     public synchronized List<MappingRow> mappings() {
-        return mappings.entrySet().stream().map(e -> new MappingRow(e.getKey(), e.getValue())).toList();
+        return mappings.entrySet().stream()
+                .map(e -> new MappingRow(e.getKey(), e.getValue()))
+                .toList();
     }
 
     @Override

@@ -17,9 +17,11 @@ import java.util.concurrent.RecursiveAction;
 public final class Cholesky {
     /** A pivot below this part of the matrix's diagonal means that the structure can move there freely. */
     static final double SINGULAR = 1e-11;
+
     private static final double SHIFT = 1e-9;
     /** Multiplications below which a subtree or a block is not shared among threads. */
     private static final double ALONE = 2e5;
+
     private static final int BLOCK = 48;
 
     private final Symbolic symbolic;
@@ -72,7 +74,8 @@ public final class Cholesky {
         return new Outcome(null, freeEquation(s, k));
     }
 
-    private static double[][][] assembled(Symbolic s, Coefficients k, boolean[] touched, double[][][] old, double shift) {
+    private static double[][][] assembled(
+            Symbolic s, Coefficients k, boolean[] touched, double[][][] old, double shift) {
         double[][][] panels = new double[touched.length][][];
         for (int i = 0; i < touched.length; i++) {
             panels[i] = touched[i] ? new double[s.columns(i)][s.height(i)] : old[i];

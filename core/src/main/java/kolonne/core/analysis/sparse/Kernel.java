@@ -21,8 +21,18 @@ final class Kernel {
             for (int j = 0; j < w; j++) {
                 int p = p0;
                 for (; p + 3 < p1; p += 4) {
-                    four(c[c0 + j], a[p], a[p + 1], a[p + 2], a[p + 3], i, end, a[p][row + j], a[p + 1][row + j],
-                        a[p + 2][row + j], a[p + 3][row + j]);
+                    four(
+                            c[c0 + j],
+                            a[p],
+                            a[p + 1],
+                            a[p + 2],
+                            a[p + 3],
+                            i,
+                            end,
+                            a[p][row + j],
+                            a[p + 1][row + j],
+                            a[p + 2][row + j],
+                            a[p + 3][row + j]);
                 }
                 for (; p < p1; p++) {
                     one(c[c0 + j], a[p], i, end, a[p][row + j]);
@@ -35,15 +45,36 @@ final class Kernel {
     static void subtract(double[] t, double[][] a, int n, double[] x, int from, int lo, int hi) {
         int p = 0;
         for (; p + 3 < n; p += 4) {
-            four(t, a[p], a[p + 1], a[p + 2], a[p + 3], lo, hi, x[from + p], x[from + p + 1], x[from + p + 2], x[from + p + 3]);
+            four(
+                    t,
+                    a[p],
+                    a[p + 1],
+                    a[p + 2],
+                    a[p + 3],
+                    lo,
+                    hi,
+                    x[from + p],
+                    x[from + p + 1],
+                    x[from + p + 2],
+                    x[from + p + 3]);
         }
         for (; p < n; p++) {
             one(t, a[p], lo, hi, x[from + p]);
         }
     }
 
-    private static void four(double[] c, double[] a, double[] b, double[] d, double[] e, int lo, int hi, double p, double q,
-                             double r, double s) {
+    private static void four(
+            double[] c,
+            double[] a,
+            double[] b,
+            double[] d,
+            double[] e,
+            int lo,
+            int hi,
+            double p,
+            double q,
+            double r,
+            double s) {
         for (int i = lo; i < hi; i++) {
             c[i] -= a[i] * p + b[i] * q + d[i] * r + e[i] * s;
         }

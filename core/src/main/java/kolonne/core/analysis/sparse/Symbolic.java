@@ -35,6 +35,7 @@ public final class Symbolic {
     final int[][] updates;
     /** Multiplications of each supernode's own columns and their subtree. */
     final double[] work;
+
     final double[] subtreeWork;
 
     private Symbolic(int[] vertexStart, int[] first, int[][] rows) {
@@ -189,7 +190,9 @@ public final class Symbolic {
             int below = equations(up[k], weight);
             while (!nodes.isEmpty()) {
                 int[] previous = nodes.get(nodes.size() - 1);
-                int reach = up[previous[1]].length == 0 ? -1 : Arrays.stream(up[previous[1]]).min().getAsInt();
+                int reach = up[previous[1]].length == 0
+                        ? -1
+                        : Arrays.stream(up[previous[1]]).min().getAsInt();
                 if (reach != node[0]) {
                     break;
                 }
@@ -248,7 +251,7 @@ public final class Symbolic {
             for (int s = 0; s < n; s++) {
                 int[] r = rows[s];
                 int columns = first[s + 1] - first[s];
-                for (int p = 0; p < r.length;) {
+                for (int p = 0; p < r.length; ) {
                     int target = superOf[r[p]];
                     int q = p;
                     while (q < r.length && superOf[r[q]] == target) {

@@ -13,8 +13,14 @@ import java.util.List;
  * @param preference   what the choice of bars prefers
  * @param stockLength  longest bar that is delivered [mm]; longer ones are lapped
  */
-public record Bars(List<String> beams, List<String> columns, List<String> stirrups, int layersMost, double practicalCap, Preference preference,
-                   double stockLength) {
+public record Bars(
+        List<String> beams,
+        List<String> columns,
+        List<String> stirrups,
+        int layersMost,
+        double practicalCap,
+        Preference preference,
+        double stockLength) {
     public Bars {
         beams = List.copyOf(beams);
         columns = List.copyOf(columns);

@@ -1,4 +1,9 @@
 package kolonne.core.basis.part;
 
 /** Kinds of moment frames as codes define them; NONE where the frame need not be ductile. */
-public enum Ductility { NONE, ORDINARY, INTERMEDIATE, SPECIAL }
+public enum Ductility {
+    NONE,
+    ORDINARY,
+    INTERMEDIATE,
+    SPECIAL
+}

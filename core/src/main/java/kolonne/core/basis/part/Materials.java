@@ -12,7 +12,8 @@ import java.util.Map;
  * @param aggregate   largest aggregate [mm]
  * @param national    nationally determined parameters in place of recommended values, by key; empty for codes without
  */
-public record Materials(double fy, double fyt, double beamCover, double columnCover, double aggregate, Map<String, Double> national) {
+public record Materials(
+        double fy, double fyt, double beamCover, double columnCover, double aggregate, Map<String, Double> national) {
     public Materials {
         national = Map.copyOf(national);
     }

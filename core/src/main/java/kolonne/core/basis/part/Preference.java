@@ -5,5 +5,9 @@ package kolonne.core.basis.part;
  * in a face of a beam line, or one size in the whole line. Where one size does not serve, others are taken.
  */
 public enum Preference {
-    LEAST_STEEL, FEWEST_BARS, FEWEST_LAYERS, ONE_SIZE_A_FACE, FEWEST_SIZES
+    LEAST_STEEL,
+    FEWEST_BARS,
+    FEWEST_LAYERS,
+    ONE_SIZE_A_FACE,
+    FEWEST_SIZES
 }

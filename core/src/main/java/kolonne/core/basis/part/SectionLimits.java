@@ -7,4 +7,11 @@ package kolonne.core.basis.part;
  * @param depthLeast sizes that are considered [mm]
  * @param step       between one size and the next [mm]
  */
-public record SectionLimits(double bandFrom, double bandTo, double depthLeast, double depthMost, double widthLeast, double widthMost, double step) {}
+public record SectionLimits(
+        double bandFrom,
+        double bandTo,
+        double depthLeast,
+        double depthMost,
+        double widthLeast,
+        double widthMost,
+        double step) {}

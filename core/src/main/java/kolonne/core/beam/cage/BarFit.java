@@ -40,7 +40,8 @@ public final class BarFit {
 
         /** As {@link BarFit#place}. */
         public List<Layer> place(Wanted w) {
-            return known.computeIfAbsent(w, q -> Optional.ofNullable(BarFit.place(q, basis))).orElse(null);
+            return known.computeIfAbsent(w, q -> Optional.ofNullable(BarFit.place(q, basis)))
+                    .orElse(null);
         }
     }
 
@@ -63,12 +64,24 @@ public final class BarFit {
         }
         List<BeamCage.Group> groups = new ArrayList<>();
         for (Layer l : laid) {
-            groups.add(new BeamCage.Group(BeamCage.Face.BOTTOM, l.number(), l.count(), l.bar(), l.offset(), 0, 1, false, false, l == laid.get(0), l.pairs()));
+            groups.add(new BeamCage.Group(
+                    BeamCage.Face.BOTTOM,
+                    l.number(),
+                    l.count(),
+                    l.bar(),
+                    l.offset(),
+                    0,
+                    1,
+                    false,
+                    false,
+                    l == laid.get(0),
+                    l.pairs()));
         }
         for (int k = wanted; k > 0; k--) {
             List<BeamCage.Group> with = new ArrayList<>(groups);
             with.add(new BeamCage.Group(BeamCage.Face.BOTTOM, n, k, bar, 0, 0, 1, false, false, false, pairs && k > 1));
-            FaceLayout layout = new FaceLayout(with, w.bw(), basis.beamCover() + w.stirrup().diameter(), basis);
+            FaceLayout layout =
+                    new FaceLayout(with, w.bw(), basis.beamCover() + w.stirrup().diameter(), basis);
             double[] t = FaceLayout.tightest(layout.layer(n), basis);
             double[] off = layout.worstOff();
             if ((t == null || t[1] >= t[0] - 1e-6) && off[1] <= off[0]) {
@@ -87,7 +100,9 @@ public final class BarFit {
             int beside = pairs ? (k + 2) / 2 : k + 1;
             int units = n + beside;
             double sum = n * main.diameter() + beside * extra.diameter();
-            if (gap(width, units, sum) < basis.designCode().detailing().beamClearSpacing(largest, basis.aggregate()) - 1e-6 || sum > width) {
+            if (gap(width, units, sum)
+                            < basis.designCode().detailing().beamClearSpacing(largest, basis.aggregate()) - 1e-6
+                    || sum > width) {
                 break;
             }
             k++;
@@ -113,23 +128,40 @@ public final class BarFit {
         int rest = w.added();
         int inFirst = fits(width, w.through(), w.throughBar(), w.addedBar(), rest, w.pairs(), basis);
         if (inFirst > 0) {
-            out.add(new Layer(1, inFirst, w.addedBar(), start + (inFirst > 1 ? height : w.addedBar().diameter()) / 2, w.pairs() && inFirst > 1));
+            out.add(new Layer(
+                    1,
+                    inFirst,
+                    w.addedBar(),
+                    start + (inFirst > 1 ? height : w.addedBar().diameter()) / 2,
+                    w.pairs() && inFirst > 1));
             rest -= inFirst;
         }
-        double level = start + Math.max(w.throughBar().diameter(), inFirst > 1 ? height : inFirst > 0 ? w.addedBar().diameter() : 0);
+        double level = start
+                + Math.max(
+                        w.throughBar().diameter(),
+                        inFirst > 1 ? height : inFirst > 0 ? w.addedBar().diameter() : 0);
         int below = w.through() + inFirst;
         for (int n = 2; rest > 0; n++) {
             if (n > basis.bars().layersMost()) {
                 return null;
             }
-            int room = fits(width, 0, w.addedBar(), w.addedBar(), Math.min(rest, w.pairs() ? 2 * below : below), w.pairs(), basis);
+            int room = fits(
+                    width,
+                    0,
+                    w.addedBar(),
+                    w.addedBar(),
+                    Math.min(rest, w.pairs() ? 2 * below : below),
+                    w.pairs(),
+                    basis);
             int k = over(out, n, room, w, basis);
             if (k == 0) {
                 return null;
             }
             boolean paired = w.pairs() && k > 1;
             double tall = paired ? height : w.addedBar().diameter();
-            level += Math.max(code.detailing().layerClearSpacing(basis.aggregate()), (paired ? Math.sqrt(2) : 1) * w.addedBar().diameter());
+            level += Math.max(
+                    code.detailing().layerClearSpacing(basis.aggregate()),
+                    (paired ? Math.sqrt(2) : 1) * w.addedBar().diameter());
             out.add(new Layer(n, k, w.addedBar(), level + tall / 2, paired));
             level += tall;
             below = k;

@@ -27,20 +27,26 @@ public final class BarsAt {
         int n = cage.groups().size();
         straight = new double[n];
         hooked = new double[n];
-        double fc = line.spans().stream().mapToDouble(s -> s.material().fc()).min().orElseThrow();
-        double depth = line.spans().stream().mapToDouble(s -> s.shape().depth()).max().orElseThrow();
+        double fc =
+                line.spans().stream().mapToDouble(s -> s.material().fc()).min().orElseThrow();
+        double depth =
+                line.spans().stream().mapToDouble(s -> s.shape().depth()).max().orElseThrow();
         for (int i = 0; i < n; i++) {
             BeamCage.Group g = cage.groups().get(i);
             boolean top = g.face() == BeamCage.Face.TOP && code.detailing().poorBond(depth - g.offset(), depth);
             straight[i] = development(g.bar(), g.pairs(), fc, top, basis);
-            hooked[i] = (g.pairs() ? code.detailing().pairAnchorage() : 1) * code.detailing().hookLength(g.bar(), fc, basis.fy(), Trace.OFF);
+            hooked[i] = (g.pairs() ? code.detailing().pairAnchorage() : 1)
+                    * code.detailing().hookLength(g.bar(), fc, basis.fy(), Trace.OFF);
         }
     }
 
     /** Development of a straight bar; the cover of a pair counts by one bar as large as both [mm]. */
     public static double development(Bar bar, boolean pairs, double fc, boolean top, Basis basis) {
         double cover = pairs ? basis.beamCover() / Math.sqrt(2) : basis.beamCover();
-        return (pairs ? basis.designCode().detailing().pairAnchorage() : 1) * basis.designCode().detailing().developmentLength(bar, fc, basis.fy(), top, bar.diameter(), cover, true);
+        return (pairs ? basis.designCode().detailing().pairAnchorage() : 1)
+                * basis.designCode()
+                        .detailing()
+                        .developmentLength(bar, fc, basis.fy(), top, bar.diameter(), cover, true);
     }
 
     /** Length in which straight bars of group {@code i} develop [mm]. */
@@ -157,8 +163,7 @@ public final class BarsAt {
     public ShearInput shearInput(double x, BeamLine.Span span) {
         double fc = span.material().fc();
         double bw = span.shape().webWidth();
-        double d = Math.min(effectiveDepth(x, span, BeamCage.Face.TOP),
-            effectiveDepth(x, span, BeamCage.Face.BOTTOM));
+        double d = Math.min(effectiveDepth(x, span, BeamCage.Face.TOP), effectiveDepth(x, span, BeamCage.Face.BOTTOM));
         double as = Math.min(areaAt(x, BeamCage.Face.TOP), areaAt(x, BeamCage.Face.BOTTOM));
         BeamCage.Zone zone = cage.zoneAt(span.number(), x);
         double avs = zone == null ? 0 : zone.avs();
@@ -170,7 +175,11 @@ public final class BarsAt {
         double d = Double.POSITIVE_INFINITY;
         for (BeamLine.Station s : line.stations()) {
             if (s.span() == span.number()) {
-                d = Math.min(d, Math.min(effectiveDepth(s.x(), span, BeamCage.Face.TOP), effectiveDepth(s.x(), span, BeamCage.Face.BOTTOM)));
+                d = Math.min(
+                        d,
+                        Math.min(
+                                effectiveDepth(s.x(), span, BeamCage.Face.TOP),
+                                effectiveDepth(s.x(), span, BeamCage.Face.BOTTOM)));
             }
         }
         return d;

@@ -16,7 +16,8 @@ public record BeamCage(List<Group> groups, List<Zone> zones, List<SideBars> side
     }
 
     public enum Face {
-        TOP, BOTTOM;
+        TOP,
+        BOTTOM;
 
         /** The face in tension under a moment. */
         public static Face tension(boolean sagging) {
@@ -37,13 +38,33 @@ public record BeamCage(List<Group> groups, List<Zone> zones, List<SideBars> side
      * @param through   whether the bars run the whole length of the line
      * @param pairs     whether two bars each touch, one above the other; offset is then to where they touch
      */
-    public record Group(Face face, int layer, int count, Bar bar, double offset, double from, double to,
-                        boolean hookFrom, boolean hookTo, boolean through, boolean pairs) {
+    public record Group(
+            Face face,
+            int layer,
+            int count,
+            Bar bar,
+            double offset,
+            double from,
+            double to,
+            boolean hookFrom,
+            boolean hookTo,
+            boolean through,
+            boolean pairs) {
         /** For rounding at an end [mm]. */
         private static final double END = 1e-6;
 
         /** Bars that do not touch. */
-        public Group(Face face, int layer, int count, Bar bar, double offset, double from, double to, boolean hookFrom, boolean hookTo, boolean through) {
+        public Group(
+                Face face,
+                int layer,
+                int count,
+                Bar bar,
+                double offset,
+                double from,
+                double to,
+                boolean hookFrom,
+                boolean hookTo,
+                boolean through) {
             this(face, layer, count, bar, offset, from, to, hookFrom, hookTo, through, false);
         }
 
@@ -54,7 +75,18 @@ public record BeamCage(List<Group> groups, List<Zone> zones, List<SideBars> side
 
         /** The same from and to other places; hooks stay where the end stays. */
         public Group between(int number, double start, double end) {
-            return new Group(face, layer, number, bar, offset, start, end, hookFrom && start == from, hookTo && end == to, through && start == from && end == to, pairs);
+            return new Group(
+                    face,
+                    layer,
+                    number,
+                    bar,
+                    offset,
+                    start,
+                    end,
+                    hookFrom && start == from,
+                    hookTo && end == to,
+                    through && start == from && end == to,
+                    pairs);
         }
 
         /** The same at another distance from the face. */
@@ -110,8 +142,11 @@ public record BeamCage(List<Group> groups, List<Zone> zones, List<SideBars> side
 
     /** The largest bar of the first layers of some groups within a span; the largest of the basis where there is none. */
     public static Bar largest(List<Group> groups, BeamLine.Span span, Basis basis) {
-        return groups.stream().filter(g -> g.layer() == 1 && g.from() < span.to() && g.to() > span.from()).map(Group::bar)
-            .max(Comparator.comparingDouble(Bar::diameter)).orElse(BeamTorsion.largest(basis));
+        return groups.stream()
+                .filter(g -> g.layer() == 1 && g.from() < span.to() && g.to() > span.from())
+                .map(Group::bar)
+                .max(Comparator.comparingDouble(Bar::diameter))
+                .orElse(BeamTorsion.largest(basis));
     }
 
     /** The zone at {@code x} in a span, the next where two meet; null if there is none. */

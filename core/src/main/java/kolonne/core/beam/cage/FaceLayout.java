@@ -61,7 +61,11 @@ public final class FaceLayout {
     /** Of a cage at a place of a span. */
     public static FaceLayout of(BeamCage cage, BeamLine.Span span, BeamCage.Face face, double x, Basis basis) {
         BeamCage.Zone zone = cage.zoneAt(span.number(), x);
-        return new FaceLayout(at(cage.groups(), face, x), span.shape().webWidth(), basis.beamCover() + (zone == null ? 0 : zone.bar().diameter()), basis);
+        return new FaceLayout(
+                at(cage.groups(), face, x),
+                span.shape().webWidth(),
+                basis.beamCover() + (zone == null ? 0 : zone.bar().diameter()),
+                basis);
     }
 
     public List<Unit> units() {
@@ -85,7 +89,9 @@ public final class FaceLayout {
             Unit a = layer.get(i);
             Unit b = layer.get(i + 1);
             double clear = b.y() - a.y() - (a.diameter() + b.diameter()) / 2;
-            double needed = basis.designCode().detailing().beamClearSpacing(Math.max(a.spacing(), b.spacing()), basis.aggregate());
+            double needed = basis.designCode()
+                    .detailing()
+                    .beamClearSpacing(Math.max(a.spacing(), b.spacing()), basis.aggregate());
             if (worst == null || clear - needed < worst[1] - worst[0]) {
                 worst = new double[] {needed, clear};
             }
@@ -201,7 +207,9 @@ public final class FaceLayout {
             return Arrays.stream(at).filter(u -> u != null).toList();
         }
         // no room over the bars below: spread, and told as off
-        return spread(order, number).stream().map(u -> new Unit(u.groups(), number, u.y(), u.y() - nearest(below, u.y()))).toList();
+        return spread(order, number).stream()
+                .map(u -> new Unit(u.groups(), number, u.y(), u.y() - nearest(below, u.y())))
+                .toList();
     }
 
     private static int cleared(Unit[] at, int i, int n, int next) {
@@ -211,7 +219,11 @@ public final class FaceLayout {
     }
 
     private static double nearest(List<Unit> below, double y) {
-        return below.stream().mapToDouble(Unit::y).boxed().min(java.util.Comparator.comparingDouble(b -> Math.abs(b - y))).orElse(y);
+        return below.stream()
+                .mapToDouble(Unit::y)
+                .boxed()
+                .min(java.util.Comparator.comparingDouble(b -> Math.abs(b - y)))
+                .orElse(y);
     }
 
     /** Over a bar, pushed in from the leg of the stirrup where it is the larger one. */
@@ -248,13 +260,15 @@ public final class FaceLayout {
         }
         int half = (paired.size() + 1) / 2;
         for (int k = 0; k < half; k++) {
-            others.add(k + half < paired.size() ? List.of(paired.get(k), paired.get(k + half)) : List.of(paired.get(k)));
+            others.add(
+                    k + half < paired.size() ? List.of(paired.get(k), paired.get(k + half)) : List.of(paired.get(k)));
         }
         return mirrored(through, others);
     }
 
     /** From the outside in, a pair at a time: places of bars that run through spread evenly over each half, the odd ones in the middle. */
-    private static List<List<BeamCage.Group>> mirrored(List<List<BeamCage.Group>> through, List<List<BeamCage.Group>> others) {
+    private static List<List<BeamCage.Group>> mirrored(
+            List<List<BeamCage.Group>> through, List<List<BeamCage.Group>> others) {
         int n = through.size() + others.size();
         List<List<BeamCage.Group>> out = new ArrayList<>(java.util.Collections.nCopies(n, null));
         int t = through.size() / 2;
@@ -263,7 +277,8 @@ public final class FaceLayout {
         int usedThrough = 0;
         int usedOthers = 0;
         for (int i = 0; i < half; i++) {
-            boolean runs = t > 0 && (usedOthers >= o || usedThrough < t && i >= Math.round((double) half * usedThrough / t));
+            boolean runs =
+                    t > 0 && (usedOthers >= o || usedThrough < t && i >= Math.round((double) half * usedThrough / t));
             List<List<BeamCage.Group>> from = runs ? through : others;
             int k = runs ? 2 * usedThrough++ : 2 * usedOthers++;
             out.set(i, from.get(k));

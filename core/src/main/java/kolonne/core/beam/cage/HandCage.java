@@ -16,14 +16,26 @@ import kolonne.core.code.Bar;
  * @param demands  stretches whose demand is typed
  * @param torsion  why the line's torsion is there, in place of what re-analysis finds
  */
-public record HandCage(Map<BeamCage.Face, List<Bars>> faces, Map<Integer, List<Stirrups>> stirrups, Map<Integer, Sides> sides,
-                       List<TypedDemand> demands, TorsionKind torsion) {
+public record HandCage(
+        Map<BeamCage.Face, List<Bars>> faces,
+        Map<Integer, List<Stirrups>> stirrups,
+        Map<Integer, Sides> sides,
+        List<TypedDemand> demands,
+        TorsionKind torsion) {
     public static final HandCage NONE = new HandCage(Map.of(), Map.of(), Map.of(), List.of());
 
     /** Why torsion is there: as re-analysis finds, or as a person says. */
-    public enum TorsionKind { AS_FOUND, EQUILIBRIUM, COMPATIBILITY }
+    public enum TorsionKind {
+        AS_FOUND,
+        EQUILIBRIUM,
+        COMPATIBILITY
+    }
 
-    public HandCage(Map<BeamCage.Face, List<Bars>> faces, Map<Integer, List<Stirrups>> stirrups, Map<Integer, Sides> sides, List<TypedDemand> demands) {
+    public HandCage(
+            Map<BeamCage.Face, List<Bars>> faces,
+            Map<Integer, List<Stirrups>> stirrups,
+            Map<Integer, Sides> sides,
+            List<TypedDemand> demands) {
         this(faces, stirrups, sides, demands, TorsionKind.AS_FOUND);
     }
 
@@ -39,7 +51,8 @@ public record HandCage(Map<BeamCage.Face, List<Bars>> faces, Map<Integer, List<S
     }
 
     /** Bars of one size in one layer, singly or in pairs; hooks count only at the ends of the line. */
-    public record Bars(int layer, int count, Bar bar, double from, double to, boolean hookFrom, boolean hookTo, boolean pairs) {
+    public record Bars(
+            int layer, int count, Bar bar, double from, double to, boolean hookFrom, boolean hookTo, boolean pairs) {
         public Bars(int layer, int count, Bar bar, double from, double to, boolean hookFrom, boolean hookTo) {
             this(layer, count, bar, from, to, hookFrom, hookTo, false);
         }
@@ -59,12 +72,18 @@ public record HandCage(Map<BeamCage.Face, List<Bars>> faces, Map<Integer, List<S
     public static HandCage of(BeamCage cage) {
         Map<BeamCage.Face, List<Bars>> faces = new TreeMap<>();
         for (BeamCage.Face f : BeamCage.Face.values()) {
-            faces.put(f, cage.groups().stream().filter(g -> g.face() == f).map(HandCage::bars).toList());
+            faces.put(
+                    f,
+                    cage.groups().stream()
+                            .filter(g -> g.face() == f)
+                            .map(HandCage::bars)
+                            .toList());
         }
         Map<Integer, List<Stirrups>> stirrups = new TreeMap<>();
         Map<Integer, Sides> sides = new TreeMap<>();
         for (BeamCage.Zone z : cage.zones()) {
-            stirrups.computeIfAbsent(z.span(), k -> new java.util.ArrayList<>()).add(new Stirrups(z.from(), z.bar(), z.legs(), z.spacing()));
+            stirrups.computeIfAbsent(z.span(), k -> new java.util.ArrayList<>())
+                    .add(new Stirrups(z.from(), z.bar(), z.legs(), z.spacing()));
         }
         cage.sideBars().forEach(s -> sides.put(s.span(), new Sides(s.bar(), s.perFace())));
         return new HandCage(faces, stirrups, sides, List.of());

@@ -32,7 +32,8 @@ public final class HandOverlay {
         List<BeamCage.Group> out = new ArrayList<>();
         for (BeamCage.Face face : BeamCage.Face.values()) {
             if (hand.faces().containsKey(face)) {
-                out.addAll(LayerLevels.of(hand.faces().get(face).stream().map(b -> group(face, b)).toList(), stirrup, basis));
+                out.addAll(LayerLevels.of(
+                        hand.faces().get(face).stream().map(b -> group(face, b)).toList(), stirrup, basis));
             } else {
                 chosen.stream().filter(g -> g.face() == face).forEach(out::add);
             }
@@ -46,8 +47,18 @@ public final class HandOverlay {
         double end = line.lastBar(basis);
         double from = b.from() <= start + AT_END ? start : Math.min(b.from(), end - AT_END);
         double to = b.to() >= end - AT_END ? end : Math.max(b.to(), from + AT_END);
-        return new BeamCage.Group(face, b.layer(), b.count(), b.bar(), 0, from, to, b.hookFrom() && from == start,
-            b.hookTo() && to == end, from == start && to == end, b.pairs());
+        return new BeamCage.Group(
+                face,
+                b.layer(),
+                b.count(),
+                b.bar(),
+                0,
+                from,
+                to,
+                b.hookFrom() && from == start,
+                b.hookTo() && to == end,
+                from == start && to == end,
+                b.pairs());
     }
 
     /** The zones with hand-set spans in place of chosen ones. */
@@ -58,7 +69,12 @@ public final class HandOverlay {
             if (set.isEmpty()) {
                 chosen.stream().filter(z -> z.span() == s.number()).forEach(out::add);
             } else {
-                zones(s, set.stream().sorted(Comparator.comparingDouble(HandCage.Stirrups::from)).toList(), out);
+                zones(
+                        s,
+                        set.stream()
+                                .sorted(Comparator.comparingDouble(HandCage.Stirrups::from))
+                                .toList(),
+                        out);
             }
         }
         return out;
@@ -77,7 +93,9 @@ public final class HandOverlay {
     }
 
     /** Side bars with hand-set spans in place of chosen ones; hand-set bars run and are anchored as chosen ones are. */
-    public List<BeamCage.SideBars> sides(List<BeamCage.SideBars> chosen, java.util.function.BiFunction<BeamLine.Span, HandCage.Sides, BeamCage.SideBars> laid) {
+    public List<BeamCage.SideBars> sides(
+            List<BeamCage.SideBars> chosen,
+            java.util.function.BiFunction<BeamLine.Span, HandCage.Sides, BeamCage.SideBars> laid) {
         List<BeamCage.SideBars> out = new ArrayList<>();
         for (BeamLine.Span s : line.spans()) {
             HandCage.Sides set = hand.sides().get(s.number());
@@ -95,7 +113,10 @@ public final class HandOverlay {
         double start = line.firstBar(basis) - AT_END;
         double end = line.lastBar(basis) + AT_END;
         int spans = line.spans().size();
-        return hand.faces().values().stream().flatMap(List::stream).anyMatch(b -> b.from() < start || b.to() > end || b.from() > end)
-            || hand.stirrups().keySet().stream().anyMatch(k -> k >= spans) || hand.sides().keySet().stream().anyMatch(k -> k >= spans);
+        return hand.faces().values().stream()
+                        .flatMap(List::stream)
+                        .anyMatch(b -> b.from() < start || b.to() > end || b.from() > end)
+                || hand.stirrups().keySet().stream().anyMatch(k -> k >= spans)
+                || hand.sides().keySet().stream().anyMatch(k -> k >= spans);
     }
 }

@@ -9,8 +9,10 @@ import kolonne.core.code.Bar;
 public final class HeldBars {
     private HeldBars() {}
 
-    public static int legs(BeamLine.Span span, List<BeamCage.Group> groups, BeamCage.Face face, double x, Bar stirrup, Basis basis) {
-        FaceLayout layout = new FaceLayout(FaceLayout.at(groups, face, x), span.shape().webWidth(), basis.beamCover() + stirrup.diameter(), basis);
+    public static int legs(
+            BeamLine.Span span, List<BeamCage.Group> groups, BeamCage.Face face, double x, Bar stirrup, Basis basis) {
+        FaceLayout layout = new FaceLayout(
+                FaceLayout.at(groups, face, x), span.shape().webWidth(), basis.beamCover() + stirrup.diameter(), basis);
         List<FaceLayout.Unit> first = layout.layer(1);
         int bars = first.size();
         if (bars < 3) {
@@ -18,7 +20,11 @@ public final class HeldBars {
         }
         double gap = 0;
         for (int i = 0; i + 1 < bars; i++) {
-            gap = Math.max(gap, first.get(i + 1).y() - first.get(i).y() - (first.get(i).diameter() + first.get(i + 1).diameter()) / 2);
+            gap = Math.max(
+                    gap,
+                    first.get(i + 1).y()
+                            - first.get(i).y()
+                            - (first.get(i).diameter() + first.get(i + 1).diameter()) / 2);
         }
         return gap > basis.designCode().columns().greatestUnheldDistance() ? bars : bars / 2 + 1;
     }

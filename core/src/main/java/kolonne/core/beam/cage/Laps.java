@@ -28,28 +28,56 @@ public final class Laps {
     private Laps(BeamLine line, Basis basis) {
         this.line = line;
         this.basis = basis;
-        this.ductile = basis.designCode().ductile(basis.ductility()).filter(r -> r.hoopDepths() > 0).isPresent()
-            && line.spans().stream().anyMatch(s -> DuctileSpans.applies(line, s));
+        this.ductile = basis.designCode()
+                        .ductile(basis.ductility())
+                        .filter(r -> r.hoopDepths() > 0)
+                        .isPresent()
+                && line.spans().stream().anyMatch(s -> DuctileSpans.applies(line, s));
     }
 
     /** Laps of the bars of a group, from the left. */
     public static List<Lap> of(BeamLine line, BeamCage.Group g, Basis basis) {
-        return new Laps(line, basis).laps(g.bar(), g.from(), g.to(), g.hookFrom(), g.hookTo(), length(line, g.bar(), g.pairs(), g.face() == BeamCage.Face.TOP, basis),
-            g.face() == BeamCage.Face.TOP);
+        return new Laps(line, basis)
+                .laps(
+                        g.bar(),
+                        g.from(),
+                        g.to(),
+                        g.hookFrom(),
+                        g.hookTo(),
+                        length(line, g.bar(), g.pairs(), g.face() == BeamCage.Face.TOP, basis),
+                        g.face() == BeamCage.Face.TOP);
     }
 
     /** Laps of side bars. */
     public static List<Lap> of(BeamLine line, BeamCage.SideBars s, Basis basis) {
-        return new Laps(line, basis).laps(s.bar(), s.from(), s.to(), s.hookFrom(), s.hookTo(), length(line, s.bar(), false, false, basis), false);
+        return new Laps(line, basis)
+                .laps(
+                        s.bar(),
+                        s.from(),
+                        s.to(),
+                        s.hookFrom(),
+                        s.hookTo(),
+                        length(line, s.bar(), false, false, basis),
+                        false);
     }
 
     /** Length of a lap; pairs are lapped as they are anchored [mm]. */
     public static double length(BeamLine line, Bar bar, boolean pairs, boolean topFace, Basis basis) {
-        double fc = line.spans().stream().mapToDouble(s -> s.material().fc()).min().orElseThrow();
-        double depth = line.spans().stream().mapToDouble(s -> s.shape().depth()).max().orElseThrow();
+        double fc =
+                line.spans().stream().mapToDouble(s -> s.material().fc()).min().orElseThrow();
+        double depth =
+                line.spans().stream().mapToDouble(s -> s.shape().depth()).max().orElseThrow();
         double cover = pairs ? basis.beamCover() / Math.sqrt(2) : basis.beamCover();
         return (pairs ? basis.designCode().detailing().pairAnchorage() : 1)
-            * basis.designCode().detailing().lapLength(bar, fc, basis.fy(), topFace && basis.designCode().detailing().poorBond(depth - basis.beamCover(), depth), bar.diameter(), cover);
+                * basis.designCode()
+                        .detailing()
+                        .lapLength(
+                                bar,
+                                fc,
+                                basis.fy(),
+                                topFace && basis.designCode().detailing().poorBond(depth - basis.beamCover(), depth),
+                                bar.diameter(),
+                                cover);
     }
 
     private List<Lap> laps(Bar bar, double from, double to, boolean hookFrom, boolean hookTo, double lap, boolean top) {
@@ -66,7 +94,11 @@ public final class Laps {
         while (end - begin > stock) {
             double farthest = begin + stock - lap / 2;
             double least = begin + lap; // every piece brings the next one further
-            double centre = places.stream().filter(x -> x > least && x <= farthest).mapToDouble(x -> x).max().orElse(farthest);
+            double centre = places.stream()
+                    .filter(x -> x > least && x <= farthest)
+                    .mapToDouble(x -> x)
+                    .max()
+                    .orElse(farthest);
             out.add(new Lap(centre - lap / 2, centre + lap / 2));
             begin = centre - lap / 2;
         }

@@ -46,7 +46,8 @@ public final class BeamCheck {
         this.bars = new BarsAt(line, cage, basis);
         this.capacityShear = CapacityShear.of(line, cage, context);
         this.torques = BeamTorsion.torques(line, context.demands());
-        this.torsion = new BeamTorsionCheck(line, cage, context, torques, bars, governing, (x, span) -> bars.shear(x, span, Trace.OFF));
+        this.torsion = new BeamTorsionCheck(
+                line, cage, context, torques, bars, governing, (x, span) -> bars.shear(x, span, Trace.OFF));
         this.strengths = new BeamStrengths(bars, basis);
         this.flexure = new FlexureCheck(line, cage, context, bars, strengths, torsion, governing);
         this.shifts = new ShiftedMoments(line, context, bars, strengths);
@@ -68,22 +69,29 @@ public final class BeamCheck {
     private static BeamDesign checked(BeamLine line, BeamCage cage, BeamContext own) {
         BeamCheck c = new BeamCheck(line, cage, own);
         List<BeamDesign.Point> profile = c.profile();
-        List<BeamShearCheck.Demand> shears = new BeamShearCheck(line, cage, own, c.torques, c.governing,
-            (x, span) -> c.bars.shear(x, span, Trace.OFF)).run();
+        List<BeamShearCheck.Demand> shears = new BeamShearCheck(
+                        line, cage, own, c.torques, c.governing, (x, span) -> c.bars.shear(x, span, Trace.OFF))
+                .run();
         c.torsion.run(shears);
         List<Deflections> deflections = new BeamDeflection(line, own, c.bars).all();
         c.details(shears, profile);
-        DuctileSpans.rules(line, own.basis()).ifPresent(rules -> new DuctileCheck(line, cage, own, c.bars, c.governing, rules).run());
+        DuctileSpans.rules(line, own.basis())
+                .ifPresent(rules -> new DuctileCheck(line, cage, own, c.bars, c.governing, rules).run());
         line.spans().forEach(s -> CompressionBars.of(line, s, c.bars, own).ifPresent(b -> b.check(cage, c.governing)));
-        new CutOffCheck(line, cage, own, c.bars, c.governing, (x, span) -> c.bars.shear(x, span, Trace.OFF)).run(profile);
+        new CutOffCheck(line, cage, own, c.bars, c.governing, (x, span) -> c.bars.shear(x, span, Trace.OFF))
+                .run(profile);
         new DeflectionCheck(line, own, c.bars, c.governing, deflections).run();
         c.code.crackWidth().ifPresent(rules -> new CrackCheck(line, cage, own, c.bars, c.governing, rules).run());
         c.code.flangeShear().ifPresent(rules -> FlangeShearCheck.run(line, own, c.governing, profile, rules));
         SwayCheck.run(line, own, c.governing);
         List<CheckResult> checks = c.governing.results();
         List<Finding> findings = new ArrayList<>(BeamFindings.of(line, checks, own));
-        c.code.flangeShear().flatMap(rules -> FlangeShearCheck.note(line, own, profile, rules)).ifPresent(findings::add);
-        c.code.crackWidth().flatMap(rules -> new CrackCheck(line, cage, own, c.bars, c.governing, rules).creep()).ifPresent(findings::add);
+        c.code.flangeShear()
+                .flatMap(rules -> FlangeShearCheck.note(line, own, profile, rules))
+                .ifPresent(findings::add);
+        c.code.crackWidth()
+                .flatMap(rules -> new CrackCheck(line, cage, own, c.bars, c.governing, rules).creep())
+                .ifPresent(findings::add);
         return new BeamDesign(line, cage, own.own(), checks, profile, deflections, findings);
     }
 
@@ -172,21 +180,42 @@ public final class BeamCheck {
         }
         BeamLine.Span span = line.spans().get(s.span());
         ShearStrength shear = bars.shear(s.x(), span, Trace.OFF);
-        return new BeamDesign.Point(s.x(), s.span(), mPos, combo[0], mNeg, combo[1], strengths.at(s.x(), span, true).phiMn(),
-            -strengths.at(s.x(), span, false).phiMn(), vMax, combo[2], vMin, combo[3], shear.concrete(), shear.total(),
-            shear.limit(), ve(i), t, combo[4], torsion.capacity(s, span, shear, combo[4]), torsion.limitUse(s, span, shear));
+        return new BeamDesign.Point(
+                s.x(),
+                s.span(),
+                mPos,
+                combo[0],
+                mNeg,
+                combo[1],
+                strengths.at(s.x(), span, true).phiMn(),
+                -strengths.at(s.x(), span, false).phiMn(),
+                vMax,
+                combo[2],
+                vMin,
+                combo[3],
+                shear.concrete(),
+                shear.total(),
+                shear.limit(),
+                ve(i),
+                t,
+                combo[4],
+                torsion.capacity(s, span, shear, combo[4]),
+                torsion.limitUse(s, span, shear));
     }
 
     private double ve(int i) {
         BeamLine.Station s = line.stations().get(i);
-        return capacityShear.map(c -> c.at(new BeamShearCheck.Place(s.x(), s.span(), i, i, 0))).orElse(0.0);
+        return capacityShear
+                .map(c -> c.at(new BeamShearCheck.Place(s.x(), s.span(), i, i, 0)))
+                .orElse(0.0);
     }
 
     /** The calculation of every check at one station, in order; titles are lines of words. */
-    public static List<kolonne.core.explain.Step> explain(BeamLine line, BeamCage cage, BeamContext context,
-                                                          int station) {
+    public static List<kolonne.core.explain.Step> explain(
+            BeamLine line, BeamCage cage, BeamContext context, int station) {
         BeamContext own = context.of(line);
-        BeamCheck c = new BeamCheck(line, cage, own.basis().redistribution() > 0 ? new Redistribution(line, cage, own).context() : own);
+        BeamCheck c = new BeamCheck(
+                line, cage, own.basis().redistribution() > 0 ? new Redistribution(line, cage, own).context() : own);
         Trace t = Trace.recording();
         BeamDesign.Point p = c.point(station);
         BeamLine.Span span = line.spans().get(p.span());
@@ -195,7 +224,9 @@ public final class BeamCheck {
         c.explainShear(p, span, t);
         c.capacityShear.ifPresent(v -> v.explain(line.stations().get(station), t));
         c.torsion.explain(p, span, station, t);
-        c.code.crackWidth().ifPresent(rules -> new CrackCheck(line, cage, c.context, c.bars, c.governing, rules).explain(station, t));
+        c.code.crackWidth()
+                .ifPresent(
+                        rules -> new CrackCheck(line, cage, c.context, c.bars, c.governing, rules).explain(station, t));
         c.explainSpan(span, t);
         return t.steps();
     }
@@ -209,7 +240,8 @@ public final class BeamCheck {
             deflection.explain(span, t);
         }
         for (BeamCage.Group g : cage.groups()) {
-            if (g.hookFrom() && span.number() == 0 || g.hookTo() && span.number() == line.spans().size() - 1) {
+            if (g.hookFrom() && span.number() == 0
+                    || g.hookTo() && span.number() == line.spans().size() - 1) {
                 code.detailing().hookLength(g.bar(), span.material().fc(), basis.fy(), t);
                 break;
             }
@@ -228,7 +260,14 @@ public final class BeamCheck {
         t.say("Shear", context.combinationName(combo), code.shearClause());
         ShearStrength s = bars.shear(p.x(), span, t);
         String use = code.notation().uses().shear();
-        t.step(use, use, "{0} / {1}", v / s.total(), Quantity.UTILISATION, code.shearClause(),
-            in(v, Quantity.FORCE), in(s.total(), Quantity.FORCE));
+        t.step(
+                use,
+                use,
+                "{0} / {1}",
+                v / s.total(),
+                Quantity.UTILISATION,
+                code.shearClause(),
+                in(v, Quantity.FORCE),
+                in(s.total(), Quantity.FORCE));
     }
 }

@@ -28,8 +28,18 @@ import kolonne.core.model.Purpose;
  * @param own       of the line that is being designed or checked
  * @param demands   of that line; null before there is one
  */
-public record BeamContext(BuildingIndex index, Sidesway sway, Demands strength, Demands service, Demands sustained, Set<String> perimeter, Set<String> roof, Basis basis,
-                          Map<String, HandCage> hand, HandCage own, LineDemands demands) {
+public record BeamContext(
+        BuildingIndex index,
+        Sidesway sway,
+        Demands strength,
+        Demands service,
+        Demands sustained,
+        Set<String> perimeter,
+        Set<String> roof,
+        Basis basis,
+        Map<String, HandCage> hand,
+        HandCage own,
+        LineDemands demands) {
     /** All combinations of an analysis. */
     public static BeamContext of(Analysis a, Basis basis) {
         return of(Sidesway.of(a, basis), basis);
@@ -38,19 +48,51 @@ public record BeamContext(BuildingIndex index, Sidesway sway, Demands strength, 
     /** All combinations of an analysis. @param sway of the same analysis and basis */
     public static BeamContext of(Sidesway sway, Basis basis) {
         Analysis a = sway.strength().analysis();
-        return new BeamContext(a.index(), sway, sway.strength(), new Demands(a, Purpose.SERVICE_CHARACTERISTIC),
-            new Demands(a, Purpose.SERVICE_QUASI_PERMANENT), PerimeterBeams.of(a.index()), RoofBeams.of(a.index()), basis, Map.of(), HandCage.NONE, null);
+        return new BeamContext(
+                a.index(),
+                sway,
+                sway.strength(),
+                new Demands(a, Purpose.SERVICE_CHARACTERISTIC),
+                new Demands(a, Purpose.SERVICE_QUASI_PERMANENT),
+                PerimeterBeams.of(a.index()),
+                RoofBeams.of(a.index()),
+                basis,
+                Map.of(),
+                HandCage.NONE,
+                null);
     }
 
     /** The same with what people have set. */
     public BeamContext with(Map<String, HandCage> set) {
-        return new BeamContext(index, sway, strength, service, sustained, perimeter, roof, basis, Map.copyOf(set), HandCage.NONE, null);
+        return new BeamContext(
+                index,
+                sway,
+                strength,
+                service,
+                sustained,
+                perimeter,
+                roof,
+                basis,
+                Map.copyOf(set),
+                HandCage.NONE,
+                null);
     }
 
     /** The same for one line. */
     public BeamContext of(BeamLine line) {
         HandCage set = hand.getOrDefault(line.id(), HandCage.NONE);
-        return new BeamContext(index, sway, strength, service, sustained, perimeter, roof, basis, hand, set, new LineDemands(line, strength, set.demands(), basis.redistribution()));
+        return new BeamContext(
+                index,
+                sway,
+                strength,
+                service,
+                sustained,
+                perimeter,
+                roof,
+                basis,
+                hand,
+                set,
+                new LineDemands(line, strength, set.demands(), basis.redistribution()));
     }
 
     /** Combinations for strength; where demands are typed two more stand for them. */
@@ -65,7 +107,8 @@ public record BeamContext(BuildingIndex index, Sidesway sway, Demands strength, 
 
     /** The same with another basis. */
     public BeamContext with(Basis other) {
-        return new BeamContext(index, sway, strength, service, sustained, perimeter, roof, other, hand, HandCage.NONE, null);
+        return new BeamContext(
+                index, sway, strength, service, sustained, perimeter, roof, other, hand, HandCage.NONE, null);
     }
 
     /** A component at a station of the line, in the sense of the line. */
@@ -75,12 +118,15 @@ public record BeamContext(BuildingIndex index, Sidesway sway, Demands strength, 
 
     /** Divisor of the span that limits its deflection under live load. */
     public double liveDivisor(BeamLine.Span span) {
-        return span.members().stream().allMatch(m -> roof.contains(m.id())) ? basis.deflection().roof() : basis.deflection().live();
+        return span.members().stream().allMatch(m -> roof.contains(m.id()))
+                ? basis.deflection().roof()
+                : basis.deflection().live();
     }
 
     /** Part of the largest bars of a face that must run through the line (structural integrity); 0 where none must. */
     public double throughPart(BeamLine line, BeamCage.Face face) {
-        boolean edge = line.spans().stream().flatMap(s -> s.members().stream()).anyMatch(m -> perimeter.contains(m.id()));
+        boolean edge =
+                line.spans().stream().flatMap(s -> s.members().stream()).anyMatch(m -> perimeter.contains(m.id()));
         return edge ? basis.designCode().detailing().integrityPart(face == BeamCage.Face.BOTTOM) : 0;
     }
 }

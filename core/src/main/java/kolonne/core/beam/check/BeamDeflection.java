@@ -37,8 +37,12 @@ final class BeamDeflection {
     private record Stage(Demands demands, int combination, boolean sustainedPart, double creep) {
         /** A component at a station, in the sense of the line. */
         double at(BeamLine.Station s, int component) {
-            return LineDemands.turned(s, component, sustainedPart ? demands.sustainedPart(s.memberNumber(), s.station(), combination, component)
-                : demands.at(s.memberNumber(), s.station(), combination, component));
+            return LineDemands.turned(
+                    s,
+                    component,
+                    sustainedPart
+                            ? demands.sustainedPart(s.memberNumber(), s.station(), combination, component)
+                            : demands.at(s.memberNumber(), s.station(), combination, component));
         }
 
         double displacement(int joint, int direction) {
@@ -92,7 +96,8 @@ final class BeamDeflection {
         return worst;
     }
 
-    private Deflections deflections(BeamLine.Span span, Curve sustained, double[] added, double[] all, double[] dead, int service, int q) {
+    private Deflections deflections(
+            BeamLine.Span span, Curve sustained, double[] added, double[] all, double[] dead, int service, int q) {
         List<Double> x = new ArrayList<>();
         List<Double> live = new ArrayList<>();
         List<Double> lasting = new ArrayList<>();
@@ -141,7 +146,9 @@ final class BeamDeflection {
         double n = Steel.ES / span.material().E() * (1 + stage.creep());
         List<BarLayer> layers = bars.layers(key.x(), span, sagging, true);
         CrackedSection cracked = CrackedSection.of(span.shape(), sagging, layers, n);
-        double first = layers.stream().mapToDouble(l -> l.area() * (l.depth() - cracked.depth())).sum();
+        double first = layers.stream()
+                .mapToDouble(l -> l.area() * (l.depth() - cracked.depth()))
+                .sum();
         double curvature = rules.shrinkage() * n * Math.abs(first) / cracked.inertia();
         double held = switch (DeflectionCheck.ends(line, span)) {
             case SIMPLE -> 0.125;
@@ -151,7 +158,15 @@ final class BeamDeflection {
         };
         double w = held * curvature * length(span) * length(span);
         if (t.on()) {
-            t.step("Δshrinkage", "k εcs αe S / I l²", "k = {0}, l = {1}", w, Quantity.DEFLECTION, rules.shrinkageClause(), in(held, Quantity.NUMBER), in(length(span), Quantity.LENGTH));
+            t.step(
+                    "Δshrinkage",
+                    "k εcs αe S / I l²",
+                    "k = {0}, l = {1}",
+                    w,
+                    Quantity.DEFLECTION,
+                    rules.shrinkageClause(),
+                    in(held, Quantity.NUMBER),
+                    in(length(span), Quantity.LENGTH));
         }
         return w;
     }
@@ -188,13 +203,16 @@ final class BeamDeflection {
         return line.stations().stream().filter(s -> s.span() == span.number()).toList();
     }
 
-    // ---- stiffness ------------------------------------------------------------------------------------------------------
+    // ---- stiffness
+    // ------------------------------------------------------------------------------------------------------
 
     /** The station whose section gives Ie: the largest sagging moment of a span, the support of a cantilever. */
     private BeamLine.Station key(BeamLine.Span span, Stage stage) {
         List<BeamLine.Station> all = stations(span);
         if (line.cantilever(span.number())) {
-            return line.supports().get(span.number()).kind() == BeamLine.SupportKind.FREE ? all.get(all.size() - 1) : all.get(0);
+            return line.supports().get(span.number()).kind() == BeamLine.SupportKind.FREE
+                    ? all.get(all.size() - 1)
+                    : all.get(0);
         }
         BeamLine.Station best = all.get(all.size() / 2);
         for (BeamLine.Station s : all) {
@@ -218,9 +236,24 @@ final class BeamDeflection {
         double n = Steel.ES / span.material().E() * (1 + stage.creep());
         double cracked = CrackedSection.of(shape, sagging, layers, n).inertia();
         if (t.on()) {
-            t.step("Mcr", "fr Ig / yt", "{0} × {1} / {2}", cracking, Quantity.MOMENT, rules.immediateClause(), in(rules.rupture(span.material().fc()), Quantity.STRESS),
-                in(gross, Quantity.SECOND_MOMENT), in(tensionFace, Quantity.LENGTH));
-            t.step("Icr", "transformed cracked section", "n = {0}", cracked, Quantity.SECOND_MOMENT, rules.immediateClause(), in(n, Quantity.NUMBER));
+            t.step(
+                    "Mcr",
+                    "fr Ig / yt",
+                    "{0} × {1} / {2}",
+                    cracking,
+                    Quantity.MOMENT,
+                    rules.immediateClause(),
+                    in(rules.rupture(span.material().fc()), Quantity.STRESS),
+                    in(gross, Quantity.SECOND_MOMENT),
+                    in(tensionFace, Quantity.LENGTH));
+            t.step(
+                    "Icr",
+                    "transformed cracked section",
+                    "n = {0}",
+                    cracked,
+                    Quantity.SECOND_MOMENT,
+                    rules.immediateClause(),
+                    in(n, Quantity.NUMBER));
         }
         return rules.effectiveInertia(Math.abs(m), cracking, gross, cracked, t);
     }
@@ -234,7 +267,8 @@ final class BeamDeflection {
         return bars.areaAt(x, face) / (span.shape().webWidth() * bars.effectiveDepth(x, span, other));
     }
 
-    // ---- integration ----------------------------------------------------------------------------------------------------
+    // ---- integration
+    // ----------------------------------------------------------------------------------------------------
 
     private Curve curve(BeamLine.Span span, Stage stage, Trace t) {
         double ei = span.material().E() / (1 + stage.creep()) * effective(span, stage, t);
@@ -261,7 +295,8 @@ final class BeamDeflection {
             turn = supportSlope(span, false, stage) - slope[n - 1];
             shift = -w[n - 1] - turn * (x[n - 1] - x[0]);
         } else {
-            // against the chord between the middles of the supports, which turn with the ends of the beam as stiff joints
+            // against the chord between the middles of the supports, which turn with the ends of the beam as stiff
+            // joints
             double before = freeFrom ? 0 : Math.max(0, x[0] - span.from());
             double after = freeTo ? 0 : Math.max(0, span.to() - x[n - 1]);
             turn = -(w[n - 1] + slope[n - 1] * after) / (before + x[n - 1] - x[0] + after);
@@ -274,7 +309,8 @@ final class BeamDeflection {
     }
 
     /** w'' = −M / EI from one station to the next, with the moment a parabola through both moments and shears. */
-    private static void step(BeamLine.Station a, BeamLine.Station b, Stage stage, double ei, double[] slope, double[] w, int i) {
+    private static void step(
+            BeamLine.Station a, BeamLine.Station b, Stage stage, double ei, double[] slope, double[] w, int i) {
         double h = b.x() - a.x();
         double m0 = stage.at(a, Analysis.MY);
         double m1 = stage.at(b, Analysis.MY);
@@ -291,7 +327,10 @@ final class BeamDeflection {
             Curve c = curve(line.spans().get(other), stage, Trace.OFF);
             return behindLeft ? c.slopeTo() : c.slopeFrom();
         }
-        return jointSlope(cantilever, line.supports().get(cantilever.number() + (behindLeft ? 0 : 1)).joint(), stage);
+        return jointSlope(
+                cantilever,
+                line.supports().get(cantilever.number() + (behindLeft ? 0 : 1)).joint(),
+                stage);
     }
 
     /** How much the line slopes down, along it, at a joint of the frame: the joint's rotation about the horizontal axis across. */
@@ -308,22 +347,40 @@ final class BeamDeflection {
         return -(stage.displacement(k, 3) * uy - stage.displacement(k, 4) * ux);
     }
 
-    // ---- calculation ----------------------------------------------------------------------------------------------------
+    // ---- calculation
+    // ----------------------------------------------------------------------------------------------------
 
     /** The calculation of a span's deflections, for the combinations that decide. */
     void explain(BeamLine.Span span, Trace t) {
         Deflections d = of(span);
-        t.say("Deflection, span " + (span.number() + 1), context.service().combination(d.service()).name() + "; sustained "
-            + context.sustained().combination(d.sustained()).name(), rules.limitClause());
+        t.say(
+                "Deflection, span " + (span.number() + 1),
+                context.service().combination(d.service()).name() + "; sustained "
+                        + context.sustained().combination(d.sustained()).name(),
+                rules.limitClause());
         double[] all = curve(span, service(d.service()), t).w();
         double[] dead = curve(span, dead(d.service()), t).w();
         double[] sustained = curve(span, sustained(d.sustained()), t).w();
         int a = d.liveAt();
-        t.step("Δlive", "Δ(D + L) − Δ(D), each with its Ie", "{0} − {1}", all[a] - dead[a], Quantity.DEFLECTION, rules.immediateClause(),
-            in(all[a], Quantity.DEFLECTION), in(dead[a], Quantity.DEFLECTION));
+        t.step(
+                "Δlive",
+                "Δ(D + L) − Δ(D), each with its Ie",
+                "{0} − {1}",
+                all[a] - dead[a],
+                Quantity.DEFLECTION,
+                rules.immediateClause(),
+                in(all[a], Quantity.DEFLECTION),
+                in(dead[a], Quantity.DEFLECTION));
         double[] added = added(span, new Curve(new double[0], sustained, 0, 0), d.sustained(), t);
         int b = d.lastingAt();
-        t.step("Δlasting", "Δcreep and shrinkage + Δlive", "{0} + {1}", d.lasting().get(b), Quantity.DEFLECTION, rules.longTermClause(),
-            in(added[b], Quantity.DEFLECTION), in(d.live().get(b), Quantity.DEFLECTION));
+        t.step(
+                "Δlasting",
+                "Δcreep and shrinkage + Δlive",
+                "{0} + {1}",
+                d.lasting().get(b),
+                Quantity.DEFLECTION,
+                rules.longTermClause(),
+                in(added[b], Quantity.DEFLECTION),
+                in(d.live().get(b), Quantity.DEFLECTION));
     }
 }

@@ -13,7 +13,8 @@ public final class BeamDemands {
     /** Of a line with its cage: redistributed where the sections allow it, typed where a person typed them. */
     public static BeamDemands of(BeamDesign d, BeamContext building) {
         BeamContext own = building.of(d.line());
-        return new BeamDemands(own.basis().redistribution() > 0 ? new Redistribution(d.line(), d.cage(), own).context() : own);
+        return new BeamDemands(
+                own.basis().redistribution() > 0 ? new Redistribution(d.line(), d.cage(), own).context() : own);
     }
 
     public int count() {
@@ -22,7 +23,9 @@ public final class BeamDemands {
 
     /** Id of a combination, or the name of what stands for typed demands. */
     public String id(int c) {
-        return c < context.strength().count() ? context.strength().combination(c).id() : context.combinationName(c);
+        return c < context.strength().count()
+                ? context.strength().combination(c).id()
+                : context.combinationName(c);
     }
 
     /** A component at a station in the sense of the line [N, Nmm]. */

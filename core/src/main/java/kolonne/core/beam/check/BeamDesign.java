@@ -17,8 +17,14 @@ import kolonne.core.finding.Severity;
  * @param hand     what of it a person has set
  * @param deflections of every span; empty where the model has no service combinations
  */
-public record BeamDesign(BeamLine line, BeamCage cage, HandCage hand, List<CheckResult> checks, List<Point> profile,
-                         List<Deflections> deflections, List<Finding> findings) {
+public record BeamDesign(
+        BeamLine line,
+        BeamCage cage,
+        HandCage hand,
+        List<CheckResult> checks,
+        List<Point> profile,
+        List<Deflections> deflections,
+        List<Finding> findings) {
     /**
      * Demand and capacity at a station.
      *
@@ -32,9 +38,27 @@ public record BeamDesign(BeamLine line, BeamCage cage, HandCage hand, List<Check
      * @param limitUse how far shear, with torque where it counts, uses up the concrete; 1 is the limit
      * @param tn     torque that the outer legs carry beside the shear that comes with t; the threshold where torsion does not count
      */
-    public record Point(double x, int span, double mPos, int comboPos, double mNeg, int comboNeg, double capPos,
-                        double capNeg, double vMax, int comboVMax, double vMin, int comboVMin, double vc, double vn,
-                        double vLimit, double ve, double t, int comboT, double tn, double limitUse) {}
+    public record Point(
+            double x,
+            int span,
+            double mPos,
+            int comboPos,
+            double mNeg,
+            int comboNeg,
+            double capPos,
+            double capNeg,
+            double vMax,
+            int comboVMax,
+            double vMin,
+            int comboVMin,
+            double vc,
+            double vn,
+            double vLimit,
+            double ve,
+            double t,
+            int comboT,
+            double tn,
+            double limitUse) {}
 
     public BeamDesign {
         checks = List.copyOf(checks);

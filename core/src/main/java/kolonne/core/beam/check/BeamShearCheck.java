@@ -35,7 +35,13 @@ public final class BeamShearCheck {
     private final DesignCode code;
     private final List<Demand> demands;
 
-    BeamShearCheck(BeamLine line, BeamCage cage, BeamContext context, double[] torques, Governing governing, Strength strength) {
+    BeamShearCheck(
+            BeamLine line,
+            BeamCage cage,
+            BeamContext context,
+            double[] torques,
+            Governing governing,
+            Strength strength) {
         this.line = line;
         this.context = context;
         this.governing = governing;
@@ -46,15 +52,37 @@ public final class BeamShearCheck {
 
     /** Checks every demand of the line and returns them. */
     List<Demand> run() {
-        String clause = DuctileSpans.rules(line, context.basis()).map(DuctileFrame::capacityShearClause).orElse("");
+        String clause = DuctileSpans.rules(line, context.basis())
+                .map(DuctileFrame::capacityShearClause)
+                .orElse("");
         for (Demand d : demands) {
             BeamLine.Span span = line.spans().get(d.span());
             ShearStrength s = strength.at(d.x(), span);
-            governing.offer(CheckKind.SHEAR, d.v(), s.total(), At.station(d.x(), d.span(), d.station()).under(context.combinationName(d.combination())), code.shearClause());
-            governing.offer(CheckKind.SHEAR_LIMIT, d.v(), s.limit(), At.station(d.x(), d.span(), d.station()).under(context.combinationName(d.combination())), code.shearLimitClause());
+            governing.offer(
+                    CheckKind.SHEAR,
+                    d.v(),
+                    s.total(),
+                    At.station(d.x(), d.span(), d.station()).under(context.combinationName(d.combination())),
+                    code.shearClause());
+            governing.offer(
+                    CheckKind.SHEAR_LIMIT,
+                    d.v(),
+                    s.limit(),
+                    At.station(d.x(), d.span(), d.station()).under(context.combinationName(d.combination())),
+                    code.shearLimitClause());
             if (d.capacity() > 0) {
-                governing.offer(CheckKind.SHEAR_LIMIT, d.capacity(), s.limit() - (d.withoutConcrete() ? s.concrete() : 0), At.station(d.x(), d.span(), d.station()).under(CAPACITY), code.shearLimitClause());
-                governing.offer(CheckKind.CAPACITY_SHEAR, d.capacity(), s.total() - (d.withoutConcrete() ? s.concrete() : 0), At.station(d.x(), d.span(), d.station()).under(CAPACITY), clause);
+                governing.offer(
+                        CheckKind.SHEAR_LIMIT,
+                        d.capacity(),
+                        s.limit() - (d.withoutConcrete() ? s.concrete() : 0),
+                        At.station(d.x(), d.span(), d.station()).under(CAPACITY),
+                        code.shearLimitClause());
+                governing.offer(
+                        CheckKind.CAPACITY_SHEAR,
+                        d.capacity(),
+                        s.total() - (d.withoutConcrete() ? s.concrete() : 0),
+                        At.station(d.x(), d.span(), d.station()).under(CAPACITY),
+                        clause);
             }
         }
         return demands;
@@ -68,7 +96,15 @@ public final class BeamShearCheck {
      * @param capacity  shear that comes with the strength of the span's ends in a ductile frame, else 0 [N]
      * @param withoutConcrete whether stirrups alone must carry that
      */
-    public record Demand(double x, int span, double v, int combination, int station, List<Pair> torsional, double capacity, boolean withoutConcrete) {
+    public record Demand(
+            double x,
+            int span,
+            double v,
+            int combination,
+            int station,
+            List<Pair> torsional,
+            double capacity,
+            boolean withoutConcrete) {
         public double most() {
             return Math.max(v, capacity);
         }
@@ -87,12 +123,17 @@ public final class BeamShearCheck {
         /** Legs that carry a shear without the concrete. */
         private static double alone(double shear, ShearInput in, DesignCode code) {
             double avs = code.shear(in, Trace.OFF).minimumAvs();
-            ShearStrength s = code.shear(new ShearInput(in.fc(), in.fyt(), in.bw(), in.d(), in.ag(), in.rhoW(), avs, in.nu()), Trace.OFF);
-            return shear > s.limit() - s.concrete() ? Double.POSITIVE_INFINITY : shear / (s.total() - s.concrete()) * avs;
+            ShearStrength s = code.shear(
+                    new ShearInput(in.fc(), in.fyt(), in.bw(), in.d(), in.ag(), in.rhoW(), avs, in.nu()), Trace.OFF);
+            return shear > s.limit() - s.concrete()
+                    ? Double.POSITIVE_INFINITY
+                    : shear / (s.total() - s.concrete()) * avs;
         }
 
         Demand with(double shear, boolean stirrupsAlone) {
-            List<Pair> pairs = torsional.stream().map(p -> new Pair(Math.max(p.v(), shear), p.t(), p.combination())).toList();
+            List<Pair> pairs = torsional.stream()
+                    .map(p -> new Pair(Math.max(p.v(), shear), p.t(), p.combination()))
+                    .toList();
             return new Demand(x, span, v, combination, station, pairs, shear, stirrupsAlone);
         }
     }
@@ -127,9 +168,19 @@ public final class BeamShearCheck {
 
     /** Design shears along the line, in order of place; sections nearer than d to a column's face are left out. */
     public static List<Demand> demands(BeamLine line, BeamContext context, double[] torques) {
-        List<BeamTorsion> torsion = line.spans().stream().map(s -> new BeamTorsion(line, s, context.basis(), torques, context.basis().stirrupList().get(0), BeamTorsion.largest(context.basis()),
-            0)).toList();
-        return places(line, context).stream().map(p -> at(context, line.stations(), p, torsion.get(p.span()))).toList();
+        List<BeamTorsion> torsion = line.spans().stream()
+                .map(s -> new BeamTorsion(
+                        line,
+                        s,
+                        context.basis(),
+                        torques,
+                        context.basis().stirrupList().get(0),
+                        BeamTorsion.largest(context.basis()),
+                        0))
+                .toList();
+        return places(line, context).stream()
+                .map(p -> at(context, line.stations(), p, torsion.get(p.span())))
+                .toList();
     }
 
     private static List<Place> places(BeamLine line, BeamContext context) {
@@ -146,7 +197,12 @@ public final class BeamShearCheck {
                 if (x >= from - 1e-6 && x <= to + 1e-6) {
                     out.add(new Place(x, span.number(), i, i, 0));
                 } else if (i < last && x < from && st.get(i + 1).x() > from) {
-                    out.add(new Place(from, span.number(), i, i + 1, (from - x) / (st.get(i + 1).x() - x)));
+                    out.add(new Place(
+                            from,
+                            span.number(),
+                            i,
+                            i + 1,
+                            (from - x) / (st.get(i + 1).x() - x)));
                 }
                 if (i > first && x > to && st.get(i - 1).x() < to) {
                     double before = st.get(i - 1).x();
@@ -158,8 +214,8 @@ public final class BeamShearCheck {
     }
 
     /** Where the design for shear begins: d from a column's face if the shear varies smoothly until there. */
-    private static double critical(BeamLine line, BeamLine.Span span, boolean left, double d,
-                                   List<BeamLine.Station> st, int first, int last) {
+    private static double critical(
+            BeamLine line, BeamLine.Span span, boolean left, double d, List<BeamLine.Station> st, int first, int last) {
         BeamLine.Support s = line.supports().get(left ? span.number() : span.number() + 1);
         double face = left ? span.faceFrom() : span.faceTo();
         double at = left ? face + d : face - d;
@@ -167,8 +223,8 @@ public final class BeamShearCheck {
             return face;
         }
         for (int i = first; i < last; i++) {
-            boolean loadBetween = st.get(i + 1).x() - st.get(i).x() < 1 || st.get(i).memberNumber()
-                != st.get(i + 1).memberNumber();
+            boolean loadBetween = st.get(i + 1).x() - st.get(i).x() < 1
+                    || st.get(i).memberNumber() != st.get(i + 1).memberNumber();
             double x = st.get(i).x();
             if (loadBetween && (left ? x < at : x > at)) {
                 return face;
@@ -195,9 +251,12 @@ public final class BeamShearCheck {
         return new Demand(p.x(), p.span(), worst, combination, p.first(), pairs, 0, false);
     }
 
-    private static double value(BeamContext context, List<BeamLine.Station> st, Place p, int combination, int component) {
+    private static double value(
+            BeamContext context, List<BeamLine.Station> st, Place p, int combination, int component) {
         double v = context.at(st.get(p.first()), combination, component);
-        return p.first() == p.second() ? v : v + p.share() * (context.at(st.get(p.second()), combination, component) - v);
+        return p.first() == p.second()
+                ? v
+                : v + p.share() * (context.at(st.get(p.second()), combination, component) - v);
     }
 
     private static int firstOf(List<BeamLine.Station> st, int span) {

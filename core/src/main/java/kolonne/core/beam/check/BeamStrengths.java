@@ -26,12 +26,21 @@ final class BeamStrengths {
 
     FlexuralStrength at(double x, BeamLine.Span span, boolean sagging) {
         List<BarLayer> layers = bars.layers(x, span, sagging);
-        return known.computeIfAbsent(new Key(span.shape(), span.material().fc(), sagging, layers),
-            k -> FlexuralStrength.of(k.shape(), sagging, layers, k.fc(), basis.fy(), basis.designCode(), Trace.OFF));
+        return known.computeIfAbsent(
+                new Key(span.shape(), span.material().fc(), sagging, layers),
+                k -> FlexuralStrength.of(
+                        k.shape(), sagging, layers, k.fc(), basis.fy(), basis.designCode(), Trace.OFF));
     }
 
     /** As if every bar were fully developed: tells want of anchorage from want of steel. */
     FlexuralStrength anchored(double x, BeamLine.Span span, boolean sagging) {
-        return FlexuralStrength.of(span.shape(), sagging, bars.layers(x, span, sagging, true), span.material().fc(), basis.fy(), basis.designCode(), Trace.OFF);
+        return FlexuralStrength.of(
+                span.shape(),
+                sagging,
+                bars.layers(x, span, sagging, true),
+                span.material().fc(),
+                basis.fy(),
+                basis.designCode(),
+                Trace.OFF);
     }
 }

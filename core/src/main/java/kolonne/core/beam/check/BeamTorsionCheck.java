@@ -34,7 +34,14 @@ final class BeamTorsionCheck {
     private final Torsion rules;
     private final BeamTorsion[] torsion;
 
-    BeamTorsionCheck(BeamLine line, BeamCage cage, BeamContext context, double[] torques, BarsAt bars, Governing governing, BeamShearCheck.Strength strength) {
+    BeamTorsionCheck(
+            BeamLine line,
+            BeamCage cage,
+            BeamContext context,
+            double[] torques,
+            BarsAt bars,
+            Governing governing,
+            BeamShearCheck.Strength strength) {
         this.line = line;
         this.cage = cage;
         this.context = context;
@@ -43,18 +50,31 @@ final class BeamTorsionCheck {
         this.strength = strength;
         this.basis = context.basis();
         this.rules = basis.designCode().torsion();
-        torsion = line.spans().stream().map(s -> new BeamTorsion(line, s, context.basis(), torques, stirrup(s.number()), BeamCage.largest(cage.groups(), s, basis),
-            perFace(s.number())))
-            .toArray(BeamTorsion[]::new);
+        torsion = line.spans().stream()
+                .map(s -> new BeamTorsion(
+                        line,
+                        s,
+                        context.basis(),
+                        torques,
+                        stirrup(s.number()),
+                        BeamCage.largest(cage.groups(), s, basis),
+                        perFace(s.number())))
+                .toArray(BeamTorsion[]::new);
     }
 
     private Bar stirrup(int span) {
-        return cage.zones().stream().filter(z -> z.span() == span).map(BeamCage.Zone::bar).max(Comparator.comparingDouble(Bar::diameter))
-            .orElse(basis.stirrupList().get(0));
+        return cage.zones().stream()
+                .filter(z -> z.span() == span)
+                .map(BeamCage.Zone::bar)
+                .max(Comparator.comparingDouble(Bar::diameter))
+                .orElse(basis.stirrupList().get(0));
     }
 
     private int perFace(int span) {
-        return cage.sideBars().stream().filter(s -> s.span() == span).mapToInt(BeamCage.SideBars::perFace).sum();
+        return cage.sideBars().stream()
+                .filter(s -> s.span() == span)
+                .mapToInt(BeamCage.SideBars::perFace)
+                .sum();
     }
 
     BeamTorsion of(int span) {
@@ -83,7 +103,13 @@ final class BeamTorsionCheck {
             for (int c = 0; s.span() == span.number() && c < context.combinations(); c++) {
                 double torque = Math.abs(context.at(s, c, Analysis.T));
                 if (torque > 1e-6 * t.threshold()) {
-                    governing.offer(CheckKind.TORSION_THRESHOLD, torque, t.threshold(), torque / t.threshold(), at(c, s.x(), span, i), rules.thresholdClause());
+                    governing.offer(
+                            CheckKind.TORSION_THRESHOLD,
+                            torque,
+                            t.threshold(),
+                            torque / t.threshold(),
+                            at(c, s.x(), span, i),
+                            rules.thresholdClause());
                 }
             }
         }
@@ -98,20 +124,35 @@ final class BeamTorsionCheck {
             return;
         }
         double leg = z.bar().area() / z.spacing();
-        double needed = torsion[span.number()].legSteel(p.t()) + d.besideTorsion(p, bars.shearInput(d.x(), span), basis.designCode()) / z.legs();
-        governing.offer(CheckKind.TORSION, needed, leg, needed / leg, at(p.combination(), d.x(), span, d.station()), rules.legClause());
+        double needed = torsion[span.number()].legSteel(p.t())
+                + d.besideTorsion(p, bars.shearInput(d.x(), span), basis.designCode()) / z.legs();
+        governing.offer(
+                CheckKind.TORSION,
+                needed,
+                leg,
+                needed / leg,
+                at(p.combination(), d.x(), span, d.station()),
+                rules.legClause());
         double depth = depth(d.x(), span);
         double use = rules.limitUse(p.v(), p.t(), torsion[d.span()].section(), depth, s.limit(), Trace.OFF);
-        governing.offer(CheckKind.SHEAR_TORSION_LIMIT, p.t(), p.t() / Math.max(use, 1e-9), use, at(p.combination(), d.x(), span, d.station()), rules.limitClause());
+        governing.offer(
+                CheckKind.SHEAR_TORSION_LIMIT,
+                p.t(),
+                p.t() / Math.max(use, 1e-9),
+                use,
+                at(p.combination(), d.x(), span, d.station()),
+                rules.limitClause());
     }
 
     private double depth(double x, BeamLine.Span span) {
-        return Math.min(bars.effectiveDepth(x, span, BeamCage.Face.TOP), bars.effectiveDepth(x, span, BeamCage.Face.BOTTOM));
+        return Math.min(
+                bars.effectiveDepth(x, span, BeamCage.Face.TOP), bars.effectiveDepth(x, span, BeamCage.Face.BOTTOM));
     }
 
     /** Area of an outer leg per length: At/s and a share of Av/s [mm2/mm]. */
     private double needed(BeamShearCheck.Pair p, double x, BeamLine.Span span, BeamCage.Zone z) {
-        return torsion[span.number()].legSteel(p.t()) + basis.designCode().shearSteelBesideTorsion(bars.shearInput(x, span), p.v()) / z.legs();
+        return torsion[span.number()].legSteel(p.t())
+                + basis.designCode().shearSteelBesideTorsion(bars.shearInput(x, span), p.v()) / z.legs();
     }
 
     /** Torque that the outer legs carry beside the shear of a combination; the threshold where torsion does not count [Nmm]. */
@@ -133,7 +174,17 @@ final class BeamTorsionCheck {
         double most = 0;
         for (int c = 0; c < context.combinations(); c++) {
             double v = Math.abs(context.at(s, c, Analysis.VZ));
-            most = Math.max(most, counts ? rules.limitUse(v, Math.abs(context.at(s, c, Analysis.T)), t.section(), depth(s.x(), span), shear.limit(), Trace.OFF) : v / shear.limit());
+            most = Math.max(
+                    most,
+                    counts
+                            ? rules.limitUse(
+                                    v,
+                                    Math.abs(context.at(s, c, Analysis.T)),
+                                    t.section(),
+                                    depth(s.x(), span),
+                                    shear.limit(),
+                                    Trace.OFF)
+                            : v / shear.limit());
         }
         return most;
     }
@@ -141,28 +192,55 @@ final class BeamTorsionCheck {
     private void zones(BeamLine.Span span, BeamTorsion t) {
         double limit = rules.stirrupSpacing(t.section());
         for (BeamCage.Zone z : cage.zones()) {
-            if (z.span() != span.number() || !(t.countsAt(z.from()) || t.countsAt(z.to()) || t.countsAt((z.from() + z.to()) / 2))) {
+            if (z.span() != span.number()
+                    || !(t.countsAt(z.from()) || t.countsAt(z.to()) || t.countsAt((z.from() + z.to()) / 2))) {
                 continue;
             }
             double x = (z.from() + z.to()) / 2;
-            governing.offer(CheckKind.TORSION_SPACING, z.spacing(), limit, z.spacing() / limit, At.place(x, span.number()), rules.stirrupSpacingClause());
+            governing.offer(
+                    CheckKind.TORSION_SPACING,
+                    z.spacing(),
+                    limit,
+                    z.spacing() / limit,
+                    At.place(x, span.number()),
+                    rules.stirrupSpacingClause());
             double thinnest = thinnest(span);
             double least = rules.leastBar(z.spacing());
-            governing.offer(CheckKind.TORSION_BAR_SIZE, least, thinnest, least / thinnest, At.place(x, span.number()), rules.barClause());
+            governing.offer(
+                    CheckKind.TORSION_BAR_SIZE,
+                    least,
+                    thinnest,
+                    least / thinnest,
+                    At.place(x, span.number()),
+                    rules.barClause());
         }
     }
 
     private double thinnest(BeamLine.Span span) {
-        double corner = cage.groups().stream().filter(BeamCage.Group::through).mapToDouble(g -> g.bar().diameter()).min().orElse(0.01);
-        return cage.sideBars().stream().filter(s -> s.span() == span.number()).mapToDouble(s -> s.bar().diameter()).reduce(corner, Math::min);
+        double corner = cage.groups().stream()
+                .filter(BeamCage.Group::through)
+                .mapToDouble(g -> g.bar().diameter())
+                .min()
+                .orElse(0.01);
+        return cage.sideBars().stream()
+                .filter(s -> s.span() == span.number())
+                .mapToDouble(s -> s.bar().diameter())
+                .reduce(corner, Math::min);
     }
 
     /** Side bars, their distance, and bars of a face in compression: the tension face is checked with the bending. */
     private void bars(BeamLine.Span span, BeamTorsion t) {
         double h = span.shape().depth();
         double mid = span.middle();
-        double between = (h - 2 * (basis.beamCover() + stirrup(span.number()).diameter() + thinnest(span) / 2)) / (t.levels() - 1);
-        governing.offer(CheckKind.TORSION_BAR_SPACING, between, rules.barSpacing(), between / rules.barSpacing(), At.place(mid, span.number()), rules.barClause());
+        double between = (h - 2 * (basis.beamCover() + stirrup(span.number()).diameter() + thinnest(span) / 2))
+                / (t.levels() - 1);
+        governing.offer(
+                CheckKind.TORSION_BAR_SPACING,
+                between,
+                rules.barSpacing(),
+                between / rules.barSpacing(),
+                At.place(mid, span.number()),
+                rules.barClause());
         sideAnchorage(span, t);
         for (int i = 0; i < line.stations().size(); i++) {
             BeamLine.Station s = line.stations().get(i);
@@ -173,7 +251,13 @@ final class BeamTorsionCheck {
                 double level = t.levelSteel(Math.abs(context.at(s, c, Analysis.T)), i);
                 for (BeamCage.SideBars side : cage.sideBars()) {
                     if (side.span() == span.number()) {
-                        governing.offer(CheckKind.TORSION_SIDE, level, side.levelArea(), level / side.levelArea(), at(c, s.x(), span, i), rules.longitudinalClause());
+                        governing.offer(
+                                CheckKind.TORSION_SIDE,
+                                level,
+                                side.levelArea(),
+                                level / side.levelArea(),
+                                at(c, s.x(), span, i),
+                                rules.longitudinalClause());
                     }
                 }
                 inCompression(span, s, i, c, level);
@@ -190,7 +274,9 @@ final class BeamTorsionCheck {
             }
             double fc = span.material().fc();
             double hook = basis.designCode().detailing().hookLength(s.bar(), fc, basis.fy(), Trace.OFF);
-            double straight = basis.designCode().detailing().developmentLength(s.bar(), fc, basis.fy(), false, s.bar().diameter(), basis.beamCover(), true);
+            double straight = basis.designCode()
+                    .detailing()
+                    .developmentLength(s.bar(), fc, basis.fy(), false, s.bar().diameter(), basis.beamCover(), true);
             double share = Math.min(1, level / s.levelArea());
             sideEnd(span, t, share * (s.hookFrom() ? hook : straight), span.faceFrom() - s.from(), span.faceFrom());
             sideEnd(span, t, share * (s.hookTo() ? hook : straight), s.to() - span.faceTo(), span.faceTo());
@@ -198,10 +284,12 @@ final class BeamTorsionCheck {
     }
 
     private void sideEnd(BeamLine.Span span, BeamTorsion t, double needed, double run, double face) {
-        boolean free = face == span.faceFrom() ? line.supports().get(span.number()).kind() == BeamLine.SupportKind.FREE
-            : line.supports().get(span.number() + 1).kind() == BeamLine.SupportKind.FREE;
+        boolean free = face == span.faceFrom()
+                ? line.supports().get(span.number()).kind() == BeamLine.SupportKind.FREE
+                : line.supports().get(span.number() + 1).kind() == BeamLine.SupportKind.FREE;
         if (t.countsAt(face) && !free) {
-            governing.offer(CheckKind.TORSION_ANCHORAGE, needed, run, At.place(face, span.number()), rules.anchorageClause());
+            governing.offer(
+                    CheckKind.TORSION_ANCHORAGE, needed, run, At.place(face, span.number()), rules.anchorageClause());
         }
     }
 
@@ -219,12 +307,18 @@ final class BeamTorsionCheck {
         }
     }
 
-    private void face(BeamLine.Span span, BeamLine.Station s, int i, int c, double level, BeamCage.Face face, double m) {
+    private void face(
+            BeamLine.Span span, BeamLine.Station s, int i, int c, double level, BeamCage.Face face, double m) {
         double d = bars.effectiveDepth(s.x(), span, face);
         double needed = level - Math.abs(m) / (0.9 * d * basis.fy());
         if (needed > 0) {
             double has = bars.areaAt(line.within(basis, s.x()), face);
-            governing.offer(CheckKind.TORSION_BARS.of(face == BeamCage.Face.BOTTOM), needed, has, at(c, s.x(), span, i), rules.longitudinalClause());
+            governing.offer(
+                    CheckKind.TORSION_BARS.of(face == BeamCage.Face.BOTTOM),
+                    needed,
+                    has,
+                    at(c, s.x(), span, i),
+                    rules.longitudinalClause());
         }
     }
 
@@ -235,11 +329,21 @@ final class BeamTorsionCheck {
     /** The torsion of the combination with the largest torque at a station. */
     void explain(BeamDesign.Point p, BeamLine.Span span, int station, Trace t) {
         BeamTorsion of = torsion[span.number()];
-        t.say("Torsion", context.combinations() == 0 ? "" : context.combinationName(p.comboT()), rules.thresholdClause());
+        t.say(
+                "Torsion",
+                context.combinations() == 0 ? "" : context.combinationName(p.comboT()),
+                rules.thresholdClause());
         rules.threshold(of.section().fc(), of.section().acp(), of.section().pcp(), t);
         String use = basis.designCode().notation().uses().torsion();
-        t.step(use, use, "{0} / {1}", p.t() / of.threshold(), Quantity.UTILISATION, rules.thresholdClause(),
-            in(p.t(), Quantity.MOMENT), in(of.threshold(), Quantity.MOMENT));
+        t.step(
+                use,
+                use,
+                "{0} / {1}",
+                p.t() / of.threshold(),
+                Quantity.UTILISATION,
+                rules.thresholdClause(),
+                in(p.t(), Quantity.MOMENT),
+                in(of.threshold(), Quantity.MOMENT));
         if (!of.counts() || !of.countsAt(p.x())) {
             t.say("", "Torsion may be neglected here.", rules.thresholdClause());
             return;
@@ -252,15 +356,38 @@ final class BeamTorsionCheck {
         ShearStrength shear = strength.at(p.x(), span);
         if (z != null) {
             double needed = needed(new BeamShearCheck.Pair(v, p.t(), p.comboT()), p.x(), span, z);
-            t.step("A1/s", "At/s + (Av/s) / n", "{0} + {1} / {2}", needed, Quantity.AREA_PER_LENGTH, rules.legClause(),
-                in(at, Quantity.AREA_PER_LENGTH), in((needed - at) * z.legs(), Quantity.AREA_PER_LENGTH), in(z.legs(), Quantity.COUNT));
+            t.step(
+                    "A1/s",
+                    "At/s + (Av/s) / n",
+                    "{0} + {1} / {2}",
+                    needed,
+                    Quantity.AREA_PER_LENGTH,
+                    rules.legClause(),
+                    in(at, Quantity.AREA_PER_LENGTH),
+                    in((needed - at) * z.legs(), Quantity.AREA_PER_LENGTH),
+                    in(z.legs(), Quantity.COUNT));
             double leg = z.bar().area() / z.spacing();
-            t.step("needed / provided", "A1/s over Ab/s", "{0} / {1}", needed / leg, Quantity.UTILISATION, rules.legClause(),
-                in(needed, Quantity.AREA_PER_LENGTH), in(leg, Quantity.AREA_PER_LENGTH));
+            t.step(
+                    "needed / provided",
+                    "A1/s over Ab/s",
+                    "{0} / {1}",
+                    needed / leg,
+                    Quantity.UTILISATION,
+                    rules.legClause(),
+                    in(needed, Quantity.AREA_PER_LENGTH),
+                    in(leg, Quantity.AREA_PER_LENGTH));
         }
-        double al = Math.max(rules.longitudinalSteel(p.t(), of.section(), t), rules.longitudinalMinimum(p.t(), of.section(), t));
-        t.step("Al, level", "Al over top, bottom and side levels", "{0} / {1}", al / of.levels(), Quantity.AREA, rules.longitudinalClause(),
-            in(al, Quantity.AREA), in(of.levels(), Quantity.COUNT));
+        double al = Math.max(
+                rules.longitudinalSteel(p.t(), of.section(), t), rules.longitudinalMinimum(p.t(), of.section(), t));
+        t.step(
+                "Al, level",
+                "Al over top, bottom and side levels",
+                "{0} / {1}",
+                al / of.levels(),
+                Quantity.AREA,
+                rules.longitudinalClause(),
+                in(al, Quantity.AREA),
+                in(of.levels(), Quantity.COUNT));
         rules.limitUse(v, p.t(), of.section(), depth(p.x(), span), shear.limit(), t);
     }
 }

@@ -52,16 +52,25 @@ final class CapacityShear {
         combinations = with.length > 0 ? with : IntStream.range(0, d.count()).toArray();
         BarsAt bars = new BarsAt(line, cage, context.basis());
         lost = new Boolean[line.spans().size()];
-        spans = line.spans().stream().map(s -> DuctileSpans.applies(line, s) ? sway(s, bars) : null).toArray(Sway[]::new);
+        spans = line.spans().stream()
+                .map(s -> DuctileSpans.applies(line, s) ? sway(s, bars) : null)
+                .toArray(Sway[]::new);
     }
 
     /** Of a line with its bars; empty where the basis asks for none or the line is no part of a frame. */
     static Optional<CapacityShear> of(BeamLine line, BeamCage cage, BeamContext context) {
-        return DuctileSpans.rules(line, context.basis()).filter(r -> r.steelFactor() > 0).map(r -> new CapacityShear(line, cage, context, r));
+        return DuctileSpans.rules(line, context.basis())
+                .filter(r -> r.steelFactor() > 0)
+                .map(r -> new CapacityShear(line, cage, context, r));
     }
 
     private Sway sway(BeamLine.Span s, BarsAt bars) {
-        double[] ends = {end(s, s.faceFrom(), true, bars), end(s, s.faceFrom(), false, bars), end(s, s.faceTo(), true, bars), end(s, s.faceTo(), false, bars)};
+        double[] ends = {
+            end(s, s.faceFrom(), true, bars),
+            end(s, s.faceFrom(), false, bars),
+            end(s, s.faceTo(), true, bars),
+            end(s, s.faceTo(), false, bars)
+        };
         return new Sway((ends[1] + ends[2]) / s.clear(), (ends[0] + ends[3]) / s.clear(), ends, s.clear());
     }
 
@@ -70,8 +79,15 @@ final class CapacityShear {
         Basis basis = context.basis();
         DesignCode code = basis.designCode();
         double inside = line.within(basis, x);
-        return FlexuralStrength.of(s.shape(), sagging, bars.layers(inside, s, sagging, true), s.material().fc(), rules.steelFactor() * basis.fy(), code, Trace.OFF)
-            .Mn();
+        return FlexuralStrength.of(
+                        s.shape(),
+                        sagging,
+                        bars.layers(inside, s, sagging, true),
+                        s.material().fc(),
+                        rules.steelFactor() * basis.fy(),
+                        code,
+                        Trace.OFF)
+                .Mn();
     }
 
     /** Shear of a combination at a station without that of the end moments [N]. */
@@ -87,7 +103,8 @@ final class CapacityShear {
             last++;
         }
         double length = all.get(last).x() - all.get(first).x();
-        double ends = context.at(all.get(last), combination, Analysis.MY) - context.at(all.get(first), combination, Analysis.MY);
+        double ends = context.at(all.get(last), combination, Analysis.MY)
+                - context.at(all.get(first), combination, Analysis.MY);
         return context.at(s, combination, Analysis.VZ) - (length > 0 ? ends / length : 0);
     }
 
@@ -118,7 +135,10 @@ final class CapacityShear {
         }
         BeamLine.Station s = line.stations().get(station);
         double v = context.at(s, combination, Analysis.VZ);
-        double e = LineDemands.turned(s, Analysis.VZ, context.strength().earthquakePart(s.memberNumber(), s.station(), combination, Analysis.VZ));
+        double e = LineDemands.turned(
+                s,
+                Analysis.VZ,
+                context.strength().earthquakePart(s.memberNumber(), s.station(), combination, Analysis.VZ));
         return Math.max(Math.abs(v + (rules.earthquakeFactor() - 1) * e), Math.abs(v));
     }
 
@@ -152,11 +172,25 @@ final class CapacityShear {
         }
         t.say("Shear from the strength of the ends", rules.name(), rules.capacityShearClause());
         String m = rules.steelFactor() > 1 ? "Mpr" : "Mn";
-        t.step("Vsway", "(" + m + ",left + " + m + ",right) / ln", "({0} + {1}) / {2}, with " + rules.steelFactor() + " fy", w.most(), Quantity.FORCE,
-            rules.capacityShearClause(), in(w.up() >= w.down() ? w.ends()[1] : w.ends()[0], Quantity.MOMENT),
-            in(w.up() >= w.down() ? w.ends()[2] : w.ends()[3], Quantity.MOMENT), in(w.length(), Quantity.LENGTH));
-        t.step("Ve", Double.isFinite(rules.earthquakeFactor()) ? "Vsway with the span's loads, at most that of " + (int) rules.earthquakeFactor() + " E"
-            : "Vsway with the span's loads", "", at(new BeamShearCheck.Place(s.x(), s.span(), s.number(), s.number(), 0)), Quantity.FORCE, rules.capacityShearClause());
+        t.step(
+                "Vsway",
+                "(" + m + ",left + " + m + ",right) / ln",
+                "({0} + {1}) / {2}, with " + rules.steelFactor() + " fy",
+                w.most(),
+                Quantity.FORCE,
+                rules.capacityShearClause(),
+                in(w.up() >= w.down() ? w.ends()[1] : w.ends()[0], Quantity.MOMENT),
+                in(w.up() >= w.down() ? w.ends()[2] : w.ends()[3], Quantity.MOMENT),
+                in(w.length(), Quantity.LENGTH));
+        t.step(
+                "Ve",
+                Double.isFinite(rules.earthquakeFactor())
+                        ? "Vsway with the span's loads, at most that of " + (int) rules.earthquakeFactor() + " E"
+                        : "Vsway with the span's loads",
+                "",
+                at(new BeamShearCheck.Place(s.x(), s.span(), s.number(), s.number(), 0)),
+                Quantity.FORCE,
+                rules.capacityShearClause());
         if (withoutConcrete(s.x(), s.span())) {
             t.say("Vc = 0", "The end moments make half of the shear or more", rules.withoutConcreteClause());
         }

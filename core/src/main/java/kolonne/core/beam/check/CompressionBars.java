@@ -29,6 +29,7 @@ import kolonne.core.shape.Shape;
 final class CompressionBars implements StirrupLimits {
     /** Depth of the block over d up to which sections are surely tension-controlled. */
     private static final double DUCTILE = 0.25;
+
     private static final double ROUNDING = 1e-6;
 
     private final BeamLine line;
@@ -60,7 +61,8 @@ final class CompressionBars implements StirrupLimits {
 
     private void find(BarsAt bars) {
         Map<List<Object>, double[]> memo = new HashMap<>();
-        List<BeamLine.Station> all = line.stations().stream().filter(s -> s.span() == span.number()).toList();
+        List<BeamLine.Station> all =
+                line.stations().stream().filter(s -> s.span() == span.number()).toList();
         for (int i = 0; i < all.size(); i++) {
             BeamLine.Station s = all.get(i);
             double[] demands = demands(s);
@@ -72,7 +74,9 @@ final class CompressionBars implements StirrupLimits {
                     BeamCage.Face face = sagging ? BeamCage.Face.TOP : BeamCage.Face.BOTTOM;
                     double from = all.get(Math.max(0, i - 1)).x();
                     double to = all.get(Math.min(all.size() - 1, i + 1)).x();
-                    thinnest(s.x(), face, depth).ifPresent(b -> stretches.add(new Stretch(from, to, s.x(), face, b, count(bars, s, sagging, demand, depth))));
+                    thinnest(s.x(), face, depth)
+                            .ifPresent(b -> stretches.add(
+                                    new Stretch(from, to, s.x(), face, b, count(bars, s, sagging, demand, depth))));
                 }
             }
         }
@@ -93,7 +97,8 @@ final class CompressionBars implements StirrupLimits {
      * Depth of the neutral axis at the strength where the section carries a moment only with the bars above it, in compression; 0 where it carries
      * the moment without them, or where all bars are in tension.
      */
-    private double neededTo(BarsAt bars, BeamLine.Station s, boolean sagging, double demand, Map<List<Object>, double[]> memo) {
+    private double neededTo(
+            BarsAt bars, BeamLine.Station s, boolean sagging, double demand, Map<List<Object>, double[]> memo) {
         double h = span.shape().depth();
         List<BarLayer> all = bars.layers(s.x(), span, sagging);
         if (demand <= surely(all.stream().filter(l -> l.depth() > h / 2).toList())) {
@@ -105,9 +110,13 @@ final class CompressionBars implements StirrupLimits {
 
     /** Neutral axis with all bars, 0 where none lies above it [mm]; and the strength without those above it [Nmm]. */
     private double[] withAndWithout(List<BarLayer> all, boolean sagging) {
-        double c = FlexuralStrength.of(span.shape(), sagging, all, span.material().fc(), basis.fy(), code, Trace.OFF).c();
+        double c = FlexuralStrength.of(
+                        span.shape(), sagging, all, span.material().fc(), basis.fy(), code, Trace.OFF)
+                .c();
         List<BarLayer> tension = all.stream().filter(l -> l.depth() >= c).toList();
-        double alone = FlexuralStrength.of(span.shape(), sagging, tension, span.material().fc(), basis.fy(), code, Trace.OFF).phiMn();
+        double alone = FlexuralStrength.of(
+                        span.shape(), sagging, tension, span.material().fc(), basis.fy(), code, Trace.OFF)
+                .phiMn();
         return new double[] {tension.size() < all.size() ? c : 0, alone};
     }
 
@@ -115,11 +124,18 @@ final class CompressionBars implements StirrupLimits {
     private int count(BarsAt bars, BeamLine.Station s, boolean sagging, double demand, double depth) {
         List<BarLayer> all = bars.layers(s.x(), span, sagging);
         BeamCage.Face face = sagging ? BeamCage.Face.TOP : BeamCage.Face.BOTTOM;
-        int there = groups.stream().filter(g -> g.face() == face && s.x() >= g.from() - 1 && s.x() <= g.to() + 1 && g.offset() < depth).mapToInt(BeamCage.Group::count).sum();
+        int there = groups.stream()
+                .filter(g -> g.face() == face && s.x() >= g.from() - 1 && s.x() <= g.to() + 1 && g.offset() < depth)
+                .mapToInt(BeamCage.Group::count)
+                .sum();
         for (int n = 1; n < there; n++) {
             double part = (double) n / there;
-            List<BarLayer> some = all.stream().map(l -> l.depth() < depth ? new BarLayer(l.depth(), part * l.area()) : l).toList();
-            if (FlexuralStrength.of(span.shape(), sagging, some, span.material().fc(), basis.fy(), code, Trace.OFF).phiMn() >= demand) {
+            List<BarLayer> some = all.stream()
+                    .map(l -> l.depth() < depth ? new BarLayer(l.depth(), part * l.area()) : l)
+                    .toList();
+            if (FlexuralStrength.of(span.shape(), sagging, some, span.material().fc(), basis.fy(), code, Trace.OFF)
+                            .phiMn()
+                    >= demand) {
                 return n;
             }
         }
@@ -148,12 +164,17 @@ final class CompressionBars implements StirrupLimits {
 
     /** The thinnest bar of a face above the neutral axis. */
     private Optional<Bar> thinnest(double x, BeamCage.Face face, double depth) {
-        return groups.stream().filter(g -> g.face() == face && g.offset() < depth && x >= g.from() - 1 && x <= g.to() + 1).map(BeamCage.Group::bar)
-            .min(Comparator.comparingDouble(Bar::diameter));
+        return groups.stream()
+                .filter(g -> g.face() == face && g.offset() < depth && x >= g.from() - 1 && x <= g.to() + 1)
+                .map(BeamCage.Group::bar)
+                .min(Comparator.comparingDouble(Bar::diameter));
     }
 
     private double limit(Stretch s, Bar stirrup) {
-        return code.compressionTieSpacing(s.thinnest(), stirrup, Math.min(span.shape().webWidth(), span.shape().depth()));
+        return code.compressionTieSpacing(
+                s.thinnest(),
+                stirrup,
+                Math.min(span.shape().webWidth(), span.shape().depth()));
     }
 
     @Override
@@ -169,12 +190,16 @@ final class CompressionBars implements StirrupLimits {
 
     @Override
     public int legs(Bar stirrup) {
-        return code.compressionBarsHeld() ? stretches.stream().mapToInt(s -> legs(s, stirrup)).max().orElse(2) : 2;
+        return code.compressionBarsHeld()
+                ? stretches.stream().mapToInt(s -> legs(s, stirrup)).max().orElse(2)
+                : 2;
     }
 
     @Override
     public boolean allows(Bar stirrup) {
-        return !code.compressionBarsHeld() || stretches.stream().allMatch(s -> stirrup.diameter() >= code.columns().smallestTie(s.thinnest()) - 0.05);
+        return !code.compressionBarsHeld()
+                || stretches.stream()
+                        .allMatch(s -> stirrup.diameter() >= code.columns().smallestTie(s.thinnest()) - 0.05);
     }
 
     /** Stirrups of a cage against what its bars in compression ask for. */
@@ -184,11 +209,25 @@ final class CompressionBars implements StirrupLimits {
                 if (z.span() != span.number() || z.to() <= s.from() + 1e-6 || z.from() >= s.to() - 1e-6) {
                     continue;
                 }
-                governing.offer(CheckKind.COMPRESSION_SPACING, z.spacing(), limit(s, z.bar()), At.place(s.x(), span.number()), code.compressionTieClause());
+                governing.offer(
+                        CheckKind.COMPRESSION_SPACING,
+                        z.spacing(),
+                        limit(s, z.bar()),
+                        At.place(s.x(), span.number()),
+                        code.compressionTieClause());
                 if (code.compressionBarsHeld()) {
-                    governing.offer(CheckKind.COMPRESSION_LEGS, legs(s, z.bar()), z.legs(), At.place(s.x(), span.number()), code.compressionTieClause());
-                    governing.offer(CheckKind.COMPRESSION_STIRRUP, code.columns().smallestTie(s.thinnest()), z.bar().diameter() + 0.05,
-                        At.place(s.x(), span.number()), code.compressionTieClause());
+                    governing.offer(
+                            CheckKind.COMPRESSION_LEGS,
+                            legs(s, z.bar()),
+                            z.legs(),
+                            At.place(s.x(), span.number()),
+                            code.compressionTieClause());
+                    governing.offer(
+                            CheckKind.COMPRESSION_STIRRUP,
+                            code.columns().smallestTie(s.thinnest()),
+                            z.bar().diameter() + 0.05,
+                            At.place(s.x(), span.number()),
+                            code.compressionTieClause());
                 }
             }
         }

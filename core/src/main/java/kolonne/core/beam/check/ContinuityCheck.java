@@ -17,6 +17,7 @@ import kolonne.core.section.FlexuralStrength;
 public final class ContinuityCheck {
     /** Runs are sought up to so many times those that there are. */
     private static final double MOST_PART = 8;
+
     private static final int BISECTIONS = 24;
     /** Of a development length, what rounding may take. */
     private static final double DEVELOPED = 1e-3;
@@ -30,7 +31,13 @@ public final class ContinuityCheck {
     private final Basis basis;
     private final DesignCode code;
 
-    ContinuityCheck(BeamLine line, BeamCage cage, BeamContext context, BarsAt bars, Governing governing, List<BeamDesign.Point> profile) {
+    ContinuityCheck(
+            BeamLine line,
+            BeamCage cage,
+            BeamContext context,
+            BarsAt bars,
+            Governing governing,
+            List<BeamDesign.Point> profile) {
         this.line = line;
         this.cage = cage;
         this.context = context;
@@ -60,7 +67,12 @@ public final class ContinuityCheck {
         double run = from ? face - g.from() : g.to() - face;
         double needed = Math.min(bars.hookLength(i), run * neededPart(span, from, g.face()));
         if (needed > 0) {
-            governing.offer(CheckKind.HOOK.of(g.face() == BeamCage.Face.BOTTOM), needed, run, At.place(face, span.number()), code.detailing().hookClause());
+            governing.offer(
+                    CheckKind.HOOK.of(g.face() == BeamCage.Face.BOTTOM),
+                    needed,
+                    run,
+                    At.place(face, span.number()),
+                    code.detailing().hookClause());
         }
     }
 
@@ -76,7 +88,15 @@ public final class ContinuityCheck {
         double high = MOST_PART;
         for (int k = 0; k < BISECTIONS; k++) {
             double middle = (low + high) / 2;
-            double has = FlexuralStrength.of(span.shape(), sagging, bars.layersAtEnd(x, span, sagging, middle), span.material().fc(), basis.fy(), code, Trace.OFF).phiMn();
+            double has = FlexuralStrength.of(
+                            span.shape(),
+                            sagging,
+                            bars.layersAtEnd(x, span, sagging, middle),
+                            span.material().fc(),
+                            basis.fy(),
+                            code,
+                            Trace.OFF)
+                    .phiMn();
             low = has < moment ? middle : low;
             high = has < moment ? high : middle;
         }
@@ -86,19 +106,32 @@ public final class ContinuityCheck {
     /** Bars that run through a line of the perimeter against its largest steel of the face where moments are largest: in the spans, at the supports (9.7.7.1). */
     void integrity(BeamCage.Face face) {
         double part = context.throughPart(line, face);
-        double through = cage.groups().stream().filter(g -> g.face() == face && g.through()).mapToDouble(BeamCage.Group::area).sum();
+        double through = cage.groups().stream()
+                .filter(g -> g.face() == face && g.through())
+                .mapToDouble(BeamCage.Group::area)
+                .sum();
         boolean bottom = face == BeamCage.Face.BOTTOM;
         double most = 0;
         for (BeamLine.Span span : line.spans()) {
             double middle = span.middle();
             for (boolean left : bottom ? new boolean[] {true} : new boolean[] {true, false}) {
-                most = Math.max(most, profile.stream().filter(p -> p.span() == span.number() && (bottom || left == p.x() < middle))
-                    .max(java.util.Comparator.comparingDouble(p -> bottom ? p.mPos() : -p.mNeg()))
-                    .filter(p -> (bottom ? p.mPos() : -p.mNeg()) > span.negligibleMoment()).map(p -> bars.areaAt(p.x(), face)).orElse(0.0));
+                most = Math.max(
+                        most,
+                        profile.stream()
+                                .filter(p -> p.span() == span.number() && (bottom || left == p.x() < middle))
+                                .max(java.util.Comparator.comparingDouble(p -> bottom ? p.mPos() : -p.mNeg()))
+                                .filter(p -> (bottom ? p.mPos() : -p.mNeg()) > span.negligibleMoment())
+                                .map(p -> bars.areaAt(p.x(), face))
+                                .orElse(0.0));
             }
         }
         if (part > 0 && most > 0) {
-            governing.offer(CheckKind.INTEGRITY.of(face == BeamCage.Face.BOTTOM), part * most, through, At.place(line.spans().get(0).faceFrom(), line.spans().get(0).number()), code.detailing().integrityClause());
+            governing.offer(
+                    CheckKind.INTEGRITY.of(face == BeamCage.Face.BOTTOM),
+                    part * most,
+                    through,
+                    At.place(line.spans().get(0).faceFrom(), line.spans().get(0).number()),
+                    code.detailing().integrityClause());
             for (boolean left : new boolean[] {true, false}) {
                 yieldingAtEnd(face, left, part * most);
             }
@@ -108,8 +141,11 @@ public final class ContinuityCheck {
     /** As much of the continuous steel as the code asks for is developed whole at a support where the line ends; less than a whole hook does not count (25.4.10.2). */
     private void yieldingAtEnd(BeamCage.Face face, boolean left, double needed) {
         BeamLine.Span span = line.spans().get(left ? 0 : line.spans().size() - 1);
-        BeamLine.SupportKind kind = line.supports().get(left ? 0 : line.spans().size()).kind();
-        if (!code.detailing().integrityYields() || kind == BeamLine.SupportKind.FREE || kind == BeamLine.SupportKind.HELD) {
+        BeamLine.SupportKind kind =
+                line.supports().get(left ? 0 : line.spans().size()).kind();
+        if (!code.detailing().integrityYields()
+                || kind == BeamLine.SupportKind.FREE
+                || kind == BeamLine.SupportKind.HELD) {
             return;
         }
         double x = left ? span.faceFrom() : span.faceTo();
@@ -118,7 +154,12 @@ public final class ContinuityCheck {
             BeamCage.Group g = cage.groups().get(i);
             yields += g.face() == face && g.through() && bars.developed(g, i, x) > 1 - DEVELOPED ? g.area() : 0;
         }
-        governing.offer(CheckKind.INTEGRITY_END.of(face == BeamCage.Face.BOTTOM), needed, yields, At.place(x, span.number()), code.detailing().integrityEndClause());
+        governing.offer(
+                CheckKind.INTEGRITY_END.of(face == BeamCage.Face.BOTTOM),
+                needed,
+                yields,
+                At.place(x, span.number()),
+                code.detailing().integrityEndClause());
     }
 
     /** A third of a support's top steel runs past the point of inflection (9.7.3.8.4). */
@@ -137,13 +178,20 @@ public final class ContinuityCheck {
             }
             double passing = 0;
             for (BeamCage.Group g : cage.groups()) {
-                double run = code.detailing().inflectionRun(span.shape().depth() - g.offset(), g.bar().diameter(), span.clear());
+                double run = code.detailing()
+                        .inflectionRun(
+                                span.shape().depth() - g.offset(), g.bar().diameter(), span.clear());
                 double end = right ? Math.min(span.faceTo(), x + run) : Math.max(span.faceFrom(), x - run);
                 boolean passes = right ? g.to() >= end - 1 : g.from() <= end + 1;
                 passing += g.face() == BeamCage.Face.TOP && g.covers(face) && passes ? g.area() : 0;
             }
             double needed = code.detailing().inflectionPart() * total;
-            governing.offer(CheckKind.PAST_INFLECTION, needed, passing, At.place(face, span.number()), code.detailing().inflectionClause());
+            governing.offer(
+                    CheckKind.PAST_INFLECTION,
+                    needed,
+                    passing,
+                    At.place(face, span.number()),
+                    code.detailing().inflectionClause());
         }
     }
 

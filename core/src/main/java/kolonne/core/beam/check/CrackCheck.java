@@ -31,7 +31,8 @@ public final class CrackCheck {
     private final Basis basis;
     private final CrackWidth rules;
 
-    public CrackCheck(BeamLine line, BeamCage cage, BeamContext context, BarsAt bars, Governing governing, CrackWidth rules) {
+    public CrackCheck(
+            BeamLine line, BeamCage cage, BeamContext context, BarsAt bars, Governing governing, CrackWidth rules) {
         this.line = line;
         this.cage = cage;
         this.context = context;
@@ -60,8 +61,15 @@ public final class CrackCheck {
                 Moment m = largest(context.sustained(), s, sagging);
                 List<BarLayer> layers = bars.layers(line.within(basis, s.x()), span, sagging, true);
                 if (m.m() > span.negligibleMoment() && !layers.isEmpty()) {
-                    CrackedSection section = CrackedSection.of(span.shape(), sagging, layers, Steel.ES / span.material().E());
-                    double use = m.m() * section.depth() / section.inertia() / rules.linearCreep(span.material().fc());
+                    CrackedSection section = CrackedSection.of(
+                            span.shape(),
+                            sagging,
+                            layers,
+                            Steel.ES / span.material().E());
+                    double use = m.m()
+                            * section.depth()
+                            / section.inertia()
+                            / rules.linearCreep(span.material().fc());
                     at = use > most ? s : at;
                     most = Math.max(most, use);
                 }
@@ -71,10 +79,15 @@ public final class CrackCheck {
             return Optional.empty();
         }
         double limit = rules.linearCreep(line.spans().get(at.span()).material().fc());
-        return Optional.of(Finding.note("creep.nonlinear", line.mark() + ", " + Places.of(line, at.x(), at.span(), context), "Concrete reaches "
-            + Quantity.STRESS.text(most * limit, basis.usUnits()) + " under quasi-permanent load, above the " + Quantity.STRESS.text(limit, basis.usUnits())
-            + " to which creep is linear (" + rules.linearCreepClause() + "): deflection and cracks are computed with linear creep.",
-            "Make the section deeper, use stronger concrete, or raise the creep coefficient."));
+        return Optional.of(Finding.note(
+                "creep.nonlinear",
+                line.mark() + ", " + Places.of(line, at.x(), at.span(), context),
+                "Concrete reaches "
+                        + Quantity.STRESS.text(most * limit, basis.usUnits())
+                        + " under quasi-permanent load, above the " + Quantity.STRESS.text(limit, basis.usUnits())
+                        + " to which creep is linear (" + rules.linearCreepClause()
+                        + "): deflection and cracks are computed with linear creep.",
+                "Make the section deeper, use stronger concrete, or raise the creep coefficient."));
     }
 
     /** The larger use of crack width and of steel stress at every station, for the choice of bars. */
@@ -115,8 +128,13 @@ public final class CrackCheck {
         CrackWidth.Cracked c = m.m() <= span.negligibleMoment() ? null : cracked(s, span, sagging, m.m());
         if (c != null) {
             double w = rules.width(c, Trace.OFF);
-            governing.offer(CheckKind.CRACK_WIDTH.of(sagging), w, rules.limit(), w / rules.limit(), at(i, context.sustained().combination(m.combination()).name()),
-                rules.clause());
+            governing.offer(
+                    CheckKind.CRACK_WIDTH.of(sagging),
+                    w,
+                    rules.limit(),
+                    w / rules.limit(),
+                    at(i, context.sustained().combination(m.combination()).name()),
+                    rules.clause());
         }
     }
 
@@ -154,7 +172,17 @@ public final class CrackCheck {
         }
         double diameter = squares / sum; // (7.12)
         double spacing = FaceLayout.of(cage, span, face, x, basis).widest(1);
-        return new CrackWidth.Cracked(shape.depth(), d, section.depth(), shape.webWidth(), as, diameter, cover, spacing, stress, span.material().fc());
+        return new CrackWidth.Cracked(
+                shape.depth(),
+                d,
+                section.depth(),
+                shape.webWidth(),
+                as,
+                diameter,
+                cover,
+                spacing,
+                stress,
+                span.material().fc());
     }
 
     private void stresses(int i, boolean sagging) {
@@ -172,13 +200,20 @@ public final class CrackCheck {
         CrackedSection late = CrackedSection.of(span.shape(), sagging, layers, n * (1 + rules.creep()));
         String combination = context.service().combination(m.combination()).name();
         double steel = n * (1 + rules.creep()) * m.m() * (deepest - late.depth()) / late.inertia();
-        governing.offer(CheckKind.STEEL_STRESS, steel, rules.steelStress(basis.fy()), steel / rules.steelStress(basis.fy()), at(i, combination), rules.stressClause());
+        governing.offer(
+                CheckKind.STEEL_STRESS,
+                steel,
+                rules.steelStress(basis.fy()),
+                steel / rules.steelStress(basis.fy()),
+                at(i, combination),
+                rules.stressClause());
         if (Double.isInfinite(rules.concreteStress(span.material().fc()))) {
             return;
         }
         double stress = m.m() * early.depth() / early.inertia();
         double most = rules.concreteStress(span.material().fc());
-        governing.offer(CheckKind.CONCRETE_STRESS, stress, most, stress / most, at(i, combination), rules.stressClause());
+        governing.offer(
+                CheckKind.CONCRETE_STRESS, stress, most, stress / most, at(i, combination), rules.stressClause());
     }
 
     /** The calculation of the crack width at a station. */
@@ -189,7 +224,10 @@ public final class CrackCheck {
             Moment m = largest(context.sustained(), s, sagging);
             CrackWidth.Cracked c = m.m() <= span.negligibleMoment() ? null : cracked(s, span, sagging, m.m());
             if (c != null) {
-                t.say("Crack width, " + BeamCage.Face.tension(sagging).word(), context.sustained().combination(m.combination()).name(), rules.clause());
+                t.say(
+                        "Crack width, " + BeamCage.Face.tension(sagging).word(),
+                        context.sustained().combination(m.combination()).name(),
+                        rules.clause());
                 rules.width(c, t);
             }
         }

@@ -14,6 +14,7 @@ import kolonne.core.code.DesignCode;
 final class CutOffCheck {
     /** Run of bottom bars into a support [mm] (ACI 318-19 9.7.3.8.1, 9.7.3.8.2). */
     private static final double INTO_SUPPORT = 150;
+
     private static final int CORNERS = 2;
     /** Of a development length, what rounding may take. */
     private static final double DEVELOPED = 1e-3;
@@ -27,7 +28,13 @@ final class CutOffCheck {
     private final Governing governing;
     private final BeamShearCheck.Strength strength;
 
-    CutOffCheck(BeamLine line, BeamCage cage, BeamContext context, BarsAt bars, Governing governing, BeamShearCheck.Strength strength) {
+    CutOffCheck(
+            BeamLine line,
+            BeamCage cage,
+            BeamContext context,
+            BarsAt bars,
+            Governing governing,
+            BeamShearCheck.Strength strength) {
         this.strength = strength;
         this.line = line;
         this.cage = cage;
@@ -47,7 +54,8 @@ final class CutOffCheck {
         double[] hogging = profile.stream().mapToDouble(p -> -p.mNeg()).toArray();
         double[] sagging = profile.stream().mapToDouble(BeamDesign.Point::mPos).toArray();
         CutOffs cutOffs = new CutOffs(line, cage, context, hogging, sagging);
-        double[] shear = profile.stream().mapToDouble(p -> Math.max(p.vMax(), -p.vMin())).toArray();
+        double[] shear =
+                profile.stream().mapToDouble(p -> Math.max(p.vMax(), -p.vMin())).toArray();
         for (CutOffs.End e : cutOffs.ends()) {
             extension(cutOffs, e);
             tensionZone(cutOffs, e, shear);
@@ -60,13 +68,19 @@ final class CutOffCheck {
             int fewest = Integer.MAX_VALUE;
             double where = span.faceFrom();
             for (BeamLine.Station s : line.stations()) {
-                int count = s.span() == span.number() ? inFirstLayer(face, line.within(basis, s.x())) : Integer.MAX_VALUE;
+                int count =
+                        s.span() == span.number() ? inFirstLayer(face, line.within(basis, s.x())) : Integer.MAX_VALUE;
                 if (count < fewest) {
                     fewest = count;
                     where = s.x();
                 }
             }
-            governing.offer(CheckKind.CORNER_BARS.of(face == BeamCage.Face.BOTTOM), CORNERS, fewest, At.place(where, span.number()), code.detailing().cornerBarsClause());
+            governing.offer(
+                    CheckKind.CORNER_BARS.of(face == BeamCage.Face.BOTTOM),
+                    CORNERS,
+                    fewest,
+                    At.place(where, span.number()),
+                    code.detailing().cornerBarsClause());
         }
     }
 
@@ -85,22 +99,36 @@ final class CutOffCheck {
             return;
         }
         boolean end = left ? span.number() == 0 : span.number() == line.spans().size() - 1;
-        double most = line.stations().stream().filter(s -> s.span() == span.number()).mapToDouble(s -> bars.areaAt(s.x(), BeamCage.Face.BOTTOM)).max().orElse(0);
+        double most = line.stations().stream()
+                .filter(s -> s.span() == span.number())
+                .mapToDouble(s -> bars.areaAt(s.x(), BeamCage.Face.BOTTOM))
+                .max()
+                .orElse(0);
         double face = left ? span.faceFrom() : span.faceTo();
         double run = Math.min(INTO_SUPPORT, roomBehind(span, left, end));
         boolean yields = code.detailing().bottomYieldsAtColumns() && support.kind() == BeamLine.SupportKind.COLUMN;
         double reaching = 0;
         for (int i = 0; i < cage.groups().size(); i++) {
             BeamCage.Group g = cage.groups().get(i);
-            boolean there = g.face() == BeamCage.Face.BOTTOM && (left ? g.from() <= face - run + 1 && g.to() > face : g.to() >= face + run - 1 && g.from() < face);
+            boolean there = g.face() == BeamCage.Face.BOTTOM
+                    && (left
+                            ? g.from() <= face - run + 1 && g.to() > face
+                            : g.to() >= face + run - 1 && g.from() < face);
             // bars that must yield at the face count only where they are developed whole
             reaching += there && (!yields || bars.developed(g, i, face) > 1 - DEVELOPED) ? g.area() : 0;
         }
-        boolean simple = end && profile.stream().filter(p -> p.span() == span.number()).noneMatch(p -> Math.abs(p.x() - face) < 1
-            && -p.mNeg() > span.negligibleMoment());
+        boolean simple = end
+                && profile.stream()
+                        .filter(p -> p.span() == span.number())
+                        .noneMatch(p -> Math.abs(p.x() - face) < 1 && -p.mNeg() > span.negligibleMoment());
         double part = code.detailing().bottomIntoSupport(simple);
         if (most > 0 && part > 0) {
-            governing.offer(CheckKind.BOTTOM_INTO_SUPPORT, part * most, reaching, At.place(face, span.number()), code.detailing().bottomIntoSupportClause());
+            governing.offer(
+                    CheckKind.BOTTOM_INTO_SUPPORT,
+                    part * most,
+                    reaching,
+                    At.place(face, span.number()),
+                    code.detailing().bottomIntoSupportClause());
         }
     }
 
@@ -109,19 +137,31 @@ final class CutOffCheck {
         if (end) {
             return left ? span.faceFrom() - line.firstBar(basis) : line.lastBar(basis) - span.faceTo();
         }
-        double between = left ? span.faceFrom() - line.spans().get(span.number() - 1).faceTo() : line.spans().get(span.number() + 1).faceFrom() - span.faceTo();
+        double between = left
+                ? span.faceFrom() - line.spans().get(span.number() - 1).faceTo()
+                : line.spans().get(span.number() + 1).faceFrom() - span.faceTo();
         return between / 2 - 1;
     }
 
     private void extension(CutOffs cutOffs, CutOffs.End e) {
         CutOffs.Alone alone = cutOffs.extension(e);
         if (alone.use() > 0) {
-            governing.offer(CheckKind.CUT_OFF, alone.demand(), alone.strength(), At.place(alone.x(), alone.span().number()), code.detailing().extensionClause());
+            governing.offer(
+                    CheckKind.CUT_OFF,
+                    alone.demand(),
+                    alone.strength(),
+                    At.place(alone.x(), alone.span().number()),
+                    code.detailing().extensionClause());
         }
         CutOffs.Alone partly = cutOffs.development(e);
         if (partly.use() > 0) {
             BeamCage.Group g = cage.groups().get(e.group());
-            governing.offer(CheckKind.DEVELOPMENT.of(g.face() == BeamCage.Face.BOTTOM), partly.demand(), partly.strength(), At.place(partly.x(), partly.span().number()), code.detailing().developmentClause());
+            governing.offer(
+                    CheckKind.DEVELOPMENT.of(g.face() == BeamCage.Face.BOTTOM),
+                    partly.demand(),
+                    partly.strength(),
+                    At.place(partly.x(), partly.span().number()),
+                    code.detailing().developmentClause());
         }
     }
 
@@ -129,7 +169,13 @@ final class CutOffCheck {
         double use = cutOffs.tensionUse(e, shear, strength);
         double v = cutOffs.shearAt(e, shear);
         if (use > 0) {
-            governing.offer(CheckKind.CUT_OFF_TENSION, v, v / use, use, At.place(e.x(), e.span().number()), code.detailing().cutOffClause());
+            governing.offer(
+                    CheckKind.CUT_OFF_TENSION,
+                    v,
+                    v / use,
+                    use,
+                    At.place(e.x(), e.span().number()),
+                    code.detailing().cutOffClause());
         }
     }
 }

@@ -81,7 +81,8 @@ public final class CutOffs {
     /** The worst place from where the extension begins to the end, by the exact envelope; the rule must hold at its far end first of all. */
     public Alone extension(End e) {
         BeamCage.Group g = cage.groups().get(e.group());
-        double run = code.detailing().extension(e.span().shape().depth() - g.offset(), g.bar().diameter());
+        double run = code.detailing()
+                .extension(e.span().shape().depth() - g.offset(), g.bar().diameter());
         return run <= 0 ? Alone.NOTHING : worst(e, 0, run, without(e.group()));
     }
 
@@ -136,7 +137,11 @@ public final class CutOffs {
 
     /** Strength of the bars that run on past the end [Nmm]. */
     double continuing(End e) {
-        return strength(without(e.group()), e.x(), e.span(), cage.groups().get(e.group()).face());
+        return strength(
+                without(e.group()),
+                e.x(),
+                e.span(),
+                cage.groups().get(e.group()).face());
     }
 
     /**
@@ -151,7 +156,13 @@ public final class CutOffs {
             return 0;
         }
         double continuing = continuing(e);
-        return code.detailing().cutOffUse(shearAt(e, shear), strength.at(e.x(), e.span()).total(), demand, continuing, cage.groups().get(e.group()).bar().diameter());
+        return code.detailing()
+                .cutOffUse(
+                        shearAt(e, shear),
+                        strength.at(e.x(), e.span()).total(),
+                        demand,
+                        continuing,
+                        cage.groups().get(e.group()).bar().diameter());
     }
 
     /** The larger of the shears at the stations around the end [N]. */
@@ -179,7 +190,14 @@ public final class CutOffs {
 
     private double strength(BarsAt bars, double x, BeamLine.Span span, BeamCage.Face face) {
         boolean sag = face == BeamCage.Face.BOTTOM;
-        return FlexuralStrength.of(span.shape(), sag, bars.layers(x, span, sag), span.material().fc(), context.basis().fy(), code,
-            Trace.OFF).phiMn();
+        return FlexuralStrength.of(
+                        span.shape(),
+                        sag,
+                        bars.layers(x, span, sag),
+                        span.material().fc(),
+                        context.basis().fy(),
+                        code,
+                        Trace.OFF)
+                .phiMn();
     }
 }

@@ -25,7 +25,8 @@ final class DeflectionCheck {
     private final Basis basis;
     private final DesignCode code;
 
-    DeflectionCheck(BeamLine line, BeamContext context, BarsAt bars, Governing governing, List<Deflections> deflections) {
+    DeflectionCheck(
+            BeamLine line, BeamContext context, BarsAt bars, Governing governing, List<Deflections> deflections) {
         this.bars = bars;
         this.line = line;
         this.context = context;
@@ -41,7 +42,13 @@ final class DeflectionCheck {
             double least = leastDepth(line, span, bars, basis, Trace.OFF);
             boolean deep = least <= h;
             if (deflections.isEmpty() || deep && !basis.deflection().sensitive()) {
-                governing.offer(CheckKind.SPAN_TO_DEPTH, least, h, least / h, At.place(span.middle(), span.number()), code.leastDepthClause());
+                governing.offer(
+                        CheckKind.SPAN_TO_DEPTH,
+                        least,
+                        h,
+                        least / h,
+                        At.place(span.middle(), span.number()),
+                        code.leastDepthClause());
             } else {
                 computed(span, deflections.get(span.number()));
             }
@@ -53,13 +60,28 @@ final class DeflectionCheck {
         String service = context.service().combination(d.service()).name();
         double divisor = code.serviceability().totalDivisor();
         if (Double.isFinite(divisor)) {
-            governing.offer(CheckKind.DEFLECTION_TOTAL, d.total(), d.length() / divisor, d.total() / (d.length() / divisor), At.place(d.x().get(d.lastingAt()), span.number()).under(context.sustained().combination(d.sustained()).name()), clause);
+            governing.offer(
+                    CheckKind.DEFLECTION_TOTAL,
+                    d.total(),
+                    d.length() / divisor,
+                    d.total() / (d.length() / divisor),
+                    At.place(d.x().get(d.lastingAt()), span.number())
+                            .under(context.sustained()
+                                    .combination(d.sustained())
+                                    .name()),
+                    clause);
         }
         if (!code.serviceability().limitsLive()) {
             partitions(span, d, service, clause);
             return;
         }
-        governing.offer(CheckKind.DEFLECTION_LIVE, d.mostLive(), d.length() / context.liveDivisor(span), d.mostLive() / (d.length() / context.liveDivisor(span)), At.place(d.x().get(d.liveAt()), span.number()).under(service), clause);
+        governing.offer(
+                CheckKind.DEFLECTION_LIVE,
+                d.mostLive(),
+                d.length() / context.liveDivisor(span),
+                d.mostLive() / (d.length() / context.liveDivisor(span)),
+                At.place(d.x().get(d.liveAt()), span.number()).under(service),
+                clause);
         lasting(span, d, service, clause);
     }
 
@@ -71,7 +93,13 @@ final class DeflectionCheck {
     }
 
     private void lasting(BeamLine.Span span, Deflections d, String service, String clause) {
-        governing.offer(CheckKind.DEFLECTION_LASTING, d.mostLasting(), d.length() / basis.deflection().lasting(), d.mostLasting() / (d.length() / basis.deflection().lasting()), At.place(d.x().get(d.lastingAt()), span.number()).under(service), clause);
+        governing.offer(
+                CheckKind.DEFLECTION_LASTING,
+                d.mostLasting(),
+                d.length() / basis.deflection().lasting(),
+                d.mostLasting() / (d.length() / basis.deflection().lasting()),
+                At.place(d.x().get(d.lastingAt()), span.number()).under(service),
+                clause);
     }
 
     /** Least depth of a span without computed deflection [mm]. */
@@ -83,8 +111,17 @@ final class DeflectionCheck {
         BeamCage.Face tension = cantilever ? BeamCage.Face.TOP : BeamCage.Face.BOTTOM;
         double width = cantilever ? span.shape().webWidth() : span.shape().width();
         double area = width * bars.effectiveDepth(x, span, tension);
-        return basis.designCode().leastDepth(new SpanRules.SpanDepth(length, ends(line, span), basis.fy(), span.material().fc(), bars.areaAt(x, tension) / area,
-            0, span.shape().width() / span.shape().webWidth()), t);
+        return basis.designCode()
+                .leastDepth(
+                        new SpanRules.SpanDepth(
+                                length,
+                                ends(line, span),
+                                basis.fy(),
+                                span.material().fc(),
+                                bars.areaAt(x, tension) / area,
+                                0,
+                                span.shape().width() / span.shape().webWidth()),
+                        t);
     }
 
     static SpanRules.SpanEnds ends(BeamLine line, BeamLine.Span span) {
@@ -94,7 +131,8 @@ final class DeflectionCheck {
         }
         boolean left = n > 0;
         boolean right = n < line.spans().size() - 1;
-        return left && right ? SpanRules.SpanEnds.BOTH_ENDS_CONTINUOUS
-            : left || right ? SpanRules.SpanEnds.ONE_END_CONTINUOUS : SpanRules.SpanEnds.SIMPLE;
+        return left && right
+                ? SpanRules.SpanEnds.BOTH_ENDS_CONTINUOUS
+                : left || right ? SpanRules.SpanEnds.ONE_END_CONTINUOUS : SpanRules.SpanEnds.SIMPLE;
     }
 }

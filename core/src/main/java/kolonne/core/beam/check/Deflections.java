@@ -13,8 +13,17 @@ import java.util.List;
  * @param liveAt   index of the largest live deflection by size; lastingAt of the largest lasting one
  * @param service  number of the service combination; sustained of the sustained one
  */
-public record Deflections(int span, List<Double> x, List<Double> live, List<Double> lasting, double total, double length, int liveAt, int lastingAt,
-                          int service, int sustained) {
+public record Deflections(
+        int span,
+        List<Double> x,
+        List<Double> live,
+        List<Double> lasting,
+        double total,
+        double length,
+        int liveAt,
+        int lastingAt,
+        int service,
+        int sustained) {
     public Deflections {
         x = List.copyOf(x);
         live = List.copyOf(live);

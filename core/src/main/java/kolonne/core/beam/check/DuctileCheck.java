@@ -29,7 +29,8 @@ public final class DuctileCheck {
     private final Governing governing;
     private final DuctileFrame rules;
 
-    DuctileCheck(BeamLine line, BeamCage cage, BeamContext context, BarsAt bars, Governing governing, DuctileFrame rules) {
+    DuctileCheck(
+            BeamLine line, BeamCage cage, BeamContext context, BarsAt bars, Governing governing, DuctileFrame rules) {
         this.line = line;
         this.cage = cage;
         this.context = context;
@@ -42,8 +43,16 @@ public final class DuctileCheck {
 
     void run() {
         for (BeamCage.Face face : BeamCage.Face.values()) {
-            int through = cage.groups().stream().filter(g -> g.face() == face && g.through()).mapToInt(BeamCage.Group::count).sum();
-            governing.offer(CheckKind.DUCTILE_THROUGH.of(face == BeamCage.Face.BOTTOM), 2, through, At.place(line.spans().get(0).faceFrom(), line.spans().get(0).number()), rules.continuousClause());
+            int through = cage.groups().stream()
+                    .filter(g -> g.face() == face && g.through())
+                    .mapToInt(BeamCage.Group::count)
+                    .sum();
+            governing.offer(
+                    CheckKind.DUCTILE_THROUGH.of(face == BeamCage.Face.BOTTOM),
+                    2,
+                    through,
+                    At.place(line.spans().get(0).faceFrom(), line.spans().get(0).number()),
+                    rules.continuousClause());
         }
         line.spans().stream().filter(s -> DuctileSpans.applies(line, s)).forEach(this::span);
         hooks();
@@ -63,16 +72,36 @@ public final class DuctileCheck {
 
     private void continuousBottom(BeamLine.Span s) {
         if (rules.continuousBottom() > 0) {
-            double through = cage.groups().stream().filter(g -> g.face() == BeamCage.Face.BOTTOM && g.through()).mapToDouble(BeamCage.Group::area).sum();
-            double most = line.stations().stream().filter(q -> q.span() == s.number()).mapToDouble(q -> bars.areaAt(q.x(), BeamCage.Face.BOTTOM)).max().orElse(0);
-            governing.offer(CheckKind.DUCTILE_BOTTOM, rules.continuousBottom() * most, through, At.place(s.faceFrom(), s.number()), rules.continuousClause());
+            double through = cage.groups().stream()
+                    .filter(g -> g.face() == BeamCage.Face.BOTTOM && g.through())
+                    .mapToDouble(BeamCage.Group::area)
+                    .sum();
+            double most = line.stations().stream()
+                    .filter(q -> q.span() == s.number())
+                    .mapToDouble(q -> bars.areaAt(q.x(), BeamCage.Face.BOTTOM))
+                    .max()
+                    .orElse(0);
+            governing.offer(
+                    CheckKind.DUCTILE_BOTTOM,
+                    rules.continuousBottom() * most,
+                    through,
+                    At.place(s.faceFrom(), s.number()),
+                    rules.continuousClause());
         }
     }
 
     /** Nominal strength with the bars as far as they are developed [Nmm]. */
     public static double strength(BeamLine line, BeamLine.Span s, double x, boolean sagging, BarsAt bars, Basis basis) {
         double inside = line.within(basis, x);
-        return FlexuralStrength.of(s.shape(), sagging, bars.layers(inside, s, sagging), s.material().fc(), basis.fy(), basis.designCode(), Trace.OFF).Mn();
+        return FlexuralStrength.of(
+                        s.shape(),
+                        sagging,
+                        bars.layers(inside, s, sagging),
+                        s.material().fc(),
+                        basis.fy(),
+                        basis.designCode(),
+                        Trace.OFF)
+                .Mn();
     }
 
     private double strength(BeamLine.Span s, double x, boolean sagging) {
@@ -89,14 +118,24 @@ public final class DuctileCheck {
                 double hogging = strength(s, x, false);
                 most = Math.max(most, Math.max(sagging, hogging));
                 if (rules.saggingAtFace() > 0) {
-                    governing.offer(CheckKind.DUCTILE_SAGGING, rules.saggingAtFace() * hogging, sagging, At.place(x, s.number()), rules.strengthClause());
+                    governing.offer(
+                            CheckKind.DUCTILE_SAGGING,
+                            rules.saggingAtFace() * hogging,
+                            sagging,
+                            At.place(x, s.number()),
+                            rules.strengthClause());
                 }
             }
         }
         for (BeamLine.Station q : line.stations()) {
             if (q.span() == s.number() && rules.anywhere() > 0) {
                 for (boolean sagging : new boolean[] {true, false}) {
-                    governing.offer(CheckKind.DUCTILE_ANYWHERE.of(sagging), rules.anywhere() * most, strength(s, q.x(), sagging), At.place(q.x(), s.number()), rules.strengthClause());
+                    governing.offer(
+                            CheckKind.DUCTILE_ANYWHERE.of(sagging),
+                            rules.anywhere() * most,
+                            strength(s, q.x(), sagging),
+                            At.place(q.x(), s.number()),
+                            rules.strengthClause());
                 }
             }
         }
@@ -113,12 +152,27 @@ public final class DuctileCheck {
                 double has = bars.areaAt(inside, face);
                 double d = bars.effectiveDepth(inside, s, face);
                 if (rules.leastSteelOnBothFaces()) {
-                    double least = code.beamMinimumSteel(s.material().fc(), basis.fy(), FlexureCheck.minimumWidth(code, line, s, face == BeamCage.Face.BOTTOM), d, Trace.OFF);
-                    governing.offer(CheckKind.DUCTILE_MINIMUM.of(face == BeamCage.Face.BOTTOM), least, has, At.place(q.x(), s.number()), rules.ratioClause());
+                    double least = code.beamMinimumSteel(
+                            s.material().fc(),
+                            basis.fy(),
+                            FlexureCheck.minimumWidth(code, line, s, face == BeamCage.Face.BOTTOM),
+                            d,
+                            Trace.OFF);
+                    governing.offer(
+                            CheckKind.DUCTILE_MINIMUM.of(face == BeamCage.Face.BOTTOM),
+                            least,
+                            has,
+                            At.place(q.x(), s.number()),
+                            rules.ratioClause());
                 }
                 double limit = rules.mostRatio(basis.fy()) * s.shape().webWidth() * d;
                 if (Double.isFinite(limit)) {
-                    governing.offer(CheckKind.DUCTILE_MOST.of(face == BeamCage.Face.BOTTOM), has, limit, At.place(q.x(), s.number()), rules.ratioClause());
+                    governing.offer(
+                            CheckKind.DUCTILE_MOST.of(face == BeamCage.Face.BOTTOM),
+                            has,
+                            limit,
+                            At.place(q.x(), s.number()),
+                            rules.ratioClause());
                 }
             }
         }
@@ -131,15 +185,27 @@ public final class DuctileCheck {
                 continue;
             }
             double mid = (z.from() + z.to()) / 2;
-            double d = Math.min(bars.effectiveDepth(mid, s, BeamCage.Face.TOP), bars.effectiveDepth(mid, s, BeamCage.Face.BOTTOM));
+            double d = Math.min(
+                    bars.effectiveDepth(mid, s, BeamCage.Face.TOP), bars.effectiveDepth(mid, s, BeamCage.Face.BOTTOM));
             double limit = hoops.spacing(z.from(), z.to(), d, z.bar());
             if (Double.isFinite(limit)) {
                 boolean close = limit < rules.spacingElsewhere(d) - 1e-9;
-                governing.offer(close ? CheckKind.HOOP_SPACING : CheckKind.DUCTILE_SPACING, z.spacing(), limit, At.place(mid, s.number()),
-                    close ? rules.hoopClause() : rules.spacingElsewhereClause());
+                governing.offer(
+                        close ? CheckKind.HOOP_SPACING : CheckKind.DUCTILE_SPACING,
+                        z.spacing(),
+                        limit,
+                        At.place(mid, s.number()),
+                        close ? rules.hoopClause() : rules.spacingElsewhereClause());
             }
-            if (rules.hoopsHoldBars() && (DuctileSpans.inHoops(s, rules, z.from() + AT_END) || DuctileSpans.inHoops(s, rules, z.to() - AT_END))) {
-                governing.offer(CheckKind.HOOP_LEGS, hoops.legs(z.bar()), z.legs(), At.place(mid, s.number()), rules.heldClause());
+            if (rules.hoopsHoldBars()
+                    && (DuctileSpans.inHoops(s, rules, z.from() + AT_END)
+                            || DuctileSpans.inHoops(s, rules, z.to() - AT_END))) {
+                governing.offer(
+                        CheckKind.HOOP_LEGS,
+                        hoops.legs(z.bar()),
+                        z.legs(),
+                        At.place(mid, s.number()),
+                        rules.heldClause());
             }
         }
     }
@@ -149,15 +215,30 @@ public final class DuctileCheck {
         double mid = s.middle();
         if (rules.leastSpanToDepth() > 0) {
             double d = bars.effectiveDepth(mid, s, BeamCage.Face.BOTTOM);
-            governing.offer(CheckKind.DUCTILE_SPAN, rules.leastSpanToDepth(), s.clear() / d, At.place(mid, s.number()), rules.proportionsClause());
+            governing.offer(
+                    CheckKind.DUCTILE_SPAN,
+                    rules.leastSpanToDepth(),
+                    s.clear() / d,
+                    At.place(mid, s.number()),
+                    rules.proportionsClause());
             for (int k = s.number(); k <= s.number() + 1; k++) {
                 BeamLine.Support c = line.supports().get(k);
                 double past = (s.shape().webWidth() - c.across()) / 2;
                 if (DuctileSpans.column(line, k) && past > 0) {
-                    governing.offer(CheckKind.DUCTILE_PROJECTION, past, rules.mostProjection(c.depth(), c.across()), At.place(c.x(), s.number()), rules.proportionsClause());
+                    governing.offer(
+                            CheckKind.DUCTILE_PROJECTION,
+                            past,
+                            rules.mostProjection(c.depth(), c.across()),
+                            At.place(c.x(), s.number()),
+                            rules.proportionsClause());
                 }
             }
-            governing.offer(CheckKind.DUCTILE_WIDTH, rules.leastWidth(h), s.shape().webWidth(), At.place(mid, s.number()), rules.proportionsClause());
+            governing.offer(
+                    CheckKind.DUCTILE_WIDTH,
+                    rules.leastWidth(h),
+                    s.shape().webWidth(),
+                    At.place(mid, s.number()),
+                    rules.proportionsClause());
         }
     }
 
@@ -185,12 +266,24 @@ public final class DuctileCheck {
     /** How near a lap comes to the face of a column. */
     private void lap(Laps.Lap l) {
         for (BeamLine.Span s : line.spans()) {
-            boolean left = DuctileSpans.column(line, s.number()) && l.to() > s.from() && l.from() < s.faceFrom() + DuctileSpans.hoops(s, rules);
-            boolean right = DuctileSpans.column(line, s.number() + 1) && l.from() < s.to() && l.to() > s.faceTo() - DuctileSpans.hoops(s, rules);
+            boolean left = DuctileSpans.column(line, s.number())
+                    && l.to() > s.from()
+                    && l.from() < s.faceFrom() + DuctileSpans.hoops(s, rules);
+            boolean right = DuctileSpans.column(line, s.number() + 1)
+                    && l.from() < s.to()
+                    && l.to() > s.faceTo() - DuctileSpans.hoops(s, rules);
             if (DuctileSpans.applies(line, s) && (left || right || l.from() < s.to() && l.to() > s.from())) {
-                double clear = Math.max(0, Math.min(DuctileSpans.column(line, s.number()) ? l.from() - s.faceFrom() : Double.MAX_VALUE,
-                    DuctileSpans.column(line, s.number() + 1) ? s.faceTo() - l.to() : Double.MAX_VALUE));
-                governing.offer(CheckKind.LAP_PLACE, DuctileSpans.hoops(s, rules), clear, At.place((l.from() + l.to()) / 2, s.number()), rules.lapClause());
+                double clear = Math.max(
+                        0,
+                        Math.min(
+                                DuctileSpans.column(line, s.number()) ? l.from() - s.faceFrom() : Double.MAX_VALUE,
+                                DuctileSpans.column(line, s.number() + 1) ? s.faceTo() - l.to() : Double.MAX_VALUE));
+                governing.offer(
+                        CheckKind.LAP_PLACE,
+                        DuctileSpans.hoops(s, rules),
+                        clear,
+                        At.place((l.from() + l.to()) / 2, s.number()),
+                        rules.lapClause());
             }
         }
     }
@@ -199,11 +292,20 @@ public final class DuctileCheck {
     private void columns() {
         for (int k = 1; k < line.supports().size() - 1; k++) {
             BeamLine.Support support = line.supports().get(k);
-            double bar = cage.groups().stream().filter(g -> g.from() < support.x() && g.to() > support.x()).map(BeamCage.Group::bar)
-                .max(Comparator.comparingDouble(Bar::diameter)).map(Bar::diameter).orElse(0.0);
+            double bar = cage.groups().stream()
+                    .filter(g -> g.from() < support.x() && g.to() > support.x())
+                    .map(BeamCage.Group::bar)
+                    .max(Comparator.comparingDouble(Bar::diameter))
+                    .map(Bar::diameter)
+                    .orElse(0.0);
             double needed = rules.columnDepthInBars(basis.fy()) * bar;
             if (DuctileSpans.column(line, k) && needed > 0) {
-                governing.offer(CheckKind.DUCTILE_COLUMN_DEPTH, needed, support.depth(), At.place(support.x(), line.spans().get(k).number()), rules.columnDepthClause());
+                governing.offer(
+                        CheckKind.DUCTILE_COLUMN_DEPTH,
+                        needed,
+                        support.depth(),
+                        At.place(support.x(), line.spans().get(k).number()),
+                        rules.columnDepthClause());
             }
         }
     }

@@ -22,18 +22,29 @@ final class DuctileHoops implements StirrupLimits {
 
     private final List<Laps.Lap> laps;
 
-    private DuctileHoops(BeamLine line, BeamLine.Span span, List<BeamCage.Group> groups, Basis basis, DuctileFrame rules) {
+    private DuctileHoops(
+            BeamLine line, BeamLine.Span span, List<BeamCage.Group> groups, Basis basis, DuctileFrame rules) {
         this.span = span;
-        this.groups = groups.stream().filter(g -> g.to() > span.faceFrom() && g.from() < span.faceTo()).toList();
+        this.groups = groups.stream()
+                .filter(g -> g.to() > span.faceFrom() && g.from() < span.faceTo())
+                .toList();
         this.basis = basis;
         this.rules = rules;
-        this.laps = this.groups.stream().flatMap(g -> Laps.of(line, g, basis).stream()).toList();
-        this.thinnest = this.groups.stream().map(BeamCage.Group::bar).min(Comparator.comparingDouble(Bar::diameter)).orElse(basis.beamBarList().get(0));
+        this.laps = this.groups.stream()
+                .flatMap(g -> Laps.of(line, g, basis).stream())
+                .toList();
+        this.thinnest = this.groups.stream()
+                .map(BeamCage.Group::bar)
+                .min(Comparator.comparingDouble(Bar::diameter))
+                .orElse(basis.beamBarList().get(0));
     }
 
     /** Of a span with its main bars; empty where it is no part of a ductile frame. */
-    static Optional<DuctileHoops> of(BeamLine line, BeamLine.Span span, List<BeamCage.Group> groups, BeamContext context) {
-        return DuctileSpans.rules(line, context.basis()).filter(r -> DuctileSpans.applies(line, span)).map(r -> new DuctileHoops(line, span, groups, context.basis(), r));
+    static Optional<DuctileHoops> of(
+            BeamLine line, BeamLine.Span span, List<BeamCage.Group> groups, BeamContext context) {
+        return DuctileSpans.rules(line, context.basis())
+                .filter(r -> DuctileSpans.applies(line, span))
+                .map(r -> new DuctileHoops(line, span, groups, context.basis(), r));
     }
 
     /** Largest spacing of stirrups that stand between two places [mm]. */
@@ -59,7 +70,8 @@ final class DuctileHoops implements StirrupLimits {
         double width = span.shape().webWidth() - 2 * basis.beamCover() - hoop.diameter();
         double reach = DuctileSpans.hoops(span, rules);
         for (BeamCage.Face face : BeamCage.Face.values()) {
-            for (double x : new double[] {span.faceFrom(), span.faceFrom() + reach, span.faceTo() - reach, span.faceTo()}) {
+            for (double x :
+                    new double[] {span.faceFrom(), span.faceFrom() + reach, span.faceTo() - reach, span.faceTo()}) {
                 most = Math.max(most, HeldBars.legs(span, groups, face, x, hoop, basis));
             }
         }

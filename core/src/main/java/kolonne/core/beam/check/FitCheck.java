@@ -38,7 +38,9 @@ final class FitCheck {
         List<Double> places = new ArrayList<>(List.of(span.faceFrom(), span.middle(), span.faceTo()));
         List<Double> changes = new ArrayList<>();
         cage.groups().forEach(g -> changes.addAll(List.of(g.from(), g.to())));
-        cage.zones().stream().filter(z -> z.span() == span.number()).forEach(z -> changes.addAll(List.of(z.from() - 1, z.from() + 1)));
+        cage.zones().stream()
+                .filter(z -> z.span() == span.number())
+                .forEach(z -> changes.addAll(List.of(z.from() - 1, z.from() + 1)));
         changes.stream().filter(x -> x > span.faceFrom() && x < span.faceTo()).forEach(places::add);
         for (double x : places) {
             for (BeamCage.Face face : BeamCage.Face.values()) {
@@ -49,26 +51,52 @@ final class FitCheck {
 
     private void fit(BeamLine.Span span, double x, BeamCage.Face face) {
         FaceLayout layout = FaceLayout.of(cage, span, face, x, basis);
-        int layers = layout.units().stream().mapToInt(FaceLayout.Unit::layer).max().orElse(0);
+        int layers =
+                layout.units().stream().mapToInt(FaceLayout.Unit::layer).max().orElse(0);
         for (int layer = 1; layer <= layers; layer++) {
             double[] t = FaceLayout.tightest(layout.layer(layer), basis);
             if (t != null) {
-                governing.offer(CheckKind.CLEAR_SPACING.of(face == BeamCage.Face.BOTTOM), t[0], t[1], At.place(x, span.number()), code.detailing().beamClearSpacingClause());
+                governing.offer(
+                        CheckKind.CLEAR_SPACING.of(face == BeamCage.Face.BOTTOM),
+                        t[0],
+                        t[1],
+                        At.place(x, span.number()),
+                        code.detailing().beamClearSpacingClause());
             }
         }
         double[] apart = layout.closestAbove(basis);
         if (apart != null) {
-            governing.offer(CheckKind.LAYER_SPACING.of(face == BeamCage.Face.BOTTOM), apart[0], apart[1], At.place(x, span.number()), code.detailing().layersClause());
+            governing.offer(
+                    CheckKind.LAYER_SPACING.of(face == BeamCage.Face.BOTTOM),
+                    apart[0],
+                    apart[1],
+                    At.place(x, span.number()),
+                    code.detailing().layersClause());
         }
         double[] off = layout.worstOff();
         if (off != null) {
-            governing.offer(CheckKind.LAYERS.of(face == BeamCage.Face.BOTTOM), off[1], off[0], off[1] / off[0], At.place(x, span.number()), code.detailing().layersClause());
+            governing.offer(
+                    CheckKind.LAYERS.of(face == BeamCage.Face.BOTTOM),
+                    off[1],
+                    off[0],
+                    off[1] / off[0],
+                    At.place(x, span.number()),
+                    code.detailing().layersClause());
         }
         if (layers > 0 && (code.crackWidth().isEmpty() || context.sustained().count() == 0)) {
             BeamCage.Zone zone = cage.zoneAt(span.number(), x);
-            double limit = code.detailing().crackSpacing(basis.fy(), basis.beamCover() + (zone == null ? 0 : zone.bar().diameter()));
+            double limit = code.detailing()
+                    .crackSpacing(
+                            basis.fy(),
+                            basis.beamCover() + (zone == null ? 0 : zone.bar().diameter()));
             double centres = layout.widest(1);
-            governing.offer(CheckKind.BAR_SPACING.of(face == BeamCage.Face.BOTTOM), centres, limit, centres / limit, At.place(x, span.number()), code.detailing().crackSpacingClause());
+            governing.offer(
+                    CheckKind.BAR_SPACING.of(face == BeamCage.Face.BOTTOM),
+                    centres,
+                    limit,
+                    centres / limit,
+                    At.place(x, span.number()),
+                    code.detailing().crackSpacingClause());
         }
     }
 
@@ -87,13 +115,20 @@ final class FitCheck {
             double needed = 0;
             int count = 0;
             for (FaceLayout.Unit u : layout.layer(g.layer())) {
-                boolean lapped = u.groups().get(0).equals(g) || Laps.of(line, u.groups().get(0), basis).stream().anyMatch(o -> o.from() < l.to() && l.from() < o.to());
+                boolean lapped = u.groups().get(0).equals(g)
+                        || Laps.of(line, u.groups().get(0), basis).stream()
+                                .anyMatch(o -> o.from() < l.to() && l.from() < o.to());
                 bodies += (lapped && !above ? 2 : 1) * u.diameter();
                 needed = Math.max(needed, code.detailing().beamClearSpacing(u.spacing(), basis.aggregate()));
                 count++;
             }
             double width = bodies + needed * (count - 1);
-            governing.offer(CheckKind.LAP_ROOM.of(g.face() == BeamCage.Face.BOTTOM), width, room, At.place(x, span.number()), code.detailing().beamClearSpacingClause());
+            governing.offer(
+                    CheckKind.LAP_ROOM.of(g.face() == BeamCage.Face.BOTTOM),
+                    width,
+                    room,
+                    At.place(x, span.number()),
+                    code.detailing().beamClearSpacingClause());
         }
     }
 
@@ -104,7 +139,13 @@ final class FitCheck {
             for (BeamLine.Station s : line.stations()) {
                 if (s.span() == span.number() && Double.isFinite(limit)) {
                     double has = bars.areaAt(s.x(), face);
-                    governing.offer(CheckKind.STEEL_MAXIMUM, has, limit, has / limit, At.place(s.x(), span.number()), code.beamMaximumClause());
+                    governing.offer(
+                            CheckKind.STEEL_MAXIMUM,
+                            has,
+                            limit,
+                            has / limit,
+                            At.place(s.x(), span.number()),
+                            code.beamMaximumClause());
                 }
             }
         }
@@ -116,9 +157,17 @@ final class FitCheck {
             return;
         }
         double limit = code.detailing().crackSpacing(basis.fy(), basis.beamCover());
-        int perFace = cage.sideBars().stream().filter(s -> s.span() == span.number())
-            .mapToInt(BeamCage.SideBars::perFace).sum();
+        int perFace = cage.sideBars().stream()
+                .filter(s -> s.span() == span.number())
+                .mapToInt(BeamCage.SideBars::perFace)
+                .sum();
         double spacing = (h - 2 * basis.beamCover()) / (perFace + 1);
-        governing.offer(CheckKind.SIDE_BARS, spacing, limit, spacing / limit, At.place(span.middle(), span.number()), code.detailing().skinSteelClause());
+        governing.offer(
+                CheckKind.SIDE_BARS,
+                spacing,
+                limit,
+                spacing / limit,
+                At.place(span.middle(), span.number()),
+                code.detailing().skinSteelClause());
     }
 }

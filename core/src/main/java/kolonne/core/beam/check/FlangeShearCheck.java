@@ -25,39 +25,66 @@ final class FlangeShearCheck {
     /** The largest stress of a span [MPa] and its place [mm]. */
     private record Stress(double v, double x) {}
 
-    static void run(BeamLine line, BeamContext context, Governing governing, List<BeamDesign.Point> profile, FlangeShear rules) {
+    static void run(
+            BeamLine line,
+            BeamContext context,
+            Governing governing,
+            List<BeamDesign.Point> profile,
+            FlangeShear rules) {
         for (BeamLine.Span s : line.spans()) {
             Stress v = stress(line, s, profile, context.basis());
             double limit = rules.limit(s.material().fc());
             if (v.v() > 0) {
-                governing.offer(CheckKind.FLANGE_SHEAR, v.v(), limit, v.v() / limit, At.place(v.x(), s.number()), rules.clause());
+                governing.offer(
+                        CheckKind.FLANGE_SHEAR,
+                        v.v(),
+                        limit,
+                        v.v() / limit,
+                        At.place(v.x(), s.number()),
+                        rules.clause());
             }
         }
     }
 
     /** A note for the span whose slab needs most bars across the web. */
-    static Optional<Finding> note(BeamLine line, BeamContext context, List<BeamDesign.Point> profile, FlangeShear rules) {
+    static Optional<Finding> note(
+            BeamLine line, BeamContext context, List<BeamDesign.Point> profile, FlangeShear rules) {
         double most = 0;
         BeamLine.Span at = null;
         for (BeamLine.Span s : line.spans()) {
             double v = stress(line, s, profile, context.basis()).v();
-            double steel = v > rules.without(s.material().fc()) ? rules.steel(v, s.shape().flangeDepth(), s.material().fc(), context.basis().fy()) : 0;
+            double steel = v > rules.without(s.material().fc())
+                    ? rules.steel(
+                            v,
+                            s.shape().flangeDepth(),
+                            s.material().fc(),
+                            context.basis().fy())
+                    : 0;
             if (steel > most) {
                 most = steel;
                 at = s;
             }
         }
         double needed = most;
-        return Optional.ofNullable(at).map(s -> Finding.note("flange.bars", line.mark() + ", span " + (s.number() + 1), "The slab needs bars across the web for the shear between "
-            + "web and flange: " + Quantity.AREA_PER_LENGTH.text(needed, context.basis().usUnits()) + ", or half of that besides the bars of its own bending if that is more ("
-            + rules.clause() + ").", "Place them in the slab across the web, towards the ends of the span."));
+        return Optional.ofNullable(at)
+                .map(s -> Finding.note(
+                        "flange.bars",
+                        line.mark() + ", span " + (s.number() + 1),
+                        "The slab needs bars across the web for the shear between "
+                                + "web and flange: "
+                                + Quantity.AREA_PER_LENGTH.text(
+                                        needed, context.basis().usUnits())
+                                + ", or half of that besides the bars of its own bending if that is more ("
+                                + rules.clause() + ").",
+                        "Place them in the slab across the web, towards the ends of the span."));
     }
 
     private static Stress stress(BeamLine line, BeamLine.Span s, List<BeamDesign.Point> profile, Basis basis) {
         if (!(s.shape() instanceof Shape.Flanged f) || f.flangeInTension(true) || f.bf() <= f.bw()) {
             return new Stress(0, 0);
         }
-        List<BeamDesign.Point> all = profile.stream().filter(p -> p.span() == s.number()).toList();
+        List<BeamDesign.Point> all =
+                profile.stream().filter(p -> p.span() == s.number()).toList();
         int peak = 0;
         for (int i = 0; i < all.size(); i++) {
             peak = all.get(i).mPos() > all.get(peak).mPos() ? i : peak;
@@ -69,7 +96,9 @@ final class FlangeShearCheck {
             int zero = zero(all, peak, left, s);
             int middle = middle(all, zero, peak);
             double length = Math.abs(all.get(middle).x() - all.get(zero).x());
-            double change = Math.max(Math.abs(all.get(middle).mPos() - all.get(zero).mPos()), Math.abs(all.get(peak).mPos() - all.get(middle).mPos()));
+            double change = Math.max(
+                    Math.abs(all.get(middle).mPos() - all.get(zero).mPos()),
+                    Math.abs(all.get(peak).mPos() - all.get(middle).mPos()));
             double v = length > 1 ? change / z * side / (f.hf() * length) : 0;
             worst = v > worst.v() ? new Stress(v, all.get(middle).x()) : worst;
         }
@@ -93,7 +122,13 @@ final class FlangeShearCheck {
         for (int i = 0; i < all.size(); i++) {
             double from = Math.abs(all.get(i).x() - all.get(zero).x());
             boolean between = i > Math.min(zero, peak) && i < Math.max(zero, peak) && from > 1 && from <= half + 1e-6;
-            out = between && (out == peak || from > Math.abs(all.get(out).x() - all.get(zero).x())) ? i : out;
+            out = between
+                            && (out == peak
+                                    || from
+                                            > Math.abs(all.get(out).x()
+                                                    - all.get(zero).x()))
+                    ? i
+                    : out;
         }
         return out;
     }

@@ -34,7 +34,14 @@ public final class FlexureCheck {
     private final BeamTorsionCheck torsion;
     private final Governing governing;
 
-    FlexureCheck(BeamLine line, BeamCage cage, BeamContext context, BarsAt bars, BeamStrengths strengths, BeamTorsionCheck torsion, Governing governing) {
+    FlexureCheck(
+            BeamLine line,
+            BeamCage cage,
+            BeamContext context,
+            BarsAt bars,
+            BeamStrengths strengths,
+            BeamTorsionCheck torsion,
+            Governing governing) {
         this.line = line;
         this.cage = cage;
         this.context = context;
@@ -58,11 +65,25 @@ public final class FlexureCheck {
             FlexuralStrength s = strengths.at(p.x(), span, sagging);
             double utilisation = CheckResult.use(demand, s.phiMn());
             Cause cause = utilisation <= 1 ? Cause.FLEXURE : causeOf(p.x(), span, sagging, demand);
-            governing.offer(CheckKind.FLEXURE.of(sagging), cause, demand, s.phiMn(), utilisation, at(i, combo), code.flexureClause());
-            double limit = code.beamTensionStrain(basis.fy() / Steel.ES, span.material().fc(), Trace.OFF);
+            governing.offer(
+                    CheckKind.FLEXURE.of(sagging),
+                    cause,
+                    demand,
+                    s.phiMn(),
+                    utilisation,
+                    at(i, combo),
+                    code.flexureClause());
+            double limit = code.beamTensionStrain(
+                    basis.fy() / Steel.ES, span.material().fc(), Trace.OFF);
             // The strain limit concerns sections that work near their strength: bars at rest do not make them brittle
             if (s.epsT() < limit) {
-                governing.offer(CheckKind.TENSION_CONTROL.of(sagging), limit, s.epsT(), limit / Math.max(s.epsT(), 1e-9), at(i, combo), code.beamTensionStrainClause());
+                governing.offer(
+                        CheckKind.TENSION_CONTROL.of(sagging),
+                        limit,
+                        s.epsT(),
+                        limit / Math.max(s.epsT(), 1e-9),
+                        at(i, combo),
+                        code.beamTensionStrainClause());
             }
             minimumSteel(i, p, span, sagging, demand, s, combo);
         }
@@ -74,27 +95,50 @@ public final class FlexureCheck {
             return Cause.ANCHORAGE;
         }
         BeamCage.Zone zone = cage.zoneAt(span.number(), x);
-        return SectionLimit.of(span, sagging, basis, zone == null ? basis.stirrupList().get(0) : zone.bar()) < demand
-            ? Cause.FLEXURE_COMPRESSION : Cause.FLEXURE;
+        return SectionLimit.of(
+                                span,
+                                sagging,
+                                basis,
+                                zone == null ? basis.stirrupList().get(0) : zone.bar())
+                        < demand
+                ? Cause.FLEXURE_COMPRESSION
+                : Cause.FLEXURE;
     }
 
     /** Minimum steel where tension steel is needed, unless the strength is a third above the demand (9.6.1.3). */
-    private void minimumSteel(int i, BeamDesign.Point p, BeamLine.Span span, boolean sagging, double demand,
-                              FlexuralStrength s, int combo) {
+    private void minimumSteel(
+            int i,
+            BeamDesign.Point p,
+            BeamLine.Span span,
+            boolean sagging,
+            double demand,
+            FlexuralStrength s,
+            int combo) {
         BeamCage.Face face = BeamCage.Face.tension(sagging);
         double has = bars.areaAt(p.x(), face);
-        double least = code.beamMinimumSteel(span.material().fc(), basis.fy(), minimumWidth(code, line, span, sagging),
-            bars.effectiveDepth(p.x(), span, face), Trace.OFF);
+        double least = code.beamMinimumSteel(
+                span.material().fc(),
+                basis.fy(),
+                minimumWidth(code, line, span, sagging),
+                bars.effectiveDepth(p.x(), span, face),
+                Trace.OFF);
         double excess = CheckResult.use(code.minimumSteelExcess() * demand, s.phiMn());
         double utilisation = Math.min(least / has, excess);
-        governing.offer(CheckKind.MINIMUM.of(face == BeamCage.Face.BOTTOM), Math.min(least, excess * Math.max(has, 1e-9)), has, utilisation, at(i, combo), code.beamMinimumSteelClause());
+        governing.offer(
+                CheckKind.MINIMUM.of(face == BeamCage.Face.BOTTOM),
+                Math.min(least, excess * Math.max(has, 1e-9)),
+                has,
+                utilisation,
+                at(i, combo),
+                code.beamMinimumSteelClause());
     }
 
     /** Width for the least tension steel [mm]. */
     public static double minimumWidth(DesignCode code, BeamLine line, BeamLine.Span span, boolean sagging) {
         Shape s = span.shape();
         boolean determinate = sagging ? line.spans().size() == 1 : line.cantilever(span.number());
-        return code.minimumSteelWidth(s.webWidth(), s.width(), s.tensionWidth(sagging), s.flangeInTension(sagging), determinate);
+        return code.minimumSteelWidth(
+                s.webWidth(), s.width(), s.tensionWidth(sagging), s.flangeInTension(sagging), determinate);
     }
 
     /**
@@ -118,22 +162,34 @@ public final class FlexureCheck {
             double level = t.levelSteel(Math.abs(context.at(s, c, Analysis.T)), i);
             double has = bars.areaAt(line.within(basis, p.x()), BeamCage.Face.tension(sagging));
             double alone = strengths.at(p.x(), span, sagging).phiMn();
-            double bound = level < has && alone > 0 ? Math.abs(m) / (alone * (1 - level / has)) : Double.POSITIVE_INFINITY;
+            double bound =
+                    level < has && alone > 0 ? Math.abs(m) / (alone * (1 - level / has)) : Double.POSITIVE_INFINITY;
             CheckKind kind = CheckKind.FLEXURE_TORSION.of(sagging);
             if (!governing.governs(kind, Math.max(bound, level / Math.max(has, 1e-9)))) {
                 continue;
             }
-            double use = level >= has ? level / Math.max(has, 1e-9) : useWith(p.x(), span, sagging, Math.abs(m), level / has);
-            governing.offer(kind, Math.abs(m), use > 0 ? Math.abs(m) / use : alone, use, at(i, c), code.torsion().longitudinalClause());
+            double use = level >= has
+                    ? level / Math.max(has, 1e-9)
+                    : useWith(p.x(), span, sagging, Math.abs(m), level / has);
+            governing.offer(
+                    kind,
+                    Math.abs(m),
+                    use > 0 ? Math.abs(m) / use : alone,
+                    use,
+                    at(i, c),
+                    code.torsion().longitudinalClause());
         }
     }
 
     /** Use of the section with a part of its tension bars taken off for torsion. */
     private double useWith(double x, BeamLine.Span span, boolean sagging, double moment, double part) {
         double h = span.shape().depth();
-        List<BarLayer> reduced = bars.layers(x, span, sagging).stream().map(l -> l.depth() > h / 2 ? new BarLayer(l.depth(), l.area() * (1 - part)) : l)
-            .toList();
-        double capacity = FlexuralStrength.of(span.shape(), sagging, reduced, span.material().fc(), basis.fy(), code, Trace.OFF).phiMn();
+        List<BarLayer> reduced = bars.layers(x, span, sagging).stream()
+                .map(l -> l.depth() > h / 2 ? new BarLayer(l.depth(), l.area() * (1 - part)) : l)
+                .toList();
+        double capacity = FlexuralStrength.of(
+                        span.shape(), sagging, reduced, span.material().fc(), basis.fy(), code, Trace.OFF)
+                .phiMn();
         return moment <= span.negligibleMoment() ? 0 : CheckResult.use(moment, capacity);
     }
 
@@ -152,21 +208,48 @@ public final class FlexureCheck {
         String combination = context.combinationName(sagging ? p.comboPos() : p.comboNeg());
         t.say("Flexure, " + face, combination, code.flexureClause());
         magnified(span, t);
-        FlexuralStrength s = FlexuralStrength.of(span.shape(), sagging,
-            bars.layers(p.x(), span, sagging), span.material().fc(), basis.fy(), code, t);
+        FlexuralStrength s = FlexuralStrength.of(
+                span.shape(),
+                sagging,
+                bars.layers(p.x(), span, sagging),
+                span.material().fc(),
+                basis.fy(),
+                code,
+                t);
         String use = code.notation().uses().flexure();
-        t.step(use, use, "{0} / {1}", demand / s.phiMn(), Quantity.UTILISATION, code.flexureClause(),
-            in(demand, Quantity.MOMENT), in(s.phiMn(), Quantity.MOMENT));
+        t.step(
+                use,
+                use,
+                "{0} / {1}",
+                demand / s.phiMn(),
+                Quantity.UTILISATION,
+                code.flexureClause(),
+                in(demand, Quantity.MOMENT),
+                in(s.phiMn(), Quantity.MOMENT));
         code.beamTensionStrain(basis.fy() / Steel.ES, span.material().fc(), t);
         BeamCage.Face side = BeamCage.Face.tension(sagging);
-        code.beamMinimumSteel(span.material().fc(), basis.fy(), minimumWidth(code, line, span, sagging), bars.effectiveDepth(p.x(), span, side), t);
+        code.beamMinimumSteel(
+                span.material().fc(),
+                basis.fy(),
+                minimumWidth(code, line, span, sagging),
+                bars.effectiveDepth(p.x(), span, side),
+                t);
     }
 
     /** What the effects of sidesway in the demand are multiplied by. */
     private void magnified(BeamLine.Span span, Trace t) {
-        double most = span.members().stream().mapToDouble(m -> context.strength().magnifier(context.index().memberNumber(m.id()))).max().orElse(1);
+        double most = span.members().stream()
+                .mapToDouble(m -> context.strength().magnifier(context.index().memberNumber(m.id())))
+                .max()
+                .orElse(1);
         if (most > 1) {
-            t.step("δs", "of the storeys above and below, on the part of loads that sway the frame", "", most, Quantity.NUMBER, code.slenderness().swayBeamClause());
+            t.step(
+                    "δs",
+                    "of the storeys above and below, on the part of loads that sway the frame",
+                    "",
+                    most,
+                    Quantity.NUMBER,
+                    code.slenderness().swayBeamClause());
         }
     }
 }

@@ -17,6 +17,7 @@ final class HungLoads {
     private static final double LOWER_PART = 0.5;
     /** Loads below this part of f'c bw h are not worth a stirrup. */
     private static final double SMALL = 1e-3;
+
     private static final double SAME_PLACE = 1;
 
     private HungLoads() {}
@@ -30,9 +31,18 @@ final class HungLoads {
         for (int i = 0; i + 1 < line.stations().size(); i++) {
             BeamLine.Station a = line.stations().get(i);
             BeamLine.Station b = line.stations().get(i + 1);
-            double load = a.span() == b.span() && a.memberNumber() != b.memberNumber() && b.x() - a.x() < SAME_PLACE && hangs(line, context, a, b) ? drop(context, a, b) : 0;
+            double load = a.span() == b.span()
+                            && a.memberNumber() != b.memberNumber()
+                            && b.x() - a.x() < SAME_PLACE
+                            && hangs(line, context, a, b)
+                    ? drop(context, a, b)
+                    : 0;
             BeamLine.Span span = line.spans().get(a.span());
-            if (load > SMALL * span.material().fc() * span.shape().webWidth() * span.shape().depth()) {
+            if (load
+                    > SMALL
+                            * span.material().fc()
+                            * span.shape().webWidth()
+                            * span.shape().depth()) {
                 count++;
                 if (load > heaviest) {
                     heaviest = load;
@@ -42,12 +52,23 @@ final class HungLoads {
         }
         if (at != null) {
             boolean us = context.basis().usUnits();
-            double steel = heaviest / context.basis().designCode().hangerStress(context.basis().fyt());
-            out.add(new Finding(Severity.NOTE, "load.hung", line.mark() + ", " + Places.of(line, at.x(), at.span(), context), String.format(Locale.ROOT,
-                "%s, up to %s: %s of stirrups around the crossing hang it up, beside those of the shear.",
-                count == 1 ? "A beam hangs its load into the lower part of this line" : "Beams hang their loads into the lower part of this line at " + count + " places",
-                Quantity.FORCE.text(heaviest, us), Quantity.AREA.text(steel, us)), "Place them within the crossing, or add diagonal bars.",
-                context.basis().designCode().hangerClause(), ""));
+            double steel = heaviest
+                    / context.basis().designCode().hangerStress(context.basis().fyt());
+            out.add(new Finding(
+                    Severity.NOTE,
+                    "load.hung",
+                    line.mark() + ", " + Places.of(line, at.x(), at.span(), context),
+                    String.format(
+                            Locale.ROOT,
+                            "%s, up to %s: %s of stirrups around the crossing hang it up, beside those of the shear.",
+                            count == 1
+                                    ? "A beam hangs its load into the lower part of this line"
+                                    : "Beams hang their loads into the lower part of this line at " + count + " places",
+                            Quantity.FORCE.text(heaviest, us),
+                            Quantity.AREA.text(steel, us)),
+                    "Place them within the crossing, or add diagonal bars.",
+                    context.basis().designCode().hangerClause(),
+                    ""));
         }
         return out;
     }
@@ -58,8 +79,11 @@ final class HungLoads {
         Member right = context.index().building().members().get(b.memberNumber());
         String joint = left.end().equals(right.start()) || left.end().equals(right.end()) ? left.end() : left.start();
         double depth = line.spans().get(a.span()).shape().depth();
-        return context.index().membersAt(joint).stream().anyMatch(m -> m.role() == Role.BEAM && m != left && m != right
-            && context.index().sectionOf(m).shape().depth() >= LOWER_PART * depth);
+        return context.index().membersAt(joint).stream()
+                .anyMatch(m -> m.role() == Role.BEAM
+                        && m != left
+                        && m != right
+                        && context.index().sectionOf(m).shape().depth() >= LOWER_PART * depth);
     }
 
     /** The largest drop of the shear along the line: a load that acts downwards [N]. */

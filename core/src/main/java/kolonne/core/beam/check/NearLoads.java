@@ -45,17 +45,26 @@ final class NearLoads {
         }
         DesignCode code = context.basis().designCode();
         String place = Places.of(line, atLeft ? at.faceFrom() : at.faceTo(), at.number(), context);
-        return Optional.of(new Finding(Severity.NOTE, "load.near-support", line.mark() + ", " + place, "Concentrated loads near the support make " + Math.round(100 * most)
-            + " % of the shear of " + Quantity.FORCE.text(shear, context.basis().usUnits()) + " at its face. " + code.nearLoadWords(), "Look at the strut from the load to the support.",
-            code.nearLoadClause(), ""));
+        return Optional.of(new Finding(
+                Severity.NOTE,
+                "load.near-support",
+                line.mark() + ", " + place,
+                "Concentrated loads near the support make " + Math.round(100 * most) + " % of the shear of "
+                        + Quantity.FORCE.text(shear, context.basis().usUnits()) + " at its face. "
+                        + code.nearLoadWords(),
+                "Look at the strut from the load to the support.",
+                code.nearLoadClause(),
+                ""));
     }
 
     /** The largest part of the shear at a face that concentrated loads near it make, over the combinations, and that shear [N]. */
     private static double[] part(BeamLine line, BeamLine.Span s, boolean left, BeamContext context) {
         double reach = context.basis().designCode().nearLoadReach(s.shape().depth());
-        List<BeamLine.Station> all = new ArrayList<>(line.stations().stream().filter(q -> q.span() == s.number()).toList());
+        List<BeamLine.Station> all = new ArrayList<>(
+                line.stations().stream().filter(q -> q.span() == s.number()).toList());
         double[] out = {0, 0};
-        double negligible = 1e-3 * s.material().fc() * s.shape().webWidth() * s.shape().depth();
+        double negligible =
+                1e-3 * s.material().fc() * s.shape().webWidth() * s.shape().depth();
         for (int c = 0; c < context.combinations(); c++) {
             double face = context.at(all.get(left ? 0 : all.size() - 1), c, Analysis.VZ) * (left ? 1 : -1);
             double loads = 0;

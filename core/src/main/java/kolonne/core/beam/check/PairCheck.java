@@ -30,13 +30,24 @@ public final class PairCheck {
 
     /** Whether bars of two groups lie in pairs with each other. */
     public static boolean partners(BeamCage.Group a, BeamCage.Group b) {
-        return a != b && a.pairs() && b.pairs() && a.face() == b.face() && a.layer() == b.layer() && a.from() < b.to() && b.from() < a.to();
+        return a != b
+                && a.pairs()
+                && b.pairs()
+                && a.face() == b.face()
+                && a.layer() == b.layer()
+                && a.from() < b.to()
+                && b.from() < a.to();
     }
 
     void run() {
         for (BeamCage.Group g : cage.groups()) {
             if (g.pairs()) {
-                governing.offer(CheckKind.PAIR_SIZE, g.bar().diameter(), code.detailing().largestInPair(), At.place(g.from(), line.spanAt(g.from()).number()), code.detailing().pairClause());
+                governing.offer(
+                        CheckKind.PAIR_SIZE,
+                        g.bar().diameter(),
+                        code.detailing().largestInPair(),
+                        At.place(g.from(), line.spanAt(g.from()).number()),
+                        code.detailing().pairClause());
                 end(g, g.from(), true);
                 end(g, g.to(), false);
             }
@@ -49,7 +60,16 @@ public final class PairCheck {
         if (needed <= 0 || !inSpan(line, x)) {
             return;
         }
-        double apart = cage.groups().stream().filter(o -> partners(g, o)).mapToDouble(o -> Math.abs((left ? o.from() : o.to()) - x)).max().orElse(0);
-        governing.offer(CheckKind.PAIR_ENDS, needed, apart, At.place(x, line.spanAt(x).number()), code.detailing().pairClause());
+        double apart = cage.groups().stream()
+                .filter(o -> partners(g, o))
+                .mapToDouble(o -> Math.abs((left ? o.from() : o.to()) - x))
+                .max()
+                .orElse(0);
+        governing.offer(
+                CheckKind.PAIR_ENDS,
+                needed,
+                apart,
+                At.place(x, line.spanAt(x).number()),
+                code.detailing().pairClause());
     }
 }

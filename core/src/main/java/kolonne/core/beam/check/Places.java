@@ -19,6 +19,6 @@ public final class Places {
         boolean fromLeft = x - left.x() <= right.x() - x;
         double distance = Math.max(0, fromLeft ? x - left.x() : right.x() - x);
         return Quantity.DISTANCE.text(distance, context.basis().usUnits())
-            + (fromLeft ? " right of " + left.label() : " left of " + right.label());
+                + (fromLeft ? " right of " + left.label() : " left of " + right.label());
     }
 }

@@ -28,10 +28,22 @@ final class ScopeCheck {
 
     void code(BeamLine.Span span) {
         if (!code.covers(span.material().fc())) {
-            governing.offer(CheckKind.CONCRETE_SCOPE, span.material().fc(), 0, Double.POSITIVE_INFINITY, At.place(span.middle(), span.number()), code.coversClause());
+            governing.offer(
+                    CheckKind.CONCRETE_SCOPE,
+                    span.material().fc(),
+                    0,
+                    Double.POSITIVE_INFINITY,
+                    At.place(span.middle(), span.number()),
+                    code.coversClause());
         }
         if (span.shape() instanceof Shape.Circle) {
-            governing.offer(CheckKind.SHAPE, 1, 0, Double.POSITIVE_INFINITY, At.place(span.middle(), span.number()), code.flexureClause());
+            governing.offer(
+                    CheckKind.SHAPE,
+                    1,
+                    0,
+                    Double.POSITIVE_INFINITY,
+                    At.place(span.middle(), span.number()),
+                    code.flexureClause());
         }
     }
 
@@ -42,7 +54,13 @@ final class ScopeCheck {
         double ratio = span.clear() / h;
         double deep = cantilever ? code.deepBeamRatio() / 2 : code.deepBeamRatio();
         if (ratio < deep) {
-            governing.offer(CheckKind.DEEP_BEAM, deep, ratio, deep / ratio, At.place(mid, span.number()), code.deepBeamClause());
+            governing.offer(
+                    CheckKind.DEEP_BEAM,
+                    deep,
+                    ratio,
+                    deep / ratio,
+                    At.place(mid, span.number()),
+                    code.deepBeamClause());
         }
     }
 
@@ -61,15 +79,34 @@ final class ScopeCheck {
                 double n = context.at(st, c, Analysis.N);
                 double allowed = n > 0 ? tension : compression;
                 ignored(CheckKind.AXIAL_FORCE, Math.abs(n), allowed, st, c, code.beamAxialClause());
-                ignored(CheckKind.MINOR_MOMENT, Math.abs(context.at(st, c, Analysis.MZ)), minor, st, c, code.flexureClause());
-                ignored(CheckKind.MINOR_SHEAR, Math.abs(context.at(st, c, Analysis.VY)), across, st, c, code.shearClause());
+                ignored(
+                        CheckKind.MINOR_MOMENT,
+                        Math.abs(context.at(st, c, Analysis.MZ)),
+                        minor,
+                        st,
+                        c,
+                        code.flexureClause());
+                ignored(
+                        CheckKind.MINOR_SHEAR,
+                        Math.abs(context.at(st, c, Analysis.VY)),
+                        across,
+                        st,
+                        c,
+                        code.shearClause());
             }
         }
     }
 
-    private void ignored(CheckKind kind, double value, double threshold, BeamLine.Station st, int combo, String clause) {
+    private void ignored(
+            CheckKind kind, double value, double threshold, BeamLine.Station st, int combo, String clause) {
         if (value / threshold > 0.05) {
-            governing.offer(kind, value, threshold, value / threshold, At.place(st.x(), st.span()).under(context.combinationName(combo)), clause);
+            governing.offer(
+                    kind,
+                    value,
+                    threshold,
+                    value / threshold,
+                    At.place(st.x(), st.span()).under(context.combinationName(combo)),
+                    clause);
         }
     }
 }

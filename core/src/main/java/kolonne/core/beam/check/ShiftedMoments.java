@@ -52,7 +52,12 @@ public final class ShiftedMoments {
             Shifted s = most(i, all, sagging);
             if (s.demand() > span.negligibleMoment()) {
                 double has = strengths.at(all.get(i).x(), span, sagging).phiMn();
-                governing.offer(CheckKind.TENSION_SHIFT.of(sagging), s.demand(), has, At.station(all.get(i).x(), span.number(), i).under(context.combinationName(s.combination())), code.detailing().tensionShiftClause());
+                governing.offer(
+                        CheckKind.TENSION_SHIFT.of(sagging),
+                        s.demand(),
+                        has,
+                        At.station(all.get(i).x(), span.number(), i).under(context.combinationName(s.combination())),
+                        code.detailing().tensionShiftClause());
             }
         }
     }
@@ -60,8 +65,10 @@ public final class ShiftedMoments {
     /** Whether a station is nearer to a free end of the line than {@code reach}: there the shift has no concrete to act in. */
     public static boolean nearFreeEnd(BeamLine line, BeamLine.Station s, double reach) {
         List<BeamLine.Support> all = line.supports();
-        return all.get(0).kind() == BeamLine.SupportKind.FREE && s.x() - all.get(0).x() < reach
-            || all.get(all.size() - 1).kind() == BeamLine.SupportKind.FREE && all.get(all.size() - 1).x() - s.x() < reach;
+        return all.get(0).kind() == BeamLine.SupportKind.FREE
+                        && s.x() - all.get(0).x() < reach
+                || all.get(all.size() - 1).kind() == BeamLine.SupportKind.FREE
+                        && all.get(all.size() - 1).x() - s.x() < reach;
     }
 
     /** Use of the bars at the stations; 0 for codes that shift nothing. */

@@ -52,10 +52,13 @@ public final class SteelNeeds {
     private static Bars worst(BeamDesign d, BeamContext context, BarsAt at, BeamCage.Face face, int number) {
         BeamDesign.Point worst = null;
         for (BeamDesign.Point p : d.profile()) {
-            boolean more = worst == null || (face == BeamCage.Face.BOTTOM ? p.mPos() > worst.mPos() : p.mNeg() < worst.mNeg());
+            boolean more =
+                    worst == null || (face == BeamCage.Face.BOTTOM ? p.mPos() > worst.mPos() : p.mNeg() < worst.mNeg());
             worst = belongs(d.line(), face, number, p) && more ? p : worst;
         }
-        double x = face == BeamCage.Face.TOP ? d.line().supports().get(number).x() : d.line().spans().get(number).faceFrom();
+        double x = face == BeamCage.Face.TOP
+                ? d.line().supports().get(number).x()
+                : d.line().spans().get(number).faceFrom();
         return worst != null ? at(d.line(), context, at, face, number, worst) : new Bars(face, number, x, 0, 0, false);
     }
 
@@ -69,7 +72,8 @@ public final class SteelNeeds {
         return p.span() == number && p.x() <= middle || p.span() == number - 1 && p.x() >= middle;
     }
 
-    private static Bars at(BeamLine line, BeamContext context, BarsAt at, BeamCage.Face face, int number, BeamDesign.Point p) {
+    private static Bars at(
+            BeamLine line, BeamContext context, BarsAt at, BeamCage.Face face, int number, BeamDesign.Point p) {
         BeamLine.Span span = line.spans().get(p.span());
         boolean sagging = face == BeamCage.Face.BOTTOM;
         double demand = sagging ? p.mPos() : -p.mNeg();
@@ -81,8 +85,16 @@ public final class SteelNeeds {
         DesignCode code = context.basis().designCode();
         double needed = needed(span, sagging, demand, d, context);
         double third = needed(span, sagging, code.minimumSteelExcess() * demand, d, context);
-        double least = Math.min(third, context.basis().designCode().beamMinimumSteel(span.material().fc(), context.basis().fy(),
-            FlexureCheck.minimumWidth(code, line, span, sagging), d, Trace.OFF));
+        double least = Math.min(
+                third,
+                context.basis()
+                        .designCode()
+                        .beamMinimumSteel(
+                                span.material().fc(),
+                                context.basis().fy(),
+                                FlexureCheck.minimumWidth(code, line, span, sagging),
+                                d,
+                                Trace.OFF));
         return new Bars(face, number, p.x(), Math.max(needed, least), has, least > needed);
     }
 
@@ -105,23 +117,34 @@ public final class SteelNeeds {
         return high;
     }
 
-    private static double strength(BeamLine.Span span, boolean sagging, double as, double d, BeamContext context, DesignCode code) {
-        return FlexuralStrength.of(span.shape(), sagging, List.of(new BarLayer(d, as)), span.material().fc(), context.basis().fy(), code, Trace.OFF)
-            .phiMn();
+    private static double strength(
+            BeamLine.Span span, boolean sagging, double as, double d, BeamContext context, DesignCode code) {
+        return FlexuralStrength.of(
+                        span.shape(),
+                        sagging,
+                        List.of(new BarLayer(d, as)),
+                        span.material().fc(),
+                        context.basis().fy(),
+                        code,
+                        Trace.OFF)
+                .phiMn();
     }
 
     /** Zone by zone. */
     public static List<Stirrups> stirrups(BeamDesign d, BeamContext building) {
         BeamContext context = building.of(d.line());
         BarsAt at = new BarsAt(d.line(), d.cage(), context.basis());
-        List<BeamShearCheck.Demand> demands = BeamShearCheck.demands(d.line(), context, BeamTorsion.torques(d.line(), context.demands()), d.cage());
+        List<BeamShearCheck.Demand> demands =
+                BeamShearCheck.demands(d.line(), context, BeamTorsion.torques(d.line(), context.demands()), d.cage());
         List<Stirrups> out = new ArrayList<>();
         for (BeamCage.Zone z : d.cage().zones()) {
             BeamLine.Span span = d.line().spans().get(z.span());
             double required = 0;
             for (BeamShearCheck.Demand q : demands) {
                 if (q.span() == z.span() && q.x() >= z.from() - 1e-6 && q.x() <= z.to() + 1e-6) {
-                    required = Math.max(required, q.steel(at.shearInput(q.x(), span), context.basis().designCode()));
+                    required = Math.max(
+                            required,
+                            q.steel(at.shearInput(q.x(), span), context.basis().designCode()));
                 }
             }
             double least = at.shear((z.from() + z.to()) / 2, span, Trace.OFF).minimumAvs();

@@ -25,7 +25,13 @@ final class StirrupCheck {
     private final Basis basis;
     private final DesignCode code;
 
-    StirrupCheck(BeamLine line, BeamCage cage, BeamContext context, BarsAt bars, Governing governing, List<BeamShearCheck.Demand> shears) {
+    StirrupCheck(
+            BeamLine line,
+            BeamCage cage,
+            BeamContext context,
+            BarsAt bars,
+            Governing governing,
+            List<BeamShearCheck.Demand> shears) {
         this.line = line;
         this.cage = cage;
         this.context = context;
@@ -44,16 +50,41 @@ final class StirrupCheck {
                 continue;
             }
             double x = (z.from() + z.to()) / 2;
-            double d = Math.min(bars.effectiveDepth(x, span, BeamCage.Face.TOP),
-                bars.effectiveDepth(x, span, BeamCage.Face.BOTTOM));
+            double d = Math.min(
+                    bars.effectiveDepth(x, span, BeamCage.Face.TOP),
+                    bars.effectiveDepth(x, span, BeamCage.Face.BOTTOM));
             ShearStrength s = code.shear(new ShearInput(fc, basis.fyt(), bw, d, bw * d, 0.01, z.avs(), 0), Trace.OFF);
             double needed = neededVs(span, z, s);
             SpacingLimits limits = code.beamStirrupSpacing(d, needed > 0.5 * (s.limit() - s.concrete()));
-            governing.offer(CheckKind.STIRRUP_SPACING, z.spacing(), limits.along(), z.spacing() / limits.along(), At.place(x, span.number()), limits.clause());
-            governing.offer(CheckKind.LEGS_MOST, z.legs(), basis.stirrups().legsMost(), (double) z.legs() / basis.stirrups().legsMost(), At.place(x, span.number()), "basis");
+            governing.offer(
+                    CheckKind.STIRRUP_SPACING,
+                    z.spacing(),
+                    limits.along(),
+                    z.spacing() / limits.along(),
+                    At.place(x, span.number()),
+                    limits.clause());
+            governing.offer(
+                    CheckKind.LEGS_MOST,
+                    z.legs(),
+                    basis.stirrups().legsMost(),
+                    (double) z.legs() / basis.stirrups().legsMost(),
+                    At.place(x, span.number()),
+                    "basis");
             double across = (bw - 2 * basis.beamCover() - z.bar().diameter()) / (z.legs() - 1);
-            governing.offer(CheckKind.LEG_SPACING, across, limits.across(), across / limits.across(), At.place(x, span.number()), limits.clause());
-            governing.offer(CheckKind.MINIMUM_SHEAR_STEEL, s.minimumAvs(), z.avs(), s.minimumAvs() / z.avs(), At.place(x, span.number()), code.shearMinimumClause());
+            governing.offer(
+                    CheckKind.LEG_SPACING,
+                    across,
+                    limits.across(),
+                    across / limits.across(),
+                    At.place(x, span.number()),
+                    limits.clause());
+            governing.offer(
+                    CheckKind.MINIMUM_SHEAR_STEEL,
+                    s.minimumAvs(),
+                    z.avs(),
+                    s.minimumAvs() / z.avs(),
+                    At.place(x, span.number()),
+                    code.shearMinimumClause());
         }
     }
 

@@ -15,11 +15,19 @@ final class SwayCheck {
         DesignCode code = context.basis().designCode();
         double limit = code.slenderness().greatestFactor();
         for (BeamLine.Span span : line.spans()) {
-            double magnifier = span.members().stream().mapToDouble(m -> context.sway().ofBeam(context.index(), m)).max().orElse(1);
+            double magnifier = span.members().stream()
+                    .mapToDouble(m -> context.sway().ofBeam(context.index(), m))
+                    .max()
+                    .orElse(1);
             if (magnifier > 1 && (Double.isFinite(limit) || Double.isInfinite(magnifier))) {
                 double use = Double.isInfinite(magnifier) ? CheckResult.NO_CAPACITY : magnifier / limit;
-                governing.offer(CheckKind.SECOND_ORDER, magnifier, limit, use, At.named(span.middle(), span.number(), "whole span"),
-                    code.slenderness().greatestFactorClause());
+                governing.offer(
+                        CheckKind.SECOND_ORDER,
+                        magnifier,
+                        limit,
+                        use,
+                        At.named(span.middle(), span.number(), "whole span"),
+                        code.slenderness().greatestFactorClause());
             }
         }
     }

@@ -15,7 +15,15 @@ import kolonne.core.beam.line.BeamLine;
  * @param anchor length for a hook inside the end support [mm]; infinite where bars run on
  * @param ends   end supports that its bottom bars are anchored in
  */
-record BarRegion(BeamCage.Face face, int number, double moment, BeamLine.Span span, List<BeamLine.Span> spans, double length, double anchor, List<End> ends) {
+record BarRegion(
+        BeamCage.Face face,
+        int number,
+        double moment,
+        BeamLine.Span span,
+        List<BeamLine.Span> spans,
+        double length,
+        double anchor,
+        List<End> ends) {
     /** Moment at an end support that hooks of bottom bars must stand with the length that they find inside it [Nmm, mm]. */
     record End(double moment, double run) {}
 }

@@ -29,8 +29,14 @@ final class BarRegions {
         for (int s = 0; s < line.supports().size(); s++) {
             double from = s == 0 ? line.supports().get(0).x() : middle(s - 1, false);
             double to = s == line.supports().size() - 1 ? line.supports().get(s).x() : middle(s, true);
-            out.add(region(BeamCage.Face.TOP, s, hogging, from, to, Math.max(0, s - 1),
-                Math.min(s, line.spans().size() - 1)));
+            out.add(region(
+                    BeamCage.Face.TOP,
+                    s,
+                    hogging,
+                    from,
+                    to,
+                    Math.max(0, s - 1),
+                    Math.min(s, line.spans().size() - 1)));
         }
         return out;
     }
@@ -55,25 +61,36 @@ final class BarRegions {
         return out;
     }
 
-    private BarRegion region(BeamCage.Face face, int number, double[] demand, double from, double to, int firstSpan,
-                          int lastSpan) {
+    private BarRegion region(
+            BeamCage.Face face, int number, double[] demand, double from, double to, int firstSpan, int lastSpan) {
         double moment = 0;
         int span = firstSpan;
         for (int i = 0; i < demand.length; i++) {
             BeamLine.Station s = line.stations().get(i);
-            if (s.x() >= from - 1e-6 && s.x() <= to + 1e-6 && s.span() >= firstSpan && s.span() <= lastSpan
-                && demand[i] > moment) {
+            if (s.x() >= from - 1e-6
+                    && s.x() <= to + 1e-6
+                    && s.span() >= firstSpan
+                    && s.span() <= lastSpan
+                    && demand[i] > moment) {
                 moment = demand[i];
                 span = s.span();
             }
         }
         BeamLine.Span a = line.spans().get(firstSpan);
         BeamLine.Span b = line.spans().get(lastSpan);
-        BeamLine.Span weakest = a.shape().depth() < b.shape().depth() ? a
-            : b.shape().depth() < a.shape().depth() ? b : line.spans().get(span);
+        BeamLine.Span weakest = a.shape().depth() < b.shape().depth()
+                ? a
+                : b.shape().depth() < a.shape().depth() ? b : line.spans().get(span);
         double factor = face == BeamCage.Face.BOTTOM ? boost.spans[number] : boost.supports[number];
-        return new BarRegion(face, number, moment * factor, weakest, List.of(a, b), to - from, anchor(face, number),
-            face == BeamCage.Face.BOTTOM ? ends(number) : List.of());
+        return new BarRegion(
+                face,
+                number,
+                moment * factor,
+                weakest,
+                List.of(a, b),
+                to - from,
+                anchor(face, number),
+                face == BeamCage.Face.BOTTOM ? ends(number) : List.of());
     }
 
     /** The ends of the line that a span's bottom bars are anchored in. */
@@ -83,10 +100,13 @@ final class BarRegions {
         for (boolean left : new boolean[] {true, false}) {
             int support = left ? 0 : line.spans().size();
             BeamLine.SupportKind kind = line.supports().get(support).kind();
-            boolean there = number == (left ? 0 : line.spans().size() - 1) && (kind == BeamLine.SupportKind.COLUMN || kind == BeamLine.SupportKind.BEAM);
+            boolean there = number == (left ? 0 : line.spans().size() - 1)
+                    && (kind == BeamLine.SupportKind.COLUMN || kind == BeamLine.SupportKind.BEAM);
             int station = left ? 0 : sagging.length - 1;
             if (there && sagging[station] > s.negligibleMoment()) {
-                out.add(new BarRegion.End(sagging[station] * boost.spans[number], left ? s.faceFrom() - line.firstBar(basis) : line.lastBar(basis) - s.faceTo()));
+                out.add(new BarRegion.End(
+                        sagging[station] * boost.spans[number],
+                        left ? s.faceFrom() - line.firstBar(basis) : line.lastBar(basis) - s.faceTo()));
             }
         }
         return out;
@@ -95,9 +115,10 @@ final class BarRegions {
     /** What the end supports leave for the hooks of top bars [mm]. */
     private double anchor(BeamCage.Face face, int support) {
         boolean first = support == 0;
-        if (face == BeamCage.Face.BOTTOM || !first && support < line.supports().size() - 1
-            || line.supports().get(support).kind() == BeamLine.SupportKind.FREE
-            || line.supports().get(support).kind() == BeamLine.SupportKind.HELD) {
+        if (face == BeamCage.Face.BOTTOM
+                || !first && support < line.supports().size() - 1
+                || line.supports().get(support).kind() == BeamLine.SupportKind.FREE
+                || line.supports().get(support).kind() == BeamLine.SupportKind.HELD) {
             return Double.POSITIVE_INFINITY;
         }
         BeamLine.Span span = line.spans().get(first ? 0 : line.spans().size() - 1);

@@ -73,14 +73,22 @@ public final class BeamDesigner {
 
     /** Raises the boost where a cage misses what the moments alone do not ask for; whether it did. */
     private boolean missing(BeamCage cage, Boost boost) {
-        boolean ductile = DuctileSpans.rules(line, context.basis()).map(r -> boost.raise(line, cage, context, r)).orElse(false);
+        boolean ductile = DuctileSpans.rules(line, context.basis())
+                .map(r -> boost.raise(line, cage, context, r))
+                .orElse(false);
         boolean cracked = code.crackWidth().isPresent() && cracked(cage, boost);
         return (ductile || cracked) && !hand.allBars();
     }
 
     /** Where a cage cracks too wide or lacks anchorage for the shifted moment. */
     private boolean cracked(BeamCage cage, Boost boost) {
-        CrackCheck cracks = new CrackCheck(line, cage, context, new BarsAt(line, cage, basis), Places.governing(line, context), code.crackWidth().orElseThrow());
+        CrackCheck cracks = new CrackCheck(
+                line,
+                cage,
+                context,
+                new BarsAt(line, cage, basis),
+                Places.governing(line, context),
+                code.crackWidth().orElseThrow());
         boolean bottom = boost.raise(line, true, cracks.uses(true), BeamCheck.shiftedUse(line, cage, context, true));
         boolean top = boost.raise(line, false, cracks.uses(false), BeamCheck.shiftedUse(line, cage, context, false));
         return bottom || top;
@@ -88,38 +96,61 @@ public final class BeamDesigner {
 
     private BeamCage cage(Boost boost) {
         Bar stirrup = basis.stirrupList().get(0);
-        double allowance = basis.beamCover() + stirrup.diameter() + basis.beamBarList().get(0).diameter();
+        double allowance = basis.beamCover()
+                + stirrup.diameter()
+                + basis.beamBarList().get(0).diameter();
         List<BeamCage.Zone> zones = hand.zones(zones(allowance));
         BeamCage cage = null;
         BeamCage sound = null;
         for (int pass = 0; pass < PASSES; pass++) {
             stirrup = largestStirrup(zones, stirrup);
-            List<BeamCage.Group> groups = hand.groups(hand.allBars() ? List.of() : new FlexureChoice(line, context, torques, stirrup, boost, placed).choose(), stirrup);
+            List<BeamCage.Group> groups = hand.groups(
+                    hand.allBars()
+                            ? List.of()
+                            : new FlexureChoice(line, context, torques, stirrup, boost, placed).choose(),
+                    stirrup);
             zones = hand.zones(zones(groups));
             cage = new BeamCage(groups, zones, sideBars(stirrup));
-            double used = zones.stream().mapToDouble(z -> z.bar().diameter()).max().orElse(0);
-            // sound as well where the stirrups became smaller than those inside which the bars were laid: these then lie further out
+            double used =
+                    zones.stream().mapToDouble(z -> z.bar().diameter()).max().orElse(0);
+            // sound as well where the stirrups became smaller than those inside which the bars were laid: these then
+            // lie further out
             double spare = stirrup.diameter() - used;
-            sound = spare < 0 ? sound : spare == 0 ? cage : new BeamCage(groups.stream().map(g -> g.out(spare)).toList(), zones, cage.sideBars());
+            sound = spare < 0
+                    ? sound
+                    : spare == 0
+                            ? cage
+                            : new BeamCage(
+                                    groups.stream().map(g -> g.out(spare)).toList(), zones, cage.sideBars());
             if (spare == 0) {
                 break;
             }
         }
         BeamCage longer = new CutOffChoice(line, context).extended(sound == null ? cage : sound);
         // bars that run on may come to lie over larger ones
-        BeamCage extended = new BeamCage(LayerLevels.of(longer.groups(), largestStirrup(longer.zones(), stirrup), basis), longer.zones(), longer.sideBars());
+        BeamCage extended = new BeamCage(
+                LayerLevels.of(longer.groups(), largestStirrup(longer.zones(), stirrup), basis),
+                longer.zones(),
+                longer.sideBars());
         // bars that run on make the ends of a ductile frame stronger, and their shear greater
-        return DuctileSpans.rules(line, context.basis()).isEmpty() ? extended : new BeamCage(extended.groups(), hand.zones(zones(extended.groups())), extended.sideBars());
+        return DuctileSpans.rules(line, context.basis()).isEmpty()
+                ? extended
+                : new BeamCage(extended.groups(), hand.zones(zones(extended.groups())), extended.sideBars());
     }
 
     private static Bar largestStirrup(List<BeamCage.Zone> zones, Bar otherwise) {
-        return zones.stream().map(BeamCage.Zone::bar).max(Comparator.comparingDouble(Bar::diameter)).orElse(otherwise);
+        return zones.stream()
+                .map(BeamCage.Zone::bar)
+                .max(Comparator.comparingDouble(Bar::diameter))
+                .orElse(otherwise);
     }
 
     private List<BeamCage.Zone> zones(double allowance) {
         List<BeamCage.Zone> out = new ArrayList<>();
         for (BeamLine.Span s : line.spans()) {
-            out.addAll(new StirrupChoice(s, context, s.shape().depth() - allowance, shears, List.of(), BeamTorsion.largest(basis)).choose());
+            out.addAll(new StirrupChoice(
+                            s, context, s.shape().depth() - allowance, shears, List.of(), BeamTorsion.largest(basis))
+                    .choose());
         }
         return out;
     }
@@ -128,10 +159,20 @@ public final class BeamDesigner {
     private List<BeamCage.Zone> zones(List<BeamCage.Group> groups) {
         BeamCage cage = new BeamCage(groups, List.of(), List.of());
         BarsAt bars = new BarsAt(line, cage, basis);
-        List<BeamShearCheck.Demand> with = DuctileSpans.rules(line, context.basis()).isEmpty() ? shears : BeamShearCheck.demands(line, context, torques, cage);
+        List<BeamShearCheck.Demand> with =
+                DuctileSpans.rules(line, context.basis()).isEmpty()
+                        ? shears
+                        : BeamShearCheck.demands(line, context, torques, cage);
         List<BeamCage.Zone> out = new ArrayList<>();
         for (BeamLine.Span s : line.spans()) {
-            out.addAll(new StirrupChoice(s, context, bars.leastDepth(s), with, StirrupLimits.of(line, s, bars, context), BeamCage.largest(groups, s, basis)).choose());
+            out.addAll(new StirrupChoice(
+                            s,
+                            context,
+                            bars.leastDepth(s),
+                            with,
+                            StirrupLimits.of(line, s, bars, context),
+                            BeamCage.largest(groups, s, basis))
+                    .choose());
         }
         return out;
     }
@@ -142,12 +183,20 @@ public final class BeamDesigner {
         for (BeamLine.Span s : line.spans()) {
             int skin = skinLevels(s);
             int levels = Math.max(skin, BeamTorsion.sideLevels(s, basis));
-            BeamTorsion torsion = new BeamTorsion(line, s, context.basis(), torques, stirrup, BeamTorsion.largest(basis), levels);
+            BeamTorsion torsion =
+                    new BeamTorsion(line, s, context.basis(), torques, stirrup, BeamTorsion.largest(basis), levels);
             if (torsion.counts() && levels > 0) {
                 Bar bar = torsionalBar(s, torsion);
                 out.add(laid(s, bar, levels));
             } else if (skin > 0) {
-                out.add(new BeamCage.SideBars(s.number(), basis.beamBarList().get(0), skin, s.faceFrom() - 150, s.faceTo() + 150, false, false));
+                out.add(new BeamCage.SideBars(
+                        s.number(),
+                        basis.beamBarList().get(0),
+                        skin,
+                        s.faceFrom() - 150,
+                        s.faceTo() + 150,
+                        false,
+                        false));
             }
         }
         return hand.sides(out, (s, set) -> laid(s, set.bar(), set.perFace()));
@@ -155,13 +204,20 @@ public final class BeamDesigner {
 
     private int skinLevels(BeamLine.Span s) {
         double h = s.shape().depth();
-        return h <= code.detailing().skinSteelDepth() ? 0
-            : Math.max(1, (int) Math.ceil((h - 2 * basis.beamCover()) / code.detailing().crackSpacing(basis.fy(), basis.beamCover()) - 1e-9) - 1);
+        return h <= code.detailing().skinSteelDepth()
+                ? 0
+                : Math.max(
+                        1,
+                        (int) Math.ceil((h - 2 * basis.beamCover())
+                                                / code.detailing().crackSpacing(basis.fy(), basis.beamCover())
+                                        - 1e-9)
+                                - 1);
     }
 
     /** Whether hooks of side bars find room in the end supports for the part of their strength that is used. */
     private boolean anchored(BeamLine.Span s, Bar bar, double part) {
-        double hook = part * code.detailing().hookLength(bar, s.material().fc(), basis.fy(), kolonne.core.explain.Trace.OFF);
+        double hook =
+                part * code.detailing().hookLength(bar, s.material().fc(), basis.fy(), kolonne.core.explain.Trace.OFF);
         boolean first = s.number() > 0 || s.faceFrom() - line.firstBar(basis) >= hook;
         boolean last = s.number() < line.spans().size() - 1 || line.lastBar(basis) - s.faceTo() >= hook;
         return first && last;
@@ -172,18 +228,27 @@ public final class BeamDesigner {
         double needed = torsion.mostLevelSteel(line.stations());
         double least = code.torsion().leastBar(code.torsion().stirrupSpacing(torsion.section()));
         List<Bar> all = basis.beamBarList();
-        return all.stream().filter(b -> 2 * b.area() >= needed && b.diameter() >= least && anchored(s, b, needed / (2 * b.area()))).findFirst()
-            .orElse(all.get(all.size() - 1));
+        return all.stream()
+                .filter(b -> 2 * b.area() >= needed && b.diameter() >= least && anchored(s, b, needed / (2 * b.area())))
+                .findFirst()
+                .orElse(all.get(all.size() - 1));
     }
 
     /** Side bars developed past both faces. */
     private BeamCage.SideBars laid(BeamLine.Span s, Bar bar, int levels) {
-        double run = code.detailing().developmentLength(bar, s.material().fc(), basis.fy(), false, bar.diameter(), basis.beamCover(), true);
+        double run = code.detailing()
+                .developmentLength(bar, s.material().fc(), basis.fy(), false, bar.diameter(), basis.beamCover(), true);
         boolean first = s.number() == 0;
         boolean last = s.number() == line.spans().size() - 1;
         boolean hookFrom = first && line.supports().get(0).kind() != BeamLine.SupportKind.FREE;
         boolean hookTo = last && line.supports().get(line.supports().size() - 1).kind() != BeamLine.SupportKind.FREE;
-        return new BeamCage.SideBars(s.number(), bar, levels, first ? line.firstBar(basis) : s.faceFrom() - run,
-            last ? line.lastBar(basis) : s.faceTo() + run, hookFrom, hookTo);
+        return new BeamCage.SideBars(
+                s.number(),
+                bar,
+                levels,
+                first ? line.firstBar(basis) : s.faceFrom() - run,
+                last ? line.lastBar(basis) : s.faceTo() + run,
+                hookFrom,
+                hookTo);
     }
 }

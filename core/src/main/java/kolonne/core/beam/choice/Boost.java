@@ -23,13 +23,16 @@ final class Boost {
 
     /** Factors on the moments of the stations. */
     final double[] sagging;
+
     final double[] hogging;
     /** Factors on whole regions: bottom bars of a span, top bars of a support. */
     final double[] spans;
+
     final double[] supports;
 
     /** Strengths that the stations must reach whatever their moments, as design strengths [Nmm]. */
     final double[] saggingFloor;
+
     final double[] hoggingFloor;
 
     Boost(BeamLine line) {
@@ -65,16 +68,27 @@ final class Boost {
                 double x = end == 0 ? s.faceFrom() : s.faceTo();
                 double hogging = DuctileCheck.strength(line, s, x, false, bars, context.basis());
                 sagging[end] = rules.saggingAtFace() * hogging;
-                most = Math.max(most, Math.max(hogging, DuctileCheck.strength(line, s, x, true, bars, context.basis())));
+                most = Math.max(
+                        most, Math.max(hogging, DuctileCheck.strength(line, s, x, true, bars, context.basis())));
             }
         }
         boolean any = false;
         for (int i = 0; i < line.stations().size(); i++) {
             BeamLine.Station q = line.stations().get(i);
             if (q.span() == s.number()) {
-                double atFace = Math.abs(q.x() - s.faceFrom()) < AT_FACE ? sagging[0] : Math.abs(q.x() - s.faceTo()) < AT_FACE ? sagging[1] : 0;
-                any |= floor(saggingFloor, i, Math.max(atFace, rules.anywhere() * most), DuctileCheck.strength(line, s, q.x(), true, bars, context.basis()));
-                any |= floor(hoggingFloor, i, rules.anywhere() * most, DuctileCheck.strength(line, s, q.x(), false, bars, context.basis()));
+                double atFace = Math.abs(q.x() - s.faceFrom()) < AT_FACE
+                        ? sagging[0]
+                        : Math.abs(q.x() - s.faceTo()) < AT_FACE ? sagging[1] : 0;
+                any |= floor(
+                        saggingFloor,
+                        i,
+                        Math.max(atFace, rules.anywhere() * most),
+                        DuctileCheck.strength(line, s, q.x(), true, bars, context.basis()));
+                any |= floor(
+                        hoggingFloor,
+                        i,
+                        rules.anywhere() * most,
+                        DuctileCheck.strength(line, s, q.x(), false, bars, context.basis()));
             }
         }
         return any;

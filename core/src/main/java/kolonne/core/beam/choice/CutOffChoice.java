@@ -16,6 +16,7 @@ final class CutOffChoice {
     private static final int ROUNDS = 3;
     /** In which bars are made longer [mm], and how often. */
     private static final double STEP = 50;
+
     private static final int STEPS = 12;
 
     private final BeamLine line;
@@ -36,7 +37,8 @@ final class CutOffChoice {
                 double m = context.at(line.stations().get(i), c, Analysis.MY);
                 hogging[i] = Math.max(hogging[i], -m);
                 sagging[i] = Math.max(sagging[i], m);
-                shear[i] = Math.max(shear[i], Math.abs(context.at(line.stations().get(i), c, Analysis.VZ)));
+                shear[i] =
+                        Math.max(shear[i], Math.abs(context.at(line.stations().get(i), c, Analysis.VZ)));
             }
         }
     }
@@ -50,7 +52,9 @@ final class CutOffChoice {
         for (int round = 0; round < ROUNDS; round++) {
             BeamCage before = out;
             for (CutOffs.End e : of(before).ends()) {
-                if (!context.own().faces().containsKey(before.groups().get(e.group()).face())) {
+                if (!context.own()
+                        .faces()
+                        .containsKey(before.groups().get(e.group()).face())) {
                     out = moved(out, e);
                 }
             }
@@ -70,12 +74,20 @@ final class CutOffChoice {
             for (int k = 0; g.pairs() && k < cage.groups().size(); k++) {
                 BeamCage.Group o = cage.groups().get(k);
                 double further = context.basis().designCode().detailing().pairStagger(g.bar());
-                boolean partner = PairCheck.partners(g, o) && !context.own().faces().containsKey(g.face());
-                if (partner && PairCheck.inSpan(line, g.to()) && (o.to() > g.to() || o.to() == g.to() && k > i) && o.to() < g.to() + further) {
+                boolean partner =
+                        PairCheck.partners(g, o) && !context.own().faces().containsKey(g.face());
+                if (partner
+                        && PairCheck.inSpan(line, g.to())
+                        && (o.to() > g.to() || o.to() == g.to() && k > i)
+                        && o.to() < g.to() + further) {
                     out = with(out, new CutOffs.End(k, true, 0, null), line.within(context.basis(), g.to() + further));
                 }
-                if (partner && PairCheck.inSpan(line, g.from()) && (o.from() < g.from() || o.from() == g.from() && k > i) && o.from() > g.from() - further) {
-                    out = with(out, new CutOffs.End(k, false, 0, null), line.within(context.basis(), g.from() - further));
+                if (partner
+                        && PairCheck.inSpan(line, g.from())
+                        && (o.from() < g.from() || o.from() == g.from() && k > i)
+                        && o.from() > g.from() - further) {
+                    out = with(
+                            out, new CutOffs.End(k, false, 0, null), line.within(context.basis(), g.from() - further));
                 }
             }
         }
@@ -93,7 +105,8 @@ final class CutOffChoice {
         }
         for (int k = 1; k <= STEPS; k++) {
             double x = end.x() + (end.right() ? k : -k) * STEP;
-            boolean within = end.right() ? x < end.span().faceTo() : x > end.span().faceFrom();
+            boolean within =
+                    end.right() ? x < end.span().faceTo() : x > end.span().faceFrom();
             CutOffs.End e = new CutOffs.End(end.group(), end.right(), x, end.span());
             if (within && allowed(with(cage, end, x), e)) {
                 return with(cage, end, x);
@@ -102,7 +115,8 @@ final class CutOffChoice {
         int n = line.stations().size();
         for (int k = 0; k < n; k++) {
             BeamLine.Station s = line.stations().get(end.right() ? k : n - 1 - k);
-            boolean beyond = s.span() == end.span().number() && (end.right() ? s.x() > end.x() + 1 : s.x() < end.x() - 1);
+            boolean beyond =
+                    s.span() == end.span().number() && (end.right() ? s.x() > end.x() + 1 : s.x() < end.x() - 1);
             if (beyond) {
                 BeamCage longer = with(cage, end, s.x());
                 CutOffs.End e = new CutOffs.End(end.group(), end.right(), s.x(), end.span());
@@ -117,7 +131,9 @@ final class CutOffChoice {
     private boolean allowed(BeamCage cage, CutOffs.End e) {
         BarsAt bars = new BarsAt(line, cage, context.basis());
         CutOffs cutOffs = of(cage);
-        return cutOffs.tensionUse(e, shear, (x, span) -> bars.shear(x, span, Trace.OFF)) <= 1 && cutOffs.extension(e).use() <= 1 && cutOffs.development(e).use() <= 1;
+        return cutOffs.tensionUse(e, shear, (x, span) -> bars.shear(x, span, Trace.OFF)) <= 1
+                && cutOffs.extension(e).use() <= 1
+                && cutOffs.development(e).use() <= 1;
     }
 
     private static BeamCage with(BeamCage cage, CutOffs.End e, double x) {
@@ -126,7 +142,9 @@ final class CutOffChoice {
         for (int i = 0; i < groups.size(); i++) {
             BeamCage.Group o = groups.get(i);
             // what lies under bars of an upper layer and ends with them runs on with them
-            boolean under = o.face() == g.face() && o.layer() < g.layer() && (e.right() ? o.to() == g.to() : o.from() == g.from());
+            boolean under = o.face() == g.face()
+                    && o.layer() < g.layer()
+                    && (e.right() ? o.to() == g.to() : o.from() == g.from());
             if (i == e.group() || under) {
                 groups.set(i, o.between(o.count(), e.right() ? o.from() : x, e.right() ? x : o.to()));
             }

@@ -50,8 +50,10 @@ final class DuctileBars {
             BeamLine.Span span = line.spans().get(Math.min(k, n - 1));
             double room = k == 0 ? span.faceFrom() - line.firstBar(basis) : line.lastBar(basis) - span.faceTo();
             boolean end = k == 0 || k == n;
-            if (end ? rules.hookLength(bar, span.material().fc(), basis.fy()) > room + 1e-6
-                : rules.columnDepthInBars(basis.fy()) * bar.diameter() > line.supports().get(k).depth() + 1e-6) {
+            if (end
+                    ? rules.hookLength(bar, span.material().fc(), basis.fy()) > room + 1e-6
+                    : rules.columnDepthInBars(basis.fy()) * bar.diameter()
+                            > line.supports().get(k).depth() + 1e-6) {
                 return false;
             }
         }
@@ -64,7 +66,14 @@ final class DuctileBars {
             return 0;
         }
         double offset = basis.beamCover() + stirrup.diameter() + bar.diameter() / 2;
-        return line.spans().stream().mapToDouble(q -> code.beamMinimumSteel(q.material().fc(), basis.fy(),
-            FlexureCheck.minimumWidth(code, line, q, face == BeamCage.Face.BOTTOM), q.shape().depth() - offset, Trace.OFF)).max().orElse(0);
+        return line.spans().stream()
+                .mapToDouble(q -> code.beamMinimumSteel(
+                        q.material().fc(),
+                        basis.fy(),
+                        FlexureCheck.minimumWidth(code, line, q, face == BeamCage.Face.BOTTOM),
+                        q.shape().depth() - offset,
+                        Trace.OFF))
+                .max()
+                .orElse(0);
     }
 }

@@ -44,11 +44,13 @@ final class FlexureChoice {
     private final Bar stirrup;
     /** Straight bottom bars run this far into a support at least [mm] (ACI 318-19 9.7.3.8.1), and this part of their development (EN 1992-1-1 (8.6)). */
     private static final double LEAST_STRAIGHT = 150;
+
     private static final double LEAST_PART = 0.3;
 
     private final Boost boost;
     /** Whether torsion counts in a span. */
     private final boolean[] twists;
+
     private final Optional<DuctileBars> ductile;
     private final List<Bar> sizes;
     private final Bar smallest;
@@ -60,12 +62,21 @@ final class FlexureChoice {
     private boolean pairs;
     /** Sizes that additions may have: all, or that of the through bars. */
     private List<Bar> addedSizes = List.of();
+
     private final Map<List<Object>, FlexuralStrength> memo = new HashMap<>();
     private final BarFit.Memo placed;
 
     /** Additional bars of a region with the layers of the face, and bars added to the other face in compression. */
-    record Choice(int through, Bar throughBar, int added, Bar addedBar, List<BarFit.Layer> layers, int compression,
-                  Bar compressionBar, double strength, boolean satisfies) {
+    record Choice(
+            int through,
+            Bar throughBar,
+            int added,
+            Bar addedBar,
+            List<BarFit.Layer> layers,
+            int compression,
+            Bar compressionBar,
+            double strength,
+            boolean satisfies) {
         double area() {
             return through * throughBar.area() + added * addedBar.area();
         }
@@ -85,8 +96,16 @@ final class FlexureChoice {
         int n = line.stations().size();
         hogging = new double[n];
         sagging = new double[n];
-        BeamTorsion[] torsion = line.spans().stream().map(q -> new BeamTorsion(line, q, context.basis(), torques, stirrup, BeamTorsion.largest(basis), BeamTorsion.sideLevels(q, basis)))
-            .toArray(BeamTorsion[]::new);
+        BeamTorsion[] torsion = line.spans().stream()
+                .map(q -> new BeamTorsion(
+                        line,
+                        q,
+                        context.basis(),
+                        torques,
+                        stirrup,
+                        BeamTorsion.largest(basis),
+                        BeamTorsion.sideLevels(q, basis)))
+                .toArray(BeamTorsion[]::new);
         twists = new boolean[torsion.length];
         for (int i = 0; i < torsion.length; i++) {
             twists[i] = torsion[i].counts();
@@ -206,7 +225,8 @@ final class FlexureChoice {
         if (!code.detailing().integrityYields() || context.throughPart(line, face) <= 0) {
             return sizes;
         }
-        List<Bar> out = sizes.stream().filter(b -> hooked(b, true) && hooked(b, false)).toList();
+        List<Bar> out =
+                sizes.stream().filter(b -> hooked(b, true) && hooked(b, false)).toList();
         return out.isEmpty() ? sizes : out;
     }
 
@@ -219,12 +239,16 @@ final class FlexureChoice {
 
     /** Additions to the fewest through bars of a size that are a large enough part of the face's largest steel. */
     private Choice[] withThrough(BeamCage.Face face, List<BarRegion> regions, Bar bar) {
-        double part = Math.max(context.throughPart(line, face), ductile.map(q -> q.throughPart(face)).orElse(0.0));
-        boolean yields = face == BeamCage.Face.BOTTOM && code.detailing().bottomYieldsAtColumns()
-            && line.supports().stream().anyMatch(q -> q.kind() == BeamLine.SupportKind.COLUMN);
+        double part = Math.max(
+                context.throughPart(line, face),
+                ductile.map(q -> q.throughPart(face)).orElse(0.0));
+        boolean yields = face == BeamCage.Face.BOTTOM
+                && code.detailing().bottomYieldsAtColumns()
+                && line.supports().stream().anyMatch(q -> q.kind() == BeamLine.SupportKind.COLUMN);
         part = yields ? Math.max(part, code.detailing().bottomIntoSupport(false)) : part;
-        int least = Math.max(throughBars(bar), (int) Math.ceil(ductile.map(q -> q.leastThrough(face, bar, stirrup)).orElse(0.0) / bar.area() - 1e-9));
-        for (int through = least;; through++) {
+        int least = Math.max(throughBars(bar), (int) Math.ceil(
+                ductile.map(q -> q.leastThrough(face, bar, stirrup)).orElse(0.0) / bar.area() - 1e-9));
+        for (int through = least; ; through++) {
             Choice[] out = new Choice[regions.size()];
             double most = 0;
             for (int i = 0; i < out.length; i++) {
@@ -244,7 +268,8 @@ final class FlexureChoice {
     /** What added bars cost: their weight, and under the preference for few layers every layer past the first. */
     private double cost(Choice c) {
         int layers = c.layers().stream().mapToInt(BarFit.Layer::number).max().orElse(1);
-        return c.added() * weight(c.addedBar()) + (basis.bars().preference() == Preference.FEWEST_LAYERS ? LAYER * (layers - 1) : 0);
+        return c.added() * weight(c.addedBar())
+                + (basis.bars().preference() == Preference.FEWEST_LAYERS ? LAYER * (layers - 1) : 0);
     }
 
     private double weight(Bar b) {
@@ -253,7 +278,10 @@ final class FlexureChoice {
 
     /** Two at least, and as many as crack control asks for across the narrowest and widest webs of the line. */
     private int throughBars(Bar bar) {
-        double widest = line.spans().stream().mapToDouble(s -> s.shape().webWidth()).max().orElseThrow();
+        double widest = line.spans().stream()
+                .mapToDouble(s -> s.shape().webWidth())
+                .max()
+                .orElseThrow();
         double limit = code.detailing().crackSpacing(basis.fy(), basis.beamCover() + stirrup.diameter());
         double centres = BarFit.clearWidth(widest, basis, stirrup) - bar.diameter();
         return Math.max(2, (int) Math.ceil(centres / limit - 1e-9) + 1);
@@ -344,9 +372,12 @@ final class FlexureChoice {
                 most = most == null || underTop[s].added() > most.added() ? underTop[s] : most;
             }
             count = n + most.through() + most.added();
-            diameters = n * bar.diameter() + most.through() * most.throughBar().diameter()
-                + most.added() * most.addedBar().diameter();
-            largest = Math.max(largest, Math.max(most.throughBar().diameter(), most.addedBar().diameter()));
+            diameters = n * bar.diameter()
+                    + most.through() * most.throughBar().diameter()
+                    + most.added() * most.addedBar().diameter();
+            largest = Math.max(
+                    largest,
+                    Math.max(most.throughBar().diameter(), most.addedBar().diameter()));
         }
         double width = BarFit.clearWidth(r.span().shape().webWidth(), basis, stirrup);
         return BarFit.gap(width, count, diameters) >= code.detailing().beamClearSpacing(largest, basis.aggregate());
@@ -354,8 +385,9 @@ final class FlexureChoice {
 
     /** Bars of the other face that surely work in compression [mm2]: those that run through. */
     private double presentInCompression(BarRegion r) {
-        return r.face() == BeamCage.Face.BOTTOM ? 2 * smallest.area()
-            : underTop[0].through() * underTop[0].throughBar().area();
+        return r.face() == BeamCage.Face.BOTTOM
+                ? 2 * smallest.area()
+                : underTop[0].through() * underTop[0].throughBar().area();
     }
 
     /** Bars that do not fit at all: placed in one layer, so that the check reports it. */
@@ -364,32 +396,66 @@ final class FlexureChoice {
         return new Choice(through, bar, 0, bar, List.of(new BarFit.Layer(1, through, bar, offset)), 0, bar, 0, false);
     }
 
-    private Choice choice(BarRegion r, int through, Bar bar, int added, Bar extra, int compression, Bar compressionBar) {
-        double bw = r.spans().stream().mapToDouble(q -> q.shape().webWidth()).min().orElseThrow();
-        List<BarFit.Layer> layers = placed.place(new BarFit.Wanted(bw, stirrup, through, bar, added, extra, pairs && extra.diameter() <= code.detailing().largestInPair()));
+    private Choice choice(
+            BarRegion r, int through, Bar bar, int added, Bar extra, int compression, Bar compressionBar) {
+        double bw =
+                r.spans().stream().mapToDouble(q -> q.shape().webWidth()).min().orElseThrow();
+        List<BarFit.Layer> layers = placed.place(new BarFit.Wanted(
+                bw,
+                stirrup,
+                through,
+                bar,
+                added,
+                extra,
+                pairs && extra.diameter() <= code.detailing().largestInPair()));
         if (layers == null) {
             return null;
         }
         FlexuralStrength s = strength(r.span(), r.face(), anchored(r, layers, compression, compressionBar));
-        double limit = code.beamTensionStrain(basis.fy() / Steel.ES, r.span().material().fc(), Trace.OFF);
-        double area = layers.stream().mapToDouble(l -> l.count() * l.bar().area()).sum();
-        double offset = layers.stream().mapToDouble(l -> l.count() * l.bar().area() * l.offset()).sum() / area;
-        double least = r.spans().stream().mapToDouble(q -> code.beamMinimumSteel(q.material().fc(), basis.fy(),
-            FlexureCheck.minimumWidth(code, line, q, r.face() == BeamCage.Face.BOTTOM), q.shape().depth() - offset, Trace.OFF)).max().orElseThrow();
+        double limit = code.beamTensionStrain(
+                basis.fy() / Steel.ES, r.span().material().fc(), Trace.OFF);
+        double area =
+                layers.stream().mapToDouble(l -> l.count() * l.bar().area()).sum();
+        double offset = layers.stream()
+                        .mapToDouble(l -> l.count() * l.bar().area() * l.offset())
+                        .sum()
+                / area;
+        double least = r.spans().stream()
+                .mapToDouble(q -> code.beamMinimumSteel(
+                        q.material().fc(),
+                        basis.fy(),
+                        FlexureCheck.minimumWidth(code, line, q, r.face() == BeamCage.Face.BOTTOM),
+                        q.shape().depth() - offset,
+                        Trace.OFF))
+                .max()
+                .orElseThrow();
         boolean enough = s.phiMn() >= r.moment() && (r.moment() <= 0 || s.epsT() >= limit);
         boolean minimum = r.moment() <= 0 || area >= least || s.phiMn() >= code.minimumSteelExcess() * r.moment();
-        boolean most = ductile.isEmpty() || r.spans().stream().allMatch(q -> area <= ductile.get().most(q, q.shape().depth() - offset));
-        boolean held = r.ends().stream().allMatch(e -> strength(r.span(), r.face(), hooked(r, layers, e.run())).phiMn() >= e.moment());
+        boolean most = ductile.isEmpty()
+                || r.spans().stream()
+                        .allMatch(q -> area <= ductile.get().most(q, q.shape().depth() - offset));
+        boolean held = r.ends().stream()
+                .allMatch(e ->
+                        strength(r.span(), r.face(), hooked(r, layers, e.run())).phiMn() >= e.moment());
         double usable = s.epsT() >= limit ? s.phiMn() : s.phiMn() * s.epsT() / limit;
-        return new Choice(through, bar, added, extra, layers, compression, compressionBar, usable, enough && minimum && most && held);
+        return new Choice(
+                through,
+                bar,
+                added,
+                extra,
+                layers,
+                compression,
+                compressionBar,
+                usable,
+                enough && minimum && most && held);
     }
 
     /** The layers with the areas that hooks of the given run develop, and the compression bars there surely are. */
     private List<BarLayer> anchored(BarRegion r, List<BarFit.Layer> layers, int compression, Bar compressionBar) {
         List<BarLayer> out = hooked(r, layers, r.anchor());
         double start = basis.beamCover() + stirrup.diameter();
-        out.add(new BarLayer(start + compressionBar.diameter() / 2, presentInCompression(r)
-            + compression * compressionBar.area()));
+        out.add(new BarLayer(
+                start + compressionBar.diameter() / 2, presentInCompression(r) + compression * compressionBar.area()));
         return out;
     }
 
@@ -398,8 +464,15 @@ final class FlexureChoice {
         double h = r.span().shape().depth();
         List<BarLayer> out = new ArrayList<>();
         for (BarFit.Layer l : layers) {
-            double share = Double.isInfinite(run) ? 1
-                : Math.min(1, ANCHOR_MARGIN * run / code.detailing().hookLength(l.bar(), r.span().material().fc(), basis.fy(), Trace.OFF));
+            double share = Double.isInfinite(run)
+                    ? 1
+                    : Math.min(
+                            1,
+                            ANCHOR_MARGIN
+                                    * run
+                                    / code.detailing()
+                                            .hookLength(
+                                                    l.bar(), r.span().material().fc(), basis.fy(), Trace.OFF));
             out.add(new BarLayer(h - l.offset(), share * l.count() * l.bar().area()));
         }
         return out;
@@ -411,49 +484,84 @@ final class FlexureChoice {
      */
     boolean straightServes(Choice c, boolean left) {
         BeamLine.Span s = line.spans().get(left ? 0 : line.spans().size() - 1);
-        BeamLine.SupportKind kind = line.supports().get(left ? 0 : line.spans().size()).kind();
+        BeamLine.SupportKind kind =
+                line.supports().get(left ? 0 : line.spans().size()).kind();
         double run = left ? s.faceFrom() - line.firstBar(basis) : line.lastBar(basis) - s.faceTo();
-        boolean built = kind == BeamLine.SupportKind.BEAM || kind == BeamLine.SupportKind.COLUMN && !code.detailing().bottomYieldsAtColumns();
-        if (!built || ductile.isPresent() || twists[s.number()] || context.throughPart(line, BeamCage.Face.BOTTOM) > 0) {
+        boolean built = kind == BeamLine.SupportKind.BEAM
+                || kind == BeamLine.SupportKind.COLUMN && !code.detailing().bottomYieldsAtColumns();
+        if (!built
+                || ductile.isPresent()
+                || twists[s.number()]
+                || context.throughPart(line, BeamCage.Face.BOTTOM) > 0) {
             return false;
         }
         List<BarLayer> out = new ArrayList<>();
         for (BarFit.Layer l : c.layers()) {
             double length = BarsAt.development(l.bar(), l.pairs(), s.material().fc(), false, basis);
-            if (run < Math.max(LEAST_STRAIGHT, Math.max(LEAST_PART * length, 10 * l.bar().diameter()))) {
+            if (run
+                    < Math.max(
+                            LEAST_STRAIGHT,
+                            Math.max(LEAST_PART * length, 10 * l.bar().diameter()))) {
                 return false;
             }
-            out.add(new BarLayer(s.shape().depth() - l.offset(), Math.min(1, ANCHOR_MARGIN * run / length) * l.count() * l.bar().area()));
+            out.add(new BarLayer(
+                    s.shape().depth() - l.offset(),
+                    Math.min(1, ANCHOR_MARGIN * run / length)
+                            * l.count()
+                            * l.bar().area()));
         }
         double moment = sagging[left ? 0 : sagging.length - 1];
-        return moment <= s.negligibleMoment() || strength(s, BeamCage.Face.BOTTOM, out).phiMn() >= moment;
+        return moment <= s.negligibleMoment()
+                || strength(s, BeamCage.Face.BOTTOM, out).phiMn() >= moment;
     }
 
     /** Whether bars of a choice fit into the web of a region and leave its section tension-controlled. */
     boolean serves(BeamCage.Face face, int number, Choice c) {
         BeamLine.Span span = line.spans().get(Math.min(number, line.spans().size() - 1));
-        List<BarFit.Layer> fitted = placed.place(new BarFit.Wanted(span.shape().webWidth(), stirrup, c.through(), c.throughBar(), c.added(), c.addedBar(),
-            c.layers().stream().anyMatch(BarFit.Layer::pairs)));
+        List<BarFit.Layer> fitted = placed.place(new BarFit.Wanted(
+                span.shape().webWidth(),
+                stirrup,
+                c.through(),
+                c.throughBar(),
+                c.added(),
+                c.addedBar(),
+                c.layers().stream().anyMatch(BarFit.Layer::pairs)));
         if (fitted == null || !fitted.equals(c.layers())) {
             return false;
         }
         double h = span.shape().depth();
-        List<BarLayer> bars = c.layers().stream().map(l -> new BarLayer(h - l.offset(), l.count() * l.bar().area()))
-            .toList();
-        return strength(span, face, bars).epsT() >= code.beamTensionStrain(basis.fy() / Steel.ES, span.material().fc(), Trace.OFF);
+        List<BarLayer> bars = c.layers().stream()
+                .map(l -> new BarLayer(h - l.offset(), l.count() * l.bar().area()))
+                .toList();
+        return strength(span, face, bars).epsT()
+                >= code.beamTensionStrain(basis.fy() / Steel.ES, span.material().fc(), Trace.OFF);
     }
 
     /** Strength of a face's layers alone; bars of the other face are left out, which is safe. @return φMn [Nmm] */
     double laid(BeamLine.Span span, BeamCage.Face face, List<BarFit.Layer> layers) {
         double h = span.shape().depth();
-        return strength(span, face, layers.stream().map(l -> new BarLayer(h - l.offset(), l.count() * l.bar().area()))
-            .toList()).phiMn();
+        return strength(
+                        span,
+                        face,
+                        layers.stream()
+                                .map(l -> new BarLayer(
+                                        h - l.offset(), l.count() * l.bar().area()))
+                                .toList())
+                .phiMn();
     }
 
     private FlexuralStrength strength(BeamLine.Span span, BeamCage.Face face, List<BarLayer> bars) {
         List<Object> key = List.of(span.shape(), span.material().id(), face, bars);
-        return memo.computeIfAbsent(key, k -> FlexuralStrength.of(span.shape(),
-            face == BeamCage.Face.BOTTOM, bars, span.material().fc(), basis.fy(), code, Trace.OFF));
+        return memo.computeIfAbsent(
+                key,
+                k -> FlexuralStrength.of(
+                        span.shape(),
+                        face == BeamCage.Face.BOTTOM,
+                        bars,
+                        span.material().fc(),
+                        basis.fy(),
+                        code,
+                        Trace.OFF));
     }
 
     /** Strength of the through bars alone [Nmm]. */

@@ -47,7 +47,9 @@ final class GroupLayout {
         List<BeamCage.Group> out = new ArrayList<>();
         through(BeamCage.Face.TOP, top[0], new boolean[] {true, true}, out);
         topAdditions(top, out);
-        bent = new boolean[] {!choice.straightServes(bottom[0], true), !choice.straightServes(bottom[bottom.length - 1], false)};
+        bent = new boolean[] {
+            !choice.straightServes(bottom[0], true), !choice.straightServes(bottom[bottom.length - 1], false)
+        };
         through(BeamCage.Face.BOTTOM, bottom[0], bent, out);
         bottomAdditions(bottom, out);
         return out;
@@ -61,13 +63,24 @@ final class GroupLayout {
         if (left == line.spans().size() - 1) {
             return line.lastBar(basis) - line.spans().get(left).faceTo();
         }
-        double between = line.spans().get(left + 1).faceFrom() - line.spans().get(left).faceTo();
+        double between =
+                line.spans().get(left + 1).faceFrom() - line.spans().get(left).faceTo();
         return Math.min(INTO_SUPPORT, between / 2 - 1);
     }
 
     private void through(BeamCage.Face face, FlexureChoice.Choice c, boolean[] hooks, List<BeamCage.Group> out) {
         BarFit.Layer l = c.layers().get(0);
-        out.add(new BeamCage.Group(face, 1, l.count(), l.bar(), l.offset(), line.firstBar(basis), line.lastBar(basis), hooks[0], hooks[1], true));
+        out.add(new BeamCage.Group(
+                face,
+                1,
+                l.count(),
+                l.bar(),
+                l.offset(),
+                line.firstBar(basis),
+                line.lastBar(basis),
+                hooks[0],
+                hooks[1],
+                true));
     }
 
     private void topAdditions(FlexureChoice.Choice[] top, List<BeamCage.Group> out) {
@@ -78,7 +91,9 @@ final class GroupLayout {
                 BeamLine.Span a = line.spans().get(Math.max(0, s - 1));
                 BeamLine.Span b = line.spans().get(Math.min(s, line.spans().size() - 1));
                 double from = s == 0 ? line.firstBar(basis) : Math.min(reach[0], a.faceTo() - LEAST_TOP * a.clear());
-                double to = s == top.length - 1 ? line.lastBar(basis) : Math.max(reach[1], b.faceFrom() + LEAST_TOP * b.clear());
+                double to = s == top.length - 1
+                        ? line.lastBar(basis)
+                        : Math.max(reach[1], b.faceFrom() + LEAST_TOP * b.clear());
                 runs[s] = new double[] {from, to};
             }
         }
@@ -90,7 +105,9 @@ final class GroupLayout {
     private void pastInflection(List<BeamCage.Group> groups) {
         for (BeamLine.Span span : line.spans()) {
             for (boolean right : new boolean[] {true, false}) {
-                double x = line.cantilever(span.number()) ? Double.NaN : ContinuityCheck.inflection(line, span, hogging, right);
+                double x = line.cantilever(span.number())
+                        ? Double.NaN
+                        : ContinuityCheck.inflection(line, span, hogging, right);
                 if (!Double.isNaN(x)) {
                     pastInflection(groups, span, right, x);
                 }
@@ -105,7 +122,8 @@ final class GroupLayout {
         BeamCage.Group shorter = null;
         for (BeamCage.Group g : groups) {
             if (g.face() == BeamCage.Face.TOP && g.covers(face)) {
-                boolean passes = right ? g.to() >= runTo(span, g, true, x) - 1 : g.from() <= runTo(span, g, false, x) + 1;
+                boolean passes =
+                        right ? g.to() >= runTo(span, g, true, x) - 1 : g.from() <= runTo(span, g, false, x) + 1;
                 total += g.area();
                 passing += passes ? g.area() : 0;
                 shorter = !passes && (shorter == null || g.layer() < shorter.layer()) ? g : shorter;
@@ -113,7 +131,10 @@ final class GroupLayout {
         }
         double missing = code.detailing().inflectionPart() * total - passing;
         if (missing > 1e-6 * total && shorter != null) {
-            int more = shorter.pairs() ? shorter.count() : Math.min(shorter.count(), Math.max(1, (int) Math.ceil(missing / shorter.bar().area() - 1e-9)));
+            int more = shorter.pairs()
+                    ? shorter.count()
+                    : Math.min(shorter.count(), Math.max(1, (int)
+                            Math.ceil(missing / shorter.bar().area() - 1e-9)));
             double to = runTo(span, shorter, right, x);
             groups.remove(shorter);
             groups.add(part(shorter, more, right ? shorter.from() : to, right ? to : shorter.to()));
@@ -126,8 +147,11 @@ final class GroupLayout {
 
     private double runTo(BeamLine.Span span, BeamCage.Group g, boolean right, double x) {
         // the stirrups may yet become smaller, and the bars lie further out
-        double spare = basis.stirrupList().get(basis.stirrupList().size() - 1).diameter() - basis.stirrupList().get(0).diameter();
-        double run = code.detailing().inflectionRun(span.shape().depth() - g.offset() + spare, g.bar().diameter(), span.clear());
+        double spare = basis.stirrupList().get(basis.stirrupList().size() - 1).diameter()
+                - basis.stirrupList().get(0).diameter();
+        double run = code.detailing()
+                .inflectionRun(
+                        span.shape().depth() - g.offset() + spare, g.bar().diameter(), span.clear());
         return right ? Math.min(span.faceTo(), x + run) : Math.max(span.faceFrom(), x - run);
     }
 
@@ -141,8 +165,10 @@ final class GroupLayout {
             if (bottom[s].added() > 0) {
                 BeamLine.Span span = line.spans().get(s);
                 double[] reach = reach(BeamCage.Face.BOTTOM, bottom[s], s);
-                runs[s] = new double[] {Math.min(span.faceFrom() - intoSupport(s - 1), reach[0]),
-                    Math.max(span.faceTo() + intoSupport(s), reach[1])};
+                runs[s] = new double[] {
+                    Math.min(span.faceFrom() - intoSupport(s - 1), reach[0]),
+                    Math.max(span.faceTo() + intoSupport(s), reach[1])
+                };
             }
         }
         joined(BeamCage.Face.BOTTOM, bottom, runs, out);
@@ -180,24 +206,48 @@ final class GroupLayout {
         boolean hookTo = to >= last - 1;
         for (BarFit.Layer l : c.layers().subList(1, c.layers().size())) {
             boolean bottom = face == BeamCage.Face.BOTTOM;
-            BeamCage.Group g = new BeamCage.Group(face, l.number(), l.count(), l.bar(), l.offset(), hookFrom ? first : from,
-                hookTo ? last : to, hookFrom && (!bottom || bent[0]), hookTo && (!bottom || bent[1]), hookFrom && hookTo, l.pairs());
+            BeamCage.Group g = new BeamCage.Group(
+                    face,
+                    l.number(),
+                    l.count(),
+                    l.bar(),
+                    l.offset(),
+                    hookFrom ? first : from,
+                    hookTo ? last : to,
+                    hookFrom && (!bottom || bent[0]),
+                    hookTo && (!bottom || bent[1]),
+                    hookFrom && hookTo,
+                    l.pairs());
             out.addAll(l.pairs() ? staggered(g) : List.of(g));
         }
         if (c.compression() > 0) {
             BeamCage.Face other = face == BeamCage.Face.TOP ? BeamCage.Face.BOTTOM : BeamCage.Face.TOP;
-            double offset = c.layers().get(0).offset() - c.layers().get(0).bar().diameter() / 2
-                + c.compressionBar().diameter() / 2;
-            out.add(new BeamCage.Group(other, 1, c.compression(), c.compressionBar(), offset, Math.max(first, from),
-                Math.min(last, to), false, false, false));
+            double offset = c.layers().get(0).offset()
+                    - c.layers().get(0).bar().diameter() / 2
+                    + c.compressionBar().diameter() / 2;
+            out.add(new BeamCage.Group(
+                    other,
+                    1,
+                    c.compression(),
+                    c.compressionBar(),
+                    offset,
+                    Math.max(first, from),
+                    Math.min(last, to),
+                    false,
+                    false,
+                    false));
         }
     }
 
     /** Of bars in pairs that end within a span one of each two runs on further. */
     private List<BeamCage.Group> staggered(BeamCage.Group g) {
         double further = code.detailing().pairStagger(g.bar());
-        double from = !g.hookFrom() && PairCheck.inSpan(line, g.from()) ? Math.max(line.firstBar(basis), g.from() - further) : g.from();
-        double to = !g.hookTo() && PairCheck.inSpan(line, g.to()) ? Math.min(line.lastBar(basis), g.to() + further) : g.to();
+        double from = !g.hookFrom() && PairCheck.inSpan(line, g.from())
+                ? Math.max(line.firstBar(basis), g.from() - further)
+                : g.from();
+        double to = !g.hookTo() && PairCheck.inSpan(line, g.to())
+                ? Math.min(line.lastBar(basis), g.to() + further)
+                : g.to();
         if (from == g.from() && to == g.to() || g.count() < 2) {
             return List.of(g);
         }
@@ -226,25 +276,33 @@ final class GroupLayout {
             }
             if (share > 0) {
                 double d = span.shape().depth() - c.layers().get(0).offset();
-                double run = code.detailing().runPastNeed(d, c.addedBar().diameter(), share * development(face, c, span));
+                double run =
+                        code.detailing().runPastNeed(d, c.addedBar().diameter(), share * development(face, c, span));
                 from = Math.min(from, st.x() <= peak + 1 ? st.x() - run : from);
                 to = Math.max(to, st.x() >= peak - 1 ? st.x() + run : to);
             }
         }
-        return new double[] {from == Double.POSITIVE_INFINITY ? peak : from, to == Double.NEGATIVE_INFINITY ? peak : to};
+        return new double[] {from == Double.POSITIVE_INFINITY ? peak : from, to == Double.NEGATIVE_INFINITY ? peak : to
+        };
     }
 
     /** Whether the through bars alone are less than the minimum where the bars are needed at all. */
-    private boolean belowMinimum(BeamCage.Face face, FlexureChoice.Choice c, BeamLine.Span span, double demand,
-                                 double alone) {
+    private boolean belowMinimum(
+            BeamCage.Face face, FlexureChoice.Choice c, BeamLine.Span span, double demand, double alone) {
         double least = least(face, c, span);
-        return demand > span.negligibleMoment() && c.through() * c.throughBar().area() < least
-            && MARGIN * code.minimumSteelExcess() * demand > alone;
+        return demand > span.negligibleMoment()
+                && c.through() * c.throughBar().area() < least
+                && MARGIN * code.minimumSteelExcess() * demand > alone;
     }
 
     private double least(BeamCage.Face face, FlexureChoice.Choice c, BeamLine.Span span) {
         double d = span.shape().depth() - c.layers().get(0).offset();
-        return code.beamMinimumSteel(span.material().fc(), basis.fy(), FlexureCheck.minimumWidth(code, line, span, face == BeamCage.Face.BOTTOM), d, Trace.OFF);
+        return code.beamMinimumSteel(
+                span.material().fc(),
+                basis.fy(),
+                FlexureCheck.minimumWidth(code, line, span, face == BeamCage.Face.BOTTOM),
+                d,
+                Trace.OFF);
     }
 
     /** Bottom: the stations of the span. Top: the nearer half of the spans on either side, a cantilever altogether. */
@@ -265,7 +323,9 @@ final class GroupLayout {
     }
 
     private double peak(BeamCage.Face face, double[] demand, int number) {
-        double x = face == BeamCage.Face.BOTTOM ? line.spans().get(number).faceFrom() : line.supports().get(number).x();
+        double x = face == BeamCage.Face.BOTTOM
+                ? line.spans().get(number).faceFrom()
+                : line.supports().get(number).x();
         double worst = 0;
         for (int i = 0; i < demand.length; i++) {
             BeamLine.Station st = line.stations().get(i);
@@ -278,7 +338,11 @@ final class GroupLayout {
     }
 
     private double development(BeamCage.Face face, FlexureChoice.Choice c, BeamLine.Span span) {
-        boolean top = face == BeamCage.Face.TOP && code.detailing().poorBond(span.shape().depth() - basis.beamCover(), span.shape().depth());
+        boolean top = face == BeamCage.Face.TOP
+                && code.detailing()
+                        .poorBond(
+                                span.shape().depth() - basis.beamCover(),
+                                span.shape().depth());
         boolean pairs = c.layers().stream().anyMatch(BarFit.Layer::pairs);
         return BarsAt.development(c.addedBar(), pairs, span.material().fc(), top, basis);
     }

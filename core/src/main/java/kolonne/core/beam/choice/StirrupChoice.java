@@ -46,7 +46,13 @@ public final class StirrupChoice {
     /** The largest of the main bars, for torsion. */
     private final Bar mainBar;
 
-    StirrupChoice(BeamLine.Span span, BeamContext context, double d, List<BeamShearCheck.Demand> ofTheLine, List<StirrupLimits> limits, Bar mainBar) {
+    StirrupChoice(
+            BeamLine.Span span,
+            BeamContext context,
+            double d,
+            List<BeamShearCheck.Demand> ofTheLine,
+            List<StirrupLimits> limits,
+            Bar mainBar) {
         this.mainBar = mainBar;
         this.limits = limits;
         this.span = span;
@@ -91,7 +97,9 @@ public final class StirrupChoice {
         for (Bar bar : sizes()) {
             for (int legs = Math.min(leastLegs(bar), mostLegs()); legs <= mostLegs(); legs++) {
                 double[] spacing = spacings(bar, legs);
-                boolean hopeless = best != null && best.practical() && (!practical(spacing) || leastMass(bar, legs, spacing) > (1 + ALIKE) * best.mass());
+                boolean hopeless = best != null
+                        && best.practical()
+                        && (!practical(spacing) || leastMass(bar, legs, spacing) > (1 + ALIKE) * best.mass());
                 Option o = hopeless ? null : option(bar, legs, spacing);
                 best = o != null && (best == null || o.betterThan(best)) ? o : best;
             }
@@ -120,13 +128,23 @@ public final class StirrupChoice {
         BeamContext context = building.of(d.line());
         BarsAt bars = new BarsAt(d.line(), d.cage(), context.basis());
         BeamLine.Span s = d.line().spans().get(span);
-        List<BeamShearCheck.Demand> shears = BeamShearCheck.demands(d.line(), context, BeamTorsion.torques(d.line(), context.demands()), d.cage());
-        return new StirrupChoice(s, context, bars.leastDepth(s), shears, StirrupLimits.of(d.line(), s, bars, context), BeamCage.largest(d.cage().groups(), s, context.basis())).all();
+        List<BeamShearCheck.Demand> shears =
+                BeamShearCheck.demands(d.line(), context, BeamTorsion.torques(d.line(), context.demands()), d.cage());
+        return new StirrupChoice(
+                        s,
+                        context,
+                        bars.leastDepth(s),
+                        shears,
+                        StirrupLimits.of(d.line(), s, bars, context),
+                        BeamCage.largest(d.cage().groups(), s, context.basis()))
+                .all();
     }
 
     /** Sizes that the main bars allow; all where they allow none, and the check then tells. */
     private List<Bar> sizes() {
-        List<Bar> out = basis.stirrupList().stream().filter(b -> limits.stream().allMatch(l -> l.allows(b))).toList();
+        List<Bar> out = basis.stirrupList().stream()
+                .filter(b -> limits.stream().allMatch(l -> l.allows(b)))
+                .toList();
         return out.isEmpty() ? basis.stirrupList() : out;
     }
 
@@ -136,7 +154,8 @@ public final class StirrupChoice {
     }
 
     private boolean practical(double[] spacing) {
-        return java.util.Arrays.stream(spacing).min().orElse(basis.stirrups().most()) >= basis.stirrups().least();
+        return java.util.Arrays.stream(spacing).min().orElse(basis.stirrups().most())
+                >= basis.stirrups().least();
     }
 
     /** Spacings that cannot be built become the closest that can; the check then tells what is missing. */
@@ -150,7 +169,11 @@ public final class StirrupChoice {
 
     /** Mass if the widest spacing served everywhere: no arrangement of zones has less. */
     private double leastMass(Bar bar, int legs, double[] spacing) {
-        return span.clear() / java.util.Arrays.stream(spacing).max().orElse(basis.stirrups().most()) * setLength(legs) * bar.area() * STEEL;
+        return span.clear()
+                / java.util.Arrays.stream(spacing).max().orElse(basis.stirrups().most())
+                * setLength(legs)
+                * bar.area()
+                * STEEL;
     }
 
     /** Length of the outer hoop, and a further height with its part of the width for every inner leg [mm]. */
@@ -162,12 +185,14 @@ public final class StirrupChoice {
 
     private Option option(Bar bar, int legs, List<BeamCage.Zone> zones, boolean practical) {
         int sets = zones.stream().mapToInt(BeamCage.Zone::count).sum();
-        return new Option(bar, legs, zones, sets * setLength(legs) * bar.area() * STEEL, sets * (1 + (legs - 1) / 2), practical);
+        return new Option(
+                bar, legs, zones, sets * setLength(legs) * bar.area() * STEEL, sets * (1 + (legs - 1) / 2), practical);
     }
 
     /** Legs that the transverse spacing asks for where the shear is highest. */
     private int leastLegs(Bar bar) {
-        double worst = demands.stream().mapToDouble(BeamShearCheck.Demand::most).max().orElse(0);
+        double worst =
+                demands.stream().mapToDouble(BeamShearCheck.Demand::most).max().orElse(0);
         ShearStrength s = strength(1);
         SpacingLimits allowed = code.beamStirrupSpacing(d, worst - s.concrete() > 0.5 * (s.limit() - s.concrete()));
         double width = bw - 2 * basis.beamCover() - bar.diameter();
@@ -195,7 +220,8 @@ public final class StirrupChoice {
             BeamShearCheck.Demand demand = demands.get(i);
             double needed = demand.most() - strong.concrete();
             SpacingLimits allowed = code.beamStirrupSpacing(d, needed > 0.5 * (strong.limit() - strong.concrete()));
-            double s = Math.min(Math.min(minimum, allowed.along()), basis.stirrups().most());
+            double s = Math.min(
+                    Math.min(minimum, allowed.along()), basis.stirrups().most());
             for (StirrupLimits l : limits) {
                 s = Math.min(s, l.spacing(before(i), after(i), d, bar));
             }
@@ -207,11 +233,13 @@ public final class StirrupChoice {
                 s = Math.min(s, code.torsion().stirrupSpacing(tube));
             }
             for (BeamShearCheck.Pair p : demand.torsional()) {
-                double leg = code.torsion().legSteel(p.t(), tube, Trace.OFF) + demand.besideTorsion(p, input(1), code) / legs;
+                double leg = code.torsion().legSteel(p.t(), tube, Trace.OFF)
+                        + demand.besideTorsion(p, input(1), code) / legs;
                 s = Math.min(s, leg > 0 ? bar.area() / leg : s);
             }
             s = Double.isNaN(s) ? 0 : s;
-            out[i] = Math.floor(s / basis.stirrups().step() + 1e-9) * basis.stirrups().step();
+            out[i] = Math.floor(s / basis.stirrups().step() + 1e-9)
+                    * basis.stirrups().step();
         }
         return out;
     }
@@ -227,8 +255,10 @@ public final class StirrupChoice {
 
     /** The fewest zones of which the stirrups are within 2 % of the fewest that the basis's zones allow. */
     private List<BeamCage.Zone> zones(Bar bar, int legs, double[] spacing) {
-        double all = java.util.Arrays.stream(spacing).min().orElse(basis.stirrups().most());
-        List<List<BeamCage.Zone>> found = new ArrayList<>(List.of(List.of(new BeamCage.Zone(span.number(), span.faceFrom(), span.faceTo(), bar, legs, all))));
+        double all =
+                java.util.Arrays.stream(spacing).min().orElse(basis.stirrups().most());
+        List<List<BeamCage.Zone>> found = new ArrayList<>(
+                List.of(List.of(new BeamCage.Zone(span.number(), span.faceFrom(), span.faceTo(), bar, legs, all))));
         if (basis.stirrups().zonesMost() >= 2 && spacing.length >= 3) {
             found.add(two(bar, legs, spacing));
         }
@@ -236,8 +266,11 @@ public final class StirrupChoice {
             found.add(three(bar, legs, spacing));
         }
         int fewest = found.stream().mapToInt(StirrupChoice::count).min().orElseThrow();
-        return found.stream().filter(z -> count(z) <= (1 + ALIKE) * fewest).min(Comparator.comparingInt((List<BeamCage.Zone> z) -> z.size())
-            .thenComparingInt(StirrupChoice::count)).orElseThrow();
+        return found.stream()
+                .filter(z -> count(z) <= (1 + ALIKE) * fewest)
+                .min(Comparator.comparingInt((List<BeamCage.Zone> z) -> z.size())
+                        .thenComparingInt(StirrupChoice::count))
+                .orElseThrow();
     }
 
     private static int count(List<BeamCage.Zone> zones) {
@@ -256,12 +289,16 @@ public final class StirrupChoice {
         int fewest = Integer.MAX_VALUE;
         for (int i = 1; i < n - 1; i++) {
             for (int j = i; j < n - 1; j++) {
-                if (demands.get(i).x() - from < SHORTEST || to - demands.get(j).x() < SHORTEST
-                    || demands.get(j).x() - demands.get(i).x() < SHORTEST) {
+                if (demands.get(i).x() - from < SHORTEST
+                        || to - demands.get(j).x() < SHORTEST
+                        || demands.get(j).x() - demands.get(i).x() < SHORTEST) {
                     continue;
                 }
-                List<BeamCage.Zone> z = merged(bar, legs, new double[] {from, demands.get(i).x(), demands.get(j).x(), to},
-                    new double[] {least(spacing, 0, i), least(spacing, i, j), least(spacing, j, n - 1)});
+                List<BeamCage.Zone> z = merged(
+                        bar,
+                        legs,
+                        new double[] {from, demands.get(i).x(), demands.get(j).x(), to},
+                        new double[] {least(spacing, 0, i), least(spacing, i, j), least(spacing, j, n - 1)});
                 int count = count(z);
                 if (count < fewest) {
                     fewest = count;
@@ -277,8 +314,10 @@ public final class StirrupChoice {
         for (int i = 1; i < spacing.length - 1; i++) {
             double x = demands.get(i).x();
             if (x - span.faceFrom() >= SHORTEST && span.faceTo() - x >= SHORTEST) {
-                List<BeamCage.Zone> z = merged(bar, legs, new double[] {span.faceFrom(), x, span.faceTo()},
-                    new double[] {least(spacing, 0, i), least(spacing, i, spacing.length - 1)});
+                List<BeamCage.Zone> z =
+                        merged(bar, legs, new double[] {span.faceFrom(), x, span.faceTo()}, new double[] {
+                            least(spacing, 0, i), least(spacing, i, spacing.length - 1)
+                        });
                 best = count(z) < count(best) ? z : best;
             }
         }

@@ -18,8 +18,14 @@ import kolonne.core.shape.Shape;
  * @param stations points of check in order along the line
  * @param length   between the outermost joints [mm]
  */
-public record BeamLine(String id, String mark, String storey, List<Span> spans, List<Support> supports,
-                       List<Station> stations, double length) {
+public record BeamLine(
+        String id,
+        String mark,
+        String storey,
+        List<Span> spans,
+        List<Support> supports,
+        List<Station> stations,
+        double length) {
     /** How far inside a free end its section is shown, past the bars' cover [mm]. */
     private static final double FREE_END = 150;
     /** Bars run this far into a support of the model that has no column; a note says that its room is not known [mm]. */
@@ -32,7 +38,12 @@ public record BeamLine(String id, String mark, String storey, List<Span> spans, 
     }
 
     /** What holds a line at a joint; HELD is a support of the model without a column. */
-    public enum SupportKind { COLUMN, BEAM, HELD, FREE }
+    public enum SupportKind {
+        COLUMN,
+        BEAM,
+        HELD,
+        FREE
+    }
 
     /**
      * @param x      along the line [mm]
@@ -50,8 +61,16 @@ public record BeamLine(String id, String mark, String storey, List<Span> spans, 
      * @param section  of the model; where members differ, the shallowest
      * @param shape    that it is designed with: the section's, or with the effective flange of the slab
      */
-    public record Span(int number, double from, double to, double faceFrom, double faceTo, List<Member> members,
-                       Section section, Shape shape, Material material) {
+    public record Span(
+            int number,
+            double from,
+            double to,
+            double faceFrom,
+            double faceTo,
+            List<Member> members,
+            Section section,
+            Shape shape,
+            Material material) {
         public Span {
             members = List.copyOf(members);
         }
@@ -77,8 +96,12 @@ public record BeamLine(String id, String mark, String storey, List<Span> spans, 
 
         /** The same with another section of the model; a flange of the slab stays as wide as it is. */
         Span with(Section other) {
-            boolean slab = !shape.equals(section.shape()) && shape.flangeDepth() < other.shape().depth();
-            Shape designed = slab ? ((Shape.Flanged) shape).withWeb(other.shape().webWidth(), other.shape().depth()) : other.shape();
+            boolean slab = !shape.equals(section.shape())
+                    && shape.flangeDepth() < other.shape().depth();
+            Shape designed = slab
+                    ? ((Shape.Flanged) shape)
+                            .withWeb(other.shape().webWidth(), other.shape().depth())
+                    : other.shape();
             return new Span(number, from, to, faceFrom, faceTo, members, other, designed, material);
         }
     }
@@ -109,7 +132,10 @@ public record BeamLine(String id, String mark, String storey, List<Span> spans, 
 
     /** The same line with another section in every span; its supports stay where they are. */
     public BeamLine with(Shape shape) {
-        return with(spans.stream().map(s -> s.with(new Section(shape.equals(s.section().shape()) ? s.section().id() : shape.label(), shape))).toList());
+        return with(spans.stream()
+                .map(s -> s.with(new Section(
+                        shape.equals(s.section().shape()) ? s.section().id() : shape.label(), shape)))
+                .toList());
     }
 
     /** The same line with its spans in another form. */
@@ -138,12 +164,18 @@ public record BeamLine(String id, String mark, String storey, List<Span> spans, 
         return switch (s.kind()) {
             case FREE -> -basis.beamCover();
             case HELD -> INTO_HELD;
-            default -> Math.max(0, s.depth() / 2 - basis.columnCover() - basis.stirrupList().get(0).diameter());
+            default ->
+                Math.max(
+                        0,
+                        s.depth() / 2
+                                - basis.columnCover()
+                                - basis.stirrupList().get(0).diameter());
         };
     }
 
     /** Whether one end of the span is free. */
     public boolean cantilever(int span) {
-        return supports.get(span).kind() == SupportKind.FREE || supports.get(span + 1).kind() == SupportKind.FREE;
+        return supports.get(span).kind() == SupportKind.FREE
+                || supports.get(span + 1).kind() == SupportKind.FREE;
     }
 }

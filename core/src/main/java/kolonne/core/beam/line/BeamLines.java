@@ -49,8 +49,9 @@ public final class BeamLines {
         this.faces = new Faces(index);
         index.building().supports().stream().filter(s -> s.uz()).forEach(s -> supported.add(s.joint()));
         List<LoadCase> cases = index.building().loadCases();
-        gravity = java.util.stream.IntStream.range(0, cases.size()).filter(i -> !cases.get(i).kind().isLateral())
-            .toArray();
+        gravity = java.util.stream.IntStream.range(0, cases.size())
+                .filter(i -> !cases.get(i).kind().isLateral())
+                .toArray();
     }
 
     /** All lines, by storey from the ground, then in plan. */
@@ -79,8 +80,9 @@ public final class BeamLines {
             }
         }
         chains.sort(Comparator.comparingDouble((List<Step> c) -> first(c).z())
-            .thenComparingDouble(c -> -Math.rint(first(c).y())).thenComparingDouble(c -> first(c).x())
-            .thenComparing(c -> c.get(0).member().id()));
+                .thenComparingDouble(c -> -Math.rint(first(c).y()))
+                .thenComparingDouble(c -> first(c).x())
+                .thenComparing(c -> c.get(0).member().id()));
         Map<String, Integer> counts = new HashMap<>();
         List<BeamLine> out = new ArrayList<>();
         for (List<Step> chain : chains) {
@@ -94,8 +96,10 @@ public final class BeamLines {
 
     /** The storey nearest in height, within half a metre; null if there is none. */
     public static Storey storeyAt(BuildingIndex index, double z) {
-        return index.building().storeys().stream().filter(s -> Math.abs(s.elevation() - z) <= 500)
-            .min(Comparator.comparingDouble(s -> Math.abs(s.elevation() - z))).orElse(null);
+        return index.building().storeys().stream()
+                .filter(s -> Math.abs(s.elevation() - z) <= 500)
+                .min(Comparator.comparingDouble(s -> Math.abs(s.elevation() - z)))
+                .orElse(null);
     }
 
     /** A member of a chain; reversed if it runs against the line. */
@@ -175,15 +179,18 @@ public final class BeamLines {
     }
 
     private static boolean released(Member m, String joint) {
-        return m.start().equals(joint) ? m.startRelease().frees(4) : m.endRelease().frees(4);
+        return m.start().equals(joint)
+                ? m.startRelease().frees(4)
+                : m.endRelease().frees(4);
     }
 
     private double cosine(Member a, Member b, String joint) {
         Joint o = index.joint(joint);
         Joint p = index.joint(index.otherEnd(a, joint));
         Joint q = index.joint(index.otherEnd(b, joint));
-        double dot = (p.x() - o.x()) * (q.x() - o.x()) + (p.y() - o.y()) * (q.y() - o.y())
-            + (p.z() - o.z()) * (q.z() - o.z());
+        double dot = (p.x() - o.x()) * (q.x() - o.x())
+                + (p.y() - o.y()) * (q.y() - o.y())
+                + (p.z() - o.z()) * (q.z() - o.z());
         return dot / (o.distanceTo(p) * o.distanceTo(q));
     }
 
@@ -212,7 +219,9 @@ public final class BeamLines {
             for (int i = a; i < b; i++) {
                 stations(chain.get(i), at[i], s, all);
             }
-            between(all, span).forEach(q -> stations.add(new BeamLine.Station(stations.size(), q.x(), q.span(), q.memberNumber(), q.station(), q.reversed())));
+            between(all, span)
+                    .forEach(q -> stations.add(new BeamLine.Station(
+                            stations.size(), q.x(), q.span(), q.memberNumber(), q.station(), q.reversed())));
         }
         return new BeamLine(chain.get(0).member().id(), mark, storey, spans, supports, stations, at[chain.size()]);
     }
@@ -222,11 +231,21 @@ public final class BeamLines {
         Step last = steps.get(steps.size() - 1);
         double from = left.x() + face(left, first.member(), !first.reversed());
         double to = right.x() - face(right, last.member(), last.reversed());
-        Member shallowest = steps.stream().map(Step::member)
-            .min(Comparator.comparingDouble(m -> index.sectionOf(m).shape().depth())).orElseThrow();
+        Member shallowest = steps.stream()
+                .map(Step::member)
+                .min(Comparator.comparingDouble(m -> index.sectionOf(m).shape().depth()))
+                .orElseThrow();
         Section section = index.sectionOf(shallowest);
-        return new BeamLine.Span(number, left.x(), right.x(), from, to,
-            steps.stream().map(Step::member).toList(), section, section.shape(), index.materialOf(shallowest));
+        return new BeamLine.Span(
+                number,
+                left.x(),
+                right.x(),
+                from,
+                to,
+                steps.stream().map(Step::member).toList(),
+                section,
+                section.shape(),
+                index.materialOf(shallowest));
     }
 
     /** How far the face of a support lies from its centre; the rigid end where nothing holds the line up. */
@@ -257,7 +276,8 @@ public final class BeamLines {
         for (int k = 0; k < n; k++) {
             int s = step.reversed() ? n - 1 - k : k;
             double x = analysis.stationX(m, s);
-            out.add(new BeamLine.Station(out.size(), at + (step.reversed() ? length - x : x), span, m, s, step.reversed()));
+            out.add(new BeamLine.Station(
+                    out.size(), at + (step.reversed() ? length - x : x), span, m, s, step.reversed()));
         }
     }
 
@@ -266,17 +286,20 @@ public final class BeamLines {
         boolean end = i == 0 || i == chain.size();
         Member column = columnBelow(joint);
         if (column != null) {
-            double[] sides = sides(column, chain.get(Math.min(i, chain.size() - 1)).member());
+            double[] sides =
+                    sides(column, chain.get(Math.min(i, chain.size() - 1)).member());
             return new BeamLine.Support(joint, x, BeamLine.SupportKind.COLUMN, sides[0], sides[1], label(joint));
         }
         if (supported.contains(joint)) {
             return new BeamLine.Support(joint, x, BeamLine.SupportKind.HELD, 0, 0, label(joint));
         }
-        boolean alone = index.membersAt(joint).stream().allMatch(m -> chain.stream().anyMatch(s -> s.member() == m));
+        boolean alone =
+                index.membersAt(joint).stream().allMatch(m -> chain.stream().anyMatch(s -> s.member() == m));
         double push = pushUp(chain, i);
         double needed = (end ? ROUNDING : SUPPORT_PART) * largestShear(chain);
         if (push > needed && !alone) {
-            return new BeamLine.Support(joint, x, BeamLine.SupportKind.BEAM, crossingWidth(chain, joint), 0, label(joint));
+            return new BeamLine.Support(
+                    joint, x, BeamLine.SupportKind.BEAM, crossingWidth(chain, joint), 0, label(joint));
         }
         return end ? new BeamLine.Support(joint, x, BeamLine.SupportKind.FREE, 0, 0, label(joint)) : null;
     }
@@ -302,9 +325,12 @@ public final class BeamLines {
     }
 
     private double crossingWidth(List<Step> chain, String joint) {
-        return index.membersAt(joint).stream().filter(m -> m.role() == Role.BEAM)
-            .filter(m -> chain.stream().noneMatch(s -> s.member() == m))
-            .mapToDouble(m -> index.sectionOf(m).shape().webWidth()).max().orElse(0);
+        return index.membersAt(joint).stream()
+                .filter(m -> m.role() == Role.BEAM)
+                .filter(m -> chain.stream().noneMatch(s -> s.member() == m))
+                .mapToDouble(m -> index.sectionOf(m).shape().webWidth())
+                .max()
+                .orElse(0);
     }
 
     /** How much the joint pushes the line up under all gravity cases together [N]. */

@@ -16,6 +16,7 @@ import kolonne.core.section.TorsionTube;
 public final class BeamTorsion {
     /** Parts of the perimeter that carry longitudinal steel besides top and bottom: side levels. */
     private final int sideLevels;
+
     private final BeamLine.Span span;
     private final double[] torques;
     private final Torsion rules;
@@ -25,7 +26,8 @@ public final class BeamTorsion {
     private final double to;
 
     /** @param torques of the stations of the line, see {@link #torques}. @param bar the largest of the main bars; @param sideLevels levels of side bars */
-    public BeamTorsion(BeamLine line, BeamLine.Span span, Basis basis, double[] torques, Bar stirrup, Bar bar, int sideLevels) {
+    public BeamTorsion(
+            BeamLine line, BeamLine.Span span, Basis basis, double[] torques, Bar stirrup, Bar bar, int sideLevels) {
         this.span = span;
         this.torques = torques;
         this.sideLevels = sideLevels;
@@ -54,8 +56,15 @@ public final class BeamTorsion {
 
     /** The tube of a span with stirrups of a size round bars of a size. */
     public static TorsionSection section(BeamLine.Span span, Basis basis, Bar stirrup, Bar bar) {
-        return TorsionTube.of(span.shape(), span.material().fc(), basis.fy(), basis.fyt(), basis.beamCover(), stirrup.diameter(), bar.diameter(),
-            basis.designCode());
+        return TorsionTube.of(
+                span.shape(),
+                span.material().fc(),
+                basis.fy(),
+                basis.fyt(),
+                basis.beamCover(),
+                stirrup.diameter(),
+                bar.diameter(),
+                basis.designCode());
     }
 
     /** The largest torque by size of every station of a line [Nmm]. */
@@ -97,7 +106,8 @@ public final class BeamTorsion {
      * torque, and where the station's largest torque passes the threshold the minimum that goes with it [mm2].
      */
     public double levelSteel(double torque, int station) {
-        double least = torques[station] > threshold ? rules.longitudinalMinimum(torques[station], section, Trace.OFF) : 0;
+        double least =
+                torques[station] > threshold ? rules.longitudinalMinimum(torques[station], section, Trace.OFF) : 0;
         return Math.max(rules.longitudinalSteel(torque, section, Trace.OFF), least) / levels();
     }
 
@@ -108,9 +118,13 @@ public final class BeamTorsion {
 
     /** Side levels that keep bars round the perimeter close enough; 0 in a shallow beam. */
     public static int sideLevels(BeamLine.Span span, Basis basis) {
-        double between = span.shape().depth() - 2 * (basis.beamCover() + basis.stirrupList().get(0).diameter()
-            + basis.beamBarList().get(0).diameter() / 2);
-        return Math.max(0, (int) Math.ceil(between / basis.designCode().torsion().barSpacing() - 1e-9) - 1);
+        double between = span.shape().depth()
+                - 2
+                        * (basis.beamCover()
+                                + basis.stirrupList().get(0).diameter()
+                                + basis.beamBarList().get(0).diameter() / 2);
+        return Math.max(
+                0, (int) Math.ceil(between / basis.designCode().torsion().barSpacing() - 1e-9) - 1);
     }
 
     /** The largest level steel over the stations of the span [mm2]. */

@@ -9,7 +9,14 @@ public final class CrackingTorque {
 
     /** The least of the spans, as design torque [Nmm]. */
     public static double least(BeamLine line, Basis basis) {
-        return line.spans().stream().mapToDouble(s -> basis.designCode().torsion().cracking(BeamTorsion.section(s, basis, basis.stirrupList().get(0), BeamTorsion.largest(basis)),
-            Trace.OFF)).min().orElseThrow();
+        return line.spans().stream()
+                .mapToDouble(s -> basis.designCode()
+                        .torsion()
+                        .cracking(
+                                BeamTorsion.section(
+                                        s, basis, basis.stirrupList().get(0), BeamTorsion.largest(basis)),
+                                Trace.OFF))
+                .min()
+                .orElseThrow();
     }
 }

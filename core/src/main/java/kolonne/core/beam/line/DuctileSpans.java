@@ -10,7 +10,9 @@ public final class DuctileSpans {
 
     /** Rules of the basis for a line; empty where no span of it is part of a frame. */
     public static Optional<DuctileFrame> rules(BeamLine line, Basis basis) {
-        return basis.designCode().ductile(basis.ductility()).filter(r -> line.spans().stream().anyMatch(s -> applies(line, s)));
+        return basis.designCode()
+                .ductile(basis.ductility())
+                .filter(r -> line.spans().stream().anyMatch(s -> applies(line, s)));
     }
 
     public static boolean applies(BeamLine line, BeamLine.Span s) {

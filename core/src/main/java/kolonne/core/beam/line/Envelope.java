@@ -34,7 +34,9 @@ public final class Envelope {
         }
         double most = 0;
         for (int c = 0; c < demands.count(); c++) {
-            double m = i == last || x <= st.get(i).x() ? demands.at(st.get(i), c, Analysis.MY) : between(st.get(i), st.get(i + 1), c, x);
+            double m = i == last || x <= st.get(i).x()
+                    ? demands.at(st.get(i), c, Analysis.MY)
+                    : between(st.get(i), st.get(i + 1), c, x);
             most = Math.max(most, sagging ? m : -m);
         }
         return most;

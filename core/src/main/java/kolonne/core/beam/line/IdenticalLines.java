@@ -11,7 +11,9 @@ public final class IdenticalLines {
 
     /** The lines of {@code all} that are like {@code line}, without it. */
     public static List<BeamLine> of(BeamLine line, List<BeamLine> all) {
-        return all.stream().filter(o -> !o.id().equals(line.id()) && alike(line, o)).toList();
+        return all.stream()
+                .filter(o -> !o.id().equals(line.id()) && alike(line, o))
+                .toList();
     }
 
     private static boolean alike(BeamLine a, BeamLine b) {
@@ -21,8 +23,11 @@ public final class IdenticalLines {
         for (int i = 0; i < a.spans().size(); i++) {
             BeamLine.Span p = a.spans().get(i);
             BeamLine.Span q = b.spans().get(i);
-            boolean same = p.shape().equals(q.shape()) && p.material().fc() == q.material().fc() && near(p.faceFrom(), q.faceFrom())
-                && near(p.faceTo(), q.faceTo()) && near(p.to(), q.to());
+            boolean same = p.shape().equals(q.shape())
+                    && p.material().fc() == q.material().fc()
+                    && near(p.faceFrom(), q.faceFrom())
+                    && near(p.faceTo(), q.faceTo())
+                    && near(p.to(), q.to());
             if (!same) {
                 return false;
             }

@@ -44,7 +44,8 @@ public final class LineDemands {
      * span stays in equilibrium with its loads. A cantilever and the support it hangs on keep theirs.
      */
     private void redistribute(BeamLine line, BeamLine.Span span, double part) {
-        List<BeamLine.Station> all = line.stations().stream().filter(s -> s.span() == span.number()).toList();
+        List<BeamLine.Station> all =
+                line.stations().stream().filter(s -> s.span() == span.number()).toList();
         int n = span.number();
         boolean keepsLeft = n > 0 && line.cantilever(n - 1);
         boolean keepsRight = n < line.spans().size() - 1 && line.cantilever(n + 1);
@@ -103,8 +104,12 @@ public final class LineDemands {
             return;
         }
         int n = strength.count();
-        double[] most = {largest(s, Analysis.MY, 1), largest(s, Analysis.MY, -1), Math.max(largest(s, Analysis.VZ, 1), largest(s, Analysis.VZ, -1)),
-            Math.max(largest(s, Analysis.T, 1), largest(s, Analysis.T, -1))};
+        double[] most = {
+            largest(s, Analysis.MY, 1),
+            largest(s, Analysis.MY, -1),
+            Math.max(largest(s, Analysis.VZ, 1), largest(s, Analysis.VZ, -1)),
+            Math.max(largest(s, Analysis.T, 1), largest(s, Analysis.T, -1))
+        };
         double[] given = {typed.sagging(), typed.hogging(), typed.shear(), typed.torque()};
         for (int k = 0; k < given.length; k++) {
             most[k] = Double.isFinite(given[k]) ? given[k] : most[k];

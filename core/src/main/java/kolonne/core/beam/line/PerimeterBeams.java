@@ -32,7 +32,8 @@ public final class PerimeterBeams {
             if (m.role() == Role.BEAM) {
                 Joint a = index.joint(m.start());
                 Joint b = index.joint(m.end());
-                byLevel.computeIfAbsent(level(a), k -> new ArrayList<>()).add(new Plan(m.id(), a.x(), a.y(), b.x(), b.y()));
+                byLevel.computeIfAbsent(level(a), k -> new ArrayList<>())
+                        .add(new Plan(m.id(), a.x(), a.y(), b.x(), b.y()));
             }
         }
         Map<String, Integer> sides = new HashMap<>();
@@ -41,7 +42,10 @@ public final class PerimeterBeams {
             around(corners, byLevel.getOrDefault(level(corners.get(0)), List.of()), sides);
         }
         Set<String> out = new HashSet<>();
-        byLevel.values().forEach(l -> l.stream().filter(m -> sides.getOrDefault(m.id(), 0) < 2).forEach(m -> out.add(m.id())));
+        byLevel.values()
+                .forEach(l -> l.stream()
+                        .filter(m -> sides.getOrDefault(m.id(), 0) < 2)
+                        .forEach(m -> out.add(m.id())));
         return out;
     }
 
@@ -56,8 +60,14 @@ public final class PerimeterBeams {
         double south = corners.stream().mapToDouble(Joint::y).min().orElseThrow() - ON_SIDE;
         double north = corners.stream().mapToDouble(Joint::y).max().orElseThrow() + ON_SIDE;
         for (Plan m : beams) {
-            boolean within = m.x1 >= west && m.x1 <= east && m.y1 >= south && m.y1 <= north && m.x2 >= west && m.x2 <= east && m.y2 >= south
-                && m.y2 <= north;
+            boolean within = m.x1 >= west
+                    && m.x1 <= east
+                    && m.y1 >= south
+                    && m.y1 <= north
+                    && m.x2 >= west
+                    && m.x2 <= east
+                    && m.y2 >= south
+                    && m.y2 <= north;
             if (within && onSide(corners, m)) {
                 sides.merge(m.id, 1, Integer::sum);
             }

@@ -21,12 +21,19 @@ public final class RoofBeams {
         Map<String, CaseKind> kinds = new HashMap<>();
         b.loadCases().forEach(c -> kinds.put(c.id(), c.kind()));
         Map<Long, EnumSet<CaseKind>> levels = new HashMap<>();
-        b.areaLoads().forEach(l -> at(levels, index.joint(index.panel(l.panel()).joints().get(0)).z()).add(kinds.get(l.loadCase())));
-        b.memberLoads().forEach(l -> at(levels, z(index, index.member(l.member()))).add(kinds.get(l.loadCase())));
+        b.areaLoads()
+                .forEach(l -> at(
+                                levels,
+                                index.joint(index.panel(l.panel()).joints().get(0))
+                                        .z())
+                        .add(kinds.get(l.loadCase())));
+        b.memberLoads()
+                .forEach(l -> at(levels, z(index, index.member(l.member()))).add(kinds.get(l.loadCase())));
         Set<String> out = new HashSet<>();
         for (Member m : b.members()) {
             EnumSet<CaseKind> there = at(levels, z(index, m));
-            boolean roof = (there.contains(CaseKind.ROOF_LIVE) || there.contains(CaseKind.SNOW)) && !there.contains(CaseKind.LIVE);
+            boolean roof = (there.contains(CaseKind.ROOF_LIVE) || there.contains(CaseKind.SNOW))
+                    && !there.contains(CaseKind.LIVE);
             if (m.role() == Role.BEAM && roof) {
                 out.add(m.id());
             }

@@ -26,6 +26,7 @@ final class SlabFlanges {
     private static final double DEEPER = 1.25;
     /** A step into the next panel [mm]. */
     private static final double INTO = 2;
+
     private static final int MOST_PANELS = 8;
 
     private final BuildingIndex index;
@@ -62,7 +63,15 @@ final class SlabFlanges {
             if (m.role() == Role.BEAM) {
                 Joint a = index.joint(m.start());
                 Joint b = index.joint(m.end());
-                level(a.z()).webs().add(new Web(m, a.x(), a.y(), b.x(), b.y(), index.sectionOf(m).shape().webWidth() / 2));
+                level(a.z())
+                        .webs()
+                        .add(new Web(
+                                m,
+                                a.x(),
+                                a.y(),
+                                b.x(),
+                                b.y(),
+                                index.sectionOf(m).shape().webWidth() / 2));
             }
         }
     }
@@ -72,11 +81,15 @@ final class SlabFlanges {
     }
 
     private Slab slab(SlabPanel p) {
-        List<double[]> corners = p.joints().stream().map(index::joint).map(j -> new double[] {j.x(), j.y()}).toList();
+        List<double[]> corners = p.joints().stream()
+                .map(index::joint)
+                .map(j -> new double[] {j.x(), j.y()})
+                .toList();
         List<double[]> edges = new ArrayList<>(edges(corners));
         List<Path2D.Double> holes = new ArrayList<>();
         for (List<Point> hole : p.holes()) {
-            List<double[]> around = hole.stream().map(q -> new double[] {q.x(), q.y()}).toList();
+            List<double[]> around =
+                    hole.stream().map(q -> new double[] {q.x(), q.y()}).toList();
             holes.add(path(around));
             edges.addAll(edges(around));
         }
@@ -119,11 +132,14 @@ final class SlabFlanges {
         if (sides == 0 || modelled.depth() < DEEPER * hf) {
             return modelled;
         }
-        double zero = code.zeroMomentLength(span.clear(), line.cantilever(span.number()), line.spans().size(), span.number());
+        double zero = code.zeroMomentLength(
+                span.clear(), line.cantilever(span.number()), line.spans().size(), span.number());
         double a = overhang(left, hf, sides == 1, span.clear(), zero);
         double b = overhang(right, hf, sides == 1, span.clear(), zero);
         double bw = modelled.webWidth();
-        return sides == 1 ? new Shape.Ell(bw, modelled.depth(), bw + a + b, hf) : new Shape.Tee(bw, modelled.depth(), bw + a + b, hf);
+        return sides == 1
+                ? new Shape.Ell(bw, modelled.depth(), bw + a + b, hf)
+                : new Shape.Tee(bw, modelled.depth(), bw + a + b, hf);
     }
 
     private double overhang(Overhang o, double hf, boolean oneSided, double clear, double zeroMoments) {
@@ -196,7 +212,8 @@ final class SlabFlanges {
     }
 
     /** Distance along a ray to a stretch; NaN if they do not meet. */
-    private static double crossing(double x, double y, double nx, double ny, double x1, double y1, double x2, double y2) {
+    private static double crossing(
+            double x, double y, double nx, double ny, double x1, double y1, double x2, double y2) {
         double ex = x2 - x1;
         double ey = y2 - y1;
         double det = nx * ey - ny * ex;

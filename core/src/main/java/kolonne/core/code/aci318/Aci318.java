@@ -30,6 +30,7 @@ public final class Aci318 implements DesignCode {
     public static final Aci318 US = new Aci318(UnitForm.US);
     /** Strength reduction factor for shear and torsion (table 21.2.1 b, c). */
     static final double PHI_SHEAR = 0.75;
+
     private static final double PHI_COMPRESSION = 0.65;
     private static final double PHI_TENSION = 0.90;
 
@@ -131,7 +132,14 @@ public final class Aci318 implements DesignCode {
     public double beamTensionStrain(double epsTy, double fc, Trace t) {
         double least = epsTy + 0.003;
         if (t.on()) {
-            t.step("εt,min", "εty + 0.003", "{0} + 3.00", least, Quantity.STRAIN, beamTensionStrainClause(), in(epsTy, Quantity.STRAIN));
+            t.step(
+                    "εt,min",
+                    "εty + 0.003",
+                    "{0} + 3.00",
+                    least,
+                    Quantity.STRAIN,
+                    beamTensionStrainClause(),
+                    in(epsTy, Quantity.STRAIN));
         }
         return least;
     }
@@ -170,10 +178,25 @@ public final class Aci318 implements DesignCode {
         double po = 0.85 * fc * (ag - ast) + fyc * ast;
         double cap = PHI_COMPRESSION * 0.80 * po;
         if (t.on()) {
-            t.step("Po", "0.85 f′c (Ag − Ast) + fy Ast", "0.85 × {0} × ({1} − {2}) + {3} × {2}", po, Quantity.FORCE,
-                "22.4.2.2", in(fc, Quantity.STRENGTH), in(ag, Quantity.AREA), in(ast, Quantity.AREA),
-                in(fyc, Quantity.STRENGTH));
-            t.step("φPn,max", "0.80 φ Po", "0.80 × 0.65 × {0}", cap, Quantity.FORCE, "22.4.2.1", in(po, Quantity.FORCE));
+            t.step(
+                    "Po",
+                    "0.85 f′c (Ag − Ast) + fy Ast",
+                    "0.85 × {0} × ({1} − {2}) + {3} × {2}",
+                    po,
+                    Quantity.FORCE,
+                    "22.4.2.2",
+                    in(fc, Quantity.STRENGTH),
+                    in(ag, Quantity.AREA),
+                    in(ast, Quantity.AREA),
+                    in(fyc, Quantity.STRENGTH));
+            t.step(
+                    "φPn,max",
+                    "0.80 φ Po",
+                    "0.80 × 0.65 × {0}",
+                    cap,
+                    Quantity.FORCE,
+                    "22.4.2.1",
+                    in(po, Quantity.FORCE));
         }
         return cap;
     }
@@ -191,9 +214,17 @@ public final class Aci318 implements DesignCode {
         double stress = Math.max(root, form.stress(1.4, 200));
         double as = stress * bw * d / fyMin;
         if (t.on()) {
-            t.step("As,min", form.shown("max(0.25√f′c, 1.4) bw d / fy", "max(3√f′c, 200) bw d / fy"),
-                "{0} × {1} × {2} / {3}", as, Quantity.AREA, "9.6.1.2", in(stress, Quantity.STRESS),
-                in(bw, Quantity.LENGTH), in(d, Quantity.LENGTH), in(fyMin, Quantity.STRESS));
+            t.step(
+                    "As,min",
+                    form.shown("max(0.25√f′c, 1.4) bw d / fy", "max(3√f′c, 200) bw d / fy"),
+                    "{0} × {1} × {2} / {3}",
+                    as,
+                    Quantity.AREA,
+                    "9.6.1.2",
+                    in(stress, Quantity.STRESS),
+                    in(bw, Quantity.LENGTH),
+                    in(d, Quantity.LENGTH),
+                    in(fyMin, Quantity.STRESS));
         }
         return as;
     }
@@ -205,14 +236,17 @@ public final class Aci318 implements DesignCode {
 
     /** The web, or up to twice it where a cantilever's flange is in tension (9.6.1.2). */
     @Override
-    public double minimumSteelWidth(double web, double width, double meanTension, boolean flangeInTension, boolean determinate) {
+    public double minimumSteelWidth(
+            double web, double width, double meanTension, boolean flangeInTension, boolean determinate) {
         return flangeInTension && determinate ? Math.min(width, 2 * web) : web;
     }
 
     /** Table 6.3.2.1. */
     @Override
     public double flangeOverhang(double reach, double hf, boolean oneSided, double clearSpan, double zeroMoments) {
-        return oneSided ? Math.min(reach, Math.min(6 * hf, clearSpan / 12)) : Math.min(reach, Math.min(8 * hf, clearSpan / 8));
+        return oneSided
+                ? Math.min(reach, Math.min(6 * hf, clearSpan / 12))
+                : Math.min(reach, Math.min(8 * hf, clearSpan / 8));
     }
 
     @Override
@@ -319,8 +353,10 @@ public final class Aci318 implements DesignCode {
     @Override
     public SpacingLimits beamStirrupSpacing(double d, boolean highVs) {
         return highVs
-            ? new SpacingLimits(Math.min(d / 4, form.length(300, 12)), Math.min(d / 2, form.length(300, 12)), "9.7.6.2.2")
-            : new SpacingLimits(Math.min(d / 2, form.length(600, 24)), Math.min(d, form.length(600, 24)), "9.7.6.2.2");
+                ? new SpacingLimits(
+                        Math.min(d / 4, form.length(300, 12)), Math.min(d / 2, form.length(300, 12)), "9.7.6.2.2")
+                : new SpacingLimits(
+                        Math.min(d / 2, form.length(600, 24)), Math.min(d, form.length(600, 24)), "9.7.6.2.2");
     }
 
     @Override
@@ -375,9 +411,16 @@ public final class Aci318 implements DesignCode {
         double grade = 0.4 + s.fy() / form.stress(700, 100_000);
         double h = s.length() / divisor * grade;
         if (t.on()) {
-            t.step("hmin", "l / " + Double.toString(divisor).replace(".0", "")
-                    + form.shown(" (0.4 + fy / 700)", " (0.4 + fy / 100 000)"), "{0} / " + divisor + " × {1}", h,
-                Quantity.LENGTH, "9.3.1.1", in(s.length(), Quantity.LENGTH), in(grade, Quantity.NUMBER));
+            t.step(
+                    "hmin",
+                    "l / " + Double.toString(divisor).replace(".0", "")
+                            + form.shown(" (0.4 + fy / 700)", " (0.4 + fy / 100 000)"),
+                    "{0} / " + divisor + " × {1}",
+                    h,
+                    Quantity.LENGTH,
+                    "9.3.1.1",
+                    in(s.length(), Quantity.LENGTH),
+                    in(grade, Quantity.NUMBER));
         }
         return h;
     }

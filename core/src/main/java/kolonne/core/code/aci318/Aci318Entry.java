@@ -50,14 +50,23 @@ abstract class Aci318Entry implements CodeEntry {
 
     @Override
     public Map<String, String> remarks() {
-        return Map.of("fytMpa", "In shear no more than 420 MPa counts (20.2.2.4).",
-            "aggregateMm", "Bars are at least 4/3 of it apart (25.2.1).",
-            "liveDeflection", "360 for floors (24.2.2).",
-            "roofDeflection", "180 (24.2.2).",
-            "lastingDeflection", "240, or 480 where partitions are likely to be damaged; a deep span is then no substitute (24.2.2).",
-            "redistribution", "At most 20 % (6.6.5).",
-            "sway", "Moments of wind and earthquake are magnified (6.6.4.6).",
-            "slabFlanges", "As wide as 6.3.2.1 lets them count.");
+        return Map.of(
+                "fytMpa",
+                "In shear no more than 420 MPa counts (20.2.2.4).",
+                "aggregateMm",
+                "Bars are at least 4/3 of it apart (25.2.1).",
+                "liveDeflection",
+                "360 for floors (24.2.2).",
+                "roofDeflection",
+                "180 (24.2.2).",
+                "lastingDeflection",
+                "240, or 480 where partitions are likely to be damaged; a deep span is then no substitute (24.2.2).",
+                "redistribution",
+                "At most 20 % (6.6.5).",
+                "sway",
+                "Moments of wind and earthquake are magnified (6.6.4.6).",
+                "slabFlanges",
+                "As wide as 6.3.2.1 lets them count.");
     }
 
     @Override

@@ -38,9 +38,23 @@ public final class Aci318InchEntry extends Aci318Entry {
 
     @Override
     public Standard standard() {
-        return new Standard("Standard, US", new Materials(GRADE_60, GRADE_60, 38.1, 38.1, 19.05, Map.of()),
-            new Bars(List.of("#5", "#6", "#7", "#8", "#9"), List.of("#6", "#7", "#8", "#9", "#10", "#11"), List.of("#3", "#4", "#5"), 2, 0.04,
-                Preference.LEAST_STEEL, 12_192), new Stirrups(25.4, 76.2, 304.8, 3, 6), Frame.PLAIN,
-            new BeamRules(false, false, new DeflectionLimits(360, 180, 240), new SectionLimits(0.7, 1, 203.2, 1524, 203.2, 914.4, 50.8)));
+        return new Standard(
+                "Standard, US",
+                new Materials(GRADE_60, GRADE_60, 38.1, 38.1, 19.05, Map.of()),
+                new Bars(
+                        List.of("#5", "#6", "#7", "#8", "#9"),
+                        List.of("#6", "#7", "#8", "#9", "#10", "#11"),
+                        List.of("#3", "#4", "#5"),
+                        2,
+                        0.04,
+                        Preference.LEAST_STEEL,
+                        12_192),
+                new Stirrups(25.4, 76.2, 304.8, 3, 6),
+                Frame.PLAIN,
+                new BeamRules(
+                        false,
+                        false,
+                        new DeflectionLimits(360, 180, 240),
+                        new SectionLimits(0.7, 1, 203.2, 1524, 203.2, 914.4, 50.8)));
     }
 }

@@ -37,8 +37,16 @@ public final class Aci318MetricEntry extends Aci318Entry {
     @Override
     public Standard standard() {
         List<String> bars = List.of("T16", "T20", "T25", "T32");
-        return new Standard("Standard, SI", new Materials(420, 420, 40, 40, 20, Map.of()),
-            new Bars(bars, bars, List.of("T10", "T12", "T16"), 2, 0.04, Preference.LEAST_STEEL, 12_000), new Stirrups(25, 75, 300, 3, 6), Frame.PLAIN,
-            new BeamRules(false, false, new DeflectionLimits(360, 180, 240), new SectionLimits(0.7, 1, 200, 1500, 200, 900, 50)));
+        return new Standard(
+                "Standard, SI",
+                new Materials(420, 420, 40, 40, 20, Map.of()),
+                new Bars(bars, bars, List.of("T10", "T12", "T16"), 2, 0.04, Preference.LEAST_STEEL, 12_000),
+                new Stirrups(25, 75, 300, 3, 6),
+                Frame.PLAIN,
+                new BeamRules(
+                        false,
+                        false,
+                        new DeflectionLimits(360, 180, 240),
+                        new SectionLimits(0.7, 1, 200, 1500, 200, 900, 50)));
     }
 }

@@ -54,8 +54,8 @@ final class AciAnchorage {
      */
     double hooked(Bar bar, double fc, double fy, Trace t) {
         double db = bar.diameter();
-        double strength = form == UnitForm.SI ? Math.min(1, fc / 105 + 0.6)
-            : Math.min(1, fc / UnitForm.PSI / 15_000 + 0.6);
+        double strength =
+                form == UnitForm.SI ? Math.min(1, fc / 105 + 0.6) : Math.min(1, fc / UnitForm.PSI / 15_000 + 0.6);
         double ldh;
         if (form == UnitForm.SI) {
             ldh = fy * HOOK_LOCATION * strength / (23 * form.root(fc)) * Math.pow(db, 1.5);
@@ -64,9 +64,16 @@ final class AciAnchorage {
         }
         double out = Math.max(ldh, Math.max(8 * db, form.length(150, 6)));
         if (t.on()) {
-            t.step("ldh", form.shown("fy ψe ψr ψo ψc db^1.5 / (23 λ √f′c)", "fy ψe ψr ψo ψc db^1.5 / (55 λ √f′c)"),
-                "fy = {0}, ψr 1.0, ψo 1.25, ψc {1}, db = {2}", out, Quantity.LENGTH, "25.4.3.1",
-                in(fy, Quantity.STRENGTH), in(strength, Quantity.NUMBER), in(db, Quantity.LENGTH));
+            t.step(
+                    "ldh",
+                    form.shown("fy ψe ψr ψo ψc db^1.5 / (23 λ √f′c)", "fy ψe ψr ψo ψc db^1.5 / (55 λ √f′c)"),
+                    "fy = {0}, ψr 1.0, ψo 1.25, ψc {1}, db = {2}",
+                    out,
+                    Quantity.LENGTH,
+                    "25.4.3.1",
+                    in(fy, Quantity.STRENGTH),
+                    in(strength, Quantity.NUMBER),
+                    in(db, Quantity.LENGTH));
         }
         return out;
     }

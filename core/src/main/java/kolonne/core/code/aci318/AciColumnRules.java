@@ -13,8 +13,8 @@ final class AciColumnRules implements ColumnRules {
     }
 
     @Override
-    public double columnTieSpacing(Bar bar, Bar tie, double leastDimension, double d, boolean shearCounts,
-                                   boolean highVs) {
+    public double columnTieSpacing(
+            Bar bar, Bar tie, double leastDimension, double d, boolean shearCounts, boolean highVs) {
         double s = Math.min(Math.min(16 * bar.diameter(), 48 * tie.diameter()), leastDimension);
         if (!shearCounts) {
             return s;

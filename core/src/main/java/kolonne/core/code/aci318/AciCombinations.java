@@ -52,7 +52,11 @@ public final class AciCombinations {
                 add("0.9D + " + name, 0.9, 0, Map.of(w.id(), (double) sign));
                 for (LoadCase r : w.kind() == CaseKind.WIND ? roofs : List.<LoadCase>of()) {
                     add("1.2D + 1.6" + r.id() + " + 0.5 " + name, 1.2, 0, ordered(r.id(), 1.6, w.id(), 0.5 * sign));
-                    add("1.2D + " + name + (live ? " + L" : "") + " + 0.5" + r.id(), 1.2, 1, ordered(r.id(), 0.5, w.id(), sign));
+                    add(
+                            "1.2D + " + name + (live ? " + L" : "") + " + 0.5" + r.id(),
+                            1.2,
+                            1,
+                            ordered(r.id(), 0.5, w.id(), sign));
                 }
             }
         }
@@ -77,7 +81,8 @@ public final class AciCombinations {
         combination(name, Purpose.STRENGTH, dead, live, 1.6, others);
     }
 
-    private void combination(String name, Purpose purpose, double dead, double live, double soil, Map<String, Double> others) {
+    private void combination(
+            String name, Purpose purpose, double dead, double live, double soil, Map<String, Double> others) {
         List<Combination.Term> terms = new ArrayList<>();
         kind(CaseKind.DEAD, CaseKind.SUPERIMPOSED).forEach(c -> terms.add(new Combination.Term(c.id(), dead)));
         kind(CaseKind.SOIL).forEach(c -> terms.add(new Combination.Term(c.id(), soil)));

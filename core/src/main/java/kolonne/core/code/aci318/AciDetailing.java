@@ -89,8 +89,9 @@ final class AciDetailing implements Detailing {
     @Override
     public double crackSpacing(double fy, double cc) {
         double fs = 2.0 / 3 * fy;
-        return form == UnitForm.SI ? Math.min(380 * 280 / fs - 2.5 * cc, 300 * 280 / fs)
-            : Math.min(15 * 25.4 * 40_000 * UnitForm.PSI / fs - 2.5 * cc, 12 * 25.4 * 40_000 * UnitForm.PSI / fs);
+        return form == UnitForm.SI
+                ? Math.min(380 * 280 / fs - 2.5 * cc, 300 * 280 / fs)
+                : Math.min(15 * 25.4 * 40_000 * UnitForm.PSI / fs - 2.5 * cc, 12 * 25.4 * 40_000 * UnitForm.PSI / fs);
     }
 
     @Override
@@ -99,8 +100,8 @@ final class AciDetailing implements Detailing {
     }
 
     @Override
-    public double developmentLength(Bar bar, double fc, double fy, boolean top, double clear, double cover,
-                                    boolean stirrups) {
+    public double developmentLength(
+            Bar bar, double fc, double fy, boolean top, double clear, double cover, boolean stirrups) {
         return anchorage.straight(bar, fc, fy, top, clear, cover, stirrups);
     }
 
@@ -153,7 +154,9 @@ final class AciDetailing implements Detailing {
     @Override
     public double cutOffUse(double v, double vn, double m, double continuing, double db) {
         double shearAlone = v / (2.0 / 3 * vn);
-        double doubled = db <= LARGEST_CUT_BAR && continuing > 0 ? Math.max(2 * m / continuing, v / (0.75 * vn)) : Double.POSITIVE_INFINITY;
+        double doubled = db <= LARGEST_CUT_BAR && continuing > 0
+                ? Math.max(2 * m / continuing, v / (0.75 * vn))
+                : Double.POSITIVE_INFINITY;
         return Math.min(shearAlone, doubled);
     }
 

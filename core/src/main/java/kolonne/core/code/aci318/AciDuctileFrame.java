@@ -23,40 +23,88 @@ record AciDuctileFrame(Ductility kind, UnitForm form) implements DuctileFrame {
         return ordinary() ? ordinary : special() ? special : intermediate;
     }
 
-    @Override public String columnsClause() { return "18.3.3, 18.4.3, 18.7, 18.8"; }
+    @Override
+    public String columnsClause() {
+        return "18.3.3, 18.4.3, 18.7, 18.8";
+    }
 
-    @Override public String name() { return clause("ordinary", "intermediate", "special") + " moment frame"; }
+    @Override
+    public String name() {
+        return clause("ordinary", "intermediate", "special") + " moment frame";
+    }
 
     /** A quarter, but special frames have the least steel of 18.6.3.1 and the strengths of 18.6.3.2 instead. */
-    @Override public double continuousBottom() { return special() ? 0 : 0.25; }
+    @Override
+    public double continuousBottom() {
+        return special() ? 0 : 0.25;
+    }
 
-    @Override public String continuousClause() { return clause("18.3.2", "18.4.2.1", "18.6.3.1"); }
+    @Override
+    public String continuousClause() {
+        return clause("18.3.2", "18.4.2.1", "18.6.3.1");
+    }
 
-    @Override public double saggingAtFace() { return ordinary() ? 0 : special() ? 1.0 / 2 : 1.0 / 3; }
+    @Override
+    public double saggingAtFace() {
+        return ordinary() ? 0 : special() ? 1.0 / 2 : 1.0 / 3;
+    }
 
-    @Override public double anywhere() { return ordinary() ? 0 : special() ? 1.0 / 4 : 1.0 / 5; }
+    @Override
+    public double anywhere() {
+        return ordinary() ? 0 : special() ? 1.0 / 4 : 1.0 / 5;
+    }
 
-    @Override public String strengthClause() { return clause("18.3.2", "18.4.2.2", "18.6.3.2"); }
+    @Override
+    public String strengthClause() {
+        return clause("18.3.2", "18.4.2.2", "18.6.3.2");
+    }
 
-    @Override public boolean leastSteelOnBothFaces() { return special(); }
+    @Override
+    public boolean leastSteelOnBothFaces() {
+        return special();
+    }
 
-    @Override public double mostRatio(double fy) { return special() ? lowGrade(fy) ? 0.025 : 0.02 : Double.POSITIVE_INFINITY; }
+    @Override
+    public double mostRatio(double fy) {
+        return special() ? lowGrade(fy) ? 0.025 : 0.02 : Double.POSITIVE_INFINITY;
+    }
 
-    @Override public String ratioClause() { return "18.6.3.1"; }
+    @Override
+    public String ratioClause() {
+        return "18.6.3.1";
+    }
 
     /** Nominal strength in 18.4.2.3(a); the probable strength of 18.6.5.1 has 1.25 fy. */
-    @Override public double steelFactor() { return ordinary() ? 0 : special() ? 1.25 : 1; }
+    @Override
+    public double steelFactor() {
+        return ordinary() ? 0 : special() ? 1.25 : 1;
+    }
 
     /** Twice the earthquake of the combinations (18.4.2.3(b)). */
-    @Override public double earthquakeFactor() { return kind == Ductility.INTERMEDIATE ? 2 : Double.POSITIVE_INFINITY; }
+    @Override
+    public double earthquakeFactor() {
+        return kind == Ductility.INTERMEDIATE ? 2 : Double.POSITIVE_INFINITY;
+    }
 
-    @Override public boolean concreteMayBeLost() { return special(); }
+    @Override
+    public boolean concreteMayBeLost() {
+        return special();
+    }
 
-    @Override public String capacityShearClause() { return clause("", "18.4.2.3", "18.6.5.1"); }
+    @Override
+    public String capacityShearClause() {
+        return clause("", "18.4.2.3", "18.6.5.1");
+    }
 
-    @Override public String withoutConcreteClause() { return "18.6.5.2"; }
+    @Override
+    public String withoutConcreteClause() {
+        return "18.6.5.2";
+    }
 
-    @Override public double hoopDepths() { return ordinary() ? 0 : 2; }
+    @Override
+    public double hoopDepths() {
+        return ordinary() ? 0 : 2;
+    }
 
     @Override
     public double hoopSpacing(double d, Bar thinnest, Bar hoop, double fy) {
@@ -66,35 +114,80 @@ record AciDuctileFrame(Ductility kind, UnitForm form) implements DuctileFrame {
         return Math.min(Math.min(d / 4, 8 * thinnest.diameter()), Math.min(24 * hoop.diameter(), form.length(300, 12)));
     }
 
-    @Override public double lapHoops(double d) { return special() ? Math.min(d / 4, form.length(100, 4)) : Double.POSITIVE_INFINITY; }
+    @Override
+    public double lapHoops(double d) {
+        return special() ? Math.min(d / 4, form.length(100, 4)) : Double.POSITIVE_INFINITY;
+    }
 
-    @Override public boolean lapsAwayFromColumns() { return special(); }
+    @Override
+    public boolean lapsAwayFromColumns() {
+        return special();
+    }
 
-    @Override public String lapClause() { return "18.6.3.3"; }
+    @Override
+    public String lapClause() {
+        return "18.6.3.3";
+    }
 
-    @Override public String hoopClause() { return clause("", "18.4.2.4", "18.6.4.4"); }
+    @Override
+    public String hoopClause() {
+        return clause("", "18.4.2.4", "18.6.4.4");
+    }
 
-    @Override public boolean hoopsHoldBars() { return special(); }
+    @Override
+    public boolean hoopsHoldBars() {
+        return special();
+    }
 
-    @Override public double heldDistance() { return form.length(350, 14); }
+    @Override
+    public double heldDistance() {
+        return form.length(350, 14);
+    }
 
-    @Override public String heldClause() { return "18.6.4.2"; }
+    @Override
+    public String heldClause() {
+        return "18.6.4.2";
+    }
 
-    @Override public double spacingElsewhere(double d) { return ordinary() ? Double.POSITIVE_INFINITY : d / 2; }
+    @Override
+    public double spacingElsewhere(double d) {
+        return ordinary() ? Double.POSITIVE_INFINITY : d / 2;
+    }
 
-    @Override public String spacingElsewhereClause() { return clause("", "18.4.2.5", "18.6.4.6"); }
+    @Override
+    public String spacingElsewhereClause() {
+        return clause("", "18.4.2.5", "18.6.4.6");
+    }
 
-    @Override public double leastSpanToDepth() { return special() ? 4 : 0; }
+    @Override
+    public double leastSpanToDepth() {
+        return special() ? 4 : 0;
+    }
 
-    @Override public double leastWidth(double h) { return special() ? Math.min(0.3 * h, form.length(250, 10)) : 0; }
+    @Override
+    public double leastWidth(double h) {
+        return special() ? Math.min(0.3 * h, form.length(250, 10)) : 0;
+    }
 
-    @Override public double mostProjection(double along, double across) { return special() ? Math.min(across, 0.75 * along) : Double.POSITIVE_INFINITY; }
+    @Override
+    public double mostProjection(double along, double across) {
+        return special() ? Math.min(across, 0.75 * along) : Double.POSITIVE_INFINITY;
+    }
 
-    @Override public String proportionsClause() { return "18.6.2.1"; }
+    @Override
+    public String proportionsClause() {
+        return "18.6.2.1";
+    }
 
-    @Override public double columnDepthInBars(double fy) { return special() ? lowGrade(fy) ? 20 : 26 : 0; }
+    @Override
+    public double columnDepthInBars(double fy) {
+        return special() ? lowGrade(fy) ? 20 : 26 : 0;
+    }
 
-    @Override public String columnDepthClause() { return "18.8.2.3"; }
+    @Override
+    public String columnDepthClause() {
+        return "18.8.2.3";
+    }
 
     /** Equation (18.8.5.1); at least 8 db and 150 mm (6 in). */
     @Override
@@ -106,5 +199,8 @@ record AciDuctileFrame(Ductility kind, UnitForm form) implements DuctileFrame {
         return Math.max(fy * bar.diameter() / root, Math.max(8 * bar.diameter(), form.length(150, 6)));
     }
 
-    @Override public String hookClause() { return "18.8.5.1"; }
+    @Override
+    public String hookClause() {
+        return "18.8.5.1";
+    }
 }

@@ -29,9 +29,17 @@ final class AciServiceability implements Serviceability {
         double part = 2.0 / 3 * cracking / moment;
         double ie = part >= 1 ? gross : Math.min(gross, cracked / (1 - part * part * (1 - cracked / gross)));
         if (t.on()) {
-            t.step("Ie", part >= 1 ? "Ig, since Ma ≤ 2/3 Mcr" : "Icr / (1 − (2/3 Mcr / Ma)² (1 − Icr / Ig))", "Icr = {0}, Ig = {1}, Mcr = {2}, Ma = {3}", ie,
-                Quantity.SECOND_MOMENT, immediateClause(), in(cracked, Quantity.SECOND_MOMENT), in(gross, Quantity.SECOND_MOMENT), in(cracking, Quantity.MOMENT),
-                in(moment, Quantity.MOMENT));
+            t.step(
+                    "Ie",
+                    part >= 1 ? "Ig, since Ma ≤ 2/3 Mcr" : "Icr / (1 − (2/3 Mcr / Ma)² (1 − Icr / Ig))",
+                    "Icr = {0}, Ig = {1}, Mcr = {2}, Ma = {3}",
+                    ie,
+                    Quantity.SECOND_MOMENT,
+                    immediateClause(),
+                    in(cracked, Quantity.SECOND_MOMENT),
+                    in(gross, Quantity.SECOND_MOMENT),
+                    in(cracking, Quantity.MOMENT),
+                    in(moment, Quantity.MOMENT));
         }
         return ie;
     }
@@ -46,7 +54,14 @@ final class AciServiceability implements Serviceability {
     public double longTermFactor(double ratio, Trace t) {
         double factor = FIVE_YEARS / (1 + 50 * ratio);
         if (t.on()) {
-            t.step("λΔ", "ξ / (1 + 50 ρ′)", "2.0 / (1 + 50 × {0})", factor, Quantity.NUMBER, longTermClause(), in(ratio, Quantity.NUMBER));
+            t.step(
+                    "λΔ",
+                    "ξ / (1 + 50 ρ′)",
+                    "2.0 / (1 + 50 × {0})",
+                    factor,
+                    Quantity.NUMBER,
+                    longTermClause(),
+                    in(ratio, Quantity.NUMBER));
         }
         return factor;
     }

@@ -26,12 +26,34 @@ final class AciShear {
         double total = phi * (vc + Math.min(vs, vsMax));
         double limit = phi * (vc + vsMax);
         if (t.on()) {
-            t.step("Vs", "(Av/s) fyt d", "{0} × {1} × {2}", vs, Quantity.FORCE, "22.5.8.5.3",
-                in(s.avs(), Quantity.AREA_PER_LENGTH), in(fyt, Quantity.STRESS), in(s.d(), Quantity.LENGTH));
-            t.step("φVn", "φ (Vc + Vs)", "0.75 × ({0} + {1})", total, Quantity.FORCE, "22.5.1.1",
-                in(vc, Quantity.FORCE), in(Math.min(vs, vsMax), Quantity.FORCE));
-            t.step("φVn,max", form.shown("φ (Vc + 0.66 √f′c bw d)", "φ (Vc + 8 √f′c bw d)"), "0.75 × ({0} + {1})",
-                limit, Quantity.FORCE, "22.5.1.2", in(vc, Quantity.FORCE), in(vsMax, Quantity.FORCE));
+            t.step(
+                    "Vs",
+                    "(Av/s) fyt d",
+                    "{0} × {1} × {2}",
+                    vs,
+                    Quantity.FORCE,
+                    "22.5.8.5.3",
+                    in(s.avs(), Quantity.AREA_PER_LENGTH),
+                    in(fyt, Quantity.STRESS),
+                    in(s.d(), Quantity.LENGTH));
+            t.step(
+                    "φVn",
+                    "φ (Vc + Vs)",
+                    "0.75 × ({0} + {1})",
+                    total,
+                    Quantity.FORCE,
+                    "22.5.1.1",
+                    in(vc, Quantity.FORCE),
+                    in(Math.min(vs, vsMax), Quantity.FORCE));
+            t.step(
+                    "φVn,max",
+                    form.shown("φ (Vc + 0.66 √f′c bw d)", "φ (Vc + 8 √f′c bw d)"),
+                    "0.75 × ({0} + {1})",
+                    limit,
+                    Quantity.FORCE,
+                    "22.5.1.2",
+                    in(vc, Quantity.FORCE),
+                    in(vsMax, Quantity.FORCE));
         }
         boolean high = vs > form.plainStress(0.33, 4, s.fc()) * bwd;
         return new ShearStrength(phi * vc, total, limit, minimum, high);
@@ -43,7 +65,9 @@ final class AciShear {
         double vc = concrete(stirrups, true, Trace.OFF);
         double vs = v / Aci318.PHI_SHEAR - vc;
         double most = form.plainStress(0.66, 8, s.fc()) * s.bw() * s.d();
-        return vs > most * (1 + 1e-9) ? Double.POSITIVE_INFINITY : Math.max(0, vs) / (Math.min(s.fyt(), form.stress(420, 60_000)) * s.d());
+        return vs > most * (1 + 1e-9)
+                ? Double.POSITIVE_INFINITY
+                : Math.max(0, vs) / (Math.min(s.fyt(), form.stress(420, 60_000)) * s.d());
     }
 
     /** Vc by table 22.5.5.1: row (a) with minimum stirrups, row (c) without. */
@@ -59,15 +83,29 @@ final class AciShear {
         double vc = Math.max(0, Math.min(stress, form.rootStress(0.42, 5, s.fc()))) * bwd;
         if (t.on()) {
             if (withStirrups) {
-                t.step("Vc", form.shown("(0.17 λ √f′c + Nu / 6Ag) bw d", "(2 λ √f′c + Nu / 6Ag) bw d"),
-                    "({0} + {1}) × {2} × {3}", vc, Quantity.FORCE, "22.5.5.1 (a)",
-                    in(stress - axial, Quantity.STRESS), in(axial, Quantity.STRESS), in(s.bw(), Quantity.LENGTH),
-                    in(s.d(), Quantity.LENGTH));
+                t.step(
+                        "Vc",
+                        form.shown("(0.17 λ √f′c + Nu / 6Ag) bw d", "(2 λ √f′c + Nu / 6Ag) bw d"),
+                        "({0} + {1}) × {2} × {3}",
+                        vc,
+                        Quantity.FORCE,
+                        "22.5.5.1 (a)",
+                        in(stress - axial, Quantity.STRESS),
+                        in(axial, Quantity.STRESS),
+                        in(s.bw(), Quantity.LENGTH),
+                        in(s.d(), Quantity.LENGTH));
             } else {
-                t.step("Vc", form.shown("(0.66 λs λ ρw^⅓ √f′c + Nu / 6Ag) bw d",
-                        "(8 λs λ ρw^⅓ √f′c + Nu / 6Ag) bw d"), "({0} + {1}) × {2} × {3}", vc, Quantity.FORCE,
-                    "22.5.5.1 (c)", in(stress - axial, Quantity.STRESS), in(axial, Quantity.STRESS),
-                    in(s.bw(), Quantity.LENGTH), in(s.d(), Quantity.LENGTH));
+                t.step(
+                        "Vc",
+                        form.shown("(0.66 λs λ ρw^⅓ √f′c + Nu / 6Ag) bw d", "(8 λs λ ρw^⅓ √f′c + Nu / 6Ag) bw d"),
+                        "({0} + {1}) × {2} × {3}",
+                        vc,
+                        Quantity.FORCE,
+                        "22.5.5.1 (c)",
+                        in(stress - axial, Quantity.STRESS),
+                        in(axial, Quantity.STRESS),
+                        in(s.bw(), Quantity.LENGTH),
+                        in(s.d(), Quantity.LENGTH));
             }
         }
         return vc;

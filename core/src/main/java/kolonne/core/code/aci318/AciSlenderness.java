@@ -12,6 +12,7 @@ import kolonne.core.finding.Finding;
 final class AciSlenderness implements Slenderness {
     /** Stiffness reduction factor in 1 − Pu / 0.75 Pc (6.6.4.5.2). */
     private static final double STIFFNESS_REDUCTION = 0.75;
+
     private final UnitForm form;
 
     AciSlenderness(UnitForm form) {
@@ -25,10 +26,24 @@ final class AciSlenderness implements Slenderness {
         double ratio = l.m2() > 0 && !l.transverse() ? l.m1() / l.m2() : -1;
         double limit = Math.min(40, 34 + 12 * ratio);
         if (t.on()) {
-            t.step("k lu / r", "k lu / r", "{0} × {1} / {2}", slenderness, Quantity.NUMBER, "6.2.5.1",
-                in(l.k(), Quantity.NUMBER), in(l.lu(), Quantity.LENGTH), in(l.r(), Quantity.LENGTH));
-            t.step("limit", "min(34 + 12 M1/M2, 40)", "min(34 + 12 × {0}, 40)", limit, Quantity.NUMBER, "6.2.5.1 (b)",
-                in(ratio, Quantity.NUMBER));
+            t.step(
+                    "k lu / r",
+                    "k lu / r",
+                    "{0} × {1} / {2}",
+                    slenderness,
+                    Quantity.NUMBER,
+                    "6.2.5.1",
+                    in(l.k(), Quantity.NUMBER),
+                    in(l.lu(), Quantity.LENGTH),
+                    in(l.r(), Quantity.LENGTH));
+            t.step(
+                    "limit",
+                    "min(34 + 12 M1/M2, 40)",
+                    "min(34 + 12 × {0}, 40)",
+                    limit,
+                    Quantity.NUMBER,
+                    "6.2.5.1 (b)",
+                    in(ratio, Quantity.NUMBER));
         }
         if (slenderness <= limit || l.pu() <= 0) {
             return new Magnified(l.m2(), 1, false);
@@ -47,17 +62,51 @@ final class AciSlenderness implements Slenderness {
         double rest = 1 - l.pu() / (STIFFNESS_REDUCTION * pc);
         double delta = rest <= 0 ? Double.POSITIVE_INFINITY : Math.max(1, cm / rest);
         if (t.on()) {
-            t.step("M2,min", form.shown("Pu (15 + 0.03 h)", "Pu (0.6 + 0.03 h)"), "{0} × ("
-                    + form.shown("15", "0.6") + " + 0.03 × {1})", minimum, Quantity.MOMENT, "6.6.4.5.4",
-                in(l.pu(), Quantity.FORCE), in(l.h(), Quantity.LENGTH));
-            t.step("Cm", "0.6 − 0.4 M1/M2", cm == 1 ? "1.0" : "0.6 − 0.4 × {0}", cm, Quantity.NUMBER, "6.6.4.5.3",
-                in(ratio, Quantity.NUMBER));
-            t.step("Pc", "π² (0.4 Ec Ig / (1 + βdns)) / (k lu)²", "βdns = {0}, k lu = {1}", pc, Quantity.FORCE,
-                "6.6.4.4.2", in(l.sustained(), Quantity.NUMBER), in(l.k() * l.lu(), Quantity.LENGTH));
-            t.step("δ", "Cm / (1 − Pu / 0.75 Pc) ≥ 1", "{0} / (1 − {1} / (0.75 × {2}))", delta, Quantity.NUMBER,
-                "6.6.4.5.2", in(cm, Quantity.NUMBER), in(l.pu(), Quantity.FORCE), in(pc, Quantity.FORCE));
-            t.step("Mc", "δ M2", "{0} × {1}", delta * m2, Quantity.MOMENT, "6.6.4.5.1", in(delta, Quantity.NUMBER),
-                in(m2, Quantity.MOMENT));
+            t.step(
+                    "M2,min",
+                    form.shown("Pu (15 + 0.03 h)", "Pu (0.6 + 0.03 h)"),
+                    "{0} × (" + form.shown("15", "0.6") + " + 0.03 × {1})",
+                    minimum,
+                    Quantity.MOMENT,
+                    "6.6.4.5.4",
+                    in(l.pu(), Quantity.FORCE),
+                    in(l.h(), Quantity.LENGTH));
+            t.step(
+                    "Cm",
+                    "0.6 − 0.4 M1/M2",
+                    cm == 1 ? "1.0" : "0.6 − 0.4 × {0}",
+                    cm,
+                    Quantity.NUMBER,
+                    "6.6.4.5.3",
+                    in(ratio, Quantity.NUMBER));
+            t.step(
+                    "Pc",
+                    "π² (0.4 Ec Ig / (1 + βdns)) / (k lu)²",
+                    "βdns = {0}, k lu = {1}",
+                    pc,
+                    Quantity.FORCE,
+                    "6.6.4.4.2",
+                    in(l.sustained(), Quantity.NUMBER),
+                    in(l.k() * l.lu(), Quantity.LENGTH));
+            t.step(
+                    "δ",
+                    "Cm / (1 − Pu / 0.75 Pc) ≥ 1",
+                    "{0} / (1 − {1} / (0.75 × {2}))",
+                    delta,
+                    Quantity.NUMBER,
+                    "6.6.4.5.2",
+                    in(cm, Quantity.NUMBER),
+                    in(l.pu(), Quantity.FORCE),
+                    in(pc, Quantity.FORCE));
+            t.step(
+                    "Mc",
+                    "δ M2",
+                    "{0} × {1}",
+                    delta * m2,
+                    Quantity.MOMENT,
+                    "6.6.4.5.1",
+                    in(delta, Quantity.NUMBER),
+                    in(m2, Quantity.MOMENT));
         }
         return new Magnified(delta * m2, delta * m2 / Math.max(l.m2(), minimum), true);
     }

@@ -42,11 +42,20 @@ final class AciTorsion implements Torsion {
         return tube("φTcr", "0.33", "4 ", form.rootStress(0.33, 4, s.fc()), s.acp(), s.pcp(), crackingClause(), t);
     }
 
-    private double tube(String symbol, String si, String us, double stress, double acp, double pcp, String clause, Trace t) {
+    private double tube(
+            String symbol, String si, String us, double stress, double acp, double pcp, String clause, Trace t) {
         double torque = PHI * stress * acp * acp / pcp;
         if (t.on()) {
-            t.step(symbol, form.shown("φ " + si + " λ √f′c Acp² / pcp", "φ " + us + "λ √f′c Acp² / pcp"), "0.75 × {0} × {1}² / {2}", torque,
-                Quantity.MOMENT, clause, in(stress, Quantity.STRESS), in(acp, Quantity.AREA), in(pcp, Quantity.LENGTH));
+            t.step(
+                    symbol,
+                    form.shown("φ " + si + " λ √f′c Acp² / pcp", "φ " + us + "λ √f′c Acp² / pcp"),
+                    "0.75 × {0} × {1}² / {2}",
+                    torque,
+                    Quantity.MOMENT,
+                    clause,
+                    in(stress, Quantity.STRESS),
+                    in(acp, Quantity.AREA),
+                    in(pcp, Quantity.LENGTH));
         }
         return torque;
     }
@@ -68,8 +77,16 @@ final class AciTorsion implements Torsion {
         double at = torque / (PHI * 2 * ao * capped(s.fyt()));
         if (t.on()) {
             t.step("Ao", "0.85 Aoh", "0.85 × {0}", ao, Quantity.AREA, "22.7.6.1.1", in(s.aoh(), Quantity.AREA));
-            t.step("At/s", "Tu / (φ 2 Ao fyt cot 45°)", "{0} / (0.75 × 2 × {1} × {2})", at, Quantity.AREA_PER_LENGTH, legClause(),
-                in(torque, Quantity.MOMENT), in(ao, Quantity.AREA), in(capped(s.fyt()), Quantity.STRESS));
+            t.step(
+                    "At/s",
+                    "Tu / (φ 2 Ao fyt cot 45°)",
+                    "{0} / (0.75 × 2 × {1} × {2})",
+                    at,
+                    Quantity.AREA_PER_LENGTH,
+                    legClause(),
+                    in(torque, Quantity.MOMENT),
+                    in(ao, Quantity.AREA),
+                    in(capped(s.fyt()), Quantity.STRESS));
         }
         return at;
     }
@@ -85,8 +102,17 @@ final class AciTorsion implements Torsion {
         double at = legSteel(torque, s, Trace.OFF);
         double al = at * s.ph() * capped(s.fyt()) / capped(s.fy());
         if (t.on()) {
-            t.step("Al", "(At/s) ph fyt / fy", "{0} × {1} × {2} / {3}", al, Quantity.AREA, "22.7.6.1", in(at, Quantity.AREA_PER_LENGTH),
-                in(s.ph(), Quantity.LENGTH), in(capped(s.fyt()), Quantity.STRESS), in(capped(s.fy()), Quantity.STRESS));
+            t.step(
+                    "Al",
+                    "(At/s) ph fyt / fy",
+                    "{0} × {1} × {2} / {3}",
+                    al,
+                    Quantity.AREA,
+                    "22.7.6.1",
+                    in(at, Quantity.AREA_PER_LENGTH),
+                    in(s.ph(), Quantity.LENGTH),
+                    in(capped(s.fyt()), Quantity.STRESS),
+                    in(capped(s.fy()), Quantity.STRESS));
         }
         return al;
     }
@@ -100,9 +126,20 @@ final class AciTorsion implements Torsion {
         double stirrup = Math.max(legSteel(torque, s, Trace.OFF), form.stress(0.175, 25) * s.bw() / fyt);
         double least = Math.max(0, gross - stirrup * s.ph() * fyt / fy);
         if (t.on()) {
-            t.step("Al,min", form.shown("0.42 √f′c Acp / fy − max(At/s, 0.175 bw / fyt) ph fyt / fy", "5 √f′c Acp / fy − max(At/s, 25 bw / fyt) ph fyt / fy"),
-                "{0} − {1} × {2} × {3} / {4}", least, Quantity.AREA, "9.6.4.3", in(gross, Quantity.AREA),
-                in(stirrup, Quantity.AREA_PER_LENGTH), in(s.ph(), Quantity.LENGTH), in(fyt, Quantity.STRESS), in(fy, Quantity.STRESS));
+            t.step(
+                    "Al,min",
+                    form.shown(
+                            "0.42 √f′c Acp / fy − max(At/s, 0.175 bw / fyt) ph fyt / fy",
+                            "5 √f′c Acp / fy − max(At/s, 25 bw / fyt) ph fyt / fy"),
+                    "{0} − {1} × {2} × {3} / {4}",
+                    least,
+                    Quantity.AREA,
+                    "9.6.4.3",
+                    in(gross, Quantity.AREA),
+                    in(stirrup, Quantity.AREA_PER_LENGTH),
+                    in(s.ph(), Quantity.LENGTH),
+                    in(fyt, Quantity.STRESS),
+                    in(fy, Quantity.STRESS));
         }
         return least;
     }
@@ -121,10 +158,24 @@ final class AciTorsion implements Torsion {
         double together = Math.sqrt(v * v + tau * tau);
         double use = together / limit;
         if (t.on()) {
-            t.step("vu", "√((Vu / bw d)² + (Tu ph / 1.7 Aoh²)²)", "√({0}² + {1}²)", together, Quantity.STRESS, limitClause(),
-                in(v, Quantity.STRESS), in(tau, Quantity.STRESS));
-            t.step("vu / φvn,max", form.shown("vu / φ (Vc / bw d + 0.66 √f′c)", "vu / φ (Vc / bw d + 8 √f′c)"), "{0} / {1}", use,
-                Quantity.UTILISATION, limitClause(), in(together, Quantity.STRESS), in(limit, Quantity.STRESS));
+            t.step(
+                    "vu",
+                    "√((Vu / bw d)² + (Tu ph / 1.7 Aoh²)²)",
+                    "√({0}² + {1}²)",
+                    together,
+                    Quantity.STRESS,
+                    limitClause(),
+                    in(v, Quantity.STRESS),
+                    in(tau, Quantity.STRESS));
+            t.step(
+                    "vu / φvn,max",
+                    form.shown("vu / φ (Vc / bw d + 0.66 √f′c)", "vu / φ (Vc / bw d + 8 √f′c)"),
+                    "{0} / {1}",
+                    use,
+                    Quantity.UTILISATION,
+                    limitClause(),
+                    in(together, Quantity.STRESS),
+                    in(limit, Quantity.STRESS));
         }
         return use;
     }

@@ -2,10 +2,12 @@ package kolonne.core.code.aci318;
 
 /** The edition's unit system, which decides the constants in front of √f'c. */
 public enum UnitForm {
-    SI, US;
+    SI,
+    US;
 
     /** One psi in MPa. */
     static final double PSI = 0.00689475729316836;
+
     static final double INCH = 25.4;
 
     /** Largest √f'c of Vc, Tth, Tcr and development lengths: 8.3 MPa or 100 psi (22.5.3.1, 22.7.2.1, 25.4.1.4). */

@@ -116,7 +116,8 @@ public final class En1992 implements DesignCode {
     /** Parabola and rectangle (3.17, 3.18). */
     @Override
     public Optional<ConcreteCurve> curve(double fc) {
-        return Optional.of(new ConcreteCurve(fcd(fc), EnConcrete.plateau(fc), EnConcrete.crushing(fc), EnConcrete.exponent(fc)));
+        return Optional.of(
+                new ConcreteCurve(fcd(fc), EnConcrete.plateau(fc), EnConcrete.crushing(fc), EnConcrete.exponent(fc)));
     }
 
     @Override
@@ -149,10 +150,25 @@ public final class En1992 implements DesignCode {
         double most = neutralAxis(0, fc);
         double least = redistributionStrain(0, fc);
         if (t.on()) {
-            t.step("(xu/d),max", fc <= 50 ? "(δ − 0.44) / (1.25 (0.6 + 0.0014 / εcu)), δ = 1" : "(δ − 0.54) / (1.25 (0.6 + 0.0014 / εcu)), δ = 1",
-                (fc <= 50 ? "(1 − 0.44)" : "(1 − 0.54)") + " / (1.25 × (0.6 + 1.4 / {0}))", most, Quantity.UTILISATION, beamTensionStrainClause(), in(crushing, Quantity.STRAIN));
-            t.step("εs,min", "εcu (1 / (xu/d) − 1)", "{0} × (1 / {1} − 1)", least, Quantity.STRAIN, beamTensionStrainClause(), in(crushing, Quantity.STRAIN),
-                in(most, Quantity.PART));
+            t.step(
+                    "(xu/d),max",
+                    fc <= 50
+                            ? "(δ − 0.44) / (1.25 (0.6 + 0.0014 / εcu)), δ = 1"
+                            : "(δ − 0.54) / (1.25 (0.6 + 0.0014 / εcu)), δ = 1",
+                    (fc <= 50 ? "(1 − 0.44)" : "(1 − 0.54)") + " / (1.25 × (0.6 + 1.4 / {0}))",
+                    most,
+                    Quantity.UTILISATION,
+                    beamTensionStrainClause(),
+                    in(crushing, Quantity.STRAIN));
+            t.step(
+                    "εs,min",
+                    "εcu (1 / (xu/d) − 1)",
+                    "{0} × (1 / {1} − 1)",
+                    least,
+                    Quantity.STRAIN,
+                    beamTensionStrainClause(),
+                    in(crushing, Quantity.STRAIN),
+                    in(most, Quantity.PART));
         }
         return least;
     }
@@ -195,8 +211,17 @@ public final class En1992 implements DesignCode {
         double stress = Math.min(designSteel(fy), EnConcrete.plateau(fc) * Steel.ES);
         double cap = fcd(fc) * (ag - ast) + stress * ast;
         if (t.on()) {
-            t.step("NRd", "fcd (Ac − As) + σs(εc2) As", "{0} × ({1} − {2}) + {3} × {2}", cap, Quantity.FORCE, axialCapClause(), in(fcd(fc), Quantity.STRENGTH),
-                in(ag, Quantity.AREA), in(ast, Quantity.AREA), in(stress, Quantity.STRENGTH));
+            t.step(
+                    "NRd",
+                    "fcd (Ac − As) + σs(εc2) As",
+                    "{0} × ({1} − {2}) + {3} × {2}",
+                    cap,
+                    Quantity.FORCE,
+                    axialCapClause(),
+                    in(fcd(fc), Quantity.STRENGTH),
+                    in(ag, Quantity.AREA),
+                    in(ast, Quantity.AREA),
+                    in(stress, Quantity.STRENGTH));
         }
         return cap;
     }
@@ -212,8 +237,16 @@ public final class En1992 implements DesignCode {
         double ratio = Math.max(p.get("beamMinimum") * EnConcrete.fctm(fc) / fy, 0.0013);
         double as = ratio * bt * d;
         if (t.on()) {
-            t.step("As,min", "max(0.26 fctm / fyk, 0.0013) bt d", "{0} × {1} × {2}", as, Quantity.AREA, beamMinimumSteelClause(), in(ratio, Quantity.RATIO),
-                in(bt, Quantity.LENGTH), in(d, Quantity.LENGTH));
+            t.step(
+                    "As,min",
+                    "max(0.26 fctm / fyk, 0.0013) bt d",
+                    "{0} × {1} × {2}",
+                    as,
+                    Quantity.AREA,
+                    beamMinimumSteelClause(),
+                    in(ratio, Quantity.RATIO),
+                    in(bt, Quantity.LENGTH),
+                    in(d, Quantity.LENGTH));
         }
         return as;
     }
@@ -225,7 +258,8 @@ public final class En1992 implements DesignCode {
 
     /** The mean width of the tension zone before cracking; only the web's where the flange is in compression. */
     @Override
-    public double minimumSteelWidth(double web, double width, double meanTension, boolean flangeInTension, boolean determinate) {
+    public double minimumSteelWidth(
+            double web, double width, double meanTension, boolean flangeInTension, boolean determinate) {
         return flangeInTension ? meanTension : web;
     }
 
@@ -279,7 +313,8 @@ public final class En1992 implements DesignCode {
         return "9.2.1.1(3)";
     }
 
-    // ---- shear and torsion --------------------------------------------------------------------------------------------
+    // ---- shear and torsion
+    // --------------------------------------------------------------------------------------------
 
     @Override
     public ShearStrength shear(ShearInput s, Trace t) {
@@ -362,7 +397,8 @@ public final class En1992 implements DesignCode {
         return torsion;
     }
 
-    // ---- detailing ----------------------------------------------------------------------------------------------------
+    // ---- detailing
+    // ----------------------------------------------------------------------------------------------------
 
     @Override
     public Optional<CrackWidth> crackWidth() {
@@ -383,14 +419,34 @@ public final class En1992 implements DesignCode {
         };
         double root = Math.sqrt(s.fc());
         double reference = root * 1e-3;
-        double basic = s.ratio() <= reference ? 11 + 1.5 * root * reference / s.ratio() + 3.2 * root * Math.pow(reference / s.ratio() - 1, 1.5)
-            : 11 + 1.5 * root * reference / (s.ratio() - Math.min(s.compressionRatio(), s.ratio() - reference)) + root / 12 * Math.sqrt(s.compressionRatio() / reference);
+        double basic = s.ratio() <= reference
+                ? 11 + 1.5 * root * reference / s.ratio() + 3.2 * root * Math.pow(reference / s.ratio() - 1, 1.5)
+                : 11
+                        + 1.5 * root * reference / (s.ratio() - Math.min(s.compressionRatio(), s.ratio() - reference))
+                        + root / 12 * Math.sqrt(s.compressionRatio() / reference);
         double adjusted = Math.min(1, 500 / s.fy()) * (s.flange() > 3 ? 0.8 : 1);
         double h = s.length() / (k * basic * adjusted) / 0.9;
         if (t.on()) {
-            t.step("l/d", "(7.16) without K", "ρ = {0}, ρ′ = {1}", basic, Quantity.NUMBER, leastDepthClause(), in(s.ratio(), Quantity.RATIO), in(s.compressionRatio(), Quantity.RATIO));
-            t.step("hmin", "l / (K l/d) / 0.9, times 500/fyk and 0.8 for wide flanges", "{0} / ({1} × {2} × {3}) / 0.9", h, Quantity.LENGTH, leastDepthClause(),
-                in(s.length(), Quantity.LENGTH), in(k, Quantity.NUMBER), in(basic, Quantity.NUMBER), in(adjusted, Quantity.NUMBER));
+            t.step(
+                    "l/d",
+                    "(7.16) without K",
+                    "ρ = {0}, ρ′ = {1}",
+                    basic,
+                    Quantity.NUMBER,
+                    leastDepthClause(),
+                    in(s.ratio(), Quantity.RATIO),
+                    in(s.compressionRatio(), Quantity.RATIO));
+            t.step(
+                    "hmin",
+                    "l / (K l/d) / 0.9, times 500/fyk and 0.8 for wide flanges",
+                    "{0} / ({1} × {2} × {3}) / 0.9",
+                    h,
+                    Quantity.LENGTH,
+                    leastDepthClause(),
+                    in(s.length(), Quantity.LENGTH),
+                    in(k, Quantity.NUMBER),
+                    in(basic, Quantity.NUMBER),
+                    in(adjusted, Quantity.NUMBER));
         }
         return h;
     }

@@ -48,9 +48,17 @@ public final class En1992Entry implements CodeEntry {
     @Override
     public Standard standard() {
         List<String> bars = List.of("T16", "T20", "T25", "T32");
-        return new Standard("Standard, EN", new Materials(500, 500, 35, 35, 20, Map.of()),
-            new Bars(bars, bars, List.of("T8", "T10", "T12"), 2, 0.04, Preference.LEAST_STEEL, 12_000), new Stirrups(25, 75, 300, 3, 6), Frame.PLAIN,
-            new BeamRules(false, false, new DeflectionLimits(250, 250, 250), new SectionLimits(0.7, 1, 200, 1500, 200, 900, 50)));
+        return new Standard(
+                "Standard, EN",
+                new Materials(500, 500, 35, 35, 20, Map.of()),
+                new Bars(bars, bars, List.of("T8", "T10", "T12"), 2, 0.04, Preference.LEAST_STEEL, 12_000),
+                new Stirrups(25, 75, 300, 3, 6),
+                Frame.PLAIN,
+                new BeamRules(
+                        false,
+                        false,
+                        new DeflectionLimits(250, 250, 250),
+                        new SectionLimits(0.7, 1, 200, 1500, 200, 900, 50)));
     }
 
     @Override
@@ -80,13 +88,20 @@ public final class En1992Entry implements CodeEntry {
 
     @Override
     public Map<String, String> remarks() {
-        return Map.of("aggregateMm", "Bars are at least it and 5 mm apart (8.2(2)).",
-            "lastingDeflection", "Under sustained load the deflection is at most the span over 250 (7.4.1). What comes after the partitions is limited where they are "
-                + "likely to be damaged: give 480 or more.",
-            "redistribution", "At most 30 % (5.5(4)).",
-            "ductility", "Add the rules of EN 1998-1 by hand.",
-            "sway", "Moments of wind and earthquake are magnified (5.8.7.3).",
-            "slabFlanges", "As wide as 5.3.2.1 lets them count.");
+        return Map.of(
+                "aggregateMm",
+                "Bars are at least it and 5 mm apart (8.2(2)).",
+                "lastingDeflection",
+                "Under sustained load the deflection is at most the span over 250 (7.4.1). What comes after the partitions is limited where they are "
+                        + "likely to be damaged: give 480 or more.",
+                "redistribution",
+                "At most 30 % (5.5(4)).",
+                "ductility",
+                "Add the rules of EN 1998-1 by hand.",
+                "sway",
+                "Moments of wind and earthquake are magnified (5.8.7.3).",
+                "slabFlanges",
+                "As wide as 5.3.2.1 lets them count.");
     }
 
     /** The total deflection under sustained load is limited by the code itself (7.4.1(4)). */

@@ -37,9 +37,23 @@ final class EnAnchorage {
         double along = straight(bar, fc, fy, true);
         double out = Math.max(along - TAIL * bar.diameter(), Math.max(10 * bar.diameter(), 100));
         if (t.on()) {
-            t.step("fbd", "2.25 η1 η2 fctd", "2.25 × 0.7 × {0}", bond(bar.diameter(), fc, true), Quantity.STRESS, "8.4.2(2)", in(code.fctd(fc), Quantity.STRESS));
-            t.step("lbd, to the bend", "φ/4 fyd / fbd − 12 φ round the bend", "{0} − 12 × {1}", out, Quantity.LENGTH, "8.4.4(1)", in(along, Quantity.LENGTH),
-                in(bar.diameter(), Quantity.LENGTH));
+            t.step(
+                    "fbd",
+                    "2.25 η1 η2 fctd",
+                    "2.25 × 0.7 × {0}",
+                    bond(bar.diameter(), fc, true),
+                    Quantity.STRESS,
+                    "8.4.2(2)",
+                    in(code.fctd(fc), Quantity.STRESS));
+            t.step(
+                    "lbd, to the bend",
+                    "φ/4 fyd / fbd − 12 φ round the bend",
+                    "{0} − 12 × {1}",
+                    out,
+                    Quantity.LENGTH,
+                    "8.4.4(1)",
+                    in(along, Quantity.LENGTH),
+                    in(bar.diameter(), Quantity.LENGTH));
         }
         return out;
     }

@@ -16,7 +16,8 @@ final class EnColumnRules implements ColumnRules {
 
     /** min(20 φ, b, 400), times 0.6 throughout, as near beams and laps (9.5.3(3), (4)). */
     @Override
-    public double columnTieSpacing(Bar bar, Bar tie, double leastDimension, double d, boolean shearCounts, boolean highVs) {
+    public double columnTieSpacing(
+            Bar bar, Bar tie, double leastDimension, double d, boolean shearCounts, boolean highVs) {
         double s = 0.6 * Math.min(Math.min(20 * bar.diameter(), leastDimension), p.get("tieMost"));
         return shearCounts ? Math.min(s, 0.75 * d) : s;
     }

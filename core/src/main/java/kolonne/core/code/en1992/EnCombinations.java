@@ -79,7 +79,9 @@ public final class EnCombinations {
 
     /** What may go with a leading load: all gravity loads together, with each sense of wind in turn and without; roof loads and snow do not act together. */
     private static List<List<Variable>> companions(List<Variable> all, Variable lead) {
-        List<Variable> gravity = all.stream().filter(v -> v != lead && !v.lateral() && v.psi0() > 0).toList();
+        List<Variable> gravity = all.stream()
+                .filter(v -> v != lead && !v.lateral() && v.psi0() > 0)
+                .toList();
         List<List<Variable>> out = new ArrayList<>();
         if (!gravity.isEmpty()) {
             out.add(gravity);
@@ -102,7 +104,11 @@ public final class EnCombinations {
                 Map<String, Double> terms = new LinkedHashMap<>();
                 lasting.forEach(v -> v.terms().forEach((id, f) -> terms.put(id, f * v.psi2())));
                 terms.put(e.id(), (double) sign);
-                combination("G + " + e.id() + (sign > 0 ? " +" : " −") + (lasting.isEmpty() ? "" : " + ψ2 L"), Purpose.STRENGTH, 1, terms);
+                combination(
+                        "G + " + e.id() + (sign > 0 ? " +" : " −") + (lasting.isEmpty() ? "" : " + ψ2 L"),
+                        Purpose.STRENGTH,
+                        1,
+                        terms);
             }
         }
     }
@@ -113,8 +119,16 @@ public final class EnCombinations {
             combination("G", Purpose.SERVICE_CHARACTERISTIC, 1, Map.of());
         }
         for (Variable lead : all) {
-            List<Variable> others = all.stream().filter(v -> v != lead && !v.lateral() && v.psi0() > 0).toList();
-            add("G + " + lead.name() + (others.isEmpty() ? "" : " + ψ0 others"), Purpose.SERVICE_CHARACTERISTIC, 1, others, lead, 1);
+            List<Variable> others = all.stream()
+                    .filter(v -> v != lead && !v.lateral() && v.psi0() > 0)
+                    .toList();
+            add(
+                    "G + " + lead.name() + (others.isEmpty() ? "" : " + ψ0 others"),
+                    Purpose.SERVICE_CHARACTERISTIC,
+                    1,
+                    others,
+                    lead,
+                    1);
         }
         Map<String, Double> lasting = new LinkedHashMap<>();
         all.forEach(v -> v.terms().forEach((id, f) -> {

@@ -13,6 +13,7 @@ final class EnCrack implements CrackWidth {
     private static final double LONG_TERM = 0.4;
     /** k1 for ribbed bars and k2 for bending (7.11). */
     private static final double K1 = 0.8;
+
     private static final double K2 = 0.5;
 
     private final EnParameters p;
@@ -33,13 +34,42 @@ final class EnCrack implements CrackWidth {
         double spacing = wide ? Math.max(close, 1.3 * (c.h() - c.x())) : close;
         double w = spacing * strain;
         if (t.on()) {
-            t.step("ρp,eff", "As / (hc,ef b)", "{0} / ({1} × {2})", rho, Quantity.RATIO, "7.3.2(3)", in(c.as(), Quantity.AREA), in(effective, Quantity.LENGTH),
-                in(c.b(), Quantity.LENGTH));
-            t.step("sr,max", wide ? "1.3 (h − x), bars far apart" : "3.4 c + 0.425 k1 k2 φ / ρp,eff", "c = {0}, φ = {1}", spacing, Quantity.LENGTH, "7.3.4(3)",
-                in(c.cover(), Quantity.LENGTH), in(c.diameter(), Quantity.LENGTH));
-            t.step("εsm − εcm", "(σs − kt fctm / ρp,eff (1 + αe ρp,eff)) / Es ≥ 0.6 σs / Es", "σs = {0}", strain, Quantity.STRAIN, "7.3.4(2)",
-                in(c.stress(), Quantity.STRESS));
-            t.step("wk", "sr,max (εsm − εcm)", "{0} × {1}", w, Quantity.CRACK, clause(), in(spacing, Quantity.LENGTH), in(strain, Quantity.STRAIN));
+            t.step(
+                    "ρp,eff",
+                    "As / (hc,ef b)",
+                    "{0} / ({1} × {2})",
+                    rho,
+                    Quantity.RATIO,
+                    "7.3.2(3)",
+                    in(c.as(), Quantity.AREA),
+                    in(effective, Quantity.LENGTH),
+                    in(c.b(), Quantity.LENGTH));
+            t.step(
+                    "sr,max",
+                    wide ? "1.3 (h − x), bars far apart" : "3.4 c + 0.425 k1 k2 φ / ρp,eff",
+                    "c = {0}, φ = {1}",
+                    spacing,
+                    Quantity.LENGTH,
+                    "7.3.4(3)",
+                    in(c.cover(), Quantity.LENGTH),
+                    in(c.diameter(), Quantity.LENGTH));
+            t.step(
+                    "εsm − εcm",
+                    "(σs − kt fctm / ρp,eff (1 + αe ρp,eff)) / Es ≥ 0.6 σs / Es",
+                    "σs = {0}",
+                    strain,
+                    Quantity.STRAIN,
+                    "7.3.4(2)",
+                    in(c.stress(), Quantity.STRESS));
+            t.step(
+                    "wk",
+                    "sr,max (εsm − εcm)",
+                    "{0} × {1}",
+                    w,
+                    Quantity.CRACK,
+                    clause(),
+                    in(spacing, Quantity.LENGTH),
+                    in(strain, Quantity.STRAIN));
         }
         return w;
     }

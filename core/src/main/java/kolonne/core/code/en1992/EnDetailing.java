@@ -98,7 +98,8 @@ final class EnDetailing implements Detailing {
     }
 
     @Override
-    public double developmentLength(Bar bar, double fc, double fy, boolean top, double clear, double cover, boolean stirrups) {
+    public double developmentLength(
+            Bar bar, double fc, double fy, boolean top, double clear, double cover, boolean stirrups) {
         return anchorage.straight(bar, fc, fy, top);
     }
 

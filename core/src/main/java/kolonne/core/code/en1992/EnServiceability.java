@@ -28,10 +28,24 @@ final class EnServiceability implements Serviceability {
         double zeta = moment <= cracking ? 0 : 1 - BETA * (cracking / moment) * (cracking / moment);
         double ie = 1 / (zeta / cracked + (1 - zeta) / gross);
         if (t.on()) {
-            t.step("ζ", "1 − β (Mcr / M)², 0 uncracked", "1 − 0.5 × ({0} / {1})²", zeta, Quantity.NUMBER, "7.4.3(3)", in(cracking, Quantity.MOMENT),
-                in(moment, Quantity.MOMENT));
-            t.step("Ie", "1 / (ζ / III + (1 − ζ) / II)", "III = {0}, II = {1}", ie, Quantity.SECOND_MOMENT, immediateClause(), in(cracked, Quantity.SECOND_MOMENT),
-                in(gross, Quantity.SECOND_MOMENT));
+            t.step(
+                    "ζ",
+                    "1 − β (Mcr / M)², 0 uncracked",
+                    "1 − 0.5 × ({0} / {1})²",
+                    zeta,
+                    Quantity.NUMBER,
+                    "7.4.3(3)",
+                    in(cracking, Quantity.MOMENT),
+                    in(moment, Quantity.MOMENT));
+            t.step(
+                    "Ie",
+                    "1 / (ζ / III + (1 − ζ) / II)",
+                    "III = {0}, II = {1}",
+                    ie,
+                    Quantity.SECOND_MOMENT,
+                    immediateClause(),
+                    in(cracked, Quantity.SECOND_MOMENT),
+                    in(gross, Quantity.SECOND_MOMENT));
         }
         return ie;
     }

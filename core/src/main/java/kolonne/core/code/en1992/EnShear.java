@@ -29,15 +29,47 @@ final class EnShear {
         double limit = strut(s, 1);
         double total = Math.max(Math.min(alone, limit), Math.min(links, strut));
         if (t.on()) {
-            t.step("cot θ", "√(αcw ν1 fcd bw / (Asw/s fywd) − 1), 1 to cot θmax", "Asw/s = {0}", cot, Quantity.NUMBER, "6.2.3(2)",
-                in(s.avs(), Quantity.AREA_PER_LENGTH));
-            t.step("VRd,s", "(Asw/s) z fywd cot θ", "{0} × 0.9 × {1} × {2} × {3}", links, Quantity.FORCE, "6.2.3(3), (6.8)",
-                in(s.avs(), Quantity.AREA_PER_LENGTH), in(s.d(), Quantity.LENGTH), in(fywd(s), Quantity.STRESS), in(cot, Quantity.NUMBER));
-            t.step("VRd,max", "αcw bw z ν1 fcd / (cot θ + tan θ)", "{0} × 0.9 × {1} × {2} × {3} / ({4} + 1/{4})", strut, Quantity.FORCE, "6.2.3(3), (6.9)",
-                in(s.bw(), Quantity.LENGTH), in(s.d(), Quantity.LENGTH), in(nu(s.fc()), Quantity.NUMBER), in(code.fcd(s.fc()), Quantity.STRESS),
-                in(cot, Quantity.NUMBER));
-            t.step("VRd", "max(VRd,c, min(VRd,s, VRd,max))", "max({0}, min({1}, {2}))", total, Quantity.FORCE, "6.2.1", in(alone, Quantity.FORCE),
-                in(links, Quantity.FORCE), in(strut, Quantity.FORCE));
+            t.step(
+                    "cot θ",
+                    "√(αcw ν1 fcd bw / (Asw/s fywd) − 1), 1 to cot θmax",
+                    "Asw/s = {0}",
+                    cot,
+                    Quantity.NUMBER,
+                    "6.2.3(2)",
+                    in(s.avs(), Quantity.AREA_PER_LENGTH));
+            t.step(
+                    "VRd,s",
+                    "(Asw/s) z fywd cot θ",
+                    "{0} × 0.9 × {1} × {2} × {3}",
+                    links,
+                    Quantity.FORCE,
+                    "6.2.3(3), (6.8)",
+                    in(s.avs(), Quantity.AREA_PER_LENGTH),
+                    in(s.d(), Quantity.LENGTH),
+                    in(fywd(s), Quantity.STRESS),
+                    in(cot, Quantity.NUMBER));
+            t.step(
+                    "VRd,max",
+                    "αcw bw z ν1 fcd / (cot θ + tan θ)",
+                    "{0} × 0.9 × {1} × {2} × {3} / ({4} + 1/{4})",
+                    strut,
+                    Quantity.FORCE,
+                    "6.2.3(3), (6.9)",
+                    in(s.bw(), Quantity.LENGTH),
+                    in(s.d(), Quantity.LENGTH),
+                    in(nu(s.fc()), Quantity.NUMBER),
+                    in(code.fcd(s.fc()), Quantity.STRESS),
+                    in(cot, Quantity.NUMBER));
+            t.step(
+                    "VRd",
+                    "max(VRd,c, min(VRd,s, VRd,max))",
+                    "max({0}, min({1}, {2}))",
+                    total,
+                    Quantity.FORCE,
+                    "6.2.1",
+                    in(alone, Quantity.FORCE),
+                    in(links, Quantity.FORCE),
+                    in(strut, Quantity.FORCE));
         }
         return new ShearStrength(alone, total, limit, minimum, false);
     }
@@ -71,9 +103,18 @@ final class EnShear {
         double least = p.get("vMin") * Math.pow(k, 1.5) * Math.sqrt(s.fc());
         double v = Math.max(0, Math.max(main, least) + p.get("k1Shear") * sigma) * s.bw() * s.d();
         if (t.on()) {
-            t.step("VRd,c", "(max(CRd,c k (100 ρl fck)^⅓, vmin) + k1 σcp) bw d", "(max({0}, {1}) + {2}) × {3} × {4}", v, Quantity.FORCE, "6.2.2(1)",
-                in(main, Quantity.STRESS), in(least, Quantity.STRESS), in(p.get("k1Shear") * sigma, Quantity.STRESS), in(s.bw(), Quantity.LENGTH),
-                in(s.d(), Quantity.LENGTH));
+            t.step(
+                    "VRd,c",
+                    "(max(CRd,c k (100 ρl fck)^⅓, vmin) + k1 σcp) bw d",
+                    "(max({0}, {1}) + {2}) × {3} × {4}",
+                    v,
+                    Quantity.FORCE,
+                    "6.2.2(1)",
+                    in(main, Quantity.STRESS),
+                    in(least, Quantity.STRESS),
+                    in(p.get("k1Shear") * sigma, Quantity.STRESS),
+                    in(s.bw(), Quantity.LENGTH),
+                    in(s.d(), Quantity.LENGTH));
         }
         return v;
     }

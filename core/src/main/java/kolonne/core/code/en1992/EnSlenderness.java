@@ -33,14 +33,39 @@ final class EnSlenderness implements Slenderness {
             return new Magnified(l.m2(), 1, false);
         }
         double creep = p.get("creep") * l.sustainedMoment();
-        // m1 is negative in single curvature here, rm = M01 / M02 positive there; loads between the ends and sidesway take rm = 1
+        // m1 is negative in single curvature here, rm = M01 / M02 positive there; loads between the ends and sidesway
+        // take rm = 1
         double rm = l.transverse() || l.sways() || l.m2() <= 0 ? 1 : -l.m1() / l.m2();
         double limit = p.get("slenderness") / (1 + 0.2 * creep) * B * (1.7 - rm) / Math.sqrt(n);
         if (t.on()) {
-            t.step("φef", "φ(∞,t0) M0Eqp / M0Ed", "{0} × {1}", creep, Quantity.NUMBER, "5.8.4(2)", in(p.get("creep"), Quantity.NUMBER), in(l.sustainedMoment(), Quantity.NUMBER));
-            t.step("λ", "l0 / i", "{0} / {1}", lambda, Quantity.NUMBER, "5.8.3.2(1)", in(l0, Quantity.LENGTH), in(l.r(), Quantity.LENGTH));
-            t.step("λlim", "20 A B C / √n", "φef = {0}, rm = {1}, n = {2}", limit, Quantity.NUMBER, "5.8.3.1(1)", in(creep, Quantity.NUMBER), in(rm, Quantity.NUMBER),
-                in(n, Quantity.NUMBER));
+            t.step(
+                    "φef",
+                    "φ(∞,t0) M0Eqp / M0Ed",
+                    "{0} × {1}",
+                    creep,
+                    Quantity.NUMBER,
+                    "5.8.4(2)",
+                    in(p.get("creep"), Quantity.NUMBER),
+                    in(l.sustainedMoment(), Quantity.NUMBER));
+            t.step(
+                    "λ",
+                    "l0 / i",
+                    "{0} / {1}",
+                    lambda,
+                    Quantity.NUMBER,
+                    "5.8.3.2(1)",
+                    in(l0, Quantity.LENGTH),
+                    in(l.r(), Quantity.LENGTH));
+            t.step(
+                    "λlim",
+                    "20 A B C / √n",
+                    "φef = {0}, rm = {1}, n = {2}",
+                    limit,
+                    Quantity.NUMBER,
+                    "5.8.3.1(1)",
+                    in(creep, Quantity.NUMBER),
+                    in(rm, Quantity.NUMBER),
+                    in(n, Quantity.NUMBER));
         }
         return lambda <= limit ? new Magnified(l.m2(), 1, false) : curvature(l, l0, lambda, creep, t);
     }
@@ -56,12 +81,35 @@ final class EnSlenderness implements Slenderness {
         double m = Math.max(l.m2(), m0e + l.pu() * e2);
         if (t.on()) {
             t.step("d", "h/2 + is", "", l.d(), Quantity.LENGTH, "5.8.8.3(2)");
-            t.step("1/r", "Kr Kφ εyd / (0.45 d)", "1.0 × {0} × {1} / (0.45 × {2})", curvature * 1000, Quantity.NUMBER, "5.8.8.3(1), per m", in(factor, Quantity.NUMBER),
-                in(yield, Quantity.STRAIN), in(l.d(), Quantity.LENGTH));
+            t.step(
+                    "1/r",
+                    "Kr Kφ εyd / (0.45 d)",
+                    "1.0 × {0} × {1} / (0.45 × {2})",
+                    curvature * 1000,
+                    Quantity.NUMBER,
+                    "5.8.8.3(1), per m",
+                    in(factor, Quantity.NUMBER),
+                    in(yield, Quantity.STRAIN),
+                    in(l.d(), Quantity.LENGTH));
             t.step("e2", "(1/r) l0² / 10", "l0 = {0}", e2, Quantity.LENGTH, "5.8.8.2(3)", in(l0, Quantity.LENGTH));
-            t.step("M0e", "0.6 M02 + 0.4 M01 ≥ 0.4 M02", "M02 = {0}", m0e, Quantity.MOMENT, "5.8.8.2(2)", in(l.m2(), Quantity.MOMENT));
-            t.step("MEd", "M0e + NEd e2", "{0} + {1} × {2}", m, Quantity.MOMENT, "5.8.8.2(1)", in(m0e, Quantity.MOMENT), in(l.pu(), Quantity.FORCE),
-                in(e2, Quantity.LENGTH));
+            t.step(
+                    "M0e",
+                    "0.6 M02 + 0.4 M01 ≥ 0.4 M02",
+                    "M02 = {0}",
+                    m0e,
+                    Quantity.MOMENT,
+                    "5.8.8.2(2)",
+                    in(l.m2(), Quantity.MOMENT));
+            t.step(
+                    "MEd",
+                    "M0e + NEd e2",
+                    "{0} + {1} × {2}",
+                    m,
+                    Quantity.MOMENT,
+                    "5.8.8.2(1)",
+                    in(m0e, Quantity.MOMENT),
+                    in(l.pu(), Quantity.FORCE),
+                    in(e2, Quantity.LENGTH));
         }
         return new Magnified(m, l.m2() > 0 ? m / l.m2() : 1, true);
     }
@@ -110,9 +158,13 @@ final class EnSlenderness implements Slenderness {
 
     @Override
     public Optional<Finding> imperfectionNote() {
-        return Optional.of(Finding.note("frame.imperfections", "frame", "Imperfections of columns are taken into account (5.2(7)); the inclination of the frame as a "
-            + "whole (5.2(8)) is not added to the load cases.", "Add notional horizontal forces as load cases of the kind other, one along X and one along Y, and put them "
-            + "into the combinations for strength: what sways the frame is magnified whatever its kind."));
+        return Optional.of(Finding.note(
+                "frame.imperfections",
+                "frame",
+                "Imperfections of columns are taken into account (5.2(7)); the inclination of the frame as a "
+                        + "whole (5.2(8)) is not added to the load cases.",
+                "Add notional horizontal forces as load cases of the kind other, one along X and one along Y, and put them "
+                        + "into the combinations for strength: what sways the frame is magnified whatever its kind."));
     }
 
     /** ei = l0 / 400 (5.2(7)). */

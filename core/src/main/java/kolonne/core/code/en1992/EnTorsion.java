@@ -38,9 +38,19 @@ final class EnTorsion implements Torsion {
         double tef = acp / pcp;
         double trdc = code.fctd(fc) * tef * 2 * (acp - pcp * tef / 2 + tef * tef);
         if (t.on()) {
-            t.say("", "The code names no torque that may be neglected: a tenth of TRd,c is a choice of Kolonne.", thresholdClause());
-            t.step("0.1 TRd,c", "0.1 fctd tef 2 Ak", "0.1 × {0} × {1} × 2 Ak", NEGLECTED * trdc, Quantity.MOMENT, thresholdClause(),
-                in(code.fctd(fc), Quantity.STRESS), in(tef, Quantity.LENGTH));
+            t.say(
+                    "",
+                    "The code names no torque that may be neglected: a tenth of TRd,c is a choice of Kolonne.",
+                    thresholdClause());
+            t.step(
+                    "0.1 TRd,c",
+                    "0.1 fctd tef 2 Ak",
+                    "0.1 × {0} × {1} × 2 Ak",
+                    NEGLECTED * trdc,
+                    Quantity.MOMENT,
+                    thresholdClause(),
+                    in(code.fctd(fc), Quantity.STRESS),
+                    in(tef, Quantity.LENGTH));
         }
         return NEGLECTED * trdc;
     }
@@ -61,8 +71,16 @@ final class EnTorsion implements Torsion {
         Wall w = wall(s);
         double torque = code.fctd(s.fc()) * w.tef() * 2 * w.ak();
         if (t.on()) {
-            t.step("TRd,c", "fctd tef 2 Ak", "{0} × {1} × 2 × {2}", torque, Quantity.MOMENT, crackingClause(), in(code.fctd(s.fc()), Quantity.STRESS),
-                in(w.tef(), Quantity.LENGTH), in(w.ak(), Quantity.AREA));
+            t.step(
+                    "TRd,c",
+                    "fctd tef 2 Ak",
+                    "{0} × {1} × 2 × {2}",
+                    torque,
+                    Quantity.MOMENT,
+                    crackingClause(),
+                    in(code.fctd(s.fc()), Quantity.STRESS),
+                    in(w.tef(), Quantity.LENGTH),
+                    in(w.ak(), Quantity.AREA));
         }
         return torque;
     }
@@ -79,9 +97,24 @@ final class EnTorsion implements Torsion {
         double fywd = code.designSteel(s.fyt());
         double leg = torque / (2 * w.ak() * fywd);
         if (t.on()) {
-            t.step("tef", "max(A / u, twice the way to the middle of the bars)", "bars {0} inside the face", w.tef(), Quantity.LENGTH, "6.3.2(1)", in(s.inset(), Quantity.LENGTH));
-            t.step("At/s", "TEd / (2 Ak fywd cot 45°)", "{0} / (2 × {1} × {2})", leg, Quantity.AREA_PER_LENGTH, legClause(), in(torque, Quantity.MOMENT),
-                in(w.ak(), Quantity.AREA), in(fywd, Quantity.STRESS));
+            t.step(
+                    "tef",
+                    "max(A / u, twice the way to the middle of the bars)",
+                    "bars {0} inside the face",
+                    w.tef(),
+                    Quantity.LENGTH,
+                    "6.3.2(1)",
+                    in(s.inset(), Quantity.LENGTH));
+            t.step(
+                    "At/s",
+                    "TEd / (2 Ak fywd cot 45°)",
+                    "{0} / (2 × {1} × {2})",
+                    leg,
+                    Quantity.AREA_PER_LENGTH,
+                    legClause(),
+                    in(torque, Quantity.MOMENT),
+                    in(w.ak(), Quantity.AREA),
+                    in(fywd, Quantity.STRESS));
         }
         return leg;
     }
@@ -98,8 +131,17 @@ final class EnTorsion implements Torsion {
         double fyd = code.designSteel(s.fy());
         double al = torque * w.uk() / (2 * w.ak() * fyd);
         if (t.on()) {
-            t.step("ΣAsl", "TEd uk cot 45° / (2 Ak fyd)", "{0} × {1} / (2 × {2} × {3})", al, Quantity.AREA, longitudinalClause(), in(torque, Quantity.MOMENT),
-                in(w.uk(), Quantity.LENGTH), in(w.ak(), Quantity.AREA), in(fyd, Quantity.STRESS));
+            t.step(
+                    "ΣAsl",
+                    "TEd uk cot 45° / (2 Ak fyd)",
+                    "{0} × {1} / (2 × {2} × {3})",
+                    al,
+                    Quantity.AREA,
+                    longitudinalClause(),
+                    in(torque, Quantity.MOMENT),
+                    in(w.uk(), Quantity.LENGTH),
+                    in(w.ak(), Quantity.AREA),
+                    in(fyd, Quantity.STRESS));
         }
         return al;
     }
@@ -121,10 +163,28 @@ final class EnTorsion implements Torsion {
         double trd = 2 * shear.nu(s.fc()) * code.fcd(s.fc()) * w.ak() * w.tef() * 0.5;
         double use = torque / trd + v / shearLimit;
         if (t.on()) {
-            t.step("TRd,max", "2 ν αcw fcd Ak tef sin θ cos θ", "2 × {0} × {1} × {2} × {3} × 0.5", trd, Quantity.MOMENT, "6.3.2(4), (6.30)",
-                in(shear.nu(s.fc()), Quantity.NUMBER), in(code.fcd(s.fc()), Quantity.STRESS), in(w.ak(), Quantity.AREA), in(w.tef(), Quantity.LENGTH));
-            t.step("TEd/TRd,max + VEd/VRd,max", "", "{0} / {1} + {2} / {3}", use, Quantity.UTILISATION, limitClause(), in(torque, Quantity.MOMENT),
-                in(trd, Quantity.MOMENT), in(v, Quantity.FORCE), in(shearLimit, Quantity.FORCE));
+            t.step(
+                    "TRd,max",
+                    "2 ν αcw fcd Ak tef sin θ cos θ",
+                    "2 × {0} × {1} × {2} × {3} × 0.5",
+                    trd,
+                    Quantity.MOMENT,
+                    "6.3.2(4), (6.30)",
+                    in(shear.nu(s.fc()), Quantity.NUMBER),
+                    in(code.fcd(s.fc()), Quantity.STRESS),
+                    in(w.ak(), Quantity.AREA),
+                    in(w.tef(), Quantity.LENGTH));
+            t.step(
+                    "TEd/TRd,max + VEd/VRd,max",
+                    "",
+                    "{0} / {1} + {2} / {3}",
+                    use,
+                    Quantity.UTILISATION,
+                    limitClause(),
+                    in(torque, Quantity.MOMENT),
+                    in(trd, Quantity.MOMENT),
+                    in(v, Quantity.FORCE),
+                    in(shearLimit, Quantity.FORCE));
         }
         return use;
     }

@@ -9,9 +9,12 @@ import kolonne.core.code.CodeEntry;
 
 /** The design codes there are: the rows of META-INF/services/kolonne.core.code.CodeEntry, in their order. */
 public final class Codes {
-    public static final List<CodeEntry> ALL = ServiceLoader.load(CodeEntry.class, Codes.class.getClassLoader()).stream().map(ServiceLoader.Provider::get).toList();
+    public static final List<CodeEntry> ALL = ServiceLoader.load(CodeEntry.class, Codes.class.getClassLoader()).stream()
+            .map(ServiceLoader.Provider::get)
+            .toList();
 
-    private static final Map<String, CodeEntry> BY_KEY = ALL.stream().collect(Collectors.toUnmodifiableMap(CodeEntry::key, c -> c));
+    private static final Map<String, CodeEntry> BY_KEY =
+            ALL.stream().collect(Collectors.toUnmodifiableMap(CodeEntry::key, c -> c));
 
     private Codes() {}
 
@@ -30,7 +33,10 @@ public final class Codes {
 
     /** The code that is taken where none is named. */
     public static CodeEntry usual(boolean usUnits) {
-        return ALL.stream().filter(c -> c.usual() && c.usUnits() == usUnits).findFirst().orElseThrow();
+        return ALL.stream()
+                .filter(c -> c.usual() && c.usUnits() == usUnits)
+                .findFirst()
+                .orElseThrow();
     }
 
     /** Keys for a message. */

@@ -15,7 +15,8 @@ import kolonne.core.shape.Shape;
  * @param heldX  which bars of the faces parallel to x are held by legs running along y, corner to corner
  * @param heldY  which bars of the faces parallel to y are held by legs running along x
  */
-public record RectangleBars(int alongX, int alongY, Bar corner, Bar face, List<Boolean> heldX, List<Boolean> heldY) implements BarLayout {
+public record RectangleBars(int alongX, int alongY, Bar corner, Bar face, List<Boolean> heldX, List<Boolean> heldY)
+        implements BarLayout {
     public RectangleBars {
         heldX = List.copyOf(heldX);
         heldY = List.copyOf(heldY);
@@ -43,7 +44,9 @@ public record RectangleBars(int alongX, int alongY, Bar corner, Bar face, List<B
 
     @Override
     public String words() {
-        return count() == 4 || corner.equals(face) ? count() + corner.label() : "4" + corner.label() + " + " + (count() - 4) + face.label();
+        return count() == 4 || corner.equals(face)
+                ? count() + corner.label()
+                : "4" + corner.label() + " + " + (count() - 4) + face.label();
     }
 
     @Override
@@ -106,7 +109,10 @@ public record RectangleBars(int alongX, int alongY, Bar corner, Bar face, List<B
 
     @Override
     public boolean notLessThan(BarLayout above) {
-        return above instanceof RectangleBars r && alongX >= r.alongX && alongY >= r.alongY && corner.diameter() >= r.corner.diameter()
-            && face.diameter() >= r.face.diameter();
+        return above instanceof RectangleBars r
+                && alongX >= r.alongX
+                && alongY >= r.alongY
+                && corner.diameter() >= r.corner.diameter()
+                && face.diameter() >= r.face.diameter();
     }
 }

@@ -68,8 +68,13 @@ public final class ColumnCheck {
             governing.offer(CheckKind.COLUMN_SHAPE, 1, 0, Double.POSITIVE_INFINITY, whole(), "");
         }
         List<CheckResult> checks = governing.results();
-        return new ColumnDesign.LiftDesign(lift, cage, checks, worst, demands.sway(),
-            ColumnFindings.of(stack, lift, checks, demands.sway(), context));
+        return new ColumnDesign.LiftDesign(
+                lift,
+                cage,
+                checks,
+                worst,
+                demands.sway(),
+                ColumnFindings.of(stack, lift, checks, demands.sway(), context));
     }
 
     private void axialBending() {
@@ -91,7 +96,13 @@ public final class ColumnCheck {
                 if (governing.governs(CheckKind.COLUMN_AXIAL_BENDING, hit.utilisation())) {
                     worst = d;
                 }
-                governing.offer(CheckKind.COLUMN_AXIAL_BENDING, m, m / hit.utilisation(), hit.utilisation(), at(name(d.combination()), words(d)), code.axialBendingClause());
+                governing.offer(
+                        CheckKind.COLUMN_AXIAL_BENDING,
+                        m,
+                        m / hit.utilisation(),
+                        hit.utilisation(),
+                        at(name(d.combination()), words(d)),
+                        code.axialBendingClause());
             }
         }
     }
@@ -99,34 +110,68 @@ public final class ColumnCheck {
     private void axialLimit(InteractionSurface surface, LiftDemands.Demand d) {
         if (d.p() > 0) {
             double cap = surface.section().axialCap;
-            governing.offer(CheckKind.COLUMN_AXIAL_LIMIT, d.p(), cap, d.p() / cap, at(name(d.combination()), words(d)), code.axialCapClause());
+            governing.offer(
+                    CheckKind.COLUMN_AXIAL_LIMIT,
+                    d.p(),
+                    cap,
+                    d.p() / cap,
+                    at(name(d.combination()), words(d)),
+                    code.axialCapClause());
         }
     }
 
     private void secondOrder(LiftDemands.Demand d) {
         double limit = code.slenderness().greatestFactor();
         if (d.factor() > 1 && (Double.isFinite(limit) || !d.stable())) {
-            governing.offer(CheckKind.COLUMN_SECOND_ORDER, d.factor(), limit, d.factor() / limit, at(name(d.combination()), words(d)), code.slenderness().greatestFactorClause());
+            governing.offer(
+                    CheckKind.COLUMN_SECOND_ORDER,
+                    d.factor(),
+                    limit,
+                    d.factor() / limit,
+                    at(name(d.combination()), words(d)),
+                    code.slenderness().greatestFactorClause());
         }
     }
 
     private void steel() {
         double fc = lift.material().fc();
         if (!code.covers(fc)) {
-            governing.offer(CheckKind.COLUMN_CONCRETE_SCOPE, fc, 0, Double.POSITIVE_INFINITY, whole(), code.coversClause());
+            governing.offer(
+                    CheckKind.COLUMN_CONCRETE_SCOPE, fc, 0, Double.POSITIVE_INFINITY, whole(), code.coversClause());
         }
         double ratio = cage.area() / lift.section().shape().A();
-        governing.offer(CheckKind.COLUMN_STEEL_MAXIMUM, ratio, code.columns().columnMaximumRatio(), ratio / code.columns().columnMaximumRatio(), whole(), code.columns().columnRatioClause());
-        governing.offer(CheckKind.COLUMN_STEEL_PRACTICAL, ratio, basis.bars().practicalCap(), ratio / basis.bars().practicalCap(), whole(), "basis");
+        governing.offer(
+                CheckKind.COLUMN_STEEL_MAXIMUM,
+                ratio,
+                code.columns().columnMaximumRatio(),
+                ratio / code.columns().columnMaximumRatio(),
+                whole(),
+                code.columns().columnRatioClause());
+        governing.offer(
+                CheckKind.COLUMN_STEEL_PRACTICAL,
+                ratio,
+                basis.bars().practicalCap(),
+                ratio / basis.bars().practicalCap(),
+                whole(),
+                "basis");
         double least = leastRatio(lift, context, demands);
-        governing.offer(CheckKind.COLUMN_STEEL_MINIMUM, least, ratio, least / ratio, whole(), code.columns().columnRatioClause());
+        governing.offer(
+                CheckKind.COLUMN_STEEL_MINIMUM,
+                least,
+                ratio,
+                least / ratio,
+                whole(),
+                code.columns().columnRatioClause());
     }
 
     /** Least steel over the gross area, for the section and for its compression. */
     public static double leastRatio(ColumnStack.Lift lift, ColumnContext context, LiftDemands demands) {
         DesignCode code = context.basis().designCode();
         double p = demands.greatestAxial();
-        return Math.max(code.columns().columnMinimumRatio(), code.columns().columnMinimumSteel(p, context.basis().fy()) / lift.section().shape().A());
+        return Math.max(
+                code.columns().columnMinimumRatio(),
+                code.columns().columnMinimumSteel(p, context.basis().fy())
+                        / lift.section().shape().A());
     }
 
     private At at(String combination, String place) {
@@ -144,8 +189,11 @@ public final class ColumnCheck {
     /** A place of a lift in words. */
     public static String words(LiftDemands.Demand d) {
         boolean middle = Math.abs(d.part() - 0.5) < 0.005;
-        return d.place() == LiftDemands.Place.FOOT ? "foot" : d.place() == LiftDemands.Place.HEAD ? "head"
-            : middle ? "middle" : String.format(java.util.Locale.ROOT, "%.2f of the height", d.part());
+        return d.place() == LiftDemands.Place.FOOT
+                ? "foot"
+                : d.place() == LiftDemands.Place.HEAD
+                        ? "head"
+                        : middle ? "middle" : String.format(java.util.Locale.ROOT, "%.2f of the height", d.part());
     }
 
     /**
@@ -162,14 +210,16 @@ public final class ColumnCheck {
         }
         InteractionSurface surface = context.surface(lift.section(), lift.material(), cage);
         return LiftDemands.of(lift, cage, context).stream()
-            .map(d -> new Solved(d, d.stable() ? surface.exact(d.p(), d.mx(), d.my()).utilisation()
-                : CheckResult.NO_CAPACITY))
-            .sorted(java.util.Comparator.comparingDouble(Solved::utilisation).reversed()).toList();
+                .map(d -> new Solved(
+                        d, d.stable() ? surface.exact(d.p(), d.mx(), d.my()).utilisation() : CheckResult.NO_CAPACITY))
+                .sorted(java.util.Comparator.comparingDouble(Solved::utilisation)
+                        .reversed())
+                .toList();
     }
 
     /** The calculation of a lift for one demand. @param number of the demand among those of its combination */
-    public static List<Step> explain(ColumnStack.Lift lift, ColumnCage.LiftCage cage, ColumnContext context,
-                                     int combination, int number) {
+    public static List<Step> explain(
+            ColumnStack.Lift lift, ColumnCage.LiftCage cage, ColumnContext context, int combination, int number) {
         Trace t = Trace.recording();
         DesignCode code = context.basis().designCode();
         LiftDemands demands = new LiftDemands(lift, context);
@@ -177,14 +227,35 @@ public final class ColumnCheck {
         Trace second = Trace.recording();
         demands.of(combination, EffectiveDepths.of(lift, cage, context.basis()), here, second);
         LiftDemands.Demand d = here.get(Math.min(number, here.size() - 1));
-        t.say("Demand", context.strength().combination(combination).name() + ", " + words(d) + (d.magnified() ? ", slender: the largest moments along the lift, magnified" : ""), "");
+        t.say(
+                "Demand",
+                context.strength().combination(combination).name() + ", " + words(d)
+                        + (d.magnified() ? ", slender: the largest moments along the lift, magnified" : ""),
+                "");
         LiftDemands.Sway s = demands.sway();
-        t.step("δs", "1 / (1 − Q), where Q > " + String.format(java.util.Locale.ROOT, "%.2f", code.slenderness().bracedIndex()), "Qx = {0}, Qy = {1}", Math.max(s.deltaMx(), s.deltaMy()),
-            Quantity.NUMBER, code.slenderness().swayClause(), in(s.qx(), Quantity.NUMBER), in(s.qy(), Quantity.NUMBER));
+        t.step(
+                "δs",
+                "1 / (1 − Q), where Q > "
+                        + String.format(
+                                java.util.Locale.ROOT,
+                                "%.2f",
+                                code.slenderness().bracedIndex()),
+                "Qx = {0}, Qy = {1}",
+                Math.max(s.deltaMx(), s.deltaMy()),
+                Quantity.NUMBER,
+                code.slenderness().swayClause(),
+                in(s.qx(), Quantity.NUMBER),
+                in(s.qy(), Quantity.NUMBER));
         StiffnessFactors columns = context.index().building().options().columns();
         StiffnessFactors beams = context.index().building().options().beams();
-        t.say("EI behind Q", String.format(java.util.Locale.ROOT, "of the gross sections, as the model has it: columns %.2f, beams %.2f, where members have no factors of their own",
-            columns.iy(), beams.iy()), code.slenderness().stiffnessClause());
+        t.say(
+                "EI behind Q",
+                String.format(
+                        java.util.Locale.ROOT,
+                        "of the gross sections, as the model has it: columns %.2f, beams %.2f, where members have no factors of their own",
+                        columns.iy(),
+                        beams.iy()),
+                code.slenderness().stiffnessClause());
         if (d.place() == LiftDemands.Place.MIDDLE) {
             second.steps().forEach(t::step);
         }
@@ -203,43 +274,110 @@ public final class ColumnCheck {
         return t.steps();
     }
 
-    private static void shear(ColumnStack.Lift lift, ColumnCage.LiftCage cage, ColumnContext context, LiftDemands demands,
-                              int combination, Trace t) {
+    private static void shear(
+            ColumnStack.Lift lift,
+            ColumnCage.LiftCage cage,
+            ColumnContext context,
+            LiftDemands demands,
+            int combination,
+            Trace t) {
         for (int axis = 0; axis < 2; axis++) {
-            t.say("Shear along " + (axis == 0 ? "x" : "y"), context.strength().combination(combination).name(), context.basis().designCode().shearClause());
-            double total = context.basis().designCode().shear(ColumnTieCheck.shearInput(lift, cage, context.basis(), axis,
-                demands.leastAxial(combination)), t).total();
+            t.say(
+                    "Shear along " + (axis == 0 ? "x" : "y"),
+                    context.strength().combination(combination).name(),
+                    context.basis().designCode().shearClause());
+            double total = context.basis()
+                    .designCode()
+                    .shear(
+                            ColumnTieCheck.shearInput(
+                                    lift, cage, context.basis(), axis, demands.leastAxial(combination)),
+                            t)
+                    .total();
             double v = demands.shear(combination, axis == 0 ? Analysis.VY : Analysis.VZ);
             String use = context.basis().designCode().notation().uses().shear();
-            t.step(use, use, "{0} / {1}", v / total, Quantity.UTILISATION, context.basis().designCode().shearClause(), in(v, Quantity.FORCE),
-                in(total, Quantity.FORCE));
+            t.step(
+                    use,
+                    use,
+                    "{0} / {1}",
+                    v / total,
+                    Quantity.UTILISATION,
+                    context.basis().designCode().shearClause(),
+                    in(v, Quantity.FORCE),
+                    in(total, Quantity.FORCE));
         }
     }
 
-    private static void strength(ColumnStack.Lift lift, ColumnCage.LiftCage cage, ColumnContext context,
-                                 LiftDemands.Demand d, DesignCode code, Trace t) {
+    private static void strength(
+            ColumnStack.Lift lift,
+            ColumnCage.LiftCage cage,
+            ColumnContext context,
+            LiftDemands.Demand d,
+            DesignCode code,
+            Trace t) {
         InteractionSurface surface = context.surface(lift.section(), lift.material(), cage);
         InteractionSurface.Hit hit = surface.exact(d.p(), d.mx(), d.my());
         ColumnSection.Resultant r = hit.nominal();
         Notation n = code.notation();
-        t.say("Axial force with bending", "Strain compatibility along the ray of the demand", code.axialBendingClause());
+        t.say(
+                "Axial force with bending",
+                "Strain compatibility along the ray of the demand",
+                code.axialBendingClause());
         t.step("θ", "direction of the compression side", "", hit.theta(), Quantity.ANGLE, code.axialBendingClause());
-        t.step(n.column().neutralAxis().symbol(), n.column().neutralAxis().formula(), "", hit.c(), Quantity.LENGTH,
-            code.axialBendingClause());
-        t.step(n.column().strain(), "strain of the outermost bar", "", r.epsT(), Quantity.STRAIN, code.axialBendingClause());
-        code.reductionClause().ifPresent(clause -> t.step("φ", "from εt", "εt = {0}", r.phi(), Quantity.NUMBER, clause, in(r.epsT(), Quantity.STRAIN)));
+        t.step(
+                n.column().neutralAxis().symbol(),
+                n.column().neutralAxis().formula(),
+                "",
+                hit.c(),
+                Quantity.LENGTH,
+                code.axialBendingClause());
+        t.step(
+                n.column().strain(),
+                "strain of the outermost bar",
+                "",
+                r.epsT(),
+                Quantity.STRAIN,
+                code.axialBendingClause());
+        code.reductionClause()
+                .ifPresent(clause -> t.step(
+                        "φ", "from εt", "εt = {0}", r.phi(), Quantity.NUMBER, clause, in(r.epsT(), Quantity.STRAIN)));
         t.step(n.column().strength(), "concrete and bars", "", r.N(), Quantity.FORCE, code.axialBendingClause());
-        t.step(n.column().moment(), "√(Mx² + My²)", "√({0}² + {1}²)", Math.hypot(r.Mx(), r.My()), Quantity.MOMENT, code.axialBendingClause(),
-            in(r.Mx(), Quantity.MOMENT), in(r.My(), Quantity.MOMENT));
-        code.axialCap(lift.material().fc(), context.basis().fy(), lift.section().shape().A(), cage.area(), t);
+        t.step(
+                n.column().moment(),
+                "√(Mx² + My²)",
+                "√({0}² + {1}²)",
+                Math.hypot(r.Mx(), r.My()),
+                Quantity.MOMENT,
+                code.axialBendingClause(),
+                in(r.Mx(), Quantity.MOMENT),
+                in(r.My(), Quantity.MOMENT));
+        code.axialCap(
+                lift.material().fc(),
+                context.basis().fy(),
+                lift.section().shape().A(),
+                cage.area(),
+                t);
         double m = Math.hypot(d.mx(), d.my());
         if (hit.capped()) {
             String use = n.uses().axial();
-            t.step(use, use, "{0} / {1}", hit.utilisation(), Quantity.UTILISATION,
-                code.axialCapClause(), in(d.p(), Quantity.FORCE), in(surface.section().axialCap, Quantity.FORCE));
+            t.step(
+                    use,
+                    use,
+                    "{0} / {1}",
+                    hit.utilisation(),
+                    Quantity.UTILISATION,
+                    code.axialCapClause(),
+                    in(d.p(), Quantity.FORCE),
+                    in(surface.section().axialCap, Quantity.FORCE));
         } else {
-            t.step(n.uses().flexure(), "on the ray, the axial force with it", "{0} / {1}", hit.utilisation(), Quantity.UTILISATION, code.axialBendingClause(),
-                in(m, Quantity.MOMENT), in(m / hit.utilisation(), Quantity.MOMENT));
+            t.step(
+                    n.uses().flexure(),
+                    "on the ray, the axial force with it",
+                    "{0} / {1}",
+                    hit.utilisation(),
+                    Quantity.UTILISATION,
+                    code.axialBendingClause(),
+                    in(m, Quantity.MOMENT),
+                    in(m / hit.utilisation(), Quantity.MOMENT));
         }
     }
 }

@@ -59,9 +59,17 @@ public final class ColumnContext {
 
     /** The strength surface of a lift's bars; ties count only by their diameter. */
     public InteractionSurface surface(Section section, Material material, ColumnCage.LiftCage cage) {
-        List<Object> key = List.of(section.id(), material.fc(), cage.layout().unheld(), cage.tie().diameter());
-        return surfaces.computeIfAbsent(key, k -> new InteractionSurface(new ColumnSection(section.shape(),
-            cage.bars(section.shape(), basis.columnCover()), material.fc(), basis.fy(), basis.designCode()),
-            Math.max(section.shape().width(), section.shape().depth())));
+        List<Object> key = List.of(
+                section.id(), material.fc(), cage.layout().unheld(), cage.tie().diameter());
+        return surfaces.computeIfAbsent(
+                key,
+                k -> new InteractionSurface(
+                        new ColumnSection(
+                                section.shape(),
+                                cage.bars(section.shape(), basis.columnCover()),
+                                material.fc(),
+                                basis.fy(),
+                                basis.designCode()),
+                        Math.max(section.shape().width(), section.shape().depth())));
     }
 }

@@ -19,8 +19,13 @@ public record ColumnDesign(ColumnStack stack, ColumnCage cage, List<LiftDesign> 
      *
      * @param governing demand of the axial-bending check; null if the lift is out of scope
      */
-    public record LiftDesign(ColumnStack.Lift lift, ColumnCage.LiftCage cage, List<CheckResult> checks,
-                             LiftDemands.Demand governing, LiftDemands.Sway sway, List<Finding> findings) {
+    public record LiftDesign(
+            ColumnStack.Lift lift,
+            ColumnCage.LiftCage cage,
+            List<CheckResult> checks,
+            LiftDemands.Demand governing,
+            LiftDemands.Sway sway,
+            List<Finding> findings) {
         public LiftDesign {
             checks = List.copyOf(checks);
             findings = List.copyOf(findings);
@@ -46,6 +51,8 @@ public record ColumnDesign(ColumnStack stack, ColumnCage cage, List<LiftDesign> 
     }
 
     public boolean overstressed() {
-        return lifts.stream().flatMap(l -> l.checks().stream()).anyMatch(c -> !c.satisfied() && c.cause().isStrength());
+        return lifts.stream()
+                .flatMap(l -> l.checks().stream())
+                .anyMatch(c -> !c.satisfied() && c.cause().isStrength());
     }
 }

@@ -15,30 +15,46 @@ import kolonne.core.finding.Severity;
 final class ColumnFindings {
     private ColumnFindings() {}
 
-    static List<Finding> of(ColumnStack stack, ColumnStack.Lift lift, List<CheckResult> checks, LiftDemands.Sway sway,
-                            ColumnContext context) {
+    static List<Finding> of(
+            ColumnStack stack,
+            ColumnStack.Lift lift,
+            List<CheckResult> checks,
+            LiftDemands.Sway sway,
+            ColumnContext context) {
         List<Finding> out = new ArrayList<>();
         boolean us = context.basis().usUnits();
         ColumnRules columns = context.basis().designCode().columns();
         String where = stack.mark() + ", lift to " + (lift.storey().isEmpty() ? "top" : lift.storey());
         for (CheckResult c : checks) {
             if (!c.satisfied()) {
-                String what = c.kind() == CheckKind.COLUMN_SHAPE ? "Only rectangular and circular columns are designed; this one is "
-                    + lift.section().shape().label(us) + "."
-                    : c.words(us);
-                out.add(Finding.design(Severity.FAILS, c.cause(), where + (c.place().equals("whole lift") ? ""
-                    : ", " + c.place()), what, Mend.of(c.kind(), c.cause()), c.clause(), c.combination()));
+                String what = c.kind() == CheckKind.COLUMN_SHAPE
+                        ? "Only rectangular and circular columns are designed; this one is "
+                                + lift.section().shape().label(us) + "."
+                        : c.words(us);
+                out.add(Finding.design(
+                        Severity.FAILS,
+                        c.cause(),
+                        where + (c.place().equals("whole lift") ? "" : ", " + c.place()),
+                        what,
+                        Mend.of(c.kind(), c.cause()),
+                        c.clause(),
+                        c.combination()));
             }
             if (c.kind() == CheckKind.COLUMN_STEEL_MAXIMUM && 2 * c.demand() > columns.lapMaximumRatio()) {
-                out.add(Finding.note("laps", where, String.format(Locale.ROOT,
-                    "The steel is %.1f %%: lapped bars would pass the cap of %.0f %% at the laps.", 100 * c.demand(),
-                    100 * columns.lapMaximumRatio()),
-                    "Use mechanical splices or stagger the laps."));
+                out.add(Finding.note(
+                        "laps",
+                        where,
+                        String.format(
+                                Locale.ROOT,
+                                "The steel is %.1f %%: lapped bars would pass the cap of %.0f %% at the laps.",
+                                100 * c.demand(),
+                                100 * columns.lapMaximumRatio()),
+                        "Use mechanical splices or stagger the laps."));
             }
         }
         if (lift.planted()) {
-            out.add(Finding.note("column.planted", where, "The column stands on a beam.",
-                "Look at the beam that carries it."));
+            out.add(Finding.note(
+                    "column.planted", where, "The column stands on a beam.", "Look at the beam that carries it."));
         }
         return out;
     }

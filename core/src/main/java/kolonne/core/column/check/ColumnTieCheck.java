@@ -27,8 +27,12 @@ public final class ColumnTieCheck {
     private final Governing governing;
     private final Shape shape;
 
-    public ColumnTieCheck(ColumnStack.Lift lift, ColumnCage.LiftCage cage, ColumnContext context, LiftDemands demands,
-                   Governing governing) {
+    public ColumnTieCheck(
+            ColumnStack.Lift lift,
+            ColumnCage.LiftCage cage,
+            ColumnContext context,
+            LiftDemands demands,
+            Governing governing) {
         this.lift = lift;
         this.cage = cage;
         this.context = context;
@@ -55,15 +59,33 @@ public final class ColumnTieCheck {
         for (double g : cage.layout().gaps(shape, inset(cage, basis))) {
             least = Math.min(least, g);
         }
-        double needed = code.detailing().columnClearSpacing(cage.layout().largest().diameter(), basis.aggregate());
-        governing.offer(CheckKind.COLUMN_CLEAR_SPACING, needed, least, whole(), code.detailing().columnClearSpacingClause());
+        double needed =
+                code.detailing().columnClearSpacing(cage.layout().largest().diameter(), basis.aggregate());
+        governing.offer(
+                CheckKind.COLUMN_CLEAR_SPACING,
+                needed,
+                least,
+                whole(),
+                code.detailing().columnClearSpacingClause());
         int fewest = code.columns().columnFewestBars(cage.layout() instanceof RingBars);
-        governing.offer(CheckKind.COLUMN_BAR_COUNT, fewest, cage.count(), (double) fewest / cage.count(), whole(), code.columns().columnFewestBarsClause());
+        governing.offer(
+                CheckKind.COLUMN_BAR_COUNT,
+                fewest,
+                cage.count(),
+                (double) fewest / cage.count(),
+                whole(),
+                code.columns().columnFewestBarsClause());
     }
 
     private void ties() {
         double tieNeeded = code.columns().smallestTie(cage.layout().largest());
-        governing.offer(CheckKind.COLUMN_TIE_SIZE, tieNeeded, cage.tie().diameter(), tieNeeded / cage.tie().diameter(), whole(), code.columns().smallestTieClause());
+        governing.offer(
+                CheckKind.COLUMN_TIE_SIZE,
+                tieNeeded,
+                cage.tie().diameter(),
+                tieNeeded / cage.tie().diameter(),
+                whole(),
+                code.columns().smallestTieClause());
         if (cage.layout() instanceof RectangleBars r) {
             double[] gaps = r.gaps(shape, inset(cage, basis));
             held(CheckKind.COLUMN_BARS_HELD_X, r.heldX(), gaps[0]);
@@ -83,7 +105,13 @@ public final class ColumnTieCheck {
         boolean corners = held.get(0) && held.get(held.size() - 1);
         double u = !corners || longest > 1 ? 2 : longest == 1 ? gap / limit : 0;
         if (u > 0) {
-            governing.offer(kind, longest > 1 || !corners ? 2 * limit : gap, limit, u, whole(), code.columns().tieArrangementClause());
+            governing.offer(
+                    kind,
+                    longest > 1 || !corners ? 2 * limit : gap,
+                    limit,
+                    u,
+                    whole(),
+                    code.columns().tieArrangementClause());
         }
     }
 
@@ -98,28 +126,63 @@ public final class ColumnTieCheck {
                 ShearStrength s = code.shear(input(axis, nu), Trace.OFF);
                 u[axis] = v / s.total();
                 At at = whole().under(context.strength().combination(c).name());
-                governing.offer(axis == 0 ? CheckKind.COLUMN_SHEAR_X : CheckKind.COLUMN_SHEAR_Y, v, s.total(), u[axis], at, code.shearClause());
-                governing.offer(axis == 0 ? CheckKind.COLUMN_SHEAR_LIMIT_X : CheckKind.COLUMN_SHEAR_LIMIT_Y, v, s.limit(), v / s.limit(), at, code.shearLimitClause());
+                governing.offer(
+                        axis == 0 ? CheckKind.COLUMN_SHEAR_X : CheckKind.COLUMN_SHEAR_Y,
+                        v,
+                        s.total(),
+                        u[axis],
+                        at,
+                        code.shearClause());
+                governing.offer(
+                        axis == 0 ? CheckKind.COLUMN_SHEAR_LIMIT_X : CheckKind.COLUMN_SHEAR_LIMIT_Y,
+                        v,
+                        s.limit(),
+                        v / s.limit(),
+                        at,
+                        code.shearLimitClause());
                 counts |= code.columns().columnShearCounts(v, s);
                 high |= v - s.concrete() > 0.5 * (s.limit() - s.concrete());
                 if (code.columns().columnMinimumTies() && code.columns().columnShearCounts(v, s)) {
                     double avs = input(axis, nu).avs();
-                    governing.offer(axis == 0 ? CheckKind.COLUMN_MINIMUM_TIES_X : CheckKind.COLUMN_MINIMUM_TIES_Y, s.minimumAvs(), avs, s.minimumAvs() / avs, at,
-                        code.columns().columnMinimumTiesClause());
+                    governing.offer(
+                            axis == 0 ? CheckKind.COLUMN_MINIMUM_TIES_X : CheckKind.COLUMN_MINIMUM_TIES_Y,
+                            s.minimumAvs(),
+                            avs,
+                            s.minimumAvs() / avs,
+                            at,
+                            code.columns().columnMinimumTiesClause());
                 }
             }
             // Shear in both directions at once: the sum is limited where both exceed half (22.5.1.10, 22.5.1.11)
             if (u[0] > 0.5 && u[1] > 0.5) {
-                governing.offer(CheckKind.COLUMN_SHEAR_BOTH, u[0] + u[1], code.columns().shearBothWays(), (u[0] + u[1]) / code.columns().shearBothWays(), whole().under(context.strength().combination(c).name()), code.columns().shearBothWaysClause());
+                governing.offer(
+                        CheckKind.COLUMN_SHEAR_BOTH,
+                        u[0] + u[1],
+                        code.columns().shearBothWays(),
+                        (u[0] + u[1]) / code.columns().shearBothWays(),
+                        whole().under(context.strength().combination(c).name()),
+                        code.columns().shearBothWaysClause());
             }
         }
         spacing(counts, high);
     }
 
     private void spacing(boolean counts, boolean high) {
-        double limit = code.columns().columnTieSpacing(cage.layout().smallest(), cage.tie(), Math.min(shape.width(), shape.depth()),
-            cage.layout().effectiveDepth(shape, inset(cage, basis), shape.width() <= shape.depth() ? 0 : 1), counts, high);
-        governing.offer(CheckKind.COLUMN_TIE_SPACING, cage.spacing(), limit, cage.spacing() / limit, whole(), code.columns().columnTieSpacingClause());
+        double limit = code.columns()
+                .columnTieSpacing(
+                        cage.layout().smallest(),
+                        cage.tie(),
+                        Math.min(shape.width(), shape.depth()),
+                        cage.layout().effectiveDepth(shape, inset(cage, basis), shape.width() <= shape.depth() ? 0 : 1),
+                        counts,
+                        high);
+        governing.offer(
+                CheckKind.COLUMN_TIE_SPACING,
+                cage.spacing(),
+                limit,
+                cage.spacing() / limit,
+                whole(),
+                code.columns().columnTieSpacingClause());
     }
 
     private ShearInput input(int axis, double nu) {
@@ -131,10 +194,19 @@ public final class ColumnTieCheck {
         Shape s = lift.section().shape();
         double bw = axis == 0 ? s.depth() : s.width();
         double d = cage.layout().effectiveDepth(s, inset(cage, basis), axis);
-        double part = cage.layout() instanceof RingBars ? basis.designCode().columns().roundTiePart() : 1;
-        double legs = part * (axis == 0 ? cage.layout().legsAlongX() : cage.layout().legsAlongY());
-        return new ShearInput(lift.material().fc(), basis.fyt(), bw, d, s.A(), cage.area() / 2 / (bw * d),
-            legs * cage.tie().area() / cage.spacing(), nu);
+        double part =
+                cage.layout() instanceof RingBars ? basis.designCode().columns().roundTiePart() : 1;
+        double legs =
+                part * (axis == 0 ? cage.layout().legsAlongX() : cage.layout().legsAlongY());
+        return new ShearInput(
+                lift.material().fc(),
+                basis.fyt(),
+                bw,
+                d,
+                s.A(),
+                cage.area() / 2 / (bw * d),
+                legs * cage.tie().area() / cage.spacing(),
+                nu);
     }
 
     /** From the surface to the bars [mm]. */
@@ -149,7 +221,13 @@ public final class ColumnTieCheck {
         for (int c = 0; c < context.strength().count(); c++) {
             double t = demands.torque(c);
             if (t > 0.05 * threshold) {
-                governing.offer(CheckKind.COLUMN_TORSION_THRESHOLD, t, threshold, t / threshold, whole().under(context.strength().combination(c).name()), code.torsion().thresholdClause());
+                governing.offer(
+                        CheckKind.COLUMN_TORSION_THRESHOLD,
+                        t,
+                        threshold,
+                        t / threshold,
+                        whole().under(context.strength().combination(c).name()),
+                        code.torsion().thresholdClause());
             }
         }
     }

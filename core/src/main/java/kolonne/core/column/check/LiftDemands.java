@@ -19,7 +19,11 @@ import kolonne.core.shape.Shape;
  */
 public final class LiftDemands {
     /** Where a demand is; {@code MIDDLE} is anywhere between the ends. */
-    public enum Place { FOOT, MIDDLE, HEAD }
+    public enum Place {
+        FOOT,
+        MIDDLE,
+        HEAD
+    }
 
     /** A bow above this part of the largest moment comes from loads between the ends. */
     private static final double TRANSVERSE = 0.02;
@@ -36,7 +40,16 @@ public final class LiftDemands {
      * @param factor    largest magnifier in it; infinite where the lift or its storey is unstable
      * @param magnified whether the moments are those of a slender lift, wherever along it they are largest
      */
-    public record Demand(int combination, int number, Place place, double part, double p, double mx, double my, double factor, boolean magnified) {
+    public record Demand(
+            int combination,
+            int number,
+            Place place,
+            double part,
+            double p,
+            double mx,
+            double my,
+            double factor,
+            boolean magnified) {
         public boolean stable() {
             return Double.isFinite(factor);
         }
@@ -55,6 +68,7 @@ public final class LiftDemands {
     private final double[] heights;
     /** Effective length factors for bending about x and y. */
     private final double kx;
+
     private final double ky;
 
     public LiftDemands(ColumnStack.Lift lift, ColumnContext context) {
@@ -64,14 +78,19 @@ public final class LiftDemands {
         this.rules = context.basis().designCode().slenderness();
         ColumnStack.Unbraced x = lift.aboutX();
         ColumnStack.Unbraced y = lift.aboutY();
-        this.sway = new Sway(context.sway().index(lift.base(), lift.top(), true), context.sway().index(lift.base(), lift.top(), false),
-            context.sway().magnifier(lift.base(), lift.top(), x.ux(), x.uy()), context.sway().magnifier(lift.base(), lift.top(), y.ux(), y.uy()));
+        this.sway = new Sway(
+                context.sway().index(lift.base(), lift.top(), true),
+                context.sway().index(lift.base(), lift.top(), false),
+                context.sway().magnifier(lift.base(), lift.top(), x.ux(), x.uy()),
+                context.sway().magnifier(lift.base(), lift.top(), y.ux(), y.uy()));
         int n = d.analysis().stationCount(lift.memberNumber());
         boolean upwards = x.parts().stream().anyMatch(q -> q.memberNumber() == lift.memberNumber() && q.upwards());
         double length = d.analysis().stationX(lift.memberNumber(), n - 1);
         heights = new double[n];
         for (int i = 0; i < n; i++) {
-            heights[i] = upwards ? d.analysis().stationX(lift.memberNumber(), i) : length - d.analysis().stationX(lift.memberNumber(), n - 1 - i);
+            heights[i] = upwards
+                    ? d.analysis().stationX(lift.memberNumber(), i)
+                    : length - d.analysis().stationX(lift.memberNumber(), n - 1 - i);
         }
         kx = factor(x);
         ky = factor(y);
@@ -130,8 +149,16 @@ public final class LiftDemands {
         for (int i = 0; i <= last; i++) {
             Place place = i == 0 ? Place.FOOT : i == last ? Place.HEAD : Place.MIDDLE;
             if (place != Place.MIDDLE || i == last / 2 || f.leavesTheLine(heights, i)) {
-                out.add(new Demand(c, out.size() - before, place, heights[last] > 0 ? heights[i] / heights[last] : 0, f.p[i], eccentric(f.mx[i], f.p[i], ofX, lift.aboutX(), depth()),
-                    eccentric(f.my[i], f.p[i], ofY, lift.aboutY(), width()), factor, false));
+                out.add(new Demand(
+                        c,
+                        out.size() - before,
+                        place,
+                        heights[last] > 0 ? heights[i] / heights[last] : 0,
+                        f.p[i],
+                        eccentric(f.mx[i], f.p[i], ofX, lift.aboutX(), depth()),
+                        eccentric(f.my[i], f.p[i], ofY, lift.aboutY(), width()),
+                        factor,
+                        false));
             }
         }
         slender(c, ofX, ofY, depths, before, out, t);
@@ -159,12 +186,22 @@ public final class LiftDemands {
         LiftForces f = forces[c];
         Shape s = lift.section().shape();
         t.say("Slenderness about x", "", rules.bracedClause());
-        Slenderness.Magnified x = rules.braced(lift(c, f.alongX, lift.aboutX(), s.Iy(), depth(), depths.x(), f.greatest, t), t);
+        Slenderness.Magnified x =
+                rules.braced(lift(c, f.alongX, lift.aboutX(), s.Iy(), depth(), depths.x(), f.greatest, t), t);
         t.say("Slenderness about y", "", rules.bracedClause());
-        Slenderness.Magnified y = rules.braced(lift(c, f.alongY, lift.aboutY(), s.Iz(), width(), depths.y(), f.greatest, t), t);
+        Slenderness.Magnified y =
+                rules.braced(lift(c, f.alongY, lift.aboutY(), s.Iz(), width(), depths.y(), f.greatest, t), t);
         if (x.slender() || y.slender()) {
-            out.add(new Demand(c, out.size() - before, Place.MIDDLE, 0.5, f.greatest, eccentric(signed(x, f.alongX), f.greatest, ofX, lift.aboutX(), depth()),
-                eccentric(signed(y, f.alongY), f.greatest, ofY, lift.aboutY(), width()), Math.max(x.factor() * sway.deltaMx(), y.factor() * sway.deltaMy()), true));
+            out.add(new Demand(
+                    c,
+                    out.size() - before,
+                    Place.MIDDLE,
+                    0.5,
+                    f.greatest,
+                    eccentric(signed(x, f.alongX), f.greatest, ofX, lift.aboutX(), depth()),
+                    eccentric(signed(y, f.alongY), f.greatest, ofY, lift.aboutY(), width()),
+                    Math.max(x.factor() * sway.deltaMx(), y.factor() * sway.deltaMy()),
+                    true));
         }
     }
 
@@ -187,7 +224,15 @@ public final class LiftDemands {
         return u.headFree() && !context.sway().known(lift.base(), lift.top(), u.ux(), u.uy()) ? FREE : 1;
     }
 
-    private Slenderness.Lift lift(int c, LiftForces.Along along, ColumnStack.Unbraced u, double inertia, double h, double d, double p, Trace t) {
+    private Slenderness.Lift lift(
+            int c,
+            LiftForces.Along along,
+            ColumnStack.Unbraced u,
+            double inertia,
+            double h,
+            double d,
+            double p,
+            Trace t) {
         double a = along.foot();
         double b = along.head();
         double m1 = Math.abs(a) < Math.abs(b) ? a : b;
@@ -195,19 +240,40 @@ public final class LiftDemands {
         double ends = Math.max(Math.abs(a), Math.abs(b));
         double most = Math.abs(along.most());
         boolean mostlyImperfect = p > 0 && most < p * rules.imperfection(effective(u));
-        boolean transverse = along.bow() > TRANSVERSE * Math.max(most, 1) || mostlyImperfect || k > 1 || !along.aligned();
+        boolean transverse =
+                along.bow() > TRANSVERSE * Math.max(most, 1) || mostlyImperfect || k > 1 || !along.aligned();
         double m2 = transverse ? most : ends;
         boolean single = a * b > 0;
         boolean sways = sway(u) > 1 || k > 1;
         if (t.on() && u.parts().size() > 1) {
-            t.step("lu", "between restraints, over " + u.parts().size() + " members", "", u.length(), Quantity.LENGTH, rules.bracedClause());
+            t.step(
+                    "lu",
+                    "between restraints, over " + u.parts().size() + " members",
+                    "",
+                    u.length(),
+                    Quantity.LENGTH,
+                    rules.bracedClause());
         }
         if (t.on() && k > 1) {
             t.say("k = 2", "Nothing holds the head and no magnifier of sidesway is known", rules.bracedClause());
         }
-        return new Slenderness.Lift(single ? -Math.abs(m1) : Math.abs(m1), m2, u.length(), k, Math.sqrt(inertia / area()), lift.material().E() * inertia, h, p,
-            p > 0 ? Math.max(0, Math.min(1, sustainedAxial(c) / p)) : 0, sustainedMoment(c, along, u, p), transverse, sways, lift.material().fc(),
-            context.basis().fy(), area(), d);
+        return new Slenderness.Lift(
+                single ? -Math.abs(m1) : Math.abs(m1),
+                m2,
+                u.length(),
+                k,
+                Math.sqrt(inertia / area()),
+                lift.material().E() * inertia,
+                h,
+                p,
+                p > 0 ? Math.max(0, Math.min(1, sustainedAxial(c) / p)) : 0,
+                sustainedMoment(c, along, u, p),
+                transverse,
+                sways,
+                lift.material().fc(),
+                context.basis().fy(),
+                area(),
+                d);
     }
 
     private double sway(ColumnStack.Unbraced u) {
@@ -220,7 +286,8 @@ public final class LiftDemands {
 
     private double sustainedAxial(int c) {
         int n = heights.length;
-        boolean upwards = lift.aboutX().parts().stream().anyMatch(q -> q.memberNumber() == lift.memberNumber() && q.upwards());
+        boolean upwards =
+                lift.aboutX().parts().stream().anyMatch(q -> q.memberNumber() == lift.memberNumber() && q.upwards());
         return -d.sustainedPart(lift.memberNumber(), upwards ? 0 : n - 1, c, Analysis.N);
     }
 
@@ -238,7 +305,8 @@ public final class LiftDemands {
         double most = 0;
         for (int k = 0; k < lasting.count(); k++) {
             double n = Math.max(0, -lasting.at(along.member(), along.station(), k, Analysis.N));
-            most = Math.max(most, Math.abs(lasting.at(along.member(), along.station(), k, component)) + n * imperfection);
+            most = Math.max(
+                    most, Math.abs(lasting.at(along.member(), along.station(), k, component)) + n * imperfection);
         }
         return Math.min(1, most / (Math.abs(along.most()) + p * imperfection));
     }

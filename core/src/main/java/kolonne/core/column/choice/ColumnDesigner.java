@@ -34,8 +34,14 @@ import kolonne.core.shape.Shape;
 public final class ColumnDesigner {
     /** Screened utilisations above this are worked out exactly. */
     /** Checks that the size and spacing of ties decide. */
-    private static final Set<CheckKind> OF_TIES = EnumSet.of(CheckKind.COLUMN_SHEAR_X, CheckKind.COLUMN_SHEAR_Y, CheckKind.COLUMN_SHEAR_BOTH,
-        CheckKind.COLUMN_TIE_SPACING, CheckKind.COLUMN_MINIMUM_TIES_X, CheckKind.COLUMN_MINIMUM_TIES_Y);
+    private static final Set<CheckKind> OF_TIES = EnumSet.of(
+            CheckKind.COLUMN_SHEAR_X,
+            CheckKind.COLUMN_SHEAR_Y,
+            CheckKind.COLUMN_SHEAR_BOTH,
+            CheckKind.COLUMN_TIE_SPACING,
+            CheckKind.COLUMN_MINIMUM_TIES_X,
+            CheckKind.COLUMN_MINIMUM_TIES_Y);
+
     private static final double NEARLY_ONE = 0.96;
     private static final int MOST_ALONG = 8;
     private static final int MOST_IN_CIRCLE = 16;
@@ -62,7 +68,12 @@ public final class ColumnDesigner {
         ColumnCage.LiftCage above = null;
         for (int i = out.length - 1; i >= 0; i--) {
             ColumnStack.Lift lift = stack.lifts().get(i);
-            boolean same = i + 1 < out.length && stack.lifts().get(i + 1).section().id().equals(lift.section().id());
+            boolean same = i + 1 < out.length
+                    && stack.lifts()
+                            .get(i + 1)
+                            .section()
+                            .id()
+                            .equals(lift.section().id());
             out[i] = lift(lift, same ? above : null);
             above = out[i];
         }
@@ -82,7 +93,11 @@ public final class ColumnDesigner {
             InteractionSurface surface = context.surface(lift.section(), lift.material(), c);
             EffectiveDepths depths = EffectiveDepths.of(lift, c, basis);
             // the demand that failed the last arrangement most likely fails this one too
-            if (decisive != null && utilisation(surface, demands.of(decisive.combination(), depths).get(decisive.number())) > 1) {
+            if (decisive != null
+                    && utilisation(
+                                    surface,
+                                    demands.of(decisive.combination(), depths).get(decisive.number()))
+                            > 1) {
                 continue;
             }
             LiftDemands.Demand failing = worst(surface, demands.all(depths));
@@ -118,7 +133,11 @@ public final class ColumnDesigner {
         double lowest = Double.POSITIVE_INFINITY;
         for (ColumnCage.LiftCage c : all.subList(Math.max(0, all.size() - 12), all.size())) {
             InteractionSurface surface = context.surface(lift.section(), lift.material(), c);
-            double worst = demands.all(EffectiveDepths.of(lift, c, basis)).stream().filter(LiftDemands.Demand::stable).mapToDouble(d -> surface.screened(d.p(), d.mx(), d.my())).max().orElse(0);
+            double worst = demands.all(EffectiveDepths.of(lift, c, basis)).stream()
+                    .filter(LiftDemands.Demand::stable)
+                    .mapToDouble(d -> surface.screened(d.p(), d.mx(), d.my()))
+                    .max()
+                    .orElse(0);
             if (worst < lowest) {
                 lowest = worst;
                 best = c;
@@ -152,8 +171,10 @@ public final class ColumnDesigner {
         }
         Comparator<ColumnCage.LiftCage> byArea = Comparator.comparingDouble(ColumnCage.LiftCage::area);
         Comparator<ColumnCage.LiftCage> byCount = Comparator.comparingInt(ColumnCage.LiftCage::count);
-        out.sort(basis.bars().preference() == Preference.FEWEST_BARS ? byCount.thenComparing(byArea)
-            : byArea.thenComparing(byCount));
+        out.sort(
+                basis.bars().preference() == Preference.FEWEST_BARS
+                        ? byCount.thenComparing(byArea)
+                        : byArea.thenComparing(byCount));
         return out;
     }
 
@@ -161,7 +182,8 @@ public final class ColumnDesigner {
         Bar tie = tieFor(corner);
         if (s instanceof Shape.Circle) {
             for (int n = 6; n <= MOST_IN_CIRCLE; n += 2) {
-                out.add(new ColumnCage.LiftCage(new RingBars(n, corner), tie, basis.stirrups().least()));
+                out.add(new ColumnCage.LiftCage(
+                        new RingBars(n, corner), tie, basis.stirrups().least()));
             }
             return;
         }
@@ -170,15 +192,20 @@ public final class ColumnDesigner {
                 if (nx == 2 && ny == 2 && face != corner) {
                     continue;
                 }
-                out.add(new ColumnCage.LiftCage(new RectangleBars(nx, ny, corner, face, held(nx, 1, 0), held(ny, 1, 0)), tie, basis.stirrups().least()));
+                out.add(new ColumnCage.LiftCage(
+                        new RectangleBars(nx, ny, corner, face, held(nx, 1, 0), held(ny, 1, 0)),
+                        tie,
+                        basis.stirrups().least()));
             }
         }
     }
 
     private Bar tieFor(Bar bar) {
         List<Bar> ties = basis.stirrupList();
-        return ties.stream().filter(t -> t.diameter() >= code.columns().smallestTie(bar)).findFirst()
-            .orElse(ties.get(ties.size() - 1));
+        return ties.stream()
+                .filter(t -> t.diameter() >= code.columns().smallestTie(bar))
+                .findFirst()
+                .orElse(ties.get(ties.size() - 1));
     }
 
     private boolean fits(ColumnCage.LiftCage c, Shape s) {
@@ -204,7 +231,8 @@ public final class ColumnDesigner {
                 continue;
             }
             for (boolean all : new boolean[] {false, true}) {
-                ColumnCage.LiftCage trial = new ColumnCage.LiftCage(held(c.layout(), gaps, all), tie, basis.stirrups().least());
+                ColumnCage.LiftCage trial = new ColumnCage.LiftCage(
+                        held(c.layout(), gaps, all), tie, basis.stirrups().least());
                 double s = spacing(lift, trial, demands);
                 last = withSpacing(trial, Math.max(s, basis.stirrups().least()));
                 if (s >= basis.stirrups().least()) {
@@ -219,7 +247,14 @@ public final class ColumnDesigner {
     private BarLayout held(BarLayout layout, double[] gaps, boolean all) {
         double limit = all ? 0 : code.columns().greatestUnheldDistance();
         return layout instanceof RectangleBars r
-            ? new RectangleBars(r.alongX(), r.alongY(), r.corner(), r.face(), held(r.alongX(), gaps[0], limit), held(r.alongY(), gaps[1], limit)) : layout;
+                ? new RectangleBars(
+                        r.alongX(),
+                        r.alongY(),
+                        r.corner(),
+                        r.face(),
+                        held(r.alongX(), gaps[0], limit),
+                        held(r.alongY(), gaps[1], limit))
+                : layout;
     }
 
     private static ColumnCage.LiftCage withSpacing(ColumnCage.LiftCage c, double s) {
@@ -229,7 +264,11 @@ public final class ColumnDesigner {
     /** Largest spacing in the basis's step that meets tie rules and shear [mm]; may be below the practical minimum. */
     private double spacing(ColumnStack.Lift lift, ColumnCage.LiftCage c, LiftDemands demands) {
         Shape s = lift.section().shape();
-        double most = Math.min(basis.stirrups().most(), code.columns().columnTieSpacing(c.layout().smallest(), c.tie(), Math.min(s.width(), s.depth()), 1e9, false, false));
+        double most = Math.min(
+                basis.stirrups().most(),
+                code.columns()
+                        .columnTieSpacing(
+                                c.layout().smallest(), c.tie(), Math.min(s.width(), s.depth()), 1e9, false, false));
         double step = basis.stirrups().step();
         double spacing = Math.floor(most / step + 1e-9) * step;
         while (spacing > 0 && !shearHolds(lift, withSpacing(c, spacing), demands)) {

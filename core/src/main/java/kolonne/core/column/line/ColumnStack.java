@@ -26,8 +26,19 @@ public record ColumnStack(String id, String mark, List<Lift> lifts) {
      * @param planted whether its foot stands on a beam
      * @param aboutX  length that may buckle while bending about the section's x axis; {@code aboutY} about its y axis
      */
-    public record Lift(int number, String member, int memberNumber, String storey, double base, double top, double clear,
-                       Section section, Material material, boolean planted, Unbraced aboutX, Unbraced aboutY) {
+    public record Lift(
+            int number,
+            String member,
+            int memberNumber,
+            String storey,
+            double base,
+            double top,
+            double clear,
+            Section section,
+            Material material,
+            boolean planted,
+            Unbraced aboutX,
+            Unbraced aboutY) {
         /** Whether columns of its shape are designed. */
         public boolean inScope() {
             return section.shape() instanceof Shape.Rectangle || section.shape() instanceof Shape.Circle;

@@ -44,9 +44,11 @@ public final class ColumnStacks {
                 chains.add(chain);
             }
         }
-        chains.sort(Comparator.comparingDouble((List<Member> c) -> Math.rint(lower(c.get(0)).x()))
-            .thenComparingDouble(c -> lower(c.get(0)).y()).thenComparingDouble(c -> lower(c.get(0)).z())
-            .thenComparing(c -> c.get(0).id()));
+        chains.sort(Comparator.comparingDouble(
+                        (List<Member> c) -> Math.rint(lower(c.get(0)).x()))
+                .thenComparingDouble(c -> lower(c.get(0)).y())
+                .thenComparingDouble(c -> lower(c.get(0)).z())
+                .thenComparing(c -> c.get(0).id()));
         Map<String, Integer> counts = new HashMap<>();
         List<ColumnStack> out = new ArrayList<>();
         for (List<Member> chain : chains) {
@@ -69,11 +71,17 @@ public final class ColumnStacks {
     }
 
     private Member next(Joint at, Member m) {
-        return columns(at, m).filter(o -> lower(o).id().equals(at.id())).findFirst().orElse(null);
+        return columns(at, m)
+                .filter(o -> lower(o).id().equals(at.id()))
+                .findFirst()
+                .orElse(null);
     }
 
     private Member below(Joint at, Member m) {
-        return columns(at, m).filter(o -> upper(o).id().equals(at.id())).findFirst().orElse(null);
+        return columns(at, m)
+                .filter(o -> upper(o).id().equals(at.id()))
+                .findFirst()
+                .orElse(null);
     }
 
     private java.util.stream.Stream<Member> columns(Joint at, Member m) {
@@ -99,11 +107,22 @@ public final class ColumnStacks {
             double rigid = m.rigidStart() + m.rigidEnd();
             double length = index.length(m);
             double clear = rigid > 0 ? length - rigid : length - halfBeam(high) - halfBeam(low);
-            boolean planted = lifts.isEmpty() && index.building().supports().stream()
-                .noneMatch(s -> s.joint().equals(low.id()));
-            lifts.add(new ColumnStack.Lift(lifts.size(), m.id(), index.memberNumber(m.id()),
-                storey == null ? "" : storey.name(), low.z(), high.z(), Math.max(clear, 0.5 * length),
-                index.sectionOf(m), index.materialOf(m), planted, unbraced(chain, lifts.size(), 2), unbraced(chain, lifts.size(), 1)));
+            boolean planted = lifts.isEmpty()
+                    && index.building().supports().stream()
+                            .noneMatch(s -> s.joint().equals(low.id()));
+            lifts.add(new ColumnStack.Lift(
+                    lifts.size(),
+                    m.id(),
+                    index.memberNumber(m.id()),
+                    storey == null ? "" : storey.name(),
+                    low.z(),
+                    high.z(),
+                    Math.max(clear, 0.5 * length),
+                    index.sectionOf(m),
+                    index.materialOf(m),
+                    planted,
+                    unbraced(chain, lifts.size(), 2),
+                    unbraced(chain, lifts.size(), 1)));
         }
         return new ColumnStack(chain.get(0).id(), mark, lifts);
     }
@@ -123,16 +142,22 @@ public final class ColumnStacks {
             last++;
         }
         boolean headFree = !restraints.holds(upper(chain.get(last)), ux, uy);
-        boolean footFree = first == 0 && !restraints.holds(lower(chain.get(0)), ux, uy) && !restraints.stands(lower(chain.get(0)));
+        boolean footFree =
+                first == 0 && !restraints.holds(lower(chain.get(0)), ux, uy) && !restraints.stands(lower(chain.get(0)));
         List<ColumnStack.Part> parts = new ArrayList<>();
         double length = 0;
         for (Member m : chain.subList(first, last + 1)) {
             double[] other = axes(m)[axis];
             double cosine = other[0] * axisOfLift[0] + other[1] * axisOfLift[1] + other[2] * axisOfLift[2];
-            parts.add(new ColumnStack.Part(index.memberNumber(m.id()), lower(m).id().equals(m.start()), Math.abs(cosine) < ALIGNED ? 0 : cosine > 0 ? 1 : -1));
+            parts.add(new ColumnStack.Part(
+                    index.memberNumber(m.id()),
+                    lower(m).id().equals(m.start()),
+                    Math.abs(cosine) < ALIGNED ? 0 : cosine > 0 ? 1 : -1));
             length += index.length(m);
         }
-        double clear = length - inJoint(chain.get(first), lower(chain.get(first)), ux, uy) - inJoint(chain.get(last), upper(chain.get(last)), ux, uy);
+        double clear = length
+                - inJoint(chain.get(first), lower(chain.get(first)), ux, uy)
+                - inJoint(chain.get(last), upper(chain.get(last)), ux, uy);
         return new ColumnStack.Unbraced(parts, Math.max(clear, 0.5 * length), headFree || footFree, ux, uy);
     }
 
@@ -148,7 +173,10 @@ public final class ColumnStacks {
 
     /** Half the depth of the shallowest beam at a joint; joints lie at the beams' centres [mm]. */
     private double halfBeam(Joint j) {
-        return index.membersAt(j.id()).stream().filter(m -> m.role() == Role.BEAM)
-            .mapToDouble(m -> index.sectionOf(m).shape().depth() / 2).min().orElse(0);
+        return index.membersAt(j.id()).stream()
+                .filter(m -> m.role() == Role.BEAM)
+                .mapToDouble(m -> index.sectionOf(m).shape().depth() / 2)
+                .min()
+                .orElse(0);
     }
 }

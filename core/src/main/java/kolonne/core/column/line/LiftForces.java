@@ -14,10 +14,12 @@ public final class LiftForces {
 
     /** By station of the lift, from foot to head: compression positive [N], moments [Nmm]. */
     public final double[] p;
+
     public final double[] mx;
     public final double[] my;
     /** Largest compression over all lengths the lift is part of [N]. */
     public final double greatest;
+
     public final Along alongX;
     public final Along alongY;
 
@@ -33,7 +35,10 @@ public final class LiftForces {
     public record Along(double foot, double head, double most, double bow, int member, int station, boolean aligned) {}
 
     public LiftForces(ColumnStack.Lift lift, Demands d, int c, double deltaMx, double deltaMy) {
-        ColumnStack.Part own = lift.aboutX().parts().stream().filter(q -> q.memberNumber() == lift.memberNumber()).findFirst().orElseThrow();
+        ColumnStack.Part own = lift.aboutX().parts().stream()
+                .filter(q -> q.memberNumber() == lift.memberNumber())
+                .findFirst()
+                .orElseThrow();
         int n = d.analysis().stationCount(lift.memberNumber());
         p = new double[n];
         mx = new double[n];
@@ -46,7 +51,8 @@ public final class LiftForces {
         }
         alongX = along(lift.aboutX().parts(), d, c, Analysis.MY, deltaMx);
         alongY = along(lift.aboutY().parts(), d, c, Analysis.MZ, deltaMy);
-        greatest = Math.max(greatest(lift.aboutX().parts(), d, c), greatest(lift.aboutY().parts(), d, c));
+        greatest = Math.max(
+                greatest(lift.aboutX().parts(), d, c), greatest(lift.aboutY().parts(), d, c));
     }
 
     public static double moment(Demands d, int member, int station, int c, int component, double delta) {
@@ -71,7 +77,8 @@ public final class LiftForces {
 
     private static Along along(List<ColumnStack.Part> parts, Demands d, int c, int component, double delta) {
         Analysis a = d.analysis();
-        int count = parts.stream().mapToInt(q -> a.stationCount(q.memberNumber())).sum();
+        int count =
+                parts.stream().mapToInt(q -> a.stationCount(q.memberNumber())).sum();
         double[] at = new double[count];
         double[] m = new double[count];
         double base = 0;

@@ -41,12 +41,16 @@ final class Restraints {
 
     /** Whether a joint is held in the plan direction (ux, uy), a unit vector. */
     boolean holds(Joint j, double ux, double uy) {
-        return floors.contains(j.id()) || supported(j, ux, uy) || index.membersAt(j.id()).stream().anyMatch(m -> beamHolds(m, j, ux, uy));
+        return floors.contains(j.id())
+                || supported(j, ux, uy)
+                || index.membersAt(j.id()).stream().anyMatch(m -> beamHolds(m, j, ux, uy));
     }
 
     /** Whether anything but columns meets at a joint: the foot of a stack that stands on a beam or on the ground. */
     boolean stands(Joint j) {
-        return supports.containsKey(j.id()) || springs.containsKey(j.id()) || index.membersAt(j.id()).stream().anyMatch(m -> m.role() == Role.BEAM);
+        return supports.containsKey(j.id())
+                || springs.containsKey(j.id())
+                || index.membersAt(j.id()).stream().anyMatch(m -> m.role() == Role.BEAM);
     }
 
     private boolean supported(Joint j, double ux, double uy) {
@@ -59,8 +63,11 @@ final class Restraints {
 
     /** Half the depth of the shallowest beam that runs in a direction at a joint; joints lie at the beams' centres [mm]. */
     double halfBeam(Joint j, double ux, double uy) {
-        return index.membersAt(j.id()).stream().filter(m -> m.role() == Role.BEAM && along(m, j, ux, uy))
-            .mapToDouble(m -> index.sectionOf(m).shape().depth() / 2).min().orElse(0);
+        return index.membersAt(j.id()).stream()
+                .filter(m -> m.role() == Role.BEAM && along(m, j, ux, uy))
+                .mapToDouble(m -> index.sectionOf(m).shape().depth() / 2)
+                .min()
+                .orElse(0);
     }
 
     private boolean along(Member m, Joint at, double ux, double uy) {

@@ -32,9 +32,14 @@ class CholeskyTest {
             int n = nx * ny * nz;
             Random r = new Random(seed);
             weights = IntStream.range(0, n).map(i -> r.nextInt(7)).toArray(); // some vertices have no equation
-            pairs = IntStream.range(0, n).boxed().flatMap(i -> java.util.stream.Stream.of(
-                i % nx < nx - 1 ? new int[] {i, i + 1} : null, i / nx % ny < ny - 1 ? new int[] {i, i + nx} : null,
-                i / (nx * ny) < nz - 1 ? new int[] {i, i + nx * ny} : null)).filter(java.util.Objects::nonNull).toArray(int[][]::new);
+            pairs = IntStream.range(0, n)
+                    .boxed()
+                    .flatMap(i -> java.util.stream.Stream.of(
+                            i % nx < nx - 1 ? new int[] {i, i + 1} : null,
+                            i / nx % ny < ny - 1 ? new int[] {i, i + nx} : null,
+                            i / (nx * ny) < nz - 1 ? new int[] {i, i + nx * ny} : null))
+                    .filter(java.util.Objects::nonNull)
+                    .toArray(int[][]::new);
             graph = Graph.ofCliques(n, pairs);
             symbolic = Symbolic.analyse(graph, weights, NestedDissection.order(graph));
         }
@@ -44,7 +49,10 @@ class CholeskyTest {
             Random r = new Random(5);
             for (int v = 0; v < weights.length; v++) {
                 for (int i = 0; i < weights[v]; i++) {
-                    sink.add(symbolic.start(v) + i, symbolic.start(v) + i, 20 + r.nextDouble() + (v == stiffer ? 35 : 0));
+                    sink.add(
+                            symbolic.start(v) + i,
+                            symbolic.start(v) + i,
+                            20 + r.nextDouble() + (v == stiffer ? 35 : 0));
                 }
             }
             for (int[] p : pairs) {
@@ -118,7 +126,8 @@ class CholeskyTest {
         Cholesky.factorise(b.symbolic, b).factor().solve(many);
         double[][] one = {rhs(b.symbolic.equations(), 1)};
         java.util.concurrent.ForkJoinPool alone = new java.util.concurrent.ForkJoinPool(1);
-        alone.submit(() -> Cholesky.factorise(b.symbolic, b).factor().solve(one)).get();
+        alone.submit(() -> Cholesky.factorise(b.symbolic, b).factor().solve(one))
+                .get();
         alone.shutdown();
         assertArrayEquals(one[0], many[0], 0.0);
     }
@@ -143,9 +152,12 @@ class CholeskyTest {
     @Test
     void theOrderIsAPermutationAndCutsTheFillOfAGrid() {
         int k = 30;
-        int[][] pairs = IntStream.range(0, k * k).boxed().flatMap(i -> java.util.stream.Stream.of(
-            i % k < k - 1 ? new int[] {i, i + 1} : null, i < k * k - k ? new int[] {i, i + k} : null))
-            .filter(java.util.Objects::nonNull).toArray(int[][]::new);
+        int[][] pairs = IntStream.range(0, k * k)
+                .boxed()
+                .flatMap(i -> java.util.stream.Stream.of(
+                        i % k < k - 1 ? new int[] {i, i + 1} : null, i < k * k - k ? new int[] {i, i + k} : null))
+                .filter(java.util.Objects::nonNull)
+                .toArray(int[][]::new);
         Graph g = Graph.ofCliques(k * k, pairs);
         int[] order = NestedDissection.order(g);
         int[] natural = IntStream.range(0, k * k).toArray();

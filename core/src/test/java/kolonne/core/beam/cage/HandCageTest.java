@@ -34,8 +34,20 @@ class HandCageTest {
     private static final Bar T20 = BarCatalogue.METRIC.find("T20");
     private static final Bar T25 = BarCatalogue.METRIC.find("T25");
     /** Two spans of 8 m, 350 x 650, 70 kN/m in strength. */
-    private static final Analysis TWO = new ModelBuilder().section("S", 350, 650).joint("A", 0, 0, 0).joint("B", 8000, 0, 0).joint("E", 16_000, 0, 0)
-        .beam("m1", "A", "B").beam("m2", "B", "E").pinned("A").pinned("B").pinned("E").spread("m1", 0, 8000, 70, 70).spread("m2", 0, 8000, 70, 70).solve();
+    private static final Analysis TWO = new ModelBuilder()
+            .section("S", 350, 650)
+            .joint("A", 0, 0, 0)
+            .joint("B", 8000, 0, 0)
+            .joint("E", 16_000, 0, 0)
+            .beam("m1", "A", "B")
+            .beam("m2", "B", "E")
+            .pinned("A")
+            .pinned("B")
+            .pinned("E")
+            .spread("m1", 0, 8000, 70, 70)
+            .spread("m2", 0, 8000, 70, 70)
+            .solve();
+
     private static final BeamLine LINE = BeamLines.find(TWO).get(0);
     private static final BeamContext CONTEXT = BeamContext.of(TWO, BASIS);
 
@@ -52,7 +64,10 @@ class HandCageTest {
     }
 
     private static CheckResult check(BeamDesign d, String kind) {
-        return d.checks().stream().filter(c -> c.kind().id().equals(kind)).findFirst().orElseThrow(() -> new AssertionError(kind));
+        return d.checks().stream()
+                .filter(c -> c.kind().id().equals(kind))
+                .findFirst()
+                .orElseThrow(() -> new AssertionError(kind));
     }
 
     @Test
@@ -60,9 +75,13 @@ class HandCageTest {
         HandCage h = face(BeamCage.Face.TOP, run(4, T25, -1e6, 1e6));
         for (Preference p : Preference.values()) {
             BeamDesign d = BeamDesigner.design(LINE, CONTEXT.with(BASIS.with(p)).with(Map.of(LINE.id(), h)));
-            List<BeamCage.Group> top = d.cage().groups().stream().filter(g -> g.face() == BeamCage.Face.TOP).toList();
+            List<BeamCage.Group> top = d.cage().groups().stream()
+                    .filter(g -> g.face() == BeamCage.Face.TOP)
+                    .toList();
             assertEquals(1, top.size());
-            assertTrue(top.get(0).through() && top.get(0).count() == 4 && top.get(0).bar().equals(T25));
+            assertTrue(top.get(0).through()
+                    && top.get(0).count() == 4
+                    && top.get(0).bar().equals(T25));
             assertTrue(d.cage().groups().stream().anyMatch(g -> g.face() == BeamCage.Face.BOTTOM));
             assertEquals(h, d.hand());
         }
@@ -74,7 +93,8 @@ class HandCageTest {
         assertEquals(Cause.FLEXURE, check(poor, "flexure-bottom").cause());
         assertFalse(check(poor, "flexure-bottom").satisfied());
         BeamDesign rich = with(face(BeamCage.Face.BOTTOM, run(4, T25, -1e6, 1e6)));
-        assertTrue(check(rich, "flexure-bottom").utilisation() < check(poor, "flexure-bottom").utilisation());
+        assertTrue(check(rich, "flexure-bottom").utilisation()
+                < check(poor, "flexure-bottom").utilisation());
         assertTrue(check(rich, "flexure-bottom").satisfied());
     }
 
@@ -83,15 +103,20 @@ class HandCageTest {
         BeamDesign none = with(face(BeamCage.Face.TOP));
         assertFalse(none.satisfied());
         assertFalse(check(none, "corner-bars-top").satisfied());
-        assertFalse(check(with(face(BeamCage.Face.BOTTOM, run(1, T25, -1e6, 1e6))), "corner-bars-bottom").satisfied());
+        assertFalse(check(with(face(BeamCage.Face.BOTTOM, run(1, T25, -1e6, 1e6))), "corner-bars-bottom")
+                .satisfied());
     }
 
     @Test
     void stirrupsByHandCoverTheSpanAndAreChecked() {
-        HandCage h = new HandCage(Map.of(), Map.of(0, List.of(new HandCage.Stirrups(-500, T10, 2, 150), new HandCage.Stirrups(4000, T10, 2, 600))), Map.of(),
-            List.of());
+        HandCage h = new HandCage(
+                Map.of(),
+                Map.of(0, List.of(new HandCage.Stirrups(-500, T10, 2, 150), new HandCage.Stirrups(4000, T10, 2, 600))),
+                Map.of(),
+                List.of());
         BeamDesign d = with(h);
-        List<BeamCage.Zone> zones = d.cage().zones().stream().filter(z -> z.span() == 0).toList();
+        List<BeamCage.Zone> zones =
+                d.cage().zones().stream().filter(z -> z.span() == 0).toList();
         assertEquals(LINE.spans().get(0).faceFrom(), zones.get(0).from());
         assertEquals(4000, zones.get(0).to());
         assertEquals(LINE.spans().get(0).faceTo(), zones.get(1).to());
@@ -102,8 +127,15 @@ class HandCageTest {
 
     @Test
     void sideBarsAreTakenAwayOnlyToFail() {
-        Analysis a = new ModelBuilder().section("S", 400, 1200).joint("A", 0, 0, 0).joint("B", 9000, 0, 0).beam("m1", "A", "B").pinned("A").pinned("B")
-            .spread("m1", 0, 9000, 60, 60).solve();
+        Analysis a = new ModelBuilder()
+                .section("S", 400, 1200)
+                .joint("A", 0, 0, 0)
+                .joint("B", 9000, 0, 0)
+                .beam("m1", "A", "B")
+                .pinned("A")
+                .pinned("B")
+                .spread("m1", 0, 9000, 60, 60)
+                .solve();
         BeamLine line = BeamLines.find(a).get(0);
         BeamContext context = BeamContext.of(a, BASIS);
         assertTrue(check(BeamDesigner.design(line, context), "side-bars").satisfied());
@@ -118,18 +150,26 @@ class HandCageTest {
         // 9.7.3.3: four T25 of which two stop in the middle of the span, where all four are needed
         BeamDesign d = with(face(BeamCage.Face.BOTTOM, run(2, T25, -1e6, 1e6), run(2, T25, 1000, 3000)));
         assertFalse(d.satisfied());
-        assertFalse(check(d, "flexure-bottom").satisfied() && check(d, "cut-off").satisfied());
+        assertFalse(
+                check(d, "flexure-bottom").satisfied() && check(d, "cut-off").satisfied());
         assertEquals("9.7.3.3", check(d, "cut-off").clause());
     }
 
     @Test
     void barsEndInTensionOnlyWhereTheShearAllows() {
-        // ACI 318-19 9.7.3.5 worked by hand: (a) 90 / (2/3 × 120) = 1.125; (b) max(2 × 100 / 250, 90 / (3/4 × 120)) = max(0.8, 1.0)
+        // ACI 318-19 9.7.3.5 worked by hand: (a) 90 / (2/3 × 120) = 1.125; (b) max(2 × 100 / 250, 90 / (3/4 × 120)) =
+        // max(0.8, 1.0)
         assertEquals(1.0, BASIS.designCode().detailing().cutOffUse(90, 120, 100, 250, 25), 1e-12);
         assertEquals(0.75, BASIS.designCode().detailing().cutOffUse(60, 120, 100, 110, 25), 1e-12);
-        assertEquals(1.125, BASIS.designCode().detailing().cutOffUse(90, 120, 100, 250, 43), 1e-12, "No. 43 may not use (b)");
+        assertEquals(
+                1.125,
+                BASIS.designCode().detailing().cutOffUse(90, 120, 100, 250, 43),
+                1e-12,
+                "No. 43 may not use (b)");
         for (BeamDesign b : List.of(BeamDesigner.design(LINE, CONTEXT))) {
-            assertTrue(b.checks().stream().filter(c -> c.kind().id().equals("cut-off-tension")).allMatch(CheckResult::satisfied));
+            assertTrue(b.checks().stream()
+                    .filter(c -> c.kind().id().equals("cut-off-tension"))
+                    .allMatch(CheckResult::satisfied));
         }
     }
 
@@ -153,18 +193,30 @@ class HandCageTest {
             boolean inside = p.x() >= 2000 && p.x() <= 5000;
             assertEquals(inside ? 500e6 : plain.profile().get(i).mPos(), p.mPos(), 1);
             BeamDesign.Point q = plain.profile().get(i);
-            assertEquals(Math.max(Math.abs(q.vMax()), Math.abs(q.vMin())), Math.max(Math.abs(p.vMax()), Math.abs(p.vMin())), 1e-6, "shear is still the analysis's");
+            assertEquals(
+                    Math.max(Math.abs(q.vMax()), Math.abs(q.vMin())),
+                    Math.max(Math.abs(p.vMax()), Math.abs(p.vMin())),
+                    1e-6,
+                    "shear is still the analysis's");
         }
-        assertEquals("typed by hand, sagging", CONTEXT.with(Map.of(LINE.id(), d.hand())).combinationName(CONTEXT.strength().count()));
-        assertTrue(d.findings().stream().anyMatch(f -> f.code().equals("hand-set.demand") && f.severity() == Severity.NOTE));
+        assertEquals(
+                "typed by hand, sagging",
+                CONTEXT.with(Map.of(LINE.id(), d.hand()))
+                        .combinationName(CONTEXT.strength().count()));
+        assertTrue(d.findings().stream()
+                .anyMatch(f -> f.code().equals("hand-set.demand") && f.severity() == Severity.NOTE));
         assertNotEquals(plain.cage().groups(), d.cage().groups(), "bars are chosen for the typed moment");
     }
 
     @Test
     void aTypedShearActsWithEitherSign() {
         double inf = Double.POSITIVE_INFINITY;
-        BeamDesign d = with(new HandCage(Map.of(), Map.of(), Map.of(), List.of(new TypedDemand(0, 8000, inf, inf, 123e3, inf))));
-        BeamDesign.Point p = d.profile().stream().filter(q -> q.x() > 3000 && q.x() < 5000).findFirst().orElseThrow();
+        BeamDesign d = with(
+                new HandCage(Map.of(), Map.of(), Map.of(), List.of(new TypedDemand(0, 8000, inf, inf, 123e3, inf))));
+        BeamDesign.Point p = d.profile().stream()
+                .filter(q -> q.x() > 3000 && q.x() < 5000)
+                .findFirst()
+                .orElseThrow();
         assertEquals(123e3, p.vMax());
         assertEquals(-123e3, p.vMin());
         assertTrue(p.mPos() > 0, "moments are still the analysis's");
@@ -182,16 +234,20 @@ class HandCageTest {
     @Test
     void barsThatCrowdBetweenTheSupportsAndTheMiddleAreFoundOut() {
         // both short runs lie between the support and the middle of the span and meet over a metre only
-        BeamDesign d = with(face(BeamCage.Face.BOTTOM, run(3, T25, -1e6, 1e6), run(3, T25, 1000, 2500), run(3, T25, 1500, 3000)));
+        BeamDesign d = with(
+                face(BeamCage.Face.BOTTOM, run(3, T25, -1e6, 1e6), run(3, T25, 1000, 2500), run(3, T25, 1500, 3000)));
         assertFalse(check(d, "clear-spacing-bottom").satisfied());
-        assertTrue(check(with(face(BeamCage.Face.BOTTOM, run(3, T25, -1e6, 1e6))), "clear-spacing-bottom").satisfied());
+        assertTrue(check(with(face(BeamCage.Face.BOTTOM, run(3, T25, -1e6, 1e6))), "clear-spacing-bottom")
+                .satisfied());
     }
 
     @Test
     void everyBarOfALayerIsShownInTheSection() {
-        BeamDesign d = with(face(BeamCage.Face.TOP, run(3, T20, -1e6, 1e6), run(2, T25, -1e6, 1e6), run(2, T20, 1000, 7000)));
+        BeamDesign d =
+                with(face(BeamCage.Face.TOP, run(3, T20, -1e6, 1e6), run(2, T25, -1e6, 1e6), run(2, T20, 1000, 7000)));
         SectionCut cut = SectionCut.at(LINE, d.cage(), BASIS, LINE.spans().get(0), 4000);
-        List<SectionCut.Spot> top = cut.bars().stream().filter(q -> q.face() == BeamCage.Face.TOP).toList();
+        List<SectionCut.Spot> top =
+                cut.bars().stream().filter(q -> q.face() == BeamCage.Face.TOP).toList();
         assertEquals(7, top.size());
         assertEquals(7, top.stream().mapToDouble(SectionCut.Spot::y).distinct().count());
         assertEquals("5T20 + 2T25", cut.words(BeamCage.Face.TOP));
@@ -200,9 +256,14 @@ class HandCageTest {
     @Test
     void steelThatIsNeededAgreesWithTheClosedForm() {
         BeamDesign d = BeamDesigner.design(LINE, CONTEXT);
-        SteelNeeds.Bars span = SteelNeeds.bars(d, CONTEXT).stream().filter(n -> n.face() == BeamCage.Face.BOTTOM && n.number() == 0).findFirst().orElseThrow();
-        BeamDesign.Point p = d.profile().stream().filter(q -> q.x() == span.x()).findFirst().orElseThrow();
-        double eff = new BarsAt(LINE, d.cage(), BASIS).effectiveDepth(span.x(), LINE.spans().get(0), BeamCage.Face.BOTTOM);
+        SteelNeeds.Bars span = SteelNeeds.bars(d, CONTEXT).stream()
+                .filter(n -> n.face() == BeamCage.Face.BOTTOM && n.number() == 0)
+                .findFirst()
+                .orElseThrow();
+        BeamDesign.Point p =
+                d.profile().stream().filter(q -> q.x() == span.x()).findFirst().orElseThrow();
+        double eff = new BarsAt(LINE, d.cage(), BASIS)
+                .effectiveDepth(span.x(), LINE.spans().get(0), BeamCage.Face.BOTTOM);
         double fc = LINE.spans().get(0).material().fc();
         // Mu = 0.9 As fy (d - As fy / (2 × 0.85 f'c b)), solved for As (22.2.2.4)
         double k = 0.85 * fc * 350;
@@ -219,11 +280,17 @@ class HandCageTest {
         ModelBuilder m = new ModelBuilder().section("S", 350, 650).section("N", 300, 650);
         List<String> sections = List.of("S", "S", "N");
         for (int i = 0; i < 3; i++) {
-            m.joint("A" + i, 0, 5000 * i, 0).joint("B" + i, i == 1 ? 8000.4 : 8000, 5000 * i, 0).pinned("A" + i).pinned("B" + i);
+            m.joint("A" + i, 0, 5000 * i, 0)
+                    .joint("B" + i, i == 1 ? 8000.4 : 8000, 5000 * i, 0)
+                    .pinned("A" + i)
+                    .pinned("B" + i);
             m.beam("m" + i, "A" + i, "B" + i, sections.get(i)).spread("m" + i, 0, 8000, 20, 20);
         }
         List<BeamLine> lines = new ArrayList<>(BeamLines.find(m.solve()));
-        BeamLine first = lines.stream().filter(l -> l.id().equals("m0")).findFirst().orElseThrow();
-        assertEquals(List.of("m1"), IdenticalLines.of(first, lines).stream().map(BeamLine::id).toList());
+        BeamLine first =
+                lines.stream().filter(l -> l.id().equals("m0")).findFirst().orElseThrow();
+        assertEquals(
+                List.of("m1"),
+                IdenticalLines.of(first, lines).stream().map(BeamLine::id).toList());
     }
 }

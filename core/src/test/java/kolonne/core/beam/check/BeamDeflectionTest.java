@@ -30,14 +30,24 @@ class BeamDeflectionTest {
 
     private static ModelBuilder service(ModelBuilder b, double sustained) {
         b.combine("U", java.util.Map.of("P", 1.6));
-        b.combinations.add(new Combination("S", "S", Purpose.SERVICE_CHARACTERISTIC, List.of(new Combination.Term("P", 1.0))));
-        b.combinations.add(new Combination("Q", "Q", Purpose.SERVICE_QUASI_PERMANENT, List.of(new Combination.Term("P", sustained))));
+        b.combinations.add(
+                new Combination("S", "S", Purpose.SERVICE_CHARACTERISTIC, List.of(new Combination.Term("P", 1.0))));
+        b.combinations.add(new Combination(
+                "Q", "Q", Purpose.SERVICE_QUASI_PERMANENT, List.of(new Combination.Term("P", sustained))));
         return b;
     }
 
     private static ModelBuilder simple(double w) {
-        return service(new ModelBuilder().section("S", 300, 600).joint("A", 0, 0, 0).joint("B", 6000, 0, 0).beam("m", "A", "B").pinned("A")
-            .pinned("B").spread("m", 0, 6000, w, w), 0.3);
+        return service(
+                new ModelBuilder()
+                        .section("S", 300, 600)
+                        .joint("A", 0, 0, 0)
+                        .joint("B", 6000, 0, 0)
+                        .beam("m", "A", "B")
+                        .pinned("A")
+                        .pinned("B")
+                        .spread("m", 0, 6000, w, w),
+                0.3);
     }
 
     private static BeamDesign design(ModelBuilder b) {
@@ -73,10 +83,15 @@ class BeamDeflectionTest {
     void crackedIsTheClosedFormWithTheEffectiveSection() {
         BeamDesign d = design(simple(40));
         Deflections f = d.deflections().get(0);
-        List<BeamCage.Group> bottom = d.cage().groups().stream().filter(g -> g.face() == BeamCage.Face.BOTTOM && g.from() <= 3000 && g.to() >= 3000).toList();
+        List<BeamCage.Group> bottom = d.cage().groups().stream()
+                .filter(g -> g.face() == BeamCage.Face.BOTTOM && g.from() <= 3000 && g.to() >= 3000)
+                .toList();
         double as = bottom.stream().mapToDouble(BeamCage.Group::area).sum();
-        double depth = 600 - bottom.stream().mapToDouble(g -> g.area() * g.offset()).sum() / as;
-        List<BeamCage.Group> top = d.cage().groups().stream().filter(g -> g.face() == BeamCage.Face.TOP && g.through()).toList();
+        double depth =
+                600 - bottom.stream().mapToDouble(g -> g.area() * g.offset()).sum() / as;
+        List<BeamCage.Group> top = d.cage().groups().stream()
+                .filter(g -> g.face() == BeamCage.Face.TOP && g.through())
+                .toList();
         double at = top.stream().mapToDouble(BeamCage.Group::area).sum();
         double m = 40 * 6000.0 * 6000 / 8;
         double ie = effective(m, as, depth, at, top.get(0).offset());
@@ -96,19 +111,43 @@ class BeamDeflectionTest {
         b.cases.add(new LoadCase("G", "dead", CaseKind.DEAD, 0));
         b.memberLoads.add(new MemberLoad("G", "m", MemberLoad.Kind.DISTRIBUTED, Direction.GLOBAL_Z, 0, 6000, -3, -3));
         b.combinations.clear();
-        b.combinations.add(new Combination("U", "U", Purpose.STRENGTH, List.of(new Combination.Term("G", 1.2), new Combination.Term("P", 1.6))));
-        b.combinations.add(new Combination("S", "S", Purpose.SERVICE_CHARACTERISTIC, List.of(new Combination.Term("G", 1), new Combination.Term("P", 1))));
-        b.combinations.add(new Combination("Q", "Q", Purpose.SERVICE_QUASI_PERMANENT, List.of(new Combination.Term("G", 1))));
+        b.combinations.add(new Combination(
+                "U", "U", Purpose.STRENGTH, List.of(new Combination.Term("G", 1.2), new Combination.Term("P", 1.6))));
+        b.combinations.add(new Combination(
+                "S",
+                "S",
+                Purpose.SERVICE_CHARACTERISTIC,
+                List.of(new Combination.Term("G", 1), new Combination.Term("P", 1))));
+        b.combinations.add(
+                new Combination("Q", "Q", Purpose.SERVICE_QUASI_PERMANENT, List.of(new Combination.Term("G", 1))));
         BeamDesign d = design(b);
-        assertEquals(5 * 2 * Math.pow(6000, 4) / (384 * E * IG), d.deflections().get(0).mostLive(), 1e-4);
+        assertEquals(
+                5 * 2 * Math.pow(6000, 4) / (384 * E * IG),
+                d.deflections().get(0).mostLive(),
+                1e-4);
     }
 
     /** Second route: where nothing cracks, spans and cantilever deflect as the frame does, measured from their chords. */
     @Test
     void uncrackedLinesDeflectAsTheFrame() {
-        ModelBuilder b = service(new ModelBuilder().section("S", 300, 600).joint("A", 0, 0, 0).joint("B", 6000, 0, 0).joint("C1", 11_000, 0, 0)
-            .joint("D", 13_000, 0, 0).beam("m1", "A", "B").beam("m2", "B", "C1").beam("m3", "C1", "D").pinned("A").pinned("B").pinned("C1")
-            .spread("m1", 0, 6000, 3, 3).spread("m2", 1000, 4000, 1, 4).spread("m3", 0, 2000, 2, 2).point("m3", 2000, 1000), 0.3);
+        ModelBuilder b = service(
+                new ModelBuilder()
+                        .section("S", 300, 600)
+                        .joint("A", 0, 0, 0)
+                        .joint("B", 6000, 0, 0)
+                        .joint("C1", 11_000, 0, 0)
+                        .joint("D", 13_000, 0, 0)
+                        .beam("m1", "A", "B")
+                        .beam("m2", "B", "C1")
+                        .beam("m3", "C1", "D")
+                        .pinned("A")
+                        .pinned("B")
+                        .pinned("C1")
+                        .spread("m1", 0, 6000, 3, 3)
+                        .spread("m2", 1000, 4000, 1, 4)
+                        .spread("m3", 0, 2000, 2, 2)
+                        .point("m3", 2000, 1000),
+                0.3);
         Analysis a = b.solve();
         BeamDesign d = BeamDesigner.design(BeamLines.find(a).get(0), BeamContext.of(a, Basis.standard(false)));
         for (int s = 0; s < 3; s++) {
@@ -134,8 +173,17 @@ class BeamDeflectionTest {
 
     @Test
     void aCantileverFromAColumnTurnsWithItsJoint() {
-        ModelBuilder b = service(new ModelBuilder().section("S", 300, 600).joint("A", 0, 0, 0).joint("B", 0, 0, 4000).joint("C1", 2000, 0, 4000)
-            .column("c", "A", "B").beam("m", "B", "C1").fixed("A").point("m", 2000, 5000), 0.3);
+        ModelBuilder b = service(
+                new ModelBuilder()
+                        .section("S", 300, 600)
+                        .joint("A", 0, 0, 0)
+                        .joint("B", 0, 0, 4000)
+                        .joint("C1", 2000, 0, 4000)
+                        .column("c", "A", "B")
+                        .beam("m", "B", "C1")
+                        .fixed("A")
+                        .point("m", 2000, 5000),
+                0.3);
         Analysis a = b.solve();
         BeamDesign d = BeamDesigner.design(BeamLines.find(a).get(0), BeamContext.of(a, Basis.standard(false)));
         Deflections f = d.deflections().get(0);
@@ -155,7 +203,10 @@ class BeamDeflectionTest {
         thin.sections.clear();
         thin.section("S", 600, 350);
         BeamDesign d = design(thin);
-        CheckResult live = d.checks().stream().filter(c -> c.kind().id().equals("deflection-live")).findFirst().orElseThrow();
+        CheckResult live = d.checks().stream()
+                .filter(c -> c.kind().id().equals("deflection-live"))
+                .findFirst()
+                .orElseThrow();
         assertEquals(6000.0 / 360, live.capacity(), 1e-9);
         assertTrue(d.checks().stream().noneMatch(c -> c.kind().id().equals("span-to-depth")), "350 < 6000 / 16");
         assertFalse(d.deflections().isEmpty());
@@ -168,14 +219,24 @@ class BeamDeflectionTest {
         List<BeamCage.Group> more = new java.util.ArrayList<>(d.cage().groups());
         more.add(new BeamCage.Group(BeamCage.Face.TOP, 2, 2, bar, 110, 0, 6000, false, false, false));
         Analysis a = simple(40).solve();
-        BeamDesign with = BeamCheck.run(d.line(), new BeamCage(more, d.cage().zones(), d.cage().sideBars()), BeamContext.of(a, Basis.standard(false)));
-        assertTrue(with.deflections().get(0).mostLasting() < 0.95 * d.deflections().get(0).mostLasting());
+        BeamDesign with = BeamCheck.run(
+                d.line(),
+                new BeamCage(more, d.cage().zones(), d.cage().sideBars()),
+                BeamContext.of(a, Basis.standard(false)));
+        assertTrue(with.deflections().get(0).mostLasting()
+                < 0.95 * d.deflections().get(0).mostLasting());
     }
 
     @Test
     void withoutServiceCombinationsTheDepthDecides() {
-        ModelBuilder b = new ModelBuilder().section("S", 600, 300).joint("A", 0, 0, 0).joint("B", 6000, 0, 0).beam("m", "A", "B").pinned("A")
-            .pinned("B").spread("m", 0, 6000, 10, 10);
+        ModelBuilder b = new ModelBuilder()
+                .section("S", 600, 300)
+                .joint("A", 0, 0, 0)
+                .joint("B", 6000, 0, 0)
+                .beam("m", "A", "B")
+                .pinned("A")
+                .pinned("B")
+                .spread("m", 0, 6000, 10, 10);
         BeamDesign d = design(b);
         assertTrue(d.deflections().isEmpty());
         assertTrue(d.checks().stream().anyMatch(c -> c.kind().id().equals("span-to-depth") && !c.satisfied()));

@@ -36,7 +36,14 @@ class BeamEndsByHandTest {
     private static final double D = 540;
 
     private static ModelBuilder simple(double h, double w) {
-        return new ModelBuilder().section("S", 300, h).joint("A", 0, 0, 0).joint("B", 6000, 0, 0).beam("m", "A", "B").pinned("A").pinned("B").spread("m", 0, 6000, w, w);
+        return new ModelBuilder()
+                .section("S", 300, h)
+                .joint("A", 0, 0, 0)
+                .joint("B", 6000, 0, 0)
+                .beam("m", "A", "B")
+                .pinned("A")
+                .pinned("B")
+                .spread("m", 0, 6000, w, w);
     }
 
     private static BeamCage.Group bottom(int count, double from, double to) {
@@ -51,51 +58,81 @@ class BeamEndsByHandTest {
     @ParameterizedTest
     @CsvSource({"1000, 5000", "700, 5000", "1000, 5300"})
     void barsRunOnPastWhereTheyAreNeeded(double from, double to) {
-        LaidByHand.Told t = new LaidByHand(simple(600, 40), ACI).through(TOP, 2, T16, 58).through(BOTTOM, 2, T20, 60).bars(bottom(2, from, to)).zone(0, 0, 6000, T10, 2, 150).told();
+        LaidByHand.Told t = new LaidByHand(simple(600, 40), ACI)
+                .through(TOP, 2, T16, 58)
+                .through(BOTTOM, 2, T20, 60)
+                .bars(bottom(2, from, to))
+                .zone(0, 0, 6000, T10, 2, 150)
+                .told();
         boolean right = 6000 - to > from;
         double x = right ? to - D : from + D;
-        double has = BeamChecksByHandTest.phiMn(300, 30, 420, new double[] {540, 2 * T20.area()}, new double[] {58, 2 * T16.area()});
+        double has = BeamChecksByHandTest.phiMn(
+                300, 30, 420, new double[] {540, 2 * T20.area()}, new double[] {58, 2 * T16.area()});
         CheckResult c = t.of("cut-off");
         // alike from both ends: either may be told
-        t.tells("cut-off", moment(x), has, from + to == 6000 && c.x() < 3000 ? from + D : x, "9.7.3.3").cause("cut-off", Cause.ANCHORAGE);
+        t.tells("cut-off", moment(x), has, from + to == 6000 && c.x() < 3000 ? from + D : x, "9.7.3.3")
+                .cause("cut-off", Cause.ANCHORAGE);
         // along the bars that end, what is developed of them helps: the worst place by a fine scan
         double ld = ACI.designCode().detailing().developmentLength(T20, 30, 420, false, 20, 40, true);
         double worst = 0;
         for (double s = 0; s <= ld; s += 5) {
             double place = right ? to - s : from + s;
             double as = 2 * T20.area() * (1 + s / ld);
-            worst = Math.max(worst, moment(place) / BeamChecksByHandTest.phiMn(300, 30, 420, new double[] {540, as}, new double[] {58, 2 * T16.area()}));
+            worst = Math.max(
+                    worst,
+                    moment(place)
+                            / BeamChecksByHandTest.phiMn(
+                                    300, 30, 420, new double[] {540, as}, new double[] {58, 2 * T16.area()}));
         }
         assertEquals(worst, t.of("development-bottom").utilisation(), 0.005 * worst);
         assertEquals("25.4.2.3", t.of("development-bottom").clause());
         t.cause("development-bottom", Cause.ANCHORAGE);
         // 9.7.3.5(a): the shear there, by the larger of the stations around, at most two thirds of φVn
         double end = right ? to : from;
-        double v = t.design().line().stations().stream().mapToDouble(BeamLine.Station::x).filter(q -> Math.abs(q - 3000) >= Math.abs(end - 3000) - 1e-6).map(q -> Math.abs(q - 3000)).min()
-            .orElseThrow() * 40;
+        double v = t.design().line().stations().stream()
+                        .mapToDouble(BeamLine.Station::x)
+                        .filter(q -> Math.abs(q - 3000) >= Math.abs(end - 3000) - 1e-6)
+                        .map(q -> Math.abs(q - 3000))
+                        .min()
+                        .orElseThrow()
+                * 40;
         double vn = 0.75 * (0.17 * Math.sqrt(30) * 300 * 540 + 2 * T10.area() / 150 * 420 * 540);
         assertTrue(t.of("cut-off-tension").utilisation() <= v / (2.0 / 3 * vn) + 1e-6);
-        assertTrue(t.of("cut-off-tension").demand() >= 40 * Math.abs(end - 3000) - 1, "no less than the shear at the end");
+        assertTrue(
+                t.of("cut-off-tension").demand() >= 40 * Math.abs(end - 3000) - 1, "no less than the shear at the end");
         t.cause("cut-off-tension", Cause.ANCHORAGE);
         assertEquals("9.7.3.5", t.of("cut-off-tension").clause());
-        assertEquals(t.of("cut-off-tension").demand() / t.of("cut-off-tension").utilisation(), t.of("cut-off-tension").capacity(), 1);
+        assertEquals(
+                t.of("cut-off-tension").demand() / t.of("cut-off-tension").utilisation(),
+                t.of("cut-off-tension").capacity(),
+                1);
         t.silent("development-top");
     }
 
     @Test
     void barsThatRunThroughEndNowhere() {
-        new LaidByHand(simple(600, 40), ACI).through(TOP, 2, T16, 58).through(BOTTOM, 4, T20, 60).zone(0, 0, 6000, T10, 2, 150).told()
-            .silent("cut-off", "cut-off-tension", "development-bottom", "development-top");
+        new LaidByHand(simple(600, 40), ACI)
+                .through(TOP, 2, T16, 58)
+                .through(BOTTOM, 4, T20, 60)
+                .zone(0, 0, 6000, T10, 2, 150)
+                .told()
+                .silent("cut-off", "cut-off-tension", "development-bottom", "development-top");
     }
 
     /** Top bars over an interior support are told as top. */
     @Test
     void topBarsEndToo() {
         ModelBuilder m = twoSpans(0);
-        LaidByHand.Told t = new LaidByHand(m, ACI).through(TOP, 2, T16, 58).bars(new BeamCage.Group(TOP, 1, 2, T16, 58, 5400, 6600, false, false, false)).through(BOTTOM, 3, T20, 60)
-            .zone(0, 0, 6000, T10, 2, 150).zone(1, 6000, 12_000, T10, 2, 150).told();
+        LaidByHand.Told t = new LaidByHand(m, ACI)
+                .through(TOP, 2, T16, 58)
+                .bars(new BeamCage.Group(TOP, 1, 2, T16, 58, 5400, 6600, false, false, false))
+                .through(BOTTOM, 3, T20, 60)
+                .zone(0, 0, 6000, T10, 2, 150)
+                .zone(1, 6000, 12_000, T10, 2, 150)
+                .told();
         assertTrue(t.of("development-top").utilisation() > 1);
-        double has = BeamChecksByHandTest.phiMn(300, 30, 420, new double[] {542, 2 * T16.area()}, new double[] {60, 3 * T20.area()});
+        double has = BeamChecksByHandTest.phiMn(
+                300, 30, 420, new double[] {542, 2 * T16.area()}, new double[] {60, 3 * T20.area()});
         // 542 mm back from the end is 58 mm from the middle
         double x = 58;
         t.tells("cut-off", 180e6 - 150e3 * x + 20 * x * x, has, t.of("cut-off").x(), "9.7.3.3");
@@ -105,26 +142,43 @@ class BeamEndsByHandTest {
 
     /** Two spans of 6 m under 40 kN/m; columns so wide under the middle and the ends, or none. */
     private static ModelBuilder twoSpans(double column) {
-        ModelBuilder m = new ModelBuilder().section("S", 300, 600).joint("A", 0, 0, 0).joint("B", 6000, 0, 0).joint("E", 12_000, 0, 0);
+        ModelBuilder m = new ModelBuilder()
+                .section("S", 300, 600)
+                .joint("A", 0, 0, 0)
+                .joint("B", 6000, 0, 0)
+                .joint("E", 12_000, 0, 0);
         if (column > 0) {
             m.section("K", column, column);
             for (int i = 0; i < 3; i++) {
-                m.joint("F" + i, 6000 * i, 0, -3000).column("c" + i, "F" + i, List.of("A", "B", "E").get(i)).fixed("F" + i);
+                m.joint("F" + i, 6000 * i, 0, -3000)
+                        .column("c" + i, "F" + i, List.of("A", "B", "E").get(i))
+                        .fixed("F" + i);
             }
             m.members.replaceAll(c -> c.withSection("K"));
         } else {
             m.pinned("A").pinned("B").pinned("E");
         }
-        return m.beam("m1", "A", "B").beam("m2", "B", "E").spread("m1", 0, 6000, 40, 40).spread("m2", 0, 6000, 40, 40);
+        return m.beam("m1", "A", "B")
+                .beam("m2", "B", "E")
+                .spread("m1", 0, 6000, 40, 40)
+                .spread("m2", 0, 6000, 40, 40);
     }
 
     /** 25.7.1.1: a bar in every corner all along; where the top bars stop there is none. */
     @Test
     void cornersAllAlong() {
-        LaidByHand.Told t = new LaidByHand(simple(600, 10), ACI).bars(new BeamCage.Group(TOP, 1, 3, T16, 58, -100, 4500, false, false, false))
-            .bars(new BeamCage.Group(TOP, 1, 1, T16, 58, 4000, 6100, false, false, false)).bars(new BeamCage.Group(TOP, 2, 2, T16, 100, -100, 6100, false, false, false))
-            .through(BOTTOM, 2, T20, 60).zone(0, 0, 6000, T10, 2, 150).told();
-        double x = t.design().line().stations().stream().mapToDouble(BeamLine.Station::x).filter(q -> q > 4500).min().orElseThrow();
+        LaidByHand.Told t = new LaidByHand(simple(600, 10), ACI)
+                .bars(new BeamCage.Group(TOP, 1, 3, T16, 58, -100, 4500, false, false, false))
+                .bars(new BeamCage.Group(TOP, 1, 1, T16, 58, 4000, 6100, false, false, false))
+                .bars(new BeamCage.Group(TOP, 2, 2, T16, 100, -100, 6100, false, false, false))
+                .through(BOTTOM, 2, T20, 60)
+                .zone(0, 0, 6000, T10, 2, 150)
+                .told();
+        double x = t.design().line().stations().stream()
+                .mapToDouble(BeamLine.Station::x)
+                .filter(q -> q > 4500)
+                .min()
+                .orElseThrow();
         t.tells("corner-bars-top", 2, 1, x, "25.7.1.1").tells("corner-bars-bottom", 2, 2, 0, "25.7.1.1");
     }
 
@@ -133,8 +187,14 @@ class BeamEndsByHandTest {
     @CsvSource({"149, true", "148, false"})
     void bottomBarsIntoColumns(double into, boolean counts) {
         for (String code : List.of("en-1992-1-1", "aci-318m-19")) {
-            LaidByHand.Told t = new LaidByHand(twoSpans(400), Basis.standard(code)).hooked(TOP, 4, T16, 58).bars(new BeamCage.Group(BOTTOM, 1, 5, T20, 60, -160, 6000, true, false, false))
-                .bars(bottom(2, 6200 - into, 12_160)).bars(bottom(3, 7000, 11_000)).zone(0, 200, 5800, T10, 2, 150).zone(1, 6200, 11_800, T10, 2, 150).told();
+            LaidByHand.Told t = new LaidByHand(twoSpans(400), Basis.standard(code))
+                    .hooked(TOP, 4, T16, 58)
+                    .bars(new BeamCage.Group(BOTTOM, 1, 5, T20, 60, -160, 6000, true, false, false))
+                    .bars(bottom(2, 6200 - into, 12_160))
+                    .bars(bottom(3, 7000, 11_000))
+                    .zone(0, 200, 5800, T10, 2, 150)
+                    .zone(1, 6200, 11_800, T10, 2, 150)
+                    .told();
             boolean en = code.startsWith("en");
             CheckResult c = t.of("bottom-into-support");
             assertEquals(en && counts ? 5.0 / 4 / 2 : CheckResult.NO_CAPACITY, c.utilisation(), 1e-6, code);
@@ -147,12 +207,22 @@ class BeamEndsByHandTest {
     @Test
     void bottomBarsIntoOtherSupports() {
         for (double from : new double[] {5999, 6003}) {
-            LaidByHand.Told t = new LaidByHand(twoSpans(0), ACI).through(TOP, 4, T16, 58).bars(new BeamCage.Group(BOTTOM, 1, 4, T20, 60, -400, 6500, false, false, false))
-                .bars(new BeamCage.Group(BOTTOM, 1, 2, T20, 60, from, 12_400, false, false, false)).bars(new BeamCage.Group(BOTTOM, 1, 2, T20, 60, 7000, 12_400, false, false, false))
-                .zone(0, 0, 6000, T10, 2, 150).zone(1, 6000, 12_000, T10, 2, 150).told();
+            LaidByHand.Told t = new LaidByHand(twoSpans(0), ACI)
+                    .through(TOP, 4, T16, 58)
+                    .bars(new BeamCage.Group(BOTTOM, 1, 4, T20, 60, -400, 6500, false, false, false))
+                    .bars(new BeamCage.Group(BOTTOM, 1, 2, T20, 60, from, 12_400, false, false, false))
+                    .bars(new BeamCage.Group(BOTTOM, 1, 2, T20, 60, 7000, 12_400, false, false, false))
+                    .zone(0, 0, 6000, T10, 2, 150)
+                    .zone(1, 6000, 12_000, T10, 2, 150)
+                    .told();
             // second span: a quarter of 4T20 at the middle (6 where they overlap), a third at its simple end
-            double most = t.design().line().stations().stream().filter(s -> s.span() == 1).mapToDouble(s -> (s.x() <= 6500 ? 4 : 0) + (s.x() >= from ? 2 : 0) + (s.x() >= 7000 ? 2 : 0)).max()
-                .orElseThrow() * T20.area();
+            double most = t.design().line().stations().stream()
+                            .filter(s -> s.span() == 1)
+                            .mapToDouble(
+                                    s -> (s.x() <= 6500 ? 4 : 0) + (s.x() >= from ? 2 : 0) + (s.x() >= 7000 ? 2 : 0))
+                            .max()
+                            .orElseThrow()
+                    * T20.area();
             double left = most / 4 / ((from <= 6000 ? 6 : 4) * T20.area());
             double right = most / 3 / (4 * T20.area());
             assertEquals(Math.max(left, right), t.of("bottom-into-support").utilisation(), 1e-6);
@@ -164,9 +234,12 @@ class BeamEndsByHandTest {
     /** 25.6.1: no bar above No. 36 in a pair; its two end 40 diameters apart within the span, and where they like over a support. */
     @Test
     void pairs() {
-        LaidByHand l = new LaidByHand(simple(600, 10), ACI).through(TOP, 2, T16, 58).through(BOTTOM, 2, T20, 60)
-            .bars(new BeamCage.Group(BOTTOM, 1, 1, T20, 70, 1000, 4000, false, false, false, true)).bars(new BeamCage.Group(BOTTOM, 1, 1, T20, 70, 1000, 4700, false, false, false, true))
-            .zone(0, 0, 6000, T10, 2, 150);
+        LaidByHand l = new LaidByHand(simple(600, 10), ACI)
+                .through(TOP, 2, T16, 58)
+                .through(BOTTOM, 2, T20, 60)
+                .bars(new BeamCage.Group(BOTTOM, 1, 1, T20, 70, 1000, 4000, false, false, false, true))
+                .bars(new BeamCage.Group(BOTTOM, 1, 1, T20, 70, 1000, 4700, false, false, false, true))
+                .zone(0, 0, 6000, T10, 2, 150);
         LaidByHand.Told t = l.told();
         t.tells("pair-size", 20, 36, 1000, "25.6.1").cause("pair-size", Cause.BARS_DO_NOT_FIT);
         // together on the left: 0 of 800 mm; 700 apart on the right
@@ -174,32 +247,56 @@ class BeamEndsByHandTest {
         assertEquals(0, t.of("pair-ends").capacity(), 1e-9);
         assertEquals(1000, t.of("pair-ends").x(), 1e-9);
         t.cause("pair-ends", Cause.ANCHORAGE);
-        LaidByHand.Told apart = new LaidByHand(simple(600, 10), ACI).through(TOP, 2, T16, 58).through(BOTTOM, 2, T20, 60)
-            .bars(new BeamCage.Group(BOTTOM, 1, 1, T20, 70, -100, 4000, false, false, false, true)).bars(new BeamCage.Group(BOTTOM, 1, 1, T20, 70, -100, 4700, false, false, false, true))
-            .zone(0, 0, 6000, T10, 2, 150).told();
+        LaidByHand.Told apart = new LaidByHand(simple(600, 10), ACI)
+                .through(TOP, 2, T16, 58)
+                .through(BOTTOM, 2, T20, 60)
+                .bars(new BeamCage.Group(BOTTOM, 1, 1, T20, 70, -100, 4000, false, false, false, true))
+                .bars(new BeamCage.Group(BOTTOM, 1, 1, T20, 70, -100, 4700, false, false, false, true))
+                .zone(0, 0, 6000, T10, 2, 150)
+                .told();
         apart.tells("pair-ends", 800, 700, 4000, "25.6.1");
-        LaidByHand.Told thick = new LaidByHand(simple(600, 10), ACI).through(TOP, 2, T16, 58).through(BOTTOM, 2, T20, 60)
-            .bars(new BeamCage.Group(BOTTOM, 1, 2, BarCatalogue.METRIC.find("T40"), 90, -100, 6100, false, false, false, true)).zone(0, 0, 6000, T10, 2, 150).told();
+        LaidByHand.Told thick = new LaidByHand(simple(600, 10), ACI)
+                .through(TOP, 2, T16, 58)
+                .through(BOTTOM, 2, T20, 60)
+                .bars(new BeamCage.Group(
+                        BOTTOM, 1, 2, BarCatalogue.METRIC.find("T40"), 90, -100, 6100, false, false, false, true))
+                .zone(0, 0, 6000, T10, 2, 150)
+                .told();
         thick.tells("pair-size", 40, 36, -100, "25.6.1").silent("pair-ends");
         assertEquals(0, thick.of("pair-size").part());
-        LaidByHand second = new LaidByHand(twoSpans(0), ACI).through(TOP, 2, T16, 58).through(BOTTOM, 2, T20, 60)
-            .bars(new BeamCage.Group(BOTTOM, 1, 2, T20, 70, 8000, 11_000, false, false, false, true)).zone(0, 0, 6000, T10, 2, 150).zone(1, 6000, 12_000, T10, 2, 150);
+        LaidByHand second = new LaidByHand(twoSpans(0), ACI)
+                .through(TOP, 2, T16, 58)
+                .through(BOTTOM, 2, T20, 60)
+                .bars(new BeamCage.Group(BOTTOM, 1, 2, T20, 70, 8000, 11_000, false, false, false, true))
+                .zone(0, 0, 6000, T10, 2, 150)
+                .zone(1, 6000, 12_000, T10, 2, 150);
         assertEquals(1, second.told().of("pair-ends").part());
-        assertTrue(PairCheck.inSpan(l.line, 3000) && !PairCheck.inSpan(l.line, 0.5) && !PairCheck.inSpan(l.line, 5999.5) && PairCheck.inSpan(l.line, 2) && PairCheck.inSpan(l.line, 5998));
+        assertTrue(PairCheck.inSpan(l.line, 3000)
+                && !PairCheck.inSpan(l.line, 0.5)
+                && !PairCheck.inSpan(l.line, 5999.5)
+                && PairCheck.inSpan(l.line, 2)
+                && PairCheck.inSpan(l.line, 5998));
         List<BeamCage.Group> g = l.cage().groups();
-        assertTrue(PairCheck.partners(g.get(2), g.get(3)) && !PairCheck.partners(g.get(2), g.get(2)) && !PairCheck.partners(g.get(1), g.get(2)) && !PairCheck.partners(g.get(2), g.get(1)));
+        assertTrue(PairCheck.partners(g.get(2), g.get(3))
+                && !PairCheck.partners(g.get(2), g.get(2))
+                && !PairCheck.partners(g.get(1), g.get(2))
+                && !PairCheck.partners(g.get(2), g.get(1)));
         BeamCage.Group other = new BeamCage.Group(BOTTOM, 1, 1, T20, 70, 4000, 5000, false, false, false, true);
         assertFalse(PairCheck.partners(g.get(2), other) || PairCheck.partners(other, g.get(2)), "one after the other");
-        assertFalse(PairCheck.partners(g.get(2), new BeamCage.Group(TOP, 1, 1, T20, 70, 1000, 4000, false, false, false, true)));
-        assertFalse(PairCheck.partners(g.get(2), new BeamCage.Group(BOTTOM, 2, 1, T20, 120, 1000, 4000, false, false, false, true)));
+        assertFalse(PairCheck.partners(
+                g.get(2), new BeamCage.Group(TOP, 1, 1, T20, 70, 1000, 4000, false, false, false, true)));
+        assertFalse(PairCheck.partners(
+                g.get(2), new BeamCage.Group(BOTTOM, 2, 1, T20, 120, 1000, 4000, false, false, false, true)));
     }
 
     // ---- deflection -------------------------------------------------------------------------------------------------
 
     private static ModelBuilder service(ModelBuilder m, double lasting) {
         m.combine("U", Map.of("P", 1.4));
-        m.combinations.add(new Combination("S", "S", Purpose.SERVICE_CHARACTERISTIC, List.of(new Combination.Term("P", 1.0))));
-        m.combinations.add(new Combination("Q", "Q", Purpose.SERVICE_QUASI_PERMANENT, List.of(new Combination.Term("P", lasting))));
+        m.combinations.add(
+                new Combination("S", "S", Purpose.SERVICE_CHARACTERISTIC, List.of(new Combination.Term("P", 1.0))));
+        m.combinations.add(new Combination(
+                "Q", "Q", Purpose.SERVICE_QUASI_PERMANENT, List.of(new Combination.Term("P", lasting))));
         return m;
     }
 
@@ -211,25 +308,47 @@ class BeamEndsByHandTest {
     /** 300 deep over 6 m is thinner than 6000 / 16: its deflections are computed and keep L/360 and L/240 (table 24.2.2). */
     @Test
     void thinSpansKeepTheirLimits() {
-        LaidByHand.Told t = new LaidByHand(service(simple(300, 6), 0.4), ACI).through(TOP, 2, T16, 58).through(BOTTOM, 4, T20, 60).zone(0, 0, 6000, T10, 2, 100).told();
+        LaidByHand.Told t = new LaidByHand(service(simple(300, 6), 0.4), ACI)
+                .through(TOP, 2, T16, 58)
+                .through(BOTTOM, 4, T20, 60)
+                .zone(0, 0, 6000, T10, 2, 100)
+                .told();
         Deflections d = t.design().deflections().get(0);
-        t.tells("deflection-live", d.mostLive(), 6000 / 360.0, 3000, "24.2.2").tells("deflection-lasting", d.mostLasting(), 6000 / 240.0, 3000, "24.2.2");
+        t.tells("deflection-live", d.mostLive(), 6000 / 360.0, 3000, "24.2.2")
+                .tells("deflection-lasting", d.mostLasting(), 6000 / 240.0, 3000, "24.2.2");
         t.cause("deflection-live", Cause.DEFLECTION).silent("span-to-depth", "deflection-total");
         assertEquals("S", t.of("deflection-live").combination());
         // a deep one needs none computed, but where partitions are likely to be damaged
-        LaidByHand.Told deep = new LaidByHand(service(simple(600, 6), 0.4), ACI).through(TOP, 2, T16, 58).through(BOTTOM, 4, T20, 60).zone(0, 0, 6000, T10, 2, 100).told();
+        LaidByHand.Told deep = new LaidByHand(service(simple(600, 6), 0.4), ACI)
+                .through(TOP, 2, T16, 58)
+                .through(BOTTOM, 4, T20, 60)
+                .zone(0, 0, 6000, T10, 2, 100)
+                .told();
         deep.tells("span-to-depth", 375, 600, 3000, "9.3.1.1").silent("deflection-live", "deflection-lasting");
-        LaidByHand.Told sensitive = new LaidByHand(service(simple(600, 6), 0.4), limits("aci-318m-19", 480)).through(TOP, 2, T16, 58).through(BOTTOM, 4, T20, 60)
-            .zone(0, 0, 6000, T10, 2, 100).told();
-        sensitive.tells("deflection-lasting", sensitive.design().deflections().get(0).mostLasting(), 6000 / 480.0, 3000, "24.2.2").silent("span-to-depth");
+        LaidByHand.Told sensitive = new LaidByHand(service(simple(600, 6), 0.4), limits("aci-318m-19", 480))
+                .through(TOP, 2, T16, 58)
+                .through(BOTTOM, 4, T20, 60)
+                .zone(0, 0, 6000, T10, 2, 100)
+                .told();
+        sensitive
+                .tells(
+                        "deflection-lasting",
+                        sensitive.design().deflections().get(0).mostLasting(),
+                        6000 / 480.0,
+                        3000,
+                        "24.2.2")
+                .silent("span-to-depth");
     }
 
     /** By Eurocode what is sustained keeps L/250 (7.4.1(4)); what comes after partitions only where they are likely to be damaged. */
     @Test
     void thinSpansByEurocode() {
         for (double lasting : new double[] {250, 500}) {
-            LaidByHand.Told t = new LaidByHand(service(simple(300, 12), 0.6), limits("en-1992-1-1", lasting)).through(TOP, 2, T16, 53).through(BOTTOM, 4, T20, 55).zone(0, 0, 6000, T10, 2, 100)
-                .told();
+            LaidByHand.Told t = new LaidByHand(service(simple(300, 12), 0.6), limits("en-1992-1-1", lasting))
+                    .through(TOP, 2, T16, 53)
+                    .through(BOTTOM, 4, T20, 55)
+                    .zone(0, 0, 6000, T10, 2, 100)
+                    .told();
             Deflections d = t.design().deflections().get(0);
             t.tells("deflection-total", d.total(), 24, 3000, "7.4.1").silent("deflection-live", "span-to-depth");
             assertEquals("Q", t.of("deflection-total").combination());
@@ -245,38 +364,76 @@ class BeamEndsByHandTest {
     /** Table 9.3.1.1 with each kind of ends: 16, 18.5, 21, and 8 of the clear length of a cantilever, on either side. */
     @Test
     void leastDepthsByTheTable() {
-        ModelBuilder m = new ModelBuilder().section("S", 300, 600).joint("o", -2000, 0, 0).joint("A", 0, 0, 0).joint("B", 6000, 0, 0).joint("E", 12_000, 0, 0).joint("G", 18_000, 0, 0)
-            .beam("m0", "o", "A").beam("m1", "A", "B").beam("m2", "B", "E").beam("m3", "E", "G").pinned("A").pinned("B").pinned("E").pinned("G").spread("m1", 0, 6000, 10, 10);
+        ModelBuilder m = new ModelBuilder()
+                .section("S", 300, 600)
+                .joint("o", -2000, 0, 0)
+                .joint("A", 0, 0, 0)
+                .joint("B", 6000, 0, 0)
+                .joint("E", 12_000, 0, 0)
+                .joint("G", 18_000, 0, 0)
+                .beam("m0", "o", "A")
+                .beam("m1", "A", "B")
+                .beam("m2", "B", "E")
+                .beam("m3", "E", "G")
+                .pinned("A")
+                .pinned("B")
+                .pinned("E")
+                .pinned("G")
+                .spread("m1", 0, 6000, 10, 10);
         LaidByHand l = new LaidByHand(m, ACI).through(TOP, 2, T16, 58).through(BOTTOM, 2, T16, 58);
         BarsAt bars = new BarsAt(l.line, l.cage(), ACI);
         double[] expected = {2000 / 8.0, 6000 / 21.0, 6000 / 21.0, 6000 / 18.5};
         for (int i = 0; i < 4; i++) {
-            assertEquals(expected[i], DeflectionCheck.leastDepth(l.line, l.line.spans().get(i), bars, ACI, kolonne.core.explain.Trace.OFF), 1e-6, "span " + i);
+            assertEquals(
+                    expected[i],
+                    DeflectionCheck.leastDepth(
+                            l.line, l.line.spans().get(i), bars, ACI, kolonne.core.explain.Trace.OFF),
+                    1e-6,
+                    "span " + i);
         }
-        assertEquals(kolonne.core.code.SpanRules.SpanEnds.CANTILEVER, DeflectionCheck.ends(l.line, l.line.spans().get(0)));
-        // (7.16) goes by the tension steel where it is: the top of a cantilever at its support, the bottom in the middle of a span
+        assertEquals(
+                kolonne.core.code.SpanRules.SpanEnds.CANTILEVER,
+                DeflectionCheck.ends(l.line, l.line.spans().get(0)));
+        // (7.16) goes by the tension steel where it is: the top of a cantilever at its support, the bottom in the
+        // middle of a span
         Basis en = Basis.standard("en-1992-1-1");
-        LaidByHand more = new LaidByHand(m, en).through(TOP, 2, T16, 53).bars(new BeamCage.Group(TOP, 1, 2, T32, 61, 1500, 2500, false, false, false)).through(BOTTOM, 2, T16, 53)
-            .bars(new BeamCage.Group(BOTTOM, 1, 2, T25, 57.5, 4500, 5500, false, false, false));
+        LaidByHand more = new LaidByHand(m, en)
+                .through(TOP, 2, T16, 53)
+                .bars(new BeamCage.Group(TOP, 1, 2, T32, 61, 1500, 2500, false, false, false))
+                .through(BOTTOM, 2, T16, 53)
+                .bars(new BeamCage.Group(BOTTOM, 1, 2, T25, 57.5, 4500, 5500, false, false, false));
         BarsAt there = new BarsAt(more.line, more.cage(), en);
-        BarsAt without = new BarsAt(more.line, new LaidByHand(m, en).through(TOP, 2, T16, 53).through(BOTTOM, 2, T16, 53).cage(), en);
+        BarsAt without = new BarsAt(
+                more.line,
+                new LaidByHand(m, en)
+                        .through(TOP, 2, T16, 53)
+                        .through(BOTTOM, 2, T16, 53)
+                        .cage(),
+                en);
         for (int i : new int[] {0, 1}) {
-            assertTrue(depth(more, i, there, en) > depth(more, i, without, en), "more steel, more stress in the concrete: span " + i);
+            assertTrue(
+                    depth(more, i, there, en) > depth(more, i, without, en),
+                    "more steel, more stress in the concrete: span " + i);
         }
         assertEquals(depth(more, 2, without, en), depth(more, 2, there, en), 1e-9);
     }
 
     private static double depth(LaidByHand l, int span, BarsAt bars, Basis basis) {
-        return DeflectionCheck.leastDepth(l.line, l.line.spans().get(span), bars, basis, kolonne.core.explain.Trace.OFF);
+        return DeflectionCheck.leastDepth(
+                l.line, l.line.spans().get(span), bars, basis, kolonne.core.explain.Trace.OFF);
     }
 
     // ---- sidesway ---------------------------------------------------------------------------------------------------
 
     @Test
     void swayOfTheStorey() {
-        kolonne.core.analysis.Analysis a = ModelBuilder.portal(250e3, CaseKind.WIND, true).solve();
+        kolonne.core.analysis.Analysis a =
+                ModelBuilder.portal(250e3, CaseKind.WIND, true).solve();
         double q = 500e3 * a.displacement(1, a.index().jointNumber("B"), 0) / (20e3 * 5000);
-        LaidByHand l = new LaidByHand(ModelBuilder.portal(250e3, CaseKind.WIND, true), ACI).hooked(TOP, 2, T20, 60).hooked(BOTTOM, 2, T20, 60).zone(0, 150, 5850, T10, 2, 100);
+        LaidByHand l = new LaidByHand(ModelBuilder.portal(250e3, CaseKind.WIND, true), ACI)
+                .hooked(TOP, 2, T20, 60)
+                .hooked(BOTTOM, 2, T20, 60)
+                .zone(0, 150, 5850, T10, 2, 100);
         LaidByHand.Told t = l.told();
         // 6.2.5.3: at most 1.4
         CheckResult c = t.of("second-order");
@@ -287,13 +444,30 @@ class BeamEndsByHandTest {
         assertEquals("whole span", c.place());
         t.cause("second-order", Cause.SLENDERNESS);
         List<Step> steps = l.explained(200);
-        assertEquals(c.demand(), steps.stream().filter(s -> s.symbol().equals("δs")).findFirst().orElseThrow().value(), 1e-9);
-        new LaidByHand(ModelBuilder.portal(250e3, CaseKind.WIND, true), Basis.standard("en-1992-1-1")).hooked(TOP, 2, T20, 60).hooked(BOTTOM, 2, T20, 60).told().silent("second-order");
-        LaidByHand still = new LaidByHand(ModelBuilder.portal(1e3, CaseKind.WIND, true), ACI).hooked(TOP, 2, T20, 60).hooked(BOTTOM, 2, T20, 60);
+        assertEquals(
+                c.demand(),
+                steps.stream()
+                        .filter(s -> s.symbol().equals("δs"))
+                        .findFirst()
+                        .orElseThrow()
+                        .value(),
+                1e-9);
+        new LaidByHand(ModelBuilder.portal(250e3, CaseKind.WIND, true), Basis.standard("en-1992-1-1"))
+                .hooked(TOP, 2, T20, 60)
+                .hooked(BOTTOM, 2, T20, 60)
+                .told()
+                .silent("second-order");
+        LaidByHand still = new LaidByHand(ModelBuilder.portal(1e3, CaseKind.WIND, true), ACI)
+                .hooked(TOP, 2, T20, 60)
+                .hooked(BOTTOM, 2, T20, 60);
         still.told().silent("second-order");
         assertTrue(still.explained(200).stream().noneMatch(s -> s.symbol().equals("δs")));
         // a storey past its buckling load has no capacity by any code
-        LaidByHand.Told unstable = new LaidByHand(ModelBuilder.portal(4000e3, CaseKind.WIND, true), Basis.standard("en-1992-1-1")).hooked(TOP, 2, T20, 60).hooked(BOTTOM, 2, T20, 60).told();
+        LaidByHand.Told unstable = new LaidByHand(
+                        ModelBuilder.portal(4000e3, CaseKind.WIND, true), Basis.standard("en-1992-1-1"))
+                .hooked(TOP, 2, T20, 60)
+                .hooked(BOTTOM, 2, T20, 60)
+                .told();
         assertEquals(CheckResult.NO_CAPACITY, unstable.of("second-order").utilisation(), 1e-9);
     }
 
@@ -301,19 +475,30 @@ class BeamEndsByHandTest {
     @ParameterizedTest
     @CsvSource({"0.0715, false", "0.0725, true"})
     void whatIsNegligible(double w, boolean told) {
-        LaidByHand.Told t = new LaidByHand(simple(600, w), ACI).through(TOP, 2, T16, 58).through(BOTTOM, 4, T20, 60).zone(0, 0, 6000, T10, 2, 150).told();
-        assertEquals(told, t.design().checks().stream().anyMatch(c -> c.kind().id().equals("flexure-bottom")));
-        assertEquals(1e-4 * 30 * 300 * 600 * 600, t.design().line().spans().get(0).negligibleMoment(), 1e-6);
+        LaidByHand.Told t = new LaidByHand(simple(600, w), ACI)
+                .through(TOP, 2, T16, 58)
+                .through(BOTTOM, 4, T20, 60)
+                .zone(0, 0, 6000, T10, 2, 150)
+                .told();
+        assertEquals(
+                told, t.design().checks().stream().anyMatch(c -> c.kind().id().equals("flexure-bottom")));
+        assertEquals(
+                1e-4 * 30 * 300 * 600 * 600, t.design().line().spans().get(0).negligibleMoment(), 1e-6);
     }
 
     /** 9.7.3.5 by hand for every end of short bars: the least of (a) Vu / (2/3 φVn) and, with twice the bars needed, (b) Vu / (3/4 φVn). */
     @Test
     void shearWhereTopBarsEnd() {
-        LaidByHand l = new LaidByHand(twoSpans(0), ACI).through(TOP, 2, T16, 58).bars(new BeamCage.Group(TOP, 1, 2, T16, 58, 5100, 6900, false, false, false)).through(BOTTOM, 3, T20, 60)
-            .zone(0, 0, 6000, T10, 2, 150).zone(1, 6000, 12_000, T10, 2, 150);
+        LaidByHand l = new LaidByHand(twoSpans(0), ACI)
+                .through(TOP, 2, T16, 58)
+                .bars(new BeamCage.Group(TOP, 1, 2, T16, 58, 5100, 6900, false, false, false))
+                .through(BOTTOM, 3, T20, 60)
+                .zone(0, 0, 6000, T10, 2, 150)
+                .zone(1, 6000, 12_000, T10, 2, 150);
         LaidByHand.Told t = l.told();
         double vn = 0.75 * (0.17 * Math.sqrt(30) * 300 * 540 + 2 * T10.area() / 150 * 420 * 540);
-        double has = BeamChecksByHandTest.phiMn(300, 30, 420, new double[] {542, 2 * T16.area()}, new double[] {60, 3 * T20.area()});
+        double has = BeamChecksByHandTest.phiMn(
+                300, 30, 420, new double[] {542, 2 * T16.area()}, new double[] {60, 3 * T20.area()});
         // the stations around 5.1 m are at 4.8 and 5.4 m: 90 − 40 × 5.4 and the moment there
         double v = 40 * 5400 - 90e3;
         double m = 40 * 5400 * 5400 / 2.0 - 90e3 * 5400;
@@ -326,18 +511,35 @@ class BeamEndsByHandTest {
     @Test
     void simpleAndContinuousEnds() {
         for (boolean simple : new boolean[] {true, false}) {
-            ModelBuilder m = new ModelBuilder().section("S", 300, 600).section("K", 400, 400).joint("A", 0, 0, 0).joint("B", 6000, 0, 0).joint("E", 12_000, 0, 0);
+            ModelBuilder m = new ModelBuilder()
+                    .section("S", 300, 600)
+                    .section("K", 400, 400)
+                    .joint("A", 0, 0, 0)
+                    .joint("B", 6000, 0, 0)
+                    .joint("E", 12_000, 0, 0);
             for (int i = 0; i < 3; i++) {
-                m.joint("F" + i, 6000 * i, 0, -3000).column("c" + i, "F" + i, List.of("A", "B", "E").get(i)).fixed("F" + i);
+                m.joint("F" + i, 6000 * i, 0, -3000)
+                        .column("c" + i, "F" + i, List.of("A", "B", "E").get(i))
+                        .fixed("F" + i);
             }
             m.members.replaceAll(c -> c.withSection("K"));
             kolonne.core.model.Release end = simple ? kolonne.core.model.Release.PIN : kolonne.core.model.Release.NONE;
-            m.beam("m1", "A", "B", end, kolonne.core.model.Release.NONE, 0, 0).beam("m2", "B", "E", kolonne.core.model.Release.NONE, end, 0, 0).spread("m1", 0, 6000, 40, 40)
-                .spread("m2", 0, 6000, 40, 40);
-            LaidByHand.Told t = new LaidByHand(m, ACI).hooked(TOP, 4, T16, 58).hooked(BOTTOM, 2, T20, 60).bars(bottom(4, 8000, 10_000)).zone(0, 200, 5800, T10, 2, 150)
-                .zone(1, 6200, 11_800, T10, 2, 150).told();
+            m.beam("m1", "A", "B", end, kolonne.core.model.Release.NONE, 0, 0)
+                    .beam("m2", "B", "E", kolonne.core.model.Release.NONE, end, 0, 0)
+                    .spread("m1", 0, 6000, 40, 40)
+                    .spread("m2", 0, 6000, 40, 40);
+            LaidByHand.Told t = new LaidByHand(m, ACI)
+                    .hooked(TOP, 4, T16, 58)
+                    .hooked(BOTTOM, 2, T20, 60)
+                    .bars(bottom(4, 8000, 10_000))
+                    .zone(0, 200, 5800, T10, 2, 150)
+                    .zone(1, 6200, 11_800, T10, 2, 150)
+                    .told();
             // six in the second span only
-            assertEquals(simple ? 6.0 / 3 / 2 : 6.0 / 4 / 2, t.of("bottom-into-support").utilisation(), 1e-6);
+            assertEquals(
+                    simple ? 6.0 / 3 / 2 : 6.0 / 4 / 2,
+                    t.of("bottom-into-support").utilisation(),
+                    1e-6);
             assertEquals(1, t.of("bottom-into-support").part());
             assertEquals(simple ? 11_800 : 6200, t.of("bottom-into-support").x(), 1e-6);
         }
@@ -350,8 +552,10 @@ class BeamEndsByHandTest {
         double face = 6000 - column / 2;
         Basis en = Basis.standard("en-1992-1-1");
         LaidByHand l = new LaidByHand(twoSpans(column), en);
-        LaidByHand.Told t = l.hooked(TOP, 4, T16, 58).bars(new BeamCage.Group(BOTTOM, 1, 4, T20, 60, l.line.firstBar(en), face + past, false, false, false))
-            .bars(new BeamCage.Group(BOTTOM, 1, 4, T20, 60, 6000, l.line.lastBar(en), false, false, false)).told();
+        LaidByHand.Told t = l.hooked(TOP, 4, T16, 58)
+                .bars(new BeamCage.Group(BOTTOM, 1, 4, T20, 60, l.line.firstBar(en), face + past, false, false, false))
+                .bars(new BeamCage.Group(BOTTOM, 1, 4, T20, 60, 6000, l.line.lastBar(en), false, false, false))
+                .told();
         assertEquals(counts, t.of("bottom-into-support").satisfied());
     }
 
@@ -364,7 +568,9 @@ class BeamEndsByHandTest {
             LaidByHand l = new LaidByHand(twoSpans(column), en);
             double from = l.line.firstBar(en) + (left ? later : 0);
             double to = l.line.lastBar(en) - (left ? 0 : later);
-            LaidByHand.Told t = l.hooked(TOP, 4, T16, 58).bars(new BeamCage.Group(BOTTOM, 1, 4, T20, 60, from, to, false, false, true)).told();
+            LaidByHand.Told t = l.hooked(TOP, 4, T16, 58)
+                    .bars(new BeamCage.Group(BOTTOM, 1, 4, T20, 60, from, to, false, false, true))
+                    .told();
             assertEquals(counts, t.of("bottom-into-support").satisfied(), left ? "left" : "right");
         }
     }
@@ -372,16 +578,27 @@ class BeamEndsByHandTest {
     /** The calculation works the deflection out where service loads are known. */
     @Test
     void theCalculationOfADeflection() {
-        LaidByHand l = new LaidByHand(service(simple(300, 6), 0.4), ACI).through(TOP, 2, T16, 58).through(BOTTOM, 4, T20, 60).zone(0, 0, 6000, T10, 2, 100);
+        LaidByHand l = new LaidByHand(service(simple(300, 6), 0.4), ACI)
+                .through(TOP, 2, T16, 58)
+                .through(BOTTOM, 4, T20, 60)
+                .zone(0, 0, 6000, T10, 2, 100);
         assertTrue(l.explained(3000).stream().anyMatch(s -> s.clause().startsWith("24.2.3")), "Ie");
-        LaidByHand none = new LaidByHand(simple(300, 6), ACI).through(TOP, 2, T16, 58).through(BOTTOM, 4, T20, 60).zone(0, 0, 6000, T10, 2, 100);
+        LaidByHand none = new LaidByHand(simple(300, 6), ACI)
+                .through(TOP, 2, T16, 58)
+                .through(BOTTOM, 4, T20, 60)
+                .zone(0, 0, 6000, T10, 2, 100);
         assertTrue(none.explained(3000).stream().noneMatch(s -> s.clause().startsWith("24.2.3")));
     }
 
     /** One end of short bars only, where the shear is negative: it counts by size. */
     @Test
     void shearIsCountedBySize() {
-        LaidByHand.Told t = new LaidByHand(simple(600, 40), ACI).through(TOP, 2, T16, 58).through(BOTTOM, 2, T20, 60).bars(bottom(2, -100, 4500)).zone(0, 0, 6000, T10, 2, 150).told();
+        LaidByHand.Told t = new LaidByHand(simple(600, 40), ACI)
+                .through(TOP, 2, T16, 58)
+                .through(BOTTOM, 2, T20, 60)
+                .bars(bottom(2, -100, 4500))
+                .zone(0, 0, 6000, T10, 2, 150)
+                .told();
         assertEquals(4500, t.of("cut-off-tension").x(), 1e-9);
         assertEquals(40 * 1800, t.of("cut-off-tension").demand(), 1, "at the station beyond, 4.8 m");
     }
@@ -389,9 +606,15 @@ class BeamEndsByHandTest {
     /** The calculation of a span works out the hooks of its own end of the line. */
     @Test
     void hooksOfTheirOwnSpan() {
-        LaidByHand right = new LaidByHand(twoSpans(400), ACI).bars(new BeamCage.Group(TOP, 1, 4, T16, 58, -160, 12_160, false, true, true)).through(BOTTOM, 3, T20, 60);
-        LaidByHand left = new LaidByHand(twoSpans(400), ACI).bars(new BeamCage.Group(TOP, 1, 4, T16, 58, -160, 12_160, true, false, true)).through(BOTTOM, 3, T20, 60);
-        assertEquals(List.of(false, true, true, false), List.of(hooks(right, 3000), hooks(right, 9000), hooks(left, 3000), hooks(left, 9000)));
+        LaidByHand right = new LaidByHand(twoSpans(400), ACI)
+                .bars(new BeamCage.Group(TOP, 1, 4, T16, 58, -160, 12_160, false, true, true))
+                .through(BOTTOM, 3, T20, 60);
+        LaidByHand left = new LaidByHand(twoSpans(400), ACI)
+                .bars(new BeamCage.Group(TOP, 1, 4, T16, 58, -160, 12_160, true, false, true))
+                .through(BOTTOM, 3, T20, 60);
+        assertEquals(
+                List.of(false, true, true, false),
+                List.of(hooks(right, 3000), hooks(right, 9000), hooks(left, 3000), hooks(left, 9000)));
     }
 
     private static boolean hooks(LaidByHand l, double x) {

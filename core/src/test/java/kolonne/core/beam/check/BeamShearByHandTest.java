@@ -25,14 +25,25 @@ class BeamShearByHandTest {
 
     /** A beam of 6 m, pin-ended between columns of 400: faces at 200 and 5800. */
     private static ModelBuilder columns() {
-        ModelBuilder m = new ModelBuilder().section("K", 400, 400).joint("F", 0, 0, -3000).joint("A", 0, 0, 0).joint("G", 6000, 0, -3000).joint("B", 6000, 0, 0)
-            .column("c1", "F", "A").column("c2", "G", "B").fixed("F").fixed("G");
+        ModelBuilder m = new ModelBuilder()
+                .section("K", 400, 400)
+                .joint("F", 0, 0, -3000)
+                .joint("A", 0, 0, 0)
+                .joint("G", 6000, 0, -3000)
+                .joint("B", 6000, 0, 0)
+                .column("c1", "F", "A")
+                .column("c2", "G", "B")
+                .fixed("F")
+                .fixed("G");
         m.members.replaceAll(c -> c.withSection("K"));
         return m.section("S", 300, 600).beam("m", "A", "B", Release.PIN, Release.PIN, 0, 0);
     }
 
     private static LaidByHand laid(ModelBuilder m) {
-        return new LaidByHand(m, ACI).through(TOP, 2, T16, 58).through(BOTTOM, 4, T20, 60).zone(0, 200, 5800, T10, 2, 150);
+        return new LaidByHand(m, ACI)
+                .through(TOP, 2, T16, 58)
+                .through(BOTTOM, 4, T20, 60)
+                .zone(0, 200, 5800, T10, 2, 150);
     }
 
     private static double strength(double spacing) {
@@ -55,7 +66,9 @@ class BeamShearByHandTest {
         assertEquals(200 + D, all.get(0).x(), 1e-6);
         assertEquals(5800 - D, all.get(all.size() - 1).x(), 1e-6);
         assertEquals(v, all.get(all.size() - 1).v(), 1);
-        assertTrue(all.stream().allMatch(d -> Math.abs(d.v() - 50 * Math.abs(d.x() - 3000)) < 1), "between stations as well");
+        assertTrue(
+                all.stream().allMatch(d -> Math.abs(d.v() - 50 * Math.abs(d.x() - 3000)) < 1),
+                "between stations as well");
         for (int i = 1; i < all.size(); i++) {
             assertTrue(all.get(i).x() >= all.get(i - 1).x() && all.get(i).span() == 0, "in order");
         }
@@ -82,10 +95,20 @@ class BeamShearByHandTest {
     @Test
     void aShortSpanIsDesignedForAtItsFaces() {
         for (double clear : new double[] {3 * D - 10, 3 * D + 10}) {
-            ModelBuilder m = new ModelBuilder().section("K", 400, 400).joint("F", 0, 0, -3000).joint("A", 0, 0, 0).joint("G", clear + 400, 0, -3000).joint("B", clear + 400, 0, 0)
-                .column("c1", "F", "A").column("c2", "G", "B").fixed("F").fixed("G");
+            ModelBuilder m = new ModelBuilder()
+                    .section("K", 400, 400)
+                    .joint("F", 0, 0, -3000)
+                    .joint("A", 0, 0, 0)
+                    .joint("G", clear + 400, 0, -3000)
+                    .joint("B", clear + 400, 0, 0)
+                    .column("c1", "F", "A")
+                    .column("c2", "G", "B")
+                    .fixed("F")
+                    .fixed("G");
             m.members.replaceAll(c -> c.withSection("K"));
-            m.section("S", 300, 600).beam("m", "A", "B", Release.PIN, Release.PIN, 0, 0).spread("m", 0, clear + 400, 50, 50);
+            m.section("S", 300, 600)
+                    .beam("m", "A", "B", Release.PIN, Release.PIN, 0, 0)
+                    .spread("m", 0, clear + 400, 50, 50);
             LaidByHand l = new LaidByHand(m, ACI);
             l.through(TOP, 2, T16, 58).through(BOTTOM, 4, T20, 60);
             assertEquals(clear < 3 * D ? 200 : 200 + D, demands(l).get(0).x(), 1e-6);
@@ -110,23 +133,36 @@ class BeamShearByHandTest {
     @Test
     void everyZoneHasItsOwnShear() {
         double w = 0.75 * 0.55 * Math.sqrt(30) * 300 * 540 / (3000 - 200 - D);
-        LaidByHand l = new LaidByHand(columns().spread("m", 0, 6000, w, w), ACI).through(TOP, 2, T16, 58).through(BOTTOM, 4, T20, 60).zone(0, 200, 1700, T10, 2, 90)
-            .zone(0, 1700, 4300, T10, 2, 200).zone(0, 4300, 5800, T10, 2, 90);
+        LaidByHand l = new LaidByHand(columns().spread("m", 0, 6000, w, w), ACI)
+                .through(TOP, 2, T16, 58)
+                .through(BOTTOM, 4, T20, 60)
+                .zone(0, 200, 1700, T10, 2, 90)
+                .zone(0, 1700, 4300, T10, 2, 200)
+                .zone(0, 4300, 5800, T10, 2, 90);
         LaidByHand.Told t = l.told();
         t.tells("stirrup-spacing", 200, 270, 3000, "9.7.6.2.2");
-        LaidByHand wide = new LaidByHand(columns().spread("m", 0, 6000, w, w), ACI).through(TOP, 2, T16, 58).through(BOTTOM, 4, T20, 60).zone(0, 200, 1700, T10, 2, 140)
-            .zone(0, 1700, 4300, T10, 2, 200).zone(0, 4300, 5800, T10, 2, 100);
+        LaidByHand wide = new LaidByHand(columns().spread("m", 0, 6000, w, w), ACI)
+                .through(TOP, 2, T16, 58)
+                .through(BOTTOM, 4, T20, 60)
+                .zone(0, 200, 1700, T10, 2, 140)
+                .zone(0, 1700, 4300, T10, 2, 200)
+                .zone(0, 4300, 5800, T10, 2, 100);
         wide.told().tells("stirrup-spacing", 140, 135, 950, "9.7.6.2.2");
         assertFalse(wide.told().design().satisfied());
     }
 
     @Test
     void withoutStirrupsOnlyTheConcrete() {
-        LaidByHand l = new LaidByHand(columns().spread("m", 0, 6000, 50, 50), ACI).through(TOP, 2, T16, 58).through(BOTTOM, 4, T20, 60);
+        LaidByHand l = new LaidByHand(columns().spread("m", 0, 6000, 50, 50), ACI)
+                .through(TOP, 2, T16, 58)
+                .through(BOTTOM, 4, T20, 60);
         LaidByHand.Told t = l.told();
         double rho = Math.min(2 * T16.area(), 4 * T20.area()) / (300 * 540);
         double size = Math.min(1, Math.sqrt(2 / (1 + 0.004 * 540)));
-        assertEquals(0.75 * 0.66 * size * Math.cbrt(rho) * Math.sqrt(30) * 300 * 540, t.of("shear").capacity(), 10);
+        assertEquals(
+                0.75 * 0.66 * size * Math.cbrt(rho) * Math.sqrt(30) * 300 * 540,
+                t.of("shear").capacity(),
+                10);
         t.cause("shear", Cause.SHEAR).silent("stirrup-spacing", "leg-spacing", "minimum-shear-steel", "legs-most");
         assertFalse(t.of("shear").satisfied());
     }
@@ -135,10 +171,18 @@ class BeamShearByHandTest {
     @Test
     void theColumnIsUnderOneEnd() {
         for (boolean left : new boolean[] {true, false}) {
-            ModelBuilder m = new ModelBuilder().section("K", 400, 400).joint("F", left ? 0 : 6000, 0, -3000).joint("A", 0, 0, 0).joint("B", 6000, 0, 0)
-                .column("c1", "F", left ? "A" : "B").fixed("F").pinned(left ? "B" : "A");
+            ModelBuilder m = new ModelBuilder()
+                    .section("K", 400, 400)
+                    .joint("F", left ? 0 : 6000, 0, -3000)
+                    .joint("A", 0, 0, 0)
+                    .joint("B", 6000, 0, 0)
+                    .column("c1", "F", left ? "A" : "B")
+                    .fixed("F")
+                    .pinned(left ? "B" : "A");
             m.members.replaceAll(c -> c.withSection("K"));
-            m.section("S", 300, 600).beam("m", "A", "B", left ? Release.PIN : Release.NONE, left ? Release.NONE : Release.PIN, 0, 0).spread("m", 0, 6000, 50, 50);
+            m.section("S", 300, 600)
+                    .beam("m", "A", "B", left ? Release.PIN : Release.NONE, left ? Release.NONE : Release.PIN, 0, 0)
+                    .spread("m", 0, 6000, 50, 50);
             List<BeamShearCheck.Demand> all = demands(new LaidByHand(m, ACI));
             assertEquals(left ? 200 + D : 0, all.get(0).x(), 1e-6);
             assertEquals(left ? 6000 : 5800 - D, all.get(all.size() - 1).x(), 1e-6);
@@ -148,12 +192,23 @@ class BeamShearByHandTest {
     /** Places of a second span are its own, each with its own shear. */
     @Test
     void theSecondSpan() {
-        ModelBuilder m = new ModelBuilder().section("S", 300, 600).joint("A", 0, 0, 0).joint("B", 6000, 0, 0).joint("E", 12_000, 0, 0).beam("m1", "A", "B").beam("m2", "B", "E")
-            .pinned("A").pinned("B").pinned("E").spread("m1", 0, 6000, 40, 40).spread("m2", 0, 6000, 40, 40);
+        ModelBuilder m = new ModelBuilder()
+                .section("S", 300, 600)
+                .joint("A", 0, 0, 0)
+                .joint("B", 6000, 0, 0)
+                .joint("E", 12_000, 0, 0)
+                .beam("m1", "A", "B")
+                .beam("m2", "B", "E")
+                .pinned("A")
+                .pinned("B")
+                .pinned("E")
+                .spread("m1", 0, 6000, 40, 40)
+                .spread("m2", 0, 6000, 40, 40);
         List<BeamShearCheck.Demand> all = demands(new LaidByHand(m, ACI));
         for (int span = 0; span < 2; span++) {
             int number = span;
-            for (BeamShearCheck.Demand d : all.stream().filter(q -> q.span() == number).toList()) {
+            for (BeamShearCheck.Demand d :
+                    all.stream().filter(q -> q.span() == number).toList()) {
                 double x = number == 0 ? d.x() : 12_000 - d.x();
                 assertEquals(Math.abs(90e3 - 40 * x), d.v(), 1, "at " + d.x());
             }

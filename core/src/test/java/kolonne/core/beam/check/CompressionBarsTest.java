@@ -27,10 +27,17 @@ class CompressionBarsTest {
     private static Analysis beam(double w) {
         ModelBuilder b = new ModelBuilder().section("S", 400, 500).section("K", 700, 700);
         for (int i = 0; i < 3; i++) {
-            b.joint("f" + i, 7000 * i, 0, 0).joint("t" + i, 7000 * i, 0, 3500).fixed("f" + i).column("c" + i, "f" + i, "t" + i);
+            b.joint("f" + i, 7000 * i, 0, 0)
+                    .joint("t" + i, 7000 * i, 0, 3500)
+                    .fixed("f" + i)
+                    .column("c" + i, "f" + i, "t" + i);
         }
         b.members.replaceAll(m -> m.withSection("K"));
-        return b.beam("m0", "t0", "t1").beam("m1", "t1", "t2").spread("m0", 0, 7000, w, w).spread("m1", 0, 7000, w, w).solve();
+        return b.beam("m0", "t0", "t1")
+                .beam("m1", "t1", "t2")
+                .spread("m0", 0, 7000, w, w)
+                .spread("m1", 0, 7000, w, w)
+                .solve();
     }
 
     private static BeamDesign design(Analysis a, String code) {
@@ -47,18 +54,34 @@ class CompressionBarsTest {
         assertTrue(!asked(design(beam(30), code)), "singly reinforced");
         BeamDesign heavy = design(beam(load), code);
         assertTrue(asked(heavy), heavy.checks().toString());
-        assertTrue(heavy.checks().stream().filter(c -> c.kind().id().startsWith("compression")).allMatch(CheckResult::satisfied), heavy.findings().toString());
+        assertTrue(
+                heavy.checks().stream()
+                        .filter(c -> c.kind().id().startsWith("compression"))
+                        .allMatch(CheckResult::satisfied),
+                heavy.findings().toString());
     }
 
     @Test
     void stirrupsTooFarApartOrWithTooFewLegsAreFound() {
         Analysis a = beam(150);
         BeamDesign d = design(a, "aci-318m-19");
-        List<BeamCage.Zone> wide = d.cage().zones().stream().map(z -> new BeamCage.Zone(z.span(), z.from(), z.to(), z.bar(), z.legs(), 600)).toList();
-        BeamDesign bad = BeamCheck.run(d.line(), new BeamCage(d.cage().groups(), wide, d.cage().sideBars()), BeamContext.of(a, Basis.standard(false)));
-        CheckResult c = bad.checks().stream().filter(q -> q.kind().id().equals("compression-spacing")).findFirst().orElseThrow();
+        List<BeamCage.Zone> wide = d.cage().zones().stream()
+                .map(z -> new BeamCage.Zone(z.span(), z.from(), z.to(), z.bar(), z.legs(), 600))
+                .toList();
+        BeamDesign bad = BeamCheck.run(
+                d.line(),
+                new BeamCage(d.cage().groups(), wide, d.cage().sideBars()),
+                BeamContext.of(a, Basis.standard(false)));
+        CheckResult c = bad.checks().stream()
+                .filter(q -> q.kind().id().equals("compression-spacing"))
+                .findFirst()
+                .orElseThrow();
         assertEquals("9.7.6.4", c.clause());
-        double thinnest = d.cage().groups().stream().filter(g -> g.face() == BeamCage.Face.BOTTOM).mapToDouble(g -> g.bar().diameter()).min().orElseThrow();
+        double thinnest = d.cage().groups().stream()
+                .filter(g -> g.face() == BeamCage.Face.BOTTOM)
+                .mapToDouble(g -> g.bar().diameter())
+                .min()
+                .orElseThrow();
         assertEquals(Math.min(16 * thinnest, 400), c.capacity(), 1e-9);
         assertTrue(!c.satisfied());
     }
@@ -82,7 +105,8 @@ class CompressionBarsTest {
         Bar t10 = BarCatalogue.METRIC.find("T10");
         Basis b = Basis.standard(false);
         for (int[] pair : new int[][] {{2, 2}, {3, 2}, {4, 3}, {5, 3}, {6, 4}}) {
-            BeamCage.Group g = new BeamCage.Group(BeamCage.Face.BOTTOM, 1, pair[0], t20, 60, 0, 14_000, true, true, true);
+            BeamCage.Group g =
+                    new BeamCage.Group(BeamCage.Face.BOTTOM, 1, pair[0], t20, 60, 0, 14_000, true, true, true);
             int legs = HeldBars.legs(s, List.of(g), BeamCage.Face.BOTTOM, 3000, t10, b);
             assertEquals(pair[0] == 3 ? 2 : pair[1], legs, pair[0] + " bars");
         }

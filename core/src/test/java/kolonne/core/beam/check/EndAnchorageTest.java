@@ -23,7 +23,10 @@ class EndAnchorageTest {
         ModelBuilder b = new ModelBuilder().section("S", 300, 600).section("K", columns, columns);
         for (int k = 0; k < 3; k++) {
             for (int i = 0; i < 2; i++) {
-                b.joint("f" + k + i, 7000 * i, 4000 * k, 0).joint("t" + k + i, 7000 * i, 4000 * k, 3500).fixed("f" + k + i).column("c" + k + i, "f" + k + i, "t" + k + i);
+                b.joint("f" + k + i, 7000 * i, 4000 * k, 0)
+                        .joint("t" + k + i, 7000 * i, 4000 * k, 3500)
+                        .fixed("f" + k + i)
+                        .column("c" + k + i, "f" + k + i, "t" + k + i);
             }
         }
         b.members.replaceAll(m -> m.withSection("K"));
@@ -31,17 +34,30 @@ class EndAnchorageTest {
             b.beam("m" + k, "t" + k + "0", "t" + k + "1").spread("m" + k, 0, 7000, 35, 35);
         }
         for (int k = 0; k < 2; k++) {
-            b.panels.add(new SlabPanel("p" + k, List.of("t" + k + "0", "t" + k + "1", "t" + (k + 1) + "1", "t" + (k + 1) + "0"), 150, 25e-6, false, 0));
+            b.panels.add(new SlabPanel(
+                    "p" + k,
+                    List.of("t" + k + "0", "t" + k + "1", "t" + (k + 1) + "1", "t" + (k + 1) + "0"),
+                    150,
+                    25e-6,
+                    false,
+                    0));
         }
         return b.solve();
     }
 
     private static BeamDesign design(Analysis a, String member, Basis basis) {
-        return BeamDesigner.design(BeamLines.find(a).stream().filter(l -> l.id().equals(member)).findFirst().orElseThrow(), BeamContext.of(a, basis));
+        return BeamDesigner.design(
+                BeamLines.find(a).stream()
+                        .filter(l -> l.id().equals(member))
+                        .findFirst()
+                        .orElseThrow(),
+                BeamContext.of(a, basis));
     }
 
     private static boolean bent(BeamDesign d, BeamCage.Face face) {
-        return d.cage().groups().stream().filter(g -> g.face() == face && g.through()).anyMatch(g -> g.hookFrom() || g.hookTo());
+        return d.cage().groups().stream()
+                .filter(g -> g.face() == face && g.through())
+                .anyMatch(g -> g.hookFrom() || g.hookTo());
     }
 
     @Test
@@ -51,11 +67,16 @@ class EndAnchorageTest {
         BeamDesign inner = design(a, "m1", Basis.standard("en-1992-1-1"));
         assertTrue(inner.satisfied(), inner.findings().toString());
         assertFalse(bent(inner, BeamCage.Face.BOTTOM));
-        assertTrue(bent(design(a, "m1", s), BeamCage.Face.BOTTOM), "a quarter of the bottom bars yields at columns (9.7.3.8.2)");
+        assertTrue(
+                bent(design(a, "m1", s), BeamCage.Face.BOTTOM),
+                "a quarter of the bottom bars yields at columns (9.7.3.8.2)");
         assertTrue(bent(inner, BeamCage.Face.TOP), "top bars are in tension at the columns");
-        assertTrue(bent(design(a, "m0", s), BeamCage.Face.BOTTOM), "integrity steel is anchored for its strength (9.7.7.5)");
+        assertTrue(
+                bent(design(a, "m0", s), BeamCage.Face.BOTTOM),
+                "integrity steel is anchored for its strength (9.7.7.5)");
         Basis special = Varied.ductile(s, Ductility.SPECIAL);
-        assertTrue(bent(design(a, "m1", special), BeamCage.Face.BOTTOM), "bars of a ductile frame yield at the columns");
+        assertTrue(
+                bent(design(a, "m1", special), BeamCage.Face.BOTTOM), "bars of a ductile frame yield at the columns");
     }
 
     /** Thick bars that end straight 155 mm inside a column develop a tenth of their strength: less than a quarter of the bottom steel at yield (9.7.3.8.2). */
@@ -63,11 +84,29 @@ class EndAnchorageTest {
     void straightBarsAtAColumnAreFound() {
         Analysis a = floor(500);
         BeamDesign d = design(a, "m1", Basis.standard(false));
-        List<BeamCage.Group> straight = d.cage().groups().stream().map(g -> g.face() == BeamCage.Face.TOP ? g : new BeamCage.Group(g.face(), g.layer(), g.count(),
-            kolonne.core.code.BarCatalogue.METRIC.find("T32"), g.offset(), 250 - 155, 6750 + 155, false, false, true)).toList();
-        BeamDesign bad = BeamCheck.run(d.line(), new BeamCage(straight, d.cage().zones(), d.cage().sideBars()), BeamContext.of(a, Basis.standard(false)));
+        List<BeamCage.Group> straight = d.cage().groups().stream()
+                .map(g -> g.face() == BeamCage.Face.TOP
+                        ? g
+                        : new BeamCage.Group(
+                                g.face(),
+                                g.layer(),
+                                g.count(),
+                                kolonne.core.code.BarCatalogue.METRIC.find("T32"),
+                                g.offset(),
+                                250 - 155,
+                                6750 + 155,
+                                false,
+                                false,
+                                true))
+                .toList();
+        BeamDesign bad = BeamCheck.run(
+                d.line(),
+                new BeamCage(straight, d.cage().zones(), d.cage().sideBars()),
+                BeamContext.of(a, Basis.standard(false)));
         assertTrue(d.checks().stream().anyMatch(c -> c.kind().id().equals("bottom-into-support") && c.satisfied()));
-        assertTrue(bad.checks().stream().anyMatch(c -> c.kind().id().equals("bottom-into-support") && !c.satisfied()), bad.checks().toString());
+        assertTrue(
+                bad.checks().stream().anyMatch(c -> c.kind().id().equals("bottom-into-support") && !c.satisfied()),
+                bad.checks().toString());
     }
 
     /** A support that leaves less than 150 mm, or a third of the development, asks for a bend. */
@@ -81,7 +120,17 @@ class EndAnchorageTest {
     void theShiftedMomentAtAnEndIsAnchored() {
         Analysis a = floor(500);
         BeamDesign d = design(a, "m1", Basis.standard("en-1992-1-1"));
-        assertTrue(d.checks().stream().filter(c -> c.kind().id().startsWith("tension-shift")).allMatch(c -> c.satisfied()), d.findings().toString());
-        assertEquals(2, d.cage().groups().stream().filter(g -> g.through()).map(BeamCage.Group::face).distinct().count());
+        assertTrue(
+                d.checks().stream()
+                        .filter(c -> c.kind().id().startsWith("tension-shift"))
+                        .allMatch(c -> c.satisfied()),
+                d.findings().toString());
+        assertEquals(
+                2,
+                d.cage().groups().stream()
+                        .filter(g -> g.through())
+                        .map(BeamCage.Group::face)
+                        .distinct()
+                        .count());
     }
 }

@@ -16,11 +16,27 @@ import org.junit.jupiter.api.Test;
 class HungLoadsTest {
     /** A beam of 6 m under 30 kN/m in strength hangs half its load at the middle of an 8 m beam. */
     private static List<Finding> notes(String secondary) {
-        Analysis a = new ModelBuilder().section("S", 350, 650).section("D", 250, 600).section("F", 300, 250).joint("A", 0, 0, 0).joint("M", 4000, 0, 0).joint("B", 8000, 0, 0)
-            .joint("F", 4000, 6000, 0).beam("e1", "A", "M", "S").beam("e2", "M", "B", "S").beam("s", "M", "F", secondary).fixed("A").fixed("B").pinned("F")
-            .spread("s", 0, 6000, 30, 30).solve();
-        return BeamLines.find(a).stream().filter(l -> l.id().startsWith("e")).flatMap(l -> BeamDesigner.design(l, BeamContext.of(a, Basis.standard(false))).findings().stream())
-            .filter(f -> f.code().equals("load.hung")).toList();
+        Analysis a = new ModelBuilder()
+                .section("S", 350, 650)
+                .section("D", 250, 600)
+                .section("F", 300, 250)
+                .joint("A", 0, 0, 0)
+                .joint("M", 4000, 0, 0)
+                .joint("B", 8000, 0, 0)
+                .joint("F", 4000, 6000, 0)
+                .beam("e1", "A", "M", "S")
+                .beam("e2", "M", "B", "S")
+                .beam("s", "M", "F", secondary)
+                .fixed("A")
+                .fixed("B")
+                .pinned("F")
+                .spread("s", 0, 6000, 30, 30)
+                .solve();
+        return BeamLines.find(a).stream()
+                .filter(l -> l.id().startsWith("e"))
+                .flatMap(l -> BeamDesigner.design(l, BeamContext.of(a, Basis.standard(false))).findings().stream())
+                .filter(f -> f.code().equals("load.hung"))
+                .toList();
     }
 
     @Test

@@ -46,12 +46,32 @@ final class LaidByHand {
 
     /** Straight bars of the first layer from end to end. */
     LaidByHand through(BeamCage.Face face, int count, Bar bar, double offset) {
-        return bars(new BeamCage.Group(face, 1, count, bar, offset, line.firstBar(context.basis()), line.lastBar(context.basis()), false, false, true));
+        return bars(new BeamCage.Group(
+                face,
+                1,
+                count,
+                bar,
+                offset,
+                line.firstBar(context.basis()),
+                line.lastBar(context.basis()),
+                false,
+                false,
+                true));
     }
 
     /** The same with hooks at both ends. */
     LaidByHand hooked(BeamCage.Face face, int count, Bar bar, double offset) {
-        return bars(new BeamCage.Group(face, 1, count, bar, offset, line.firstBar(context.basis()), line.lastBar(context.basis()), true, true, true));
+        return bars(new BeamCage.Group(
+                face,
+                1,
+                count,
+                bar,
+                offset,
+                line.firstBar(context.basis()),
+                line.lastBar(context.basis()),
+                true,
+                true,
+                true));
     }
 
     LaidByHand bars(BeamCage.Group g) {
@@ -84,15 +104,21 @@ final class LaidByHand {
 
     /** The calculation at the station nearest to a place. */
     List<Step> explained(double x) {
-        int station = line.stations().stream().min(java.util.Comparator.comparingDouble(s -> Math.abs(s.x() - x))).orElseThrow().number();
+        int station = line.stations().stream()
+                .min(java.util.Comparator.comparingDouble(s -> Math.abs(s.x() - x)))
+                .orElseThrow()
+                .number();
         return BeamCheck.explain(line, cage(), context, station);
     }
 
     /** The results of one run. */
     record Told(BeamDesign design) {
         CheckResult of(String kind) {
-            return design.checks().stream().filter(c -> c.kind().id().equals(kind)).findFirst()
-                .orElseThrow(() -> new AssertionError(kind + " in " + design.checks().stream().map(k -> k.kind().id()).toList()));
+            return design.checks().stream()
+                    .filter(c -> c.kind().id().equals(kind))
+                    .findFirst()
+                    .orElseThrow(() -> new AssertionError(kind + " in "
+                            + design.checks().stream().map(k -> k.kind().id()).toList()));
         }
 
         /** Demand, capacity, their ratio, the place and the clause of a check, each worked out by the test. */
@@ -119,7 +145,12 @@ final class LaidByHand {
 
         Told silent(String... kinds) {
             for (String k : kinds) {
-                assertTrue(design.checks().stream().noneMatch(c -> c.kind().id().equals(k)), k + " in " + design.checks().stream().map(q -> q.kind().id()).toList());
+                assertTrue(
+                        design.checks().stream().noneMatch(c -> c.kind().id().equals(k)),
+                        k + " in "
+                                + design.checks().stream()
+                                        .map(q -> q.kind().id())
+                                        .toList());
             }
             return this;
         }

@@ -30,7 +30,10 @@ class LapsTest {
         ModelBuilder b = new ModelBuilder();
         b.section("S", 350, 650).section("K", 600, 600);
         for (int i = 0; i <= spans; i++) {
-            b.joint("f" + i, 7000 * i, 0, 0).joint("t" + i, 7000 * i, 0, 3500).fixed("f" + i).column("c" + i, "f" + i, "t" + i);
+            b.joint("f" + i, 7000 * i, 0, 0)
+                    .joint("t" + i, 7000 * i, 0, 3500)
+                    .fixed("f" + i)
+                    .column("c" + i, "f" + i, "t" + i);
         }
         b.members.replaceAll(m -> m.withSection("K"));
         for (int i = 0; i < spans; i++) {
@@ -59,7 +62,10 @@ class LapsTest {
         for (BeamCage.Group g : d.cage().groups()) {
             double last = g.from();
             for (Laps.Lap l : Laps.of(d.line(), g, b)) {
-                assertEquals(Laps.length(d.line(), g.bar(), g.pairs(), g.face() == BeamCage.Face.TOP, b), l.to() - l.from(), 1e-6);
+                assertEquals(
+                        Laps.length(d.line(), g.bar(), g.pairs(), g.face() == BeamCage.Face.TOP, b),
+                        l.to() - l.from(),
+                        1e-6);
                 assertTrue(l.from() > last && l.to() < g.to());
                 last = l.from();
             }
@@ -71,11 +77,16 @@ class LapsTest {
     void topBarsLapInTheMiddleOfSpansAndBottomBarsOverSupports() {
         Basis b = basis(12_000, Ductility.NONE);
         BeamDesign d = design(line(5), b);
-        for (BeamCage.Group g : d.cage().groups().stream().filter(BeamCage.Group::through).toList()) {
+        for (BeamCage.Group g :
+                d.cage().groups().stream().filter(BeamCage.Group::through).toList()) {
             for (Laps.Lap l : Laps.of(d.line(), g, b)) {
                 double middle = (l.from() + l.to()) / 2;
                 double off = g.face() == BeamCage.Face.TOP ? 3500 : 0;
-                assertEquals(0, Math.abs((middle - off) / 7000 - Math.rint((middle - off) / 7000)), 1e-6, g.face() + " at " + middle);
+                assertEquals(
+                        0,
+                        Math.abs((middle - off) / 7000 - Math.rint((middle - off) / 7000)),
+                        1e-6,
+                        g.face() + " at " + middle);
             }
         }
     }
@@ -85,7 +96,9 @@ class LapsTest {
         Basis b = basis(12_000, Ductility.SPECIAL);
         BeamDesign d = design(line(4), b);
         assertTrue(d.checks().stream().anyMatch(c -> c.kind().id().equals("lap-place")));
-        List<Laps.Lap> laps = d.cage().groups().stream().flatMap(g -> Laps.of(d.line(), g, b).stream()).toList();
+        List<Laps.Lap> laps = d.cage().groups().stream()
+                .flatMap(g -> Laps.of(d.line(), g, b).stream())
+                .toList();
         assertFalse(laps.isEmpty());
         for (Laps.Lap l : laps) {
             for (BeamCage.Zone z : d.cage().zones()) {
@@ -98,19 +111,40 @@ class LapsTest {
     @Test
     void lengths() {
         Bar t20 = BarCatalogue.METRIC.find("T20");
-        assertEquals(1.3 * Aci318.SI.detailing().developmentLength(t20, 30, 420, false, 20, 40, true), Aci318.SI.detailing().lapLength(t20, 30, 420, false, 20, 40), 1e-9);
+        assertEquals(
+                1.3 * Aci318.SI.detailing().developmentLength(t20, 30, 420, false, 20, 40, true),
+                Aci318.SI.detailing().lapLength(t20, 30, 420, false, 20, 40),
+                1e-9);
         En1992 en = En1992.of(java.util.Map.of());
-        assertEquals(1.5 * en.detailing().developmentLength(t20, 30, 500, true, 20, 40, true), en.detailing().lapLength(t20, 30, 500, true, 20, 40), 1e-9);
+        assertEquals(
+                1.5 * en.detailing().developmentLength(t20, 30, 500, true, 20, 40, true),
+                en.detailing().lapLength(t20, 30, 500, true, 20, 40),
+                1e-9);
         // fbd = 2.25 · 1.35 = 3.04 MPa for C30: lb = 20/4 · 434.8 / 3.04 = 715 mm, lap 1073 mm
         assertEquals(1073, en.detailing().lapLength(t20, 30, 500, false, 20, 40), 2);
     }
 
     @Test
     void aLoadNearASupportIsTold() {
-        ModelBuilder b = new ModelBuilder().joint("A", 0, 0, 0).joint("B", 6000, 0, 0).beam("m", "A", "B").pinned("A").pinned("B").point("m", 900, 200e3);
+        ModelBuilder b = new ModelBuilder()
+                .joint("A", 0, 0, 0)
+                .joint("B", 6000, 0, 0)
+                .beam("m", "A", "B")
+                .pinned("A")
+                .pinned("B")
+                .point("m", 900, 200e3);
         Analysis near = b.solve();
-        assertTrue(design(near, Basis.standard(false)).findings().stream().anyMatch(f -> f.code().equals("load.near-support") && f.clause().equals("9.9.1.1")));
-        ModelBuilder far = new ModelBuilder().joint("A", 0, 0, 0).joint("B", 6000, 0, 0).beam("m", "A", "B").pinned("A").pinned("B").point("m", 3000, 200e3);
-        assertTrue(design(far.solve(), Basis.standard(false)).findings().stream().noneMatch(f -> f.code().equals("load.near-support")));
+        assertTrue(design(near, Basis.standard(false)).findings().stream()
+                .anyMatch(
+                        f -> f.code().equals("load.near-support") && f.clause().equals("9.9.1.1")));
+        ModelBuilder far = new ModelBuilder()
+                .joint("A", 0, 0, 0)
+                .joint("B", 6000, 0, 0)
+                .beam("m", "A", "B")
+                .pinned("A")
+                .pinned("B")
+                .point("m", 3000, 200e3);
+        assertTrue(design(far.solve(), Basis.standard(false)).findings().stream()
+                .noneMatch(f -> f.code().equals("load.near-support")));
     }
 }

@@ -16,8 +16,19 @@ import org.junit.jupiter.api.Test;
 /** Moment redistribution: statics, the limits of both codes, refusal. */
 class RedistributionTest {
     private static Analysis spans(double w) {
-        return new ModelBuilder().section("S", 350, 650).joint("A", 0, 0, 0).joint("B", 8000, 0, 0).joint("E", 16_000, 0, 0).beam("m1", "A", "B")
-            .beam("m2", "B", "E").pinned("A").pinned("B").pinned("E").spread("m1", 0, 8000, w, w).spread("m2", 0, 8000, w, w).solve();
+        return new ModelBuilder()
+                .section("S", 350, 650)
+                .joint("A", 0, 0, 0)
+                .joint("B", 8000, 0, 0)
+                .joint("E", 16_000, 0, 0)
+                .beam("m1", "A", "B")
+                .beam("m2", "B", "E")
+                .pinned("A")
+                .pinned("B")
+                .pinned("E")
+                .spread("m1", 0, 8000, w, w)
+                .spread("m2", 0, 8000, w, w)
+                .solve();
     }
 
     private static BeamDesign design(Analysis a, Basis basis) {
@@ -25,7 +36,10 @@ class RedistributionTest {
     }
 
     private static double most(BeamDesign d, boolean sagging) {
-        return d.profile().stream().mapToDouble(p -> sagging ? p.mPos() : -p.mNeg()).max().orElseThrow();
+        return d.profile().stream()
+                .mapToDouble(p -> sagging ? p.mPos() : -p.mNeg())
+                .max()
+                .orElseThrow();
     }
 
     @Test
@@ -52,17 +66,36 @@ class RedistributionTest {
         Analysis a = spans(115);
         Basis basis = Basis.standard(false).withRedistribution(0.20);
         BeamDesign d = design(a, basis);
-        assertTrue(d.findings().stream().anyMatch(f -> f.code().equals("redistribution.refused") && f.what().contains("6.6.5")), d.findings().toString());
+        assertTrue(
+                d.findings().stream()
+                        .anyMatch(f -> f.code().equals("redistribution.refused")
+                                && f.what().contains("6.6.5")),
+                d.findings().toString());
         assertEquals(most(design(a, Basis.standard(false)), false), most(d, false), 1);
-        assertEquals(d.checks(), BeamCheck.run(d.line(), d.cage(), BeamContext.of(a, basis)).checks());
+        assertEquals(
+                d.checks(),
+                BeamCheck.run(d.line(), d.cage(), BeamContext.of(a, basis)).checks());
         assertFalse(d.findings().stream().anyMatch(f -> f.code().equals("redistribution")));
     }
 
     @Test
     void aCantileverKeepsItsMoment() {
-        Analysis a = new ModelBuilder().section("S", 350, 650).joint("A", 0, 0, 0).joint("B", 7000, 0, 0).joint("E", 9000, 0, 0).beam("m1", "A", "B")
-            .beam("m2", "B", "E").pinned("A").pinned("B").spread("m1", 0, 7000, 40, 40).spread("m2", 0, 2000, 40, 40).solve();
-        assertEquals(most(design(a, Basis.standard(false)), false), most(design(a, Basis.standard(false).withRedistribution(0.1)), false), 1e-3);
+        Analysis a = new ModelBuilder()
+                .section("S", 350, 650)
+                .joint("A", 0, 0, 0)
+                .joint("B", 7000, 0, 0)
+                .joint("E", 9000, 0, 0)
+                .beam("m1", "A", "B")
+                .beam("m2", "B", "E")
+                .pinned("A")
+                .pinned("B")
+                .spread("m1", 0, 7000, 40, 40)
+                .spread("m2", 0, 2000, 40, 40)
+                .solve();
+        assertEquals(
+                most(design(a, Basis.standard(false)), false),
+                most(design(a, Basis.standard(false).withRedistribution(0.1)), false),
+                1e-3);
     }
 
     /** 6.6.5.3: 1000 εt per cent, at most 20; EN 1992-1-1 5.5(4): δ = 0.8 leaves xu/d = (0.8 − 0.44) / 1.25 = 0.288. */
@@ -73,6 +106,7 @@ class RedistributionTest {
         double strain = Basis.standard("en-1992-1-1").designCode().redistributionStrain(0.2, 30);
         assertEquals(0.288, 0.0035 / (0.0035 + strain), 1e-3);
         assertEquals(1, Basis.standard(false).withRedistribution(0.25).check().size());
-        assertTrue(Basis.standard("en-1992-1-1").withRedistribution(0.25).check().isEmpty());
+        assertTrue(
+                Basis.standard("en-1992-1-1").withRedistribution(0.25).check().isEmpty());
     }
 }

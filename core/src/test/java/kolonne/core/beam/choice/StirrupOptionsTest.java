@@ -29,13 +29,25 @@ class StirrupOptionsTest {
 
     /** One span of 8 m, 300 x 600, evenly loaded, with a heavy load at a place that makes the shear lopsided. */
     private static Analysis span(double even, double heavy, double at) {
-        return new ModelBuilder().section("S", 300, 600).joint("A", 0, 0, 0).joint("B", 8000, 0, 0).beam("m", "A", "B").pinned("A").pinned("B")
-            .spread("m", 0, 8000, even, even).point("m", at, heavy).solve();
+        return new ModelBuilder()
+                .section("S", 300, 600)
+                .joint("A", 0, 0, 0)
+                .joint("B", 8000, 0, 0)
+                .beam("m", "A", "B")
+                .pinned("A")
+                .pinned("B")
+                .spread("m", 0, 8000, even, even)
+                .point("m", at, heavy)
+                .solve();
     }
 
     static Stream<Arguments> cases() {
-        return Stream.of(SI, EN).flatMap(b -> Stream.of(Arguments.of(b, span(25, 0, 4000)), Arguments.of(b, span(45, 60e3, 1500)), Arguments.of(b, span(20, 250e3, 6500)),
-            Arguments.of(b, span(60, 100e3, 4000))));
+        return Stream.of(SI, EN)
+                .flatMap(b -> Stream.of(
+                        Arguments.of(b, span(25, 0, 4000)),
+                        Arguments.of(b, span(45, 60e3, 1500)),
+                        Arguments.of(b, span(20, 250e3, 6500)),
+                        Arguments.of(b, span(60, 100e3, 4000))));
     }
 
     private static Basis with(Basis b, int zones, int legs) {
@@ -57,7 +69,12 @@ class StirrupOptionsTest {
         for (StirrupChoice.Option o : all) {
             assertTrue(!o.practical() || all.get(0).practical());
             assertTrue(!o.practical() || all.get(0).mass() <= 1.021 * o.mass(), "least mass, 2 % alike");
-            assertEquals(o.practical(), o.zones().stream().allMatch(z -> z.spacing() >= basis.stirrups().least()) && o.practical());
+            assertEquals(
+                    o.practical(),
+                    o.zones().stream()
+                                    .allMatch(
+                                            z -> z.spacing() >= basis.stirrups().least())
+                            && o.practical());
         }
     }
 
@@ -69,10 +86,14 @@ class StirrupOptionsTest {
         BeamLine line = BeamLines.find(a).get(0);
         BeamDesign d = BeamDesigner.design(line, context);
         for (StirrupChoice.Option o : StirrupChoice.options(d, 0, context)) {
-            HandCage h = HandCage.of(new BeamCage(d.cage().groups(), o.zones(), d.cage().sideBars()));
+            HandCage h = HandCage.of(
+                    new BeamCage(d.cage().groups(), o.zones(), d.cage().sideBars()));
             BeamDesign by = BeamDesigner.design(line, context.with(Map.of(line.id(), h)));
-            boolean holds = by.checks().stream().filter(c -> c.cause() == Cause.SHEAR || c.cause() == Cause.STIRRUP_SPACING || c.cause() == Cause.TORSION)
-                .allMatch(c -> c.satisfied());
+            boolean holds = by.checks().stream()
+                    .filter(c -> c.cause() == Cause.SHEAR
+                            || c.cause() == Cause.STIRRUP_SPACING
+                            || c.cause() == Cause.TORSION)
+                    .allMatch(c -> c.satisfied());
             assertTrue(holds || !o.practical(), o + " " + by.findings());
         }
     }
@@ -87,10 +108,14 @@ class StirrupOptionsTest {
             best[zones] = StirrupChoice.options(d, 0, context).get(0);
             assertTrue(best[zones].zones().size() <= zones);
         }
-        assertTrue(best[2].mass() <= 1.021 * best[1].mass() && best[3].mass() <= 1.021 * best[2].mass(), best[1] + "\n" + best[2] + "\n" + best[3]);
+        assertTrue(
+                best[2].mass() <= 1.021 * best[1].mass() && best[3].mass() <= 1.021 * best[2].mass(),
+                best[1] + "\n" + best[2] + "\n" + best[3]);
         for (int zones = 2; zones <= 3; zones++) {
             boolean same = best[zones].bar().equals(best[1].bar()) && best[zones].legs() == best[1].legs();
-            assertTrue(!same || best[zones].zones().size() == 1 || count(best[zones]) < count(best[1]), "a zone must save stirrups");
+            assertTrue(
+                    !same || best[zones].zones().size() == 1 || count(best[zones]) < count(best[1]),
+                    "a zone must save stirrups");
         }
     }
 

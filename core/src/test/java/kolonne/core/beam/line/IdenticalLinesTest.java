@@ -21,8 +21,14 @@ class IdenticalLinesTest {
         for (int k = 0; k < all.length; k++) {
             Line l = all[k];
             double y = 9000 * k;
-            b.joint("A" + k, 0, y, 0).joint("B" + k, l.first(), y, 0).joint("E" + k, l.first() + l.second(), y, 0).beam("m" + k, "A" + k, "B" + k, l.one())
-                .beam("n" + k, "B" + k, "E" + k, l.two()).pinned("A" + k).pinned("B" + k).spread("m" + k, 0, l.first(), 10 + k, 10);
+            b.joint("A" + k, 0, y, 0)
+                    .joint("B" + k, l.first(), y, 0)
+                    .joint("E" + k, l.first() + l.second(), y, 0)
+                    .beam("m" + k, "A" + k, "B" + k, l.one())
+                    .beam("n" + k, "B" + k, "E" + k, l.two())
+                    .pinned("A" + k)
+                    .pinned("B" + k)
+                    .spread("m" + k, 0, l.first(), 10 + k, 10);
             if (l.held()) {
                 b.pinned("E" + k);
             }
@@ -39,8 +45,13 @@ class IdenticalLinesTest {
     }
 
     static Stream<Line> others() {
-        return Stream.of(new Line(6002, 7000, "S", "S", true), new Line(6000, 7002, "S", "S", true), new Line(6000, 7000, "W", "S", true),
-            new Line(6000, 7000, "S", "W", true), new Line(6000, 7000, "S", "S", false), new Line(7000, 6000, "S", "S", true));
+        return Stream.of(
+                new Line(6002, 7000, "S", "S", true),
+                new Line(6000, 7002, "S", "S", true),
+                new Line(6000, 7000, "W", "S", true),
+                new Line(6000, 7000, "S", "W", true),
+                new Line(6000, 7000, "S", "S", false),
+                new Line(7000, 6000, "S", "S", true));
     }
 
     @ParameterizedTest

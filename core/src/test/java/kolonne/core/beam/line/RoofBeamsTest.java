@@ -27,8 +27,16 @@ class RoofBeamsTest {
         ModelBuilder b = new ModelBuilder();
         b.cases.add(new LoadCase("S", "snow", CaseKind.SNOW, 0));
         for (int k = 0; k < 3; k++) {
-            b.joint("a" + k, 0, 0, 3000 * k).joint("b" + k, 6000, 0, 3000 * k).joint("c" + k, 6000, 4000, 3000 * k).joint("d" + k, 0, 4000, 3000 * k)
-                .beam("m" + k, "a" + k, "b" + k).beam("n" + k, "d" + k, "c" + k).fixed("a" + k).fixed("b" + k).fixed("c" + k).fixed("d" + k);
+            b.joint("a" + k, 0, 0, 3000 * k)
+                    .joint("b" + k, 6000, 0, 3000 * k)
+                    .joint("c" + k, 6000, 4000, 3000 * k)
+                    .joint("d" + k, 0, 4000, 3000 * k)
+                    .beam("m" + k, "a" + k, "b" + k)
+                    .beam("n" + k, "d" + k, "c" + k)
+                    .fixed("a" + k)
+                    .fixed("b" + k)
+                    .fixed("c" + k)
+                    .fixed("d" + k);
             b.panels.add(new SlabPanel("p" + k, List.of("a" + k, "b" + k, "c" + k, "d" + k), 150, 25e-6, false, 0));
         }
         b.areaLoads.add(new AreaLoad("P", "p0", 3e-3));
@@ -47,8 +55,13 @@ class RoofBeamsTest {
     void roofsMayDeflectFurtherUnderLiveLoad() {
         ModelBuilder b = levels();
         b.combine("U", Map.of("P", 1.6, "S", 1.6));
-        b.combinations.add(new Combination("C", "C", Purpose.SERVICE_CHARACTERISTIC, List.of(new Combination.Term("P", 1.0), new Combination.Term("S", 1.0))));
-        b.combinations.add(new Combination("Q", "Q", Purpose.SERVICE_QUASI_PERMANENT, List.of(new Combination.Term("P", 0.3))));
+        b.combinations.add(new Combination(
+                "C",
+                "C",
+                Purpose.SERVICE_CHARACTERISTIC,
+                List.of(new Combination.Term("P", 1.0), new Combination.Term("S", 1.0))));
+        b.combinations.add(
+                new Combination("Q", "Q", Purpose.SERVICE_QUASI_PERMANENT, List.of(new Combination.Term("P", 0.3))));
         Analysis a = b.solve();
         Basis s = Basis.standard(false);
         Basis sensitive = Varied.deflection(s, 360, 180, 480);
@@ -58,8 +71,14 @@ class RoofBeamsTest {
     }
 
     private static double limit(Analysis a, Basis basis, String line) {
-        BeamLine l = BeamLines.find(a).stream().filter(q -> q.id().equals(line)).findFirst().orElseThrow();
-        return BeamDesigner.design(l, BeamContext.of(a, basis)).checks().stream().filter(c -> c.kind().id().equals("deflection-live")).map(CheckResult::capacity)
-            .findFirst().orElseThrow();
+        BeamLine l = BeamLines.find(a).stream()
+                .filter(q -> q.id().equals(line))
+                .findFirst()
+                .orElseThrow();
+        return BeamDesigner.design(l, BeamContext.of(a, basis)).checks().stream()
+                .filter(c -> c.kind().id().equals("deflection-live"))
+                .map(CheckResult::capacity)
+                .findFirst()
+                .orElseThrow();
     }
 }

@@ -28,8 +28,12 @@ class SlabFlangesTest {
         ModelBuilder b = new ModelBuilder();
         double[] ys = {0, 3000, 9000};
         for (int i = 0; i < 3; i++) {
-            b.joint("a" + i, 0, ys[i], 0).joint("b" + i, 8000, ys[i], 0).beam("m" + i, "a" + i, "b" + i).fixed("a" + i).fixed("b" + i)
-                .spread("m" + i, 0, 8000, 30, 30);
+            b.joint("a" + i, 0, ys[i], 0)
+                    .joint("b" + i, 8000, ys[i], 0)
+                    .beam("m" + i, "a" + i, "b" + i)
+                    .fixed("a" + i)
+                    .fixed("b" + i)
+                    .spread("m" + i, 0, 8000, 30, 30);
         }
         b.panels.add(new SlabPanel("p1", List.of("a0", "b0", "b1", "a1"), 150, 25e-6, false, 0, holes));
         b.panels.add(new SlabPanel("p2", List.of("a1", "b1", "b2", "a2"), 150, 25e-6, false, 0));
@@ -43,7 +47,13 @@ class SlabFlangesTest {
     private static Shape shape(ModelBuilder b, String member, String code) {
         Basis basis = Basis.standard(code);
         Basis on = Varied.slabFlanges(basis);
-        return BeamLines.find(b.solve(), on).stream().filter(l -> l.id().equals(member)).findFirst().orElseThrow().spans().get(0).shape();
+        return BeamLines.find(b.solve(), on).stream()
+                .filter(l -> l.id().equals(member))
+                .findFirst()
+                .orElseThrow()
+                .spans()
+                .get(0)
+                .shape();
     }
 
     /** ACI 318-19 table 6.3.2.1: interior 8h = 1200, sw/2 = 1350 or 2850, ln/8 = 1000; edge 6h = 900, sw/2 = 1350, ln/12 = 666.7. */
@@ -71,9 +81,11 @@ class SlabFlangesTest {
 
     @Test
     void anOpeningBesideTheBeamTakesTheFlangeAwayAndOneFurtherOffNarrowsIt() {
-        List<Point> beside = List.of(new Point(2000, 0), new Point(4000, 0), new Point(4000, 1000), new Point(2000, 1000));
+        List<Point> beside =
+                List.of(new Point(2000, 0), new Point(4000, 0), new Point(4000, 1000), new Point(2000, 1000));
         assertEquals(new Shape.Rectangle(300, 600), shape(floor(List.of(beside), 0), "m0", "aci-318m-19"));
-        List<Point> off = List.of(new Point(2000, 500), new Point(4000, 500), new Point(4000, 1500), new Point(2000, 1500));
+        List<Point> off =
+                List.of(new Point(2000, 500), new Point(4000, 500), new Point(4000, 1500), new Point(2000, 1500));
         Shape.Ell e = assertInstanceOf(Shape.Ell.class, shape(floor(List.of(off), 0), "m0", "aci-318m-19"));
         assertEquals(300 + 350, e.bf(), 1);
     }
@@ -93,31 +105,50 @@ class SlabFlangesTest {
         Analysis a = floor(List.of(), 0).solve();
         Basis s = Basis.standard(false);
         Basis on = Varied.slabFlanges(s);
-        assertEquals(new Shape.Rectangle(300, 600), BeamLines.find(a, s).get(0).spans().get(0).shape());
+        assertEquals(
+                new Shape.Rectangle(300, 600),
+                BeamLines.find(a, s).get(0).spans().get(0).shape());
         BeamLine line = BeamLines.find(a, on).get(1);
         BeamDesign with = BeamDesigner.design(line, BeamContext.of(a, on));
         BeamDesign without = BeamDesigner.design(BeamLines.find(a, s).get(1), BeamContext.of(a, s));
         assertTrue(with.satisfied(), with.findings().toString());
-        assertTrue(kolonne.core.design.Quantities.of(with, on).concrete() == kolonne.core.design.Quantities.of(without, s).concrete());
-        assertTrue(with.profile().stream().mapToDouble(BeamDesign.Point::capPos).max().orElseThrow() > 0);
+        assertTrue(kolonne.core.design.Quantities.of(with, on).concrete()
+                == kolonne.core.design.Quantities.of(without, s).concrete());
+        assertTrue(with.profile().stream()
+                        .mapToDouble(BeamDesign.Point::capPos)
+                        .max()
+                        .orElseThrow()
+                > 0);
         BeamLine deeper = line.with(new Shape.Rectangle(300, 800));
         assertEquals(new Shape.Tee(300, 800, 2300, 150), deeper.spans().get(0).shape());
     }
 
     @Test
     void theLedgesOfAnInvertedTeeAreToldAndItsSoffitIsTheWideSide() {
-        ModelBuilder b = new ModelBuilder().joint("A", 0, 0, 0).joint("B", 8000, 0, 0).beam("m", "A", "B").pinned("A").pinned("B").spread("m", 0, 8000, 40, 40);
+        ModelBuilder b = new ModelBuilder()
+                .joint("A", 0, 0, 0)
+                .joint("B", 8000, 0, 0)
+                .beam("m", "A", "B")
+                .pinned("A")
+                .pinned("B")
+                .spread("m", 0, 8000, 40, 40);
         b.sections.add(new kolonne.core.model.Section("S", new Shape.InvertedTee(350, 700, 750, 250)));
         Analysis a = b.solve();
         BeamDesign d = BeamDesigner.design(BeamLines.find(a).get(0), BeamContext.of(a, Basis.standard(false)));
         assertTrue(d.satisfied(), d.findings().toString());
         assertTrue(d.findings().stream().anyMatch(f -> f.code().equals("ledge")));
         assertFalse(new Shape.InvertedTee(350, 700, 750, 250).flangeInTension(false));
-        // flange in tension of a span that is statically determinate: least steel for the flange, at most twice the web (9.6.1.2)
-        double d0 = new BarsAt(d.line(), d.cage(), Basis.standard(false)).effectiveDepth(4000, d.line().spans().get(0), BeamCage.Face.BOTTOM);
+        // flange in tension of a span that is statically determinate: least steel for the flange, at most twice the web
+        // (9.6.1.2)
+        double d0 = new BarsAt(d.line(), d.cage(), Basis.standard(false))
+                .effectiveDepth(4000, d.line().spans().get(0), BeamCage.Face.BOTTOM);
         double least = 0.25 * Math.sqrt(30) / 420 * 700 * d0;
         double has = new BarsAt(d.line(), d.cage(), Basis.standard(false)).areaAt(4000, BeamCage.Face.BOTTOM);
-        assertTrue(has >= Math.min(least, 1.4 / 420 * 700 * d0) || d.checks().stream().anyMatch(c -> c.kind().id().equals("minimum-bottom") && c.utilisation() <= 1), has + " of " + least);
+        assertTrue(
+                has >= Math.min(least, 1.4 / 420 * 700 * d0)
+                        || d.checks().stream()
+                                .anyMatch(c -> c.kind().id().equals("minimum-bottom") && c.utilisation() <= 1),
+                has + " of " + least);
     }
 
     /** The same floor turned about the vertical has the same flanges. */
@@ -127,7 +158,8 @@ class SlabFlangesTest {
         double c = Math.cos(Math.toRadians(degrees));
         double q = Math.sin(Math.toRadians(degrees));
         ModelBuilder turned = floor(List.of(), 500);
-        turned.joints.replaceAll(j -> new kolonne.core.model.Joint(j.id(), c * j.x() - q * j.y(), q * j.x() + c * j.y(), j.z()));
+        turned.joints.replaceAll(
+                j -> new kolonne.core.model.Joint(j.id(), c * j.x() - q * j.y(), q * j.x() + c * j.y(), j.z()));
         for (String m : List.of("m0", "m1", "m2")) {
             Shape.Flanged before = (Shape.Flanged) shape(floor(List.of(), 500), m, "aci-318m-19");
             Shape.Flanged after = (Shape.Flanged) shape(turned, m, "aci-318m-19");
@@ -141,8 +173,19 @@ class SlabFlangesTest {
     @Test
     void theDirectionOfAMemberDoesNotMatter() {
         ModelBuilder back = floor(List.of(), 0);
-        back.members.replaceAll(m -> new kolonne.core.model.Member(m.id(), m.role(), m.end(), m.start(), m.section(), m.material(), 0, m.startRelease(), m.endRelease(), 0, 0,
-            m.stiffness()));
+        back.members.replaceAll(m -> new kolonne.core.model.Member(
+                m.id(),
+                m.role(),
+                m.end(),
+                m.start(),
+                m.section(),
+                m.material(),
+                0,
+                m.startRelease(),
+                m.endRelease(),
+                0,
+                0,
+                m.stiffness()));
         for (String m : List.of("m0", "m1", "m2")) {
             assertEquals(shape(floor(List.of(), 0), m, "en-1992-1-1"), shape(back, m, "en-1992-1-1"));
         }

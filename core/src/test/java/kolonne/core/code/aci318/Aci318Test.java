@@ -42,8 +42,9 @@ class Aci318Test {
     /** b 12 in, d 20 in, f'c 4000 psi, #3 at 8 in, two legs: Vc = 2 √4000 × 12 × 20 = 30.4 kip; Vs = 0.22 × 60 × 20 / 8 = 33 kip. */
     @Test
     void shearMatchesTheHandCalculationInPounds() {
-        ShearStrength s = Aci318.US.shear(new ShearInput(4000 * PSI, 60_000 * PSI, 12 * IN, 20 * IN, 12 * 22 * IN * IN, 0.01,
-            0.22 / 8 * IN, 0), Trace.OFF);
+        ShearStrength s = Aci318.US.shear(
+                new ShearInput(4000 * PSI, 60_000 * PSI, 12 * IN, 20 * IN, 12 * 22 * IN * IN, 0.01, 0.22 / 8 * IN, 0),
+                Trace.OFF);
         assertEquals(0.75 * 2 * Math.sqrt(4000) * 240 / 1000, s.concrete() / KIP, 1e-3);
         assertEquals(0.75 * (2 * Math.sqrt(4000) * 240 / 1000 + 33), s.total() / KIP, 1e-3);
         assertEquals(0.75 * 10 * Math.sqrt(4000) * 240 / 1000, s.limit() / KIP, 1e-3);
@@ -53,8 +54,8 @@ class Aci318Test {
     /** Without minimum stirrups: 8 λs ρw^(1/3) √f'c bw d, λs = √(2 / (1 + d/10)) = 0.816 for 20 in (22.5.5.1 c, 22.5.5.1.3). */
     @Test
     void withoutMinimumStirrupsTheSizeEffectCounts() {
-        ShearStrength s = Aci318.US.shear(new ShearInput(4000 * PSI, 60_000 * PSI, 12 * IN, 20 * IN, 12 * 22 * IN * IN, 0.01, 0, 0),
-            Trace.OFF);
+        ShearStrength s = Aci318.US.shear(
+                new ShearInput(4000 * PSI, 60_000 * PSI, 12 * IN, 20 * IN, 12 * 22 * IN * IN, 0.01, 0, 0), Trace.OFF);
         double vc = 8 * Math.sqrt(2.0 / 3) * Math.cbrt(0.01) * Math.sqrt(4000) * 240 / 1000;
         assertEquals(0.75 * vc, s.concrete() / KIP, 1e-3);
     }
@@ -64,7 +65,9 @@ class Aci318Test {
         double[] vc = new double[3];
         double[] nu = {-300e3, 0, 300e3};
         for (int i = 0; i < 3; i++) {
-            vc[i] = Aci318.SI.shear(new ShearInput(30, 420, 400, 340, 160_000, 0.01, 1, nu[i]), Trace.OFF).concrete();
+            vc[i] = Aci318.SI
+                    .shear(new ShearInput(30, 420, 400, 340, 160_000, 0.01, 1, nu[i]), Trace.OFF)
+                    .concrete();
         }
         assertTrue(vc[0] < vc[1] && vc[1] < vc[2]);
         assertEquals(0.75 * 300e3 / (6 * 160_000) * 400 * 340, vc[2] - vc[1], 1);
@@ -80,13 +83,22 @@ class Aci318Test {
         near(b.total(), a.total());
         near(b.limit(), a.limit());
         near(b.minimumAvs(), a.minimumAvs());
-        near(Aci318.US.beamMinimumSteel(fc, 413.7, 300, 540, Trace.OFF), Aci318.SI.beamMinimumSteel(fc, 413.7, 300, 540, Trace.OFF));
-        near(Aci318.US.torsion().threshold(fc, 180_000, 1800, Trace.OFF), Aci318.SI.torsion().threshold(fc, 180_000, 1800, Trace.OFF));
-        near(Aci318.US.detailing().crackSpacing(413.7, 50), Aci318.SI.detailing().crackSpacing(413.7, 50));
+        near(
+                Aci318.US.beamMinimumSteel(fc, 413.7, 300, 540, Trace.OFF),
+                Aci318.SI.beamMinimumSteel(fc, 413.7, 300, 540, Trace.OFF));
+        near(
+                Aci318.US.torsion().threshold(fc, 180_000, 1800, Trace.OFF),
+                Aci318.SI.torsion().threshold(fc, 180_000, 1800, Trace.OFF));
+        near(
+                Aci318.US.detailing().crackSpacing(413.7, 50),
+                Aci318.SI.detailing().crackSpacing(413.7, 50));
         Bar bar = BarCatalogue.US.find("#8");
-        near(Aci318.US.detailing().developmentLength(bar, fc, 413.7, true, 50, 50, true),
-            Aci318.SI.detailing().developmentLength(bar, fc, 413.7, true, 50, 50, true));
-        near(Aci318.US.detailing().hookLength(bar, fc, 413.7, Trace.OFF), Aci318.SI.detailing().hookLength(bar, fc, 413.7, Trace.OFF));
+        near(
+                Aci318.US.detailing().developmentLength(bar, fc, 413.7, true, 50, 50, true),
+                Aci318.SI.detailing().developmentLength(bar, fc, 413.7, true, 50, 50, true));
+        near(
+                Aci318.US.detailing().hookLength(bar, fc, 413.7, Trace.OFF),
+                Aci318.SI.detailing().hookLength(bar, fc, 413.7, Trace.OFF));
         near(Aci318.US.block(fc).depth(), Aci318.SI.block(fc).depth());
     }
 
@@ -102,7 +114,9 @@ class Aci318Test {
     @CsvSource({"#6, false, 37.9", "#8, false, 47.4", "#8, true, 61.7", "#11, false, 47.4"})
     void developmentLengthsMatchTheHandbooks(String label, boolean top, double ratio) {
         Bar b = BarCatalogue.US.find(label);
-        double ld = Aci318.US.detailing().developmentLength(b, 4000 * PSI, 60_000 * PSI, top, 2 * b.diameter(), 2 * b.diameter(), true);
+        double ld = Aci318.US
+                .detailing()
+                .developmentLength(b, 4000 * PSI, 60_000 * PSI, top, 2 * b.diameter(), 2 * b.diameter(), true);
         assertEquals(ratio, ld / b.diameter(), 0.002 * ratio);
     }
 
@@ -110,7 +124,10 @@ class Aci318Test {
     @Test
     void hookLengthMatchesTheHandCalculation() {
         double expected = 60_000 * 1.25 * (4000.0 / 15_000 + 0.6) / (55 * Math.sqrt(4000));
-        assertEquals(expected, Aci318.US.detailing().hookLength(BarCatalogue.US.find("#8"), 4000 * PSI, 60_000 * PSI, Trace.OFF) / IN, 1e-6);
+        assertEquals(
+                expected,
+                Aci318.US.detailing().hookLength(BarCatalogue.US.find("#8"), 4000 * PSI, 60_000 * PSI, Trace.OFF) / IN,
+                1e-6);
     }
 
     /** 15 in (40 000 / 40 000) − 2.5 × 2 in = 10 in (24.3.2, Grade 60, cc 2 in). */
@@ -123,8 +140,14 @@ class Aci318Test {
     @ParameterizedTest(name = "{0}: l/{1}")
     @CsvSource({"SIMPLE, 16", "ONE_END_CONTINUOUS, 18.5", "BOTH_ENDS_CONTINUOUS, 21", "CANTILEVER, 8"})
     void leastDepthsMatchTheTable(SpanRules.SpanEnds ends, double divisor) {
-        assertEquals(6000 / divisor, Aci318.SI.leastDepth(new SpanRules.SpanDepth(6000, ends, 420, 30, 0.01, 0, 1), Trace.OFF), 1e-9);
-        assertEquals(6000 / divisor * (0.4 + 500 / 700.0), Aci318.SI.leastDepth(new SpanRules.SpanDepth(6000, ends, 500, 30, 0.01, 0, 1), Trace.OFF), 1e-9);
+        assertEquals(
+                6000 / divisor,
+                Aci318.SI.leastDepth(new SpanRules.SpanDepth(6000, ends, 420, 30, 0.01, 0, 1), Trace.OFF),
+                1e-9);
+        assertEquals(
+                6000 / divisor * (0.4 + 500 / 700.0),
+                Aci318.SI.leastDepth(new SpanRules.SpanDepth(6000, ends, 500, 30, 0.01, 0, 1), Trace.OFF),
+                1e-9);
     }
 
     @Test
@@ -145,7 +168,23 @@ class Aci318Test {
     void momentMagnificationMatchesTheHandCalculation() {
         double e = 27_800;
         double i = Math.pow(400, 4) / 12;
-        Slenderness.Lift l = new Slenderness.Lift(0, 100e6, 4000, 1, 400 / Math.sqrt(12), e * i, 400, 1000e3, 0.6, 0.6, false, false, 30, 420, 160_000, 340);
+        Slenderness.Lift l = new Slenderness.Lift(
+                0,
+                100e6,
+                4000,
+                1,
+                400 / Math.sqrt(12),
+                e * i,
+                400,
+                1000e3,
+                0.6,
+                0.6,
+                false,
+                false,
+                30,
+                420,
+                160_000,
+                340);
         double pc = Math.PI * Math.PI * 0.4 * e * i / 1.6 / (4000.0 * 4000);
         double delta = Math.max(1, 0.6 / (1 - 1000e3 / (0.75 * pc)));
         Slenderness.Magnified m = Aci318.SI.slenderness().braced(l, Trace.OFF);
@@ -157,18 +196,60 @@ class Aci318Test {
     @Test
     void aLiftBeyondItsBucklingLoadHasNoMoment() {
         double i = Math.pow(300, 4) / 12;
-        Slenderness.Lift l = new Slenderness.Lift(-50e6, 50e6, 9000, 1, 86.6, 27_800 * i, 300, 2500e3, 0.6, 0.6, false, false, 30, 420, 160_000, 340);
-        assertTrue(Double.isInfinite(Aci318.SI.slenderness().braced(l, Trace.OFF).moment()));
+        Slenderness.Lift l = new Slenderness.Lift(
+                -50e6, 50e6, 9000, 1, 86.6, 27_800 * i, 300, 2500e3, 0.6, 0.6, false, false, 30, 420, 160_000, 340);
+        assertTrue(
+                Double.isInfinite(Aci318.SI.slenderness().braced(l, Trace.OFF).moment()));
     }
 
     @Test
     void doubleCurvatureIsLessSlenderThanSingle() {
         double i = Math.pow(400, 4) / 12;
         double lu = 4500;
-        assertTrue(!Aci318.SI.slenderness().braced(new Slenderness.Lift(100e6, 100e6, lu, 1, 115.5, 27_800 * i, 400, 1e6, 0.6, 0.6, false, false, 30, 420, 160_000, 340),
-            Trace.OFF).slender());
-        assertTrue(Aci318.SI.slenderness().braced(new Slenderness.Lift(-100e6, 100e6, lu, 1, 115.5, 27_800 * i, 400, 1e6, 0.6, 0.6, false, false, 30, 420, 160_000, 340),
-            Trace.OFF).slender());
+        assertTrue(!Aci318.SI
+                .slenderness()
+                .braced(
+                        new Slenderness.Lift(
+                                100e6,
+                                100e6,
+                                lu,
+                                1,
+                                115.5,
+                                27_800 * i,
+                                400,
+                                1e6,
+                                0.6,
+                                0.6,
+                                false,
+                                false,
+                                30,
+                                420,
+                                160_000,
+                                340),
+                        Trace.OFF)
+                .slender());
+        assertTrue(Aci318.SI
+                .slenderness()
+                .braced(
+                        new Slenderness.Lift(
+                                -100e6,
+                                100e6,
+                                lu,
+                                1,
+                                115.5,
+                                27_800 * i,
+                                400,
+                                1e6,
+                                0.6,
+                                0.6,
+                                false,
+                                false,
+                                30,
+                                420,
+                                160_000,
+                                340),
+                        Trace.OFF)
+                .slender());
     }
 
     /**
@@ -176,15 +257,41 @@ class Aci318Test {
      * half the moment at the other end 0.8 in single and 0.4 in double curvature; loads between the ends always 1.0.
      */
     @ParameterizedTest(name = "M1 {0}, loads between the ends {1}: Cm {2}")
-    @CsvSource({"-100e6, false, 1.0", "-50e6, false, 0.8", "0, false, 0.6", "50e6, false, 0.4", "50e6, true, 1.0", "-50e6, true, 1.0"})
+    @CsvSource({
+        "-100e6, false, 1.0",
+        "-50e6, false, 0.8",
+        "0, false, 0.6",
+        "50e6, false, 0.4",
+        "50e6, true, 1.0",
+        "-50e6, true, 1.0"
+    })
     void equivalentUniformMoment(double m1, boolean transverse, double cm) {
         double e = 27_800;
         double i = Math.pow(400, 4) / 12;
         double lu = 6000;
         double p = 2000e3;
         double pc = Math.PI * Math.PI * 0.4 * e * i / 1.6 / (lu * lu);
-        Slenderness.Magnified m = Aci318.SI.slenderness().braced(new Slenderness.Lift(m1, 100e6, lu, 1, 400 / Math.sqrt(12), e * i, 400, p, 0.6, 0.6,
-            transverse, false, 30, 420, 160_000, 340), Trace.OFF);
+        Slenderness.Magnified m = Aci318.SI
+                .slenderness()
+                .braced(
+                        new Slenderness.Lift(
+                                m1,
+                                100e6,
+                                lu,
+                                1,
+                                400 / Math.sqrt(12),
+                                e * i,
+                                400,
+                                p,
+                                0.6,
+                                0.6,
+                                transverse,
+                                false,
+                                30,
+                                420,
+                                160_000,
+                                340),
+                        Trace.OFF);
         assertTrue(m.slender(), "52 is above 40");
         assertEquals(Math.max(1, cm / (1 - p / (0.75 * pc))) * 100e6, m.moment(), 1);
     }
@@ -201,7 +308,8 @@ class Aci318Test {
         assertTrue(Basis.standard(true).check().isEmpty());
         Basis b = Basis.standard(false);
         Basis bad = Varied.practicalCap(Varied.beamBars(Varied.fy(b, 42), "T19"), Double.NaN);
-        assertEquals(java.util.List.of("basis.fy", "basis.practicalCap", "basis.beamBars"),
-            bad.check().stream().map(f -> f.code()).toList());
+        assertEquals(
+                java.util.List.of("basis.fy", "basis.practicalCap", "basis.beamBars"),
+                bad.check().stream().map(f -> f.code()).toList());
     }
 }

@@ -16,20 +16,44 @@ class AciAnchorageTest {
 
     /** Divisors of fy ψ db / λ √f'c: SI column of the table; clear spacing and cover in bar diameters. */
     @ParameterizedTest
-    @CsvSource({"T16,1,1,true,2.1", "T16,2,1,false,2.1", "T16,1,1,false,1.4", "T16,0.9,1,true,1.4", "T16,2,0.9,true,1.4", "T16,1.9,1,false,1.4",
-        "T25,1,1,true,1.7", "T25,2,1,false,1.7", "T25,1,1,false,1.1", "T25,0.9,2,true,1.1", "T25,3,0.5,true,1.1"})
+    @CsvSource({
+        "T16,1,1,true,2.1",
+        "T16,2,1,false,2.1",
+        "T16,1,1,false,1.4",
+        "T16,0.9,1,true,1.4",
+        "T16,2,0.9,true,1.4",
+        "T16,1.9,1,false,1.4",
+        "T25,1,1,true,1.7",
+        "T25,2,1,false,1.7",
+        "T25,1,1,false,1.1",
+        "T25,0.9,2,true,1.1",
+        "T25,3,0.5,true,1.1"
+    })
     void cellsOfTheTableInMillimetres(String size, double clear, double cover, boolean stirrups, double divisor) {
         Bar b = BarCatalogue.METRIC.find(size);
-        double ld = Aci318.SI.detailing().developmentLength(b, 30, 420, false, clear * b.diameter(), cover * b.diameter(), stirrups);
+        double ld = Aci318.SI
+                .detailing()
+                .developmentLength(b, 30, 420, false, clear * b.diameter(), cover * b.diameter(), stirrups);
         assertEquals(420 * b.diameter() / (divisor * Math.sqrt(30)), ld, 1e-6 * ld);
     }
 
     @ParameterizedTest
-    @CsvSource({"#6,1,1,true,25", "#6,2,1,false,25", "#6,1,1,false,16.6667", "#6,2,0.9,true,16.6667", "#9,1,1,true,20", "#9,2,1,false,20", "#9,1,1,false,13.3333",
-        "#11,0.9,1,true,13.3333"})
+    @CsvSource({
+        "#6,1,1,true,25",
+        "#6,2,1,false,25",
+        "#6,1,1,false,16.6667",
+        "#6,2,0.9,true,16.6667",
+        "#9,1,1,true,20",
+        "#9,2,1,false,20",
+        "#9,1,1,false,13.3333",
+        "#11,0.9,1,true,13.3333"
+    })
     void cellsOfTheTableInInches(String size, double clear, double cover, boolean stirrups, double divisor) {
         Bar b = BarCatalogue.US.find(size);
-        double ld = Aci318.US.detailing().developmentLength(b, 4000 * PSI, 60_000 * PSI, false, clear * b.diameter(), cover * b.diameter(), stirrups);
+        double ld = Aci318.US
+                .detailing()
+                .developmentLength(
+                        b, 4000 * PSI, 60_000 * PSI, false, clear * b.diameter(), cover * b.diameter(), stirrups);
         assertEquals(60_000 * b.diameter() / (divisor * Math.sqrt(4000)), ld, 1e-4 * ld);
     }
 
@@ -57,7 +81,10 @@ class AciAnchorageTest {
     void hooks(String size, double fc) {
         Bar b = BarCatalogue.METRIC.find(size);
         double ldh = 420 * 1.25 * Math.min(1, fc / 105 + 0.6) * Math.pow(b.diameter(), 1.5) / (23 * Math.sqrt(fc));
-        assertEquals(Math.max(ldh, Math.max(8 * b.diameter(), 150)), Aci318.SI.detailing().hookLength(b, fc, 420, Trace.OFF), 1e-6 * ldh);
+        assertEquals(
+                Math.max(ldh, Math.max(8 * b.diameter(), 150)),
+                Aci318.SI.detailing().hookLength(b, fc, 420, Trace.OFF),
+                1e-6 * ldh);
         double us = Aci318.US.detailing().hookLength(b, fc, 420, Trace.OFF);
         assertEquals(ldh, us, 0.02 * ldh, "the constants of the two editions are rounded");
         assertTrue(Aci318.SI.detailing().hookLength(b, 2 * fc, 420, Trace.OFF) <= ldh + 1e-9);
@@ -68,7 +95,11 @@ class AciAnchorageTest {
         Trace t = Trace.recording();
         Bar b = BarCatalogue.METRIC.find("T20");
         double ldh = Aci318.SI.detailing().hookLength(b, 30, 420, t);
-        assertTrue(t.steps().stream().anyMatch(s -> s.symbol().equals("ldh") && s.clause().equals("25.4.3.1") && s.result(false).equals(String.format(java.util.Locale.ROOT,
-            "%.0f mm", ldh))), t.steps().toString());
+        assertTrue(
+                t.steps().stream()
+                        .anyMatch(s -> s.symbol().equals("ldh")
+                                && s.clause().equals("25.4.3.1")
+                                && s.result(false).equals(String.format(java.util.Locale.ROOT, "%.0f mm", ldh))),
+                t.steps().toString());
     }
 }

@@ -23,8 +23,10 @@ class AciCombinationsTest {
     }
 
     private static Set<Map<String, Double>> strength(LoadCase... cases) {
-        return AciCombinations.of(List.of(cases)).stream().filter(c -> c.purpose() == Purpose.STRENGTH)
-            .map(AciCombinationsTest::terms).collect(Collectors.toSet());
+        return AciCombinations.of(List.of(cases)).stream()
+                .filter(c -> c.purpose() == Purpose.STRENGTH)
+                .map(AciCombinationsTest::terms)
+                .collect(Collectors.toSet());
     }
 
     private static Map<String, Double> terms(Combination c) {
@@ -35,16 +37,32 @@ class AciCombinationsTest {
 
     @Test
     void deadAndLive() {
-        assertEquals(Set.of(Map.of("D", 1.4), Map.of("D", 1.2, "L", 1.6)), strength(of("D", CaseKind.DEAD), of("L", CaseKind.LIVE)));
+        assertEquals(
+                Set.of(Map.of("D", 1.4), Map.of("D", 1.2, "L", 1.6)),
+                strength(of("D", CaseKind.DEAD), of("L", CaseKind.LIVE)));
     }
 
     @Test
     void allRowsOfTheTableForWindSnowAndEarthquake() {
-        Set<Map<String, Double>> found = strength(of("D", CaseKind.DEAD), of("SD", CaseKind.SUPERIMPOSED), of("L", CaseKind.LIVE),
-            of("S", CaseKind.SNOW), of("W", CaseKind.WIND), of("E", CaseKind.SEISMIC));
+        Set<Map<String, Double>> found = strength(
+                of("D", CaseKind.DEAD),
+                of("SD", CaseKind.SUPERIMPOSED),
+                of("L", CaseKind.LIVE),
+                of("S", CaseKind.SNOW),
+                of("W", CaseKind.WIND),
+                of("E", CaseKind.SEISMIC));
         List<Map<String, Double>> rows = Stream.of(
-            "1.4D", "1.2D 1.6L", "1.2D 1.6L 0.5S", "1.2D 1.6S 1L", "1.2D 1.6S 0.5W", "1.2D 1W 1L 0.5S", "1.2D 1E 1L", "0.9D 1W", "0.9D 1E")
-            .map(AciCombinationsTest::row).toList();
+                        "1.4D",
+                        "1.2D 1.6L",
+                        "1.2D 1.6L 0.5S",
+                        "1.2D 1.6S 1L",
+                        "1.2D 1.6S 0.5W",
+                        "1.2D 1W 1L 0.5S",
+                        "1.2D 1E 1L",
+                        "0.9D 1W",
+                        "0.9D 1E")
+                .map(AciCombinationsTest::row)
+                .toList();
         rows.forEach(r -> assertTrue(found.contains(r), r + " in " + found));
     }
 
@@ -64,8 +82,8 @@ class AciCombinationsTest {
 
     @Test
     void lateralCasesComeWithEitherSignAndNeverTwoAtOnce() {
-        Set<Map<String, Double>> found = strength(of("D", CaseKind.DEAD), of("WX", CaseKind.WIND), of("WY", CaseKind.WIND),
-            of("EX", CaseKind.SEISMIC));
+        Set<Map<String, Double>> found = strength(
+                of("D", CaseKind.DEAD), of("WX", CaseKind.WIND), of("WY", CaseKind.WIND), of("EX", CaseKind.SEISMIC));
         for (String lateral : List.of("WX", "WY", "EX")) {
             for (double f : new double[] {1, -1}) {
                 assertTrue(found.contains(Map.of("D", 0.9, lateral, f)), lateral + " " + f);
@@ -81,9 +99,14 @@ class AciCombinationsTest {
 
     @Test
     void serviceCombinationsAreThereAndNoNameComesTwice() {
-        List<Combination> all = AciCombinations.of(List.of(of("D", CaseKind.DEAD), of("L", CaseKind.LIVE), of("S", CaseKind.SNOW)));
-        assertTrue(all.stream().anyMatch(c -> c.purpose() == Purpose.SERVICE_CHARACTERISTIC && terms(c).equals(Map.of("D", 1.0, "L", 1.0))));
-        assertTrue(all.stream().anyMatch(c -> c.purpose() == Purpose.SERVICE_QUASI_PERMANENT && terms(c).equals(Map.of("D", 1.0, "L", 0.3))));
+        List<Combination> all =
+                AciCombinations.of(List.of(of("D", CaseKind.DEAD), of("L", CaseKind.LIVE), of("S", CaseKind.SNOW)));
+        assertTrue(all.stream()
+                .anyMatch(c ->
+                        c.purpose() == Purpose.SERVICE_CHARACTERISTIC && terms(c).equals(Map.of("D", 1.0, "L", 1.0))));
+        assertTrue(all.stream()
+                .anyMatch(c ->
+                        c.purpose() == Purpose.SERVICE_QUASI_PERMANENT && terms(c).equals(Map.of("D", 1.0, "L", 0.3))));
         assertEquals(all.size(), all.stream().map(Combination::id).distinct().count());
         assertEquals(all.size(), all.stream().map(Combination::name).distinct().count());
     }

@@ -28,8 +28,14 @@ class AciPublishedTest {
     /** D. Darwin, C. W. Dolan, A. H. Nilson, Design of Concrete Structures: b 10 in, d 23 in, three No. 8, 4000 psi, Grade 60: a 4.18 in, Mn 248 ft-kips. */
     @Test
     void singlyReinforced() {
-        FlexuralStrength f = FlexuralStrength.of(new Shape.Rectangle(10 * IN, 25 * IN), true, List.of(new BarLayer(23 * IN, 2.37 * IN * IN)), 4000 * PSI, 60_000 * PSI,
-            Aci318.US, Trace.OFF);
+        FlexuralStrength f = FlexuralStrength.of(
+                new Shape.Rectangle(10 * IN, 25 * IN),
+                true,
+                List.of(new BarLayer(23 * IN, 2.37 * IN * IN)),
+                4000 * PSI,
+                60_000 * PSI,
+                Aci318.US,
+                Trace.OFF);
         assertEquals(4.18, 0.85 * f.c() / IN, 0.005);
         assertEquals(248, f.Mn() / KIP_FT, 0.5);
         assertEquals(0.9, f.phi());
@@ -39,8 +45,14 @@ class AciPublishedTest {
     @ParameterizedTest
     @CsvSource({"0.005,287", "0.010,547", "0.015,780"})
     void flexuralResistance(double rho, double r) {
-        FlexuralStrength f = FlexuralStrength.of(new Shape.Rectangle(12 * IN, 23 * IN), true, List.of(new BarLayer(20 * IN, rho * 12 * 20 * IN * IN)), 4000 * PSI,
-            60_000 * PSI, Aci318.US, Trace.OFF);
+        FlexuralStrength f = FlexuralStrength.of(
+                new Shape.Rectangle(12 * IN, 23 * IN),
+                true,
+                List.of(new BarLayer(20 * IN, rho * 12 * 20 * IN * IN)),
+                4000 * PSI,
+                60_000 * PSI,
+                Aci318.US,
+                Trace.OFF);
         assertEquals(r, f.Mn() / PSI / (12 * 20 * 20 * IN * IN * IN), 1.5);
     }
 
@@ -49,7 +61,10 @@ class AciPublishedTest {
     @CsvSource({"#5,30.8", "#6,37.0", "#8,61.7"})
     void laps(String size, double in) {
         var bar = BarCatalogue.US.find(size);
-        assertEquals(in, Aci318.US.detailing().lapLength(bar, 4000 * PSI, 60_000 * PSI, false, 2 * bar.diameter(), 2 * IN) / IN, 0.15);
+        assertEquals(
+                in,
+                Aci318.US.detailing().lapLength(bar, 4000 * PSI, 60_000 * PSI, false, 2 * bar.diameter(), 2 * IN) / IN,
+                0.15);
     }
 
     /** Development lengths as published for Grade 60 in 4000 psi, cases of the first row [in]; top bars 1.3 times. */
@@ -57,9 +72,16 @@ class AciPublishedTest {
     @CsvSource({"#5,23.7", "#6,28.5", "#7,41.5", "#8,47.4", "#9,53.5"})
     void developmentLengths(String size, double in) {
         var bar = BarCatalogue.US.find(size);
-        double ld = Aci318.US.detailing().developmentLength(bar, 4000 * PSI, 60_000 * PSI, false, 2 * bar.diameter(), 2 * IN, true);
+        double ld = Aci318.US
+                .detailing()
+                .developmentLength(bar, 4000 * PSI, 60_000 * PSI, false, 2 * bar.diameter(), 2 * IN, true);
         assertEquals(in, ld / IN, 0.1);
-        assertEquals(1.3 * ld, Aci318.US.detailing().developmentLength(bar, 4000 * PSI, 60_000 * PSI, true, 2 * bar.diameter(), 2 * IN, true), 1e-6);
+        assertEquals(
+                1.3 * ld,
+                Aci318.US
+                        .detailing()
+                        .developmentLength(bar, 4000 * PSI, 60_000 * PSI, true, 2 * bar.diameter(), 2 * IN, true),
+                1e-6);
     }
 
     /** 9.6.1.2 in Grade 60: 200 / fy = 0.00333 to 4400 psi, 3 √f'c / fy = 0.00354 at 5000 psi. */

@@ -33,7 +33,8 @@ class AciRulesTest {
         assertEquals(expected, actual, NEAR * Math.abs(expected));
     }
 
-    // ---- materials ----------------------------------------------------------------------------------------------------
+    // ---- materials
+    // ----------------------------------------------------------------------------------------------------
 
     /** Tables 19.2.1.1 and 20.2.2.4. */
     @Test
@@ -44,7 +45,9 @@ class AciRulesTest {
         assertFalse(SI.coversSteel(692) || US.coversSteel(100_500 * PSI));
         near(420, SI.designSteel(420));
         assertTrue(SI.reductionClause().isPresent());
-        assertTrue(SI.curve(30).isEmpty() && SI.crackWidth().isEmpty() && SI.flangeShear().isEmpty());
+        assertTrue(SI.curve(30).isEmpty()
+                && SI.crackWidth().isEmpty()
+                && SI.flangeShear().isEmpty());
     }
 
     /** 22.4.2: 0.80 · 0.65 · (0.85 · 30 · (160 000 − 3200) + 420 · 3200) = 2778.0 kN; steel counts to 550 MPa. */
@@ -66,7 +69,8 @@ class AciRulesTest {
         near(4, SI.deepBeamRatio());
     }
 
-    // ---- beams --------------------------------------------------------------------------------------------------------
+    // ---- beams
+    // --------------------------------------------------------------------------------------------------------
 
     /** 9.6.1.2: C30, 300 × 500: 0.25 √30 = 1.369 < 1.4 MPa: 500 mm²; C50: 1.768 MPa; steel counts to 550 MPa; 9.6.1.3: a third more. */
     @Test
@@ -74,8 +78,12 @@ class AciRulesTest {
         near(1.4 * 150_000 / 420, SI.beamMinimumSteel(30, 420, 300, 500, Trace.OFF));
         near(0.25 * Math.sqrt(50) * 150_000 / 420, SI.beamMinimumSteel(50, 420, 300, 500, Trace.OFF));
         near(1.4 * 150_000 / 550, SI.beamMinimumSteel(30, 600, 300, 500, Trace.OFF));
-        near(200 * 240 / 60_000.0 * IN * IN, US.beamMinimumSteel(4000 * PSI, 60_000 * PSI, 12 * IN, 20 * IN, Trace.OFF));
-        near(3 * Math.sqrt(6000) * 240 / 60_000.0 * IN * IN, US.beamMinimumSteel(6000 * PSI, 60_000 * PSI, 12 * IN, 20 * IN, Trace.OFF));
+        near(
+                200 * 240 / 60_000.0 * IN * IN,
+                US.beamMinimumSteel(4000 * PSI, 60_000 * PSI, 12 * IN, 20 * IN, Trace.OFF));
+        near(
+                3 * Math.sqrt(6000) * 240 / 60_000.0 * IN * IN,
+                US.beamMinimumSteel(6000 * PSI, 60_000 * PSI, 12 * IN, 20 * IN, Trace.OFF));
         near(4 / 3.0, SI.minimumSteelExcess());
     }
 
@@ -90,8 +98,14 @@ class AciRulesTest {
 
     /** Table 6.3.2.1, each row deciding once. */
     @ParameterizedTest
-    @CsvSource({"5000,100,false,9000,800", "700,100,false,9000,700", "5000,200,false,9000,1125", "5000,100,true,9000,600", "500,100,true,9000,500",
-        "5000,200,true,9000,750"})
+    @CsvSource({
+        "5000,100,false,9000,800",
+        "700,100,false,9000,700",
+        "5000,200,false,9000,1125",
+        "5000,100,true,9000,600",
+        "500,100,true,9000,500",
+        "5000,200,true,9000,750"
+    })
     void flangeOverhang(double reach, double hf, boolean oneSided, double clear, double expected) {
         near(expected, SI.flangeOverhang(reach, hf, oneSided, clear, clear));
     }
@@ -118,7 +132,8 @@ class AciRulesTest {
         near(1200, SI.nearLoadReach(600));
     }
 
-    // ---- shear --------------------------------------------------------------------------------------------------------
+    // ---- shear
+    // --------------------------------------------------------------------------------------------------------
 
     private static ShearStrength shear(double d, double avs, double nu) {
         return SI.shear(new ShearInput(30, 500, 300, d, 300 * 700.0, 0.01, avs, nu), Trace.OFF);
@@ -153,7 +168,10 @@ class AciRulesTest {
         double root = Math.sqrt(30);
         double area = 300 * 600;
         near(0.35 * 300 / 420, shear(600, 0, 0).minimumAvs());
-        near(0.062 * Math.sqrt(50) * 300 / 420, SI.shear(new ShearInput(50, 420, 300, 600, 210e3, 0.01, 0, 0), Trace.OFF).minimumAvs());
+        near(
+                0.062 * Math.sqrt(50) * 300 / 420,
+                SI.shear(new ShearInput(50, 420, 300, 600, 210e3, 0.01, 0, 0), Trace.OFF)
+                        .minimumAvs());
         near(0.75 * (0.17 * root * area + 420 * 600), shear(600, 1, 0).total());
         near(0.75 * (0.17 + 0.66) * root * area, shear(600, 9, 0).total());
         near(0.75 * (0.17 + 0.66) * root * area, shear(600, 1, 0).limit());
@@ -164,11 +182,13 @@ class AciRulesTest {
         near((200e3 / 0.75 - 0.17 * root * area) / (420 * 600), SI.shearSteel(s, 200e3));
         assertEquals(0, SI.shearSteel(s, 50e3), 0);
         double most = 0.75 * 0.83 * root * area;
-        assertTrue(Double.isFinite(SI.shearSteel(s, most * 0.9999)) && Double.isInfinite(SI.shearSteel(s, most * 1.0001)));
+        assertTrue(
+                Double.isFinite(SI.shearSteel(s, most * 0.9999)) && Double.isInfinite(SI.shearSteel(s, most * 1.0001)));
         assertEquals(SI.shearSteel(s, 200e3), SI.shearSteelBesideTorsion(s, 200e3), 0);
     }
 
-    // ---- bars ---------------------------------------------------------------------------------------------------------
+    // ---- bars
+    // ---------------------------------------------------------------------------------------------------------
 
     /** 25.2.1 to 25.2.3. */
     @Test
@@ -247,15 +267,26 @@ class AciRulesTest {
         near(800, d.pairStagger(bar(20)));
         near(36, d.largestInPair());
         near(1.41 * IN, US.detailing().largestInPair());
-        near(1.3 * d.developmentLength(bar(20), 30, 420, false, 60, 50, true), d.lapLength(bar(20), 30, 420, false, 60, 50));
+        near(
+                1.3 * d.developmentLength(bar(20), 30, 420, false, 60, 50, true),
+                d.lapLength(bar(20), 30, 420, false, 60, 50));
     }
 
-    // ---- columns ------------------------------------------------------------------------------------------------------
+    // ---- columns
+    // ------------------------------------------------------------------------------------------------------
 
     /** 25.7.2.1: 16 db, 48 dt, the least side; with shear table 10.7.6.5.2. */
     @ParameterizedTest
-    @CsvSource({"20,10,300,250,false,false,300", "20,10,500,450,false,false,320", "20,6,500,450,false,false,288", "20,10,500,400,true,false,200",
-        "20,10,500,400,true,true,100", "20,10,150,400,true,false,150", "50,20,2000,1800,true,false,600", "50,20,2000,1800,true,true,300"})
+    @CsvSource({
+        "20,10,300,250,false,false,300",
+        "20,10,500,450,false,false,320",
+        "20,6,500,450,false,false,288",
+        "20,10,500,400,true,false,200",
+        "20,10,500,400,true,true,100",
+        "20,10,150,400,true,false,150",
+        "50,20,2000,1800,true,false,600",
+        "50,20,2000,1800,true,true,300"
+    })
     void tieSpacing(double db, double dt, double side, double d, boolean shear, boolean high, double expected) {
         near(expected, SI.columns().columnTieSpacing(bar(db), bar(dt), side, d, shear, high));
     }
@@ -281,7 +312,8 @@ class AciRulesTest {
     }
 
     private static Slenderness.Lift lift(double m1, double m2, double pu, double length, double sustained) {
-        return new Slenderness.Lift(m1, m2, length, 1, 120, 4e13, 400, pu, sustained, 0, false, false, 30, 420, 160_000, 340);
+        return new Slenderness.Lift(
+                m1, m2, length, 1, 120, 4e13, 400, pu, sustained, 0, false, false, 30, 420, 160_000, 340);
     }
 
     /**
@@ -292,19 +324,28 @@ class AciRulesTest {
     void magnification() {
         Slenderness s = SI.slenderness();
         assertFalse(s.braced(lift(-50e6, 100e6, 800e3, 28 * 120, 0), Trace.OFF).slender());
-        assertTrue(s.braced(lift(-50e6, 100e6, 800e3, 28 * 120 + 1, 0), Trace.OFF).slender());
+        assertTrue(
+                s.braced(lift(-50e6, 100e6, 800e3, 28 * 120 + 1, 0), Trace.OFF).slender());
         assertFalse(s.braced(lift(100e6, 100e6, 800e3, 40 * 120, 0), Trace.OFF).slender());
-        assertTrue(s.braced(lift(100e6, 100e6, 800e3, 40 * 120 + 1, 0), Trace.OFF).slender());
+        assertTrue(
+                s.braced(lift(100e6, 100e6, 800e3, 40 * 120 + 1, 0), Trace.OFF).slender());
         assertFalse(s.braced(lift(-50e6, 100e6, 0, 6000, 0), Trace.OFF).slender());
         double pc = Math.PI * Math.PI * 0.4 * 4e13 / 1.5 / 36e6;
         double rest = 1 - 800e3 / (0.75 * pc);
-        near(0.8 / rest * 100e6, s.braced(lift(-50e6, 100e6, 800e3, 6000, 0.5), Trace.OFF).moment());
-        near(0.8 / rest, s.braced(lift(-50e6, 100e6, 800e3, 6000, 0.5), Trace.OFF).factor());
+        near(
+                0.8 / rest * 100e6,
+                s.braced(lift(-50e6, 100e6, 800e3, 6000, 0.5), Trace.OFF).moment());
+        near(
+                0.8 / rest,
+                s.braced(lift(-50e6, 100e6, 800e3, 6000, 0.5), Trace.OFF).factor());
         // double curvature: Cm = 0.4, and never less than the end moment
         near(100e6, s.braced(lift(80e6, 100e6, 800e3, 6000, 0.5), Trace.OFF).moment());
         // the least moment Pu (15 + 0.03 h) = 21.6 kNm with Cm = 1
-        near(21.6e6 / rest, s.braced(lift(-10e6, 20e6, 800e3, 6000, 0.5), Trace.OFF).moment());
-        assertTrue(Double.isInfinite(s.braced(lift(-50e6, 100e6, 3000e3, 6000, 0.5), Trace.OFF).moment()));
+        near(
+                21.6e6 / rest,
+                s.braced(lift(-10e6, 20e6, 800e3, 6000, 0.5), Trace.OFF).moment());
+        assertTrue(Double.isInfinite(
+                s.braced(lift(-50e6, 100e6, 3000e3, 6000, 0.5), Trace.OFF).moment()));
         near(1 / 0.9, s.sway(0.1));
         assertTrue(Double.isInfinite(s.sway(1)));
         near(0.05, s.bracedIndex());
@@ -312,7 +353,8 @@ class AciRulesTest {
         assertEquals(0, s.imperfection(4000) + s.leastEccentricity(400), 0);
     }
 
-    // ---- service ------------------------------------------------------------------------------------------------------
+    // ---- service
+    // ------------------------------------------------------------------------------------------------------
 
     /** 19.2.3.1, table 24.2.3.5, 24.2.4.1: Mcr = 100, Ma = 100, Ig = 10, Icr = 4: 4 / (1 − 4/9 · 0.6) = 5.4545. */
     @Test
@@ -325,10 +367,12 @@ class AciRulesTest {
         near(2, SI.serviceability().longTermFactor(0, Trace.OFF));
         near(4 / 3.0, SI.serviceability().longTermFactor(0.01, Trace.OFF));
         assertEquals(0, SI.serviceability().creep() + SI.serviceability().shrinkage(), 0);
-        assertTrue(Double.isInfinite(SI.serviceability().totalDivisor()) && SI.serviceability().limitsLive());
+        assertTrue(Double.isInfinite(SI.serviceability().totalDivisor())
+                && SI.serviceability().limitsLive());
     }
 
-    // ---- moment frames ------------------------------------------------------------------------------------------------
+    // ---- moment frames
+    // ------------------------------------------------------------------------------------------------
 
     private static DuctileFrame frame(Ductility kind) {
         return SI.ductile(kind).orElseThrow();
@@ -341,9 +385,20 @@ class AciRulesTest {
         DuctileFrame f = frame(Ductility.ORDINARY);
         assertEquals("ordinary moment frame", f.name());
         near(0.25, f.continuousBottom());
-        assertEquals(0, f.saggingAtFace() + f.anywhere() + f.steelFactor() + f.hoopDepths() + f.leastSpanToDepth() + f.leastWidth(600) + f.columnDepthInBars(420)
-            + f.hookLength(bar(20), 30, 420), 0);
-        assertTrue(Double.isInfinite(f.mostRatio(420)) && Double.isInfinite(f.earthquakeFactor()) && Double.isInfinite(f.spacingElsewhere(500)));
+        assertEquals(
+                0,
+                f.saggingAtFace()
+                        + f.anywhere()
+                        + f.steelFactor()
+                        + f.hoopDepths()
+                        + f.leastSpanToDepth()
+                        + f.leastWidth(600)
+                        + f.columnDepthInBars(420)
+                        + f.hookLength(bar(20), 30, 420),
+                0);
+        assertTrue(Double.isInfinite(f.mostRatio(420))
+                && Double.isInfinite(f.earthquakeFactor())
+                && Double.isInfinite(f.spacingElsewhere(500)));
         assertFalse(f.leastSteelOnBothFaces() || f.concreteMayBeLost() || f.lapsAwayFromColumns() || f.hoopsHoldBars());
     }
 
@@ -362,7 +417,9 @@ class AciRulesTest {
         near(192, f.hoopSpacing(900, bar(32), bar(8), 420));
         near(300, f.hoopSpacing(2000, bar(40), bar(16), 420));
         near(250, f.spacingElsewhere(500));
-        assertTrue(Double.isInfinite(f.lapHoops(500)) && Double.isInfinite(f.mostProjection(400, 400)) && Double.isInfinite(f.mostRatio(420)));
+        assertTrue(Double.isInfinite(f.lapHoops(500))
+                && Double.isInfinite(f.mostProjection(400, 400))
+                && Double.isInfinite(f.mostRatio(420)));
         assertFalse(f.leastSteelOnBothFaces() || f.concreteMayBeLost() || f.lapsAwayFromColumns() || f.hoopsHoldBars());
         assertEquals(0, f.columnDepthInBars(420) + f.hookLength(bar(20), 30, 420) + f.leastWidth(600), 0);
     }

@@ -21,8 +21,17 @@ class AciTorsionTest {
     private static final Torsion US = Aci318.US.torsion();
     private static final Torsion SI = Aci318.SI.torsion();
     // x1 = 14 - 3 - 0.5 = 10.5, y1 = 24 - 3 - 0.5 = 20.5; Aoh = 215.25, ph = 62; Acp = 336, pcp = 76
-    private static final TorsionSection SECTION = new TorsionSection(4000 * PSI, 60_000 * PSI, 60_000 * PSI, 14 * IN, 24 * IN, 336 * IN * IN, 76 * IN,
-        215.25 * IN * IN, 62 * IN, 2.5 * IN);
+    private static final TorsionSection SECTION = new TorsionSection(
+            4000 * PSI,
+            60_000 * PSI,
+            60_000 * PSI,
+            14 * IN,
+            24 * IN,
+            336 * IN * IN,
+            76 * IN,
+            215.25 * IN * IN,
+            62 * IN,
+            2.5 * IN);
     private static final double TORQUE = 360_000 * LB * IN;
 
     @Test
@@ -37,16 +46,22 @@ class AciTorsionTest {
         // At/s = 360 000 / (0.75 x 2 x 0.85 x 215.25 x 60 000) = 0.021862 in; Al = 0.021862 x 62 = 1.3555 in2
         assertEquals(0.021862, US.legSteel(TORQUE, SECTION, Trace.OFF) / IN, 1e-6);
         assertEquals(1.3555, US.longitudinalSteel(TORQUE, SECTION, Trace.OFF) / (IN * IN), 1e-4);
-        // at 80 000 lb in: At/s = 0.0048583 < 25 x 14 / 60 000 = 0.0058333; Al,min = 5 x 63.2456 x 336 / 60 000 - 0.0058333 x 62 = 1.4092 in2
+        // at 80 000 lb in: At/s = 0.0048583 < 25 x 14 / 60 000 = 0.0058333; Al,min = 5 x 63.2456 x 336 / 60 000 -
+        // 0.0058333 x 62 = 1.4092 in2
         assertEquals(1.4092, US.longitudinalMinimum(80_000 * LB * IN, SECTION, Trace.OFF) / (IN * IN), 2e-4);
     }
 
     @Test
     void theLimitOfTheConcrete() {
-        // Vu = 40 000 lb, d = 21.5 in: 132.9 psi; Tu ph / 1.7 Aoh2 = 283.4 psi; root 313.0; limit 0.75 x 10 x 63.2456 = 474.3 psi
+        // Vu = 40 000 lb, d = 21.5 in: 132.9 psi; Tu ph / 1.7 Aoh2 = 283.4 psi; root 313.0; limit 0.75 x 10 x 63.2456 =
+        // 474.3 psi
         double limit = 474.342 * PSI * 14 * IN * 21.5 * IN;
         assertEquals(0.6599, US.limitUse(40_000 * LB, TORQUE, SECTION, 21.5 * IN, limit, Trace.OFF), 2e-4);
-        assertEquals(132.890 / 474.342, US.limitUse(40_000 * LB, 0, SECTION, 21.5 * IN, limit, Trace.OFF), 1e-5, "shear alone");
+        assertEquals(
+                132.890 / 474.342,
+                US.limitUse(40_000 * LB, 0, SECTION, 21.5 * IN, limit, Trace.OFF),
+                1e-5,
+                "shear alone");
     }
 
     @Test
@@ -74,8 +89,12 @@ class AciTorsionTest {
         TorsionSection s = new TorsionSection(fc, 413.7, 413.7, 350, 600, 210_000, 1900, 140_000, 1570, 60);
         assertEquals(US.cracking(s, Trace.OFF), SI.cracking(s, Trace.OFF), 0.01 * US.cracking(s, Trace.OFF));
         for (double t : new double[] {1e7, 4e7, 1e8}) {
-            assertEquals(US.legSteel(t, s, Trace.OFF), SI.legSteel(t, s, Trace.OFF), 0.01 * US.legSteel(t, s, Trace.OFF));
-            assertEquals(US.longitudinalSteel(t, s, Trace.OFF), SI.longitudinalSteel(t, s, Trace.OFF), 0.03 * US.longitudinalSteel(t, s, Trace.OFF));
+            assertEquals(
+                    US.legSteel(t, s, Trace.OFF), SI.legSteel(t, s, Trace.OFF), 0.01 * US.legSteel(t, s, Trace.OFF));
+            assertEquals(
+                    US.longitudinalSteel(t, s, Trace.OFF),
+                    SI.longitudinalSteel(t, s, Trace.OFF),
+                    0.03 * US.longitudinalSteel(t, s, Trace.OFF));
         }
     }
 

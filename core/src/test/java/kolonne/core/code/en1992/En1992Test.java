@@ -34,9 +34,20 @@ class En1992Test {
 
     /** Table 3.1 prints one decimal, εcu2 and εc2 in thousandths. */
     @ParameterizedTest
-    @CsvSource({"12,1.6,27,2.0,3.5,2.0", "20,2.2,30,2.0,3.5,2.0", "25,2.6,31,2.0,3.5,2.0", "30,2.9,33,2.0,3.5,2.0", "35,3.2,34,2.0,3.5,2.0",
-        "40,3.5,35,2.0,3.5,2.0", "50,4.1,37,2.0,3.5,2.0", "55,4.2,38,2.2,3.1,1.75", "60,4.4,39,2.3,2.9,1.6", "70,4.6,41,2.4,2.7,1.45",
-        "80,4.8,42,2.5,2.6,1.4", "90,5.0,44,2.6,2.6,1.4"})
+    @CsvSource({
+        "12,1.6,27,2.0,3.5,2.0",
+        "20,2.2,30,2.0,3.5,2.0",
+        "25,2.6,31,2.0,3.5,2.0",
+        "30,2.9,33,2.0,3.5,2.0",
+        "35,3.2,34,2.0,3.5,2.0",
+        "40,3.5,35,2.0,3.5,2.0",
+        "50,4.1,37,2.0,3.5,2.0",
+        "55,4.2,38,2.2,3.1,1.75",
+        "60,4.4,39,2.3,2.9,1.6",
+        "70,4.6,41,2.4,2.7,1.45",
+        "80,4.8,42,2.5,2.6,1.4",
+        "90,5.0,44,2.6,2.6,1.4"
+    })
     void concreteIsThatOfTable31(double fck, double fctm, double ecm, double plateau, double crushing, double n) {
         assertEquals(fctm, EnConcrete.fctm(fck), 0.06);
         assertEquals(ecm, EnConcrete.ecm(fck) / 1000, 0.75, "the table rounds to GPa");
@@ -46,13 +57,16 @@ class En1992Test {
     }
 
     private static double moment(DesignCode code, Shape s, double fck, BarLayer... layers) {
-        return FlexuralStrength.of(s, true, List.of(layers), fck, 500, code, Trace.OFF).phiMn() / 1e6;
+        return FlexuralStrength.of(s, true, List.of(layers), fck, 500, code, Trace.OFF)
+                        .phiMn()
+                / 1e6;
     }
 
     /** MBH chapter 4, analysis of a singly reinforced section: b = 300, d = 520, As = 1470, fck = 25: s = 150 mm, M = 284 kNm. */
     @Test
     void singlyReinforced() {
-        FlexuralStrength f = FlexuralStrength.of(new Shape.Rectangle(300, 570), true, List.of(new BarLayer(520, 1470)), 25, 500, UK, Trace.OFF);
+        FlexuralStrength f = FlexuralStrength.of(
+                new Shape.Rectangle(300, 570), true, List.of(new BarLayer(520, 1470)), 25, 500, UK, Trace.OFF);
         assertEquals(284, f.phiMn() / 1e6, 1);
         assertEquals(150, 0.8 * f.c(), 1);
     }
@@ -66,7 +80,10 @@ class En1992Test {
     /** MBH chapter 4, 285 kNm with compression steel: As' = 438, As = 1777 mm², d' = 50; their lever arm 0.82 d is that of x = 0.45 d. */
     @Test
     void doublyReinforced() {
-        assertEquals(285, moment(UK, new Shape.Rectangle(260, 490), 25, new BarLayer(440, 1777), new BarLayer(50, 438)), 0.01 * 285);
+        assertEquals(
+                285,
+                moment(UK, new Shape.Rectangle(260, 490), 25, new BarLayer(440, 1777), new BarLayer(50, 438)),
+                0.01 * 285);
     }
 
     /** MBH chapter 4, flanged section: bf = 600, hf = 150, d = 530, As = 1470, fck = 25: s = 75 mm in the flange, M = 315 kNm. */
@@ -85,7 +102,8 @@ class En1992Test {
         double web = as * fyd - flange;
         double a = web / (fcd * 250);
         double m = flange * (600 - 50) + web * (600 - a / 2);
-        assertEquals(m / 1e6, moment(CODE, new Shape.Tee(250, 660, 600, 100), 30, new BarLayer(600, as)), 1e-4 * m / 1e6);
+        assertEquals(
+                m / 1e6, moment(CODE, new Shape.Tee(250, 660, 600, 100), 30, new BarLayer(600, as)), 1e-4 * m / 1e6);
     }
 
     /** Published closed forms, MBH chapter 5: VRd,max(22°) = 0.124 bw d (1 − fck/250) fck, VRd,max(45°) = 0.18 bw d (1 − fck/250) fck. */
@@ -109,13 +127,24 @@ class En1992Test {
         double v = kn * 1e3;
         ShearInput none = new ShearInput(30, 500, 300, 550, 165_000, 0.0, 1, 0);
         double asw = CODE.shearSteel(none, v);
-        double carried = CODE.shear(new ShearInput(30, 500, 300, 550, 165_000, 0.0, asw, 0), Trace.OFF).total();
+        double carried = CODE.shear(new ShearInput(30, 500, 300, 550, 165_000, 0.0, asw, 0), Trace.OFF)
+                .total();
         assertEquals(Math.max(v, CODE.shear(none, Trace.OFF).concrete()), carried, 1e-6 * v);
     }
 
     /** CC, table of strut strengths VRd,max / (bw z) at cot θ = 2.5 and 1 [MPa]; printed to two decimals. */
     @ParameterizedTest
-    @CsvSource({"20,2.54,3.68", "25,3.10,4.50", "28,3.43,4.97", "30,3.64,5.28", "32,3.84,5.58", "35,4.15,6.02", "40,4.63,6.72", "45,5.08,7.38", "50,5.51,8.00"})
+    @CsvSource({
+        "20,2.54,3.68",
+        "25,3.10,4.50",
+        "28,3.43,4.97",
+        "30,3.64,5.28",
+        "32,3.84,5.58",
+        "35,4.15,6.02",
+        "40,4.63,6.72",
+        "45,5.08,7.38",
+        "50,5.51,8.00"
+    })
     void strutStrengths(double fck, double flat, double steep) {
         double bz = 300 * 0.9 * 550;
         ShearInput s = new ShearInput(fck, 500, 300, 550, 165_000, 0.0, 0.6, 0);
@@ -127,7 +156,19 @@ class En1992Test {
 
     /** CC, lever arms z/d of singly reinforced sections by K = M / (b d² fck), αcc = 0.85; printed to three decimals. */
     @ParameterizedTest
-    @CsvSource({"0.06,0.944", "0.07,0.934", "0.08,0.924", "0.09,0.913", "0.10,0.902", "0.11,0.891", "0.12,0.880", "0.13,0.868", "0.14,0.856", "0.15,0.843", "0.16,0.830"})
+    @CsvSource({
+        "0.06,0.944",
+        "0.07,0.934",
+        "0.08,0.924",
+        "0.09,0.913",
+        "0.10,0.902",
+        "0.11,0.891",
+        "0.12,0.880",
+        "0.13,0.868",
+        "0.14,0.856",
+        "0.15,0.843",
+        "0.16,0.830"
+    })
     void leverArms(double k, double z) {
         double m = k * 300 * 500 * 500 * 30;
         double as = m / (500 / 1.15 * z * 500);
@@ -136,8 +177,26 @@ class En1992Test {
 
     /** CC, table of vRd,c for fck = 30 [MPa]; printed to two decimals. */
     @ParameterizedTest
-    @CsvSource({"200,0.0025,0.54", "200,0.005,0.59", "200,0.01,0.75", "200,0.02,0.94", "300,0.0025,0.47", "300,0.005,0.54", "300,0.01,0.68", "300,0.015,0.78", "300,0.02,0.85",
-        "400,0.0025,0.43", "400,0.005,0.51", "400,0.01,0.64", "500,0.0025,0.40", "500,0.005,0.48", "500,0.01,0.61", "500,0.015,0.70", "600,0.01,0.59", "600,0.015,0.67"})
+    @CsvSource({
+        "200,0.0025,0.54",
+        "200,0.005,0.59",
+        "200,0.01,0.75",
+        "200,0.02,0.94",
+        "300,0.0025,0.47",
+        "300,0.005,0.54",
+        "300,0.01,0.68",
+        "300,0.015,0.78",
+        "300,0.02,0.85",
+        "400,0.0025,0.43",
+        "400,0.005,0.51",
+        "400,0.01,0.64",
+        "500,0.0025,0.40",
+        "500,0.005,0.48",
+        "500,0.01,0.61",
+        "500,0.015,0.70",
+        "600,0.01,0.59",
+        "600,0.015,0.67"
+    })
     void shearWithoutLinks(double d, double rho, double v) {
         ShearInput s = new ShearInput(30, 500, 1000, d, 1000 * d, rho, 1e-9, 0);
         assertEquals(v, CODE.shear(s, Trace.OFF).concrete() / (1000 * d), 0.006);
@@ -159,8 +218,13 @@ class En1992Test {
         assertEquals(40, CODE.detailing().developmentLength(bar, 25, 500, false, 20, 40, true) / 20, 0.5);
         assertEquals(58, CODE.detailing().developmentLength(bar, 25, 500, true, 20, 40, true) / 20, 0.6);
         var large = BarCatalogue.METRIC.find("T40");
-        assertEquals(CODE.detailing().developmentLength(bar, 25, 500, false, 20, 40, true) * 2 / 0.92, CODE.detailing().developmentLength(large, 25, 500, false, 20, 40, true), 1e-6, "η2");
-        assertTrue(CODE.detailing().hookLength(bar, 25, 500, Trace.OFF) < CODE.detailing().developmentLength(bar, 25, 500, true, 20, 40, true));
+        assertEquals(
+                CODE.detailing().developmentLength(bar, 25, 500, false, 20, 40, true) * 2 / 0.92,
+                CODE.detailing().developmentLength(large, 25, 500, false, 20, 40, true),
+                1e-6,
+                "η2");
+        assertTrue(CODE.detailing().hookLength(bar, 25, 500, Trace.OFF)
+                < CODE.detailing().developmentLength(bar, 25, 500, true, 20, 40, true));
     }
 
     /**
@@ -173,7 +237,9 @@ class En1992Test {
         TorsionSection thin = new TorsionSection(30, 500, 500, 300, 500, 150_000, 1600, 260 * 460, 2 * (268 + 468), 45);
         assertEquals(0.132 * 2.5, CODE.torsion().legSteel(24e6, thin, Trace.OFF), 0.004);
         assertEquals(1010 / 2.5, CODE.torsion().longitudinalSteel(24e6, thin, Trace.OFF), 6);
-        assertTrue(CODE.torsion().legSteel(24e6, s, Trace.OFF) > CODE.torsion().legSteel(24e6, thin, Trace.OFF), "a thicker wall encloses less");
+        assertTrue(
+                CODE.torsion().legSteel(24e6, s, Trace.OFF) > CODE.torsion().legSteel(24e6, thin, Trace.OFF),
+                "a thicker wall encloses less");
         double trd = 2 * 0.6 * (1 - 30.0 / 250) * 20 * 83.6e3 * 93.75 * 0.5;
         assertEquals(24e6 / trd + 0.3, CODE.torsion().limitUse(90e3, 24e6, thin, 450, 300e3, Trace.OFF), 0.003);
     }
@@ -216,11 +282,15 @@ class En1992Test {
     @Test
     void neutralAxisWithoutRedistribution() {
         assertEquals(0.448, 0.0035 / (0.0035 + CODE.beamTensionStrain(0.00217, 30, Trace.OFF)), 1e-3);
-        assertTrue(CODE.beamTensionStrain(0.00217, 80, Trace.OFF) / EnConcrete.crushing(80) > CODE.beamTensionStrain(0.00217, 30, Trace.OFF) / 0.0035, "stronger concrete is more brittle");
+        assertTrue(
+                CODE.beamTensionStrain(0.00217, 80, Trace.OFF) / EnConcrete.crushing(80)
+                        > CODE.beamTensionStrain(0.00217, 30, Trace.OFF) / 0.0035,
+                "stronger concrete is more brittle");
     }
 
     private static Slenderness.Lift lift(double m1, double m2, double length, double pu) {
-        return new Slenderness.Lift(m1, m2, length, 1, 300 / Math.sqrt(12), 0, 300, pu, 0, 0.7, false, false, 30, 500, 90_000, 250);
+        return new Slenderness.Lift(
+                m1, m2, length, 1, 300 / Math.sqrt(12), 0, 300, pu, 0, 0.7, false, false, 30, 500, 90_000, 250);
     }
 
     /** Hand calculation of 5.8.3.1: A = 1 / (1 + 0.2 × 1.4) = 0.781, B = 1.1, C = 1.7 − 0.5, n = 0.5: λlim = 29.2. */
@@ -228,8 +298,12 @@ class En1992Test {
     void slendernessLimit() {
         double limit = 20 / 1.28 * 1.1 * 1.2 / Math.sqrt(0.5);
         double i = 300 / Math.sqrt(12);
-        assertFalse(CODE.slenderness().braced(lift(-20e6, 40e6, 0.999 * limit * i, 900e3), Trace.OFF).slender());
-        assertTrue(CODE.slenderness().braced(lift(-20e6, 40e6, 1.001 * limit * i, 900e3), Trace.OFF).slender());
+        assertFalse(CODE.slenderness()
+                .braced(lift(-20e6, 40e6, 0.999 * limit * i, 900e3), Trace.OFF)
+                .slender());
+        assertTrue(CODE.slenderness()
+                .braced(lift(-20e6, 40e6, 1.001 * limit * i, 900e3), Trace.OFF)
+                .slender());
     }
 
     /** Hand calculation of 5.8.8: l0 = 6 m, φef = 1.4, β = 0.35 + 30/200 − 69.3/150 = 0.038, Kφ = 1.053. */
@@ -239,10 +313,20 @@ class En1992Test {
         double k = 1 + (0.35 + 0.15 - lambda / 150) * 1.4;
         double e2 = k * (500 / 1.15 / 200_000) / (0.45 * 250) * 6000.0 * 6000 / 10;
         double m = 0.6 * 40e6 + 0.4 * 20e6 + 900e3 * e2;
-        assertEquals(m, CODE.slenderness().braced(lift(-20e6, 40e6, 6000, 900e3), Trace.OFF).moment(), 1e-6 * m);
+        assertEquals(
+                m,
+                CODE.slenderness()
+                        .braced(lift(-20e6, 40e6, 6000, 900e3), Trace.OFF)
+                        .moment(),
+                1e-6 * m);
         // double curvature: 0.6 × 40 − 0.4 × 20 is 16 = 0.4 M02
         double n = 0.6 * 40e6 - 0.4 * 20e6 + 900e3 * e2;
-        assertEquals(n, CODE.slenderness().braced(lift(20e6, 40e6, 6000, 900e3), Trace.OFF).moment(), 1e-6 * n);
+        assertEquals(
+                n,
+                CODE.slenderness()
+                        .braced(lift(20e6, 40e6, 6000, 900e3), Trace.OFF)
+                        .moment(),
+                1e-6 * n);
     }
 
     /** 5.8.3.1(1): in a storey that sways rm = 1, C = 0.7; the same with loads between the ends. */
@@ -252,7 +336,23 @@ class En1992Test {
         double limit = 20 / 1.28 * 1.1 * 0.7 / Math.sqrt(0.5);
         for (double beyond : new double[] {0.999, 1.001}) {
             for (boolean sways : new boolean[] {true, false}) {
-                Slenderness.Lift l = new Slenderness.Lift(-20e6, 40e6, beyond * limit * i, 1, i, 0, 300, 900e3, 0, 0.7, !sways, sways, 30, 500, 90_000, 250);
+                Slenderness.Lift l = new Slenderness.Lift(
+                        -20e6,
+                        40e6,
+                        beyond * limit * i,
+                        1,
+                        i,
+                        0,
+                        300,
+                        900e3,
+                        0,
+                        0.7,
+                        !sways,
+                        sways,
+                        30,
+                        500,
+                        90_000,
+                        250);
                 assertEquals(beyond > 1, CODE.slenderness().braced(l, Trace.OFF).slender());
             }
         }
@@ -270,7 +370,16 @@ class En1992Test {
     void detailingOfColumns() {
         assertEquals(460, CODE.columns().columnMinimumSteel(2000e3, 500), 0.5);
         assertEquals(0, CODE.columns().columnMinimumSteel(-5, 500));
-        assertEquals(180, CODE.columns().columnTieSpacing(BarCatalogue.METRIC.find("T16"), BarCatalogue.METRIC.find("T8"), 300, 250, false, false));
+        assertEquals(
+                180,
+                CODE.columns()
+                        .columnTieSpacing(
+                                BarCatalogue.METRIC.find("T16"),
+                                BarCatalogue.METRIC.find("T8"),
+                                300,
+                                250,
+                                false,
+                                false));
         assertEquals(8, CODE.columns().smallestTie(BarCatalogue.METRIC.find("T32")));
         assertEquals(25, CODE.detailing().beamClearSpacing(20, 20));
     }

@@ -22,7 +22,10 @@ class EnCombinationsTest {
     }
 
     private static Set<Map<String, Double>> of(Purpose p, LoadCase... cases) {
-        return EnCombinations.of(List.of(cases)).stream().filter(c -> c.purpose() == p).map(EnCombinationsTest::terms).collect(Collectors.toSet());
+        return EnCombinations.of(List.of(cases)).stream()
+                .filter(c -> c.purpose() == p)
+                .map(EnCombinationsTest::terms)
+                .collect(Collectors.toSet());
     }
 
     private static Map<String, Double> terms(Combination c) {
@@ -34,19 +37,34 @@ class EnCombinationsTest {
     @Test
     void deadAndLive() {
         LoadCase[] two = {of("D", CaseKind.DEAD), of("L", CaseKind.LIVE)};
-        assertEquals(Set.of(Map.of("D", 1.35), Map.of("D", 1.35, "L", 1.5), Map.of("D", 1.0, "L", 1.5)), of(Purpose.STRENGTH, two));
+        assertEquals(
+                Set.of(Map.of("D", 1.35), Map.of("D", 1.35, "L", 1.5), Map.of("D", 1.0, "L", 1.5)),
+                of(Purpose.STRENGTH, two));
         assertEquals(Set.of(Map.of("D", 1.0, "L", 1.0)), of(Purpose.SERVICE_CHARACTERISTIC, two));
         assertEquals(Set.of(Map.of("D", 1.0, "L", 0.3)), of(Purpose.SERVICE_QUASI_PERMANENT, two));
     }
 
     @Test
     void everyVariableLoadLeadsOnceWithTheOthersReduced() {
-        Set<Map<String, Double>> found = of(Purpose.STRENGTH, of("D", CaseKind.DEAD), of("L", CaseKind.LIVE), of("S", CaseKind.SNOW), of("W", CaseKind.WIND),
-            of("E", CaseKind.SEISMIC));
-        List<Map<String, Double>> rows = Stream.of("1.35D 1.5L 0.75S 0.9W", "1.35D 1.5L 0.75S", "1.35D 1.05L 1.5S 0.9W", "1.35D 1.05L 0.75S 1.5W", "1D 1.5W",
-            "1D 0.3L 1E").map(EnCombinationsTest::row).toList();
+        Set<Map<String, Double>> found = of(
+                Purpose.STRENGTH,
+                of("D", CaseKind.DEAD),
+                of("L", CaseKind.LIVE),
+                of("S", CaseKind.SNOW),
+                of("W", CaseKind.WIND),
+                of("E", CaseKind.SEISMIC));
+        List<Map<String, Double>> rows = Stream.of(
+                        "1.35D 1.5L 0.75S 0.9W",
+                        "1.35D 1.5L 0.75S",
+                        "1.35D 1.05L 1.5S 0.9W",
+                        "1.35D 1.05L 0.75S 1.5W",
+                        "1D 1.5W",
+                        "1D 0.3L 1E")
+                .map(EnCombinationsTest::row)
+                .toList();
         rows.forEach(r -> assertTrue(found.contains(r), r + " in " + found));
-        assertTrue(found.stream().anyMatch(m -> m.getOrDefault("W", 0.0) == -1.5) && found.stream().anyMatch(m -> m.getOrDefault("E", 0.0) == -1));
+        assertTrue(found.stream().anyMatch(m -> m.getOrDefault("W", 0.0) == -1.5)
+                && found.stream().anyMatch(m -> m.getOrDefault("E", 0.0) == -1));
         assertTrue(found.stream().noneMatch(m -> m.containsKey("E") && m.containsKey("W")));
     }
 
@@ -62,10 +80,22 @@ class EnCombinationsTest {
     void deadLoadAloneHasOneOfEveryPurposeAndNamesAreUnique() {
         List<Combination> alone = EnCombinations.of(List.of(of("D", CaseKind.DEAD)));
         assertEquals(3, alone.size());
-        List<Combination> all = new En1992Entry().combinations().of(List.of(of("D", CaseKind.DEAD), of("L", CaseKind.LIVE), of("R", CaseKind.ROOF_LIVE), of("S", CaseKind.SNOW),
-            of("W1", CaseKind.WIND), of("W2", CaseKind.WIND), of("E", CaseKind.SEISMIC), of("H", CaseKind.SOIL)));
+        List<Combination> all = new En1992Entry()
+                .combinations()
+                .of(List.of(
+                        of("D", CaseKind.DEAD),
+                        of("L", CaseKind.LIVE),
+                        of("R", CaseKind.ROOF_LIVE),
+                        of("S", CaseKind.SNOW),
+                        of("W1", CaseKind.WIND),
+                        of("W2", CaseKind.WIND),
+                        of("E", CaseKind.SEISMIC),
+                        of("H", CaseKind.SOIL)));
         assertEquals(all.size(), all.stream().map(Combination::id).distinct().count());
-        assertEquals(all.size(), all.stream().map(c -> c.purpose() + c.name()).distinct().count());
-        assertTrue(all.stream().allMatch(c -> c.terms().stream().anyMatch(t -> t.loadCase().equals("H"))));
+        assertEquals(
+                all.size(),
+                all.stream().map(c -> c.purpose() + c.name()).distinct().count());
+        assertTrue(all.stream()
+                .allMatch(c -> c.terms().stream().anyMatch(t -> t.loadCase().equals("H"))));
     }
 }

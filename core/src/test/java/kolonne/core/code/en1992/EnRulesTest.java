@@ -41,7 +41,8 @@ class EnRulesTest {
         return 0.30 * Math.pow(fck, 2 / 3.0);
     }
 
-    // ---- materials ----------------------------------------------------------------------------------------------------
+    // ---- materials
+    // ----------------------------------------------------------------------------------------------------
 
     /** Table 3.1, 3.2.2(3), 3.1.6, 3.2.7. */
     @Test
@@ -54,7 +55,9 @@ class EnRulesTest {
         near(0.7 * fctm(30) / 1.5, CODE.fctd(30));
         assertFalse(CODE.reductionClause().isPresent());
         near(1, CODE.reduction(0, 0.002));
-        assertTrue(CODE.curve(30).isPresent() && CODE.crackWidth().isPresent() && CODE.flangeShear().isPresent());
+        assertTrue(CODE.curve(30).isPresent()
+                && CODE.crackWidth().isPresent()
+                && CODE.flangeShear().isPresent());
         assertTrue(CODE.ductile(Ductility.NONE).isEmpty());
     }
 
@@ -89,7 +92,8 @@ class EnRulesTest {
         near(2, CODE.redistributionSpanRatio());
     }
 
-    // ---- beams --------------------------------------------------------------------------------------------------------
+    // ---- beams
+    // --------------------------------------------------------------------------------------------------------
 
     /** (5.7) and figure 5.2. */
     @Test
@@ -144,8 +148,11 @@ class EnRulesTest {
         near(0.5 * 450 * FYD * 2.5, links.total());
         near(300 * 450 * 0.528 * 20 / 2, links.limit());
         near(200e3 / (450 * FYD * 2.5), CODE.shearSteel(new ShearInput(30, 500, 300, 500, 165_000, 0.01, 0, 0), 200e3));
-        near(200e3 / (450 * FYD), CODE.shearSteelBesideTorsion(new ShearInput(30, 500, 300, 500, 165_000, 0.01, 0, 0), 200e3));
-        assertTrue(Double.isInfinite(CODE.shearSteel(new ShearInput(30, 500, 300, 500, 165_000, 0.01, 0, 0), 300 * 450 * 0.528 * 20 / 2 * 1.001)));
+        near(
+                200e3 / (450 * FYD),
+                CODE.shearSteelBesideTorsion(new ShearInput(30, 500, 300, 500, 165_000, 0.01, 0, 0), 200e3));
+        assertTrue(Double.isInfinite(CODE.shearSteel(
+                new ShearInput(30, 500, 300, 500, 165_000, 0.01, 0, 0), 300 * 450 * 0.528 * 20 / 2 * 1.001)));
     }
 
     /** (9.1N): 0.26 fctm / fyk bt d. */
@@ -181,17 +188,33 @@ class EnRulesTest {
         double lightly = 11 + 1.5 * root * r0 / 0.004 + 3.2 * root * Math.pow(r0 / 0.004 - 1, 1.5);
         double heavily = 11 + 1.5 * root * r0 / 0.01;
         double doubly = 11 + 1.5 * root * r0 / 0.007 + root / 12 * Math.sqrt(0.003 / r0);
-        near(8000 / lightly / 0.9, CODE.leastDepth(new SpanDepth(8000, SpanEnds.SIMPLE, 500, 30, 0.004, 0, 1), Trace.OFF));
-        near(8000 / (1.3 * heavily) / 0.9, CODE.leastDepth(new SpanDepth(8000, SpanEnds.ONE_END_CONTINUOUS, 500, 30, 0.01, 0, 3), Trace.OFF));
-        near(8000 / (1.5 * doubly) / 0.9, CODE.leastDepth(new SpanDepth(8000, SpanEnds.BOTH_ENDS_CONTINUOUS, 500, 30, 0.01, 0.003, 1), Trace.OFF));
-        near(2000 / (0.4 * heavily * 0.8) / 0.9, CODE.leastDepth(new SpanDepth(2000, SpanEnds.CANTILEVER, 500, 30, 0.01, 0, 3.1), Trace.OFF));
+        near(
+                8000 / lightly / 0.9,
+                CODE.leastDepth(new SpanDepth(8000, SpanEnds.SIMPLE, 500, 30, 0.004, 0, 1), Trace.OFF));
+        near(
+                8000 / (1.3 * heavily) / 0.9,
+                CODE.leastDepth(new SpanDepth(8000, SpanEnds.ONE_END_CONTINUOUS, 500, 30, 0.01, 0, 3), Trace.OFF));
+        near(
+                8000 / (1.5 * doubly) / 0.9,
+                CODE.leastDepth(
+                        new SpanDepth(8000, SpanEnds.BOTH_ENDS_CONTINUOUS, 500, 30, 0.01, 0.003, 1), Trace.OFF));
+        near(
+                2000 / (0.4 * heavily * 0.8) / 0.9,
+                CODE.leastDepth(new SpanDepth(2000, SpanEnds.CANTILEVER, 500, 30, 0.01, 0, 3.1), Trace.OFF));
         // more compression steel than makes ρ − ρ′ ρ0 counts to there
-        near(8000 / (11 + 1.5 * root + root / 12 * Math.sqrt(0.008 / r0)) / 0.9, CODE.leastDepth(new SpanDepth(8000, SpanEnds.SIMPLE, 500, 30, 0.01, 0.008, 1), Trace.OFF));
-        near(8000 / (heavily * 500 / 600) / 0.9, CODE.leastDepth(new SpanDepth(8000, SpanEnds.SIMPLE, 600, 30, 0.01, 0, 1), Trace.OFF));
-        near(8000 / heavily / 0.9, CODE.leastDepth(new SpanDepth(8000, SpanEnds.SIMPLE, 400, 30, 0.01, 0, 1), Trace.OFF));
+        near(
+                8000 / (11 + 1.5 * root + root / 12 * Math.sqrt(0.008 / r0)) / 0.9,
+                CODE.leastDepth(new SpanDepth(8000, SpanEnds.SIMPLE, 500, 30, 0.01, 0.008, 1), Trace.OFF));
+        near(
+                8000 / (heavily * 500 / 600) / 0.9,
+                CODE.leastDepth(new SpanDepth(8000, SpanEnds.SIMPLE, 600, 30, 0.01, 0, 1), Trace.OFF));
+        near(
+                8000 / heavily / 0.9,
+                CODE.leastDepth(new SpanDepth(8000, SpanEnds.SIMPLE, 400, 30, 0.01, 0, 1), Trace.OFF));
     }
 
-    // ---- bars ---------------------------------------------------------------------------------------------------------
+    // ---- bars
+    // ---------------------------------------------------------------------------------------------------------
 
     /** 8.2(2). */
     @Test
@@ -207,7 +230,17 @@ class EnRulesTest {
 
     /** Figure 8.2. */
     @ParameterizedTest
-    @CsvSource({"240,250,false", "260,300,true", "250,300,false", "500,600,true", "250,600,false", "300,601,false", "302,601,true", "650,1000,false", "701,1000,true"})
+    @CsvSource({
+        "240,250,false",
+        "260,300,true",
+        "250,300,false",
+        "500,600,true",
+        "250,600,false",
+        "300,601,false",
+        "302,601,true",
+        "650,1000,false",
+        "701,1000,true"
+    })
     void bond(double height, double h, boolean poor) {
         assertEquals(poor, CODE.detailing().poorBond(height, h));
     }
@@ -221,7 +254,9 @@ class EnRulesTest {
         near(5 * FYD / fbd / 0.7, d.developmentLength(bar(20), 30, 500, true, 0, 0, false));
         near(10 * FYD / fbd / 0.92, d.developmentLength(bar(40), 30, 500, false, 0, 0, false));
         near(8 * FYD / fbd, d.developmentLength(bar(32), 30, 500, false, 0, 0, false));
-        near(d.developmentLength(bar(20), 60, 500, false, 0, 0, false), d.developmentLength(bar(20), 70, 500, false, 0, 0, false));
+        near(
+                d.developmentLength(bar(20), 60, 500, false, 0, 0, false),
+                d.developmentLength(bar(20), 70, 500, false, 0, 0, false));
         near(5 * FYD / fbd / 0.7 - 240, d.hookLength(bar(20), 30, 500, Trace.OFF));
         near(100, d.hookLength(bar(6), 60, 400, Trace.OFF));
         near(1.5 * 5 * FYD / fbd, d.lapLength(bar(20), 30, 500, false, 0, 0));
@@ -234,7 +269,14 @@ class EnRulesTest {
         near(300 - (0.6 * FYD - 160) * 1.25, d.crackSpacing(500, 30));
         near(0.45 * 500 * 2.5, d.tensionShift(500));
         near(700, d.runPastNeed(500, 20, 700));
-        assertEquals(0, d.extension(500, 20) + d.cutOffUse(1, 1, 1, 1, 20) + d.inflectionPart() + d.inflectionRun(500, 20, 8000) + d.pairStagger(bar(20)), 0);
+        assertEquals(
+                0,
+                d.extension(500, 20)
+                        + d.cutOffUse(1, 1, 1, 1, 20)
+                        + d.inflectionPart()
+                        + d.inflectionRun(500, 20, 8000)
+                        + d.pairStagger(bar(20)),
+                0);
         near(0.25, d.bottomIntoSupport(true));
         near(0.25, d.bottomIntoSupport(false));
         near(0.25, d.integrityPart(true));
@@ -245,11 +287,18 @@ class EnRulesTest {
         near(1000, d.skinSteelDepth());
     }
 
-    // ---- columns ------------------------------------------------------------------------------------------------------
+    // ---- columns
+    // ------------------------------------------------------------------------------------------------------
 
     /** 9.5.3(3), (4): 0.6 of 20 φ, the least side and 400 mm. */
     @ParameterizedTest
-    @CsvSource({"12,300,250,false,144", "20,300,250,false,180", "25,600,550,false,240", "25,600,200,true,150", "20,300,550,true,180"})
+    @CsvSource({
+        "12,300,250,false,144",
+        "20,300,250,false,180",
+        "25,600,550,false,240",
+        "25,600,200,true,150",
+        "20,300,550,true,180"
+    })
     void tieSpacing(double db, double side, double d, boolean shear, double expected) {
         near(expected, CODE.columns().columnTieSpacing(bar(db), bar(8), side, d, shear, false));
     }
@@ -278,27 +327,37 @@ class EnRulesTest {
     void curvature() {
         Slenderness s = CODE.slenderness();
         double r = 100;
-        Slenderness.Lift l = new Slenderness.Lift(-30e6, 60e6, 5000, 1, r, 0, 350, 800e3, 0, 0.5, false, false, 30, 500, 122_500, 300);
+        Slenderness.Lift l = new Slenderness.Lift(
+                -30e6, 60e6, 5000, 1, r, 0, 350, 800e3, 0, 0.5, false, false, 30, 500, 122_500, 300);
         double k = 1 + (0.35 + 0.15 - 50 / 150.0) * 2 * 0.5;
         double e2 = k * FYD / 200_000 / (0.45 * 300) * 25e6 / 10;
         near(0.6 * 60e6 + 0.4 * 30e6 + 800e3 * e2, s.braced(l, Trace.OFF).moment());
-        Slenderness.Lift between = new Slenderness.Lift(-30e6, 60e6, 5000, 1, r, 0, 350, 800e3, 0, 0.5, true, false, 30, 500, 122_500, 300);
+        Slenderness.Lift between = new Slenderness.Lift(
+                -30e6, 60e6, 5000, 1, r, 0, 350, 800e3, 0, 0.5, true, false, 30, 500, 122_500, 300);
         near(60e6 + 800e3 * e2, s.braced(between, Trace.OFF).moment());
         near((60e6 + 800e3 * e2) / 60e6, s.braced(between, Trace.OFF).factor());
-        Slenderness.Lift pulled = new Slenderness.Lift(-30e6, 60e6, 5000, 1, r, 0, 350, -1, 0, 0.5, true, false, 30, 500, 122_500, 300);
+        Slenderness.Lift pulled =
+                new Slenderness.Lift(-30e6, 60e6, 5000, 1, r, 0, 350, -1, 0, 0.5, true, false, 30, 500, 122_500, 300);
         assertFalse(s.braced(pulled, Trace.OFF).slender());
         // λ = 120: β below zero, Kφ = 1
-        Slenderness.Lift slim = new Slenderness.Lift(-60e6, 60e6, 12_000, 1, r, 0, 350, 800e3, 0, 0.5, false, false, 30, 500, 122_500, 300);
-        near(60e6 + 800e3 * FYD / 200_000 / (0.45 * 300) * 144e6 / 10, s.braced(slim, Trace.OFF).moment());
+        Slenderness.Lift slim = new Slenderness.Lift(
+                -60e6, 60e6, 12_000, 1, r, 0, 350, 800e3, 0, 0.5, false, false, 30, 500, 122_500, 300);
+        near(
+                60e6 + 800e3 * FYD / 200_000 / (0.45 * 300) * 144e6 / 10,
+                s.braced(slim, Trace.OFF).moment());
         // (5.32) in double curvature: 0.6 · 60 − 0.4 · 60 is less than 0.4 · 60
-        Slenderness.Lift turned = new Slenderness.Lift(60e6, 60e6, 12_000, 1, r, 0, 350, 800e3, 0, 0.5, false, false, 30, 500, 122_500, 300);
-        near(24e6 + 800e3 * FYD / 200_000 / (0.45 * 300) * 144e6 / 10, s.braced(turned, Trace.OFF).moment());
+        Slenderness.Lift turned = new Slenderness.Lift(
+                60e6, 60e6, 12_000, 1, r, 0, 350, 800e3, 0, 0.5, false, false, 30, 500, 122_500, 300);
+        near(
+                24e6 + 800e3 * FYD / 200_000 / (0.45 * 300) * 144e6 / 10,
+                s.braced(turned, Trace.OFF).moment());
         near(1 / 0.9, s.sway(0.1));
         assertTrue(Double.isInfinite(s.sway(1)) && Double.isInfinite(s.greatestFactor()));
         near(0.1 / 1.1, s.bracedIndex());
     }
 
-    // ---- service ------------------------------------------------------------------------------------------------------
+    // ---- service
+    // ------------------------------------------------------------------------------------------------------
 
     /** 7.4.3: Mcr = 60, M = 100: ζ = 1 − 0.5 · 0.36 = 0.82. */
     @Test
@@ -315,7 +374,9 @@ class EnRulesTest {
     }
 
     private static double width(double h, double d, double x, double spacing, double stress) {
-        return CODE.crackWidth().orElseThrow().width(new CrackWidth.Cracked(h, d, x, 300, 1257, 20, 40, spacing, stress, 30), Trace.OFF);
+        return CODE.crackWidth()
+                .orElseThrow()
+                .width(new CrackWidth.Cracked(h, d, x, 300, 1257, 20, 40, spacing, stress, 30), Trace.OFF);
     }
 
     /** 7.3.4 with the effective depth by (h − x)/3 and by h/2, (7.9) at its least 0.6 σs/Es, and bars more than 5 (c + φ/2) = 250 mm apart (7.14). */
@@ -340,7 +401,12 @@ class EnRulesTest {
         near(400, rules.steelStress(500));
         near(13.5, rules.linearCreep(30));
         assertTrue(Double.isInfinite(rules.concreteStress(30)));
-        near(18, En1992.of(Map.of("concreteStress", 0.6)).crackWidth().orElseThrow().concreteStress(30));
+        near(
+                18,
+                En1992.of(Map.of("concreteStress", 0.6))
+                        .crackWidth()
+                        .orElseThrow()
+                        .concreteStress(30));
         assertEquals("7.3.4(1)", rules.clause());
         assertEquals("EN 1992-1-1", CODE.name());
         assertFalse(CODE.nearLoadWords().isBlank());

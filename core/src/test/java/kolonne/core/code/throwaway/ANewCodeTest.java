@@ -23,24 +23,40 @@ import org.junit.jupiter.api.Test;
 /** A code that is only a package and a row is designed to, explained and asked for like those that ship. */
 class ANewCodeTest {
     private static final Basis OWN = Basis.standard("throw-away-1");
-    private static final Analysis FRAME = ModelBuilder.portal(60_000, kolonne.core.model.CaseKind.WIND, true).solve();
+    private static final Analysis FRAME =
+            ModelBuilder.portal(60_000, kolonne.core.model.CaseKind.WIND, true).solve();
 
     private static BuildingDesign design(Basis b) {
         return BuildingDesigner.design(FRAME, b, BuildingDesigner.Progress.NONE);
     }
 
     private static CheckResult of(BeamDesign d, String id) {
-        return d.checks().stream().filter(c -> c.kind().id().equals(id)).findFirst().orElseThrow();
+        return d.checks().stream()
+                .filter(c -> c.kind().id().equals(id))
+                .findFirst()
+                .orElseThrow();
     }
 
     @Test
     void itsStandardBasisIsSoundAndItsOwn() {
         assertEquals(List.of(), OWN.check());
         assertEquals("Standard, thrown away", OWN.name());
-        assertEquals(List.of("basis.beamBars"), Varied.beamBars(OWN, "T16").check().stream().map(f -> f.code()).toList(), "its catalogue has two bars");
-        assertEquals(List.of("basis.national.shearPart"), Varied.national(OWN, Map.of("shearPart", 2.0)).check().stream().map(f -> f.code()).toList());
+        assertEquals(
+                List.of("basis.beamBars"),
+                Varied.beamBars(OWN, "T16").check().stream().map(f -> f.code()).toList(),
+                "its catalogue has two bars");
+        assertEquals(
+                List.of("basis.national.shearPart"),
+                Varied.national(OWN, Map.of("shearPart", 2.0)).check().stream()
+                        .map(f -> f.code())
+                        .toList());
         assertEquals(1000 * 30, ThrowawayEntry.registered().elasticModulus(30));
-        assertTrue(BasisField.ALL.stream().filter(f -> f.key().equals("aggregateMm")).findFirst().orElseThrow().help(ThrowawayEntry.registered()).endsWith("(T.4)."));
+        assertTrue(BasisField.ALL.stream()
+                .filter(f -> f.key().equals("aggregateMm"))
+                .findFirst()
+                .orElseThrow()
+                .help(ThrowawayEntry.registered())
+                .endsWith("(T.4)."));
     }
 
     @Test
@@ -61,9 +77,14 @@ class ANewCodeTest {
         BuildingDesign own = design(OWN);
         BeamDesign b = own.beams().get(0);
         BuildingDesign like = design(Basis.standard("aci-318m-19"));
-        double there = of(BeamCheck.run(b.line(), b.cage(), like.beamContext()), "shear").utilisation();
+        double there = of(BeamCheck.run(b.line(), b.cage(), like.beamContext()), "shear")
+                .utilisation();
         assertEquals(2 * there, of(b, "shear").utilisation(), 1e-9);
         BuildingDesign whole = design(Varied.national(OWN, Map.of("shearPart", 1.0)));
-        assertEquals(there, of(BeamCheck.run(b.line(), b.cage(), whole.beamContext()), "shear").utilisation(), 1e-9);
+        assertEquals(
+                there,
+                of(BeamCheck.run(b.line(), b.cage(), whole.beamContext()), "shear")
+                        .utilisation(),
+                1e-9);
     }
 }

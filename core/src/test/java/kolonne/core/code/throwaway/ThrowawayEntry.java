@@ -49,8 +49,14 @@ public final class ThrowawayEntry implements CodeEntry {
     public Standard standard() {
         Standard s = LIKE.standard();
         List<String> bars = List.of("T25");
-        return new Standard("Standard, thrown away", s.materials(), new kolonne.core.basis.part.Bars(bars, bars, List.of("T10"), 2, 0.04, s.bars().preference(), 12_000),
-            s.stirrups(), s.frame(), s.beams());
+        return new Standard(
+                "Standard, thrown away",
+                s.materials(),
+                new kolonne.core.basis.part.Bars(
+                        bars, bars, List.of("T10"), 2, 0.04, s.bars().preference(), 12_000),
+                s.stirrups(),
+                s.frame(),
+                s.beams());
     }
 
     @Override
@@ -91,20 +97,23 @@ public final class ThrowawayEntry implements CodeEntry {
     @Override
     public DesignCode rules(Map<String, Double> national) {
         double part = national.getOrDefault("shearPart", 0.5);
-        return (DesignCode) Proxy.newProxyInstance(ThrowawayEntry.class.getClassLoader(), new Class<?>[] {DesignCode.class}, (proxy, m, args) -> {
-            if (m.getName().equals("name")) {
-                return name();
-            }
-            if (m.getName().equals("flexureClause")) {
-                return "T.1";
-            }
-            try {
-                Object out = m.invoke(Aci318.SI, args);
-                return m.getName().equals("shear") && args[0] instanceof ShearInput ? less((ShearStrength) out, part) : out;
-            } catch (InvocationTargetException e) {
-                throw e.getCause();
-            }
-        });
+        return (DesignCode) Proxy.newProxyInstance(
+                ThrowawayEntry.class.getClassLoader(), new Class<?>[] {DesignCode.class}, (proxy, m, args) -> {
+                    if (m.getName().equals("name")) {
+                        return name();
+                    }
+                    if (m.getName().equals("flexureClause")) {
+                        return "T.1";
+                    }
+                    try {
+                        Object out = m.invoke(Aci318.SI, args);
+                        return m.getName().equals("shear") && args[0] instanceof ShearInput
+                                ? less((ShearStrength) out, part)
+                                : out;
+                    } catch (InvocationTargetException e) {
+                        throw e.getCause();
+                    }
+                });
     }
 
     private static ShearStrength less(ShearStrength s, double part) {

@@ -39,7 +39,11 @@ class ColumnChecksByHandTest {
     private static final Shape RECTANGLE = new Shape.Rectangle(400, 500);
 
     private static ModelBuilder post(Shape s, double fx, double fy, double p, double mx, double my, double torque) {
-        ModelBuilder b = new ModelBuilder().joint("A", 0, 0, 0).joint("B", 0, 0, 1000).column("c", "A", "B").fixed("A");
+        ModelBuilder b = new ModelBuilder()
+                .joint("A", 0, 0, 0)
+                .joint("B", 0, 0, 1000)
+                .column("c", "A", "B")
+                .fixed("A");
         b.sections.add(new Section("S", s));
         b.jointLoads.add(new JointLoad("P", "B", fx, fy, -p, mx, my, torque));
         return b;
@@ -47,7 +51,8 @@ class ColumnChecksByHandTest {
 
     /** 4T25 in the corners, T20 between: four along x, three along y. */
     private static ColumnCage.LiftCage cage(double spacing, String heldX, String heldY) {
-        return new ColumnCage.LiftCage(new RectangleBars(heldX.length(), heldY.length(), T25, T20, held(heldX), held(heldY)), T10, spacing);
+        return new ColumnCage.LiftCage(
+                new RectangleBars(heldX.length(), heldY.length(), T25, T20, held(heldX), held(heldY)), T10, spacing);
     }
 
     private static List<Boolean> held(String s) {
@@ -59,8 +64,11 @@ class ColumnChecksByHandTest {
 
     private record Told(ColumnDesign.LiftDesign design) {
         CheckResult of(String kind) {
-            return design.checks().stream().filter(c -> c.kind().id().equals(kind)).findFirst()
-                .orElseThrow(() -> new AssertionError(kind + " in " + design.checks().stream().map(k -> k.kind().id()).toList()));
+            return design.checks().stream()
+                    .filter(c -> c.kind().id().equals(kind))
+                    .findFirst()
+                    .orElseThrow(() -> new AssertionError(kind + " in "
+                            + design.checks().stream().map(k -> k.kind().id()).toList()));
         }
 
         Told tells(String kind, Cause cause, double demand, double capacity, String clause) {
@@ -84,24 +92,39 @@ class ColumnChecksByHandTest {
     private static Told told(ModelBuilder b, Basis basis, ColumnCage.LiftCage cage) {
         ColumnContext c = ColumnContext.of(Sidesway.of(b.solve(), basis), basis);
         ColumnStack stack = ColumnStacks.find(c.index()).get(0);
-        return new Told(ColumnCheck.run(stack, new ColumnCage(stack.lifts().stream().map(l -> cage).toList()), c).lifts().get(0));
+        return new Told(ColumnCheck.run(
+                        stack,
+                        new ColumnCage(stack.lifts().stream().map(l -> cage).toList()),
+                        c)
+                .lifts()
+                .get(0));
     }
 
     @Test
     void barsAndTies() {
         Told t = told(post(RECTANGLE, 0, 0, 800e3, 0, 0, 0), ACI, USUAL);
         double ratio = STEEL / 200_000;
-        t.tells("steel-maximum", Cause.STEEL_OVER_CAP, ratio, 0.08, "10.6.1.1").tells("steel-practical", Cause.STEEL_OVER_PRACTICAL, ratio, 0.04, "basis");
-        t.tells("steel-minimum", Cause.STEEL_BELOW_MINIMUM, 0.01, ratio, "10.6.1.1").tells("bar-count", Cause.STEEL_BELOW_MINIMUM, 4, 10, "10.7.3.1");
+        t.tells("steel-maximum", Cause.STEEL_OVER_CAP, ratio, 0.08, "10.6.1.1")
+                .tells("steel-practical", Cause.STEEL_OVER_PRACTICAL, ratio, 0.04, "basis");
+        t.tells("steel-minimum", Cause.STEEL_BELOW_MINIMUM, 0.01, ratio, "10.6.1.1")
+                .tells("bar-count", Cause.STEEL_BELOW_MINIMUM, 4, 10, "10.7.3.1");
         // along x: (400 − 100 − 25) / 3 between middles; 25.2.3: 40 mm
         double x = (400 - 100 - 25) / 3.0 - (25 + 20) / 2.0;
         double y = (500 - 100 - 25) / 2.0 - (25 + 20) / 2.0;
         t.tells("clear-spacing", Cause.BARS_DO_NOT_FIT, 40, x, "25.2.3");
         t.tells("tie-size", Cause.TIE_ARRANGEMENT, 9.5, 10, "25.7.2.2");
-        t.tells("bars-held-x", Cause.TIE_ARRANGEMENT, x, 150, "25.7.2.3").tells("bars-held-y", Cause.TIE_ARRANGEMENT, y, 150, "25.7.2.3");
+        t.tells("bars-held-x", Cause.TIE_ARRANGEMENT, x, 150, "25.7.2.3")
+                .tells("bars-held-y", Cause.TIE_ARRANGEMENT, y, 150, "25.7.2.3");
         assertFalse(t.of("bars-held-y").satisfied());
         t.tells("tie-spacing", Cause.STIRRUP_SPACING, 150, 320, "25.7.2.1, 10.7.6.5.2");
-        t.silent("shear-both", "torsion-threshold", "minimum-ties-x", "minimum-ties-y", "second-order", "concrete-scope", "shape");
+        t.silent(
+                "shear-both",
+                "torsion-threshold",
+                "minimum-ties-x",
+                "minimum-ties-y",
+                "second-order",
+                "concrete-scope",
+                "shape");
         assertEquals("whole lift", t.of("tie-spacing").place());
         assertEquals(0, t.of("tie-spacing").part());
         double[] gaps = cage(150, "11", "101").layout().gaps(RECTANGLE, ACI.columnCover() + 10);
@@ -116,15 +139,19 @@ class ColumnChecksByHandTest {
         if (distance == 0) {
             t.silent("bars-held-x", "bars-held-y");
         } else {
-            t.tells("bars-held-x", Cause.TIE_ARRANGEMENT, distance, 150, "25.7.2.3").silent("bars-held-y");
+            t.tells("bars-held-x", Cause.TIE_ARRANGEMENT, distance, 150, "25.7.2.3")
+                    .silent("bars-held-y");
         }
     }
 
     @Test
     void thickBarsNeedThickTies() {
-        ColumnCage.LiftCage c = new ColumnCage.LiftCage(new RectangleBars(2, 2, T40, T40, held("11"), held("11")), T10, 150);
-        told(post(RECTANGLE, 0, 0, 800e3, 0, 0, 0), ACI, c).tells("tie-size", Cause.TIE_ARRANGEMENT, 12.7, 10, "25.7.2.2");
-        ColumnCage.LiftCage crowded = new ColumnCage.LiftCage(new RectangleBars(8, 2, T40, T40, held("11111111"), held("11")), T10, 150);
+        ColumnCage.LiftCage c =
+                new ColumnCage.LiftCage(new RectangleBars(2, 2, T40, T40, held("11"), held("11")), T10, 150);
+        told(post(RECTANGLE, 0, 0, 800e3, 0, 0, 0), ACI, c)
+                .tells("tie-size", Cause.TIE_ARRANGEMENT, 12.7, 10, "25.7.2.2");
+        ColumnCage.LiftCage crowded =
+                new ColumnCage.LiftCage(new RectangleBars(8, 2, T40, T40, held("11111111"), held("11")), T10, 150);
         Told t = told(post(RECTANGLE, 0, 0, 800e3, 0, 0, 0), ACI, crowded);
         assertEquals((400 - 100 - 40) / 7.0 - 40, t.of("clear-spacing").capacity(), 1e-9);
         assertEquals(60, t.of("clear-spacing").demand(), 1e-9, "one and a half bars");
@@ -141,7 +168,8 @@ class ColumnChecksByHandTest {
         double vx = 0.75 * (0.17 * ROOT + axial) * 500 * dx;
         double vy = 0.75 * (0.17 * ROOT + axial) * 400 * dy;
         double legs = 3 * T10.area() / 150;
-        t.tells("shear-x", Cause.SHEAR, 60e3, vx + 0.75 * legs * 420 * dx, "22.5.1.1").tells("shear-y", Cause.SHEAR, 90e3, vy + 0.75 * legs * 420 * dy, "22.5.1.1");
+        t.tells("shear-x", Cause.SHEAR, 60e3, vx + 0.75 * legs * 420 * dx, "22.5.1.1")
+                .tells("shear-y", Cause.SHEAR, 90e3, vy + 0.75 * legs * 420 * dy, "22.5.1.1");
         t.tells("shear-limit-x", Cause.SHEAR_LIMIT, 60e3, vx + 0.75 * 0.66 * ROOT * 500 * dx, "22.5.1.2");
         t.tells("shear-limit-y", Cause.SHEAR_LIMIT, 90e3, vy + 0.75 * 0.66 * ROOT * 400 * dy, "22.5.1.2");
         assertEquals("1.0P", t.of("shear-x").combination());
@@ -161,20 +189,29 @@ class ColumnChecksByHandTest {
             Told t = told(post(RECTANGLE, part * vx, 0, 800e3, 0, 0, 0), ACI, cage(150, "1011", "111"));
             t.tells("tie-spacing", Cause.STIRRUP_SPACING, 150, part < 0.5 ? 320 : dx / 2, "25.7.2.1, 10.7.6.5.2");
             if (part > 0.5) {
-                t.tells("minimum-ties-x", Cause.STEEL_BELOW_MINIMUM, 0.35 * 500 / 420, legs, "10.6.2.2").silent("minimum-ties-y");
+                t.tells("minimum-ties-x", Cause.STEEL_BELOW_MINIMUM, 0.35 * 500 / 420, legs, "10.6.2.2")
+                        .silent("minimum-ties-y");
             }
         }
         for (double part : new double[] {0.99, 1.01}) {
             double v = vx + part * 0.75 * 0.33 * ROOT * 500 * dx;
-            told(post(RECTANGLE, v, 0, 800e3, 0, 0, 0), ACI, cage(150, "1011", "111")).tells("tie-spacing", Cause.STIRRUP_SPACING, 150, part < 1 ? dx / 2 : dx / 4, "25.7.2.1, 10.7.6.5.2");
+            told(post(RECTANGLE, v, 0, 800e3, 0, 0, 0), ACI, cage(150, "1011", "111"))
+                    .tells(
+                            "tie-spacing",
+                            Cause.STIRRUP_SPACING,
+                            150,
+                            part < 1 ? dx / 2 : dx / 4,
+                            "25.7.2.1, 10.7.6.5.2");
         }
         double totalX = vx + 0.75 * legs * 420 * dx;
         double dy = 437.5;
         double totalY = 0.75 * (0.17 * ROOT + axial) * 400 * dy + 0.75 * legs * 420 * dy;
         Told both = told(post(RECTANGLE, 0.6 * totalX, 0.7 * totalY, 800e3, 0, 0, 0), ACI, cage(150, "1011", "111"));
         both.tells("shear-both", Cause.SHEAR, 1.3, 1.5, "22.5.1.11");
-        told(post(RECTANGLE, 0.6 * totalX, 0.49 * totalY, 800e3, 0, 0, 0), ACI, cage(150, "1011", "111")).silent("shear-both");
-        told(post(RECTANGLE, 0.49 * totalX, 0.6 * totalY, 800e3, 0, 0, 0), ACI, cage(150, "1011", "111")).silent("shear-both");
+        told(post(RECTANGLE, 0.6 * totalX, 0.49 * totalY, 800e3, 0, 0, 0), ACI, cage(150, "1011", "111"))
+                .silent("shear-both");
+        told(post(RECTANGLE, 0.49 * totalX, 0.6 * totalY, 800e3, 0, 0, 0), ACI, cage(150, "1011", "111"))
+                .silent("shear-both");
     }
 
     /** The narrow direction decides the depth by which ties are spaced. */
@@ -182,11 +219,20 @@ class ColumnChecksByHandTest {
     void theLeastDepthSpacesTheTies() {
         Shape wide = new Shape.Rectangle(600, 300);
         double d = 300 - 62.5;
-        Told t = told(post(wide, 0, 120e3, 100e3, 0, 0, 0), ACI, new ColumnCage.LiftCage(new RectangleBars(4, 2, T25, T25, held("1111"), held("11")), T10, 100));
+        Told t = told(
+                post(wide, 0, 120e3, 100e3, 0, 0, 0),
+                ACI,
+                new ColumnCage.LiftCage(new RectangleBars(4, 2, T25, T25, held("1111"), held("11")), T10, 100));
         t.tells("tie-spacing", Cause.STIRRUP_SPACING, 100, d / 2, "25.7.2.1, 10.7.6.5.2");
-        Told light = told(post(wide, 0, 0, 100e3, 0, 0, 0), ACI, new ColumnCage.LiftCage(new RectangleBars(4, 2, T25, T20, held("1111"), held("11")), T10, 100));
+        Told light = told(
+                post(wide, 0, 0, 100e3, 0, 0, 0),
+                ACI,
+                new ColumnCage.LiftCage(new RectangleBars(4, 2, T25, T20, held("1111"), held("11")), T10, 100));
         light.tells("tie-spacing", Cause.STIRRUP_SPACING, 100, 300, "25.7.2.1, 10.7.6.5.2");
-        Told thin = told(post(new Shape.Rectangle(600, 400), 0, 0, 100e3, 0, 0, 0), ACI, new ColumnCage.LiftCage(new RectangleBars(4, 2, T20, T25, held("1111"), held("11")), T10, 100));
+        Told thin = told(
+                post(new Shape.Rectangle(600, 400), 0, 0, 100e3, 0, 0, 0),
+                ACI,
+                new ColumnCage.LiftCage(new RectangleBars(4, 2, T20, T25, held("1111"), held("11")), T10, 100));
         thin.tells("tie-spacing", Cause.STIRRUP_SPACING, 100, 320, "25.7.2.1, 10.7.6.5.2");
     }
 
@@ -202,7 +248,12 @@ class ColumnChecksByHandTest {
         t.tells("shear-x", Cause.SHEAR, 60e3, vc + 0.75 * 2 * T10.area() / 150 * 420 * 400, "22.5.1.1");
         t.silent("bars-held-x", "bars-held-y");
         // 22.7.4.1 with the perimeter of the circle
-        t.tells("torsion-threshold", Cause.OUT_OF_SCOPE, 20e6, 0.75 * 0.083 * ROOT * area * area / (Math.PI * 500), "22.7.4.1");
+        t.tells(
+                "torsion-threshold",
+                Cause.OUT_OF_SCOPE,
+                20e6,
+                0.75 * 0.083 * ROOT * area * area / (Math.PI * 500),
+                "22.7.4.1");
         Told en = told(post(new Shape.Circle(500), 60e3, 0, 800e3, 0, 0, 0), EN, ring);
         assertEquals(60e3, en.of("shear-x").demand(), 1);
         en.silent("torsion-threshold");
@@ -211,15 +262,23 @@ class ColumnChecksByHandTest {
     @Test
     void torque() {
         double threshold = 0.75 * 0.083 * ROOT * 200_000.0 * 200_000 / 1800;
-        told(post(RECTANGLE, 0, 0, 800e3, 0, 0, 5e6), ACI, USUAL).tells("torsion-threshold", Cause.OUT_OF_SCOPE, 5e6, threshold, "22.7.4.1");
+        told(post(RECTANGLE, 0, 0, 800e3, 0, 0, 5e6), ACI, USUAL)
+                .tells("torsion-threshold", Cause.OUT_OF_SCOPE, 5e6, threshold, "22.7.4.1");
         told(post(RECTANGLE, 0, 0, 800e3, 0, 0, 0.049 * threshold), ACI, USUAL).silent("torsion-threshold");
-        told(post(RECTANGLE, 0, 0, 800e3, 0, 0, 0.051 * threshold), ACI, USUAL).tells("torsion-threshold", Cause.OUT_OF_SCOPE, 0.051 * threshold, threshold, "22.7.4.1");
+        told(post(RECTANGLE, 0, 0, 800e3, 0, 0, 0.051 * threshold), ACI, USUAL)
+                .tells("torsion-threshold", Cause.OUT_OF_SCOPE, 0.051 * threshold, threshold, "22.7.4.1");
     }
 
     /** {φPn, φMn} of 400 × 500 bent about x with the axis at c: three rows of bars (4T25 in the corners, 2T20 beside them; 2T20 in the middle). */
     private static double[] point(double c) {
         double beta = 0.85 - 0.05 * 2 / 7;
-        double[][] rows = {{62.5, 2 * T25.area()}, {60, 2 * T20.area()}, {250, 2 * T20.area()}, {440, 2 * T20.area()}, {437.5, 2 * T25.area()}};
+        double[][] rows = {
+            {62.5, 2 * T25.area()},
+            {60, 2 * T20.area()},
+            {250, 2 * T20.area()},
+            {440, 2 * T20.area()},
+            {437.5, 2 * T25.area()}
+        };
         double a = Math.min(beta * c, 500);
         double n = 25.5 * 400 * a;
         double m = n * (250 - a / 2);
@@ -268,11 +327,23 @@ class ColumnChecksByHandTest {
         assertEquals("foot", t.of("axial-bending").place());
         Told head = told(post(RECTANGLE, 0, 100e3, 800e3, 150e6, 0, 0), ACI, USUAL);
         Told other = told(post(RECTANGLE, 0, 100e3, 800e3, -150e6, 0, 0), ACI, USUAL);
-        assertEquals(2, List.of(head.of("axial-bending").place(), other.of("axial-bending").place()).stream().distinct().count(), "head with one sense, foot with the other");
+        assertEquals(
+                2,
+                List.of(
+                                head.of("axial-bending").place(),
+                                other.of("axial-bending").place())
+                        .stream()
+                        .distinct()
+                        .count(),
+                "head with one sense, foot with the other");
         LiftDemands.Demand middle = new LiftDemands.Demand(0, 0, LiftDemands.Place.MIDDLE, 0.503, 0, 0, 0, 1, false);
         assertEquals("middle", ColumnCheck.words(middle));
-        assertEquals("0.51 of the height", ColumnCheck.words(new LiftDemands.Demand(0, 0, LiftDemands.Place.MIDDLE, 0.506, 0, 0, 0, 1, false)));
-        assertEquals("0.49 of the height", ColumnCheck.words(new LiftDemands.Demand(0, 0, LiftDemands.Place.MIDDLE, 0.494, 0, 0, 0, 1, false)));
+        assertEquals(
+                "0.51 of the height",
+                ColumnCheck.words(new LiftDemands.Demand(0, 0, LiftDemands.Place.MIDDLE, 0.506, 0, 0, 0, 1, false)));
+        assertEquals(
+                "0.49 of the height",
+                ColumnCheck.words(new LiftDemands.Demand(0, 0, LiftDemands.Place.MIDDLE, 0.494, 0, 0, 0, 1, false)));
     }
 
     @Test
@@ -284,7 +355,9 @@ class ColumnChecksByHandTest {
         assertEquals(Cause.OUT_OF_SCOPE, t.of("concrete-scope").cause());
         assertEquals(12, t.of("concrete-scope").demand(), 1e-9);
         Told ell = told(post(new Shape.Ell(300, 600, 800, 150), 0, 0, 100e3, 0, 0, 0), ACI, USUAL);
-        assertEquals(List.of("shape"), ell.design().checks().stream().map(k -> k.kind().id()).toList());
+        assertEquals(
+                List.of("shape"),
+                ell.design().checks().stream().map(k -> k.kind().id()).toList());
         assertFalse(ell.of("shape").satisfied());
         assertEquals(Cause.OUT_OF_SCOPE, ell.of("shape").cause());
     }
@@ -292,8 +365,15 @@ class ColumnChecksByHandTest {
     /** 9.5.2(2): 0.1 NEd / fyd, at least 0.2 % of the section. */
     @Test
     void leastSteelGrowsWithCompressionByEurocode() {
-        told(post(RECTANGLE, 0, 0, 4000e3, 0, 0, 0), EN, USUAL).tells("steel-minimum", Cause.STEEL_BELOW_MINIMUM, 0.1 * 4000e3 / (500 / 1.15) / 200_000, STEEL / 200_000, "9.5.2(2), (3)");
-        told(post(RECTANGLE, 0, 0, 400e3, 0, 0, 0), EN, USUAL).tells("steel-minimum", Cause.STEEL_BELOW_MINIMUM, 0.002, STEEL / 200_000, "9.5.2(2), (3)");
+        told(post(RECTANGLE, 0, 0, 4000e3, 0, 0, 0), EN, USUAL)
+                .tells(
+                        "steel-minimum",
+                        Cause.STEEL_BELOW_MINIMUM,
+                        0.1 * 4000e3 / (500 / 1.15) / 200_000,
+                        STEEL / 200_000,
+                        "9.5.2(2), (3)");
+        told(post(RECTANGLE, 0, 0, 400e3, 0, 0, 0), EN, USUAL)
+                .tells("steel-minimum", Cause.STEEL_BELOW_MINIMUM, 0.002, STEEL / 200_000, "9.5.2(2), (3)");
     }
 
     /** A portal whose storey sways: Q of the drift, and 1 / (1 − Q) against 1.4 (6.2.5.3); Eurocode has no such limit. */
@@ -303,11 +383,13 @@ class ColumnChecksByHandTest {
             ModelBuilder b = ModelBuilder.portal(p, CaseKind.WIND, true);
             double drift = b.solve().displacement(1, 1, 0);
             double q = 2 * p * drift / (20e3 * 5000);
-            ColumnCage.LiftCage four = new ColumnCage.LiftCage(new RectangleBars(2, 2, T25, T25, held("11"), held("11")), T10, 150);
+            ColumnCage.LiftCage four =
+                    new ColumnCage.LiftCage(new RectangleBars(2, 2, T25, T25, held("11"), held("11")), T10, 150);
             Told t = told(b, ACI, four);
             assertTrue(t.of("second-order").demand() >= 1 / (1 - q) * 0.99, "Q " + q);
             assertEquals(1.4, t.of("second-order").capacity(), 1e-9);
-            assertEquals(t.of("second-order").demand() / 1.4, t.of("second-order").utilisation(), 1e-9);
+            assertEquals(
+                    t.of("second-order").demand() / 1.4, t.of("second-order").utilisation(), 1e-9);
             assertEquals(Cause.SLENDERNESS, t.of("second-order").cause());
             told(b, EN, four).silent("second-order");
         }
@@ -330,22 +412,40 @@ class ColumnChecksByHandTest {
         assertEquals(worst.my(), value(steps, "Muy"), 1);
         assertEquals(solved.get(0).utilisation(), value(steps, "Mu / φMn"), 1e-9);
         double mn = value(steps, "Mn");
-        assertEquals(Math.hypot(worst.mx(), worst.my()) / solved.get(0).utilisation(), value(steps, "φ") * mn, 1e-3 * mn);
+        assertEquals(
+                Math.hypot(worst.mx(), worst.my()) / solved.get(0).utilisation(), value(steps, "φ") * mn, 1e-3 * mn);
         assertEquals(value(steps, "Pn") / 800e3, mn / Math.hypot(worst.mx(), worst.my()), 1e-2);
-        List<Double> shear = steps.stream().filter(s -> s.symbol().equals("Vu / φVn")).map(Step::value).toList();
+        List<Double> shear = steps.stream()
+                .filter(s -> s.symbol().equals("Vu / φVn"))
+                .map(Step::value)
+                .toList();
         Told t = told(b, ACI, USUAL);
         assertEquals(List.of(t.of("shear-x").utilisation(), t.of("shear-y").utilisation()), shear);
-        for (String title : List.of("Spacing of ties", "Clear distance of bars", "Steel, minimum", "Number of bars", "Shear along x", "EI behind Q", "Lift")) {
+        for (String title : List.of(
+                "Spacing of ties",
+                "Clear distance of bars",
+                "Steel, minimum",
+                "Number of bars",
+                "Shear along x",
+                "EI behind Q",
+                "Lift")) {
             assertTrue(steps.stream().anyMatch(s -> s.symbol().equals(title)), title);
         }
-        assertTrue(steps.stream().anyMatch(s -> s.symbol().equals("Demand") && s.formula().equals("1.0P, " + ColumnCheck.words(worst))));
-        assertEquals(List.of(), ColumnCheck.solve(lift(post(new Shape.Ell(300, 600, 800, 150), 0, 0, 1e5, 0, 0, 0)), USUAL, c));
+        assertTrue(steps.stream()
+                .anyMatch(s -> s.symbol().equals("Demand") && s.formula().equals("1.0P, " + ColumnCheck.words(worst))));
+        assertEquals(
+                List.of(),
+                ColumnCheck.solve(lift(post(new Shape.Ell(300, 600, 800, 150), 0, 0, 1e5, 0, 0, 0)), USUAL, c));
         // by Eurocode in its own symbols, squashed: on the plane of the limit
-        ColumnContext en = ColumnContext.of(Sidesway.of(post(RECTANGLE, 0, 0, 800e3, 200e6, 0, 0).solve(), EN), EN);
+        ColumnContext en = ColumnContext.of(
+                Sidesway.of(post(RECTANGLE, 0, 0, 800e3, 200e6, 0, 0).solve(), EN), EN);
         List<Step> other = ColumnCheck.explain(lift, USUAL, en, 0, 0);
         assertEquals(800e3, value(other, "NEd"), 1);
-        assertTrue(value(other, "MEd / MRd") > 0.2 && value(other, "MRd") > 200e6 && other.stream().noneMatch(s -> s.symbol().equals("φ")));
-        ColumnContext squashed = ColumnContext.of(Sidesway.of(post(RECTANGLE, 0, 0, 3000e3, 1e6, 0, 0).solve(), ACI), ACI);
+        assertTrue(value(other, "MEd / MRd") > 0.2
+                && value(other, "MRd") > 200e6
+                && other.stream().noneMatch(s -> s.symbol().equals("φ")));
+        ColumnContext squashed = ColumnContext.of(
+                Sidesway.of(post(RECTANGLE, 0, 0, 3000e3, 1e6, 0, 0).solve(), ACI), ACI);
         double cap = 0.65 * 0.8 * (25.5 * (200_000 - STEEL) + 420 * STEEL);
         assertEquals(3000e3 / cap, value(ColumnCheck.explain(lift, USUAL, squashed, 0, 0), "Pu / φPn,max"), 1e-6);
     }
@@ -355,7 +455,12 @@ class ColumnChecksByHandTest {
     }
 
     private static double value(List<Step> steps, String symbol) {
-        return steps.stream().filter(s -> s.symbol().equals(symbol)).findFirst().orElseThrow(() -> new AssertionError(symbol + " in " + steps.stream().map(Step::symbol).toList())).value();
+        return steps.stream()
+                .filter(s -> s.symbol().equals(symbol))
+                .findFirst()
+                .orElseThrow(() -> new AssertionError(
+                        symbol + " in " + steps.stream().map(Step::symbol).toList()))
+                .value();
     }
 
     /** Fewer ties than the least (9.6.3.4): 0.66 λs ρw^(1/3) √f'c with half of the bars in tension (table 22.5.5.1). */
@@ -374,8 +479,18 @@ class ColumnChecksByHandTest {
     void legsOfEachDirection() {
         Told t = told(post(RECTANGLE, 60e3, 90e3, 800e3, 0, 0, 0), ACI, cage(100, "1011", "101"));
         double axial = 800e3 / (6 * 200_000);
-        t.tells("shear-x", Cause.SHEAR, 60e3, 0.75 * ((0.17 * ROOT + axial) * 500 * 337.5 + 2 * T10.area() / 100 * 420 * 337.5), "22.5.1.1");
-        t.tells("shear-y", Cause.SHEAR, 90e3, 0.75 * ((0.17 * ROOT + axial) * 400 * 437.5 + 3 * T10.area() / 100 * 420 * 437.5), "22.5.1.1");
+        t.tells(
+                "shear-x",
+                Cause.SHEAR,
+                60e3,
+                0.75 * ((0.17 * ROOT + axial) * 500 * 337.5 + 2 * T10.area() / 100 * 420 * 337.5),
+                "22.5.1.1");
+        t.tells(
+                "shear-y",
+                Cause.SHEAR,
+                90e3,
+                0.75 * ((0.17 * ROOT + axial) * 400 * 437.5 + 3 * T10.area() / 100 * 420 * 437.5),
+                "22.5.1.1");
     }
 
     /** A round tie counts by π/4 by Eurocode: VRd,s = Asw/s z fywd cot θ with z = 0.9 d, cot θ = 2.5 (6.8). */
@@ -383,38 +498,73 @@ class ColumnChecksByHandTest {
     void aRoundTieByEurocode() {
         ColumnCage.LiftCage ring = new ColumnCage.LiftCage(new RingBars(8, T25), T10, 120);
         double vrds = Math.PI / 4 * 2 * T10.area() / 120 * 0.9 * 400 * 500 / 1.15 * 2.5;
-        assertEquals(vrds, told(post(new Shape.Circle(500), 60e3, 0, 1e3, 0, 0, 0), EN, ring).of("shear-x").capacity(), 1e-3 * vrds);
+        assertEquals(
+                vrds,
+                told(post(new Shape.Circle(500), 60e3, 0, 1e3, 0, 0, 0), EN, ring)
+                        .of("shear-x")
+                        .capacity(),
+                1e-3 * vrds);
     }
 
     /** A strut of 5 m pinned at both ends is slender: its middle is explained with its second order; numbers past the last mean the last. */
     @Test
     void theCalculationOfASlenderLift() {
-        ModelBuilder b = new ModelBuilder().section("S", 400, 500).joint("A", 0, 0, 0).joint("B", 0, 0, 6000).column("c", "A", "B");
+        ModelBuilder b = new ModelBuilder()
+                .section("S", 400, 500)
+                .joint("A", 0, 0, 0)
+                .joint("B", 0, 0, 6000)
+                .column("c", "A", "B");
         b.supports.add(new Support("A", true, true, true, false, false, true));
         b.supports.add(new Support("B", true, true, false, false, false, false));
         b.jointLoads.add(new JointLoad("P", "B", 0, 0, -1500e3, 60e6, 0, 0));
         ColumnContext c = ColumnContext.of(Sidesway.of(b.solve(), ACI), ACI);
         ColumnStack.Lift lift = lift(b);
         List<LiftDemands.Demand> all = LiftDemands.of(lift, USUAL, c);
-        LiftDemands.Demand slender = all.stream().filter(LiftDemands.Demand::magnified).findFirst().orElseThrow();
+        LiftDemands.Demand slender =
+                all.stream().filter(LiftDemands.Demand::magnified).findFirst().orElseThrow();
         List<Step> steps = ColumnCheck.explain(lift, USUAL, c, 0, slender.number());
-        assertTrue(steps.stream().anyMatch(s -> s.symbol().equals("Demand") && s.formula().contains("slender")));
-        assertTrue(steps.stream().anyMatch(s -> s.symbol().startsWith("Pc")), steps.stream().map(Step::symbol).toList().toString());
+        assertTrue(steps.stream()
+                .anyMatch(s -> s.symbol().equals("Demand") && s.formula().contains("slender")));
+        assertTrue(
+                steps.stream().anyMatch(s -> s.symbol().startsWith("Pc")),
+                steps.stream().map(Step::symbol).toList().toString());
         assertEquals(slender.mx(), value(steps, "Mux"), 1e-6);
         assertEquals(steps, ColumnCheck.explain(lift, USUAL, c, 0, 99), "the slender one is the last");
         assertEquals(1, value(steps, "δs"), 1e-9);
         LiftDemands.Demand foot = all.get(0);
         assertEquals(LiftDemands.Place.FOOT, foot.place());
-        assertTrue(ColumnCheck.explain(lift, USUAL, c, 0, 0).stream().noneMatch(s -> s.symbol().startsWith("Pc")), "no second order at the foot");
+        assertTrue(
+                ColumnCheck.explain(lift, USUAL, c, 0, 0).stream()
+                        .noneMatch(s -> s.symbol().startsWith("Pc")),
+                "no second order at the foot");
         // c, εt and θ of the strength, as the hand finds the axis
-        List<Step> short1 = ColumnCheck.explain(lift(post(RECTANGLE, 0, 0, 800e3, 250e6, 0, 0)), USUAL, ColumnContext.of(Sidesway.of(post(RECTANGLE, 0, 0, 800e3, 250e6, 0, 0).solve(), ACI), ACI), 0, 0);
+        List<Step> short1 = ColumnCheck.explain(
+                lift(post(RECTANGLE, 0, 0, 800e3, 250e6, 0, 0)),
+                USUAL,
+                ColumnContext.of(
+                        Sidesway.of(post(RECTANGLE, 0, 0, 800e3, 250e6, 0, 0).solve(), ACI), ACI),
+                0,
+                0);
         double axis = axis(800e3, 250e6);
         assertEquals(axis, value(short1, "c"), 2e-3 * axis);
         assertEquals(0.003 * (440 - axis) / axis, value(short1, "εt"), 2e-5);
         assertTrue(short1.stream().anyMatch(s -> s.symbol().equals("θ")));
-        assertEquals(List.of("Shear along x", "Shear along y"), short1.stream().filter(s -> s.formula().equals("1.0P")).map(Step::symbol).toList());
-        assertEquals("neutral axis where Mn / Pn = Mu / Pu", short1.stream().filter(s -> s.symbol().equals("c")).findFirst().orElseThrow().formula());
-        assertTrue(short1.stream().anyMatch(s -> s.symbol().equals("Axial force with bending") && s.formula().startsWith("Strain")));
+        assertEquals(
+                List.of("Shear along x", "Shear along y"),
+                short1.stream()
+                        .filter(s -> s.formula().equals("1.0P"))
+                        .map(Step::symbol)
+                        .toList());
+        assertEquals(
+                "neutral axis where Mn / Pn = Mu / Pu",
+                short1.stream()
+                        .filter(s -> s.symbol().equals("c"))
+                        .findFirst()
+                        .orElseThrow()
+                        .formula());
+        assertTrue(short1.stream()
+                .anyMatch(s -> s.symbol().equals("Axial force with bending")
+                        && s.formula().startsWith("Strain")));
     }
 
     private static double axis(double p, double m) {

@@ -68,7 +68,9 @@ class SlenderLiftTest {
         double pc = Math.PI * Math.PI * 0.4 * 30_000 * Math.pow(400, 4) / 12 / (4000.0 * 4000);
         assertEquals(15.79e6, pc, 0.01e6);
         assertEquals(180e6 / (1 - 500e3 / (0.75 * pc)), most(demands(b, ACI, 0), LiftDemands.Demand::my), 1e3);
-        assertTrue(most(demands(b, EN, 0), LiftDemands.Demand::my) >= 180e6 + 500e3 * 10 - 1, "and by EN no less than its imperfection more");
+        assertTrue(
+                most(demands(b, EN, 0), LiftDemands.Demand::my) >= 180e6 + 500e3 * 10 - 1,
+                "and by EN no less than its imperfection more");
     }
 
     /** 400 kN at 0.5 m of 2.5 m: P a b / L = 160 kNm under the load; k lu / r = 21.7 < 22, so it is not slender. */
@@ -79,7 +81,9 @@ class SlenderLiftTest {
         b.memberLoads.add(new MemberLoad("P", "c1", MemberLoad.Kind.POINT, Direction.GLOBAL_Y, at, at, 400e3, 0));
         List<LiftDemands.Demand> all = demands(b, ACI, 0);
         assertTrue(all.stream().noneMatch(LiftDemands.Demand::magnified));
-        LiftDemands.Demand worst = all.stream().max(java.util.Comparator.comparingDouble(d -> Math.abs(d.mx()))).orElseThrow();
+        LiftDemands.Demand worst = all.stream()
+                .max(java.util.Comparator.comparingDouble(d -> Math.abs(d.mx())))
+                .orElseThrow();
         assertEquals(400e3 * at * (2500 - at) / 2500, Math.abs(worst.mx()), 2e-5 * 200e6);
         assertEquals(at / 2500, worst.part(), 1e-5);
     }
@@ -89,7 +93,8 @@ class SlenderLiftTest {
     @ValueSource(strings = {"aci-318m-19", "en-1992-1-1"})
     void noStationIsDesignedForLess(String code) {
         ModelBuilder b = strut(5000, 900e3, 1);
-        b.memberLoads.add(new MemberLoad("P", "c1", MemberLoad.Kind.DISTRIBUTED, Direction.GLOBAL_X, 1000, 2200, 80, 10));
+        b.memberLoads.add(
+                new MemberLoad("P", "c1", MemberLoad.Kind.DISTRIBUTED, Direction.GLOBAL_X, 1000, 2200, 80, 10));
         b.memberLoads.add(new MemberLoad("P", "c1", MemberLoad.Kind.POINT, Direction.GLOBAL_Y, 3900, 3900, -60e3, 0));
         Analysis a = b.solve();
         Basis basis = Basis.standard(code);
@@ -117,8 +122,14 @@ class SlenderLiftTest {
             List<LiftDemands.Demand> one = demands(whole, basis, 0);
             for (int lift = 0; lift < members; lift++) {
                 List<LiftDemands.Demand> part = demands(split, basis, lift);
-                assertEquals(most(one, LiftDemands.Demand::mx), most(part, LiftDemands.Demand::mx), 1e-3 * most(one, LiftDemands.Demand::mx));
-                assertEquals(most(one, LiftDemands.Demand::my), most(part, LiftDemands.Demand::my), 1e-3 * most(one, LiftDemands.Demand::my));
+                assertEquals(
+                        most(one, LiftDemands.Demand::mx),
+                        most(part, LiftDemands.Demand::mx),
+                        1e-3 * most(one, LiftDemands.Demand::mx));
+                assertEquals(
+                        most(one, LiftDemands.Demand::my),
+                        most(part, LiftDemands.Demand::my),
+                        1e-3 * most(one, LiftDemands.Demand::my));
             }
         }
     }
@@ -126,21 +137,39 @@ class SlenderLiftTest {
     /** A beam along X to another column holds the joint along X only; a bracket with a free end holds nothing. */
     @Test
     void lengthsRunBetweenRestraintsByDirection() {
-        ModelBuilder b = strut(9000, 800e3, 2).joint("K0", 6000, 0, 0).joint("K1", 6000, 0, 4500).column("k", "K0", "K1").fixed("K0")
-            .beam("beam", "J1", "K1");
-        ColumnStack.Lift held = ColumnStacks.find(b.solve().index()).get(0).lifts().get(0);
+        ModelBuilder b = strut(9000, 800e3, 2)
+                .joint("K0", 6000, 0, 0)
+                .joint("K1", 6000, 0, 4500)
+                .column("k", "K0", "K1")
+                .fixed("K0")
+                .beam("beam", "J1", "K1");
+        ColumnStack.Lift held =
+                ColumnStacks.find(b.solve().index()).get(0).lifts().get(0);
         // the width lies along X: bending about the y axis moves along X, and half the beam of 400 is inside the joint
         assertEquals(4500 - 200, held.aboutY().length(), 1e-6);
         assertEquals(9000, held.aboutX().length(), 1e-6);
         ModelBuilder free = strut(9000, 800e3, 2).joint("K1", 2000, 0, 4500).beam("bracket", "J1", "K1");
-        assertEquals(9000, ColumnStacks.find(free.solve().index()).get(0).lifts().get(0).aboutY().length(), 1e-6);
+        assertEquals(
+                9000,
+                ColumnStacks.find(free.solve().index())
+                        .get(0)
+                        .lifts()
+                        .get(0)
+                        .aboutY()
+                        .length(),
+                1e-6);
     }
 
     /** A head that nothing holds: k = 2. Pc = π² EI / (2 × 3000)² = 7.02 MN, δ = 1 / (1 − 900 / (0.75 × 7018)), M2,min = 900 × 27 mm. */
     @Test
     void aFreeHeadDoublesTheLength() {
-        ModelBuilder b = new ModelBuilder().section("S", 400, 400).joint("A", 0, 0, 0).joint("B", 0, 0, 3000).column("c", "A", "B").fixed("A")
-            .push("B", 0, 0, -900e3);
+        ModelBuilder b = new ModelBuilder()
+                .section("S", 400, 400)
+                .joint("A", 0, 0, 0)
+                .joint("B", 0, 0, 3000)
+                .column("c", "A", "B")
+                .fixed("A")
+                .push("B", 0, 0, -900e3);
         double pc = Math.PI * Math.PI * 0.4 * 30_000 * Math.pow(400, 4) / 12 / (6000.0 * 6000);
         double mc = 900e3 * 27 / (1 - 900e3 / (0.75 * pc));
         assertEquals(mc, most(demands(b, ACI, 0), LiftDemands.Demand::mx), 1e3);
@@ -153,8 +182,15 @@ class SlenderLiftTest {
         round.sections.set(0, new Section("S", new Shape.Circle(400)));
         Analysis a = round.solve();
         ColumnStack.Lift lift = ColumnStacks.find(a.index()).get(0).lifts().get(0);
-        ColumnCage.LiftCage cage = ColumnDesigner.design(ColumnStacks.find(a.index()).get(0), ColumnContext.of(Sidesway.of(a, EN), EN)).cage().lifts().get(0);
-        double r = 200 - EN.columnCover() - cage.tie().diameter() - cage.layout().largest().diameter() / 2;
+        ColumnCage.LiftCage cage = ColumnDesigner.design(
+                        ColumnStacks.find(a.index()).get(0), ColumnContext.of(Sidesway.of(a, EN), EN))
+                .cage()
+                .lifts()
+                .get(0);
+        double r = 200
+                - EN.columnCover()
+                - cage.tie().diameter()
+                - cage.layout().largest().diameter() / 2;
         assertEquals(200 + r / Math.sqrt(2), EffectiveDepths.of(lift, cage, EN).x(), 1e-6);
         assertEquals(200 + r / Math.sqrt(2), EffectiveDepths.of(lift, cage, EN).y(), 1e-6);
     }
@@ -196,12 +232,17 @@ class SlenderLiftTest {
         ModelBuilder b = ModelBuilder.portal(250e3, CaseKind.WIND, true);
         b.push("B", 0, 0, -4000e3);
         Analysis a = b.solve();
-        kolonne.core.design.BuildingDesign d = kolonne.core.design.BuildingDesigner.design(a, ACI, kolonne.core.design.BuildingDesigner.Progress.NONE);
-        for (List<Finding> f : List.of(d.columns().get(0).findings(), d.beams().get(0).findings())) {
+        kolonne.core.design.BuildingDesign d =
+                kolonne.core.design.BuildingDesigner.design(a, ACI, kolonne.core.design.BuildingDesigner.Progress.NONE);
+        for (List<Finding> f :
+                List.of(d.columns().get(0).findings(), d.beams().get(0).findings())) {
             assertTrue(f.stream().anyMatch(x -> x.code().equals("slenderness")), f.toString());
             f.forEach(x -> assertFalse(x.what().contains("Infinity") || x.what().contains("NaN"), x.what()));
         }
-        d.columns().forEach(c -> c.lifts().forEach(l -> l.checks().forEach(k -> assertTrue(Double.isFinite(k.utilisation()), k.toString()))));
+        d.columns()
+                .forEach(c -> c.lifts()
+                        .forEach(l ->
+                                l.checks().forEach(k -> assertTrue(Double.isFinite(k.utilisation()), k.toString()))));
         assertEquals(3, d.causes().get("slenderness"), d.causes().toString());
     }
 }

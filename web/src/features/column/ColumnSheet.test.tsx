@@ -12,11 +12,10 @@ const calculation = vi.spyOn(api, 'calculation')
 
 beforeEach(() => {
   surface.mockReset().mockResolvedValue(interaction)
-  calculation
-    .mockReset()
-    .mockResolvedValue({
-      steps: [{ symbol: 'φ', formula: 'from εt', numbers: 'εt = 5.1', result: '0.90', clause: '21.2.2' }],
-    })
+  calculation.mockReset().mockResolvedValue({
+    heading: 'Axial force with bending',
+    steps: [{ title: false, symbol: 'φ', formula: 'from εt', numbers: 'εt = 5.1', result: '0.90', clause: '21.2.2' }],
+  })
 })
 
 const open = (at = '/') =>

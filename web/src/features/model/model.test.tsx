@@ -115,15 +115,13 @@ describe('changes and forces', () => {
       ],
     }
     vi.spyOn(api, 'forceFile').mockResolvedValue(file)
-    const preview = vi
-      .spyOn(api, 'forcePreview')
-      .mockResolvedValue({
-        rows: [{ member: 'b', loadCase: 'G', xM: 1.5, forces: [0, 0, 12.3, 0, 45.6, 0] }],
-        used: 9,
-        total: 9,
-        without: [],
-        findings: [],
-      })
+    const preview = vi.spyOn(api, 'forcePreview').mockResolvedValue({
+      rows: [{ member: 'b', loadCase: 'G', xM: 1.5, forces: [0, 0, 12.3, 0, 45.6, 0] }],
+      used: 9,
+      total: 9,
+      without: [],
+      findings: [],
+    })
     const take = vi.spyOn(api, 'forceImport').mockResolvedValue(project)
     open('changes')
     await userEvent.click(await screen.findByText('Import forces solved elsewhere'))

@@ -102,7 +102,7 @@ final class SketchRoutes {
         c.json(new SketchPreview(
                 Problem.FindingDto.of(findings),
                 combinations,
-                Codes.of(r.code()).combinations().words(),
+                Codes.find(r.code()).map(k -> k.combinations().words()).orElse(""),
                 us ? "kip" : "kN",
                 us ? "kip·ft" : "kNm",
                 envelopes));

@@ -3,7 +3,7 @@ package kolonne.core.code.en1992;
 import kolonne.core.code.Bar;
 import kolonne.core.code.Bends;
 
-/** Mandrels of table 8.1N. Ends are longer than figures 8.1 and 8.5 ask at least, so that a bar of one shape serves by any code. */
+/** Mandrels of table 8.1N; straight ends not shorter than figures 8.1 and 8.5 ask. */
 final class EnBends implements Bends {
     private static final double THIN = 16.1;
 
@@ -22,7 +22,7 @@ final class EnBends implements Bends {
         return (b.diameter() <= THIN ? 4 : 7) * b.diameter();
     }
 
-    /** 12 φ; 5 φ at least (figure 8.1 b). */
+    /** 12 φ, as much as the anchorage at end supports counts on round the bend; 5 φ at least (figure 8.1 b). */
     @Override
     public double barTail(Bar b) {
         return 12 * b.diameter();

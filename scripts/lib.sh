@@ -66,6 +66,22 @@ build_jar() {
   fi
 }
 
+# share_classes: sets SHARED to what makes the command line start with its classes read and checked already; made once after a build
+share_classes() {
+  local archive="${JAR%.jar}.jsa" sample="$ROOT/samples/veldhaven.json" work
+  SHARED=()
+  if [ ! -f "$archive" ] || [ "$JAR" -nt "$archive" ]; then
+    [ -w "$(dirname "$JAR")" ] || return 0
+    say "preparing the command line (ten seconds, once)"
+    work="$(mktemp -d "$(dirname "$JAR")/.share.XXXXXX")"
+    # one run of all that a design needs; moved to its place when whole, so that two at once do no harm
+    java -Xmx3g -XX:+UseParallelGC -XX:TieredStopAtLevel=1 -XX:ArchiveClassesAtExit="$work/classes.jsa" -jar "$JAR" design "$sample" --out "$work/out" >/dev/null 2>&1 || true
+    if [ -f "$work/classes.jsa" ]; then mv -f "$work/classes.jsa" "$archive"; fi
+    rm -rf "$work"
+  fi
+  if [ -f "$archive" ]; then SHARED=(-XX:SharedArchiveFile="$archive" -Xlog:cds=off -Xlog:cds+dynamic=off); fi
+}
+
 free_port() {
   local p
   for p in $(seq "$1" $(( $1 + 200 ))); do

@@ -7,7 +7,6 @@ import com.fasterxml.jackson.databind.json.JsonMapper;
 import java.io.IOException;
 import java.io.OutputStream;
 import java.util.List;
-import java.util.stream.IntStream;
 import kolonne.core.analysis.Analysis;
 import kolonne.core.basis.Basis;
 import kolonne.core.beam.cage.BeamCage;
@@ -39,12 +38,10 @@ public final class ResultsJson {
     private static final JsonMapper JSON = new JsonMapper(JsonFactory.builder()
             .enable(StreamWriteFeature.USE_FAST_DOUBLE_WRITER)
             .build());
-    /** Smaller numbers are zero. */
-    private static final double LEAST = 1e-100;
-    /** Powers of ten up to what the largest number needs. */
-    private static final double[] TEN =
-            IntStream.range(0, 309).mapToDouble(i -> Math.pow(10, i)).toArray();
+    /** A thousandth of a thousandth of a newton [kN], and so in moments. */
+    private static final double NOTHING = 1e-9;
 
+    private final SixDigits digits = new SixDigits();
     private final BuildingDesign d;
     private final JsonGenerator g;
     private final Basis basis;
@@ -278,12 +275,12 @@ public final class ResultsJson {
     private void forces(BeamDemands q, BeamLine.Station s, int c) throws IOException {
         g.writeStartObject();
         g.writeStringField("combination", q.id(c));
-        number("nKn", q.at(s, c, Analysis.N) / 1e3);
-        number("vyKn", q.at(s, c, Analysis.VY) / 1e3);
-        number("vzKn", q.at(s, c, Analysis.VZ) / 1e3);
-        number("tKnm", q.at(s, c, Analysis.T) / 1e6);
-        number("myKnm", q.at(s, c, Analysis.MY) / 1e6);
-        number("mzKnm", q.at(s, c, Analysis.MZ) / 1e6);
+        force("nKn", q.at(s, c, Analysis.N) / 1e3);
+        force("vyKn", q.at(s, c, Analysis.VY) / 1e3);
+        force("vzKn", q.at(s, c, Analysis.VZ) / 1e3);
+        force("tKnm", q.at(s, c, Analysis.T) / 1e6);
+        force("myKnm", q.at(s, c, Analysis.MY) / 1e6);
+        force("mzKnm", q.at(s, c, Analysis.MZ) / 1e6);
         g.writeEndObject();
     }
 
@@ -438,19 +435,11 @@ public final class ResultsJson {
 
     /** Six significant digits; no number where there is none (an unstable column's moment). */
     private void number(String name, double v) throws IOException {
-        if (Double.isNaN(v) || Double.isInfinite(v)) {
-            g.writeNullField(name);
-        } else {
-            g.writeNumberField(name, sixDigits(v));
-        }
+        digits.field(g, name, v);
     }
 
-    private static double sixDigits(double v) {
-        if (Math.abs(v) < LEAST) {
-            return 0;
-        }
-        int places = 5 - (int) Math.floor(Math.log10(Math.abs(v)));
-        double scale = TEN[Math.abs(places)];
-        return places >= 0 ? Math.rint(v * scale) / scale : Math.rint(v / scale) * scale;
+    /** A force or a moment; what rounding left of nothing is nothing. */
+    private void force(String name, double v) throws IOException {
+        digits.field(g, name, Math.abs(v) < NOTHING ? 0 : v);
     }
 }

@@ -1,12 +1,17 @@
 package kolonne.server.command;
 
 import java.io.IOException;
+import java.io.InterruptedIOException;
 import java.io.PrintWriter;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Locale;
 import java.util.concurrent.Callable;
+import java.util.concurrent.ExecutionException;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.Future;
 import kolonne.core.analysis.Analysis;
 import kolonne.core.basis.Basis;
 import kolonne.core.design.BuildingDesign;
@@ -62,11 +67,7 @@ public final class DesignCommand implements Callable<Integer> {
         }
         Input.print(d.findings(), err);
         Files.createDirectories(out);
-        WholeFile.bytes(out.resolve("results.json"), o -> ResultsJson.write(d, o));
-        WholeFile.bytes(out.resolve("report.pdf"), o -> UtilisationReport.write(d, sheets, o));
-        WholeFile.bytes(out.resolve("schedules.pdf"), o -> SchedulePdf.write(d, o));
-        WholeFile.bytes(out.resolve("schedules.xlsx"), o -> ScheduleWorkbook.write(d, o));
-        WholeFile.text(out.resolve("checks.csv"), w -> ResultsCsv.checks(d, w));
+        write(d);
         BuildingDesign.State s = d.state();
         spec.commandLine()
                 .getOut()
@@ -81,5 +82,41 @@ public final class DesignCommand implements Callable<Integer> {
                         out));
         spec.commandLine().getOut().flush();
         return s.satisfied() == s.members() ? Input.SATISFIED : Input.FAILS;
+    }
+
+    /** The files beside each other: each takes a second or more. */
+    private void write(BuildingDesign d) throws IOException {
+        List<Callable<Void>> files = List.of(
+                bytes("results.json", o -> ResultsJson.write(d, o)),
+                bytes("schedules.pdf", o -> SchedulePdf.write(d, o)),
+                bytes("schedules.xlsx", o -> ScheduleWorkbook.write(d, o)),
+                bytes("report.pdf", o -> UtilisationReport.write(d, sheets, o)),
+                () -> {
+                    WholeFile.text(out.resolve("checks.csv"), w -> ResultsCsv.checks(d, w));
+                    return null;
+                });
+        ExecutorService pool = Executors.newFixedThreadPool(Runtime.getRuntime().availableProcessors());
+        try {
+            for (Future<Void> f : pool.invokeAll(files)) {
+                f.get();
+            }
+        } catch (ExecutionException e) {
+            if (e.getCause() instanceof IOException io) {
+                throw io;
+            }
+            throw new IllegalStateException(e.getCause());
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+            throw new InterruptedIOException("stopped while writing");
+        } finally {
+            pool.shutdownNow();
+        }
+    }
+
+    private Callable<Void> bytes(String name, WholeFile.Bytes content) {
+        return () -> {
+            WholeFile.bytes(out.resolve(name), content);
+            return null;
+        };
     }
 }

@@ -1,5 +1,6 @@
 package kolonne.core.check;
 
+import kolonne.core.explain.Clause;
 import kolonne.core.explain.Quantity;
 import kolonne.core.explain.Trace;
 import kolonne.core.finding.Cause;
@@ -30,7 +31,7 @@ public record CheckResult(
         double x,
         int part,
         int station,
-        String clause) {
+        Clause clause) {
     /** Slack for rounding when comparing with 1.00. */
     private static final double ROUNDING = 1e-6;
     /** Shown where there is no capacity at all. */

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import kolonne.core.explain.Clause;
 import kolonne.core.finding.Cause;
 
 /** Takes the results of checks and keeps the worst of every kind, in the order the kinds first appear. */
@@ -22,17 +23,17 @@ public final class Governing {
     }
 
     /** Offers demand over capacity. */
-    public void offer(CheckKind kind, double demand, double capacity, At at, String clause) {
+    public void offer(CheckKind kind, double demand, double capacity, At at, Clause clause) {
         offer(kind, demand, capacity, CheckResult.use(demand, capacity), at, clause);
     }
 
     /** Offers a result with the cause of its kind. */
-    public void offer(CheckKind kind, double demand, double capacity, double utilisation, At at, String clause) {
+    public void offer(CheckKind kind, double demand, double capacity, double utilisation, At at, Clause clause) {
         offer(kind, kind.cause(), demand, capacity, utilisation, at, clause);
     }
 
     public void offer(
-            CheckKind kind, Cause cause, double demand, double capacity, double utilisation, At at, String clause) {
+            CheckKind kind, Cause cause, double demand, double capacity, double utilisation, At at, Clause clause) {
         if (governs(kind, utilisation)) {
             String place = at.words().isEmpty() ? places.words(at.x(), at.part()) : at.words();
             worst.put(

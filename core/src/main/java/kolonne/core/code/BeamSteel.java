@@ -1,5 +1,6 @@
 package kolonne.core.code;
 
+import kolonne.core.explain.Clause;
 import kolonne.core.explain.Trace;
 
 /** Least and most tension steel of beams. Units N, mm, MPa. */
@@ -7,7 +8,7 @@ public interface BeamSteel {
     /** Least tension steel of a beam [mm2]. */
     double beamMinimumSteel(double fc, double fy, double bw, double d, Trace t);
 
-    String beamMinimumSteelClause();
+    Clause beamMinimumSteelClause();
 
     /**
      * Width that counts for the least tension steel [mm].
@@ -24,5 +25,5 @@ public interface BeamSteel {
     /** Most steel of a beam's face over the gross area; infinite where other rules limit it. */
     double beamMaximumRatio();
 
-    String beamMaximumClause();
+    Clause beamMaximumClause();
 }

@@ -1,16 +1,18 @@
 package kolonne.core.code;
 
+import kolonne.core.explain.Clause;
+
 /** Rules for the steel of columns: amount, ties, and shear in two directions. Units N, mm, MPa. */
 public interface ColumnRules {
     /** Largest tie spacing of a column [mm] from tie support of bars, least dimension, and shear if it counts. */
     double columnTieSpacing(Bar bar, Bar tie, double leastDimension, double d, boolean shearCounts, boolean highVs);
 
-    String columnTieSpacingClause();
+    Clause columnTieSpacingClause();
 
     /** Smallest tie bar for a longitudinal bar [mm]. */
     double smallestTie(Bar bar);
 
-    String smallestTieClause();
+    Clause smallestTieClause();
 
     /** Whether the shear of a column asks for ties of its own. */
     boolean columnShearCounts(double v, ShearStrength s);
@@ -18,7 +20,7 @@ public interface ColumnRules {
     /** Whether ties then have a least area. */
     boolean columnMinimumTies();
 
-    String columnMinimumTiesClause();
+    Clause columnMinimumTiesClause();
 
     /** Part of the two legs of a round tie that counts in shear. */
     double roundTiePart();
@@ -26,17 +28,17 @@ public interface ColumnRules {
     /** Most sum of the utilisations in shear of both directions. */
     double shearBothWays();
 
-    String shearBothWaysClause();
+    Clause shearBothWaysClause();
 
     /** Fewest bars of a column. */
     int columnFewestBars(boolean circular);
 
-    String columnFewestBarsClause();
+    Clause columnFewestBarsClause();
 
     /** Greatest clear distance of an unsupported bar from a bar held by a tie [mm]. */
     double greatestUnheldDistance();
 
-    String tieArrangementClause();
+    Clause tieArrangementClause();
 
     /** Steel limits of a column as parts of the gross area. */
     double columnMinimumRatio();
@@ -49,5 +51,5 @@ public interface ColumnRules {
     /** The same where bars lap, both of a lap counted. */
     double lapMaximumRatio();
 
-    String columnRatioClause();
+    Clause columnRatioClause();
 }

@@ -1,5 +1,6 @@
 package kolonne.core.code;
 
+import kolonne.core.explain.Clause;
 import kolonne.core.explain.Trace;
 
 /** Rules for the width of cracks and for stresses under service load, of codes that compute them. */
@@ -36,7 +37,7 @@ public interface CrackWidth {
     /** Largest width [mm]. */
     double limit();
 
-    String clause();
+    Clause clause();
 
     /** Creep coefficient for stresses of long duration. */
     double creep();
@@ -50,7 +51,7 @@ public interface CrackWidth {
     /** Stress of concrete under quasi-permanent load above which creep is not linear [MPa]. */
     double linearCreep(double fc);
 
-    String linearCreepClause();
+    Clause linearCreepClause();
 
-    String stressClause();
+    Clause stressClause();
 }

@@ -1,5 +1,6 @@
 package kolonne.core.code;
 
+import kolonne.core.explain.Clause;
 import kolonne.core.explain.Trace;
 
 /** Rules for bars: distances, anchorage, laps, ends along a beam, continuity. Units N, mm, MPa. */
@@ -11,7 +12,7 @@ public interface Detailing {
      */
     double lapLength(Bar bar, double fc, double fy, boolean top, double clear, double cover);
 
-    String lapClause();
+    Clause lapClause();
 
     /** Factor on the anchorage of bars in pairs. */
     double pairAnchorage();
@@ -22,7 +23,7 @@ public interface Detailing {
     /** Largest bar of a pair [mm]. */
     double largestInPair();
 
-    String pairClause();
+    Clause pairClause();
 
     /** Least clear distance between parallel bars of a layer in a beam [mm]. */
     double beamClearSpacing(double barDiameter, double aggregate);
@@ -30,10 +31,10 @@ public interface Detailing {
     /** Least clear distance between layers [mm]. */
     double layerClearSpacing(double aggregate);
 
-    String beamClearSpacingClause();
+    Clause beamClearSpacingClause();
 
     /** Clause by which bars of upper layers stand over those of lower ones. */
-    String layersClause();
+    Clause layersClause();
 
     /** Whether a bar lies so that bond is poor: {@code height} above the soffit of a member of depth {@code h} [mm], bars of the top face. */
     boolean poorBond(double height, double h);
@@ -41,27 +42,27 @@ public interface Detailing {
     /** Least clear distance between bars of a column [mm]. */
     double columnClearSpacing(double barDiameter, double aggregate);
 
-    String columnClearSpacingClause();
+    Clause columnClearSpacingClause();
 
     /** Largest spacing of the tension bars nearest to the face, for crack control [mm]. */
     double crackSpacing(double fy, double clearCover);
 
-    String crackSpacingClause();
+    Clause crackSpacingClause();
 
     /** Development length of a straight bar in tension [mm]. */
     double developmentLength(Bar bar, double fc, double fy, boolean top, double clear, double cover, boolean stirrups);
 
-    String developmentClause();
+    Clause developmentClause();
 
     /** Development length of a bar with a standard 90° hook [mm]. */
     double hookLength(Bar bar, double fc, double fy, Trace t);
 
-    String hookClause();
+    Clause hookClause();
 
     /** How far past the point where it is no longer needed a bar must run [mm]. */
     double extension(double d, double barDiameter);
 
-    String extensionClause();
+    Clause extensionClause();
 
     /** How far a bar runs past the place where a part of it that needs the development length is last needed [mm]. */
     double runPastNeed(double d, double barDiameter, double development);
@@ -69,7 +70,7 @@ public interface Detailing {
     /** How far the moment is shifted along the beam for its tension bars [mm]; 0 where other rules stand for it. */
     double tensionShift(double d);
 
-    String tensionShiftClause();
+    Clause tensionShiftClause();
 
     /**
      * How far ending bars in a zone of tension is from what the code allows: 1 at the limit, 0 where the code has no such rule.
@@ -79,38 +80,38 @@ public interface Detailing {
      */
     double cutOffUse(double v, double vn, double m, double continuing, double barDiameter);
 
-    String cutOffClause();
+    Clause cutOffClause();
 
     /** Part of a span's bottom steel that runs into its supports. @param simple support without hogging moment */
     double bottomIntoSupport(boolean simple);
 
-    String bottomIntoSupportClause();
+    Clause bottomIntoSupportClause();
 
     /** Whether that part is anchored for its yield strength where the support is a column. */
     boolean bottomYieldsAtColumns();
 
     /** Clause by which every bend of a stirrup encloses a bar. */
-    String cornerBarsClause();
+    Clause cornerBarsClause();
 
     /** Part of a perimeter beam's largest steel of a face that is continuous. @param bottom face */
     double integrityPart(boolean bottom);
 
-    String integrityClause();
+    Clause integrityClause();
 
     /** Whether those bars are anchored for their yield strength at the ends of the line. */
     boolean integrityYields();
 
-    String integrityEndClause();
+    Clause integrityEndClause();
 
     /** Part of the top steel of a support that runs past the point of inflection, and how far [mm]. */
     double inflectionPart();
 
     double inflectionRun(double d, double barDiameter, double clearSpan);
 
-    String inflectionClause();
+    Clause inflectionClause();
 
     /** Depth above which a beam needs steel along its sides [mm], and the largest spacing of it is crackSpacing. */
     double skinSteelDepth();
 
-    String skinSteelClause();
+    Clause skinSteelClause();
 }

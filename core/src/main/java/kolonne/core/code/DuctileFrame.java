@@ -1,9 +1,11 @@
 package kolonne.core.code;
 
+import kolonne.core.explain.Clause;
+
 /** Rules for beams of a moment frame in earthquakes. Units N, mm, MPa. Parts and factors are 0, and limits infinite, where a kind of frame has none. */
 public interface DuctileFrame {
     /** What the code says of columns and joints of such frames, which is not covered. */
-    String columnsClause();
+    Clause columnsClause();
 
     /** Name of the kind of frame. */
     String name();
@@ -11,7 +13,7 @@ public interface DuctileFrame {
     /** Part of a span's most bottom steel that runs through. */
     double continuousBottom();
 
-    String continuousClause();
+    Clause continuousClause();
 
     /** Part of the hogging strength at a column's face that the sagging strength there reaches. */
     double saggingAtFace();
@@ -19,7 +21,7 @@ public interface DuctileFrame {
     /** Part of the largest strength at the faces of both columns that both strengths reach everywhere. */
     double anywhere();
 
-    String strengthClause();
+    Clause strengthClause();
 
     /** Whether top and bottom have the least steel everywhere, whatever the moments. */
     boolean leastSteelOnBothFaces();
@@ -27,7 +29,7 @@ public interface DuctileFrame {
     /** Most steel of a face over bw d. */
     double mostRatio(double fy);
 
-    String ratioClause();
+    Clause ratioClause();
 
     /** Factor on the yield strength of bars whose end moments the shear must stand; 0 for none. */
     double steelFactor();
@@ -38,9 +40,9 @@ public interface DuctileFrame {
     /** Whether the concrete carries no shear near the columns where earthquake causes half of the shear or more. */
     boolean concreteMayBeLost();
 
-    String capacityShearClause();
+    Clause capacityShearClause();
 
-    String withoutConcreteClause();
+    Clause withoutConcreteClause();
 
     /** Length of hoops from a column's face, in depths of the beam. */
     double hoopDepths();
@@ -48,7 +50,7 @@ public interface DuctileFrame {
     /** Largest spacing of hoops there. @param thinnest main bar */
     double hoopSpacing(double d, Bar thinnest, Bar hoop, double fy);
 
-    String hoopClause();
+    Clause hoopClause();
 
     /** Largest spacing of hoops over laps; infinite where laps ask for none. */
     double lapHoops(double d);
@@ -56,7 +58,7 @@ public interface DuctileFrame {
     /** Whether laps keep clear of the columns by the length of the hoops. */
     boolean lapsAwayFromColumns();
 
-    String lapClause();
+    Clause lapClause();
 
     /** Whether hoops hold bars as ties of a column do. */
     boolean hoopsHoldBars();
@@ -64,12 +66,12 @@ public interface DuctileFrame {
     /** Greatest distance of bars that are held [mm]. */
     double heldDistance();
 
-    String heldClause();
+    Clause heldClause();
 
     /** Largest spacing of stirrups elsewhere. */
     double spacingElsewhere(double d);
 
-    String spacingElsewhereClause();
+    Clause spacingElsewhereClause();
 
     /** Least clear span over d. */
     double leastSpanToDepth();
@@ -80,15 +82,15 @@ public interface DuctileFrame {
     /** Most that a beam juts out past either side of a column. @param along depth of the column along the beam, {@code across} its width */
     double mostProjection(double along, double across);
 
-    String proportionsClause();
+    Clause proportionsClause();
 
     /** Depth of a column over the diameter of bars that pass through it. */
     double columnDepthInBars(double fy);
 
-    String columnDepthClause();
+    Clause columnDepthClause();
 
     /** Length of a hook in a column; 0 where the usual length holds. */
     double hookLength(Bar bar, double fc, double fy);
 
-    String hookClause();
+    Clause hookClause();
 }

@@ -1,5 +1,7 @@
 package kolonne.core.code;
 
+import kolonne.core.explain.Clause;
+
 /** Shear between the web and the flange of a beam in bending. Stresses [MPa]. */
 public interface FlangeShear {
     /** Stress up to which the slab needs no bars for it besides those of its bending. */
@@ -11,5 +13,5 @@ public interface FlangeShear {
     /** Bars across the web for a stress [mm2/mm]. @param hf depth of the flange [mm] */
     double steel(double stress, double hf, double fc, double fy);
 
-    String clause();
+    Clause clause();
 }

@@ -1,6 +1,7 @@
 package kolonne.core.code;
 
 import java.util.Optional;
+import kolonne.core.explain.Clause;
 
 /** Flanges of beams. Lengths [mm]. */
 public interface Flanges {
@@ -14,7 +15,7 @@ public interface Flanges {
      */
     double flangeOverhang(double reach, double hf, boolean oneSided, double clearSpan, double zeroMoments);
 
-    String flangeClause();
+    Clause flangeClause();
 
     /** Distance between the points of zero moment of a span of a line [mm]. */
     double zeroMomentLength(double clearSpan, boolean cantilever, int spans, int span);
@@ -23,5 +24,5 @@ public interface Flanges {
     Optional<FlangeShear> flangeShear();
 
     /** Where the code speaks of loads on ledges. */
-    String ledgeClause();
+    Clause ledgeClause();
 }

@@ -1,5 +1,7 @@
 package kolonne.core.code;
 
+import kolonne.core.explain.Clause;
+
 /**
  * The letters in which a code writes what all codes compute.
  *
@@ -13,7 +15,7 @@ public record Notation(Bending bending, Column column, Uses uses) {
      *
      * @param clause empty where the step it appears in has its own
      */
-    public record Term(String symbol, String formula, String clause) {}
+    public record Term(String symbol, String formula, Clause clause) {}
 
     /**
      * Sections in bending.

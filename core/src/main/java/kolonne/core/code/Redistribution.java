@@ -1,5 +1,7 @@
 package kolonne.core.code;
 
+import kolonne.core.explain.Clause;
+
 /** Redistribution of the moments of continuous beams. */
 public interface Redistribution {
     /** Most part of a support's moment that may be redistributed. */
@@ -11,5 +13,5 @@ public interface Redistribution {
     /** Largest ratio of the lengths of neighbouring spans for which moments may be redistributed; infinite where the code has none. */
     double redistributionSpanRatio();
 
-    String redistributionClause();
+    Clause redistributionClause();
 }

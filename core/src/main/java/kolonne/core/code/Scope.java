@@ -1,24 +1,26 @@
 package kolonne.core.code;
 
+import kolonne.core.explain.Clause;
+
 /** What a code covers at all. */
 public interface Scope {
     /** Whether the code has rules for a concrete. */
     boolean covers(double fc);
 
-    String coversClause();
+    Clause coversClause();
 
     /** Whether the code has rules for bars of a yield strength. */
     boolean coversSteel(double fy);
 
-    String coversSteelClause();
+    Clause coversSteelClause();
 
     /** Axial compression above which a beam is a column [N]. */
     double beamAxialLimit(double fc, double ag);
 
-    String beamAxialClause();
+    Clause beamAxialClause();
 
     /** Ratio of clear span to depth below which a beam is deep. */
     double deepBeamRatio();
 
-    String deepBeamClause();
+    Clause deepBeamClause();
 }

@@ -1,6 +1,7 @@
 package kolonne.core.code;
 
 import java.util.Optional;
+import kolonne.core.explain.Clause;
 import kolonne.core.explain.Trace;
 
 /** Strength of sections in bending and axial force. Units N, mm, MPa; strengths are design strengths, after reduction. */
@@ -9,7 +10,7 @@ public interface SectionRules {
     StressBlock block(double fc);
 
     /** Clause of the stress block. */
-    String blockClause();
+    Clause blockClause();
 
     /** Strength of bars that sections are computed with [MPa]. */
     double designSteel(double fy);
@@ -21,19 +22,19 @@ public interface SectionRules {
     double reduction(double tensionStrain, double yieldStrain);
 
     /** Clause of that factor; empty where partial factors stand in the strengths of the materials instead. */
-    Optional<String> reductionClause();
+    Optional<Clause> reductionClause();
 
-    String flexureClause();
+    Clause flexureClause();
 
-    String axialBendingClause();
+    Clause axialBendingClause();
 
     /** Least net tensile strain of a beam at its nominal strength. */
     double beamTensionStrain(double yieldStrain, double fc, Trace t);
 
-    String beamTensionStrainClause();
+    Clause beamTensionStrainClause();
 
     /** Design strength in pure compression, with the code's cap [N]. */
     double axialCap(double fc, double fy, double ag, double ast, Trace t);
 
-    String axialCapClause();
+    Clause axialCapClause();
 }

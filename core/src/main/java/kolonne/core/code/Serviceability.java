@@ -1,5 +1,6 @@
 package kolonne.core.code;
 
+import kolonne.core.explain.Clause;
 import kolonne.core.explain.Trace;
 
 /** Rules for the deflection of cracked beams. */
@@ -10,7 +11,7 @@ public interface Serviceability {
     /** Effective second moment of area where a moment acts that may crack the section [mm4]. */
     double effectiveInertia(double moment, double cracking, double gross, double cracked, Trace t);
 
-    String immediateClause();
+    Clause immediateClause();
 
     /** Creep coefficient, where long-term deflection is computed with an effective modulus; 0 where it is a multiple of the immediate one. */
     double creep();
@@ -19,14 +20,14 @@ public interface Serviceability {
     double shrinkage();
 
     /** Clause of its curvature, or of the multiple that covers it. */
-    String shrinkageClause();
+    Clause shrinkageClause();
 
     /** What is added in the long term, as a multiple of the immediate deflection under sustained load; where creep() is 0. @param ratio compression steel over b d */
     double longTermFactor(double ratio, Trace t);
 
-    String longTermClause();
+    Clause longTermClause();
 
-    String limitClause();
+    Clause limitClause();
 
     /** Span over the largest total deflection under sustained load; infinite where the code has no such limit. */
     double totalDivisor();

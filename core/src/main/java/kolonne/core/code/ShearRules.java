@@ -1,5 +1,6 @@
 package kolonne.core.code;
 
+import kolonne.core.explain.Clause;
 import kolonne.core.explain.Trace;
 
 /** Shear, and loads that hang on a beam or stand near its supports. Units N, mm, MPa. */
@@ -7,11 +8,11 @@ public interface ShearRules {
     /** Shear strength of a section with given stirrups. */
     ShearStrength shear(ShearInput s, Trace t);
 
-    String shearClause();
+    Clause shearClause();
 
-    String shearLimitClause();
+    Clause shearLimitClause();
 
-    String shearMinimumClause();
+    Clause shearMinimumClause();
 
     /** Legs that a shear needs, Av/s, without the code's minimum; infinite past the limit of the concrete [mm2/mm]. */
     double shearSteel(ShearInput s, double v);
@@ -22,7 +23,7 @@ public interface ShearRules {
     /** Stress with which stirrups hang up a load [MPa]. */
     double hangerStress(double fyt);
 
-    String hangerClause();
+    Clause hangerClause();
 
     /** Distance from a support within which a concentrated load may reach it through a strut [mm]. */
     double nearLoadReach(double h);
@@ -30,5 +31,5 @@ public interface ShearRules {
     /** What the code says of such loads, for a reader. */
     String nearLoadWords();
 
-    String nearLoadClause();
+    Clause nearLoadClause();
 }

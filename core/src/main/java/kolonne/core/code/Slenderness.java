@@ -1,6 +1,7 @@
 package kolonne.core.code;
 
 import java.util.Optional;
+import kolonne.core.explain.Clause;
 import kolonne.core.explain.Trace;
 import kolonne.core.finding.Finding;
 
@@ -50,9 +51,9 @@ public interface Slenderness {
     /** Whether the lift is too slender for the method: the largest allowed magnifier. */
     double greatestFactor();
 
-    String bracedClause();
+    Clause bracedClause();
 
-    String greatestFactorClause();
+    Clause greatestFactorClause();
 
     /** Magnifier of sway moments for a storey's stability index; infinite where it is unstable. */
     double sway(double stabilityIndex);
@@ -60,13 +61,13 @@ public interface Slenderness {
     /** Stability index up to which a storey may be taken as braced. */
     double bracedIndex();
 
-    String swayClause();
+    Clause swayClause();
 
     /** Clause on the stiffnesses with which sidesway is to be analysed. */
-    String stiffnessClause();
+    Clause stiffnessClause();
 
     /** For what beams get of it. */
-    String swayBeamClause();
+    Clause swayBeamClause();
 
     /** Eccentricity of the axial force from imperfections of the lift [mm]; 0 where the code has none. */
     double imperfection(double effectiveLength);

@@ -1,5 +1,6 @@
 package kolonne.core.code;
 
+import kolonne.core.explain.Clause;
 import kolonne.core.explain.Trace;
 
 /** Depth of spans whose deflection is not computed. */
@@ -7,7 +8,7 @@ public interface SpanRules {
     /** Least depth of a beam span without computed deflection [mm]. */
     double leastDepth(SpanDepth span, Trace t);
 
-    String leastDepthClause();
+    Clause leastDepthClause();
 
     /**
      * A span as rules of span to depth see it.

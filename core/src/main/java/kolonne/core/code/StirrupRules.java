@@ -1,5 +1,7 @@
 package kolonne.core.code;
 
+import kolonne.core.explain.Clause;
+
 /** Spacing of stirrups, and stirrups that hold bars in compression. Lengths [mm]. */
 public interface StirrupRules {
     SpacingLimits beamStirrupSpacing(double d, boolean highVs);
@@ -10,5 +12,5 @@ public interface StirrupRules {
     /** Whether their legs and size are those of ties. */
     boolean compressionBarsHeld();
 
-    String compressionTieClause();
+    Clause compressionTieClause();
 }

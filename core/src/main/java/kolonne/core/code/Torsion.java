@@ -1,5 +1,6 @@
 package kolonne.core.code;
 
+import kolonne.core.explain.Clause;
 import kolonne.core.explain.Trace;
 
 /** Torsion of solid beams with closed stirrups. Torques are factored ones; what is asked for holds the reduction factor. */
@@ -7,7 +8,7 @@ public interface Torsion {
     /** Torque below which torsion may be neglected [Nmm]. */
     double threshold(double fc, double acp, double pcp, Trace t);
 
-    String thresholdClause();
+    Clause thresholdClause();
 
     /** Whether a flange counts in the threshold where it raises it; the web alone resists what is above. */
     boolean flangeCounts();
@@ -15,12 +16,12 @@ public interface Torsion {
     /** Torque at cracking, to which torsion from compatibility may be reduced [Nmm]. */
     double cracking(TorsionSection s, Trace t);
 
-    String crackingClause();
+    Clause crackingClause();
 
     /** Area of one leg of the outermost closed stirrup per length that a torque needs, At/s [mm2/mm]. */
     double legSteel(double torque, TorsionSection s, Trace t);
 
-    String legClause();
+    Clause legClause();
 
     /** Longitudinal steel round the perimeter that goes with a torque [mm2]. */
     double longitudinalSteel(double torque, TorsionSection s, Trace t);
@@ -28,17 +29,17 @@ public interface Torsion {
     /** Least longitudinal steel where a torque above the threshold acts, the largest of the place [mm2]. */
     double longitudinalMinimum(double torque, TorsionSection s, Trace t);
 
-    String longitudinalClause();
+    Clause longitudinalClause();
 
     /** How far shear and torque together use up the concrete: 1 is the limit. @param d effective depth [mm]; limit of shear alone [N] */
     double limitUse(double shear, double torque, TorsionSection s, double d, double shearLimit, Trace t);
 
-    String limitClause();
+    Clause limitClause();
 
     /** Largest spacing of closed stirrups [mm]. */
     double stirrupSpacing(TorsionSection s);
 
-    String stirrupSpacingClause();
+    Clause stirrupSpacingClause();
 
     /** Largest distance between longitudinal bars round the perimeter [mm]. */
     double barSpacing();
@@ -46,10 +47,10 @@ public interface Torsion {
     /** Least diameter of longitudinal bars for a stirrup spacing [mm]. */
     double leastBar(double stirrupSpacing);
 
-    String barClause();
+    Clause barClause();
 
     /** Clause by which bars for torsion are developed at the faces of supports. */
-    String anchorageClause();
+    Clause anchorageClause();
 
     /** How far past the place where torsion counts its steel must run [mm]. */
     double extension(double bw, double d);

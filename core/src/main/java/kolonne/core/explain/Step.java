@@ -20,7 +20,7 @@ public record Step(
         List<Input> inputs,
         double value,
         Quantity quantity,
-        String clause) {
+        Clause clause) {
     /** A number put into a formula. */
     public record Input(double value, Quantity quantity) {}
 

@@ -38,7 +38,7 @@ public final class Trace {
             String template,
             double value,
             Quantity quantity,
-            String clause,
+            Clause clause,
             Step.Input... inputs) {
         if (steps != null) {
             steps.add(new Step(symbol, formula, template, List.of(inputs), value, quantity, clause));
@@ -53,7 +53,7 @@ public final class Trace {
     }
 
     /** Records a heading or a verdict in words. */
-    public void say(String symbol, String words, String clause) {
+    public void say(String symbol, String words, Clause clause) {
         if (steps != null) {
             steps.add(new Step(symbol, words, "", List.of(), Double.NaN, Quantity.NUMBER, clause));
         }

@@ -15,6 +15,7 @@ import kolonne.core.code.ShearInput;
 import kolonne.core.code.ShearStrength;
 import kolonne.core.code.Torsion;
 import kolonne.core.code.TorsionSection;
+import kolonne.core.explain.Clause;
 import kolonne.core.explain.Quantity;
 import kolonne.core.explain.Step;
 import kolonne.core.explain.Trace;
@@ -52,7 +53,7 @@ public final class SectionUses {
 
     /** A use: demand against capacity. @param clause of the code */
     public record Use(
-            String check, double demand, double capacity, Quantity quantity, double utilisation, String clause) {}
+            String check, double demand, double capacity, Quantity quantity, double utilisation, Clause clause) {}
 
     /** Strengths by name in core units. */
     public Map<String, Double> strengths() {
@@ -106,8 +107,8 @@ public final class SectionUses {
         return out;
     }
 
-    private void outside(List<Finding> out, String what, String mend, String clause) {
-        out.add(Finding.design(Severity.FAILS, Cause.OUT_OF_SCOPE, s.id(), what, mend, clause, ""));
+    private void outside(List<Finding> out, String what, String mend, Clause clause) {
+        out.add(Finding.design(Severity.FAILS, Cause.OUT_OF_SCOPE, s.id(), what, mend, clause.text(), ""));
     }
 
     /** Bars of the catalogue that overlap; areas without a size stand for several bars and may lie anywhere. */
@@ -259,7 +260,7 @@ public final class SectionUses {
     }
 
     private static void use(
-            List<Use> out, String check, double demand, double capacity, Quantity q, String clause, Trace t) {
+            List<Use> out, String check, double demand, double capacity, Quantity q, Clause clause, Trace t) {
         double u = CheckResult.use(demand, capacity);
         out.add(new Use(check, demand, capacity, q, u, clause));
         if (t.on()) {

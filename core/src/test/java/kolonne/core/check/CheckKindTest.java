@@ -9,6 +9,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.stream.Collectors;
+import kolonne.core.explain.Clause;
 import kolonne.core.finding.Cause;
 import org.junit.jupiter.api.Test;
 
@@ -43,9 +44,9 @@ class CheckKindTest {
     void theWorstOfAKindIsKeptAndItsPlaceToldOnlyThen() {
         int[] told = new int[1];
         Governing g = new Governing((x, part) -> "at " + x + " in " + part + ", told " + ++told[0]);
-        g.offer(CheckKind.FLEXURE.of(true), 80, 100, At.station(500, 1, 7).under("1.2D"), "22.3");
-        g.offer(CheckKind.FLEXURE.of(true), 70, 100, At.place(900, 1), "22.3");
-        g.offer(CheckKind.FLEXURE.of(false), 5, 0, At.named(900, 1, "whole span"), "22.3");
+        g.offer(CheckKind.FLEXURE.of(true), 80, 100, At.station(500, 1, 7).under("1.2D"), Clause.of("22.3"));
+        g.offer(CheckKind.FLEXURE.of(true), 70, 100, At.place(900, 1), Clause.of("22.3"));
+        g.offer(CheckKind.FLEXURE.of(false), 5, 0, At.named(900, 1, "whole span"), Clause.of("22.3"));
         assertEquals(1, told[0]);
         assertEquals(
                 List.of("flexure-bottom", "flexure-top"),

@@ -9,6 +9,7 @@ import java.util.stream.Stream;
 import kolonne.core.basis.part.Ductility;
 import kolonne.core.code.aci318.Aci318;
 import kolonne.core.code.en1992.En1992;
+import kolonne.core.explain.Clause;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
 
@@ -38,9 +39,9 @@ class ClausesTest {
     @MethodSource("rules")
     void everyRuleHasAClause(Object rules, String pattern) throws Exception {
         for (Method m : rules.getClass().getDeclaredMethods()) {
-            if (m.getName().endsWith("Clause") && m.getReturnType() == String.class && m.getParameterCount() == 0) {
+            if (m.getName().endsWith("Clause") && m.getReturnType() == Clause.class && m.getParameterCount() == 0) {
                 m.setAccessible(true);
-                String clause = (String) m.invoke(rules);
+                String clause = ((Clause) m.invoke(rules)).text();
                 boolean sound = Stream.of(clause.split(", | and |; ")).allMatch(c -> c.matches(pattern));
                 assertEquals(true, sound, rules.getClass().getSimpleName() + "." + m.getName() + ": " + clause);
             }

@@ -35,17 +35,17 @@ class QuantityTest {
 
     @Test
     void aTraceThatIsOffKeepsNothingAndOneThatIsOnKeepsTheOrder() {
-        Trace.OFF.step("x", "x", "", 1, Quantity.NUMBER, "");
+        Trace.OFF.step("x", "x", "", 1, Quantity.NUMBER, Clause.NONE);
         assertEquals(List.of(), Trace.OFF.steps());
         Trace t = Trace.recording();
-        t.say("Shear", "heading", "22.5");
+        t.say("Shear", "heading", Clause.of("22.5"));
         t.step(
                 "Vs",
                 "Av fyt d / s",
                 "{0} × {1}",
                 2e5,
                 Quantity.FORCE,
-                "22.5.8.5.3",
+                Clause.of("22.5.8.5.3"),
                 Trace.in(0.9, Quantity.AREA_PER_LENGTH),
                 Trace.in(540, Quantity.LENGTH));
         assertEquals("0.900 × 540", t.steps().get(1).substituted(false));

@@ -218,7 +218,7 @@ public final class UtilisationReport {
                     PdfPaper.Cell.of(c.quantity().text(c.capacity(), us)),
                     new PdfPaper.Cell(String.format(Locale.ROOT, "%.2f", c.utilisation()), !c.satisfied(), -1),
                     PdfPaper.Cell.of(c.combination()),
-                    PdfPaper.Cell.of(c.clause())));
+                    PdfPaper.Cell.of(c.clause().text())));
         }
         paper.table(
                 List.of(
@@ -242,7 +242,7 @@ public final class UtilisationReport {
                     PdfPaper.Cell.of(s.formula()),
                     PdfPaper.Cell.of(s.substituted(us)),
                     PdfPaper.Cell.of(s.result(us)),
-                    PdfPaper.Cell.of(s.clause())));
+                    PdfPaper.Cell.of(s.clause().text())));
         }
         paper.table(
                 List.of(

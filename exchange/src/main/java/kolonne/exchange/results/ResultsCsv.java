@@ -46,7 +46,7 @@ public final class ResultsCsv {
                 Boolean.toString(c.satisfied()),
                 text(c.combination()),
                 text(c.place()),
-                text(c.clause())));
+                text(c.clause().text())));
         out.write('\n');
     }
 

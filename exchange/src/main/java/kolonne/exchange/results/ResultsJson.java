@@ -411,7 +411,7 @@ public final class ResultsJson {
                     && c.station() >= 0
                     && Math.abs(line.stations().get(c.station()).x() - c.x()) < 1;
             g.writeNumberField("station", atStation ? c.station() : -1);
-            g.writeStringField("clause", c.clause());
+            g.writeStringField("clause", c.clause().text());
             g.writeEndObject();
         }
         g.writeEndArray();

@@ -443,7 +443,7 @@ public final class SectionFile {
                         .put("demand", q.demand())
                         .put("capacity", q.capacity())
                         .put("quantity", q.quantity().name().toLowerCase(Locale.ROOT))
-                        .put("clause", q.clause()));
+                        .put("clause", q.clause().text()));
                 if (calculations) {
                     ArrayNode steps = set.putArray("calculation");
                     one.explain(f).forEach(s -> step(steps.addObject(), s, r.us()));
@@ -462,6 +462,6 @@ public final class SectionFile {
                 .put("formula", s.formula())
                 .put("numbers", s.substituted(us))
                 .put("result", s.result(us))
-                .put("clause", s.clause());
+                .put("clause", s.clause().text());
     }
 }

@@ -194,7 +194,7 @@ final class Answers {
                     c.x(),
                     c.part(),
                     c.station(),
-                    c.clause());
+                    c.clause().text());
         }
     }
 
@@ -208,7 +208,7 @@ final class Answers {
                             s.formula(),
                             s.substituted(us),
                             s.result(us),
-                            s.clause()))
+                            s.clause().text()))
                     .toList();
         }
     }

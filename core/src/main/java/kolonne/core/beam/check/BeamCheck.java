@@ -16,6 +16,7 @@ import kolonne.core.check.CheckResult;
 import kolonne.core.check.Governing;
 import kolonne.core.code.DesignCode;
 import kolonne.core.code.ShearStrength;
+import kolonne.core.explain.Clause;
 import kolonne.core.explain.Quantity;
 import kolonne.core.explain.Trace;
 import kolonne.core.finding.Finding;
@@ -233,7 +234,7 @@ public final class BeamCheck {
 
     /** Span to depth, hooks, and every other check of the span that belongs to no single station. */
     private void explainSpan(BeamLine.Span span, Trace t) {
-        t.say("Span " + (span.number() + 1), "Proportions, fit, spacing and anchorage", "");
+        t.say("Span " + (span.number() + 1), "Proportions, fit, spacing and anchorage", Clause.NONE);
         DeflectionCheck.leastDepth(line, span, bars, basis, t);
         BeamDeflection deflection = new BeamDeflection(line, context, bars);
         if (deflection.known()) {

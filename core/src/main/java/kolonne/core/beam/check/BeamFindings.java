@@ -28,7 +28,7 @@ final class BeamFindings {
                         line.mark() + ", " + c.place(),
                         c.words(us),
                         Mend.of(c.kind(), c.cause()),
-                        c.clause(),
+                        c.clause().text(),
                         c.combination()));
             }
         }

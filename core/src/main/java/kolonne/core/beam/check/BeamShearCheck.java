@@ -13,6 +13,7 @@ import kolonne.core.code.DesignCode;
 import kolonne.core.code.DuctileFrame;
 import kolonne.core.code.ShearInput;
 import kolonne.core.code.ShearStrength;
+import kolonne.core.explain.Clause;
 import kolonne.core.explain.Trace;
 
 /**
@@ -52,9 +53,9 @@ public final class BeamShearCheck {
 
     /** Checks every demand of the line and returns them. */
     List<Demand> run() {
-        String clause = DuctileSpans.rules(line, context.basis())
+        Clause clause = DuctileSpans.rules(line, context.basis())
                 .map(DuctileFrame::capacityShearClause)
-                .orElse("");
+                .orElse(Clause.NONE);
         for (Demand d : demands) {
             BeamLine.Span span = line.spans().get(d.span());
             ShearStrength s = strength.at(d.x(), span);

@@ -10,6 +10,7 @@ import kolonne.core.check.CheckKind;
 import kolonne.core.check.Governing;
 import kolonne.core.code.DesignCode;
 import kolonne.core.code.SpanRules;
+import kolonne.core.explain.Clause;
 import kolonne.core.explain.Trace;
 
 /**
@@ -56,7 +57,7 @@ final class DeflectionCheck {
     }
 
     private void computed(BeamLine.Span span, Deflections d) {
-        String clause = code.serviceability().limitClause();
+        Clause clause = code.serviceability().limitClause();
         String service = context.service().combination(d.service()).name();
         double divisor = code.serviceability().totalDivisor();
         if (Double.isFinite(divisor)) {
@@ -86,13 +87,13 @@ final class DeflectionCheck {
     }
 
     /** Where partitions are likely to be damaged. */
-    private void partitions(BeamLine.Span span, Deflections d, String service, String clause) {
+    private void partitions(BeamLine.Span span, Deflections d, String service, Clause clause) {
         if (basis.deflection().sensitive()) {
             lasting(span, d, service, clause);
         }
     }
 
-    private void lasting(BeamLine.Span span, Deflections d, String service, String clause) {
+    private void lasting(BeamLine.Span span, Deflections d, String service, Clause clause) {
         governing.offer(
                 CheckKind.DEFLECTION_LASTING,
                 d.mostLasting(),

@@ -15,6 +15,7 @@ import kolonne.core.check.CheckResult;
 import kolonne.core.check.Governing;
 import kolonne.core.code.DesignCode;
 import kolonne.core.code.Steel;
+import kolonne.core.explain.Clause;
 import kolonne.core.explain.Quantity;
 import kolonne.core.explain.Trace;
 import kolonne.core.finding.Cause;
@@ -202,7 +203,7 @@ public final class FlexureCheck {
         double demand = sagging ? p.mPos() : -p.mNeg();
         String face = BeamCage.Face.tension(sagging).word();
         if (demand <= 0) {
-            t.say("Flexure, " + face, "No combination puts the " + face + " in tension here.", "");
+            t.say("Flexure, " + face, "No combination puts the " + face + " in tension here.", Clause.NONE);
             return;
         }
         String combination = context.combinationName(sagging ? p.comboPos() : p.comboNeg());

@@ -67,7 +67,7 @@ final class HungLoads {
                             Quantity.FORCE.text(heaviest, us),
                             Quantity.AREA.text(steel, us)),
                     "Place them within the crossing, or add diagonal bars.",
-                    context.basis().designCode().hangerClause(),
+                    context.basis().designCode().hangerClause().text(),
                     ""));
         }
         return out;

@@ -53,7 +53,7 @@ final class NearLoads {
                         + Quantity.FORCE.text(shear, context.basis().usUnits()) + " at its face. "
                         + code.nearLoadWords(),
                 "Look at the strut from the load to the support.",
-                code.nearLoadClause(),
+                code.nearLoadClause().text(),
                 ""));
     }
 

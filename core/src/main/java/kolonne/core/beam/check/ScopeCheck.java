@@ -8,6 +8,7 @@ import kolonne.core.check.At;
 import kolonne.core.check.CheckKind;
 import kolonne.core.check.Governing;
 import kolonne.core.code.DesignCode;
+import kolonne.core.explain.Clause;
 import kolonne.core.shape.Shape;
 
 /** What the checks of beams do not cover: concrete and shapes that the code has no rules for, deep beams, forces that are left out. */
@@ -98,7 +99,7 @@ final class ScopeCheck {
     }
 
     private void ignored(
-            CheckKind kind, double value, double threshold, BeamLine.Station st, int combo, String clause) {
+            CheckKind kind, double value, double threshold, BeamLine.Station st, int combo, Clause clause) {
         if (value / threshold > 0.05) {
             governing.offer(
                     kind,

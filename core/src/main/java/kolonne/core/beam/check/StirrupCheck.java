@@ -12,6 +12,7 @@ import kolonne.core.code.DesignCode;
 import kolonne.core.code.ShearInput;
 import kolonne.core.code.ShearStrength;
 import kolonne.core.code.SpacingLimits;
+import kolonne.core.explain.Clause;
 import kolonne.core.explain.Trace;
 
 /** Spacing, legs and least area of stirrups. */
@@ -69,7 +70,7 @@ final class StirrupCheck {
                     basis.stirrups().legsMost(),
                     (double) z.legs() / basis.stirrups().legsMost(),
                     At.place(x, span.number()),
-                    "basis");
+                    Clause.BASIS);
             double across = (bw - 2 * basis.beamCover() - z.bar().diameter()) / (z.legs() - 1);
             governing.offer(
                     CheckKind.LEG_SPACING,

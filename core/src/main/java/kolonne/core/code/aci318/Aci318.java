@@ -20,6 +20,7 @@ import kolonne.core.code.Slenderness;
 import kolonne.core.code.SpacingLimits;
 import kolonne.core.code.StressBlock;
 import kolonne.core.code.Torsion;
+import kolonne.core.explain.Clause;
 import kolonne.core.explain.Quantity;
 import kolonne.core.explain.Trace;
 
@@ -76,8 +77,8 @@ public final class Aci318 implements DesignCode {
     }
 
     @Override
-    public String coversClause() {
-        return "19.2.1.1";
+    public Clause coversClause() {
+        return Clause.of("19.2.1.1");
     }
 
     /** At most 690 MPa, 100 000 psi (table 20.2.2.4 a); in shear and torsion less counts. */
@@ -87,8 +88,8 @@ public final class Aci318 implements DesignCode {
     }
 
     @Override
-    public String coversSteelClause() {
-        return "20.2.2.4";
+    public Clause coversSteelClause() {
+        return Clause.of("20.2.2.4");
     }
 
     @Override
@@ -102,18 +103,18 @@ public final class Aci318 implements DesignCode {
     }
 
     @Override
-    public String flexureClause() {
-        return "22.3";
+    public Clause flexureClause() {
+        return Clause.of("22.3");
     }
 
     @Override
-    public String axialBendingClause() {
-        return "22.4";
+    public Clause axialBendingClause() {
+        return Clause.of("22.4");
     }
 
     @Override
-    public String blockClause() {
-        return "22.2.2.4";
+    public Clause blockClause() {
+        return Clause.of("22.2.2.4");
     }
 
     /** Table 21.2.2, tied members: 0.65 to 0.90 as εt grows from εty to εty + 0.003. */
@@ -124,8 +125,8 @@ public final class Aci318 implements DesignCode {
     }
 
     @Override
-    public Optional<String> reductionClause() {
-        return Optional.of("21.2.2");
+    public Optional<Clause> reductionClause() {
+        return Optional.of(Clause.of("21.2.2"));
     }
 
     @Override
@@ -157,8 +158,8 @@ public final class Aci318 implements DesignCode {
     }
 
     @Override
-    public String redistributionClause() {
-        return "6.6.5";
+    public Clause redistributionClause() {
+        return Clause.of("6.6.5");
     }
 
     @Override
@@ -167,8 +168,8 @@ public final class Aci318 implements DesignCode {
     }
 
     @Override
-    public String beamTensionStrainClause() {
-        return "9.3.3.1";
+    public Clause beamTensionStrainClause() {
+        return Clause.of("9.3.3.1");
     }
 
     /** φ 0.80 Po with Po = 0.85 f'c (Ag − Ast) + fy Ast, fy at most 550 MPa (22.4.2.1, 22.4.2.2). */
@@ -184,7 +185,7 @@ public final class Aci318 implements DesignCode {
                     "0.85 × {0} × ({1} − {2}) + {3} × {2}",
                     po,
                     Quantity.FORCE,
-                    "22.4.2.2",
+                    Clause.of("22.4.2.2"),
                     in(fc, Quantity.STRENGTH),
                     in(ag, Quantity.AREA),
                     in(ast, Quantity.AREA),
@@ -195,15 +196,15 @@ public final class Aci318 implements DesignCode {
                     "0.80 × 0.65 × {0}",
                     cap,
                     Quantity.FORCE,
-                    "22.4.2.1",
+                    Clause.of("22.4.2.1"),
                     in(po, Quantity.FORCE));
         }
         return cap;
     }
 
     @Override
-    public String axialCapClause() {
-        return "22.4.2.1";
+    public Clause axialCapClause() {
+        return Clause.of("22.4.2.1");
     }
 
     /** Greater of 0.25 √f'c bw d / fy and 1.4 bw d / fy (3 √f'c and 200 in psi). */
@@ -220,7 +221,7 @@ public final class Aci318 implements DesignCode {
                     "{0} × {1} × {2} / {3}",
                     as,
                     Quantity.AREA,
-                    "9.6.1.2",
+                    Clause.of("9.6.1.2"),
                     in(stress, Quantity.STRESS),
                     in(bw, Quantity.LENGTH),
                     in(d, Quantity.LENGTH),
@@ -230,8 +231,8 @@ public final class Aci318 implements DesignCode {
     }
 
     @Override
-    public String beamMinimumSteelClause() {
-        return "9.6.1.2";
+    public Clause beamMinimumSteelClause() {
+        return Clause.of("9.6.1.2");
     }
 
     /** The web, or up to twice it where a cantilever's flange is in tension (9.6.1.2). */
@@ -255,8 +256,8 @@ public final class Aci318 implements DesignCode {
     }
 
     @Override
-    public String ledgeClause() {
-        return "16.5";
+    public Clause ledgeClause() {
+        return Clause.of("16.5");
     }
 
     /** Section 6.3.2 asks for none. */
@@ -266,8 +267,8 @@ public final class Aci318 implements DesignCode {
     }
 
     @Override
-    public String flangeClause() {
-        return "6.3.2.1";
+    public Clause flangeClause() {
+        return Clause.of("6.3.2.1");
     }
 
     /** Table 6.3.2.1 asks for the clear span only. */
@@ -289,8 +290,8 @@ public final class Aci318 implements DesignCode {
     }
 
     @Override
-    public String beamMaximumClause() {
-        return "9.3.3.1";
+    public Clause beamMaximumClause() {
+        return Clause.of("9.3.3.1");
     }
 
     @Override
@@ -299,18 +300,18 @@ public final class Aci318 implements DesignCode {
     }
 
     @Override
-    public String shearClause() {
-        return "22.5.1.1";
+    public Clause shearClause() {
+        return Clause.of("22.5.1.1");
     }
 
     @Override
-    public String shearLimitClause() {
-        return "22.5.1.2";
+    public Clause shearLimitClause() {
+        return Clause.of("22.5.1.2");
     }
 
     @Override
-    public String shearMinimumClause() {
-        return "9.6.3.4";
+    public Clause shearMinimumClause() {
+        return Clause.of("9.6.3.4");
     }
 
     /** (Vu / φ − Vc) / (fyt d) (22.5.8.5.3). */
@@ -331,8 +332,8 @@ public final class Aci318 implements DesignCode {
     }
 
     @Override
-    public String hangerClause() {
-        return "9.4.3.2";
+    public Clause hangerClause() {
+        return Clause.of("9.4.3.2");
     }
 
     @Override
@@ -346,17 +347,21 @@ public final class Aci318 implements DesignCode {
     }
 
     @Override
-    public String nearLoadClause() {
-        return "9.9.1.1";
+    public Clause nearLoadClause() {
+        return Clause.of("9.9.1.1");
     }
 
     @Override
     public SpacingLimits beamStirrupSpacing(double d, boolean highVs) {
         return highVs
                 ? new SpacingLimits(
-                        Math.min(d / 4, form.length(300, 12)), Math.min(d / 2, form.length(300, 12)), "9.7.6.2.2")
+                        Math.min(d / 4, form.length(300, 12)),
+                        Math.min(d / 2, form.length(300, 12)),
+                        Clause.of("9.7.6.2.2"))
                 : new SpacingLimits(
-                        Math.min(d / 2, form.length(600, 24)), Math.min(d, form.length(600, 24)), "9.7.6.2.2");
+                        Math.min(d / 2, form.length(600, 24)),
+                        Math.min(d, form.length(600, 24)),
+                        Clause.of("9.7.6.2.2"));
     }
 
     @Override
@@ -370,8 +375,8 @@ public final class Aci318 implements DesignCode {
     }
 
     @Override
-    public String compressionTieClause() {
-        return "9.7.6.4";
+    public Clause compressionTieClause() {
+        return Clause.of("9.7.6.4");
     }
 
     @Override
@@ -418,7 +423,7 @@ public final class Aci318 implements DesignCode {
                     "{0} / " + divisor + " × {1}",
                     h,
                     Quantity.LENGTH,
-                    "9.3.1.1",
+                    Clause.of("9.3.1.1"),
                     in(s.length(), Quantity.LENGTH),
                     in(grade, Quantity.NUMBER));
         }
@@ -426,8 +431,8 @@ public final class Aci318 implements DesignCode {
     }
 
     @Override
-    public String leastDepthClause() {
-        return "9.3.1.1";
+    public Clause leastDepthClause() {
+        return Clause.of("9.3.1.1");
     }
 
     @Override
@@ -441,8 +446,8 @@ public final class Aci318 implements DesignCode {
     }
 
     @Override
-    public String beamAxialClause() {
-        return "9.3.3.1";
+    public Clause beamAxialClause() {
+        return Clause.of("9.3.3.1");
     }
 
     @Override
@@ -451,7 +456,7 @@ public final class Aci318 implements DesignCode {
     }
 
     @Override
-    public String deepBeamClause() {
-        return "9.9.1.1";
+    public Clause deepBeamClause() {
+        return Clause.of("9.9.1.1");
     }
 }

@@ -3,6 +3,7 @@ package kolonne.core.code.aci318;
 import static kolonne.core.explain.Trace.in;
 
 import kolonne.core.code.Bar;
+import kolonne.core.explain.Clause;
 import kolonne.core.explain.Quantity;
 import kolonne.core.explain.Trace;
 
@@ -70,7 +71,7 @@ final class AciAnchorage {
                     "fy = {0}, ψr 1.0, ψo 1.25, ψc {1}, db = {2}",
                     out,
                     Quantity.LENGTH,
-                    "25.4.3.1",
+                    Clause.of("25.4.3.1"),
                     in(fy, Quantity.STRENGTH),
                     in(strength, Quantity.NUMBER),
                     in(db, Quantity.LENGTH));

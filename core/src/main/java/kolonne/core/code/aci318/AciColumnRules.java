@@ -3,6 +3,7 @@ package kolonne.core.code.aci318;
 import kolonne.core.code.Bar;
 import kolonne.core.code.ColumnRules;
 import kolonne.core.code.ShearStrength;
+import kolonne.core.explain.Clause;
 
 /** Steel of columns by ACI 318-19. */
 final class AciColumnRules implements ColumnRules {
@@ -24,8 +25,8 @@ final class AciColumnRules implements ColumnRules {
     }
 
     @Override
-    public String columnTieSpacingClause() {
-        return "25.7.2.1, 10.7.6.5.2";
+    public Clause columnTieSpacingClause() {
+        return Clause.of("25.7.2.1, 10.7.6.5.2");
     }
 
     /** No. 10 (#3) for bars up to No. 32 (#10), No. 13 (#4) above (25.7.2.2). */
@@ -35,8 +36,8 @@ final class AciColumnRules implements ColumnRules {
     }
 
     @Override
-    public String smallestTieClause() {
-        return "25.7.2.2";
+    public Clause smallestTieClause() {
+        return Clause.of("25.7.2.2");
     }
 
     /** Ties are needed from half φVc (10.6.2.1). */
@@ -51,8 +52,8 @@ final class AciColumnRules implements ColumnRules {
     }
 
     @Override
-    public String columnMinimumTiesClause() {
-        return "10.6.2.2";
+    public Clause columnMinimumTiesClause() {
+        return Clause.of("10.6.2.2");
     }
 
     /** Av of a circular tie is twice its bar (22.5.8.5.6). */
@@ -67,8 +68,8 @@ final class AciColumnRules implements ColumnRules {
     }
 
     @Override
-    public String shearBothWaysClause() {
-        return "22.5.1.11";
+    public Clause shearBothWaysClause() {
+        return Clause.of("22.5.1.11");
     }
 
     @Override
@@ -77,8 +78,8 @@ final class AciColumnRules implements ColumnRules {
     }
 
     @Override
-    public String columnFewestBarsClause() {
-        return "10.7.3.1";
+    public Clause columnFewestBarsClause() {
+        return Clause.of("10.7.3.1");
     }
 
     @Override
@@ -87,8 +88,8 @@ final class AciColumnRules implements ColumnRules {
     }
 
     @Override
-    public String tieArrangementClause() {
-        return "25.7.2.3";
+    public Clause tieArrangementClause() {
+        return Clause.of("25.7.2.3");
     }
 
     @Override
@@ -113,7 +114,7 @@ final class AciColumnRules implements ColumnRules {
     }
 
     @Override
-    public String columnRatioClause() {
-        return "10.6.1.1";
+    public Clause columnRatioClause() {
+        return Clause.of("10.6.1.1");
     }
 }

@@ -2,6 +2,7 @@ package kolonne.core.code.aci318;
 
 import kolonne.core.code.Bar;
 import kolonne.core.code.Detailing;
+import kolonne.core.explain.Clause;
 import kolonne.core.explain.Trace;
 
 /** Bars by ACI 318-19: distances, anchorage, laps, ends along a beam, continuity. */
@@ -24,8 +25,8 @@ final class AciDetailing implements Detailing {
     }
 
     @Override
-    public String lapClause() {
-        return "25.5.2.1";
+    public Clause lapClause() {
+        return Clause.of("25.5.2.1");
     }
 
     /** Only three and more bars are anchored longer (25.6.1.5); ends 40 db apart (25.6.1.4); none above No. 36 (25.6.1.3). */
@@ -45,8 +46,8 @@ final class AciDetailing implements Detailing {
     }
 
     @Override
-    public String pairClause() {
-        return "25.6.1";
+    public Clause pairClause() {
+        return Clause.of("25.6.1");
     }
 
     @Override
@@ -60,13 +61,13 @@ final class AciDetailing implements Detailing {
     }
 
     @Override
-    public String beamClearSpacingClause() {
-        return "25.2.1";
+    public Clause beamClearSpacingClause() {
+        return Clause.of("25.2.1");
     }
 
     @Override
-    public String layersClause() {
-        return "25.2.2";
+    public Clause layersClause() {
+        return Clause.of("25.2.2");
     }
 
     /** ψt of table 25.4.2.5: more than 12 in (300 mm) of fresh concrete below the bar. */
@@ -81,8 +82,8 @@ final class AciDetailing implements Detailing {
     }
 
     @Override
-    public String columnClearSpacingClause() {
-        return "25.2.3";
+    public Clause columnClearSpacingClause() {
+        return Clause.of("25.2.3");
     }
 
     /** Lesser of 380 (280 / fs) − 2.5 cc and 300 (280 / fs), fs = 2/3 fy (24.3.2, 24.3.2.1). */
@@ -95,8 +96,8 @@ final class AciDetailing implements Detailing {
     }
 
     @Override
-    public String crackSpacingClause() {
-        return "24.3.2";
+    public Clause crackSpacingClause() {
+        return Clause.of("24.3.2");
     }
 
     @Override
@@ -106,8 +107,8 @@ final class AciDetailing implements Detailing {
     }
 
     @Override
-    public String developmentClause() {
-        return "25.4.2.3";
+    public Clause developmentClause() {
+        return Clause.of("25.4.2.3");
     }
 
     @Override
@@ -116,8 +117,8 @@ final class AciDetailing implements Detailing {
     }
 
     @Override
-    public String hookClause() {
-        return "25.4.3.1";
+    public Clause hookClause() {
+        return Clause.of("25.4.3.1");
     }
 
     /** Greater of d and 12 db (9.7.3.3). */
@@ -127,8 +128,8 @@ final class AciDetailing implements Detailing {
     }
 
     @Override
-    public String extensionClause() {
-        return "9.7.3.3";
+    public Clause extensionClause() {
+        return Clause.of("9.7.3.3");
     }
 
     /** The extension or the development length, whichever is longer (9.7.3.3, 9.7.3.4). */
@@ -143,8 +144,8 @@ final class AciDetailing implements Detailing {
     }
 
     @Override
-    public String tensionShiftClause() {
-        return "9.7.3.3";
+    public Clause tensionShiftClause() {
+        return Clause.of("9.7.3.3");
     }
 
     /**
@@ -161,8 +162,8 @@ final class AciDetailing implements Detailing {
     }
 
     @Override
-    public String cutOffClause() {
-        return "9.7.3.5";
+    public Clause cutOffClause() {
+        return Clause.of("9.7.3.5");
     }
 
     /** A third at simple supports (9.7.3.8.1), a quarter at others (9.7.3.8.2). */
@@ -178,13 +179,13 @@ final class AciDetailing implements Detailing {
     }
 
     @Override
-    public String bottomIntoSupportClause() {
-        return "9.7.3.8";
+    public Clause bottomIntoSupportClause() {
+        return Clause.of("9.7.3.8");
     }
 
     @Override
-    public String cornerBarsClause() {
-        return "25.7.1.1";
+    public Clause cornerBarsClause() {
+        return Clause.of("25.7.1.1");
     }
 
     /** 9.7.7.1: a quarter of the bottom steel, a sixth of the top steel, two bars at least. */
@@ -194,8 +195,8 @@ final class AciDetailing implements Detailing {
     }
 
     @Override
-    public String integrityClause() {
-        return "9.7.7.1";
+    public Clause integrityClause() {
+        return Clause.of("9.7.7.1");
     }
 
     /** 9.7.7.3. */
@@ -205,8 +206,8 @@ final class AciDetailing implements Detailing {
     }
 
     @Override
-    public String integrityEndClause() {
-        return "9.7.7.3";
+    public Clause integrityEndClause() {
+        return Clause.of("9.7.7.3");
     }
 
     /** 9.7.3.8.4: a third, past the point of inflection by d, 12 db or ln / 16. */
@@ -221,8 +222,8 @@ final class AciDetailing implements Detailing {
     }
 
     @Override
-    public String inflectionClause() {
-        return "9.7.3.8.4";
+    public Clause inflectionClause() {
+        return Clause.of("9.7.3.8.4");
     }
 
     @Override
@@ -231,7 +232,7 @@ final class AciDetailing implements Detailing {
     }
 
     @Override
-    public String skinSteelClause() {
-        return "9.7.2.3";
+    public Clause skinSteelClause() {
+        return Clause.of("9.7.2.3");
     }
 }

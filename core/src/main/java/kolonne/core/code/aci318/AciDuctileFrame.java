@@ -3,6 +3,7 @@ package kolonne.core.code.aci318;
 import kolonne.core.basis.part.Ductility;
 import kolonne.core.code.Bar;
 import kolonne.core.code.DuctileFrame;
+import kolonne.core.explain.Clause;
 
 /** Beams of ordinary, intermediate and special moment frames, ACI 318-19 18.3.2, 18.4.2 and 18.6. */
 record AciDuctileFrame(Ductility kind, UnitForm form) implements DuctileFrame {
@@ -24,8 +25,8 @@ record AciDuctileFrame(Ductility kind, UnitForm form) implements DuctileFrame {
     }
 
     @Override
-    public String columnsClause() {
-        return "18.3.3, 18.4.3, 18.7, 18.8";
+    public Clause columnsClause() {
+        return Clause.of("18.3.3, 18.4.3, 18.7, 18.8");
     }
 
     @Override
@@ -40,8 +41,8 @@ record AciDuctileFrame(Ductility kind, UnitForm form) implements DuctileFrame {
     }
 
     @Override
-    public String continuousClause() {
-        return clause("18.3.2", "18.4.2.1", "18.6.3.1");
+    public Clause continuousClause() {
+        return Clause.of(clause("18.3.2", "18.4.2.1", "18.6.3.1"));
     }
 
     @Override
@@ -55,8 +56,8 @@ record AciDuctileFrame(Ductility kind, UnitForm form) implements DuctileFrame {
     }
 
     @Override
-    public String strengthClause() {
-        return clause("18.3.2", "18.4.2.2", "18.6.3.2");
+    public Clause strengthClause() {
+        return Clause.of(clause("18.3.2", "18.4.2.2", "18.6.3.2"));
     }
 
     @Override
@@ -70,8 +71,8 @@ record AciDuctileFrame(Ductility kind, UnitForm form) implements DuctileFrame {
     }
 
     @Override
-    public String ratioClause() {
-        return "18.6.3.1";
+    public Clause ratioClause() {
+        return Clause.of("18.6.3.1");
     }
 
     /** Nominal strength in 18.4.2.3(a); the probable strength of 18.6.5.1 has 1.25 fy. */
@@ -92,13 +93,13 @@ record AciDuctileFrame(Ductility kind, UnitForm form) implements DuctileFrame {
     }
 
     @Override
-    public String capacityShearClause() {
-        return clause("", "18.4.2.3", "18.6.5.1");
+    public Clause capacityShearClause() {
+        return Clause.of(clause("", "18.4.2.3", "18.6.5.1"));
     }
 
     @Override
-    public String withoutConcreteClause() {
-        return "18.6.5.2";
+    public Clause withoutConcreteClause() {
+        return Clause.of("18.6.5.2");
     }
 
     @Override
@@ -125,13 +126,13 @@ record AciDuctileFrame(Ductility kind, UnitForm form) implements DuctileFrame {
     }
 
     @Override
-    public String lapClause() {
-        return "18.6.3.3";
+    public Clause lapClause() {
+        return Clause.of("18.6.3.3");
     }
 
     @Override
-    public String hoopClause() {
-        return clause("", "18.4.2.4", "18.6.4.4");
+    public Clause hoopClause() {
+        return Clause.of(clause("", "18.4.2.4", "18.6.4.4"));
     }
 
     @Override
@@ -145,8 +146,8 @@ record AciDuctileFrame(Ductility kind, UnitForm form) implements DuctileFrame {
     }
 
     @Override
-    public String heldClause() {
-        return "18.6.4.2";
+    public Clause heldClause() {
+        return Clause.of("18.6.4.2");
     }
 
     @Override
@@ -155,8 +156,8 @@ record AciDuctileFrame(Ductility kind, UnitForm form) implements DuctileFrame {
     }
 
     @Override
-    public String spacingElsewhereClause() {
-        return clause("", "18.4.2.5", "18.6.4.6");
+    public Clause spacingElsewhereClause() {
+        return Clause.of(clause("", "18.4.2.5", "18.6.4.6"));
     }
 
     @Override
@@ -175,8 +176,8 @@ record AciDuctileFrame(Ductility kind, UnitForm form) implements DuctileFrame {
     }
 
     @Override
-    public String proportionsClause() {
-        return "18.6.2.1";
+    public Clause proportionsClause() {
+        return Clause.of("18.6.2.1");
     }
 
     @Override
@@ -185,8 +186,8 @@ record AciDuctileFrame(Ductility kind, UnitForm form) implements DuctileFrame {
     }
 
     @Override
-    public String columnDepthClause() {
-        return "18.8.2.3";
+    public Clause columnDepthClause() {
+        return Clause.of("18.8.2.3");
     }
 
     /** Equation (18.8.5.1); at least 8 db and 150 mm (6 in). */
@@ -200,7 +201,7 @@ record AciDuctileFrame(Ductility kind, UnitForm form) implements DuctileFrame {
     }
 
     @Override
-    public String hookClause() {
-        return "18.8.5.1";
+    public Clause hookClause() {
+        return Clause.of("18.8.5.1");
     }
 }

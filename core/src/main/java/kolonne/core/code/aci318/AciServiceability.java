@@ -3,6 +3,7 @@ package kolonne.core.code.aci318;
 import static kolonne.core.explain.Trace.in;
 
 import kolonne.core.code.Serviceability;
+import kolonne.core.explain.Clause;
 import kolonne.core.explain.Quantity;
 import kolonne.core.explain.Trace;
 
@@ -45,8 +46,8 @@ final class AciServiceability implements Serviceability {
     }
 
     @Override
-    public String immediateClause() {
-        return "24.2.3.5";
+    public Clause immediateClause() {
+        return Clause.of("24.2.3.5");
     }
 
     /** λΔ = ξ / (1 + 50 ρ′), 24.2.4.1.1. */
@@ -67,13 +68,13 @@ final class AciServiceability implements Serviceability {
     }
 
     @Override
-    public String longTermClause() {
-        return "24.2.4.1.1";
+    public Clause longTermClause() {
+        return Clause.of("24.2.4.1.1");
     }
 
     @Override
-    public String limitClause() {
-        return "24.2.2";
+    public Clause limitClause() {
+        return Clause.of("24.2.2");
     }
 
     @Override
@@ -87,8 +88,8 @@ final class AciServiceability implements Serviceability {
     }
 
     @Override
-    public String shrinkageClause() {
-        return "24.2.4.1";
+    public Clause shrinkageClause() {
+        return Clause.of("24.2.4.1");
     }
 
     @Override

@@ -4,6 +4,7 @@ import static kolonne.core.explain.Trace.in;
 
 import kolonne.core.code.ShearInput;
 import kolonne.core.code.ShearStrength;
+import kolonne.core.explain.Clause;
 import kolonne.core.explain.Quantity;
 import kolonne.core.explain.Trace;
 
@@ -32,7 +33,7 @@ final class AciShear {
                     "{0} × {1} × {2}",
                     vs,
                     Quantity.FORCE,
-                    "22.5.8.5.3",
+                    Clause.of("22.5.8.5.3"),
                     in(s.avs(), Quantity.AREA_PER_LENGTH),
                     in(fyt, Quantity.STRESS),
                     in(s.d(), Quantity.LENGTH));
@@ -42,7 +43,7 @@ final class AciShear {
                     "0.75 × ({0} + {1})",
                     total,
                     Quantity.FORCE,
-                    "22.5.1.1",
+                    Clause.of("22.5.1.1"),
                     in(vc, Quantity.FORCE),
                     in(Math.min(vs, vsMax), Quantity.FORCE));
             t.step(
@@ -51,7 +52,7 @@ final class AciShear {
                     "0.75 × ({0} + {1})",
                     limit,
                     Quantity.FORCE,
-                    "22.5.1.2",
+                    Clause.of("22.5.1.2"),
                     in(vc, Quantity.FORCE),
                     in(vsMax, Quantity.FORCE));
         }
@@ -89,7 +90,7 @@ final class AciShear {
                         "({0} + {1}) × {2} × {3}",
                         vc,
                         Quantity.FORCE,
-                        "22.5.5.1 (a)",
+                        Clause.of("22.5.5.1 (a)"),
                         in(stress - axial, Quantity.STRESS),
                         in(axial, Quantity.STRESS),
                         in(s.bw(), Quantity.LENGTH),
@@ -101,7 +102,7 @@ final class AciShear {
                         "({0} + {1}) × {2} × {3}",
                         vc,
                         Quantity.FORCE,
-                        "22.5.5.1 (c)",
+                        Clause.of("22.5.5.1 (c)"),
                         in(stress - axial, Quantity.STRESS),
                         in(axial, Quantity.STRESS),
                         in(s.bw(), Quantity.LENGTH),

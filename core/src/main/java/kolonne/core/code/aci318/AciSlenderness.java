@@ -4,6 +4,7 @@ import static kolonne.core.explain.Trace.in;
 
 import java.util.Optional;
 import kolonne.core.code.Slenderness;
+import kolonne.core.explain.Clause;
 import kolonne.core.explain.Quantity;
 import kolonne.core.explain.Trace;
 import kolonne.core.finding.Finding;
@@ -32,7 +33,7 @@ final class AciSlenderness implements Slenderness {
                     "{0} × {1} / {2}",
                     slenderness,
                     Quantity.NUMBER,
-                    "6.2.5.1",
+                    Clause.of("6.2.5.1"),
                     in(l.k(), Quantity.NUMBER),
                     in(l.lu(), Quantity.LENGTH),
                     in(l.r(), Quantity.LENGTH));
@@ -42,7 +43,7 @@ final class AciSlenderness implements Slenderness {
                     "min(34 + 12 × {0}, 40)",
                     limit,
                     Quantity.NUMBER,
-                    "6.2.5.1 (b)",
+                    Clause.of("6.2.5.1 (b)"),
                     in(ratio, Quantity.NUMBER));
         }
         if (slenderness <= limit || l.pu() <= 0) {
@@ -68,7 +69,7 @@ final class AciSlenderness implements Slenderness {
                     "{0} × (" + form.shown("15", "0.6") + " + 0.03 × {1})",
                     minimum,
                     Quantity.MOMENT,
-                    "6.6.4.5.4",
+                    Clause.of("6.6.4.5.4"),
                     in(l.pu(), Quantity.FORCE),
                     in(l.h(), Quantity.LENGTH));
             t.step(
@@ -77,7 +78,7 @@ final class AciSlenderness implements Slenderness {
                     cm == 1 ? "1.0" : "0.6 − 0.4 × {0}",
                     cm,
                     Quantity.NUMBER,
-                    "6.6.4.5.3",
+                    Clause.of("6.6.4.5.3"),
                     in(ratio, Quantity.NUMBER));
             t.step(
                     "Pc",
@@ -85,7 +86,7 @@ final class AciSlenderness implements Slenderness {
                     "βdns = {0}, k lu = {1}",
                     pc,
                     Quantity.FORCE,
-                    "6.6.4.4.2",
+                    Clause.of("6.6.4.4.2"),
                     in(l.sustained(), Quantity.NUMBER),
                     in(l.k() * l.lu(), Quantity.LENGTH));
             t.step(
@@ -94,7 +95,7 @@ final class AciSlenderness implements Slenderness {
                     "{0} / (1 − {1} / (0.75 × {2}))",
                     delta,
                     Quantity.NUMBER,
-                    "6.6.4.5.2",
+                    Clause.of("6.6.4.5.2"),
                     in(cm, Quantity.NUMBER),
                     in(l.pu(), Quantity.FORCE),
                     in(pc, Quantity.FORCE));
@@ -104,7 +105,7 @@ final class AciSlenderness implements Slenderness {
                     "{0} × {1}",
                     delta * m2,
                     Quantity.MOMENT,
-                    "6.6.4.5.1",
+                    Clause.of("6.6.4.5.1"),
                     in(delta, Quantity.NUMBER),
                     in(m2, Quantity.MOMENT));
         }
@@ -118,13 +119,13 @@ final class AciSlenderness implements Slenderness {
     }
 
     @Override
-    public String bracedClause() {
-        return "6.6.4.5";
+    public Clause bracedClause() {
+        return Clause.of("6.6.4.5");
     }
 
     @Override
-    public String greatestFactorClause() {
-        return "6.2.5.3";
+    public Clause greatestFactorClause() {
+        return Clause.of("6.2.5.3");
     }
 
     /** δs = 1 / (1 − Q) ≥ 1 (6.6.4.6.2 a). */
@@ -140,18 +141,18 @@ final class AciSlenderness implements Slenderness {
     }
 
     @Override
-    public String swayClause() {
-        return "6.6.4.6.2";
+    public Clause swayClause() {
+        return Clause.of("6.6.4.6.2");
     }
 
     @Override
-    public String stiffnessClause() {
-        return "6.6.3.1.1";
+    public Clause stiffnessClause() {
+        return Clause.of("6.6.3.1.1");
     }
 
     @Override
-    public String swayBeamClause() {
-        return "6.6.4.6.3";
+    public Clause swayBeamClause() {
+        return Clause.of("6.6.4.6.3");
     }
 
     @Override

@@ -4,6 +4,7 @@ import static kolonne.core.explain.Trace.in;
 
 import kolonne.core.code.Torsion;
 import kolonne.core.code.TorsionSection;
+import kolonne.core.explain.Clause;
 import kolonne.core.explain.Quantity;
 import kolonne.core.explain.Trace;
 
@@ -26,8 +27,8 @@ final class AciTorsion implements Torsion {
     }
 
     @Override
-    public String thresholdClause() {
-        return "22.7.4.1";
+    public Clause thresholdClause() {
+        return Clause.of("22.7.4.1");
     }
 
     /** 9.2.4.4. */
@@ -43,7 +44,7 @@ final class AciTorsion implements Torsion {
     }
 
     private double tube(
-            String symbol, String si, String us, double stress, double acp, double pcp, String clause, Trace t) {
+            String symbol, String si, String us, double stress, double acp, double pcp, Clause clause, Trace t) {
         double torque = PHI * stress * acp * acp / pcp;
         if (t.on()) {
             t.step(
@@ -61,8 +62,8 @@ final class AciTorsion implements Torsion {
     }
 
     @Override
-    public String crackingClause() {
-        return "22.7.5.1";
+    public Clause crackingClause() {
+        return Clause.of("22.7.5.1");
     }
 
     /** fy and fyt in torsion are at most 420 MPa, 60 000 psi (table 20.2.2.4 a). */
@@ -76,7 +77,14 @@ final class AciTorsion implements Torsion {
         double ao = AO * s.aoh();
         double at = torque / (PHI * 2 * ao * capped(s.fyt()));
         if (t.on()) {
-            t.step("Ao", "0.85 Aoh", "0.85 × {0}", ao, Quantity.AREA, "22.7.6.1.1", in(s.aoh(), Quantity.AREA));
+            t.step(
+                    "Ao",
+                    "0.85 Aoh",
+                    "0.85 × {0}",
+                    ao,
+                    Quantity.AREA,
+                    Clause.of("22.7.6.1.1"),
+                    in(s.aoh(), Quantity.AREA));
             t.step(
                     "At/s",
                     "Tu / (φ 2 Ao fyt cot 45°)",
@@ -92,8 +100,8 @@ final class AciTorsion implements Torsion {
     }
 
     @Override
-    public String legClause() {
-        return "22.7.6.1";
+    public Clause legClause() {
+        return Clause.of("22.7.6.1");
     }
 
     /** Al = At/s ph fyt / fy cot² θ (22.7.6.1 b). */
@@ -108,7 +116,7 @@ final class AciTorsion implements Torsion {
                     "{0} × {1} × {2} / {3}",
                     al,
                     Quantity.AREA,
-                    "22.7.6.1",
+                    Clause.of("22.7.6.1"),
                     in(at, Quantity.AREA_PER_LENGTH),
                     in(s.ph(), Quantity.LENGTH),
                     in(capped(s.fyt()), Quantity.STRESS),
@@ -134,7 +142,7 @@ final class AciTorsion implements Torsion {
                     "{0} − {1} × {2} × {3} / {4}",
                     least,
                     Quantity.AREA,
-                    "9.6.4.3",
+                    Clause.of("9.6.4.3"),
                     in(gross, Quantity.AREA),
                     in(stirrup, Quantity.AREA_PER_LENGTH),
                     in(s.ph(), Quantity.LENGTH),
@@ -145,8 +153,8 @@ final class AciTorsion implements Torsion {
     }
 
     @Override
-    public String longitudinalClause() {
-        return "22.7.6.1, 9.6.4.3";
+    public Clause longitudinalClause() {
+        return Clause.of("22.7.6.1, 9.6.4.3");
     }
 
     /** √((Vu / bw d)² + (Tu ph / 1.7 Aoh²)²) ≤ φ (Vc / bw d + 0.66 √f'c), solid sections (22.7.7.1 a). */
@@ -181,8 +189,8 @@ final class AciTorsion implements Torsion {
     }
 
     @Override
-    public String limitClause() {
-        return "22.7.7.1";
+    public Clause limitClause() {
+        return Clause.of("22.7.7.1");
     }
 
     @Override
@@ -191,8 +199,8 @@ final class AciTorsion implements Torsion {
     }
 
     @Override
-    public String stirrupSpacingClause() {
-        return "9.7.6.3.3";
+    public Clause stirrupSpacingClause() {
+        return Clause.of("9.7.6.3.3");
     }
 
     @Override
@@ -207,13 +215,13 @@ final class AciTorsion implements Torsion {
     }
 
     @Override
-    public String barClause() {
-        return "9.7.5.1, 9.7.5.2";
+    public Clause barClause() {
+        return Clause.of("9.7.5.1, 9.7.5.2");
     }
 
     @Override
-    public String anchorageClause() {
-        return "9.7.5.4";
+    public Clause anchorageClause() {
+        return Clause.of("9.7.5.4");
     }
 
     /** bt + d (9.7.5.3, 9.7.6.3.2). */

@@ -23,6 +23,7 @@ import kolonne.core.code.SpacingLimits;
 import kolonne.core.code.Steel;
 import kolonne.core.code.StressBlock;
 import kolonne.core.code.Torsion;
+import kolonne.core.explain.Clause;
 import kolonne.core.explain.Quantity;
 import kolonne.core.explain.Trace;
 
@@ -82,8 +83,8 @@ public final class En1992 implements DesignCode {
     }
 
     @Override
-    public String coversClause() {
-        return "3.1.2, table 3.1";
+    public Clause coversClause() {
+        return Clause.of("3.1.2, table 3.1");
     }
 
     /** 400 to 600 MPa (3.2.2(3)). */
@@ -93,8 +94,8 @@ public final class En1992 implements DesignCode {
     }
 
     @Override
-    public String coversSteelClause() {
-        return "3.2.2(3)";
+    public Clause coversSteelClause() {
+        return Clause.of("3.2.2(3)");
     }
 
     /** fyd = fyk / γS (3.2.7(2)). */
@@ -109,8 +110,8 @@ public final class En1992 implements DesignCode {
     }
 
     @Override
-    public String blockClause() {
-        return "3.1.7(3)";
+    public Clause blockClause() {
+        return Clause.of("3.1.7(3)");
     }
 
     /** Parabola and rectangle (3.17, 3.18). */
@@ -126,18 +127,18 @@ public final class En1992 implements DesignCode {
     }
 
     @Override
-    public Optional<String> reductionClause() {
+    public Optional<Clause> reductionClause() {
         return Optional.empty();
     }
 
     @Override
-    public String flexureClause() {
-        return "6.1";
+    public Clause flexureClause() {
+        return Clause.of("6.1");
     }
 
     @Override
-    public String axialBendingClause() {
-        return "6.1, 5.8.9";
+    public Clause axialBendingClause() {
+        return Clause.of("6.1, 5.8.9");
     }
 
     /**
@@ -196,13 +197,13 @@ public final class En1992 implements DesignCode {
     }
 
     @Override
-    public String redistributionClause() {
-        return "5.5(4)";
+    public Clause redistributionClause() {
+        return Clause.of("5.5(4)");
     }
 
     @Override
-    public String beamTensionStrainClause() {
-        return "5.5(4)";
+    public Clause beamTensionStrainClause() {
+        return Clause.of("5.5(4)");
     }
 
     /** fcd (Ac − As) + σs As with the strain εc2 (6.1(3), figure 6.1). */
@@ -227,8 +228,8 @@ public final class En1992 implements DesignCode {
     }
 
     @Override
-    public String axialCapClause() {
-        return "6.1(3)";
+    public Clause axialCapClause() {
+        return Clause.of("6.1(3)");
     }
 
     /** 0.26 fctm / fyk bt d, at least 0.0013 bt d (9.1N). */
@@ -252,8 +253,8 @@ public final class En1992 implements DesignCode {
     }
 
     @Override
-    public String beamMinimumSteelClause() {
-        return "9.2.1.1(1)";
+    public Clause beamMinimumSteelClause() {
+        return Clause.of("9.2.1.1(1)");
     }
 
     /** The mean width of the tension zone before cracking; only the web's where the flange is in compression. */
@@ -276,8 +277,8 @@ public final class En1992 implements DesignCode {
     }
 
     @Override
-    public String ledgeClause() {
-        return "6.5, annex J.3";
+    public Clause ledgeClause() {
+        return Clause.of("6.5, annex J.3");
     }
 
     @Override
@@ -286,8 +287,8 @@ public final class En1992 implements DesignCode {
     }
 
     @Override
-    public String flangeClause() {
-        return "5.3.2.1(3)";
+    public Clause flangeClause() {
+        return Clause.of("5.3.2.1(3)");
     }
 
     /** Figure 5.2, in the span; over supports the flange is in tension and adds no strength. */
@@ -309,8 +310,8 @@ public final class En1992 implements DesignCode {
     }
 
     @Override
-    public String beamMaximumClause() {
-        return "9.2.1.1(3)";
+    public Clause beamMaximumClause() {
+        return Clause.of("9.2.1.1(3)");
     }
 
     // ---- shear and torsion
@@ -332,18 +333,18 @@ public final class En1992 implements DesignCode {
     }
 
     @Override
-    public String shearClause() {
-        return "6.2.3";
+    public Clause shearClause() {
+        return Clause.of("6.2.3");
     }
 
     @Override
-    public String shearLimitClause() {
-        return "6.2.3(3)";
+    public Clause shearLimitClause() {
+        return Clause.of("6.2.3(3)");
     }
 
     @Override
-    public String shearMinimumClause() {
-        return "9.2.2(5)";
+    public Clause shearMinimumClause() {
+        return Clause.of("9.2.2(5)");
     }
 
     @Override
@@ -352,8 +353,8 @@ public final class En1992 implements DesignCode {
     }
 
     @Override
-    public String hangerClause() {
-        return "9.2.5";
+    public Clause hangerClause() {
+        return Clause.of("9.2.5");
     }
 
     @Override
@@ -367,14 +368,14 @@ public final class En1992 implements DesignCode {
     }
 
     @Override
-    public String nearLoadClause() {
-        return "6.2.3(8)";
+    public Clause nearLoadClause() {
+        return Clause.of("6.2.3(8)");
     }
 
     /** 0.75 d along (9.6N), 0.75 d and 600 mm across (9.8N). */
     @Override
     public SpacingLimits beamStirrupSpacing(double d, boolean highVs) {
-        return new SpacingLimits(0.75 * d, Math.min(0.75 * d, 600), "9.2.2(6), (8)");
+        return new SpacingLimits(0.75 * d, Math.min(0.75 * d, 600), Clause.of("9.2.2(6), (8)"));
     }
 
     @Override
@@ -388,8 +389,8 @@ public final class En1992 implements DesignCode {
     }
 
     @Override
-    public String compressionTieClause() {
-        return "9.2.1.2(3)";
+    public Clause compressionTieClause() {
+        return Clause.of("9.2.1.2(3)");
     }
 
     @Override
@@ -452,8 +453,8 @@ public final class En1992 implements DesignCode {
     }
 
     @Override
-    public String leastDepthClause() {
-        return "7.4.2";
+    public Clause leastDepthClause() {
+        return Clause.of("7.4.2");
     }
 
     @Override
@@ -483,8 +484,8 @@ public final class En1992 implements DesignCode {
     }
 
     @Override
-    public String beamAxialClause() {
-        return "6.1";
+    public Clause beamAxialClause() {
+        return Clause.of("6.1");
     }
 
     /** A beam is at least three times as long as deep (5.3.1(3)). */
@@ -494,7 +495,7 @@ public final class En1992 implements DesignCode {
     }
 
     @Override
-    public String deepBeamClause() {
-        return "5.3.1(3)";
+    public Clause deepBeamClause() {
+        return Clause.of("5.3.1(3)");
     }
 }

@@ -3,6 +3,7 @@ package kolonne.core.code.en1992;
 import static kolonne.core.explain.Trace.in;
 
 import kolonne.core.code.Bar;
+import kolonne.core.explain.Clause;
 import kolonne.core.explain.Quantity;
 import kolonne.core.explain.Trace;
 
@@ -43,7 +44,7 @@ final class EnAnchorage {
                     "2.25 × 0.7 × {0}",
                     bond(bar.diameter(), fc, true),
                     Quantity.STRESS,
-                    "8.4.2(2)",
+                    Clause.of("8.4.2(2)"),
                     in(code.fctd(fc), Quantity.STRESS));
             t.step(
                     "lbd, to the bend",
@@ -51,7 +52,7 @@ final class EnAnchorage {
                     "{0} − 12 × {1}",
                     out,
                     Quantity.LENGTH,
-                    "8.4.4(1)",
+                    Clause.of("8.4.4(1)"),
                     in(along, Quantity.LENGTH),
                     in(bar.diameter(), Quantity.LENGTH));
         }

@@ -3,6 +3,7 @@ package kolonne.core.code.en1992;
 import kolonne.core.code.Bar;
 import kolonne.core.code.ColumnRules;
 import kolonne.core.code.ShearStrength;
+import kolonne.core.explain.Clause;
 
 /** Steel of columns by EN 1992-1-1. */
 final class EnColumnRules implements ColumnRules {
@@ -23,8 +24,8 @@ final class EnColumnRules implements ColumnRules {
     }
 
     @Override
-    public String columnTieSpacingClause() {
-        return "9.5.3(3), (4)";
+    public Clause columnTieSpacingClause() {
+        return Clause.of("9.5.3(3), (4)");
     }
 
     /** 6 mm and a quarter of the largest bar (9.5.3(1)). */
@@ -34,8 +35,8 @@ final class EnColumnRules implements ColumnRules {
     }
 
     @Override
-    public String smallestTieClause() {
-        return "9.5.3(1)";
+    public Clause smallestTieClause() {
+        return Clause.of("9.5.3(1)");
     }
 
     @Override
@@ -50,8 +51,8 @@ final class EnColumnRules implements ColumnRules {
     }
 
     @Override
-    public String columnMinimumTiesClause() {
-        return "9.5.3";
+    public Clause columnMinimumTiesClause() {
+        return Clause.of("9.5.3");
     }
 
     /** Shear in both directions: the code has no rule; as for an ellipse the sum of squares may not pass 1, so that the sum of 1.41 is the most. */
@@ -67,8 +68,8 @@ final class EnColumnRules implements ColumnRules {
     }
 
     @Override
-    public String shearBothWaysClause() {
-        return "6.2.1";
+    public Clause shearBothWaysClause() {
+        return Clause.of("6.2.1");
     }
 
     @Override
@@ -77,8 +78,8 @@ final class EnColumnRules implements ColumnRules {
     }
 
     @Override
-    public String columnFewestBarsClause() {
-        return "9.5.2(4)";
+    public Clause columnFewestBarsClause() {
+        return Clause.of("9.5.2(4)");
     }
 
     @Override
@@ -87,8 +88,8 @@ final class EnColumnRules implements ColumnRules {
     }
 
     @Override
-    public String tieArrangementClause() {
-        return "9.5.3(6)";
+    public Clause tieArrangementClause() {
+        return Clause.of("9.5.3(6)");
     }
 
     @Override
@@ -114,7 +115,7 @@ final class EnColumnRules implements ColumnRules {
     }
 
     @Override
-    public String columnRatioClause() {
-        return "9.5.2(2), (3)";
+    public Clause columnRatioClause() {
+        return Clause.of("9.5.2(2), (3)");
     }
 }

@@ -4,6 +4,7 @@ import static kolonne.core.explain.Trace.in;
 
 import kolonne.core.code.CrackWidth;
 import kolonne.core.code.Steel;
+import kolonne.core.explain.Clause;
 import kolonne.core.explain.Quantity;
 import kolonne.core.explain.Trace;
 
@@ -40,7 +41,7 @@ final class EnCrack implements CrackWidth {
                     "{0} / ({1} × {2})",
                     rho,
                     Quantity.RATIO,
-                    "7.3.2(3)",
+                    Clause.of("7.3.2(3)"),
                     in(c.as(), Quantity.AREA),
                     in(effective, Quantity.LENGTH),
                     in(c.b(), Quantity.LENGTH));
@@ -50,7 +51,7 @@ final class EnCrack implements CrackWidth {
                     "c = {0}, φ = {1}",
                     spacing,
                     Quantity.LENGTH,
-                    "7.3.4(3)",
+                    Clause.of("7.3.4(3)"),
                     in(c.cover(), Quantity.LENGTH),
                     in(c.diameter(), Quantity.LENGTH));
             t.step(
@@ -59,7 +60,7 @@ final class EnCrack implements CrackWidth {
                     "σs = {0}",
                     strain,
                     Quantity.STRAIN,
-                    "7.3.4(2)",
+                    Clause.of("7.3.4(2)"),
                     in(c.stress(), Quantity.STRESS));
             t.step(
                     "wk",
@@ -80,8 +81,8 @@ final class EnCrack implements CrackWidth {
     }
 
     @Override
-    public String clause() {
-        return "7.3.4(1)";
+    public Clause clause() {
+        return Clause.of("7.3.4(1)");
     }
 
     @Override
@@ -107,12 +108,12 @@ final class EnCrack implements CrackWidth {
     }
 
     @Override
-    public String linearCreepClause() {
-        return "7.2(3)";
+    public Clause linearCreepClause() {
+        return Clause.of("7.2(3)");
     }
 
     @Override
-    public String stressClause() {
-        return "7.2";
+    public Clause stressClause() {
+        return Clause.of("7.2");
     }
 }

@@ -2,6 +2,7 @@ package kolonne.core.code.en1992;
 
 import kolonne.core.code.Bar;
 import kolonne.core.code.Detailing;
+import kolonne.core.explain.Clause;
 import kolonne.core.explain.Trace;
 
 /** Bars by EN 1992-1-1: distances, anchorage, laps, ends along a beam, continuity. */
@@ -24,8 +25,8 @@ final class EnDetailing implements Detailing {
     }
 
     @Override
-    public String lapClause() {
-        return "8.7.3";
+    public Clause lapClause() {
+        return Clause.of("8.7.3");
     }
 
     /** By the bar as large as both (8.9.3(3)), at most 32 mm: such pairs may end at one place (8.9.3(2)), larger ones are not covered. */
@@ -45,8 +46,8 @@ final class EnDetailing implements Detailing {
     }
 
     @Override
-    public String pairClause() {
-        return "8.9";
+    public Clause pairClause() {
+        return Clause.of("8.9");
     }
 
     /** max(φ, dg + 5, 20) (8.2(2)). */
@@ -61,13 +62,13 @@ final class EnDetailing implements Detailing {
     }
 
     @Override
-    public String beamClearSpacingClause() {
-        return "8.2(2)";
+    public Clause beamClearSpacingClause() {
+        return Clause.of("8.2(2)");
     }
 
     @Override
-    public String layersClause() {
-        return "8.2(3)";
+    public Clause layersClause() {
+        return Clause.of("8.2(3)");
     }
 
     /** Figure 8.2: good to h = 250 mm; then up to 250 mm above the soffit to h = 600 mm, and 300 mm below the top of deeper members. */
@@ -82,8 +83,8 @@ final class EnDetailing implements Detailing {
     }
 
     @Override
-    public String columnClearSpacingClause() {
-        return "8.2(2)";
+    public Clause columnClearSpacingClause() {
+        return Clause.of("8.2(2)");
     }
 
     /** Table 7.3N for wk = 0.3 mm with a quasi-permanent stress of 0.6 fyd; the width itself is checked where it can be. */
@@ -93,8 +94,8 @@ final class EnDetailing implements Detailing {
     }
 
     @Override
-    public String crackSpacingClause() {
-        return "7.3.3, table 7.3N";
+    public Clause crackSpacingClause() {
+        return Clause.of("7.3.3, table 7.3N");
     }
 
     @Override
@@ -104,8 +105,8 @@ final class EnDetailing implements Detailing {
     }
 
     @Override
-    public String developmentClause() {
-        return "8.4.4(1)";
+    public Clause developmentClause() {
+        return Clause.of("8.4.4(1)");
     }
 
     @Override
@@ -114,8 +115,8 @@ final class EnDetailing implements Detailing {
     }
 
     @Override
-    public String hookClause() {
-        return "8.4.4(1)";
+    public Clause hookClause() {
+        return Clause.of("8.4.4(1)");
     }
 
     /** None beside the shift: bars count by the part of them that is anchored (figure 9.2). */
@@ -125,8 +126,8 @@ final class EnDetailing implements Detailing {
     }
 
     @Override
-    public String extensionClause() {
-        return "9.2.1.3(2)";
+    public Clause extensionClause() {
+        return Clause.of("9.2.1.3(2)");
     }
 
     @Override
@@ -141,8 +142,8 @@ final class EnDetailing implements Detailing {
     }
 
     @Override
-    public String tensionShiftClause() {
-        return "9.2.1.3(2)";
+    public Clause tensionShiftClause() {
+        return Clause.of("9.2.1.3(2)");
     }
 
     @Override
@@ -151,8 +152,8 @@ final class EnDetailing implements Detailing {
     }
 
     @Override
-    public String cutOffClause() {
-        return "9.2.1.3";
+    public Clause cutOffClause() {
+        return Clause.of("9.2.1.3");
     }
 
     @Override
@@ -167,13 +168,13 @@ final class EnDetailing implements Detailing {
     }
 
     @Override
-    public String bottomIntoSupportClause() {
-        return "9.2.1.4(1), 9.2.1.5(1)";
+    public Clause bottomIntoSupportClause() {
+        return Clause.of("9.2.1.4(1), 9.2.1.5(1)");
     }
 
     @Override
-    public String cornerBarsClause() {
-        return "9.2.2(3)";
+    public Clause cornerBarsClause() {
+        return Clause.of("9.2.2(3)");
     }
 
     /** Ties of the perimeter (9.10.2.2) come from the structure's layout, not from the beam; a quarter of the bottom runs on. */
@@ -183,8 +184,8 @@ final class EnDetailing implements Detailing {
     }
 
     @Override
-    public String integrityClause() {
-        return "9.2.1.5(1)";
+    public Clause integrityClause() {
+        return Clause.of("9.2.1.5(1)");
     }
 
     @Override
@@ -193,8 +194,8 @@ final class EnDetailing implements Detailing {
     }
 
     @Override
-    public String integrityEndClause() {
-        return "9.2.1.5(1)";
+    public Clause integrityEndClause() {
+        return Clause.of("9.2.1.5(1)");
     }
 
     @Override
@@ -208,8 +209,8 @@ final class EnDetailing implements Detailing {
     }
 
     @Override
-    public String inflectionClause() {
-        return "9.2.1.3";
+    public Clause inflectionClause() {
+        return Clause.of("9.2.1.3");
     }
 
     @Override
@@ -218,7 +219,7 @@ final class EnDetailing implements Detailing {
     }
 
     @Override
-    public String skinSteelClause() {
-        return "7.3.3(3)";
+    public Clause skinSteelClause() {
+        return Clause.of("7.3.3(3)");
     }
 }

@@ -1,6 +1,7 @@
 package kolonne.core.code.en1992;
 
 import kolonne.core.code.FlangeShear;
+import kolonne.core.explain.Clause;
 
 /** EN 1992-1-1 6.2.4 for flanges in compression: 1 ≤ cot θf ≤ 2. */
 record EnFlangeShear(En1992 code, EnShear shear) implements FlangeShear {
@@ -28,7 +29,7 @@ record EnFlangeShear(En1992 code, EnShear shear) implements FlangeShear {
     }
 
     @Override
-    public String clause() {
-        return "6.2.4";
+    public Clause clause() {
+        return Clause.of("6.2.4");
     }
 }

@@ -3,6 +3,7 @@ package kolonne.core.code.en1992;
 import static kolonne.core.explain.Trace.in;
 
 import kolonne.core.code.Serviceability;
+import kolonne.core.explain.Clause;
 import kolonne.core.explain.Quantity;
 import kolonne.core.explain.Trace;
 
@@ -34,7 +35,7 @@ final class EnServiceability implements Serviceability {
                     "1 − 0.5 × ({0} / {1})²",
                     zeta,
                     Quantity.NUMBER,
-                    "7.4.3(3)",
+                    Clause.of("7.4.3(3)"),
                     in(cracking, Quantity.MOMENT),
                     in(moment, Quantity.MOMENT));
             t.step(
@@ -51,8 +52,8 @@ final class EnServiceability implements Serviceability {
     }
 
     @Override
-    public String immediateClause() {
-        return "7.4.3(3)";
+    public Clause immediateClause() {
+        return Clause.of("7.4.3(3)");
     }
 
     @Override
@@ -66,8 +67,8 @@ final class EnServiceability implements Serviceability {
     }
 
     @Override
-    public String shrinkageClause() {
-        return "7.4.3(6)";
+    public Clause shrinkageClause() {
+        return Clause.of("7.4.3(6)");
     }
 
     /** Not used: creep stands in the effective modulus Ecm / (1 + φ) (7.20). */
@@ -77,13 +78,13 @@ final class EnServiceability implements Serviceability {
     }
 
     @Override
-    public String longTermClause() {
-        return "7.4.3(5)";
+    public Clause longTermClause() {
+        return Clause.of("7.4.3(5)");
     }
 
     @Override
-    public String limitClause() {
-        return "7.4.1";
+    public Clause limitClause() {
+        return Clause.of("7.4.1");
     }
 
     /** Span / 250 under quasi-permanent load (7.4.1(4)). */

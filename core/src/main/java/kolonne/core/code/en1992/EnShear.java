@@ -4,6 +4,7 @@ import static kolonne.core.explain.Trace.in;
 
 import kolonne.core.code.ShearInput;
 import kolonne.core.code.ShearStrength;
+import kolonne.core.explain.Clause;
 import kolonne.core.explain.Quantity;
 import kolonne.core.explain.Trace;
 
@@ -35,7 +36,7 @@ final class EnShear {
                     "Asw/s = {0}",
                     cot,
                     Quantity.NUMBER,
-                    "6.2.3(2)",
+                    Clause.of("6.2.3(2)"),
                     in(s.avs(), Quantity.AREA_PER_LENGTH));
             t.step(
                     "VRd,s",
@@ -43,7 +44,7 @@ final class EnShear {
                     "{0} × 0.9 × {1} × {2} × {3}",
                     links,
                     Quantity.FORCE,
-                    "6.2.3(3), (6.8)",
+                    Clause.of("6.2.3(3), (6.8)"),
                     in(s.avs(), Quantity.AREA_PER_LENGTH),
                     in(s.d(), Quantity.LENGTH),
                     in(fywd(s), Quantity.STRESS),
@@ -54,7 +55,7 @@ final class EnShear {
                     "{0} × 0.9 × {1} × {2} × {3} / ({4} + 1/{4})",
                     strut,
                     Quantity.FORCE,
-                    "6.2.3(3), (6.9)",
+                    Clause.of("6.2.3(3), (6.9)"),
                     in(s.bw(), Quantity.LENGTH),
                     in(s.d(), Quantity.LENGTH),
                     in(nu(s.fc()), Quantity.NUMBER),
@@ -66,7 +67,7 @@ final class EnShear {
                     "max({0}, min({1}, {2}))",
                     total,
                     Quantity.FORCE,
-                    "6.2.1",
+                    Clause.of("6.2.1"),
                     in(alone, Quantity.FORCE),
                     in(links, Quantity.FORCE),
                     in(strut, Quantity.FORCE));
@@ -109,7 +110,7 @@ final class EnShear {
                     "(max({0}, {1}) + {2}) × {3} × {4}",
                     v,
                     Quantity.FORCE,
-                    "6.2.2(1)",
+                    Clause.of("6.2.2(1)"),
                     in(main, Quantity.STRESS),
                     in(least, Quantity.STRESS),
                     in(p.get("k1Shear") * sigma, Quantity.STRESS),

@@ -5,6 +5,7 @@ import static kolonne.core.explain.Trace.in;
 import java.util.Optional;
 import kolonne.core.code.Slenderness;
 import kolonne.core.code.Steel;
+import kolonne.core.explain.Clause;
 import kolonne.core.explain.Quantity;
 import kolonne.core.explain.Trace;
 import kolonne.core.finding.Finding;
@@ -44,7 +45,7 @@ final class EnSlenderness implements Slenderness {
                     "{0} × {1}",
                     creep,
                     Quantity.NUMBER,
-                    "5.8.4(2)",
+                    Clause.of("5.8.4(2)"),
                     in(p.get("creep"), Quantity.NUMBER),
                     in(l.sustainedMoment(), Quantity.NUMBER));
             t.step(
@@ -53,7 +54,7 @@ final class EnSlenderness implements Slenderness {
                     "{0} / {1}",
                     lambda,
                     Quantity.NUMBER,
-                    "5.8.3.2(1)",
+                    Clause.of("5.8.3.2(1)"),
                     in(l0, Quantity.LENGTH),
                     in(l.r(), Quantity.LENGTH));
             t.step(
@@ -62,7 +63,7 @@ final class EnSlenderness implements Slenderness {
                     "φef = {0}, rm = {1}, n = {2}",
                     limit,
                     Quantity.NUMBER,
-                    "5.8.3.1(1)",
+                    Clause.of("5.8.3.1(1)"),
                     in(creep, Quantity.NUMBER),
                     in(rm, Quantity.NUMBER),
                     in(n, Quantity.NUMBER));
@@ -80,25 +81,32 @@ final class EnSlenderness implements Slenderness {
         double m0e = l.transverse() ? l.m2() : Math.max(0.6 * l.m2() - 0.4 * l.m1(), 0.4 * l.m2());
         double m = Math.max(l.m2(), m0e + l.pu() * e2);
         if (t.on()) {
-            t.step("d", "h/2 + is", "", l.d(), Quantity.LENGTH, "5.8.8.3(2)");
+            t.step("d", "h/2 + is", "", l.d(), Quantity.LENGTH, Clause.of("5.8.8.3(2)"));
             t.step(
                     "1/r",
                     "Kr Kφ εyd / (0.45 d)",
                     "1.0 × {0} × {1} / (0.45 × {2})",
                     curvature * 1000,
                     Quantity.NUMBER,
-                    "5.8.8.3(1), per m",
+                    Clause.of("5.8.8.3(1), per m"),
                     in(factor, Quantity.NUMBER),
                     in(yield, Quantity.STRAIN),
                     in(l.d(), Quantity.LENGTH));
-            t.step("e2", "(1/r) l0² / 10", "l0 = {0}", e2, Quantity.LENGTH, "5.8.8.2(3)", in(l0, Quantity.LENGTH));
+            t.step(
+                    "e2",
+                    "(1/r) l0² / 10",
+                    "l0 = {0}",
+                    e2,
+                    Quantity.LENGTH,
+                    Clause.of("5.8.8.2(3)"),
+                    in(l0, Quantity.LENGTH));
             t.step(
                     "M0e",
                     "0.6 M02 + 0.4 M01 ≥ 0.4 M02",
                     "M02 = {0}",
                     m0e,
                     Quantity.MOMENT,
-                    "5.8.8.2(2)",
+                    Clause.of("5.8.8.2(2)"),
                     in(l.m2(), Quantity.MOMENT));
             t.step(
                     "MEd",
@@ -106,7 +114,7 @@ final class EnSlenderness implements Slenderness {
                     "{0} + {1} × {2}",
                     m,
                     Quantity.MOMENT,
-                    "5.8.8.2(1)",
+                    Clause.of("5.8.8.2(1)"),
                     in(m0e, Quantity.MOMENT),
                     in(l.pu(), Quantity.FORCE),
                     in(e2, Quantity.LENGTH));
@@ -120,13 +128,13 @@ final class EnSlenderness implements Slenderness {
     }
 
     @Override
-    public String bracedClause() {
-        return "5.8.8";
+    public Clause bracedClause() {
+        return Clause.of("5.8.8");
     }
 
     @Override
-    public String greatestFactorClause() {
-        return "5.8";
+    public Clause greatestFactorClause() {
+        return Clause.of("5.8");
     }
 
     /** 1 / (1 − NEd / NB), the storey's index standing for NEd / NB (5.8.7.3(1), annex H). */
@@ -142,18 +150,18 @@ final class EnSlenderness implements Slenderness {
     }
 
     @Override
-    public String swayClause() {
-        return "5.8.7.3";
+    public Clause swayClause() {
+        return Clause.of("5.8.7.3");
     }
 
     @Override
-    public String stiffnessClause() {
-        return "5.8.7.2";
+    public Clause stiffnessClause() {
+        return Clause.of("5.8.7.2");
     }
 
     @Override
-    public String swayBeamClause() {
-        return "5.8.7.3";
+    public Clause swayBeamClause() {
+        return Clause.of("5.8.7.3");
     }
 
     @Override

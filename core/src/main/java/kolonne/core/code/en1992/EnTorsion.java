@@ -4,6 +4,7 @@ import static kolonne.core.explain.Trace.in;
 
 import kolonne.core.code.Torsion;
 import kolonne.core.code.TorsionSection;
+import kolonne.core.explain.Clause;
 import kolonne.core.explain.Quantity;
 import kolonne.core.explain.Trace;
 
@@ -56,8 +57,8 @@ final class EnTorsion implements Torsion {
     }
 
     @Override
-    public String thresholdClause() {
-        return "6.3.1";
+    public Clause thresholdClause() {
+        return Clause.of("6.3.1");
     }
 
     @Override
@@ -86,8 +87,8 @@ final class EnTorsion implements Torsion {
     }
 
     @Override
-    public String crackingClause() {
-        return "6.3.2(5)";
+    public Clause crackingClause() {
+        return Clause.of("6.3.2(5)");
     }
 
     /** TEd / (2 Ak fywd cot 45°), from (6.27) and (6.8). */
@@ -103,7 +104,7 @@ final class EnTorsion implements Torsion {
                     "bars {0} inside the face",
                     w.tef(),
                     Quantity.LENGTH,
-                    "6.3.2(1)",
+                    Clause.of("6.3.2(1)"),
                     in(s.inset(), Quantity.LENGTH));
             t.step(
                     "At/s",
@@ -120,8 +121,8 @@ final class EnTorsion implements Torsion {
     }
 
     @Override
-    public String legClause() {
-        return "6.3.2(2)";
+    public Clause legClause() {
+        return Clause.of("6.3.2(2)");
     }
 
     /** ΣAsl = TEd uk cot 45° / (2 Ak fyd), (6.28). */
@@ -152,8 +153,8 @@ final class EnTorsion implements Torsion {
     }
 
     @Override
-    public String longitudinalClause() {
-        return "6.3.2(3)";
+    public Clause longitudinalClause() {
+        return Clause.of("6.3.2(3)");
     }
 
     /** TEd / TRd,max + VEd / VRd,max ≤ 1 with θ = 45° (6.29, 6.30). */
@@ -169,7 +170,7 @@ final class EnTorsion implements Torsion {
                     "2 × {0} × {1} × {2} × {3} × 0.5",
                     trd,
                     Quantity.MOMENT,
-                    "6.3.2(4), (6.30)",
+                    Clause.of("6.3.2(4), (6.30)"),
                     in(shear.nu(s.fc()), Quantity.NUMBER),
                     in(code.fcd(s.fc()), Quantity.STRESS),
                     in(w.ak(), Quantity.AREA),
@@ -190,8 +191,8 @@ final class EnTorsion implements Torsion {
     }
 
     @Override
-    public String limitClause() {
-        return "6.3.2(4)";
+    public Clause limitClause() {
+        return Clause.of("6.3.2(4)");
     }
 
     /** u / 8, and the least dimension (9.2.3(3)). */
@@ -201,8 +202,8 @@ final class EnTorsion implements Torsion {
     }
 
     @Override
-    public String stirrupSpacingClause() {
-        return "9.2.3(3)";
+    public Clause stirrupSpacingClause() {
+        return Clause.of("9.2.3(3)");
     }
 
     @Override
@@ -216,13 +217,13 @@ final class EnTorsion implements Torsion {
     }
 
     @Override
-    public String barClause() {
-        return "9.2.3(4)";
+    public Clause barClause() {
+        return Clause.of("9.2.3(4)");
     }
 
     @Override
-    public String anchorageClause() {
-        return "9.2.3(4)";
+    public Clause anchorageClause() {
+        return Clause.of("9.2.3(4)");
     }
 
     @Override

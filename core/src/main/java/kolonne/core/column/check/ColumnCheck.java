@@ -15,6 +15,7 @@ import kolonne.core.code.Notation;
 import kolonne.core.column.cage.ColumnCage;
 import kolonne.core.column.cage.EffectiveDepths;
 import kolonne.core.column.line.ColumnStack;
+import kolonne.core.explain.Clause;
 import kolonne.core.explain.Quantity;
 import kolonne.core.explain.Step;
 import kolonne.core.explain.Trace;
@@ -65,7 +66,7 @@ public final class ColumnCheck {
             steel();
             new ColumnTieCheck(lift, cage, context, demands, governing).run();
         } else {
-            governing.offer(CheckKind.COLUMN_SHAPE, 1, 0, Double.POSITIVE_INFINITY, whole(), "");
+            governing.offer(CheckKind.COLUMN_SHAPE, 1, 0, Double.POSITIVE_INFINITY, whole(), Clause.NONE);
         }
         List<CheckResult> checks = governing.results();
         return new ColumnDesign.LiftDesign(
@@ -153,7 +154,7 @@ public final class ColumnCheck {
                 basis.bars().practicalCap(),
                 ratio / basis.bars().practicalCap(),
                 whole(),
-                "basis");
+                Clause.BASIS);
         double least = leastRatio(lift, context, demands);
         governing.offer(
                 CheckKind.COLUMN_STEEL_MINIMUM,
@@ -231,7 +232,7 @@ public final class ColumnCheck {
                 "Demand",
                 context.strength().combination(combination).name() + ", " + words(d)
                         + (d.magnified() ? ", slender: the largest moments along the lift, magnified" : ""),
-                "");
+                Clause.NONE);
         LiftDemands.Sway s = demands.sway();
         t.step(
                 "δs",
@@ -259,16 +260,16 @@ public final class ColumnCheck {
         if (d.place() == LiftDemands.Place.MIDDLE) {
             second.steps().forEach(t::step);
         }
-        t.step(code.notation().column().axial(), "compression positive", "", d.p(), Quantity.FORCE, "");
-        t.step(code.notation().column().momentX(), "about the width's axis", "", d.mx(), Quantity.MOMENT, "");
-        t.step(code.notation().column().momentY(), "about the depth's axis", "", d.my(), Quantity.MOMENT, "");
+        t.step(code.notation().column().axial(), "compression positive", "", d.p(), Quantity.FORCE, Clause.NONE);
+        t.step(code.notation().column().momentX(), "about the width's axis", "", d.mx(), Quantity.MOMENT, Clause.NONE);
+        t.step(code.notation().column().momentY(), "about the depth's axis", "", d.my(), Quantity.MOMENT, Clause.NONE);
         if (lift.inScope()) {
             strength(lift, cage, context, d, code, t);
             shear(lift, cage, context, demands, combination, t);
             ColumnCheck c = new ColumnCheck(lift, cage, context, demands);
             c.steel();
             new ColumnTieCheck(lift, cage, context, demands, c.governing).run();
-            t.say("Lift", "Worst of every other check", "");
+            t.say("Lift", "Worst of every other check", Clause.NONE);
             c.governing.results().forEach(r -> r.explain(t));
         }
         return t.steps();

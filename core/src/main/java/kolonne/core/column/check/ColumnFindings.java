@@ -37,7 +37,7 @@ final class ColumnFindings {
                         where + (c.place().equals("whole lift") ? "" : ", " + c.place()),
                         what,
                         Mend.of(c.kind(), c.cause()),
-                        c.clause(),
+                        c.clause().text(),
                         c.combination()));
             }
             if (c.kind() == CheckKind.COLUMN_STEEL_MAXIMUM && 2 * c.demand() > columns.lapMaximumRatio()) {

@@ -76,7 +76,7 @@ class CompressionBarsTest {
                 .filter(q -> q.kind().id().equals("compression-spacing"))
                 .findFirst()
                 .orElseThrow();
-        assertEquals("9.7.6.4", c.clause());
+        assertEquals("9.7.6.4", c.clause().text());
         double thinnest = d.cage().groups().stream()
                 .filter(g -> g.face() == BeamCage.Face.BOTTOM)
                 .mapToDouble(g -> g.bar().diameter())

@@ -478,7 +478,7 @@ class EnChecksByHandTest {
         assertEquals(worst, c.demand(), 1e-6 * worst);
         assertEquals(worst / limit, c.utilisation(), 1e-6);
         assertEquals(Math.abs(place - 8000), Math.abs(c.x() - 8000), 1e-6);
-        assertEquals("6.2.4", c.clause());
+        assertEquals("6.2.4", c.clause().text());
         assertEquals(Cause.SHEAR_LIMIT, c.cause());
     }
 

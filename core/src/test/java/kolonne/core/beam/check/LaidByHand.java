@@ -128,7 +128,7 @@ final class LaidByHand {
             assertEquals(capacity, c.capacity(), 1e-4 * Math.abs(capacity) + 1e-6, kind + " capacity");
             assertEquals(demand / capacity, c.utilisation(), 2e-4 * Math.abs(demand / capacity) + 1e-6, kind + " use");
             assertEquals(x, c.x(), 0.5, kind + " place");
-            assertEquals(clause, c.clause(), kind);
+            assertEquals(clause, c.clause().text(), kind);
             assertFalse(c.place().isBlank(), kind);
             return this;
         }

@@ -98,7 +98,7 @@ class AciAnchorageTest {
         assertTrue(
                 t.steps().stream()
                         .anyMatch(s -> s.symbol().equals("ldh")
-                                && s.clause().equals("25.4.3.1")
+                                && s.clause().text().equals("25.4.3.1")
                                 && s.result(false).equals(String.format(java.util.Locale.ROOT, "%.0f mm", ldh))),
                 t.steps().toString());
     }

@@ -181,6 +181,7 @@ export function BasisPage({ id, state }: { id: string; state?: State }) {
           {numbers('stirrups')}
           <h2>{HEADINGS.deflection}</h2>
           {numbers('deflection')}
+          {code.remarks.deflection && <p className="soft">{code.remarks.deflection}</p>}
         </section>
       </div>
       {code.parameters.length > 0 && (

@@ -70,10 +70,11 @@ export function SketchFrame<T extends BeamSketch | ColumnSketch>(p: Props<T>) {
             <Select
               size="small"
               aria-label="Design code"
+              labelRender={(o) => codes.find((c) => c.code === o.value)?.name}
               loading={catalogue.isLoading}
-              style={{ width: 128 }}
+              style={{ width: 118 }}
               popupMatchSelectWidth={false}
-              options={codes.map((c) => ({ value: c.code, label: c.name }))}
+              options={codes.map((c) => ({ value: c.code, label: `${c.name}, ${c.usUnits ? 'US' : 'SI'}` }))}
               value={s.code || codes.find((c) => c.usual && c.usUnits === (s.units === 'US'))?.code}
               onChange={(code) => set({ ...toUnits(unitsOf(code)), code })}
             />

@@ -147,11 +147,11 @@ describe('the page of a column', () => {
       await userEvent.click(screen.getByLabelText('Design code'))
       await userEvent.click(await screen.findByText(words))
     }
-    await choose('ACI 318-19')
+    await choose('ACI 318-19, US')
     await waitFor(() =>
       expect(preview.mock.calls.at(-1)![1]).toMatchObject({ units: 'US', code: 'aci-318-19', height: 13.78 }),
     )
-    await choose('EN 1992-1-1')
+    await choose('EN 1992-1-1, SI')
     await waitFor(() =>
       expect(preview.mock.calls.at(-1)![1]).toMatchObject({ units: 'SI', code: 'en-1992-1-1', height: 4.2 }),
     )

@@ -41,7 +41,7 @@ public interface CodeEntry {
 
     Bends bends();
 
-    /** What the code says of a field of the basis, by the field's key: sentences with their clauses. */
+    /** What the code says of a field of the basis by its key, or of deflection as a whole: sentences with their clauses. */
     Map<String, String> remarks();
 
     /** Keys of the numbers of a basis that mean nothing by this code. */

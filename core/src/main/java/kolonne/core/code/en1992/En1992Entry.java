@@ -91,7 +91,7 @@ public final class En1992Entry implements CodeEntry {
         return Map.of(
                 "aggregateMm",
                 "Bars are at least it and 5 mm apart (8.2(2)).",
-                "lastingDeflection",
+                "deflection",
                 "Under sustained load the deflection is at most the span over 250 (7.4.1). What comes after the partitions is limited where they are "
                         + "likely to be damaged: give 480 or more.",
                 "redistribution",

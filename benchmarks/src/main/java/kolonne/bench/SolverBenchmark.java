@@ -151,6 +151,7 @@ public final class SolverBenchmark {
     }
 
     /** Time of EJML's sparse Cholesky in our order (its own orderings do not reduce fill); −1 if the matrix is too large. */
+    @SuppressWarnings("unchecked") // the library gives a raw type
     private static double ejml(FrameAnalysis.Matrix m) {
         if (m.symbolic().size() > MOST_FOR_EJML) {
             return -1;

@@ -1,7 +1,6 @@
 package kolonne.core.analysis;
 
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -17,18 +16,19 @@ import kolonne.core.model.SlabPanel;
 final class AppliedLoads {
     private final BuildingIndex index;
     private final Element[] elements;
-    private final List<Loading>[] loads;
+    private final List<List<Loading>> loads;
     private final Map<Integer, Double> selfWeights;
     /** Cases that take the loads of each case: itself, and the arrangements made of it. */
     private final List<List<Integer>> takers = new ArrayList<>();
 
-    @SuppressWarnings("unchecked")
     AppliedLoads(BuildingIndex index, Element[] elements, Map<String, List<PanelLoads.Share>> shares) {
         this.index = index;
         this.elements = elements;
         Building b = index.building();
-        loads = new List[elements.length];
-        Arrays.setAll(loads, m -> new ArrayList<>(6));
+        loads = new ArrayList<>(elements.length);
+        for (int m = 0; m < elements.length; m++) {
+            loads.add(new ArrayList<>(6));
+        }
         selfWeights = selfWeights(1);
         for (int c = 0; c < b.loadCases().size(); c++) {
             takers.add(new ArrayList<>(List.of(c)));
@@ -45,7 +45,7 @@ final class AppliedLoads {
         }
         panels(shares);
         for (int m = 0; m < elements.length; m++) {
-            loads[m].add(0, selfWeight(m));
+            loads.get(m).add(0, selfWeight(m));
         }
     }
 
@@ -54,18 +54,18 @@ final class AppliedLoads {
         this.index = index;
         this.elements = elements;
         selfWeights = before.selfWeights;
-        loads = before.loads.clone();
+        loads = new ArrayList<>(before.loads);
         for (int m = 0; m < elements.length; m++) {
             if (elements[m] != before.elements[m]) {
-                loads[m] = new ArrayList<>(loads[m]);
-                loads[m].set(0, selfWeight(m));
+                loads.set(m, new ArrayList<>(loads.get(m)));
+                loads.get(m).set(0, selfWeight(m));
             }
         }
     }
 
     /** Loads of a member. */
     List<Loading> of(int member) {
-        return loads[member];
+        return loads.get(member);
     }
 
     private void add(int member, SpanLoad shape, Map<Integer, Double> sizes) {
@@ -83,10 +83,11 @@ final class AppliedLoads {
             }
         });
         if (!cases.isEmpty()) {
-            loads[member].add(new Loading(
-                    shape,
-                    cases.stream().mapToInt(i -> i).toArray(),
-                    factors.stream().mapToDouble(d -> d).toArray()));
+            loads.get(member)
+                    .add(new Loading(
+                            shape,
+                            cases.stream().mapToInt(i -> i).toArray(),
+                            factors.stream().mapToDouble(d -> d).toArray()));
         }
     }
 

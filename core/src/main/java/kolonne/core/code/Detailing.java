@@ -85,6 +85,9 @@ public interface Detailing {
     /** Part of a span's bottom steel that runs into its supports. @param simple support without hogging moment */
     double bottomIntoSupport(boolean simple);
 
+    /** How far past the face of a support those bars run [mm]. */
+    double bottomRunIntoSupport();
+
     Clause bottomIntoSupportClause();
 
     /** Whether that part is anchored for its yield strength where the support is a column. */

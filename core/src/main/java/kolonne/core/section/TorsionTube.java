@@ -9,9 +9,17 @@ import kolonne.core.shape.Shape;
 public final class TorsionTube {
     private TorsionTube() {}
 
-    /** The outline with the flange where it raises the threshold (ACI 318-19 9.2.4.4), and the tube of the web's closed stirrup. @param bar diameter of the longitudinal bars [mm] */
-    public static TorsionSection of(
-            Shape s, double fc, double fy, double fyt, double cover, double stirrup, double bar, DesignCode code) {
+    /**
+     * The bars along the wall.
+     *
+     * @param cover   to the stirrups [mm]
+     * @param stirrup their diameter [mm]
+     * @param bar     diameter of the longitudinal bars [mm]
+     */
+    public record Wall(double cover, double stirrup, double bar) {}
+
+    /** The outline with the flange where it raises the threshold and the code counts it, and the tube of the web's closed stirrup. */
+    public static TorsionSection of(Shape s, double fc, double fy, double fyt, Wall wall, DesignCode code) {
         double bw = s.webWidth();
         double h = s.depth();
         double acp = bw * h;
@@ -28,8 +36,9 @@ public final class TorsionTube {
                 pcp = around;
             }
         }
-        double x1 = Math.max(1, bw - 2 * cover - stirrup);
-        double y1 = Math.max(1, h - 2 * cover - stirrup);
-        return new TorsionSection(fc, fy, fyt, bw, h, acp, pcp, x1 * y1, 2 * (x1 + y1), cover + stirrup + bar / 2);
+        double x1 = Math.max(1, bw - 2 * wall.cover() - wall.stirrup());
+        double y1 = Math.max(1, h - 2 * wall.cover() - wall.stirrup());
+        return new TorsionSection(
+                fc, fy, fyt, bw, h, acp, pcp, x1 * y1, 2 * (x1 + y1), wall.cover() + wall.stirrup() + wall.bar() / 2);
     }
 }

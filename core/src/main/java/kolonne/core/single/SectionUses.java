@@ -330,9 +330,10 @@ public final class SectionUses {
                 s.fc(),
                 s.fy(),
                 s.fyt(),
-                s.cover(),
-                s.stirrup().diameter(),
-                s.bars().stream().mapToDouble(Spot::diameter).max().orElse(0),
+                new TorsionTube.Wall(
+                        s.cover(),
+                        s.stirrup().diameter(),
+                        s.bars().stream().mapToDouble(Spot::diameter).max().orElse(0)),
                 s.code());
     }
 

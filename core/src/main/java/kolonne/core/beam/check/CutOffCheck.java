@@ -12,9 +12,6 @@ import kolonne.core.code.DesignCode;
 
 /** Bars that every stirrup needs in its corners, bottom bars that must reach the supports, and ends of bars along the spans. */
 final class CutOffCheck {
-    /** Run of bottom bars into a support [mm] (ACI 318-19 9.7.3.8.1, 9.7.3.8.2). */
-    private static final double INTO_SUPPORT = 150;
-
     private static final int CORNERS = 2;
     /** Of a development length, what rounding may take. */
     private static final double DEVELOPED = 1e-3;
@@ -105,7 +102,7 @@ final class CutOffCheck {
                 .max()
                 .orElse(0);
         double face = left ? span.faceFrom() : span.faceTo();
-        double run = Math.min(INTO_SUPPORT, roomBehind(span, left, end));
+        double run = Math.min(code.detailing().bottomRunIntoSupport(), roomBehind(span, left, end));
         boolean yields = code.detailing().bottomYieldsAtColumns() && support.kind() == BeamLine.SupportKind.COLUMN;
         double reaching = 0;
         for (int i = 0; i < cage.groups().size(); i++) {

@@ -42,9 +42,7 @@ final class FlexureChoice {
     private final Basis basis;
     private final DesignCode code;
     private final Bar stirrup;
-    /** Straight bottom bars run this far into a support at least [mm] (ACI 318-19 9.7.3.8.1), and this part of their development (EN 1992-1-1 (8.6)). */
-    private static final double LEAST_STRAIGHT = 150;
-
+    /** Straight bottom bars run this part of their development into a support at least. */
     private static final double LEAST_PART = 0.3;
 
     private final Boost boost;
@@ -500,7 +498,7 @@ final class FlexureChoice {
             double length = BarsAt.development(l.bar(), l.pairs(), s.material().fc(), false, basis);
             if (run
                     < Math.max(
-                            LEAST_STRAIGHT,
+                            code.detailing().bottomRunIntoSupport(),
                             Math.max(LEAST_PART * length, 10 * l.bar().diameter()))) {
                 return false;
             }

@@ -18,8 +18,6 @@ import kolonne.core.explain.Trace;
  * extension, and far enough that wherever a part of them is needed that part is developed (ACI 318-19 9.7.3).
  */
 final class GroupLayout {
-    /** Run of bottom bars into an interior support [mm] (ACI 318-19 9.7.3.8.2). */
-    private static final double INTO_SUPPORT = 150;
     /** On the share of the bars that must be developed, for the curve between stations. */
     private static final double MARGIN = 1.03;
     /** Part of the clear span that additional top bars cover at least. */
@@ -65,7 +63,7 @@ final class GroupLayout {
         }
         double between =
                 line.spans().get(left + 1).faceFrom() - line.spans().get(left).faceTo();
-        return Math.min(INTO_SUPPORT, between / 2 - 1);
+        return Math.min(code.detailing().bottomRunIntoSupport(), between / 2 - 1);
     }
 
     private void through(BeamCage.Face face, FlexureChoice.Choice c, boolean[] hooks, List<BeamCage.Group> out) {

@@ -61,9 +61,7 @@ public final class BeamTorsion {
                 span.material().fc(),
                 basis.fy(),
                 basis.fyt(),
-                basis.beamCover(),
-                stirrup.diameter(),
-                bar.diameter(),
+                new TorsionTube.Wall(basis.beamCover(), stirrup.diameter(), bar.diameter()),
                 basis.designCode());
     }
 

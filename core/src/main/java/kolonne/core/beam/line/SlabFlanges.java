@@ -171,6 +171,7 @@ final class SlabFlanges {
         double ny = turn * (b.x() - a.x()) / length;
         double x = a.x() + place * (b.x() - a.x());
         double y = a.y() + place * (b.y() - a.y());
+        Ray ray = new Ray(x, y, nx, ny);
         double half = index.sectionOf(m).shape().webWidth() / 2;
         double at = half + INTO;
         double thickness = Double.POSITIVE_INFINITY;
@@ -182,13 +183,13 @@ final class SlabFlanges {
             thickness = Math.min(thickness, slab.thickness());
             double exit = Double.POSITIVE_INFINITY;
             for (double[] e : slab.edges()) {
-                double t = crossing(x, y, nx, ny, e[0], e[1], e[2], e[3]);
+                double t = ray.crossing(e[0], e[1], e[2], e[3]);
                 exit = t > at ? Math.min(exit, t) : exit;
             }
             Web next = null;
             double web = exit + INTO;
             for (Web w : level.webs()) {
-                double t = w.member() == m ? Double.NaN : crossing(x, y, nx, ny, w.x1(), w.y1(), w.x2(), w.y2());
+                double t = w.member() == m ? Double.NaN : ray.crossing(w.x1(), w.y1(), w.x2(), w.y2());
                 if (t > half && t < web) {
                     web = t;
                     next = w;
@@ -211,17 +212,19 @@ final class SlabFlanges {
         return null;
     }
 
-    /** Distance along a ray to a stretch; NaN if they do not meet. */
-    private static double crossing(
-            double x, double y, double nx, double ny, double x1, double y1, double x2, double y2) {
-        double ex = x2 - x1;
-        double ey = y2 - y1;
-        double det = nx * ey - ny * ex;
-        if (Math.abs(det) < 1e-9 * Math.hypot(ex, ey)) {
-            return Double.NaN;
+    /** A ray square to a beam. @param nx its direction, a unit vector */
+    private record Ray(double x, double y, double nx, double ny) {
+        /** Distance along it to a stretch; NaN if they do not meet. */
+        double crossing(double x1, double y1, double x2, double y2) {
+            double ex = x2 - x1;
+            double ey = y2 - y1;
+            double det = nx * ey - ny * ex;
+            if (Math.abs(det) < 1e-9 * Math.hypot(ex, ey)) {
+                return Double.NaN;
+            }
+            double t = ((x1 - x) * ey - (y1 - y) * ex) / det;
+            double part = ((x1 - x) * ny - (y1 - y) * nx) / det;
+            return part >= -1e-9 && part <= 1 + 1e-9 && t > 0 ? t : Double.NaN;
         }
-        double t = ((x1 - x) * ey - (y1 - y) * ex) / det;
-        double part = ((x1 - x) * ny - (y1 - y) * nx) / det;
-        return part >= -1e-9 && part <= 1 + 1e-9 && t > 0 ? t : Double.NaN;
     }
 }

@@ -172,6 +172,12 @@ final class AciDetailing implements Detailing {
         return simple ? 1.0 / 3 : 1.0 / 4;
     }
 
+    /** 150 mm (9.7.3.8.1, 9.7.3.8.2), in the inch edition as well. */
+    @Override
+    public double bottomRunIntoSupport() {
+        return 150;
+    }
+
     /** 9.7.3.8.2, with every beam on columns taken as part of the system that resists lateral loads. */
     @Override
     public boolean bottomYieldsAtColumns() {

@@ -161,6 +161,12 @@ final class EnDetailing implements Detailing {
         return p.get("bottomIntoSupport");
     }
 
+    /** 150 mm: the bars that reach the support are checked for their anchorage besides (9.2.1.4, 9.2.1.5). */
+    @Override
+    public double bottomRunIntoSupport() {
+        return 150;
+    }
+
     /** 9.2.1.4 and 9.2.1.5 ask for the force that is there. */
     @Override
     public boolean bottomYieldsAtColumns() {

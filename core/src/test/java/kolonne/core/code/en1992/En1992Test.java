@@ -247,7 +247,8 @@ class En1992Test {
     /** 6.3.2(1): the wall is twice the way to the bars at least. 300 × 500, 4T32 in links of 10, cover 35: 61 mm, t = 122, Ak = 178 × 378, At/s of 20 kNm 0.342. */
     @Test
     void theWallHoldsTheBars() {
-        TorsionSection s = TorsionTube.of(new Shape.Rectangle(300, 500), 30, 500, 500, 35, 10, 32, CODE);
+        TorsionSection s =
+                TorsionTube.of(new Shape.Rectangle(300, 500), 30, 500, 500, new TorsionTube.Wall(35, 10, 32), CODE);
         assertEquals(20e6 / (2 * 178 * 378 * 500 / 1.15), CODE.torsion().legSteel(20e6, s, Trace.OFF), 1e-6);
         assertEquals(0.342, CODE.torsion().legSteel(20e6, s, Trace.OFF), 5e-4);
     }

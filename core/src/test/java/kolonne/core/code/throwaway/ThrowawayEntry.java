@@ -15,6 +15,7 @@ import kolonne.core.code.ShearInput;
 import kolonne.core.code.ShearStrength;
 import kolonne.core.code.aci318.Aci318;
 import kolonne.core.code.registry.Codes;
+import kolonne.core.explain.Clause;
 
 /** A made-up code, to prove that one package and one row are enough: half the shear strength of ACI, a parameter of its own, clauses of its own. */
 public final class ThrowawayEntry implements CodeEntry {
@@ -103,7 +104,7 @@ public final class ThrowawayEntry implements CodeEntry {
                         return name();
                     }
                     if (m.getName().equals("flexureClause")) {
-                        return "T.1";
+                        return Clause.of("T.1");
                     }
                     try {
                         Object out = m.invoke(Aci318.SI, args);

@@ -1,4 +1,5 @@
 import type { components } from './generated'
+import { signature } from './person'
 
 type Schemas = components['schemas']
 export type Project = Schemas['Project']
@@ -64,6 +65,9 @@ export type OptionsEdit = Schemas['OptionsEdit']
 export type RoleFactors = Schemas['RoleFactors']
 export type ForcePreview = Schemas['Preview']
 
+/** Fields of the basis to change; a national value of null is the recommended one again. */
+export type BasisChange = Partial<Omit<Basis, 'national'>> & { national?: Record<string, number | null> }
+
 /** A request that failed, in the engineer's words. */
 export class ApiError extends Error {
   readonly status: number
@@ -116,7 +120,7 @@ const p = (id: string) => `/api/projects/${encodeURIComponent(id)}`
 const json = (method: string, body: unknown, version: number): RequestInit => ({
   method,
   body: JSON.stringify(body),
-  headers: { 'Content-Type': 'application/json', 'If-Match': `"${version}"` },
+  headers: { 'Content-Type': 'application/json', 'If-Match': `"${version}"`, ...signature() },
 })
 
 export const api = {
@@ -129,8 +133,9 @@ export const api = {
   remove: (id: string) => request<void>(p(id), { method: 'DELETE' }),
   catalogue: (signal?: AbortSignal) => request<{ codes: Catalogue[] }>('/api/catalogue', { signal }),
   basis: (id: string, signal?: AbortSignal) => request<Basis>(`${p(id)}/basis`, { signal }),
-  setBasis: (id: string, version: number, basis: Basis) =>
-    request<Project>(`${p(id)}/basis`, json('PUT', basis, version)),
+  state: (id: string) => request<State>(`${p(id)}/state`),
+  changeBasis: (id: string, version: number, fields: BasisChange) =>
+    request<Project>(`${p(id)}/basis`, json('PATCH', fields, version)),
   model: (id: string, signal?: AbortSignal) => request<Model>(`${p(id)}/model`, { signal }),
   results: (id: string, q: string, signal?: AbortSignal) =>
     request<ResultsPage>(`${p(id)}/results?size=5000&q=${encodeURIComponent(q)}`, { signal }),
@@ -155,6 +160,10 @@ export const api = {
   edits: (id: string, signal?: AbortSignal) => request<History>(`${p(id)}/edits`, { signal }),
   edit: (id: string, version: number, edits: Edit[]) =>
     request<Project>(`${p(id)}/edits`, json('POST', { edits }, version)),
+  editEffects: (id: string, edits: Edit[], signal?: AbortSignal) =>
+    request<{ effects: string[] }>(`${p(id)}/edits/preview`, { ...post({ edits }), signal }),
+  setMark: (id: string, version: number, mark: string, to: string) =>
+    request<Project>(`${p(id)}/members/${encodeURIComponent(mark)}/mark`, json('PUT', { mark: to }, version)),
   undo: (id: string, version: number) => request<Project>(`${p(id)}/undo`, json('POST', {}, version)),
   redo: (id: string, version: number) => request<Project>(`${p(id)}/redo`, json('POST', {}, version)),
   element: (id: string, member: string, signal?: AbortSignal) =>

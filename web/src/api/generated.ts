@@ -450,8 +450,13 @@ export interface paths {
                 };
             };
         };
-        /** Sets the basis and redesigns (If-Match: version) */
-        put: {
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        /** Changes fields of the basis on top of what it is now and redesigns: a JSON merge patch (If-Match: version that it was made on) */
+        patch: {
             parameters: {
                 query?: never;
                 header?: never;
@@ -486,11 +491,6 @@ export interface paths {
                 };
             };
         };
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
         trace?: never;
     };
     "/api/projects/{id}/model": {
@@ -1093,7 +1093,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** All edits of the model, oldest first */
+        /** The history of model, basis, cages and marks, oldest first */
         get: {
             parameters: {
                 query?: never;
@@ -1168,6 +1168,109 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/projects/{id}/edits/preview": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** What edits would do to lines, stacks and what is set by hand; nothing is stored */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["Edits"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Effects"];
+                    };
+                };
+                /** @description What, where and how to mend */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/projects/{id}/members/{mark}/mark": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Gives a line or stack another mark (If-Match: version) */
+        put: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                    mark: string;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["Mark"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Project"];
+                    };
+                };
+                /** @description What, where and how to mend */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/projects/{id}/undo": {
         parameters: {
             query?: never;
@@ -1177,7 +1280,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** Takes the newest edit back (If-Match: version) */
+        /** Takes the newest change back (If-Match: version) */
         post: {
             parameters: {
                 query?: never;
@@ -1224,7 +1327,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** Puts the last undone edit in force again (If-Match: version) */
+        /** Puts the last undone change in force again (If-Match: version) */
         post: {
             parameters: {
                 query?: never;
@@ -2524,6 +2627,7 @@ export interface components {
             id: string;
             name: string;
             kind: string;
+            selfWeight: boolean;
             generated: boolean;
             applied: number[];
             reaction: number[];
@@ -2811,6 +2915,9 @@ export interface components {
         Edits: {
             edits: components["schemas"]["Edit"][];
         };
+        Effects: {
+            effects: string[];
+        };
         Element: {
             id: string;
             role: string;
@@ -2928,9 +3035,13 @@ export interface components {
         };
         HistoryEntry: {
             version: number;
+            kind: string;
             summary: string;
+            person: string;
             at: string;
+            changesModel: boolean;
             inForce: boolean;
+            effects: string[];
         };
         Identical: {
             lines: components["schemas"]["Alike"][];
@@ -2954,6 +3065,13 @@ export interface components {
         Lap: {
             from: number;
             to: number;
+        };
+        Latest: {
+            version: number;
+            person: string;
+            window: string;
+            summary: string;
+            effects: string[];
         };
         Legs: {
             span: number;
@@ -2998,6 +3116,9 @@ export interface components {
             header: string;
             unit: string;
             opposite: boolean;
+        };
+        Mark: {
+            mark: string;
         };
         Mass: {
             storey: string;
@@ -3215,6 +3336,7 @@ export interface components {
             crackingKnm: number;
         };
         ResultRow: {
+            id: string;
             mark: string;
             role: string;
             storeys: string[];
@@ -3381,6 +3503,7 @@ export interface components {
             done: number;
             total: number;
             findings: components["schemas"]["Finding"][];
+            last: components["schemas"]["Latest"];
             totals: components["schemas"]["Totals"] | null;
         };
         Step: {

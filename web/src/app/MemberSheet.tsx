@@ -1,12 +1,16 @@
-import { useQuery } from '@tanstack/react-query'
+import { useMutation, useQuery } from '@tanstack/react-query'
+import { App } from 'antd'
 import { useEffect } from 'react'
 import { Link, useNavigate, useParams } from 'react-router'
-import { api, type State } from '../api/client'
+import { change } from '../api/changes'
+import { api, ApiError, type Project, type State } from '../api/client'
 import { BeamSheet } from '../features/beam/BeamSheet'
 import { ColumnSheet } from '../features/column/ColumnSheet'
 import { force } from '../lib/format'
 import { lengthIn, massIn, strength, type Units } from '../lib/units'
+import { listPath } from '../lib/address'
 import { ErrorView } from '../ui/ErrorView'
+import { InlineText } from '../ui/InlineText'
 import { Loading } from '../ui/Loading'
 
 /** The sheet of one beam line or column stack, with the way to the next one that fails. */
@@ -17,6 +21,19 @@ export function MemberSheet({ id, units, state }: { id: string; units: Units; st
     queryKey: ['project', id, 'member', mark],
     queryFn: ({ signal }) => api.member(id, mark, signal),
   })
+  const { message } = App.useApp()
+  const rename = useMutation<Project, ApiError, string>({
+    mutationFn: (to) => change(id, state?.version ?? 0, (v) => api.setMark(id, v, mark, to)),
+    onSuccess: (_row, to) => void navigate(`/p/${id}/sheet/${encodeURIComponent(to)}`, { replace: true }),
+    onError: (e) => void message.error(`${e.message} ${e.findings[0]?.what ?? e.detail}`, 8),
+  })
+  // the address of a line that became part of another, or has another mark, leads on
+  const moved = q.error instanceof ApiError && q.error.status === 410 ? q.error : undefined
+  useEffect(() => {
+    if (!moved) return
+    void message.info(moved.message, 6)
+    void navigate(`/p/${id}/sheet/${encodeURIComponent(moved.findings[0]!.where)}`, { replace: true })
+  }, [moved, id, navigate, message])
   const { previous, next } = q.data ?? {}
   useEffect(() => {
     const go = (m: string | null | undefined) => m && void navigate(`/p/${id}/sheet/${encodeURIComponent(m)}`)
@@ -25,11 +42,12 @@ export function MemberSheet({ id, units, state }: { id: string; units: Units; st
         return
       if (e.key === 'n') go(next)
       if (e.key === 'p') go(previous)
-      if (e.key === 'Escape') void navigate(`/p/${id}/results?sel=${encodeURIComponent(mark)}`)
+      if (e.key === 'Escape') void navigate(listPath(id, mark))
     }
     window.addEventListener('keydown', onKey)
     return () => window.removeEventListener('keydown', onKey)
   }, [id, mark, next, previous, navigate])
+  if (moved) return <Loading words={moved.message} />
   if (q.isError) return <ErrorView error={q.error} onRetry={() => void q.refetch()} />
   if (!q.data) return <Loading words={`Opening ${mark}`} />
   const m = q.data
@@ -39,11 +57,13 @@ export function MemberSheet({ id, units, state }: { id: string; units: Units; st
   return (
     <div className="sheet">
       <div className="sheet-head">
-        <Link className="soft" to={`/p/${id}/results?sel=${encodeURIComponent(mark)}`}>
+        <Link className="soft" to={listPath(id, mark)}>
           Results
         </Link>
         <span className="soft">/ {m.beam ? m.beam.storey : 'columns'} /</span>
-        <h1>{mark}</h1>
+        <h1>
+          <InlineText value={mark} label="Mark" onCommit={(to) => rename.mutate(to)} />
+        </h1>
         <span>{labels.length > 2 ? `${labels[0]} … ${labels[labels.length - 1]}` : labels.join(', ')}</span>
         <span className="soft">
           {m.beam

@@ -1,17 +1,27 @@
 import { Tooltip } from 'antd'
 import type { State } from '../api/client'
+import type { Live } from '../api/useProject'
 import { grouped } from '../lib/format'
 import { density, tonnage, unitsOf } from '../lib/units'
 
 /** The building in one sentence, and whether the numbers on screen belong to today's model and basis. */
-export function StateSentence({ state }: { state?: State }) {
+export function StateSentence({ live: { state, reachable, waiting } }: { live: Live }) {
+  if (!reachable)
+    return (
+      <span className="sentence over-ink" role="status" data-reachable="false">
+        The server does not answer.{' '}
+        {waiting > 0
+          ? `${waiting} ${waiting === 1 ? 'change waits' : 'changes wait'} and will be sent in order.`
+          : 'What is shown stays; what you change waits until it is back.'}
+      </span>
+    )
   if (!state) return <span className="sentence soft">connecting…</span>
   const t = state.totals
   const units = unitsOf(t?.usUnits ?? false)
   return (
-    <span className="sentence" role="status" data-current={state.current}>
+    <span className="sentence parts" role="status" data-current={state.current}>
       {t && (
-        <>
+        <span className="building">
           <b>{grouped(t.members)}</b> members in <b>{grouped(t.lines)}</b> lines and stacks
           {t.overstressed > 0 && (
             <span className="over-ink">
@@ -38,9 +48,9 @@ export function StateSentence({ state }: { state?: State }) {
               <b>{tonnage(t.steelKg, units)}</b> steel, {density(t.steelKg, t.concreteM3, units)}
             </span>
           </Tooltip>
-          {' · '}
-        </>
+        </span>
       )}
+      {t && <span>·</span>}
       <Doing state={state} />
     </span>
   )

@@ -1,4 +1,6 @@
+import { useEffect } from 'react'
 import { Navigate, NavLink, Route, Routes, useParams } from 'react-router'
+import { forgetChanges } from '../api/changes'
 import { useProject, useProjectState } from '../api/useProject'
 import { BasisPage } from '../features/basis/BasisPage'
 import { UndoPills } from '../features/edit/UndoPills'
@@ -6,19 +8,24 @@ import { ModelPage } from '../features/model/ModelPage'
 import { ResultsPage } from '../features/results/ResultsPage'
 import { SchedulesPage } from '../features/schedules/SchedulesPage'
 import { unitsOf } from '../lib/units'
+import { listPath } from '../lib/address'
 import { ErrorView } from '../ui/ErrorView'
 import { Icon, type IconName } from '../ui/Icon'
 import { UnitsContext } from '../ui/useUnits'
 import { MemberSheet } from './MemberSheet'
 import { StateSentence } from './StateSentence'
 import { TitleLine } from './TitleLine'
+import { useTold } from './useTold'
 import type { Mode } from './theme'
 
 /** One project: header with the sentence of state, rail with the stations of the work, and the page. */
 export function Workspace({ mode, onMode }: { mode: Mode; onMode: () => void }) {
   const { id = '' } = useParams()
   const project = useProject(id)
-  const state = useProjectState(id)
+  const live = useProjectState(id)
+  const { state } = live
+  useTold(state)
+  useEffect(() => forgetChanges, [id])
   const units = unitsOf(state?.totals?.usUnits ?? false)
   if (project.isError) return <ErrorView error={project.error} onRetry={() => void project.refetch()} home />
   const failing = (state?.totals?.overstressed ?? 0) + (state?.totals?.failing ?? 0)
@@ -26,7 +33,7 @@ export function Workspace({ mode, onMode }: { mode: Mode; onMode: () => void }) 
     <UnitsContext.Provider value={units}>
       <div className="workspace">
         <TitleLine project={project.data} mode={mode} onMode={onMode}>
-          <StateSentence state={state} />
+          <StateSentence live={live} />
           <UndoPills id={id} state={state} />
           {state?.totals && (
             <span className="pill">
@@ -37,7 +44,7 @@ export function Workspace({ mode, onMode }: { mode: Mode; onMode: () => void }) 
         <nav className="rail" aria-label="Stations of the work">
           <Station to={`/p/${id}/model`} icon="model" name="Model" />
           <Station to={`/p/${id}/basis`} icon="basis" name="Basis" />
-          <Station to={`/p/${id}/results`} icon="results" name="Results" badge={failing} />
+          <Station to={listPath(id)} icon="results" name="Results" badge={failing} />
           <Station to={`/p/${id}/schedules`} icon="schedules" name="Schedules" />
         </nav>
         <main className="page">

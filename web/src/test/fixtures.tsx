@@ -380,6 +380,7 @@ export const state: State = {
   done: 0,
   total: 0,
   findings: [],
+  last: { version: 5, person: '', window: '', summary: '', effects: [] },
   totals: null,
 }
 
@@ -395,6 +396,7 @@ export const analysis: AnalysisSummary = {
       id: 'G',
       name: 'self-weight',
       kind: 'dead',
+      selfWeight: true,
       generated: false,
       applied: [0, 0, -900],
       reaction: [0, 0, 900],
@@ -404,6 +406,7 @@ export const analysis: AnalysisSummary = {
       id: 'W',
       name: 'wind along X',
       kind: 'wind',
+      selfWeight: false,
       generated: false,
       applied: [120, 0, 0],
       reaction: [-120, 0, 0],
@@ -426,7 +429,18 @@ export const analysis: AnalysisSummary = {
 }
 
 export const history: History = {
-  entries: [{ version: 2, summary: 'section 400x800 for member b', at: '2026-01-01T00:00:00Z', inForce: true }],
+  entries: [
+    {
+      version: 2,
+      kind: 'model',
+      summary: 'section 400x800 for member b',
+      person: 'Ines',
+      at: '2026-01-01T00:00:00Z',
+      changesModel: true,
+      inForce: true,
+      effects: [],
+    },
+  ],
   canUndo: true,
   canRedo: false,
   modelVersion: 2,

@@ -1,6 +1,7 @@
 import '@testing-library/jest-dom/vitest'
 import { cleanup, configure } from '@testing-library/react'
 import { afterEach } from 'vitest'
+import { forgetChanges } from '../api/changes'
 
 // antd measures the page; jsdom has neither of these
 window.matchMedia ??= (query: string) =>
@@ -23,4 +24,7 @@ globalThis.ResizeObserver ??= class {
 // a page is found when it has come; a busy machine takes longer than the library's one second
 configure({ asyncUtilTimeout: 15_000 })
 
-afterEach(cleanup)
+afterEach(() => {
+  cleanup()
+  forgetChanges()
+})

@@ -1,4 +1,4 @@
-import { useState } from 'react'
+import { useRef, useState } from 'react'
 
 /** A text that is typed over in place; Enter or leaving the field keeps it, Escape does not. */
 export function InlineText({
@@ -11,8 +11,11 @@ export function InlineText({
   onCommit: (v: string) => void
 }) {
   const [draft, setDraft] = useState<string>()
+  const given = useRef(false)
   const commit = () => {
-    if (draft !== undefined && draft.trim() && draft !== value) onCommit(draft.trim())
+    const up = given.current
+    given.current = false
+    if (!up && draft !== undefined && draft.trim() && draft !== value) onCommit(draft.trim())
     setDraft(undefined)
   }
   return (
@@ -26,7 +29,13 @@ export function InlineText({
       onBlur={commit}
       onKeyDown={(e) => {
         if (e.key === 'Enter') e.currentTarget.blur()
-        if (e.key === 'Escape') setDraft(undefined)
+        // the keys of the page are the page's again
+        if (e.key === 'Escape') {
+          e.stopPropagation()
+          given.current = true
+          setDraft(undefined)
+          e.currentTarget.blur()
+        }
       }}
     />
   )

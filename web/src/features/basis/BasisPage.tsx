@@ -1,26 +1,20 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
-import { App, InputNumber, Select, Tooltip } from 'antd'
-import { useState } from 'react'
-import { api, type ApiError, type Basis, type BasisField, type State } from '../../api/client'
+import { App, Select, Tooltip } from 'antd'
+import { Link } from 'react-router'
+import { change } from '../../api/changes'
+import { api, type ApiError, type Basis, type BasisChange, type BasisField, type State } from '../../api/client'
 import { unitsOf } from '../../lib/units'
 import { ErrorView } from '../../ui/ErrorView'
 import { InlineText } from '../../ui/InlineText'
 import { Loading } from '../../ui/Loading'
+import { NumberField } from '../../ui/NumberField'
 import { NationalTable } from './NationalTable'
 import { FLANGES, HEADINGS, numberOf, PREFERENCES, shown, stored, unitOf } from './fields'
 
-/** What can be taken back, by project; it outlives a look at another page. */
-export const HISTORIES = new Map<string, Basis[]>()
-
-/** The basis of design. Every change is stored at once and redesigns the building; undo takes the last one back. */
+/** The basis of design. Every change is stored at once as a field of its own and redesigns the building; undo takes the last one back. */
 export function BasisPage({ id, state }: { id: string; state?: State }) {
   const { message } = App.useApp()
   const queries = useQueryClient()
-  const [history, setHistoryShown] = useState<Basis[]>(HISTORIES.get(id) ?? [])
-  const setHistory = (h: Basis[]) => {
-    HISTORIES.set(id, h)
-    setHistoryShown(h)
-  }
   const basis = useQuery({ queryKey: ['project', id, 'basis'], queryFn: ({ signal }) => api.basis(id, signal) })
   const catalogue = useQuery({
     queryKey: ['catalogue'],
@@ -28,27 +22,25 @@ export function BasisPage({ id, state }: { id: string; state?: State }) {
     staleTime: Infinity,
   })
   const save = useMutation({
-    mutationFn: (b: Basis) => api.setBasis(id, state?.version ?? 0, b),
+    mutationFn: (fields: BasisChange) => change(id, state?.version ?? 0, (v) => api.changeBasis(id, v, fields)),
+    onMutate: async (fields) => {
+      await queries.cancelQueries({ queryKey: ['project', id, 'basis'] })
+      queries.setQueryData<Basis>(['project', id, 'basis'], (old) => old && patched(old, fields))
+    },
     onError: (e: ApiError) =>
-      void message.error(`${e.message} ${e.findings[0] ? `${e.findings[0].what} ${e.findings[0].mend}` : e.detail}`, 6),
-    onSettled: () => queries.invalidateQueries({ queryKey: ['project', id, 'basis'] }),
+      void message.error(
+        [e.message, ...e.findings.map((f) => `${f.what} ${f.mend}`), e.findings.length === 0 ? e.detail : ''].join(' '),
+        8,
+      ),
+    onSettled: () => queries.invalidateQueries({ queryKey: ['project', id] }),
   })
   if (basis.isError) return <ErrorView error={basis.error} onRetry={() => void basis.refetch()} />
   if (!basis.data || !catalogue.data) return <Loading words="Reading the basis" />
-  const b = save.isPending ? save.variables : basis.data
+  const b = basis.data
   const code = catalogue.data.codes.find((c) => c.code === b.code)!
   const units = unitsOf(code.usUnits)
-  const set = (change: Partial<Basis>) => {
-    const next = { ...b, ...change }
-    if (JSON.stringify(next) === JSON.stringify(b)) return
-    setHistory([...history, b])
-    save.mutate(next)
-  }
-  const undo = () => {
-    const last = history.at(-1)
-    if (!last) return
-    setHistory(history.slice(0, -1))
-    save.mutate(last)
+  const set = (fields: BasisChange) => {
+    if (JSON.stringify(patched(b, fields)) !== JSON.stringify(b)) save.mutate(fields)
   }
   const numbers = (part: string) =>
     code.fields
@@ -72,13 +64,10 @@ export function BasisPage({ id, state }: { id: string; state?: State }) {
         <h1>
           <InlineText value={b.name} label="Name of the basis" onCommit={(name) => set({ name })} />
         </h1>
-        <button type="button" className="pill button" disabled={history.length === 0} onClick={undo}>
-          Undo{history.length > 0 && ` (${history.length})`}
-        </button>
       </div>
       <p className="soft">
         A change is stored as it is made and redesigns the whole building; the sentence at the top says when the results
-        are current again.
+        are current again. Ctrl Z takes it back; the history is on the <Link to={`/p/${id}/model`}>Model</Link> page.
       </p>
       <div className="two basis">
         <section>
@@ -185,10 +174,21 @@ export function BasisPage({ id, state }: { id: string; state?: State }) {
         </section>
       </div>
       {code.parameters.length > 0 && (
-        <NationalTable parameters={code.parameters} given={b.national} onChange={(national) => set({ national })} />
+        <NationalTable
+          parameters={code.parameters}
+          given={b.national}
+          onChange={(key, v) => set({ national: { [key]: v } })}
+        />
       )}
     </div>
   )
+}
+
+/** The basis with some fields changed; a national value of null is the recommended one again. */
+function patched(b: Basis, fields: BasisChange): Basis {
+  const given = { ...b.national, ...fields.national }
+  const national = Object.fromEntries(Object.entries(given).filter((e): e is [string, number] => e[1] !== null))
+  return { ...b, ...fields, national }
 }
 
 function Row({ name, help, children }: { name: string; help: string; children: React.ReactNode }) {
@@ -211,33 +211,19 @@ function NumberRow(p: {
   unit: string
   onCommit: (v: number) => void
 }) {
-  const { field: f } = p
-  const [draft, setDraft] = useState<number | null>()
-  const value = draft === undefined ? p.value : draft
-  const bad = value === null || value < p.least || value > p.most || (f.kind === 'count' && !Number.isInteger(value))
-  const commit = () => {
-    if (value !== null && !bad && value !== p.value) p.onCommit(value)
-    setDraft(undefined)
-  }
   return (
-    <Row name={f.name} help={f.help}>
-      <InputNumber
-        value={value}
-        aria-label={f.name}
-        suffix={p.unit}
-        status={bad ? 'error' : undefined}
-        controls={false}
-        style={{ width: 120 }}
-        onChange={setDraft}
-        onBlur={commit}
-        onPressEnter={commit}
+    <Row name={p.field.name} help={p.field.help}>
+      <NumberField
+        label={p.field.name}
+        value={p.value}
+        unit={p.unit}
+        showUnit
+        least={p.least}
+        most={p.most}
+        whole={p.field.kind === 'count'}
+        width={120}
+        onChange={p.onCommit}
       />
-      {bad && (
-        <span className="over-ink">
-          {' '}
-          {p.least} to {p.most} {p.unit}
-        </span>
-      )}
     </Row>
   )
 }

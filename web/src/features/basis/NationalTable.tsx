@@ -1,17 +1,13 @@
-import { InputNumber } from 'antd'
-import { useState } from 'react'
 import type { Parameter } from '../../api/client'
+import { NumberField } from '../../ui/NumberField'
 
 /** Parameters that the code leaves to nations: the recommended value, and one's own in its place. */
 export function NationalTable(p: {
   parameters: Parameter[]
   given: Record<string, number>
-  onChange: (v: Record<string, number>) => void
+  /** one's own value of a parameter, or null for the recommended one */
+  onChange: (key: string, v: number | null) => void
 }) {
-  const set = (key: string, v: number | null) => {
-    const rest = Object.fromEntries(Object.entries(p.given).filter(([k]) => k !== key))
-    p.onChange(v === null ? rest : { ...rest, [key]: v })
-  }
   return (
     <section aria-label="National parameters" className="national">
       <h2>National parameters</h2>
@@ -34,7 +30,7 @@ export function NationalTable(p: {
               <td>{q.clause}</td>
               <td className="num">{q.recommended}</td>
               <td className="num">
-                <Value parameter={q} value={p.given[q.key]} onChange={(v) => set(q.key, v)} />
+                <Value parameter={q} value={p.given[q.key]} onChange={(v) => p.onChange(q.key, v)} />
               </td>
             </tr>
           ))}
@@ -53,32 +49,18 @@ function Value({
   value?: number
   onChange: (v: number | null) => void
 }) {
-  const [draft, setDraft] = useState<number | null>()
-  const shown = draft === undefined ? (value ?? null) : draft
-  const bad = shown !== null && (shown < q.least || shown > q.most)
-  const commit = () => {
-    if (!bad && draft !== undefined && draft !== (value ?? null)) onChange(draft === q.recommended ? null : draft)
-    setDraft(undefined)
-  }
   return (
-    <>
-      {bad && (
-        <span className="over-ink">
-          {q.least} to {q.most}{' '}
-        </span>
-      )}
-      <InputNumber
-        size="small"
-        controls={false}
-        aria-label={q.words}
-        placeholder={String(q.recommended)}
-        status={bad ? 'error' : undefined}
-        value={shown}
-        onChange={setDraft}
-        onBlur={commit}
-        onPressEnter={commit}
-        style={{ width: 90 }}
-      />
-    </>
+    <NumberField
+      small
+      empty
+      label={q.words}
+      placeholder={String(q.recommended)}
+      least={q.least}
+      most={q.most}
+      value={value ?? null}
+      width={90}
+      onChange={(v) => onChange(v === q.recommended ? null : v)}
+      onEmpty={() => onChange(null)}
+    />
   )
 }

@@ -19,6 +19,7 @@ import { addBars, exists, type Pick } from './editor/hand'
 import { keyed, nextPick } from './editor/keys'
 import { NeedsTable } from './editor/NeedsTable'
 import { ReadingsTable } from './editor/ReadingsTable'
+import { numberIn } from '../../lib/address'
 import { useHandSet } from './editor/useHandSet'
 import { UTILISATION_HEIGHT, UtilisationDiagram } from './UtilisationDiagram'
 import { PreferenceTable } from './PreferenceTable'
@@ -63,7 +64,7 @@ export function BeamSheet({ id, beam: stored, units, state }: { id: string; beam
       window.removeEventListener('beforeprint', onPaper)
     }
   }, [])
-  const fixed = Math.min(beam.points.length - 1, Number(params.get('at') ?? beam.governingStation))
+  const fixed = numberIn(params.get('at'), beam.governingStation, beam.points.length - 1)
   const setFixed = (i: number) => setParams({ at: String(i) }, { replace: true })
   const station = hover ?? fixed
   const point = beam.points[station]!
@@ -195,7 +196,7 @@ export function BeamSheet({ id, beam: stored, units, state }: { id: string; beam
         />
         <NeedsTable beam={beam} units={units} />
         <DemandPanel beam={beam} units={units} x={beam.points[fixed]!.x} onSave={save} />
-        <CopyPanel id={id} mark={beam.mark} version={Math.max(hand.version.current, state?.version ?? 0)} />
+        <CopyPanel id={id} mark={beam.mark} seen={state?.version ?? 0} />
         <SectionPanel id={id} mark={beam.mark} state={state} />
         <PreferenceTable id={id} mark={beam.mark} />
         {calculation.data && (

@@ -12,13 +12,14 @@ import { HatchDefs } from '../../ui/UtilisationBar'
 import { ColumnSection } from './ColumnSection'
 import { DemandTable } from './DemandTable'
 import { InteractionPlot } from './InteractionPlot'
+import { numberIn } from '../../lib/address'
 import { StackElevation } from './StackElevation'
 
 /** A column stack: its lifts, the section, the interaction with every combination, and the calculation. */
 export function ColumnSheet({ id, column, units }: { id: string; column: Column; units: Units }) {
   const [params, setParams] = useSearchParams()
   const [picked, setPicked] = useState<Demand>()
-  const number = Math.min(column.lifts.length - 1, Number(params.get('lift') ?? column.governingLift))
+  const number = numberIn(params.get('lift'), column.governingLift, column.lifts.length - 1)
   const lift = column.lifts[number]!
   const interaction = useQuery({
     queryKey: ['project', id, 'interaction', column.mark, number],

@@ -26,7 +26,7 @@ const PARTS = ['Section', 'Stiffness', 'Connections', 'Loads'] as const
 
 /** Changes the members of a line or stack: section, stiffness, connections and loads; then analyses and designs again. */
 export function EditDrawer(p: Props) {
-  const { message } = App.useApp()
+  const { message, modal } = App.useApp()
   const [part, setPart] = useState<(typeof PARTS)[number]>('Section')
   const [drafts, setDrafts] = useState<Record<string, Draft>>({})
   const [added, setAdded] = useState<PutSectionEdit[]>([])
@@ -41,30 +41,36 @@ export function EditDrawer(p: Props) {
     queryKey: ['project', p.id, 'analysis'],
     queryFn: ({ signal }) => api.analysis(p.id, signal),
   })
-  const save = useEdit(p.id, p.state, (row, from) => {
-    const key = `edit-${row.version}`
-    message.open({
-      key,
-      duration: 8,
-      type: 'success',
-      content: (
-        <>
-          Analysed again.{' '}
-          <Button
-            type="link"
-            size="small"
-            onClick={() => {
-              p.onDone(from, row.version)
-              message.destroy(key)
-            }}
-          >
-            See what moved
-          </Button>
-        </>
-      ),
-    })
-    p.onClose()
-  })
+  const [seen, setSeen] = useState(p.state?.version ?? 0)
+  const save = useEdit(
+    p.id,
+    p.state,
+    (row, from) => {
+      const key = `edit-${row.version}`
+      message.open({
+        key,
+        duration: 8,
+        type: 'success',
+        content: (
+          <>
+            Analysed again.{' '}
+            <Button
+              type="link"
+              size="small"
+              onClick={() => {
+                p.onDone(from, row.version)
+                message.destroy(key)
+              }}
+            >
+              See what moved
+            </Button>
+          </>
+        ),
+      })
+      p.onClose()
+    },
+    seen,
+  )
   const failed = elements.find((e) => e.isError)
   const list = elements.flatMap((e) => (e.data ? [e.data] : []))
   const edits = [
@@ -74,21 +80,44 @@ export function EditDrawer(p: Props) {
   const change = (members: string[], d: Draft) =>
     setDrafts((old) => ({ ...old, ...Object.fromEntries(members.map((m) => [m, { ...old[m], ...d }])) }))
   const props: PartProps = { elements: list, drafts, us: p.state?.totals?.usUnits ?? false, onChange: change }
-  const apply = () => edits.length > 0 && save.mutate({ edits })
+  // who was refused because of somebody else sees the newest state beside what they typed, and may apply it on top
+  const apply = () =>
+    edits.length > 0 &&
+    save.mutate({ edits }, { onError: (e) => e.status === 412 && setSeen(p.state?.version ?? seen) })
+  const effects = useQuery({
+    queryKey: ['project', p.id, 'effects', JSON.stringify(edits)],
+    queryFn: ({ signal }) => api.editEffects(p.id, edits, signal),
+    enabled: edits.some((e) => LINES.has(e.kind)),
+    retry: false,
+  })
+  const close = () => {
+    if (edits.length === 0) return p.onClose()
+    modal.confirm({
+      title: `Throw away ${edits.length === 1 ? 'the change' : `${edits.length} changes`}?`,
+      content: `${sentence(edits)}. Nothing of it has been applied.`,
+      okText: 'Throw away',
+      okButtonProps: { danger: true },
+      cancelText: 'Go on',
+      onOk: p.onClose,
+    })
+  }
   return (
     <Drawer
       open
       title={`Change ${p.mark}`}
       size={660}
-      onClose={p.onClose}
+      onClose={close}
       footer={
         <div className="drawer-foot">
           <span className="soft grow">
-            {edits.length === 0
-              ? 'Nothing is changed yet.'
-              : `${edits.length} change${edits.length > 1 ? 's' : ''}: ${edits.map(words).join('; ')}`}
+            {edits.length === 0 ? 'Nothing is changed yet.' : sentence(edits)}
+            {effects.data?.effects.map((e) => (
+              <div key={e} className="over-ink">
+                {e}.
+              </div>
+            ))}
           </span>
-          <Button onClick={p.onClose}>Cancel</Button>
+          <Button onClick={close}>Cancel</Button>
           <Button type="primary" disabled={edits.length === 0} loading={save.isPending} onClick={apply}>
             Apply and analyse
           </Button>
@@ -123,7 +152,11 @@ export function EditDrawer(p: Props) {
           {part === 'Loads' && (
             <LoadTable
               {...props}
-              cases={analysis.data?.balance.filter((b) => !b.generated).map((b) => ({ id: b.id, name: b.name })) ?? []}
+              cases={
+                analysis.data?.balance
+                  .filter((b) => !b.generated)
+                  .map((b) => ({ id: b.id, name: b.name, selfWeight: b.selfWeight })) ?? []
+              }
             />
           )}
         </div>
@@ -131,6 +164,12 @@ export function EditDrawer(p: Props) {
     </Drawer>
   )
 }
+
+/** Edits that may join or split lines. */
+const LINES = new Set(['section', 'put-section', 'releases'])
+
+const sentence = (edits: Edit[]) =>
+  `${edits.length} change${edits.length > 1 ? 's' : ''}: ${edits.map(words).join('; ')}`
 
 function words(e: Edit): string {
   switch (e.kind) {

@@ -1,7 +1,8 @@
-import { InputNumber, Switch, Tooltip } from 'antd'
+import { Switch, Tooltip } from 'antd'
 import type { Element, Factors } from '../../api/client'
 import type { PartProps } from './part'
 import { FACTORS } from './draft'
+import { NumberField } from '../../ui/NumberField'
 
 /** Stiffness factors: those of the role (beams and columns, set with the analysis), or a member's own. */
 export function Stiffness(p: PartProps) {
@@ -46,16 +47,16 @@ export function Stiffness(p: PartProps) {
               </td>
               {FACTORS.map((f) => (
                 <td key={f.key} className="num">
-                  <InputNumber
-                    aria-label={`${f.name} of ${e.id}`}
-                    size="small"
-                    style={{ width: 56 }}
-                    controls={false}
+                  <NumberField
+                    label={`${f.name} of ${e.id}`}
+                    small
+                    width={56}
                     disabled={!own(e)}
-                    min={0.0001}
-                    max={100}
+                    least={0.0001}
+                    most={100}
+                    live
                     value={factors(e)[f.key]}
-                    onChange={(v) => v !== null && p.onChange([e.id], { factors: { ...factors(e), [f.key]: v } })}
+                    onChange={(v) => p.onChange([e.id], { factors: { ...factors(e), [f.key]: v } })}
                   />
                 </td>
               ))}

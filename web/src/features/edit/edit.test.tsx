@@ -150,11 +150,11 @@ describe('undo and redo', () => {
         <UndoPills id="p" state={state} />
       </Around>,
     )
-    await userEvent.click(await screen.findByLabelText('Undo the edit'))
+    await userEvent.click(await screen.findByLabelText('Undo'))
     await waitFor(() => expect(undo).toHaveBeenCalledWith('p', 5))
-    await waitFor(() => expect(screen.getByLabelText('Undo the edit')).toBeEnabled())
+    await waitFor(() => expect(screen.getByLabelText('Undo')).toBeEnabled())
     await userEvent.keyboard('{Control>}z{/Control}')
     await waitFor(() => expect(undo).toHaveBeenCalledTimes(2))
-    expect(screen.getByLabelText('Redo the edit')).toBeDisabled()
+    expect(screen.getByLabelText('Redo')).toBeDisabled()
   })
 })

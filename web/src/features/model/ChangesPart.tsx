@@ -3,16 +3,25 @@ import { Button, Popconfirm } from 'antd'
 import { useState } from 'react'
 import { Link } from 'react-router'
 import { api, type Model, type State } from '../../api/client'
+import { callMe, person } from '../../api/person'
 import { ErrorView } from '../../ui/ErrorView'
+import { InlineText } from '../../ui/InlineText'
 import { Loading } from '../../ui/Loading'
 import { useEdit } from '../edit/useEdit'
 import { ForceImport } from './ForceImport'
 
-/** The edits of the model with undo and redo, and whose forces the members are designed for. */
+const KINDS: Record<string, string> = { model: 'model', basis: 'basis', cage: 'cage', mark: 'mark', undo: '', redo: '' }
+
+/** The history of the project with undo and redo, and whose forces the members are designed for. */
 export function ChangesPart({ id, state, model }: { id: string; state?: State; model: Model }) {
   const q = useQuery({ queryKey: ['project', id, 'edits'], queryFn: ({ signal }) => api.edits(id, signal) })
   const edit = useEdit(id, state)
   const [importing, setImporting] = useState(false)
+  const [name, setName] = useState(person)
+  const sign = (v: string) => {
+    callMe(v)
+    setName(v)
+  }
   if (q.isError) return <ErrorView error={q.error} onRetry={() => void q.refetch()} />
   if (!q.data) return <Loading words="Reading the history" />
   const h = q.data
@@ -20,18 +29,22 @@ export function ChangesPart({ id, state, model }: { id: string; state?: State; m
   return (
     <div className="two">
       <section>
-        <h2>Edits of the model</h2>
+        <h2>History</h2>
+        <p className="soft">
+          Changes of the model, the basis, cages and marks. Yours are signed{' '}
+          <InlineText value={name || 'your name'} label="Your name in the history" onCommit={sign} />
+        </p>
         <p>
-          <Button disabled={!h.canUndo} loading={edit.isPending} onClick={() => edit.mutate('undo')}>
+          <Button disabled={!h.canUndo} onClick={() => edit.mutate('undo')}>
             Undo
           </Button>{' '}
-          <Button disabled={!h.canRedo} loading={edit.isPending} onClick={() => edit.mutate('redo')}>
+          <Button disabled={!h.canRedo} onClick={() => edit.mutate('redo')}>
             Redo
           </Button>
         </p>
         {h.entries.length === 0 && (
           <p className="soft">
-            The model is as it was imported. Select a line in Results and press <kbd>E</kbd> to change its section,
+            Everything is as it was imported. Select a line in Results and press <kbd>E</kbd> to change its section,
             stiffness, connections or loads.
           </p>
         )}
@@ -44,10 +57,21 @@ export function ChangesPart({ id, state, model }: { id: string; state?: State; m
                   <td>
                     {e.summary}
                     {!e.inForce && ' (undone)'}
+                    {e.effects.map((t) => (
+                      <div key={t} className="soft">
+                        {t}
+                      </div>
+                    ))}
                   </td>
-                  <td className="soft">{new Date(e.at).toLocaleString()}</td>
+                  <td className="soft">{KINDS[e.kind]}</td>
+                  <td className="soft">
+                    {e.person}
+                    <div>{new Date(e.at).toLocaleString()}</div>
+                  </td>
                   <td className="num">
-                    <Link to={`/p/${id}/results?show=change&from=${before(i)}&to=${e.version}`}>what moved</Link>
+                    {e.changesModel && (
+                      <Link to={`/p/${id}/results?show=change&from=${before(i)}&to=${e.version}`}>what moved</Link>
+                    )}
                   </td>
                 </tr>
               ))

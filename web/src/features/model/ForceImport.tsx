@@ -1,6 +1,7 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { App, Button, Input, Modal, Select, Switch, Tooltip, Upload } from 'antd'
 import { useState } from 'react'
+import { change } from '../../api/changes'
 import {
   api,
   type ApiError,
@@ -46,7 +47,8 @@ export function ForceImport({ id, state, onClose }: { id: string; state?: State;
     queryFn: ({ signal }) => api.forcePreview(id, file!.file, file!.sheet, mapping, signal),
   })
   const take = useMutation<Project, ApiError>({
-    mutationFn: () => api.forceImport(id, file!.file, state?.version ?? 0, file!.sheet, mapping, name),
+    mutationFn: () =>
+      change(id, state?.version ?? 0, (v) => api.forceImport(id, file!.file, v, file!.sheet, mapping, name)),
     onSuccess: () => {
       void message.success('The forces were taken; the design follows them.')
       onClose()

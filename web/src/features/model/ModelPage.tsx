@@ -12,7 +12,7 @@ import { ReadPart } from './ReadPart'
 const PARTS = [
   { value: 'read', label: 'What was read' },
   { value: 'analysis', label: 'Analysis' },
-  { value: 'changes', label: 'Changes and forces' },
+  { value: 'changes', label: 'History and forces' },
 ]
 
 /** The model: what was read, how it is analysed and balances, and how it was changed. */

@@ -1,8 +1,9 @@
 import { useQuery } from '@tanstack/react-query'
-import { Button, InputNumber, Switch, Tooltip } from 'antd'
+import { Button, Switch, Tooltip } from 'antd'
 import { useState } from 'react'
 import { api, type Factors, type Options, type OptionsEdit, type State } from '../../api/client'
 import { Loading } from '../../ui/Loading'
+import { NumberField } from '../../ui/NumberField'
 import { factorFields, FACTORS } from '../edit/draft'
 import { useEdit } from '../edit/useEdit'
 
@@ -12,6 +13,14 @@ interface Props {
   id: string
   state?: State
   cases: { id: string; name: string }[]
+}
+
+/** Factors of the axial forces with that of one case; none where it is 0. */
+function withFactor(all: Record<string, number>, loadCase: string, v: number): Record<string, number> {
+  const next = { ...all }
+  if (v) next[loadCase] = v
+  else delete next[loadCase]
+  return next
 }
 
 /** How the frame is analysed; nothing happens until it is applied, then the model is solved and designed again. */
@@ -41,13 +50,14 @@ export function OptionsForm({ id, state, cases }: Props) {
         name="Rigid ends"
         help="Part of the length inside a joint that does not deform: 0 measures members to the joints, 1 to the faces. Members with rigid ends in the model keep theirs."
       >
-        <InputNumber
-          aria-label="Rigid ends"
-          min={0}
-          max={1}
+        <NumberField
+          label="Rigid ends"
+          least={0}
+          most={1}
           step={0.1}
+          live
           value={o.rigidEnds}
-          onChange={(v) => v !== null && set({ rigidEnds: v })}
+          onChange={(rigidEnds) => set({ rigidEnds })}
         />
       </Row>
       <Row
@@ -76,19 +86,16 @@ export function OptionsForm({ id, state, cases }: Props) {
             {cases.map((c) => (
               <label key={c.id} className="factor-chip">
                 {c.id}{' '}
-                <InputNumber
-                  size="small"
-                  style={{ width: 54 }}
-                  controls={false}
-                  aria-label={`Factor of ${c.id}`}
+                <NumberField
+                  small
+                  width={54}
+                  label={`Factor of ${c.id}`}
                   placeholder="0"
-                  value={o.pDelta[c.id]}
-                  onChange={(v) => {
-                    const next = { ...o.pDelta }
-                    if (v) next[c.id] = v
-                    else delete next[c.id]
-                    set({ pDelta: next })
-                  }}
+                  empty
+                  live
+                  value={o.pDelta[c.id] ?? null}
+                  onChange={(v) => set({ pDelta: withFactor(o.pDelta, c.id, v) })}
+                  onEmpty={() => set({ pDelta: withFactor(o.pDelta, c.id, 0) })}
                 />
               </label>
             ))}
@@ -114,15 +121,15 @@ export function OptionsForm({ id, state, cases }: Props) {
               <td>{role}</td>
               {FACTORS.map((f) => (
                 <td key={f.key} className="num">
-                  <InputNumber
-                    size="small"
-                    style={{ width: 58 }}
-                    controls={false}
-                    min={0.0001}
-                    max={100}
-                    aria-label={`${f.name} of ${role}`}
+                  <NumberField
+                    small
+                    width={58}
+                    least={0.0001}
+                    most={100}
+                    live
+                    label={`${f.name} of ${role}`}
                     value={o[role][f.key]}
-                    onChange={(v) => v !== null && set({ [role]: { ...o[role], [f.key]: v } })}
+                    onChange={(v) => set({ [role]: { ...o[role], [f.key]: v } })}
                   />
                 </td>
               ))}

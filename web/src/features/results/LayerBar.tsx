@@ -112,7 +112,7 @@ export function LayerBar(p: Props) {
 /** The two versions to compare. */
 function Versions({ id, layer, onSet }: { id: string; layer: Layer; onSet: Props['onSet'] }) {
   const history = useQuery({ queryKey: ['project', id, 'edits'], queryFn: ({ signal }) => api.edits(id, signal) })
-  const entries = history.data?.entries ?? []
+  const entries = (history.data?.entries ?? []).filter((e) => e.changesModel)
   const before = entries.at(-2)?.version ?? 1
   useEffect(() => {
     if (layer.from === 0 && history.data) onSet({ from: String(before) })

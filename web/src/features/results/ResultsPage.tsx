@@ -5,6 +5,7 @@ import { useNavigate, useSearchParams } from 'react-router'
 import { api, type State } from '../../api/client'
 import type { Mode } from '../../app/theme'
 import { ErrorView } from '../../ui/ErrorView'
+import { rememberList } from '../../lib/address'
 import { distanceIn } from '../../lib/units'
 import { Loading } from '../../ui/Loading'
 import { useUnits } from '../../ui/useUnits'
@@ -32,6 +33,7 @@ export function ResultsPage({ id, mode, state }: { id: string; mode: Mode; state
   const units = useUnits()
   const box = useRef<HTMLInputElement>(null)
   const q = params.get('q') ?? ''
+  useEffect(() => rememberList(id, params.toString()), [id, params])
   const selected = params.get('sel') ?? undefined
   const kind = params.get('view') === '3d' ? '3d' : 'plan'
   const layer = useLayer(id, choiceOf(params))

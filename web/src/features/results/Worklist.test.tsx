@@ -77,7 +77,7 @@ describe('the sentence of state', () => {
     totals: null,
   } as unknown as State
   it('says what is being computed and how far', () => {
-    render(<StateSentence state={state} />)
+    render(<StateSentence live={{ state, reachable: true, waiting: 0 }} />)
     expect(screen.getByRole('status')).toHaveTextContent('designing 50 %…')
   })
   it('says why a building could not be designed', () => {
@@ -90,7 +90,7 @@ describe('the sentence of state', () => {
       clause: '',
       combination: '',
     } as Finding
-    render(<StateSentence state={{ ...state, doing: '', findings: [f] }} />)
+    render(<StateSentence live={{ state: { ...state, doing: '', findings: [f] }, reachable: true, waiting: 0 }} />)
     expect(screen.getByText(/not designed: It moves freely/)).toBeInTheDocument()
   })
 })

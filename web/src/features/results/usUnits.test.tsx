@@ -31,7 +31,7 @@ describe('a project in US customary units', () => {
       concreteM3: 76.4554857984,
       causes: {},
     }
-    render(<StateSentence state={{ ...state, totals }} />)
+    render(<StateSentence live={{ state: { ...state, totals }, reachable: true, waiting: 0 }} />)
     expect(screen.getByText('10.0 tons')).toBeInTheDocument()
     expect(screen.getByText(/200 lb\/yd³/)).toBeInTheDocument()
   })
@@ -49,7 +49,7 @@ describe('a project in US customary units', () => {
       concreteM3: 75,
       causes: {},
     }
-    render(<StateSentence state={{ ...state, totals }} />)
+    render(<StateSentence live={{ state: { ...state, totals }, reachable: true, waiting: 0 }} />)
     expect(screen.getByText('9.0 t')).toBeInTheDocument()
     expect(screen.getByText(/120 kg\/m³/)).toBeInTheDocument()
   })

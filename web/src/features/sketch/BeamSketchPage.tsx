@@ -1,9 +1,10 @@
 import { Button, Select, Switch } from 'antd'
 import type { BeamSketch } from '../../api/client'
 import type { Mode } from '../../app/theme'
+import { NumberField } from '../../ui/NumberField'
 import { BeamPicture } from './BeamPicture'
 import { Cases } from './Cases'
-import { NumberField, SectionField } from './fields'
+import { SectionField } from './fields'
 import { beamStart, beamToUnits, withSpan, withoutSpan } from './beamDraft'
 import { SketchFrame } from './SketchFrame'
 import { useDraft } from './useDraft'
@@ -112,16 +113,22 @@ export function BeamSketchPage({ mode, onMode }: { mode: Mode; onMode: () => voi
                   <>
                     <td className="num">
                       <NumberField
+                        small
+                        live
+                        unit={length}
                         label={`Column below support ${i + 1}`}
-                        min={0}
+                        least={0}
                         value={p.below}
                         onChange={(below) => stand(i, { below })}
                       />
                     </td>
                     <td className="num">
                       <NumberField
+                        small
+                        live
+                        unit={length}
                         label={`Column above support ${i + 1}`}
-                        min={0}
+                        least={0}
                         value={p.above}
                         onChange={(above) => stand(i, { above })}
                       />
@@ -164,8 +171,11 @@ export function BeamSketchPage({ mode, onMode }: { mode: Mode; onMode: () => voi
                 <td>{i + 1}</td>
                 <td className="num">
                   <NumberField
+                    small
+                    live
+                    unit={length}
                     label={`Length of span ${i + 1}`}
-                    min={0.1}
+                    least={0.1}
                     value={p.length}
                     onChange={(v) => span(i, { length: v })}
                   />
@@ -198,9 +208,12 @@ export function BeamSketchPage({ mode, onMode }: { mode: Mode; onMode: () => voi
         <label className="inline-field">
           f′c{' '}
           <NumberField
+            small
+            live
+            unit={us ? 'ksi' : 'MPa'}
             label="Strength of the concrete"
-            min={us ? 2 : 15}
-            max={us ? 15 : 100}
+            least={us ? 2 : 15}
+            most={us ? 15 : 100}
             value={s.fc}
             onChange={(fc) => set({ ...s, fc })}
           />{' '}
@@ -292,10 +305,13 @@ export function BeamSketchPage({ mode, onMode }: { mode: Mode; onMode: () => voi
                     </td>
                     <td className="num">
                       <NumberField
+                        small
+                        live
+                        unit={length}
                         label={`Start of load ${i + 1}`}
                         width={54}
-                        min={0}
-                        max={most}
+                        least={0}
+                        most={most}
                         value={l.from}
                         onChange={(from) => load(i, { from })}
                       />
@@ -303,10 +319,13 @@ export function BeamSketchPage({ mode, onMode }: { mode: Mode; onMode: () => voi
                     <td className="num">
                       {spread && (
                         <NumberField
+                          small
+                          live
+                          unit={length}
                           label={`End of load ${i + 1}`}
                           width={54}
-                          min={0}
-                          max={most}
+                          least={0}
+                          most={most}
                           value={l.to}
                           onChange={(to) => load(i, { to })}
                         />
@@ -314,7 +333,10 @@ export function BeamSketchPage({ mode, onMode }: { mode: Mode; onMode: () => voi
                     </td>
                     <td className="num">
                       <NumberField
-                        label={`Size of load ${i + 1}`}
+                        small
+                        live
+                        unit={l.kind === 'point' ? force : l.kind === 'moment' ? moment : line}
+                        label={`Value of load ${i + 1}`}
                         width={58}
                         value={l.value}
                         onChange={(v) => load(i, { value: v, valueTo: l.valueTo === l.value ? v : l.valueTo })}
@@ -323,7 +345,10 @@ export function BeamSketchPage({ mode, onMode }: { mode: Mode; onMode: () => voi
                     <td className="num">
                       {spread && (
                         <NumberField
-                          label={`Size at the end of load ${i + 1}`}
+                          small
+                          live
+                          unit={l.kind === 'point' ? force : l.kind === 'moment' ? moment : line}
+                          label={`Value at the end of load ${i + 1}`}
                           width={58}
                           value={l.valueTo}
                           onChange={(valueTo) => load(i, { valueTo })}

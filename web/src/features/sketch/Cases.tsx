@@ -1,6 +1,7 @@
-import { Button, Input, Select } from 'antd'
+import { Button, Input, Select, Tooltip } from 'antd'
+import { useState } from 'react'
+import { NumberField } from '../../ui/NumberField'
 import type { BeamSketch } from '../../api/client'
-import { NumberField } from './fields'
 
 type Case = BeamSketch['cases'][number]
 
@@ -41,13 +42,11 @@ export function Cases({
           {cases.map((c, i) => (
             <tr key={i}>
               <td>
-                <Input
-                  size="small"
-                  aria-label={`Case ${i + 1}`}
-                  style={{ width: 54 }}
+                <CaseName
+                  label={`Case ${i + 1}`}
                   value={c.id}
-                  status={c.id.trim() ? undefined : 'error'}
-                  onChange={(e) => onRename(c.id, e.target.value)}
+                  others={cases.filter((k) => k !== c).map((k) => k.id)}
+                  onCommit={(to) => onRename(c.id, to)}
                 />
               </td>
               <td>
@@ -71,10 +70,12 @@ export function Cases({
               </td>
               <td className="num">
                 <NumberField
+                  small
+                  live
                   label={`Self-weight in ${c.id}`}
                   width={52}
-                  min={0}
-                  max={10}
+                  least={0}
+                  most={10}
                   value={c.selfWeight}
                   onChange={(selfWeight) => put(i, { selfWeight })}
                 />
@@ -98,5 +99,38 @@ export function Cases({
         Add a case
       </Button>
     </section>
+  )
+}
+
+/** The short name of a case; it counts when the field is left, so that typing never passes through another's name. */
+function CaseName(p: { label: string; value: string; others: string[]; onCommit: (v: string) => void }) {
+  const [draft, setDraft] = useState<string>()
+  const text = (draft ?? p.value).trim()
+  const trouble = text === '' ? 'Type a name.' : p.others.includes(text) ? `Another case is called ${text}.` : undefined
+  const leave = () => {
+    if (draft === undefined || trouble) return
+    if (text !== p.value) p.onCommit(text)
+    setDraft(undefined)
+  }
+  return (
+    <Tooltip title={trouble} open={trouble !== undefined} color="var(--over)">
+      <Input
+        size="small"
+        aria-label={p.label}
+        aria-invalid={trouble !== undefined}
+        style={{ width: 54 }}
+        value={draft ?? p.value}
+        status={trouble ? 'error' : undefined}
+        onChange={(e) => setDraft(e.target.value)}
+        onBlur={leave}
+        onPressEnter={leave}
+        onKeyDown={(e) => {
+          if (e.key === 'Escape' && draft !== undefined) {
+            e.stopPropagation()
+            setDraft(undefined)
+          }
+        }}
+      />
+    </Tooltip>
   )
 }

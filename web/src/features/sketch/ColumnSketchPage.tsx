@@ -1,10 +1,11 @@
 import { Select } from 'antd'
 import type { ColumnSketch } from '../../api/client'
 import type { Mode } from '../../app/theme'
+import { NumberField } from '../../ui/NumberField'
 import { Cases } from './Cases'
 import { noLoad, columnStart, columnToUnits, type ColumnLoad } from './columnDraft'
 import { ColumnPicture } from './ColumnPicture'
-import { NumberField, SectionField } from './fields'
+import { SectionField } from './fields'
 import { SketchFrame } from './SketchFrame'
 import { useDraft } from './useDraft'
 
@@ -49,7 +50,15 @@ export function ColumnSketchPage({ mode, onMode }: { mode: Mode; onMode: () => v
         <div className="field">
           <span>Height</span>
           <span>
-            <NumberField label="Height" min={0.3} value={s.height} onChange={(height) => set({ ...s, height })} />{' '}
+            <NumberField
+              small
+              live
+              unit={us ? 'ft' : 'm'}
+              label="Height"
+              least={0.3}
+              value={s.height}
+              onChange={(height) => set({ ...s, height })}
+            />{' '}
             {us ? 'ft' : 'm'}
           </span>
         </div>
@@ -63,9 +72,12 @@ export function ColumnSketchPage({ mode, onMode }: { mode: Mode; onMode: () => v
           <span>Concrete, f′c</span>
           <span>
             <NumberField
+              small
+              live
+              unit={us ? 'ksi' : 'MPa'}
               label="Strength of the concrete"
-              min={us ? 2 : 15}
-              max={us ? 15 : 100}
+              least={us ? 2 : 15}
+              most={us ? 15 : 100}
               value={s.fc}
               onChange={(fc) => set({ ...s, fc })}
             />{' '}
@@ -135,6 +147,9 @@ export function ColumnSketchPage({ mode, onMode }: { mode: Mode; onMode: () => v
                 {s.cases.map((c) => (
                   <td key={c.id} className="num">
                     <NumberField
+                      small
+                      live
+                      unit={units[k.unit]}
                       label={`${k.name} in ${c.id}`}
                       value={of(c.id)[k.key]}
                       onChange={(v) => put(c.id, { [k.key]: v })}

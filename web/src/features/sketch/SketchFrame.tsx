@@ -1,6 +1,6 @@
 import { keepPreviousData, useMutation, useQuery } from '@tanstack/react-query'
 import { Button, Select, Tooltip } from 'antd'
-import { useEffect, useState, type ReactNode } from 'react'
+import { useEffect, useState, type ReactNode, useRef } from 'react'
 import { Link, useNavigate } from 'react-router'
 import {
   api,
@@ -42,7 +42,17 @@ export function SketchFrame<T extends BeamSketch | ColumnSketch>(p: Props<T>) {
   const make = useMutation<Project, ApiError>({
     mutationFn: () => api.sketchCreate(p.kind, s),
     onSuccess: (row) => void navigate(`/p/${row.id}/results`),
+    onSettled: () => {
+      making.current = false
+    },
   })
+  // the second click of two quick ones comes before the page is drawn again
+  const making = useRef(false)
+  const makeOnce = () => {
+    if (making.current) return
+    making.current = true
+    make.mutate()
+  }
   const catalogue = useQuery({
     queryKey: ['catalogue'],
     queryFn: ({ signal }) => api.catalogue(signal),
@@ -111,7 +121,7 @@ export function SketchFrame<T extends BeamSketch | ColumnSketch>(p: Props<T>) {
           {preview.isError && <ErrorView error={preview.error} onRetry={() => void preview.refetch()} />}
           {preview.data && <FindingList findings={preview.data.findings} />}
           <p className="sketch-foot">
-            <Button type="primary" disabled={bad} loading={make.isPending} onClick={() => make.mutate()}>
+            <Button type="primary" disabled={bad} loading={make.isPending} onClick={makeOnce}>
               Make it a project and design it
             </Button>
             {preview.data && !bad && (

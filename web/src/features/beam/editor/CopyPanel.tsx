@@ -2,11 +2,12 @@ import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { Button, Checkbox } from 'antd'
 import { useState } from 'react'
 import { Link } from 'react-router'
+import { change } from '../../../api/changes'
 import { api, type ApiError, type Project } from '../../../api/client'
 import { ErrorView } from '../../../ui/ErrorView'
 
 /** Lines of the same geometry, each checked with this cage; those chosen take it over by hand. */
-export function CopyPanel({ id, mark, version }: { id: string; mark: string; version: number }) {
+export function CopyPanel({ id, mark, seen }: { id: string; mark: string; seen: number }) {
   const [open, setOpen] = useState(false)
   const [left, setLeft] = useState<string[]>([])
   const queries = useQueryClient()
@@ -16,7 +17,7 @@ export function CopyPanel({ id, mark, version }: { id: string; mark: string; ver
     queryFn: ({ signal }) => api.identical(id, mark, signal),
   })
   const copy = useMutation<Project, ApiError, string[]>({
-    mutationFn: (marks) => api.copyCage(id, mark, version, marks),
+    mutationFn: (marks) => change(id, seen, (v) => api.copyCage(id, mark, v, marks)),
     onSettled: () => queries.invalidateQueries({ queryKey: ['project', id] }),
   })
   const lines = q.data?.lines ?? []

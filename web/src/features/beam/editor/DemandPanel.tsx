@@ -1,7 +1,8 @@
-import { Button, InputNumber } from 'antd'
+import { Button } from 'antd'
 import { useState } from 'react'
 import type { Beam, Hand } from '../../../api/client'
 import { distanceIn, forceIn, momentIn, type Units } from '../../../lib/units'
+import { NumberField } from '../../../ui/NumberField'
 
 const FIELDS = [
   { key: 'sagging', words: 'M+', moment: true, says: 'Sagging moment, by size' },
@@ -71,27 +72,27 @@ export function DemandPanel({
         <div className="demand-form">
           <label>
             from, {units.distance}
-            <InputNumber size="small" value={from} onChange={setFrom} aria-label="Demand from" />
+            <NumberField small live unit={units.distance} value={from} onChange={setFrom} label="Demand from" />
           </label>
           <label>
             to, {units.distance}
-            <InputNumber size="small" value={to} onChange={setTo} aria-label="Demand to" />
+            <NumberField small live unit={units.distance} value={to} onChange={setTo} label="Demand to" />
           </label>
           {FIELDS.map((f) => (
             <label key={f.key} title={f.says}>
               {f.words}, {unit(f.moment)}
-              <InputNumber
-                size="small"
-                min={0}
+              <NumberField
+                small
+                live
+                empty
+                width={90}
+                unit={unit(f.moment)}
+                least={0}
                 placeholder="analysis"
-                aria-label={f.says}
-                onChange={(v) =>
-                  setValues((old) =>
-                    v === null
-                      ? Object.fromEntries(Object.entries(old).filter(([k]) => k !== f.key))
-                      : { ...old, [f.key]: v },
-                  )
-                }
+                label={f.says}
+                value={values[f.key] ?? null}
+                onChange={(v) => setValues((old) => ({ ...old, [f.key]: v }))}
+                onEmpty={() => setValues((old) => Object.fromEntries(Object.entries(old).filter(([k]) => k !== f.key)))}
               />
             </label>
           ))}

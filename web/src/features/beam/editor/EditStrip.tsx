@@ -1,7 +1,8 @@
-import { Button, InputNumber, Select, Tooltip } from 'antd'
+import { Button, Select, Tooltip } from 'antd'
 import type { ReactNode } from 'react'
 import type { Beam, Hand } from '../../../api/client'
 import { distanceIn, lengthFrom, lengthIn, type Units } from '../../../lib/units'
+import { NumberField } from '../../../ui/NumberField'
 import { StirrupOptions } from './StirrupOptions'
 import {
   changeBars,
@@ -215,15 +216,17 @@ function ZoneFields({ id, beam, index, units, onSave, onPick }: Props & { index:
         />
       </Field>
       <Field words={`spacing, ${units.length}`}>
-        <InputNumber
-          size="small"
-          aria-label="Spacing"
-          style={{ width: 66 }}
-          min={lengthIn(25, units)}
-          max={lengthIn(1000, units)}
+        <NumberField
+          small
+          label="Spacing"
+          width={66}
+          unit={units.length}
+          least={Number(lengthIn(25, units).toFixed(2))}
+          most={Number(lengthIn(1000, units).toFixed(2))}
           step={lengthIn(beam.spacingStepMm, units)}
-          value={Number(lengthIn(z.spacing, units).toFixed(2))}
-          onChange={(v) => v && onSave(changeZone(beam, index, { spacing: lengthFrom(v, units) }))}
+          decimals={2}
+          value={lengthIn(z.spacing, units)}
+          onChange={(v) => onSave(changeZone(beam, index, { spacing: lengthFrom(v, units) }))}
         />
       </Field>
       {!first && (
@@ -327,23 +330,16 @@ function Sizes(p: { words: string; value: string; sizes: string[]; onChange: (v:
 
 /** A place along the line; taken when the field is left or on Enter. */
 function Place(p: { words: string; value: number; units: Units; onChange: (mm: number) => void }) {
-  const shown = Number(distanceIn(p.value, p.units).toFixed(2))
-  const take = (text: string) => {
-    const v = Number(text)
-    if (text.trim() !== '' && Number.isFinite(v) && Math.abs(v - shown) > 0.004)
-      p.onChange(p.units.us ? v * 304.8 : v * 1000)
-  }
   return (
     <Field words={`${p.words}, ${p.units.distance}`}>
-      <InputNumber
-        size="small"
-        controls={false}
-        aria-label={`Bars or zone ${p.words}`}
-        style={{ width: 64 }}
-        key={shown}
-        defaultValue={shown}
-        onBlur={(e) => take(e.target.value)}
-        onPressEnter={(e) => take((e.target as HTMLInputElement).value)}
+      <NumberField
+        small
+        width={64}
+        label={`Bars or zone ${p.words}`}
+        unit={p.units.distance}
+        decimals={2}
+        value={distanceIn(p.value, p.units)}
+        onChange={(v) => p.onChange(p.units.us ? v * 304.8 : v * 1000)}
       />
     </Field>
   )

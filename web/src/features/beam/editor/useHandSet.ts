@@ -1,6 +1,7 @@
 import { useQueryClient } from '@tanstack/react-query'
 import { App } from 'antd'
 import { useCallback, useRef, useState } from 'react'
+import { change } from '../../../api/changes'
 import { api, type ApiError, type Beam, type Hand, type Member, type State } from '../../../api/client'
 
 /**
@@ -12,11 +13,11 @@ export function useHandSet(id: string, mark: string, state: State | undefined) {
   const queries = useQueryClient()
   const [preview, setPreview] = useState<Beam>()
   const [saving, setSaving] = useState(false)
-  const version = useRef(0)
+  const seen = useRef(0)
   const busy = useRef(false)
   const waiting = useRef<Hand>(undefined)
   const trying = useRef<AbortController>(undefined)
-  version.current = Math.max(version.current, state?.version ?? 0)
+  seen.current = state?.version ?? 0
 
   const failed = useCallback(
     (e: unknown) => {
@@ -41,8 +42,7 @@ export function useHandSet(id: string, mark: string, state: State | undefined) {
         while (waiting.current) {
           const next = waiting.current
           waiting.current = undefined
-          const answer = await api.handSet(id, mark, version.current, next)
-          version.current = answer.version
+          const answer = await change(id, seen.current, (v) => api.handSet(id, mark, v, next))
           queries.setQueryData<Member>(['project', id, 'member', mark], (old) => old && { ...old, beam: answer.beam })
         }
       } catch (e) {
@@ -70,5 +70,5 @@ export function useHandSet(id: string, mark: string, state: State | undefined) {
     [id, mark],
   )
 
-  return { save, tryOut, preview, saving, version }
+  return { save, tryOut, preview, saving }
 }

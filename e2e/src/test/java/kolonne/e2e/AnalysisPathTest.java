@@ -75,11 +75,11 @@ class AnalysisPathTest extends BrowserTest {
         assertNotEquals("0", changed.first().locator(".num").last().textContent());
         assertThat(page.getByRole(AriaRole.STATUS)).hasAttribute("data-current", "true");
         page.keyboard().press("Control+z");
-        assertThat(page.getByLabel("Redo the edit")).isEnabled();
-        assertThat(page.getByLabel("Undo the edit")).isDisabled();
+        assertThat(redo()).isEnabled();
+        assertThat(undo()).isDisabled();
         page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Model"))
                 .click();
-        page.getByText("Changes and forces", new Page.GetByTextOptions().setExact(true))
+        page.getByText("History and forces", new Page.GetByTextOptions().setExact(true))
                 .click();
         assertThat(page.getByText("(undone)").first()).isVisible();
     }
@@ -109,7 +109,7 @@ class AnalysisPathTest extends BrowserTest {
         assertThat(page.getByRole(AriaRole.STATUS)).hasAttribute("data-current", "true");
         page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Model"))
                 .click();
-        page.getByText("Changes and forces", new Page.GetByTextOptions().setExact(true))
+        page.getByText("History and forces", new Page.GetByTextOptions().setExact(true))
                 .click();
         Path table = Files.createTempFile("forces", ".csv");
         Files.writeString(table, "Stab;LC;x [m];N [kN];M [kNm]\nC1;D;0;1500;60\nC1;D;4.2;1480;-60\nC9;D;0;1;1\n");
@@ -143,8 +143,8 @@ class AnalysisPathTest extends BrowserTest {
                         .first())
                 .isVisible();
         assertThat(page.getByRole(AriaRole.STATUS)).hasAttribute("data-current", "true");
-        page.getByLabel("Undo the edit").click();
-        assertThat(page.getByLabel("Redo the edit")).isEnabled();
+        undo().click();
+        assertThat(redo()).isEnabled();
         assertThat(page.getByRole(AriaRole.STATUS)).hasAttribute("data-current", "true");
     }
 

@@ -91,6 +91,14 @@ abstract class BrowserTest {
                 .isVisible();
     }
 
+    protected Locator undo() {
+        return page.getByLabel("Undo", new Page.GetByLabelOptions().setExact(true));
+    }
+
+    protected Locator redo() {
+        return page.getByLabel("Redo", new Page.GetByLabelOptions().setExact(true));
+    }
+
     protected Locator rows() {
         return page.locator("section[aria-label=Worklist] [role=option]");
     }

@@ -13,10 +13,13 @@ import kolonne.core.beam.cage.HandCage;
 import kolonne.core.beam.check.BeamContext;
 import kolonne.core.beam.check.BeamDesign;
 import kolonne.core.beam.choice.BeamDesigner;
+import kolonne.core.beam.line.BeamLine;
 import kolonne.core.column.check.ColumnContext;
 import kolonne.core.column.check.ColumnDesign;
+import kolonne.core.column.choice.ColumnDesigner;
 import kolonne.core.finding.Finding;
 import kolonne.core.finding.Severity;
+import kolonne.core.mark.Marks;
 
 /**
  * A designed building.
@@ -66,17 +69,38 @@ public record BuildingDesign(
 
     /** The same with some lines as now set by hand; all else stays as it was designed. @param hand of the whole building */
     public BuildingDesign with(Map<String, HandCage> hand, Set<String> lines) {
+        return with(Marks.NONE, hand, lines);
+    }
+
+    /**
+     * The same with some lines and stacks as now set by hand or marked; all else stays as it was designed.
+     *
+     * @param marks of the whole building; where a line is not among them it keeps its own
+     * @param hand  of the whole building
+     * @param lines ids of those that changed
+     */
+    public BuildingDesign with(Marks marks, Map<String, HandCage> hand, Set<String> lines) {
         BeamContext context = beamContext.with(hand);
         List<BeamDesign> now = new ArrayList<>(beams);
         Quantities q = quantities;
         for (int i = 0; i < now.size(); i++) {
-            if (lines.contains(now.get(i).line().id())) {
-                BeamDesign d = BeamDesigner.design(now.get(i).line(), context);
+            BeamLine line = now.get(i).line();
+            if (lines.contains(line.id())) {
+                BeamDesign d = BeamDesigner.design(line.with(marks.markOf(line.id(), line.mark())), context);
                 q = q.minus(Quantities.of(now.get(i), basis)).plus(Quantities.of(d, basis));
                 now.set(i, d);
             }
         }
-        return new BuildingDesign(analysis, basis, now, columns, context, columnContext, q);
+        List<ColumnDesign> stacks = columns.stream()
+                .map(c -> lines.contains(c.stack().id())
+                        ? ColumnDesigner.design(
+                                c.stack()
+                                        .with(marks.markOf(
+                                                c.stack().id(), c.stack().mark())),
+                                columnContext)
+                        : c)
+                .toList();
+        return new BuildingDesign(analysis, basis, now, stacks, context, columnContext, q);
     }
 
     /** What concerns the building as a whole. */

@@ -19,6 +19,7 @@ import kolonne.core.column.choice.ColumnDesigner;
 import kolonne.core.column.line.ColumnStack;
 import kolonne.core.column.line.ColumnStacks;
 import kolonne.core.demand.Sidesway;
+import kolonne.core.mark.Marks;
 
 /** Designs every beam line and column stack of an analysed building on all cores. */
 public final class BuildingDesigner {
@@ -39,11 +40,17 @@ public final class BuildingDesigner {
 
     /** @param hand what people have set, by id of the beam line */
     public static BuildingDesign design(Analysis analysis, Basis basis, Map<String, HandCage> hand, Progress progress) {
+        return design(analysis, basis, Marks.NONE, hand, progress);
+    }
+
+    /** @param marks of a project's lines and stacks; @param hand what people have set, by id of the beam line */
+    public static BuildingDesign design(
+            Analysis analysis, Basis basis, Marks marks, Map<String, HandCage> hand, Progress progress) {
         Sidesway sway = Sidesway.of(analysis, basis);
         BeamContext beams = BeamContext.of(sway, basis).with(hand);
         ColumnContext columns = ColumnContext.of(sway, basis);
-        List<BeamLine> lines = BeamLines.find(analysis, basis);
-        List<ColumnStack> stacks = ColumnStacks.find(analysis.index());
+        List<BeamLine> lines = BeamLines.find(analysis, basis, marks);
+        List<ColumnStack> stacks = ColumnStacks.find(analysis.index(), marks);
         int total = lines.size() + stacks.size();
         AtomicInteger done = new AtomicInteger();
         IntUnaryOperator tick = i -> {

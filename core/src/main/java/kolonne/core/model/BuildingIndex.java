@@ -1,6 +1,7 @@
 package kolonne.core.model;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -86,5 +87,25 @@ public final class BuildingIndex {
     /** The joint at the other end. */
     public String otherEnd(Member m, String joint) {
         return m.start().equals(joint) ? m.end() : m.start();
+    }
+
+    /** The storey nearest in height, within half a metre; null if there is none. */
+    public Storey storeyAt(double z) {
+        return building.storeys().stream()
+                .filter(s -> Math.abs(s.elevation() - z) <= 500)
+                .min(Comparator.comparingDouble(s -> Math.abs(s.elevation() - z)))
+                .orElse(null);
+    }
+
+    /** The lower joint of a member; its start where it lies level. */
+    public Joint lower(Member m) {
+        Joint a = joint(m.start());
+        Joint b = joint(m.end());
+        return a.z() <= b.z() ? a : b;
+    }
+
+    /** The upper joint of a member; its end where it lies level. */
+    public Joint upper(Member m) {
+        return lower(m).id().equals(m.start()) ? joint(m.end()) : joint(m.start());
     }
 }

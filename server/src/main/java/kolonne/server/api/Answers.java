@@ -53,6 +53,9 @@ final class Answers {
         }
     }
 
+    /** The newest change: by whom, in which window, and what it brought with it. */
+    record LatestDto(int version, String person, String window, String summary, List<String> effects) {}
+
     /** The sentence of state. Counts are null before the first design. */
     record StateDto(
             int version,
@@ -62,9 +65,11 @@ final class Answers {
             int done,
             int total,
             List<Problem.FindingDto> findings,
+            LatestDto last,
             @MayBeNull Totals totals) {
         static StateDto of(Workspace w, Workspace.State s) {
             Workspace.Published p = w.published();
+            Workspace.Change l = w.last();
             return new StateDto(
                     s.version(),
                     s.designed(),
@@ -73,6 +78,7 @@ final class Answers {
                     s.done(),
                     s.total(),
                     Problem.FindingDto.of(s.findings()),
+                    new LatestDto(l.version(), l.person(), l.window(), l.summary(), l.effects()),
                     p == null ? null : Totals.of(p));
         }
     }

@@ -18,6 +18,7 @@ import kolonne.server.guard.Refusal;
 import kolonne.server.guard.SameSite;
 import kolonne.server.jobs.Job;
 import kolonne.server.jobs.Jobs;
+import kolonne.server.project.Clash;
 import kolonne.server.project.Projects;
 import kolonne.server.project.Workspace;
 import kolonne.server.store.Database;
@@ -146,6 +147,9 @@ public final class Api {
         cfg.routes.exception(
                 Jobs.Refused.class,
                 (e, c) -> fail(c, Problem.of(422, "refused", "This cannot be done.", e.findings())));
+        cfg.routes.exception(
+                Clash.class,
+                (e, c) -> fail(c, Problem.of(409, "clash", "Somebody else changed the same meanwhile.", e.findings())));
         cfg.routes.exception(
                 Refusal.class, (e, c) -> fail(c, Problem.of(e.status(), e.type(), e.getMessage(), e.mend())));
         cfg.routes.exception(BadRequest.class, (e, c) -> fail(c, e.problem()));

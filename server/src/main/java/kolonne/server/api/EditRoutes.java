@@ -30,7 +30,7 @@ final class EditRoutes {
         return List.of(
                 Route.get(
                         "/api/projects/{id}/edits",
-                        "All edits of the model, oldest first",
+                        "The history of model, basis, cages and marks, oldest first",
                         HistoryDto.class,
                         this::history),
                 new Route(
@@ -41,23 +41,51 @@ final class EditRoutes {
                         Answers.ProjectDto.class,
                         new String[0],
                         c -> ProjectRoutes.moved(
-                                c, projects.edit(c.pathParam("id"), ProjectRoutes.version(c), c.bodyAsBytes()))),
+                                c,
+                                projects.changes()
+                                        .edit(
+                                                c.pathParam("id"),
+                                                ProjectRoutes.version(c),
+                                                c.bodyAsBytes(),
+                                                People.of(c)))),
+                new Route(
+                        HandlerType.POST,
+                        "/api/projects/{id}/edits/preview",
+                        "What edits would do to lines, stacks and what is set by hand; nothing is stored",
+                        EditsDto.class,
+                        EffectsDto.class,
+                        new String[0],
+                        c -> c.json(new EffectsDto(projects.changes().preview(c.pathParam("id"), c.bodyAsBytes())))),
+                new Route(
+                        HandlerType.PUT,
+                        "/api/projects/{id}/members/{mark}/mark",
+                        "Gives a line or stack another mark (If-Match: version)",
+                        MarkDto.class,
+                        Answers.ProjectDto.class,
+                        new String[0],
+                        this::mark),
                 new Route(
                         HandlerType.POST,
                         "/api/projects/{id}/undo",
-                        "Takes the newest edit back (If-Match: version)",
+                        "Takes the newest change back (If-Match: version)",
                         null,
                         Answers.ProjectDto.class,
                         new String[0],
-                        c -> ProjectRoutes.moved(c, projects.undo(c.pathParam("id"), ProjectRoutes.version(c), false))),
+                        c -> ProjectRoutes.moved(
+                                c,
+                                projects.changes()
+                                        .undo(c.pathParam("id"), ProjectRoutes.version(c), false, People.of(c)))),
                 new Route(
                         HandlerType.POST,
                         "/api/projects/{id}/redo",
-                        "Puts the last undone edit in force again (If-Match: version)",
+                        "Puts the last undone change in force again (If-Match: version)",
                         null,
                         Answers.ProjectDto.class,
                         new String[0],
-                        c -> ProjectRoutes.moved(c, projects.undo(c.pathParam("id"), ProjectRoutes.version(c), true))),
+                        c -> ProjectRoutes.moved(
+                                c,
+                                projects.changes()
+                                        .undo(c.pathParam("id"), ProjectRoutes.version(c), true, People.of(c)))),
                 Route.get(
                         "/api/projects/{id}/elements/{member}",
                         "One analysis member: section, stiffness, connections and loads",
@@ -69,7 +97,22 @@ final class EditRoutes {
     /** Edits as in docs/formats/edits.md. */
     record EditsDto(List<EditDto> edits) {}
 
-    record HistoryEntryDto(int version, String summary, String at, boolean inForce) {}
+    /** @param effects sentences about lines, stacks and what is set by hand */
+    record EffectsDto(List<String> effects) {}
+
+    /** @param mark the new one */
+    record MarkDto(String mark) {}
+
+    /** @param kind model, basis, cage, mark, undo or redo; {@code person} empty where they did not say */
+    record HistoryEntryDto(
+            int version,
+            String kind,
+            String summary,
+            String person,
+            String at,
+            boolean changesModel,
+            boolean inForce,
+            List<String> effects) {}
 
     /** @param entries the import is version 1 and not listed */
     record HistoryDto(List<HistoryEntryDto> entries, boolean canUndo, boolean canRedo, int modelVersion) {}
@@ -113,13 +156,30 @@ final class EditRoutes {
                 projects.edits(id).stream()
                         .map(e -> new HistoryEntryDto(
                                 e.version(),
+                                e.kind(),
                                 e.summary(),
+                                e.person(),
                                 e.at().atOffset(ZoneOffset.UTC).toString(),
-                                e.inForce()))
+                                e.changesModel(),
+                                e.inForce(),
+                                e.effects()))
                         .toList(),
                 able[0],
                 able[1],
                 projects.model(id).modelVersion()));
+    }
+
+    private void mark(Context c) {
+        String other = Body.of(c, MarkDto.class).mark();
+        ProjectRoutes.moved(
+                c,
+                projects.changes()
+                        .mark(
+                                c.pathParam("id"),
+                                ProjectRoutes.version(c),
+                                c.pathParam("mark"),
+                                other == null ? "" : other.strip(),
+                                People.of(c)));
     }
 
     private void element(Context c) {

@@ -186,6 +186,12 @@ final class ForceRoutes {
             projects.putMapping(use.name().strip(), mapped(mapping(use)));
         }
         ProjectRoutes.moved(
-                c, projects.edit(c.pathParam("id"), ProjectRoutes.version(c), EditFile.forces(b, r.forces())));
+                c,
+                projects.changes()
+                        .edit(
+                                c.pathParam("id"),
+                                ProjectRoutes.version(c),
+                                EditFile.forces(b, r.forces()),
+                                People.of(c)));
     }
 }

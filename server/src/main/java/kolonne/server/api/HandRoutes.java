@@ -126,8 +126,13 @@ final class HandRoutes {
         String line = line(d, mark).line().id();
         HandCage cage = cage(c, d);
         HandCage before = d.beamContext().hand().getOrDefault(line, HandCage.NONE);
-        int version = projects.handSet(
-                        id, ProjectRoutes.version(c), Map.of(line, cage), HandSummary.of(mark, before, cage))
+        int version = projects.changes()
+                .handSet(
+                        id,
+                        ProjectRoutes.version(c),
+                        Map.of(line, cage),
+                        HandSummary.of(mark, before, cage),
+                        People.of(c))
                 .orElseThrow(() -> new BadRequest(
                         412,
                         "moved",
@@ -187,11 +192,13 @@ final class HandRoutes {
         marks.forEach(m -> cages.put(line(d, m).line().id(), HandCage.of(b.cage())));
         ProjectRoutes.moved(
                 c,
-                projects.handSet(
-                        c.pathParam("id"),
-                        ProjectRoutes.version(c),
-                        cages,
-                        "cage of " + mark + " copied to " + String.join(", ", marks)));
+                projects.changes()
+                        .handSet(
+                                c.pathParam("id"),
+                                ProjectRoutes.version(c),
+                                cages,
+                                "cage of " + mark + " copied to " + String.join(", ", marks),
+                                People.of(c)));
     }
 
     private void readings(Context c) {

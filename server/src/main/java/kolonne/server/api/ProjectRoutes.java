@@ -113,13 +113,17 @@ final class ProjectRoutes {
                             c.json(BasisFile.dto(projects.basis(row.id())));
                         }),
                 new Route(
-                        HandlerType.PUT,
+                        HandlerType.PATCH,
                         "/api/projects/{id}/basis",
-                        "Sets the basis and redesigns (If-Match: version)",
+                        "Changes fields of the basis on top of what it is now and redesigns: a JSON merge patch "
+                                + "(If-Match: version that it was made on)",
                         BasisFile.BasisDto.class,
                         Answers.ProjectDto.class,
                         new String[0],
-                        this::setBasis));
+                        c -> answer(
+                                c,
+                                projects.changes()
+                                        .basis(c.pathParam("id"), version(c), c.bodyAsBytes(), People.of(c)))));
     }
 
     record CatalogueList(List<Answers.CatalogueDto> codes) {}
@@ -182,14 +186,6 @@ final class ProjectRoutes {
             throw new BadRequest(422, "name", "The name is empty.", "Give the project a name.");
         }
         moved(c, projects.rename(c.pathParam("id"), version(c), body.name()));
-    }
-
-    private void setBasis(Context c) {
-        BasisFile.Read read = BasisFile.read(c.bodyAsBytes());
-        if (read.basis() == null) {
-            throw new BadRequest(Problem.of(422, "basis", "The basis cannot be designed to.", read.findings()));
-        }
-        moved(c, projects.setBasis(c.pathParam("id"), version(c), read.basis()));
     }
 
     static void moved(Context c, Optional<ProjectRow> row) {

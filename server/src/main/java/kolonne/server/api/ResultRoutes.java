@@ -350,6 +350,21 @@ final class ResultRoutes {
                 .orElseThrow(() -> new NoSuchElementException("There is no beam line or column stack " + mark + "."));
     }
 
+    /** A mark that a line had once leads to the lines that have its members now. */
+    private void moved(Context c, String mark) {
+        List<String> now = projects.whatBecame(c.pathParam("id"), mark);
+        if (now.isEmpty()) {
+            throw new NoSuchElementException("There is no beam line or column stack " + mark + ".");
+        }
+        throw new BadRequest(Problem.of(
+                410,
+                "moved-on",
+                mark + " is " + String.join(" and ", now) + " now.",
+                now.stream()
+                        .map(m -> Finding.note("mark.moved", m, mark + " became " + m + ".", "Open " + m + "."))
+                        .toList()));
+    }
+
     private void member(Context c) {
         Workspace.Published p = published(projects, c);
         String mark = c.pathParam("mark");
@@ -361,6 +376,10 @@ final class ResultRoutes {
         String previous = rank > 0 ? failing.get(rank - 1) : null;
         String next = rank + 1 < failing.size() ? failing.get(rank + 1) : null;
         BeamDesign b = beam(p.design(), mark);
+        if (b == null
+                && p.design().columns().stream().noneMatch(q -> q.stack().mark().equals(mark))) {
+            moved(c, mark);
+        }
         c.json(
                 b != null
                         ? new Members.MemberDto(

@@ -90,6 +90,6 @@ public final class ServeCommand implements Callable<Integer> {
         Building b = DemoBuilding.generate(DemoOptions.VELDHAVEN);
         ByteArrayOutputStream out = new ByteArrayOutputStream();
         ModelWriter.json(b, out);
-        store.create(b.name(), "veldhaven.json", out.toByteArray(), BasisFile.write(Basis.standard(false)));
+        store.create(b.name(), "veldhaven.json", out.toByteArray(), BasisFile.write(Basis.standard(false)), null);
     }
 }

@@ -7,15 +7,17 @@ import java.util.List;
 import java.util.Map;
 import kolonne.core.beam.cage.HandCage;
 import kolonne.core.code.BarCatalogue;
+import kolonne.exchange.edit.Effects;
 import kolonne.exchange.hand.HandFile;
 import kolonne.server.store.CommandRow;
 import kolonne.server.store.ProjectStore;
 
-/** What was done to a project by hand, as stored. Commands are never changed, so only those after the last look are read again, and cages once. */
+/** What was done to a project, as stored. Commands are never changed, so only those after the last look are read again, and each is parsed once. */
 final class CommandLog {
     private final String project;
     private final List<CommandRow> rows = new ArrayList<>();
     private final Map<Integer, Map<String, HandCage>> cages = new HashMap<>();
+    private final Map<Integer, Effects> effects = new HashMap<>();
 
     CommandLog(String project) {
         this.project = project;
@@ -24,13 +26,20 @@ final class CommandLog {
     /** All commands, oldest first. */
     synchronized List<CommandRow> rows(ProjectStore store) {
         int last = rows.isEmpty() ? 0 : rows.get(rows.size() - 1).version();
-        rows.addAll(store.commands(project, EditHistory.KINDS, last));
+        rows.addAll(store.commands(project, last));
         return List.copyOf(rows);
     }
 
     /** The cages that a command set, by id of the line; one that is not stored yet is not kept. */
     synchronized Map<String, HandCage> cages(CommandRow c) {
         return c.madeAt() != null ? cages.computeIfAbsent(c.version(), k -> parsed(c)) : parsed(c);
+    }
+
+    /** What a command brought with it. */
+    synchronized Effects effects(CommandRow c) {
+        return c.madeAt() != null
+                ? effects.computeIfAbsent(c.version(), k -> Effects.read(c.effects()))
+                : Effects.read(c.effects());
     }
 
     private static Map<String, HandCage> parsed(CommandRow c) {

@@ -1,39 +1,57 @@
 package kolonne.server.project;
 
+import com.fasterxml.jackson.core.JsonProcessingException;
+import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.json.JsonMapper;
 import java.nio.charset.StandardCharsets;
 import java.time.LocalDateTime;
 import java.util.ArrayDeque;
 import java.util.ArrayList;
 import java.util.Deque;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
+import kolonne.core.basis.Basis;
 import kolonne.core.beam.cage.HandCage;
+import kolonne.core.mark.Marked;
+import kolonne.core.mark.Marks;
 import kolonne.core.model.Building;
 import kolonne.core.model.ModelEdit;
+import kolonne.exchange.basis.BasisFile;
+import kolonne.exchange.edit.BasisPatch;
+import kolonne.exchange.edit.Effects;
 import kolonne.exchange.hand.HandFile;
 import kolonne.exchange.model.EditFile;
 import kolonne.server.store.CommandRow;
 
 /**
- * What was done by hand and is in force: edits of the model and cages set on beam lines, less those undone, plus those redone. An
- * edit after an undo forgets what could be redone.
+ * What was done to a project and is in force, as one history: changes of the model, the basis, cages set on beam lines and marks, less those undone, plus
+ * those redone. A change after an undo forgets what could be redone.
  */
 public final class EditHistory {
     static final String EDIT = "edit-model";
     static final String HAND = "hand-set";
+    static final String BASIS = "change-basis";
+    static final String MARK = "set-mark";
     static final String UNDO = "undo-edit";
     static final String REDO = "redo-edit";
-    static final List<String> KINDS = List.of(EDIT, HAND, UNDO, REDO);
+    /** The whole basis: what a project begins with, and what older servers stored. It is not undone. */
+    static final String WHOLE_BASIS = "set-basis";
+
+    private static final JsonMapper JSON = new JsonMapper();
 
     private final Deque<CommandRow> done = new ArrayDeque<>();
     private final Deque<CommandRow> undone = new ArrayDeque<>();
     private final List<CommandRow> all = new ArrayList<>();
+    private CommandRow wholeBasis;
+    private Marks first = Marks.NONE;
     private int modelVersion = 1;
 
     private final CommandLog log;
 
-    /** @param commands of the four kinds, oldest first; later ones than {@code upTo} are left out. @param log that keeps the cages read */
+    /** @param commands oldest first; later ones than {@code upTo} are left out. @param log that keeps what was parsed */
     EditHistory(List<CommandRow> commands, int upTo, CommandLog log) {
         this.log = log;
         for (CommandRow c : commands) {
@@ -44,20 +62,26 @@ public final class EditHistory {
     }
 
     private void take(CommandRow c) {
-        all.add(c);
         CommandRow moved = c;
         switch (c.kind()) {
-            case EDIT, HAND -> {
-                done.addLast(c);
-                undone.clear();
+            case WHOLE_BASIS -> {
+                wholeBasis = c;
+                first = first.with(log.effects(c).lines(), Set.of());
             }
             case UNDO -> {
                 moved = done.removeLast();
                 undone.addLast(moved);
+                all.add(c);
             }
-            default -> {
+            case REDO -> {
                 moved = undone.removeLast();
                 done.addLast(moved);
+                all.add(c);
+            }
+            default -> {
+                done.addLast(c);
+                undone.clear();
+                all.add(c);
             }
         }
         modelVersion = moved.kind().equals(EDIT) ? c.version() : modelVersion;
@@ -68,8 +92,8 @@ public final class EditHistory {
         return modelVersion;
     }
 
-    private List<CommandRow> modelEdits() {
-        return done.stream().filter(c -> c.kind().equals(EDIT)).toList();
+    private List<CommandRow> inForce(String kind) {
+        return done.stream().filter(c -> c.kind().equals(kind)).toList();
     }
 
     /** Cages that people have set, by id of the beam line. */
@@ -79,9 +103,59 @@ public final class EditHistory {
             if (c.kind().equals(HAND)) {
                 out.putAll(log.cages(c));
             }
+            out.putAll(log.effects(c).cages());
         }
         out.values().removeIf(HandCage::isEmpty);
         return out;
+    }
+
+    /** Marks of lines and stacks as stored; nothing that was ever given is given again. */
+    Marks marks() {
+        Marks out = first;
+        for (CommandRow c : done) {
+            Effects e = log.effects(c);
+            out = e.lines().isEmpty() && e.gone().isEmpty() ? out : out.with(e.lines(), e.gone());
+        }
+        for (CommandRow c : all) {
+            Effects e = log.effects(c);
+            out = e.lines().isEmpty() ? out : out.knowing(Marks.NONE.with(e.lines(), Set.of()));
+        }
+        return out;
+    }
+
+    /** Marks of the lines and stacks that have the members of one that had this mark before; empty if none ever had it. */
+    List<String> whatBecame(String mark) {
+        Set<String> members = new HashSet<>();
+        List<Marked> ever = new ArrayList<>(first.all().values());
+        all.forEach(c -> ever.addAll(log.effects(c).lines()));
+        ever.stream().filter(m -> m.mark().equals(mark)).forEach(m -> members.addAll(m.members()));
+        return marks().all().values().stream()
+                .filter(m -> m.members().stream().anyMatch(members::contains))
+                .map(Marked::mark)
+                .toList();
+    }
+
+    /** The basis in force. @throws IllegalStateException if what is stored cannot be read */
+    Basis basis() {
+        Basis out = whole();
+        for (CommandRow c : inForce(BASIS)) {
+            out = BasisPatch.stored(Told.read(c.body()).fields(), out);
+        }
+        return out;
+    }
+
+    private Basis whole() {
+        BasisFile.Read read = BasisFile.stored(wholeBasis.body().getBytes(StandardCharsets.UTF_8));
+        if (read.basis() == null) {
+            throw new IllegalStateException(
+                    "the stored basis of " + wholeBasis.projectId() + " cannot be read: " + read.findings());
+        }
+        return read.basis();
+    }
+
+    /** The changes of the basis in force, to tell whether it is another. */
+    List<Integer> basisVersions() {
+        return inForce(BASIS).stream().map(CommandRow::version).toList();
     }
 
     boolean canUndo() {
@@ -95,7 +169,7 @@ public final class EditHistory {
     /** The building of the file with the edits in force. */
     Building applied(Building file) {
         Building b = file;
-        for (CommandRow c : modelEdits()) {
+        for (CommandRow c : inForce(EDIT)) {
             b = ModelEdit.apply(b, edits(c, b));
         }
         return b;
@@ -110,7 +184,7 @@ public final class EditHistory {
         boolean imported = file.hasImportedForces();
         boolean stale = false;
         Building b = file;
-        for (CommandRow c : modelEdits()) {
+        for (CommandRow c : inForce(EDIT)) {
             for (ModelEdit e : edits(c, b)) {
                 if (e instanceof ModelEdit.UseForces f) {
                     imported = !f.forces().isEmpty();
@@ -124,28 +198,94 @@ public final class EditHistory {
         return stale;
     }
 
-    /** Something that was done by hand. @param inForce whether it counts now */
-    public record Entry(int version, String summary, LocalDateTime at, boolean inForce) {}
+    /**
+     * Something that was done.
+     *
+     * @param kind    model, basis, cage, mark, undo or redo
+     * @param changesModel whether the model is another since
+     * @param inForce whether it counts now
+     * @param effects what it brought with it, in sentences
+     */
+    public record Entry(
+            int version,
+            String kind,
+            String summary,
+            String person,
+            LocalDateTime at,
+            boolean changesModel,
+            boolean inForce,
+            List<String> effects) {}
 
     /** All that was done, oldest first. */
     List<Entry> entries(Building file) {
         List<Entry> out = new ArrayList<>();
+        Deque<CommandRow> before = new ArrayDeque<>();
+        Deque<CommandRow> taken = new ArrayDeque<>();
         for (CommandRow c : all) {
-            String summary = switch (c.kind()) {
-                case EDIT ->
-                    String.join(
-                            "; ",
-                            edits(c, file).stream().map(ModelEdit::summary).toList());
-                case HAND -> HandFile.summary(c.body());
-                case UNDO -> "undo";
-                default -> "redo";
+            String word = word(c.kind());
+            boolean moves = c.kind().equals(UNDO) || c.kind().equals(REDO);
+            CommandRow of = switch (c.kind()) {
+                case UNDO -> moved(before, taken);
+                case REDO -> moved(taken, before);
+                default -> {
+                    before.addLast(c);
+                    taken.clear();
+                    yield c;
+                }
             };
+            String summary = (moves ? word + ": " : "") + summary(of, file);
             out.add(new Entry(
                     c.version(),
+                    word,
                     summary,
+                    c.person(),
                     c.madeAt(),
-                    !c.kind().equals(EDIT) && !c.kind().equals(HAND) || done.contains(c)));
+                    of.kind().equals(EDIT),
+                    moves || done.contains(c),
+                    log.effects(c).told()));
         }
         return out;
+    }
+
+    private static CommandRow moved(Deque<CommandRow> from, Deque<CommandRow> to) {
+        CommandRow c = from.removeLast();
+        to.addLast(c);
+        return c;
+    }
+
+    private static String word(String kind) {
+        return switch (kind) {
+            case EDIT -> "model";
+            case HAND -> "cage";
+            case BASIS -> "basis";
+            case MARK -> "mark";
+            case UNDO -> "undo";
+            default -> "redo";
+        };
+    }
+
+    private String summary(CommandRow c, Building file) {
+        return switch (c.kind()) {
+            case EDIT ->
+                String.join(
+                        "; ", edits(c, file).stream().map(ModelEdit::summary).toList());
+            case HAND -> HandFile.summary(c.body());
+            default -> Told.read(c.body()).summary();
+        };
+    }
+
+    /** A change of the basis or of a mark as it is stored. @param summary the sentence of the history */
+    record Told(String summary, JsonNode fields) {
+        String write() {
+            return JSON.valueToTree(this).toString();
+        }
+
+        static Told read(String body) {
+            try {
+                return JSON.readValue(body, Told.class);
+            } catch (JsonProcessingException e) {
+                throw new IllegalStateException("a stored change cannot be read", e);
+            }
+        }
     }
 }

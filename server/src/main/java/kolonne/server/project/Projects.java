@@ -4,13 +4,10 @@ import com.fasterxml.jackson.databind.json.JsonMapper;
 import java.time.Duration;
 import java.util.ArrayList;
 import java.util.Comparator;
-import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.NoSuchElementException;
-import java.util.Objects;
 import java.util.Optional;
-import java.util.Set;
 import java.util.concurrent.CancellationException;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.Semaphore;
@@ -19,14 +16,13 @@ import kolonne.core.analysis.AnalysisFailed;
 import kolonne.core.analysis.FrameAnalysis;
 import kolonne.core.basis.Basis;
 import kolonne.core.beam.cage.HandCage;
+import kolonne.core.design.BuildingMarks;
 import kolonne.core.finding.Finding;
-import kolonne.core.finding.Severity;
+import kolonne.core.mark.Marks;
 import kolonne.core.model.Building;
 import kolonne.core.model.BuildingIndex;
 import kolonne.core.model.ModelCheck;
 import kolonne.exchange.basis.BasisFile;
-import kolonne.exchange.hand.HandFile;
-import kolonne.exchange.model.EditFile;
 import kolonne.exchange.model.ModelReader;
 import kolonne.exchange.model.ModelWriter;
 import kolonne.server.jobs.Job;
@@ -62,10 +58,12 @@ public final class Projects {
     private final Map<String, Workspace> open = new ConcurrentHashMap<>();
     private final Map<String, CommandLog> logs = new ConcurrentHashMap<>();
     private final Semaphore waiting = new Semaphore(MOST_WAITING);
+    private final Changes changes;
 
     public Projects(ProjectStore store, Jobs jobs) {
         this.store = store;
         this.jobs = jobs;
+        this.changes = new Changes(this, store);
     }
 
     public List<ProjectRow> list() {
@@ -91,7 +89,9 @@ public final class Projects {
             String title = name == null || name.isBlank() ? read.building().name() : name;
             Basis basis = Basis.standard(read.building().unitSystem().equals("US"));
             job.at("storing", 0, 0);
-            ProjectRow row = store.create(cut(title), cut(fileName), bytes, BasisFile.write(basis));
+            Marks marks = BuildingMarks.follow(Marks.NONE, solved.index()).marks();
+            ProjectRow row =
+                    store.create(cut(title), cut(fileName), bytes, BasisFile.write(basis), Changes.first(marks));
             // whoever opens the project now need not read and solve it again
             Workspace w = new Workspace(row.id(), row.version());
             w.read(read, read.building(), row.version(), false);
@@ -110,13 +110,20 @@ public final class Projects {
 
     /** Stores a model drawn up in the application as a project that begins with a code's standard basis; it is analysed first. */
     public ProjectRow create(Building b, String code) {
+        BuildingIndex index = new BuildingIndex(b);
         try {
-            FrameAnalysis.solve(new BuildingIndex(b));
+            FrameAnalysis.solve(index);
         } catch (AnalysisFailed e) {
             throw new Jobs.Refused(e.findings());
         }
         Basis basis = Basis.standard(code);
-        return store.create(cut(b.name()), "drawn up in Kolonne", ModelWriter.json(b), BasisFile.write(basis));
+        Marks marks = BuildingMarks.follow(Marks.NONE, index).marks();
+        return store.create(
+                cut(b.name()),
+                "drawn up in Kolonne",
+                ModelWriter.json(b),
+                BasisFile.write(basis),
+                Changes.first(marks));
     }
 
     /** How the columns of tables of forces were mapped before, by name. */
@@ -203,7 +210,15 @@ public final class Projects {
                     throw new Jobs.Refused(read.findings());
                 }
                 EditHistory h = history(w.id());
-                w.read(read, h.applied(read.building()), h.modelVersion(), h.forcesStale(read.building()));
+                Building b = h.applied(read.building());
+                if (h.marks().all().isEmpty()) {
+                    // stored by an older server, which counted lines anew whenever it showed them
+                    Marks marks = BuildingMarks.follow(Marks.NONE, new BuildingIndex(b))
+                            .marks();
+                    store.putMarks(w.id(), Changes.first(marks));
+                    logs.remove(w.id());
+                }
+                w.read(read, b, h.modelVersion(), h.forcesStale(read.building()));
             }
         }
     }
@@ -228,120 +243,16 @@ public final class Projects {
         return out;
     }
 
-    // ---- edits ----------------------------------------------------------------------------------------------------
-
-    /** The edits of the model, oldest first. */
+    /** All that was done, oldest first. */
     public List<EditHistory.Entry> edits(String id) {
         Workspace w = model(id);
         return history(id).entries(w.read().building());
     }
 
-    private CommandLog log(String id) {
-        return logs.computeIfAbsent(id, CommandLog::new);
-    }
-
-    private EditHistory history(String id) {
-        CommandLog log = log(id);
-        return new EditHistory(log.rows(store), Integer.MAX_VALUE, log);
-    }
-
-    /** Whether there is an edit to undo and one to redo. */
+    /** Whether there is a change to undo and one to redo. */
     public boolean[] undoable(String id) {
         EditHistory h = history(id);
         return new boolean[] {h.canUndo(), h.canRedo()};
-    }
-
-    /**
-     * Changes the model: the changed model is checked and analysed first, then stored, then redesigned.
-     *
-     * @return empty if the project has moved past {@code version}
-     * @throws Jobs.Refused if the edits cannot be read, or the changed model is not sound or cannot move
-     */
-    public Optional<ProjectRow> edit(String id, int version, byte[] body) {
-        Workspace w = model(id);
-        EditFile.Read read = EditFile.read(body, w.building());
-        if (!read.sound()) {
-            throw new Jobs.Refused(read.findings());
-        }
-        return changed(w, version, EditHistory.EDIT, new String(body, java.nio.charset.StandardCharsets.UTF_8));
-    }
-
-    /** Takes the newest edit back, or puts it in force again; empty if the project has moved past {@code version}. */
-    public Optional<ProjectRow> undo(String id, int version, boolean again) {
-        Workspace w = model(id);
-        EditHistory h = history(id);
-        if (again ? !h.canRedo() : !h.canUndo()) {
-            throw new Jobs.Refused(List.of(Finding.fails(
-                    "edit.none",
-                    "model",
-                    again ? "There is nothing to redo." : "There is nothing to undo.",
-                    "Look at the history of edits.")));
-        }
-        return changed(w, version, again ? EditHistory.REDO : EditHistory.UNDO, "{}");
-    }
-
-    private Optional<ProjectRow> changed(Workspace w, int version, String kind, String body) {
-        synchronized (w) {
-            if (find(w.id()).version() != version) {
-                return Optional.empty();
-            }
-            CommandLog log = log(w.id());
-            List<CommandRow> commands = new ArrayList<>(log.rows(store));
-            Map<String, HandCage> before = new EditHistory(commands, Integer.MAX_VALUE, log).hand();
-            commands.add(new CommandRow(w.id(), version + 1, kind, body, null));
-            EditHistory h = new EditHistory(commands, Integer.MAX_VALUE, log);
-            if (h.modelVersion() <= version) {
-                return handChanged(w, version, kind, body, before, h.hand());
-            }
-            Building b = h.applied(w.read().building());
-            // a stored model may fail a check that is newer than it: an edit is refused for what it breaks, not for
-            // what was there
-            List<Finding> fails = new ArrayList<>(fails(b));
-            fails.removeAll(fails(w.building()));
-            if (!fails.isEmpty()) {
-                throw new Jobs.Refused(fails);
-            }
-            Analysis a;
-            try {
-                a = FrameAnalysis.resolve(w.kept(w.modelVersion()), new BuildingIndex(b));
-            } catch (AnalysisFailed e) {
-                throw new Jobs.Refused(e.findings());
-            }
-            Optional<ProjectRow> row = store.append(w.id(), version, kind, body);
-            row.ifPresent(r -> {
-                w.edited(b, r.version(), a, h.forcesStale(w.read().building()));
-                redesign(w, r.version());
-            });
-            return row;
-        }
-    }
-
-    private static List<Finding> fails(Building b) {
-        return ModelCheck.run(b).stream()
-                .filter(f -> f.severity() == Severity.FAILS)
-                .toList();
-    }
-
-    /** Only what is set on lines changed: those lines are designed at once, unless a whole design is under way anyway. */
-    private Optional<ProjectRow> handChanged(
-            Workspace w,
-            int version,
-            String kind,
-            String body,
-            Map<String, HandCage> before,
-            Map<String, HandCage> after) {
-        Set<String> lines = new HashSet<>(before.keySet());
-        lines.addAll(after.keySet());
-        lines.removeIf(id -> Objects.equals(before.get(id), after.get(id)));
-        Optional<ProjectRow> row = store.append(w.id(), version, kind, body);
-        row.ifPresent(r -> {
-            if (w.state().current() && w.published() != null) {
-                w.handSet(after, lines, r.version());
-            } else {
-                redesign(w, r.version());
-            }
-        });
-        return row;
     }
 
     /** What people have set on beam lines, by id of the line. */
@@ -349,13 +260,23 @@ public final class Projects {
         return history(id).hand();
     }
 
-    /**
-     * Sets cages on beam lines by hand; {@link HandCage#NONE} releases a line.
-     *
-     * @return empty if the project has moved past {@code version}
-     */
-    public Optional<ProjectRow> handSet(String id, int version, Map<String, HandCage> cages, String summary) {
-        return changed(model(id), version, EditHistory.HAND, HandFile.write(cages, summary));
+    /** Marks of the lines and stacks that have the members of one that had this mark before; empty if none ever had it. */
+    public List<String> whatBecame(String id, String mark) {
+        return history(id).whatBecame(mark);
+    }
+
+    /** Changes of projects. */
+    public Changes changes() {
+        return changes;
+    }
+
+    CommandLog log(String id) {
+        return logs.computeIfAbsent(id, CommandLog::new);
+    }
+
+    private EditHistory history(String id) {
+        CommandLog log = log(id);
+        return new EditHistory(log.rows(store), Integer.MAX_VALUE, log);
     }
 
     /** The analysis of the model in force, or as it stood at a version of the project. */
@@ -386,20 +307,7 @@ public final class Projects {
     /** The basis in force. */
     public Basis basis(String id) {
         find(id);
-        String json = store.last(id, "set-basis").orElseThrow();
-        BasisFile.Read read = BasisFile.stored(json.getBytes(java.nio.charset.StandardCharsets.UTF_8));
-        if (read.basis() == null) {
-            throw new IllegalStateException("the stored basis of " + id + " cannot be read: " + read.findings());
-        }
-        return read.basis();
-    }
-
-    /** Stores a basis and redesigns; empty if the project has moved past {@code version}. */
-    public Optional<ProjectRow> setBasis(String id, int version, Basis basis) {
-        Workspace w = open(id);
-        Optional<ProjectRow> row = store.append(id, version, "set-basis", BasisFile.write(basis));
-        row.ifPresent(r -> redesign(w, r.version()));
-        return row;
+        return history(id).basis();
     }
 
     public Optional<ProjectRow> rename(String id, int version, String name) {
@@ -424,7 +332,7 @@ public final class Projects {
         logs.remove(id);
     }
 
-    private void redesign(Workspace w, int version) {
+    void redesign(Workspace w, int version) {
         w.publish(new Workspace.State(version, w.state().designed(), "waiting", 0, 0, List.of()));
         start(w, version);
     }
@@ -470,7 +378,8 @@ public final class Projects {
             if (!wrong.isEmpty()) {
                 throw new Jobs.Refused(wrong);
             }
-            w.design(basis, hand(w.id()), version, progress);
+            EditHistory h = history(w.id());
+            w.design(basis, h.marks(), h.hand(), version, progress);
             if (w.state().version() == version) {
                 w.publish(new Workspace.State(version, version, "", 0, 0, List.of()));
             }

@@ -27,9 +27,11 @@ import kolonne.core.schedule.Schedules;
  * @param bars     in words, where the governing check is
  * @param causes   ids of the causes for which it fails
  * @param steelKg  of its cage
+ * @param id       of the line or stack, which its mark may change but never its id
  * @param handSet  whether a person has set a part of it
  */
 public record ResultRow(
+        String id,
         String mark,
         String role,
         List<String> storeys,
@@ -57,14 +59,17 @@ public record ResultRow(
         return sorted(out);
     }
 
-    /** The rows with those of some beam lines made anew. @param lines ids */
+    /** The rows with those of some lines and stacks made anew. @param lines ids */
     static List<ResultRow> replaced(List<ResultRow> rows, BuildingDesign d, Set<String> lines) {
         Map<String, ResultRow> now = new HashMap<>();
         d.beams().stream()
                 .filter(b -> lines.contains(b.line().id()))
-                .forEach(b -> now.put(b.line().mark(), beam(d, b)));
+                .forEach(b -> now.put(b.line().id(), beam(d, b)));
+        d.columns().stream()
+                .filter(c -> lines.contains(c.stack().id()))
+                .forEach(c -> now.put(c.stack().id(), column(d, c)));
         return sorted(new ArrayList<>(
-                rows.stream().map(r -> now.getOrDefault(r.mark(), r)).toList()));
+                rows.stream().map(r -> now.getOrDefault(r.id(), r)).toList()));
     }
 
     private static List<ResultRow> sorted(List<ResultRow> out) {
@@ -87,6 +92,7 @@ public record ResultRow(
                 : z.bar().label() + "-" + Schedules.spacing(z.spacing(), d.basis()) + ", " + z.legs() + " legs";
         Told t = Told.of(b.findings());
         return new ResultRow(
+                b.line().id(),
                 b.line().mark(),
                 "beam",
                 List.of(b.line().storey()),
@@ -115,6 +121,7 @@ public record ResultRow(
                 c.lifts().stream().map(q -> q.lift().storey()).distinct().toList();
         Told t = Told.of(c.findings());
         return new ResultRow(
+                c.stack().id(),
                 c.stack().mark(),
                 "column",
                 storeys,

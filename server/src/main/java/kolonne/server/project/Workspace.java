@@ -16,6 +16,7 @@ import kolonne.core.beam.cage.HandCage;
 import kolonne.core.design.BuildingDesign;
 import kolonne.core.design.BuildingDesigner;
 import kolonne.core.finding.Finding;
+import kolonne.core.mark.Marks;
 import kolonne.core.model.Building;
 import kolonne.core.model.BuildingIndex;
 import kolonne.exchange.model.ModelReader;
@@ -27,6 +28,8 @@ import kolonne.exchange.model.ModelReader;
 public final class Workspace {
     /** Analyses kept for comparison: each of a large building takes a quarter of a gigabyte. */
     private static final int MOST_ANALYSES = 3;
+    /** Changes of which it is known in which window they were made. */
+    private static final int MOST_WINDOWS = 200;
 
     /** A finished design. @param version of the project that it belongs to */
     public record Published(int version, BuildingDesign design, List<ResultRow> rows) {}
@@ -44,12 +47,21 @@ public final class Workspace {
         }
     }
 
+    /**
+     * The newest change, so that other windows can be told.
+     *
+     * @param person who made it, empty where they do not say; {@code window} that it was made in
+     * @param effects what it brought with it, in sentences
+     */
+    public record Change(int version, String person, String window, String summary, List<String> effects) {}
+
     private final String id;
     /** Held while a state is told, never while anything is computed. */
     private final Object telling = new Object();
 
     private final List<Runnable> leaving = new java.util.concurrent.CopyOnWriteArrayList<>();
     private final List<Consumer<State>> listeners = new CopyOnWriteArrayList<>();
+    private final Map<Integer, String> windows = new LinkedHashMap<>();
     /** By version of the project after the change of the model; the newest used stay. */
     private final Map<Integer, Analysis> analyses = new LinkedHashMap<>(8, 0.75f, true);
 
@@ -59,6 +71,7 @@ public final class Workspace {
     private volatile boolean forcesStale;
     private volatile Published published;
     private volatile State state;
+    private volatile Change last = new Change(0, "", "", "", List.of());
     private volatile long lastUse = System.currentTimeMillis();
 
     Workspace(String id, int version) {
@@ -80,6 +93,23 @@ public final class Workspace {
 
     public State state() {
         return state;
+    }
+
+    public Change last() {
+        return last;
+    }
+
+    synchronized void last(Change c) {
+        last = c;
+        windows.put(c.version(), c.window());
+        while (windows.size() > MOST_WINDOWS) {
+            windows.remove(windows.keySet().iterator().next());
+        }
+    }
+
+    /** Whether a window made the change of a version not long ago. */
+    synchronized boolean madeBy(String window, int version) {
+        return !window.isEmpty() && window.equals(windows.get(version));
     }
 
     /** The newest finished design; null before the first. */
@@ -219,17 +249,17 @@ public final class Workspace {
         return a;
     }
 
-    /** Takes beam lines as now set by hand. @param hand of the whole building; @param lines ids of those that changed */
-    synchronized void handSet(Map<String, HandCage> hand, Set<String> lines, int version) {
-        BuildingDesign d = published.design().with(hand, lines);
+    /** Takes lines as now set by hand or marked. @param hand of the whole building; @param lines ids of those that changed */
+    synchronized void changed(Marks marks, Map<String, HandCage> hand, Set<String> lines, int version) {
+        BuildingDesign d = published.design().with(marks, hand, lines);
         published = new Published(version, d, ResultRow.replaced(published.rows(), d, lines));
         publish(new State(version, version, "", 0, 0, List.of()));
     }
 
-    void design(Basis basis, Map<String, HandCage> hand, int version, Step step) {
+    void design(Basis basis, Marks marks, Map<String, HandCage> hand, int version, Step step) {
         Analysis a = solved(step);
         step.wanted();
-        BuildingDesign d = BuildingDesigner.design(a, basis, hand, (done, total) -> {
+        BuildingDesign d = BuildingDesigner.design(a, basis, marks, hand, (done, total) -> {
             step.wanted();
             if (done * 10 / total != (done - 1) * 10 / total) { // ten times in all: every event redraws open pages
                 step.at("designing", done, total);

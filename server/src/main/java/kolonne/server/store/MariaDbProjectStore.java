@@ -44,13 +44,13 @@ public final class MariaDbProjectStore implements ProjectStore {
     }
 
     @Override
-    public ProjectRow create(String name, String fileName, byte[] model, String basisJson) {
+    public ProjectRow create(String name, String fileName, byte[] model, String basisJson, String effects) {
         LocalDateTime now = now();
         ProjectRow row = new ProjectRow(newId(), name, now, now, 1);
         return in(m -> {
             m.insertProject(row);
             m.insertModelFile(new ModelFileRow(row.id(), fileName, gzip(model)));
-            m.insertCommand(new CommandRow(row.id(), 1, "set-basis", basisJson, now));
+            m.insertCommand(new CommandRow(row.id(), 1, "set-basis", basisJson, now, "", effects));
             return row;
         });
     }
@@ -74,13 +74,8 @@ public final class MariaDbProjectStore implements ProjectStore {
     }
 
     @Override
-    public Optional<String> last(String id, String kind) {
-        return in(m -> Optional.ofNullable(m.lastCommand(id, kind)).map(CommandRow::body));
-    }
-
-    @Override
-    public List<CommandRow> commands(String id, List<String> kinds, int after) {
-        return in(m -> m.commands(id, kinds, after));
+    public List<CommandRow> commands(String id, int after) {
+        return in(m -> m.commands(id, after));
     }
 
     @Override
@@ -94,15 +89,21 @@ public final class MariaDbProjectStore implements ProjectStore {
     }
 
     @Override
-    public Optional<ProjectRow> append(String id, int version, String kind, String body) {
+    public Optional<ProjectRow> append(CommandRow c) {
         LocalDateTime now = now();
         return in(m -> {
-            if (m.touch(id, version, now) == 0) {
+            if (m.touch(c.projectId(), c.version() - 1, now) == 0) {
                 return Optional.empty();
             }
-            m.insertCommand(new CommandRow(id, version + 1, kind, body, now));
-            return Optional.of(m.project(id));
+            m.insertCommand(
+                    new CommandRow(c.projectId(), c.version(), c.kind(), c.body(), now, c.person(), c.effects()));
+            return Optional.of(m.project(c.projectId()));
         });
+    }
+
+    @Override
+    public void putMarks(String id, String effects) {
+        in(m -> m.putMarks(id, effects));
     }
 
     @Override

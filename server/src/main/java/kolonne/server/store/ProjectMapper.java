@@ -37,18 +37,16 @@ public interface ProjectMapper {
     @Update("UPDATE project SET changed_at = #{at}, version = version + 1 WHERE id = #{id} AND version = #{version}")
     int touch(@Param("id") String id, @Param("version") int version, @Param("at") LocalDateTime at);
 
-    @Insert("INSERT INTO command (project_id, version, kind, body, made_at) "
-            + "VALUES (#{projectId}, #{version}, #{kind}, #{body}, #{madeAt})")
+    @Insert("INSERT INTO command (project_id, version, kind, body, made_at, person, effects) "
+            + "VALUES (#{projectId}, #{version}, #{kind}, #{body}, #{madeAt}, #{person}, #{effects})")
     int insertCommand(CommandRow row);
 
-    @Select("SELECT project_id, version, kind, body, made_at FROM command WHERE project_id = #{id} AND kind = #{kind} "
-            + "ORDER BY version DESC LIMIT 1")
-    CommandRow lastCommand(@Param("id") String id, @Param("kind") String kind);
+    @Select("SELECT project_id, version, kind, body, made_at, person, effects FROM command "
+            + "WHERE project_id = #{id} AND version > #{after} ORDER BY version")
+    List<CommandRow> commands(@Param("id") String id, @Param("after") int after);
 
-    @Select(
-            "<script>SELECT project_id, version, kind, body, made_at FROM command WHERE project_id = #{id} AND version &gt; #{after} AND kind IN "
-                    + "<foreach item='k' collection='kinds' open='(' separator=',' close=')'>#{k}</foreach> ORDER BY version</script>")
-    List<CommandRow> commands(@Param("id") String id, @Param("kinds") List<String> kinds, @Param("after") int after);
+    @Update("UPDATE command SET effects = #{effects} WHERE project_id = #{id} AND version = 1 AND effects IS NULL")
+    int putMarks(@Param("id") String id, @Param("effects") String effects);
 
     @Select("SELECT name, body FROM force_mapping ORDER BY name")
     List<MappingRow> mappings();

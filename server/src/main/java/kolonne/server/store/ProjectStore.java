@@ -9,20 +9,20 @@ public interface ProjectStore {
 
     Optional<ProjectRow> find(String id);
 
-    /** Stores a new project with its model and first commands in one transaction. */
-    ProjectRow create(String name, String fileName, byte[] model, String basisJson);
+    /** Stores a new project with its model and first command in one transaction. @param effects marks of its lines and stacks */
+    ProjectRow create(String name, String fileName, byte[] model, String basisJson, String effects);
 
     /** The model as uploaded. */
     ModelFileRow model(String id);
 
-    /** The body of the newest command of a kind. */
-    Optional<String> last(String id, String kind);
+    /** Commands after a version, oldest first. */
+    List<CommandRow> commands(String id, int after);
 
-    /** Commands of some kinds after a version, oldest first. */
-    List<CommandRow> commands(String id, List<String> kinds, int after);
+    /** Appends a command if the project is still at the version before its own; empty if somebody was faster. */
+    Optional<ProjectRow> append(CommandRow command);
 
-    /** Appends a command if the project is still at {@code version}; empty if somebody was faster. */
-    Optional<ProjectRow> append(String id, int version, String kind, String body);
+    /** Gives the first command of a project of an older server the marks of its lines and stacks; one that has some keeps them. */
+    void putMarks(String id, String effects);
 
     /** Renames if the project is still at {@code version}; empty if somebody was faster. */
     Optional<ProjectRow> rename(String id, int version, String name);

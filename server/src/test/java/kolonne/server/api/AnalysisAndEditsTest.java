@@ -46,7 +46,12 @@ class AnalysisAndEditsTest {
     void start() {
         MemoryStore store = new MemoryStore();
         p = "/api/projects/"
-                + store.create("Zaal", "zaal.json", ModelWriter.json(DEMO), BasisFile.write(Basis.standard(false)))
+                + store.create(
+                                "Zaal",
+                                "zaal.json",
+                                ModelWriter.json(DEMO),
+                                BasisFile.write(Basis.standard(false)),
+                                null)
                         .id();
         jobs = new Jobs();
         server = new Api(new Projects(store, jobs), jobs).server().start("127.0.0.1", 0);

@@ -4,7 +4,6 @@ import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertFalse;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 import static org.mockito.ArgumentMatchers.any;
-import static org.mockito.ArgumentMatchers.anyInt;
 import static org.mockito.ArgumentMatchers.eq;
 import static org.mockito.Mockito.mock;
 import static org.mockito.Mockito.never;
@@ -31,6 +30,7 @@ import kolonne.exchange.basis.BasisFile;
 import kolonne.exchange.model.ModelWriter;
 import kolonne.server.jobs.Jobs;
 import kolonne.server.project.Projects;
+import kolonne.server.store.CommandRow;
 import kolonne.server.store.ModelFileRow;
 import kolonne.server.store.ProjectRow;
 import kolonne.server.store.ProjectStore;
@@ -63,7 +63,9 @@ class ApiTest {
         when(store.list()).thenReturn(List.of(ROW));
         when(store.find("p1")).thenReturn(Optional.of(ROW));
         when(store.model("p1")).thenReturn(new ModelFileRow("p1", "zaal.json", MODEL));
-        when(store.last("p1", "set-basis")).thenReturn(Optional.of(BasisFile.write(Basis.standard(false))));
+        when(store.commands("p1", 0))
+                .thenReturn(List.of(
+                        new CommandRow("p1", 1, "set-basis", BasisFile.write(Basis.standard(false)), NOW, "", null)));
     }
 
     @AfterAll
@@ -168,21 +170,19 @@ class ApiTest {
 
     @Test
     void whoeverComesSecondIsToldAndNothingIsOverwritten() throws IOException, InterruptedException {
-        when(store.append(eq("p1"), eq(2), any(), any())).thenReturn(Optional.empty());
-        String basis = call("GET", "/api/projects/p1/basis", null).body();
-        JsonNode p = problem(call("PUT", "/api/projects/p1/basis", basis, "If-Match", "\"2\""), 412);
+        when(store.rename("p1", 2, "late")).thenReturn(Optional.empty());
+        JsonNode p = problem(call("PATCH", "/api/projects/p1", "{\"name\":\"late\"}", "If-Match", "\"2\""), 412);
         assertTrue(p.get("title").asText().contains("Somebody else"));
-        problem(call("PUT", "/api/projects/p1/basis", basis), 428);
-        problem(call("PUT", "/api/projects/p1/basis", basis, "If-Match", "abc"), 400);
+        problem(call("PATCH", "/api/projects/p1/basis", "{\"fyMpa\":500}"), 428);
+        problem(call("PATCH", "/api/projects/p1/basis", "{\"fyMpa\":500}", "If-Match", "abc"), 400);
     }
 
     @Test
     void aBadBasisIsRefusedWithTheFieldAndNotStored() throws IOException, InterruptedException {
-        String basis = call("GET", "/api/projects/p1/basis", null).body().replace("\"fyMpa\":420.0", "\"fyMpa\":42.0");
-        JsonNode p = problem(call("PUT", "/api/projects/p1/basis", basis, "If-Match", "\"3\""), 422);
+        JsonNode p = problem(call("PATCH", "/api/projects/p1/basis", "{\"fyMpa\":42}", "If-Match", "\"3\""), 422);
         assertEquals("basis.fy", p.get("findings").get(0).get("code").asText());
-        problem(call("PUT", "/api/projects/p1/basis", "nonsense", "If-Match", "\"3\""), 422);
-        verify(store, never()).append(any(), anyInt(), any(), any());
+        problem(call("PATCH", "/api/projects/p1/basis", "nonsense", "If-Match", "\"3\""), 422);
+        verify(store, never()).append(any());
     }
 
     @Test
@@ -195,12 +195,13 @@ class ApiTest {
                     call("GET", "/api/jobs/" + job.get("id").asText(), null).body());
         }
         assertEquals("file.truncated", job.get("findings").get(0).get("code").asText());
-        verify(store, never()).create(any(), any(), any(), any());
+        verify(store, never()).create(any(), any(), any(), any(), any());
     }
 
     @Test
     void aSoundUploadBecomesAProject() throws IOException, InterruptedException {
-        when(store.create(any(), eq("m.json"), any(), any())).thenReturn(new ProjectRow("new", "n", NOW, NOW, 1));
+        when(store.create(any(), eq("m.json"), any(), any(), any()))
+                .thenReturn(new ProjectRow("new", "n", NOW, NOW, 1));
         JsonNode job = JSON.readTree(call(
                         "POST",
                         "/api/projects?fileName=m.json",

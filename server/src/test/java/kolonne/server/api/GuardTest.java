@@ -5,7 +5,6 @@ import static org.junit.jupiter.api.Assertions.assertFalse;
 import static org.junit.jupiter.api.Assertions.assertNotEquals;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 import static org.mockito.ArgumentMatchers.any;
-import static org.mockito.ArgumentMatchers.anyInt;
 import static org.mockito.Mockito.mock;
 import static org.mockito.Mockito.when;
 
@@ -36,6 +35,7 @@ import kolonne.server.guard.Intake;
 import kolonne.server.guard.SameSite;
 import kolonne.server.jobs.Jobs;
 import kolonne.server.project.Projects;
+import kolonne.server.store.CommandRow;
 import kolonne.server.store.ModelFileRow;
 import kolonne.server.store.ProjectRow;
 import kolonne.server.store.ProjectStore;
@@ -65,8 +65,10 @@ class GuardTest {
         when(store.model("p1"))
                 .thenReturn(new ModelFileRow(
                         "p1", "zaal.json", ModelWriter.json(DemoBuilding.generate(DemoOptions.ofSize(60)))));
-        when(store.last("p1", "set-basis")).thenReturn(Optional.of(BasisFile.write(Basis.standard(false))));
-        when(store.append(any(), anyInt(), any(), any())).thenReturn(Optional.empty());
+        when(store.commands("p1", 0))
+                .thenReturn(List.of(
+                        new CommandRow("p1", 1, "set-basis", BasisFile.write(Basis.standard(false)), NOW, "", null)));
+        when(store.append(any())).thenReturn(Optional.empty());
         jobs = new Jobs();
         intake = new Intake(new Intake.Limits(SMALL, 1, 1000, Duration.ofMillis(700), 1 << 20, 1 << 20));
         api = new Api(new Projects(store, jobs), jobs, new SameSite(List.of("kolonne.office.example")), intake);

@@ -40,7 +40,7 @@ class HandRoutesTest {
     @BeforeEach
     void start() throws IOException, InterruptedException {
         p = "/api/projects/"
-                + store.create("Zaal", "zaal.json", DEMO, BasisFile.write(Basis.standard(false)))
+                + store.create("Zaal", "zaal.json", DEMO, BasisFile.write(Basis.standard(false)), null)
                         .id();
         open();
         for (JsonNode r : ask(200, "GET", p + "/results?q=beam", null).get("rows")) {
@@ -149,7 +149,7 @@ class HandRoutesTest {
     void handSetBarsSurviveARedesignAndARestart() throws IOException, InterruptedException {
         set(200, 1, bars(5));
         String basis = BasisFile.write(Basis.standard(false).with(Preference.FEWEST_BARS));
-        ask(200, "PUT", p + "/basis", basis, "If-Match", "\"2\"");
+        ask(200, "PATCH", p + "/basis", basis, "If-Match", "\"2\"");
         designed();
         assertEquals(
                 1,
@@ -157,7 +157,7 @@ class HandRoutesTest {
                         .filter("bottom"::equals)
                         .count());
         String us = BasisFile.write(Basis.standard(true));
-        ask(200, "PUT", p + "/basis", us, "If-Match", "\"3\"");
+        ask(200, "PATCH", p + "/basis", us, "If-Match", "\"3\"");
         designed();
         assertEquals(
                 "T25",

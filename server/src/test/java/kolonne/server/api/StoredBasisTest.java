@@ -41,7 +41,8 @@ class StoredBasisTest {
                                 "Zaal",
                                 "zaal.json",
                                 ModelWriter.json(DemoBuilding.generate(DemoOptions.ofSize(40))),
-                                old.toString())
+                                old.toString(),
+                                null)
                         .id();
         jobs = new Jobs();
         server = new Api(new Projects(store, jobs), jobs).server().start("127.0.0.1", 0);
@@ -92,10 +93,10 @@ class StoredBasisTest {
         assertEquals(250, b.get("fytMpa").asDouble());
         assertEquals(
                 422,
-                send("PUT", p + "/basis", b.toString(), "If-Match", "\"1\"").statusCode(),
+                send("PATCH", p + "/basis", b.toString(), "If-Match", "\"1\"").statusCode(),
                 "nor can it be stored again");
         b.put("fytMpa", 500);
-        HttpResponse<String> mended = send("PUT", p + "/basis", b.toString(), "If-Match", "\"1\"");
+        HttpResponse<String> mended = send("PATCH", p + "/basis", b.toString(), "If-Match", "\"1\"");
         assertEquals(200, mended.statusCode(), mended.body());
         for (int i = 0; i < 300; i++) {
             if (send("GET", p + "/results?q=", null).statusCode() == 200) {

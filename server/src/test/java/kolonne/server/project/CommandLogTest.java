@@ -4,7 +4,6 @@ import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertNotSame;
 import static org.junit.jupiter.api.Assertions.assertSame;
 import static org.junit.jupiter.api.Assertions.assertThrows;
-import static org.mockito.ArgumentMatchers.any;
 import static org.mockito.ArgumentMatchers.eq;
 import static org.mockito.Mockito.mock;
 import static org.mockito.Mockito.verify;
@@ -21,7 +20,7 @@ class CommandLogTest {
             "{\"lines\":{\"m\":{\"stirrups\":{\"0\":[{\"from\":200,\"size\":\"T10\",\"legs\":2,\"spacing\":150}]}}},\"sizes\":[],\"summary\":\"x\"}";
 
     private static CommandRow row(int version, LocalDateTime at) {
-        return new CommandRow("p", version, EditHistory.HAND, CAGE, at);
+        return new CommandRow("p", version, EditHistory.HAND, CAGE, at, "", null);
     }
 
     @Test
@@ -29,14 +28,14 @@ class CommandLogTest {
         ProjectStore store = mock(ProjectStore.class);
         CommandRow two = row(2, LocalDateTime.MIN);
         CommandRow five = row(5, LocalDateTime.MIN);
-        when(store.commands(eq("p"), any(), eq(0))).thenReturn(List.of(two));
-        when(store.commands(eq("p"), any(), eq(2))).thenReturn(List.of(five));
-        when(store.commands(eq("p"), any(), eq(5))).thenReturn(List.of());
+        when(store.commands(eq("p"), eq(0))).thenReturn(List.of(two));
+        when(store.commands(eq("p"), eq(2))).thenReturn(List.of(five));
+        when(store.commands(eq("p"), eq(5))).thenReturn(List.of());
         CommandLog log = new CommandLog("p");
         assertEquals(List.of(two), log.rows(store));
         assertEquals(List.of(two, five), log.rows(store));
         assertEquals(List.of(two, five), log.rows(store));
-        verify(store).commands(eq("p"), any(), eq(0));
+        verify(store).commands(eq("p"), eq(0));
     }
 
     @Test
@@ -48,6 +47,6 @@ class CommandLogTest {
         assertEquals(log.cages(stored), log.cages(row(3, null)));
         assertThrows(
                 IllegalStateException.class,
-                () -> log.cages(new CommandRow("p", 4, EditHistory.HAND, "{", LocalDateTime.MIN)));
+                () -> log.cages(new CommandRow("p", 4, EditHistory.HAND, "{", LocalDateTime.MIN, "", null)));
     }
 }

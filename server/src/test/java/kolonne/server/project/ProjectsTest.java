@@ -5,7 +5,7 @@ import static org.junit.jupiter.api.Assertions.assertNull;
 import static org.junit.jupiter.api.Assertions.assertSame;
 import static org.junit.jupiter.api.Assertions.assertThrows;
 import static org.junit.jupiter.api.Assertions.assertTrue;
-import static org.mockito.ArgumentMatchers.any;
+import static org.mockito.ArgumentMatchers.anyInt;
 import static org.mockito.ArgumentMatchers.anyString;
 import static org.mockito.Mockito.doThrow;
 import static org.mockito.Mockito.never;
@@ -17,6 +17,7 @@ import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.sql.SQLException;
+import java.util.Locale;
 import java.util.Map;
 import java.util.concurrent.CancellationException;
 import java.util.concurrent.CountDownLatch;
@@ -27,6 +28,7 @@ import kolonne.core.basis.part.Preference;
 import kolonne.core.demo.DemoBuilding;
 import kolonne.core.demo.DemoOptions;
 import kolonne.core.finding.Severity;
+import kolonne.core.mark.Marks;
 import kolonne.exchange.basis.BasisFile;
 import kolonne.exchange.model.ModelReader;
 import kolonne.exchange.model.ModelWriter;
@@ -46,7 +48,7 @@ class ProjectsTest {
     @Test
     void aDesignIsMadeGoodAfterAnOutage() throws InterruptedException {
         MemoryStore store = spy(new MemoryStore());
-        String id = store.create("Zaal", "zaal.json", MODEL, BasisFile.write(Basis.standard(false)))
+        String id = store.create("Zaal", "zaal.json", MODEL, BasisFile.write(Basis.standard(false)), null)
                 .id();
         doThrow(AWAY).doThrow(AWAY).doCallRealMethod().when(store).model(id);
         try (Jobs jobs = new Jobs()) {
@@ -63,9 +65,9 @@ class ProjectsTest {
     @Test
     void aBasisThatCannotBeReadMeanwhileIsReadLater() throws InterruptedException {
         MemoryStore store = spy(new MemoryStore());
-        String id = store.create("Zaal", "zaal.json", MODEL, BasisFile.write(Basis.standard(false)))
+        String id = store.create("Zaal", "zaal.json", MODEL, BasisFile.write(Basis.standard(false)), null)
                 .id();
-        doThrow(AWAY).doCallRealMethod().when(store).last(anyString(), any());
+        doThrow(AWAY).doCallRealMethod().when(store).commands(anyString(), anyInt());
         try (Jobs jobs = new Jobs()) {
             Workspace w = new Projects(store, jobs).open(id);
             awaitCurrent(w);
@@ -90,7 +92,7 @@ class ProjectsTest {
                 }
             }
         };
-        assertThrows(CancellationException.class, () -> w.design(Basis.standard(false), Map.of(), 1, step));
+        assertThrows(CancellationException.class, () -> w.design(Basis.standard(false), Marks.NONE, Map.of(), 1, step));
         assertNull(w.published());
         int lines = kolonne.core.design.BuildingDesigner.design(
                         w.solved((a, b, c) -> {}),
@@ -105,7 +107,7 @@ class ProjectsTest {
     @Test
     void manyChangesInARowEndInTheLast() throws InterruptedException {
         MemoryStore store = new MemoryStore();
-        String id = store.create("Zaal", "zaal.json", MODEL, BasisFile.write(Basis.standard(false)))
+        String id = store.create("Zaal", "zaal.json", MODEL, BasisFile.write(Basis.standard(false)), null)
                 .id();
         try (Jobs jobs = new Jobs()) {
             Projects projects = new Projects(store, jobs);
@@ -121,8 +123,11 @@ class ProjectsTest {
             });
             for (int v = 1; v <= 30; v++) {
                 Preference p = Preference.values()[v % Preference.values().length];
-                assertTrue(
-                        projects.setBasis(id, v, Basis.standard(false).with(p)).isPresent());
+                String word = p.name().toLowerCase(Locale.ROOT).replace('_', '-');
+                byte[] patch = ("{\"preference\":\"" + word + "\"}").getBytes(StandardCharsets.UTF_8);
+                assertEquals(
+                        v + 1,
+                        projects.changes().basis(id, v, patch, Author.UNKNOWN).version());
             }
             assertTrue(current.await(60, TimeUnit.SECONDS), w.state().toString());
             assertEquals(
@@ -168,7 +173,7 @@ class ProjectsTest {
     void whatIsFollowedStays() throws InterruptedException {
         MemoryStore store = new MemoryStore();
         for (int i = 0; i < 20; i++) {
-            store.create("P" + i, "zaal.json", MODEL, BasisFile.write(Basis.standard(false)));
+            store.create("P" + i, "zaal.json", MODEL, BasisFile.write(Basis.standard(false)), null);
         }
         try (Jobs jobs = new Jobs()) {
             Projects projects = new Projects(store, jobs);
@@ -214,7 +219,8 @@ class ProjectsTest {
                         "Zaal",
                         "zaal.json",
                         model.toString().getBytes(StandardCharsets.UTF_8),
-                        BasisFile.write(Basis.standard(false)))
+                        BasisFile.write(Basis.standard(false)),
+                        null)
                 .id();
         try (Jobs jobs = new Jobs()) {
             Projects projects = new Projects(store, jobs);
@@ -226,12 +232,14 @@ class ProjectsTest {
                     + model.withArray("loadCases").get(1).get("id").asText() + "\",\"pressure\":";
             assertEquals(
                     2,
-                    projects.edit(id, 1, (load + "4}]}").getBytes(StandardCharsets.UTF_8))
+                    projects.changes()
+                            .edit(id, 1, (load + "4}]}").getBytes(StandardCharsets.UTF_8), Author.UNKNOWN)
                             .orElseThrow()
                             .version());
             assertThrows(
                     Jobs.Refused.class,
-                    () -> projects.edit(id, 2, (load + "1e12}]}").getBytes(StandardCharsets.UTF_8)));
+                    () -> projects.changes()
+                            .edit(id, 2, (load + "1e12}]}").getBytes(StandardCharsets.UTF_8), Author.UNKNOWN));
         }
     }
 
@@ -239,13 +247,14 @@ class ProjectsTest {
     @Test
     void readersWaitForTheFirstDesign() {
         MemoryStore store = new MemoryStore();
-        String id = store.create("Zaal", "zaal.json", MODEL, BasisFile.write(Basis.standard(false)))
+        String id = store.create("Zaal", "zaal.json", MODEL, BasisFile.write(Basis.standard(false)), null)
                 .id();
         String broken = store.create(
                         "Leeg",
                         "leeg.json",
                         "{}".getBytes(StandardCharsets.UTF_8),
-                        BasisFile.write(Basis.standard(false)))
+                        BasisFile.write(Basis.standard(false)),
+                        null)
                 .id();
         try (Jobs jobs = new Jobs()) {
             Projects projects = new Projects(store, jobs);

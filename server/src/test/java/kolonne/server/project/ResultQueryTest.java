@@ -19,6 +19,7 @@ class ResultQueryTest {
     private static ResultRow row(
             String mark, String role, List<String> storeys, String section, double u, List<String> causes) {
         return new ResultRow(
+                "m-" + mark,
                 mark,
                 role,
                 storeys,

@@ -43,10 +43,14 @@ class MariaDbProjectStoreTest {
     void aProjectComesBackAsItWasStored() {
         byte[] model = new byte[3_000_000];
         new Random(4).nextBytes(model);
-        ProjectRow p = store.create("Zaal één 図書館 🏛", "mödel.json", model, "{\"a\":1}");
+        ProjectRow p = store.create("Zaal één 図書館 🏛", "mödel.json", model, "{\"a\":1}", "{\"lines\":[]}");
         assertEquals(p, store.find(p.id()).orElseThrow());
         assertArrayEquals(model, store.model(p.id()).content());
-        assertEquals("{\"a\":1}", store.last(p.id(), "set-basis").orElseThrow());
+        CommandRow first = store.commands(p.id(), 0).get(0);
+        assertEquals("{\"a\":1}", first.body());
+        assertEquals("{\"lines\":[]}", first.effects());
+        store.putMarks(p.id(), "other");
+        assertEquals(List.of(first), store.commands(p.id(), 0), "marks that are there stay");
         assertTrue(store.list().contains(p));
         assertTrue(store.delete(p.id()));
         assertTrue(store.find(p.id()).isEmpty());
@@ -55,10 +59,10 @@ class MariaDbProjectStoreTest {
 
     @Test
     void ofTwoPeopleWhoChangeTheSameVersionOneIsRefused() throws Exception {
-        ProjectRow p = store.create("two", "m.json", new byte[] {1}, "{}");
+        ProjectRow p = store.create("two", "m.json", new byte[] {1}, "{}", null);
         ExecutorService pool = Executors.newFixedThreadPool(4);
         List<Callable<Boolean>> work = java.util.stream.IntStream.range(0, 12)
-                .<Callable<Boolean>>mapToObj(i -> () -> store.append(p.id(), 1, "set-basis", "{\"i\":" + i + "}")
+                .<Callable<Boolean>>mapToObj(i -> () -> store.append(command(p, 2, "change-basis", "{\"i\":" + i + "}"))
                         .isPresent())
                 .toList();
         int won = 0;
@@ -75,25 +79,31 @@ class MariaDbProjectStoreTest {
 
     @Test
     void commandsComeInOrderAndAreAsLongAsTheyNeedToBe() {
-        ProjectRow p = store.create("edits", "m.json", new byte[] {1}, "{}");
+        ProjectRow p = store.create("edits", "m.json", new byte[] {1}, "{}", null);
         String large = "\"" + "é".repeat(4_000_000) + "\"";
-        store.append(p.id(), 1, "edit-model", large);
-        store.append(p.id(), 2, "undo-edit", "{}");
-        store.append(p.id(), 3, "set-basis", "{\"b\":2}");
-        List<CommandRow> all = store.commands(p.id(), List.of("edit-model", "undo-edit", "redo-edit"), 0);
+        store.append(command(p, 2, "edit-model", large));
+        store.append(command(p, 3, "undo-edit", "{}"));
+        store.append(command(p, 4, "change-basis", "{\"b\":2}"));
+        List<CommandRow> all = store.commands(p.id(), 0);
         assertEquals(
-                List.of("edit-model", "undo-edit"),
+                List.of("set-basis", "edit-model", "undo-edit", "change-basis"),
                 all.stream().map(CommandRow::kind).toList());
-        assertEquals(List.of(2, 3), all.stream().map(CommandRow::version).toList());
-        assertEquals(large, all.get(0).body());
+        assertEquals(List.of(1, 2, 3, 4), all.stream().map(CommandRow::version).toList());
+        assertEquals(large, all.get(1).body());
+        assertEquals("Ines Ångström", all.get(1).person());
+        assertEquals("{\"told\":[]}", all.get(1).effects());
         assertEquals(
-                List.of(3),
-                store.commands(p.id(), List.of("edit-model", "undo-edit"), 2).stream()
-                        .map(CommandRow::version)
-                        .toList(),
+                List.of(4),
+                store.commands(p.id(), 3).stream().map(CommandRow::version).toList(),
                 "only what came after");
+        store.putMarks(p.id(), "{}");
+        assertEquals("{}", store.commands(p.id(), 0).get(0).effects(), "an older server stored none");
         store.delete(p.id());
-        assertEquals(List.of(), store.commands(p.id(), List.of("edit-model"), 0));
+        assertEquals(List.of(), store.commands(p.id(), 0));
+    }
+
+    private static CommandRow command(ProjectRow p, int version, String kind, String body) {
+        return new CommandRow(p.id(), version, kind, body, null, "Ines Ångström", "{\"told\":[]}");
     }
 
     @Test

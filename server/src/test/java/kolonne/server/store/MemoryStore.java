@@ -26,11 +26,12 @@ public final class MemoryStore implements ProjectStore {
     }
 
     @Override
-    public synchronized ProjectRow create(String name, String fileName, byte[] model, String basisJson) {
+    public synchronized ProjectRow create(
+            String name, String fileName, byte[] model, String basisJson, String effects) {
         ProjectRow row = new ProjectRow("m" + projects.size(), name, NOW, NOW, 1);
         projects.put(row.id(), row);
         models.put(row.id(), new ModelFileRow(row.id(), fileName, model));
-        commands.add(new CommandRow(row.id(), 1, "set-basis", basisJson, NOW));
+        commands.add(new CommandRow(row.id(), 1, "set-basis", basisJson, NOW, "", effects));
         return row;
     }
 
@@ -40,28 +41,27 @@ public final class MemoryStore implements ProjectStore {
     }
 
     @Override
-    public synchronized Optional<String> last(String id, String kind) {
-        List<CommandRow> all = commands(id, List.of(kind), 0);
-        return all.isEmpty()
-                ? Optional.empty()
-                : Optional.of(all.get(all.size() - 1).body());
-    }
-
-    @Override
-    public synchronized List<CommandRow> commands(String id, List<String> kinds, int after) {
+    public synchronized List<CommandRow> commands(String id, int after) {
         return commands.stream()
-                .filter(c -> c.projectId().equals(id) && kinds.contains(c.kind()) && c.version() > after)
+                .filter(c -> c.projectId().equals(id) && c.version() > after)
                 .toList();
     }
 
     @Override
-    public synchronized Optional<ProjectRow> append(String id, int version, String kind, String body) {
-        ProjectRow p = projects.get(id);
-        if (p.version() != version) {
+    public synchronized Optional<ProjectRow> append(CommandRow c) {
+        ProjectRow p = projects.get(c.projectId());
+        if (p.version() != c.version() - 1) {
             return Optional.empty();
         }
-        commands.add(new CommandRow(id, version + 1, kind, body, NOW));
+        commands.add(new CommandRow(c.projectId(), c.version(), c.kind(), c.body(), NOW, c.person(), c.effects()));
         return moved(p, p.name());
+    }
+
+    @Override
+    public synchronized void putMarks(String id, String effects) {
+        commands.replaceAll(c -> c.projectId().equals(id) && c.version() == 1 && c.effects() == null
+                ? new CommandRow(id, 1, c.kind(), c.body(), c.madeAt(), c.person(), effects)
+                : c);
     }
 
     private Optional<ProjectRow> moved(ProjectRow p, String name) {

@@ -10,7 +10,7 @@ import kolonne.core.shape.Shape;
 /**
  * Beam spans that run on through supports, designed as one continuous beam.
  *
- * @param id       id of its first member
+ * @param id       never changes; that of the member it began with when it was found first
  * @param mark     label on schedules
  * @param storey   name of its storey
  * @param spans    in order along the line
@@ -141,6 +141,11 @@ public record BeamLine(
     /** The same line with its spans in another form. */
     BeamLine with(List<Span> other) {
         return new BeamLine(id, mark, storey, other, supports, stations, length);
+    }
+
+    /** The same line under another mark. */
+    public BeamLine with(String other) {
+        return new BeamLine(id, other, storey, spans, supports, stations, length);
     }
 
     /** Where the longest bars of the line may begin [mm]. */

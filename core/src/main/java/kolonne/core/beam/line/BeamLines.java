@@ -2,38 +2,34 @@ package kolonne.core.beam.line;
 
 import java.util.ArrayList;
 import java.util.Comparator;
-import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
-import java.util.Map;
 import java.util.Set;
 import kolonne.core.analysis.Analysis;
 import kolonne.core.analysis.Faces;
 import kolonne.core.analysis.LocalAxes;
+import kolonne.core.basis.Basis;
+import kolonne.core.beam.line.BeamChains.Step;
+import kolonne.core.mark.Marked;
+import kolonne.core.mark.Marks;
 import kolonne.core.model.BuildingIndex;
 import kolonne.core.model.GridNames;
-import kolonne.core.model.Joint;
 import kolonne.core.model.LoadCase;
 import kolonne.core.model.Member;
 import kolonne.core.model.Role;
 import kolonne.core.model.Section;
-import kolonne.core.model.Storey;
 import kolonne.core.shape.Shape;
 
 /**
- * Finds the beam lines of an analysed building. Members run on where they are collinear, connected in bending and of like size; a joint
+ * Finds the beam lines of an analysed building. Members run on as {@link BeamChains} says; a joint
  * supports the line where a column stands below it or where it pushes the line up under the gravity loads.
  */
 public final class BeamLines {
-    /** Cosine of the greatest angle between members of one line: 5°. */
-    private static final double COLLINEAR = -Math.cos(Math.toRadians(5));
     /** Part of the line's largest gravity shear that a joint must push up to count as a support. */
     private static final double SUPPORT_PART = 0.25;
     /** A push up of an end below this part of the largest shear is rounding. */
     private static final double ROUNDING = 1e-6;
 
-    /** Greatest ratio of depths, or of web widths, over which bars still run through from one section to the next. */
-    private static final double ALIKE = 1.5;
     /** Stations this near a face are at it [mm]. */
     private static final double AT_FACE = 6;
 
@@ -56,12 +52,22 @@ public final class BeamLines {
 
     /** All lines, by storey from the ground, then in plan. */
     public static List<BeamLine> find(Analysis analysis) {
-        return new BeamLines(analysis).all();
+        return find(analysis, Marks.NONE);
+    }
+
+    /** The same with the marks of a project. */
+    public static List<BeamLine> find(Analysis analysis, Marks marks) {
+        return new BeamLines(analysis).all(marks);
     }
 
     /** The same with the slabs as flanges, where the basis says so. */
-    public static List<BeamLine> find(Analysis analysis, kolonne.core.basis.Basis basis) {
-        List<BeamLine> out = find(analysis);
+    public static List<BeamLine> find(Analysis analysis, Basis basis) {
+        return find(analysis, basis, Marks.NONE);
+    }
+
+    /** The lines of a project, with the slabs as flanges where the basis says so. */
+    public static List<BeamLine> find(Analysis analysis, Basis basis, Marks marks) {
+        List<BeamLine> out = find(analysis, marks);
         if (!basis.beams().slabFlanges()) {
             return out;
         }
@@ -69,132 +75,21 @@ public final class BeamLines {
         return out.stream().map(flanges::of).toList();
     }
 
-    private List<BeamLine> all() {
-        Set<String> used = new HashSet<>();
-        List<List<Step>> chains = new ArrayList<>();
-        for (Member m : index.building().members()) {
-            if (m.role() == Role.BEAM && !used.contains(m.id())) {
-                List<Step> chain = chain(m);
-                chain.forEach(s -> used.add(s.member().id()));
-                chains.add(chain);
-            }
-        }
-        chains.sort(Comparator.comparingDouble((List<Step> c) -> first(c).z())
-                .thenComparingDouble(c -> -Math.rint(first(c).y()))
-                .thenComparingDouble(c -> first(c).x())
-                .thenComparing(c -> c.get(0).member().id()));
-        Map<String, Integer> counts = new HashMap<>();
+    private List<BeamLine> all(Marks marks) {
+        List<BeamChains.Found> found = BeamChains.found(index);
+        List<Marked> known =
+                List.copyOf(marks.follow(found.stream().map(f -> f.chain(index)).toList())
+                        .marks()
+                        .all()
+                        .values());
         List<BeamLine> out = new ArrayList<>();
-        for (List<Step> chain : chains) {
-            Storey storey = storeyAt(index, first(chain).z());
-            String level = storey == null ? "Z" + Math.round(first(chain).z() / 100) / 10.0 : storey.id();
-            int number = counts.merge(level, 1, Integer::sum);
-            out.add(line(chain, String.format("%s-B%02d", level, number), storey == null ? level : storey.name()));
+        for (int i = 0; i < found.size(); i++) {
+            out.add(line(found.get(i).steps(), known.get(i), found.get(i).storey()));
         }
         return out;
     }
 
-    /** The storey nearest in height, within half a metre; null if there is none. */
-    public static Storey storeyAt(BuildingIndex index, double z) {
-        return index.building().storeys().stream()
-                .filter(s -> Math.abs(s.elevation() - z) <= 500)
-                .min(Comparator.comparingDouble(s -> Math.abs(s.elevation() - z)))
-                .orElse(null);
-    }
-
-    /** A member of a chain; reversed if it runs against the line. */
-    private record Step(Member member, boolean reversed) {
-        String from() {
-            return reversed ? member.end() : member.start();
-        }
-
-        String to() {
-            return reversed ? member.start() : member.end();
-        }
-    }
-
-    private Joint first(List<Step> chain) {
-        return index.joint(chain.get(0).from());
-    }
-
-    private List<Step> chain(Member seed) {
-        Joint i = index.joint(seed.start());
-        Joint j = index.joint(seed.end());
-        double dx = j.x() - i.x();
-        double dy = j.y() - i.y();
-        boolean reversed = Math.abs(dx) >= Math.abs(dy) ? dx < 0 : dy < 0;
-        List<Step> out = new ArrayList<>();
-        out.add(new Step(seed, reversed));
-        for (Step next = after(out.get(0)); next != null && !contains(out, next); next = after(next)) {
-            out.add(next);
-        }
-        for (Step back = before(out.get(0)); back != null && !contains(out, back); back = before(back)) {
-            out.add(0, back);
-        }
-        return out;
-    }
-
-    private static boolean contains(List<Step> chain, Step s) {
-        return chain.stream().anyMatch(c -> c.member() == s.member());
-    }
-
-    private Step after(Step s) {
-        Member next = continuing(s.member(), s.to());
-        return next == null ? null : new Step(next, !next.start().equals(s.to()));
-    }
-
-    private Step before(Step s) {
-        Member previous = continuing(s.member(), s.from());
-        return previous == null ? null : new Step(previous, !previous.end().equals(s.from()));
-    }
-
-    /** The beam that carries on from {@code m} past the joint, if both are connected in major bending. */
-    private Member continuing(Member m, String joint) {
-        if (released(m, joint)) {
-            return null;
-        }
-        Member best = null;
-        double bestCosine = COLLINEAR;
-        for (Member o : index.membersAt(joint)) {
-            if (o != m && o.role() == Role.BEAM && !released(o, joint) && alike(m, o)) {
-                double cosine = cosine(m, o, joint);
-                if (cosine < bestCosine) {
-                    best = o;
-                    bestCosine = cosine;
-                }
-            }
-        }
-        return best;
-    }
-
-    /** Whether one cage can run through both sections. */
-    private boolean alike(Member a, Member b) {
-        Shape s = index.sectionOf(a).shape();
-        Shape t = index.sectionOf(b).shape();
-        return ratio(s.depth(), t.depth()) <= ALIKE && ratio(s.webWidth(), t.webWidth()) <= ALIKE;
-    }
-
-    private static double ratio(double a, double b) {
-        return Math.max(a, b) / Math.min(a, b);
-    }
-
-    private static boolean released(Member m, String joint) {
-        return m.start().equals(joint)
-                ? m.startRelease().frees(4)
-                : m.endRelease().frees(4);
-    }
-
-    private double cosine(Member a, Member b, String joint) {
-        Joint o = index.joint(joint);
-        Joint p = index.joint(index.otherEnd(a, joint));
-        Joint q = index.joint(index.otherEnd(b, joint));
-        double dot = (p.x() - o.x()) * (q.x() - o.x())
-                + (p.y() - o.y()) * (q.y() - o.y())
-                + (p.z() - o.z()) * (q.z() - o.z());
-        return dot / (o.distanceTo(p) * o.distanceTo(q));
-    }
-
-    private BeamLine line(List<Step> chain, String mark, String storey) {
+    private BeamLine line(List<Step> chain, Marked known, String storey) {
         double[] at = new double[chain.size() + 1];
         for (int i = 0; i < chain.size(); i++) {
             at[i + 1] = at[i] + index.length(chain.get(i).member());
@@ -223,7 +118,7 @@ public final class BeamLines {
                     .forEach(q -> stations.add(new BeamLine.Station(
                             stations.size(), q.x(), q.span(), q.memberNumber(), q.station(), q.reversed())));
         }
-        return new BeamLine(chain.get(0).member().id(), mark, storey, spans, supports, stations, at[chain.size()]);
+        return new BeamLine(known.id(), known.mark(), storey, spans, supports, stations, at[chain.size()]);
     }
 
     private BeamLine.Span span(List<Step> steps, int number, BeamLine.Support left, BeamLine.Support right) {

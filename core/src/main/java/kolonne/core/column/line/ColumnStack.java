@@ -8,12 +8,17 @@ import kolonne.core.shape.Shape;
 /**
  * The lifts of one column from its foundation to its top.
  *
- * @param id   id of its lowest member
+ * @param id   never changes; that of its lowest member when it was found first
  * @param mark label on schedules
  */
 public record ColumnStack(String id, String mark, List<Lift> lifts) {
     public ColumnStack {
         lifts = List.copyOf(lifts);
+    }
+
+    /** The same stack under another mark. */
+    public ColumnStack with(String other) {
+        return new ColumnStack(id, other, lifts);
     }
 
     /**

@@ -1,16 +1,11 @@
 package kolonne.core.column.line;
 
 import java.util.ArrayList;
-import java.util.Comparator;
-import java.util.HashMap;
-import java.util.HashSet;
 import java.util.List;
-import java.util.Map;
-import java.util.Set;
 import kolonne.core.analysis.LocalAxes;
-import kolonne.core.beam.line.BeamLines;
+import kolonne.core.mark.Marked;
+import kolonne.core.mark.Marks;
 import kolonne.core.model.BuildingIndex;
-import kolonne.core.model.GridNames;
 import kolonne.core.model.Joint;
 import kolonne.core.model.Member;
 import kolonne.core.model.Role;
@@ -31,79 +26,31 @@ public final class ColumnStacks {
 
     /** All stacks, in plan order. Every column member is one lift. */
     public static List<ColumnStack> find(BuildingIndex index) {
-        return new ColumnStacks(index).all();
+        return find(index, Marks.NONE);
     }
 
-    private List<ColumnStack> all() {
-        Set<String> used = new HashSet<>();
-        List<List<Member>> chains = new ArrayList<>();
-        for (Member m : index.building().members()) {
-            if (m.role() == Role.COLUMN && !used.contains(m.id())) {
-                List<Member> chain = chain(m);
-                chain.forEach(c -> used.add(c.id()));
-                chains.add(chain);
-            }
-        }
-        chains.sort(Comparator.comparingDouble(
-                        (List<Member> c) -> Math.rint(lower(c.get(0)).x()))
-                .thenComparingDouble(c -> lower(c.get(0)).y())
-                .thenComparingDouble(c -> lower(c.get(0)).z())
-                .thenComparing(c -> c.get(0).id()));
-        Map<String, Integer> counts = new HashMap<>();
+    /** The same with the marks of a project. */
+    public static List<ColumnStack> find(BuildingIndex index, Marks marks) {
+        return new ColumnStacks(index).all(marks);
+    }
+
+    private List<ColumnStack> all(Marks marks) {
+        List<List<Member>> found = ColumnChains.found(index);
+        List<Marked> known =
+                List.copyOf(marks.follow(ColumnChains.of(index)).marks().all().values());
         List<ColumnStack> out = new ArrayList<>();
-        for (List<Member> chain : chains) {
-            String place = GridNames.of(index, lower(chain.get(0)).id());
-            int n = counts.merge(place, 1, Integer::sum);
-            out.add(stack(chain, "C-" + place + (n > 1 ? "." + n : "")));
+        for (int i = 0; i < found.size(); i++) {
+            out.add(stack(found.get(i), known.get(i)));
         }
         return out;
     }
 
-    private List<Member> chain(Member seed) {
-        List<Member> out = new ArrayList<>(List.of(seed));
-        for (Member m = next(upper(seed), seed); m != null && !out.contains(m); m = next(upper(m), m)) {
-            out.add(m);
-        }
-        for (Member m = below(lower(seed), seed); m != null && !out.contains(m); m = below(lower(m), m)) {
-            out.add(0, m);
-        }
-        return out;
-    }
-
-    private Member next(Joint at, Member m) {
-        return columns(at, m)
-                .filter(o -> lower(o).id().equals(at.id()))
-                .findFirst()
-                .orElse(null);
-    }
-
-    private Member below(Joint at, Member m) {
-        return columns(at, m)
-                .filter(o -> upper(o).id().equals(at.id()))
-                .findFirst()
-                .orElse(null);
-    }
-
-    private java.util.stream.Stream<Member> columns(Joint at, Member m) {
-        return index.membersAt(at.id()).stream().filter(o -> o != m && o.role() == Role.COLUMN);
-    }
-
-    private Joint lower(Member m) {
-        Joint a = index.joint(m.start());
-        Joint b = index.joint(m.end());
-        return a.z() <= b.z() ? a : b;
-    }
-
-    private Joint upper(Member m) {
-        return lower(m).id().equals(m.start()) ? index.joint(m.end()) : index.joint(m.start());
-    }
-
-    private ColumnStack stack(List<Member> chain, String mark) {
+    private ColumnStack stack(List<Member> chain, Marked known) {
         List<ColumnStack.Lift> lifts = new ArrayList<>();
         for (Member m : chain) {
-            Joint low = lower(m);
-            Joint high = upper(m);
-            Storey storey = BeamLines.storeyAt(index, high.z());
+            Joint low = index.lower(m);
+            Joint high = index.upper(m);
+            Storey storey = index.storeyAt(high.z());
             double rigid = m.rigidStart() + m.rigidEnd();
             double length = index.length(m);
             double clear = rigid > 0 ? length - rigid : length - halfBeam(high) - halfBeam(low);
@@ -124,7 +71,7 @@ public final class ColumnStacks {
                     unbraced(chain, lifts.size(), 2),
                     unbraced(chain, lifts.size(), 1)));
         }
-        return new ColumnStack(chain.get(0).id(), mark, lifts);
+        return new ColumnStack(known.id(), known.mark(), lifts);
     }
 
     /** The members between two restraints around a lift, against moving along its local axis y (1) or z (2). */
@@ -134,16 +81,17 @@ public final class ColumnStacks {
         double ux = size > 0 ? axisOfLift[0] / size : 0;
         double uy = size > 0 ? axisOfLift[1] / size : 0;
         int first = lift;
-        while (first > 0 && !restraints.holds(lower(chain.get(first)), ux, uy)) {
+        while (first > 0 && !restraints.holds(index.lower(chain.get(first)), ux, uy)) {
             first--;
         }
         int last = lift;
-        while (last < chain.size() - 1 && !restraints.holds(upper(chain.get(last)), ux, uy)) {
+        while (last < chain.size() - 1 && !restraints.holds(index.upper(chain.get(last)), ux, uy)) {
             last++;
         }
-        boolean headFree = !restraints.holds(upper(chain.get(last)), ux, uy);
-        boolean footFree =
-                first == 0 && !restraints.holds(lower(chain.get(0)), ux, uy) && !restraints.stands(lower(chain.get(0)));
+        boolean headFree = !restraints.holds(index.upper(chain.get(last)), ux, uy);
+        boolean footFree = first == 0
+                && !restraints.holds(index.lower(chain.get(0)), ux, uy)
+                && !restraints.stands(index.lower(chain.get(0)));
         List<ColumnStack.Part> parts = new ArrayList<>();
         double length = 0;
         for (Member m : chain.subList(first, last + 1)) {
@@ -151,13 +99,13 @@ public final class ColumnStacks {
             double cosine = other[0] * axisOfLift[0] + other[1] * axisOfLift[1] + other[2] * axisOfLift[2];
             parts.add(new ColumnStack.Part(
                     index.memberNumber(m.id()),
-                    lower(m).id().equals(m.start()),
+                    index.lower(m).id().equals(m.start()),
                     Math.abs(cosine) < ALIGNED ? 0 : cosine > 0 ? 1 : -1));
             length += index.length(m);
         }
         double clear = length
-                - inJoint(chain.get(first), lower(chain.get(first)), ux, uy)
-                - inJoint(chain.get(last), upper(chain.get(last)), ux, uy);
+                - inJoint(chain.get(first), index.lower(chain.get(first)), ux, uy)
+                - inJoint(chain.get(last), index.upper(chain.get(last)), ux, uy);
         return new ColumnStack.Unbraced(parts, Math.max(clear, 0.5 * length), headFree || footFree, ux, uy);
     }
 

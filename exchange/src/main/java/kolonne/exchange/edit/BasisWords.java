@@ -1,0 +1,97 @@
+package kolonne.exchange.edit;
+
+import com.fasterxml.jackson.databind.JsonNode;
+import java.math.BigDecimal;
+import java.math.MathContext;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import kolonne.core.basis.Basis;
+import kolonne.core.basis.BasisField;
+import kolonne.core.code.CodeEntry;
+import kolonne.core.code.Parameter;
+import kolonne.core.code.registry.Codes;
+import kolonne.core.explain.Quantity;
+
+/** Fields of a basis and their values in words, in the units that its code is read in. */
+final class BasisWords {
+    private static final Map<String, String> OTHERS = Map.ofEntries(
+            Map.entry("name", "Name"),
+            Map.entry("code", "Design code"),
+            Map.entry("beamBars", "Bars of beams"),
+            Map.entry("columnBars", "Bars of columns"),
+            Map.entry("stirrups", "Bars of stirrups and ties"),
+            Map.entry("preference", "Preference"),
+            Map.entry("swayX", "Sway along X"),
+            Map.entry("swayY", "Sway along Y"),
+            Map.entry("slabFlanges", "Flanges of beams from the slabs"),
+            Map.entry("bundles", "Bars in pairs"),
+            Map.entry("ductility", "Ductility of the frame"));
+    private static final String NATIONAL = "national/";
+
+    private BasisWords() {}
+
+    static String name(String path, Basis b) {
+        if (path.startsWith(NATIONAL)) {
+            String key = path.substring(NATIONAL.length());
+            return b.entry().parameters().stream()
+                    .filter(p -> p.key().equals(key))
+                    .map(Parameter::words)
+                    .findFirst()
+                    .orElse(key);
+        }
+        BasisField f = field(path);
+        return f != null ? f.name() : OTHERS.getOrDefault(path, path);
+    }
+
+    private static BasisField field(String key) {
+        return BasisField.ALL.stream()
+                .filter(f -> f.key().equals(key))
+                .findFirst()
+                .orElse(null);
+    }
+
+    static String value(String path, JsonNode v, Basis b) {
+        String unit = v.isNumber() ? quantity(path).unit(b.usUnits()) : "";
+        return number(path, v, b) + (unit.isEmpty() ? "" : " " + unit);
+    }
+
+    /** For instance {@code Cover of beams 30 → 35 mm}. */
+    static String changed(String path, JsonNode before, JsonNode after, Basis b) {
+        return name(path, b) + " " + number(path, before, b) + " → " + value(path, after, b);
+    }
+
+    private static Quantity quantity(String path) {
+        BasisField f = field(path);
+        return f == null
+                ? Quantity.NUMBER
+                : switch (f.kind()) {
+                    case STRESS -> Quantity.STRENGTH;
+                    case LENGTH -> Quantity.LENGTH;
+                    case PART -> Quantity.RATIO;
+                    default -> Quantity.NUMBER;
+                };
+    }
+
+    private static String number(String path, JsonNode v, Basis b) {
+        if (v.isNull()) {
+            return path.startsWith(NATIONAL) ? "recommended" : "none";
+        }
+        if (v.isBoolean()) {
+            return v.asBoolean() ? "yes" : "no";
+        }
+        if (v.isArray()) {
+            List<String> out = new ArrayList<>();
+            v.forEach(e -> out.add(e.asText()));
+            return String.join(" ", out);
+        }
+        if (!v.isNumber()) {
+            return path.equals("code")
+                    ? Codes.find(v.asText()).map(CodeEntry::name).orElse(v.asText())
+                    : v.asText().replace('-', ' ');
+        }
+        BigDecimal d = new BigDecimal(quantity(path).display(v.asDouble(), b.usUnits()), new MathContext(4))
+                .stripTrailingZeros();
+        return d.toPlainString();
+    }
+}

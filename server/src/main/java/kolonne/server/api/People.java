@@ -1,0 +1,36 @@
+package kolonne.server.api;
+
+import io.javalin.http.Context;
+import java.net.URLDecoder;
+import java.nio.charset.StandardCharsets;
+import kolonne.server.project.Author;
+
+/** Who sends a request, as they call themselves: nobody is asked to prove it while Kolonne runs for one person on their own machine. */
+final class People {
+    private static final String PERSON = "Kolonne-Person";
+    private static final String WINDOW = "Kolonne-Window";
+    private static final int LONGEST = 60;
+
+    private People() {}
+
+    static Author of(Context c) {
+        return new Author(text(c.header(PERSON)), text(c.header(WINDOW)));
+    }
+
+    /** A header of percent-encoded UTF-8, without what would break a line. */
+    private static String text(String header) {
+        if (header == null) {
+            return "";
+        }
+        String s;
+        try {
+            s = URLDecoder.decode(header.replace("+", "%2B"), StandardCharsets.UTF_8);
+        } catch (IllegalArgumentException e) {
+            throw new BadRequest(400, "header", "The name in a header cannot be read.", "Percent-encode it (UTF-8).");
+        }
+        String clean = s.replaceAll("\\p{Cntrl}", " ").strip();
+        return clean.codePointCount(0, clean.length()) <= LONGEST
+                ? clean
+                : clean.substring(0, clean.offsetByCodePoints(0, LONGEST));
+    }
+}

@@ -1,0 +1,325 @@
+package kolonne.server.project;
+
+import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.NoSuchElementException;
+import java.util.Objects;
+import java.util.Optional;
+import java.util.Set;
+import kolonne.core.analysis.Analysis;
+import kolonne.core.analysis.AnalysisFailed;
+import kolonne.core.analysis.FrameAnalysis;
+import kolonne.core.basis.Basis;
+import kolonne.core.beam.cage.CarriedCages;
+import kolonne.core.beam.cage.HandCage;
+import kolonne.core.beam.line.BeamLines;
+import kolonne.core.design.BuildingMarks;
+import kolonne.core.finding.Finding;
+import kolonne.core.finding.Severity;
+import kolonne.core.mark.MarkChange;
+import kolonne.core.mark.Marked;
+import kolonne.core.mark.Marks;
+import kolonne.core.model.Building;
+import kolonne.core.model.BuildingIndex;
+import kolonne.core.model.ModelCheck;
+import kolonne.core.model.ModelEdit;
+import kolonne.exchange.edit.BasisPatch;
+import kolonne.exchange.edit.Effects;
+import kolonne.exchange.hand.HandFile;
+import kolonne.exchange.model.EditFile;
+import kolonne.server.jobs.Jobs;
+import kolonne.server.store.CommandRow;
+import kolonne.server.store.ProjectRow;
+import kolonne.server.store.ProjectStore;
+
+/**
+ * Changes of a project, each one entry of its history: worked out and checked first, then stored, then designed. What a change of the model does to lines,
+ * stacks and what was set by hand is stored with it.
+ */
+public final class Changes {
+    /** How often a change of the basis is put on top of a newer version. */
+    private static final int TRIES = 5;
+
+    private final Projects projects;
+    private final ProjectStore store;
+
+    Changes(Projects projects, ProjectStore store) {
+        this.projects = projects;
+        this.store = store;
+    }
+
+    /** What a project's first command brings with it: the marks of the model. */
+    static String first(Marks marks) {
+        return new Effects(List.copyOf(marks.all().values()), Set.of(), Map.of(), List.of()).write();
+    }
+
+    /** A change that is not stored yet. @param summary the sentence of the history */
+    private record Change(String kind, String body, String summary) {}
+
+    /**
+     * Changes the model: the changed model is checked and analysed first.
+     *
+     * @return empty if the project has moved past {@code version}
+     * @throws Jobs.Refused if the edits cannot be read, or the changed model is not sound or cannot move
+     */
+    public Optional<ProjectRow> edit(String id, int version, byte[] body, Author by) {
+        Workspace w = projects.model(id);
+        String summary = String.join(
+                "; ", edits(w, body).stream().map(ModelEdit::summary).toList());
+        return changed(w, version, by, new Change(EditHistory.EDIT, new String(body, StandardCharsets.UTF_8), summary));
+    }
+
+    private static List<ModelEdit> edits(Workspace w, byte[] body) {
+        EditFile.Read read = EditFile.read(body, w.building());
+        if (!read.sound()) {
+            throw new Jobs.Refused(read.findings());
+        }
+        return read.edits();
+    }
+
+    /** What edits of the model would do to lines, stacks and what is set by hand, in sentences; nothing is stored. */
+    public List<String> preview(String id, byte[] body) {
+        Workspace w = projects.model(id);
+        List<ModelEdit> edits = edits(w, body);
+        synchronized (w) {
+            Building b = ModelEdit.apply(w.building(), edits);
+            sound(w, b);
+            try {
+                return effects(w, history(w, commands(w)), new BuildingIndex(b), null)
+                        .told();
+            } catch (AnalysisFailed e) {
+                throw new Jobs.Refused(e.findings());
+            }
+        }
+    }
+
+    /** Takes the newest change back, or puts it in force again; empty if the project has moved past {@code version}. */
+    public Optional<ProjectRow> undo(String id, int version, boolean again, Author by) {
+        Workspace w = projects.model(id);
+        EditHistory h = history(w, commands(w));
+        if (again ? !h.canRedo() : !h.canUndo()) {
+            throw new Jobs.Refused(List.of(Finding.fails(
+                    "edit.none",
+                    "history",
+                    again ? "There is nothing to redo." : "There is nothing to undo.",
+                    "Look at the history on the Model page.")));
+        }
+        return changed(w, version, by, new Change(again ? EditHistory.REDO : EditHistory.UNDO, "{}", ""));
+    }
+
+    /**
+     * Sets cages on beam lines by hand; {@link HandCage#NONE} releases a line.
+     *
+     * @return empty if the project has moved past {@code version}
+     */
+    public Optional<ProjectRow> handSet(
+            String id, int version, Map<String, HandCage> cages, String summary, Author by) {
+        return changed(
+                projects.model(id), version, by, new Change(EditHistory.HAND, HandFile.write(cages, summary), summary));
+    }
+
+    /** Gives a line or stack another mark; empty if the project has moved past {@code version}. */
+    public Optional<ProjectRow> mark(String id, int version, String mark, String other, Author by) {
+        Workspace w = projects.model(id);
+        synchronized (w) {
+            Marks marks = history(w, commands(w)).marks();
+            Marked m = marks.byMark(mark)
+                    .orElseThrow(() -> new NoSuchElementException("There is no line or stack " + mark + "."));
+            marks.refused(m.id(), other).ifPresent(why -> {
+                throw new Jobs.Refused(List.of(Finding.fails(
+                        "mark", "mark " + mark, why, "Give it a mark that no other line or column has.")));
+            });
+            String summary = mark + " is " + other + " now";
+            Effects e = new Effects(
+                    List.of(new Marked(m.id(), m.role(), other, m.members())), Set.of(), Map.of(), List.of());
+            return changed(
+                    w,
+                    version,
+                    by,
+                    new Change(EditHistory.MARK, new EditHistory.Told(summary, null).write(), summary),
+                    e);
+        }
+    }
+
+    /**
+     * Changes single fields of the basis, on top of what it is now.
+     *
+     * @param seen version of the project on which the patch was made
+     * @throws Clash        if somebody changed the same fields since
+     * @throws Jobs.Refused if what comes out cannot be designed to
+     */
+    public ProjectRow basis(String id, int seen, byte[] patch, Author by) {
+        Workspace w = projects.open(id);
+        for (int i = 0; i < TRIES; i++) {
+            Optional<ProjectRow> row = basisOnce(w, seen, patch, by);
+            if (row.isPresent()) {
+                return row.get();
+            }
+        }
+        throw new Jobs.Refused(List.of(Finding.fails(
+                "basis.busy", "basis", "Others change the project all the time.", "Try again in a moment.")));
+    }
+
+    private Optional<ProjectRow> basisOnce(Workspace w, int seen, byte[] patch, Author by) {
+        synchronized (w) {
+            ProjectRow row = projects.find(w.id());
+            List<CommandRow> commands = commands(w);
+            Basis now = history(w, commands).basis();
+            BasisPatch.Read read = BasisPatch.read(patch, now);
+            if (read.patch() == null) {
+                throw new Jobs.Refused(read.findings());
+            }
+            Basis was = history(w, seenBy(w, commands, seen, by)).basis();
+            List<Finding> clashes = BasisPatch.clashes(was, now, read.patch());
+            if (!clashes.isEmpty()) {
+                throw new Clash(clashes);
+            }
+            if (read.basis() == null) {
+                throw new Jobs.Refused(read.findings());
+            }
+            if (read.basis().equals(now)) {
+                return Optional.of(row);
+            }
+            String summary = BasisPatch.words(now, read.basis());
+            return changed(
+                    w,
+                    row.version(),
+                    by,
+                    new Change(EditHistory.BASIS, new EditHistory.Told(summary, read.patch()).write(), summary),
+                    Effects.NONE);
+        }
+    }
+
+    /** What a window has seen: all up to a version, and the changes of the basis that it made since itself. */
+    private static List<CommandRow> seenBy(Workspace w, List<CommandRow> commands, int seen, Author by) {
+        return commands.stream()
+                .filter(c ->
+                        c.version() <= seen || c.kind().equals(EditHistory.BASIS) && w.madeBy(by.window(), c.version()))
+                .toList();
+    }
+
+    // ---- how a change is worked out ------------------------------------------------------------------------------
+
+    private List<CommandRow> commands(Workspace w) {
+        return projects.log(w.id()).rows(store);
+    }
+
+    private EditHistory history(Workspace w, List<CommandRow> commands) {
+        return new EditHistory(commands, Integer.MAX_VALUE, projects.log(w.id()));
+    }
+
+    private Optional<ProjectRow> changed(Workspace w, int version, Author by, Change c) {
+        return changed(w, version, by, c, null);
+    }
+
+    /** @param known what the change brings with it; null where that is still to be worked out */
+    private Optional<ProjectRow> changed(Workspace w, int version, Author by, Change c, Effects known) {
+        synchronized (w) {
+            if (projects.find(w.id()).version() != version) {
+                return Optional.empty();
+            }
+            List<CommandRow> commands = new ArrayList<>(commands(w));
+            EditHistory before = history(w, commands);
+            CommandRow row = new CommandRow(w.id(), version + 1, c.kind(), c.body(), null, by.person(), null);
+            commands.add(known == null ? row : with(row, known));
+            EditHistory after = history(w, commands);
+            if (after.modelVersion() > version) {
+                return modelChanged(w, before, after, row, c, by);
+            }
+            Optional<ProjectRow> stored = store.append(commands.get(commands.size() - 1));
+            stored.ifPresent(r -> {
+                tell(w, r, c, by, known == null ? List.of() : known.told());
+                Set<String> lines = linesChanged(before, after);
+                boolean quick = w.state().current() && w.published() != null;
+                if (quick && before.basisVersions().equals(after.basisVersions())) {
+                    w.changed(after.marks(), after.hand(), lines, r.version());
+                } else {
+                    projects.redesign(w, r.version());
+                }
+            });
+            return stored;
+        }
+    }
+
+    private static CommandRow with(CommandRow c, Effects e) {
+        return new CommandRow(c.projectId(), c.version(), c.kind(), c.body(), c.madeAt(), c.person(), e.write());
+    }
+
+    /** Ids of lines and stacks whose cage by hand or whose mark is another. */
+    private static Set<String> linesChanged(EditHistory before, EditHistory after) {
+        Map<String, HandCage> a = before.hand();
+        Map<String, HandCage> b = after.hand();
+        Set<String> out = new HashSet<>(a.keySet());
+        out.addAll(b.keySet());
+        out.removeIf(id -> Objects.equals(a.get(id), b.get(id)));
+        after.marks().changedFrom(before.marks()).forEach(m -> out.add(m.id()));
+        return out;
+    }
+
+    private Optional<ProjectRow> modelChanged(
+            Workspace w, EditHistory before, EditHistory after, CommandRow row, Change c, Author by) {
+        Building b = after.applied(w.read().building());
+        sound(w, b);
+        Analysis a;
+        try {
+            a = FrameAnalysis.resolve(w.kept(w.modelVersion()), new BuildingIndex(b));
+        } catch (AnalysisFailed e) {
+            throw new Jobs.Refused(e.findings());
+        }
+        // what an undo or a redo does to lines was stored with the change that it moves
+        Effects e = row.kind().equals(EditHistory.EDIT) ? effects(w, before, a.index(), a) : Effects.NONE;
+        Optional<ProjectRow> stored = store.append(with(row, e));
+        stored.ifPresent(r -> {
+            w.edited(b, r.version(), a, after.forcesStale(w.read().building()));
+            tell(w, r, c, by, e.told());
+            projects.redesign(w, r.version());
+        });
+        return stored;
+    }
+
+    /** A stored model may fail a check that is newer than it: an edit is refused for what it breaks, not for what was there. */
+    private static void sound(Workspace w, Building b) {
+        List<Finding> fails = new ArrayList<>(fails(b));
+        fails.removeAll(fails(w.building()));
+        if (!fails.isEmpty()) {
+            throw new Jobs.Refused(fails);
+        }
+    }
+
+    private static List<Finding> fails(Building b) {
+        return ModelCheck.run(b).stream()
+                .filter(f -> f.severity() == Severity.FAILS)
+                .toList();
+    }
+
+    /** What a changed model does to lines, stacks and what is set by hand. @param solved its analysis, null if it is still to be made */
+    private Effects effects(Workspace w, EditHistory before, BuildingIndex index, Analysis solved) {
+        Marks was = before.marks();
+        Marks.Followed now = BuildingMarks.follow(was, index);
+        Set<String> told = new LinkedHashSet<>();
+        now.changes().stream().map(MarkChange::words).forEach(told::add);
+        Map<String, HandCage> hand = before.hand();
+        Map<String, HandCage> cages = Map.of();
+        if (!hand.isEmpty()) {
+            Analysis then = solved == null ? FrameAnalysis.resolve(w.kept(w.modelVersion()), index) : solved;
+            CarriedCages.Carried carried = CarriedCages.carry(
+                    hand,
+                    BeamLines.find(w.solved((doing, done, total) -> {}), was),
+                    BeamLines.find(then, now.marks()),
+                    index::length);
+            cages = carried.now();
+            told.addAll(carried.told());
+        }
+        return new Effects(now.marks().changedFrom(was), now.marks().goneFrom(was), cages, List.copyOf(told));
+    }
+
+    private void tell(Workspace w, ProjectRow r, Change c, Author by, List<String> effects) {
+        List<EditHistory.Entry> entries = projects.edits(w.id());
+        String summary = c.summary().isEmpty() ? entries.get(entries.size() - 1).summary() : c.summary();
+        w.last(new Workspace.Change(r.version(), by.person(), by.window(), summary, effects));
+    }
+}

@@ -1,0 +1,112 @@
+package kolonne.server.api;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+
+import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.ObjectMapper;
+import io.javalin.Javalin;
+import java.io.IOException;
+import java.net.URI;
+import java.net.http.HttpClient;
+import java.net.http.HttpRequest;
+import java.net.http.HttpResponse;
+import kolonne.core.basis.Basis;
+import kolonne.core.demo.DemoBuilding;
+import kolonne.core.demo.DemoOptions;
+import kolonne.exchange.basis.BasisFile;
+import kolonne.exchange.model.ModelWriter;
+import kolonne.server.jobs.Jobs;
+import kolonne.server.project.Projects;
+import kolonne.server.store.MemoryStore;
+
+/** A small building served over HTTP from a store in memory, for tests of what a page and a second page would see. */
+final class Served implements AutoCloseable {
+    private static final ObjectMapper JSON = new ObjectMapper();
+    private static final HttpClient CLIENT = HttpClient.newHttpClient();
+
+    final MemoryStore store = new MemoryStore();
+    final String project;
+    private Jobs jobs;
+    private Javalin server;
+
+    /** @param members of the building, about */
+    Served(int members) throws IOException, InterruptedException {
+        byte[] demo = ModelWriter.json(DemoBuilding.generate(DemoOptions.ofSize(members)));
+        project = "/api/projects/"
+                + store.create("Zaal", "zaal.json", demo, BasisFile.write(Basis.standard(false)), null)
+                        .id();
+        open();
+    }
+
+    /** Starts the server anew on the same store. */
+    void again() throws IOException, InterruptedException {
+        close();
+        open();
+    }
+
+    private void open() throws IOException, InterruptedException {
+        jobs = new Jobs();
+        server = new Api(new Projects(store, jobs), jobs).server().start("127.0.0.1", 0);
+        designed();
+    }
+
+    @Override
+    public void close() {
+        server.stop();
+        jobs.close();
+    }
+
+    private HttpResponse<String> send(String method, String path, String body, String... headers)
+            throws IOException, InterruptedException {
+        HttpRequest.Builder b = HttpRequest.newBuilder(URI.create("http://127.0.0.1:" + server.port() + project + path))
+                .header("Content-Type", "application/json")
+                .method(
+                        method,
+                        body == null ? HttpRequest.BodyPublishers.noBody() : HttpRequest.BodyPublishers.ofString(body));
+        if (headers.length > 0) {
+            b.headers(headers);
+        }
+        return CLIENT.send(b.build(), HttpResponse.BodyHandlers.ofString());
+    }
+
+    JsonNode get(String path) throws IOException, InterruptedException {
+        return ask(200, "GET", path, null);
+    }
+
+    /** Asks below the project; the answer must have the status. */
+    JsonNode ask(int status, String method, String path, String body, String... headers)
+            throws IOException, InterruptedException {
+        HttpResponse<String> r = send(method, path, body, headers);
+        assertEquals(status, r.statusCode(), method + " " + path + ": " + r.body());
+        return JSON.readTree(r.body());
+    }
+
+    /** Changes the project at a version that the page has seen. */
+    JsonNode change(int status, int seen, String method, String path, String body)
+            throws IOException, InterruptedException {
+        return ask(status, method, path, body, "If-Match", "\"" + seen + "\"");
+    }
+
+    /** Changes the newest version and waits until it is designed. */
+    JsonNode change(String method, String path, String body) throws IOException, InterruptedException {
+        JsonNode out = change(200, version(), method, path, body);
+        designed();
+        return out;
+    }
+
+    int version() throws IOException, InterruptedException {
+        return get("").get("version").asInt();
+    }
+
+    /** Waits until the whole building is designed to the newest version. */
+    void designed() throws IOException, InterruptedException {
+        for (int i = 0; i < 1200; i++) {
+            HttpResponse<String> r = send("GET", "/results?size=1", null);
+            if (r.statusCode() == 200 && JSON.readTree(r.body()).get("version").asInt() == version()) {
+                return;
+            }
+            Thread.sleep(25);
+        }
+        throw new AssertionError("never designed");
+    }
+}

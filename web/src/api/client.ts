@@ -64,6 +64,7 @@ export type PutSectionEdit = Schemas['PutSectionEdit']
 export type OptionsEdit = Schemas['OptionsEdit']
 export type RoleFactors = Schemas['RoleFactors']
 export type ForcePreview = Schemas['Preview']
+export type ForceUse = Schemas['Use']
 
 /** Fields of the basis to change; a national value of null is the recommended one again. */
 export type BasisChange = Partial<Omit<Basis, 'national'>> & { national?: Record<string, number | null> }
@@ -194,10 +195,15 @@ export const api = {
     request<Project>(`/api/sketches/${kind}`, post(sketch)),
   forceFile: (id: string, file: File) =>
     request<ForceFile>(`${p(id)}/force-files?${query({ fileName: file.name })}`, upload(file)),
+  forceSheet: (id: string, file: string, sheet: string) =>
+    request<ForceFile>(`${p(id)}/force-files/${file}?${query({ sheet })}`),
   forcePreview: (id: string, file: string, sheet: string, mapping: Mapped[], signal?: AbortSignal) =>
-    request<ForcePreview>(`${p(id)}/force-files/${file}/preview`, { ...post({ sheet, mapping, name: '' }), signal }),
-  forceImport: (id: string, file: string, version: number, sheet: string, mapping: Mapped[], name: string) =>
-    request<Project>(`${p(id)}/force-files/${file}/import`, json('POST', { sheet, mapping, name }, version)),
+    request<ForcePreview>(`${p(id)}/force-files/${file}/preview`, {
+      ...post({ sheet, mapping, name: '', incomplete: false }),
+      signal,
+    }),
+  forceImport: (id: string, file: string, version: number, use: ForceUse) =>
+    request<Project>(`${p(id)}/force-files/${file}/import`, json('POST', use, version)),
   exportUrl: (id: string, file: string) => `${p(id)}/exports/${file}`,
   projectEvents: (id: string) => new EventSource(`${p(id)}/events`),
   jobEvents: (id: string) => new EventSource(`/api/jobs/${id}/events`),

@@ -1513,6 +1513,56 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/projects/{id}/force-files/{file}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** An uploaded table with the proposed mapping of one of its sheets */
+        get: {
+            parameters: {
+                query?: {
+                    sheet?: string;
+                };
+                header?: never;
+                path: {
+                    id: string;
+                    file: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["ForceFile"];
+                    };
+                };
+                /** @description What, where and how to mend */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/projects/{id}/force-files/{file}/preview": {
         parameters: {
             query?: never;
@@ -2875,6 +2925,11 @@ export interface components {
             most: number;
             members: components["schemas"]["MemberDiagram"][];
         };
+        Doubt: {
+            quantity: string;
+            headers: string[];
+            what: string;
+        };
         Drift: {
             storey: string;
             baseM: number;
@@ -2974,9 +3029,12 @@ export interface components {
             sheets: string[];
             sheet: string;
             headers: string[];
+            unitRow: string[];
             rows: number;
             sample: string[][];
             proposal: components["schemas"]["Mapped"][];
+            doubts: components["schemas"]["Doubt"][];
+            remembered: string;
             saved: components["schemas"]["Saved"][];
             units: components["schemas"]["Units"][];
         };
@@ -2990,6 +3048,11 @@ export interface components {
             /** @constant */
             kind: "forces";
             rows: components["schemas"]["EditedForces"][];
+        };
+        Gap: {
+            loadCase: string;
+            members: number;
+            first: string[];
         };
         Group: {
             face: string;
@@ -3248,6 +3311,8 @@ export interface components {
             used: number;
             total: number;
             without: string[];
+            gaps: components["schemas"]["Gap"][];
+            totals: components["schemas"]["Total"][];
             findings: components["schemas"]["Finding"][];
         };
         Problem: {
@@ -3554,6 +3619,13 @@ export interface components {
             heldX: boolean[];
             heldY: boolean[];
         };
+        Total: {
+            component: string;
+            own: number;
+            read: number;
+            factor: number;
+            verdict: string;
+        };
         Totals: {
             code: string;
             usUnits: boolean;
@@ -3597,6 +3669,7 @@ export interface components {
             sheet: string;
             mapping: components["schemas"]["Mapped"][];
             name: string;
+            incomplete: boolean;
         };
         View: {
             version: number;

@@ -22,7 +22,8 @@ export function StateSentence({ live: { state, reachable, waiting } }: { live: L
     <span className="sentence parts" role="status" data-current={state.current}>
       {t && (
         <span className="building">
-          <b>{grouped(t.members)}</b> members in <b>{grouped(t.lines)}</b> lines and stacks
+          <b>{grouped(t.members)}</b> {t.members === 1 ? 'member' : 'members'} in <b>{grouped(t.lines)}</b>{' '}
+          {t.lines === 1 ? 'line or stack' : 'lines and stacks'}
           {t.overstressed > 0 && (
             <span className="over-ink">
               {' '}

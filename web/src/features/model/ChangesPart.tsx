@@ -8,7 +8,7 @@ import { ErrorView } from '../../ui/ErrorView'
 import { InlineText } from '../../ui/InlineText'
 import { Loading } from '../../ui/Loading'
 import { useEdit } from '../edit/useEdit'
-import { ForceImport } from './ForceImport'
+import { ForceImport } from './forces/ForceImport'
 
 const KINDS: Record<string, string> = { model: 'model', basis: 'basis', cage: 'cage', mark: 'mark', undo: '', redo: '' }
 

@@ -98,9 +98,12 @@ describe('changes and forces', () => {
     const file: ForceFile = {
       file: 'f',
       fileName: 'turm.csv',
-      sheets: [],
-      sheet: '',
-      headers: ['Bar', 'LC', 'Dist', 'M'],
+      sheets: ['cover', 'forces'],
+      sheet: 'forces',
+      headers: ['Bar', 'LC', 'Dist', 'M', 'V2', 'V3'],
+      unitRow: [],
+      remembered: '',
+      doubts: [{ quantity: 'vz', headers: ['V2', 'V3'], what: '“V2” and “V3” could be Vz or Vy. Choose the column.' }],
       rows: 9,
       sample: [],
       saved: [{ name: 'before', mapping: [] }],
@@ -112,6 +115,7 @@ describe('changes and forces', () => {
       units: [
         { quantity: 'x', units: ['m', 'ft'] },
         { quantity: 'my', units: ['kNm'] },
+        { quantity: 'vz', units: ['kN', 'tonf'] },
       ],
     }
     vi.spyOn(api, 'forceFile').mockResolvedValue(file)
@@ -120,8 +124,11 @@ describe('changes and forces', () => {
       used: 9,
       total: 9,
       without: [],
+      gaps: [{ loadCase: 'W', members: 3, first: ['a', 'b', 'c'] }],
+      totals: [{ component: 'My', own: 100, read: 10.2, factor: 0.102, verdict: 'other-unit' }],
       findings: [],
     })
+    const sheet = vi.spyOn(api, 'forceSheet').mockResolvedValue(file)
     const take = vi.spyOn(api, 'forceImport').mockResolvedValue(project)
     open('changes')
     await userEvent.click(await screen.findByText('Import forces solved elsewhere'))
@@ -142,8 +149,21 @@ describe('changes and forces', () => {
       }),
     )
     await userEvent.type(screen.getByPlaceholderText('not remembered'), 'turm')
-    await waitFor(() => expect(screen.getByRole('button', { name: 'Take the forces' })).toBeEnabled())
+    const button = screen.getByRole('button', { name: 'Take the forces' })
+    expect(screen.getByText('another unit?')).toBeInTheDocument()
+    expect(button).toBeDisabled()
+    await userEvent.click(screen.getByLabelText('Zero is meant there'))
+    expect(button).toBeDisabled()
+    // what only a person can say is said
+    expect(screen.getByText(/could be Vz or Vy/)).toBeInTheDocument()
+    await userEvent.click(screen.getByLabelText('Column of Vz'))
+    await userEvent.click((await screen.findAllByText('V3')).at(-1)!)
+    await waitFor(() => expect(screen.queryByText(/could be Vz or Vy/)).toBeNull())
+    await waitFor(() => expect(button).toBeEnabled())
     await userEvent.click(screen.getByRole('button', { name: 'Take the forces' }))
-    await waitFor(() => expect(take).toHaveBeenCalledWith('p', 'f', 5, '', expect.any(Array), 'turm'))
+    await waitFor(() => expect(take).toHaveBeenCalledTimes(1))
+    expect(take.mock.calls[0]!.slice(0, 3)).toEqual(['p', 'f', 5])
+    expect(take.mock.calls[0]![3]).toMatchObject({ sheet: 'forces', name: 'turm', incomplete: true })
+    expect(sheet).not.toHaveBeenCalled()
   }, 20_000)
 })

@@ -20,6 +20,9 @@ class AnalysisPathTest extends BrowserTest {
                 .getByText(option, new Locator.GetByTextOptions().setExact(true))
                 .first()
                 .click();
+        // a list that is closing still holds the same words
+        assertThat(page.locator(".ant-select-dropdown:not(.ant-select-dropdown-hidden)"))
+                .hasCount(0);
     }
 
     private void press(String name) {
@@ -112,14 +115,21 @@ class AnalysisPathTest extends BrowserTest {
         page.getByText("History and forces", new Page.GetByTextOptions().setExact(true))
                 .click();
         Path table = Files.createTempFile("forces", ".csv");
-        Files.writeString(table, "Stab;LC;x [m];N [kN];M [kNm]\nC1;D;0;1500;60\nC1;D;4.2;1480;-60\nC9;D;0;1;1\n");
+        Files.writeString(
+                table,
+                "Stab;LC;x [m];N;V2;V3;M\n;;;[tonf];[kN];[kN];[kNm]\n"
+                        + "C1;D;0;153;1;2;60\nC1;D;4.2;151;1;2;-60\nC1;L;0;1;1;2;6\nC9;D;0;1;1;2;1\n");
         press("Import forces solved elsewhere");
         page.locator(".ant-modal input[type=file]").setInputFiles(table);
-        // the member's column has a name that nobody could guess
-        assertThat(page.getByText("No column is mapped to the member.")).isVisible();
-        choose("Column of member", "Stab");
-        assertThat(page.getByText("2 of 3 rows can be used.")).isVisible();
+        // the member's column is known by what it holds, numbered axes are asked
+        assertThat(page.getByText("3 of 4 rows can be used.")).isVisible();
+        Locator take = page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Take the forces"));
+        assertThat(take).isDisabled();
+        choose("Column of Vz", "V3, [kN]");
+        choose("Column of Vy", "V2, [kN]");
         assertThat(page.getByText("C9")).isVisible();
+        assertThat(page.getByText("One member has no forces in W: C1")).isVisible();
+        page.getByText("Zero is meant there").click();
         page.getByPlaceholder("not remembered").fill("frame tables");
         press("Take the forces");
         assertThat(page.getByText("The forces were solved elsewhere.")).isVisible();

@@ -12,6 +12,7 @@ import java.util.Set;
 import kolonne.core.finding.Finding;
 import kolonne.core.model.Building;
 import kolonne.core.model.BuildingIndex;
+import kolonne.core.model.LoadCase;
 import kolonne.core.model.Member;
 import kolonne.core.model.StationForces;
 import kolonne.exchange.forces.ForceMapping.Column;
@@ -31,6 +32,8 @@ public final class ForceRows {
     private final List<Finding> findings = new ArrayList<>();
     private final Map<String, Integer> unmatched = new LinkedHashMap<>();
     private final Map<String, Integer> foreignCases = new LinkedHashMap<>();
+    private final Set<String> combinations = new HashSet<>();
+    private int ofCombinations;
     private int unread;
 
     private ForceRows(ForceTable table, ForceMapping mapping, Building b) {
@@ -38,6 +41,8 @@ public final class ForceRows {
         this.mapping = mapping;
         this.index = new BuildingIndex(b);
         b.loadCases().forEach(c -> cases.add(c.id()));
+        b.combinations().forEach(c -> combinations.add(c.id()));
+        combinations.removeAll(cases);
     }
 
     /** Rows in core units and signs; rows that cannot be used are told and left out. @param used number of rows that were used */
@@ -86,10 +91,12 @@ public final class ForceRows {
                         "mapping.header",
                         "The table has no column " + c.header() + ".",
                         "Choose another column for " + word(q) + ".");
-            } else if (!q.text() && !ForceMapping.UNITS.containsKey(c.unit())) {
+            } else if (!q.text() && ForceUnits.size(q, c.unit()) == null) {
                 fail(
                         "mapping.unit",
-                        "The unit of " + c.header() + " is " + c.unit() + ".",
+                        c.unit().isEmpty()
+                                ? "The unit of " + c.header() + " is not known."
+                                : "The unit of " + c.header() + " is " + c.unit() + ".",
                         "Choose a unit of the list.");
             }
             at.put(q, k);
@@ -128,6 +135,10 @@ public final class ForceRows {
             unmatched.merge(member, 1, Integer::sum);
             return null;
         }
+        if (combinations.contains(loadCase)) {
+            ofCombinations++;
+            return null;
+        }
         if (!cases.contains(loadCase)) {
             foreignCases.merge(loadCase, 1, Integer::sum);
             return null;
@@ -148,7 +159,7 @@ public final class ForceRows {
                 return null;
             }
             Column c = mapping.columns().get(e.getKey());
-            double unit = c.unit().equals("ratio") ? index.length(m) : ForceMapping.UNITS.get(c.unit());
+            double unit = c.unit().equals(ForceUnits.RATIO) ? index.length(m) : ForceUnits.size(e.getKey(), c.unit());
             v.put(e.getKey(), (c.opposite() ? -1 : 1) * x * unit);
         }
         double x = v.get(Quantity.X);
@@ -183,6 +194,14 @@ public final class ForceRows {
     }
 
     private void summary() {
+        if (ofCombinations > 0) {
+            note(
+                    "forces.combinations",
+                    -1,
+                    ofCombinations + (ofCombinations == 1 ? " row is" : " rows are")
+                            + " of combinations, which Kolonne makes of the load cases itself.",
+                    "Nothing to do where the cases are in the table too.");
+        }
         unmatched.forEach((id, n) -> note(
                 "forces.no-member",
                 -1,
@@ -200,7 +219,7 @@ public final class ForceRows {
         }
     }
 
-    /** Members of the model that the forces leave out. */
+    /** Members of the model that the forces leave out: without two stations none can be designed. */
     public static List<String> without(List<StationForces> forces, Building b) {
         Map<String, Set<Long>> places = new HashMap<>();
         forces.forEach(
@@ -209,5 +228,33 @@ public final class ForceRows {
                 .map(Member::id)
                 .filter(id -> places.getOrDefault(id, Set.of()).size() < 2)
                 .toList();
+    }
+
+    /** A load case that counts in a combination, and the members that have no forces in it, though they have in others. */
+    public record Gap(String loadCase, List<String> members) {}
+
+    /** What would be taken as zero without a word. */
+    public static List<Gap> gaps(List<StationForces> forces, Building b) {
+        Set<String> counts = new HashSet<>();
+        b.combinations()
+                .forEach(c -> c.terms().stream().filter(t -> t.factor() != 0).forEach(t -> counts.add(t.loadCase())));
+        Map<String, Set<String>> there = new HashMap<>();
+        Set<String> members = new HashSet<>();
+        forces.forEach(f -> {
+            there.computeIfAbsent(f.loadCase(), k -> new HashSet<>()).add(f.member());
+            members.add(f.member());
+        });
+        List<Gap> out = new ArrayList<>();
+        for (LoadCase c : b.loadCases()) {
+            Set<String> in = there.getOrDefault(c.id(), Set.of());
+            List<String> gone = b.members().stream()
+                    .map(Member::id)
+                    .filter(id -> members.contains(id) && !in.contains(id))
+                    .toList();
+            if (counts.contains(c.id()) && !gone.isEmpty()) {
+                out.add(new Gap(c.id(), gone));
+            }
+        }
+        return out;
     }
 }

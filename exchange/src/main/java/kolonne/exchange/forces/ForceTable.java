@@ -8,6 +8,7 @@ import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import java.util.regex.Pattern;
 import java.util.zip.ZipInputStream;
 import kolonne.core.finding.Finding;
 import org.apache.poi.ss.usermodel.Cell;
@@ -25,6 +26,7 @@ import org.apache.poi.ss.usermodel.WorkbookFactory;
  * @param headerRow number of the header line in the file, from 1
  * @param rowNumbers number of each row in the file; empty lines are left out
  * @param headers   names of the columns; a column without one is named after its letter
+ * @param units     of a row of units beneath the header, one a column; empty if there is no such row
  * @param rows      cells of each row below the header, as many as there are headers
  */
 public record ForceTable(
@@ -33,6 +35,7 @@ public record ForceTable(
         int headerRow,
         List<Integer> rowNumbers,
         List<String> headers,
+        List<String> units,
         List<List<String>> rows) {
     /** Most bytes that are read, of a workbook also after it is unpacked eightfold; most rows, columns and cells; the longest cell. */
     public static final int LARGEST = 64 << 20;
@@ -53,7 +56,7 @@ public record ForceTable(
     /** A table, or why there is none. */
     public record Read(ForceTable table, List<Finding> findings) {}
 
-    /** Reads a CSV text (separated by commas, semicolons or tabs) or a workbook. @param sheet its sheet; null for the first */
+    /** Reads a CSV text (separated by commas, semicolons or tabs) or a workbook. @param sheet its sheet; null for the one that looks most like forces */
     public static Read read(byte[] bytes, String sheet) {
         if (bytes.length == 0) {
             return failed("file.empty", "The file is empty.", "Choose a table of forces.");
@@ -137,29 +140,51 @@ public record ForceTable(
         try (Workbook w = WorkbookFactory.create(new ByteArrayInputStream(bytes))) {
             List<String> sheets = new ArrayList<>();
             w.sheetIterator().forEachRemaining(s -> sheets.add(s.getSheetName()));
-            Sheet s = wanted == null ? w.getSheetAt(0) : w.getSheet(wanted);
+            if (wanted == null) {
+                return firstTable(w, sheets);
+            }
+            Sheet s = w.getSheet(wanted);
             if (s == null) {
                 return failed(
                         "sheet.missing",
                         "There is no sheet " + wanted + ".",
                         "Choose one of " + String.join(", ", sheets) + ".");
             }
-            Lines lines = new Lines();
-            for (Row row : s) {
-                int number = row.getRowNum() + 1;
-                List<String> cells = new ArrayList<>();
-                width(row.getLastCellNum(), number);
-                for (int c = 0; c < row.getLastCellNum(); c++) {
-                    cells.add(bounded(cell(row.getCell(c)), number));
-                }
-                lines.add(number, cells);
-            }
-            return table(sheets, s.getSheetName(), lines);
+            return sheet(s, sheets);
         } catch (TooMuch e) {
             throw e;
         } catch (IOException | RuntimeException e) {
             return damaged();
         }
+    }
+
+    /** The sheet whose headers name most quantities: cover sheets and notes are passed over. Where none holds a table, the first says why. */
+    private static Read firstTable(Workbook w, List<String> sheets) {
+        Read best = null;
+        long most = -1;
+        for (Sheet s : w) {
+            Read r = sheet(s, sheets);
+            long named = r.table() == null || r.table().rows().isEmpty() ? -1 : ForceHeader.named(r.table());
+            if (best == null || named > most) {
+                best = r;
+                most = named;
+            }
+        }
+        return best == null ? damaged() : best;
+    }
+
+    private static Read sheet(Sheet s, List<String> sheets) {
+        Lines lines = new Lines();
+        for (Row row : s) {
+            int number = row.getRowNum() + 1;
+            List<String> cells = new ArrayList<>();
+            width(row.getLastCellNum(), number);
+            for (int c = 0; c < row.getLastCellNum(); c++) {
+                cells.add(bounded(cell(row.getCell(c)), number));
+            }
+            lines.add(number, cells);
+        }
+        return table(sheets, s.getSheetName(), lines);
     }
 
     private static Read damaged() {
@@ -283,33 +308,59 @@ public record ForceTable(
             throw new TooMuch("The table has " + (lines.size() - header) + " rows of " + headers.size()
                     + " columns: at most " + MOST_CELLS + " cells are read.");
         }
+        boolean units = header + 1 < lines.size() && isUnits(lines.get(header + 1));
+        int first = header + (units ? 2 : 1);
         List<List<String>> rows = new ArrayList<>();
-        for (int i = header + 1; i < lines.size(); i++) {
-            String[] row = new String[headers.size()];
-            Arrays.fill(row, "");
-            for (int c = 0; c < Math.min(row.length, lines.get(i).size()); c++) {
-                row[c] = lines.get(i).get(c);
-            }
-            rows.add(List.of(row));
+        for (int i = first; i < lines.size(); i++) {
+            rows.add(padded(lines.get(i), headers.size()));
         }
         return new Read(
                 new ForceTable(
                         sheets,
                         sheet,
                         read.numbers.get(header),
-                        read.numbers.subList(header + 1, lines.size()),
+                        read.numbers.subList(first, lines.size()),
                         List.copyOf(headers),
+                        units ? padded(lines.get(header + 1), headers.size()) : List.of(),
                         rows),
                 List.of());
     }
 
-    /** A number written with a point or a comma, or null. */
-    static Double number(String s) {
+    private static List<String> padded(List<String> line, int width) {
+        String[] row = new String[width];
+        Arrays.fill(row, "");
+        for (int c = 0; c < Math.min(width, line.size()); c++) {
+            row[c] = line.get(c);
+        }
+        return List.of(row);
+    }
+
+    /** Whether a line beneath the header says units: at least one that is known, and no number. */
+    private static boolean isUnits(List<String> line) {
+        return line.stream().noneMatch(c -> number(c) != null)
+                && line.stream().anyMatch(c -> ForceUnits.known(c.replaceAll("[\\[\\](){}]", "")));
+    }
+
+    private static final Pattern GROUPED =
+            Pattern.compile("[+-]?\\d{1,3}(?:(?:,\\d{3})+(?:\\.\\d*)?|(?:\\.\\d{3})+,\\d*)(?:[eE][+-]?\\d+)?");
+
+    /** A number written with a point or a comma, with or without marks between thousands, or null. */
+    static Double number(String cell) {
+        String s = cell.replace('\u2212', '-').replaceAll("[\\s\\u00a0\\u2009\\u202f]", "");
+        boolean both = s.indexOf(',') >= 0 && s.indexOf('.') >= 0;
+        boolean many = s.indexOf(',') != s.lastIndexOf(',');
+        if ((both || many) && GROUPED.matcher(s).matches()) {
+            s = s.lastIndexOf(',') > s.lastIndexOf('.') && both
+                    ? s.replace(".", "").replace(',', '.')
+                    : s.replace(",", "");
+        } else if (!both) {
+            s = s.replace(',', '.');
+        }
         try {
-            double v = Double.parseDouble(s.indexOf(',') >= 0 && s.indexOf('.') < 0 ? s.replace(',', '.') : s);
+            double v = Double.parseDouble(s);
             return Double.isFinite(v)
-                            && !s.isBlank()
-                            && Character.isDigit(s.strip().charAt(s.strip().length() - 1))
+                            && !s.isEmpty()
+                            && (Character.isDigit(s.charAt(s.length() - 1)) || s.endsWith("."))
                     ? v
                     : null;
         } catch (NumberFormatException e) {

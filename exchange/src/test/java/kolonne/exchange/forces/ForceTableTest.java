@@ -46,20 +46,20 @@ class ForceTableTest {
 
     private static ForceRows.Read rows(String s) {
         ForceTable t = table(s);
-        return ForceRows.read(t, ForceMapping.propose(t, DEMO), DEMO, Integer.MAX_VALUE);
+        return ForceRows.read(t, ForceProposal.of(t, DEMO).mapping(), DEMO, Integer.MAX_VALUE);
     }
 
     @Test
     void anyHeadersInAnyOrderAreProposed() {
         ForceTable t = table("Moment (kNm),Load case,Dist [m],Bar,Q_z (kN),Axial,Comment\n-12.5," + CASE + ",0.5,"
                 + BEAM.id() + ",30,-7,x\n");
-        Map<Quantity, Column> m = ForceMapping.propose(t, DEMO).columns();
+        Map<Quantity, Column> m = ForceProposal.of(t, DEMO).mapping().columns();
         assertEquals("Bar", m.get(Quantity.MEMBER).header());
         assertEquals("Load case", m.get(Quantity.CASE).header());
         assertEquals(new Column("Dist [m]", "m", false), m.get(Quantity.X));
         assertEquals(new Column("Moment (kNm)", "kNm", false), m.get(Quantity.MY));
         assertEquals(new Column("Q_z (kN)", "kN", false), m.get(Quantity.VZ));
-        StationForces f = ForceRows.read(t, ForceMapping.propose(t, DEMO), DEMO, 10)
+        StationForces f = ForceRows.read(t, ForceProposal.of(t, DEMO).mapping(), DEMO, 10)
                 .forces()
                 .get(0);
         assertEquals(-12.5e6, f.my(), 1e-6);
@@ -106,8 +106,9 @@ class ForceTableTest {
     void compressionGivenAsPositiveIsNoticed() {
         ForceTable t = table("member,case,x,N,My\n" + COLUMN.id() + "," + CASE + ",0,850,0\n" + COLUMN.id() + "," + CASE
                 + ",1,840,0\n");
-        assertTrue(ForceMapping.propose(t, DEMO).columns().get(Quantity.N).opposite());
-        assertFalse(ForceMapping.propose(table("member,case,x,N,My\n" + COLUMN.id() + "," + CASE + ",0,-850,0\n"), DEMO)
+        assertTrue(ForceProposal.of(t, DEMO).mapping().columns().get(Quantity.N).opposite());
+        assertFalse(ForceProposal.of(table("member,case,x,N,My\n" + COLUMN.id() + "," + CASE + ",0,-850,0\n"), DEMO)
+                .mapping()
                 .columns()
                 .get(Quantity.N)
                 .opposite());
@@ -171,7 +172,7 @@ class ForceTableTest {
         assertEquals(List.of("notes", "forces"), t.sheets());
         assertEquals(
                 42e6,
-                ForceRows.read(t, ForceMapping.propose(t, DEMO), DEMO, 10)
+                ForceRows.read(t, ForceProposal.of(t, DEMO).mapping(), DEMO, 10)
                         .forces()
                         .get(0)
                         .my(),

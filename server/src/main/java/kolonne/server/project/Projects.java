@@ -299,6 +299,22 @@ public final class Projects {
         }
     }
 
+    /** Kolonne's own analysis of the model in force, also where it is designed for forces solved elsewhere. */
+    public Analysis ownAnalysis(String id) {
+        Workspace w = model(id);
+        synchronized (w) {
+            if (!w.building().hasImportedForces()) {
+                return w.solved((doing, done, total) -> {});
+            }
+            Analysis a = w.kept(-w.modelVersion());
+            if (a == null) {
+                a = FrameAnalysis.resolve(null, new BuildingIndex(w.building().withStationForces(List.of())));
+                w.keep(-w.modelVersion(), a);
+            }
+            return a;
+        }
+    }
+
     public ModelFileRow modelFile(String id) {
         find(id);
         return store.model(id);

@@ -249,6 +249,19 @@ class AnalysisAndEditsTest {
                 ask(200, "POST", p + "/force-files/" + file.get("file").asText() + "/preview", use);
         assertEquals(0, preview.get("without").size());
         assertTrue(preview.get("findings").toString().contains("nobody"));
+        assertEquals("agrees", preview.get("totals").get(0).get("verdict").asText());
+        assertEquals("differs", preview.get("totals").get(2).get("verdict").asText(), "the shears were written as 0");
+        assertEquals(0, preview.get("gaps").size());
+        String part = csv.toString()
+                .lines()
+                .filter(l -> !l.contains(";W"))
+                .collect(java.util.stream.Collectors.joining("\n"));
+        JsonNode less = ask(200, "POST", p + "/force-files?fileName=t.csv", part);
+        String import2 = p + "/force-files/" + less.get("file").asText() + "/import";
+        JsonNode refused = ask(422, "POST", import2, use, "If-Match", "\"1\"");
+        assertTrue(
+                refused.get("findings").get(0).get("what").asText().contains("would be taken as zero"),
+                refused.toString());
         double own = peak(get("/analysis/diagram?of=envelope:strength&component=my"), BEAM.id());
         ask(200, "POST", p + "/force-files/" + file.get("file").asText() + "/import", use, "If-Match", "\"1\"");
         assertTrue(get("/model").get("importedForces").asBoolean());
@@ -264,7 +277,22 @@ class AnalysisAndEditsTest {
         assertTrue(get("/model").get("findings").toString().contains("forces.stale"));
         JsonNode again = ask(200, "POST", p + "/force-files?fileName=t.csv", csv.toString());
         assertEquals("other solver", again.get("saved").get(0).get("name").asText());
-        edit(200, 3, "{\"kind\":\"forces\",\"rows\":[]}");
+        assertEquals("other solver", again.get("remembered").asText(), "the same headers are mapped at once");
+        assertEquals(proposal, again.get("proposal"));
+        assertEquals(
+                "",
+                ask(
+                                200,
+                                "POST",
+                                p + "/force-files?fileName=t.csv",
+                                csv.toString().replace("Dist", "Weg"))
+                        .get("remembered")
+                        .asText());
+        assertEquals(
+                again.get("headers"),
+                get("/force-files/" + again.get("file").asText() + "?sheet=").get("headers"));
+        ask(200, "POST", import2, use.replace("\"name\"", "\"incomplete\":true,\"name\""), "If-Match", "\"3\"");
+        edit(200, 4, "{\"kind\":\"forces\",\"rows\":[]}");
         assertFalse(get("/model").get("importedForces").asBoolean());
         ask(422, "POST", p + "/force-files?fileName=t.csv", "nothing");
         ask(404, "POST", p + "/force-files/gone/preview", use);

@@ -64,6 +64,7 @@ export type PutSectionEdit = Schemas['PutSectionEdit']
 export type OptionsEdit = Schemas['OptionsEdit']
 export type RoleFactors = Schemas['RoleFactors']
 export type ForcePreview = Schemas['Preview']
+export type Outcome = Schemas['Outcome']
 export type ForceUse = Schemas['Use']
 
 /** Fields of the basis to change; a national value of null is the recommended one again. */
@@ -169,6 +170,13 @@ export const api = {
   redo: (id: string, version: number) => request<Project>(`${p(id)}/redo`, json('POST', {}, version)),
   element: (id: string, member: string, signal?: AbortSignal) =>
     request<Element>(`${p(id)}/elements/${encodeURIComponent(member)}`, { signal }),
+  elements: (id: string, members: string[], signal?: AbortSignal) =>
+    request<{ elements: Element[] }>(`${p(id)}/elements`, { ...post({ members }), signal }),
+  resized: (id: string, members: string[], deeper: number, wider: number) =>
+    request<{ edits: Edit[] }>(`${p(id)}/resized`, post({ members, deeper, wider })),
+  handOfMany: (id: string, version: number, marks: string[], release: boolean, torsion: string | null) =>
+    request<Project>(`${p(id)}/hand`, json('POST', { marks, release, torsion }, version)),
+  outcome: (id: string) => request<Outcome>(`${p(id)}/outcome`),
   preferences: (id: string, mark: string, signal?: AbortSignal) =>
     request<Preferences>(`${p(id)}/members/${encodeURIComponent(mark)}/preferences`, { signal }),
   stirrups: (id: string, mark: string, span: number, signal?: AbortSignal) =>

@@ -4,3733 +4,3980 @@
  */
 
 export interface paths {
-    "/api/health": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        /** Whether the server is up */
-        get: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path?: never;
-                cookie?: never;
-            };
-            requestBody?: never;
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["Health"];
-                    };
-                };
-                /** @description What, where and how to mend */
-                default: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/problem+json": components["schemas"]["Problem"];
-                    };
-                };
-            };
-        };
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/catalogue": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        /** Design codes with the bars of their market */
-        get: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path?: never;
-                cookie?: never;
-            };
-            requestBody?: never;
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["CatalogueList"];
-                    };
-                };
-                /** @description What, where and how to mend */
-                default: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/problem+json": components["schemas"]["Problem"];
-                    };
-                };
-            };
-        };
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/projects": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        /** All projects, last changed first */
-        get: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path?: never;
-                cookie?: never;
-            };
-            requestBody?: never;
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["ProjectList"];
-                    };
-                };
-                /** @description What, where and how to mend */
-                default: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/problem+json": components["schemas"]["Problem"];
-                    };
-                };
-            };
-        };
-        put?: never;
-        /** Reads an uploaded model (the body); the job's result is the project */
-        post: {
-            parameters: {
-                query?: {
-                    name?: string;
-                    fileName?: string;
-                };
-                header?: never;
-                path?: never;
-                cookie?: never;
-            };
-            requestBody: {
-                content: {
-                    "application/octet-stream": string;
-                };
-            };
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["Job"];
-                    };
-                };
-                /** @description What, where and how to mend */
-                default: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/problem+json": components["schemas"]["Problem"];
-                    };
-                };
-            };
-        };
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/jobs/{job}": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        /** How a job stands */
-        get: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path: {
-                    job: string;
-                };
-                cookie?: never;
-            };
-            requestBody?: never;
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["Job"];
-                    };
-                };
-                /** @description What, where and how to mend */
-                default: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/problem+json": components["schemas"]["Problem"];
-                    };
-                };
-            };
-        };
-        put?: never;
-        post?: never;
-        /** Cancels a job */
-        delete: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path: {
-                    job: string;
-                };
-                cookie?: never;
-            };
-            requestBody?: never;
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["Job"];
-                    };
-                };
-                /** @description What, where and how to mend */
-                default: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/problem+json": components["schemas"]["Problem"];
-                    };
-                };
-            };
-        };
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/projects/{id}": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        /** One project; its ETag is the version */
-        get: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path: {
-                    id: string;
-                };
-                cookie?: never;
-            };
-            requestBody?: never;
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["Project"];
-                    };
-                };
-                /** @description What, where and how to mend */
-                default: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/problem+json": components["schemas"]["Problem"];
-                    };
-                };
-            };
-        };
-        put?: never;
-        post?: never;
-        /** Deletes a project with all that belongs to it */
-        delete: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path: {
-                    id: string;
-                };
-                cookie?: never;
-            };
-            requestBody?: never;
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content?: never;
-                };
-                /** @description What, where and how to mend */
-                default: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/problem+json": components["schemas"]["Problem"];
-                    };
-                };
-            };
-        };
-        options?: never;
-        head?: never;
-        /** Renames a project (If-Match: version) */
-        patch: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path: {
-                    id: string;
-                };
-                cookie?: never;
-            };
-            requestBody: {
-                content: {
-                    "application/json": components["schemas"]["NewName"];
-                };
-            };
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["Project"];
-                    };
-                };
-                /** @description What, where and how to mend */
-                default: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/problem+json": components["schemas"]["Problem"];
-                    };
-                };
-            };
-        };
-        trace?: never;
-    };
-    "/api/projects/{id}/state": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        /** What the results belong to and what is being computed */
-        get: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path: {
-                    id: string;
-                };
-                cookie?: never;
-            };
-            requestBody?: never;
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["State"];
-                    };
-                };
-                /** @description What, where and how to mend */
-                default: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/problem+json": components["schemas"]["Problem"];
-                    };
-                };
-            };
-        };
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/projects/{id}/basis": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        /** The basis of design; the ETag is the project's version */
-        get: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path: {
-                    id: string;
-                };
-                cookie?: never;
-            };
-            requestBody?: never;
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["Basis"];
-                    };
-                };
-                /** @description What, where and how to mend */
-                default: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/problem+json": components["schemas"]["Problem"];
-                    };
-                };
-            };
-        };
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        /** Changes fields of the basis on top of what it is now and redesigns: a JSON merge patch (If-Match: version that it was made on) */
-        patch: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path: {
-                    id: string;
-                };
-                cookie?: never;
-            };
-            requestBody: {
-                content: {
-                    "application/json": components["schemas"]["Basis"];
-                };
-            };
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["Project"];
-                    };
-                };
-                /** @description What, where and how to mend */
-                default: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/problem+json": components["schemas"]["Problem"];
-                    };
-                };
-            };
-        };
-        trace?: never;
-    };
-    "/api/projects/{id}/model": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        /** What was read: counts, cases, combinations, findings */
-        get: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path: {
-                    id: string;
-                };
-                cookie?: never;
-            };
-            requestBody?: never;
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["Model"];
-                    };
-                };
-                /** @description What, where and how to mend */
-                default: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/problem+json": components["schemas"]["Problem"];
-                    };
-                };
-            };
-        };
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/projects/{id}/results": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        /** Worklist rows that match a query, worst first */
-        get: {
-            parameters: {
-                query?: {
-                    q?: string;
-                    page?: string;
-                    size?: string;
-                };
-                header?: never;
-                path: {
-                    id: string;
-                };
-                cookie?: never;
-            };
-            requestBody?: never;
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["ResultsPage"];
-                    };
-                };
-                /** @description What, where and how to mend */
-                default: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/problem+json": components["schemas"]["Problem"];
-                    };
-                };
-            };
-        };
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/projects/{id}/view": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        /** Geometry with utilisations */
-        get: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path: {
-                    id: string;
-                };
-                cookie?: never;
-            };
-            requestBody?: never;
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["View"];
-                    };
-                };
-                /** @description What, where and how to mend */
-                default: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/problem+json": components["schemas"]["Problem"];
-                    };
-                };
-            };
-        };
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/projects/{id}/members/{mark}": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        /** A beam line or column stack */
-        get: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path: {
-                    id: string;
-                    mark: string;
-                };
-                cookie?: never;
-            };
-            requestBody?: never;
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["Member"];
-                    };
-                };
-                /** @description What, where and how to mend */
-                default: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/problem+json": components["schemas"]["Problem"];
-                    };
-                };
-            };
-        };
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/projects/{id}/members/{mark}/calculation": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        /** Step-by-step calculation: of a station of a line, or of a lift, combination and place */
-        get: {
-            parameters: {
-                query?: {
-                    station?: string;
-                    lift?: string;
-                    combination?: string;
-                    demand?: string;
-                };
-                header?: never;
-                path: {
-                    id: string;
-                    mark: string;
-                };
-                cookie?: never;
-            };
-            requestBody?: never;
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["Calculation"];
-                    };
-                };
-                /** @description What, where and how to mend */
-                default: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/problem+json": components["schemas"]["Problem"];
-                    };
-                };
-            };
-        };
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/projects/{id}/members/{mark}/interaction": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        /** Strength curve and demands of a lift */
-        get: {
-            parameters: {
-                query?: {
-                    lift?: string;
-                };
-                header?: never;
-                path: {
-                    id: string;
-                    mark: string;
-                };
-                cookie?: never;
-            };
-            requestBody?: never;
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["Interaction"];
-                    };
-                };
-                /** @description What, where and how to mend */
-                default: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/problem+json": components["schemas"]["Problem"];
-                    };
-                };
-            };
-        };
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/projects/{id}/schedules/{kind}": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        /** A page of the beams, columns, bars or totals schedule */
-        get: {
-            parameters: {
-                query?: {
-                    page?: string;
-                    size?: string;
-                };
-                header?: never;
-                path: {
-                    id: string;
-                    kind: string;
-                };
-                cookie?: never;
-            };
-            requestBody?: never;
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["SchedulePage"];
-                    };
-                };
-                /** @description What, where and how to mend */
-                default: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/problem+json": components["schemas"]["Problem"];
-                    };
-                };
-            };
-        };
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/projects/{id}/analysis": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        /** Balance of every case, storeys, masses, and what can be shown */
-        get: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path: {
-                    id: string;
-                };
-                cookie?: never;
-            };
-            requestBody?: never;
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["Analysis"];
-                    };
-                };
-                /** @description What, where and how to mend */
-                default: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/problem+json": components["schemas"]["Problem"];
-                    };
-                };
-            };
-        };
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/projects/{id}/analysis/diagram": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        /** A force along every member, of a case, combination or envelope */
-        get: {
-            parameters: {
-                query?: {
-                    of?: string;
-                    component?: string;
-                };
-                header?: never;
-                path: {
-                    id: string;
-                };
-                cookie?: never;
-            };
-            requestBody?: never;
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["Diagram"];
-                    };
-                };
-                /** @description What, where and how to mend */
-                default: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/problem+json": components["schemas"]["Problem"];
-                    };
-                };
-            };
-        };
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/projects/{id}/analysis/deflection": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        /** The deflected shape of every member, of a case or combination */
-        get: {
-            parameters: {
-                query?: {
-                    of?: string;
-                };
-                header?: never;
-                path: {
-                    id: string;
-                };
-                cookie?: never;
-            };
-            requestBody?: never;
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["Deflection"];
-                    };
-                };
-                /** @description What, where and how to mend */
-                default: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/problem+json": components["schemas"]["Problem"];
-                    };
-                };
-            };
-        };
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/projects/{id}/analysis/reactions": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        /** Reactions of every supported joint, of a case or combination */
-        get: {
-            parameters: {
-                query?: {
-                    of?: string;
-                };
-                header?: never;
-                path: {
-                    id: string;
-                };
-                cookie?: never;
-            };
-            requestBody?: never;
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["Reactions"];
-                    };
-                };
-                /** @description What, where and how to mend */
-                default: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/problem+json": components["schemas"]["Problem"];
-                    };
-                };
-            };
-        };
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/projects/{id}/analysis/compare": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        /** What changed per member between two versions, largest first */
-        get: {
-            parameters: {
-                query?: {
-                    from?: string;
-                    to?: string;
-                    component?: string;
-                };
-                header?: never;
-                path: {
-                    id: string;
-                };
-                cookie?: never;
-            };
-            requestBody?: never;
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["Compare"];
-                    };
-                };
-                /** @description What, where and how to mend */
-                default: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/problem+json": components["schemas"]["Problem"];
-                    };
-                };
-            };
-        };
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/projects/{id}/edits": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        /** The history of model, basis, cages and marks, oldest first */
-        get: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path: {
-                    id: string;
-                };
-                cookie?: never;
-            };
-            requestBody?: never;
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["History"];
-                    };
-                };
-                /** @description What, where and how to mend */
-                default: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/problem+json": components["schemas"]["Problem"];
-                    };
-                };
-            };
-        };
-        put?: never;
-        /** Changes the model, analyses it and redesigns (If-Match: version) */
-        post: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path: {
-                    id: string;
-                };
-                cookie?: never;
-            };
-            requestBody: {
-                content: {
-                    "application/json": components["schemas"]["Edits"];
-                };
-            };
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["Project"];
-                    };
-                };
-                /** @description What, where and how to mend */
-                default: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/problem+json": components["schemas"]["Problem"];
-                    };
-                };
-            };
-        };
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/projects/{id}/edits/preview": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        /** What edits would do to lines, stacks and what is set by hand; nothing is stored */
-        post: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path: {
-                    id: string;
-                };
-                cookie?: never;
-            };
-            requestBody: {
-                content: {
-                    "application/json": components["schemas"]["Edits"];
-                };
-            };
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["Effects"];
-                    };
-                };
-                /** @description What, where and how to mend */
-                default: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/problem+json": components["schemas"]["Problem"];
-                    };
-                };
-            };
-        };
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/projects/{id}/members/{mark}/mark": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        /** Gives a line or stack another mark (If-Match: version) */
-        put: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path: {
-                    id: string;
-                    mark: string;
-                };
-                cookie?: never;
-            };
-            requestBody: {
-                content: {
-                    "application/json": components["schemas"]["Mark"];
-                };
-            };
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["Project"];
-                    };
-                };
-                /** @description What, where and how to mend */
-                default: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/problem+json": components["schemas"]["Problem"];
-                    };
-                };
-            };
-        };
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/projects/{id}/undo": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        /** Takes the newest change back (If-Match: version) */
-        post: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path: {
-                    id: string;
-                };
-                cookie?: never;
-            };
-            requestBody?: never;
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["Project"];
-                    };
-                };
-                /** @description What, where and how to mend */
-                default: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/problem+json": components["schemas"]["Problem"];
-                    };
-                };
-            };
-        };
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/projects/{id}/redo": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        /** Puts the last undone change in force again (If-Match: version) */
-        post: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path: {
-                    id: string;
-                };
-                cookie?: never;
-            };
-            requestBody?: never;
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["Project"];
-                    };
-                };
-                /** @description What, where and how to mend */
-                default: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/problem+json": components["schemas"]["Problem"];
-                    };
-                };
-            };
-        };
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/projects/{id}/elements/{member}": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        /** One analysis member: section, stiffness, connections and loads */
-        get: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path: {
-                    id: string;
-                    member: string;
-                };
-                cookie?: never;
-            };
-            requestBody?: never;
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["Element"];
-                    };
-                };
-                /** @description What, where and how to mend */
-                default: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/problem+json": components["schemas"]["Problem"];
-                    };
-                };
-            };
-        };
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/projects/{id}/options": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        /** How the frame is analysed */
-        get: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path: {
-                    id: string;
-                };
-                cookie?: never;
-            };
-            requestBody?: never;
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["Options"];
-                    };
-                };
-                /** @description What, where and how to mend */
-                default: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/problem+json": components["schemas"]["Problem"];
-                    };
-                };
-            };
-        };
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/projects/{id}/force-files": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        /** Uploads a table of station forces (CSV or XLSX) and proposes a mapping of its columns */
-        post: {
-            parameters: {
-                query?: {
-                    fileName?: string;
-                };
-                header?: never;
-                path: {
-                    id: string;
-                };
-                cookie?: never;
-            };
-            requestBody: {
-                content: {
-                    "application/octet-stream": string;
-                };
-            };
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["ForceFile"];
-                    };
-                };
-                /** @description What, where and how to mend */
-                default: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/problem+json": components["schemas"]["Problem"];
-                    };
-                };
-            };
-        };
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/projects/{id}/force-files/{file}": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        /** An uploaded table with the proposed mapping of one of its sheets */
-        get: {
-            parameters: {
-                query?: {
-                    sheet?: string;
-                };
-                header?: never;
-                path: {
-                    id: string;
-                    file: string;
-                };
-                cookie?: never;
-            };
-            requestBody?: never;
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["ForceFile"];
-                    };
-                };
-                /** @description What, where and how to mend */
-                default: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/problem+json": components["schemas"]["Problem"];
-                    };
-                };
-            };
-        };
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/projects/{id}/force-files/{file}/preview": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        /** Reads the first rows with a mapping and counts all */
-        post: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path: {
-                    id: string;
-                    file: string;
-                };
-                cookie?: never;
-            };
-            requestBody: {
-                content: {
-                    "application/json": components["schemas"]["Use"];
-                };
-            };
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["Preview"];
-                    };
-                };
-                /** @description What, where and how to mend */
-                default: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/problem+json": components["schemas"]["Problem"];
-                    };
-                };
-            };
-        };
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/projects/{id}/force-files/{file}/import": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        /** Takes the forces into the model and redesigns (If-Match: version); remembers the mapping under its name */
-        post: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path: {
-                    id: string;
-                    file: string;
-                };
-                cookie?: never;
-            };
-            requestBody: {
-                content: {
-                    "application/json": components["schemas"]["Use"];
-                };
-            };
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["Project"];
-                    };
-                };
-                /** @description What, where and how to mend */
-                default: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/problem+json": components["schemas"]["Problem"];
-                    };
-                };
-            };
-        };
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/sketches/beam/preview": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        /** Strength envelopes of a continuous beam being drawn up */
-        post: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path?: never;
-                cookie?: never;
-            };
-            requestBody: {
-                content: {
-                    "application/json": components["schemas"]["BeamSketch"];
-                };
-            };
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["SketchPreview"];
-                    };
-                };
-                /** @description What, where and how to mend */
-                default: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/problem+json": components["schemas"]["Problem"];
-                    };
-                };
-            };
-        };
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/sketches/beam": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        /** Makes a project of a continuous beam */
-        post: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path?: never;
-                cookie?: never;
-            };
-            requestBody: {
-                content: {
-                    "application/json": components["schemas"]["BeamSketch"];
-                };
-            };
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["Project"];
-                    };
-                };
-                /** @description What, where and how to mend */
-                default: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/problem+json": components["schemas"]["Problem"];
-                    };
-                };
-            };
-        };
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/sketches/column/preview": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        /** Strength envelopes of a column being drawn up */
-        post: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path?: never;
-                cookie?: never;
-            };
-            requestBody: {
-                content: {
-                    "application/json": components["schemas"]["ColumnSketch"];
-                };
-            };
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["SketchPreview"];
-                    };
-                };
-                /** @description What, where and how to mend */
-                default: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/problem+json": components["schemas"]["Problem"];
-                    };
-                };
-            };
-        };
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/sketches/column": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        /** Makes a project of a column */
-        post: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path?: never;
-                cookie?: never;
-            };
-            requestBody: {
-                content: {
-                    "application/json": components["schemas"]["ColumnSketch"];
-                };
-            };
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["Project"];
-                    };
-                };
-                /** @description What, where and how to mend */
-                default: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/problem+json": components["schemas"]["Problem"];
-                    };
-                };
-            };
-        };
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/projects/{id}/members/{mark}/torsion-relief": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        /** Finds by re-analysis whether a line's torsion is needed, and the stiffness that relieves it; a trial, nothing is stored */
-        post: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path: {
-                    id: string;
-                    mark: string;
-                };
-                cookie?: never;
-            };
-            requestBody?: never;
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["Relief"];
-                    };
-                };
-                /** @description What, where and how to mend */
-                default: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/problem+json": components["schemas"]["Problem"];
-                    };
-                };
-            };
-        };
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/projects/{id}/torsion-relief": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        /** Relieves every line whose torsion comes from compatibility and passes the cracking torque, together; a trial, nothing is stored */
-        post: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path: {
-                    id: string;
-                };
-                cookie?: never;
-            };
-            requestBody?: never;
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["ReliefOfAll"];
-                    };
-                };
-                /** @description What, where and how to mend */
-                default: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/problem+json": components["schemas"]["Problem"];
-                    };
-                };
-            };
-        };
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/projects/{id}/members/{mark}/stirrups": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        /** Every arrangement of stirrups weighed for a span, the best first */
-        get: {
-            parameters: {
-                query?: {
-                    span?: string;
-                };
-                header?: never;
-                path: {
-                    id: string;
-                    mark: string;
-                };
-                cookie?: never;
-            };
-            requestBody?: never;
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["StirrupsWeighed"];
-                    };
-                };
-                /** @description What, where and how to mend */
-                default: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/problem+json": components["schemas"]["Problem"];
-                    };
-                };
-            };
-        };
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/projects/{id}/members/{mark}/sections": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        /** Other sections for a line, each designed for the forces as they are, the cheapest first, with the edits that put them in force */
-        get: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path: {
-                    id: string;
-                    mark: string;
-                };
-                cookie?: never;
-            };
-            requestBody?: never;
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["Sections"];
-                    };
-                };
-                /** @description What, where and how to mend */
-                default: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/problem+json": components["schemas"]["Problem"];
-                    };
-                };
-            };
-        };
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/projects/{id}/members/{mark}/preferences": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        /** The line designed under every preference: mass, bars, layers, sizes */
-        get: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path: {
-                    id: string;
-                    mark: string;
-                };
-                cookie?: never;
-            };
-            requestBody?: never;
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["Preferences"];
-                    };
-                };
-                /** @description What, where and how to mend */
-                default: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/problem+json": components["schemas"]["Problem"];
-                    };
-                };
-            };
-        };
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/projects/{id}/members/{mark}/try": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        /** Checks a line as if set by hand so; nothing is stored */
-        post: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path: {
-                    id: string;
-                    mark: string;
-                };
-                cookie?: never;
-            };
-            requestBody: {
-                content: {
-                    "application/json": components["schemas"]["Hand"];
-                };
-            };
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["Beam"];
-                    };
-                };
-                /** @description What, where and how to mend */
-                default: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/problem+json": components["schemas"]["Problem"];
-                    };
-                };
-            };
-        };
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/projects/{id}/members/{mark}/hand": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        /** Sets a line by hand; what is left out is Kolonne's again (If-Match: version) */
-        put: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path: {
-                    id: string;
-                    mark: string;
-                };
-                cookie?: never;
-            };
-            requestBody: {
-                content: {
-                    "application/json": components["schemas"]["Hand"];
-                };
-            };
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["HandSet"];
-                    };
-                };
-                /** @description What, where and how to mend */
-                default: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/problem+json": components["schemas"]["Problem"];
-                    };
-                };
-            };
-        };
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/projects/{id}/members/{mark}/identical": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        /** Lines of the same geometry, each checked with this line's cage */
-        get: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path: {
-                    id: string;
-                    mark: string;
-                };
-                cookie?: never;
-            };
-            requestBody?: never;
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["Identical"];
-                    };
-                };
-                /** @description What, where and how to mend */
-                default: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/problem+json": components["schemas"]["Problem"];
-                    };
-                };
-            };
-        };
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/projects/{id}/members/{mark}/copy": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        /** Copies the line's cage to others by hand (If-Match: version) */
-        post: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path: {
-                    id: string;
-                    mark: string;
-                };
-                cookie?: never;
-            };
-            requestBody: {
-                content: {
-                    "application/json": components["schemas"]["Copy"];
-                };
-            };
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["Project"];
-                    };
-                };
-                /** @description What, where and how to mend */
-                default: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/problem+json": components["schemas"]["Problem"];
-                    };
-                };
-            };
-        };
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/projects/{id}/members/{mark}/readings": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        /** Forces of every combination at a station */
-        get: {
-            parameters: {
-                query?: {
-                    station?: string;
-                };
-                header?: never;
-                path: {
-                    id: string;
-                    mark: string;
-                };
-                cookie?: never;
-            };
-            requestBody?: never;
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/json": components["schemas"]["Readings"];
-                    };
-                };
-                /** @description What, where and how to mend */
-                default: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/problem+json": components["schemas"]["Problem"];
-                    };
-                };
-            };
-        };
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/projects/{id}/exports/report.pdf": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        /** Utilisation report; sheets: marks, separated by commas */
-        get: {
-            parameters: {
-                query?: {
-                    sheets?: string;
-                };
-                header?: never;
-                path: {
-                    id: string;
-                };
-                cookie?: never;
-            };
-            requestBody?: never;
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/octet-stream": string;
-                    };
-                };
-                /** @description What, where and how to mend */
-                default: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/problem+json": components["schemas"]["Problem"];
-                    };
-                };
-            };
-        };
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/projects/{id}/exports/schedules.pdf": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        /** Schedules on paper */
-        get: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path: {
-                    id: string;
-                };
-                cookie?: never;
-            };
-            requestBody?: never;
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/octet-stream": string;
-                    };
-                };
-                /** @description What, where and how to mend */
-                default: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/problem+json": components["schemas"]["Problem"];
-                    };
-                };
-            };
-        };
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/projects/{id}/exports/schedules.xlsx": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        /** Schedules as a workbook */
-        get: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path: {
-                    id: string;
-                };
-                cookie?: never;
-            };
-            requestBody?: never;
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/octet-stream": string;
-                    };
-                };
-                /** @description What, where and how to mend */
-                default: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/problem+json": components["schemas"]["Problem"];
-                    };
-                };
-            };
-        };
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/projects/{id}/exports/results.json": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        /** Everything needed to check the design again */
-        get: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path: {
-                    id: string;
-                };
-                cookie?: never;
-            };
-            requestBody?: never;
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/octet-stream": string;
-                    };
-                };
-                /** @description What, where and how to mend */
-                default: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/problem+json": components["schemas"]["Problem"];
-                    };
-                };
-            };
-        };
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/projects/{id}/exports/checks.csv": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        /** All checks as a table */
-        get: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path: {
-                    id: string;
-                };
-                cookie?: never;
-            };
-            requestBody?: never;
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/octet-stream": string;
-                    };
-                };
-                /** @description What, where and how to mend */
-                default: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/problem+json": components["schemas"]["Problem"];
-                    };
-                };
-            };
-        };
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/projects/{id}/exports/model": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        /** The model as it was uploaded */
-        get: {
-            parameters: {
-                query?: never;
-                header?: never;
-                path: {
-                    id: string;
-                };
-                cookie?: never;
-            };
-            requestBody?: never;
-            responses: {
-                /** @description OK */
-                200: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/octet-stream": string;
-                    };
-                };
-                /** @description What, where and how to mend */
-                default: {
-                    headers: {
-                        [name: string]: unknown;
-                    };
-                    content: {
-                        "application/problem+json": components["schemas"]["Problem"];
-                    };
-                };
-            };
-        };
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
+  '/api/health': {
+    parameters: {
+      query?: never
+      header?: never
+      path?: never
+      cookie?: never
+    }
+    /** Whether the server is up */
+    get: {
+      parameters: {
+        query?: never
+        header?: never
+        path?: never
+        cookie?: never
+      }
+      requestBody?: never
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown
+          }
+          content: {
+            'application/json': components['schemas']['Health']
+          }
+        }
+        /** @description What, where and how to mend */
+        default: {
+          headers: {
+            [name: string]: unknown
+          }
+          content: {
+            'application/problem+json': components['schemas']['Problem']
+          }
+        }
+      }
+    }
+    put?: never
+    post?: never
+    delete?: never
+    options?: never
+    head?: never
+    patch?: never
+    trace?: never
+  }
+  '/api/catalogue': {
+    parameters: {
+      query?: never
+      header?: never
+      path?: never
+      cookie?: never
+    }
+    /** Design codes with the bars of their market */
+    get: {
+      parameters: {
+        query?: never
+        header?: never
+        path?: never
+        cookie?: never
+      }
+      requestBody?: never
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown
+          }
+          content: {
+            'application/json': components['schemas']['CatalogueList']
+          }
+        }
+        /** @description What, where and how to mend */
+        default: {
+          headers: {
+            [name: string]: unknown
+          }
+          content: {
+            'application/problem+json': components['schemas']['Problem']
+          }
+        }
+      }
+    }
+    put?: never
+    post?: never
+    delete?: never
+    options?: never
+    head?: never
+    patch?: never
+    trace?: never
+  }
+  '/api/projects': {
+    parameters: {
+      query?: never
+      header?: never
+      path?: never
+      cookie?: never
+    }
+    /** All projects, last changed first */
+    get: {
+      parameters: {
+        query?: never
+        header?: never
+        path?: never
+        cookie?: never
+      }
+      requestBody?: never
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown
+          }
+          content: {
+            'application/json': components['schemas']['ProjectList']
+          }
+        }
+        /** @description What, where and how to mend */
+        default: {
+          headers: {
+            [name: string]: unknown
+          }
+          content: {
+            'application/problem+json': components['schemas']['Problem']
+          }
+        }
+      }
+    }
+    put?: never
+    /** Reads an uploaded model (the body); the job's result is the project */
+    post: {
+      parameters: {
+        query?: {
+          name?: string
+          fileName?: string
+        }
+        header?: never
+        path?: never
+        cookie?: never
+      }
+      requestBody: {
+        content: {
+          'application/octet-stream': string
+        }
+      }
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown
+          }
+          content: {
+            'application/json': components['schemas']['Job']
+          }
+        }
+        /** @description What, where and how to mend */
+        default: {
+          headers: {
+            [name: string]: unknown
+          }
+          content: {
+            'application/problem+json': components['schemas']['Problem']
+          }
+        }
+      }
+    }
+    delete?: never
+    options?: never
+    head?: never
+    patch?: never
+    trace?: never
+  }
+  '/api/jobs/{job}': {
+    parameters: {
+      query?: never
+      header?: never
+      path?: never
+      cookie?: never
+    }
+    /** How a job stands */
+    get: {
+      parameters: {
+        query?: never
+        header?: never
+        path: {
+          job: string
+        }
+        cookie?: never
+      }
+      requestBody?: never
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown
+          }
+          content: {
+            'application/json': components['schemas']['Job']
+          }
+        }
+        /** @description What, where and how to mend */
+        default: {
+          headers: {
+            [name: string]: unknown
+          }
+          content: {
+            'application/problem+json': components['schemas']['Problem']
+          }
+        }
+      }
+    }
+    put?: never
+    post?: never
+    /** Cancels a job */
+    delete: {
+      parameters: {
+        query?: never
+        header?: never
+        path: {
+          job: string
+        }
+        cookie?: never
+      }
+      requestBody?: never
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown
+          }
+          content: {
+            'application/json': components['schemas']['Job']
+          }
+        }
+        /** @description What, where and how to mend */
+        default: {
+          headers: {
+            [name: string]: unknown
+          }
+          content: {
+            'application/problem+json': components['schemas']['Problem']
+          }
+        }
+      }
+    }
+    options?: never
+    head?: never
+    patch?: never
+    trace?: never
+  }
+  '/api/projects/{id}': {
+    parameters: {
+      query?: never
+      header?: never
+      path?: never
+      cookie?: never
+    }
+    /** One project; its ETag is the version */
+    get: {
+      parameters: {
+        query?: never
+        header?: never
+        path: {
+          id: string
+        }
+        cookie?: never
+      }
+      requestBody?: never
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown
+          }
+          content: {
+            'application/json': components['schemas']['Project']
+          }
+        }
+        /** @description What, where and how to mend */
+        default: {
+          headers: {
+            [name: string]: unknown
+          }
+          content: {
+            'application/problem+json': components['schemas']['Problem']
+          }
+        }
+      }
+    }
+    put?: never
+    post?: never
+    /** Deletes a project with all that belongs to it */
+    delete: {
+      parameters: {
+        query?: never
+        header?: never
+        path: {
+          id: string
+        }
+        cookie?: never
+      }
+      requestBody?: never
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown
+          }
+          content?: never
+        }
+        /** @description What, where and how to mend */
+        default: {
+          headers: {
+            [name: string]: unknown
+          }
+          content: {
+            'application/problem+json': components['schemas']['Problem']
+          }
+        }
+      }
+    }
+    options?: never
+    head?: never
+    /** Renames a project (If-Match: version) */
+    patch: {
+      parameters: {
+        query?: never
+        header?: never
+        path: {
+          id: string
+        }
+        cookie?: never
+      }
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['NewName']
+        }
+      }
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown
+          }
+          content: {
+            'application/json': components['schemas']['Project']
+          }
+        }
+        /** @description What, where and how to mend */
+        default: {
+          headers: {
+            [name: string]: unknown
+          }
+          content: {
+            'application/problem+json': components['schemas']['Problem']
+          }
+        }
+      }
+    }
+    trace?: never
+  }
+  '/api/projects/{id}/state': {
+    parameters: {
+      query?: never
+      header?: never
+      path?: never
+      cookie?: never
+    }
+    /** What the results belong to and what is being computed */
+    get: {
+      parameters: {
+        query?: never
+        header?: never
+        path: {
+          id: string
+        }
+        cookie?: never
+      }
+      requestBody?: never
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown
+          }
+          content: {
+            'application/json': components['schemas']['State']
+          }
+        }
+        /** @description What, where and how to mend */
+        default: {
+          headers: {
+            [name: string]: unknown
+          }
+          content: {
+            'application/problem+json': components['schemas']['Problem']
+          }
+        }
+      }
+    }
+    put?: never
+    post?: never
+    delete?: never
+    options?: never
+    head?: never
+    patch?: never
+    trace?: never
+  }
+  '/api/projects/{id}/basis': {
+    parameters: {
+      query?: never
+      header?: never
+      path?: never
+      cookie?: never
+    }
+    /** The basis of design; the ETag is the project's version */
+    get: {
+      parameters: {
+        query?: never
+        header?: never
+        path: {
+          id: string
+        }
+        cookie?: never
+      }
+      requestBody?: never
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown
+          }
+          content: {
+            'application/json': components['schemas']['Basis']
+          }
+        }
+        /** @description What, where and how to mend */
+        default: {
+          headers: {
+            [name: string]: unknown
+          }
+          content: {
+            'application/problem+json': components['schemas']['Problem']
+          }
+        }
+      }
+    }
+    put?: never
+    post?: never
+    delete?: never
+    options?: never
+    head?: never
+    /** Changes fields of the basis on top of what it is now and redesigns: a JSON merge patch (If-Match: version that it was made on) */
+    patch: {
+      parameters: {
+        query?: never
+        header?: never
+        path: {
+          id: string
+        }
+        cookie?: never
+      }
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['Basis']
+        }
+      }
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown
+          }
+          content: {
+            'application/json': components['schemas']['Project']
+          }
+        }
+        /** @description What, where and how to mend */
+        default: {
+          headers: {
+            [name: string]: unknown
+          }
+          content: {
+            'application/problem+json': components['schemas']['Problem']
+          }
+        }
+      }
+    }
+    trace?: never
+  }
+  '/api/projects/{id}/model': {
+    parameters: {
+      query?: never
+      header?: never
+      path?: never
+      cookie?: never
+    }
+    /** What was read: counts, cases, combinations, findings */
+    get: {
+      parameters: {
+        query?: never
+        header?: never
+        path: {
+          id: string
+        }
+        cookie?: never
+      }
+      requestBody?: never
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown
+          }
+          content: {
+            'application/json': components['schemas']['Model']
+          }
+        }
+        /** @description What, where and how to mend */
+        default: {
+          headers: {
+            [name: string]: unknown
+          }
+          content: {
+            'application/problem+json': components['schemas']['Problem']
+          }
+        }
+      }
+    }
+    put?: never
+    post?: never
+    delete?: never
+    options?: never
+    head?: never
+    patch?: never
+    trace?: never
+  }
+  '/api/projects/{id}/results': {
+    parameters: {
+      query?: never
+      header?: never
+      path?: never
+      cookie?: never
+    }
+    /** Worklist rows that match a query, worst first */
+    get: {
+      parameters: {
+        query?: {
+          q?: string
+          page?: string
+          size?: string
+        }
+        header?: never
+        path: {
+          id: string
+        }
+        cookie?: never
+      }
+      requestBody?: never
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown
+          }
+          content: {
+            'application/json': components['schemas']['ResultsPage']
+          }
+        }
+        /** @description What, where and how to mend */
+        default: {
+          headers: {
+            [name: string]: unknown
+          }
+          content: {
+            'application/problem+json': components['schemas']['Problem']
+          }
+        }
+      }
+    }
+    put?: never
+    post?: never
+    delete?: never
+    options?: never
+    head?: never
+    patch?: never
+    trace?: never
+  }
+  '/api/projects/{id}/view': {
+    parameters: {
+      query?: never
+      header?: never
+      path?: never
+      cookie?: never
+    }
+    /** Geometry with utilisations */
+    get: {
+      parameters: {
+        query?: never
+        header?: never
+        path: {
+          id: string
+        }
+        cookie?: never
+      }
+      requestBody?: never
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown
+          }
+          content: {
+            'application/json': components['schemas']['View']
+          }
+        }
+        /** @description What, where and how to mend */
+        default: {
+          headers: {
+            [name: string]: unknown
+          }
+          content: {
+            'application/problem+json': components['schemas']['Problem']
+          }
+        }
+      }
+    }
+    put?: never
+    post?: never
+    delete?: never
+    options?: never
+    head?: never
+    patch?: never
+    trace?: never
+  }
+  '/api/projects/{id}/members/{mark}': {
+    parameters: {
+      query?: never
+      header?: never
+      path?: never
+      cookie?: never
+    }
+    /** A beam line or column stack */
+    get: {
+      parameters: {
+        query?: never
+        header?: never
+        path: {
+          id: string
+          mark: string
+        }
+        cookie?: never
+      }
+      requestBody?: never
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown
+          }
+          content: {
+            'application/json': components['schemas']['Member']
+          }
+        }
+        /** @description What, where and how to mend */
+        default: {
+          headers: {
+            [name: string]: unknown
+          }
+          content: {
+            'application/problem+json': components['schemas']['Problem']
+          }
+        }
+      }
+    }
+    put?: never
+    post?: never
+    delete?: never
+    options?: never
+    head?: never
+    patch?: never
+    trace?: never
+  }
+  '/api/projects/{id}/members/{mark}/calculation': {
+    parameters: {
+      query?: never
+      header?: never
+      path?: never
+      cookie?: never
+    }
+    /** Step-by-step calculation: of a station of a line, or of a lift, combination and place */
+    get: {
+      parameters: {
+        query?: {
+          station?: string
+          lift?: string
+          combination?: string
+          demand?: string
+        }
+        header?: never
+        path: {
+          id: string
+          mark: string
+        }
+        cookie?: never
+      }
+      requestBody?: never
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown
+          }
+          content: {
+            'application/json': components['schemas']['Calculation']
+          }
+        }
+        /** @description What, where and how to mend */
+        default: {
+          headers: {
+            [name: string]: unknown
+          }
+          content: {
+            'application/problem+json': components['schemas']['Problem']
+          }
+        }
+      }
+    }
+    put?: never
+    post?: never
+    delete?: never
+    options?: never
+    head?: never
+    patch?: never
+    trace?: never
+  }
+  '/api/projects/{id}/members/{mark}/interaction': {
+    parameters: {
+      query?: never
+      header?: never
+      path?: never
+      cookie?: never
+    }
+    /** Strength curve and demands of a lift */
+    get: {
+      parameters: {
+        query?: {
+          lift?: string
+        }
+        header?: never
+        path: {
+          id: string
+          mark: string
+        }
+        cookie?: never
+      }
+      requestBody?: never
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown
+          }
+          content: {
+            'application/json': components['schemas']['Interaction']
+          }
+        }
+        /** @description What, where and how to mend */
+        default: {
+          headers: {
+            [name: string]: unknown
+          }
+          content: {
+            'application/problem+json': components['schemas']['Problem']
+          }
+        }
+      }
+    }
+    put?: never
+    post?: never
+    delete?: never
+    options?: never
+    head?: never
+    patch?: never
+    trace?: never
+  }
+  '/api/projects/{id}/schedules/{kind}': {
+    parameters: {
+      query?: never
+      header?: never
+      path?: never
+      cookie?: never
+    }
+    /** A page of the beams, columns, bars or totals schedule */
+    get: {
+      parameters: {
+        query?: {
+          page?: string
+          size?: string
+        }
+        header?: never
+        path: {
+          id: string
+          kind: string
+        }
+        cookie?: never
+      }
+      requestBody?: never
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown
+          }
+          content: {
+            'application/json': components['schemas']['SchedulePage']
+          }
+        }
+        /** @description What, where and how to mend */
+        default: {
+          headers: {
+            [name: string]: unknown
+          }
+          content: {
+            'application/problem+json': components['schemas']['Problem']
+          }
+        }
+      }
+    }
+    put?: never
+    post?: never
+    delete?: never
+    options?: never
+    head?: never
+    patch?: never
+    trace?: never
+  }
+  '/api/projects/{id}/analysis': {
+    parameters: {
+      query?: never
+      header?: never
+      path?: never
+      cookie?: never
+    }
+    /** Balance of every case, storeys, masses, and what can be shown */
+    get: {
+      parameters: {
+        query?: never
+        header?: never
+        path: {
+          id: string
+        }
+        cookie?: never
+      }
+      requestBody?: never
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown
+          }
+          content: {
+            'application/json': components['schemas']['Analysis']
+          }
+        }
+        /** @description What, where and how to mend */
+        default: {
+          headers: {
+            [name: string]: unknown
+          }
+          content: {
+            'application/problem+json': components['schemas']['Problem']
+          }
+        }
+      }
+    }
+    put?: never
+    post?: never
+    delete?: never
+    options?: never
+    head?: never
+    patch?: never
+    trace?: never
+  }
+  '/api/projects/{id}/analysis/diagram': {
+    parameters: {
+      query?: never
+      header?: never
+      path?: never
+      cookie?: never
+    }
+    /** A force along every member, of a case, combination or envelope */
+    get: {
+      parameters: {
+        query?: {
+          of?: string
+          component?: string
+        }
+        header?: never
+        path: {
+          id: string
+        }
+        cookie?: never
+      }
+      requestBody?: never
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown
+          }
+          content: {
+            'application/json': components['schemas']['Diagram']
+          }
+        }
+        /** @description What, where and how to mend */
+        default: {
+          headers: {
+            [name: string]: unknown
+          }
+          content: {
+            'application/problem+json': components['schemas']['Problem']
+          }
+        }
+      }
+    }
+    put?: never
+    post?: never
+    delete?: never
+    options?: never
+    head?: never
+    patch?: never
+    trace?: never
+  }
+  '/api/projects/{id}/analysis/deflection': {
+    parameters: {
+      query?: never
+      header?: never
+      path?: never
+      cookie?: never
+    }
+    /** The deflected shape of every member, of a case or combination */
+    get: {
+      parameters: {
+        query?: {
+          of?: string
+        }
+        header?: never
+        path: {
+          id: string
+        }
+        cookie?: never
+      }
+      requestBody?: never
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown
+          }
+          content: {
+            'application/json': components['schemas']['Deflection']
+          }
+        }
+        /** @description What, where and how to mend */
+        default: {
+          headers: {
+            [name: string]: unknown
+          }
+          content: {
+            'application/problem+json': components['schemas']['Problem']
+          }
+        }
+      }
+    }
+    put?: never
+    post?: never
+    delete?: never
+    options?: never
+    head?: never
+    patch?: never
+    trace?: never
+  }
+  '/api/projects/{id}/analysis/reactions': {
+    parameters: {
+      query?: never
+      header?: never
+      path?: never
+      cookie?: never
+    }
+    /** Reactions of every supported joint, of a case or combination */
+    get: {
+      parameters: {
+        query?: {
+          of?: string
+        }
+        header?: never
+        path: {
+          id: string
+        }
+        cookie?: never
+      }
+      requestBody?: never
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown
+          }
+          content: {
+            'application/json': components['schemas']['Reactions']
+          }
+        }
+        /** @description What, where and how to mend */
+        default: {
+          headers: {
+            [name: string]: unknown
+          }
+          content: {
+            'application/problem+json': components['schemas']['Problem']
+          }
+        }
+      }
+    }
+    put?: never
+    post?: never
+    delete?: never
+    options?: never
+    head?: never
+    patch?: never
+    trace?: never
+  }
+  '/api/projects/{id}/analysis/compare': {
+    parameters: {
+      query?: never
+      header?: never
+      path?: never
+      cookie?: never
+    }
+    /** What changed per member between two versions, largest first */
+    get: {
+      parameters: {
+        query?: {
+          from?: string
+          to?: string
+          component?: string
+        }
+        header?: never
+        path: {
+          id: string
+        }
+        cookie?: never
+      }
+      requestBody?: never
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown
+          }
+          content: {
+            'application/json': components['schemas']['Compare']
+          }
+        }
+        /** @description What, where and how to mend */
+        default: {
+          headers: {
+            [name: string]: unknown
+          }
+          content: {
+            'application/problem+json': components['schemas']['Problem']
+          }
+        }
+      }
+    }
+    put?: never
+    post?: never
+    delete?: never
+    options?: never
+    head?: never
+    patch?: never
+    trace?: never
+  }
+  '/api/projects/{id}/edits': {
+    parameters: {
+      query?: never
+      header?: never
+      path?: never
+      cookie?: never
+    }
+    /** The history of model, basis, cages and marks, oldest first */
+    get: {
+      parameters: {
+        query?: never
+        header?: never
+        path: {
+          id: string
+        }
+        cookie?: never
+      }
+      requestBody?: never
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown
+          }
+          content: {
+            'application/json': components['schemas']['History']
+          }
+        }
+        /** @description What, where and how to mend */
+        default: {
+          headers: {
+            [name: string]: unknown
+          }
+          content: {
+            'application/problem+json': components['schemas']['Problem']
+          }
+        }
+      }
+    }
+    put?: never
+    /** Changes the model, analyses it and redesigns (If-Match: version) */
+    post: {
+      parameters: {
+        query?: never
+        header?: never
+        path: {
+          id: string
+        }
+        cookie?: never
+      }
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['Edits']
+        }
+      }
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown
+          }
+          content: {
+            'application/json': components['schemas']['Project']
+          }
+        }
+        /** @description What, where and how to mend */
+        default: {
+          headers: {
+            [name: string]: unknown
+          }
+          content: {
+            'application/problem+json': components['schemas']['Problem']
+          }
+        }
+      }
+    }
+    delete?: never
+    options?: never
+    head?: never
+    patch?: never
+    trace?: never
+  }
+  '/api/projects/{id}/edits/preview': {
+    parameters: {
+      query?: never
+      header?: never
+      path?: never
+      cookie?: never
+    }
+    get?: never
+    put?: never
+    /** What edits would do to lines, stacks and what is set by hand; nothing is stored */
+    post: {
+      parameters: {
+        query?: never
+        header?: never
+        path: {
+          id: string
+        }
+        cookie?: never
+      }
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['Edits']
+        }
+      }
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown
+          }
+          content: {
+            'application/json': components['schemas']['Effects']
+          }
+        }
+        /** @description What, where and how to mend */
+        default: {
+          headers: {
+            [name: string]: unknown
+          }
+          content: {
+            'application/problem+json': components['schemas']['Problem']
+          }
+        }
+      }
+    }
+    delete?: never
+    options?: never
+    head?: never
+    patch?: never
+    trace?: never
+  }
+  '/api/projects/{id}/members/{mark}/mark': {
+    parameters: {
+      query?: never
+      header?: never
+      path?: never
+      cookie?: never
+    }
+    get?: never
+    /** Gives a line or stack another mark (If-Match: version) */
+    put: {
+      parameters: {
+        query?: never
+        header?: never
+        path: {
+          id: string
+          mark: string
+        }
+        cookie?: never
+      }
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['Mark']
+        }
+      }
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown
+          }
+          content: {
+            'application/json': components['schemas']['Project']
+          }
+        }
+        /** @description What, where and how to mend */
+        default: {
+          headers: {
+            [name: string]: unknown
+          }
+          content: {
+            'application/problem+json': components['schemas']['Problem']
+          }
+        }
+      }
+    }
+    post?: never
+    delete?: never
+    options?: never
+    head?: never
+    patch?: never
+    trace?: never
+  }
+  '/api/projects/{id}/undo': {
+    parameters: {
+      query?: never
+      header?: never
+      path?: never
+      cookie?: never
+    }
+    get?: never
+    put?: never
+    /** Takes the newest change back (If-Match: version) */
+    post: {
+      parameters: {
+        query?: never
+        header?: never
+        path: {
+          id: string
+        }
+        cookie?: never
+      }
+      requestBody?: never
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown
+          }
+          content: {
+            'application/json': components['schemas']['Project']
+          }
+        }
+        /** @description What, where and how to mend */
+        default: {
+          headers: {
+            [name: string]: unknown
+          }
+          content: {
+            'application/problem+json': components['schemas']['Problem']
+          }
+        }
+      }
+    }
+    delete?: never
+    options?: never
+    head?: never
+    patch?: never
+    trace?: never
+  }
+  '/api/projects/{id}/redo': {
+    parameters: {
+      query?: never
+      header?: never
+      path?: never
+      cookie?: never
+    }
+    get?: never
+    put?: never
+    /** Puts the last undone change in force again (If-Match: version) */
+    post: {
+      parameters: {
+        query?: never
+        header?: never
+        path: {
+          id: string
+        }
+        cookie?: never
+      }
+      requestBody?: never
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown
+          }
+          content: {
+            'application/json': components['schemas']['Project']
+          }
+        }
+        /** @description What, where and how to mend */
+        default: {
+          headers: {
+            [name: string]: unknown
+          }
+          content: {
+            'application/problem+json': components['schemas']['Problem']
+          }
+        }
+      }
+    }
+    delete?: never
+    options?: never
+    head?: never
+    patch?: never
+    trace?: never
+  }
+  '/api/projects/{id}/elements/{member}': {
+    parameters: {
+      query?: never
+      header?: never
+      path?: never
+      cookie?: never
+    }
+    /** One analysis member: section, stiffness, connections and loads */
+    get: {
+      parameters: {
+        query?: never
+        header?: never
+        path: {
+          id: string
+          member: string
+        }
+        cookie?: never
+      }
+      requestBody?: never
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown
+          }
+          content: {
+            'application/json': components['schemas']['Element']
+          }
+        }
+        /** @description What, where and how to mend */
+        default: {
+          headers: {
+            [name: string]: unknown
+          }
+          content: {
+            'application/problem+json': components['schemas']['Problem']
+          }
+        }
+      }
+    }
+    put?: never
+    post?: never
+    delete?: never
+    options?: never
+    head?: never
+    patch?: never
+    trace?: never
+  }
+  '/api/projects/{id}/options': {
+    parameters: {
+      query?: never
+      header?: never
+      path?: never
+      cookie?: never
+    }
+    /** How the frame is analysed */
+    get: {
+      parameters: {
+        query?: never
+        header?: never
+        path: {
+          id: string
+        }
+        cookie?: never
+      }
+      requestBody?: never
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown
+          }
+          content: {
+            'application/json': components['schemas']['Options']
+          }
+        }
+        /** @description What, where and how to mend */
+        default: {
+          headers: {
+            [name: string]: unknown
+          }
+          content: {
+            'application/problem+json': components['schemas']['Problem']
+          }
+        }
+      }
+    }
+    put?: never
+    post?: never
+    delete?: never
+    options?: never
+    head?: never
+    patch?: never
+    trace?: never
+  }
+  '/api/projects/{id}/elements': {
+    parameters: {
+      query?: never
+      header?: never
+      path?: never
+      cookie?: never
+    }
+    get?: never
+    put?: never
+    /** Analysis members by their ids: section, stiffness, connections and loads; nothing is stored */
+    post: {
+      parameters: {
+        query?: never
+        header?: never
+        path: {
+          id: string
+        }
+        cookie?: never
+      }
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['Members']
+        }
+      }
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown
+          }
+          content: {
+            'application/json': components['schemas']['Elements']
+          }
+        }
+        /** @description What, where and how to mend */
+        default: {
+          headers: {
+            [name: string]: unknown
+          }
+          content: {
+            'application/problem+json': components['schemas']['Problem']
+          }
+        }
+      }
+    }
+    delete?: never
+    options?: never
+    head?: never
+    patch?: never
+    trace?: never
+  }
+  '/api/projects/{id}/resized': {
+    parameters: {
+      query?: never
+      header?: never
+      path?: never
+      cookie?: never
+    }
+    get?: never
+    put?: never
+    /** Edits that make members deeper or wider by steps of the basis; nothing is stored */
+    post: {
+      parameters: {
+        query?: never
+        header?: never
+        path: {
+          id: string
+        }
+        cookie?: never
+      }
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['Resize']
+        }
+      }
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown
+          }
+          content: {
+            'application/json': components['schemas']['Edits']
+          }
+        }
+        /** @description What, where and how to mend */
+        default: {
+          headers: {
+            [name: string]: unknown
+          }
+          content: {
+            'application/problem+json': components['schemas']['Problem']
+          }
+        }
+      }
+    }
+    delete?: never
+    options?: never
+    head?: never
+    patch?: never
+    trace?: never
+  }
+  '/api/projects/{id}/hand': {
+    parameters: {
+      query?: never
+      header?: never
+      path?: never
+      cookie?: never
+    }
+    get?: never
+    put?: never
+    /** Releases what is set by hand on lines, or sets their kind of torsion, in one step (If-Match: version) */
+    post: {
+      parameters: {
+        query?: never
+        header?: never
+        path: {
+          id: string
+        }
+        cookie?: never
+      }
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['HandOfMany']
+        }
+      }
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown
+          }
+          content: {
+            'application/json': components['schemas']['Project']
+          }
+        }
+        /** @description What, where and how to mend */
+        default: {
+          headers: {
+            [name: string]: unknown
+          }
+          content: {
+            'application/problem+json': components['schemas']['Problem']
+          }
+        }
+      }
+    }
+    delete?: never
+    options?: never
+    head?: never
+    patch?: never
+    trace?: never
+  }
+  '/api/projects/{id}/outcome': {
+    parameters: {
+      query?: never
+      header?: never
+      path?: never
+      cookie?: never
+    }
+    /** What the newest design mended and broke beside the one before */
+    get: {
+      parameters: {
+        query?: never
+        header?: never
+        path: {
+          id: string
+        }
+        cookie?: never
+      }
+      requestBody?: never
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown
+          }
+          content: {
+            'application/json': components['schemas']['Outcome']
+          }
+        }
+        /** @description What, where and how to mend */
+        default: {
+          headers: {
+            [name: string]: unknown
+          }
+          content: {
+            'application/problem+json': components['schemas']['Problem']
+          }
+        }
+      }
+    }
+    put?: never
+    post?: never
+    delete?: never
+    options?: never
+    head?: never
+    patch?: never
+    trace?: never
+  }
+  '/api/projects/{id}/force-files': {
+    parameters: {
+      query?: never
+      header?: never
+      path?: never
+      cookie?: never
+    }
+    get?: never
+    put?: never
+    /** Uploads a table of station forces (CSV or XLSX) and proposes a mapping of its columns */
+    post: {
+      parameters: {
+        query?: {
+          fileName?: string
+        }
+        header?: never
+        path: {
+          id: string
+        }
+        cookie?: never
+      }
+      requestBody: {
+        content: {
+          'application/octet-stream': string
+        }
+      }
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown
+          }
+          content: {
+            'application/json': components['schemas']['ForceFile']
+          }
+        }
+        /** @description What, where and how to mend */
+        default: {
+          headers: {
+            [name: string]: unknown
+          }
+          content: {
+            'application/problem+json': components['schemas']['Problem']
+          }
+        }
+      }
+    }
+    delete?: never
+    options?: never
+    head?: never
+    patch?: never
+    trace?: never
+  }
+  '/api/projects/{id}/force-files/{file}': {
+    parameters: {
+      query?: never
+      header?: never
+      path?: never
+      cookie?: never
+    }
+    /** An uploaded table with the proposed mapping of one of its sheets */
+    get: {
+      parameters: {
+        query?: {
+          sheet?: string
+        }
+        header?: never
+        path: {
+          id: string
+          file: string
+        }
+        cookie?: never
+      }
+      requestBody?: never
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown
+          }
+          content: {
+            'application/json': components['schemas']['ForceFile']
+          }
+        }
+        /** @description What, where and how to mend */
+        default: {
+          headers: {
+            [name: string]: unknown
+          }
+          content: {
+            'application/problem+json': components['schemas']['Problem']
+          }
+        }
+      }
+    }
+    put?: never
+    post?: never
+    delete?: never
+    options?: never
+    head?: never
+    patch?: never
+    trace?: never
+  }
+  '/api/projects/{id}/force-files/{file}/preview': {
+    parameters: {
+      query?: never
+      header?: never
+      path?: never
+      cookie?: never
+    }
+    get?: never
+    put?: never
+    /** Reads the first rows with a mapping and counts all */
+    post: {
+      parameters: {
+        query?: never
+        header?: never
+        path: {
+          id: string
+          file: string
+        }
+        cookie?: never
+      }
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['Use']
+        }
+      }
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown
+          }
+          content: {
+            'application/json': components['schemas']['Preview']
+          }
+        }
+        /** @description What, where and how to mend */
+        default: {
+          headers: {
+            [name: string]: unknown
+          }
+          content: {
+            'application/problem+json': components['schemas']['Problem']
+          }
+        }
+      }
+    }
+    delete?: never
+    options?: never
+    head?: never
+    patch?: never
+    trace?: never
+  }
+  '/api/projects/{id}/force-files/{file}/import': {
+    parameters: {
+      query?: never
+      header?: never
+      path?: never
+      cookie?: never
+    }
+    get?: never
+    put?: never
+    /** Takes the forces into the model and redesigns (If-Match: version); remembers the mapping under its name */
+    post: {
+      parameters: {
+        query?: never
+        header?: never
+        path: {
+          id: string
+          file: string
+        }
+        cookie?: never
+      }
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['Use']
+        }
+      }
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown
+          }
+          content: {
+            'application/json': components['schemas']['Project']
+          }
+        }
+        /** @description What, where and how to mend */
+        default: {
+          headers: {
+            [name: string]: unknown
+          }
+          content: {
+            'application/problem+json': components['schemas']['Problem']
+          }
+        }
+      }
+    }
+    delete?: never
+    options?: never
+    head?: never
+    patch?: never
+    trace?: never
+  }
+  '/api/sketches/beam/preview': {
+    parameters: {
+      query?: never
+      header?: never
+      path?: never
+      cookie?: never
+    }
+    get?: never
+    put?: never
+    /** Strength envelopes of a continuous beam being drawn up */
+    post: {
+      parameters: {
+        query?: never
+        header?: never
+        path?: never
+        cookie?: never
+      }
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['BeamSketch']
+        }
+      }
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown
+          }
+          content: {
+            'application/json': components['schemas']['SketchPreview']
+          }
+        }
+        /** @description What, where and how to mend */
+        default: {
+          headers: {
+            [name: string]: unknown
+          }
+          content: {
+            'application/problem+json': components['schemas']['Problem']
+          }
+        }
+      }
+    }
+    delete?: never
+    options?: never
+    head?: never
+    patch?: never
+    trace?: never
+  }
+  '/api/sketches/beam': {
+    parameters: {
+      query?: never
+      header?: never
+      path?: never
+      cookie?: never
+    }
+    get?: never
+    put?: never
+    /** Makes a project of a continuous beam */
+    post: {
+      parameters: {
+        query?: never
+        header?: never
+        path?: never
+        cookie?: never
+      }
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['BeamSketch']
+        }
+      }
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown
+          }
+          content: {
+            'application/json': components['schemas']['Project']
+          }
+        }
+        /** @description What, where and how to mend */
+        default: {
+          headers: {
+            [name: string]: unknown
+          }
+          content: {
+            'application/problem+json': components['schemas']['Problem']
+          }
+        }
+      }
+    }
+    delete?: never
+    options?: never
+    head?: never
+    patch?: never
+    trace?: never
+  }
+  '/api/sketches/column/preview': {
+    parameters: {
+      query?: never
+      header?: never
+      path?: never
+      cookie?: never
+    }
+    get?: never
+    put?: never
+    /** Strength envelopes of a column being drawn up */
+    post: {
+      parameters: {
+        query?: never
+        header?: never
+        path?: never
+        cookie?: never
+      }
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['ColumnSketch']
+        }
+      }
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown
+          }
+          content: {
+            'application/json': components['schemas']['SketchPreview']
+          }
+        }
+        /** @description What, where and how to mend */
+        default: {
+          headers: {
+            [name: string]: unknown
+          }
+          content: {
+            'application/problem+json': components['schemas']['Problem']
+          }
+        }
+      }
+    }
+    delete?: never
+    options?: never
+    head?: never
+    patch?: never
+    trace?: never
+  }
+  '/api/sketches/column': {
+    parameters: {
+      query?: never
+      header?: never
+      path?: never
+      cookie?: never
+    }
+    get?: never
+    put?: never
+    /** Makes a project of a column */
+    post: {
+      parameters: {
+        query?: never
+        header?: never
+        path?: never
+        cookie?: never
+      }
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['ColumnSketch']
+        }
+      }
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown
+          }
+          content: {
+            'application/json': components['schemas']['Project']
+          }
+        }
+        /** @description What, where and how to mend */
+        default: {
+          headers: {
+            [name: string]: unknown
+          }
+          content: {
+            'application/problem+json': components['schemas']['Problem']
+          }
+        }
+      }
+    }
+    delete?: never
+    options?: never
+    head?: never
+    patch?: never
+    trace?: never
+  }
+  '/api/projects/{id}/members/{mark}/torsion-relief': {
+    parameters: {
+      query?: never
+      header?: never
+      path?: never
+      cookie?: never
+    }
+    get?: never
+    put?: never
+    /** Finds by re-analysis whether a line's torsion is needed, and the stiffness that relieves it; a trial, nothing is stored */
+    post: {
+      parameters: {
+        query?: never
+        header?: never
+        path: {
+          id: string
+          mark: string
+        }
+        cookie?: never
+      }
+      requestBody?: never
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown
+          }
+          content: {
+            'application/json': components['schemas']['Relief']
+          }
+        }
+        /** @description What, where and how to mend */
+        default: {
+          headers: {
+            [name: string]: unknown
+          }
+          content: {
+            'application/problem+json': components['schemas']['Problem']
+          }
+        }
+      }
+    }
+    delete?: never
+    options?: never
+    head?: never
+    patch?: never
+    trace?: never
+  }
+  '/api/projects/{id}/torsion-relief': {
+    parameters: {
+      query?: never
+      header?: never
+      path?: never
+      cookie?: never
+    }
+    get?: never
+    put?: never
+    /** Relieves every line whose torsion comes from compatibility and passes the cracking torque, together; a trial, nothing is stored */
+    post: {
+      parameters: {
+        query?: never
+        header?: never
+        path: {
+          id: string
+        }
+        cookie?: never
+      }
+      requestBody?: never
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown
+          }
+          content: {
+            'application/json': components['schemas']['ReliefOfAll']
+          }
+        }
+        /** @description What, where and how to mend */
+        default: {
+          headers: {
+            [name: string]: unknown
+          }
+          content: {
+            'application/problem+json': components['schemas']['Problem']
+          }
+        }
+      }
+    }
+    delete?: never
+    options?: never
+    head?: never
+    patch?: never
+    trace?: never
+  }
+  '/api/projects/{id}/members/{mark}/stirrups': {
+    parameters: {
+      query?: never
+      header?: never
+      path?: never
+      cookie?: never
+    }
+    /** Every arrangement of stirrups weighed for a span, the best first */
+    get: {
+      parameters: {
+        query?: {
+          span?: string
+        }
+        header?: never
+        path: {
+          id: string
+          mark: string
+        }
+        cookie?: never
+      }
+      requestBody?: never
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown
+          }
+          content: {
+            'application/json': components['schemas']['StirrupsWeighed']
+          }
+        }
+        /** @description What, where and how to mend */
+        default: {
+          headers: {
+            [name: string]: unknown
+          }
+          content: {
+            'application/problem+json': components['schemas']['Problem']
+          }
+        }
+      }
+    }
+    put?: never
+    post?: never
+    delete?: never
+    options?: never
+    head?: never
+    patch?: never
+    trace?: never
+  }
+  '/api/projects/{id}/members/{mark}/sections': {
+    parameters: {
+      query?: never
+      header?: never
+      path?: never
+      cookie?: never
+    }
+    /** Other sections for a line, each designed for the forces as they are, the cheapest first, with the edits that put them in force */
+    get: {
+      parameters: {
+        query?: never
+        header?: never
+        path: {
+          id: string
+          mark: string
+        }
+        cookie?: never
+      }
+      requestBody?: never
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown
+          }
+          content: {
+            'application/json': components['schemas']['Sections']
+          }
+        }
+        /** @description What, where and how to mend */
+        default: {
+          headers: {
+            [name: string]: unknown
+          }
+          content: {
+            'application/problem+json': components['schemas']['Problem']
+          }
+        }
+      }
+    }
+    put?: never
+    post?: never
+    delete?: never
+    options?: never
+    head?: never
+    patch?: never
+    trace?: never
+  }
+  '/api/projects/{id}/members/{mark}/preferences': {
+    parameters: {
+      query?: never
+      header?: never
+      path?: never
+      cookie?: never
+    }
+    /** The line designed under every preference: mass, bars, layers, sizes */
+    get: {
+      parameters: {
+        query?: never
+        header?: never
+        path: {
+          id: string
+          mark: string
+        }
+        cookie?: never
+      }
+      requestBody?: never
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown
+          }
+          content: {
+            'application/json': components['schemas']['Preferences']
+          }
+        }
+        /** @description What, where and how to mend */
+        default: {
+          headers: {
+            [name: string]: unknown
+          }
+          content: {
+            'application/problem+json': components['schemas']['Problem']
+          }
+        }
+      }
+    }
+    put?: never
+    post?: never
+    delete?: never
+    options?: never
+    head?: never
+    patch?: never
+    trace?: never
+  }
+  '/api/projects/{id}/members/{mark}/try': {
+    parameters: {
+      query?: never
+      header?: never
+      path?: never
+      cookie?: never
+    }
+    get?: never
+    put?: never
+    /** Checks a line as if set by hand so; nothing is stored */
+    post: {
+      parameters: {
+        query?: never
+        header?: never
+        path: {
+          id: string
+          mark: string
+        }
+        cookie?: never
+      }
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['Hand']
+        }
+      }
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown
+          }
+          content: {
+            'application/json': components['schemas']['Beam']
+          }
+        }
+        /** @description What, where and how to mend */
+        default: {
+          headers: {
+            [name: string]: unknown
+          }
+          content: {
+            'application/problem+json': components['schemas']['Problem']
+          }
+        }
+      }
+    }
+    delete?: never
+    options?: never
+    head?: never
+    patch?: never
+    trace?: never
+  }
+  '/api/projects/{id}/members/{mark}/hand': {
+    parameters: {
+      query?: never
+      header?: never
+      path?: never
+      cookie?: never
+    }
+    get?: never
+    /** Sets a line by hand; what is left out is Kolonne's again (If-Match: version) */
+    put: {
+      parameters: {
+        query?: never
+        header?: never
+        path: {
+          id: string
+          mark: string
+        }
+        cookie?: never
+      }
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['Hand']
+        }
+      }
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown
+          }
+          content: {
+            'application/json': components['schemas']['HandSet']
+          }
+        }
+        /** @description What, where and how to mend */
+        default: {
+          headers: {
+            [name: string]: unknown
+          }
+          content: {
+            'application/problem+json': components['schemas']['Problem']
+          }
+        }
+      }
+    }
+    post?: never
+    delete?: never
+    options?: never
+    head?: never
+    patch?: never
+    trace?: never
+  }
+  '/api/projects/{id}/members/{mark}/identical': {
+    parameters: {
+      query?: never
+      header?: never
+      path?: never
+      cookie?: never
+    }
+    /** Lines of the same geometry, each checked with this line's cage */
+    get: {
+      parameters: {
+        query?: never
+        header?: never
+        path: {
+          id: string
+          mark: string
+        }
+        cookie?: never
+      }
+      requestBody?: never
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown
+          }
+          content: {
+            'application/json': components['schemas']['Identical']
+          }
+        }
+        /** @description What, where and how to mend */
+        default: {
+          headers: {
+            [name: string]: unknown
+          }
+          content: {
+            'application/problem+json': components['schemas']['Problem']
+          }
+        }
+      }
+    }
+    put?: never
+    post?: never
+    delete?: never
+    options?: never
+    head?: never
+    patch?: never
+    trace?: never
+  }
+  '/api/projects/{id}/members/{mark}/copy': {
+    parameters: {
+      query?: never
+      header?: never
+      path?: never
+      cookie?: never
+    }
+    get?: never
+    put?: never
+    /** Copies the line's cage to others by hand (If-Match: version) */
+    post: {
+      parameters: {
+        query?: never
+        header?: never
+        path: {
+          id: string
+          mark: string
+        }
+        cookie?: never
+      }
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['Copy']
+        }
+      }
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown
+          }
+          content: {
+            'application/json': components['schemas']['Project']
+          }
+        }
+        /** @description What, where and how to mend */
+        default: {
+          headers: {
+            [name: string]: unknown
+          }
+          content: {
+            'application/problem+json': components['schemas']['Problem']
+          }
+        }
+      }
+    }
+    delete?: never
+    options?: never
+    head?: never
+    patch?: never
+    trace?: never
+  }
+  '/api/projects/{id}/members/{mark}/readings': {
+    parameters: {
+      query?: never
+      header?: never
+      path?: never
+      cookie?: never
+    }
+    /** Forces of every combination at a station */
+    get: {
+      parameters: {
+        query?: {
+          station?: string
+        }
+        header?: never
+        path: {
+          id: string
+          mark: string
+        }
+        cookie?: never
+      }
+      requestBody?: never
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown
+          }
+          content: {
+            'application/json': components['schemas']['Readings']
+          }
+        }
+        /** @description What, where and how to mend */
+        default: {
+          headers: {
+            [name: string]: unknown
+          }
+          content: {
+            'application/problem+json': components['schemas']['Problem']
+          }
+        }
+      }
+    }
+    put?: never
+    post?: never
+    delete?: never
+    options?: never
+    head?: never
+    patch?: never
+    trace?: never
+  }
+  '/api/projects/{id}/exports/report.pdf': {
+    parameters: {
+      query?: never
+      header?: never
+      path?: never
+      cookie?: never
+    }
+    /** Utilisation report; sheets: marks, separated by commas */
+    get: {
+      parameters: {
+        query?: {
+          sheets?: string
+        }
+        header?: never
+        path: {
+          id: string
+        }
+        cookie?: never
+      }
+      requestBody?: never
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown
+          }
+          content: {
+            'application/octet-stream': string
+          }
+        }
+        /** @description What, where and how to mend */
+        default: {
+          headers: {
+            [name: string]: unknown
+          }
+          content: {
+            'application/problem+json': components['schemas']['Problem']
+          }
+        }
+      }
+    }
+    put?: never
+    post?: never
+    delete?: never
+    options?: never
+    head?: never
+    patch?: never
+    trace?: never
+  }
+  '/api/projects/{id}/exports/schedules.pdf': {
+    parameters: {
+      query?: never
+      header?: never
+      path?: never
+      cookie?: never
+    }
+    /** Schedules on paper */
+    get: {
+      parameters: {
+        query?: never
+        header?: never
+        path: {
+          id: string
+        }
+        cookie?: never
+      }
+      requestBody?: never
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown
+          }
+          content: {
+            'application/octet-stream': string
+          }
+        }
+        /** @description What, where and how to mend */
+        default: {
+          headers: {
+            [name: string]: unknown
+          }
+          content: {
+            'application/problem+json': components['schemas']['Problem']
+          }
+        }
+      }
+    }
+    put?: never
+    post?: never
+    delete?: never
+    options?: never
+    head?: never
+    patch?: never
+    trace?: never
+  }
+  '/api/projects/{id}/exports/schedules.xlsx': {
+    parameters: {
+      query?: never
+      header?: never
+      path?: never
+      cookie?: never
+    }
+    /** Schedules as a workbook */
+    get: {
+      parameters: {
+        query?: never
+        header?: never
+        path: {
+          id: string
+        }
+        cookie?: never
+      }
+      requestBody?: never
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown
+          }
+          content: {
+            'application/octet-stream': string
+          }
+        }
+        /** @description What, where and how to mend */
+        default: {
+          headers: {
+            [name: string]: unknown
+          }
+          content: {
+            'application/problem+json': components['schemas']['Problem']
+          }
+        }
+      }
+    }
+    put?: never
+    post?: never
+    delete?: never
+    options?: never
+    head?: never
+    patch?: never
+    trace?: never
+  }
+  '/api/projects/{id}/exports/results.json': {
+    parameters: {
+      query?: never
+      header?: never
+      path?: never
+      cookie?: never
+    }
+    /** Everything needed to check the design again */
+    get: {
+      parameters: {
+        query?: never
+        header?: never
+        path: {
+          id: string
+        }
+        cookie?: never
+      }
+      requestBody?: never
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown
+          }
+          content: {
+            'application/octet-stream': string
+          }
+        }
+        /** @description What, where and how to mend */
+        default: {
+          headers: {
+            [name: string]: unknown
+          }
+          content: {
+            'application/problem+json': components['schemas']['Problem']
+          }
+        }
+      }
+    }
+    put?: never
+    post?: never
+    delete?: never
+    options?: never
+    head?: never
+    patch?: never
+    trace?: never
+  }
+  '/api/projects/{id}/exports/checks.csv': {
+    parameters: {
+      query?: never
+      header?: never
+      path?: never
+      cookie?: never
+    }
+    /** All checks as a table */
+    get: {
+      parameters: {
+        query?: never
+        header?: never
+        path: {
+          id: string
+        }
+        cookie?: never
+      }
+      requestBody?: never
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown
+          }
+          content: {
+            'application/octet-stream': string
+          }
+        }
+        /** @description What, where and how to mend */
+        default: {
+          headers: {
+            [name: string]: unknown
+          }
+          content: {
+            'application/problem+json': components['schemas']['Problem']
+          }
+        }
+      }
+    }
+    put?: never
+    post?: never
+    delete?: never
+    options?: never
+    head?: never
+    patch?: never
+    trace?: never
+  }
+  '/api/projects/{id}/exports/model': {
+    parameters: {
+      query?: never
+      header?: never
+      path?: never
+      cookie?: never
+    }
+    /** The model as it was uploaded */
+    get: {
+      parameters: {
+        query?: never
+        header?: never
+        path: {
+          id: string
+        }
+        cookie?: never
+      }
+      requestBody?: never
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown
+          }
+          content: {
+            'application/octet-stream': string
+          }
+        }
+        /** @description What, where and how to mend */
+        default: {
+          headers: {
+            [name: string]: unknown
+          }
+          content: {
+            'application/problem+json': components['schemas']['Problem']
+          }
+        }
+      }
+    }
+    put?: never
+    post?: never
+    delete?: never
+    options?: never
+    head?: never
+    patch?: never
+    trace?: never
+  }
 }
-export type webhooks = Record<string, never>;
+export type webhooks = Record<string, never>
 export interface components {
-    schemas: {
-        Alike: {
-            mark: string;
-            storey: string;
-            utilisation: number;
-            satisfied: boolean;
-            now: number;
-            handSet: boolean;
-        };
-        Analysis: {
-            version: number;
-            imported: boolean;
-            stale: boolean;
-            forceUnit: string;
-            momentUnit: string;
-            balance: components["schemas"]["Balance"][];
-            drifts: components["schemas"]["Drift"][];
-            masses: components["schemas"]["Mass"][];
-            combinations: components["schemas"]["Choice"][];
-            findings: components["schemas"]["Finding"][];
-        };
-        AreaLoadEdit: {
-            /** @constant */
-            kind: "area-load";
-            panel: string;
-            case: string;
-            pressure: number;
-        };
-        Balance: {
-            id: string;
-            name: string;
-            kind: string;
-            selfWeight: boolean;
-            generated: boolean;
-            applied: number[];
-            reaction: number[];
-            residual: number;
-        };
-        Bars: {
-            layer: number;
-            count: number;
-            size: string;
-            from: number;
-            to: number;
-            hookFrom: boolean;
-            hookTo: boolean;
-            pairs: boolean;
-        };
-        Basis: {
-            name: string;
-            code: string;
-            fyMpa: number;
-            fytMpa: number;
-            beamCoverMm: number;
-            columnCoverMm: number;
-            aggregateMm: number;
-            beamBars: string[];
-            columnBars: string[];
-            stirrups: string[];
-            spacingStepMm: number;
-            spacingLeastMm: number;
-            spacingMostMm: number;
-            zonesMost: number;
-            legsMost: number;
-            layersMost: number;
-            practicalCap: number;
-            preference: string;
-            liveDeflection: number;
-            lastingDeflection: number;
-            swayX: string;
-            swayY: string;
-            redistribution: number;
-            national: {
-                [key: string]: number;
-            };
-            slabFlanges: boolean;
-            bundles: boolean;
-            stockLengthMm: number;
-            ductility: string;
-            bandFrom: number;
-            bandTo: number;
-            depthLeastMm: number;
-            depthMostMm: number;
-            widthLeastMm: number;
-            widthMostMm: number;
-            sizeStepMm: number;
-            roofDeflection: number;
-        };
-        Beam: {
-            mark: string;
-            storey: string;
-            spans: components["schemas"]["Span"][];
-            supports: components["schemas"]["Support"][];
-            groups: components["schemas"]["Group"][];
-            zones: components["schemas"]["Zone"][];
-            sides: components["schemas"]["Side"][];
-            cuts: components["schemas"]["Cut"][];
-            points: components["schemas"]["Point"][];
-            deflections: components["schemas"]["Deflected"][];
-            checks: components["schemas"]["Check"][];
-            findings: components["schemas"]["Finding"][];
-            utilisation: number;
-            satisfied: boolean;
-            steelKg: number;
-            concreteM3: number;
-            coverMm: number;
-            fyMpa: number;
-            governingStation: number;
-            hand: components["schemas"]["Hand"];
-            needs: components["schemas"]["Need"][];
-            legs: components["schemas"]["Legs"][];
-            sizes: string[];
-            stirrupSizes: string[];
-            firstBar: number;
-            lastBar: number;
-            spacingStepMm: number;
-        };
-        BeamSketch: {
-            name: string;
-            units: string;
-            fc: number;
-            spans: components["schemas"]["SketchSpan"][];
-            supports: components["schemas"]["SketchStand"][];
-            cases: components["schemas"]["SketchCase"][];
-            loads: components["schemas"]["SketchLoad"][];
-            patternLive: boolean;
-            code: string;
-        };
-        Calculation: {
-            heading: string;
-            steps: components["schemas"]["Step"][];
-        };
-        Catalogue: {
-            code: string;
-            name: string;
-            usUnits: boolean;
-            usual: boolean;
-            bars: string[];
-            standard: components["schemas"]["Basis"];
-            parameters: components["schemas"]["Parameter"][];
-            fields: components["schemas"]["Field"][];
-            ductility: components["schemas"]["Word"][];
-            remarks: {
-                [key: string]: string;
-            };
-        };
-        CatalogueList: {
-            codes: components["schemas"]["Catalogue"][];
-        };
-        Change: {
-            member: string;
-            mark: string;
-            before: number | null;
-            after: number | null;
-            by: number;
-        };
-        Check: {
-            kind: string;
-            title: string;
-            cause: string;
-            demand: string;
-            capacity: string;
-            utilisation: number;
-            satisfied: boolean;
-            combination: string;
-            place: string;
-            x: number;
-            part: number;
-            station: number;
-            clause: string;
-        };
-        Choice: {
-            id: string;
-            name: string;
-        };
-        Column: {
-            mark: string;
-            lifts: components["schemas"]["Lift"][];
-            utilisation: number;
-            satisfied: boolean;
-            steelKg: number;
-            concreteM3: number;
-            coverMm: number;
-            fyMpa: number;
-            governingLift: number;
-        };
-        ColumnSketch: {
-            name: string;
-            units: string;
-            fc: number;
-            height: number;
-            section: components["schemas"]["SketchSection"];
-            foot: string;
-            head: string;
-            cases: components["schemas"]["SketchCase"][];
-            loads: components["schemas"]["ColumnSketchLoad"][];
-            code: string;
-        };
-        ColumnSketchLoad: {
-            loadCase: string;
-            axial: number;
-            hx: number;
-            hy: number;
-            mxHead: number;
-            myHead: number;
-            mxFoot: number;
-            myFoot: number;
-            qx: number;
-            qy: number;
-        };
-        Combination: {
-            id: string;
-            name: string;
-            purpose: string;
-            terms: {
-                [key: string]: number;
-            };
-        };
-        Compare: {
-            from: number;
-            to: number;
-            component: string;
-            unit: string;
-            most: number;
-            changes: components["schemas"]["Change"][];
-        };
-        Copy: {
-            marks: string[];
-        };
-        CurvePoint: {
-            m: number;
-            n: number;
-        };
-        Cut: {
-            x: number;
-            label: string;
-            span: number;
-            bars: components["schemas"]["Spot"][];
-            top: string;
-            bottom: string;
-            legs: number;
-            stirrupDiameter: number;
-            sideBarsPerFace: number;
-            sideBarDiameter: number;
-        };
-        Deflected: {
-            span: number;
-            x: number[];
-            live: number[];
-            lasting: number[];
-            liveLimit: number;
-            lastingLimit: number;
-            service: string;
-            sustained: string;
-        };
-        Deflection: {
-            version: number;
-            of: string;
-            mostMm: number;
-            members: components["schemas"]["Shape"][];
-        };
-        Demand: {
-            combination: string;
-            combinationNumber: number;
-            number: number;
-            place: string;
-            p: number;
-            mx: number;
-            my: number;
-            factor: number;
-            utilisation: number;
-        };
-        Diagram: {
-            version: number;
-            of: string;
-            component: string;
-            unit: string;
-            most: number;
-            members: components["schemas"]["MemberDiagram"][];
-        };
-        Doubt: {
-            quantity: string;
-            headers: string[];
-            what: string;
-        };
-        Drift: {
-            storey: string;
-            baseM: number;
-            topM: number;
-            loadCase: string;
-            driftMm: number[];
-            worst: number[];
-            shear: number[];
-        };
-        Edit: components["schemas"]["SectionEdit"] | components["schemas"]["PutSectionEdit"] | components["schemas"]["StiffnessEdit"] | components["schemas"]["ReleasesEdit"] | components["schemas"]["MemberLoadsEdit"] | components["schemas"]["AreaLoadEdit"] | components["schemas"]["OptionsEdit"] | components["schemas"]["ForcesEdit"];
-        EditedAnalysis: {
-            shearDeformation: string;
-            rigidEnds: number;
-            patternLive: string;
-            pDelta: {
-                [key: string]: number;
-            };
-        };
-        EditedForces: {
-            member: string;
-            case: string;
-            x: number;
-            n: number;
-            vy: number;
-            vz: number;
-            t: number;
-            my: number;
-            mz: number;
-        };
-        EditedLoad: {
-            kind: string;
-            direction: string;
-            from: number;
-            to?: number;
-            value: number;
-            valueTo?: number;
-        };
-        Edits: {
-            edits: components["schemas"]["Edit"][];
-        };
-        Effects: {
-            effects: string[];
-        };
-        Element: {
-            id: string;
-            role: string;
-            section: string;
-            sections: string[];
-            material: string;
-            lengthM: number;
-            factors: components["schemas"]["Factors"];
-            ownFactors: boolean;
-            releaseStart: string[];
-            releaseEnd: string[];
-            loads: components["schemas"]["Load"][];
-        };
-        Envelope: {
-            member: string;
-            x: number[];
-            myHigh: number[];
-            myLow: number[];
-            vzHigh: number[];
-            vzLow: number[];
-            nLow: number[];
-            mzHigh: number[];
-            mzLow: number[];
-        };
-        Factors: {
-            area: number;
-            shearY: number;
-            shearZ: number;
-            iy: number;
-            iz: number;
-            torsion: number;
-        };
-        Field: {
-            key: string;
-            part: string;
-            name: string;
-            kind: string;
-            least: number;
-            most: number;
-            help: string;
-        };
-        Finding: {
-            severity: string;
-            code: string;
-            where: string;
-            what: string;
-            mend: string;
-            clause: string;
-            combination: string;
-        };
-        ForceFile: {
-            file: string;
-            fileName: string;
-            sheets: string[];
-            sheet: string;
-            headers: string[];
-            unitRow: string[];
-            rows: number;
-            sample: string[][];
-            proposal: components["schemas"]["Mapped"][];
-            doubts: components["schemas"]["Doubt"][];
-            remembered: string;
-            saved: components["schemas"]["Saved"][];
-            units: components["schemas"]["Units"][];
-        };
-        ForceRow: {
-            member: string;
-            loadCase: string;
-            xM: number;
-            forces: number[];
-        };
-        ForcesEdit: {
-            /** @constant */
-            kind: "forces";
-            rows: components["schemas"]["EditedForces"][];
-        };
-        Gap: {
-            loadCase: string;
-            members: number;
-            first: string[];
-        };
-        Group: {
-            face: string;
-            layer: number;
-            count: number;
-            size: string;
-            diameter: number;
-            offset: number;
-            from: number;
-            to: number;
-            hookFrom: boolean;
-            hookTo: boolean;
-            through: boolean;
-            pairs: boolean;
-            laps: components["schemas"]["Lap"][];
-        };
-        Hand: {
-            faces: {
-                [key: string]: components["schemas"]["Bars"][];
-            };
-            stirrups: {
-                [key: string]: components["schemas"]["Stirrups"][];
-            };
-            sides: {
-                [key: string]: components["schemas"]["Sides"];
-            };
-            demands: components["schemas"]["Typed"][];
-            torsion: string;
-        };
-        HandSet: {
-            version: number;
-            beam: components["schemas"]["Beam"];
-        };
-        Health: {
-            status: string;
-            version: string;
-        };
-        History: {
-            entries: components["schemas"]["HistoryEntry"][];
-            canUndo: boolean;
-            canRedo: boolean;
-            modelVersion: number;
-        };
-        HistoryEntry: {
-            version: number;
-            kind: string;
-            summary: string;
-            person: string;
-            at: string;
-            changesModel: boolean;
-            inForce: boolean;
-            effects: string[];
-        };
-        Identical: {
-            lines: components["schemas"]["Alike"][];
-        };
-        Interaction: {
-            angleDeg: number;
-            design: components["schemas"]["CurvePoint"][];
-            nominal: components["schemas"]["CurvePoint"][];
-            demands: components["schemas"]["Demand"][];
-        };
-        Job: {
-            id: string;
-            kind: string;
-            phase: string;
-            doing: string;
-            done: number;
-            total: number;
-            findings: components["schemas"]["Finding"][];
-            result: string | null;
-        };
-        Lap: {
-            from: number;
-            to: number;
-        };
-        Latest: {
-            version: number;
-            person: string;
-            window: string;
-            summary: string;
-            effects: string[];
-        };
-        Legs: {
-            span: number;
-            from: number;
-            to: number;
-            required: number;
-            provided: number;
-        };
-        Lift: {
-            number: number;
-            storey: string;
-            base: number;
-            top: number;
-            clear: number;
-            section: components["schemas"]["Section"];
-            bars: string;
-            ties: string;
-            areaMm2: number;
-            ratio: number;
-            spots: components["schemas"]["Spot"][];
-            tie: components["schemas"]["Tie"];
-            utilisation: number;
-            satisfied: boolean;
-            qx: number;
-            qy: number;
-            magnifierMx: number;
-            magnifierMy: number;
-            checks: components["schemas"]["Check"][];
-            findings: components["schemas"]["Finding"][];
-        };
-        Load: {
-            loadCase: string;
-            kind: string;
-            direction: string;
-            from: number;
-            to: number;
-            value: number;
-            valueTo: number;
-        };
-        Mapped: {
-            quantity: string;
-            header: string;
-            unit: string;
-            opposite: boolean;
-        };
-        Mark: {
-            mark: string;
-        };
-        Mass: {
-            storey: string;
-            massT: number;
-            xM: number;
-            yM: number;
-        };
-        Member: {
-            mark: string;
-            role: string;
-            beam: components["schemas"]["Beam"] | null;
-            column: components["schemas"]["Column"] | null;
-            previous: string | null;
-            next: string | null;
-            failingRank: number;
-            failingCount: number;
-        };
-        MemberDiagram: {
-            id: string;
-            x: number[];
-            v: number[];
-            low: number[] | null;
-        };
-        MemberLoadsEdit: {
-            /** @constant */
-            kind: "member-loads";
-            member: string;
-            case: string;
-            loads: components["schemas"]["EditedLoad"][];
-        };
-        Model: {
-            name: string;
-            units: string;
-            fileName: string;
-            importedForces: boolean;
-            forcesStale: boolean;
-            counts: components["schemas"]["NamedCount"][];
-            sections: components["schemas"]["NamedCount"][];
-            materials: components["schemas"]["NamedCount"][];
-            combinations: components["schemas"]["Combination"][];
-            findings: components["schemas"]["Finding"][];
-            sway: components["schemas"]["StoreySway"][];
-        };
-        Moved: {
-            mark: string;
-            member: string;
-            before: number;
-            after: number;
-            by: number;
-        };
-        NamedCount: {
-            name: string;
-            count: number;
-        };
-        Need: {
-            face: string;
-            number: number;
-            label: string;
-            x: number;
-            requiredMm2: number;
-            providedMm2: number;
-            minimum: boolean;
-        };
-        NewName: {
-            name: string;
-        };
-        Options: {
-            shearDeformation: boolean;
-            rigidEnds: number;
-            patternLive: boolean;
-            pDelta: {
-                [key: string]: number;
-            };
-            beams: components["schemas"]["Factors"];
-            columns: components["schemas"]["Factors"];
-        };
-        OptionsEdit: {
-            /** @constant */
-            kind: "options";
-            analysis: components["schemas"]["EditedAnalysis"];
-            roleStiffness: components["schemas"]["RoleFactors"][];
-        };
-        Parameter: {
-            key: string;
-            words: string;
-            clause: string;
-            recommended: number;
-            least: number;
-            most: number;
-        };
-        Point: {
-            x: number;
-            span: number;
-            mPos: number;
-            comboPos: string;
-            mNeg: number;
-            comboNeg: string;
-            capPos: number;
-            capNeg: number;
-            vMax: number;
-            comboVMax: string;
-            vMin: number;
-            comboVMin: string;
-            vc: number;
-            vn: number;
-            vLimit: number;
-            ve: number;
-            t: number;
-            comboT: string;
-            tn: number;
-            limitUse: number;
-        };
-        Preference: {
-            preference: string;
-            steelKg: number;
-            bars: number;
-            layers: number;
-            sizes: number;
-            satisfied: boolean;
-        };
-        Preferences: {
-            current: string;
-            preferences: components["schemas"]["Preference"][];
-        };
-        Preview: {
-            rows: components["schemas"]["ForceRow"][];
-            used: number;
-            total: number;
-            without: string[];
-            gaps: components["schemas"]["Gap"][];
-            totals: components["schemas"]["Total"][];
-            findings: components["schemas"]["Finding"][];
-        };
-        Problem: {
-            type: string;
-            title: string;
-            status: number;
-            detail: string;
-            findings: components["schemas"]["Finding"][];
-        };
-        Project: {
-            id: string;
-            name: string;
-            createdAt: string;
-            changedAt: string;
-            version: number;
-        };
-        ProjectList: {
-            projects: components["schemas"]["Project"][];
-        };
-        PutSectionEdit: {
-            /** @constant */
-            kind: "put-section";
-            id: string;
-            shape: string;
-            b?: number;
-            h?: number;
-            d?: number;
-            bw?: number;
-            bf?: number;
-            hf?: number;
-        };
-        Reaction: {
-            joint: string;
-            xM: number;
-            yM: number;
-            zM: number;
-            forces: number[];
-        };
-        Reactions: {
-            version: number;
-            of: string;
-            forceUnit: string;
-            momentUnit: string;
-            joints: components["schemas"]["Reaction"][];
-        };
-        Reading: {
-            combination: string;
-            moment: number;
-            shear: number;
-            torque: number;
-            axial: number;
-        };
-        Readings: {
-            x: number;
-            readings: components["schemas"]["Reading"][];
-        };
-        ReleasesEdit: {
-            /** @constant */
-            kind: "releases";
-            members: string[];
-            releaseStart: string[];
-            releaseEnd: string[];
-        };
-        Relief: {
-            kind: string;
-            evidence: string;
-            factor: number;
-            torqueKnm: number;
-            relievedKnm: number;
-            crackingKnm: number;
-            moved: components["schemas"]["Moved"][];
-            edits: components["schemas"]["Edit"][];
-        };
-        ReliefOfAll: {
-            lines: components["schemas"]["Relieved"][];
-            moved: components["schemas"]["Moved"][];
-            edits: components["schemas"]["Edit"][];
-        };
-        Relieved: {
-            mark: string;
-            kind: string;
-            evidence: string;
-            factor: number;
-            torqueKnm: number;
-            relievedKnm: number;
-            crackingKnm: number;
-        };
-        ResultRow: {
-            id: string;
-            mark: string;
-            role: string;
-            storeys: string[];
-            section: string;
-            check: string;
-            place: string;
-            utilisation: number;
-            combination: string;
-            clause: string;
-            satisfied: boolean;
-            overstressed: boolean;
-            bars: string;
-            stirrups: string;
-            causes: string[];
-            finding: string;
-            notes: number;
-            parts: number;
-            steelKg: number;
-            handSet: boolean;
-        };
-        ResultsPage: {
-            version: number;
-            total: number;
-            matching: number;
-            page: number;
-            size: number;
-            rows: components["schemas"]["ResultRow"][];
-            marks: string[];
-            causes: {
-                [key: string]: number;
-            };
-            rungs: components["schemas"]["Rung"][];
-        };
-        RoleFactors: {
-            role: string;
-            factorArea: number;
-            factorShearY: number;
-            factorShearZ: number;
-            factorIy: number;
-            factorIz: number;
-            factorTorsion: number;
-        };
-        Rung: {
-            id: string;
-            name: string;
-            elevationM: number;
-            utilisations: number[];
-            fails: number;
-        };
-        Saved: {
-            name: string;
-            mapping: components["schemas"]["Mapped"][];
-        };
-        ScheduleColumn: {
-            name: string;
-            width: number;
-            numeric: boolean;
-        };
-        SchedulePage: {
-            title: string;
-            total: number;
-            page: number;
-            size: number;
-            columns: components["schemas"]["ScheduleColumn"][];
-            rows: string[][];
-        };
-        Section: {
-            label: string;
-            shape: string;
-            width: number;
-            webWidth: number;
-            depth: number;
-            flangeDepth: number;
-            fc: number;
-        };
-        SectionEdit: {
-            /** @constant */
-            kind: "section";
-            members: string[];
-            section: string;
-        };
-        Sections: {
-            options: components["schemas"]["Tried"][];
-        };
-        Shape: {
-            id: string;
-            points: number[];
-        };
-        Side: {
-            span: number;
-            size: string;
-            diameter: number;
-            perFace: number;
-            from: number;
-            to: number;
-        };
-        Sides: {
-            size: string;
-            perFace: number;
-        };
-        SketchCase: {
-            id: string;
-            name: string;
-            kind: string;
-            selfWeight: number;
-        };
-        SketchLoad: {
-            span: number;
-            loadCase: string;
-            kind: string;
-            from: number;
-            to: number;
-            value: number;
-            valueTo: number;
-        };
-        SketchPreview: {
-            findings: components["schemas"]["Finding"][];
-            combinations: number;
-            standard: string;
-            forceUnit: string;
-            momentUnit: string;
-            envelopes: components["schemas"]["Envelope"][];
-        };
-        SketchSection: {
-            shape: string;
-            b: number;
-            h: number;
-            bw: number;
-            bf: number;
-            hf: number;
-            d: number;
-        };
-        SketchSpan: {
-            length: number;
-            section: components["schemas"]["SketchSection"];
-        };
-        SketchStand: {
-            kind: string;
-            below: number;
-            above: number;
-            column: components["schemas"]["SketchSection"];
-            pinnedFoot: boolean;
-        };
-        Span: {
-            number: number;
-            from: number;
-            to: number;
-            faceFrom: number;
-            faceTo: number;
-            section: components["schemas"]["Section"];
-        };
-        Spot: {
-            y: number;
-            z: number;
-            diameter: number;
-            size: string;
-            through: boolean;
-        };
-        State: {
-            version: number;
-            designed: number;
-            current: boolean;
-            doing: string;
-            done: number;
-            total: number;
-            findings: components["schemas"]["Finding"][];
-            last: components["schemas"]["Latest"];
-            totals: components["schemas"]["Totals"] | null;
-        };
-        Step: {
-            title: boolean;
-            symbol: string;
-            formula: string;
-            numbers: string;
-            result: string;
-            clause: string;
-        };
-        StiffnessEdit: {
-            /** @constant */
-            kind: "stiffness";
-            members: string[];
-            factorArea?: number;
-            factorShearY?: number;
-            factorShearZ?: number;
-            factorIy?: number;
-            factorIz?: number;
-            factorTorsion?: number;
-        };
-        Stirrups: {
-            from: number;
-            size: string;
-            legs: number;
-            spacing: number;
-        };
-        StirrupsWeighed: {
-            span: number;
-            options: components["schemas"]["Weighed"][];
-        };
-        StoreySway: {
-            baseM: number;
-            topM: number;
-            qx: number | null;
-            qy: number | null;
-        };
-        Support: {
-            x: number;
-            kind: string;
-            depth: number;
-            label: string;
-        };
-        Tie: {
-            size: string;
-            diameter: number;
-            spacing: number;
-            heldX: boolean[];
-            heldY: boolean[];
-        };
-        Total: {
-            component: string;
-            own: number;
-            read: number;
-            factor: number;
-            verdict: string;
-        };
-        Totals: {
-            code: string;
-            usUnits: boolean;
-            members: number;
-            lines: number;
-            satisfied: number;
-            overstressed: number;
-            failing: number;
-            notes: number;
-            steelKg: number;
-            concreteM3: number;
-            causes: {
-                [key: string]: number;
-            };
-        };
-        Tried: {
-            label: string;
-            inProject: boolean;
-            present: boolean;
-            satisfied: boolean;
-            inBand: boolean;
-            strength: number;
-            steelKg: number;
-            concreteM3: number;
-            formworkM2: number;
-            cost: number;
-            edits: components["schemas"]["Edit"][];
-        };
-        Typed: {
-            from: number;
-            to: number;
-            values: {
-                [key: string]: number;
-            };
-        };
-        Units: {
-            quantity: string;
-            units: string[];
-        };
-        Use: {
-            sheet: string;
-            mapping: components["schemas"]["Mapped"][];
-            name: string;
-            incomplete: boolean;
-        };
-        View: {
-            version: number;
-            marks: string[];
-            members: components["schemas"]["ViewMember"][];
-            grid: components["schemas"]["ViewGrid"][];
-            storeys: components["schemas"]["ViewStorey"][];
-        };
-        ViewGrid: {
-            id: string;
-            x1: number;
-            y1: number;
-            x2: number;
-            y2: number;
-        };
-        ViewMember: {
-            id: string;
-            role: string;
-            ends: number[];
-            widthMm: number;
-            depthMm: number;
-            line: number;
-            part: number;
-            utilisation: number;
-            satisfied: boolean;
-            round: boolean;
-        };
-        ViewStorey: {
-            id: string;
-            name: string;
-            elevationMm: number;
-        };
-        Weighed: {
-            size: string;
-            legs: number;
-            from: number[];
-            spacing: number[];
-            massKg: number;
-            pieces: number;
-            practical: boolean;
-            lost: string;
-        };
-        Word: {
-            value: string;
-            label: string;
-        };
-        Zone: {
-            span: number;
-            from: number;
-            to: number;
-            size: string;
-            legs: number;
-            spacing: number;
-            count: number;
-        };
-    };
-    responses: never;
-    parameters: never;
-    requestBodies: never;
-    headers: never;
-    pathItems: never;
+  schemas: {
+    Alike: {
+      mark: string
+      storey: string
+      utilisation: number
+      satisfied: boolean
+      now: number
+      handSet: boolean
+    }
+    Analysis: {
+      version: number
+      imported: boolean
+      stale: boolean
+      forceUnit: string
+      momentUnit: string
+      balance: components['schemas']['Balance'][]
+      drifts: components['schemas']['Drift'][]
+      masses: components['schemas']['Mass'][]
+      combinations: components['schemas']['Choice'][]
+      findings: components['schemas']['Finding'][]
+    }
+    AreaLoadEdit: {
+      /** @constant */
+      kind: 'area-load'
+      panel: string
+      case: string
+      pressure: number
+    }
+    Balance: {
+      id: string
+      name: string
+      kind: string
+      selfWeight: boolean
+      generated: boolean
+      applied: number[]
+      reaction: number[]
+      residual: number
+    }
+    Bars: {
+      layer: number
+      count: number
+      size: string
+      from: number
+      to: number
+      hookFrom: boolean
+      hookTo: boolean
+      pairs: boolean
+    }
+    Basis: {
+      name: string
+      code: string
+      fyMpa: number
+      fytMpa: number
+      beamCoverMm: number
+      columnCoverMm: number
+      aggregateMm: number
+      beamBars: string[]
+      columnBars: string[]
+      stirrups: string[]
+      spacingStepMm: number
+      spacingLeastMm: number
+      spacingMostMm: number
+      zonesMost: number
+      legsMost: number
+      layersMost: number
+      practicalCap: number
+      preference: string
+      liveDeflection: number
+      lastingDeflection: number
+      swayX: string
+      swayY: string
+      redistribution: number
+      national: {
+        [key: string]: number
+      }
+      slabFlanges: boolean
+      bundles: boolean
+      stockLengthMm: number
+      ductility: string
+      bandFrom: number
+      bandTo: number
+      depthLeastMm: number
+      depthMostMm: number
+      widthLeastMm: number
+      widthMostMm: number
+      sizeStepMm: number
+      roofDeflection: number
+    }
+    Beam: {
+      mark: string
+      storey: string
+      spans: components['schemas']['Span'][]
+      supports: components['schemas']['Support'][]
+      groups: components['schemas']['Group'][]
+      zones: components['schemas']['Zone'][]
+      sides: components['schemas']['Side'][]
+      cuts: components['schemas']['Cut'][]
+      points: components['schemas']['Point'][]
+      deflections: components['schemas']['Deflected'][]
+      checks: components['schemas']['Check'][]
+      findings: components['schemas']['Finding'][]
+      utilisation: number
+      satisfied: boolean
+      steelKg: number
+      concreteM3: number
+      coverMm: number
+      fyMpa: number
+      governingStation: number
+      hand: components['schemas']['Hand']
+      needs: components['schemas']['Need'][]
+      legs: components['schemas']['Legs'][]
+      sizes: string[]
+      stirrupSizes: string[]
+      firstBar: number
+      lastBar: number
+      spacingStepMm: number
+    }
+    BeamSketch: {
+      name: string
+      units: string
+      fc: number
+      spans: components['schemas']['SketchSpan'][]
+      supports: components['schemas']['SketchStand'][]
+      cases: components['schemas']['SketchCase'][]
+      loads: components['schemas']['SketchLoad'][]
+      patternLive: boolean
+      code: string
+    }
+    Calculation: {
+      heading: string
+      steps: components['schemas']['Step'][]
+    }
+    Catalogue: {
+      code: string
+      name: string
+      usUnits: boolean
+      usual: boolean
+      bars: string[]
+      standard: components['schemas']['Basis']
+      parameters: components['schemas']['Parameter'][]
+      fields: components['schemas']['Field'][]
+      ductility: components['schemas']['Word'][]
+      remarks: {
+        [key: string]: string
+      }
+    }
+    CatalogueList: {
+      codes: components['schemas']['Catalogue'][]
+    }
+    Change: {
+      member: string
+      mark: string
+      before: number | null
+      after: number | null
+      by: number
+    }
+    Check: {
+      kind: string
+      title: string
+      cause: string
+      demand: string
+      capacity: string
+      utilisation: number
+      satisfied: boolean
+      combination: string
+      place: string
+      x: number
+      part: number
+      station: number
+      clause: string
+    }
+    Choice: {
+      id: string
+      name: string
+    }
+    Column: {
+      mark: string
+      lifts: components['schemas']['Lift'][]
+      utilisation: number
+      satisfied: boolean
+      steelKg: number
+      concreteM3: number
+      coverMm: number
+      fyMpa: number
+      governingLift: number
+    }
+    ColumnSketch: {
+      name: string
+      units: string
+      fc: number
+      height: number
+      section: components['schemas']['SketchSection']
+      foot: string
+      head: string
+      cases: components['schemas']['SketchCase'][]
+      loads: components['schemas']['ColumnSketchLoad'][]
+      code: string
+    }
+    ColumnSketchLoad: {
+      loadCase: string
+      axial: number
+      hx: number
+      hy: number
+      mxHead: number
+      myHead: number
+      mxFoot: number
+      myFoot: number
+      qx: number
+      qy: number
+    }
+    Combination: {
+      id: string
+      name: string
+      purpose: string
+      terms: {
+        [key: string]: number
+      }
+    }
+    Compare: {
+      from: number
+      to: number
+      component: string
+      unit: string
+      most: number
+      changes: components['schemas']['Change'][]
+    }
+    Copy: {
+      marks: string[]
+    }
+    CurvePoint: {
+      m: number
+      n: number
+    }
+    Cut: {
+      x: number
+      label: string
+      span: number
+      bars: components['schemas']['Spot'][]
+      top: string
+      bottom: string
+      legs: number
+      stirrupDiameter: number
+      sideBarsPerFace: number
+      sideBarDiameter: number
+    }
+    Deflected: {
+      span: number
+      x: number[]
+      live: number[]
+      lasting: number[]
+      liveLimit: number
+      lastingLimit: number
+      service: string
+      sustained: string
+    }
+    Deflection: {
+      version: number
+      of: string
+      mostMm: number
+      members: components['schemas']['Shape'][]
+    }
+    Demand: {
+      combination: string
+      combinationNumber: number
+      number: number
+      place: string
+      p: number
+      mx: number
+      my: number
+      factor: number
+      utilisation: number
+    }
+    Diagram: {
+      version: number
+      of: string
+      component: string
+      unit: string
+      most: number
+      members: components['schemas']['MemberDiagram'][]
+    }
+    Doubt: {
+      quantity: string
+      headers: string[]
+      what: string
+    }
+    Drift: {
+      storey: string
+      baseM: number
+      topM: number
+      loadCase: string
+      driftMm: number[]
+      worst: number[]
+      shear: number[]
+    }
+    Edit:
+      | components['schemas']['SectionEdit']
+      | components['schemas']['MaterialEdit']
+      | components['schemas']['PutSectionEdit']
+      | components['schemas']['StiffnessEdit']
+      | components['schemas']['ReleasesEdit']
+      | components['schemas']['MemberLoadsEdit']
+      | components['schemas']['AreaLoadEdit']
+      | components['schemas']['OptionsEdit']
+      | components['schemas']['ForcesEdit']
+    EditedAnalysis: {
+      shearDeformation: string
+      rigidEnds: number
+      patternLive: string
+      pDelta: {
+        [key: string]: number
+      }
+    }
+    EditedForces: {
+      member: string
+      case: string
+      x: number
+      n: number
+      vy: number
+      vz: number
+      t: number
+      my: number
+      mz: number
+    }
+    EditedLoad: {
+      kind: string
+      direction: string
+      from: number
+      to?: number
+      value: number
+      valueTo?: number
+    }
+    Edits: {
+      edits: components['schemas']['Edit'][]
+    }
+    Effects: {
+      effects: string[]
+    }
+    Element: {
+      id: string
+      role: string
+      section: string
+      sections: string[]
+      material: string
+      materials: string[]
+      lengthM: number
+      factors: components['schemas']['Factors']
+      ownFactors: boolean
+      releaseStart: string[]
+      releaseEnd: string[]
+      loads: components['schemas']['Load'][]
+    }
+    Elements: {
+      elements: components['schemas']['Element'][]
+    }
+    Envelope: {
+      member: string
+      x: number[]
+      myHigh: number[]
+      myLow: number[]
+      vzHigh: number[]
+      vzLow: number[]
+      nLow: number[]
+      mzHigh: number[]
+      mzLow: number[]
+    }
+    Factors: {
+      area: number
+      shearY: number
+      shearZ: number
+      iy: number
+      iz: number
+      torsion: number
+    }
+    Field: {
+      key: string
+      part: string
+      name: string
+      kind: string
+      least: number
+      most: number
+      help: string
+    }
+    Finding: {
+      severity: string
+      code: string
+      where: string
+      what: string
+      mend: string
+      clause: string
+      combination: string
+    }
+    ForceFile: {
+      file: string
+      fileName: string
+      sheets: string[]
+      sheet: string
+      headers: string[]
+      unitRow: string[]
+      rows: number
+      sample: string[][]
+      proposal: components['schemas']['Mapped'][]
+      doubts: components['schemas']['Doubt'][]
+      remembered: string
+      saved: components['schemas']['Saved'][]
+      units: components['schemas']['Units'][]
+    }
+    ForceRow: {
+      member: string
+      loadCase: string
+      xM: number
+      forces: number[]
+    }
+    ForcesEdit: {
+      /** @constant */
+      kind: 'forces'
+      rows: components['schemas']['EditedForces'][]
+    }
+    Gap: {
+      loadCase: string
+      members: number
+      first: string[]
+    }
+    Group: {
+      face: string
+      layer: number
+      count: number
+      size: string
+      diameter: number
+      offset: number
+      from: number
+      to: number
+      hookFrom: boolean
+      hookTo: boolean
+      through: boolean
+      pairs: boolean
+      laps: components['schemas']['Lap'][]
+    }
+    Hand: {
+      faces: {
+        [key: string]: components['schemas']['Bars'][]
+      }
+      stirrups: {
+        [key: string]: components['schemas']['Stirrups'][]
+      }
+      sides: {
+        [key: string]: components['schemas']['Sides']
+      }
+      demands: components['schemas']['Typed'][]
+      torsion: string
+    }
+    HandOfMany: {
+      marks: string[]
+      release: boolean
+      torsion: string | null
+    }
+    HandSet: {
+      version: number
+      beam: components['schemas']['Beam']
+    }
+    Health: {
+      status: string
+      version: string
+    }
+    History: {
+      entries: components['schemas']['HistoryEntry'][]
+      canUndo: boolean
+      canRedo: boolean
+      modelVersion: number
+    }
+    HistoryEntry: {
+      version: number
+      kind: string
+      summary: string
+      person: string
+      at: string
+      changesModel: boolean
+      inForce: boolean
+      effects: string[]
+    }
+    Identical: {
+      lines: components['schemas']['Alike'][]
+    }
+    Interaction: {
+      angleDeg: number
+      design: components['schemas']['CurvePoint'][]
+      nominal: components['schemas']['CurvePoint'][]
+      demands: components['schemas']['Demand'][]
+    }
+    Job: {
+      id: string
+      kind: string
+      phase: string
+      doing: string
+      done: number
+      total: number
+      findings: components['schemas']['Finding'][]
+      result: string | null
+    }
+    Lap: {
+      from: number
+      to: number
+    }
+    Latest: {
+      version: number
+      person: string
+      window: string
+      summary: string
+      effects: string[]
+    }
+    Legs: {
+      span: number
+      from: number
+      to: number
+      required: number
+      provided: number
+    }
+    Lift: {
+      number: number
+      storey: string
+      base: number
+      top: number
+      clear: number
+      section: components['schemas']['Section']
+      bars: string
+      ties: string
+      areaMm2: number
+      ratio: number
+      spots: components['schemas']['Spot'][]
+      tie: components['schemas']['Tie']
+      utilisation: number
+      satisfied: boolean
+      qx: number
+      qy: number
+      magnifierMx: number
+      magnifierMy: number
+      checks: components['schemas']['Check'][]
+      findings: components['schemas']['Finding'][]
+    }
+    Load: {
+      loadCase: string
+      kind: string
+      direction: string
+      from: number
+      to: number
+      value: number
+      valueTo: number
+    }
+    Mapped: {
+      quantity: string
+      header: string
+      unit: string
+      opposite: boolean
+    }
+    Mark: {
+      mark: string
+    }
+    Mass: {
+      storey: string
+      massT: number
+      xM: number
+      yM: number
+    }
+    MaterialEdit: {
+      /** @constant */
+      kind: 'material'
+      members: string[]
+      material: string
+    }
+    Member: {
+      mark: string
+      role: string
+      beam: components['schemas']['Beam'] | null
+      column: components['schemas']['Column'] | null
+      previous: string | null
+      next: string | null
+      failingRank: number
+      failingCount: number
+    }
+    MemberDiagram: {
+      id: string
+      x: number[]
+      v: number[]
+      low: number[] | null
+    }
+    MemberLoadsEdit: {
+      /** @constant */
+      kind: 'member-loads'
+      member: string
+      case: string
+      loads: components['schemas']['EditedLoad'][]
+    }
+    Members: {
+      members: string[]
+    }
+    Model: {
+      name: string
+      units: string
+      fileName: string
+      importedForces: boolean
+      forcesStale: boolean
+      counts: components['schemas']['NamedCount'][]
+      sections: components['schemas']['NamedCount'][]
+      materials: components['schemas']['NamedCount'][]
+      combinations: components['schemas']['Combination'][]
+      findings: components['schemas']['Finding'][]
+      sway: components['schemas']['StoreySway'][]
+    }
+    Moved: {
+      mark: string
+      member: string
+      before: number
+      after: number
+      by: number
+    }
+    NamedCount: {
+      name: string
+      count: number
+    }
+    Need: {
+      face: string
+      number: number
+      label: string
+      x: number
+      requiredMm2: number
+      providedMm2: number
+      minimum: boolean
+    }
+    NewName: {
+      name: string
+    }
+    Options: {
+      shearDeformation: boolean
+      rigidEnds: number
+      patternLive: boolean
+      pDelta: {
+        [key: string]: number
+      }
+      beams: components['schemas']['Factors']
+      columns: components['schemas']['Factors']
+    }
+    OptionsEdit: {
+      /** @constant */
+      kind: 'options'
+      analysis: components['schemas']['EditedAnalysis']
+      roleStiffness: components['schemas']['RoleFactors'][]
+    }
+    Outcome: {
+      from: number
+      to: number
+      mended: number
+      broken: number
+      firstMended: components['schemas']['Turned'][]
+      firstBroken: components['schemas']['Turned'][]
+    }
+    Parameter: {
+      key: string
+      words: string
+      clause: string
+      recommended: number
+      least: number
+      most: number
+    }
+    Point: {
+      x: number
+      span: number
+      mPos: number
+      comboPos: string
+      mNeg: number
+      comboNeg: string
+      capPos: number
+      capNeg: number
+      vMax: number
+      comboVMax: string
+      vMin: number
+      comboVMin: string
+      vc: number
+      vn: number
+      vLimit: number
+      ve: number
+      t: number
+      comboT: string
+      tn: number
+      limitUse: number
+    }
+    Preference: {
+      preference: string
+      steelKg: number
+      bars: number
+      layers: number
+      sizes: number
+      satisfied: boolean
+    }
+    Preferences: {
+      current: string
+      preferences: components['schemas']['Preference'][]
+    }
+    Preview: {
+      rows: components['schemas']['ForceRow'][]
+      used: number
+      total: number
+      without: string[]
+      gaps: components['schemas']['Gap'][]
+      totals: components['schemas']['Total'][]
+      findings: components['schemas']['Finding'][]
+    }
+    Problem: {
+      type: string
+      title: string
+      status: number
+      detail: string
+      findings: components['schemas']['Finding'][]
+    }
+    Project: {
+      id: string
+      name: string
+      createdAt: string
+      changedAt: string
+      version: number
+    }
+    ProjectList: {
+      projects: components['schemas']['Project'][]
+    }
+    PutSectionEdit: {
+      /** @constant */
+      kind: 'put-section'
+      id: string
+      shape: string
+      b?: number
+      h?: number
+      d?: number
+      bw?: number
+      bf?: number
+      hf?: number
+    }
+    Reaction: {
+      joint: string
+      xM: number
+      yM: number
+      zM: number
+      forces: number[]
+    }
+    Reactions: {
+      version: number
+      of: string
+      forceUnit: string
+      momentUnit: string
+      joints: components['schemas']['Reaction'][]
+    }
+    Reading: {
+      combination: string
+      moment: number
+      shear: number
+      torque: number
+      axial: number
+    }
+    Readings: {
+      x: number
+      readings: components['schemas']['Reading'][]
+    }
+    ReleasesEdit: {
+      /** @constant */
+      kind: 'releases'
+      members: string[]
+      releaseStart: string[]
+      releaseEnd: string[]
+    }
+    Relief: {
+      kind: string
+      evidence: string
+      factor: number
+      torqueKnm: number
+      relievedKnm: number
+      crackingKnm: number
+      moved: components['schemas']['Moved'][]
+      edits: components['schemas']['Edit'][]
+    }
+    ReliefOfAll: {
+      lines: components['schemas']['Relieved'][]
+      moved: components['schemas']['Moved'][]
+      edits: components['schemas']['Edit'][]
+    }
+    Relieved: {
+      mark: string
+      kind: string
+      evidence: string
+      factor: number
+      torqueKnm: number
+      relievedKnm: number
+      crackingKnm: number
+    }
+    Resize: {
+      members: string[]
+      deeper: number
+      wider: number
+    }
+    ResultRow: {
+      id: string
+      mark: string
+      role: string
+      storeys: string[]
+      section: string
+      check: string
+      place: string
+      utilisation: number
+      combination: string
+      clause: string
+      satisfied: boolean
+      overstressed: boolean
+      bars: string
+      stirrups: string
+      causes: string[]
+      finding: string
+      notes: number
+      parts: number
+      steelKg: number
+      handSet: boolean
+    }
+    ResultsPage: {
+      version: number
+      total: number
+      matching: number
+      page: number
+      size: number
+      rows: components['schemas']['ResultRow'][]
+      marks: string[]
+      causes: {
+        [key: string]: number
+      }
+      rungs: components['schemas']['Rung'][]
+    }
+    RoleFactors: {
+      role: string
+      factorArea: number
+      factorShearY: number
+      factorShearZ: number
+      factorIy: number
+      factorIz: number
+      factorTorsion: number
+    }
+    Rung: {
+      id: string
+      name: string
+      elevationM: number
+      utilisations: number[]
+      fails: number
+    }
+    Saved: {
+      name: string
+      mapping: components['schemas']['Mapped'][]
+    }
+    ScheduleColumn: {
+      name: string
+      width: number
+      numeric: boolean
+    }
+    SchedulePage: {
+      title: string
+      total: number
+      page: number
+      size: number
+      columns: components['schemas']['ScheduleColumn'][]
+      rows: string[][]
+    }
+    Section: {
+      label: string
+      shape: string
+      width: number
+      webWidth: number
+      depth: number
+      flangeDepth: number
+      fc: number
+    }
+    SectionEdit: {
+      /** @constant */
+      kind: 'section'
+      members: string[]
+      section: string
+    }
+    Sections: {
+      options: components['schemas']['Tried'][]
+    }
+    Shape: {
+      id: string
+      points: number[]
+    }
+    Side: {
+      span: number
+      size: string
+      diameter: number
+      perFace: number
+      from: number
+      to: number
+    }
+    Sides: {
+      size: string
+      perFace: number
+    }
+    SketchCase: {
+      id: string
+      name: string
+      kind: string
+      selfWeight: number
+    }
+    SketchLoad: {
+      span: number
+      loadCase: string
+      kind: string
+      from: number
+      to: number
+      value: number
+      valueTo: number
+    }
+    SketchPreview: {
+      findings: components['schemas']['Finding'][]
+      combinations: number
+      standard: string
+      forceUnit: string
+      momentUnit: string
+      envelopes: components['schemas']['Envelope'][]
+    }
+    SketchSection: {
+      shape: string
+      b: number
+      h: number
+      bw: number
+      bf: number
+      hf: number
+      d: number
+    }
+    SketchSpan: {
+      length: number
+      section: components['schemas']['SketchSection']
+    }
+    SketchStand: {
+      kind: string
+      below: number
+      above: number
+      column: components['schemas']['SketchSection']
+      pinnedFoot: boolean
+    }
+    Span: {
+      number: number
+      from: number
+      to: number
+      faceFrom: number
+      faceTo: number
+      section: components['schemas']['Section']
+    }
+    Spot: {
+      y: number
+      z: number
+      diameter: number
+      size: string
+      through: boolean
+    }
+    State: {
+      version: number
+      designed: number
+      current: boolean
+      doing: string
+      done: number
+      total: number
+      findings: components['schemas']['Finding'][]
+      last: components['schemas']['Latest']
+      totals: components['schemas']['Totals'] | null
+    }
+    Step: {
+      title: boolean
+      symbol: string
+      formula: string
+      numbers: string
+      result: string
+      clause: string
+    }
+    StiffnessEdit: {
+      /** @constant */
+      kind: 'stiffness'
+      members: string[]
+      factorArea?: number
+      factorShearY?: number
+      factorShearZ?: number
+      factorIy?: number
+      factorIz?: number
+      factorTorsion?: number
+    }
+    Stirrups: {
+      from: number
+      size: string
+      legs: number
+      spacing: number
+    }
+    StirrupsWeighed: {
+      span: number
+      options: components['schemas']['Weighed'][]
+    }
+    StoreySway: {
+      baseM: number
+      topM: number
+      qx: number | null
+      qy: number | null
+    }
+    Support: {
+      x: number
+      kind: string
+      depth: number
+      label: string
+    }
+    Tie: {
+      size: string
+      diameter: number
+      spacing: number
+      heldX: boolean[]
+      heldY: boolean[]
+    }
+    Total: {
+      component: string
+      own: number
+      read: number
+      factor: number
+      verdict: string
+    }
+    Totals: {
+      code: string
+      usUnits: boolean
+      members: number
+      lines: number
+      satisfied: number
+      overstressed: number
+      failing: number
+      notes: number
+      steelKg: number
+      concreteM3: number
+      causes: {
+        [key: string]: number
+      }
+    }
+    Tried: {
+      label: string
+      inProject: boolean
+      present: boolean
+      satisfied: boolean
+      inBand: boolean
+      strength: number
+      steelKg: number
+      concreteM3: number
+      formworkM2: number
+      cost: number
+      edits: components['schemas']['Edit'][]
+    }
+    Turned: {
+      mark: string
+      before: number
+      after: number
+      check: string
+    }
+    Typed: {
+      from: number
+      to: number
+      values: {
+        [key: string]: number
+      }
+    }
+    Units: {
+      quantity: string
+      units: string[]
+    }
+    Use: {
+      sheet: string
+      mapping: components['schemas']['Mapped'][]
+      name: string
+      incomplete: boolean
+    }
+    View: {
+      version: number
+      marks: string[]
+      members: components['schemas']['ViewMember'][]
+      grid: components['schemas']['ViewGrid'][]
+      storeys: components['schemas']['ViewStorey'][]
+    }
+    ViewGrid: {
+      id: string
+      x1: number
+      y1: number
+      x2: number
+      y2: number
+    }
+    ViewMember: {
+      id: string
+      role: string
+      ends: number[]
+      widthMm: number
+      depthMm: number
+      line: number
+      part: number
+      utilisation: number
+      satisfied: boolean
+      round: boolean
+      shades: number[]
+    }
+    ViewStorey: {
+      id: string
+      name: string
+      elevationMm: number
+    }
+    Weighed: {
+      size: string
+      legs: number
+      from: number[]
+      spacing: number[]
+      massKg: number
+      pieces: number
+      practical: boolean
+      lost: string
+    }
+    Word: {
+      value: string
+      label: string
+    }
+    Zone: {
+      span: number
+      from: number
+      to: number
+      size: string
+      legs: number
+      spacing: number
+      count: number
+    }
+  }
+  responses: never
+  parameters: never
+  requestBodies: never
+  headers: never
+  pathItems: never
 }
-export type $defs = Record<string, never>;
-export type operations = Record<string, never>;
+export type $defs = Record<string, never>
+export type operations = Record<string, never>

@@ -1,5 +1,5 @@
 import { useEffect } from 'react'
-import { Navigate, NavLink, Route, Routes, useParams } from 'react-router'
+import { Navigate, NavLink, Route, Routes, useLocation, useParams } from 'react-router'
 import { forgetChanges } from '../api/changes'
 import { useProject, useProjectState } from '../api/useProject'
 import { BasisPage } from '../features/basis/BasisPage'
@@ -9,6 +9,7 @@ import { ResultsPage } from '../features/results/ResultsPage'
 import { SchedulesPage } from '../features/schedules/SchedulesPage'
 import { unitsOf } from '../lib/units'
 import { listPath } from '../lib/address'
+import { Boundary } from '../ui/Boundary'
 import { ErrorView } from '../ui/ErrorView'
 import { Icon, type IconName } from '../ui/Icon'
 import { UnitsContext } from '../ui/useUnits'
@@ -21,12 +22,20 @@ import type { Mode } from './theme'
 /** One project: header with the sentence of state, rail with the stations of the work, and the page. */
 export function Workspace({ mode, onMode }: { mode: Mode; onMode: () => void }) {
   const { id = '' } = useParams()
+  const { pathname } = useLocation()
   const project = useProject(id)
   const live = useProjectState(id)
   const { state } = live
-  useTold(state)
+  useTold(id, state)
   useEffect(() => forgetChanges, [id])
   const units = unitsOf(state?.totals?.usUnits ?? false)
+  const name = project.data?.name
+  useEffect(() => {
+    document.title = [pageName(pathname), name, 'Kolonne'].filter(Boolean).join(' · ')
+    return () => {
+      document.title = 'Kolonne'
+    }
+  }, [pathname, name])
   if (project.isError) return <ErrorView error={project.error} onRetry={() => void project.refetch()} home />
   const failing = (state?.totals?.overstressed ?? 0) + (state?.totals?.failing ?? 0)
   return (
@@ -48,18 +57,26 @@ export function Workspace({ mode, onMode }: { mode: Mode; onMode: () => void }) 
           <Station to={`/p/${id}/schedules`} icon="schedules" name="Schedules" />
         </nav>
         <main className="page">
-          <Routes>
-            <Route path="model" element={<ModelPage id={id} state={state} />} />
-            <Route path="basis" element={<BasisPage id={id} state={state} />} />
-            <Route path="results" element={<ResultsPage id={id} mode={mode} state={state} />} />
-            <Route path="sheet/:mark" element={<MemberSheet id={id} units={units} state={state} />} />
-            <Route path="schedules" element={<SchedulesPage id={id} />} />
-            <Route path="*" element={<Navigate to={`/p/${id}/results`} replace />} />
-          </Routes>
+          <Boundary at={pathname}>
+            <Routes>
+              <Route path="model" element={<ModelPage id={id} state={state} />} />
+              <Route path="basis" element={<BasisPage id={id} state={state} />} />
+              <Route path="results" element={<ResultsPage id={id} mode={mode} state={state} />} />
+              <Route path="sheet/:mark" element={<MemberSheet id={id} units={units} state={state} />} />
+              <Route path="schedules" element={<SchedulesPage id={id} />} />
+              <Route path="*" element={<Navigate to={`/p/${id}/results`} replace />} />
+            </Routes>
+          </Boundary>
         </main>
       </div>
     </UnitsContext.Provider>
   )
+}
+
+/** What a tab of the browser is called by. */
+function pageName(pathname: string): string {
+  const [, , , page = '', mark] = pathname.split('/')
+  return mark ? decodeURIComponent(mark) : page.charAt(0).toUpperCase() + page.slice(1)
 }
 
 function Station({ to, icon, name, badge = 0 }: { to: string; icon: IconName; name: string; badge?: number }) {

@@ -17,7 +17,7 @@ function Where() {
 }
 
 function Told({ state: s }: { state: State }) {
-  useTold(s)
+  useTold('p', s)
   return null
 }
 

@@ -1,4 +1,5 @@
 import type { ResultRow, View, ViewMember } from '../api/client'
+import { shadeOf, type Shade } from './shade'
 
 /** A member seen from above, in mm with y turned downwards for the screen. */
 export interface PlanMember {
@@ -12,7 +13,8 @@ export interface PlanMember {
   y2: number
   width: number
   depth: number
-  utilisation: number
+  /** how dark it is, 0 to 1 */
+  shade: number
   satisfied: boolean
 }
 
@@ -25,7 +27,7 @@ export interface PlanScene {
 const NEAR = 300
 
 /** Beams at a level, and the columns that reach it from below (or, at the ground, that leave it upwards). */
-export function planScene(view: View, elevationMm: number): PlanScene {
+export function planScene(view: View, elevationMm: number, shade: Shade = 'strength'): PlanScene {
   const at = (z: number) => Math.abs(z - elevationMm) < NEAR
   const ends = (m: ViewMember) => m.ends as [number, number, number, number, number, number]
   const columns = view.members.filter((m) => m.role === 'column')
@@ -45,21 +47,88 @@ export function planScene(view: View, elevationMm: number): PlanScene {
       y2: -y2,
       width: m.widthMm,
       depth: m.depthMm,
-      utilisation: m.utilisation,
+      shade: shadeOf(m, shade),
       satisfied: m.satisfied,
     }
   })
   const grid = view.grid.map((g) => ({ id: g.id, x1: g.x1, y1: -g.y1, x2: g.x2, y2: -g.y2 }))
+  return { members, grid, box: boxOf(members, grid) }
+}
+
+const PAD = 1800
+
+function boxOf(members: PlanMember[], grid: PlanScene['grid']): PlanScene['box'] {
   const xs = [...members.flatMap((m) => [m.x1, m.x2]), ...grid.flatMap((g) => [g.x1, g.x2])]
   const ys = [...members.flatMap((m) => [m.y1, m.y2]), ...grid.flatMap((g) => [g.y1, g.y2])]
-  const pad = 1800
-  const x = Math.min(...xs, 0) - pad
-  const y = Math.min(...ys, 0) - pad
-  return {
-    members,
-    grid,
-    box: { x, y, width: Math.max(...xs, 1000) + pad - x, height: Math.max(...ys, 1000) + pad - y },
-  }
+  const x = Math.min(...xs, 0) - PAD
+  const y = Math.min(...ys, 0) - PAD
+  return { x, y, width: Math.max(...xs, 1000) + PAD - x, height: Math.max(...ys, 1000) + PAD - y }
+}
+
+/** The members on a grid line seen from its side: along the line to the right, upwards on the screen; storeys and crossing grid lines behind. */
+export function elevationScene(
+  view: View,
+  g: View['grid'][number],
+  on: (m: ViewMember) => boolean,
+  shade: Shade = 'strength',
+): PlanScene {
+  const length = Math.hypot(g.x2 - g.x1, g.y2 - g.y1)
+  const along = (x: number, y: number) => ((x - g.x1) * (g.x2 - g.x1) + (y - g.y1) * (g.y2 - g.y1)) / length
+  const members = view.members.filter(on).map((m): PlanMember => {
+    const [x1, y1, z1, x2, y2, z2] = m.ends as [number, number, number, number, number, number]
+    return {
+      id: m.id,
+      mark: view.marks[m.line] ?? '',
+      column: false,
+      round: false,
+      x1: along(x1, y1),
+      y1: -z1,
+      x2: along(x2, y2),
+      y2: -z2,
+      width: m.role === 'beam' ? m.depthMm : m.widthMm,
+      depth: m.depthMm,
+      shade: shadeOf(m, shade),
+      satisfied: m.satisfied,
+    }
+  })
+  const zs = members.flatMap((m) => [m.y1, m.y2])
+  const ss = members.flatMap((m) => [m.x1, m.x2])
+  const [top, foot] = [Math.min(...zs, 0) - 1200, Math.max(...zs, 0)]
+  const [left, right] = [Math.min(...ss, 0) - 1200, Math.max(...ss, 0)]
+  const crossing = view.grid.flatMap((o) => {
+    const at = cross(g, o)
+    const s = at && along(at[0], at[1])
+    return s !== undefined && o.id !== g.id && s > left && s < right + 1200
+      ? [{ id: o.id, x1: s, y1: top, x2: s, y2: foot }]
+      : []
+  })
+  const storeys = view.storeys
+    .filter((s) => -s.elevationMm >= top && -s.elevationMm <= foot)
+    .map((s) => ({ id: s.id, x1: left, y1: -s.elevationMm, x2: right, y2: -s.elevationMm }))
+  const grid = [...crossing, ...storeys]
+  return { members, grid, box: boxOf(members, grid) }
+}
+
+/** Where two lines cross in plan; undefined where they run alike. */
+function cross(a: View['grid'][number], b: View['grid'][number]): [number, number] | undefined {
+  const [ax, ay, bx, by] = [a.x2 - a.x1, a.y2 - a.y1, b.x2 - b.x1, b.y2 - b.y1]
+  const d = ax * by - ay * bx
+  if (Math.abs(d) < 1e-6 * Math.hypot(ax, ay) * Math.hypot(bx, by)) return undefined
+  const t = ((b.x1 - a.x1) * by - (b.y1 - a.y1) * bx) / d
+  return [a.x1 + t * ax, a.y1 + t * ay]
+}
+
+/** Marks of the members that a rectangle touches. */
+export function marksIn(scene: PlanScene, r: { x1: number; y1: number; x2: number; y2: number }): string[] {
+  const [left, right] = [Math.min(r.x1, r.x2), Math.max(r.x1, r.x2)]
+  const [top, foot] = [Math.min(r.y1, r.y2), Math.max(r.y1, r.y2)]
+  const touched = (m: PlanMember) =>
+    [0, 0.25, 0.5, 0.75, 1].some((t) => {
+      const x = m.column ? m.x2 : m.x1 + t * (m.x2 - m.x1)
+      const y = m.column ? m.y2 : m.y1 + t * (m.y2 - m.y1)
+      return x >= left && x <= right && y >= top && y <= foot
+    })
+  return [...new Set(scene.members.filter(touched).map((m) => m.mark))]
 }
 
 /** What a label says of a member. */

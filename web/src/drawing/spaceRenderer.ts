@@ -3,9 +3,13 @@ import { OrbitControls } from 'three/examples/jsm/controls/OrbitControls.js'
 import type { View } from '../api/client'
 import type { Tokens } from '../app/tokens'
 import { STEPS } from './ramp'
+import { shadeOf, type Shade } from './shade'
 import type { arrows as arrowsOf, Triangles } from './spaceLayer'
 import type { Under } from './under'
 import { spaceScene, type Box } from './spaceScene'
+
+/** Members from which on a turning building is drawn coarser. */
+const MANY = 2000
 
 /** Draws the boxes with three.js, one draw call, only when something changed. Owns and disposes its geometry. */
 export class SpaceRenderer {
@@ -27,13 +31,14 @@ export class SpaceRenderer {
   private readonly arrowMaterial = new THREE.MeshBasicMaterial()
   private readonly shaft = new THREE.CylinderGeometry(0.1, 0.1, 1, 10)
   private readonly cone = new THREE.ConeGeometry(0.34, 1, 14)
+  private turned = false
   private pending = 0
   private hovering = 0
 
   constructor(
     private readonly host: HTMLElement,
     private readonly view: View,
-    private readonly onPick: (mark: string | undefined) => void,
+    private readonly onPick: (mark: string | undefined, e: PointerEvent) => void,
     private readonly onHover: (hit: Under | undefined) => void,
   ) {
     this.boxes = spaceScene(view)
@@ -50,43 +55,38 @@ export class SpaceRenderer {
     this.scene.add(this.mesh, this.layer, this.arrowGroup, new THREE.AmbientLight(0xffffff, 1.7), key)
     this.controls = new OrbitControls(this.camera, this.renderer.domElement)
     this.controls.addEventListener('change', () => this.draw())
+    this.controls.addEventListener('start', () => this.move(true))
+    this.controls.addEventListener('end', () => this.move(false))
     host.append(this.renderer.domElement)
-    this.frame()
     this.observer = new ResizeObserver(() => this.resize())
     this.observer.observe(host)
     this.resize()
     this.listen()
   }
 
-  /** Colours by utilisation, by change (signed part of the largest) or plain; members outside the query fade, the selected one is inked. */
-  paint(
-    t: Tokens,
-    matching: Set<string>,
-    selected: string | undefined,
-    by: 'utilisation' | 'plain' | Map<string, number>,
-  ) {
+  /** Colours by use, by change (signed part of the largest) or plain; members outside the query fade, selected ones are inked. */
+  paint(t: Tokens, matching: Set<string>, selected: ReadonlySet<string>, by: Shade | 'plain' | Map<string, number>) {
     const ramp = [t.u0, t.u1, t.u2, t.u3, t.u4].map((c) => new THREE.Color(c))
     const over = new THREE.Color(t.over)
     const faded = new THREE.Color(t.hairline)
     const ink = new THREE.Color(t.ink)
     const plain = new THREE.Color(t.support)
-    const shade = (b: Box, id: string) => {
+    const shade = (b: Box, i: number) => {
+      const id = this.view.members[i]!.id
       if (by === 'plain') return plain
-      if (by !== 'utilisation') {
+      if (typeof by !== 'string') {
         const part = by.get(id)
         return part === undefined
           ? plain
           : plain.clone().lerp(new THREE.Color(part > 0 ? t.accent : t.less), 0.2 + 0.8 * Math.sqrt(Math.abs(part)))
       }
-      const step = STEPS.findIndex((s) => b.utilisation <= s + 1e-9)
+      const u = shadeOf(this.view.members[i]!, by)
+      const step = STEPS.findIndex((s) => u <= s + 1e-9)
       return !b.satisfied ? over : ramp[step < 0 ? ramp.length - 1 : step]!
     }
     this.scene.background = new THREE.Color(t.ground)
     this.boxes.forEach((b, i) => {
-      this.mesh.setColorAt(
-        i,
-        b.mark === selected ? ink : matching.has(b.mark) ? shade(b, this.view.members[i]!.id) : faded,
-      )
+      this.mesh.setColorAt(i, selected.has(b.mark) ? ink : matching.has(b.mark) ? shade(b, i) : faded)
     })
     this.mesh.instanceColor!.needsUpdate = true
     this.draw()
@@ -144,9 +144,9 @@ export class SpaceRenderer {
     const box = new THREE.Box3()
     this.boxes.forEach((b) => box.expandByPoint(new THREE.Vector3(...b.centre)))
     const centre = box.getCenter(new THREE.Vector3())
-    const size = box.getSize(new THREE.Vector3()).length() || 10
     this.camera.up.set(0, 0, 1)
-    this.camera.position.set(centre.x - size * 0.85, centre.y - size * 1.3, centre.z + size * 0.6)
+    const from = new THREE.Vector3(-0.85, -1.3, 0.6).normalize()
+    this.camera.position.copy(centre).addScaledVector(from, fitting(box, centre, from, this.camera))
     this.controls.target.copy(centre)
     this.controls.update()
   }
@@ -160,7 +160,7 @@ export class SpaceRenderer {
       downY = e.clientY
     })
     canvas.addEventListener('pointerup', (e) => {
-      if (Math.hypot(e.clientX - downX, e.clientY - downY) < 4) this.onPick(this.hitAt(e)?.mark)
+      if (Math.hypot(e.clientX - downX, e.clientY - downY) < 4) this.onPick(this.hitAt(e)?.mark, e)
     })
     canvas.addEventListener('pointermove', (e) => {
       cancelAnimationFrame(this.hovering)
@@ -206,6 +206,16 @@ export class SpaceRenderer {
     this.camera.aspect = w / h
     this.camera.updateProjectionMatrix()
     this.renderer.setSize(w, h)
+    // until somebody turns it, the whole building is in view whatever the window
+    if (!this.turned) this.frame()
+    this.draw()
+  }
+
+  /** While a large building moves it is drawn with fewer points, so that it follows the hand. */
+  private move(moving: boolean) {
+    this.turned = true
+    const full = Math.min(window.devicePixelRatio, 2)
+    this.renderer.setPixelRatio(moving && this.boxes.length > MANY ? full / 2.5 : full)
     this.draw()
   }
 
@@ -230,6 +240,22 @@ export class SpaceRenderer {
     this.renderer.dispose()
     this.renderer.domElement.remove()
   }
+}
+
+/** How far the camera must stand off so that every corner of the building is in view. */
+function fitting(box: THREE.Box3, centre: THREE.Vector3, from: THREE.Vector3, camera: THREE.PerspectiveCamera): number {
+  const half = Math.tan(THREE.MathUtils.degToRad(camera.fov / 2))
+  const right = new THREE.Vector3().crossVectors(new THREE.Vector3(0, 0, 1), from).normalize()
+  const up = new THREE.Vector3().crossVectors(from, right)
+  let most = 10
+  for (const x of [box.min.x, box.max.x])
+    for (const y of [box.min.y, box.max.y])
+      for (const z of [box.min.z, box.max.z]) {
+        const d = new THREE.Vector3(x, y, z).sub(centre)
+        const across = Math.max(Math.abs(d.dot(up)) / half, Math.abs(d.dot(right)) / (half * camera.aspect))
+        most = Math.max(most, d.dot(from) + across)
+      }
+  return most * 1.06
 }
 
 function matrix(b: Box): THREE.Matrix4 {

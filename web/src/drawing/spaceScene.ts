@@ -9,7 +9,6 @@ export interface Box {
   size: [number, number, number]
   /** unit vectors of length, width and depth */
   axes: [number[], number[], number[]]
-  utilisation: number
   satisfied: boolean
 }
 
@@ -25,7 +24,6 @@ function box(m: ViewMember, mark: string): Box {
     centre: start.map((v, i) => (v + end[i]!) / 2) as [number, number, number],
     size: [length, m.widthMm / 1000, m.depthMm / 1000],
     axes: [x, y, z],
-    utilisation: m.utilisation,
     satisfied: m.satisfied,
   }
 }

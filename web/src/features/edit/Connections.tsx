@@ -1,4 +1,5 @@
 import { Select } from 'antd'
+import { AllLike, shownOf } from './MemberTable'
 import type { PartProps } from './part'
 
 const ACTIONS = [
@@ -28,7 +29,7 @@ export function Connections(p: PartProps) {
           </tr>
         </thead>
         <tbody>
-          {p.elements.map((e) => (
+          {shownOf(p.elements).map((e) => (
             <tr key={e.id}>
               <td>
                 <b>{e.id}</b>
@@ -51,6 +52,17 @@ export function Connections(p: PartProps) {
           ))}
         </tbody>
       </table>
+      <AllLike
+        elements={p.elements}
+        onAll={(members) => {
+          const e = p.elements[0]!
+          const d = p.drafts[e.id]
+          p.onChange(members, {
+            releaseStart: d?.releaseStart ?? e.releaseStart,
+            releaseEnd: d?.releaseEnd ?? e.releaseEnd,
+          })
+        }}
+      />
     </>
   )
 }

@@ -1,9 +1,10 @@
-import { useQueries, useQuery } from '@tanstack/react-query'
+import { useQuery } from '@tanstack/react-query'
 import { App, Button, Drawer, Segmented } from 'antd'
 import { useState } from 'react'
 import { api, type Edit, type PutSectionEdit, type State } from '../../api/client'
 import { ErrorView } from '../../ui/ErrorView'
 import { Loading } from '../../ui/Loading'
+import { Concrete } from './Concrete'
 import { Connections } from './Connections'
 import { editsOf, sectionOf, type Draft } from './draft'
 import { LoadTable } from './LoadTable'
@@ -22,7 +23,7 @@ interface Props {
   onDone: (from: number, to: number) => void
 }
 
-const PARTS = ['Section', 'Stiffness', 'Connections', 'Loads'] as const
+const PARTS = ['Section', 'Concrete', 'Stiffness', 'Connections', 'Loads'] as const
 
 /** Changes the members of a line or stack: section, stiffness, connections and loads; then analyses and designs again. */
 export function EditDrawer(p: Props) {
@@ -30,12 +31,10 @@ export function EditDrawer(p: Props) {
   const [part, setPart] = useState<(typeof PARTS)[number]>('Section')
   const [drafts, setDrafts] = useState<Record<string, Draft>>({})
   const [added, setAdded] = useState<PutSectionEdit[]>([])
-  const elements = useQueries({
-    queries: p.members.map((m) => ({
-      queryKey: ['project', p.id, 'element', m],
-      queryFn: ({ signal }: { signal: AbortSignal }) => api.element(p.id, m, signal),
-      staleTime: 0,
-    })),
+  const elements = useQuery({
+    queryKey: ['project', p.id, 'element', p.members],
+    queryFn: ({ signal }) => api.elements(p.id, p.members, signal),
+    staleTime: 0,
   })
   const analysis = useQuery({
     queryKey: ['project', p.id, 'analysis'],
@@ -71,8 +70,7 @@ export function EditDrawer(p: Props) {
     },
     seen,
   )
-  const failed = elements.find((e) => e.isError)
-  const list = elements.flatMap((e) => (e.data ? [e.data] : []))
+  const list = elements.data?.elements ?? []
   const edits = [
     ...added.filter((a) => Object.values(drafts).some((d) => d.section === a.id)),
     ...editsOf(list, drafts),
@@ -124,9 +122,9 @@ export function EditDrawer(p: Props) {
         </div>
       }
     >
-      {failed ? (
-        <ErrorView error={failed.error!} onRetry={() => void failed.refetch()} />
-      ) : list.length < p.members.length ? (
+      {elements.isError ? (
+        <ErrorView error={elements.error} onRetry={() => void elements.refetch()} />
+      ) : list.length === 0 ? (
         <Loading words="Reading the members" />
       ) : (
         <div
@@ -147,6 +145,7 @@ export function EditDrawer(p: Props) {
               }}
             />
           )}
+          {part === 'Concrete' && <Concrete {...props} />}
           {part === 'Stiffness' && <Stiffness {...props} />}
           {part === 'Connections' && <Connections {...props} />}
           {part === 'Loads' && (
@@ -175,6 +174,8 @@ function words(e: Edit): string {
   switch (e.kind) {
     case 'section':
       return `section of ${e.members.length}`
+    case 'material':
+      return `concrete of ${e.members.length}`
     case 'put-section':
       return `new section ${e.id}`
     case 'stiffness':

@@ -1,5 +1,6 @@
 import { Input, Select } from 'antd'
 import { useState } from 'react'
+import { MemberTable } from './MemberTable'
 import type { PartProps } from './part'
 
 /** Another section for one member or all of them; one that is not in the model yet is written down. */
@@ -43,57 +44,31 @@ export function Sections(p: PartProps & { added: string[]; onAdd: (words: string
           </div>
         </span>
       </div>
-      <table className="plain">
-        <thead>
-          <tr>
-            <th>member</th>
-            <th className="num">length, {p.us ? 'ft' : 'm'}</th>
-            <th>section</th>
-          </tr>
-        </thead>
-        <tbody>
-          {p.elements.length > 1 && (
-            <tr>
-              <td className="soft">all {p.elements.length}</td>
-              <td />
-              <td>
-                <Select
-                  aria-label="Section of all"
-                  showSearch
-                  style={{ width: 220 }}
-                  placeholder="choose for all"
-                  value={undefined}
-                  options={options}
-                  onChange={(section: string) =>
-                    p.onChange(
-                      p.elements.map((e) => e.id),
-                      { section },
-                    )
-                  }
-                />
-              </td>
-            </tr>
-          )}
-          {p.elements.map((e) => (
-            <tr key={e.id}>
-              <td>
-                <b>{e.id}</b>
-              </td>
-              <td className="num">{(e.lengthM / (p.us ? 0.3048 : 1)).toFixed(2)}</td>
-              <td>
-                <Select
-                  aria-label={`Section of ${e.id}`}
-                  showSearch
-                  style={{ width: 220 }}
-                  value={p.drafts[e.id]?.section ?? e.section}
-                  options={options}
-                  onChange={(section) => p.onChange([e.id], { section })}
-                />
-              </td>
-            </tr>
-          ))}
-        </tbody>
-      </table>
+      <MemberTable
+        {...p}
+        heading="section"
+        all={(members) => (
+          <Select
+            aria-label="Section of all"
+            showSearch
+            style={{ width: 220 }}
+            placeholder="choose for all"
+            value={undefined}
+            options={options}
+            onChange={(section: string) => p.onChange(members, { section })}
+          />
+        )}
+        one={(e) => (
+          <Select
+            aria-label={`Section of ${e.id}`}
+            showSearch
+            style={{ width: 220 }}
+            value={p.drafts[e.id]?.section ?? e.section}
+            options={options}
+            onChange={(section) => p.onChange([e.id], { section })}
+          />
+        )}
+      />
     </>
   )
 }

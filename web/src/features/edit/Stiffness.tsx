@@ -1,5 +1,6 @@
 import { Switch, Tooltip } from 'antd'
 import type { Element, Factors } from '../../api/client'
+import { AllLike, shownOf } from './MemberTable'
 import type { PartProps } from './part'
 import { FACTORS } from './draft'
 import { NumberField } from '../../ui/NumberField'
@@ -32,7 +33,7 @@ export function Stiffness(p: PartProps) {
           </tr>
         </thead>
         <tbody>
-          {p.elements.map((e) => (
+          {shownOf(p.elements).map((e) => (
             <tr key={e.id}>
               <td>
                 <b>{e.id}</b>
@@ -64,20 +65,10 @@ export function Stiffness(p: PartProps) {
           ))}
         </tbody>
       </table>
-      {p.elements.length > 1 && (
-        <button
-          type="button"
-          className="pill button"
-          onClick={() =>
-            p.onChange(
-              p.elements.map((e) => e.id),
-              { factors: own(p.elements[0]!) ? factors(p.elements[0]!) : null },
-            )
-          }
-        >
-          All like {p.elements[0]!.id}
-        </button>
-      )}
+      <AllLike
+        elements={p.elements}
+        onAll={(members) => p.onChange(members, { factors: own(p.elements[0]!) ? factors(p.elements[0]!) : null })}
+      />
     </>
   )
 }

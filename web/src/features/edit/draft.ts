@@ -4,6 +4,7 @@ import { parseSection } from '../../lib/sectionWords'
 /** What a person has changed of a member, not yet applied. */
 export interface Draft {
   section?: string
+  material?: string
   /** null: the factors of the role again */
   factors?: Factors | null
   releaseStart?: string[]
@@ -51,8 +52,10 @@ export function editsOf(elements: Element[], drafts: Record<string, Draft>): Edi
   for (const e of elements) {
     const d = drafts[e.id]
     if (!d) continue
-    const { section, factors } = d
+    const { section, material, factors } = d
     if (section !== undefined && section !== e.section) add(e.id, (members) => ({ kind: 'section', members, section }))
+    if (material !== undefined && material !== e.material)
+      add(e.id, (members) => ({ kind: 'material', members, material }))
     if (factors === null && e.ownFactors) add(e.id, (members) => ({ kind: 'stiffness', members }))
     if (factors && !(e.ownFactors && same(factors, e.factors)))
       add(e.id, (members) => ({ kind: 'stiffness', members, ...factorFields(factors) }))

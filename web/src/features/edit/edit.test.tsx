@@ -14,6 +14,7 @@ const element = (id: string): Element => ({
   section: '300x600',
   sections: ['300x600', '400x800'],
   material: 'C30',
+  materials: ['C30', 'C40'],
   lengthM: 6,
   factors,
   ownFactors: false,
@@ -27,7 +28,8 @@ const edit = vi.spyOn(api, 'edit')
 beforeEach(() => {
   edit.mockReset()
   edit.mockResolvedValue(project)
-  vi.spyOn(api, 'element').mockImplementation((_p, m) => Promise.resolve(element(m)))
+  vi.spyOn(api, 'elements').mockImplementation((_p, m) => Promise.resolve({ elements: m.map(element) }))
+  vi.spyOn(api, 'editEffects').mockResolvedValue({ effects: [] })
   vi.spyOn(api, 'analysis').mockResolvedValue(analysis)
   vi.spyOn(api, 'edits').mockResolvedValue(history)
 })

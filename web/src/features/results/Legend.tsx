@@ -1,4 +1,5 @@
 import { STEPS } from '../../drawing/ramp'
+import { DENSEST, SHADES, type Shade } from '../../drawing/shade'
 import type { Show } from './layer'
 
 const KEYS: Partial<Record<Show, [string, string][]>> = {
@@ -17,7 +18,7 @@ const KEYS: Partial<Record<Show, [string, string][]>> = {
 }
 
 /** Key of the colours of the view. */
-export function Legend({ show }: { show: Show }) {
+export function Legend({ show, shade }: { show: Show; shade: Shade }) {
   if (show === 'reactions')
     return (
       <div className="legend soft" aria-hidden>
@@ -37,19 +38,20 @@ export function Legend({ show }: { show: Show }) {
     )
   return (
     <div className="legend soft" aria-hidden>
-      utilisation
+      {SHADES.find((s) => s.value === shade)!.label}
+      {shade === 'density' ? ', kg/m³' : ' used'}
       <svg width={290} height={28}>
         {STEPS.map((s, i) => (
           <g key={s}>
             <rect x={i * 44} y={2} width={44} height={9} fill={`var(--u${i})`} />
             <text x={i * 44 + 44} y={23} textAnchor="middle">
-              {s.toFixed(2)}
+              {shade === 'density' ? Math.round(s * DENSEST) : s.toFixed(2)}
             </text>
           </g>
         ))}
         <rect x={226} y={2} width={44} height={9} fill="url(#hatch)" />
         <text x={248} y={23} textAnchor="middle" className="over-ink">
-          over
+          fails
         </text>
       </svg>
     </div>

@@ -1,6 +1,6 @@
-import { useMemo, useState } from 'react'
-import type { ResultRow, Rung, View } from '../../api/client'
-import { labelOf, planScene, type PlanMember } from '../../drawing/planScene'
+import { useMemo, useRef, useState } from 'react'
+import type { ResultRow, Rung } from '../../api/client'
+import { labelOf, marksIn, type PlanMember, type PlanScene } from '../../drawing/planScene'
 import { changeColor, changeParts } from '../../drawing/planLayer'
 import { rampColor } from '../../drawing/ramp'
 import type { Under } from '../../drawing/under'
@@ -8,45 +8,75 @@ import { utilisation } from '../../lib/format'
 import type { Layer } from './layer'
 import { LayerCard } from './LayerCard'
 import { PlanLayer } from './PlanLayer'
+import { howOf, type How } from './useSelection'
 
 export type LabelKind = 'utilisation' | 'bars' | 'marks'
 
 interface Props {
-  view: View
-  storey: Rung
+  scene: PlanScene
+  /** what is shown, in words */
+  name: string
+  /** said where there is nothing to show */
+  empty: string
+  /** storey of a plan, on which the layer is drawn; none for an elevation */
+  storey?: Rung
   rows: ResultRow[]
   matching: Set<string>
   label: LabelKind
   layer: Layer
   /** scale of what the layer draws */
   factor: number
-  selected?: string
-  onSelect: (mark: string | undefined) => void
+  selected: ReadonlySet<string>
+  onSelect: (mark: string | undefined, how?: How) => void
+  /** marks that a rectangle touches, alone or beside what is selected */
+  onBox: (marks: string[], beside: boolean) => void
   onOpen: (mark: string) => void
 }
 
-/** Plan of a storey: members in true width, shaded by utilisation, or with a layer of the analysis. */
+/** Plan of a storey or elevation on a grid line: members in true width, shaded by use, or with a layer of the analysis. */
 export function PlanView(p: Props) {
   const [hover, setHover] = useState<{ m: PlanMember; part: number; x: number; y: number }>()
   const [joint, setJoint] = useState<Under>()
   const shaded = p.layer.show === 'utilisation'
   const changes = useMemo(() => (p.layer.compare ? changeParts(p.layer.compare) : undefined), [p.layer.compare])
-  const scene = useMemo(() => planScene(p.view, p.storey.elevationM * 1000), [p.view, p.storey.elevationM])
+  const { scene } = p
+  const [box, setBox] = useState<{ x1: number; y1: number; x2: number; y2: number }>()
+  const dragged = useRef(false)
   const byMark = useMemo(() => new Map(p.rows.map((r) => [r.mark, r])), [p.rows])
   const labelled = useMemo(() => new Set(longest(scene.members).map((m) => m.id)), [scene])
   const b = scene.box
   const unit = Math.max(b.width, b.height * 1.2) / 50
   // bars take more words than a number: they are written smaller
   const small = p.label === 'bars' ? unit * 0.6 : unit
-  if (scene.members.length === 0)
-    return <div className="notice">There is no floor at {p.storey.name}. Choose another storey on the left.</div>
+  if (scene.members.length === 0) return <div className="notice">{p.empty}</div>
   return (
     <div className="plan" onMouseLeave={() => setHover(undefined)}>
       <svg
         viewBox={`${b.x} ${b.y} ${b.width} ${b.height}`}
         role="img"
-        aria-label={`Plan of ${p.storey.name}`}
-        onClick={() => p.onSelect(undefined)}
+        aria-label={p.name}
+        onClick={() => {
+          if (!dragged.current) p.onSelect(undefined)
+        }}
+        onPointerDown={(e) => {
+          dragged.current = false
+          const at = e.button === 0 ? pointAt(e) : undefined
+          if (at) setBox({ x1: at.x, y1: at.y, x2: at.x, y2: at.y })
+        }}
+        onPointerMove={(e) => {
+          const at = box && pointAt(e)
+          if (!box || !at) return
+          if (!dragged.current && Math.hypot(at.x - box.x1, at.y - box.y1) < unit / 2) return
+          if (!dragged.current) e.currentTarget.setPointerCapture?.(e.pointerId)
+          dragged.current = true
+          setHover(undefined)
+          setBox({ ...box, x2: at.x, y2: at.y })
+        }}
+        onPointerUp={(e) => {
+          if (box && dragged.current) p.onBox(marksIn(scene, box), howOf(e) !== 'one')
+          setBox(undefined)
+        }}
+        onPointerCancel={() => setBox(undefined)}
       >
         <defs>
           <pattern
@@ -70,15 +100,10 @@ export function PlanView(p: Props) {
               strokeDasharray={`${unit / 6} ${unit / 3}`}
               strokeWidth={unit / 14}
             />
-            <circle
-              cx={g.x1 === g.x2 ? g.x2 : g.x1}
-              cy={g.x1 === g.x2 ? g.y2 : g.y1}
-              r={unit * 0.75}
-              strokeWidth={unit / 14}
-            />
+            <circle cx={bubble(g, !p.storey).x} cy={bubble(g, !p.storey).y} r={unit * 0.75} strokeWidth={unit / 14} />
             <text
-              x={g.x1 === g.x2 ? g.x2 : g.x1}
-              y={(g.x1 === g.x2 ? g.y2 : g.y1) + unit * 0.3}
+              x={bubble(g, !p.storey).x}
+              y={bubble(g, !p.storey).y + unit * 0.3}
               fontSize={unit * 0.85}
               textAnchor="middle"
             >
@@ -92,21 +117,33 @@ export function PlanView(p: Props) {
             m={m}
             unit={unit}
             dim={!p.matching.has(m.mark)}
-            selected={m.mark === p.selected}
+            selected={p.selected.has(m.mark)}
             fill={shaded ? undefined : changes ? changeColor(changes.get(m.id)) : 'var(--concrete)'}
-            onMove={(part, x, y) => setHover({ m, part, x, y })}
-            onSelect={() => p.onSelect(m.mark)}
+            onMove={(part, x, y) => !dragged.current && setHover({ m, part, x, y })}
+            onSelect={(e) => !dragged.current && p.onSelect(m.mark, howOf(e))}
             onOpen={() => p.onOpen(m.mark)}
           />
         ))}
-        <PlanLayer
-          scene={scene}
-          storey={p.storey}
-          layer={p.layer}
-          unit={unit}
-          factor={p.factor}
-          onJoint={(j, e) => setJoint(j && e ? { joint: j, part: 0, ...inHost(e) } : undefined)}
-        />
+        {p.storey && (
+          <PlanLayer
+            scene={scene}
+            storey={p.storey}
+            layer={p.layer}
+            unit={unit}
+            factor={p.factor}
+            onJoint={(j, e) => setJoint(j && e ? { joint: j, part: 0, ...inHost(e) } : undefined)}
+          />
+        )}
+        {box && dragged.current && (
+          <rect
+            className="rubber"
+            x={Math.min(box.x1, box.x2)}
+            y={Math.min(box.y1, box.y2)}
+            width={Math.abs(box.x2 - box.x1)}
+            height={Math.abs(box.y2 - box.y1)}
+            strokeWidth={unit / 12}
+          />
+        )}
         {shaded &&
           scene.members
             .filter(
@@ -114,7 +151,7 @@ export function PlanView(p: Props) {
                 labelled.has(m.id) &&
                 p.matching.has(m.mark) &&
                 (!m.satisfied ||
-                  m.mark === p.selected ||
+                  (p.selected.size < 12 && p.selected.has(m.mark)) ||
                   (p.label !== 'utilisation' && roomFor(m, labelOf(byMark.get(m.mark), p.label), small))),
             )
             .map((m) => <Label key={m.id} m={m} unit={small} text={labelOf(byMark.get(m.mark), p.label)} />)}
@@ -126,9 +163,7 @@ export function PlanView(p: Props) {
           under={{ member: hover.m.id, mark: hover.m.mark, part: hover.part, x: hover.x, y: hover.y }}
         />
       )}
-      {hover && shaded && (
-        <HoverCard row={byMark.get(hover.m.mark)} mark={hover.m.mark} member={hover.m} x={hover.x} y={hover.y} />
-      )}
+      {hover && shaded && <HoverCard row={byMark.get(hover.m.mark)} mark={hover.m.mark} x={hover.x} y={hover.y} />}
     </div>
   )
 }
@@ -155,6 +190,17 @@ function inHost(e: React.MouseEvent) {
   return { x: e.clientX - box.left, y: e.clientY - box.top }
 }
 
+/** Where the cursor is in the drawing. */
+function pointAt(e: React.PointerEvent<SVGSVGElement>): DOMPoint | undefined {
+  const matrix = e.currentTarget.getScreenCTM?.()
+  return matrix ? new DOMPoint(e.clientX, e.clientY).matrixTransform(matrix.inverse()) : undefined
+}
+
+/** Where the name of a line behind the drawing stands: at its end in a plan, at its beginning in an elevation. */
+function bubble(g: PlanScene['grid'][number], elevation: boolean) {
+  return elevation || g.x1 !== g.x2 ? { x: g.x1, y: g.y1 } : { x: g.x2, y: g.y2 }
+}
+
 /** How far along a member the cursor is, from 0 to 1. */
 function partAt(e: React.MouseEvent, m: PlanMember): number {
   const matrix = (e.currentTarget as SVGElement).ownerSVGElement?.getScreenCTM?.()
@@ -171,11 +217,11 @@ function Shape(p: {
   selected: boolean
   fill?: string
   onMove: (part: number, x: number, y: number) => void
-  onSelect: () => void
+  onSelect: (e: React.MouseEvent) => void
   onOpen: () => void
 }) {
   const { m } = p
-  const fill = p.fill ?? (m.satisfied ? rampColor(m.utilisation) : 'url(#hatch-plan)')
+  const fill = p.fill ?? (m.satisfied ? rampColor(m.shade) : 'url(#hatch-plan)')
   const common = {
     fill,
     opacity: p.dim ? 0.22 : 1,
@@ -188,7 +234,7 @@ function Shape(p: {
     },
     onClick: (e: React.MouseEvent) => {
       e.stopPropagation()
-      p.onSelect()
+      p.onSelect(e)
     },
     onDoubleClick: p.onOpen,
     'data-mark': m.mark,
@@ -231,22 +277,10 @@ function Label({ m, unit, text }: { m: PlanMember; unit: number; text: string })
   )
 }
 
-function HoverCard({
-  row,
-  mark,
-  member,
-  x,
-  y,
-}: {
-  row?: ResultRow
-  mark: string
-  member: PlanMember
-  x: number
-  y: number
-}) {
+function HoverCard({ row, mark, x, y }: { row?: ResultRow; mark: string; x: number; y: number }) {
   return (
     <div className="hover-card" style={{ left: x + 14, top: y + 10 }}>
-      <b>{mark}</b> <span className={member.satisfied ? '' : 'over-ink'}>{utilisation(member.utilisation)}</span>
+      <b>{mark}</b> {row && <span className={row.satisfied ? '' : 'over-ink'}>{utilisation(row.utilisation)}</span>}
       {row && (
         <>
           <div>

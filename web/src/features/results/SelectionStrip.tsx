@@ -3,14 +3,21 @@ import type { ResultRow } from '../../api/client'
 import { utilisation } from '../../lib/format'
 import { massIn } from '../../lib/units'
 import { useUnits } from '../../ui/useUnits'
+import type { Group } from './alike'
+import { SelectMenu } from './ManyStrip'
+import type { Selection } from './useSelection'
 
 /** What is selected, in two sentences, with the way to its sheet. */
 export function SelectionStrip({
   row,
+  groups,
+  selection,
   onOpen,
   onEdit,
 }: {
   row?: ResultRow
+  groups: () => Group[]
+  selection: Selection
   onOpen: (m: string) => void
   onEdit: (m: string) => void
 }) {
@@ -20,7 +27,8 @@ export function SelectionStrip({
       <div className="selection soft">
         <span>
           Select a member in the list or the view: <kbd>↑</kbd> <kbd>↓</kbd> walk the list, <kbd>↵</kbd> opens the
-          sheet, <kbd>E</kbd> changes section, stiffness, connections and loads, <kbd>/</kbd> goes to the query.
+          sheet, <kbd>E</kbd> changes section, stiffness, connections and loads, <kbd>/</kbd> goes to the query. Shift
+          and Ctrl select many, and so does a rectangle on the plan.
         </span>
       </div>
     )
@@ -29,8 +37,10 @@ export function SelectionStrip({
       <div className="selection-mark">
         <b>{row.mark}</b>
         <span className="soft">
-          {row.role === 'beam' ? `${row.parts} span${row.parts > 1 ? 's' : ''}` : `${row.parts} lifts`} ·{' '}
-          {Math.round(massIn(row.steelKg, units))} {units.mass}
+          {row.role === 'beam'
+            ? `${row.parts} span${row.parts > 1 ? 's' : ''}`
+            : `${row.parts} ${row.parts === 1 ? 'lift' : 'lifts'}`}{' '}
+          · {Math.round(massIn(row.steelKg, units))} {units.mass}
         </span>
       </div>
       <div className="grow">
@@ -44,6 +54,7 @@ export function SelectionStrip({
         </div>
         <div className="soft">{row.finding || `${row.section} · ${row.bars} · ${row.stirrups}`}</div>
       </div>
+      <SelectMenu groups={groups} selection={selection} />
       <Button onClick={() => onEdit(row.mark)}>
         Change <kbd>E</kbd>
       </Button>

@@ -5,9 +5,11 @@ import { typicalPeak } from '../../drawing/diagram'
 import { changeParts } from '../../drawing/planLayer'
 import { arrows, deflected, ribbons } from '../../drawing/spaceLayer'
 import { SpaceRenderer } from '../../drawing/spaceRenderer'
+import type { Shade } from '../../drawing/shade'
 import type { Under } from '../../drawing/under'
 import type { Layer } from './layer'
 import { LayerCard } from './LayerCard'
+import { howOf, type How } from './useSelection'
 
 interface Props {
   view: View
@@ -15,9 +17,10 @@ interface Props {
   /** scale of what the layer draws: mm to the largest value, or exaggeration of the shape */
   factor: number
   matching: Set<string>
-  selected?: string
+  selected: ReadonlySet<string>
+  shade: Shade
   mode: Mode
-  onSelect: (mark: string | undefined) => void
+  onSelect: (mark: string | undefined, how: How) => void
 }
 
 /** The building in three dimensions: drag turns it, the wheel comes nearer, a click selects. */
@@ -30,7 +33,7 @@ export default function SpaceView(p: Props) {
     pick.current = p.onSelect
   })
   useEffect(() => {
-    const r = new SpaceRenderer(host.current!, p.view, (m) => pick.current(m), setUnder)
+    const r = new SpaceRenderer(host.current!, p.view, (m, e) => pick.current(m, howOf(e)), setUnder)
     renderer.current = r
     return () => {
       r.dispose()
@@ -44,9 +47,9 @@ export default function SpaceView(p: Props) {
       tokensOf(p.mode),
       p.matching,
       p.selected,
-      layer.show === 'utilisation' ? 'utilisation' : (changes ?? 'plain'),
+      layer.show === 'utilisation' ? p.shade : (changes ?? 'plain'),
     )
-  }, [p.view, p.mode, p.matching, p.selected, layer.show, layer.compare])
+  }, [p.view, p.mode, p.matching, p.selected, p.shade, layer.show, layer.compare])
   useEffect(() => {
     const r = renderer.current
     const t = tokensOf(p.mode)

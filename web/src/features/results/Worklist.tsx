@@ -1,15 +1,15 @@
 import { useVirtualizer } from '@tanstack/react-virtual'
 import { Button } from 'antd'
-import { useEffect, useRef } from 'react'
+import { useEffect, useMemo, useRef } from 'react'
 import type { ResultRow } from '../../api/client'
 import { utilisation } from '../../lib/format'
 import { UtilisationBar } from '../../ui/UtilisationBar'
+import { howOf, type Selection } from './useSelection'
 
 /** One row a beam line or column stack, worst first. */
 export function Worklist(p: {
   rows: ResultRow[]
-  selected?: string
-  onSelect: (m: string) => void
+  selection: Selection
   onOpen: (m: string) => void
   onClear: () => void
 }) {
@@ -20,7 +20,9 @@ export function Worklist(p: {
     estimateSize: () => 47,
     overscan: 8,
   })
-  const index = p.rows.findIndex((r) => r.mark === p.selected)
+  const { primary, all } = p.selection
+  const marks = useMemo(() => p.rows.map((r) => r.mark), [p.rows])
+  const index = primary === undefined ? -1 : marks.indexOf(primary)
   useEffect(() => {
     if (index >= 0) v.scrollToIndex(index, { align: 'auto' })
   }, [index, v])
@@ -33,7 +35,15 @@ export function Worklist(p: {
         <span />
         <span className="num">util.</span>
       </div>
-      <div className="rows" ref={scroll} role="listbox" aria-label="Beam lines and column stacks">
+      <div
+        className="rows"
+        ref={scroll}
+        role="listbox"
+        aria-label="Beam lines and column stacks"
+        aria-multiselectable
+        tabIndex={0}
+        aria-activedescendant={index >= 0 ? `row-${index}` : undefined}
+      >
         {p.rows.length === 0 && (
           <div className="notice">
             Nothing matches.{' '}
@@ -48,8 +58,10 @@ export function Worklist(p: {
             return (
               <div
                 key={r.mark}
+                id={`row-${it.index}`}
                 role="option"
-                aria-selected={r.mark === p.selected}
+                aria-selected={all.has(r.mark)}
+                data-primary={r.mark === primary || undefined}
                 className="row"
                 data-fails={!r.satisfied}
                 style={{
@@ -59,7 +71,7 @@ export function Worklist(p: {
                   left: 0,
                   right: 0,
                 }}
-                onClick={() => p.onSelect(r.mark)}
+                onClick={(e) => (e.shiftKey ? p.selection.range(marks, r.mark) : p.selection.pick(r.mark, howOf(e)))}
                 onDoubleClick={() => p.onOpen(r.mark)}
               >
                 <b>

@@ -6,6 +6,7 @@ import { ChangeList } from './ChangeList'
 import { choiceOf, type Layer } from './layer'
 import { LayerBar } from './LayerBar'
 import { LayerCard } from './LayerCard'
+import { planScene } from '../../drawing/planScene'
 import { PlanView } from './PlanView'
 
 const diagram: Diagram = {
@@ -169,6 +170,7 @@ describe('a diagram on the plan', () => {
         utilisation: 0.5,
         satisfied: true,
         round: false,
+        shades: [0.5, 0.5, 0.3, 0, 0.7, 0.99, 0.8, 150],
       },
     ],
   }
@@ -176,7 +178,11 @@ describe('a diagram on the plan', () => {
   it('is drawn with its peak, and the members step back', () => {
     const { container } = render(
       <PlanView
-        view={view}
+        scene={planScene(view, 3000)}
+        name="Plan of L1"
+        empty=""
+        selected={new Set()}
+        onBox={() => {}}
         storey={storey}
         rows={[]}
         matching={new Set(['L1-B01'])}

@@ -22,7 +22,7 @@ export function completions(q: string, storeys: string[], causes: string[]): str
     'beam',
     'column',
     'fails',
-    'over',
+    'overstressed',
     'notes',
     'hand',
     'util>0.95',
@@ -33,8 +33,9 @@ export function completions(q: string, storeys: string[], causes: string[]): str
     'mark:',
   ]
   const head = q.slice(0, q.length - last.length)
+  const typed = last.toLowerCase()
   return all
-    .filter((w) => w.startsWith(last) && w !== last)
+    .filter((w) => w.toLowerCase().startsWith(typed) && w !== last)
     .slice(0, 12)
     .map((w) => head + w)
 }

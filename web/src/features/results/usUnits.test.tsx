@@ -79,7 +79,17 @@ describe('a project in US customary units', () => {
       stirrups: '',
       satisfied: true,
     } as unknown as ResultRow
-    render(us(<SelectionStrip row={row} onOpen={() => {}} onEdit={() => {}} />))
+    render(
+      us(
+        <SelectionStrip
+          row={row}
+          groups={() => []}
+          selection={{ all: new Set(), pick: () => {}, range: () => {}, set: () => {} }}
+          onOpen={() => {}}
+          onEdit={() => {}}
+        />,
+      ),
+    )
     expect(screen.getByText('2 spans · 1000 lb')).toBeInTheDocument()
   })
   it('tells movements in inches', () => {

@@ -31,6 +31,11 @@ public record Member(
                 id, role, start, end, s, material, angle, startRelease, endRelease, rigidStart, rigidEnd, stiffness);
     }
 
+    public Member withMaterial(String m) {
+        return new Member(
+                id, role, start, end, section, m, angle, startRelease, endRelease, rigidStart, rigidEnd, stiffness);
+    }
+
     public Member withStiffness(StiffnessFactors f) {
         return new Member(
                 id, role, start, end, section, material, angle, startRelease, endRelease, rigidStart, rigidEnd, f);

@@ -48,6 +48,19 @@ public sealed interface ModelEdit {
         }
     }
 
+    /** Gives members another concrete. */
+    record SetMaterial(List<String> members, String material) implements ModelEdit {
+        @Override
+        public Building applyTo(Building b) {
+            return each(b, members, m -> m.withMaterial(material));
+        }
+
+        @Override
+        public String summary() {
+            return "concrete " + material + " for " + ModelEdit.members(members);
+        }
+    }
+
     /** Adds a section, or gives the section of that id another shape. */
     record PutSection(Section section) implements ModelEdit {
         @Override

@@ -54,6 +54,19 @@ public sealed interface Shape permits Shape.Rectangle, Shape.Flanged, Shape.Circ
         return us ? label(Shape::inches) + " in" : label();
     }
 
+    /** The same shape with a wider web and a greater depth, less where negative. @throws IllegalArgumentException if that is no shape any more */
+    default Shape grown(double wider, double deeper) {
+        Shape out = this instanceof Rectangle r
+                ? new Rectangle(r.b() + wider, r.h() + deeper)
+                : this instanceof Circle c
+                        ? new Circle(c.d() + (wider != 0 ? wider : deeper))
+                        : ((Flanged) this).withWeb(webWidth() + wider, depth() + deeper);
+        if (out.webWidth() <= 0 || out.depth() <= out.flangeDepth() || out.webWidth() > out.width()) {
+            throw new IllegalArgumentException("nothing of " + label() + " is left");
+        }
+        return out;
+    }
+
     /** Its word in files: rectangle, circle, tee, ell, inverted-tee. */
     String word();
 

@@ -73,6 +73,7 @@ public final class EditFile {
         String kind = r.text("kind");
         return switch (kind) {
             case "section" -> new ModelEdit.SetSection(members(r, place), r.id("section"));
+            case "material" -> new ModelEdit.SetMaterial(members(r, place), r.id("material"));
             case "put-section" -> one(assemble("sections", place, n).sections(), ModelEdit.PutSection::new);
             case "stiffness" -> {
                 Member m = asMember(place, n);
@@ -108,7 +109,7 @@ public final class EditFile {
                 fail(
                         place + ".kind",
                         "There is no edit of the kind \"" + kind + "\".",
-                        "Use section, put-section, stiffness, releases, member-loads, area-load, options or forces.");
+                        "Use section, material, put-section, stiffness, releases, member-loads, area-load, options or forces.");
                 yield null;
             }
         };

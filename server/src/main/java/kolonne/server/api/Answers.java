@@ -128,7 +128,12 @@ final class Answers {
             Map<String, Integer> causes,
             List<Rung> rungs) {}
 
-    /** A member in the view: x1..z2 in mm. @param line index into marks; satisfied false draws it over */
+    /**
+     * A member in the view: x1..z2 in mm.
+     *
+     * @param line   index into marks; satisfied false draws it over
+     * @param shades use of strength, bending, shear with torsion, axial with bending, deflection, detailing and congestion, then kg/m3
+     */
     record ViewMember(
             String id,
             String role,
@@ -139,7 +144,8 @@ final class Answers {
             int part,
             double utilisation,
             boolean satisfied,
-            boolean round) {}
+            boolean round,
+            double[] shades) {}
 
     record ViewGrid(String id, double x1, double y1, double x2, double y2) {}
 

@@ -50,6 +50,7 @@ public final class Api {
         routes.addAll(new ResultRoutes(projects).routes());
         routes.addAll(new AnalysisRoutes(projects).routes());
         routes.addAll(new EditRoutes(projects).routes());
+        routes.addAll(new ManyRoutes(projects).routes());
         routes.addAll(new ForceRoutes(projects).routes());
         routes.addAll(new SketchRoutes(projects).routes());
         routes.addAll(new ReliefRoutes(projects).routes());

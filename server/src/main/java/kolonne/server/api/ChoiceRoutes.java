@@ -1,11 +1,9 @@
 package kolonne.server.api;
 
 import io.javalin.http.Context;
-import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
-import java.util.Map;
 import java.util.NoSuchElementException;
 import kolonne.core.advice.SectionAdvice;
 import kolonne.core.basis.Basis;
@@ -17,10 +15,7 @@ import kolonne.core.beam.choice.StirrupChoice;
 import kolonne.core.beam.line.BeamLine;
 import kolonne.core.design.BuildingDesign;
 import kolonne.core.design.Quantities;
-import kolonne.core.model.Building;
 import kolonne.core.model.Member;
-import kolonne.core.model.Section;
-import kolonne.exchange.model.ModelWriter;
 import kolonne.server.project.Projects;
 
 /** What the bars of a line would be under every preference, and what each costs. */
@@ -97,8 +92,9 @@ final class ChoiceRoutes {
                 .filter(q -> q.line().mark().equals(c.pathParam("mark")))
                 .findFirst()
                 .orElseThrow(() -> new NoSuchElementException("There is no beam line " + c.pathParam("mark") + "."));
-        Building building = d.analysis().index().building();
-        c.json(new SectionsDto(SectionAdvice.of(b, d.beamContext(), building.sections()).stream()
+        c.json(new SectionsDto(SectionAdvice.of(
+                        b, d.beamContext(), d.analysis().index().building().sections())
+                .stream()
                 .map(o -> new TriedDto(
                         o.shape().label(d.basis().usUnits()),
                         !o.section().isEmpty() || o.present(),
@@ -114,44 +110,12 @@ final class ChoiceRoutes {
                 .toList()));
     }
 
-    /** The section is put into the project first if it is not there. */
     private static List<EditDto> edits(BuildingDesign d, BeamLine line, SectionAdvice.Option o) {
-        Building b = d.analysis().index().building();
-        List<EditDto> out = new ArrayList<>();
-        String id = o.section();
-        if (id.isEmpty()) {
-            String name = o.shape()
-                    .label(d.basis().usUnits())
-                    .replace(" × ", "x")
-                    .replace(" in", "")
-                    .replace(" ", "-");
-            id = name;
-            for (int k = 2; has(b, id); k++) {
-                id = name + "-" + k;
-            }
-            Map<String, Object> row = ModelWriter.section(new Section(id, o.shape()), b);
-            out.add(new EditDto.PutSectionEdit(
-                    "put-section",
-                    id,
-                    (String) row.get("shape"),
-                    (Double) row.get("b"),
-                    (Double) row.get("h"),
-                    (Double) row.get("d"),
-                    (Double) row.get("bw"),
-                    (Double) row.get("bf"),
-                    (Double) row.get("hf")));
-        }
-        out.add(new EditDto.SectionEdit(
-                line.spans().stream()
-                        .flatMap(s -> s.members().stream())
-                        .map(Member::id)
-                        .toList(),
-                id));
-        return out;
-    }
-
-    private static boolean has(Building b, String section) {
-        return b.sections().stream().anyMatch(s -> s.id().equals(section));
+        List<String> members = line.spans().stream()
+                .flatMap(s -> s.members().stream())
+                .map(Member::id)
+                .toList();
+        return new SectionEdits(d.analysis().index().building(), d.basis().usUnits()).give(members, o.shape());
     }
 
     private BuildingDesign design(Context c) {

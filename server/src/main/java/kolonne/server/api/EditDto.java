@@ -19,6 +19,8 @@ sealed interface EditDto {
         }
     }
 
+    record MaterialEdit(String kind, List<String> members, String material) implements EditDto {}
+
     record PutSectionEdit(
             String kind,
             String id,

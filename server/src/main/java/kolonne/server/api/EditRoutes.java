@@ -8,15 +8,14 @@ import java.util.List;
 import java.util.Map;
 import java.util.NoSuchElementException;
 import kolonne.core.model.AnalysisOptions;
+import kolonne.core.model.Building;
 import kolonne.core.model.BuildingIndex;
 import kolonne.core.model.Combination;
 import kolonne.core.model.Member;
 import kolonne.core.model.MemberLoad;
-import kolonne.core.model.Release;
 import kolonne.core.model.StiffnessFactors;
 import kolonne.exchange.model.ModelWriter;
 import kolonne.server.project.Projects;
-import kolonne.server.project.Workspace;
 
 /** Changes of the model made in the application, with undo and redo, and what there is to change. */
 final class EditRoutes {
@@ -134,6 +133,7 @@ final class EditRoutes {
             String section,
             List<String> sections,
             String material,
+            List<String> materials,
             double lengthM,
             FactorsDto factors,
             boolean ownFactors,
@@ -183,36 +183,41 @@ final class EditRoutes {
     }
 
     private void element(Context c) {
-        Workspace w = projects.model(c.pathParam("id"));
+        Building b = projects.model(c.pathParam("id")).building();
+        BuildingIndex index = new BuildingIndex(b);
         String id = c.pathParam("member");
-        Member m = w.building().members().stream()
-                .filter(q -> q.id().equals(id))
-                .findFirst()
-                .orElseThrow(() -> new NoSuchElementException("There is no member " + id + "."));
-        BuildingIndex index = new BuildingIndex(w.building());
-        c.json(new ElementDto(
-                m.id(),
-                m.role().name().toLowerCase(java.util.Locale.ROOT),
-                m.section(),
-                w.building().sections().stream().map(s -> s.id()).toList(),
-                m.material(),
-                index.length(m) / 1000,
-                FactorsDto.of(w.building().options().factorsOf(m)),
-                m.stiffness() != null,
-                released(w, m.startRelease()),
-                released(w, m.endRelease()),
-                w.building().memberLoads().stream()
+        Member m = index.member(id);
+        if (m == null) {
+            throw new NoSuchElementException("There is no member " + id + ".");
+        }
+        c.json(element(
+                index,
+                m,
+                b.memberLoads().stream()
                         .filter(l -> l.member().equals(id))
-                        .map(l -> load(w, l))
+                        .map(l -> load(b, l))
                         .toList()));
     }
 
-    private static List<String> released(Workspace w, Release r) {
-        return ModelWriter.released(r, w.building().unitSystem());
+    static ElementDto element(BuildingIndex index, Member m, List<LoadDto> loads) {
+        Building b = index.building();
+        return new ElementDto(
+                m.id(),
+                m.role().name().toLowerCase(java.util.Locale.ROOT),
+                m.section(),
+                b.sections().stream().map(s -> s.id()).toList(),
+                m.material(),
+                b.materials().stream().map(q -> q.id()).toList(),
+                index.length(m) / 1000,
+                FactorsDto.of(b.options().factorsOf(m)),
+                m.stiffness() != null,
+                ModelWriter.released(m.startRelease(), b.unitSystem()),
+                ModelWriter.released(m.endRelease(), b.unitSystem()),
+                loads);
     }
 
-    private static LoadDto load(Workspace w, MemberLoad l) {
-        Map<String, Object> row = ModelWriter.load(l, w.building().unitSystem());
+    static LoadDto load(Building b, MemberLoad l) {
+        Map<String, Object> row = ModelWriter.load(l, b.unitSystem());
         double value = (Double) row.get("value");
         return new LoadDto(
                 l.loadCase(),

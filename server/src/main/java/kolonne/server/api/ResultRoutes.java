@@ -9,8 +9,11 @@ import java.util.List;
 import java.util.Map;
 import java.util.NoSuchElementException;
 import kolonne.core.beam.check.BeamDesign;
+import kolonne.core.check.CheckResult;
+import kolonne.core.check.Shade;
 import kolonne.core.column.check.ColumnDesign;
 import kolonne.core.design.BuildingDesign;
+import kolonne.core.design.Quantities;
 import kolonne.core.explain.Quantity;
 import kolonne.core.finding.Finding;
 import kolonne.core.model.Building;
@@ -282,10 +285,11 @@ final class ResultRoutes {
         List<String> marks = new ArrayList<>();
         List<Answers.ViewMember> members = new ArrayList<>();
         for (BeamDesign x : d.beams()) {
+            double[] shades = shades(x.checks(), Quantities.of(x, d.basis()));
             for (var s : x.line().spans()) {
                 for (Member m : s.members()) {
                     members.add(viewMember(
-                            d, m, marks.size(), s.number(), x.governing().utilisation(), x.satisfied()));
+                            d, m, marks.size(), s.number(), x.governing().utilisation(), x.satisfied(), shades));
                 }
             }
             marks.add(x.line().mark());
@@ -299,7 +303,8 @@ final class ResultRoutes {
                         marks.size(),
                         l.lift().number(),
                         l.governingCheck().utilisation(),
-                        l.governingCheck().satisfied()));
+                        l.governingCheck().satisfied(),
+                        shades(l.checks(), Quantities.of(x, l.lift().number(), d.basis()))));
             }
             marks.add(x.stack().mark());
         }
@@ -316,8 +321,19 @@ final class ResultRoutes {
                         .toList()));
     }
 
+    /** How far each kind of requirement is used, in the order of {@link Shade}; last the steel per concrete [kg/m3]. */
+    private static double[] shades(List<CheckResult> checks, Quantities q) {
+        Shade[] all = Shade.values();
+        double[] out = new double[all.length + 1];
+        for (Shade s : all) {
+            out[s.ordinal()] = Math.round(1000 * s.of(checks)) / 1000.0;
+        }
+        out[all.length] = Math.round(q.density());
+        return out;
+    }
+
     private static Answers.ViewMember viewMember(
-            BuildingDesign d, Member m, int line, int part, double u, boolean satisfied) {
+            BuildingDesign d, Member m, int line, int part, double u, boolean satisfied, double[] shades) {
         Joint i = d.analysis().index().joint(m.start());
         Joint j = d.analysis().index().joint(m.end());
         Shape s = d.analysis().index().sectionOf(m).shape();
@@ -331,7 +347,8 @@ final class ResultRoutes {
                 part,
                 u,
                 satisfied,
-                s instanceof Shape.Circle);
+                s instanceof Shape.Circle,
+                shades);
     }
 
     // ---- one member -----------------------------------------------------------------------------------------------

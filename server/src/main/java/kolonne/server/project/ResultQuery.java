@@ -47,16 +47,16 @@ public final class ResultQuery {
             case "column", "columns" -> {
                 return r -> r.role().equals("column");
             }
-            case "fails" -> {
+            case "fails", "fail", "failing" -> {
                 return r -> !r.satisfied();
             }
-            case "over" -> {
+            case "over", "overstressed" -> {
                 return ResultRow::overstressed;
             }
             case "hand" -> {
                 return ResultRow::handSet;
             }
-            case "notes" -> {
+            case "notes", "note" -> {
                 return r -> r.notes() > 0;
             }
             default -> {

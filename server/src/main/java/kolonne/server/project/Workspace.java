@@ -70,6 +70,7 @@ public final class Workspace {
     private volatile int modelVersion = 1;
     private volatile boolean forcesStale;
     private volatile Published published;
+    private volatile Outcome outcome = Outcome.NONE;
     private volatile State state;
     private volatile Change last = new Change(0, "", "", "", List.of());
     private volatile long lastUse = System.currentTimeMillis();
@@ -252,7 +253,7 @@ public final class Workspace {
     /** Takes lines as now set by hand or marked. @param hand of the whole building; @param lines ids of those that changed */
     synchronized void changed(Marks marks, Map<String, HandCage> hand, Set<String> lines, int version) {
         BuildingDesign d = published.design().with(marks, hand, lines);
-        published = new Published(version, d, ResultRow.replaced(published.rows(), d, lines));
+        publish(new Published(version, d, ResultRow.replaced(published.rows(), d, lines)));
         publish(new State(version, version, "", 0, 0, List.of()));
     }
 
@@ -265,6 +266,17 @@ public final class Workspace {
                 step.at("designing", done, total);
             }
         });
-        published = new Published(version, d, ResultRow.of(d));
+        publish(new Published(version, d, ResultRow.of(d)));
+    }
+
+    private void publish(Published p) {
+        Published old = published;
+        outcome = old == null ? Outcome.NONE : Outcome.of(old, p);
+        published = p;
+    }
+
+    /** What became of lines and stacks from the design before to the newest. */
+    public Outcome outcome() {
+        return outcome;
     }
 }

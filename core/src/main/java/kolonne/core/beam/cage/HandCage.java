@@ -68,6 +68,11 @@ public record HandCage(
         return equals(NONE);
     }
 
+    /** The same with another reason for the torsion. */
+    public HandCage with(TorsionKind kind) {
+        return new HandCage(faces, stirrups, sides, demands, kind);
+    }
+
     /** A whole cage as if set by hand, to copy it to a line of the same geometry. */
     public static HandCage of(BeamCage cage) {
         Map<BeamCage.Face, List<Bars>> faces = new TreeMap<>();

@@ -1,0 +1,95 @@
+import { Button, Dropdown } from 'antd'
+import type { ResultRow, State, View } from '../../api/client'
+import { utilisation } from '../../lib/format'
+import { massIn } from '../../lib/units'
+import { useUnits } from '../../ui/useUnits'
+import type { Group } from './alike'
+import { BulkActions } from './BulkActions'
+import type { Selection } from './useSelection'
+
+/** What many selected lines and stacks come to, and what can be done with all of them at once. */
+export function ManyStrip(p: {
+  id: string
+  state?: State
+  rows: ResultRow[]
+  view: View
+  groups: () => Group[]
+  selection: Selection
+  everything: string[]
+  onOpen: (m: string) => void
+  onEdit: () => void
+}) {
+  const units = useUnits()
+  const { rows } = p
+  const count = (role: string, one: string, more: string) => {
+    const n = rows.filter((r) => r.role === role).length
+    return n === 0 ? undefined : `${n} ${n === 1 ? one : more}`
+  }
+  const failing = rows.filter((r) => !r.satisfied).length
+  const worst = rows.reduce<ResultRow | undefined>((a, b) => (a && a.utilisation >= b.utilisation ? a : b), undefined)
+  const sections = [...new Set(rows.map((r) => r.section))]
+  const steel = rows.reduce((a, r) => a + r.steelKg, 0)
+  const hand = rows.filter((r) => r.handSet).length
+  return (
+    <div className="selection" aria-label="Selected" role="region">
+      <div className="selection-mark">
+        <b>{rows.length} selected</b>
+        <span className="soft">
+          {[count('beam', 'beam line', 'beam lines'), count('column', 'column', 'columns')].filter(Boolean).join(', ')}
+        </span>
+      </div>
+      <div className="grow">
+        <div>
+          <b className={failing > 0 ? 'over-ink' : ''}>
+            {failing === 0 ? 'none fails' : `${failing} ${failing === 1 ? 'fails' : 'fail'}`}
+          </b>
+          {worst && (
+            <>
+              {' · worst '}
+              <button type="button" className="link" onClick={() => p.onOpen(worst.mark)}>
+                {worst.mark}
+              </button>{' '}
+              {utilisation(worst.utilisation)}
+            </>
+          )}
+          {' · '}
+          {Math.round(massIn(steel, units))} {units.mass} steel
+          {hand > 0 && ` · ${hand} set by hand`}
+        </div>
+        <div className="soft clip">
+          {sections.slice(0, 5).join(', ')}
+          {sections.length > 5 && ` and ${sections.length - 5} more sections`}
+        </div>
+      </div>
+      <SelectMenu groups={p.groups} selection={p.selection} everything={p.everything} />
+      <BulkActions id={p.id} state={p.state} rows={rows} view={p.view} />
+      <Button onClick={p.onEdit}>
+        Change <kbd>E</kbd>
+      </Button>
+    </div>
+  )
+}
+
+/** Ways to select others. */
+export function SelectMenu(p: { groups: () => Group[]; selection: Selection; everything?: string[] }) {
+  const groups = p.groups()
+  return (
+    <Dropdown
+      trigger={['click']}
+      menu={{
+        items: [
+          ...groups.map((g) => ({ key: g.key, label: `${g.words} (${g.marks.length})` })),
+          ...(p.everything ? [{ key: 'invert', label: 'invert' }] : []),
+        ],
+        onClick: ({ key }) =>
+          p.selection.set(
+            key === 'invert'
+              ? p.everything!.filter((m) => !p.selection.all.has(m))
+              : groups.find((g) => g.key === key)!.marks,
+          ),
+      }}
+    >
+      <Button>Select…</Button>
+    </Dropdown>
+  )
+}

@@ -84,7 +84,8 @@ export class ApiError extends Error {
   }
 }
 
-async function failure(r: Response): Promise<ApiError> {
+/** What a refused request says. */
+export async function failure(r: Response): Promise<ApiError> {
   try {
     const p = (await r.json()) as Problem
     return new ApiError(r.status, p.title, p.detail, p.findings ?? [])

@@ -1,14 +1,21 @@
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query'
 import { App as AntApp, ConfigProvider } from 'antd'
-import { useLayoutEffect, useState } from 'react'
+import { lazy, Suspense, useLayoutEffect, useState } from 'react'
 import { BrowserRouter, Navigate, Route, Routes } from 'react-router'
 import { ApiError } from '../api/client'
 import { ProjectList } from '../features/projects/ProjectList'
-import { BeamSketchPage } from '../features/sketch/BeamSketchPage'
-import { ColumnSketchPage } from '../features/sketch/ColumnSketchPage'
 import { antdTheme, savedMode, tokensOf, type Mode } from './theme'
 import { applyTokens } from './tokens'
-import { Workspace } from './Workspace'
+import { Loading } from '../ui/Loading'
+
+// what a page needs comes with the page
+const BeamSketchPage = lazy(() =>
+  import('../features/sketch/BeamSketchPage').then((m) => ({ default: m.BeamSketchPage })),
+)
+const ColumnSketchPage = lazy(() =>
+  import('../features/sketch/ColumnSketchPage').then((m) => ({ default: m.ColumnSketchPage })),
+)
+const Workspace = lazy(() => import('./Workspace').then((m) => ({ default: m.Workspace })))
 
 const queries = new QueryClient({
   defaultOptions: {
@@ -35,13 +42,15 @@ export function App() {
       <AntApp className="app">
         <QueryClientProvider client={queries}>
           <BrowserRouter>
-            <Routes>
-              <Route path="/" element={<ProjectList mode={mode} onMode={toggle} />} />
-              <Route path="/sketch/beam" element={<BeamSketchPage mode={mode} onMode={toggle} />} />
-              <Route path="/sketch/column" element={<ColumnSketchPage mode={mode} onMode={toggle} />} />
-              <Route path="/p/:id/*" element={<Workspace mode={mode} onMode={toggle} />} />
-              <Route path="*" element={<Navigate to="/" replace />} />
-            </Routes>
+            <Suspense fallback={<Loading words="Opening the page" />}>
+              <Routes>
+                <Route path="/" element={<ProjectList mode={mode} onMode={toggle} />} />
+                <Route path="/sketch/beam" element={<BeamSketchPage mode={mode} onMode={toggle} />} />
+                <Route path="/sketch/column" element={<ColumnSketchPage mode={mode} onMode={toggle} />} />
+                <Route path="/p/:id/*" element={<Workspace mode={mode} onMode={toggle} />} />
+                <Route path="*" element={<Navigate to="/" replace />} />
+              </Routes>
+            </Suspense>
           </BrowserRouter>
         </QueryClientProvider>
       </AntApp>

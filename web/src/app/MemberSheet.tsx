@@ -106,7 +106,9 @@ function Walk(p: { id: string; mark: string | null; words: string; sign: string;
       aria-label={`${p.words}: ${p.mark}`}
       to={`/p/${p.id}/sheet/${encodeURIComponent(p.mark)}`}
     >
-      {p.sign} <kbd>{p.letter}</kbd>
+      <span aria-hidden>
+        {p.sign} <kbd>{p.letter}</kbd>
+      </span>
     </Link>
   )
 }

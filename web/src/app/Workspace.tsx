@@ -1,23 +1,27 @@
-import { useEffect } from 'react'
+import { lazy, Suspense, useEffect } from 'react'
 import { Navigate, NavLink, Route, Routes, useLocation, useParams } from 'react-router'
 import { forgetChanges } from '../api/changes'
 import { useProject, useProjectState } from '../api/useProject'
-import { BasisPage } from '../features/basis/BasisPage'
 import { UndoPills } from '../features/edit/UndoPills'
-import { ModelPage } from '../features/model/ModelPage'
-import { ResultsPage } from '../features/results/ResultsPage'
-import { SchedulesPage } from '../features/schedules/SchedulesPage'
 import { unitsOf } from '../lib/units'
 import { listPath } from '../lib/address'
 import { Boundary } from '../ui/Boundary'
 import { ErrorView } from '../ui/ErrorView'
 import { Icon, type IconName } from '../ui/Icon'
 import { UnitsContext } from '../ui/useUnits'
-import { MemberSheet } from './MemberSheet'
 import { StateSentence } from './StateSentence'
 import { TitleLine } from './TitleLine'
 import { useTold } from './useTold'
 import type { Mode } from './theme'
+import { Loading } from '../ui/Loading'
+
+const BasisPage = lazy(() => import('../features/basis/BasisPage').then((m) => ({ default: m.BasisPage })))
+const ModelPage = lazy(() => import('../features/model/ModelPage').then((m) => ({ default: m.ModelPage })))
+const ResultsPage = lazy(() => import('../features/results/ResultsPage').then((m) => ({ default: m.ResultsPage })))
+const SchedulesPage = lazy(() =>
+  import('../features/schedules/SchedulesPage').then((m) => ({ default: m.SchedulesPage })),
+)
+const MemberSheet = lazy(() => import('./MemberSheet').then((m) => ({ default: m.MemberSheet })))
 
 /** One project: header with the sentence of state, rail with the stations of the work, and the page. */
 export function Workspace({ mode, onMode }: { mode: Mode; onMode: () => void }) {
@@ -58,14 +62,16 @@ export function Workspace({ mode, onMode }: { mode: Mode; onMode: () => void }) 
         </nav>
         <main className="page">
           <Boundary at={pathname}>
-            <Routes>
-              <Route path="model" element={<ModelPage id={id} state={state} />} />
-              <Route path="basis" element={<BasisPage id={id} state={state} />} />
-              <Route path="results" element={<ResultsPage id={id} mode={mode} state={state} />} />
-              <Route path="sheet/:mark" element={<MemberSheet id={id} units={units} state={state} />} />
-              <Route path="schedules" element={<SchedulesPage id={id} />} />
-              <Route path="*" element={<Navigate to={`/p/${id}/results`} replace />} />
-            </Routes>
+            <Suspense fallback={<Loading words="Opening the page" />}>
+              <Routes>
+                <Route path="model" element={<ModelPage id={id} state={state} />} />
+                <Route path="basis" element={<BasisPage id={id} state={state} />} />
+                <Route path="results" element={<ResultsPage id={id} mode={mode} state={state} />} />
+                <Route path="sheet/:mark" element={<MemberSheet id={id} units={units} state={state} />} />
+                <Route path="schedules" element={<SchedulesPage id={id} />} />
+                <Route path="*" element={<Navigate to={`/p/${id}/results`} replace />} />
+              </Routes>
+            </Suspense>
           </Boundary>
         </main>
       </div>

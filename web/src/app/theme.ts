@@ -21,6 +21,8 @@ export function antdTheme(mode: Mode): ThemeConfig {
       colorBgBase: t.panel,
       colorBgLayout: t.ground,
       colorTextBase: t.ink,
+      // what stands on the accent: the dark theme's accent is light
+      colorTextLightSolid: mode === 'dark' ? '#0E1416' : '#FFFFFF',
       colorBorder: t.hairline,
       colorBorderSecondary: t.hairline,
       fontFamily: FONT,

@@ -9,7 +9,7 @@ export const LIGHT = {
   accent: '#1F5F6B',
   accentSoft: '#E4EEEF',
   over: '#D2541B',
-  overInk: '#B84310',
+  overInk: '#A93C0C',
   overSoft: '#FBE3D6',
   demand: '#C7D9DB',
   less: '#A8804A',

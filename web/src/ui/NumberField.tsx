@@ -1,6 +1,7 @@
-import { Input, Tooltip } from 'antd'
+import { Tooltip } from 'antd'
 import { useState } from 'react'
 import { readQuantity } from '../lib/quantity'
+import { TextBox } from './TextBox'
 
 interface Props {
   label: string
@@ -58,18 +59,16 @@ export function NumberField(p: Props) {
   }
   return (
     <Tooltip title={trouble} open={told && trouble !== undefined} color="var(--over)" placement="topLeft">
-      <Input
+      <TextBox
         value={text}
         aria-label={p.label}
-        aria-invalid={trouble !== undefined}
         inputMode="decimal"
-        className="number-field"
-        size={p.small ? 'small' : undefined}
+        small={p.small}
         disabled={p.disabled}
         placeholder={p.placeholder}
         suffix={p.showUnit ? p.unit : undefined}
-        status={trouble || (p.value !== null && !Number.isFinite(p.value)) ? 'error' : undefined}
-        style={{ width: p.width ?? 62 }}
+        bad={trouble !== undefined || (p.value !== null && !Number.isFinite(p.value))}
+        width={p.width ?? 62}
         data-clean={draft === undefined || undefined}
         onChange={(e) => {
           setDraft(e.target.value)
@@ -77,8 +76,8 @@ export function NumberField(p: Props) {
           if (p.live) take(e.target.value)
         }}
         onBlur={leave}
-        onPressEnter={leave}
         onKeyDown={(e) => {
+          if (e.key === 'Enter') leave()
           if (e.key === 'Escape' && draft !== undefined) {
             e.stopPropagation()
             setDraft(undefined)

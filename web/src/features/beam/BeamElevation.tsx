@@ -179,13 +179,14 @@ export function BeamElevation(p: Props) {
             <line x1={axis.x(z.to)} x2={axis.x(z.to)} y1={154} y2={162} />
             {w > 38 && (
               <text
+                aria-hidden
                 x={axis.x((z.from + z.to) / 2)}
                 y={172}
                 textAnchor="middle"
               >{`${z.size}-${lengthIn(z.spacing, p.units).toFixed(0)}`}</text>
             )}
             {w > 38 && (
-              <text x={axis.x((z.from + z.to) / 2)} y={184} textAnchor="middle" className="faint">
+              <text aria-hidden x={axis.x((z.from + z.to) / 2)} y={184} textAnchor="middle" className="faint">
                 {z.legs} legs
               </text>
             )}

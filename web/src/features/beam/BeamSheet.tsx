@@ -118,6 +118,9 @@ export function BeamSheet({ id, beam: stored, units, state }: { id: string; beam
       <HatchDefs />
       <div
         className="drawing"
+        tabIndex={0}
+        role="region"
+        aria-label="The line"
         ref={host}
         onMouseMove={(e) => setHover(at(e))}
         onMouseLeave={() => setHover(undefined)}
@@ -158,7 +161,7 @@ export function BeamSheet({ id, beam: stored, units, state }: { id: string; beam
         </div>
         <BeamSections beam={beam} />
       </div>
-      <aside className="side">
+      <aside className="side" tabIndex={0} aria-label="Checks and calculation">
         <div className="readout" aria-label="Readings at the cursor">
           <span>M+</span>
           <b>{force(momentIn(point.mPos, units))}</b>

@@ -77,7 +77,7 @@ export function SectionPanel({ id, mark, state }: { id: string; mark: string; st
                 <th className="num">{units.mass}</th>
                 <th className="num">{units.volume}</th>
                 <th className="num">cost</th>
-                <th />
+                <td />
               </tr>
             </thead>
             <tbody>

@@ -25,7 +25,7 @@ export function DemandTable(p: { demands: Demand[]; picked?: Demand; units: Unit
             <th className="num" title="Largest second-order magnifier in it">
               δ
             </th>
-            <th />
+            <td />
             <th className="num">util.</th>
           </tr>
         </thead>

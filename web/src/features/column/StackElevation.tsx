@@ -46,17 +46,18 @@ export function StackElevation(p: { column: Column; chosen: number; onChoose: (n
                 strokeWidth={on ? 2 : 1}
               />
               <line x1={0} x2={172} y1={y(l.top)} y2={y(l.top)} stroke="var(--hairline)" />
-              <text x={8} y={y(l.top) + 13} className="axis-text">
+              <text aria-hidden x={8} y={y(l.top) + 13} className="axis-text">
                 {l.storey}
               </text>
               <text
+                aria-hidden
                 x={98}
                 y={(y(l.top) + y(l.base)) / 2 - 1}
                 className={l.satisfied ? 'stack-util' : 'stack-util over'}
               >
                 {utilisation(l.utilisation)}
               </text>
-              <text x={98} y={(y(l.top) + y(l.base)) / 2 + 13} className="axis-text">
+              <text aria-hidden x={98} y={(y(l.top) + y(l.base)) / 2 + 13} className="axis-text">
                 {l.bars}
               </text>
             </g>

@@ -40,17 +40,17 @@ function Balance({ id, a }: { id: string; a: AnalysisSummary }) {
       <table className="plain balance">
         <thead>
           <tr>
-            <th />
-            <th />
-            <th />
+            <td />
+            <td />
+            <td />
             <th colSpan={3} className="over-three">
               applied along
             </th>
             <th colSpan={3} className="over-three">
               reaction along
             </th>
-            <th />
-            <th />
+            <td />
+            <td />
           </tr>
           <tr>
             <th>case</th>
@@ -68,7 +68,7 @@ function Balance({ id, a }: { id: string; a: AnalysisSummary }) {
             >
               residual
             </th>
-            <th />
+            <td />
           </tr>
         </thead>
         <tbody>

@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query'
 import { Button, Popconfirm } from 'antd'
-import { useState } from 'react'
+import { lazy, Suspense, useState } from 'react'
 import { Link } from 'react-router'
 import { api, type Model, type State } from '../../api/client'
 import { callMe, person } from '../../api/person'
@@ -8,7 +8,8 @@ import { ErrorView } from '../../ui/ErrorView'
 import { InlineText } from '../../ui/InlineText'
 import { Loading } from '../../ui/Loading'
 import { useEdit } from '../edit/useEdit'
-import { ForceImport } from './forces/ForceImport'
+
+const ForceImport = lazy(() => import('./forces/ForceImport').then((m) => ({ default: m.ForceImport })))
 
 const KINDS: Record<string, string> = { model: 'model', basis: 'basis', cage: 'cage', mark: 'mark', undo: '', redo: '' }
 
@@ -109,7 +110,7 @@ export function ChangesPart({ id, state, model }: { id: string; state?: State; m
           A table with one row a station, CSV or XLSX, any headers, any units: you say once which column is which, and
           that is remembered by name.
         </p>
-        {importing && <ForceImport id={id} state={state} onClose={() => setImporting(false)} />}
+        <Suspense>{importing && <ForceImport id={id} state={state} onClose={() => setImporting(false)} />}</Suspense>
       </section>
     </div>
   )

@@ -24,7 +24,7 @@ export function ReadPart({ model: m }: { model: Model }) {
       <div className="two">
         <section>
           <h2>Combinations</h2>
-          <div className="scroll">
+          <div className="scroll" tabIndex={0} role="region" aria-label="Combinations">
             <table className="plain">
               <thead>
                 <tr>

@@ -132,6 +132,7 @@ describe('changes and forces', () => {
     const take = vi.spyOn(api, 'forceImport').mockResolvedValue(project)
     open('changes')
     await userEvent.click(await screen.findByText('Import forces solved elsewhere'))
+    await screen.findByText(/Drop a table here/)
     await userEvent.upload(
       document.querySelector<HTMLInputElement>('.ant-modal input[type=file]')!,
       new File(['x'], 'turm.csv'),

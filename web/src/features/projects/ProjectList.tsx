@@ -23,7 +23,7 @@ export function ProjectList({ mode, onMode }: { mode: Mode; onMode: () => void }
   return (
     <div className="front">
       <TitleLine mode={mode} onMode={onMode} />
-      <div className="front-page">
+      <main className="front-page">
         <h1>Projects</h1>
         <p className="soft">A building comes in as its analysis model; every beam and column is designed at once.</p>
         <Upload.Dragger
@@ -64,7 +64,7 @@ export function ProjectList({ mode, onMode }: { mode: Mode; onMode: () => void }
               <tr>
                 <th>project</th>
                 <th>changed</th>
-                <th />
+                <td />
               </tr>
             </thead>
             <tbody>
@@ -74,7 +74,7 @@ export function ProjectList({ mode, onMode }: { mode: Mode; onMode: () => void }
             </tbody>
           </table>
         )}
-      </div>
+      </main>
     </div>
   )
 }

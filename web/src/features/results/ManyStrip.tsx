@@ -1,11 +1,14 @@
-import { Button, Dropdown } from 'antd'
+import { Button } from 'antd'
+import { lazy, Suspense } from 'react'
 import type { ResultRow, State, View } from '../../api/client'
-import { utilisation } from '../../lib/format'
+import { grouped, utilisation } from '../../lib/format'
 import { massIn } from '../../lib/units'
 import { useUnits } from '../../ui/useUnits'
 import type { Group } from './alike'
-import { BulkActions } from './BulkActions'
 import type { Selection } from './useSelection'
+
+const BulkActions = lazy(() => import('./BulkActions').then((m) => ({ default: m.BulkActions })))
+const SelectMenu = lazy(() => import('./SelectMenu').then((m) => ({ default: m.SelectMenu })))
 
 /** What many selected lines and stacks come to, and what can be done with all of them at once. */
 export function ManyStrip(p: {
@@ -53,7 +56,7 @@ export function ManyStrip(p: {
             </>
           )}
           {' · '}
-          {Math.round(massIn(steel, units))} {units.mass} steel
+          {grouped(massIn(steel, units))} {units.mass} steel
           {hand > 0 && ` · ${hand} set by hand`}
         </div>
         <div className="soft clip">
@@ -61,35 +64,13 @@ export function ManyStrip(p: {
           {sections.length > 5 && ` and ${sections.length - 5} more sections`}
         </div>
       </div>
-      <SelectMenu groups={p.groups} selection={p.selection} everything={p.everything} />
-      <BulkActions id={p.id} state={p.state} rows={rows} view={p.view} />
+      <Suspense>
+        <SelectMenu groups={p.groups} selection={p.selection} everything={p.everything} />
+        <BulkActions id={p.id} state={p.state} rows={rows} view={p.view} />
+      </Suspense>
       <Button onClick={p.onEdit}>
         Change <kbd>E</kbd>
       </Button>
     </div>
-  )
-}
-
-/** Ways to select others. */
-export function SelectMenu(p: { groups: () => Group[]; selection: Selection; everything?: string[] }) {
-  const groups = p.groups()
-  return (
-    <Dropdown
-      trigger={['click']}
-      menu={{
-        items: [
-          ...groups.map((g) => ({ key: g.key, label: `${g.words} (${g.marks.length})` })),
-          ...(p.everything ? [{ key: 'invert', label: 'invert' }] : []),
-        ],
-        onClick: ({ key }) =>
-          p.selection.set(
-            key === 'invert'
-              ? p.everything!.filter((m) => !p.selection.all.has(m))
-              : groups.find((g) => g.key === key)!.marks,
-          ),
-      }}
-    >
-      <Button>Select…</Button>
-    </Dropdown>
   )
 }

@@ -1,5 +1,5 @@
-import { AutoComplete, Input, type InputRef } from 'antd'
 import { useEffect, useState, type RefObject } from 'react'
+import { TextBox } from '../../ui/TextBox'
 import { completions } from './query'
 
 /** The query with completion; what is typed narrows the list after a short pause. */
@@ -27,25 +27,25 @@ export function QueryBox(p: {
   }, [draft, value, onChange])
   return (
     <div className="query">
-      <AutoComplete
+      <TextBox
+        inputRef={p.inputRef}
+        type="search"
+        list="query-words"
         value={draft}
-        onChange={setDraft}
-        options={completions(draft, p.storeys, p.causes).map((v) => ({ value: v }))}
-        style={{ width: '100%' }}
-      >
-        <Input
-          ref={(r: InputRef | null) => {
-            p.inputRef.current = r?.input ?? null
-          }}
-          aria-label="Query"
-          allowClear
-          status={p.error ? 'error' : undefined}
-          placeholder="storey:L2..L4 beam util>0.95"
-          suffix={<kbd>/</kbd>}
-        />
-      </AutoComplete>
+        aria-label="Query"
+        aria-describedby={p.error ? 'query-error' : undefined}
+        bad={p.error !== undefined}
+        placeholder="storey:L2..L4 beam util>0.95"
+        suffix={<kbd>/</kbd>}
+        onChange={(e) => setDraft(e.target.value)}
+      />
+      <datalist id="query-words">
+        {completions(draft, p.storeys, p.causes).map((v) => (
+          <option key={v} value={v} />
+        ))}
+      </datalist>
       {p.error && (
-        <div className="over-ink" role="alert">
+        <div className="over-ink" role="alert" id="query-error">
           {p.error}
         </div>
       )}

@@ -1,5 +1,5 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query'
-import { useEffect, useMemo, useRef, useState } from 'react'
+import { lazy, Suspense, useEffect, useMemo, useRef, useState } from 'react'
 import { useNavigate, useSearchParams } from 'react-router'
 import { api, type ResultsPage as Page, type State } from '../../api/client'
 import type { Mode } from '../../app/theme'
@@ -7,7 +7,6 @@ import { rememberList } from '../../lib/address'
 import { ErrorView } from '../../ui/ErrorView'
 import { Loading } from '../../ui/Loading'
 import { HatchDefs } from '../../ui/UtilisationBar'
-import { EditDrawer } from '../edit/EditDrawer'
 import { groupsOf } from './alike'
 import { CausesStrip } from './CausesStrip'
 import { ChangeList } from './ChangeList'
@@ -20,6 +19,8 @@ import { valueOf, withValue } from './query'
 import { useSelection } from './useSelection'
 import { ViewPane } from './ViewPane'
 import { Worklist } from './Worklist'
+
+const EditDrawer = lazy(() => import('../edit/EditDrawer').then((m) => ({ default: m.EditDrawer })))
 
 /** Ladder, view and worklist, which always agree on the selection; all of it in the address. */
 export function ResultsPage({ id, mode, state }: { id: string; mode: Mode; state?: State }) {
@@ -105,6 +106,7 @@ export function ResultsPage({ id, mode, state }: { id: string; mode: Mode; state
   const groups = () => groupsOf(view.data, all, rows, row)
   return (
     <div className="results">
+      <h1 className="sr">Results</h1>
       <HatchDefs />
       <StoreyLadder rungs={rungs} chosen={storeyName} onChoose={(name) => set({ q: withValue(q, 'storey', name) })} />
       <ViewPane
@@ -165,17 +167,19 @@ export function ResultsPage({ id, mode, state }: { id: string; mode: Mode; state
       ) : (
         <SelectionStrip row={row} groups={groups} selection={selection} onOpen={open} onEdit={(m) => setEditing([m])} />
       )}
-      {editing && (
-        <EditDrawer
-          key={editing.join()}
-          id={id}
-          mark={editing.length === 1 ? editing[0]! : `${editing.length} lines and stacks`}
-          state={state}
-          members={view.data.members.filter((m) => editing.includes(view.data.marks[m.line]!)).map((m) => m.id)}
-          onClose={() => setEditing(undefined)}
-          onDone={(from, to) => set({ show: 'change', from: String(from), to: String(to) })}
-        />
-      )}
+      <Suspense>
+        {editing && (
+          <EditDrawer
+            key={editing.join()}
+            id={id}
+            mark={editing.length === 1 ? editing[0]! : `${editing.length} lines and stacks`}
+            state={state}
+            members={view.data.members.filter((m) => editing.includes(view.data.marks[m.line]!)).map((m) => m.id)}
+            onClose={() => setEditing(undefined)}
+            onDone={(from, to) => set({ show: 'change', from: String(from), to: String(to) })}
+          />
+        )}
+      </Suspense>
     </div>
   )
 }

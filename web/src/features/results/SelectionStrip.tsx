@@ -1,11 +1,13 @@
 import { Button } from 'antd'
+import { lazy, Suspense } from 'react'
 import type { ResultRow } from '../../api/client'
 import { utilisation } from '../../lib/format'
 import { massIn } from '../../lib/units'
 import { useUnits } from '../../ui/useUnits'
 import type { Group } from './alike'
-import { SelectMenu } from './ManyStrip'
 import type { Selection } from './useSelection'
+
+const SelectMenu = lazy(() => import('./SelectMenu').then((m) => ({ default: m.SelectMenu })))
 
 /** What is selected, in two sentences, with the way to its sheet. */
 export function SelectionStrip({
@@ -26,9 +28,8 @@ export function SelectionStrip({
     return (
       <div className="selection soft">
         <span>
-          Select a member in the list or the view: <kbd>↑</kbd> <kbd>↓</kbd> walk the list, <kbd>↵</kbd> opens the
-          sheet, <kbd>E</kbd> changes section, stiffness, connections and loads, <kbd>/</kbd> goes to the query. Shift
-          and Ctrl select many, and so does a rectangle on the plan.
+          <kbd>↑</kbd> <kbd>↓</kbd> walk the list, <kbd>↵</kbd> opens the sheet, <kbd>E</kbd> changes the model,{' '}
+          <kbd>/</kbd> goes to the query. Shift, Ctrl or a rectangle on the plan select many.
         </span>
       </div>
     )
@@ -54,7 +55,9 @@ export function SelectionStrip({
         </div>
         <div className="soft">{row.finding || `${row.section} · ${row.bars} · ${row.stirrups}`}</div>
       </div>
-      <SelectMenu groups={groups} selection={selection} />
+      <Suspense>
+        <SelectMenu groups={groups} selection={selection} />
+      </Suspense>
       <Button onClick={() => onEdit(row.mark)}>
         Change <kbd>E</kbd>
       </Button>

@@ -210,7 +210,7 @@ describe('the results page', () => {
     expect(await screen.findByText('4 selected')).toBeInTheDocument()
     expect(screen.getByText('3 beam lines, 1 column')).toBeInTheDocument()
     expect(screen.getByRole('region', { name: 'Selected' })).toHaveTextContent('1 fails · worst B1 1.20')
-    await userEvent.click(screen.getByText('All at once…'))
+    await userEvent.click(await screen.findByText('All at once…'))
     await userEvent.click(await screen.findByText('One step deeper'))
     await waitFor(() => expect(edit).toHaveBeenCalledWith('p', 5, expect.any(Array)))
     expect(resized).toHaveBeenCalledWith('p', ['b1', 'b2', 'b3', 'c1'], 1, 0)

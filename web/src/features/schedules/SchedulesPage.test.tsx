@@ -63,10 +63,25 @@ describe('the schedules', () => {
   it('ask for the calculations of the marks that are typed', async () => {
     open()
     await screen.findByText('Schedule of beams')
-    const report = () => screen.getByRole('link', { name: 'Report, PDF' }).getAttribute('href')
-    expect(report()).not.toContain('sheets')
+    const fetched = vi.spyOn(globalThis, 'fetch')
+    fetched.mockResolvedValueOnce(
+      new Response(JSON.stringify({ title: 'There is no beam line or column stack X9.', detail: 'Choose again.' }), {
+        status: 404,
+      }),
+    )
+    await userEvent.type(screen.getByLabelText('Marks for calculation sheets'), 'X9')
+    await userEvent.click(screen.getByRole('button', { name: 'Report, PDF' }))
+    expect(await screen.findByText('There is no beam line or column stack X9.')).toBeInTheDocument()
+    const link = vi.spyOn(HTMLAnchorElement.prototype, 'click').mockImplementation(() => undefined)
+    URL.createObjectURL = () => 'blob:x'
+    URL.revokeObjectURL = () => undefined
+    fetched.mockResolvedValueOnce(new Response('%PDF'))
+    await userEvent.clear(screen.getByLabelText('Marks for calculation sheets'))
     await userEvent.type(screen.getByLabelText('Marks for calculation sheets'), 'L1-B01, C-D3')
-    expect(report()).toContain('sheets=L1-B01%2C%20C-D3')
+    expect(screen.queryByText(/There is no beam line/)).toBeNull()
+    await userEvent.click(screen.getByRole('button', { name: 'Report, PDF' }))
+    await waitFor(() => expect(link).toHaveBeenCalled())
+    expect(fetched.mock.calls[1]![0]).toContain('sheets=L1-B01%2C%20C-D3')
     expect(screen.getByRole('link', { name: 'Schedules, XLSX' }).getAttribute('href')).toContain('schedules.xlsx')
   })
 

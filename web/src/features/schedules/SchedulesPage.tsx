@@ -1,8 +1,10 @@
-import { keepPreviousData, useQuery } from '@tanstack/react-query'
+import { keepPreviousData, useMutation, useQuery } from '@tanstack/react-query'
 import { Button, Input, Pagination, Segmented } from 'antd'
 import { useState } from 'react'
 import { useSearchParams } from 'react-router'
-import { api } from '../../api/client'
+import { api, type ApiError } from '../../api/client'
+import { numberIn } from '../../lib/address'
+import { download } from '../../lib/download'
 import { ErrorView } from '../../ui/ErrorView'
 import { Loading } from '../../ui/Loading'
 
@@ -14,16 +16,23 @@ const KINDS = [
 ]
 const SIZE = 30
 
-/** The schedules as they will be printed, page by page, with what can be taken away beside them. */
+/** The schedules as they will be printed, page by page, with the downloads beside them. */
 export function SchedulesPage({ id }: { id: string }) {
   const [params, setParams] = useSearchParams()
-  const kind = params.get('kind') ?? 'beams'
-  const page = Number(params.get('page') ?? 0)
+  const kind = KINDS.find((k) => k.value === params.get('kind'))?.value ?? 'beams'
+  const page = numberIn(params.get('page'), 0, 100_000)
   const [sheets, setSheets] = useState('')
   const q = useQuery({
     queryKey: ['project', id, 'schedule', kind, page],
     queryFn: ({ signal }) => api.schedule(id, kind, page, SIZE, signal),
     placeholderData: keepPreviousData,
+  })
+  const report = useMutation<void, ApiError>({
+    mutationFn: () =>
+      download(
+        `${api.exportUrl(id, 'report.pdf')}${sheets.trim() ? `?sheets=${encodeURIComponent(sheets)}` : ''}`,
+        'utilisation.pdf',
+      ),
   })
   const name = useQuery({ queryKey: ['project', id, 'row'], queryFn: ({ signal }) => api.project(id, signal) }).data
     ?.name
@@ -33,6 +42,7 @@ export function SchedulesPage({ id }: { id: string }) {
   const sum = s.columns.reduce((a, c) => a + c.width, 0)
   return (
     <div className="schedules">
+      <h1 className="sr">Schedules</h1>
       <div>
         <div className="view-tools">
           <Segmented value={kind} options={KINDS} onChange={(v) => setParams({ kind: v })} />
@@ -84,7 +94,7 @@ export function SchedulesPage({ id }: { id: string }) {
         </div>
       </div>
       <aside className="side">
-        <h2>Take away</h2>
+        <h2>Downloads</h2>
         <Button block href={api.exportUrl(id, 'schedules.pdf')}>
           Schedules, PDF
         </Button>
@@ -97,17 +107,17 @@ export function SchedulesPage({ id }: { id: string }) {
         </p>
         <Input
           value={sheets}
-          onChange={(e) => setSheets(e.target.value)}
+          onChange={(e) => {
+            setSheets(e.target.value)
+            report.reset()
+          }}
           placeholder="L3-B02, C-D3"
           aria-label="Marks for calculation sheets"
         />
-        <Button
-          block
-          type="primary"
-          href={`${api.exportUrl(id, 'report.pdf')}${sheets.trim() ? `?sheets=${encodeURIComponent(sheets)}` : ''}`}
-        >
+        <Button block type="primary" loading={report.isPending} onClick={() => report.mutate()}>
           Report, PDF
         </Button>
+        {report.isError && <ErrorView error={report.error} />}
         <h2>For other programs</h2>
         <p className="soft">Sections, every bar, stirrups, forces and checks: enough to check the design again.</p>
         <Button block href={api.exportUrl(id, 'results.json')}>

@@ -83,7 +83,7 @@ export function BeamSketchPage({ mode, onMode }: { mode: Mode; onMode: () => voi
         <table className="plain tight">
           <thead>
             <tr>
-              <th />
+              <td />
               <th>support</th>
               <th className="num" title="Height of the column below; 0 for none">
                 below, {length}
@@ -162,7 +162,7 @@ export function BeamSketchPage({ mode, onMode }: { mode: Mode; onMode: () => voi
               <th>span</th>
               <th className="num">length, {length}</th>
               <th>section, {us ? 'in' : 'mm'}</th>
-              <th />
+              <td />
             </tr>
           </thead>
           <tbody>
@@ -258,7 +258,7 @@ export function BeamSketchPage({ mode, onMode }: { mode: Mode; onMode: () => voi
                 <th className="num" title="At the far end of a varying load">
                   at the end
                 </th>
-                <th />
+                <td />
               </tr>
             </thead>
             <tbody>

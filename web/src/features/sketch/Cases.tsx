@@ -35,7 +35,7 @@ export function Cases({
             <th className="num" title="Factor on the weight of the concrete in this case">
               self-weight
             </th>
-            <th />
+            <td />
           </tr>
         </thead>
         <tbody>

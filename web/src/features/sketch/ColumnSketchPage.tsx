@@ -130,8 +130,8 @@ export function ColumnSketchPage({ mode, onMode }: { mode: Mode; onMode: () => v
         <table className="plain tight">
           <thead>
             <tr>
-              <th />
-              <th />
+              <td />
+              <td />
               {s.cases.map((c) => (
                 <th key={c.id} className="num">
                   {c.id}

@@ -69,7 +69,7 @@ export function SketchFrame<T extends BeamSketch | ColumnSketch>(p: Props<T>) {
           Projects
         </Link>
       </TitleLine>
-      <div className="sketch">
+      <main className="sketch">
         <div className="sketch-inputs">
           <div className="sketch-head">
             <h1>
@@ -132,7 +132,7 @@ export function SketchFrame<T extends BeamSketch | ColumnSketch>(p: Props<T>) {
           </p>
           {make.isError && <ErrorView error={make.error} />}
         </div>
-      </div>
+      </main>
     </div>
   )
 }

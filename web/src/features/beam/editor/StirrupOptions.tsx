@@ -50,7 +50,7 @@ export function StirrupOptions({
             <th className="num">{units.mass}</th>
             <th className="num">pieces</th>
             <th>why not</th>
-            <th />
+            <td />
           </tr>
         </thead>
         <tbody>

@@ -100,14 +100,10 @@ function Walk(p: { id: string; mark: string | null; words: string; sign: string;
       </span>
     )
   return (
-    <Link
-      className="pill button"
-      title={`${p.words}: ${p.mark}`}
-      aria-label={`${p.words}: ${p.mark}`}
-      to={`/p/${p.id}/sheet/${encodeURIComponent(p.mark)}`}
-    >
-      <span aria-hidden>
-        {p.sign} <kbd>{p.letter}</kbd>
+    <Link className="pill button" title={`${p.words}: ${p.mark}`} to={`/p/${p.id}/sheet/${encodeURIComponent(p.mark)}`}>
+      {p.sign} <kbd>{p.letter}</kbd>
+      <span className="sr">
+        {p.words}: {p.mark}
       </span>
     </Link>
   )

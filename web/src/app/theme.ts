@@ -23,6 +23,9 @@ export function antdTheme(mode: Mode): ThemeConfig {
       colorTextBase: t.ink,
       // what stands on the accent: the dark theme's accent is light
       colorTextLightSolid: mode === 'dark' ? '#0E1416' : '#FFFFFF',
+      colorTextPlaceholder: t.inkSoft,
+      colorBgElevated: t.panel,
+      colorBgContainer: t.panel,
       colorBorder: t.hairline,
       colorBorderSecondary: t.hairline,
       fontFamily: FONT,

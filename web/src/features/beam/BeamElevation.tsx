@@ -170,9 +170,9 @@ export function BeamElevation(p: Props) {
                   : 'zone'
             }
             role="button"
-            aria-label={`Zone ${z.size} at ${lengthIn(z.spacing, p.units).toFixed(0)}, ${z.legs} legs`}
             onClick={pickOn({ part: 'zone', index: i })}
           >
+            <title>{`Zone ${z.size} at ${lengthIn(z.spacing, p.units).toFixed(0)} ${p.units.length}, ${z.legs} legs: ${z.count} stirrups`}</title>
             <rect className="hit-area" x={axis.x(z.from)} y={150} width={w} height={37} />
             <line x1={axis.x(z.from) + 1} x2={axis.x(z.to) - 1} y1={158} y2={158} />
             <line x1={axis.x(z.from)} x2={axis.x(z.from)} y1={154} y2={162} />
@@ -190,7 +190,6 @@ export function BeamElevation(p: Props) {
                 {z.legs} legs
               </text>
             )}
-            <title>{`${z.count} ${z.size} at ${lengthIn(z.spacing, p.units).toFixed(0)} ${p.units.length}, ${z.legs} legs`}</title>
           </g>
         )
       })}

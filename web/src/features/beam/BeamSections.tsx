@@ -8,7 +8,7 @@ export function BeamSections({ beam }: { beam: Beam }) {
   const labels = sizes.map((d) => beam.cuts.flatMap((c) => c.bars).find((b) => b.diameter === d)!.size)
   return (
     <>
-      <div className="sections" tabIndex={0} role="region" aria-label="Sections">
+      <div className="sections" tabIndex={0} role="region" aria-label="Sections along the line">
         {beam.cuts.map((c, i) => (
           <Section key={i} cut={c} beam={beam} largest={sizes[0] ?? 0} />
         ))}

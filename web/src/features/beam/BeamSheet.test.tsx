@@ -314,9 +314,9 @@ describe('the column sheet', () => {
         <ColumnSheet id="p" column={column} units={SI} />
       </Around>,
     )
-    await userEvent.click(screen.getByRole('button', { name: /Lift to L2/ }))
+    await userEvent.click(screen.getByTitle(/Lift to L2/).parentElement!)
     expect(await screen.findByText('axial-limit')).toBeInTheDocument()
-    screen.getByRole('button', { name: /Lift to L1/ }).focus()
+    screen.getByTitle(/Lift to L1/).parentElement!.focus()
     await userEvent.keyboard('{Enter}')
     expect(await screen.findByText('axial-bending')).toBeInTheDocument()
   })

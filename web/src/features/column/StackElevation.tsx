@@ -26,9 +26,9 @@ export function StackElevation(p: { column: Column; chosen: number; onChoose: (n
               tabIndex={0}
               role="button"
               aria-pressed={on}
-              aria-label={`Lift to ${l.storey}, utilisation ${utilisation(l.utilisation)}`}
               onKeyDown={(e) => e.key === 'Enter' && p.onChoose(l.number)}
             >
+              <title>{`Lift to ${l.storey}, utilisation ${utilisation(l.utilisation)}`}</title>
               <rect
                 x={0}
                 y={y(l.top)}

@@ -72,11 +72,15 @@ export function SchedulesPage({ id }: { id: string }) {
             </colgroup>
             <thead>
               <tr>
-                {s.columns.map((c, i) => (
-                  <th key={i} className={c.numeric ? 'num' : ''}>
-                    {c.name}
-                  </th>
-                ))}
+                {s.columns.map((c, i) =>
+                  c.name ? (
+                    <th key={i} className={c.numeric ? 'num' : ''}>
+                      {c.name}
+                    </th>
+                  ) : (
+                    <td key={i} />
+                  ),
+                )}
               </tr>
             </thead>
             <tbody>

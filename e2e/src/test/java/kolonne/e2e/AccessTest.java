@@ -1,0 +1,83 @@
+package kolonne.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.junit.jupiter.api.Assertions.assertEquals;
+
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.regex.Pattern;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+
+/** Every page in both themes against the rules of axe-core: names, contrast, landmarks, focus. */
+class AccessTest extends BrowserTest {
+    /** The rules' own script, from the packages of the web pages. */
+    private static String rules() throws IOException {
+        return Files.readString(Path.of("../web/node_modules/axe-core/axe.min.js"));
+    }
+
+    private final List<String> found = new ArrayList<>();
+
+    private void look(String page) throws IOException {
+        // colours are compared when nothing fades in any more
+        this.page.waitForFunction("() => document.getAnimations().every(a => a.playState !== 'running')");
+        this.page.evaluate(rules());
+        Object violations = this.page.evaluate("""
+                async () => (await axe.run(document, { resultTypes: ['violations'] })).violations.map(v => v.id + ': '
+                  + v.nodes.slice(0, 3).map(n => n.target.join(' ') + ' ' + (n.any[0] ?? n.all[0] ?? n.none[0])?.message).join(' | '))""");
+        for (Object v : (List<?>) violations) {
+            found.add(page + ": " + v);
+        }
+    }
+
+    private String project() {
+        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName(Pattern.compile("Veldhaven")))
+                .first()
+                .click();
+        assertThat(page.getByRole(AriaRole.STATUS)).hasAttribute("data-current", "true");
+        return page.url().replaceAll("/results.*", "");
+    }
+
+    private void at(String address, String shows) throws IOException {
+        page.navigate(address);
+        assertThat(page.locator(shows).first()).isVisible();
+        look(address.replaceAll("^http://[^/]*", ""));
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"light", "dark"})
+    void noPageStandsInAnybodysWay(String theme) throws IOException {
+        page.evaluate("t => localStorage.setItem('kolonne.mode', t)", theme);
+        page.reload();
+        assertThat(page.getByText("Draw up a continuous beam")).isVisible();
+        look("projects");
+        String p = project();
+        at(p + "/model", ".two");
+        page.getByText("Analysis", new Page.GetByTextOptions().setExact(true)).click();
+        assertThat(page.locator(".balance tbody tr").first()).isVisible();
+        look("analysis");
+        page.getByText("History and forces").click();
+        assertThat(page.getByText("Import forces solved elsewhere")).isVisible();
+        look("history");
+        at(p + "/basis", ".basis");
+        at(p + "/results?sel=L3-B24", "section[aria-label=Worklist] [role=option]");
+        page.keyboard().press("e");
+        assertThat(page.getByLabel("New section", new Page.GetByLabelOptions().setExact(true)))
+                .isVisible();
+        look("changing a line");
+        at(p + "/results?view=elevation&line=D", "[aria-label='Elevation on grid line D']");
+        at(p + "/results?view=3d", ".space canvas");
+        at(p + "/results?show=forces", ".ribbon");
+        at(p + "/sheet/L1-B01", "[aria-label='Elevation with bars']");
+        at(p + "/sheet/C-D3", "[aria-label=Lifts]");
+        at(p + "/schedules", ".sheet-of-paper");
+        at(p.replaceAll("/p/.*", "/sketch/beam"), "[aria-label='Length of span 1']");
+        at(p.replaceAll("/p/.*", "/sketch/column"), "[aria-label=Height]");
+        assertEquals(List.of(), found);
+    }
+}

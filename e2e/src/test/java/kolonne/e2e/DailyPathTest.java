@@ -1,0 +1,186 @@
+package kolonne.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import com.microsoft.playwright.BrowserContext;
+import com.microsoft.playwright.Keyboard;
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import java.util.regex.Pattern;
+import org.junit.jupiter.api.Test;
+
+/** A day's work: marks, many at once, two windows, a server that goes away and comes back, typing that is not finished. */
+class DailyPathTest extends BrowserTest {
+    private Locator field(String label) {
+        return page.getByLabel(label, new Page.GetByLabelOptions().setExact(true));
+    }
+
+    private Locator button(String name) {
+        return page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name));
+    }
+
+    private void current() {
+        assertThat(page.getByRole(AriaRole.STATUS)).hasAttribute("data-current", "true");
+    }
+
+    @Test
+    void aMarkIsGivenAndItsOldAddressLeadsOn() {
+        openDemo();
+        field("Query").fill("mark:L2-B07");
+        assertThat(rows()).hasCount(1);
+        rows().first().dblclick();
+        field("Mark").fill("Lees 7");
+        field("Mark").press("Enter");
+        assertThat(page).hasURL(Pattern.compile("sheet/Lees%207"));
+        page.navigate(page.url().replace("Lees%207", "L2-B07"));
+        assertThat(page).hasURL(Pattern.compile("sheet/Lees%207"));
+        assertThat(field("Mark")).hasValue("Lees 7");
+        page.keyboard().press("Control+z");
+        assertThat(page).hasURL(Pattern.compile("sheet/L2-B07"));
+        assertThat(field("Mark")).hasValue("L2-B07");
+    }
+
+    @Test
+    void theOtherWindowIsToldAndBothChangesOfTheBasisStay() {
+        openDemo();
+        page.locator(".rail").getByText("Basis").click();
+        assertThat(field("Cover of beams")).isVisible();
+        try (BrowserContext other = page.context().browser().newContext()) {
+            Page second = other.newPage();
+            second.navigate(page.url());
+            Locator cover = second.getByLabel("Cover of columns", new Page.GetByLabelOptions().setExact(true));
+            cover.fill("45");
+            cover.press("Enter");
+            assertThat(page.getByText("Another window changed the project")).isVisible();
+            assertThat(page.getByText("Cover of columns 40 → 45 mm")).isVisible();
+            assertThat(field("Cover of columns")).hasValue("45");
+            field("Cover of beams").fill("4,5 cm");
+            field("Cover of beams").press("Enter");
+            assertThat(second.getByLabel("Cover of beams", new Page.GetByLabelOptions().setExact(true)))
+                    .hasValue("45");
+        }
+        undo().click();
+        undo().click();
+        assertThat(field("Cover of beams")).hasValue("40");
+        assertThat(field("Cover of columns")).hasValue("40");
+        current();
+    }
+
+    @Test
+    void manyAreSelectedAndChangedInOneStep() {
+        openDemo();
+        field("Query").fill("storey:L4 beam");
+        assertThat(rows().first()).containsText("L4-B");
+        assertThat(field("Plan of L4")).isVisible();
+        rows().nth(1).click();
+        rows().nth(3)
+                .click(new Locator.ClickOptions()
+                        .setModifiers(java.util.List.of(com.microsoft.playwright.options.KeyboardModifier.SHIFT)));
+        assertThat(page.getByText("3 selected")).isVisible();
+        page.keyboard().press("Shift+ArrowDown");
+        assertThat(page.getByText("4 selected")).isVisible();
+        // a rectangle over the whole plan
+        com.microsoft.playwright.options.BoundingBox b = field("Plan of L4").boundingBox();
+        page.mouse().move(b.x + 3, b.y + 3);
+        page.mouse().down();
+        page.mouse()
+                .move(
+                        b.x + b.width - 3,
+                        b.y + b.height - 3,
+                        new com.microsoft.playwright.Mouse.MoveOptions().setSteps(5));
+        page.mouse().up();
+        assertThat(page.locator("[aria-label=Selected]")).containsText(Pattern.compile("\\d\\d selected"));
+        button("All at once…").click();
+        page.getByText("One step deeper").click();
+        assertThat(page.getByText(Pattern.compile("^(mended|broke) \\d+"))).isVisible();
+        current();
+        undo().click();
+        current();
+        assertThat(undo()).isDisabled();
+        page.keyboard().press("Escape");
+        page.keyboard().press("Escape");
+        assertThat(page.locator("[aria-label=Selected]")).hasCount(0);
+    }
+
+    @Test
+    void theElevationOfAGridLineShowsWhatIsOnIt() {
+        openDemo();
+        page.getByText("Elevation", new Page.GetByTextOptions().setExact(true)).click();
+        assertThat(page.locator("[aria-label^='Elevation on grid line']")).isVisible();
+        page.locator("[data-mark='C-A1']").first().click();
+        assertThat(page.locator(".selection")).containsText("C-A1");
+    }
+
+    @Test
+    void aQueryIsTypedSlowlyAndSurvivesAVisitToASheet() {
+        openDemo();
+        String all = page.locator(".list-tools").textContent();
+        field("Query").focus();
+        for (String part : new String[] {"u", "til", ">", "0", ".9", "5"}) {
+            page.waitForResponse(
+                    r -> r.url().contains("/results?"), () -> page.keyboard().type(part));
+            assertThat(rows().first()).isVisible();
+        }
+        assertThat(page.locator(".list-tools")).not().hasText(all);
+        String narrowed = page.locator(".list-tools").textContent();
+        rows().first().dblclick();
+        assertThat(field("Mark")).isVisible();
+        assertTrue(page.title().contains("Veldhaven"), page.title());
+        page.keyboard().press("Escape");
+        assertThat(page.locator(".list-tools")).hasText(narrowed);
+        assertThat(field("Query")).hasValue("util>0.95");
+    }
+
+    @Test
+    void whileTheServerIsAwayChangesWaitAndThenAreSent() {
+        openDemo();
+        page.locator(".rail").getByText("Basis").click();
+        assertThat(field("Most legs")).hasValue("6");
+        page.context().setOffline(true);
+        page.waitForFunction("() => fetch('/api/health').then(() => false, () => true)");
+        field("Most legs").fill("5");
+        field("Most legs").press("Enter");
+        page.evaluate("() => undefined");
+        page.context().setOffline(false);
+        assertThat(page.getByRole(AriaRole.STATUS)).hasAttribute("data-current", "true");
+        assertThat(field("Most legs")).hasValue("5");
+        page.reload();
+        assertThat(field("Most legs")).hasValue("5");
+        undo().click();
+        assertThat(field("Most legs")).hasValue("6");
+        current();
+    }
+
+    @Test
+    void nonsenseInTheAddressIsTakenForNothing() {
+        openDemo();
+        String p = page.url().replaceAll("/results.*", "");
+        for (String a : new String[] {
+            "/sheet/L1-B01?at=abc", "/sheet/C-D3?lift=-5", "/results?view=x&line=%00&q=%22", "/schedules?kind=x&page=-1"
+        }) {
+            page.navigate(p + a);
+            assertThat(page.locator("h1").first()).isAttached();
+            assertEquals(0, page.getByText("This page cannot be drawn.").count(), a);
+        }
+    }
+
+    @Test
+    void quickUndoesOfOnesOwnAreQueued() {
+        openDemo();
+        page.locator(".rail").getByText("Basis").click();
+        for (String legs : new String[] {"5", "4", "3"}) {
+            field("Most legs").fill(legs);
+            field("Most legs").press("Enter");
+        }
+        assertThat(undo()).isEnabled();
+        page.keyboard().press("Control+z", new Keyboard.PressOptions());
+        page.keyboard().press("Control+z");
+        page.keyboard().press("Control+z");
+        assertThat(field("Most legs")).hasValue("6");
+        assertThat(undo()).isDisabled();
+        current();
+    }
+}

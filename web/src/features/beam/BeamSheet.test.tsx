@@ -314,9 +314,9 @@ describe('the column sheet', () => {
         <ColumnSheet id="p" column={column} units={SI} />
       </Around>,
     )
-    await userEvent.click(screen.getByTitle(/Lift to L2/).parentElement!)
+    await userEvent.click(screen.getByText(/Lift to L2/, { selector: 'title' }).parentElement!)
     expect(await screen.findByText('axial-limit')).toBeInTheDocument()
-    screen.getByTitle(/Lift to L1/).parentElement!.focus()
+    screen.getByText(/Lift to L1/, { selector: 'title' }).parentElement!.focus()
     await userEvent.keyboard('{Enter}')
     expect(await screen.findByText('axial-bending')).toBeInTheDocument()
   })

@@ -273,7 +273,7 @@ describe('the sheet as an editor', () => {
       ],
     })
     await open()
-    await userEvent.click(screen.getByTitle(/Zone T10/).parentElement!)
+    await userEvent.click(screen.getByText(/Zone T10/, { selector: 'title' }).parentElement!)
     await userEvent.click(screen.getByRole('button', { name: 'Why these?' }))
     expect(await screen.findByText('20 % heavier')).toBeInTheDocument()
     await userEvent.click(screen.getAllByRole('button', { name: 'use' })[1]!)

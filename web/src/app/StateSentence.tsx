@@ -25,16 +25,20 @@ export function StateSentence({ live: { state, reachable, waiting } }: { live: L
           <b>{grouped(t.members)}</b> {t.members === 1 ? 'member' : 'members'} in <b>{grouped(t.lines)}</b>{' '}
           {t.lines === 1 ? 'line or stack' : 'lines and stacks'}
           {t.overstressed > 0 && (
-            <span className="over-ink">
-              {' '}
-              · <b>{t.overstressed}</b> overstressed
-            </span>
+            <Tooltip title="A strength is exceeded: bending, shear, torsion or axial force with bending over 1.00">
+              <span className="over-ink" tabIndex={0}>
+                {' '}
+                · <b>{t.overstressed}</b> overstressed
+              </span>
+            </Tooltip>
           )}
           {t.failing > 0 && (
-            <span className="over-ink">
-              {' '}
-              · <b>{t.failing}</b> failing
-            </span>
+            <Tooltip title="Strong enough, but another requirement is not met: deflection, spacing, anchorage, detailing or scope">
+              <span className="over-ink" tabIndex={0}>
+                {' '}
+                · <b>{t.failing}</b> failing
+              </span>
+            </Tooltip>
           )}
           {t.overstressed + t.failing === 0 && ' · all satisfied'}
           {t.notes > 0 && (

@@ -10,7 +10,7 @@ export const SHADES = [
   { value: 'bending', label: 'bending', says: 'Bending of beams' },
   { value: 'shear', label: 'shear with torsion', says: 'Shear and torsion: stirrups and concrete' },
   { value: 'axial', label: 'axial with bending', says: 'Columns' },
-  { value: 'deflection', label: 'deflection', says: 'Deflection or span to depth' },
+  { value: 'deflection', label: 'deflection', says: 'Deflection, or minimum depth where none is computed' },
   {
     value: 'detailing',
     label: 'detailing',

@@ -322,7 +322,7 @@ export const codes: Catalogue[] = [
       field('fyMpa', 'materials', 'Longitudinal bars, fy', 'stress', 200, 700),
       field('beamCoverMm', 'cover', 'Cover of beams', 'length', 10, 150, 'Clear, to the stirrups.'),
       field('redistribution', 'frame', 'Redistribution of beam moments', 'part', 0, 0.2),
-      field('bandFrom', 'advice', 'Use of strength from', 'part', 0, 1),
+      field('bandFrom', 'advice', 'Target utilisation from', 'part', 0, 1),
       field('practicalCap', 'bars', 'Practical steel cap of columns', 'part', 0.01, 0.08),
       field('legsMost', 'stirrups', 'Most legs', 'count', 2, 12),
       field('liveDeflection', 'deflection', 'Live load, span over', 'number', 100, 2000),

@@ -9,8 +9,8 @@ export function CheckTable({ checks, onPick }: { checks: Check[]; onPick?: (c: C
       <thead>
         <tr>
           <th>check</th>
-          <th className="num">needs</th>
-          <th className="num">has</th>
+          <th className="num">demand</th>
+          <th className="num">capacity</th>
           <th className="num">util.</th>
         </tr>
       </thead>

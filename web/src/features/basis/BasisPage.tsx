@@ -111,12 +111,12 @@ export function BasisPage({ id, state }: { id: string; state?: State }) {
           </Row>
           {code.ductility.length > 1 && (
             <Row
-              name="Rules for earthquakes"
+              name="Seismic detailing"
               help="Beams that end at columns: strengths in proportion, hoops, shear from the strength of the ends, hooks and laps. Columns and joints are designed without them."
             >
               <Select
                 value={b.ductility}
-                aria-label="Rules for earthquakes"
+                aria-label="Seismic detailing"
                 style={{ width: 190 }}
                 onChange={(ductility) => set({ ductility })}
                 options={code.ductility}
@@ -143,12 +143,12 @@ export function BasisPage({ id, state }: { id: string; state?: State }) {
           />
           {numbers('bars')}
           <Row
-            name="Bars in pairs"
+            name="Bundled bars"
             help="Two bars touch, one above the other, where bars do not fit singly in the layers allowed."
           >
             <Select
               value={b.bundles ? 'yes' : 'no'}
-              aria-label="Bars in pairs"
+              aria-label="Bundled bars"
               style={{ width: 190 }}
               onChange={(v) => set({ bundles: v === 'yes' })}
               options={[

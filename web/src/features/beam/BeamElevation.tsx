@@ -109,7 +109,7 @@ export function BeamElevation(p: Props) {
         const runs = bySpan(beam, g.from, g.to)
         const y = (span: number) => level(g.face, offset, span)
         const picked = p.pick?.part === 'bars' && p.pick.index === i
-        const words = `${g.count}${g.size} ${g.face}, layer ${g.layer}${g.pairs ? ', in pairs' : ''}${g.through ? ', through' : ''}${g.laps.length ? `, ${g.laps.length === 1 ? 'one lap' : `${g.laps.length} laps`}` : ''}`
+        const words = `${g.count}${g.size} ${g.face}, layer ${g.layer}${g.pairs ? ', bundled' : ''}${g.through ? ', through' : ''}${g.laps.length ? `, ${g.laps.length === 1 ? 'one lap' : `${g.laps.length} laps`}` : ''}`
         const hook = g.face === 'top' ? 9 : -9
         const first = runs[0]!
         const last = runs[runs.length - 1]!

@@ -161,7 +161,7 @@ export function BeamSheet({ id, beam: stored, units, state }: { id: string; beam
         </div>
         <BeamSections beam={beam} />
       </div>
-      <aside className="side" tabIndex={0} aria-label="Checks and calculation">
+      <aside className="side" tabIndex={0} aria-label="Checks beside the drawing">
         <div className="readout" aria-label="Readings at the cursor">
           <span>M+</span>
           <b>{force(momentIn(point.mPos, units))}</b>

@@ -62,7 +62,7 @@ export function ColumnSheet({ id, column, units }: { id: string; column: Column;
           <DemandTable demands={interaction.data.demands} picked={demand} units={units} onPick={setPicked} />
         )}
       </div>
-      <aside className="side" tabIndex={0} aria-label="Checks and calculation">
+      <aside className="side" tabIndex={0} aria-label="Checks beside the drawing">
         <h2>Lift to {lift.storey || 'top'}</h2>
         <FindingList findings={lift.findings} />
         <CheckTable checks={lift.checks} />

@@ -24,8 +24,8 @@ export function Connections(p: PartProps) {
         <thead>
           <tr>
             <th>member</th>
-            <th>lets go at its start</th>
-            <th>lets go at its end</th>
+            <th>start releases</th>
+            <th>end releases</th>
           </tr>
         </thead>
         <tbody>

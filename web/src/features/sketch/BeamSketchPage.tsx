@@ -20,7 +20,7 @@ const STANDS = [
   { value: 'columns', label: 'columns' },
 ]
 const KINDS = [
-  { value: 'distributed', label: 'spread' },
+  { value: 'distributed', label: 'distributed' },
   { value: 'point', label: 'point' },
   { value: 'moment', label: 'moment' },
 ]
@@ -252,7 +252,7 @@ export function BeamSketchPage({ mode, onMode }: { mode: Mode; onMode: () => voi
                 <th>kind</th>
                 <th className="num">from, {length}</th>
                 <th className="num">to</th>
-                <th className="num" title={`${line} spread, ${force} at a point, ${moment} as a moment`}>
+                <th className="num" title={`${line} distributed, ${force} at a point, ${moment} as a moment`}>
                   size
                 </th>
                 <th className="num" title="At the far end of a varying load">

@@ -16,14 +16,14 @@ const COLUMNS: {
   unit: 'force' | 'moment' | 'line'
 }[] = [
   { key: 'axial', name: 'axial', says: 'Downwards at the head', unit: 'force' },
-  { key: 'hx', name: 'push X', says: 'Of the head along X', unit: 'force' },
-  { key: 'hy', name: 'push Y', says: 'Of the head along Y', unit: 'force' },
+  { key: 'hx', name: 'lateral X', says: 'Lateral force on the head along X', unit: 'force' },
+  { key: 'hy', name: 'lateral Y', says: 'Lateral force on the head along Y', unit: 'force' },
   { key: 'mxHead', name: 'Mx head', says: 'Moment at the head about X', unit: 'moment' },
   { key: 'myHead', name: 'My head', says: 'Moment at the head about Y', unit: 'moment' },
   { key: 'mxFoot', name: 'Mx foot', says: 'Moment at the foot about X', unit: 'moment' },
   { key: 'myFoot', name: 'My foot', says: 'Moment at the foot about Y', unit: 'moment' },
-  { key: 'qx', name: 'spread X', says: 'Along X over the height', unit: 'line' },
-  { key: 'qy', name: 'spread Y', says: 'Along Y over the height', unit: 'line' },
+  { key: 'qx', name: 'distributed X', says: 'Along X over the height', unit: 'line' },
+  { key: 'qy', name: 'distributed Y', says: 'Along Y over the height', unit: 'line' },
 ]
 
 /** A single column drawn up on one page. */

@@ -111,7 +111,7 @@ export function SketchFrame<T extends BeamSketch | ColumnSketch>(p: Props<T>) {
               </button>
             </Tooltip>
             <button type="button" className="pill button" onClick={p.draft.reset}>
-              Start afresh
+              Reset
             </button>
           </div>
           {p.children}

@@ -137,7 +137,7 @@ describe('the page of a column', () => {
         <ColumnSketchPage mode="light" onMode={() => {}} />
       </Around>,
     )
-    const field = await screen.findByLabelText('push Y in W')
+    const field = await screen.findByLabelText('lateral Y in W')
     await userEvent.clear(field)
     await userEvent.type(field, '12')
     await waitFor(() =>

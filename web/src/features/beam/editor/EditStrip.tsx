@@ -271,9 +271,9 @@ function SideFields({ beam, span, onSave }: Props & { span: number }) {
   return (
     <>
       <b>Side bars</b>
-      <Field words="a face">
+      <Field words="per face">
         <Stepper
-          words="Side bars a face"
+          words="Side bars per face"
           value={s?.perFace ?? 0}
           least={0}
           most={20}

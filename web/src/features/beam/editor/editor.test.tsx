@@ -182,7 +182,7 @@ describe('the sheet as an editor', () => {
     await userEvent.click(await open())
     await userEvent.click(screen.getByRole('button', { name: 'Pairs' }))
     await waitFor(() => expect(sent.at(-1)!.hand.faces.bottom![1]).toMatchObject({ count: 3, pairs: true }))
-    expect(await screen.findByRole('button', { name: '3T20 bottom, layer 1, in pairs' })).toBeInTheDocument()
+    expect(await screen.findByRole('button', { name: '3T20 bottom, layer 1, bundled' })).toBeInTheDocument()
     await userEvent.click(screen.getByRole('button', { name: 'Pairs' }))
     await waitFor(() => expect(sent.at(-1)!.hand.faces.bottom![1]).toMatchObject({ pairs: false }))
   })

@@ -82,7 +82,7 @@ class AuditTest {
 
     @Test
     void generatedBuildingsByEveryCode() {
-        int frames = Sweep.of(18, 150);
+        int frames = Sweep.of(10, 150);
         List<String> differences = java.util.Collections.synchronizedList(new ArrayList<>());
         int read = IntStream.range(0, 3 * frames)
                 .parallel()

@@ -14,12 +14,11 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.regex.Pattern;
-import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.BeforeEach;
 
-/** The packaged application and Chromium, started once for the tests of a class; every test has a page of its own. */
+/** The packaged application and Chromium, started once for all tests; every class has a demo project of its own, every test a page of its own. */
 abstract class BrowserTest {
     private static Application application;
     private static Playwright playwright;
@@ -29,7 +28,12 @@ abstract class BrowserTest {
 
     @BeforeAll
     static void start() throws Exception {
+        if (application != null) {
+            application.demoAgain();
+            return;
+        }
         application = new Application();
+        Runtime.getRuntime().addShutdownHook(new Thread(BrowserTest::stop));
         com.microsoft.playwright.assertions.PlaywrightAssertions.setDefaultAssertionTimeout(20_000);
         playwright = Playwright.create(
                 new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));
@@ -49,14 +53,11 @@ abstract class BrowserTest {
                                 "--disable-sync")));
     }
 
-    @AfterAll
-    static void stop() throws Exception {
+    private static void stop() {
         if (playwright != null) {
             playwright.close();
         }
-        if (application != null) {
-            application.close();
-        }
+        application.close();
     }
 
     @BeforeEach

@@ -114,7 +114,7 @@ class CagePathTest extends BrowserTest {
         open("L1-B01");
         assertThat(page.getByText("strength of the ends dash-dotted")).hasCount(0);
         page.locator(".rail").getByText("Basis").click();
-        page.getByLabel("Rules for earthquakes", new Page.GetByLabelOptions().setExact(true))
+        page.getByLabel("Seismic detailing", new Page.GetByLabelOptions().setExact(true))
                 .click();
         page.locator(".ant-select-dropdown:visible .ant-select-item-option")
                 .getByText("special frames (18.6)")
@@ -124,7 +124,7 @@ class CagePathTest extends BrowserTest {
         assertThat(page.getByText("strength of the ends dash-dotted")).isVisible();
         assertThat(page.getByText("Spacing of hoops").first()).isVisible();
         page.locator(".rail").getByText("Basis").click();
-        page.getByLabel("Rules for earthquakes", new Page.GetByLabelOptions().setExact(true))
+        page.getByLabel("Seismic detailing", new Page.GetByLabelOptions().setExact(true))
                 .click();
         page.locator(".ant-select-dropdown:visible .ant-select-item-option")
                 .getByText("none", new Locator.GetByTextOptions().setExact(true))
@@ -141,7 +141,7 @@ class CagePathTest extends BrowserTest {
         assertThat(page.locator(".bar.picked")).hasCount(1);
         page.waitForResponse(
                 r -> r.url().endsWith("/hand"), () -> button("Pairs").click());
-        assertThat(page.locator(".bar.picked")).hasAttribute("aria-label", Pattern.compile("in pairs"));
+        assertThat(page.locator(".bar.picked")).hasAttribute("aria-label", Pattern.compile("bundled"));
         page.waitForResponse(
                 r -> r.url().endsWith("/hand"),
                 () -> button("Bent at the left end").click());

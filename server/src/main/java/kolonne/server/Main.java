@@ -7,6 +7,7 @@ import kolonne.server.command.DemoCommand;
 import kolonne.server.command.DesignCommand;
 import kolonne.server.command.SectionCommand;
 import kolonne.server.command.ServeCommand;
+import picocli.AutoComplete;
 import picocli.CommandLine;
 
 /** The {@code kolonne} command. */
@@ -22,7 +23,9 @@ import picocli.CommandLine;
             CheckCommand.class,
             SectionCommand.class,
             ConvertCommand.class,
-            DemoCommand.class
+            DemoCommand.class,
+            CommandLine.HelpCommand.class,
+            AutoComplete.GenerateCompletion.class
         })
 public final class Main implements Runnable {
     @CommandLine.Spec

@@ -103,7 +103,7 @@ public record BasisField(
             new BasisField(
                     "bandFrom",
                     Part.ADVICE,
-                    "Use of strength from",
+                    "Target utilisation from",
                     Kind.PART,
                     0,
                     1,
@@ -112,7 +112,7 @@ public record BasisField(
             new BasisField(
                     "bandTo",
                     Part.ADVICE,
-                    "Use of strength up to",
+                    "Target utilisation up to",
                     Kind.PART,
                     0.3,
                     1,
@@ -166,7 +166,7 @@ public record BasisField(
             new BasisField(
                     "layersMost",
                     Part.BARS,
-                    "Layers a face",
+                    "Layers per face",
                     Kind.COUNT,
                     1,
                     3,
@@ -220,7 +220,7 @@ public record BasisField(
             new BasisField(
                     "zonesMost",
                     Part.STIRRUPS,
-                    "Zones a span",
+                    "Zones per span",
                     Kind.COUNT,
                     1,
                     3,

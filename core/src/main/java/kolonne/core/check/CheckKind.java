@@ -82,10 +82,10 @@ public enum CheckKind {
             Cause.ANCHORAGE,
             Quantity.LENGTH,
             "Have longer bars delivered, or lap them elsewhere."),
-    PAIR_SIZE("pair-size", "Size of bars in pairs", Cause.BARS_DO_NOT_FIT, Quantity.LENGTH),
+    PAIR_SIZE("pair-size", "Size of bundled bars", Cause.BARS_DO_NOT_FIT, Quantity.LENGTH),
     PAIR_ENDS(
             "pair-ends",
-            "Ends of bars in pairs",
+            "Ends of bundled bars",
             Cause.ANCHORAGE,
             Quantity.LENGTH,
             "Let one bar of each two run on further."),
@@ -137,7 +137,7 @@ public enum CheckKind {
     HOOP_SPACING("hoop-spacing", "Spacing of hoops", Cause.STIRRUP_SPACING, Quantity.LENGTH),
     DUCTILE_SPACING("ductile-spacing", "Stirrup spacing of the frame", Cause.STIRRUP_SPACING, Quantity.LENGTH),
     // Serviceability of beams
-    SPAN_TO_DEPTH("span-to-depth", "Span to depth", Cause.DEFLECTION, Quantity.LENGTH),
+    SPAN_TO_DEPTH("span-to-depth", "Minimum depth", Cause.DEFLECTION, Quantity.LENGTH),
     DEFLECTION_TOTAL("deflection-total", "Deflection under sustained load", Cause.DEFLECTION, Quantity.DEFLECTION),
     DEFLECTION_LIVE("deflection-live", "Immediate deflection, live load", Cause.DEFLECTION, Quantity.DEFLECTION),
     DEFLECTION_LASTING("deflection-lasting", "Deflection after partitions", Cause.DEFLECTION, Quantity.DEFLECTION),

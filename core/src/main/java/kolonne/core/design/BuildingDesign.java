@@ -128,8 +128,7 @@ public record BuildingDesign(
                     .ifPresent(rules -> out.add(Finding.note(
                             "frame.ductile-columns",
                             "frame",
-                            "The rules for frames in earthquakes are "
-                                    + "applied to beams only; columns and joints are designed without them.",
+                            "Seismic detailing is applied to beams only; columns and joints are designed without it.",
                             "Check columns, joints and the ratio of their strengths by hand (" + rules.columnsClause()
                                     + ").")));
         }

@@ -82,8 +82,8 @@ public final class TorsionRelief {
     public record All(List<Relieved> lines, Analysis after) {}
 
     /**
-     * Relieves every line whose torque passes its cracking torque and comes from compatibility, all in one frame: factors are lowered together
-     * until no line passes, since what one line sheds another may take.
+     * Relieves every line whose torque passes its cracking torque and comes from compatibility, all in one frame, since what one line sheds another may
+     * take: factors are moved together until each line is at its cracking torque, as it would be if it were relieved alone.
      */
     public static All all(Analysis a, List<Line> lines) {
         List<Line> over = new ArrayList<>();
@@ -95,15 +95,14 @@ public final class TorsionRelief {
                 found.add(r.kind());
             }
         }
-        double[] factors = new double[over.size()];
-        for (int i = 0; i < factors.length; i++) {
-            factors[i] = of(a, over.get(i)).present();
+        double[] start = new double[over.size()];
+        for (int i = 0; i < start.length; i++) {
+            start[i] = of(a, over.get(i)).present();
         }
-        double[] start = factors.clone();
-        Analysis now = a;
-        for (int step = 0; step < 2 * MOST_STEPS && lower(over, found, factors, now); step++) {
-            now = with(a, over, found, factors);
-        }
+        Together t = new Together(a, over, found, start);
+        t.relieve();
+        double[] factors = t.factors;
+        Analysis now = t.now;
         List<Relieved> out = new ArrayList<>();
         for (int i = 0; i < factors.length; i++) {
             double relieved = of(a, over.get(i)).torque(now);
@@ -119,19 +118,81 @@ public final class TorsionRelief {
         return new All(out, now);
     }
 
-    /** Lowers the factor of every line that still passes its cracking torque; whether there was one. */
-    private static boolean lower(List<Line> lines, List<Found> found, double[] factors, Analysis now) {
-        boolean any = false;
-        for (int i = 0; i < factors.length; i++) {
-            double torque = of(now, lines.get(i)).torque(now);
-            double ratio = lines.get(i).cracking() / torque;
-            if (found.get(i).kind() == Kind.COMPATIBILITY && ratio < 1 && factors[i] > ALMOST_NONE) {
-                // the torque falls less than in proportion to the factor
-                factors[i] = Math.max(ALMOST_NONE, factors[i] * Math.pow(ratio * (1 - NEAR / 2), 1.5));
-                any = true;
+    /** Many lines relieved in one frame, each to its own cracking torque as closely as one alone would be. */
+    private static final class Together {
+        /** How the torque falls with the factor, to begin with: less than in proportion. */
+        private static final double USUAL = 2 / 3.0;
+
+        private final Analysis before;
+        private final List<Line> lines;
+        private final List<Found> found;
+        private final double[] start;
+        private final double[] factors;
+        private final double[] torques;
+        private final double[] powers;
+        private Analysis now;
+
+        Together(Analysis before, List<Line> lines, List<Found> found, double[] start) {
+            this.before = before;
+            this.lines = lines;
+            this.found = found;
+            this.start = start;
+            factors = start.clone();
+            torques = new double[start.length];
+            powers = new double[start.length];
+            java.util.Arrays.fill(powers, USUAL);
+            now = before;
+            look();
+        }
+
+        private void look() {
+            for (int i = 0; i < torques.length; i++) {
+                torques[i] = of(now, lines.get(i)).torque(now);
             }
         }
-        return any;
+
+        void relieve() {
+            for (int step = 0; step < 2 * MOST_STEPS && move(false); step++) {
+                solve();
+            }
+            // what others shed in the last step may have lifted one over its cracking torque again
+            for (int step = 0; step < MOST_STEPS && move(true); step++) {
+                solve();
+            }
+        }
+
+        private void solve() {
+            double[] was = torques.clone();
+            double[] factorsThen = then;
+            now = with(before, lines, found, factors);
+            look();
+            for (int i = 0; i < factors.length; i++) {
+                double moved = Math.log(factors[i] / factorsThen[i]);
+                if (Math.abs(moved) > 0.02) {
+                    powers[i] = Math.max(0.2, Math.min(1.5, Math.log(torques[i] / was[i]) / moved));
+                }
+            }
+        }
+
+        private double[] then;
+
+        /** Moves the factor of every line that is not at its cracking torque yet; whether there was one. */
+        private boolean move(boolean downOnly) {
+            then = factors.clone();
+            boolean any = false;
+            for (int i = 0; i < factors.length; i++) {
+                double wanted = lines.get(i).cracking() * (1 - NEAR / 2);
+                boolean over = torques[i] > lines.get(i).cracking();
+                boolean under = torques[i] < lines.get(i).cracking() * (1 - NEAR) && factors[i] < start[i] && !downOnly;
+                boolean room = over ? factors[i] > ALMOST_NONE : factors[i] < start[i];
+                if (found.get(i).kind() == Kind.COMPATIBILITY && (over || under) && room) {
+                    double f = factors[i] * Math.pow(wanted / torques[i], 1 / powers[i]);
+                    factors[i] = Math.max(ALMOST_NONE, Math.min(start[i], f));
+                    any |= factors[i] != then[i];
+                }
+            }
+            return any;
+        }
     }
 
     private static Analysis with(Analysis a, List<Line> lines, List<Found> found, double[] factors) {

@@ -7,6 +7,8 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 import java.util.List;
 import java.util.Set;
 import java.util.stream.Collectors;
+import java.util.stream.LongStream;
+import kolonne.core.Sweep;
 import kolonne.core.analysis.Analysis;
 import kolonne.core.analysis.FrameAnalysis;
 import kolonne.core.basis.Basis;
@@ -30,7 +32,7 @@ import kolonne.core.schedule.Schedules;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
-import org.junit.jupiter.params.provider.ValueSource;
+import org.junit.jupiter.params.provider.MethodSource;
 
 /** What must hold of every designed building. */
 class DesignPropertiesTest {
@@ -236,8 +238,13 @@ class DesignPropertiesTest {
                 .anyMatch(f -> f.code().equals("column.planted")));
     }
 
+    /** Whole buildings take half a minute each: one in every run, more in the long one. */
+    static LongStream seeds() {
+        return LongStream.rangeClosed(1, Sweep.of(1, 6));
+    }
+
     @ParameterizedTest
-    @ValueSource(longs = {1, 2, 3})
+    @MethodSource("seeds")
     void otherBuildingsAreDesignedWithoutAThirdState(long seed) {
         Analysis a =
                 FrameAnalysis.solve(new BuildingIndex(DemoBuilding.generate(new DemoOptions(seed, 6, 6, 4, true))));

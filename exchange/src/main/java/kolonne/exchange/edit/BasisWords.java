@@ -25,8 +25,8 @@ final class BasisWords {
             Map.entry("swayX", "Sway along X"),
             Map.entry("swayY", "Sway along Y"),
             Map.entry("slabFlanges", "Flanges of beams from the slabs"),
-            Map.entry("bundles", "Bars in pairs"),
-            Map.entry("ductility", "Ductility of the frame"));
+            Map.entry("bundles", "Bundled bars"),
+            Map.entry("ductility", "Seismic detailing"));
     private static final String NATIONAL = "national/";
 
     private BasisWords() {}

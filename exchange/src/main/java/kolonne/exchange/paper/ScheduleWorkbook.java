@@ -2,12 +2,16 @@ package kolonne.exchange.paper;
 
 import java.io.IOException;
 import java.io.OutputStream;
+import java.math.BigDecimal;
+import java.math.RoundingMode;
 import kolonne.core.design.BuildingDesign;
 import org.apache.poi.ss.usermodel.Cell;
 import org.apache.poi.ss.usermodel.CellStyle;
 import org.apache.poi.ss.usermodel.Font;
+import org.apache.poi.ss.usermodel.PrintSetup;
 import org.apache.poi.ss.usermodel.Row;
 import org.apache.poi.ss.usermodel.Sheet;
+import org.apache.poi.ss.util.CellRangeAddress;
 import org.apache.poi.xssf.streaming.SXSSFWorkbook;
 
 /** The schedules as a workbook, one sheet a table; numbers are numbers, texts are never formulas. */
@@ -17,21 +21,46 @@ public final class ScheduleWorkbook {
     private ScheduleWorkbook() {}
 
     public static void write(BuildingDesign d, OutputStream out) throws IOException {
+        String name = d.analysis().index().building().name();
         try (SXSSFWorkbook book = new SXSSFWorkbook(200)) {
             Font bold = book.createFont();
             bold.setBold(true);
             CellStyle head = book.createCellStyle();
             head.setFont(bold);
             for (ScheduleTables.Table t : ScheduleTables.all(d)) {
-                sheet(book, t, head);
+                sheet(book, t, head, name);
             }
             book.write(out);
         }
     }
 
-    private static void sheet(SXSSFWorkbook book, ScheduleTables.Table t, CellStyle head) {
+    /** Landscape, as wide as the page, headings on every page, a filter, the project in the header and pages in the footer. */
+    private static void asAnOfficePrints(Sheet sheet, ScheduleTables.Table t, String name) {
+        sheet.getPrintSetup().setLandscape(true);
+        sheet.getPrintSetup().setPaperSize(PrintSetup.A4_PAPERSIZE);
+        sheet.setFitToPage(true);
+        sheet.getPrintSetup().setFitWidth((short) 1);
+        sheet.getPrintSetup().setFitHeight((short) 0);
+        sheet.setRepeatingRows(new CellRangeAddress(0, 0, 0, t.columns().size() - 1));
+        sheet.setAutoFilter(
+                new CellRangeAddress(0, t.rows().size(), 0, t.columns().size() - 1));
+        // an ampersand begins a code of the header's own
+        sheet.getHeader().setLeft(name.replace("&", "&&"));
+        sheet.getHeader().setRight(t.title());
+        sheet.getFooter().setRight("page &P of &N");
+    }
+
+    /** A number without the digits that only the machine has; sums still hold. */
+    private static double rounded(double v) {
+        return Double.isFinite(v)
+                ? BigDecimal.valueOf(v).setScale(6, RoundingMode.HALF_UP).doubleValue()
+                : v;
+    }
+
+    private static void sheet(SXSSFWorkbook book, ScheduleTables.Table t, CellStyle head, String name) {
         Sheet sheet = book.createSheet(t.title());
         sheet.createFreezePane(0, 1);
+        asAnOfficePrints(sheet, t, name);
         CellStyle[] styles = new CellStyle[t.columns().size()];
         Row first = sheet.createRow(0);
         for (int c = 0; c < styles.length; c++) {
@@ -52,7 +81,7 @@ public final class ScheduleWorkbook {
                 Object v = t.rows().get(r).get(c);
                 Cell cell = row.createCell(c);
                 if (v instanceof Double n) {
-                    cell.setCellValue(n);
+                    cell.setCellValue(rounded(n));
                     if (styles[c] != null) {
                         cell.setCellStyle(styles[c]);
                     }

@@ -4,8 +4,12 @@ import java.io.IOException;
 import java.io.OutputStream;
 import java.util.ArrayList;
 import java.util.Collection;
+import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
+import java.util.Set;
 import java.util.TreeSet;
 import kolonne.core.basis.Basis;
 import kolonne.core.beam.check.BeamCheck;
@@ -24,6 +28,10 @@ import kolonne.core.schedule.Schedules;
 
 /** The utilisation report: summary, causes, every member's governing checks, calculation sheets of chosen members. */
 public final class UtilisationReport {
+    /** Members from which on a note is printed once for all of them. */
+    private static final int SHARED = 3;
+
+    private final Map<String, Set<String>> shared = new LinkedHashMap<>();
     private final BuildingDesign d;
     private final boolean us;
     private final PdfPaper paper;
@@ -109,6 +117,7 @@ public final class UtilisationReport {
                 new PdfPaper.Column("combination", 92, false),
                 new PdfPaper.Column("", 52, false),
                 new PdfPaper.Column("util.", 35, true));
+        shareNotes();
         paper.heading("Beam lines", 12);
         List<List<PdfPaper.Cell>> beams = new ArrayList<>();
         d.beams()
@@ -137,9 +146,59 @@ public final class UtilisationReport {
                                 l.findings(),
                                 lifts)));
         paper.table(columns, lifts, 7.5f);
+        sharedNotes();
     }
 
-    private static void row(
+    /** A note without its place: many members may have the same. */
+    private static String key(Finding f) {
+        return f.what() + "\n" + f.mend() + "\n" + f.clause();
+    }
+
+    /** Finds the notes that several members share; they are printed once, with their marks. */
+    private void shareNotes() {
+        Map<String, Set<String>> marks = new LinkedHashMap<>();
+        d.beams().forEach(b -> collect(b.line().mark(), b.findings(), marks));
+        d.columns()
+                .forEach(c -> c.lifts()
+                        .forEach(l ->
+                                collect(c.stack().mark() + " to " + l.lift().storey(), l.findings(), marks)));
+        marks.forEach((k, m) -> {
+            if (m.size() >= SHARED) {
+                shared.put(k, m);
+            }
+        });
+    }
+
+    private static void collect(String mark, List<Finding> findings, Map<String, Set<String>> marks) {
+        findings.stream()
+                .filter(f -> f.severity() == Severity.NOTE)
+                .forEach(f -> marks.computeIfAbsent(key(f), k -> new LinkedHashSet<>())
+                        .add(mark));
+    }
+
+    private void sharedNotes() throws IOException {
+        if (shared.isEmpty()) {
+            return;
+        }
+        paper.heading("Notes that several share", 12);
+        List<List<PdfPaper.Cell>> rows = new ArrayList<>();
+        shared.forEach((k, marks) -> {
+            String[] part = k.split("\n", -1);
+            rows.add(List.of(
+                    PdfPaper.Cell.of(part[0] + " " + part[1]),
+                    PdfPaper.Cell.of(part[2]),
+                    PdfPaper.Cell.of(marks.size() + ": " + String.join(", ", marks))));
+        });
+        paper.table(
+                List.of(
+                        new PdfPaper.Column("note", 230, false),
+                        new PdfPaper.Column("clause", 60, false),
+                        new PdfPaper.Column("where", 221, false)),
+                rows,
+                7.5f);
+    }
+
+    private void row(
             String mark,
             String storey,
             String section,
@@ -157,7 +216,7 @@ public final class UtilisationReport {
                 new PdfPaper.Cell("", over, c.utilisation()),
                 new PdfPaper.Cell(String.format(Locale.ROOT, "%.2f", c.utilisation()), over, -1)));
         for (Finding f : findings) {
-            if (f.severity() != Severity.INFO) {
+            if (f.severity() != Severity.INFO && !shared.containsKey(key(f))) {
                 out.add(List.of(
                         PdfPaper.Cell.of(""),
                         new PdfPaper.Cell(f.severity().word(), f.severity() == Severity.FAILS, -1),

@@ -11,37 +11,38 @@ import kolonne.core.design.BuildingDesign;
 import kolonne.core.model.Building;
 import kolonne.core.model.Combination;
 
-/** Tables of results as CSV. Numbers in SI: mm, rad, kN, kNm; a comma in a name is quoted. */
+/** Tables of results as CSV. Forces and displacements in SI: mm, rad, kN, kNm; a comma in a name is quoted. */
 public final class ResultsCsv {
     private ResultsCsv() {}
 
-    /** One line a check. */
+    /** One line a check, in the units of the basis; begins with the mark of UTF-8. */
     public static void checks(BuildingDesign d, Writer out) throws IOException {
-        out.write("mark,part,check,cause,demand,capacity,unit,utilisation,satisfied,combination,place,clause\n");
+        // spreadsheets take a file for UTF-8 only where it says so
+        out.write("\uFEFFmark,part,check,cause,demand,capacity,unit,utilisation,satisfied,combination,place,clause\n");
         for (BeamDesign b : d.beams()) {
             for (CheckResult c : b.checks()) {
-                check(b.line().mark(), c, out);
+                check(b.line().mark(), c, d.basis().usUnits(), out);
             }
         }
         for (ColumnDesign q : d.columns()) {
             for (ColumnDesign.LiftDesign l : q.lifts()) {
                 for (CheckResult c : l.checks()) {
-                    check(q.stack().mark(), c, out);
+                    check(q.stack().mark(), c, d.basis().usUnits(), out);
                 }
             }
         }
     }
 
-    private static void check(String mark, CheckResult c, Writer out) throws IOException {
+    private static void check(String mark, CheckResult c, boolean us, Writer out) throws IOException {
         out.write(String.join(
                 ",",
                 text(mark),
                 Integer.toString(c.part() + 1),
                 c.kind().id(),
                 c.cause().id(),
-                number(c.quantity().display(c.demand(), false)),
-                number(c.quantity().display(c.capacity(), false)),
-                c.quantity().unit(false),
+                number(c.quantity().display(c.demand(), us)),
+                number(c.quantity().display(c.capacity(), us)),
+                c.quantity().unit(us),
                 String.format(Locale.ROOT, "%.4f", c.utilisation()),
                 Boolean.toString(c.satisfied()),
                 text(c.combination()),

@@ -9,7 +9,9 @@ import com.fasterxml.jackson.databind.ObjectMapper;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.StringWriter;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
 import kolonne.core.analysis.FrameAnalysis;
 import kolonne.core.basis.Basis;
@@ -239,7 +241,64 @@ class ResultsTest {
             assertEquals(
                     ScheduleTables.bars(design).rows().size(),
                     book.getSheet("Bar list").getLastRowNum());
+            for (org.apache.poi.ss.usermodel.Sheet s : book) {
+                assertTrue(s.getPrintSetup().getLandscape() && s.getFitToPage(), s.getSheetName());
+                assertEquals(1, s.getPrintSetup().getFitWidth());
+                assertEquals(0, s.getPrintSetup().getFitHeight(), "as many pages as it takes");
+                assertEquals(0, s.getRepeatingRows().getFirstRow());
+                assertEquals(
+                        design.analysis().index().building().name(),
+                        s.getHeader().getLeft());
+                assertTrue(((org.apache.poi.xssf.usermodel.XSSFSheet) s)
+                        .getCTWorksheet()
+                        .isSetAutoFilter());
+                for (org.apache.poi.ss.usermodel.Row row : s) {
+                    for (org.apache.poi.ss.usermodel.Cell cell : row) {
+                        if (cell.getCellType() == org.apache.poi.ss.usermodel.CellType.NUMERIC) {
+                            String digits = Double.toString(cell.getNumericCellValue());
+                            assertTrue(digits.length() < 16, digits + " in " + cell.getAddress());
+                        }
+                    }
+                }
+            }
         }
+    }
+
+    /** The demo has notes that many share: each is printed once, with their marks. */
+    @Test
+    void aNoteThatManyShareIsPrintedOnce() throws IOException {
+        Map<String, Integer> notes = new HashMap<>();
+        design.beams()
+                .forEach(b -> b.findings().stream()
+                        .filter(f -> f.severity() == kolonne.core.finding.Severity.NOTE)
+                        .forEach(f -> notes.merge(f.what(), 1, Integer::sum)));
+        String shared = notes.entrySet().stream()
+                .max(Map.Entry.comparingByValue())
+                .orElseThrow()
+                .getKey();
+        assertTrue(notes.get(shared) >= 3, "the building has a note that three lines share: " + notes);
+        ByteArrayOutputStream pdf = new ByteArrayOutputStream();
+        UtilisationReport.write(design, List.of(), pdf);
+        try (PDDocument d = Loader.loadPDF(pdf.toByteArray())) {
+            String text = new PDFTextStripper().getText(d).replaceAll("\\s+", " ");
+            assertTrue(text.contains("Notes that several share"));
+            String begins = shared.substring(0, Math.min(28, shared.length()));
+            assertEquals(1, text.split(java.util.regex.Pattern.quote(begins), -1).length - 1, begins);
+        }
+    }
+
+    @Test
+    void checksOpenInASpreadsheetInTheUnitsOfTheBasis() throws IOException {
+        StringWriter si = new StringWriter();
+        ResultsCsv.checks(design, si);
+        assertTrue(si.toString().startsWith("\uFEFFmark,part,check,"));
+        assertTrue(si.toString().contains(",kNm,") && !si.toString().contains(",kip·ft,"));
+        BuildingDesign us =
+                BuildingDesigner.design(design.analysis(), Basis.standard(true), BuildingDesigner.Progress.NONE);
+        StringWriter imperial = new StringWriter();
+        ResultsCsv.checks(us, imperial);
+        assertTrue(
+                imperial.toString().contains(",kip·ft,") && !imperial.toString().contains(",kNm,"));
     }
 
     @Test

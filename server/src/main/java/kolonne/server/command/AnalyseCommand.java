@@ -18,7 +18,9 @@ import picocli.CommandLine;
         description =
                 "Solves the frame and writes displacements, reactions and station forces of every case and combination as CSV.")
 public final class AnalyseCommand implements Callable<Integer> {
-    @CommandLine.Parameters(paramLabel = "MODEL", description = "Model file (.json, .zip) or folder of CSV tables.")
+    @CommandLine.Parameters(
+            paramLabel = "MODEL",
+            description = "Model file (.json, .zip), folder of CSV tables, or - for the standard input.")
     private Path model;
 
     @CommandLine.Option(names = "--out", paramLabel = "DIR", required = true, description = "Folder for the files.")

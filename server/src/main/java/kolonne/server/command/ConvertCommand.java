@@ -18,10 +18,16 @@ import picocli.CommandLine;
         mixinStandardHelpOptions = true,
         description = "Writes a model as JSON (.json), as a zip of CSV tables (.zip), or as a folder of them.")
 public final class ConvertCommand implements Callable<Integer> {
-    @CommandLine.Parameters(index = "0", paramLabel = "MODEL", description = "Model file or folder.")
+    @CommandLine.Parameters(
+            index = "0",
+            paramLabel = "MODEL",
+            description = "Model file or folder, or - for the standard input.")
     private Path model;
 
-    @CommandLine.Parameters(index = "1", paramLabel = "OUT", description = "File ending in .json or .zip, or a folder.")
+    @CommandLine.Parameters(
+            index = "1",
+            paramLabel = "OUT",
+            description = "File ending in .json or .zip, a folder, or - for JSON on the standard output.")
     private Path out;
 
     @CommandLine.Spec
@@ -37,9 +43,15 @@ public final class ConvertCommand implements Callable<Integer> {
         }
     }
 
+    /** The standard output in place of a file. */
+    static final String STREAM = "-";
+
     static void write(Building b, Path out) throws IOException {
         String name = out.getFileName().toString();
-        if (name.endsWith(".json")) {
+        if (name.equals(STREAM)) {
+            ModelWriter.json(b, System.out);
+            System.out.flush();
+        } else if (name.endsWith(".json")) {
             WholeFile.bytes(out, o -> ModelWriter.json(b, o));
         } else if (name.endsWith(".zip")) {
             WholeFile.bytes(out, o -> {

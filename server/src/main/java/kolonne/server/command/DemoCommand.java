@@ -1,6 +1,7 @@
 package kolonne.server.command;
 
 import java.io.IOException;
+import java.io.PrintWriter;
 import java.nio.file.Path;
 import java.util.concurrent.Callable;
 import kolonne.core.demo.DemoBuilding;
@@ -14,7 +15,9 @@ import picocli.CommandLine;
         mixinStandardHelpOptions = true,
         description = "Makes the Veldhaven building, or a plain frame of any size, as a model file.")
 public final class DemoCommand implements Callable<Integer> {
-    @CommandLine.Parameters(paramLabel = "OUT", description = "File ending in .json or .zip, or a folder.")
+    @CommandLine.Parameters(
+            paramLabel = "OUT",
+            description = "File ending in .json or .zip, a folder, or - for JSON on the standard output.")
     private Path out;
 
     @CommandLine.Option(
@@ -61,8 +64,12 @@ public final class DemoCommand implements Callable<Integer> {
         }
         Building b = DemoBuilding.generate(o);
         ConvertCommand.write(b, out);
-        spec.commandLine().getOut().println(b.members().size() + " members in " + out);
-        spec.commandLine().getOut().flush();
+        // what is written to the standard output stays a model
+        PrintWriter told = out.toString().equals(ConvertCommand.STREAM)
+                ? spec.commandLine().getErr()
+                : spec.commandLine().getOut();
+        told.println(b.members().size() + " members in " + out);
+        told.flush();
         return Input.SATISFIED;
     }
 }

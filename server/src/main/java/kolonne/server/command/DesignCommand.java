@@ -31,7 +31,9 @@ import picocli.CommandLine;
         description =
                 "Designs a building and writes results, reports and schedules. Exit status 0: all satisfied, 1: something fails, 2: bad input.")
 public final class DesignCommand implements Callable<Integer> {
-    @CommandLine.Parameters(paramLabel = "MODEL", description = "Model file (.json, .zip) or folder of CSV tables.")
+    @CommandLine.Parameters(
+            paramLabel = "MODEL",
+            description = "Model file (.json, .zip), folder of CSV tables, or - for the standard input.")
     private Path model;
 
     @CommandLine.Option(

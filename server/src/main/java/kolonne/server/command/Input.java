@@ -40,16 +40,41 @@ final class Input {
 
     private static Building model(Path path, PrintWriter err, Predicate<ModelReader.Read> serves)
             throws IOException, Bad {
-        if (!Files.exists(path)) {
-            err.println("There is no file " + path + ".");
-            throw new Bad();
-        }
-        ModelReader.Read read = ModelReader.read(path);
+        ModelReader.Read read = read(path);
         print(read.findings(), err);
         if (!serves.test(read)) {
             throw new Bad();
         }
         return read.building();
+    }
+
+    /** The standard input where the path is {@code -}. */
+    private static ModelReader.Read read(Path path) throws IOException {
+        if (path.toString().equals("-")) {
+            return ModelReader.read(System.in.readNBytes((int) ModelReader.LARGEST + 1));
+        }
+        return Files.exists(path)
+                ? ModelReader.read(path)
+                : new ModelReader.Read(
+                        null,
+                        List.of(Finding.fails(
+                                "file.missing", path.toString(), "There is no file " + path + ".", "Check the path.")));
+    }
+
+    /** All that is said of a model, read and solved. @return whether it is sound */
+    static boolean findings(Path path, List<Finding> out) throws IOException {
+        ModelReader.Read read = read(path);
+        out.addAll(read.findings());
+        if (!read.analysable()) {
+            return false;
+        }
+        try {
+            out.addAll(FrameAnalysis.solve(new BuildingIndex(read.building())).findings());
+            return true;
+        } catch (AnalysisFailed e) {
+            out.addAll(e.findings());
+            return false;
+        }
     }
 
     static Analysis analysis(Building b, PrintWriter err) throws Bad {

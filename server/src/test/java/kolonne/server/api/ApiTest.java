@@ -161,7 +161,7 @@ class ApiTest {
                 "kolonne-results",
                 designed("/api/projects/p1/exports/results.json").get("format").asText());
         assertTrue(
-                call("GET", "/api/projects/p1/exports/checks.csv", null).body().startsWith("mark,"));
+                call("GET", "/api/projects/p1/exports/checks.csv", null).body().startsWith("\uFEFFmark,"));
         problem(call("GET", "/api/projects/p1/exports/report.pdf?sheets=nothing", null), 404);
         assertEquals(
                 new String(MODEL, java.nio.charset.StandardCharsets.UTF_8),

@@ -121,6 +121,39 @@ class CommandLineTest {
         }
     }
 
+    private static String printed(java.util.concurrent.Callable<Integer> run, int status) throws Exception {
+        java.io.PrintStream out = System.out;
+        java.io.ByteArrayOutputStream kept = new java.io.ByteArrayOutputStream();
+        System.setOut(new java.io.PrintStream(kept, true, java.nio.charset.StandardCharsets.UTF_8));
+        try {
+            assertEquals(status, run.call());
+        } finally {
+            System.setOut(out);
+        }
+        return kept.toString(java.nio.charset.StandardCharsets.UTF_8);
+    }
+
+    @Test
+    void streamsAndJsonServeScripts() throws Exception {
+        Path model = demo();
+        String json = printed(() -> Main.run("check", model.toString(), "--json"), 0);
+        assertTrue(new ObjectMapper().readTree(json).get("sound").asBoolean());
+        Path bad = Files.writeString(dir.resolve("bad.json"), "{");
+        var told = new ObjectMapper().readTree(printed(() -> Main.run("check", bad.toString(), "--json"), 2));
+        assertEquals("file.truncated", told.get("findings").get(0).get("code").asText());
+        java.io.InputStream in = System.in;
+        System.setIn(Files.newInputStream(model));
+        try {
+            assertEquals(
+                    Files.readString(model).strip(),
+                    printed(() -> Main.run("convert", "-", "-"), 0).strip());
+        } finally {
+            System.setIn(in);
+        }
+        assertTrue(printed(() -> Main.run("help", "design"), 0).contains("--basis"));
+        assertTrue(printed(() -> Main.run("generate-completion"), 0).contains("_complete_kolonne"));
+    }
+
     @Test
     void answersForSectionsOnTheirOwn() throws IOException {
         Path list = Files.writeString(dir.resolve("s.json"), """

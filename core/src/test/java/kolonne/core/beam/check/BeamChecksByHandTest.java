@@ -427,7 +427,7 @@ class BeamChecksByHandTest {
                 step(l.explained(6000), "Vu / φVn").value(),
                 1e-4);
         for (String title : List.of(
-                "Stirrup spacing", "Clear distance, bottom bars", "Bottom bars into the support", "Span to depth")) {
+                "Stirrup spacing", "Clear distance, bottom bars", "Bottom bars into the support", "Minimum depth")) {
             assertTrue(steps.stream().anyMatch(s -> s.symbol().equals(title)), title + " in " + steps);
         }
         assertTrue(steps.stream().noneMatch(s -> s.symbol().equals("Flexure, bottom") && s.value() > 0));

@@ -97,10 +97,13 @@ final class Application implements AutoCloseable {
                 .build();
         String job = client.send(upload, HttpResponse.BodyHandlers.ofString()).body();
         String id = job.replaceAll("(?s).*\"id\":\"([^\"]+)\".*", "$1");
-        HttpRequest events = HttpRequest.newBuilder(URI.create(address + "api/jobs/" + id + "/events"))
-                .build();
-        // the stream ends with the job
-        String told = client.send(events, HttpResponse.BodyHandlers.ofString()).body();
+        HttpRequest ask =
+                HttpRequest.newBuilder(URI.create(address + "api/jobs/" + id)).build();
+        String told = job;
+        while (told.contains("\"phase\":\"running\"") || told.contains("\"phase\":\"waiting\"")) {
+            Thread.sleep(50);
+            told = client.send(ask, HttpResponse.BodyHandlers.ofString()).body();
+        }
         if (!told.contains("\"phase\":\"done\"")) {
             throw new IOException("the demo could not be imported again: " + told);
         }

@@ -29,6 +29,7 @@ export function QueryBox(p: {
     <div className="query">
       <TextBox
         inputRef={p.inputRef}
+        width="100%"
         type="search"
         list="query-words"
         value={draft}

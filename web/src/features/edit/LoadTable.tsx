@@ -101,7 +101,7 @@ export function LoadTable(p: PartProps & { cases: { id: string; name: string; se
               size="small"
               aria-label={`Kind of load ${i + 1}`}
               value={l.kind}
-              style={{ width: 92 }}
+              style={{ width: 112 }}
               options={KINDS}
               onChange={(kind) => put(i, { kind })}
             />

@@ -253,7 +253,7 @@ export function BeamSketchPage({ mode, onMode }: { mode: Mode; onMode: () => voi
                 <th className="num">from, {length}</th>
                 <th className="num">to</th>
                 <th className="num" title={`${line} distributed, ${force} at a point, ${moment} as a moment`}>
-                  size
+                  value
                 </th>
                 <th className="num" title="At the far end of a varying load">
                   at the end
@@ -297,7 +297,7 @@ export function BeamSketchPage({ mode, onMode }: { mode: Mode; onMode: () => voi
                       <Select
                         size="small"
                         aria-label={`Kind of load ${i + 1}`}
-                        style={{ width: 84 }}
+                        style={{ width: 108 }}
                         value={l.kind}
                         options={KINDS}
                         onChange={(kind) => load(i, { kind })}

@@ -22,7 +22,15 @@ export function CheckTable({ checks, onPick }: { checks: Check[]; onPick?: (c: C
             onClick={() => onPick?.(c)}
             title={`${c.clause} · ${c.place} ${c.combination}`}
           >
-            <td>{c.title}</td>
+            <td>
+              {onPick ? (
+                <button type="button" className="row-button">
+                  {c.title}
+                </button>
+              ) : (
+                c.title
+              )}
+            </td>
             <td className="num">{c.demand}</td>
             <td className="num">{c.capacity}</td>
             <td className="num">

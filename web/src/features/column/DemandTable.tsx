@@ -32,7 +32,11 @@ export function DemandTable(p: { demands: Demand[]; picked?: Demand; units: Unit
         <tbody>
           {shown.map((d, i) => (
             <tr key={i} aria-selected={d === p.picked} onClick={() => p.onPick(d)}>
-              <td>{d.combination}</td>
+              <td>
+                <button type="button" className="row-button">
+                  {d.combination}
+                </button>
+              </td>
               <td>{d.place}</td>
               <td className="num">{force(forceIn(d.p, p.units))}</td>
               <td className="num">{force(momentIn(d.mx, p.units))}</td>

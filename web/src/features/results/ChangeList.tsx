@@ -44,7 +44,28 @@ export function ChangeList({
         <span className="num">after</span>
         <span className="num">change</span>
       </div>
-      <div className="rows" ref={parent} role="listbox" aria-label="Changed members">
+      <div
+        className="rows"
+        ref={parent}
+        role="listbox"
+        aria-label="Changed members"
+        tabIndex={0}
+        onKeyDown={(e) => {
+          const step = e.key === 'ArrowDown' ? 1 : e.key === 'ArrowUp' ? -1 : 0
+          if (step === 0) return
+          // the list of changes walks by itself while it has the focus
+          e.preventDefault()
+          e.nativeEvent.stopImmediatePropagation()
+          let to = rows.findIndex((r) => r.mark === selected)
+          // a line has several members: on to the next line
+          do to += step
+          while (rows[to]?.mark === selected)
+          const row = rows[to]
+          if (!row) return
+          list.scrollToIndex(to)
+          onSelect(row.mark)
+        }}
+      >
         <div style={{ height: list.getTotalSize(), position: 'relative' }}>
           {list.getVirtualItems().map((v) => {
             const r = rows[v.index]!

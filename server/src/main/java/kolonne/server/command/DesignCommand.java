@@ -68,6 +68,14 @@ public final class DesignCommand implements Callable<Integer> {
             return Input.BAD_INPUT;
         }
         Input.print(d.findings(), err);
+        List<String> unknown = unknown(d);
+        if (!unknown.isEmpty()) {
+            err.println("There is no beam line or column stack " + String.join(", ", unknown)
+                    + "; --sheets takes marks such as "
+                    + d.beams().stream().map(b -> b.line().mark()).findFirst().orElse("C-A1") + ".");
+            err.flush();
+            return Input.BAD_INPUT;
+        }
         Files.createDirectories(out);
         write(d);
         BuildingDesign.State s = d.state();
@@ -84,6 +92,14 @@ public final class DesignCommand implements Callable<Integer> {
                         out));
         spec.commandLine().getOut().flush();
         return s.satisfied() == s.members() ? Input.SATISFIED : Input.FAILS;
+    }
+
+    /** Marks of calculation sheets that the building does not have. */
+    private List<String> unknown(BuildingDesign d) {
+        return sheets.stream()
+                .filter(m -> d.beams().stream().noneMatch(b -> b.line().mark().equals(m))
+                        && d.columns().stream().noneMatch(c -> c.stack().mark().equals(m)))
+                .toList();
     }
 
     /** The files beside each other: each takes a second or more. */

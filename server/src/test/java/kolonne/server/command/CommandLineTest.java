@@ -69,6 +69,13 @@ class CommandLineTest {
     }
 
     @Test
+    void aSheetOfAnUnknownMarkIsRefusedBeforeAnythingIsWritten() throws IOException {
+        Path out = dir.resolve("sheets");
+        assertEquals(2, Main.run("design", demo().toString(), "--out", out.toString(), "--sheets", "L1-B01,X9"));
+        assertTrue(Files.notExists(out));
+    }
+
+    @Test
     void convertsThereAndBackAndAnalyses() throws IOException {
         Path model = demo();
         assertEquals(

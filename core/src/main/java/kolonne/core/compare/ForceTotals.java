@@ -19,7 +19,7 @@ public final class ForceTotals {
     private static final double MOST = 1.3;
     /** How alike two sets of forces must lie along the members to be of the same model. */
     private static final double ALIKE = 0.7;
-    /** Components below this part of the largest of their kind carry nothing that could be compared. */
+    /** Components that are below this part of the largest of their kind in both carry nothing that could be compared. */
     private static final double NOTHING = 1e-3;
 
     /** Ratios of units that are mistaken for one another. */
@@ -72,7 +72,8 @@ public final class ForceTotals {
             double largest = largest(oo, moment);
             double factor = oo[i] > 0 ? ot[i] / oo[i] : 0;
             double alike = oo[i] > 0 && tt[i] > 0 ? Math.abs(ot[i]) / Math.sqrt(oo[i] * tt[i]) : 0;
-            boolean nothing = Math.sqrt(oo[i]) <= NOTHING * Math.sqrt(largest);
+            // where only one of the two carries something, a column stands for the wrong force
+            boolean nothing = Math.sqrt(Math.max(oo[i], tt[i])) <= NOTHING * Math.sqrt(largest);
             out.add(new Total(
                     i,
                     Math.sqrt(oo[i]),

@@ -279,6 +279,25 @@ class ForceProposalTest {
                 "forces of other members");
     }
 
+    /** Beams between rigid floors carry no axial force: a column of moments taken for it must not pass as next to nothing. */
+    @Test
+    void aForceThatTheModelDoesNotCarryStandsOut() {
+        java.util.Set<String> beams = new java.util.HashSet<>();
+        DEMO.members().stream().filter(m -> m.role() == Role.BEAM).forEach(m -> beams.add(m.id()));
+        List<StationForces> rows =
+                all(1, 1).stream().filter(r -> beams.contains(r.member())).toList();
+        assertEquals(
+                ForceTotals.Verdict.NOTHING,
+                ForceTotals.of(rows, OWN).get(Analysis.N).verdict());
+        List<StationForces> wrong = rows.stream()
+                .map(r -> new StationForces(
+                        r.member(), r.loadCase(), r.x(), r.my() / 1000, r.vy(), r.vz(), r.t(), r.my(), r.mz()))
+                .toList();
+        assertEquals(
+                ForceTotals.Verdict.DIFFERS,
+                ForceTotals.of(wrong, OWN).get(Analysis.N).verdict());
+    }
+
     @Test
     void whatWouldBeTakenAsZeroIsListed() {
         List<StationForces> rows = new java.util.ArrayList<>(all(1, 1));

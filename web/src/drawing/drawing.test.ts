@@ -5,29 +5,17 @@ import { niceStep, plotOf } from './columnScene'
 import { labelOf, planScene } from './planScene'
 import { rampVariable } from './ramp'
 import { spaceScene } from './spaceScene'
+import { drawn } from '../test/fixtures'
 
-const member = (id: string, role: string, ends: number[], line = 0) => ({
-  id,
-  role,
-  ends,
-  widthMm: 300,
-  depthMm: 600,
-  line,
-  part: 0,
-  utilisation: 0.5,
-  satisfied: true,
-  round: false,
-  shades: [0.5, 0.5, 0.3, 0, 0.7, 0.99, 0.8, 150],
-})
 const view: View = {
   version: 1,
   marks: ['L1-B01', 'C-A1'],
   grid: [{ id: 'A', x1: 0, y1: -1000, x2: 0, y2: 7000 }],
   storeys: [],
   members: [
-    member('b', 'beam', [0, 0, 3000, 6000, 0, 3000]),
-    member('c', 'column', [0, 0, 0, 0, 0, 3000], 1),
-    member('d', 'column', [0, 0, 3000, 0, 0, 6000], 1),
+    drawn('b', [0, 0, 3000, 6000, 0, 3000]),
+    drawn('c', [0, 0, 0, 0, 0, 3000], 1, 'column'),
+    drawn('d', [0, 0, 3000, 0, 0, 6000], 1, 'column'),
   ],
 }
 const point = (x: number, mPos: number, span = 0) => ({ x, span, mPos }) as Point

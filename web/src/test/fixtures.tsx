@@ -13,6 +13,7 @@ import type {
   Interaction,
   Point,
   State,
+  View,
 } from '../api/client'
 
 /** Wraps a component as the application does, with a fresh cache and no retries. */
@@ -42,6 +43,21 @@ export const check = (kind: string, utilisation: number, station = -1): Check =>
   part: 0,
   station,
   clause: '22.5',
+})
+
+/** A member of the building as the drawings get it, 300 × 600. */
+export const drawn = (id: string, ends: number[], line = 0, role = 'beam'): View['members'][number] => ({
+  id,
+  role,
+  ends,
+  widthMm: 300,
+  depthMm: 600,
+  line,
+  part: 0,
+  utilisation: 0.5,
+  satisfied: true,
+  round: false,
+  shades: [0.5, 0.5, 0.3, 0, 0.7, 0.99, 0.8, 150],
 })
 
 const point = (x: number, mPos: number, mNeg: number, v: number): Point => ({

@@ -5,7 +5,7 @@ import { beforeEach, describe, expect, it, vi } from 'vitest'
 import { api, ApiError, type ResultRow, type ResultsPage as Page, type View } from '../../api/client'
 import { elevationScene, marksIn, planScene } from '../../drawing/planScene'
 import { shadeFrom, shadeOf } from '../../drawing/shade'
-import { Around, state } from '../../test/fixtures'
+import { Around, drawn, state } from '../../test/fixtures'
 import { groupsOf, marksOnGrid, onGrid } from './alike'
 import { ResultsPage } from './ResultsPage'
 import { useSelection } from './useSelection'
@@ -33,20 +33,6 @@ const row = (mark: string, over: Partial<ResultRow> = {}): ResultRow => ({
   handSet: false,
   ...over,
 })
-const shades = [0.5, 0.5, 0.3, 0, 0.7, 0.99, 0.8, 150]
-const member = (id: string, ends: number[], line: number, role = 'beam') => ({
-  id,
-  role,
-  ends,
-  widthMm: 300,
-  depthMm: 600,
-  line,
-  part: 0,
-  utilisation: 0.5,
-  satisfied: true,
-  round: false,
-  shades,
-})
 // two beams along grid line A (x = 0), one across at y = 5 m, and a column at the crossing
 const view: View = {
   version: 1,
@@ -57,10 +43,10 @@ const view: View = {
   ],
   storeys: [{ id: 'L1', name: 'L1', elevationMm: 3000 }],
   members: [
-    member('b1', [0, 0, 3000, 0, 5000, 3000], 0),
-    member('b2', [0, 5000, 3000, 0, 10_000, 3000], 1),
-    member('b3', [0, 5000, 3000, 8000, 5000, 3000], 2),
-    member('c1', [0, 5000, 0, 0, 5000, 3000], 3, 'column'),
+    drawn('b1', [0, 0, 3000, 0, 5000, 3000], 0),
+    drawn('b2', [0, 5000, 3000, 0, 10_000, 3000], 1),
+    drawn('b3', [0, 5000, 3000, 8000, 5000, 3000], 2),
+    drawn('c1', [0, 5000, 0, 0, 5000, 3000], 3, 'column'),
   ],
 }
 const rows = [

@@ -83,7 +83,7 @@ export function ForceImport({ id, state, onClose }: { id: string; state?: State;
       {upload.isError && <ErrorView error={upload.error} />}
       {file && (
         <>
-          <p className="soft">
+          <div className="soft paragraph">
             {file.fileName}
             {file.sheets.length > 1 && (
               <>
@@ -124,7 +124,7 @@ export function ForceImport({ id, state, onClose }: { id: string; state?: State;
             >
               another file
             </Button>
-          </p>
+          </div>
           {sheet.isError && <ErrorView error={sheet.error} />}
           <div className="mapping">
             <div>

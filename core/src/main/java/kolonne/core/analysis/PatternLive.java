@@ -15,6 +15,7 @@ import kolonne.core.model.LoadCase;
 import kolonne.core.model.Member;
 import kolonne.core.model.Pattern;
 import kolonne.core.model.Role;
+import kolonne.core.model.StraightOn;
 
 /**
  * Arrangements of live load (ACI 318-19 6.4.2, 6.4.3; EN 1992-1-1 5.1.3). Every live load case gets seven besides "all spans":
@@ -25,9 +26,6 @@ import kolonne.core.model.Role;
  * contain the case are repeated with each arrangement in its place.
  */
 public final class PatternLive {
-    /** Cosine of the greatest angle between members of one line: 5°. */
-    private static final double COLLINEAR = -Math.cos(Math.toRadians(5));
-
     private static final int PAIRS = 5;
     private static final String[] SUFFIX = {"odd", "even", "pairs 1", "pairs 2", "pairs 3", "pairs 4", "pairs 5"};
 
@@ -141,38 +139,13 @@ public final class PatternLive {
     private void extend(List<Member> line, Member from, String joint, boolean atFront) {
         Member at = from;
         String j = joint;
-        for (Member next = next(at, j); next != null && !line.contains(next); next = next(at, j)) {
+        Member next = StraightOn.beam(index, at, j, o -> true);
+        while (next != null && !line.contains(next)) {
             line.add(atFront ? 0 : line.size(), next);
             at = next;
             j = index.otherEnd(next, j);
+            next = StraightOn.beam(index, at, j, o -> true);
         }
-    }
-
-    private Member next(Member m, String joint) {
-        if (released(m, joint)) {
-            return null;
-        }
-        return index.membersAt(joint).stream()
-                .filter(o -> o != m && o.role() == Role.BEAM && !released(o, joint))
-                .filter(o -> cosine(m, o, joint) < COLLINEAR)
-                .findFirst()
-                .orElse(null);
-    }
-
-    private static boolean released(Member m, String joint) {
-        return m.start().equals(joint)
-                ? m.startRelease().frees(4)
-                : m.endRelease().frees(4);
-    }
-
-    private double cosine(Member a, Member b, String joint) {
-        Joint o = index.joint(joint);
-        Joint p = index.joint(index.otherEnd(a, joint));
-        Joint q = index.joint(index.otherEnd(b, joint));
-        double dot = (p.x() - o.x()) * (q.x() - o.x())
-                + (p.y() - o.y()) * (q.y() - o.y())
-                + (p.z() - o.z()) * (q.z() - o.z());
-        return dot / (o.distanceTo(p) * o.distanceTo(q));
     }
 
     private void number(List<Member> line) {

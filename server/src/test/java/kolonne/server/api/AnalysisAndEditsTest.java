@@ -8,9 +8,6 @@ import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.ObjectMapper;
 import io.javalin.Javalin;
 import java.io.IOException;
-import java.net.URI;
-import java.net.http.HttpClient;
-import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
 import java.util.Iterator;
 import kolonne.core.basis.Basis;
@@ -32,7 +29,6 @@ import org.junit.jupiter.api.Test;
 /** Looking at the analysis, changing the model, and forces solved elsewhere, through the HTTP API. */
 class AnalysisAndEditsTest {
     private static final ObjectMapper JSON = new ObjectMapper();
-    private static final HttpClient CLIENT = HttpClient.newHttpClient();
     private static final Building DEMO = DemoBuilding.generate(DemoOptions.ofSize(60));
     private static final Member BEAM = DEMO.members().stream()
             .filter(m -> m.role() == Role.BEAM)
@@ -65,18 +61,7 @@ class AnalysisAndEditsTest {
 
     private JsonNode ask(int status, String method, String path, String body, String... headers)
             throws IOException, InterruptedException {
-        HttpRequest.Builder b = HttpRequest.newBuilder(URI.create("http://127.0.0.1:" + server.port()
-                        + path.replace(" ", "%20").replace(">", "%3E")))
-                .header("Content-Type", "application/json")
-                .method(
-                        method,
-                        body == null ? HttpRequest.BodyPublishers.noBody() : HttpRequest.BodyPublishers.ofString(body));
-        if (headers.length > 0) {
-            b.headers(headers);
-        }
-        HttpResponse<String> r = CLIENT.send(b.build(), HttpResponse.BodyHandlers.ofString());
-        assertEquals(status, r.statusCode(), path + ": " + r.body());
-        return JSON.readTree(r.body());
+        return Requests.ask(server, status, method, path.replace(" ", "%20").replace(">", "%3E"), body, headers);
     }
 
     private JsonNode get(String path) throws IOException, InterruptedException {
@@ -301,10 +286,7 @@ class AnalysisAndEditsTest {
     /** The worst beam line, once the building is designed. */
     private String firstBeam() throws IOException, InterruptedException {
         for (int k = 0; k < 150; k++) {
-            HttpResponse<String> r = CLIENT.send(
-                    HttpRequest.newBuilder(URI.create("http://127.0.0.1:" + server.port() + p + "/results?q=beam"))
-                            .build(),
-                    HttpResponse.BodyHandlers.ofString());
+            HttpResponse<String> r = Requests.send(server, "GET", p + "/results?q=beam", null);
             if (r.statusCode() == 200) {
                 return JSON.readTree(r.body()).get("rows").get(0).get("mark").asText();
             }

@@ -14,9 +14,6 @@ import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.ObjectMapper;
 import io.javalin.Javalin;
 import java.io.IOException;
-import java.net.URI;
-import java.net.http.HttpClient;
-import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -48,7 +45,6 @@ class ApiTest {
     private static ProjectStore store;
     private static Jobs jobs;
     private static Javalin server;
-    private static final HttpClient CLIENT = HttpClient.newHttpClient();
 
     @BeforeAll
     static void start() {
@@ -76,15 +72,7 @@ class ApiTest {
 
     private static HttpResponse<String> call(String method, String path, String body, String... headers)
             throws IOException, InterruptedException {
-        HttpRequest.Builder b = HttpRequest.newBuilder(URI.create("http://127.0.0.1:" + server.port() + path))
-                .header("Content-Type", "application/json")
-                .method(
-                        method,
-                        body == null ? HttpRequest.BodyPublishers.noBody() : HttpRequest.BodyPublishers.ofString(body));
-        if (headers.length > 0) {
-            b.headers(headers);
-        }
-        return CLIENT.send(b.build(), HttpResponse.BodyHandlers.ofString());
+        return Requests.send(server, method, path, body, headers);
     }
 
     private static JsonNode designed(String path) throws IOException, InterruptedException {

@@ -1,14 +1,9 @@
 package kolonne.server.api;
 
-import static org.junit.jupiter.api.Assertions.assertEquals;
-
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.ObjectMapper;
 import io.javalin.Javalin;
 import java.io.IOException;
-import java.net.URI;
-import java.net.http.HttpClient;
-import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
 import kolonne.core.basis.Basis;
 import kolonne.core.demo.DemoBuilding;
@@ -22,7 +17,6 @@ import kolonne.server.store.MemoryStore;
 /** A small building served over HTTP from a store in memory, for tests of what a page and a second page would see. */
 final class Served implements AutoCloseable {
     private static final ObjectMapper JSON = new ObjectMapper();
-    private static final HttpClient CLIENT = HttpClient.newHttpClient();
 
     final MemoryStore store = new MemoryStore();
     final String project;
@@ -56,19 +50,6 @@ final class Served implements AutoCloseable {
         jobs.close();
     }
 
-    private HttpResponse<String> send(String method, String path, String body, String... headers)
-            throws IOException, InterruptedException {
-        HttpRequest.Builder b = HttpRequest.newBuilder(URI.create("http://127.0.0.1:" + server.port() + project + path))
-                .header("Content-Type", "application/json")
-                .method(
-                        method,
-                        body == null ? HttpRequest.BodyPublishers.noBody() : HttpRequest.BodyPublishers.ofString(body));
-        if (headers.length > 0) {
-            b.headers(headers);
-        }
-        return CLIENT.send(b.build(), HttpResponse.BodyHandlers.ofString());
-    }
-
     JsonNode get(String path) throws IOException, InterruptedException {
         return ask(200, "GET", path, null);
     }
@@ -76,9 +57,7 @@ final class Served implements AutoCloseable {
     /** Asks below the project; the answer must have the status. */
     JsonNode ask(int status, String method, String path, String body, String... headers)
             throws IOException, InterruptedException {
-        HttpResponse<String> r = send(method, path, body, headers);
-        assertEquals(status, r.statusCode(), method + " " + path + ": " + r.body());
-        return JSON.readTree(r.body());
+        return Requests.ask(server, status, method, project + path, body, headers);
     }
 
     /** Changes the project at a version that the page has seen. */
@@ -101,7 +80,7 @@ final class Served implements AutoCloseable {
     /** Waits until the whole building is designed to the newest version. */
     void designed() throws IOException, InterruptedException {
         for (int i = 0; i < 1200; i++) {
-            HttpResponse<String> r = send("GET", "/results?size=1", null);
+            HttpResponse<String> r = Requests.send(server, "GET", project + "/results?size=1", null);
             if (r.statusCode() == 200 && JSON.readTree(r.body()).get("version").asInt() == version()) {
                 return;
             }

@@ -8,9 +8,6 @@ import com.fasterxml.jackson.databind.ObjectMapper;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import io.javalin.Javalin;
 import java.io.IOException;
-import java.net.URI;
-import java.net.http.HttpClient;
-import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
 import kolonne.core.basis.Basis;
 import kolonne.core.demo.DemoBuilding;
@@ -56,15 +53,7 @@ class StoredBasisTest {
 
     private HttpResponse<String> send(String method, String path, String body, String... headers)
             throws IOException, InterruptedException {
-        HttpRequest.Builder b = HttpRequest.newBuilder(URI.create("http://127.0.0.1:" + server.port() + path))
-                .header("Content-Type", "application/json")
-                .method(
-                        method,
-                        body == null ? HttpRequest.BodyPublishers.noBody() : HttpRequest.BodyPublishers.ofString(body));
-        if (headers.length > 0) {
-            b.headers(headers);
-        }
-        return HttpClient.newHttpClient().send(b.build(), HttpResponse.BodyHandlers.ofString());
+        return Requests.send(server, method, path, body, headers);
     }
 
     /** The findings of the model page once the design has ended. */

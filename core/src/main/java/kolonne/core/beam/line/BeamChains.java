@@ -11,12 +11,11 @@ import kolonne.core.model.Joint;
 import kolonne.core.model.Member;
 import kolonne.core.model.Role;
 import kolonne.core.model.Storey;
+import kolonne.core.model.StraightOn;
 import kolonne.core.shape.Shape;
 
 /** Which members run on into one another, and so make one beam line: collinear, connected in bending and of like size. */
 public final class BeamChains {
-    /** Cosine of the greatest angle between members of one line: 5°. */
-    private static final double COLLINEAR = -Math.cos(Math.toRadians(5));
     /** Greatest ratio of depths, or of web widths, over which bars still run through from one section to the next. */
     private static final double ALIKE = 1.5;
 
@@ -116,23 +115,8 @@ public final class BeamChains {
         return previous == null ? null : new Step(previous, !previous.end().equals(s.from()));
     }
 
-    /** The beam that carries on from {@code m} past the joint, if both are connected in major bending. */
     private Member continuing(Member m, String joint) {
-        if (released(m, joint)) {
-            return null;
-        }
-        Member best = null;
-        double bestCosine = COLLINEAR;
-        for (Member o : index.membersAt(joint)) {
-            if (o != m && o.role() == Role.BEAM && !released(o, joint) && alike(m, o)) {
-                double cosine = cosine(m, o, joint);
-                if (cosine < bestCosine) {
-                    best = o;
-                    bestCosine = cosine;
-                }
-            }
-        }
-        return best;
+        return StraightOn.beam(index, m, joint, o -> alike(m, o));
     }
 
     /** Whether one cage can run through both sections. */
@@ -144,21 +128,5 @@ public final class BeamChains {
 
     private static double ratio(double a, double b) {
         return Math.max(a, b) / Math.min(a, b);
-    }
-
-    private static boolean released(Member m, String joint) {
-        return m.start().equals(joint)
-                ? m.startRelease().frees(4)
-                : m.endRelease().frees(4);
-    }
-
-    private double cosine(Member a, Member b, String joint) {
-        Joint o = index.joint(joint);
-        Joint p = index.joint(index.otherEnd(a, joint));
-        Joint q = index.joint(index.otherEnd(b, joint));
-        double dot = (p.x() - o.x()) * (q.x() - o.x())
-                + (p.y() - o.y()) * (q.y() - o.y())
-                + (p.z() - o.z()) * (q.z() - o.z());
-        return dot / (o.distanceTo(p) * o.distanceTo(q));
     }
 }

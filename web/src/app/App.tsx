@@ -41,7 +41,8 @@ export function App() {
     <ConfigProvider theme={antdTheme(mode)}>
       <AntApp className="app">
         <QueryClientProvider client={queries}>
-          <BrowserRouter>
+          {/* a click and the next key must both see the same selection: no navigation waits behind a transition */}
+          <BrowserRouter useTransitions={false}>
             <Suspense fallback={<Loading words="Opening the page" />}>
               <Routes>
                 <Route path="/" element={<ProjectList mode={mode} onMode={toggle} />} />

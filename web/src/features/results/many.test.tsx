@@ -75,6 +75,8 @@ describe('a selection of many', () => {
     expect(result.current.primary).toBe('a')
     act(() => result.current.pick('c'))
     expect([...result.current.all]).toEqual(['c'])
+    act(() => result.current.range(['a', 'd'], 'd'))
+    expect([...result.current.all], 'the list no longer shows c').toEqual(['c', 'd'])
     act(() => result.current.pick(undefined))
     expect(result.current.all.size).toBe(0)
   })

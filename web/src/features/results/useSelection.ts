@@ -47,9 +47,9 @@ export function useSelection(
     keep(next, next.has(mark) ? mark : [...next].at(-1))
   }
   const range = (order: string[], to: string) => {
-    const from = primary === undefined ? -1 : order.indexOf(primary)
+    // from a line that the list does not show now, a run is its end alone; what is selected stays
     const end = order.indexOf(to)
-    if (from < 0 || end < 0) return pick(to)
+    const from = primary === undefined || !order.includes(primary) ? end : order.indexOf(primary)
     const next = new Set([...all, ...order.slice(Math.min(from, end), Math.max(from, end) + 1)])
     keep(next, to)
   }

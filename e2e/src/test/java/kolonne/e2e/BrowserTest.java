@@ -67,6 +67,7 @@ abstract class BrowserTest {
                         .setAcceptDownloads(true))
                 .newPage();
         page.setDefaultTimeout(20_000);
+        slowDown();
         refused.clear();
         page.onConsoleMessage(m -> {
             if (m.text().contains("Content Security Policy")) {
@@ -74,6 +75,16 @@ abstract class BrowserTest {
             }
         });
         page.navigate(application.address());
+    }
+
+    /** {@code -Dkolonne.slow=6} makes the pages that many times slower, to find what leans on a quick machine. */
+    private void slowDown() {
+        int times = Integer.getInteger("kolonne.slow", 1);
+        if (times > 1) {
+            com.google.gson.JsonObject rate = new com.google.gson.JsonObject();
+            rate.addProperty("rate", times);
+            page.context().newCDPSession(page).send("Emulation.setCPUThrottlingRate", rate);
+        }
     }
 
     /** What the pages need is within what the server lets them do. */

@@ -72,7 +72,9 @@ class DailyPathTest extends BrowserTest {
     @Test
     void manyAreSelectedAndChangedInOneStep() {
         openDemo();
+        String all = page.locator(".list-tools").textContent();
         field("Query").fill("storey:L4 beam");
+        assertThat(page.locator(".list-tools")).not().hasText(all);
         assertThat(rows().first()).containsText("L4-B");
         assertThat(field("Plan of L4")).isVisible();
         rows().nth(1).click();

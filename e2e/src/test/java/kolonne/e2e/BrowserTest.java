@@ -103,6 +103,13 @@ abstract class BrowserTest {
                 .isVisible();
     }
 
+    /** Narrows the worklist and waits until it is narrowed. */
+    protected void query(String words) {
+        String before = page.locator(".list-tools").textContent();
+        page.getByLabel("Query", new Page.GetByLabelOptions().setExact(true)).fill(words);
+        assertThat(page.locator(".list-tools")).not().hasText(before);
+    }
+
     protected Locator undo() {
         return page.getByLabel("Undo", new Page.GetByLabelOptions().setExact(true));
     }

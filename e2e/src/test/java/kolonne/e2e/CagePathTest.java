@@ -12,7 +12,7 @@ import org.junit.jupiter.api.Test;
 class CagePathTest extends BrowserTest {
     private void open(String mark) {
         openDemo();
-        page.getByLabel("Query", new Page.GetByLabelOptions().setExact(true)).fill("mark:" + mark);
+        query("mark:" + mark);
         assertThat(rows()).hasCount(1);
         rows().first().dblclick();
         assertThat(page.getByLabel("Elevation with bars")).isVisible();

@@ -29,7 +29,7 @@ class DailyPathTest extends BrowserTest {
     @Test
     void aMarkIsGivenAndItsOldAddressLeadsOn() {
         openDemo();
-        field("Query").fill("mark:L2-B07");
+        query("mark:L2-B07");
         assertThat(rows()).hasCount(1);
         rows().first().dblclick();
         field("Mark").fill("Lees 7");
@@ -72,9 +72,7 @@ class DailyPathTest extends BrowserTest {
     @Test
     void manyAreSelectedAndChangedInOneStep() {
         openDemo();
-        String all = page.locator(".list-tools").textContent();
-        field("Query").fill("storey:L4 beam");
-        assertThat(page.locator(".list-tools")).not().hasText(all);
+        query("storey:L4 beam");
         assertThat(rows().first()).containsText("L4-B");
         assertThat(field("Plan of L4")).isVisible();
         rows().nth(1).click();

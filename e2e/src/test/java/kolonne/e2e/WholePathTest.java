@@ -31,7 +31,7 @@ class WholePathTest extends BrowserTest {
                 .first()
                 .click();
         assertThat(page).hasURL(Pattern.compile("storey%3AL4|storey:L4"));
-        page.getByLabel("Query", new Page.GetByLabelOptions().setExact(true)).fill("storey:L4 beam");
+        query("storey:L4 beam");
         assertThat(page).hasURL(Pattern.compile("beam"));
         assertThat(rows().first()).containsText("L4-B");
         String mark = rows().first().locator("b").first().textContent();
@@ -51,7 +51,7 @@ class WholePathTest extends BrowserTest {
     @Test
     void readsTheCalculationOfAColumnAndPicksAnotherCombination() {
         openDemo();
-        page.getByLabel("Query", new Page.GetByLabelOptions().setExact(true)).fill("column fails");
+        query("column fails");
         assertThat(rows().first().locator("b").first()).containsText("C-");
         rows().first().dblclick();
         assertThat(page.getByLabel("Interaction of axial force and moment")).isVisible();

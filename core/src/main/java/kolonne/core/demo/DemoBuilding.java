@@ -39,6 +39,9 @@ public final class DemoBuilding {
 
     private static final StiffnessFactors TWISTED = new StiffnessFactors(1, 0.35, 0.35, 0.6);
     private static final StiffnessFactors COLUMN = new StiffnessFactors(1, 0.70, 0.70, 0.20);
+    /** Compact shelving along a beam [N/mm]. */
+    private static final double SHELVES = 110;
+
     private static final int HIDDEN_FLOOR = 4;
     private static final int SETBACK_FROM = 5;
 
@@ -221,6 +224,11 @@ public final class DemoBuilding {
         columnsAt.add(foot);
     }
 
+    /** Two columns that the first scheme kept as slim on the lowest floors as on the upper ones. */
+    private boolean slight(int s, int i, int j) {
+        return o.features() && s <= 2 && j == 3 && (i == 3 || i == 5);
+    }
+
     private String columnSection(int s, int i, int j) {
         if (hallColumn(i, j) && s <= 2) {
             return circle(750);
@@ -230,6 +238,9 @@ public final class DemoBuilding {
         double size = (edge ? 450 : 500) + 50 * Math.max(0, Math.ceil((floors - 2) / 2.0));
         if (o.features() && i == 1 && (j == 1 || j == 3) && s <= 1) {
             size += 100;
+        }
+        if (slight(s, i, j)) {
+            size = 400;
         }
         return rectangle(size, size);
     }
@@ -277,9 +288,14 @@ public final class DemoBuilding {
         return o.features() && s == 3 && j == 1 && (i == 1 || i == 3);
     }
 
+    /** Two short beams under compact shelving. */
+    private boolean shelving(int s, int i, int j) {
+        return o.features() && s == 2 && j == 1 && (i == 4 || i == 5);
+    }
+
     /** Edge girders into which secondary beams are built in: they twist. */
     private boolean twisted(int s, int i, int j) {
-        return o.features() && s == SETBACK_FROM && j == 0 && (i == 1 || i == 2);
+        return o.features() && s == SETBACK_FROM && (j == 0 && (i == 1 || i == 2) || j == o.baysY() && i == 1);
     }
 
     /** Whether the beams right of grid line i are hidden in the slab of their floor. */
@@ -294,7 +310,9 @@ public final class DemoBuilding {
         String b = level(s) + "-" + grid(i + 1, j);
         String section;
         if (hidden(s, i)) {
-            section = rectangle(1200, 400);
+            // two of the longest were left as shallow as their neighbours would need
+            boolean left = i == 5 && (j == 1 || j == 3);
+            section = rectangle(1200, left ? 400 : depth(x[i + 1] - x[i], 20));
         } else {
             double h = depth(x[i + 1] - x[i], 12.5);
             section = edgeX(s, i, j) ? ell(300, h, 900) : rectangle(x[i + 1] - x[i] > 7500 ? 400 : 350, h);
@@ -337,7 +355,7 @@ public final class DemoBuilding {
         boolean edge = bay(s, i, j) != bay(s, i - 1, j);
         boolean transfer = o.features() && s == 1 && i == 1 && (j == 1 || j == 2);
         String section = hidden(s, i - 1)
-                ? rectangle(1000, 400)
+                ? rectangle(1000, depth(y[j + 1] - y[j], 18))
                 : transfer
                         ? rectangle(1200, 2200)
                         : edge ? ell(300, depth(y[j + 1] - y[j], 14), 900) : rectangle(300, depth(y[j + 1] - y[j], 14));
@@ -352,14 +370,34 @@ public final class DemoBuilding {
         if (edge) {
             facade(a + ".." + grid(i, j + 1));
         }
+        if (shelving(s, i, j)) {
+            memberLoads.add(new MemberLoad(
+                    "LA",
+                    a + ".." + grid(i, j + 1),
+                    MemberLoad.Kind.DISTRIBUTED,
+                    Direction.GLOBAL_Z,
+                    0,
+                    y[j + 1] - y[j],
+                    -SHELVES,
+                    -SHELVES));
+        }
     }
 
     /** The secondary beam of a bay, pinned to its girders, and the two slab panels beside it. */
     private void bayFloor(int s, int i, int j) {
         String a = level(s) + "-" + letter(i) + letter(i + 1) + (j + 1);
         String b = level(s) + "-" + letter(i) + letter(i + 1) + (j + 2);
-        String section = hidden(s, i) ? rectangle(1000, 400) : tee(300, depth(y[j + 1] - y[j], 14), 1200);
-        beam(a + ".." + (j + 2), a, b, section, twisted(s, i, j) ? Release.NONE : Release.PIN, Release.PIN);
+        double span = y[j + 1] - y[j];
+        // the longest spans are too much for beams within the slab
+        String section =
+                hidden(s, i) && span < 9000 ? rectangle(1000, depth(span, 17)) : tee(300, depth(span, 14), 1200);
+        beam(
+                a + ".." + (j + 2),
+                a,
+                b,
+                section,
+                twisted(s, i, j) ? Release.NONE : Release.PIN,
+                twisted(s, i, j + 1) ? Release.NONE : Release.PIN);
         String[] c = {
             level(s) + "-" + grid(i, j),
             level(s) + "-" + grid(i + 1, j),

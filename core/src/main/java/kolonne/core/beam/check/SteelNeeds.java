@@ -83,51 +83,80 @@ public final class SteelNeeds {
         }
         double d = at.effectiveDepth(p.x(), span, face);
         DesignCode code = context.basis().designCode();
-        double needed = needed(span, sagging, demand, d, context);
-        double third = needed(span, sagging, code.minimumSteelExcess() * demand, d, context);
+        Tension tension = new Tension(span, sagging, at.layers(p.x(), span, sagging), has, d, context);
+        double needed = tension.areaFor(demand);
+        double third = tension.areaFor(code.minimumSteelExcess() * demand);
         double least = Math.min(
                 third,
-                context.basis()
-                        .designCode()
-                        .beamMinimumSteel(
-                                span.material().fc(),
-                                context.basis().fy(),
-                                FlexureCheck.minimumWidth(code, line, span, sagging),
-                                d,
-                                Trace.OFF));
+                code.beamMinimumSteel(
+                        span.material().fc(),
+                        context.basis().fy(),
+                        FlexureCheck.minimumWidth(code, line, span, sagging),
+                        d,
+                        Trace.OFF));
         return new Bars(face, number, p.x(), Math.max(needed, least), has, least > needed);
     }
 
-    /** Tension bars alone at depth d; infinite where the section fails in compression first. */
-    private static double needed(BeamLine.Span span, boolean sagging, double moment, double d, BeamContext context) {
-        DesignCode code = context.basis().designCode();
-        double low = 0;
-        double high = 0.04 * span.shape().webWidth() * d;
-        if (strength(span, sagging, high, d, context, code) < moment) {
-            return Double.POSITIVE_INFINITY;
-        }
-        for (int i = 0; i < HALVINGS; i++) {
-            double middle = (low + high) / 2;
-            if (strength(span, sagging, middle, d, context, code) < moment) {
-                low = middle;
-            } else {
-                high = middle;
-            }
-        }
-        return high;
-    }
+    /**
+     * The section at a place with more or fewer bars in tension, where they lie, and the bars that it has in compression: what is
+     * called required passes exactly where the check of the section does.
+     *
+     * @param layers of the cage at the place, as far as they are developed
+     * @param has    tension bars there [mm2]
+     * @param d      effective depth of tension bars [mm]
+     */
+    private record Tension(
+            BeamLine.Span span, boolean sagging, List<BarLayer> layers, double has, double d, BeamContext context) {
+        /** Most steel that is tried, over bw d. */
+        private static final double MOST = 0.04;
 
-    private static double strength(
-            BeamLine.Span span, boolean sagging, double as, double d, BeamContext context, DesignCode code) {
-        return FlexuralStrength.of(
-                        span.shape(),
-                        sagging,
-                        List.of(new BarLayer(d, as)),
-                        span.material().fc(),
-                        context.basis().fy(),
-                        code,
-                        Trace.OFF)
-                .phiMn();
+        private static final int STEPS = 40;
+
+        /** The least area in tension that carries a moment [mm2]; infinite where none does. */
+        double areaFor(double moment) {
+            double unit = has > 0 ? has : span.shape().webWidth() * d;
+            double most = Math.max(1, MOST * span.shape().webWidth() * d / unit);
+            // strength falls where a section is no longer tension-controlled: the first rise above the moment counts
+            double from = 0;
+            double to = has > 0 && strength(1) >= moment ? 1 : 0;
+            for (int i = 1; to == 0 && i <= STEPS; i++) {
+                double factor = most * i / STEPS;
+                if (strength(factor) >= moment) {
+                    to = factor;
+                    from = most * (i - 1) / STEPS;
+                }
+            }
+            if (to == 0) {
+                return Double.POSITIVE_INFINITY;
+            }
+            for (int i = 0; i < HALVINGS; i++) {
+                double middle = (from + to) / 2;
+                if (strength(middle) < moment) {
+                    from = middle;
+                } else {
+                    to = middle;
+                }
+            }
+            return to * unit;
+        }
+
+        private double strength(double factor) {
+            List<BarLayer> out = new ArrayList<>();
+            if (has == 0) {
+                out.add(new BarLayer(d, factor * span.shape().webWidth() * d));
+            }
+            double middle = span.shape().depth() / 2;
+            layers.forEach(l -> out.add(l.depth() > middle ? new BarLayer(l.depth(), factor * l.area()) : l));
+            return FlexuralStrength.of(
+                            span.shape(),
+                            sagging,
+                            out,
+                            span.material().fc(),
+                            context.basis().fy(),
+                            context.basis().designCode(),
+                            Trace.OFF)
+                    .phiMn();
+        }
     }
 
     /** Zone by zone. */

@@ -268,11 +268,41 @@ class HandCageTest {
         // Mu = 0.9 As fy (d - As fy / (2 × 0.85 f'c b)), solved for As (22.2.2.4)
         double k = 0.85 * fc * 350;
         double as = k / 420 * (eff - Math.sqrt(eff * eff - 2 * p.mPos() / (0.9 * k)));
-        assertEquals(as, span.required(), 1e-5 * as);
+        // the bars on top are in compression beside the block, and take a little of it
+        assertTrue(span.required() < as && span.required() > 0.95 * as, span.required() + " of " + as);
         assertTrue(span.provided() >= span.required());
         for (SteelNeeds.Stirrups z : SteelNeeds.stirrups(d, CONTEXT)) {
             assertTrue(z.provided() >= z.required() * (1 - 1e-9), z.toString());
         }
+    }
+
+    /** What is called required must not contradict the verdict, whatever lies in the section. */
+    @Test
+    void aFacePassesExactlyWhereItHasWhatIsRequired() {
+        int passed = 0;
+        int failed = 0;
+        for (Bar main : List.of(T20, T25)) {
+            for (int n = 2; n <= 9; n++) {
+                for (int above = 2; above <= 6; above += 2) {
+                    BeamDesign d = with(new HandCage(
+                            Map.of(
+                                    BeamCage.Face.BOTTOM, List.of(run(n, main, -1e6, 1e6)),
+                                    BeamCage.Face.TOP, List.of(run(above, T25, -1e6, 1e6))),
+                            Map.of(),
+                            Map.of(),
+                            List.of()));
+                    SteelNeeds.Bars need = SteelNeeds.bars(d, CONTEXT).stream()
+                            .filter(q -> q.face() == BeamCage.Face.BOTTOM)
+                            .findFirst()
+                            .orElseThrow();
+                    boolean holds = check(d, "flexure-bottom").satisfied();
+                    assertEquals(holds, need.provided() >= need.required() * (1 - 1e-6), n + main.label());
+                    passed += holds ? 1 : 0;
+                    failed += holds ? 0 : 1;
+                }
+            }
+        }
+        assertTrue(passed > 5 && failed > 5, passed + " passed, " + failed + " failed");
     }
 
     @Test

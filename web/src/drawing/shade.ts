@@ -17,7 +17,7 @@ export const SHADES = [
     says: 'Spacings, least steel, anchorage, cracks: often near 1.00 because a detailer goes there',
   },
   { value: 'congestion', label: 'congestion', says: 'Clear distance that bars need over what they have' },
-  { value: 'density', label: 'steel per concrete', says: 'kg of steel in a cubic metre of concrete' },
+  { value: 'density', label: 'steel per concrete', says: 'Mass of steel in a volume of concrete' },
 ] as const
 
 export type Shade = (typeof SHADES)[number]['value']

@@ -167,7 +167,7 @@ export const beam: Beam = {
     { face: 'top', number: 0, label: 'A1', x: 200, requiredMm2: 380, providedMm2: 402, minimum: true },
     { face: 'bottom', number: 0, label: 'A1–B1', x: 3000, requiredMm2: 1180, providedMm2: 1345, minimum: false },
   ],
-  legs: [{ span: 0, from: 200, to: 5800, required: 700, provided: 785 }],
+  legs: [{ span: 0, from: 200, to: 5800, required: 0.7, provided: 0.785 }],
   cuts: [
     {
       x: 3000,

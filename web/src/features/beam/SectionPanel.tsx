@@ -2,7 +2,7 @@ import { useQuery } from '@tanstack/react-query'
 import { Button } from 'antd'
 import { useState } from 'react'
 import { useNavigate } from 'react-router'
-import { api, type State } from '../../api/client'
+import { api, type SectionsTried, type State } from '../../api/client'
 import { massIn, volumeIn } from '../../lib/units'
 import { ErrorView } from '../../ui/ErrorView'
 import { useUnits } from '../../ui/useUnits'
@@ -15,6 +15,18 @@ const cheaper = (cost: number, present: number) =>
   cost <= present
     ? `costs ${(100 * (1 - cost / present)).toFixed(0)} % less`
     : `costs ${(100 * (cost / present - 1)).toFixed(0)} % more, but is used as the basis wishes`
+
+type Tried = SectionsTried['options'][number]
+
+/** What the best of the sections tried says about the present one. */
+function verdict(best: Tried, present: Tried): string {
+  if (!best.satisfied) return 'None of the sections tried satisfies everything.'
+  if (!best.present)
+    return `${best.label} satisfies everything${present.satisfied ? ` and ${cheaper(best.cost, present.cost)}` : ''}.`
+  return best.inBand
+    ? 'The present section is the cheapest in the band of use of the basis.'
+    : 'The present section is the cheapest that satisfies everything; none lies in the band of use of the basis.'
+}
 
 /** Other sections for the line, each designed for the forces as they are; one action puts one in force and analyses again. */
 export function SectionPanel({ id, mark, state }: { id: string; mark: string; state?: State }) {
@@ -56,12 +68,7 @@ export function SectionPanel({ id, mark, state }: { id: string; mark: string; st
       {present && best && (
         <>
           <p className="soft">
-            {best.present
-              ? `The present section is the cheapest ${best.inBand ? 'in the band of use of the basis' : 'that satisfies everything; none lies in the band of use of the basis'}.`
-              : best.satisfied
-                ? `${best.label} satisfies everything${present.satisfied ? ` and ${cheaper(best.cost, present.cost)}` : ''}.`
-                : 'None of the sections tried satisfies everything.'}{' '}
-            With the forces as they are; cost as{' '}
+            {verdict(best, present)} With the forces as they are; cost as{' '}
             {units.us
               ? 'lb of steel, 1 yd³ of concrete for 202, 1 ft² of formwork for 6.1'
               : 'kg of steel, 1 m³ of concrete for 120, 1 m² of formwork for 30'}

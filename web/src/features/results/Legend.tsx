@@ -1,5 +1,6 @@
 import { STEPS } from '../../drawing/ramp'
 import { DENSEST, SHADES, type Shade } from '../../drawing/shade'
+import { density, type Units } from '../../lib/units'
 import type { Show } from './layer'
 
 const KEYS: Partial<Record<Show, [string, string][]>> = {
@@ -18,7 +19,8 @@ const KEYS: Partial<Record<Show, [string, string][]>> = {
 }
 
 /** Key of the colours of the view. */
-export function Legend({ show, shade }: { show: Show; shade: Shade }) {
+export function Legend({ show, shade, units }: { show: Show; shade: Shade; units: Units }) {
+  const perConcrete = (v: number) => density(v, 1, units).split(' ')
   if (show === 'reactions')
     return (
       <div className="legend soft" aria-hidden>
@@ -39,13 +41,13 @@ export function Legend({ show, shade }: { show: Show; shade: Shade }) {
   return (
     <div className="legend soft" aria-hidden>
       {SHADES.find((s) => s.value === shade)!.label}
-      {shade === 'density' ? ', kg/m³' : ' used'}
+      {shade === 'density' ? `, ${perConcrete(0)[1]}` : ' used'}
       <svg width={290} height={28}>
         {STEPS.map((s, i) => (
           <g key={s}>
             <rect x={i * 44} y={2} width={44} height={9} fill={`var(--u${i})`} />
             <text x={i * 44 + 44} y={23} textAnchor="middle">
-              {shade === 'density' ? Math.round(s * DENSEST) : s.toFixed(2)}
+              {shade === 'density' ? perConcrete(s * DENSEST)[0] : s.toFixed(2)}
             </text>
           </g>
         ))}

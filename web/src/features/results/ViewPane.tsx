@@ -180,7 +180,7 @@ export function ViewPane(p: Props) {
             />
           </Suspense>
         )}
-        <Legend show={layer.show} shade={shade} />
+        <Legend show={layer.show} shade={shade} units={units} />
       </div>
     </section>
   )

@@ -52,8 +52,8 @@ export function EditStrip(p: Props & { saving: boolean }) {
   )
 }
 
-function Idle({ beam, onSave }: Props) {
-  const parts = handParts(beam)
+function Idle({ beam, units, onSave }: Props) {
+  const parts = handParts(beam, units)
   if (parts.length === 0) {
     return (
       <span className="soft">

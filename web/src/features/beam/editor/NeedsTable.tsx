@@ -1,12 +1,13 @@
 import type { Beam } from '../../../api/client'
-import type { Units } from '../../../lib/units'
+import { distanceIn, type Units } from '../../../lib/units'
 
 const MM2_PER_IN2 = 645.16
 
 /** Steel required, provided and to spare, place by place. */
 export function NeedsTable({ beam, units }: { beam: Beam; units: Units }) {
   const area = (mm2: number) => (units.us ? (mm2 / MM2_PER_IN2).toFixed(2) : mm2.toFixed(0))
-  const perLength = (v: number) => (units.us ? ((v / MM2_PER_IN2) * 0.3048).toFixed(3) : v.toFixed(0))
+  const perLength = (v: number) => (units.us ? (v / 25.4).toFixed(4) : v.toFixed(3))
+  const place = (mm: number) => distanceIn(mm, units).toFixed(1)
   const row = (
     key: string,
     place: string,
@@ -34,7 +35,7 @@ export function NeedsTable({ beam, units }: { beam: Beam; units: Units }) {
   return (
     <section aria-label="Required and provided">
       <h2>
-        Steel, {units.us ? 'in²' : 'mm²'}; stirrups {units.us ? 'in²/ft' : 'mm²/m'}
+        Steel, {units.us ? 'in²' : 'mm²'}; stirrups {units.us ? 'in²/in' : 'mm²/mm'}
       </h2>
       <table className="plain">
         <thead>
@@ -61,7 +62,7 @@ export function NeedsTable({ beam, units }: { beam: Beam; units: Units }) {
           {beam.legs.map((z, i) =>
             row(
               `z${i}`,
-              `stirrups ${(z.from / 1000).toFixed(1)}–${(z.to / 1000).toFixed(1)} m`,
+              `stirrups ${place(z.from)}–${place(z.to)} ${units.distance}`,
               z.required,
               z.provided,
               perLength,

@@ -72,8 +72,9 @@ describe('changes of a cage', () => {
         demands: [{ from: 0, to: 2000, values: { shear: 100 } }],
       },
     }
-    expect(handParts(set).map((q) => q.words)).toEqual(['bottom bars', 'stirrups', 'demand at 0.0–2.0 m'])
-    expect(handParts(set)[0]!.released.faces).toEqual({})
+    expect(handParts(set, SI).map((q) => q.words)).toEqual(['bottom bars', 'stirrups', 'demand at 0.0–2.0 m'])
+    expect(handParts(set, US).map((q) => q.words)).toContain('demand at 0.0–6.6 ft')
+    expect(handParts(set, SI)[0]!.released.faces).toEqual({})
     expect(isHand(set, { part: 'bars', index: 1 })).toBe(true)
     expect(isHand(set, { part: 'bars', index: 0 })).toBe(false)
     expect(isHand(set, { part: 'zone', index: 1 })).toBe(true)

@@ -1,4 +1,5 @@
 import type { Beam, Hand } from '../../../api/client'
+import { distanceIn, type Units } from '../../../lib/units'
 
 /** What of the cage is being changed. */
 export type Pick = { part: 'bars'; index: number } | { part: 'zone'; index: number } | { part: 'sides'; span: number }
@@ -158,7 +159,7 @@ export interface HandPart {
   released: Hand
 }
 
-export function handParts(beam: Beam): HandPart[] {
+export function handParts(beam: Beam, units: Units): HandPart[] {
   const h = beam.hand
   const without = <V>(m: Record<string, V>, key: string) =>
     Object.fromEntries(Object.entries(m).filter(([k]) => k !== key))
@@ -183,7 +184,7 @@ export function handParts(beam: Beam): HandPart[] {
     })),
     ...h.demands.map((d, i) => ({
       key: `d${i}`,
-      words: `demand at ${(d.from / 1000).toFixed(1)}–${(d.to / 1000).toFixed(1)} m`,
+      words: `demand at ${distanceIn(d.from, units).toFixed(1)}–${distanceIn(d.to, units).toFixed(1)} ${units.distance}`,
       released: { ...h, demands: h.demands.filter((_, k) => k !== i) },
     })),
     ...(h.torsion === 'as-found'

@@ -76,6 +76,11 @@ public final class DemoBuilding {
         return new DemoBuilding(o).building();
     }
 
+    /** The same in US customary units: in whole inches and feet, with usual concretes. */
+    public static Building customary(DemoOptions o) {
+        return CustomaryDemo.of(generate(o));
+    }
+
     /** Grid positions with bays of 6.0 to 9.6 m in steps of 0.6 m. */
     private double[] bays(int n) {
         double[] out = new double[n + 1];

@@ -111,7 +111,7 @@ final class Members {
     record NeedDto(
             String face, int number, String label, double x, double requiredMm2, double providedMm2, boolean minimum) {}
 
-    /** @param required area of legs per length [mm2/m] */
+    /** @param required area of legs per length [mm2/mm] */
     record LegsDto(int span, double from, double to, double required, double provided) {}
 
     /**
@@ -319,7 +319,7 @@ final class Members {
 
     private static List<LegsDto> legs(BuildingDesign d, BeamDesign b) {
         return SteelNeeds.stirrups(b, d.beamContext()).stream()
-                .map(z -> new LegsDto(z.span(), z.from(), z.to(), 1000 * z.required(), 1000 * z.provided()))
+                .map(z -> new LegsDto(z.span(), z.from(), z.to(), z.required(), z.provided()))
                 .toList();
     }
 

@@ -44,6 +44,9 @@ public final class DemoCommand implements Callable<Integer> {
     @CommandLine.Option(names = "--members", description = "A plain frame of about that many members instead.")
     private Integer members;
 
+    @CommandLine.Option(names = "--us", description = "In US customary units: feet, whole inches, concretes in psi.")
+    private boolean us;
+
     @CommandLine.Spec
     private CommandLine.Model.CommandSpec spec;
 
@@ -62,7 +65,7 @@ public final class DemoCommand implements Callable<Integer> {
                     .println("Give bays as 6x4, and storeys and bays from 1 to 60: " + e.getMessage());
             return Input.BAD_INPUT;
         }
-        Building b = DemoBuilding.generate(o);
+        Building b = us ? DemoBuilding.customary(o) : DemoBuilding.generate(o);
         ConvertCommand.write(b, out);
         // what is written to the standard output stays a model
         PrintWriter told = out.toString().equals(ConvertCommand.STREAM)

@@ -55,14 +55,16 @@ export function planScene(view: View, elevationMm: number, shade: Shade = 'stren
   return { members, grid, box: boxOf(members, grid) }
 }
 
+/** Room round a drawing for the names of its lines, which grow with it [mm], and as a share of its size. */
 const PAD = 1800
+const PAD_SHARE = 0.035
 
 function boxOf(members: PlanMember[], grid: PlanScene['grid']): PlanScene['box'] {
   const xs = [...members.flatMap((m) => [m.x1, m.x2]), ...grid.flatMap((g) => [g.x1, g.x2])]
   const ys = [...members.flatMap((m) => [m.y1, m.y2]), ...grid.flatMap((g) => [g.y1, g.y2])]
-  const x = Math.min(...xs, 0) - PAD
-  const y = Math.min(...ys, 0) - PAD
-  return { x, y, width: Math.max(...xs, 1000) + PAD - x, height: Math.max(...ys, 1000) + PAD - y }
+  const [x1, y1, x2, y2] = [Math.min(...xs, 0), Math.min(...ys, 0), Math.max(...xs, 1000), Math.max(...ys, 1000)]
+  const pad = Math.max(PAD, PAD_SHARE * Math.max(x2 - x1, 1.2 * (y2 - y1)))
+  return { x: x1 - pad, y: y1 - pad, width: x2 - x1 + 2 * pad, height: y2 - y1 + 2 * pad }
 }
 
 /** The members on a grid line seen from its side: along the line to the right, upwards on the screen; storeys and crossing grid lines behind. */

@@ -49,7 +49,7 @@ class AnalysisPathTest extends BrowserTest {
         page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Model"))
                 .click();
         page.getByText("Analysis", new Page.GetByTextOptions().setExact(true)).click();
-        assertThat(page.locator(".balance tbody tr").first()).containsText("80");
+        assertThat(page.locator(".balance tbody tr").first()).containsText("81");
         page.getByText("shape", new Page.GetByTextOptions().setExact(true))
                 .last()
                 .click();

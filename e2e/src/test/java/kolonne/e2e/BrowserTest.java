@@ -34,7 +34,7 @@ abstract class BrowserTest {
         }
         application = new Application();
         Runtime.getRuntime().addShutdownHook(new Thread(BrowserTest::stop));
-        com.microsoft.playwright.assertions.PlaywrightAssertions.setDefaultAssertionTimeout(20_000);
+        com.microsoft.playwright.assertions.PlaywrightAssertions.setDefaultAssertionTimeout(60_000);
         playwright = Playwright.create(
                 new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));
         browser = playwright
@@ -66,7 +66,7 @@ abstract class BrowserTest {
                         .setViewportSize(1280, 800)
                         .setAcceptDownloads(true))
                 .newPage();
-        page.setDefaultTimeout(20_000);
+        page.setDefaultTimeout(60_000);
         slowDown();
         refused.clear();
         page.onConsoleMessage(m -> {

@@ -8,7 +8,7 @@ import type { arrows as arrowsOf, Triangles } from './spaceLayer'
 import type { Under } from './under'
 import { spaceScene, type Box } from './spaceScene'
 
-/** Members from which on a turning building is drawn coarser. */
+/** Members from which on a turning building is drawn as sticks. */
 const MANY = 2000
 
 /** Draws the boxes with three.js, one draw call, only when something changed. Owns and disposes its geometry. */
@@ -21,6 +21,11 @@ export class SpaceRenderer {
   private readonly camera = new THREE.PerspectiveCamera(35, 1, 0.5, 2000)
   private readonly controls: OrbitControls
   private readonly mesh: THREE.InstancedMesh
+  /** the members as lines, which a large building is while it turns */
+  private readonly sticks = new THREE.LineSegments(
+    new THREE.BufferGeometry(),
+    new THREE.LineBasicMaterial({ vertexColors: true }),
+  )
   private readonly boxes: Box[]
   private readonly observer: ResizeObserver
   private readonly layer = new THREE.Mesh(
@@ -48,15 +53,18 @@ export class SpaceRenderer {
       this.boxes.length,
     )
     this.boxes.forEach((b, i) => this.mesh.setMatrixAt(i, matrix(b)))
+    this.sticks.geometry.setAttribute('position', new THREE.Float32BufferAttribute(this.boxes.flatMap(ends), 3))
+    this.sticks.visible = false
     const key = new THREE.DirectionalLight(0xffffff, 1.6)
     key.position.set(-0.6, -1, 1.4)
     this.layer.visible = false
     this.layer.frustumCulled = false
-    this.scene.add(this.mesh, this.layer, this.arrowGroup, new THREE.AmbientLight(0xffffff, 1.7), key)
+    this.scene.add(this.mesh, this.sticks, this.layer, this.arrowGroup, new THREE.AmbientLight(0xffffff, 1.7), key)
     this.controls = new OrbitControls(this.camera, this.renderer.domElement)
     this.controls.addEventListener('change', () => this.draw())
     this.controls.addEventListener('start', () => this.move(true))
     this.controls.addEventListener('end', () => this.move(false))
+    this.renderer.setPixelRatio(Math.min(window.devicePixelRatio, 2))
     host.append(this.renderer.domElement)
     this.observer = new ResizeObserver(() => this.resize())
     this.observer.observe(host)
@@ -85,10 +93,15 @@ export class SpaceRenderer {
       return !b.satisfied ? over : ramp[step < 0 ? ramp.length - 1 : step]!
     }
     this.scene.background = new THREE.Color(t.ground)
+    const colors = new Float32Array(6 * this.boxes.length)
     this.boxes.forEach((b, i) => {
-      this.mesh.setColorAt(i, selected.has(b.mark) ? ink : matching.has(b.mark) ? shade(b, i) : faded)
+      const color = selected.has(b.mark) ? ink : matching.has(b.mark) ? shade(b, i) : faded
+      this.mesh.setColorAt(i, color)
+      color.toArray(colors, 6 * i)
+      color.toArray(colors, 6 * i + 3)
     })
     this.mesh.instanceColor!.needsUpdate = true
+    this.sticks.geometry.setAttribute('color', new THREE.BufferAttribute(colors, 3))
     this.draw()
   }
 
@@ -211,11 +224,11 @@ export class SpaceRenderer {
     this.draw()
   }
 
-  /** While a large building moves it is drawn with fewer points, so that it follows the hand. */
+  /** While a large building moves its members are lines, so that it follows the hand. */
   private move(moving: boolean) {
     this.turned = true
-    const full = Math.min(window.devicePixelRatio, 2)
-    this.renderer.setPixelRatio(moving && this.boxes.length > MANY ? full / 2.5 : full)
+    this.sticks.visible = moving && this.boxes.length > MANY
+    this.mesh.visible = !this.sticks.visible
     this.draw()
   }
 
@@ -234,6 +247,8 @@ export class SpaceRenderer {
     this.layer.material.dispose()
     this.observer.disconnect()
     this.controls.dispose()
+    this.sticks.geometry.dispose()
+    this.sticks.material.dispose()
     this.mesh.geometry.dispose()
     ;(this.mesh.material as THREE.Material).dispose()
     this.mesh.dispose()
@@ -257,6 +272,9 @@ function fitting(box: THREE.Box3, centre: THREE.Vector3, from: THREE.Vector3, ca
       }
   return most * 1.06
 }
+
+/** Where the axis of a member begins and ends. */
+const ends = (b: Box) => [-0.5, 0.5].flatMap((k) => b.centre.map((c, i) => c + k * b.size[0] * b.axes[0][i]!))
 
 function matrix(b: Box): THREE.Matrix4 {
   const [x, y, z] = b.axes.map((a) => new THREE.Vector3(a[0], a[1], a[2])) as [

@@ -8,7 +8,12 @@ const CIRCLE = new RegExp(`^(?:circle|d)\\s*${N}$`)
 
 /** A section from words: 300x600, tee 300x600 1200x150 (web, then flange), ell …, inverted-tee …, circle 500; undefined if they make none. */
 export function parseSection(words: string): SketchSection | undefined {
-  const w = words.trim().toLowerCase().replace(/×/g, 'x')
+  // a comma is a point, but where it could as well part thousands the words make no section
+  const w = words
+    .trim()
+    .toLowerCase()
+    .replace(/×/g, 'x')
+    .replace(/(\d),(?!\d{3}(?!\d))(\d)/g, '$1.$2')
   const r = RECTANGLE.exec(w)
   if (r && Number(r[1]) > 0 && Number(r[2]) > 0)
     return { ...NONE, shape: 'rectangle', b: Number(r[1]), h: Number(r[2]) }

@@ -100,15 +100,7 @@ export function PlanView(p: Props) {
               strokeDasharray={`${unit / 6} ${unit / 3}`}
               strokeWidth={unit / 14}
             />
-            <circle cx={bubble(g, !p.storey).x} cy={bubble(g, !p.storey).y} r={unit * 0.75} strokeWidth={unit / 14} />
-            <text
-              x={bubble(g, !p.storey).x}
-              y={bubble(g, !p.storey).y + unit * 0.3}
-              fontSize={unit * 0.85}
-              textAnchor="middle"
-            >
-              {g.id}
-            </text>
+            <Bubble g={g} unit={unit} first={!p.storey || g.x1 !== g.x2} />
           </g>
         ))}
         {scene.members.map((m) => (
@@ -196,9 +188,20 @@ function pointAt(e: React.PointerEvent<SVGSVGElement>): DOMPoint | undefined {
   return matrix ? new DOMPoint(e.clientX, e.clientY).matrixTransform(matrix.inverse()) : undefined
 }
 
-/** Where the name of a line behind the drawing stands: at its end in a plan, at its beginning in an elevation. */
-function bubble(g: PlanScene['grid'][number], elevation: boolean) {
-  return elevation || g.x1 !== g.x2 ? { x: g.x1, y: g.y1 } : { x: g.x2, y: g.y2 }
+/** The name of a line behind the drawing, in a circle beyond its first or last end. */
+function Bubble({ g, unit, first }: { g: PlanScene['grid'][number]; unit: number; first: boolean }) {
+  const r = 0.75 * unit
+  const out = (first ? -r : r) / (Math.hypot(g.x2 - g.x1, g.y2 - g.y1) || 1)
+  const x = (first ? g.x1 : g.x2) + out * (g.x2 - g.x1)
+  const y = (first ? g.y1 : g.y2) + out * (g.y2 - g.y1)
+  return (
+    <>
+      <circle cx={x} cy={y} r={r} strokeWidth={unit / 14} />
+      <text x={x} y={y + unit * 0.3} fontSize={unit * 0.85} textAnchor="middle">
+        {g.id}
+      </text>
+    </>
+  )
 }
 
 /** How far along a member the cursor is, from 0 to 1. */

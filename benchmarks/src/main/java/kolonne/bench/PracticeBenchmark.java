@@ -1,0 +1,218 @@
+package kolonne.bench;
+
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Locale;
+import java.util.Set;
+import java.util.function.ToDoubleFunction;
+import kolonne.core.analysis.Analysis;
+import kolonne.core.analysis.FrameAnalysis;
+import kolonne.core.basis.Basis;
+import kolonne.core.basis.part.Preference;
+import kolonne.core.beam.cage.BeamCage;
+import kolonne.core.beam.check.BeamDesign;
+import kolonne.core.code.Bar;
+import kolonne.core.column.cage.BarLayout;
+import kolonne.core.column.cage.ColumnCage;
+import kolonne.core.column.cage.RectangleBars;
+import kolonne.core.column.check.ColumnDesign;
+import kolonne.core.column.check.ColumnTieCheck;
+import kolonne.core.column.line.ColumnStack;
+import kolonne.core.demo.DemoBuilding;
+import kolonne.core.demo.DemoOptions;
+import kolonne.core.design.BuildingDesign;
+import kolonne.core.design.BuildingDesigner;
+import kolonne.core.design.Quantities;
+import kolonne.core.detail.BarItem;
+import kolonne.core.model.Building;
+import kolonne.core.model.BuildingIndex;
+import kolonne.exchange.paper.SchedulePdf;
+import org.apache.pdfbox.Loader;
+import org.apache.pdfbox.pdmodel.PDDocument;
+
+/** What a site would say of the cages: steel, sizes, pieces, lengths, columns, cages, pages; by every preference that is asked for. */
+public final class PracticeBenchmark {
+    private static final double MODULE = 50;
+    private static final double FAR = 300;
+
+    private PracticeBenchmark() {}
+
+    public static void main(String[] args) throws IOException {
+        System.out.println(
+                "lengths of bars are odd where they are no multiple of 50 mm; mixed sizes are more than one step apart");
+        run("demo", DemoBuilding.generate(DemoOptions.VELDHAVEN), true);
+        for (String size : args.length == 0 ? new String[] {"1000", "10000"} : args) {
+            run(size + " members", DemoBuilding.generate(DemoOptions.ofSize(Integer.parseInt(size))), false);
+        }
+    }
+
+    private static void run(String name, Building b, boolean pages) throws IOException {
+        Analysis analysis = FrameAnalysis.solve(new BuildingIndex(b));
+        for (Preference p : List.of(Basis.standard(false).bars().preference(), Preference.LEAST_STEEL)) {
+            long start = System.nanoTime();
+            BuildingDesign d =
+                    BuildingDesigner.design(analysis, Basis.standard(false).with(p), BuildingDesigner.Progress.NONE);
+            double seconds = (System.nanoTime() - start) / 1e9;
+            System.out.printf(
+                    Locale.ROOT,
+                    "%n%s, %s, %.1f s%n",
+                    name,
+                    p.name().toLowerCase(Locale.ROOT).replace('_', ' '),
+                    seconds);
+            beams(d);
+            columns(d);
+            pieces(d);
+            if (pages) {
+                say("pages of the schedules", pagesOf(d));
+            }
+        }
+    }
+
+    private static void beams(BuildingDesign d) {
+        List<Bar> allowed = d.basis().beamBarList();
+        say("steel of beams, t", sum(d.beams(), b -> Quantities.of(b, d.basis()).steel()) / 1000);
+        say(
+                "steel of columns, t",
+                sum(d.columns(), c -> Quantities.of(c, d.basis()).steel()) / 1000);
+        say(
+                "not satisfied",
+                d.beams().stream().filter(b -> !b.satisfied()).count()
+                        + d.columns().stream().filter(c -> !c.satisfied()).count());
+        share(
+                "lines with over two sizes",
+                d.beams(),
+                b -> sizes(b.cage().groups()).size() > 2);
+        List<List<BeamCage.Group>> faces = new ArrayList<>();
+        List<BeamCage.Group> groups = new ArrayList<>();
+        for (BeamDesign b : d.beams()) {
+            groups.addAll(b.cage().groups());
+            for (BeamCage.Face f : BeamCage.Face.values()) {
+                faces.add(b.cage().groups().stream().filter(g -> g.face() == f).toList());
+            }
+        }
+        share("faces that mix sizes", faces, f -> apart(sizes(f), allowed) > 1);
+        share("groups of a single bar", groups, g -> g.count() == 1);
+        share(
+                "stirrup zones under 700 mm",
+                d.beams().stream().flatMap(b -> b.cage().zones().stream()).toList(),
+                z -> z.to() - z.from() < 700);
+        Set<Object> cages = new HashSet<>();
+        Set<Object> geometries = new HashSet<>();
+        for (BeamDesign b : d.beams()) {
+            List<Object> geometry = b.line().spans().stream()
+                    .map(s -> (Object) List.of(s.shape(), Math.round(s.clear())))
+                    .toList();
+            geometries.add(geometry);
+            cages.add(List.of(
+                    geometry,
+                    b.cage().groups().stream()
+                            .map(g -> g.face() + g.bar().label() + g.count() + "/" + g.layer() + "@"
+                                    + Math.round(g.to() - g.from()))
+                            .toList(),
+                    b.cage().zones().stream()
+                            .map(z -> z.bar().label() + z.legs() + "-" + z.spacing() + "x" + z.count())
+                            .toList()));
+        }
+        say("geometries of lines", geometries.size());
+        say("distinct cages of lines", cages.size());
+    }
+
+    private static Set<Bar> sizes(List<BeamCage.Group> groups) {
+        Set<Bar> out = new HashSet<>();
+        groups.forEach(g -> out.add(g.bar()));
+        return out;
+    }
+
+    /** Steps between the smallest and the largest of some sizes in the list of allowed ones. */
+    private static int apart(Set<Bar> sizes, List<Bar> allowed) {
+        int[] at = sizes.stream().mapToInt(allowed::indexOf).sorted().toArray();
+        return at.length == 0 ? 0 : at[at.length - 1] - at[0];
+    }
+
+    private static void columns(BuildingDesign d) {
+        List<Bar> allowed = d.basis().columnBarList();
+        List<ColumnCage.LiftCage> lifts = new ArrayList<>();
+        int far = 0;
+        int growing = 0;
+        for (ColumnDesign c : d.columns()) {
+            for (int i = 0; i < c.lifts().size(); i++) {
+                ColumnStack.Lift lift = c.stack().lifts().get(i);
+                ColumnCage.LiftCage cage = c.lifts().get(i).cage();
+                lifts.add(cage);
+                far += centres(cage, lift, d.basis()) > FAR ? 1 : 0;
+                growing += i > 0 && cage.area() > c.lifts().get(i - 1).cage().area() + 1 ? 1 : 0;
+            }
+        }
+        share("lifts that mix sizes", lifts, c -> {
+            BarLayout l = c.layout();
+            return apart(
+                            Set.copyOf(List.of(l.largest(), l.smallest()).stream()
+                                    .distinct()
+                                    .toList()),
+                            allowed)
+                    > 1;
+        });
+        say("lifts with bars over 300 mm apart", far);
+        say("lifts with more steel than below", growing);
+    }
+
+    /** The greatest distance of neighbouring bars, centre to centre, in either direction [mm]. */
+    private static double centres(ColumnCage.LiftCage c, ColumnStack.Lift lift, Basis basis) {
+        double inset = ColumnTieCheck.inset(c, basis);
+        double most = 0;
+        for (double gap : c.layout().gaps(lift.section().shape(), inset)) {
+            most = Math.max(most, gap + c.layout().largest().diameter());
+        }
+        return c.layout() instanceof RectangleBars ? most : 0;
+    }
+
+    private static void pieces(BuildingDesign d) {
+        int straight = 0;
+        int odd = 0;
+        long pieces = 0;
+        double mass = 0;
+        List<BarItem> all = new ArrayList<>();
+        d.beams().forEach(b -> all.addAll(Quantities.bars(b, d.basis())));
+        for (ColumnDesign c : d.columns()) {
+            for (int i = 0; i < c.lifts().size(); i++) {
+                all.addAll(Quantities.bars(c, i, d.basis()));
+            }
+        }
+        for (BarItem i : all) {
+            if (Set.of("00", "11", "21").contains(i.shape())) {
+                straight += i.number();
+                odd += Math.abs(i.cutLength() / MODULE - Math.rint(i.cutLength() / MODULE)) > 1e-6 ? i.number() : 0;
+            }
+            pieces += i.number();
+            mass += i.mass();
+        }
+        say("bars of odd length, %", 100.0 * odd / straight);
+        say("main bars a tonne", 1000 * straight / mass);
+        say("pieces a tonne", 1000 * pieces / mass);
+    }
+
+    private static int pagesOf(BuildingDesign d) throws IOException {
+        ByteArrayOutputStream out = new ByteArrayOutputStream();
+        SchedulePdf.write(d, out);
+        try (PDDocument pdf = Loader.loadPDF(out.toByteArray())) {
+            return pdf.getNumberOfPages();
+        }
+    }
+
+    private static <T> double sum(List<T> all, ToDoubleFunction<T> of) {
+        return all.stream().mapToDouble(of).sum();
+    }
+
+    private static <T> void share(String what, List<T> all, java.util.function.Predicate<T> is) {
+        long n = all.stream().filter(is).count();
+        System.out.printf(
+                Locale.ROOT, "  %-36s %8d of %d, %.1f %%%n", what, n, all.size(), 100.0 * n / Math.max(1, all.size()));
+    }
+
+    private static void say(String what, double value) {
+        System.out.printf(Locale.ROOT, value == Math.rint(value) ? "  %-36s %8.0f%n" : "  %-36s %8.1f%n", what, value);
+    }
+}

@@ -74,6 +74,7 @@ public final class PracticeBenchmark {
     private static void beams(BuildingDesign d) {
         List<Bar> allowed = d.basis().beamBarList();
         say("steel of beams, t", sum(d.beams(), b -> Quantities.of(b, d.basis()).steel()) / 1000);
+        steel(d);
         say(
                 "steel of columns, t",
                 sum(d.columns(), c -> Quantities.of(c, d.basis()).steel()) / 1000);
@@ -167,6 +168,17 @@ public final class PracticeBenchmark {
             most = Math.max(most, gap + c.layout().largest().diameter());
         }
         return c.layout() instanceof RectangleBars ? most : 0;
+    }
+
+    /** Where the steel of beams is, by the words of the schedule. */
+    private static void steel(BuildingDesign d) {
+        java.util.Map<String, Double> by = new java.util.TreeMap<>();
+        for (BeamDesign b : d.beams()) {
+            for (BarItem i : Quantities.bars(b, d.basis())) {
+                by.merge(i.what().replaceAll(", span.*|, layer.*|, piece.*", ""), i.mass() / 1000, Double::sum);
+            }
+        }
+        by.forEach((what, t) -> say("  " + what + ", t", t));
     }
 
     private static void pieces(BuildingDesign d) {

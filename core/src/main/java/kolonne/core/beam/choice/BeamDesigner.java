@@ -19,6 +19,7 @@ import kolonne.core.beam.check.StirrupLimits;
 import kolonne.core.beam.line.BeamLine;
 import kolonne.core.beam.line.BeamTorsion;
 import kolonne.core.beam.line.DuctileSpans;
+import kolonne.core.check.CheckResult;
 import kolonne.core.code.Bar;
 import kolonne.core.code.DesignCode;
 
@@ -31,6 +32,8 @@ public final class BeamDesigner {
     private static final int ROUNDS = 8;
     /** Passes in which bars and stirrups settle on each other’s sizes. */
     private static final int PASSES = 4;
+    /** Times that bottom bars are let end early. */
+    private static final int CUT_TRIALS = 8;
 
     private final BeamLine line;
     private final BeamContext context;
@@ -40,6 +43,8 @@ public final class BeamDesigner {
     private final double[] torques;
     private final BarFit.Memo placed;
     private final List<BeamShearCheck.Demand> shears;
+    /** What the last cage came of. */
+    private Laid last;
 
     private BeamDesigner(BeamLine line, BeamContext context) {
         this.line = line;
@@ -54,12 +59,16 @@ public final class BeamDesigner {
 
     /** The designed line: a cage and its checks. Parts set by hand are taken as they are. */
     public static BeamDesign design(BeamLine line, BeamContext context) {
-        BeamDesign d = BeamCheck.run(line, new BeamDesigner(line, context.of(line)).cage(), context);
-        if (d.findings().stream().noneMatch(f -> f.code().equals("redistribution.refused"))) {
-            return d;
-        }
-        BeamContext analysed = context.with(context.basis().withRedistribution(0));
-        return BeamCheck.run(line, new BeamDesigner(line, analysed.of(line)).cage(), context);
+        BeamDesign d = designed(line, context, context);
+        return d.findings().stream().noneMatch(f -> f.code().equals("redistribution.refused"))
+                ? d
+                : designed(line, context.with(context.basis().withRedistribution(0)), context);
+    }
+
+    /** @param by what the cage is chosen by; @param context what it is checked by */
+    private static BeamDesign designed(BeamLine line, BeamContext by, BeamContext context) {
+        BeamDesigner designer = new BeamDesigner(line, by.of(line));
+        return designer.shorter(BeamCheck.run(line, designer.cage(), context), context);
     }
 
     private BeamCage cage() {
@@ -69,6 +78,38 @@ public final class BeamDesigner {
             cage = cage(boost);
         }
         return cage;
+    }
+
+    /**
+     * The design with bottom bars that end in the spans where they are no longer needed, as far as everything is still satisfied: they are let
+     * end at both sides of all spans, then where nothing came to fail near by.
+     */
+    private BeamDesign shorter(BeamDesign whole, BeamContext judge) {
+        if (last == null || !whole.satisfied() || context.own().faces().containsKey(BeamCage.Face.BOTTOM)) {
+            return whole;
+        }
+        BottomCuts cuts = BottomCuts.all(line);
+        for (int trial = 0; trial < CUT_TRIALS; trial++) {
+            BeamCage cage = last.cut(cuts);
+            if (cage == null || cage.equals(whole.cage())) {
+                return whole;
+            }
+            if (cuts.fewerWhereNoneEnd(cage)) {
+                continue;
+            }
+            BeamDesign d = BeamCheck.run(line, cage, judge);
+            if (d.satisfied()) {
+                return d;
+            }
+            boolean fewer = false;
+            for (CheckResult c : d.checks()) {
+                fewer |= !c.satisfied() && cuts.fewer(c.part(), c.x());
+            }
+            if (!fewer) {
+                return whole;
+            }
+        }
+        return whole;
     }
 
     /** Raises the boost where a cage misses what the moments alone do not ask for; whether it did. */
@@ -100,42 +141,80 @@ public final class BeamDesigner {
                 + stirrup.diameter()
                 + basis.beamBarList().get(0).diameter();
         List<BeamCage.Zone> zones = hand.zones(zones(allowance));
-        BeamCage cage = null;
-        BeamCage sound = null;
+        Laid laid = null;
+        Laid sound = null;
         for (int pass = 0; pass < PASSES; pass++) {
             stirrup = largestStirrup(zones, stirrup);
-            List<BeamCage.Group> groups = hand.groups(
-                    hand.allBars()
-                            ? List.of()
-                            : new FlexureChoice(line, context, torques, stirrup, boost, placed).choose(),
-                    stirrup);
-            zones = hand.zones(zones(groups));
-            cage = new BeamCage(groups, zones, sideBars(stirrup));
-            double used =
-                    zones.stream().mapToDouble(z -> z.bar().diameter()).max().orElse(0);
-            // sound as well where the stirrups became smaller than those inside which the bars were laid: these then
-            // lie further out
-            double spare = stirrup.diameter() - used;
-            sound = spare < 0
-                    ? sound
-                    : spare == 0
-                            ? cage
-                            : new BeamCage(
-                                    groups.stream().map(g -> g.out(spare)).toList(), zones, cage.sideBars());
-            if (spare == 0) {
+            FlexureChoice bars =
+                    hand.allBars() ? null : new FlexureChoice(line, context, torques, stirrup, boost, placed);
+            laid = new Laid(bars, bars == null ? null : bars.choose(), stirrup);
+            zones = laid.zones();
+            sound = laid.spare() < 0 ? sound : laid;
+            if (laid.spare() == 0) {
                 break;
             }
         }
-        BeamCage longer = new CutOffChoice(line, context).extended(sound == null ? cage : sound);
-        // bars that run on may come to lie over larger ones
-        BeamCage extended = new BeamCage(
-                LayerLevels.of(longer.groups(), largestStirrup(longer.zones(), stirrup), basis),
-                longer.zones(),
-                longer.sideBars());
-        // bars that run on make the ends of a ductile frame stronger, and their shear greater
-        return DuctileSpans.rules(line, context.basis()).isEmpty()
-                ? extended
-                : new BeamCage(extended.groups(), hand.zones(zones(extended.groups())), extended.sideBars());
+        last = sound == null ? laid : sound;
+        return last.cage();
+    }
+
+    /** Bars chosen inside stirrups of a size, and the cage that comes of them. */
+    private final class Laid {
+        private final FlexureChoice bars;
+        private final FlexureChoice.Chosen chosen;
+        private final Bar stirrup;
+        private final List<BeamCage.Group> groups;
+        private final List<BeamCage.Zone> zones;
+
+        /** @param bars null where a person has set all of them */
+        Laid(FlexureChoice bars, FlexureChoice.Chosen chosen, Bar stirrup) {
+            this(bars, chosen, stirrup, BottomCuts.none(line));
+        }
+
+        private Laid(FlexureChoice bars, FlexureChoice.Chosen chosen, Bar stirrup, BottomCuts cut) {
+            this.bars = bars;
+            this.chosen = chosen;
+            this.stirrup = stirrup;
+            groups = hand.groups(bars == null ? List.of() : bars.laid(chosen, cut), stirrup);
+            zones = hand.zones(BeamDesigner.this.zones(groups));
+        }
+
+        List<BeamCage.Zone> zones() {
+            return zones;
+        }
+
+        /** What the stirrups are smaller than those inside which the bars were laid; negative where they are larger [mm]. */
+        double spare() {
+            return stirrup.diameter()
+                    - zones.stream().mapToDouble(z -> z.bar().diameter()).max().orElse(0);
+        }
+
+        /** The cage with bottom bars ended in the spans at some sides; null where that asks for larger stirrups, or there is nothing to choose. */
+        BeamCage cut(BottomCuts cuts) {
+            Laid shorter = bars == null ? null : new Laid(bars, chosen, stirrup, cuts);
+            return shorter == null || shorter.spare() < 0 ? null : shorter.cage();
+        }
+
+        BeamCage cage() {
+            // sound as well where the stirrups became smaller than those inside which the bars were laid: these then
+            // lie further out
+            double out = Math.max(0, spare());
+            BeamCage cage = new BeamCage(
+                    out == 0 ? groups : groups.stream().map(g -> g.out(out)).toList(), zones, sideBars(stirrup));
+            BeamCage longer = new CutOffChoice(line, context).extended(cage);
+            // bars that run on may come to lie over larger ones
+            BeamCage extended = new BeamCage(
+                    LayerLevels.of(longer.groups(), largestStirrup(longer.zones(), stirrup), basis),
+                    longer.zones(),
+                    longer.sideBars());
+            // bars that run on make the ends of a ductile frame stronger, and their shear greater
+            return DuctileSpans.rules(line, context.basis()).isEmpty()
+                    ? extended
+                    : new BeamCage(
+                            extended.groups(),
+                            hand.zones(BeamDesigner.this.zones(extended.groups())),
+                            extended.sideBars());
+        }
     }
 
     private static Bar largestStirrup(List<BeamCage.Zone> zones, Bar otherwise) {

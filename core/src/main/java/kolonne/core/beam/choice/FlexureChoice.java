@@ -78,6 +78,13 @@ final class FlexureChoice {
         double area() {
             return through * throughBar.area() + added * addedBar.area();
         }
+
+        /** The same with fewer of the additional bars. @param rest layers, those of the through bars first */
+        Choice with(List<BarFit.Layer> rest) {
+            int left = rest.stream().skip(1).mapToInt(BarFit.Layer::count).sum();
+            return new Choice(
+                    through, throughBar, left, addedBar, rest, compression, compressionBar, strength, satisfies);
+        }
     }
 
     FlexureChoice(BeamLine line, BeamContext context, double[] torques, Bar stirrup, Boost boost, BarFit.Memo placed) {
@@ -148,15 +155,22 @@ final class FlexureChoice {
         return 0.9 * basis.fy() * area * (line.spans().get(st.span()).shape().depth() - basis.beamCover());
     }
 
-    List<BeamCage.Group> choose() {
+    /** Bars of both faces, to be laid. */
+    record Chosen(Choice[] top, Choice[] bottom) {}
+
+    Chosen choose() {
         BarRegions regions = new BarRegions(line, basis, boost, hogging, sagging);
         List<BarRegion> below = regions.bottom();
         List<BarRegion> above = regions.top();
         Choice[][] one = basis.bars().preference() == Preference.FEWEST_SIZES ? oneSize(below, above) : null;
         Choice[] bottom = one != null ? one[0] : face(BeamCage.Face.BOTTOM, below);
         underTop = bottom;
-        Choice[] top = one != null ? one[1] : face(BeamCage.Face.TOP, above);
-        return new GroupLayout(line, basis, hogging, sagging, this).groups(top, bottom);
+        return new Chosen(one != null ? one[1] : face(BeamCage.Face.TOP, above), bottom);
+    }
+
+    /** The bars as they lie. @param cut where bottom bars end when they are no longer needed */
+    List<BeamCage.Group> laid(Chosen chosen, BottomCuts cut) {
+        return new GroupLayout(line, basis, hogging, sagging, this, cut).groups(chosen.top(), chosen.bottom());
     }
 
     /** Bottom and top of one size that serves both, with the least steel; null if none does. */
@@ -560,11 +574,5 @@ final class FlexureChoice {
                         basis.fy(),
                         code,
                         Trace.OFF));
-    }
-
-    /** Strength of the through bars alone [Nmm]. */
-    double throughStrength(BeamLine.Span span, BeamCage.Face face, Choice c) {
-        List<BarFit.Layer> layers = c.layers().stream().limit(1).toList();
-        return laid(span, face, layers);
     }
 }

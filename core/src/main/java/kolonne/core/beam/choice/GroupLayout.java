@@ -22,6 +22,10 @@ final class GroupLayout {
     private static final double MARGIN = 1.03;
     /** Part of the clear span that additional top bars cover at least. */
     private static final double LEAST_TOP = 0.2;
+    /** Ends of bottom bars are set out on it, from the faces of the supports [mm]. */
+    private static final double MODULE = 50;
+    /** A bottom bar ends early where that makes it shorter by this at one end [mm]. */
+    private static final double LEAST_SAVED = 400;
 
     private final BeamLine line;
     private final Basis basis;
@@ -29,10 +33,13 @@ final class GroupLayout {
     private final double[] hogging;
     private final double[] sagging;
     private final FlexureChoice choice;
+    /** Where bottom bars end when they are no longer needed. */
+    private final BottomCuts cut;
     /** Whether bottom bars are bent up at the ends of the line. */
     private boolean[] bent;
 
-    GroupLayout(BeamLine line, Basis basis, double[] hogging, double[] sagging, FlexureChoice choice) {
+    GroupLayout(BeamLine line, Basis basis, double[] hogging, double[] sagging, FlexureChoice choice, BottomCuts cut) {
+        this.cut = cut;
         this.line = line;
         this.basis = basis;
         this.code = basis.designCode();
@@ -85,7 +92,8 @@ final class GroupLayout {
         double[][] runs = new double[top.length][];
         for (int s = 0; s < top.length; s++) {
             if (top[s].added() > 0) {
-                double[] reach = reach(BeamCage.Face.TOP, top[s], s);
+                double[] reach =
+                        reach(BeamCage.Face.TOP, top[s], s, top[s].layers().subList(0, 1));
                 BeamLine.Span a = line.spans().get(Math.max(0, s - 1));
                 BeamLine.Span b = line.spans().get(Math.min(s, line.spans().size() - 1));
                 double from = s == 0 ? line.firstBar(basis) : Math.min(reach[0], a.faceTo() - LEAST_TOP * a.clear());
@@ -159,17 +167,114 @@ final class GroupLayout {
 
     private void bottomAdditions(FlexureChoice.Choice[] bottom, List<BeamCage.Group> out) {
         double[][] runs = new double[bottom.length][];
+        FlexureChoice.Choice[] running = bottom.clone();
+        List<BeamCage.Group> ending = new ArrayList<>();
         for (int s = 0; s < bottom.length; s++) {
             if (bottom[s].added() > 0) {
                 BeamLine.Span span = line.spans().get(s);
-                double[] reach = reach(BeamCage.Face.BOTTOM, bottom[s], s);
-                runs[s] = new double[] {
+                double[] reach = reach(
+                        BeamCage.Face.BOTTOM, bottom[s], s, bottom[s].layers().subList(0, 1));
+                double[] whole = {
                     Math.min(span.faceFrom() - intoSupport(s - 1), reach[0]),
                     Math.max(span.faceTo() + intoSupport(s), reach[1])
                 };
+                running[s] = ended(bottom[s], span, whole, ending);
+                runs[s] = running[s].added() > 0 ? whole : null;
             }
         }
-        joined(BeamCage.Face.BOTTOM, bottom, runs, out);
+        joined(BeamCage.Face.BOTTOM, running, runs, out);
+        out.addAll(ending);
+    }
+
+    /**
+     * Lets the bars of a span that its supports do not need end where they are no longer needed, on the module from its faces.
+     *
+     * @param whole from where to where they run otherwise
+     * @param out   where those that end are laid
+     * @return what still runs on
+     */
+    private FlexureChoice.Choice ended(
+            FlexureChoice.Choice c, BeamLine.Span span, double[] whole, List<BeamCage.Group> out) {
+        BottomCuts.Part most = cut.part(span.number());
+        if (most == BottomCuts.Part.NONE
+                || c.compression() > 0
+                || c.layers().stream().anyMatch(BarFit.Layer::pairs)) {
+            return c;
+        }
+        Ending best = ending(c, span, whole, BottomCuts.Part.SOME);
+        Ending all = most == BottomCuts.Part.ALL ? ending(c, span, whole, most) : best;
+        best = all.saved() > best.saved() ? all : best;
+        if (best.saved() <= 0) {
+            return c;
+        }
+        List<BarFit.Layer> laid = new ArrayList<>(c.layers().subList(0, 1));
+        laid.addAll(without(c.layers(), best.running()));
+        add(BeamCage.Face.BOTTOM, c.with(laid), best.from(), best.to(), out);
+        return c.with(best.running());
+    }
+
+    /** Bars that run on, where the others begin and end, and what that saves [mm3]. */
+    private record Ending(List<BarFit.Layer> running, double from, double to, double saved) {}
+
+    private Ending ending(FlexureChoice.Choice c, BeamLine.Span span, double[] whole, BottomCuts.Part part) {
+        List<BarFit.Layer> running = runningOn(c, part);
+        double[] reach = reach(BeamCage.Face.BOTTOM, c, span.number(), running);
+        double from = span.faceFrom() + MODULE * Math.floor((reach[0] - span.faceFrom()) / MODULE);
+        double to = span.faceTo() - MODULE * Math.floor((span.faceTo() - reach[1]) / MODULE);
+        boolean left = cut.ends(span.number(), false) && from > span.faceFrom() && from - whole[0] >= LEAST_SAVED;
+        boolean right = cut.ends(span.number(), true) && to < span.faceTo() && whole[1] - to >= LEAST_SAVED;
+        double area = without(c.layers(), running).stream()
+                .mapToDouble(l -> l.count() * l.bar().area())
+                .sum();
+        return new Ending(
+                running,
+                left ? from : whole[0],
+                right ? to : whole[1],
+                area * ((left ? from - whole[0] : 0) + (right ? whole[1] - to : 0)));
+    }
+
+    /** The through bars and as many of the others, layer by layer, as run into the supports; a layer is parted in twos. */
+    private List<BarFit.Layer> runningOn(FlexureChoice.Choice c, BottomCuts.Part part) {
+        double wanted = code.detailing().bottomIntoSupport(line.spans().size() == 1) * c.area()
+                - c.through() * c.throughBar().area();
+        if (part != BottomCuts.Part.ALL) {
+            wanted = Math.max(wanted, part == BottomCuts.Part.NONE ? c.area() : lowerHalf(c));
+        }
+        List<BarFit.Layer> out = new ArrayList<>(c.layers().subList(0, 1));
+        for (BarFit.Layer l : c.layers().subList(1, c.layers().size())) {
+            if (wanted <= 1e-6) {
+                break;
+            }
+            int bars = (int) Math.ceil(wanted / l.bar().area() - 1e-9);
+            boolean split = l.number() == 1 && bars + bars % 2 <= l.count() - 2;
+            int count = split ? bars + bars % 2 : l.count();
+            out.add(new BarFit.Layer(l.number(), count, l.bar(), l.offset(), l.pairs()));
+            wanted -= count * l.bar().area();
+        }
+        return out;
+    }
+
+    /** Additional bars of the first layer where there are others, else half of them [mm2]. */
+    private static double lowerHalf(FlexureChoice.Choice c) {
+        double first = c.layers().stream()
+                .skip(1)
+                .filter(l -> l.number() == 1)
+                .mapToDouble(l -> l.count() * l.bar().area())
+                .sum();
+        double all = c.added() * c.addedBar().area();
+        return first < all - 1 ? Math.max(first, 1) : all / 2;
+    }
+
+    private static List<BarFit.Layer> without(List<BarFit.Layer> all, List<BarFit.Layer> some) {
+        List<BarFit.Layer> out = new ArrayList<>();
+        for (int i = 0; i < all.size(); i++) {
+            BarFit.Layer l = all.get(i);
+            int count = l.count() - (i < some.size() ? some.get(i).count() : 0);
+            if (count > 0) {
+                out.add(new BarFit.Layer(l.number(), count, l.bar(), l.offset(), l.pairs()));
+            }
+        }
+        return out;
     }
 
     /** Lays the runs; where neighbouring runs overlap they become one of the stronger choice, if that serves both. */
@@ -252,8 +357,14 @@ final class GroupLayout {
         return List.of(g.between(g.count() / 2, g.from(), g.to()), g.between(g.count() - g.count() / 2, from, to));
     }
 
-    /** How far the additional bars of a support (top) or span (bottom) must run for the demands around them. */
-    private double[] reach(BeamCage.Face face, FlexureChoice.Choice c, int number) {
+    /**
+     * How far the additional bars of a support (top) or span (bottom) must run for the demands around them.
+     *
+     * @param running what runs on past their ends
+     */
+    private double[] reach(BeamCage.Face face, FlexureChoice.Choice c, int number, List<BarFit.Layer> running) {
+        double area =
+                running.stream().mapToDouble(l -> l.count() * l.bar().area()).sum();
         double from = Double.POSITIVE_INFINITY;
         double to = Double.NEGATIVE_INFINITY;
         double[] demand = face == BeamCage.Face.TOP ? hogging : sagging;
@@ -264,12 +375,12 @@ final class GroupLayout {
                 continue;
             }
             BeamLine.Span span = line.spans().get(st.span());
-            double alone = choice.throughStrength(span, face, c);
+            double alone = choice.laid(span, face, running);
             double all = choice.laid(span, face, c.layers());
             // bars short of the minimum must be a third stronger than the demand (9.6.1.3)
             double wanted = c.area() < least(face, c, span) ? code.minimumSteelExcess() * demand[i] : demand[i];
             double share = all > alone ? Math.min(1, MARGIN * (wanted - alone) / (all - alone)) : 0;
-            if (share <= 0 && belowMinimum(face, c, span, demand[i], alone)) {
+            if (share <= 0 && area < least(face, c, span) && belowMinimum(span, demand[i], alone)) {
                 share = 1e-3;
             }
             if (share > 0) {
@@ -284,13 +395,9 @@ final class GroupLayout {
         };
     }
 
-    /** Whether the through bars alone are less than the minimum where the bars are needed at all. */
-    private boolean belowMinimum(
-            BeamCage.Face face, FlexureChoice.Choice c, BeamLine.Span span, double demand, double alone) {
-        double least = least(face, c, span);
-        return demand > span.negligibleMoment()
-                && c.through() * c.throughBar().area() < least
-                && MARGIN * code.minimumSteelExcess() * demand > alone;
+    /** Whether bars less than the minimum, of this strength, are too few for a demand. */
+    private boolean belowMinimum(BeamLine.Span span, double demand, double strength) {
+        return demand > span.negligibleMoment() && MARGIN * code.minimumSteelExcess() * demand > strength;
     }
 
     private double least(BeamCage.Face face, FlexureChoice.Choice c, BeamLine.Span span) {

@@ -166,6 +166,8 @@ export function BasisPage({ id, state }: { id: string; state?: State }) {
               options={PREFERENCES}
             />
           </Row>
+          <h2>{HEADINGS.practice}</h2>
+          {numbers('practice')}
           <h2>{HEADINGS.stirrups}</h2>
           {numbers('stirrups')}
           <h2>{HEADINGS.deflection}</h2>

@@ -8,6 +8,7 @@ export const HEADINGS: Record<string, string> = {
   frame: 'Frame',
   advice: 'Section advice for beams',
   bars: 'Bars',
+  practice: 'Practice',
   stirrups: 'Stirrups',
   deflection: 'Deflection of beams',
 }
@@ -19,6 +20,7 @@ export const FLANGES = [
 
 /** What decides where several arrangements satisfy. */
 export const PREFERENCES = [
+  { value: 'practical', label: 'what a site would build' },
   { value: 'least-steel', label: 'least steel' },
   { value: 'fewest-bars', label: 'fewest bars' },
   { value: 'fewest-layers', label: 'fewest layers' },

@@ -206,7 +206,7 @@ class AuditorTest {
                     .map(p -> new Sheet.Dot(p.x(), p.y(), p.d(), p.area() * 0.8))
                     .toList();
             fewer += use(copy(l, thin, l.spacing(), l.heldX()), depths, "steel") > 1 ? 1 : 0;
-            wider += use(copy(l, l.bars(), l.spacing() * 1.6, l.heldX()), depths, "tie-spacing") > 1 ? 1 : 0;
+            wider += use(copy(l, l.bars(), l.spacing() * 2, l.heldX()), depths, "tie-spacing") > 1 ? 1 : 0;
             List<Boolean> none = l.heldX().stream().map(h -> false).toList();
             loose += l.round() || use(copy(l, l.bars(), l.spacing(), none), depths, "held") > 1 ? 1 : 0;
             assertFalse(use(l, depths, "held") > 1.02 || use(l, depths, "cover") > 1.02, l.mark());

@@ -8,6 +8,7 @@ import kolonne.core.basis.part.DeflectionLimits;
 import kolonne.core.basis.part.Ductility;
 import kolonne.core.basis.part.Frame;
 import kolonne.core.basis.part.Materials;
+import kolonne.core.basis.part.Practice;
 import kolonne.core.basis.part.Preference;
 import kolonne.core.basis.part.Stirrups;
 import kolonne.core.code.Bar;
@@ -22,7 +23,14 @@ import kolonne.core.finding.Finding;
  * @param code key of the design code, one of {@link Codes}
  */
 public record Basis(
-        String name, String code, Materials materials, Bars bars, Stirrups stirrups, Frame frame, BeamRules beams) {
+        String name,
+        String code,
+        Materials materials,
+        Bars bars,
+        Stirrups stirrups,
+        Frame frame,
+        BeamRules beams,
+        Practice practice) {
     /** The starting basis of a new project in SI or US customary units. */
     public static Basis standard(boolean usUnits) {
         return standard(Codes.usual(usUnits).key());
@@ -31,27 +39,31 @@ public record Basis(
     /** The starting basis of a code. */
     public static Basis standard(String code) {
         CodeEntry.Standard s = Codes.of(code).standard();
-        return new Basis(s.name(), code, s.materials(), s.bars(), s.stirrups(), s.frame(), s.beams());
+        return new Basis(s.name(), code, s.materials(), s.bars(), s.stirrups(), s.frame(), s.beams(), s.practice());
     }
 
     public Basis with(Materials other) {
-        return new Basis(name, code, other, bars, stirrups, frame, beams);
+        return new Basis(name, code, other, bars, stirrups, frame, beams, practice);
     }
 
     public Basis with(Bars other) {
-        return new Basis(name, code, materials, other, stirrups, frame, beams);
+        return new Basis(name, code, materials, other, stirrups, frame, beams, practice);
     }
 
     public Basis with(Stirrups other) {
-        return new Basis(name, code, materials, bars, other, frame, beams);
+        return new Basis(name, code, materials, bars, other, frame, beams, practice);
     }
 
     public Basis with(Frame other) {
-        return new Basis(name, code, materials, bars, stirrups, other, beams);
+        return new Basis(name, code, materials, bars, stirrups, other, beams, practice);
     }
 
     public Basis with(BeamRules other) {
-        return new Basis(name, code, materials, bars, stirrups, frame, other);
+        return new Basis(name, code, materials, bars, stirrups, frame, other, practice);
+    }
+
+    public Basis with(Practice other) {
+        return new Basis(name, code, materials, bars, stirrups, frame, beams, other);
     }
 
     /** The same basis with another preference. */

@@ -30,6 +30,7 @@ public record BasisField(
         FRAME,
         ADVICE,
         BARS,
+        PRACTICE,
         STIRRUPS,
         DEFLECTION
     }
@@ -190,6 +191,33 @@ public record BasisField(
                     30_000,
                     "Longer bars are lapped: top bars in the middle of spans, bottom bars at supports.",
                     b -> b.bars().stockLength()),
+            new BasisField(
+                    "sizesApart",
+                    Part.PRACTICE,
+                    "Sizes together, steps apart",
+                    Kind.COUNT,
+                    0,
+                    10,
+                    "By the practical preference: sizes of a beam line, and of a column, lie no further apart in the list of allowed bars; 1 is two neighbours, 0 a single size.",
+                    b -> b.practice().sizesApart()),
+            new BasisField(
+                    "barModuleMm",
+                    Part.PRACTICE,
+                    "Module of bar lengths",
+                    Kind.LENGTH,
+                    0,
+                    300,
+                    "Bars are cut to multiples of it wherever they have room; 0 takes any length.",
+                    b -> b.practice().barModule()),
+            new BasisField(
+                    "columnBarsApartMm",
+                    Part.PRACTICE,
+                    "Column bars apart, at most",
+                    Kind.LENGTH,
+                    100,
+                    600,
+                    "By the practical preference: from centre to centre of neighbouring bars of a column.",
+                    b -> b.practice().columnBarsApart()),
             new BasisField(
                     "spacingStepMm",
                     Part.STIRRUPS,

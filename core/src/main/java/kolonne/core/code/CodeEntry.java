@@ -7,6 +7,7 @@ import kolonne.core.basis.part.BeamRules;
 import kolonne.core.basis.part.Ductility;
 import kolonne.core.basis.part.Frame;
 import kolonne.core.basis.part.Materials;
+import kolonne.core.basis.part.Practice;
 import kolonne.core.basis.part.Stirrups;
 
 /** A design code as a row of the registry: everything that is known of it before a rule is asked. */
@@ -51,5 +52,12 @@ public interface CodeEntry {
     DesignCode rules(Map<String, Double> national);
 
     /** With what a new basis begins. @param name of that basis */
-    record Standard(String name, Materials materials, Bars bars, Stirrups stirrups, Frame frame, BeamRules beams) {}
+    record Standard(
+            String name,
+            Materials materials,
+            Bars bars,
+            Stirrups stirrups,
+            Frame frame,
+            BeamRules beams,
+            Practice practice) {}
 }

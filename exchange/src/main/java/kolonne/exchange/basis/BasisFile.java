@@ -15,6 +15,7 @@ import kolonne.core.basis.part.DeflectionLimits;
 import kolonne.core.basis.part.Ductility;
 import kolonne.core.basis.part.Frame;
 import kolonne.core.basis.part.Materials;
+import kolonne.core.basis.part.Practice;
 import kolonne.core.basis.part.Preference;
 import kolonne.core.basis.part.SectionLimits;
 import kolonne.core.basis.part.Stirrups;
@@ -70,7 +71,10 @@ public final class BasisFile {
             Double widthLeastMm,
             Double widthMostMm,
             Double sizeStepMm,
-            Double roofDeflection) {}
+            Double roofDeflection,
+            Integer sizesApart,
+            Double barModuleMm,
+            Double columnBarsApartMm) {}
 
     /** @param basis null if the text is not one */
     public record Read(Basis basis, List<Finding> findings) {}
@@ -113,7 +117,10 @@ public final class BasisFile {
                 a.widthLeast(),
                 a.widthMost(),
                 a.step(),
-                b.deflection().roof());
+                b.deflection().roof(),
+                b.practice().sizesApart(),
+                b.practice().barModule(),
+                b.practice().columnBarsApart());
     }
 
     private static double round(double v) {
@@ -163,7 +170,7 @@ public final class BasisFile {
                     "basis.word",
                     "basis, preference, swayX, swayY",
                     "A word is not one of the choices.",
-                    "Use least-steel, fewest-bars, fewest-layers, one-size-a-face or fewest-sizes, and from-model or braced.");
+                    "Use practical, least-steel, fewest-bars, fewest-layers, one-size-a-face or fewest-sizes, and from-model or braced.");
         }
         Ductility ductility = d.ductility() == null ? Ductility.NONE : choice(Ductility.class, d.ductility());
         if (ductility == null) {
@@ -218,7 +225,8 @@ public final class BasisFile {
                         new Stirrups(
                                 d.spacingStepMm(), d.spacingLeastMm(), d.spacingMostMm(), d.zonesMost(), d.legsMost()),
                         new Frame(swayX, swayY, or(d.redistribution(), 0.0), ductility),
-                        beams(d, usual.beams())),
+                        beams(d, usual.beams()),
+                        practice(d)),
                 List.of());
     }
 
@@ -239,6 +247,13 @@ public final class BasisFile {
                         or(d.widthLeastMm(), a.widthLeast()),
                         or(d.widthMostMm(), a.widthMost()),
                         or(d.sizeStepMm(), a.step())));
+    }
+
+    private static Practice practice(BasisDto d) {
+        return new Practice(
+                or(d.sizesApart(), Practice.NONE.sizesApart()),
+                or(d.barModuleMm(), Practice.NONE.barModule()),
+                or(d.columnBarsApartMm(), Practice.NONE.columnBarsApart()));
     }
 
     private static <T> T or(T given, T usual) {

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import kolonne.core.basis.Basis;
+import kolonne.core.basis.part.Preference;
 import kolonne.core.beam.cage.BarFit;
 import kolonne.core.beam.cage.BarsAt;
 import kolonne.core.beam.cage.BeamCage;
@@ -67,6 +68,16 @@ public final class BeamDesigner {
 
     /** @param by what the cage is chosen by; @param context what it is checked by */
     private static BeamDesign designed(BeamLine line, BeamContext by, BeamContext context) {
+        BeamDesign d = of(line, by, context);
+        if (d.satisfied() || by.basis().bars().preference() != Preference.PRACTICAL) {
+            return d;
+        }
+        // rules of practice give way where no cage keeps them
+        BeamDesign other = of(line, by.with(by.basis().with(Preference.LEAST_STEEL)), context);
+        return other.satisfied() ? other : d;
+    }
+
+    private static BeamDesign of(BeamLine line, BeamContext by, BeamContext context) {
         BeamDesigner designer = new BeamDesigner(line, by.of(line));
         return designer.shorter(BeamCheck.run(line, designer.cage(), context), context);
     }

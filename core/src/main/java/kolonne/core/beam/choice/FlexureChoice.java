@@ -1,10 +1,13 @@
 package kolonne.core.beam.choice;
 
 import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Stream;
 import kolonne.core.analysis.Analysis;
 import kolonne.core.basis.Basis;
 import kolonne.core.basis.part.Preference;
@@ -156,12 +159,23 @@ final class FlexureChoice {
     }
 
     /** Bars of both faces, to be laid. */
-    record Chosen(Choice[] top, Choice[] bottom) {}
+    record Chosen(Choice[] top, Choice[] bottom) {
+        /** Different sizes among them. */
+        int sizes() {
+            return (int) Stream.concat(Arrays.stream(top), Arrays.stream(bottom))
+                    .flatMap(c -> c.layers().stream().map(BarFit.Layer::bar))
+                    .distinct()
+                    .count();
+        }
+    }
 
     Chosen choose() {
         BarRegions regions = new BarRegions(line, basis, boost, hogging, sagging);
         List<BarRegion> below = regions.bottom();
         List<BarRegion> above = regions.top();
+        if (practical()) {
+            return practical(below, above);
+        }
         Choice[][] one = basis.bars().preference() == Preference.FEWEST_SIZES ? oneSize(below, above) : null;
         Choice[] bottom = one != null ? one[0] : face(BeamCage.Face.BOTTOM, below);
         underTop = bottom;
@@ -171,6 +185,84 @@ final class FlexureChoice {
     /** The bars as they lie. @param cut where bottom bars end when they are no longer needed */
     List<BeamCage.Group> laid(Chosen chosen, BottomCuts cut) {
         return new GroupLayout(line, basis, hogging, sagging, this, cut).groups(chosen.top(), chosen.bottom());
+    }
+
+    private boolean practical() {
+        return basis.bars().preference() == Preference.PRACTICAL;
+    }
+
+    /**
+     * Bottom and top at the least cost, of neighbouring sizes or each of a size of its own, so that a face never mixes sizes that lie apart and a
+     * line has two at most; of any sizes where none of these serve.
+     *
+     * @see Handling
+     */
+    private Chosen practical(List<BarRegion> below, List<BarRegion> above) {
+        int together = Math.min(sizes.size(), basis.practice().sizesApart() + 1);
+        Cheapest best = new Cheapest(below, above);
+        ofNeighbours(together, best);
+        List<Choice[]> bottoms = ofOneSize(BeamCage.Face.BOTTOM, below);
+        // tops that need bars in compression are worked out with the bottom that they lie over
+        underTop = bottoms.isEmpty() ? best.bottom() : bottoms.get(0);
+        List<Choice[]> tops = underTop == null ? List.of() : ofOneSize(BeamCage.Face.TOP, above);
+        for (Choice[] bottom : bottoms) {
+            for (Choice[] top : tops) {
+                if (bottom == underTop || Arrays.stream(top).allMatch(c -> c.compression() == 0)) {
+                    best.offer(new Chosen(top, bottom));
+                }
+            }
+        }
+        for (int more = together + 1; best.chosen == null && more < sizes.size(); more++) {
+            ofNeighbours(more, best);
+        }
+        return best.chosen != null ? best.chosen : ofSizes(sizes, best);
+    }
+
+    /** Bars of so many sizes that follow each other in the list. */
+    private void ofNeighbours(int together, Cheapest best) {
+        for (int first = 0; first + together <= sizes.size(); first++) {
+            best.offer(ofSizes(sizes.subList(first, first + together), best));
+        }
+    }
+
+    /** Bars of a face of every single size that serves, the cheapest first. */
+    private List<Choice[]> ofOneSize(BeamCage.Face face, List<BarRegion> regions) {
+        return sizes.stream()
+                .map(b -> face(face, regions, List.of(b), false))
+                .filter(FlexureChoice::satisfied)
+                .sorted(Comparator.comparingDouble(c -> total(c, regions)))
+                .toList();
+    }
+
+    private Chosen ofSizes(List<Bar> some, Cheapest of) {
+        Choice[] bottom = face(BeamCage.Face.BOTTOM, of.below, some, false);
+        underTop = bottom;
+        return new Chosen(face(BeamCage.Face.TOP, of.above, some, false), bottom);
+    }
+
+    /** The cheapest of what serves. */
+    private final class Cheapest {
+        private final List<BarRegion> below;
+        private final List<BarRegion> above;
+        private Chosen chosen;
+        private double least = Double.POSITIVE_INFINITY;
+
+        Cheapest(List<BarRegion> below, List<BarRegion> above) {
+            this.below = below;
+            this.above = above;
+        }
+
+        Choice[] bottom() {
+            return chosen == null ? null : chosen.bottom();
+        }
+
+        void offer(Chosen c) {
+            double cost = total(c.bottom(), below) + total(c.top(), above) + Handling.SIZE * c.sizes();
+            if (satisfied(c.bottom()) && satisfied(c.top()) && cost < least) {
+                chosen = c;
+                least = cost;
+            }
+        }
     }
 
     /** Bottom and top of one size that serves both, with the least steel; null if none does. */
@@ -191,7 +283,7 @@ final class FlexureChoice {
     }
 
     private static boolean satisfied(Choice[] choices) {
-        return java.util.Arrays.stream(choices).allMatch(Choice::satisfies);
+        return Arrays.stream(choices).allMatch(Choice::satisfies);
     }
 
     /** Cost of the bars of a face along the line. */
@@ -280,11 +372,17 @@ final class FlexureChoice {
     /** What added bars cost: their weight, and under the preference for few layers every layer past the first. */
     private double cost(Choice c) {
         int layers = c.layers().stream().mapToInt(BarFit.Layer::number).max().orElse(1);
+        if (practical()) {
+            return c.added() * weight(c.addedBar()) + Handling.of(c.layers());
+        }
         return c.added() * weight(c.addedBar())
                 + (basis.bars().preference() == Preference.FEWEST_LAYERS ? LAYER * (layers - 1) : 0);
     }
 
     private double weight(Bar b) {
+        if (practical()) {
+            return b.area() + Handling.PIECE;
+        }
         return basis.bars().preference() == Preference.FEWEST_BARS ? 1 + 0.001 * b.area() : b.area();
     }
 
@@ -335,7 +433,7 @@ final class FlexureChoice {
     /** The most that fits, where nothing satisfies: the check then says what is wrong. */
     private Choice strongest(BarRegion r, int through, Bar bar) {
         Choice best = null;
-        for (Bar extra : sizes) {
+        for (Bar extra : addedSizes) {
             for (int added = MOST_ADDED; added >= 0; added--) {
                 Choice c = choice(r, through, bar, added, extra, 0, bar);
                 if (c != null && (best == null || c.strength() > best.strength())) {

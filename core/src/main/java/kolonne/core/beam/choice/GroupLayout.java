@@ -3,6 +3,7 @@ package kolonne.core.beam.choice;
 import java.util.ArrayList;
 import java.util.List;
 import kolonne.core.basis.Basis;
+import kolonne.core.basis.part.Preference;
 import kolonne.core.beam.cage.BarFit;
 import kolonne.core.beam.cage.BarsAt;
 import kolonne.core.beam.cage.BeamCage;
@@ -137,10 +138,8 @@ final class GroupLayout {
         }
         double missing = code.detailing().inflectionPart() * total - passing;
         if (missing > 1e-6 * total && shorter != null) {
-            int more = shorter.pairs()
-                    ? shorter.count()
-                    : Math.min(shorter.count(), Math.max(1, (int)
-                            Math.ceil(missing / shorter.bar().area() - 1e-9)));
+            int wanted = (int) Math.ceil(missing / shorter.bar().area() - 1e-9);
+            int more = shorter.pairs() ? shorter.count() : together(Math.max(1, wanted), shorter.count());
             double to = runTo(span, shorter, right, x);
             groups.remove(shorter);
             groups.add(part(shorter, more, right ? shorter.from() : to, right ? to : shorter.to()));
@@ -149,6 +148,13 @@ final class GroupLayout {
             }
             pastInflection(groups, span, right, x);
         }
+    }
+
+    /** So many bars of a group at least, and by the practical preference neither a single one nor all but one. */
+    private int together(int wanted, int count) {
+        boolean alone = basis.bars().preference() == Preference.PRACTICAL && (wanted == 1 || wanted == count - 1);
+        int more = alone ? wanted + 1 : wanted;
+        return more >= count - 1 && alone ? count : Math.min(count, more);
     }
 
     private double runTo(BeamLine.Span span, BeamCage.Group g, boolean right, double x) {

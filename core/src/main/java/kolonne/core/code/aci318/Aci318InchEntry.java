@@ -7,6 +7,7 @@ import kolonne.core.basis.part.BeamRules;
 import kolonne.core.basis.part.DeflectionLimits;
 import kolonne.core.basis.part.Frame;
 import kolonne.core.basis.part.Materials;
+import kolonne.core.basis.part.Practice;
 import kolonne.core.basis.part.Preference;
 import kolonne.core.basis.part.SectionLimits;
 import kolonne.core.basis.part.Stirrups;
@@ -47,7 +48,7 @@ public final class Aci318InchEntry extends Aci318Entry {
                         List.of("#3", "#4", "#5"),
                         2,
                         0.04,
-                        Preference.LEAST_STEEL,
+                        Preference.PRACTICAL,
                         12_192),
                 new Stirrups(25.4, 76.2, 304.8, 3, 6),
                 Frame.PLAIN,
@@ -55,6 +56,7 @@ public final class Aci318InchEntry extends Aci318Entry {
                         false,
                         false,
                         new DeflectionLimits(360, 180, 240),
-                        new SectionLimits(0.7, 1, 203.2, 1524, 203.2, 914.4, 50.8)));
+                        new SectionLimits(0.7, 1, 203.2, 1524, 203.2, 914.4, 50.8)),
+                Practice.INCHES);
     }
 }

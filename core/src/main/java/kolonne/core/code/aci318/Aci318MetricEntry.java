@@ -7,6 +7,7 @@ import kolonne.core.basis.part.BeamRules;
 import kolonne.core.basis.part.DeflectionLimits;
 import kolonne.core.basis.part.Frame;
 import kolonne.core.basis.part.Materials;
+import kolonne.core.basis.part.Practice;
 import kolonne.core.basis.part.Preference;
 import kolonne.core.basis.part.SectionLimits;
 import kolonne.core.basis.part.Stirrups;
@@ -40,13 +41,14 @@ public final class Aci318MetricEntry extends Aci318Entry {
         return new Standard(
                 "Standard, SI",
                 new Materials(420, 420, 40, 40, 20, Map.of()),
-                new Bars(bars, bars, List.of("T10", "T12", "T16"), 2, 0.04, Preference.LEAST_STEEL, 12_000),
+                new Bars(bars, bars, List.of("T10", "T12", "T16"), 2, 0.04, Preference.PRACTICAL, 12_000),
                 new Stirrups(25, 75, 300, 3, 6),
                 Frame.PLAIN,
                 new BeamRules(
                         false,
                         false,
                         new DeflectionLimits(360, 180, 240),
-                        new SectionLimits(0.7, 1, 200, 1500, 200, 900, 50)));
+                        new SectionLimits(0.7, 1, 200, 1500, 200, 900, 50)),
+                Practice.METRIC);
     }
 }

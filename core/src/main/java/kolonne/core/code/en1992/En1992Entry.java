@@ -8,6 +8,7 @@ import kolonne.core.basis.part.DeflectionLimits;
 import kolonne.core.basis.part.Ductility;
 import kolonne.core.basis.part.Frame;
 import kolonne.core.basis.part.Materials;
+import kolonne.core.basis.part.Practice;
 import kolonne.core.basis.part.Preference;
 import kolonne.core.basis.part.SectionLimits;
 import kolonne.core.basis.part.Stirrups;
@@ -51,14 +52,15 @@ public final class En1992Entry implements CodeEntry {
         return new Standard(
                 "Standard, EN",
                 new Materials(500, 500, 35, 35, 20, Map.of()),
-                new Bars(bars, bars, List.of("T8", "T10", "T12"), 2, 0.04, Preference.LEAST_STEEL, 12_000),
+                new Bars(bars, bars, List.of("T8", "T10", "T12"), 2, 0.04, Preference.PRACTICAL, 12_000),
                 new Stirrups(25, 75, 300, 3, 6),
                 Frame.PLAIN,
                 new BeamRules(
                         false,
                         false,
                         new DeflectionLimits(250, 250, 250),
-                        new SectionLimits(0.7, 1, 200, 1500, 200, 900, 50)));
+                        new SectionLimits(0.7, 1, 200, 1500, 200, 900, 50)),
+                Practice.METRIC);
     }
 
     @Override

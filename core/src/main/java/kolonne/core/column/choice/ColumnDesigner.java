@@ -6,7 +6,6 @@ import java.util.EnumSet;
 import java.util.List;
 import java.util.Set;
 import kolonne.core.basis.Basis;
-import kolonne.core.basis.part.Preference;
 import kolonne.core.check.CheckKind;
 import kolonne.core.check.CheckResult;
 import kolonne.core.check.Governing;
@@ -32,7 +31,6 @@ import kolonne.core.shape.Shape;
  * section. Where none serves, the strongest is taken and the check says what is wrong.
  */
 public final class ColumnDesigner {
-    /** Screened utilisations above this are worked out exactly. */
     /** Checks that the size and spacing of ties decide. */
     private static final Set<CheckKind> OF_TIES = EnumSet.of(
             CheckKind.COLUMN_SHEAR_X,
@@ -42,7 +40,9 @@ public final class ColumnDesigner {
             CheckKind.COLUMN_MINIMUM_TIES_X,
             CheckKind.COLUMN_MINIMUM_TIES_Y);
 
+    /** Screened utilisations above this are worked out exactly. */
     private static final double NEARLY_ONE = 0.96;
+
     private static final int MOST_ALONG = 8;
     private static final int MOST_IN_CIRCLE = 16;
 
@@ -74,20 +74,30 @@ public final class ColumnDesigner {
                             .section()
                             .id()
                             .equals(lift.section().id());
-            out[i] = lift(lift, same ? above : null);
+            out[i] = lift(lift, same ? above : null, above);
             above = out[i];
         }
         return new ColumnCage(List.of(out));
     }
 
-    private ColumnCage.LiftCage lift(ColumnStack.Lift lift, ColumnCage.LiftCage above) {
+    /** @param above the lift above if it has the same section; @param upper the lift above whatever its section, or null */
+    private ColumnCage.LiftCage lift(ColumnStack.Lift lift, ColumnCage.LiftCage above, ColumnCage.LiftCage upper) {
         LiftDemands demands = new LiftDemands(lift, context);
         List<ColumnCage.LiftCage> all = arrangements(lift, above, ColumnCheck.leastRatio(lift, context, demands));
-        ColumnCage.LiftCage chosen = lift.inScope() ? choose(lift, all, demands) : all.get(0);
-        return tied(lift, chosen, demands);
+        if (!lift.inScope()) {
+            return tied(lift, all.get(0), demands);
+        }
+        for (List<ColumnCage.LiftCage> some : ColumnPractice.of(lift, basis).from(all, upper)) {
+            ColumnCage.LiftCage chosen = choose(some, lift, demands);
+            if (chosen != null) {
+                return tied(lift, chosen, demands);
+            }
+        }
+        return tied(lift, strongest(lift, all, demands), demands);
     }
 
-    private ColumnCage.LiftCage choose(ColumnStack.Lift lift, List<ColumnCage.LiftCage> all, LiftDemands demands) {
+    /** The first arrangement inside whose surface every demand lies; null if there is none. */
+    private ColumnCage.LiftCage choose(List<ColumnCage.LiftCage> all, ColumnStack.Lift lift, LiftDemands demands) {
         LiftDemands.Demand decisive = null;
         for (ColumnCage.LiftCage c : all) {
             InteractionSurface surface = context.surface(lift.section(), lift.material(), c);
@@ -106,7 +116,7 @@ public final class ColumnDesigner {
             }
             decisive = failing;
         }
-        return strongest(lift, all, demands);
+        return null;
     }
 
     /** The demand that uses the section most, of those above 1; null if there is none. */
@@ -171,10 +181,14 @@ public final class ColumnDesigner {
         }
         Comparator<ColumnCage.LiftCage> byArea = Comparator.comparingDouble(ColumnCage.LiftCage::area);
         Comparator<ColumnCage.LiftCage> byCount = Comparator.comparingInt(ColumnCage.LiftCage::count);
+        Comparator<ColumnCage.LiftCage> byCost =
+                Comparator.comparingDouble(c -> c.area() + ColumnPractice.PIECE * c.count());
         out.sort(
-                basis.bars().preference() == Preference.FEWEST_BARS
-                        ? byCount.thenComparing(byArea)
-                        : byArea.thenComparing(byCount));
+                switch (basis.bars().preference()) {
+                    case FEWEST_BARS -> byCount.thenComparing(byArea);
+                    case PRACTICAL -> byCost.thenComparing(byCount);
+                    default -> byArea.thenComparing(byCount);
+                });
         return out;
     }
 

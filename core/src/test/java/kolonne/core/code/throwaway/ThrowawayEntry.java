@@ -57,7 +57,8 @@ public final class ThrowawayEntry implements CodeEntry {
                         bars, bars, List.of("T10"), 2, 0.04, s.bars().preference(), 12_000),
                 s.stirrups(),
                 s.frame(),
-                s.beams());
+                s.beams(),
+                s.practice());
     }
 
     @Override

@@ -2932,6 +2932,8 @@ export interface components {
       widthMostMm: number
       sizeStepMm: number
       roofDeflection: number
+      sizesApart: number
+      columnBarsApartMm: number
     }
     Beam: {
       mark: string

@@ -201,15 +201,6 @@ public record BasisField(
                     "By the practical preference: sizes of a beam line, and of a column, lie no further apart in the list of allowed bars; 1 is two neighbours, 0 a single size.",
                     b -> b.practice().sizesApart()),
             new BasisField(
-                    "barModuleMm",
-                    Part.PRACTICE,
-                    "Module of bar lengths",
-                    Kind.LENGTH,
-                    0,
-                    300,
-                    "Bars are cut to multiples of it wherever they have room; 0 takes any length.",
-                    b -> b.practice().barModule()),
-            new BasisField(
                     "columnBarsApartMm",
                     Part.PRACTICE,
                     "Column bars apart, at most",

@@ -73,7 +73,6 @@ public final class BasisFile {
             Double sizeStepMm,
             Double roofDeflection,
             Integer sizesApart,
-            Double barModuleMm,
             Double columnBarsApartMm) {}
 
     /** @param basis null if the text is not one */
@@ -119,7 +118,6 @@ public final class BasisFile {
                 a.step(),
                 b.deflection().roof(),
                 b.practice().sizesApart(),
-                b.practice().barModule(),
                 b.practice().columnBarsApart());
     }
 
@@ -252,7 +250,6 @@ public final class BasisFile {
     private static Practice practice(BasisDto d) {
         return new Practice(
                 or(d.sizesApart(), Practice.NONE.sizesApart()),
-                or(d.barModuleMm(), Practice.NONE.barModule()),
                 or(d.columnBarsApartMm(), Practice.NONE.columnBarsApart()));
     }
 

@@ -3,17 +3,16 @@ package kolonne.core.basis.part;
 /**
  * What a site wants beside what the code asks. These rules give way where no cage keeps them; a note then says so.
  *
- * @param sizesApart       by the practical preference: steps between the sizes of a line's bars, and of a lift's, in the list of allowed ones
- * @param barModule        lengths to which bars are cut are multiples of it where they can be; 0 for any length [mm]
- * @param columnBarsApart  greatest distance of neighbouring bars of columns, centre to centre, by the practical preference [mm]
+ * @param sizesApart      by the practical preference: steps between the sizes of a line's bars, and of a lift's, in the list of allowed ones
+ * @param columnBarsApart greatest distance of neighbouring bars of columns, centre to centre, by the practical preference [mm]
  */
-public record Practice(int sizesApart, double barModule, double columnBarsApart) {
+public record Practice(int sizesApart, double columnBarsApart) {
     /** With what bases begin in metric units. */
-    public static final Practice METRIC = new Practice(1, 50, 250);
+    public static final Practice METRIC = new Practice(1, 250);
 
-    /** With what bases begin in inches: lengths by 3 in., bars 10 in. apart. */
-    public static final Practice INCHES = new Practice(1, 76.2, 254);
+    /** With what bases begin in inches: bars 10 in. apart. */
+    public static final Practice INCHES = new Practice(1, 254);
 
     /** Of bases that were stored before there were such rules. */
-    public static final Practice NONE = new Practice(10, 0, 600);
+    public static final Practice NONE = new Practice(10, 600);
 }

@@ -87,6 +87,7 @@ public final class BeamCheck {
         SwayCheck.run(line, own, c.governing);
         List<CheckResult> checks = c.governing.results();
         List<Finding> findings = new ArrayList<>(BeamFindings.of(line, checks, own));
+        findings.addAll(PracticeNotes.of(line, cage, own));
         c.code.flangeShear()
                 .flatMap(rules -> FlangeShearCheck.note(line, own, profile, rules))
                 .ifPresent(findings::add);

@@ -20,7 +20,6 @@ import kolonne.core.beam.check.StirrupLimits;
 import kolonne.core.beam.line.BeamLine;
 import kolonne.core.beam.line.BeamTorsion;
 import kolonne.core.beam.line.DuctileSpans;
-import kolonne.core.check.CheckResult;
 import kolonne.core.code.Bar;
 import kolonne.core.code.DesignCode;
 
@@ -44,8 +43,6 @@ public final class BeamDesigner {
     private final double[] torques;
     private final BarFit.Memo placed;
     private final List<BeamShearCheck.Demand> shears;
-    /** What the last cage came of. */
-    private Laid last;
 
     private BeamDesigner(BeamLine line, BeamContext context) {
         this.line = line;
@@ -79,56 +76,55 @@ public final class BeamDesigner {
 
     private static BeamDesign of(BeamLine line, BeamContext by, BeamContext context) {
         BeamDesigner designer = new BeamDesigner(line, by.of(line));
-        return designer.shorter(BeamCheck.run(line, designer.cage(), context), context);
+        Laid whole = designer.laid();
+        BeamDesign shorter = designer.shorter(whole, context);
+        return shorter != null ? shorter : BeamCheck.run(line, whole.cage(), context);
     }
 
-    private BeamCage cage() {
+    private Laid laid() {
         Boost boost = new Boost(line);
-        BeamCage cage = cage(boost);
-        for (int round = 0; round < ROUNDS && missing(cage, boost); round++) {
-            cage = cage(boost);
+        Laid laid = laid(boost);
+        for (int round = 0; round < ROUNDS && missing(laid, boost); round++) {
+            laid = laid(boost);
         }
-        return cage;
+        return laid;
     }
 
     /**
-     * The design with bottom bars that end in the spans where they are no longer needed, as far as everything is still satisfied: they are let
-     * end at both sides of all spans, then where nothing came to fail near by.
+     * The design with bottom bars that end in the spans where they are no longer needed, and everything satisfied: they are let end at both sides
+     * of all spans, then where nothing came to fail near by; null where none may end.
      */
-    private BeamDesign shorter(BeamDesign whole, BeamContext judge) {
-        if (last == null || !whole.satisfied() || context.own().faces().containsKey(BeamCage.Face.BOTTOM)) {
-            return whole;
-        }
+    private BeamDesign shorter(Laid whole, BeamContext judge) {
         BottomCuts cuts = BottomCuts.all(line);
-        for (int trial = 0; trial < CUT_TRIALS; trial++) {
-            BeamCage cage = last.cut(cuts);
-            if (cage == null || cage.equals(whole.cage())) {
-                return whole;
+        boolean chosen = !context.own().faces().containsKey(BeamCage.Face.BOTTOM);
+        for (int trial = 0; chosen && trial < CUT_TRIALS; trial++) {
+            Laid laid = whole.cut(cuts);
+            if (laid == null || laid.groups.equals(whole.groups)) {
+                return null;
             }
-            if (cuts.fewerWhereNoneEnd(cage)) {
+            BeamCage cage = laid.cage();
+            if (laid.fewerWhereStuck(cuts)) {
                 continue;
             }
             BeamDesign d = BeamCheck.run(line, cage, judge);
             if (d.satisfied()) {
                 return d;
             }
-            boolean fewer = false;
-            for (CheckResult c : d.checks()) {
-                fewer |= !c.satisfied() && cuts.fewer(c.part(), c.x());
-            }
+            boolean fewer = cuts.fewer(
+                    d.checks().stream().filter(c -> !c.satisfied()).map(c -> new BottomCuts.Place(c.part(), c.x())));
             if (!fewer) {
-                return whole;
+                return null;
             }
         }
-        return whole;
+        return null;
     }
 
     /** Raises the boost where a cage misses what the moments alone do not ask for; whether it did. */
-    private boolean missing(BeamCage cage, Boost boost) {
+    private boolean missing(Laid laid, Boost boost) {
         boolean ductile = DuctileSpans.rules(line, context.basis())
-                .map(r -> boost.raise(line, cage, context, r))
+                .map(r -> boost.raise(line, laid.cage(), context, r))
                 .orElse(false);
-        boolean cracked = code.crackWidth().isPresent() && cracked(cage, boost);
+        boolean cracked = code.crackWidth().isPresent() && cracked(laid.cage(), boost);
         return (ductile || cracked) && !hand.allBars();
     }
 
@@ -146,7 +142,7 @@ public final class BeamDesigner {
         return bottom || top;
     }
 
-    private BeamCage cage(Boost boost) {
+    private Laid laid(Boost boost) {
         Bar stirrup = basis.stirrupList().get(0);
         double allowance = basis.beamCover()
                 + stirrup.diameter()
@@ -165,8 +161,7 @@ public final class BeamDesigner {
                 break;
             }
         }
-        last = sound == null ? laid : sound;
-        return last.cage();
+        return sound == null ? laid : sound;
     }
 
     /** Bars chosen inside stirrups of a size, and the cage that comes of them. */
@@ -176,6 +171,8 @@ public final class BeamDesigner {
         private final Bar stirrup;
         private final List<BeamCage.Group> groups;
         private final List<BeamCage.Zone> zones;
+        private final CutOffChoice ends;
+        private BeamCage cage;
 
         /** @param bars null where a person has set all of them */
         Laid(FlexureChoice bars, FlexureChoice.Chosen chosen, Bar stirrup) {
@@ -186,6 +183,7 @@ public final class BeamDesigner {
             this.bars = bars;
             this.chosen = chosen;
             this.stirrup = stirrup;
+            ends = new CutOffChoice(line, context, cut.any());
             groups = hand.groups(bars == null ? List.of() : bars.laid(chosen, cut), stirrup);
             zones = hand.zones(BeamDesigner.this.zones(groups));
         }
@@ -200,19 +198,30 @@ public final class BeamDesigner {
                     - zones.stream().mapToDouble(z -> z.bar().diameter()).max().orElse(0);
         }
 
-        /** The cage with bottom bars ended in the spans at some sides; null where that asks for larger stirrups, or there is nothing to choose. */
-        BeamCage cut(BottomCuts cuts) {
+        /** With bottom bars ended in the spans at some sides; null where that asks for larger stirrups, or there is nothing to choose. */
+        Laid cut(BottomCuts cuts) {
             Laid shorter = bars == null ? null : new Laid(bars, chosen, stirrup, cuts);
-            return shorter == null || shorter.spare() < 0 ? null : shorter.cage();
+            return shorter == null || shorter.spare() < 0 ? null : shorter;
+        }
+
+        /** Lets fewer bottom bars end where the code lets none end as they do; whether there were any. */
+        boolean fewerWhereStuck(BottomCuts cuts) {
+            return cuts.fewer(
+                    ends.stuck().stream().map(e -> new BottomCuts.Place(e.span().number(), e.x())));
         }
 
         BeamCage cage() {
+            cage = cage == null ? made() : cage;
+            return cage;
+        }
+
+        private BeamCage made() {
             // sound as well where the stirrups became smaller than those inside which the bars were laid: these then
             // lie further out
             double out = Math.max(0, spare());
             BeamCage cage = new BeamCage(
                     out == 0 ? groups : groups.stream().map(g -> g.out(out)).toList(), zones, sideBars(stirrup));
-            BeamCage longer = new CutOffChoice(line, context).extended(cage);
+            BeamCage longer = ends.extended(cage);
             // bars that run on may come to lie over larger ones
             BeamCage extended = new BeamCage(
                     LayerLevels.of(longer.groups(), largestStirrup(longer.zones(), stirrup), basis),

@@ -2,7 +2,9 @@ package kolonne.core.beam.choice;
 
 import java.util.HashMap;
 import java.util.Map;
-import kolonne.core.beam.cage.BeamCage;
+import java.util.Set;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import kolonne.core.beam.line.BeamLine;
 
 /** At which sides of which spans bottom bars end before the support, and how many of them: all that may, then fewer, then none. */
@@ -52,35 +54,20 @@ final class BottomCuts {
         return left.compareTo(right) < 0 ? left : right;
     }
 
-    /** Lets fewer bars end on sides where none of a cage does, since the code moved their ends to the support; whether there were any. */
-    boolean fewerWhereNoneEnd(BeamCage cage) {
-        boolean out = false;
-        for (BeamLine.Span s : line.spans()) {
-            out |= ends(s.number(), false)
-                    && cage.groups().stream().noneMatch(g -> bottom(g) && inside(s, g.from()) && g.from() < s.middle())
-                    && fewer(s.number(), s.faceFrom());
-            out |= ends(s.number(), true)
-                    && cage.groups().stream().noneMatch(g -> bottom(g) && inside(s, g.to()) && g.to() > s.middle())
-                    && fewer(s.number(), s.faceTo());
-        }
-        return out;
+    boolean any() {
+        return parts.values().stream().anyMatch(p -> p != Part.NONE);
     }
 
-    private static boolean bottom(BeamCage.Group g) {
-        return g.face() == BeamCage.Face.BOTTOM;
-    }
+    /** A place of a span by which too many bars end. */
+    record Place(int span, double x) {}
 
-    private static boolean inside(BeamLine.Span s, double x) {
-        return x > s.faceFrom() + 1 && x < s.faceTo() - 1;
-    }
-
-    /** Lets fewer bars end on the side of a span where a place lies; whether there were any. */
-    boolean fewer(int span, double x) {
-        Side side = new Side(span, x > line.spans().get(span).middle());
-        if (!ends(span, side.right())) {
-            return false;
-        }
-        parts.put(side, parts.get(side) == Part.ALL ? Part.SOME : Part.NONE);
-        return true;
+    /** Lets fewer bars end on the sides of the spans where some places lie; whether there were any. */
+    boolean fewer(Stream<Place> places) {
+        Set<Side> sides = places.map(p ->
+                        new Side(p.span(), p.x() > line.spans().get(p.span()).middle()))
+                .filter(q -> ends(q.span(), q.right()))
+                .collect(Collectors.toSet());
+        sides.forEach(q -> parts.put(q, parts.get(q) == Part.ALL ? Part.SOME : Part.NONE));
+        return !sides.isEmpty();
     }
 }

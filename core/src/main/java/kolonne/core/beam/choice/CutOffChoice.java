@@ -18,14 +18,21 @@ final class CutOffChoice {
     private static final double STEP = 50;
 
     private static final int STEPS = 12;
+    /** From the face of a support to the end of a bar that ends early [mm]. */
+    private static final double LEAST_EARLY = 300;
 
     private final BeamLine line;
     private final BeamContext context;
+    private final boolean early;
     private final double[] hogging;
     private final double[] sagging;
     private final double[] shear;
+    /** Ends for which no place was found in the last round. */
+    private final List<CutOffs.End> stuck = new ArrayList<>();
 
-    CutOffChoice(BeamLine line, BeamContext context) {
+    /** @param early whether bottom bars end early to save steel */
+    CutOffChoice(BeamLine line, BeamContext context, boolean early) {
+        this.early = early;
         this.line = line;
         this.context = context;
         int n = line.stations().size();
@@ -51,6 +58,7 @@ final class CutOffChoice {
         }
         for (int round = 0; round < ROUNDS; round++) {
             BeamCage before = out;
+            stuck.clear();
             for (CutOffs.End e : of(before).ends()) {
                 if (!context.own()
                         .faces()
@@ -113,10 +121,13 @@ final class CutOffChoice {
             }
         }
         int n = line.stations().size();
+        // a bar that ends early to save steel runs on into the support if it cannot end well before it
+        double before = endsEarly(cage.groups().get(end.group())) ? LEAST_EARLY : 0;
         for (int k = 0; k < n; k++) {
             BeamLine.Station s = line.stations().get(end.right() ? k : n - 1 - k);
-            boolean beyond =
-                    s.span() == end.span().number() && (end.right() ? s.x() > end.x() + 1 : s.x() < end.x() - 1);
+            boolean beyond = s.span() == end.span().number()
+                    && (end.right() ? s.x() > end.x() + 1 : s.x() < end.x() - 1)
+                    && Math.min(s.x() - end.span().faceFrom(), end.span().faceTo() - s.x()) >= before;
             if (beyond) {
                 BeamCage longer = with(cage, end, s.x());
                 CutOffs.End e = new CutOffs.End(end.group(), end.right(), s.x(), end.span());
@@ -125,7 +136,18 @@ final class CutOffChoice {
                 }
             }
         }
+        stuck.add(end);
         return cage;
+    }
+
+    /** Whether a bar is let end early to save steel. */
+    private boolean endsEarly(BeamCage.Group g) {
+        return early && g.face() == BeamCage.Face.BOTTOM;
+    }
+
+    /** Ends that stay where the code does not let them. */
+    List<CutOffs.End> stuck() {
+        return stuck;
     }
 
     private boolean allowed(BeamCage cage, CutOffs.End e) {

@@ -19,6 +19,7 @@ import kolonne.core.explain.Clause;
 import kolonne.core.explain.Quantity;
 import kolonne.core.explain.Step;
 import kolonne.core.explain.Trace;
+import kolonne.core.finding.Finding;
 import kolonne.core.model.StiffnessFactors;
 import kolonne.core.section.ColumnSection;
 import kolonne.core.section.InteractionSurface;
@@ -55,12 +56,13 @@ public final class ColumnCheck {
         List<ColumnDesign.LiftDesign> out = new ArrayList<>();
         for (ColumnStack.Lift l : stack.lifts()) {
             LiftDemands d = new LiftDemands(l, context);
-            out.add(new ColumnCheck(l, cage.lifts().get(l.number()), context, d).check(stack));
+            out.add(new ColumnCheck(l, cage.lifts().get(l.number()), context, d)
+                    .check(stack, ColumnPracticeNotes.of(stack, l.number(), cage, context)));
         }
         return new ColumnDesign(stack, cage, out);
     }
 
-    private ColumnDesign.LiftDesign check(ColumnStack stack) {
+    private ColumnDesign.LiftDesign check(ColumnStack stack, List<Finding> notes) {
         if (lift.inScope()) {
             axialBending();
             steel();
@@ -69,13 +71,9 @@ public final class ColumnCheck {
             governing.offer(CheckKind.COLUMN_SHAPE, 1, 0, Double.POSITIVE_INFINITY, whole(), Clause.NONE);
         }
         List<CheckResult> checks = governing.results();
-        return new ColumnDesign.LiftDesign(
-                lift,
-                cage,
-                checks,
-                worst,
-                demands.sway(),
-                ColumnFindings.of(stack, lift, checks, demands.sway(), context));
+        List<Finding> findings = new ArrayList<>(ColumnFindings.of(stack, lift, checks, demands.sway(), context));
+        findings.addAll(notes);
+        return new ColumnDesign.LiftDesign(lift, cage, checks, worst, demands.sway(), findings);
     }
 
     private void axialBending() {

@@ -312,6 +312,8 @@ export const basis: Basis = {
   widthMostMm: 900,
   sizeStepMm: 50,
   roofDeflection: 180,
+  sizesApart: 1,
+  columnBarsApartMm: 250,
 }
 
 const field = (key: string, part: string, name: string, kind: string, least: number, most: number, help = '') => ({
@@ -340,6 +342,7 @@ export const codes: Catalogue[] = [
       field('redistribution', 'frame', 'Redistribution of beam moments', 'part', 0, 0.2),
       field('bandFrom', 'advice', 'Target utilisation from', 'part', 0, 1),
       field('practicalCap', 'bars', 'Practical steel cap of columns', 'part', 0.01, 0.08),
+      field('columnBarsApartMm', 'practice', 'Column bars apart, at most', 'length', 100, 600),
       field('legsMost', 'stirrups', 'Most legs', 'count', 2, 12),
       field('liveDeflection', 'deflection', 'Live load, span over', 'number', 100, 2000),
       field('lastingDeflection', 'deflection', 'After partitions, span over', 'number', 100, 2000),

@@ -298,7 +298,7 @@ class AnalysisAndEditsTest {
     @Test
     void everyPreferenceHasItsPrice() throws IOException, InterruptedException {
         JsonNode all = get("/members/" + firstBeam() + "/preferences");
-        assertEquals("least-steel", all.get("current").asText());
+        assertEquals("practical", all.get("current").asText());
         assertEquals(Preference.values().length, all.get("preferences").size());
         for (JsonNode q : all.get("preferences")) {
             assertTrue(

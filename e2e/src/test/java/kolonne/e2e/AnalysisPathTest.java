@@ -165,7 +165,7 @@ class AnalysisPathTest extends BrowserTest {
         assertThat(rows()).hasCount(1);
         rows().first().dblclick();
         Locator table = page.getByLabel("Preferences", new Page.GetByLabelOptions().setExact(true));
-        assertThat(table.locator("tbody tr")).hasCount(5);
-        assertThat(table.locator("tr[aria-selected=true]")).containsText("least steel");
+        assertThat(table.locator("tbody tr")).hasCount(6);
+        assertThat(table.locator("tr[aria-selected=true]")).containsText("what a site would build");
     }
 }

@@ -198,7 +198,7 @@ public record BasisField(
                     Kind.COUNT,
                     0,
                     10,
-                    "By the practical preference: sizes of a beam line, and of a column, lie no further apart in the list of allowed bars; 1 is two neighbours, 0 a single size.",
+                    "By the practical preference: sizes in a face of a beam line, and in a column, lie no further apart in the list of allowed bars; 1 is two neighbours, 0 a single size.",
                     b -> b.practice().sizesApart()),
             new BasisField(
                     "columnBarsApartMm",

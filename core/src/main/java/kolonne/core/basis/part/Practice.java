@@ -3,7 +3,7 @@ package kolonne.core.basis.part;
 /**
  * What a site wants beside what the code asks. These rules give way where no cage keeps them; a note then says so.
  *
- * @param sizesApart      by the practical preference: steps between the sizes of a line's bars, and of a lift's, in the list of allowed ones
+ * @param sizesApart      by the practical preference: steps between the sizes of a face's bars, and of a lift's, in the list of allowed ones
  * @param columnBarsApart greatest distance of neighbouring bars of columns, centre to centre, by the practical preference [mm]
  */
 public record Practice(int sizesApart, double columnBarsApart) {

@@ -2558,6 +2558,267 @@ export interface paths {
     patch?: never
     trace?: never
   }
+  '/api/projects/{id}/types': {
+    parameters: {
+      query?: never
+      header?: never
+      path?: never
+      cookie?: never
+    }
+    /** Types and members with cages of their own */
+    get: {
+      parameters: {
+        query?: never
+        header?: never
+        path: {
+          id: string
+        }
+        cookie?: never
+      }
+      requestBody?: never
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown
+          }
+          content: {
+            'application/json': components['schemas']['Types']
+          }
+        }
+        /** @description What, where and how to mend */
+        default: {
+          headers: {
+            [name: string]: unknown
+          }
+          content: {
+            'application/problem+json': components['schemas']['Problem']
+          }
+        }
+      }
+    }
+    /** Changes types (If-Match: version): adopt a point of the curve, none, merge, apart, dissolve, lock, rename, pattern, tolerance */
+    put: {
+      parameters: {
+        query?: never
+        header?: never
+        path: {
+          id: string
+        }
+        cookie?: never
+      }
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['TypeChange']
+        }
+      }
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown
+          }
+          content: {
+            'application/json': components['schemas']['Project']
+          }
+        }
+        /** @description What, where and how to mend */
+        default: {
+          headers: {
+            [name: string]: unknown
+          }
+          content: {
+            'application/problem+json': components['schemas']['Problem']
+          }
+        }
+      }
+    }
+    post?: never
+    delete?: never
+    options?: never
+    head?: never
+    patch?: never
+    trace?: never
+  }
+  '/api/projects/{id}/types/curve/{role}': {
+    parameters: {
+      query?: never
+      header?: never
+      path?: never
+      cookie?: never
+    }
+    /** The curve of types against steel, beam or column; not ready before it is made */
+    get: {
+      parameters: {
+        query?: never
+        header?: never
+        path: {
+          id: string
+          role: string
+        }
+        cookie?: never
+      }
+      requestBody?: never
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown
+          }
+          content: {
+            'application/json': components['schemas']['TypeCurve']
+          }
+        }
+        /** @description What, where and how to mend */
+        default: {
+          headers: {
+            [name: string]: unknown
+          }
+          content: {
+            'application/problem+json': components['schemas']['Problem']
+          }
+        }
+      }
+    }
+    put?: never
+    /** Starts making the curve */
+    post: {
+      parameters: {
+        query?: never
+        header?: never
+        path: {
+          id: string
+          role: string
+        }
+        cookie?: never
+      }
+      requestBody?: never
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown
+          }
+          content: {
+            'application/json': components['schemas']['Job']
+          }
+        }
+        /** @description What, where and how to mend */
+        default: {
+          headers: {
+            [name: string]: unknown
+          }
+          content: {
+            'application/problem+json': components['schemas']['Problem']
+          }
+        }
+      }
+    }
+    delete?: never
+    options?: never
+    head?: never
+    patch?: never
+    trace?: never
+  }
+  '/api/projects/{id}/types/curve/{role}/{types}': {
+    parameters: {
+      query?: never
+      header?: never
+      path?: never
+      cookie?: never
+    }
+    /** The types at a point of the curve, dearest first */
+    get: {
+      parameters: {
+        query?: never
+        header?: never
+        path: {
+          id: string
+          role: string
+          types: string
+        }
+        cookie?: never
+      }
+      requestBody?: never
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown
+          }
+          content: {
+            'application/json': components['schemas']['TypesAt']
+          }
+        }
+        /** @description What, where and how to mend */
+        default: {
+          headers: {
+            [name: string]: unknown
+          }
+          content: {
+            'application/problem+json': components['schemas']['Problem']
+          }
+        }
+      }
+    }
+    put?: never
+    post?: never
+    delete?: never
+    options?: never
+    head?: never
+    patch?: never
+    trace?: never
+  }
+  '/api/projects/{id}/types/pattern/{role}': {
+    parameters: {
+      query?: never
+      header?: never
+      path?: never
+      cookie?: never
+    }
+    /** Marks that a pattern would give */
+    get: {
+      parameters: {
+        query?: {
+          pattern?: string
+        }
+        header?: never
+        path: {
+          id: string
+          role: string
+        }
+        cookie?: never
+      }
+      requestBody?: never
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown
+          }
+          content: {
+            'application/json': components['schemas']['TypePattern']
+          }
+        }
+        /** @description What, where and how to mend */
+        default: {
+          headers: {
+            [name: string]: unknown
+          }
+          content: {
+            'application/problem+json': components['schemas']['Problem']
+          }
+        }
+      }
+    }
+    put?: never
+    post?: never
+    delete?: never
+    options?: never
+    head?: never
+    patch?: never
+    trace?: never
+  }
   '/api/projects/{id}/exports/report.pdf': {
     parameters: {
       query?: never
@@ -3663,6 +3924,7 @@ export interface components {
       parts: number
       steelKg: number
       handSet: boolean
+      type: string
     }
     ResultsPage: {
       version: number
@@ -3902,12 +4164,97 @@ export interface components {
       after: number
       check: string
     }
+    Type: {
+      id: string
+      mark: string
+      role: string
+      locked: boolean
+      members: components['schemas']['TypeMember'][]
+      left: components['schemas']['TypeLeft'][]
+      storeys: string
+      section: string
+      bars: string
+      stirrups: string
+      governing: string
+      check: string
+      utilisation: number
+      satisfied: boolean
+      steelKg: number
+      aloneKg: number
+      densityKgM3: number
+      sound: boolean
+    }
+    TypeChange: {
+      action: string
+      role?: string
+      types?: number
+      members?: string[]
+      type?: string
+      mark?: string
+      toleranceMm?: number
+    }
+    TypeCount: {
+      types: number
+      kg: number
+      pieces: number
+    }
+    TypeCurve: {
+      ready: boolean
+      members: number
+      aloneKg: number
+      alonePieces: number
+      points: components['schemas']['TypeCount'][]
+      suggested: number
+      now: components['schemas']['TypeCount']
+    }
+    TypeGroup: {
+      members: string[]
+      storeys: string
+      section: string
+      heaviest: string
+      steelKg: number
+      aloneKg: number
+    }
+    TypeLeft: {
+      mark: string
+      why: string
+    }
+    TypeMember: {
+      mark: string
+      utilisation: number
+      satisfied: boolean
+    }
+    TypeMerge: {
+      into: string
+      joins: string
+      lines: number
+      extraKg: number
+    }
+    TypePattern: {
+      marks: components['schemas']['TypePatternMark'][]
+    }
+    TypePatternMark: {
+      type: string
+      was: string
+      mark: string
+    }
     Typed: {
       from: number
       to: number
       values: {
         [key: string]: number
       }
+    }
+    Types: {
+      version: number
+      toleranceMm: number
+      types: components['schemas']['Type'][]
+    }
+    TypesAt: {
+      types: number
+      kg: number
+      groups: components['schemas']['TypeGroup'][]
+      fewer: components['schemas']['TypeMerge'][]
     }
     Units: {
       quantity: string

@@ -6,6 +6,7 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.TreeMap;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
@@ -19,9 +20,15 @@ import kolonne.core.demo.DemoBuilding;
 import kolonne.core.demo.DemoOptions;
 import kolonne.core.design.BuildingDesign;
 import kolonne.core.design.BuildingDesigner;
+import kolonne.core.design.Decisions;
 import kolonne.core.design.RandomFrame;
+import kolonne.core.mark.Marks;
 import kolonne.core.model.Building;
 import kolonne.core.model.BuildingIndex;
+import kolonne.core.model.Role;
+import kolonne.core.type.Curve;
+import kolonne.core.type.CurveMaker;
+import kolonne.core.type.Types;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
@@ -94,6 +101,28 @@ class AuditTest {
                 })
                 .sum();
         told(frames + " frames by three codes", read, differences);
+    }
+
+    /** Members with the common cage of their type, where there are few types. */
+    @Test
+    void aBuildingWhoseMembersShareCages() {
+        BuildingDesign alone = design(DemoBuilding.generate(new DemoOptions(9, 4, 4, 3, true)), basis(0));
+        Curve beams = CurveMaker.beams(alone.beams(), alone.beamContext(), 200, CurveMaker.Progress.NONE);
+        Curve columns = CurveMaker.columns(alone.columns(), alone.columnContext(), 200, CurveMaker.Progress.NONE);
+        Types types =
+                Types.NONE.adopted(Role.BEAM, fewest(beams), Set.of()).adopted(Role.COLUMN, fewest(columns), Set.of());
+        BuildingDesign d = alone.with(new Decisions(Marks.NONE, Map.of(), types), Set.of());
+        assertTrue(d.typed().size() > 10
+                && d.quantities().steel() > alone.quantities().steel());
+        List<String> differences = new ArrayList<>();
+        told("members that share cages", read(d, differences), differences);
+    }
+
+    private static List<List<String>> fewest(Curve c) {
+        List<Curve.Point> points = c.points();
+        return c.types(points.get(points.size() - 1).types()).stream()
+                .map(Curve.Node::members)
+                .toList();
     }
 
     private static void told(String what, int read, List<String> differences) {

@@ -1,6 +1,9 @@
 package kolonne.core.design;
 
 import java.util.ArrayList;
+import java.util.Collection;
+import java.util.HashMap;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -17,9 +20,16 @@ import kolonne.core.beam.line.BeamLine;
 import kolonne.core.column.check.ColumnContext;
 import kolonne.core.column.check.ColumnDesign;
 import kolonne.core.column.choice.ColumnDesigner;
+import kolonne.core.column.line.ColumnStack;
 import kolonne.core.finding.Finding;
 import kolonne.core.finding.Severity;
 import kolonne.core.mark.Marks;
+import kolonne.core.model.Role;
+import kolonne.core.type.MemberType;
+import kolonne.core.type.Steel;
+import kolonne.core.type.TypeDesign;
+import kolonne.core.type.TypedDesign;
+import kolonne.core.type.Types;
 
 /**
  * A designed building.
@@ -27,6 +37,7 @@ import kolonne.core.mark.Marks;
  * @param beams   in order of storey and plan
  * @param columns in plan order
  * @param beamContext, columnContext what the checks read, to explain or check again
+ * @param types   that people have made; @param typed the same as they are designed, in their order
  */
 public record BuildingDesign(
         Analysis analysis,
@@ -35,8 +46,11 @@ public record BuildingDesign(
         List<ColumnDesign> columns,
         BeamContext beamContext,
         ColumnContext columnContext,
-        Quantities quantities) {
+        Quantities quantities,
+        Types types,
+        List<TypeDesign> typed) {
     public BuildingDesign {
+        typed = List.copyOf(typed);
         beams = List.copyOf(beams);
         columns = List.copyOf(columns);
     }
@@ -69,38 +83,125 @@ public record BuildingDesign(
 
     /** The same with some lines as now set by hand; all else stays as it was designed. @param hand of the whole building */
     public BuildingDesign with(Map<String, HandCage> hand, Set<String> lines) {
-        return with(Marks.NONE, hand, lines);
+        return with(new Decisions(Marks.NONE, hand, types), lines);
     }
 
     /**
-     * The same with some lines and stacks as now set by hand or marked; all else stays as it was designed.
+     * The same with what people decide now; all else stays as it was designed.
      *
-     * @param marks of the whole building; where a line is not among them it keeps its own
-     * @param hand  of the whole building
-     * @param lines ids of those that changed
+     * @param now   for the whole building
+     * @param lines ids of lines and stacks whose mark, cage by hand or type changed; those that share a cage with them follow
      */
-    public BuildingDesign with(Marks marks, Map<String, HandCage> hand, Set<String> lines) {
-        BeamContext context = beamContext.with(hand);
-        List<BeamDesign> now = new ArrayList<>(beams);
-        Quantities q = quantities;
-        for (int i = 0; i < now.size(); i++) {
-            BeamLine line = now.get(i).line();
-            if (lines.contains(line.id())) {
-                BeamDesign d = BeamDesigner.design(line.with(marks.markOf(line.id(), line.mark())), context);
-                q = q.minus(Quantities.of(now.get(i), basis)).plus(Quantities.of(d, basis));
-                now.set(i, d);
+    public BuildingDesign with(Decisions now, Set<String> lines) {
+        Set<String> again = new HashSet<>(lines);
+        List<MemberType> changed = now.types().all().values().stream()
+                .filter(t -> !t.equals(types.all().get(t.id()))
+                        || now.types().tolerance() != types.tolerance()
+                        || t.members().stream().anyMatch(lines::contains))
+                .toList();
+        changed.forEach(t -> again.addAll(t.members()));
+        types.all().values().stream()
+                .filter(t -> !t.equals(now.types().all().get(t.id())))
+                .forEach(t -> again.addAll(t.members()));
+        BeamContext context = beamContext.with(now.hand());
+        List<BeamDesign> b = beams.parallelStream()
+                .map(d -> again.contains(d.line().id()) ? alone(d.line(), now.marks(), context) : d)
+                .toList();
+        List<ColumnDesign> c = columns.parallelStream()
+                .map(d -> again.contains(d.stack().id()) ? alone(d.stack(), now.marks()) : d)
+                .toList();
+        return new BuildingDesign(analysis, basis, b, c, context, columnContext, quantities, types, typed)
+                .sharing(now.types(), changed)
+                .countedFrom(this);
+    }
+
+    private static BeamDesign alone(BeamLine l, Marks marks, BeamContext context) {
+        return BeamDesigner.design(l.with(marks.markOf(l.id(), l.mark())), context);
+    }
+
+    private ColumnDesign alone(ColumnStack s, Marks marks) {
+        return ColumnDesigner.design(s.with(marks.markOf(s.id(), s.mark())), columnContext);
+    }
+
+    /** Some types take their common cages; their members must be designed by themselves here. @param now all types */
+    BuildingDesign sharing(Types now, Collection<MemberType> changed) {
+        if (now.all().isEmpty()) {
+            return new BuildingDesign(
+                    analysis, basis, beams, columns, beamContext, columnContext, quantities, now, List.of());
+        }
+        TypedDesign.Typed<BeamDesign> b = TypedDesign.beams(now, changed, beams, beamContext);
+        TypedDesign.Typed<ColumnDesign> c = TypedDesign.columns(now, changed, columns, columnContext);
+        Map<String, TypeDesign> byId = new HashMap<>();
+        typed.forEach(t -> byId.put(t.type().id(), t));
+        b.types().forEach(t -> byId.put(t.type().id(), t));
+        c.types().forEach(t -> byId.put(t.type().id(), t));
+        return new BuildingDesign(
+                analysis,
+                basis,
+                beams.stream()
+                        .map(d -> b.designs().getOrDefault(d.line().id(), d))
+                        .toList(),
+                columns.stream()
+                        .map(d -> c.designs().getOrDefault(d.stack().id(), d))
+                        .toList(),
+                beamContext,
+                columnContext,
+                quantities,
+                now,
+                now.all().keySet().stream().map(byId::get).toList());
+    }
+
+    /** The same with the quantities of all members. */
+    BuildingDesign counted() {
+        return countedFrom(new BuildingDesign(
+                analysis,
+                basis,
+                List.of(),
+                List.of(),
+                beamContext,
+                columnContext,
+                Quantities.NONE,
+                Types.NONE,
+                List.of()));
+    }
+
+    /** The same with quantities: only what differs from another design of the same building is counted anew. */
+    private BuildingDesign countedFrom(BuildingDesign old) {
+        Quantities q = old.quantities;
+        for (int i = 0; i < beams.size(); i++) {
+            BeamDesign was = i < old.beams.size() ? old.beams.get(i) : null;
+            if (was != beams.get(i)) {
+                q = (was == null ? q : q.minus(Quantities.of(was, basis))).plus(Quantities.of(beams.get(i), basis));
             }
         }
-        List<ColumnDesign> stacks = columns.stream()
-                .map(c -> lines.contains(c.stack().id())
-                        ? ColumnDesigner.design(
-                                c.stack()
-                                        .with(marks.markOf(
-                                                c.stack().id(), c.stack().mark())),
-                                columnContext)
-                        : c)
-                .toList();
-        return new BuildingDesign(analysis, basis, now, stacks, context, columnContext, q);
+        for (int i = 0; i < columns.size(); i++) {
+            ColumnDesign was = i < old.columns.size() ? old.columns.get(i) : null;
+            if (was != columns.get(i)) {
+                q = (was == null ? q : q.minus(Quantities.of(was, basis))).plus(Quantities.of(columns.get(i), basis));
+            }
+        }
+        return new BuildingDesign(analysis, basis, beams, columns, beamContext, columnContext, q, types, typed);
+    }
+
+    /** Marks of the types whose cages lines and stacks have, by id; those with a cage of their own are not among them. */
+    public Map<String, String> typeMarks() {
+        Map<String, String> out = new HashMap<>();
+        typed.stream()
+                .filter(t -> t.members().size() > 1)
+                .forEach(t -> t.members().forEach(m -> out.put(m, t.type().mark())));
+        return out;
+    }
+
+    /** Steel of all beams or of all columns. */
+    public Steel steel(Role role) {
+        return role == Role.BEAM
+                ? beams.stream().map(b -> Steel.of(b, basis)).reduce(Steel.NONE, Steel::plus)
+                : columns.stream().map(c -> Steel.of(c, basis)).reduce(Steel.NONE, Steel::plus);
+    }
+
+    /** The same with a cage of its own for every line and stack. */
+    public BuildingDesign alone() {
+        return typed.isEmpty() ? this : with(new Decisions(Marks.NONE, beamContext.hand(), Types.NONE), Set.of());
     }
 
     /** What concerns the building as a whole. */
@@ -144,6 +245,7 @@ public record BuildingDesign(
                             + " belongs to no line of the model any more: its first member is gone or lies inside another line.",
                     "Undo the change of the model, or set the bars again on the line that took its place."));
         }
+        typed.stream().filter(t -> !t.left().isEmpty()).map(this::left).forEach(out::add);
         if (!beams.isEmpty()
                 && (beamContext.service().count() == 0
                         || beamContext.sustained().count() == 0)) {
@@ -155,6 +257,31 @@ public record BuildingDesign(
                     "Add a service-characteristic and a service-quasi-permanent combination."));
         }
         return out;
+    }
+
+    private Finding left(TypeDesign t) {
+        String who = t.left().stream()
+                .map(l -> markOf(l.member()) + " (" + l.why().words() + ")")
+                .collect(Collectors.joining(", "));
+        return Finding.note(
+                "type.left",
+                "type " + t.type().mark(),
+                "Designed on its own, not as type " + t.type().mark() + ": " + who + ".",
+                "Take it out of the type, release what is set by hand, or let lengths differ more on the Types page.");
+    }
+
+    private String markOf(String member) {
+        return beams.stream()
+                .map(BeamDesign::line)
+                .filter(l -> l.id().equals(member))
+                .map(BeamLine::mark)
+                .findFirst()
+                .or(() -> columns.stream()
+                        .map(ColumnDesign::stack)
+                        .filter(c -> c.id().equals(member))
+                        .map(ColumnStack::mark)
+                        .findFirst())
+                .orElse(member);
     }
 
     private static boolean hasNote(List<Finding> f) {

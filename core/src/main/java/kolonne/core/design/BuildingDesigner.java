@@ -1,13 +1,11 @@
 package kolonne.core.design;
 
 import java.util.List;
-import java.util.Map;
 import java.util.concurrent.atomic.AtomicInteger;
 import java.util.function.IntUnaryOperator;
 import java.util.stream.IntStream;
 import kolonne.core.analysis.Analysis;
 import kolonne.core.basis.Basis;
-import kolonne.core.beam.cage.HandCage;
 import kolonne.core.beam.check.BeamContext;
 import kolonne.core.beam.check.BeamDesign;
 import kolonne.core.beam.choice.BeamDesigner;
@@ -19,7 +17,7 @@ import kolonne.core.column.choice.ColumnDesigner;
 import kolonne.core.column.line.ColumnStack;
 import kolonne.core.column.line.ColumnStacks;
 import kolonne.core.demand.Sidesway;
-import kolonne.core.mark.Marks;
+import kolonne.core.type.Types;
 
 /** Designs every beam line and column stack of an analysed building on all cores. */
 public final class BuildingDesigner {
@@ -33,24 +31,18 @@ public final class BuildingDesigner {
         void at(int done, int total);
     }
 
-    /** Designs with nothing set by hand. */
+    /** Designs with nothing decided by people. */
     public static BuildingDesign design(Analysis analysis, Basis basis, Progress progress) {
-        return design(analysis, basis, Map.of(), progress);
+        return design(analysis, basis, Decisions.NONE, progress);
     }
 
-    /** @param hand what people have set, by id of the beam line */
-    public static BuildingDesign design(Analysis analysis, Basis basis, Map<String, HandCage> hand, Progress progress) {
-        return design(analysis, basis, Marks.NONE, hand, progress);
-    }
-
-    /** @param marks of a project's lines and stacks; @param hand what people have set, by id of the beam line */
-    public static BuildingDesign design(
-            Analysis analysis, Basis basis, Marks marks, Map<String, HandCage> hand, Progress progress) {
+    /** Every line and stack by itself first, then those that share cages. */
+    public static BuildingDesign design(Analysis analysis, Basis basis, Decisions decided, Progress progress) {
         Sidesway sway = Sidesway.of(analysis, basis);
-        BeamContext beams = BeamContext.of(sway, basis).with(hand);
+        BeamContext beams = BeamContext.of(sway, basis).with(decided.hand());
         ColumnContext columns = ColumnContext.of(sway, basis);
-        List<BeamLine> lines = BeamLines.find(analysis, basis, marks);
-        List<ColumnStack> stacks = ColumnStacks.find(analysis.index(), marks);
+        List<BeamLine> lines = BeamLines.find(analysis, basis, decided.marks());
+        List<ColumnStack> stacks = ColumnStacks.find(analysis.index(), decided.marks());
         int total = lines.size() + stacks.size();
         AtomicInteger done = new AtomicInteger();
         IntUnaryOperator tick = i -> {
@@ -67,13 +59,9 @@ public final class BuildingDesigner {
             b[i] = BeamDesigner.design(lines.get(i), beams);
             tick.applyAsInt(i);
         });
-        Quantities q = Quantities.NONE;
-        for (BeamDesign d : b) {
-            q = q.plus(Quantities.of(d, basis));
-        }
-        for (ColumnDesign d : c) {
-            q = q.plus(Quantities.of(d, basis));
-        }
-        return new BuildingDesign(analysis, basis, List.of(b), List.of(c), beams, columns, q);
+        return new BuildingDesign(
+                        analysis, basis, List.of(b), List.of(c), beams, columns, Quantities.NONE, Types.NONE, List.of())
+                .sharing(decided.types(), decided.types().all().values())
+                .counted();
     }
 }

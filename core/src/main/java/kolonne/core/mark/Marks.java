@@ -25,6 +25,10 @@ public record Marks(Map<String, Marked> all, Set<String> ids, Set<String> marks)
     /** No line is known yet. */
     public static final Marks NONE = new Marks(Map.of(), Set.of(), Set.of());
 
+    /** What a mark may be, in words. */
+    public static final String RULE =
+            "A mark has 1 to 40 letters, digits, spaces and . _ + - ( ), and begins with a letter or a digit.";
+
     /** Marks that people give: letters, digits and the signs of drawing offices; nothing that an address or a query would take for its own. */
     private static final String ALLOWED = "[\\p{L}\\p{N}][\\p{L}\\p{N} ._+\\-()]{0,38}[\\p{L}\\p{N})]|[\\p{L}\\p{N}]";
 
@@ -89,11 +93,15 @@ public record Marks(Map<String, Marked> all, Set<String> ids, Set<String> marks)
         return out;
     }
 
+    /** Whether this may be a mark. */
+    public static boolean allowed(String mark) {
+        return mark.matches(ALLOWED);
+    }
+
     /** Why a person cannot give a line this mark; empty if that can be. */
     public Optional<String> refused(String id, String mark) {
-        if (!mark.matches(ALLOWED)) {
-            return Optional.of(
-                    "A mark has 1 to 40 letters, digits, spaces and . _ + - ( ), and begins with a letter or a digit.");
+        if (!allowed(mark)) {
+            return Optional.of(RULE);
         }
         return all.values().stream()
                 .filter(m -> !m.id().equals(id) && m.mark().equalsIgnoreCase(mark))

@@ -112,7 +112,8 @@ class BuildingDesignTest {
                             List.of()));
         }
         BuildingDesign few = demo.with(hand, hand.keySet());
-        BuildingDesign all = BuildingDesigner.design(analysis, BASIS, hand, BuildingDesigner.Progress.NONE);
+        BuildingDesign all =
+                BuildingDesigner.design(analysis, BASIS, Decisions.byHand(hand), BuildingDesigner.Progress.NONE);
         assertEquals(
                 all.quantities().steel(),
                 few.quantities().steel(),

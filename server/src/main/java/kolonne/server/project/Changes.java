@@ -10,6 +10,7 @@ import java.util.NoSuchElementException;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Function;
 import kolonne.core.analysis.Analysis;
 import kolonne.core.analysis.AnalysisFailed;
 import kolonne.core.analysis.FrameAnalysis;
@@ -27,10 +28,13 @@ import kolonne.core.model.Building;
 import kolonne.core.model.BuildingIndex;
 import kolonne.core.model.ModelCheck;
 import kolonne.core.model.ModelEdit;
+import kolonne.core.type.MemberType;
+import kolonne.core.type.Types;
 import kolonne.exchange.edit.BasisPatch;
 import kolonne.exchange.edit.Effects;
 import kolonne.exchange.hand.HandFile;
 import kolonne.exchange.model.EditFile;
+import kolonne.exchange.type.TypesFile;
 import kolonne.server.jobs.Jobs;
 import kolonne.server.store.CommandRow;
 import kolonne.server.store.ProjectRow;
@@ -43,6 +47,8 @@ import kolonne.server.store.ProjectStore;
 public final class Changes {
     /** How often a change of the basis is put on top of a newer version. */
     private static final int TRIES = 5;
+    /** So many lines and stacks are designed at once; more are left to a job that tells how far it is. */
+    private static final int FEW = 60;
 
     private final Projects projects;
     private final ProjectStore store;
@@ -55,6 +61,24 @@ public final class Changes {
     /** What a project's first command brings with it: the marks of the model. */
     static String first(Marks marks) {
         return new Effects(List.copyOf(marks.all().values()), Set.of(), Map.of(), List.of()).write();
+    }
+
+    /** Types after a change. @param summary the sentence of the history */
+    public record TypesChanged(Types types, String summary) {}
+
+    /**
+     * Changes the types.
+     *
+     * @param change from those in force; {@link Jobs.Refused} where it cannot be
+     * @return empty if the project has moved past {@code version}
+     */
+    public Optional<ProjectRow> types(String id, int version, Function<Types, TypesChanged> change, Author by) {
+        Workspace w = projects.model(id);
+        synchronized (w) {
+            TypesChanged now = change.apply(history(w, commands(w)).types());
+            String body = new EditHistory.Told(now.summary(), TypesFile.write(now.types())).write();
+            return changed(w, version, by, new Change(EditHistory.TYPES, body, now.summary()), Effects.NONE);
+        }
     }
 
     /** A change that is not stored yet. @param summary the sentence of the history */
@@ -234,9 +258,9 @@ public final class Changes {
             stored.ifPresent(r -> {
                 tell(w, r, c, by, known == null ? List.of() : known.told());
                 Set<String> lines = linesChanged(before, after);
-                boolean quick = w.state().current() && w.published() != null;
+                boolean quick = w.state().current() && w.published() != null && lines.size() <= FEW;
                 if (quick && before.basisVersions().equals(after.basisVersions())) {
-                    w.changed(after.marks(), after.hand(), lines, r.version());
+                    w.changed(after.decisions(), lines, r.version());
                 } else {
                     projects.redesign(w, r.version());
                 }
@@ -249,7 +273,7 @@ public final class Changes {
         return new CommandRow(c.projectId(), c.version(), c.kind(), c.body(), c.madeAt(), c.person(), e.write());
     }
 
-    /** Ids of lines and stacks whose cage by hand or whose mark is another. */
+    /** Ids of lines and stacks whose cage by hand, whose mark or whose type is another. */
     private static Set<String> linesChanged(EditHistory before, EditHistory after) {
         Map<String, HandCage> a = before.hand();
         Map<String, HandCage> b = after.hand();
@@ -257,6 +281,11 @@ public final class Changes {
         out.addAll(b.keySet());
         out.removeIf(id -> Objects.equals(a.get(id), b.get(id)));
         after.marks().changedFrom(before.marks()).forEach(m -> out.add(m.id()));
+        Map<String, MemberType> was = before.types().all();
+        Map<String, MemberType> now = after.types().all();
+        boolean all = before.types().tolerance() != after.types().tolerance();
+        was.values().stream().filter(t -> all || !t.equals(now.get(t.id()))).forEach(t -> out.addAll(t.members()));
+        now.values().stream().filter(t -> all || !t.equals(was.get(t.id()))).forEach(t -> out.addAll(t.members()));
         return out;
     }
 

@@ -7,8 +7,10 @@ import java.util.List;
 import java.util.Map;
 import kolonne.core.beam.cage.HandCage;
 import kolonne.core.code.BarCatalogue;
+import kolonne.core.type.Types;
 import kolonne.exchange.edit.Effects;
 import kolonne.exchange.hand.HandFile;
+import kolonne.exchange.type.TypesFile;
 import kolonne.server.store.CommandRow;
 import kolonne.server.store.ProjectStore;
 
@@ -18,6 +20,7 @@ final class CommandLog {
     private final List<CommandRow> rows = new ArrayList<>();
     private final Map<Integer, Map<String, HandCage>> cages = new HashMap<>();
     private final Map<Integer, Effects> effects = new HashMap<>();
+    private final Map<Integer, Types> types = new HashMap<>();
 
     CommandLog(String project) {
         this.project = project;
@@ -40,6 +43,15 @@ final class CommandLog {
         return c.madeAt() != null
                 ? effects.computeIfAbsent(c.version(), k -> Effects.read(c.effects()))
                 : Effects.read(c.effects());
+    }
+
+    /** The types that a command set. */
+    synchronized Types types(CommandRow c) {
+        return c.madeAt() != null ? types.computeIfAbsent(c.version(), k -> typesOf(c)) : typesOf(c);
+    }
+
+    private static Types typesOf(CommandRow c) {
+        return TypesFile.read(EditHistory.Told.read(c.body()).fields());
     }
 
     private static Map<String, HandCage> parsed(CommandRow c) {

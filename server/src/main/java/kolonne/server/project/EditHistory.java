@@ -15,10 +15,12 @@ import java.util.Map;
 import java.util.Set;
 import kolonne.core.basis.Basis;
 import kolonne.core.beam.cage.HandCage;
+import kolonne.core.design.Decisions;
 import kolonne.core.mark.Marked;
 import kolonne.core.mark.Marks;
 import kolonne.core.model.Building;
 import kolonne.core.model.ModelEdit;
+import kolonne.core.type.Types;
 import kolonne.exchange.basis.BasisFile;
 import kolonne.exchange.edit.BasisPatch;
 import kolonne.exchange.edit.Effects;
@@ -27,7 +29,7 @@ import kolonne.exchange.model.EditFile;
 import kolonne.server.store.CommandRow;
 
 /**
- * What was done to a project and is in force, as one history: changes of the model, the basis, cages set on beam lines and marks, less those undone, plus
+ * What was done to a project and is in force, as one history: changes of the model, the basis, cages set on beam lines, marks and types, less those undone, plus
  * those redone. A change after an undo forgets what could be redone.
  */
 public final class EditHistory {
@@ -35,6 +37,7 @@ public final class EditHistory {
     static final String HAND = "hand-set";
     static final String BASIS = "change-basis";
     static final String MARK = "set-mark";
+    static final String TYPES = "set-types";
     static final String UNDO = "undo-edit";
     static final String REDO = "redo-edit";
     /** The whole basis: what a project begins with, and what older servers stored. It is not undone. */
@@ -107,6 +110,23 @@ public final class EditHistory {
         }
         out.values().removeIf(HandCage::isEmpty);
         return out;
+    }
+
+    /** Types in force; an id that was ever given, also to what was undone, is not given again. */
+    Types types() {
+        Types out = Types.NONE;
+        for (CommandRow c : inForce(TYPES)) {
+            out = log.types(c);
+        }
+        for (CommandRow c : all) {
+            out = c.kind().equals(TYPES) ? out.knowing(log.types(c).given()) : out;
+        }
+        return out;
+    }
+
+    /** What people have decided beside the basis. */
+    Decisions decisions() {
+        return new Decisions(marks(), hand(), types());
     }
 
     /** Marks of lines and stacks as stored; nothing that was ever given is given again. */
@@ -201,7 +221,7 @@ public final class EditHistory {
     /**
      * Something that was done.
      *
-     * @param kind    model, basis, cage, mark, undo or redo
+     * @param kind    model, basis, cage, mark, type, undo or redo
      * @param changesModel whether the model is another since
      * @param inForce whether it counts now
      * @param effects what it brought with it, in sentences
@@ -259,6 +279,7 @@ public final class EditHistory {
             case HAND -> "cage";
             case BASIS -> "basis";
             case MARK -> "mark";
+            case TYPES -> "type";
             case UNDO -> "undo";
             default -> "redo";
         };
@@ -274,7 +295,7 @@ public final class EditHistory {
         };
     }
 
-    /** A change of the basis or of a mark as it is stored. @param summary the sentence of the history */
+    /** A change of the basis, of a mark or of types as it is stored. @param summary the sentence of the history */
     record Told(String summary, JsonNode fields) {
         String write() {
             return JSON.valueToTree(this).toString();

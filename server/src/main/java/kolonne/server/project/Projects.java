@@ -16,12 +16,17 @@ import kolonne.core.analysis.AnalysisFailed;
 import kolonne.core.analysis.FrameAnalysis;
 import kolonne.core.basis.Basis;
 import kolonne.core.beam.cage.HandCage;
+import kolonne.core.design.BuildingDesign;
 import kolonne.core.design.BuildingMarks;
 import kolonne.core.finding.Finding;
 import kolonne.core.mark.Marks;
 import kolonne.core.model.Building;
 import kolonne.core.model.BuildingIndex;
 import kolonne.core.model.ModelCheck;
+import kolonne.core.model.Role;
+import kolonne.core.type.Curve;
+import kolonne.core.type.CurveMaker;
+import kolonne.core.type.Types;
 import kolonne.exchange.basis.BasisFile;
 import kolonne.exchange.model.ModelReader;
 import kolonne.exchange.model.ModelWriter;
@@ -260,6 +265,46 @@ public final class Projects {
         return history(id).hand();
     }
 
+    /** Types that people have made. */
+    public Types types(String id) {
+        return history(id).types();
+    }
+
+    private Workspace.CurveKey curveKey(String id, Role role) {
+        EditHistory h = history(id);
+        return new Workspace.CurveKey(
+                role, h.modelVersion(), h.basisVersions(), h.hand(), h.types().tolerance());
+    }
+
+    /** The curve of types of the newest model, basis and cages by hand; null if it is still to be made. */
+    public Curve curve(String id, Role role) {
+        return open(id).curve(curveKey(id, role));
+    }
+
+    /** Starts making the curve of types of a role. The design must be current. */
+    public Job makeCurve(String id, Role role) {
+        Workspace w = open(id);
+        Workspace.CurveKey key = curveKey(id, role);
+        return jobs.start("types", job -> {
+            Workspace.Published p = w.published();
+            if (p == null || !w.state().current()) {
+                throw new Jobs.Refused(List.of(Finding.fails(
+                        "types.not-current",
+                        "project",
+                        "The building is being designed; types are made of the finished design.",
+                        "Wait until all is current and try again.")));
+            }
+            job.at("looking at every member by itself", 0, 0);
+            BuildingDesign alone = p.design().alone();
+            CurveMaker.Progress progress = (done, total) -> job.at("merging types", done, total);
+            Curve c = role == Role.BEAM
+                    ? CurveMaker.beams(alone.beams(), alone.beamContext(), key.tolerance(), progress)
+                    : CurveMaker.columns(alone.columns(), alone.columnContext(), key.tolerance(), progress);
+            w.keep(key, c);
+            return role.name().toLowerCase(java.util.Locale.ROOT);
+        });
+    }
+
     /** Marks of the lines and stacks that have the members of one that had this mark before; empty if none ever had it. */
     public List<String> whatBecame(String id, String mark) {
         return history(id).whatBecame(mark);
@@ -395,7 +440,7 @@ public final class Projects {
                 throw new Jobs.Refused(wrong);
             }
             EditHistory h = history(w.id());
-            w.design(basis, h.marks(), h.hand(), version, progress);
+            w.design(basis, h.decisions(), version, progress);
             if (w.state().version() == version) {
                 w.publish(new Workspace.State(version, version, "", 0, 0, List.of()));
             }

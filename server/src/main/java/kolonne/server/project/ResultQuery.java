@@ -11,7 +11,7 @@ import java.util.regex.Pattern;
  * The small query language of the worklist: words that must all hold.
  *
  * <pre>beam | column | fails | over | notes | hand | storey:L3 | storey:L2..L5 | util&gt;0.95 | util&lt;0.5 | cause:shear
- * section:300x600 | anything else is looked for in mark, section and check</pre>
+ * section:300x600 | type:TB3 | anything else is looked for in mark, section and check</pre>
  */
 public final class ResultQuery {
     private static final Pattern UTIL = Pattern.compile("util(>=|<=|>|<|=)([0-9]*\\.?[0-9]+)");
@@ -87,13 +87,15 @@ public final class ResultQuery {
             case "storey" -> storey(value, storeys);
             case "cause" -> r -> r.causes().contains(value.toLowerCase(Locale.ROOT));
             case "section" -> r -> plain(r.section()).contains(plain(value));
+            case "type" -> r -> !r.type().isEmpty() && plain(r.type()).equals(plain(value));
             case "mark" -> r -> plain(r.mark()).contains(plain(value));
             case "" ->
                 r -> plain(r.mark()).contains(plain(value))
                         || plain(r.section()).contains(plain(value))
                         || r.check().toLowerCase(Locale.ROOT).contains(value.toLowerCase(Locale.ROOT));
             default ->
-                throw new IllegalArgumentException("“" + key + ":” is not a key: use storey, cause, section or mark.");
+                throw new IllegalArgumentException(
+                        "“" + key + ":” is not a key: use storey, cause, section, type or mark.");
         };
     }
 

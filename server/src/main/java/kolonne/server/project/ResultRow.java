@@ -5,7 +5,7 @@ import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Set;
+import java.util.Objects;
 import kolonne.core.beam.cage.BeamCage;
 import kolonne.core.beam.cage.SectionCut;
 import kolonne.core.beam.check.BeamDesign;
@@ -29,6 +29,7 @@ import kolonne.core.schedule.Schedules;
  * @param steelKg  of its cage
  * @param id       of the line or stack, which its mark may change but never its id
  * @param handSet  whether a person has set a part of it
+ * @param type     mark of the type whose cage it has; empty where it has its own
  */
 public record ResultRow(
         String id,
@@ -50,24 +51,36 @@ public record ResultRow(
         int notes,
         int parts,
         double steelKg,
-        boolean handSet) {
+        boolean handSet,
+        String type) {
     /** Rows of a design, worst first. */
     public static List<ResultRow> of(BuildingDesign d) {
         List<ResultRow> out = new ArrayList<>();
-        d.beams().forEach(b -> out.add(beam(d, b)));
-        d.columns().forEach(c -> out.add(column(d, c)));
+        Map<String, String> types = d.typeMarks();
+        d.beams().forEach(b -> out.add(beam(d, b, types)));
+        d.columns().forEach(c -> out.add(column(d, c, types)));
         return sorted(out);
     }
 
-    /** The rows with those of some lines and stacks made anew. @param lines ids */
-    static List<ResultRow> replaced(List<ResultRow> rows, BuildingDesign d, Set<String> lines) {
+    /** The rows with those of lines and stacks that are designed otherwise, or have another type, made anew. */
+    static List<ResultRow> replaced(List<ResultRow> rows, BuildingDesign was, BuildingDesign d) {
         Map<String, ResultRow> now = new HashMap<>();
-        d.beams().stream()
-                .filter(b -> lines.contains(b.line().id()))
-                .forEach(b -> now.put(b.line().id(), beam(d, b)));
-        d.columns().stream()
-                .filter(c -> lines.contains(c.stack().id()))
-                .forEach(c -> now.put(c.stack().id(), column(d, c)));
+        Map<String, String> before = was.typeMarks();
+        Map<String, String> types = d.typeMarks();
+        for (int i = 0; i < d.beams().size(); i++) {
+            BeamDesign b = d.beams().get(i);
+            String id = b.line().id();
+            if (b != was.beams().get(i) || !Objects.equals(before.get(id), types.get(id))) {
+                now.put(id, beam(d, b, types));
+            }
+        }
+        for (int i = 0; i < d.columns().size(); i++) {
+            ColumnDesign c = d.columns().get(i);
+            String id = c.stack().id();
+            if (c != was.columns().get(i) || !Objects.equals(before.get(id), types.get(id))) {
+                now.put(id, column(d, c, types));
+            }
+        }
         return sorted(new ArrayList<>(
                 rows.stream().map(r -> now.getOrDefault(r.id(), r)).toList()));
     }
@@ -80,7 +93,7 @@ public record ResultRow(
         return out;
     }
 
-    private static ResultRow beam(BuildingDesign d, BeamDesign b) {
+    private static ResultRow beam(BuildingDesign d, BeamDesign b, Map<String, String> types) {
         CheckResult g = b.governing();
         BeamLine.Span s = b.line().spans().get(g.part());
         SectionCut cut =
@@ -111,10 +124,11 @@ public record ResultRow(
                 t.notes(),
                 b.line().spans().size(),
                 Quantities.of(b, d.basis()).steel(),
-                !b.hand().isEmpty());
+                !b.hand().isEmpty(),
+                types.getOrDefault(b.line().id(), ""));
     }
 
-    private static ResultRow column(BuildingDesign d, ColumnDesign c) {
+    private static ResultRow column(BuildingDesign d, ColumnDesign c, Map<String, String> types) {
         CheckResult g = c.governing();
         ColumnDesign.LiftDesign l = c.lifts().get(g.part());
         List<String> storeys =
@@ -140,7 +154,8 @@ public record ResultRow(
                 t.notes(),
                 c.lifts().size(),
                 Quantities.of(c, d.basis()).steel(),
-                false);
+                false,
+                types.getOrDefault(c.stack().id(), ""));
     }
 
     /** What findings tell in a row: causes of failure, the first of them in words, how many notes. */

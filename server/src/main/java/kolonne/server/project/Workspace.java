@@ -15,10 +15,12 @@ import kolonne.core.basis.Basis;
 import kolonne.core.beam.cage.HandCage;
 import kolonne.core.design.BuildingDesign;
 import kolonne.core.design.BuildingDesigner;
+import kolonne.core.design.Decisions;
 import kolonne.core.finding.Finding;
-import kolonne.core.mark.Marks;
 import kolonne.core.model.Building;
 import kolonne.core.model.BuildingIndex;
+import kolonne.core.model.Role;
+import kolonne.core.type.Curve;
 import kolonne.exchange.model.ModelReader;
 
 /**
@@ -30,6 +32,12 @@ public final class Workspace {
     private static final int MOST_ANALYSES = 3;
     /** Changes of which it is known in which window they were made. */
     private static final int MOST_WINDOWS = 200;
+
+    /** Curves kept: of beams and columns, for a few states of the model and the basis. */
+    private static final int MOST_CURVES = 6;
+
+    /** What a curve of types depends on; types themselves do not change it. */
+    public record CurveKey(Role role, int model, List<Integer> basis, Map<String, HandCage> hand, double tolerance) {}
 
     /** A finished design. @param version of the project that it belongs to */
     public record Published(int version, BuildingDesign design, List<ResultRow> rows) {}
@@ -64,6 +72,9 @@ public final class Workspace {
     private final Map<Integer, String> windows = new LinkedHashMap<>();
     /** By version of the project after the change of the model; the newest used stay. */
     private final Map<Integer, Analysis> analyses = new LinkedHashMap<>(8, 0.75f, true);
+
+    /** Curves of types, by role and what they were made from; the newest used stay. */
+    private final Map<CurveKey, Curve> curves = new LinkedHashMap<>(8, 0.75f, true);
 
     private volatile ModelReader.Read read;
     private volatile Building building;
@@ -169,6 +180,18 @@ public final class Workspace {
         return analyses.get(version);
     }
 
+    synchronized void keep(CurveKey key, Curve c) {
+        curves.put(key, c);
+        while (curves.size() > MOST_CURVES) {
+            curves.remove(curves.keySet().iterator().next());
+        }
+    }
+
+    /** The curve that was made for this; null if it is not in memory. */
+    synchronized Curve curve(CurveKey key) {
+        return curves.get(key);
+    }
+
     public void follow(Consumer<State> l) {
         listeners.add(l);
         l.accept(state);
@@ -250,17 +273,18 @@ public final class Workspace {
         return a;
     }
 
-    /** Takes lines as now set by hand or marked. @param hand of the whole building; @param lines ids of those that changed */
-    synchronized void changed(Marks marks, Map<String, HandCage> hand, Set<String> lines, int version) {
-        BuildingDesign d = published.design().with(marks, hand, lines);
-        publish(new Published(version, d, ResultRow.replaced(published.rows(), d, lines)));
+    /** Takes what people decide now. @param lines ids of lines and stacks whose mark, cage by hand or type changed */
+    synchronized void changed(Decisions now, Set<String> lines, int version) {
+        BuildingDesign was = published.design();
+        BuildingDesign d = was.with(now, lines);
+        publish(new Published(version, d, ResultRow.replaced(published.rows(), was, d)));
         publish(new State(version, version, "", 0, 0, List.of()));
     }
 
-    void design(Basis basis, Marks marks, Map<String, HandCage> hand, int version, Step step) {
+    void design(Basis basis, Decisions decided, int version, Step step) {
         Analysis a = solved(step);
         step.wanted();
-        BuildingDesign d = BuildingDesigner.design(a, basis, marks, hand, (done, total) -> {
+        BuildingDesign d = BuildingDesigner.design(a, basis, decided, (done, total) -> {
             step.wanted();
             if (done * 10 / total != (done - 1) * 10 / total) { // ten times in all: every event redraws open pages
                 step.at("designing", done, total);

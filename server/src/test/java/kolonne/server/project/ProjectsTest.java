@@ -18,7 +18,6 @@ import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.sql.SQLException;
 import java.util.Locale;
-import java.util.Map;
 import java.util.concurrent.CancellationException;
 import java.util.concurrent.CountDownLatch;
 import java.util.concurrent.TimeUnit;
@@ -27,8 +26,8 @@ import kolonne.core.basis.Basis;
 import kolonne.core.basis.part.Preference;
 import kolonne.core.demo.DemoBuilding;
 import kolonne.core.demo.DemoOptions;
+import kolonne.core.design.Decisions;
 import kolonne.core.finding.Severity;
-import kolonne.core.mark.Marks;
 import kolonne.exchange.basis.BasisFile;
 import kolonne.exchange.model.ModelReader;
 import kolonne.exchange.model.ModelWriter;
@@ -92,7 +91,7 @@ class ProjectsTest {
                 }
             }
         };
-        assertThrows(CancellationException.class, () -> w.design(Basis.standard(false), Marks.NONE, Map.of(), 1, step));
+        assertThrows(CancellationException.class, () -> w.design(Basis.standard(false), Decisions.NONE, 1, step));
         assertNull(w.published());
         int lines = kolonne.core.design.BuildingDesigner.design(
                         w.solved((a, b, c) -> {}),

@@ -38,7 +38,8 @@ class ResultQueryTest {
                 0,
                 1,
                 0,
-                mark.equals("L1-B01"));
+                mark.equals("L1-B01"),
+                mark.equals("L2-B07") ? "TB3" : "");
     }
 
     @ParameterizedTest(name = "{0} -> {1}")
@@ -59,6 +60,7 @@ class ResultQueryTest {
         section:300x600     | L1-B01
         section:300×500     | L2-B07
         mark:b0             | L1-B01 L2-B07
+        type:tb3            | L2-B07
         d3                  | C-D3
         beam util>2         | ''
         """)

@@ -95,6 +95,12 @@ public record BeamContext(
                 new LineDemands(line, strength, set.demands(), basis.redistribution()));
     }
 
+    /** The same for a line that stands for several: nothing is set by hand on it. @param shared their demands as the line's own */
+    public BeamContext of(LineDemands shared) {
+        return new BeamContext(
+                index, sway, strength, service, sustained, perimeter, roof, basis, hand, HandCage.NONE, shared);
+    }
+
     /** Combinations for strength; where demands are typed two more stand for them. */
     public int combinations() {
         return demands.count();

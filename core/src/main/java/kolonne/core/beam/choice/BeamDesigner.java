@@ -57,28 +57,39 @@ public final class BeamDesigner {
 
     /** The designed line: a cage and its checks. Parts set by hand are taken as they are. */
     public static BeamDesign design(BeamLine line, BeamContext context) {
-        BeamDesign d = designed(line, context, context);
-        return d.findings().stream().noneMatch(f -> f.code().equals("redistribution.refused"))
-                ? d
-                : designed(line, context.with(context.basis().withRedistribution(0)), context);
+        return design(line, context, Served.alone(line, context)).get(0);
     }
 
-    /** @param by what the cage is chosen by; @param context what it is checked by */
-    private static BeamDesign designed(BeamLine line, BeamContext by, BeamContext context) {
-        BeamDesign d = of(line, by, context);
-        if (d.satisfied() || by.basis().bars().preference() != Preference.PRACTICAL) {
+    /** The designs of all that one cage serves, chosen for a line that stands for them. */
+    public static List<BeamDesign> design(BeamLine line, BeamContext context, Served served) {
+        List<BeamDesign> d = designed(line, context, served);
+        return d.stream()
+                        .flatMap(x -> x.findings().stream())
+                        .noneMatch(f -> f.code().equals("redistribution.refused"))
+                ? d
+                : designed(line, context.with(context.basis().withRedistribution(0)), served);
+    }
+
+    /** @param by what the cage is chosen by */
+    private static List<BeamDesign> designed(BeamLine line, BeamContext by, Served served) {
+        List<BeamDesign> d = of(line, by, served);
+        if (satisfied(d) || by.basis().bars().preference() != Preference.PRACTICAL) {
             return d;
         }
         // rules of practice give way where no cage keeps them
-        BeamDesign other = of(line, by.with(by.basis().with(Preference.LEAST_STEEL)), context);
-        return other.satisfied() ? other : d;
+        List<BeamDesign> other = of(line, by.with(by.basis().with(Preference.LEAST_STEEL)), served);
+        return satisfied(other) ? other : d;
     }
 
-    private static BeamDesign of(BeamLine line, BeamContext by, BeamContext context) {
-        BeamDesigner designer = new BeamDesigner(line, by.of(line));
+    private static boolean satisfied(List<BeamDesign> all) {
+        return all.stream().allMatch(BeamDesign::satisfied);
+    }
+
+    private static List<BeamDesign> of(BeamLine line, BeamContext by, Served served) {
+        BeamDesigner designer = new BeamDesigner(line, served.demanding(by));
         Laid whole = designer.laid();
-        BeamDesign shorter = designer.shorter(whole, context);
-        return shorter != null ? shorter : BeamCheck.run(line, whole.cage(), context);
+        List<BeamDesign> shorter = designer.shorter(whole, served);
+        return shorter != null ? shorter : served.checked(whole.cage());
     }
 
     private Laid laid() {
@@ -94,7 +105,7 @@ public final class BeamDesigner {
      * The design with bottom bars that end in the spans where they are no longer needed, and everything satisfied: they are let end at both sides
      * of all spans, then where nothing came to fail near by; null where none may end.
      */
-    private BeamDesign shorter(Laid whole, BeamContext judge) {
+    private List<BeamDesign> shorter(Laid whole, Served served) {
         BottomCuts cuts = BottomCuts.all(line);
         boolean chosen = !context.own().faces().containsKey(BeamCage.Face.BOTTOM);
         for (int trial = 0; chosen && trial < CUT_TRIALS; trial++) {
@@ -106,12 +117,14 @@ public final class BeamDesigner {
             if (laid.fewerWhereStuck(cuts)) {
                 continue;
             }
-            BeamDesign d = BeamCheck.run(line, cage, judge);
-            if (d.satisfied()) {
+            List<BeamDesign> d = served.tried(cage);
+            if (satisfied(d)) {
                 return d;
             }
-            boolean fewer = cuts.fewer(
-                    d.checks().stream().filter(c -> !c.satisfied()).map(c -> new BottomCuts.Place(c.part(), c.x())));
+            boolean fewer = cuts.fewer(d.stream()
+                    .flatMap(b -> b.checks().stream())
+                    .filter(c -> !c.satisfied())
+                    .map(c -> new BottomCuts.Place(c.part(), c.x())));
             if (!fewer) {
                 return null;
             }

@@ -10,16 +10,16 @@ import kolonne.core.demand.Demands;
  */
 public final class LineDemands {
     private static final String[] TYPED = {"typed by hand, sagging", "typed by hand, hogging"};
-    private static final int COMPONENTS = 6;
+    static final int COMPONENTS = 6;
 
-    private final Demands strength;
+    private final boolean typed;
     private final int combinations;
     /** By station, combination and component. */
     private final double[] values;
 
     /** @param redistributed part of the hogging moments at supports that is moved into the spans */
     public LineDemands(BeamLine line, Demands strength, List<TypedDemand> typed, double redistributed) {
-        this.strength = strength;
+        this.typed = !typed.isEmpty();
         this.combinations = strength.count() + (typed.isEmpty() ? 0 : TYPED.length);
         this.values = new double[line.stations().size() * combinations * COMPONENTS];
         for (BeamLine.Station s : line.stations()) {
@@ -35,6 +35,19 @@ public final class LineDemands {
         for (BeamLine.Station s : line.stations()) {
             if (!typed.isEmpty()) {
                 replace(s, TypedDemand.at(typed, s.x()));
+            }
+        }
+    }
+
+    /** Combinations of several lines as if they were this line's. @param values by combination, station and component */
+    LineDemands(List<double[][]> values) {
+        this.typed = false;
+        this.combinations = values.size();
+        this.values = new double[combinations * (values.isEmpty() ? 0 : values.get(0).length) * COMPONENTS];
+        for (int c = 0; c < combinations; c++) {
+            double[][] stations = values.get(c);
+            for (int i = 0; i < stations.length; i++) {
+                System.arraycopy(stations[i], 0, this.values, (i * combinations + c) * COMPONENTS, COMPONENTS);
             }
         }
     }
@@ -55,7 +68,7 @@ public final class LineDemands {
         BeamLine.Station first = all.get(0);
         BeamLine.Station last = all.get(all.size() - 1);
         double length = last.x() - first.x();
-        for (int c = 0; c < strength.count(); c++) {
+        for (int c = 0; c < analysed(); c++) {
             double left = keepsLeft ? 0 : part * Math.max(0, -at(first, c, Analysis.MY));
             double right = keepsRight ? 0 : part * Math.max(0, -at(last, c, Analysis.MY));
             for (BeamLine.Station s : all) {
@@ -77,7 +90,12 @@ public final class LineDemands {
 
     /** Whether a person has typed demands: their shears belong to no moments. */
     boolean typed() {
-        return combinations > strength.count();
+        return typed;
+    }
+
+    /** Combinations that come from an analysis. */
+    private int analysed() {
+        return combinations - (typed ? TYPED.length : 0);
     }
 
     /** How many combinations there are. */
@@ -103,7 +121,7 @@ public final class LineDemands {
         if (typed == null) {
             return;
         }
-        int n = strength.count();
+        int n = analysed();
         double[] most = {
             largest(s, Analysis.MY, 1),
             largest(s, Analysis.MY, -1),
@@ -136,7 +154,7 @@ public final class LineDemands {
 
     private double largest(BeamLine.Station s, int component, double sign) {
         double most = 0;
-        for (int c = 0; c < strength.count(); c++) {
+        for (int c = 0; c < analysed(); c++) {
             most = Math.max(most, sign * at(s, c, component));
         }
         return most;

@@ -47,12 +47,14 @@ public final class ColumnDesigner {
     private static final int MOST_IN_CIRCLE = 16;
 
     private final ColumnStack stack;
+    private final List<ColumnStack> all;
     private final ColumnContext context;
     private final Basis basis;
     private final DesignCode code;
 
-    private ColumnDesigner(ColumnStack stack, ColumnContext context) {
-        this.stack = stack;
+    private ColumnDesigner(List<ColumnStack> all, ColumnContext context) {
+        this.all = all;
+        this.stack = all.get(0);
         this.context = context;
         this.basis = context.basis();
         this.code = basis.designCode();
@@ -60,8 +62,17 @@ public final class ColumnDesigner {
 
     /** The designed stack: a cage and its checks. */
     public static ColumnDesign design(ColumnStack stack, ColumnContext context) {
-        return ColumnCheck.run(stack, new ColumnDesigner(stack, context).cage(), context);
+        return design(List.of(stack), context).get(0);
     }
+
+    /** Stacks of the same lifts that share a cage, each with its checks. */
+    public static List<ColumnDesign> design(List<ColumnStack> all, ColumnContext context) {
+        ColumnCage cage = new ColumnDesigner(all, context).cage();
+        return all.stream().map(s -> ColumnCheck.run(s, cage, context)).toList();
+    }
+
+    /** A lift of one of the stacks with its demands. */
+    private record Borne(ColumnStack.Lift lift, LiftDemands demands) {}
 
     private ColumnCage cage() {
         ColumnCage.LiftCage[] out = new ColumnCage.LiftCage[stack.lifts().size()];
@@ -82,41 +93,69 @@ public final class ColumnDesigner {
 
     /** @param above the lift above if it has the same section; @param upper the lift above whatever its section, or null */
     private ColumnCage.LiftCage lift(ColumnStack.Lift lift, ColumnCage.LiftCage above, ColumnCage.LiftCage upper) {
-        LiftDemands demands = new LiftDemands(lift, context);
-        List<ColumnCage.LiftCage> all = arrangements(lift, above, ColumnCheck.leastRatio(lift, context, demands));
+        List<Borne> borne = all.stream()
+                .map(s -> s.lifts().get(lift.number()))
+                .map(l -> new Borne(l, new LiftDemands(l, context)))
+                .toList();
+        double least = borne.stream()
+                .mapToDouble(b -> ColumnCheck.leastRatio(b.lift, context, b.demands))
+                .max()
+                .orElseThrow();
+        List<ColumnCage.LiftCage> arranged = arrangements(lift, above, least);
         if (!lift.inScope()) {
-            return tied(lift, all.get(0), demands);
+            return tied(lift, arranged.get(0), borne);
         }
-        for (List<ColumnCage.LiftCage> some : ColumnPractice.of(lift, basis).from(all, upper)) {
-            ColumnCage.LiftCage chosen = choose(some, lift, demands);
+        for (List<ColumnCage.LiftCage> some : ColumnPractice.of(lift, basis).from(arranged, upper)) {
+            ColumnCage.LiftCage chosen = choose(some, lift, borne);
             if (chosen != null) {
-                return tied(lift, chosen, demands);
+                return tied(lift, chosen, borne);
             }
         }
-        return tied(lift, strongest(lift, all, demands), demands);
+        return tied(lift, strongest(lift, arranged, borne), borne);
     }
 
     /** The first arrangement inside whose surface every demand lies; null if there is none. */
-    private ColumnCage.LiftCage choose(List<ColumnCage.LiftCage> all, ColumnStack.Lift lift, LiftDemands demands) {
-        LiftDemands.Demand decisive = null;
-        for (ColumnCage.LiftCage c : all) {
+    private ColumnCage.LiftCage choose(List<ColumnCage.LiftCage> some, ColumnStack.Lift lift, List<Borne> borne) {
+        LiftDemands.Demand[] decisive = new LiftDemands.Demand[borne.size()];
+        for (ColumnCage.LiftCage c : some) {
             InteractionSurface surface = context.surface(lift.section(), lift.material(), c);
             EffectiveDepths depths = EffectiveDepths.of(lift, c, basis);
-            // the demand that failed the last arrangement most likely fails this one too
-            if (decisive != null
-                    && utilisation(
-                                    surface,
-                                    demands.of(decisive.combination(), depths).get(decisive.number()))
-                            > 1) {
-                continue;
-            }
-            LiftDemands.Demand failing = worst(surface, demands.all(depths));
-            if (failing == null) {
+            if (!failsAgain(surface, depths, borne, decisive) && !fails(surface, depths, borne, decisive)) {
                 return c;
             }
-            decisive = failing;
         }
         return null;
+    }
+
+    /** The demand that failed the last arrangement most likely fails this one too. */
+    private static boolean failsAgain(
+            InteractionSurface surface, EffectiveDepths depths, List<Borne> borne, LiftDemands.Demand[] decisive) {
+        for (int i = 0; i < decisive.length; i++) {
+            LiftDemands.Demand d = decisive[i];
+            if (d != null
+                    && utilisation(
+                                    surface,
+                                    borne.get(i)
+                                            .demands
+                                            .of(d.combination(), depths)
+                                            .get(d.number()))
+                            > 1) {
+                return true;
+            }
+        }
+        return false;
+    }
+
+    private static boolean fails(
+            InteractionSurface surface, EffectiveDepths depths, List<Borne> borne, LiftDemands.Demand[] decisive) {
+        for (int i = 0; i < decisive.length; i++) {
+            LiftDemands.Demand failing = worst(surface, borne.get(i).demands.all(depths));
+            if (failing != null) {
+                decisive[i] = failing;
+                return true;
+            }
+        }
+        return false;
     }
 
     /** The demand that uses the section most, of those above 1; null if there is none. */
@@ -138,12 +177,15 @@ public final class ColumnDesigner {
     }
 
     /** Among the arrangements with most steel the one with the lowest highest utilisation. */
-    private ColumnCage.LiftCage strongest(ColumnStack.Lift lift, List<ColumnCage.LiftCage> all, LiftDemands demands) {
-        ColumnCage.LiftCage best = all.get(0);
+    private ColumnCage.LiftCage strongest(
+            ColumnStack.Lift lift, List<ColumnCage.LiftCage> arranged, List<Borne> borne) {
+        ColumnCage.LiftCage best = arranged.get(0);
         double lowest = Double.POSITIVE_INFINITY;
-        for (ColumnCage.LiftCage c : all.subList(Math.max(0, all.size() - 12), all.size())) {
+        for (ColumnCage.LiftCage c : arranged.subList(Math.max(0, arranged.size() - 12), arranged.size())) {
             InteractionSurface surface = context.surface(lift.section(), lift.material(), c);
-            double worst = demands.all(EffectiveDepths.of(lift, c, basis)).stream()
+            EffectiveDepths depths = EffectiveDepths.of(lift, c, basis);
+            double worst = borne.stream()
+                    .flatMap(b -> b.demands.all(depths).stream())
                     .filter(LiftDemands.Demand::stable)
                     .mapToDouble(d -> surface.screened(d.p(), d.mx(), d.my()))
                     .max()
@@ -237,7 +279,7 @@ public final class ColumnDesigner {
     }
 
     /** Ties: held bars by the code's rule, spacing in the basis's step, more legs, then a larger bar, for shear. */
-    private ColumnCage.LiftCage tied(ColumnStack.Lift lift, ColumnCage.LiftCage c, LiftDemands demands) {
+    private ColumnCage.LiftCage tied(ColumnStack.Lift lift, ColumnCage.LiftCage c, List<Borne> borne) {
         ColumnCage.LiftCage last = null;
         double[] gaps = c.layout().gaps(lift.section().shape(), ColumnTieCheck.inset(c, basis));
         for (Bar tie : basis.stirrupList()) {
@@ -247,7 +289,7 @@ public final class ColumnDesigner {
             for (boolean all : new boolean[] {false, true}) {
                 ColumnCage.LiftCage trial = new ColumnCage.LiftCage(
                         held(c.layout(), gaps, all), tie, basis.stirrups().least());
-                double s = spacing(lift, trial, demands);
+                double s = spacing(lift, trial, borne);
                 last = withSpacing(trial, Math.max(s, basis.stirrups().least()));
                 if (s >= basis.stirrups().least()) {
                     return last;
@@ -276,7 +318,7 @@ public final class ColumnDesigner {
     }
 
     /** Largest spacing in the basis's step that meets tie rules and shear [mm]; may be below the practical minimum. */
-    private double spacing(ColumnStack.Lift lift, ColumnCage.LiftCage c, LiftDemands demands) {
+    private double spacing(ColumnStack.Lift lift, ColumnCage.LiftCage c, List<Borne> borne) {
         Shape s = lift.section().shape();
         double most = Math.min(
                 basis.stirrups().most(),
@@ -285,17 +327,22 @@ public final class ColumnDesigner {
                                 c.layout().smallest(), c.tie(), Math.min(s.width(), s.depth()), 1e9, false, false));
         double step = basis.stirrups().step();
         double spacing = Math.floor(most / step + 1e-9) * step;
-        while (spacing > 0 && !shearHolds(lift, withSpacing(c, spacing), demands)) {
+        while (spacing > 0 && !shearHolds(withSpacing(c, spacing), borne)) {
             spacing -= step;
         }
         return spacing;
     }
 
     /** Shear and tie spacing of a trial, by the same checks that judge the final cage. */
-    private boolean shearHolds(ColumnStack.Lift lift, ColumnCage.LiftCage c, LiftDemands demands) {
-        Governing g = new Governing((x, number) -> ColumnCheck.WHOLE);
-        new ColumnTieCheck(lift, c, context, demands, g).run();
-        return g.results().stream().filter(r -> OF_TIES.contains(r.kind())).allMatch(CheckResult::satisfied);
+    private boolean shearHolds(ColumnCage.LiftCage c, List<Borne> borne) {
+        for (Borne b : borne) {
+            Governing g = new Governing((x, number) -> ColumnCheck.WHOLE);
+            new ColumnTieCheck(b.lift, c, context, b.demands, g).run();
+            if (!g.results().stream().filter(r -> OF_TIES.contains(r.kind())).allMatch(CheckResult::satisfied)) {
+                return false;
+            }
+        }
+        return true;
     }
 
     /** Which bars of a face are held: corners always; alternate ones if the gap is small, all otherwise; symmetric. */

@@ -1,0 +1,193 @@
+package kolonne.core.type;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import kolonne.core.basis.Basis;
+import kolonne.core.beam.cage.BeamCage;
+import kolonne.core.beam.check.BeamCheck;
+import kolonne.core.beam.check.BeamContext;
+import kolonne.core.beam.check.BeamDesign;
+import kolonne.core.beam.choice.BeamDesigner;
+import kolonne.core.beam.choice.Served;
+import kolonne.core.beam.line.BeamLine;
+import kolonne.core.beam.line.SharedDemands;
+import kolonne.core.beam.line.SharedLine;
+
+/**
+ * Beam lines that share a cage. Their cage is chosen for the demands of all on the longest of them; where the cage of one of the heaviest serves all with less
+ * steel, it is taken.
+ */
+final class BeamSharing implements Sharing<BeamLine, BeamDesign> {
+    /** Own cages of so many of the heaviest members are tried for all. */
+    private static final int TRIED = 2;
+    /** A cage that takes no more than this part above what the members take by themselves needs no other. */
+    private static final double GOOD = 1.005;
+    /** Parts of a span at which demands are compared. */
+    private static final int PLACES = 8;
+
+    private final BeamContext context;
+    private final Basis basis;
+    private final Map<String, BeamDesign> own = new HashMap<>();
+    private final Map<String, Steel> steel = new HashMap<>();
+
+    /** @param own designs of the lines by themselves */
+    BeamSharing(List<BeamDesign> own, BeamContext context) {
+        this.context = context;
+        this.basis = context.basis();
+        for (BeamDesign d : own) {
+            this.own.put(d.line().id(), d);
+            steel.put(d.line().id(), Steel.of(d, basis));
+        }
+    }
+
+    @Override
+    public String id(BeamLine l) {
+        return l.id();
+    }
+
+    @Override
+    public Likeness likeness(BeamLine l) {
+        return Likeness.of(l);
+    }
+
+    @Override
+    public BeamDesign own(BeamLine l) {
+        return own.get(l.id());
+    }
+
+    @Override
+    public boolean setByHand(BeamLine l) {
+        return !own(l).hand().isEmpty();
+    }
+
+    @Override
+    public Object cage(BeamLine l) {
+        return own(l).cage();
+    }
+
+    @Override
+    public boolean satisfied(BeamDesign d) {
+        return d.satisfied();
+    }
+
+    @Override
+    public Steel steel(BeamDesign d) {
+        return Steel.of(d, basis);
+    }
+
+    @Override
+    public Shared<BeamDesign> shared(List<BeamLine> lines) {
+        if (lines.size() == 1) {
+            BeamDesign d = own(lines.get(0));
+            return new Shared<>(List.of(d), true, steel.get(d.line().id()));
+        }
+        Shared<BeamDesign> best = null;
+        for (BeamLine l : heaviest(lines)) {
+            Shared<BeamDesign> s = adopted(l, lines);
+            best = s != null && (best == null || s.steel().kg() < best.steel().kg()) ? s : best;
+        }
+        double alone = lines.stream().mapToDouble(l -> steel.get(l.id()).kg()).sum();
+        if (best != null && best.steel().kg() <= GOOD * alone) {
+            return best;
+        }
+        Shared<BeamDesign> made = judged(lines, designed(lines));
+        return best == null || made.sound() && made.steel().kg() < best.steel().kg() ? made : best;
+    }
+
+    private List<BeamDesign> designed(List<BeamLine> lines) {
+        BeamLine base = lines.stream().filter(this::edge).findFirst().orElse(lines.get(0));
+        BeamLine shared = SharedLine.of(base, lines);
+        return BeamDesigner.design(shared, context, new Served() {
+            private int hardest;
+
+            @Override
+            public BeamContext demanding(BeamContext building) {
+                return building.of(
+                        SharedDemands.of(shared, lines, l -> building.of(l).demands()));
+            }
+
+            @Override
+            public List<BeamDesign> checked(BeamCage cage) {
+                return lines.stream().map(l -> check(cage, shared, l)).toList();
+            }
+
+            @Override
+            public List<BeamDesign> tried(BeamCage cage) {
+                BeamDesign[] out = new BeamDesign[lines.size()];
+                for (int i = 0; i < out.length; i++) {
+                    // what failed last most likely fails first
+                    int k = (hardest + i) % out.length;
+                    out[k] = check(cage, shared, lines.get(k));
+                    if (!out[k].satisfied()) {
+                        hardest = k;
+                        return List.of(out[k]);
+                    }
+                }
+                return List.of(out);
+            }
+        });
+    }
+
+    /** Bars of a beam along the perimeter must run through (structural integrity); those of others may. */
+    private boolean edge(BeamLine l) {
+        return l.spans().stream()
+                .flatMap(s -> s.members().stream())
+                .anyMatch(m -> context.perimeter().contains(m.id()));
+    }
+
+    private BeamDesign check(BeamCage cage, BeamLine of, BeamLine to) {
+        return BeamCheck.run(to, FittedCage.of(cage, of, to, basis), context);
+    }
+
+    private List<BeamLine> heaviest(List<BeamLine> lines) {
+        return lines.stream()
+                .filter(l -> own(l).satisfied())
+                .sorted(Comparator.comparingDouble(l -> -steel.get(l.id()).kg() / l.length()))
+                .limit(TRIED)
+                .toList();
+    }
+
+    /** All lines with the cage of one; null where a line fails that does not fail by itself. */
+    private Shared<BeamDesign> adopted(BeamLine of, List<BeamLine> lines) {
+        List<BeamDesign> out = new ArrayList<>();
+        for (BeamLine l : lines) {
+            BeamDesign d = l.equals(of) ? own(l) : check(own(of).cage(), of, l);
+            if (!d.satisfied() && own(l).satisfied()) {
+                return null;
+            }
+            out.add(d);
+        }
+        return judged(lines, out);
+    }
+
+    private Shared<BeamDesign> judged(List<BeamLine> lines, List<BeamDesign> designs) {
+        boolean sound = true;
+        Steel sum = Steel.NONE;
+        for (int i = 0; i < lines.size(); i++) {
+            sound &= designs.get(i).satisfied() || !own(lines.get(i)).satisfied();
+            sum = sum.plus(steel(designs.get(i)));
+        }
+        return new Shared<>(designs, sound, sum);
+    }
+
+    @Override
+    public double[] demand(BeamLine l) {
+        double[] out = new double[l.spans().size() * PLACES * 3];
+        double fy = basis.fy();
+        for (BeamDesign.Point p : own(l).profile()) {
+            BeamLine.Span s = l.spans().get(p.span());
+            double part = Math.max(0, Math.min(1, (p.x() - s.faceFrom()) / s.clear()));
+            int place = (p.span() * PLACES + Math.min(PLACES - 1, (int) (part * PLACES))) * 3;
+            double d = 0.9 * s.shape().depth();
+            out[place] = Math.max(out[place], p.mPos() / (0.9 * d * fy));
+            out[place + 1] = Math.max(out[place + 1], -p.mNeg() / (0.9 * d * fy));
+            double shear = Math.max(Math.max(p.vMax(), -p.vMin()), p.ve());
+            // legs a length, as steel along the line: about three depths of leg a metre
+            out[place + 2] = Math.max(out[place + 2], 3 * shear / fy);
+        }
+        return out;
+    }
+}

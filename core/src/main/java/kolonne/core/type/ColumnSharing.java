@@ -1,0 +1,78 @@
+package kolonne.core.type;
+
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import kolonne.core.basis.Basis;
+import kolonne.core.column.check.ColumnContext;
+import kolonne.core.column.check.ColumnDesign;
+import kolonne.core.column.choice.ColumnDesigner;
+import kolonne.core.column.line.ColumnStack;
+
+/** Column stacks that share a cage: in every lift the first arrangement that bears what each of them bears. */
+final class ColumnSharing implements Sharing<ColumnStack, ColumnDesign> {
+    private final ColumnContext context;
+    private final Basis basis;
+    private final Map<String, ColumnDesign> own = new HashMap<>();
+
+    /** @param own designs of the stacks by themselves */
+    ColumnSharing(List<ColumnDesign> own, ColumnContext context) {
+        this.context = context;
+        this.basis = context.basis();
+        own.forEach(d -> this.own.put(d.stack().id(), d));
+    }
+
+    @Override
+    public String id(ColumnStack s) {
+        return s.id();
+    }
+
+    @Override
+    public Likeness likeness(ColumnStack s) {
+        return Likeness.of(s);
+    }
+
+    @Override
+    public ColumnDesign own(ColumnStack s) {
+        return own.get(s.id());
+    }
+
+    @Override
+    public boolean setByHand(ColumnStack s) {
+        return false;
+    }
+
+    @Override
+    public Object cage(ColumnStack s) {
+        return own(s).cage();
+    }
+
+    @Override
+    public boolean satisfied(ColumnDesign d) {
+        return d.satisfied();
+    }
+
+    @Override
+    public Steel steel(ColumnDesign d) {
+        return Steel.of(d, basis);
+    }
+
+    @Override
+    public Shared<ColumnDesign> shared(List<ColumnStack> stacks) {
+        List<ColumnDesign> designs =
+                stacks.size() == 1 ? List.of(own(stacks.get(0))) : ColumnDesigner.design(stacks, context);
+        boolean sound = true;
+        Steel sum = Steel.NONE;
+        for (int i = 0; i < designs.size(); i++) {
+            sound &= designs.get(i).satisfied() || !own(stacks.get(i)).satisfied();
+            sum = sum.plus(steel(designs.get(i)));
+        }
+        return new Shared<>(designs, sound, sum);
+    }
+
+    /** Steel of the lifts as chosen for each by itself. */
+    @Override
+    public double[] demand(ColumnStack s) {
+        return own(s).cage().lifts().stream().mapToDouble(l -> l.area()).toArray();
+    }
+}

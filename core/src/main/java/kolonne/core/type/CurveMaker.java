@@ -1,0 +1,91 @@
+package kolonne.core.type;
+
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.concurrent.atomic.AtomicInteger;
+import kolonne.core.beam.check.BeamContext;
+import kolonne.core.beam.check.BeamDesign;
+import kolonne.core.beam.line.BeamLine;
+import kolonne.core.column.check.ColumnContext;
+import kolonne.core.column.check.ColumnDesign;
+import kolonne.core.column.line.ColumnStack;
+import kolonne.core.model.Role;
+
+/** Makes the curve of types against steel of a building's beams or columns. */
+public final class CurveMaker {
+    /** Told how many of how many members have found their types; may be called from several threads. */
+    public interface Progress {
+        Progress NONE = (done, total) -> {};
+
+        /** @throws java.util.concurrent.CancellationException to stop */
+        void at(int done, int total);
+    }
+
+    private CurveMaker() {}
+
+    /** @param own designs of lines by themselves; @param tolerance within which spans count as alike [mm] */
+    public static Curve beams(List<BeamDesign> own, BeamContext context, double tolerance, Progress progress) {
+        List<BeamLine> lines = own.stream().map(BeamDesign::line).toList();
+        return curve(Role.BEAM, lines, new BeamSharing(own, context), tolerance, progress);
+    }
+
+    /** @param own designs of stacks by themselves; @param tolerance within which lifts count as alike [mm] */
+    public static Curve columns(List<ColumnDesign> own, ColumnContext context, double tolerance, Progress progress) {
+        List<ColumnStack> stacks = own.stream().map(ColumnDesign::stack).toList();
+        return curve(Role.COLUMN, stacks, new ColumnSharing(own, context), tolerance, progress);
+    }
+
+    static <M, D> Curve curve(Role role, List<M> members, Sharing<M, D> sharing, double tolerance, Progress progress) {
+        Steel own = Steel.NONE;
+        Map<Object, List<M>> alike = new LinkedHashMap<>();
+        for (M m : members) {
+            own = own.plus(sharing.steel(sharing.own(m)));
+            // what fails or is set by hand has a cage of its own
+            boolean alone = sharing.setByHand(m) || !sharing.satisfied(sharing.own(m));
+            Object key = alone ? List.of(sharing.id(m)) : sharing.likeness(m).alike();
+            alike.computeIfAbsent(key, k -> new ArrayList<>()).add(m);
+        }
+        AtomicInteger done = new AtomicInteger();
+        List<List<Curve.Node>> families = alike.values().parallelStream()
+                .map(family -> new Merging<>(sharing, tolerance, n -> progress.at(done.addAndGet(n), members.size()))
+                        .run(family))
+                .toList();
+        return joined(role, members.size(), own, families);
+    }
+
+    /** One curve of all families: each time the merge that costs least of those that are next in their family. */
+    private static Curve joined(Role role, int members, Steel own, List<List<Curve.Node>> families) {
+        List<Curve.Node> nodes = new ArrayList<>();
+        List<Integer> merges = new ArrayList<>();
+        int[] next = new int[families.size()];
+        for (int f = 0; f < next.length; f++) {
+            int offset = nodes.size();
+            for (Curve.Node n : families.get(f)) {
+                nodes.add(n.after(offset));
+            }
+            next[f] = offset
+                    + (int) families.get(f).stream().filter(Curve.Node::first).count();
+        }
+        Curve all = new Curve(role, members, own, nodes, merges);
+        int[] end = new int[next.length];
+        int sum = 0;
+        for (int f = 0; f < end.length; f++) {
+            sum += families.get(f).size();
+            end[f] = sum;
+        }
+        while (true) {
+            int best = -1;
+            for (int f = 0; f < next.length; f++) {
+                boolean less = next[f] < end[f]
+                        && (best < 0 || all.extra(nodes.get(next[f])) < all.extra(nodes.get(next[best])));
+                best = less ? f : best;
+            }
+            if (best < 0) {
+                return new Curve(role, members, own, nodes, merges);
+            }
+            merges.add(next[best]++);
+        }
+    }
+}

@@ -1,0 +1,57 @@
+package kolonne.core.type;
+
+import java.util.List;
+import kolonne.core.beam.line.BeamLine;
+import kolonne.core.column.line.ColumnStack;
+import kolonne.core.shape.Shape;
+
+/**
+ * What members must have in common to share a cage: sections, concrete and kinds of support in order; and the lengths that may differ within a tolerance.
+ *
+ * @param alike   equal for members that may share
+ * @param lengths clear spans, or heights of lifts [mm]
+ */
+public record Likeness(Object alike, List<Double> lengths) {
+    public Likeness {
+        lengths = List.copyOf(lengths);
+    }
+
+    private record Part(Shape shape, double fc, boolean planted) {}
+
+    private record Whole(List<Part> parts, List<BeamLine.SupportKind> supports) {}
+
+    public static Likeness of(BeamLine l) {
+        return new Likeness(
+                new Whole(
+                        l.spans().stream()
+                                .map(s -> new Part(
+                                        s.section().shape(), s.material().fc(), false))
+                                .toList(),
+                        l.supports().stream().map(BeamLine.Support::kind).toList()),
+                l.spans().stream().map(BeamLine.Span::clear).toList());
+    }
+
+    public static Likeness of(ColumnStack c) {
+        return new Likeness(
+                new Whole(
+                        c.lifts().stream()
+                                .map(l -> new Part(
+                                        l.section().shape(), l.material().fc(), l.planted()))
+                                .toList(),
+                        List.of()),
+                c.lifts().stream().map(l -> l.top() - l.base()).toList());
+    }
+
+    /** Whether two may share a cage. @param tolerance of lengths [mm] */
+    public boolean shares(Likeness o, double tolerance) {
+        if (!alike.equals(o.alike)) {
+            return false;
+        }
+        for (int i = 0; i < lengths.size(); i++) {
+            if (Math.abs(lengths.get(i) - o.lengths.get(i)) > tolerance + 1e-6) {
+                return false;
+            }
+        }
+        return true;
+    }
+}

@@ -1,0 +1,98 @@
+package kolonne.core.type;
+
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import kolonne.core.beam.check.BeamContext;
+import kolonne.core.beam.check.BeamDesign;
+import kolonne.core.column.check.ColumnContext;
+import kolonne.core.column.check.ColumnDesign;
+import kolonne.core.model.Role;
+
+/** Gives the members of types their common cages. */
+public final class TypedDesign {
+    private final Types types;
+
+    private TypedDesign(Types types) {
+        this.types = types;
+    }
+
+    /** Designs of members of types, by id; and the types. @param <D> design of a member */
+    public record Typed<D>(Map<String, D> designs, List<TypeDesign> types) {}
+
+    /** @param own designs of the lines of these types by themselves, others may be among them */
+    public static Typed<BeamDesign> beams(
+            Types types, Collection<MemberType> which, List<BeamDesign> own, BeamContext context) {
+        return new TypedDesign(types)
+                .designed(Role.BEAM, which, own.stream().map(BeamDesign::line).toList(), new BeamSharing(own, context));
+    }
+
+    /** @param own designs of the stacks of these types by themselves, others may be among them */
+    public static Typed<ColumnDesign> columns(
+            Types types, Collection<MemberType> which, List<ColumnDesign> own, ColumnContext context) {
+        return new TypedDesign(types)
+                .designed(
+                        Role.COLUMN,
+                        which,
+                        own.stream().map(ColumnDesign::stack).toList(),
+                        new ColumnSharing(own, context));
+    }
+
+    private <M, D> Typed<D> designed(Role role, Collection<MemberType> which, List<M> members, Sharing<M, D> sharing) {
+        Map<String, M> byId = new HashMap<>();
+        members.forEach(m -> byId.put(sharing.id(m), m));
+        Map<String, D> designs = new java.util.concurrent.ConcurrentHashMap<>();
+        List<TypeDesign> out = which.stream().filter(t -> t.role() == role).toList().parallelStream()
+                .map(t -> designed(t, byId, sharing, designs))
+                .toList();
+        return new Typed<>(Map.copyOf(designs), out);
+    }
+
+    private <M, D> TypeDesign designed(
+            MemberType t, Map<String, M> byId, Sharing<M, D> sharing, Map<String, D> designs) {
+        List<TypeDesign.LeftOut> left = new ArrayList<>();
+        List<M> alike = new ArrayList<>();
+        for (String id : t.members().stream().sorted().toList()) {
+            M m = byId.get(id);
+            if (m == null) {
+                left.add(new TypeDesign.LeftOut(id, TypeDesign.Why.GONE));
+            } else if (sharing.setByHand(m)) {
+                left.add(new TypeDesign.LeftOut(id, TypeDesign.Why.BY_HAND));
+            } else {
+                alike.add(m);
+            }
+        }
+        List<M> share = sharing(alike, sharing);
+        alike.stream()
+                .filter(m -> !share.contains(m))
+                .forEach(m -> left.add(new TypeDesign.LeftOut(sharing.id(m), TypeDesign.Why.UNLIKE)));
+        Steel alone = share.stream().map(m -> sharing.steel(sharing.own(m))).reduce(Steel.NONE, Steel::plus);
+        if (share.size() < 2) {
+            return new TypeDesign(t, share.stream().map(sharing::id).toList(), left, true, alone, alone);
+        }
+        Sharing.Shared<D> s = sharing.shared(share);
+        for (int i = 0; i < share.size(); i++) {
+            designs.put(sharing.id(share.get(i)), s.designs().get(i));
+        }
+        return new TypeDesign(t, share.stream().map(sharing::id).toList(), left, s.sound(), s.steel(), alone);
+    }
+
+    /** The most members of which no two differ more than they may. */
+    private <M> List<M> sharing(List<M> members, Sharing<M, ?> sharing) {
+        List<Likeness> likeness = members.stream().map(sharing::likeness).toList();
+        List<Integer> most = List.of();
+        for (int first = 0; first < members.size() && most.size() < members.size() - first; first++) {
+            List<Integer> with = new ArrayList<>(List.of(first));
+            for (int m = 0; m < members.size(); m++) {
+                Likeness l = likeness.get(m);
+                if (m != first && with.stream().allMatch(o -> likeness.get(o).shares(l, types.tolerance()))) {
+                    with.add(m);
+                }
+            }
+            most = with.size() > most.size() ? with : most;
+        }
+        return most.stream().sorted().map(members::get).toList();
+    }
+}

@@ -1,0 +1,2 @@
+/** Types of a project as JSON. */
+package kolonne.exchange.type;

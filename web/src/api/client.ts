@@ -64,6 +64,12 @@ export type PutSectionEdit = Schemas['PutSectionEdit']
 export type OptionsEdit = Schemas['OptionsEdit']
 export type RoleFactors = Schemas['RoleFactors']
 export type ForcePreview = Schemas['Preview']
+export type Types = Schemas['Types']
+export type TypeRow = Schemas['Type']
+export type TypeCurve = Schemas['TypeCurve']
+export type TypesAt = Schemas['TypesAt']
+export type TypeChange = Schemas['TypeChange']
+export type TypePattern = Schemas['TypePattern']
 export type Outcome = Schemas['Outcome']
 export type ForceUse = Schemas['Use']
 
@@ -194,6 +200,16 @@ export const api = {
     request<Project>(`${p(id)}/members/${encodeURIComponent(mark)}/copy`, json('POST', { marks }, version)),
   readings: (id: string, mark: string, station: number, signal?: AbortSignal) =>
     request<Readings>(`${p(id)}/members/${encodeURIComponent(mark)}/readings?station=${station}`, { signal }),
+  types: (id: string, signal?: AbortSignal) => request<Types>(`${p(id)}/types`, { signal }),
+  changeTypes: (id: string, version: number, c: TypeChange) =>
+    request<Project>(`${p(id)}/types`, json('PUT', c, version)),
+  typeCurve: (id: string, role: string, signal?: AbortSignal) =>
+    request<TypeCurve>(`${p(id)}/types/curve/${role}`, { signal }),
+  makeTypeCurve: (id: string, role: string) => request<Job>(`${p(id)}/types/curve/${role}`, { method: 'POST' }),
+  typesAt: (id: string, role: string, types: number, signal?: AbortSignal) =>
+    request<TypesAt>(`${p(id)}/types/curve/${role}/${types}`, { signal }),
+  typePattern: (id: string, role: string, pattern: string, signal?: AbortSignal) =>
+    request<TypePattern>(`${p(id)}/types/pattern/${role}?${query({ pattern })}`, { signal }),
   reliefOfAll: (id: string) => request<ReliefOfAll>(`${p(id)}/torsion-relief`, { method: 'POST' }),
   torsionRelief: (id: string, mark: string, signal?: AbortSignal) =>
     request<Relief>(`${p(id)}/members/${encodeURIComponent(mark)}/torsion-relief`, { method: 'POST', signal }),

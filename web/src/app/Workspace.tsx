@@ -21,6 +21,7 @@ const ResultsPage = lazy(() => import('../features/results/ResultsPage').then((m
 const SchedulesPage = lazy(() =>
   import('../features/schedules/SchedulesPage').then((m) => ({ default: m.SchedulesPage })),
 )
+const TypesPage = lazy(() => import('../features/types/TypesPage').then((m) => ({ default: m.TypesPage })))
 const MemberSheet = lazy(() => import('./MemberSheet').then((m) => ({ default: m.MemberSheet })))
 
 /** One project: header with the sentence of state, rail with the stations of the work, and the page. */
@@ -58,6 +59,7 @@ export function Workspace({ mode, onMode }: { mode: Mode; onMode: () => void }) 
           <Station to={`/p/${id}/model`} icon="model" name="Model" />
           <Station to={`/p/${id}/basis`} icon="basis" name="Basis" />
           <Station to={listPath(id)} icon="results" name="Results" badge={failing} />
+          <Station to={`/p/${id}/types`} icon="types" name="Types" />
           <Station to={`/p/${id}/schedules`} icon="schedules" name="Schedules" />
         </nav>
         <main className="page">
@@ -67,6 +69,7 @@ export function Workspace({ mode, onMode }: { mode: Mode; onMode: () => void }) 
                 <Route path="model" element={<ModelPage id={id} state={state} />} />
                 <Route path="basis" element={<BasisPage id={id} state={state} />} />
                 <Route path="results" element={<ResultsPage id={id} mode={mode} state={state} />} />
+                <Route path="types" element={<TypesPage id={id} state={state} />} />
                 <Route path="sheet/:mark" element={<MemberSheet id={id} units={units} state={state} />} />
                 <Route path="schedules" element={<SchedulesPage id={id} />} />
                 <Route path="*" element={<Navigate to={`/p/${id}/results`} replace />} />

@@ -11,7 +11,15 @@ import { useEdit } from '../edit/useEdit'
 
 const ForceImport = lazy(() => import('./forces/ForceImport').then((m) => ({ default: m.ForceImport })))
 
-const KINDS: Record<string, string> = { model: 'model', basis: 'basis', cage: 'cage', mark: 'mark', undo: '', redo: '' }
+const KINDS: Record<string, string> = {
+  model: 'model',
+  basis: 'basis',
+  cage: 'cage',
+  mark: 'mark',
+  type: 'types',
+  undo: '',
+  redo: '',
+}
 
 /** The history of the project with undo and redo, and whose forces the members are designed for. */
 export function ChangesPart({ id, state, model }: { id: string; state?: State; model: Model }) {

@@ -31,6 +31,7 @@ const row = (mark: string, over: Partial<ResultRow> = {}): ResultRow => ({
   parts: 2,
   steelKg: 100,
   handSet: false,
+  type: '',
   ...over,
 })
 // two beams along grid line A (x = 0), one across at y = 5 m, and a column at the crossing

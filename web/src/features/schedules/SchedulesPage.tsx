@@ -9,6 +9,7 @@ import { ErrorView } from '../../ui/ErrorView'
 import { Loading } from '../../ui/Loading'
 
 const KINDS = [
+  { value: 'types', label: 'Types' },
   { value: 'beams', label: 'Beams' },
   { value: 'columns', label: 'Columns' },
   { value: 'bars', label: 'Bar list' },

@@ -16,17 +16,18 @@ import kolonne.core.column.cage.RingBars;
 import kolonne.core.column.check.ColumnDesign;
 import kolonne.core.column.line.ColumnStack;
 import kolonne.core.design.BuildingDesign;
-import kolonne.core.design.Quantities;
 import kolonne.core.detail.BarItem;
+import kolonne.core.finding.Severity;
 
 /** Rows of the schedules of a designed building. Lengths in mm, mass in kg; texts are ready to print. */
 public final class Schedules {
     private Schedules() {}
 
-    /** A span of a beam line. @param satisfied whether the line satisfies everything */
+    /** A span of a beam line or of a type. @param members how many lines it stands for; @param satisfied whether all of them satisfy everything */
     public record BeamRow(
             String mark,
             String storey,
+            int members,
             int span,
             String section,
             double clear,
@@ -38,9 +39,10 @@ public final class Schedules {
             String sideBars,
             boolean satisfied) {}
 
-    /** A lift of a column stack. */
+    /** A lift of a column stack or of a type. @param members how many stacks it stands for; @param utilisation the largest of them */
     public record ColumnRow(
             String mark,
+            int members,
             String storey,
             String section,
             double fc,
@@ -50,23 +52,24 @@ public final class Schedules {
             double utilisation,
             boolean satisfied) {}
 
-    /** A line of the bar list. @param barMark unique within the member */
-    public record BarRow(String member, String barMark, BarItem item) {}
+    /** A line of the bar list. @param barMark unique within the member or type; @param members how many have these bars each */
+    public record BarRow(String member, String barMark, BarItem item, int members) {}
 
     /** Total of a bar size. @param mass [kg]; @param length [mm] */
     public record SizeTotal(String label, double length, double mass) {}
 
     public static List<BeamRow> beams(BuildingDesign d) {
         List<BeamRow> out = new ArrayList<>();
-        for (BeamDesign b : d.beams()) {
-            for (BeamLine.Span s : b.line().spans()) {
-                out.add(beam(b, s, d.basis()));
+        for (ScheduleGroups.Group<BeamDesign> g : ScheduleGroups.beams(d)) {
+            for (BeamLine.Span s : g.first().line().spans()) {
+                out.add(beam(g, s, d.basis()));
             }
         }
         return out;
     }
 
-    private static BeamRow beam(BeamDesign b, BeamLine.Span s, Basis basis) {
+    private static BeamRow beam(ScheduleGroups.Group<BeamDesign> g, BeamLine.Span s, Basis basis) {
+        BeamDesign b = g.first();
         double[] at = b.line().cutPlaces(s);
         SectionCut left = SectionCut.at(b.line(), b.cage(), basis, s, at[0]);
         SectionCut middle = SectionCut.at(b.line(), b.cage(), basis, s, at[1]);
@@ -75,8 +78,9 @@ public final class Schedules {
                 ? ""
                 : "2 × " + middle.sideBarsPerFace() + middle.sideBar().label();
         return new BeamRow(
-                b.line().mark(),
-                b.line().storey(),
+                g.mark(),
+                g.storeys(),
+                g.members().size(),
                 s.number() + 1,
                 s.section().shape().label(basis.usUnits()),
                 s.clear(),
@@ -86,7 +90,7 @@ public final class Schedules {
                 middle.words(BeamCage.Face.BOTTOM),
                 stirrups(b.cage(), s.number(), basis),
                 side,
-                b.satisfied());
+                g.designs().stream().allMatch(BeamDesign::satisfied));
     }
 
     /** Stirrups of a span in words, zone by zone: {@code 8 T10-100 | 14 T10-200 | 8 T10-100, 2 legs}. */
@@ -111,22 +115,32 @@ public final class Schedules {
 
     public static List<ColumnRow> columns(BuildingDesign d) {
         List<ColumnRow> out = new ArrayList<>();
-        for (ColumnDesign c : d.columns()) {
-            for (ColumnDesign.LiftDesign l : c.lifts()) {
-                ColumnStack.Lift lift = l.lift();
-                out.add(new ColumnRow(
-                        c.stack().mark(),
-                        lift.storey(),
-                        lift.section().shape().label(d.basis().usUnits()),
-                        lift.material().fc(),
-                        l.cage().layout().words(),
-                        l.cage().area() / lift.section().shape().A(),
-                        ties(l.cage(), d.basis()),
-                        l.governingCheck().utilisation(),
-                        l.findings().stream().noneMatch(f -> f.severity() == kolonne.core.finding.Severity.FAILS)));
+        for (ScheduleGroups.Group<ColumnDesign> g : ScheduleGroups.columns(d)) {
+            for (ColumnDesign.LiftDesign l : g.first().lifts()) {
+                out.add(column(g, l, d.basis()));
             }
         }
         return out;
+    }
+
+    private static ColumnRow column(ScheduleGroups.Group<ColumnDesign> g, ColumnDesign.LiftDesign l, Basis basis) {
+        ColumnStack.Lift lift = l.lift();
+        List<ColumnDesign.LiftDesign> alike =
+                g.designs().stream().map(c -> c.lifts().get(lift.number())).toList();
+        return new ColumnRow(
+                g.mark(),
+                g.members().size(),
+                lift.storey(),
+                lift.section().shape().label(basis.usUnits()),
+                lift.material().fc(),
+                l.cage().layout().words(),
+                l.cage().area() / lift.section().shape().A(),
+                ties(l.cage(), basis),
+                alike.stream()
+                        .mapToDouble(x -> x.governingCheck().utilisation())
+                        .max()
+                        .orElseThrow(),
+                alike.stream().flatMap(x -> x.findings().stream()).noneMatch(f -> f.severity() == Severity.FAILS));
     }
 
     /** Ties in words, for instance {@code T10-200, 4 × 2 legs}. */
@@ -137,48 +151,38 @@ public final class Schedules {
                 : s + ", " + c.layout().legsAlongX() + " × " + c.layout().legsAlongY() + " legs";
     }
 
-    /** Every bar of the building, member by member. */
+    /** Every bar of the building, member by member; those of a type once. */
     public static List<BarRow> bars(BuildingDesign d) {
         List<BarRow> out = new ArrayList<>();
-        for (BeamDesign b : d.beams()) {
-            number(b.line().mark(), Quantities.bars(b, d.basis()), out);
-        }
-        for (ColumnDesign c : d.columns()) {
-            List<BarItem> all = new ArrayList<>();
-            for (int i = 0; i < c.lifts().size(); i++) {
-                String storey = c.stack().lifts().get(i).storey();
-                for (BarItem item : Quantities.bars(c, i, d.basis())) {
-                    all.add(new BarItem(
-                            item.what() + ", to " + (storey.isEmpty() ? "top" : storey),
-                            item.shape(),
-                            item.bar(),
-                            item.number(),
-                            item.dims(),
-                            item.cutLength()));
-                }
-            }
-            number(c.stack().mark(), all, out);
-        }
+        ScheduleGroups.beams(d).forEach(g -> number(g, out));
+        ScheduleGroups.columns(d).forEach(g -> number(g, out));
         return out;
     }
 
-    private static void number(String member, List<BarItem> items, List<BarRow> out) {
-        for (int i = 0; i < items.size(); i++) {
-            out.add(new BarRow(member, String.format(java.util.Locale.ROOT, "%02d", i + 1), items.get(i)));
+    private static void number(ScheduleGroups.Group<?> g, List<BarRow> out) {
+        for (int i = 0; i < g.bars().size(); i++) {
+            out.add(new BarRow(
+                    g.mark(),
+                    String.format(java.util.Locale.ROOT, "%02d", i + 1),
+                    g.bars().get(i),
+                    g.members().size()));
         }
     }
 
     /** Length and mass by size, smallest first; bars set by hand from another catalogue count as well. */
     public static List<SizeTotal> totals(List<BarRow> rows) {
-        Map<Bar, List<BarItem>> bySize =
+        Map<Bar, List<BarRow>> bySize =
                 new TreeMap<>(Comparator.comparingDouble(Bar::diameter).thenComparing(Bar::label));
         rows.forEach(r ->
-                bySize.computeIfAbsent(r.item().bar(), k -> new ArrayList<>()).add(r.item()));
+                bySize.computeIfAbsent(r.item().bar(), k -> new ArrayList<>()).add(r));
         List<SizeTotal> out = new ArrayList<>();
         bySize.forEach((bar, of) -> out.add(new SizeTotal(
                 bar.label(),
-                of.stream().mapToDouble(i -> i.number() * i.cutLength()).sum(),
-                of.stream().mapToDouble(BarItem::mass).sum())));
+                of.stream()
+                        .mapToDouble(
+                                r -> r.members() * r.item().number() * r.item().cutLength())
+                        .sum(),
+                of.stream().mapToDouble(r -> r.members() * r.item().mass()).sum())));
         return out;
     }
 }

@@ -81,20 +81,19 @@ final class BeamSharing implements Sharing<BeamLine, BeamDesign> {
     @Override
     public Shared<BeamDesign> shared(List<BeamLine> lines) {
         if (lines.size() == 1) {
-            BeamDesign d = own(lines.get(0));
-            return new Shared<>(List.of(d), true, steel.get(d.line().id()));
+            return judged(lines, List.of(own(lines.get(0))));
         }
         Shared<BeamDesign> best = null;
         for (BeamLine l : heaviest(lines)) {
             Shared<BeamDesign> s = adopted(l, lines);
-            best = s != null && (best == null || s.steel().kg() < best.steel().kg()) ? s : best;
+            best = s != null && s.before(best) ? s : best;
         }
         double alone = lines.stream().mapToDouble(l -> steel.get(l.id()).kg()).sum();
-        if (best != null && best.steel().kg() <= GOOD * alone) {
+        if (best != null && best.practical() && best.steel().kg() <= GOOD * alone) {
             return best;
         }
         Shared<BeamDesign> made = judged(lines, designed(lines));
-        return best == null || made.sound() && made.steel().kg() < best.steel().kg() ? made : best;
+        return made.before(best) ? made : best;
     }
 
     private List<BeamDesign> designed(List<BeamLine> lines) {
@@ -165,12 +164,16 @@ final class BeamSharing implements Sharing<BeamLine, BeamDesign> {
 
     private Shared<BeamDesign> judged(List<BeamLine> lines, List<BeamDesign> designs) {
         boolean sound = true;
+        boolean practical = true;
         Steel sum = Steel.NONE;
         for (int i = 0; i < lines.size(); i++) {
-            sound &= designs.get(i).satisfied() || !own(lines.get(i)).satisfied();
-            sum = sum.plus(steel(designs.get(i)));
+            BeamDesign alone = own(lines.get(i));
+            BeamDesign now = designs.get(i);
+            sound &= now.satisfied() || !alone.satisfied();
+            practical &= !Sharing.breaksPractice(now.findings()) || Sharing.breaksPractice(alone.findings());
+            sum = sum.plus(now == alone ? steel.get(alone.line().id()) : steel(now));
         }
-        return new Shared<>(designs, sound, sum);
+        return new Shared<>(designs, sound, practical, sum);
     }
 
     @Override

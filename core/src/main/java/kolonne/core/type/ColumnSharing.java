@@ -62,12 +62,15 @@ final class ColumnSharing implements Sharing<ColumnStack, ColumnDesign> {
         List<ColumnDesign> designs =
                 stacks.size() == 1 ? List.of(own(stacks.get(0))) : ColumnDesigner.design(stacks, context);
         boolean sound = true;
+        boolean practical = true;
         Steel sum = Steel.NONE;
         for (int i = 0; i < designs.size(); i++) {
             sound &= designs.get(i).satisfied() || !own(stacks.get(i)).satisfied();
+            practical &= !Sharing.breaksPractice(designs.get(i).findings())
+                    || Sharing.breaksPractice(own(stacks.get(i)).findings());
             sum = sum.plus(steel(designs.get(i)));
         }
-        return new Shared<>(designs, sound, sum);
+        return new Shared<>(designs, sound, practical, sum);
     }
 
     /** Steel of the lifts as chosen for each by itself. */

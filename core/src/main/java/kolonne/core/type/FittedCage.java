@@ -7,7 +7,7 @@ import kolonne.core.beam.cage.BeamCage;
 import kolonne.core.beam.line.BeamLine;
 
 /**
- * The cage of one line in another of like geometry. Numbers, sizes and layers stay; ends keep their distance from the nearer face of their span, so that
+ * The cage of one line in another of like geometry. Numbers, sizes and layers stay; ends keep their distance from the nearest face of a support, so that
  * extensions stay as long as they are, and bars through the line run from end to end of it.
  */
 final class FittedCage {
@@ -88,18 +88,20 @@ final class FittedCage {
         return to.within(basis, inner(x));
     }
 
+    /** At the distance that it has from the nearest face of a support, inside or outside it. */
     private double inner(double x) {
+        double nearest = Double.POSITIVE_INFINITY;
+        double moved = x;
         for (BeamLine.Span s : from.spans()) {
             BeamLine.Span t = to.spans().get(s.number());
-            if (x < s.faceFrom()) {
-                // inside a support, measured from its right face
-                return t.faceFrom() + (x - s.faceFrom());
-            }
-            if (x <= s.faceTo()) {
-                return x <= s.middle() ? t.faceFrom() + (x - s.faceFrom()) : t.faceTo() + (x - s.faceTo());
+            for (boolean left : new boolean[] {true, false}) {
+                double face = left ? s.faceFrom() : s.faceTo();
+                if (Math.abs(x - face) < nearest - AT_END) {
+                    nearest = Math.abs(x - face);
+                    moved = (left ? t.faceFrom() : t.faceTo()) + (x - face);
+                }
             }
         }
-        BeamLine.Span last = from.spans().get(from.spans().size() - 1);
-        return to.spans().get(to.spans().size() - 1).faceTo() + (x - last.faceTo());
+        return moved;
     }
 }

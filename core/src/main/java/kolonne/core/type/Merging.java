@@ -132,7 +132,7 @@ final class Merging<M, D> {
             if (p.made == null) {
                 watch.merged(0);
                 Sharing.Shared<D> s = sharing.shared(a.bunch.with(b.bunch).members);
-                if (s.sound()) {
+                if (s.sound() && s.practical()) {
                     double extra = s.steel().kg()
                             - a.node.steel().kg()
                             - b.node.steel().kg();
@@ -193,7 +193,7 @@ final class Merging<M, D> {
     private void start(Bunch b) {
         Sharing.Shared<D> s = sharing.shared(b.members);
         watch.merged(b.members.size() - 1);
-        if (s.sound()) {
+        if (s.sound() && s.practical()) {
             types.add(new Type(b, s.steel(), -1, -1));
         } else {
             b.members.forEach(m -> start(new Bunch(m)));

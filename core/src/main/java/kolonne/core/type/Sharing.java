@@ -1,6 +1,7 @@
 package kolonne.core.type;
 
 import java.util.List;
+import kolonne.core.finding.Finding;
 
 /** How members of one role share cages. @param <M> a beam line or column stack; @param <D> its design */
 interface Sharing<M, D> {
@@ -28,12 +29,26 @@ interface Sharing<M, D> {
     Shared<D> shared(List<M> members);
 
     /**
-     * @param sound whether every member that is satisfied by itself is satisfied with the shared cage
-     * @param steel of all members together
+     * @param sound     whether every member that is satisfied by itself is satisfied with the shared cage
+     * @param practical whether no member breaks a rule of practice that it keeps by itself
+     * @param steel     of all members together
      */
-    record Shared<D>(List<D> designs, boolean sound, Steel steel) {
+    record Shared<D>(List<D> designs, boolean sound, boolean practical, Steel steel) {
         public Shared {
             designs = List.copyOf(designs);
         }
+
+        /** Whether this is to be taken rather than another: safe first, then as a site builds, then with less steel. */
+        boolean before(Shared<D> o) {
+            if (o == null || sound != o.sound) {
+                return o == null || sound;
+            }
+            return practical == o.practical ? steel.kg() < o.steel.kg() : practical;
+        }
+    }
+
+    /** Whether a design with these findings breaks a rule of practice. */
+    static boolean breaksPractice(List<Finding> findings) {
+        return findings.stream().anyMatch(f -> f.code().startsWith("practice."));
     }
 }

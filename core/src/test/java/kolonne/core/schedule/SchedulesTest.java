@@ -19,8 +19,15 @@ import kolonne.core.demo.DemoBuilding;
 import kolonne.core.demo.DemoOptions;
 import kolonne.core.design.BuildingDesign;
 import kolonne.core.design.BuildingDesigner;
+import kolonne.core.design.Decisions;
+import kolonne.core.design.Quantities;
 import kolonne.core.detail.BarItem;
+import kolonne.core.mark.Marks;
 import kolonne.core.model.BuildingIndex;
+import kolonne.core.model.Role;
+import kolonne.core.type.Curve;
+import kolonne.core.type.CurveMaker;
+import kolonne.core.type.Types;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
 
@@ -121,5 +128,49 @@ class SchedulesTest {
                         .mapToDouble(Schedules.SizeTotal::mass)
                         .sum(),
                 1e-3);
+    }
+
+    /** Members of a type are scheduled once; those whose lengths differ by a letter, and nothing is listed twice or left out. */
+    @Test
+    void typesAreScheduledOnceWithTheirMembers() {
+        Curve beams = CurveMaker.beams(d.beams(), d.beamContext(), 200, CurveMaker.Progress.NONE);
+        Curve columns = CurveMaker.columns(d.columns(), d.columnContext(), 200, CurveMaker.Progress.NONE);
+        Types types =
+                Types.NONE.adopted(Role.BEAM, groups(beams), Set.of()).adopted(Role.COLUMN, groups(columns), Set.of());
+        BuildingDesign typed = d.with(new Decisions(Marks.NONE, Map.of(), types), Set.of());
+        List<Schedules.BarRow> rows = Schedules.bars(typed);
+        assertTrue(rows.size() < 0.7 * Schedules.bars(d).size(), rows.size() + " rows");
+        double listed =
+                rows.stream().mapToDouble(r -> r.members() * r.item().mass()).sum();
+        assertEquals(typed.quantities().steel(), listed, 1e-6 * listed);
+        assertEquals(
+                listed,
+                Schedules.totals(rows).stream()
+                        .mapToDouble(Schedules.SizeTotal::mass)
+                        .sum(),
+                1e-6 * listed);
+        Set<String> members = new HashSet<>();
+        Set<String> marks = new HashSet<>();
+        for (ScheduleGroups.Group<BeamDesign> g : ScheduleGroups.beams(typed)) {
+            assertTrue(marks.add(g.mark()), g.mark() + " twice");
+            g.members().forEach(m -> assertTrue(members.add(m), m + " in two groups"));
+            // every member has just these bars
+            for (BeamDesign b : g.designs()) {
+                assertEquals(g.bars(), Quantities.bars(b, d.basis()), b.line().mark());
+            }
+        }
+        assertEquals(d.beams().size(), members.size());
+        int spans = Schedules.beams(typed).stream()
+                .mapToInt(Schedules.BeamRow::members)
+                .sum();
+        assertEquals(d.beams().stream().mapToInt(b -> b.line().spans().size()).sum(), spans);
+        int lifts = Schedules.columns(typed).stream()
+                .mapToInt(Schedules.ColumnRow::members)
+                .sum();
+        assertEquals(d.columns().stream().mapToInt(c -> c.lifts().size()).sum(), lifts);
+    }
+
+    private static List<List<String>> groups(Curve c) {
+        return c.types(c.suggested().types()).stream().map(Curve.Node::members).toList();
     }
 }

@@ -7,10 +7,14 @@ import kolonne.core.basis.Basis;
 import kolonne.core.design.BuildingDesign;
 import kolonne.core.detail.BarItem;
 import kolonne.core.explain.Quantity;
+import kolonne.core.schedule.ScheduleGroups;
 import kolonne.core.schedule.Schedules;
 
 /** The schedules as tables of texts and numbers, the same for paper, spreadsheet and screen. */
 public final class ScheduleTables {
+    /** Members of a type that one row names. */
+    private static final int MEMBERS_A_ROW = 10;
+
     private ScheduleTables() {}
 
     /**
@@ -41,6 +45,7 @@ public final class ScheduleTables {
             rows.add(List.of(
                     r.mark(),
                     r.storey(),
+                    (double) r.members(),
                     (double) r.span(),
                     r.section(),
                     Quantity.DISTANCE.display(r.clear(), us),
@@ -57,6 +62,7 @@ public final class ScheduleTables {
                 List.of(
                         "mark",
                         "storey",
+                        "number",
                         "span",
                         "section",
                         us ? "clear, ft" : "clear, m",
@@ -67,8 +73,8 @@ public final class ScheduleTables {
                         "stirrups",
                         "side bars",
                         ""),
-                List.of(7, 6, 4, 13, 6, 11, 9, 11, 11, 22, 8, 4),
-                List.of(-1, -1, 0, -1, 2, -1, -1, -1, -1, -1, -1, -1),
+                List.of(7, 7, 5, 4, 12, 6, 11, 9, 11, 11, 22, 7, 4),
+                List.of(-1, -1, 0, 0, -1, 2, -1, -1, -1, -1, -1, -1, -1),
                 rows);
     }
 
@@ -78,6 +84,7 @@ public final class ScheduleTables {
         for (Schedules.ColumnRow r : Schedules.columns(d)) {
             rows.add(List.of(
                     r.mark(),
+                    (double) r.members(),
                     r.storey(),
                     r.section(),
                     Quantity.STRENGTH.display(r.fc(), us),
@@ -91,6 +98,7 @@ public final class ScheduleTables {
                 "Column schedule",
                 List.of(
                         "mark",
+                        "number",
                         "lift to",
                         "section",
                         us ? "f′c, ksi" : "f′c, MPa",
@@ -99,8 +107,8 @@ public final class ScheduleTables {
                         "ties",
                         "util.",
                         ""),
-                List.of(9, 9, 12, 8, 16, 8, 22, 7, 6),
-                List.of(-1, -1, -1, us ? 2 : 0, -1, 2, -1, 2, -1),
+                List.of(9, 6, 9, 12, 8, 16, 8, 22, 7, 6),
+                List.of(-1, 0, -1, -1, us ? 2 : 0, -1, 2, -1, 2, -1),
                 rows);
     }
 
@@ -109,8 +117,15 @@ public final class ScheduleTables {
         List<List<Object>> rows = new ArrayList<>();
         for (Schedules.BarRow r : Schedules.bars(d)) {
             BarItem i = r.item();
-            List<Object> row = new ArrayList<>(
-                    List.of(r.member(), r.barMark(), i.what(), i.bar().label(), (double) i.number(), i.shape()));
+            List<Object> row = new ArrayList<>(List.of(
+                    r.member(),
+                    r.barMark(),
+                    i.what(),
+                    i.bar().label(),
+                    (double) i.number(),
+                    (double) r.members(),
+                    (double) (i.number() * r.members()),
+                    i.shape()));
             for (int k = 0; k < 3; k++) {
                 row.add(
                         k < i.dims().size()
@@ -121,7 +136,7 @@ public final class ScheduleTables {
                                 : "");
             }
             row.add(us ? i.cutLength() / 304.8 : i.cutLength());
-            row.add(Quantity.MASS.display(i.mass(), us));
+            row.add(Quantity.MASS.display(r.members() * i.mass(), us));
             rows.add(row);
         }
         String unit = us ? "in" : "mm";
@@ -132,15 +147,17 @@ public final class ScheduleTables {
                         "bar",
                         "where",
                         "size",
-                        "number",
+                        "in each",
+                        "members",
+                        "total",
                         "shape",
                         "A, " + unit,
                         "B, " + unit,
                         "C, " + unit,
                         us ? "cut, ft" : "cut, mm",
                         us ? "mass, lb" : "mass, kg"),
-                List.of(9, 4, 24, 6, 7, 6, 7, 7, 7, 8, 9),
-                List.of(-1, -1, -1, -1, 0, -1, -1, -1, -1, us ? 2 : 0, 1),
+                List.of(9, 4, 22, 6, 6, 7, 6, 6, 7, 7, 7, 8, 9),
+                List.of(-1, -1, -1, -1, 0, 0, 0, -1, -1, -1, -1, us ? 2 : 0, 1),
                 rows);
     }
 
@@ -163,8 +180,41 @@ public final class ScheduleTables {
                 rows);
     }
 
+    /** Who has the cage of which type; several rows where they are many. */
+    public static Table types(BuildingDesign d) {
+        List<List<Object>> rows = new ArrayList<>();
+        ScheduleGroups.beams(d).forEach(g -> members(g, "beams", rows));
+        ScheduleGroups.columns(d).forEach(g -> members(g, "columns", rows));
+        return new Table(
+                "Types and their members",
+                List.of("type", "of", "number", "storeys", "members"),
+                List.of(10, 8, 7, 18, 80),
+                List.of(-1, -1, 0, -1, -1),
+                rows);
+    }
+
+    private static void members(ScheduleGroups.Group<?> g, String of, List<List<Object>> rows) {
+        if (!g.type()) {
+            return;
+        }
+        List<String> all = g.members();
+        for (int i = 0; i < all.size(); i += MEMBERS_A_ROW) {
+            boolean first = i == 0;
+            rows.add(List.of(
+                    g.mark(),
+                    first ? of : "",
+                    first ? (Object) (double) all.size() : "",
+                    first ? g.storeys() : "",
+                    String.join(", ", all.subList(i, Math.min(all.size(), i + MEMBERS_A_ROW)))));
+        }
+    }
+
     /** All tables in the order of printing. */
     public static List<Table> all(BuildingDesign d) {
-        return List.of(beams(d), columns(d), bars(d), totals(d));
+        List<Table> out = new ArrayList<>(List.of(beams(d), columns(d), bars(d), totals(d)));
+        if (!d.typed().isEmpty()) {
+            out.add(0, types(d));
+        }
+        return out;
     }
 }

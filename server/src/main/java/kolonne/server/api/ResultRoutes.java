@@ -76,7 +76,7 @@ final class ResultRoutes {
                         "lift"),
                 Route.get(
                         "/api/projects/{id}/schedules/{kind}",
-                        "A page of the beams, columns, bars or totals schedule",
+                        "A page of the types, beams, columns, bars or totals schedule",
                         Answers.SchedulePage.class,
                         this::schedule,
                         "page",
@@ -447,6 +447,7 @@ final class ResultRoutes {
             case "columns" -> ScheduleTables.columns(d);
             case "bars" -> ScheduleTables.bars(d);
             case "totals" -> ScheduleTables.totals(d);
+            case "types" -> ScheduleTables.types(d);
             default -> throw new NoSuchElementException("There is no schedule " + c.pathParam("kind") + ".");
         };
         int size = number(c, "size", 50, 1, LARGEST_PAGE);

@@ -165,21 +165,26 @@ public final class CutOffs {
                         cage.groups().get(e.group()).bar().diameter());
     }
 
-    /** The larger of the shears at the stations around the end [N]. */
+    /** The largest of the shears at the stations around the end; of a line that stands for others, around where it may lie in those [N]. */
     double shearAt(End e, double[] shear) {
+        double spread = context.demands().spread();
+        double most = 0;
         double before = 0;
-        double after = 0;
         for (int i = 0; i < shear.length; i++) {
             BeamLine.Station s = line.stations().get(i);
-            if (s.span() == e.span().number() && s.x() <= e.x() + 1e-6) {
-                before = shear[i];
+            if (s.span() != e.span().number()) {
+                continue;
             }
-            if (s.span() == e.span().number() && s.x() >= e.x() - 1e-6) {
-                after = shear[i];
-                break;
+            if (s.x() <= e.x() - spread + 1e-6) {
+                before = shear[i];
+            } else {
+                most = Math.max(most, shear[i]);
+            }
+            if (s.x() >= e.x() + spread - 1e-6) {
+                return Math.max(before, Math.max(most, shear[i]));
             }
         }
-        return Math.max(before, after);
+        return Math.max(before, most);
     }
 
     private BarsAt without(int group) {

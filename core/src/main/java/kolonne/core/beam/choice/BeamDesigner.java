@@ -40,11 +40,13 @@ public final class BeamDesigner {
     private final Basis basis;
     private final DesignCode code;
     private final HandOverlay hand;
+    private final boolean yielding;
     private final double[] torques;
     private final BarFit.Memo placed;
     private final List<BeamShearCheck.Demand> shears;
 
-    private BeamDesigner(BeamLine line, BeamContext context) {
+    private BeamDesigner(BeamLine line, BeamContext context, boolean yielding) {
+        this.yielding = yielding;
         this.line = line;
         this.context = context;
         this.basis = context.basis();
@@ -72,12 +74,18 @@ public final class BeamDesigner {
 
     /** @param by what the cage is chosen by */
     private static List<BeamDesign> designed(BeamLine line, BeamContext by, Served served) {
-        List<BeamDesign> d = of(line, by, served);
+        List<BeamDesign> d = of(line, by, served, false);
         if (satisfied(d) || by.basis().bars().preference() != Preference.PRACTICAL) {
             return d;
         }
+        if (by.basis().designCode().detailing().bottomYieldsAtColumns()) {
+            List<BeamDesign> anchored = of(line, by, served, true);
+            if (satisfied(anchored)) {
+                return anchored;
+            }
+        }
         // rules of practice give way where no cage keeps them
-        List<BeamDesign> other = of(line, by.with(by.basis().with(Preference.LEAST_STEEL)), served);
+        List<BeamDesign> other = of(line, by.with(by.basis().with(Preference.LEAST_STEEL)), served, false);
         return satisfied(other) ? other : d;
     }
 
@@ -85,8 +93,9 @@ public final class BeamDesigner {
         return all.stream().allMatch(BeamDesign::satisfied);
     }
 
-    private static List<BeamDesign> of(BeamLine line, BeamContext by, Served served) {
-        BeamDesigner designer = new BeamDesigner(line, served.demanding(by));
+    /** @param yielding whether bars through the bottom must yield in the columns at the ends, whatever lies beside them */
+    private static List<BeamDesign> of(BeamLine line, BeamContext by, Served served, boolean yielding) {
+        BeamDesigner designer = new BeamDesigner(line, served.demanding(by), yielding);
         Laid whole = designer.laid();
         List<BeamDesign> shorter = designer.shorter(whole, served);
         return shorter != null ? shorter : served.checked(whole.cage());
@@ -165,8 +174,9 @@ public final class BeamDesigner {
         Laid sound = null;
         for (int pass = 0; pass < PASSES; pass++) {
             stirrup = largestStirrup(zones, stirrup);
-            FlexureChoice bars =
-                    hand.allBars() ? null : new FlexureChoice(line, context, torques, stirrup, boost, placed);
+            FlexureChoice bars = hand.allBars()
+                    ? null
+                    : new FlexureChoice(line, context, torques, stirrup, boost, placed).yieldingAtColumns(yielding);
             laid = new Laid(bars, bars == null ? null : bars.choose(), stirrup);
             zones = laid.zones();
             sound = laid.spare() < 0 ? sound : laid;

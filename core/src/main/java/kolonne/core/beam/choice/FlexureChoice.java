@@ -54,6 +54,7 @@ final class FlexureChoice {
 
     private final Optional<DuctileBars> ductile;
     private final List<Bar> sizes;
+    private boolean bottomYields;
     private final Bar smallest;
     private final double[] hogging;
     private final double[] sagging;
@@ -88,6 +89,12 @@ final class FlexureChoice {
             return new Choice(
                     through, throughBar, left, addedBar, rest, compression, compressionBar, strength, satisfies);
         }
+    }
+
+    /** Bars through the bottom are of sizes that yield in the columns at the ends, also where others beside them would. */
+    FlexureChoice yieldingAtColumns(boolean now) {
+        bottomYields = now && code.detailing().bottomYieldsAtColumns();
+        return this;
     }
 
     FlexureChoice(BeamLine line, BeamContext context, double[] torques, Bar stirrup, Boost boost, BarFit.Memo placed) {
@@ -229,15 +236,17 @@ final class FlexureChoice {
     private List<Choice[]> ofOneSize(BeamCage.Face face, List<BarRegion> regions) {
         return sizes.stream()
                 .map(b -> face(face, regions, List.of(b), false))
-                .filter(FlexureChoice::satisfied)
+                .filter(c -> c != null && satisfied(c))
                 .sorted(Comparator.comparingDouble(c -> total(c, regions)))
                 .toList();
     }
 
+    /** @return null where none of the sizes may run through the line */
     private Chosen ofSizes(List<Bar> some, Cheapest of) {
         Choice[] bottom = face(BeamCage.Face.BOTTOM, of.below, some, false);
         underTop = bottom;
-        return new Chosen(face(BeamCage.Face.TOP, of.above, some, false), bottom);
+        Choice[] top = bottom == null ? null : face(BeamCage.Face.TOP, of.above, some, false);
+        return top == null ? null : new Chosen(top, bottom);
     }
 
     /** The cheapest of what serves. */
@@ -257,6 +266,9 @@ final class FlexureChoice {
         }
 
         void offer(Chosen c) {
+            if (c == null) {
+                return;
+            }
             double cost = total(c.bottom(), below) + total(c.top(), above) + Handling.SIZE * c.sizes();
             if (satisfied(c.bottom()) && satisfied(c.top()) && cost < least) {
                 chosen = c;
@@ -306,6 +318,7 @@ final class FlexureChoice {
         return face(face, regions, sizes, false);
     }
 
+    /** @return null where none of the sizes may run through the line */
     private Choice[] face(BeamCage.Face face, List<BarRegion> regions, List<Bar> sizes, boolean oneSize) {
         Choice[] best = null;
         double bestCost = Double.POSITIVE_INFINITY;
@@ -324,14 +337,26 @@ final class FlexureChoice {
         return best;
     }
 
-    /** Sizes that bars through the line may have: where they must yield in the end supports, those whose hooks find room; all where none does. */
-    private List<Bar> throughSizes(BeamCage.Face face, List<Bar> sizes) {
-        if (!code.detailing().integrityYields() || context.throughPart(line, face) <= 0) {
-            return sizes;
+    /**
+     * Sizes that bars through the line may have: where they must yield in the end supports, those whose hooks find room. Where no size that is allowed
+     * finds it, all; where only none of these does, none.
+     */
+    private List<Bar> throughSizes(BeamCage.Face face, List<Bar> some) {
+        boolean integrity = code.detailing().integrityYields() && context.throughPart(line, face) > 0;
+        boolean bottom = face == BeamCage.Face.BOTTOM && bottomYields;
+        List<Bar> out = some.stream().filter(b -> yields(b, integrity, bottom)).toList();
+        return out.isEmpty() && sizes.stream().noneMatch(b -> yields(b, integrity, bottom)) ? some : out;
+    }
+
+    /** @param everywhere whether it must yield in every end support; @param atColumns whether in columns */
+    private boolean yields(Bar bar, boolean everywhere, boolean atColumns) {
+        for (boolean left : new boolean[] {true, false}) {
+            boolean column = line.supports().get(left ? 0 : line.spans().size()).kind() == BeamLine.SupportKind.COLUMN;
+            if ((everywhere || atColumns && column) && !hooked(bar, left)) {
+                return false;
+            }
         }
-        List<Bar> out =
-                sizes.stream().filter(b -> hooked(b, true) && hooked(b, false)).toList();
-        return out.isEmpty() ? sizes : out;
+        return true;
     }
 
     private boolean hooked(Bar bar, boolean left) {

@@ -13,6 +13,7 @@ public final class LineDemands {
     static final int COMPONENTS = 6;
 
     private final boolean typed;
+    private final double spread;
     private final int combinations;
     /** By station, combination and component. */
     private final double[] values;
@@ -20,6 +21,7 @@ public final class LineDemands {
     /** @param redistributed part of the hogging moments at supports that is moved into the spans */
     public LineDemands(BeamLine line, Demands strength, List<TypedDemand> typed, double redistributed) {
         this.typed = !typed.isEmpty();
+        this.spread = 0;
         this.combinations = strength.count() + (typed.isEmpty() ? 0 : TYPED.length);
         this.values = new double[line.stations().size() * combinations * COMPONENTS];
         for (BeamLine.Station s : line.stations()) {
@@ -39,9 +41,10 @@ public final class LineDemands {
         }
     }
 
-    /** Combinations of several lines as if they were this line's. @param values by combination, station and component */
-    LineDemands(List<double[][]> values) {
+    /** Combinations of several lines as if they were this line's. @param values by combination, station and component; @param spread see there */
+    LineDemands(List<double[][]> values, double spread) {
         this.typed = false;
+        this.spread = spread;
         this.combinations = values.size();
         this.values = new double[combinations * (values.isEmpty() ? 0 : values.get(0).length) * COMPONENTS];
         for (int c = 0; c < combinations; c++) {
@@ -86,6 +89,11 @@ public final class LineDemands {
     public static double turned(BeamLine.Station s, int component, double v) {
         boolean turns = component == Analysis.VZ || component == Analysis.T || component == Analysis.VY;
         return turns && s.reversed() ? -v : v;
+    }
+
+    /** How far places of a line that stands for others may lie from the same places of those; 0 of a line by itself [mm]. */
+    public double spread() {
+        return spread;
     }
 
     /** Whether a person has typed demands: their shears belong to no moments. */

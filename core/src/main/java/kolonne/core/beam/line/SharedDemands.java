@@ -32,7 +32,19 @@ public final class SharedDemands {
         for (BeamLine l : lines) {
             s.add(l, demands.apply(l), all);
         }
-        return new LineDemands(s.decisive(all));
+        return new LineDemands(s.decisive(all), spread(base, lines));
+    }
+
+    /** Largest difference of a clear span. */
+    private static double spread(BeamLine base, List<BeamLine> lines) {
+        double most = 0;
+        for (BeamLine.Span s : base.spans()) {
+            for (BeamLine l : lines) {
+                most = Math.max(
+                        most, Math.abs(s.clear() - l.spans().get(s.number()).clear()));
+            }
+        }
+        return most;
     }
 
     /** By span: number of its first station; at the end the number of stations. */

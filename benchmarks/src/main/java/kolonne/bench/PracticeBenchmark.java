@@ -6,6 +6,7 @@ import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Set;
 import java.util.function.ToDoubleFunction;
 import kolonne.core.analysis.Analysis;
@@ -25,10 +26,15 @@ import kolonne.core.demo.DemoBuilding;
 import kolonne.core.demo.DemoOptions;
 import kolonne.core.design.BuildingDesign;
 import kolonne.core.design.BuildingDesigner;
+import kolonne.core.design.Decisions;
 import kolonne.core.design.Quantities;
+import kolonne.core.design.SuggestedTypes;
 import kolonne.core.detail.BarItem;
+import kolonne.core.mark.Marks;
 import kolonne.core.model.Building;
 import kolonne.core.model.BuildingIndex;
+import kolonne.core.model.Role;
+import kolonne.core.type.Types;
 import kolonne.exchange.paper.SchedulePdf;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.pdmodel.PDDocument;
@@ -68,6 +74,31 @@ public final class PracticeBenchmark {
             if (pages) {
                 say("pages of the schedules", pagesOf(d));
             }
+            if (p != Preference.LEAST_STEEL) {
+                types(d, pages);
+            }
+        }
+    }
+
+    /** The same members with cages in common, at the suggested points. */
+    private static void types(BuildingDesign own, boolean pages) throws IOException {
+        long start = System.nanoTime();
+        Types types = SuggestedTypes.of(own);
+        double seconds = (System.nanoTime() - start) / 1e9;
+        BuildingDesign d = own.with(new Decisions(Marks.NONE, Map.of(), types), Set.of());
+        System.out.printf(Locale.ROOT, "  with types at the suggested points, curves in %.1f s%n", seconds);
+        for (Role role : Role.values()) {
+            long shared = d.typed().stream().filter(t -> t.type().role() == role).count();
+            long members = d.typed().stream()
+                    .filter(t -> t.type().role() == role)
+                    .mapToLong(t -> t.members().size())
+                    .sum();
+            int all = role == Role.BEAM ? d.beams().size() : d.columns().size();
+            say(role == Role.BEAM ? "cages of beams" : "cages of columns", shared + all - members);
+            say("their steel, t", d.steel(role).kg() / 1000);
+        }
+        if (pages) {
+            say("pages of the schedules", pagesOf(d));
         }
     }
 

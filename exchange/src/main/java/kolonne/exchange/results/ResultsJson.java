@@ -6,6 +6,7 @@ import com.fasterxml.jackson.core.StreamWriteFeature;
 import com.fasterxml.jackson.databind.json.JsonMapper;
 import java.io.IOException;
 import java.io.OutputStream;
+import java.util.Map;
 import java.util.List;
 import kolonne.core.analysis.Analysis;
 import kolonne.core.basis.Basis;
@@ -45,11 +46,13 @@ public final class ResultsJson {
     private final BuildingDesign d;
     private final JsonGenerator g;
     private final Basis basis;
+    private final Map<String, String> types;
 
     private ResultsJson(BuildingDesign d, JsonGenerator g) {
         this.d = d;
         this.g = g;
         this.basis = d.basis();
+        this.types = d.typeMarks();
     }
 
     /** Writes the whole design. The stream stays open. */
@@ -86,6 +89,13 @@ public final class ResultsJson {
         }
         g.writeEndArray();
         g.writeEndObject();
+    }
+
+    /** The type whose cage a line or stack has; nothing where it has its own. */
+    private void type(String member) throws IOException {
+        if (types.containsKey(member)) {
+            g.writeStringField("type", types.get(member));
+        }
     }
 
     private void quantities() throws IOException {
@@ -127,6 +137,7 @@ public final class ResultsJson {
         g.writeStringField("id", line.id());
         g.writeStringField("mark", line.mark());
         g.writeStringField("storey", line.storey());
+        type(line.id());
         g.writeBooleanField("satisfied", b.satisfied());
         number("steelKg", Quantities.of(b, basis).steel());
         g.writeArrayFieldStart("supports");
@@ -290,6 +301,7 @@ public final class ResultsJson {
         g.writeStartObject();
         g.writeStringField("id", c.stack().id());
         g.writeStringField("mark", c.stack().mark());
+        type(c.stack().id());
         g.writeBooleanField("satisfied", c.satisfied());
         number("steelKg", Quantities.of(c, basis).steel());
         g.writeArrayFieldStart("lifts");

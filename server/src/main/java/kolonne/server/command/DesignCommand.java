@@ -7,6 +7,8 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
+import java.util.Set;
 import java.util.concurrent.Callable;
 import java.util.concurrent.ExecutionException;
 import java.util.concurrent.ExecutorService;
@@ -16,6 +18,9 @@ import kolonne.core.analysis.Analysis;
 import kolonne.core.basis.Basis;
 import kolonne.core.design.BuildingDesign;
 import kolonne.core.design.BuildingDesigner;
+import kolonne.core.design.Decisions;
+import kolonne.core.design.SuggestedTypes;
+import kolonne.core.mark.Marks;
 import kolonne.core.model.Building;
 import kolonne.exchange.paper.SchedulePdf;
 import kolonne.exchange.paper.ScheduleWorkbook;
@@ -52,6 +57,18 @@ public final class DesignCommand implements Callable<Integer> {
             description = "Marks whose calculation sheets the report holds.")
     private List<String> sheets = List.of();
 
+    @CommandLine.Option(
+            names = "--types",
+            paramLabel = "T",
+            description = "own (a cage for every member, the default) or suggested (few types for little more steel).")
+    private TypesWanted types = TypesWanted.own;
+
+    /** As it is written on the command line. */
+    enum TypesWanted {
+        own,
+        suggested
+    }
+
     @CommandLine.Spec
     private CommandLine.Model.CommandSpec spec;
 
@@ -64,6 +81,9 @@ public final class DesignCommand implements Callable<Integer> {
             Basis chosen = Input.basis(basis, b, err);
             Analysis a = Input.analysis(b, err);
             d = BuildingDesigner.design(a, chosen, BuildingDesigner.Progress.NONE);
+            if (types == TypesWanted.suggested) {
+                d = d.with(new Decisions(Marks.NONE, Map.of(), SuggestedTypes.of(d)), Set.of());
+            }
         } catch (Input.Bad e) {
             return Input.BAD_INPUT;
         }

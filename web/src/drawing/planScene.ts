@@ -134,8 +134,9 @@ export function marksIn(scene: PlanScene, r: { x1: number; y1: number; x2: numbe
 }
 
 /** What a label says of a member. */
-export function labelOf(row: ResultRow | undefined, kind: 'utilisation' | 'bars' | 'marks'): string {
+export function labelOf(row: ResultRow | undefined, kind: 'utilisation' | 'bars' | 'marks' | 'types'): string {
   if (!row) return ''
   if (kind === 'marks') return row.mark
+  if (kind === 'types') return row.type || row.mark
   return kind === 'bars' ? row.bars.replace(' top, ', ' / ').replace(' bottom', '') : row.utilisation.toFixed(2)
 }

@@ -10,7 +10,7 @@ import { LayerCard } from './LayerCard'
 import { PlanLayer } from './PlanLayer'
 import { howOf, type How } from './useSelection'
 
-export type LabelKind = 'utilisation' | 'bars' | 'marks'
+export type LabelKind = 'utilisation' | 'bars' | 'marks' | 'types'
 
 interface Props {
   scene: PlanScene

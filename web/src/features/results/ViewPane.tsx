@@ -34,7 +34,7 @@ interface Props {
   onOpen: (mark: string) => void
 }
 
-const LABELS: LabelKind[] = ['utilisation', 'bars', 'marks']
+const LABELS: LabelKind[] = ['utilisation', 'bars', 'marks', 'types']
 
 /** The building on plan, on a grid line or in three dimensions, shaded by what is chosen or with a layer of the analysis. */
 export function ViewPane(p: Props) {
@@ -118,6 +118,7 @@ export function ViewPane(p: Props) {
                   { value: 'utilisation', label: 'Utilisation' },
                   { value: 'bars', label: 'Bars' },
                   { value: 'marks', label: 'Marks' },
+                  { value: 'types', label: 'Types' },
                 ]}
               />
             </>

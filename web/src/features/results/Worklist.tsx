@@ -90,6 +90,7 @@ export function Worklist(p: {
                 <UtilisationBar value={r.utilisation} satisfied={r.satisfied} />
                 <b className={r.satisfied ? 'num' : 'num over-ink'}>{utilisation(r.utilisation)}</b>
                 <span className="second soft clip">
+                  {r.type && <b title="Type whose cage it shares">{r.type} </b>}
                   {r.bars} · {r.stirrups}
                   {r.notes > 0 && ` · ${r.notes} note${r.notes > 1 ? 's' : ''}`}
                 </span>

@@ -9,11 +9,11 @@ import { ErrorView } from '../../ui/ErrorView'
 import { Loading } from '../../ui/Loading'
 
 const KINDS = [
-  { value: 'types', label: 'Types' },
   { value: 'beams', label: 'Beams' },
   { value: 'columns', label: 'Columns' },
   { value: 'bars', label: 'Bar list' },
   { value: 'totals', label: 'Steel by size' },
+  { value: 'types', label: 'Types' },
 ]
 const SIZE = 30
 

@@ -124,6 +124,15 @@ export function TypesPage({ id, state }: { id: string; state?: State }) {
                 </Button>
               )}
               {looking && <Button onClick={() => address({ at: undefined })}>Back to what is in force</Button>}
+              {!looking && shared > 0 && (
+                <Button
+                  disabled={put.isPending}
+                  title="Locked types stay as they are"
+                  onClick={() => act({ action: 'none', role })}
+                >
+                  Every member its own
+                </Button>
+              )}
             </div>
           </>
         )}

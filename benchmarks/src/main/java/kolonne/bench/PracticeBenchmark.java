@@ -88,7 +88,8 @@ public final class PracticeBenchmark {
         BuildingDesign d = own.with(new Decisions(Marks.NONE, Map.of(), types), Set.of());
         System.out.printf(Locale.ROOT, "  with types at the suggested points, curves in %.1f s%n", seconds);
         for (Role role : Role.values()) {
-            long shared = d.typed().stream().filter(t -> t.type().role() == role).count();
+            long shared =
+                    d.typed().stream().filter(t -> t.type().role() == role).count();
             long members = d.typed().stream()
                     .filter(t -> t.type().role() == role)
                     .mapToLong(t -> t.members().size())

@@ -83,6 +83,7 @@ class AccessTest extends BrowserTest {
         at(p + "/results?show=forces", ".ribbon");
         at(p + "/sheet/L1-B01", "[aria-label='Elevation with bars']");
         at(p + "/sheet/C-D3", "[aria-label=Lifts]");
+        at(p + "/types", ".type-curve");
         at(p + "/schedules", ".sheet-of-paper");
         at(p.replaceAll("/p/.*", "/sketch/beam"), "[aria-label='Length of span 1']");
         at(p.replaceAll("/p/.*", "/sketch/column"), "[aria-label=Height]");

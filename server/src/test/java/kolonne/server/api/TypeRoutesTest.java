@@ -29,7 +29,8 @@ class TypeRoutesTest {
     private JsonNode curve(String role) throws IOException, InterruptedException {
         JsonNode c = s.get("/types/curve/" + role);
         if (!c.get("ready").asBoolean()) {
-            String job = s.ask(202, "POST", "/types/curve/" + role, "").get("id").asText();
+            String job =
+                    s.ask(202, "POST", "/types/curve/" + role, "").get("id").asText();
             while (!s.get("/types/curve/" + role).get("ready").asBoolean()) {
                 assertFalse(job.isEmpty());
                 Thread.sleep(20);
@@ -69,7 +70,9 @@ class TypeRoutesTest {
     @Test
     void aPointOfTheCurveIsLookedAtAdoptedAndTakenBack() throws IOException, InterruptedException {
         assertFalse(s.get("/types/curve/beam").get("ready").asBoolean());
-        assertEquals(409, s.ask(409, "GET", "/types/curve/beam/3", null).get("status").asInt());
+        assertEquals(
+                409,
+                s.ask(409, "GET", "/types/curve/beam/3", null).get("status").asInt());
         double alone = s.get("/state").get("totals").get("steelKg").asDouble();
         JsonNode c = curve("beam");
         assertEquals(c.get("members").asInt(), c.get("now").get("types").asInt(), "every member its own");
@@ -138,7 +141,9 @@ class TypeRoutesTest {
         s.change("PUT", "/types", "{\"action\":\"rename\",\"type\":\"" + now + "\",\"mark\":\"Zaal 1\"}");
         assertEquals("Zaal 1", shared().get(0).get("mark").asText());
         s.change("PUT", "/types", "{\"action\":\"pattern\",\"role\":\"beam\",\"mark\":\"{storey}-{role}{n}\"}");
-        assertTrue(shared().get(0).get("mark").asText().matches("L.*-B1"), shared().get(0).get("mark").asText());
+        assertTrue(
+                shared().get(0).get("mark").asText().matches("L.*-B1"),
+                shared().get(0).get("mark").asText());
         s.change("PUT", "/types", "{\"action\":\"dissolve\",\"type\":\"" + now + "\"}");
         assertTrue(shared().stream().noneMatch(t -> t.get("id").asText().equals(now)));
         s.change("PUT", "/types", "{\"action\":\"none\",\"role\":\"beam\"}");
@@ -163,8 +168,14 @@ class TypeRoutesTest {
                 .get("what")
                 .asText()
                 .contains("There is no beam line or column nowhere"));
-        assertTrue(refused("{\"action\":\"dissolve\",\"type\":\"T99\"}").get("what").asText().contains("no more"));
-        assertTrue(refused("{\"action\":\"tolerance\",\"toleranceMm\":-1}").get("what").asText().contains("0 to 2000 mm"));
+        assertTrue(refused("{\"action\":\"dissolve\",\"type\":\"T99\"}")
+                .get("what")
+                .asText()
+                .contains("no more"));
+        assertTrue(refused("{\"action\":\"tolerance\",\"toleranceMm\":-1}")
+                .get("what")
+                .asText()
+                .contains("0 to 2000 mm"));
         assertTrue(refused("{\"action\":\"tolerance\"}").get("what").asText().contains("0 to 2000 mm"));
         s.change(400, s.version(), "PUT", "/types", "{\"action\":\"paint\"}");
         s.change(400, s.version(), "PUT", "/types", "{\"action\":\"none\",\"role\":\"wall\"}");
@@ -196,8 +207,7 @@ class TypeRoutesTest {
         JsonNode now = shared().get(0);
         assertEquals(mark, now.get("left").get(0).get("mark").asText());
         assertTrue(now.get("left").get(0).get("why").asText().contains("by hand"));
-        assertEquals(
-                type.get("members").size() - 1, now.get("members").size());
+        assertEquals(type.get("members").size() - 1, now.get("members").size());
         assertTrue(s.get("/model").get("findings").findValuesAsText("code").contains("type.left"));
         s.change("POST", "/undo", "{}");
         assertEquals(type, shared().get(0));

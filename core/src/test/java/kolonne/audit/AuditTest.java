@@ -21,6 +21,7 @@ import kolonne.core.demo.DemoOptions;
 import kolonne.core.design.BuildingDesign;
 import kolonne.core.design.BuildingDesigner;
 import kolonne.core.design.Decisions;
+import kolonne.core.design.DesignedDemo;
 import kolonne.core.design.RandomFrame;
 import kolonne.core.mark.Marks;
 import kolonne.core.model.Building;
@@ -82,7 +83,7 @@ class AuditTest {
     @ValueSource(ints = {0, 1, 2})
     void theDemoByEveryCode(int code) {
         List<String> differences = new ArrayList<>();
-        int read = read(design(DemoBuilding.generate(new DemoOptions(7, 7, 6, 4, true)), basis(code)), differences);
+        int read = read(DesignedDemo.by(basis(code)), differences);
         assertTrue(read > 400, read + " members");
         told("the demo, " + CODES.get(code), read, differences);
     }

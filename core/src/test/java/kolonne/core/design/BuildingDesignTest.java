@@ -9,17 +9,13 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import kolonne.core.analysis.Analysis;
-import kolonne.core.analysis.FrameAnalysis;
 import kolonne.core.basis.Basis;
 import kolonne.core.beam.cage.BeamCage;
 import kolonne.core.beam.cage.HandCage;
 import kolonne.core.beam.check.BeamDesign;
 import kolonne.core.code.BarCatalogue;
-import kolonne.core.demo.DemoBuilding;
-import kolonne.core.demo.DemoOptions;
 import kolonne.core.finding.Finding;
 import kolonne.core.finding.Severity;
-import kolonne.core.model.BuildingIndex;
 import kolonne.core.model.ModelBuilder;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
@@ -32,8 +28,8 @@ class BuildingDesignTest {
 
     @BeforeAll
     static void design() {
-        analysis = FrameAnalysis.solve(new BuildingIndex(DemoBuilding.generate(DemoOptions.VELDHAVEN)));
-        demo = BuildingDesigner.design(analysis, BASIS, BuildingDesigner.Progress.NONE);
+        analysis = DesignedDemo.analysis();
+        demo = DesignedDemo.by(BASIS);
     }
 
     /** Every line and stack is satisfied, overstressed or failing: there is no third way to be unsatisfied. */

@@ -41,8 +41,8 @@ class DesignPropertiesTest {
 
     @BeforeAll
     static void design() {
-        analysis = FrameAnalysis.solve(new BuildingIndex(DemoBuilding.generate(DemoOptions.VELDHAVEN)));
-        demo = BuildingDesigner.design(analysis, Basis.standard(false), BuildingDesigner.Progress.NONE);
+        analysis = DesignedDemo.analysis();
+        demo = DesignedDemo.by(Basis.standard(false));
     }
 
     @Test

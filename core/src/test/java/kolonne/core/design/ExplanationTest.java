@@ -7,25 +7,18 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import kolonne.core.analysis.FrameAnalysis;
 import kolonne.core.basis.Basis;
 import kolonne.core.beam.check.BeamCheck;
 import kolonne.core.beam.check.BeamDesign;
 import kolonne.core.check.CheckResult;
 import kolonne.core.column.check.ColumnCheck;
 import kolonne.core.column.check.ColumnDesign;
-import kolonne.core.demo.DemoBuilding;
-import kolonne.core.demo.DemoOptions;
 import kolonne.core.explain.Step;
-import kolonne.core.model.BuildingIndex;
 import org.junit.jupiter.api.Test;
 
 /** A number and its explanation cannot differ, and every check has one. */
 class ExplanationTest {
-    private static final BuildingDesign D = BuildingDesigner.design(
-            FrameAnalysis.solve(new BuildingIndex(DemoBuilding.generate(DemoOptions.VELDHAVEN))),
-            Basis.standard(false),
-            BuildingDesigner.Progress.NONE);
+    private static final BuildingDesign D = DesignedDemo.by(Basis.standard(false));
 
     private static boolean says(List<Step> steps, double utilisation) {
         return steps.stream().anyMatch(s -> Math.abs(s.value() - utilisation) < 1e-9 * Math.max(1, utilisation));

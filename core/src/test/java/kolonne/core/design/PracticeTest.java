@@ -26,8 +26,6 @@ import org.junit.jupiter.api.Test;
 
 /** Rules of practice: kept, or given way with a note; they decide, and they cost what they may. Read from the bars, not from the rules' code. */
 class PracticeTest {
-    private static final Analysis DEMO =
-            FrameAnalysis.solve(new BuildingIndex(DemoBuilding.generate(DemoOptions.VELDHAVEN)));
     private static final Basis BASIS = Basis.standard(false);
     private static final BuildingDesign PRACTICAL = design(BASIS);
     private static final BuildingDesign LIGHTEST = design(BASIS.with(Preference.LEAST_STEEL));
@@ -37,7 +35,7 @@ class PracticeTest {
             FrameAnalysis.solve(new BuildingIndex(DemoBuilding.generate(new DemoOptions(7, 3, 3, 2, false))));
 
     private static BuildingDesign design(Basis b) {
-        return BuildingDesigner.design(DEMO, b, BuildingDesigner.Progress.NONE);
+        return DesignedDemo.by(b);
     }
 
     private static BuildingDesign small(Practice p) {

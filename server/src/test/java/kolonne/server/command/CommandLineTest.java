@@ -38,6 +38,25 @@ class CommandLineTest {
     }
 
     @Test
+    void designsWithTheSuggestedTypes() throws IOException {
+        Path own = dir.resolve("own");
+        Path shared = dir.resolve("shared");
+        Path model = demo();
+        Main.run("design", model.toString(), "--out", own.toString());
+        Main.run("design", model.toString(), "--out", shared.toString(), "--types", "suggested");
+        var alone = new ObjectMapper().readTree(own.resolve("results.json").toFile());
+        var typed = new ObjectMapper().readTree(shared.resolve("results.json").toFile());
+        assertTrue(alone.findValues("type").stream().noneMatch(t -> t.asText().startsWith("TB")));
+        long members = typed.get("beamLines").findValuesAsText("type").stream()
+                .filter(t -> t.startsWith("TB"))
+                .count();
+        assertTrue(members > 3, members + " lines share cages");
+        assertTrue(
+                typed.get("steelKg").asDouble() <= 1.06 * alone.get("steelKg").asDouble());
+        assertEquals(2, Main.run("design", model.toString(), "--out", own.toString(), "--types", "few"));
+    }
+
+    @Test
     void anUnmetBuildingEndsWithOneAndBadInputWithTwo() throws IOException {
         Path model = demo();
         Path weak = dir.resolve("weak.json");

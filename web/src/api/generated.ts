@@ -796,7 +796,7 @@ export interface paths {
       path?: never
       cookie?: never
     }
-    /** A page of the beams, columns, bars or totals schedule */
+    /** A page of the types, beams, columns, bars or totals schedule */
     get: {
       parameters: {
         query?: {
@@ -3195,6 +3195,11 @@ export interface components {
       roofDeflection: number
       sizesApart: number
       columnBarsApartMm: number
+      costPieceKg: number
+      costLayerKg: number
+      costAloneKg: number
+      costOffMiddleKg: number
+      costSizeKg: number
     }
     Beam: {
       mark: string

@@ -314,6 +314,11 @@ export const basis: Basis = {
   roofDeflection: 180,
   sizesApart: 1,
   columnBarsApartMm: 250,
+  costPieceKg: 1.5,
+  costLayerKg: 3,
+  costAloneKg: 3,
+  costOffMiddleKg: 4,
+  costSizeKg: 10,
 }
 
 const field = (key: string, part: string, name: string, kind: string, least: number, most: number, help = '') => ({
@@ -343,6 +348,7 @@ export const codes: Catalogue[] = [
       field('bandFrom', 'advice', 'Target utilisation from', 'part', 0, 1),
       field('practicalCap', 'bars', 'Practical steel cap of columns', 'part', 0.01, 0.08),
       field('columnBarsApartMm', 'practice', 'Column bars apart, at most', 'length', 100, 600),
+      field('costPieceKg', 'costs', 'Every bar', 'mass', 0, 100),
       field('legsMost', 'stirrups', 'Most legs', 'count', 2, 12),
       field('liveDeflection', 'deflection', 'Live load, span over', 'number', 100, 2000),
       field('lastingDeflection', 'deflection', 'After partitions, span over', 'number', 100, 2000),

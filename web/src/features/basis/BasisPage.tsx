@@ -168,6 +168,8 @@ export function BasisPage({ id, state }: { id: string; state?: State }) {
           </Row>
           <h2>{HEADINGS.practice}</h2>
           {numbers('practice')}
+          <h2>{HEADINGS.costs}</h2>
+          {numbers('costs')}
           <h2>{HEADINGS.stirrups}</h2>
           {numbers('stirrups')}
           <h2>{HEADINGS.deflection}</h2>

@@ -1,5 +1,5 @@
 import type { Basis, BasisField } from '../../api/client'
-import { lengthFrom, lengthIn, stressFrom, stressIn, type Units } from '../../lib/units'
+import { lengthIn, massIn, stressIn, type Units } from '../../lib/units'
 
 /** Parts of the page with their headings, in order; the server tells which numbers belong to each. */
 export const HEADINGS: Record<string, string> = {
@@ -9,6 +9,7 @@ export const HEADINGS: Record<string, string> = {
   advice: 'Section advice for beams',
   bars: 'Bars',
   practice: 'Practice',
+  costs: 'What a bar costs beside its mass',
   stirrups: 'Stirrups',
   deflection: 'Deflection of beams',
 }
@@ -31,20 +32,23 @@ export const PREFERENCES = [
 export const numberOf = (b: Basis, f: BasisField) => b[f.key as keyof Basis] as number
 
 export function shown(f: BasisField, v: number, u: Units): number {
-  const x =
-    f.kind === 'stress' ? stressIn(v, u) : f.kind === 'length' ? lengthIn(v, u) : f.kind === 'part' ? 100 * v : v
+  const x = f.kind === 'part' ? 100 * v : v * factor(f, u)
   return Math.round(x * 1000) / 1000
 }
 
-export function stored(f: BasisField, v: number, u: Units): number {
-  return f.kind === 'stress'
-    ? stressFrom(v, u)
-    : f.kind === 'length'
-      ? lengthFrom(v, u)
-      : f.kind === 'part'
-        ? v / 100
-        : v
-}
+export const stored = (f: BasisField, v: number, u: Units): number => (f.kind === 'part' ? v / 100 : v / factor(f, u))
+
+/** What a number is multiplied by to be shown. */
+const factor = (f: BasisField, u: Units) =>
+  f.kind === 'stress' ? stressIn(1, u) : f.kind === 'length' ? lengthIn(1, u) : f.kind === 'mass' ? massIn(1, u) : 1
 
 export const unitOf = (f: BasisField, u: Units) =>
-  f.kind === 'stress' ? u.stress : f.kind === 'length' ? u.length : f.kind === 'part' ? '%' : ''
+  f.kind === 'stress'
+    ? u.stress
+    : f.kind === 'length'
+      ? u.length
+      : f.kind === 'mass'
+        ? u.mass
+        : f.kind === 'part'
+          ? '%'
+          : ''

@@ -31,6 +31,7 @@ public record BasisField(
         ADVICE,
         BARS,
         PRACTICE,
+        COSTS,
         STIRRUPS,
         DEFLECTION
     }
@@ -41,7 +42,8 @@ public record BasisField(
         LENGTH,
         COUNT,
         NUMBER,
-        PART
+        PART,
+        MASS
     }
 
     /** Every number of a basis, in the order of the page. */
@@ -209,6 +211,51 @@ public record BasisField(
                     600,
                     "By the practical preference: from centre to centre of neighbouring bars of a column.",
                     b -> b.practice().columnBarsApart()),
+            new BasisField(
+                    "costPieceKg",
+                    Part.COSTS,
+                    "Every bar",
+                    Kind.MASS,
+                    0,
+                    100,
+                    "Cutting, carrying and tying it.",
+                    b -> b.practice().costs().piece()),
+            new BasisField(
+                    "costLayerKg",
+                    Part.COSTS,
+                    "A further layer",
+                    Kind.MASS,
+                    0,
+                    100,
+                    "Of a face of a beam.",
+                    b -> b.practice().costs().layer()),
+            new BasisField(
+                    "costAloneKg",
+                    Part.COSTS,
+                    "A bar alone",
+                    Kind.MASS,
+                    0,
+                    100,
+                    "In its layer, but where it completes a row.",
+                    b -> b.practice().costs().alone()),
+            new BasisField(
+                    "costOffMiddleKg",
+                    Part.COSTS,
+                    "Off the middle",
+                    Kind.MASS,
+                    0,
+                    100,
+                    "Bars that do not lie evenly about the middle of the web.",
+                    b -> b.practice().costs().offMiddle()),
+            new BasisField(
+                    "costSizeKg",
+                    Part.COSTS,
+                    "A further size",
+                    Kind.MASS,
+                    0,
+                    100,
+                    "Of main bars in a beam line.",
+                    b -> b.practice().costs().size()),
             new BasisField(
                     "spacingStepMm",
                     Part.STIRRUPS,

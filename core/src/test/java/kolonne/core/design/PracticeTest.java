@@ -10,6 +10,7 @@ import java.util.Set;
 import kolonne.core.analysis.Analysis;
 import kolonne.core.analysis.FrameAnalysis;
 import kolonne.core.basis.Basis;
+import kolonne.core.basis.part.HandlingCost;
 import kolonne.core.basis.part.Practice;
 import kolonne.core.basis.part.Preference;
 import kolonne.core.beam.cage.BeamCage;
@@ -21,6 +22,7 @@ import kolonne.core.demo.DemoBuilding;
 import kolonne.core.demo.DemoOptions;
 import kolonne.core.finding.Finding;
 import kolonne.core.model.BuildingIndex;
+import kolonne.core.model.Role;
 import kolonne.core.section.PlacedBar;
 import org.junit.jupiter.api.Test;
 
@@ -148,7 +150,7 @@ class PracticeTest {
     void aTighterDistanceAddsBarsAndAWiderOneTakesThemAway() {
         List<Integer> counts = new ArrayList<>();
         for (double most : new double[] {200, 400}) {
-            BuildingDesign d = small(new Practice(1, most));
+            BuildingDesign d = small(new Practice(1, most, HandlingCost.STANDARD));
             counts.add(d.columns().stream()
                     .flatMap(c -> c.lifts().stream())
                     .mapToInt(l -> l.cage().count())
@@ -159,7 +161,7 @@ class PracticeTest {
 
     @Test
     void aSingleSizeIsKeptWhereOneIsAskedFor() {
-        BuildingDesign d = small(new Practice(0, 250));
+        BuildingDesign d = small(new Practice(0, 250, HandlingCost.STANDARD));
         for (BeamDesign b : d.beams()) {
             boolean one = sizes(b, BeamCage.Face.TOP).size() == 1
                     && sizes(b, BeamCage.Face.BOTTOM).size() == 1
@@ -177,6 +179,29 @@ class PracticeTest {
     private static double steel(BuildingDesign d) {
         return d.beams().stream()
                 .mapToDouble(b -> Quantities.of(b, d.basis()).steel())
+                .sum();
+    }
+
+    /** Where a piece costs much there are fewer and thicker bars; where a further size costs nothing there are more sizes. */
+    @Test
+    void whatABarCostsDecides() {
+        BuildingDesign usual = small(Practice.METRIC);
+        BuildingDesign dear = small(new Practice(1, 250, new HandlingCost(60, 3, 3, 4, 10)));
+        BuildingDesign free = small(new Practice(1, 250, new HandlingCost(0, 0, 0, 0, 0)));
+        assertTrue(mainBars(dear) < 0.9 * mainBars(usual), mainBars(dear) + " bars against " + mainBars(usual));
+        assertTrue(dear.quantities().steel() > usual.quantities().steel());
+        assertTrue(
+                free.steel(Role.BEAM).kg() <= usual.steel(Role.BEAM).kg() + 1,
+                free.steel(Role.BEAM) + " against " + usual.steel(Role.BEAM));
+        for (BuildingDesign d : List.of(dear, free)) {
+            assertEquals(usual.state().satisfied(), d.state().satisfied());
+        }
+    }
+
+    private static int mainBars(BuildingDesign d) {
+        return d.beams().stream()
+                .flatMap(b -> b.cage().groups().stream())
+                .mapToInt(BeamCage.Group::count)
                 .sum();
     }
 }

@@ -14,6 +14,7 @@ import kolonne.core.basis.part.BeamRules;
 import kolonne.core.basis.part.DeflectionLimits;
 import kolonne.core.basis.part.Ductility;
 import kolonne.core.basis.part.Frame;
+import kolonne.core.basis.part.HandlingCost;
 import kolonne.core.basis.part.Materials;
 import kolonne.core.basis.part.Practice;
 import kolonne.core.basis.part.Preference;
@@ -73,7 +74,12 @@ public final class BasisFile {
             Double sizeStepMm,
             Double roofDeflection,
             Integer sizesApart,
-            Double columnBarsApartMm) {}
+            Double columnBarsApartMm,
+            Double costPieceKg,
+            Double costLayerKg,
+            Double costAloneKg,
+            Double costOffMiddleKg,
+            Double costSizeKg) {}
 
     /** @param basis null if the text is not one */
     public record Read(Basis basis, List<Finding> findings) {}
@@ -118,7 +124,12 @@ public final class BasisFile {
                 a.step(),
                 b.deflection().roof(),
                 b.practice().sizesApart(),
-                b.practice().columnBarsApart());
+                b.practice().columnBarsApart(),
+                b.practice().costs().piece(),
+                b.practice().costs().layer(),
+                b.practice().costs().alone(),
+                b.practice().costs().offMiddle(),
+                b.practice().costs().size());
     }
 
     private static double round(double v) {
@@ -250,7 +261,18 @@ public final class BasisFile {
     private static Practice practice(BasisDto d) {
         return new Practice(
                 or(d.sizesApart(), Practice.NONE.sizesApart()),
-                or(d.columnBarsApartMm(), Practice.NONE.columnBarsApart()));
+                or(d.columnBarsApartMm(), Practice.NONE.columnBarsApart()),
+                costs(d));
+    }
+
+    private static HandlingCost costs(BasisDto d) {
+        HandlingCost usual = HandlingCost.STANDARD;
+        return new HandlingCost(
+                or(d.costPieceKg(), usual.piece()),
+                or(d.costLayerKg(), usual.layer()),
+                or(d.costAloneKg(), usual.alone()),
+                or(d.costOffMiddleKg(), usual.offMiddle()),
+                or(d.costSizeKg(), usual.size()));
     }
 
     private static <T> T or(T given, T usual) {

@@ -54,6 +54,7 @@ final class FlexureChoice {
 
     private final Optional<DuctileBars> ductile;
     private final List<Bar> sizes;
+    private final Handling handling;
     private boolean bottomYields;
     private final Bar smallest;
     private final double[] hogging;
@@ -104,6 +105,7 @@ final class FlexureChoice {
         this.context = context;
         this.basis = context.basis();
         this.code = basis.designCode();
+        this.handling = new Handling(basis.practice().costs());
         this.stirrup = stirrup;
         this.ductile = DuctileSpans.rules(line, context.basis()).map(r -> new DuctileBars(line, basis, r));
         this.smallest = basis.beamBarList().get(0);
@@ -269,7 +271,7 @@ final class FlexureChoice {
             if (c == null) {
                 return;
             }
-            double cost = total(c.bottom(), below) + total(c.top(), above) + Handling.SIZE * c.sizes();
+            double cost = total(c.bottom(), below) + total(c.top(), above) + handling.size() * c.sizes();
             if (satisfied(c.bottom()) && satisfied(c.top()) && cost < least) {
                 chosen = c;
                 least = cost;
@@ -398,7 +400,7 @@ final class FlexureChoice {
     private double cost(Choice c) {
         int layers = c.layers().stream().mapToInt(BarFit.Layer::number).max().orElse(1);
         if (practical()) {
-            return c.added() * weight(c.addedBar()) + Handling.of(c.layers());
+            return c.added() * weight(c.addedBar()) + handling.of(c.layers());
         }
         return c.added() * weight(c.addedBar())
                 + (basis.bars().preference() == Preference.FEWEST_LAYERS ? LAYER * (layers - 1) : 0);
@@ -406,7 +408,7 @@ final class FlexureChoice {
 
     private double weight(Bar b) {
         if (practical()) {
-            return b.area() + Handling.PIECE;
+            return b.area() + handling.piece();
         }
         return basis.bars().preference() == Preference.FEWEST_BARS ? 1 + 0.001 * b.area() : b.area();
     }

@@ -223,8 +223,8 @@ public final class ColumnDesigner {
         }
         Comparator<ColumnCage.LiftCage> byArea = Comparator.comparingDouble(ColumnCage.LiftCage::area);
         Comparator<ColumnCage.LiftCage> byCount = Comparator.comparingInt(ColumnCage.LiftCage::count);
-        Comparator<ColumnCage.LiftCage> byCost =
-                Comparator.comparingDouble(c -> c.area() + ColumnPractice.PIECE * c.count());
+        double piece = ColumnPractice.piece(basis);
+        Comparator<ColumnCage.LiftCage> byCost = Comparator.comparingDouble(c -> c.area() + piece * c.count());
         out.sort(
                 switch (basis.bars().preference()) {
                     case FEWEST_BARS -> byCount.thenComparing(byArea);

@@ -16,8 +16,8 @@ import kolonne.core.shape.Shape;
  * The last gives way first, then the distance, then the sizes.
  */
 final class ColumnPractice {
-    /** What handling a bar costs, as area of a bar of a storey's height [mm2]. */
-    static final double PIECE = 50;
+    /** Of a bar of a storey's height: area of a kilogram [mm2]. */
+    private static final double KG = 100.0 / 3;
 
     private final Shape shape;
     private final Basis basis;
@@ -27,6 +27,11 @@ final class ColumnPractice {
         this.shape = shape;
         this.basis = basis;
         this.allowed = basis.columnBarList();
+    }
+
+    /** What handling a bar costs, as area [mm2]. */
+    static double piece(Basis basis) {
+        return basis.practice().costs().piece() * KG;
     }
 
     static ColumnPractice of(ColumnStack.Lift lift, Basis basis) {

@@ -1,0 +1,14 @@
+package kolonne.core.basis.part;
+
+/**
+ * What bars cost on a site beside their mass, as kilograms of steel; the practical preference takes the cheapest cage.
+ *
+ * @param piece     every bar: cutting, carrying, tying
+ * @param layer     a further layer of a face
+ * @param alone     a bar that lies alone in its layer, but where it completes a row
+ * @param offMiddle bars that do not lie evenly about the middle of the web
+ * @param size      a further size of main bars in a beam line
+ */
+public record HandlingCost(double piece, double layer, double alone, double offMiddle, double size) {
+    public static final HandlingCost STANDARD = new HandlingCost(1.5, 3, 3, 4, 10);
+}

@@ -102,7 +102,8 @@ public final class ScheduleGroups {
             }
         });
         Map<String, Integer> letters = new HashMap<>();
-        List<Group<D>> out = new ArrayList<>();
+        // groups of a type follow one another
+        Map<Object, List<Group<D>>> together = new LinkedHashMap<>();
         alike.forEach((key, members) -> {
             List<String> ids = members.stream().map(id).toList();
             boolean type = key instanceof Like;
@@ -111,15 +112,17 @@ public final class ScheduleGroups {
                 int n = letters.merge(l.type, 1, Integer::sum);
                 mark = l.type + (variants.get(l.type) > 1 ? letter(n) : "");
             }
-            out.add(new Group<>(
-                    mark,
-                    type,
-                    type ? facts.storeyWords(ids, " to ") : storey.apply(members.get(0)),
-                    ids.stream().map(facts::mark).toList(),
-                    members,
-                    barsOf.get(key)));
+            Object of = key instanceof Like l ? l.type : key;
+            together.computeIfAbsent(List.of(type, of), k -> new ArrayList<>())
+                    .add(new Group<>(
+                            mark,
+                            type,
+                            type ? facts.storeyWords(ids, " to ") : storey.apply(members.get(0)),
+                            ids.stream().map(facts::mark).toList(),
+                            members,
+                            barsOf.get(key)));
         });
-        return out;
+        return together.values().stream().flatMap(List::stream).toList();
     }
 
     /** a, b, … z, aa, ab, … */

@@ -73,7 +73,7 @@ public final class ScheduleTables {
                         "stirrups",
                         "side bars",
                         ""),
-                List.of(7, 7, 5, 4, 12, 6, 11, 9, 11, 11, 22, 7, 4),
+                List.of(7, 8, 7, 5, 12, 6, 10, 9, 10, 11, 22, 7, 4),
                 List.of(-1, -1, 0, 0, -1, 2, -1, -1, -1, -1, -1, -1, -1),
                 rows);
     }
@@ -107,7 +107,7 @@ public final class ScheduleTables {
                         "ties",
                         "util.",
                         ""),
-                List.of(9, 6, 9, 12, 8, 16, 8, 22, 7, 6),
+                List.of(9, 7, 9, 12, 8, 16, 8, 22, 7, 6),
                 List.of(-1, 0, -1, -1, us ? 2 : 0, -1, 2, -1, 2, -1),
                 rows);
     }

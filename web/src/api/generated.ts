@@ -3684,6 +3684,7 @@ export interface components {
     Member: {
       mark: string
       role: string
+      type: string
       beam: components['schemas']['Beam'] | null
       column: components['schemas']['Column'] | null
       previous: string | null

@@ -64,6 +64,15 @@ export function MemberSheet({ id, units, state }: { id: string; units: Units; st
         <h1>
           <InlineText value={mark} label="Mark" onCommit={(to) => rename.mutate(to)} />
         </h1>
+        {m.type && (
+          <Link
+            className="pill"
+            title="It shares the cage of this type"
+            to={`/p/${id}/types?type=${encodeURIComponent(m.type)}${m.beam ? '' : '&role=column'}`}
+          >
+            {m.type}
+          </Link>
+        )}
         <span>{labels.length > 2 ? `${labels[0]} … ${labels[labels.length - 1]}` : labels.join(', ')}</span>
         <span className="soft">
           {m.beam

@@ -86,6 +86,7 @@ describe('the sheet', () => {
             role: 'beam',
             beam: { ...beam, mark },
             column: null,
+            type: 'TB3',
             previous: null,
             next: null,
             failingRank: 0,
@@ -98,6 +99,12 @@ describe('the sheet', () => {
     open('/p/p/sheet/L1-B09')
     await waitFor(() => expect(screen.getByTestId('where')).toHaveTextContent('/p/p/sheet/L1-B01'))
     expect(await screen.findByText('L1-B09 is L1-B01 now.')).toBeInTheDocument()
+  })
+
+  it('leads to the type whose cage the line shares', async () => {
+    open('/p/p/sheet/L1-B01')
+    const type = await screen.findByRole('link', { name: 'TB3' })
+    expect(type).toHaveAttribute('href', '/p/p/types?type=TB3')
   })
 
   it('renames the mark in place and goes on under the new one', async () => {

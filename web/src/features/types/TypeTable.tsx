@@ -68,7 +68,7 @@ export function TypeTable(p: Props) {
             const r = p.rows[it.index]!
             return (
               <div
-                key={r.mark}
+                key={r.id || r.mark}
                 id={`type-${it.index}`}
                 role="option"
                 aria-selected={p.chosen.has(r.mark)}

@@ -250,4 +250,17 @@ describe('the types', () => {
     fireEvent.keyDown(await list(), { key: 'l' })
     expect(await screen.findByText(/cannot share a cage. Choose members that are built alike/)).toBeInTheDocument()
   })
+
+  it('have no curve where there are no members of a role', async () => {
+    vi.spyOn(api, 'typeCurve').mockResolvedValue({
+      ...curve,
+      members: 0,
+      points: [{ types: 0, kg: 0, pieces: 0 }],
+      suggested: 0,
+      now: { types: 0, kg: 0, pieces: 0 },
+    })
+    open('/?role=column')
+    expect(await screen.findByText('There are no columns in this model.')).toBeInTheDocument()
+    expect(screen.queryByRole('slider')).toBeNull()
+  })
 })

@@ -97,7 +97,8 @@ export function TypesPage({ id, state }: { id: string; state?: State }) {
         </p>
         {curve.isError && <ErrorView error={curve.error} onRetry={() => void curve.refetch()} />}
         {curve.data && !c && <CurveMaking key={role} id={id} role={role} state={state} />}
-        {c && c.points.length > 0 && (
+        {c?.members === 0 && <p className="notice">There are no {role}s in this model.</p>}
+        {c && c.members > 0 && (
           <>
             <CurveChart
               curve={c}

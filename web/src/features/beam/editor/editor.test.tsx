@@ -152,6 +152,7 @@ describe('the sheet as an editor', () => {
       role: 'beam',
       beam,
       column: null,
+      type: '',
       previous: null,
       next: null,
       failingRank: 0,

@@ -113,7 +113,7 @@ class WholePathTest extends BrowserTest {
             double mass = 0;
             for (Row r : bars) {
                 if (r.getRowNum() > 0) {
-                    mass += r.getCell(10).getNumericCellValue();
+                    mass += r.getCell(12).getNumericCellValue();
                 }
             }
             Sheet totals = book.getSheet("Steel by size");

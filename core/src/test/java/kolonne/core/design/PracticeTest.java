@@ -15,6 +15,7 @@ import kolonne.core.basis.part.Practice;
 import kolonne.core.basis.part.Preference;
 import kolonne.core.beam.cage.BeamCage;
 import kolonne.core.beam.check.BeamDesign;
+import kolonne.core.beam.choice.BeamDesigner;
 import kolonne.core.code.Bar;
 import kolonne.core.column.cage.RectangleBars;
 import kolonne.core.column.check.ColumnDesign;
@@ -196,6 +197,22 @@ class PracticeTest {
         for (BuildingDesign d : List.of(dear, free)) {
             assertEquals(usual.state().satisfied(), d.state().satisfied());
         }
+    }
+
+    /** Also those of the perimeter, where some sizes find no room for their hooks and may not run through. */
+    @Test
+    void everyPreferenceDesignsEveryLine() {
+        int satisfied = 0;
+        for (int i = 0; i < PRACTICAL.beams().size(); i += 7) {
+            BeamDesign b = PRACTICAL.beams().get(i);
+            for (Preference p : Preference.values()) {
+                BeamDesign d =
+                        BeamDesigner.design(b.line(), PRACTICAL.beamContext().with(BASIS.with(p)));
+                assertEquals(b.line().spans().size(), d.line().spans().size());
+                satisfied += d.satisfied() ? 1 : 0;
+            }
+        }
+        assertTrue(satisfied > 150, satisfied + " designs are satisfied");
     }
 
     private static int mainBars(BuildingDesign d) {

@@ -11,6 +11,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.concurrent.CancellationException;
+import kolonne.core.Sweep;
 import kolonne.core.analysis.FrameAnalysis;
 import kolonne.core.basis.Basis;
 import kolonne.core.beam.cage.BeamCage;
@@ -61,9 +62,9 @@ class CurveTest {
     }
 
     @ParameterizedTest
-    @CsvSource({"1, aci-318m-19", "2, aci-318m-19", "3, en-1992-1-1"})
+    @CsvSource({"1, aci-318m-19", "3, en-1992-1-1"})
     void everyPointIsAPartitionAndFewerTypesNeverTakeLess(int seed, String code) {
-        BuildingDesign d = design(new DemoOptions(seed, 3, 3, 2, seed != 2), code);
+        BuildingDesign d = design(new DemoOptions(seed, 2, 3, 2, seed == 1), code);
         for (Curve c : List.of(beams(d), columns(d))) {
             int members = c.role() == Role.BEAM ? d.beams().size() : d.columns().size();
             assertEquals(members, c.members());
@@ -90,9 +91,9 @@ class CurveTest {
     }
 
     @ParameterizedTest
-    @CsvSource({"4, aci-318m-19", "5, aci-318-19", "6, en-1992-1-1"})
+    @CsvSource({"4, aci-318-19", "6, en-1992-1-1"})
     void theSteelOfTheCurveIsThatOfABuildingDesignedWithItsTypes(int seed, String code) {
-        BuildingDesign d = design(new DemoOptions(seed, 3, 4, 2, seed == 4), code);
+        BuildingDesign d = design(new DemoOptions(seed, 2, 3, 2, seed == 4), code);
         Curve b = beams(d);
         Curve c = columns(d);
         int last = b.points().get(b.points().size() - 1).types();
@@ -171,7 +172,7 @@ class CurveTest {
     void smallFamiliesComeNearTheBestOfAllPartitions() {
         int compared = 0;
         double worst = 0;
-        for (int seed = 11; seed <= 14; seed++) {
+        for (int seed = 11; seed <= 10 + Sweep.of(2, 12); seed++) {
             BuildingDesign d = design(new DemoOptions(seed, 2, 3, 2, false), "aci-318m-19");
             Map<Object, List<BeamDesign>> families = new HashMap<>();
             for (BeamDesign b : d.beams()) {
@@ -190,7 +191,7 @@ class CurveTest {
         }
         System.out.printf(
                 "%d families compared with their best partitions: at most %.2f %% above%n", compared, 100 * worst);
-        assertTrue(compared >= 8, compared + " families");
+        assertTrue(compared >= 6, compared + " families");
         assertTrue(worst < 0.02, "greedy merging takes " + 100 * worst + " % more than the best partition");
     }
 

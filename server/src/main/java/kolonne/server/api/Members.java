@@ -183,10 +183,11 @@ final class Members {
             double fyMpa,
             int governingLift) {}
 
-    /** @param member of role beam or column; the other is null */
+    /** @param role beam or column; the other of the two is null; @param type mark of the type whose cage it has, empty where it has its own */
     record MemberDto(
             String mark,
             String role,
+            String type,
             @MayBeNull BeamDto beam,
             @MayBeNull ColumnDto column,
             @MayBeNull String previous,

@@ -389,6 +389,11 @@ final class ResultRoutes {
                 .filter(r -> !r.satisfied())
                 .map(ResultRow::mark)
                 .toList();
+        String type = p.rows().stream()
+                .filter(r -> r.mark().equals(mark))
+                .map(ResultRow::type)
+                .findFirst()
+                .orElse("");
         int rank = failing.indexOf(mark);
         String previous = rank > 0 ? failing.get(rank - 1) : null;
         String next = rank + 1 < failing.size() ? failing.get(rank + 1) : null;
@@ -402,6 +407,7 @@ final class ResultRoutes {
                         ? new Members.MemberDto(
                                 mark,
                                 "beam",
+                                type,
                                 Members.beam(p.design(), b),
                                 null,
                                 previous,
@@ -411,6 +417,7 @@ final class ResultRoutes {
                         : new Members.MemberDto(
                                 mark,
                                 "column",
+                                type,
                                 null,
                                 Members.column(p.design(), column(p.design(), mark)),
                                 previous,

@@ -157,6 +157,13 @@ public final class Changes {
                 throw new Jobs.Refused(List.of(Finding.fails(
                         "mark", "mark " + mark, why, "Give it a mark that no other line or column has.")));
             });
+            if (history(w, commands(w)).types().byMark(other).isPresent()) {
+                throw new Jobs.Refused(List.of(Finding.fails(
+                        "mark",
+                        "mark " + mark,
+                        other + " is the mark of a type.",
+                        "Give it a mark that no type has.")));
+            }
             String summary = mark + " is " + other + " now";
             Effects e = new Effects(
                     List.of(new Marked(m.id(), m.role(), other, m.members())), Set.of(), Map.of(), List.of());

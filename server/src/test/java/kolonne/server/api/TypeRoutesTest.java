@@ -138,6 +138,15 @@ class TypeRoutesTest {
             assertEquals(all.size() - 1, shared().size());
         }
         String now = shared().get(0).get("id").asText();
+        String taken = shared().get(0).get("mark").asText();
+        JsonNode sheet = s.get("/members/" + mate);
+        assertFalse(sheet.get("type").asText().isEmpty());
+        assertTrue(s.change(422, s.version(), "PUT", "/members/" + mate + "/mark", "{\"mark\":\"" + taken + "\"}")
+                .get("findings")
+                .get(0)
+                .get("what")
+                .asText()
+                .contains("is the mark of a type"));
         s.change("PUT", "/types", "{\"action\":\"rename\",\"type\":\"" + now + "\",\"mark\":\"Zaal 1\"}");
         assertEquals("Zaal 1", shared().get(0).get("mark").asText());
         s.change("PUT", "/types", "{\"action\":\"pattern\",\"role\":\"beam\",\"mark\":\"{storey}-{role}{n}\"}");

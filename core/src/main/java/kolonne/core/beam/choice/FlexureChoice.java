@@ -286,9 +286,9 @@ final class FlexureChoice {
         for (Bar bar : sizes) {
             Choice[] bottom = face(BeamCage.Face.BOTTOM, below, List.of(bar), true);
             underTop = bottom;
-            Choice[] top = face(BeamCage.Face.TOP, above, List.of(bar), true);
-            double cost = total(bottom, below) + total(top, above);
-            if (satisfied(bottom) && satisfied(top) && cost < least) {
+            Choice[] top = bottom == null ? null : face(BeamCage.Face.TOP, above, List.of(bar), true);
+            double cost = top == null ? least : total(bottom, below) + total(top, above);
+            if (cost < least && satisfied(bottom) && satisfied(top)) {
                 best = new Choice[][] {bottom, top};
                 least = cost;
             }

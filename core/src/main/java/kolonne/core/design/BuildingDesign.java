@@ -95,13 +95,13 @@ public record BuildingDesign(
     public BuildingDesign with(Decisions now, Set<String> lines) {
         Set<String> again = new HashSet<>(lines);
         List<MemberType> changed = now.types().all().values().stream()
-                .filter(t -> !t.equals(types.all().get(t.id()))
+                .filter(t -> !t.sharesAs(types.all().get(t.id()))
                         || now.types().tolerance() != types.tolerance()
                         || t.members().stream().anyMatch(lines::contains))
                 .toList();
         changed.forEach(t -> again.addAll(t.members()));
         types.all().values().stream()
-                .filter(t -> !t.equals(now.types().all().get(t.id())))
+                .filter(t -> !t.sharesAs(now.types().all().get(t.id())))
                 .forEach(t -> again.addAll(t.members()));
         BeamContext context = beamContext.with(now.hand());
         List<BeamDesign> b = beams.parallelStream()
@@ -148,7 +148,7 @@ public record BuildingDesign(
                 columnContext,
                 quantities,
                 now,
-                now.all().keySet().stream().map(byId::get).toList());
+                now.all().values().stream().map(t -> byId.get(t.id()).as(t)).toList());
     }
 
     /** The same with the quantities of all members. */

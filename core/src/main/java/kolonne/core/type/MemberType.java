@@ -16,6 +16,11 @@ public record MemberType(String id, Role role, String mark, List<String> members
         members = List.copyOf(members);
     }
 
+    /** Whether the same members share, whatever it is called. */
+    public boolean sharesAs(MemberType o) {
+        return o != null && role == o.role && members.equals(o.members);
+    }
+
     MemberType with(List<String> other) {
         return new MemberType(id, role, mark, other, locked);
     }

@@ -18,6 +18,11 @@ public record TypeDesign(
         left = List.copyOf(left);
     }
 
+    /** The same under what the type is called now. */
+    public TypeDesign as(MemberType now) {
+        return new TypeDesign(now, members, left, sound, steel, alone);
+    }
+
     /** Why a member has a cage of its own. */
     public enum Why {
         GONE("it is no longer in the model"),

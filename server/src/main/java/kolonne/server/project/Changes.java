@@ -291,8 +291,8 @@ public final class Changes {
         Map<String, MemberType> was = before.types().all();
         Map<String, MemberType> now = after.types().all();
         boolean all = before.types().tolerance() != after.types().tolerance();
-        was.values().stream().filter(t -> all || !t.equals(now.get(t.id()))).forEach(t -> out.addAll(t.members()));
-        now.values().stream().filter(t -> all || !t.equals(was.get(t.id()))).forEach(t -> out.addAll(t.members()));
+        was.values().stream().filter(t -> all || !t.sharesAs(now.get(t.id()))).forEach(t -> out.addAll(t.members()));
+        now.values().stream().filter(t -> all || !t.sharesAs(was.get(t.id()))).forEach(t -> out.addAll(t.members()));
         return out;
     }
 

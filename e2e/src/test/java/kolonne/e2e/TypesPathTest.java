@@ -120,6 +120,7 @@ class TypesPathTest extends BrowserTest {
         assertThat(row("Pair")).isVisible();
         row("Pair").click();
         Locator group = page.getByRole(AriaRole.GROUP, new Page.GetByRoleOptions().setName("Members of the type"));
+        assertThat(group.getByRole(AriaRole.BUTTON)).hasCount(2);
         List<String> members = group.getByRole(AriaRole.BUTTON).all().stream()
                 .map(m -> m.getAttribute("aria-label"))
                 .toList();
@@ -138,6 +139,8 @@ class TypesPathTest extends BrowserTest {
         page.getByLabel("Pattern").fill("V{n}");
         assertThat(page.locator(".pattern-marks")).containsText("V1");
         stored(() -> button("^Name \\d+ types").click());
+        // a dialog that closes gives the focus back to what opened it
+        assertThat(page.locator(".ant-modal")).isHidden();
         // what was chosen is merged: the keys begin at the first row, wherever the list was scrolled to
         list().focus();
         page.keyboard().press("ArrowDown");

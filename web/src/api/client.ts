@@ -58,6 +58,7 @@ export type ReliefOfAll = Schemas['ReliefOfAll']
 export type SectionsTried = Schemas['Sections']
 export type Parameter = Schemas['Parameter']
 export type BasisField = Schemas['Field']
+export type Revision = Schemas['Revision']
 export type StiffnessEdit = Schemas['StiffnessEdit']
 export type EditedLoad = Schemas['EditedLoad']
 export type PutSectionEdit = Schemas['PutSectionEdit']
@@ -210,6 +211,14 @@ export const api = {
     request<TypesAt>(`${p(id)}/types/curve/${role}/${types}`, { signal }),
   typePattern: (id: string, role: string, pattern: string, signal?: AbortSignal) =>
     request<TypePattern>(`${p(id)}/types/pattern/${role}?${query({ pattern })}`, { signal }),
+  revise: (id: string, file: File) =>
+    request<Job>(`${p(id)}/revisions?${query({ fileName: file.name })}`, upload(file)),
+  revision: (id: string, revision: string, keepOwn: boolean, signal?: AbortSignal) =>
+    request<Revision>(`${p(id)}/revisions/${encodeURIComponent(revision)}?${query({ own: keepOwn ? 'yes' : 'no' })}`, {
+      signal,
+    }),
+  adopt: (id: string, revision: string, version: number, keepOwn: boolean) =>
+    request<Project>(`${p(id)}/revisions/${encodeURIComponent(revision)}`, json('POST', { keepOwn }, version)),
   reliefOfAll: (id: string) => request<ReliefOfAll>(`${p(id)}/torsion-relief`, { method: 'POST' }),
   torsionRelief: (id: string, mark: string, signal?: AbortSignal) =>
     request<Relief>(`${p(id)}/members/${encodeURIComponent(mark)}/torsion-relief`, { method: 'POST', signal }),

@@ -1460,6 +1460,145 @@ export interface paths {
     patch?: never
     trace?: never
   }
+  '/api/projects/{id}/revisions': {
+    parameters: {
+      query?: never
+      header?: never
+      path?: never
+      cookie?: never
+    }
+    get?: never
+    put?: never
+    /** Reads a newer model of the building (the body); the job's result is its name for the routes below */
+    post: {
+      parameters: {
+        query?: {
+          fileName?: string
+        }
+        header?: never
+        path: {
+          id: string
+        }
+        cookie?: never
+      }
+      requestBody: {
+        content: {
+          'application/octet-stream': string
+        }
+      }
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown
+          }
+          content: {
+            'application/json': components['schemas']['Job']
+          }
+        }
+        /** @description What, where and how to mend */
+        default: {
+          headers: {
+            [name: string]: unknown
+          }
+          content: {
+            'application/problem+json': components['schemas']['Problem']
+          }
+        }
+      }
+    }
+    delete?: never
+    options?: never
+    head?: never
+    patch?: never
+    trace?: never
+  }
+  '/api/projects/{id}/revisions/{revision}': {
+    parameters: {
+      query?: never
+      header?: never
+      path?: never
+      cookie?: never
+    }
+    /** What adopting a newer model would change; nothing is stored */
+    get: {
+      parameters: {
+        query?: {
+          own?: string
+        }
+        header?: never
+        path: {
+          id: string
+          revision: string
+        }
+        cookie?: never
+      }
+      requestBody?: never
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown
+          }
+          content: {
+            'application/json': components['schemas']['Revision']
+          }
+        }
+        /** @description What, where and how to mend */
+        default: {
+          headers: {
+            [name: string]: unknown
+          }
+          content: {
+            'application/problem+json': components['schemas']['Problem']
+          }
+        }
+      }
+    }
+    put?: never
+    /** Adopts a newer model in one step (If-Match: version) */
+    post: {
+      parameters: {
+        query?: never
+        header?: never
+        path: {
+          id: string
+          revision: string
+        }
+        cookie?: never
+      }
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['Adopt']
+        }
+      }
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown
+          }
+          content: {
+            'application/json': components['schemas']['Project']
+          }
+        }
+        /** @description What, where and how to mend */
+        default: {
+          headers: {
+            [name: string]: unknown
+          }
+          content: {
+            'application/problem+json': components['schemas']['Problem']
+          }
+        }
+      }
+    }
+    delete?: never
+    options?: never
+    head?: never
+    patch?: never
+    trace?: never
+  }
   '/api/projects/{id}/elements': {
     parameters: {
       query?: never
@@ -3107,6 +3246,9 @@ export interface paths {
 export type webhooks = Record<string, never>
 export interface components {
   schemas: {
+    Adopt: {
+      keepOwn: boolean
+    }
     Alike: {
       mark: string
       storey: string
@@ -3244,6 +3386,11 @@ export interface components {
     Calculation: {
       heading: string
       steps: components['schemas']['Step'][]
+    }
+    CaseTotal: {
+      loadCase: string
+      wasKn: number[] | null
+      nowKn: number[] | null
     }
     Catalogue: {
       code: string
@@ -3392,6 +3539,15 @@ export interface components {
       unit: string
       most: number
       members: components['schemas']['MemberDiagram'][]
+    }
+    Difference: {
+      kind: string
+      title: string
+      what: string
+      was: string
+      now: string
+      count: number
+      parts: string[]
     }
     Doubt: {
       quantity: string
@@ -3768,6 +3924,13 @@ export interface components {
       firstMended: components['schemas']['Turned'][]
       firstBroken: components['schemas']['Turned'][]
     }
+    OwnChange: {
+      fate: string
+      what: string
+      reason: string
+      count: number
+      members: string[]
+    }
     Parameter: {
       key: string
       words: string
@@ -3944,6 +4107,16 @@ export interface components {
         [key: string]: number
       }
       rungs: components['schemas']['Rung'][]
+    }
+    Revision: {
+      version: number
+      fileName: string
+      members: number
+      found: number
+      differences: components['schemas']['Difference'][]
+      totals: components['schemas']['CaseTotal'][]
+      own: components['schemas']['OwnChange'][]
+      effects: string[]
     }
     RoleFactors: {
       role: string

@@ -13,6 +13,7 @@ const ForceImport = lazy(() => import('./forces/ForceImport').then((m) => ({ def
 
 const KINDS: Record<string, string> = {
   model: 'model',
+  revision: 'newer model',
   basis: 'basis',
   cage: 'cage',
   mark: 'mark',

@@ -8,11 +8,13 @@ import { Loading } from '../../ui/Loading'
 import { AnalysisPart } from './AnalysisPart'
 import { ChangesPart } from './ChangesPart'
 import { ReadPart } from './ReadPart'
+import { RevisionPart } from './revision/RevisionPart'
 
 const PARTS = [
   { value: 'read', label: 'What was read' },
   { value: 'analysis', label: 'Analysis' },
   { value: 'changes', label: 'History and forces' },
+  { value: 'revision', label: 'Newer model' },
 ]
 
 /** The model: what was read, how it is analysed and balances, and how it was changed. */
@@ -43,7 +45,8 @@ export function ModelPage({ id, state }: { id: string; state?: State }) {
       />
       {part === 'analysis' && <AnalysisPart id={id} state={state} model={m} units={units} />}
       {part === 'changes' && <ChangesPart id={id} state={state} model={m} />}
-      {part !== 'analysis' && part !== 'changes' && <ReadPart model={m} />}
+      {part === 'revision' && <RevisionPart id={id} state={state} model={m} />}
+      {!['analysis', 'changes', 'revision'].includes(part) && <ReadPart model={m} />}
     </div>
   )
 }

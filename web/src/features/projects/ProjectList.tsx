@@ -7,7 +7,7 @@ import type { Mode } from '../../app/theme'
 import { TitleLine } from '../../app/TitleLine'
 import { ErrorView } from '../../ui/ErrorView'
 import { Loading } from '../../ui/Loading'
-import { ImportProgress } from './ImportProgress'
+import { ImportProgress } from '../../ui/ImportProgress'
 
 /** All projects; a model file dropped here becomes a new one. */
 export function ProjectList({ mode, onMode }: { mode: Mode; onMode: () => void }) {

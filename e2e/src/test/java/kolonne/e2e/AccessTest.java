@@ -72,6 +72,9 @@ class AccessTest extends BrowserTest {
         page.getByText("History and forces").click();
         assertThat(page.getByText("Import forces solved elsewhere")).isVisible();
         look("history");
+        page.getByText("Newer model", new Page.GetByTextOptions().setExact(true)).click();
+        assertThat(page.getByText("Drop the newer model here")).isVisible();
+        look("newer model");
         at(p + "/basis", ".basis");
         at(p + "/results?sel=L3-B24", "section[aria-label=Worklist] [role=option]");
         page.keyboard().press("e");

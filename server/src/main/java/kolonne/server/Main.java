@@ -2,6 +2,7 @@ package kolonne.server;
 
 import kolonne.server.command.AnalyseCommand;
 import kolonne.server.command.CheckCommand;
+import kolonne.server.command.CompareCommand;
 import kolonne.server.command.ConvertCommand;
 import kolonne.server.command.DemoCommand;
 import kolonne.server.command.DesignCommand;
@@ -21,6 +22,7 @@ import picocli.CommandLine;
             DesignCommand.class,
             AnalyseCommand.class,
             CheckCommand.class,
+            CompareCommand.class,
             SectionCommand.class,
             ConvertCommand.class,
             DemoCommand.class,

@@ -5,6 +5,7 @@ import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.function.UnaryOperator;
 import java.util.stream.IntStream;
 import kolonne.core.analysis.Analysis;
 import kolonne.core.demand.Demands;
@@ -24,16 +25,39 @@ public final class AnalysisComparison {
         public double by(int component) {
             return (after == null ? 0 : after[component]) - (before == null ? 0 : before[component]);
         }
+
+        /** Whether a component changed by more than a part of the largest of its kind, force or moment, that the member had. */
+        public boolean changed(double part) {
+            if (before == null || after == null) {
+                return true;
+            }
+            double[] largest = new double[2];
+            for (int i = 0; i < before.length; i++) {
+                int kind = i >= Analysis.T ? 1 : 0;
+                largest[kind] = Math.max(largest[kind], before[i]);
+            }
+            for (int i = 0; i < before.length; i++) {
+                if (Math.abs(by(i)) > part * largest[i >= Analysis.T ? 1 : 0]) {
+                    return true;
+                }
+            }
+            return false;
+        }
     }
 
     private AnalysisComparison() {}
 
     /** Changes of all members, the largest change of {@code component} first; members without any change come last. */
     public static List<Change> of(Analysis before, Analysis after, int component) {
+        return of(before, after, component, UnaryOperator.identity());
+    }
+
+    /** The same of models in which members have other ids. @param now id after the change of a member that had one before */
+    public static List<Change> of(Analysis before, Analysis after, int component, UnaryOperator<String> now) {
         Map<String, double[]> old = new HashMap<>();
         double[][] b = peaks(before);
         for (int m = 0; m < b.length; m++) {
-            old.put(before.index().building().members().get(m).id(), b[m]);
+            old.put(now.apply(before.index().building().members().get(m).id()), b[m]);
         }
         double[][] a = peaks(after);
         List<Change> out = new ArrayList<>();
@@ -42,8 +66,9 @@ public final class AnalysisComparison {
             out.add(new Change(member.id(), old.remove(member.id()), a[m]));
         }
         for (Member m : before.index().building().members()) {
-            if (old.containsKey(m.id())) {
-                out.add(new Change(m.id(), old.get(m.id()), null));
+            double[] gone = old.get(now.apply(m.id()));
+            if (gone != null) {
+                out.add(new Change(m.id(), gone, null));
             }
         }
         out.sort(Comparator.comparingDouble((Change c) -> -Math.abs(c.by(component))));

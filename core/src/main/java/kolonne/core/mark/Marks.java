@@ -109,6 +109,22 @@ public record Marks(Map<String, Marked> all, Set<String> ids, Set<String> marks)
                 .map(m -> m.mark() + " is the mark of another " + (m.role() == Role.BEAM ? "beam line." : "column."));
     }
 
+    /** The same lines in a model that has other members. @param into the newer members that each older one is in; one that is not among them is gone */
+    public Marks of(Map<String, List<String>> into) {
+        Map<String, Marked> out = new LinkedHashMap<>();
+        all.forEach((id, m) -> out.put(
+                id,
+                new Marked(
+                        id,
+                        m.role(),
+                        m.mark(),
+                        m.members().stream()
+                                .flatMap(q -> into.getOrDefault(q, List.of()).stream())
+                                .distinct()
+                                .toList())));
+        return new Marks(out, ids, marks);
+    }
+
     /** The identity and mark of every chain of a model. */
     public Followed follow(List<Chain> chains) {
         List<Marked> before = List.copyOf(all.values());

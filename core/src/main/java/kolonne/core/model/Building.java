@@ -54,6 +54,31 @@ public record Building(
         return !stationForces.isEmpty();
     }
 
+    /** The same values, shown in other units. */
+    public Building withUnitSystem(String shown) {
+        return new Building(
+                name,
+                shown,
+                options,
+                storeys,
+                gridLines,
+                joints,
+                materials,
+                sections,
+                members,
+                supports,
+                springs,
+                diaphragms,
+                panels,
+                loadCases,
+                memberLoads,
+                areaLoads,
+                jointLoads,
+                settlements,
+                combinations,
+                stationForces);
+    }
+
     public Building withOptions(AnalysisOptions o) {
         return new Building(
                 name,

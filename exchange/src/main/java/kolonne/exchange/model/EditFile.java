@@ -5,7 +5,6 @@ import com.fasterxml.jackson.databind.json.JsonMapper;
 import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.io.IOException;
-import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -15,7 +14,6 @@ import kolonne.core.finding.Severity;
 import kolonne.core.model.Building;
 import kolonne.core.model.Member;
 import kolonne.core.model.ModelEdit;
-import kolonne.core.model.StationForces;
 import kolonne.exchange.json.StrictJson;
 
 /**
@@ -190,14 +188,5 @@ public final class EditFile {
             out.put((String) parts[i], list);
         }
         return out;
-    }
-
-    /** The edit that takes forces solved elsewhere, in the units of a building. */
-    public static byte[] forces(Building b, List<StationForces> forces) {
-        ObjectNode edit = JSON.createObjectNode().put("kind", "forces");
-        edit.set("rows", JSON.valueToTree(new ModelWriter(b.withStationForces(forces)).rowsOf("stationForces")));
-        ObjectNode root = JSON.createObjectNode();
-        root.putArray("edits").add(edit);
-        return root.toString().getBytes(StandardCharsets.UTF_8);
     }
 }

@@ -9,12 +9,16 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.stream.Stream;
+import kolonne.core.model.AnalysisOptions;
 import kolonne.core.model.Building;
+import kolonne.core.model.Combination;
 import kolonne.core.model.Direction;
 import kolonne.core.model.MemberLoad;
 import kolonne.core.model.ModelEdit;
 import kolonne.core.model.Release;
+import kolonne.core.model.Section;
 import kolonne.core.model.StationForces;
+import kolonne.core.model.StiffnessFactors;
 import kolonne.core.shape.Shape;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -126,7 +130,7 @@ class EditFileTest {
             List<StationForces> forces = List.of(
                     new StationForces("M", "P", 0, -1e5, 10, 2e4, 3e6, -4e7, 5e6),
                     new StationForces("M", "P", b.joints().get(1).x(), 0, 0, -2e4, 0, 4e7, 0));
-            EditFile.Read r = EditFile.read(EditFile.forces(b, forces), b);
+            EditFile.Read r = EditFile.read(EditWriter.bytes(List.of(new ModelEdit.UseForces(forces)), b), b);
             assertTrue(r.sound(), r.findings().toString());
             List<StationForces> back = assertInstanceOf(
                             ModelEdit.UseForces.class, r.edits().get(0))
@@ -179,5 +183,57 @@ class EditFileTest {
         for (String s : List.of("{\"edits\":[5]}", "{\"edits\":[null]}", "{\"edits\":[\"x\"]}")) {
             assertFalse(EditFile.read(s.getBytes(StandardCharsets.UTF_8), b).sound(), s);
         }
+    }
+
+    /** What an edit does is the same after it was written and read, in both units. */
+    @Test
+    void editsOfEveryKindGoThereAndBack() {
+        for (String units : List.of("SI", "US")) {
+            Building b = building(units);
+            List<ModelEdit> edits = List.of(
+                    new ModelEdit.PutSection(new Section("T", new Shape.Tee(300, 700, 1200, 150))),
+                    new ModelEdit.SetSection(List.of("M"), "T"),
+                    new ModelEdit.SetMaterial(List.of("M"), b.materials().get(0).id()),
+                    new ModelEdit.SetStiffness(List.of("M"), new StiffnessFactors(1, 0.5, 1, 0.35, 0.25, 0.1)),
+                    new ModelEdit.SetReleases(List.of("M"), Release.PIN, Release.NONE),
+                    new ModelEdit.SetMemberLoads(
+                            "M",
+                            "P",
+                            List.of(
+                                    new MemberLoad(
+                                            "P", "M", MemberLoad.Kind.DISTRIBUTED, Direction.LOCAL_Z, 100, 900, -5, -7),
+                                    new MemberLoad(
+                                            "P", "M", MemberLoad.Kind.POINT, Direction.GLOBAL_X, 400, 400, 1e4, 0))),
+                    new ModelEdit.SetOptions(new AnalysisOptions(
+                            true,
+                            StiffnessFactors.GROSS,
+                            new StiffnessFactors(1, 0.7, 0.7, 0.2),
+                            0.5,
+                            List.of(new Combination.Term("P", 1.2)),
+                            false)));
+            EditFile.Read r = EditFile.read(EditWriter.bytes(edits, b), b);
+            assertTrue(r.sound(), r.findings().toString());
+            assertEquals(edits.size(), r.edits().size());
+            Building one = ModelEdit.apply(b, edits);
+            Building two = ModelEdit.apply(b, r.edits());
+            assertEquals(one.members(), two.members());
+            assertEquals(one.options(), two.options());
+            for (int i = 0; i < 2; i++) {
+                MemberLoad x = one.memberLoads().get(one.memberLoads().size() - 1 - i);
+                MemberLoad y = two.memberLoads().get(two.memberLoads().size() - 1 - i);
+                assertEquals(x.direction(), y.direction());
+                assertEquals(x.kind(), y.kind());
+                assertEquals(x.w1(), y.w1(), 1e-9 * Math.abs(x.w1()));
+                assertEquals(x.from(), y.from(), 1e-6);
+            }
+        }
+    }
+
+    @Test
+    void theStandardAnalysisAndTheFactorsOfTheRoleAreWrittenAsWell() {
+        Building b = building("SI");
+        List<ModelEdit> edits = List.of(
+                new ModelEdit.SetOptions(AnalysisOptions.STANDARD), new ModelEdit.SetStiffness(List.of("M"), null));
+        assertEquals(edits, EditFile.read(EditWriter.bytes(edits, b), b).edits());
     }
 }

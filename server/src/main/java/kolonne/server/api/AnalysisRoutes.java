@@ -6,6 +6,7 @@ import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.function.UnaryOperator;
 import java.util.stream.IntStream;
 import kolonne.core.analysis.Analysis;
 import kolonne.core.analysis.Deflection;
@@ -14,6 +15,7 @@ import kolonne.core.compare.AnalysisComparison;
 import kolonne.core.model.Building;
 import kolonne.core.model.Joint;
 import kolonne.core.model.LoadCase;
+import kolonne.core.revision.MemberMatching;
 import kolonne.server.project.Projects;
 import kolonne.server.project.Workspace;
 
@@ -400,7 +402,7 @@ final class AnalysisRoutes {
                             .lifts()
                             .forEach(l -> marks.put(l.member(), d.stack().mark())));
         }
-        List<ChangeDto> changes = AnalysisComparison.of(before, after, component).stream()
+        List<ChangeDto> changes = AnalysisComparison.of(before, after, component, renamed(before, after)).stream()
                 .map(k -> new ChangeDto(
                         k.member(),
                         marks.getOrDefault(k.member(), ""),
@@ -415,5 +417,15 @@ final class AnalysisRoutes {
                 unitName(after, component >= Analysis.T),
                 changes.isEmpty() ? 0 : Math.abs(changes.get(0).by()),
                 changes));
+    }
+
+    /** Newer ids of members that a newer model calls otherwise. */
+    private static UnaryOperator<String> renamed(Analysis before, Analysis after) {
+        if (before.index().building().members().equals(after.index().building().members())) {
+            return UnaryOperator.identity();
+        }
+        Map<String, String> pairs =
+                MemberMatching.of(before.index(), after.index()).pairs();
+        return id -> pairs.getOrDefault(id, id);
     }
 }

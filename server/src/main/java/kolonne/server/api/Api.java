@@ -51,6 +51,7 @@ public final class Api {
         routes.addAll(new ResultRoutes(projects).routes());
         routes.addAll(new AnalysisRoutes(projects).routes());
         routes.addAll(new EditRoutes(projects).routes());
+        routes.addAll(new RevisionRoutes(projects).routes());
         routes.addAll(new ManyRoutes(projects).routes());
         routes.addAll(new ForceRoutes(projects).routes());
         routes.addAll(new SketchRoutes(projects).routes());

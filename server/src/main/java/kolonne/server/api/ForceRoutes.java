@@ -16,12 +16,13 @@ import kolonne.core.analysis.AnalysisFailed;
 import kolonne.core.compare.ForceTotals;
 import kolonne.core.finding.Finding;
 import kolonne.core.model.Building;
+import kolonne.core.model.ModelEdit;
 import kolonne.exchange.forces.ForceMapping;
 import kolonne.exchange.forces.ForceProposal;
 import kolonne.exchange.forces.ForceRows;
 import kolonne.exchange.forces.ForceTable;
-import kolonne.exchange.model.EditFile;
-import kolonne.server.project.ForceUploads;
+import kolonne.exchange.model.EditWriter;
+import kolonne.server.project.Held;
 import kolonne.server.project.Projects;
 import kolonne.server.store.MappingRow;
 
@@ -32,7 +33,11 @@ final class ForceRoutes {
     private static final List<String> COMPONENTS = List.of("N", "Vy", "Vz", "T", "My", "Mz");
 
     private final Projects projects;
-    private final ForceUploads uploads = new ForceUploads();
+    private static final int MOST_TABLES = 6;
+    private final Held<Upload> uploads = new Held<>(MOST_TABLES, "The table is no longer held; choose the file again.");
+
+    /** A table of forces between upload and import. */
+    private record Upload(String fileName, byte[] bytes) {}
 
     ForceRoutes(Projects projects) {
         this.projects = projects;
@@ -135,11 +140,11 @@ final class ForceRoutes {
         String name = Optional.ofNullable(c.queryParam("fileName")).orElse("forces");
         byte[] bytes = c.bodyAsBytes();
         table(bytes, null); // what is no table is not kept
-        String file = uploads.put(name, bytes);
+        String file = uploads.put(new Upload(name, bytes));
         c.json(described(c, file, uploads.get(file), null));
     }
 
-    private ForceFileDto described(Context c, String file, ForceUploads.Upload u, String sheet) {
+    private ForceFileDto described(Context c, String file, Upload u, String sheet) {
         Building b = projects.model(c.pathParam("id")).building();
         ForceTable t = table(u.bytes(), sheet);
         ForceProposal p = ForceProposal.of(t, b);
@@ -298,7 +303,7 @@ final class ForceRoutes {
                         .edit(
                                 c.pathParam("id"),
                                 ProjectRoutes.version(c),
-                                EditFile.forces(b, r.forces()),
+                                EditWriter.bytes(List.of(new ModelEdit.UseForces(r.forces())), b),
                                 People.of(c)));
     }
 

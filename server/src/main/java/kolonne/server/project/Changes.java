@@ -1,5 +1,6 @@
 package kolonne.server.project;
 
+import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.HashSet;
@@ -17,6 +18,7 @@ import kolonne.core.analysis.FrameAnalysis;
 import kolonne.core.basis.Basis;
 import kolonne.core.beam.cage.CarriedCages;
 import kolonne.core.beam.cage.HandCage;
+import kolonne.core.beam.line.BeamLine;
 import kolonne.core.beam.line.BeamLines;
 import kolonne.core.design.BuildingMarks;
 import kolonne.core.finding.Finding;
@@ -28,12 +30,15 @@ import kolonne.core.model.Building;
 import kolonne.core.model.BuildingIndex;
 import kolonne.core.model.ModelCheck;
 import kolonne.core.model.ModelEdit;
+import kolonne.core.revision.CaseTotals;
 import kolonne.core.type.MemberType;
 import kolonne.core.type.Types;
 import kolonne.exchange.edit.BasisPatch;
 import kolonne.exchange.edit.Effects;
 import kolonne.exchange.hand.HandFile;
 import kolonne.exchange.model.EditFile;
+import kolonne.exchange.model.EditWriter;
+import kolonne.exchange.model.ModelReader;
 import kolonne.exchange.type.TypesFile;
 import kolonne.server.jobs.Jobs;
 import kolonne.server.store.CommandRow;
@@ -105,6 +110,45 @@ public final class Changes {
         return read.edits();
     }
 
+    /**
+     * Puts a newer model in the place of the one in force.
+     *
+     * @param keepOwn whether own changes of the model go on to the newer one where it does not say otherwise
+     * @return empty if the project has moved past {@code version}
+     * @throws Jobs.Refused if the newer model with the own changes is not sound or cannot move
+     */
+    public Optional<ProjectRow> revise(String id, int version, RevisedModel newer, boolean keepOwn, Author by) {
+        Workspace w = projects.model(id);
+        synchronized (w) {
+            if (projects.find(id).version() != version) {
+                return Optional.empty();
+            }
+            RevisedModel.Compared c = newer.against(w, keepOwn);
+            String summary = newer.summary(c);
+            ObjectNode fields = EditWriter.write(c.kept(), newer.read().building())
+                    .put("file", newer.fileName())
+                    .put("units", newer.read().building().unitSystem());
+            Change change = new Change(EditHistory.REVISION, new EditHistory.Told(summary, fields).write(), summary);
+            w.keepFile(version + 1, newer.read());
+            return changed(w, version, by, change, null, new Revision(newer, c));
+        }
+    }
+
+    /** What adopting a newer model would do. @param effects on lines, stacks, types and what is set by hand, in sentences */
+    public record Previewed(RevisedModel.Compared compared, List<CaseTotals.Total> totals, List<String> effects) {}
+
+    /** What adopting a newer model would do; nothing is stored. @throws Jobs.Refused if the newer model with the own changes cannot be analysed */
+    public Previewed preview(String id, RevisedModel newer, boolean keepOwn) {
+        Workspace w = projects.model(id);
+        synchronized (w) {
+            RevisedModel.Compared c = newer.against(w, keepOwn);
+            sound(w, c.newer().building());
+            Analysis a = solved(null, c.newer().building());
+            Effects e = effects(w, history(w, commands(w)), a.index(), a, c);
+            return new Previewed(c, CaseTotals.of(w.solved((doing, done, total) -> {}), a), e.told());
+        }
+    }
+
     /** What edits of the model would do to lines, stacks and what is set by hand, in sentences; nothing is stored. */
     public List<String> preview(String id, byte[] body) {
         Workspace w = projects.model(id);
@@ -113,7 +157,7 @@ public final class Changes {
             Building b = ModelEdit.apply(w.building(), edits);
             sound(w, b);
             try {
-                return effects(w, history(w, commands(w)), new BuildingIndex(b), null)
+                return effects(w, history(w, commands(w)), new BuildingIndex(b), null, null)
                         .told();
             } catch (AnalysisFailed e) {
                 throw new Jobs.Refused(e.findings());
@@ -244,11 +288,22 @@ public final class Changes {
     }
 
     private Optional<ProjectRow> changed(Workspace w, int version, Author by, Change c) {
-        return changed(w, version, by, c, null);
+        return changed(w, version, by, c, null, null);
     }
 
-    /** @param known what the change brings with it; null where that is still to be worked out */
     private Optional<ProjectRow> changed(Workspace w, int version, Author by, Change c, Effects known) {
+        return changed(w, version, by, c, known, null);
+    }
+
+    /** A newer model that is being adopted, and what it is against the one in force. */
+    private record Revision(RevisedModel model, RevisedModel.Compared compared) {}
+
+    /**
+     * @param known    what the change brings with it; null where that is still to be worked out
+     * @param revision null where the change adopts no newer model
+     */
+    private Optional<ProjectRow> changed(
+            Workspace w, int version, Author by, Change c, Effects known, Revision revision) {
         synchronized (w) {
             if (projects.find(w.id()).version() != version) {
                 return Optional.empty();
@@ -259,7 +314,7 @@ public final class Changes {
             commands.add(known == null ? row : with(row, known));
             EditHistory after = history(w, commands);
             if (after.modelVersion() > version) {
-                return modelChanged(w, before, after, row, c, by);
+                return modelChanged(w, before, after, row, c, by, revision);
             }
             Optional<ProjectRow> stored = store.append(commands.get(commands.size() - 1));
             stored.ifPresent(r -> {
@@ -297,24 +352,42 @@ public final class Changes {
     }
 
     private Optional<ProjectRow> modelChanged(
-            Workspace w, EditHistory before, EditHistory after, CommandRow row, Change c, Author by) {
-        Building b = after.applied(w.read().building());
+            Workspace w,
+            EditHistory before,
+            EditHistory after,
+            CommandRow row,
+            Change c,
+            Author by,
+            Revision revision) {
+        ModelReader.Read file = projects.file(w, after);
+        Building b = after.applied(file.building());
         sound(w, b);
-        Analysis a;
-        try {
-            a = FrameAnalysis.resolve(w.kept(w.modelVersion()), new BuildingIndex(b));
-        } catch (AnalysisFailed e) {
-            throw new Jobs.Refused(e.findings());
-        }
+        boolean sameFile = before.fileVersion() == after.fileVersion();
+        Analysis a = solved(sameFile ? w.kept(w.modelVersion()) : null, b);
         // what an undo or a redo does to lines was stored with the change that it moves
-        Effects e = row.kind().equals(EditHistory.EDIT) ? effects(w, before, a.index(), a) : Effects.NONE;
-        Optional<ProjectRow> stored = store.append(with(row, e));
+        boolean moves = row.kind().equals(EditHistory.UNDO) || row.kind().equals(EditHistory.REDO);
+        Effects e =
+                moves ? Effects.NONE : effects(w, before, a.index(), a, revision == null ? null : revision.compared());
+        Optional<ProjectRow> stored = revision == null
+                ? store.append(with(row, e))
+                : store.revise(
+                        with(row, e),
+                        revision.model().fileName(),
+                        revision.model().bytes());
         stored.ifPresent(r -> {
-            w.edited(b, r.version(), a, after.forcesStale(w.read().building()));
+            w.edited(file, b, r.version(), a, after.forcesStale(file.building()));
             tell(w, r, c, by, e.told());
             projects.redesign(w, r.version());
         });
         return stored;
+    }
+
+    private static Analysis solved(Analysis before, Building b) {
+        try {
+            return FrameAnalysis.resolve(before, new BuildingIndex(b));
+        } catch (AnalysisFailed e) {
+            throw new Jobs.Refused(e.findings());
+        }
     }
 
     /** A stored model may fail a check that is newer than it: an edit is refused for what it breaks, not for what was there. */
@@ -332,25 +405,52 @@ public final class Changes {
                 .toList();
     }
 
-    /** What a changed model does to lines, stacks and what is set by hand. @param solved its analysis, null if it is still to be made */
-    private Effects effects(Workspace w, EditHistory before, BuildingIndex index, Analysis solved) {
+    /**
+     * What a changed model does to lines, stacks, types and what is set by hand.
+     *
+     * @param solved   its analysis, null if it is still to be made
+     * @param compared a newer model with the one in force; null where the model is the same with edits
+     */
+    private Effects effects(
+            Workspace w, EditHistory before, BuildingIndex index, Analysis solved, RevisedModel.Compared compared) {
         Marks was = before.marks();
-        Marks.Followed now = BuildingMarks.follow(was, index);
+        Marks.Followed now = BuildingMarks.follow(
+                compared == null ? was : was.of(compared.matching().successors()), index);
         Set<String> told = new LinkedHashSet<>();
         now.changes().stream().map(MarkChange::words).forEach(told::add);
         Map<String, HandCage> hand = before.hand();
         Map<String, HandCage> cages = Map.of();
         if (!hand.isEmpty()) {
             Analysis then = solved == null ? FrameAnalysis.resolve(w.kept(w.modelVersion()), index) : solved;
+            Analysis beforeIt = w.solved((doing, done, total) -> {});
+            List<BeamLine> lines = BeamLines.find(beforeIt, was);
             CarriedCages.Carried carried = CarriedCages.carry(
                     hand,
-                    BeamLines.find(w.solved((doing, done, total) -> {}), was),
-                    BeamLines.find(then, now.marks()),
-                    index::length);
+                    compared == null ? new CarriedCages.Lines(lines, index::length) : compared.lines(lines),
+                    new CarriedCages.Lines(BeamLines.find(then, now.marks()), index::length));
             cages = carried.now();
             told.addAll(carried.told());
+            if (compared != null) {
+                told.addAll(compared.toBeChecked(now.marks(), hand, cages, beforeIt, then));
+            }
         }
-        return new Effects(now.marks().changedFrom(was), now.marks().goneFrom(was), cages, List.copyOf(told));
+        Set<String> gone = now.marks().goneFrom(was);
+        told.addAll(typesThatLose(before.types(), gone, was));
+        return new Effects(now.marks().changedFrom(was), gone, cages, List.copyOf(told));
+    }
+
+    private static List<String> typesThatLose(Types types, Set<String> gone, Marks was) {
+        List<String> out = new ArrayList<>();
+        for (MemberType t : types.all().values()) {
+            List<String> lost = t.members().stream()
+                    .filter(gone::contains)
+                    .map(id -> was.markOf(id, id))
+                    .toList();
+            if (!lost.isEmpty()) {
+                out.add("type " + t.mark() + " loses " + String.join(", ", lost));
+            }
+        }
+        return out;
     }
 
     private void tell(Workspace w, ProjectRow r, Change c, Author by, List<String> effects) {

@@ -12,6 +12,7 @@ import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import kolonne.core.basis.Basis;
 import kolonne.core.beam.cage.HandCage;
@@ -29,7 +30,7 @@ import kolonne.exchange.model.EditFile;
 import kolonne.server.store.CommandRow;
 
 /**
- * What was done to a project and is in force, as one history: changes of the model, the basis, cages set on beam lines, marks and types, less those undone, plus
+ * What was done to a project and is in force, as one history: changes of the model, newer models, the basis, cages set on beam lines, marks and types, less those undone, plus
  * those redone. A change after an undo forgets what could be redone.
  */
 public final class EditHistory {
@@ -38,6 +39,9 @@ public final class EditHistory {
     static final String BASIS = "change-basis";
     static final String MARK = "set-mark";
     static final String TYPES = "set-types";
+    /** A newer model of the same building takes the place of the one before, with those own changes that go on to it. */
+    static final String REVISION = "revise-model";
+
     static final String UNDO = "undo-edit";
     static final String REDO = "redo-edit";
     /** The whole basis: what a project begins with, and what older servers stored. It is not undone. */
@@ -87,7 +91,25 @@ public final class EditHistory {
                 all.add(c);
             }
         }
-        modelVersion = moved.kind().equals(EDIT) ? c.version() : modelVersion;
+        modelVersion = changesModel(moved) ? c.version() : modelVersion;
+    }
+
+    private static boolean changesModel(CommandRow c) {
+        return c.kind().equals(EDIT) || c.kind().equals(REVISION);
+    }
+
+    /** Version of the project at which the model file in force was taken; 1 where it is the one that the project began with. */
+    int fileVersion() {
+        return revision().map(CommandRow::version).orElse(1);
+    }
+
+    private Optional<CommandRow> revision() {
+        return done.stream().filter(c -> c.kind().equals(REVISION)).reduce((a, b) -> b);
+    }
+
+    /** In which units the model file in force is shown; empty where it says so itself. */
+    Optional<String> fileUnits() {
+        return revision().map(c -> Told.read(c.body()).fields().path("units").asText());
     }
 
     /** Version of the project at which the model last changed. */
@@ -186,26 +208,35 @@ public final class EditHistory {
         return !undone.isEmpty();
     }
 
-    /** The building of the file with the edits in force. */
+    /** Changes of the model file in force, oldest first; those of an older file that go on to it come first of all. */
+    private List<CommandRow> modelChanges() {
+        List<CommandRow> all = done.stream().filter(EditHistory::changesModel).toList();
+        int last = revision().map(all::indexOf).orElse(0);
+        return all.subList(last, all.size());
+    }
+
+    /** The building of the file of {@link #fileVersion} with the edits in force. */
     Building applied(Building file) {
         Building b = file;
-        for (CommandRow c : inForce(EDIT)) {
+        for (CommandRow c : modelChanges()) {
             b = ModelEdit.apply(b, edits(c, b));
         }
         return b;
     }
 
     private static List<ModelEdit> edits(CommandRow c, Building b) {
-        return EditFile.read(c.body().getBytes(StandardCharsets.UTF_8), b).edits();
+        String body = c.kind().equals(REVISION) ? Told.read(c.body()).fields().toString() : c.body();
+        return EditFile.read(body.getBytes(StandardCharsets.UTF_8), b).edits();
     }
 
-    /** Whether stiffness or loads were changed after forces solved elsewhere were taken. */
+    /** Whether stiffness or loads were changed after forces solved elsewhere were taken. @param file of {@link #fileVersion} */
     boolean forcesStale(Building file) {
         boolean imported = file.hasImportedForces();
         boolean stale = false;
         Building b = file;
-        for (CommandRow c : inForce(EDIT)) {
-            for (ModelEdit e : edits(c, b)) {
+        for (CommandRow c : modelChanges()) {
+            List<ModelEdit> edits = edits(c, b);
+            for (ModelEdit e : edits) {
                 if (e instanceof ModelEdit.UseForces f) {
                     imported = !f.forces().isEmpty();
                     stale = false;
@@ -213,7 +244,7 @@ public final class EditHistory {
                     stale |= imported;
                 }
             }
-            b = ModelEdit.apply(b, edits(c, b));
+            b = ModelEdit.apply(b, edits);
         }
         return stale;
     }
@@ -221,7 +252,7 @@ public final class EditHistory {
     /**
      * Something that was done.
      *
-     * @param kind    model, basis, cage, mark, type, undo or redo
+     * @param kind    model, revision, basis, cage, mark, type, undo or redo
      * @param changesModel whether the model is another since
      * @param inForce whether it counts now
      * @param effects what it brought with it, in sentences
@@ -260,7 +291,7 @@ public final class EditHistory {
                     summary,
                     c.person(),
                     c.madeAt(),
-                    of.kind().equals(EDIT),
+                    changesModel(of),
                     moves || done.contains(c),
                     log.effects(c).told()));
         }
@@ -276,6 +307,7 @@ public final class EditHistory {
     private static String word(String kind) {
         return switch (kind) {
             case EDIT -> "model";
+            case REVISION -> "revision";
             case HAND -> "cage";
             case BASIS -> "basis";
             case MARK -> "mark";

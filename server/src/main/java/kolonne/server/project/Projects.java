@@ -47,6 +47,8 @@ public final class Projects {
     private static final JsonMapper JSON = new JsonMapper();
     private static final int MOST_IN_MEMORY = 6;
     private static final int MOST_FOLLOWED = 18;
+    /** Newer models between upload and adoption: each may be as large as a model. */
+    private static final int MOST_REVISIONS = 4;
     /** Memory over the size of a file while it is read. */
     private static final long READING = 7;
 
@@ -62,6 +64,8 @@ public final class Projects {
     private final Jobs jobs;
     private final Map<String, Workspace> open = new ConcurrentHashMap<>();
     private final Map<String, CommandLog> logs = new ConcurrentHashMap<>();
+    private final Held<RevisedModel> revisions =
+            new Held<>(MOST_REVISIONS, "The newer model is no longer held; choose the file again.");
     private final Semaphore waiting = new Semaphore(MOST_WAITING);
     private final Changes changes;
 
@@ -100,11 +104,31 @@ public final class Projects {
             // whoever opens the project now need not read and solve it again
             Workspace w = new Workspace(row.id(), row.version());
             w.read(read, read.building(), row.version(), false);
+            w.keepFile(row.version(), read);
             w.keep(row.version(), solved);
             open.put(row.id(), w);
             evict();
             return row.id();
         });
+    }
+
+    /** Starts reading a newer model of a project's building; the job's result is its name among {@link #revisions}. */
+    public Job readRevision(String id, String fileName, byte[] bytes) {
+        Workspace w = model(id);
+        return jobs.start("revision", memory(bytes), job -> {
+            job.at("reading the model", 0, 0);
+            ModelReader.Read read = ModelReader.read(bytes);
+            if (!read.sound()) {
+                throw new Jobs.Refused(read.findings());
+            }
+            String units = w.building().unitSystem();
+            return revisions.put(new RevisedModel(id, cut(fileName), bytes, shown(read, units)));
+        });
+    }
+
+    /** Newer models that were read and are not adopted yet. */
+    public Held<RevisedModel> revisions() {
+        return revisions;
     }
 
     /** What a model takes while it is read, by its size; a zip holds about eight times as much [bytes]. */
@@ -210,11 +234,8 @@ public final class Projects {
     private void read(Workspace w) {
         synchronized (w) {
             if (w.building() == null) {
-                ModelReader.Read read = ModelReader.read(store.model(w.id()).content());
-                if (read.building() == null) {
-                    throw new Jobs.Refused(read.findings());
-                }
                 EditHistory h = history(w.id());
+                ModelReader.Read read = file(w, h);
                 Building b = h.applied(read.building());
                 if (h.marks().all().isEmpty()) {
                     // stored by an older server, which counted lines anew whenever it showed them
@@ -226,6 +247,27 @@ public final class Projects {
                 w.read(read, b, h.modelVersion(), h.forcesStale(read.building()));
             }
         }
+    }
+
+    /** The model file that a state of the history builds on, as read; reads the stored file if need be. */
+    ModelReader.Read file(Workspace w, EditHistory h) {
+        int version = h.fileVersion();
+        ModelReader.Read read = w.file(version);
+        if (read == null) {
+            ModelFileRow row = version == 1 ? store.model(w.id()) : store.revision(w.id(), version);
+            ModelReader.Read stored = ModelReader.read(row.content());
+            if (stored.building() == null) {
+                throw new Jobs.Refused(stored.findings());
+            }
+            read = h.fileUnits().map(u -> shown(stored, u)).orElse(stored);
+            w.keepFile(version, read);
+        }
+        return read;
+    }
+
+    /** A project is shown in the units that it began with, whatever a newer model of it is written in. */
+    static ModelReader.Read shown(ModelReader.Read read, String units) {
+        return new ModelReader.Read(read.building().withUnitSystem(units), read.findings());
     }
 
     /** What the file and the model said when they were read; imported forces that no longer fit are told here. */
@@ -336,8 +378,10 @@ public final class Projects {
             }
             Analysis a = w.kept(at);
             if (a == null) {
-                Building b = new EditHistory(commands, at, log).applied(w.read().building());
-                a = FrameAnalysis.resolve(w.kept(w.modelVersion()), new BuildingIndex(b));
+                EditHistory then = new EditHistory(commands, at, log);
+                Building b = then.applied(file(w, then).building());
+                boolean sameFile = then.fileVersion() == history(id).fileVersion();
+                a = FrameAnalysis.resolve(sameFile ? w.kept(w.modelVersion()) : null, new BuildingIndex(b));
                 w.keep(at, a);
             }
             return a;
@@ -360,9 +404,11 @@ public final class Projects {
         }
     }
 
+    /** The model file in force, as uploaded. */
     public ModelFileRow modelFile(String id) {
         find(id);
-        return store.model(id);
+        int version = history(id).fileVersion();
+        return version == 1 ? store.model(id) : store.revision(id, version);
     }
 
     /** The basis in force. */

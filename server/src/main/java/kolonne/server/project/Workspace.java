@@ -33,6 +33,9 @@ public final class Workspace {
     /** Changes of which it is known in which window they were made. */
     private static final int MOST_WINDOWS = 200;
 
+    /** Model files kept as read: the one in force, and one that an undo or a redo brings back. */
+    private static final int MOST_FILES = 2;
+
     /** Curves kept: of beams and columns, for a few states of the model and the basis. */
     private static final int MOST_CURVES = 6;
 
@@ -75,6 +78,9 @@ public final class Workspace {
 
     /** Curves of types, by role and what they were made from; the newest used stay. */
     private final Map<CurveKey, Curve> curves = new LinkedHashMap<>(8, 0.75f, true);
+
+    /** Model files as read, by version of the project at which they were taken; the newest used stay. */
+    private final Map<Integer, ModelReader.Read> files = new LinkedHashMap<>(8, 0.75f, true);
 
     private volatile ModelReader.Read read;
     private volatile Building building;
@@ -129,9 +135,21 @@ public final class Workspace {
         return published;
     }
 
-    /** The file as read; null before that. */
+    /** The file in force as read; null before that. */
     ModelReader.Read read() {
         return read;
+    }
+
+    /** The file that was taken at a version of the project; null if it is not in memory. */
+    synchronized ModelReader.Read file(int version) {
+        return files.get(version);
+    }
+
+    synchronized void keepFile(int version, ModelReader.Read r) {
+        files.put(version, r);
+        while (files.size() > MOST_FILES) {
+            files.remove(files.keySet().iterator().next());
+        }
     }
 
     /** The model with the edits in force; null before it is read. */
@@ -156,8 +174,9 @@ public final class Workspace {
         forcesStale = stale;
     }
 
-    /** Takes an edited model with its analysis. */
-    synchronized void edited(Building b, int version, Analysis a, boolean stale) {
+    /** Takes a changed model with its analysis. @param file that it is made from */
+    synchronized void edited(ModelReader.Read file, Building b, int version, Analysis a, boolean stale) {
+        read = file;
         building = b;
         modelVersion = version;
         forcesStale = stale;

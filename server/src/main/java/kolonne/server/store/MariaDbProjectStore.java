@@ -74,6 +74,12 @@ public final class MariaDbProjectStore implements ProjectStore {
     }
 
     @Override
+    public ModelFileRow revision(String id, int version) {
+        ModelFileRow row = in(m -> m.revision(id, version));
+        return new ModelFileRow(row.projectId(), row.fileName(), gunzip(row.content()));
+    }
+
+    @Override
     public List<CommandRow> commands(String id, int after) {
         return in(m -> m.commands(id, after));
     }
@@ -90,14 +96,25 @@ public final class MariaDbProjectStore implements ProjectStore {
 
     @Override
     public Optional<ProjectRow> append(CommandRow c) {
+        return in(m -> append(m, c));
+    }
+
+    private static Optional<ProjectRow> append(ProjectMapper m, CommandRow c) {
         LocalDateTime now = now();
+        if (m.touch(c.projectId(), c.version() - 1, now) == 0) {
+            return Optional.empty();
+        }
+        m.insertCommand(new CommandRow(c.projectId(), c.version(), c.kind(), c.body(), now, c.person(), c.effects()));
+        return Optional.of(m.project(c.projectId()));
+    }
+
+    @Override
+    public Optional<ProjectRow> revise(CommandRow c, String fileName, byte[] model) {
+        byte[] packed = gzip(model);
         return in(m -> {
-            if (m.touch(c.projectId(), c.version() - 1, now) == 0) {
-                return Optional.empty();
-            }
-            m.insertCommand(
-                    new CommandRow(c.projectId(), c.version(), c.kind(), c.body(), now, c.person(), c.effects()));
-            return Optional.of(m.project(c.projectId()));
+            Optional<ProjectRow> row = append(m, c);
+            row.ifPresent(r -> m.insertRevision(r.id(), c.version(), fileName, packed));
+            return row;
         });
     }
 

@@ -26,6 +26,18 @@ public interface ProjectMapper {
     @Select("SELECT project_id, file_name, content FROM model_file WHERE project_id = #{id}")
     ModelFileRow modelFile(String id);
 
+    @Insert("INSERT INTO model_revision (project_id, version, file_name, content) "
+            + "VALUES (#{projectId}, #{version}, #{fileName}, #{content})")
+    int insertRevision(
+            @Param("projectId") String projectId,
+            @Param("version") int version,
+            @Param("fileName") String fileName,
+            @Param("content") byte[] content);
+
+    @Select(
+            "SELECT project_id, file_name, content FROM model_revision WHERE project_id = #{id} AND version = #{version}")
+    ModelFileRow revision(@Param("id") String id, @Param("version") int version);
+
     @Update("UPDATE project SET name = #{name}, changed_at = #{at}, version = version + 1 "
             + "WHERE id = #{id} AND version = #{version}")
     int rename(

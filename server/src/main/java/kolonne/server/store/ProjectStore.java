@@ -12,14 +12,20 @@ public interface ProjectStore {
     /** Stores a new project with its model and first command in one transaction. @param effects marks of its lines and stacks */
     ProjectRow create(String name, String fileName, byte[] model, String basisJson, String effects);
 
-    /** The model as uploaded. */
+    /** The model as uploaded when the project began. */
     ModelFileRow model(String id);
+
+    /** The newer model that was adopted at a version, as uploaded. */
+    ModelFileRow revision(String id, int version);
 
     /** Commands after a version, oldest first. */
     List<CommandRow> commands(String id, int after);
 
     /** Appends a command if the project is still at the version before its own; empty if somebody was faster. */
     Optional<ProjectRow> append(CommandRow command);
+
+    /** Appends the command that adopts a newer model, with the model, in one transaction; empty if somebody was faster. */
+    Optional<ProjectRow> revise(CommandRow command, String fileName, byte[] model);
 
     /** Gives the first command of a project of an older server the marks of its lines and stacks; one that has some keeps them. */
     void putMarks(String id, String effects);

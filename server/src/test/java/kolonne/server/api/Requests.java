@@ -39,4 +39,15 @@ final class Requests {
         assertEquals(status, r.statusCode(), method + " " + path + ": " + r.body());
         return JSON.readTree(r.body());
     }
+
+    /** Sends a file; the answer is a job under way. */
+    static JsonNode upload(Javalin to, String path, byte[] file) throws IOException, InterruptedException {
+        HttpRequest r = HttpRequest.newBuilder(URI.create("http://127.0.0.1:" + to.port() + path))
+                .header("Content-Type", "application/octet-stream")
+                .POST(HttpRequest.BodyPublishers.ofByteArray(file))
+                .build();
+        HttpResponse<String> a = CLIENT.send(r, HttpResponse.BodyHandlers.ofString());
+        assertEquals(202, a.statusCode(), a.body());
+        return JSON.readTree(a.body());
+    }
 }

@@ -5,6 +5,7 @@ import com.fasterxml.jackson.databind.ObjectMapper;
 import io.javalin.Javalin;
 import java.io.IOException;
 import java.net.http.HttpResponse;
+import java.util.List;
 import kolonne.core.basis.Basis;
 import kolonne.core.demo.DemoBuilding;
 import kolonne.core.demo.DemoOptions;
@@ -58,6 +59,16 @@ final class Served implements AutoCloseable {
     JsonNode ask(int status, String method, String path, String body, String... headers)
             throws IOException, InterruptedException {
         return Requests.ask(server, status, method, project + path, body, headers);
+    }
+
+    /** Sends a file to a route that answers with a job, and waits for what becomes of it. */
+    JsonNode uploaded(String path, byte[] file) throws IOException, InterruptedException {
+        JsonNode job = Requests.upload(server, project + path, file);
+        while (!List.of("done", "failed", "cancelled").contains(job.get("phase").asText())) {
+            Thread.sleep(10);
+            job = Requests.ask(server, 200, "GET", "/api/jobs/" + job.get("id").asText(), null);
+        }
+        return job;
     }
 
     /** Changes the project at a version that the page has seen. */

@@ -38,6 +38,27 @@ class CommandLineTest {
     }
 
     @Test
+    void comparesTwoModels() throws IOException {
+        Path old = demo();
+        assertEquals(0, Main.run("compare", old.toString(), old.toString()));
+        Path deeper = dir.resolve("deeper.json");
+        assertEquals(0, Main.run("demo", deeper.toString(), "--storeys", "3", "--bays", "2x1", "--plain"));
+        java.io.PrintStream console = System.out;
+        var said = new java.io.ByteArrayOutputStream();
+        System.setOut(new java.io.PrintStream(said, true, java.nio.charset.StandardCharsets.UTF_8));
+        try {
+            assertEquals(1, Main.run("compare", old.toString(), deeper.toString(), "--json"));
+        } finally {
+            System.setOut(console);
+        }
+        var told = new ObjectMapper().readTree(said.toByteArray());
+        assertTrue(told.get("differences").findValuesAsText("kind").contains("new"), told.toString());
+        assertTrue(told.get("totals").size() > 0);
+        assertEquals(
+                2, Main.run("compare", old.toString(), dir.resolve("none.json").toString()));
+    }
+
+    @Test
     void designsWithTheSuggestedTypes() throws IOException {
         Path own = dir.resolve("own");
         Path shared = dir.resolve("shared");

@@ -41,6 +41,18 @@ public final class MemoryStore implements ProjectStore {
     }
 
     @Override
+    public synchronized ModelFileRow revision(String id, int version) {
+        return models.get(id + " " + version);
+    }
+
+    @Override
+    public synchronized Optional<ProjectRow> revise(CommandRow c, String fileName, byte[] model) {
+        Optional<ProjectRow> row = append(c);
+        row.ifPresent(r -> models.put(r.id() + " " + c.version(), new ModelFileRow(r.id(), fileName, model)));
+        return row;
+    }
+
+    @Override
     public synchronized List<CommandRow> commands(String id, int after) {
         return commands.stream()
                 .filter(c -> c.projectId().equals(id) && c.version() > after)

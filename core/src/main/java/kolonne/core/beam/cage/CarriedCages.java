@@ -23,9 +23,8 @@ public final class CarriedCages {
     /** Lines that lie as they did, within this [mm]. */
     private static final double SAME = 1;
 
-    private final ToDoubleFunction<Member> length;
     private final Map<String, HandCage> hand;
-    private final List<BeamLine> before;
+    private final Lines before;
     private final Map<String, Map<String, Double>> beganAt = new HashMap<>();
     private final Map<String, HandCage> now = new LinkedHashMap<>();
     private final Set<String> left = new LinkedHashSet<>();
@@ -36,41 +35,80 @@ public final class CarriedCages {
      */
     public record Carried(Map<String, HandCage> now, List<String> told) {}
 
-    private CarriedCages(List<BeamLine> before, Map<String, HandCage> hand, ToDoubleFunction<Member> length) {
+    /**
+     * Beam lines of a model. Members of both models have the same ids where they are the same.
+     *
+     * @param length of a member [mm]
+     */
+    public record Lines(List<BeamLine> all, ToDoubleFunction<Member> length) {
+        public Lines {
+            all = List.copyOf(all);
+        }
+
+        /** Where the members of a line begin, and where the last one ends [mm]. */
+        private Map<String, Double> beginnings(BeamLine l) {
+            Map<String, Double> out = new LinkedHashMap<>();
+            for (BeamLine.Span s : l.spans()) {
+                double x = s.from();
+                for (Member m : s.members()) {
+                    out.put(m.id(), x);
+                    x += length.applyAsDouble(m);
+                }
+            }
+            return out;
+        }
+
+        /** How long the members of a line are [mm]. */
+        private Map<String, Double> lengths(BeamLine l) {
+            Map<String, Double> out = new HashMap<>();
+            l.spans().forEach(s -> s.members().forEach(m -> out.put(m.id(), length.applyAsDouble(m))));
+            return out;
+        }
+    }
+
+    private CarriedCages(Lines before, Map<String, HandCage> hand) {
         this.before = before;
         this.hand = hand;
-        this.length = length;
     }
 
     /**
      * @param hand   what was set, by id of the line
      * @param before lines of the model as it was, with those ids
      * @param after  lines of the model as it is
-     * @param length of a member [mm]
      */
-    public static Carried carry(
-            Map<String, HandCage> hand, List<BeamLine> before, List<BeamLine> after, ToDoubleFunction<Member> length) {
-        CarriedCages c = new CarriedCages(before, hand, length);
+    public static Carried carry(Map<String, HandCage> hand, Lines before, Lines after) {
+        CarriedCages c = new CarriedCages(before, hand);
         Map<String, BeamLine> old = new HashMap<>();
-        before.forEach(l -> old.put(l.id(), l));
+        before.all().forEach(l -> old.put(l.id(), l));
         Set<String> touched = new HashSet<>();
-        for (BeamLine l : after) {
+        for (BeamLine l : after.all()) {
             BeamLine was = old.get(l.id());
-            if (was == null || !sameSpans(was, l)) {
-                c.line(l, touched);
+            if (was == null || !sameSpans(before, was, after, l)) {
+                c.line(l, after, touched);
             }
         }
         Set<String> living = new HashSet<>();
-        after.forEach(l -> living.add(l.id()));
-        hand.keySet().stream().filter(id -> !living.contains(id)).forEach(id -> c.now.put(id, HandCage.NONE));
+        after.all().forEach(l -> living.add(l.id()));
+        for (String id : hand.keySet()) {
+            if (!living.contains(id)) {
+                c.now.put(id, HandCage.NONE);
+                touched.addAll(old.containsKey(id) ? Set.of(id) : Set.of());
+            }
+        }
         for (String id : touched) {
-            c.told(old.get(id), after);
+            c.told(old.get(id), after.all());
         }
         return new Carried(c.now, List.copyOf(c.left));
     }
 
-    private static boolean sameSpans(BeamLine a, BeamLine b) {
-        return membersOf(a).equals(membersOf(b));
+    private static boolean sameSpans(Lines before, BeamLine a, Lines after, BeamLine b) {
+        return membersOf(a).equals(membersOf(b))
+                && Math.abs(a.length() - b.length()) <= SAME
+                && alike(before.beginnings(a), after.beginnings(b));
+    }
+
+    private static boolean alike(Map<String, Double> a, Map<String, Double> b) {
+        return a.entrySet().stream().allMatch(e -> Math.abs(e.getValue() - b.get(e.getKey())) <= SAME);
     }
 
     private static List<List<String>> membersOf(BeamLine l) {
@@ -81,27 +119,15 @@ public final class CarriedCages {
         return s.members().stream().map(Member::id).toList();
     }
 
-    /** Where the members of a line begin [mm]. */
-    private Map<String, Double> beginnings(BeamLine l) {
-        Map<String, Double> out = new LinkedHashMap<>();
-        for (BeamLine.Span s : l.spans()) {
-            double x = s.from();
-            for (Member m : s.members()) {
-                out.put(m.id(), x);
-                x += length.applyAsDouble(m);
-            }
-        }
-        return out;
-    }
-
     /** A line of the model as it was that gave members to a new one. @param offset from its places to the new line's [mm] */
     private record Giver(BeamLine line, HandCage cage, double offset, boolean own, Set<String> given) {}
 
-    private void line(BeamLine to, Set<String> touched) {
-        Map<String, Double> at = beginnings(to);
+    private void line(BeamLine to, Lines after, Set<String> touched) {
+        Map<String, Double> at = after.beginnings(to);
+        Map<String, Double> lengths = after.lengths(to);
         List<Giver> givers = new ArrayList<>();
-        for (BeamLine from : before) {
-            Map<String, Double> was = beganAt.computeIfAbsent(from.id(), k -> beginnings(from));
+        for (BeamLine from : before.all()) {
+            Map<String, Double> was = beganAt(from);
             Set<String> shared = new LinkedHashSet<>(was.keySet());
             shared.retainAll(at.keySet());
             if (shared.isEmpty()) {
@@ -110,7 +136,10 @@ public final class CarriedCages {
             HandCage cage = hand.getOrDefault(from.id(), HandCage.NONE);
             String first = shared.iterator().next();
             double offset = at.get(first) - was.get(first);
-            boolean asItLay = shared.stream().allMatch(m -> Math.abs(at.get(m) - was.get(m) - offset) <= SAME);
+            Map<String, Double> wasLong = before.lengths(from);
+            boolean asItLay = shared.stream()
+                    .allMatch(m -> Math.abs(at.get(m) - was.get(m) - offset) <= SAME
+                            && Math.abs(lengths.get(m) - wasLong.get(m)) <= SAME);
             givers.add(new Giver(
                     from, asItLay ? cage : HandCage.NONE, offset, from.id().equals(to.id()), shared));
             if (!cage.isEmpty()) {
@@ -121,6 +150,10 @@ public final class CarriedCages {
         if (!cage.equals(hand.getOrDefault(to.id(), HandCage.NONE))) {
             now.put(to.id(), cage);
         }
+    }
+
+    private Map<String, Double> beganAt(BeamLine l) {
+        return beganAt.computeIfAbsent(l.id(), k -> before.beginnings(l));
     }
 
     private HandCage cage(BeamLine to, List<Giver> givers) {
@@ -213,7 +246,7 @@ public final class CarriedCages {
     /** Says of a line that was set by hand what of it is found nowhere any more. */
     private void told(BeamLine was, List<BeamLine> after) {
         HandCage cage = hand.get(was.id());
-        Set<String> members = beganAt.get(was.id()).keySet();
+        Set<String> members = beganAt(was).keySet();
         List<BeamLine> holders = after.stream()
                 .filter(l ->
                         l.spans().stream().flatMap(s -> s.members().stream()).anyMatch(m -> members.contains(m.id())))
@@ -236,6 +269,10 @@ public final class CarriedCages {
                 && holders.stream().noneMatch(l -> l.id().equals(was.id()));
         if (torsion) {
             lost.add("kind of torsion");
+        }
+        if (holders.isEmpty()) {
+            left.add("set by hand on " + was.mark() + " and left out, since it is gone");
+            return;
         }
         String where = String.join(" and ", holders.stream().map(BeamLine::mark).toList());
         if (lost.isEmpty()) {

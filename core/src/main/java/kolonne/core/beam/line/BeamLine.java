@@ -1,6 +1,9 @@
 package kolonne.core.beam.line;
 
+import java.util.ArrayList;
+import java.util.Collections;
 import java.util.List;
+import java.util.function.Function;
 import kolonne.core.basis.Basis;
 import kolonne.core.model.Material;
 import kolonne.core.model.Member;
@@ -94,6 +97,11 @@ public record BeamLine(
             return new Span(number, from, to, faceFrom, faceTo, members, section, designed, material);
         }
 
+        /** The same with other members in it. */
+        Span with(List<Member> other) {
+            return new Span(number, from, to, faceFrom, faceTo, other, section, shape, material);
+        }
+
         /** The same with another section of the model; a flange of the slab stays as wide as it is. */
         Span with(Section other) {
             boolean slab = !shape.equals(section.shape())
@@ -128,6 +136,26 @@ public record BeamLine(
         double left = supports.get(s.number()).kind() == SupportKind.FREE ? s.faceFrom() + inside : s.faceFrom();
         double right = supports.get(s.number() + 1).kind() == SupportKind.FREE ? s.faceTo() - inside : s.faceTo();
         return new double[] {left, s.middle(), right};
+    }
+
+    /** The same line with each member replaced by others that fill its place. @param into those, in order from a member's start */
+    public BeamLine withMembers(Function<Member, List<Member>> into) {
+        List<Span> out = new ArrayList<>();
+        String at = supports.get(0).joint();
+        for (Span s : spans) {
+            List<Member> now = new ArrayList<>();
+            for (Member m : s.members()) {
+                List<Member> parts = new ArrayList<>(into.apply(m));
+                boolean against = m.end().equals(at);
+                if (against) {
+                    Collections.reverse(parts);
+                }
+                now.addAll(parts);
+                at = against ? m.start() : m.end();
+            }
+            out.add(s.with(now));
+        }
+        return new BeamLine(id, mark, storey, out, supports, stations, length);
     }
 
     /** The same line with another section in every span; its supports stay where they are. */

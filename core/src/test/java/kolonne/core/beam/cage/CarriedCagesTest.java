@@ -59,9 +59,12 @@ class CarriedCagesTest {
             return BeamLines.find(analysis, marks);
         }
 
+        CarriedCages.Lines carried() {
+            return new CarriedCages.Lines(lines(), analysis.index()::length);
+        }
+
         CarriedCages.Carried carry(Map<String, HandCage> hand, Model after) {
-            return CarriedCages.carry(
-                    hand, lines(), after.lines(), m -> analysis.index().length(m));
+            return CarriedCages.carry(hand, carried(), after.carried());
         }
     }
 
@@ -184,13 +187,49 @@ class CarriedCagesTest {
                 List.of());
         CarriedCages.Carried c = CarriedCages.carry(
                 Map.of("m1", h),
-                BeamLines.find(held, marks),
-                BeamLines.find(free, marks),
-                m -> held.index().length(m));
+                new CarriedCages.Lines(BeamLines.find(held, marks), held.index()::length),
+                new CarriedCages.Lines(BeamLines.find(free, marks), free.index()::length));
         assertTrue(c.now().get("m1").stirrups().isEmpty());
         assertEquals(h.faces(), c.now().get("m1").faces());
         assertEquals(
                 List.of("set by hand on " + marks.all().get("m1").mark() + " and left out: stirrups of span 2"),
+                c.told());
+    }
+
+    /** The frame with its last joint further out: the last span is 8.5 m long instead of 8. */
+    private static Model longer() {
+        ModelBuilder b = new ModelBuilder()
+                .section("S", 300, 450)
+                .joint("A", 0, 0, 0)
+                .joint("B", 6000, 0, 0)
+                .joint("C", 13_000, 0, 0)
+                .joint("E", 21_500, 0, 0);
+        b.beam("m1", "A", "B").beam("m2", "B", "C").beam("m3", "C", "E");
+        List.of("A", "B", "C", "E").forEach(b::pinned);
+        Analysis a = b.spread("m1", 0, 6000, 20, 20).solve();
+        return new Model(a, BuildingMarks.follow(Marks.NONE, a.index()).marks());
+    }
+
+    @Test
+    void barsDoNotFollowToSpansOfAnotherLength() {
+        Model before = Model.of("SSS");
+        CarriedCages.Carried c = before.carry(Map.of("m1", whole()), longer());
+        assertTrue(c.now().get("m1").faces().isEmpty());
+        assertEquals(1, c.told().size());
+        assertTrue(c.told().get(0).contains("left out: "), c.told().toString());
+        assertTrue(c.told().get(0).contains("top bars"), c.told().toString());
+    }
+
+    @Test
+    void whatWasSetOnALineThatIsGoneIsTold() {
+        Model before = Model.of("SSS");
+        CarriedCages.Carried c = CarriedCages.carry(
+                Map.of("m1", whole()),
+                before.carried(),
+                new CarriedCages.Lines(List.of(), before.analysis().index()::length));
+        assertTrue(c.now().get("m1").isEmpty());
+        assertEquals(
+                List.of("set by hand on " + before.lines().get(0).mark() + " and left out, since it is gone"),
                 c.told());
     }
 }

@@ -1,10 +1,10 @@
 import { Button, Progress } from 'antd'
 import { useEffect, useState } from 'react'
-import { api, type Job } from '../../api/client'
-import { FindingList } from '../../ui/FindingList'
+import { api, type Job } from '../api/client'
+import { FindingList } from './FindingList'
 
-/** Follows an import until it has made a project, was refused, or was cancelled. */
-export function ImportProgress(p: { job: Job; onDone: (project: string) => void; onClose: () => void }) {
+/** Follows the reading of a model until it is done, was refused, or was cancelled. @param onDone takes what the job made */
+export function ImportProgress(p: { job: Job; onDone: (result: string) => void; onClose: () => void }) {
   const [job, setJob] = useState(p.job)
   const { onDone } = p
   useEffect(() => {

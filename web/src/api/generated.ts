@@ -3337,6 +3337,7 @@ export interface components {
       roofDeflection: number
       sizesApart: number
       columnBarsApartMm: number
+      lengthModuleMm: number
       costPieceKg: number
       costLayerKg: number
       costAloneKg: number

@@ -314,6 +314,7 @@ export const basis: Basis = {
   roofDeflection: 180,
   sizesApart: 1,
   columnBarsApartMm: 250,
+  lengthModuleMm: 50,
   costPieceKg: 1.5,
   costLayerKg: 3,
   costAloneKg: 3,

@@ -31,8 +31,8 @@ class AnalysisPathTest extends BrowserTest {
     }
 
     @Test
-    void momentsAreDrawnAndReadUnderTheCursor() {
-        openDemo();
+    void momentsAreDrawnAndReadUnderTheCursor() throws IOException, InterruptedException {
+        openProject();
         choose("What the view shows", "Forces");
         assertThat(page.locator(".ribbon").first()).isVisible();
         page.locator(".plan-member").first().hover();
@@ -44,12 +44,13 @@ class AnalysisPathTest extends BrowserTest {
     }
 
     @Test
-    void theModelBalancesAndItsShapeIsShown() {
-        openDemo();
+    void theModelBalancesAndItsShapeIsShown() throws IOException, InterruptedException {
+        openProject();
         page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Model"))
                 .click();
         page.getByText("Analysis", new Page.GetByTextOptions().setExact(true)).click();
-        assertThat(page.locator(".balance tbody tr").first()).containsText("81");
+        // what the case puts on the building comes out at its supports
+        assertThat(page.locator(".balance tbody tr").first()).containsText(Pattern.compile("−(\\d\\d\\s\\d{3})··\\1"));
         page.getByText("shape", new Page.GetByTextOptions().setExact(true))
                 .last()
                 .click();
@@ -61,8 +62,8 @@ class AnalysisPathTest extends BrowserTest {
     }
 
     @Test
-    void anEditShowsWhereItsMomentWentAndIsUndone() {
-        openDemo();
+    void anEditShowsWhereItsMomentWentAndIsUndone() throws IOException, InterruptedException {
+        openProject();
         query("storey:L2 beam");
         assertThat(rows().first()).containsText("L2-B");
         rows().first().click();
@@ -137,8 +138,8 @@ class AnalysisPathTest extends BrowserTest {
     }
 
     @Test
-    void torsionFromCompatibilityIsRelievedAndTakenBack() {
-        openDemo();
+    void torsionFromCompatibilityIsRelievedAndTakenBack() throws IOException, InterruptedException {
+        openProject();
         query("cause:shear-torsion-limit");
         assertThat(rows()).hasCount(2);
         rows().first().dblclick();
@@ -159,8 +160,8 @@ class AnalysisPathTest extends BrowserTest {
     }
 
     @Test
-    void whatAnotherPreferenceCostsIsOnTheBeamSheet() {
-        openDemo();
+    void whatAnotherPreferenceCostsIsOnTheBeamSheet() throws IOException, InterruptedException {
+        openProject();
         query("mark:L1-B01");
         assertThat(rows()).hasCount(1);
         rows().first().dblclick();

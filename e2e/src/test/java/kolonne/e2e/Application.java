@@ -88,25 +88,30 @@ final class Application implements AutoCloseable {
         return v;
     }
 
-    /** Imports the demo building once more, so that a class of tests finds it as it was made; the newest stands first in the list. */
-    void demoAgain() throws IOException, InterruptedException {
+    /** Imports a model; answers with the project's id. */
+    String imported(String name, byte[] model) throws IOException, InterruptedException {
         HttpClient client = HttpClient.newHttpClient();
-        HttpRequest upload = HttpRequest.newBuilder(URI.create(address + "api/projects?fileName=veldhaven.json"))
+        HttpRequest upload = HttpRequest.newBuilder(
+                        URI.create(address + "api/projects?name=" + name + "&fileName=model.json"))
                 .header("Content-Type", "application/octet-stream")
-                .POST(HttpRequest.BodyPublishers.ofFile(Path.of("../samples/veldhaven.json")))
+                .POST(HttpRequest.BodyPublishers.ofByteArray(model))
                 .build();
         String job = client.send(upload, HttpResponse.BodyHandlers.ofString()).body();
-        String id = job.replaceAll("(?s).*\"id\":\"([^\"]+)\".*", "$1");
-        HttpRequest ask =
-                HttpRequest.newBuilder(URI.create(address + "api/jobs/" + id)).build();
+        HttpRequest ask = HttpRequest.newBuilder(URI.create(address + "api/jobs/" + field(job, "id")))
+                .build();
         String told = job;
         while (told.contains("\"phase\":\"running\"") || told.contains("\"phase\":\"waiting\"")) {
             Thread.sleep(50);
             told = client.send(ask, HttpResponse.BodyHandlers.ofString()).body();
         }
         if (!told.contains("\"phase\":\"done\"")) {
-            throw new IOException("the demo could not be imported again: " + told);
+            throw new IOException("the building was not imported: " + told);
         }
+        return field(told, "result");
+    }
+
+    private static String field(String json, String name) {
+        return json.replaceAll("(?s).*\"" + name + "\":\"([^\"]+)\".*", "$1");
     }
 
     String address() {

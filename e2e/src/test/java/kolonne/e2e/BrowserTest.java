@@ -9,17 +9,25 @@ import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Playwright;
 import com.microsoft.playwright.options.AriaRole;
+import java.io.IOException;
 import java.nio.file.Path;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.regex.Pattern;
+import kolonne.core.demo.DemoBuilding;
+import kolonne.core.demo.DemoOptions;
+import kolonne.exchange.model.ModelWriter;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.BeforeEach;
 
-/** The packaged application and Chromium, started once for all tests; every class has a demo project of its own, every test a page of its own. */
+/**
+ * The packaged application and Chromium, started once for all tests; every class has a project of its own, every test a page of its own. Its building has the
+ * features of the demo and a third of its members, so that redesigns do not take the time.
+ */
 abstract class BrowserTest {
+    private static final Map<Class<?>, String> PROJECTS = new HashMap<>();
     private static Application application;
     private static Playwright playwright;
     private static Browser browser;
@@ -29,7 +37,6 @@ abstract class BrowserTest {
     @BeforeAll
     static void start() throws Exception {
         if (application != null) {
-            application.demoAgain();
             return;
         }
         application = new Application();
@@ -94,10 +101,20 @@ abstract class BrowserTest {
         assertEquals(List.of(), refused);
     }
 
-    protected void openDemo() {
-        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName(Pattern.compile("Veldhaven")))
-                .first()
-                .click();
+    /** Opens the class's own project. */
+    protected void openProject() throws IOException, InterruptedException {
+        String id = PROJECTS.get(getClass());
+        if (id == null) {
+            byte[] model = ModelWriter.json(DemoBuilding.generate(new DemoOptions(7, 5, 4, 3, true)));
+            id = application.imported("Leeszaal", model);
+            PROJECTS.put(getClass(), id);
+        }
+        page.navigate(application.address() + "p/" + id + "/results");
+        designed();
+    }
+
+    /** Waits until the results page of a project is there and all is current. */
+    protected void designed() {
         assertThat(page.getByRole(AriaRole.STATUS)).hasAttribute("data-current", "true");
         assertThat(page.getByRole(AriaRole.LISTBOX).locator("[role=option]").first())
                 .isVisible();

@@ -5,13 +5,14 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
+import java.io.IOException;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 
 /** Changing bars on the beam sheet: a check fails and recovers, what is set by hand stays, is undone, released and copied. */
 class CagePathTest extends BrowserTest {
-    private void open(String mark) {
-        openDemo();
+    private void open(String mark) throws IOException, InterruptedException {
+        openProject();
         query("mark:" + mark);
         assertThat(rows()).hasCount(1);
         rows().first().dblclick();
@@ -34,7 +35,7 @@ class CagePathTest extends BrowserTest {
     }
 
     @Test
-    void barsAreTakenAwayUntilACheckFailsAndGivenBack() {
+    void barsAreTakenAwayUntilACheckFailsAndGivenBack() throws IOException, InterruptedException {
         open("L1-B01");
         assertThat(verdict()).hasText("all satisfied");
         page.keyboard().press("b");
@@ -57,7 +58,7 @@ class CagePathTest extends BrowserTest {
     }
 
     @Test
-    void aCutOffIsDraggedAndStaysThroughARedesign() {
+    void aCutOffIsDraggedAndStaysThroughARedesign() throws IOException, InterruptedException {
         open("L1-B01");
         Locator added = page.locator("g.bar[aria-label$='layer 1']").first();
         added.locator(".hit").first().click(new Locator.ClickOptions().setForce(true));
@@ -86,7 +87,7 @@ class CagePathTest extends BrowserTest {
     }
 
     @Test
-    void aCageIsCopiedToAnIdenticalLine() {
+    void aCageIsCopiedToAnIdenticalLine() throws IOException, InterruptedException {
         open("L2-B03");
         button("Find lines that could share this cage").click();
         assertThat(page.getByLabel("Identical lines", new Page.GetByLabelOptions().setExact(true))
@@ -103,15 +104,17 @@ class CagePathTest extends BrowserTest {
     }
 
     @Test
-    void readingsOfEveryCombinationOpenUnderTheCursor() {
+    void readingsOfEveryCombinationOpenUnderTheCursor() throws IOException, InterruptedException {
         open("L1-B01");
         page.getByText(Pattern.compile("Every combination at")).click();
         assertThat(page.locator(".readings tbody tr").first()).isVisible();
     }
 
     @Test
-    void rulesForEarthquakesShowOnTheSheetAndAreTakenBack() {
-        open("L1-B01");
+    void rulesForEarthquakesShowOnTheSheetAndAreTakenBack() throws IOException, InterruptedException {
+        openProject();
+        query("mark:L1-B01");
+        rows().first().dblclick();
         assertThat(page.getByText("strength of the ends dash-dotted")).hasCount(0);
         page.locator(".rail").getByText("Basis").click();
         page.getByLabel("Seismic detailing", new Page.GetByLabelOptions().setExact(true))
@@ -135,7 +138,7 @@ class CagePathTest extends BrowserTest {
     }
 
     @Test
-    void barsAreLaidInPairsAndTheirEndsStraightenedByHand() {
+    void barsAreLaidInPairsAndTheirEndsStraightenedByHand() throws IOException, InterruptedException {
         open("L1-B01");
         page.keyboard().press("b");
         assertThat(page.locator(".bar.picked")).hasCount(1);

@@ -9,6 +9,7 @@ import com.microsoft.playwright.Keyboard;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
+import java.io.IOException;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 
@@ -27,8 +28,8 @@ class DailyPathTest extends BrowserTest {
     }
 
     @Test
-    void aMarkIsGivenAndItsOldAddressLeadsOn() {
-        openDemo();
+    void aMarkIsGivenAndItsOldAddressLeadsOn() throws IOException, InterruptedException {
+        openProject();
         query("mark:L2-B07");
         assertThat(rows()).hasCount(1);
         rows().first().dblclick();
@@ -44,8 +45,8 @@ class DailyPathTest extends BrowserTest {
     }
 
     @Test
-    void theOtherWindowIsToldAndBothChangesOfTheBasisStay() {
-        openDemo();
+    void theOtherWindowIsToldAndBothChangesOfTheBasisStay() throws IOException, InterruptedException {
+        openProject();
         page.locator(".rail").getByText("Basis").click();
         assertThat(field("Cover of beams")).isVisible();
         try (BrowserContext other = page.context().browser().newContext()) {
@@ -70,8 +71,8 @@ class DailyPathTest extends BrowserTest {
     }
 
     @Test
-    void manyAreSelectedAndChangedInOneStep() {
-        openDemo();
+    void manyAreSelectedAndChangedInOneStep() throws IOException, InterruptedException {
+        openProject();
         query("storey:L4 beam");
         assertThat(rows().first()).containsText("L4-B");
         assertThat(field("Plan of L4")).isVisible();
@@ -106,8 +107,8 @@ class DailyPathTest extends BrowserTest {
     }
 
     @Test
-    void theElevationOfAGridLineShowsWhatIsOnIt() {
-        openDemo();
+    void theElevationOfAGridLineShowsWhatIsOnIt() throws IOException, InterruptedException {
+        openProject();
         page.getByText("Elevation", new Page.GetByTextOptions().setExact(true)).click();
         assertThat(page.locator("[aria-label^='Elevation on grid line']")).isVisible();
         page.locator("[data-mark='C-A1']").first().click();
@@ -115,8 +116,8 @@ class DailyPathTest extends BrowserTest {
     }
 
     @Test
-    void aQueryIsTypedSlowlyAndSurvivesAVisitToASheet() {
-        openDemo();
+    void aQueryIsTypedSlowlyAndSurvivesAVisitToASheet() throws IOException, InterruptedException {
+        openProject();
         String all = page.locator(".list-tools").textContent();
         field("Query").focus();
         for (String part : new String[] {"u", "til", ">", "0", ".9", "5"}) {
@@ -128,15 +129,15 @@ class DailyPathTest extends BrowserTest {
         String narrowed = page.locator(".list-tools").textContent();
         rows().first().dblclick();
         assertThat(field("Mark")).isVisible();
-        assertTrue(page.title().contains("Veldhaven"), page.title());
+        assertTrue(page.title().contains("Leeszaal"), page.title());
         page.keyboard().press("Escape");
         assertThat(page.locator(".list-tools")).hasText(narrowed);
         assertThat(field("Query")).hasValue("util>0.95");
     }
 
     @Test
-    void whileTheServerIsAwayChangesWaitAndThenAreSent() {
-        openDemo();
+    void whileTheServerIsAwayChangesWaitAndThenAreSent() throws IOException, InterruptedException {
+        openProject();
         page.locator(".rail").getByText("Basis").click();
         assertThat(field("Most legs")).hasValue("6");
         page.context().setOffline(true);
@@ -155,8 +156,8 @@ class DailyPathTest extends BrowserTest {
     }
 
     @Test
-    void nonsenseInTheAddressIsTakenForNothing() {
-        openDemo();
+    void nonsenseInTheAddressIsTakenForNothing() throws IOException, InterruptedException {
+        openProject();
         String p = page.url().replaceAll("/results.*", "");
         for (String a : new String[] {
             "/sheet/L1-B01?at=abc", "/sheet/C-D3?lift=-5", "/results?view=x&line=%00&q=%22", "/schedules?kind=x&page=-1"
@@ -168,8 +169,8 @@ class DailyPathTest extends BrowserTest {
     }
 
     @Test
-    void quickUndoesOfOnesOwnAreQueued() {
-        openDemo();
+    void quickUndoesOfOnesOwnAreQueued() throws IOException, InterruptedException {
+        openProject();
         page.locator(".rail").getByText("Basis").click();
         for (String legs : new String[] {"5", "4", "3"}) {
             field("Most legs").fill(legs);

@@ -24,6 +24,13 @@ import org.junit.jupiter.api.Test;
 
 /** Drives the real interface in Chromium against the packaged application. */
 class WholePathTest extends BrowserTest {
+    private void openDemo() {
+        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName(Pattern.compile("Veldhaven")))
+                .first()
+                .click();
+        designed();
+    }
+
     @Test
     void narrowsToAStoreyAndOpensTheWorstBeam() {
         openDemo();

@@ -212,6 +212,15 @@ public record BasisField(
                     "By the practical preference: from centre to centre of neighbouring bars of a column.",
                     b -> b.practice().columnBarsApart()),
             new BasisField(
+                    "lengthModuleMm",
+                    Part.PRACTICE,
+                    "Bar lengths, module",
+                    Kind.LENGTH,
+                    0,
+                    500,
+                    "Bars along members are cut to multiples of it: straight ends run on, hooks and laps become longer. 0 cuts to any length. Bars set by hand and stirrups stay as they are.",
+                    b -> b.practice().lengthModule()),
+            new BasisField(
                     "costPieceKg",
                     Part.COSTS,
                     "Every bar",

@@ -1,6 +1,8 @@
 package kolonne.core.detail;
 
 import java.util.List;
+import kolonne.core.basis.Basis;
+import kolonne.core.beam.cage.BarLengths;
 import kolonne.core.code.Bar;
 import kolonne.core.code.Bends;
 
@@ -14,26 +16,39 @@ final class BarShapes {
     private static final double HOOK = 3 * Math.PI / 4;
 
     private final Bends bends;
+    private final double module;
 
-    BarShapes(Bends bends) {
+    /** @param module to multiples of which bars with hooks are cut; 0 to any length [mm] */
+    BarShapes(Bends bends, double module) {
         this.bends = bends;
+        this.module = module;
     }
 
-    /** Height of a 90° hook, outside [mm]: bend and straight end. */
-    private double hookHeight(Bar b) {
-        return bends.barRadius(b) + b.diameter() + bends.barTail(b);
+    static BarShapes of(Basis basis) {
+        return new BarShapes(basis.entry().bends(), basis.practice().lengthModule());
     }
 
-    /** Straight, or bent up at one or both ends. @param run outside length along the member [mm] */
-    BarItem longitudinal(String what, Bar b, int number, double run, int hooks) {
-        double r = bends.barRadius(b);
-        double d = b.diameter();
-        double hook = hookHeight(b);
-        return switch (hooks) {
-            case 0 -> item(what, "00", b, number, List.of(run), run);
-            case 1 -> item(what, "11", b, number, List.of(hook, run), hook + run - 0.5 * r - d);
-            default -> item(what, "21", b, number, List.of(hook, run, hook), 2 * hook + run - r - 2 * d);
-        };
+    /**
+     * Straight, or bent up at one or both ends; hooks take what the cut length lacks to the module.
+     *
+     * @param run  outside length along the member [mm]
+     * @param room height that hooks have [mm]
+     */
+    BarItem longitudinal(String what, Bar b, int number, double run, int hooks, double room) {
+        if (hooks == 0) {
+            return item(what, "00", b, number, List.of(run), run);
+        }
+        double length = run + hooks * bends.hookBeyondRun(b);
+        double more = BarLengths.missing(length, module) / hooks;
+        more = bends.hook(b) + more <= room ? more : 0;
+        double hook = bends.hook(b) + more;
+        return item(
+                what,
+                hooks == 1 ? "11" : "21",
+                b,
+                number,
+                hooks == 1 ? List.of(hook, run) : List.of(hook, run, hook),
+                length + hooks * more);
     }
 
     /**

@@ -12,8 +12,9 @@ import kolonne.core.code.Bar;
 public final class BeamBars {
     private BeamBars() {}
 
-    private static BarShapes shapes(Basis basis) {
-        return new BarShapes(basis.entry().bends());
+    /** Height between the covers of the shallowest span: what a hook has [mm]. */
+    private static double room(BeamLine line, Basis basis) {
+        return line.spans().stream().mapToDouble(s -> s.shape().depth()).min().orElseThrow() - 2 * basis.beamCover();
     }
 
     public static List<BarItem> of(BeamLine line, BeamCage cage, Basis basis) {
@@ -24,6 +25,7 @@ public final class BeamBars {
             pieces(
                     new Run(what, g.bar(), g.count(), g.from(), g.to(), g.hookFrom(), g.hookTo()),
                     Laps.of(line, g, basis),
+                    room(line, basis),
                     basis,
                     out);
         }
@@ -41,6 +43,7 @@ public final class BeamBars {
                             s.hookFrom(),
                             s.hookTo()),
                     Laps.of(line, s, basis),
+                    room(line, basis),
                     basis,
                     out);
         }
@@ -51,18 +54,19 @@ public final class BeamBars {
     private record Run(String what, Bar bar, int count, double from, double to, boolean hookFrom, boolean hookTo) {}
 
     /** Bars of one run, from lap to lap. */
-    private static void pieces(Run r, List<Laps.Lap> laps, Basis basis, List<BarItem> out) {
+    private static void pieces(Run r, List<Laps.Lap> laps, double room, Basis basis, List<BarItem> out) {
         for (int k = 0; k <= laps.size(); k++) {
             double from = k == 0 ? r.from() : laps.get(k - 1).from();
             double to = k == laps.size() ? r.to() : laps.get(k).to();
             int hooks = (k == 0 && r.hookFrom() ? 1 : 0) + (k == laps.size() && r.hookTo() ? 1 : 0);
-            out.add(shapes(basis)
+            out.add(BarShapes.of(basis)
                     .longitudinal(
                             r.what() + (laps.isEmpty() ? "" : ", piece " + (k + 1)),
                             r.bar(),
                             r.count(),
                             to - from,
-                            hooks));
+                            hooks,
+                            room));
         }
     }
 
@@ -71,15 +75,15 @@ public final class BeamBars {
         double h = span.shape().depth() - 2 * basis.beamCover();
         String what = "stirrups, span " + (z.span() + 1);
         Bar bar = z.bar();
-        out.add(shapes(basis).closed(what, bar, z.count(), b, h));
+        out.add(BarShapes.of(basis).closed(what, bar, z.count(), b, h));
         int inner = z.legs() - 2;
         double pitch = (b - bar.diameter()) / (z.legs() - 1);
         for (int pair = 0; pair < inner / 2; pair++) {
             double width = (inner - 1 - 2 * pair) * pitch + bar.diameter();
-            out.add(shapes(basis).closed(what + ", inner", bar, z.count(), width, h));
+            out.add(BarShapes.of(basis).closed(what + ", inner", bar, z.count(), width, h));
         }
         if (inner % 2 == 1) {
-            out.add(shapes(basis).crossTie(what + ", single leg", bar, z.count(), h));
+            out.add(BarShapes.of(basis).crossTie(what + ", single leg", bar, z.count(), h));
         }
     }
 }

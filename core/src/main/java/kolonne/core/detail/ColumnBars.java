@@ -3,6 +3,7 @@ package kolonne.core.detail;
 import java.util.ArrayList;
 import java.util.List;
 import kolonne.core.basis.Basis;
+import kolonne.core.beam.cage.BarLengths;
 import kolonne.core.code.Bar;
 import kolonne.core.column.cage.ColumnCage;
 import kolonne.core.column.cage.RectangleBars;
@@ -13,10 +14,6 @@ import kolonne.core.shape.Shape;
 /** The bars of a column cage, lift by lift. Vertical bars run from floor to floor and lap above it. */
 public final class ColumnBars {
     private ColumnBars() {}
-
-    private static BarShapes shapes(Basis basis) {
-        return new BarShapes(basis.entry().bends());
-    }
 
     public static List<BarItem> of(ColumnStack.Lift lift, ColumnCage.LiftCage c, boolean top, Basis basis) {
         List<BarItem> out = new ArrayList<>();
@@ -40,7 +37,10 @@ public final class ColumnBars {
                         .detailing()
                         .lapLength(
                                 bar, lift.material().fc(), basis.fy(), false, 2 * bar.diameter(), basis.columnCover());
-        out.add(shapes(basis).longitudinal(what, bar, number, lift.top() - lift.base() + lap, 0));
+        double run = lift.top() - lift.base() + lap;
+        // a lap may be longer than it must; at the top the cover stands in the way
+        double longer = top ? 0 : BarLengths.missing(run, basis.practice().lengthModule());
+        out.add(BarShapes.of(basis).longitudinal(what, bar, number, run + longer, 0, 0));
     }
 
     private static void ties(ColumnStack.Lift lift, ColumnCage.LiftCage c, Basis basis, List<BarItem> out) {
@@ -50,12 +50,12 @@ public final class ColumnBars {
         if (c.layout() instanceof RingBars) {
             double outside = s.width() - cover;
             double lap = Math.max(300, 40 * c.tie().diameter());
-            out.add(shapes(basis).hoop("hoops", c.tie(), n, outside, lap));
+            out.add(BarShapes.of(basis).hoop("hoops", c.tie(), n, outside, lap));
             return;
         }
         double b = s.width() - cover;
         double h = s.depth() - cover;
-        out.add(shapes(basis).closed("ties", c.tie(), n, b, h));
+        out.add(BarShapes.of(basis).closed("ties", c.tie(), n, b, h));
         inner(c.layout().legsAlongY() - 2, "cross-ties along the depth", h, c, n, basis, out);
         inner(c.layout().legsAlongX() - 2, "cross-ties along the width", b, c, n, basis, out);
     }
@@ -63,7 +63,7 @@ public final class ColumnBars {
     private static void inner(
             int legs, String what, double length, ColumnCage.LiftCage c, int n, Basis basis, List<BarItem> out) {
         if (legs > 0) {
-            out.add(shapes(basis).crossTie(what, c.tie(), n * legs, length));
+            out.add(BarShapes.of(basis).crossTie(what, c.tie(), n * legs, length));
         }
     }
 

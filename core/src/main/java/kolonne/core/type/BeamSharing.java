@@ -7,10 +7,10 @@ import java.util.List;
 import java.util.Map;
 import kolonne.core.basis.Basis;
 import kolonne.core.beam.cage.BeamCage;
-import kolonne.core.beam.check.BeamCheck;
 import kolonne.core.beam.check.BeamContext;
 import kolonne.core.beam.check.BeamDesign;
 import kolonne.core.beam.choice.BeamDesigner;
+import kolonne.core.beam.choice.EvenLengths;
 import kolonne.core.beam.choice.Served;
 import kolonne.core.beam.line.BeamLine;
 import kolonne.core.beam.line.SharedDemands;
@@ -138,7 +138,7 @@ final class BeamSharing implements Sharing<BeamLine, BeamDesign> {
     }
 
     private BeamDesign check(BeamCage cage, BeamLine of, BeamLine to) {
-        return BeamCheck.run(to, FittedCage.of(cage, of, to, basis), context);
+        return EvenLengths.tried(to, FittedCage.of(cage, of, to, basis), context);
     }
 
     private List<BeamLine> heaviest(List<BeamLine> lines) {

@@ -21,6 +21,8 @@ import kolonne.core.column.cage.RectangleBars;
 import kolonne.core.column.check.ColumnDesign;
 import kolonne.core.demo.DemoBuilding;
 import kolonne.core.demo.DemoOptions;
+import kolonne.core.detail.BarItem;
+import kolonne.core.detail.BeamBars;
 import kolonne.core.finding.Finding;
 import kolonne.core.model.BuildingIndex;
 import kolonne.core.model.Role;
@@ -60,6 +62,28 @@ class PracticeTest {
 
     private static boolean noted(List<Finding> findings, String code) {
         return findings.stream().anyMatch(f -> f.code().equals(code));
+    }
+
+    /** Main bars whose cut length is no multiple of 50 mm, of all of a building's. */
+    private static double odd(BuildingDesign d) {
+        double all = 0;
+        double odd = 0;
+        for (BeamDesign b : d.beams()) {
+            for (BarItem i : BeamBars.of(b.line(), b.cage(), d.basis())) {
+                boolean main = List.of("00", "11", "21").contains(i.shape());
+                all += main ? i.number() : 0;
+                odd += main && i.cutLength() % 50 != 0 ? i.number() : 0;
+            }
+        }
+        return odd / all;
+    }
+
+    /** The few that are left have no room at either end, or a check of cut-offs speaks against it. */
+    @Test
+    void barsAreCutOnTheModule() {
+        assertTrue(odd(PRACTICAL) < 0.025, odd(PRACTICAL) + " of the bars");
+        double any = odd(small(new Practice(1, 250, 0, HandlingCost.STANDARD)));
+        assertTrue(any > 0.5, any + " where any length is allowed");
     }
 
     @Test
@@ -151,7 +175,7 @@ class PracticeTest {
     void aTighterDistanceAddsBarsAndAWiderOneTakesThemAway() {
         List<Integer> counts = new ArrayList<>();
         for (double most : new double[] {200, 400}) {
-            BuildingDesign d = small(new Practice(1, most, HandlingCost.STANDARD));
+            BuildingDesign d = small(new Practice(1, most, 50, HandlingCost.STANDARD));
             counts.add(d.columns().stream()
                     .flatMap(c -> c.lifts().stream())
                     .mapToInt(l -> l.cage().count())
@@ -162,7 +186,7 @@ class PracticeTest {
 
     @Test
     void aSingleSizeIsKeptWhereOneIsAskedFor() {
-        BuildingDesign d = small(new Practice(0, 250, HandlingCost.STANDARD));
+        BuildingDesign d = small(new Practice(0, 250, 50, HandlingCost.STANDARD));
         for (BeamDesign b : d.beams()) {
             boolean one = sizes(b, BeamCage.Face.TOP).size() == 1
                     && sizes(b, BeamCage.Face.BOTTOM).size() == 1
@@ -187,8 +211,8 @@ class PracticeTest {
     @Test
     void whatABarCostsDecides() {
         BuildingDesign usual = small(Practice.METRIC);
-        BuildingDesign dear = small(new Practice(1, 250, new HandlingCost(60, 3, 3, 4, 10)));
-        BuildingDesign free = small(new Practice(1, 250, new HandlingCost(0, 0, 0, 0, 0)));
+        BuildingDesign dear = small(new Practice(1, 250, 50, new HandlingCost(60, 3, 3, 4, 10)));
+        BuildingDesign free = small(new Practice(1, 250, 50, new HandlingCost(0, 0, 0, 0, 0)));
         assertTrue(mainBars(dear) < 0.9 * mainBars(usual), mainBars(dear) + " bars against " + mainBars(usual));
         assertTrue(dear.quantities().steel() > usual.quantities().steel());
         assertTrue(

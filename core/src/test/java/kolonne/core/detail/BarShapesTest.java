@@ -3,6 +3,7 @@ package kolonne.core.detail;
 import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
+import java.util.List;
 import kolonne.core.code.Bar;
 import kolonne.core.code.BarCatalogue;
 import kolonne.core.code.registry.Codes;
@@ -11,13 +12,13 @@ import org.junit.jupiter.api.Test;
 /** Cut lengths against the bent bar's centre line measured out, and against the deductions of ISO 3766 by hand. */
 class BarShapesTest {
     private static final BarShapes SHAPES =
-            new BarShapes(Codes.of("aci-318m-19").bends());
+            new BarShapes(Codes.of("aci-318m-19").bends(), 0);
     private static final Bar T10 = BarCatalogue.METRIC.find("T10");
     private static final Bar T20 = BarCatalogue.METRIC.find("T20");
 
     @Test
     void aStraightBarIsItsLength() {
-        BarItem i = SHAPES.longitudinal("x", T20, 4, 4321, 0);
+        BarItem i = SHAPES.longitudinal("x", T20, 4, 4321, 0, 0);
         assertEquals("00", i.shape());
         assertEquals(4325, i.cutLength(), "up to 5 mm");
         assertEquals(4 * 4.325 * 2.466, i.mass(), 0.01, "2.466 kg/m for T20, ISO 6935-2");
@@ -26,13 +27,28 @@ class BarShapesTest {
     /** Shape 11: A + B − 0.5 r − d, with r = 60 for T20 (6 d bend): the centre line is at most 1 % off. */
     @Test
     void aHookedBarMatchesItsCentreLine() {
-        BarItem i = SHAPES.longitudinal("x", T20, 1, 3000, 1);
+        BarItem i = SHAPES.longitudinal("x", T20, 1, 3000, 1, 500);
         double hook = 60 + 13 * 20;
         assertEquals("11", i.shape());
         assertEquals(hook, i.dims().get(0), 0.5);
         assertEquals(hook + 3000 - 30 - 20, i.cutLength(), 5);
         double centre = (hook - 60 - 20) + (3000 - 60 - 20) + Math.PI / 2 * (60 + 10);
         assertEquals(centre, i.cutLength(), 0.01 * centre);
+    }
+
+    /** 320 + 3000 − 30 − 20 = 3270: the hook becomes 30 mm longer for 3300; where it has no room for that, it stays. Two hooks share it. */
+    @Test
+    void hooksTakeWhatALengthLacksToTheModule() {
+        BarShapes even = new BarShapes(Codes.of("aci-318m-19").bends(), 50);
+        BarItem one = even.longitudinal("x", T20, 1, 3000, 1, 500);
+        assertEquals(List.of(350.0, 3000.0), one.dims());
+        assertEquals(3300, one.cutLength());
+        BarItem shallow = even.longitudinal("x", T20, 1, 3000, 1, 340);
+        assertEquals(List.of(320.0, 3000.0), shallow.dims());
+        assertEquals(3270, shallow.cutLength());
+        BarItem two = even.longitudinal("x", T20, 1, 3030, 2, 500);
+        assertEquals(List.of(335.0, 3030.0, 335.0), two.dims(), "640 + 3030 - 60 - 40 = 3570, 30 more");
+        assertEquals(3600, two.cutLength());
     }
 
     /**

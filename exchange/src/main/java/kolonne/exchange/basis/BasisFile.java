@@ -75,6 +75,7 @@ public final class BasisFile {
             Double roofDeflection,
             Integer sizesApart,
             Double columnBarsApartMm,
+            Double lengthModuleMm,
             Double costPieceKg,
             Double costLayerKg,
             Double costAloneKg,
@@ -125,6 +126,7 @@ public final class BasisFile {
                 b.deflection().roof(),
                 b.practice().sizesApart(),
                 b.practice().columnBarsApart(),
+                b.practice().lengthModule(),
                 b.practice().costs().piece(),
                 b.practice().costs().layer(),
                 b.practice().costs().alone(),
@@ -262,6 +264,7 @@ public final class BasisFile {
         return new Practice(
                 or(d.sizesApart(), Practice.NONE.sizesApart()),
                 or(d.columnBarsApartMm(), Practice.NONE.columnBarsApart()),
+                or(d.lengthModuleMm(), Practice.NONE.lengthModule()),
                 costs(d));
     }
 

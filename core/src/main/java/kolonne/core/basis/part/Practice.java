@@ -5,15 +5,16 @@ package kolonne.core.basis.part;
  *
  * @param sizesApart      by the practical preference: steps between the sizes of a face's bars, and of a lift's, in the list of allowed ones
  * @param columnBarsApart greatest distance of neighbouring bars of columns, centre to centre, by the practical preference [mm]
+ * @param lengthModule    bars along members are cut to multiples of this; 0 where to any length [mm]
  * @param costs           what bars cost beside their mass
  */
-public record Practice(int sizesApart, double columnBarsApart, HandlingCost costs) {
+public record Practice(int sizesApart, double columnBarsApart, double lengthModule, HandlingCost costs) {
     /** With what bases begin in metric units. */
-    public static final Practice METRIC = new Practice(1, 250, HandlingCost.STANDARD);
+    public static final Practice METRIC = new Practice(1, 250, 50, HandlingCost.STANDARD);
 
-    /** With what bases begin in inches: bars 10 in. apart. */
-    public static final Practice INCHES = new Practice(1, 254, HandlingCost.STANDARD);
+    /** With what bases begin in inches: bars 10 in. apart, lengths in steps of 3 in. */
+    public static final Practice INCHES = new Practice(1, 254, 76.2, HandlingCost.STANDARD);
 
     /** Of bases that were stored before there were such rules. */
-    public static final Practice NONE = new Practice(10, 600, HandlingCost.STANDARD);
+    public static final Practice NONE = new Practice(10, 600, 0, HandlingCost.STANDARD);
 }

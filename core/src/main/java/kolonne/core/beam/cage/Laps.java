@@ -15,7 +15,7 @@ import kolonne.core.code.Bar;
 public final class Laps {
     /** A 90° hook beyond the run of its bar, in diameters, at most: bend and tail. */
     private static final double HOOK = 14;
-    /** For rounding up of cut lengths [mm]. */
+    /** For rounding up of cut lengths where there is no module [mm]. */
     private static final double ROUNDING = 10;
 
     private final BeamLine line;
@@ -81,7 +81,10 @@ public final class Laps {
     }
 
     private List<Lap> laps(Bar bar, double from, double to, boolean hookFrom, boolean hookTo, double lap, boolean top) {
-        double stock = basis.bars().stockLength() - ROUNDING;
+        double module = module();
+        double stock = module > 0
+                ? Math.floor(basis.bars().stockLength() / module + 1e-9) * module
+                : basis.bars().stockLength() - ROUNDING;
         double hook = HOOK * bar.diameter();
         double rest = to - from + (hookFrom ? hook : 0) + (hookTo ? hook : 0);
         List<Lap> out = new ArrayList<>();
@@ -101,6 +104,27 @@ public final class Laps {
                     .orElse(farthest);
             out.add(new Lap(centre - lap / 2, centre + lap / 2));
             begin = centre - lap / 2;
+        }
+        double beyond = BarLengths.hookBeyondRun(bar, basis);
+        return onModule(out, from - (hookFrom ? beyond : 0), to + (hookTo ? beyond : 0));
+    }
+
+    /** In ductile frames laps must keep away from columns: they become no longer than they must. */
+    private double module() {
+        return ductile ? 0 : basis.practice().lengthModule();
+    }
+
+    /** Laps so much longer that every piece is cut on the module. @param begin where the first piece would begin were it straight, {@code end} the last's end */
+    private List<Lap> onModule(List<Lap> laps, double begin, double end) {
+        List<Lap> out = new ArrayList<>();
+        double module = module();
+        double start = begin;
+        for (int k = 0; k < laps.size(); k++) {
+            Lap l = laps.get(k);
+            boolean last = k == laps.size() - 1;
+            double from = last ? l.from() - BarLengths.missing(end - l.from(), module) : l.from();
+            out.add(new Lap(from, l.to() + BarLengths.missing(l.to() - start, module)));
+            start = from;
         }
         return out;
     }

@@ -2,7 +2,6 @@ package kolonne.core.beam.choice;
 
 import java.util.List;
 import kolonne.core.beam.cage.BeamCage;
-import kolonne.core.beam.check.BeamCheck;
 import kolonne.core.beam.check.BeamContext;
 import kolonne.core.beam.check.BeamDesign;
 import kolonne.core.beam.line.BeamLine;
@@ -30,7 +29,12 @@ public interface Served {
 
             @Override
             public List<BeamDesign> checked(BeamCage cage) {
-                return List.of(BeamCheck.run(line, cage, context));
+                return List.of(EvenLengths.checked(line, cage, context));
+            }
+
+            @Override
+            public List<BeamDesign> tried(BeamCage cage) {
+                return List.of(EvenLengths.tried(line, cage, context));
             }
         };
     }

@@ -58,14 +58,16 @@ class LapsTest {
         BeamDesign d = design(line(5), b);
         for (BarItem item : BeamBars.of(d.line(), d.cage(), b)) {
             assertTrue(item.cutLength() <= stock, item.toString());
+            boolean main = List.of("00", "11", "21").contains(item.shape());
+            assertEquals(0, main ? item.cutLength() % 50 : 0, "cut on the module: " + item);
         }
         for (BeamCage.Group g : d.cage().groups()) {
             double last = g.from();
             for (Laps.Lap l : Laps.of(d.line(), g, b)) {
-                assertEquals(
-                        Laps.length(d.line(), g.bar(), g.pairs(), g.face() == BeamCage.Face.TOP, b),
-                        l.to() - l.from(),
-                        1e-6);
+                double least = Laps.length(d.line(), g.bar(), g.pairs(), g.face() == BeamCage.Face.TOP, b);
+                double longer = l.to() - l.from() - least;
+                // longer by less than a module for the piece that ends in it, and for the last piece that begins in it
+                assertTrue(longer > -1e-6 && longer < 100, longer + " longer than " + least);
                 assertTrue(l.from() > last && l.to() < g.to());
                 last = l.from();
             }
@@ -83,10 +85,7 @@ class LapsTest {
                 double middle = (l.from() + l.to()) / 2;
                 double off = g.face() == BeamCage.Face.TOP ? 3500 : 0;
                 assertEquals(
-                        0,
-                        Math.abs((middle - off) / 7000 - Math.rint((middle - off) / 7000)),
-                        1e-6,
-                        g.face() + " at " + middle);
+                        0, (middle - off) - 7000 * Math.rint((middle - off) / 7000), 50, g.face() + " at " + middle);
             }
         }
     }

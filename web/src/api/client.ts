@@ -59,6 +59,7 @@ export type SectionsTried = Schemas['Sections']
 export type Parameter = Schemas['Parameter']
 export type BasisField = Schemas['Field']
 export type Revision = Schemas['Revision']
+export type DrawingSheet = Schemas['Sheet']
 export type StiffnessEdit = Schemas['StiffnessEdit']
 export type EditedLoad = Schemas['EditedLoad']
 export type PutSectionEdit = Schemas['PutSectionEdit']
@@ -219,6 +220,8 @@ export const api = {
     }),
   adopt: (id: string, revision: string, version: number, keepOwn: boolean) =>
     request<Project>(`${p(id)}/revisions/${encodeURIComponent(revision)}`, json('POST', { keepOwn }, version)),
+  drawing: (id: string, paper: string, marks: string, sheet: number, signal?: AbortSignal) =>
+    request<DrawingSheet>(`${p(id)}/drawings?${query({ paper, marks, sheet: String(sheet) })}`, { signal }),
   reliefOfAll: (id: string) => request<ReliefOfAll>(`${p(id)}/torsion-relief`, { method: 'POST' }),
   torsionRelief: (id: string, mark: string, signal?: AbortSignal) =>
     request<Relief>(`${p(id)}/members/${encodeURIComponent(mark)}/torsion-relief`, { method: 'POST', signal }),

@@ -3242,6 +3242,157 @@ export interface paths {
     patch?: never
     trace?: never
   }
+  '/api/projects/{id}/drawings': {
+    parameters: {
+      query?: never
+      header?: never
+      path?: never
+      cookie?: never
+    }
+    /** One sheet of the drawings; paper: A4 to A0, marks: what is drawn, separated by commas */
+    get: {
+      parameters: {
+        query?: {
+          paper?: string
+          marks?: string
+          sheet?: string
+        }
+        header?: never
+        path: {
+          id: string
+        }
+        cookie?: never
+      }
+      requestBody?: never
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown
+          }
+          content: {
+            'application/json': components['schemas']['Sheet']
+          }
+        }
+        /** @description What, where and how to mend */
+        default: {
+          headers: {
+            [name: string]: unknown
+          }
+          content: {
+            'application/problem+json': components['schemas']['Problem']
+          }
+        }
+      }
+    }
+    put?: never
+    post?: never
+    delete?: never
+    options?: never
+    head?: never
+    patch?: never
+    trace?: never
+  }
+  '/api/projects/{id}/exports/drawings.pdf': {
+    parameters: {
+      query?: never
+      header?: never
+      path?: never
+      cookie?: never
+    }
+    /** Drawings as PDF; paper and marks as above */
+    get: {
+      parameters: {
+        query?: {
+          paper?: string
+          marks?: string
+        }
+        header?: never
+        path: {
+          id: string
+        }
+        cookie?: never
+      }
+      requestBody?: never
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown
+          }
+          content: {
+            'application/octet-stream': string
+          }
+        }
+        /** @description What, where and how to mend */
+        default: {
+          headers: {
+            [name: string]: unknown
+          }
+          content: {
+            'application/problem+json': components['schemas']['Problem']
+          }
+        }
+      }
+    }
+    put?: never
+    post?: never
+    delete?: never
+    options?: never
+    head?: never
+    patch?: never
+    trace?: never
+  }
+  '/api/projects/{id}/exports/drawings.dxf': {
+    parameters: {
+      query?: never
+      header?: never
+      path?: never
+      cookie?: never
+    }
+    /** Drawings as DXF; paper and marks as above */
+    get: {
+      parameters: {
+        query?: {
+          paper?: string
+          marks?: string
+        }
+        header?: never
+        path: {
+          id: string
+        }
+        cookie?: never
+      }
+      requestBody?: never
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown
+          }
+          content: {
+            'application/octet-stream': string
+          }
+        }
+        /** @description What, where and how to mend */
+        default: {
+          headers: {
+            [name: string]: unknown
+          }
+          content: {
+            'application/problem+json': components['schemas']['Problem']
+          }
+        }
+      }
+    }
+    put?: never
+    post?: never
+    delete?: never
+    options?: never
+    head?: never
+    patch?: never
+    trace?: never
+  }
 }
 export type webhooks = Record<string, never>
 export interface components {
@@ -3550,6 +3701,13 @@ export interface components {
       count: number
       parts: string[]
     }
+    Disc: {
+      x: number
+      y: number
+      radius: number
+      filled: boolean
+      width: number
+    }
     Doubt: {
       quantity: string
       headers: string[]
@@ -3807,6 +3965,12 @@ export interface components {
       magnifierMy: number
       checks: components['schemas']['Check'][]
       findings: components['schemas']['Finding'][]
+    }
+    Lines: {
+      layer: string
+      width: number
+      dashed: boolean
+      xy: number[]
     }
     Load: {
       loadCase: string
@@ -4174,6 +4338,16 @@ export interface components {
       id: string
       points: number[]
     }
+    Sheet: {
+      sheet: number
+      sheets: number
+      width: number
+      height: number
+      marks: string[]
+      lines: components['schemas']['Lines'][]
+      discs: components['schemas']['Disc'][]
+      texts: components['schemas']['Text'][]
+    }
     Side: {
       span: number
       size: string
@@ -4295,6 +4469,14 @@ export interface components {
       kind: string
       depth: number
       label: string
+    }
+    Text: {
+      x: number
+      y: number
+      height: number
+      align: string
+      bold: boolean
+      text: string
     }
     Tie: {
       size: string

@@ -87,6 +87,13 @@ export function MemberSheet({ id, units, state }: { id: string; units: Units; st
             failing {m.failingRank} of {m.failingCount}
           </span>
         )}
+        <Link
+          className="pill button"
+          title="Elevation, bars and sections to scale, as they are printed"
+          to={`/p/${id}/schedules?kind=drawings&paper=A3&marks=${encodeURIComponent(mark)}`}
+        >
+          Drawing
+        </Link>
         <button type="button" className="pill button" title="Print the sheet" onClick={() => window.print()}>
           Print
         </button>

@@ -1,12 +1,13 @@
 import { keepPreviousData, useMutation, useQuery } from '@tanstack/react-query'
 import { Button, Input, Pagination, Segmented } from 'antd'
-import { useState } from 'react'
+import { useState, type ReactNode } from 'react'
 import { useSearchParams } from 'react-router'
 import { api, type ApiError } from '../../api/client'
 import { numberIn } from '../../lib/address'
 import { download } from '../../lib/download'
 import { ErrorView } from '../../ui/ErrorView'
 import { Loading } from '../../ui/Loading'
+import { Drawings } from './Drawings'
 
 const KINDS = [
   { value: 'beams', label: 'Beams' },
@@ -14,13 +15,20 @@ const KINDS = [
   { value: 'bars', label: 'Bar list' },
   { value: 'totals', label: 'Steel by size' },
   { value: 'types', label: 'Types' },
+  { value: 'drawings', label: 'Drawings' },
 ]
 const SIZE = 30
 
-/** The schedules as they will be printed, page by page, with the downloads beside them. */
+/** The schedules as they will be printed, page by page, and the drawings sheet by sheet, with the downloads beside them. */
 export function SchedulesPage({ id }: { id: string }) {
   const [params, setParams] = useSearchParams()
   const kind = KINDS.find((k) => k.value === params.get('kind'))?.value ?? 'beams'
+  const kinds = <Segmented value={kind} options={KINDS} onChange={(v) => setParams({ kind: v })} />
+  return kind === 'drawings' ? <Drawings id={id} kinds={kinds} /> : <Tables id={id} kind={kind} kinds={kinds} />
+}
+
+function Tables({ id, kind, kinds }: { id: string; kind: string; kinds: ReactNode }) {
+  const [params, setParams] = useSearchParams()
   const page = numberIn(params.get('page'), 0, 100_000)
   const [sheets, setSheets] = useState('')
   const q = useQuery({
@@ -46,7 +54,7 @@ export function SchedulesPage({ id }: { id: string }) {
       <h1 className="sr">Schedules</h1>
       <div>
         <div className="view-tools">
-          <Segmented value={kind} options={KINDS} onChange={(v) => setParams({ kind: v })} />
+          {kinds}
           <span className="spring" />
           <Pagination
             simple

@@ -84,6 +84,7 @@ class AccessTest extends BrowserTest {
         at(p + "/sheet/C-D3", "[aria-label=Lifts]");
         at(p + "/types", ".type-curve");
         at(p + "/schedules", ".sheet-of-paper");
+        at(p + "/schedules?kind=drawings&marks=L1-B01", ".drawing-sheet");
         at(p.replaceAll("/p/.*", "/sketch/beam"), "[aria-label='Length of span 1']");
         at(p.replaceAll("/p/.*", "/sketch/column"), "[aria-label=Height]");
         assertEquals(List.of(), found);

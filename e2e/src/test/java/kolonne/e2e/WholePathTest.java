@@ -113,6 +113,18 @@ class WholePathTest extends BrowserTest {
             assertTrue(text.contains("Calculation: column stack C-D3"), "sheet of the column");
             assertTrue(text.contains("φMn") && text.contains("22.5.5.1"), "formulas with clauses");
         }
+        page.locator(".schedules")
+                .getByText("Drawings", new Locator.GetByTextOptions().setExact(true))
+                .click();
+        page.getByLabel("Marks to draw").fill("L1-B02");
+        page.getByLabel("Marks to draw").press("Enter");
+        assertThat(page.getByRole(
+                        AriaRole.IMG, new Page.GetByRoleOptions().setName(Pattern.compile("^Sheet 1 of 1: L1-B02$"))))
+                .isVisible();
+        assertTrue(Files.readString(download("Drawings, DXF")).contains("L1-B02"), "the drawing says what it is of");
+        page.locator(".schedules")
+                .getByText("Beams", new Locator.GetByTextOptions().setExact(true))
+                .click();
         Path xlsx = download("Schedules, XLSX");
         try (Workbook book = WorkbookFactory.create(xlsx.toFile())) {
             assertEquals(4, book.getNumberOfSheets());

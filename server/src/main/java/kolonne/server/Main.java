@@ -6,6 +6,7 @@ import kolonne.server.command.CompareCommand;
 import kolonne.server.command.ConvertCommand;
 import kolonne.server.command.DemoCommand;
 import kolonne.server.command.DesignCommand;
+import kolonne.server.command.DrawCommand;
 import kolonne.server.command.SectionCommand;
 import kolonne.server.command.ServeCommand;
 import picocli.AutoComplete;
@@ -20,6 +21,7 @@ import picocli.CommandLine;
         subcommands = {
             ServeCommand.class,
             DesignCommand.class,
+            DrawCommand.class,
             AnalyseCommand.class,
             CheckCommand.class,
             CompareCommand.class,

@@ -17,13 +17,34 @@ public final class BeamBars {
         return line.spans().stream().mapToDouble(s -> s.shape().depth()).min().orElseThrow() - 2 * basis.beamCover();
     }
 
+    /**
+     * Like bars of a line where they lie.
+     *
+     * @param face     null for stirrups and side bars
+     * @param layer    from the face, 1 for side bars and stirrups
+     * @param from     along the line, to {@code to} [mm]
+     * @param hookFrom whether they are bent up there
+     */
+    public record Placed(
+            BarItem item, BeamCage.Face face, int layer, double from, double to, boolean hookFrom, boolean hookTo) {
+        /** Whether they run along the line. */
+        public boolean along() {
+            return face != null || item.what().startsWith("side");
+        }
+    }
+
     public static List<BarItem> of(BeamLine line, BeamCage cage, Basis basis) {
-        List<BarItem> out = new ArrayList<>();
+        return placed(line, cage, basis).stream().map(Placed::item).toList();
+    }
+
+    /** The same, each with its place. */
+    public static List<Placed> placed(BeamLine line, BeamCage cage, Basis basis) {
+        List<Placed> out = new ArrayList<>();
         for (BeamCage.Group g : cage.groups()) {
             String what =
                     g.face().word() + (g.through() ? ", through" : "") + (g.layer() > 1 ? ", layer " + g.layer() : "");
             pieces(
-                    new Run(what, g.bar(), g.count(), g.from(), g.to(), g.hookFrom(), g.hookTo()),
+                    new Run(what, g.face(), g.layer(), g.bar(), g.count(), g.from(), g.to(), g.hookFrom(), g.hookTo()),
                     Laps.of(line, g, basis),
                     room(line, basis),
                     basis,
@@ -36,6 +57,8 @@ public final class BeamBars {
             pieces(
                     new Run(
                             "side bars, span " + (s.span() + 1),
+                            null,
+                            1,
                             s.bar(),
                             2 * s.perFace(),
                             s.from(),
@@ -51,39 +74,54 @@ public final class BeamBars {
     }
 
     /** Bars from end to end, laps between. */
-    private record Run(String what, Bar bar, int count, double from, double to, boolean hookFrom, boolean hookTo) {}
+    private record Run(
+            String what,
+            BeamCage.Face face,
+            int layer,
+            Bar bar,
+            int count,
+            double from,
+            double to,
+            boolean hookFrom,
+            boolean hookTo) {}
 
     /** Bars of one run, from lap to lap. */
-    private static void pieces(Run r, List<Laps.Lap> laps, double room, Basis basis, List<BarItem> out) {
+    private static void pieces(Run r, List<Laps.Lap> laps, double room, Basis basis, List<Placed> out) {
         for (int k = 0; k <= laps.size(); k++) {
             double from = k == 0 ? r.from() : laps.get(k - 1).from();
             double to = k == laps.size() ? r.to() : laps.get(k).to();
-            int hooks = (k == 0 && r.hookFrom() ? 1 : 0) + (k == laps.size() && r.hookTo() ? 1 : 0);
-            out.add(BarShapes.of(basis)
+            boolean hookFrom = k == 0 && r.hookFrom();
+            boolean hookTo = k == laps.size() && r.hookTo();
+            BarItem item = BarShapes.of(basis)
                     .longitudinal(
                             r.what() + (laps.isEmpty() ? "" : ", piece " + (k + 1)),
                             r.bar(),
                             r.count(),
                             to - from,
-                            hooks,
-                            room));
+                            (hookFrom ? 1 : 0) + (hookTo ? 1 : 0),
+                            room);
+            out.add(new Placed(item, r.face(), r.layer(), from, to, hookFrom, hookTo));
         }
     }
 
-    private static void stirrups(BeamLine.Span span, BeamCage.Zone z, Basis basis, List<BarItem> out) {
+    private static Placed in(BeamCage.Zone z, BarItem item) {
+        return new Placed(item, null, 1, z.from(), z.to(), false, false);
+    }
+
+    private static void stirrups(BeamLine.Span span, BeamCage.Zone z, Basis basis, List<Placed> out) {
         double b = span.shape().webWidth() - 2 * basis.beamCover();
         double h = span.shape().depth() - 2 * basis.beamCover();
         String what = "stirrups, span " + (z.span() + 1);
         Bar bar = z.bar();
-        out.add(BarShapes.of(basis).closed(what, bar, z.count(), b, h));
+        out.add(in(z, BarShapes.of(basis).closed(what, bar, z.count(), b, h)));
         int inner = z.legs() - 2;
         double pitch = (b - bar.diameter()) / (z.legs() - 1);
         for (int pair = 0; pair < inner / 2; pair++) {
             double width = (inner - 1 - 2 * pair) * pitch + bar.diameter();
-            out.add(BarShapes.of(basis).closed(what + ", inner", bar, z.count(), width, h));
+            out.add(in(z, BarShapes.of(basis).closed(what + ", inner", bar, z.count(), width, h)));
         }
         if (inner % 2 == 1) {
-            out.add(BarShapes.of(basis).crossTie(what + ", single leg", bar, z.count(), h));
+            out.add(in(z, BarShapes.of(basis).crossTie(what + ", single leg", bar, z.count(), h)));
         }
     }
 }

@@ -2,21 +2,14 @@ package kolonne.exchange.paper;
 
 import java.awt.Color;
 import java.io.IOException;
-import java.io.InputStream;
 import java.io.OutputStream;
 import java.util.ArrayList;
-import java.util.HashMap;
 import java.util.List;
-import java.util.Map;
-import org.apache.fontbox.ttf.TTFParser;
-import org.apache.fontbox.ttf.TrueTypeFont;
-import org.apache.pdfbox.io.RandomAccessReadBuffer;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.PDPage;
 import org.apache.pdfbox.pdmodel.PDPageContentStream;
 import org.apache.pdfbox.pdmodel.common.PDRectangle;
 import org.apache.pdfbox.pdmodel.font.PDFont;
-import org.apache.pdfbox.pdmodel.font.PDType0Font;
 
 /** Pages of text and tables in the product's type, with a running head and page numbers. Lengths in points. */
 final class PdfPaper implements AutoCloseable {
@@ -33,7 +26,7 @@ final class PdfPaper implements AutoCloseable {
     private final PDFont bold;
     private final PDRectangle size;
     private final String title;
-    private final Map<Integer, Boolean> glyphs = new HashMap<>();
+    private final PdfFonts fonts;
     private PDPageContentStream out;
     private float y;
 
@@ -49,18 +42,11 @@ final class PdfPaper implements AutoCloseable {
 
     PdfPaper(String title, boolean landscape) throws IOException {
         this.title = title;
-        regular = font("IBMPlexSans-Regular.ttf");
-        bold = font("IBMPlexSans-SemiBold.ttf");
+        fonts = new PdfFonts(doc);
+        regular = fonts.regular();
+        bold = fonts.bold();
         size = landscape ? new PDRectangle(PDRectangle.A4.getHeight(), PDRectangle.A4.getWidth()) : PDRectangle.A4;
         newPage();
-    }
-
-    private PDFont font(String name) throws IOException {
-        try (InputStream in = PdfPaper.class.getResourceAsStream("/fonts/" + name)) {
-            TrueTypeFont ttf = new TTFParser().parse(new RandomAccessReadBuffer(in));
-            ttf.setEnableGsub(false); // ligatures are not wanted and cost nine tenths of the time
-            return PDType0Font.load(doc, ttf, true);
-        }
     }
 
     float width() {
@@ -195,29 +181,12 @@ final class PdfPaper implements AutoCloseable {
         out.setFont(font, points);
         out.setNonStrokingColor(color);
         out.newLineAtOffset(x, base);
-        out.showText(printable(s));
+        out.showText(fonts.known(s));
         out.endText();
     }
 
-    /** The text with characters that the type lacks shown as a question mark. */
-    private String printable(String s) {
-        StringBuilder b = new StringBuilder(s.length());
-        s.codePoints().forEach(cp -> b.appendCodePoint(glyphs.computeIfAbsent(cp, this::has) ? cp : '?'));
-        return b.toString();
-    }
-
-    private boolean has(int codePoint) {
-        try {
-            regular.encode(Character.toString(codePoint));
-            bold.encode(Character.toString(codePoint));
-            return true;
-        } catch (IOException | IllegalArgumentException e) {
-            return false; // the fonts answer so for a character they lack
-        }
-    }
-
     private float width(PDFont font, float points, String s) throws IOException {
-        return font.getStringWidth(printable(s)) / 1000 * points;
+        return font.getStringWidth(fonts.known(s)) / 1000 * points;
     }
 
     private String fit(PDFont font, float points, String s, float w) throws IOException {
@@ -269,6 +238,7 @@ final class PdfPaper implements AutoCloseable {
                 c.endText();
             }
         }
+        PdfFonts.reproducible(doc);
         doc.save(to);
     }
 

@@ -60,6 +60,7 @@ public final class Api {
         routes.addAll(new HandRoutes(projects).routes());
         routes.addAll(new TypeRoutes(projects).routes());
         routes.addAll(new ExportRoutes(projects).routes());
+        routes.addAll(new DrawingRoutes(projects).routes());
     }
 
     /** The OpenAPI description of the routes. */

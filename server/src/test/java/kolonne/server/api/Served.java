@@ -61,6 +61,11 @@ final class Served implements AutoCloseable {
         return Requests.ask(server, status, method, project + path, body, headers);
     }
 
+    /** A file that is downloaded. */
+    HttpResponse<String> file(String path) throws IOException, InterruptedException {
+        return Requests.send(server, "GET", project + path, null);
+    }
+
     /** Sends a file to a route that answers with a job, and waits for what becomes of it. */
     JsonNode uploaded(String path, byte[] file) throws IOException, InterruptedException {
         JsonNode job = Requests.upload(server, project + path, file);

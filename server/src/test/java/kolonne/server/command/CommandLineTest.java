@@ -38,6 +38,18 @@ class CommandLineTest {
     }
 
     @Test
+    void drawsWhatIsAskedForOnPaper() throws IOException {
+        Path out = dir.resolve("drawn");
+        Path model = demo();
+        int status = Main.run("draw", model.toString(), "--out", out.toString(), "--paper", "A3", "--marks", "L1-B01");
+        assertTrue(status == 0 || status == 1, "status " + status);
+        assertTrue(Files.readString(out.resolve("drawings.dxf")).contains("L1-B01"));
+        assertTrue(Files.size(out.resolve("drawings.pdf")) > 1000);
+        assertEquals(2, Main.run("draw", model.toString(), "--out", out.toString(), "--marks", "X9"));
+        assertEquals(2, Main.run("draw", model.toString(), "--out", out.toString(), "--paper", "B5"));
+    }
+
+    @Test
     void comparesTwoModels() throws IOException {
         Path old = demo();
         assertEquals(0, Main.run("compare", old.toString(), old.toString()));

@@ -1,0 +1,253 @@
+package kolonne.core.drawing;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import kolonne.core.basis.Basis;
+import kolonne.core.column.cage.ColumnCage;
+import kolonne.core.column.cage.RectangleBars;
+import kolonne.core.column.check.ColumnDesign;
+import kolonne.core.column.line.ColumnStack;
+import kolonne.core.detail.BarItem;
+import kolonne.core.explain.Quantity;
+import kolonne.core.schedule.ScheduleGroups;
+import kolonne.core.schedule.Schedules;
+import kolonne.core.section.PlacedBar;
+import kolonne.core.shape.Shape;
+
+/** A column from its foundation to its top: lifts with bars and ties in elevation, and beside each run of like lifts its section and its bars with their marks. */
+public final class ColumnDetail {
+    private static final double TEXT = 2;
+    /** From the levels to the column, and from the column to its sections [mm]. */
+    private static final double LEVELS = 26;
+
+    private static final double SECTIONS = 34;
+    private static final double SECTION = 32;
+    /** A line of text, with its space [mm]. */
+    private static final double LINE = 3.2;
+
+    private final ScheduleGroups.Group<ColumnDesign> group;
+    private final ColumnDesign column;
+    private final Basis basis;
+    private final boolean us;
+    private final Drawing.Pen pen = new Drawing.Pen();
+    private final Scales scales;
+
+    private ColumnDetail(ScheduleGroups.Group<ColumnDesign> group, Basis basis, double room) {
+        this.group = group;
+        this.column = group.first();
+        this.basis = basis;
+        this.us = basis.usUnits();
+        List<ColumnStack.Lift> lifts = column.stack().lifts();
+        double high = lifts.get(lifts.size() - 1).top() - lifts.get(0).base();
+        double widest = lifts.stream()
+                .mapToDouble(l -> Math.max(
+                        l.section().shape().width(), l.section().shape().depth()))
+                .max()
+                .orElseThrow();
+        this.scales = Scales.fitting(high, room - 14, widest, SECTION);
+    }
+
+    /** @param room that the paper has from foot to head [mm] */
+    public static Drawing of(ScheduleGroups.Group<ColumnDesign> group, Basis basis, double room) {
+        ColumnDetail d = new ColumnDetail(group, basis, room);
+        d.draw();
+        return d.pen.drawing();
+    }
+
+    private void draw() {
+        List<ColumnStack.Lift> lifts = column.stack().lifts();
+        double base = lifts.get(0).base();
+        double top = scales.ofWhole(lifts.get(lifts.size() - 1).top() - base);
+        pen.text(0, top + 9, 3.5, Drawing.Align.LEFT, true, group.mark());
+        String alike = group.members().size() == 1
+                ? ""
+                : "   " + group.members().size() + " alike: "
+                        + String.join(
+                                ", ",
+                                group.members()
+                                        .subList(0, Math.min(4, group.members().size())))
+                        + (group.members().size() > 4 ? ", …" : "");
+        pen.text(
+                0,
+                top + 5,
+                TEXT,
+                Drawing.Align.LEFT,
+                "1 : " + scales.whole() + ", sections 1 : " + scales.section() + alike);
+        double axis = LEVELS + scales.ofWhole(widest()) / 2;
+        double text = top;
+        int item = 0;
+        for (int i = lifts.size() - 1; i >= 0; i--) {
+            lift(lifts.get(i), column.lifts().get(i).cage(), axis, base);
+        }
+        // sections from the top, each run of like lifts once
+        int i = lifts.size() - 1;
+        while (i >= 0) {
+            int k = i;
+            while (k > 0 && words(k - 1).equals(words(i))) {
+                k--;
+            }
+            double at = Math.min(text, scales.ofWhole(lifts.get(i).top() - base) - 1);
+            text = section(k, i, axis + scales.ofWhole(widest()) / 2 + SECTIONS, at);
+            i = k - 1;
+        }
+    }
+
+    private double widest() {
+        return column.stack().lifts().stream()
+                .mapToDouble(l -> l.section().shape().width())
+                .max()
+                .orElseThrow();
+    }
+
+    private String level(double z) {
+        return (Math.abs(z) < 0.5 ? "±" : z > 0 ? "+" : "") + Quantity.DISTANCE.digits(z, us);
+    }
+
+    private void lift(ColumnStack.Lift l, ColumnCage.LiftCage c, double axis, double base) {
+        double lo = scales.ofWhole(l.base() - base);
+        double hi = scales.ofWhole(l.top() - base);
+        double half = scales.ofWhole(l.section().shape().width()) / 2;
+        pen.rectangle(Layer.CONCRETE, axis - half, lo, axis + half, hi);
+        pen.line(Layer.GRID, 0, hi, axis + half + 4, hi);
+        pen.text(0, hi + 0.6, TEXT, Drawing.Align.LEFT, l.storey().isEmpty() ? "top" : l.storey());
+        pen.text(LEVELS - 4, hi + 0.6, 1.6, Drawing.Align.RIGHT, level(l.top()));
+        if (l.number() == 0) {
+            pen.line(Layer.GRID, 0, lo, axis + half + 4, lo);
+            pen.text(LEVELS - 4, lo + 0.6, 1.6, Drawing.Align.RIGHT, level(l.base()));
+        }
+        double inside = half - scales.ofWhole(basis.columnCover());
+        for (double z = l.base() + c.spacing() / 2; z < l.top(); z += c.spacing()) {
+            double at = scales.ofWhole(z - base);
+            pen.line(Layer.STIRRUPS, axis - inside, at, axis + inside, at);
+        }
+        double bar = inside
+                - scales.ofWhole(c.tie().diameter() + c.layout().largest().diameter() / 2);
+        pen.line(Layer.BARS, axis - bar, lo, axis - bar, hi);
+        pen.line(Layer.BARS, axis + bar, lo, axis + bar, hi);
+        // short of the levels, where nothing else is written
+        pen.dimensionUp(axis + half + 6, lo, hi, TEXT, Quantity.LENGTH.digits(l.top() - l.base(), us));
+    }
+
+    /** What tells lifts apart. */
+    private String words(int i) {
+        ColumnCage.LiftCage c = column.lifts().get(i).cage();
+        return column.stack().lifts().get(i).section().shape().label(us) + c.layout() + Schedules.ties(c, basis);
+    }
+
+    /** The section of lifts {@code from} to {@code to} and their bars; answers where the next one may begin. */
+    private double section(int from, int to, double x, double top) {
+        ColumnStack.Lift l = column.stack().lifts().get(to);
+        ColumnCage.LiftCage c = column.lifts().get(to).cage();
+        Shape s = l.section().shape();
+        double w = scales.ofSection(s.width());
+        double h = scales.ofSection(s.depth());
+        double cx = x + w / 2;
+        double cy = top - h / 2;
+        if (s instanceof Shape.Circle) {
+            pen.disc(Layer.CONCRETE, cx, cy, w / 2, false);
+            pen.disc(
+                    Layer.STIRRUPS,
+                    cx,
+                    cy,
+                    w / 2 - scales.ofSection(basis.columnCover() + c.tie().diameter() / 2),
+                    false);
+        } else {
+            pen.rectangle(Layer.CONCRETE, x, top - h, x + w, top);
+            double in = scales.ofSection(basis.columnCover() + c.tie().diameter() / 2);
+            pen.rectangle(Layer.STIRRUPS, x + in, top - h + in, x + w - in, top - in);
+        }
+        List<PlacedBar> bars = c.bars(s, basis.columnCover());
+        crossTies(c, bars, cx, cy, s);
+        bars.forEach(b -> pen.disc(
+                Layer.BARS,
+                cx + scales.ofSection(b.x()),
+                cy + scales.ofSection(b.y()),
+                scales.ofSection(c.layout().at(b).diameter() / 2),
+                true));
+        double text = top - 2;
+        double at = x + w + 3;
+        for (String line : lines(from, to, c)) {
+            pen.text(at, text, TEXT, Drawing.Align.LEFT, line);
+            text -= LINE;
+        }
+        return Math.min(text, top - h) - 3;
+    }
+
+    /** Legs between the corners, where bars are held. */
+    private void crossTies(ColumnCage.LiftCage c, List<PlacedBar> bars, double cx, double cy, Shape s) {
+        if (!(c.layout() instanceof RectangleBars r)) {
+            return;
+        }
+        double in = basis.columnCover() + c.tie().diameter() / 2;
+        double hx = scales.ofSection(s.width() / 2 - in);
+        double hy = scales.ofSection(s.depth() / 2 - in);
+        List<Double> xs = inner(bars.stream().map(PlacedBar::x).toList());
+        for (int i = 0; i < xs.size() && i + 1 < r.heldX().size() - 1; i++) {
+            if (r.heldX().get(i + 1)) {
+                double at = cx + scales.ofSection(xs.get(i));
+                pen.line(Layer.STIRRUPS, at, cy - hy, at, cy + hy);
+            }
+        }
+        List<Double> ys = inner(bars.stream().map(PlacedBar::y).toList());
+        for (int i = 0; i < ys.size() && i + 1 < r.heldY().size() - 1; i++) {
+            if (r.heldY().get(i + 1)) {
+                double at = cy + scales.ofSection(ys.get(i));
+                pen.line(Layer.STIRRUPS, cx - hx, at, cx + hx, at);
+            }
+        }
+    }
+
+    /** Places between the outermost ones, in order; corner and face bars of unlike sizes lie a little apart. */
+    private static List<Double> inner(List<Double> all) {
+        List<Double> out = new ArrayList<>();
+        for (double v : all.stream().sorted().toList()) {
+            if (out.isEmpty() || v - out.get(out.size() - 1) > 12) {
+                out.add(v);
+            }
+        }
+        return out.size() <= 2 ? List.of() : out.subList(1, out.size() - 1);
+    }
+
+    private List<String> lines(int from, int to, ColumnCage.LiftCage c) {
+        List<String> out = new ArrayList<>();
+        ColumnStack.Lift low = column.stack().lifts().get(from);
+        ColumnStack.Lift high = column.stack().lifts().get(to);
+        out.add(low.section().shape().label(us)
+                + (from == to ? "" : ", " + (to - from + 1) + " lifts to " + name(high)));
+        out.add(c.layout().words());
+        out.add(Schedules.ties(c, basis));
+        for (int i = to; i >= from; i--) {
+            String bars = marks(i);
+            out.add(
+                    bars.isEmpty()
+                            ? "not designed"
+                            : (from == to
+                                            ? ""
+                                            : "to "
+                                                    + name(column.stack()
+                                                            .lifts()
+                                                            .get(i)) + ": ")
+                                    + bars);
+        }
+        return out;
+    }
+
+    private static String name(ColumnStack.Lift l) {
+        return l.storey().isEmpty() ? "top" : l.storey();
+    }
+
+    /** Marks of a lift's bars with their numbers and lengths. */
+    private String marks(int lift) {
+        List<String> out = new ArrayList<>();
+        String to = ", to " + name(column.stack().lifts().get(lift));
+        for (int i = 0; i < group.bars().size(); i++) {
+            BarItem b = group.bars().get(i);
+            if (b.what().endsWith(to)) {
+                out.add(String.format(Locale.ROOT, "%02d", i + 1) + " " + b.number()
+                        + b.bar().label() + " " + Quantity.LENGTH.digits(b.cutLength(), us));
+            }
+        }
+        return String.join("  ", out);
+    }
+}

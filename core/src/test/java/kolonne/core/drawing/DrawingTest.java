@@ -1,0 +1,220 @@
+package kolonne.core.drawing;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import kolonne.core.analysis.FrameAnalysis;
+import kolonne.core.basis.Basis;
+import kolonne.core.demo.DemoBuilding;
+import kolonne.core.demo.DemoOptions;
+import kolonne.core.design.BuildingDesign;
+import kolonne.core.design.BuildingDesigner;
+import kolonne.core.design.DesignedDemo;
+import kolonne.core.model.BuildingIndex;
+import kolonne.core.schedule.Schedules;
+import org.junit.jupiter.api.Test;
+
+/**
+ * The sheets of the demo read again from what stands on them: bars by their words against the bar list, bars in sections by counting discs against the words beneath,
+ * places by measuring lines; nothing lies over anything else.
+ */
+class DrawingTest {
+    private static final BuildingDesign DEMO = DesignedDemo.by(Basis.standard(false));
+    private static final List<Sheet> SHEETS = Sheets.of(DEMO, Set.of(), Paper.A1, () -> true);
+    /** Mark, number, size, cut length. */
+    private static final Pattern BAR = Pattern.compile("^(\\d{2,}) +(\\d+)(T\\d+) +(\\d+)$");
+
+    private static List<Sheet> of(String mark, Paper paper) {
+        return Sheets.of(DEMO, Set.of(mark), paper, () -> true);
+    }
+
+    private static double[] box(Drawing.Label t) {
+        return new double[] {t.left(), t.y(), t.left() + t.width(), t.y() + t.height()};
+    }
+
+    private static boolean meet(double[] a, double[] b) {
+        return a[0] < b[2] - 0.01 && b[0] < a[2] - 0.01 && a[1] < b[3] - 0.01 && b[1] < a[3] - 0.01;
+    }
+
+    private static void clear(List<Sheet> sheets) {
+        for (Sheet s : sheets) {
+            List<Drawing.Label> all = s.drawing().labels();
+            for (int i = 0; i < all.size(); i++) {
+                double[] a = box(all.get(i));
+                assertTrue(
+                        a[0] >= Paper.LEFT && a[2] <= s.paper().width() - Paper.MARGIN && a[1] >= Paper.MARGIN,
+                        "in the frame: " + all.get(i) + " of " + s.marks());
+                for (int k = i + 1; k < all.size(); k++) {
+                    assertTrue(
+                            !meet(a, box(all.get(k))),
+                            "sheet " + s.number() + ": " + all.get(i) + " over " + all.get(k));
+                }
+            }
+        }
+    }
+
+    @Test
+    void noTextLiesOverAnother() {
+        clear(SHEETS);
+        for (Paper p : List.of(Paper.A4, Paper.A3)) {
+            clear(of("L1-B01", p));
+            clear(of("L3-B24", p));
+            clear(of("C-D3", p));
+        }
+    }
+
+    @Test
+    void everyLineAndStackIsDrawnInOrder() {
+        Set<String> marks = new HashSet<>();
+        SHEETS.forEach(s -> marks.addAll(s.marks()));
+        assertEquals(Sheets.marks(DEMO), marks);
+        for (int i = 0; i < SHEETS.size(); i++) {
+            assertEquals(i + 1, SHEETS.get(i).number());
+            assertEquals(Paper.A1, SHEETS.get(i).paper());
+        }
+    }
+
+    /** Every main bar of the bar list stands on the sheet under its mark, once, with its number, size and length. */
+    @Test
+    void barsAreThoseOfTheBarList() {
+        for (String mark : List.of("L1-B01", "L2-B07", "L3-B24", "L7-B06")) {
+            Map<String, String> drawn = new HashMap<>();
+            for (Sheet s : of(mark, Paper.A1)) {
+                for (Drawing.Label t : s.drawing().labels()) {
+                    Matcher m = BAR.matcher(t.text());
+                    if (m.matches()) {
+                        String was = drawn.put(m.group(1), m.group(2) + m.group(3) + " " + m.group(4));
+                        assertEquals(null, was, "once: " + t.text());
+                    }
+                }
+            }
+            Map<String, String> listed = new HashMap<>();
+            for (Schedules.BarRow r : Schedules.bars(DEMO)) {
+                if (r.member().equals(mark)
+                        && List.of("00", "11", "21").contains(r.item().shape())) {
+                    listed.put(
+                            r.barMark(),
+                            r.item().number() + r.item().bar().label() + " "
+                                    + Math.round(r.item().cutLength()));
+                }
+            }
+            assertTrue(listed.size() > 2, mark);
+            assertEquals(listed, drawn, mark);
+        }
+    }
+
+    /** Discs within the outline of each section, against the numbers in the words beneath it. */
+    @Test
+    void sectionsShowAsManyBarsAsTheySay() {
+        int sections = 0;
+        for (Sheet s : SHEETS.subList(0, 20)) {
+            List<Drawing.Label> words = s.drawing().labels().stream()
+                    .filter(w -> w.text().matches("[0-9T+ ]+ top"))
+                    .toList();
+            for (Drawing.Label top : words) {
+                Drawing.Label bottom = s.drawing().labels().stream()
+                        .filter(b -> b.text().endsWith(" bottom")
+                                && b.x() == top.x()
+                                && b.y() < top.y()
+                                && top.y() - b.y() < 3.1)
+                        .findFirst()
+                        .orElseThrow();
+                int said = count(top.text()) + count(bottom.text());
+                long shown = s.drawing().discs().stream()
+                        .filter(d ->
+                                d.filled() && Math.abs(d.x() - top.x()) < 30 && d.y() > top.y() && d.y() < top.y() + 62)
+                        .filter(d -> nearest(d, words) == top)
+                        .count();
+                assertEquals(said, shown, "sheet " + s.number() + " " + top);
+                sections++;
+            }
+        }
+        assertTrue(sections > 150, sections + " sections");
+    }
+
+    /** The words of the section that a disc lies in: those nearest beneath it. */
+    private static Drawing.Label nearest(Drawing.Disc d, List<Drawing.Label> words) {
+        Drawing.Label out = null;
+        double least = Double.MAX_VALUE;
+        for (Drawing.Label w : words) {
+            if (w.y() < d.y() && d.y() - w.y() < 62) {
+                double off = Math.abs(w.x() - d.x());
+                if (off < least) {
+                    least = off;
+                    out = w;
+                }
+            }
+        }
+        return out;
+    }
+
+    private static int count(String words) {
+        int n = 0;
+        Matcher m = Pattern.compile("(\\d+)T\\d+").matcher(words);
+        while (m.find()) {
+            n += Integer.parseInt(m.group(1));
+        }
+        return n;
+    }
+
+    /** L2-B07 is one span, 1 : 50: the chain of the clear span measures what it says, and the bars what they are cut to less their hooks. */
+    @Test
+    void itIsToScale() {
+        Drawing d = of("L2-B07", Paper.A1).get(0).drawing();
+        double clear = DEMO.beams().stream()
+                .filter(b -> b.line().mark().equals("L2-B07"))
+                .findFirst()
+                .orElseThrow()
+                .line()
+                .spans()
+                .get(0)
+                .clear();
+        assertTrue(d.labels().stream().anyMatch(t -> t.text().equals(Long.toString(Math.round(clear)))));
+        assertTrue(d.lines().stream()
+                .anyMatch(l ->
+                        l.layer() == Layer.DIMENSIONS && Math.abs(Math.abs(l.x2() - l.x1()) - clear / 50) < 1e-6));
+    }
+
+    /** On the smallest paper everything is there still, on a larger sheet where it has no room. */
+    @Test
+    void smallPaperHoldsEverything() {
+        List<Sheet> sheets = Sheets.of(DEMO, Set.of(), Paper.A4, () -> true);
+        Set<String> marks = new HashSet<>();
+        sheets.forEach(s -> marks.addAll(s.marks()));
+        assertEquals(Sheets.marks(DEMO), marks);
+        assertTrue(sheets.stream().filter(s -> s.paper() == Paper.A4).count() > 0.8 * sheets.size());
+        clear(sheets.subList(0, 60));
+    }
+
+    @Test
+    void itStopsWhereNobodyWantsIt() {
+        int[] left = {3};
+        List<String> marks = new ArrayList<>();
+        Sheets.of(DEMO, Set.of(), Paper.A1, () -> left[0]-- > 0).forEach(s -> marks.addAll(s.marks()));
+        assertEquals(3, new HashSet<>(marks).size());
+    }
+
+    @Test
+    void buildingsInUsUnitsAndByEurocodeAreDrawnAsWell() {
+        for (String code : List.of("aci-318-19", "en-1992-1-1")) {
+            boolean us = code.equals("aci-318-19");
+            DemoOptions small = new DemoOptions(7, 3, 3, 2, true);
+            BuildingDesign d = BuildingDesigner.design(
+                    FrameAnalysis.solve(
+                            new BuildingIndex(us ? DemoBuilding.customary(small) : DemoBuilding.generate(small))),
+                    Basis.standard(code),
+                    BuildingDesigner.Progress.NONE);
+            List<Sheet> sheets = Sheets.of(d, Set.of(), Paper.A3, () -> true);
+            assertTrue(sheets.size() > 5, code);
+            clear(sheets);
+        }
+    }
+}

@@ -1,0 +1,184 @@
+package kolonne.server.api;
+
+import io.javalin.http.Context;
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.io.OutputStreamWriter;
+import java.io.Writer;
+import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Locale;
+import java.util.NoSuchElementException;
+import java.util.Optional;
+import java.util.Set;
+import java.util.TreeSet;
+import java.util.stream.Collectors;
+import kolonne.core.design.BuildingDesign;
+import kolonne.core.drawing.Drawing;
+import kolonne.core.drawing.Layer;
+import kolonne.core.drawing.Paper;
+import kolonne.core.drawing.Sheet;
+import kolonne.core.drawing.Sheets;
+import kolonne.exchange.drawing.DrawingPdf;
+import kolonne.exchange.drawing.DxfWriter;
+import kolonne.server.project.Projects;
+
+/** Drawings of beams and columns: one sheet for the page, all as PDF and DXF. */
+final class DrawingRoutes {
+    private final Projects projects;
+
+    DrawingRoutes(Projects projects) {
+        this.projects = projects;
+    }
+
+    List<Route> routes() {
+        return List.of(
+                Route.get(
+                        "/api/projects/{id}/drawings",
+                        "One sheet of the drawings; paper: A4 to A0, marks: what is drawn, separated by commas",
+                        SheetDto.class,
+                        this::sheet,
+                        "paper",
+                        "marks",
+                        "sheet"),
+                Route.get(
+                        "/api/projects/{id}/exports/drawings.pdf",
+                        "Drawings as PDF; paper and marks as above",
+                        byte[].class,
+                        c -> {
+                            ByteArrayOutputStream out = new ByteArrayOutputStream(1 << 16);
+                            DrawingPdf.write(sheets(c), out);
+                            send(c, "application/pdf", "drawings.pdf", out);
+                        },
+                        "paper",
+                        "marks"),
+                Route.get(
+                        "/api/projects/{id}/exports/drawings.dxf",
+                        "Drawings as DXF; paper and marks as above",
+                        byte[].class,
+                        c -> {
+                            ByteArrayOutputStream out = new ByteArrayOutputStream(1 << 16);
+                            Writer w = new OutputStreamWriter(out, StandardCharsets.US_ASCII);
+                            DxfWriter.write(sheets(c), w);
+                            send(c, "image/vnd.dxf", "drawings.dxf", out);
+                        },
+                        "paper",
+                        "marks"));
+    }
+
+    private static void send(Context c, String type, String file, ByteArrayOutputStream out) throws IOException {
+        c.contentType(type);
+        c.header("Content-Disposition", "attachment; filename=\"" + file + "\"");
+        c.result(out.toByteArray());
+    }
+
+    /** Lines of one kind. @param xy x1, y1, x2, y2 of each in turn [mm] */
+    record LinesDto(String layer, double width, boolean dashed, List<Double> xy) {}
+
+    /** Filled where it shows a bar. */
+    record DiscDto(double x, double y, double radius, boolean filled, double width) {}
+
+    /** @param align start, middle or end */
+    record TextDto(double x, double y, double height, String align, boolean bold, String text) {}
+
+    /** A sheet of so many. @param marks of the details on it; lengths are mm of paper, y upwards */
+    record SheetDto(
+            int sheet,
+            int sheets,
+            double width,
+            double height,
+            List<String> marks,
+            List<LinesDto> lines,
+            List<DiscDto> discs,
+            List<TextDto> texts) {}
+
+    private List<Sheet> sheets(Context c) {
+        BuildingDesign d = ResultRoutes.published(projects, c).design();
+        Set<String> marks = marks(c);
+        Set<String> unknown = new TreeSet<>(marks);
+        unknown.removeAll(Sheets.marks(d));
+        if (!unknown.isEmpty()) {
+            throw new NoSuchElementException(
+                    "There is no beam line, column stack or type " + String.join(", ", unknown) + ".");
+        }
+        return Sheets.of(d, marks, paper(c), () -> true);
+    }
+
+    private static Set<String> marks(Context c) {
+        return Arrays.stream(
+                        Optional.ofNullable(c.queryParam("marks")).orElse("").split(","))
+                .map(String::strip)
+                .filter(s -> !s.isEmpty())
+                .collect(Collectors.toSet());
+    }
+
+    private static Paper paper(Context c) {
+        String asked = Optional.ofNullable(c.queryParam("paper")).orElse("A1");
+        return Arrays.stream(Paper.values())
+                .filter(p -> p.name().equals(asked))
+                .findFirst()
+                .orElseThrow(() -> new BadRequest(
+                        400, "paper", "There is no paper " + asked + ".", "Choose A4, A3, A2, A1 or A0."));
+    }
+
+    private void sheet(Context c) {
+        List<Sheet> all = sheets(c);
+        if (all.isEmpty()) {
+            throw new NoSuchElementException("There is nothing to draw.");
+        }
+        int number = Math.max(
+                1,
+                Math.min(all.size(), c.queryParamAsClass("sheet", Integer.class).getOrDefault(1)));
+        Sheet s = all.get(number - 1);
+        List<LinesDto> lines = new ArrayList<>();
+        for (Layer layer : Layer.values()) {
+            List<Double> xy = new ArrayList<>();
+            s.drawing().lines().stream().filter(l -> l.layer() == layer).forEach(l -> {
+                xy.add(rounded(l.x1()));
+                xy.add(rounded(l.y1()));
+                xy.add(rounded(l.x2()));
+                xy.add(rounded(l.y2()));
+            });
+            if (!xy.isEmpty()) {
+                lines.add(new LinesDto(layer.name().toLowerCase(Locale.ROOT), layer.width(), layer.dashed(), xy));
+            }
+        }
+        c.json(new SheetDto(
+                number,
+                all.size(),
+                s.paper().width(),
+                s.paper().height(),
+                s.marks(),
+                lines,
+                s.drawing().discs().stream()
+                        .map(d -> new DiscDto(
+                                rounded(d.x()),
+                                rounded(d.y()),
+                                rounded(d.radius()),
+                                d.filled(),
+                                d.layer().width()))
+                        .toList(),
+                s.drawing().labels().stream()
+                        .map(t -> new TextDto(
+                                rounded(t.x()), rounded(t.y()), t.height(), align(t.align()), t.bold(), t.text()))
+                        .toList()));
+    }
+
+    private static int number(Context c) {
+        String asked = Optional.ofNullable(c.queryParam("sheet")).orElse("1");
+        if (!asked.matches("\\d{1,6}")) {
+            throw new BadRequest(400, "sheet", "There is no sheet " + asked + ".", "Give its number, from 1.");
+        }
+        return Integer.parseInt(asked);
+    }
+
+    private static String align(Drawing.Align a) {
+        return a == Drawing.Align.LEFT ? "start" : a == Drawing.Align.MIDDLE ? "middle" : "end";
+    }
+
+    private static double rounded(double mm) {
+        return Math.round(mm * 100) / 100.0;
+    }
+}

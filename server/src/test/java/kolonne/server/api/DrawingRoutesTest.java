@@ -1,0 +1,40 @@
+package kolonne.server.api;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import com.fasterxml.jackson.databind.JsonNode;
+import java.io.IOException;
+import java.net.http.HttpResponse;
+import org.junit.jupiter.api.Test;
+
+/** Drawings over HTTP: a sheet for the page, files, and what is asked for wrongly. */
+class DrawingRoutesTest {
+    @Test
+    void sheetsAndFilesOfWhatIsAskedFor() throws IOException, InterruptedException {
+        try (Served s = new Served(60)) {
+            JsonNode all = s.get("/drawings");
+            assertEquals(841, all.get("width").asDouble());
+            assertEquals(1, all.get("sheet").asInt());
+            JsonNode last = s.get("/drawings?paper=A3&sheet=100000");
+            assertEquals(last.get("sheets").asInt(), last.get("sheet").asInt(), "past the end is the last");
+            assertTrue(last.get("sheets").asInt() > 1);
+            String mark = all.get("marks").get(0).asText();
+            JsonNode one = s.get("/drawings?marks=" + mark + ",%20" + mark);
+            assertEquals(1, one.get("sheets").asInt());
+            assertEquals(1, one.get("marks").size());
+            for (JsonNode l : one.get("lines")) {
+                assertEquals(0, l.get("xy").size() % 4);
+            }
+            assertTrue(one.get("texts").findValuesAsText("text").contains(mark));
+            HttpResponse<String> dxf = s.file("/exports/drawings.dxf?marks=" + mark);
+            assertEquals(200, dxf.statusCode());
+            assertTrue(dxf.body().startsWith("0\nSECTION\n") && dxf.body().endsWith("0\nEOF\n"));
+            assertTrue(s.file("/exports/drawings.pdf?marks=" + mark).body().startsWith("%PDF"));
+            JsonNode unknown = s.ask(404, "GET", "/drawings?marks=X9", null);
+            assertTrue(unknown.toString().contains("X9"), unknown.toString());
+            s.ask(400, "GET", "/drawings?paper=B5", null);
+            s.ask(400, "GET", "/drawings?sheet=many", null);
+        }
+    }
+}

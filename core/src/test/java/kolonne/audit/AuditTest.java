@@ -94,7 +94,7 @@ class AuditTest {
 
     @Test
     void generatedBuildingsByEveryCode() {
-        int frames = Sweep.of(10, 150);
+        int frames = Sweep.of(6, 150);
         List<String> differences = java.util.Collections.synchronizedList(new ArrayList<>());
         int read = IntStream.range(0, 3 * frames)
                 .parallel()

@@ -94,6 +94,11 @@ class DailyPathTest extends BrowserTest {
                         new com.microsoft.playwright.Mouse.MoveOptions().setSteps(5));
         page.mouse().up();
         assertThat(page.locator("[aria-label=Selected]")).containsText(Pattern.compile("\\d\\d selected"));
+        // the list in full, whatever the rectangle met: what deepening does to all of them is known
+        page.getByRole(AriaRole.LISTBOX).first().focus();
+        page.keyboard().press("Control+a");
+        int all = Integer.parseInt(page.locator(".list-tools").textContent().replaceAll("(?s)\\D*(\\d+).*", "$1"));
+        assertThat(page.locator("[aria-label=Selected]")).containsText(all + " selected");
         button("All at once…").click();
         page.getByText("One step deeper").click();
         assertThat(page.getByText(Pattern.compile("^(mended|broke) \\d+"))).isVisible();

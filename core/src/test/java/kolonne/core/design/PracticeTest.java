@@ -16,6 +16,7 @@ import kolonne.core.basis.part.Preference;
 import kolonne.core.beam.cage.BeamCage;
 import kolonne.core.beam.check.BeamDesign;
 import kolonne.core.beam.choice.BeamDesigner;
+import kolonne.core.beam.line.BeamLine;
 import kolonne.core.code.Bar;
 import kolonne.core.column.cage.RectangleBars;
 import kolonne.core.column.check.ColumnDesign;
@@ -84,6 +85,38 @@ class PracticeTest {
         assertTrue(odd(PRACTICAL) < 0.025, odd(PRACTICAL) + " of the bars");
         double any = odd(small(new Practice(1, 250, 0, HandlingCost.STANDARD)));
         assertTrue(any > 0.5, any + " where any length is allowed");
+    }
+
+    /** Where stirrup zones meet is measured from the face at the side of the closer one; the ends of a span are alike in most. */
+    @Test
+    void zonesAreSetOutFromTheFacesAndMostlyAlikeAtBothEnds() {
+        int three = 0;
+        int even = 0;
+        for (BeamDesign b : PRACTICAL.beams()) {
+            for (BeamLine.Span s : b.line().spans()) {
+                List<BeamCage.Zone> z = b.cage().zones().stream()
+                        .filter(q -> q.span() == s.number())
+                        .toList();
+                for (int k = 0; k + 1 < z.size(); k++) {
+                    double from = z.get(k).spacing() < z.get(k + 1).spacing()
+                            ? z.get(k).to() - s.faceFrom()
+                            : s.faceTo() - z.get(k).to();
+                    assertEquals(
+                            0, from - 50 * Math.rint(from / 50), 1e-6, b.line().mark() + " " + z);
+                }
+                if (z.size() == 3) {
+                    three++;
+                    double a = z.get(0).to() - z.get(0).from();
+                    double c = z.get(2).to() - z.get(2).from();
+                    even += Math.abs(a - c) < 1e-6
+                                    && z.get(0).spacing() == z.get(2).spacing()
+                            ? 1
+                            : 0;
+                }
+            }
+        }
+        assertTrue(three > 100, three + " spans of three zones");
+        assertTrue(even > 0.5 * three, even + " of " + three + " are alike at both ends");
     }
 
     @Test

@@ -30,6 +30,8 @@ public final class StirrupChoice {
     private static final double SAME_PLACE = 1;
     /** Masses within this part are alike. */
     private static final double ALIKE = 0.02;
+    /** Zones alike at both ends may take so many more stirrups. */
+    private static final double EVEN = 0.05;
     /** No zone is shorter [mm]. */
     private static final double SHORTEST = 300;
     /** Density of steel [kg/mm3]. */
@@ -266,11 +268,33 @@ public final class StirrupChoice {
             found.add(three(bar, legs, spacing));
         }
         int fewest = found.stream().mapToInt(StirrupChoice::count).min().orElseThrow();
-        return found.stream()
+        List<BeamCage.Zone> best = found.stream()
                 .filter(z -> count(z) <= (1 + ALIKE) * fewest)
                 .min(Comparator.comparingInt((List<BeamCage.Zone> z) -> z.size())
                         .thenComparingInt(StirrupChoice::count))
                 .orElseThrow();
+        List<BeamCage.Zone> even = symmetric(best);
+        return count(even) <= (1 + EVEN) * count(best) ? even : best;
+    }
+
+    /** The same with alike zones at both ends: as long as the longer and as close as the closer of them. */
+    private List<BeamCage.Zone> symmetric(List<BeamCage.Zone> z) {
+        if (z.size() != 3
+                || z.get(1).spacing() <= Math.max(z.get(0).spacing(), z.get(2).spacing())) {
+            return z;
+        }
+        BeamCage.Zone a = z.get(0);
+        BeamCage.Zone b = z.get(2);
+        double length = Math.max(a.to() - a.from(), b.to() - b.from());
+        double close = Math.min(a.spacing(), b.spacing());
+        double middle = span.clear() - 2 * length;
+        return middle < SHORTEST
+                ? z
+                : merged(
+                        a.bar(),
+                        a.legs(),
+                        new double[] {span.faceFrom(), span.faceFrom() + length, span.faceTo() - length, span.faceTo()},
+                        new double[] {close, z.get(1).spacing(), close});
     }
 
     private static int count(List<BeamCage.Zone> zones) {
@@ -343,9 +367,23 @@ public final class StirrupChoice {
             if (k + 1 < spacing.length && spacing[k + 1] == spacing[k]) {
                 continue;
             }
-            out.add(new BeamCage.Zone(span.number(), from, ends[k + 1], bar, legs, spacing[k]));
-            from = ends[k + 1];
+            double to = k + 1 < spacing.length ? onModule(ends[k + 1], spacing[k] < spacing[k + 1]) : ends[k + 1];
+            out.add(new BeamCage.Zone(span.number(), from, to, bar, legs, spacing[k]));
+            from = to;
         }
         return out;
+    }
+
+    /** Where two zones meet, set out from the face at the side of the closer one, which becomes longer by less than a module. */
+    private double onModule(double x, boolean closerBefore) {
+        double module = basis.practice().lengthModule();
+        if (module <= 0) {
+            return x;
+        }
+        double face = closerBefore ? span.faceFrom() : span.faceTo();
+        double moved = Math.ceil(Math.abs(x - face) / module - 1e-6) * module;
+        double out = closerBefore ? face + moved : face - moved;
+        // never past the other face
+        return out > span.faceFrom() && out < span.faceTo() ? out : x;
     }
 }

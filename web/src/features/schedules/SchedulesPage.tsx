@@ -14,6 +14,7 @@ const KINDS = [
   { value: 'columns', label: 'Columns' },
   { value: 'bars', label: 'Bar list' },
   { value: 'totals', label: 'Steel by size' },
+  { value: 'quantities', label: 'Quantities' },
   { value: 'types', label: 'Types' },
   { value: 'drawings', label: 'Drawings' },
 ]

@@ -1,14 +1,20 @@
 package kolonne.exchange.paper;
 
 import java.util.ArrayList;
+import java.util.EnumMap;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import kolonne.core.basis.Basis;
 import kolonne.core.design.BuildingDesign;
+import kolonne.core.design.Quantities;
 import kolonne.core.detail.BarItem;
 import kolonne.core.explain.Quantity;
+import kolonne.core.model.Role;
+import kolonne.core.schedule.CuttingPlan;
 import kolonne.core.schedule.ScheduleGroups;
 import kolonne.core.schedule.Schedules;
+import kolonne.core.schedule.StoreyQuantities;
 
 /** The schedules as tables of texts and numbers, the same for paper, spreadsheet and screen. */
 public final class ScheduleTables {
@@ -161,23 +167,110 @@ public final class ScheduleTables {
                 rows);
     }
 
+    /** Steel by size, with the bars as delivered that it is cut from. */
     public static Table totals(BuildingDesign d) {
         Basis b = d.basis();
         boolean us = b.usUnits();
+        double stock = b.bars().stockLength();
         List<List<Object>> rows = new ArrayList<>();
         double mass = 0;
-        for (Schedules.SizeTotal t : Schedules.totals(Schedules.bars(d))) {
-            rows.add(
-                    List.of(t.label(), Quantity.DISTANCE.display(t.length(), us), Quantity.MASS.display(t.mass(), us)));
+        double bought = 0;
+        List<Schedules.BarRow> bars = Schedules.bars(d);
+        List<CuttingPlan.Cut> cuts = CuttingPlan.of(bars, stock);
+        List<Schedules.SizeTotal> totals = Schedules.totals(bars);
+        for (int i = 0; i < totals.size(); i++) {
+            Schedules.SizeTotal t = totals.get(i);
+            CuttingPlan.Cut c = cuts.get(i);
+            rows.add(List.of(
+                    t.label(),
+                    Quantity.DISTANCE.display(t.length(), us),
+                    Quantity.MASS.display(t.mass(), us),
+                    (double) c.bars(),
+                    (double) c.least(),
+                    100 * c.waste()));
             mass += t.mass();
+            bought += t.mass() / (1 - c.waste());
         }
-        rows.add(List.of("all", "", Quantity.MASS.display(mass, us)));
+        rows.add(List.of(
+                "all", "", Quantity.MASS.display(mass, us), "", "", bought == 0 ? 0.0 : 100 * (1 - mass / bought)));
+        String length = us
+                ? String.format(Locale.ROOT, "%.0f ft", stock / 304.8)
+                : String.format(Locale.ROOT, "%.1f m", stock / 1000);
         return new Table(
                 "Steel by size",
-                List.of("size", us ? "length, ft" : "length, m", us ? "mass, lb" : "mass, kg"),
-                List.of(10, 14, 14),
-                List.of(-1, 0, 0),
+                List.of(
+                        "size",
+                        us ? "length, ft" : "length, m",
+                        us ? "mass, lb" : "mass, kg",
+                        "bars of " + length,
+                        "at least",
+                        "left over, %"),
+                List.of(10, 14, 14, 14, 10, 12),
+                List.of(-1, 0, 0, 0, 0, 1),
                 rows);
+    }
+
+    /** Concrete, formwork and steel by storey and role, then concrete by grade. */
+    public static Table quantities(BuildingDesign d) {
+        boolean us = d.basis().usUnits();
+        List<List<Object>> rows = new ArrayList<>();
+        Map<Role, Quantities> roles = new EnumMap<>(Role.class);
+        Map<Role, Integer> members = new EnumMap<>(Role.class);
+        for (StoreyQuantities.Row r : StoreyQuantities.of(d)) {
+            rows.add(row(r.storey(), word(r.role()), r.members(), r.quantities(), us));
+            roles.merge(r.role(), r.quantities(), Quantities::plus);
+            members.merge(r.role(), r.members(), Integer::sum);
+        }
+        Quantities all = Quantities.NONE;
+        int n = 0;
+        for (Map.Entry<Role, Quantities> e : roles.entrySet()) {
+            rows.add(row("all", word(e.getKey()), members.get(e.getKey()), e.getValue(), us));
+            all = all.plus(e.getValue());
+            n += members.get(e.getKey());
+        }
+        rows.add(row("all", "", n, all, us));
+        StoreyQuantities.concrete(d).forEach((grade, mm3) -> {
+            for (Role role : Role.values()) {
+                double v = mm3[role == Role.BEAM ? 0 : 1];
+                if (v > 0) {
+                    rows.add(List.of("of " + grade, word(role), "", volume(v, us), "", "", ""));
+                }
+            }
+        });
+        return new Table(
+                "Quantities of beams and columns",
+                List.of(
+                        "storey",
+                        "of",
+                        "lines, lifts",
+                        us ? "concrete, yd³" : "concrete, m³",
+                        us ? "formwork, ft²" : "formwork, m²",
+                        us ? "steel, lb" : "steel, kg",
+                        us ? "lb/yd³" : "kg/m³"),
+                List.of(14, 10, 10, 12, 12, 12, 10),
+                List.of(-1, -1, 0, 1, 0, 0, 0),
+                rows);
+    }
+
+    private static String word(Role r) {
+        return r == Role.BEAM ? "beams" : "columns";
+    }
+
+    private static double volume(double mm3, boolean us) {
+        return us ? mm3 / Math.pow(914.4, 3) : mm3 / 1e9;
+    }
+
+    private static List<Object> row(String storey, String of, int members, Quantities q, boolean us) {
+        double concrete = volume(q.concrete(), us);
+        double steel = Quantity.MASS.display(q.steel(), us);
+        return List.of(
+                storey,
+                of,
+                (double) members,
+                concrete,
+                us ? q.formwork() / (304.8 * 304.8) : q.formwork() / 1e6,
+                steel,
+                concrete > 0 ? steel / concrete : 0.0);
     }
 
     /** Who has the cage of which type; several rows where they are many. */
@@ -211,7 +304,7 @@ public final class ScheduleTables {
 
     /** All tables in the order of printing. */
     public static List<Table> all(BuildingDesign d) {
-        List<Table> out = new ArrayList<>(List.of(beams(d), columns(d), bars(d), totals(d)));
+        List<Table> out = new ArrayList<>(List.of(beams(d), columns(d), bars(d), totals(d), quantities(d)));
         if (!d.typed().isEmpty()) {
             out.add(0, types(d));
         }

@@ -1,15 +1,15 @@
 package kolonne.server.api;
 
 import io.javalin.http.Context;
-import java.io.ByteArrayOutputStream;
-import java.io.IOException;
+import java.io.BufferedWriter;
 import java.io.OutputStreamWriter;
-import java.io.Writer;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.NoSuchElementException;
 import java.util.Optional;
 import java.util.Set;
@@ -24,10 +24,23 @@ import kolonne.core.drawing.Sheets;
 import kolonne.exchange.drawing.DrawingPdf;
 import kolonne.exchange.drawing.DxfWriter;
 import kolonne.server.project.Projects;
+import kolonne.server.project.Workspace;
 
 /** Drawings of beams and columns: one sheet for the page, all as PDF and DXF. */
 final class DrawingRoutes {
+    /** Sets of sheets kept, so that a page that is turned is not drawn anew. */
+    private static final int MOST_SETS = 2;
+
     private final Projects projects;
+    private final Map<Asked, List<Sheet>> drawn = new LinkedHashMap<>(4, 0.75f, true) {
+        @Override
+        protected boolean removeEldestEntry(Map.Entry<Asked, List<Sheet>> eldest) {
+            return size() > MOST_SETS;
+        }
+    };
+
+    /** What a set of sheets depends on. */
+    private record Asked(String project, int version, Set<String> marks, Paper paper) {}
 
     DrawingRoutes(Projects projects) {
         this.projects = projects;
@@ -48,9 +61,9 @@ final class DrawingRoutes {
                         "Drawings as PDF; paper and marks as above",
                         byte[].class,
                         c -> {
-                            ByteArrayOutputStream out = new ByteArrayOutputStream(1 << 16);
-                            DrawingPdf.write(sheets(c), out);
-                            send(c, "application/pdf", "drawings.pdf", out);
+                            List<Sheet> all = sheets(c);
+                            attached(c, "application/pdf", "drawings.pdf");
+                            DrawingPdf.write(all, c.outputStream());
                         },
                         "paper",
                         "marks"),
@@ -59,19 +72,20 @@ final class DrawingRoutes {
                         "Drawings as DXF; paper and marks as above",
                         byte[].class,
                         c -> {
-                            ByteArrayOutputStream out = new ByteArrayOutputStream(1 << 16);
-                            Writer w = new OutputStreamWriter(out, StandardCharsets.US_ASCII);
-                            DxfWriter.write(sheets(c), w);
-                            send(c, "image/vnd.dxf", "drawings.dxf", out);
+                            List<Sheet> all = sheets(c);
+                            attached(c, "image/vnd.dxf", "drawings.dxf");
+                            DxfWriter.write(
+                                    all,
+                                    new BufferedWriter(
+                                            new OutputStreamWriter(c.outputStream(), StandardCharsets.US_ASCII)));
                         },
                         "paper",
                         "marks"));
     }
 
-    private static void send(Context c, String type, String file, ByteArrayOutputStream out) throws IOException {
+    private static void attached(Context c, String type, String file) {
         c.contentType(type);
         c.header("Content-Disposition", "attachment; filename=\"" + file + "\"");
-        c.result(out.toByteArray());
     }
 
     /** Lines of one kind. @param xy x1, y1, x2, y2 of each in turn [mm] */
@@ -95,7 +109,8 @@ final class DrawingRoutes {
             List<TextDto> texts) {}
 
     private List<Sheet> sheets(Context c) {
-        BuildingDesign d = ResultRoutes.published(projects, c).design();
+        Workspace.Published p = ResultRoutes.published(projects, c);
+        BuildingDesign d = p.design();
         Set<String> marks = marks(c);
         Set<String> unknown = new TreeSet<>(marks);
         unknown.removeAll(Sheets.marks(d));
@@ -103,7 +118,18 @@ final class DrawingRoutes {
             throw new NoSuchElementException(
                     "There is no beam line, column stack or type " + String.join(", ", unknown) + ".");
         }
-        return Sheets.of(d, marks, paper(c), () -> true);
+        Asked asked = new Asked(c.pathParam("id"), p.version(), marks, paper(c));
+        List<Sheet> kept;
+        synchronized (drawn) {
+            kept = drawn.get(asked);
+        }
+        if (kept == null) {
+            kept = Sheets.of(d, marks, asked.paper(), () -> true);
+            synchronized (drawn) {
+                drawn.put(asked, kept);
+            }
+        }
+        return kept;
     }
 
     private static Set<String> marks(Context c) {

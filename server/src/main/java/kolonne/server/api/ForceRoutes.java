@@ -34,7 +34,8 @@ final class ForceRoutes {
 
     private final Projects projects;
     private static final int MOST_TABLES = 6;
-    private final Held<Upload> uploads = new Held<>(MOST_TABLES, "The table is no longer held; choose the file again.");
+    private final Held<Upload> uploads =
+            new Held<>(MOST_TABLES, "The table is no longer held; choose the file again.", u -> u.bytes().length);
 
     /** A table of forces between upload and import. */
     private record Upload(String fileName, byte[] bytes) {}

@@ -454,6 +454,7 @@ final class ResultRoutes {
             case "columns" -> ScheduleTables.columns(d);
             case "bars" -> ScheduleTables.bars(d);
             case "totals" -> ScheduleTables.totals(d);
+            case "quantities" -> ScheduleTables.quantities(d);
             case "types" -> ScheduleTables.types(d);
             default -> throw new NoSuchElementException("There is no schedule " + c.pathParam("kind") + ".");
         };

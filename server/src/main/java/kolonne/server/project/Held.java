@@ -4,27 +4,41 @@ import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.NoSuchElementException;
 import java.util.UUID;
+import java.util.function.ToLongFunction;
 
-/** What was uploaded and is still to be taken. A few are kept; one that is gone is uploaded again. */
+/** What was uploaded and is still to be taken. A few are kept, of large ones only the newest; one that is gone is uploaded again. */
 public final class Held<T> {
+    /** Bytes of files that are kept beside the newest. */
+    private static final long MOST_BYTES = 128L << 20;
+
     private final int most;
     private final String gone;
+    private final ToLongFunction<T> size;
     private final Map<String, T> kept = new LinkedHashMap<>();
 
-    /** @param most how many are kept; @param gone what to say of one that is no longer */
-    public Held(int most, String gone) {
+    /**
+     * @param most how many are kept
+     * @param gone what to say of one that is no longer
+     * @param size of what is kept [bytes]
+     */
+    public Held(int most, String gone, ToLongFunction<T> size) {
         this.most = most;
         this.gone = gone;
+        this.size = size;
     }
 
     /** Keeps something; returns the name to ask for it. */
     public synchronized String put(T what) {
         String id = UUID.randomUUID().toString();
         kept.put(id, what);
-        while (kept.size() > most) {
+        while (kept.size() > most || kept.size() > 1 && bytes() > MOST_BYTES) {
             kept.remove(kept.keySet().iterator().next());
         }
         return id;
+    }
+
+    private long bytes() {
+        return kept.values().stream().mapToLong(size).sum();
     }
 
     /** @throws NoSuchElementException if it is no longer kept */

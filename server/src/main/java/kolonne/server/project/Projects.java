@@ -64,8 +64,8 @@ public final class Projects {
     private final Jobs jobs;
     private final Map<String, Workspace> open = new ConcurrentHashMap<>();
     private final Map<String, CommandLog> logs = new ConcurrentHashMap<>();
-    private final Held<RevisedModel> revisions =
-            new Held<>(MOST_REVISIONS, "The newer model is no longer held; choose the file again.");
+    private final Held<RevisedModel> revisions = new Held<>(
+            MOST_REVISIONS, "The newer model is no longer held; choose the file again.", r -> r.bytes().length);
     private final Semaphore waiting = new Semaphore(MOST_WAITING);
     private final Changes changes;
 

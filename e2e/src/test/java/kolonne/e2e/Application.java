@@ -30,6 +30,7 @@ final class Application implements AutoCloseable {
         process = new ProcessBuilder(
                         "java",
                         "-Xmx2g",
+                        "-XX:+UseParallelGC",
                         "-jar",
                         System.getProperty("kolonne.jar"),
                         "serve",

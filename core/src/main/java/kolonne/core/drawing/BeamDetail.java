@@ -14,6 +14,7 @@ import kolonne.core.beam.line.BeamLine;
 import kolonne.core.code.Bends;
 import kolonne.core.detail.BeamBars;
 import kolonne.core.explain.Quantity;
+import kolonne.core.schedule.LikeBars;
 import kolonne.core.schedule.ScheduleGroups;
 import kolonne.core.schedule.Schedules;
 import kolonne.core.shape.Shape;
@@ -91,7 +92,7 @@ public final class BeamDetail {
                                 group.members()
                                         .subList(0, Math.min(6, group.members().size())))
                         + (group.members().size() > 6 ? ", …" : "");
-        pen.text(after, y - 4, TEXT, Drawing.Align.LEFT, "1 : " + scale + (alike.isEmpty() ? "" : "   " + alike));
+        pen.text(after, y - 4, TEXT, Drawing.Align.LEFT, "1 : " + scale + (alike.isEmpty() ? "" : " · " + alike));
         y -= 8;
     }
 
@@ -287,10 +288,9 @@ public final class BeamDetail {
 
     private void rows(List<BeamBars.Placed> all, BeamCage.Face face) {
         Lines lines = new Lines();
-        for (int i = 0; i < all.size(); i++) {
-            BeamBars.Placed p = all.get(i);
+        for (BeamBars.Placed p : all) {
             if (p.along() && p.face() == face) {
-                bar(p, String.format(Locale.ROOT, "%02d", i + 1), lines);
+                bar(p, String.format(Locale.ROOT, "%02d", LikeBars.place(group.bars(), p.item()) + 1), lines);
             }
         }
         y -= lines.count() * ROW;

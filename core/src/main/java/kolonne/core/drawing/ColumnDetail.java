@@ -62,7 +62,7 @@ public final class ColumnDetail {
         pen.text(0, top + 9, 3.5, Drawing.Align.LEFT, true, group.mark());
         String alike = group.members().size() == 1
                 ? ""
-                : "   " + group.members().size() + " alike: "
+                : " · " + group.members().size() + " alike: "
                         + String.join(
                                 ", ",
                                 group.members()

@@ -2,6 +2,7 @@ package kolonne.core.drawing;
 
 import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertTrue;
+import static org.junit.jupiter.api.Assertions.fail;
 
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -47,15 +48,16 @@ class DrawingTest {
     private static void clear(List<Sheet> sheets) {
         for (Sheet s : sheets) {
             List<Drawing.Label> all = s.drawing().labels();
+            List<double[]> boxes = all.stream().map(DrawingTest::box).toList();
             for (int i = 0; i < all.size(); i++) {
-                double[] a = box(all.get(i));
+                double[] a = boxes.get(i);
                 assertTrue(
                         a[0] >= Paper.LEFT && a[2] <= s.paper().width() - Paper.MARGIN && a[1] >= Paper.MARGIN,
                         "in the frame: " + all.get(i) + " of " + s.marks());
                 for (int k = i + 1; k < all.size(); k++) {
-                    assertTrue(
-                            !meet(a, box(all.get(k))),
-                            "sheet " + s.number() + ": " + all.get(i) + " over " + all.get(k));
+                    if (meet(a, boxes.get(k))) {
+                        fail("sheet " + s.number() + ": " + all.get(i) + " over " + all.get(k));
+                    }
                 }
             }
         }
@@ -82,31 +84,33 @@ class DrawingTest {
         }
     }
 
-    /** Every main bar of the bar list stands on the sheet under its mark, once, with its number, size and length. */
+    /** Every main bar of the bar list stands on the sheet under its mark, with its size and length, in all as many as listed. */
     @Test
     void barsAreThoseOfTheBarList() {
         for (String mark : List.of("L1-B01", "L2-B07", "L3-B24", "L7-B06")) {
-            Map<String, String> drawn = new HashMap<>();
+            Map<String, Integer> drawn = new HashMap<>();
             for (Sheet s : of(mark, Paper.A1)) {
                 for (Drawing.Label t : s.drawing().labels()) {
                     Matcher m = BAR.matcher(t.text());
                     if (m.matches()) {
-                        String was = drawn.put(m.group(1), m.group(2) + m.group(3) + " " + m.group(4));
-                        assertEquals(null, was, "once: " + t.text());
+                        drawn.merge(
+                                m.group(1) + " " + m.group(3) + " " + m.group(4),
+                                Integer.parseInt(m.group(2)),
+                                Integer::sum);
                     }
                 }
             }
-            Map<String, String> listed = new HashMap<>();
+            Map<String, Integer> listed = new HashMap<>();
             for (Schedules.BarRow r : Schedules.bars(DEMO)) {
                 if (r.member().equals(mark)
                         && List.of("00", "11", "21").contains(r.item().shape())) {
                     listed.put(
-                            r.barMark(),
-                            r.item().number() + r.item().bar().label() + " "
-                                    + Math.round(r.item().cutLength()));
+                            r.barMark() + " " + r.item().bar().label() + " "
+                                    + Math.round(r.item().cutLength()),
+                            r.item().number());
                 }
             }
-            assertTrue(listed.size() > 2, mark);
+            assertTrue(listed.size() > 1, mark);
             assertEquals(listed, drawn, mark);
         }
     }

@@ -1,0 +1,75 @@
+package kolonne.core.schedule;
+
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.TreeSet;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import kolonne.core.code.Bar;
+import kolonne.core.detail.BarItem;
+
+/** Bars of a member that are cut and bent alike are one item of the bar list, and have one mark, wherever they lie. */
+public final class LikeBars {
+    /** A number in the words of a place: of a span, a layer or a piece. */
+    private static final Pattern NUMBERED = Pattern.compile("(.*\\b(?:span|layer|piece) )(\\d+)(.*)");
+
+    private LikeBars() {}
+
+    private record Key(String shape, Bar bar, List<Double> dims, double cutLength) {
+        static Key of(BarItem b) {
+            return new Key(b.shape(), b.bar(), b.dims(), b.cutLength());
+        }
+    }
+
+    /** Items as they come first, each with the number of all that are like it. */
+    static List<BarItem> of(List<BarItem> bars) {
+        Map<Key, List<BarItem>> alike = new LinkedHashMap<>();
+        bars.forEach(
+                b -> alike.computeIfAbsent(Key.of(b), k -> new ArrayList<>()).add(b));
+        return alike.values().stream().map(LikeBars::one).toList();
+    }
+
+    private static BarItem one(List<BarItem> alike) {
+        BarItem first = alike.get(0);
+        return alike.size() == 1
+                ? first
+                : new BarItem(
+                        words(alike.stream().map(BarItem::what).distinct().toList()),
+                        first.shape(),
+                        first.bar(),
+                        alike.stream().mapToInt(BarItem::number).sum(),
+                        first.dims(),
+                        first.cutLength());
+    }
+
+    /** Places in words; those that differ in a number are said once with all of their numbers. */
+    static String words(List<String> places) {
+        Map<List<String>, TreeSet<Integer>> numbered = new LinkedHashMap<>();
+        for (String p : places) {
+            Matcher m = NUMBERED.matcher(p);
+            if (m.matches()) {
+                numbered.computeIfAbsent(List.of(m.group(1), m.group(3)), k -> new TreeSet<>())
+                        .add(Integer.parseInt(m.group(2)));
+            } else {
+                numbered.put(List.of(p, ""), new TreeSet<>());
+            }
+        }
+        List<String> out = new ArrayList<>();
+        numbered.forEach((words, numbers) -> out.add(words.get(0)
+                + String.join(", ", numbers.stream().map(Object::toString).toList())
+                + words.get(1)));
+        return String.join("; ", out);
+    }
+
+    /** The place in a list of the item that bars belong to. @throws IllegalArgumentException if they are in none */
+    public static int place(List<BarItem> list, BarItem bars) {
+        for (int i = 0; i < list.size(); i++) {
+            if (Key.of(list.get(i)).equals(Key.of(bars))) {
+                return i;
+            }
+        }
+        throw new IllegalArgumentException("not in the list: " + bars);
+    }
+}

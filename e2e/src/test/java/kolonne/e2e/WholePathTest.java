@@ -127,7 +127,8 @@ class WholePathTest extends BrowserTest {
                 .click();
         Path xlsx = download("Schedules, XLSX");
         try (Workbook book = WorkbookFactory.create(xlsx.toFile())) {
-            assertEquals(4, book.getNumberOfSheets());
+            assertEquals(5, book.getNumberOfSheets());
+            assertEquals("Quantities of beams and columns", book.getSheetName(4));
             Sheet bars = book.getSheet("Bar list");
             double mass = 0;
             for (Row r : bars) {

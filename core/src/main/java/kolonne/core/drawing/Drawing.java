@@ -2,6 +2,7 @@ package kolonne.core.drawing;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.stream.Stream;
 
 /** Lines, discs and texts on paper, x to the right and y up [mm]. */
 public record Drawing(List<Line> lines, List<Disc> discs, List<Label> labels) {
@@ -56,6 +57,28 @@ public record Drawing(List<Line> lines, List<Disc> discs, List<Label> labels) {
                 labels.stream()
                         .map(t -> new Label(t.x + dx, t.y + dy, t.height, t.align, t.bold, t.text))
                         .toList());
+    }
+
+    /** The same smaller or larger, texts as well. */
+    Drawing times(double f) {
+        return new Drawing(
+                lines.stream()
+                        .map(l -> new Line(l.layer, f * l.x1, f * l.y1, f * l.x2, f * l.y2))
+                        .toList(),
+                discs.stream()
+                        .map(d -> new Disc(d.layer, f * d.x, f * d.y, f * d.radius, d.filled))
+                        .toList(),
+                labels.stream()
+                        .map(t -> new Label(f * t.x, f * t.y, f * t.height, t.align, t.bold, t.text))
+                        .toList());
+    }
+
+    /** This and another one. */
+    Drawing and(Drawing o) {
+        return new Drawing(
+                Stream.concat(lines.stream(), o.lines.stream()).toList(),
+                Stream.concat(discs.stream(), o.discs.stream()).toList(),
+                Stream.concat(labels.stream(), o.labels.stream()).toList());
     }
 
     /** Left, bottom, right and top of all that is drawn [mm]. */

@@ -13,9 +13,12 @@ import kolonne.core.column.check.ColumnDesign;
 import kolonne.core.design.BuildingDesign;
 import kolonne.core.schedule.ScheduleGroups;
 
-/** Details packed on sheets, row by row in the order of the schedules; a detail that is larger than the paper asked for gets the next larger one. */
+/** Details packed on sheets, row by row in the order of the schedules; a detail that is larger than the paper asked for gets the next larger one, and one that
+ * is larger than any is made smaller. */
 public final class Sheets {
     private static final double BETWEEN = 6;
+    /** Height of a note above a detail [mm]. */
+    private static final double NOTE = 8;
 
     private final BuildingDesign design;
     private final Paper paper;
@@ -123,7 +126,18 @@ public final class Sheets {
                 return;
             }
         }
-        throw new IllegalArgumentException("The detail of " + b.mark() + " is larger than any paper.");
+        Placing s = new Placing(Paper.A0);
+        s.take(new Block(b.mark(), reduced(b.drawing())));
+        sheets.add(s);
+    }
+
+    /** What is larger than the largest paper, made smaller to fit it; it says so. */
+    private static Drawing reduced(Drawing d) {
+        double[] box = d.box();
+        double f = 0.98 * Math.min(Paper.A0.room() / (box[2] - box[0]), (Paper.A0.up() - NOTE) / (box[3] - box[1]));
+        Drawing.Pen pen = new Drawing.Pen();
+        pen.text(f * box[0], f * box[3] + 2, 2.5, Drawing.Align.LEFT, true, "Reduced to fit the sheet: not to scale");
+        return d.times(f).and(pen.drawing());
     }
 
     private List<Sheet> finished() {
@@ -132,16 +146,11 @@ public final class Sheets {
             Placing s = sheets.get(i);
             Drawing.Pen pen = new Drawing.Pen();
             frame(pen, s, i + 1);
-            Drawing title = pen.drawing();
-            List<Drawing.Line> lines = new ArrayList<>(title.lines());
-            List<Drawing.Disc> discs = new ArrayList<>(title.discs());
-            List<Drawing.Label> labels = new ArrayList<>(title.labels());
-            s.parts.forEach(p -> {
-                lines.addAll(p.lines());
-                discs.addAll(p.discs());
-                labels.addAll(p.labels());
-            });
-            out.add(new Sheet(i + 1, s.paper, List.copyOf(s.marks), new Drawing(lines, discs, labels)));
+            Drawing all = pen.drawing();
+            for (Drawing p : s.parts) {
+                all = all.and(p);
+            }
+            out.add(new Sheet(i + 1, s.paper, List.copyOf(s.marks), all));
         }
         return out;
     }

@@ -198,6 +198,28 @@ class DrawingTest {
         clear(sheets.subList(0, 60));
     }
 
+    /** Sixty storeys, each with a section of its own, are higher than any paper. */
+    @Test
+    void whatIsLargerThanAnyPaperIsMadeSmallerAndSaysSo() {
+        BuildingDesign tower = BuildingDesigner.design(
+                FrameAnalysis.solve(new BuildingIndex(DemoBuilding.generate(new DemoOptions(7, 60, 1, 1, false)))),
+                Basis.standard(false),
+                BuildingDesigner.Progress.NONE);
+        Set<String> columns = new HashSet<>();
+        tower.columns().forEach(c -> columns.add(c.stack().mark()));
+        List<Sheet> sheets = Sheets.of(tower, columns, Paper.A4, () -> true);
+        clear(sheets);
+        for (Sheet s : sheets) {
+            double[] box = s.drawing().box();
+            assertTrue(
+                    box[0] >= 0
+                            && box[1] >= 0
+                            && box[2] <= s.paper().width()
+                            && box[3] <= s.paper().height(),
+                    "on the sheet");
+        }
+    }
+
     @Test
     void itStopsWhereNobodyWantsIt() {
         int[] left = {3};

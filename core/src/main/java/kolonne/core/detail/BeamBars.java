@@ -12,9 +12,11 @@ import kolonne.core.code.Bar;
 public final class BeamBars {
     private BeamBars() {}
 
-    /** Height between the covers of the shallowest span: what a hook has [mm]. */
-    private static double room(BeamLine line, Basis basis) {
-        return line.spans().stream().mapToDouble(s -> s.shape().depth()).min().orElseThrow() - 2 * basis.beamCover();
+    /** From the outer edge of bars to the cover of the other face of the shallowest span: what their hooks have [mm]. */
+    private static double room(BeamLine line, BeamCage.Group g, Basis basis) {
+        double depth =
+                line.spans().stream().mapToDouble(s -> s.shape().depth()).min().orElseThrow();
+        return depth - basis.beamCover() - (g.offset() - g.bar().diameter() / 2);
     }
 
     /**
@@ -46,7 +48,7 @@ public final class BeamBars {
             pieces(
                     new Run(what, g.face(), g.layer(), g.bar(), g.count(), g.from(), g.to(), g.hookFrom(), g.hookTo()),
                     Laps.of(line, g, basis),
-                    room(line, basis),
+                    room(line, g, basis),
                     basis,
                     out);
         }
@@ -66,7 +68,7 @@ public final class BeamBars {
                             s.hookFrom(),
                             s.hookTo()),
                     Laps.of(line, s, basis),
-                    room(line, basis),
+                    0, // their hooks lie across the web
                     basis,
                     out);
         }

@@ -315,6 +315,35 @@ class BeamDetailsByHandTest {
         assertEquals(1, l.told().of("lap-room-top").part());
     }
 
+    /**
+     * Hooks of T20 are 320 high. In a beam 450 deep the first layer begins 50 from the top and has 360 to the cover below: its hooks take the 15 each that the length
+     * lacks. The second begins 95 from the top and has 315, less than a hook: its hooks stay as they are.
+     */
+    @Test
+    void hooksGrowOnlyWhereTheyStayInTheConcrete() {
+        ModelBuilder m = new ModelBuilder()
+                .section("S", 300, 450)
+                .joint("A", 0, 0, 0)
+                .joint("B", 6000, 0, 0)
+                .beam("m1", "A", "B")
+                .pinned("A")
+                .pinned("B")
+                .spread("m1", 0, 6000, 5, 5);
+        LaidByHand l = new LaidByHand(m, ACI);
+        // 5880 + 2 × 270 = 6420: 30 are missing
+        BeamCage cage = new BeamCage(
+                List.of(
+                        new BeamCage.Group(TOP, 1, 2, T20, 60, 40, 5920, true, true, true),
+                        new BeamCage.Group(TOP, 2, 2, T20, 105, 40, 5920, true, true, true)),
+                List.of(),
+                List.of());
+        List<kolonne.core.detail.BarItem> bars = kolonne.core.detail.BeamBars.of(l.line, cage, ACI);
+        assertEquals(List.of(335.0, 5880.0, 335.0), bars.get(0).dims());
+        assertEquals(6450, bars.get(0).cutLength());
+        assertEquals(List.of(320.0, 5880.0, 320.0), bars.get(1).dims());
+        assertEquals(6420, bars.get(1).cutLength());
+    }
+
     /** Where the shear of the second span is high its own zone has the close limit. */
     @Test
     void zonesBelongToTheirSpans() {

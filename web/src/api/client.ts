@@ -60,6 +60,9 @@ export type Parameter = Schemas['Parameter']
 export type BasisField = Schemas['Field']
 export type Revision = Schemas['Revision']
 export type DrawingSheet = Schemas['Sheet']
+export type ProjectData = Schemas['ProjectData']
+export type ProjectText = Schemas['ProjectText']
+export type IssuedRevision = Schemas['IssuedRevision']
 export type StiffnessEdit = Schemas['StiffnessEdit']
 export type EditedLoad = Schemas['EditedLoad']
 export type PutSectionEdit = Schemas['PutSectionEdit']
@@ -222,6 +225,16 @@ export const api = {
     request<Project>(`${p(id)}/revisions/${encodeURIComponent(revision)}`, json('POST', { keepOwn }, version)),
   drawing: (id: string, paper: string, marks: string, sheet: number, signal?: AbortSignal) =>
     request<DrawingSheet>(`${p(id)}/drawings?${query({ paper, marks, sheet: String(sheet) })}`, { signal }),
+  titleBlock: (id: string, paper: string, signal?: AbortSignal) =>
+    request<DrawingSheet>(`${p(id)}/title-block?${query({ paper })}`, { signal }),
+  projectData: (id: string, signal?: AbortSignal) => request<ProjectData>(`${p(id)}/project-data`, { signal }),
+  changeText: (id: string, key: string, was: string, text: string) =>
+    request<ProjectData>(`${p(id)}/project-data`, { ...post({ key, was, text }), method: 'PUT' }),
+  changeRevisions: (id: string, was: IssuedRevision[], revisions: IssuedRevision[]) =>
+    request<ProjectData>(`${p(id)}/project-data/revisions`, { ...post({ was, revisions }), method: 'PUT' }),
+  putLogo: (id: string, file: File) => request<ProjectData>(`${p(id)}/logo`, { ...upload(file), method: 'PUT' }),
+  removeLogo: (id: string) => request<ProjectData>(`${p(id)}/logo`, { method: 'DELETE' }),
+  logoUrl: (id: string, version: number) => `${p(id)}/logo?${query({ version })}`,
   reliefOfAll: (id: string) => request<ReliefOfAll>(`${p(id)}/torsion-relief`, { method: 'POST' }),
   torsionRelief: (id: string, mark: string, signal?: AbortSignal) =>
     request<Relief>(`${p(id)}/members/${encodeURIComponent(mark)}/torsion-relief`, { method: 'POST', signal }),

@@ -493,6 +493,252 @@ export interface paths {
     }
     trace?: never
   }
+  '/api/projects/{id}/project-data': {
+    parameters: {
+      query?: never
+      header?: never
+      path?: never
+      cookie?: never
+    }
+    /** What title blocks and heads of pages tell of the project */
+    get: {
+      parameters: {
+        query?: never
+        header?: never
+        path: {
+          id: string
+        }
+        cookie?: never
+      }
+      requestBody?: never
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown
+          }
+          content: {
+            'application/json': components['schemas']['ProjectData']
+          }
+        }
+        /** @description What, where and how to mend */
+        default: {
+          headers: {
+            [name: string]: unknown
+          }
+          content: {
+            'application/problem+json': components['schemas']['Problem']
+          }
+        }
+      }
+    }
+    /** Changes a text of it; refused if it is no longer what it was */
+    put: {
+      parameters: {
+        query?: never
+        header?: never
+        path: {
+          id: string
+        }
+        cookie?: never
+      }
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['TextChange']
+        }
+      }
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown
+          }
+          content: {
+            'application/json': components['schemas']['ProjectData']
+          }
+        }
+        /** @description What, where and how to mend */
+        default: {
+          headers: {
+            [name: string]: unknown
+          }
+          content: {
+            'application/problem+json': components['schemas']['Problem']
+          }
+        }
+      }
+    }
+    post?: never
+    delete?: never
+    options?: never
+    head?: never
+    patch?: never
+    trace?: never
+  }
+  '/api/projects/{id}/project-data/revisions': {
+    parameters: {
+      query?: never
+      header?: never
+      path?: never
+      cookie?: never
+    }
+    get?: never
+    /** Changes the table of revisions; refused if it is no longer what it was */
+    put: {
+      parameters: {
+        query?: never
+        header?: never
+        path: {
+          id: string
+        }
+        cookie?: never
+      }
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['RevisionsChange']
+        }
+      }
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown
+          }
+          content: {
+            'application/json': components['schemas']['ProjectData']
+          }
+        }
+        /** @description What, where and how to mend */
+        default: {
+          headers: {
+            [name: string]: unknown
+          }
+          content: {
+            'application/problem+json': components['schemas']['Problem']
+          }
+        }
+      }
+    }
+    post?: never
+    delete?: never
+    options?: never
+    head?: never
+    patch?: never
+    trace?: never
+  }
+  '/api/projects/{id}/logo': {
+    parameters: {
+      query?: never
+      header?: never
+      path?: never
+      cookie?: never
+    }
+    /** The logo of the project's paper */
+    get: {
+      parameters: {
+        query?: never
+        header?: never
+        path: {
+          id: string
+        }
+        cookie?: never
+      }
+      requestBody?: never
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown
+          }
+          content: {
+            'application/octet-stream': string
+          }
+        }
+        /** @description What, where and how to mend */
+        default: {
+          headers: {
+            [name: string]: unknown
+          }
+          content: {
+            'application/problem+json': components['schemas']['Problem']
+          }
+        }
+      }
+    }
+    /** Takes a PNG or JPEG picture as the logo */
+    put: {
+      parameters: {
+        query?: never
+        header?: never
+        path: {
+          id: string
+        }
+        cookie?: never
+      }
+      requestBody: {
+        content: {
+          'application/octet-stream': string
+        }
+      }
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown
+          }
+          content: {
+            'application/json': components['schemas']['ProjectData']
+          }
+        }
+        /** @description What, where and how to mend */
+        default: {
+          headers: {
+            [name: string]: unknown
+          }
+          content: {
+            'application/problem+json': components['schemas']['Problem']
+          }
+        }
+      }
+    }
+    post?: never
+    /** Takes the logo away */
+    delete: {
+      parameters: {
+        query?: never
+        header?: never
+        path: {
+          id: string
+        }
+        cookie?: never
+      }
+      requestBody?: never
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown
+          }
+          content: {
+            'application/json': components['schemas']['ProjectData']
+          }
+        }
+        /** @description What, where and how to mend */
+        default: {
+          headers: {
+            [name: string]: unknown
+          }
+          content: {
+            'application/problem+json': components['schemas']['Problem']
+          }
+        }
+      }
+    }
+    options?: never
+    head?: never
+    patch?: never
+    trace?: never
+  }
   '/api/projects/{id}/model': {
     parameters: {
       query?: never
@@ -3293,6 +3539,55 @@ export interface paths {
     patch?: never
     trace?: never
   }
+  '/api/projects/{id}/title-block': {
+    parameters: {
+      query?: never
+      header?: never
+      path?: never
+      cookie?: never
+    }
+    /** A sheet with nothing but its title block; paper: A4 to A0 */
+    get: {
+      parameters: {
+        query?: {
+          paper?: string
+        }
+        header?: never
+        path: {
+          id: string
+        }
+        cookie?: never
+      }
+      requestBody?: never
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown
+          }
+          content: {
+            'application/json': components['schemas']['Sheet']
+          }
+        }
+        /** @description What, where and how to mend */
+        default: {
+          headers: {
+            [name: string]: unknown
+          }
+          content: {
+            'application/problem+json': components['schemas']['Problem']
+          }
+        }
+      }
+    }
+    put?: never
+    post?: never
+    delete?: never
+    options?: never
+    head?: never
+    patch?: never
+    trace?: never
+  }
   '/api/projects/{id}/exports/drawings.pdf': {
     parameters: {
       query?: never
@@ -3916,6 +4211,12 @@ export interface components {
       nominal: components['schemas']['CurvePoint'][]
       demands: components['schemas']['Demand'][]
     }
+    IssuedRevision: {
+      index: string
+      date: string
+      what: string
+      by: string
+    }
     Job: {
       id: string
       kind: string
@@ -4104,6 +4405,12 @@ export interface components {
       least: number
       most: number
     }
+    Picture: {
+      x: number
+      y: number
+      width: number
+      height: number
+    }
     Point: {
       x: number
       span: number
@@ -4161,8 +4468,20 @@ export interface components {
       changedAt: string
       version: number
     }
+    ProjectData: {
+      version: number
+      texts: components['schemas']['ProjectText'][]
+      revisions: components['schemas']['IssuedRevision'][]
+      logo: boolean
+    }
     ProjectList: {
       projects: components['schemas']['Project'][]
+    }
+    ProjectText: {
+      key: string
+      name: string
+      text: string
+      longest: number
     }
     PutSectionEdit: {
       /** @constant */
@@ -4283,6 +4602,10 @@ export interface components {
       own: components['schemas']['OwnChange'][]
       effects: string[]
     }
+    RevisionsChange: {
+      was: components['schemas']['IssuedRevision'][]
+      revisions: components['schemas']['IssuedRevision'][]
+    }
     RoleFactors: {
       role: string
       factorArea: number
@@ -4347,6 +4670,7 @@ export interface components {
       lines: components['schemas']['Lines'][]
       discs: components['schemas']['Disc'][]
       texts: components['schemas']['Text'][]
+      logo: components['schemas']['Picture'] | null
     }
     Side: {
       span: number
@@ -4476,6 +4800,11 @@ export interface components {
       height: number
       align: string
       bold: boolean
+      text: string
+    }
+    TextChange: {
+      key: string
+      was: string
       text: string
     }
     Tie: {

@@ -13,6 +13,7 @@ const sheet = (n: number): DrawingSheet => ({
   marks: ['L1-B01'],
   lines: [{ layer: 'bars', width: 0.5, dashed: false, xy: [10, 20, 110, 20] }],
   discs: [{ x: 50, y: 60, radius: 2, filled: true, width: 0.5 }],
+  logo: null,
   texts: [{ x: 10, y: 280, height: 3.5, align: 'start', bold: true, text: 'L1-B01' }],
 })
 const drawing = vi.spyOn(api, 'drawing')

@@ -64,7 +64,7 @@ export function Drawings({ id, kinds }: { id: string; kinds: ReactNode }) {
         ) : q.data ? (
           <div className="sheet-window" tabIndex={0} role="region" aria-label="Sheet">
             <div style={{ width: `${100 * size}%` }}>
-              <SheetView sheet={q.data} />
+              <SheetView sheet={q.data} logo={api.logoUrl(id, 0)} />
             </div>
           </div>
         ) : (

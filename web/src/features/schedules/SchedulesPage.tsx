@@ -8,6 +8,7 @@ import { download } from '../../lib/download'
 import { ErrorView } from '../../ui/ErrorView'
 import { Loading } from '../../ui/Loading'
 import { Drawings } from './Drawings'
+import { TitleBlock } from './TitleBlock'
 
 const KINDS = [
   { value: 'beams', label: 'Beams' },
@@ -17,6 +18,7 @@ const KINDS = [
   { value: 'quantities', label: 'Quantities' },
   { value: 'types', label: 'Types' },
   { value: 'drawings', label: 'Drawings' },
+  { value: 'title', label: 'Title block' },
 ]
 const SIZE = 30
 
@@ -25,7 +27,8 @@ export function SchedulesPage({ id }: { id: string }) {
   const [params, setParams] = useSearchParams()
   const kind = KINDS.find((k) => k.value === params.get('kind'))?.value ?? 'beams'
   const kinds = <Segmented value={kind} options={KINDS} onChange={(v) => setParams({ kind: v })} />
-  return kind === 'drawings' ? <Drawings id={id} kinds={kinds} /> : <Tables id={id} kind={kind} kinds={kinds} />
+  if (kind === 'drawings') return <Drawings id={id} kinds={kinds} />
+  return kind === 'title' ? <TitleBlock id={id} kinds={kinds} /> : <Tables id={id} kind={kind} kinds={kinds} />
 }
 
 function Tables({ id, kind, kinds }: { id: string; kind: string; kinds: ReactNode }) {

@@ -3,13 +3,14 @@ import type { DrawingSheet } from '../../api/client'
 /** Height of capitals in the type of drawings, to its size. */
 const CAPITALS = 0.698
 
-/** A sheet of drawings to scale, as large as there is room. */
-export function SheetView({ sheet: s }: { sheet: DrawingSheet }) {
+/** A sheet of drawings to scale, as large as there is room; only its foot, so many millimetres, where `foot` is given. */
+export function SheetView({ sheet: s, logo, foot }: { sheet: DrawingSheet; logo?: string; foot?: number }) {
   const y = (v: number) => s.height - v
+  const seen = foot ?? s.height
   return (
     <svg
       className="drawing-sheet"
-      viewBox={`0 0 ${s.width} ${s.height}`}
+      viewBox={`0 ${s.height - seen} ${s.width} ${seen}`}
       role="img"
       aria-label={`Sheet ${s.sheet} of ${s.sheets}: ${s.marks.join(', ')}`}
     >
@@ -46,6 +47,9 @@ export function SheetView({ sheet: s }: { sheet: DrawingSheet }) {
           {t.text}
         </text>
       ))}
+      {s.logo && logo && (
+        <image href={logo} x={s.logo.x} y={y(s.logo.y + s.logo.height)} width={s.logo.width} height={s.logo.height} />
+      )}
     </svg>
   )
 }

@@ -34,6 +34,7 @@ import kolonne.core.mark.Marks;
 import kolonne.core.model.Building;
 import kolonne.core.model.BuildingIndex;
 import kolonne.core.model.Role;
+import kolonne.core.project.ProjectData;
 import kolonne.core.type.Types;
 import kolonne.exchange.paper.SchedulePdf;
 import org.apache.pdfbox.Loader;
@@ -240,7 +241,7 @@ public final class PracticeBenchmark {
 
     private static int pagesOf(BuildingDesign d) throws IOException {
         ByteArrayOutputStream out = new ByteArrayOutputStream();
-        SchedulePdf.write(d, out);
+        SchedulePdf.write(d, ProjectData.EMPTY, out);
         try (PDDocument pdf = Loader.loadPDF(out.toByteArray())) {
             return pdf.getNumberOfPages();
         }

@@ -14,7 +14,9 @@ public enum Paper {
     static final double LEFT = 20;
     static final double MARGIN = 10;
     /** Height of the title block along the foot of the sheet [mm]. */
-    static final double TITLE = 18;
+    static final double TITLE = 27;
+    /** Height of the line above it that tells how the sheet is read [mm]. */
+    static final double READING = 4;
 
     private final double width;
     private final double height;
@@ -39,7 +41,7 @@ public enum Paper {
 
     /** From the title block up [mm]. */
     double up() {
-        return height - 2 * MARGIN - TITLE - 4;
+        return height - 2 * MARGIN - TITLE - READING - 4;
     }
 
     /** This and the larger ones. */

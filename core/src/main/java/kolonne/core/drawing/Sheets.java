@@ -5,12 +5,14 @@ import java.util.HashSet;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.function.BooleanSupplier;
 import java.util.stream.Stream;
 import kolonne.core.beam.check.BeamDesign;
 import kolonne.core.column.check.ColumnDesign;
 import kolonne.core.design.BuildingDesign;
+import kolonne.core.project.ProjectData;
 import kolonne.core.schedule.ScheduleGroups;
 
 /** Details packed on sheets, row by row in the order of the schedules; a detail that is larger than the paper asked for gets the next larger one, and one that
@@ -21,6 +23,7 @@ public final class Sheets {
     private static final double NOTE = 8;
 
     private final BuildingDesign design;
+    private final ProjectData project;
     private final Paper paper;
     private final List<Placing> sheets = new ArrayList<>();
 
@@ -48,7 +51,7 @@ public final class Sheets {
             double high = box[3] - box[1];
             boolean beside = x > 0 && x + wide <= paper.room();
             double top = beside ? y : y - row - (row > 0 ? BETWEEN : 0);
-            if (wide > paper.room() || top - high < Paper.MARGIN + Paper.TITLE + 2) {
+            if (wide > paper.room() || top - high < Paper.MARGIN + Paper.TITLE + Paper.READING + 2) {
                 return false;
             }
             if (!beside) {
@@ -64,8 +67,9 @@ public final class Sheets {
         }
     }
 
-    private Sheets(BuildingDesign design, Paper paper) {
+    private Sheets(BuildingDesign design, ProjectData project, Paper paper) {
         this.design = design;
+        this.project = project;
         this.paper = paper;
     }
 
@@ -83,11 +87,13 @@ public final class Sheets {
     /**
      * The details of a building.
      *
-     * @param marks  of the lines, stacks or types to draw; all where empty
-     * @param wanted asked before every detail; false stops with what there is
+     * @param project what the title blocks tell
+     * @param marks   of the lines, stacks or types to draw; all where empty
+     * @param wanted  asked before every detail; false stops with what there is
      */
-    public static List<Sheet> of(BuildingDesign d, Set<String> marks, Paper paper, BooleanSupplier wanted) {
-        Sheets s = new Sheets(d, paper);
+    public static List<Sheet> of(
+            BuildingDesign d, ProjectData project, Set<String> marks, Paper paper, BooleanSupplier wanted) {
+        Sheets s = new Sheets(d, project, paper);
         Map<String, String> types = d.typeMarks();
         for (ScheduleGroups.Group<BeamDesign> g : ScheduleGroups.beams(d)) {
             if (meant(g, types.get(g.first().line().id()), marks) && wanted.getAsBoolean()) {
@@ -100,6 +106,16 @@ public final class Sheets {
             }
         }
         return s.finished();
+    }
+
+    /** A sheet with nothing but its title block, to be looked at while that is filled in. */
+    public static Sheet blank(BuildingDesign d, ProjectData project, Paper paper) {
+        Sheets s = new Sheets(d, project, paper);
+        Placing p = new Placing(paper);
+        p.marks.addAll(d.beams().stream().limit(1).map(b -> b.line().mark()).toList());
+        p.marks.addAll(d.columns().stream().limit(1).map(c -> c.stack().mark()).toList());
+        s.sheets.add(p);
+        return s.finished().get(0);
     }
 
     private static boolean meant(ScheduleGroups.Group<?> g, String type, Set<String> marks) {
@@ -145,43 +161,40 @@ public final class Sheets {
         for (int i = 0; i < sheets.size(); i++) {
             Placing s = sheets.get(i);
             Drawing.Pen pen = new Drawing.Pen();
-            frame(pen, s, i + 1);
+            TitleBlock.Box logo = frame(pen, s, i + 1);
             Drawing all = pen.drawing();
             for (Drawing p : s.parts) {
                 all = all.and(p);
             }
-            out.add(new Sheet(i + 1, s.paper, List.copyOf(s.marks), all));
+            out.add(new Sheet(
+                    i + 1,
+                    s.paper,
+                    List.copyOf(s.marks),
+                    all,
+                    Optional.ofNullable(logo).map(box -> Sheet.Picture.within(project.logo(), box))));
         }
         return out;
     }
 
-    /** The frame, and at its foot what the sheet is of. */
-    private void frame(Drawing.Pen pen, Placing s, int number) {
+    /** The frame, at its foot the title block and above it how the sheet is read. @return where the logo goes, or null */
+    private TitleBlock.Box frame(Drawing.Pen pen, Placing s, int number) {
         double r = s.paper.width() - Paper.MARGIN;
-        double t = s.paper.height() - Paper.MARGIN;
-        double foot = Paper.MARGIN + Paper.TITLE;
-        pen.rectangle(Layer.FRAME, Paper.LEFT, Paper.MARGIN, r, t);
-        pen.line(Layer.FRAME, Paper.LEFT, foot, r, foot);
-        double[] cells = {r - 150, r - 78, r - 34};
-        for (double x : cells) {
-            pen.line(Layer.FRAME, x, Paper.MARGIN, x, foot);
-        }
-        cell(pen, Paper.LEFT, "project", design.analysis().index().building().name());
-        List<String> marks = List.copyOf(s.marks);
-        cell(pen, cells[0], "details", marks.get(0) + (marks.size() > 1 ? " to " + marks.get(marks.size() - 1) : ""));
-        cell(pen, cells[1], "designed to", design.basis().entry().name());
-        cell(pen, cells[2], "sheet", number + " of " + sheets.size());
+        pen.rectangle(Layer.FRAME, Paper.LEFT, Paper.MARGIN, r, s.paper.height() - Paper.MARGIN);
         pen.text(
                 Paper.LEFT + 2,
-                Paper.MARGIN + 2,
+                Paper.MARGIN + Paper.TITLE + 1.6,
                 1.8,
                 Drawing.Align.LEFT,
                 "Lengths in " + (design.basis().usUnits() ? "in" : "mm")
-                        + ". Bars: mark, number, size, cut length; at straight ends the distance to the nearest face. For review.");
-    }
-
-    private static void cell(Drawing.Pen pen, double x, String what, String text) {
-        pen.text(x + 2, Paper.MARGIN + Paper.TITLE - 4, 1.6, Drawing.Align.LEFT, what);
-        pen.text(x + 2, Paper.MARGIN + Paper.TITLE - 9.5, 3, Drawing.Align.LEFT, true, text);
+                        + ". Bars: mark, number, size, cut length; at straight ends the distance to the nearest face.");
+        List<String> marks = List.copyOf(s.marks);
+        return TitleBlock.draw(
+                pen,
+                s.paper,
+                project,
+                design.analysis().index().building().name(),
+                marks.isEmpty() ? "" : marks.get(0) + (marks.size() > 1 ? " to " + marks.get(marks.size() - 1) : ""),
+                design.basis().entry().name(),
+                number + " of " + sheets.size());
     }
 }

@@ -20,6 +20,9 @@ import kolonne.core.design.BuildingDesign;
 import kolonne.core.design.BuildingDesigner;
 import kolonne.core.design.DesignedDemo;
 import kolonne.core.model.BuildingIndex;
+import kolonne.core.project.Logo;
+import kolonne.core.project.ProjectData;
+import kolonne.core.project.Revision;
 import kolonne.core.schedule.Schedules;
 import org.junit.jupiter.api.Test;
 
@@ -29,12 +32,12 @@ import org.junit.jupiter.api.Test;
  */
 class DrawingTest {
     private static final BuildingDesign DEMO = DesignedDemo.by(Basis.standard(false));
-    private static final List<Sheet> SHEETS = Sheets.of(DEMO, Set.of(), Paper.A1, () -> true);
+    private static final List<Sheet> SHEETS = Sheets.of(DEMO, ProjectData.EMPTY, Set.of(), Paper.A1, () -> true);
     /** Mark, number, size, cut length. */
     private static final Pattern BAR = Pattern.compile("^(\\d{2,}) +(\\d+)(T\\d+) +(\\d+)$");
 
     private static List<Sheet> of(String mark, Paper paper) {
-        return Sheets.of(DEMO, Set.of(mark), paper, () -> true);
+        return Sheets.of(DEMO, ProjectData.EMPTY, Set.of(mark), paper, () -> true);
     }
 
     private static double[] box(Drawing.Label t) {
@@ -71,6 +74,78 @@ class DrawingTest {
             clear(of("L3-B24", p));
             clear(of("C-D3", p));
         }
+    }
+
+    /** Everything as long as it may be: it is set smaller or cut, on every paper, and stays in its cells. */
+    @Test
+    void titleBlocksHoldWhateverIsSaidOfTheProject() {
+        Map<ProjectData.Field, String> texts = new HashMap<>();
+        for (ProjectData.Field f : ProjectData.Field.values()) {
+            texts.put(f, "W".repeat(f.longest()));
+        }
+        List<Revision> revisions = new ArrayList<>();
+        for (int i = 0; i < 9; i++) {
+            revisions.add(new Revision("R" + i, "27 November 2026", "W".repeat(80), "WWWWWWWW"));
+        }
+        Logo logo = new Logo(new byte[] {1}, 300, 100);
+        for (ProjectData told : List.of(
+                new ProjectData(texts, revisions, logo),
+                new ProjectData(texts, revisions, null),
+                new ProjectData(Map.of(), List.of(), logo))) {
+            assertTrue(told.findings().isEmpty(), "what is taken");
+            for (Paper p : Paper.values()) {
+                List<Sheet> sheets = Sheets.of(DEMO, told, Set.of("L1-B01"), p, () -> true);
+                clear(sheets);
+                for (Sheet s : sheets) {
+                    s.picture().ifPresent(q -> {
+                        assertEquals(3, q.width() / q.height(), 1e-9);
+                        double[] box = {q.x(), q.y(), q.x() + q.width(), q.y() + q.height()};
+                        assertTrue(box[1] > Paper.MARGIN && box[3] < Paper.MARGIN + Paper.TITLE, "in the block");
+                        s.drawing().labels().forEach(t -> assertTrue(!meet(box, box(t)), t.text() + " on the logo"));
+                        s.drawing()
+                                .lines()
+                                .forEach(l -> assertTrue(
+                                        !meet(box, new double[] {
+                                            Math.min(l.x1(), l.x2()),
+                                            Math.min(l.y1(), l.y2()),
+                                            Math.max(l.x1(), l.x2()),
+                                            Math.max(l.y1(), l.y2())
+                                        }),
+                                        "a line through the logo"));
+                    });
+                }
+            }
+        }
+    }
+
+    /** The newest four of the revisions, the last of them as the sheet's own. */
+    @Test
+    void sheetsTellTheProjectAndItsNewestRevisions() {
+        List<Revision> revisions = new ArrayList<>();
+        for (String index : List.of("A", "B", "C", "D", "E")) {
+            revisions.add(new Revision(index, "2026", "change " + index, "RD"));
+        }
+        ProjectData told = new ProjectData(
+                Map.of(
+                        ProjectData.Field.TITLE,
+                        "Zaal 3",
+                        ProjectData.Field.CLIENT,
+                        "Stichting",
+                        ProjectData.Field.JOB,
+                        "26-1"),
+                revisions,
+                null);
+        List<String> texts =
+                Sheets.of(DEMO, told, Set.of("L1-B01"), Paper.A1, () -> true).get(0).drawing().labels().stream()
+                        .map(Drawing.Label::text)
+                        .toList();
+        assertTrue(texts.containsAll(List.of("Zaal 3", "Stichting", "26-1", "change B", "change E")), texts.toString());
+        assertTrue(!texts.contains("change A"), "four are shown");
+        assertEquals(2, texts.stream().filter("E"::equals).count(), "in the table and as the sheet's own");
+        List<String> plain = SHEETS.get(0).drawing().labels().stream()
+                .map(Drawing.Label::text)
+                .toList();
+        assertTrue(plain.contains(DEMO.analysis().index().building().name()), "without a title the building's name");
     }
 
     @Test
@@ -190,7 +265,7 @@ class DrawingTest {
     /** On the smallest paper everything is there still, on a larger sheet where it has no room. */
     @Test
     void smallPaperHoldsEverything() {
-        List<Sheet> sheets = Sheets.of(DEMO, Set.of(), Paper.A4, () -> true);
+        List<Sheet> sheets = Sheets.of(DEMO, ProjectData.EMPTY, Set.of(), Paper.A4, () -> true);
         Set<String> marks = new HashSet<>();
         sheets.forEach(s -> marks.addAll(s.marks()));
         assertEquals(Sheets.marks(DEMO), marks);
@@ -207,7 +282,7 @@ class DrawingTest {
                 BuildingDesigner.Progress.NONE);
         Set<String> columns = new HashSet<>();
         tower.columns().forEach(c -> columns.add(c.stack().mark()));
-        List<Sheet> sheets = Sheets.of(tower, columns, Paper.A4, () -> true);
+        List<Sheet> sheets = Sheets.of(tower, ProjectData.EMPTY, columns, Paper.A4, () -> true);
         clear(sheets);
         for (Sheet s : sheets) {
             double[] box = s.drawing().box();
@@ -224,7 +299,8 @@ class DrawingTest {
     void itStopsWhereNobodyWantsIt() {
         int[] left = {3};
         List<String> marks = new ArrayList<>();
-        Sheets.of(DEMO, Set.of(), Paper.A1, () -> left[0]-- > 0).forEach(s -> marks.addAll(s.marks()));
+        Sheets.of(DEMO, ProjectData.EMPTY, Set.of(), Paper.A1, () -> left[0]-- > 0)
+                .forEach(s -> marks.addAll(s.marks()));
         assertEquals(3, new HashSet<>(marks).size());
     }
 
@@ -238,7 +314,7 @@ class DrawingTest {
                             new BuildingIndex(us ? DemoBuilding.customary(small) : DemoBuilding.generate(small))),
                     Basis.standard(code),
                     BuildingDesigner.Progress.NONE);
-            List<Sheet> sheets = Sheets.of(d, Set.of(), Paper.A3, () -> true);
+            List<Sheet> sheets = Sheets.of(d, ProjectData.EMPTY, Set.of(), Paper.A3, () -> true);
             assertTrue(sheets.size() > 5, code);
             clear(sheets);
         }

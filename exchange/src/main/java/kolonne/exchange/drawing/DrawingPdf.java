@@ -2,16 +2,20 @@ package kolonne.exchange.drawing;
 
 import java.io.IOException;
 import java.io.OutputStream;
+import java.util.IdentityHashMap;
 import java.util.List;
+import java.util.Map;
 import kolonne.core.drawing.Drawing;
 import kolonne.core.drawing.Layer;
 import kolonne.core.drawing.Sheet;
+import kolonne.core.project.Logo;
 import kolonne.exchange.paper.PdfFonts;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.PDPage;
 import org.apache.pdfbox.pdmodel.PDPageContentStream;
 import org.apache.pdfbox.pdmodel.common.PDRectangle;
 import org.apache.pdfbox.pdmodel.font.PDFont;
+import org.apache.pdfbox.pdmodel.graphics.image.PDImageXObject;
 
 /** Sheets as pages of their true size. */
 public final class DrawingPdf {
@@ -27,12 +31,16 @@ public final class DrawingPdf {
     public static void write(List<Sheet> sheets, OutputStream out) throws IOException {
         try (PDDocument doc = new PDDocument()) {
             PdfFonts fonts = new PdfFonts(doc);
+            Map<Logo, PDImageXObject> pictures = new IdentityHashMap<>();
             for (Sheet s : sheets) {
                 PDPage page = new PDPage(new PDRectangle(
                         (float) s.paper().width() * POINTS, (float) s.paper().height() * POINTS));
                 doc.addPage(page);
                 try (PDPageContentStream p = new PDPageContentStream(doc, page)) {
                     draw(s.drawing(), p, fonts);
+                    if (s.picture().isPresent()) {
+                        picture(s.picture().get(), doc, p, pictures);
+                    }
                 }
             }
             if (sheets.isEmpty()) {
@@ -41,6 +49,18 @@ public final class DrawingPdf {
             PdfFonts.reproducible(doc);
             doc.save(out);
         }
+    }
+
+    /** A logo is in the file once. */
+    private static void picture(
+            Sheet.Picture at, PDDocument doc, PDPageContentStream p, Map<Logo, PDImageXObject> pictures)
+            throws IOException {
+        PDImageXObject image = pictures.get(at.logo());
+        if (image == null) {
+            image = PDImageXObject.createFromByteArray(doc, at.logo().bytes(), "logo");
+            pictures.put(at.logo(), image);
+        }
+        p.drawImage(image, pt(at.x()), pt(at.y()), pt(at.width()), pt(at.height()));
     }
 
     private static float pt(double mm) {

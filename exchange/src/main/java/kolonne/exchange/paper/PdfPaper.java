@@ -5,11 +5,13 @@ import java.io.IOException;
 import java.io.OutputStream;
 import java.util.ArrayList;
 import java.util.List;
+import kolonne.core.project.Logo;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.PDPage;
 import org.apache.pdfbox.pdmodel.PDPageContentStream;
 import org.apache.pdfbox.pdmodel.common.PDRectangle;
 import org.apache.pdfbox.pdmodel.font.PDFont;
+import org.apache.pdfbox.pdmodel.graphics.image.PDImageXObject;
 
 /** Pages of text and tables in the product's type, with a running head and page numbers. Lengths in points. */
 final class PdfPaper implements AutoCloseable {
@@ -26,6 +28,7 @@ final class PdfPaper implements AutoCloseable {
     private final PDFont bold;
     private final PDRectangle size;
     private final String title;
+    private final String beneath;
     private final PdfFonts fonts;
     private PDPageContentStream out;
     private float y;
@@ -40,8 +43,10 @@ final class PdfPaper implements AutoCloseable {
         }
     }
 
-    PdfPaper(String title, boolean landscape) throws IOException {
+    /** @param beneath a second line of the head, or empty */
+    PdfPaper(String title, String beneath, boolean landscape) throws IOException {
         this.title = title;
+        this.beneath = beneath;
         fonts = new PdfFonts(doc);
         regular = fonts.regular();
         bold = fonts.bold();
@@ -64,9 +69,25 @@ final class PdfPaper implements AutoCloseable {
         text(bold, 8, ACCENT, MARGIN, y, "kolonne");
         String head = fit(regular, 8, title, width() - 60);
         text(regular, 8, SOFT, size.getWidth() - MARGIN - width(regular, 8, head), y, head);
+        if (!beneath.isEmpty()) {
+            y -= 10;
+            String second = fit(regular, 8, beneath, width());
+            text(regular, 8, SOFT, size.getWidth() - MARGIN - width(regular, 8, second), y, second);
+        }
         y -= 6;
         line(MARGIN, y, size.getWidth() - MARGIN, y, HAIRLINE);
         y -= 18;
+    }
+
+    /** A picture at the top right of what is written, at most so wide and high. */
+    void picture(Logo logo, float wide, float high) throws IOException {
+        float f = Math.min(wide / logo.width(), high / logo.height());
+        out.drawImage(
+                PDImageXObject.createFromByteArray(doc, logo.bytes(), "logo"),
+                size.getWidth() - MARGIN - f * logo.width(),
+                y - f * logo.height() + 12,
+                f * logo.width(),
+                f * logo.height());
     }
 
     /** Begins a new page unless {@code height} is left on this one. */

@@ -5,15 +5,16 @@ import java.io.OutputStream;
 import java.util.ArrayList;
 import java.util.List;
 import kolonne.core.design.BuildingDesign;
+import kolonne.core.project.ProjectData;
 
 /** Beam schedule, column schedule and bar list on A4 landscape. */
 public final class SchedulePdf {
     private SchedulePdf() {}
 
-    public static void write(BuildingDesign d, OutputStream out) throws IOException {
-        String name = d.analysis().index().building().name();
+    public static void write(BuildingDesign d, ProjectData project, OutputStream out) throws IOException {
+        String name = project.title(d.analysis().index().building().name());
         try (PdfPaper paper =
-                new PdfPaper(name + " · schedules · " + d.basis().designCode().name(), true)) {
+                new PdfPaper(name + " · schedules · " + d.basis().designCode().name(), project.line(), true)) {
             boolean first = true;
             for (ScheduleTables.Table t : ScheduleTables.all(d)) {
                 if (!first) {

@@ -5,6 +5,7 @@ import java.io.OutputStream;
 import java.math.BigDecimal;
 import java.math.RoundingMode;
 import kolonne.core.design.BuildingDesign;
+import kolonne.core.project.ProjectData;
 import org.apache.poi.ss.usermodel.Cell;
 import org.apache.poi.ss.usermodel.CellStyle;
 import org.apache.poi.ss.usermodel.Font;
@@ -20,8 +21,9 @@ public final class ScheduleWorkbook {
 
     private ScheduleWorkbook() {}
 
-    public static void write(BuildingDesign d, OutputStream out) throws IOException {
-        String name = d.analysis().index().building().name();
+    public static void write(BuildingDesign d, ProjectData project, OutputStream out) throws IOException {
+        String title = project.title(d.analysis().index().building().name());
+        String name = project.line().isEmpty() ? title : title + " · " + project.line();
         try (SXSSFWorkbook book = new SXSSFWorkbook(200)) {
             Font bold = book.createFont();
             bold.setBold(true);

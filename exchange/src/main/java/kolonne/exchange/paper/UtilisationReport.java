@@ -24,6 +24,7 @@ import kolonne.core.explain.Step;
 import kolonne.core.finding.Cause;
 import kolonne.core.finding.Finding;
 import kolonne.core.finding.Severity;
+import kolonne.core.project.ProjectData;
 import kolonne.core.schedule.Schedules;
 
 /** The utilisation report: summary, causes, every member's governing checks, calculation sheets of chosen members. */
@@ -43,11 +44,13 @@ public final class UtilisationReport {
     }
 
     /** @param sheets marks of the lines and stacks whose calculations are printed */
-    public static void write(BuildingDesign d, Collection<String> sheets, OutputStream out) throws IOException {
-        String name = d.analysis().index().building().name();
-        try (PdfPaper paper = new PdfPaper(name + " · utilisation report", false)) {
+    public static void write(BuildingDesign d, ProjectData project, Collection<String> sheets, OutputStream out)
+            throws IOException {
+        String name = project.title(d.analysis().index().building().name());
+        try (PdfPaper paper = new PdfPaper(name + " · utilisation report", project.line(), false)) {
             UtilisationReport r = new UtilisationReport(d, paper);
-            r.summary(name);
+            r.project(name, project);
+            r.summary();
             r.members();
             for (BeamDesign b : d.beams()) {
                 if (sheets.contains(b.line().mark())) {
@@ -63,12 +66,48 @@ public final class UtilisationReport {
         }
     }
 
-    private void summary(String name) throws IOException {
-        BuildingDesign.State s = d.state();
+    /** What is told of the project, and its revisions. */
+    private void project(String name, ProjectData project) throws IOException {
         Basis b = d.basis();
+        if (project.logo() != null) {
+            paper.picture(project.logo(), 110, 46);
+        }
         paper.heading(name, 18);
         paper.paragraph(
                 "Utilisation report to " + b.designCode().name() + ", basis “" + b.name() + "”.", 10, PdfPaper.SOFT);
+        List<List<PdfPaper.Cell>> facts = new ArrayList<>();
+        for (ProjectData.Field f : ProjectData.Field.values()) {
+            if (f != ProjectData.Field.TITLE && !project.text(f).isEmpty()) {
+                facts.add(List.of(
+                        PdfPaper.Cell.of(f.words()),
+                        PdfPaper.Cell.of(project.text(f).replace('\n', ' '))));
+            }
+        }
+        if (!facts.isEmpty()) {
+            paper.table(
+                    List.of(new PdfPaper.Column("project", 90, false), new PdfPaper.Column("", 420, false)), facts, 9);
+        }
+        if (!project.revisions().isEmpty()) {
+            paper.table(
+                    List.of(
+                            new PdfPaper.Column("revision", 90, false),
+                            new PdfPaper.Column("date", 80, false),
+                            new PdfPaper.Column("what was revised", 280, false),
+                            new PdfPaper.Column("by", 60, false)),
+                    project.revisions().stream()
+                            .map(r -> List.of(
+                                    PdfPaper.Cell.of(r.index()),
+                                    PdfPaper.Cell.of(r.date()),
+                                    PdfPaper.Cell.of(r.what()),
+                                    PdfPaper.Cell.of(r.by())))
+                            .toList(),
+                    9);
+        }
+    }
+
+    private void summary() throws IOException {
+        BuildingDesign.State s = d.state();
+        Basis b = d.basis();
         paper.heading("Summary", 12);
         paper.paragraph(String.format(
                 Locale.ROOT,

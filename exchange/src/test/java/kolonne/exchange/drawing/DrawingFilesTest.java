@@ -24,6 +24,7 @@ import kolonne.core.drawing.Paper;
 import kolonne.core.drawing.Sheet;
 import kolonne.core.drawing.Sheets;
 import kolonne.core.model.BuildingIndex;
+import kolonne.core.project.ProjectData;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.text.PDFTextStripper;
@@ -36,7 +37,7 @@ class DrawingFilesTest {
             FrameAnalysis.solve(new BuildingIndex(DemoBuilding.generate(new DemoOptions(7, 2, 2, 2, false)))),
             Basis.standard(false),
             BuildingDesigner.Progress.NONE);
-    private static final List<Sheet> SHEETS = Sheets.of(DESIGN, Set.of(), Paper.A2, () -> true);
+    private static final List<Sheet> SHEETS = Sheets.of(DESIGN, ProjectData.EMPTY, Set.of(), Paper.A2, () -> true);
 
     @TempDir
     private Path dir;
@@ -113,8 +114,8 @@ class DrawingFilesTest {
 
     @Test
     void theSameSheetsGiveTheSameBytes() throws IOException {
-        assertEquals(dxf(SHEETS), dxf(Sheets.of(DESIGN, Set.of(), Paper.A2, () -> true)));
-        assertArrayEquals(pdf(SHEETS), pdf(Sheets.of(DESIGN, Set.of(), Paper.A2, () -> true)));
+        assertEquals(dxf(SHEETS), dxf(Sheets.of(DESIGN, ProjectData.EMPTY, Set.of(), Paper.A2, () -> true)));
+        assertArrayEquals(pdf(SHEETS), pdf(Sheets.of(DESIGN, ProjectData.EMPTY, Set.of(), Paper.A2, () -> true)));
     }
 
     private static byte[] pdf(List<Sheet> sheets) throws IOException {

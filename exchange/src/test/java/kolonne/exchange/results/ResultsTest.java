@@ -20,6 +20,8 @@ import kolonne.core.demo.DemoOptions;
 import kolonne.core.design.BuildingDesign;
 import kolonne.core.design.BuildingDesigner;
 import kolonne.core.model.BuildingIndex;
+import kolonne.core.project.ProjectData;
+import kolonne.core.project.Revision;
 import kolonne.exchange.basis.BasisFile;
 import kolonne.exchange.paper.SchedulePdf;
 import kolonne.exchange.paper.ScheduleTables;
@@ -224,19 +226,19 @@ class ResultsTest {
     void theReportAndSchedulesCanBeReadBack() throws IOException {
         ByteArrayOutputStream pdf = new ByteArrayOutputStream();
         String mark = design.beams().get(0).line().mark();
-        UtilisationReport.write(design, List.of(mark), pdf);
+        UtilisationReport.write(design, ProjectData.EMPTY, List.of(mark), pdf);
         try (PDDocument d = Loader.loadPDF(pdf.toByteArray())) {
             String text = new PDFTextStripper().getText(d);
             assertTrue(text.contains("Calculation: beam line " + mark) && text.contains("√f′c"), "sheet with roots");
             assertFalse(text.contains("?"), "no character is missing from the type");
         }
         ByteArrayOutputStream schedule = new ByteArrayOutputStream();
-        SchedulePdf.write(design, schedule);
+        SchedulePdf.write(design, ProjectData.EMPTY, schedule);
         try (PDDocument d = Loader.loadPDF(schedule.toByteArray())) {
             assertTrue(new PDFTextStripper().getText(d).contains("Steel by size"));
         }
         ByteArrayOutputStream xlsx = new ByteArrayOutputStream();
-        ScheduleWorkbook.write(design, xlsx);
+        ScheduleWorkbook.write(design, ProjectData.EMPTY, xlsx);
         try (Workbook book = new XSSFWorkbook(new java.io.ByteArrayInputStream(xlsx.toByteArray()))) {
             assertEquals(
                     ScheduleTables.bars(design).rows().size(),
@@ -264,6 +266,43 @@ class ResultsTest {
         }
     }
 
+    /** Every page of every paper says what is issued. */
+    @Test
+    void headsOfPagesTellTheProject() throws IOException {
+        ProjectData told = new ProjectData(
+                Map.of(
+                        ProjectData.Field.TITLE, "Zaal & Kelder",
+                        ProjectData.Field.JOB, "26-114",
+                        ProjectData.Field.NOTES, "Piles by others."),
+                List.of(new Revision("A", "2026", "First", "RD"), new Revision("B", "2026", "Archive loads", "RD")),
+                null);
+        ByteArrayOutputStream report = new ByteArrayOutputStream();
+        UtilisationReport.write(design, told, List.of(), report);
+        ByteArrayOutputStream schedule = new ByteArrayOutputStream();
+        SchedulePdf.write(design, told, schedule);
+        for (byte[] pdf : List.of(report.toByteArray(), schedule.toByteArray())) {
+            try (PDDocument d = Loader.loadPDF(pdf)) {
+                for (int i = 1; i <= d.getNumberOfPages(); i++) {
+                    PDFTextStripper page = new PDFTextStripper();
+                    page.setStartPage(i);
+                    page.setEndPage(i);
+                    String text = page.getText(d);
+                    assertTrue(text.contains("Zaal & Kelder") && text.contains("job 26-114 · rev B"), "page " + i);
+                    if (i == 1 && pdf.length == report.size()) {
+                        assertTrue(text.contains("Archive loads") && text.contains("Piles by others."), text);
+                    }
+                }
+            }
+        }
+        ByteArrayOutputStream xlsx = new ByteArrayOutputStream();
+        ScheduleWorkbook.write(design, told, xlsx);
+        try (Workbook book = new XSSFWorkbook(new java.io.ByteArrayInputStream(xlsx.toByteArray()))) {
+            assertEquals(
+                    "Zaal && Kelder · job 26-114 · rev B",
+                    book.getSheetAt(0).getHeader().getLeft());
+        }
+    }
+
     /** The demo has notes that many share: each is printed once, with their marks. */
     @Test
     void aNoteThatManyShareIsPrintedOnce() throws IOException {
@@ -278,7 +317,7 @@ class ResultsTest {
                 .getKey();
         assertTrue(notes.get(shared) >= 3, "the building has a note that three lines share: " + notes);
         ByteArrayOutputStream pdf = new ByteArrayOutputStream();
-        UtilisationReport.write(design, List.of(), pdf);
+        UtilisationReport.write(design, ProjectData.EMPTY, List.of(), pdf);
         try (PDDocument d = Loader.loadPDF(pdf.toByteArray())) {
             String text = new PDFTextStripper().getText(d).replaceAll("\\s+", " ");
             assertTrue(text.contains("Notes that several share"));

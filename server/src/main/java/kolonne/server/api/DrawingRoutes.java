@@ -21,8 +21,10 @@ import kolonne.core.drawing.Layer;
 import kolonne.core.drawing.Paper;
 import kolonne.core.drawing.Sheet;
 import kolonne.core.drawing.Sheets;
+import kolonne.core.project.ProjectData;
 import kolonne.exchange.drawing.DrawingPdf;
 import kolonne.exchange.drawing.DxfWriter;
+import kolonne.server.project.ProjectPaper;
 import kolonne.server.project.Projects;
 import kolonne.server.project.Workspace;
 
@@ -40,7 +42,7 @@ final class DrawingRoutes {
     };
 
     /** What a set of sheets depends on. */
-    private record Asked(String project, int version, Set<String> marks, Paper paper) {}
+    private record Asked(String project, int version, int data, String title, Set<String> marks, Paper paper) {}
 
     DrawingRoutes(Projects projects) {
         this.projects = projects;
@@ -56,6 +58,18 @@ final class DrawingRoutes {
                         "paper",
                         "marks",
                         "sheet"),
+                Route.get(
+                        "/api/projects/{id}/title-block",
+                        "A sheet with nothing but its title block; paper: A4 to A0",
+                        SheetDto.class,
+                        c -> {
+                            BuildingDesign d =
+                                    ResultRoutes.published(projects, c).design();
+                            ProjectData told =
+                                    projects.paper().printed(c.pathParam("id")).data();
+                            c.json(of(Sheets.blank(d, told, paper(c)), 1));
+                        },
+                        "paper"),
                 Route.get(
                         "/api/projects/{id}/exports/drawings.pdf",
                         "Drawings as PDF; paper and marks as above",
@@ -97,6 +111,9 @@ final class DrawingRoutes {
     /** @param align start, middle or end */
     record TextDto(double x, double y, double height, String align, boolean bold, String text) {}
 
+    /** Where the logo goes, from the sheet's lower left corner. */
+    record PictureDto(double x, double y, double width, double height) {}
+
     /** A sheet of so many. @param marks of the details on it; lengths are mm of paper, y upwards */
     record SheetDto(
             int sheet,
@@ -106,7 +123,8 @@ final class DrawingRoutes {
             List<String> marks,
             List<LinesDto> lines,
             List<DiscDto> discs,
-            List<TextDto> texts) {}
+            List<TextDto> texts,
+            @MayBeNull PictureDto logo) {}
 
     private List<Sheet> sheets(Context c) {
         Workspace.Published p = ResultRoutes.published(projects, c);
@@ -118,13 +136,17 @@ final class DrawingRoutes {
             throw new NoSuchElementException(
                     "There is no beam line, column stack or type " + String.join(", ", unknown) + ".");
         }
-        Asked asked = new Asked(c.pathParam("id"), p.version(), marks, paper(c));
+        String id = c.pathParam("id");
+        ProjectPaper.Stored told = projects.paper().printed(id);
+        ProjectData project = told.data();
+        Asked asked =
+                new Asked(id, p.version(), told.version(), project.text(ProjectData.Field.TITLE), marks, paper(c));
         List<Sheet> kept;
         synchronized (drawn) {
             kept = drawn.get(asked);
         }
         if (kept == null) {
-            kept = Sheets.of(d, marks, asked.paper(), () -> true);
+            kept = Sheets.of(d, project, marks, asked.paper(), () -> true);
             synchronized (drawn) {
                 drawn.put(asked, kept);
             }
@@ -154,10 +176,11 @@ final class DrawingRoutes {
         if (all.isEmpty()) {
             throw new NoSuchElementException("There is nothing to draw.");
         }
-        int number = Math.max(
-                1,
-                Math.min(all.size(), c.queryParamAsClass("sheet", Integer.class).getOrDefault(1)));
-        Sheet s = all.get(number - 1);
+        int number = Math.max(1, Math.min(all.size(), number(c)));
+        c.json(of(all.get(number - 1), all.size()));
+    }
+
+    private static SheetDto of(Sheet s, int sheets) {
         List<LinesDto> lines = new ArrayList<>();
         for (Layer layer : Layer.values()) {
             List<Double> xy = new ArrayList<>();
@@ -171,9 +194,9 @@ final class DrawingRoutes {
                 lines.add(new LinesDto(layer.name().toLowerCase(Locale.ROOT), layer.width(), layer.dashed(), xy));
             }
         }
-        c.json(new SheetDto(
-                number,
-                all.size(),
+        return new SheetDto(
+                s.number(),
+                sheets,
                 s.paper().width(),
                 s.paper().height(),
                 s.marks(),
@@ -189,7 +212,11 @@ final class DrawingRoutes {
                 s.drawing().labels().stream()
                         .map(t -> new TextDto(
                                 rounded(t.x()), rounded(t.y()), t.height(), align(t.align()), t.bold(), t.text()))
-                        .toList()));
+                        .toList(),
+                s.picture()
+                        .map(q ->
+                                new PictureDto(rounded(q.x()), rounded(q.y()), rounded(q.width()), rounded(q.height())))
+                        .orElse(null));
     }
 
     private static int number(Context c) {

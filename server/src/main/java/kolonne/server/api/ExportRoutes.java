@@ -13,6 +13,7 @@ import java.util.NoSuchElementException;
 import java.util.Set;
 import java.util.stream.Collectors;
 import kolonne.core.design.BuildingDesign;
+import kolonne.core.project.ProjectData;
 import kolonne.exchange.paper.SchedulePdf;
 import kolonne.exchange.paper.ScheduleWorkbook;
 import kolonne.exchange.paper.UtilisationReport;
@@ -30,7 +31,7 @@ final class ExportRoutes {
 
     /** Writes a file of a design. */
     private interface Writing {
-        void to(BuildingDesign d, OutputStream out) throws IOException;
+        void to(BuildingDesign d, ProjectData project, OutputStream out) throws IOException;
     }
 
     List<Route> routes() {
@@ -43,7 +44,7 @@ final class ExportRoutes {
                                 c,
                                 "application/pdf",
                                 "utilisation-report.pdf",
-                                (d, out) -> UtilisationReport.write(d, marks(c), out)),
+                                (d, p, out) -> UtilisationReport.write(d, p, marks(c), out)),
                         "sheets"),
                 Route.get(
                         "/api/projects/{id}/exports/schedules.pdf",
@@ -63,12 +64,12 @@ final class ExportRoutes {
                         "/api/projects/{id}/exports/results.json",
                         "Everything needed to check the design again",
                         byte[].class,
-                        c -> send(c, "application/json", "results.json", ResultsJson::write)),
+                        c -> send(c, "application/json", "results.json", (d, p, out) -> ResultsJson.write(d, out))),
                 Route.get(
                         "/api/projects/{id}/exports/checks.csv",
                         "All checks as a table",
                         byte[].class,
-                        c -> send(c, "text/csv; charset=utf-8", "checks.csv", (d, out) -> {
+                        c -> send(c, "text/csv; charset=utf-8", "checks.csv", (d, p, out) -> {
                             Writer w = new OutputStreamWriter(out, StandardCharsets.UTF_8);
                             ResultsCsv.checks(d, w);
                             w.flush();
@@ -90,7 +91,7 @@ final class ExportRoutes {
             known(d, marks(c));
         }
         ByteArrayOutputStream out = new ByteArrayOutputStream(1 << 16);
-        writing.to(d, out);
+        writing.to(d, projects.paper().printed(c.pathParam("id")).data(), out);
         c.contentType(type);
         c.header("Content-Disposition", "attachment; filename=\"" + file + "\"");
         c.result(out.toByteArray());

@@ -22,6 +22,7 @@ import kolonne.core.design.Decisions;
 import kolonne.core.design.SuggestedTypes;
 import kolonne.core.mark.Marks;
 import kolonne.core.model.Building;
+import kolonne.core.project.ProjectData;
 import kolonne.exchange.paper.SchedulePdf;
 import kolonne.exchange.paper.ScheduleWorkbook;
 import kolonne.exchange.paper.UtilisationReport;
@@ -69,6 +70,12 @@ public final class DesignCommand implements Callable<Integer> {
         suggested
     }
 
+    @CommandLine.Option(
+            names = "--project",
+            paramLabel = "P",
+            description = "File of what title blocks tell: client, job, revisions; see docs/formats/project.md.")
+    private Path project;
+
     @CommandLine.Spec
     private CommandLine.Model.CommandSpec spec;
 
@@ -76,7 +83,9 @@ public final class DesignCommand implements Callable<Integer> {
     public Integer call() throws IOException {
         PrintWriter err = spec.commandLine().getErr();
         BuildingDesign d;
+        ProjectData told;
         try {
+            told = Input.project(project, err);
             Building b = Input.model(model, err);
             Basis chosen = Input.basis(basis, b, err);
             Analysis a = Input.analysis(b, err);
@@ -97,7 +106,7 @@ public final class DesignCommand implements Callable<Integer> {
             return Input.BAD_INPUT;
         }
         Files.createDirectories(out);
-        write(d);
+        write(d, told);
         BuildingDesign.State s = d.state();
         spec.commandLine()
                 .getOut()
@@ -123,12 +132,12 @@ public final class DesignCommand implements Callable<Integer> {
     }
 
     /** The files beside each other: each takes a second or more. */
-    private void write(BuildingDesign d) throws IOException {
+    private void write(BuildingDesign d, ProjectData told) throws IOException {
         List<Callable<Void>> files = List.of(
                 bytes("results.json", o -> ResultsJson.write(d, o)),
-                bytes("schedules.pdf", o -> SchedulePdf.write(d, o)),
-                bytes("schedules.xlsx", o -> ScheduleWorkbook.write(d, o)),
-                bytes("report.pdf", o -> UtilisationReport.write(d, sheets, o)),
+                bytes("schedules.pdf", o -> SchedulePdf.write(d, told, o)),
+                bytes("schedules.xlsx", o -> ScheduleWorkbook.write(d, told, o)),
+                bytes("report.pdf", o -> UtilisationReport.write(d, told, sheets, o)),
                 () -> {
                     WholeFile.text(out.resolve("checks.csv"), w -> ResultsCsv.checks(d, w));
                     return null;

@@ -19,6 +19,7 @@ import kolonne.core.drawing.Sheet;
 import kolonne.core.drawing.Sheets;
 import kolonne.core.mark.Marks;
 import kolonne.core.model.Building;
+import kolonne.core.project.ProjectData;
 import kolonne.exchange.drawing.DrawingPdf;
 import kolonne.exchange.drawing.DxfWriter;
 import picocli.CommandLine;
@@ -60,6 +61,12 @@ public final class DrawCommand implements Callable<Integer> {
             description = "own (a cage for every member, the default) or suggested (few types for little more steel).")
     private DesignCommand.TypesWanted types = DesignCommand.TypesWanted.own;
 
+    @CommandLine.Option(
+            names = "--project",
+            paramLabel = "P",
+            description = "File of what title blocks tell: client, job, revisions; see docs/formats/project.md.")
+    private Path project;
+
     @CommandLine.Spec
     private CommandLine.Model.CommandSpec spec;
 
@@ -67,7 +74,9 @@ public final class DrawCommand implements Callable<Integer> {
     public Integer call() throws IOException {
         PrintWriter err = spec.commandLine().getErr();
         BuildingDesign d;
+        ProjectData told;
         try {
+            told = Input.project(project, err);
             Building b = Input.model(model, err);
             Basis chosen = Input.basis(basis, b, err);
             d = BuildingDesigner.design(Input.analysis(b, err), chosen, BuildingDesigner.Progress.NONE);
@@ -84,7 +93,7 @@ public final class DrawCommand implements Callable<Integer> {
             err.flush();
             return Input.BAD_INPUT;
         }
-        List<Sheet> sheets = Sheets.of(d, Set.copyOf(marks), paper, () -> true);
+        List<Sheet> sheets = Sheets.of(d, told, Set.copyOf(marks), paper, () -> true);
         Files.createDirectories(out);
         WholeFile.bytes(out.resolve("drawings.pdf"), o -> DrawingPdf.write(sheets, o));
         WholeFile.text(out.resolve("drawings.dxf"), w -> DxfWriter.write(sheets, w));

@@ -1,6 +1,7 @@
 package kolonne.server.command;
 
 import java.io.IOException;
+import java.io.InputStream;
 import java.io.PrintWriter;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -14,14 +15,20 @@ import kolonne.core.finding.Finding;
 import kolonne.core.finding.Severity;
 import kolonne.core.model.Building;
 import kolonne.core.model.BuildingIndex;
+import kolonne.core.project.ProjectData;
 import kolonne.exchange.basis.BasisFile;
 import kolonne.exchange.model.ModelReader;
+import kolonne.exchange.project.LogoFile;
+import kolonne.exchange.project.ProjectFile;
 
 /** Reads models and bases for the commands; says what is wrong on the error stream. */
 final class Input {
     static final int SATISFIED = 0;
     static final int FAILS = 1;
     static final int BAD_INPUT = 2;
+
+    /** More than any basis, project data or logo may have [bytes]. */
+    private static final int MOST = 4 << 20;
 
     private Input() {}
 
@@ -93,16 +100,44 @@ final class Input {
         if (path == null) {
             return Basis.standard(b.unitSystem().equals("US"));
         }
-        if (!Files.exists(path)) {
-            err.println("There is no file " + path + ".");
-            throw new Bad();
-        }
-        BasisFile.Read read = BasisFile.read(Files.readAllBytes(path));
+        BasisFile.Read read = BasisFile.read(bytes(path, err));
         print(read.findings(), err);
         if (read.basis() == null) {
             throw new Bad();
         }
         return read.basis();
+    }
+
+    /** Project data of a file, with the logo that lies beside it; empty where none is given. */
+    static ProjectData project(Path path, PrintWriter err) throws IOException, Bad {
+        if (path == null) {
+            return ProjectData.EMPTY;
+        }
+        ProjectFile.Read read = ProjectFile.read(bytes(path, err));
+        print(read.findings(), err);
+        if (read.data() == null) {
+            throw new Bad();
+        }
+        if (read.logo() == null || read.logo().isBlank()) {
+            return read.data();
+        }
+        LogoFile.Read logo = LogoFile.read(bytes(path.resolveSibling(read.logo()), err));
+        print(logo.findings(), err);
+        if (logo.logo() == null) {
+            throw new Bad();
+        }
+        return read.data().with(logo.logo());
+    }
+
+    private static byte[] bytes(Path path, PrintWriter err) throws IOException, Bad {
+        if (!Files.isRegularFile(path)) {
+            err.println("There is no file " + path + ".");
+            err.flush();
+            throw new Bad();
+        }
+        try (InputStream in = Files.newInputStream(path)) {
+            return in.readNBytes(MOST);
+        }
     }
 
     static void print(List<Finding> findings, PrintWriter err) {

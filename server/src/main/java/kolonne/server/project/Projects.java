@@ -68,11 +68,18 @@ public final class Projects {
             MOST_REVISIONS, "The newer model is no longer held; choose the file again.", r -> r.bytes().length);
     private final Semaphore waiting = new Semaphore(MOST_WAITING);
     private final Changes changes;
+    private final ProjectPaper paper;
 
     public Projects(ProjectStore store, Jobs jobs) {
         this.store = store;
         this.jobs = jobs;
         this.changes = new Changes(this, store);
+        this.paper = new ProjectPaper(this, store);
+    }
+
+    /** What title blocks and heads of pages tell of projects. */
+    public ProjectPaper paper() {
+        return paper;
     }
 
     public List<ProjectRow> list() {

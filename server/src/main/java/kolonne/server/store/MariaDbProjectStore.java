@@ -129,6 +129,16 @@ public final class MariaDbProjectStore implements ProjectStore {
     }
 
     @Override
+    public Optional<ProjectDataRow> data(String id) {
+        return in(m -> Optional.ofNullable(m.data(id)));
+    }
+
+    @Override
+    public boolean putData(ProjectDataRow row) {
+        return in(m -> (row.version() == 1 ? m.insertData(row) : m.updateData(row)) > 0);
+    }
+
+    @Override
     public boolean delete(String id) {
         return in(m -> m.delete(id) > 0);
     }

@@ -66,6 +66,17 @@ public interface ProjectMapper {
     @Insert("INSERT INTO force_mapping (name, body) VALUES (#{name}, #{body}) ON DUPLICATE KEY UPDATE body = #{body}")
     int putMapping(MappingRow row);
 
+    @Select("SELECT project_id, version, body, logo FROM project_data WHERE project_id = #{id}")
+    ProjectDataRow data(String id);
+
+    @Insert("INSERT IGNORE INTO project_data (project_id, version, body, logo) "
+            + "VALUES (#{projectId}, #{version}, #{body}, #{logo})")
+    int insertData(ProjectDataRow row);
+
+    @Update("UPDATE project_data SET version = #{version}, body = #{body}, logo = #{logo} "
+            + "WHERE project_id = #{projectId} AND version = #{version} - 1")
+    int updateData(ProjectDataRow row);
+
     @Delete("DELETE FROM project WHERE id = #{id}")
     int delete(String id);
 }

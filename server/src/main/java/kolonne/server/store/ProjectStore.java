@@ -33,6 +33,12 @@ public interface ProjectStore {
     /** Renames if the project is still at {@code version}; empty if somebody was faster. */
     Optional<ProjectRow> rename(String id, int version, String name);
 
+    /** What title blocks tell of a project; empty where nobody said anything. */
+    Optional<ProjectDataRow> data(String id);
+
+    /** Stores project data if they are still at the version before that of {@code row}; false if somebody was faster. */
+    boolean putData(ProjectDataRow row);
+
     boolean delete(String id);
 
     /** How columns of station-force tables were mapped, by name. */

@@ -50,4 +50,15 @@ final class Requests {
         assertEquals(202, a.statusCode(), a.body());
         return JSON.readTree(a.body());
     }
+
+    /** Puts a file; the answer must have the status. */
+    static JsonNode put(Javalin to, String path, byte[] file, int status) throws IOException, InterruptedException {
+        HttpRequest r = HttpRequest.newBuilder(URI.create("http://127.0.0.1:" + to.port() + path))
+                .header("Content-Type", "application/octet-stream")
+                .PUT(HttpRequest.BodyPublishers.ofByteArray(file))
+                .build();
+        HttpResponse<String> a = CLIENT.send(r, HttpResponse.BodyHandlers.ofString());
+        assertEquals(status, a.statusCode(), a.body());
+        return JSON.readTree(a.body());
+    }
 }

@@ -61,6 +61,11 @@ final class Served implements AutoCloseable {
         return Requests.ask(server, status, method, project + path, body, headers);
     }
 
+    /** Puts a file below the project; the answer must have the status. */
+    JsonNode put(String path, byte[] file, int status) throws IOException, InterruptedException {
+        return Requests.put(server, project + path, file, status);
+    }
+
     /** A file that is downloaded. */
     HttpResponse<String> file(String path) throws IOException, InterruptedException {
         return Requests.send(server, "GET", project + path, null);

@@ -45,6 +45,15 @@ class CommandLineTest {
         assertTrue(status == 0 || status == 1, "status " + status);
         assertTrue(Files.readString(out.resolve("drawings.dxf")).contains("L1-B01"));
         assertTrue(Files.size(out.resolve("drawings.pdf")) > 1000);
+        Path project = dir.resolve("project.json");
+        Files.writeString(project, "{\"format\":\"kolonne-project\",\"version\":1,\"client\":\"Stichting Leeszaal\"}");
+        String[] drawn = {
+            "draw", model.toString(), "--out", out.toString(), "--marks", "L1-B01", "--project", project.toString()
+        };
+        assertEquals(status, Main.run(drawn));
+        assertTrue(Files.readString(out.resolve("drawings.dxf")).contains("Stichting Leeszaal"));
+        Files.writeString(project, "{\"format\":\"kolonne-project\",\"version\":1,\"logo\":\"none.png\"}");
+        assertEquals(2, Main.run(drawn), "the picture is not there");
         assertEquals(2, Main.run("draw", model.toString(), "--out", out.toString(), "--marks", "X9"));
         assertEquals(2, Main.run("draw", model.toString(), "--out", out.toString(), "--paper", "B5"));
     }

@@ -58,6 +58,21 @@ class MariaDbProjectStoreTest {
     }
 
     @Test
+    void projectDataComeBackAndOneOfTwoAtOnceIsRefused() {
+        ProjectRow p = store.create("titled", "m.json", new byte[] {1}, "{}", null);
+        assertTrue(store.data(p.id()).isEmpty());
+        byte[] logo = {1, 0, -1};
+        assertTrue(store.putData(new ProjectDataRow(p.id(), 1, "één 図 🏛", null)));
+        assertTrue(!store.putData(new ProjectDataRow(p.id(), 1, "late", null)));
+        assertTrue(store.putData(new ProjectDataRow(p.id(), 2, "two", logo)));
+        assertTrue(!store.putData(new ProjectDataRow(p.id(), 2, "late", null)));
+        assertEquals("two", store.data(p.id()).orElseThrow().body());
+        assertArrayEquals(logo, store.data(p.id()).orElseThrow().logo());
+        store.delete(p.id());
+        assertTrue(store.data(p.id()).isEmpty(), "gone with its project");
+    }
+
+    @Test
     void ofTwoPeopleWhoChangeTheSameVersionOneIsRefused() throws Exception {
         ProjectRow p = store.create("two", "m.json", new byte[] {1}, "{}", null);
         ExecutorService pool = Executors.newFixedThreadPool(4);

@@ -13,6 +13,7 @@ public final class MemoryStore implements ProjectStore {
     private final Map<String, ProjectRow> projects = new LinkedHashMap<>();
     private final Map<String, ModelFileRow> models = new LinkedHashMap<>();
     private final Map<String, String> mappings = new LinkedHashMap<>();
+    private final Map<String, ProjectDataRow> data = new LinkedHashMap<>();
     private final List<CommandRow> commands = new ArrayList<>();
 
     @Override
@@ -50,6 +51,21 @@ public final class MemoryStore implements ProjectStore {
         Optional<ProjectRow> row = append(c);
         row.ifPresent(r -> models.put(r.id() + " " + c.version(), new ModelFileRow(r.id(), fileName, model)));
         return row;
+    }
+
+    @Override
+    public synchronized Optional<ProjectDataRow> data(String id) {
+        return Optional.ofNullable(data.get(id));
+    }
+
+    @Override
+    public synchronized boolean putData(ProjectDataRow row) {
+        ProjectDataRow now = data.get(row.projectId());
+        if ((now == null ? 0 : now.version()) != row.version() - 1) {
+            return false;
+        }
+        data.put(row.projectId(), row);
+        return true;
     }
 
     @Override

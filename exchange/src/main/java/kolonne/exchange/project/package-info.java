@@ -1,0 +1,2 @@
+/** Project data and logos as files. */
+package kolonne.exchange.project;

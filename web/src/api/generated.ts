@@ -4810,7 +4810,7 @@ export interface components {
     Tie: {
       size: string
       diameter: number
-      spacing: number
+      places: number[]
       heldX: boolean[]
       heldY: boolean[]
     }

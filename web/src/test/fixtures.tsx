@@ -234,7 +234,7 @@ export const column: Column = {
       { y: -140, z: -140, diameter: 25, size: 'T25', through: true },
       { y: 140, z: 140, diameter: 20, size: 'T20', through: false },
     ],
-    tie: { size: 'T10', diameter: 10, spacing: 200, heldX: [true, false, true], heldY: [true, false, true] },
+    tie: { size: 'T10', diameter: 10, places: [100, 300, 500], heldX: [true, false, true], heldY: [true, false, true] },
   })),
 }
 

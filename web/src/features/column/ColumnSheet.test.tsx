@@ -50,6 +50,38 @@ describe('the sheet of a column', () => {
     expect(screen.getByRole('heading', { name: 'Lift to L1' })).toBeInTheDocument()
   })
 
+  it('draws the ties of the lift that is chosen, and the joints of a ductile frame with what they use', () => {
+    const framed = {
+      ...column,
+      lifts: column.lifts.map((l, i) =>
+        i === 0
+          ? {
+              ...l,
+              checks: [
+                ...l.checks,
+                {
+                  ...l.checks[0]!,
+                  kind: 'joint-shear-x',
+                  title: 'Shear of the joint',
+                  utilisation: 1.12,
+                  satisfied: false,
+                },
+              ],
+            }
+          : l,
+      ),
+    }
+    const { container } = render(
+      <Around at="/">
+        <ColumnSheet id="p" column={framed} units={SI} />
+      </Around>,
+    )
+    expect(container.querySelectorAll('.stack-tie')).toHaveLength(3)
+    const joint = screen.getByText('Joint at L1: Shear of the joint 1.12', { selector: 'title' }).parentElement!
+    expect(joint).toHaveAttribute('fill', 'url(#hatch)')
+    expect(container.querySelectorAll('.joint-mark')).toHaveLength(1)
+  })
+
   it('opens at the lift of its address', () => {
     open('/?lift=1')
     expect(screen.getByRole('heading', { name: 'Lift to L2' })).toBeInTheDocument()

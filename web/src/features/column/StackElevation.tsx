@@ -1,8 +1,31 @@
-import type { Column } from '../../api/client'
+import type { Column, Lift } from '../../api/client'
 import { rampColor } from '../../drawing/ramp'
 import { utilisation } from '../../lib/format'
 
 const HEIGHT = 600
+/** Checks of the joint at a lift's head. */
+const OF_JOINT = /^(joint-shear|strong-column|joint-depth|joint-deep)/
+
+/** The joint at the head of a lift of a ductile frame, shaded by what is used of it. */
+function Joint({ lift, x, y, width }: { lift: Lift; x: number; y: number; width: number }) {
+  const checks = lift.checks.filter((c) => OF_JOINT.test(c.kind))
+  if (checks.length === 0) return null
+  const worst = checks.reduce((a, b) => (b.utilisation > a.utilisation ? b : a))
+  return (
+    <rect
+      className="joint-mark"
+      x={x - width / 2 - 4}
+      y={y - 6}
+      width={width + 8}
+      height={12}
+      fill={worst.satisfied ? rampColor(worst.utilisation) : 'url(#hatch)'}
+    >
+      <title>
+        {`Joint at ${lift.storey || 'the top'}: ${checks.map((c) => `${c.title} ${utilisation(c.utilisation)}`).join(', ')}`}
+      </title>
+    </rect>
+  )
+}
 
 /** The stack in elevation: each lift's utilisation and bars. */
 export function StackElevation(p: { column: Column; chosen: number; onChoose: (n: number) => void }) {
@@ -45,6 +68,17 @@ export function StackElevation(p: { column: Column; chosen: number; onChoose: (n
                 stroke="var(--ink)"
                 strokeWidth={on ? 2 : 1}
               />
+              {on &&
+                l.tie.places.map((z) => (
+                  <line
+                    key={z}
+                    x1={62 - w / 2 + 3}
+                    x2={62 + w / 2 - 3}
+                    y1={y(l.base + z)}
+                    y2={y(l.base + z)}
+                    className="stack-tie"
+                  />
+                ))}
               <line x1={0} x2={172} y1={y(l.top)} y2={y(l.top)} stroke="var(--hairline)" />
               <text aria-hidden x={8} y={y(l.top) + 13} className="axis-text">
                 {l.storey}
@@ -60,6 +94,7 @@ export function StackElevation(p: { column: Column; chosen: number; onChoose: (n
               <text aria-hidden x={98} y={(y(l.top) + y(l.base)) / 2 + 13} className="axis-text">
                 {l.bars}
               </text>
+              <Joint lift={l} x={62} y={y(l.top)} width={w} />
             </g>
           )
         })}

@@ -205,15 +205,22 @@ class AuditorTest {
             List<Sheet.Dot> thin = l.bars().stream()
                     .map(p -> new Sheet.Dot(p.x(), p.y(), p.d(), p.area() * 0.8))
                     .toList();
-            fewer += use(copy(l, thin, l.spacing(), l.heldX()), depths, "steel") > 1 ? 1 : 0;
-            wider += use(copy(l, l.bars(), l.spacing() * 2, l.heldX()), depths, "tie-spacing") > 1 ? 1 : 0;
+            fewer += use(copy(l, thin, l.ties(), l.heldX()), depths, "steel") > 1 ? 1 : 0;
+            wider += use(copy(l, l.bars(), everySecond(l.ties()), l.heldX()), depths, "tie-spacing") > 1 ? 1 : 0;
             List<Boolean> none = l.heldX().stream().map(h -> false).toList();
-            loose += l.round() || use(copy(l, l.bars(), l.spacing(), none), depths, "held") > 1 ? 1 : 0;
+            loose += l.round() || use(copy(l, l.bars(), l.ties(), none), depths, "held") > 1 ? 1 : 0;
             assertFalse(use(l, depths, "held") > 1.02 || use(l, depths, "cover") > 1.02, l.mark());
         }
         assertTrue(
                 fewer > 0.3 * all.size() && wider == all.size() && loose == all.size(),
                 fewer + " " + wider + " " + loose + " of " + all.size());
+    }
+
+    private static List<Double> everySecond(List<Double> ties) {
+        return java.util.stream.IntStream.range(0, ties.size())
+                .filter(i -> i % 2 == 0)
+                .mapToObj(ties::get)
+                .toList();
     }
 
     private static double use(Sheet.Lift l, double[] depths, String kind) {
@@ -222,7 +229,7 @@ class AuditorTest {
         return u == null ? 0 : u.use();
     }
 
-    private static Sheet.Lift copy(Sheet.Lift l, List<Sheet.Dot> bars, double spacing, List<Boolean> heldX) {
+    private static Sheet.Lift copy(Sheet.Lift l, List<Sheet.Dot> bars, List<Double> ties, List<Boolean> heldX) {
         return new Sheet.Lift(
                 l.mark(),
                 l.member(),
@@ -234,7 +241,7 @@ class AuditorTest {
                 bars,
                 l.tie(),
                 l.tieArea(),
-                spacing,
+                ties,
                 heldX,
                 l.heldY(),
                 l.alongX(),

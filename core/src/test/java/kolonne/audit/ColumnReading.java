@@ -277,10 +277,10 @@ final class ColumnReading {
         double thin = l.bars().stream().mapToDouble(Sheet.Dot::d).min().orElse(1);
         double thick = l.bars().stream().mapToDouble(Sheet.Dot::d).max().orElse(1);
         double least = Math.min(l.b(), l.h());
-        double spacing = b.en()
-                ? 0.6 * Math.min(20 * thin, Math.min(least, 400))
-                : Math.min(16 * thin, Math.min(48 * l.tie(), least));
-        out.add("tie-spacing", l.spacing() / spacing, "s");
+        spacings(
+                b.en()
+                        ? Math.min(20 * thin, Math.min(least, 400))
+                        : Math.min(16 * thin, Math.min(48 * l.tie(), least)));
         out.add(
                 "tie-size",
                 b.en() ? Math.max(6, thick / 4) / l.tie() : (thick > 33 ? 12.6 : 9.5) / l.tie() * 0.99,
@@ -308,6 +308,47 @@ final class ColumnReading {
             held(false);
         }
         shear();
+    }
+
+    /**
+     * Every tie against the next: 200 mm (8 in) within beams (15.3.1.4); by EN 0.6 of the usual from a beam's face over the larger side of the section
+     * (9.5.3(4)). The first and the last stand within half of it from the ends.
+     */
+    private void spacings(double usual) {
+        double height = index.length(member);
+        boolean upwards =
+                index.joint(member.start()).z() < index.joint(member.end()).z();
+        double low = deepest(upwards ? member.start() : member.end()) / 2;
+        double high = height - deepest(upwards ? member.end() : member.start()) / 2;
+        double near = b.en() ? Math.max(l.b(), l.h()) : 0;
+        List<Double> all = l.ties();
+        out.add("tie-spacing", all.get(0) / (usual / 2 + 0.1), "first");
+        out.add("tie-spacing", (height - all.get(all.size() - 1)) / (usual / 2 + 0.1), "last");
+        for (int i = 1; i < all.size(); i++) {
+            double from = all.get(i - 1);
+            double to = all.get(i);
+            boolean inside = to <= low || from >= high;
+            boolean close = to <= low + near || from >= high - near;
+            double limit = b.en() ? close ? 0.6 * usual : usual : inside ? Math.min(usual, m.inches(200, 8)) : usual;
+            out.add("tie-spacing", (to - from) / (limit + 0.1), "at " + Math.round(to));
+        }
+    }
+
+    private double deepest(String joint) {
+        return index.membersAt(joint).stream()
+                .filter(o -> o.role() == Role.BEAM)
+                .mapToDouble(o -> depths[index.memberNumber(o.id())])
+                .max()
+                .orElse(0);
+    }
+
+    /** Largest distance of ties along the lift. */
+    private double widest() {
+        double out = 0;
+        for (int i = 1; i < l.ties().size(); i++) {
+            out = Math.max(out, l.ties().get(i) - l.ties().get(i - 1));
+        }
+        return out;
     }
 
     /** Every corner and alternate bar has a leg, and none is more than 150 mm clear from one that has (25.7.2.3; 9.5.3(6)). */
@@ -367,7 +408,7 @@ final class ColumnReading {
         int legs = l.round()
                 ? 2
                 : (int) (alongX ? l.heldY() : l.heldX()).stream().filter(q -> q).count();
-        double avs = legs * l.tieArea() / l.spacing();
+        double avs = legs * l.tieArea() / widest();
         if (b.en()) {
             double nu = 0.6 * (1 - l.fc() / 250);
             double fcd = l.fc() / 1.5;

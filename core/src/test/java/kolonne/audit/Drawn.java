@@ -10,6 +10,7 @@ import kolonne.core.beam.check.BeamDesign;
 import kolonne.core.beam.line.BeamLine;
 import kolonne.core.column.cage.ColumnCage;
 import kolonne.core.column.cage.RectangleBars;
+import kolonne.core.column.cage.TiePlaces;
 import kolonne.core.column.check.ColumnDesign;
 import kolonne.core.column.line.ColumnStack;
 import kolonne.core.model.BuildingIndex;
@@ -122,7 +123,7 @@ final class Drawn {
                 dots,
                 c.tie().diameter(),
                 c.tie().area(),
-                c.spacing(),
+                TiePlaces.of(l, c.ties()),
                 r == null ? List.of() : r.heldX(),
                 r == null ? List.of() : r.heldY(),
                 r == null ? c.count() : r.alongX(),

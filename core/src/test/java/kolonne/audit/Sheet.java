@@ -85,7 +85,7 @@ final class Sheet {
     /** A bar of a column from the centroid. */
     record Dot(double x, double y, double d, double area) {}
 
-    /** A lift: section b along x (h along y, or a circle of diameter b), bars and ties; which bars of a face have legs. */
+    /** A lift: section b along x (h along y, or a circle of diameter b), bars, and ties by their heights above its foot; which bars of a face have legs. */
     record Lift(
             String mark,
             int member,
@@ -97,7 +97,7 @@ final class Sheet {
             List<Dot> bars,
             double tie,
             double tieArea,
-            double spacing,
+            List<Double> ties,
             List<Boolean> heldX,
             List<Boolean> heldY,
             int alongX,

@@ -172,6 +172,9 @@ public enum CheckKind {
     COLUMN_TIE_SIZE("tie-size", "Size of ties", Cause.TIE_ARRANGEMENT, Quantity.LENGTH),
     COLUMN_SHEAR_BOTH("shear-both", "Shear in both directions", Cause.SHEAR, Quantity.NUMBER),
     COLUMN_TIE_SPACING("tie-spacing", "Spacing of ties", Cause.STIRRUP_SPACING, Quantity.LENGTH),
+    COLUMN_END_TIES("end-ties", "Spacing of ties next to the joints", Cause.STIRRUP_SPACING, Quantity.LENGTH),
+    COLUMN_END_REACH("end-reach", "Length of closer ties", Cause.STIRRUP_SPACING, Quantity.LENGTH),
+    COLUMN_JOINT_TIES("joint-ties", "Spacing of ties in the joints", Cause.STIRRUP_SPACING, Quantity.LENGTH),
     COLUMN_TORSION_THRESHOLD("torsion-threshold", "Torsion, threshold", Cause.OUT_OF_SCOPE, Quantity.MOMENT),
     COLUMN_SHEAR_X("shear-x", "Shear along x", Cause.SHEAR, Quantity.FORCE),
     COLUMN_SHEAR_LIMIT_X("shear-limit-x", "Shear along x, limit of the concrete", Cause.SHEAR_LIMIT, Quantity.FORCE),
@@ -182,7 +185,65 @@ public enum CheckKind {
     COLUMN_SHEAR_LIMIT_Y("shear-limit-y", "Shear along y, limit of the concrete", Cause.SHEAR_LIMIT, Quantity.FORCE),
     COLUMN_MINIMUM_TIES_Y(
             "minimum-ties-y", "Minimum ties for shear along y", Cause.STEEL_BELOW_MINIMUM, Quantity.AREA_PER_LENGTH),
-    COLUMN_BARS_HELD_Y("bars-held-y", "Bars held by ties, faces along y", Cause.TIE_ARRANGEMENT, Quantity.LENGTH);
+    COLUMN_BARS_HELD_Y("bars-held-y", "Bars held by ties, faces along y", Cause.TIE_ARRANGEMENT, Quantity.LENGTH),
+    // Columns and joints of frames in earthquakes
+    COLUMN_LEAST_SIDE("least-side", "Shorter side", Cause.GEOMETRY, Quantity.LENGTH, "Make the column larger."),
+    COLUMN_SIDE_RATIO(
+            "side-ratio", "Shorter side over longer", Cause.GEOMETRY, Quantity.NUMBER, "Make the column squarer."),
+    COLUMN_DUCTILE_MOST("ductile-most", "Most steel of the frame", Cause.STEEL_OVER_CAP, Quantity.RATIO),
+    COLUMN_ROUND_BARS("round-bars", "Bars inside round hoops", Cause.STEEL_BELOW_MINIMUM, Quantity.COUNT),
+    COLUMN_HELD_DISTANCE("held-distance", "Distance of held bars", Cause.TIE_ARRANGEMENT, Quantity.LENGTH),
+    COLUMN_EVERY_BAR_HELD("every-bar-held", "Every bar held", Cause.TIE_ARRANGEMENT, Quantity.COUNT),
+    COLUMN_CONFINEMENT_X("confinement-x", "Hoops that confine, along x", Cause.TIE_ARRANGEMENT, Quantity.RATIO),
+    COLUMN_CONFINEMENT_Y("confinement-y", "Hoops that confine, along y", Cause.TIE_ARRANGEMENT, Quantity.RATIO),
+    COLUMN_LAP_PLACE(
+            "lap-middle",
+            "Laps in the middle half",
+            Cause.ANCHORAGE,
+            Quantity.LENGTH,
+            "Use smaller bars, or couple them mechanically."),
+    COLUMN_DEVELOPMENT(
+            "bar-development",
+            "Development in the clear height",
+            Cause.ANCHORAGE,
+            Quantity.LENGTH,
+            "Use smaller bars."),
+    COLUMN_STRONG_X(
+            "strong-column-x",
+            "Columns against beams, along x",
+            Cause.JOINT_STRENGTH,
+            Quantity.MOMENT,
+            "Make the column stronger or the beams weaker: more or larger bars, a larger column, fewer bars in the beams."),
+    COLUMN_STRONG_Y(
+            "strong-column-y",
+            "Columns against beams, along y",
+            Cause.JOINT_STRENGTH,
+            Quantity.MOMENT,
+            "Make the column stronger or the beams weaker: more or larger bars, a larger column, fewer bars in the beams."),
+    COLUMN_JOINT_SHEAR_X(
+            "joint-shear-x",
+            "Shear of the joint, along x",
+            Cause.JOINT_SHEAR,
+            Quantity.FORCE,
+            "Make the column larger, use stronger concrete, or fewer bars in the beams."),
+    COLUMN_JOINT_SHEAR_Y(
+            "joint-shear-y",
+            "Shear of the joint, along y",
+            Cause.JOINT_SHEAR,
+            Quantity.FORCE,
+            "Make the column larger, use stronger concrete, or fewer bars in the beams."),
+    COLUMN_JOINT_DEPTH(
+            "joint-depth",
+            "Depth of the column in the joint",
+            Cause.GEOMETRY,
+            Quantity.LENGTH,
+            "Make the column deeper or the beam shallower."),
+    COLUMN_JOINT_DEEP_BEAM(
+            "joint-deep-beam",
+            "Beam much deeper than the column",
+            Cause.OUT_OF_SCOPE,
+            Quantity.LENGTH,
+            "Design the joint by strut and tie, by hand.");
 
     public static final Faces INTEGRITY = new Faces(INTEGRITY_TOP, INTEGRITY_BOTTOM);
     public static final Faces INTEGRITY_END = new Faces(INTEGRITY_END_TOP, INTEGRITY_END_BOTTOM);

@@ -9,6 +9,22 @@ public interface ColumnRules {
 
     Clause columnTieSpacingClause();
 
+    /** Part of that spacing that ties next to beams and at laps may have. */
+    double endTiePart();
+
+    /** How far ties so close reach from the face of a beam [mm]; 0 for none. @param side largest of the column; {@code lap} length of the laps of {@code bar} */
+    double endTieReach(double side, double lap, Bar bar);
+
+    /** Most spacing of ties over a lap [mm]. */
+    double lapTieSpacing(double lap, Bar bar);
+
+    Clause endTieClause();
+
+    /** Largest spacing of ties within the depth of beams [mm]; infinite where the code has no rule. */
+    double jointTieSpacing();
+
+    Clause jointTieClause();
+
     /** Smallest tie bar for a longitudinal bar [mm]. */
     double smallestTie(Bar bar);
 

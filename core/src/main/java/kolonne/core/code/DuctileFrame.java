@@ -2,10 +2,10 @@ package kolonne.core.code;
 
 import kolonne.core.explain.Clause;
 
-/** Rules for beams of a moment frame in earthquakes. Units N, mm, MPa. Parts and factors are 0, and limits infinite, where a kind of frame has none. */
+/** Rules for the beams of a moment frame in earthquakes, and what leads to its columns. Units N, mm, MPa. Parts and factors are 0, and limits infinite, where a kind of frame has none. */
 public interface DuctileFrame {
-    /** What the code says of columns and joints of such frames, which is not covered. */
-    Clause columnsClause();
+    /** Rules for the columns and joints of such frames. */
+    DuctileColumns columns();
 
     /** Name of the kind of frame. */
     String name();

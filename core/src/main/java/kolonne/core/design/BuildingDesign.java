@@ -23,6 +23,7 @@ import kolonne.core.column.choice.ColumnDesigner;
 import kolonne.core.column.line.ColumnStack;
 import kolonne.core.finding.Finding;
 import kolonne.core.finding.Severity;
+import kolonne.core.joint.BeamsAtJoints;
 import kolonne.core.mark.Marks;
 import kolonne.core.model.Role;
 import kolonne.core.type.MemberType;
@@ -127,10 +128,35 @@ public record BuildingDesign(
     BuildingDesign sharing(Types now, Collection<MemberType> changed) {
         if (now.all().isEmpty()) {
             return new BuildingDesign(
-                    analysis, basis, beams, columns, beamContext, columnContext, quantities, now, List.of());
+                            analysis, basis, beams, columns, beamContext, columnContext, quantities, now, List.of())
+                    .followed();
         }
         TypedDesign.Typed<BeamDesign> b = TypedDesign.beams(now, changed, beams, beamContext);
-        TypedDesign.Typed<ColumnDesign> c = TypedDesign.columns(now, changed, columns, columnContext);
+        BuildingDesign joined = new BuildingDesign(
+                        analysis,
+                        basis,
+                        beams.stream()
+                                .map(d -> b.designs().getOrDefault(d.line().id(), d))
+                                .toList(),
+                        columns,
+                        beamContext,
+                        columnContext,
+                        quantities,
+                        now,
+                        typed)
+                .followed();
+        Set<String> moved = joined.moved(this);
+        List<MemberType> follow = now.all().values().stream()
+                .filter(t -> !changed.contains(t) && t.members().stream().anyMatch(moved::contains))
+                .toList();
+        Set<String> apart = follow.stream().flatMap(t -> t.members().stream()).collect(Collectors.toSet());
+        apart.removeAll(moved);
+        List<ColumnDesign> own = joined.columns.parallelStream()
+                .map(d -> apart.contains(d.stack().id()) ? ColumnDesigner.design(d.stack(), joined.columnContext) : d)
+                .toList();
+        List<MemberType> again = new ArrayList<>(changed);
+        again.addAll(follow);
+        TypedDesign.Typed<ColumnDesign> c = TypedDesign.columns(now, again, own, joined.columnContext);
         Map<String, TypeDesign> byId = new HashMap<>();
         typed.forEach(t -> byId.put(t.type().id(), t));
         b.types().forEach(t -> byId.put(t.type().id(), t));
@@ -138,17 +164,57 @@ public record BuildingDesign(
         return new BuildingDesign(
                 analysis,
                 basis,
-                beams.stream()
-                        .map(d -> b.designs().getOrDefault(d.line().id(), d))
-                        .toList(),
-                columns.stream()
+                joined.beams,
+                own.stream()
                         .map(d -> c.designs().getOrDefault(d.stack().id(), d))
                         .toList(),
                 beamContext,
-                columnContext,
+                joined.columnContext,
                 quantities,
                 now,
                 now.all().values().stream().map(t -> byId.get(t.id()).as(t)).toList());
+    }
+
+    /** The same with columns that answer to the beams as they are now: in a ductile frame those whose beams changed are designed anew. */
+    private BuildingDesign followed() {
+        BeamsAtJoints ends = BeamEnds.of(beams, analysis.index(), basis);
+        Set<String> joints = ends.unlike(columnContext.beams());
+        if (joints.isEmpty()) {
+            return this;
+        }
+        ColumnContext context = columnContext.with(ends);
+        return new BuildingDesign(
+                analysis,
+                basis,
+                beams,
+                columns.parallelStream()
+                        .map(d -> meets(d.stack(), joints) ? ColumnDesigner.design(d.stack(), context) : d)
+                        .toList(),
+                beamContext,
+                context,
+                quantities,
+                types,
+                typed);
+    }
+
+    private boolean meets(ColumnStack s, Set<String> joints) {
+        return s.lifts().stream()
+                .map(l -> analysis.index().member(l.member()))
+                .anyMatch(m -> joints.contains(m.start()) || joints.contains(m.end()));
+    }
+
+    /** Ids of stacks that differ from another design of the building. */
+    private Set<String> moved(BuildingDesign from) {
+        if (columns == from.columns) {
+            return Set.of();
+        }
+        Set<String> out = new HashSet<>();
+        for (int i = 0; i < columns.size(); i++) {
+            if (columns.get(i) != from.columns.get(i)) {
+                out.add(columns.get(i).stack().id());
+            }
+        }
+        return out;
     }
 
     /** The same with the quantities of all members. */
@@ -227,10 +293,12 @@ public record BuildingDesign(
             basis.designCode()
                     .ductile(basis.ductility())
                     .ifPresent(rules -> out.add(Finding.note(
-                            "frame.ductile-columns",
+                            "frame.ductile-slab",
                             "frame",
-                            "Seismic detailing is applied to beams only; columns and joints are designed without it.",
-                            "Check columns, joints and the ratio of their strengths by hand (" + rules.columnsClause()
+                            "Every column counts as one of the ductile frame, and slab bars beside the beams are not known: "
+                                    + "they make the beams stronger than the columns and joints are designed for.",
+                            "Allow for slab bars within the effective flange by hand ("
+                                    + rules.columns().joints().forcesClause().text()
                                     + ").")));
         }
         Set<String> lines = beams.stream().map(b -> b.line().id()).collect(Collectors.toSet());

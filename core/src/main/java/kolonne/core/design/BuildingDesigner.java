@@ -40,7 +40,6 @@ public final class BuildingDesigner {
     public static BuildingDesign design(Analysis analysis, Basis basis, Decisions decided, Progress progress) {
         Sidesway sway = Sidesway.of(analysis, basis);
         BeamContext beams = BeamContext.of(sway, basis).with(decided.hand());
-        ColumnContext columns = ColumnContext.of(sway, basis);
         List<BeamLine> lines = BeamLines.find(analysis, basis, decided.marks());
         List<ColumnStack> stacks = ColumnStacks.find(analysis.index(), decided.marks());
         int total = lines.size() + stacks.size();
@@ -49,14 +48,16 @@ public final class BuildingDesigner {
             progress.at(done.incrementAndGet(), total);
             return i;
         };
-        ColumnDesign[] c = new ColumnDesign[stacks.size()];
-        IntStream.range(0, c.length).parallel().forEach(i -> {
-            c[i] = ColumnDesigner.design(stacks.get(i), columns);
-            tick.applyAsInt(i);
-        });
         BeamDesign[] b = new BeamDesign[lines.size()];
         IntStream.range(0, b.length).parallel().forEach(i -> {
             b[i] = BeamDesigner.design(lines.get(i), beams);
+            tick.applyAsInt(i);
+        });
+        // in a ductile frame columns and joints answer to the bars of the beams
+        ColumnContext columns = ColumnContext.of(sway, basis).with(BeamEnds.of(List.of(b), analysis.index(), basis));
+        ColumnDesign[] c = new ColumnDesign[stacks.size()];
+        IntStream.range(0, c.length).parallel().forEach(i -> {
+            c[i] = ColumnDesigner.design(stacks.get(i), columns);
             tick.applyAsInt(i);
         });
         return new BuildingDesign(

@@ -157,7 +157,7 @@ public record Quantities(double steel, double concrete, double formwork) {
         if (d.lifts().get(lift).checks().stream().anyMatch(c -> c.kind() == CheckKind.COLUMN_SHAPE)) {
             return new ArrayList<>();
         }
-        return ColumnBars.of(l, d.cage().lifts().get(lift), lift == d.lifts().size() - 1, basis);
+        return ColumnBars.of(l, d.cage().lifts().get(lift), basis);
     }
 
     private static double mass(List<BarItem> bars) {

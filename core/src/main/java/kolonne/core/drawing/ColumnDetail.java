@@ -6,6 +6,7 @@ import java.util.Locale;
 import kolonne.core.basis.Basis;
 import kolonne.core.column.cage.ColumnCage;
 import kolonne.core.column.cage.RectangleBars;
+import kolonne.core.column.cage.TiePlaces;
 import kolonne.core.column.check.ColumnDesign;
 import kolonne.core.column.line.ColumnStack;
 import kolonne.core.detail.BarItem;
@@ -107,8 +108,10 @@ public final class ColumnDetail {
     private void lift(ColumnStack.Lift l, ColumnCage.LiftCage c, double axis, double base) {
         double lo = scales.ofWhole(l.base() - base);
         double hi = scales.ofWhole(l.top() - base);
+        // nothing stands on it: up to the top of the beams
+        double end = hi + (l.highest() ? scales.ofWhole(l.inHead()) : 0);
         double half = scales.ofWhole(l.section().shape().width()) / 2;
-        pen.rectangle(Layer.CONCRETE, axis - half, lo, axis + half, hi);
+        pen.rectangle(Layer.CONCRETE, axis - half, lo, axis + half, end);
         pen.line(Layer.GRID, 0, hi, axis + half + 4, hi);
         pen.text(0, hi + 0.6, TEXT, Drawing.Align.LEFT, l.storey().isEmpty() ? "top" : l.storey());
         pen.text(LEVELS - 4, hi + 0.6, 1.6, Drawing.Align.RIGHT, level(l.top()));
@@ -117,14 +120,15 @@ public final class ColumnDetail {
             pen.text(LEVELS - 4, lo + 0.6, 1.6, Drawing.Align.RIGHT, level(l.base()));
         }
         double inside = half - scales.ofWhole(basis.columnCover());
-        for (double z = l.base() + c.spacing() / 2; z < l.top(); z += c.spacing()) {
-            double at = scales.ofWhole(z - base);
+        for (double z : TiePlaces.of(l, c.ties())) {
+            double at = scales.ofWhole(l.base() + z - base);
             pen.line(Layer.STIRRUPS, axis - inside, at, axis + inside, at);
         }
         double bar = inside
                 - scales.ofWhole(c.tie().diameter() + c.layout().largest().diameter() / 2);
-        pen.line(Layer.BARS, axis - bar, lo, axis - bar, hi);
-        pen.line(Layer.BARS, axis + bar, lo, axis + bar, hi);
+        double last = l.highest() ? end - scales.ofWhole(basis.columnCover()) : hi;
+        pen.line(Layer.BARS, axis - bar, lo, axis - bar, last);
+        pen.line(Layer.BARS, axis + bar, lo, axis + bar, last);
         // short of the levels, where nothing else is written
         pen.dimensionUp(axis + half + 6, lo, hi, TEXT, Quantity.LENGTH.digits(l.top() - l.base(), us));
     }

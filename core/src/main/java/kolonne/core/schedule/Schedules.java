@@ -13,6 +13,7 @@ import kolonne.core.beam.line.BeamLine;
 import kolonne.core.code.Bar;
 import kolonne.core.column.cage.ColumnCage;
 import kolonne.core.column.cage.RingBars;
+import kolonne.core.column.cage.TieSpacing;
 import kolonne.core.column.check.ColumnDesign;
 import kolonne.core.column.line.ColumnStack;
 import kolonne.core.design.BuildingDesign;
@@ -143,12 +144,26 @@ public final class Schedules {
                 alike.stream().flatMap(x -> x.findings().stream()).noneMatch(f -> f.severity() == Severity.FAILS));
     }
 
-    /** Ties in words, for instance {@code T10-200, 4 × 2 legs}. */
+    /** Ties in words, for instance {@code T10-200, 4 × 2 legs; 100 in joints and 600 beside them}. */
     public static String ties(ColumnCage.LiftCage c, Basis basis) {
-        String s = c.tie().label() + "-" + spacing(c.spacing(), basis);
-        return c.layout() instanceof RingBars
-                ? s + " hoops"
-                : s + ", " + c.layout().legsAlongX() + " × " + c.layout().legsAlongY() + " legs";
+        String s = c.tie().label() + "-" + spacing(c.ties().middle(), basis);
+        return (c.layout() instanceof RingBars
+                        ? s + " hoops"
+                        : s + ", " + c.layout().legsAlongX() + " × "
+                                + c.layout().legsAlongY() + " legs")
+                + closer(c.ties(), basis);
+    }
+
+    private static String closer(TieSpacing t, Basis basis) {
+        if (!t.closerAtEnds()) {
+            return t.closerInJoints() ? "; " + spacing(t.joint(), basis) + " in joints" : "";
+        }
+        String reach = t.foot() == t.head()
+                ? spacing(t.foot(), basis) + " beside them"
+                : spacing(t.foot(), basis) + " above, " + spacing(t.head(), basis) + " below";
+        return t.closerInJoints()
+                ? "; " + spacing(t.end(), basis) + " for " + reach + "; " + spacing(t.joint(), basis) + " in joints"
+                : "; " + spacing(t.end(), basis) + " in joints and " + reach;
     }
 
     /** Every bar of the building, member by member; those of a type once. */

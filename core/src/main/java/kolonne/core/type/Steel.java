@@ -28,10 +28,7 @@ public record Steel(double kg, int pieces) {
             sum = none
                     ? sum
                     : sum.plus(of(ColumnBars.of(
-                            d.stack().lifts().get(i),
-                            d.cage().lifts().get(i),
-                            i == d.lifts().size() - 1,
-                            basis)));
+                            d.stack().lifts().get(i), d.cage().lifts().get(i), basis)));
         }
         return sum;
     }

@@ -56,8 +56,7 @@ class EnDesignTest {
         }
         for (ColumnDesign c : d.columns()) {
             for (int demand = 0; demand < 8; demand++) {
-                words(ColumnCheck.explain(
-                        c.lifts().get(0).lift(), c.lifts().get(0).cage(), d.columnContext(), 0, demand));
+                words(ColumnCheck.explain(c.stack(), c.cage(), 0, d.columnContext(), 0, demand));
             }
         }
     }

@@ -54,8 +54,9 @@ class ExplanationTest {
         for (ColumnDesign c : D.columns()) {
             for (ColumnDesign.LiftDesign l : c.lifts()) {
                 List<Step> steps = ColumnCheck.explain(
-                        l.lift(),
-                        l.cage(),
+                        c.stack(),
+                        c.cage(),
+                        l.lift().number(),
                         D.columnContext(),
                         l.governing().combination(),
                         l.governing().number());

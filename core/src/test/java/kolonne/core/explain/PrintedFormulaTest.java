@@ -160,9 +160,11 @@ class PrintedFormulaTest {
         }
         for (ColumnDesign c : d.columns()) {
             c.lifts()
-                    .forEach(l -> ColumnCheck.explain(l.lift(), l.cage(), d.columnContext(), 0, 1).stream()
-                            .filter(s -> !s.template().isEmpty() && read(s, wrong))
-                            .forEach(s -> symbols.add(s.symbol())));
+                    .forEach(l ->
+                            ColumnCheck.explain(c.stack(), c.cage(), l.lift().number(), d.columnContext(), 0, 1)
+                                    .stream()
+                                    .filter(s -> !s.template().isEmpty() && read(s, wrong))
+                                    .forEach(s -> symbols.add(s.symbol())));
         }
         assertEquals(List.of(), wrong.stream().distinct().limit(10).toList());
         assertTrue(symbols.size() > 15, symbols.toString());

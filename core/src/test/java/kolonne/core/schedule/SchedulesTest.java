@@ -60,7 +60,7 @@ class SchedulesTest {
                 assertTrue(
                         r.ties()
                                 .startsWith(l.cage().tie().label() + "-"
-                                        + Math.round(l.cage().spacing())),
+                                        + Math.round(l.cage().ties().middle())),
                         r.ties());
                 assertTrue(r.section().equals(l.lift().section().shape().label()) && r.utilisation() > 0);
             }

@@ -301,7 +301,8 @@ public final class UtilisationReport {
             checks(l.checks());
             LiftDemands.Demand g = l.governing();
             if (g != null) {
-                steps(ColumnCheck.explain(l.lift(), l.cage(), d.columnContext(), g.combination(), g.number()));
+                steps(ColumnCheck.explain(
+                        c.stack(), c.cage(), l.lift().number(), d.columnContext(), g.combination(), g.number()));
             }
         }
     }

@@ -20,6 +20,7 @@ import kolonne.core.check.CheckKind;
 import kolonne.core.check.CheckResult;
 import kolonne.core.code.Bar;
 import kolonne.core.column.cage.ColumnCage;
+import kolonne.core.column.cage.TiePlaces;
 import kolonne.core.column.check.ColumnDesign;
 import kolonne.core.column.check.LiftDemands;
 import kolonne.core.column.line.ColumnStack;
@@ -372,7 +373,16 @@ public final class ResultsJson {
         g.writeObjectFieldStart("ties");
         g.writeStringField("size", q.tie().label());
         number("diameterMm", q.tie().diameter());
-        number("spacingMm", q.spacing());
+        number("spacingMm", q.ties().middle());
+        number("spacingBesideJointsMm", q.ties().end());
+        number("reachAboveFootMm", q.ties().foot());
+        number("reachBelowHeadMm", q.ties().head());
+        number("spacingInJointsMm", q.ties().joint());
+        g.writeArrayFieldStart("placesMm");
+        for (double z : TiePlaces.of(lift, q.ties())) {
+            g.writeNumber(Math.round(10 * z) / 10.0);
+        }
+        g.writeEndArray();
         g.writeNumberField("legsAlongX", q.layout().legsAlongX());
         g.writeNumberField("legsAlongY", q.layout().legsAlongY());
         g.writeEndObject();

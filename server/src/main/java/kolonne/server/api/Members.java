@@ -15,6 +15,7 @@ import kolonne.core.beam.line.BeamLine;
 import kolonne.core.code.Bar;
 import kolonne.core.column.cage.ColumnCage;
 import kolonne.core.column.cage.RectangleBars;
+import kolonne.core.column.cage.TiePlaces;
 import kolonne.core.column.check.ColumnCheck;
 import kolonne.core.column.check.ColumnDesign;
 import kolonne.core.column.check.LiftDemands;
@@ -148,7 +149,8 @@ final class Members {
             double lastBar,
             double spacingStepMm) {}
 
-    record TieDto(String size, double diameter, double spacing, List<Boolean> heldX, List<Boolean> heldY) {}
+    /** @param places above the lift's lower joint [mm] */
+    record TieDto(String size, double diameter, List<Double> places, List<Boolean> heldX, List<Boolean> heldY) {}
 
     record LiftDto(
             int number,
@@ -458,7 +460,7 @@ final class Members {
                 new TieDto(
                         g.tie().label(),
                         g.tie().diameter(),
-                        g.spacing(),
+                        TiePlaces.of(lift, g.ties()),
                         rows == null ? List.of() : rows.heldX(),
                         rows == null ? List.of() : rows.heldY()),
                 l.governingCheck().utilisation(),
@@ -531,7 +533,8 @@ final class Members {
         return new Answers.Calculation(
                 "Lift to " + l.lift().storey(),
                 Answers.StepDto.of(
-                        ColumnCheck.explain(l.lift(), l.cage(), d.columnContext(), combination, demand),
+                        ColumnCheck.explain(
+                                c.stack(), c.cage(), l.lift().number(), d.columnContext(), combination, demand),
                         d.basis().usUnits()));
     }
 }

@@ -109,6 +109,7 @@ public final class ProjectPaper {
                 return new Stored(now.version() + 1, next);
             }
         }
-        throw new IllegalStateException("project data are changed by too many at once");
+        throw new Clash(List.of(Finding.fails(
+                "project.busy", "title block", "Too many change it at once.", "Wait a moment and try again.")));
     }
 }

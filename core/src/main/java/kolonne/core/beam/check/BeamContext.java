@@ -122,6 +122,16 @@ public record BeamContext(
         return demands.at(s, combination, component);
     }
 
+    /** Whether earthquake acts in a combination. */
+    boolean hasEarthquake(int combination) {
+        return demands.hasEarthquake(combination);
+    }
+
+    /** The part of the shear at a station that comes from earthquake [N]. */
+    double earthquakeShear(BeamLine.Station s, int combination) {
+        return demands.earthquakeShear(s, combination);
+    }
+
     /** Divisor of the span that limits its deflection under live load. */
     public double liveDivisor(BeamLine.Span span) {
         return span.members().stream().allMatch(m -> roof.contains(m.id()))

@@ -11,10 +11,8 @@ import kolonne.core.beam.cage.BarsAt;
 import kolonne.core.beam.cage.BeamCage;
 import kolonne.core.beam.line.BeamLine;
 import kolonne.core.beam.line.DuctileSpans;
-import kolonne.core.beam.line.LineDemands;
 import kolonne.core.code.DesignCode;
 import kolonne.core.code.DuctileFrame;
-import kolonne.core.demand.Demands;
 import kolonne.core.explain.Quantity;
 import kolonne.core.explain.Trace;
 import kolonne.core.section.FlexuralStrength;
@@ -47,9 +45,12 @@ final class CapacityShear {
         this.line = line;
         this.context = context;
         this.rules = rules;
-        Demands d = context.strength();
-        int[] with = IntStream.range(0, d.count()).filter(d::hasEarthquake).toArray();
-        combinations = with.length > 0 ? with : IntStream.range(0, d.count()).toArray();
+        int[] with = IntStream.range(0, context.combinations())
+                .filter(context::hasEarthquake)
+                .toArray();
+        combinations = with.length > 0
+                ? with
+                : IntStream.range(0, context.combinations()).toArray();
         BarsAt bars = new BarsAt(line, cage, context.basis());
         lost = new Boolean[line.spans().size()];
         spans = line.spans().stream()
@@ -135,10 +136,7 @@ final class CapacityShear {
         }
         BeamLine.Station s = line.stations().get(station);
         double v = context.at(s, combination, Analysis.VZ);
-        double e = LineDemands.turned(
-                s,
-                Analysis.VZ,
-                context.strength().earthquakePart(s.memberNumber(), s.station(), combination, Analysis.VZ));
+        double e = context.earthquakeShear(s, combination);
         return Math.max(Math.abs(v + (rules.earthquakeFactor() - 1) * e), Math.abs(v));
     }
 

@@ -17,10 +17,24 @@ public final class LineDemands {
     private final int combinations;
     /** By station, combination and component. */
     private final double[] values;
+    /** Where earthquake is asked of; null for a line that stands for several. */
+    private final Demands strength;
+    /** By combination of such a line. */
+    private final List<Borne> borne;
+
+    /**
+     * A combination of a line as another one bears it.
+     *
+     * @param forces     by station and component
+     * @param earthquake whether it acts in the combination, and by station its part of the shear
+     */
+    record Borne(double[][] forces, boolean earthquake, double[] earthquakeShear) {}
 
     /** @param redistributed part of the hogging moments at supports that is moved into the spans */
     public LineDemands(BeamLine line, Demands strength, List<TypedDemand> typed, double redistributed) {
         this.typed = !typed.isEmpty();
+        this.strength = strength;
+        this.borne = List.of();
         this.spread = 0;
         this.combinations = strength.count() + (typed.isEmpty() ? 0 : TYPED.length);
         this.values = new double[line.stations().size() * combinations * COMPONENTS];
@@ -41,14 +55,17 @@ public final class LineDemands {
         }
     }
 
-    /** Combinations of several lines as if they were this line's. @param values by combination, station and component; @param spread see there */
-    LineDemands(List<double[][]> values, double spread) {
+    /** Combinations of several lines as if they were this line's. @param spread see there */
+    LineDemands(List<Borne> values, double spread) {
         this.typed = false;
+        this.strength = null;
+        this.borne = List.copyOf(values);
         this.spread = spread;
         this.combinations = values.size();
-        this.values = new double[combinations * (values.isEmpty() ? 0 : values.get(0).length) * COMPONENTS];
+        this.values =
+                new double[combinations * (values.isEmpty() ? 0 : values.get(0).forces().length) * COMPONENTS];
         for (int c = 0; c < combinations; c++) {
-            double[][] stations = values.get(c);
+            double[][] stations = values.get(c).forces();
             for (int i = 0; i < stations.length; i++) {
                 System.arraycopy(stations[i], 0, this.values, (i * combinations + c) * COMPONENTS, COMPONENTS);
             }
@@ -114,6 +131,26 @@ public final class LineDemands {
     /** A component of a combination at a station [N, Nmm]. */
     public double at(BeamLine.Station s, int combination, int component) {
         return values[place(s, combination, component)];
+    }
+
+    /** Whether earthquake acts in a combination; never in typed demands. */
+    public boolean hasEarthquake(int combination) {
+        return strength == null
+                ? borne.get(combination).earthquake()
+                : combination < strength.count() && strength.hasEarthquake(combination);
+    }
+
+    /** The part of the shear that comes from earthquake, in the sense of the line [N]. */
+    public double earthquakeShear(BeamLine.Station s, int combination) {
+        if (strength == null) {
+            return borne.get(combination).earthquakeShear()[s.number()];
+        }
+        return combination < strength.count()
+                ? turned(
+                        s,
+                        Analysis.VZ,
+                        strength.earthquakePart(s.memberNumber(), s.station(), combination, Analysis.VZ))
+                : 0;
     }
 
     /** Name of a combination, or of typed demands; empty if there are none. */

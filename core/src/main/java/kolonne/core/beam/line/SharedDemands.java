@@ -28,7 +28,7 @@ public final class SharedDemands {
     /** @param base the line that stands for all; @param demands of each line */
     public static LineDemands of(BeamLine base, List<BeamLine> lines, Function<BeamLine, LineDemands> demands) {
         SharedDemands s = new SharedDemands(base);
-        List<double[][]> all = new ArrayList<>();
+        List<LineDemands.Borne> all = new ArrayList<>();
         for (BeamLine l : lines) {
             s.add(l, demands.apply(l), all);
         }
@@ -57,15 +57,29 @@ public final class SharedDemands {
         return out;
     }
 
-    private void add(BeamLine line, LineDemands d, List<double[][]> out) {
+    private void add(BeamLine line, LineDemands d, List<LineDemands.Borne> out) {
         int[] starts = starts(line);
         for (int c = 0; c < d.count(); c++) {
             double[][] at = new double[base.stations().size()][];
+            double[] shear = new double[at.length];
+            boolean earthquake = d.hasEarthquake(c);
             for (BeamLine.Station s : base.stations()) {
                 at[s.number()] = at(s, line, starts, d, c);
+                shear[s.number()] = earthquake ? nearest(s, line, starts, d, c) : 0;
             }
-            out.add(at);
+            out.add(new LineDemands.Borne(at, earthquake, shear));
         }
+    }
+
+    /** Earthquake's part of the shear at the nearest place that is known of the line: along a span it changes little. */
+    private double nearest(BeamLine.Station s, BeamLine line, int[] starts, LineDemands d, int c) {
+        double part = part(s, base);
+        BeamLine.Station best = line.stations().get(starts[s.span()]);
+        for (int i = starts[s.span()]; i < starts[s.span() + 1]; i++) {
+            BeamLine.Station q = line.stations().get(i);
+            best = Math.abs(part(q, line) - part) < Math.abs(part(best, line) - part) ? q : best;
+        }
+        return d.earthquakeShear(best, c);
     }
 
     private double[] at(BeamLine.Station s, BeamLine line, int[] starts, LineDemands d, int c) {
@@ -102,21 +116,33 @@ public final class SharedDemands {
     }
 
     /** Those that are the largest of a kind somewhere. */
-    private List<double[][]> decisive(List<double[][]> all) {
+    private List<LineDemands.Borne> decisive(List<LineDemands.Borne> all) {
         Set<Integer> kept = new TreeSet<>();
         for (int s = 0; s < base.stations().size(); s++) {
             for (int kind = 0; kind < 6; kind++) {
-                int most = 0;
-                for (int c = 1; c < all.size(); c++) {
-                    double now = size(all.get(most)[s], kind);
-                    if (size(all.get(c)[s], kind) > now + MORE * Math.abs(now)) {
-                        most = c;
-                    }
-                }
-                kept.add(most);
+                keep(all, s, kind, false, kept);
             }
+            // shear of a ductile frame is that beside earthquake
+            keep(all, s, 2, true, kept);
+            keep(all, s, 3, true, kept);
         }
         return kept.stream().map(all::get).toList();
+    }
+
+    /** Keeps the combination that is the largest of a kind at a station, of all or of those with earthquake. */
+    private void keep(List<LineDemands.Borne> all, int station, int kind, boolean earthquake, Set<Integer> kept) {
+        int most = -1;
+        double largest = Double.NEGATIVE_INFINITY;
+        for (int c = 0; c < all.size(); c++) {
+            double now = size(all.get(c).forces()[station], kind);
+            if ((all.get(c).earthquake() || !earthquake) && (most < 0 || now > largest + MORE * Math.abs(largest))) {
+                most = c;
+                largest = now;
+            }
+        }
+        if (most >= 0) {
+            kept.add(most);
+        }
     }
 
     /** Sagging, hogging, shear either way, torsion, and shear with torsion by the width of the web. */

@@ -29,6 +29,36 @@ final class AciColumnRules implements ColumnRules {
         return Clause.of("25.7.2.1, 10.7.6.5.2");
     }
 
+    @Override
+    public double endTiePart() {
+        return 1;
+    }
+
+    @Override
+    public double endTieReach(double side, double lap, Bar bar) {
+        return 0;
+    }
+
+    @Override
+    public double lapTieSpacing(double lap, Bar bar) {
+        return Double.POSITIVE_INFINITY;
+    }
+
+    @Override
+    public Clause endTieClause() {
+        return Clause.of("25.7.2.1");
+    }
+
+    @Override
+    public double jointTieSpacing() {
+        return form.length(200, 8);
+    }
+
+    @Override
+    public Clause jointTieClause() {
+        return Clause.of("15.3.1.4");
+    }
+
     /** No. 10 (#3) for bars up to No. 32 (#10), No. 13 (#4) above (25.7.2.2). */
     @Override
     public double smallestTie(Bar bar) {

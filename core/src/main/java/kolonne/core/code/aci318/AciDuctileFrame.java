@@ -2,6 +2,7 @@ package kolonne.core.code.aci318;
 
 import kolonne.core.basis.part.Ductility;
 import kolonne.core.code.Bar;
+import kolonne.core.code.DuctileColumns;
 import kolonne.core.code.DuctileFrame;
 import kolonne.core.explain.Clause;
 
@@ -25,8 +26,8 @@ record AciDuctileFrame(Ductility kind, UnitForm form) implements DuctileFrame {
     }
 
     @Override
-    public Clause columnsClause() {
-        return Clause.of("18.3.3, 18.4.3, 18.7, 18.8");
+    public DuctileColumns columns() {
+        return new AciDuctileColumns(kind, form);
     }
 
     @Override

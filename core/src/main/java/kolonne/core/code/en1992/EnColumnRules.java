@@ -7,6 +7,9 @@ import kolonne.core.explain.Clause;
 
 /** Steel of columns by EN 1992-1-1. */
 final class EnColumnRules implements ColumnRules {
+    /** Laps of larger bars have closer ties [mm]. */
+    private static final double LAPPED = 14;
+
     private final En1992 code;
     private final EnParameters p;
 
@@ -15,17 +18,50 @@ final class EnColumnRules implements ColumnRules {
         this.p = p;
     }
 
-    /** min(20 φ, b, 400), times 0.6 throughout, as near beams and laps (9.5.3(3), (4)). */
+    /** min(20 φ, b, 400) (9.5.3(3)). */
     @Override
     public double columnTieSpacing(
             Bar bar, Bar tie, double leastDimension, double d, boolean shearCounts, boolean highVs) {
-        double s = 0.6 * Math.min(Math.min(20 * bar.diameter(), leastDimension), p.get("tieMost"));
+        double s = Math.min(Math.min(20 * bar.diameter(), leastDimension), p.get("tieMost"));
         return shearCounts ? Math.min(s, 0.75 * d) : s;
     }
 
     @Override
     public Clause columnTieSpacingClause() {
-        return Clause.of("9.5.3(3), (4)");
+        return Clause.of("9.5.3(3)");
+    }
+
+    @Override
+    public double endTiePart() {
+        return 0.6;
+    }
+
+    /** The larger side from a beam's face; the whole lap of bars above 14 mm (9.5.3(4)). */
+    @Override
+    public double endTieReach(double side, double lap, Bar bar) {
+        return bar.diameter() > LAPPED ? Math.max(side, lap) : side;
+    }
+
+    /** Three ties at least over a lap. */
+    @Override
+    public double lapTieSpacing(double lap, Bar bar) {
+        return bar.diameter() > LAPPED ? lap / 3 : Double.POSITIVE_INFINITY;
+    }
+
+    @Override
+    public Clause endTieClause() {
+        return Clause.of("9.5.3(4)");
+    }
+
+    /** No rule of its own; ties next to beams go on through them. */
+    @Override
+    public double jointTieSpacing() {
+        return Double.POSITIVE_INFINITY;
+    }
+
+    @Override
+    public Clause jointTieClause() {
+        return Clause.of("9.5.3(4)");
     }
 
     /** 6 mm and a quarter of the largest bar (9.5.3(1)). */

@@ -14,10 +14,24 @@ public record ColumnCage(List<LiftCage> lifts) {
     /**
      * Bars and ties of a lift.
      *
-     * @param tie     tie bar
-     * @param spacing of ties [mm]
+     * @param tie tie bar
      */
-    public record LiftCage(BarLayout layout, Bar tie, double spacing) {
+    public record LiftCage(BarLayout layout, Bar tie, TieSpacing ties) {
+        /** With ties at one spacing throughout [mm]. */
+        public LiftCage(BarLayout layout, Bar tie, double spacing) {
+            this(layout, tie, TieSpacing.even(spacing));
+        }
+
+        /** The same with other ties. */
+        public LiftCage with(TieSpacing other) {
+            return new LiftCage(layout, tie, other);
+        }
+
+        /** The same with every bar held. */
+        public LiftCage holdingAll() {
+            return layout instanceof RectangleBars r ? new LiftCage(r.holdingAll(), tie, ties) : this;
+        }
+
         public int count() {
             return layout.count();
         }

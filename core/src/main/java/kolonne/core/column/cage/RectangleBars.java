@@ -1,6 +1,7 @@
 package kolonne.core.column.cage;
 
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.List;
 import kolonne.core.code.Bar;
 import kolonne.core.section.PlacedBar;
@@ -105,6 +106,12 @@ public record RectangleBars(int alongX, int alongY, Bar corner, Bar face, List<B
     @Override
     public BarLayout unheld() {
         return new RectangleBars(alongX, alongY, corner, face, List.of(), List.of());
+    }
+
+    /** The same with every bar held. */
+    public RectangleBars holdingAll() {
+        return new RectangleBars(
+                alongX, alongY, corner, face, Collections.nCopies(alongX, true), Collections.nCopies(alongY, true));
     }
 
     @Override

@@ -31,6 +31,8 @@ public final class ColumnCheck {
     /** Place of checks that hold for a lift from foot to head. */
     public static final String WHOLE = "whole lift";
 
+    private final ColumnStack stack;
+    private final ColumnCage whole;
     private final ColumnStack.Lift lift;
     private final ColumnCage.LiftCage cage;
     private final ColumnContext context;
@@ -41,9 +43,12 @@ public final class ColumnCheck {
     private final Governing governing = new Governing((x, lift) -> WHOLE);
     private LiftDemands.Demand worst;
 
-    private ColumnCheck(ColumnStack.Lift lift, ColumnCage.LiftCage cage, ColumnContext context, LiftDemands demands) {
+    private ColumnCheck(
+            ColumnStack stack, ColumnCage whole, ColumnStack.Lift lift, ColumnContext context, LiftDemands demands) {
+        this.stack = stack;
+        this.whole = whole;
         this.lift = lift;
-        this.cage = cage;
+        this.cage = whole.lifts().get(lift.number());
         this.context = context;
         this.basis = context.basis();
         this.code = basis.designCode();
@@ -56,17 +61,18 @@ public final class ColumnCheck {
         List<ColumnDesign.LiftDesign> out = new ArrayList<>();
         for (ColumnStack.Lift l : stack.lifts()) {
             LiftDemands d = new LiftDemands(l, context);
-            out.add(new ColumnCheck(l, cage.lifts().get(l.number()), context, d)
-                    .check(stack, ColumnPracticeNotes.of(stack, l.number(), cage, context)));
+            out.add(new ColumnCheck(stack, cage, l, context, d)
+                    .check(ColumnPracticeNotes.of(stack, l.number(), cage, context)));
         }
         return new ColumnDesign(stack, cage, out);
     }
 
-    private ColumnDesign.LiftDesign check(ColumnStack stack, List<Finding> notes) {
+    private ColumnDesign.LiftDesign check(List<Finding> notes) {
         if (lift.inScope()) {
             axialBending();
             steel();
-            new ColumnTieCheck(lift, cage, context, demands, governing).run();
+            ties(EndMoments.of(stack, lift, cage, context, demands));
+            joint(Trace.OFF);
         } else {
             governing.offer(CheckKind.COLUMN_SHAPE, 1, 0, Double.POSITIVE_INFINITY, whole(), Clause.NONE);
         }
@@ -74,6 +80,16 @@ public final class ColumnCheck {
         List<Finding> findings = new ArrayList<>(ColumnFindings.of(stack, lift, checks, demands.sway(), context));
         findings.addAll(notes);
         return new ColumnDesign.LiftDesign(lift, cage, checks, worst, demands.sway(), findings);
+    }
+
+    private void ties(EndMoments ends) {
+        new ColumnTieCheck(lift, cage, context, demands, ends, governing).run();
+    }
+
+    private void joint(Trace t) {
+        context.ductile()
+                .ifPresent(rules ->
+                        new JointCheck(stack, lift, whole, context, rules.joints(), demands, governing).run(t));
     }
 
     private void axialBending() {
@@ -218,7 +234,9 @@ public final class ColumnCheck {
 
     /** The calculation of a lift for one demand. @param number of the demand among those of its combination */
     public static List<Step> explain(
-            ColumnStack.Lift lift, ColumnCage.LiftCage cage, ColumnContext context, int combination, int number) {
+            ColumnStack stack, ColumnCage whole, int part, ColumnContext context, int combination, int number) {
+        ColumnStack.Lift lift = stack.lifts().get(part);
+        ColumnCage.LiftCage cage = whole.lifts().get(part);
         Trace t = Trace.recording();
         DesignCode code = context.basis().designCode();
         LiftDemands demands = new LiftDemands(lift, context);
@@ -264,13 +282,27 @@ public final class ColumnCheck {
         if (lift.inScope()) {
             strength(lift, cage, context, d, code, t);
             shear(lift, cage, context, demands, combination, t);
-            ColumnCheck c = new ColumnCheck(lift, cage, context, demands);
+            ColumnCheck c = new ColumnCheck(stack, whole, lift, context, demands);
+            EndMoments ends = EndMoments.of(stack, lift, cage, context, demands);
             c.steel();
-            new ColumnTieCheck(lift, cage, context, demands, c.governing).run();
+            c.ties(ends);
+            c.ductile(ends, t);
+            c.joint(t);
             t.say("Lift", "Worst of every other check", Clause.NONE);
             c.governing.results().forEach(r -> r.explain(t));
         }
         return t.steps();
+    }
+
+    /** What a ductile frame asks for, step by step; the joints follow. */
+    private void ductile(EndMoments ends, Trace t) {
+        context.ductile().ifPresent(rules -> {
+            t.say("Shear from the strength of the ends", "", rules.capacityShearClause());
+            ends.explain(0, rules, t);
+            ends.explain(1, rules, t);
+            t.say("Hoops that confine the core", "", rules.confinementClause());
+            new DuctileColumnCheck(lift, cage, context, rules, demands, governing).confinement(t);
+        });
     }
 
     private static void shear(

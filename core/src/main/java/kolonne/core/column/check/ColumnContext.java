@@ -2,11 +2,15 @@ package kolonne.core.column.check;
 
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.concurrent.ConcurrentHashMap;
 import kolonne.core.basis.Basis;
+import kolonne.core.code.DuctileColumns;
+import kolonne.core.code.DuctileFrame;
 import kolonne.core.column.cage.ColumnCage;
 import kolonne.core.demand.Demands;
 import kolonne.core.demand.Sidesway;
+import kolonne.core.joint.BeamsAtJoints;
 import kolonne.core.model.BuildingIndex;
 import kolonne.core.model.Material;
 import kolonne.core.model.Purpose;
@@ -21,9 +25,15 @@ public final class ColumnContext {
     private final Basis basis;
     private final Sidesway sway;
     private final Demands sustained;
-    private final Map<List<Object>, InteractionSurface> surfaces = new ConcurrentHashMap<>();
+    private final Map<List<Object>, InteractionSurface> surfaces;
+    private final BeamsAtJoints beams;
+    private final Optional<DuctileColumns> ductile;
 
-    private ColumnContext(Sidesway sway, Basis basis) {
+    private ColumnContext(
+            Sidesway sway, Basis basis, Map<List<Object>, InteractionSurface> surfaces, BeamsAtJoints beams) {
+        this.surfaces = surfaces;
+        this.beams = beams;
+        this.ductile = basis.designCode().ductile(basis.ductility()).map(DuctileFrame::columns);
         this.strength = sway.strength();
         this.index = strength.analysis().index();
         this.basis = basis;
@@ -33,7 +43,22 @@ public final class ColumnContext {
 
     /** Over the combinations of an analysis. @param sway of the same analysis and basis */
     public static ColumnContext of(Sidesway sway, Basis basis) {
-        return new ColumnContext(sway, basis);
+        return new ColumnContext(sway, basis, new ConcurrentHashMap<>(), BeamsAtJoints.NONE);
+    }
+
+    /** The same with the beams that were designed. */
+    public ColumnContext with(BeamsAtJoints designed) {
+        return new ColumnContext(sway, basis, surfaces, designed);
+    }
+
+    /** Ends of the designed beams of a ductile frame. */
+    public BeamsAtJoints beams() {
+        return beams;
+    }
+
+    /** Rules of the basis for columns of a ductile frame; empty where it asks for none. */
+    public Optional<DuctileColumns> ductile() {
+        return ductile;
     }
 
     public BuildingIndex index() {
@@ -57,6 +82,16 @@ public final class ColumnContext {
         return sustained;
     }
 
+    /** A lift's section with another yield strength of its bars: that of their steel at its most, where a frame is to stand it. */
+    ColumnSection section(Section section, Material material, ColumnCage.LiftCage cage, double factor) {
+        return new ColumnSection(
+                section.shape(),
+                cage.bars(section.shape(), basis.columnCover()),
+                material.fc(),
+                factor * basis.fy(),
+                basis.designCode());
+    }
+
     /** The strength surface of a lift's bars; ties count only by their diameter. */
     public InteractionSurface surface(Section section, Material material, ColumnCage.LiftCage cage) {
         List<Object> key = List.of(
@@ -64,12 +99,7 @@ public final class ColumnContext {
         return surfaces.computeIfAbsent(
                 key,
                 k -> new InteractionSurface(
-                        new ColumnSection(
-                                section.shape(),
-                                cage.bars(section.shape(), basis.columnCover()),
-                                material.fc(),
-                                basis.fy(),
-                                basis.designCode()),
+                        section(section, material, cage, 1),
                         Math.max(section.shape().width(), section.shape().depth())));
     }
 }

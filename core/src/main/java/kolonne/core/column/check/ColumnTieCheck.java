@@ -7,17 +7,23 @@ import kolonne.core.check.At;
 import kolonne.core.check.CheckKind;
 import kolonne.core.check.Governing;
 import kolonne.core.code.DesignCode;
+import kolonne.core.code.DuctileColumns;
 import kolonne.core.code.ShearInput;
 import kolonne.core.code.ShearStrength;
 import kolonne.core.column.cage.ColumnCage;
 import kolonne.core.column.cage.RectangleBars;
 import kolonne.core.column.cage.RingBars;
+import kolonne.core.column.cage.TieSpacing;
 import kolonne.core.column.line.ColumnStack;
+import kolonne.core.explain.Clause;
 import kolonne.core.explain.Trace;
 import kolonne.core.shape.Shape;
 
 /** Fit of bars, ties, shear in both directions and torsion of a lift. */
 public final class ColumnTieCheck {
+    /** Place of what holds for the ties next to the joints. */
+    public static final String ENDS = "next to the joints";
+
     private final ColumnStack.Lift lift;
     private final ColumnCage.LiftCage cage;
     private final ColumnContext context;
@@ -26,12 +32,15 @@ public final class ColumnTieCheck {
     private final LiftDemands demands;
     private final Governing governing;
     private final Shape shape;
+    private final EndMoments ends;
 
+    /** @param ends shear that comes with the strength of the lift's ends */
     public ColumnTieCheck(
             ColumnStack.Lift lift,
             ColumnCage.LiftCage cage,
             ColumnContext context,
             LiftDemands demands,
+            EndMoments ends,
             Governing governing) {
         this.lift = lift;
         this.cage = cage;
@@ -41,6 +50,7 @@ public final class ColumnTieCheck {
         this.demands = demands;
         this.governing = governing;
         this.shape = lift.section().shape();
+        this.ends = ends;
     }
 
     public void run() {
@@ -48,6 +58,8 @@ public final class ColumnTieCheck {
         ties();
         shear();
         torsion();
+        context.ductile()
+                .ifPresent(rules -> new DuctileColumnCheck(lift, cage, context, rules, demands, governing).run());
     }
 
     private At whole() {
@@ -121,37 +133,13 @@ public final class ColumnTieCheck {
         for (int c = 0; c < context.strength().count(); c++) {
             double nu = demands.leastAxial(c);
             double[] u = new double[2];
+            At at = whole().under(context.strength().combination(c).name());
             for (int axis = 0; axis < 2; axis++) {
                 double v = demands.shear(c, axis == 0 ? Analysis.VY : Analysis.VZ);
-                ShearStrength s = code.shear(input(axis, nu), Trace.OFF);
+                ShearStrength s = along(axis, v, nu, at);
                 u[axis] = v / s.total();
-                At at = whole().under(context.strength().combination(c).name());
-                governing.offer(
-                        axis == 0 ? CheckKind.COLUMN_SHEAR_X : CheckKind.COLUMN_SHEAR_Y,
-                        v,
-                        s.total(),
-                        u[axis],
-                        at,
-                        code.shearClause());
-                governing.offer(
-                        axis == 0 ? CheckKind.COLUMN_SHEAR_LIMIT_X : CheckKind.COLUMN_SHEAR_LIMIT_Y,
-                        v,
-                        s.limit(),
-                        v / s.limit(),
-                        at,
-                        code.shearLimitClause());
                 counts |= code.columns().columnShearCounts(v, s);
                 high |= v - s.concrete() > 0.5 * (s.limit() - s.concrete());
-                if (code.columns().columnMinimumTies() && code.columns().columnShearCounts(v, s)) {
-                    double avs = input(axis, nu).avs();
-                    governing.offer(
-                            axis == 0 ? CheckKind.COLUMN_MINIMUM_TIES_X : CheckKind.COLUMN_MINIMUM_TIES_Y,
-                            s.minimumAvs(),
-                            avs,
-                            s.minimumAvs() / avs,
-                            at,
-                            code.columns().columnMinimumTiesClause());
-                }
             }
             // Shear in both directions at once: the sum is limited where both exceed half (22.5.1.10, 22.5.1.11)
             if (u[0] > 0.5 && u[1] > 0.5) {
@@ -160,37 +148,142 @@ public final class ColumnTieCheck {
                         u[0] + u[1],
                         code.columns().shearBothWays(),
                         (u[0] + u[1]) / code.columns().shearBothWays(),
-                        whole().under(context.strength().combination(c).name()),
+                        at,
                         code.columns().shearBothWaysClause());
+            }
+        }
+        for (int axis = 0; axis < 2; axis++) {
+            if (ends.shear(axis) > 0) {
+                ShearStrength s = fromEndMoments(axis);
+                counts |= code.columns().columnShearCounts(ends.shear(axis), s);
+                high |= ends.shear(axis) - s.concrete() > 0.5 * (s.limit() - s.concrete());
             }
         }
         spacing(counts, high);
     }
 
+    /** Shear of one axis with an axial force, ties as they are between the ends. */
+    private ShearStrength along(int axis, double v, double nu, At at) {
+        ShearStrength s = code.shear(input(axis, nu), Trace.OFF);
+        governing.offer(
+                axis == 0 ? CheckKind.COLUMN_SHEAR_X : CheckKind.COLUMN_SHEAR_Y,
+                v,
+                s.total(),
+                v / s.total(),
+                at,
+                code.shearClause());
+        governing.offer(
+                axis == 0 ? CheckKind.COLUMN_SHEAR_LIMIT_X : CheckKind.COLUMN_SHEAR_LIMIT_Y,
+                v,
+                s.limit(),
+                v / s.limit(),
+                at,
+                code.shearLimitClause());
+        if (code.columns().columnMinimumTies() && code.columns().columnShearCounts(v, s)) {
+            double avs = input(axis, nu).avs();
+            governing.offer(
+                    axis == 0 ? CheckKind.COLUMN_MINIMUM_TIES_X : CheckKind.COLUMN_MINIMUM_TIES_Y,
+                    s.minimumAvs(),
+                    avs,
+                    s.minimumAvs() / avs,
+                    at,
+                    code.columns().columnMinimumTiesClause());
+        }
+        return s;
+    }
+
+    /** Shear from the strength of the ends, between them and next to the joints, where the concrete may carry none. */
+    private ShearStrength fromEndMoments(int axis) {
+        DuctileColumns rules = context.ductile().orElseThrow();
+        double v = ends.shear(axis);
+        double nu = demands.earthquakeAxial()[0];
+        ShearStrength s = along(axis, v, nu, whole());
+        if (lostAtEnds(nu)) {
+            ShearStrength close = code.shear(endInput(lift, cage, basis, axis, nu), Trace.OFF);
+            double ties = close.total() - close.concrete();
+            governing.offer(
+                    axis == 0 ? CheckKind.COLUMN_SHEAR_X : CheckKind.COLUMN_SHEAR_Y,
+                    v,
+                    ties,
+                    v / ties,
+                    At.named(lift.base(), lift.number(), ENDS),
+                    rules.withoutConcreteClause());
+        }
+        return s;
+    }
+
+    /** Whether the concrete carries no shear next to the joints; the end moments make all of the shear there. */
+    private boolean lostAtEnds(double nu) {
+        return context.ductile()
+                .filter(r -> r.withoutConcrete(nu, shape.A(), lift.material().fc()))
+                .isPresent();
+    }
+
     private void spacing(boolean counts, boolean high) {
-        double limit = code.columns()
-                .columnTieSpacing(
-                        cage.layout().smallest(),
-                        cage.tie(),
-                        Math.min(shape.width(), shape.depth()),
-                        cage.layout().effectiveDepth(shape, inset(cage, basis), shape.width() <= shape.depth() ? 0 : 1),
-                        counts,
-                        high);
+        TieSpacing has = cage.ties();
+        TieSpacing limit = TieLimits.of(lift, cage, context, counts, high);
         governing.offer(
                 CheckKind.COLUMN_TIE_SPACING,
-                cage.spacing(),
-                limit,
-                cage.spacing() / limit,
+                has.middle(),
+                limit.middle(),
                 whole(),
-                code.columns().columnTieSpacingClause());
+                context.ductile()
+                        .filter(r ->
+                                Double.isFinite(r.spacingElsewhere(cage.layout().smallest(), basis.fy())))
+                        .map(DuctileColumns::spacingElsewhereClause)
+                        .orElse(code.columns().columnTieSpacingClause()));
+        At ends = At.named(lift.base(), lift.number(), ENDS);
+        if (Math.max(limit.foot(), limit.head()) > 0) {
+            Clause clause = context.ductile()
+                    .filter(r -> r.reach(1, lift.clear()) > 0)
+                    .map(DuctileColumns::hoopClause)
+                    .orElse(code.columns().endTieClause());
+            governing.offer(
+                    CheckKind.COLUMN_END_TIES, has.foot() > 0 ? has.end() : has.middle(), limit.end(), ends, clause);
+            reach(limit, clause, ends);
+        }
+        if (lift.inFoot() + lift.inHead() > 0 && Double.isFinite(limit.joint())) {
+            governing.offer(
+                    CheckKind.COLUMN_JOINT_TIES,
+                    has.joint(),
+                    limit.joint(),
+                    At.named(lift.base(), lift.number(), "in the joints"),
+                    context.ductile()
+                            .map(DuctileColumns::jointSpacingClause)
+                            .orElse(code.columns().jointTieClause()));
+        }
+    }
+
+    /** How far closer ties reach; those between do where they are as close. */
+    private void reach(TieSpacing limit, Clause clause, At at) {
+        TieSpacing has = cage.ties();
+        if (has.middle() > limit.end() + 1e-9) {
+            boolean foot = limit.foot() * has.head() >= limit.head() * has.foot();
+            governing.offer(
+                    CheckKind.COLUMN_END_REACH,
+                    foot ? limit.foot() : limit.head(),
+                    foot ? has.foot() : has.head(),
+                    at,
+                    clause);
+        }
     }
 
     private ShearInput input(int axis, double nu) {
         return shearInput(lift, cage, basis, axis, nu);
     }
 
-    /** The section as it resists shear along x (axis 0) or y (axis 1). */
+    /** The section as it resists shear along x (axis 0) or y (axis 1), with its ties between the ends. */
     static ShearInput shearInput(ColumnStack.Lift lift, ColumnCage.LiftCage cage, Basis basis, int axis, double nu) {
+        return shearInput(lift, cage, basis, axis, nu, cage.ties().middle());
+    }
+
+    /** The same with the ties next to the joints. */
+    static ShearInput endInput(ColumnStack.Lift lift, ColumnCage.LiftCage cage, Basis basis, int axis, double nu) {
+        return shearInput(lift, cage, basis, axis, nu, cage.ties().end());
+    }
+
+    private static ShearInput shearInput(
+            ColumnStack.Lift lift, ColumnCage.LiftCage cage, Basis basis, int axis, double nu, double spacing) {
         Shape s = lift.section().shape();
         double bw = axis == 0 ? s.depth() : s.width();
         double d = cage.layout().effectiveDepth(s, inset(cage, basis), axis);
@@ -205,7 +298,7 @@ public final class ColumnTieCheck {
                 d,
                 s.A(),
                 cage.area() / 2 / (bw * d),
-                legs * cage.tie().area() / cage.spacing(),
+                legs * cage.tie().area() / spacing,
                 nu);
     }
 

@@ -2,6 +2,7 @@ package kolonne.core.column.check;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.stream.IntStream;
 import kolonne.core.analysis.Analysis;
 import kolonne.core.code.Slenderness;
 import kolonne.core.column.cage.ColumnCage;
@@ -108,6 +109,10 @@ public final class LiftDemands {
     /** All demands of a lift with a cage. */
     public static List<Demand> of(ColumnStack.Lift lift, ColumnCage.LiftCage cage, ColumnContext context) {
         return new LiftDemands(lift, context).all(EffectiveDepths.of(lift, cage, context.basis()));
+    }
+
+    public ColumnStack.Lift lift() {
+        return lift;
     }
 
     public Sway sway() {
@@ -319,6 +324,32 @@ public final class LiftDemands {
             out = Math.max(out, Math.abs(LiftForces.moment(d, lift.memberNumber(), i, c, component, delta)));
         }
         return out;
+    }
+
+    /** The same with its earthquake multiplied, either way round [N]. */
+    double shear(int c, int component, double earthquake) {
+        double delta = Math.max(finite(sway.deltaMx()), finite(sway.deltaMy()));
+        double out = 0;
+        for (int i = 0; i < heights.length; i++) {
+            double v = LiftForces.moment(d, lift.memberNumber(), i, c, component, delta);
+            double e = delta * d.earthquakePart(lift.memberNumber(), i, c, component);
+            out = Math.max(out, Math.max(Math.abs(v + (earthquake - 1) * e), Math.abs(v)));
+        }
+        return out;
+    }
+
+    /** Least and greatest compression of the combinations with earthquake, of all where there are none [N]. */
+    public double[] earthquakeAxial() {
+        int[] with = IntStream.range(0, d.count()).filter(d::hasEarthquake).toArray();
+        double least = Double.POSITIVE_INFINITY;
+        double most = Double.NEGATIVE_INFINITY;
+        for (int c : with.length > 0 ? with : IntStream.range(0, d.count()).toArray()) {
+            for (double p : forces[c].p) {
+                least = Math.min(least, p);
+                most = Math.max(most, p);
+            }
+        }
+        return new double[] {least, most};
     }
 
     /** Least compression over the lift with a combination [N]; negative for tension. */

@@ -5,6 +5,7 @@ import java.util.Comparator;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Set;
+import java.util.function.Predicate;
 import kolonne.core.basis.Basis;
 import kolonne.core.check.CheckKind;
 import kolonne.core.check.CheckResult;
@@ -16,11 +17,14 @@ import kolonne.core.column.cage.ColumnCage;
 import kolonne.core.column.cage.EffectiveDepths;
 import kolonne.core.column.cage.RectangleBars;
 import kolonne.core.column.cage.RingBars;
+import kolonne.core.column.cage.TieSpacing;
 import kolonne.core.column.check.ColumnCheck;
 import kolonne.core.column.check.ColumnContext;
 import kolonne.core.column.check.ColumnDesign;
 import kolonne.core.column.check.ColumnTieCheck;
+import kolonne.core.column.check.EndMoments;
 import kolonne.core.column.check.LiftDemands;
+import kolonne.core.column.check.TieLimits;
 import kolonne.core.column.line.ColumnStack;
 import kolonne.core.section.InteractionSurface;
 import kolonne.core.shape.Shape;
@@ -37,6 +41,12 @@ public final class ColumnDesigner {
             CheckKind.COLUMN_SHEAR_Y,
             CheckKind.COLUMN_SHEAR_BOTH,
             CheckKind.COLUMN_TIE_SPACING,
+            CheckKind.COLUMN_END_TIES,
+            CheckKind.COLUMN_JOINT_TIES,
+            CheckKind.COLUMN_CONFINEMENT_X,
+            CheckKind.COLUMN_CONFINEMENT_Y,
+            CheckKind.COLUMN_HELD_DISTANCE,
+            CheckKind.COLUMN_EVERY_BAR_HELD,
             CheckKind.COLUMN_MINIMUM_TIES_X,
             CheckKind.COLUMN_MINIMUM_TIES_Y);
 
@@ -51,6 +61,8 @@ public final class ColumnDesigner {
     private final ColumnContext context;
     private final Basis basis;
     private final DesignCode code;
+    /** The lift above the one that is being designed. */
+    private List<Borne> over;
 
     private ColumnDesigner(List<ColumnStack> all, ColumnContext context) {
         this.all = all;
@@ -72,7 +84,7 @@ public final class ColumnDesigner {
     }
 
     /** A lift of one of the stacks with its demands. */
-    private record Borne(ColumnStack.Lift lift, LiftDemands demands) {}
+    private record Borne(ColumnStack stack, ColumnStack.Lift lift, LiftDemands demands) {}
 
     private ColumnCage cage() {
         ColumnCage.LiftCage[] out = new ColumnCage.LiftCage[stack.lifts().size()];
@@ -94,9 +106,13 @@ public final class ColumnDesigner {
     /** @param above the lift above if it has the same section; @param upper the lift above whatever its section, or null */
     private ColumnCage.LiftCage lift(ColumnStack.Lift lift, ColumnCage.LiftCage above, ColumnCage.LiftCage upper) {
         List<Borne> borne = all.stream()
-                .map(s -> s.lifts().get(lift.number()))
-                .map(l -> new Borne(l, new LiftDemands(l, context)))
+                .map(s -> new Borne(
+                        s,
+                        s.lifts().get(lift.number()),
+                        new LiftDemands(s.lifts().get(lift.number()), context)))
                 .toList();
+        List<Borne> overhead = over;
+        over = borne;
         double least = borne.stream()
                 .mapToDouble(b -> ColumnCheck.leastRatio(b.lift, context, b.demands))
                 .max()
@@ -105,8 +121,20 @@ public final class ColumnDesigner {
         if (!lift.inScope()) {
             return tied(lift, arranged.get(0), borne);
         }
-        for (List<ColumnCage.LiftCage> some : ColumnPractice.of(lift, basis).from(arranged, upper)) {
-            ColumnCage.LiftCage chosen = choose(some, lift, borne);
+        FrameColumn frame = frame(borne, upper, overhead);
+        List<ColumnCage.LiftCage> held = frame == null ? arranged : frame.held(arranged);
+        List<List<ColumnCage.LiftCage>> practical =
+                ColumnPractice.of(lift, basis).from(held, upper);
+        if (frame != null) {
+            for (List<ColumnCage.LiftCage> some : practical) {
+                ColumnCage.LiftCage chosen = choose(some, lift, borne, frame::strong);
+                if (chosen != null) {
+                    return tied(lift, chosen, borne);
+                }
+            }
+        }
+        for (List<ColumnCage.LiftCage> some : practical) {
+            ColumnCage.LiftCage chosen = choose(some, lift, borne, c -> true);
             if (chosen != null) {
                 return tied(lift, chosen, borne);
             }
@@ -114,13 +142,31 @@ public final class ColumnDesigner {
         return tied(lift, strongest(lift, arranged, borne), borne);
     }
 
-    /** The first arrangement inside whose surface every demand lies; null if there is none. */
-    private ColumnCage.LiftCage choose(List<ColumnCage.LiftCage> some, ColumnStack.Lift lift, List<Borne> borne) {
+    /** What a ductile frame asks of the bars; null without one. */
+    private FrameColumn frame(List<Borne> borne, ColumnCage.LiftCage upper, List<Borne> overhead) {
+        if (context.ductile().isEmpty()) {
+            return null;
+        }
+        FrameColumn out = new FrameColumn(context, context.ductile().get());
+        for (int i = 0; i < borne.size(); i++) {
+            out.add(borne.get(i).lift, borne.get(i).demands, upper, upper == null ? null : overhead.get(i).demands);
+        }
+        return out;
+    }
+
+    /** The first arrangement inside whose surface every demand lies and that is strong enough; null if there is none. */
+    private ColumnCage.LiftCage choose(
+            List<ColumnCage.LiftCage> some,
+            ColumnStack.Lift lift,
+            List<Borne> borne,
+            Predicate<ColumnCage.LiftCage> strong) {
         LiftDemands.Demand[] decisive = new LiftDemands.Demand[borne.size()];
         for (ColumnCage.LiftCage c : some) {
             InteractionSurface surface = context.surface(lift.section(), lift.material(), c);
             EffectiveDepths depths = EffectiveDepths.of(lift, c, basis);
-            if (!failsAgain(surface, depths, borne, decisive) && !fails(surface, depths, borne, decisive)) {
+            if (!failsAgain(surface, depths, borne, decisive)
+                    && !fails(surface, depths, borne, decisive)
+                    && strong.test(c)) {
                 return c;
             }
         }
@@ -278,7 +324,7 @@ public final class ColumnDesigner {
         return above == null || c.layout().notLessThan(above.layout());
     }
 
-    /** Ties: held bars by the code's rule, spacing in the basis's step, more legs, then a larger bar, for shear. */
+    /** Ties: held bars by the code's rule, spacing in the basis's step, more legs, then a larger bar, for shear and confinement. */
     private ColumnCage.LiftCage tied(ColumnStack.Lift lift, ColumnCage.LiftCage c, List<Borne> borne) {
         ColumnCage.LiftCage last = null;
         double[] gaps = c.layout().gaps(lift.section().shape(), ColumnTieCheck.inset(c, basis));
@@ -286,17 +332,115 @@ public final class ColumnDesigner {
             if (tie.diameter() < c.tie().diameter()) {
                 continue;
             }
+            ColumnCage.LiftCage size =
+                    new ColumnCage.LiftCage(c.layout(), tie, basis.stirrups().least());
+            List<EndMoments> ends = borne.stream()
+                    .map(b -> EndMoments.of(b.stack, b.lift, size, context, b.demands))
+                    .toList();
             for (boolean all : new boolean[] {false, true}) {
                 ColumnCage.LiftCage trial = new ColumnCage.LiftCage(
                         held(c.layout(), gaps, all), tie, basis.stirrups().least());
-                double s = spacing(lift, trial, borne);
-                last = withSpacing(trial, Math.max(s, basis.stirrups().least()));
-                if (s >= basis.stirrups().least()) {
+                TieChoice choice = new TieChoice(trial, borne, ends);
+                boolean found = choice.find();
+                last = trial.with(choice.spacing());
+                if (found) {
                     return last;
                 }
             }
         }
         return last;
+    }
+
+    /** Looks for the largest spacings of ties of a size and arrangement. */
+    private final class TieChoice {
+        private final ColumnCage.LiftCage trial;
+        private final List<Borne> borne;
+        private final List<EndMoments> ends;
+        private final TieSpacing limit;
+        private double end;
+        private double middle;
+
+        TieChoice(ColumnCage.LiftCage trial, List<Borne> borne, List<EndMoments> ends) {
+            this.trial = trial;
+            this.borne = borne;
+            this.ends = ends;
+            List<TieSpacing> limits = borne.stream()
+                    .map(b -> TieLimits.of(b.lift, trial, context, false, false))
+                    .toList();
+            this.limit = limits.stream().reduce(TieChoice::smaller).orElseThrow();
+            this.middle = stepped(Math.min(basis.stirrups().most(), limit.middle()));
+            this.end = stepped(Math.min(middle, limit.end()));
+        }
+
+        private static TieSpacing smaller(TieSpacing a, TieSpacing b) {
+            return new TieSpacing(
+                    Math.min(a.joint(), b.joint()),
+                    Math.min(a.end(), b.end()),
+                    Math.min(a.middle(), b.middle()),
+                    Math.max(a.foot(), b.foot()),
+                    Math.max(a.head(), b.head()));
+        }
+
+        private double stepped(double s) {
+            double step = basis.stirrups().step();
+            return Math.floor(s / step + 1e-9) * step;
+        }
+
+        /** The spacings as they are now, none under the practical minimum; closer ties reach up to the next step. */
+        TieSpacing spacing() {
+            double least = basis.stirrups().least();
+            double step = basis.stirrups().step();
+            double m = Math.max(least, middle);
+            double e = Math.max(least, Math.min(end, m));
+            boolean closer = Math.max(limit.foot(), limit.head()) > 0 && e < m;
+            double joint = Math.max(least, Math.min(closer ? e : m, stepped(limit.joint())));
+            return closer
+                    ? new TieSpacing(
+                            joint, e, m, Math.ceil(limit.foot() / step) * step, Math.ceil(limit.head() / step) * step)
+                    : new TieSpacing(joint, m, m, 0, 0);
+        }
+
+        /** Goes down step by step, between the ends or next to the joints, wherever something is not met; whether all is met in the end. */
+        boolean find() {
+            double least = basis.stirrups().least();
+            while (middle >= least && end >= least) {
+                CheckResult unmet = unmet();
+                if (unmet == null) {
+                    return true;
+                }
+                if (!decided(unmet.kind())) {
+                    return false;
+                }
+                if (unmet.place().equals(ColumnTieCheck.ENDS) && Math.max(limit.foot(), limit.head()) > 0) {
+                    end -= basis.stirrups().step();
+                } else {
+                    middle -= basis.stirrups().step();
+                    end = Math.min(end, middle);
+                }
+            }
+            return false;
+        }
+
+        /** Whether a smaller spacing helps. */
+        private boolean decided(CheckKind kind) {
+            return kind != CheckKind.COLUMN_HELD_DISTANCE && kind != CheckKind.COLUMN_EVERY_BAR_HELD;
+        }
+
+        /** An unmet check of the ties, by the same checks that judge the final cage; null if all are met. */
+        private CheckResult unmet() {
+            ColumnCage.LiftCage c = trial.with(spacing());
+            for (int i = 0; i < borne.size(); i++) {
+                Borne b = borne.get(i);
+                Governing g = new Governing((x, number) -> ColumnCheck.WHOLE);
+                new ColumnTieCheck(b.lift, c, context, b.demands, ends.get(i), g).run();
+                for (CheckResult r : g.results()) {
+                    if (OF_TIES.contains(r.kind()) && !r.satisfied()) {
+                        return r;
+                    }
+                }
+            }
+            return null;
+        }
     }
 
     /** The bars held by the code's rule, or all of them; a ring is held by its round ties. */
@@ -311,38 +455,6 @@ public final class ColumnDesigner {
                         held(r.alongX(), gaps[0], limit),
                         held(r.alongY(), gaps[1], limit))
                 : layout;
-    }
-
-    private static ColumnCage.LiftCage withSpacing(ColumnCage.LiftCage c, double s) {
-        return new ColumnCage.LiftCage(c.layout(), c.tie(), s);
-    }
-
-    /** Largest spacing in the basis's step that meets tie rules and shear [mm]; may be below the practical minimum. */
-    private double spacing(ColumnStack.Lift lift, ColumnCage.LiftCage c, List<Borne> borne) {
-        Shape s = lift.section().shape();
-        double most = Math.min(
-                basis.stirrups().most(),
-                code.columns()
-                        .columnTieSpacing(
-                                c.layout().smallest(), c.tie(), Math.min(s.width(), s.depth()), 1e9, false, false));
-        double step = basis.stirrups().step();
-        double spacing = Math.floor(most / step + 1e-9) * step;
-        while (spacing > 0 && !shearHolds(withSpacing(c, spacing), borne)) {
-            spacing -= step;
-        }
-        return spacing;
-    }
-
-    /** Shear and tie spacing of a trial, by the same checks that judge the final cage. */
-    private boolean shearHolds(ColumnCage.LiftCage c, List<Borne> borne) {
-        for (Borne b : borne) {
-            Governing g = new Governing((x, number) -> ColumnCheck.WHOLE);
-            new ColumnTieCheck(b.lift, c, context, b.demands, g).run();
-            if (!g.results().stream().filter(r -> OF_TIES.contains(r.kind())).allMatch(CheckResult::satisfied)) {
-                return false;
-            }
-        }
-        return true;
     }
 
     /** Which bars of a face are held: corners always; alternate ones if the gap is small, all otherwise; symmetric. */

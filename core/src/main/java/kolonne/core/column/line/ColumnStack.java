@@ -28,6 +28,8 @@ public record ColumnStack(String id, String mark, List<Lift> lifts) {
      * @param base    height of its lower joint [mm]
      * @param top     height of its upper joint [mm]
      * @param clear   height between the faces of the beams [mm]
+     * @param inFoot  half the depth of the deepest beam at its lower joint [mm]; {@code inHead} at its upper one
+     * @param highest whether nothing stands on it
      * @param planted whether its foot stands on a beam
      * @param aboutX  length that may buckle while bending about the section's x axis; {@code aboutY} about its y axis
      */
@@ -39,11 +41,19 @@ public record ColumnStack(String id, String mark, List<Lift> lifts) {
             double base,
             double top,
             double clear,
+            double inFoot,
+            double inHead,
+            boolean highest,
             Section section,
             Material material,
             boolean planted,
             Unbraced aboutX,
             Unbraced aboutY) {
+        /** Height that no beam takes up, whatever rigid ends the model has [mm]. */
+        public double between() {
+            return top - base - inFoot - inHead;
+        }
+
         /** Whether columns of its shape are designed. */
         public boolean inScope() {
             return section.shape() instanceof Shape.Rectangle || section.shape() instanceof Shape.Circle;

@@ -16,6 +16,9 @@ public final class ColumnStacks {
     /** Cosine of the greatest angle between axes of members whose moments are compared with their signs. */
     private static final double ALIGNED = 0.999;
 
+    /** Most of a lift that lies inside beams deeper than it is high. */
+    private static final double JOINT = 0.45;
+
     private final BuildingIndex index;
     private final Restraints restraints;
 
@@ -65,6 +68,9 @@ public final class ColumnStacks {
                     low.z(),
                     high.z(),
                     Math.max(clear, 0.5 * length),
+                    Math.min(deepest(low) / 2, JOINT * length),
+                    Math.min(deepest(high) / 2, JOINT * length),
+                    lifts.size() == chain.size() - 1,
                     index.sectionOf(m),
                     index.materialOf(m),
                     planted,
@@ -117,6 +123,15 @@ public final class ColumnStacks {
     private double inJoint(Member m, Joint at, double ux, double uy) {
         double rigid = m.start().equals(at.id()) ? m.rigidStart() : m.rigidEnd();
         return rigid > 0 ? rigid : restraints.halfBeam(at, ux, uy);
+    }
+
+    /** Depth of the deepest beam at a joint [mm]. */
+    private double deepest(Joint j) {
+        return index.membersAt(j.id()).stream()
+                .filter(m -> m.role() == Role.BEAM)
+                .mapToDouble(m -> index.sectionOf(m).shape().depth())
+                .max()
+                .orElse(0);
     }
 
     /** Half the depth of the shallowest beam at a joint; joints lie at the beams' centres [mm]. */

@@ -366,13 +366,13 @@ class En1992Test {
         assertEquals(30, CODE.slenderness().leastEccentricity(900));
     }
 
-    /** 9.5.2(2), 9.5.3: NEd = 2000 kN asks for 0.1 × 2000e3 / 435 = 460 mm²; ties of a 300 column with T16 stand 0.6 × 300 apart. */
+    /** 9.5.2(2), 9.5.3: NEd = 2000 kN asks for 0.1 × 2000e3 / 435 = 460 mm²; ties of a 300 column with T16 stand 300 apart between its ends. */
     @Test
     void detailingOfColumns() {
         assertEquals(460, CODE.columns().columnMinimumSteel(2000e3, 500), 0.5);
         assertEquals(0, CODE.columns().columnMinimumSteel(-5, 500));
         assertEquals(
-                180,
+                300,
                 CODE.columns()
                         .columnTieSpacing(
                                 BarCatalogue.METRIC.find("T16"),

@@ -290,17 +290,29 @@ class EnRulesTest {
     // ---- columns
     // ------------------------------------------------------------------------------------------------------
 
-    /** 9.5.3(3), (4): 0.6 of 20 φ, the least side and 400 mm. */
+    /** 9.5.3(3): 20 φ, the least side and 400 mm; with shear 0.75 d. */
     @ParameterizedTest
     @CsvSource({
-        "12,300,250,false,144",
-        "20,300,250,false,180",
-        "25,600,550,false,240",
+        "12,300,250,false,240",
+        "20,300,250,false,300",
+        "25,600,550,false,400",
         "25,600,200,true,150",
-        "20,300,550,true,180"
+        "20,300,550,true,300"
     })
     void tieSpacing(double db, double side, double d, boolean shear, double expected) {
         near(expected, CODE.columns().columnTieSpacing(bar(db), bar(8), side, d, shear, false));
+    }
+
+    /** 9.5.3(4): 0.6 of that over the larger side from a beam, and over laps of bars above 14 mm, with three ties at least. */
+    @Test
+    void closerTies() {
+        near(0.6, CODE.columns().endTiePart());
+        near(500, CODE.columns().endTieReach(500, 900, bar(12)));
+        near(900, CODE.columns().endTieReach(500, 900, bar(16)));
+        near(500, CODE.columns().endTieReach(500, 300, bar(16)));
+        near(300, CODE.columns().lapTieSpacing(900, bar(16)));
+        assertTrue(Double.isInfinite(CODE.columns().lapTieSpacing(900, bar(12))));
+        assertTrue(Double.isInfinite(CODE.columns().jointTieSpacing()));
     }
 
     /** 9.5.2, 9.5.3. */

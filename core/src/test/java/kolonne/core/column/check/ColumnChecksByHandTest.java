@@ -89,6 +89,13 @@ class ColumnChecksByHandTest {
         }
     }
 
+    /** A lift by itself. */
+    private static List<Step> explain(
+            ColumnStack.Lift lift, ColumnCage.LiftCage cage, ColumnContext c, int combination, int number) {
+        return ColumnCheck.explain(
+                new ColumnStack("s", "C", List.of(lift)), new ColumnCage(List.of(cage)), 0, c, combination, number);
+    }
+
     private static Told told(ModelBuilder b, Basis basis, ColumnCage.LiftCage cage) {
         ColumnContext c = ColumnContext.of(Sidesway.of(b.solve(), basis), basis);
         ColumnStack stack = ColumnStacks.find(c.index()).get(0);
@@ -406,7 +413,7 @@ class ColumnChecksByHandTest {
             assertTrue(solved.get(i - 1).utilisation() >= solved.get(i).utilisation(), "worst first");
         }
         LiftDemands.Demand worst = solved.get(0).demand();
-        List<Step> steps = ColumnCheck.explain(lift, USUAL, c, 0, worst.number());
+        List<Step> steps = explain(lift, USUAL, c, 0, worst.number());
         assertEquals(800e3, value(steps, "Pu"), 1);
         assertEquals(worst.mx(), value(steps, "Mux"), 1);
         assertEquals(worst.my(), value(steps, "Muy"), 1);
@@ -439,7 +446,7 @@ class ColumnChecksByHandTest {
         // by Eurocode in its own symbols, squashed: on the plane of the limit
         ColumnContext en = ColumnContext.of(
                 Sidesway.of(post(RECTANGLE, 0, 0, 800e3, 200e6, 0, 0).solve(), EN), EN);
-        List<Step> other = ColumnCheck.explain(lift, USUAL, en, 0, 0);
+        List<Step> other = explain(lift, USUAL, en, 0, 0);
         assertEquals(800e3, value(other, "NEd"), 1);
         assertTrue(value(other, "MEd / MRd") > 0.2
                 && value(other, "MRd") > 200e6
@@ -447,7 +454,7 @@ class ColumnChecksByHandTest {
         ColumnContext squashed = ColumnContext.of(
                 Sidesway.of(post(RECTANGLE, 0, 0, 3000e3, 1e6, 0, 0).solve(), ACI), ACI);
         double cap = 0.65 * 0.8 * (25.5 * (200_000 - STEEL) + 420 * STEEL);
-        assertEquals(3000e3 / cap, value(ColumnCheck.explain(lift, USUAL, squashed, 0, 0), "Pu / φPn,max"), 1e-6);
+        assertEquals(3000e3 / cap, value(explain(lift, USUAL, squashed, 0, 0), "Pu / φPn,max"), 1e-6);
     }
 
     private static ColumnStack.Lift lift(ModelBuilder b) {
@@ -522,23 +529,22 @@ class ColumnChecksByHandTest {
         List<LiftDemands.Demand> all = LiftDemands.of(lift, USUAL, c);
         LiftDemands.Demand slender =
                 all.stream().filter(LiftDemands.Demand::magnified).findFirst().orElseThrow();
-        List<Step> steps = ColumnCheck.explain(lift, USUAL, c, 0, slender.number());
+        List<Step> steps = explain(lift, USUAL, c, 0, slender.number());
         assertTrue(steps.stream()
                 .anyMatch(s -> s.symbol().equals("Demand") && s.formula().contains("slender")));
         assertTrue(
                 steps.stream().anyMatch(s -> s.symbol().startsWith("Pc")),
                 steps.stream().map(Step::symbol).toList().toString());
         assertEquals(slender.mx(), value(steps, "Mux"), 1e-6);
-        assertEquals(steps, ColumnCheck.explain(lift, USUAL, c, 0, 99), "the slender one is the last");
+        assertEquals(steps, explain(lift, USUAL, c, 0, 99), "the slender one is the last");
         assertEquals(1, value(steps, "δs"), 1e-9);
         LiftDemands.Demand foot = all.get(0);
         assertEquals(LiftDemands.Place.FOOT, foot.place());
         assertTrue(
-                ColumnCheck.explain(lift, USUAL, c, 0, 0).stream()
-                        .noneMatch(s -> s.symbol().startsWith("Pc")),
+                explain(lift, USUAL, c, 0, 0).stream().noneMatch(s -> s.symbol().startsWith("Pc")),
                 "no second order at the foot");
         // c, εt and θ of the strength, as the hand finds the axis
-        List<Step> short1 = ColumnCheck.explain(
+        List<Step> short1 = explain(
                 lift(post(RECTANGLE, 0, 0, 800e3, 250e6, 0, 0)),
                 USUAL,
                 ColumnContext.of(

@@ -1,0 +1,171 @@
+package kolonne.core.column.check;
+
+import static kolonne.core.explain.Trace.in;
+
+import kolonne.core.analysis.Analysis;
+import kolonne.core.code.DuctileColumns;
+import kolonne.core.column.cage.ColumnCage;
+import kolonne.core.column.line.ColumnStack;
+import kolonne.core.explain.Quantity;
+import kolonne.core.explain.Trace;
+import kolonne.core.joint.BeamEnd;
+import kolonne.core.joint.Framing;
+import kolonne.core.model.Joint;
+import kolonne.core.section.ColumnSection;
+import kolonne.core.section.MomentAtForce;
+import kolonne.core.shape.Shape;
+
+/**
+ * Shear of a lift when its ends reach the strength of their bars, by axis (ACI 318-19 18.3.3, 18.4.3.1, 18.7.6.1). An end whose joint has beams that
+ * bring moments need bear no more than its part of what these can bring, where the code allows; an end without beams bears its own strength.
+ */
+public final class EndMoments {
+    /** Without a ductile frame. */
+    static final EndMoments NONE = new EndMoments(new Ends[2]);
+
+    private final Ends[] ends;
+
+    /**
+     * For shear along x (0) or y (1).
+     *
+     * @param own   strength of the lift's bars; {@code foot}, {@code head} moments that its ends come to [Nmm]
+     * @param shear that these bring [N]; {@code limit} that of earthquake with overstrength
+     */
+    private record Ends(double own, double foot, double head, double clear, double shear, double limit) {
+        double governing() {
+            return Math.min(shear, limit);
+        }
+    }
+
+    private EndMoments(Ends[] ends) {
+        this.ends = ends;
+    }
+
+    /** Of a lift with its bars; none where the basis asks for none. */
+    public static EndMoments of(
+            ColumnStack stack,
+            ColumnStack.Lift lift,
+            ColumnCage.LiftCage cage,
+            ColumnContext context,
+            LiftDemands demands) {
+        if (context.ductile().isEmpty() || context.ductile().get().steelFactor() <= 0) {
+            return NONE;
+        }
+        DuctileColumns rules = context.ductile().get();
+        ColumnSection section = context.section(lift.section(), lift.material(), cage, rules.steelFactor());
+        Ends[] out = new Ends[2];
+        for (int axis = 0; axis < 2; axis++) {
+            ColumnStack.Unbraced u = axis == 0 ? lift.aboutY() : lift.aboutX();
+            double depth = axis == 0
+                    ? lift.section().shape().width()
+                    : lift.section().shape().depth();
+            double clear = u.parts().size() > 1 ? u.length() : Math.min(u.length(), lift.between());
+            if (clear > rules.shortest() * depth) {
+                continue;
+            }
+            double[] p = demands.earthquakeAxial();
+            double foot = brought(stack, lift, axis, false, context, rules);
+            double head = brought(stack, lift, axis, true, context, rules);
+            double own = own(section, axis == 1, p, Math.max(foot, head));
+            foot = Math.min(own, foot);
+            head = Math.min(own, head);
+            double limit = Double.isFinite(rules.overstrength())
+                    ? overstrength(context, demands, axis, rules.overstrength())
+                    : Double.POSITIVE_INFINITY;
+            out[axis] = new Ends(own, foot, head, clear, (foot + head) / clear, limit);
+        }
+        return new EndMoments(out);
+    }
+
+    /** Largest strength over the forces; at their ends only where that is more than the beams bring already [Nmm]. */
+    private static double own(ColumnSection section, boolean aboutX, double[] p, double brought) {
+        double ends = Math.max(MomentAtForce.of(section, aboutX, p[0]), MomentAtForce.of(section, aboutX, p[1]));
+        return ends >= brought ? ends : MomentAtForce.largest(section, aboutX, p[0], p[1]);
+    }
+
+    private static double overstrength(ColumnContext context, LiftDemands demands, int axis, double factor) {
+        double out = 0;
+        for (int c = 0; c < context.strength().count(); c++) {
+            if (context.strength().hasEarthquake(c)) {
+                out = Math.max(out, demands.shear(c, axis == 0 ? Analysis.VY : Analysis.VZ, factor));
+            }
+        }
+        // without a combination with earthquake nothing is known of it
+        return out > 0 ? out : Double.POSITIVE_INFINITY;
+    }
+
+    /** What the beams at an end can bring to this lift: their moments, by the stiffness of the lifts that meet there [Nmm]. */
+    private static double brought(
+            ColumnStack stack,
+            ColumnStack.Lift lift,
+            int axis,
+            boolean atHead,
+            ColumnContext context,
+            DuctileColumns rules) {
+        if (!rules.limitedByBeams()) {
+            return Double.POSITIVE_INFINITY;
+        }
+        Framing f = framing(lift, axis, atHead, context);
+        if (f.frames().isEmpty()) {
+            return Double.POSITIVE_INFINITY;
+        }
+        int other = lift.number() + (atHead ? 1 : -1);
+        double own = stiffness(lift, axis);
+        double all = own
+                + (other >= 0 && other < stack.lifts().size()
+                        ? stiffness(stack.lifts().get(other), axis)
+                        : 0);
+        return f.moment(BeamEnd::factored) * own / all;
+    }
+
+    /** The beams at a lift's joint along x (0) or y (1). */
+    public static Framing framing(ColumnStack.Lift lift, int axis, boolean atHead, ColumnContext context) {
+        ColumnStack.Unbraced u = axis == 0 ? lift.aboutY() : lift.aboutX();
+        var member = context.index().member(lift.member());
+        Joint at = atHead ? context.index().upper(member) : context.index().lower(member);
+        return new Framing(context.beams().at(at.id()), u.ux(), u.uy());
+    }
+
+    private static double stiffness(ColumnStack.Lift l, int axis) {
+        Shape s = l.section().shape();
+        return l.material().E() * (axis == 0 ? s.Iz() : s.Iy()) / (l.top() - l.base());
+    }
+
+    /** Shear along x (0) or y (1) [N]; 0 where the code asks for none. */
+    double shear(int axis) {
+        return ends[axis] == null ? 0 : ends[axis].governing();
+    }
+
+    void explain(int axis, DuctileColumns rules, Trace t) {
+        Ends e = ends[axis];
+        if (e == null) {
+            return;
+        }
+        t.step(
+                rules.steelFactor() > 1 ? "Mpr" : "Mn",
+                "strength under the axial forces with earthquake, with " + rules.steelFactor() + " fy",
+                "",
+                e.own(),
+                Quantity.MOMENT,
+                rules.capacityShearClause());
+        t.step(
+                "Ve",
+                "(Mfoot + Mhead) / ℓu" + (rules.limitedByBeams() ? ", no more than the beams bring" : ""),
+                "({0} + {1}) / {2}",
+                e.shear(),
+                Quantity.FORCE,
+                rules.capacityShearClause(),
+                in(e.foot(), Quantity.MOMENT),
+                in(e.head(), Quantity.MOMENT),
+                in(e.clear(), Quantity.LENGTH));
+        if (Double.isFinite(e.limit())) {
+            t.step(
+                    "Ve,max",
+                    "shear with Ωo E for E, Ωo = " + (int) rules.overstrength(),
+                    "",
+                    e.limit(),
+                    Quantity.FORCE,
+                    rules.capacityShearClause());
+        }
+    }
+}

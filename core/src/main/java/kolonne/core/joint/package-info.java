@@ -1,0 +1,2 @@
+/** Joints of beams and columns: what the beams bring to them. */
+package kolonne.core.joint;

@@ -1,0 +1,174 @@
+package kolonne.audit;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import kolonne.core.analysis.FrameAnalysis;
+import kolonne.core.basis.Basis;
+import kolonne.core.basis.part.Ductility;
+import kolonne.core.basis.part.Frame;
+import kolonne.core.basis.part.Sway;
+import kolonne.core.check.CheckResult;
+import kolonne.core.column.check.ColumnDesign;
+import kolonne.core.demo.DemoBuilding;
+import kolonne.core.demo.DemoOptions;
+import kolonne.core.design.BuildingDesign;
+import kolonne.core.design.BuildingDesigner;
+import kolonne.core.model.BuildingIndex;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Test;
+
+/** Columns and joints of a special frame as designed, against a reading of the drawings that shares nothing with the designer. */
+class FrameAuditTest {
+    private static final double SLACK = 0.02;
+    private static BuildingDesign d;
+    private static FrameReading reading;
+
+    @BeforeAll
+    static void design() {
+        Basis basis = Basis.standard(false).with(new Frame(Sway.BRACED, Sway.BRACED, 0, Ductility.SPECIAL));
+        d = BuildingDesigner.design(
+                FrameAnalysis.solve(new BuildingIndex(DemoBuilding.generate(new DemoOptions(7, 4, 3, 3, true)))),
+                basis,
+                BuildingDesigner.Progress.NONE);
+        Sheet.Basis numbers = Drawn.basis(basis);
+        reading = new FrameReading(
+                numbers,
+                new Forces(d.analysis(), numbers),
+                d.beams().stream().map(b -> Drawn.line(b, basis)).toList(),
+                lifts());
+    }
+
+    private static List<Sheet.Lift> lifts() {
+        List<Sheet.Lift> out = new ArrayList<>();
+        for (ColumnDesign c : d.columns()) {
+            for (int i = 0; i < c.lifts().size(); i++) {
+                out.add(Drawn.lift(c, i, d.basis()));
+            }
+        }
+        return out;
+    }
+
+    private interface Each {
+        void lift(String mark, Map<String, Double> read, Map<String, Double> told);
+    }
+
+    private static void each(Each e) {
+        for (ColumnDesign c : d.columns()) {
+            for (int i = 0; i < c.lifts().size(); i++) {
+                Map<String, Double> told = new HashMap<>();
+                for (CheckResult r : c.lifts().get(i).checks()) {
+                    told.put(r.kind().id(), r.utilisation());
+                }
+                e.lift(c.stack().mark() + " " + i, reading.read(Drawn.lift(c, i, d.basis())), told);
+            }
+        }
+    }
+
+    /** Read uses may be lower by so much: ties are set out in whole numbers, never farther apart than chosen. */
+    private static void nearlySame(String kind, int least) {
+        List<String> unlike = new ArrayList<>();
+        int[] compared = {0};
+        each((mark, read, told) -> {
+            double r = read.getOrDefault(kind, 0.0);
+            double t = told.getOrDefault(kind, 0.0);
+            compared[0] += r > 0 ? 1 : 0;
+            if (r > 1.005 * t || r < 0.8 * t) {
+                unlike.add(mark + " read " + r + " told " + t);
+            }
+        });
+        assertEquals(List.of(), unlike.stream().limit(10).toList(), kind + " of " + compared[0]);
+        assertTrue(compared[0] >= least, kind + " " + compared[0]);
+    }
+
+    private static void same(String kind, int least) {
+        List<String> unlike = new ArrayList<>();
+        int[] compared = {0};
+        each((mark, read, told) -> {
+            double r = read.getOrDefault(kind, 0.0);
+            double t = told.getOrDefault(kind, 0.0);
+            compared[0] += r > 0 ? 1 : 0;
+            if (Math.abs(r - t) > SLACK * Math.max(r, t)) {
+                unlike.add(mark + " read " + r + " told " + t);
+            }
+        });
+        assertEquals(List.of(), unlike.stream().limit(10).toList(), kind + " of " + compared[0]);
+        assertTrue(compared[0] >= least, kind + " " + compared[0]);
+    }
+
+    /** 18.7.3.2, strengths of beams and columns by strips. */
+    @Test
+    void columnsAgainstBeams() {
+        same("strong-column-x", 20);
+        same("strong-column-y", 20);
+    }
+
+    /** 18.7.5.4 from the ties as they stand. */
+    @Test
+    void confinement() {
+        nearlySame("confinement-x", 40);
+        nearlySame("confinement-y", 40);
+        same("held-distance", 40);
+    }
+
+    /** 18.7.5.1, 18.7.5.3, 18.7.5.5 over every pair of neighbouring hoops, wherever the designer met them. */
+    @Test
+    void hoopsStandCloseEnough() {
+        List<String> unlike = new ArrayList<>();
+        each((mark, read, told) -> {
+            double close = Math.max(told.getOrDefault("end-ties", 0.0), told.getOrDefault("end-reach", 0.0));
+            if (close <= 1 && read.get("hoops-beside") > 1) {
+                unlike.add(mark + " beside " + read.get("hoops-beside"));
+            }
+            if (told.get("tie-spacing") <= 1 && read.get("hoops-elsewhere") > 1) {
+                unlike.add(mark + " elsewhere " + read.get("hoops-elsewhere"));
+            }
+        });
+        assertEquals(List.of(), unlike);
+    }
+
+    /** 18.7.6.1, 18.7.6.2: shear of lifts with little compression from the strength of their ends, against the hoops alone. */
+    @Test
+    void shearFromTheEndsIsCarriedByHoops() {
+        List<String> unlike = new ArrayList<>();
+        int[] compared = {0};
+        each((mark, read, told) -> {
+            for (String axis : List.of("x", "y")) {
+                double r = read.getOrDefault("shear-" + axis, 0.0);
+                compared[0] += r > 0 ? 1 : 0;
+                if (r > told.get("shear-" + axis) * 1.005 + 1e-9) {
+                    unlike.add(mark + " " + axis + " read " + r + " told " + told.get("shear-" + axis));
+                }
+            }
+        });
+        assertEquals(List.of(), unlike.stream().limit(10).toList());
+        assertTrue(compared[0] > 10, compared[0] + " lifts");
+    }
+
+    /** 18.8.4.3; whether beams hold a joint across is not read, so that the told use is that with or without. */
+    @Test
+    void shearOfJoints() {
+        List<String> unlike = new ArrayList<>();
+        int[] held = {0, 0};
+        each((mark, read, told) -> {
+            for (String axis : List.of("x", "y")) {
+                double t = told.getOrDefault("joint-shear-" + axis, 0.0);
+                double loose = read.getOrDefault("joint-shear-" + axis, 0.0);
+                double kept = read.getOrDefault("joint-shear-held-" + axis, 0.0);
+                boolean isLoose = Math.abs(t - loose) <= SLACK * loose;
+                boolean isHeld = Math.abs(t - kept) <= SLACK * kept;
+                held[0] += loose > 0 && isLoose ? 1 : 0;
+                held[1] += loose > 0 && isHeld ? 1 : 0;
+                if (!isLoose && !isHeld) {
+                    unlike.add(mark + " " + axis + " read " + loose + " or " + kept + " told " + t);
+                }
+            }
+        });
+        assertEquals(List.of(), unlike.stream().limit(10).toList());
+        assertTrue(held[0] > 20 && held[1] > 0, held[0] + " loose, " + held[1] + " held across");
+    }
+}

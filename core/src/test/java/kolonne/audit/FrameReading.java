@@ -1,0 +1,405 @@
+package kolonne.audit;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import kolonne.core.analysis.Analysis;
+import kolonne.core.analysis.LocalAxes;
+import kolonne.core.model.BuildingIndex;
+import kolonne.core.model.CaseKind;
+import kolonne.core.model.Combination;
+import kolonne.core.model.Joint;
+import kolonne.core.model.Member;
+import kolonne.core.model.Role;
+
+/** Columns and joints of a special moment frame from what is drawn, by our own reading of ACI 318-19 18.7 and 18.8: strengths by strips and bisection. */
+final class FrameReading {
+    private static final int STRIPS = 400;
+
+    private final Sheet.Basis b;
+    private final Materials m;
+    private final Forces f;
+    private final BuildingIndex index;
+    private final Map<Integer, Sheet.Lift> lifts = new HashMap<>();
+    private final Map<String, List<End>> ends = new HashMap<>();
+
+    /** A beam at a joint: where it runs, what it bears with fy and with 1.25 fy, and its bars. */
+    private record End(
+            double ux,
+            double uy,
+            double width,
+            double depth,
+            double fc,
+            double[] plain,
+            double[] strong,
+            double[] area) {}
+
+    FrameReading(Sheet.Basis b, Forces f, List<Sheet.Line> lines, List<Sheet.Lift> all) {
+        this.b = b;
+        this.m = new Materials(b);
+        this.f = f;
+        this.index = f.analysis().index();
+        all.forEach(l -> lifts.put(l.member(), l));
+        lines.forEach(this::line);
+    }
+
+    private void line(Sheet.Line l) {
+        for (int s = 0; s < l.spans().size(); s++) {
+            int number = s;
+            Sheet.Span span = l.spans().get(s);
+            List<Sheet.Place> here =
+                    l.places().stream().filter(p -> p.span() == number).toList();
+            String from = joint(here.get(0), true);
+            String to = joint(here.get(here.size() - 1), false);
+            if (span.columnLeft()) {
+                end(l, span, from, to, span.faceFrom(), here.get(0), true);
+            }
+            if (span.columnRight()) {
+                end(l, span, to, from, span.faceTo(), here.get(here.size() - 1), false);
+            }
+        }
+    }
+
+    private String joint(Sheet.Place p, boolean first) {
+        Member member = index.building().members().get(p.member());
+        return first != p.reversed() ? member.start() : member.end();
+    }
+
+    private void end(Sheet.Line l, Sheet.Span s, String at, String other, double face, Sheet.Place p, boolean first) {
+        Member member = index.building().members().get(p.member());
+        boolean pinned = (first != p.reversed() ? member.startRelease() : member.endRelease()).frees(4);
+        if (s.cantilever() || pinned) {
+            return;
+        }
+        Joint a = index.joint(at);
+        Joint o = index.joint(other);
+        double run = Math.hypot(o.x() - a.x(), o.y() - a.y());
+        List<Sheet.Bars> bars = l.bars().stream().filter(q -> q.at(face)).toList();
+        ends.computeIfAbsent(at, k -> new ArrayList<>())
+                .add(new End(
+                        (o.x() - a.x()) / run,
+                        (o.y() - a.y()) / run,
+                        s.bw(),
+                        s.h(),
+                        s.fc(),
+                        new double[] {bends(s, false, bars, 1), bends(s, true, bars, 1)},
+                        new double[] {bends(s, false, bars, 1.25), bends(s, true, bars, 1.25)},
+                        new double[] {area(bars, true), area(bars, false)}));
+    }
+
+    private static double area(List<Sheet.Bars> bars, boolean top) {
+        return bars.stream()
+                .filter(q -> q.top() == top)
+                .mapToDouble(q -> q.count() * q.area())
+                .sum();
+    }
+
+    private double bends(Sheet.Span s, boolean sagging, List<Sheet.Bars> bars, double factor) {
+        List<Fibres.Level> levels = bars.stream()
+                .map(q -> new Fibres.Level(q.top() == sagging ? q.offset() : s.h() - q.offset(), q.count() * q.area()))
+                .toList();
+        Fibres.Bent r = Fibres.beam(s, sagging, levels, m, factor * b.fy());
+        return r.moment() / m.phi(Math.max(0, r.strain()));
+    }
+
+    /** What is found at the head of a lift and in it, by kind. */
+    Map<String, Double> read(Sheet.Lift l) {
+        Map<String, Double> out = new HashMap<>();
+        Member member = index.building().members().get(l.member());
+        Joint head = index.upper(member);
+        double[][] axes = LocalAxes.of(index.joint(member.start()), index.joint(member.end()), member.angle());
+        Sheet.Lift above = above(head, member);
+        for (int axis = 0; axis < 2; axis++) {
+            double[] u = axes[axis + 1];
+            double[] best = new double[2];
+            double moment = 0;
+            double strong = 0;
+            double fc = l.fc();
+            double width = Double.POSITIVE_INFINITY;
+            boolean[] side = new boolean[2];
+            for (int sense = 0; sense < 2; sense++) {
+                double nominal = 0;
+                double probable = 0;
+                double steel = 0;
+                for (End e : ends.getOrDefault(head.id(), List.of())) {
+                    double along = e.ux() * u[0] + e.uy() * u[1];
+                    if (Math.abs(along) > 0.7) {
+                        int hogs = along > 0 == (sense == 0) ? 0 : 1;
+                        nominal += Math.abs(along) * e.plain()[hogs];
+                        probable += Math.abs(along) * e.strong()[hogs];
+                        steel += Math.abs(along) * e.area()[hogs];
+                        fc = Math.min(fc, e.fc());
+                        width = Math.min(width, e.width());
+                        side[along > 0 ? 0 : 1] = true;
+                    }
+                }
+                best[0] = Math.max(best[0], nominal);
+                strong = Math.max(strong, probable);
+                best[1] = Math.max(best[1], steel);
+            }
+            moment = best[0];
+            if (moment > 0) {
+                joint(l, above, member, axis, moment, strong, best[1], fc, width, side[0] && side[1], out);
+            }
+        }
+        hoops(l, out);
+        for (int axis = 0; axis < 2; axis++) {
+            shear(l, member, axes[axis + 1], axis, out);
+        }
+        return out;
+    }
+
+    /** Shear from the ends over the hoops' strength where the concrete counts for nothing: compression under a twentieth. */
+    private void shear(Sheet.Lift l, Member member, double[] u, int axis, Map<String, Double> out) {
+        double gross = l.round() ? Math.PI * l.b() * l.b() / 4 : l.b() * l.h();
+        double[] p = earthquake(l);
+        if (p[0] >= gross * l.fc() / 20 || l.round()) {
+            return;
+        }
+        double own = 0;
+        for (int i = 0; i <= 40; i++) {
+            own = Math.max(own, bears(l, axis, p[0] + (p[1] - p[0]) * i / 40, 1.25));
+        }
+        double length = index.length(member);
+        double ends = 0;
+        for (Joint j : List.of(index.lower(member), index.upper(member))) {
+            double beams = 0;
+            double shallow = Double.POSITIVE_INFINITY;
+            for (int sense = 0; sense < 2; sense++) {
+                double sum = 0;
+                for (End e : this.ends.getOrDefault(j.id(), List.of())) {
+                    double along = e.ux() * u[0] + e.uy() * u[1];
+                    sum += Math.abs(along) > 0.7 ? Math.abs(along) * e.strong()[along > 0 == (sense == 0) ? 0 : 1] : 0;
+                }
+                beams = Math.max(beams, sum);
+            }
+            for (Member o : index.membersAt(j.id())) {
+                Joint far = index.joint(index.otherEnd(o, j.id()));
+                boolean along = o.role() == Role.BEAM
+                        && Math.abs((far.x() - j.x()) * u[0] + (far.y() - j.y()) * u[1]) > 0.5 * j.distanceTo(far);
+                shallow = along ? Math.min(shallow, index.sectionOf(o).shape().depth() / 2) : shallow;
+            }
+            Sheet.Lift next = index.membersAt(j.id()).stream()
+                    .filter(o -> o != member && o.role() == Role.COLUMN)
+                    .map(o -> lifts.get(index.memberNumber(o.id())))
+                    .findFirst()
+                    .orElse(null);
+            double stiff = stiffness(l, axis);
+            double share = next == null ? 1 : stiff / (stiff + stiffness(next, axis));
+            ends += beams > 0 ? Math.min(own, beams * share) : own;
+            length -= Double.isInfinite(shallow) ? 0 : shallow;
+        }
+        double h = axis == 0 ? l.b() : l.h();
+        double d = h
+                - b.columnCover()
+                - l.tie()
+                - l.bars().stream().mapToDouble(Sheet.Dot::d).max().orElseThrow() / 2;
+        long legs = (axis == 0 ? l.heldY() : l.heldX()).stream().filter(q -> q).count();
+        double gap = 0;
+        for (int i = 1; i < l.ties().size(); i++) {
+            boolean near = l.ties().get(i) <= deepest(index.lower(member)) / 2 + 450;
+            gap = near ? Math.max(gap, l.ties().get(i) - l.ties().get(i - 1)) : gap;
+        }
+        double hoops = 0.75 * legs * l.tieArea() / gap * Math.min(420, b.fyt()) * d;
+        out.put("shear-" + (axis == 0 ? "x" : "y"), ends / length / hoops);
+    }
+
+    private double stiffness(Sheet.Lift l, int axis) {
+        Member o = index.building().members().get(l.member());
+        double inertia =
+                l.round() ? Math.pow(l.b(), 4) : axis == 0 ? l.h() * Math.pow(l.b(), 3) : l.b() * Math.pow(l.h(), 3);
+        return l.ec() * inertia / index.length(o);
+    }
+
+    private Sheet.Lift above(Joint head, Member below) {
+        return index.membersAt(head.id()).stream()
+                .filter(o -> o != below && o.role() == Role.COLUMN)
+                .map(o -> lifts.get(index.memberNumber(o.id())))
+                .findFirst()
+                .orElse(null);
+    }
+
+    private void joint(
+            Sheet.Lift l,
+            Sheet.Lift above,
+            Member member,
+            int axis,
+            double beams,
+            double probable,
+            double steel,
+            double fc,
+            double width,
+            boolean both,
+            Map<String, Double> out) {
+        String name = axis == 0 ? "x" : "y";
+        double gross = l.round() ? Math.PI * l.b() * l.b() / 4 : l.b() * l.h();
+        double[] p = earthquake(l);
+        boolean free = above == null && p[1] < gross * l.fc() / 10;
+        if (!free) {
+            double columns = lowest(l, axis) + (above == null ? 0 : lowest(above, axis));
+            out.put("strong-column-" + name, 1.2 * beams / columns);
+        }
+        double height = index.length(member);
+        double column = above == null
+                ? 0
+                : probable / ((height + index.length(index.building().members().get(above.member()))) / 2);
+        double h = l.round() || axis == 0 ? l.b() : l.h();
+        double across = l.round() || axis == 1 ? l.b() : l.h();
+        double bj = width >= across ? across : Math.min(across, width + h);
+        // whether beams hold it across is not read: the strength lies between the two
+        int runs = (above == null ? 0 : 1) + (both ? 1 : 0);
+        double[] si = {0.7, 1.0, 1.2, 1.7};
+        double v = 1.25 * b.fy() * steel - column;
+        out.put("joint-shear-" + name, v / (0.85 * si[runs] * Math.sqrt(fc) * h * bj));
+        out.put("joint-shear-held-" + name, v / (0.85 * si[runs + 1] * Math.sqrt(fc) * h * bj));
+    }
+
+    private double[] earthquake(Sheet.Lift l) {
+        double least = Double.POSITIVE_INFINITY;
+        double most = Double.NEGATIVE_INFINITY;
+        for (int k = 0; k < f.strength.size(); k++) {
+            Combination c = f.strength.get(k);
+            boolean shakes = c.terms().stream()
+                    .anyMatch(t -> index.building()
+                                    .loadCases()
+                                    .get(index.caseNumber(t.loadCase()))
+                                    .kind()
+                            == CaseKind.SEISMIC);
+            for (int i = 0; shakes && i < f.analysis().stationCount(l.member()); i++) {
+                double p = -f.at(l.member(), i, k, Analysis.N, 1);
+                least = Math.min(least, p);
+                most = Math.max(most, p);
+            }
+        }
+        return new double[] {least, most};
+    }
+
+    private double lowest(Sheet.Lift l, int axis) {
+        double[] p = earthquake(l);
+        double out = Double.POSITIVE_INFINITY;
+        // over the whole range, not at its ends alone
+        for (int i = 0; i <= 12; i++) {
+            out = Math.min(out, bears(l, axis, p[0] + (p[1] - p[0]) * i / 12));
+        }
+        return out;
+    }
+
+    /** Moment along x (0) or y (1) with an axial force, by strips across the depth and bisection of the axis. */
+    private double bears(Sheet.Lift l, int axis, double p) {
+        return bears(l, axis, p, 1);
+    }
+
+    private double bears(Sheet.Lift l, int axis, double p, double factor) {
+        double h = l.round() || axis == 0 ? l.b() : l.h();
+        double low = 1e-3 * h;
+        double high = 30 * h;
+        double[] sum = new double[2];
+        for (int k = 0; k < 60; k++) {
+            double c = (low + high) / 2;
+            sum(l, axis, h, c, factor * b.fy(), sum);
+            low = sum[0] < p ? c : low;
+            high = sum[0] < p ? high : c;
+        }
+        return sum[1];
+    }
+
+    private void sum(Sheet.Lift l, int axis, double h, double c, double fy, double[] out) {
+        double t = h / STRIPS;
+        double block = m.blockDepth(l.fc()) * c;
+        double n = 0;
+        double moment = 0;
+        for (int i = 0; i < STRIPS && i * t < block; i++) {
+            double part = Math.min(1, (block - i * t) / t);
+            double depth = i * t + part * t / 2;
+            double r = h / 2;
+            double wide = l.round()
+                    ? 2 * Math.sqrt(Math.max(0, r * r - (r - depth) * (r - depth)))
+                    : axis == 0 ? l.h() : l.b();
+            double force = part * t * wide * m.blockStress(l.fc());
+            n += force;
+            moment += force * (h / 2 - depth);
+        }
+        for (Sheet.Dot d : l.bars()) {
+            double depth = h / 2 - (axis == 0 ? d.x() : d.y());
+            double eps = 0.003 * (c - depth) / c;
+            double force = (Math.max(-fy, Math.min(fy, 200_000 * eps)) - (depth < block ? m.blockStress(l.fc()) : 0))
+                    * d.area();
+            n += force;
+            moment += force * (h / 2 - depth);
+        }
+        out[0] = n;
+        out[1] = moment;
+    }
+
+    /** Hoops over the length beside the joints (18.7.5): how close, how far, how many legs round the core. */
+    private void hoops(Sheet.Lift l, Map<String, Double> out) {
+        Member member = index.building().members().get(l.member());
+        double height = index.length(member);
+        double thin = l.bars().stream().mapToDouble(Sheet.Dot::d).min().orElseThrow();
+        double side = Math.min(l.b(), l.round() ? l.b() : l.h());
+        double large = Math.max(l.b(), l.round() ? l.b() : l.h());
+        double low = deepest(index.lower(member)) / 2;
+        double high = height - deepest(index.upper(member)) / 2;
+        double reach = Math.max(450, Math.max(large, (high - low) / 6));
+        double close = 0;
+        double widest = 0;
+        for (int i = 1; i < l.ties().size(); i++) {
+            double gap = l.ties().get(i) - l.ties().get(i - 1);
+            boolean near = l.ties().get(i) <= low + reach || l.ties().get(i - 1) >= high - reach;
+            close = near ? Math.max(close, gap) : close;
+            widest = Math.max(widest, gap);
+        }
+        double hx = l.round() ? 0 : Math.max(apart(l.heldX(), l.b(), l), apart(l.heldY(), l.h(), l));
+        double so = Math.max(100, Math.min(150, 100 + (350 - hx) / 3));
+        double limit = l.round() ? Math.min(side / 4, 6 * thin) : Math.min(so, Math.min(side / 4, 6 * thin));
+        out.put("hoops-beside", close / (limit + 0.1));
+        out.put("hoops-elsewhere", widest / (Math.min(150, 6 * thin) + 0.1));
+        double p = earthquake(l)[1];
+        double gross = l.round() ? Math.PI * l.b() * l.b() / 4 : l.b() * l.h();
+        double bx = l.b() - 2 * b.columnCover();
+        double by = l.h() - 2 * b.columnCover();
+        double core = l.round() ? Math.PI * bx * bx / 4 : bx * by;
+        boolean heavy = p > 0.3 * gross * l.fc() || l.fc() > 70;
+        if (l.round()) {
+            double needed = Math.max(0.45 * (gross / core - 1), 0.12) * l.fc() / b.fyt();
+            needed = heavy ? Math.max(needed, 0.35 * Math.max(1, l.fc() / 175 + 0.6) * p / (b.fyt() * core)) : needed;
+            out.put("confinement-x", needed / (4 * l.tieArea() / (bx * close)));
+            return;
+        }
+        long legsX = l.heldY().stream().filter(q -> q).count();
+        long legsY = l.heldX().stream().filter(q -> q).count();
+        double held = 2 * (legsX + legsY) - 4;
+        double needed = Math.max(0.3 * (gross / core - 1), 0.09) * l.fc() / b.fyt();
+        needed = heavy
+                ? Math.max(needed, 0.2 * Math.max(1, l.fc() / 175 + 0.6) * held / (held - 2) * p / (b.fyt() * core))
+                : needed;
+        out.put("confinement-x", needed * close * by / (legsX * l.tieArea()));
+        out.put("confinement-y", needed * close * bx / (legsY * l.tieArea()));
+        out.put("held-distance", hx / (heavy ? 200 : 350));
+    }
+
+    private double deepest(Joint j) {
+        return index.membersAt(j.id()).stream()
+                .filter(o -> o.role() == Role.BEAM)
+                .mapToDouble(o -> index.sectionOf(o).shape().depth())
+                .max()
+                .orElse(0);
+    }
+
+    /** Largest distance between bars with a leg along a side. */
+    private double apart(List<Boolean> held, double side, Sheet.Lift l) {
+        double corner = l.bars().stream().mapToDouble(Sheet.Dot::d).max().orElseThrow();
+        double step = (side - 2 * b.columnCover() - 2 * l.tie() - corner) / (held.size() - 1);
+        int run = 0;
+        int most = 0;
+        for (int i = 1; i < held.size(); i++) {
+            run++;
+            if (held.get(i)) {
+                most = Math.max(most, run);
+                run = 0;
+            }
+        }
+        return most * step;
+    }
+}

@@ -1,0 +1,303 @@
+package kolonne.core.column.check;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import kolonne.core.basis.Basis;
+import kolonne.core.basis.part.Ductility;
+import kolonne.core.basis.part.Frame;
+import kolonne.core.basis.part.Sway;
+import kolonne.core.check.CheckResult;
+import kolonne.core.code.BarCatalogue;
+import kolonne.core.column.cage.ColumnCage;
+import kolonne.core.column.cage.RectangleBars;
+import kolonne.core.column.cage.TieSpacing;
+import kolonne.core.column.choice.ColumnDesigner;
+import kolonne.core.column.line.ColumnStack;
+import kolonne.core.column.line.ColumnStacks;
+import kolonne.core.demand.Sidesway;
+import kolonne.core.explain.Trace;
+import kolonne.core.finding.Cause;
+import kolonne.core.joint.BeamEnd;
+import kolonne.core.joint.BeamsAtJoints;
+import kolonne.core.model.CaseKind;
+import kolonne.core.model.JointLoad;
+import kolonne.core.model.LoadCase;
+import kolonne.core.model.ModelBuilder;
+import kolonne.core.model.Section;
+import kolonne.core.shape.Shape;
+import org.junit.jupiter.api.Test;
+
+/** A column of two lifts with the ends of beams given, each rule of its frame worked by hand. */
+class FrameColumnsByHandTest {
+    private static final BeamEnd.Strength NOMINAL = new BeamEnd.Strength(300e6, 200e6);
+    private static final BeamEnd.Strength PROBABLE = new BeamEnd.Strength(370e6, 250e6);
+
+    private static BeamEnd beam(double ux, double uy, boolean frame, double width, boolean through) {
+        return new BeamEnd("B", ux, uy, width, 600, 30, frame, NOMINAL, PROBABLE, 1500, 1000, through);
+    }
+
+    /** 500 × 500, lifts of 3600, 1000 kN on top, an earthquake of 50 kN; beams of 600 along x (bays of 6 m) at both floors. */
+    private static ColumnContext context(Ductility kind, List<BeamEnd> atB, List<BeamEnd> atC) {
+        ModelBuilder b = new ModelBuilder();
+        b.joint("A", 0, 0, 0).joint("B", 0, 0, 3600).joint("C", 0, 0, 7200);
+        b.column("c1", "A", "B").column("c2", "B", "C").fixed("A");
+        b.sections.add(new Section("S", new Shape.Rectangle(500, 500)));
+        b.sections.add(new Section("W", new Shape.Rectangle(300, 600)));
+        for (int i : new int[] {-1, 1}) {
+            for (String level : List.of("B", "C")) {
+                String far = level + i;
+                b.joint(far, 6000 * i, 0, level.equals("B") ? 3600 : 7200).fixed(far);
+                b.beam("m" + far, level, far, "W");
+            }
+        }
+        b.cases.add(new LoadCase("E", "earthquake", CaseKind.SEISMIC, 0));
+        b.jointLoads.add(new JointLoad("P", "C", 0, 0, -1000e3, 0, 0, 0));
+        b.jointLoads.add(new JointLoad("E", "C", 50e3, 0, 0, 0, 0, 0));
+        b.combine("P+E", Map.of("P", 1.2, "E", 1.0)).combine("P-E", Map.of("P", 0.9, "E", -1.0));
+        Basis basis = Basis.standard(false).with(new Frame(Sway.BRACED, Sway.BRACED, 0, kind));
+        return ColumnContext.of(Sidesway.of(b.solve(), basis), basis)
+                .with(new BeamsAtJoints(Map.of("B", atB, "C", atC)));
+    }
+
+    private static List<BeamEnd> bothSides() {
+        return List.of(beam(1, 0, true, 300, true), beam(-1, 0, true, 300, true));
+    }
+
+    private static ColumnCage.LiftCage cage(TieSpacing ties) {
+        var t25 = BarCatalogue.METRIC.find("T25");
+        List<Boolean> all = List.of(true, true, true);
+        return new ColumnCage.LiftCage(
+                new RectangleBars(3, 3, t25, t25, all, all), BarCatalogue.METRIC.find("T10"), ties);
+    }
+
+    private static final TieSpacing TIES = new TieSpacing(100, 100, 150, 500, 500);
+
+    private static List<ColumnDesign.LiftDesign> checked(ColumnContext c, TieSpacing ties) {
+        ColumnStack stack = stack(c);
+        return ColumnCheck.run(stack, new ColumnCage(List.of(cage(ties), cage(ties))), c)
+                .lifts();
+    }
+
+    private static ColumnStack stack(ColumnContext c) {
+        return ColumnStacks.find(c.index()).stream()
+                .filter(s -> s.lifts().size() == 2)
+                .findFirst()
+                .orElseThrow();
+    }
+
+    private static Optional<CheckResult> of(ColumnDesign.LiftDesign l, String kind) {
+        return l.checks().stream().filter(c -> c.kind().id().equals(kind)).findFirst();
+    }
+
+    private static CheckResult the(ColumnDesign.LiftDesign l, String kind) {
+        return of(l, kind).orElseThrow(() -> new AssertionError(kind));
+    }
+
+    /** ΣMnb = 300 + 200; 6/5 of it against both lifts, each at the lower of its strengths (18.7.3.2). At the top Pu < Ag f'c / 10 or not. */
+    @Test
+    void strongColumns() {
+        ColumnContext c = context(Ductility.SPECIAL, bothSides(), bothSides());
+        List<ColumnDesign.LiftDesign> l = checked(c, TIES);
+        CheckResult r = the(l.get(0), "strong-column-x");
+        assertEquals(600e6, r.demand(), 1);
+        assertEquals(Cause.JOINT_STRENGTH, r.cause());
+        double low = strength(c, 0);
+        double up = strength(c, 1);
+        assertEquals(low + up, r.capacity(), 1e-6 * r.capacity());
+        assertTrue(of(l.get(0), "strong-column-y").isEmpty(), "no beams along y");
+        // 1200 kN at the top is more than 500 · 500 · 30 / 10 = 750 kN
+        assertEquals(up, the(l.get(1), "strong-column-x").capacity(), 1e-6 * up);
+        // one beam with a hinge: 300 alone, hogging
+        ColumnContext one = context(
+                Ductility.SPECIAL, List.of(beam(1, 0, true, 300, true), beam(-1, 0, false, 300, true)), bothSides());
+        assertEquals(360e6, the(checked(one, TIES).get(0), "strong-column-x").demand(), 1);
+        assertTrue(of(
+                        checked(context(Ductility.INTERMEDIATE, bothSides(), bothSides()), TIES)
+                                .get(0),
+                        "strong-column-x")
+                .isEmpty());
+    }
+
+    private static double strength(ColumnContext c, int lift) {
+        ColumnStack.Lift l = stack(c).lifts().get(lift);
+        return ColumnStrengths.lowest(l, cage(TIES), 0, new LiftDemands(l, c), c);
+    }
+
+    /**
+     * Inside: T = 1.25 · 420 · (1500 + 1000) = 1312.5 kN less Vcol = (370 + 250) / 3.6 = 172.2 kN; bj = min(300 + 500, 500); 0.85 · 1.2 √30 · 500². At the
+     * top no column takes any of it; the column ends there. (18.8.2.1, 18.8.4)
+     */
+    @Test
+    void shearOfJoints() {
+        List<ColumnDesign.LiftDesign> l = checked(context(Ductility.SPECIAL, bothSides(), bothSides()), TIES);
+        CheckResult inside = the(l.get(0), "joint-shear-x");
+        assertEquals(1312.5e3 - 620e6 / 3600, inside.demand(), 1);
+        assertEquals(0.85 * 1.2 * Math.sqrt(30) * 250_000, inside.capacity(), 1);
+        assertEquals(Cause.JOINT_SHEAR, inside.cause());
+        assertEquals("joint at the head", inside.place());
+        CheckResult top = the(l.get(1), "joint-shear-x");
+        assertEquals(1312.5e3, top.demand(), 1);
+        assertEquals(0.85 * 1.0 * Math.sqrt(30) * 250_000, top.capacity(), 1);
+        // held across by beams of three quarters of the face on both sides; narrower ones do not
+        for (double width : new double[] {375, 374}) {
+            List<BeamEnd> across = new ArrayList<>(bothSides());
+            across.add(beam(0, 1, false, width, true));
+            across.add(beam(0, -1, false, width, true));
+            CheckResult held = the(
+                    checked(context(Ductility.SPECIAL, across, across), TIES).get(0), "joint-shear-x");
+            assertEquals(0.85 * (width >= 375 ? 1.7 : 1.2) * Math.sqrt(30) * 250_000, held.capacity(), 1);
+        }
+        // one side: the larger of top and bottom bars
+        CheckResult edge = the(
+                checked(context(Ductility.SPECIAL, List.of(beam(1, 0, true, 300, true)), bothSides()), TIES)
+                        .get(0),
+                "joint-shear-x");
+        assertEquals(1.25 * 420 * 1500 - 370e6 / 3600, edge.demand(), 1);
+        assertEquals(0.85 * 1.0 * Math.sqrt(30) * 250_000, edge.capacity(), 1);
+    }
+
+    /** ℓu = 3600 − 300 (nothing at the foot): the foot its own Mpr, the head half of 620 as both lifts are as stiff; Vc counts for nothing under Ag f'c / 20. */
+    @Test
+    void shearFromTheEnds() {
+        ColumnContext c = context(Ductility.SPECIAL, bothSides(), bothSides());
+        ColumnStack s = stack(c);
+        LiftDemands d = new LiftDemands(s.lifts().get(0), c);
+        double own = kolonne.core.section.MomentAtForce.largest(
+                c.section(s.lifts().get(0).section(), s.lifts().get(0).material(), cage(TIES), 1.25),
+                false,
+                d.earthquakeAxial()[0],
+                d.earthquakeAxial()[1]);
+        double ve = EndMoments.of(s, s.lifts().get(0), cage(TIES), c, d).shear(0);
+        assertEquals((own + 310e6) / 3300, ve, 1e-6 * ve);
+        // nothing holds the floor along y: both lifts are one length, and both its ends come to their own strength
+        assertEquals(
+                2 * own / 7200,
+                EndMoments.of(s, s.lifts().get(0), cage(TIES), c, d).shear(1),
+                1e-5 * ve);
+        assertTrue(the(checked(c, TIES).get(0), "shear-x").demand() >= ve - 1);
+        // intermediate: own strengths with fy, or three times the earthquake
+        ColumnContext i = context(Ductility.INTERMEDIATE, bothSides(), bothSides());
+        LiftDemands di = new LiftDemands(stack(i).lifts().get(0), i);
+        double most = EndMoments.of(stack(i), stack(i).lifts().get(0), cage(TIES), i, di)
+                .shear(0);
+        double three = Math.max(
+                di.shear(0, kolonne.core.analysis.Analysis.VY, 3), di.shear(1, kolonne.core.analysis.Analysis.VY, 3));
+        assertEquals(three, most, 1e-6 * three, "Ωo E is less than the ends bring");
+        // ordinary: 3300 is more than five depths
+        ColumnContext o = context(Ductility.ORDINARY, bothSides(), bothSides());
+        assertEquals(
+                0,
+                EndMoments.of(
+                                stack(o),
+                                stack(o).lifts().get(0),
+                                cage(TIES),
+                                o,
+                                new LiftDemands(stack(o).lifts().get(0), o))
+                        .shear(0));
+    }
+
+    /**
+     * bc = 420 both ways, three legs of T10: Ash/(s bc) = 3 · 78.54 / (100 · 420) = 0.00561 against 0.3 (250 000/176 400 − 1) · 30/420 = 0.00894; hoops
+     * 100 apart for 500 against so = 100 + (350 − 187.5)/3 = 150, a quarter of 500 and 6 · 25: 125.
+     */
+    @Test
+    void hoops() {
+        ColumnDesign.LiftDesign l = checked(context(Ductility.SPECIAL, bothSides(), bothSides()), TIES)
+                .get(0);
+        CheckResult r = the(l, "confinement-x");
+        assertEquals(0.3 * (250_000 / 176_400.0 - 1) * 30 / 420, r.demand(), 1e-7);
+        assertEquals(3 * BarCatalogue.METRIC.find("T10").area() / 42_000, r.capacity(), 1e-7);
+        assertEquals(125, the(l, "end-ties").capacity(), 1e-9);
+        assertEquals(100, the(l, "end-ties").demand(), 1e-9);
+        assertEquals("next to the joints", the(l, "end-ties").place());
+        // lap in the middle: hoops over it stand as close
+        assertEquals(125, the(l, "tie-spacing").capacity(), 1e-9);
+        // ℓo: 550 is a sixth of 3300 clear
+        assertEquals(550, the(l, "end-reach").demand(), 1e-9);
+        assertEquals(500, the(l, "end-reach").capacity(), 1e-9);
+        assertEquals(125, the(l, "joint-ties").capacity(), 1e-9);
+        assertEquals((500 - 100 - 25) / 2.0, the(l, "held-distance").demand(), 1e-9);
+        assertEquals(300, the(l, "least-side").demand(), 1e-9);
+        // ties as close all the way need no length
+        assertTrue(of(
+                        checked(context(Ductility.SPECIAL, bothSides(), bothSides()), TieSpacing.even(100))
+                                .get(0),
+                        "end-reach")
+                .isEmpty());
+        // the top lift has no lap: 150 or 6 db between
+        assertEquals(
+                150,
+                the(
+                                checked(context(Ductility.SPECIAL, bothSides(), bothSides()), TIES)
+                                        .get(1),
+                                "tie-spacing")
+                        .capacity(),
+                1e-9);
+    }
+
+    /** 15.3.1.4 whatever the frame; nothing of earthquakes without one. */
+    @Test
+    void plainFrames() {
+        ColumnDesign.LiftDesign l = checked(context(Ductility.NONE, List.of(), List.of()), TieSpacing.even(300))
+                .get(0);
+        assertEquals(200, the(l, "joint-ties").capacity(), 1e-9);
+        assertEquals(300, the(l, "joint-ties").demand(), 1e-9);
+        for (String kind : List.of("end-ties", "end-reach", "confinement-x", "joint-shear-x", "held-distance")) {
+            assertTrue(of(l, kind).isEmpty(), kind);
+        }
+    }
+
+    /** The designer finds bars and hoops that meet all of it, and a column over beams too strong for it says so. */
+    @Test
+    void theDesignerMeetsWhatCanBeMet() {
+        ColumnContext c = context(Ductility.SPECIAL, bothSides(), bothSides());
+        ColumnDesign d = ColumnDesigner.design(stack(c), c);
+        List<String> unmet = d.lifts().stream()
+                .flatMap(l -> l.checks().stream())
+                .filter(r -> !r.satisfied())
+                .map(r -> r.kind().id())
+                .distinct()
+                .toList();
+        assertEquals(
+                List.of(),
+                unmet.stream().filter(k -> !k.startsWith("joint-shear")).toList());
+        BeamEnd.Strength strong = new BeamEnd.Strength(3000e6, 3000e6);
+        BeamEnd e = new BeamEnd("B", 1, 0, 300, 600, 30, true, strong, strong, 9000, 9000, true);
+        ColumnContext heavy = context(Ductility.SPECIAL, List.of(e), List.of(e));
+        assertTrue(ColumnDesigner.design(stack(heavy), heavy).findings().stream()
+                .anyMatch(f -> f.code().equals("joint-strength")));
+    }
+
+    /** The calculation shows what the checks used. */
+    @Test
+    void theCalculation() {
+        ColumnContext c = context(Ductility.SPECIAL, bothSides(), bothSides());
+        ColumnStack s = stack(c);
+        ColumnCage cage = new ColumnCage(List.of(cage(TIES), cage(TIES)));
+        var steps = ColumnCheck.explain(s, cage, 0, c, 0, 0);
+        for (String symbol : List.of("Ve", "Ash / (s bc)", "ΣMnc", "ΣMnb", "Vu", "Aj")) {
+            assertTrue(steps.stream().anyMatch(q -> q.symbol().equals(symbol)), symbol);
+        }
+        double ve = EndMoments.of(
+                        s,
+                        s.lifts().get(0),
+                        cage(TIES),
+                        c,
+                        new LiftDemands(s.lifts().get(0), c))
+                .shear(0);
+        assertEquals(
+                ve,
+                steps.stream()
+                        .filter(q -> q.symbol().equals("Ve"))
+                        .findFirst()
+                        .orElseThrow()
+                        .value(),
+                1e-6);
+        assertTrue(Trace.OFF.steps().isEmpty());
+    }
+}

@@ -7,7 +7,19 @@ const HEIGHT = 600
 const OF_JOINT = /^(joint-shear|strong-column|joint-depth|joint-deep)/
 
 /** The joint at the head of a lift of a ductile frame, shaded by what is used of it. */
-function Joint({ lift, x, y, width }: { lift: Lift; x: number; y: number; width: number }) {
+function Joint({
+  lift,
+  x,
+  y,
+  width,
+  onChoose,
+}: {
+  lift: Lift
+  x: number
+  y: number
+  width: number
+  onChoose: () => void
+}) {
   const checks = lift.checks.filter((c) => OF_JOINT.test(c.kind))
   if (checks.length === 0) return null
   const worst = checks.reduce((a, b) => (b.utilisation > a.utilisation ? b : a))
@@ -18,6 +30,7 @@ function Joint({ lift, x, y, width }: { lift: Lift; x: number; y: number; width:
       y={y - 6}
       width={width + 8}
       height={12}
+      onClick={onChoose}
       fill={worst.satisfied ? rampColor(worst.utilisation) : 'url(#hatch)'}
     >
       <title>
@@ -94,10 +107,19 @@ export function StackElevation(p: { column: Column; chosen: number; onChoose: (n
               <text aria-hidden x={98} y={(y(l.top) + y(l.base)) / 2 + 13} className="axis-text">
                 {l.bars}
               </text>
-              <Joint lift={l} x={62} y={y(l.top)} width={w} />
             </g>
           )
         })}
+        {lifts.map((l) => (
+          <Joint
+            key={l.number}
+            lift={l}
+            x={62}
+            y={y(l.top)}
+            width={(l.section.width / widest) * 44}
+            onChoose={() => p.onChoose(l.number)}
+          />
+        ))}
       </svg>
     </div>
   )

@@ -139,7 +139,7 @@ function Difference({ of: d, first }: { of: Revision['differences'][number]; fir
       </tr>
       {open && (
         <tr>
-          <td colSpan={4} className="soft parts">
+          <td colSpan={4} className="soft words-of-parts">
             {all}
           </td>
         </tr>
@@ -170,7 +170,7 @@ function Consequences(p: { of: Revision; keepOwn: boolean; onKeepOwn: (keep: boo
                       {o.what}
                       {o.reason && <div className="soft">{o.reason}</div>}
                     </td>
-                    <td className="soft parts">
+                    <td className="soft words-of-parts">
                       {o.members.slice(0, 6).join(', ')}
                       {o.count > 6 && ` and ${o.count - 6} more`}
                     </td>

@@ -3211,11 +3211,12 @@ export interface paths {
       path?: never
       cookie?: never
     }
-    /** Utilisation report; sheets: marks, separated by commas */
+    /** Utilisation report; sheets: marks whose calculations it holds, separated by commas; calculations: named (these alone), failing or cages (one of each) beside them */
     get: {
       parameters: {
         query?: {
           sheets?: string
+          calculations?: string
         }
         header?: never
         path: {

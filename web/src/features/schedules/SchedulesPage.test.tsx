@@ -81,7 +81,7 @@ describe('the schedules', () => {
     expect(screen.queryByText(/There is no beam line/)).toBeNull()
     await userEvent.click(screen.getByRole('button', { name: 'Report, PDF' }))
     await waitFor(() => expect(link).toHaveBeenCalled())
-    expect(fetched.mock.calls[1]![0]).toContain('sheets=L1-B01%2C%20C-D3')
+    expect(fetched.mock.calls[1]![0]).toContain('calculations=named&sheets=L1-B01%2C%20C-D3')
     expect(screen.getByRole('link', { name: 'Schedules, XLSX' }).getAttribute('href')).toContain('schedules.xlsx')
   })
 

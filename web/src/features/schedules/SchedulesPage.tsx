@@ -1,5 +1,5 @@
 import { keepPreviousData, useMutation, useQuery } from '@tanstack/react-query'
-import { Button, Input, Pagination, Segmented } from 'antd'
+import { Button, Input, Pagination, Segmented, Select } from 'antd'
 import { useState, type ReactNode } from 'react'
 import { useSearchParams } from 'react-router'
 import { api, type ApiError } from '../../api/client'
@@ -21,6 +21,12 @@ const KINDS = [
   { value: 'title', label: 'Title block' },
 ]
 const SIZE = 30
+/** Whose calculations the report holds. */
+const CALCULATIONS = [
+  { value: 'named', label: 'these marks' },
+  { value: 'failing', label: 'all that fails' },
+  { value: 'cages', label: 'one of each cage' },
+]
 
 /** The schedules as they will be printed, page by page, and the drawings sheet by sheet, with the downloads beside them. */
 export function SchedulesPage({ id }: { id: string }) {
@@ -35,6 +41,7 @@ function Tables({ id, kind, kinds }: { id: string; kind: string; kinds: ReactNod
   const [params, setParams] = useSearchParams()
   const page = numberIn(params.get('page'), 0, 100_000)
   const [sheets, setSheets] = useState('')
+  const [which, setWhich] = useState('named')
   const q = useQuery({
     queryKey: ['project', id, 'schedule', kind, page],
     queryFn: ({ signal }) => api.schedule(id, kind, page, SIZE, signal),
@@ -43,7 +50,7 @@ function Tables({ id, kind, kinds }: { id: string; kind: string; kinds: ReactNod
   const report = useMutation<void, ApiError>({
     mutationFn: () =>
       download(
-        `${api.exportUrl(id, 'report.pdf')}${sheets.trim() ? `?sheets=${encodeURIComponent(sheets)}` : ''}`,
+        `${api.exportUrl(id, 'report.pdf')}?calculations=${which}${which === 'named' && sheets.trim() ? `&sheets=${encodeURIComponent(sheets)}` : ''}`,
         'utilisation.pdf',
       ),
   })
@@ -120,17 +127,30 @@ function Tables({ id, kind, kinds }: { id: string; kind: string; kinds: ReactNod
         </Button>
         <h2>Utilisation report</h2>
         <p className="soft">
-          Summary, causes and every member’s governing checks. With the calculations of these marks:
+          Summary, plans of every storey, what fails, every member’s governing checks and the basis in full. With the
+          calculations of
         </p>
-        <Input
-          value={sheets}
-          onChange={(e) => {
-            setSheets(e.target.value)
+        <Select
+          value={which}
+          options={CALCULATIONS}
+          aria-label="Calculations in the report"
+          className="wide"
+          onChange={(v) => {
+            setWhich(v)
             report.reset()
           }}
-          placeholder="L3-B02, C-D3"
-          aria-label="Marks for calculation sheets"
         />
+        {which === 'named' && (
+          <Input
+            value={sheets}
+            onChange={(e) => {
+              setSheets(e.target.value)
+              report.reset()
+            }}
+            placeholder="L3-B02, C-D3"
+            aria-label="Marks for calculation sheets"
+          />
+        )}
         <Button block type="primary" loading={report.isPending} onClick={() => report.mutate()}>
           Report, PDF
         </Button>

@@ -1,20 +1,24 @@
 package kolonne.exchange.edit;
 
 import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.json.JsonMapper;
 import java.math.BigDecimal;
 import java.math.MathContext;
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import kolonne.core.basis.Basis;
 import kolonne.core.basis.BasisField;
 import kolonne.core.code.CodeEntry;
 import kolonne.core.code.Parameter;
 import kolonne.core.code.registry.Codes;
 import kolonne.core.explain.Quantity;
+import kolonne.exchange.basis.BasisFile;
 
 /** Fields of a basis and their values in words, in the units that its code is read in. */
-final class BasisWords {
+public final class BasisWords {
     private static final Map<String, String> OTHERS = Map.ofEntries(
             Map.entry("name", "Name"),
             Map.entry("code", "Design code"),
@@ -28,8 +32,29 @@ final class BasisWords {
             Map.entry("bundles", "Bundled bars"),
             Map.entry("ductility", "Seismic detailing"));
     private static final String NATIONAL = "national/";
+    /** Fields that tell what the file is. */
+    private static final Set<String> FORM = Set.of("format", "version", "schemaVersion");
+
+    private static final JsonMapper JSON = new JsonMapper();
 
     private BasisWords() {}
+
+    /** Every field of a basis in words, in the order of its file; national values where they differ from the recommended ones. */
+    public static Map<String, String> all(Basis b) {
+        Map<String, String> out = new LinkedHashMap<>();
+        JsonNode file = JSON.valueToTree(BasisFile.dto(b));
+        file.properties().forEach(e -> {
+            if (e.getKey().equals("national")) {
+                e.getValue().properties().forEach(n -> {
+                    String path = NATIONAL + n.getKey();
+                    out.put(name(path, b), value(path, n.getValue(), b));
+                });
+            } else if (!FORM.contains(e.getKey()) && !e.getValue().isNull()) {
+                out.put(name(e.getKey(), b), value(e.getKey(), e.getValue(), b));
+            }
+        });
+        return out;
+    }
 
     static String name(String path, Basis b) {
         if (path.startsWith(NATIONAL)) {

@@ -7,11 +7,18 @@ import java.util.ArrayList;
 import java.util.List;
 import kolonne.core.project.Logo;
 import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.pdmodel.PDDocumentInformation;
 import org.apache.pdfbox.pdmodel.PDPage;
 import org.apache.pdfbox.pdmodel.PDPageContentStream;
+import org.apache.pdfbox.pdmodel.PageMode;
 import org.apache.pdfbox.pdmodel.common.PDRectangle;
 import org.apache.pdfbox.pdmodel.font.PDFont;
 import org.apache.pdfbox.pdmodel.graphics.image.PDImageXObject;
+import org.apache.pdfbox.pdmodel.interactive.annotation.PDAnnotationLink;
+import org.apache.pdfbox.pdmodel.interactive.annotation.PDBorderStyleDictionary;
+import org.apache.pdfbox.pdmodel.interactive.documentnavigation.destination.PDPageXYZDestination;
+import org.apache.pdfbox.pdmodel.interactive.documentnavigation.outline.PDDocumentOutline;
+import org.apache.pdfbox.pdmodel.interactive.documentnavigation.outline.PDOutlineItem;
 
 /** Pages of text and tables in the product's type, with a running head and page numbers. Lengths in points. */
 final class PdfPaper implements AutoCloseable {
@@ -20,7 +27,12 @@ final class PdfPaper implements AutoCloseable {
     static final Color HAIRLINE = new Color(0xC9C2B4);
     static final Color ACCENT = new Color(0x1F5F6B);
     static final Color OVER = new Color(0xB84310);
+    private static final Color OVER_GROUND = new Color(0xF3C3A8);
     private static final float MARGIN = 42;
+    /** More headings than these are in the bookmarks only. */
+    private static final int MOST_CONTENTS = 180;
+
+    private static final float CONTENTS_LINE = 14;
     private static final float LEADING = 1.35f;
 
     private final PDDocument doc = new PDDocument();
@@ -30,8 +42,12 @@ final class PdfPaper implements AutoCloseable {
     private final String title;
     private final String beneath;
     private final PdfFonts fonts;
+    private final List<Entry> entries = new ArrayList<>();
     private PDPageContentStream out;
     private float y;
+
+    /** A heading that bookmarks and contents lead to. @param level 1 for a part, 2 within it */
+    private record Entry(String title, int level, PDPage page, float y) {}
 
     /** A column of a table. @param right whether its texts are aligned right */
     record Column(String name, float width, boolean right) {}
@@ -64,6 +80,11 @@ final class PdfPaper implements AutoCloseable {
         }
         PDPage page = new PDPage(size);
         doc.addPage(page);
+        begin(page);
+    }
+
+    /** The running head of a page, and where writing begins. */
+    private void begin(PDPage page) throws IOException {
         out = new PDPageContentStream(doc, page);
         y = size.getHeight() - MARGIN;
         text(bold, 8, ACCENT, MARGIN, y, "kolonne");
@@ -95,6 +116,13 @@ final class PdfPaper implements AutoCloseable {
         if (y - height < MARGIN + 14) {
             newPage();
         }
+    }
+
+    /** A heading that bookmarks and contents lead to. */
+    void section(String s, int level, float points) throws IOException {
+        need(points * 4);
+        entries.add(new Entry(s, level, doc.getPage(doc.getNumberOfPages() - 1), y + points * 0.6f));
+        heading(s, points);
     }
 
     void heading(String s, float points) throws IOException {
@@ -241,6 +269,171 @@ final class PdfPaper implements AutoCloseable {
             fitted.add(fit(font, points, l, w));
         }
         return fitted;
+    }
+
+    /** Puts the contents behind the first page: parts and what is in them, each with a link to its page. */
+    void contents() throws IOException {
+        out.close();
+        List<Entry> shown = entries.size() <= MOST_CONTENTS
+                ? entries
+                : entries.stream().filter(e -> e.level() == 1).toList();
+        int onPage = (int) ((size.getHeight() - 2 * MARGIN - 60) / CONTENTS_LINE);
+        int pages = Math.max(1, (shown.size() + onPage - 1) / onPage);
+        List<PDPage> fresh = new ArrayList<>();
+        for (int i = 0; i < pages; i++) {
+            PDPage page = new PDPage(size);
+            doc.getPages().insertAfter(page, i == 0 ? doc.getPage(0) : fresh.get(i - 1));
+            fresh.add(page);
+        }
+        for (int i = 0; i < pages; i++) {
+            begin(fresh.get(i));
+            heading(i == 0 ? "Contents" : "Contents, continued", 14);
+            for (Entry e : shown.subList(i * onPage, Math.min(shown.size(), (i + 1) * onPage))) {
+                line(e, fresh.get(i));
+            }
+            out.close();
+        }
+        outline();
+    }
+
+    private void line(Entry e, PDPage on) throws IOException {
+        float x = MARGIN + (e.level() - 1) * 14;
+        String number = Integer.toString(doc.getPages().indexOf(e.page()) + 1);
+        PDFont font = e.level() == 1 ? bold : regular;
+        String title = fit(font, 9, e.title(), width() - 60);
+        text(font, 9, INK, x, y, title);
+        text(regular, 9, INK, size.getWidth() - MARGIN - width(regular, 9, number), y, number);
+        line(
+                x + width(font, 9, title) + 6,
+                y + 2,
+                size.getWidth() - MARGIN - width(regular, 9, number) - 6,
+                y + 2,
+                HAIRLINE);
+        PDAnnotationLink link = new PDAnnotationLink();
+        link.setRectangle(new PDRectangle(x, y - 3, size.getWidth() - MARGIN - x, CONTENTS_LINE));
+        PDBorderStyleDictionary none = new PDBorderStyleDictionary();
+        none.setWidth(0);
+        link.setBorderStyle(none);
+        link.setDestination(place(e));
+        on.getAnnotations().add(link);
+        y -= CONTENTS_LINE;
+    }
+
+    private static PDPageXYZDestination place(Entry e) {
+        PDPageXYZDestination d = new PDPageXYZDestination();
+        d.setPage(e.page());
+        d.setTop((int) (e.y() + 20));
+        return d;
+    }
+
+    /** Bookmarks of all headings, those within a part beneath it. */
+    private void outline() {
+        PDDocumentOutline root = new PDDocumentOutline();
+        doc.getDocumentCatalog().setDocumentOutline(root);
+        PDOutlineItem part = null;
+        for (Entry e : entries) {
+            PDOutlineItem item = new PDOutlineItem();
+            item.setTitle(e.title());
+            item.setDestination(place(e));
+            if (e.level() == 1 || part == null) {
+                root.addLast(item);
+                part = item;
+            } else {
+                part.addLast(item);
+            }
+        }
+        doc.getDocumentCatalog().setPageMode(PageMode.USE_OUTLINES);
+    }
+
+    /** What the document says of itself. */
+    void about(String subject, String author) {
+        PDDocumentInformation i = doc.getDocumentInformation();
+        i.setTitle(title);
+        i.setSubject(subject);
+        if (!author.isEmpty()) {
+            i.setAuthor(author);
+        }
+        i.setCreator("Kolonne");
+        doc.getDocumentCatalog().setLanguage("en");
+    }
+
+    /** Room for a drawing of a height across the page: left, bottom, width and height. */
+    float[] room(float height) throws IOException {
+        need(height);
+        y -= height;
+        float[] box = {MARGIN, y, width(), height};
+        y -= 14;
+        return box;
+    }
+
+    /** An area with an edge; {@code over} hatches it in the warning ink. @param xy corners in turn */
+    void area(float[] xy, Color fill, boolean over) throws IOException {
+        out.saveGraphicsState();
+        path(xy);
+        out.setNonStrokingColor(over ? OVER_GROUND : fill);
+        out.fill();
+        if (over) {
+            path(xy);
+            out.clip();
+            hatch(xy);
+        }
+        out.restoreGraphicsState();
+        path(xy);
+        out.setStrokingColor(over ? OVER : INK);
+        out.setLineWidth(over ? 0.7f : 0.3f);
+        out.stroke();
+    }
+
+    private void path(float[] xy) throws IOException {
+        out.moveTo(xy[0], xy[1]);
+        for (int i = 2; i < xy.length; i += 2) {
+            out.lineTo(xy[i], xy[i + 1]);
+        }
+        out.closePath();
+    }
+
+    private void hatch(float[] xy) throws IOException {
+        float left = xy[0];
+        float right = xy[0];
+        float low = xy[1];
+        float high = xy[1];
+        for (int i = 0; i < xy.length; i += 2) {
+            left = Math.min(left, xy[i]);
+            right = Math.max(right, xy[i]);
+            low = Math.min(low, xy[i + 1]);
+            high = Math.max(high, xy[i + 1]);
+        }
+        out.setStrokingColor(OVER);
+        out.setLineWidth(0.6f);
+        for (float x = left - (high - low); x < right; x += 2.4f) {
+            out.moveTo(x, low);
+            out.lineTo(x + high - low, high);
+        }
+        out.stroke();
+    }
+
+    void rule(float x1, float y1, float x2, float y2) throws IOException {
+        line(x1, y1, x2, y2, HAIRLINE);
+    }
+
+    /** A text about a point, on the ground of the page where {@code ground}. @return its box: left, bottom, right, top */
+    float[] label(float x, float base, float points, boolean strong, Color color, boolean ground, String s)
+            throws IOException {
+        PDFont font = strong ? bold : regular;
+        float w = width(font, points, s);
+        float[] box = {x - w / 2 - 1, base - 1.2f, x + w / 2 + 1, base + points * 0.8f};
+        if (ground) {
+            out.setNonStrokingColor(Color.WHITE);
+            out.addRect(box[0], box[1], box[2] - box[0], box[3] - box[1]);
+            out.fill();
+        }
+        text(font, points, color, x - w / 2, base, s);
+        return box;
+    }
+
+    /** How wide a label would be. */
+    float labelWidth(float points, boolean strong, String s) throws IOException {
+        return width(strong ? bold : regular, points, s);
     }
 
     /** Numbers the pages and writes the document. */

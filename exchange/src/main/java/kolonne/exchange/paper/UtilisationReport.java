@@ -3,7 +3,9 @@ package kolonne.exchange.paper;
 import java.io.IOException;
 import java.io.OutputStream;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Collection;
+import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -15,6 +17,7 @@ import kolonne.core.basis.Basis;
 import kolonne.core.beam.check.BeamCheck;
 import kolonne.core.beam.check.BeamDesign;
 import kolonne.core.check.CheckResult;
+import kolonne.core.check.Shade;
 import kolonne.core.column.check.ColumnCheck;
 import kolonne.core.column.check.ColumnDesign;
 import kolonne.core.column.check.LiftDemands;
@@ -27,7 +30,7 @@ import kolonne.core.finding.Severity;
 import kolonne.core.project.ProjectData;
 import kolonne.core.schedule.Schedules;
 
-/** The utilisation report: summary, causes, every member's governing checks, calculation sheets of chosen members. */
+/** The utilisation report: contents, summary, plans, what fails, every member's governing checks, what it stands on, calculation sheets of chosen members. */
 public final class UtilisationReport {
     /** Members from which on a note is printed once for all of them. */
     private static final int SHARED = 3;
@@ -50,8 +53,20 @@ public final class UtilisationReport {
         try (PdfPaper paper = new PdfPaper(name + " · utilisation report", project.line(), false)) {
             UtilisationReport r = new UtilisationReport(d, paper);
             r.project(name, project);
+            paper.about(
+                    "Utilisation of every beam and column to "
+                            + d.basis().designCode().name(),
+                    project.text(ProjectData.Field.DESIGNER));
             r.summary();
+            new StoreyPlans(d, paper).write();
+            r.failing();
             r.members();
+            new ReportGround(d, paper).write();
+            if (!sheets.isEmpty()) {
+                paper.newPage();
+                paper.section("Calculations", 1, 14);
+                paper.paragraph("Of " + String.join(", ", new TreeSet<>(sheets)) + ".");
+            }
             for (BeamDesign b : d.beams()) {
                 if (sheets.contains(b.line().mark())) {
                     r.beamSheet(b);
@@ -62,6 +77,7 @@ public final class UtilisationReport {
                     r.columnSheet(c);
                 }
             }
+            paper.contents();
             paper.save(out);
         }
     }
@@ -108,7 +124,7 @@ public final class UtilisationReport {
     private void summary() throws IOException {
         BuildingDesign.State s = d.state();
         Basis b = d.basis();
-        paper.heading("Summary", 12);
+        paper.section("Summary", 1, 12);
         paper.paragraph(String.format(
                 Locale.ROOT,
                 "%d members in %d beam lines and column stacks: %d satisfied, %d overstressed, %d failing, %d with notes.",
@@ -127,6 +143,7 @@ public final class UtilisationReport {
                 Quantity.LENGTH.text(b.beamCover(), us),
                 Quantity.LENGTH.text(b.columnCover(), us),
                 100 * b.bars().practicalCap()));
+        distribution();
         paper.heading("Causes", 12);
         List<List<PdfPaper.Cell>> rows = new ArrayList<>();
         for (Cause c : Cause.values()) {
@@ -147,6 +164,105 @@ public final class UtilisationReport {
         }
     }
 
+    /** How many beam lines and column lifts use how much of their strength. */
+    private void distribution() throws IOException {
+        int[] count = new int[StoreyPlans.STEPS.length + 1];
+        d.beams().forEach(b -> count[step(b.checks())]++);
+        d.columns().forEach(c -> c.lifts().forEach(l -> count[step(l.checks())]++));
+        int most = Arrays.stream(count).max().orElse(1);
+        paper.heading("Strength in use, beam lines and column lifts", 12);
+        float[] box = paper.room(74);
+        float wide = box[2] / count.length;
+        paper.rule(box[0], box[1] + 12, box[0] + box[2], box[1] + 12);
+        for (int i = 0; i < count.length; i++) {
+            float x = box[0] + i * wide;
+            float high = 46f * count[i] / Math.max(1, most);
+            boolean over = i == count.length - 1;
+            if (count[i] > 0) {
+                paper.area(
+                        new float[] {
+                            x + 8,
+                            box[1] + 12,
+                            x + wide - 8,
+                            box[1] + 12,
+                            x + wide - 8,
+                            box[1] + 12 + high,
+                            x + 8,
+                            box[1] + 12 + high
+                        },
+                        StoreyPlans.SHADES[Math.min(i, StoreyPlans.SHADES.length - 1)],
+                        over);
+            }
+            paper.label(x + wide / 2, box[1] + 15 + high, 8, true, PdfPaper.INK, false, Integer.toString(count[i]));
+            String words = over
+                    ? "fail"
+                    : i == 0
+                            ? String.format(Locale.ROOT, "to %.2f", StoreyPlans.STEPS[0])
+                            : String.format(
+                                    Locale.ROOT, "%.2f to %.2f", StoreyPlans.STEPS[i - 1], StoreyPlans.STEPS[i]);
+            paper.label(x + wide / 2, box[1] + 2, 8, false, PdfPaper.SOFT, false, words);
+        }
+    }
+
+    private static int step(List<CheckResult> checks) {
+        if (checks.stream().anyMatch(c -> !c.satisfied())) {
+            return StoreyPlans.STEPS.length;
+        }
+        double u = Shade.STRENGTH.of(checks);
+        int i = 0;
+        while (i < StoreyPlans.STEPS.length - 1 && u > StoreyPlans.STEPS[i]) {
+            i++;
+        }
+        return i;
+    }
+
+    /** Every unmet requirement, the worst first. */
+    private void failing() throws IOException {
+        record Unmet(String mark, CheckResult check) {}
+        List<Unmet> all = new ArrayList<>();
+        d.beams()
+                .forEach(b -> b.checks().stream()
+                        .filter(c -> !c.satisfied())
+                        .forEach(c -> all.add(new Unmet(b.line().mark(), c))));
+        d.columns()
+                .forEach(k -> k.lifts()
+                        .forEach(l -> l.checks().stream()
+                                .filter(c -> !c.satisfied())
+                                .forEach(c -> all.add(new Unmet(
+                                        k.stack().mark() + " to " + l.lift().storey(), c)))));
+        if (all.isEmpty()) {
+            return;
+        }
+        all.sort(
+                Comparator.comparingDouble((Unmet u) -> u.check().utilisation()).reversed());
+        paper.newPage();
+        paper.section("What fails", 1, 14);
+        paper.table(
+                List.of(
+                        new PdfPaper.Column("mark", 62, false),
+                        new PdfPaper.Column("cause", 82, false),
+                        new PdfPaper.Column("check", 110, false),
+                        new PdfPaper.Column("place", 84, false),
+                        new PdfPaper.Column("combination", 84, false),
+                        new PdfPaper.Column("clause", 54, false),
+                        new PdfPaper.Column("util.", 35, true)),
+                all.stream()
+                        .map(u -> List.of(
+                                new PdfPaper.Cell(u.mark(), true, -1),
+                                PdfPaper.Cell.of(u.check().cause().words()),
+                                PdfPaper.Cell.of(u.check().title()),
+                                PdfPaper.Cell.of(u.check().place()),
+                                PdfPaper.Cell.of(u.check().combination()),
+                                PdfPaper.Cell.of(u.check().clause().text()),
+                                new PdfPaper.Cell(
+                                        String.format(
+                                                Locale.ROOT, "%.2f", u.check().utilisation()),
+                                        true,
+                                        -1)))
+                        .toList(),
+                7.5f);
+    }
+
     private void members() throws IOException {
         List<PdfPaper.Column> columns = List.of(
                 new PdfPaper.Column("mark", 62, false),
@@ -157,7 +273,8 @@ public final class UtilisationReport {
                 new PdfPaper.Column("", 52, false),
                 new PdfPaper.Column("util.", 35, true));
         shareNotes();
-        paper.heading("Beam lines", 12);
+        paper.newPage();
+        paper.section("Beam lines", 1, 14);
         List<List<PdfPaper.Cell>> beams = new ArrayList<>();
         d.beams()
                 .forEach(b -> row(
@@ -173,7 +290,7 @@ public final class UtilisationReport {
                         b.findings(),
                         beams));
         paper.table(columns, beams, 7.5f);
-        paper.heading("Column lifts", 12);
+        paper.section("Column lifts", 1, 14);
         List<List<PdfPaper.Cell>> lifts = new ArrayList<>();
         d.columns()
                 .forEach(c -> c.lifts()
@@ -219,7 +336,7 @@ public final class UtilisationReport {
         if (shared.isEmpty()) {
             return;
         }
-        paper.heading("Notes that several share", 12);
+        paper.section("Notes that several share", 1, 14);
         List<List<PdfPaper.Cell>> rows = new ArrayList<>();
         shared.forEach((k, marks) -> {
             String[] part = k.split("\n", -1);
@@ -270,7 +387,7 @@ public final class UtilisationReport {
 
     private void beamSheet(BeamDesign b) throws IOException {
         paper.newPage();
-        paper.heading("Calculation: beam line " + b.line().mark(), 14);
+        paper.section("Calculation: beam line " + b.line().mark(), 2, 14);
         paper.paragraph(b.line().storey() + " · " + b.line().spans().size() + " spans · "
                 + b.line().spans().get(0).section().shape().label(us));
         checks(b.checks());
@@ -291,7 +408,7 @@ public final class UtilisationReport {
 
     private void columnSheet(ColumnDesign c) throws IOException {
         paper.newPage();
-        paper.heading("Calculation: column stack " + c.stack().mark(), 14);
+        paper.section("Calculation: column stack " + c.stack().mark(), 2, 14);
         for (ColumnDesign.LiftDesign l : c.lifts()) {
             paper.heading(
                     "Lift to " + l.lift().storey() + ": "

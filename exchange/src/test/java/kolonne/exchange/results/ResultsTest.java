@@ -23,12 +23,14 @@ import kolonne.core.model.BuildingIndex;
 import kolonne.core.project.ProjectData;
 import kolonne.core.project.Revision;
 import kolonne.exchange.basis.BasisFile;
+import kolonne.exchange.paper.ReportSheets;
 import kolonne.exchange.paper.SchedulePdf;
 import kolonne.exchange.paper.ScheduleTables;
 import kolonne.exchange.paper.ScheduleWorkbook;
 import kolonne.exchange.paper.UtilisationReport;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.pdmodel.interactive.documentnavigation.outline.PDOutlineItem;
 import org.apache.pdfbox.text.PDFTextStripper;
 import org.apache.poi.ss.usermodel.Workbook;
 import org.apache.poi.xssf.usermodel.XSSFWorkbook;
@@ -264,6 +266,101 @@ class ResultsTest {
                 }
             }
         }
+    }
+
+    /** Bookmarks and contents lead to the pages where the parts begin; what fails is there whole; the same bytes each time. */
+    @Test
+    void theReportLeadsToItsParts() throws IOException {
+        String mark = design.beams().get(0).line().mark();
+        byte[] first = report(List.of(mark));
+        org.junit.jupiter.api.Assertions.assertArrayEquals(first, report(List.of(mark)));
+        try (PDDocument d = Loader.loadPDF(first)) {
+            Map<String, Integer> pages = new HashMap<>();
+            for (PDOutlineItem item :
+                    d.getDocumentCatalog().getDocumentOutline().children()) {
+                visit(item, d, pages);
+            }
+            assertTrue(
+                    pages.keySet()
+                            .containsAll(List.of(
+                                    "Summary",
+                                    "Plans",
+                                    "Beam lines",
+                                    "Column lifts",
+                                    "Basis of design",
+                                    "Load cases",
+                                    "Combinations",
+                                    "Calculation: beam line " + mark)),
+                    pages.toString());
+            design.analysis().index().building().storeys().stream()
+                    .map(kolonne.core.model.Storey::name)
+                    .filter(n -> design.beams().stream()
+                            .anyMatch(b -> b.line().storey().equals(n)))
+                    .forEach(n -> assertTrue(pages.containsKey(n), n));
+            String contents = page(d, 2);
+            for (Map.Entry<String, Integer> e : pages.entrySet()) {
+                assertTrue(page(d, e.getValue()).contains(e.getKey()), e.toString());
+                assertTrue(
+                        contents.lines()
+                                .map(l -> l.replaceAll("\\s+", " ").strip())
+                                .anyMatch(l -> l.equals(e.getKey() + " " + e.getValue())),
+                        e + " in " + contents);
+            }
+            assertEquals(pages.size(), d.getPage(1).getAnnotations().size(), "a link for each");
+            String all = new PDFTextStripper().getText(d).replaceAll("\\s+", " ");
+            for (kolonne.core.model.Combination c :
+                    design.analysis().index().building().combinations()) {
+                assertTrue(all.contains(c.name().replaceAll("\\s+", " ")), c.name());
+            }
+            design.beams().stream()
+                    .filter(b -> !b.satisfied())
+                    .forEach(b -> assertTrue(
+                            all.indexOf("What fails") > 0
+                                    && all.indexOf(b.line().mark() + " ", all.indexOf("What fails")) > 0,
+                            b.line().mark()));
+            assertEquals("Kolonne", d.getDocumentInformation().getCreator());
+        }
+    }
+
+    @Test
+    void calculationsOfWhatFailsOrOfEveryCage() {
+        Set<String> failing = new java.util.TreeSet<>();
+        design.beams().stream()
+                .filter(b -> !b.satisfied())
+                .forEach(b -> failing.add(b.line().mark()));
+        design.columns().stream()
+                .filter(c -> !c.satisfied())
+                .forEach(c -> failing.add(c.stack().mark()));
+        assertEquals(
+                failing,
+                new java.util.TreeSet<>(ReportSheets.of("failing").orElseThrow().marks(design, List.of())));
+        Set<String> cages = ReportSheets.of("cages").orElseThrow().marks(design, List.of("X"));
+        assertTrue(cages.contains("X")
+                && cages.size() > 3
+                && cages.size() <= 1 + design.beams().size() + design.columns().size());
+        assertEquals(Set.of("X"), ReportSheets.of("named").orElseThrow().marks(design, List.of("X")));
+        assertTrue(ReportSheets.of("some").isEmpty());
+    }
+
+    private static byte[] report(List<String> marks) throws IOException {
+        ByteArrayOutputStream out = new ByteArrayOutputStream();
+        UtilisationReport.write(design, ProjectData.EMPTY, marks, out);
+        return out.toByteArray();
+    }
+
+    private static void visit(PDOutlineItem item, PDDocument d, Map<String, Integer> pages) throws IOException {
+        pages.put(item.getTitle(), d.getPages().indexOf(item.findDestinationPage(d)) + 1);
+        for (PDOutlineItem child : item.children()) {
+            visit(child, d, pages);
+        }
+    }
+
+    private static String page(PDDocument d, int number) throws IOException {
+        PDFTextStripper text = new PDFTextStripper();
+        text.setStartPage(number);
+        text.setEndPage(number);
+        text.setSortByPosition(true);
+        return text.getText(d);
     }
 
     /** Every page of every paper says what is issued. */

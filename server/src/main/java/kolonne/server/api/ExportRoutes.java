@@ -10,10 +10,12 @@ import java.nio.charset.StandardCharsets;
 import java.util.Arrays;
 import java.util.List;
 import java.util.NoSuchElementException;
+import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 import kolonne.core.design.BuildingDesign;
 import kolonne.core.project.ProjectData;
+import kolonne.exchange.paper.ReportSheets;
 import kolonne.exchange.paper.SchedulePdf;
 import kolonne.exchange.paper.ScheduleWorkbook;
 import kolonne.exchange.paper.UtilisationReport;
@@ -38,14 +40,16 @@ final class ExportRoutes {
         return List.of(
                 Route.get(
                         "/api/projects/{id}/exports/report.pdf",
-                        "Utilisation report; sheets: marks, separated by commas",
+                        "Utilisation report; sheets: marks whose calculations it holds, separated by commas; "
+                                + "calculations: named (these alone), failing or cages (one of each) beside them",
                         byte[].class,
                         c -> send(
                                 c,
                                 "application/pdf",
                                 "utilisation-report.pdf",
-                                (d, p, out) -> UtilisationReport.write(d, p, marks(c), out)),
-                        "sheets"),
+                                (d, p, out) -> UtilisationReport.write(d, p, which(c).marks(d, marks(c)), out)),
+                        "sheets",
+                        "calculations"),
                 Route.get(
                         "/api/projects/{id}/exports/schedules.pdf",
                         "Schedules on paper",
@@ -78,17 +82,31 @@ final class ExportRoutes {
                         "/api/projects/{id}/exports/model", "The model as it was uploaded", byte[].class, this::model));
     }
 
+    private static ReportSheets which(Context c) {
+        String word = Optional.ofNullable(c.queryParam("calculations")).orElse("named");
+        return ReportSheets.of(word)
+                .orElseThrow(() -> new BadRequest(
+                        400,
+                        "calculations",
+                        "There are no calculations of " + word + ".",
+                        "Ask for named, failing or cages."));
+    }
+
     private static Set<String> marks(Context c) {
         String s = c.queryParam("sheets");
         return s == null
                 ? Set.of()
-                : Arrays.stream(s.split(",")).map(String::strip).collect(Collectors.toSet());
+                : Arrays.stream(s.split(","))
+                        .map(String::strip)
+                        .filter(m -> !m.isEmpty())
+                        .collect(Collectors.toSet());
     }
 
     private void send(Context c, String type, String file, Writing writing) throws IOException {
         BuildingDesign d = ResultRoutes.published(projects, c).design();
         if (file.startsWith("utilisation")) {
             known(d, marks(c));
+            which(c);
         }
         ByteArrayOutputStream out = new ByteArrayOutputStream(1 << 16);
         writing.to(d, projects.paper().printed(c.pathParam("id")).data(), out);
@@ -101,7 +119,7 @@ final class ExportRoutes {
         for (String m : marks) {
             boolean there = d.beams().stream().anyMatch(b -> b.line().mark().equals(m))
                     || d.columns().stream().anyMatch(k -> k.stack().mark().equals(m));
-            if (!there && !m.isEmpty()) {
+            if (!there) {
                 throw new NoSuchElementException("There is no beam line or column stack " + m + ".");
             }
         }

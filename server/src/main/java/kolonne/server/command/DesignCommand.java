@@ -23,6 +23,7 @@ import kolonne.core.design.SuggestedTypes;
 import kolonne.core.mark.Marks;
 import kolonne.core.model.Building;
 import kolonne.core.project.ProjectData;
+import kolonne.exchange.paper.ReportSheets;
 import kolonne.exchange.paper.SchedulePdf;
 import kolonne.exchange.paper.ScheduleWorkbook;
 import kolonne.exchange.paper.UtilisationReport;
@@ -59,10 +60,28 @@ public final class DesignCommand implements Callable<Integer> {
     private List<String> sheets = List.of();
 
     @CommandLine.Option(
+            names = "--calculations",
+            paramLabel = "C",
+            converter = Words.class,
+            description =
+                    "named (those of --sheets alone, the default), failing (of all that fails) or cages (of one member with each cage).")
+    private ReportSheets calculations = ReportSheets.NAMED;
+
+    @CommandLine.Option(
             names = "--types",
             paramLabel = "T",
             description = "own (a cage for every member, the default) or suggested (few types for little more steel).")
     private TypesWanted types = TypesWanted.own;
+
+    /** As they are written on the command line. */
+    static final class Words implements CommandLine.ITypeConverter<ReportSheets> {
+        @Override
+        public ReportSheets convert(String word) {
+            return ReportSheets.of(word)
+                    .orElseThrow(() -> new CommandLine.TypeConversionException(
+                            "expected named, failing or cages but was '" + word + "'"));
+        }
+    }
 
     /** As it is written on the command line. */
     enum TypesWanted {
@@ -137,7 +156,7 @@ public final class DesignCommand implements Callable<Integer> {
                 bytes("results.json", o -> ResultsJson.write(d, o)),
                 bytes("schedules.pdf", o -> SchedulePdf.write(d, told, o)),
                 bytes("schedules.xlsx", o -> ScheduleWorkbook.write(d, told, o)),
-                bytes("report.pdf", o -> UtilisationReport.write(d, told, sheets, o)),
+                bytes("report.pdf", o -> UtilisationReport.write(d, told, calculations.marks(d, sheets), o)),
                 () -> {
                     WholeFile.text(out.resolve("checks.csv"), w -> ResultsCsv.checks(d, w));
                     return null;

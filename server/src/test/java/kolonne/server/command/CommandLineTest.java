@@ -35,6 +35,11 @@ class CommandLineTest {
         for (String f : new String[] {"report.pdf", "schedules.pdf", "schedules.xlsx", "checks.csv"}) {
             assertTrue(Files.size(dir.resolve("out").resolve(f)) > 1000, f);
         }
+        long plain = Files.size(dir.resolve("out/report.pdf"));
+        Path more = dir.resolve("more");
+        Main.run("design", demo().toString(), "--out", more.toString(), "--calculations", "cages");
+        assertTrue(Files.size(more.resolve("report.pdf")) > plain, "with calculations");
+        assertEquals(2, Main.run("design", demo().toString(), "--out", more.toString(), "--calculations", "some"));
     }
 
     @Test

@@ -120,12 +120,19 @@ class CagePathTest extends BrowserTest {
         page.getByLabel("Seismic detailing", new Page.GetByLabelOptions().setExact(true))
                 .click();
         page.locator(".ant-select-dropdown:visible .ant-select-item-option")
-                .getByText("special frames (18.6)")
+                .getByText("special frames (18.6 to 18.8)")
                 .click();
         assertThat(page.getByRole(AriaRole.STATUS)).hasAttribute("data-current", "true");
         page.goBack();
         assertThat(page.getByText("strength of the ends dash-dotted")).isVisible();
         assertThat(page.getByText("Spacing of hoops").first()).isVisible();
+        // columns and joints follow
+        page.navigate(page.url().replaceAll("/sheet/.*", "/sheet/C-B2"));
+        assertThat(page.locator(".joint-mark").first()).isVisible();
+        assertThat(page.locator(".checks").getByText("Shear of the joint, along x"))
+                .isVisible();
+        assertThat(page.getByText("Hoops that confine the core").first()).isVisible();
+        page.navigate(page.url().replaceAll("/sheet/.*", "/sheet/L1-B01"));
         page.locator(".rail").getByText("Basis").click();
         page.getByLabel("Seismic detailing", new Page.GetByLabelOptions().setExact(true))
                 .click();

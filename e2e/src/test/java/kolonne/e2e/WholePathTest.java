@@ -121,7 +121,17 @@ class WholePathTest extends BrowserTest {
         assertThat(page.getByRole(
                         AriaRole.IMG, new Page.GetByRoleOptions().setName(Pattern.compile("^Sheet 1 of 1: L1-B02$"))))
                 .isVisible();
-        assertTrue(Files.readString(download("Drawings, DXF")).contains("L1-B02"), "the drawing says what it is of");
+        page.locator(".schedules")
+                .getByText("Title block", new Locator.GetByTextOptions().setExact(true))
+                .click();
+        Locator client = page.getByRole(AriaRole.TEXTBOX, new Page.GetByRoleOptions().setName("client"));
+        client.fill("Stichting Leeszaal");
+        client.press("Enter");
+        assertThat(page.locator(".drawing-sheet").getByText("Stichting Leeszaal"))
+                .isVisible();
+        page.goBack();
+        String drawn = Files.readString(download("Drawings, DXF"));
+        assertTrue(drawn.contains("L1-B02") && drawn.contains("Stichting Leeszaal"), "what it is of, and for whom");
         page.locator(".schedules")
                 .getByText("Beams", new Locator.GetByTextOptions().setExact(true))
                 .click();

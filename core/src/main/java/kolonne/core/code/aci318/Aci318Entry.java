@@ -28,7 +28,7 @@ abstract class Aci318Entry implements CodeEntry {
         out.put(Ductility.NONE, "none");
         out.put(Ductility.ORDINARY, "ordinary frames (18.3)");
         out.put(Ductility.INTERMEDIATE, "intermediate frames (18.4)");
-        out.put(Ductility.SPECIAL, "special frames (18.6)");
+        out.put(Ductility.SPECIAL, "special frames (18.6 to 18.8)");
         return out;
     }
 

@@ -3733,6 +3733,16 @@ export interface components {
       reaction: number[]
       residual: number
     }
+    BarShape: {
+      code: string
+      lines: number[][]
+      letters: components['schemas']['BarShapeLetter'][]
+    }
+    BarShapeLetter: {
+      x: number
+      y: number
+      text: string
+    }
     Bars: {
       layer: number
       count: number
@@ -4639,6 +4649,7 @@ export interface components {
       size: number
       columns: components['schemas']['ScheduleColumn'][]
       rows: string[][]
+      shapes: components['schemas']['BarShape'][]
     }
     Section: {
       label: string

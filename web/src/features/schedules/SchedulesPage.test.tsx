@@ -19,6 +19,7 @@ const page = (title: string, total = 64): SchedulePage => ({
     ['L1-B01', '0.83', 'satisfied'],
     ['L1-B02', '1.21', 'fails'],
   ],
+  shapes: [],
 })
 const schedule = vi.spyOn(api, 'schedule')
 
@@ -83,6 +84,17 @@ describe('the schedules', () => {
     await waitFor(() => expect(link).toHaveBeenCalled())
     expect(fetched.mock.calls[1]![0]).toContain('calculations=named&sheets=L1-B01%2C%20C-D3')
     expect(screen.getByRole('link', { name: 'Schedules, XLSX' }).getAttribute('href')).toContain('schedules.xlsx')
+  })
+
+  it('show the shapes of bars with their letters', async () => {
+    schedule.mockResolvedValue({
+      ...page('Bar list'),
+      shapes: [{ code: '11', lines: [[8, 52, 8, 20, 95, 20]], letters: [{ x: 15, y: 34, text: 'A' }] }],
+    })
+    open('/?kind=bars')
+    const shape = await screen.findByRole('listitem', { name: 'Shape 11' })
+    expect(shape.querySelector('polyline')).toHaveAttribute('points', '34 8 34 40 121 40')
+    expect(shape).toHaveTextContent('11A')
   })
 
   it('say why they cannot be had, and try again', async () => {

@@ -2,7 +2,7 @@ import { keepPreviousData, useMutation, useQuery } from '@tanstack/react-query'
 import { Button, Input, Pagination, Segmented, Select } from 'antd'
 import { useState, type ReactNode } from 'react'
 import { useSearchParams } from 'react-router'
-import { api, type ApiError } from '../../api/client'
+import { api, type ApiError, type SchedulePage } from '../../api/client'
 import { numberIn } from '../../lib/address'
 import { download } from '../../lib/download'
 import { ErrorView } from '../../ui/ErrorView'
@@ -35,6 +35,31 @@ export function SchedulesPage({ id }: { id: string }) {
   const kinds = <Segmented value={kind} options={KINDS} onChange={(v) => setParams({ kind: v })} />
   if (kind === 'drawings') return <Drawings id={id} kinds={kinds} />
   return kind === 'title' ? <TitleBlock id={id} kinds={kinds} /> : <Tables id={id} kind={kind} kinds={kinds} />
+}
+
+/** A shape that the rows name by its code, with the letters of its dimensions. */
+function Shape({ shape }: { shape: SchedulePage['shapes'][number] }) {
+  return (
+    <svg viewBox="0 0 130 62" role="listitem" aria-label={`Shape ${shape.code}`}>
+      <text x={4} y={14} className="shape-code">
+        {shape.code}
+      </text>
+      {shape.lines.map((l, i) => (
+        <polyline
+          key={i}
+          points={l.map((v, k) => (k % 2 ? 60 - v : 26 + v)).join(' ')}
+          fill="none"
+          stroke="currentColor"
+          strokeWidth={1.6}
+        />
+      ))}
+      {shape.letters.map((l) => (
+        <text key={l.text} x={26 + l.x} y={60 - l.y} textAnchor="middle" className="shape-letter">
+          {l.text}
+        </text>
+      ))}
+    </svg>
+  )
 }
 
 function Tables({ id, kind, kinds }: { id: string; kind: string; kinds: ReactNode }) {
@@ -84,6 +109,13 @@ function Tables({ id, kind, kinds }: { id: string; kind: string; kinds: ReactNod
               page {page + 1} of {Math.max(1, Math.ceil(s.total / SIZE))}
             </span>
           </header>
+          {s.shapes.length > 0 && (
+            <div className="shapes" role="list" aria-label="Shapes">
+              {s.shapes.map((q) => (
+                <Shape key={q.code} shape={q} />
+              ))}
+            </div>
+          )}
           <table>
             <colgroup>
               {s.columns.map((c, i) => (

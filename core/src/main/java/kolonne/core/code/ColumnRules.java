@@ -1,5 +1,6 @@
 package kolonne.core.code;
 
+import java.util.Optional;
 import kolonne.core.explain.Clause;
 
 /** Rules for the steel of columns: amount, ties, and shear in two directions. Units N, mm, MPa. */
@@ -24,6 +25,9 @@ public interface ColumnRules {
     double jointTieSpacing();
 
     Clause jointTieClause();
+
+    /** Where the code asks for the shear strength of joints of frames that need not be ductile, which is not checked; empty where it does not. */
+    Optional<Clause> plainJoints();
 
     /** Smallest tie bar for a longitudinal bar [mm]. */
     double smallestTie(Bar bar);

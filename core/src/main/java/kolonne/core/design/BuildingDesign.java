@@ -301,6 +301,17 @@ public record BuildingDesign(
                                     + rules.columns().joints().forcesClause().text()
                                     + ").")));
         }
+        if (!columns.isEmpty() && basis.designCode().ductile(basis.ductility()).isEmpty()) {
+            basis.designCode()
+                    .columns()
+                    .plainJoints()
+                    .ifPresent(clause -> out.add(Finding.note(
+                            "frame.plain-joints",
+                            "frame",
+                            "The shear of joints is checked in ductile frames only; their ties are checked in all.",
+                            "Choose a kind of ductile frame in the basis, or check the joints by hand (" + clause.text()
+                                    + ").")));
+        }
         Set<String> lines = beams.stream().map(b -> b.line().id()).collect(Collectors.toSet());
         long lost = beamContext.hand().keySet().stream()
                 .filter(id -> !lines.contains(id))

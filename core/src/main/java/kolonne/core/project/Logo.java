@@ -5,5 +5,5 @@ public record Logo(byte[] bytes, int width, int height) {
     /** Largest file [bytes]. */
     public static final int LARGEST = 512 << 10;
     /** Most pixels along a side. */
-    public static final int MOST_PIXELS = 4000;
+    public static final int MOST_PIXELS = 2000;
 }

@@ -283,6 +283,11 @@ class DrawingTest {
         Set<String> columns = new HashSet<>();
         tower.columns().forEach(c -> columns.add(c.stack().mark()));
         List<Sheet> sheets = Sheets.of(tower, ProjectData.EMPTY, columns, Paper.A4, () -> true);
+        assertTrue(
+                sheets.stream()
+                        .flatMap(s -> s.drawing().labels().stream())
+                        .anyMatch(t -> t.text().startsWith("Reduced to fit")),
+                "one is too large");
         clear(sheets);
         for (Sheet s : sheets) {
             double[] box = s.drawing().box();

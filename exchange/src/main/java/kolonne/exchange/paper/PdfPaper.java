@@ -412,6 +412,15 @@ final class PdfPaper implements AutoCloseable {
         out.stroke();
     }
 
+    /** A line as heavy as a bar in a sketch. */
+    void stroke(float x1, float y1, float x2, float y2) throws IOException {
+        out.setStrokingColor(INK);
+        out.setLineWidth(1.1f);
+        out.moveTo(x1, y1);
+        out.lineTo(x2, y2);
+        out.stroke();
+    }
+
     void rule(float x1, float y1, float x2, float y2) throws IOException {
         line(x1, y1, x2, y2, HAIRLINE);
     }

@@ -5,6 +5,7 @@ import java.io.OutputStream;
 import java.util.ArrayList;
 import java.util.List;
 import kolonne.core.design.BuildingDesign;
+import kolonne.core.detail.ShapeSketch;
 import kolonne.core.project.ProjectData;
 
 /** Beam schedule, column schedule and bar list on A4 landscape. */
@@ -22,9 +23,43 @@ public final class SchedulePdf {
                 }
                 first = false;
                 paper.heading(t.title(), 14);
+                shapes(t.shapes(), paper);
                 paper.table(columns(t, paper.width()), rows(t), 7);
             }
             paper.save(out);
+        }
+    }
+
+    /** The shapes that the rows name, with the letters of their dimensions. */
+    private static void shapes(List<ShapeSketch> shapes, PdfPaper paper) throws IOException {
+        if (shapes.isEmpty()) {
+            return;
+        }
+        float[] box = paper.room(64);
+        for (int i = 0; i < shapes.size(); i++) {
+            ShapeSketch s = shapes.get(i);
+            float x = box[0] + i * 112;
+            float y = box[1] + 4;
+            paper.label(x + 10, y + 48, 9, true, PdfPaper.INK, false, s.code());
+            for (List<Double> line : s.lines()) {
+                for (int k = 0; k + 3 < line.size(); k += 2) {
+                    paper.stroke(
+                            x + 22 + 0.8f * line.get(k).floatValue(),
+                            y + 0.8f * line.get(k + 1).floatValue(),
+                            x + 22 + 0.8f * line.get(k + 2).floatValue(),
+                            y + 0.8f * line.get(k + 3).floatValue());
+                }
+            }
+            for (ShapeSketch.Letter l : s.letters()) {
+                paper.label(
+                        x + 22 + 0.8f * (float) l.x(),
+                        y + 0.8f * (float) l.y(),
+                        7,
+                        false,
+                        PdfPaper.SOFT,
+                        false,
+                        l.text());
+            }
         }
     }
 

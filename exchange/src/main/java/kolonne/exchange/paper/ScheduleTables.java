@@ -2,13 +2,16 @@ package kolonne.exchange.paper;
 
 import java.util.ArrayList;
 import java.util.EnumMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Set;
 import kolonne.core.basis.Basis;
 import kolonne.core.design.BuildingDesign;
 import kolonne.core.design.Quantities;
 import kolonne.core.detail.BarItem;
+import kolonne.core.detail.ShapeSketch;
 import kolonne.core.explain.Quantity;
 import kolonne.core.model.Role;
 import kolonne.core.schedule.CuttingPlan;
@@ -27,9 +30,24 @@ public final class ScheduleTables {
      * @param widths  relative widths of the columns
      * @param decimals of the numbers in a column; -1 for a column of texts
      * @param rows    cells: a String or a Double
+     * @param shapes  of bars that the rows name by their codes
      */
     public record Table(
-            String title, List<String> columns, List<Integer> widths, List<Integer> decimals, List<List<Object>> rows) {
+            String title,
+            List<String> columns,
+            List<Integer> widths,
+            List<Integer> decimals,
+            List<List<Object>> rows,
+            List<ShapeSketch> shapes) {
+        Table(
+                String title,
+                List<String> columns,
+                List<Integer> widths,
+                List<Integer> decimals,
+                List<List<Object>> rows) {
+            this(title, columns, widths, decimals, rows, List.of());
+        }
+
         /** A column holds numbers if it has decimals of 0 or more. */
         public boolean numeric(int column) {
             return decimals.get(column) >= 0;
@@ -121,8 +139,10 @@ public final class ScheduleTables {
     public static Table bars(BuildingDesign d) {
         boolean us = d.basis().usUnits();
         List<List<Object>> rows = new ArrayList<>();
+        Set<String> shapes = new HashSet<>();
         for (Schedules.BarRow r : Schedules.bars(d)) {
             BarItem i = r.item();
+            shapes.add(i.shape());
             List<Object> row = new ArrayList<>(List.of(
                     r.member(),
                     r.barMark(),
@@ -164,7 +184,8 @@ public final class ScheduleTables {
                         us ? "mass, lb" : "mass, kg"),
                 List.of(9, 4, 22, 6, 6, 7, 6, 6, 7, 7, 7, 8, 9),
                 List.of(-1, -1, -1, -1, 0, 0, 0, -1, -1, -1, -1, us ? 2 : 0, 1),
-                rows);
+                rows,
+                ShapeSketch.of(shapes));
     }
 
     /** Steel by size, with the bars as delivered that it is cut from. */

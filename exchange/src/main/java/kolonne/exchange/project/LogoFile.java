@@ -20,7 +20,21 @@ public final class LogoFile {
     /** A logo, or why it is none. @param logo null where it cannot be used */
     public record Read(Logo logo, List<Finding> findings) {}
 
+    /** A picture from outside: unpacked once, so that a damaged one is found now and not on paper. */
     public static Read read(byte[] bytes) {
+        return read(bytes, true);
+    }
+
+    /** A picture that was taken before: only its size is read. */
+    public static Logo stored(byte[] bytes) {
+        Logo logo = read(bytes, false).logo();
+        if (logo == null) {
+            throw new IllegalStateException("a stored logo cannot be read");
+        }
+        return logo;
+    }
+
+    private static Read read(byte[] bytes, boolean unpack) {
         if (bytes.length > Logo.LARGEST) {
             return refused(
                     "The picture is larger than " + (Logo.LARGEST >> 10) + " kB.", "Save it smaller: 1200 pixels do.");
@@ -30,14 +44,14 @@ public final class LogoFile {
             if (!readers.hasNext()) {
                 return refused("The file is no PNG or JPEG picture.", "Save it as PNG.");
             }
-            return read(readers.next(), in, bytes);
+            return read(readers.next(), in, bytes, unpack);
         } catch (IOException | RuntimeException e) {
             // damaged pictures make the decoder throw what it likes
             return refused("The picture is damaged.", "Save it again as PNG.");
         }
     }
 
-    private static Read read(ImageReader reader, ImageInputStream in, byte[] bytes) throws IOException {
+    private static Read read(ImageReader reader, ImageInputStream in, byte[] bytes, boolean unpack) throws IOException {
         try {
             if (!KINDS.contains(reader.getFormatName().toLowerCase(java.util.Locale.ROOT))) {
                 return refused("The file is no PNG or JPEG picture.", "Save it as PNG.");
@@ -51,7 +65,9 @@ public final class LogoFile {
                                 + " along a side are taken.",
                         "Save it smaller: 1200 pixels do.");
             }
-            reader.read(0);
+            if (unpack) {
+                reader.read(0);
+            }
             return new Read(new Logo(bytes, width, height), List.of());
         } finally {
             reader.dispose();

@@ -237,7 +237,11 @@ class ResultsTest {
         ByteArrayOutputStream schedule = new ByteArrayOutputStream();
         SchedulePdf.write(design, ProjectData.EMPTY, schedule);
         try (PDDocument d = Loader.loadPDF(schedule.toByteArray())) {
-            assertTrue(new PDFTextStripper().getText(d).contains("Steel by size"));
+            String text = new PDFTextStripper().getText(d);
+            assertTrue(text.contains("Steel by size"));
+            assertTrue(
+                    text.substring(text.indexOf("Bar list")).startsWith("Bar list\n00"),
+                    "the shapes stand before the bars");
         }
         ByteArrayOutputStream xlsx = new ByteArrayOutputStream();
         ScheduleWorkbook.write(design, ProjectData.EMPTY, xlsx);

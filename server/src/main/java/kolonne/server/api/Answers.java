@@ -4,6 +4,7 @@ import java.time.ZoneOffset;
 import java.util.List;
 import java.util.Map;
 import kolonne.core.check.CheckResult;
+import kolonne.core.detail.ShapeSketch;
 import kolonne.core.explain.Step;
 import kolonne.exchange.basis.BasisFile;
 import kolonne.server.jobs.Job;
@@ -229,8 +230,30 @@ final class Answers {
 
     record ScheduleColumn(String name, int width, boolean numeric) {}
 
+    /** A letter of a shape's dimension. */
+    record BarShapeLetter(double x, double y, String text) {}
+
+    /** A shape of the bar list in a field 100 wide and 60 high, y upwards. @param lines x1, y1, x2, y2, … of each */
+    record BarShapeDto(String code, List<List<Double>> lines, List<BarShapeLetter> letters) {
+        static BarShapeDto of(ShapeSketch s) {
+            return new BarShapeDto(
+                    s.code(),
+                    s.lines(),
+                    s.letters().stream()
+                            .map(l -> new BarShapeLetter(l.x(), l.y(), l.text()))
+                            .toList());
+        }
+    }
+
+    /** @param shapes that the rows name by their codes */
     record SchedulePage(
-            String title, int total, int page, int size, List<ScheduleColumn> columns, List<List<String>> rows) {}
+            String title,
+            int total,
+            int page,
+            int size,
+            List<ScheduleColumn> columns,
+            List<List<String>> rows,
+            List<BarShapeDto> shapes) {}
 
     /** A nationally determined parameter with the bounds of what can be meant. */
     record ParameterDto(String key, String words, String clause, double recommended, double least, double most) {}

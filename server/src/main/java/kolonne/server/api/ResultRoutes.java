@@ -473,6 +473,13 @@ final class ResultRoutes {
             }
             rows.add(row);
         }
-        c.json(new Answers.SchedulePage(t.title(), t.rows().size(), page, size, columns, rows));
+        c.json(new Answers.SchedulePage(
+                t.title(),
+                t.rows().size(),
+                page,
+                size,
+                columns,
+                rows,
+                t.shapes().stream().map(Answers.BarShapeDto::of).toList()));
     }
 }

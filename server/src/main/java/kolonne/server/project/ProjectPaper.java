@@ -55,7 +55,7 @@ public final class ProjectPaper {
         if (d == null) {
             throw new IllegalStateException("stored project data cannot be read");
         }
-        return row.logo() == null ? d : d.with(LogoFile.read(row.logo()).logo());
+        return row.logo() == null ? d : d.with(LogoFile.stored(row.logo()));
     }
 
     /** Changes a text. @param was what the person saw before */

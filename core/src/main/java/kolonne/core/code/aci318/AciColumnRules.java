@@ -1,5 +1,6 @@
 package kolonne.core.code.aci318;
 
+import java.util.Optional;
 import kolonne.core.code.Bar;
 import kolonne.core.code.ColumnRules;
 import kolonne.core.code.ShearStrength;
@@ -57,6 +58,11 @@ final class AciColumnRules implements ColumnRules {
     @Override
     public Clause jointTieClause() {
         return Clause.of("15.3.1.4");
+    }
+
+    @Override
+    public Optional<Clause> plainJoints() {
+        return Optional.of(Clause.of("15.4"));
     }
 
     /** No. 10 (#3) for bars up to No. 32 (#10), No. 13 (#4) above (25.7.2.2). */

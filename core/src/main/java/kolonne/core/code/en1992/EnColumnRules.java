@@ -1,5 +1,6 @@
 package kolonne.core.code.en1992;
 
+import java.util.Optional;
 import kolonne.core.code.Bar;
 import kolonne.core.code.ColumnRules;
 import kolonne.core.code.ShearStrength;
@@ -62,6 +63,11 @@ final class EnColumnRules implements ColumnRules {
     @Override
     public Clause jointTieClause() {
         return Clause.of("9.5.3(4)");
+    }
+
+    @Override
+    public Optional<Clause> plainJoints() {
+        return Optional.empty();
     }
 
     /** 6 mm and a quarter of the largest bar (9.5.3(1)). */

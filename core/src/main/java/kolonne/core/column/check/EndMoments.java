@@ -48,7 +48,7 @@ public final class EndMoments {
             ColumnCage.LiftCage cage,
             ColumnContext context,
             LiftDemands demands) {
-        if (context.ductile().isEmpty() || context.ductile().get().steelFactor() <= 0) {
+        if (context.ductile().isEmpty() || context.ductile().get().steelFactor() <= 0 || !lift.inScope()) {
             return NONE;
         }
         DuctileColumns rules = context.ductile().get();

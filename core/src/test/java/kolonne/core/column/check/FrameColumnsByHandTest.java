@@ -273,6 +273,24 @@ class FrameColumnsByHandTest {
                 .anyMatch(f -> f.code().equals("joint-strength")));
     }
 
+    /** An ell is out of scope: it says so, and stops nothing. */
+    @Test
+    void shapesThatAreNotDesigned() {
+        ModelBuilder b = new ModelBuilder()
+                .joint("A", 0, 0, 0)
+                .joint("B", 0, 0, 3600)
+                .column("c1", "A", "B")
+                .fixed("A");
+        b.sections.add(new Section("S", new Shape.Ell(300, 600, 800, 150)));
+        b.jointLoads.add(new JointLoad("P", "B", 20e3, 0, -500e3, 0, 0, 0));
+        b.combine("P", Map.of("P", 1.2));
+        Basis basis = Basis.standard(false).with(new Frame(Sway.BRACED, Sway.BRACED, 0, Ductility.SPECIAL));
+        ColumnContext c = ColumnContext.of(Sidesway.of(b.solve(), basis), basis);
+        ColumnStack stack = ColumnStacks.find(c.index()).get(0);
+        assertTrue(ColumnDesigner.design(stack, c).findings().stream()
+                .anyMatch(f -> f.code().equals("out-of-scope")));
+    }
+
     /** The calculation shows what the checks used. */
     @Test
     void theCalculation() {

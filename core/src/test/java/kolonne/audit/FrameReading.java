@@ -244,8 +244,9 @@ final class FrameReading {
         double column = above == null
                 ? 0
                 : probable / ((height + index.length(index.building().members().get(above.member()))) / 2);
-        double h = l.round() || axis == 0 ? l.b() : l.h();
-        double across = l.round() || axis == 1 ? l.b() : l.h();
+        // a round column counts as a square of its area: 0.8862 of its diameter
+        double h = l.round() ? 0.886227 * l.b() : axis == 0 ? l.b() : l.h();
+        double across = l.round() ? 0.886227 * l.b() : axis == 1 ? l.b() : l.h();
         double bj = width >= across ? across : Math.min(across, width + h);
         // whether beams hold it across is not read: the strength lies between the two
         int runs = (above == null ? 0 : 1) + (both ? 1 : 0);

@@ -43,10 +43,14 @@ class FrameColumnsByHandTest {
 
     /** 500 × 500, lifts of 3600, 1000 kN on top, an earthquake of 50 kN; beams of 600 along x (bays of 6 m) at both floors. */
     private static ColumnContext context(Ductility kind, List<BeamEnd> atB, List<BeamEnd> atC) {
+        return context(kind, new Shape.Rectangle(500, 500), atB, atC);
+    }
+
+    private static ColumnContext context(Ductility kind, Shape shape, List<BeamEnd> atB, List<BeamEnd> atC) {
         ModelBuilder b = new ModelBuilder();
         b.joint("A", 0, 0, 0).joint("B", 0, 0, 3600).joint("C", 0, 0, 7200);
         b.column("c1", "A", "B").column("c2", "B", "C").fixed("A");
-        b.sections.add(new Section("S", new Shape.Rectangle(500, 500)));
+        b.sections.add(new Section("S", shape));
         b.sections.add(new Section("W", new Shape.Rectangle(300, 600)));
         for (int i : new int[] {-1, 1}) {
             for (String level : List.of("B", "C")) {
@@ -271,6 +275,18 @@ class FrameColumnsByHandTest {
         ColumnContext heavy = context(Ductility.SPECIAL, List.of(e), List.of(e));
         assertTrue(ColumnDesigner.design(stack(heavy), heavy).findings().stream()
                 .anyMatch(f -> f.code().equals("joint-strength")));
+    }
+
+    /** Ø 500 counts as a square of 443.1: π 500² / 4 = 196 350 mm², bj = min(300 + 443.1, 443.1). */
+    @Test
+    void theJointOfARoundColumn() {
+        ColumnContext c = context(Ductility.SPECIAL, new Shape.Circle(500), bothSides(), bothSides());
+        ColumnDesign d = ColumnDesigner.design(stack(c), c);
+        assertEquals(
+                0.85 * 1.2 * Math.sqrt(30) * 196_349.54,
+                the(d.lifts().get(0), "joint-shear-x").capacity(),
+                10);
+        assertEquals(443.11, the(d.lifts().get(0), "joint-depth").capacity(), 0.01);
     }
 
     /** An ell is out of scope: it says so, and stops nothing. */

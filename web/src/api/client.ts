@@ -51,6 +51,9 @@ export type Relief = Schemas['Relief']
 export type Preferences = Schemas['Preferences']
 export type Hand = Schemas['Hand']
 export type HandAnswer = Schemas['HandSet']
+export type HandLift = Schemas['HandLift']
+export type HandLifts = Schemas['HandLifts']
+export type HandColumnAnswer = Schemas['HandColumn']
 export type Identical = Schemas['Identical']
 export type Readings = Schemas['Readings']
 export type StirrupsWeighed = Schemas['StirrupsWeighed']
@@ -199,6 +202,10 @@ export const api = {
     request<Beam>(`${p(id)}/members/${encodeURIComponent(mark)}/try`, { ...post(hand), signal }),
   handSet: (id: string, mark: string, version: number, hand: Hand) =>
     request<HandAnswer>(`${p(id)}/members/${encodeURIComponent(mark)}/hand`, json('PUT', hand, version)),
+  tryColumn: (id: string, mark: string, hand: HandLifts, signal?: AbortSignal) =>
+    request<Column>(`${p(id)}/columns/${encodeURIComponent(mark)}/try`, { ...post(hand), signal }),
+  columnSet: (id: string, mark: string, version: number, hand: HandLifts) =>
+    request<HandColumnAnswer>(`${p(id)}/columns/${encodeURIComponent(mark)}/hand`, json('PUT', hand, version)),
   identical: (id: string, mark: string, signal?: AbortSignal) =>
     request<Identical>(`${p(id)}/members/${encodeURIComponent(mark)}/identical`, { signal }),
   copyCage: (id: string, mark: string, version: number, marks: string[]) =>

@@ -2800,7 +2800,7 @@ export interface paths {
       path?: never
       cookie?: never
     }
-    /** Lines of the same geometry, each checked with this line's cage */
+    /** Lines or columns of the same geometry, each checked with this one's cage */
     get: {
       parameters: {
         query?: never
@@ -2850,7 +2850,7 @@ export interface paths {
     }
     get?: never
     put?: never
-    /** Copies the line's cage to others by hand (If-Match: version) */
+    /** Copies the cage to others of the same geometry by hand (If-Match: version) */
     post: {
       parameters: {
         query?: never
@@ -2936,6 +2936,110 @@ export interface paths {
       }
     }
     put?: never
+    post?: never
+    delete?: never
+    options?: never
+    head?: never
+    patch?: never
+    trace?: never
+  }
+  '/api/projects/{id}/columns/{mark}/try': {
+    parameters: {
+      query?: never
+      header?: never
+      path?: never
+      cookie?: never
+    }
+    get?: never
+    put?: never
+    /** Checks a column as if set by hand so; nothing is stored */
+    post: {
+      parameters: {
+        query?: never
+        header?: never
+        path: {
+          id: string
+          mark: string
+        }
+        cookie?: never
+      }
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['HandLifts']
+        }
+      }
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown
+          }
+          content: {
+            'application/json': components['schemas']['Column']
+          }
+        }
+        /** @description What, where and how to mend */
+        default: {
+          headers: {
+            [name: string]: unknown
+          }
+          content: {
+            'application/problem+json': components['schemas']['Problem']
+          }
+        }
+      }
+    }
+    delete?: never
+    options?: never
+    head?: never
+    patch?: never
+    trace?: never
+  }
+  '/api/projects/{id}/columns/{mark}/hand': {
+    parameters: {
+      query?: never
+      header?: never
+      path?: never
+      cookie?: never
+    }
+    get?: never
+    /** Sets a column by hand; what is left out is Kolonne's again (If-Match: version) */
+    put: {
+      parameters: {
+        query?: never
+        header?: never
+        path: {
+          id: string
+          mark: string
+        }
+        cookie?: never
+      }
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['HandLifts']
+        }
+      }
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown
+          }
+          content: {
+            'application/json': components['schemas']['HandColumn']
+          }
+        }
+        /** @description What, where and how to mend */
+        default: {
+          headers: {
+            [name: string]: unknown
+          }
+          content: {
+            'application/problem+json': components['schemas']['Problem']
+          }
+        }
+      }
+    }
     post?: never
     delete?: never
     options?: never
@@ -3903,6 +4007,9 @@ export interface components {
       coverMm: number
       fyMpa: number
       governingLift: number
+      sizes: string[]
+      tieSizes: string[]
+      spacingStepMm: number
     }
     ColumnSketch: {
       name: string
@@ -4184,14 +4291,48 @@ export interface components {
       demands: components['schemas']['Typed'][]
       torsion: string
     }
+    HandColumn: {
+      version: number
+      column: components['schemas']['Column']
+    }
+    HandLift: {
+      rows: components['schemas']['HandRows'] | null
+      ring: components['schemas']['HandRing'] | null
+      ties: components['schemas']['HandTies'] | null
+    }
+    HandLifts: {
+      lifts: {
+        [key: string]: components['schemas']['HandLift']
+      }
+    }
     HandOfMany: {
       marks: string[]
       release: boolean
       torsion: string | null
     }
+    HandRing: {
+      count: number
+      size: string
+    }
+    HandRows: {
+      alongX: number
+      alongY: number
+      corner: string
+      face: string
+      heldX: boolean[]
+      heldY: boolean[]
+    }
     HandSet: {
       version: number
       beam: components['schemas']['Beam']
+    }
+    HandTies: {
+      size: string
+      joint: number
+      end: number
+      middle: number
+      foot: number
+      head: number
     }
     Health: {
       status: string
@@ -4269,6 +4410,8 @@ export interface components {
       ratio: number
       spots: components['schemas']['Spot'][]
       tie: components['schemas']['Tie']
+      hand: components['schemas']['HandLift']
+      whole: components['schemas']['HandLift']
       utilisation: number
       satisfied: boolean
       qx: number

@@ -101,7 +101,7 @@ export function MemberSheet({ id, units, state }: { id: string; units: Units; st
         <Walk id={id} mark={next ?? null} words="Next failing" sign="›" letter="N" />
       </div>
       {m.beam && <BeamSheet key={mark} id={id} beam={m.beam} units={units} state={state} />}
-      {m.column && <ColumnSheet key={mark} id={id} column={m.column} units={units} />}
+      {m.column && <ColumnSheet key={mark} id={id} column={m.column} units={units} state={state} />}
     </div>
   )
 }

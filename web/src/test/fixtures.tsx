@@ -202,6 +202,26 @@ export const beam: Beam = {
   findings: [],
 }
 
+const held = (lift: number) => (lift ? [true, true] : [true, false, true])
+
+/** Bars of a square with n along each face: in pairs along x, then up the sides. */
+function spots(n: number): Column['lifts'][number]['spots'] {
+  const at = (i: number) => -140 + (280 * i) / (n - 1)
+  const bar = (y: number, z: number, corner: boolean) => ({
+    y,
+    z,
+    diameter: corner && n > 2 ? 25 : 20,
+    size: corner && n > 2 ? 'T25' : 'T20',
+    through: corner,
+  })
+  const rows = Array.from({ length: n }, (_, i) => {
+    const corner = i === 0 || i === n - 1
+    return [bar(at(i), -140, corner), bar(at(i), 140, corner)]
+  })
+  const sides = Array.from({ length: n - 2 }, (_, i) => [bar(-140, at(i + 1), false), bar(140, at(i + 1), false)])
+  return [...rows, ...sides].flat()
+}
+
 export const column: Column = {
   mark: 'C-A1',
   utilisation: 0.8,
@@ -230,12 +250,25 @@ export const column: Column = {
     magnifierMy: 1.11,
     checks: [check(number ? 'axial-limit' : 'axial-bending', 0.8)],
     findings: [],
-    spots: [
-      { y: -140, z: -140, diameter: 25, size: 'T25', through: true },
-      { y: 140, z: 140, diameter: 20, size: 'T20', through: false },
-    ],
-    tie: { size: 'T10', diameter: 10, places: [100, 300, 500], heldX: [true, false, true], heldY: [true, false, true] },
+    spots: spots(number ? 2 : 3),
+    tie: { size: 'T10', diameter: 10, places: [100, 300, 500], heldX: held(number), heldY: held(number) },
+    hand: { rows: null, ring: null, ties: null },
+    whole: {
+      rows: {
+        alongX: number ? 2 : 3,
+        alongY: number ? 2 : 3,
+        corner: number ? 'T20' : 'T25',
+        face: 'T20',
+        heldX: held(number),
+        heldY: held(number),
+      },
+      ring: null,
+      ties: { size: 'T10', joint: 200, end: 200, middle: 200, foot: 0, head: 0 },
+    },
   })),
+  sizes: ['T16', 'T20', 'T25', 'T32'],
+  tieSizes: ['T10', 'T12'],
+  spacingStepMm: 25,
 }
 
 export const interaction: Interaction = {

@@ -12,7 +12,7 @@ import { FindingList } from '../../ui/FindingList'
 import { HatchDefs } from '../../ui/UtilisationBar'
 import { BeamElevation } from './BeamElevation'
 import { BeamSections } from './BeamSections'
-import { CopyPanel } from './editor/CopyPanel'
+import { CopyPanel } from '../edit/CopyPanel'
 import { DemandPanel } from './editor/DemandPanel'
 import { EditStrip } from './editor/EditStrip'
 import { addBars, exists, type Pick } from './editor/hand'
@@ -20,7 +20,7 @@ import { keyed, nextPick } from './editor/keys'
 import { NeedsTable } from './editor/NeedsTable'
 import { ReadingsTable } from './editor/ReadingsTable'
 import { numberIn } from '../../lib/address'
-import { useHandSet } from './editor/useHandSet'
+import { useHandSet } from '../edit/useHandSet'
 import { UTILISATION_HEIGHT, UtilisationDiagram } from './UtilisationDiagram'
 import { PreferenceTable } from './PreferenceTable'
 import { SectionPanel } from './SectionPanel'
@@ -42,7 +42,11 @@ const PAPER_PX = 1040
  * beside it what is asked and there, and the calculation at the cursor.
  */
 export function BeamSheet({ id, beam: stored, units, state }: { id: string; beam: Beam; units: Units; state?: State }) {
-  const hand = useHandSet(id, stored.mark, state)
+  const hand = useHandSet(id, stored.mark, state, {
+    put: (v, h: Hand) => api.handSet(id, stored.mark, v, h),
+    check: (h, signal) => api.tryHand(id, stored.mark, h, signal),
+    land: (old, answer) => ({ ...old, beam: answer.beam }),
+  })
   const beam = hand.preview ?? stored
   const [picked, setPick] = useState<Pick>()
   const [end, setEnd] = useState<'from' | 'to'>('to')
@@ -199,7 +203,7 @@ export function BeamSheet({ id, beam: stored, units, state }: { id: string; beam
         />
         <NeedsTable beam={beam} units={units} />
         <DemandPanel beam={beam} units={units} x={beam.points[fixed]!.x} onSave={save} />
-        <CopyPanel id={id} mark={beam.mark} seen={state?.version ?? 0} />
+        <CopyPanel id={id} mark={beam.mark} seen={state?.version ?? 0} of="line" />
         <SectionPanel id={id} mark={beam.mark} state={state} />
         <PreferenceTable id={id} mark={beam.mark} />
         {calculation.data && (

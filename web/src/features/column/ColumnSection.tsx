@@ -1,11 +1,34 @@
-import type { Lift } from '../../api/client'
+import { Button, Tooltip } from 'antd'
+import type { Column, HandLifts, Lift } from '../../api/client'
 import { lengthIn, strength, type Units } from '../../lib/units'
 import { barFill } from '../beam/BeamSections'
+import { alike, toAlike, toggleHeld } from './lifts'
 
 const SIZE = 190
 
-/** The lift's section with bars and ties to scale. */
-export function ColumnSection({ lift, coverMm, units }: { lift: Lift; coverMm: number; units: Units }) {
+/** Face and place of a bar between the corners; undefined for corners and round columns. Bars come in pairs: along x, then up the sides. */
+function between(lift: Lift, index: number): { face: 'x' | 'y'; at: number } | undefined {
+  const rows = lift.whole.rows
+  if (!rows) return undefined
+  const alongX = index < 2 * rows.alongX
+  const at = alongX ? Math.floor(index / 2) : Math.floor((index - 2 * rows.alongX) / 2) + 1
+  if (alongX && (at === 0 || at === rows.alongX - 1)) return undefined
+  return { face: alongX ? 'x' : 'y', at }
+}
+
+/** The lift's section with bars and ties to scale; a click on a bar between the corners gives it a leg or takes it away. */
+export function ColumnSection({
+  column,
+  lift,
+  units,
+  onSave,
+}: {
+  column: Column
+  lift: Lift
+  units: Units
+  onSave: (h: HandLifts) => void
+}) {
+  const coverMm = column.coverMm
   const { width: b, depth: h, shape } = lift.section
   const k = SIZE / Math.max(b, h)
   const cx = 12 + (SIZE - b * k) / 2 + (b * k) / 2
@@ -40,16 +63,37 @@ export function ColumnSection({ lift, coverMm, units }: { lift: Lift; coverMm: n
             <Legs lift={lift} cx={cx} cy={cy} k={k} inset={inset} />
           </>
         )}
-        {lift.spots.map((s, i) => (
-          <circle
-            key={i}
-            cx={cx + s.y * k}
-            cy={cy - s.z * k}
-            r={(s.diameter / 2) * k}
-            fill={barFill(s.diameter, largest)}
-            stroke="var(--ink)"
-          />
-        ))}
+        {lift.spots.map((s, i) => {
+          const bar = (
+            <circle
+              key={i}
+              cx={cx + s.y * k}
+              cy={cy - s.z * k}
+              r={(s.diameter / 2) * k}
+              fill={barFill(s.diameter, largest)}
+              stroke="var(--ink)"
+            />
+          )
+          const place = between(lift, i)
+          if (!place) return bar
+          const held = (place.face === 'x' ? lift.tie.heldX : lift.tie.heldY)[place.at]
+          const toggle = () => onSave(toggleHeld(column, lift, place.face, place.at))
+          return (
+            <Tooltip key={i} title={held ? 'Held by a leg; click to take it away' : 'Not held; click to give it a leg'}>
+              <g
+                className="held-bar"
+                role="button"
+                tabIndex={0}
+                aria-pressed={held}
+                aria-label={`Leg at bar ${place.at + 1} ${place.face === 'x' ? 'across' : 'in depth'}`}
+                onClick={toggle}
+                onKeyDown={(e) => e.key === 'Enter' && toggle()}
+              >
+                {bar}
+              </g>
+            </Tooltip>
+          )
+        })}
       </svg>
       <div>
         <span className="pill">{lift.bars}</span> <span className="pill">{lift.ties}</span>
@@ -71,8 +115,23 @@ export function ColumnSection({ lift, coverMm, units }: { lift: Lift; coverMm: n
             </span>
           ))}
         </p>
+        <ToAlike column={column} lift={lift} onSave={onSave} />
       </div>
     </div>
+  )
+}
+
+/** The lift's cage on the other lifts of its section. */
+function ToAlike({ column, lift, onSave }: { column: Column; lift: Lift; onSave: (h: HandLifts) => void }) {
+  const others = alike(column, lift)
+  if (others.length === 0) return null
+  const where = others.map((l) => l.storey || 'the top').join(', ')
+  return (
+    <Tooltip title={`The bars and ties of this lift by hand on ${where} as well: ${lift.section.label}`}>
+      <Button size="small" onClick={() => onSave(toAlike(column, lift))}>
+        This cage also to {where}
+      </Button>
+    </Tooltip>
   )
 }
 

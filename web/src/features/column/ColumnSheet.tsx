@@ -1,7 +1,7 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query'
-import { useState } from 'react'
+import { useEffect, useState } from 'react'
 import { useSearchParams } from 'react-router'
-import { api, type Column, type Demand } from '../../api/client'
+import { api, type Column, type Demand, type HandLifts, type State } from '../../api/client'
 import type { Units } from '../../lib/units'
 import { CalculationPanel } from '../../ui/CalculationPanel'
 import { CheckTable } from '../../ui/CheckTable'
@@ -9,14 +9,35 @@ import { ErrorView } from '../../ui/ErrorView'
 import { FindingList } from '../../ui/FindingList'
 import { Loading } from '../../ui/Loading'
 import { HatchDefs } from '../../ui/UtilisationBar'
+import { CopyPanel } from '../edit/CopyPanel'
+import { useHandSet } from '../edit/useHandSet'
 import { ColumnSection } from './ColumnSection'
 import { DemandTable } from './DemandTable'
 import { InteractionPlot } from './InteractionPlot'
 import { numberIn } from '../../lib/address'
+import { keyed } from './lifts'
+import { LiftStrip } from './LiftStrip'
 import { StackElevation } from './StackElevation'
 
-/** A column stack: its lifts, the section, the interaction with every combination, and the calculation. */
-export function ColumnSheet({ id, column, units }: { id: string; column: Column; units: Units }) {
+/** A column stack: its lifts, their bars and ties to change, the interaction with every combination, and the calculation. */
+export function ColumnSheet({
+  id,
+  column: stored,
+  units,
+  state,
+}: {
+  id: string
+  column: Column
+  units: Units
+  state?: State
+}) {
+  const hand = useHandSet(id, stored.mark, state, {
+    put: (v, h: HandLifts) => api.columnSet(id, stored.mark, v, h),
+    check: (h, signal) => api.tryColumn(id, stored.mark, h, signal),
+    land: (old, answer) => ({ ...old, column: answer.column }),
+  })
+  const column = hand.preview ?? stored
+  const save = (h: HandLifts) => void hand.save(h)
   const [params, setParams] = useSearchParams()
   const [picked, setPicked] = useState<Demand>()
   const number = numberIn(params.get('lift'), column.governingLift, column.lifts.length - 1)
@@ -25,6 +46,20 @@ export function ColumnSheet({ id, column, units }: { id: string; column: Column;
     queryKey: ['project', id, 'interaction', column.mark, number],
     placeholderData: keepPreviousData,
     queryFn: ({ signal }) => api.interaction(id, column.mark, number, signal),
+  })
+  useEffect(() => {
+    const onKey = (e: KeyboardEvent) => {
+      if (e.ctrlKey || e.metaKey || e.altKey || (e.target as HTMLElement).closest('input, textarea, [role=combobox]'))
+        return
+      const up = e.key === 'ArrowUp' ? 1 : e.key === 'ArrowDown' ? -1 : 0
+      const changed = up ? undefined : keyed(column, lift, e.key, e.shiftKey)
+      if (!up && !changed) return
+      e.preventDefault()
+      if (up) choose(Math.max(0, Math.min(column.lifts.length - 1, number + up)))
+      if (changed) save(changed)
+    }
+    window.addEventListener('keydown', onKey)
+    return () => window.removeEventListener('keydown', onKey)
   })
   const demand = picked ?? interaction.data?.demands[0]
   const calculation = useQuery({
@@ -48,8 +83,9 @@ export function ColumnSheet({ id, column, units }: { id: string; column: Column;
       <HatchDefs />
       <StackElevation column={column} chosen={number} onChoose={choose} />
       <div className="column-main">
+        <LiftStrip column={column} lift={lift} units={units} saving={hand.saving} onSave={save} />
         <div className="column-top">
-          <ColumnSection lift={lift} coverMm={column.coverMm} units={units} />
+          <ColumnSection column={column} lift={lift} units={units} onSave={save} />
           {interaction.isError ? (
             <ErrorView error={interaction.error} onRetry={() => void interaction.refetch()} />
           ) : interaction.data ? (
@@ -66,6 +102,7 @@ export function ColumnSheet({ id, column, units }: { id: string; column: Column;
         <h2>Lift to {lift.storey || 'top'}</h2>
         <FindingList findings={lift.findings} />
         <CheckTable checks={lift.checks} />
+        <CopyPanel id={id} mark={column.mark} seen={state?.version ?? 0} of="column" />
         {calculation.data && <CalculationPanel calculation={calculation.data} />}
       </aside>
     </div>

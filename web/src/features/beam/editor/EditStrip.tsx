@@ -1,8 +1,8 @@
 import { Button, Select, Tooltip } from 'antd'
-import type { ReactNode } from 'react'
 import type { Beam, Hand } from '../../../api/client'
 import { distanceIn, lengthFrom, lengthIn, type Units } from '../../../lib/units'
 import { NumberField } from '../../../ui/NumberField'
+import { Field, Sizes, Stepper, Verdict } from '../../edit/fields'
 import { StirrupOptions } from './StirrupOptions'
 import {
   changeBars,
@@ -28,25 +28,11 @@ interface Props {
 
 /** One line above the drawing: what is picked with its numbers, or what is set by hand; and how the worst check stands. */
 export function EditStrip(p: Props & { saving: boolean }) {
-  const worst = p.beam.checks.reduce<Beam['checks'][number] | undefined>(
-    (a, c) => (!a || c.utilisation > a.utilisation ? c : a),
-    undefined,
-  )
-  const failing = p.beam.checks.filter((c) => !c.satisfied)
   return (
     <div className="edit-strip" role="toolbar" aria-label="Bars by hand" onClick={(e) => e.stopPropagation()}>
       {p.pick ? <Picked {...p} pick={p.pick} /> : <Idle {...p} />}
       <span className="spring" />
-      <span className={failing.length ? 'verdict over-ink' : 'verdict soft'} aria-live="polite">
-        {failing.length
-          ? failing
-              .map((c) => `${c.title.toLowerCase()} ${c.utilisation.toFixed(2)}`)
-              .slice(0, 2)
-              .join(' · ') + (failing.length > 2 ? ` · ${failing.length - 2} more` : '')
-          : worst
-            ? `all satisfied`
-            : ''}
-      </span>
+      <Verdict checks={p.beam.checks} />
       {p.saving && <span className="soft">…</span>}
     </div>
   )
@@ -287,44 +273,6 @@ function SideFields({ beam, span, onSave }: Props & { span: number }) {
         onChange={(size) => onSave(changeSides(beam, span, { size }))}
       />
     </>
-  )
-}
-
-function Field({ words, children }: { words: string; children: ReactNode }) {
-  return (
-    <label className="strip-field">
-      <span className="soft">{words}</span>
-      {children}
-    </label>
-  )
-}
-
-function Stepper(p: { words: string; value: number; least: number; most: number; onChange: (v: number) => void }) {
-  const button = (sign: string, to: number, words: string) => (
-    <button type="button" aria-label={words} disabled={to < p.least || to > p.most} onClick={() => p.onChange(to)}>
-      {sign}
-    </button>
-  )
-  return (
-    <span className="stepper" role="group" aria-label={p.words}>
-      {button('−', p.value - 1, `${p.words}: one fewer`)}
-      <b>{p.value}</b>
-      {button('+', p.value + 1, `${p.words}: one more`)}
-    </span>
-  )
-}
-
-function Sizes(p: { words: string; value: string; sizes: string[]; onChange: (v: string) => void }) {
-  const sizes = p.sizes.includes(p.value) ? p.sizes : [p.value, ...p.sizes]
-  return (
-    <Select
-      size="small"
-      aria-label={p.words}
-      value={p.value}
-      style={{ width: 74 }}
-      options={sizes.map((value) => ({ value, label: value }))}
-      onChange={p.onChange}
-    />
   )
 }
 

@@ -6,7 +6,6 @@ import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
-import java.util.Map;
 import java.util.Set;
 import java.util.function.ToDoubleFunction;
 import kolonne.core.analysis.Analysis;
@@ -30,7 +29,6 @@ import kolonne.core.design.Decisions;
 import kolonne.core.design.Quantities;
 import kolonne.core.design.SuggestedTypes;
 import kolonne.core.detail.BarItem;
-import kolonne.core.mark.Marks;
 import kolonne.core.model.Building;
 import kolonne.core.model.BuildingIndex;
 import kolonne.core.model.Role;
@@ -86,7 +84,7 @@ public final class PracticeBenchmark {
         long start = System.nanoTime();
         Types types = SuggestedTypes.of(own);
         double seconds = (System.nanoTime() - start) / 1e9;
-        BuildingDesign d = own.with(new Decisions(Marks.NONE, Map.of(), types), Set.of());
+        BuildingDesign d = own.with(Decisions.typed(types), Set.of());
         System.out.printf(Locale.ROOT, "  with types at the suggested points, curves in %.1f s%n", seconds);
         for (Role role : Role.values()) {
             long shared =

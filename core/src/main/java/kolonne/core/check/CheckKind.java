@@ -208,6 +208,12 @@ public enum CheckKind {
             Cause.ANCHORAGE,
             Quantity.LENGTH,
             "Use smaller bars."),
+    COLUMN_BARS_BELOW(
+            "bars-below",
+            "Bars for those above to lap with",
+            Cause.ANCHORAGE,
+            Quantity.COUNT,
+            "Give the lift as many bars as the one above, at least as large, or that one fewer or smaller."),
     COLUMN_STRONG_X(
             "strong-column-x",
             "Columns against beams, along x",

@@ -12,7 +12,6 @@ import java.util.stream.Collectors;
 import kolonne.core.analysis.Analysis;
 import kolonne.core.basis.Basis;
 import kolonne.core.basis.part.Sway;
-import kolonne.core.beam.cage.HandCage;
 import kolonne.core.beam.check.BeamContext;
 import kolonne.core.beam.check.BeamDesign;
 import kolonne.core.beam.choice.BeamDesigner;
@@ -82,8 +81,13 @@ public record BuildingDesign(
         return new State(lines, lines - over - failing, over, failing, notes);
     }
 
-    /** The same with some lines as now set by hand; all else stays as it was designed. @param hand of the whole building */
-    public BuildingDesign with(Map<String, HandCage> hand, Set<String> lines) {
+    /** What is set by hand. */
+    public HandSet hand() {
+        return new HandSet(beamContext.hand(), columnContext.hand());
+    }
+
+    /** The same with some lines and stacks as now set by hand; all else stays as it was designed. @param hand of the whole building */
+    public BuildingDesign with(HandSet hand, Set<String> lines) {
         return with(new Decisions(Marks.NONE, hand, types), lines);
     }
 
@@ -104,14 +108,15 @@ public record BuildingDesign(
         types.all().values().stream()
                 .filter(t -> !t.sharesAs(now.types().all().get(t.id())))
                 .forEach(t -> again.addAll(t.members()));
-        BeamContext context = beamContext.with(now.hand());
+        BeamContext context = beamContext.with(now.hand().lines());
+        ColumnContext columnsNow = columnContext.with(now.hand().lifts());
         List<BeamDesign> b = beams.parallelStream()
                 .map(d -> again.contains(d.line().id()) ? alone(d.line(), now.marks(), context) : d)
                 .toList();
         List<ColumnDesign> c = columns.parallelStream()
-                .map(d -> again.contains(d.stack().id()) ? alone(d.stack(), now.marks()) : d)
+                .map(d -> again.contains(d.stack().id()) ? alone(d.stack(), now.marks(), columnsNow) : d)
                 .toList();
-        return new BuildingDesign(analysis, basis, b, c, context, columnContext, quantities, types, typed)
+        return new BuildingDesign(analysis, basis, b, c, context, columnsNow, quantities, types, typed)
                 .sharing(now.types(), changed)
                 .countedFrom(this);
     }
@@ -120,8 +125,8 @@ public record BuildingDesign(
         return BeamDesigner.design(l.with(marks.markOf(l.id(), l.mark())), context);
     }
 
-    private ColumnDesign alone(ColumnStack s, Marks marks) {
-        return ColumnDesigner.design(s.with(marks.markOf(s.id(), s.mark())), columnContext);
+    private static ColumnDesign alone(ColumnStack s, Marks marks, ColumnContext context) {
+        return ColumnDesigner.design(s.with(marks.markOf(s.id(), s.mark())), context);
     }
 
     /** Some types take their common cages; their members must be designed by themselves here. @param now all types */
@@ -267,7 +272,7 @@ public record BuildingDesign(
 
     /** The same with a cage of its own for every line and stack. */
     public BuildingDesign alone() {
-        return typed.isEmpty() ? this : with(new Decisions(Marks.NONE, beamContext.hand(), Types.NONE), Set.of());
+        return typed.isEmpty() ? this : with(new Decisions(Marks.NONE, hand(), Types.NONE), Set.of());
     }
 
     /** What concerns the building as a whole. */
@@ -312,18 +317,7 @@ public record BuildingDesign(
                             "Choose a kind of ductile frame in the basis, or check the joints by hand (" + clause.text()
                                     + ").")));
         }
-        Set<String> lines = beams.stream().map(b -> b.line().id()).collect(Collectors.toSet());
-        long lost = beamContext.hand().keySet().stream()
-                .filter(id -> !lines.contains(id))
-                .count();
-        if (lost > 0) {
-            out.add(Finding.note(
-                    "hand-set.no-line",
-                    "frame",
-                    "What was set by hand for " + lost + (lost == 1 ? " beam line" : " beam lines")
-                            + " belongs to no line of the model any more: its first member is gone or lies inside another line.",
-                    "Undo the change of the model, or set the bars again on the line that took its place."));
-        }
+        lost(out);
         typed.stream().filter(t -> !t.left().isEmpty()).map(this::left).forEach(out::add);
         if (!beams.isEmpty()
                 && (beamContext.service().count() == 0
@@ -336,6 +330,41 @@ public record BuildingDesign(
                     "Add a service-characteristic and a service-quasi-permanent combination."));
         }
         return out;
+    }
+
+    /** Parts set by hand whose members the model does not have any more. */
+    private void lost(List<Finding> out) {
+        Set<String> lines = beams.stream().map(b -> b.line().id()).collect(Collectors.toSet());
+        long lost = beamContext.hand().keySet().stream()
+                .filter(id -> !lines.contains(id))
+                .count();
+        if (lost > 0) {
+            out.add(Finding.note(
+                    "hand-set.no-line",
+                    "frame",
+                    "What was set by hand for " + lost + (lost == 1 ? " beam line" : " beam lines")
+                            + " belongs to no line of the model any more: its first member is gone or lies inside another line.",
+                    "Undo the change of the model, or set the bars again on the line that took its place."));
+        }
+        Set<String> lifts = columns.stream()
+                .flatMap(c -> c.stack().lifts().stream())
+                .map(ColumnStack.Lift::member)
+                .collect(Collectors.toSet());
+        List<String> gone = columnContext.hand().keySet().stream()
+                .filter(m -> !lifts.contains(m))
+                .sorted()
+                .toList();
+        if (!gone.isEmpty()) {
+            out.add(Finding.note(
+                    "hand-set.no-lift",
+                    "frame",
+                    "What was set by hand for "
+                            + (gone.size() == 1 ? "the lift " : "the lifts ")
+                            + gone.stream().limit(5).collect(Collectors.joining(", "))
+                            + (gone.size() > 5 ? " and " + (gone.size() - 5) + " more" : "")
+                            + " belongs to no column of the model any more.",
+                    "Undo the change of the model, or set the bars again on the lift that took its place."));
+        }
     }
 
     private Finding left(TypeDesign t) {

@@ -39,7 +39,7 @@ public final class BuildingDesigner {
     /** Every line and stack by itself first, then those that share cages. */
     public static BuildingDesign design(Analysis analysis, Basis basis, Decisions decided, Progress progress) {
         Sidesway sway = Sidesway.of(analysis, basis);
-        BeamContext beams = BeamContext.of(sway, basis).with(decided.hand());
+        BeamContext beams = BeamContext.of(sway, basis).with(decided.hand().lines());
         List<BeamLine> lines = BeamLines.find(analysis, basis, decided.marks());
         List<ColumnStack> stacks = ColumnStacks.find(analysis.index(), decided.marks());
         int total = lines.size() + stacks.size();
@@ -54,7 +54,9 @@ public final class BuildingDesigner {
             tick.applyAsInt(i);
         });
         // in a ductile frame columns and joints answer to the bars of the beams
-        ColumnContext columns = ColumnContext.of(sway, basis).with(BeamEnds.of(List.of(b), analysis.index(), basis));
+        ColumnContext columns = ColumnContext.of(sway, basis)
+                .with(decided.hand().lifts())
+                .with(BeamEnds.of(List.of(b), analysis.index(), basis));
         ColumnDesign[] c = new ColumnDesign[stacks.size()];
         IntStream.range(0, c.length).parallel().forEach(i -> {
             c[i] = ColumnDesigner.design(stacks.get(i), columns);

@@ -39,7 +39,7 @@ final class ColumnSharing implements Sharing<ColumnStack, ColumnDesign> {
 
     @Override
     public boolean setByHand(ColumnStack s) {
-        return false;
+        return s.lifts().stream().anyMatch(l -> !context.hand(l).isEmpty());
     }
 
     @Override

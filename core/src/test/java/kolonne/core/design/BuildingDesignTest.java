@@ -107,7 +107,7 @@ class BuildingDesignTest {
                             Map.of(),
                             List.of()));
         }
-        BuildingDesign few = demo.with(hand, hand.keySet());
+        BuildingDesign few = demo.with(HandSet.ofLines(hand), hand.keySet());
         BuildingDesign all =
                 BuildingDesigner.design(analysis, BASIS, Decisions.byHand(hand), BuildingDesigner.Progress.NONE);
         assertEquals(
@@ -119,7 +119,7 @@ class BuildingDesignTest {
             assertEquals(all.beams().get(i).cage(), few.beams().get(i).cage());
             assertEquals(all.beams().get(i).findings(), few.beams().get(i).findings());
         }
-        BuildingDesign back = few.with(Map.of(), hand.keySet());
+        BuildingDesign back = few.with(HandSet.NONE, hand.keySet());
         assertEquals(
                 demo.quantities().steel(),
                 back.quantities().steel(),
@@ -128,7 +128,7 @@ class BuildingDesignTest {
 
     @Test
     void whatWasSetOnALineThatIsGoneIsTold() {
-        BuildingDesign d = demo.with(Map.of("no such line", HandCage.NONE), Set.of());
+        BuildingDesign d = demo.with(HandSet.ofLines(Map.of("no such line", HandCage.NONE)), Set.of());
         Finding f = d.findings().stream()
                 .filter(x -> x.code().equals("hand-set.no-line"))
                 .findFirst()

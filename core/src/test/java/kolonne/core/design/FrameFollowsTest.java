@@ -20,7 +20,6 @@ import kolonne.core.column.check.ColumnDesign;
 import kolonne.core.demo.DemoBuilding;
 import kolonne.core.demo.DemoOptions;
 import kolonne.core.joint.BeamsAtJoints;
-import kolonne.core.mark.Marks;
 import kolonne.core.model.BuildingIndex;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -57,7 +56,7 @@ class FrameFollowsTest {
     void membersThatShareCages(Ductility kind) {
         BuildingDesign alone = design(kind);
         joined(alone);
-        BuildingDesign shared = alone.with(new Decisions(Marks.NONE, Map.of(), SuggestedTypes.of(alone)), Set.of());
+        BuildingDesign shared = alone.with(Decisions.typed(SuggestedTypes.of(alone)), Set.of());
         assertTrue(shared.typed().stream().anyMatch(t -> t.members().size() > 1));
         joined(shared);
         joined(shared.alone());
@@ -82,7 +81,8 @@ class FrameFollowsTest {
                                 .map(g -> new HandCage.Bars(
                                         g.layer(), g.count() + 2, g.bar(), g.from(), g.to(), g.hookFrom(), g.hookTo()))
                                 .toList()));
-        BuildingDesign hand = d.with(Map.of(id, new HandCage(more, Map.of(), Map.of(), List.of())), Set.of(id));
+        BuildingDesign hand =
+                d.with(HandSet.ofLines(Map.of(id, new HandCage(more, Map.of(), Map.of(), List.of()))), Set.of(id));
         joined(hand);
         assertFalse(
                 hand.columnContext().beams().unlike(d.columnContext().beams()).isEmpty());
@@ -91,10 +91,10 @@ class FrameFollowsTest {
             touched += hand.columns().get(i) != d.columns().get(i) ? 1 : 0;
         }
         assertTrue(touched >= 2 && touched < d.columns().size(), touched + " stacks were designed anew");
-        joined(hand.with(Map.of(), Set.of(id)));
+        joined(hand.with(HandSet.NONE, Set.of(id)));
         assertEquals(
                 d.quantities().steel(),
-                hand.with(Map.of(), Set.of(id)).quantities().steel(),
+                hand.with(HandSet.NONE, Set.of(id)).quantities().steel(),
                 1e-6);
     }
 

@@ -21,9 +21,9 @@ import kolonne.core.demo.DemoOptions;
 import kolonne.core.design.BuildingDesign;
 import kolonne.core.design.BuildingDesigner;
 import kolonne.core.design.Decisions;
+import kolonne.core.design.HandSet;
 import kolonne.core.design.Quantities;
 import kolonne.core.detail.BarItem;
-import kolonne.core.mark.Marks;
 import kolonne.core.model.BuildingIndex;
 import kolonne.core.model.Role;
 import kolonne.core.type.Curve;
@@ -110,7 +110,8 @@ class SchedulesTest {
                 Map.of(),
                 Map.of(),
                 List.of());
-        BuildingDesign by = d.with(Map.of(b.line().id(), h), Set.of(b.line().id()));
+        BuildingDesign by = d.with(
+                HandSet.ofLines(Map.of(b.line().id(), h)), Set.of(b.line().id()));
         List<Schedules.BarRow> rows = Schedules.bars(by);
         double listed = rows.stream()
                 .map(Schedules.BarRow::item)
@@ -153,7 +154,7 @@ class SchedulesTest {
         Curve columns = CurveMaker.columns(d.columns(), d.columnContext(), 200, CurveMaker.Progress.NONE);
         Types types =
                 Types.NONE.adopted(Role.BEAM, groups(beams), Set.of()).adopted(Role.COLUMN, groups(columns), Set.of());
-        BuildingDesign typed = d.with(new Decisions(Marks.NONE, Map.of(), types), Set.of());
+        BuildingDesign typed = d.with(Decisions.typed(types), Set.of());
         List<Schedules.BarRow> rows = Schedules.bars(typed);
         assertTrue(rows.size() < 0.7 * Schedules.bars(d).size(), rows.size() + " rows");
         double listed =

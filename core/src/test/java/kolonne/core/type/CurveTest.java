@@ -23,7 +23,6 @@ import kolonne.core.demo.DemoOptions;
 import kolonne.core.design.BuildingDesign;
 import kolonne.core.design.BuildingDesigner;
 import kolonne.core.design.Decisions;
-import kolonne.core.mark.Marks;
 import kolonne.core.model.BuildingIndex;
 import kolonne.core.model.Role;
 import org.junit.jupiter.api.Test;
@@ -57,8 +56,7 @@ class CurveTest {
     }
 
     private static BuildingDesign with(BuildingDesign d, Types types) {
-        return BuildingDesigner.design(
-                d.analysis(), d.basis(), new Decisions(Marks.NONE, Map.of(), types), BuildingDesigner.Progress.NONE);
+        return BuildingDesigner.design(d.analysis(), d.basis(), Decisions.typed(types), BuildingDesigner.Progress.NONE);
     }
 
     @ParameterizedTest

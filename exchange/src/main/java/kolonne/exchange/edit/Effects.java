@@ -6,10 +6,9 @@ import com.fasterxml.jackson.databind.json.JsonMapper;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.Locale;
-import java.util.Map;
 import java.util.Set;
-import kolonne.core.beam.cage.HandCage;
 import kolonne.core.code.BarCatalogue;
+import kolonne.core.design.HandSet;
 import kolonne.core.mark.Marked;
 import kolonne.core.model.Role;
 import kolonne.exchange.hand.HandFile;
@@ -20,18 +19,17 @@ import kolonne.exchange.json.StrictJson;
  *
  * @param lines lines and stacks that are new, or have other members or another mark
  * @param gone  ids of those that are no more
- * @param cages what is set by hand on lines that became others, by id; {@link HandCage#NONE} where nothing is left
+ * @param cages what is set by hand on lines and lifts that became others; empty parts where nothing is left
  * @param told  sentences for whoever made the change
  */
-public record Effects(List<Marked> lines, Set<String> gone, Map<String, HandCage> cages, List<String> told) {
-    public static final Effects NONE = new Effects(List.of(), Set.of(), Map.of(), List.of());
+public record Effects(List<Marked> lines, Set<String> gone, HandSet cages, List<String> told) {
+    public static final Effects NONE = new Effects(List.of(), Set.of(), HandSet.NONE, List.of());
 
     private static final JsonMapper JSON = StrictJson.WHOLE;
 
     public Effects {
         lines = List.copyOf(lines);
         gone = Set.copyOf(gone);
-        cages = Map.copyOf(cages);
         told = List.copyOf(told);
     }
 
@@ -71,14 +69,14 @@ public record Effects(List<Marked> lines, Set<String> gone, Map<String, HandCage
                                     m.id(), Role.valueOf(m.role().toUpperCase(Locale.ROOT)), m.mark(), m.members()))
                             .toList(),
                     Set.copyOf(d.gone()),
-                    d.cages() == null || d.cages().isNull() ? Map.of() : cages(d.cages()),
+                    d.cages() == null || d.cages().isNull() ? HandSet.NONE : cages(d.cages()),
                     d.told());
         } catch (JsonProcessingException e) {
             throw new IllegalStateException("stored effects of a change cannot be read", e);
         }
     }
 
-    private static Map<String, HandCage> cages(JsonNode lines) {
+    private static HandSet cages(JsonNode lines) {
         HandFile.Read r = HandFile.read(lines.toString().getBytes(StandardCharsets.UTF_8), BarCatalogue.METRIC);
         if (!r.sound()) {
             throw new IllegalStateException("stored cages of a change cannot be read: " + r.findings());

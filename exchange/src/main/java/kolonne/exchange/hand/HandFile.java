@@ -13,6 +13,8 @@ import kolonne.core.beam.cage.HandCage;
 import kolonne.core.beam.line.TypedDemand;
 import kolonne.core.code.Bar;
 import kolonne.core.code.BarCatalogue;
+import kolonne.core.column.cage.HandLift;
+import kolonne.core.design.HandSet;
 import kolonne.core.finding.Finding;
 import kolonne.exchange.json.StrictJson;
 
@@ -28,14 +30,12 @@ public final class HandFile {
     private static final int MOST_LAYERS = 3;
     private static final int MOST_LEGS = 12;
     private static final int MOST_SIDE = 20;
-    /** Longest line [mm], most moment [kNm] or shear [kN] that can be meant. */
-    private static final double FAR = 1e7;
+    private static final double FAR = HandForm.FAR;
 
-    private final BarCatalogue catalogue;
-    private final List<Finding> findings = new ArrayList<>();
+    private final HandForm form;
 
     private HandFile(BarCatalogue catalogue) {
-        this.catalogue = catalogue;
+        this.form = new HandForm(catalogue);
     }
 
     /** A bar as sold. @param areaMm2 and the others only in stored files, so that a bar outlives a change of catalogue */
@@ -71,11 +71,16 @@ public final class HandFile {
             List<TypedDto> demands,
             String torsion) {}
 
-    /** @param lines by id of the line's first member; sizes of bars used, in stored files; summary in words for the history of edits */
-    public record Lines(Map<String, HandDto> lines, List<Size> sizes, String summary) {}
+    /**
+     * @param lines by id of the line; {@code lifts} of columns by member
+     * @param sizes of bars used, in stored files
+     * @param summary in words for the history of edits
+     */
+    public record Lines(
+            Map<String, HandDto> lines, Map<String, LiftForm.HandLiftDto> lifts, List<Size> sizes, String summary) {}
 
-    /** Cages that could be read, by id of the line. */
-    public record Read(Map<String, HandCage> cages, List<Finding> findings) {
+    /** Cages that could be read: of a line under the key {@link #LINE}, or by id of line and member of lift. */
+    public record Read(HandSet cages, List<Finding> findings) {
         public boolean sound() {
             return findings.isEmpty();
         }
@@ -84,85 +89,72 @@ public final class HandFile {
     /** Reads what is set on one line. @return its cage under the key {@code line} */
     public static Read line(byte[] bytes, BarCatalogue catalogue) {
         HandFile f = new HandFile(catalogue);
-        return f.reading(out -> out.put(LINE, f.cage(JSON.readValue(bytes, HandDto.class), LINE, f.sizes(List.of()))));
-    }
-
-    private interface Reading {
-        void into(Map<String, HandCage> out) throws IOException;
-    }
-
-    private Read reading(Reading r) {
-        Map<String, HandCage> out = new LinkedHashMap<>();
-        try {
-            r.into(out);
-        } catch (IOException e) {
-            findings.add(StrictJson.trouble(e, "hand-set", "body", "docs/formats/hand-set.md"));
-        }
-        return new Read(findings.isEmpty() ? out : Map.of(), findings);
-    }
-
-    /** Reads lines; sizes are looked up in the file first, then in the catalogue. */
-    public static Read read(byte[] bytes, BarCatalogue catalogue) {
-        HandFile f = new HandFile(catalogue);
-        return f.reading(out -> {
-            Lines all = JSON.readValue(bytes, Lines.class);
-            if (all == null || all.lines() == null || all.lines().isEmpty()) {
-                f.fail("lines", "There are no lines.", "Give at least one line by the id of its first member.");
-            } else {
-                Map<String, Bar> sizes = f.sizes(all.sizes());
-                all.lines().forEach((id, dto) -> out.put(id, f.cage(dto, "lines." + id, sizes)));
-            }
+        return f.reading(() -> {
+            HandCage cage = f.cage(JSON.readValue(bytes, HandDto.class), LINE);
+            return HandSet.ofLines(Map.of(LINE, cage));
         });
     }
 
-    private Map<String, Bar> sizes(List<Size> list) {
-        Map<String, Bar> out = new TreeMap<>();
-        catalogue.bars().forEach(b -> out.put(b.label(), b));
-        for (Size s : list == null ? List.<Size>of() : list) {
-            boolean whole =
-                    s.label() != null && positive(s.diameterMm()) && positive(s.areaMm2()) && positive(s.massKgPerM());
-            if (whole) {
-                out.put(s.label(), new Bar(s.label(), s.diameterMm(), s.areaMm2(), s.massKgPerM()));
-            } else {
-                fail("sizes", "A size is not whole.", "Give label, diameterMm, areaMm2 and massKgPerM.");
+    /** Reads what is set on the lifts of a stack. @param members of its lifts from the foundation up */
+    public static Read stack(byte[] bytes, BarCatalogue catalogue, List<String> members) {
+        HandFile f = new HandFile(catalogue);
+        LiftForm lifts = new LiftForm(f.form);
+        return f.reading(() -> {
+            LiftForm.HandLiftsDto d = JSON.readValue(bytes, LiftForm.HandLiftsDto.class);
+            Map<String, HandLift> out = new LinkedHashMap<>();
+            members.forEach(m -> out.put(m, HandLift.NONE));
+            orEmpty(d == null ? null : d.lifts()).forEach((key, lift) -> {
+                int number = f.number(key, "lifts", "lift");
+                if (number < members.size()) {
+                    out.put(members.get(number), lifts.lift(lift, "lifts." + number));
+                } else {
+                    f.form.fail(
+                            "lifts",
+                            "There is no lift " + key + ".",
+                            "The column has lifts 0 to " + (members.size() - 1) + ".");
+                }
+            });
+            return HandSet.ofLifts(out);
+        });
+    }
+
+    @FunctionalInterface
+    private interface Reading {
+        HandSet read() throws IOException;
+    }
+
+    private Read reading(Reading r) {
+        HandSet out = HandSet.NONE;
+        try {
+            form.know(List.of());
+            out = r.read();
+        } catch (IOException e) {
+            form.add(StrictJson.trouble(e, "hand-set", "body", "docs/formats/hand-set.md"));
+        }
+        return new Read(form.findings().isEmpty() ? out : HandSet.NONE, form.findings());
+    }
+
+    /** Reads lines and lifts; sizes are looked up in the file first, then in the catalogue. */
+    public static Read read(byte[] bytes, BarCatalogue catalogue) {
+        HandFile f = new HandFile(catalogue);
+        return f.reading(() -> {
+            Lines all = JSON.readValue(bytes, Lines.class);
+            if (all == null
+                    || orEmpty(all.lines()).isEmpty() && orEmpty(all.lifts()).isEmpty()) {
+                f.form.fail("lines", "There are no lines.", "Give at least one line by the id of its first member.");
+                return HandSet.NONE;
             }
-        }
-        return out;
+            f.form.know(all.sizes() == null ? List.of() : all.sizes());
+            Map<String, HandCage> lines = new LinkedHashMap<>();
+            orEmpty(all.lines()).forEach((id, dto) -> lines.put(id, f.cage(dto, "lines." + id)));
+            Map<String, HandLift> lifts = new LinkedHashMap<>();
+            LiftForm form = new LiftForm(f.form);
+            orEmpty(all.lifts()).forEach((m, dto) -> lifts.put(m, form.lift(dto, "lifts." + m)));
+            return new HandSet(lines, lifts);
+        });
     }
 
-    private static boolean positive(Double v) {
-        return v != null && v > 0 && v < FAR;
-    }
-
-    private void fail(String where, String what, String mend) {
-        findings.add(Finding.fails("hand-set", where, what, mend));
-    }
-
-    private void range(double v, double least, double most, String where, String unit) {
-        if (!(v >= least && v <= most)) {
-            fail(
-                    where,
-                    "The value is " + number(v) + ", outside " + number(least) + " to " + number(most) + unit + ".",
-                    "Give a value within these bounds.");
-        }
-    }
-
-    private static String number(double v) {
-        return v == Math.rint(v) && Math.abs(v) < 1e9 ? String.valueOf((long) v) : String.valueOf(v);
-    }
-
-    private Bar bar(String label, String where, Map<String, Bar> sizes) {
-        Bar b = label == null ? null : sizes.get(label);
-        if (b == null) {
-            fail(
-                    where + ".size",
-                    "The catalogue " + catalogue.name() + " has no bar " + label + ".",
-                    "Choose a size of the catalogue.");
-        }
-        return b;
-    }
-
-    private HandCage cage(HandDto d, String where, Map<String, Bar> sizes) {
+    private HandCage cage(HandDto d, String where) {
         if (d == null) {
             return HandCage.NONE;
         }
@@ -170,19 +162,19 @@ public final class HandFile {
         orEmpty(d.faces()).forEach((name, list) -> {
             BeamCage.Face face = "top".equals(name) ? BeamCage.Face.TOP : BeamCage.Face.BOTTOM;
             if (face == BeamCage.Face.BOTTOM && !"bottom".equals(name)) {
-                fail(where + ".faces." + name, "There is no face " + name + ".", "Use top or bottom.");
+                form.fail(where + ".faces." + name, "There is no face " + name + ".", "Use top or bottom.");
             }
-            faces.put(face, bars(list, where + ".faces." + name, sizes));
+            faces.put(face, bars(list, where + ".faces." + name));
         });
         Map<Integer, List<HandCage.Stirrups>> stirrups = new TreeMap<>();
         orEmpty(d.stirrups())
                 .forEach((span, list) ->
-                        stirrups.put(span(span, where + ".stirrups"), zones(list, where + ".stirrups." + span, sizes)));
+                        stirrups.put(span(span, where + ".stirrups"), zones(list, where + ".stirrups." + span)));
         Map<Integer, HandCage.Sides> sides = new TreeMap<>();
         orEmpty(d.sides()).forEach((span, s) -> {
             String at = where + ".sides." + span;
-            range(s == null ? -1 : s.perFace(), 0, MOST_SIDE, at + ".perFace", "");
-            Bar b = s == null ? null : bar(s.size(), at, sizes);
+            form.range(s == null ? -1 : s.perFace(), 0, MOST_SIDE, at + ".perFace", "");
+            Bar b = s == null ? null : form.bar(s.size(), at + ".size");
             if (b != null) {
                 sides.put(span(span, where + ".sides"), new HandCage.Sides(b, s.perFace()));
             }
@@ -200,7 +192,7 @@ public final class HandFile {
                 return k;
             }
         }
-        fail(
+        form.fail(
                 where + ".torsion",
                 "There is no kind of torsion " + word + ".",
                 "Use as-found, equilibrium or compatibility.");
@@ -216,30 +208,34 @@ public final class HandFile {
     }
 
     private int span(String key, String where) {
+        return number(key, where, "span");
+    }
+
+    private int number(String key, String where, String of) {
         if (!key.matches("\\d{1,4}")) {
-            fail(where, "There is no span " + key + ".", "Spans are numbers from 0.");
+            form.fail(where, "There is no " + of + " " + key + ".", "They are numbered from 0.");
             return 0;
         }
         return Integer.parseInt(key);
     }
 
-    private List<HandCage.Bars> bars(List<BarsDto> list, String where, Map<String, Bar> sizes) {
+    private List<HandCage.Bars> bars(List<BarsDto> list, String where) {
         List<HandCage.Bars> out = new ArrayList<>();
         for (int i = 0; list != null && i < list.size(); i++) {
             BarsDto b = list.get(i);
             String at = where + "[" + i + "]";
             if (b == null) {
-                fail(at, "The entry is null.", "Leave it out.");
+                form.fail(at, "The entry is null.", "Leave it out.");
                 continue;
             }
-            range(b.layer(), 1, MOST_LAYERS, at + ".layer", "");
-            range(b.count(), 1, MOST_BARS, at + ".count", "");
-            range(b.from(), -FAR, FAR, at + ".from", " mm");
-            range(b.to(), b.from() + 1, FAR, at + ".to", " mm");
+            form.range(b.layer(), 1, MOST_LAYERS, at + ".layer", "");
+            form.range(b.count(), 1, MOST_BARS, at + ".count", "");
+            form.range(b.from(), -FAR, FAR, at + ".from", " mm");
+            form.range(b.to(), b.from() + 1, FAR, at + ".to", " mm");
             out.add(new HandCage.Bars(
                     b.layer(),
                     b.count(),
-                    bar(b.size(), at, sizes),
+                    form.bar(b.size(), at + ".size"),
                     b.from(),
                     b.to(),
                     b.hookFrom(),
@@ -249,36 +245,36 @@ public final class HandFile {
         return out;
     }
 
-    private List<HandCage.Stirrups> zones(List<StirrupsDto> list, String where, Map<String, Bar> sizes) {
+    private List<HandCage.Stirrups> zones(List<StirrupsDto> list, String where) {
         List<HandCage.Stirrups> out = new ArrayList<>();
         for (int i = 0; list != null && i < list.size(); i++) {
             StirrupsDto z = list.get(i);
             String at = where + "[" + i + "]";
             if (z == null) {
-                fail(at, "The entry is null.", "Leave it out.");
+                form.fail(at, "The entry is null.", "Leave it out.");
                 continue;
             }
-            range(z.from(), -FAR, FAR, at + ".from", " mm");
-            range(z.legs(), 2, MOST_LEGS, at + ".legs", "");
-            range(z.spacing(), 25, 1000, at + ".spacing", " mm");
-            out.add(new HandCage.Stirrups(z.from(), bar(z.size(), at, sizes), z.legs(), z.spacing()));
+            form.range(z.from(), -FAR, FAR, at + ".from", " mm");
+            form.range(z.legs(), 2, MOST_LEGS, at + ".legs", "");
+            form.range(z.spacing(), 25, 1000, at + ".spacing", " mm");
+            out.add(new HandCage.Stirrups(z.from(), form.bar(z.size(), at + ".size"), z.legs(), z.spacing()));
         }
         if (out.isEmpty()) {
-            fail(where, "The span has no stirrups.", "Give at least one zone, or release the span.");
+            form.fail(where, "The span has no stirrups.", "Give at least one zone, or release the span.");
         }
         return out;
     }
 
     private TypedDemand demand(TypedDto d, String where) {
         if (d == null || d.values() == null || d.values().isEmpty()) {
-            fail(where, "No demand is typed.", "Type at least one of " + String.join(", ", VALUES) + ".");
+            form.fail(where, "No demand is typed.", "Type at least one of " + String.join(", ", VALUES) + ".");
             return new TypedDemand(0, 0, 0, 0, 0, 0);
         }
-        range(d.from(), -FAR, FAR, where + ".from", " mm");
-        range(d.to(), d.from(), FAR, where + ".to", " mm");
+        form.range(d.from(), -FAR, FAR, where + ".from", " mm");
+        form.range(d.to(), d.from(), FAR, where + ".to", " mm");
         d.values().keySet().stream()
                 .filter(k -> !VALUES.contains(k))
-                .forEach(k -> fail(
+                .forEach(k -> form.fail(
                         where + ".values", "There is no demand " + k + ".", "Use " + String.join(", ", VALUES) + "."));
         return new TypedDemand(
                 d.from(), d.to(), typed(d, 0, where), typed(d, 1, where), typed(d, 2, where), typed(d, 3, where));
@@ -289,7 +285,7 @@ public final class HandFile {
         if (v == null) {
             return Double.POSITIVE_INFINITY;
         }
-        range(v, 0, FAR, where + ".values." + VALUES.get(k), "");
+        form.range(v, 0, FAR, where + ".values." + VALUES.get(k), "");
         return v * UNITS[k];
     }
 
@@ -340,16 +336,20 @@ public final class HandFile {
         return new TypedDto(d.from(), d.to(), values);
     }
 
-    /** A file of cages by line, with the sizes that they use. @param summary of what was done */
-    public static String write(Map<String, HandCage> cages, String summary) {
+    /** A file of cages by line and lift, with the sizes that they use. @param summary of what was done */
+    public static String write(HandSet cages, String summary) {
         Map<String, Size> sizes = new TreeMap<>();
         Map<String, HandDto> lines = new LinkedHashMap<>();
-        cages.forEach((id, h) -> {
+        List<Bar> bars = new ArrayList<>();
+        cages.lines().forEach((id, h) -> {
             lines.put(id, dto(h));
-            used(h).forEach(b -> sizes.put(b.label(), new Size(b.label(), b.diameter(), b.area(), b.mass())));
+            bars.addAll(used(h));
         });
+        cages.lifts().values().forEach(h -> bars.addAll(LiftForm.used(h)));
+        bars.forEach(b -> sizes.put(b.label(), new Size(b.label(), b.diameter(), b.area(), b.mass())));
         try {
-            return JSON.writeValueAsString(new Lines(lines, List.copyOf(sizes.values()), summary));
+            return JSON.writeValueAsString(
+                    new Lines(lines, LiftForm.dto(cages.lifts()), List.copyOf(sizes.values()), summary));
         } catch (JsonProcessingException e) {
             throw new IllegalStateException("Impossible: records of numbers and texts always become JSON", e);
         }

@@ -16,6 +16,7 @@ import kolonne.core.model.Building;
 import kolonne.core.model.Joint;
 import kolonne.core.model.LoadCase;
 import kolonne.core.revision.MemberMatching;
+import kolonne.exchange.json.MayBeNull;
 import kolonne.server.project.Projects;
 import kolonne.server.project.Workspace;
 

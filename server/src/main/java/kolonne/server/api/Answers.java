@@ -7,6 +7,7 @@ import kolonne.core.check.CheckResult;
 import kolonne.core.detail.ShapeSketch;
 import kolonne.core.explain.Step;
 import kolonne.exchange.basis.BasisFile;
+import kolonne.exchange.json.MayBeNull;
 import kolonne.server.jobs.Job;
 import kolonne.server.project.ResultRow;
 import kolonne.server.project.Workspace;

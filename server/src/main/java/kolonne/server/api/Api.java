@@ -59,6 +59,7 @@ public final class Api {
         routes.addAll(new ReliefRoutes(projects).routes());
         routes.addAll(new ChoiceRoutes(projects).routes());
         routes.addAll(new HandRoutes(projects).routes());
+        routes.addAll(new LiftHandRoutes(projects).routes());
         routes.addAll(new TypeRoutes(projects).routes());
         routes.addAll(new ExportRoutes(projects).routes());
         routes.addAll(new DrawingRoutes(projects).routes());

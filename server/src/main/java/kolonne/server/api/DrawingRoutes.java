@@ -24,6 +24,7 @@ import kolonne.core.drawing.Sheets;
 import kolonne.core.project.ProjectData;
 import kolonne.exchange.drawing.DrawingPdf;
 import kolonne.exchange.drawing.DxfWriter;
+import kolonne.exchange.json.MayBeNull;
 import kolonne.server.project.ProjectPaper;
 import kolonne.server.project.Projects;
 import kolonne.server.project.Workspace;

@@ -21,6 +21,7 @@ import kolonne.exchange.forces.ForceMapping;
 import kolonne.exchange.forces.ForceProposal;
 import kolonne.exchange.forces.ForceRows;
 import kolonne.exchange.forces.ForceTable;
+import kolonne.exchange.json.MayBeNull;
 import kolonne.exchange.model.EditWriter;
 import kolonne.server.project.Held;
 import kolonne.server.project.Projects;

@@ -15,13 +15,14 @@ import kolonne.core.beam.check.BeamDesign;
 import kolonne.core.beam.line.BeamLine;
 import kolonne.core.beam.line.IdenticalLines;
 import kolonne.core.design.BuildingDesign;
+import kolonne.core.design.HandSet;
 import kolonne.exchange.hand.HandFile;
 import kolonne.server.jobs.Jobs;
 import kolonne.server.project.HandSummary;
 import kolonne.server.project.Projects;
 import kolonne.server.project.Workspace;
 
-/** Cages set by hand: try, keep, release, copy to identical lines; readings by combination. */
+/** Beam lines set by hand: try, keep, release; cages copied to identical lines and columns; readings by combination. */
 final class HandRoutes {
     private final Projects projects;
 
@@ -50,13 +51,13 @@ final class HandRoutes {
                         this::set),
                 Route.get(
                         member + "/identical",
-                        "Lines of the same geometry, each checked with this line's cage",
+                        "Lines or columns of the same geometry, each checked with this one's cage",
                         IdenticalDto.class,
                         this::identical),
                 new Route(
                         HandlerType.POST,
                         member + "/copy",
-                        "Copies the line's cage to others by hand (If-Match: version)",
+                        "Copies the cage to others of the same geometry by hand (If-Match: version)",
                         CopyDto.class,
                         Answers.ProjectDto.class,
                         new String[0],
@@ -96,11 +97,8 @@ final class HandRoutes {
     }
 
     /** The design with one line set by hand. */
-    private static BuildingDesign with(BuildingDesign d, Map<String, HandCage> now, String line, HandCage cage) {
-        Map<String, HandCage> hand = new LinkedHashMap<>(now);
-        hand.put(line, cage);
-        hand.values().removeIf(HandCage::isEmpty);
-        return d.with(hand, Set.of(line));
+    private static BuildingDesign with(BuildingDesign d, HandSet now, String line, HandCage cage) {
+        return d.with(now.with(HandSet.ofLines(Map.of(line, cage))), Set.of(line));
     }
 
     private static HandCage cage(Context c, BuildingDesign d) {
@@ -108,14 +106,14 @@ final class HandRoutes {
         if (!r.sound()) {
             throw new Jobs.Refused(r.findings());
         }
-        return r.cages().get(HandFile.LINE);
+        return r.cages().line(HandFile.LINE);
     }
 
     private void tried(Context c) {
         BuildingDesign d = published(c).design();
         String mark = c.pathParam("mark");
         String line = line(d, mark).line().id();
-        BuildingDesign now = with(d, d.beamContext().hand(), line, cage(c, d));
+        BuildingDesign now = with(d, d.hand(), line, cage(c, d));
         c.json(Members.beam(now, line(now, mark)));
     }
 
@@ -125,22 +123,18 @@ final class HandRoutes {
         BuildingDesign d = published(c).design();
         String line = line(d, mark).line().id();
         HandCage cage = cage(c, d);
-        HandCage before = d.beamContext().hand().getOrDefault(line, HandCage.NONE);
+        HandCage before = d.hand().line(line);
         int version = projects.changes()
                 .handSet(
                         id,
                         ProjectRoutes.version(c),
-                        Map.of(line, cage),
+                        HandSet.ofLines(Map.of(line, cage)),
                         HandSummary.of(mark, before, cage),
                         People.of(c))
-                .orElseThrow(() -> new BadRequest(
-                        412,
-                        "moved",
-                        "Somebody else changed the project meanwhile.",
-                        "Look at the newest state and make the change again."))
+                .orElseThrow(HandRoutes::moved)
                 .version();
         BuildingDesign now = projects.open(id).published().design();
-        if (!now.beamContext().hand().getOrDefault(line, HandCage.NONE).equals(cage)) {
+        if (!now.hand().line(line).equals(cage)) {
             now = with(
                     now,
                     projects.hand(id),
@@ -150,13 +144,26 @@ final class HandRoutes {
         c.json(new HandSetDto(version, Members.beam(now, line(now, mark))));
     }
 
+    /** What is said where the project moved on under a change. */
+    static BadRequest moved() {
+        return new BadRequest(
+                412,
+                "moved",
+                "Somebody else changed the project meanwhile.",
+                "Look at the newest state and make the change again.");
+    }
+
     private void identical(Context c) {
         BuildingDesign d = published(c).design();
-        BeamDesign b = line(d, c.pathParam("mark"));
+        String mark = c.pathParam("mark");
+        c.json(new IdenticalDto(
+                LiftHandRoutes.isStack(d, mark) ? LiftHandRoutes.alike(d, mark) : linesAlike(d, line(d, mark))));
+    }
+
+    private static List<AlikeDto> linesAlike(BuildingDesign d, BeamDesign b) {
         List<AlikeDto> out = new ArrayList<>();
-        for (BeamLine o : IdenticalLines.of(
-                b.line(), d.beams().stream().map(BeamDesign::line).toList())) {
-            BeamDesign with = line(with(d, d.beamContext().hand(), o.id(), HandCage.of(b.cage())), o.mark());
+        for (BeamLine o : identical(d, b)) {
+            BeamDesign with = line(with(d, d.hand(), o.id(), HandCage.of(b.cage())), o.mark());
             BeamDesign now = line(d, o.mark());
             out.add(new AlikeDto(
                     o.mark(),
@@ -166,37 +173,43 @@ final class HandRoutes {
                     now.governing().utilisation(),
                     !now.hand().isEmpty()));
         }
-        c.json(new IdenticalDto(out));
+        return out;
+    }
+
+    private static List<BeamLine> identical(BuildingDesign d, BeamDesign b) {
+        return IdenticalLines.of(
+                b.line(), d.beams().stream().map(BeamDesign::line).toList());
     }
 
     private void copy(Context c) {
         BuildingDesign d = published(c).design();
         String mark = c.pathParam("mark");
-        BeamDesign b = line(d, mark);
+        boolean stack = LiftHandRoutes.isStack(d, mark);
         List<String> marks = Body.of(c, CopyDto.class).marks();
-        List<String> alike = IdenticalLines.of(
-                        b.line(), d.beams().stream().map(BeamDesign::line).toList())
-                .stream()
-                .map(BeamLine::mark)
-                .toList();
+        List<String> alike = stack
+                ? LiftHandRoutes.identical(d, mark)
+                : identical(d, line(d, mark)).stream().map(BeamLine::mark).toList();
         if (marks == null || marks.isEmpty() || !alike.containsAll(marks)) {
             throw new BadRequest(
                     400,
                     "copy",
                     marks == null || marks.isEmpty()
-                            ? "No line is named."
-                            : "Not every line named has the geometry of " + mark + ".",
-                    "Choose among the identical lines.");
+                            ? "No member is named."
+                            : "Not every member named has the geometry of " + mark + ".",
+                    "Choose among the identical ones.");
         }
         Map<String, HandCage> cages = new LinkedHashMap<>();
-        marks.forEach(m -> cages.put(line(d, m).line().id(), HandCage.of(b.cage())));
+        if (!stack) {
+            HandCage cage = HandCage.of(line(d, mark).cage());
+            marks.forEach(m -> cages.put(line(d, m).line().id(), cage));
+        }
         ProjectRoutes.moved(
                 c,
                 projects.changes()
                         .handSet(
                                 c.pathParam("id"),
                                 ProjectRoutes.version(c),
-                                cages,
+                                stack ? LiftHandRoutes.copied(d, mark, marks) : HandSet.ofLines(cages),
                                 "cage of " + mark + " copied to " + String.join(", ", marks),
                                 People.of(c)));
     }

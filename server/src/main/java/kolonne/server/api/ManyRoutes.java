@@ -10,12 +10,15 @@ import java.util.Map;
 import java.util.Set;
 import kolonne.core.beam.cage.HandCage;
 import kolonne.core.beam.check.BeamDesign;
+import kolonne.core.column.cage.HandLift;
 import kolonne.core.design.BuildingDesign;
+import kolonne.core.design.HandSet;
 import kolonne.core.finding.Finding;
 import kolonne.core.model.Building;
 import kolonne.core.model.BuildingIndex;
 import kolonne.core.model.Member;
 import kolonne.core.shape.Shape;
+import kolonne.exchange.json.MayBeNull;
 import kolonne.server.jobs.Jobs;
 import kolonne.server.project.Outcome;
 import kolonne.server.project.Projects;
@@ -163,6 +166,7 @@ final class ManyRoutes {
         Set<String> marks = new HashSet<>(named(ask.marks(), "lines"));
         BuildingDesign d = ResultRoutes.published(projects, c).design();
         Map<String, HandCage> cages = new LinkedHashMap<>();
+        Map<String, HandLift> lifts = ask.release() ? byHand(d, marks) : Map.of();
         for (BeamDesign b : d.beams()) {
             if (marks.contains(b.line().mark())) {
                 HandCage was = d.beamContext().hand().getOrDefault(b.line().id(), HandCage.NONE);
@@ -172,14 +176,14 @@ final class ManyRoutes {
                 }
             }
         }
-        if (cages.isEmpty()) {
+        if (cages.isEmpty() && lifts.isEmpty()) {
             throw new Jobs.Refused(List.of(Finding.fails(
                     "hand-set",
                     "lines",
                     ask.release()
-                            ? "Nothing is set by hand on the lines that are selected."
+                            ? "Nothing is set by hand on the members that are selected."
                             : "No beam line that is selected has another kind of torsion.",
-                    "Select beam lines that it changes.")));
+                    "Select members that it changes.")));
         }
         String what = ask.release() ? "all set by hand released on " : "torsion " + ask.torsion() + " for ";
         ProjectRoutes.moved(
@@ -188,9 +192,34 @@ final class ManyRoutes {
                         .handSet(
                                 c.pathParam("id"),
                                 ProjectRoutes.version(c),
-                                cages,
-                                what + cages.size() + (cages.size() == 1 ? " beam line" : " beam lines"),
+                                new HandSet(cages, lifts),
+                                what + counted(cages.size(), stacks(d, marks, lifts)),
                                 People.of(c)));
+    }
+
+    /** Lifts of stacks of these marks that have parts set by hand, released. */
+    private static Map<String, HandLift> byHand(BuildingDesign d, Set<String> marks) {
+        Map<String, HandLift> out = new LinkedHashMap<>();
+        d.columns().stream()
+                .filter(s -> marks.contains(s.stack().mark()))
+                .flatMap(s -> s.lifts().stream())
+                .filter(l -> !l.hand().isEmpty())
+                .forEach(l -> out.put(l.lift().member(), HandLift.NONE));
+        return out;
+    }
+
+    private static int stacks(BuildingDesign d, Set<String> marks, Map<String, HandLift> lifts) {
+        return lifts.isEmpty()
+                ? 0
+                : (int) d.columns().stream()
+                        .filter(s -> s.byHand() && marks.contains(s.stack().mark()))
+                        .count();
+    }
+
+    private static String counted(int lines, int stacks) {
+        String l = lines == 1 ? "1 beam line" : lines + " beam lines";
+        String c = stacks == 1 ? "1 column" : stacks + " columns";
+        return stacks == 0 ? l : lines == 0 ? c : l + " and " + c;
     }
 
     private static HandCage.TorsionKind torsion(String word) {

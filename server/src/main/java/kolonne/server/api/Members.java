@@ -14,6 +14,7 @@ import kolonne.core.beam.check.SteelNeeds;
 import kolonne.core.beam.line.BeamLine;
 import kolonne.core.code.Bar;
 import kolonne.core.column.cage.ColumnCage;
+import kolonne.core.column.cage.HandLift;
 import kolonne.core.column.cage.RectangleBars;
 import kolonne.core.column.cage.TiePlaces;
 import kolonne.core.column.check.ColumnCheck;
@@ -27,6 +28,8 @@ import kolonne.core.section.InteractionSurface;
 import kolonne.core.section.PlacedBar;
 import kolonne.core.shape.Shape;
 import kolonne.exchange.hand.HandFile;
+import kolonne.exchange.hand.LiftForm;
+import kolonne.exchange.json.MayBeNull;
 
 /** One beam line or column stack on the wire, with its calculations. Lengths mm, forces kN, moments kNm. */
 final class Members {
@@ -152,6 +155,7 @@ final class Members {
     /** @param places above the lift's lower joint [mm] */
     record TieDto(String size, double diameter, List<Double> places, List<Boolean> heldX, List<Boolean> heldY) {}
 
+    /** @param hand what is set by hand; {@code whole} all of the cage as if it were */
     record LiftDto(
             int number,
             String storey,
@@ -165,6 +169,8 @@ final class Members {
             double ratio,
             List<SpotDto> spots,
             TieDto tie,
+            LiftForm.HandLiftDto hand,
+            LiftForm.HandLiftDto whole,
             double utilisation,
             boolean satisfied,
             double qx,
@@ -183,7 +189,10 @@ final class Members {
             double concreteM3,
             double coverMm,
             double fyMpa,
-            int governingLift) {}
+            int governingLift,
+            List<String> sizes,
+            List<String> tieSizes,
+            double spacingStepMm) {}
 
     /** @param role beam or column; the other of the two is null; @param type mark of the type whose cage it has, empty where it has its own */
     record MemberDto(
@@ -426,7 +435,10 @@ final class Members {
                 q.concrete() / 1e9,
                 d.basis().columnCover(),
                 d.basis().fy(),
-                c.governing().part());
+                c.governing().part(),
+                d.basis().columnBarList().stream().map(Bar::label).toList(),
+                d.basis().stirrupList().stream().map(Bar::label).toList(),
+                d.basis().stirrups().step());
     }
 
     private static LiftDto lift(BuildingDesign d, ColumnDesign.LiftDesign l) {
@@ -463,6 +475,8 @@ final class Members {
                         TiePlaces.of(lift, g.ties()),
                         rows == null ? List.of() : rows.heldX(),
                         rows == null ? List.of() : rows.heldY()),
+                LiftForm.dto(l.hand()),
+                LiftForm.dto(HandLift.of(g)),
                 l.governingCheck().utilisation(),
                 l.governingCheck().satisfied(),
                 l.sway().qx(),

@@ -13,6 +13,7 @@ import java.util.Map;
 import java.util.TreeMap;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import kolonne.exchange.json.MayBeNull;
 
 /** The OpenAPI 3.1 description, made from the table of routes and the records they answer with. */
 final class OpenApi {

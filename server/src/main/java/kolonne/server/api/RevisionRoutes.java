@@ -9,6 +9,7 @@ import java.util.Optional;
 import kolonne.core.revision.CaseTotals;
 import kolonne.core.revision.Difference;
 import kolonne.core.revision.OwnChanges;
+import kolonne.exchange.json.MayBeNull;
 import kolonne.server.jobs.Job;
 import kolonne.server.project.Changes;
 import kolonne.server.project.Projects;

@@ -7,7 +7,6 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Locale;
-import java.util.Map;
 import java.util.Set;
 import java.util.concurrent.Callable;
 import java.util.concurrent.ExecutionException;
@@ -20,7 +19,6 @@ import kolonne.core.design.BuildingDesign;
 import kolonne.core.design.BuildingDesigner;
 import kolonne.core.design.Decisions;
 import kolonne.core.design.SuggestedTypes;
-import kolonne.core.mark.Marks;
 import kolonne.core.model.Building;
 import kolonne.core.project.ProjectData;
 import kolonne.exchange.paper.ReportSheets;
@@ -110,7 +108,7 @@ public final class DesignCommand implements Callable<Integer> {
             Analysis a = Input.analysis(b, err);
             d = BuildingDesigner.design(a, chosen, BuildingDesigner.Progress.NONE);
             if (types == TypesWanted.suggested) {
-                d = d.with(new Decisions(Marks.NONE, Map.of(), SuggestedTypes.of(d)), Set.of());
+                d = d.with(Decisions.typed(SuggestedTypes.of(d)), Set.of());
             }
         } catch (Input.Bad e) {
             return Input.BAD_INPUT;

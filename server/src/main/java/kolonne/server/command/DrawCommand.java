@@ -6,7 +6,6 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.HashSet;
 import java.util.List;
-import java.util.Map;
 import java.util.Set;
 import java.util.concurrent.Callable;
 import kolonne.core.basis.Basis;
@@ -17,7 +16,6 @@ import kolonne.core.design.SuggestedTypes;
 import kolonne.core.drawing.Paper;
 import kolonne.core.drawing.Sheet;
 import kolonne.core.drawing.Sheets;
-import kolonne.core.mark.Marks;
 import kolonne.core.model.Building;
 import kolonne.core.project.ProjectData;
 import kolonne.exchange.drawing.DrawingPdf;
@@ -81,7 +79,7 @@ public final class DrawCommand implements Callable<Integer> {
             Basis chosen = Input.basis(basis, b, err);
             d = BuildingDesigner.design(Input.analysis(b, err), chosen, BuildingDesigner.Progress.NONE);
             if (types == DesignCommand.TypesWanted.suggested) {
-                d = d.with(new Decisions(Marks.NONE, Map.of(), SuggestedTypes.of(d)), Set.of());
+                d = d.with(Decisions.typed(SuggestedTypes.of(d)), Set.of());
             }
         } catch (Input.Bad e) {
             return Input.BAD_INPUT;

@@ -8,7 +8,6 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.NoSuchElementException;
-import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
@@ -17,10 +16,12 @@ import kolonne.core.analysis.AnalysisFailed;
 import kolonne.core.analysis.FrameAnalysis;
 import kolonne.core.basis.Basis;
 import kolonne.core.beam.cage.CarriedCages;
-import kolonne.core.beam.cage.HandCage;
 import kolonne.core.beam.line.BeamLine;
 import kolonne.core.beam.line.BeamLines;
+import kolonne.core.column.cage.CarriedLifts;
+import kolonne.core.column.line.ColumnStacks;
 import kolonne.core.design.BuildingMarks;
+import kolonne.core.design.HandSet;
 import kolonne.core.finding.Finding;
 import kolonne.core.finding.Severity;
 import kolonne.core.mark.MarkChange;
@@ -30,6 +31,7 @@ import kolonne.core.model.Building;
 import kolonne.core.model.BuildingIndex;
 import kolonne.core.model.ModelCheck;
 import kolonne.core.model.ModelEdit;
+import kolonne.core.model.Role;
 import kolonne.core.revision.CaseTotals;
 import kolonne.core.type.MemberType;
 import kolonne.core.type.Types;
@@ -65,7 +67,7 @@ public final class Changes {
 
     /** What a project's first command brings with it: the marks of the model. */
     static String first(Marks marks) {
-        return new Effects(List.copyOf(marks.all().values()), Set.of(), Map.of(), List.of()).write();
+        return new Effects(List.copyOf(marks.all().values()), Set.of(), HandSet.NONE, List.of()).write();
     }
 
     /** Types after a change. @param summary the sentence of the history */
@@ -180,12 +182,11 @@ public final class Changes {
     }
 
     /**
-     * Sets cages on beam lines by hand; {@link HandCage#NONE} releases a line.
+     * Sets lines and lifts by hand; what is empty there is released.
      *
      * @return empty if the project has moved past {@code version}
      */
-    public Optional<ProjectRow> handSet(
-            String id, int version, Map<String, HandCage> cages, String summary, Author by) {
+    public Optional<ProjectRow> handSet(String id, int version, HandSet cages, String summary, Author by) {
         return changed(
                 projects.model(id), version, by, new Change(EditHistory.HAND, HandFile.write(cages, summary), summary));
     }
@@ -210,7 +211,7 @@ public final class Changes {
             }
             String summary = mark + " is " + other + " now";
             Effects e = new Effects(
-                    List.of(new Marked(m.id(), m.role(), other, m.members())), Set.of(), Map.of(), List.of());
+                    List.of(new Marked(m.id(), m.role(), other, m.members())), Set.of(), HandSet.NONE, List.of());
             return changed(
                     w,
                     version,
@@ -337,11 +338,11 @@ public final class Changes {
 
     /** Ids of lines and stacks whose cage by hand, whose mark or whose type is another. */
     private static Set<String> linesChanged(EditHistory before, EditHistory after) {
-        Map<String, HandCage> a = before.hand();
-        Map<String, HandCage> b = after.hand();
-        Set<String> out = new HashSet<>(a.keySet());
-        out.addAll(b.keySet());
-        out.removeIf(id -> Objects.equals(a.get(id), b.get(id)));
+        Set<String> out = new HashSet<>(after.hand().otherLines(before.hand()));
+        Set<String> lifts = after.hand().otherLifts(before.hand());
+        after.marks().all().values().stream()
+                .filter(m -> m.role() == Role.COLUMN && m.members().stream().anyMatch(lifts::contains))
+                .forEach(m -> out.add(m.id()));
         after.marks().changedFrom(before.marks()).forEach(m -> out.add(m.id()));
         Map<String, MemberType> was = before.types().all();
         Map<String, MemberType> now = after.types().all();
@@ -418,18 +419,24 @@ public final class Changes {
                 compared == null ? was : was.of(compared.matching().successors()), index);
         Set<String> told = new LinkedHashSet<>();
         now.changes().stream().map(MarkChange::words).forEach(told::add);
-        Map<String, HandCage> hand = before.hand();
-        Map<String, HandCage> cages = Map.of();
+        HandSet hand = before.hand();
+        HandSet cages = HandSet.NONE;
         if (!hand.isEmpty()) {
             Analysis then = solved == null ? FrameAnalysis.resolve(w.kept(w.modelVersion()), index) : solved;
             Analysis beforeIt = w.solved((doing, done, total) -> {});
             List<BeamLine> lines = BeamLines.find(beforeIt, was);
             CarriedCages.Carried carried = CarriedCages.carry(
-                    hand,
+                    hand.lines(),
                     compared == null ? new CarriedCages.Lines(lines, index::length) : compared.lines(lines),
                     new CarriedCages.Lines(BeamLines.find(then, now.marks()), index::length));
-            cages = carried.now();
             told.addAll(carried.told());
+            CarriedLifts.Carried lifts = CarriedLifts.carry(
+                    hand.lifts(),
+                    m -> compared == null ? m : compared.matching().pairs().get(m),
+                    ColumnStacks.find(beforeIt.index(), was),
+                    ColumnStacks.find(then.index(), now.marks()));
+            told.addAll(lifts.told());
+            cages = new HandSet(carried.now(), lifts.now());
             if (compared != null) {
                 told.addAll(compared.toBeChecked(now.marks(), hand, cages, beforeIt, then));
             }

@@ -5,8 +5,8 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import kolonne.core.beam.cage.HandCage;
 import kolonne.core.code.BarCatalogue;
+import kolonne.core.design.HandSet;
 import kolonne.core.type.Types;
 import kolonne.exchange.edit.Effects;
 import kolonne.exchange.hand.HandFile;
@@ -18,7 +18,7 @@ import kolonne.server.store.ProjectStore;
 final class CommandLog {
     private final String project;
     private final List<CommandRow> rows = new ArrayList<>();
-    private final Map<Integer, Map<String, HandCage>> cages = new HashMap<>();
+    private final Map<Integer, HandSet> cages = new HashMap<>();
     private final Map<Integer, Effects> effects = new HashMap<>();
     private final Map<Integer, Types> types = new HashMap<>();
 
@@ -33,8 +33,8 @@ final class CommandLog {
         return List.copyOf(rows);
     }
 
-    /** The cages that a command set, by id of the line; one that is not stored yet is not kept. */
-    synchronized Map<String, HandCage> cages(CommandRow c) {
+    /** What a command set by hand; one that is not stored yet is not kept. */
+    synchronized HandSet cages(CommandRow c) {
         return c.madeAt() != null ? cages.computeIfAbsent(c.version(), k -> parsed(c)) : parsed(c);
     }
 
@@ -54,7 +54,7 @@ final class CommandLog {
         return TypesFile.read(EditHistory.Told.read(c.body()).fields());
     }
 
-    private static Map<String, HandCage> parsed(CommandRow c) {
+    private static HandSet parsed(CommandRow c) {
         HandFile.Read r = HandFile.read(c.body().getBytes(StandardCharsets.UTF_8), BarCatalogue.METRIC);
         if (!r.sound()) {
             throw new IllegalStateException("a stored hand-set cage cannot be read: " + r.findings());

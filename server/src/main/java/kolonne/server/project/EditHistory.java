@@ -9,14 +9,12 @@ import java.util.ArrayDeque;
 import java.util.ArrayList;
 import java.util.Deque;
 import java.util.HashSet;
-import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import kolonne.core.basis.Basis;
-import kolonne.core.beam.cage.HandCage;
 import kolonne.core.design.Decisions;
+import kolonne.core.design.HandSet;
 import kolonne.core.mark.Marked;
 import kolonne.core.mark.Marks;
 import kolonne.core.model.Building;
@@ -121,16 +119,16 @@ public final class EditHistory {
         return done.stream().filter(c -> c.kind().equals(kind)).toList();
     }
 
-    /** Cages that people have set, by id of the beam line. */
-    Map<String, HandCage> hand() {
-        Map<String, HandCage> out = new LinkedHashMap<>();
+    /** What people have set by hand. */
+    HandSet hand() {
+        HandSet out = HandSet.NONE;
         for (CommandRow c : done) {
             if (c.kind().equals(HAND)) {
-                out.putAll(log.cages(c));
+                out = out.with(log.cages(c));
             }
-            out.putAll(log.effects(c).cages());
+            HandSet follows = log.effects(c).cages();
+            out = follows.isEmpty() ? out : out.with(follows);
         }
-        out.values().removeIf(HandCage::isEmpty);
         return out;
     }
 

@@ -7,8 +7,11 @@ import java.util.Objects;
 import java.util.TreeSet;
 import kolonne.core.beam.cage.BeamCage;
 import kolonne.core.beam.cage.HandCage;
+import kolonne.core.column.cage.HandLift;
+import kolonne.core.column.line.ColumnStack;
+import kolonne.core.design.HandSet;
 
-/** What was set or released on a line, in words for the history of edits. */
+/** What was set or released on a line or column, in words for the history of edits. */
 public final class HandSummary {
     private HandSummary() {}
 
@@ -28,6 +31,24 @@ public final class HandSummary {
         spans("side bars", before.sides(), after.sides(), set, released);
         part("demand", empty(before.demands()), empty(after.demands()), set, released);
         part("kind of torsion", kind(before), kind(after), set, released);
+        return words(mark, set, released);
+    }
+
+    /** For instance {@code C-A1: bars of the lift to L2 by hand}. @param set what is on its lifts now */
+    public static String of(ColumnStack stack, HandSet before, HandSet set) {
+        List<String> now = new ArrayList<>();
+        List<String> released = new ArrayList<>();
+        for (ColumnStack.Lift l : stack.lifts()) {
+            HandLift a = before.lift(l.member());
+            HandLift b = set.lift(l.member());
+            String of = " of the lift to " + (l.storey().isEmpty() ? "the top" : l.storey());
+            part("bars" + of, a.bars(), b.bars(), now, released);
+            part("ties" + of, a.ties(), b.ties(), now, released);
+        }
+        return words(stack.mark(), now, released);
+    }
+
+    private static String words(String mark, List<String> set, List<String> released) {
         List<String> words = new ArrayList<>();
         if (!set.isEmpty()) {
             words.add(String.join(", ", set) + " by hand");

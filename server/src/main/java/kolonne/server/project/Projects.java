@@ -15,9 +15,9 @@ import kolonne.core.analysis.Analysis;
 import kolonne.core.analysis.AnalysisFailed;
 import kolonne.core.analysis.FrameAnalysis;
 import kolonne.core.basis.Basis;
-import kolonne.core.beam.cage.HandCage;
 import kolonne.core.design.BuildingDesign;
 import kolonne.core.design.BuildingMarks;
+import kolonne.core.design.HandSet;
 import kolonne.core.finding.Finding;
 import kolonne.core.mark.Marks;
 import kolonne.core.model.Building;
@@ -310,7 +310,7 @@ public final class Projects {
     }
 
     /** What people have set on beam lines, by id of the line. */
-    public Map<String, HandCage> hand(String id) {
+    public HandSet hand(String id) {
         return history(id).hand();
     }
 

@@ -154,7 +154,7 @@ public record ResultRow(
                 t.notes(),
                 c.lifts().size(),
                 Quantities.of(c, d.basis()).steel(),
-                false,
+                c.byHand(),
                 types.getOrDefault(c.stack().id(), ""));
     }
 

@@ -10,9 +10,9 @@ import java.util.TreeSet;
 import java.util.function.UnaryOperator;
 import kolonne.core.analysis.Analysis;
 import kolonne.core.beam.cage.CarriedCages;
-import kolonne.core.beam.cage.HandCage;
 import kolonne.core.beam.line.BeamLine;
 import kolonne.core.compare.AnalysisComparison;
+import kolonne.core.design.HandSet;
 import kolonne.core.mark.Marked;
 import kolonne.core.mark.Marks;
 import kolonne.core.model.Building;
@@ -61,9 +61,8 @@ public record RevisedModel(String project, String fileName, byte[] bytes, ModelR
             return RevisedLines.of(before, older, newer, matching());
         }
 
-        /** Lines whose cage was set by hand and stays although what it was set for is another, in sentences. */
-        List<String> toBeChecked(
-                Marks now, Map<String, HandCage> hand, Map<String, HandCage> carried, Analysis before, Analysis after) {
+        /** Lines and stacks of which parts were set by hand and stay although what it was set for is another, in sentences. */
+        List<String> toBeChecked(Marks now, HandSet hand, HandSet carried, Analysis before, Analysis after) {
             Map<String, Set<String>> why = new HashMap<>();
             for (Difference d : comparison.differences()) {
                 if (MATTERS.containsKey(d.kind())) {
@@ -77,11 +76,11 @@ public record RevisedModel(String project, String fileName, byte[] bytes, ModelR
                     .filter(c -> c.changed(LITTLE))
                     .forEach(c -> why.computeIfAbsent(c.member(), k -> new TreeSet<>())
                             .add("forces"));
-            Map<String, HandCage> all = new HashMap<>(hand);
-            all.putAll(carried);
+            HandSet all = hand.with(carried);
             List<String> out = new ArrayList<>();
             for (Marked m : now.all().values()) {
-                if (!all.getOrDefault(m.id(), HandCage.NONE).isEmpty()) {
+                if (!all.line(m.id()).isEmpty()
+                        || m.members().stream().anyMatch(q -> !all.lift(q).isEmpty())) {
                     Set<String> changed = new TreeSet<>();
                     m.members().forEach(q -> changed.addAll(why.getOrDefault(q, Set.of())));
                     if (!changed.isEmpty()) {

@@ -12,10 +12,10 @@ import java.util.function.Consumer;
 import kolonne.core.analysis.Analysis;
 import kolonne.core.analysis.FrameAnalysis;
 import kolonne.core.basis.Basis;
-import kolonne.core.beam.cage.HandCage;
 import kolonne.core.design.BuildingDesign;
 import kolonne.core.design.BuildingDesigner;
 import kolonne.core.design.Decisions;
+import kolonne.core.design.HandSet;
 import kolonne.core.finding.Finding;
 import kolonne.core.model.Building;
 import kolonne.core.model.BuildingIndex;
@@ -40,7 +40,7 @@ public final class Workspace {
     private static final int MOST_CURVES = 6;
 
     /** What a curve of types depends on; types themselves do not change it. */
-    public record CurveKey(Role role, int model, List<Integer> basis, Map<String, HandCage> hand, double tolerance) {}
+    public record CurveKey(Role role, int model, List<Integer> basis, HandSet hand, double tolerance) {}
 
     /** A finished design. @param version of the project that it belongs to */
     public record Published(int version, BuildingDesign design, List<ResultRow> rows) {}

@@ -39,6 +39,6 @@ public sealed interface BarLayout permits RectangleBars, RingBars {
     /** The same bars, whatever holds them. */
     BarLayout unheld();
 
-    /** Whether bars of a lift above find their like below. */
-    boolean notLessThan(BarLayout above);
+    /** How many bars of a lift above find one at least as large to lap with. */
+    int below(BarLayout above);
 }

@@ -85,12 +85,14 @@ public record RectangleBars(int alongX, int alongY, Bar corner, Bar face, List<B
 
     private double gap(double width, int n) {
         double centres = (width - corner.diameter()) / (n - 1);
-        return n == 2 ? centres - corner.diameter() : centres - (corner.diameter() + face.diameter()) / 2;
+        double beside = (corner.diameter() + face.diameter()) / 2;
+        // from four bars on two of the face are neighbours; by hand they may be thicker than the corners
+        return centres - (n == 2 ? corner.diameter() : n == 3 ? beside : Math.max(beside, face.diameter()));
     }
 
     @Override
     public double effectiveDepth(Shape shape, double inset, int axis) {
-        return (axis == 0 ? shape.width() : shape.depth()) - inset - corner.diameter() / 2;
+        return (axis == 0 ? shape.width() : shape.depth()) - inset - largest().diameter() / 2;
     }
 
     @Override
@@ -115,11 +117,12 @@ public record RectangleBars(int alongX, int alongY, Bar corner, Bar face, List<B
     }
 
     @Override
-    public boolean notLessThan(BarLayout above) {
-        return above instanceof RectangleBars r
-                && alongX >= r.alongX
-                && alongY >= r.alongY
-                && corner.diameter() >= r.corner.diameter()
-                && face.diameter() >= r.face.diameter();
+    public int below(BarLayout above) {
+        if (!(above instanceof RectangleBars r)) {
+            return 0;
+        }
+        int between = 2 * Math.min(alongX - 2, r.alongX - 2) + 2 * Math.min(alongY - 2, r.alongY - 2);
+        return (corner.diameter() >= r.corner.diameter() ? 4 : 0)
+                + (face.diameter() >= r.face.diameter() ? between : 0);
     }
 }

@@ -77,7 +77,7 @@ public record RingBars(int count, Bar bar) implements BarLayout {
     }
 
     @Override
-    public boolean notLessThan(BarLayout above) {
-        return above instanceof RingBars r && count >= r.count && bar.diameter() >= r.bar.diameter();
+    public int below(BarLayout above) {
+        return above instanceof RingBars r && bar.diameter() >= r.bar.diameter() ? Math.min(count, r.count) : 0;
     }
 }

@@ -14,6 +14,7 @@ import kolonne.core.code.DesignCode;
 import kolonne.core.code.Notation;
 import kolonne.core.column.cage.ColumnCage;
 import kolonne.core.column.cage.EffectiveDepths;
+import kolonne.core.column.cage.HandLift;
 import kolonne.core.column.line.ColumnStack;
 import kolonne.core.explain.Clause;
 import kolonne.core.explain.Quantity;
@@ -71,6 +72,7 @@ public final class ColumnCheck {
         if (lift.inScope()) {
             axialBending();
             steel();
+            below();
             ties(EndMoments.of(stack, lift, cage, context, demands));
             joint(Trace.OFF);
         } else {
@@ -79,7 +81,11 @@ public final class ColumnCheck {
         List<CheckResult> checks = governing.results();
         List<Finding> findings = new ArrayList<>(ColumnFindings.of(stack, lift, checks, demands.sway(), context));
         findings.addAll(notes);
-        return new ColumnDesign.LiftDesign(lift, cage, checks, worst, demands.sway(), findings);
+        HandLift hand = context.hand(lift);
+        if (!hand.isEmpty() && !(lift.inScope() && hand.suits(lift.section().shape()))) {
+            findings.add(ColumnFindings.unlike(stack, lift));
+        }
+        return new ColumnDesign.LiftDesign(lift, cage, hand, checks, worst, demands.sway(), findings);
     }
 
     private void ties(EndMoments ends) {
@@ -177,6 +183,33 @@ public final class ColumnCheck {
                 least / ratio,
                 whole(),
                 code.columns().columnRatioClause());
+    }
+
+    /** Bars of the lift above begin at its foot: they need bars here to lap with. Where the section changes nothing is said. */
+    private void below() {
+        ColumnCage.LiftCage above = overhead(stack, whole, lift);
+        int found = above == null ? 0 : cage.layout().below(above.layout());
+        if (above != null && found < above.count()) {
+            governing.offer(
+                    CheckKind.COLUMN_BARS_BELOW,
+                    above.count(),
+                    found,
+                    At.named(lift.base(), lift.number(), "head"),
+                    code.detailing().lapClause());
+        }
+    }
+
+    /** The cage of the lift above where it has the same section; null where there is none. */
+    private static ColumnCage.LiftCage overhead(ColumnStack stack, ColumnCage whole, ColumnStack.Lift lift) {
+        int next = lift.number() + 1;
+        return next < stack.lifts().size()
+                        && stack.lifts()
+                                .get(next)
+                                .section()
+                                .id()
+                                .equals(lift.section().id())
+                ? whole.lifts().get(next)
+                : null;
     }
 
     /** Least steel over the gross area, for the section and for its compression. */
@@ -285,6 +318,7 @@ public final class ColumnCheck {
             ColumnCheck c = new ColumnCheck(stack, whole, lift, context, demands);
             EndMoments ends = EndMoments.of(stack, lift, cage, context, demands);
             c.steel();
+            c.below();
             c.ties(ends);
             c.ductile(ends, t);
             c.joint(t);

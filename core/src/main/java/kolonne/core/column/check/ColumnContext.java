@@ -8,6 +8,8 @@ import kolonne.core.basis.Basis;
 import kolonne.core.code.DuctileColumns;
 import kolonne.core.code.DuctileFrame;
 import kolonne.core.column.cage.ColumnCage;
+import kolonne.core.column.cage.HandLift;
+import kolonne.core.column.line.ColumnStack;
 import kolonne.core.demand.Demands;
 import kolonne.core.demand.Sidesway;
 import kolonne.core.joint.BeamsAtJoints;
@@ -28,9 +30,15 @@ public final class ColumnContext {
     private final Map<List<Object>, InteractionSurface> surfaces;
     private final BeamsAtJoints beams;
     private final Optional<DuctileColumns> ductile;
+    private final Map<String, HandLift> hand;
 
     private ColumnContext(
-            Sidesway sway, Basis basis, Map<List<Object>, InteractionSurface> surfaces, BeamsAtJoints beams) {
+            Sidesway sway,
+            Basis basis,
+            Map<List<Object>, InteractionSurface> surfaces,
+            BeamsAtJoints beams,
+            Map<String, HandLift> hand) {
+        this.hand = Map.copyOf(hand);
         this.surfaces = surfaces;
         this.beams = beams;
         this.ductile = basis.designCode().ductile(basis.ductility()).map(DuctileFrame::columns);
@@ -43,12 +51,27 @@ public final class ColumnContext {
 
     /** Over the combinations of an analysis. @param sway of the same analysis and basis */
     public static ColumnContext of(Sidesway sway, Basis basis) {
-        return new ColumnContext(sway, basis, new ConcurrentHashMap<>(), BeamsAtJoints.NONE);
+        return new ColumnContext(sway, basis, new ConcurrentHashMap<>(), BeamsAtJoints.NONE, Map.of());
     }
 
     /** The same with the beams that were designed. */
     public ColumnContext with(BeamsAtJoints designed) {
-        return new ColumnContext(sway, basis, surfaces, designed);
+        return new ColumnContext(sway, basis, surfaces, designed, hand);
+    }
+
+    /** The same with what people have set. @param lifts by the ids of their members */
+    public ColumnContext with(Map<String, HandLift> lifts) {
+        return new ColumnContext(sway, basis, surfaces, beams, lifts);
+    }
+
+    /** What people have set, by the ids of the lifts' members. */
+    public Map<String, HandLift> hand() {
+        return hand;
+    }
+
+    /** What people have set on a lift. */
+    public HandLift hand(ColumnStack.Lift lift) {
+        return hand.getOrDefault(lift.member(), HandLift.NONE);
     }
 
     /** Ends of the designed beams of a ductile frame. */

@@ -4,6 +4,7 @@ import java.util.List;
 import kolonne.core.check.CheckResult;
 import kolonne.core.check.Governing;
 import kolonne.core.column.cage.ColumnCage;
+import kolonne.core.column.cage.HandLift;
 import kolonne.core.column.line.ColumnStack;
 import kolonne.core.finding.Finding;
 import kolonne.core.finding.Severity;
@@ -17,11 +18,13 @@ public record ColumnDesign(ColumnStack stack, ColumnCage cage, List<LiftDesign> 
     /**
      * A lift with its checks.
      *
+     * @param hand      what a person has set
      * @param governing demand of the axial-bending check; null if the lift is out of scope
      */
     public record LiftDesign(
             ColumnStack.Lift lift,
             ColumnCage.LiftCage cage,
+            HandLift hand,
             List<CheckResult> checks,
             LiftDemands.Demand governing,
             LiftDemands.Sway sway,
@@ -35,6 +38,11 @@ public record ColumnDesign(ColumnStack stack, ColumnCage cage, List<LiftDesign> 
         public CheckResult governingCheck() {
             return Governing.of(checks);
         }
+    }
+
+    /** Whether a person has set a part of it. */
+    public boolean byHand() {
+        return lifts.stream().anyMatch(l -> !l.hand().isEmpty());
     }
 
     /** The check that decides in the stack. */

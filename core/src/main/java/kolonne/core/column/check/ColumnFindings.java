@@ -15,6 +15,19 @@ import kolonne.core.finding.Severity;
 final class ColumnFindings {
     private ColumnFindings() {}
 
+    /** Bars set by hand for a section of another shape. */
+    static Finding unlike(ColumnStack stack, ColumnStack.Lift lift) {
+        return Finding.note(
+                "hand-set.unlike",
+                where(stack, lift),
+                "The bars set by hand are for a section of another shape and are not used.",
+                "Release them, or set bars for the section as it is.");
+    }
+
+    private static String where(ColumnStack stack, ColumnStack.Lift lift) {
+        return stack.mark() + ", lift to " + (lift.storey().isEmpty() ? "top" : lift.storey());
+    }
+
     static List<Finding> of(
             ColumnStack stack,
             ColumnStack.Lift lift,
@@ -24,7 +37,7 @@ final class ColumnFindings {
         List<Finding> out = new ArrayList<>();
         boolean us = context.basis().usUnits();
         ColumnRules columns = context.basis().designCode().columns();
-        String where = stack.mark() + ", lift to " + (lift.storey().isEmpty() ? "top" : lift.storey());
+        String where = where(stack, lift);
         for (CheckResult c : checks) {
             if (!c.satisfied()) {
                 String what = c.kind() == CheckKind.COLUMN_SHAPE

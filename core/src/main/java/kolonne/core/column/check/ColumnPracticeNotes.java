@@ -14,6 +14,8 @@ import kolonne.core.shape.Shape;
 
 /** Where the bars of a lift do not keep what the basis wants of a site's habits: a note, since nothing is unsafe. */
 final class ColumnPracticeNotes {
+    private static final String RELEASE = "Set other bars, or release them.";
+
     private ColumnPracticeNotes() {}
 
     /** @param number of the lift, from the foundation */
@@ -27,23 +29,25 @@ final class ColumnPracticeNotes {
         ColumnCage.LiftCage c = cage.lifts().get(number);
         BarLayout layout = c.layout();
         String where = stack.mark() + ", lift to " + (lift.storey().isEmpty() ? "top" : lift.storey());
+        boolean chosen = context.hand(lift).bars() == null;
         List<Bar> allowed = basis.columnBarList();
         if (allowed.indexOf(layout.largest()) - allowed.indexOf(layout.smallest())
                 > basis.practice().sizesApart()) {
             out.add(Finding.note(
                     "practice.sizes",
                     where,
-                    "The bars are " + layout.words() + ": no sizes nearer together serve.",
-                    "Make the section larger, or let the basis allow more sizes."));
+                    "The bars are " + layout.words()
+                            + (chosen ? ": no sizes nearer together serve." : ", as set by hand."),
+                    chosen ? "Make the section larger, or let the basis allow more sizes." : RELEASE));
         }
         double most = basis.practice().columnBarsApart();
         if (apart(c, lift.section().shape(), basis) > most + 1e-6) {
             out.add(Finding.note(
                     "practice.distance",
                     where,
-                    "Neighbouring bars are more than " + Quantity.LENGTH.text(most, basis.usUnits())
-                            + " apart: more bars of allowed sizes do not serve.",
-                    "Let the basis allow smaller bars."));
+                    "Neighbouring bars are more than " + Quantity.LENGTH.text(most, basis.usUnits()) + " apart"
+                            + (chosen ? ": more bars of allowed sizes do not serve." : ", as set by hand."),
+                    chosen ? "Let the basis allow smaller bars." : RELEASE));
         }
         boolean grows =
                 number + 1 < cage.lifts().size() && cage.lifts().get(number + 1).area() > c.area() + 1;
@@ -51,8 +55,9 @@ final class ColumnPracticeNotes {
             out.add(Finding.note(
                     "practice.growing",
                     where,
-                    "The lift above has more steel: no arrangement with as much serves here.",
-                    "Keep the section through both lifts, or let the basis allow more sizes."));
+                    "The lift above has more steel"
+                            + (chosen ? ": no arrangement with as much serves here." : ": these bars are set by hand."),
+                    chosen ? "Keep the section through both lifts, or let the basis allow more sizes." : RELEASE));
         }
         return out;
     }

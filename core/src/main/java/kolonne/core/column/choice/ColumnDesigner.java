@@ -15,6 +15,7 @@ import kolonne.core.code.DesignCode;
 import kolonne.core.column.cage.BarLayout;
 import kolonne.core.column.cage.ColumnCage;
 import kolonne.core.column.cage.EffectiveDepths;
+import kolonne.core.column.cage.HandLift;
 import kolonne.core.column.cage.RectangleBars;
 import kolonne.core.column.cage.RingBars;
 import kolonne.core.column.cage.TieSpacing;
@@ -32,7 +33,7 @@ import kolonne.core.shape.Shape;
 /**
  * Proposes the cage of a column stack from its top down: of all arrangements of counts and sizes the one with the least
  * steel whose every demand lies inside its surface, and with no fewer or smaller bars than the lift above of the same
- * section. Where none serves, the strongest is taken and the check says what is wrong.
+ * section. Where none serves, the strongest is taken and the check says what is wrong. Parts that people have set stay as they are.
  */
 public final class ColumnDesigner {
     /** Checks that the size and spacing of ties decide. */
@@ -63,6 +64,8 @@ public final class ColumnDesigner {
     private final DesignCode code;
     /** The lift above the one that is being designed. */
     private List<Borne> over;
+    /** What people have set on the lift that is being designed. */
+    private HandLift hand = HandLift.NONE;
 
     private ColumnDesigner(List<ColumnStack> all, ColumnContext context) {
         this.all = all;
@@ -113,6 +116,13 @@ public final class ColumnDesigner {
                 .toList();
         List<Borne> overhead = over;
         over = borne;
+        hand = lift.inScope() ? context.hand(lift).on(lift.section().shape()) : HandLift.NONE;
+        if (hand.bars() != null) {
+            return tied(
+                    lift,
+                    new ColumnCage.LiftCage(hand.bars(), tieFor(hand.bars().largest()), 1),
+                    borne);
+        }
         double least = borne.stream()
                 .mapToDouble(b -> ColumnCheck.leastRatio(b.lift, context, b.demands))
                 .max()
@@ -122,7 +132,8 @@ public final class ColumnDesigner {
             return tied(lift, arranged.get(0), borne);
         }
         FrameColumn frame = frame(borne, upper, overhead);
-        List<ColumnCage.LiftCage> held = frame == null ? arranged : frame.held(arranged);
+        List<ColumnCage.LiftCage> fitting = over(lift, arranged);
+        List<ColumnCage.LiftCage> held = frame == null ? fitting : frame.held(fitting);
         List<List<ColumnCage.LiftCage>> practical =
                 ColumnPractice.of(lift, basis).from(held, upper);
         if (frame != null) {
@@ -140,6 +151,24 @@ public final class ColumnDesigner {
             }
         }
         return tied(lift, strongest(lift, arranged, borne), borne);
+    }
+
+    /** Those whose bars find their like in the bars that people have set below; all where none do. */
+    private List<ColumnCage.LiftCage> over(ColumnStack.Lift lift, List<ColumnCage.LiftCage> all) {
+        for (int i = lift.number() - 1; i >= 0; i--) {
+            ColumnStack.Lift below = stack.lifts().get(i);
+            BarLayout set = context.hand(below).bars();
+            if (!below.section().id().equals(lift.section().id())) {
+                return all;
+            }
+            if (set != null) {
+                List<ColumnCage.LiftCage> out = all.stream()
+                        .filter(c -> set.below(c.layout()) == c.count())
+                        .toList();
+                return out.isEmpty() ? all : out;
+            }
+        }
+        return all;
     }
 
     /** What a ductile frame asks of the bars; null without one. */
@@ -303,6 +332,9 @@ public final class ColumnDesigner {
     }
 
     private Bar tieFor(Bar bar) {
+        if (hand.ties() != null) {
+            return hand.ties().bar();
+        }
         List<Bar> ties = basis.stirrupList();
         return ties.stream()
                 .filter(t -> t.diameter() >= code.columns().smallestTie(bar))
@@ -321,34 +353,48 @@ public final class ColumnDesigner {
     }
 
     private static boolean notLess(ColumnCage.LiftCage c, ColumnCage.LiftCage above) {
-        return above == null || c.layout().notLessThan(above.layout());
+        return above == null || c.layout().below(above.layout()) == above.count();
     }
 
     /** Ties: held bars by the code's rule, spacing in the basis's step, more legs, then a larger bar, for shear and confinement. */
     private ColumnCage.LiftCage tied(ColumnStack.Lift lift, ColumnCage.LiftCage c, List<Borne> borne) {
         ColumnCage.LiftCage last = null;
         double[] gaps = c.layout().gaps(lift.section().shape(), ColumnTieCheck.inset(c, basis));
-        for (Bar tie : basis.stirrupList()) {
-            if (tie.diameter() < c.tie().diameter()) {
-                continue;
-            }
+        for (Bar tie : tieSizes(c.tie())) {
             ColumnCage.LiftCage size =
                     new ColumnCage.LiftCage(c.layout(), tie, basis.stirrups().least());
             List<EndMoments> ends = borne.stream()
                     .map(b -> EndMoments.of(b.stack, b.lift, size, context, b.demands))
                     .toList();
-            for (boolean all : new boolean[] {false, true}) {
-                ColumnCage.LiftCage trial = new ColumnCage.LiftCage(
-                        held(c.layout(), gaps, all), tie, basis.stirrups().least());
+            for (BarLayout layout : heldLayouts(c.layout(), gaps)) {
+                ColumnCage.LiftCage trial =
+                        new ColumnCage.LiftCage(layout, tie, basis.stirrups().least());
                 TieChoice choice = new TieChoice(trial, borne, ends);
-                boolean found = choice.find();
-                last = trial.with(choice.spacing());
+                boolean found = hand.ties() == null
+                        ? choice.find()
+                        : choice.serves(hand.ties().spacing());
+                last = trial.with(
+                        hand.ties() == null ? choice.spacing() : hand.ties().spacing());
                 if (found) {
                     return last;
                 }
             }
         }
         return last;
+    }
+
+    /** Sizes of ties to look among. @param least that the bars ask for */
+    private List<Bar> tieSizes(Bar least) {
+        return hand.ties() != null
+                ? List.of(hand.ties().bar())
+                : basis.stirrupList().stream()
+                        .filter(t -> t.diameter() >= least.diameter())
+                        .toList();
+    }
+
+    /** The bars as they may be held: as people have set them; else by the code's rule, then all of them. */
+    private List<BarLayout> heldLayouts(BarLayout layout, double[] gaps) {
+        return hand.holds() ? List.of(layout) : List.of(held(layout, gaps, false), held(layout, gaps, true));
     }
 
     /** Looks for the largest spacings of ties of a size and arrangement. */
@@ -404,7 +450,7 @@ public final class ColumnDesigner {
         boolean find() {
             double least = basis.stirrups().least();
             while (middle >= least && end >= least) {
-                CheckResult unmet = unmet();
+                CheckResult unmet = unmet(spacing());
                 if (unmet == null) {
                     return true;
                 }
@@ -421,14 +467,19 @@ public final class ColumnDesigner {
             return false;
         }
 
+        /** Whether ties at these spacings meet all that is asked of them. */
+        boolean serves(TieSpacing set) {
+            return unmet(set) == null;
+        }
+
         /** Whether a smaller spacing helps. */
         private boolean decided(CheckKind kind) {
             return kind != CheckKind.COLUMN_HELD_DISTANCE && kind != CheckKind.COLUMN_EVERY_BAR_HELD;
         }
 
         /** An unmet check of the ties, by the same checks that judge the final cage; null if all are met. */
-        private CheckResult unmet() {
-            ColumnCage.LiftCage c = trial.with(spacing());
+        private CheckResult unmet(TieSpacing spacing) {
+            ColumnCage.LiftCage c = trial.with(spacing);
             for (int i = 0; i < borne.size(); i++) {
                 Borne b = borne.get(i);
                 Governing g = new Governing((x, number) -> ColumnCheck.WHOLE);

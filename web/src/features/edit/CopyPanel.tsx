@@ -2,12 +2,18 @@ import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { Button, Checkbox } from 'antd'
 import { useState } from 'react'
 import { Link } from 'react-router'
-import { change } from '../../../api/changes'
-import { api, type ApiError, type Project } from '../../../api/client'
-import { ErrorView } from '../../../ui/ErrorView'
+import { change } from '../../api/changes'
+import { api, type ApiError, type Project } from '../../api/client'
+import { ErrorView } from '../../ui/ErrorView'
 
-/** Lines of the same geometry, each checked with this cage; those chosen take it over by hand. */
-export function CopyPanel({ id, mark, seen }: { id: string; mark: string; seen: number }) {
+const WORDS = {
+  line: { one: 'line', many: 'lines', same: 'No other line has the same spans, sections and supports.' },
+  column: { one: 'column', many: 'columns', same: 'No other column has the same sections, concrete and heights.' },
+}
+
+/** Lines or columns of the same geometry, each checked with this cage; those chosen take it over by hand. */
+export function CopyPanel({ id, mark, seen, of }: { id: string; mark: string; seen: number; of: 'line' | 'column' }) {
+  const words = WORDS[of]
   const [open, setOpen] = useState(false)
   const [left, setLeft] = useState<string[]>([])
   const queries = useQueryClient()
@@ -23,22 +29,22 @@ export function CopyPanel({ id, mark, seen }: { id: string; mark: string; seen: 
   const lines = q.data?.lines ?? []
   const chosen = lines.filter((l) => l.satisfied && !left.includes(l.mark)).map((l) => l.mark)
   return (
-    <section aria-label="Identical lines">
-      <h2>Identical lines</h2>
+    <section aria-label={`Identical ${words.many}`}>
+      <h2>Identical {words.many}</h2>
       {!open && (
         <Button size="small" onClick={() => setOpen(true)}>
-          Find lines that could share this cage
+          Find {words.many} that could share this cage
         </Button>
       )}
       {q.isError && <ErrorView error={q.error} />}
-      {q.data && lines.length === 0 && <p className="soft">No other line has the same spans, sections and supports.</p>}
+      {q.data && lines.length === 0 && <p className="soft">{words.same}</p>}
       {lines.length > 0 && (
         <>
           <table className="plain">
             <thead>
               <tr>
-                <th>line</th>
-                <th>storey</th>
+                <th>{words.one}</th>
+                <th>{of === 'line' ? 'storey' : 'up to'}</th>
                 <th className="num">its own</th>
                 <th className="num">with this cage</th>
               </tr>
@@ -73,7 +79,7 @@ export function CopyPanel({ id, mark, seen }: { id: string; mark: string; seen: 
             loading={copy.isPending}
             onClick={() => copy.mutate(chosen)}
           >
-            Copy the cage to {chosen.length === 1 ? 'one line' : `${chosen.length} lines`}
+            Copy the cage to {chosen.length === 1 ? `one ${words.one}` : `${chosen.length} ${words.many}`}
           </Button>
           {copy.isSuccess && <span className="soft"> Copied; it is set by hand there.</span>}
           {copy.isError && <ErrorView error={copy.error} />}

@@ -1,4 +1,4 @@
-package kolonne.server.api;
+package kolonne.exchange.json;
 
 import java.lang.annotation.ElementType;
 import java.lang.annotation.Retention;

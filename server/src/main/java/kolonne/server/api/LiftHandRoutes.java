@@ -1,0 +1,165 @@
+package kolonne.server.api;
+
+import io.javalin.http.Context;
+import io.javalin.http.HandlerType;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.NoSuchElementException;
+import java.util.Set;
+import kolonne.core.column.cage.HandLift;
+import kolonne.core.column.check.ColumnDesign;
+import kolonne.core.column.line.ColumnStack;
+import kolonne.core.design.BuildingDesign;
+import kolonne.core.design.HandSet;
+import kolonne.core.finding.Finding;
+import kolonne.core.type.Likeness;
+import kolonne.exchange.hand.HandFile;
+import kolonne.exchange.hand.LiftForm;
+import kolonne.server.jobs.Jobs;
+import kolonne.server.project.HandSummary;
+import kolonne.server.project.Projects;
+
+/** Columns set by hand: try, keep, release. */
+final class LiftHandRoutes {
+    /** Heights of lifts within this are the same [mm]. */
+    private static final double SAME = 1;
+
+    private final Projects projects;
+
+    LiftHandRoutes(Projects projects) {
+        this.projects = projects;
+    }
+
+    List<Route> routes() {
+        String column = "/api/projects/{id}/columns/{mark}";
+        return List.of(
+                new Route(
+                        HandlerType.POST,
+                        column + "/try",
+                        "Checks a column as if set by hand so; nothing is stored",
+                        LiftForm.HandLiftsDto.class,
+                        Members.ColumnDto.class,
+                        new String[0],
+                        this::tried),
+                new Route(
+                        HandlerType.PUT,
+                        column + "/hand",
+                        "Sets a column by hand; what is left out is Kolonne's again (If-Match: version)",
+                        LiftForm.HandLiftsDto.class,
+                        HandColumnDto.class,
+                        new String[0],
+                        this::set));
+    }
+
+    /** @param version of the project now */
+    record HandColumnDto(int version, Members.ColumnDto column) {}
+
+    static boolean isStack(BuildingDesign d, String mark) {
+        return d.columns().stream().anyMatch(s -> s.stack().mark().equals(mark));
+    }
+
+    private static ColumnDesign column(BuildingDesign d, String mark) {
+        return d.columns().stream()
+                .filter(s -> s.stack().mark().equals(mark))
+                .findFirst()
+                .orElseThrow(() -> new NoSuchElementException("There is no column " + mark + "."));
+    }
+
+    /** The design with one stack set by hand. */
+    private static BuildingDesign with(BuildingDesign d, HandSet now, ColumnStack stack, HandSet set) {
+        return d.with(now.with(set), Set.of(stack.id()));
+    }
+
+    private static HandSet lifts(Context c, BuildingDesign d, ColumnStack stack) {
+        List<String> members =
+                stack.lifts().stream().map(ColumnStack.Lift::member).toList();
+        HandFile.Read r = HandFile.stack(c.bodyAsBytes(), d.basis().entry().catalogue(), members);
+        if (!r.sound()) {
+            throw new Jobs.Refused(r.findings());
+        }
+        for (ColumnStack.Lift l : stack.lifts()) {
+            if (!r.cages().lift(l.member()).suits(l.section().shape())) {
+                throw new Jobs.Refused(List.of(Finding.fails(
+                        "hand-set",
+                        "lifts." + l.number(),
+                        "The section is " + l.section().shape().label(d.basis().usUnits())
+                                + ": the bars are not for its shape.",
+                        "Give rows of bars for a rectangle, a ring for a circle.")));
+            }
+        }
+        return r.cages();
+    }
+
+    private void tried(Context c) {
+        BuildingDesign d = ResultRoutes.published(projects, c).design();
+        String mark = c.pathParam("mark");
+        ColumnStack stack = column(d, mark).stack();
+        BuildingDesign now = with(d, d.hand(), stack, lifts(c, d, stack));
+        c.json(Members.column(now, column(now, mark)));
+    }
+
+    private void set(Context c) {
+        String id = c.pathParam("id");
+        String mark = c.pathParam("mark");
+        BuildingDesign d = ResultRoutes.published(projects, c).design();
+        ColumnStack stack = column(d, mark).stack();
+        HandSet lifts = lifts(c, d, stack);
+        int version = projects.changes()
+                .handSet(id, ProjectRoutes.version(c), lifts, HandSummary.of(stack, d.hand(), lifts), People.of(c))
+                .orElseThrow(HandRoutes::moved)
+                .version();
+        BuildingDesign now = projects.open(id).published().design();
+        boolean follows =
+                stack.lifts().stream().allMatch(l -> now.hand().lift(l.member()).equals(lifts.lift(l.member())));
+        // while a whole design is under way this column is shown as it will be
+        BuildingDesign shown = follows ? now : with(now, projects.hand(id), stack, lifts);
+        c.json(new HandColumnDto(version, Members.column(shown, column(shown, mark))));
+    }
+
+    /** Marks of stacks with the same sections, concrete and heights. */
+    static List<String> identical(BuildingDesign d, String mark) {
+        Likeness likeness = Likeness.of(column(d, mark).stack());
+        return d.columns().stream()
+                .map(ColumnDesign::stack)
+                .filter(s -> !s.mark().equals(mark) && likeness.shares(Likeness.of(s), SAME))
+                .map(ColumnStack::mark)
+                .toList();
+    }
+
+    /** Identical stacks, each checked with this one's cage. */
+    static List<HandRoutes.AlikeDto> alike(BuildingDesign d, String mark) {
+        List<HandRoutes.AlikeDto> out = new ArrayList<>();
+        for (String other : identical(d, mark)) {
+            ColumnDesign now = column(d, other);
+            ColumnDesign with = column(with(d, d.hand(), now.stack(), copied(d, mark, List.of(other))), other);
+            List<ColumnStack.Lift> lifts = now.stack().lifts();
+            out.add(new HandRoutes.AlikeDto(
+                    other,
+                    lifts.get(lifts.size() - 1).storey(),
+                    with.governing().utilisation(),
+                    with.satisfied(),
+                    now.governing().utilisation(),
+                    now.byHand()));
+        }
+        return out;
+    }
+
+    /** The cage of a stack on others of the same lifts. */
+    static HandSet copied(BuildingDesign d, String mark, List<String> to) {
+        ColumnDesign from = column(d, mark);
+        Map<String, HandLift> out = new LinkedHashMap<>();
+        for (String other : to) {
+            List<ColumnStack.Lift> lifts = column(d, other).stack().lifts();
+            for (int i = 0; i < lifts.size(); i++) {
+                if (lifts.get(i).inScope()) {
+                    out.put(
+                            lifts.get(i).member(),
+                            HandLift.of(from.cage().lifts().get(i)));
+                }
+            }
+        }
+        return HandSet.ofLifts(out);
+    }
+}

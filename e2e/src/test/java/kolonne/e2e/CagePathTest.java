@@ -9,7 +9,7 @@ import java.io.IOException;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 
-/** Changing bars on the beam sheet: a check fails and recovers, what is set by hand stays, is undone, released and copied. */
+/** Changing bars on the sheets of beams and columns: a check fails and recovers, what is set by hand stays, is undone, released and copied. */
 class CagePathTest extends BrowserTest {
     private void open(String mark) throws IOException, InterruptedException {
         openProject();
@@ -159,5 +159,47 @@ class CagePathTest extends BrowserTest {
         page.keyboard().press("Escape");
         button("Release top bars").click();
         assertThat(verdict()).hasText("all satisfied");
+    }
+
+    /** A change of a column by hand, stored and shown. */
+    private void storedColumn(Runnable change) {
+        page.waitForResponse(r -> r.url().endsWith("/hand"), change);
+        assertThat(page.locator(".lift-strip").getByText("…", new Locator.GetByTextOptions().setExact(true)))
+                .hasCount(0);
+    }
+
+    @Test
+    void barsLegsAndTiesOfAColumnAreSetUndoneReleasedAndStayOverAReload() throws IOException, InterruptedException {
+        openProject();
+        query("column util<0.8");
+        rows().first().dblclick();
+        Locator between = page.getByLabel("Spacing of ties between");
+        assertThat(between).isVisible();
+        assertThat(verdict()).hasText("all satisfied");
+        for (int i = 0; i < 9 && verdict().textContent().equals("all satisfied"); i++) {
+            int round = i;
+            storedColumn(() -> page.keyboard().press(smaller(round)));
+        }
+        assertThat(verdict()).hasText(Pattern.compile("\\d\\.\\d\\d"));
+        storedColumn(() -> button("Release the bars").click());
+        assertThat(verdict()).hasText("all satisfied");
+        assertThat(undo()).isEnabled();
+        page.keyboard().press("Control+z");
+        assertThat(verdict()).hasText(Pattern.compile("\\d\\.\\d\\d"));
+        assertThat(redo()).isEnabled();
+        page.keyboard().press("Control+Shift+z");
+        assertThat(verdict()).hasText("all satisfied");
+        between.fill("700");
+        storedColumn(() -> between.press("Enter"));
+        assertThat(verdict()).containsText("spacing of ties");
+        page.reload();
+        assertThat(between).hasValue("700");
+        assertThat(button("Release the ties")).isVisible();
+        assertThat(button("Release the bars")).hasCount(0);
+    }
+
+    /** Smaller corners, then smaller faces. */
+    private static String smaller(int round) {
+        return round % 2 == 0 ? "[" : "{";
     }
 }

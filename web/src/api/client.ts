@@ -24,6 +24,9 @@ export type Cut = Schemas['Cut']
 export type Check = Schemas['Check']
 export type Calculation = Schemas['Calculation']
 export type Interaction = Schemas['Interaction']
+export type Curves = Schemas['Curves']
+export type Surface = Schemas['Surface']
+export type CurvePoint = Schemas['CurvePoint']
 export type Demand = Schemas['Demand']
 export type SchedulePage = Schemas['SchedulePage']
 export type Catalogue = Schemas['Catalogue']
@@ -163,6 +166,14 @@ export const api = {
     request<Calculation>(`${p(id)}/members/${encodeURIComponent(mark)}/calculation?${query(at)}`, { signal }),
   interaction: (id: string, mark: string, lift: number, signal?: AbortSignal) =>
     request<Interaction>(`${p(id)}/members/${encodeURIComponent(mark)}/interaction?lift=${lift}`, { signal }),
+  curves: (
+    id: string,
+    mark: string,
+    at: { lift: number; combination: number; demand: number; angle?: number },
+    signal?: AbortSignal,
+  ) => request<Curves>(`${p(id)}/members/${encodeURIComponent(mark)}/curves?${query(at)}`, { signal }),
+  surface: (id: string, mark: string, lift: number, signal?: AbortSignal) =>
+    request<Surface>(`${p(id)}/members/${encodeURIComponent(mark)}/surface?lift=${lift}`, { signal }),
   schedule: (id: string, kind: string, page: number, size: number, signal?: AbortSignal) =>
     request<SchedulePage>(`${p(id)}/schedules/${kind}?page=${page}&size=${size}`, { signal }),
   analysis: (id: string, signal?: AbortSignal) => request<AnalysisSummary>(`${p(id)}/analysis`, { signal }),

@@ -992,7 +992,7 @@ export interface paths {
       path?: never
       cookie?: never
     }
-    /** Strength curve and demands of a lift */
+    /** Demands of a lift with their utilisations, worst first */
     get: {
       parameters: {
         query?: {
@@ -1014,6 +1014,109 @@ export interface paths {
           }
           content: {
             'application/json': components['schemas']['Interaction']
+          }
+        }
+        /** @description What, where and how to mend */
+        default: {
+          headers: {
+            [name: string]: unknown
+          }
+          content: {
+            'application/problem+json': components['schemas']['Problem']
+          }
+        }
+      }
+    }
+    put?: never
+    post?: never
+    delete?: never
+    options?: never
+    head?: never
+    patch?: never
+    trace?: never
+  }
+  '/api/projects/{id}/members/{mark}/curves': {
+    parameters: {
+      query?: never
+      header?: never
+      path?: never
+      cookie?: never
+    }
+    /** Strength of a lift at an angle of moments (in degrees; that of the demand if left out), and all round under a demand's axial force */
+    get: {
+      parameters: {
+        query?: {
+          lift?: string
+          combination?: string
+          demand?: string
+          angle?: string
+        }
+        header?: never
+        path: {
+          id: string
+          mark: string
+        }
+        cookie?: never
+      }
+      requestBody?: never
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown
+          }
+          content: {
+            'application/json': components['schemas']['Curves']
+          }
+        }
+        /** @description What, where and how to mend */
+        default: {
+          headers: {
+            [name: string]: unknown
+          }
+          content: {
+            'application/problem+json': components['schemas']['Problem']
+          }
+        }
+      }
+    }
+    put?: never
+    post?: never
+    delete?: never
+    options?: never
+    head?: never
+    patch?: never
+    trace?: never
+  }
+  '/api/projects/{id}/members/{mark}/surface': {
+    parameters: {
+      query?: never
+      header?: never
+      path?: never
+      cookie?: never
+    }
+    /** The strength surface of a lift */
+    get: {
+      parameters: {
+        query?: {
+          lift?: string
+        }
+        header?: never
+        path: {
+          id: string
+          mark: string
+        }
+        cookie?: never
+      }
+      requestBody?: never
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown
+          }
+          content: {
+            'application/json': components['schemas']['Surface']
           }
         }
         /** @description What, where and how to mend */
@@ -4055,8 +4158,16 @@ export interface components {
       marks: string[]
     }
     CurvePoint: {
-      m: number
       n: number
+      mx: number
+      my: number
+    }
+    Curves: {
+      angleDeg: number
+      design: components['schemas']['CurvePoint'][]
+      nominal: components['schemas']['CurvePoint'][]
+      contour: components['schemas']['CurvePoint'][]
+      atAxial: number | null
     }
     Cut: {
       x: number
@@ -4358,9 +4469,6 @@ export interface components {
       lines: components['schemas']['Alike'][]
     }
     Interaction: {
-      angleDeg: number
-      design: components['schemas']['CurvePoint'][]
-      nominal: components['schemas']['CurvePoint'][]
       demands: components['schemas']['Demand'][]
     }
     IssuedRevision: {
@@ -4948,6 +5056,9 @@ export interface components {
       kind: string
       depth: number
       label: string
+    }
+    Surface: {
+      meridians: components['schemas']['CurvePoint'][][]
     }
     Text: {
       x: number

@@ -1,4 +1,4 @@
-import type { Interaction } from '../api/client'
+import type { CurvePoint, Curves, Demand } from '../api/client'
 
 /** Scales of the interaction diagram: moment to the right, compression upwards. */
 export interface Plot {
@@ -16,10 +16,25 @@ export function niceStep(range: number, wanted: number): number {
   return (f < 1.5 ? 1 : f < 3.5 ? 2 : f < 7.5 ? 5 : 10) * power
 }
 
-/** @param force and moment: what a kN and a kNm are in the unit that the ticks are round in */
-export function plotOf(i: Interaction, width: number, height: number, force = 1, moment = 1): Plot {
-  const ms = [...i.design, ...i.nominal].map((p) => p.m).concat(i.demands.map((d) => Math.hypot(d.mx, d.my)))
-  const ns = [...i.design, ...i.nominal].map((p) => p.n).concat(i.demands.map((d) => d.p))
+export const bending = (p: { mx: number; my: number }) => Math.hypot(p.mx, p.my)
+
+const ticksOf = (from: number, to: number, step: number) => {
+  const out = []
+  for (let v = Math.ceil(from / step) * step; v <= to; v += step) out.push(Math.round(v * 1e6) / 1e6)
+  return out
+}
+
+/** Axial force over moments. @param force and moment: what a kN and a kNm are in the unit that the ticks are round in */
+export function plotOf(
+  c: Pick<Curves, 'design' | 'nominal'>,
+  demands: Demand[],
+  width: number,
+  height: number,
+  force = 1,
+  moment = 1,
+): Plot {
+  const ms = [...c.design, ...c.nominal].map(bending).concat(demands.map(bending))
+  const ns = [...c.design, ...c.nominal].map((p) => p.n).concat(demands.map((d) => d.p))
   const mMax = Math.max(...ms, 1) * 1.05
   const nMax = Math.max(...ns, 1) * 1.04
   const nMin = Math.min(...ns, 0) * 1.04
@@ -27,15 +42,52 @@ export function plotOf(i: Interaction, width: number, height: number, force = 1,
   const bottom = height - 22
   const x = (m: number) => left + (m / mMax) * (width - left - 14)
   const y = (n: number) => bottom - ((n - nMin) / (nMax - nMin)) * (bottom - 14)
-  const ticks = (from: number, to: number, step: number) => {
-    const out = []
-    for (let v = Math.ceil(from / step) * step; v <= to; v += step) out.push(Math.round(v * 1e6) / 1e6)
-    return out
-  }
   return {
     x,
     y,
-    xTicks: ticks(0, mMax, niceStep(mMax * moment, 5) / moment).slice(1),
-    yTicks: ticks(nMin, nMax, niceStep((nMax - nMin) * force, 6) / force),
+    xTicks: ticksOf(0, mMax, niceStep(mMax * moment, 5) / moment).slice(1),
+    yTicks: ticksOf(nMin, nMax, niceStep((nMax - nMin) * force, 6) / force),
+  }
+}
+
+/** Moments about both axes, Mx to the right and My upwards, the origin in the middle, to one scale. */
+export function roundPlotOf(
+  contour: CurvePoint[],
+  demands: Demand[],
+  width: number,
+  height: number,
+  moment = 1,
+): Plot & { size: number } {
+  const all = [...contour, ...demands]
+  const size = Math.max(...all.flatMap((p) => [Math.abs(p.mx), Math.abs(p.my)]), 1) * 1.08
+  const k = (Math.min(width, height) / 2 - 14) / size
+  const step = niceStep(size * moment, 2) / moment
+  const ticks = ticksOf(-size, size, step).filter((t) => t !== 0)
+  return { x: (m) => width / 2 + m * k, y: (m) => height / 2 - m * k, xTicks: ticks, yTicks: ticks, size }
+}
+
+/** How a surface is looked at: turned about the axis of force, and tipped towards the eye [rad]. */
+export interface Turn {
+  yaw: number
+  tip: number
+}
+
+/** Points of a surface on the paper, and how near they are. Force upwards. */
+export function projection(meridians: CurvePoint[][], width: number, height: number, turn: Turn) {
+  const all = meridians.flat()
+  const m = Math.max(...all.map(bending), 1)
+  const top = Math.max(...all.map((p) => p.n), 1)
+  const low = Math.min(...all.map((p) => p.n), 0)
+  const k = Math.min(width, height) * 0.4
+  const [sin, cos] = [Math.sin(turn.yaw), Math.cos(turn.yaw)]
+  return (p: { n: number; mx: number; my: number }) => {
+    const across = (p.mx * cos - p.my * sin) / m
+    const near = (p.mx * sin + p.my * cos) / m
+    const up = (2 * (p.n - low)) / (top - low) - 1
+    return {
+      x: width / 2 + k * across,
+      y: height / 2 - k * (up * Math.cos(turn.tip) - near * Math.sin(turn.tip)),
+      near,
+    }
   }
 }

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
-import type { Beam, Interaction, Point, View } from '../api/client'
+import type { Beam, Point, View } from '../api/client'
 import { axisOf, nearest, peaks, scaleOf } from './beamScene'
-import { niceStep, plotOf } from './columnScene'
+import { niceStep, plotOf, projection, roundPlotOf } from './columnScene'
 import { labelOf, planScene } from './planScene'
 import { rampVariable } from './ramp'
 import { spaceScene } from './spaceScene'
@@ -86,22 +86,43 @@ describe('the beam sheet', () => {
 
 describe('the interaction plot', () => {
   it('puts compression up and moments to the right, with round ticks', () => {
-    const i: Interaction = {
-      angleDeg: 0,
-      design: [
-        { m: 0, n: -1000 },
-        { m: 400, n: 1000 },
-        { m: 0, n: 4000 },
-      ],
-      nominal: [],
-      demands: [],
-    }
-    const p = plotOf(i, 400, 300)
+    const design = [
+      { n: -1000, mx: 0, my: 0 },
+      { n: 1000, mx: 240, my: -320 },
+      { n: 4000, mx: 0, my: 0 },
+    ]
+    const c = { design, nominal: [] }
+    const p = plotOf(c, [], 400, 300)
     expect(p.y(4000)).toBeLessThan(p.y(0))
     expect(p.x(400)).toBeGreaterThan(p.x(0))
     expect(p.yTicks).toContain(0)
-    const us = plotOf(i, 400, 300, 1 / 4.448, 1 / 1.3558)
+    const us = plotOf(c, [], 400, 300, 1 / 4.448, 1 / 1.3558)
     expect(us.yTicks.every((t) => Math.abs((t / 4.448) % 10) < 1e-3 || Math.abs((t / 4.448) % 10) > 9.999)).toBe(true)
     expect([niceStep(100, 5), niceStep(4800, 6), niceStep(1.3, 5)]).toEqual([20, 1000, 0.2])
+  })
+
+  it('puts moments about both axes round the middle, to one scale', () => {
+    const p = roundPlotOf([{ n: 0, mx: 200, my: -100 }], [], 400, 300)
+    expect([p.x(0), p.y(0)]).toEqual([200, 150])
+    expect(p.x(100) - p.x(0)).toBeCloseTo(p.y(0) - p.y(100))
+    expect(p.xTicks).toEqual([-200, -100, 100, 200])
+  })
+
+  it('turns the surface: what faces the eye comes nearer, force stays upright', () => {
+    const mesh = [
+      [
+        { n: -500, mx: 0, my: 0 },
+        { n: 0, mx: 100, my: 0 },
+        { n: 1500, mx: 0, my: 0 },
+      ],
+    ]
+    const front = projection(mesh, 300, 300, { yaw: 0, tip: 0 })
+    expect(front({ n: 1500, mx: 0, my: 0 })).toEqual({ x: 150, y: 30, near: 0 })
+    expect(front({ n: 500, mx: 100, my: 0 })).toMatchObject({ x: 270, y: 150 })
+    const side = projection(mesh, 300, 300, { yaw: Math.PI / 2, tip: 0 })
+    expect(side({ n: 500, mx: 100, my: 0 }).near).toBeCloseTo(1)
+    expect(side({ n: 500, mx: 100, my: 0 }).x).toBeCloseTo(150)
+    const tipped = projection(mesh, 300, 300, { yaw: Math.PI / 2, tip: 0.5 })
+    expect(tipped({ n: 500, mx: 100, my: 0 }).y).toBeGreaterThan(150)
   })
 })

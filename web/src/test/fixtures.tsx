@@ -10,7 +10,9 @@ import type {
   Check,
   Column,
   History,
+  Curves,
   Interaction,
+  Surface,
   Point,
   State,
   View,
@@ -272,16 +274,6 @@ export const column: Column = {
 }
 
 export const interaction: Interaction = {
-  angleDeg: 31,
-  nominal: [
-    { m: 0, n: 5000 },
-    { m: 300, n: 1500 },
-  ],
-  design: [
-    { m: 0, n: -800 },
-    { m: 250, n: 900 },
-    { m: 0, n: 3000 },
-  ],
   demands: [
     {
       combination: '0.9D + E x−',
@@ -503,4 +495,36 @@ export const history: History = {
   canUndo: true,
   canRedo: false,
   modelVersion: 2,
+}
+
+export const curves: Curves = {
+  angleDeg: 31,
+  nominal: [
+    { n: 5000, mx: 0, my: 0 },
+    { n: 1500, mx: 155, my: 257 },
+  ],
+  design: [
+    { n: -800, mx: 0, my: 0 },
+    { n: 900, mx: 129, my: 214 },
+    { n: 3000, mx: 0, my: 0 },
+  ],
+  contour: [
+    { n: 1890, mx: 0, my: 210 },
+    { n: 1890, mx: 420, my: 0 },
+    { n: 1890, mx: 0, my: -210 },
+    { n: 1890, mx: -420, my: 0 },
+    { n: 1890, mx: 0, my: 210 },
+  ],
+  atAxial: 0.93,
+}
+
+export const surface: Surface = {
+  meridians: [0, 1, 2, 3].map((i) => {
+    const [sin, cos] = [Math.sin((i * Math.PI) / 2), Math.cos((i * Math.PI) / 2)]
+    return [-800, 0, 900, 1800, 3000].map((n, k) => ({
+      n,
+      mx: [0, 150, 250, 150, 0][k]! * sin,
+      my: [0, 150, 250, 150, 0][k]! * cos,
+    }))
+  }),
 }

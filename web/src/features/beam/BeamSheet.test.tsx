@@ -3,7 +3,7 @@ import userEvent from '@testing-library/user-event'
 import { beforeEach, describe, expect, it, vi } from 'vitest'
 import { api } from '../../api/client'
 import { SI, US } from '../../lib/units'
-import { Around, beam, check, column, interaction, state } from '../../test/fixtures'
+import { Around, beam, check, column, curves, interaction, state } from '../../test/fixtures'
 import { ColumnSheet } from '../column/ColumnSheet'
 import { BeamSheet } from './BeamSheet'
 
@@ -19,6 +19,7 @@ beforeEach(() => {
     ],
   })
   vi.spyOn(api, 'interaction').mockResolvedValue(interaction)
+  vi.spyOn(api, 'curves').mockResolvedValue(curves)
   vi.spyOn(api, 'preferences').mockResolvedValue({
     current: 'least-steel',
     preferences: [
@@ -322,7 +323,7 @@ describe('the column sheet', () => {
   })
 
   it('says so where the section is not designed', async () => {
-    vi.spyOn(api, 'interaction').mockResolvedValue({ angleDeg: 0, design: [], nominal: [], demands: [] })
+    vi.spyOn(api, 'interaction').mockResolvedValue({ demands: [] })
     render(
       <Around>
         <ColumnSheet id="p" column={column} units={SI} />

@@ -1,17 +1,20 @@
-import { render, screen, waitFor, within } from '@testing-library/react'
+import { fireEvent, render, screen, waitFor, within } from '@testing-library/react'
 import userEvent from '@testing-library/user-event'
 import { beforeEach, describe, expect, it, vi } from 'vitest'
 import { api, ApiError } from '../../api/client'
 import { SI, US } from '../../lib/units'
-import { Around, column, interaction } from '../../test/fixtures'
+import { Around, column, curves, interaction, surface as mesh } from '../../test/fixtures'
 import { ColumnSheet } from './ColumnSheet'
 import { DemandTable } from './DemandTable'
 
 const surface = vi.spyOn(api, 'interaction')
+const drawn = vi.spyOn(api, 'curves')
 const calculation = vi.spyOn(api, 'calculation')
 
 beforeEach(() => {
   surface.mockReset().mockResolvedValue(interaction)
+  drawn.mockReset().mockResolvedValue(curves)
+  vi.spyOn(api, 'surface').mockResolvedValue(mesh)
   calculation.mockReset().mockResolvedValue({
     heading: 'Axial force with bending',
     steps: [{ title: false, symbol: 'φ', formula: 'from εt', numbers: 'εt = 5.1', result: '0.90', clause: '21.2.2' }],
@@ -102,6 +105,52 @@ describe('the sheet of a column', () => {
     expect(await screen.findByText('There is no column C-A1.')).toBeInTheDocument()
     expect(screen.getByText('axial-bending')).toBeInTheDocument()
     expect(calculation).not.toHaveBeenCalled()
+  })
+})
+
+describe('the strength of a lift', () => {
+  it('is drawn through the demand that is picked, at its angle or at another', async () => {
+    open()
+    expect(await screen.findByText('75°, of this combination')).toBeInTheDocument()
+    expect(drawn).toHaveBeenCalledWith('p', 'C-A1', { lift: 0, combination: 4, demand: 0 }, expect.anything())
+    fireEvent.change(screen.getByRole('slider', { name: 'Angle of the moments in degrees' }), { target: { value: 76 } })
+    await waitFor(() =>
+      expect(drawn).toHaveBeenCalledWith(
+        'p',
+        'C-A1',
+        { lift: 0, combination: 4, demand: 0, angle: 76 },
+        expect.anything(),
+      ),
+    )
+    await userEvent.click(screen.getByRole('button', { name: '76° · back to 75°' }))
+    expect(await screen.findByText('75°, of this combination')).toBeInTheDocument()
+  })
+
+  it('stands all round under the axial force of the demand, with what is used of it', async () => {
+    open()
+    await userEvent.click(await screen.findByText('Mx – My'))
+    const plot = await screen.findByRole('img', { name: 'Moments about both axes' })
+    expect(plot).toHaveTextContent('0.93')
+    expect(plot).toHaveTextContent('N stays 1 890 kN')
+  })
+
+  it('says so where the axial force alone is too much', async () => {
+    drawn.mockResolvedValue({ ...curves, atAxial: null })
+    open()
+    await userEvent.click(await screen.findByText('Mx – My'))
+    expect(await screen.findByText('the force alone is too much')).toBeInTheDocument()
+  })
+
+  it('is a surface to turn with arrow keys, which leave the cage as it is', async () => {
+    const set = vi.spyOn(api, 'columnSet')
+    open()
+    await userEvent.click(await screen.findByText('surface'))
+    const plot = await screen.findByRole('application', { name: /Strength surface/ })
+    const before = plot.querySelector('.picked')!.getAttribute('cx')
+    plot.focus()
+    await userEvent.keyboard('{ArrowRight}')
+    expect(plot.querySelector('.picked')!.getAttribute('cx')).not.toBe(before)
+    expect(set).not.toHaveBeenCalled()
   })
 })
 

@@ -13,11 +13,14 @@ import { CopyPanel } from '../edit/CopyPanel'
 import { useHandSet } from '../edit/useHandSet'
 import { ColumnSection } from './ColumnSection'
 import { DemandTable } from './DemandTable'
-import { InteractionPlot } from './InteractionPlot'
+import { InteractionPanel } from './InteractionPanel'
 import { numberIn } from '../../lib/address'
 import { keyed } from './lifts'
 import { LiftStrip } from './LiftStrip'
 import { StackElevation } from './StackElevation'
+
+/** What takes keys itself. */
+const TAKES_KEYS = 'input, textarea, [role=combobox], [role=application]'
 
 /** A column stack: its lifts, their bars and ties to change, the interaction with every combination, and the calculation. */
 export function ColumnSheet({
@@ -49,8 +52,7 @@ export function ColumnSheet({
   })
   useEffect(() => {
     const onKey = (e: KeyboardEvent) => {
-      if (e.ctrlKey || e.metaKey || e.altKey || (e.target as HTMLElement).closest('input, textarea, [role=combobox]'))
-        return
+      if (e.ctrlKey || e.metaKey || e.altKey || (e.target as HTMLElement).closest(TAKES_KEYS)) return
       const up = e.key === 'ArrowUp' ? 1 : e.key === 'ArrowDown' ? -1 : 0
       const changed = up ? undefined : keyed(column, lift, e.key, e.shiftKey)
       if (!up && !changed) return
@@ -89,7 +91,15 @@ export function ColumnSheet({
           {interaction.isError ? (
             <ErrorView error={interaction.error} onRetry={() => void interaction.refetch()} />
           ) : interaction.data ? (
-            <InteractionPlot data={interaction.data} picked={demand} units={units} onPick={setPicked} />
+            <InteractionPanel
+              id={id}
+              mark={column.mark}
+              lift={number}
+              demands={interaction.data.demands}
+              picked={demand}
+              units={units}
+              onPick={setPicked}
+            />
           ) : (
             <Loading words="Working out the surface" />
           )}

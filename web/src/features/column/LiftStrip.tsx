@@ -91,7 +91,6 @@ export function LiftStrip(p: Props) {
       </div>
       <div className="lift-row">
         <b>Ties</b>
-        <span className="soft">{p.units.length}</span>
         {ties && (
           <>
             <Sizes
@@ -114,7 +113,7 @@ export function LiftStrip(p: Props) {
             />
             <Length
               {...p}
-              words="from foot"
+              words="foot"
               least={0}
               value={ties.foot}
               label="Closer ties from the foot up to"
@@ -122,7 +121,7 @@ export function LiftStrip(p: Props) {
             />
             <Length
               {...p}
-              words="from head"
+              words="head"
               least={0}
               value={ties.head}
               label="Closer ties from the head down to"

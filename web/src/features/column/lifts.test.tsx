@@ -3,7 +3,7 @@ import userEvent from '@testing-library/user-event'
 import { beforeEach, describe, expect, it, vi } from 'vitest'
 import { api } from '../../api/client'
 import { SI } from '../../lib/units'
-import { Around, column, interaction } from '../../test/fixtures'
+import { Around, column, curves, interaction } from '../../test/fixtures'
 import { ColumnSheet } from './ColumnSheet'
 import { changeRing, changeRows, changeTies, keyed, release, toAlike, toggleHeld } from './lifts'
 
@@ -83,6 +83,7 @@ describe('the cage of a lift on its sheet', () => {
   const set = vi.spyOn(api, 'columnSet')
   beforeEach(() => {
     vi.spyOn(api, 'interaction').mockResolvedValue(interaction)
+    vi.spyOn(api, 'curves').mockResolvedValue(curves)
     vi.spyOn(api, 'calculation').mockResolvedValue({ heading: '', steps: [] })
     set.mockReset().mockResolvedValue({ version: 2, column: byHand })
   })

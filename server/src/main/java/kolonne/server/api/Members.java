@@ -3,6 +3,7 @@ package kolonne.server.api;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.NoSuchElementException;
+import java.util.Optional;
 import kolonne.core.basis.Basis;
 import kolonne.core.beam.cage.BeamCage;
 import kolonne.core.beam.cage.Laps;
@@ -26,6 +27,7 @@ import kolonne.core.design.Quantities;
 import kolonne.core.schedule.Schedules;
 import kolonne.core.section.InteractionSurface;
 import kolonne.core.section.PlacedBar;
+import kolonne.core.section.SurfaceCurves;
 import kolonne.core.shape.Shape;
 import kolonne.exchange.hand.HandFile;
 import kolonne.exchange.hand.LiftForm;
@@ -217,10 +219,27 @@ final class Members {
             double factor,
             double utilisation) {}
 
-    record CurvePoint(double m, double n) {}
+    /** @param n compression positive [kN] with the moments about the section's axes [kNm] */
+    record CurvePoint(double n, double mx, double my) {}
 
-    record InteractionDto(
-            double angleDeg, List<CurvePoint> design, List<CurvePoint> nominal, List<DemandDto> demands) {}
+    record InteractionDto(List<DemandDto> demands) {}
+
+    /**
+     * Curves through a demand of a lift.
+     *
+     * @param angleDeg of the moments of {@code design} and {@code nominal}, from the y axis' moment
+     * @param contour  strength in bending all round under the demand's axial force
+     * @param atAxial  utilisation where the axial force stays as it is
+     */
+    record CurvesDto(
+            double angleDeg,
+            List<CurvePoint> design,
+            List<CurvePoint> nominal,
+            List<CurvePoint> contour,
+            @MayBeNull Double atAxial) {}
+
+    /** Meridians of a lift's surface all round, each in the same steps from pure tension to pure compression. */
+    record SurfaceDto(List<List<CurvePoint>> meridians) {}
 
     static SectionDto section(Shape s, double fc, Basis basis) {
         return new SectionDto(
@@ -495,10 +514,10 @@ final class Members {
         return c.lifts().get(lift);
     }
 
-    /** Demands of a lift, worst first, and the strength curve at the moment angle of the worst. */
+    /** Demands of a lift, worst first. */
     static InteractionDto interaction(BuildingDesign d, ColumnDesign c, int number) {
         ColumnDesign.LiftDesign l = liftOf(c, number);
-        List<DemandDto> demands = ColumnCheck.solve(l.lift(), l.cage(), d.columnContext()).stream()
+        return new InteractionDto(ColumnCheck.solve(l.lift(), l.cage(), d.columnContext()).stream()
                 .map(s -> {
                     LiftDemands.Demand q = s.demand();
                     return new DemandDto(
@@ -512,30 +531,50 @@ final class Members {
                             q.factor(),
                             s.utilisation());
                 })
-                .toList();
-        if (demands.isEmpty()) {
-            return new InteractionDto(0, List.of(), List.of(), demands);
+                .toList());
+    }
+
+    /** @param degrees angle of the curve; empty for that of the demand */
+    static CurvesDto curves(
+            BuildingDesign d, ColumnDesign c, int number, int combination, int demand, Optional<Integer> degrees) {
+        ColumnDesign.LiftDesign l = liftOf(c, number);
+        if (!l.lift().inScope()) {
+            return new CurvesDto(0, List.of(), List.of(), List.of(), null);
         }
-        double angle = Math.atan2(
-                Math.abs(demands.get(0).mx()), Math.abs(demands.get(0).my()));
+        LiftDemands.Demand q = LiftDemands.of(l.lift(), l.cage(), d.columnContext()).stream()
+                .filter(o -> o.combination() == combination && o.number() == demand)
+                .findFirst()
+                .orElseThrow(() -> new NoSuchElementException("The lift has no such demand."));
         InteractionSurface surface =
                 d.columnContext().surface(l.lift().section(), l.lift().material(), l.cage());
-        List<CurvePoint> design = new ArrayList<>();
-        List<CurvePoint> nominal = new ArrayList<>();
-        int steps = 60;
-        for (int i = 0; i <= steps; i++) {
-            double e = Math.PI * (i / (double) steps - 0.5);
-            double m = Math.max(0, Math.cos(e)) * 300e3;
-            double n = Math.sin(e) * 1e3;
-            InteractionSurface.Hit hit = surface.exact(n, m * Math.sin(angle), m * Math.cos(angle));
-            design.add(new CurvePoint(m / hit.utilisation() / 1e6, n / hit.utilisation() / 1e3));
-            if (!Double.isInfinite(hit.c())) {
-                nominal.add(new CurvePoint(
-                        Math.hypot(hit.nominal().Mx(), hit.nominal().My()) / 1e6,
-                        hit.nominal().N() / 1e3));
-            }
-        }
-        return new InteractionDto(Math.toDegrees(angle), design, nominal, demands);
+        double own = Math.atan2(q.mx(), q.my());
+        double angle = degrees.map(Math::toRadians).orElse(own);
+        SurfaceCurves.Meridian curve = SurfaceCurves.meridian(surface, angle);
+        double strength = SurfaceCurves.momentAt(surface, q.p(), own);
+        return new CurvesDto(
+                Math.toDegrees(angle),
+                points(curve.design()),
+                points(curve.nominal()),
+                points(SurfaceCurves.contour(surface, q.p())),
+                strength > 0 && q.stable() ? Math.hypot(q.mx(), q.my()) / strength : null);
+    }
+
+    static SurfaceDto surface(BuildingDesign d, ColumnDesign c, int number) {
+        ColumnDesign.LiftDesign l = liftOf(c, number);
+        return new SurfaceDto(
+                l.lift().inScope()
+                        ? SurfaceCurves.mesh(d.columnContext()
+                                        .surface(l.lift().section(), l.lift().material(), l.cage()))
+                                .stream()
+                                .map(Members::points)
+                                .toList()
+                        : List.of());
+    }
+
+    private static List<CurvePoint> points(List<SurfaceCurves.Point> all) {
+        return all.stream()
+                .map(p -> new CurvePoint(p.n() / 1e3, p.mx() / 1e6, p.my() / 1e6))
+                .toList();
     }
 
     static Answers.Calculation columnCalculation(

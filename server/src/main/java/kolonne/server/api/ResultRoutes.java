@@ -8,6 +8,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.NoSuchElementException;
+import java.util.Optional;
 import kolonne.core.beam.check.BeamDesign;
 import kolonne.core.check.CheckResult;
 import kolonne.core.check.Shade;
@@ -70,9 +71,24 @@ final class ResultRoutes {
                         "demand"),
                 Route.get(
                         "/api/projects/{id}/members/{mark}/interaction",
-                        "Strength curve and demands of a lift",
+                        "Demands of a lift with their utilisations, worst first",
                         Members.InteractionDto.class,
                         this::interaction,
+                        "lift"),
+                Route.get(
+                        "/api/projects/{id}/members/{mark}/curves",
+                        "Strength of a lift at an angle of moments (in degrees; that of the demand if left out), and all round under a demand's axial force",
+                        Members.CurvesDto.class,
+                        this::curves,
+                        "lift",
+                        "combination",
+                        "demand",
+                        "angle"),
+                Route.get(
+                        "/api/projects/{id}/members/{mark}/surface",
+                        "The strength surface of a lift",
+                        Members.SurfaceDto.class,
+                        this::surface,
                         "lift"),
                 Route.get(
                         "/api/projects/{id}/schedules/{kind}",
@@ -440,6 +456,22 @@ final class ResultRoutes {
                     number(c, "combination", 0, 0, 1_000_000),
                     number(c, "demand", 0, 0, 1000)));
         }
+    }
+
+    private void curves(Context c) {
+        BuildingDesign d = published(projects, c).design();
+        c.json(Members.curves(
+                d,
+                column(d, c.pathParam("mark")),
+                number(c, "lift", 0, 0, 1000),
+                number(c, "combination", 0, 0, 100_000),
+                number(c, "demand", 0, 0, 100_000),
+                Optional.ofNullable(c.queryParam("angle")).map(a -> number(c, "angle", 0, -360, 360))));
+    }
+
+    private void surface(Context c) {
+        BuildingDesign d = published(projects, c).design();
+        c.json(Members.surface(d, column(d, c.pathParam("mark")), number(c, "lift", 0, 0, 1000)));
     }
 
     private void interaction(Context c) {

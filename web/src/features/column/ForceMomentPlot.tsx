@@ -1,0 +1,85 @@
+import type { Curves, Demand } from '../../api/client'
+import { line } from '../../drawing/beamScene'
+import { bending, plotOf } from '../../drawing/columnScene'
+import { grouped, utilisation } from '../../lib/format'
+import { forceIn, momentIn, type Units } from '../../lib/units'
+
+export const W = 400
+export const H = 300
+
+export interface PlotProps {
+  curves: Curves
+  demands: Demand[]
+  picked: Demand
+  units: Units
+  onPick: (d: Demand) => void
+}
+
+/** Axial force against moment: design strength (line), nominal (dashed), every combination a dot, the ray of the chosen one. */
+export function ForceMomentPlot({ curves, demands, picked, units, onPick }: PlotProps) {
+  const plot = plotOf(curves, demands, W, H, forceIn(1, units), momentIn(1, units))
+  return (
+    <svg width={W} height={H} role="img" aria-label="Interaction of axial force and moment" className="interaction">
+      {plot.yTicks.map((n) => (
+        <g key={n}>
+          <line className="tick" x1={plot.x(0)} x2={W - 8} y1={plot.y(n)} y2={plot.y(n)} />
+          <text x={plot.x(0) - 6} y={plot.y(n) + 4} textAnchor="end">
+            {grouped(forceIn(n, units))}
+          </text>
+        </g>
+      ))}
+      <polyline className="nominal" points={line(curves.nominal.map((q) => [plot.x(bending(q)), plot.y(q.n)]))} />
+      <polygon
+        className="strength"
+        points={line([
+          [plot.x(0), plot.y(curves.design[0]!.n)],
+          ...curves.design.map((q): [number, number] => [plot.x(bending(q)), plot.y(q.n)]),
+        ])}
+      />
+      <line className="zero" x1={plot.x(0)} x2={W - 8} y1={plot.y(0)} y2={plot.y(0)} />
+      <line className="zero" x1={plot.x(0)} x2={plot.x(0)} y1={8} y2={H - 12} />
+      {plot.xTicks.map((v) => (
+        <text key={v} x={plot.x(v)} y={plot.y(0) + 14} textAnchor="middle">
+          {grouped(momentIn(v, units))}
+        </text>
+      ))}
+      <Dots demands={demands} at={(d) => [plot.x(bending(d)), plot.y(d.p)]} onPick={onPick} />
+      <line
+        className="ray"
+        x1={plot.x(0)}
+        y1={plot.y(0)}
+        x2={plot.x(bending(picked) / picked.utilisation)}
+        y2={plot.y(picked.p / picked.utilisation)}
+      />
+      <circle className="dot picked" cx={plot.x(bending(picked))} cy={plot.y(picked.p)} r={5} />
+      <text x={W - 10} y={20} textAnchor="end" className="picked-words">
+        {utilisation(picked.utilisation)} · {picked.combination}
+      </text>
+      <text x={W - 10} y={H - 4} textAnchor="end">
+        M, {units.moment}, to the right
+      </text>
+      <text x={plot.x(0) + 6} y={16}>
+        N, {units.force}, compression up
+      </text>
+    </svg>
+  )
+}
+
+/** Every combination as a dot that tells its name. */
+export function Dots(p: { demands: Demand[]; at: (d: Demand) => [number, number]; onPick: (d: Demand) => void }) {
+  return p.demands.map((d, i) => {
+    const [cx, cy] = p.at(d)
+    return (
+      <circle
+        key={i}
+        className={d.utilisation > 1 + 1e-6 ? 'dot over' : 'dot'}
+        cx={cx}
+        cy={cy}
+        r={3}
+        onClick={() => p.onPick(d)}
+      >
+        <title>{`${d.combination}, ${d.place}: ${utilisation(d.utilisation)}`}</title>
+      </circle>
+    )
+  })
+}

@@ -231,13 +231,13 @@ public enum CheckKind {
             "Shear of the joint, along x",
             Cause.JOINT_SHEAR,
             Quantity.FORCE,
-            "Make the column larger, use stronger concrete, or fewer bars in the beams."),
+            "Make the column larger, use stronger concrete, deeper beams, or fewer bars in them."),
     COLUMN_JOINT_SHEAR_Y(
             "joint-shear-y",
             "Shear of the joint, along y",
             Cause.JOINT_SHEAR,
             Quantity.FORCE,
-            "Make the column larger, use stronger concrete, or fewer bars in the beams."),
+            "Make the column larger, use stronger concrete, deeper beams, or fewer bars in them."),
     COLUMN_JOINT_DEPTH(
             "joint-depth",
             "Depth of the column in the joint",

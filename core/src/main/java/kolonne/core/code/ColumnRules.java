@@ -26,8 +26,8 @@ public interface ColumnRules {
 
     Clause jointTieClause();
 
-    /** Where the code asks for the shear strength of joints of frames that need not be ductile, which is not checked; empty where it does not. */
-    Optional<Clause> plainJoints();
+    /** Rules for the joints of frames that need not be ductile; empty where the code asks for no strength of theirs. */
+    Optional<JointRules> plainJoints();
 
     /** Smallest tie bar for a longitudinal bar [mm]. */
     double smallestTie(Bar bar);

@@ -24,9 +24,6 @@ import kolonne.core.section.FlexuralStrength;
 
 /** What designed beams bring to the joints of columns in a ductile frame. */
 final class BeamEnds {
-    /** Of a release: bending of an upright beam. */
-    private static final int HORIZONTAL_AXIS = 4;
-
     private final BuildingIndex index;
     private final Basis basis;
     private final DuctileFrame rules;
@@ -110,7 +107,7 @@ final class BeamEnds {
     private static boolean hinged(BeamLine.Span s, boolean left, Joint at) {
         Member m = s.members().get(left ? 0 : s.members().size() - 1);
         Release r = m.start().equals(at.id()) ? m.startRelease() : m.endRelease();
-        return r.frees(HORIZONTAL_AXIS);
+        return r.frees(Release.HORIZONTAL_AXIS);
     }
 
     /** Two bars at least and the code's least steel run through the whole line on both faces (15.2.8(c)). */

@@ -306,17 +306,6 @@ public record BuildingDesign(
                                     + rules.columns().joints().forcesClause().text()
                                     + ").")));
         }
-        if (!columns.isEmpty() && basis.designCode().ductile(basis.ductility()).isEmpty()) {
-            basis.designCode()
-                    .columns()
-                    .plainJoints()
-                    .ifPresent(clause -> out.add(Finding.note(
-                            "frame.plain-joints",
-                            "frame",
-                            "The shear of joints is checked in ductile frames only; their ties are checked in all.",
-                            "Choose a kind of ductile frame in the basis, or check the joints by hand (" + clause.text()
-                                    + ").")));
-        }
         lost(out);
         typed.stream().filter(t -> !t.left().isEmpty()).map(this::left).forEach(out::add);
         if (!beams.isEmpty()

@@ -85,6 +85,11 @@ public final class Framing {
         return frames().stream().mapToDouble(BeamEnd::width).min().orElse(0);
     }
 
+    /** Depth of the shallowest of them [mm]. */
+    public double shallowest() {
+        return frames().stream().mapToDouble(BeamEnd::depth).min().orElse(0);
+    }
+
     /** Depth of the deepest of them [mm]. */
     public double deepest() {
         return frames().stream().mapToDouble(BeamEnd::depth).max().orElse(0);

@@ -7,6 +7,9 @@ package kolonne.core.model;
 public record Release(double n, double vy, double vz, double t, double my, double mz) {
     public static final double RIGID = Double.POSITIVE_INFINITY;
     public static final Release NONE = new Release(RIGID, RIGID, RIGID, RIGID, RIGID, RIGID);
+    /** Number of the action that bends an upright beam about its horizontal axis. */
+    public static final int HORIZONTAL_AXIS = 4;
+
     /** A pin: both bending moments released. */
     public static final Release PIN = of(false, false, false, false, true, true);
 

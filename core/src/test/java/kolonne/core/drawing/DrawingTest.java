@@ -20,6 +20,12 @@ import kolonne.core.design.BuildingDesign;
 import kolonne.core.design.BuildingDesigner;
 import kolonne.core.design.DesignedDemo;
 import kolonne.core.model.BuildingIndex;
+import kolonne.core.model.JointLoad;
+import kolonne.core.model.Member;
+import kolonne.core.model.ModelBuilder;
+import kolonne.core.model.Release;
+import kolonne.core.model.Role;
+import kolonne.core.model.StiffnessFactors;
 import kolonne.core.project.Logo;
 import kolonne.core.project.ProjectData;
 import kolonne.core.project.Revision;
@@ -276,10 +282,26 @@ class DrawingTest {
     /** Sixty storeys, each with a section of its own, are higher than any paper. */
     @Test
     void whatIsLargerThanAnyPaperIsMadeSmallerAndSaysSo() {
-        BuildingDesign tower = BuildingDesigner.design(
-                FrameAnalysis.solve(new BuildingIndex(DemoBuilding.generate(new DemoOptions(7, 60, 1, 1, false)))),
-                Basis.standard(false),
-                BuildingDesigner.Progress.NONE);
+        ModelBuilder b = new ModelBuilder().joint("J0", 0, 0, 0).fixed("J0");
+        for (int i = 1; i <= 60; i++) {
+            b.section("S" + i, 1000 - 10 * i, 1000 - 10 * i).joint("J" + i, 0, 0, 3500 * i);
+            b.members.add(new Member(
+                    "c" + i,
+                    Role.COLUMN,
+                    "J" + (i - 1),
+                    "J" + i,
+                    "S" + i,
+                    "C",
+                    0,
+                    Release.NONE,
+                    Release.NONE,
+                    0,
+                    0,
+                    StiffnessFactors.GROSS));
+        }
+        b.jointLoads.add(new JointLoad("P", "J60", 0, 0, -500e3, 0, 0, 0));
+        BuildingDesign tower =
+                BuildingDesigner.design(b.solve(), Basis.standard(false), BuildingDesigner.Progress.NONE);
         Set<String> columns = new HashSet<>();
         tower.columns().forEach(c -> columns.add(c.stack().mark()));
         List<Sheet> sheets = Sheets.of(tower, ProjectData.EMPTY, columns, Paper.A4, () -> true);

@@ -1,8 +1,10 @@
 package kolonne.core.code.aci318;
 
 import java.util.Optional;
+import kolonne.core.basis.part.Ductility;
 import kolonne.core.code.Bar;
 import kolonne.core.code.ColumnRules;
+import kolonne.core.code.JointRules;
 import kolonne.core.code.ShearStrength;
 import kolonne.core.explain.Clause;
 
@@ -61,8 +63,8 @@ final class AciColumnRules implements ColumnRules {
     }
 
     @Override
-    public Optional<Clause> plainJoints() {
-        return Optional.of(Clause.of("15.4"));
+    public Optional<JointRules> plainJoints() {
+        return Optional.of(new AciJoints(Ductility.NONE, form));
     }
 
     /** No. 10 (#3) for bars up to No. 32 (#10), No. 13 (#4) above (25.7.2.2). */

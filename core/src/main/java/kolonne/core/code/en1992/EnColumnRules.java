@@ -3,6 +3,7 @@ package kolonne.core.code.en1992;
 import java.util.Optional;
 import kolonne.core.code.Bar;
 import kolonne.core.code.ColumnRules;
+import kolonne.core.code.JointRules;
 import kolonne.core.code.ShearStrength;
 import kolonne.core.explain.Clause;
 
@@ -66,7 +67,7 @@ final class EnColumnRules implements ColumnRules {
     }
 
     @Override
-    public Optional<Clause> plainJoints() {
+    public Optional<JointRules> plainJoints() {
         return Optional.empty();
     }
 

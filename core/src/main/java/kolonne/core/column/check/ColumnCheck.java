@@ -60,21 +60,27 @@ public final class ColumnCheck {
     /** Checks all lifts of a stack. */
     public static ColumnDesign run(ColumnStack stack, ColumnCage cage, ColumnContext context) {
         List<ColumnDesign.LiftDesign> out = new ArrayList<>();
-        for (ColumnStack.Lift l : stack.lifts()) {
+        LiftDemands over = null;
+        for (int i = stack.lifts().size() - 1; i >= 0; i--) {
+            ColumnStack.Lift l = stack.lifts().get(i);
             LiftDemands d = new LiftDemands(l, context);
-            out.add(new ColumnCheck(stack, cage, l, context, d)
-                    .check(ColumnPracticeNotes.of(stack, l.number(), cage, context)));
+            out.add(
+                    0,
+                    new ColumnCheck(stack, cage, l, context, d)
+                            .check(over, ColumnPracticeNotes.of(stack, l.number(), cage, context)));
+            over = d;
         }
         return new ColumnDesign(stack, cage, out);
     }
 
-    private ColumnDesign.LiftDesign check(List<Finding> notes) {
+    /** @param over demands of the lift above, or null */
+    private ColumnDesign.LiftDesign check(LiftDemands over, List<Finding> notes) {
         if (lift.inScope()) {
             axialBending();
             steel();
             below();
             ties(EndMoments.of(stack, lift, cage, context, demands));
-            joint(Trace.OFF);
+            joint(over, Trace.OFF);
         } else {
             governing.offer(CheckKind.COLUMN_SHAPE, 1, 0, Double.POSITIVE_INFINITY, whole(), Clause.NONE);
         }
@@ -92,10 +98,15 @@ public final class ColumnCheck {
         new ColumnTieCheck(lift, cage, context, demands, ends, governing).run();
     }
 
-    private void joint(Trace t) {
+    /** @param over demands of the lift above, or null */
+    private void joint(LiftDemands over, Trace t) {
         context.ductile()
-                .ifPresent(rules ->
-                        new JointCheck(stack, lift, whole, context, rules.joints(), demands, governing).run(t));
+                .ifPresentOrElse(
+                        rules -> new JointCheck(stack, lift, whole, context, rules.joints(), demands, governing).run(t),
+                        () -> code.columns()
+                                .plainJoints()
+                                .ifPresent(rules ->
+                                        new PlainJointCheck(lift, context, rules, demands, over, governing).run(t)));
     }
 
     private void axialBending() {
@@ -321,7 +332,7 @@ public final class ColumnCheck {
             c.below();
             c.ties(ends);
             c.ductile(ends, t);
-            c.joint(t);
+            c.joint(lift.highest() ? null : new LiftDemands(stack.lifts().get(part + 1), context), t);
             t.say("Lift", "Worst of every other check", Clause.NONE);
             c.governing.results().forEach(r -> r.explain(t));
         }

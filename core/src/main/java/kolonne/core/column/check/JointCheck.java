@@ -124,8 +124,8 @@ final class JointCheck {
         double heights = above == null ? 0 : (lift.top() - lift.base() + above.top() - above.base()) / 2;
         double column = heights > 0 ? moment / heights : 0;
         double v = Math.max(0, bars - column);
-        double h = side(axis);
-        double b = side(1 - axis);
+        double h = side(shape, axis);
+        double b = side(shape, 1 - axis);
         boolean held = EndMoments.framing(lift, 1 - axis, true, context).holds(rules.confiningWidth() * h);
         double fc = Math.min(lift.material().fc(), f.weakest());
         if (t.on()) {
@@ -150,12 +150,12 @@ final class JointCheck {
     }
 
     /** Side of the column along x (0) or y (1); that of the square of the same area for a round one (ACI 352R-02). */
-    private double side(int axis) {
+    static double side(Shape shape, int axis) {
         return shape instanceof Shape.Circle ? Math.sqrt(shape.A()) : axis == 0 ? shape.width() : shape.depth();
     }
 
     private void depth(int axis, Framing f) {
-        double h = side(axis);
+        double h = side(shape, axis);
         if (rules.columnOverBeam() > 0) {
             governing.offer(
                     CheckKind.COLUMN_JOINT_DEPTH,

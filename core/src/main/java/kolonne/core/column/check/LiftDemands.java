@@ -368,6 +368,19 @@ public final class LiftDemands {
         return out;
     }
 
+    /** Moment of a combination that a beam along x (axis 0) or y (1) brings to an end of the lift, that of sidesway magnified [Nmm]. */
+    double end(int c, int axis, boolean atHead) {
+        double[] m = axis == 0 ? forces[c].my : forces[c].mx;
+        return m[atHead ? m.length - 1 : 0];
+    }
+
+    /** Shear of a combination along x (axis 0) or y (1) so far as it goes against the moment at the foot, as where the lift bends both ways [N]. */
+    double shearAgainstFoot(int c, int axis) {
+        double foot = end(c, axis, false);
+        double head = end(c, axis, true);
+        return Math.max(0, (Math.abs(foot) - Math.signum(foot) * head) / (lift.top() - lift.base()));
+    }
+
     /** Largest torque of a combination [Nmm]. */
     double torque(int c) {
         double out = 0;

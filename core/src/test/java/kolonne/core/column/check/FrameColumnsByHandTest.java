@@ -251,7 +251,7 @@ class FrameColumnsByHandTest {
                 .get(0);
         assertEquals(200, the(l, "joint-ties").capacity(), 1e-9);
         assertEquals(300, the(l, "joint-ties").demand(), 1e-9);
-        for (String kind : List.of("end-ties", "end-reach", "confinement-x", "joint-shear-x", "held-distance")) {
+        for (String kind : List.of("end-ties", "end-reach", "confinement-x", "strong-column-x", "held-distance")) {
             assertTrue(of(l, kind).isEmpty(), kind);
         }
     }

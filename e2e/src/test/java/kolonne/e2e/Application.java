@@ -31,8 +31,6 @@ final class Application implements AutoCloseable {
                         "java",
                         "-Xmx2g",
                         "-XX:+UseParallelGC",
-                        // tests are over before the best code would pay
-                        "-XX:TieredStopAtLevel=1",
                         "-jar",
                         System.getProperty("kolonne.jar"),
                         "serve",

@@ -56,6 +56,7 @@ export type Hand = Schemas['Hand']
 export type HandAnswer = Schemas['HandSet']
 export type HandLift = Schemas['HandLift']
 export type HandLifts = Schemas['HandLifts']
+export type Arrangements = Schemas['Arrangements']
 export type HandColumnAnswer = Schemas['HandColumn']
 export type Identical = Schemas['Identical']
 export type Readings = Schemas['Readings']
@@ -215,6 +216,8 @@ export const api = {
     request<HandAnswer>(`${p(id)}/members/${encodeURIComponent(mark)}/hand`, json('PUT', hand, version)),
   tryColumn: (id: string, mark: string, hand: HandLifts, signal?: AbortSignal) =>
     request<Column>(`${p(id)}/columns/${encodeURIComponent(mark)}/try`, { ...post(hand), signal }),
+  arrangements: (id: string, mark: string, lift: number, signal?: AbortSignal) =>
+    request<Arrangements>(`${p(id)}/columns/${encodeURIComponent(mark)}/arrangements?lift=${lift}`, { signal }),
   columnSet: (id: string, mark: string, version: number, hand: HandLifts) =>
     request<HandColumnAnswer>(`${p(id)}/columns/${encodeURIComponent(mark)}/hand`, json('PUT', hand, version)),
   identical: (id: string, mark: string, signal?: AbortSignal) =>

@@ -3150,6 +3150,56 @@ export interface paths {
     patch?: never
     trace?: never
   }
+  '/api/projects/{id}/columns/{mark}/arrangements': {
+    parameters: {
+      query?: never
+      header?: never
+      path?: never
+      cookie?: never
+    }
+    /** Bars that would bear what a lift bears, the first of each number of bars */
+    get: {
+      parameters: {
+        query?: {
+          lift?: string
+        }
+        header?: never
+        path: {
+          id: string
+          mark: string
+        }
+        cookie?: never
+      }
+      requestBody?: never
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown
+          }
+          content: {
+            'application/json': components['schemas']['Arrangements']
+          }
+        }
+        /** @description What, where and how to mend */
+        default: {
+          headers: {
+            [name: string]: unknown
+          }
+          content: {
+            'application/problem+json': components['schemas']['Problem']
+          }
+        }
+      }
+    }
+    put?: never
+    post?: never
+    delete?: never
+    options?: never
+    head?: never
+    patch?: never
+    trace?: never
+  }
   '/api/projects/{id}/types': {
     parameters: {
       query?: never
@@ -3929,6 +3979,17 @@ export interface components {
       panel: string
       case: string
       pressure: number
+    }
+    Arrangement: {
+      hand: components['schemas']['HandLift']
+      bars: string
+      utilisation: number
+      kgPerM: number
+      clearMm: number
+      present: boolean
+    }
+    Arrangements: {
+      options: components['schemas']['Arrangement'][]
     }
     Balance: {
       id: string

@@ -85,7 +85,16 @@ export function ColumnSheet({
       <HatchDefs />
       <StackElevation column={column} chosen={number} onChoose={choose} />
       <div className="column-main">
-        <LiftStrip column={column} lift={lift} units={units} saving={hand.saving} onSave={save} />
+        <LiftStrip
+          id={id}
+          column={column}
+          lift={lift}
+          units={units}
+          saving={hand.saving}
+          onSave={save}
+          onTry={hand.tryOut}
+          onLetGo={hand.letGo}
+        />
         <div className="column-top">
           <ColumnSection column={column} lift={lift} units={units} onSave={save} />
           {interaction.isError ? (

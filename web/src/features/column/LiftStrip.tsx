@@ -2,15 +2,20 @@ import { Tooltip } from 'antd'
 import type { Column, HandLifts, Lift } from '../../api/client'
 import { lengthFrom, lengthIn, type Units } from '../../lib/units'
 import { NumberField } from '../../ui/NumberField'
+import { BarOptions } from './BarOptions'
 import { Field, Sizes, Stepper, Verdict } from '../edit/fields'
 import { changeRing, changeRows, changeTies, FEWEST_ROUND, MOST_ALONG, MOST_ROUND, release } from './lifts'
 
 interface Props {
+  id: string
   column: Column
   lift: Lift
   units: Units
   saving: boolean
   onSave: (h: HandLifts) => void
+  /** shows the column with other bars until it is let go of */
+  onTry: (h: HandLifts) => void
+  onLetGo: () => void
 }
 
 /** Bars and ties of the chosen lift with their numbers, to change; what is set by hand is marked and can be released. */
@@ -85,6 +90,7 @@ export function LiftStrip(p: Props) {
           words="bars"
           onRelease={() => onSave(release(column, lift, 'bars'))}
         />
+        {(rows ?? ring) && <BarOptions {...p} />}
         <span className="spring" />
         <Verdict checks={lift.checks} />
         {p.saving && <span className="soft">…</span>}

@@ -143,4 +143,30 @@ describe('the cage of a lift on its sheet', () => {
     await userEvent.keyboard('{ArrowDown}{ArrowDown}')
     expect(screen.getByRole('heading', { name: 'Lift to L1' })).toBeInTheDocument()
   })
+
+  it('offers other bars: pointing shows the column with them, a click sets them by hand', async () => {
+    const hand = { ...column.lifts[0]!.whole, ties: null }
+    const option = (bars: string, present: boolean) => ({
+      hand,
+      bars,
+      utilisation: 0.9,
+      kgPerM: 20,
+      clearMm: 90,
+      present,
+    })
+    vi.spyOn(api, 'arrangements').mockResolvedValue({ options: [option('8T25', false), option('4T25 + 4T20', true)] })
+    const tried = vi.spyOn(api, 'tryColumn').mockResolvedValue({
+      ...column,
+      lifts: column.lifts.map((l) => ({ ...l, bars: '8T25' })),
+    })
+    open()
+    await userEvent.click(screen.getByRole('button', { name: 'Others?' }))
+    const other = await screen.findByRole('button', { name: '8T25' })
+    expect(screen.getByRole('button', { name: '4T25 + 4T20' })).toBeDisabled()
+    await userEvent.hover(other)
+    await waitFor(() => expect(tried).toHaveBeenCalledWith('p', 'C-A1', { lifts: { 0: hand } }, expect.anything()))
+    expect(await screen.findByRole('img', { name: 'Section 400 × 400 with 8T25' })).toBeInTheDocument()
+    await userEvent.click(other)
+    await waitFor(() => expect(sent()).toEqual(hand))
+  })
 })

@@ -10,7 +10,7 @@ const CLOSEST = 25
 const FARTHEST = 1000
 
 /** What is set by hand on the stack, less one lift, plus what it is to have. */
-function withLift(column: Column, number: number, hand: HandLift): HandLifts {
+export function withLift(column: Column, number: number, hand: HandLift): HandLifts {
   const lifts: HandLifts['lifts'] = {}
   for (const l of column.lifts) {
     const h = l.number === number ? hand : l.hand

@@ -10,6 +10,7 @@ import java.util.NoSuchElementException;
 import java.util.Set;
 import kolonne.core.column.cage.HandLift;
 import kolonne.core.column.check.ColumnDesign;
+import kolonne.core.column.choice.ColumnOptions;
 import kolonne.core.column.line.ColumnStack;
 import kolonne.core.design.BuildingDesign;
 import kolonne.core.design.HandSet;
@@ -50,11 +51,52 @@ final class LiftHandRoutes {
                         LiftForm.HandLiftsDto.class,
                         HandColumnDto.class,
                         new String[0],
-                        this::set));
+                        this::set),
+                Route.get(
+                        column + "/arrangements",
+                        "Bars that would bear what a lift bears, the first of each number of bars",
+                        ArrangementsDto.class,
+                        this::arrangements,
+                        "lift"));
     }
 
     /** @param version of the project now */
     record HandColumnDto(int version, Members.ColumnDto column) {}
+
+    /**
+     * Bars that would bear what a lift bears.
+     *
+     * @param hand    the lift as it would be set by hand
+     * @param kgPerM  of its bars
+     * @param clearMm smallest clear distance
+     * @param present whether these are its bars now
+     */
+    record ArrangementDto(
+            LiftForm.HandLiftDto hand,
+            String bars,
+            double utilisation,
+            double kgPerM,
+            double clearMm,
+            boolean present) {}
+
+    record ArrangementsDto(List<ArrangementDto> options) {}
+
+    private void arrangements(Context c) {
+        BuildingDesign d = ResultRoutes.published(projects, c).design();
+        ColumnDesign column = column(d, c.pathParam("mark"));
+        ColumnDesign.LiftDesign l = Members.liftOf(column, ResultRoutes.number(c, "lift", 0, 0, 1000));
+        c.json(new ArrangementsDto(
+                ColumnOptions.of(column.stack(), l.lift().number(), column.cage(), d.columnContext()).stream()
+                        .map(o -> new ArrangementDto(
+                                LiftForm.dto(
+                                        new HandLift(o.bars().unheld(), l.hand().ties())),
+                                o.bars().words(),
+                                o.utilisation(),
+                                o.mass(),
+                                o.clear(),
+                                o.bars().unheld().equals(l.cage().layout().unheld())))
+                        .toList()));
+    }
 
     static boolean isStack(BuildingDesign d, String mark) {
         return d.columns().stream().anyMatch(s -> s.stack().mark().equals(mark));

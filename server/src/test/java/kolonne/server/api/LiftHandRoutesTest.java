@@ -159,4 +159,38 @@ class LiftHandRoutesTest {
         }
         s.change(400, 3, "POST", "/members/" + mark + "/copy", "{\"marks\":[\"" + mark + "\"]}");
     }
+
+    @Test
+    void otherBarsAreOfferedAndTaken() throws IOException, InterruptedException {
+        JsonNode options = s.get("/columns/" + mark + "/arrangements?lift=0").get("options");
+        assertTrue(options.size() > 1);
+        JsonNode other = null;
+        for (JsonNode o : options) {
+            other = o.get("present").asBoolean() ? other : o;
+        }
+        set(200, 1, lifts(other.get("hand").toString()));
+        assertEquals(other.get("bars"), column(mark).get("lifts").get(0).get("bars"));
+        s.ask(404, "GET", "/columns/" + mark + "/arrangements?lift=90", null);
+        s.ask(404, "GET", "/columns/nobody/arrangements", null);
+    }
+
+    @Test
+    void curvesAndSurfaceOfALift() throws IOException, InterruptedException {
+        JsonNode worst =
+                s.get("/members/" + mark + "/interaction?lift=0").get("demands").get(0);
+        String at = "/members/" + mark + "/curves?lift=0&combination="
+                + worst.get("combinationNumber").asInt() + "&demand="
+                + worst.get("number").asInt();
+        JsonNode curves = s.get(at);
+        assertEquals(73, curves.get("contour").size());
+        assertEquals(
+                worst.get("p").asDouble(), curves.get("contour").get(5).get("n").asDouble(), 1e-9);
+        assertTrue(curves.get("atAxial").asDouble() > 0);
+        assertEquals(30, s.get(at + "&angle=30").get("angleDeg").asDouble(), 1e-9);
+        s.ask(400, "GET", at + "&angle=999", null);
+        s.ask(404, "GET", "/members/" + mark + "/curves?lift=0&combination=99999&demand=0", null);
+        assertEquals(
+                48,
+                s.get("/members/" + mark + "/surface?lift=0").get("meridians").size());
+    }
 }

@@ -86,6 +86,26 @@ public final class ColumnDesigner {
         return all.stream().map(s -> ColumnCheck.run(s, cage, context)).toList();
     }
 
+    /**
+     * All arrangements of a lift's bars that fit and that those above find their like in, in the order of the basis's preference.
+     *
+     * @param cage of the whole stack as it is
+     */
+    static List<ColumnCage.LiftCage> arrangements(
+            ColumnStack stack, int number, ColumnCage cage, LiftDemands demands, ColumnContext context) {
+        ColumnDesigner d = new ColumnDesigner(List.of(stack), context);
+        ColumnStack.Lift lift = stack.lifts().get(number);
+        d.hand = new HandLift(null, context.hand(lift).ties());
+        ColumnStack.Lift over = lift.highest() ? null : stack.lifts().get(number + 1);
+        boolean same = over != null && over.section().id().equals(lift.section().id());
+        return d.over(
+                lift,
+                d.arrangements(
+                        lift,
+                        same ? cage.lifts().get(number + 1) : null,
+                        ColumnCheck.leastRatio(lift, context, demands)));
+    }
+
     /** A lift of one of the stacks with its demands. */
     private record Borne(ColumnStack stack, ColumnStack.Lift lift, LiftDemands demands) {}
 

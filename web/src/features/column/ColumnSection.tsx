@@ -41,7 +41,7 @@ export function ColumnSection({
       <svg
         width={SIZE + 24}
         height={SIZE + 24}
-        role="img"
+        role="group"
         aria-label={`Section ${lift.section.label} with ${lift.bars}`}
       >
         {shape === 'circle' ? (

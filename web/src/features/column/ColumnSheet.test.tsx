@@ -35,7 +35,7 @@ describe('the sheet of a column', () => {
       'aria-pressed',
       'true',
     )
-    expect(screen.getByRole('img', { name: 'Section 400 × 400 with 4T25 + 4T20' })).toBeInTheDocument()
+    expect(screen.getByRole('group', { name: 'Section 400 × 400 with 4T25 + 4T20' })).toBeInTheDocument()
     expect(await screen.findByRole('img', { name: 'Interaction of axial force and moment' })).toBeInTheDocument()
     expect(await screen.findByLabelText('Calculation')).toHaveTextContent('21.2.2')
     expect(calculation).toHaveBeenCalledWith('p', 'C-A1', { lift: 0, combination: 4, demand: 0 }, expect.anything())

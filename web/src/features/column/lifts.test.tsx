@@ -165,7 +165,7 @@ describe('the cage of a lift on its sheet', () => {
     expect(screen.getByRole('button', { name: '4T25 + 4T20' })).toBeDisabled()
     await userEvent.hover(other)
     await waitFor(() => expect(tried).toHaveBeenCalledWith('p', 'C-A1', { lifts: { 0: hand } }, expect.anything()))
-    expect(await screen.findByRole('img', { name: 'Section 400 × 400 with 8T25' })).toBeInTheDocument()
+    expect(await screen.findByRole('group', { name: 'Section 400 × 400 with 8T25' })).toBeInTheDocument()
     await userEvent.click(other)
     await waitFor(() => expect(sent()).toEqual(hand))
   })

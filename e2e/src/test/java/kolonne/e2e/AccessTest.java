@@ -82,6 +82,9 @@ class AccessTest extends BrowserTest {
         at(p + "/results?show=forces", ".ribbon");
         at(p + "/sheet/L1-B01", "[aria-label='Elevation with bars']");
         at(p + "/sheet/C-D3", "[aria-label=Lifts]");
+        page.locator(".interaction-tools").getByText("surface").click();
+        assertThat(page.locator(".surface")).isVisible();
+        look("surface of a column");
         at(p + "/types", ".type-curve");
         at(p + "/schedules", ".sheet-of-paper");
         at(p + "/schedules?kind=drawings&marks=L1-B01", ".drawing-sheet");

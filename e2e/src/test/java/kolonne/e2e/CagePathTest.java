@@ -30,7 +30,8 @@ class CagePathTest extends BrowserTest {
     /** A change by hand, stored and shown. */
     private void stored(Runnable change) {
         page.waitForResponse(r -> r.url().endsWith("/hand"), change);
-        assertThat(page.locator(".edit-strip").getByText("…", new Locator.GetByTextOptions().setExact(true)))
+        assertThat(page.locator(".edit-strip, .lift-strip")
+                        .getByText("…", new Locator.GetByTextOptions().setExact(true)))
                 .hasCount(0);
     }
 
@@ -161,13 +162,6 @@ class CagePathTest extends BrowserTest {
         assertThat(verdict()).hasText("all satisfied");
     }
 
-    /** A change of a column by hand, stored and shown. */
-    private void storedColumn(Runnable change) {
-        page.waitForResponse(r -> r.url().endsWith("/hand"), change);
-        assertThat(page.locator(".lift-strip").getByText("…", new Locator.GetByTextOptions().setExact(true)))
-                .hasCount(0);
-    }
-
     @Test
     void barsLegsAndTiesOfAColumnAreSetUndoneReleasedAndStayOverAReload() throws IOException, InterruptedException {
         openProject();
@@ -178,10 +172,10 @@ class CagePathTest extends BrowserTest {
         assertThat(verdict()).hasText("all satisfied");
         for (int i = 0; i < 9 && verdict().textContent().equals("all satisfied"); i++) {
             int round = i;
-            storedColumn(() -> page.keyboard().press(smaller(round)));
+            stored(() -> page.keyboard().press(smaller(round)));
         }
         assertThat(verdict()).hasText(Pattern.compile("\\d\\.\\d\\d"));
-        storedColumn(() -> button("Release the bars").click());
+        stored(() -> button("Release the bars").click());
         assertThat(verdict()).hasText("all satisfied");
         assertThat(undo()).isEnabled();
         page.keyboard().press("Control+z");
@@ -190,7 +184,7 @@ class CagePathTest extends BrowserTest {
         page.keyboard().press("Control+Shift+z");
         assertThat(verdict()).hasText("all satisfied");
         between.fill("700");
-        storedColumn(() -> between.press("Enter"));
+        stored(() -> between.press("Enter"));
         assertThat(verdict()).containsText("spacing of ties");
         page.reload();
         assertThat(between).hasValue("700");

@@ -109,14 +109,14 @@ final class PlainJointCheck {
         return above == null ? 0 : above.shearAgainstFoot(c, axis);
     }
 
-    /** Effective depth of a beam whose thickest allowed bars lie in one layer [mm]. */
+    /** Effective depth of a beam whose thickest allowed bars lie in one layer [mm]; next to none where it has no room for them, so that it fails. */
     private double depth(double whole) {
         Basis b = context.basis();
         double thickest =
                 b.beamBarList().stream().mapToDouble(Bar::diameter).max().orElse(0);
         double stirrup =
                 b.stirrupList().stream().mapToDouble(Bar::diameter).min().orElse(0);
-        return whole - b.beamCover() - stirrup - thickest / 2;
+        return Math.max(1, whole - b.beamCover() - stirrup - thickest / 2);
     }
 
     /** Ends of beams at the head; a hinge brings no moment. */

@@ -91,6 +91,17 @@ class PlainJointsByHandTest {
                 0.02);
     }
 
+    /** A beam too shallow for its bars has no lever arm: its joint fails, it is not passed over. */
+    @Test
+    void aBeamWithoutRoomForBars() {
+        ModelBuilder b = post(false, Release.NONE);
+        b.section("T", 400, 60);
+        b.members.replaceAll(m -> m.id().equals("b") ? m.withSection("T") : m);
+        List<CheckResult> found = joints(b, ACI);
+        assertEquals(1, found.size());
+        assertTrue(found.get(0).utilisation() > 10, found.toString());
+    }
+
     /** Beams from both sides that balance each other exchange nothing with the column; the strength is that of two good sides: 1.7 √f'c. */
     @Test
     void beamsThatBalance() {

@@ -8,7 +8,10 @@ export type Totals = Schemas['Totals']
 export type Job = Schemas['Job']
 export type Finding = Schemas['Finding']
 export type Problem = Schemas['Problem']
-export type Basis = Schemas['Basis']
+export type LocalSet = Partial<Schemas['LocalSet']>
+/** Settings of some members: the server leaves out what they do not say. */
+export type LocalSettings = Pick<Schemas['Local'], 'storeys' | 'members'> & { role?: string; set: LocalSet }
+export type Basis = Omit<Schemas['Basis'], 'local'> & { local: Record<string, LocalSettings> }
 export type ResultRow = Schemas['ResultRow']
 export type ResultsPage = Schemas['ResultsPage']
 export type Rung = Schemas['Rung']
@@ -29,7 +32,7 @@ export type Surface = Schemas['Surface']
 export type CurvePoint = Schemas['CurvePoint']
 export type Demand = Schemas['Demand']
 export type SchedulePage = Schemas['SchedulePage']
-export type Catalogue = Schemas['Catalogue']
+export type Catalogue = Omit<Schemas['Catalogue'], 'standard'> & { standard: Basis }
 export type AnalysisSummary = Schemas['Analysis']
 export type Diagram = Schemas['Diagram']
 export type MemberDiagram = Schemas['MemberDiagram']
@@ -85,8 +88,17 @@ export type TypePattern = Schemas['TypePattern']
 export type Outcome = Schemas['Outcome']
 export type ForceUse = Schemas['Use']
 
-/** Fields of the basis to change; a national value of null is the recommended one again. */
-export type BasisChange = Partial<Omit<Basis, 'national'>> & { national?: Record<string, number | null> }
+/** Local settings to change; a value of null is the project's again. */
+export type LocalChange = Omit<LocalSettings, 'role' | 'set'> & {
+  role: string | null
+  set: { [K in keyof LocalSet]: LocalSet[K] | null }
+}
+
+/** Fields of the basis to change; a national value of null is the recommended one again, local settings of null are taken away. */
+export type BasisChange = Partial<Omit<Basis, 'national' | 'local'>> & {
+  national?: Record<string, number | null>
+  local?: Record<string, LocalChange | null>
+}
 
 /** A request that failed, in the engineer's words. */
 export class ApiError extends Error {

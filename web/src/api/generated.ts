@@ -4068,6 +4068,9 @@ export interface components {
       costAloneKg: number
       costOffMiddleKg: number
       costSizeKg: number
+      local: {
+        [key: string]: components['schemas']['Local']
+      }
     }
     Beam: {
       mark: string
@@ -4394,6 +4397,7 @@ export interface components {
       least: number
       most: number
       help: string
+      local: boolean
     }
     Finding: {
       severity: string
@@ -4605,6 +4609,35 @@ export interface components {
       value: number
       valueTo: number
     }
+    Local: {
+      role: string
+      storeys: string[]
+      members: string[]
+      set: components['schemas']['LocalSet']
+    }
+    LocalSet: {
+      fyMpa: number
+      fytMpa: number
+      beamCoverMm: number
+      columnCoverMm: number
+      aggregateMm: number
+      beamBars: string[]
+      columnBars: string[]
+      layersMost: number
+      practicalCap: number
+      preference: string
+      bundles: boolean
+      stirrups: string[]
+      spacingLeastMm: number
+      spacingMostMm: number
+      zonesMost: number
+      legsMost: number
+      sizesApart: number
+      columnBarsApartMm: number
+      lengthModuleMm: number
+      swayX: string
+      swayY: string
+    }
     Mapped: {
       quantity: string
       header: string
@@ -4630,6 +4663,7 @@ export interface components {
       mark: string
       role: string
       type: string
+      local: string[]
       beam: components['schemas']['Beam'] | null
       column: components['schemas']['Column'] | null
       previous: string | null
@@ -4901,6 +4935,7 @@ export interface components {
       steelKg: number
       handSet: boolean
       type: string
+      local: string[]
     }
     ResultsPage: {
       version: number

@@ -73,6 +73,11 @@ export function MemberSheet({ id, units, state }: { id: string; units: Units; st
             {m.type}
           </Link>
         )}
+        {m.local.map((name) => (
+          <Link key={name} className="pill" title="It answers to these local settings" to={`/p/${id}/basis#local`}>
+            {name}
+          </Link>
+        ))}
         <span>{labels.length > 2 ? `${labels[0]} … ${labels[labels.length - 1]}` : labels.join(', ')}</span>
         <span className="soft">
           {m.beam

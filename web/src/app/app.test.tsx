@@ -87,6 +87,7 @@ describe('the sheet', () => {
             beam: { ...beam, mark },
             column: null,
             type: 'TB3',
+            local: [],
             previous: null,
             next: null,
             failingRank: 0,

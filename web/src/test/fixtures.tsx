@@ -1,7 +1,7 @@
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query'
 import { App, ConfigProvider } from 'antd'
 import type { ReactNode } from 'react'
-import { MemoryRouter } from 'react-router'
+import { MemoryRouter, type InitialEntry } from 'react-router'
 import type {
   AnalysisSummary,
   Basis,
@@ -19,7 +19,7 @@ import type {
 } from '../api/client'
 
 /** Wraps a component as the application does, with a fresh cache and no retries. */
-export function Around({ children, at = '/' }: { children: ReactNode; at?: string }) {
+export function Around({ children, at = '/' }: { children: ReactNode; at?: InitialEntry }) {
   return (
     <ConfigProvider>
       <App>
@@ -345,6 +345,7 @@ export const basis: Basis = {
   costAloneKg: 3,
   costOffMiddleKg: 4,
   costSizeKg: 10,
+  local: {},
 }
 
 const field = (key: string, part: string, name: string, kind: string, least: number, most: number, help = '') => ({
@@ -355,6 +356,7 @@ const field = (key: string, part: string, name: string, kind: string, least: num
   least,
   most,
   help,
+  local: ['fyMpa', 'beamCoverMm', 'practicalCap', 'columnBarsApartMm', 'legsMost'].includes(key),
 })
 
 /** Two codes as the server describes them: one with ductile frames, one with national parameters. */

@@ -5,6 +5,7 @@ import { api, ApiError, type Basis } from '../../api/client'
 import { Around, basis, codes, state } from '../../test/fixtures'
 import { SI, US } from '../../lib/units'
 import { BasisPage } from './BasisPage'
+import { localPatched } from './local/local'
 import { numberOf, shown, stored, unitOf } from './fields'
 
 let kept: Basis
@@ -13,9 +14,14 @@ const set = vi.spyOn(api, 'changeBasis')
 beforeEach(() => {
   kept = basis
   set.mockReset()
-  set.mockImplementation((_id, _v, { national, ...fields }) => {
+  set.mockImplementation((_id, _v, { national, local, ...fields }) => {
     const given = Object.entries({ ...kept.national, ...national }).filter((e) => e[1] !== null)
-    kept = { ...kept, ...fields, national: Object.fromEntries(given) as Basis['national'] }
+    kept = {
+      ...kept,
+      ...fields,
+      national: Object.fromEntries(given) as Basis['national'],
+      local: localPatched(kept.local, local),
+    }
     return Promise.resolve({ id: 'p', name: '', createdAt: '', changedAt: '', version: 6 })
   })
   vi.spyOn(api, 'basis').mockImplementation(() => Promise.resolve(kept))

@@ -3,13 +3,17 @@ import { App, Select, Tooltip } from 'antd'
 import { Link } from 'react-router'
 import { change } from '../../api/changes'
 import { api, type ApiError, type Basis, type BasisChange, type BasisField, type State } from '../../api/client'
+import { omit } from '../../lib/omit'
 import { unitsOf } from '../../lib/units'
 import { ErrorView } from '../../ui/ErrorView'
 import { InlineText } from '../../ui/InlineText'
 import { Loading } from '../../ui/Loading'
 import { NumberField } from '../../ui/NumberField'
 import { NationalTable } from './NationalTable'
-import { FLANGES, HEADINGS, numberOf, PREFERENCES, shown, stored, unitOf } from './fields'
+import { BarChips } from './BarChips'
+import { FLANGES, HEADINGS, numberOf, PREFERENCES, shown, stored, SWAY, unitOf } from './fields'
+import { localPatched, YES_NO } from './local/local'
+import { LocalPart } from './local/LocalPart'
 
 /** The basis of design. Every change is stored at once as a field of its own and redesigns the building; undo takes the last one back. */
 export function BasisPage({ id, state }: { id: string; state?: State }) {
@@ -84,7 +88,10 @@ export function BasisPage({ id, state }: { id: string; state?: State }) {
                 value: c.code,
                 label: `${c.name}, ${c.usUnits ? 'US' : 'SI'} units`,
               }))}
-              onChange={(v) => set({ ...catalogue.data.codes.find((c) => c.code === v)!.standard, name: b.name })}
+              onChange={(v) => {
+                const other = catalogue.data.codes.find((c) => c.code === v)!.standard
+                set({ ...omit(other, 'local'), name: b.name })
+              }}
             />
           </Row>
           {numbers('materials')}
@@ -112,7 +119,7 @@ export function BasisPage({ id, state }: { id: string; state?: State }) {
           {code.ductility.length > 1 && (
             <Row
               name="Seismic detailing"
-              help="Beams that end at columns: strengths in proportion, hoops, shear from the strength of the ends, hooks and laps. Columns and joints are designed without them."
+              help="Beams that end at columns: strengths in proportion, hoops, shear from the strength of the ends, hooks and laps; columns stronger than them, confined, and their joints."
             >
               <Select
                 value={b.ductility}
@@ -151,10 +158,7 @@ export function BasisPage({ id, state }: { id: string; state?: State }) {
               aria-label="Bundled bars"
               style={{ width: 190 }}
               onChange={(v) => set({ bundles: v === 'yes' })}
-              options={[
-                { value: 'no', label: 'never' },
-                { value: 'yes', label: 'where single bars do not fit' },
-              ]}
+              options={YES_NO}
             />
           </Row>
           <Row name="Prefer" help="What decides where several arrangements satisfy.">
@@ -177,6 +181,7 @@ export function BasisPage({ id, state }: { id: string; state?: State }) {
           {code.remarks.deflection && <p className="soft">{code.remarks.deflection}</p>}
         </section>
       </div>
+      <LocalPart id={id} basis={b} code={code} units={units} onChange={(local) => set({ local })} />
       {code.parameters.length > 0 && (
         <NationalTable
           parameters={code.parameters}
@@ -192,7 +197,7 @@ export function BasisPage({ id, state }: { id: string; state?: State }) {
 function patched(b: Basis, fields: BasisChange): Basis {
   const given = { ...b.national, ...fields.national }
   const national = Object.fromEntries(Object.entries(given).filter((e): e is [string, number] => e[1] !== null))
-  return { ...b, ...fields, national }
+  return { ...b, ...fields, national, local: localPatched(b.local, fields.local) }
 }
 
 function Row({ name, help, children }: { name: string; help: string; children: React.ReactNode }) {
@@ -233,22 +238,10 @@ function NumberRow(p: {
 }
 
 function BarsRow(p: { name: string; bars: string[]; value: string[]; onChange: (v: string[]) => void }) {
-  const toggle = (bar: string) => {
-    const next = p.value.includes(bar)
-      ? p.value.filter((v) => v !== bar)
-      : p.bars.filter((v) => p.value.includes(v) || v === bar)
-    if (next.length > 0) p.onChange(next)
-  }
   return (
     <div className="field">
       <span>{p.name}</span>
-      <span className="chips" role="group" aria-label={p.name}>
-        {p.bars.map((bar) => (
-          <button key={bar} type="button" aria-pressed={p.value.includes(bar)} onClick={() => toggle(bar)}>
-            {bar}
-          </button>
-        ))}
-      </span>
+      <BarChips {...p} />
     </div>
   )
 }
@@ -256,16 +249,7 @@ function BarsRow(p: { name: string; bars: string[]; value: string[]; onChange: (
 function SwayRow(p: { name: string; help: string; value: string; onChange: (v: string) => void }) {
   return (
     <Row name={p.name} help={p.help}>
-      <Select
-        value={p.value}
-        aria-label={p.name}
-        style={{ width: 190 }}
-        onChange={p.onChange}
-        options={[
-          { value: 'from-model', label: 'by the stability index' },
-          { value: 'braced', label: 'taken as braced' },
-        ]}
-      />
+      <Select value={p.value} aria-label={p.name} style={{ width: 190 }} onChange={p.onChange} options={SWAY} />
     </Row>
   )
 }

@@ -19,6 +19,12 @@ export const FLANGES = [
   { value: 'yes', label: 'from the slabs' },
 ]
 
+/** How the frame resists sway along a direction. */
+export const SWAY = [
+  { value: 'from-model', label: 'by the stability index' },
+  { value: 'braced', label: 'taken as braced' },
+]
+
 /** What decides where several arrangements satisfy. */
 export const PREFERENCES = [
   { value: 'practical', label: 'what a site would build' },

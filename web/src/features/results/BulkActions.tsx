@@ -1,5 +1,6 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query'
 import { App, Button, Dropdown } from 'antd'
+import { useNavigate } from 'react-router'
 import { change } from '../../api/changes'
 import { api, type ApiError, type Project, type ResultRow, type State, type View } from '../../api/client'
 
@@ -9,6 +10,7 @@ type Action = (version: number) => Promise<Project>
 export function BulkActions(p: { id: string; state?: State; rows: ResultRow[]; view: View }) {
   const { message } = App.useApp()
   const queries = useQueryClient()
+  const navigate = useNavigate()
   const seen = p.state?.version ?? 0
   const marks = new Set(p.rows.map((r) => r.mark))
   const members = p.view.members.filter((m) => marks.has(p.view.marks[m.line]!)).map((m) => m.id)
@@ -29,6 +31,7 @@ export function BulkActions(p: { id: string; state?: State; rows: ResultRow[]; v
     'as-found': () => torsion('as-found'),
     equilibrium: () => torsion('equilibrium'),
     compatibility: () => torsion('compatibility'),
+    local: () => void navigate(`/p/${p.id}/basis`, { state: { members: p.rows.map((r) => r.id) } }),
   }
   const beams = p.rows.some((r) => r.role === 'beam')
   return (
@@ -57,6 +60,7 @@ export function BulkActions(p: { id: string; state?: State; rows: ResultRow[]; v
             ],
           },
           { type: 'divider' },
+          { key: 'local', label: 'Local settings: cover, steel, bars, sway…' },
           { key: 'release', label: 'Release what is set by hand', disabled: !p.rows.some((r) => r.handSet) },
         ],
       }}

@@ -153,6 +153,7 @@ describe('the sheet as an editor', () => {
       beam,
       column: null,
       type: '',
+      local: [],
       previous: null,
       next: null,
       failingRank: 0,

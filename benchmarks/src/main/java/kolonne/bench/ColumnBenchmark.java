@@ -118,8 +118,10 @@ public class ColumnBenchmark {
     public int allStacks() {
         int satisfied = 0;
         for (ColumnDesign c : building.columns()) {
-            satisfied +=
-                    ColumnDesigner.design(c.stack(), building.columnContext()).satisfied() ? 1 : 0;
+            satisfied += ColumnDesigner.design(c.stack(), building.contexts().columns())
+                            .satisfied()
+                    ? 1
+                    : 0;
         }
         return satisfied;
     }
@@ -127,7 +129,7 @@ public class ColumnBenchmark {
     /** One stack of six lifts or more. */
     @Benchmark
     public ColumnDesign designStack() {
-        return ColumnDesigner.design(column.stack(), building.columnContext());
+        return ColumnDesigner.design(column.stack(), building.contexts().columns());
     }
 
     /** The mesh of a surface, made anew: that of the lowest lift. */
@@ -144,7 +146,8 @@ public class ColumnBenchmark {
     /** All checks of the stack as it is. */
     @Benchmark
     public ColumnDesign checkStack() {
-        return ColumnCheck.run(column.stack(), column.cage(), building.columnContext());
+        return ColumnCheck.run(
+                column.stack(), column.cage(), building.contexts().columns());
     }
 
     /** Bars of one lift set by hand, the building's sums included. */
@@ -157,10 +160,12 @@ public class ColumnBenchmark {
     @Benchmark
     public Object sheet() {
         ColumnDesign.LiftDesign l = column.lifts().get(0);
-        ColumnCheck.Solved worst =
-                ColumnCheck.solve(l.lift(), l.cage(), building.columnContext()).get(0);
-        InteractionSurface s =
-                building.columnContext().surface(l.lift().section(), l.lift().material(), l.cage());
+        ColumnCheck.Solved worst = ColumnCheck.solve(
+                        l.lift(), l.cage(), building.contexts().columns())
+                .get(0);
+        InteractionSurface s = building.contexts()
+                .columns()
+                .surface(l.lift().section(), l.lift().material(), l.cage());
         return List.of(
                 SurfaceCurves.meridian(s, 0.5),
                 SurfaceCurves.contour(s, worst.demand().p()));

@@ -65,7 +65,8 @@ public class LineBenchmark {
                         first.to(),
                         first.hookFrom(),
                         first.hookTo()));
-        edited = building.beamContext()
+        edited = building.contexts()
+                .beams()
                 .with(Map.of(
                         beam.line().id(), new HandCage(Map.of(BeamCage.Face.TOP, top), Map.of(), Map.of(), List.of())));
         column = building.columns().stream()
@@ -76,12 +77,12 @@ public class LineBenchmark {
 
     @Benchmark
     public BeamDesign designBeamLine() {
-        return BeamDesigner.design(beam.line(), building.beamContext());
+        return BeamDesigner.design(beam.line(), building.contexts().beams());
     }
 
     @Benchmark
     public BeamDesign checkBeamLine() {
-        return BeamCheck.run(beam.line(), beam.cage(), building.beamContext());
+        return BeamCheck.run(beam.line(), beam.cage(), building.contexts().beams());
     }
 
     /** One bar more in the top face of a line of five spans or more, by hand. */
@@ -95,13 +96,14 @@ public class LineBenchmark {
     public int allBeamLines() {
         int satisfied = 0;
         for (BeamDesign b : building.beams()) {
-            satisfied += BeamDesigner.design(b.line(), building.beamContext()).satisfied() ? 1 : 0;
+            satisfied +=
+                    BeamDesigner.design(b.line(), building.contexts().beams()).satisfied() ? 1 : 0;
         }
         return satisfied;
     }
 
     @Benchmark
     public ColumnDesign designColumnStack() {
-        return ColumnDesigner.design(column.stack(), building.columnContext());
+        return ColumnDesigner.design(column.stack(), building.contexts().columns());
     }
 }

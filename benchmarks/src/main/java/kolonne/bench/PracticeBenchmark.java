@@ -104,11 +104,9 @@ public final class PracticeBenchmark {
 
     private static void beams(BuildingDesign d) {
         List<Bar> allowed = d.basis().beamBarList();
-        say("steel of beams, t", sum(d.beams(), b -> Quantities.of(b, d.basis()).steel()) / 1000);
+        say("steel of beams, t", sum(d.beams(), b -> Quantities.of(b).steel()) / 1000);
         steel(d);
-        say(
-                "steel of columns, t",
-                sum(d.columns(), c -> Quantities.of(c, d.basis()).steel()) / 1000);
+        say("steel of columns, t", sum(d.columns(), c -> Quantities.of(c).steel()) / 1000);
         say(
                 "not satisfied",
                 d.beams().stream().filter(b -> !b.satisfied()).count()
@@ -205,7 +203,7 @@ public final class PracticeBenchmark {
     private static void steel(BuildingDesign d) {
         java.util.Map<String, Double> by = new java.util.TreeMap<>();
         for (BeamDesign b : d.beams()) {
-            for (BarItem i : Quantities.bars(b, d.basis())) {
+            for (BarItem i : Quantities.bars(b)) {
                 by.merge(i.what().replaceAll(", span.*|, layer.*|, piece.*", ""), i.mass() / 1000, Double::sum);
             }
         }
@@ -218,10 +216,10 @@ public final class PracticeBenchmark {
         long pieces = 0;
         double mass = 0;
         List<BarItem> all = new ArrayList<>();
-        d.beams().forEach(b -> all.addAll(Quantities.bars(b, d.basis())));
+        d.beams().forEach(b -> all.addAll(Quantities.bars(b)));
         for (ColumnDesign c : d.columns()) {
             for (int i = 0; i < c.lifts().size(); i++) {
-                all.addAll(Quantities.bars(c, i, d.basis()));
+                all.addAll(Quantities.bars(c, i));
             }
         }
         for (BarItem i : all) {

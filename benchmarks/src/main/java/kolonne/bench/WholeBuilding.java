@@ -97,10 +97,10 @@ public final class WholeBuilding {
         List<BeamDesign> beams = d.beams().subList(0, Math.min(LINES, d.beams().size()));
         for (int round = 0; round < ROUNDS; round++) {
             long a = System.nanoTime();
-            beams.forEach(b -> BeamDesigner.design(b.line(), d.beamContext()));
+            beams.forEach(b -> BeamDesigner.design(b.line(), d.contexts().beams()));
             long c = System.nanoTime();
             beams.forEach(b -> BeamDesigner.design(
-                    b.line(), d.beamContext().with(Map.of(b.line().id(), HandCage.of(b.cage())))));
+                    b.line(), d.contexts().beams().with(Map.of(b.line().id(), HandCage.of(b.cage())))));
             long e = System.nanoTime();
             design = Math.min(design, (c - a) / 1e9);
             edit = Math.min(edit, (e - c) / 1e6);

@@ -182,8 +182,8 @@ class AuditTest {
     @Test
     void aBuildingWhoseMembersShareCages() {
         BuildingDesign alone = design(DemoBuilding.generate(new DemoOptions(9, 3, 3, 2, true)), basis(0));
-        Curve beams = CurveMaker.beams(alone.beams(), alone.beamContext(), 200, CurveMaker.Progress.NONE);
-        Curve columns = CurveMaker.columns(alone.columns(), alone.columnContext(), 200, CurveMaker.Progress.NONE);
+        Curve beams = CurveMaker.beams(alone.beams(), alone.contexts()::beams, 200, CurveMaker.Progress.NONE);
+        Curve columns = CurveMaker.columns(alone.columns(), alone.contexts()::columns, 200, CurveMaker.Progress.NONE);
         Types types =
                 Types.NONE.adopted(Role.BEAM, fewest(beams), Set.of()).adopted(Role.COLUMN, fewest(columns), Set.of());
         BuildingDesign d = alone.with(Decisions.typed(types), Set.of());

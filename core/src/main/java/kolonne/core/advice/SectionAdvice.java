@@ -108,7 +108,7 @@ public final class SectionAdvice {
     private static Option tried(BeamDesign d, BeamContext context, Shape shape, String id, boolean present) {
         BeamLine line = d.line().with(shape);
         BeamDesign t = present ? d : BeamDesigner.design(line, context);
-        Quantities q = Quantities.of(t, context.basis());
+        Quantities q = Quantities.of(t);
         double concrete = q.concrete() / 1e9;
         double length = line.spans().stream().mapToDouble(BeamLine.Span::clear).sum() / 1000;
         double formwork = length * (shape.webWidth() + 2 * (shape.depth() - shape.flangeDepth())) / 1000;

@@ -2,6 +2,7 @@ package kolonne.core.basis;
 
 import java.util.List;
 import java.util.Map;
+import kolonne.core.basis.local.LocalSettings;
 import kolonne.core.basis.part.Bars;
 import kolonne.core.basis.part.BeamRules;
 import kolonne.core.basis.part.DeflectionLimits;
@@ -20,7 +21,8 @@ import kolonne.core.finding.Finding;
 /**
  * Basis of design.
  *
- * @param code key of the design code, one of {@link Codes}
+ * @param code  key of the design code, one of {@link Codes}
+ * @param local settings of some members only, on top of all else; the later ones win
  */
 public record Basis(
         String name,
@@ -30,7 +32,12 @@ public record Basis(
         Stirrups stirrups,
         Frame frame,
         BeamRules beams,
-        Practice practice) {
+        Practice practice,
+        List<LocalSettings> local) {
+    public Basis {
+        local = List.copyOf(local);
+    }
+
     /** The starting basis of a new project in SI or US customary units. */
     public static Basis standard(boolean usUnits) {
         return standard(Codes.usual(usUnits).key());
@@ -39,31 +46,46 @@ public record Basis(
     /** The starting basis of a code. */
     public static Basis standard(String code) {
         CodeEntry.Standard s = Codes.of(code).standard();
-        return new Basis(s.name(), code, s.materials(), s.bars(), s.stirrups(), s.frame(), s.beams(), s.practice());
+        return new Basis(
+                s.name(), code, s.materials(), s.bars(), s.stirrups(), s.frame(), s.beams(), s.practice(), List.of());
     }
 
     public Basis with(Materials other) {
-        return new Basis(name, code, other, bars, stirrups, frame, beams, practice);
+        return new Basis(name, code, other, bars, stirrups, frame, beams, practice, local);
     }
 
     public Basis with(Bars other) {
-        return new Basis(name, code, materials, other, stirrups, frame, beams, practice);
+        return new Basis(name, code, materials, other, stirrups, frame, beams, practice, local);
     }
 
     public Basis with(Stirrups other) {
-        return new Basis(name, code, materials, bars, other, frame, beams, practice);
+        return new Basis(name, code, materials, bars, other, frame, beams, practice, local);
     }
 
     public Basis with(Frame other) {
-        return new Basis(name, code, materials, bars, stirrups, other, beams, practice);
+        return new Basis(name, code, materials, bars, stirrups, other, beams, practice, local);
     }
 
     public Basis with(BeamRules other) {
-        return new Basis(name, code, materials, bars, stirrups, frame, other, practice);
+        return new Basis(name, code, materials, bars, stirrups, frame, other, practice, local);
     }
 
     public Basis with(Practice other) {
-        return new Basis(name, code, materials, bars, stirrups, frame, beams, other);
+        return new Basis(name, code, materials, bars, stirrups, frame, beams, other, local);
+    }
+
+    /** The same basis with other local settings. */
+    public Basis with(List<LocalSettings> other) {
+        return new Basis(name, code, materials, bars, stirrups, frame, beams, practice, other);
+    }
+
+    /** The basis of a member for which some of the local settings hold, in their order; it has none itself. */
+    public Basis of(List<LocalSettings> holding) {
+        Basis out = with(List.of());
+        for (LocalSettings l : holding) {
+            out = l.values().on(out);
+        }
+        return out;
     }
 
     /** The same basis with another preference. */

@@ -1,10 +1,15 @@
 package kolonne.core.basis;
 
 import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
+import kolonne.core.basis.local.LocalSettings;
+import kolonne.core.basis.local.LocalValues;
 import kolonne.core.basis.part.Ductility;
+import kolonne.core.basis.part.Stirrups;
 import kolonne.core.code.CodeEntry;
 import kolonne.core.code.DesignCode;
 import kolonne.core.code.Parameter;
@@ -50,7 +55,63 @@ final class BasisCheck {
         labels("beamBars", b.bars().beams());
         labels("columnBars", b.bars().columns());
         labels("stirrups", b.bars().stirrups());
+        local();
         return out;
+    }
+
+    private void local() {
+        if (b.local().size() > LocalSettings.MOST) {
+            wrong("local", "There are more than " + LocalSettings.MOST + " local settings.", "Join some of them.");
+            return;
+        }
+        Set<String> names = new HashSet<>();
+        for (LocalSettings s : b.local()) {
+            String where = "local settings " + s.name();
+            if (s.name().isBlank() || s.name().length() > LocalSettings.NAME_MOST || !names.add(s.name())) {
+                wrong(
+                        where,
+                        "The name is empty, longer than " + LocalSettings.NAME_MOST + " letters, or there twice.",
+                        "Give it a name of its own.");
+            }
+            if (s.scope().storeys().isEmpty() && s.scope().members().isEmpty()) {
+                wrong(where, "They hold for no storey and no member.", "Name storeys or members.");
+            }
+            if (s.scope().members().size() + s.scope().storeys().size() > LocalSettings.MEMBERS_MOST) {
+                wrong(
+                        where,
+                        "They name more than " + LocalSettings.MEMBERS_MOST + " members.",
+                        "Name storeys instead.");
+            }
+            if (s.values().equals(LocalValues.NONE)) {
+                wrong(where, "They change no value.", "Give a value, or take them away.");
+            }
+            together(s);
+            // what is wrong with the project's own values is told once
+            List<String> told = out.stream().map(Finding::code).toList();
+            new BasisCheck(b.of(List.of(s)))
+                    .run().stream()
+                            .filter(f -> !told.contains(f.code()))
+                            .forEach(f -> wrong(where + ", " + f.where().replace("basis, ", ""), f.what(), f.mend()));
+        }
+    }
+
+    /** Members may answer to several settings at once: their least spacing must not be above the greatest. */
+    private void together(LocalSettings s) {
+        for (LocalSettings o : b.local()) {
+            Stirrups both = b.of(List.of(s, o)).stirrups();
+            boolean alone = s.values().stirrups().most() == null
+                    || o.values().stirrups().least() == null;
+            if (!alone && both.least() > both.most()) {
+                wrong(
+                        "local settings " + s.name() + ", spacingMost",
+                        "The widest spacing is closer than the closest of " + o.name() + ".",
+                        "Give values that members of both can keep.");
+            }
+        }
+    }
+
+    private void wrong(String where, String what, String mend) {
+        out.add(Finding.fails("basis.local", "basis, " + where, what, mend));
     }
 
     private void national(CodeEntry code) {

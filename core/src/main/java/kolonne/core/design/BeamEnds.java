@@ -48,7 +48,7 @@ final class BeamEnds {
 
     private void line(BeamDesign d) {
         BeamLine line = d.line();
-        BarsAt bars = new BarsAt(line, d.cage(), basis);
+        BarsAt bars = new BarsAt(line, d.cage(), d.basis());
         for (BeamLine.Span s : line.spans()) {
             for (boolean left : new boolean[] {true, false}) {
                 int support = left ? s.number() : s.number() + 1;
@@ -70,7 +70,7 @@ final class BeamEnds {
         if (length < 1) {
             return;
         }
-        double x = line.within(basis, left ? s.faceFrom() : s.faceTo());
+        double x = line.within(d.basis(), left ? s.faceFrom() : s.faceTo());
         out.computeIfAbsent(at.id(), k -> new ArrayList<>())
                 .add(new BeamEnd(
                         line.mark(),
@@ -80,24 +80,25 @@ final class BeamEnds {
                         s.shape().depth(),
                         s.material().fc(),
                         DuctileSpans.applies(line, s) && !hinged(s, left, at),
-                        strength(s, x, bars, 1),
-                        strength(s, x, bars, rules.columns().joints().steelFactor()),
+                        strength(d, s, x, bars, 1),
+                        strength(d, s, x, bars, rules.columns().joints().steelFactor()),
                         bars.areaAt(x, BeamCage.Face.TOP),
                         bars.areaAt(x, BeamCage.Face.BOTTOM),
                         runsThrough(d, bars, s, x)));
     }
 
-    private BeamEnd.Strength strength(BeamLine.Span s, double x, BarsAt bars, double factor) {
-        return new BeamEnd.Strength(moment(s, x, false, bars, factor), moment(s, x, true, bars, factor));
+    private BeamEnd.Strength strength(BeamDesign d, BeamLine.Span s, double x, BarsAt bars, double factor) {
+        double stress = factor * d.basis().fy();
+        return new BeamEnd.Strength(moment(s, x, false, bars, stress), moment(s, x, true, bars, stress));
     }
 
-    private double moment(BeamLine.Span s, double x, boolean sagging, BarsAt bars, double factor) {
+    private double moment(BeamLine.Span s, double x, boolean sagging, BarsAt bars, double stress) {
         return FlexuralStrength.of(
                         s.shape(),
                         sagging,
                         bars.layers(x, s, sagging, true),
                         s.material().fc(),
-                        factor * basis.fy(),
+                        stress,
                         basis.designCode(),
                         Trace.OFF)
                 .Mn();
@@ -120,7 +121,7 @@ final class BeamEnds {
             double least = basis.designCode()
                     .beamMinimumSteel(
                             s.material().fc(),
-                            basis.fy(),
+                            d.basis().fy(),
                             s.shape().webWidth(),
                             bars.effectiveDepth(x, s, face),
                             Trace.OFF);

@@ -11,12 +11,11 @@ import java.util.Set;
 import java.util.stream.Collectors;
 import kolonne.core.analysis.Analysis;
 import kolonne.core.basis.Basis;
+import kolonne.core.basis.local.LocalSettings;
 import kolonne.core.basis.part.Sway;
-import kolonne.core.beam.check.BeamContext;
 import kolonne.core.beam.check.BeamDesign;
 import kolonne.core.beam.choice.BeamDesigner;
 import kolonne.core.beam.line.BeamLine;
-import kolonne.core.column.check.ColumnContext;
 import kolonne.core.column.check.ColumnDesign;
 import kolonne.core.column.choice.ColumnDesigner;
 import kolonne.core.column.line.ColumnStack;
@@ -36,7 +35,7 @@ import kolonne.core.type.Types;
  *
  * @param beams   in order of storey and plan
  * @param columns in plan order
- * @param beamContext, columnContext what the checks read, to explain or check again
+ * @param contexts what the checks read, to explain or check again
  * @param types   that people have made; @param typed the same as they are designed, in their order
  */
 public record BuildingDesign(
@@ -44,8 +43,7 @@ public record BuildingDesign(
         Basis basis,
         List<BeamDesign> beams,
         List<ColumnDesign> columns,
-        BeamContext beamContext,
-        ColumnContext columnContext,
+        DesignContexts contexts,
         Quantities quantities,
         Types types,
         List<TypeDesign> typed) {
@@ -83,7 +81,7 @@ public record BuildingDesign(
 
     /** What is set by hand. */
     public HandSet hand() {
-        return new HandSet(beamContext.hand(), columnContext.hand());
+        return new HandSet(contexts.beams().hand(), contexts.columns().hand());
     }
 
     /** The same with some lines and stacks as now set by hand; all else stays as it was designed. @param hand of the whole building */
@@ -108,35 +106,32 @@ public record BuildingDesign(
         types.all().values().stream()
                 .filter(t -> !t.sharesAs(now.types().all().get(t.id())))
                 .forEach(t -> again.addAll(t.members()));
-        BeamContext context = beamContext.with(now.hand().lines());
-        ColumnContext columnsNow = columnContext.with(now.hand().lifts());
+        DesignContexts context = contexts.with(now.hand());
         List<BeamDesign> b = beams.parallelStream()
                 .map(d -> again.contains(d.line().id()) ? alone(d.line(), now.marks(), context) : d)
                 .toList();
         List<ColumnDesign> c = columns.parallelStream()
-                .map(d -> again.contains(d.stack().id()) ? alone(d.stack(), now.marks(), columnsNow) : d)
+                .map(d -> again.contains(d.stack().id()) ? alone(d.stack(), now.marks(), context) : d)
                 .toList();
-        return new BuildingDesign(analysis, basis, b, c, context, columnsNow, quantities, types, typed)
+        return new BuildingDesign(analysis, basis, b, c, context, quantities, types, typed)
                 .sharing(now.types(), changed)
                 .countedFrom(this);
     }
 
-    private static BeamDesign alone(BeamLine l, Marks marks, BeamContext context) {
-        return BeamDesigner.design(l.with(marks.markOf(l.id(), l.mark())), context);
+    private static BeamDesign alone(BeamLine l, Marks marks, DesignContexts contexts) {
+        return BeamDesigner.design(l.with(marks.markOf(l.id(), l.mark())), contexts.of(l));
     }
 
-    private static ColumnDesign alone(ColumnStack s, Marks marks, ColumnContext context) {
-        return ColumnDesigner.design(s.with(marks.markOf(s.id(), s.mark())), context);
+    private static ColumnDesign alone(ColumnStack s, Marks marks, DesignContexts contexts) {
+        return ColumnDesigner.design(s.with(marks.markOf(s.id(), s.mark())), contexts.of(s));
     }
 
     /** Some types take their common cages; their members must be designed by themselves here. @param now all types */
     BuildingDesign sharing(Types now, Collection<MemberType> changed) {
         if (now.all().isEmpty()) {
-            return new BuildingDesign(
-                            analysis, basis, beams, columns, beamContext, columnContext, quantities, now, List.of())
-                    .followed();
+            return new BuildingDesign(analysis, basis, beams, columns, contexts, quantities, now, List.of()).followed();
         }
-        TypedDesign.Typed<BeamDesign> b = TypedDesign.beams(now, changed, beams, beamContext);
+        TypedDesign.Typed<BeamDesign> b = TypedDesign.beams(now, changed, beams, contexts::beams);
         BuildingDesign joined = new BuildingDesign(
                         analysis,
                         basis,
@@ -144,8 +139,7 @@ public record BuildingDesign(
                                 .map(d -> b.designs().getOrDefault(d.line().id(), d))
                                 .toList(),
                         columns,
-                        beamContext,
-                        columnContext,
+                        contexts,
                         quantities,
                         now,
                         typed)
@@ -157,11 +151,13 @@ public record BuildingDesign(
         Set<String> apart = follow.stream().flatMap(t -> t.members().stream()).collect(Collectors.toSet());
         apart.removeAll(moved);
         List<ColumnDesign> own = joined.columns.parallelStream()
-                .map(d -> apart.contains(d.stack().id()) ? ColumnDesigner.design(d.stack(), joined.columnContext) : d)
+                .map(d -> apart.contains(d.stack().id())
+                        ? ColumnDesigner.design(d.stack(), joined.contexts.of(d.stack()))
+                        : d)
                 .toList();
         List<MemberType> again = new ArrayList<>(changed);
         again.addAll(follow);
-        TypedDesign.Typed<ColumnDesign> c = TypedDesign.columns(now, again, own, joined.columnContext);
+        TypedDesign.Typed<ColumnDesign> c = TypedDesign.columns(now, again, own, joined.contexts::columns);
         Map<String, TypeDesign> byId = new HashMap<>();
         typed.forEach(t -> byId.put(t.type().id(), t));
         b.types().forEach(t -> byId.put(t.type().id(), t));
@@ -173,8 +169,7 @@ public record BuildingDesign(
                 own.stream()
                         .map(d -> c.designs().getOrDefault(d.stack().id(), d))
                         .toList(),
-                beamContext,
-                joined.columnContext,
+                joined.contexts,
                 quantities,
                 now,
                 now.all().values().stream().map(t -> byId.get(t.id()).as(t)).toList());
@@ -183,19 +178,19 @@ public record BuildingDesign(
     /** The same with columns that answer to the beams as they are now: in a ductile frame those whose beams changed are designed anew. */
     private BuildingDesign followed() {
         BeamsAtJoints ends = BeamEnds.of(beams, analysis.index(), basis);
-        Set<String> joints = ends.unlike(columnContext.beams());
+        Set<String> joints = ends.unlike(contexts.columns().beams());
         if (joints.isEmpty()) {
             return this;
         }
-        ColumnContext context = columnContext.with(ends);
+        DesignContexts context = contexts.with(ends);
         return new BuildingDesign(
                 analysis,
                 basis,
                 beams,
                 columns.parallelStream()
-                        .map(d -> meets(d.stack(), joints) ? ColumnDesigner.design(d.stack(), context) : d)
+                        .map(d ->
+                                meets(d.stack(), joints) ? ColumnDesigner.design(d.stack(), context.of(d.stack())) : d)
                         .toList(),
-                beamContext,
                 context,
                 quantities,
                 types,
@@ -225,15 +220,7 @@ public record BuildingDesign(
     /** The same with the quantities of all members. */
     BuildingDesign counted() {
         return countedFrom(new BuildingDesign(
-                analysis,
-                basis,
-                List.of(),
-                List.of(),
-                beamContext,
-                columnContext,
-                Quantities.NONE,
-                Types.NONE,
-                List.of()));
+                analysis, basis, List.of(), List.of(), contexts, Quantities.NONE, Types.NONE, List.of()));
     }
 
     /** The same with quantities: only what differs from another design of the same building is counted anew. */
@@ -242,16 +229,16 @@ public record BuildingDesign(
         for (int i = 0; i < beams.size(); i++) {
             BeamDesign was = i < old.beams.size() ? old.beams.get(i) : null;
             if (was != beams.get(i)) {
-                q = (was == null ? q : q.minus(Quantities.of(was, basis))).plus(Quantities.of(beams.get(i), basis));
+                q = (was == null ? q : q.minus(Quantities.of(was))).plus(Quantities.of(beams.get(i)));
             }
         }
         for (int i = 0; i < columns.size(); i++) {
             ColumnDesign was = i < old.columns.size() ? old.columns.get(i) : null;
             if (was != columns.get(i)) {
-                q = (was == null ? q : q.minus(Quantities.of(was, basis))).plus(Quantities.of(columns.get(i), basis));
+                q = (was == null ? q : q.minus(Quantities.of(was))).plus(Quantities.of(columns.get(i)));
             }
         }
-        return new BuildingDesign(analysis, basis, beams, columns, beamContext, columnContext, q, types, typed);
+        return new BuildingDesign(analysis, basis, beams, columns, contexts, q, types, typed);
     }
 
     /** Marks of the types whose cages lines and stacks have, by id; those with a cage of their own are not among them. */
@@ -266,8 +253,8 @@ public record BuildingDesign(
     /** Steel of all beams or of all columns. */
     public Steel steel(Role role) {
         return role == Role.BEAM
-                ? beams.stream().map(b -> Steel.of(b, basis)).reduce(Steel.NONE, Steel::plus)
-                : columns.stream().map(c -> Steel.of(c, basis)).reduce(Steel.NONE, Steel::plus);
+                ? beams.stream().map(b -> Steel.of(b)).reduce(Steel.NONE, Steel::plus)
+                : columns.stream().map(c -> Steel.of(c)).reduce(Steel.NONE, Steel::plus);
     }
 
     /** The same with a cage of its own for every line and stack. */
@@ -280,8 +267,8 @@ public record BuildingDesign(
         boolean asked =
                 basis.frame().swayX() == Sway.FROM_MODEL || basis.frame().swayY() == Sway.FROM_MODEL;
         boolean known = columns.isEmpty()
-                || !columnContext.sway().storeys().isEmpty()
-                        && columnContext.sway().storeys().stream().allMatch(s -> s.knownX() && s.knownY());
+                || !contexts.columns().sway().storeys().isEmpty()
+                        && contexts.columns().sway().storeys().stream().allMatch(s -> s.knownX() && s.knownY());
         List<Finding> out = new ArrayList<>();
         if (asked && !known) {
             out.add(Finding.note(
@@ -307,10 +294,11 @@ public record BuildingDesign(
                                     + ").")));
         }
         lost(out);
+        idle(out);
         typed.stream().filter(t -> !t.left().isEmpty()).map(this::left).forEach(out::add);
         if (!beams.isEmpty()
-                && (beamContext.service().count() == 0
-                        || beamContext.sustained().count() == 0)) {
+                && (contexts.beams().service().count() == 0
+                        || contexts.beams().sustained().count() == 0)) {
             out.add(Finding.note(
                     "deflection.no-service-combinations",
                     "frame",
@@ -324,7 +312,7 @@ public record BuildingDesign(
     /** Parts set by hand whose members the model does not have any more. */
     private void lost(List<Finding> out) {
         Set<String> lines = beams.stream().map(b -> b.line().id()).collect(Collectors.toSet());
-        long lost = beamContext.hand().keySet().stream()
+        long lost = contexts.beams().hand().keySet().stream()
                 .filter(id -> !lines.contains(id))
                 .count();
         if (lost > 0) {
@@ -339,7 +327,7 @@ public record BuildingDesign(
                 .flatMap(c -> c.stack().lifts().stream())
                 .map(ColumnStack.Lift::member)
                 .collect(Collectors.toSet());
-        List<String> gone = columnContext.hand().keySet().stream()
+        List<String> gone = contexts.columns().hand().keySet().stream()
                 .filter(m -> !lifts.contains(m))
                 .sorted()
                 .toList();
@@ -353,6 +341,32 @@ public record BuildingDesign(
                             + (gone.size() > 5 ? " and " + (gone.size() - 5) + " more" : "")
                             + " belongs to no column of the model any more.",
                     "Undo the change of the model, or set the bars again on the lift that took its place."));
+        }
+    }
+
+    /** Local settings that hold for nothing, and members they name that are gone. */
+    private void idle(List<Finding> out) {
+        Set<LocalSettings> holding = new HashSet<>();
+        beams.forEach(b -> holding.addAll(contexts.local().holding(b.line())));
+        columns.forEach(c -> holding.addAll(contexts.local().holding(c.stack())));
+        for (LocalSettings s : basis.local()) {
+            boolean holds = holding.contains(s);
+            List<String> gone = s.scope().members().stream()
+                    .filter(m -> analysis.index().member(m) == null)
+                    .sorted()
+                    .toList();
+            if (!holds || !gone.isEmpty()) {
+                out.add(Finding.note(
+                        "basis.local-idle",
+                        "basis, local settings " + s.name(),
+                        holds
+                                ? "They name " + gone.size() + (gone.size() == 1 ? " member" : " members")
+                                        + " that the model does not have: "
+                                        + gone.stream().limit(5).collect(Collectors.joining(", "))
+                                        + (gone.size() > 5 ? " and more." : ".")
+                                : "They hold for no beam and no column of this model.",
+                        "Name the members that are meant, or take the settings away (page Basis)."));
+            }
         }
     }
 

@@ -6,17 +6,14 @@ import java.util.function.IntUnaryOperator;
 import java.util.stream.IntStream;
 import kolonne.core.analysis.Analysis;
 import kolonne.core.basis.Basis;
-import kolonne.core.beam.check.BeamContext;
 import kolonne.core.beam.check.BeamDesign;
 import kolonne.core.beam.choice.BeamDesigner;
 import kolonne.core.beam.line.BeamLine;
 import kolonne.core.beam.line.BeamLines;
-import kolonne.core.column.check.ColumnContext;
 import kolonne.core.column.check.ColumnDesign;
 import kolonne.core.column.choice.ColumnDesigner;
 import kolonne.core.column.line.ColumnStack;
 import kolonne.core.column.line.ColumnStacks;
-import kolonne.core.demand.Sidesway;
 import kolonne.core.type.Types;
 
 /** Designs every beam line and column stack of an analysed building on all cores. */
@@ -38,8 +35,7 @@ public final class BuildingDesigner {
 
     /** Every line and stack by itself first, then those that share cages. */
     public static BuildingDesign design(Analysis analysis, Basis basis, Decisions decided, Progress progress) {
-        Sidesway sway = Sidesway.of(analysis, basis);
-        BeamContext beams = BeamContext.of(sway, basis).with(decided.hand().lines());
+        DesignContexts contexts = new DesignContexts(analysis, basis, decided.hand());
         List<BeamLine> lines = BeamLines.find(analysis, basis, decided.marks());
         List<ColumnStack> stacks = ColumnStacks.find(analysis.index(), decided.marks());
         int total = lines.size() + stacks.size();
@@ -50,20 +46,18 @@ public final class BuildingDesigner {
         };
         BeamDesign[] b = new BeamDesign[lines.size()];
         IntStream.range(0, b.length).parallel().forEach(i -> {
-            b[i] = BeamDesigner.design(lines.get(i), beams);
+            b[i] = BeamDesigner.design(lines.get(i), contexts.of(lines.get(i)));
             tick.applyAsInt(i);
         });
         // in a ductile frame columns and joints answer to the bars of the beams
-        ColumnContext columns = ColumnContext.of(sway, basis)
-                .with(decided.hand().lifts())
-                .with(BeamEnds.of(List.of(b), analysis.index(), basis));
+        DesignContexts columns = contexts.with(BeamEnds.of(List.of(b), analysis.index(), basis));
         ColumnDesign[] c = new ColumnDesign[stacks.size()];
         IntStream.range(0, c.length).parallel().forEach(i -> {
-            c[i] = ColumnDesigner.design(stacks.get(i), columns);
+            c[i] = ColumnDesigner.design(stacks.get(i), columns.of(stacks.get(i)));
             tick.applyAsInt(i);
         });
         return new BuildingDesign(
-                        analysis, basis, List.of(b), List.of(c), beams, columns, Quantities.NONE, Types.NONE, List.of())
+                        analysis, basis, List.of(b), List.of(c), columns, Quantities.NONE, Types.NONE, List.of())
                 .sharing(decided.types(), decided.types().all().values())
                 .counted();
     }

@@ -4,7 +4,6 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import kolonne.core.analysis.Slabs;
-import kolonne.core.basis.Basis;
 import kolonne.core.beam.check.BeamDesign;
 import kolonne.core.beam.line.BeamLine;
 import kolonne.core.check.CheckKind;
@@ -63,7 +62,7 @@ public record Quantities(double steel, double concrete, double formwork) {
     }
 
     /** Of a beam line as it is modelled; concrete between the faces of its supports. */
-    public static Quantities of(BeamDesign d, Basis basis) {
+    public static Quantities of(BeamDesign d) {
         double concrete = 0;
         double formwork = 0;
         for (BeamLine.Span s : d.line().spans()) {
@@ -71,22 +70,22 @@ public record Quantities(double steel, double concrete, double formwork) {
             concrete += shape.A() * s.clear();
             formwork += (shape.webWidth() + 2 * shape.depth()) * s.clear();
         }
-        return new Quantities(mass(bars(d, basis)), concrete, formwork);
+        return new Quantities(mass(bars(d)), concrete, formwork);
     }
 
     /** Of one lift. */
-    public static Quantities of(ColumnDesign d, int lift, Basis basis) {
+    public static Quantities of(ColumnDesign d, int lift) {
         ColumnStack.Lift l = d.stack().lifts().get(lift);
         Shape shape = l.section().shape();
         double round = shape instanceof Shape.Circle c ? Math.PI * c.d() : 2 * (shape.width() + shape.depth());
-        return new Quantities(mass(bars(d, lift, basis)), shape.A() * (l.top() - l.base()), round * l.clear());
+        return new Quantities(mass(bars(d, lift)), shape.A() * (l.top() - l.base()), round * l.clear());
     }
 
     /** Of a whole stack. */
-    public static Quantities of(ColumnDesign d, Basis basis) {
+    public static Quantities of(ColumnDesign d) {
         Quantities sum = NONE;
         for (int i = 0; i < d.lifts().size(); i++) {
-            sum = sum.plus(of(d, i, basis));
+            sum = sum.plus(of(d, i));
         }
         return sum;
     }
@@ -147,17 +146,17 @@ public record Quantities(double steel, double concrete, double formwork) {
     }
 
     /** The bars of a line. */
-    public static List<BarItem> bars(BeamDesign d, Basis basis) {
-        return BeamBars.of(d.line(), d.cage(), basis);
+    public static List<BarItem> bars(BeamDesign d) {
+        return BeamBars.of(d.line(), d.cage(), d.basis());
     }
 
     /** The bars of a lift; none where the section is out of scope. */
-    public static List<BarItem> bars(ColumnDesign d, int lift, Basis basis) {
+    public static List<BarItem> bars(ColumnDesign d, int lift) {
         ColumnStack.Lift l = d.stack().lifts().get(lift);
         if (d.lifts().get(lift).checks().stream().anyMatch(c -> c.kind() == CheckKind.COLUMN_SHAPE)) {
             return new ArrayList<>();
         }
-        return ColumnBars.of(l, d.cage().lifts().get(lift), basis);
+        return ColumnBars.of(l, d.cage().lifts().get(lift), d.basis());
     }
 
     private static double mass(List<BarItem> bars) {

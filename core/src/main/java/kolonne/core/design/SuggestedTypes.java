@@ -14,8 +14,8 @@ public final class SuggestedTypes {
     /** Types of beams and of columns at the suggested points of their curves. @param d with a cage of its own for every member */
     public static Types of(BuildingDesign d) {
         double tolerance = Types.STANDARD_TOLERANCE;
-        Curve beams = CurveMaker.beams(d.beams(), d.beamContext(), tolerance, CurveMaker.Progress.NONE);
-        Curve columns = CurveMaker.columns(d.columns(), d.columnContext(), tolerance, CurveMaker.Progress.NONE);
+        Curve beams = CurveMaker.beams(d.beams(), d.contexts()::beams, tolerance, CurveMaker.Progress.NONE);
+        Curve columns = CurveMaker.columns(d.columns(), d.contexts()::columns, tolerance, CurveMaker.Progress.NONE);
         return adopted(adopted(Types.NONE, beams, d), columns, d);
     }
 

@@ -82,8 +82,8 @@ public final class TypeFacts {
     /** Concrete of a member [mm3]. */
     public double concrete(String id) {
         return beams.containsKey(id)
-                ? Quantities.of(beams.get(id), design.basis()).concrete()
-                : Quantities.of(columns.get(id), design.basis()).concrete();
+                ? Quantities.of(beams.get(id)).concrete()
+                : Quantities.of(columns.get(id)).concrete();
     }
 
     /** Storeys that members touch, from the lowest. */

@@ -97,12 +97,12 @@ public final class Sheets {
         Map<String, String> types = d.typeMarks();
         for (ScheduleGroups.Group<BeamDesign> g : ScheduleGroups.beams(d)) {
             if (meant(g, types.get(g.first().line().id()), marks) && wanted.getAsBoolean()) {
-                s.add(g.mark(), BeamDetail.of(g, d.basis(), paper.room()));
+                s.add(g.mark(), BeamDetail.of(g, g.first().basis(), paper.room()));
             }
         }
         for (ScheduleGroups.Group<ColumnDesign> g : ScheduleGroups.columns(d)) {
             if (meant(g, types.get(g.first().stack().id()), marks) && wanted.getAsBoolean()) {
-                s.add(g.mark(), List.of(ColumnDetail.of(g, d.basis(), paper.up())));
+                s.add(g.mark(), List.of(ColumnDetail.of(g, g.first().basis(), paper.up())));
             }
         }
         return s.finished();

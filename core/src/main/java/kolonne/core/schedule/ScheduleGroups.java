@@ -55,7 +55,7 @@ public final class ScheduleGroups {
                 .groups(
                         d.beams(),
                         b -> b.line().id(),
-                        b -> LikeBars.of(Quantities.bars(b, d.basis())),
+                        b -> LikeBars.of(Quantities.bars(b)),
                         b -> b.line().storey());
     }
 
@@ -69,7 +69,7 @@ public final class ScheduleGroups {
         List<BarItem> all = new ArrayList<>();
         for (int i = 0; i < c.lifts().size(); i++) {
             String storey = c.stack().lifts().get(i).storey();
-            for (BarItem item : LikeBars.of(Quantities.bars(c, i, d.basis()))) {
+            for (BarItem item : LikeBars.of(Quantities.bars(c, i))) {
                 all.add(new BarItem(
                         item.what() + ", to " + (storey.isEmpty() ? "top" : storey),
                         item.shape(),

@@ -63,7 +63,7 @@ public final class Schedules {
         List<BeamRow> out = new ArrayList<>();
         for (ScheduleGroups.Group<BeamDesign> g : ScheduleGroups.beams(d)) {
             for (BeamLine.Span s : g.first().line().spans()) {
-                out.add(beam(g, s, d.basis()));
+                out.add(beam(g, s, g.first().basis()));
             }
         }
         return out;
@@ -118,7 +118,7 @@ public final class Schedules {
         List<ColumnRow> out = new ArrayList<>();
         for (ScheduleGroups.Group<ColumnDesign> g : ScheduleGroups.columns(d)) {
             for (ColumnDesign.LiftDesign l : g.first().lifts()) {
-                out.add(column(g, l, d.basis()));
+                out.add(column(g, l, g.first().basis()));
             }
         }
         return out;

@@ -31,11 +31,11 @@ public final class StoreyQuantities {
                 .forEach(s -> order.put(s.name(), order.size()));
         Map<List<Object>, Row> sums = new LinkedHashMap<>();
         for (BeamDesign b : d.beams()) {
-            add(sums, b.line().storey(), Role.BEAM, Quantities.of(b, d.basis()));
+            add(sums, b.line().storey(), Role.BEAM, Quantities.of(b));
         }
         for (ColumnDesign c : d.columns()) {
             for (int i = 0; i < c.lifts().size(); i++) {
-                add(sums, c.stack().lifts().get(i).storey(), Role.COLUMN, Quantities.of(c, i, d.basis()));
+                add(sums, c.stack().lifts().get(i).storey(), Role.COLUMN, Quantities.of(c, i));
             }
         }
         List<Row> out = new ArrayList<>(sums.values());

@@ -5,6 +5,7 @@ import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.function.Function;
 import kolonne.core.basis.Basis;
 import kolonne.core.beam.cage.BeamCage;
 import kolonne.core.beam.check.BeamContext;
@@ -28,19 +29,22 @@ final class BeamSharing implements Sharing<BeamLine, BeamDesign> {
     /** Parts of a span at which demands are compared. */
     private static final int PLACES = 8;
 
-    private final BeamContext context;
-    private final Basis basis;
+    private final Function<Basis, BeamContext> contexts;
     private final Map<String, BeamDesign> own = new HashMap<>();
     private final Map<String, Steel> steel = new HashMap<>();
 
-    /** @param own designs of the lines by themselves */
-    BeamSharing(List<BeamDesign> own, BeamContext context) {
-        this.context = context;
-        this.basis = context.basis();
+    /** @param own designs of the lines by themselves; @param contexts by the basis of a line */
+    BeamSharing(List<BeamDesign> own, Function<Basis, BeamContext> contexts) {
+        this.contexts = contexts;
         for (BeamDesign d : own) {
             this.own.put(d.line().id(), d);
-            steel.put(d.line().id(), Steel.of(d, basis));
+            steel.put(d.line().id(), Steel.of(d));
         }
+    }
+
+    /** Lines that share answer to one basis. */
+    private BeamContext context(BeamLine l) {
+        return contexts.apply(own(l).basis());
     }
 
     @Override
@@ -50,7 +54,7 @@ final class BeamSharing implements Sharing<BeamLine, BeamDesign> {
 
     @Override
     public Likeness likeness(BeamLine l) {
-        return Likeness.of(l);
+        return Likeness.of(own(l));
     }
 
     @Override
@@ -75,7 +79,7 @@ final class BeamSharing implements Sharing<BeamLine, BeamDesign> {
 
     @Override
     public Steel steel(BeamDesign d) {
-        return Steel.of(d, basis);
+        return Steel.of(d);
     }
 
     @Override
@@ -99,7 +103,7 @@ final class BeamSharing implements Sharing<BeamLine, BeamDesign> {
     private List<BeamDesign> designed(List<BeamLine> lines) {
         BeamLine base = lines.stream().filter(this::edge).findFirst().orElse(lines.get(0));
         BeamLine shared = SharedLine.of(base, lines);
-        return BeamDesigner.design(shared, context, new Served() {
+        return BeamDesigner.design(shared, context(base), new Served() {
             private int hardest;
 
             @Override
@@ -134,11 +138,11 @@ final class BeamSharing implements Sharing<BeamLine, BeamDesign> {
     private boolean edge(BeamLine l) {
         return l.spans().stream()
                 .flatMap(s -> s.members().stream())
-                .anyMatch(m -> context.perimeter().contains(m.id()));
+                .anyMatch(m -> context(l).perimeter().contains(m.id()));
     }
 
     private BeamDesign check(BeamCage cage, BeamLine of, BeamLine to) {
-        return EvenLengths.tried(to, FittedCage.of(cage, of, to, basis), context);
+        return EvenLengths.tried(to, FittedCage.of(cage, of, to, own(to).basis()), context(to));
     }
 
     private List<BeamLine> heaviest(List<BeamLine> lines) {
@@ -179,7 +183,7 @@ final class BeamSharing implements Sharing<BeamLine, BeamDesign> {
     @Override
     public double[] demand(BeamLine l) {
         double[] out = new double[l.spans().size() * PLACES * 3];
-        double fy = basis.fy();
+        double fy = own(l).basis().fy();
         for (BeamDesign.Point p : own(l).profile()) {
             BeamLine.Span s = l.spans().get(p.span());
             double part = Math.max(0, Math.min(1, (p.x() - s.faceFrom()) / s.clear()));

@@ -3,6 +3,7 @@ package kolonne.core.type;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.function.Function;
 import kolonne.core.basis.Basis;
 import kolonne.core.column.check.ColumnContext;
 import kolonne.core.column.check.ColumnDesign;
@@ -11,14 +12,12 @@ import kolonne.core.column.line.ColumnStack;
 
 /** Column stacks that share a cage: in every lift the first arrangement that bears what each of them bears. */
 final class ColumnSharing implements Sharing<ColumnStack, ColumnDesign> {
-    private final ColumnContext context;
-    private final Basis basis;
+    private final Function<Basis, ColumnContext> contexts;
     private final Map<String, ColumnDesign> own = new HashMap<>();
 
-    /** @param own designs of the stacks by themselves */
-    ColumnSharing(List<ColumnDesign> own, ColumnContext context) {
-        this.context = context;
-        this.basis = context.basis();
+    /** @param own designs of the stacks by themselves; @param contexts by the basis of a stack */
+    ColumnSharing(List<ColumnDesign> own, Function<Basis, ColumnContext> contexts) {
+        this.contexts = contexts;
         own.forEach(d -> this.own.put(d.stack().id(), d));
     }
 
@@ -29,7 +28,7 @@ final class ColumnSharing implements Sharing<ColumnStack, ColumnDesign> {
 
     @Override
     public Likeness likeness(ColumnStack s) {
-        return Likeness.of(s);
+        return Likeness.of(own(s));
     }
 
     @Override
@@ -39,7 +38,7 @@ final class ColumnSharing implements Sharing<ColumnStack, ColumnDesign> {
 
     @Override
     public boolean setByHand(ColumnStack s) {
-        return s.lifts().stream().anyMatch(l -> !context.hand(l).isEmpty());
+        return own(s).byHand();
     }
 
     @Override
@@ -54,13 +53,15 @@ final class ColumnSharing implements Sharing<ColumnStack, ColumnDesign> {
 
     @Override
     public Steel steel(ColumnDesign d) {
-        return Steel.of(d, basis);
+        return Steel.of(d);
     }
 
     @Override
     public Shared<ColumnDesign> shared(List<ColumnStack> stacks) {
-        List<ColumnDesign> designs =
-                stacks.size() == 1 ? List.of(own(stacks.get(0))) : ColumnDesigner.design(stacks, context);
+        List<ColumnDesign> designs = stacks.size() == 1
+                ? List.of(own(stacks.get(0)))
+                : ColumnDesigner.design(
+                        stacks, contexts.apply(own(stacks.get(0)).basis()));
         boolean sound = true;
         boolean practical = true;
         Steel sum = Steel.NONE;

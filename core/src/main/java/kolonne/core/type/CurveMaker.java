@@ -5,6 +5,8 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.concurrent.atomic.AtomicInteger;
+import java.util.function.Function;
+import kolonne.core.basis.Basis;
 import kolonne.core.beam.check.BeamContext;
 import kolonne.core.beam.check.BeamDesign;
 import kolonne.core.beam.line.BeamLine;
@@ -25,16 +27,18 @@ public final class CurveMaker {
 
     private CurveMaker() {}
 
-    /** @param own designs of lines by themselves; @param tolerance within which spans count as alike [mm] */
-    public static Curve beams(List<BeamDesign> own, BeamContext context, double tolerance, Progress progress) {
+    /** @param own designs of lines by themselves; @param contexts by their bases; @param tolerance within which spans count as alike [mm] */
+    public static Curve beams(
+            List<BeamDesign> own, Function<Basis, BeamContext> contexts, double tolerance, Progress progress) {
         List<BeamLine> lines = own.stream().map(BeamDesign::line).toList();
-        return curve(Role.BEAM, lines, new BeamSharing(own, context), tolerance, progress);
+        return curve(Role.BEAM, lines, new BeamSharing(own, contexts), tolerance, progress);
     }
 
-    /** @param own designs of stacks by themselves; @param tolerance within which lifts count as alike [mm] */
-    public static Curve columns(List<ColumnDesign> own, ColumnContext context, double tolerance, Progress progress) {
+    /** @param own designs of stacks by themselves; @param contexts by their bases; @param tolerance within which lifts count as alike [mm] */
+    public static Curve columns(
+            List<ColumnDesign> own, Function<Basis, ColumnContext> contexts, double tolerance, Progress progress) {
         List<ColumnStack> stacks = own.stream().map(ColumnDesign::stack).toList();
-        return curve(Role.COLUMN, stacks, new ColumnSharing(own, context), tolerance, progress);
+        return curve(Role.COLUMN, stacks, new ColumnSharing(own, contexts), tolerance, progress);
     }
 
     static <M, D> Curve curve(Role role, List<M> members, Sharing<M, D> sharing, double tolerance, Progress progress) {

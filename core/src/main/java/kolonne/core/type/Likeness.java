@@ -1,12 +1,15 @@
 package kolonne.core.type;
 
 import java.util.List;
+import kolonne.core.basis.Basis;
+import kolonne.core.beam.check.BeamDesign;
 import kolonne.core.beam.line.BeamLine;
+import kolonne.core.column.check.ColumnDesign;
 import kolonne.core.column.line.ColumnStack;
 import kolonne.core.shape.Shape;
 
 /**
- * What members must have in common to share a cage: sections, concrete and kinds of support in order; and the lengths that may differ within a tolerance.
+ * What members must have in common to share a cage: the basis that they answer to, sections, concrete and kinds of support in order; and the lengths that may differ within a tolerance.
  *
  * @param alike   equal for members that may share
  * @param lengths clear spans, or heights of lifts [mm]
@@ -18,11 +21,16 @@ public record Likeness(Object alike, List<Double> lengths) {
 
     private record Part(Shape shape, double fc, boolean planted) {}
 
-    private record Whole(List<Part> parts, List<BeamLine.SupportKind> supports) {}
+    private record Whole(Basis basis, List<Part> parts, List<BeamLine.SupportKind> supports) {}
 
-    public static Likeness of(BeamLine l) {
+    public static Likeness of(BeamDesign d) {
+        return of(d.line(), d.basis());
+    }
+
+    static Likeness of(BeamLine l, Basis basis) {
         return new Likeness(
                 new Whole(
+                        basis,
                         l.spans().stream()
                                 .map(s -> new Part(
                                         s.section().shape(), s.material().fc(), false))
@@ -31,9 +39,11 @@ public record Likeness(Object alike, List<Double> lengths) {
                 l.spans().stream().map(BeamLine.Span::clear).toList());
     }
 
-    public static Likeness of(ColumnStack c) {
+    public static Likeness of(ColumnDesign d) {
+        ColumnStack c = d.stack();
         return new Likeness(
                 new Whole(
+                        d.basis(),
                         c.lifts().stream()
                                 .map(l -> new Part(
                                         l.section().shape(), l.material().fc(), l.planted()))

@@ -1,7 +1,6 @@
 package kolonne.core.type;
 
 import java.util.List;
-import kolonne.core.basis.Basis;
 import kolonne.core.beam.check.BeamDesign;
 import kolonne.core.check.CheckKind;
 import kolonne.core.column.check.ColumnDesign;
@@ -17,18 +16,18 @@ public record Steel(double kg, int pieces) {
         return new Steel(kg + o.kg, pieces + o.pieces);
     }
 
-    public static Steel of(BeamDesign d, Basis basis) {
-        return of(BeamBars.of(d.line(), d.cage(), basis));
+    public static Steel of(BeamDesign d) {
+        return of(BeamBars.of(d.line(), d.cage(), d.basis()));
     }
 
-    public static Steel of(ColumnDesign d, Basis basis) {
+    public static Steel of(ColumnDesign d) {
         Steel sum = NONE;
         for (int i = 0; i < d.lifts().size(); i++) {
             boolean none = d.lifts().get(i).checks().stream().anyMatch(c -> c.kind() == CheckKind.COLUMN_SHAPE);
             sum = none
                     ? sum
                     : sum.plus(of(ColumnBars.of(
-                            d.stack().lifts().get(i), d.cage().lifts().get(i), basis)));
+                            d.stack().lifts().get(i), d.cage().lifts().get(i), d.basis())));
         }
         return sum;
     }

@@ -26,7 +26,7 @@ public record TypeDesign(
     /** Why a member has a cage of its own. */
     public enum Why {
         GONE("it is no longer in the model"),
-        UNLIKE("its sections, supports or lengths are no longer those of the type"),
+        UNLIKE("its sections, supports, lengths or local settings are no longer those of the type"),
         BY_HAND("parts of it are set by hand");
 
         private final String words;

@@ -5,6 +5,8 @@ import java.util.Collection;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.function.Function;
+import kolonne.core.basis.Basis;
 import kolonne.core.beam.check.BeamContext;
 import kolonne.core.beam.check.BeamDesign;
 import kolonne.core.column.check.ColumnContext;
@@ -22,22 +24,26 @@ public final class TypedDesign {
     /** Designs of members of types, by id; and the types. @param <D> design of a member */
     public record Typed<D>(Map<String, D> designs, List<TypeDesign> types) {}
 
-    /** @param own designs of the lines of these types by themselves, others may be among them */
+    /** @param own designs of the lines of these types by themselves, others may be among them; @param contexts by their bases */
     public static Typed<BeamDesign> beams(
-            Types types, Collection<MemberType> which, List<BeamDesign> own, BeamContext context) {
+            Types types, Collection<MemberType> which, List<BeamDesign> own, Function<Basis, BeamContext> contexts) {
         return new TypedDesign(types)
-                .designed(Role.BEAM, which, own.stream().map(BeamDesign::line).toList(), new BeamSharing(own, context));
+                .designed(
+                        Role.BEAM, which, own.stream().map(BeamDesign::line).toList(), new BeamSharing(own, contexts));
     }
 
-    /** @param own designs of the stacks of these types by themselves, others may be among them */
+    /** @param own designs of the stacks of these types by themselves, others may be among them; @param contexts by their bases */
     public static Typed<ColumnDesign> columns(
-            Types types, Collection<MemberType> which, List<ColumnDesign> own, ColumnContext context) {
+            Types types,
+            Collection<MemberType> which,
+            List<ColumnDesign> own,
+            Function<Basis, ColumnContext> contexts) {
         return new TypedDesign(types)
                 .designed(
                         Role.COLUMN,
                         which,
                         own.stream().map(ColumnDesign::stack).toList(),
-                        new ColumnSharing(own, context));
+                        new ColumnSharing(own, contexts));
     }
 
     private <M, D> Typed<D> designed(Role role, Collection<MemberType> which, List<M> members, Sharing<M, D> sharing) {

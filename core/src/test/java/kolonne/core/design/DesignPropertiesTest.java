@@ -92,12 +92,12 @@ class DesignPropertiesTest {
     @Test
     void theCheckingPathGivesTheSameAnswerForEveryDesignedCage() {
         for (BeamDesign b : demo.beams()) {
-            assertEquals(b, BeamCheck.run(b.line(), b.cage(), demo.beamContext()));
+            assertEquals(b, BeamCheck.run(b.line(), b.cage(), demo.contexts().beams()));
         }
         for (ColumnDesign c : demo.columns()) {
             assertEquals(
                     c.lifts().stream().map(ColumnDesign.LiftDesign::checks).toList(),
-                    ColumnCheck.run(c.stack(), c.cage(), demo.columnContext()).lifts().stream()
+                    ColumnCheck.run(c.stack(), c.cage(), demo.contexts().columns()).lifts().stream()
                             .map(ColumnDesign.LiftDesign::checks)
                             .toList());
         }
@@ -133,7 +133,9 @@ class DesignPropertiesTest {
                             g.through()))
                     .toList();
             BeamDesign r = BeamCheck.run(
-                    b.line(), new BeamCage(robbed, b.cage().zones(), b.cage().sideBars()), demo.beamContext());
+                    b.line(),
+                    new BeamCage(robbed, b.cage().zones(), b.cage().sideBars()),
+                    demo.contexts().beams());
             assertFalse(r.satisfied(), b.line().mark());
             found++;
         }
@@ -143,7 +145,10 @@ class DesignPropertiesTest {
                     .map(l -> new ColumnCage.LiftCage(l.layout(), l.tie(), 600))
                     .toList();
             assertFalse(
-                    ColumnCheck.run(c.stack(), new ColumnCage(wide), demo.columnContext())
+                    ColumnCheck.run(
+                                    c.stack(),
+                                    new ColumnCage(wide),
+                                    demo.contexts().columns())
                             .satisfied(),
                     c.stack().mark());
         }

@@ -52,11 +52,11 @@ class EnDesignTest {
     void everyCalculationIsInTheWordsOfTheEurocode() {
         for (BeamDesign b : d.beams()) {
             int station = b.line().stations().size() / 2;
-            words(BeamCheck.explain(b.line(), b.cage(), d.beamContext(), station));
+            words(BeamCheck.explain(b.line(), b.cage(), d.contexts().beams(), station));
         }
         for (ColumnDesign c : d.columns()) {
             for (int demand = 0; demand < 8; demand++) {
-                words(ColumnCheck.explain(c.stack(), c.cage(), 0, d.columnContext(), 0, demand));
+                words(ColumnCheck.explain(c.stack(), c.cage(), 0, d.contexts().columns(), 0, demand));
             }
         }
     }
@@ -84,15 +84,15 @@ class EnDesignTest {
         d.beams()
                 .forEach(b -> assertEquals(
                         b.checks(),
-                        BeamCheck.run(b.line(), b.cage(), d.beamContext()).checks()));
+                        BeamCheck.run(b.line(), b.cage(), d.contexts().beams()).checks()));
     }
 
     @Test
     void columnsCarryTheirImperfectionsAboutBothAxes() {
         ColumnDesign c = d.columns().get(0);
-        List<LiftDemands.Demand> all =
-                LiftDemands.of(c.lifts().get(0).lift(), c.lifts().get(0).cage(), d.columnContext());
-        assertTrue(all.size() >= 6 * d.columnContext().strength().count(), all.size() + " demands");
+        List<LiftDemands.Demand> all = LiftDemands.of(
+                c.lifts().get(0).lift(), c.lifts().get(0).cage(), d.contexts().columns());
+        assertTrue(all.size() >= 6 * d.contexts().columns().strength().count(), all.size() + " demands");
         for (LiftDemands.Demand q : all) {
             double least = q.p() * 20;
             assertTrue(q.p() <= 0 || Math.abs(q.mx()) >= least - 1 || Math.abs(q.my()) >= least - 1, q.toString());

@@ -31,7 +31,8 @@ class ExplanationTest {
             for (CheckResult c : b.checks()) {
                 int station = c.station() >= 0 ? c.station() : firstOf(b, c.part());
                 List<Step> steps = byStation.computeIfAbsent(
-                        station, s -> BeamCheck.explain(b.line(), b.cage(), D.beamContext(), s));
+                        station,
+                        s -> BeamCheck.explain(b.line(), b.cage(), D.contexts().beams(), s));
                 boolean direct = List.of("flexure-top", "flexure-bottom", "torsion-threshold")
                                 .contains(c.kind().id())
                         || c.station() < 0;
@@ -57,7 +58,7 @@ class ExplanationTest {
                         c.stack(),
                         c.cage(),
                         l.lift().number(),
-                        D.columnContext(),
+                        D.contexts().columns(),
                         l.governing().combination(),
                         l.governing().number());
                 for (CheckResult r : l.checks()) {
@@ -74,7 +75,7 @@ class ExplanationTest {
     @Test
     void theCalculationCanBeReadInBothSystems() {
         BeamDesign b = D.beams().get(0);
-        for (Step s : BeamCheck.explain(b.line(), b.cage(), D.beamContext(), 0)) {
+        for (Step s : BeamCheck.explain(b.line(), b.cage(), D.contexts().beams(), 0)) {
             for (boolean us : new boolean[] {false, true}) {
                 assertFalse(s.substituted(us).contains("{"), s.toString());
                 assertEquals(Double.isNaN(s.value()), s.result(us).isEmpty());

@@ -37,9 +37,10 @@ class FrameFollowsTest {
     /** Every column is what a check against the beams of this very design finds. */
     private static void joined(BuildingDesign d) {
         BeamsAtJoints now = BeamEnds.of(d.beams(), d.analysis().index(), d.basis());
-        assertEquals(Set.of(), now.unlike(d.columnContext().beams()));
+        assertEquals(Set.of(), now.unlike(d.contexts().columns().beams()));
         for (ColumnDesign c : d.columns()) {
-            ColumnDesign again = ColumnCheck.run(c.stack(), c.cage(), d.columnContext());
+            ColumnDesign again =
+                    ColumnCheck.run(c.stack(), c.cage(), d.contexts().columns());
             for (int i = 0; i < c.lifts().size(); i++) {
                 assertEquals(
                         again.lifts().get(i).checks(),
@@ -84,8 +85,11 @@ class FrameFollowsTest {
         BuildingDesign hand =
                 d.with(HandSet.ofLines(Map.of(id, new HandCage(more, Map.of(), Map.of(), List.of()))), Set.of(id));
         joined(hand);
-        assertFalse(
-                hand.columnContext().beams().unlike(d.columnContext().beams()).isEmpty());
+        assertFalse(hand.contexts()
+                .columns()
+                .beams()
+                .unlike(d.contexts().columns().beams())
+                .isEmpty());
         long touched = 0;
         for (int i = 0; i < d.columns().size(); i++) {
             touched += hand.columns().get(i) != d.columns().get(i) ? 1 : 0;
@@ -102,7 +106,7 @@ class FrameFollowsTest {
     @Test
     void plainFramesDoNotFollow() {
         BuildingDesign d = design(Ductility.NONE);
-        assertEquals(Set.of(), d.columnContext().beams().unlike(BeamsAtJoints.NONE));
+        assertEquals(Set.of(), d.contexts().columns().beams().unlike(BeamsAtJoints.NONE));
         assertTrue(d.findings().stream().noneMatch(f -> f.code().equals("frame.ductile-slab")));
         assertTrue(design(Ductility.ORDINARY).findings().stream()
                 .anyMatch(f -> f.code().equals("frame.ductile-slab")));

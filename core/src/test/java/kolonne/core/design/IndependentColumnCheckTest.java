@@ -53,7 +53,7 @@ class IndependentColumnCheckTest {
         double ast = bars.stream().mapToDouble(PlacedBar::area).sum();
         double ag = lift.section().shape().A();
         double cap = 0.65 * 0.8 * (0.85 * lift.material().fc() * (ag - ast) + FY * ast);
-        for (LiftDemands.Demand q : LiftDemands.of(lift, cage, d.columnContext())) {
+        for (LiftDemands.Demand q : LiftDemands.of(lift, cage, d.contexts().columns())) {
             if (q.p() > cap * 1.001) {
                 wrong.add(c.stack().mark() + " cap");
             }

@@ -235,9 +235,7 @@ class PracticeTest {
     }
 
     private static double steel(BuildingDesign d) {
-        return d.beams().stream()
-                .mapToDouble(b -> Quantities.of(b, d.basis()).steel())
-                .sum();
+        return d.beams().stream().mapToDouble(b -> Quantities.of(b).steel()).sum();
     }
 
     /** Where a piece costs much there are fewer and thicker bars; where a further size costs nothing there are more sizes. */
@@ -263,8 +261,8 @@ class PracticeTest {
         for (int i = 0; i < PRACTICAL.beams().size(); i += 7) {
             BeamDesign b = PRACTICAL.beams().get(i);
             for (Preference p : Preference.values()) {
-                BeamDesign d =
-                        BeamDesigner.design(b.line(), PRACTICAL.beamContext().with(BASIS.with(p)));
+                BeamDesign d = BeamDesigner.design(
+                        b.line(), PRACTICAL.contexts().beams().with(BASIS.with(p)));
                 assertEquals(b.line().spans().size(), d.line().spans().size());
                 satisfied += d.satisfied() ? 1 : 0;
             }

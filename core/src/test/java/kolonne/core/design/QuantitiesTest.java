@@ -44,8 +44,7 @@ class QuantitiesTest {
         Quantities floors = Quantities.ofFloors(d);
         assertEquals(10.08, floors.concrete() / 1e9, 1e-9);
         assertEquals(62.4, floors.formwork() / 1e6, 1e-9);
-        Quantities beams =
-                d.beams().stream().map(x -> Quantities.of(x, d.basis())).reduce(Quantities.NONE, Quantities::plus);
+        Quantities beams = d.beams().stream().map(x -> Quantities.of(x)).reduce(Quantities.NONE, Quantities::plus);
         assertEquals(3 * 0.18 * 8, beams.concrete() / 1e9, 1e-9);
         assertEquals(3 * (0.3 + 2 * 0.6) * 8, beams.formwork() / 1e6, 1e-9);
     }

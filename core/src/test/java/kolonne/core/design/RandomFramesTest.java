@@ -55,7 +55,8 @@ class RandomFramesTest {
         BuildingDesign d = BuildingDesigner.design(a, basis, BuildingDesigner.Progress.NONE);
         for (BeamDesign beam : d.beams()) {
             told(beam.line().mark(), beam.checks(), beam.findings());
-            BeamDesign again = BeamCheck.run(beam.line(), beam.cage(), d.beamContext());
+            BeamDesign again =
+                    BeamCheck.run(beam.line(), beam.cage(), d.contexts().beams());
             assertEquals(beam.checks(), again.checks(), "the checking path finds the same");
             beam.deflections()
                     .forEach(f -> assertTrue(f.live().stream().allMatch(Double::isFinite)

@@ -153,7 +153,7 @@ class PrintedFormulaTest {
         Set<String> symbols = new TreeSet<>();
         for (BeamDesign b : d.beams()) {
             for (int i = 0; i < b.line().stations().size(); i += 3) {
-                BeamCheck.explain(b.line(), b.cage(), d.beamContext(), i).stream()
+                BeamCheck.explain(b.line(), b.cage(), d.contexts().beams(), i).stream()
                         .filter(s -> !s.template().isEmpty() && read(s, wrong))
                         .forEach(s -> symbols.add(s.symbol()));
             }
@@ -161,7 +161,13 @@ class PrintedFormulaTest {
         for (ColumnDesign c : d.columns()) {
             c.lifts()
                     .forEach(l ->
-                            ColumnCheck.explain(c.stack(), c.cage(), l.lift().number(), d.columnContext(), 0, 1)
+                            ColumnCheck.explain(
+                                            c.stack(),
+                                            c.cage(),
+                                            l.lift().number(),
+                                            d.contexts().columns(),
+                                            0,
+                                            1)
                                     .stream()
                                     .filter(s -> !s.template().isEmpty() && read(s, wrong))
                                     .forEach(s -> symbols.add(s.symbol())));

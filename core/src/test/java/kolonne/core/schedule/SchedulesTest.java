@@ -150,8 +150,8 @@ class SchedulesTest {
 
     @Test
     void typesAreScheduledOnceWithTheirMembers() {
-        Curve beams = CurveMaker.beams(d.beams(), d.beamContext(), 200, CurveMaker.Progress.NONE);
-        Curve columns = CurveMaker.columns(d.columns(), d.columnContext(), 200, CurveMaker.Progress.NONE);
+        Curve beams = CurveMaker.beams(d.beams(), d.contexts()::beams, 200, CurveMaker.Progress.NONE);
+        Curve columns = CurveMaker.columns(d.columns(), d.contexts()::columns, 200, CurveMaker.Progress.NONE);
         Types types =
                 Types.NONE.adopted(Role.BEAM, groups(beams), Set.of()).adopted(Role.COLUMN, groups(columns), Set.of());
         BuildingDesign typed = d.with(Decisions.typed(types), Set.of());
@@ -174,9 +174,7 @@ class SchedulesTest {
             // every member has just these bars
             for (BeamDesign b : g.designs()) {
                 assertEquals(
-                        counted(g.bars()),
-                        counted(Quantities.bars(b, d.basis())),
-                        b.line().mark());
+                        counted(g.bars()), counted(Quantities.bars(b)), b.line().mark());
             }
         }
         assertEquals(d.beams().size(), members.size());

@@ -44,11 +44,12 @@ class CurveTest {
     }
 
     private static Curve beams(BuildingDesign d) {
-        return CurveMaker.beams(d.beams(), d.beamContext(), Types.STANDARD_TOLERANCE, CurveMaker.Progress.NONE);
+        return CurveMaker.beams(d.beams(), d.contexts()::beams, Types.STANDARD_TOLERANCE, CurveMaker.Progress.NONE);
     }
 
     private static Curve columns(BuildingDesign d) {
-        return CurveMaker.columns(d.columns(), d.columnContext(), Types.STANDARD_TOLERANCE, CurveMaker.Progress.NONE);
+        return CurveMaker.columns(
+                d.columns(), d.contexts()::columns, Types.STANDARD_TOLERANCE, CurveMaker.Progress.NONE);
     }
 
     private static List<List<String>> groups(Curve c, int types) {
@@ -117,7 +118,7 @@ class CurveTest {
     private static void holds(BuildingDesign alone, BuildingDesign with) {
         for (int i = 0; i < alone.beams().size(); i++) {
             BeamDesign b = with.beams().get(i);
-            BeamDesign again = BeamCheck.run(b.line(), b.cage(), with.beamContext());
+            BeamDesign again = BeamCheck.run(b.line(), b.cage(), with.contexts().beams());
             assertEquals(again.checks(), b.checks());
             assertTrue(
                     again.satisfied() || !alone.beams().get(i).satisfied(),
@@ -175,7 +176,7 @@ class CurveTest {
             Map<Object, List<BeamDesign>> families = new HashMap<>();
             for (BeamDesign b : d.beams()) {
                 if (b.satisfied()) {
-                    families.computeIfAbsent(Likeness.of(b.line()), k -> new ArrayList<>())
+                    families.computeIfAbsent(Likeness.of(b), k -> new ArrayList<>())
                             .add(b);
                 }
             }
@@ -194,7 +195,7 @@ class CurveTest {
     }
 
     private static double excess(BuildingDesign d, List<BeamDesign> family) {
-        BeamSharing sharing = new BeamSharing(family, d.beamContext());
+        BeamSharing sharing = new BeamSharing(family, d.contexts()::beams);
         Map<Integer, Double> best = new HashMap<>();
         Map<String, Sharing.Shared<BeamDesign>> made = new HashMap<>();
         for (List<List<BeamDesign>> partition : partitions(family)) {
@@ -216,7 +217,7 @@ class CurveTest {
                 best.merge(partition.size(), kg, Math::min);
             }
         }
-        Curve c = CurveMaker.beams(family, d.beamContext(), Types.STANDARD_TOLERANCE, CurveMaker.Progress.NONE);
+        Curve c = CurveMaker.beams(family, d.contexts()::beams, Types.STANDARD_TOLERANCE, CurveMaker.Progress.NONE);
         double worst = 0;
         for (Curve.Point p : c.points()) {
             double least = best.entrySet().stream()
@@ -253,14 +254,14 @@ class CurveTest {
     void makingACurveCanBeCancelledAndTellsHowFarItIs() {
         BuildingDesign d = design(new DemoOptions(3, 2, 2, 2, false), "aci-318m-19");
         Set<Integer> told = java.util.concurrent.ConcurrentHashMap.newKeySet();
-        CurveMaker.beams(d.beams(), d.beamContext(), 200, (done, total) -> {
+        CurveMaker.beams(d.beams(), d.contexts()::beams, 200, (done, total) -> {
             assertTrue(done <= total && total == d.beams().size());
             told.add(done);
         });
         assertTrue(told.size() > 3, told.toString());
         assertThrows(
                 CancellationException.class,
-                () -> CurveMaker.beams(d.beams(), d.beamContext(), 200, (done, total) -> {
+                () -> CurveMaker.beams(d.beams(), d.contexts()::beams, 200, (done, total) -> {
                     throw new CancellationException();
                 }));
     }

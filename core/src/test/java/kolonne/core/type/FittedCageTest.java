@@ -113,8 +113,9 @@ class FittedCageTest {
     @Test
     void linesShareWithinTheToleranceOnly() {
         // clear spans 5600 and 7600 against 5400 and 7600
-        assertTrue(Likeness.of(A).shares(Likeness.of(B), 200));
-        assertTrue(!Likeness.of(A).shares(Likeness.of(B), 199));
-        assertTrue(!Likeness.of(A).shares(Likeness.of(line("c", 400, 0, 6000)), 1e6));
+        assertTrue(Likeness.of(A, Basis.standard(false)).shares(Likeness.of(B, Basis.standard(false)), 200));
+        assertTrue(!Likeness.of(A, Basis.standard(false)).shares(Likeness.of(B, Basis.standard(false)), 199));
+        assertTrue(!Likeness.of(A, Basis.standard(false))
+                .shares(Likeness.of(line("c", 400, 0, 6000), Basis.standard(false)), 1e6));
     }
 }

@@ -4,11 +4,13 @@ import com.fasterxml.jackson.annotation.JsonProperty;
 import com.fasterxml.jackson.core.JsonProcessingException;
 import com.fasterxml.jackson.databind.json.JsonMapper;
 import java.io.IOException;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.TreeMap;
 import kolonne.core.basis.Basis;
+import kolonne.core.basis.local.LocalSettings;
 import kolonne.core.basis.part.Bars;
 import kolonne.core.basis.part.BeamRules;
 import kolonne.core.basis.part.DeflectionLimits;
@@ -80,7 +82,8 @@ public final class BasisFile {
             Double costLayerKg,
             Double costAloneKg,
             Double costOffMiddleKg,
-            Double costSizeKg) {}
+            Double costSizeKg,
+            Map<String, LocalDto> local) {}
 
     /** @param basis null if the text is not one */
     public record Read(Basis basis, List<Finding> findings) {}
@@ -131,14 +134,15 @@ public final class BasisFile {
                 b.practice().costs().layer(),
                 b.practice().costs().alone(),
                 b.practice().costs().offMiddle(),
-                b.practice().costs().size());
+                b.practice().costs().size(),
+                LocalForm.dto(b.local()));
     }
 
     private static double round(double v) {
         return Math.round(v * 1e6) / 1e6;
     }
 
-    private static String word(Enum<?> e) {
+    static String word(Enum<?> e) {
         return e.name().toLowerCase(Locale.ROOT).replace('_', '-');
     }
 
@@ -209,6 +213,11 @@ public final class BasisFile {
                     "A parameter has no value.",
                     "Give it one, or leave it out for the recommended value.");
         }
+        List<Finding> troubles = new ArrayList<>();
+        List<LocalSettings> local = LocalForm.read(d.local(), troubles::add);
+        if (!troubles.isEmpty()) {
+            return new Read(null, troubles);
+        }
         // fields that older files do not have take the standard's value
         Basis usual = Basis.standard(Codes.find(d.code())
                 .map(CodeEntry::key)
@@ -237,7 +246,8 @@ public final class BasisFile {
                                 d.spacingStepMm(), d.spacingLeastMm(), d.spacingMostMm(), d.zonesMost(), d.legsMost()),
                         new Frame(swayX, swayY, or(d.redistribution(), 0.0), ductility),
                         beams(d, usual.beams()),
-                        practice(d)),
+                        practice(d),
+                        local),
                 List.of());
     }
 
@@ -282,7 +292,7 @@ public final class BasisFile {
         return given == null ? usual : given;
     }
 
-    private static <E extends Enum<E>> E choice(Class<E> type, String word) {
+    static <E extends Enum<E>> E choice(Class<E> type, String word) {
         for (E e : type.getEnumConstants()) {
             if (word(e).equals(word)) {
                 return e;

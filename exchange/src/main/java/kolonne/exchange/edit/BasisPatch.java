@@ -130,7 +130,10 @@ public final class BasisPatch {
     }
 
     private static JsonNode at(ObjectNode tree, String path) {
-        JsonNode n = tree.at("/" + path);
+        int inner = path.indexOf('/');
+        JsonNode n = inner < 0
+                ? tree.path(path)
+                : tree.path(path.substring(0, inner)).path(path.substring(inner + 1));
         return n.isMissingNode() ? JsonNodeFactory.instance.nullNode() : n;
     }
 

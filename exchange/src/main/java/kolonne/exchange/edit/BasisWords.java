@@ -32,6 +32,7 @@ public final class BasisWords {
             Map.entry("bundles", "Bundled bars"),
             Map.entry("ductility", "Seismic detailing"));
     private static final String NATIONAL = "national/";
+    private static final String LOCAL = "local/";
     /** Fields that tell what the file is. */
     private static final Set<String> FORM = Set.of("format", "version", "schemaVersion");
 
@@ -49,6 +50,11 @@ public final class BasisWords {
                     String path = NATIONAL + n.getKey();
                     out.put(name(path, b), value(path, n.getValue(), b));
                 });
+            } else if (e.getKey().equals("local")) {
+                e.getValue().properties().forEach(n -> {
+                    String path = LOCAL + n.getKey();
+                    out.put(name(path, b), value(path, n.getValue(), b));
+                });
             } else if (!FORM.contains(e.getKey()) && !e.getValue().isNull()) {
                 out.put(name(e.getKey(), b), value(e.getKey(), e.getValue(), b));
             }
@@ -57,6 +63,9 @@ public final class BasisWords {
     }
 
     static String name(String path, Basis b) {
+        if (path.startsWith(LOCAL)) {
+            return "Local settings “" + path.substring(LOCAL.length()) + "”";
+        }
         if (path.startsWith(NATIONAL)) {
             String key = path.substring(NATIONAL.length());
             return b.entry().parameters().stream()
@@ -98,7 +107,27 @@ public final class BasisWords {
                 };
     }
 
+    /** For instance {@code columns of B1: Cover of columns 50 mm}. */
+    private static String local(JsonNode v, Basis b) {
+        List<String> where = new ArrayList<>();
+        v.path("storeys").forEach(s -> where.add(s.asText()));
+        int members = v.path("members").size();
+        if (members > 0) {
+            where.add(members + (members == 1 ? " single member" : " single members"));
+        }
+        List<String> values = new ArrayList<>();
+        v.path("set")
+                .properties()
+                .forEach(e -> values.add(name(e.getKey(), b) + " " + value(e.getKey(), e.getValue(), b)));
+        String role = v.path("role").asText("");
+        return (role.isEmpty() ? "members" : role + "s") + " of " + String.join(", ", where) + ": "
+                + String.join(", ", values);
+    }
+
     private static String number(String path, JsonNode v, Basis b) {
+        if (path.startsWith(LOCAL) && v.isObject()) {
+            return local(v, b);
+        }
         if (v.isNull()) {
             return path.startsWith(NATIONAL) ? "recommended" : "none";
         }

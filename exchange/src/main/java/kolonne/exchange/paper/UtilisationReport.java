@@ -402,7 +402,7 @@ public final class UtilisationReport {
                             "At %s from the start of the line",
                             Quantity.DISTANCE.text(b.line().stations().get(s).x(), us)),
                     11);
-            steps(BeamCheck.explain(b.line(), b.cage(), d.beamContext(), s));
+            steps(BeamCheck.explain(b.line(), b.cage(), d.contexts().of(b.line()), s));
         }
     }
 
@@ -419,7 +419,12 @@ public final class UtilisationReport {
             LiftDemands.Demand g = l.governing();
             if (g != null) {
                 steps(ColumnCheck.explain(
-                        c.stack(), c.cage(), l.lift().number(), d.columnContext(), g.combination(), g.number()));
+                        c.stack(),
+                        c.cage(),
+                        l.lift().number(),
+                        d.contexts().of(c.stack()),
+                        g.combination(),
+                        g.number()));
             }
         }
     }

@@ -10,6 +10,7 @@ import java.util.List;
 import java.util.Map;
 import kolonne.core.analysis.Analysis;
 import kolonne.core.basis.Basis;
+import kolonne.core.basis.local.LocalSettings;
 import kolonne.core.beam.cage.BeamCage;
 import kolonne.core.beam.cage.Laps;
 import kolonne.core.beam.cage.SectionCut;
@@ -76,9 +77,9 @@ public final class ResultsJson {
         number("concreteM3", d.quantities().concrete() / 1e9);
         quantities();
         findings(d.findings());
-        combinations("combinations", d.beamContext().strength());
-        combinations("serviceCombinations", d.beamContext().service());
-        combinations("sustainedCombinations", d.beamContext().sustained());
+        combinations("combinations", d.contexts().beams().strength());
+        combinations("serviceCombinations", d.contexts().beams().service());
+        combinations("sustainedCombinations", d.contexts().beams().sustained());
         g.writeArrayFieldStart("beamLines");
         for (BeamDesign b : d.beams()) {
             beam(b);
@@ -99,11 +100,20 @@ public final class ResultsJson {
         }
     }
 
+    /** Names of the local settings that a line or stack answers to. */
+    private void local(List<LocalSettings> holding) throws IOException {
+        if (!holding.isEmpty()) {
+            g.writeArrayFieldStart("localSettings");
+            for (LocalSettings s : holding) {
+                g.writeString(s.name());
+            }
+            g.writeEndArray();
+        }
+    }
+
     private void quantities() throws IOException {
-        Quantities beams =
-                d.beams().stream().map(b -> Quantities.of(b, basis)).reduce(Quantities.NONE, Quantities::plus);
-        Quantities columns =
-                d.columns().stream().map(c -> Quantities.of(c, basis)).reduce(Quantities.NONE, Quantities::plus);
+        Quantities beams = d.beams().stream().map(b -> Quantities.of(b)).reduce(Quantities.NONE, Quantities::plus);
+        Quantities columns = d.columns().stream().map(c -> Quantities.of(c)).reduce(Quantities.NONE, Quantities::plus);
         Quantities floors = Quantities.ofFloors(d);
         g.writeObjectFieldStart("quantities");
         number("beamsM3", beams.concrete() / 1e9);
@@ -139,8 +149,9 @@ public final class ResultsJson {
         g.writeStringField("mark", line.mark());
         g.writeStringField("storey", line.storey());
         type(line.id());
+        local(d.contexts().local().holding(line));
         g.writeBooleanField("satisfied", b.satisfied());
-        number("steelKg", Quantities.of(b, basis).steel());
+        number("steelKg", Quantities.of(b).steel());
         g.writeArrayFieldStart("supports");
         for (BeamLine.Support s : line.supports()) {
             g.writeStartObject();
@@ -157,7 +168,7 @@ public final class ResultsJson {
             span(b, s);
         }
         g.writeEndArray();
-        cage(b.line(), b.cage());
+        cage(b.line(), b.cage(), b.basis());
         checks(b.checks(), b.line());
         findings(b.findings());
         stations(b);
@@ -179,7 +190,7 @@ public final class ResultsJson {
         material(s.material());
         g.writeArrayFieldStart("cuts");
         for (double x : b.line().cutPlaces(s)) {
-            cut(SectionCut.at(b.line(), b.cage(), basis, s, x));
+            cut(SectionCut.at(b.line(), b.cage(), b.basis(), s, x));
         }
         g.writeEndArray();
         g.writeEndObject();
@@ -202,7 +213,7 @@ public final class ResultsJson {
         g.writeEndObject();
     }
 
-    private void cage(BeamLine line, BeamCage cage) throws IOException {
+    private void cage(BeamLine line, BeamCage cage, Basis basis) throws IOException {
         g.writeArrayFieldStart("bars");
         for (BeamCage.Group q : cage.groups()) {
             g.writeStartObject();
@@ -257,7 +268,7 @@ public final class ResultsJson {
 
     /** Forces of every combination at every station, as the line was designed for them: redistributed or typed, sidesway magnified. */
     private void stations(BeamDesign b) throws IOException {
-        BeamDemands q = BeamDemands.of(b, d.beamContext());
+        BeamDemands q = BeamDemands.of(b, d.contexts().of(b.line()));
         g.writeArrayFieldStart("stations");
         for (int s = 0; s < b.line().stations().size(); s++) {
             BeamLine.Station st = b.line().stations().get(s);
@@ -303,8 +314,9 @@ public final class ResultsJson {
         g.writeStringField("id", c.stack().id());
         g.writeStringField("mark", c.stack().mark());
         type(c.stack().id());
+        local(d.contexts().local().holding(c.stack()));
         g.writeBooleanField("satisfied", c.satisfied());
-        number("steelKg", Quantities.of(c, basis).steel());
+        number("steelKg", Quantities.of(c).steel());
         g.writeArrayFieldStart("lifts");
         for (ColumnDesign.LiftDesign l : c.lifts()) {
             lift(c, l);
@@ -325,7 +337,7 @@ public final class ResultsJson {
         material(lift.material());
         boolean designed = l.checks().stream().noneMatch(k -> k.kind() == CheckKind.COLUMN_SHAPE);
         if (designed) {
-            liftCage(lift, l.cage());
+            liftCage(lift, l.cage(), c.basis());
         }
         g.writeObjectFieldStart("sway");
         number("qx", l.sway().qx());
@@ -336,11 +348,15 @@ public final class ResultsJson {
         checks(l.checks(), null);
         findings(l.findings());
         g.writeArrayFieldStart("demands");
-        for (LiftDemands.Demand q : LiftDemands.of(lift, l.cage(), d.columnContext())) {
+        for (LiftDemands.Demand q : LiftDemands.of(lift, l.cage(), d.contexts().of(c.stack()))) {
             g.writeStartObject();
             g.writeStringField(
                     "combination",
-                    d.columnContext().strength().combination(q.combination()).id());
+                    d.contexts()
+                            .columns()
+                            .strength()
+                            .combination(q.combination())
+                            .id());
             g.writeStringField("place", q.place().name().toLowerCase(java.util.Locale.ROOT));
             number("partOfHeight", q.part());
             g.writeBooleanField("slender", q.magnified());
@@ -354,7 +370,7 @@ public final class ResultsJson {
         g.writeEndObject();
     }
 
-    private void liftCage(ColumnStack.Lift lift, ColumnCage.LiftCage q) throws IOException {
+    private void liftCage(ColumnStack.Lift lift, ColumnCage.LiftCage q, Basis basis) throws IOException {
         g.writeStringField("barsInWords", q.layout().words());
         number("steelAreaMm2", q.area());
         g.writeArrayFieldStart("bars");

@@ -264,8 +264,10 @@ final class Answers {
      *
      * @param part where it is asked for; {@code kind} stress, length, count, number or part
      * @param least and {@code most} in MPa, mm, or as they are
+     * @param local whether it may differ for some members
      */
-    record FieldDto(String key, String part, String name, String kind, double least, double most, String help) {}
+    record FieldDto(
+            String key, String part, String name, String kind, double least, double most, String help, boolean local) {}
 
     /** A word that may be chosen, and what a reader sees of it. */
     record WordDto(String value, String label) {}

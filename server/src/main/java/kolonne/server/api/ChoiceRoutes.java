@@ -6,7 +6,6 @@ import java.util.List;
 import java.util.Locale;
 import java.util.NoSuchElementException;
 import kolonne.core.advice.SectionAdvice;
-import kolonne.core.basis.Basis;
 import kolonne.core.basis.part.Preference;
 import kolonne.core.beam.cage.BeamCage;
 import kolonne.core.beam.check.BeamDesign;
@@ -92,22 +91,25 @@ final class ChoiceRoutes {
                 .filter(q -> q.line().mark().equals(c.pathParam("mark")))
                 .findFirst()
                 .orElseThrow(() -> new NoSuchElementException("There is no beam line " + c.pathParam("mark") + "."));
-        c.json(new SectionsDto(SectionAdvice.of(
-                        b, d.beamContext(), d.analysis().index().building().sections())
-                .stream()
-                .map(o -> new TriedDto(
-                        o.shape().label(d.basis().usUnits()),
-                        !o.section().isEmpty() || o.present(),
-                        o.present(),
-                        o.satisfied(),
-                        o.inBand(),
-                        o.strength(),
-                        o.steel(),
-                        o.concrete(),
-                        o.formwork(),
-                        o.cost(),
-                        o.present() ? List.of() : edits(d, b.line(), o)))
-                .toList()));
+        c.json(new SectionsDto(
+                SectionAdvice.of(
+                                b,
+                                d.contexts().of(b.line()),
+                                d.analysis().index().building().sections())
+                        .stream()
+                        .map(o -> new TriedDto(
+                                o.shape().label(d.basis().usUnits()),
+                                !o.section().isEmpty() || o.present(),
+                                o.present(),
+                                o.satisfied(),
+                                o.inBand(),
+                                o.strength(),
+                                o.steel(),
+                                o.concrete(),
+                                o.formwork(),
+                                o.cost(),
+                                o.present() ? List.of() : edits(d, b.line(), o)))
+                        .toList()));
     }
 
     private static List<EditDto> edits(BuildingDesign d, BeamLine line, SectionAdvice.Option o) {
@@ -129,7 +131,8 @@ final class ChoiceRoutes {
                 .findFirst()
                 .orElseThrow(() -> new NoSuchElementException("There is no beam line " + c.pathParam("mark") + "."));
         int span = ResultRoutes.number(c, "span", 0, 0, b.line().spans().size() - 1);
-        List<StirrupChoice.Option> all = StirrupChoice.options(b, span, d.beamContext());
+        List<StirrupChoice.Option> all =
+                StirrupChoice.options(b, span, d.contexts().of(b.line()));
         c.json(new StirrupsWeighedDto(
                 span,
                 all.stream()
@@ -162,23 +165,22 @@ final class ChoiceRoutes {
 
     private void preferences(Context c) {
         BuildingDesign d = design(c);
-        BeamLine line = d.beams().stream()
-                .map(BeamDesign::line)
-                .filter(q -> q.mark().equals(c.pathParam("mark")))
+        BeamDesign b = d.beams().stream()
+                .filter(q -> q.line().mark().equals(c.pathParam("mark")))
                 .findFirst()
                 .orElseThrow(() -> new NoSuchElementException("There is no beam line " + c.pathParam("mark") + "."));
         c.json(new PreferencesDto(
-                word(d.basis().bars().preference()),
-                Arrays.stream(Preference.values()).map(q -> of(d, line, q)).toList()));
+                word(b.basis().bars().preference()),
+                Arrays.stream(Preference.values()).map(q -> of(d, b, q)).toList()));
     }
 
-    private static PreferenceDto of(BuildingDesign d, BeamLine line, Preference q) {
-        Basis basis = d.basis().with(q);
-        BeamDesign b = BeamDesigner.design(line, d.beamContext().with(basis));
+    private static PreferenceDto of(BuildingDesign d, BeamDesign now, Preference q) {
+        BeamDesign b = BeamDesigner.design(
+                now.line(), d.contexts().of(now.line()).with(now.basis().with(q)));
         List<BeamCage.Group> groups = b.cage().groups();
         return new PreferenceDto(
                 word(q),
-                Quantities.of(b, basis).steel(),
+                Quantities.of(b).steel(),
                 groups.stream().mapToInt(BeamCage.Group::count).sum(),
                 groups.stream().mapToInt(BeamCage.Group::layer).max().orElse(0),
                 (int) groups.stream().map(g -> g.bar().label()).distinct().count(),

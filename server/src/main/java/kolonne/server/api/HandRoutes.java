@@ -220,7 +220,7 @@ final class HandRoutes {
         BeamLine.Station s = b.line()
                 .stations()
                 .get(ResultRoutes.number(c, "station", 0, 0, b.line().stations().size() - 1));
-        BeamContext context = d.beamContext().of(b.line());
+        BeamContext context = d.contexts().of(b.line()).of(b.line());
         List<ReadingDto> out = new ArrayList<>();
         for (int k = 0; k < context.demands().count(); k++) {
             out.add(new ReadingDto(

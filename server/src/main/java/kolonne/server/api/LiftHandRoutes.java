@@ -86,7 +86,12 @@ final class LiftHandRoutes {
         ColumnDesign column = column(d, c.pathParam("mark"));
         ColumnDesign.LiftDesign l = Members.liftOf(column, ResultRoutes.number(c, "lift", 0, 0, 1000));
         c.json(new ArrangementsDto(
-                ColumnOptions.of(column.stack(), l.lift().number(), column.cage(), d.columnContext()).stream()
+                ColumnOptions.of(
+                                column.stack(),
+                                l.lift().number(),
+                                column.cage(),
+                                d.contexts().of(column.stack()))
+                        .stream()
                         .map(o -> new ArrangementDto(
                                 LiftForm.dto(
                                         new HandLift(o.bars().unheld(), l.hand().ties())),
@@ -162,10 +167,10 @@ final class LiftHandRoutes {
 
     /** Marks of stacks with the same sections, concrete and heights. */
     static List<String> identical(BuildingDesign d, String mark) {
-        Likeness likeness = Likeness.of(column(d, mark).stack());
+        Likeness likeness = Likeness.of(column(d, mark));
         return d.columns().stream()
+                .filter(o -> !o.stack().mark().equals(mark) && likeness.shares(Likeness.of(o), SAME))
                 .map(ColumnDesign::stack)
-                .filter(s -> !s.mark().equals(mark) && likeness.shares(Likeness.of(s), SAME))
                 .map(ColumnStack::mark)
                 .toList();
     }

@@ -169,7 +169,7 @@ final class ManyRoutes {
         Map<String, HandLift> lifts = ask.release() ? byHand(d, marks) : Map.of();
         for (BeamDesign b : d.beams()) {
             if (marks.contains(b.line().mark())) {
-                HandCage was = d.beamContext().hand().getOrDefault(b.line().id(), HandCage.NONE);
+                HandCage was = d.contexts().beams().hand().getOrDefault(b.line().id(), HandCage.NONE);
                 HandCage now = ask.release() ? HandCage.NONE : was.with(torsion(ask.torsion()));
                 if (!now.equals(was)) {
                     cages.put(b.line().id(), now);

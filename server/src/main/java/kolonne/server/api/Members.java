@@ -196,11 +196,12 @@ final class Members {
             List<String> tieSizes,
             double spacingStepMm) {}
 
-    /** @param role beam or column; the other of the two is null; @param type mark of the type whose cage it has, empty where it has its own */
+    /** @param role beam or column; the other of the two is null; @param type mark of the type whose cage it has, empty where it has its own; @param local names of its settings */
     record MemberDto(
             String mark,
             String role,
             String type,
+            List<String> local,
             @MayBeNull BeamDto beam,
             @MayBeNull ColumnDto column,
             @MayBeNull String previous,
@@ -247,7 +248,7 @@ final class Members {
     }
 
     static BeamDto beam(BuildingDesign d, BeamDesign b) {
-        Basis basis = d.basis();
+        Basis basis = b.basis();
         BeamLine line = b.line();
         List<CutDto> cuts = new ArrayList<>();
         for (BeamLine.Span s : line.spans()) {
@@ -259,7 +260,7 @@ final class Members {
                 cuts.add(cut(line, SectionCut.at(line, b.cage(), basis, s, at[k]), s, k));
             }
         }
-        Quantities mass = Quantities.of(b, basis);
+        Quantities mass = Quantities.of(b);
         int station = b.governing().station();
         return new BeamDto(
                 line.mark(),
@@ -333,7 +334,7 @@ final class Members {
 
     private static List<NeedDto> needs(BuildingDesign d, BeamDesign b) {
         BeamLine line = b.line();
-        return SteelNeeds.bars(b, d.beamContext()).stream()
+        return SteelNeeds.bars(b, d.contexts().of(b.line())).stream()
                 .map(n -> new NeedDto(
                         n.face() == BeamCage.Face.TOP ? "top" : "bottom",
                         n.number(),
@@ -349,22 +350,22 @@ final class Members {
     }
 
     private static List<LegsDto> legs(BuildingDesign d, BeamDesign b) {
-        return SteelNeeds.stirrups(b, d.beamContext()).stream()
+        return SteelNeeds.stirrups(b, d.contexts().of(b.line())).stream()
                 .map(z -> new LegsDto(z.span(), z.from(), z.to(), z.required(), z.provided()))
                 .toList();
     }
 
     private static DeflectedDto deflected(BuildingDesign d, BeamDesign b, Deflections f) {
-        double live = d.beamContext().liveDivisor(b.line().spans().get(f.span()));
+        double live = d.contexts().of(b.line()).liveDivisor(b.line().spans().get(f.span()));
         return new DeflectedDto(
                 f.span(),
                 f.x(),
                 f.live(),
                 f.lasting(),
                 f.length() / live,
-                f.length() / d.basis().deflection().lasting(),
-                d.beamContext().service().combination(f.service()).name(),
-                d.beamContext().sustained().combination(f.sustained()).name());
+                f.length() / b.basis().deflection().lasting(),
+                d.contexts().beams().service().combination(f.service()).name(),
+                d.contexts().beams().sustained().combination(f.sustained()).name());
     }
 
     private static int nearest(BeamLine line, double x) {
@@ -428,7 +429,7 @@ final class Members {
     }
 
     private static String name(BuildingDesign d, int combination) {
-        return d.beamContext().combinationName(combination);
+        return d.contexts().beams().combinationName(combination);
     }
 
     static Answers.Calculation beamCalculation(BuildingDesign d, BeamDesign b, int station) {
@@ -440,28 +441,29 @@ final class Members {
         BeamLine.Station s = b.line().stations().get(station);
         return new Answers.Calculation(
                 "At " + kolonne.core.explain.Quantity.DISTANCE.text(s.x(), us),
-                Answers.StepDto.of(BeamCheck.explain(b.line(), b.cage(), d.beamContext(), station), us));
+                Answers.StepDto.of(
+                        BeamCheck.explain(b.line(), b.cage(), d.contexts().of(b.line()), station), us));
     }
 
     static ColumnDto column(BuildingDesign d, ColumnDesign c) {
-        Quantities q = Quantities.of(c, d.basis());
+        Quantities q = Quantities.of(c);
         return new ColumnDto(
                 c.stack().mark(),
-                c.lifts().stream().map(l -> lift(d, l)).toList(),
+                c.lifts().stream().map(l -> lift(d, c, l)).toList(),
                 c.governing().utilisation(),
                 c.satisfied(),
                 q.steel(),
                 q.concrete() / 1e9,
-                d.basis().columnCover(),
-                d.basis().fy(),
+                c.basis().columnCover(),
+                c.basis().fy(),
                 c.governing().part(),
-                d.basis().columnBarList().stream().map(Bar::label).toList(),
-                d.basis().stirrupList().stream().map(Bar::label).toList(),
-                d.basis().stirrups().step());
+                c.basis().columnBarList().stream().map(Bar::label).toList(),
+                c.basis().stirrupList().stream().map(Bar::label).toList(),
+                c.basis().stirrups().step());
     }
 
-    private static LiftDto lift(BuildingDesign d, ColumnDesign.LiftDesign l) {
-        Basis basis = d.basis();
+    private static LiftDto lift(BuildingDesign d, ColumnDesign c, ColumnDesign.LiftDesign l) {
+        Basis basis = c.basis();
         ColumnStack.Lift lift = l.lift();
         ColumnCage.LiftCage g = l.cage();
         Shape shape = lift.section().shape();
@@ -517,7 +519,9 @@ final class Members {
     /** Demands of a lift, worst first. */
     static InteractionDto interaction(BuildingDesign d, ColumnDesign c, int number) {
         ColumnDesign.LiftDesign l = liftOf(c, number);
-        return new InteractionDto(ColumnCheck.solve(l.lift(), l.cage(), d.columnContext()).stream()
+        return new InteractionDto(ColumnCheck.solve(
+                        l.lift(), l.cage(), d.contexts().of(c.stack()))
+                .stream()
                 .map(s -> {
                     LiftDemands.Demand q = s.demand();
                     return new DemandDto(
@@ -541,12 +545,12 @@ final class Members {
         if (!l.lift().inScope()) {
             return new CurvesDto(0, List.of(), List.of(), List.of(), null);
         }
-        LiftDemands.Demand q = LiftDemands.of(l.lift(), l.cage(), d.columnContext()).stream()
+        LiftDemands.Demand q = LiftDemands.of(l.lift(), l.cage(), d.contexts().of(c.stack())).stream()
                 .filter(o -> o.combination() == combination && o.number() == demand)
                 .findFirst()
                 .orElseThrow(() -> new NoSuchElementException("The lift has no such demand."));
         InteractionSurface surface =
-                d.columnContext().surface(l.lift().section(), l.lift().material(), l.cage());
+                d.contexts().of(c.stack()).surface(l.lift().section(), l.lift().material(), l.cage());
         double own = Math.atan2(q.mx(), q.my());
         double angle = degrees.map(Math::toRadians).orElse(own);
         SurfaceCurves.Meridian curve = SurfaceCurves.meridian(surface, angle);
@@ -563,7 +567,8 @@ final class Members {
         ColumnDesign.LiftDesign l = liftOf(c, number);
         return new SurfaceDto(
                 l.lift().inScope()
-                        ? SurfaceCurves.mesh(d.columnContext()
+                        ? SurfaceCurves.mesh(d.contexts()
+                                        .of(c.stack())
                                         .surface(l.lift().section(), l.lift().material(), l.cage()))
                                 .stream()
                                 .map(Members::points)
@@ -580,14 +585,19 @@ final class Members {
     static Answers.Calculation columnCalculation(
             BuildingDesign d, ColumnDesign c, int lift, int combination, int demand) {
         ColumnDesign.LiftDesign l = liftOf(c, lift);
-        if (combination < 0 || combination >= d.columnContext().strength().count()) {
+        if (combination < 0 || combination >= d.contexts().columns().strength().count()) {
             throw new NoSuchElementException("There is no such combination.");
         }
         return new Answers.Calculation(
                 "Lift to " + l.lift().storey(),
                 Answers.StepDto.of(
                         ColumnCheck.explain(
-                                c.stack(), c.cage(), l.lift().number(), d.columnContext(), combination, demand),
-                        d.basis().usUnits()));
+                                c.stack(),
+                                c.cage(),
+                                l.lift().number(),
+                                d.contexts().of(c.stack()),
+                                combination,
+                                demand),
+                        c.basis().usUnits()));
     }
 }

@@ -8,6 +8,7 @@ import java.util.NoSuchElementException;
 import java.util.Optional;
 import kolonne.core.basis.Basis;
 import kolonne.core.basis.BasisField;
+import kolonne.core.basis.local.LocalValues;
 import kolonne.core.code.Bar;
 import kolonne.core.code.CodeEntry;
 import kolonne.core.code.registry.Codes;
@@ -154,7 +155,8 @@ final class ProjectRoutes {
                                 word(f.kind()),
                                 f.least(),
                                 f.mostBy(standard),
-                                f.help(code)))
+                                f.help(code),
+                                LocalValues.KEYS.contains(f.key())))
                         .toList(),
                 code.ductility().entrySet().stream()
                         .map(e -> new Answers.WordDto(word(e.getKey()), e.getValue()))

@@ -148,7 +148,7 @@ final class ReliefRoutes {
                         .flatMap(s -> s.members().stream())
                         .map(Member::id)
                         .toList(),
-                CrackingTorque.least(b.line(), d.basis()),
+                CrackingTorque.least(b.line(), b.basis()),
                 b.hand().torsion());
     }
 

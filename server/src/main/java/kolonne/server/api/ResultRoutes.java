@@ -147,7 +147,8 @@ final class ResultRoutes {
             findings.addAll(p.design().analysis().findings());
             findings.addAll(p.design().findings());
             p.design()
-                    .columnContext()
+                    .contexts()
+                    .columns()
                     .sway()
                     .storeys()
                     .forEach(s -> sway.add(new Answers.StoreySwayDto(
@@ -301,7 +302,7 @@ final class ResultRoutes {
         List<String> marks = new ArrayList<>();
         List<Answers.ViewMember> members = new ArrayList<>();
         for (BeamDesign x : d.beams()) {
-            double[] shades = shades(x.checks(), Quantities.of(x, d.basis()));
+            double[] shades = shades(x.checks(), Quantities.of(x));
             for (var s : x.line().spans()) {
                 for (Member m : s.members()) {
                     members.add(viewMember(
@@ -320,7 +321,7 @@ final class ResultRoutes {
                         l.lift().number(),
                         l.governingCheck().utilisation(),
                         l.governingCheck().satisfied(),
-                        shades(l.checks(), Quantities.of(x, l.lift().number(), d.basis()))));
+                        shades(l.checks(), Quantities.of(x, l.lift().number()))));
             }
             marks.add(x.stack().mark());
         }
@@ -405,11 +406,10 @@ final class ResultRoutes {
                 .filter(r -> !r.satisfied())
                 .map(ResultRow::mark)
                 .toList();
-        String type = p.rows().stream()
-                .filter(r -> r.mark().equals(mark))
-                .map(ResultRow::type)
-                .findFirst()
-                .orElse("");
+        Optional<ResultRow> row =
+                p.rows().stream().filter(r -> r.mark().equals(mark)).findFirst();
+        String type = row.map(ResultRow::type).orElse("");
+        List<String> local = row.map(ResultRow::local).orElse(List.of());
         int rank = failing.indexOf(mark);
         String previous = rank > 0 ? failing.get(rank - 1) : null;
         String next = rank + 1 < failing.size() ? failing.get(rank + 1) : null;
@@ -424,6 +424,7 @@ final class ResultRoutes {
                                 mark,
                                 "beam",
                                 type,
+                                local,
                                 Members.beam(p.design(), b),
                                 null,
                                 previous,
@@ -434,6 +435,7 @@ final class ResultRoutes {
                                 mark,
                                 "column",
                                 type,
+                                local,
                                 null,
                                 Members.column(p.design(), column(p.design(), mark)),
                                 previous,

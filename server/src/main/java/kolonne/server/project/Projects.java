@@ -347,8 +347,8 @@ public final class Projects {
             BuildingDesign alone = p.design().alone();
             CurveMaker.Progress progress = (done, total) -> job.at("merging types", done, total);
             Curve c = role == Role.BEAM
-                    ? CurveMaker.beams(alone.beams(), alone.beamContext(), key.tolerance(), progress)
-                    : CurveMaker.columns(alone.columns(), alone.columnContext(), key.tolerance(), progress);
+                    ? CurveMaker.beams(alone.beams(), alone.contexts()::beams, key.tolerance(), progress)
+                    : CurveMaker.columns(alone.columns(), alone.contexts()::columns, key.tolerance(), progress);
             w.keep(key, c);
             return role.name().toLowerCase(java.util.Locale.ROOT);
         });

@@ -11,7 +11,7 @@ import java.util.regex.Pattern;
  * The small query language of the worklist: words that must all hold.
  *
  * <pre>beam | column | fails | over | notes | hand | storey:L3 | storey:L2..L5 | util&gt;0.95 | util&lt;0.5 | cause:shear
- * section:300x600 | type:TB3 | anything else is looked for in mark, section and check</pre>
+ * section:300x600 | type:TB3 | local | local:basement | anything else is looked for in mark, section and check</pre>
  */
 public final class ResultQuery {
     private static final Pattern UTIL = Pattern.compile("util(>=|<=|>|<|=)([0-9]*\\.?[0-9]+)");
@@ -56,6 +56,9 @@ public final class ResultQuery {
             case "hand" -> {
                 return ResultRow::handSet;
             }
+            case "local" -> {
+                return r -> !r.local().isEmpty();
+            }
             case "notes", "note" -> {
                 return r -> r.notes() > 0;
             }
@@ -88,6 +91,7 @@ public final class ResultQuery {
             case "cause" -> r -> r.causes().contains(value.toLowerCase(Locale.ROOT));
             case "section" -> r -> plain(r.section()).contains(plain(value));
             case "type" -> r -> !r.type().isEmpty() && plain(r.type()).equals(plain(value));
+            case "local" -> r -> r.local().stream().anyMatch(n -> plain(n).equals(plain(value)));
             case "mark" -> r -> plain(r.mark()).contains(plain(value));
             case "" ->
                 r -> plain(r.mark()).contains(plain(value))
@@ -95,7 +99,7 @@ public final class ResultQuery {
                         || r.check().toLowerCase(Locale.ROOT).contains(value.toLowerCase(Locale.ROOT));
             default ->
                 throw new IllegalArgumentException(
-                        "“" + key + ":” is not a key: use storey, cause, section, type or mark.");
+                        "“" + key + ":” is not a key: use storey, cause, section, type, local or mark.");
         };
     }
 

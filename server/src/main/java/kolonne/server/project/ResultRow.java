@@ -6,6 +6,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import kolonne.core.basis.local.LocalSettings;
 import kolonne.core.beam.cage.BeamCage;
 import kolonne.core.beam.cage.SectionCut;
 import kolonne.core.beam.check.BeamDesign;
@@ -30,6 +31,7 @@ import kolonne.core.schedule.Schedules;
  * @param id       of the line or stack, which its mark may change but never its id
  * @param handSet  whether a person has set a part of it
  * @param type     mark of the type whose cage it has; empty where it has its own
+ * @param local    names of the local settings that hold for it
  */
 public record ResultRow(
         String id,
@@ -52,7 +54,8 @@ public record ResultRow(
         int parts,
         double steelKg,
         boolean handSet,
-        String type) {
+        String type,
+        List<String> local) {
     /** Rows of a design, worst first. */
     public static List<ResultRow> of(BuildingDesign d) {
         List<ResultRow> out = new ArrayList<>();
@@ -97,7 +100,7 @@ public record ResultRow(
         CheckResult g = b.governing();
         BeamLine.Span s = b.line().spans().get(g.part());
         SectionCut cut =
-                SectionCut.at(b.line(), b.cage(), d.basis(), s, Math.max(s.faceFrom(), Math.min(s.faceTo(), g.x())));
+                SectionCut.at(b.line(), b.cage(), b.basis(), s, Math.max(s.faceFrom(), Math.min(s.faceTo(), g.x())));
         String bars = cut.words(BeamCage.Face.TOP) + " top, " + cut.words(BeamCage.Face.BOTTOM) + " bottom";
         BeamCage.Zone z = cut.zone();
         String stirrups = z == null
@@ -123,9 +126,10 @@ public record ResultRow(
                 t.first(),
                 t.notes(),
                 b.line().spans().size(),
-                Quantities.of(b, d.basis()).steel(),
+                Quantities.of(b).steel(),
                 !b.hand().isEmpty(),
-                types.getOrDefault(b.line().id(), ""));
+                types.getOrDefault(b.line().id(), ""),
+                names(d.contexts().local().holding(b.line())));
     }
 
     private static ResultRow column(BuildingDesign d, ColumnDesign c, Map<String, String> types) {
@@ -153,9 +157,14 @@ public record ResultRow(
                 t.first(),
                 t.notes(),
                 c.lifts().size(),
-                Quantities.of(c, d.basis()).steel(),
+                Quantities.of(c).steel(),
                 c.byHand(),
-                types.getOrDefault(c.stack().id(), ""));
+                types.getOrDefault(c.stack().id(), ""),
+                names(d.contexts().local().holding(c.stack())));
+    }
+
+    private static List<String> names(List<LocalSettings> holding) {
+        return holding.stream().map(LocalSettings::name).toList();
     }
 
     /** What findings tell in a row: causes of failure, the first of them in words, how many notes. */

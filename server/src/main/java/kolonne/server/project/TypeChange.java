@@ -31,10 +31,10 @@ public final class TypeChange {
         this.design = design;
         this.facts = new TypeFacts(design);
         for (BeamDesign b : design.beams()) {
-            known(b.line().id(), b.line().mark(), Role.BEAM, Likeness.of(b.line()));
+            known(b.line().id(), b.line().mark(), Role.BEAM, Likeness.of(b));
         }
         for (ColumnDesign c : design.columns()) {
-            known(c.stack().id(), c.stack().mark(), Role.COLUMN, Likeness.of(c.stack()));
+            known(c.stack().id(), c.stack().mark(), Role.COLUMN, Likeness.of(c));
         }
     }
 

@@ -39,7 +39,8 @@ class ResultQueryTest {
                 1,
                 0,
                 mark.equals("L1-B01"),
-                mark.equals("L2-B07") ? "TB3" : "");
+                mark.equals("L2-B07") ? "TB3" : "",
+                mark.equals("C-D3") ? List.of("Car park") : List.of());
     }
 
     @ParameterizedTest(name = "{0} -> {1}")
@@ -61,6 +62,8 @@ class ResultQueryTest {
         section:300×500     | L2-B07
         mark:b0             | L1-B01 L2-B07
         type:tb3            | L2-B07
+        local               | C-D3
+        local:carpark       | C-D3
         d3                  | C-D3
         beam util>2         | ''
         """)

@@ -64,7 +64,7 @@ public final class BeamCheck {
         BeamDesign d = checked(line, cage, r.context());
         List<Finding> findings = new ArrayList<>(d.findings());
         findings.addAll(r.findings());
-        return new BeamDesign(line, cage, d.hand(), d.checks(), d.profile(), d.deflections(), findings);
+        return new BeamDesign(line, cage, own.basis(), d.hand(), d.checks(), d.profile(), d.deflections(), findings);
     }
 
     private static BeamDesign checked(BeamLine line, BeamCage cage, BeamContext own) {
@@ -94,7 +94,7 @@ public final class BeamCheck {
         c.code.crackWidth()
                 .flatMap(rules -> new CrackCheck(line, cage, own, c.bars, c.governing, rules).creep())
                 .ifPresent(findings::add);
-        return new BeamDesign(line, cage, own.own(), checks, profile, deflections, findings);
+        return new BeamDesign(line, cage, own.basis(), own.own(), checks, profile, deflections, findings);
     }
 
     /** What belongs to no single station. */

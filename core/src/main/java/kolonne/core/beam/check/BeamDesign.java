@@ -1,6 +1,7 @@
 package kolonne.core.beam.check;
 
 import java.util.List;
+import kolonne.core.basis.Basis;
 import kolonne.core.beam.cage.BeamCage;
 import kolonne.core.beam.cage.HandCage;
 import kolonne.core.beam.line.BeamLine;
@@ -12,6 +13,7 @@ import kolonne.core.finding.Severity;
 /**
  * A designed or checked beam line.
  *
+ * @param basis    that it answers to
  * @param checks   worst result of every kind
  * @param profile  demand and capacity at the stations, for drawing
  * @param hand     what of it a person has set
@@ -20,6 +22,7 @@ import kolonne.core.finding.Severity;
 public record BeamDesign(
         BeamLine line,
         BeamCage cage,
+        Basis basis,
         HandCage hand,
         List<CheckResult> checks,
         List<Point> profile,

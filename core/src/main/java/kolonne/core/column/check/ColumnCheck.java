@@ -70,7 +70,7 @@ public final class ColumnCheck {
                             .check(over, ColumnPracticeNotes.of(stack, l.number(), cage, context)));
             over = d;
         }
-        return new ColumnDesign(stack, cage, out);
+        return new ColumnDesign(stack, cage, context.basis(), out);
     }
 
     /** @param over demands of the lift above, or null */

@@ -1,6 +1,7 @@
 package kolonne.core.column.check;
 
 import java.util.List;
+import kolonne.core.basis.Basis;
 import kolonne.core.check.CheckResult;
 import kolonne.core.check.Governing;
 import kolonne.core.column.cage.ColumnCage;
@@ -9,8 +10,8 @@ import kolonne.core.column.line.ColumnStack;
 import kolonne.core.finding.Finding;
 import kolonne.core.finding.Severity;
 
-/** A designed or checked column stack. */
-public record ColumnDesign(ColumnStack stack, ColumnCage cage, List<LiftDesign> lifts) {
+/** A designed or checked column stack. @param basis that it answers to */
+public record ColumnDesign(ColumnStack stack, ColumnCage cage, Basis basis, List<LiftDesign> lifts) {
     public ColumnDesign {
         lifts = List.copyOf(lifts);
     }

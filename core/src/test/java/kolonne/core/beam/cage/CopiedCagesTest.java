@@ -38,7 +38,7 @@ class CopiedCagesTest {
         BuildingDesign d = BuildingDesigner.design(a, BASIS, BuildingDesigner.Progress.NONE);
         for (BeamDesign b : d.beams()) {
             BeamDesign by = BeamDesigner.design(
-                    b.line(), d.beamContext().with(Map.of(b.line().id(), HandCage.of(b.cage()))));
+                    b.line(), d.contexts().beams().with(Map.of(b.line().id(), HandCage.of(b.cage()))));
             assertEquals(b.satisfied(), by.satisfied(), b.line().mark());
             assertEquals(
                     b.governing().utilisation(),
@@ -70,7 +70,7 @@ class CopiedCagesTest {
         BuildingDesign d = BuildingDesigner.design(a, basis, BuildingDesigner.Progress.NONE);
         d.beams().parallelStream().forEach(b -> {
             BeamDesign by = BeamDesigner.design(
-                    b.line(), d.beamContext().with(Map.of(b.line().id(), HandCage.of(b.cage()))));
+                    b.line(), d.contexts().beams().with(Map.of(b.line().id(), HandCage.of(b.cage()))));
             assertTrue(by.satisfied() || !b.satisfied(), b.line().mark() + by.findings());
             List<Double> laid = b.cage().groups().stream()
                     .sorted(ORDER)

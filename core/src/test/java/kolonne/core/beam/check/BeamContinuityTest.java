@@ -122,7 +122,7 @@ class BeamContinuityTest {
             all.put(p, d);
         }
         java.util.function.ToDoubleFunction<BeamDesign> steel =
-                d -> kolonne.core.design.Quantities.of(d, Basis.standard(false)).steel();
+                d -> kolonne.core.design.Quantities.of(d).steel();
         double least = steel.applyAsDouble(all.get(Preference.LEAST_STEEL));
         all.forEach((p, d) -> assertTrue(steel.applyAsDouble(d) >= 0.93 * least, p + " takes less than least steel"));
         java.util.function.ToIntFunction<BeamDesign> count =

@@ -65,7 +65,7 @@ class ANewCodeTest {
         BeamDesign b = d.beams().get(0);
         assertTrue(b.cage().groups().stream().allMatch(g -> g.bar().label().equals("T25")));
         assertEquals("T.1", of(b, "flexure-top").clause().text());
-        List<Step> steps = BeamCheck.explain(b.line(), b.cage(), d.beamContext(), 0);
+        List<Step> steps = BeamCheck.explain(b.line(), b.cage(), d.contexts().beams(), 0);
         assertTrue(steps.stream().anyMatch(s -> s.clause().text().equals("T.1")), steps.toString());
         assertFalse(BeamBars.of(b.line(), b.cage(), OWN).isEmpty());
         assertFalse(d.columns().isEmpty());
@@ -77,13 +77,13 @@ class ANewCodeTest {
         BuildingDesign own = design(OWN);
         BeamDesign b = own.beams().get(0);
         BuildingDesign like = design(Basis.standard("aci-318m-19"));
-        double there = of(BeamCheck.run(b.line(), b.cage(), like.beamContext()), "shear")
+        double there = of(BeamCheck.run(b.line(), b.cage(), like.contexts().beams()), "shear")
                 .utilisation();
         assertEquals(2 * there, of(b, "shear").utilisation(), 1e-9);
         BuildingDesign whole = design(Varied.national(OWN, Map.of("shearPart", 1.0)));
         assertEquals(
                 there,
-                of(BeamCheck.run(b.line(), b.cage(), whole.beamContext()), "shear")
+                of(BeamCheck.run(b.line(), b.cage(), whole.contexts().beams()), "shear")
                         .utilisation(),
                 1e-9);
     }

@@ -41,7 +41,8 @@ class ColumnOptionsTest {
         int own = 0;
         for (ColumnDesign c : D.columns().subList(0, 6)) {
             int lift = c.lifts().size() / 2;
-            List<ColumnOptions.Option> all = ColumnOptions.of(c.stack(), lift, c.cage(), D.columnContext());
+            List<ColumnOptions.Option> all =
+                    ColumnOptions.of(c.stack(), lift, c.cage(), D.contexts().columns());
             Set<Integer> counts = new HashSet<>();
             for (ColumnOptions.Option o : all) {
                 assertTrue(counts.add(o.bars().count()), "one of each number");
@@ -80,7 +81,8 @@ class ColumnOptionsTest {
                 .findFirst()
                 .orElseThrow();
         String lowest = c.stack().lifts().get(0).member();
-        List<ColumnOptions.Option> all = ColumnOptions.of(c.stack(), 0, c.cage(), D.columnContext());
+        List<ColumnOptions.Option> all =
+                ColumnOptions.of(c.stack(), 0, c.cage(), D.contexts().columns());
         for (ColumnOptions.Option o : all) {
             ColumnDesign with = D
                     .with(

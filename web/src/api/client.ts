@@ -88,6 +88,10 @@ export type TypePattern = Schemas['TypePattern']
 export type Outcome = Schemas['Outcome']
 export type ForceUse = Schemas['Use']
 
+/** A basis kept for all projects. */
+export type KeptBasis = Omit<Schemas['KeptBasis'], 'basis'> & { basis: Basis }
+export type BasesCompared = Omit<Schemas['BasesCompared'], 'basis'> & { basis: Basis }
+
 /** Local settings to change; a value of null is the project's again. */
 export type LocalChange = Omit<LocalSettings, 'role' | 'set'> & {
   role: string | null
@@ -170,6 +174,23 @@ export const api = {
   changeBasis: (id: string, version: number, fields: BasisChange) =>
     request<Project>(`${p(id)}/basis`, json('PATCH', fields, version)),
   model: (id: string, signal?: AbortSignal) => request<Model>(`${p(id)}/model`, { signal }),
+  bases: (signal?: AbortSignal) => request<{ bases: KeptBasis[] }>('/api/bases', { signal }),
+  keepBasis: (basis: Basis) =>
+    request<{ bases: KeptBasis[] }>('/api/bases', {
+      method: 'PUT',
+      body: JSON.stringify(basis),
+      headers: { 'Content-Type': 'application/json' },
+    }),
+  forgetBasis: (name: string) =>
+    request<{ bases: KeptBasis[] }>(`/api/bases?name=${encodeURIComponent(name)}`, { method: 'DELETE' }),
+  /** @param basis as its file has it, so that what is wrong with it is told by the server */
+  compareBasis: (id: string, basis: string, signal?: AbortSignal) =>
+    request<BasesCompared>(`${p(id)}/basis/compare`, {
+      method: 'POST',
+      body: basis,
+      headers: { 'Content-Type': 'application/json' },
+      signal,
+    }),
   results: (id: string, q: string, signal?: AbortSignal) =>
     request<ResultsPage>(`${p(id)}/results?size=5000&q=${encodeURIComponent(q)}`, { signal }),
   view: (id: string, signal?: AbortSignal) => request<View>(`${p(id)}/view`, { signal }),

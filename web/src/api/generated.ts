@@ -739,6 +739,166 @@ export interface paths {
     patch?: never
     trace?: never
   }
+  '/api/bases': {
+    parameters: {
+      query?: never
+      header?: never
+      path?: never
+      cookie?: never
+    }
+    /** Bases of design kept for all projects */
+    get: {
+      parameters: {
+        query?: never
+        header?: never
+        path?: never
+        cookie?: never
+      }
+      requestBody?: never
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown
+          }
+          content: {
+            'application/json': components['schemas']['KeptBases']
+          }
+        }
+        /** @description What, where and how to mend */
+        default: {
+          headers: {
+            [name: string]: unknown
+          }
+          content: {
+            'application/problem+json': components['schemas']['Problem']
+          }
+        }
+      }
+    }
+    /** Keeps a basis under its name, without local settings, in place of one that has it */
+    put: {
+      parameters: {
+        query?: never
+        header?: never
+        path?: never
+        cookie?: never
+      }
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['Basis']
+        }
+      }
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown
+          }
+          content: {
+            'application/json': components['schemas']['KeptBases']
+          }
+        }
+        /** @description What, where and how to mend */
+        default: {
+          headers: {
+            [name: string]: unknown
+          }
+          content: {
+            'application/problem+json': components['schemas']['Problem']
+          }
+        }
+      }
+    }
+    post?: never
+    /** Forgets a kept basis; projects that took it keep what they have */
+    delete: {
+      parameters: {
+        query?: {
+          name?: string
+        }
+        header?: never
+        path?: never
+        cookie?: never
+      }
+      requestBody?: never
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown
+          }
+          content: {
+            'application/json': components['schemas']['KeptBases']
+          }
+        }
+        /** @description What, where and how to mend */
+        default: {
+          headers: {
+            [name: string]: unknown
+          }
+          content: {
+            'application/problem+json': components['schemas']['Problem']
+          }
+        }
+      }
+    }
+    options?: never
+    head?: never
+    patch?: never
+    trace?: never
+  }
+  '/api/projects/{id}/basis/compare': {
+    parameters: {
+      query?: never
+      header?: never
+      path?: never
+      cookie?: never
+    }
+    get?: never
+    put?: never
+    /** The project's basis beside another, line by line; nothing is stored */
+    post: {
+      parameters: {
+        query?: never
+        header?: never
+        path: {
+          id: string
+        }
+        cookie?: never
+      }
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['Basis']
+        }
+      }
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown
+          }
+          content: {
+            'application/json': components['schemas']['BasesCompared']
+          }
+        }
+        /** @description What, where and how to mend */
+        default: {
+          headers: {
+            [name: string]: unknown
+          }
+          content: {
+            'application/problem+json': components['schemas']['Problem']
+          }
+        }
+      }
+    }
+    delete?: never
+    options?: never
+    head?: never
+    patch?: never
+    trace?: never
+  }
   '/api/projects/{id}/model': {
     parameters: {
       query?: never
@@ -3652,6 +3812,53 @@ export interface paths {
     patch?: never
     trace?: never
   }
+  '/api/projects/{id}/exports/basis.json': {
+    parameters: {
+      query?: never
+      header?: never
+      path?: never
+      cookie?: never
+    }
+    /** The basis of design with its local settings */
+    get: {
+      parameters: {
+        query?: never
+        header?: never
+        path: {
+          id: string
+        }
+        cookie?: never
+      }
+      requestBody?: never
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown
+          }
+          content: {
+            'application/octet-stream': string
+          }
+        }
+        /** @description What, where and how to mend */
+        default: {
+          headers: {
+            [name: string]: unknown
+          }
+          content: {
+            'application/problem+json': components['schemas']['Problem']
+          }
+        }
+      }
+    }
+    put?: never
+    post?: never
+    delete?: never
+    options?: never
+    head?: never
+    patch?: never
+    trace?: never
+  }
   '/api/projects/{id}/exports/checks.csv': {
     parameters: {
       query?: never
@@ -4021,6 +4228,10 @@ export interface components {
       hookTo: boolean
       pairs: boolean
     }
+    BasesCompared: {
+      basis: components['schemas']['Basis']
+      lines: components['schemas']['BasisLine'][]
+    }
     Basis: {
       name: string
       code: string
@@ -4071,6 +4282,12 @@ export interface components {
       local: {
         [key: string]: components['schemas']['Local']
       }
+    }
+    BasisLine: {
+      name: string
+      here: string
+      there: string
+      same: boolean
     }
     Beam: {
       mark: string
@@ -4551,6 +4768,14 @@ export interface components {
       total: number
       findings: components['schemas']['Finding'][]
       result: string | null
+    }
+    KeptBases: {
+      bases: components['schemas']['KeptBasis'][]
+    }
+    KeptBasis: {
+      name: string
+      keptAt: string
+      basis: components['schemas']['Basis']
     }
     Lap: {
       from: number

@@ -1,9 +1,9 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
-import { App, Select, Tooltip } from 'antd'
+import { App, Button, Select, Tooltip } from 'antd'
+import { useState } from 'react'
 import { Link } from 'react-router'
 import { change } from '../../api/changes'
 import { api, type ApiError, type Basis, type BasisChange, type BasisField, type State } from '../../api/client'
-import { omit } from '../../lib/omit'
 import { unitsOf } from '../../lib/units'
 import { ErrorView } from '../../ui/ErrorView'
 import { InlineText } from '../../ui/InlineText'
@@ -11,13 +11,16 @@ import { Loading } from '../../ui/Loading'
 import { NumberField } from '../../ui/NumberField'
 import { NationalTable } from './NationalTable'
 import { BarChips } from './BarChips'
-import { FLANGES, HEADINGS, numberOf, PREFERENCES, shown, stored, SWAY, unitOf } from './fields'
+import { FLANGES, HEADINGS, numberOf, PREFERENCES, replacing, shown, stored, SWAY, unitOf } from './fields'
+import { KeepBasis } from './kept/KeepBasis'
+import { OtherBases } from './kept/OtherBases'
 import { localPatched, YES_NO } from './local/local'
 import { LocalPart } from './local/LocalPart'
 
 /** The basis of design. Every change is stored at once as a field of its own and redesigns the building; undo takes the last one back. */
 export function BasisPage({ id, state }: { id: string; state?: State }) {
   const { message } = App.useApp()
+  const [dialog, setDialog] = useState<'keep' | 'compare'>()
   const queries = useQueryClient()
   const basis = useQuery({ queryKey: ['project', id, 'basis'], queryFn: ({ signal }) => api.basis(id, signal) })
   const catalogue = useQuery({
@@ -68,7 +71,24 @@ export function BasisPage({ id, state }: { id: string; state?: State }) {
         <h1>
           <InlineText value={b.name} label="Name of the basis" onCommit={(name) => set({ name })} />
         </h1>
+        <span className="basis-tools">
+          <Button href={api.exportUrl(id, 'basis.json')}>Download</Button>
+          <Button onClick={() => setDialog('keep')}>Keep for all projects…</Button>
+          <Button onClick={() => setDialog('compare')}>Compare with another…</Button>
+        </span>
       </div>
+      {dialog === 'keep' && <KeepBasis basis={b} onClose={() => setDialog(undefined)} />}
+      {dialog === 'compare' && (
+        <OtherBases
+          id={id}
+          codes={catalogue.data.codes}
+          onClose={() => setDialog(undefined)}
+          onTake={(other) => {
+            set(replacing(b, other))
+            setDialog(undefined)
+          }}
+        />
+      )}
       <p className="soft">
         A change is stored as it is made and redesigns the whole building; the sentence at the top says when the results
         are current again. Ctrl Z takes it back; the history is on the <Link to={`/p/${id}/model`}>Model</Link> page.
@@ -90,7 +110,7 @@ export function BasisPage({ id, state }: { id: string; state?: State }) {
               }))}
               onChange={(v) => {
                 const other = catalogue.data.codes.find((c) => c.code === v)!.standard
-                set({ ...omit(other, 'local'), name: b.name })
+                set({ ...replacing(b, other), name: b.name })
               }}
             />
           </Row>

@@ -112,6 +112,46 @@ class DailyPathTest extends BrowserTest {
     }
 
     @Test
+    void aSelectionHasItsOwnCoverAndTheBasisIsKept() throws IOException, InterruptedException {
+        openProject();
+        query("storey:L2 beam");
+        rows().first().click();
+        page.keyboard().press("Shift+ArrowDown");
+        assertThat(page.getByText("2 selected")).isVisible();
+        button("All at once…").click();
+        page.getByText("Local settings: cover, steel, bars, sway…").click();
+        field("Name").fill("car park");
+        field("Cover of beams, own value").check();
+        page.getByRole(AriaRole.TEXTBOX, new Page.GetByRoleOptions().setName("Cover of beams"))
+                .last()
+                .fill("60");
+        button("Take and design again").click();
+        Locator link = page.locator(".local a").first();
+        assertThat(link).hasText("2");
+        current();
+        link.click();
+        assertThat(rows()).hasCount(2);
+        rows().first().dblclick();
+        assertThat(page.locator(".sheet-head .pill").getByText("car park")).isVisible();
+        page.locator(".rail").getByText("Basis").click();
+        button("Keep for all projects…").click();
+        field("Name to keep it by").fill("Office");
+        field("Name to keep it by").press("Enter");
+        assertThat(page.getByText("Kept as “Office” for all projects.")).isVisible();
+        field("Cover of columns").fill("65");
+        field("Cover of columns").press("Enter");
+        button("Compare with another…").click();
+        field("Other basis").click();
+        page.getByTitle("Office").click();
+        Locator lines = page.getByLabel("Bases line by line");
+        assertThat(lines).containsText(Pattern.compile("Cover of columns\\s*65 mm\\s*40 mm"));
+        button("Take the other and design again").click();
+        assertThat(field("Cover of columns")).hasValue("40");
+        assertThat(page.locator(".local")).containsText("car park");
+        current();
+    }
+
+    @Test
     void theElevationOfAGridLineShowsWhatIsOnIt() throws IOException, InterruptedException {
         openProject();
         page.getByText("Elevation", new Page.GetByTextOptions().setExact(true)).click();

@@ -50,6 +50,11 @@ public record Basis(
                 s.name(), code, s.materials(), s.bars(), s.stirrups(), s.frame(), s.beams(), s.practice(), List.of());
     }
 
+    /** The same basis under another name. */
+    public Basis named(String other) {
+        return new Basis(other, code, materials, bars, stirrups, frame, beams, practice, local);
+    }
+
     public Basis with(Materials other) {
         return new Basis(name, code, other, bars, stirrups, frame, beams, practice, local);
     }

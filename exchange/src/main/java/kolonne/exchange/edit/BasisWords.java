@@ -109,8 +109,13 @@ public final class BasisWords {
 
     /** For instance {@code columns of B1: Cover of columns 50 mm}. */
     private static String local(JsonNode v, Basis b) {
+        String role = v.path("role").asText("");
+        List<String> storeys = new ArrayList<>();
+        v.path("storeys").forEach(s -> storeys.add(s.asText()));
         List<String> where = new ArrayList<>();
-        v.path("storeys").forEach(s -> where.add(s.asText()));
+        if (!storeys.isEmpty()) {
+            where.add((role.isEmpty() ? "beams and columns" : role + "s") + " of " + String.join(", ", storeys));
+        }
         int members = v.path("members").size();
         if (members > 0) {
             where.add(members + (members == 1 ? " single member" : " single members"));
@@ -119,9 +124,7 @@ public final class BasisWords {
         v.path("set")
                 .properties()
                 .forEach(e -> values.add(name(e.getKey(), b) + " " + value(e.getKey(), e.getValue(), b)));
-        String role = v.path("role").asText("");
-        return (role.isEmpty() ? "members" : role + "s") + " of " + String.join(", ", where) + ": "
-                + String.join(", ", values);
+        return String.join(" and ", where) + ": " + String.join(", ", values);
     }
 
     private static String number(String path, JsonNode v, Basis b) {

@@ -84,7 +84,7 @@ class LocalFormTest {
         assertEquals(Set.of("C1", "C2"), s.scope().members());
         assertEquals(50, one.of(one.local()).columnCover());
         assertEquals(
-                "Local settings “Basement / L0” none → columns of L0, 2 single members: Cover of columns 50 mm",
+                "Local settings “Basement / L0” none → columns of L0 and 2 single members: Cover of columns 50 mm",
                 BasisPatch.words(b, one));
         // another's settings are kept, a value is changed, a value is taken away, all are taken away
         Basis two = patched(one, "{'local':{'Roof':{'storeys':['R'],'set':{'beamBars':['T16','T20']}}}}");
@@ -120,7 +120,7 @@ class LocalFormTest {
     void areWordsOfTheBasis() {
         Map<String, String> words = BasisWords.all(patched(Basis.standard(true), BASEMENT));
         assertEquals(
-                "columns of L0, 2 single members: Cover of columns 1.969 in",
+                "columns of L0 and 2 single members: Cover of columns 1.969 in",
                 words.get("Local settings “Basement / L0”"));
     }
 

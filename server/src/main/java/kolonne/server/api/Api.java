@@ -49,6 +49,7 @@ public final class Api {
         projectRoutes = new ProjectRoutes(projects, jobs);
         routes.addAll(projectRoutes.routes());
         routes.addAll(new ProjectDataRoutes(projects).routes());
+        routes.addAll(new BasisRoutes(projects).routes());
         routes.addAll(new ResultRoutes(projects).routes());
         routes.addAll(new AnalysisRoutes(projects).routes());
         routes.addAll(new EditRoutes(projects).routes());

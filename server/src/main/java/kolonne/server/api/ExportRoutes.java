@@ -15,6 +15,7 @@ import java.util.Set;
 import java.util.stream.Collectors;
 import kolonne.core.design.BuildingDesign;
 import kolonne.core.project.ProjectData;
+import kolonne.exchange.basis.BasisFile;
 import kolonne.exchange.paper.ReportSheets;
 import kolonne.exchange.paper.SchedulePdf;
 import kolonne.exchange.paper.ScheduleWorkbook;
@@ -69,6 +70,15 @@ final class ExportRoutes {
                         "Everything needed to check the design again",
                         byte[].class,
                         c -> send(c, "application/json", "results.json", (d, p, out) -> ResultsJson.write(d, out))),
+                Route.get(
+                        "/api/projects/{id}/exports/basis.json",
+                        "The basis of design with its local settings",
+                        byte[].class,
+                        c -> {
+                            c.contentType("application/json");
+                            c.header("Content-Disposition", "attachment; filename=\"basis.json\"");
+                            c.result(BasisFile.write(projects.basis(c.pathParam("id"))));
+                        }),
                 Route.get(
                         "/api/projects/{id}/exports/checks.csv",
                         "All checks as a table",

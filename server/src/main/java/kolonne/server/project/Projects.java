@@ -69,17 +69,24 @@ public final class Projects {
     private final Semaphore waiting = new Semaphore(MOST_WAITING);
     private final Changes changes;
     private final ProjectPaper paper;
+    private final KeptBases bases;
 
     public Projects(ProjectStore store, Jobs jobs) {
         this.store = store;
         this.jobs = jobs;
         this.changes = new Changes(this, store);
         this.paper = new ProjectPaper(this, store);
+        this.bases = new KeptBases(store);
     }
 
     /** What title blocks and heads of pages tell of projects. */
     public ProjectPaper paper() {
         return paper;
+    }
+
+    /** Bases of design kept for all projects. */
+    public KeptBases bases() {
+        return bases;
     }
 
     public List<ProjectRow> list() {

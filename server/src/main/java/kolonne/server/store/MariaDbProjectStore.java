@@ -95,6 +95,21 @@ public final class MariaDbProjectStore implements ProjectStore {
     }
 
     @Override
+    public List<KeptBasisRow> keptBases() {
+        return in(ProjectMapper::keptBases);
+    }
+
+    @Override
+    public void putBasis(String name, String body) {
+        in(m -> m.putBasis(new KeptBasisRow(name, body, now())));
+    }
+
+    @Override
+    public boolean deleteBasis(String name) {
+        return in(m -> m.deleteBasis(name)) > 0;
+    }
+
+    @Override
     public Optional<ProjectRow> append(CommandRow c) {
         return in(m -> append(m, c));
     }

@@ -66,6 +66,16 @@ public interface ProjectMapper {
     @Insert("INSERT INTO force_mapping (name, body) VALUES (#{name}, #{body}) ON DUPLICATE KEY UPDATE body = #{body}")
     int putMapping(MappingRow row);
 
+    @Select("SELECT name, body, kept_at FROM kept_basis ORDER BY name")
+    List<KeptBasisRow> keptBases();
+
+    @Insert("INSERT INTO kept_basis (name, body, kept_at) VALUES (#{name}, #{body}, #{keptAt}) "
+            + "ON DUPLICATE KEY UPDATE body = #{body}, kept_at = #{keptAt}")
+    int putBasis(KeptBasisRow row);
+
+    @Delete("DELETE FROM kept_basis WHERE name = #{name}")
+    int deleteBasis(String name);
+
     @Select("SELECT project_id, version, body, logo FROM project_data WHERE project_id = #{id}")
     ProjectDataRow data(String id);
 

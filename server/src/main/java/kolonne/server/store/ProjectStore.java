@@ -46,4 +46,13 @@ public interface ProjectStore {
 
     /** Stores a mapping under its name, in place of an older one. */
     void putMapping(String name, String body);
+
+    /** Bases of design kept for all projects, by name. */
+    List<KeptBasisRow> keptBases();
+
+    /** Keeps a basis under its name, in place of an older one. */
+    void putBasis(String name, String body);
+
+    /** False if none is kept under the name. */
+    boolean deleteBasis(String name);
 }

@@ -71,7 +71,7 @@ class LocalSettingsRoutesTest {
         String results = s.get("/exports/results.json").toString();
         assertTrue(results.contains("\"localSettings\":[\"Car park\"]"));
         assertEquals(
-                "Local settings “Car park” none → members of 1 single member: Cover of beams 60 mm, Cover of columns 60 mm",
+                "Local settings “Car park” none → 1 single member: Cover of beams 60 mm, Cover of columns 60 mm",
                 s.get("/edits").get("entries").get(0).get("summary").asText());
         s.change("POST", "/undo", "{}");
         assertEquals(0, rows("local").size());

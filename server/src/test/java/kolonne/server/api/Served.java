@@ -55,6 +55,11 @@ final class Served implements AutoCloseable {
         return ask(200, "GET", path, null);
     }
 
+    /** Asks anywhere; the answer must have the status. */
+    JsonNode askAt(int status, String method, String path, String body) throws IOException, InterruptedException {
+        return Requests.ask(server, status, method, path, body);
+    }
+
     /** Asks below the project; the answer must have the status. */
     JsonNode ask(int status, String method, String path, String body, String... headers)
             throws IOException, InterruptedException {

@@ -2,6 +2,7 @@ package kolonne.server.store;
 
 import static org.junit.jupiter.api.Assertions.assertArrayEquals;
 import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertFalse;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import java.io.IOException;
@@ -119,6 +120,19 @@ class MariaDbProjectStoreTest {
 
     private static CommandRow command(ProjectRow p, int version, String kind, String body) {
         return new CommandRow(p.id(), version, kind, body, null, "Ines Ångström", "{\"told\":[]}");
+    }
+
+    @Test
+    void aKeptBasisIsReplacedUnderItsVeryName() {
+        store.putBasis("Müller", "{}");
+        store.putBasis("Muller", "[1]");
+        store.putBasis("Müller", "[2]");
+        assertEquals(
+                List.of("Muller [1]", "Müller [2]"),
+                store.keptBases().stream().map(k -> k.name() + " " + k.body()).toList());
+        assertTrue(store.deleteBasis("Müller"));
+        assertFalse(store.deleteBasis("Müller"));
+        assertTrue(store.deleteBasis("Muller"));
     }
 
     @Test

@@ -13,6 +13,7 @@ public final class MemoryStore implements ProjectStore {
     private final Map<String, ProjectRow> projects = new LinkedHashMap<>();
     private final Map<String, ModelFileRow> models = new LinkedHashMap<>();
     private final Map<String, String> mappings = new LinkedHashMap<>();
+    private final Map<String, KeptBasisRow> bases = new java.util.TreeMap<>();
     private final Map<String, ProjectDataRow> data = new LinkedHashMap<>();
     private final List<CommandRow> commands = new ArrayList<>();
 
@@ -119,5 +120,20 @@ public final class MemoryStore implements ProjectStore {
     @Override
     public synchronized void putMapping(String name, String body) {
         mappings.put(name, body);
+    }
+
+    @Override
+    public synchronized List<KeptBasisRow> keptBases() {
+        return List.copyOf(bases.values());
+    }
+
+    @Override
+    public synchronized void putBasis(String name, String body) {
+        bases.put(name, new KeptBasisRow(name, body, java.time.LocalDateTime.of(2026, 1, 2, 3, 4)));
+    }
+
+    @Override
+    public synchronized boolean deleteBasis(String name) {
+        return bases.remove(name) != null;
     }
 }

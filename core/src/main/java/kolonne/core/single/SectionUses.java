@@ -6,11 +6,11 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.TreeMap;
 import kolonne.core.beam.line.IgnoredForces;
 import kolonne.core.check.CheckResult;
+import kolonne.core.code.DesignCode;
 import kolonne.core.code.ShearInput;
 import kolonne.core.code.ShearStrength;
 import kolonne.core.code.Torsion;
@@ -19,9 +19,7 @@ import kolonne.core.explain.Clause;
 import kolonne.core.explain.Quantity;
 import kolonne.core.explain.Step;
 import kolonne.core.explain.Trace;
-import kolonne.core.finding.Cause;
 import kolonne.core.finding.Finding;
-import kolonne.core.finding.Severity;
 import kolonne.core.section.BarLayer;
 import kolonne.core.section.ColumnSection;
 import kolonne.core.section.FlexuralStrength;
@@ -33,11 +31,9 @@ import kolonne.core.single.SingleSection.Forces;
 import kolonne.core.single.SingleSection.Spot;
 
 /** Strengths of a section, and the use of every check under sets of forces. */
-public final class SectionUses {
+public final class SectionUses implements Uses {
     /** Bars nearer in height than this are one level of the perimeter [mm]. */
     private static final double ONE_LEVEL = 60;
-    /** Bars may be given this much nearer than touching [mm]. */
-    private static final double TOUCH = 0.5;
 
     private static final String THRESHOLD = "torsion-threshold";
 
@@ -55,7 +51,17 @@ public final class SectionUses {
     public record Use(
             String check, double demand, double capacity, Quantity quantity, double utilisation, Clause clause) {}
 
-    /** Strengths by name in core units. */
+    @Override
+    public String id() {
+        return s.id();
+    }
+
+    @Override
+    public DesignCode code() {
+        return s.code();
+    }
+
+    @Override
     public Map<String, Double> strengths() {
         Map<String, Double> out = new LinkedHashMap<>();
         if (s.column()) {
@@ -86,61 +92,14 @@ public final class SectionUses {
         return out;
     }
 
-    /** What the code or the checks do not cover of the section itself, and bars that cannot be where they are. */
+    @Override
     public List<Finding> findings() {
-        List<Finding> out = new ArrayList<>();
-        if (!s.code().covers(s.fc())) {
-            outside(
-                    out,
-                    "The concrete is outside the code's classes.",
-                    "Use a class that the code covers.",
-                    s.code().coversClause());
-        }
-        if (!s.code().coversSteel(s.fy()) || !s.code().coversSteel(s.fyt())) {
-            outside(
-                    out,
-                    "The bars or stirrups are outside the code's grades.",
-                    "Use a grade that the code covers.",
-                    s.code().coversSteelClause());
-        }
-        collisions(out);
+        List<Finding> out = new ArrayList<>(SectionScope.of(s.id(), s.code(), s.fc(), s.fy(), s.fyt()));
+        SectionScope.collision(s.id(), s.bars()).ifPresent(out::add);
         return out;
     }
 
-    private void outside(List<Finding> out, String what, String mend, Clause clause) {
-        out.add(Finding.design(Severity.FAILS, Cause.OUT_OF_SCOPE, s.id(), what, mend, clause.text(), ""));
-    }
-
-    /** Bars of the catalogue that overlap; areas without a size stand for several bars and may lie anywhere. */
-    private void collisions(List<Finding> out) {
-        for (int i = 0; i < s.bars().size(); i++) {
-            for (int k = 0; k < i; k++) {
-                Spot a = s.bars().get(i);
-                Spot b = s.bars().get(k);
-                if (a.whole()
-                        && b.whole()
-                        && Math.hypot(a.x() - b.x(), a.z() - b.z()) < (a.diameter() + b.diameter()) / 2 - TOUCH) {
-                    out.add(Finding.design(
-                            Severity.FAILS,
-                            Cause.BARS_DO_NOT_FIT,
-                            s.id(),
-                            String.format(
-                                    Locale.ROOT,
-                                    "Two bars lie in each other, at x = %.0f, z = %.0f and x = %.0f, z = %.0f mm.",
-                                    b.x(),
-                                    b.z(),
-                                    a.x(),
-                                    a.z()),
-                            "Place them apart, or use fewer or smaller bars.",
-                            "",
-                            ""));
-                    return;
-                }
-            }
-        }
-    }
-
-    /** The use of every check under forces that act together; the first is the largest. */
+    @Override
     public List<Use> uses(Forces f) {
         List<Use> out = new ArrayList<>(s.column() ? column(f, Trace.OFF) : beam(f, Trace.OFF));
         // below its threshold the torsion of a beam may be neglected: nothing is used by it
@@ -150,7 +109,7 @@ public final class SectionUses {
         return out;
     }
 
-    /** The calculation under forces. */
+    @Override
     public List<Step> explain(Forces f) {
         Trace t = Trace.recording();
         if (s.column()) {

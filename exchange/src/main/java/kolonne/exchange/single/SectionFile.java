@@ -17,9 +17,13 @@ import kolonne.core.code.DesignCode;
 import kolonne.core.code.registry.Codes;
 import kolonne.core.explain.Step;
 import kolonne.core.finding.Finding;
+import kolonne.core.section.general.Outline;
 import kolonne.core.shape.Shape;
+import kolonne.core.single.GeneralColumn;
+import kolonne.core.single.GeneralUses;
 import kolonne.core.single.SectionUses;
 import kolonne.core.single.SingleSection;
+import kolonne.core.single.Uses;
 import kolonne.exchange.json.StrictJson;
 import kolonne.exchange.model.ModelUnits;
 
@@ -41,13 +45,31 @@ public final class SectionFile {
     private SectionFile() {}
 
     /** Bars: {@code count} of a size spread across at a height, or one at a place. */
-    public record BarEntry(String bar, Double area, Double diameter, Double x, Double z, Integer count, String face) {}
+    public record BarEntry(
+            String bar,
+            Double area,
+            Double diameter,
+            Double x,
+            Double z,
+            Double x2,
+            Double z2,
+            Integer count,
+            String face) {}
 
     public record StirrupEntry(String bar, Double spacing, Integer legs, Integer legsAlong) {}
 
     public record ForceEntry(String name, Double n, Double vy, Double vz, Double t, Double my, Double mz) {}
 
-    public record ShapeEntry(String shape, Double b, Double h, Double bw, Double bf, Double hf, Double d) {}
+    public record ShapeEntry(
+            String shape,
+            Double b,
+            Double h,
+            Double bw,
+            Double bf,
+            Double hf,
+            Double d,
+            List<double[]> outline,
+            List<List<double[]>> openings) {}
 
     public record Entry(
             String id,
@@ -66,7 +88,7 @@ public final class SectionFile {
     public record Sections(List<Entry> sections) {}
 
     /** A section ready to be checked with its forces in core units. */
-    public record Ready(SingleSection section, List<SingleSection.Forces> forces, boolean us) {}
+    public record Ready(Uses section, List<SingleSection.Forces> forces, boolean us) {}
 
     /** @param ready sections that could be read; findings about the others */
     public record Read(List<Ready> ready, List<Finding> findings) {}
@@ -145,17 +167,25 @@ public final class SectionFile {
                     "Give the clear cover to the stirrups.");
         }
         bad(e.bars() == null || e.bars().isEmpty(), where + ", bars", "There are no bars.", "Give at least one.");
-        Shape shape = u == null ? null : shape(e.shape(), u, column, where);
-        if (shape == null || code == null || findings.size() > before) {
+        Outline outline = u == null || !column ? null : new OutlineForm(this::fail).read(e.shape(), u, where);
+        Shape shape =
+                u == null || outline != null || findings.size() > before ? null : shape(e.shape(), u, column, where);
+        if (shape == null && outline == null || code == null || findings.size() > before) {
             return null;
         }
         boolean us = u.name().equals("US");
         SingleSection.Stirrup stirrup = stirrup(e.stirrups(), us, u, where);
         double cover = (e.cover() == null ? us ? 1.5 : 40 : e.cover()) * u.size();
+        double inset = cover + (stirrup == null ? 0 : stirrup.diameter());
         List<SingleSection.Spot> bars =
-                bars(e, shape, cover + (stirrup == null ? 0 : stirrup.diameter()), us, u, where);
-        symmetry(bars, shape, column, where);
-        double steel = bars.stream().mapToDouble(SingleSection.Spot::area).sum() / shape.A();
+                bars(e, new Place(shape == null ? null : new Sized(shape, inset), outline, u), us, where);
+        // bars that do not lie alike about both axes make a rectangle a section like any other
+        if (column && shape instanceof Shape.Rectangle && !alike(bars, shape)) {
+            outline = Outline.of(shape);
+        }
+        round(bars, shape, where);
+        double steel = bars.stream().mapToDouble(SingleSection.Spot::area).sum()
+                / (outline != null ? outline.area() : shape.A());
         bad(
                 steel > MOST_STEEL,
                 where + ", bars",
@@ -165,18 +195,18 @@ public final class SectionFile {
         if (findings.size() > before) {
             return null;
         }
+        String id = e.id() == null ? place : e.id();
+        if (outline != null) {
+            GeneralColumn c = new GeneralColumn(id, code, outline, e.fc() * u.stress(), e.fy() * u.stress(), bars);
+            return new Ready(new GeneralUses(c), forces(e, u), us);
+        }
         double fyt = (e.fyt() == null ? e.fy() : e.fyt()) * u.stress();
         SingleSection s = new SingleSection(
-                e.id() == null ? place : e.id(),
-                code,
-                column,
-                shape,
-                e.fc() * u.stress(),
-                e.fy() * u.stress(),
-                fyt,
-                cover,
-                bars,
-                stirrup);
+                id, code, column, shape, e.fc() * u.stress(), e.fy() * u.stress(), fyt, cover, bars, stirrup);
+        return new Ready(new SectionUses(s), forces(e, u), us);
+    }
+
+    private static List<SingleSection.Forces> forces(Entry e, ModelUnits u) {
         List<SingleSection.Forces> forces = new ArrayList<>();
         for (ForceEntry f : e.forces() == null ? List.<ForceEntry>of() : e.forces()) {
             forces.add(new SingleSection.Forces(
@@ -188,7 +218,7 @@ public final class SectionFile {
                     or0(f.my()) * u.moment(),
                     or0(f.mz()) * u.moment()));
         }
-        return new Ready(s, forces, us);
+        return forces;
     }
 
     private static double or0(Double v) {
@@ -249,7 +279,7 @@ public final class SectionFile {
                 out == null,
                 where + ", shape",
                 "The sizes do not make a " + s.shape() + " for a " + (column ? "column" : "beam") + ".",
-                "Beams are rectangle (b, h), tee, ell or inverted-tee (bw, h, bf, hf), columns rectangle or circle (d), with sizes from 20 mm to 20 m.");
+                "Beams are rectangle (b, h), tee, ell or inverted-tee (bw, h, bf, hf), columns these, circle (d) or polygon (outline), with sizes from 20 mm to 20 m.");
         return out;
     }
 
@@ -262,11 +292,11 @@ public final class SectionFile {
     }
 
     /** Whether a size can be meant: 20 mm to 20 m. */
-    private static boolean size(Double v, double k) {
+    static boolean size(Double v, double k) {
         return v != null && v * k >= 20 && v * k <= 20_000;
     }
 
-    private static boolean flanged(ShapeEntry s, double k) {
+    static boolean flanged(ShapeEntry s, double k) {
         return size(s.bw(), k)
                 && size(s.bf(), k)
                 && size(s.hf(), k)
@@ -314,7 +344,23 @@ public final class SectionFile {
                         s.spacing() * u.size());
     }
 
-    private List<SingleSection.Spot> bars(Entry e, Shape shape, double inset, boolean us, ModelUnits u, String where) {
+    /** What bars are placed by: a shape whose faces are known, or an outline. */
+    private record Sized(Shape shape, double inset) {}
+
+    private record Place(Sized sized, Outline outline, ModelUnits u) {
+        boolean contains(double x, double z) {
+            if (outline != null) {
+                return outline.contains(x, z);
+            }
+            Shape s = sized.shape();
+            return s instanceof Shape.Circle c
+                    ? Math.hypot(x, z - s.depth() / 2) <= c.d() / 2
+                    : Math.abs(x) <= s.width() / 2 && z >= 0 && z <= s.depth();
+        }
+    }
+
+    private List<SingleSection.Spot> bars(Entry e, Place place, boolean us, String where) {
+        ModelUnits u = place.u();
         List<SingleSection.Spot> out = new ArrayList<>();
         for (int i = 0; i < e.bars().size(); i++) {
             BarEntry b = e.bars().get(i);
@@ -330,65 +376,85 @@ public final class SectionFile {
                             0)
                     : find(b.bar(), us, at);
             if (bar != null) {
-                place(b, bar, shape, inset, u, at, out);
+                spots(b, bar, place, at).forEach(p -> add(p, b, bar, place, at, out));
             }
         }
         return out;
     }
 
-    private void place(
-            BarEntry b, Bar bar, Shape shape, double inset, ModelUnits u, String at, List<SingleSection.Spot> out) {
-        double h = shape.depth();
-        int count = b.count() == null ? 1 : b.count();
-        double near = inset + bar.diameter() / 2;
-        double z = b.z() != null
-                ? b.z() * u.size()
-                : "top".equals(b.face()) ? h - near : "bottom".equals(b.face()) ? near : Double.NaN;
-        double side = shape.webWidth() / 2 - near;
-        if (bad(
-                        Double.isNaN(z),
-                        at,
-                        "The height of the bar is missing.",
-                        "Give z from the soffit, or the face top or bottom.")
-                || bad(
-                        count < 1 || count > MOST_BARS || b.x() != null && count > 1,
-                        at,
-                        "The count is " + count + ".",
-                        "Give one bar a place x, or up to " + MOST_BARS + " a count.")) {
-            return;
-        }
-        for (int k = 0; k < count; k++) {
-            double x = b.x() != null ? b.x() * u.size() : count == 1 ? 0 : -side + 2 * side * k / (count - 1);
-            double reach = shape.width() / 2;
-            boolean outside = shape instanceof Shape.Circle c
-                    ? Math.hypot(x, z - h / 2) > c.d() / 2
-                    : !(Math.abs(x) <= reach && z >= 0 && z <= h);
-            if (bad(
-                    outside || !(bar.area() > 0),
-                    at,
-                    "The bar lies outside the section.",
-                    "Place x from the middle of the width and z from the soffit.")) {
-                return;
-            }
-            out.add(new SingleSection.Spot(x, z, bar.diameter(), bar.area(), b.area() == null));
+    private void add(double[] p, BarEntry b, Bar bar, Place place, String at, List<SingleSection.Spot> out) {
+        boolean sound = place.contains(p[0], p[1]) && bar.area() > 0;
+        if (!bad(
+                !sound,
+                at,
+                "The bar lies outside the section.",
+                "Place x from the middle of the width and z from the soffit.")) {
+            out.add(new SingleSection.Spot(p[0], p[1], bar.diameter(), bar.area(), b.area() == null));
         }
     }
 
-    /** The surface of columns is for bars that lie alike about both axes; others are out of scope, not a quiet pass. */
-    private void symmetry(List<SingleSection.Spot> bars, Shape shape, boolean column, String where) {
-        if (!column) {
-            return;
+    /** Places of bars: one, so many across the web, or so many along a line. */
+    private List<double[]> spots(BarEntry b, Bar bar, Place place, String at) {
+        double k = place.u().size();
+        int count = b.count() == null ? 1 : b.count();
+        boolean line = b.x2() != null || b.z2() != null;
+        if (bad(
+                count < 1 || count > MOST_BARS || b.x() != null && count > 1 && !line,
+                at,
+                "The count is " + count + ".",
+                "Give one bar a place x, or up to " + MOST_BARS + " a count.")) {
+            return List.of();
         }
-        double h = shape.depth();
-        boolean alike = shape instanceof Shape.Circle
-                ? ring(bars, h)
-                : bars.stream()
-                        .allMatch(b -> has(bars, -b.x(), b.z(), b.area()) && has(bars, b.x(), h - b.z(), b.area()));
+        if (place.sized() == null || line) {
+            boolean known = b.x() != null && b.z() != null && (!line || b.x2() != null && b.z2() != null);
+            if (bad(
+                    !known,
+                    at,
+                    "The place of the bar is missing.",
+                    "Give x and z, and for a count along a line x2 and z2 of its other end.")) {
+                return List.of();
+            }
+            List<double[]> out = new ArrayList<>();
+            for (int i = 0; i < count; i++) {
+                double part = count == 1 ? 0 : (double) i / (count - 1);
+                double x2 = line ? b.x2() : b.x();
+                double z2 = line ? b.z2() : b.z();
+                out.add(new double[] {k * (b.x() + part * (x2 - b.x())), k * (b.z() + part * (z2 - b.z()))});
+            }
+            return out;
+        }
+        double h = place.sized().shape().depth();
+        double near = place.sized().inset() + bar.diameter() / 2;
+        double z = b.z() != null
+                ? b.z() * k
+                : "top".equals(b.face()) ? h - near : "bottom".equals(b.face()) ? near : Double.NaN;
+        if (bad(
+                Double.isNaN(z),
+                at,
+                "The height of the bar is missing.",
+                "Give z from the soffit, or the face top or bottom.")) {
+            return List.of();
+        }
+        double side = place.sized().shape().webWidth() / 2 - near;
+        List<double[]> out = new ArrayList<>();
+        for (int i = 0; i < count; i++) {
+            out.add(new double[] {b.x() != null ? b.x() * k : count == 1 ? 0 : -side + 2 * side * i / (count - 1), z});
+        }
+        return out;
+    }
+
+    private static boolean alike(List<SingleSection.Spot> bars, Shape shape) {
+        return bars.stream()
+                .allMatch(b -> has(bars, -b.x(), b.z(), b.area()) && has(bars, b.x(), shape.depth() - b.z(), b.area()));
+    }
+
+    /** Round columns are checked with bars evenly round one ring; others are out of scope, not a quiet pass. */
+    private void round(List<SingleSection.Spot> bars, Shape shape, String where) {
         bad(
-                !alike,
+                shape instanceof Shape.Circle && !ring(bars, shape.depth()),
                 where + ", bars",
-                "The bars of the column do not lie alike about both axes: out of scope.",
-                "Place them symmetrically, in a circle evenly round one ring.");
+                "The bars of the round column do not lie evenly round one ring: out of scope.",
+                "Place them evenly, or give the column as a polygon of many sides.");
     }
 
     /** Whether equal bars lie evenly round one ring: every bar has a neighbour at the same angle further on. */
@@ -416,10 +482,9 @@ public final class SectionFile {
     public static ArrayNode answers(List<Ready> all, boolean calculations) {
         ArrayNode out = JSON.createArrayNode();
         for (Ready r : all) {
-            SectionUses one = new SectionUses(r.section());
-            ObjectNode o = out.addObject()
-                    .put("id", r.section().id())
-                    .put("code", r.section().code().name());
+            Uses one = r.section();
+            ObjectNode o =
+                    out.addObject().put("id", one.id()).put("code", one.code().name());
             ObjectNode strengths = o.putObject("strengths");
             one.strengths().forEach(strengths::put);
             ArrayNode findings = o.putArray("findings");
@@ -436,6 +501,7 @@ public final class SectionFile {
                 List<SectionUses.Use> uses = one.uses(f);
                 set.put("utilisation", number(uses.get(0).utilisation()))
                         .put("governs", uses.get(0).check());
+                one.beside(f).forEach((name, v) -> set.put(name, number(v)));
                 ArrayNode checks = set.putArray("checks");
                 uses.forEach(q -> checks.addObject()
                         .put("check", q.check())

@@ -128,10 +128,6 @@ class SectionFileTest {
                 bad("file", "[]"),
                 bad("file", "{"),
                 bad("file", "hello"),
-                bad(
-                        "out of scope",
-                        COLUMN.replace(
-                                "{\"bar\":\"T25\",\"x\":140,\"z\":340}", "{\"bar\":\"T25\",\"x\":100,\"z\":340}")),
                 bad("sections[0]", "[null]"),
                 bad("no sections", "null"),
                 bad("NaN is not a number", BEAM.replace("\"my\":200", "\"my\":NaN")),

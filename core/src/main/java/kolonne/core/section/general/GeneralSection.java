@@ -1,0 +1,111 @@
+package kolonne.core.section.general;
+
+import java.util.List;
+import kolonne.core.code.ConcreteCurve;
+import kolonne.core.code.DesignCode;
+import kolonne.core.code.Steel;
+import kolonne.core.code.StressBlock;
+import kolonne.core.explain.Trace;
+import kolonne.core.section.ColumnSection.Resultant;
+import kolonne.core.section.PlacedBar;
+
+/**
+ * A reinforced section of any outline with bars anywhere, under axial force and biaxial bending, by strain compatibility with the code's stress block or
+ * curve.
+ *
+ * <p>Axes: x along the width, y along the depth, origin at the centroid of the concrete. Compression positive; Mx is positive with compression at +y, My with
+ * compression at +x.
+ */
+public final class GeneralSection {
+    private final Outline outline;
+    private final List<PlacedBar> bars;
+    private final double fy;
+    private final StressBlock block;
+    /** The code's curve of concrete; null where the block stands for it. */
+    private final ConcreteCurve curve;
+
+    private final DesignCode code;
+    private final double axialCap;
+
+    /** @param outline and bars in common axes of any origin */
+    public GeneralSection(Outline outline, List<PlacedBar> bars, double fc, double fy, DesignCode code) {
+        Outline.Corner c = outline.centroid();
+        this.outline = outline.moved(-c.x(), -c.y());
+        this.bars = bars.stream()
+                .map(b -> new PlacedBar(b.x() - c.x(), b.y() - c.y(), b.area()))
+                .toList();
+        this.fy = code.designSteel(fy);
+        this.code = code;
+        block = code.block(fc);
+        curve = code.curve(fc).orElse(null);
+        double ast = bars.stream().mapToDouble(PlacedBar::area).sum();
+        axialCap = code.axialCap(fc, fy, outline.area(), ast, Trace.OFF);
+    }
+
+    /** About the centroid. */
+    public Outline outline() {
+        return outline;
+    }
+
+    /** About the centroid. */
+    public List<PlacedBar> bars() {
+        return bars;
+    }
+
+    /** Greatest axial force that the code lets it bear [N]. */
+    public double axialCap() {
+        return axialCap;
+    }
+
+    /** Size of the section in a direction [mm]. */
+    public double size(double theta) {
+        double ux = Math.cos(theta);
+        double uy = Math.sin(theta);
+        return outline.reach(ux, uy) + outline.reach(-ux, -uy);
+    }
+
+    /** Nominal resultants with compression towards (cos θ, sin θ) and neutral-axis depth {@code c} from that extreme [mm]. */
+    public Resultant at(double theta, double c) {
+        double ux = Math.cos(theta);
+        double uy = Math.sin(theta);
+        double top = outline.reach(ux, uy);
+        double size = top + outline.reach(-ux, -uy);
+        double[] sum = new double[3];
+        double extreme;
+        if (curve != null) {
+            extreme = curve.extreme(c, size);
+            outline.sum(
+                    s -> curve.at(extreme * (1 - (top - s) / c)),
+                    ux,
+                    uy,
+                    top - c,
+                    top - c * (1 - curve.plateau() / extreme),
+                    sum);
+        } else {
+            extreme = block.crushing();
+            double edge = top - block.depth() * c;
+            outline.sum(s -> block.stress(), ux, uy, edge, edge, sum);
+        }
+        double n = sum[0];
+        double my = sum[1];
+        double mx = sum[2];
+        double epsT = Double.NEGATIVE_INFINITY;
+        for (PlacedBar b : bars) {
+            double depth = top - (b.x() * ux + b.y() * uy);
+            double strain = extreme * (1 - depth / c);
+            double displaced = curve != null ? curve.at(strain) : block.stress() * inBlock(b, depth, block.depth() * c);
+            double f = (Math.max(-fy, Math.min(fy, Steel.ES * strain)) - displaced) * b.area();
+            n += f;
+            mx += f * b.y();
+            my += f * b.x();
+            epsT = Math.max(epsT, -strain);
+        }
+        return new Resultant(n, mx, my, epsT, code.reduction(Math.max(0, epsT), fy / Steel.ES));
+    }
+
+    /** Part of a bar that displaces concrete of a block: it comes in gradually as the edge passes over it, so that the surface has no steps. */
+    private static double inBlock(PlacedBar b, double depth, double edge) {
+        double d = Math.sqrt(4 * b.area() / Math.PI);
+        return Math.max(0, Math.min(1, (edge - depth) / d + 0.5));
+    }
+}

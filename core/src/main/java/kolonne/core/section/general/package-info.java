@@ -1,0 +1,2 @@
+/** Sections of any outline with bars anywhere, under axial force and biaxial bending. */
+package kolonne.core.section.general;

@@ -1,0 +1,193 @@
+package kolonne.core.single;
+
+import static kolonne.core.explain.Trace.in;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import kolonne.core.check.CheckResult;
+import kolonne.core.code.DesignCode;
+import kolonne.core.explain.Clause;
+import kolonne.core.explain.Quantity;
+import kolonne.core.explain.Step;
+import kolonne.core.explain.Trace;
+import kolonne.core.finding.Finding;
+import kolonne.core.section.ColumnSection.Resultant;
+import kolonne.core.section.InteractionSurface.Hit;
+import kolonne.core.section.PlacedBar;
+import kolonne.core.section.general.GeneralSection;
+import kolonne.core.section.general.GeneralSurface;
+import kolonne.core.section.general.Outline;
+import kolonne.core.single.SectionUses.Use;
+import kolonne.core.single.SingleSection.Forces;
+import kolonne.core.single.SingleSection.Spot;
+
+/** Strengths of a column of any outline, and the use of every check under sets of forces. Shear of such sections is out of scope. */
+public final class GeneralUses implements Uses {
+    private final GeneralColumn s;
+    private final GeneralSurface surface;
+
+    public GeneralUses(GeneralColumn s) {
+        this.s = s;
+        surface = new GeneralSurface(new GeneralSection(
+                s.outline(),
+                s.bars().stream()
+                        .map(b -> new PlacedBar(b.x(), b.z(), b.area()))
+                        .toList(),
+                s.fc(),
+                s.fy(),
+                s.code()));
+    }
+
+    @Override
+    public String id() {
+        return s.id();
+    }
+
+    @Override
+    public DesignCode code() {
+        return s.code();
+    }
+
+    public GeneralSurface surface() {
+        return surface;
+    }
+
+    @Override
+    public Map<String, Double> strengths() {
+        Map<String, Double> out = new LinkedHashMap<>();
+        Outline.Corner c = s.outline().centroid();
+        out.put("areaMm2", s.outline().area());
+        out.put("centroidXMm", c.x());
+        out.put("centroidZMm", c.y());
+        out.put("phiPnMaxN", surface.section().axialCap());
+        out.put("phiTnTensionN", 1 / surface.exact(-1, 0, 0).utilisation());
+        return out;
+    }
+
+    @Override
+    public List<Finding> findings() {
+        List<Finding> out = new ArrayList<>(SectionScope.of(s.id(), s.code(), s.fc(), s.fy(), s.fy()));
+        SectionScope.collision(s.id(), s.bars()).ifPresent(out::add);
+        for (Spot b : s.bars()) {
+            if (s.outline().distance(b.x(), b.z()) < b.diameter() / 2 && b.whole()) {
+                out.add(SectionScope.outOfConcrete(s.id(), b));
+                break;
+            }
+        }
+        return out;
+    }
+
+    private Hit hit(Forces f) {
+        return surface.exact(-f.n(), f.my(), f.mz());
+    }
+
+    @Override
+    public List<Use> uses(Forces f) {
+        List<Use> out = new ArrayList<>(uses(f, Trace.OFF));
+        out.sort(Comparator.comparingDouble(Use::utilisation).reversed());
+        return out;
+    }
+
+    @Override
+    public List<Step> explain(Forces f) {
+        Trace t = Trace.recording();
+        uses(f, t);
+        return t.steps();
+    }
+
+    /** Use where the axial force stays as it is, and where the neutral axis lies at the strength. */
+    @Override
+    public Map<String, Double> beside(Forces f) {
+        Map<String, Double> out = new LinkedHashMap<>();
+        Hit h = hit(f);
+        out.put("utilisationAtAxial", surface.atConstantForce(-f.n(), f.my(), f.mz()));
+        if (!h.capped() && Double.isFinite(h.c()) && h.c() > 0) {
+            out.put("neutralAxisMm", h.c());
+            out.put("compressionTowardsDeg", Math.toDegrees(Math.IEEEremainder(h.theta(), 2 * Math.PI)));
+        }
+        return out;
+    }
+
+    private List<Use> uses(Forces f, Trace t) {
+        List<Use> out = new ArrayList<>();
+        double p = -f.n();
+        double m = Math.hypot(f.my(), f.mz());
+        Hit hit = hit(f);
+        Clause clause = s.code().axialBendingClause();
+        double demand = m > 0 ? m : Math.abs(p);
+        out.add(new Use(
+                "axial-bending",
+                demand,
+                hit.utilisation() > 0 ? demand / hit.utilisation() : 0,
+                m > 0 ? Quantity.MOMENT : Quantity.FORCE,
+                hit.utilisation(),
+                clause));
+        if (t.on()) {
+            explain(f, hit, clause, t);
+        }
+        out.add(use(
+                "axial-limit",
+                Math.max(0, p),
+                surface.section().axialCap(),
+                Quantity.FORCE,
+                s.code().axialCapClause()));
+        double shear = Math.hypot(f.vy(), f.vz());
+        if (shear > 0) {
+            // nothing is known of it: whatever acts is too much
+            out.add(use("shear-out-of-scope", shear, 0, Quantity.FORCE, s.code().shearClause()));
+        }
+        double threshold = s.code()
+                .torsion()
+                .threshold(s.fc(), s.outline().area(), s.outline().perimeter(), t);
+        out.add(use(
+                "torsion-threshold",
+                Math.abs(f.t()),
+                threshold,
+                Quantity.MOMENT,
+                s.code().torsion().thresholdClause()));
+        return out;
+    }
+
+    private void explain(Forces f, Hit hit, Clause clause, Trace t) {
+        double steel = s.bars().stream().mapToDouble(Spot::area).sum();
+        s.code().axialCap(s.fc(), s.fy(), s.outline().area(), steel, t);
+        Resultant r = hit.nominal();
+        t.step(
+                "c",
+                "neutral axis whose resultants have the ratio of the forces, {1} from the x axis",
+                "depth {0} from the edge towards {1}°",
+                hit.c(),
+                Quantity.LENGTH,
+                clause,
+                in(hit.c(), Quantity.LENGTH),
+                in(Math.toDegrees(hit.theta()), Quantity.NUMBER));
+        t.step(
+                "φPn",
+                "φ Pn with Mnx, Mny",
+                "{0} × {1} with {2}, {3}",
+                r.phi() * r.N(),
+                Quantity.FORCE,
+                clause,
+                in(r.phi(), Quantity.NUMBER),
+                in(r.N(), Quantity.FORCE),
+                in(r.Mx(), Quantity.MOMENT),
+                in(r.My(), Quantity.MOMENT));
+        t.step(
+                "use",
+                "distance of (P, Mx, My) over that of the surface",
+                "P = {0}, Mx = {1}, My = {2}",
+                hit.utilisation(),
+                Quantity.UTILISATION,
+                clause,
+                in(-f.n(), Quantity.FORCE),
+                in(f.my(), Quantity.MOMENT),
+                in(f.mz(), Quantity.MOMENT));
+    }
+
+    private static Use use(String check, double demand, double capacity, Quantity q, Clause clause) {
+        return new Use(check, demand, capacity, q, CheckResult.use(demand, capacity), clause);
+    }
+}

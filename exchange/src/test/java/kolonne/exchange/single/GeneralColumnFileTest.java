@@ -1,0 +1,150 @@
+package kolonne.exchange.single;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertFalse;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import com.fasterxml.jackson.databind.JsonNode;
+import java.nio.charset.StandardCharsets;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+/** Columns that are tees, ells or polygons, and rectangles with bars on one side: by hand, and one shape given in two ways. */
+class GeneralColumnFileTest {
+    private static final String TEE = """
+        [{'id':'T','use':'column','units':'SI','shape':{'shape':'tee','bw':300,'h':600,'bf':800,'hf':150},'fc':30,'fy':420,
+          'bars':[{'area':982,'x':-100,'z':60},{'area':982,'x':100,'z':60}],
+          'forces':[{'my':385.9},{'n':-2000,'my':150,'mz':90},{'vz':10},{'n':-500}]}]""";
+
+    private static byte[] bytes(String s) {
+        return s.replace('\'', '"').getBytes(StandardCharsets.UTF_8);
+    }
+
+    private static JsonNode answer(String s) {
+        SectionFile.Read r = SectionFile.read(bytes(s));
+        assertTrue(r.findings().isEmpty(), r.findings().toString());
+        return SectionFile.answers(r.ready(), true).get(0);
+    }
+
+    private static double use(JsonNode set, String name) {
+        for (JsonNode c : set.get("checks")) {
+            if (c.get("check").asText().equals(name)) {
+                return c.get("utilisation").asDouble();
+            }
+        }
+        throw new AssertionError(name + " in " + set);
+    }
+
+    /**
+     * Bending about x with the block in the flange: a = 1964 × 420 / (0.85 × 30 × 800) = 40.4 mm, Mn = 824.9 (540 − 20.2) = 428.8 kNm, φ 0.9: 385.9. The cap on the
+     * axial force: 0.65 × 0.8 (0.85 × 30 (255 000 − 1964) + 420 × 1964) = 3784 kN.
+     */
+    @Test
+    void aTeeByHand() {
+        JsonNode a = answer(TEE);
+        assertEquals(1, use(a.get("sets").get(0), "axial-bending"), 1e-3);
+        assertEquals(3784.2e3, a.get("strengths").get("phiPnMaxN").asDouble(), 100);
+        assertEquals(255_000, a.get("strengths").get("areaMm2").asDouble(), 1e-6);
+        // 300 × 600 at 300, the flange’s overhangs 500 × 150 at 525
+        double z = (180_000 * 300 + 75_000 * 525) / 255_000.0;
+        assertEquals(z, a.get("strengths").get("centroidZMm").asDouble(), 1e-6);
+        // the neutral axis stands at a / β1 under the edge on top
+        assertEquals(40.44 / 0.8357, a.get("sets").get(0).get("neutralAxisMm").asDouble(), 0.05);
+        assertEquals(90, a.get("sets").get(0).get("compressionTowardsDeg").asDouble(), 1e-3);
+        // with no axial force the ray is the moment
+        assertEquals(1, a.get("sets").get(0).get("utilisationAtAxial").asDouble(), 1e-3);
+        assertTrue(a.get("sets").get(0).get("calculation").size() >= 4);
+    }
+
+    /** Shear of such sections is not checked: it is too much, whatever it is, and told. */
+    @Test
+    void shearIsNoQuietPass() {
+        JsonNode set = answer(TEE).get("sets").get(2);
+        assertEquals("shear-out-of-scope", set.get("governs").asText());
+        assertTrue(set.get("utilisation").asDouble() > 1);
+    }
+
+    @Test
+    void aPolygonIsTheShapeThatItDraws() {
+        String polygon = TEE.replace(
+                "{'shape':'tee','bw':300,'h':600,'bf':800,'hf':150}",
+                "{'shape':'polygon','outline':[[-150,0],[150,0],[150,450],[400,450],[400,600],[-400,600],[-400,450],[-150,450]]}");
+        assertEquals(answer(TEE), answer(polygon));
+        // the other way round, and in inches
+        String us = """
+            [{'id':'T','use':'column','units':'US','code':'aci-318-19','shape':{'shape':'polygon','outline':[[-6,24],[-6,0],[6,0],[6,24]],
+              'openings':[[[-2,10],[2,10],[2,14],[-2,14]]]},
+              'fc':4,'fy':60,'bars':[{'bar':'#8','count':3,'x':-3.5,'z':2.5,'x2':3.5,'z2':2.5},{'bar':'#8','count':3,'x':-3.5,'z':21.5,'x2':3.5,'z2':21.5}],
+              'forces':[{'my':100},{'n':-200,'my':100}]}]""";
+        JsonNode a = answer(us);
+        assertEquals(
+                (12 * 24 - 16) * 25.4 * 25.4, a.get("strengths").get("areaMm2").asDouble(), 1e-3);
+        assertTrue(use(a.get("sets").get(1), "axial-bending") > 0);
+    }
+
+    /** A rectangle with bars on one side only: tension bars by hand, T20 × 3 at d = 540 under sagging. */
+    @Test
+    void aRectangleWithBarsOnOneSide() {
+        String s = """
+            [{'use':'column','units':'SI','shape':{'shape':'rectangle','b':300,'h':600},'fc':25,'fy':420,'bars':[{'area':942,'x':-90,'z':60},{'area':942,'x':90,'z':60}],
+              'forces':[{'my':100},{'my':-5}]}]""";
+        double a = 1884 * 420 / (0.85 * 25 * 300.0);
+        double strength = 0.9 * 1884 * 420 * (540 - a / 2) / 1e6;
+        JsonNode sets = answer(s).get("sets");
+        assertEquals(100 / strength, use(sets.get(0), "axial-bending"), 1e-4);
+        assertTrue(use(sets.get(1), "axial-bending") > 5 / strength, "hogging has the bars on the wrong side");
+    }
+
+    @ParameterizedTest
+    @CsvSource(delimiter = '|', textBlock = """
+        'outline':[[0,0],[300,0]]                                        | fewer than 3
+        'outline':[[0,0],[300,300],[300,0],[0,300]]                      | crosses itself
+        'outline':[[0,0],[300,0],[300,300],[0,300],[0,0]]                | crosses itself
+        'outline':[[0,0],[3,0],[3,3],[0,3]]                              | smaller than 20 mm
+        'outline':[[0,0],[300,0,1],[300,300],[0,300]]                    | not a pair
+        'outline':[[0,0],[1e300,0],[300,300],[0,300]]                    | not a pair
+        'outline':[[0,0],[300,0],null,[0,300]]                           | not a pair
+        'outline':[[0,0],[300,0],[300,300],[0,300]],'openings':[[[400,10],[450,10],[450,50]]] | outside the outline
+        'outline':[[0,0],[300,0],[300,300],[0,300]],'openings':[[[250,10],[350,10],[350,50]]] | cross or touch
+        'outline':[[0,0],[300,0],[300,300],[0,300]],'openings':[null]    | fewer than 3
+        'b':300                                                          | fewer than 3
+        """)
+    void badOutlinesAreTold(String shape, String words) {
+        SectionFile.Read r = SectionFile.read(bytes("""
+            [{'use':'column','units':'SI','shape':{'shape':'polygon',%s},'fc':30,'fy':420,'bars':[{'bar':'T20','x':50,'z':50}],'forces':[]}]""".formatted(shape.replace("''", "'"))));
+        assertFalse(r.findings().isEmpty());
+        assertTrue(
+                r.findings().stream()
+                        .anyMatch(f -> f.what().contains(words) && !f.mend().isBlank()),
+                r.findings().toString());
+    }
+
+    @ParameterizedTest
+    @CsvSource(delimiter = '|', textBlock = """
+        {'bar':'T20','x':50}                          | place of the bar is missing
+        {'bar':'T20','count':3,'z':50}                | place of the bar is missing
+        {'bar':'T20','count':3,'x':50,'z':50}         | count is 3
+        {'bar':'T20','count':3,'x':50,'z':50,'x2':90} | place of the bar is missing
+        {'bar':'T20','count':201,'x':50,'z':50,'x2':90,'z2':50} | count is 201
+        {'bar':'T20','x':150,'z':150}                 | outside the section
+        {'bar':'T20','x':350,'z':150}                 | outside the section
+        """)
+    void badBarsAreTold(String bar, String words) {
+        SectionFile.Read r = SectionFile.read(bytes("""
+            [{'use':'column','units':'SI','shape':{'shape':'polygon','outline':[[0,0],[300,0],[300,300],[0,300]],'openings':[[[100,100],[200,100],[200,200],[100,200]]]},
+              'fc':30,'fy':420,'bars':[%s],'forces':[]}]""".formatted(bar)));
+        assertTrue(
+                r.findings().stream().anyMatch(f -> f.what().contains(words)),
+                r.findings().toString());
+    }
+
+    @Test
+    void barsThatComeOutOfTheConcreteAreFound() {
+        JsonNode a = answer("""
+            [{'use':'column','units':'SI','shape':{'shape':'polygon','outline':[[0,0],[300,0],[300,300],[0,300]]},
+              'fc':30,'fy':420,'bars':[{'bar':'T20','x':50,'z':50},{'bar':'T20','x':250,'z':295},{'bar':'T20','x':62,'z':50}],'forces':[]}]""");
+        assertTrue(a.get("findings").toString().contains("comes out of the concrete"), a.toString());
+        assertTrue(a.get("findings").toString().contains("lie in each other"), a.toString());
+    }
+}

@@ -88,6 +88,15 @@ export type TypePattern = Schemas['TypePattern']
 export type Outcome = Schemas['Outcome']
 export type ForceUse = Schemas['Use']
 
+/** A section of a list (docs/formats/sections.md): what is left out takes the standard value. */
+export type SectionEntry = Partial<Omit<Schemas['Entry'], 'shape' | 'bars' | 'stirrups' | 'forces'>> & {
+  shape: Partial<Schemas['ShapeEntry']>
+  bars: Partial<Schemas['BarEntry']>[]
+  stirrups?: Partial<Schemas['StirrupEntry']>
+  forces: Partial<Schemas['ForceEntry']>[]
+}
+export type SectionAnswer = Schemas['SectionAnswer']
+
 /** A basis kept for all projects. */
 export type KeptBasis = Omit<Schemas['KeptBasis'], 'basis'> & { basis: Basis }
 export type BasesCompared = Omit<Schemas['BasesCompared'], 'basis'> & { basis: Basis }
@@ -174,6 +183,13 @@ export const api = {
   changeBasis: (id: string, version: number, fields: BasisChange) =>
     request<Project>(`${p(id)}/basis`, json('PATCH', fields, version)),
   model: (id: string, signal?: AbortSignal) => request<Model>(`${p(id)}/model`, { signal }),
+  trySection: (entry: SectionEntry, set: number, signal?: AbortSignal) =>
+    request<SectionAnswer>(`/api/sections/try?set=${set}`, {
+      method: 'POST',
+      body: JSON.stringify(entry),
+      headers: { 'Content-Type': 'application/json' },
+      signal,
+    }),
   bases: (signal?: AbortSignal) => request<{ bases: KeptBasis[] }>('/api/bases', { signal }),
   keepBasis: (basis: Basis) =>
     request<{ bases: KeptBasis[] }>('/api/bases', {

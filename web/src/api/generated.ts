@@ -899,6 +899,57 @@ export interface paths {
     patch?: never
     trace?: never
   }
+  '/api/sections/try': {
+    parameters: {
+      query?: never
+      header?: never
+      path?: never
+      cookie?: never
+    }
+    get?: never
+    put?: never
+    /** Strengths of a section and the use of every check under sets of forces; the body is one of a list of sections */
+    post: {
+      parameters: {
+        query?: {
+          set?: string
+        }
+        header?: never
+        path?: never
+        cookie?: never
+      }
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['Entry']
+        }
+      }
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown
+          }
+          content: {
+            'application/json': components['schemas']['SectionAnswer']
+          }
+        }
+        /** @description What, where and how to mend */
+        default: {
+          headers: {
+            [name: string]: unknown
+          }
+          content: {
+            'application/problem+json': components['schemas']['Problem']
+          }
+        }
+      }
+    }
+    delete?: never
+    options?: never
+    head?: never
+    patch?: never
+    trace?: never
+  }
   '/api/projects/{id}/model': {
     parameters: {
       query?: never
@@ -4208,6 +4259,17 @@ export interface components {
       reaction: number[]
       residual: number
     }
+    BarEntry: {
+      bar: string
+      area: number
+      diameter: number
+      x: number
+      z: number
+      x2: number
+      z2: number
+      count: number
+      face: string
+    }
     BarShape: {
       code: string
       lines: number[][]
@@ -4587,6 +4649,20 @@ export interface components {
     Elements: {
       elements: components['schemas']['Element'][]
     }
+    Entry: {
+      id: string
+      use: string
+      units: string
+      code: string
+      shape: components['schemas']['ShapeEntry']
+      fc: number
+      fy: number
+      fyt: number
+      cover: number
+      bars: components['schemas']['BarEntry'][]
+      stirrups: components['schemas']['StirrupEntry']
+      forces: components['schemas']['ForceEntry'][]
+    }
     Envelope: {
       member: string
       x: number[]
@@ -4624,6 +4700,15 @@ export interface components {
       mend: string
       clause: string
       combination: string
+    }
+    ForceEntry: {
+      name: string
+      n: number
+      vy: number
+      vz: number
+      t: number
+      my: number
+      mz: number
     }
     ForceFile: {
       file: string
@@ -5232,11 +5317,51 @@ export interface components {
       flangeDepth: number
       fc: number
     }
+    SectionAnswer: {
+      code: string
+      strengths: {
+        [key: string]: number
+      }
+      findings: components['schemas']['Finding'][]
+      sets: components['schemas']['SectionSet'][]
+      picture: components['schemas']['SectionPicture']
+      curves: components['schemas']['Curves'] | null
+      calculation: components['schemas']['Step'][]
+    }
+    SectionBar: {
+      x: number
+      z: number
+      diameter: number
+    }
     SectionEdit: {
       /** @constant */
       kind: 'section'
       members: string[]
       section: string
+    }
+    SectionPicture: {
+      rings: number[][]
+      diameter: number
+      bars: components['schemas']['SectionBar'][]
+    }
+    SectionSet: {
+      name: string
+      utilisation: number
+      governs: string
+      atAxial: number | null
+      neutralAxisMm: number | null
+      towardsDeg: number | null
+      p: number
+      mx: number
+      my: number
+      checks: components['schemas']['SectionUse'][]
+    }
+    SectionUse: {
+      check: string
+      utilisation: number
+      demand: string
+      capacity: string
+      clause: string
     }
     Sections: {
       options: components['schemas']['Tried'][]
@@ -5244,6 +5369,17 @@ export interface components {
     Shape: {
       id: string
       points: number[]
+    }
+    ShapeEntry: {
+      shape: string
+      b: number
+      h: number
+      bw: number
+      bf: number
+      hf: number
+      d: number
+      outline: number[][]
+      openings: number[][][]
     }
     Sheet: {
       sheet: number
@@ -5355,6 +5491,12 @@ export interface components {
       factorIy?: number
       factorIz?: number
       factorTorsion?: number
+    }
+    StirrupEntry: {
+      bar: string
+      spacing: number
+      legs: number
+      legsAlong: number
     }
     Stirrups: {
       from: number

@@ -15,6 +15,7 @@ const BeamSketchPage = lazy(() =>
 const ColumnSketchPage = lazy(() =>
   import('../features/sketch/ColumnSketchPage').then((m) => ({ default: m.ColumnSketchPage })),
 )
+const BenchPage = lazy(() => import('../features/bench/BenchPage').then((m) => ({ default: m.BenchPage })))
 const Workspace = lazy(() => import('./Workspace').then((m) => ({ default: m.Workspace })))
 
 const queries = new QueryClient({
@@ -48,6 +49,7 @@ export function App() {
                 <Route path="/" element={<ProjectList mode={mode} onMode={toggle} />} />
                 <Route path="/sketch/beam" element={<BeamSketchPage mode={mode} onMode={toggle} />} />
                 <Route path="/sketch/column" element={<ColumnSketchPage mode={mode} onMode={toggle} />} />
+                <Route path="/bench" element={<BenchPage mode={mode} onMode={toggle} />} />
                 <Route path="/p/:id/*" element={<Workspace mode={mode} onMode={toggle} />} />
                 <Route path="*" element={<Navigate to="/" replace />} />
               </Routes>

@@ -48,6 +48,9 @@ export function ProjectList({ mode, onMode }: { mode: Mode; onMode: () => void }
           <Link className="pill button" to="/sketch/column">
             Draw up a column
           </Link>
+          <Link className="pill button" to="/bench">
+            Section bench
+          </Link>
         </p>
         {upload.isError && <ErrorView error={upload.error} />}
         {job && <ImportProgress key={job.id} job={job} onDone={done} onClose={() => setJob(undefined)} />}

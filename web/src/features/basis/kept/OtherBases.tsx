@@ -134,7 +134,7 @@ export function OtherBases(p: { id: string; codes: Catalogue[]; onTake: (other: 
           <table className="plain" aria-label="Bases line by line">
             <thead>
               <tr>
-                <th />
+                <td />
                 <th>This project</th>
                 <th>The other</th>
               </tr>

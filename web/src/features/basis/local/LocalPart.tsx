@@ -58,7 +58,7 @@ export function LocalPart(p: {
               <th>For</th>
               <th>In place of the project’s</th>
               <th className="num">Lines and columns</th>
-              <th />
+              <td />
             </tr>
           </thead>
           <tbody>

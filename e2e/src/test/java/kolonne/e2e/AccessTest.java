@@ -72,6 +72,13 @@ class AccessTest extends BrowserTest {
         assertThat(page.getByText("Drop the newer model here")).isVisible();
         look("newer model");
         at(p + "/basis", ".basis");
+        page.getByText("Add local settings").click();
+        assertThat(page.getByLabel("Cover of beams, own value")).isVisible();
+        look("local settings");
+        page.keyboard().press("Escape");
+        page.getByText("Compare with another…").click();
+        assertThat(page.getByText("From a file…")).isVisible();
+        look("other bases");
         at(p + "/results?sel=L3-B24", "section[aria-label=Worklist] [role=option]");
         page.keyboard().press("e");
         assertThat(page.getByLabel("New section", new Page.GetByLabelOptions().setExact(true)))
@@ -90,6 +97,7 @@ class AccessTest extends BrowserTest {
         at(p + "/schedules?kind=drawings&marks=L1-B01", ".drawing-sheet");
         at(p.replaceAll("/p/.*", "/sketch/beam"), "[aria-label='Length of span 1']");
         at(p.replaceAll("/p/.*", "/sketch/column"), "[aria-label=Height]");
+        at(p.replaceAll("/p/.*", "/bench"), "[aria-label='Use of the sets']");
         assertEquals(List.of(), found);
     }
 }

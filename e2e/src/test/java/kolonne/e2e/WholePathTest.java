@@ -186,4 +186,30 @@ class WholePathTest extends BrowserTest {
               const d = x.getImageData(0, 0, t.width, t.height).data; const s = new Set();
               for (let i = 0; i < d.length; i += 4 * 97) s.add(d[i] + ',' + d[i+1] + ',' + d[i+2]); return s.size > 10 }""");
     }
+
+    @Test
+    void oneSectionOnTheBench() {
+        page.getByText("Section bench").click();
+        Locator uses = page.getByLabel("Use of the sets");
+        assertThat(uses.locator("tbody tr")).hasCount(3);
+        page.getByText("Paste a table…").click();
+        page.getByLabel("Table of forces").fill("case\tMy\tN\nA\t90\t-1200\nB\t-4000\t-1200");
+        page.getByText("Take these sets").click();
+        assertThat(uses.locator("tbody tr")).hasCount(2);
+        assertThat(uses.locator("tbody tr").nth(1).locator(".over-ink")).isVisible();
+        page.getByLabel("Moments about both axes").waitFor();
+        // a bar by pointing, taken away again by key
+        Locator bars = page.locator(".bench-section .bar");
+        assertThat(bars).hasCount(11);
+        page.locator(".bench-section .concrete").click(new Locator.ClickOptions().setPosition(60, 60));
+        assertThat(bars).hasCount(12);
+        bars.last().focus();
+        page.keyboard().press("Delete");
+        assertThat(bars).hasCount(11);
+        page.getByLabel("Shape", new Page.GetByLabelOptions().setExact(true)).click();
+        page.getByTitle("rectangle").click();
+        page.getByText("Lay round the edge").click();
+        assertThat(bars).hasCount(10);
+        assertThat(page.getByLabel("Checks of the set")).containsText("shear along the depth");
+    }
 }

@@ -5,7 +5,7 @@ package kolonne.core.section;
  * about both axes, over the whole turn where its bars are not (an odd number round a ring). Utilisation is measured along the ray from the origin through the demand: 1.00 on the surface,
  * continuous in the demand, and axial force and moments of one combination always stay together.
  */
-public final class InteractionSurface {
+public final class InteractionSurface implements StrengthSurface {
     private static final int ANGLES_IN_QUADRANT = 16;
     private static final int DEPTHS = 48;
     private static final double MOMENT_ZERO = 1e-9;
@@ -45,6 +45,26 @@ public final class InteractionSurface {
             mesh = m;
         }
         return m;
+    }
+
+    @Override
+    public double axialCap() {
+        return section.axialCap;
+    }
+
+    @Override
+    public double tension() {
+        return section.tension;
+    }
+
+    @Override
+    public double scale() {
+        return scale;
+    }
+
+    @Override
+    public boolean symmetric() {
+        return quadrant;
     }
 
     public ColumnSection section() {
@@ -138,6 +158,7 @@ public final class InteractionSurface {
     public record Hit(double utilisation, double theta, double c, ColumnSection.Resultant nominal, boolean capped) {}
 
     /** The exact intersection: the neutral axis whose nominal resultants lie on the ray; reduction does not turn it. */
+    @Override
     public Hit exact(double n, double mx, double my) {
         double m = Math.hypot(mx, my);
         double size = Math.hypot(n, m / scale);

@@ -25,7 +25,7 @@ public final class SurfaceCurves {
     public record Meridian(List<Point> design, List<Point> nominal) {}
 
     /** From pure tension to pure compression at one angle of the moments. @param angle from the y axis' moment [rad] */
-    public static Meridian meridian(InteractionSurface s, double angle) {
+    public static Meridian meridian(StrengthSurface s, double angle) {
         List<Point> design = new ArrayList<>();
         List<Point> nominal = new ArrayList<>();
         for (int i = 0; i <= STEPS; i++) {
@@ -39,7 +39,7 @@ public final class SurfaceCurves {
         return new Meridian(design, nominal);
     }
 
-    private static InteractionSurface.Hit hit(InteractionSurface s, double elevation, double angle, List<Point> out) {
+    private static InteractionSurface.Hit hit(StrengthSurface s, double elevation, double angle, List<Point> out) {
         double m = Math.max(0, Math.cos(elevation)) * ARM;
         double n = Math.sin(elevation);
         InteractionSurface.Hit hit = s.exact(n, m * Math.sin(angle), m * Math.cos(angle));
@@ -53,24 +53,22 @@ public final class SurfaceCurves {
      *
      * @param p compression positive [N]
      */
-    public static double momentAt(InteractionSurface s, double p, double angle) {
-        double most = p > 0 ? s.section().axialCap : s.section().tension;
+    public static double momentAt(StrengthSurface s, double p, double angle) {
+        double most = p > 0 ? s.axialCap() : s.tension();
         if (Math.abs(p) >= most) {
             return 0;
         }
-        double high = (s.section().axialCap + s.section().tension)
-                * 2
-                * Math.max(s.section().reach(0), s.section().reach(Math.PI / 2));
+        double high = (s.axialCap() + s.tension()) * 2 * s.scale();
         return Root.find(
                 m -> s.exact(p, m * Math.sin(angle), m * Math.cos(angle)).utilisation() - 1, 0, high, 1e-9 * high);
     }
 
     /** Strength in bending all round under one axial force, in order of the angle; the first point again at the end. */
-    public static List<Point> contour(InteractionSurface s, double p) {
+    public static List<Point> contour(StrengthSurface s, double p) {
         double[] m = new double[ROUND];
         int quarter = ROUND / 4;
         for (int i = 0; i < ROUND; i++) {
-            boolean mirrored = s.section().symmetric() && i > quarter;
+            boolean mirrored = s.symmetric() && i > quarter;
             int like = i <= 2 * quarter ? 2 * quarter - i : i <= 3 * quarter ? i - 2 * quarter : ROUND - i;
             m[i] = mirrored ? m[like] : momentAt(s, p, angle(i, ROUND));
         }
@@ -87,17 +85,17 @@ public final class SurfaceCurves {
     }
 
     /** Meridians all round, each from pure tension to pure compression in the same steps; the first is not repeated. */
-    public static List<List<Point>> mesh(InteractionSurface s) {
+    public static List<List<Point>> mesh(StrengthSurface s) {
         List<List<Point>> out = new ArrayList<>();
         int quarter = MERIDIANS / 4;
         for (int i = 0; i < MERIDIANS; i++) {
             int like = i <= 2 * quarter ? 2 * quarter - i : i <= 3 * quarter ? i - 2 * quarter : MERIDIANS - i;
-            out.add(s.section().symmetric() && i > quarter ? mirrored(out.get(like), i, quarter) : meridianOf(s, i));
+            out.add(s.symmetric() && i > quarter ? mirrored(out.get(like), i, quarter) : meridianOf(s, i));
         }
         return out;
     }
 
-    private static List<Point> meridianOf(InteractionSurface s, int i) {
+    private static List<Point> meridianOf(StrengthSurface s, int i) {
         List<Point> out = new ArrayList<>();
         for (int k = 0; k <= LEVELS; k++) {
             hit(s, Math.PI * (k / (double) LEVELS - 0.5), angle(i, MERIDIANS), out);

@@ -7,6 +7,7 @@ import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import kolonne.core.check.CheckResult;
 import kolonne.core.code.DesignCode;
 import kolonne.core.explain.Clause;
@@ -17,6 +18,7 @@ import kolonne.core.finding.Finding;
 import kolonne.core.section.ColumnSection.Resultant;
 import kolonne.core.section.InteractionSurface.Hit;
 import kolonne.core.section.PlacedBar;
+import kolonne.core.section.StrengthSurface;
 import kolonne.core.section.general.GeneralSection;
 import kolonne.core.section.general.GeneralSurface;
 import kolonne.core.section.general.Outline;
@@ -51,8 +53,14 @@ public final class GeneralUses implements Uses {
         return s.code();
     }
 
-    public GeneralSurface surface() {
-        return surface;
+    @Override
+    public Optional<StrengthSurface> surface() {
+        return Optional.of(surface);
+    }
+
+    @Override
+    public Drawn drawn() {
+        return new Drawn(s.outline(), 0, s.bars());
     }
 
     @Override
@@ -96,19 +104,6 @@ public final class GeneralUses implements Uses {
         Trace t = Trace.recording();
         uses(f, t);
         return t.steps();
-    }
-
-    /** Use where the axial force stays as it is, and where the neutral axis lies at the strength. */
-    @Override
-    public Map<String, Double> beside(Forces f) {
-        Map<String, Double> out = new LinkedHashMap<>();
-        Hit h = hit(f);
-        out.put("utilisationAtAxial", surface.atConstantForce(-f.n(), f.my(), f.mz()));
-        if (!h.capped() && Double.isFinite(h.c()) && h.c() > 0) {
-            out.put("neutralAxisMm", h.c());
-            out.put("compressionTowardsDeg", Math.toDegrees(Math.IEEEremainder(h.theta(), 2 * Math.PI)));
-        }
-        return out;
     }
 
     private List<Use> uses(Forces f, Trace t) {

@@ -7,6 +7,7 @@ import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.TreeMap;
 import kolonne.core.beam.line.IgnoredForces;
 import kolonne.core.check.CheckResult;
@@ -25,7 +26,9 @@ import kolonne.core.section.ColumnSection;
 import kolonne.core.section.FlexuralStrength;
 import kolonne.core.section.InteractionSurface;
 import kolonne.core.section.PlacedBar;
+import kolonne.core.section.StrengthSurface;
 import kolonne.core.section.TorsionTube;
+import kolonne.core.section.general.Outline;
 import kolonne.core.shape.Shape;
 import kolonne.core.single.SingleSection.Forces;
 import kolonne.core.single.SingleSection.Spot;
@@ -50,6 +53,21 @@ public final class SectionUses implements Uses {
     /** A use: demand against capacity. @param clause of the code */
     public record Use(
             String check, double demand, double capacity, Quantity quantity, double utilisation, Clause clause) {}
+
+    @Override
+    public Optional<StrengthSurface> surface() {
+        return s.column()
+                ? Optional.of(new InteractionSurface(
+                        columnSection(), Math.max(s.shape().width(), h)))
+                : Optional.empty();
+    }
+
+    @Override
+    public Drawn drawn() {
+        return s.shape() instanceof Shape.Circle c
+                ? new Drawn(null, c.d(), s.bars())
+                : new Drawn(Outline.of(s.shape()), 0, s.bars());
+    }
 
     @Override
     public String id() {

@@ -1,10 +1,16 @@
 package kolonne.core.single;
 
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import kolonne.core.code.DesignCode;
 import kolonne.core.explain.Step;
 import kolonne.core.finding.Finding;
+import kolonne.core.section.AtConstantForce;
+import kolonne.core.section.InteractionSurface;
+import kolonne.core.section.StrengthSurface;
+import kolonne.core.section.general.Outline;
 
 /** What a single section bears, and how far sets of forces use it. */
 public interface Uses {
@@ -24,8 +30,35 @@ public interface Uses {
     /** The calculation under forces. */
     List<Step> explain(SingleSection.Forces f);
 
-    /** What else there is to say of a set, by name: nothing that decides. */
+    /** The surface N-Mx-My of a column; empty for beams. */
+    Optional<StrengthSurface> surface();
+
+    /** What there is to draw. */
+    Drawn drawn();
+
+    /** @param outline null for a circle; @param diameter of a circle standing on z = 0 about x = 0, else 0 [mm] */
+    record Drawn(Outline outline, double diameter, List<SingleSection.Spot> bars) {
+        public Drawn {
+            bars = List.copyOf(bars);
+        }
+    }
+
+    /** What else there is to say of a set by name, nothing that decides: use where the axial force stays as it is, and where the neutral axis lies at the strength. */
     default Map<String, Double> beside(SingleSection.Forces f) {
-        return Map.of();
+        Map<String, Double> out = new LinkedHashMap<>();
+        surface().ifPresent(s -> {
+            InteractionSurface.Hit h = s.exact(-f.n(), f.my(), f.mz());
+            out.put("utilisationAtAxial", AtConstantForce.use(s, -f.n(), f.my(), f.mz()));
+            if (!h.capped() && Double.isFinite(h.c()) && h.c() > 0) {
+                out.put("neutralAxisMm", h.c());
+                // the surface of a section alike about both axes knows one quarter of the directions
+                double theta = s.symmetric()
+                        ? Math.atan2(
+                                Math.copySign(Math.sin(h.theta()), f.my()), Math.copySign(Math.cos(h.theta()), f.mz()))
+                        : h.theta();
+                out.put("compressionTowardsDeg", Math.toDegrees(Math.IEEEremainder(theta, 2 * Math.PI)));
+            }
+        });
+        return out;
     }
 }

@@ -121,6 +121,21 @@ public final class SectionFile {
         return new Read(out, f.findings);
     }
 
+    /** Reads a single section, an object as those of a list. */
+    public static Read one(byte[] bytes) {
+        SectionFile f = new SectionFile();
+        List<Ready> out = new ArrayList<>();
+        try {
+            Ready r = f.entry(JSON.readValue(bytes, Entry.class), "section");
+            if (r != null) {
+                out.add(r);
+            }
+        } catch (IOException e) {
+            f.findings.add(StrictJson.trouble(e, "section", "section", "docs/formats/sections.md"));
+        }
+        return new Read(out, f.findings);
+    }
+
     private static List<Entry> list(byte[] bytes) throws IOException {
         if (JSON.readTree(bytes).isArray()) {
             return Arrays.asList(JSON.readValue(bytes, Entry[].class));

@@ -576,7 +576,7 @@ final class Members {
                         : List.of());
     }
 
-    private static List<CurvePoint> points(List<SurfaceCurves.Point> all) {
+    static List<CurvePoint> points(List<SurfaceCurves.Point> all) {
         return all.stream()
                 .map(p -> new CurvePoint(p.n() / 1e3, p.mx() / 1e6, p.my() / 1e6))
                 .toList();

@@ -2,17 +2,19 @@ package kolonne.core.section.general;
 
 import kolonne.core.section.ColumnSection.Resultant;
 import kolonne.core.section.InteractionSurface.Hit;
+import kolonne.core.section.StrengthSurface;
 
 /**
  * The design strength surface N-Mx-My of a section without symmetry. Utilisation is measured along the ray from the origin through the demand: 1.00 on the
  * surface. The neutral axis whose nominal resultants lie on the ray is found from the nearest of a mesh of axes, by Newton's method.
  */
-public final class GeneralSurface {
+public final class GeneralSurface implements StrengthSurface {
     private static final int ANGLES = 72;
     private static final int DEPTHS = 40;
     private static final int NEWTON = 40;
     private static final int STARTS = 6;
-    private static final int ROUNDS = 3;
+    private static final int ROUNDS = 6;
+    private static final int SEARCH = 60;
     /** Neutral axes are looked for between these parts of the section's size: everything in tension, everything crushed. */
     private static final double LEAST = 1e-4;
 
@@ -25,10 +27,36 @@ public final class GeneralSurface {
     private final GeneralSection section;
     private final double scale;
     private volatile double[][] mesh;
+    private volatile double tension;
 
     public GeneralSurface(GeneralSection section) {
         this.section = section;
         this.scale = Math.max(section.size(0), section.size(Math.PI / 2));
+    }
+
+    @Override
+    public double axialCap() {
+        return section.axialCap();
+    }
+
+    @Override
+    public double tension() {
+        double t = tension;
+        if (t == 0) {
+            t = 1 / exact(-1, 0, 0).utilisation();
+            tension = t;
+        }
+        return t;
+    }
+
+    @Override
+    public double scale() {
+        return scale;
+    }
+
+    @Override
+    public boolean symmetric() {
+        return false;
     }
 
     public GeneralSection section() {
@@ -78,6 +106,7 @@ public final class GeneralSurface {
      *
      * @param n compression positive [N]
      */
+    @Override
     public Hit exact(double n, double mx, double my) {
         double[] demand = {n, mx / scale, my / scale};
         double size = Math.sqrt(dot(demand, demand));
@@ -182,7 +211,7 @@ public final class GeneralSurface {
         double[] f = off(at[0], at[1], d, e1, e2);
         double stepTheta = 0.05;
         double stepLog = 0.1;
-        while (stepTheta > 1e-11 && size(f) >= NEAR) {
+        for (int k0 = 0; k0 < SEARCH && stepTheta > 1e-11 && size(f) >= NEAR; k0++) {
             boolean better = false;
             for (int k = 0; k < 8; k++) {
                 double turn = Math.PI / 4 * k;
@@ -216,37 +245,5 @@ public final class GeneralSurface {
 
     private static double[] cross(double[] a, double[] b) {
         return new double[] {a[1] * b[2] - a[2] * b[1], a[2] * b[0] - a[0] * b[2], a[0] * b[1] - a[1] * b[0]};
-    }
-
-    /**
-     * Use of the strength in bending where the axial force stays as it is: the moments over those that could act with it, in their own ratio; infinite where the
-     * force alone is more than the section bears.
-     */
-    public double atConstantForce(double n, double mx, double my) {
-        double m = Math.hypot(mx, my);
-        if (m == 0) {
-            return exact(n, 0, 0).utilisation() <= 1 ? 0 : Double.POSITIVE_INFINITY;
-        }
-        double low = 0;
-        double high = 1;
-        if (exact(n, 0, 0).utilisation() > 1) {
-            return Double.POSITIVE_INFINITY;
-        }
-        while (exact(n, high * mx, high * my).utilisation() < 1) {
-            low = high;
-            high *= 2;
-            if (high > 1e9) {
-                return 0;
-            }
-        }
-        for (int k = 0; k < 60 && high - low > 1e-10 * high; k++) {
-            double mid = (low + high) / 2;
-            if (exact(n, mid * mx, mid * my).utilisation() < 1) {
-                low = mid;
-            } else {
-                high = mid;
-            }
-        }
-        return 2 / (low + high);
     }
 }

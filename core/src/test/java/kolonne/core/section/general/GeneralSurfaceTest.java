@@ -9,6 +9,7 @@ import java.util.List;
 import java.util.Random;
 import kolonne.core.basis.Basis;
 import kolonne.core.code.DesignCode;
+import kolonne.core.section.AtConstantForce;
 import kolonne.core.section.ColumnSection;
 import kolonne.core.section.InteractionSurface;
 import kolonne.core.section.PlacedBar;
@@ -249,11 +250,12 @@ class GeneralSurfaceTest {
                 new PlacedBar(300, 450, 491));
         GeneralSurface s = new GeneralSurface(new GeneralSection(o, bars, 30, 420, ACI));
         for (double n : new double[] {-2e5, 0, 1e6, 4e6}) {
-            double u = s.atConstantForce(n, 80e6, -50e6);
+            double u = AtConstantForce.use(s, n, 80e6, -50e6);
             assertEquals(1, s.exact(n, 80e6 / u, -50e6 / u).utilisation(), 1e-6);
         }
-        assertEquals(Double.POSITIVE_INFINITY, s.atConstantForce(2 * s.section().axialCap(), 1e6, 0));
-        assertEquals(0, s.atConstantForce(0, 0, 0));
+        assertEquals(
+                Double.POSITIVE_INFINITY, AtConstantForce.use(s, 2 * s.section().axialCap(), 1e6, 0));
+        assertEquals(0, AtConstantForce.use(s, 0, 0, 0));
     }
 
     @Test

@@ -1,0 +1,19 @@
+package kolonne.core.section;
+
+/** A design strength surface N-Mx-My: compression positive, Mx with compression at +y, My with compression at +x. */
+public interface StrengthSurface {
+    /** Where the ray of a demand meets it [N, Nmm]. */
+    InteractionSurface.Hit exact(double n, double mx, double my);
+
+    /** Greatest axial force that the code lets the section bear [N]. */
+    double axialCap();
+
+    /** Greatest tension without moments [N]. */
+    double tension();
+
+    /** The section's larger dimension [mm]. */
+    double scale();
+
+    /** Whether the section is alike about both axes. */
+    boolean symmetric();
+}

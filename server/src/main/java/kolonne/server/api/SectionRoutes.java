@@ -1,0 +1,166 @@
+package kolonne.server.api;
+
+import io.javalin.http.Context;
+import io.javalin.http.HandlerType;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import kolonne.core.finding.Finding;
+import kolonne.core.section.StrengthSurface;
+import kolonne.core.section.SurfaceCurves;
+import kolonne.core.section.general.Outline;
+import kolonne.core.single.SectionUses;
+import kolonne.core.single.SingleSection;
+import kolonne.core.single.Uses;
+import kolonne.exchange.json.MayBeNull;
+import kolonne.exchange.single.SectionFile;
+import kolonne.server.jobs.Jobs;
+
+/** One section on its own under sets of forces; nothing is stored. */
+final class SectionRoutes {
+    /** Sets of forces that are answered at once; longer lists are for the command line. */
+    private static final int MOST_SETS = 300;
+
+    record SectionUseDto(String check, double utilisation, String demand, String capacity, String clause) {}
+
+    /** @param atAxial use where the axial force stays as it is; the neutral axis at the strength: its depth from the edge towards an angle from the x axis */
+    record SectionSetDto(
+            String name,
+            double utilisation,
+            String governs,
+            @MayBeNull Double atAxial,
+            @MayBeNull Double neutralAxisMm,
+            @MayBeNull Double towardsDeg,
+            double p,
+            double mx,
+            double my,
+            List<SectionUseDto> checks) {}
+
+    record SectionBarDto(double x, double z, double diameter) {}
+
+    /** @param rings x and z in turn, the outline first, then openings; empty for a circle */
+    record SectionPictureDto(List<List<Double>> rings, double diameter, List<SectionBarDto> bars) {}
+
+    /**
+     * @param curves      of a column through the chosen set
+     * @param calculation of the chosen set
+     */
+    record SectionAnswerDto(
+            String code,
+            Map<String, Double> strengths,
+            List<Problem.FindingDto> findings,
+            List<SectionSetDto> sets,
+            SectionPictureDto picture,
+            @MayBeNull Members.CurvesDto curves,
+            List<Answers.StepDto> calculation) {}
+
+    List<Route> routes() {
+        return List.of(new Route(
+                HandlerType.POST,
+                "/api/sections/try",
+                "Strengths of a section and the use of every check under sets of forces; the body is one of a list of sections",
+                SectionFile.Entry.class,
+                SectionAnswerDto.class,
+                new String[] {"set"},
+                SectionRoutes::tried));
+    }
+
+    private static void tried(Context c) {
+        SectionFile.Read r = SectionFile.one(c.bodyAsBytes());
+        List<Finding> wrong = new ArrayList<>(r.findings());
+        if (wrong.isEmpty() && r.ready().get(0).forces().size() > MOST_SETS) {
+            wrong.add(Finding.fails(
+                    "section.sets",
+                    "forces",
+                    "There are " + r.ready().get(0).forces().size() + " sets of forces.",
+                    "Give at most " + MOST_SETS + "; ./kolonne section takes more."));
+        }
+        if (!wrong.isEmpty()) {
+            throw new Jobs.Refused(wrong);
+        }
+        SectionFile.Ready one = r.ready().get(0);
+        int set = one.forces().isEmpty()
+                ? -1
+                : ResultRoutes.number(c, "set", 0, 0, one.forces().size() - 1);
+        c.json(answer(one, set));
+    }
+
+    private static SectionAnswerDto answer(SectionFile.Ready one, int set) {
+        Uses uses = one.section();
+        return new SectionAnswerDto(
+                uses.code().name(),
+                uses.strengths(),
+                uses.findings().stream().map(Problem.FindingDto::of).toList(),
+                one.forces().stream().map(f -> set(uses, f, one.us())).toList(),
+                picture(uses.drawn()),
+                set < 0 ? null : curves(uses, one.forces().get(set)),
+                set < 0
+                        ? List.of()
+                        : Answers.StepDto.of(uses.explain(one.forces().get(set)), one.us()));
+    }
+
+    private static SectionSetDto set(Uses uses, SingleSection.Forces f, boolean us) {
+        List<SectionUses.Use> all = uses.uses(f);
+        Map<String, Double> beside = uses.beside(f);
+        return new SectionSetDto(
+                f.name(),
+                shown(all.get(0).utilisation()),
+                all.get(0).check(),
+                beside.containsKey("utilisationAtAxial") ? shown(beside.get("utilisationAtAxial")) : null,
+                beside.get("neutralAxisMm"),
+                beside.get("compressionTowardsDeg"),
+                -f.n() / 1e3,
+                f.my() / 1e6,
+                f.mz() / 1e6,
+                all.stream()
+                        .map(u -> new SectionUseDto(
+                                u.check(),
+                                shown(u.utilisation()),
+                                u.quantity().text(u.demand(), us),
+                                u.quantity().text(u.capacity(), us),
+                                u.clause().text()))
+                        .toList());
+    }
+
+    private static double shown(double u) {
+        return Double.isFinite(u) ? Math.min(u, 99.99) : 99.99;
+    }
+
+    private static Members.CurvesDto curves(Uses uses, SingleSection.Forces f) {
+        Optional<StrengthSurface> surface = uses.surface();
+        if (surface.isEmpty()) {
+            return null;
+        }
+        StrengthSurface s = surface.get();
+        double angle = Math.atan2(f.my(), f.mz());
+        SurfaceCurves.Meridian curve = SurfaceCurves.meridian(s, angle);
+        double at = uses.beside(f).get("utilisationAtAxial");
+        return new Members.CurvesDto(
+                Math.toDegrees(angle),
+                Members.points(curve.design()),
+                Members.points(curve.nominal()),
+                Members.points(SurfaceCurves.contour(s, -f.n())),
+                Double.isFinite(at) ? at : null);
+    }
+
+    private static SectionPictureDto picture(Uses.Drawn d) {
+        List<List<Double>> rings = new ArrayList<>();
+        if (d.outline() != null) {
+            for (Outline.Ring r : d.outline().rings()) {
+                List<Double> xz = new ArrayList<>();
+                r.corners().forEach(k -> {
+                    xz.add(k.x());
+                    xz.add(k.y());
+                });
+                rings.add(xz);
+            }
+        }
+        return new SectionPictureDto(
+                rings,
+                d.diameter(),
+                d.bars().stream()
+                        .map(b -> new SectionBarDto(b.x(), b.z(), b.diameter()))
+                        .toList());
+    }
+}

@@ -1,0 +1,168 @@
+import { keepPreviousData, useQuery } from '@tanstack/react-query'
+import { App, Button, Select, Upload } from 'antd'
+import { useEffect, useState } from 'react'
+import { Link } from 'react-router'
+import { api } from '../../api/client'
+import { TitleLine } from '../../app/TitleLine'
+import type { Mode } from '../../app/theme'
+import { ErrorView } from '../../ui/ErrorView'
+import { InlineText } from '../../ui/InlineText'
+import { Loading } from '../../ui/Loading'
+import { useDraft } from '../sketch/useDraft'
+import { BarTable } from './BarTable'
+import { BenchPicture } from './BenchPicture'
+import { BenchResults, SetTable } from './BenchResults'
+import { benchStart, entryOf, read, singles, toCode, type Bench } from './draft'
+import { ForceTable } from './ForceTable'
+import { ShapeForm } from './ShapeForm'
+
+/** One section on its own: outline, bars and sets of forces on the left, what it bears on the right. */
+export function BenchPage({ mode, onMode }: { mode: Mode; onMode: () => void }) {
+  const { message } = App.useApp()
+  const kept = useDraft<Bench>('kolonne.bench', benchStart)
+  const { draft: bench, set } = kept
+  const [picked, setPicked] = useState(0)
+  const [size, setSize] = useState('T20')
+  const catalogue = useQuery({
+    queryKey: ['catalogue'],
+    queryFn: ({ signal }) => api.catalogue(signal),
+    staleTime: Infinity,
+  })
+  const settled = useSettled(bench, 200)
+  const chosen = Math.min(picked, Math.max(0, settled.sets.length - 1))
+  const answer = useQuery({
+    queryKey: ['bench', settled, chosen],
+    queryFn: ({ signal }) => api.trySection(entryOf(settled), chosen, signal),
+    placeholderData: keepPreviousData,
+    retry: false,
+  })
+  if (catalogue.isError) return <ErrorView error={catalogue.error} onRetry={() => void catalogue.refetch()} />
+  if (!catalogue.data) return <Loading words="Reading the codes" />
+  const code = catalogue.data.codes.find((c) => c.code === bench.code) ?? catalogue.data.codes[0]!
+  const newBar = code.bars.includes(size) ? size : (bench.bars[0]?.bar ?? code.bars[0]!)
+  const diameter = (label: string) =>
+    (label.startsWith('#') ? Number(label.slice(1)) / 8 : Number(label.slice(1))) *
+    (bench.us === label.startsWith('#') ? 1 : bench.us ? 1 / 25.4 : 25.4)
+  const a = answer.data
+  const k = bench.us ? 25.4 : 1
+  const centroid: [number, number] | undefined =
+    a && a.strengths.centroidXMm !== undefined ? [a.strengths.centroidXMm / k, a.strengths.centroidZMm! / k] : undefined
+  return (
+    <div className="front">
+      <TitleLine mode={mode} onMode={onMode}>
+        <Link to="/" className="soft">
+          Projects
+        </Link>
+      </TitleLine>
+      <main className="sketch">
+        <div className="sketch-inputs">
+          <div className="sketch-head">
+            <h1>
+              <InlineText value={bench.name} label="Name" onCommit={(name) => set({ ...bench, name })} />
+            </h1>
+            <span className="soft">section bench</span>
+            <span className="spring" />
+            <Select
+              size="small"
+              aria-label="Design code"
+              style={{ width: 150 }}
+              value={bench.code}
+              options={catalogue.data.codes.map((c) => ({ value: c.code, label: c.name }))}
+              onChange={(v) => {
+                const to = catalogue.data.codes.find((c) => c.code === v)!
+                set(toCode(bench, v, to.usUnits, to.bars))
+              }}
+            />
+          </div>
+          <ShapeForm bench={bench} sizes={code.bars} onChange={(c) => set({ ...bench, ...c })} />
+          <BarTable
+            bench={bench}
+            sizes={code.bars}
+            size={newBar}
+            diameter={diameter}
+            onSize={setSize}
+            onChange={(bars) => set({ ...bench, bars })}
+          />
+          <ForceTable
+            sets={bench.sets}
+            picked={chosen}
+            us={bench.us}
+            onPick={setPicked}
+            onChange={(sets) => set({ ...bench, sets })}
+          />
+          <div className="sketch-foot">
+            <Button size="small" onClick={() => download(bench)}>
+              Download
+            </Button>
+            <Upload
+              accept=".json"
+              showUploadList={false}
+              beforeUpload={(f) => {
+                void f.text().then((t) => {
+                  const b = read(t)
+                  if (b) set(b)
+                  else void message.error(`${f.name} is not a section that was downloaded here.`)
+                })
+                return false
+              }}
+            >
+              <Button size="small">Open…</Button>
+            </Upload>
+            <Button size="small" onClick={kept.undo} disabled={!kept.canUndo}>
+              Undo
+            </Button>
+            <Button size="small" onClick={kept.reset}>
+              Start anew
+            </Button>
+            <span className="soft">It is kept in this browser.</span>
+          </div>
+        </div>
+        <div className="sketch-picture">
+          <div className="bench-top">
+            <BenchPicture
+              bench={bench}
+              diameter={diameter}
+              set={answer.isError ? undefined : a?.sets[chosen]}
+              centroid={centroid}
+              snap={bench.us ? 0.25 : 5}
+              onPlace={([x, z]) =>
+                set({ ...bench, bars: [...bench.bars, { bar: newBar, count: 1, x, z, x2: x, z2: z }] })
+              }
+              onTake={(i) => set({ ...bench, bars: singles(bench.bars).filter((_, n) => n !== i) })}
+            />
+            {a && !answer.isError && (
+              <SetTable answer={a} picked={Math.min(chosen, a.sets.length - 1)} onPick={setPicked} />
+            )}
+          </div>
+          {answer.isError ? (
+            <ErrorView error={answer.error} />
+          ) : a ? (
+            <BenchResults answer={a} us={bench.us} picked={Math.min(chosen, a.sets.length - 1)} onPick={setPicked} />
+          ) : (
+            <Loading words="Working it out" />
+          )}
+        </div>
+      </main>
+    </div>
+  )
+}
+
+/** A value once it has not changed for a while. */
+function useSettled<T>(value: T, ms: number): T {
+  const [settled, setSettled] = useState(value)
+  useEffect(() => {
+    const t = setTimeout(() => setSettled(value), ms)
+    return () => clearTimeout(t)
+  }, [value, ms])
+  return settled
+}
+
+/** What is downloaded is a list that ./kolonne section reads, with the draft beside it. */
+function download(b: Bench) {
+  const file = new Blob([JSON.stringify({ sections: [entryOf(b)] }, null, 1)], { type: 'application/json' })
+  const a = document.createElement('a')
+  a.href = URL.createObjectURL(file)
+  a.download = `${b.name.replace(/[^\p{L}\p{N}]+/gu, '-') || 'section'}.json`
+  a.click()
+  URL.revokeObjectURL(a.href)
+}

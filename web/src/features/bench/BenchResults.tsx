@@ -1,0 +1,115 @@
+import type { Demand, SectionAnswer } from '../../api/client'
+import { isOver, utilisation } from '../../lib/format'
+import { unitsOf } from '../../lib/units'
+import { CalculationPanel } from '../../ui/CalculationPanel'
+import { ForceMomentPlot } from '../column/ForceMomentPlot'
+import { MomentsPlot } from '../column/MomentsPlot'
+
+const CHECKS: Record<string, string> = {
+  'axial-bending': 'axial force with bending',
+  'axial-limit': 'cap on axial force',
+  'torsion-threshold': 'threshold of torsion',
+  'shear-out-of-scope': 'shear, out of scope of this outline',
+  'shear-y': 'shear along the width',
+  'shear-z': 'shear along the depth',
+  'shear-limit-y': 'limit of shear along the width',
+  'shear-limit-z': 'limit of shear along the depth',
+}
+const checkName = (c: string) => CHECKS[c] ?? c.replace(/-/g, ' ')
+
+/** The use of every set, the chosen one marked. */
+export function SetTable(p: { answer: SectionAnswer; picked: number; onPick: (i: number) => void }) {
+  const { answer, picked } = p
+  const column = answer.sets.some((s) => s.atAxial !== null)
+  if (answer.sets.length === 0) return <p className="soft">Give a set of forces.</p>
+  return (
+    <table className="plain" aria-label="Use of the sets">
+      <thead>
+        <tr>
+          <th>Set</th>
+          <th className="num">Use</th>
+          <th>governs</th>
+          {column && <th className="num">N as it is</th>}
+        </tr>
+      </thead>
+      <tbody>
+        {answer.sets.map((s, i) => (
+          <tr key={i} aria-selected={i === picked} onClick={() => p.onPick(i)}>
+            <td>
+              <button type="button" className="link" onClick={() => p.onPick(i)}>
+                {s.name}
+              </button>
+            </td>
+            <td className="num">
+              <b className={isOver(s.utilisation) ? 'over-ink' : ''}>{utilisation(s.utilisation)}</b>
+            </td>
+            <td>{checkName(s.governs)}</td>
+            {column && <td className="num">{s.atAxial === null ? '–' : utilisation(s.atAxial)}</td>}
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  )
+}
+
+/** Checks and calculation of the chosen set, and where all lie in the strength of the section. */
+export function BenchResults(p: { answer: SectionAnswer; us: boolean; picked: number; onPick: (i: number) => void }) {
+  const { answer, picked } = p
+  const set = answer.sets[picked]
+  const units = unitsOf(p.us)
+  const demands: Demand[] = answer.sets.map((s, i) => ({
+    combination: s.name,
+    combinationNumber: i,
+    number: 0,
+    place: checkName(s.governs),
+    p: s.p,
+    mx: s.mx,
+    my: s.my,
+    factor: 1,
+    utilisation: s.utilisation,
+  }))
+  return (
+    <>
+      {answer.findings.map((f) => (
+        <p key={f.what} className="notice over-ink">
+          {f.what} {f.mend}
+        </p>
+      ))}
+      {answer.curves && set && (
+        <div className="plots">
+          {[ForceMomentPlot, MomentsPlot].map((Plot, i) => (
+            <Plot
+              key={i}
+              curves={answer.curves!}
+              demands={demands}
+              picked={demands[picked]!}
+              units={units}
+              onPick={(d) => p.onPick(d.combinationNumber)}
+            />
+          ))}
+        </div>
+      )}
+      {set && (
+        <>
+          <h2>{set.name}</h2>
+          <table className="plain" aria-label="Checks of the set">
+            <tbody>
+              {set.checks.map((c) => (
+                <tr key={c.check}>
+                  <td>{checkName(c.check)}</td>
+                  <td className="num">{c.demand}</td>
+                  <td className="soft">of {c.capacity}</td>
+                  <td className="num">
+                    <b className={isOver(c.utilisation) ? 'over-ink' : ''}>{utilisation(c.utilisation)}</b>
+                  </td>
+                  <td className="soft">{c.clause}</td>
+                </tr>
+              ))}
+            </tbody>
+          </table>
+          <CalculationPanel calculation={{ heading: set.name, steps: answer.calculation }} />
+        </>
+      )}
+    </>
+  )
+}

@@ -53,12 +53,12 @@ export function BarTable(p: {
       <table className="plain tight">
         <thead>
           <tr>
-            <th className="num">No.</th>
+            <th>No.</th>
             <th>Size</th>
-            <th className="num">x, {unit}</th>
-            <th className="num">z, {unit}</th>
-            <th className="num">to x</th>
-            <th className="num">to z</th>
+            <th>x, {unit}</th>
+            <th>z, {unit}</th>
+            <th>to x</th>
+            <th>to z</th>
             <td />
           </tr>
         </thead>

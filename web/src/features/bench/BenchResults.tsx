@@ -6,7 +6,7 @@ import { ForceMomentPlot } from '../column/ForceMomentPlot'
 import { MomentsPlot } from '../column/MomentsPlot'
 
 const CHECKS: Record<string, string> = {
-  'axial-bending': 'axial force with bending',
+  'axial-bending': 'axial with bending',
   'axial-limit': 'cap on axial force',
   'torsion-threshold': 'threshold of torsion',
   'shear-out-of-scope': 'shear, out of scope of this outline',
@@ -29,7 +29,7 @@ export function SetTable(p: { answer: SectionAnswer; picked: number; onPick: (i:
           <th>Set</th>
           <th className="num">Use</th>
           <th>governs</th>
-          {column && <th className="num">N as it is</th>}
+          {column && <th className="num">at this N</th>}
         </tr>
       </thead>
       <tbody>

@@ -11,9 +11,10 @@ import { Loading } from '../../ui/Loading'
 import { NumberField } from '../../ui/NumberField'
 import { NationalTable } from './NationalTable'
 import { BarChips } from './BarChips'
-import { FLANGES, HEADINGS, numberOf, PREFERENCES, replacing, shown, stored, SWAY, unitOf } from './fields'
+import { FLANGES, HEADINGS, numberOf, PREFERENCES, shown, stored, SWAY, unitOf } from './fields'
 import { KeepBasis } from './kept/KeepBasis'
 import { OtherBases } from './kept/OtherBases'
+import { replacing } from './replacing'
 import { localPatched, YES_NO } from './local/local'
 import { LocalPart } from './local/LocalPart'
 
@@ -82,6 +83,7 @@ export function BasisPage({ id, state }: { id: string; state?: State }) {
         <OtherBases
           id={id}
           codes={catalogue.data.codes}
+          local={b.local}
           onClose={() => setDialog(undefined)}
           onTake={(other) => {
             set(replacing(b, other))
@@ -110,7 +112,7 @@ export function BasisPage({ id, state }: { id: string; state?: State }) {
               }))}
               onChange={(v) => {
                 const other = catalogue.data.codes.find((c) => c.code === v)!.standard
-                set({ ...replacing(b, other), name: b.name })
+                set(replacing(b, { ...other, name: b.name, local: b.local }))
               }}
             />
           </Row>

@@ -1,5 +1,4 @@
-import type { Basis, BasisChange, BasisField } from '../../api/client'
-import { omit } from '../../lib/omit'
+import type { Basis, BasisField } from '../../api/client'
 import { lengthIn, massIn, stressIn, type Units } from '../../lib/units'
 
 /** Parts of the page with their headings, in order; the server tells which numbers belong to each. */
@@ -35,12 +34,6 @@ export const PREFERENCES = [
   { value: 'one-size-a-face', label: 'one size a face' },
   { value: 'fewest-sizes', label: 'one size a line' },
 ]
-
-/** The change that makes a basis another but for what is local: national values that the other does not have are the recommended ones again. */
-export function replacing(now: Basis, other: Basis): BasisChange {
-  const gone = Object.keys(now.national).filter((k) => !(k in other.national))
-  return { ...omit(other, 'local'), national: { ...other.national, ...Object.fromEntries(gone.map((k) => [k, null])) } }
-}
 
 export const numberOf = (b: Basis, f: BasisField) => b[f.key as keyof Basis] as number
 

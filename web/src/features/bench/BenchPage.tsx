@@ -1,6 +1,6 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query'
 import { App, Button, Select, Upload } from 'antd'
-import { useEffect, useState } from 'react'
+import { useState } from 'react'
 import { Link } from 'react-router'
 import { api } from '../../api/client'
 import { TitleLine } from '../../app/TitleLine'
@@ -8,6 +8,7 @@ import type { Mode } from '../../app/theme'
 import { ErrorView } from '../../ui/ErrorView'
 import { InlineText } from '../../ui/InlineText'
 import { Loading } from '../../ui/Loading'
+import { useSettled } from '../../ui/useSettled'
 import { useDraft } from '../sketch/useDraft'
 import { BarTable } from './BarTable'
 import { BenchPicture } from './BenchPicture'
@@ -145,16 +146,6 @@ export function BenchPage({ mode, onMode }: { mode: Mode; onMode: () => void }) 
       </main>
     </div>
   )
-}
-
-/** A value once it has not changed for a while. */
-function useSettled<T>(value: T, ms: number): T {
-  const [settled, setSettled] = useState(value)
-  useEffect(() => {
-    const t = setTimeout(() => setSettled(value), ms)
-    return () => clearTimeout(t)
-  }, [value, ms])
-  return settled
 }
 
 /** What is downloaded is a list that ./kolonne section reads, with the draft beside it. */

@@ -1,6 +1,6 @@
 import { keepPreviousData, useMutation, useQuery } from '@tanstack/react-query'
 import { Button, Select, Tooltip } from 'antd'
-import { useEffect, useState, type ReactNode, useRef } from 'react'
+import { type ReactNode, useRef } from 'react'
 import { Link, useNavigate } from 'react-router'
 import {
   api,
@@ -15,6 +15,7 @@ import type { Mode } from '../../app/theme'
 import { ErrorView } from '../../ui/ErrorView'
 import { FindingList } from '../../ui/FindingList'
 import { InlineText } from '../../ui/InlineText'
+import { useSettled } from '../../ui/useSettled'
 import type { useDraft } from './useDraft'
 
 interface Props<T extends BeamSketch | ColumnSketch> {
@@ -135,14 +136,4 @@ export function SketchFrame<T extends BeamSketch | ColumnSketch>(p: Props<T>) {
       </main>
     </div>
   )
-}
-
-/** A value once it has not changed for a while. */
-function useSettled<T>(value: T, ms: number): T {
-  const [settled, setSettled] = useState(value)
-  useEffect(() => {
-    const t = setTimeout(() => setSettled(value), ms)
-    return () => clearTimeout(t)
-  }, [value, ms])
-  return settled
 }

@@ -13,7 +13,14 @@ const FILE = 'file:'
 const FILE_MOST = 5e6
 
 /** This basis beside another, line by line: one that is kept, of another project, a standard one, or a file; and taking the other. */
-export function OtherBases(p: { id: string; codes: Catalogue[]; onTake: (other: Basis) => void; onClose: () => void }) {
+export function OtherBases(p: {
+  id: string
+  codes: Catalogue[]
+  /** of this project: they stay where the other is not a file with its own */
+  local: Basis['local']
+  onTake: (other: Basis) => void
+  onClose: () => void
+}) {
   const { message } = App.useApp()
   const queries = useQueryClient()
   const [chosen, setChosen] = useState<string>()
@@ -30,11 +37,12 @@ export function OtherBases(p: { id: string; codes: Catalogue[]; onTake: (other: 
   })
   const text = async (which: string): Promise<string> => {
     if (which === FILE) return file!.text
-    if (which.startsWith(PROJECT)) return JSON.stringify(await api.basis(which.slice(PROJECT.length)))
-    const basis = which.startsWith(KEPT)
-      ? kept.data!.bases.find((b) => b.name === which.slice(KEPT.length))!.basis
-      : p.codes.find((c) => c.code === which.slice(STANDARD.length))!.standard
-    return JSON.stringify(basis)
+    const basis = which.startsWith(PROJECT)
+      ? await api.basis(which.slice(PROJECT.length))
+      : which.startsWith(KEPT)
+        ? kept.data!.bases.find((b) => b.name === which.slice(KEPT.length))!.basis
+        : p.codes.find((c) => c.code === which.slice(STANDARD.length))!.standard
+    return JSON.stringify({ ...basis, local: p.local })
   }
   const compared = useQuery({
     queryKey: ['project', p.id, 'basis', 'compare', chosen, file?.text],
@@ -126,7 +134,7 @@ export function OtherBases(p: { id: string; codes: Catalogue[]; onTake: (other: 
           <p className="soft">
             {differing.length === 0
               ? 'No line differs.'
-              : `${differing.length} of ${lines.length} lines differ. What is taken replaces all of them; local settings stay as they are.`}{' '}
+              : `${differing.length} of ${lines.length} lines differ. What is taken replaces all of them${chosen === FILE ? ', local settings too' : '; local settings stay as they are'}.`}{' '}
             <Checkbox checked={everything} onChange={(e) => setEverything(e.target.checked)}>
               All lines
             </Checkbox>

@@ -3,7 +3,7 @@ import userEvent from '@testing-library/user-event'
 import { beforeEach, describe, expect, it, vi } from 'vitest'
 import { api, ApiError, type Basis, type KeptBasis } from '../../../api/client'
 import { Around, basis, codes } from '../../../test/fixtures'
-import { replacing } from '../fields'
+import { replacing } from '../replacing'
 import { KeepBasis } from './KeepBasis'
 import { OtherBases } from './OtherBases'
 
@@ -44,7 +44,7 @@ describe('kept bases', () => {
     const take = vi.fn()
     render(
       <Around>
-        <OtherBases id="p" codes={codes} onTake={take} onClose={() => undefined} />
+        <OtherBases id="p" codes={codes} local={basis.local} onTake={take} onClose={() => undefined} />
       </Around>,
     )
     expect(screen.getByRole('button', { name: 'Take the other and design again' })).toBeDisabled()
@@ -62,7 +62,7 @@ describe('kept bases', () => {
     compare.mockRejectedValue(new ApiError(422, 'It cannot be taken.', 'fy is 9000 MPa.'))
     const { baseElement } = render(
       <Around>
-        <OtherBases id="p" codes={codes} onTake={() => undefined} onClose={() => undefined} />
+        <OtherBases id="p" codes={codes} local={basis.local} onTake={() => undefined} onClose={() => undefined} />
       </Around>,
     )
     const text = '{"fyMpa":9000}'
@@ -74,10 +74,18 @@ describe('kept bases', () => {
     expect(compare.mock.calls[0]![1]).toBe(text)
   })
 
-  it('bring national values back to the recommended where the other has none', () => {
-    const now = { ...basis, national: { gammaC: 1.4, k1: 2 } } as Basis
-    const other = { ...basis, national: { k1: 3 }, local: { a: { storeys: ['L1'], members: [], set: {} } } } as Basis
+  it('bring back the recommended values and take away local settings that the other does not have', () => {
+    const a = { storeys: ['L1'], members: [], set: { fyMpa: 500 } }
+    const now = { ...basis, national: { gammaC: 1.4, k1: 2 }, local: { a, b: a } } as Basis
+    const other = { ...basis, national: { k1: 3 }, local: { a: { ...a, set: { beamCoverMm: 50 } } } } as Basis
     expect(replacing(now, other).national).toEqual({ gammaC: null, k1: 3 })
-    expect(replacing(now, other)).not.toHaveProperty('local')
+    expect(replacing(now, other).local).toEqual({
+      a: { ...a, role: null, set: { beamCoverMm: 50, fyMpa: null } },
+      b: null,
+    })
+    expect(replacing(now, { ...other, local: now.local }).local).toEqual({
+      a: { ...a, role: null },
+      b: { ...a, role: null },
+    })
   })
 })

@@ -88,7 +88,7 @@ public record Basis(
     public Basis of(List<LocalSettings> holding) {
         Basis out = with(List.of());
         for (LocalSettings l : holding) {
-            out = l.values().on(out);
+            out = new Overlaid(l.values()).on(out);
         }
         return out;
     }

@@ -13,7 +13,9 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 import java.util.TreeSet;
+import java.util.stream.Collectors;
 import kolonne.core.basis.Basis;
+import kolonne.core.basis.local.LocalSettings;
 import kolonne.core.beam.check.BeamCheck;
 import kolonne.core.beam.check.BeamDesign;
 import kolonne.core.check.CheckResult;
@@ -39,11 +41,13 @@ public final class UtilisationReport {
     private final BuildingDesign d;
     private final boolean us;
     private final PdfPaper paper;
+    private final Map<String, String> types;
 
     private UtilisationReport(BuildingDesign d, PdfPaper paper) {
         this.d = d;
         this.us = d.basis().usUnits();
         this.paper = paper;
+        this.types = d.typeMarks();
     }
 
     /** @param sheets marks of the lines and stacks whose calculations are printed */
@@ -265,7 +269,7 @@ public final class UtilisationReport {
 
     private void members() throws IOException {
         List<PdfPaper.Column> columns = List.of(
-                new PdfPaper.Column("mark", 62, false),
+                new PdfPaper.Column(types.isEmpty() ? "mark" : "mark · type", 62, false),
                 new PdfPaper.Column("storey", 46, false),
                 new PdfPaper.Column("section", 96, false),
                 new PdfPaper.Column("governing check", 128, false),
@@ -278,7 +282,7 @@ public final class UtilisationReport {
         List<List<PdfPaper.Cell>> beams = new ArrayList<>();
         d.beams()
                 .forEach(b -> row(
-                        b.line().mark(),
+                        marked(b.line().mark(), b.line().id()),
                         b.line().storey(),
                         b.line()
                                 .spans()
@@ -295,7 +299,7 @@ public final class UtilisationReport {
         d.columns()
                 .forEach(c -> c.lifts()
                         .forEach(l -> row(
-                                c.stack().mark(),
+                                marked(c.stack().mark(), c.stack().id()),
                                 l.lift().storey(),
                                 l.lift().section().shape().label(us),
                                 l.governingCheck(),
@@ -303,6 +307,20 @@ public final class UtilisationReport {
                                 lifts)));
         paper.table(columns, lifts, 7.5f);
         sharedNotes();
+    }
+
+    /** A mark with that of the type whose cage it has. */
+    private String marked(String mark, String id) {
+        return types.containsKey(id) ? mark + " · " + types.get(id) : mark;
+    }
+
+    /** What beside the basis of the project a line or stack answers to, in words after the rest. */
+    private String answersTo(String id, List<LocalSettings> local) {
+        String type = types.containsKey(id) ? " · cage of type " + types.get(id) : "";
+        return local.isEmpty()
+                ? type
+                : type + " · local settings “"
+                        + local.stream().map(LocalSettings::name).collect(Collectors.joining("”, “")) + "”";
     }
 
     /** A note without its place: many members may have the same. */
@@ -389,7 +407,8 @@ public final class UtilisationReport {
         paper.newPage();
         paper.section("Calculation: beam line " + b.line().mark(), 2, 14);
         paper.paragraph(b.line().storey() + " · " + b.line().spans().size() + " spans · "
-                + b.line().spans().get(0).section().shape().label(us));
+                + b.line().spans().get(0).section().shape().label(us)
+                + answersTo(b.line().id(), d.contexts().local().holding(b.line())));
         checks(b.checks());
         TreeSet<Integer> stations = new TreeSet<>();
         b.checks().stream()
@@ -409,6 +428,9 @@ public final class UtilisationReport {
     private void columnSheet(ColumnDesign c) throws IOException {
         paper.newPage();
         paper.section("Calculation: column stack " + c.stack().mark(), 2, 14);
+        paper.paragraph(c.lifts().size()
+                + (c.lifts().size() == 1 ? " lift" : " lifts")
+                + answersTo(c.stack().id(), d.contexts().local().holding(c.stack())));
         for (ColumnDesign.LiftDesign l : c.lifts()) {
             paper.heading(
                     "Lift to " + l.lift().storey() + ": "

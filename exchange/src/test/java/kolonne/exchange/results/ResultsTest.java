@@ -15,10 +15,15 @@ import java.util.Map;
 import java.util.Set;
 import kolonne.core.analysis.FrameAnalysis;
 import kolonne.core.basis.Basis;
+import kolonne.core.basis.local.LocalScope;
+import kolonne.core.basis.local.LocalSettings;
+import kolonne.core.basis.local.LocalValues;
 import kolonne.core.demo.DemoBuilding;
 import kolonne.core.demo.DemoOptions;
 import kolonne.core.design.BuildingDesign;
 import kolonne.core.design.BuildingDesigner;
+import kolonne.core.design.Decisions;
+import kolonne.core.design.SuggestedTypes;
 import kolonne.core.model.BuildingIndex;
 import kolonne.core.project.ProjectData;
 import kolonne.core.project.Revision;
@@ -402,6 +407,49 @@ class ResultsTest {
                     "Zaal && Kelder · job 26-114 · rev B",
                     book.getSheetAt(0).getHeader().getLeft());
         }
+    }
+
+    /** Members with settings of their own, and those that share a cage, say so on their sheets and in the file. */
+    @Test
+    void sheetsNameLocalSettingsAndTypes() throws IOException {
+        LocalValues cover = new LocalValues(
+                new LocalValues.OfMaterials(null, null, 60.0, 60.0, null),
+                LocalValues.OfBars.NONE,
+                LocalValues.OfStirrups.NONE,
+                LocalValues.OfPractice.NONE,
+                LocalValues.OfSway.NONE);
+        String own = design.beams().get(0).line().id();
+        BuildingDesign d = BuildingDesigner.design(
+                design.analysis(),
+                design.basis().with(List.of(new LocalSettings("Kelder", LocalScope.of(Set.of(own)), cover))),
+                Decisions.typed(SuggestedTypes.of(design)),
+                BuildingDesigner.Progress.NONE);
+        Map.Entry<String, String> typed = d.typeMarks().entrySet().iterator().next();
+        String like = d.columns().stream()
+                .filter(c -> c.stack().id().equals(typed.getKey()))
+                .map(c -> c.stack().mark())
+                .findFirst()
+                .orElseGet(() -> d.beams().stream()
+                        .filter(b -> b.line().id().equals(typed.getKey()))
+                        .findFirst()
+                        .orElseThrow()
+                        .line()
+                        .mark());
+        ByteArrayOutputStream pdf = new ByteArrayOutputStream();
+        String mark = d.beams().get(0).line().mark();
+        UtilisationReport.write(d, ProjectData.EMPTY, List.of(mark, like), pdf);
+        try (PDDocument doc = Loader.loadPDF(pdf.toByteArray())) {
+            String text = new PDFTextStripper().getText(doc).replaceAll("\\s+", " ");
+            assertTrue(text.contains("local settings “Kelder”"));
+            assertTrue(text.contains("cage of type " + typed.getValue()));
+            assertTrue(text.contains(like + " · " + typed.getValue()));
+            assertTrue(text.contains("1 single member: Cover of beams 60 mm"), "the basis in full");
+        }
+        ByteArrayOutputStream out = new ByteArrayOutputStream();
+        ResultsJson.write(d, out);
+        JsonNode line =
+                new ObjectMapper().readTree(out.toByteArray()).get("beamLines").get(0);
+        assertEquals("Kelder", line.get("localSettings").get(0).asText());
     }
 
     /** The demo has notes that many share: each is printed once, with their marks. */

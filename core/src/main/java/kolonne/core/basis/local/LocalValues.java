@@ -2,14 +2,7 @@ package kolonne.core.basis.local;
 
 import java.util.List;
 import java.util.Objects;
-import kolonne.core.basis.Basis;
-import kolonne.core.basis.part.Bars;
-import kolonne.core.basis.part.BeamRules;
-import kolonne.core.basis.part.Frame;
-import kolonne.core.basis.part.Materials;
-import kolonne.core.basis.part.Practice;
 import kolonne.core.basis.part.Preference;
-import kolonne.core.basis.part.Stirrups;
 import kolonne.core.basis.part.Sway;
 
 /**
@@ -96,65 +89,5 @@ public record LocalValues(OfMaterials materials, OfBars bars, OfStirrups stirrup
         Objects.requireNonNull(stirrups);
         Objects.requireNonNull(practice);
         Objects.requireNonNull(sway);
-    }
-
-    /** A basis with these values. */
-    public Basis on(Basis b) {
-        return b.with(materials(b.materials()))
-                .with(bars(b.bars()))
-                .with(stirrups(b.stirrups()))
-                .with(practice(b.practice()))
-                .with(frame(b.frame()))
-                .with(beams(b.beams()));
-    }
-
-    private Materials materials(Materials m) {
-        return new Materials(
-                or(materials.fy, m.fy()),
-                or(materials.fyt, m.fyt()),
-                or(materials.beamCover, m.beamCover()),
-                or(materials.columnCover, m.columnCover()),
-                or(materials.aggregate, m.aggregate()),
-                m.national());
-    }
-
-    private Bars bars(Bars b) {
-        return new Bars(
-                or(bars.beams, b.beams()),
-                or(bars.columns, b.columns()),
-                or(stirrups.allowed, b.stirrups()),
-                or(bars.layersMost, b.layersMost()),
-                or(bars.practicalCap, b.practicalCap()),
-                or(bars.preference, b.preference()),
-                b.stockLength());
-    }
-
-    private Stirrups stirrups(Stirrups s) {
-        return new Stirrups(
-                s.step(),
-                or(stirrups.least, s.least()),
-                or(stirrups.most, s.most()),
-                or(stirrups.zonesMost, s.zonesMost()),
-                or(stirrups.legsMost, s.legsMost()));
-    }
-
-    private Practice practice(Practice p) {
-        return new Practice(
-                or(practice.sizesApart, p.sizesApart()),
-                or(practice.columnBarsApart, p.columnBarsApart()),
-                or(practice.lengthModule, p.lengthModule()),
-                p.costs());
-    }
-
-    private Frame frame(Frame f) {
-        return new Frame(or(sway.x, f.swayX()), or(sway.y, f.swayY()), f.redistribution(), f.ductility());
-    }
-
-    private BeamRules beams(BeamRules r) {
-        return new BeamRules(r.slabFlanges(), or(bars.bundles, r.bundles()), r.deflection(), r.advice());
-    }
-
-    private static <T> T or(T given, T usual) {
-        return given == null ? usual : given;
     }
 }

@@ -5,7 +5,9 @@ import static org.junit.jupiter.api.Assertions.assertNotEquals;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
+import java.util.concurrent.ConcurrentHashMap;
 import kolonne.core.analysis.Analysis;
 import kolonne.core.analysis.FrameAnalysis;
 import kolonne.core.basis.Basis;
@@ -56,8 +58,16 @@ class LocalSettingsTest {
         return b.with(new Materials(m.fy(), m.fyt(), mm, mm, m.aggregate(), m.national()));
     }
 
+    /** Designs that several tests compare with. */
+    private static final Map<Basis, BuildingDesign> MADE = new ConcurrentHashMap<>();
+
     private static BuildingDesign design(Basis b) {
-        return BuildingDesigner.design(BUILDING, b, BuildingDesigner.Progress.NONE);
+        BuildingDesign made = MADE.get(b);
+        if (made == null) {
+            made = BuildingDesigner.design(BUILDING, b, BuildingDesigner.Progress.NONE);
+            MADE.put(b, made);
+        }
+        return made;
     }
 
     private static LocalSettings on(String name, LocalValues values, String... storeys) {

@@ -34,6 +34,8 @@ final class PdfPaper implements AutoCloseable {
 
     private static final float CONTENTS_LINE = 14;
     private static final float LEADING = 1.35f;
+    /** Part of a page that may stay empty for rows that belong together. */
+    private static final float MOST_LEFT = 0.22f;
 
     private final PDDocument doc = new PDDocument();
     private final PDFont regular;
@@ -149,28 +151,85 @@ final class PdfPaper implements AutoCloseable {
     void table(List<Column> columns, List<List<Cell>> rows, float points) throws IOException {
         tableHead(columns, points);
         for (List<Cell> row : rows) {
-            List<List<String>> lines = new ArrayList<>();
-            int most = 1;
-            for (int c = 0; c < columns.size(); c++) {
-                List<String> l =
-                        wrap(regular, points, row.get(c).text(), columns.get(c).width() - 6);
-                lines.add(l);
-                most = Math.max(most, l.size());
-            }
-            float height = most * points * LEADING + 4;
-            if (y - height < MARGIN + 14) {
+            Laid laid = laid(columns, row, points, 4);
+            if (y - laid.height() < MARGIN + 14) {
                 newPage();
                 tableHead(columns, points);
             }
-            float x = MARGIN;
-            for (int c = 0; c < columns.size(); c++) {
-                cell(columns.get(c), row.get(c), lines.get(c), x, points);
-                x += columns.get(c).width();
-            }
-            y -= height;
-            line(MARGIN, y + points * 1.05f, x, y + points * 1.05f, HAIRLINE);
+            row(columns, row, laid, points);
+            line(MARGIN, y + points * 1.05f, MARGIN + width(columns), y + points * 1.05f, HAIRLINE);
         }
         y -= 8;
+    }
+
+    /** A table whose rows belong together where their first cells are alike: it is printed once a page, a line beneath them all, and a page parts them only where much of it would stay empty. */
+    void grouped(List<Column> columns, List<List<Cell>> rows, float points) throws IOException {
+        tableHead(columns, points);
+        int next = 0;
+        while (next < rows.size()) {
+            String name = rows.get(next).get(0).text();
+            List<Laid> group = new ArrayList<>();
+            float height = 0;
+            while (next + group.size() < rows.size()
+                    && rows.get(next + group.size()).get(0).text().equals(name)) {
+                Laid laid = laid(columns, rows.get(next + group.size()), points, 0.5f);
+                group.add(laid);
+                height += laid.height();
+            }
+            float left = y - MARGIN - 14;
+            if (height > left && left < MOST_LEFT * size.getHeight()) {
+                newPage();
+                tableHead(columns, points);
+            }
+            boolean first = true;
+            for (Laid laid : group) {
+                if (y - laid.height() < MARGIN + 14) {
+                    newPage();
+                    tableHead(columns, points);
+                    first = true;
+                }
+                List<Cell> row = new ArrayList<>(rows.get(next++));
+                row.set(0, first ? row.get(0) : Cell.of(""));
+                row(columns, row, laid, points);
+                first = false;
+            }
+            line(MARGIN, y + points * 0.95f, MARGIN + width(columns), y + points * 0.95f, HAIRLINE);
+            y -= 1.5f;
+        }
+        y -= 8;
+    }
+
+    /** Lines of the cells of a row, and how high it stands. */
+    private record Laid(List<List<String>> lines, float height) {}
+
+    private Laid laid(List<Column> columns, List<Cell> row, float points, float gap) throws IOException {
+        List<List<String>> lines = new ArrayList<>();
+        int most = 1;
+        for (int c = 0; c < columns.size(); c++) {
+            List<String> l =
+                    wrap(regular, points, row.get(c).text(), columns.get(c).width() - 6);
+            lines.add(l);
+            most = Math.max(most, l.size());
+        }
+        return new Laid(lines, most * points * LEADING + gap);
+    }
+
+    private void row(List<Column> columns, List<Cell> row, Laid laid, float points) throws IOException {
+        float x = MARGIN;
+        for (int c = 0; c < columns.size(); c++) {
+            boolean blank = row.get(c).text().isEmpty();
+            cell(columns.get(c), row.get(c), blank ? List.of() : laid.lines().get(c), x, points);
+            x += columns.get(c).width();
+        }
+        y -= laid.height();
+    }
+
+    private static float width(List<Column> columns) {
+        float sum = 0;
+        for (Column c : columns) {
+            sum += c.width();
+        }
+        return sum;
     }
 
     private void cell(Column column, Cell cell, List<String> lines, float x, float points) throws IOException {

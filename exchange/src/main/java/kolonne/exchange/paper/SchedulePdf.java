@@ -4,12 +4,16 @@ import java.io.IOException;
 import java.io.OutputStream;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Set;
 import kolonne.core.design.BuildingDesign;
 import kolonne.core.detail.ShapeSketch;
 import kolonne.core.project.ProjectData;
 
 /** Beam schedule, column schedule and bar list on A4 landscape. */
 public final class SchedulePdf {
+    /** First columns of tables with several rows a member. */
+    private static final Set<String> OF_MEMBERS = Set.of("mark", "member");
+
     private SchedulePdf() {}
 
     public static void write(BuildingDesign d, ProjectData project, OutputStream out) throws IOException {
@@ -24,7 +28,11 @@ public final class SchedulePdf {
                 first = false;
                 paper.heading(t.title(), 14);
                 shapes(t.shapes(), paper);
-                paper.table(columns(t, paper.width()), rows(t), 7);
+                if (OF_MEMBERS.contains(t.columns().get(0))) {
+                    paper.grouped(columns(t, paper.width()), rows(t), 7);
+                } else {
+                    paper.table(columns(t, paper.width()), rows(t), 7);
+                }
             }
             paper.save(out);
         }

@@ -409,6 +409,32 @@ class ResultsTest {
         }
     }
 
+    /** The bars of a member stand together in the bar list, its mark once; only members of many bars run on to the next page, under their mark again. */
+    @Test
+    void noPageOfTheBarListPartsAMemberOfFewBars() throws IOException {
+        ByteArrayOutputStream pdf = new ByteArrayOutputStream();
+        SchedulePdf.write(design, ProjectData.EMPTY, pdf);
+        Map<String, Integer> seen = new HashMap<>();
+        try (PDDocument d = Loader.loadPDF(pdf.toByteArray())) {
+            PDFTextStripper all = new PDFTextStripper();
+            all.setSortByPosition(true);
+            String text = all.getText(d);
+            text = text.substring(text.indexOf("Bar list"), text.indexOf("Steel by size"));
+            for (String l : text.split("\\R")) {
+                seen.merge(l.split(" ")[0], 1, Integer::sum);
+            }
+        }
+        int parted = 0;
+        for (kolonne.core.beam.check.BeamDesign b : design.beams()) {
+            int bars = kolonne.core.detail.BeamBars.of(b.line(), b.cage(), b.basis())
+                    .size();
+            int times = seen.getOrDefault(b.line().mark(), 0);
+            assertTrue(times == 1 || times == 2 && bars > 12, b.line().mark() + " " + times + " times");
+            parted += times - 1;
+        }
+        assertTrue(parted * 4 < design.beams().size(), parted + " are parted");
+    }
+
     /** Members with settings of their own, and those that share a cage, say so on their sheets and in the file. */
     @Test
     void sheetsNameLocalSettingsAndTypes() throws IOException {

@@ -7,6 +7,7 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Random;
+import kolonne.core.Sweep;
 import kolonne.core.basis.Basis;
 import kolonne.core.code.DesignCode;
 import kolonne.core.section.AtConstantForce;
@@ -82,7 +83,7 @@ class GeneralSurfaceTest {
         double extreme = en ? (c <= h ? 0.0035 : 0.002 * c / (c - h * (1 - 0.002 / 0.0035))) : 0.003;
         double a = (0.85 - 0.05 * 2 / 7) * c;
         double fy = en ? 500 / 1.15 : 420;
-        int n = 900;
+        int n = 500;
         double d = 1300.0 / n;
         double[] out = new double[3];
         for (int i = 0; i < n; i++) {
@@ -112,7 +113,7 @@ class GeneralSurfaceTest {
     }
 
     static List<Integer> seeds() {
-        return java.util.stream.IntStream.range(0, 60).boxed().toList();
+        return java.util.stream.IntStream.range(0, Sweep.of(30, 300)).boxed().toList();
     }
 
     @ParameterizedTest

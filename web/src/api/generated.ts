@@ -5739,7 +5739,7 @@ export interface components {
       size: string
       legs: number
       spacing: number
-      count: number
+      places: number[]
     }
   }
   responses: never

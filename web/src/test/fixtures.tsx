@@ -157,7 +157,17 @@ export const beam: Beam = {
       laps: [],
     },
   ],
-  zones: [{ span: 0, from: 200, to: 5800, size: 'T10', legs: 2, spacing: 200, count: 28 }],
+  zones: [
+    {
+      span: 0,
+      from: 200,
+      to: 5800,
+      size: 'T10',
+      legs: 2,
+      spacing: 200,
+      places: Array.from({ length: 29 }, (_, k) => 250 + (k * 5500) / 28),
+    },
+  ],
   sides: [],
   hand: { faces: {}, stirrups: {}, sides: {}, demands: [], torsion: 'as-found' },
   sizes: ['T12', 'T16', 'T20', 'T25'],

@@ -75,7 +75,7 @@ export function BeamElevation(p: Props) {
         )
       })}
       {beam.zones.flatMap((z) =>
-        stirrups(z.from, z.to, z.spacing).map((x, i) => (
+        z.places.map((x, i) => (
           <line
             key={`${z.from}-${i}`}
             className="stirrup"
@@ -172,7 +172,7 @@ export function BeamElevation(p: Props) {
             role="button"
             onClick={pickOn({ part: 'zone', index: i })}
           >
-            <title>{`Zone ${z.size} at ${lengthIn(z.spacing, p.units).toFixed(0)} ${p.units.length}, ${z.legs} legs: ${z.count} stirrups`}</title>
+            <title>{`Zone ${z.size} at ${lengthIn(z.spacing, p.units).toFixed(0)} ${p.units.length}, ${z.legs} legs: ${z.places.length} stirrups`}</title>
             <rect className="hit-area" x={axis.x(z.from)} y={150} width={w} height={37} />
             <line x1={axis.x(z.from) + 1} x2={axis.x(z.to) - 1} y1={158} y2={158} />
             <line x1={axis.x(z.from)} x2={axis.x(z.from)} y1={154} y2={162} />
@@ -221,11 +221,6 @@ function bySpan(beam: Beam, from: number, to: number): { span: number; from: num
       to: i === n - 1 ? to : Math.min(to, s.to),
     }))
     .filter((r) => r.to > r.from)
-}
-
-function stirrups(from: number, to: number, spacing: number): number[] {
-  const n = Math.min(400, Math.floor((to - from) / spacing))
-  return Array.from({ length: n + 1 }, (_, i) => from + Math.min(50, spacing / 2) + i * spacing).filter((x) => x < to)
 }
 
 interface Tag {

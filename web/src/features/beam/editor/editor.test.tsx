@@ -27,8 +27,8 @@ import { NeedsTable } from './NeedsTable'
 const twoZones: Beam = {
   ...beam,
   zones: [
-    { span: 0, from: 200, to: 2000, size: 'T10', legs: 2, spacing: 150, count: 12 },
-    { span: 0, from: 2000, to: 5800, size: 'T10', legs: 2, spacing: 250, count: 16 },
+    { span: 0, from: 200, to: 2000, size: 'T10', legs: 2, spacing: 150, places: [] },
+    { span: 0, from: 2000, to: 5800, size: 'T10', legs: 2, spacing: 250, places: [] },
   ],
 }
 

@@ -26,9 +26,17 @@ public final class BeamBars {
      * @param layer    from the face, 1 for side bars and stirrups
      * @param from     along the line, to {@code to} [mm]
      * @param hookFrom whether they are bent up there
+     * @param part     of the cage that they belong to
      */
     public record Placed(
-            BarItem item, BeamCage.Face face, int layer, double from, double to, boolean hookFrom, boolean hookTo) {
+            BarItem item,
+            BeamCage.Face face,
+            int layer,
+            double from,
+            double to,
+            boolean hookFrom,
+            boolean hookTo,
+            BeamCage.Part part) {
         /** Whether they run along the line. */
         public boolean along() {
             return face != null || item.what().startsWith("side");
@@ -46,14 +54,24 @@ public final class BeamBars {
             String what =
                     g.face().word() + (g.through() ? ", through" : "") + (g.layer() > 1 ? ", layer " + g.layer() : "");
             pieces(
-                    new Run(what, g.face(), g.layer(), g.bar(), g.count(), g.from(), g.to(), g.hookFrom(), g.hookTo()),
+                    new Run(
+                            what,
+                            g.face(),
+                            g.layer(),
+                            g.bar(),
+                            g.count(),
+                            g.from(),
+                            g.to(),
+                            g.hookFrom(),
+                            g.hookTo(),
+                            g),
                     Laps.of(line, g, basis),
                     room(line, g, basis),
                     basis,
                     out);
         }
         for (BeamCage.Zone z : cage.zones()) {
-            stirrups(line.spans().get(z.span()), z, basis, out);
+            stirrups(line.spans().get(z.span()), z, cage.count(z), basis, out);
         }
         for (BeamCage.SideBars s : cage.sideBars()) {
             pieces(
@@ -66,7 +84,8 @@ public final class BeamBars {
                             s.from(),
                             s.to(),
                             s.hookFrom(),
-                            s.hookTo()),
+                            s.hookTo(),
+                            s),
                     Laps.of(line, s, basis),
                     0, // their hooks lie across the web
                     basis,
@@ -85,7 +104,8 @@ public final class BeamBars {
             double from,
             double to,
             boolean hookFrom,
-            boolean hookTo) {}
+            boolean hookTo,
+            BeamCage.Part part) {}
 
     /** Bars of one run, from lap to lap. */
     private static void pieces(Run r, List<Laps.Lap> laps, double room, Basis basis, List<Placed> out) {
@@ -102,28 +122,43 @@ public final class BeamBars {
                             to - from,
                             (hookFrom ? 1 : 0) + (hookTo ? 1 : 0),
                             room);
-            out.add(new Placed(item, r.face(), r.layer(), from, to, hookFrom, hookTo));
+            out.add(new Placed(item, r.face(), r.layer(), from, to, hookFrom, hookTo, r.part()));
         }
     }
 
     private static Placed in(BeamCage.Zone z, BarItem item) {
-        return new Placed(item, null, 1, z.from(), z.to(), false, false);
+        return new Placed(item, null, 1, z.from(), z.to(), false, false, z);
     }
 
-    private static void stirrups(BeamLine.Span span, BeamCage.Zone z, Basis basis, List<Placed> out) {
+    private static void stirrups(BeamLine.Span span, BeamCage.Zone z, int count, Basis basis, List<Placed> out) {
         double b = span.shape().webWidth() - 2 * basis.beamCover();
         double h = span.shape().depth() - 2 * basis.beamCover();
         String what = "stirrups, span " + (z.span() + 1);
         Bar bar = z.bar();
-        out.add(in(z, BarShapes.of(basis).closed(what, bar, z.count(), b, h)));
+        out.add(in(z, BarShapes.of(basis).closed(what, bar, count, b, h)));
         int inner = z.legs() - 2;
-        double pitch = (b - bar.diameter()) / (z.legs() - 1);
         for (int pair = 0; pair < inner / 2; pair++) {
-            double width = (inner - 1 - 2 * pair) * pitch + bar.diameter();
-            out.add(in(z, BarShapes.of(basis).closed(what + ", inner", bar, z.count(), width, h)));
+            double width = apart(z, pair, span, basis) + bar.diameter();
+            boolean bends = width >= 2 * (basis.entry().bends().stirrupRadius(bar) + bar.diameter());
+            out.add(in(
+                    z,
+                    bends
+                            ? BarShapes.of(basis).closed(what + ", inner", bar, count, width, h)
+                            : BarShapes.of(basis).crossTie(what + ", single legs", bar, 2 * count, h)));
         }
         if (inner % 2 == 1) {
-            out.add(in(z, BarShapes.of(basis).crossTie(what + ", single leg", bar, z.count(), h)));
+            out.add(in(z, BarShapes.of(basis).crossTie(what + ", single leg", bar, count, h)));
         }
+    }
+
+    /**
+     * Between the middles of two legs of a stirrup inside the outer one [mm]. Legs stand evenly; pairs of them are closed stirrups, single legs where they stand too
+     * close to be bent.
+     *
+     * @param pair from the outermost, 0
+     */
+    public static double apart(BeamCage.Zone z, int pair, BeamLine.Span span, Basis basis) {
+        double outer = span.shape().webWidth() - 2 * basis.beamCover() - z.bar().diameter();
+        return (z.legs() - 3 - 2 * pair) * outer / (z.legs() - 1);
     }
 }

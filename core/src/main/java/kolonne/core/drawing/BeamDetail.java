@@ -9,6 +9,7 @@ import kolonne.core.basis.Basis;
 import kolonne.core.beam.cage.BeamCage;
 import kolonne.core.beam.cage.Laps;
 import kolonne.core.beam.cage.SectionCut;
+import kolonne.core.beam.cage.StirrupPlaces;
 import kolonne.core.beam.check.BeamDesign;
 import kolonne.core.beam.line.BeamLine;
 import kolonne.core.code.Bends;
@@ -176,9 +177,8 @@ public final class BeamDetail {
             BeamLine.Span s = line.spans().get(z.span());
             double a = top - scales.ofWhole(basis.beamCover());
             double b = top - scales.ofWhole(s.shape().depth() - basis.beamCover());
-            double first = z.from() + Math.min(z.spacing() / 2, 50);
-            for (int k = 0; k < z.count(); k++) {
-                double at = x(Math.min(first + k * z.spacing(), z.to()));
+            for (double place : StirrupPlaces.of(cage.zones(), z)) {
+                double at = x(place);
                 pen.line(Layer.STIRRUPS, at, a, at, b);
             }
         }
@@ -246,7 +246,7 @@ public final class BeamDetail {
     private void stirrupWords() {
         Lines lines = new Lines();
         for (BeamCage.Zone z : cage.zones()) {
-            String words = z.count() + " " + stirrupWords(z);
+            String words = cage.count(z) + " " + stirrupWords(z);
             double middle = (x(z.from()) + x(z.to())) / 2;
             double half = Drawing.Label.width(words, TEXT) / 2;
             int row = lines.take(middle - half, middle + half);

@@ -65,8 +65,13 @@ public final class LikeBars {
 
     /** The place in a list of the item that bars belong to. @throws IllegalArgumentException if they are in none */
     public static int place(List<BarItem> list, BarItem bars) {
+        return place(list, bars, "");
+    }
+
+    /** The same among the items whose words end so. */
+    public static int place(List<BarItem> list, BarItem bars, String end) {
         for (int i = 0; i < list.size(); i++) {
-            if (Key.of(list.get(i)).equals(Key.of(bars))) {
+            if (Key.of(list.get(i)).equals(Key.of(bars)) && list.get(i).what().endsWith(end)) {
                 return i;
             }
         }

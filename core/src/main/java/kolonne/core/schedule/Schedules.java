@@ -101,7 +101,7 @@ public final class Schedules {
         for (BeamCage.Zone z : cage.zones()) {
             if (z.span() == span) {
                 legs = z.legs();
-                parts.add(z.count() + " " + z.bar().label() + "-" + spacing(z.spacing(), basis));
+                parts.add(cage.count(z) + " " + z.bar().label() + "-" + spacing(z.spacing(), basis));
             }
         }
         return String.join(" | ", parts) + ", " + legs + " legs";

@@ -251,7 +251,7 @@ public final class ResultsJson {
             number("diameterMm", z.bar().diameter());
             g.writeNumberField("legs", z.legs());
             number("spacingMm", z.spacing());
-            g.writeNumberField("count", z.count());
+            g.writeNumberField("count", cage.count(z));
             g.writeEndObject();
         }
         g.writeEndArray();

@@ -8,6 +8,7 @@ import kolonne.core.basis.Basis;
 import kolonne.core.beam.cage.BeamCage;
 import kolonne.core.beam.cage.Laps;
 import kolonne.core.beam.cage.SectionCut;
+import kolonne.core.beam.cage.StirrupPlaces;
 import kolonne.core.beam.check.BeamCheck;
 import kolonne.core.beam.check.BeamDesign;
 import kolonne.core.beam.check.Deflections;
@@ -62,7 +63,8 @@ final class Members {
             boolean pairs,
             List<LapDto> laps) {}
 
-    record ZoneDto(int span, double from, double to, String size, int legs, double spacing, int count) {}
+    /** @param places of the stirrups along the line */
+    record ZoneDto(int span, double from, double to, String size, int legs, double spacing, List<Double> places) {}
 
     record SpotDto(double y, double z, double diameter, String size, boolean through) {}
 
@@ -298,7 +300,13 @@ final class Members {
                         .toList(),
                 b.cage().zones().stream()
                         .map(z -> new ZoneDto(
-                                z.span(), z.from(), z.to(), z.bar().label(), z.legs(), z.spacing(), z.count()))
+                                z.span(),
+                                z.from(),
+                                z.to(),
+                                z.bar().label(),
+                                z.legs(),
+                                z.spacing(),
+                                StirrupPlaces.of(b.cage().zones(), z)))
                         .toList(),
                 b.cage().sideBars().stream()
                         .map(q -> new SideDto(

@@ -15,6 +15,9 @@ public record BeamCage(List<Group> groups, List<Zone> zones, List<SideBars> side
         sideBars = List.copyOf(sideBars);
     }
 
+    /** What a cage is made of. */
+    public sealed interface Part permits Group, Zone, SideBars {}
+
     public enum Face {
         TOP,
         BOTTOM;
@@ -49,7 +52,8 @@ public record BeamCage(List<Group> groups, List<Zone> zones, List<SideBars> side
             boolean hookFrom,
             boolean hookTo,
             boolean through,
-            boolean pairs) {
+            boolean pairs)
+            implements Part {
         /** For rounding at an end [mm]. */
         private static final double END = 1e-6;
 
@@ -119,13 +123,8 @@ public record BeamCage(List<Group> groups, List<Zone> zones, List<SideBars> side
         }
     }
 
-    /** Stirrups of one size and spacing. The first stirrup stands half a spacing inside the zone, at most 50 mm. */
-    public record Zone(int span, double from, double to, Bar bar, int legs, double spacing) {
-        /** Number of stirrups. */
-        public int count() {
-            return Math.max(1, (int) Math.ceil((to - from) / spacing - 1e-6));
-        }
-
+    /** Stirrups of one size and spacing; {@link StirrupPlaces} tells where each stands. */
+    public record Zone(int span, double from, double to, Bar bar, int legs, double spacing) implements Part {
         /** Area of legs per length [mm2/mm]. */
         public double avs() {
             return legs * bar.area() / spacing;
@@ -133,7 +132,13 @@ public record BeamCage(List<Group> groups, List<Zone> zones, List<SideBars> side
     }
 
     /** Bars along both side faces of a web. @param perFace bars on each side; hooks as in a group */
-    public record SideBars(int span, Bar bar, int perFace, double from, double to, boolean hookFrom, boolean hookTo) {
+    public record SideBars(int span, Bar bar, int perFace, double from, double to, boolean hookFrom, boolean hookTo)
+            implements Part {
+        /** Height of level {@code k}, from 0, above the soffit: evenly between the covers of a web [mm]. */
+        public double level(int k, double depth, double cover) {
+            return cover + (depth - 2 * cover) * (k + 1) / (perFace + 1);
+        }
+
         /** Area of one level, a bar on either side [mm2]. */
         public double levelArea() {
             return 2 * bar.area();
@@ -147,6 +152,11 @@ public record BeamCage(List<Group> groups, List<Zone> zones, List<SideBars> side
                 .map(Group::bar)
                 .max(Comparator.comparingDouble(Bar::diameter))
                 .orElse(BeamTorsion.largest(basis));
+    }
+
+    /** Number of stirrups of a zone of this cage. */
+    public int count(Zone z) {
+        return StirrupPlaces.count(zones, z);
     }
 
     /** The zone at {@code x} in a span, the next where two meet; null if there is none. */

@@ -6,6 +6,7 @@ import java.util.List;
 import kolonne.core.basis.Basis;
 import kolonne.core.beam.cage.BarsAt;
 import kolonne.core.beam.cage.BeamCage;
+import kolonne.core.beam.cage.StirrupPlaces;
 import kolonne.core.beam.check.BeamContext;
 import kolonne.core.beam.check.BeamDesign;
 import kolonne.core.beam.check.BeamShearCheck;
@@ -186,7 +187,7 @@ public final class StirrupChoice {
     }
 
     private Option option(Bar bar, int legs, List<BeamCage.Zone> zones, boolean practical) {
-        int sets = zones.stream().mapToInt(BeamCage.Zone::count).sum();
+        int sets = count(zones);
         return new Option(
                 bar, legs, zones, sets * setLength(legs) * bar.area() * STEEL, sets * (1 + (legs - 1) / 2), practical);
     }
@@ -300,7 +301,7 @@ public final class StirrupChoice {
     private static int count(List<BeamCage.Zone> zones) {
         int sum = 0;
         for (BeamCage.Zone z : zones) {
-            sum += z.count();
+            sum += StirrupPlaces.count(zones, z);
         }
         return zones.isEmpty() ? Integer.MAX_VALUE : sum;
     }

@@ -11,6 +11,7 @@ import kolonne.core.basis.Basis;
 import kolonne.core.basis.Varied;
 import kolonne.core.beam.cage.BeamCage;
 import kolonne.core.beam.cage.HandCage;
+import kolonne.core.beam.cage.StirrupPlaces;
 import kolonne.core.beam.check.BeamContext;
 import kolonne.core.beam.check.BeamDesign;
 import kolonne.core.beam.line.BeamLine;
@@ -55,7 +56,9 @@ class StirrupOptionsTest {
     }
 
     private static int count(StirrupChoice.Option o) {
-        return o.zones().stream().mapToInt(BeamCage.Zone::count).sum();
+        return o.zones().stream()
+                .mapToInt(z -> StirrupPlaces.count(o.zones(), z))
+                .sum();
     }
 
     @ParameterizedTest

@@ -187,6 +187,16 @@ function Tables({ id, kind, kinds }: { id: string; kind: string; kinds: ReactNod
           Report, PDF
         </Button>
         {report.isError && <ErrorView error={report.error} />}
+        <h2>Building model</h2>
+        <p className="soft">
+          IFC 4 with storeys, sections, materials, quantities and the use of every member, and each bar bent and placed.
+        </p>
+        <Button block href={api.exportUrl(id, 'building.ifc')}>
+          Concrete and bars, IFC
+        </Button>
+        <Button block href={`${api.exportUrl(id, 'building.ifc')}?bars=no`}>
+          Concrete alone, IFC
+        </Button>
         <h2>For other programs</h2>
         <p className="soft">Sections, every bar, stirrups, forces and checks: enough to check the design again.</p>
         <Button block href={api.exportUrl(id, 'results.json')}>

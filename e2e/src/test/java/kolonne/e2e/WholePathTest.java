@@ -135,6 +135,9 @@ class WholePathTest extends BrowserTest {
         page.locator(".schedules")
                 .getByText("Beams", new Locator.GetByTextOptions().setExact(true))
                 .click();
+        String ifc = Files.readString(download("Concrete and bars, IFC"));
+        assertTrue(
+                ifc.endsWith("END-ISO-10303-21;\n") && ifc.contains("=IFCREINFORCINGBAR("), "a whole file with bars");
         Path xlsx = download("Schedules, XLSX");
         try (Workbook book = WorkbookFactory.create(xlsx.toFile())) {
             assertEquals(5, book.getNumberOfSheets());

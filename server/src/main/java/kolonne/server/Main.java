@@ -7,6 +7,7 @@ import kolonne.server.command.ConvertCommand;
 import kolonne.server.command.DemoCommand;
 import kolonne.server.command.DesignCommand;
 import kolonne.server.command.DrawCommand;
+import kolonne.server.command.IfcCommand;
 import kolonne.server.command.SectionCommand;
 import kolonne.server.command.ServeCommand;
 import picocli.AutoComplete;
@@ -22,6 +23,7 @@ import picocli.CommandLine;
             ServeCommand.class,
             DesignCommand.class,
             DrawCommand.class,
+            IfcCommand.class,
             AnalyseCommand.class,
             CheckCommand.class,
             CompareCommand.class,

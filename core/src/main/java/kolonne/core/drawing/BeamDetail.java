@@ -452,10 +452,34 @@ public final class BeamDetail {
                         y0 + scales.ofSection(q.z()),
                         scales.ofSection(q.bar().diameter() / 2),
                         true));
+        sides(c, x0, y0);
         double text = y0 - 3.5;
         for (String w : words) {
             pen.text(at + wide / 2, text, TEXT, Drawing.Align.MIDDLE, w);
             text -= 3;
+        }
+    }
+
+    /** Bars along the sides of the web, inside the stirrup. */
+    private void sides(SectionCut c, double x0, double y0) {
+        for (BeamCage.SideBars side : cage.sideBars()) {
+            if (side.span() != c.span().number()) {
+                continue;
+            }
+            double radius = side.bar().diameter() / 2;
+            double inside =
+                    basis.beamCover() + (c.zone() == null ? 0 : c.zone().bar().diameter()) + radius;
+            for (int k = 0; k < side.perFace(); k++) {
+                double level = side.level(k, c.span().shape().depth(), basis.beamCover());
+                for (double across : new double[] {inside, c.span().shape().webWidth() - inside}) {
+                    pen.disc(
+                            Layer.BARS,
+                            x0 + scales.ofSection(across),
+                            y0 + scales.ofSection(level),
+                            scales.ofSection(radius),
+                            true);
+                }
+            }
         }
     }
 }

@@ -200,7 +200,8 @@ class DrawingTest {
     @Test
     void sectionsShowAsManyBarsAsTheySay() {
         int sections = 0;
-        for (Sheet s : SHEETS.subList(0, 20)) {
+        int withSides = 0;
+        for (Sheet s : SHEETS) {
             List<Drawing.Label> words = s.drawing().labels().stream()
                     .filter(w -> w.text().matches("[0-9T+ ]+ top"))
                     .toList();
@@ -212,7 +213,15 @@ class DrawingTest {
                                 && top.y() - b.y() < 3.1)
                         .findFirst()
                         .orElseThrow();
-                int said = count(top.text()) + count(bottom.text());
+                int sides = s.drawing().labels().stream()
+                        .filter(b -> b.text().endsWith(" sides")
+                                && b.x() == top.x()
+                                && b.y() < top.y()
+                                && top.y() - b.y() < 9.1)
+                        .mapToInt(b -> 2 * count(b.text()))
+                        .sum();
+                withSides += sides > 0 ? 1 : 0;
+                int said = count(top.text()) + count(bottom.text()) + sides;
                 long shown = s.drawing().discs().stream()
                         .filter(d ->
                                 d.filled() && Math.abs(d.x() - top.x()) < 30 && d.y() > top.y() && d.y() < top.y() + 62)
@@ -222,7 +231,7 @@ class DrawingTest {
                 sections++;
             }
         }
-        assertTrue(sections > 150, sections + " sections");
+        assertTrue(sections > 150 && withSides > 0, sections + " sections, side bars in " + withSides);
     }
 
     /** The words of the section that a disc lies in: those nearest beneath it. */

@@ -1,6 +1,7 @@
 package kolonne.server.api;
 
 import io.javalin.http.Context;
+import java.io.BufferedWriter;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.OutputStream;
@@ -16,6 +17,7 @@ import java.util.stream.Collectors;
 import kolonne.core.design.BuildingDesign;
 import kolonne.core.project.ProjectData;
 import kolonne.exchange.basis.BasisFile;
+import kolonne.exchange.ifc.DesignIfc;
 import kolonne.exchange.paper.ReportSheets;
 import kolonne.exchange.paper.SchedulePdf;
 import kolonne.exchange.paper.ScheduleWorkbook;
@@ -71,6 +73,12 @@ final class ExportRoutes {
                         byte[].class,
                         c -> send(c, "application/json", "results.json", (d, p, out) -> ResultsJson.write(d, out))),
                 Route.get(
+                        "/api/projects/{id}/exports/building.ifc",
+                        "The building as IFC 4; bars: yes (the default) or no (concrete alone)",
+                        byte[].class,
+                        this::ifc,
+                        "bars"),
+                Route.get(
                         "/api/projects/{id}/exports/basis.json",
                         "The basis of design with its local settings",
                         byte[].class,
@@ -123,6 +131,20 @@ final class ExportRoutes {
         c.contentType(type);
         c.header("Content-Disposition", "attachment; filename=\"" + file + "\"");
         c.result(out.toByteArray());
+    }
+
+    /** Large, so it is sent while it is written; it ends when nobody takes it any more. */
+    private void ifc(Context c) throws IOException {
+        String bars = Optional.ofNullable(c.queryParam("bars")).orElse("yes");
+        if (!bars.equals("yes") && !bars.equals("no")) {
+            throw new BadRequest(400, "bars", "Bars are " + bars + ".", "Ask for yes or no.");
+        }
+        BuildingDesign d = ResultRoutes.published(projects, c).design();
+        ProjectData project = projects.paper().printed(c.pathParam("id")).data();
+        c.contentType("application/x-step");
+        c.header("Content-Disposition", "attachment; filename=\"building.ifc\"");
+        Writer w = new BufferedWriter(new OutputStreamWriter(c.outputStream(), StandardCharsets.US_ASCII));
+        DesignIfc.write(d, project, bars.equals("yes"), () -> true, w);
     }
 
     private static void known(BuildingDesign d, Set<String> marks) {

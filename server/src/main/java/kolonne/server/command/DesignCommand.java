@@ -7,19 +7,12 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Locale;
-import java.util.Set;
 import java.util.concurrent.Callable;
 import java.util.concurrent.ExecutionException;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
-import kolonne.core.analysis.Analysis;
-import kolonne.core.basis.Basis;
 import kolonne.core.design.BuildingDesign;
-import kolonne.core.design.BuildingDesigner;
-import kolonne.core.design.Decisions;
-import kolonne.core.design.SuggestedTypes;
-import kolonne.core.model.Building;
 import kolonne.core.project.ProjectData;
 import kolonne.exchange.paper.ReportSheets;
 import kolonne.exchange.paper.SchedulePdf;
@@ -36,16 +29,8 @@ import picocli.CommandLine;
         description =
                 "Designs a building and writes results, reports and schedules. Exit status 0: all satisfied, 1: something fails, 2: bad input.")
 public final class DesignCommand implements Callable<Integer> {
-    @CommandLine.Parameters(
-            paramLabel = "MODEL",
-            description = "Model file (.json, .zip), folder of CSV tables, or - for the standard input.")
-    private Path model;
-
-    @CommandLine.Option(
-            names = "--basis",
-            paramLabel = "B",
-            description = "Basis file; the standard basis if left out.")
-    private Path basis;
+    @CommandLine.Mixin
+    private Designed designed;
 
     @CommandLine.Option(names = "--out", paramLabel = "DIR", required = true, description = "Folder for the files.")
     private Path out;
@@ -65,12 +50,6 @@ public final class DesignCommand implements Callable<Integer> {
                     "named (those of --sheets alone, the default), failing (of all that fails) or cages (of one member with each cage).")
     private ReportSheets calculations = ReportSheets.NAMED;
 
-    @CommandLine.Option(
-            names = "--types",
-            paramLabel = "T",
-            description = "own (a cage for every member, the default) or suggested (few types for little more steel).")
-    private TypesWanted types = TypesWanted.own;
-
     /** As they are written on the command line. */
     static final class Words implements CommandLine.ITypeConverter<ReportSheets> {
         @Override
@@ -81,38 +60,19 @@ public final class DesignCommand implements Callable<Integer> {
         }
     }
 
-    /** As it is written on the command line. */
-    enum TypesWanted {
-        own,
-        suggested
-    }
-
-    @CommandLine.Option(
-            names = "--project",
-            paramLabel = "P",
-            description = "File of what title blocks tell: client, job, revisions; see docs/formats/project.md.")
-    private Path project;
-
     @CommandLine.Spec
     private CommandLine.Model.CommandSpec spec;
 
     @Override
     public Integer call() throws IOException {
         PrintWriter err = spec.commandLine().getErr();
-        BuildingDesign d;
-        ProjectData told;
+        Designed.Told told;
         try {
-            told = Input.project(project, err);
-            Building b = Input.model(model, err);
-            Basis chosen = Input.basis(basis, b, err);
-            Analysis a = Input.analysis(b, err);
-            d = BuildingDesigner.design(a, chosen, BuildingDesigner.Progress.NONE);
-            if (types == TypesWanted.suggested) {
-                d = d.with(Decisions.typed(SuggestedTypes.of(d)), Set.of());
-            }
+            told = designed.design(err);
         } catch (Input.Bad e) {
             return Input.BAD_INPUT;
         }
+        BuildingDesign d = told.design();
         Input.print(d.findings(), err);
         List<String> unknown = unknown(d);
         if (!unknown.isEmpty()) {
@@ -123,7 +83,7 @@ public final class DesignCommand implements Callable<Integer> {
             return Input.BAD_INPUT;
         }
         Files.createDirectories(out);
-        write(d, told);
+        write(d, told.project());
         BuildingDesign.State s = d.state();
         spec.commandLine()
                 .getOut()
@@ -137,7 +97,7 @@ public final class DesignCommand implements Callable<Integer> {
                         d.quantities().words(d.basis().usUnits()),
                         out));
         spec.commandLine().getOut().flush();
-        return s.satisfied() == s.members() ? Input.SATISFIED : Input.FAILS;
+        return told.status();
     }
 
     /** Marks of calculation sheets that the building does not have. */

@@ -150,6 +150,14 @@ class ApiTest {
                 designed("/api/projects/p1/exports/results.json").get("format").asText());
         assertTrue(
                 call("GET", "/api/projects/p1/exports/checks.csv", null).body().startsWith("\uFEFFmark,"));
+        String ifc = call("GET", "/api/projects/p1/exports/building.ifc", null).body();
+        assertTrue(ifc.startsWith("ISO-10303-21;")
+                && ifc.endsWith("END-ISO-10303-21;\n")
+                && ifc.contains("=IFCREINFORCINGBAR("));
+        assertTrue(!call("GET", "/api/projects/p1/exports/building.ifc?bars=no", null)
+                .body()
+                .contains("REINFORCINGBAR"));
+        problem(call("GET", "/api/projects/p1/exports/building.ifc?bars=some", null), 400);
         problem(call("GET", "/api/projects/p1/exports/report.pdf?sheets=nothing", null), 404);
         assertEquals(
                 new String(MODEL, java.nio.charset.StandardCharsets.UTF_8),

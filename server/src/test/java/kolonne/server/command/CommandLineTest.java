@@ -43,6 +43,19 @@ class CommandLineTest {
     }
 
     @Test
+    void writesTheBuildingWithItsBars() throws IOException {
+        Path file = dir.resolve("new/building.ifc");
+        Path model = demo();
+        int status = Main.run("ifc", model.toString(), "--out", file.toString());
+        assertTrue(status == 0 || status == 1, "as design");
+        String text = Files.readString(file);
+        assertTrue(text.contains("=IFCREINFORCINGBAR(") && text.endsWith("END-ISO-10303-21;\n"));
+        assertEquals(status, Main.run("ifc", model.toString(), "--concrete", "--out", file.toString()));
+        assertTrue(Files.size(file) < text.length() / 3);
+        assertEquals(2, Main.run("ifc", dir.resolve("none.json").toString(), "--out", file.toString()));
+    }
+
+    @Test
     void drawsWhatIsAskedForOnPaper() throws IOException {
         Path out = dir.resolve("drawn");
         Path model = demo();

@@ -35,7 +35,8 @@ export function ModelPage({ id, state }: { id: string; state?: State }) {
           ? 'The forces were solved elsewhere.'
           : 'The forces are Kolonne’s own, from linear analysis of the frame.'}
         {m.forcesStale && <b className="over-ink"> They are stale: the model was changed after they were taken.</b>}{' '}
-        <a href={api.exportUrl(id, 'model')}>Download the file as it was given</a>
+        <a href={api.exportUrl(id, 'model')}>Download the file as it was given</a>, or{' '}
+        <a href={api.exportUrl(id, 'analysis.ifc')}>the model as it is now, IFC</a>
       </p>
       <Segmented
         aria-label="Part of the model"

@@ -27,7 +27,7 @@ export function ProjectList({ mode, onMode }: { mode: Mode; onMode: () => void }
         <h1>Projects</h1>
         <p className="soft">A building comes in as its analysis model; every beam and column is designed at once.</p>
         <Upload.Dragger
-          accept=".json,.zip"
+          accept=".json,.zip,.ifc"
           showUploadList={false}
           maxCount={1}
           disabled={upload.isPending}
@@ -38,7 +38,7 @@ export function ProjectList({ mode, onMode }: { mode: Mode; onMode: () => void }
           }}
         >
           <b>{upload.isPending ? 'Sending the file…' : 'Drop a model file here, or click to choose one'}</b>
-          <div className="soft">Kolonne model (.json) or a zip of CSV tables</div>
+          <div className="soft">Kolonne model (.json), a zip of CSV tables, or an analysis model in IFC 4</div>
         </Upload.Dragger>
         <p className="small-models">
           <span className="soft">No file needed for a small one:</span>

@@ -52,7 +52,7 @@ export function RevisionPart({ id, state, model }: { id: string; state?: State; 
         ids.
       </p>
       <Upload.Dragger
-        accept=".json,.zip"
+        accept=".json,.zip,.ifc"
         showUploadList={false}
         maxCount={1}
         disabled={upload.isPending}
@@ -63,7 +63,9 @@ export function RevisionPart({ id, state, model }: { id: string; state?: State; 
         }}
       >
         <b>{upload.isPending ? 'Sending the file…' : 'Drop the newer model here, or click to choose it'}</b>
-        <div className="soft">Kolonne model (.json) or a zip of CSV tables; now in force: {model.fileName}</div>
+        <div className="soft">
+          Kolonne model (.json), a zip of CSV tables, or an analysis model in IFC 4; now in force: {model.fileName}
+        </div>
       </Upload.Dragger>
       {upload.isError && <ErrorView error={upload.error} onRetry={() => upload.reset()} />}
       {job && <ImportProgress job={job} onDone={show} onClose={() => setJob(undefined)} />}

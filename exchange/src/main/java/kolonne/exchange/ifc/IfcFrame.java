@@ -24,10 +24,12 @@ final class IfcFrame {
     private final Map<String, StepWriter.Ref> storeyPlacements = new HashMap<>();
     private final Map<String, Double> elevations = new HashMap<>();
     private final Map<String, List<Object>> contained = new LinkedHashMap<>();
+    private final double unit;
 
     IfcFrame(StepWriter w, Building b, String title, boolean analysis) {
         this.w = w;
         this.ids = new IfcIds(b.name());
+        this.unit = analysis ? 1e-3 : 1;
         StepWriter.Ref world = placement(Point3.ORIGIN);
         StepWriter.Ref context = w.add("IFCGEOMETRICREPRESENTATIONCONTEXT", null, "Model", 3, 1e-5, world, null);
         body = w.add(
@@ -87,9 +89,7 @@ final class IfcFrame {
                 null);
         aggregate("site", project, List.of(site));
         aggregate("building", site, List.of(building));
-        if (!analysis) {
-            storeys(b);
-        }
+        storeys(b, analysis);
     }
 
     /** Date of a project as a stamp of a file; the same always where there is none, so that the same input gives the same bytes. */
@@ -98,7 +98,7 @@ final class IfcFrame {
         return date.matches("\\d{4}-\\d{2}-\\d{2}") ? date + "T00:00:00" : "2000-01-01T00:00:00";
     }
 
-    private void storeys(Building b) {
+    private void storeys(Building b, boolean analysis) {
         List<Object> all = new ArrayList<>();
         List<Storey> upwards = b.storeys().stream()
                 .sorted(Comparator.comparingDouble(Storey::elevation))
@@ -109,14 +109,14 @@ final class IfcFrame {
                     "IFCBUILDINGSTOREY",
                     ids.of("storey " + s.id()),
                     null,
-                    s.name(),
+                    analysis ? s.id() : s.name(),
                     null,
                     null,
                     at,
                     null,
-                    null,
+                    analysis ? s.name() : null,
                     new StepWriter.Word("ELEMENT"),
-                    s.elevation());
+                    s.elevation() * unit);
             storeys.putIfAbsent(s.name(), storey);
             storeyPlacements.putIfAbsent(s.name(), at);
             elevations.putIfAbsent(s.name(), s.elevation());
@@ -139,8 +139,13 @@ final class IfcFrame {
         return building;
     }
 
+    StepWriter.Ref world() {
+        return worldPlacement;
+    }
+
+    /** @param p [mm] */
     StepWriter.Ref point(Point3 p) {
-        return w.add("IFCCARTESIANPOINT", List.of(p.x(), p.y(), p.z()));
+        return w.add("IFCCARTESIANPOINT", List.of(p.x() * unit, p.y() * unit, p.z() * unit));
     }
 
     StepWriter.Ref direction(Point3 p) {

@@ -105,7 +105,7 @@ final class StepWriter {
         }
     }
 
-    /** A number with its point: to a millionth, below 1 to a billionth of that. */
+    /** A number with its point, to seven digits or more: to a millionth, below 1000 to a thousandth and below 1 to a millionth of that. */
     static String real(double v) {
         if (!Double.isFinite(v)) {
             throw new IllegalArgumentException("not a number: " + v);
@@ -114,8 +114,8 @@ final class StepWriter {
         if (size >= 1e9 || size > 0 && size < 1e-6) {
             return Double.toString(v);
         }
-        int decimals = size < 1 ? 12 : 6;
-        long scaled = Math.round(v * (size < 1 ? 1e12 : 1e6));
+        int decimals = size < 1 ? 12 : size < 1000 ? 9 : 6;
+        long scaled = Math.round(v * Math.pow(10, decimals));
         String digits = Long.toString(Math.abs(scaled));
         StringBuilder b = new StringBuilder(24);
         b.append("0".repeat(Math.max(0, decimals + 1 - digits.length()))).append(digits);

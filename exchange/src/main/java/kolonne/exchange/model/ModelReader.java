@@ -20,9 +20,10 @@ import kolonne.core.finding.Finding;
 import kolonne.core.finding.Severity;
 import kolonne.core.model.Building;
 import kolonne.core.model.ModelCheck;
+import kolonne.exchange.ifc.AnalysisIfcReader;
 import kolonne.exchange.json.StrictJson;
 
-/** Reads a model file: JSON, a zip of CSV tables, or a folder of them. Never throws for what is in the file. */
+/** Reads a model file: JSON, a zip of CSV tables, a folder of them, or the analysis view of an IFC file. Never throws for what is in the file. */
 public final class ModelReader {
     /** Largest file read, and largest total that a zip may unpack to [bytes]. */
     public static final long LARGEST = 256L << 20;
@@ -72,7 +73,7 @@ public final class ModelReader {
         return read(Files.readAllBytes(path));
     }
 
-    /** Reads the bytes of a JSON file or a zip of CSV tables. */
+    /** Reads the bytes of a JSON file, a zip of CSV tables or an IFC file. */
     public static Read read(byte[] bytes) {
         ModelReader r = new ModelReader();
         if (bytes.length > LARGEST) {
@@ -80,6 +81,9 @@ public final class ModelReader {
         }
         if (new String(bytes, 0, Math.min(bytes.length, 1000), StandardCharsets.UTF_8).isBlank()) {
             return r.stop(Finding.fails("file.empty", "file", "The file is empty.", "Choose a model file."));
+        }
+        if (AnalysisIfcReader.looksLike(bytes)) {
+            return r.ifc(bytes);
         }
         boolean zip = bytes.length > 3 && bytes[0] == 'P' && bytes[1] == 'K' && bytes[2] == 3 && bytes[3] == 4;
         return zip ? r.zip(bytes) : r.json(bytes);
@@ -96,6 +100,14 @@ public final class ModelReader {
     private Read stop(Finding f) {
         findings.add(f);
         return new Read(null, findings);
+    }
+
+    private Read ifc(byte[] bytes) {
+        Building b = AnalysisIfcReader.read(bytes, findings::add);
+        if (b != null) {
+            findings.addAll(ModelCheck.run(b, Map.of()));
+        }
+        return new Read(b, shown(findings));
     }
 
     // ---- JSON -----------------------------------------------------------------------------------------------------
@@ -127,8 +139,8 @@ public final class ModelReader {
             return Finding.fails(
                     "file.not-json",
                     at,
-                    "The file is neither JSON nor a zip of tables.",
-                    "Choose a Kolonne model file (.json) or a zip of CSV tables.");
+                    "The file is neither JSON nor a zip of tables nor IFC.",
+                    "Choose a Kolonne model file (.json), a zip of CSV tables or an IFC file.");
         }
         return StrictJson.trouble(
                 e, e instanceof JsonEOFException ? "file.truncated" : "file.not-json", "file", "docs/formats/model.md");

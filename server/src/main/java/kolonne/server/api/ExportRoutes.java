@@ -17,6 +17,7 @@ import java.util.stream.Collectors;
 import kolonne.core.design.BuildingDesign;
 import kolonne.core.project.ProjectData;
 import kolonne.exchange.basis.BasisFile;
+import kolonne.exchange.ifc.AnalysisIfc;
 import kolonne.exchange.ifc.DesignIfc;
 import kolonne.exchange.paper.ReportSheets;
 import kolonne.exchange.paper.SchedulePdf;
@@ -78,6 +79,14 @@ final class ExportRoutes {
                         byte[].class,
                         this::ifc,
                         "bars"),
+                Route.get(
+                        "/api/projects/{id}/exports/analysis.ifc",
+                        "The analysis model as IFC 4, structural analysis view",
+                        byte[].class,
+                        c -> send(c, "application/x-step", "analysis.ifc", (d, p, out) -> {
+                            Writer w = new OutputStreamWriter(out, StandardCharsets.US_ASCII);
+                            AnalysisIfc.write(d.analysis().index().building(), p, w);
+                        })),
                 Route.get(
                         "/api/projects/{id}/exports/basis.json",
                         "The basis of design with its local settings",

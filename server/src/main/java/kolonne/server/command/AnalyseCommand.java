@@ -20,7 +20,7 @@ import picocli.CommandLine;
 public final class AnalyseCommand implements Callable<Integer> {
     @CommandLine.Parameters(
             paramLabel = "MODEL",
-            description = "Model file (.json, .zip), folder of CSV tables, or - for the standard input.")
+            description = "Model file (.json, .zip, .ifc), folder of CSV tables, or - for the standard input.")
     private Path model;
 
     @CommandLine.Option(names = "--out", paramLabel = "DIR", required = true, description = "Folder for the files.")

@@ -20,7 +20,7 @@ import picocli.CommandLine;
 public final class CheckCommand implements Callable<Integer> {
     @CommandLine.Parameters(
             paramLabel = "MODEL",
-            description = "Model file (.json, .zip), folder of CSV tables, or - for the standard input.")
+            description = "Model file (.json, .zip, .ifc), folder of CSV tables, or - for the standard input.")
     private Path model;
 
     @CommandLine.Option(names = "--json", description = "Findings as JSON on the standard output.")

@@ -9,6 +9,8 @@ import java.util.concurrent.Callable;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipOutputStream;
 import kolonne.core.model.Building;
+import kolonne.core.project.ProjectData;
+import kolonne.exchange.ifc.AnalysisIfc;
 import kolonne.exchange.model.ModelWriter;
 import picocli.CommandLine;
 
@@ -27,7 +29,7 @@ public final class ConvertCommand implements Callable<Integer> {
     @CommandLine.Parameters(
             index = "1",
             paramLabel = "OUT",
-            description = "File ending in .json or .zip, a folder, or - for JSON on the standard output.")
+            description = "File ending in .json, .zip or .ifc, a folder, or - for JSON on the standard output.")
     private Path out;
 
     @CommandLine.Spec
@@ -62,6 +64,8 @@ public final class ConvertCommand implements Callable<Integer> {
                 }
                 z.finish();
             });
+        } else if (name.endsWith(".ifc")) {
+            WholeFile.text(out, w -> AnalysisIfc.write(b, ProjectData.EMPTY, w));
         } else {
             Files.createDirectories(out);
             for (Map.Entry<String, String> f : ModelWriter.csv(b).entrySet()) {

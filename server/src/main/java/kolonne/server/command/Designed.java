@@ -17,7 +17,7 @@ import picocli.CommandLine;
 final class Designed {
     @CommandLine.Parameters(
             paramLabel = "MODEL",
-            description = "Model file (.json, .zip), folder of CSV tables, or - for the standard input.")
+            description = "Model file (.json, .zip, .ifc), folder of CSV tables, or - for the standard input.")
     private Path model;
 
     @CommandLine.Option(

@@ -158,6 +158,9 @@ class ApiTest {
                 .body()
                 .contains("REINFORCINGBAR"));
         problem(call("GET", "/api/projects/p1/exports/building.ifc?bars=some", null), 400);
+        assertTrue(call("GET", "/api/projects/p1/exports/analysis.ifc", null)
+                .body()
+                .contains("=IFCSTRUCTURALANALYSISMODEL("));
         problem(call("GET", "/api/projects/p1/exports/report.pdf?sheets=nothing", null), 404);
         assertEquals(
                 new String(MODEL, java.nio.charset.StandardCharsets.UTF_8),

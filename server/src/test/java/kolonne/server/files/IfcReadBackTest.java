@@ -18,9 +18,11 @@ import kolonne.core.demo.DemoBuilding;
 import kolonne.core.demo.DemoOptions;
 import kolonne.core.design.BuildingDesign;
 import kolonne.core.design.BuildingDesigner;
+import kolonne.core.model.Building;
 import kolonne.core.model.BuildingIndex;
 import kolonne.core.project.ProjectData;
 import kolonne.core.schedule.Schedules;
+import kolonne.exchange.ifc.AnalysisIfc;
 import kolonne.exchange.ifc.DesignIfc;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -37,6 +39,10 @@ class IfcReadBackTest {
         try (Writer w = Files.newBufferedWriter(file, StandardCharsets.US_ASCII)) {
             DesignIfc.write(d, ProjectData.EMPTY, bars, () -> true, w);
         }
+        return facts(file);
+    }
+
+    private static JsonNode facts(Path file) throws IOException, InterruptedException {
         Process p = new ProcessBuilder("node", "tools/ifc-facts.mjs", file.toString())
                 .directory(Path.of("../web").toFile())
                 .redirectError(ProcessBuilder.Redirect.INHERIT)
@@ -115,5 +121,25 @@ class IfcReadBackTest {
                             && bars.at("/box/" + (k + 3)).doubleValue() < most,
                     "axis " + k);
         }
+    }
+
+    /** The analysis view: instances as many as the model has, none that the schema does not know. */
+    @Test
+    void theDemosAnalysisModel() throws IOException, InterruptedException {
+        Building b = DemoBuilding.generate(DemoOptions.VELDHAVEN);
+        Path file = dir.resolve("analysis.ifc");
+        try (Writer w = Files.newBufferedWriter(file, StandardCharsets.US_ASCII)) {
+            AnalysisIfc.write(b, ProjectData.EMPTY, w);
+        }
+        JsonNode counts = facts(file).get("counts");
+        assertEquals(b.members().size(), counts.get("IFCSTRUCTURALCURVEMEMBER").intValue());
+        assertEquals(
+                b.joints().size(), counts.get("IFCSTRUCTURALPOINTCONNECTION").intValue());
+        assertEquals(
+                2 * b.members().size(),
+                counts.get("IFCRELCONNECTSSTRUCTURALMEMBER").intValue());
+        assertEquals(b.loadCases().size(), counts.get("IFCSTRUCTURALLOADCASE").intValue());
+        assertEquals(
+                b.memberLoads().size(), counts.get("IFCSTRUCTURALCURVEACTION").intValue());
     }
 }

@@ -37,12 +37,6 @@ abstract class Aci318Entry implements CodeEntry {
         return new Combinations("ACI 318-19 table 5.3.1", AciCombinations::of);
     }
 
-    /** 4700 √f'c (19.2.2.1 b), in both editions. */
-    @Override
-    public double elasticModulus(double fc) {
-        return 4700 * Math.sqrt(fc);
-    }
-
     @Override
     public Bends bends() {
         return new AciBends();

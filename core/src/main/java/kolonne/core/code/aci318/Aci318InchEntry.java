@@ -59,4 +59,10 @@ public final class Aci318InchEntry extends Aci318Entry {
                         new SectionLimits(0.7, 1, 203.2, 1524, 203.2, 914.4, 50.8)),
                 Practice.INCHES);
     }
+
+    /** 57 000 √f'c in psi (19.2.2.1 b). */
+    @Override
+    public double elasticModulus(double fc) {
+        return UnitForm.US.plainStress(4700, 57_000, fc);
+    }
 }

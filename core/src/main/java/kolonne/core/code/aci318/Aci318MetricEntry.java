@@ -51,4 +51,10 @@ public final class Aci318MetricEntry extends Aci318Entry {
                         new SectionLimits(0.7, 1, 200, 1500, 200, 900, 50)),
                 Practice.METRIC);
     }
+
+    /** 4700 √f'c (19.2.2.1 b). */
+    @Override
+    public double elasticModulus(double fc) {
+        return UnitForm.SI.plainStress(4700, 57_000, fc);
+    }
 }

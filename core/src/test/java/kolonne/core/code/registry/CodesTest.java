@@ -23,6 +23,13 @@ class CodesTest {
         assertEquals(gpa, Codes.of(code).elasticModulus(fc) / 1000, 0.5);
     }
 
+    /** 57 000 √4000 psi of ACI 318-19 19.2.2.1 b in inches and pounds: 3605 ksi, as tables for practice print it. */
+    @Test
+    void modulusOfConcreteInPounds() {
+        double psi = 6.894757293168361e-3;
+        assertEquals(3605, Codes.of("aci-318-19").elasticModulus(4000 * psi) / psi / 1000, 0.5);
+    }
+
     /** Cap at laps: 8 % by ACI 318-19 10.6.1.1 and by EN 1992-1-1 9.5.2(3); run of bottom bars by ACI 9.7.3.8.1: 150 mm. */
     @Test
     void limitsThatDifferFromCodeToCode() {

@@ -197,6 +197,14 @@ function Tables({ id, kind, kinds }: { id: string; kind: string; kinds: ReactNod
         <Button block href={`${api.exportUrl(id, 'building.ifc')}?bars=no`}>
           Concrete alone, IFC
         </Button>
+        <h2>For cutting and bending</h2>
+        <p className="soft">Every line of the bar list with its straights, bends and mandrel.</p>
+        <Button block href={api.exportUrl(id, 'bending.json')}>
+          Bending data, JSON
+        </Button>
+        <Button block href={api.exportUrl(id, 'bending.csv')}>
+          Bending data, CSV
+        </Button>
         <h2>For other programs</h2>
         <p className="soft">Sections, every bar, stirrups, forces and checks: enough to check the design again.</p>
         <Button block href={api.exportUrl(id, 'results.json')}>

@@ -157,7 +157,7 @@ public final class ResultsCsv {
     }
 
     /** Quoted where needed; a text that a spreadsheet would take for a formula gets an apostrophe in front. */
-    static String text(String s) {
+    public static String text(String s) {
         String safe = !s.isEmpty() && "=+-@\t\r".indexOf(s.charAt(0)) >= 0 ? "'" + s : s;
         return safe.matches("[^\",\\r\\n]*") ? safe : "\"" + safe.replace("\"", "\"\"") + "\"";
     }

@@ -17,6 +17,7 @@ import java.util.stream.Collectors;
 import kolonne.core.design.BuildingDesign;
 import kolonne.core.project.ProjectData;
 import kolonne.exchange.basis.BasisFile;
+import kolonne.exchange.bending.BendingData;
 import kolonne.exchange.ifc.AnalysisIfc;
 import kolonne.exchange.ifc.DesignIfc;
 import kolonne.exchange.paper.ReportSheets;
@@ -96,6 +97,21 @@ final class ExportRoutes {
                             c.header("Content-Disposition", "attachment; filename=\"basis.json\"");
                             c.result(BasisFile.write(projects.basis(c.pathParam("id"))));
                         }),
+                Route.get(
+                        "/api/projects/{id}/exports/bending.json",
+                        "Every line of the bar list with the steps of its bending",
+                        byte[].class,
+                        c -> send(c, "application/json", "bending.json", (d, p, out) -> BendingData.json(d, out))),
+                Route.get(
+                        "/api/projects/{id}/exports/bending.csv",
+                        "The same as a table",
+                        byte[].class,
+                        c -> send(
+                                c,
+                                "text/csv; charset=utf-8",
+                                "bending.csv",
+                                (d, p, out) ->
+                                        BendingData.csv(d, new OutputStreamWriter(out, StandardCharsets.UTF_8)))),
                 Route.get(
                         "/api/projects/{id}/exports/checks.csv",
                         "All checks as a table",

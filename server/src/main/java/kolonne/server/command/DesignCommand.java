@@ -14,6 +14,7 @@ import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
 import kolonne.core.design.BuildingDesign;
 import kolonne.core.project.ProjectData;
+import kolonne.exchange.bending.BendingData;
 import kolonne.exchange.paper.ReportSheets;
 import kolonne.exchange.paper.SchedulePdf;
 import kolonne.exchange.paper.ScheduleWorkbook;
@@ -112,10 +113,12 @@ public final class DesignCommand implements Callable<Integer> {
     private void write(BuildingDesign d, ProjectData told) throws IOException {
         List<Callable<Void>> files = List.of(
                 bytes("results.json", o -> ResultsJson.write(d, o)),
+                bytes("bending.json", o -> BendingData.json(d, o)),
                 bytes("schedules.pdf", o -> SchedulePdf.write(d, told, o)),
                 bytes("schedules.xlsx", o -> ScheduleWorkbook.write(d, told, o)),
                 bytes("report.pdf", o -> UtilisationReport.write(d, told, calculations.marks(d, sheets), o)),
                 () -> {
+                    WholeFile.text(out.resolve("bending.csv"), w -> BendingData.csv(d, w));
                     WholeFile.text(out.resolve("checks.csv"), w -> ResultsCsv.checks(d, w));
                     return null;
                 });

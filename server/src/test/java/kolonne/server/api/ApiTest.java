@@ -157,6 +157,11 @@ class ApiTest {
         assertTrue(!call("GET", "/api/projects/p1/exports/building.ifc?bars=no", null)
                 .body()
                 .contains("REINFORCINGBAR"));
+        assertEquals(
+                "kolonne-bending",
+                designed("/api/projects/p1/exports/bending.json").get("format").asText());
+        assertTrue(
+                call("GET", "/api/projects/p1/exports/bending.csv", null).body().startsWith("\uFEFFmember,mark,"));
         problem(call("GET", "/api/projects/p1/exports/building.ifc?bars=some", null), 400);
         assertTrue(call("GET", "/api/projects/p1/exports/analysis.ifc", null)
                 .body()

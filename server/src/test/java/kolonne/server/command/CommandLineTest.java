@@ -32,7 +32,9 @@ class CommandLineTest {
         boolean all = results.get("state").get("satisfied").asInt()
                 == results.get("state").get("members").asInt();
         assertEquals(all ? 0 : 1, status);
-        for (String f : new String[] {"report.pdf", "schedules.pdf", "schedules.xlsx", "checks.csv"}) {
+        for (String f : new String[] {
+            "report.pdf", "schedules.pdf", "schedules.xlsx", "checks.csv", "bending.json", "bending.csv"
+        }) {
             assertTrue(Files.size(dir.resolve("out").resolve(f)) > 1000, f);
         }
         long plain = Files.size(dir.resolve("out/report.pdf"));

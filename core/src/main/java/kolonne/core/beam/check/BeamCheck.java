@@ -88,6 +88,7 @@ public final class BeamCheck {
         List<CheckResult> checks = c.governing.results();
         List<Finding> findings = new ArrayList<>(BeamFindings.of(line, checks, own));
         findings.addAll(PracticeNotes.of(line, cage, own));
+        findings.addAll(HookNotes.of(line, cage, own.basis()));
         c.code.flangeShear()
                 .flatMap(rules -> FlangeShearCheck.note(line, own, profile, rules))
                 .ifPresent(findings::add);

@@ -15,7 +15,7 @@ import kolonne.core.design.BuildingDesign;
 import kolonne.core.project.ProjectData;
 import kolonne.core.schedule.ScheduleGroups;
 
-/** Details packed on sheets, row by row in the order of the schedules; a detail that is larger than the paper asked for gets the next larger one, and one that
+/** Plans with marks and details packed on sheets, row by row in the order of the schedules; a detail that is larger than the paper asked for gets the next larger one, and one that
  * is larger than any is made smaller. */
 public final class Sheets {
     private static final double BETWEEN = 6;
@@ -94,6 +94,9 @@ public final class Sheets {
     public static List<Sheet> of(
             BuildingDesign d, ProjectData project, Set<String> marks, Paper paper, BooleanSupplier wanted) {
         Sheets s = new Sheets(d, project, paper);
+        if (marks.isEmpty()) {
+            KeyPlans.of(d, paper, wanted).forEach((title, plan) -> s.add(title, List.of(plan)));
+        }
         Map<String, String> types = d.typeMarks();
         for (ScheduleGroups.Group<BeamDesign> g : ScheduleGroups.beams(d)) {
             if (meant(g, types.get(g.first().line().id()), marks) && wanted.getAsBoolean()) {

@@ -154,10 +154,46 @@ class DrawingTest {
         assertTrue(plain.contains(DEMO.analysis().index().building().name()), "without a title the building's name");
     }
 
+    /** Marks of a sheet that are no plans. */
+    private static List<String> details(Sheet s) {
+        return s.marks().stream().filter(m -> !m.startsWith("Plan ")).toList();
+    }
+
+    /** Plans come first: every line by its mark once, every stack once a storey, on A1 all of them; on A4 those that find no room are counted. */
+    @Test
+    void plansNameEveryLineAndLift() {
+        Map<String, Integer> wanted = new HashMap<>();
+        DEMO.beams().forEach(b -> wanted.merge(b.line().mark(), 1, Integer::sum));
+        DEMO.columns().forEach(c -> wanted.merge(c.stack().mark(), c.stack().lifts().size(), Integer::sum));
+        for (Paper p : List.of(Paper.A1, Paper.A4)) {
+            List<Sheet> plans = Sheets.of(DEMO, ProjectData.EMPTY, Set.of(), p, () -> true).stream()
+                    .filter(s -> s.marks().get(0).startsWith("Plan "))
+                    .toList();
+            Map<String, Integer> named = new HashMap<>();
+            int left = 0;
+            for (Sheet s : plans) {
+                for (Drawing.Label t : s.drawing().labels()) {
+                    if (wanted.containsKey(t.text()) && t.height() < 2) {
+                        named.merge(t.text(), 1, Integer::sum);
+                    }
+                    Matcher m = Pattern.compile("(\\d+) members? (has|have) no room.*").matcher(t.text());
+                    left += m.matches() ? Integer.parseInt(m.group(1)) : 0;
+                }
+            }
+            int all = wanted.values().stream().mapToInt(n -> n).sum();
+            int there = named.values().stream().mapToInt(n -> n).sum();
+            assertEquals(all, there + left, p + ": " + left + " left out");
+            if (p == Paper.A1) {
+                assertEquals(wanted, named);
+                assertEquals(8, plans.stream().flatMap(s -> s.marks().stream()).filter(m -> m.startsWith("Plan ")).count());
+            }
+        }
+    }
+
     @Test
     void everyLineAndStackIsDrawnInOrder() {
         Set<String> marks = new HashSet<>();
-        SHEETS.forEach(s -> marks.addAll(s.marks()));
+        SHEETS.forEach(s -> marks.addAll(details(s)));
         assertEquals(Sheets.marks(DEMO), marks);
         for (int i = 0; i < SHEETS.size(); i++) {
             assertEquals(i + 1, SHEETS.get(i).number());
@@ -282,7 +318,7 @@ class DrawingTest {
     void smallPaperHoldsEverything() {
         List<Sheet> sheets = Sheets.of(DEMO, ProjectData.EMPTY, Set.of(), Paper.A4, () -> true);
         Set<String> marks = new HashSet<>();
-        sheets.forEach(s -> marks.addAll(s.marks()));
+        sheets.forEach(s -> marks.addAll(details(s)));
         assertEquals(Sheets.marks(DEMO), marks);
         assertTrue(sheets.stream().filter(s -> s.paper() == Paper.A4).count() > 0.8 * sheets.size());
         clear(sheets.subList(0, 60));

@@ -77,7 +77,7 @@ export function Drawings({ id, kinds }: { id: string; kinds: ReactNode }) {
         <Input
           value={typed}
           aria-label="Marks to draw"
-          placeholder="L3-B02, C-D3, TB4"
+          placeholder="L3-B02, C-D3, TB4, plans"
           onChange={(e) => setTyped(e.target.value)}
           onBlur={() => typed.trim() !== marks && show({ marks: typed.trim() })}
           onPressEnter={() => show({ marks: typed.trim() })}

@@ -227,8 +227,10 @@ final class KeyPlans {
         pen.line(Layer.CONCRETE, e[0] + nx, e[1] + ny, e[2] + nx, e[3] + ny);
         pen.line(Layer.CONCRETE, e[0] - nx, e[1] - ny, e[2] - nx, e[3] - ny);
         bodies.add(new double[] {
-            Math.min(e[0], e[2]) - Math.abs(nx), Math.min(e[1], e[3]) - Math.abs(ny),
-            Math.max(e[0], e[2]) + Math.abs(nx), Math.max(e[1], e[3]) + Math.abs(ny)
+            Math.min(e[0], e[2]) - Math.abs(nx),
+            Math.min(e[1], e[3]) - Math.abs(ny),
+            Math.max(e[0], e[2]) + Math.abs(nx),
+            Math.max(e[1], e[3]) + Math.abs(ny)
         });
     }
 
@@ -273,9 +275,8 @@ final class KeyPlans {
         List<double[]> places = new ArrayList<>();
         for (double up : new double[] {1, -1}) {
             for (double aside : new double[] {1, -1}) {
-                places.add(new double[] {
-                    x(top.x()) + (aside > 0 ? r : -r - wide), y(top.y()) + (up > 0 ? r : -r - TEXT)
-                });
+                places.add(
+                        new double[] {x(top.x()) + (aside > 0 ? r : -r - wide), y(top.y()) + (up > 0 ? r : -r - TEXT)});
             }
         }
         put(mark, places);

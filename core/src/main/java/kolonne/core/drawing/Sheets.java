@@ -18,6 +18,9 @@ import kolonne.core.schedule.ScheduleGroups;
 /** Plans with marks and details packed on sheets, row by row in the order of the schedules; a detail that is larger than the paper asked for gets the next larger one, and one that
  * is larger than any is made smaller. */
 public final class Sheets {
+    /** What is asked for among the marks to have the plans. */
+    public static final String PLANS = "plans";
+
     private static final double BETWEEN = 6;
     /** Height of a note above a detail [mm]. */
     private static final double NOTE = 8;
@@ -73,9 +76,10 @@ public final class Sheets {
         this.paper = paper;
     }
 
-    /** What can be drawn: marks of groups, of their members and of types. */
+    /** What can be drawn: marks of groups, of their members and of types; the plans. */
     public static Set<String> marks(BuildingDesign d) {
         Set<String> out = new HashSet<>(d.typeMarks().values());
+        out.add(PLANS);
         Stream.concat(ScheduleGroups.beams(d).stream(), ScheduleGroups.columns(d).stream())
                 .forEach(g -> {
                     out.add(g.mark());
@@ -88,13 +92,13 @@ public final class Sheets {
      * The details of a building.
      *
      * @param project what the title blocks tell
-     * @param marks   of the lines, stacks or types to draw; all where empty
+     * @param marks   of the lines, stacks or types to draw, {@link #PLANS} for the plans; all where empty
      * @param wanted  asked before every detail; false stops with what there is
      */
     public static List<Sheet> of(
             BuildingDesign d, ProjectData project, Set<String> marks, Paper paper, BooleanSupplier wanted) {
         Sheets s = new Sheets(d, project, paper);
-        if (marks.isEmpty()) {
+        if (marks.isEmpty() || marks.contains(PLANS)) {
             KeyPlans.of(d, paper, wanted).forEach((title, plan) -> s.add(title, List.of(plan)));
         }
         Map<String, String> types = d.typeMarks();

@@ -19,6 +19,8 @@ import kolonne.core.shape.Shape;
 final class GeometryCheck {
     /** Joints closer than this are likely meant to be one [mm]. */
     private static final double NEAR = 50;
+    /** A column leans where it is longer than so many times its height. */
+    private static final double LEANING = 1.005;
     /** A member passes through another if their axes come this close [mm]. */
     private static final double TOUCH = 1;
     /** A free end this close to a member is likely meant to be joined to it [mm]. */
@@ -277,8 +279,30 @@ final class GeometryCheck {
         }
     }
 
+    /** Bars and ties of columns are counted by heights. */
+    private void leaning(Member column) {
+        double length = index.length(column);
+        double height = index.upper(column).z() - index.lower(column).z();
+        if (height > 0 && length > LEANING * height) {
+            note(
+                    "column.leans",
+                    "member " + column.id(),
+                    String.format(
+                            Locale.ROOT,
+                            "The column leans: it is %.2f m long over %.2f m of height. Its bars, ties and concrete are listed by the "
+                                    + "height, %.0f %% less than they are.",
+                            length / 1000,
+                            height / 1000,
+                            100 * (1 - height / length)),
+                    "Lengthen them by hand, and look at the joints at its ends.");
+        }
+    }
+
     private void sizes() {
         for (Member m : b.members()) {
+            if (m.role() == Role.COLUMN) {
+                leaning(m);
+            }
             Shape s = index.sectionOf(m).shape();
             if (Math.max(s.depth(), s.webWidth()) > index.length(m)) {
                 note(

@@ -164,7 +164,8 @@ class DrawingTest {
     void plansNameEveryLineAndLift() {
         Map<String, Integer> wanted = new HashMap<>();
         DEMO.beams().forEach(b -> wanted.merge(b.line().mark(), 1, Integer::sum));
-        DEMO.columns().forEach(c -> wanted.merge(c.stack().mark(), c.stack().lifts().size(), Integer::sum));
+        DEMO.columns()
+                .forEach(c -> wanted.merge(c.stack().mark(), c.stack().lifts().size(), Integer::sum));
         for (Paper p : List.of(Paper.A1, Paper.A4)) {
             List<Sheet> plans = Sheets.of(DEMO, ProjectData.EMPTY, Set.of(), p, () -> true).stream()
                     .filter(s -> s.marks().get(0).startsWith("Plan "))
@@ -176,7 +177,8 @@ class DrawingTest {
                     if (wanted.containsKey(t.text()) && t.height() < 2) {
                         named.merge(t.text(), 1, Integer::sum);
                     }
-                    Matcher m = Pattern.compile("(\\d+) members? (has|have) no room.*").matcher(t.text());
+                    Matcher m = Pattern.compile("(\\d+) members? (has|have) no room.*")
+                            .matcher(t.text());
                     left += m.matches() ? Integer.parseInt(m.group(1)) : 0;
                 }
             }
@@ -185,7 +187,12 @@ class DrawingTest {
             assertEquals(all, there + left, p + ": " + left + " left out");
             if (p == Paper.A1) {
                 assertEquals(wanted, named);
-                assertEquals(8, plans.stream().flatMap(s -> s.marks().stream()).filter(m -> m.startsWith("Plan ")).count());
+                assertEquals(
+                        8,
+                        plans.stream()
+                                .flatMap(s -> s.marks().stream())
+                                .filter(m -> m.startsWith("Plan "))
+                                .count());
             }
         }
     }
@@ -194,6 +201,7 @@ class DrawingTest {
     void everyLineAndStackIsDrawnInOrder() {
         Set<String> marks = new HashSet<>();
         SHEETS.forEach(s -> marks.addAll(details(s)));
+        marks.add(Sheets.PLANS);
         assertEquals(Sheets.marks(DEMO), marks);
         for (int i = 0; i < SHEETS.size(); i++) {
             assertEquals(i + 1, SHEETS.get(i).number());
@@ -319,6 +327,7 @@ class DrawingTest {
         List<Sheet> sheets = Sheets.of(DEMO, ProjectData.EMPTY, Set.of(), Paper.A4, () -> true);
         Set<String> marks = new HashSet<>();
         sheets.forEach(s -> marks.addAll(details(s)));
+        marks.add(Sheets.PLANS);
         assertEquals(Sheets.marks(DEMO), marks);
         assertTrue(sheets.stream().filter(s -> s.paper() == Paper.A4).count() > 0.8 * sheets.size());
         clear(sheets.subList(0, 60));

@@ -73,6 +73,10 @@ class GeometryCheckTest {
                                 .members
                                 .removeIf(m -> m.id().equals("m"))),
                 odd(
+                        "column.leans",
+                        "member c2",
+                        b -> b.joint("L", 1000, 0, 8000).column("c2", "B", "L")),
+                odd(
                         "column.hanging",
                         "member h",
                         b -> b.joint("H", 0, 0, 8000)

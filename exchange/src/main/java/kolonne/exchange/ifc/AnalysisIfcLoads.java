@@ -15,6 +15,9 @@ import kolonne.core.model.Settlement;
 
 /** Load cases with their loads, and combinations. A case's name is its id, its description what people call it. */
 final class AnalysisIfcLoads {
+    /** Ends that differ by less are one [mm]. */
+    private static final double WHOLE = 1e-6;
+
     private final AnalysisIfc a;
     private final Building b;
     private final IfcFrame f;
@@ -125,13 +128,17 @@ final class AnalysisIfcLoads {
         // N/mm as N/m, Nmm/mm as Nm/m, N as N, Nmm as Nm
         double unit = spread ? moment ? 1 : 1e3 : moment ? 1e-3 : 1;
         String entity = spread ? "IFCSTRUCTURALLOADLINEARFORCE" : "IFCSTRUCTURALLOADSINGLEFORCE";
-        List<Object> values = new ArrayList<>(List.of(w.add(entity, one(component, l.w1() * unit))));
-        List<Object> places = new ArrayList<>(List.of(List.of(l.from() / 1000)));
-        if (spread) {
-            values.add(w.add(entity, one(component, l.w2() * unit)));
-            places.add(List.of(l.to() / 1000));
+        StepWriter.Ref load = w.add(entity, one(component, l.w1() * unit));
+        boolean constant = spread && l.w1() == l.w2() && whole(l);
+        if (!constant) {
+            List<Object> values = new ArrayList<>(List.of(load));
+            List<Object> places = new ArrayList<>(List.of(List.of(l.from() / 1000)));
+            if (spread) {
+                values.add(w.add(entity, one(component, l.w2() * unit)));
+                places.add(List.of(l.to() / 1000));
+            }
+            load = w.add("IFCSTRUCTURALLOADCONFIGURATION", null, values, places);
         }
-        StepWriter.Ref load = w.add("IFCSTRUCTURALLOADCONFIGURATION", null, values, places);
         String key = AnalysisIfc.member(l.member());
         StepWriter.Ref action = w.add(
                 "IFCSTRUCTURALCURVEACTION",
@@ -146,8 +153,14 @@ final class AnalysisIfcLoads {
                 new StepWriter.Word(l.direction().isLocal() ? "LOCAL_COORDS" : "GLOBAL_COORDS"),
                 null,
                 new StepWriter.Word(l.direction().isProjected() ? "PROJECTED_LENGTH" : "TRUE_LENGTH"),
-                new StepWriter.Word(spread ? l.w1() == l.w2() ? "CONST" : "LINEAR" : "DISCRETE"));
+                new StepWriter.Word(constant ? "CONST" : spread ? "LINEAR" : "DISCRETE"));
         acts(l.loadCase(), key, action);
+    }
+
+    /** Whether a load runs from end to end. */
+    private boolean whole(MemberLoad l) {
+        double length = a.index().length(a.index().member(l.member()));
+        return Math.abs(l.from()) < WHOLE && Math.abs(l.to() - length) < WHOLE;
     }
 
     private void onPanel(AreaLoad l) {

@@ -216,6 +216,16 @@ final class AnalysisIfcLoadsReader {
             values.addAll(List.of(load, load));
             places.addAll(List.of(0.0, lengths.get(member)));
         }
+        boolean ends = values.size() == 1 || values.size() == 2 && places.isEmpty();
+        if (!discrete && ends && !values.contains(null)) {
+            // one value, or one at either end
+            values.add(values.get(0));
+            places.clear();
+            places.addAll(List.of(0.0, lengths.get(member)));
+            if (values.size() == 3) {
+                values.remove(2);
+            }
+        }
         boolean known = List.of("CONST", "LINEAR", "POLYGONAL", "DISCRETE", "").contains(kind);
         boolean whole = values.size() == places.size()
                 && !values.contains(null)

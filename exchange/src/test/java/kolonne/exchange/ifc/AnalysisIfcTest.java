@@ -266,6 +266,23 @@ class AnalysisIfcTest {
                 b.combinations().stream().map(Combination::purpose).toList());
     }
 
+    /** A constant load as a configuration of one value, a straight one with a value at either end and no places. */
+    @Test
+    void loadsWithoutPlacesRunFromEndToEnd() {
+        String one = portal().replace("#16,#92,#172,", "#16,#92,#300,")
+                .replace("#173=IFC", "#300=IFCSTRUCTURALLOADCONFIGURATION($,(#172),$);\n#173=IFC");
+        MemberLoad constant = read(one).building().memberLoads().get(0);
+        assertEquals(20 * 304.8, constant.to(), 1e-6);
+        assertEquals(constant.w1(), constant.w2());
+        String two = one.replace("(#172),$)", "(#172,#301),$)")
+                .replace("#300=IFC", "#301=IFCSTRUCTURALLOADLINEARFORCE($,0.,0.,-4.,0.,0.,0.);\n#300=IFC")
+                .replace(".CONST.);\n#174", ".LINEAR.);\n#174");
+        MemberLoad straight = read(two).building().memberLoads().get(0);
+        assertEquals(0, straight.from());
+        assertEquals(20 * 304.8, straight.to(), 1e-6);
+        assertEquals(2 * straight.w1(), straight.w2(), 1e-9);
+    }
+
     /** Cut anywhere, or with any sign changed: an answer with a finding, never an exception, never a building without a word where it was cut. */
     @Test
     void damagedFilesAreTold() {

@@ -19,7 +19,11 @@ class DrawingRoutesTest {
             JsonNode last = s.get("/drawings?paper=A3&sheet=100000");
             assertEquals(last.get("sheets").asInt(), last.get("sheet").asInt(), "past the end is the last");
             assertTrue(last.get("sheets").asInt() > 1);
-            String mark = all.get("marks").get(0).asText();
+            assertTrue(all.get("marks").get(0).asText().startsWith("Plan "), "plans come first");
+            JsonNode plans = s.get("/drawings?marks=plans");
+            plans.get("marks").forEach(m -> assertTrue(m.asText().startsWith("Plan "), m.asText()));
+            JsonNode marks = all.get("marks");
+            String mark = marks.get(marks.size() - 1).asText();
             JsonNode one = s.get("/drawings?marks=" + mark + ",%20" + mark);
             assertEquals(1, one.get("sheets").asInt());
             assertEquals(1, one.get("marks").size());

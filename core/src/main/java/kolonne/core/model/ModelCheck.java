@@ -19,6 +19,11 @@ public final class ModelCheck {
 
     private static final double ABSURD_LINE_LOAD = 2000;
 
+    /** Of a slab panel, and of each of its openings. */
+    private static final int MOST_CORNERS = 200;
+
+    private static final int MOST_HOLES = 50;
+
     /** Told where the model can be analysed but not designed. */
     public static final String NO_STRENGTH = "combination.no-strength";
 
@@ -327,6 +332,20 @@ public final class ModelCheck {
                         "slab panel " + p.id(),
                         "The panel has " + p.joints().size() + " joints.",
                         "List at least three corners in order.");
+            }
+            int most = Math.max(
+                    p.joints().size(),
+                    p.holes().stream().mapToInt(List::size).max().orElse(0));
+            if (most > MOST_CORNERS || p.holes().size() > MOST_HOLES) {
+                fail(
+                        "panel.corners",
+                        "slab panel " + p.id(),
+                        most > MOST_CORNERS
+                                ? "The panel or one of its openings has " + most + " corners; at most " + MOST_CORNERS
+                                        + " are read."
+                                : "The panel has " + p.holes().size() + " openings; at most " + MOST_HOLES
+                                        + " are read.",
+                        "Cut it into several panels.");
             }
         }
     }

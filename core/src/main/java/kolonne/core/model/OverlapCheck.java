@@ -29,6 +29,8 @@ final class OverlapCheck {
     private static final double CELL = 10_000;
     /** A panel that covers more squares is larger than the model may be. */
     private static final int MOST_CELLS = 10_000;
+    /** Panels whose boxes share a square: sixty floors of panels 1 m wide. */
+    private static final int MOST_IN_CELL = 6000;
 
     private final Building b;
     private final BuildingIndex index;
@@ -64,6 +66,10 @@ final class OverlapCheck {
                         y <= cell(plan.box().getMaxY()) && count < MOST_CELLS;
                         y++, count++) {
                     List<Plan> here = cells.computeIfAbsent(x * 1_000_003L + y, k -> new ArrayList<>());
+                    if (here.size() >= MOST_IN_CELL) {
+                        crowded(p);
+                        return;
+                    }
                     near.addAll(here);
                     here.add(plan);
                 }
@@ -81,6 +87,14 @@ final class OverlapCheck {
                                     common(o.area(), plan.area()) / 1e6),
                             "Delete one of the two, or move their common corners.")));
         }
+    }
+
+    private void crowded(SlabPanel p) {
+        out.accept(Finding.fails(
+                "panel.crowded",
+                "slab panel " + p.id(),
+                "More than " + MOST_IN_CELL + " slab panels lie within 10 m of it in plan.",
+                "Check the units of coordinates, or make larger panels."));
     }
 
     private static long cell(double v) {

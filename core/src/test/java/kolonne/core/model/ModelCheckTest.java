@@ -97,6 +97,21 @@ class ModelCheckTest {
                 fault("reference.missing", b -> b.settlements.add(new Settlement("Q", "A", 0, 0, -5, 0, 0, 0))),
                 fault("panel.corners", b -> b.panels.add(new SlabPanel("V", List.of("A", "B"), 150, 0, false, 0))),
                 fault(
+                        "panel.corners",
+                        b -> b.panels.add(new SlabPanel(
+                                "V", java.util.Collections.nCopies(201, "A"), 150, 0, false, 0))),
+                fault(
+                        "panel.corners",
+                        b -> b.panels.add(new SlabPanel(
+                                "V",
+                                List.of("A", "B", "C"),
+                                150,
+                                0,
+                                false,
+                                0,
+                                java.util.Collections.nCopies(
+                                        51, List.of(new Point(0, 0), new Point(1, 0), new Point(0, 1)))))),
+                fault(
                         "reference.missing",
                         b -> b.panels.add(new SlabPanel("V", List.of("A", "B", "Q"), 150, 0, false, 0))),
                 fault("load.absurd", b -> b.spread("m", 0, 5000, 5000, 5000)),
@@ -115,6 +130,7 @@ class ModelCheckTest {
     /** What would count twice or vanish, and numbers beyond anything that is built. */
     static Stream<Arguments> twiceLostOrBeyond() {
         return Stream.of(
+                fault("panel.crowded", ModelCheckTest::thousandsOfPanels),
                 fault("panel.overlap", b -> twoPanels(b, 0)),
                 fault("panel.overlap", b -> twoPanels(b, 2000)),
                 fault("panel.overlap", b -> twoPanels(b, 5900)),
@@ -182,6 +198,23 @@ class ModelCheckTest {
             b.beam(name + "e" + i, name + i, name + (i + 1) % 4);
         }
         return List.of(name + 0, name + 1, name + 2, name + 3);
+    }
+
+    /** Side by side, a tenth of a metre wide each. */
+    private static void thousandsOfPanels(ModelBuilder b) {
+        int wide = 90;
+        for (int i = 0; i <= wide; i++) {
+            for (int k = 0; k <= wide; k++) {
+                b.joint("q" + i + "." + k, 1000 + 90.0 * i, 1000 + 90.0 * k, 9000);
+            }
+        }
+        for (int i = 0; i < wide; i++) {
+            for (int k = 0; k < wide; k++) {
+                List<String> corners = List.of(
+                        "q" + i + "." + k, "q" + (i + 1) + "." + k, "q" + (i + 1) + "." + (k + 1), "q" + i + "." + (k + 1));
+                b.panels.add(new SlabPanel("V" + i + "." + k, corners, 150, 25e-6, false, 0));
+            }
+        }
     }
 
     private static void twoPanels(ModelBuilder b, double shift) {

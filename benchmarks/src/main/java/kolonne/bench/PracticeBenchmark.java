@@ -143,7 +143,8 @@ public final class PracticeBenchmark {
                                     + Math.round(g.to() - g.from()))
                             .toList(),
                     b.cage().zones().stream()
-                            .map(z -> z.bar().label() + z.legs() + "-" + z.spacing() + "x" + z.count())
+                            .map(z -> z.bar().label() + z.legs() + "-" + z.spacing() + "x"
+                                    + b.cage().count(z))
                             .toList()));
         }
         say("geometries of lines", geometries.size());

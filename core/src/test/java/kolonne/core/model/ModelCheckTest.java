@@ -98,8 +98,8 @@ class ModelCheckTest {
                 fault("panel.corners", b -> b.panels.add(new SlabPanel("V", List.of("A", "B"), 150, 0, false, 0))),
                 fault(
                         "panel.corners",
-                        b -> b.panels.add(new SlabPanel(
-                                "V", java.util.Collections.nCopies(201, "A"), 150, 0, false, 0))),
+                        b -> b.panels.add(
+                                new SlabPanel("V", java.util.Collections.nCopies(201, "A"), 150, 0, false, 0))),
                 fault(
                         "panel.corners",
                         b -> b.panels.add(new SlabPanel(
@@ -211,7 +211,10 @@ class ModelCheckTest {
         for (int i = 0; i < wide; i++) {
             for (int k = 0; k < wide; k++) {
                 List<String> corners = List.of(
-                        "q" + i + "." + k, "q" + (i + 1) + "." + k, "q" + (i + 1) + "." + (k + 1), "q" + i + "." + (k + 1));
+                        "q" + i + "." + k,
+                        "q" + (i + 1) + "." + k,
+                        "q" + (i + 1) + "." + (k + 1),
+                        "q" + i + "." + (k + 1));
                 b.panels.add(new SlabPanel("V" + i + "." + k, corners, 150, 25e-6, false, 0));
             }
         }

@@ -10,14 +10,19 @@ import java.util.Map;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.function.Consumer;
+import kolonne.core.analysis.FrameAnalysis;
 import kolonne.core.basis.Basis;
 import kolonne.core.beam.cage.SectionCut;
 import kolonne.core.beam.check.BeamDesign;
 import kolonne.core.beam.line.BeamLine;
+import kolonne.core.demo.DemoBuilding;
+import kolonne.core.demo.DemoOptions;
 import kolonne.core.design.BuildingDesign;
+import kolonne.core.design.BuildingDesigner;
 import kolonne.core.design.Decisions;
 import kolonne.core.design.DesignedDemo;
 import kolonne.core.design.SuggestedTypes;
+import kolonne.core.model.BuildingIndex;
 import kolonne.core.schedule.Schedules;
 import org.junit.jupiter.api.Test;
 
@@ -68,7 +73,13 @@ class BuildingInSpaceTest {
 
     @Test
     void typesAreMarkedAsTheyAreScheduled() {
-        sameAsList(DEMO.with(Decisions.typed(SuggestedTypes.of(DEMO)), Set.of()));
+        BuildingDesign small = BuildingDesigner.design(
+                FrameAnalysis.solve(new BuildingIndex(DemoBuilding.generate(new DemoOptions(7, 2, 3, 2, false)))),
+                Basis.standard(false),
+                BuildingDesigner.Progress.NONE);
+        BuildingDesign typed = small.with(Decisions.typed(SuggestedTypes.of(small)), Set.of());
+        assertTrue(!typed.typeMarks().isEmpty());
+        sameAsList(typed);
     }
 
     private static void sameAsList(BuildingDesign d) {
@@ -167,7 +178,7 @@ class BuildingInSpaceTest {
         return out;
     }
 
-    /** Every half metre no bar of a line lies in another; two that touch are lapped or a pair. Where soffits step, bars are led through others. */
+    /** Every metre and a half no bar of a line lies in another; two that touch are lapped or a pair. Where soffits step, bars are led through others. */
     @Test
     void noBarLiesInAnother() {
         each(DEMO, p -> {
@@ -178,7 +189,7 @@ class BuildingInSpaceTest {
                     .mapToDouble(b -> b.at().x() + b.length())
                     .max()
                     .orElseThrow();
-            for (double x = 103; x < length; x += 517) {
+            for (double x = 103; x < length; x += 1517) {
                 List<double[]> q = through(p.placed(), x);
                 for (int i = 0; i < q.size(); i++) {
                     for (int k = i + 1; k < q.size(); k++) {

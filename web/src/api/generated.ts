@@ -4926,6 +4926,11 @@ export interface components {
       kind: 'forces'
       rows: components['schemas']['EditedForces'][]
     }
+    Formula: {
+      text: string
+      equal: boolean
+      set: components['schemas']['Maths']
+    }
     Gap: {
       loadCase: string
       members: number
@@ -5158,6 +5163,11 @@ export interface components {
       kind: 'material'
       members: string[]
       material: string
+    }
+    Maths: {
+      kind: string
+      text: string
+      parts: components['schemas']['Maths'][]
     }
     Member: {
       mark: string
@@ -5666,8 +5676,10 @@ export interface components {
     Step: {
       title: boolean
       symbol: string
-      formula: string
-      numbers: string
+      set: components['schemas']['Formula'] | null
+      words: string
+      formula: components['schemas']['Formula'] | null
+      numbers: components['schemas']['Formula'] | null
       result: string
       clause: string
     }

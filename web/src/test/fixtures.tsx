@@ -95,6 +95,22 @@ const section = {
   fc: 35,
 }
 
+/** A line of a calculation; formulas are one run of text. */
+export function step(symbol: string, formula: string, numbers: string, result: string, clause: string) {
+  const set = (text: string) =>
+    text === '' ? null : { text, equal: !text.includes('='), set: { kind: 'words', text, parts: [] } }
+  return {
+    title: false,
+    symbol,
+    set: set(symbol),
+    words: '',
+    formula: formula === symbol ? null : set(formula),
+    numbers: set(numbers),
+    result,
+    clause,
+  }
+}
+
 export const beam: Beam = {
   mark: 'L1-B01',
   storey: 'L1',

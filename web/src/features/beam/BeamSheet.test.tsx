@@ -3,7 +3,7 @@ import userEvent from '@testing-library/user-event'
 import { beforeEach, describe, expect, it, vi } from 'vitest'
 import { api } from '../../api/client'
 import { SI, US } from '../../lib/units'
-import { Around, beam, check, column, curves, interaction, state } from '../../test/fixtures'
+import { Around, beam, check, column, curves, interaction, state, step } from '../../test/fixtures'
 import { ColumnSheet } from '../column/ColumnSheet'
 import { BeamSheet } from './BeamSheet'
 
@@ -14,8 +14,8 @@ beforeEach(() => {
   calculation.mockResolvedValue({
     heading: 'At 3.00 m',
     steps: [
-      { title: true, symbol: 'Shear', formula: '1.4D', numbers: '', result: '', clause: '22.5' },
-      { title: false, symbol: 'Vu / φVn', formula: 'Vu / φVn', numbers: '120 / 100', result: '1.20', clause: '22.5' },
+      { ...step('Shear', '', '', '', '22.5'), title: true, words: '1.4D', formula: null, numbers: null },
+      step('Vu / φVn', 'Vu / φVn', '120 / 100', '1.20', '22.5'),
     ],
   })
   vi.spyOn(api, 'interaction').mockResolvedValue(interaction)

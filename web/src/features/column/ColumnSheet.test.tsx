@@ -3,7 +3,7 @@ import userEvent from '@testing-library/user-event'
 import { beforeEach, describe, expect, it, vi } from 'vitest'
 import { api, ApiError } from '../../api/client'
 import { SI, US } from '../../lib/units'
-import { Around, column, curves, interaction, surface as mesh } from '../../test/fixtures'
+import { Around, column, curves, interaction, step, surface as mesh } from '../../test/fixtures'
 import { ColumnSheet } from './ColumnSheet'
 import { DemandTable } from './DemandTable'
 
@@ -17,7 +17,7 @@ beforeEach(() => {
   vi.spyOn(api, 'surface').mockResolvedValue(mesh)
   calculation.mockReset().mockResolvedValue({
     heading: 'Axial force with bending',
-    steps: [{ title: false, symbol: 'φ', formula: 'from εt', numbers: 'εt = 5.1', result: '0.90', clause: '21.2.2' }],
+    steps: [step('φ', 'from εt', 'εt = 5.1', '0.90', '21.2.2')],
   })
 })
 

@@ -64,7 +64,7 @@ public record CheckResult(
     public void explain(Trace t) {
         t.step(
                 title(),
-                "needed / provided" + (place.isEmpty() || place.equals("whole lift") ? "" : ", " + place),
+                "needed / provided" + (place.isEmpty() || place.equals("whole lift") ? "" : ", “" + place + "”"),
                 "{0} / {1}",
                 utilisation,
                 Quantity.UTILISATION,

@@ -18,7 +18,6 @@ import kolonne.core.explain.Quantity;
 import kolonne.core.schedule.LikeBars;
 import kolonne.core.schedule.ScheduleGroups;
 import kolonne.core.schedule.Schedules;
-import kolonne.core.shape.Shape;
 
 /**
  * A beam line in elevation with its stirrups, beneath it every bar drawn out on a line of its own with its mark, number, size and length, and the sections at the
@@ -32,8 +31,6 @@ public final class BeamDetail {
     private static final double STUB = 5;
     /** Space that the deepest section may take [mm]. */
     private static final double SECTION = 55;
-    /** So much of a flange is shown beside the web [mm]. */
-    private static final double FLANGE = 4;
 
     private final ScheduleGroups.Group<BeamDesign> group;
     private final BeamLine line;
@@ -397,19 +394,6 @@ public final class BeamDetail {
         }
     }
 
-    /** Where a flange begins beside the web: a tee's on both sides, an ell's on one. */
-    private void flange(Shape.Flanged f, double x0, double y0, double wide, double high) {
-        boolean below = f instanceof Shape.InvertedTee;
-        double outer = below ? y0 : y0 + high;
-        double inner = below ? y0 + scales.ofSection(f.hf()) : y0 + high - scales.ofSection(f.hf());
-        for (double level : new double[] {outer, inner}) {
-            pen.line(Layer.CONCRETE, x0 + wide, level, x0 + wide + FLANGE, level);
-            if (!(f instanceof Shape.Ell)) {
-                pen.line(Layer.CONCRETE, x0, level, x0 - FLANGE, level);
-            }
-        }
-    }
-
     private List<String> sectionWords(SectionCut c) {
         List<String> out = new ArrayList<>(List.of(
                 c.span().section().shape().label(us),
@@ -428,58 +412,11 @@ public final class BeamDetail {
         double x0 = at + (wide - scales.ofSection(b)) / 2;
         double y0 = y - 4 - scales.ofSection(h);
         pen.text(at + wide / 2, y - 2.5, TEXT, Drawing.Align.MIDDLE, true, number + " – " + number);
-        pen.rectangle(Layer.CONCRETE, x0, y0, x0 + scales.ofSection(b), y0 + scales.ofSection(h));
-        if (c.span().section().shape() instanceof Shape.Flanged f) {
-            flange(f, x0, y0, scales.ofSection(b), scales.ofSection(h));
-        }
-        double cover = basis.beamCover();
-        if (c.zone() != null) {
-            double d = c.zone().bar().diameter() / 2;
-            double l = x0 + scales.ofSection(cover + d);
-            double r = x0 + scales.ofSection(b - cover - d);
-            double lo = y0 + scales.ofSection(cover + d);
-            double hi = y0 + scales.ofSection(h - cover - d);
-            pen.rectangle(Layer.STIRRUPS, l, lo, r, hi);
-            for (int k = 1; k < c.zone().legs() - 1; k++) {
-                double leg = l + k * (r - l) / (c.zone().legs() - 1);
-                pen.line(Layer.STIRRUPS, leg, lo, leg, hi);
-            }
-        }
-        c.bars()
-                .forEach(q -> pen.disc(
-                        Layer.BARS,
-                        x0 + scales.ofSection(q.y()),
-                        y0 + scales.ofSection(q.z()),
-                        scales.ofSection(q.bar().diameter() / 2),
-                        true));
-        sides(c, x0, y0);
+        pen.drawing(SectionPicture.of(c, cage, basis, scales.section()).moved(x0, y0));
         double text = y0 - 3.5;
         for (String w : words) {
             pen.text(at + wide / 2, text, TEXT, Drawing.Align.MIDDLE, w);
             text -= 3;
-        }
-    }
-
-    /** Bars along the sides of the web, inside the stirrup. */
-    private void sides(SectionCut c, double x0, double y0) {
-        for (BeamCage.SideBars side : cage.sideBars()) {
-            if (side.span() != c.span().number()) {
-                continue;
-            }
-            double radius = side.bar().diameter() / 2;
-            double inside =
-                    basis.beamCover() + (c.zone() == null ? 0 : c.zone().bar().diameter()) + radius;
-            for (int k = 0; k < side.perFace(); k++) {
-                double level = side.level(k, c.span().shape().depth(), basis.beamCover());
-                for (double across : new double[] {inside, c.span().shape().webWidth() - inside}) {
-                    pen.disc(
-                            Layer.BARS,
-                            x0 + scales.ofSection(across),
-                            y0 + scales.ofSection(level),
-                            scales.ofSection(radius),
-                            true);
-                }
-            }
         }
     }
 }

@@ -5,7 +5,6 @@ import java.util.List;
 import java.util.Locale;
 import kolonne.core.basis.Basis;
 import kolonne.core.column.cage.ColumnCage;
-import kolonne.core.column.cage.RectangleBars;
 import kolonne.core.column.cage.TiePlaces;
 import kolonne.core.column.check.ColumnDesign;
 import kolonne.core.column.line.ColumnStack;
@@ -13,7 +12,6 @@ import kolonne.core.detail.BarItem;
 import kolonne.core.explain.Quantity;
 import kolonne.core.schedule.ScheduleGroups;
 import kolonne.core.schedule.Schedules;
-import kolonne.core.section.PlacedBar;
 import kolonne.core.shape.Shape;
 
 /** A column from its foundation to its top: lifts with bars and ties in elevation, and beside each run of like lifts its section and its bars with their marks. */
@@ -148,27 +146,7 @@ public final class ColumnDetail {
         double h = scales.ofSection(s.depth());
         double cx = x + w / 2;
         double cy = top - h / 2;
-        if (s instanceof Shape.Circle) {
-            pen.disc(Layer.CONCRETE, cx, cy, w / 2, false);
-            pen.disc(
-                    Layer.STIRRUPS,
-                    cx,
-                    cy,
-                    w / 2 - scales.ofSection(basis.columnCover() + c.tie().diameter() / 2),
-                    false);
-        } else {
-            pen.rectangle(Layer.CONCRETE, x, top - h, x + w, top);
-            double in = scales.ofSection(basis.columnCover() + c.tie().diameter() / 2);
-            pen.rectangle(Layer.STIRRUPS, x + in, top - h + in, x + w - in, top - in);
-        }
-        List<PlacedBar> bars = c.bars(s, basis.columnCover());
-        crossTies(c, bars, cx, cy, s);
-        bars.forEach(b -> pen.disc(
-                Layer.BARS,
-                cx + scales.ofSection(b.x()),
-                cy + scales.ofSection(b.y()),
-                scales.ofSection(c.layout().at(b).diameter() / 2),
-                true));
+        pen.drawing(SectionPicture.of(s, c, basis, scales.section()).moved(cx, cy));
         double text = top - 2;
         double at = x + w + 3;
         for (String line : lines(from, to, c)) {
@@ -176,41 +154,6 @@ public final class ColumnDetail {
             text -= LINE;
         }
         return Math.min(text, top - h) - 3;
-    }
-
-    /** Legs between the corners, where bars are held. */
-    private void crossTies(ColumnCage.LiftCage c, List<PlacedBar> bars, double cx, double cy, Shape s) {
-        if (!(c.layout() instanceof RectangleBars r)) {
-            return;
-        }
-        double in = basis.columnCover() + c.tie().diameter() / 2;
-        double hx = scales.ofSection(s.width() / 2 - in);
-        double hy = scales.ofSection(s.depth() / 2 - in);
-        List<Double> xs = inner(bars.stream().map(PlacedBar::x).toList());
-        for (int i = 0; i < xs.size() && i + 1 < r.heldX().size() - 1; i++) {
-            if (r.heldX().get(i + 1)) {
-                double at = cx + scales.ofSection(xs.get(i));
-                pen.line(Layer.STIRRUPS, at, cy - hy, at, cy + hy);
-            }
-        }
-        List<Double> ys = inner(bars.stream().map(PlacedBar::y).toList());
-        for (int i = 0; i < ys.size() && i + 1 < r.heldY().size() - 1; i++) {
-            if (r.heldY().get(i + 1)) {
-                double at = cy + scales.ofSection(ys.get(i));
-                pen.line(Layer.STIRRUPS, cx - hx, at, cx + hx, at);
-            }
-        }
-    }
-
-    /** Places between the outermost ones, in order; corner and face bars of unlike sizes lie a little apart. */
-    private static List<Double> inner(List<Double> all) {
-        List<Double> out = new ArrayList<>();
-        for (double v : all.stream().sorted().toList()) {
-            if (out.isEmpty() || v - out.get(out.size() - 1) > 12) {
-                out.add(v);
-            }
-        }
-        return out.size() <= 2 ? List.of() : out.subList(1, out.size() - 1);
     }
 
     private List<String> lines(int from, int to, ColumnCage.LiftCage c) {

@@ -123,6 +123,13 @@ public record Drawing(List<Line> lines, List<Disc> discs, List<Label> labels) {
             line(layer, x1, y2, x1, y1);
         }
 
+        /** All of another drawing. */
+        void drawing(Drawing d) {
+            lines.addAll(d.lines);
+            discs.addAll(d.discs);
+            labels.addAll(d.labels);
+        }
+
         void disc(Layer layer, double x, double y, double radius, boolean filled) {
             discs.add(new Disc(layer, x, y, radius, filled));
         }

@@ -38,6 +38,11 @@ public record Step(
         return out;
     }
 
+    /** Whether the formula is what the line is called, so that it need not be written twice. */
+    public boolean repeatsItsSymbol() {
+        return formula.equals(symbol);
+    }
+
     /** The result with its unit, or empty for a line of words. */
     public String result(boolean usUnits) {
         return Double.isNaN(value) ? "" : quantity.text(value, usUnits);

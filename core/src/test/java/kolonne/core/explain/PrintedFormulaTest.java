@@ -19,6 +19,8 @@ import kolonne.core.demo.DemoBuilding;
 import kolonne.core.demo.DemoOptions;
 import kolonne.core.design.BuildingDesign;
 import kolonne.core.design.BuildingDesigner;
+import kolonne.core.explain.maths.Maths;
+import kolonne.core.explain.maths.MathsText;
 import kolonne.core.model.BuildingIndex;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -130,6 +132,11 @@ class PrintedFormulaTest {
             double core = new Reader(put(s, false)).whole();
             double shown = new Reader(put(s, true)).whole();
             double value = s.quantity().display(s.value(), false);
+            double line = new Reader(s.substituted(false)).whole();
+            double set = MathsText.value(Maths.of(s.substituted(false)));
+            if (!(Math.abs(set - line) <= 1e-9 * Math.abs(line)) && !Double.isNaN(line)) {
+                wrong.add(s.substituted(false) + " is set as " + MathsText.show(Maths.of(s.substituted(false))));
+            }
             boolean same = Math.abs(core - s.value()) <= 1e-6 * Math.abs(s.value())
                     || Math.abs(shown - value) <= 2e-3 * Math.abs(value);
             // a formula in mixed print units is off by a power of ten only
@@ -175,6 +182,41 @@ class PrintedFormulaTest {
         assertEquals(List.of(), wrong.stream().distinct().limit(10).toList());
         assertTrue(symbols.size() > 15, symbols.toString());
         assertTrue(symbols.contains(code.startsWith("en") ? "εs,min" : "εt,min"), symbols.toString());
+    }
+
+    /** No symbol of a formula is taken for a word: words are small, and the short ones are those of a sentence. */
+    @ParameterizedTest
+    @ValueSource(strings = {"aci-318m-19", "aci-318-19", "en-1992-1-1"})
+    void symbolsAreNoWords(String code) {
+        Analysis a = FrameAnalysis.solve(new BuildingIndex(DemoBuilding.generate(DemoOptions.ofSize(120))));
+        BuildingDesign d = BuildingDesigner.design(a, Basis.standard(code), BuildingDesigner.Progress.NONE);
+        Set<String> words = new TreeSet<>();
+        for (BeamDesign b : d.beams()) {
+            for (int i = 0; i < b.line().stations().size(); i += 7) {
+                gather(BeamCheck.explain(b.line(), b.cage(), d.contexts().of(b.line()), i), words);
+            }
+        }
+        for (ColumnDesign c : d.columns()) {
+            c.lifts()
+                    .forEach(l -> gather(
+                            ColumnCheck.explain(
+                                    c.stack(),
+                                    c.cage(),
+                                    l.lift().number(),
+                                    d.contexts().of(c.stack()),
+                                    0,
+                                    1),
+                            words));
+        }
+        words.removeIf(w -> w.matches("[a-z]{3,}|[a-z]+'s|of|on|to|at|is|it|in|no|by"));
+        assertEquals(Set.of(), words);
+    }
+
+    private static void gather(List<Step> steps, Set<String> words) {
+        steps.stream()
+                .filter(s -> !Double.isNaN(s.value()))
+                .map(s -> s.formula().replaceAll("“.*”", ""))
+                .forEach(f -> MathsText.words(Maths.of(f), w -> words.addAll(List.of(w.split(" ")))));
     }
 
     /** 5.5(4) by hand: C30 3.5 (1/0.448 − 1) = 4.31; C60 (xu/d = 0.367) 5.0 per mille, by the printed formula as well. */

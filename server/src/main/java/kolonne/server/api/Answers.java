@@ -2,10 +2,12 @@ package kolonne.server.api;
 
 import java.time.ZoneOffset;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import kolonne.core.check.CheckResult;
 import kolonne.core.detail.ShapeSketch;
 import kolonne.core.explain.Step;
+import kolonne.core.explain.maths.Maths;
 import kolonne.exchange.basis.BasisFile;
 import kolonne.exchange.json.MayBeNull;
 import kolonne.server.jobs.Job;
@@ -212,18 +214,57 @@ final class Answers {
         }
     }
 
-    /** @param title whether the line is a heading */
-    record StepDto(boolean title, String symbol, String formula, String numbers, String result, String clause) {
+    /** A formula as it is set; parts by the kind, as the core says. */
+    record MathsDto(String kind, String text, List<MathsDto> parts) {
+        static MathsDto of(Maths m) {
+            return new MathsDto(
+                    m.kind().name().toLowerCase(Locale.ROOT),
+                    m.text(),
+                    m.parts().stream().map(MathsDto::of).toList());
+        }
+    }
+
+    /** @param equal whether it can stand behind an equals sign */
+    record FormulaDto(String text, boolean equal, MathsDto set) {
+        static FormulaDto of(String text) {
+            Maths m = Maths.of(text);
+            return new FormulaDto(text, m.equal(), MathsDto.of(m));
+        }
+    }
+
+    /**
+     * @param title   whether the line is a heading, in {@code symbol} and {@code words}
+     * @param formula of a step in symbols; null where it only repeats the symbol, or is empty
+     * @param numbers the formula with its numbers; null where there are none
+     */
+    record StepDto(
+            boolean title,
+            String symbol,
+            @MayBeNull FormulaDto set,
+            String words,
+            @MayBeNull FormulaDto formula,
+            @MayBeNull FormulaDto numbers,
+            String result,
+            String clause) {
         static List<StepDto> of(List<Step> steps, boolean us) {
-            return steps.stream()
-                    .map(s -> new StepDto(
-                            Double.isNaN(s.value()),
-                            s.symbol(),
-                            s.formula(),
-                            s.substituted(us),
-                            s.result(us),
-                            s.clause().text()))
-                    .toList();
+            return steps.stream().map(s -> of(s, us)).toList();
+        }
+
+        private static StepDto of(Step s, boolean us) {
+            String clause = s.clause().text();
+            if (Double.isNaN(s.value())) {
+                return new StepDto(true, s.symbol(), null, s.formula(), null, null, "", clause);
+            }
+            String numbers = s.substituted(us);
+            return new StepDto(
+                    false,
+                    s.symbol(),
+                    FormulaDto.of(s.symbol()),
+                    "",
+                    s.repeatsItsSymbol() || s.formula().isEmpty() ? null : FormulaDto.of(s.formula()),
+                    numbers.isEmpty() ? null : FormulaDto.of(numbers),
+                    s.result(us),
+                    clause);
         }
     }
 

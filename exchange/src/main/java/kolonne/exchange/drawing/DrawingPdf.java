@@ -5,27 +5,18 @@ import java.io.OutputStream;
 import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Map;
-import kolonne.core.drawing.Drawing;
-import kolonne.core.drawing.Layer;
 import kolonne.core.drawing.Sheet;
 import kolonne.core.project.Logo;
+import kolonne.exchange.paper.DrawingInk;
 import kolonne.exchange.paper.PdfFonts;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.PDPage;
 import org.apache.pdfbox.pdmodel.PDPageContentStream;
 import org.apache.pdfbox.pdmodel.common.PDRectangle;
-import org.apache.pdfbox.pdmodel.font.PDFont;
 import org.apache.pdfbox.pdmodel.graphics.image.PDImageXObject;
 
 /** Sheets as pages of their true size. */
 public final class DrawingPdf {
-    /** Points in a millimetre. */
-    private static final float POINTS = 72 / 25.4f;
-    /** Height of capitals in the type of drawings, to its size. */
-    private static final float CAPITALS = 0.698f;
-    /** From the middle of a quarter circle's chord to its control points. */
-    private static final float ROUND = 0.5523f;
-
     private DrawingPdf() {}
 
     public static void write(List<Sheet> sheets, OutputStream out) throws IOException {
@@ -34,10 +25,11 @@ public final class DrawingPdf {
             Map<Logo, PDImageXObject> pictures = new IdentityHashMap<>();
             for (Sheet s : sheets) {
                 PDPage page = new PDPage(new PDRectangle(
-                        (float) s.paper().width() * POINTS, (float) s.paper().height() * POINTS));
+                        DrawingInk.pt(s.paper().width()),
+                        DrawingInk.pt(s.paper().height())));
                 doc.addPage(page);
                 try (PDPageContentStream p = new PDPageContentStream(doc, page)) {
-                    draw(s.drawing(), p, fonts);
+                    DrawingInk.draw(s.drawing(), p, fonts);
                     if (s.picture().isPresent()) {
                         picture(s.picture().get(), doc, p, pictures);
                     }
@@ -60,70 +52,11 @@ public final class DrawingPdf {
             image = PDImageXObject.createFromByteArray(doc, at.logo().bytes(), "logo");
             pictures.put(at.logo(), image);
         }
-        p.drawImage(image, pt(at.x()), pt(at.y()), pt(at.width()), pt(at.height()));
-    }
-
-    private static float pt(double mm) {
-        return (float) (mm * POINTS);
-    }
-
-    private static void draw(Drawing d, PDPageContentStream p, PdfFonts fonts) throws IOException {
-        for (Layer layer : Layer.values()) {
-            p.setLineWidth(pt(layer.width()));
-            p.setLineDashPattern(layer.dashed() ? new float[] {pt(3), pt(1.5)} : new float[0], 0);
-            for (Drawing.Line l : d.lines()) {
-                if (l.layer() == layer) {
-                    p.moveTo(pt(l.x1()), pt(l.y1()));
-                    p.lineTo(pt(l.x2()), pt(l.y2()));
-                }
-            }
-            p.stroke();
-            for (Drawing.Disc c : d.discs()) {
-                if (c.layer() == layer) {
-                    circle(c, p);
-                }
-            }
-        }
-        for (Drawing.Label t : d.labels()) {
-            text(t, p, fonts);
-        }
-    }
-
-    private static void circle(Drawing.Disc c, PDPageContentStream p) throws IOException {
-        float x = pt(c.x());
-        float y = pt(c.y());
-        float r = pt(c.radius());
-        float k = r * ROUND;
-        p.moveTo(x + r, y);
-        p.curveTo(x + r, y + k, x + k, y + r, x, y + r);
-        p.curveTo(x - k, y + r, x - r, y + k, x - r, y);
-        p.curveTo(x - r, y - k, x - k, y - r, x, y - r);
-        p.curveTo(x + k, y - r, x + r, y - k, x + r, y);
-        if (c.filled()) {
-            p.fill();
-        } else {
-            p.closeAndStroke();
-        }
-    }
-
-    /** Texts that would be wider than the drawing allows for are set narrower. */
-    private static void text(Drawing.Label t, PDPageContentStream p, PdfFonts fonts) throws IOException {
-        PDFont font = t.bold() ? fonts.bold() : fonts.regular();
-        String s = fonts.known(t.text());
-        float size = pt(t.height()) / CAPITALS;
-        float width = font.getStringWidth(s) / 1000 * size;
-        float most = pt(t.width());
-        if (width > most) {
-            size *= most / width;
-            width = most;
-        }
-        float x = pt(t.x());
-        float left =
-                t.align() == Drawing.Align.LEFT ? x : t.align() == Drawing.Align.MIDDLE ? x - width / 2 : x - width;
-        p.beginText();
-        p.setFont(font, size);
-        p.newLineAtOffset(left, pt(t.y()));
-        p.showText(s);
-        p.endText();
+        p.drawImage(
+                image,
+                DrawingInk.pt(at.x()),
+                DrawingInk.pt(at.y()),
+                DrawingInk.pt(at.width()),
+                DrawingInk.pt(at.height()));
     }
 }

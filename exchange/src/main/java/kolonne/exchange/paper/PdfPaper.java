@@ -5,13 +5,16 @@ import java.io.IOException;
 import java.io.OutputStream;
 import java.util.ArrayList;
 import java.util.List;
+import kolonne.core.drawing.Drawing;
 import kolonne.core.project.Logo;
+import org.apache.pdfbox.cos.COSName;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.PDDocumentInformation;
 import org.apache.pdfbox.pdmodel.PDPage;
 import org.apache.pdfbox.pdmodel.PDPageContentStream;
 import org.apache.pdfbox.pdmodel.PageMode;
 import org.apache.pdfbox.pdmodel.common.PDRectangle;
+import org.apache.pdfbox.pdmodel.documentinterchange.logicalstructure.PDStructureElement;
 import org.apache.pdfbox.pdmodel.font.PDFont;
 import org.apache.pdfbox.pdmodel.graphics.image.PDImageXObject;
 import org.apache.pdfbox.pdmodel.interactive.annotation.PDAnnotationLink;
@@ -19,6 +22,7 @@ import org.apache.pdfbox.pdmodel.interactive.annotation.PDBorderStyleDictionary;
 import org.apache.pdfbox.pdmodel.interactive.documentnavigation.destination.PDPageXYZDestination;
 import org.apache.pdfbox.pdmodel.interactive.documentnavigation.outline.PDDocumentOutline;
 import org.apache.pdfbox.pdmodel.interactive.documentnavigation.outline.PDOutlineItem;
+import org.apache.pdfbox.util.Matrix;
 
 /** Pages of text and tables in the product's type, with a running head and page numbers. Lengths in points. */
 final class PdfPaper implements AutoCloseable {
@@ -33,6 +37,9 @@ final class PdfPaper implements AutoCloseable {
     private static final int MOST_CONTENTS = 180;
 
     private static final float CONTENTS_LINE = 14;
+    /** Of letters of quantities: about 12 degrees. */
+    private static final float SLANT = 0.21f;
+
     private static final float LEADING = 1.35f;
     /** Part of a page that may stay empty for rows that belong together. */
     private static final float MOST_LEFT = 0.22f;
@@ -44,6 +51,7 @@ final class PdfPaper implements AutoCloseable {
     private final String title;
     private final String beneath;
     private final PdfFonts fonts;
+    private final PdfTags tags;
     private final List<Entry> entries = new ArrayList<>();
     private PDPageContentStream out;
     private float y;
@@ -66,6 +74,7 @@ final class PdfPaper implements AutoCloseable {
         this.title = title;
         this.beneath = beneath;
         fonts = new PdfFonts(doc);
+        tags = new PdfTags(doc);
         regular = fonts.regular();
         bold = fonts.bold();
         size = landscape ? new PDRectangle(PDRectangle.A4.getHeight(), PDRectangle.A4.getWidth()) : PDRectangle.A4;
@@ -76,8 +85,14 @@ final class PdfPaper implements AutoCloseable {
         return size.getWidth() - 2 * MARGIN;
     }
 
+    /** Where lines begin. */
+    float left() {
+        return MARGIN;
+    }
+
     void newPage() throws IOException {
         if (out != null) {
+            tags.suspend();
             out.close();
         }
         PDPage page = new PDPage(size);
@@ -85,9 +100,15 @@ final class PdfPaper implements AutoCloseable {
         begin(page);
     }
 
-    /** The running head of a page, and where writing begins. */
+    /** The running head of a page, and where writing begins or goes on. */
     private void begin(PDPage page) throws IOException {
         out = new PDPageContentStream(doc, page);
+        tags.page(page, out);
+        tags.outside(this::head);
+        tags.resume();
+    }
+
+    private void head() throws IOException {
         y = size.getHeight() - MARGIN;
         text(bold, 8, ACCENT, MARGIN, y, "kolonne");
         String head = fit(regular, 8, title, width() - 60);
@@ -105,12 +126,10 @@ final class PdfPaper implements AutoCloseable {
     /** A picture at the top right of what is written, at most so wide and high. */
     void picture(Logo logo, float wide, float high) throws IOException {
         float f = Math.min(wide / logo.width(), high / logo.height());
-        out.drawImage(
-                PDImageXObject.createFromByteArray(doc, logo.bytes(), "logo"),
-                size.getWidth() - MARGIN - f * logo.width(),
-                y - f * logo.height() + 12,
-                f * logo.width(),
-                f * logo.height());
+        PDImageXObject image = PDImageXObject.createFromByteArray(doc, logo.bytes(), "logo");
+        float w = f * logo.width();
+        float h = f * logo.height();
+        tags.told("Figure", "Logo", () -> out.drawImage(image, size.getWidth() - MARGIN - w, y - h + 12, w, h));
     }
 
     /** Begins a new page unless {@code height} is left on this one. */
@@ -124,13 +143,17 @@ final class PdfPaper implements AutoCloseable {
     void section(String s, int level, float points) throws IOException {
         need(points * 4);
         entries.add(new Entry(s, level, doc.getPage(doc.getNumberOfPages() - 1), y + points * 0.6f));
-        heading(s, points);
+        heading(s, points, "H" + level);
     }
 
     void heading(String s, float points) throws IOException {
+        heading(s, points, points >= 14 ? "H1" : "H2");
+    }
+
+    private void heading(String s, float points, String type) throws IOException {
         need(points * 4);
         y -= points * 0.6f;
-        text(bold, points, INK, MARGIN, y, fit(bold, points, s, width()));
+        tags.element(type, () -> text(bold, points, INK, MARGIN, y, fit(bold, points, s, width())));
         y -= points * 0.5f + 9;
     }
 
@@ -139,31 +162,44 @@ final class PdfPaper implements AutoCloseable {
     }
 
     void paragraph(String s, float points, Color color) throws IOException {
-        for (String l : wrap(regular, points, s, width())) {
-            need(points * LEADING);
-            text(regular, points, color, MARGIN, y, l);
-            y -= points * LEADING;
-        }
+        List<String> lines = wrap(regular, points, s, width());
+        need(points * LEADING);
+        tags.element("P", () -> {
+            for (String l : lines) {
+                need(points * LEADING);
+                text(regular, points, color, MARGIN, y, l);
+                y -= points * LEADING;
+            }
+        });
         y -= 3;
     }
 
     /** A table whose head repeats on every page; cells wrap. */
     void table(List<Column> columns, List<List<Cell>> rows, float points) throws IOException {
+        tags.group("Table", () -> rows(columns, rows, points));
+        y -= 8;
+    }
+
+    private void rows(List<Column> columns, List<List<Cell>> rows, float points) throws IOException {
         tableHead(columns, points);
         for (List<Cell> row : rows) {
             Laid laid = laid(columns, row, points, 4);
             if (y - laid.height() < MARGIN + 14) {
                 newPage();
-                tableHead(columns, points);
+                headAgain(columns, points);
             }
             row(columns, row, laid, points);
-            line(MARGIN, y + points * 1.05f, MARGIN + width(columns), y + points * 1.05f, HAIRLINE);
+            rule(MARGIN, y + points * 1.05f, MARGIN + width(columns), y + points * 1.05f);
         }
-        y -= 8;
     }
 
     /** A table whose rows belong together where their first cells are alike: it is printed once a page, a line beneath them all, and a page parts them only where much of it would stay empty. */
     void grouped(List<Column> columns, List<List<Cell>> rows, float points) throws IOException {
+        tags.group("Table", () -> groups(columns, rows, points));
+        y -= 8;
+    }
+
+    private void groups(List<Column> columns, List<List<Cell>> rows, float points) throws IOException {
         tableHead(columns, points);
         int next = 0;
         while (next < rows.size()) {
@@ -179,13 +215,13 @@ final class PdfPaper implements AutoCloseable {
             float left = y - MARGIN - 14;
             if (height > left && left < MOST_LEFT * size.getHeight()) {
                 newPage();
-                tableHead(columns, points);
+                headAgain(columns, points);
             }
             boolean first = true;
             for (Laid laid : group) {
                 if (y - laid.height() < MARGIN + 14) {
                     newPage();
-                    tableHead(columns, points);
+                    headAgain(columns, points);
                     first = true;
                 }
                 List<Cell> row = new ArrayList<>(rows.get(next++));
@@ -193,10 +229,9 @@ final class PdfPaper implements AutoCloseable {
                 row(columns, row, laid, points);
                 first = false;
             }
-            line(MARGIN, y + points * 0.95f, MARGIN + width(columns), y + points * 0.95f, HAIRLINE);
+            rule(MARGIN, y + points * 0.95f, MARGIN + width(columns), y + points * 0.95f);
             y -= 1.5f;
         }
-        y -= 8;
     }
 
     /** Lines of the cells of a row, and how high it stands. */
@@ -215,12 +250,21 @@ final class PdfPaper implements AutoCloseable {
     }
 
     private void row(List<Column> columns, List<Cell> row, Laid laid, float points) throws IOException {
-        float x = MARGIN;
-        for (int c = 0; c < columns.size(); c++) {
-            boolean blank = row.get(c).text().isEmpty();
-            cell(columns.get(c), row.get(c), blank ? List.of() : laid.lines().get(c), x, points);
-            x += columns.get(c).width();
-        }
+        tags.group("TR", () -> {
+            float x = MARGIN;
+            for (int c = 0; c < columns.size(); c++) {
+                Cell cell = row.get(c);
+                if (cell.text().isEmpty() && cell.bar() < 0) {
+                    tags.empty("TD");
+                } else {
+                    Column column = columns.get(c);
+                    List<String> lines = laid.lines().get(c);
+                    float at = x;
+                    tags.element("TD", () -> cell(column, cell, lines, at, points));
+                }
+                x += columns.get(c).width();
+            }
+        });
         y -= laid.height();
     }
 
@@ -265,14 +309,41 @@ final class PdfPaper implements AutoCloseable {
 
     private void tableHead(List<Column> columns, float points) throws IOException {
         need(points * 5);
-        float x = MARGIN;
-        for (Column c : columns) {
-            String s = fit(bold, points, c.name(), c.width() - 4);
-            text(bold, points, SOFT, c.right() ? x + c.width() - 6 - width(bold, points, s) : x, y, s);
-            x += c.width();
-        }
+        tags.group("TR", () -> {
+            float x = MARGIN;
+            for (Column c : columns) {
+                float at = x;
+                if (c.name().isEmpty()) {
+                    tags.empty("TH");
+                } else {
+                    tags.element("TH", () -> name(c, at, points));
+                }
+                x += c.width();
+            }
+        });
+        underHead(columns, points);
+    }
+
+    /** On a further page of a table: for the eye only. */
+    private void headAgain(List<Column> columns, float points) throws IOException {
+        tags.artifact(() -> {
+            float x = MARGIN;
+            for (Column c : columns) {
+                name(c, x, points);
+                x += c.width();
+            }
+        });
+        underHead(columns, points);
+    }
+
+    private void name(Column c, float x, float points) throws IOException {
+        String s = fit(bold, points, c.name(), c.width() - 4);
+        text(bold, points, SOFT, c.right() ? x + c.width() - 6 - width(bold, points, s) : x, y, s);
+    }
+
+    private void underHead(List<Column> columns, float points) throws IOException {
         y -= points * 0.6f;
-        line(MARGIN, y, x, y, INK);
+        thin(MARGIN, y, MARGIN + width(columns), y, INK);
         y -= points * LEADING;
     }
 
@@ -306,6 +377,11 @@ final class PdfPaper implements AutoCloseable {
             end--;
         }
         return s.substring(0, end) + "…";
+    }
+
+    /** A text in lines no wider than {@code w}. */
+    List<String> lines(float points, String s, float w) throws IOException {
+        return wrap(regular, points, s, w);
     }
 
     private List<String> wrap(PDFont font, float points, String s, float w) throws IOException {
@@ -346,10 +422,15 @@ final class PdfPaper implements AutoCloseable {
         }
         for (int i = 0; i < pages; i++) {
             begin(fresh.get(i));
-            heading(i == 0 ? "Contents" : "Contents, continued", 14);
-            for (Entry e : shown.subList(i * onPage, Math.min(shown.size(), (i + 1) * onPage))) {
-                line(e, fresh.get(i));
-            }
+            PDPage page = fresh.get(i);
+            List<Entry> here = shown.subList(i * onPage, Math.min(shown.size(), (i + 1) * onPage));
+            String title = i == 0 ? "Contents" : "Contents, continued";
+            tags.first("TOC", () -> {
+                tags.group("Caption", () -> heading(title, 14, "P"));
+                for (Entry e : here) {
+                    tags.group("TOCI", () -> line(e, page));
+                }
+            });
             out.close();
         }
         outline();
@@ -358,23 +439,23 @@ final class PdfPaper implements AutoCloseable {
     private void line(Entry e, PDPage on) throws IOException {
         float x = MARGIN + (e.level() - 1) * 14;
         String number = Integer.toString(doc.getPages().indexOf(e.page()) + 1);
+        float right = size.getWidth() - MARGIN;
         PDFont font = e.level() == 1 ? bold : regular;
         String title = fit(font, 9, e.title(), width() - 60);
-        text(font, 9, INK, x, y, title);
-        text(regular, 9, INK, size.getWidth() - MARGIN - width(regular, 9, number), y, number);
-        line(
-                x + width(font, 9, title) + 6,
-                y + 2,
-                size.getWidth() - MARGIN - width(regular, 9, number) - 6,
-                y + 2,
-                HAIRLINE);
+        PDStructureElement shown = tags.element("Link", () -> {
+            text(font, 9, INK, x, y, title);
+            text(regular, 9, INK, right - width(regular, 9, number), y, number);
+        });
+        rule(x + width(font, 9, title) + 6, y + 2, right - width(regular, 9, number) - 6, y + 2);
         PDAnnotationLink link = new PDAnnotationLink();
         link.setRectangle(new PDRectangle(x, y - 3, size.getWidth() - MARGIN - x, CONTENTS_LINE));
         PDBorderStyleDictionary none = new PDBorderStyleDictionary();
         none.setWidth(0);
         link.setBorderStyle(none);
         link.setDestination(place(e));
+        link.setContents(e.title());
         on.getAnnotations().add(link);
+        tags.link(shown, link, on);
         y -= CONTENTS_LINE;
     }
 
@@ -425,8 +506,17 @@ final class PdfPaper implements AutoCloseable {
         return box;
     }
 
+    /** A picture of what is drawn within. @param words what it shows, for those who do not see it */
+    void figure(String words, PdfTags.Ink ink) throws IOException {
+        tags.told("Figure", words, ink);
+    }
+
     /** An area with an edge; {@code over} hatches it in the warning ink. @param xy corners in turn */
     void area(float[] xy, Color fill, boolean over) throws IOException {
+        tags.artifact(() -> filled(xy, fill, over));
+    }
+
+    private void filled(float[] xy, Color fill, boolean over) throws IOException {
         out.saveGraphicsState();
         path(xy);
         out.setNonStrokingColor(over ? OVER_GROUND : fill);
@@ -473,15 +563,64 @@ final class PdfPaper implements AutoCloseable {
 
     /** A line as heavy as a bar in a sketch. */
     void stroke(float x1, float y1, float x2, float y2) throws IOException {
-        out.setStrokingColor(INK);
-        out.setLineWidth(1.1f);
-        out.moveTo(x1, y1);
-        out.lineTo(x2, y2);
-        out.stroke();
+        path(new float[] {x1, y1, x2, y2}, 1.1f, INK);
+    }
+
+    /** A line through points. @param xy in turn */
+    void path(float[] xy, float wide, Color color) throws IOException {
+        tags.artifact(() -> {
+            out.setStrokingColor(color);
+            out.setLineWidth(wide);
+            out.moveTo(xy[0], xy[1]);
+            for (int i = 2; i < xy.length; i += 2) {
+                out.lineTo(xy[i], xy[i + 1]);
+            }
+            out.stroke();
+        });
     }
 
     void rule(float x1, float y1, float x2, float y2) throws IOException {
-        line(x1, y1, x2, y2, HAIRLINE);
+        thin(x1, y1, x2, y2, HAIRLINE);
+    }
+
+    void thin(float x1, float y1, float x2, float y2, Color color) throws IOException {
+        tags.artifact(() -> line(x1, y1, x2, y2, color));
+    }
+
+    /** A drawing with its origin at a point. */
+    void drawing(Drawing d, float x, float base) throws IOException {
+        tags.artifact(() -> {
+            out.saveGraphicsState();
+            out.setStrokingColor(INK);
+            out.setNonStrokingColor(INK);
+            out.transform(Matrix.getTranslateInstance(x, base));
+            DrawingInk.draw(d, out, fonts);
+            out.restoreGraphicsState();
+        });
+    }
+
+    /** A text from a point, slanted where it is the letter of a quantity. */
+    void glyphs(float x, float base, float points, boolean strong, boolean slanted, Color color, String s)
+            throws IOException {
+        tags.artifact(() -> {
+            out.beginText();
+            out.setFont(strong ? bold : regular, points);
+            out.setNonStrokingColor(color);
+            out.setTextMatrix(new Matrix(1, 0, slanted ? SLANT : 0, 1, x, base));
+            out.showText(fonts.known(s));
+            out.endText();
+        });
+    }
+
+    /** An element of a calculation, told as it is written in a line. */
+    void formula(String words, PdfTags.Ink ink) throws IOException {
+        tags.told("Formula", words, ink);
+    }
+
+    /** Where writing goes on [points from the foot]; {@code by} further down. */
+    float down(float by) {
+        y -= by;
+        return y;
     }
 
     /** A text about a point, on the ground of the page where {@code ground}. @return its box: left, bottom, right, top */
@@ -490,12 +629,14 @@ final class PdfPaper implements AutoCloseable {
         PDFont font = strong ? bold : regular;
         float w = width(font, points, s);
         float[] box = {x - w / 2 - 1, base - 1.2f, x + w / 2 + 1, base + points * 0.8f};
-        if (ground) {
-            out.setNonStrokingColor(Color.WHITE);
-            out.addRect(box[0], box[1], box[2] - box[0], box[3] - box[1]);
-            out.fill();
-        }
-        text(font, points, color, x - w / 2, base, s);
+        tags.artifact(() -> {
+            if (ground) {
+                out.setNonStrokingColor(Color.WHITE);
+                out.addRect(box[0], box[1], box[2] - box[0], box[3] - box[1]);
+                out.fill();
+            }
+            text(font, points, color, x - w / 2, base, s);
+        });
         return box;
     }
 
@@ -512,14 +653,17 @@ final class PdfPaper implements AutoCloseable {
             try (PDPageContentStream c =
                     new PDPageContentStream(doc, doc.getPage(i), PDPageContentStream.AppendMode.APPEND, true)) {
                 String s = "page " + (i + 1) + " of " + n;
+                c.beginMarkedContent(COSName.getPDFName("Artifact"));
                 c.beginText();
                 c.setFont(regular, 8);
                 c.setNonStrokingColor(SOFT);
                 c.newLineAtOffset(size.getWidth() - MARGIN - width(regular, 8, s), MARGIN - 12);
                 c.showText(s);
                 c.endText();
+                c.endMarkedContent();
             }
         }
+        tags.finish(doc);
         PdfFonts.reproducible(doc);
         doc.save(to);
     }

@@ -44,6 +44,11 @@ public final class SchedulePdf {
             return;
         }
         float[] box = paper.room(64);
+        String codes = String.join(", ", shapes.stream().map(ShapeSketch::code).toList());
+        paper.figure("Sketches of the bar shapes " + codes, () -> sketches(shapes, paper, box));
+    }
+
+    private static void sketches(List<ShapeSketch> shapes, PdfPaper paper, float[] box) throws IOException {
         for (int i = 0; i < shapes.size(); i++) {
             ShapeSketch s = shapes.get(i);
             float x = box[0] + i * 112;

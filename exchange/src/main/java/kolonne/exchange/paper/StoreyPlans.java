@@ -79,12 +79,34 @@ final class StoreyPlans {
         for (Storey s : storeys) {
             paper.need(HEIGHT + 40);
             paper.section(s.name(), 2, 11);
-            plan(s.name());
+            float[] box = paper.room(HEIGHT);
+            paper.figure(words(s.name()), () -> plan(s.name(), box));
         }
     }
 
     private void key() throws IOException {
         float[] box = paper.room(16);
+        paper.figure("Key: shades by strength in use, hatched where something fails", () -> key(box));
+    }
+
+    /** A plan for those who do not see it. */
+    private String words(String storey) {
+        long beams =
+                d.beams().stream().filter(b -> b.line().storey().equals(storey)).count();
+        List<String> failing = new ArrayList<>();
+        d.beams().stream()
+                .filter(b -> b.line().storey().equals(storey) && !b.satisfied())
+                .forEach(b -> failing.add(b.line().mark()));
+        d.columns().stream()
+                .filter(c -> c.lifts().stream()
+                        .anyMatch(l -> l.lift().storey().equals(storey)
+                                && l.checks().stream().anyMatch(k -> !k.satisfied())))
+                .forEach(c -> failing.add(c.stack().mark()));
+        return "Plan of storey " + storey + " with " + beams + " beam lines; "
+                + (failing.isEmpty() ? "nothing fails" : "failing: " + String.join(", ", failing));
+    }
+
+    private void key(float[] box) throws IOException {
         float x = box[0];
         for (int i = 0; i < SHADES.length; i++) {
             paper.area(rectangle(x, box[1] + 4, x + 26, box[1] + 13), SHADES[i], false);
@@ -100,8 +122,7 @@ final class StoreyPlans {
         return new float[] {x1, y1, x2, y1, x2, y2, x1, y2};
     }
 
-    private void plan(String storey) throws IOException {
-        float[] box = paper.room(HEIGHT);
+    private void plan(String storey, float[] box) throws IOException {
         double wide = Math.max(1, extent[2] - extent[0]);
         double high = Math.max(1, extent[3] - extent[1]);
         scale = (float) Math.min((box[2] - 2 * EDGE) / wide, (box[3] - 2 * EDGE) / high);

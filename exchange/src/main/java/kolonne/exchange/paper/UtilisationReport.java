@@ -12,25 +12,15 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
-import java.util.TreeSet;
-import java.util.stream.Collectors;
 import kolonne.core.basis.Basis;
-import kolonne.core.basis.local.LocalSettings;
-import kolonne.core.beam.check.BeamCheck;
-import kolonne.core.beam.check.BeamDesign;
 import kolonne.core.check.CheckResult;
 import kolonne.core.check.Shade;
-import kolonne.core.column.check.ColumnCheck;
-import kolonne.core.column.check.ColumnDesign;
-import kolonne.core.column.check.LiftDemands;
 import kolonne.core.design.BuildingDesign;
 import kolonne.core.explain.Quantity;
-import kolonne.core.explain.Step;
 import kolonne.core.finding.Cause;
 import kolonne.core.finding.Finding;
 import kolonne.core.finding.Severity;
 import kolonne.core.project.ProjectData;
-import kolonne.core.schedule.Schedules;
 
 /** The utilisation report: contents, summary, plans, what fails, every member's governing checks, what it stands on, calculation sheets of chosen members. */
 public final class UtilisationReport {
@@ -66,21 +56,7 @@ public final class UtilisationReport {
             r.failing();
             r.members();
             new ReportGround(d, paper).write();
-            if (!sheets.isEmpty()) {
-                paper.newPage();
-                paper.section("Calculations", 1, 14);
-                paper.paragraph("Of " + String.join(", ", new TreeSet<>(sheets)) + ".");
-            }
-            for (BeamDesign b : d.beams()) {
-                if (sheets.contains(b.line().mark())) {
-                    r.beamSheet(b);
-                }
-            }
-            for (ColumnDesign c : d.columns()) {
-                if (sheets.contains(c.stack().mark())) {
-                    r.columnSheet(c);
-                }
-            }
+            new CalculationSheets(d, paper).write(sheets);
             paper.contents();
             paper.save(out);
         }
@@ -176,6 +152,26 @@ public final class UtilisationReport {
         int most = Arrays.stream(count).max().orElse(1);
         paper.heading("Strength in use, beam lines and column lifts", 12);
         float[] box = paper.room(74);
+        StringBuilder words = new StringBuilder("Numbers of beam lines and column lifts by strength in use:");
+        for (int i = 0; i < count.length; i++) {
+            words.append(i == 0 ? " " : ", ")
+                    .append(step(i, count.length))
+                    .append(" ")
+                    .append(count[i]);
+        }
+        paper.figure(words.toString(), () -> distribution(count, most, box));
+    }
+
+    /** A step of the distribution in words. */
+    private static String step(int i, int steps) {
+        return i == steps - 1
+                ? "fail"
+                : i == 0
+                        ? String.format(Locale.ROOT, "to %.2f", StoreyPlans.STEPS[0])
+                        : String.format(Locale.ROOT, "%.2f to %.2f", StoreyPlans.STEPS[i - 1], StoreyPlans.STEPS[i]);
+    }
+
+    private void distribution(int[] count, int most, float[] box) throws IOException {
         float wide = box[2] / count.length;
         paper.rule(box[0], box[1] + 12, box[0] + box[2], box[1] + 12);
         for (int i = 0; i < count.length; i++) {
@@ -198,13 +194,7 @@ public final class UtilisationReport {
                         over);
             }
             paper.label(x + wide / 2, box[1] + 15 + high, 8, true, PdfPaper.INK, false, Integer.toString(count[i]));
-            String words = over
-                    ? "fail"
-                    : i == 0
-                            ? String.format(Locale.ROOT, "to %.2f", StoreyPlans.STEPS[0])
-                            : String.format(
-                                    Locale.ROOT, "%.2f to %.2f", StoreyPlans.STEPS[i - 1], StoreyPlans.STEPS[i]);
-            paper.label(x + wide / 2, box[1] + 2, 8, false, PdfPaper.SOFT, false, words);
+            paper.label(x + wide / 2, box[1] + 2, 8, false, PdfPaper.SOFT, false, step(i, count.length));
         }
     }
 
@@ -314,15 +304,6 @@ public final class UtilisationReport {
         return types.containsKey(id) ? mark + " · " + types.get(id) : mark;
     }
 
-    /** What beside the basis of the project a line or stack answers to, in words after the rest. */
-    private String answersTo(String id, List<LocalSettings> local) {
-        String type = types.containsKey(id) ? " · cage of type " + types.get(id) : "";
-        return local.isEmpty()
-                ? type
-                : type + " · local settings “"
-                        + local.stream().map(LocalSettings::name).collect(Collectors.joining("”, “")) + "”";
-    }
-
     /** A note without its place: many members may have the same. */
     private static String key(Finding f) {
         return f.what() + "\n" + f.mend() + "\n" + f.clause();
@@ -401,100 +382,5 @@ public final class UtilisationReport {
                         PdfPaper.Cell.of("")));
             }
         }
-    }
-
-    private void beamSheet(BeamDesign b) throws IOException {
-        paper.newPage();
-        paper.section("Calculation: beam line " + b.line().mark(), 2, 14);
-        paper.paragraph(b.line().storey() + " · " + b.line().spans().size() + " spans · "
-                + b.line().spans().get(0).section().shape().label(us)
-                + answersTo(b.line().id(), d.contexts().local().holding(b.line())));
-        checks(b.checks());
-        TreeSet<Integer> stations = new TreeSet<>();
-        b.checks().stream()
-                .filter(c -> c.station() >= 0 && c.cause().isStrength())
-                .forEach(c -> stations.add(c.station()));
-        for (int s : stations) {
-            paper.heading(
-                    String.format(
-                            Locale.ROOT,
-                            "At %s from the start of the line",
-                            Quantity.DISTANCE.text(b.line().stations().get(s).x(), us)),
-                    11);
-            steps(BeamCheck.explain(b.line(), b.cage(), d.contexts().of(b.line()), s));
-        }
-    }
-
-    private void columnSheet(ColumnDesign c) throws IOException {
-        paper.newPage();
-        paper.section("Calculation: column stack " + c.stack().mark(), 2, 14);
-        paper.paragraph(c.lifts().size()
-                + (c.lifts().size() == 1 ? " lift" : " lifts")
-                + answersTo(c.stack().id(), d.contexts().local().holding(c.stack())));
-        for (ColumnDesign.LiftDesign l : c.lifts()) {
-            paper.heading(
-                    "Lift to " + l.lift().storey() + ": "
-                            + l.lift().section().shape().label(us) + ", "
-                            + l.cage().layout().words() + ", " + Schedules.ties(l.cage(), d.basis()),
-                    11);
-            checks(l.checks());
-            LiftDemands.Demand g = l.governing();
-            if (g != null) {
-                steps(ColumnCheck.explain(
-                        c.stack(),
-                        c.cage(),
-                        l.lift().number(),
-                        d.contexts().of(c.stack()),
-                        g.combination(),
-                        g.number()));
-            }
-        }
-    }
-
-    private void checks(List<CheckResult> checks) throws IOException {
-        List<List<PdfPaper.Cell>> rows = new ArrayList<>();
-        for (CheckResult c : checks) {
-            rows.add(List.of(
-                    PdfPaper.Cell.of(c.title()),
-                    PdfPaper.Cell.of(c.place()),
-                    PdfPaper.Cell.of(c.quantity().text(c.demand(), us)),
-                    PdfPaper.Cell.of(c.quantity().text(c.capacity(), us)),
-                    new PdfPaper.Cell(String.format(Locale.ROOT, "%.2f", c.utilisation()), !c.satisfied(), -1),
-                    PdfPaper.Cell.of(c.combination()),
-                    PdfPaper.Cell.of(c.clause().text())));
-        }
-        paper.table(
-                List.of(
-                        new PdfPaper.Column("check", 130, false),
-                        new PdfPaper.Column("place", 90, false),
-                        new PdfPaper.Column("demand", 60, true),
-                        new PdfPaper.Column("capacity", 60, true),
-                        new PdfPaper.Column("util.", 36, true),
-                        new PdfPaper.Column("combination", 82, false),
-                        new PdfPaper.Column("clause", 53, false)),
-                rows,
-                7.5f);
-    }
-
-    private void steps(List<Step> steps) throws IOException {
-        List<List<PdfPaper.Cell>> rows = new ArrayList<>();
-        for (Step s : steps) {
-            boolean title = Double.isNaN(s.value());
-            rows.add(List.of(
-                    new PdfPaper.Cell(s.symbol(), title, -1),
-                    PdfPaper.Cell.of(s.formula()),
-                    PdfPaper.Cell.of(s.substituted(us)),
-                    PdfPaper.Cell.of(s.result(us)),
-                    PdfPaper.Cell.of(s.clause().text())));
-        }
-        paper.table(
-                List.of(
-                        new PdfPaper.Column("", 84, false),
-                        new PdfPaper.Column("formula", 156, false),
-                        new PdfPaper.Column("numbers", 142, false),
-                        new PdfPaper.Column("result", 74, true),
-                        new PdfPaper.Column("clause", 55, false)),
-                rows,
-                7.5f);
     }
 }

@@ -326,6 +326,9 @@ export const api = {
   forceImport: (id: string, file: string, version: number, use: ForceUse) =>
     request<Project>(`${p(id)}/force-files/${file}/import`, json('POST', use, version)),
   exportUrl: (id: string, file: string) => `${p(id)}/exports/${file}`,
+  makeExport: (id: string, file: string, asked: Record<string, string>) =>
+    request<Job>(`${p(id)}/exports/${file}?${query(asked)}`, { method: 'POST' }),
+  madeUrl: (job: string) => `/api/jobs/${job}/file`,
   projectEvents: (id: string) => new EventSource(`${p(id)}/events`),
   jobEvents: (id: string) => new EventSource(`/api/jobs/${id}/events`),
 }

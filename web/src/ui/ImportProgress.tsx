@@ -1,22 +1,21 @@
 import { Button, Progress } from 'antd'
 import { useEffect, useState } from 'react'
 import { api, type Job } from '../api/client'
+import { followJob } from '../lib/jobs'
 import { FindingList } from './FindingList'
 
 /** Follows the reading of a model until it is done, was refused, or was cancelled. @param onDone takes what the job made */
 export function ImportProgress(p: { job: Job; onDone: (result: string) => void; onClose: () => void }) {
   const [job, setJob] = useState(p.job)
   const { onDone } = p
-  useEffect(() => {
-    const events = api.jobEvents(p.job.id)
-    events.addEventListener('job', (e) => {
-      const j = JSON.parse((e as MessageEvent).data) as Job
-      setJob(j)
-      if (['done', 'failed', 'cancelled'].includes(j.phase)) events.close()
-      if (j.phase === 'done' && j.result) onDone(j.result)
-    })
-    return () => events.close()
-  }, [p.job.id, onDone])
+  useEffect(
+    () =>
+      followJob(p.job.id, (j) => {
+        setJob(j)
+        if (j.phase === 'done' && j.result) onDone(j.result)
+      }),
+    [p.job.id, onDone],
+  )
   if (job.phase === 'failed')
     return (
       <div className="notice" role="alert">

@@ -46,9 +46,9 @@ describe('the drawings', () => {
     await screen.findByRole('img', { name: /Sheet 3 of 3/ })
     await userEvent.type(screen.getByLabelText('Marks to draw'), 'L1-B01, TB4{Enter}')
     await waitFor(() => expect(drawing).toHaveBeenCalledWith('p', 'A3', 'L1-B01, TB4', 1, expect.anything()))
-    expect(screen.getByRole('link', { name: 'Drawings, DXF' }).getAttribute('href')).toContain(
-      'drawings.dxf?paper=A3&marks=L1-B01%2C%20TB4',
-    )
+    const make = vi.spyOn(api, 'makeExport').mockRejectedValue(new ApiError(503, 'Not now.', 'Try again.'))
+    await userEvent.click(screen.getByRole('button', { name: 'Drawings, DXF' }))
+    expect(make).toHaveBeenCalledWith('p', 'drawings.dxf', { paper: 'A3', marks: 'L1-B01, TB4' })
   })
 
   it('say which mark there is not, beside the field where it was typed', async () => {

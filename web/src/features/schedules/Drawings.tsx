@@ -1,9 +1,10 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query'
-import { Button, Input, Pagination, Segmented, Select } from 'antd'
+import { Input, Pagination, Segmented, Select } from 'antd'
 import { useState, type ReactNode } from 'react'
 import { useSearchParams } from 'react-router'
 import { api } from '../../api/client'
 import { numberIn } from '../../lib/address'
+import { DownloadButton } from '../../ui/DownloadButton'
 import { ErrorView } from '../../ui/ErrorView'
 import { Loading } from '../../ui/Loading'
 import { SheetView } from './SheetView'
@@ -39,7 +40,7 @@ export function Drawings({ id, kinds }: { id: string; kinds: ReactNode }) {
     placeholderData: keepPreviousData,
     retry: false,
   })
-  const asked = `?paper=${paper}${marks ? `&marks=${encodeURIComponent(marks)}` : ''}`
+  const asked = { paper, ...(marks && { marks }) }
   return (
     <div className="schedules">
       <h1 className="sr">Drawings</h1>
@@ -73,7 +74,9 @@ export function Drawings({ id, kinds }: { id: string; kinds: ReactNode }) {
       </div>
       <aside className="side">
         <h2>What is drawn</h2>
-        <p className="soft">Beam lines, columns and types by their marks; all where it is left empty.</p>
+        <p className="soft">
+          Beam lines, columns and types by their marks, or plans for the key plans alone; all where it is left empty.
+        </p>
         <Input
           value={typed}
           aria-label="Marks to draw"
@@ -94,12 +97,12 @@ export function Drawings({ id, kinds }: { id: string; kinds: ReactNode }) {
           beam under the mark of the bar list.
         </p>
         <h2>Downloads</h2>
-        <Button block href={`${api.exportUrl(id, 'drawings.pdf')}${asked}`}>
+        <DownloadButton id={id} file="drawings.pdf" asked={asked}>
           Drawings, PDF
-        </Button>
-        <Button block href={`${api.exportUrl(id, 'drawings.dxf')}${asked}`}>
+        </DownloadButton>
+        <DownloadButton id={id} file="drawings.dxf" asked={asked}>
           Drawings, DXF
-        </Button>
+        </DownloadButton>
       </aside>
     </div>
   )

@@ -1,7 +1,7 @@
-import { render, screen, waitFor } from '@testing-library/react'
+import { act, render, screen, waitFor } from '@testing-library/react'
 import userEvent from '@testing-library/user-event'
 import { beforeEach, describe, expect, it, vi } from 'vitest'
-import { api, ApiError, type SchedulePage } from '../../api/client'
+import { api, ApiError, type Job, type SchedulePage } from '../../api/client'
 import { Around } from '../../test/fixtures'
 import { SchedulesPage } from './SchedulesPage'
 
@@ -20,6 +20,16 @@ const page = (title: string, total = 64): SchedulePage => ({
     ['L1-B02', '1.21', 'fails'],
   ],
   shapes: [],
+})
+const job = (doing: string, done: number): Job => ({
+  id: 'j',
+  kind: 'export',
+  phase: 'waiting',
+  doing,
+  done,
+  total: 4,
+  findings: [],
+  result: null,
 })
 const schedule = vi.spyOn(api, 'schedule')
 
@@ -64,26 +74,63 @@ describe('the schedules', () => {
   it('ask for the calculations of the marks that are typed', async () => {
     open()
     await screen.findByText('Schedule of beams')
-    const fetched = vi.spyOn(globalThis, 'fetch')
-    fetched.mockResolvedValueOnce(
-      new Response(JSON.stringify({ title: 'There is no beam line or column stack X9.', detail: 'Choose again.' }), {
-        status: 404,
-      }),
-    )
+    const make = vi
+      .spyOn(api, 'makeExport')
+      .mockRejectedValueOnce(new ApiError(404, 'There is no beam line or column stack X9.', 'Choose again.'))
+      .mockResolvedValueOnce(job('waiting', 0))
+    const listeners: ((e: MessageEvent) => void)[] = []
+    const events = {
+      addEventListener: (_: string, l: (e: MessageEvent) => void) => listeners.push(l),
+      close: vi.fn(),
+    }
+    vi.spyOn(api, 'jobEvents').mockImplementation(() => events as unknown as EventSource)
+    const tell = (j: Job) =>
+      act(() => listeners.forEach((l) => l(new MessageEvent('job', { data: JSON.stringify(j) }))))
     await userEvent.type(screen.getByLabelText('Marks for calculation sheets'), 'X9')
     await userEvent.click(screen.getByRole('button', { name: 'Report, PDF' }))
     expect(await screen.findByText('There is no beam line or column stack X9.')).toBeInTheDocument()
-    const link = vi.spyOn(HTMLAnchorElement.prototype, 'click').mockImplementation(() => undefined)
-    URL.createObjectURL = () => 'blob:x'
-    URL.revokeObjectURL = () => undefined
-    fetched.mockResolvedValueOnce(new Response('%PDF'))
     await userEvent.clear(screen.getByLabelText('Marks for calculation sheets'))
     await userEvent.type(screen.getByLabelText('Marks for calculation sheets'), 'L1-B01, C-D3')
     expect(screen.queryByText(/There is no beam line/)).toBeNull()
     await userEvent.click(screen.getByRole('button', { name: 'Report, PDF' }))
-    await waitFor(() => expect(link).toHaveBeenCalled())
-    expect(fetched.mock.calls[1]![0]).toContain('calculations=named&sheets=L1-B01%2C%20C-D3')
-    expect(screen.getByRole('link', { name: 'Schedules, XLSX' }).getAttribute('href')).toContain('schedules.xlsx')
+    expect(make).toHaveBeenLastCalledWith('p', 'report.pdf', { calculations: 'named', sheets: 'L1-B01, C-D3' })
+    expect(await screen.findByText('waiting…')).toBeInTheDocument()
+    tell({ ...job('calculation of C-D3', 3), phase: 'running' })
+    expect(screen.getByText('calculation of C-D3…')).toBeInTheDocument()
+    expect(screen.getByText('75%')).toBeInTheDocument()
+    const cancel = vi.spyOn(api, 'cancelJob').mockResolvedValue(job('', 0))
+    await userEvent.click(screen.getByRole('button', { name: 'Cancel' }))
+    expect(cancel).toHaveBeenCalledWith('j')
+    const link = vi.spyOn(HTMLAnchorElement.prototype, 'click').mockImplementation(() => undefined)
+    tell({ ...job('done', 4), phase: 'done', result: 'j' })
+    expect(link.mock.contexts[0]).toHaveAttribute('href', '/api/jobs/j/file')
+    expect(screen.queryByRole('button', { name: 'Cancel' })).toBeNull()
+    expect(screen.getByRole('button', { name: 'Report, PDF' })).toBeEnabled()
+  })
+
+  it('say why a file could not be made', async () => {
+    open()
+    await screen.findByText('Schedule of beams')
+    vi.spyOn(api, 'makeExport').mockResolvedValueOnce(job('waiting', 0))
+    let tell: (e: MessageEvent) => void = () => undefined
+    const events = { addEventListener: (_: string, l: (e: MessageEvent) => void) => (tell = l), close: vi.fn() }
+    vi.spyOn(api, 'jobEvents').mockImplementation(() => events as unknown as EventSource)
+    await userEvent.click(screen.getByRole('button', { name: 'Schedules, XLSX' }))
+    await screen.findByText('waiting…')
+    const finding = {
+      severity: 'fails',
+      code: 'export.disk',
+      where: 'schedules.xlsx',
+      what: 'The server could not write the file.',
+      mend: 'Make room on the server’s disk and ask for it again.',
+      clause: '',
+      combination: '',
+    }
+    act(() =>
+      tell(new MessageEvent('job', { data: JSON.stringify({ ...job('', 0), phase: 'failed', findings: [finding] }) })),
+    )
+    expect(await screen.findByText(/could not write the file/)).toBeInTheDocument()
+    expect(screen.getByRole('button', { name: 'Schedules, XLSX' })).toBeEnabled()
   })
 
   it('show the shapes of bars with their letters', async () => {

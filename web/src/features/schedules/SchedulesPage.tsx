@@ -1,10 +1,10 @@
-import { keepPreviousData, useMutation, useQuery } from '@tanstack/react-query'
-import { Button, Input, Pagination, Segmented, Select } from 'antd'
+import { keepPreviousData, useQuery } from '@tanstack/react-query'
+import { Input, Pagination, Segmented, Select } from 'antd'
 import { useState, type ReactNode } from 'react'
 import { useSearchParams } from 'react-router'
-import { api, type ApiError, type SchedulePage } from '../../api/client'
+import { api, type SchedulePage } from '../../api/client'
 import { numberIn } from '../../lib/address'
-import { download } from '../../lib/download'
+import { DownloadButton } from '../../ui/DownloadButton'
 import { ErrorView } from '../../ui/ErrorView'
 import { Loading } from '../../ui/Loading'
 import { Drawings } from './Drawings'
@@ -71,13 +71,6 @@ function Tables({ id, kind, kinds }: { id: string; kind: string; kinds: ReactNod
     queryKey: ['project', id, 'schedule', kind, page],
     queryFn: ({ signal }) => api.schedule(id, kind, page, SIZE, signal),
     placeholderData: keepPreviousData,
-  })
-  const report = useMutation<void, ApiError>({
-    mutationFn: () =>
-      download(
-        `${api.exportUrl(id, 'report.pdf')}?calculations=${which}${which === 'named' && sheets.trim() ? `&sheets=${encodeURIComponent(sheets)}` : ''}`,
-        'utilisation.pdf',
-      ),
   })
   const name = useQuery({ queryKey: ['project', id, 'row'], queryFn: ({ signal }) => api.project(id, signal) }).data
     ?.name
@@ -151,12 +144,12 @@ function Tables({ id, kind, kinds }: { id: string; kind: string; kinds: ReactNod
       </div>
       <aside className="side">
         <h2>Downloads</h2>
-        <Button block href={api.exportUrl(id, 'schedules.pdf')}>
+        <DownloadButton id={id} file="schedules.pdf">
           Schedules, PDF
-        </Button>
-        <Button block href={api.exportUrl(id, 'schedules.xlsx')}>
+        </DownloadButton>
+        <DownloadButton id={id} file="schedules.xlsx">
           Schedules, XLSX
-        </Button>
+        </DownloadButton>
         <h2>Utilisation report</h2>
         <p className="soft">
           Summary, plans of every storey, what fails, every member’s governing checks and the basis in full. With the
@@ -167,52 +160,50 @@ function Tables({ id, kind, kinds }: { id: string; kind: string; kinds: ReactNod
           options={CALCULATIONS}
           aria-label="Calculations in the report"
           className="wide"
-          onChange={(v) => {
-            setWhich(v)
-            report.reset()
-          }}
+          onChange={setWhich}
         />
         {which === 'named' && (
           <Input
             value={sheets}
-            onChange={(e) => {
-              setSheets(e.target.value)
-              report.reset()
-            }}
+            onChange={(e) => setSheets(e.target.value)}
             placeholder="L3-B02, C-D3"
             aria-label="Marks for calculation sheets"
           />
         )}
-        <Button block type="primary" loading={report.isPending} onClick={() => report.mutate()}>
+        <DownloadButton
+          id={id}
+          file="report.pdf"
+          primary
+          asked={{ calculations: which, ...(which === 'named' && sheets.trim() && { sheets: sheets.trim() }) }}
+        >
           Report, PDF
-        </Button>
-        {report.isError && <ErrorView error={report.error} />}
+        </DownloadButton>
         <h2>Building model</h2>
         <p className="soft">
           IFC 4 with storeys, sections, materials, quantities and the use of every member, and each bar bent and placed.
         </p>
-        <Button block href={api.exportUrl(id, 'building.ifc')}>
+        <DownloadButton id={id} file="building.ifc">
           Concrete and bars, IFC
-        </Button>
-        <Button block href={`${api.exportUrl(id, 'building.ifc')}?bars=no`}>
+        </DownloadButton>
+        <DownloadButton id={id} file="building.ifc" asked={{ bars: 'no' }}>
           Concrete alone, IFC
-        </Button>
+        </DownloadButton>
         <h2>For cutting and bending</h2>
         <p className="soft">Every line of the bar list with its straights, bends and mandrel.</p>
-        <Button block href={api.exportUrl(id, 'bending.json')}>
+        <DownloadButton id={id} file="bending.json">
           Bending data, JSON
-        </Button>
-        <Button block href={api.exportUrl(id, 'bending.csv')}>
+        </DownloadButton>
+        <DownloadButton id={id} file="bending.csv">
           Bending data, CSV
-        </Button>
+        </DownloadButton>
         <h2>For other programs</h2>
         <p className="soft">Sections, every bar, stirrups, forces and checks: enough to check the design again.</p>
-        <Button block href={api.exportUrl(id, 'results.json')}>
+        <DownloadButton id={id} file="results.json">
           Results, JSON
-        </Button>
-        <Button block href={api.exportUrl(id, 'checks.csv')}>
+        </DownloadButton>
+        <DownloadButton id={id} file="checks.csv">
           Checks, CSV
-        </Button>
+        </DownloadButton>
       </aside>
     </div>
   )

@@ -4,7 +4,8 @@ import { useCallback, useEffect, useRef, useState } from 'react'
 import { api, ApiError, type Job, type State } from '../../api/client'
 import { ErrorView } from '../../ui/ErrorView'
 import { FindingList } from '../../ui/FindingList'
-import { followJob, type TypeRole } from './useTypes'
+import { followJob } from '../../lib/jobs'
+import type { TypeRole } from './useTypes'
 
 /** Has the curve made as soon as the design is current, with progress; cancelled, it waits to be asked. */
 export function CurveMaking({ id, role, state }: { id: string; role: TypeRole; state?: State }) {
@@ -32,7 +33,7 @@ export function CurveMaking({ id, role, state }: { id: string; role: TypeRole; s
     start()
   }, [ready, id, role, version, start])
   const follow = job?.id
-  useEffect(() => (follow ? followJob({ id: follow } as Job, made) : undefined), [follow, made])
+  useEffect(() => (follow ? followJob(follow, made) : undefined), [follow, made])
   if (error) return <ErrorView error={error} onRetry={start} />
   if (job?.phase === 'failed')
     return (

@@ -1,7 +1,7 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { App } from 'antd'
 import { change } from '../../api/changes'
-import { api, type ApiError, type Job, type Project, type State, type TypeChange } from '../../api/client'
+import { api, type ApiError, type Project, type State, type TypeChange } from '../../api/client'
 
 export type TypeRole = 'beam' | 'column'
 
@@ -21,15 +21,4 @@ export function useTypes(id: string, role: TypeRole, state: State | undefined) {
     onSettled: () => queries.invalidateQueries({ queryKey: ['project', id] }),
   })
   return { types, curve, put }
-}
-
-/** Follows a job until it has ended; what it made is asked for anew. */
-export function followJob(job: Job, tell: (j: Job) => void): () => void {
-  const events = api.jobEvents(job.id)
-  events.addEventListener('job', (e) => {
-    const j = JSON.parse((e as MessageEvent).data) as Job
-    tell(j)
-    if (['done', 'failed', 'cancelled'].includes(j.phase)) events.close()
-  })
-  return () => events.close()
 }

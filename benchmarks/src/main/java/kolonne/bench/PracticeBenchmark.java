@@ -34,6 +34,7 @@ import kolonne.core.model.BuildingIndex;
 import kolonne.core.model.Role;
 import kolonne.core.project.ProjectData;
 import kolonne.core.type.Types;
+import kolonne.core.work.Progress;
 import kolonne.exchange.paper.SchedulePdf;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.pdmodel.PDDocument;
@@ -238,7 +239,7 @@ public final class PracticeBenchmark {
 
     private static int pagesOf(BuildingDesign d) throws IOException {
         ByteArrayOutputStream out = new ByteArrayOutputStream();
-        SchedulePdf.write(d, ProjectData.EMPTY, out);
+        SchedulePdf.write(d, ProjectData.EMPTY, Progress.NONE, out);
         try (PDDocument pdf = Loader.loadPDF(out.toByteArray())) {
             return pdf.getNumberOfPages();
         }

@@ -6,7 +6,6 @@ import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.function.BooleanSupplier;
 import kolonne.core.analysis.LocalAxes;
 import kolonne.core.beam.check.BeamDesign;
 import kolonne.core.beam.line.BeamLine;
@@ -20,6 +19,7 @@ import kolonne.core.model.Member;
 import kolonne.core.model.Storey;
 import kolonne.core.schedule.ScheduleGroups;
 import kolonne.core.shape.Shape;
+import kolonne.core.work.Progress;
 
 /**
  * Plans of the storeys that say which detail stands for which beam and column: marks of the schedules, on the grid. Storeys that look alike to the last mark are one
@@ -75,18 +75,19 @@ final class KeyPlans {
         return SCALES[SCALES.length - 1];
     }
 
-    /** Plans by their titles, from the lowest storey up. @param wanted asked before every storey; false stops with what there is */
-    static Map<String, Drawing> of(BuildingDesign d, Paper paper, BooleanSupplier wanted) {
-        return new KeyPlans(d, paper).all(wanted);
+    /** Plans by their titles, from the lowest storey up. */
+    static Map<String, Drawing> of(BuildingDesign d, Paper paper, Progress progress) {
+        return new KeyPlans(d, paper).all(progress);
     }
 
-    private Map<String, Drawing> all(BooleanSupplier wanted) {
+    private Map<String, Drawing> all(Progress progress) {
         Map<Drawing, List<String>> alike = new LinkedHashMap<>();
         List<Storey> upwards = index.building().storeys().stream()
                 .sorted(Comparator.comparingDouble(Storey::elevation))
                 .toList();
         for (Storey s : upwards) {
-            if (holds(s.name()) && wanted.getAsBoolean()) {
+            progress.at("drawing plans", 0, 0);
+            if (holds(s.name())) {
                 alike.computeIfAbsent(plan(s.name()), k -> new ArrayList<>()).add(s.name());
             }
         }

@@ -7,13 +7,13 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import java.util.function.BooleanSupplier;
 import java.util.stream.Stream;
 import kolonne.core.beam.check.BeamDesign;
 import kolonne.core.column.check.ColumnDesign;
 import kolonne.core.design.BuildingDesign;
 import kolonne.core.project.ProjectData;
 import kolonne.core.schedule.ScheduleGroups;
+import kolonne.core.work.Progress;
 
 /** Plans with marks and details packed on sheets, row by row in the order of the schedules; a detail that is larger than the paper asked for gets the next larger one, and one that
  * is larger than any is made smaller. */
@@ -93,22 +93,27 @@ public final class Sheets {
      *
      * @param project what the title blocks tell
      * @param marks   of the lines, stacks or types to draw, {@link #PLANS} for the plans; all where empty
-     * @param wanted  asked before every detail; false stops with what there is
      */
     public static List<Sheet> of(
-            BuildingDesign d, ProjectData project, Set<String> marks, Paper paper, BooleanSupplier wanted) {
+            BuildingDesign d, ProjectData project, Set<String> marks, Paper paper, Progress progress) {
         Sheets s = new Sheets(d, project, paper);
         if (marks.isEmpty() || marks.contains(PLANS)) {
-            KeyPlans.of(d, paper, wanted).forEach((title, plan) -> s.add(title, List.of(plan)));
+            KeyPlans.of(d, paper, progress).forEach((title, plan) -> s.add(title, List.of(plan)));
         }
         Map<String, String> types = d.typeMarks();
-        for (ScheduleGroups.Group<BeamDesign> g : ScheduleGroups.beams(d)) {
-            if (meant(g, types.get(g.first().line().id()), marks) && wanted.getAsBoolean()) {
+        List<ScheduleGroups.Group<BeamDesign>> beams = ScheduleGroups.beams(d);
+        List<ScheduleGroups.Group<ColumnDesign>> columns = ScheduleGroups.columns(d);
+        int total = beams.size() + columns.size();
+        int done = 0;
+        for (ScheduleGroups.Group<BeamDesign> g : beams) {
+            progress.at("drawing beams", done++, total);
+            if (meant(g, types.get(g.first().line().id()), marks)) {
                 s.add(g.mark(), BeamDetail.of(g, g.first().basis(), paper.room()));
             }
         }
-        for (ScheduleGroups.Group<ColumnDesign> g : ScheduleGroups.columns(d)) {
-            if (meant(g, types.get(g.first().stack().id()), marks) && wanted.getAsBoolean()) {
+        for (ScheduleGroups.Group<ColumnDesign> g : columns) {
+            progress.at("drawing columns", done++, total);
+            if (meant(g, types.get(g.first().stack().id()), marks)) {
                 s.add(g.mark(), List.of(ColumnDetail.of(g, g.first().basis(), paper.up())));
             }
         }

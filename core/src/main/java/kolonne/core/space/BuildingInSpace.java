@@ -1,7 +1,7 @@
 package kolonne.core.space;
 
 import java.util.List;
-import java.util.function.Predicate;
+import java.util.function.Consumer;
 import kolonne.core.beam.check.BeamDesign;
 import kolonne.core.check.CheckResult;
 import kolonne.core.column.check.ColumnDesign;
@@ -9,6 +9,7 @@ import kolonne.core.design.BuildingDesign;
 import kolonne.core.finding.Finding;
 import kolonne.core.model.BuildingIndex;
 import kolonne.core.schedule.ScheduleGroups;
+import kolonne.core.work.Progress;
 
 /** All of a designed building as it lies, line by line and lift by lift, without holding more than one of them. */
 public final class BuildingInSpace {
@@ -34,26 +35,26 @@ public final class BuildingInSpace {
             double fy,
             Placed placed) {}
 
-    /** Hands over one after another until the receiver wants no more. @return whether all were handed over */
-    public static boolean each(BuildingDesign d, Predicate<Piece> receiver) {
+    /** Hands over one line or lift after another. */
+    public static void each(BuildingDesign d, Progress progress, Consumer<Piece> receiver) {
         BuildingIndex index = d.analysis().index();
+        int total = d.beams().size()
+                + d.columns().stream().mapToInt(c -> c.lifts().size()).sum();
+        int done = 0;
         for (ScheduleGroups.Group<BeamDesign> g : ScheduleGroups.beams(d)) {
             for (BeamDesign b : g.designs()) {
-                if (!receiver.test(of(b, g, index))) {
-                    return false;
-                }
+                progress.at("placing bars", done++, total);
+                receiver.accept(of(b, g, index));
             }
         }
         for (ScheduleGroups.Group<ColumnDesign> g : ScheduleGroups.columns(d)) {
             for (ColumnDesign c : g.designs()) {
                 for (ColumnDesign.LiftDesign l : c.lifts()) {
-                    if (!receiver.test(of(c, l, g, index))) {
-                        return false;
-                    }
+                    progress.at("placing bars", done++, total);
+                    receiver.accept(of(c, l, g, index));
                 }
             }
         }
-        return true;
     }
 
     private static Piece of(BeamDesign b, ScheduleGroups.Group<BeamDesign> g, BuildingIndex index) {

@@ -14,6 +14,7 @@ import kolonne.core.code.registry.Codes;
 import kolonne.core.design.DesignedDemo;
 import kolonne.core.space.BuildingInSpace;
 import kolonne.core.space.SpaceBar;
+import kolonne.core.work.Progress;
 import org.junit.jupiter.api.Test;
 
 /** Steps of bending by hand, against the cut lengths of the list, and against bars bent out in space, which are drawn by other code. */
@@ -54,7 +55,7 @@ class BendingStepsTest {
     @Test
     void theDemosBarsAreAsLongAsTheyAreCutAndAsTheyAreDrawn() {
         Map<String, Integer> shapes = new TreeMap<>();
-        BuildingInSpace.each(DesignedDemo.by(Basis.standard(false)), p -> {
+        BuildingInSpace.each(DesignedDemo.by(Basis.standard(false)), Progress.NONE, p -> {
             for (SpaceBar b : p.placed().bars()) {
                 double bent =
                         BendingSteps.of(b.item(), ACI).length(b.item().bar().diameter());
@@ -65,7 +66,6 @@ class BendingStepsTest {
                 }
                 shapes.merge(b.item().shape(), 1, Integer::sum);
             }
-            return true;
         });
         assertTrue(shapes.keySet().containsAll(List.of("00", "11", "21", "51", "75", "99")), shapes.toString());
     }

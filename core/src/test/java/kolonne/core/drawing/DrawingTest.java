@@ -1,6 +1,7 @@
 package kolonne.core.drawing;
 
 import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertThrows;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 import static org.junit.jupiter.api.Assertions.fail;
 
@@ -10,6 +11,7 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.concurrent.CancellationException;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import kolonne.core.analysis.FrameAnalysis;
@@ -29,7 +31,9 @@ import kolonne.core.model.StiffnessFactors;
 import kolonne.core.project.Logo;
 import kolonne.core.project.ProjectData;
 import kolonne.core.project.Revision;
+import kolonne.core.schedule.ScheduleGroups;
 import kolonne.core.schedule.Schedules;
+import kolonne.core.work.Progress;
 import org.junit.jupiter.api.Test;
 
 /**
@@ -38,12 +42,12 @@ import org.junit.jupiter.api.Test;
  */
 class DrawingTest {
     private static final BuildingDesign DEMO = DesignedDemo.by(Basis.standard(false));
-    private static final List<Sheet> SHEETS = Sheets.of(DEMO, ProjectData.EMPTY, Set.of(), Paper.A1, () -> true);
+    private static final List<Sheet> SHEETS = Sheets.of(DEMO, ProjectData.EMPTY, Set.of(), Paper.A1, Progress.NONE);
     /** Mark, number, size, cut length. */
     private static final Pattern BAR = Pattern.compile("^(\\d{2,}) +(\\d+)(T\\d+) +(\\d+)$");
 
     private static List<Sheet> of(String mark, Paper paper) {
-        return Sheets.of(DEMO, ProjectData.EMPTY, Set.of(mark), paper, () -> true);
+        return Sheets.of(DEMO, ProjectData.EMPTY, Set.of(mark), paper, Progress.NONE);
     }
 
     private static double[] box(Drawing.Label t) {
@@ -100,7 +104,7 @@ class DrawingTest {
                 new ProjectData(Map.of(), List.of(), logo))) {
             assertTrue(told.findings().isEmpty(), "what is taken");
             for (Paper p : Paper.values()) {
-                List<Sheet> sheets = Sheets.of(DEMO, told, Set.of("L1-B01"), p, () -> true);
+                List<Sheet> sheets = Sheets.of(DEMO, told, Set.of("L1-B01"), p, Progress.NONE);
                 clear(sheets);
                 for (Sheet s : sheets) {
                     s.picture().ifPresent(q -> {
@@ -142,7 +146,7 @@ class DrawingTest {
                 revisions,
                 null);
         List<String> texts =
-                Sheets.of(DEMO, told, Set.of("L1-B01"), Paper.A1, () -> true).get(0).drawing().labels().stream()
+                Sheets.of(DEMO, told, Set.of("L1-B01"), Paper.A1, Progress.NONE).get(0).drawing().labels().stream()
                         .map(Drawing.Label::text)
                         .toList();
         assertTrue(texts.containsAll(List.of("Zaal 3", "Stichting", "26-1", "change B", "change E")), texts.toString());
@@ -167,7 +171,7 @@ class DrawingTest {
         DEMO.columns()
                 .forEach(c -> wanted.merge(c.stack().mark(), c.stack().lifts().size(), Integer::sum));
         for (Paper p : List.of(Paper.A1, Paper.A4)) {
-            List<Sheet> plans = Sheets.of(DEMO, ProjectData.EMPTY, Set.of(), p, () -> true).stream()
+            List<Sheet> plans = Sheets.of(DEMO, ProjectData.EMPTY, Set.of(), p, Progress.NONE).stream()
                     .filter(s -> s.marks().get(0).startsWith("Plan "))
                     .toList();
             Map<String, Integer> named = new HashMap<>();
@@ -324,7 +328,7 @@ class DrawingTest {
     /** On the smallest paper everything is there still, on a larger sheet where it has no room. */
     @Test
     void smallPaperHoldsEverything() {
-        List<Sheet> sheets = Sheets.of(DEMO, ProjectData.EMPTY, Set.of(), Paper.A4, () -> true);
+        List<Sheet> sheets = Sheets.of(DEMO, ProjectData.EMPTY, Set.of(), Paper.A4, Progress.NONE);
         Set<String> marks = new HashSet<>();
         sheets.forEach(s -> marks.addAll(details(s)));
         marks.add(Sheets.PLANS);
@@ -358,7 +362,7 @@ class DrawingTest {
                 BuildingDesigner.design(b.solve(), Basis.standard(false), BuildingDesigner.Progress.NONE);
         Set<String> columns = new HashSet<>();
         tower.columns().forEach(c -> columns.add(c.stack().mark()));
-        List<Sheet> sheets = Sheets.of(tower, ProjectData.EMPTY, columns, Paper.A4, () -> true);
+        List<Sheet> sheets = Sheets.of(tower, ProjectData.EMPTY, columns, Paper.A4, Progress.NONE);
         assertTrue(
                 sheets.stream()
                         .flatMap(s -> s.drawing().labels().stream())
@@ -377,12 +381,20 @@ class DrawingTest {
     }
 
     @Test
-    void itStopsWhereNobodyWantsIt() {
-        int[] left = {3};
-        List<String> marks = new ArrayList<>();
-        Sheets.of(DEMO, ProjectData.EMPTY, Set.of(), Paper.A1, () -> left[0]-- > 0)
-                .forEach(s -> marks.addAll(s.marks()));
-        assertEquals(3, new HashSet<>(marks).size());
+    void itTellsHowFarItIsAndStopsWhereItIsCancelled() {
+        List<String> told = new ArrayList<>();
+        assertThrows(
+                CancellationException.class,
+                () -> Sheets.of(DEMO, ProjectData.EMPTY, Set.of(), Paper.A1, (doing, done, total) -> {
+                    told.add(doing + " " + done + " of " + total);
+                    if (done == 3) {
+                        throw new CancellationException();
+                    }
+                }));
+        String last = told.get(told.size() - 1);
+        int groups =
+                ScheduleGroups.beams(DEMO).size() + ScheduleGroups.columns(DEMO).size();
+        assertEquals("drawing beams 3 of " + groups, last);
     }
 
     @Test
@@ -395,7 +407,7 @@ class DrawingTest {
                             new BuildingIndex(us ? DemoBuilding.customary(small) : DemoBuilding.generate(small))),
                     Basis.standard(code),
                     BuildingDesigner.Progress.NONE);
-            List<Sheet> sheets = Sheets.of(d, ProjectData.EMPTY, Set.of(), Paper.A3, () -> true);
+            List<Sheet> sheets = Sheets.of(d, ProjectData.EMPTY, Set.of(), Paper.A3, Progress.NONE);
             assertTrue(sheets.size() > 5, code);
             clear(sheets);
         }

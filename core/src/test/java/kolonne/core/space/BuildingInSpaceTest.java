@@ -24,6 +24,7 @@ import kolonne.core.design.DesignedDemo;
 import kolonne.core.design.SuggestedTypes;
 import kolonne.core.model.BuildingIndex;
 import kolonne.core.schedule.Schedules;
+import kolonne.core.work.Progress;
 import org.junit.jupiter.api.Test;
 
 /**
@@ -34,10 +35,7 @@ class BuildingInSpaceTest {
     private static final BuildingDesign DEMO = DesignedDemo.by(Basis.standard(false));
 
     private static void each(BuildingDesign d, Consumer<BuildingInSpace.Piece> use) {
-        assertTrue(BuildingInSpace.each(d, p -> {
-            use.accept(p);
-            return true;
-        }));
+        BuildingInSpace.each(d, Progress.NONE, use);
     }
 
     @Test

@@ -10,6 +10,7 @@ import kolonne.core.basis.Basis;
 import kolonne.core.design.BuildingDesign;
 import kolonne.core.design.DesignedDemo;
 import kolonne.core.finding.Finding;
+import kolonne.core.work.Progress;
 import org.junit.jupiter.api.Test;
 
 /** Hooks that are higher than their beam has room for: told, and laid over where they are drawn. */
@@ -36,7 +37,7 @@ class HooksInSpaceTest {
     void theyAreToldWhereTheyAreLaidOver() {
         Set<String> told = new TreeSet<>();
         Set<String> over = new TreeSet<>();
-        BuildingInSpace.each(DEMO, p -> {
+        BuildingInSpace.each(DEMO, Progress.NONE, p -> {
             if (p.beam() && !told(p.findings()).isEmpty()) {
                 told.add(p.mark());
             }
@@ -51,7 +52,6 @@ class HooksInSpaceTest {
                     over.add(p.mark());
                 }
             }
-            return true;
         });
         assertEquals(told, over);
         assertEquals(9, told.size(), told.toString());

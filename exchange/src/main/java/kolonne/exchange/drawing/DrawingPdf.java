@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Map;
 import kolonne.core.drawing.Sheet;
 import kolonne.core.project.Logo;
+import kolonne.core.work.Progress;
 import kolonne.exchange.paper.DrawingInk;
 import kolonne.exchange.paper.PdfFonts;
 import org.apache.pdfbox.pdmodel.PDDocument;
@@ -19,11 +20,12 @@ import org.apache.pdfbox.pdmodel.graphics.image.PDImageXObject;
 public final class DrawingPdf {
     private DrawingPdf() {}
 
-    public static void write(List<Sheet> sheets, OutputStream out) throws IOException {
+    public static void write(List<Sheet> sheets, Progress progress, OutputStream out) throws IOException {
         try (PDDocument doc = new PDDocument()) {
             PdfFonts fonts = new PdfFonts(doc);
             Map<Logo, PDImageXObject> pictures = new IdentityHashMap<>();
             for (Sheet s : sheets) {
+                progress.at("writing sheets", s.number() - 1, sheets.size());
                 PDPage page = new PDPage(new PDRectangle(
                         DrawingInk.pt(s.paper().width()),
                         DrawingInk.pt(s.paper().height())));

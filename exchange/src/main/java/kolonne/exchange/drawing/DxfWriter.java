@@ -9,6 +9,7 @@ import kolonne.core.drawing.Drawing;
 import kolonne.core.drawing.Layer;
 import kolonne.core.drawing.Paper;
 import kolonne.core.drawing.Sheet;
+import kolonne.core.work.Progress;
 
 /**
  * Sheets side by side in one drawing file: plain text DXF of release 2000 (AC1015), in millimetres of paper. Layers by what they show, with widths of lines;
@@ -28,16 +29,16 @@ public final class DxfWriter {
         this.out = out;
     }
 
-    public static void write(List<Sheet> sheets, Writer out) throws IOException {
+    public static void write(List<Sheet> sheets, Progress progress, Writer out) throws IOException {
         try {
-            new DxfWriter(out).file(sheets);
+            new DxfWriter(out).file(sheets, progress);
         } catch (UncheckedIOException e) {
             throw e.getCause();
         }
         out.flush();
     }
 
-    private void file(List<Sheet> sheets) {
+    private void file(List<Sheet> sheets, Progress progress) {
         header(sheets);
         section("CLASSES");
         end("ENDSEC");
@@ -46,6 +47,7 @@ public final class DxfWriter {
         section("ENTITIES");
         double x = 0;
         for (Sheet s : sheets) {
+            progress.at("writing sheets", s.number() - 1, sheets.size());
             entities(s.drawing(), x);
             x += s.paper().width() + BETWEEN;
         }

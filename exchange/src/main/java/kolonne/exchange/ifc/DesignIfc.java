@@ -8,7 +8,6 @@ import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.function.BooleanSupplier;
 import kolonne.core.check.CheckResult;
 import kolonne.core.design.BuildingDesign;
 import kolonne.core.finding.Finding;
@@ -20,6 +19,7 @@ import kolonne.core.space.BuildingInSpace;
 import kolonne.core.space.Frame;
 import kolonne.core.space.Point3;
 import kolonne.core.space.SpaceBar;
+import kolonne.core.work.Progress;
 
 /**
  * A designed building as IFC 4: storeys; beams and columns with profiles, materials, quantities and what the design says of them; every bar at its place. Lengths in
@@ -46,22 +46,14 @@ public final class DesignIfc {
 
     /**
      * @param withBars whether bars are written, or concrete alone
-     * @param wanted   asked at every line and lift; the file ends unfinished where it is not any more
-     * @return whether it was finished
      */
-    public static boolean write(
-            BuildingDesign design, ProjectData project, boolean withBars, BooleanSupplier wanted, Writer out)
+    public static void write(
+            BuildingDesign design, ProjectData project, boolean withBars, Progress progress, Writer out)
             throws IOException {
         try {
             DesignIfc d = new DesignIfc(design, project, out);
-            if (!BuildingInSpace.each(design, p -> {
-                d.piece(p, withBars);
-                return wanted.getAsBoolean();
-            })) {
-                return false;
-            }
+            BuildingInSpace.each(design, progress, p -> d.piece(p, withBars));
             d.end();
-            return true;
         } catch (UncheckedIOException e) {
             throw e.getCause();
         }

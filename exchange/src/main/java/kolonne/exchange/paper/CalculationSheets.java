@@ -38,21 +38,24 @@ final class CalculationSheets {
         this.pictures = new CalculationPictures(d, paper);
     }
 
-    /** @param marks of lines and stacks */
-    void write(Collection<String> marks) throws IOException {
+    /** @param marks of lines and stacks; {@code before}: steps of the report that are done */
+    void write(Collection<String> marks, int before) throws IOException {
         if (marks.isEmpty()) {
             return;
         }
         paper.newPage();
         paper.section("Calculations", 1, 14);
         paper.paragraph("Of " + String.join(", ", new TreeSet<>(marks)) + ".");
+        int done = before;
         for (BeamDesign b : d.beams()) {
             if (marks.contains(b.line().mark())) {
+                paper.doing("calculation of " + b.line().mark(), done++, before + marks.size());
                 beam(b);
             }
         }
         for (ColumnDesign c : d.columns()) {
             if (marks.contains(c.stack().mark())) {
+                paper.doing("calculation of " + c.stack().mark(), done++, before + marks.size());
                 column(c);
             }
         }

@@ -7,6 +7,7 @@ import java.util.ArrayList;
 import java.util.List;
 import kolonne.core.drawing.Drawing;
 import kolonne.core.project.Logo;
+import kolonne.core.work.Progress;
 import org.apache.pdfbox.cos.COSName;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.PDDocumentInformation;
@@ -53,6 +54,10 @@ final class PdfPaper implements AutoCloseable {
     private final PdfFonts fonts;
     private final PdfTags tags;
     private final List<Entry> entries = new ArrayList<>();
+    private final Progress progress;
+    private String doing = "writing";
+    private int done;
+    private int total;
     private PDPageContentStream out;
     private float y;
 
@@ -69,8 +74,9 @@ final class PdfPaper implements AutoCloseable {
         }
     }
 
-    /** @param beneath a second line of the head, or empty */
-    PdfPaper(String title, String beneath, boolean landscape) throws IOException {
+    /** @param beneath a second line of the head, or empty; {@code progress} is told at every page */
+    PdfPaper(String title, String beneath, boolean landscape, Progress progress) throws IOException {
+        this.progress = progress;
         this.title = title;
         this.beneath = beneath;
         fonts = new PdfFonts(doc);
@@ -90,7 +96,16 @@ final class PdfPaper implements AutoCloseable {
         return MARGIN;
     }
 
+    /** What is being written from here on. */
+    void doing(String what, int step, int steps) {
+        doing = what;
+        done = step;
+        total = steps;
+        progress.at(doing, done, total);
+    }
+
     void newPage() throws IOException {
+        progress.at(doing, done, total);
         if (out != null) {
             tags.suspend();
             out.close();
@@ -663,6 +678,7 @@ final class PdfPaper implements AutoCloseable {
                 c.endMarkedContent();
             }
         }
+        progress.at("putting pages together", total, total);
         tags.finish(doc);
         PdfFonts.reproducible(doc);
         doc.save(to);

@@ -8,6 +8,7 @@ import java.util.Set;
 import kolonne.core.design.BuildingDesign;
 import kolonne.core.detail.ShapeSketch;
 import kolonne.core.project.ProjectData;
+import kolonne.core.work.Progress;
 
 /** Beam schedule, column schedule and bar list on A4 landscape. */
 public final class SchedulePdf {
@@ -16,16 +17,18 @@ public final class SchedulePdf {
 
     private SchedulePdf() {}
 
-    public static void write(BuildingDesign d, ProjectData project, OutputStream out) throws IOException {
+    public static void write(BuildingDesign d, ProjectData project, Progress progress, OutputStream out)
+            throws IOException {
         String name = project.title(d.analysis().index().building().name());
-        try (PdfPaper paper =
-                new PdfPaper(name + " · schedules · " + d.basis().designCode().name(), project.line(), true)) {
-            boolean first = true;
-            for (ScheduleTables.Table t : ScheduleTables.all(d)) {
-                if (!first) {
+        try (PdfPaper paper = new PdfPaper(
+                name + " · schedules · " + d.basis().designCode().name(), project.line(), true, progress)) {
+            List<ScheduleTables.Table> tables = ScheduleTables.all(d);
+            for (int i = 0; i < tables.size(); i++) {
+                ScheduleTables.Table t = tables.get(i);
+                paper.doing(t.title(), i, tables.size());
+                if (i > 0) {
                     paper.newPage();
                 }
-                first = false;
                 paper.heading(t.title(), 14);
                 shapes(t.shapes(), paper);
                 if (OF_MEMBERS.contains(t.columns().get(0))) {

@@ -4,8 +4,10 @@ import java.io.IOException;
 import java.io.OutputStream;
 import java.math.BigDecimal;
 import java.math.RoundingMode;
+import java.util.List;
 import kolonne.core.design.BuildingDesign;
 import kolonne.core.project.ProjectData;
+import kolonne.core.work.Progress;
 import org.apache.poi.ss.usermodel.Cell;
 import org.apache.poi.ss.usermodel.CellStyle;
 import org.apache.poi.ss.usermodel.Font;
@@ -21,7 +23,8 @@ public final class ScheduleWorkbook {
 
     private ScheduleWorkbook() {}
 
-    public static void write(BuildingDesign d, ProjectData project, OutputStream out) throws IOException {
+    public static void write(BuildingDesign d, ProjectData project, Progress progress, OutputStream out)
+            throws IOException {
         String title = project.title(d.analysis().index().building().name());
         String name = project.line().isEmpty() ? title : title + " · " + project.line();
         try (SXSSFWorkbook book = new SXSSFWorkbook(200)) {
@@ -29,8 +32,10 @@ public final class ScheduleWorkbook {
             bold.setBold(true);
             CellStyle head = book.createCellStyle();
             head.setFont(bold);
-            for (ScheduleTables.Table t : ScheduleTables.all(d)) {
-                sheet(book, t, head, name);
+            List<ScheduleTables.Table> tables = ScheduleTables.all(d);
+            for (int i = 0; i < tables.size(); i++) {
+                progress.at(tables.get(i).title(), i, tables.size());
+                sheet(book, tables.get(i), head, name);
             }
             book.write(out);
         }

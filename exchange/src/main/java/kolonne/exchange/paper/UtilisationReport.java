@@ -21,11 +21,14 @@ import kolonne.core.finding.Cause;
 import kolonne.core.finding.Finding;
 import kolonne.core.finding.Severity;
 import kolonne.core.project.ProjectData;
+import kolonne.core.work.Progress;
 
 /** The utilisation report: contents, summary, plans, what fails, every member's governing checks, what it stands on, calculation sheets of chosen members. */
 public final class UtilisationReport {
     /** Members from which on a note is printed once for all of them. */
     private static final int SHARED = 3;
+    /** Parts before the calculations. */
+    private static final int PARTS = 3;
 
     private final Map<String, Set<String>> shared = new LinkedHashMap<>();
     private final BuildingDesign d;
@@ -41,22 +44,26 @@ public final class UtilisationReport {
     }
 
     /** @param sheets marks of the lines and stacks whose calculations are printed */
-    public static void write(BuildingDesign d, ProjectData project, Collection<String> sheets, OutputStream out)
+    public static void write(
+            BuildingDesign d, ProjectData project, Collection<String> sheets, Progress progress, OutputStream out)
             throws IOException {
         String name = project.title(d.analysis().index().building().name());
-        try (PdfPaper paper = new PdfPaper(name + " · utilisation report", project.line(), false)) {
+        try (PdfPaper paper = new PdfPaper(name + " · utilisation report", project.line(), false, progress)) {
             UtilisationReport r = new UtilisationReport(d, paper);
             r.project(name, project);
             paper.about(
                     "Utilisation of every beam and column to "
                             + d.basis().designCode().name(),
                     project.text(ProjectData.Field.DESIGNER));
+            paper.doing("summary and plans", 0, PARTS + sheets.size());
             r.summary();
             new StoreyPlans(d, paper).write();
             r.failing();
+            paper.doing("every member", 1, PARTS + sheets.size());
             r.members();
+            paper.doing("what it stands on", 2, PARTS + sheets.size());
             new ReportGround(d, paper).write();
-            new CalculationSheets(d, paper).write(sheets);
+            new CalculationSheets(d, paper).write(sheets, PARTS);
             paper.contents();
             paper.save(out);
         }

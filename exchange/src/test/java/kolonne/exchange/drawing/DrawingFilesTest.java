@@ -25,6 +25,7 @@ import kolonne.core.drawing.Sheet;
 import kolonne.core.drawing.Sheets;
 import kolonne.core.model.BuildingIndex;
 import kolonne.core.project.ProjectData;
+import kolonne.core.work.Progress;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.text.PDFTextStripper;
@@ -37,14 +38,14 @@ class DrawingFilesTest {
             FrameAnalysis.solve(new BuildingIndex(DemoBuilding.generate(new DemoOptions(7, 2, 2, 2, false)))),
             Basis.standard(false),
             BuildingDesigner.Progress.NONE);
-    private static final List<Sheet> SHEETS = Sheets.of(DESIGN, ProjectData.EMPTY, Set.of(), Paper.A2, () -> true);
+    private static final List<Sheet> SHEETS = Sheets.of(DESIGN, ProjectData.EMPTY, Set.of(), Paper.A2, Progress.NONE);
 
     @TempDir
     private Path dir;
 
     private static String dxf(List<Sheet> sheets) throws IOException {
         StringWriter w = new StringWriter();
-        DxfWriter.write(sheets, w);
+        DxfWriter.write(sheets, Progress.NONE, w);
         return w.toString();
     }
 
@@ -114,13 +115,13 @@ class DrawingFilesTest {
 
     @Test
     void theSameSheetsGiveTheSameBytes() throws IOException {
-        assertEquals(dxf(SHEETS), dxf(Sheets.of(DESIGN, ProjectData.EMPTY, Set.of(), Paper.A2, () -> true)));
-        assertArrayEquals(pdf(SHEETS), pdf(Sheets.of(DESIGN, ProjectData.EMPTY, Set.of(), Paper.A2, () -> true)));
+        assertEquals(dxf(SHEETS), dxf(Sheets.of(DESIGN, ProjectData.EMPTY, Set.of(), Paper.A2, Progress.NONE)));
+        assertArrayEquals(pdf(SHEETS), pdf(Sheets.of(DESIGN, ProjectData.EMPTY, Set.of(), Paper.A2, Progress.NONE)));
     }
 
     private static byte[] pdf(List<Sheet> sheets) throws IOException {
         ByteArrayOutputStream out = new ByteArrayOutputStream();
-        DrawingPdf.write(sheets, out);
+        DrawingPdf.write(sheets, Progress.NONE, out);
         return out.toByteArray();
     }
 

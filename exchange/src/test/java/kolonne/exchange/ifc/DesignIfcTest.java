@@ -15,6 +15,7 @@ import java.util.Map;
 import java.util.Random;
 import java.util.Set;
 import java.util.UUID;
+import java.util.concurrent.CancellationException;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import kolonne.core.analysis.FrameAnalysis;
@@ -26,6 +27,7 @@ import kolonne.core.design.BuildingDesigner;
 import kolonne.core.model.BuildingIndex;
 import kolonne.core.project.ProjectData;
 import kolonne.core.schedule.Schedules;
+import kolonne.core.work.Progress;
 import org.junit.jupiter.api.Test;
 
 /** The file read as text: by the rules of ISO 10303-21 and of IFC's global ids. Another program's reading of it is in the server's tests, which have the web's tools. */
@@ -39,7 +41,7 @@ class DesignIfcTest {
     private static String file(boolean bars) {
         StringWriter w = new StringWriter();
         try {
-            assertTrue(DesignIfc.write(DESIGN, ProjectData.EMPTY, bars, () -> true, w));
+            DesignIfc.write(DESIGN, ProjectData.EMPTY, bars, Progress.NONE, w);
         } catch (IOException e) {
             throw new AssertionError(e);
         }
@@ -114,10 +116,21 @@ class DesignIfcTest {
     }
 
     @Test
-    void itStopsWhereNobodyWantsIt() throws IOException {
+    void itStopsWhereItIsCancelled() {
         StringWriter w = new StringWriter();
-        assertFalse(DesignIfc.write(DESIGN, ProjectData.EMPTY, true, () -> false, w));
-        assertTrue(w.toString().length() < FILE.length() / 5);
+        assertThrows(
+                CancellationException.class,
+                () -> DesignIfc.write(
+                        DESIGN,
+                        ProjectData.EMPTY,
+                        true,
+                        (doing, done, total) -> {
+                            if (done > total / 8) {
+                                throw new CancellationException();
+                            }
+                        },
+                        w));
+        assertTrue(w.toString().length() < FILE.length() / 3);
     }
 
     /** ISO 10303-21: quotes and backslashes twice, others than ASCII as UTF-16 in hexadecimals; a number has a point. */

@@ -4,6 +4,7 @@ import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertFalse;
 import static org.junit.jupiter.api.Assertions.assertNotNull;
 import static org.junit.jupiter.api.Assertions.assertSame;
+import static org.junit.jupiter.api.Assertions.assertThrows;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import java.io.ByteArrayOutputStream;
@@ -17,6 +18,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.TreeMap;
+import java.util.concurrent.CancellationException;
 import kolonne.core.analysis.FrameAnalysis;
 import kolonne.core.basis.Basis;
 import kolonne.core.beam.check.BeamCheck;
@@ -31,6 +33,7 @@ import kolonne.core.explain.Step;
 import kolonne.core.explain.maths.Maths;
 import kolonne.core.model.BuildingIndex;
 import kolonne.core.project.ProjectData;
+import kolonne.core.work.Progress;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.contentstream.operator.Operator;
 import org.apache.pdfbox.cos.COSArray;
@@ -65,10 +68,11 @@ class TaggedPaperTest {
                 design,
                 ProjectData.EMPTY,
                 List.of(beam.line().mark(), column.stack().mark()),
+                Progress.NONE,
                 out);
         report = out.toByteArray();
         ByteArrayOutputStream other = new ByteArrayOutputStream();
-        SchedulePdf.write(design, ProjectData.EMPTY, other);
+        SchedulePdf.write(design, ProjectData.EMPTY, Progress.NONE, other);
         schedules = other.toByteArray();
     }
 
@@ -215,6 +219,33 @@ class TaggedPaperTest {
         }
     }
 
+    @Test
+    void aReportTellsHowFarItIsAndStopsWhereItIsCancelled() throws IOException {
+        List<String> told = new ArrayList<>();
+        String mark = design.beams().get(0).line().mark();
+        UtilisationReport.write(
+                design,
+                ProjectData.EMPTY,
+                List.of(mark),
+                (doing, done, total) -> told.add(doing + ", " + done + " of " + total),
+                new ByteArrayOutputStream());
+        assertTrue(told.contains("every member, 1 of 4") && told.contains("calculation of " + mark + ", 3 of 4"));
+        ByteArrayOutputStream out = new ByteArrayOutputStream();
+        assertThrows(
+                CancellationException.class,
+                () -> UtilisationReport.write(
+                        design,
+                        ProjectData.EMPTY,
+                        List.of(mark),
+                        (doing, done, total) -> {
+                            if (doing.startsWith("calculation")) {
+                                throw new CancellationException();
+                            }
+                        },
+                        out));
+        assertEquals(0, out.size());
+    }
+
     /** What is set as a fraction stands over its rule and under it; nothing leaves its box; no two texts meet. */
     @Test
     void theInkOfFormulasStaysApart() throws IOException {
@@ -232,7 +263,7 @@ class TaggedPaperTest {
         }
         seen.add("√((Vu / bw d)² + (Tu ph / 1.7 Aoh²)²)");
         seen.add("1 / (ζ / III + (1 − ζ) / II)");
-        try (PdfPaper paper = new PdfPaper("a paper", "", false)) {
+        try (PdfPaper paper = new PdfPaper("a paper", "", false, Progress.NONE)) {
             FormulaSetter setter = new FormulaSetter(paper);
             for (String s : seen) {
                 apart(s, setter.set(Maths.of(s), 9), paper);

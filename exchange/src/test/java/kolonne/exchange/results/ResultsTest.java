@@ -27,6 +27,7 @@ import kolonne.core.design.SuggestedTypes;
 import kolonne.core.model.BuildingIndex;
 import kolonne.core.project.ProjectData;
 import kolonne.core.project.Revision;
+import kolonne.core.work.Progress;
 import kolonne.exchange.basis.BasisFile;
 import kolonne.exchange.paper.ReportSheets;
 import kolonne.exchange.paper.SchedulePdf;
@@ -233,14 +234,14 @@ class ResultsTest {
     void theReportAndSchedulesCanBeReadBack() throws IOException {
         ByteArrayOutputStream pdf = new ByteArrayOutputStream();
         String mark = design.beams().get(0).line().mark();
-        UtilisationReport.write(design, ProjectData.EMPTY, List.of(mark), pdf);
+        UtilisationReport.write(design, ProjectData.EMPTY, List.of(mark), Progress.NONE, pdf);
         try (PDDocument d = Loader.loadPDF(pdf.toByteArray())) {
             String text = new PDFTextStripper().getText(d);
             assertTrue(text.contains("Calculation: beam line " + mark));
             assertFalse(text.contains("?"), "no character is missing from the type");
         }
         ByteArrayOutputStream schedule = new ByteArrayOutputStream();
-        SchedulePdf.write(design, ProjectData.EMPTY, schedule);
+        SchedulePdf.write(design, ProjectData.EMPTY, Progress.NONE, schedule);
         try (PDDocument d = Loader.loadPDF(schedule.toByteArray())) {
             String text = new PDFTextStripper().getText(d);
             assertTrue(text.contains("Steel by size"));
@@ -249,7 +250,7 @@ class ResultsTest {
                     "the shapes stand before the bars");
         }
         ByteArrayOutputStream xlsx = new ByteArrayOutputStream();
-        ScheduleWorkbook.write(design, ProjectData.EMPTY, xlsx);
+        ScheduleWorkbook.write(design, ProjectData.EMPTY, Progress.NONE, xlsx);
         try (Workbook book = new XSSFWorkbook(new java.io.ByteArrayInputStream(xlsx.toByteArray()))) {
             assertEquals(
                     ScheduleTables.bars(design).rows().size(),
@@ -353,7 +354,7 @@ class ResultsTest {
 
     private static byte[] report(List<String> marks) throws IOException {
         ByteArrayOutputStream out = new ByteArrayOutputStream();
-        UtilisationReport.write(design, ProjectData.EMPTY, marks, out);
+        UtilisationReport.write(design, ProjectData.EMPTY, marks, Progress.NONE, out);
         return out.toByteArray();
     }
 
@@ -383,9 +384,9 @@ class ResultsTest {
                 List.of(new Revision("A", "2026", "First", "RD"), new Revision("B", "2026", "Archive loads", "RD")),
                 null);
         ByteArrayOutputStream report = new ByteArrayOutputStream();
-        UtilisationReport.write(design, told, List.of(), report);
+        UtilisationReport.write(design, told, List.of(), Progress.NONE, report);
         ByteArrayOutputStream schedule = new ByteArrayOutputStream();
-        SchedulePdf.write(design, told, schedule);
+        SchedulePdf.write(design, told, Progress.NONE, schedule);
         for (byte[] pdf : List.of(report.toByteArray(), schedule.toByteArray())) {
             try (PDDocument d = Loader.loadPDF(pdf)) {
                 for (int i = 1; i <= d.getNumberOfPages(); i++) {
@@ -401,7 +402,7 @@ class ResultsTest {
             }
         }
         ByteArrayOutputStream xlsx = new ByteArrayOutputStream();
-        ScheduleWorkbook.write(design, told, xlsx);
+        ScheduleWorkbook.write(design, told, Progress.NONE, xlsx);
         try (Workbook book = new XSSFWorkbook(new java.io.ByteArrayInputStream(xlsx.toByteArray()))) {
             assertEquals(
                     "Zaal && Kelder · job 26-114 · rev B",
@@ -413,7 +414,7 @@ class ResultsTest {
     @Test
     void noPageOfTheBarListPartsAMemberOfFewBars() throws IOException {
         ByteArrayOutputStream pdf = new ByteArrayOutputStream();
-        SchedulePdf.write(design, ProjectData.EMPTY, pdf);
+        SchedulePdf.write(design, ProjectData.EMPTY, Progress.NONE, pdf);
         Map<String, Integer> seen = new HashMap<>();
         try (PDDocument d = Loader.loadPDF(pdf.toByteArray())) {
             PDFTextStripper all = new PDFTextStripper();
@@ -463,7 +464,7 @@ class ResultsTest {
                         .mark());
         ByteArrayOutputStream pdf = new ByteArrayOutputStream();
         String mark = d.beams().get(0).line().mark();
-        UtilisationReport.write(d, ProjectData.EMPTY, List.of(mark, like), pdf);
+        UtilisationReport.write(d, ProjectData.EMPTY, List.of(mark, like), Progress.NONE, pdf);
         try (PDDocument doc = Loader.loadPDF(pdf.toByteArray())) {
             String text = new PDFTextStripper().getText(doc).replaceAll("\\s+", " ");
             assertTrue(text.contains("local settings “Kelder”"));
@@ -492,7 +493,7 @@ class ResultsTest {
                 .getKey();
         assertTrue(notes.get(shared) >= 3, "the building has a note that three lines share: " + notes);
         ByteArrayOutputStream pdf = new ByteArrayOutputStream();
-        UtilisationReport.write(design, ProjectData.EMPTY, List.of(), pdf);
+        UtilisationReport.write(design, ProjectData.EMPTY, List.of(), Progress.NONE, pdf);
         try (PDDocument d = Loader.loadPDF(pdf.toByteArray())) {
             String text = new PDFTextStripper().getText(d).replaceAll("\\s+", " ");
             assertTrue(text.contains("Notes that several share"));

@@ -63,8 +63,9 @@ public final class Api {
         routes.addAll(new HandRoutes(projects).routes());
         routes.addAll(new LiftHandRoutes(projects).routes());
         routes.addAll(new TypeRoutes(projects).routes());
-        routes.addAll(new ExportRoutes(projects).routes());
-        routes.addAll(new DrawingRoutes(projects).routes());
+        DrawingRoutes drawings = new DrawingRoutes(projects);
+        routes.addAll(drawings.routes());
+        routes.addAll(new ExportRoutes(projects, jobs, drawings.exports()).routes());
     }
 
     /** The OpenAPI description of the routes. */

@@ -22,6 +22,7 @@ import kolonne.core.drawing.Paper;
 import kolonne.core.drawing.Sheet;
 import kolonne.core.drawing.Sheets;
 import kolonne.core.project.ProjectData;
+import kolonne.core.work.Progress;
 import kolonne.exchange.drawing.DrawingPdf;
 import kolonne.exchange.drawing.DxfWriter;
 import kolonne.exchange.json.MayBeNull;
@@ -70,37 +71,42 @@ final class DrawingRoutes {
                                     projects.paper().printed(c.pathParam("id")).data();
                             c.json(of(Sheets.blank(d, told, paper(c)), 1));
                         },
-                        "paper"),
-                Route.get(
-                        "/api/projects/{id}/exports/drawings.pdf",
-                        "Drawings as PDF; paper and marks as above",
-                        byte[].class,
+                        "paper"));
+    }
+
+    /** The same as files. */
+    List<Export> exports() {
+        return List.of(
+                new Export(
+                        "drawings.pdf",
+                        "application/pdf",
+                        "drawings.pdf",
+                        "Drawings as PDF; paper and marks as on the page",
                         c -> {
-                            List<Sheet> all = sheets(c);
-                            attached(c, "application/pdf", "drawings.pdf");
-                            DrawingPdf.write(all, c.outputStream());
+                            Making sheets = making(c);
+                            return (out, progress) -> DrawingPdf.write(sheets.all(progress), progress, out);
                         },
                         "paper",
                         "marks"),
-                Route.get(
-                        "/api/projects/{id}/exports/drawings.dxf",
-                        "Drawings as DXF; paper and marks as above",
-                        byte[].class,
+                new Export(
+                        "drawings.dxf",
+                        "image/vnd.dxf",
+                        "drawings.dxf",
+                        "Drawings as DXF; paper and marks as on the page",
                         c -> {
-                            List<Sheet> all = sheets(c);
-                            attached(c, "image/vnd.dxf", "drawings.dxf");
-                            DxfWriter.write(
-                                    all,
-                                    new BufferedWriter(
-                                            new OutputStreamWriter(c.outputStream(), StandardCharsets.US_ASCII)));
+                            Making sheets = making(c);
+                            return (out, progress) -> DxfWriter.write(
+                                    sheets.all(progress),
+                                    progress,
+                                    new BufferedWriter(new OutputStreamWriter(out, StandardCharsets.US_ASCII)));
                         },
                         "paper",
                         "marks"));
     }
 
-    private static void attached(Context c, String type, String file) {
-        c.contentType(type);
-        c.header("Content-Disposition", "attachment; filename=\"" + file + "\"");
+    /** Sheets that may have to be drawn first. */
+    private interface Making {
+        List<Sheet> all(Progress progress);
     }
 
     /** Lines of one kind. @param xy x1, y1, x2, y2 of each in turn [mm] */
@@ -127,7 +133,8 @@ final class DrawingRoutes {
             List<TextDto> texts,
             @MayBeNull PictureDto logo) {}
 
-    private List<Sheet> sheets(Context c) {
+    /** What is asked for, refused at once where there is no such thing. */
+    private Making making(Context c) {
         Workspace.Published p = ResultRoutes.published(projects, c);
         BuildingDesign d = p.design();
         Set<String> marks = marks(c);
@@ -142,12 +149,16 @@ final class DrawingRoutes {
         ProjectData project = told.data();
         Asked asked =
                 new Asked(id, p.version(), told.version(), project.text(ProjectData.Field.TITLE), marks, paper(c));
+        return progress -> sheets(asked, d, project, progress);
+    }
+
+    private List<Sheet> sheets(Asked asked, BuildingDesign d, ProjectData project, Progress progress) {
         List<Sheet> kept;
         synchronized (drawn) {
             kept = drawn.get(asked);
         }
         if (kept == null) {
-            kept = Sheets.of(d, project, marks, asked.paper(), () -> true);
+            kept = Sheets.of(d, project, asked.marks(), asked.paper(), progress);
             synchronized (drawn) {
                 drawn.put(asked, kept);
             }
@@ -173,7 +184,7 @@ final class DrawingRoutes {
     }
 
     private void sheet(Context c) {
-        List<Sheet> all = sheets(c);
+        List<Sheet> all = making(c).all(Progress.NONE);
         if (all.isEmpty()) {
             throw new NoSuchElementException("There is nothing to draw.");
         }

@@ -1,13 +1,15 @@
 package kolonne.server.api;
 
 import io.javalin.http.Context;
+import io.javalin.http.HandlerType;
 import java.io.BufferedWriter;
-import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.OutputStream;
 import java.io.OutputStreamWriter;
 import java.io.Writer;
 import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.NoSuchElementException;
@@ -16,6 +18,7 @@ import java.util.Set;
 import java.util.stream.Collectors;
 import kolonne.core.design.BuildingDesign;
 import kolonne.core.project.ProjectData;
+import kolonne.core.work.Progress;
 import kolonne.exchange.basis.BasisFile;
 import kolonne.exchange.bending.BendingData;
 import kolonne.exchange.ifc.AnalysisIfc;
@@ -26,103 +29,168 @@ import kolonne.exchange.paper.ScheduleWorkbook;
 import kolonne.exchange.paper.UtilisationReport;
 import kolonne.exchange.results.ResultsCsv;
 import kolonne.exchange.results.ResultsJson;
+import kolonne.server.jobs.Job;
+import kolonne.server.jobs.Jobs;
+import kolonne.server.jobs.MadeFiles;
 import kolonne.server.project.Projects;
 
 /** Files to take away. */
 final class ExportRoutes {
-    private final Projects projects;
+    /** Memory that a member takes while papers of it are made [bytes], and what any file takes. */
+    private static final long PER_MEMBER = 40_000;
 
-    ExportRoutes(Projects projects) {
+    private static final long ANY = 20_000_000;
+
+    private final Projects projects;
+    private final Jobs jobs;
+    private final List<Export> exports = new ArrayList<>();
+
+    ExportRoutes(Projects projects, Jobs jobs, List<Export> drawings) {
         this.projects = projects;
+        this.jobs = jobs;
+        papers();
+        models();
+        tables();
+        exports.addAll(drawings);
     }
 
     /** Writes a file of a design. */
-    private interface Writing {
-        void to(BuildingDesign d, ProjectData project, OutputStream out) throws IOException;
+    private interface OfDesign {
+        void to(BuildingDesign d, ProjectData project, OutputStream out, Progress progress) throws IOException;
+    }
+
+    private void add(String file, String type, String summary, OfDesign writing) {
+        exports.add(new Export(file, type, file, summary, c -> now(c, writing)));
+    }
+
+    /** Of the design and the project's data as they are now, whatever is changed while it is written. */
+    private MadeFiles.Writing now(Context c, OfDesign writing) {
+        BuildingDesign d = ResultRoutes.published(projects, c).design();
+        ProjectData project = projects.paper().printed(c.pathParam("id")).data();
+        return (out, progress) -> writing.to(d, project, out, progress);
+    }
+
+    private void papers() {
+        exports.add(new Export(
+                "report.pdf",
+                "application/pdf",
+                "utilisation-report.pdf",
+                "Utilisation report; sheets: marks whose calculations it holds, separated by commas; "
+                        + "calculations: named (these alone), failing or cages (one of each) beside them",
+                this::report,
+                "sheets",
+                "calculations"));
+        add(
+                "schedules.pdf",
+                "application/pdf",
+                "Schedules on paper",
+                (d, p, out, progress) -> SchedulePdf.write(d, p, progress, out));
+        add(
+                "schedules.xlsx",
+                "application/vnd.openxmlformats-officedocument.spreadsheetml.sheet",
+                "Schedules as a workbook",
+                (d, p, out, progress) -> ScheduleWorkbook.write(d, p, progress, out));
+    }
+
+    private void models() {
+        exports.add(new Export(
+                "building.ifc",
+                "application/x-step",
+                "building.ifc",
+                "The building as IFC 4; bars: yes (the default) or no (concrete alone)",
+                this::ifc,
+                "bars"));
+        add(
+                "analysis.ifc",
+                "application/x-step",
+                "The analysis model as IFC 4, structural analysis view",
+                (d, p, out, progress) -> AnalysisIfc.write(
+                        d.analysis().index().building(), p, new OutputStreamWriter(out, StandardCharsets.US_ASCII)));
+    }
+
+    private void tables() {
+        add(
+                "results.json",
+                "application/json",
+                "Everything needed to check the design again",
+                (d, p, out, progress) -> ResultsJson.write(d, out));
+        exports.add(new Export(
+                "basis.json", "application/json", "basis.json", "The basis of design with its local settings", c -> {
+                    String basis = BasisFile.write(projects.basis(c.pathParam("id")));
+                    return (out, progress) -> out.write(basis.getBytes(StandardCharsets.UTF_8));
+                }));
+        add(
+                "bending.json",
+                "application/json",
+                "Every line of the bar list with the steps of its bending",
+                (d, p, out, progress) -> BendingData.json(d, out));
+        add(
+                "bending.csv",
+                "text/csv; charset=utf-8",
+                "The same as a table",
+                (d, p, out, progress) -> BendingData.csv(d, new OutputStreamWriter(out, StandardCharsets.UTF_8)));
+        add("checks.csv", "text/csv; charset=utf-8", "All checks as a table", (d, p, out, progress) -> {
+            Writer w = new OutputStreamWriter(out, StandardCharsets.UTF_8);
+            ResultsCsv.checks(d, w);
+            w.flush();
+        });
     }
 
     List<Route> routes() {
-        return List.of(
-                Route.get(
-                        "/api/projects/{id}/exports/report.pdf",
-                        "Utilisation report; sheets: marks whose calculations it holds, separated by commas; "
-                                + "calculations: named (these alone), failing or cages (one of each) beside them",
-                        byte[].class,
-                        c -> send(
-                                c,
-                                "application/pdf",
-                                "utilisation-report.pdf",
-                                (d, p, out) -> UtilisationReport.write(d, p, which(c).marks(d, marks(c)), out)),
-                        "sheets",
-                        "calculations"),
-                Route.get(
-                        "/api/projects/{id}/exports/schedules.pdf",
-                        "Schedules on paper",
-                        byte[].class,
-                        c -> send(c, "application/pdf", "schedules.pdf", SchedulePdf::write)),
-                Route.get(
-                        "/api/projects/{id}/exports/schedules.xlsx",
-                        "Schedules as a workbook",
-                        byte[].class,
-                        c -> send(
-                                c,
-                                "application/vnd.openxmlformats-officedocument.spreadsheetml.sheet",
-                                "schedules.xlsx",
-                                ScheduleWorkbook::write)),
-                Route.get(
-                        "/api/projects/{id}/exports/results.json",
-                        "Everything needed to check the design again",
-                        byte[].class,
-                        c -> send(c, "application/json", "results.json", (d, p, out) -> ResultsJson.write(d, out))),
-                Route.get(
-                        "/api/projects/{id}/exports/building.ifc",
-                        "The building as IFC 4; bars: yes (the default) or no (concrete alone)",
-                        byte[].class,
-                        this::ifc,
-                        "bars"),
-                Route.get(
-                        "/api/projects/{id}/exports/analysis.ifc",
-                        "The analysis model as IFC 4, structural analysis view",
-                        byte[].class,
-                        c -> send(c, "application/x-step", "analysis.ifc", (d, p, out) -> {
-                            Writer w = new OutputStreamWriter(out, StandardCharsets.US_ASCII);
-                            AnalysisIfc.write(d.analysis().index().building(), p, w);
-                        })),
-                Route.get(
-                        "/api/projects/{id}/exports/basis.json",
-                        "The basis of design with its local settings",
-                        byte[].class,
-                        c -> {
-                            c.contentType("application/json");
-                            c.header("Content-Disposition", "attachment; filename=\"basis.json\"");
-                            c.result(BasisFile.write(projects.basis(c.pathParam("id"))));
-                        }),
-                Route.get(
-                        "/api/projects/{id}/exports/bending.json",
-                        "Every line of the bar list with the steps of its bending",
-                        byte[].class,
-                        c -> send(c, "application/json", "bending.json", (d, p, out) -> BendingData.json(d, out))),
-                Route.get(
-                        "/api/projects/{id}/exports/bending.csv",
-                        "The same as a table",
-                        byte[].class,
-                        c -> send(
-                                c,
-                                "text/csv; charset=utf-8",
-                                "bending.csv",
-                                (d, p, out) ->
-                                        BendingData.csv(d, new OutputStreamWriter(out, StandardCharsets.UTF_8)))),
-                Route.get(
-                        "/api/projects/{id}/exports/checks.csv",
-                        "All checks as a table",
-                        byte[].class,
-                        c -> send(c, "text/csv; charset=utf-8", "checks.csv", (d, p, out) -> {
-                            Writer w = new OutputStreamWriter(out, StandardCharsets.UTF_8);
-                            ResultsCsv.checks(d, w);
-                            w.flush();
-                        })),
-                Route.get(
-                        "/api/projects/{id}/exports/model", "The model as it was uploaded", byte[].class, this::model));
+        List<Route> out = new ArrayList<>();
+        for (Export e : exports) {
+            String path = "/api/projects/{id}/exports/" + e.file();
+            out.add(Route.get(path, e.summary(), byte[].class, c -> send(c, e), e.query()));
+            out.add(new Route(
+                    HandlerType.POST,
+                    path,
+                    "A job that makes it: " + e.summary(),
+                    null,
+                    Answers.JobDto.class,
+                    e.query(),
+                    c -> make(c, e)));
+        }
+        out.add(Route.get(
+                "/api/projects/{id}/exports/model", "The model as it was uploaded", byte[].class, this::model));
+        out.add(Route.get("/api/jobs/{job}/file", "The file that a job made", byte[].class, this::made));
+        return out;
+    }
+
+    private static void attached(Context c, String type, String name) {
+        c.contentType(type);
+        c.header("Content-Disposition", "attachment; filename=\"" + name + "\"");
+    }
+
+    private static void send(Context c, Export e) throws IOException {
+        MadeFiles.Writing writing = e.making().of(c);
+        attached(c, e.type(), e.name());
+        writing.to(c.outputStream(), Progress.NONE);
+    }
+
+    private void make(Context c, Export e) {
+        MadeFiles.Writing writing = e.making().of(c);
+        int members = projects.model(c.pathParam("id")).building().members().size();
+        Job job = jobs.files().make(e.type(), e.name(), ANY + PER_MEMBER * members, writing);
+        c.status(202).json(Answers.JobDto.of(job.status()));
+    }
+
+    private void made(Context c) throws IOException {
+        String id = c.pathParam("job");
+        MadeFiles.Made file = jobs.files()
+                .find(id)
+                .orElseThrow(() -> new NoSuchElementException(
+                        jobs.find(id).isPresent()
+                                ? "This work has made no file."
+                                : "The file is not kept any more. Ask for it again."));
+        attached(c, file.type(), file.name());
+        c.result(Files.newInputStream(file.path()));
+    }
+
+    private MadeFiles.Writing report(Context c) {
+        ReportSheets which = which(c);
+        Set<String> marks = marks(c);
+        known(ResultRoutes.published(projects, c).design(), marks);
+        return now(c, (d, p, out, progress) -> UtilisationReport.write(d, p, which.marks(d, marks), progress, out));
     }
 
     private static ReportSheets which(Context c) {
@@ -145,31 +213,19 @@ final class ExportRoutes {
                         .collect(Collectors.toSet());
     }
 
-    private void send(Context c, String type, String file, Writing writing) throws IOException {
-        BuildingDesign d = ResultRoutes.published(projects, c).design();
-        if (file.startsWith("utilisation")) {
-            known(d, marks(c));
-            which(c);
-        }
-        ByteArrayOutputStream out = new ByteArrayOutputStream(1 << 16);
-        writing.to(d, projects.paper().printed(c.pathParam("id")).data(), out);
-        c.contentType(type);
-        c.header("Content-Disposition", "attachment; filename=\"" + file + "\"");
-        c.result(out.toByteArray());
-    }
-
-    /** Large, so it is sent while it is written; it ends when nobody takes it any more. */
-    private void ifc(Context c) throws IOException {
+    private MadeFiles.Writing ifc(Context c) {
         String bars = Optional.ofNullable(c.queryParam("bars")).orElse("yes");
         if (!bars.equals("yes") && !bars.equals("no")) {
             throw new BadRequest(400, "bars", "Bars are " + bars + ".", "Ask for yes or no.");
         }
-        BuildingDesign d = ResultRoutes.published(projects, c).design();
-        ProjectData project = projects.paper().printed(c.pathParam("id")).data();
-        c.contentType("application/x-step");
-        c.header("Content-Disposition", "attachment; filename=\"building.ifc\"");
-        Writer w = new BufferedWriter(new OutputStreamWriter(c.outputStream(), StandardCharsets.US_ASCII));
-        DesignIfc.write(d, project, bars.equals("yes"), () -> true, w);
+        return now(
+                c,
+                (d, project, out, progress) -> DesignIfc.write(
+                        d,
+                        project,
+                        bars.equals("yes"),
+                        progress,
+                        new BufferedWriter(new OutputStreamWriter(out, StandardCharsets.US_ASCII))));
     }
 
     private static void known(BuildingDesign d, Set<String> marks) {
@@ -184,10 +240,7 @@ final class ExportRoutes {
 
     private void model(Context c) {
         var file = projects.modelFile(c.pathParam("id"));
-        c.contentType("application/octet-stream");
-        c.header(
-                "Content-Disposition",
-                "attachment; filename=\"" + file.fileName().replaceAll("[^A-Za-z0-9._-]", "_") + "\"");
+        attached(c, "application/octet-stream", file.fileName().replaceAll("[^A-Za-z0-9._-]", "_"));
         c.result(file.content());
     }
 }

@@ -12,6 +12,7 @@ import kolonne.core.design.BuildingDesign;
 import kolonne.core.drawing.Paper;
 import kolonne.core.drawing.Sheet;
 import kolonne.core.drawing.Sheets;
+import kolonne.core.work.Progress;
 import kolonne.exchange.drawing.DrawingPdf;
 import kolonne.exchange.drawing.DxfWriter;
 import picocli.CommandLine;
@@ -59,10 +60,10 @@ public final class DrawCommand implements Callable<Integer> {
             err.flush();
             return Input.BAD_INPUT;
         }
-        List<Sheet> sheets = Sheets.of(d, told.project(), Set.copyOf(marks), paper, () -> true);
+        List<Sheet> sheets = Sheets.of(d, told.project(), Set.copyOf(marks), paper, Progress.NONE);
         Files.createDirectories(out);
-        WholeFile.bytes(out.resolve("drawings.pdf"), o -> DrawingPdf.write(sheets, o));
-        WholeFile.text(out.resolve("drawings.dxf"), w -> DxfWriter.write(sheets, w));
+        WholeFile.bytes(out.resolve("drawings.pdf"), o -> DrawingPdf.write(sheets, Progress.NONE, o));
+        WholeFile.text(out.resolve("drawings.dxf"), w -> DxfWriter.write(sheets, Progress.NONE, w));
         spec.commandLine().getOut().println(sheets.size() + " sheets in " + out);
         spec.commandLine().getOut().flush();
         return told.status();

@@ -5,6 +5,7 @@ import java.io.PrintWriter;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.concurrent.Callable;
+import kolonne.core.work.Progress;
 import kolonne.exchange.ifc.DesignIfc;
 import picocli.CommandLine;
 
@@ -40,7 +41,7 @@ public final class IfcCommand implements Callable<Integer> {
         if (out.toAbsolutePath().getParent() != null) {
             Files.createDirectories(out.toAbsolutePath().getParent());
         }
-        WholeFile.text(out, w -> DesignIfc.write(d.design(), d.project(), !concrete, () -> true, w));
+        WholeFile.text(out, w -> DesignIfc.write(d.design(), d.project(), !concrete, Progress.NONE, w));
         spec.commandLine().getOut().println(Files.size(out) / 1000 + " kB in " + out);
         spec.commandLine().getOut().flush();
         return d.status();

@@ -51,10 +51,15 @@ public final class Job {
 
     /** Says what is being done. @throws CancellationException if somebody cancelled */
     public void at(String doing, int done, int total) {
+        stopIfCancelled();
+        publish(Phase.RUNNING, doing, done, total, List.of(), null);
+    }
+
+    /** @throws CancellationException if somebody cancelled */
+    public void stopIfCancelled() {
         if (cancelled) {
             throw new CancellationException();
         }
-        publish(Phase.RUNNING, doing, done, total, List.of(), null);
     }
 
     void end(Phase phase, List<Finding> findings, String result) {

@@ -18,18 +18,17 @@ import kolonne.core.finding.Finding;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 
-/** Runs jobs, two at a time, and remembers ended ones for ten minutes. */
+/** Runs jobs, two at a time and two files beside them, and remembers ended ones for ten minutes. */
 public final class Jobs implements AutoCloseable {
     private static final Logger LOG = LoggerFactory.getLogger(Jobs.class);
     private static final long KEPT_MS = 600_000;
     /** Of the heap, for jobs. */
     private static final double PART = 0.7;
 
-    private final ExecutorService pool = Executors.newFixedThreadPool(2, r -> {
-        Thread t = new Thread(r, "job");
-        t.setDaemon(true);
-        return t;
-    });
+    private final ExecutorService pool = threads("job");
+    /** Files are made beside, so that a long report keeps nobody's design waiting. */
+    private final ExecutorService files = threads("file");
+
     private final ScheduledExecutorService clock = Executors.newSingleThreadScheduledExecutor(r -> {
         Thread t = new Thread(r, "job clock");
         t.setDaemon(true);
@@ -38,6 +37,15 @@ public final class Jobs implements AutoCloseable {
     private final int megabytes;
     private final Semaphore heap;
     private final Map<String, Job> jobs = new ConcurrentHashMap<>();
+    private final MadeFiles made = new MadeFiles(this);
+
+    private static ExecutorService threads(String name) {
+        return Executors.newFixedThreadPool(2, r -> {
+            Thread t = new Thread(r, name);
+            t.setDaemon(true);
+            return t;
+        });
+    }
 
     /** Jobs that share the most of this process's heap. */
     public Jobs() {
@@ -75,6 +83,15 @@ public final class Jobs implements AutoCloseable {
      * @throws Refused if there is not so much at all
      */
     public Job start(String kind, long bytes, Function<Job, String> work) {
+        return start(pool, kind, bytes, work);
+    }
+
+    /** As {@link #start(String, long, Function)}, of work that makes a file. */
+    Job startFile(String kind, long bytes, Function<Job, String> work) {
+        return start(files, kind, bytes, work);
+    }
+
+    private Job start(ExecutorService threads, String kind, long bytes, Function<Job, String> work) {
         int needed = (int) Math.min(Integer.MAX_VALUE, bytes >> 20);
         if (needed > megabytes) {
             throw new Refused(List.of(Finding.fails(
@@ -87,7 +104,7 @@ public final class Jobs implements AutoCloseable {
         jobs.values().removeIf(j -> j.endedBefore(now - KEPT_MS));
         Job job = new Job(UUID.randomUUID().toString(), kind);
         jobs.put(job.status().id(), job);
-        pool.execute(() -> {
+        threads.execute(() -> {
             heap.acquireUninterruptibly(needed);
             try {
                 run(job, work);
@@ -141,9 +158,16 @@ public final class Jobs implements AutoCloseable {
         return Optional.ofNullable(jobs.get(id));
     }
 
+    /** Files that jobs make. */
+    public MadeFiles files() {
+        return made;
+    }
+
     @Override
     public void close() {
         clock.shutdownNow();
         pool.shutdownNow();
+        files.shutdownNow();
+        made.close();
     }
 }

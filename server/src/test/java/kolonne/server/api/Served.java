@@ -76,9 +76,19 @@ final class Served implements AutoCloseable {
         return Requests.send(server, "GET", project + path, null);
     }
 
+    /** A file anywhere. */
+    HttpResponse<String> fileAt(String path) throws IOException, InterruptedException {
+        return Requests.send(server, "GET", path, null);
+    }
+
     /** Sends a file to a route that answers with a job, and waits for what becomes of it. */
     JsonNode uploaded(String path, byte[] file) throws IOException, InterruptedException {
-        JsonNode job = Requests.upload(server, project + path, file);
+        return ended(Requests.upload(server, project + path, file));
+    }
+
+    /** Waits until a job has ended. */
+    JsonNode ended(JsonNode started) throws IOException, InterruptedException {
+        JsonNode job = started;
         while (!List.of("done", "failed", "cancelled").contains(job.get("phase").asText())) {
             Thread.sleep(10);
             job = Requests.ask(server, 200, "GET", "/api/jobs/" + job.get("id").asText(), null);

@@ -22,6 +22,7 @@ import kolonne.core.model.Building;
 import kolonne.core.model.BuildingIndex;
 import kolonne.core.project.ProjectData;
 import kolonne.core.schedule.Schedules;
+import kolonne.core.work.Progress;
 import kolonne.exchange.ifc.AnalysisIfc;
 import kolonne.exchange.ifc.DesignIfc;
 import org.junit.jupiter.api.Test;
@@ -37,7 +38,7 @@ class IfcReadBackTest {
     private JsonNode facts(BuildingDesign d, boolean bars) throws IOException, InterruptedException {
         Path file = dir.resolve("building.ifc");
         try (Writer w = Files.newBufferedWriter(file, StandardCharsets.US_ASCII)) {
-            DesignIfc.write(d, ProjectData.EMPTY, bars, () -> true, w);
+            DesignIfc.write(d, ProjectData.EMPTY, bars, Progress.NONE, w);
         }
         return facts(file);
     }

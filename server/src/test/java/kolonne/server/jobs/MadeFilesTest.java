@@ -1,0 +1,93 @@
+package kolonne.server.jobs;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertFalse;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.concurrent.CountDownLatch;
+import java.util.concurrent.TimeUnit;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.Test;
+
+/** Files made beside the jobs: kept, cancelled in the middle of writing, not written, and gone with the server. */
+class MadeFilesTest {
+    private final Jobs jobs = new Jobs();
+
+    @AfterEach
+    void close() {
+        jobs.close();
+    }
+
+    private static Job.Status ended(Job job) throws InterruptedException {
+        CountDownLatch done = new CountDownLatch(1);
+        job.follow(s -> {
+            if (s.ended()) {
+                done.countDown();
+            }
+        });
+        assertTrue(done.await(10, TimeUnit.SECONDS), "the job ends");
+        return job.status();
+    }
+
+    @Test
+    void aFileIsKeptUntilTheServerCloses() throws InterruptedException, IOException {
+        byte[] text = "bars".getBytes(StandardCharsets.UTF_8);
+        Job job = jobs.files().make("text/plain", "bars.txt", 0, (out, progress) -> {
+            progress.at("writing bars", 1, 2);
+            out.write(text);
+        });
+        String id = ended(job).result();
+        MadeFiles.Made made = jobs.files().find(id).orElseThrow();
+        assertEquals("bars", Files.readString(made.path()));
+        assertEquals("bars.txt", made.name());
+        Path folder = made.path().getParent();
+        jobs.close();
+        assertFalse(Files.exists(folder), "nothing is left behind");
+    }
+
+    @Test
+    void writingStopsWhereItIsCancelledAndLeavesNothing() throws InterruptedException {
+        CountDownLatch begun = new CountDownLatch(1);
+        Job job = jobs.files().make("text/plain", "endless.txt", 0, (out, progress) -> {
+            begun.countDown();
+            while (true) {
+                out.write(new byte[1 << 16]); // never asks by itself whether it is still wanted
+            }
+        });
+        assertTrue(begun.await(10, TimeUnit.SECONDS));
+        job.cancel();
+        assertEquals(Job.Phase.CANCELLED, ended(job).phase());
+        assertTrue(jobs.files().find(job.status().id()).isEmpty());
+    }
+
+    @Test
+    void aDiskThatTakesNothingIsToldInWordsOfItsOwn() throws InterruptedException {
+        Job job = jobs.files().make("text/plain", "full.txt", 0, (out, progress) -> {
+            throw new IOException("No space left on device");
+        });
+        Job.Status s = ended(job);
+        assertEquals(Job.Phase.FAILED, s.phase());
+        assertEquals("export.disk", s.findings().get(0).code());
+        assertFalse(s.findings().get(0).what().contains("device"));
+    }
+
+    @Test
+    void filesDoNotKeepDesignsWaiting() throws InterruptedException {
+        CountDownLatch go = new CountDownLatch(1);
+        for (int i = 0; i < 5; i++) {
+            jobs.files().make("text/plain", "slow.txt", 0, (out, progress) -> {
+                try {
+                    go.await(10, TimeUnit.SECONDS);
+                } catch (InterruptedException e) {
+                    Thread.currentThread().interrupt();
+                }
+            });
+        }
+        assertEquals("p1", ended(jobs.start("design", j -> "p1")).result());
+        go.countDown();
+    }
+}

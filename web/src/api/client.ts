@@ -225,8 +225,10 @@ export const api = {
   ) => request<Curves>(`${p(id)}/members/${encodeURIComponent(mark)}/curves?${query(at)}`, { signal }),
   surface: (id: string, mark: string, lift: number, signal?: AbortSignal) =>
     request<Surface>(`${p(id)}/members/${encodeURIComponent(mark)}/surface?lift=${lift}`, { signal }),
-  schedule: (id: string, kind: string, page: number, size: number, signal?: AbortSignal) =>
-    request<SchedulePage>(`${p(id)}/schedules/${kind}?page=${page}&size=${size}`, { signal }),
+  schedule: (id: string, kind: string, marks: string, page: number, size: number, signal?: AbortSignal) =>
+    request<SchedulePage>(`${p(id)}/schedules/${kind}?${query({ marks, page, size })}`, { signal }),
+  columnSchedule: (id: string, marks: string, sheet: number, signal?: AbortSignal) =>
+    request<DrawingSheet>(`${p(id)}/column-schedule?${query({ marks, sheet })}`, { signal }),
   analysis: (id: string, signal?: AbortSignal) => request<AnalysisSummary>(`${p(id)}/analysis`, { signal }),
   diagram: (id: string, of: string, component: string, signal?: AbortSignal) =>
     request<Diagram>(`${p(id)}/analysis/diagram?${query({ of, component })}`, { signal }),

@@ -1356,10 +1356,11 @@ export interface paths {
       path?: never
       cookie?: never
     }
-    /** A page of the types, beams, columns, bars or totals schedule */
+    /** A page of the types, beams, columns, bars or totals schedule; marks: what is scheduled, separated by commas */
     get: {
       parameters: {
         query?: {
+          marks?: string
           page?: string
           size?: string
         }
@@ -3723,6 +3724,56 @@ export interface paths {
     patch?: never
     trace?: never
   }
+  '/api/projects/{id}/column-schedule': {
+    parameters: {
+      query?: never
+      header?: never
+      path?: never
+      cookie?: never
+    }
+    /** A page of the columns against the storeys; marks: what is scheduled, separated by commas */
+    get: {
+      parameters: {
+        query?: {
+          marks?: string
+          sheet?: string
+        }
+        header?: never
+        path: {
+          id: string
+        }
+        cookie?: never
+      }
+      requestBody?: never
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown
+          }
+          content: {
+            'application/json': components['schemas']['Sheet']
+          }
+        }
+        /** @description What, where and how to mend */
+        default: {
+          headers: {
+            [name: string]: unknown
+          }
+          content: {
+            'application/problem+json': components['schemas']['Problem']
+          }
+        }
+      }
+    }
+    put?: never
+    post?: never
+    delete?: never
+    options?: never
+    head?: never
+    patch?: never
+    trace?: never
+  }
   '/api/projects/{id}/title-block': {
     parameters: {
       query?: never
@@ -3863,10 +3914,12 @@ export interface paths {
       path?: never
       cookie?: never
     }
-    /** Schedules on paper */
+    /** Schedules on paper; marks: what is scheduled, separated by commas, all where there are none */
     get: {
       parameters: {
-        query?: never
+        query?: {
+          marks?: string
+        }
         header?: never
         path: {
           id: string
@@ -3896,10 +3949,12 @@ export interface paths {
       }
     }
     put?: never
-    /** A job that makes it: Schedules on paper */
+    /** A job that makes it: Schedules on paper; marks: what is scheduled, separated by commas, all where there are none */
     post: {
       parameters: {
-        query?: never
+        query?: {
+          marks?: string
+        }
         header?: never
         path: {
           id: string
@@ -3941,10 +3996,12 @@ export interface paths {
       path?: never
       cookie?: never
     }
-    /** Schedules as a workbook */
+    /** Schedules as a workbook; marks: what is scheduled, separated by commas, all where there are none */
     get: {
       parameters: {
-        query?: never
+        query?: {
+          marks?: string
+        }
         header?: never
         path: {
           id: string
@@ -3974,10 +4031,12 @@ export interface paths {
       }
     }
     put?: never
-    /** A job that makes it: Schedules as a workbook */
+    /** A job that makes it: Schedules as a workbook; marks: what is scheduled, separated by commas, all where there are none */
     post: {
       parameters: {
-        query?: never
+        query?: {
+          marks?: string
+        }
         header?: never
         path: {
           id: string
@@ -5937,6 +5996,7 @@ export interface components {
       columns: components['schemas']['ScheduleColumn'][]
       rows: string[][]
       shapes: components['schemas']['BarShape'][]
+      pictures: components['schemas']['Sheet'][]
     }
     Section: {
       label: string

@@ -1,7 +1,7 @@
-import { act, render, screen, waitFor } from '@testing-library/react'
+import { act, render, screen, waitFor, within } from '@testing-library/react'
 import userEvent from '@testing-library/user-event'
 import { beforeEach, describe, expect, it, vi } from 'vitest'
-import { api, ApiError, type Job, type SchedulePage } from '../../api/client'
+import { api, ApiError, type DrawingSheet, type Job, type SchedulePage } from '../../api/client'
 import { Around } from '../../test/fixtures'
 import { SchedulesPage } from './SchedulesPage'
 
@@ -20,6 +20,18 @@ const page = (title: string, total = 64): SchedulePage => ({
     ['L1-B02', '1.21', 'fails'],
   ],
   shapes: [],
+  pictures: [],
+})
+const drawn = (marks: string[], sheets = 1): DrawingSheet => ({
+  sheet: 1,
+  sheets,
+  width: 200,
+  height: 100,
+  marks,
+  lines: [],
+  discs: [],
+  texts: [{ x: 1, y: 1, height: 2, align: 'start', bold: false, text: '12T25' }],
+  logo: null,
 })
 const job = (doing: string, done: number): Job => ({
   id: 'j',
@@ -31,10 +43,12 @@ const job = (doing: string, done: number): Job => ({
   findings: [],
   result: null,
 })
+const columns = vi.spyOn(api, 'columnSchedule')
 const schedule = vi.spyOn(api, 'schedule')
 
 beforeEach(() => {
   schedule.mockReset().mockImplementation((_id, kind) => Promise.resolve(page(`Schedule of ${kind}`)))
+  columns.mockReset().mockResolvedValue(drawn(['TC1', 'C-B2'], 3))
   vi.spyOn(api, 'project').mockResolvedValue({ id: 'p', name: 'Veldhaven', createdAt: '', changedAt: '', version: 1 })
 })
 
@@ -57,18 +71,60 @@ describe('the schedules', () => {
   })
 
   it('turn the page and keep the kind', async () => {
-    open('/?kind=columns')
-    await screen.findByText('Schedule of columns')
+    open('/?kind=bars')
+    await screen.findByText('Schedule of bars')
     await userEvent.click(screen.getByTitle('Next Page'))
-    await waitFor(() => expect(schedule).toHaveBeenCalledWith('p', 'columns', 1, 30, expect.anything()))
+    await waitFor(() => expect(schedule).toHaveBeenCalledWith('p', 'bars', '', 1, 30, expect.anything()))
     expect(await screen.findByText('page 2 of 3')).toBeInTheDocument()
   })
 
   it('begin another kind at its first page', async () => {
-    open('/?kind=columns&page=2')
+    open('/?kind=totals&page=2')
     await screen.findByText('page 3 of 3')
     await userEvent.click(screen.getByText('Bar list'))
-    await waitFor(() => expect(schedule).toHaveBeenCalledWith('p', 'bars', 0, 30, expect.anything()))
+    await waitFor(() => expect(schedule).toHaveBeenCalledWith('p', 'bars', '', 0, 30, expect.anything()))
+  })
+
+  it('show columns against storeys as they are drawn, page by page', async () => {
+    open('/?kind=columns')
+    const page = await screen.findByRole('img', { name: 'Columns against storeys: TC1, C-B2' })
+    expect(page).toHaveTextContent('12T25')
+    expect(screen.getByText('page 1 of 3')).toBeInTheDocument()
+    await userEvent.click(screen.getByTitle('Next Page'))
+    await waitFor(() => expect(columns).toHaveBeenCalledWith('p', '', 2, expect.anything()))
+    expect(schedule).not.toHaveBeenCalled()
+  })
+
+  it('name a member once beside its rows, with its section beneath', async () => {
+    schedule.mockResolvedValue({
+      ...page('Beam schedule', 3),
+      rows: [
+        ['TB1', '0.83', ''],
+        ['TB1', '0.91', ''],
+        ['TB2', '0.72', ''],
+      ],
+      pictures: [drawn(['TB1'])],
+    })
+    open()
+    const mark = await screen.findByRole('cell', { name: /TB1/ })
+    expect(mark).toHaveAttribute('rowspan', '2')
+    expect(within(mark).getByRole('img', { name: 'Section of TB1' })).toBeInTheDocument()
+    expect(screen.getAllByRole('img', { name: /Section of/ })).toHaveLength(1)
+  })
+
+  it('are narrowed to the marks that are typed, and so are the files', async () => {
+    open('/?kind=bars&page=1')
+    await screen.findByText('page 2 of 3')
+    await userEvent.type(screen.getByLabelText('Marks to schedule'), 'TB1, C-D3{Enter}')
+    await waitFor(() => expect(schedule).toHaveBeenCalledWith('p', 'bars', 'TB1, C-D3', 0, 30, expect.anything()))
+    const make = vi.spyOn(api, 'makeExport').mockRejectedValue(new ApiError(503, 'Not now.', 'Try again.'))
+    await userEvent.click(screen.getByRole('button', { name: 'Schedules, PDF' }))
+    expect(make).toHaveBeenCalledWith('p', 'schedules.pdf', { marks: 'TB1, C-D3' })
+    schedule.mockRejectedValue(new ApiError(404, 'There is no beam line, column stack or type X9.', 'Choose again.'))
+    await userEvent.clear(screen.getByLabelText('Marks to schedule'))
+    await userEvent.type(screen.getByLabelText('Marks to schedule'), 'X9{Enter}')
+    expect(await screen.findByText('There is no beam line, column stack or type X9.')).toBeInTheDocument()
+    expect(screen.getByLabelText('Marks to schedule')).toHaveValue('X9')
   })
 
   it('ask for the calculations of the marks that are typed', async () => {
@@ -152,9 +208,9 @@ describe('the schedules', () => {
     expect(await screen.findByText('Schedule of beams')).toBeInTheDocument()
   })
 
-  it('have an empty page for a building without columns', async () => {
-    schedule.mockResolvedValue({ ...page('Schedule of columns', 0), rows: [] })
+  it('say so for a building without columns', async () => {
+    columns.mockRejectedValue(new ApiError(404, 'There are no columns to schedule.', 'Choose another schedule.'))
     open('/?kind=columns')
-    expect(await screen.findByText('page 1 of 1')).toBeInTheDocument()
+    expect(await screen.findByText('There are no columns to schedule.')).toBeInTheDocument()
   })
 })

@@ -1,13 +1,15 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query'
-import { Input, Pagination, Segmented, Select } from 'antd'
+import { Input, Pagination, Segmented } from 'antd'
 import { useState, type ReactNode } from 'react'
 import { useSearchParams } from 'react-router'
-import { api, type SchedulePage } from '../../api/client'
+import { api } from '../../api/client'
 import { numberIn } from '../../lib/address'
-import { DownloadButton } from '../../ui/DownloadButton'
 import { ErrorView } from '../../ui/ErrorView'
 import { Loading } from '../../ui/Loading'
+import { Downloads } from './Downloads'
 import { Drawings } from './Drawings'
+import { ScheduleTable } from './ScheduleTable'
+import { SheetView } from './SheetView'
 import { TitleBlock } from './TitleBlock'
 
 const KINDS = [
@@ -21,63 +23,51 @@ const KINDS = [
   { value: 'title', label: 'Title block' },
 ]
 const SIZE = 30
-/** Whose calculations the report holds. */
-const CALCULATIONS = [
-  { value: 'named', label: 'these marks' },
-  { value: 'failing', label: 'all that fails' },
-  { value: 'cages', label: 'one of each cage' },
-]
 
 /** The schedules as they will be printed, page by page, and the drawings sheet by sheet, with the downloads beside them. */
 export function SchedulesPage({ id }: { id: string }) {
   const [params, setParams] = useSearchParams()
   const kind = KINDS.find((k) => k.value === params.get('kind'))?.value ?? 'beams'
-  const kinds = <Segmented value={kind} options={KINDS} onChange={(v) => setParams({ kind: v })} />
-  if (kind === 'drawings') return <Drawings id={id} kinds={kinds} />
-  return kind === 'title' ? <TitleBlock id={id} kinds={kinds} /> : <Tables id={id} kind={kind} kinds={kinds} />
-}
-
-/** A shape that the rows name by its code, with the letters of its dimensions. */
-function Shape({ shape }: { shape: SchedulePage['shapes'][number] }) {
-  return (
-    <svg viewBox="0 0 130 62" role="listitem" aria-label={`Shape ${shape.code}`}>
-      <text x={4} y={14} className="shape-code">
-        {shape.code}
-      </text>
-      {shape.lines.map((l, i) => (
-        <polyline
-          key={i}
-          points={l.map((v, k) => (k % 2 ? 60 - v : 26 + v)).join(' ')}
-          fill="none"
-          stroke="currentColor"
-          strokeWidth={1.6}
-        />
-      ))}
-      {shape.letters.map((l) => (
-        <text key={l.text} x={26 + l.x} y={60 - l.y} textAnchor="middle" className="shape-letter">
-          {l.text}
-        </text>
-      ))}
-    </svg>
+  const marks = params.get('marks') ?? ''
+  const kinds = (
+    <Segmented value={kind} options={KINDS} onChange={(v) => setParams({ kind: v, ...(marks && { marks }) })} />
   )
+  if (kind === 'drawings') return <Drawings id={id} kinds={kinds} />
+  return kind === 'title' ? <TitleBlock id={id} kinds={kinds} /> : <Schedule id={id} kind={kind} kinds={kinds} />
 }
 
-function Tables({ id, kind, kinds }: { id: string; kind: string; kinds: ReactNode }) {
+/** What a page shows, and of how many it is. */
+function usePage(id: string, kind: string, marks: string, page: number) {
+  const drawn = kind === 'columns'
+  const table = useQuery({
+    queryKey: ['project', id, 'schedule', kind, marks, page],
+    queryFn: ({ signal }) => api.schedule(id, kind, marks, page, SIZE, signal),
+    placeholderData: keepPreviousData,
+    enabled: !drawn,
+    retry: false,
+  })
+  const columns = useQuery({
+    queryKey: ['project', id, 'column-schedule', marks, page],
+    queryFn: ({ signal }) => api.columnSchedule(id, marks, page + 1, signal),
+    placeholderData: keepPreviousData,
+    enabled: drawn,
+    retry: false,
+  })
+  const pages = drawn ? (columns.data?.sheets ?? 1) : Math.max(1, Math.ceil((table.data?.total ?? 0) / SIZE))
+  return { drawn, table, columns, pages, asked: drawn ? columns : table }
+}
+
+function Schedule({ id, kind, kinds }: { id: string; kind: string; kinds: ReactNode }) {
   const [params, setParams] = useSearchParams()
   const page = numberIn(params.get('page'), 0, 100_000)
-  const [sheets, setSheets] = useState('')
-  const [which, setWhich] = useState('named')
-  const q = useQuery({
-    queryKey: ['project', id, 'schedule', kind, page],
-    queryFn: ({ signal }) => api.schedule(id, kind, page, SIZE, signal),
-    placeholderData: keepPreviousData,
-  })
+  const marks = params.get('marks') ?? ''
+  const { table, columns, pages, asked, drawn } = usePage(id, kind, marks, page)
   const name = useQuery({ queryKey: ['project', id, 'row'], queryFn: ({ signal }) => api.project(id, signal) }).data
     ?.name
-  if (q.isError) return <ErrorView error={q.error} onRetry={() => void q.refetch()} />
-  if (!q.data) return <Loading words="Writing the schedules" />
-  const s = q.data
-  const sum = s.columns.reduce((a, c) => a + c.width, 0)
+  const show = (next: { page?: number; marks?: string }) => {
+    const now = { page: 0, marks, ...next }
+    setParams({ kind, ...(now.marks && { marks: now.marks }), ...(now.page > 0 && { page: String(now.page) }) })
+  }
   return (
     <div className="schedules">
       <h1 className="sr">Schedules</h1>
@@ -88,123 +78,58 @@ function Tables({ id, kind, kinds }: { id: string; kind: string; kinds: ReactNod
           <Pagination
             simple
             current={page + 1}
-            pageSize={SIZE}
-            total={s.total}
+            pageSize={1}
+            total={pages}
             showSizeChanger={false}
-            onChange={(n) => setParams({ kind, page: String(n - 1) })}
+            onChange={(n) => show({ page: n - 1 })}
           />
         </div>
-        <div className="sheet-of-paper">
-          <header>
-            <b>{s.title}</b>
-            <span className="soft">{name}</span>
-            <span className="soft">
-              page {page + 1} of {Math.max(1, Math.ceil(s.total / SIZE))}
-            </span>
-          </header>
-          {s.shapes.length > 0 && (
-            <div className="shapes" role="list" aria-label="Shapes">
-              {s.shapes.map((q) => (
-                <Shape key={q.code} shape={q} />
-              ))}
-            </div>
-          )}
-          <table>
-            <colgroup>
-              {s.columns.map((c, i) => (
-                <col key={i} style={{ width: `${(100 * c.width) / sum}%` }} />
-              ))}
-            </colgroup>
-            <thead>
-              <tr>
-                {s.columns.map((c, i) =>
-                  c.name ? (
-                    <th key={i} className={c.numeric ? 'num' : ''}>
-                      {c.name}
-                    </th>
-                  ) : (
-                    <td key={i} />
-                  ),
-                )}
-              </tr>
-            </thead>
-            <tbody>
-              {s.rows.map((r, i) => (
-                <tr key={i}>
-                  {r.map((v, k) => (
-                    <td key={k} className={`${s.columns[k]!.numeric ? 'num' : ''} ${v === 'fails' ? 'over-ink' : ''}`}>
-                      {v}
-                    </td>
-                  ))}
-                </tr>
-              ))}
-            </tbody>
-          </table>
-        </div>
+        {asked.isError ? (
+          <ErrorView error={asked.error} onRetry={() => void asked.refetch()} />
+        ) : !asked.data ? (
+          <Loading words="Writing the schedules" />
+        ) : (
+          <div className="sheet-of-paper">
+            <header>
+              <b>{drawn ? 'Column schedule' : table.data!.title}</b>
+              <span className="soft">{name}</span>
+              <span className="soft">
+                page {page + 1} of {pages}
+              </span>
+            </header>
+            {drawn ? (
+              <SheetView sheet={columns.data!} label={`Columns against storeys: ${columns.data!.marks.join(', ')}`} />
+            ) : (
+              <ScheduleTable page={table.data!} />
+            )}
+          </div>
+        )}
       </div>
       <aside className="side">
-        <h2>Downloads</h2>
-        <DownloadButton id={id} file="schedules.pdf">
-          Schedules, PDF
-        </DownloadButton>
-        <DownloadButton id={id} file="schedules.xlsx">
-          Schedules, XLSX
-        </DownloadButton>
-        <h2>Utilisation report</h2>
-        <p className="soft">
-          Summary, plans of every storey, what fails, every member’s governing checks and the basis in full. With the
-          calculations of
-        </p>
-        <Select
-          value={which}
-          options={CALCULATIONS}
-          aria-label="Calculations in the report"
-          className="wide"
-          onChange={setWhich}
-        />
-        {which === 'named' && (
-          <Input
-            value={sheets}
-            onChange={(e) => setSheets(e.target.value)}
-            placeholder="L3-B02, C-D3"
-            aria-label="Marks for calculation sheets"
-          />
-        )}
-        <DownloadButton
-          id={id}
-          file="report.pdf"
-          primary
-          asked={{ calculations: which, ...(which === 'named' && sheets.trim() && { sheets: sheets.trim() }) }}
-        >
-          Report, PDF
-        </DownloadButton>
-        <h2>Building model</h2>
-        <p className="soft">
-          IFC 4 with storeys, sections, materials, quantities and the use of every member, and each bar bent and placed.
-        </p>
-        <DownloadButton id={id} file="building.ifc">
-          Concrete and bars, IFC
-        </DownloadButton>
-        <DownloadButton id={id} file="building.ifc" asked={{ bars: 'no' }}>
-          Concrete alone, IFC
-        </DownloadButton>
-        <h2>For cutting and bending</h2>
-        <p className="soft">Every line of the bar list with its straights, bends and mandrel.</p>
-        <DownloadButton id={id} file="bending.json">
-          Bending data, JSON
-        </DownloadButton>
-        <DownloadButton id={id} file="bending.csv">
-          Bending data, CSV
-        </DownloadButton>
-        <h2>For other programs</h2>
-        <p className="soft">Sections, every bar, stirrups, forces and checks: enough to check the design again.</p>
-        <DownloadButton id={id} file="results.json">
-          Results, JSON
-        </DownloadButton>
-        <DownloadButton id={id} file="checks.csv">
-          Checks, CSV
-        </DownloadButton>
+        <h2>What is scheduled</h2>
+        <Marks key={marks} marks={marks} onChange={(m) => show({ marks: m })} />
+        <Downloads id={id} marks={marks} />
       </aside>
     </div>
+  )
+}
+
+/** Narrows the schedules to some marks. */
+function Marks({ marks, onChange }: { marks: string; onChange: (marks: string) => void }) {
+  const [typed, setTyped] = useState(marks)
+  const take = () => typed.trim() !== marks && onChange(typed.trim())
+  return (
+    <>
+      <p className="soft">Beam lines, columns and types by their marks; all where it is left empty.</p>
+      <Input
+        value={typed}
+        allowClear
+        aria-label="Marks to schedule"
+        placeholder="L3-B02, C-D3, TB4"
+        onChange={(e) => setTyped(e.target.value)}
+        onBlur={take}
+        onPressEnter={take}
+      />
+    </>
   )
 }

@@ -3,8 +3,17 @@ import type { DrawingSheet } from '../../api/client'
 /** Height of capitals in the type of drawings, to its size. */
 const CAPITALS = 0.698
 
-/** A sheet of drawings to scale, as large as there is room; only its foot, so many millimetres, where `foot` is given. */
-export function SheetView({ sheet: s, logo, foot }: { sheet: DrawingSheet; logo?: string; foot?: number }) {
+interface Props {
+  sheet: DrawingSheet
+  logo?: string
+  /** Of its foot alone, so many millimetres. */
+  foot?: number
+  /** What it shows, where that is no sheet of several. */
+  label?: string
+}
+
+/** A sheet of drawings to scale, as large as there is room. */
+export function SheetView({ sheet: s, logo, foot, label }: Props) {
   const y = (v: number) => s.height - v
   const seen = foot ?? s.height
   return (
@@ -12,7 +21,7 @@ export function SheetView({ sheet: s, logo, foot }: { sheet: DrawingSheet; logo?
       className="drawing-sheet"
       viewBox={`0 ${s.height - seen} ${s.width} ${seen}`}
       role="img"
-      aria-label={`Sheet ${s.sheet} of ${s.sheets}: ${s.marks.join(', ')}`}
+      aria-label={label ?? `Sheet ${s.sheet} of ${s.sheets}: ${s.marks.join(', ')}`}
     >
       <rect width={s.width} height={s.height} className="paper-ground" />
       {s.lines.map((l) => (

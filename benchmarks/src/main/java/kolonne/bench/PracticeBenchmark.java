@@ -33,6 +33,7 @@ import kolonne.core.model.Building;
 import kolonne.core.model.BuildingIndex;
 import kolonne.core.model.Role;
 import kolonne.core.project.ProjectData;
+import kolonne.core.schedule.Scheduled;
 import kolonne.core.type.Types;
 import kolonne.core.work.Progress;
 import kolonne.exchange.paper.SchedulePdf;
@@ -239,7 +240,7 @@ public final class PracticeBenchmark {
 
     private static int pagesOf(BuildingDesign d) throws IOException {
         ByteArrayOutputStream out = new ByteArrayOutputStream();
-        SchedulePdf.write(d, ProjectData.EMPTY, Progress.NONE, out);
+        SchedulePdf.write(Scheduled.of(d), ProjectData.EMPTY, Progress.NONE, out);
         try (PDDocument pdf = Loader.loadPDF(out.toByteArray())) {
             return pdf.getNumberOfPages();
         }

@@ -4,15 +4,14 @@ import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.LinkedHashSet;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import java.util.stream.Stream;
 import kolonne.core.beam.check.BeamDesign;
 import kolonne.core.column.check.ColumnDesign;
 import kolonne.core.design.BuildingDesign;
 import kolonne.core.project.ProjectData;
 import kolonne.core.schedule.ScheduleGroups;
+import kolonne.core.schedule.Scheduled;
 import kolonne.core.work.Progress;
 
 /** Plans with marks and details packed on sheets, row by row in the order of the schedules; a detail that is larger than the paper asked for gets the next larger one, and one that
@@ -76,46 +75,29 @@ public final class Sheets {
         this.paper = paper;
     }
 
-    /** What can be drawn: marks of groups, of their members and of types; the plans. */
-    public static Set<String> marks(BuildingDesign d) {
-        Set<String> out = new HashSet<>(d.typeMarks().values());
-        out.add(PLANS);
-        Stream.concat(ScheduleGroups.beams(d).stream(), ScheduleGroups.columns(d).stream())
-                .forEach(g -> {
-                    out.add(g.mark());
-                    out.addAll(g.members());
-                });
-        return out;
-    }
-
     /**
      * The details of a building.
      *
      * @param project what the title blocks tell
      * @param marks   of the lines, stacks or types to draw, {@link #PLANS} for the plans; all where empty
+     * @throws java.util.NoSuchElementException naming the marks that mean nothing
      */
     public static List<Sheet> of(
             BuildingDesign d, ProjectData project, Set<String> marks, Paper paper, Progress progress) {
+        Scheduled all = scheduled(d, marks);
         Sheets s = new Sheets(d, project, paper);
         if (marks.isEmpty() || marks.contains(PLANS)) {
             KeyPlans.of(d, paper, progress).forEach((title, plan) -> s.add(title, List.of(plan)));
         }
-        Map<String, String> types = d.typeMarks();
-        List<ScheduleGroups.Group<BeamDesign>> beams = ScheduleGroups.beams(d);
-        List<ScheduleGroups.Group<ColumnDesign>> columns = ScheduleGroups.columns(d);
-        int total = beams.size() + columns.size();
+        int total = all.beams().size() + all.columns().size();
         int done = 0;
-        for (ScheduleGroups.Group<BeamDesign> g : beams) {
+        for (ScheduleGroups.Group<BeamDesign> g : all.beams()) {
             progress.at("drawing beams", done++, total);
-            if (meant(g, types.get(g.first().line().id()), marks)) {
-                s.add(g.mark(), BeamDetail.of(g, g.first().basis(), paper.room()));
-            }
+            s.add(g.mark(), BeamDetail.of(g, g.first().basis(), paper.room()));
         }
-        for (ScheduleGroups.Group<ColumnDesign> g : columns) {
+        for (ScheduleGroups.Group<ColumnDesign> g : all.columns()) {
             progress.at("drawing columns", done++, total);
-            if (meant(g, types.get(g.first().stack().id()), marks)) {
-                s.add(g.mark(), List.of(ColumnDetail.of(g, g.first().basis(), paper.up())));
-            }
+            s.add(g.mark(), List.of(ColumnDetail.of(g, g.first().basis(), paper.up())));
         }
         return s.finished();
     }
@@ -130,11 +112,11 @@ public final class Sheets {
         return s.finished().get(0);
     }
 
-    private static boolean meant(ScheduleGroups.Group<?> g, String type, Set<String> marks) {
-        return marks.isEmpty()
-                || marks.contains(g.mark())
-                || type != null && marks.contains(type)
-                || g.members().stream().anyMatch(marks::contains);
+    /** The groups that are drawn; none for the plans alone. */
+    public static Scheduled scheduled(BuildingDesign d, Set<String> marks) {
+        Set<String> others = new HashSet<>(marks);
+        boolean plans = others.remove(PLANS);
+        return plans && others.isEmpty() ? new Scheduled(d, List.of(), List.of(), false) : Scheduled.of(d, others);
     }
 
     private void add(String mark, List<Drawing> parts) {

@@ -16,7 +16,6 @@ import kolonne.core.column.cage.RingBars;
 import kolonne.core.column.cage.TieSpacing;
 import kolonne.core.column.check.ColumnDesign;
 import kolonne.core.column.line.ColumnStack;
-import kolonne.core.design.BuildingDesign;
 import kolonne.core.detail.BarItem;
 import kolonne.core.finding.Severity;
 
@@ -59,11 +58,11 @@ public final class Schedules {
     /** Total of a bar size. @param mass [kg]; @param length [mm] */
     public record SizeTotal(String label, double length, double mass) {}
 
-    public static List<BeamRow> beams(BuildingDesign d) {
+    public static List<BeamRow> beams(Scheduled s) {
         List<BeamRow> out = new ArrayList<>();
-        for (ScheduleGroups.Group<BeamDesign> g : ScheduleGroups.beams(d)) {
-            for (BeamLine.Span s : g.first().line().spans()) {
-                out.add(beam(g, s, g.first().basis()));
+        for (ScheduleGroups.Group<BeamDesign> g : s.beams()) {
+            for (BeamLine.Span span : g.first().line().spans()) {
+                out.add(beam(g, span, g.first().basis()));
             }
         }
         return out;
@@ -114,9 +113,9 @@ public final class Schedules {
                 : String.format(java.util.Locale.ROOT, "%.0f", mm);
     }
 
-    public static List<ColumnRow> columns(BuildingDesign d) {
+    public static List<ColumnRow> columns(Scheduled s) {
         List<ColumnRow> out = new ArrayList<>();
-        for (ScheduleGroups.Group<ColumnDesign> g : ScheduleGroups.columns(d)) {
+        for (ScheduleGroups.Group<ColumnDesign> g : s.columns()) {
             for (ColumnDesign.LiftDesign l : g.first().lifts()) {
                 out.add(column(g, l, g.first().basis()));
             }
@@ -167,10 +166,10 @@ public final class Schedules {
     }
 
     /** Every bar of the building, member by member; those of a type once. */
-    public static List<BarRow> bars(BuildingDesign d) {
+    public static List<BarRow> bars(Scheduled s) {
         List<BarRow> out = new ArrayList<>();
-        ScheduleGroups.beams(d).forEach(g -> number(g, out));
-        ScheduleGroups.columns(d).forEach(g -> number(g, out));
+        s.beams().forEach(g -> number(g, out));
+        s.columns().forEach(g -> number(g, out));
         return out;
     }
 

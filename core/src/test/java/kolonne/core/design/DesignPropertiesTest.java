@@ -28,6 +28,7 @@ import kolonne.core.finding.Cause;
 import kolonne.core.finding.Finding;
 import kolonne.core.finding.Severity;
 import kolonne.core.model.BuildingIndex;
+import kolonne.core.schedule.Scheduled;
 import kolonne.core.schedule.Schedules;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
@@ -220,7 +221,7 @@ class DesignPropertiesTest {
 
     @Test
     void theSchedulesAddUpToTheSteelOfTheBuilding() {
-        List<Schedules.BarRow> rows = Schedules.bars(demo);
+        List<Schedules.BarRow> rows = Schedules.bars(Scheduled.of(demo));
         assertEquals(
                 demo.quantities().steel(),
                 rows.stream()
@@ -240,7 +241,7 @@ class DesignPropertiesTest {
         }
         assertEquals(
                 demo.beams().stream().mapToInt(b -> b.line().spans().size()).sum(),
-                Schedules.beams(demo).size());
+                Schedules.beams(Scheduled.of(demo)).size());
     }
 
     @Test

@@ -9,6 +9,7 @@ import java.util.Map;
 import java.util.Set;
 import kolonne.core.basis.Basis;
 import kolonne.core.design.DesignedDemo;
+import kolonne.core.schedule.Scheduled;
 import kolonne.core.schedule.Schedules;
 import org.junit.jupiter.api.Test;
 
@@ -17,7 +18,7 @@ class ShapeSketchTest {
     @Test
     void everyShapeOfTheBarListIsDrawnWithItsLetters() {
         Map<String, Integer> letters = new HashMap<>();
-        for (Schedules.BarRow r : Schedules.bars(DesignedDemo.by(Basis.standard(false)))) {
+        for (Schedules.BarRow r : Schedules.bars(Scheduled.of(DesignedDemo.by(Basis.standard(false))))) {
             letters.merge(r.item().shape(), r.item().dims().size(), Math::max);
         }
         assertTrue(letters.keySet().containsAll(Set.of("00", "11", "21", "51", "75", "99")), letters.toString());

@@ -46,9 +46,9 @@ class SchedulesTest {
 
     @Test
     void everySpanAndEveryLiftHasARow() {
-        List<Schedules.BeamRow> beams = Schedules.beams(d);
+        List<Schedules.BeamRow> beams = Schedules.beams(Scheduled.of(d));
         assertEquals(d.beams().stream().mapToInt(b -> b.line().spans().size()).sum(), beams.size());
-        List<Schedules.ColumnRow> columns = Schedules.columns(d);
+        List<Schedules.ColumnRow> columns = Schedules.columns(Scheduled.of(d));
         assertEquals(d.columns().stream().mapToInt(c -> c.lifts().size()).sum(), columns.size());
         int k = 0;
         for (ColumnDesign c : d.columns()) {
@@ -85,7 +85,7 @@ class SchedulesTest {
 
     @Test
     void everyBarIsListedOnceAndTheSumsAgree() {
-        List<Schedules.BarRow> rows = Schedules.bars(d);
+        List<Schedules.BarRow> rows = Schedules.bars(Scheduled.of(d));
         Set<String> seen = new HashSet<>();
         rows.forEach(r -> assertTrue(seen.add(r.member() + " " + r.barMark()), r + " is listed twice"));
         double mass = rows.stream().mapToDouble(r -> r.item().mass()).sum();
@@ -114,7 +114,7 @@ class SchedulesTest {
                 List.of());
         BuildingDesign by = d.with(
                 HandSet.ofLines(Map.of(b.line().id(), h)), Set.of(b.line().id()));
-        List<Schedules.BarRow> rows = Schedules.bars(by);
+        List<Schedules.BarRow> rows = Schedules.bars(Scheduled.of(by));
         double listed = rows.stream()
                 .map(Schedules.BarRow::item)
                 .filter(i -> i.bar().equals(eight))
@@ -157,8 +157,8 @@ class SchedulesTest {
         Types types =
                 Types.NONE.adopted(Role.BEAM, groups(beams), Set.of()).adopted(Role.COLUMN, groups(columns), Set.of());
         BuildingDesign typed = d.with(Decisions.typed(types), Set.of());
-        List<Schedules.BarRow> rows = Schedules.bars(typed);
-        assertTrue(rows.size() < 0.7 * Schedules.bars(d).size(), rows.size() + " rows");
+        List<Schedules.BarRow> rows = Schedules.bars(Scheduled.of(typed));
+        assertTrue(rows.size() < 0.7 * Schedules.bars(Scheduled.of(d)).size(), rows.size() + " rows");
         double listed =
                 rows.stream().mapToDouble(r -> r.members() * r.item().mass()).sum();
         assertEquals(typed.quantities().steel(), listed, 1e-6 * listed);
@@ -180,11 +180,11 @@ class SchedulesTest {
             }
         }
         assertEquals(d.beams().size(), members.size());
-        int spans = Schedules.beams(typed).stream()
+        int spans = Schedules.beams(Scheduled.of(typed)).stream()
                 .mapToInt(Schedules.BeamRow::members)
                 .sum();
         assertEquals(d.beams().stream().mapToInt(b -> b.line().spans().size()).sum(), spans);
-        int lifts = Schedules.columns(typed).stream()
+        int lifts = Schedules.columns(Scheduled.of(typed)).stream()
                 .mapToInt(Schedules.ColumnRow::members)
                 .sum();
         assertEquals(d.columns().stream().mapToInt(c -> c.lifts().size()).sum(), lifts);

@@ -20,7 +20,7 @@ class StoreyQuantitiesTest {
 
     @Test
     void theSteelIsThatOfTheBarList() {
-        double listed = Schedules.bars(DEMO).stream()
+        double listed = Schedules.bars(Scheduled.of(DEMO)).stream()
                 .mapToDouble(r -> r.members() * r.item().mass())
                 .sum();
         double rows = ROWS.stream().mapToDouble(r -> r.quantities().steel()).sum();

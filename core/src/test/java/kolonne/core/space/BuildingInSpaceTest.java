@@ -23,6 +23,7 @@ import kolonne.core.design.Decisions;
 import kolonne.core.design.DesignedDemo;
 import kolonne.core.design.SuggestedTypes;
 import kolonne.core.model.BuildingIndex;
+import kolonne.core.schedule.Scheduled;
 import kolonne.core.schedule.Schedules;
 import kolonne.core.work.Progress;
 import org.junit.jupiter.api.Test;
@@ -92,7 +93,7 @@ class BuildingInSpaceTest {
                 }));
         Map<String, Integer> listed = new TreeMap<>();
         double[] listedMass = {0};
-        for (Schedules.BarRow r : Schedules.bars(d)) {
+        for (Schedules.BarRow r : Schedules.bars(Scheduled.of(d))) {
             listed.merge(
                     r.member() + " " + r.barMark() + " " + r.item().bar().label(),
                     r.members() * r.item().number(),

@@ -15,6 +15,7 @@ import kolonne.core.basis.Basis;
 import kolonne.core.design.BuildingDesign;
 import kolonne.core.detail.BendingSteps;
 import kolonne.core.schedule.ScheduleGroups;
+import kolonne.core.schedule.Scheduled;
 import kolonne.core.schedule.Schedules;
 import kolonne.exchange.results.ResultsCsv;
 
@@ -39,7 +40,7 @@ public final class BendingData {
         ScheduleGroups.beams(d).forEach(g -> basis.put(g.mark(), g.first().basis()));
         ScheduleGroups.columns(d).forEach(g -> basis.put(g.mark(), g.first().basis()));
         List<Line> out = new ArrayList<>();
-        for (Schedules.BarRow r : Schedules.bars(d)) {
+        for (Schedules.BarRow r : Schedules.bars(Scheduled.of(d))) {
             Basis b = basis.get(r.member());
             out.add(new Line(r, b.fy(), BendingSteps.of(r.item(), b.entry().bends())));
         }

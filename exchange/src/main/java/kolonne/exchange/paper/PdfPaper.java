@@ -5,6 +5,7 @@ import java.io.IOException;
 import java.io.OutputStream;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import kolonne.core.drawing.Drawing;
 import kolonne.core.project.Logo;
 import kolonne.core.work.Progress;
@@ -208,13 +209,15 @@ final class PdfPaper implements AutoCloseable {
         }
     }
 
-    /** A table whose rows belong together where their first cells are alike: it is printed once a page, a line beneath them all, and a page parts them only where much of it would stay empty. */
-    void grouped(List<Column> columns, List<List<Cell>> rows, float points) throws IOException {
-        tags.group("Table", () -> groups(columns, rows, points));
+    /** A table whose rows belong together where their first cells are alike: it is printed once a page, a line beneath them all, and a page parts them only where much of it would stay empty. @param pictures by first cells, drawn beneath them */
+    void grouped(List<Column> columns, List<List<Cell>> rows, Map<String, Drawing> pictures, float points)
+            throws IOException {
+        tags.group("Table", () -> groups(columns, rows, pictures, points));
         y -= 8;
     }
 
-    private void groups(List<Column> columns, List<List<Cell>> rows, float points) throws IOException {
+    private void groups(List<Column> columns, List<List<Cell>> rows, Map<String, Drawing> pictures, float points)
+            throws IOException {
         tableHead(columns, points);
         int next = 0;
         while (next < rows.size()) {
@@ -227,26 +230,42 @@ final class PdfPaper implements AutoCloseable {
                 group.add(laid);
                 height += laid.height();
             }
+            Drawing picture = pictures.get(name);
+            float pictured = picture == null ? 0 : beneath(picture, points);
+            height = Math.max(height, pictured);
             float left = y - MARGIN - 14;
             if (height > left && left < MOST_LEFT * size.getHeight()) {
                 newPage();
                 headAgain(columns, points);
             }
             boolean first = true;
+            float end = y - pictured;
+            if (picture != null) {
+                double[] box = picture.box();
+                drawing(picture, MARGIN + 2 - DrawingInk.pt(box[0]), y - points * LEADING - DrawingInk.pt(box[3]) + 1);
+            }
             for (Laid laid : group) {
                 if (y - laid.height() < MARGIN + 14) {
                     newPage();
                     headAgain(columns, points);
                     first = true;
+                    end = y;
                 }
                 List<Cell> row = new ArrayList<>(rows.get(next++));
                 row.set(0, first ? row.get(0) : Cell.of(""));
                 row(columns, row, laid, points);
                 first = false;
             }
+            y = Math.min(y, end);
             rule(MARGIN, y + points * 0.95f, MARGIN + width(columns), y + points * 0.95f);
             y -= 1.5f;
         }
+    }
+
+    /** Height of a picture under the line that names what it shows. */
+    private static float beneath(Drawing picture, float points) {
+        double[] box = picture.box();
+        return points * LEADING + DrawingInk.pt(box[3] - box[1]) + 4;
     }
 
     /** Lines of the cells of a row, and how high it stands. */

@@ -5,9 +5,10 @@ import java.io.OutputStream;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
-import kolonne.core.design.BuildingDesign;
 import kolonne.core.detail.ShapeSketch;
+import kolonne.core.drawing.ColumnSchedule;
 import kolonne.core.project.ProjectData;
+import kolonne.core.schedule.Scheduled;
 import kolonne.core.work.Progress;
 
 /** Beam schedule, column schedule and bar list on A4 landscape. */
@@ -17,27 +18,48 @@ public final class SchedulePdf {
 
     private SchedulePdf() {}
 
-    public static void write(BuildingDesign d, ProjectData project, Progress progress, OutputStream out)
+    public static void write(Scheduled all, ProjectData project, Progress progress, OutputStream out)
             throws IOException {
-        String name = project.title(d.analysis().index().building().name());
+        String name = project.title(all.design().analysis().index().building().name());
         try (PdfPaper paper = new PdfPaper(
-                name + " · schedules · " + d.basis().designCode().name(), project.line(), true, progress)) {
-            List<ScheduleTables.Table> tables = ScheduleTables.all(d);
-            for (int i = 0; i < tables.size(); i++) {
-                ScheduleTables.Table t = tables.get(i);
-                paper.doing(t.title(), i, tables.size());
-                if (i > 0) {
-                    paper.newPage();
-                }
-                paper.heading(t.title(), 14);
-                shapes(t.shapes(), paper);
-                if (OF_MEMBERS.contains(t.columns().get(0))) {
-                    paper.grouped(columns(t, paper.width()), rows(t), 7);
-                } else {
-                    paper.table(columns(t, paper.width()), rows(t), 7);
-                }
+                name + " · schedules · " + all.design().basis().designCode().name(), project.line(), true, progress)) {
+            List<ScheduleTables.Table> before = ScheduleTables.beforeColumns(all);
+            List<ScheduleTables.Table> behind = ScheduleTables.behindColumns(all);
+            int parts = before.size() + 1 + behind.size();
+            int part = 0;
+            for (ScheduleTables.Table t : before) {
+                table(t, part++, parts, paper);
+            }
+            paper.doing("Column schedule", part++, parts);
+            columns(ColumnSchedule.of(all), paper);
+            for (ScheduleTables.Table t : behind) {
+                table(t, part++, parts, paper);
             }
             paper.save(out);
+        }
+    }
+
+    private static void table(ScheduleTables.Table t, int part, int parts, PdfPaper paper) throws IOException {
+        paper.doing(t.title(), part, parts);
+        if (part > 0) {
+            paper.newPage();
+        }
+        paper.heading(t.title() + (t.pictures().isEmpty() ? "" : ", sections 1 : " + ScheduleTables.SECTION_SCALE), 14);
+        shapes(t.shapes(), paper);
+        if (OF_MEMBERS.contains(t.columns().get(0))) {
+            paper.grouped(columns(t, paper.width()), rows(t), t.pictures(), 7);
+        } else {
+            paper.table(columns(t, paper.width()), rows(t), 7);
+        }
+    }
+
+    /** Stacks against storeys, a page of them at a time. */
+    private static void columns(List<ColumnSchedule.Page> pages, PdfPaper paper) throws IOException {
+        for (ColumnSchedule.Page p : pages) {
+            paper.newPage();
+            paper.heading("Column schedule", 14);
+            float[] box = paper.room(DrawingInk.pt(ColumnSchedule.HEIGHT));
+            paper.figure(p.words(), () -> paper.drawing(p.drawing(), box[0], box[1]));
         }
     }
 

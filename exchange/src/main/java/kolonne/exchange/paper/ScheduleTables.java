@@ -2,20 +2,27 @@ package kolonne.exchange.paper;
 
 import java.util.ArrayList;
 import java.util.EnumMap;
+import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 import kolonne.core.basis.Basis;
+import kolonne.core.beam.cage.SectionCut;
+import kolonne.core.beam.check.BeamDesign;
+import kolonne.core.beam.line.BeamLine;
 import kolonne.core.design.BuildingDesign;
 import kolonne.core.design.Quantities;
 import kolonne.core.detail.BarItem;
 import kolonne.core.detail.ShapeSketch;
+import kolonne.core.drawing.Drawing;
+import kolonne.core.drawing.SectionPicture;
 import kolonne.core.explain.Quantity;
 import kolonne.core.model.Role;
 import kolonne.core.schedule.CuttingPlan;
 import kolonne.core.schedule.ScheduleGroups;
+import kolonne.core.schedule.Scheduled;
 import kolonne.core.schedule.Schedules;
 import kolonne.core.schedule.StoreyQuantities;
 
@@ -23,6 +30,8 @@ import kolonne.core.schedule.StoreyQuantities;
 public final class ScheduleTables {
     /** Members of a type that one row names. */
     private static final int MEMBERS_A_ROW = 10;
+    /** Of sections in the beam schedule. */
+    static final int SECTION_SCALE = 50;
 
     private ScheduleTables() {}
 
@@ -31,6 +40,7 @@ public final class ScheduleTables {
      * @param decimals of the numbers in a column; -1 for a column of texts
      * @param rows    cells: a String or a Double
      * @param shapes  of bars that the rows name by their codes
+     * @param pictures of sections, by what stands in the first column
      */
     public record Table(
             String title,
@@ -38,14 +48,15 @@ public final class ScheduleTables {
             List<Integer> widths,
             List<Integer> decimals,
             List<List<Object>> rows,
-            List<ShapeSketch> shapes) {
+            List<ShapeSketch> shapes,
+            Map<String, Drawing> pictures) {
         Table(
                 String title,
                 List<String> columns,
                 List<Integer> widths,
                 List<Integer> decimals,
                 List<List<Object>> rows) {
-            this(title, columns, widths, decimals, rows, List.of());
+            this(title, columns, widths, decimals, rows, List.of(), Map.of());
         }
 
         /** A column holds numbers if it has decimals of 0 or more. */
@@ -62,10 +73,10 @@ public final class ScheduleTables {
         }
     }
 
-    public static Table beams(BuildingDesign d) {
-        boolean us = d.basis().usUnits();
+    public static Table beams(Scheduled all) {
+        boolean us = all.design().basis().usUnits();
         List<List<Object>> rows = new ArrayList<>();
-        for (Schedules.BeamRow r : Schedules.beams(d)) {
+        for (Schedules.BeamRow r : Schedules.beams(all)) {
             rows.add(List.of(
                     r.mark(),
                     r.storey(),
@@ -99,13 +110,27 @@ public final class ScheduleTables {
                         ""),
                 List.of(7, 8, 7, 5, 12, 6, 10, 9, 10, 11, 22, 7, 4),
                 List.of(-1, -1, 0, 0, -1, 2, -1, -1, -1, -1, -1, -1, -1),
-                rows);
+                rows,
+                List.of(),
+                sections(all));
     }
 
-    public static Table columns(BuildingDesign d) {
-        boolean us = d.basis().usUnits();
+    /** Of every group the section in the middle of its first span. */
+    private static Map<String, Drawing> sections(Scheduled all) {
+        Map<String, Drawing> out = new HashMap<>();
+        for (ScheduleGroups.Group<BeamDesign> g : all.beams()) {
+            BeamDesign b = g.first();
+            BeamLine.Span span = b.line().spans().get(0);
+            SectionCut cut = SectionCut.at(b.line(), b.cage(), b.basis(), span, span.middle());
+            out.put(g.mark(), SectionPicture.of(cut, b.cage(), b.basis(), SECTION_SCALE));
+        }
+        return out;
+    }
+
+    public static Table columns(Scheduled all) {
+        boolean us = all.design().basis().usUnits();
         List<List<Object>> rows = new ArrayList<>();
-        for (Schedules.ColumnRow r : Schedules.columns(d)) {
+        for (Schedules.ColumnRow r : Schedules.columns(all)) {
             rows.add(List.of(
                     r.mark(),
                     (double) r.members(),
@@ -136,11 +161,11 @@ public final class ScheduleTables {
                 rows);
     }
 
-    public static Table bars(BuildingDesign d) {
-        boolean us = d.basis().usUnits();
+    public static Table bars(Scheduled all) {
+        boolean us = all.design().basis().usUnits();
         List<List<Object>> rows = new ArrayList<>();
         Set<String> shapes = new HashSet<>();
-        for (Schedules.BarRow r : Schedules.bars(d)) {
+        for (Schedules.BarRow r : Schedules.bars(all)) {
             BarItem i = r.item();
             shapes.add(i.shape());
             List<Object> row = new ArrayList<>(List.of(
@@ -185,18 +210,19 @@ public final class ScheduleTables {
                 List.of(9, 4, 22, 6, 6, 7, 6, 6, 7, 7, 7, 8, 9),
                 List.of(-1, -1, -1, -1, 0, 0, 0, -1, -1, -1, -1, us ? 2 : 0, 1),
                 rows,
-                ShapeSketch.of(shapes));
+                ShapeSketch.of(shapes),
+                Map.of());
     }
 
     /** Steel by size, with the bars as delivered that it is cut from. */
-    public static Table totals(BuildingDesign d) {
-        Basis b = d.basis();
+    public static Table totals(Scheduled all) {
+        Basis b = all.design().basis();
         boolean us = b.usUnits();
         double stock = b.bars().stockLength();
         List<List<Object>> rows = new ArrayList<>();
         double mass = 0;
         double bought = 0;
-        List<Schedules.BarRow> bars = Schedules.bars(d);
+        List<Schedules.BarRow> bars = Schedules.bars(all);
         List<CuttingPlan.Cut> cuts = CuttingPlan.of(bars, stock);
         List<Schedules.SizeTotal> totals = Schedules.totals(bars);
         for (int i = 0; i < totals.size(); i++) {
@@ -295,10 +321,10 @@ public final class ScheduleTables {
     }
 
     /** Who has the cage of which type; several rows where they are many. */
-    public static Table types(BuildingDesign d) {
+    public static Table types(Scheduled all) {
         List<List<Object>> rows = new ArrayList<>();
-        ScheduleGroups.beams(d).forEach(g -> members(g, "beams", rows));
-        ScheduleGroups.columns(d).forEach(g -> members(g, "columns", rows));
+        all.beams().forEach(g -> members(g, "beams", rows));
+        all.columns().forEach(g -> members(g, "columns", rows));
         return new Table(
                 "Types and their members",
                 List.of("type", "of", "number", "storeys", "members"),
@@ -323,12 +349,22 @@ public final class ScheduleTables {
         }
     }
 
-    /** All tables in the order of printing. */
-    public static List<Table> all(BuildingDesign d) {
-        List<Table> out = new ArrayList<>(List.of(beams(d), columns(d), bars(d), totals(d), quantities(d)));
-        if (!d.typed().isEmpty()) {
-            out.add(0, types(d));
-        }
+    /** All tables in the order of printing; quantities of the whole building alone. */
+    public static List<Table> all(Scheduled all) {
+        List<Table> out = new ArrayList<>(beforeColumns(all));
+        out.add(columns(all));
+        out.addAll(behindColumns(all));
         return out;
+    }
+
+    /** What stands before the columns, which paper shows as pictures. */
+    static List<Table> beforeColumns(Scheduled all) {
+        return all.design().typed().isEmpty() ? List.of(beams(all)) : List.of(types(all), beams(all));
+    }
+
+    static List<Table> behindColumns(Scheduled all) {
+        return all.whole()
+                ? List.of(bars(all), totals(all), quantities(all.design()))
+                : List.of(bars(all), totals(all));
     }
 }

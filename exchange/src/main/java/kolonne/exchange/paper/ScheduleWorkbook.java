@@ -5,8 +5,8 @@ import java.io.OutputStream;
 import java.math.BigDecimal;
 import java.math.RoundingMode;
 import java.util.List;
-import kolonne.core.design.BuildingDesign;
 import kolonne.core.project.ProjectData;
+import kolonne.core.schedule.Scheduled;
 import kolonne.core.work.Progress;
 import org.apache.poi.ss.usermodel.Cell;
 import org.apache.poi.ss.usermodel.CellStyle;
@@ -23,16 +23,16 @@ public final class ScheduleWorkbook {
 
     private ScheduleWorkbook() {}
 
-    public static void write(BuildingDesign d, ProjectData project, Progress progress, OutputStream out)
+    public static void write(Scheduled all, ProjectData project, Progress progress, OutputStream out)
             throws IOException {
-        String title = project.title(d.analysis().index().building().name());
+        String title = project.title(all.design().analysis().index().building().name());
         String name = project.line().isEmpty() ? title : title + " · " + project.line();
         try (SXSSFWorkbook book = new SXSSFWorkbook(200)) {
             Font bold = book.createFont();
             bold.setBold(true);
             CellStyle head = book.createCellStyle();
             head.setFont(bold);
-            List<ScheduleTables.Table> tables = ScheduleTables.all(d);
+            List<ScheduleTables.Table> tables = ScheduleTables.all(all);
             for (int i = 0; i < tables.size(); i++) {
                 progress.at(tables.get(i).title(), i, tables.size());
                 sheet(book, tables.get(i), head, name);

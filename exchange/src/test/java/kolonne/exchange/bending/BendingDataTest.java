@@ -16,6 +16,7 @@ import kolonne.core.demo.DemoOptions;
 import kolonne.core.design.BuildingDesign;
 import kolonne.core.design.BuildingDesigner;
 import kolonne.core.model.BuildingIndex;
+import kolonne.core.schedule.Scheduled;
 import kolonne.core.schedule.Schedules;
 import org.junit.jupiter.api.Test;
 
@@ -31,7 +32,7 @@ class BendingDataTest {
         ByteArrayOutputStream out = new ByteArrayOutputStream();
         BendingData.json(DESIGN, out);
         JsonNode bars = new JsonMapper().readTree(out.toByteArray()).get("bars");
-        List<Schedules.BarRow> rows = Schedules.bars(DESIGN);
+        List<Schedules.BarRow> rows = Schedules.bars(Scheduled.of(DESIGN));
         assertEquals(rows.size(), bars.size());
         double mass = 0;
         for (JsonNode b : bars) {
@@ -60,7 +61,7 @@ class BendingDataTest {
         BendingData.csv(DESIGN, w);
         List<String> lines = w.toString().lines().toList();
         assertTrue(lines.get(0).startsWith("\uFEFFmember,mark,number"));
-        assertEquals(Schedules.bars(DESIGN).size(), lines.size() - 1);
+        assertEquals(Schedules.bars(Scheduled.of(DESIGN)).size(), lines.size() - 1);
         String stirrup =
                 lines.stream().filter(l -> l.contains(",51,")).findFirst().orElseThrow();
         assertTrue(

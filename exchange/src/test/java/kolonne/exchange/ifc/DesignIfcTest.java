@@ -26,6 +26,7 @@ import kolonne.core.design.BuildingDesign;
 import kolonne.core.design.BuildingDesigner;
 import kolonne.core.model.BuildingIndex;
 import kolonne.core.project.ProjectData;
+import kolonne.core.schedule.Scheduled;
 import kolonne.core.schedule.Schedules;
 import kolonne.core.work.Progress;
 import org.junit.jupiter.api.Test;
@@ -95,7 +96,7 @@ class DesignIfcTest {
         }
         double listed = 0;
         int rows = 0;
-        for (Schedules.BarRow r : Schedules.bars(DESIGN)) {
+        for (Schedules.BarRow r : Schedules.bars(Scheduled.of(DESIGN))) {
             assertEquals(
                     r.members() * r.item().number(),
                     marked.get("'" + r.member() + " " + r.barMark() + "'"),

@@ -33,6 +33,7 @@ import kolonne.core.explain.Step;
 import kolonne.core.explain.maths.Maths;
 import kolonne.core.model.BuildingIndex;
 import kolonne.core.project.ProjectData;
+import kolonne.core.schedule.Scheduled;
 import kolonne.core.work.Progress;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.contentstream.operator.Operator;
@@ -72,7 +73,7 @@ class TaggedPaperTest {
                 out);
         report = out.toByteArray();
         ByteArrayOutputStream other = new ByteArrayOutputStream();
-        SchedulePdf.write(design, ProjectData.EMPTY, Progress.NONE, other);
+        SchedulePdf.write(Scheduled.of(design), ProjectData.EMPTY, Progress.NONE, other);
         schedules = other.toByteArray();
     }
 

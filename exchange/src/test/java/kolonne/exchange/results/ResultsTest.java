@@ -27,6 +27,7 @@ import kolonne.core.design.SuggestedTypes;
 import kolonne.core.model.BuildingIndex;
 import kolonne.core.project.ProjectData;
 import kolonne.core.project.Revision;
+import kolonne.core.schedule.Scheduled;
 import kolonne.core.work.Progress;
 import kolonne.exchange.basis.BasisFile;
 import kolonne.exchange.paper.ReportSheets;
@@ -241,7 +242,7 @@ class ResultsTest {
             assertFalse(text.contains("?"), "no character is missing from the type");
         }
         ByteArrayOutputStream schedule = new ByteArrayOutputStream();
-        SchedulePdf.write(design, ProjectData.EMPTY, Progress.NONE, schedule);
+        SchedulePdf.write(Scheduled.of(design), ProjectData.EMPTY, Progress.NONE, schedule);
         try (PDDocument d = Loader.loadPDF(schedule.toByteArray())) {
             String text = new PDFTextStripper().getText(d);
             assertTrue(text.contains("Steel by size"));
@@ -250,10 +251,10 @@ class ResultsTest {
                     "the shapes stand before the bars");
         }
         ByteArrayOutputStream xlsx = new ByteArrayOutputStream();
-        ScheduleWorkbook.write(design, ProjectData.EMPTY, Progress.NONE, xlsx);
+        ScheduleWorkbook.write(Scheduled.of(design), ProjectData.EMPTY, Progress.NONE, xlsx);
         try (Workbook book = new XSSFWorkbook(new java.io.ByteArrayInputStream(xlsx.toByteArray()))) {
             assertEquals(
-                    ScheduleTables.bars(design).rows().size(),
+                    ScheduleTables.bars(Scheduled.of(design)).rows().size(),
                     book.getSheet("Bar list").getLastRowNum());
             for (org.apache.poi.ss.usermodel.Sheet s : book) {
                 assertTrue(s.getPrintSetup().getLandscape() && s.getFitToPage(), s.getSheetName());
@@ -386,7 +387,7 @@ class ResultsTest {
         ByteArrayOutputStream report = new ByteArrayOutputStream();
         UtilisationReport.write(design, told, List.of(), Progress.NONE, report);
         ByteArrayOutputStream schedule = new ByteArrayOutputStream();
-        SchedulePdf.write(design, told, Progress.NONE, schedule);
+        SchedulePdf.write(Scheduled.of(design), told, Progress.NONE, schedule);
         for (byte[] pdf : List.of(report.toByteArray(), schedule.toByteArray())) {
             try (PDDocument d = Loader.loadPDF(pdf)) {
                 for (int i = 1; i <= d.getNumberOfPages(); i++) {
@@ -402,7 +403,7 @@ class ResultsTest {
             }
         }
         ByteArrayOutputStream xlsx = new ByteArrayOutputStream();
-        ScheduleWorkbook.write(design, told, Progress.NONE, xlsx);
+        ScheduleWorkbook.write(Scheduled.of(design), told, Progress.NONE, xlsx);
         try (Workbook book = new XSSFWorkbook(new java.io.ByteArrayInputStream(xlsx.toByteArray()))) {
             assertEquals(
                     "Zaal && Kelder · job 26-114 · rev B",
@@ -414,7 +415,7 @@ class ResultsTest {
     @Test
     void noPageOfTheBarListPartsAMemberOfFewBars() throws IOException {
         ByteArrayOutputStream pdf = new ByteArrayOutputStream();
-        SchedulePdf.write(design, ProjectData.EMPTY, Progress.NONE, pdf);
+        SchedulePdf.write(Scheduled.of(design), ProjectData.EMPTY, Progress.NONE, pdf);
         Map<String, Integer> seen = new HashMap<>();
         try (PDDocument d = Loader.loadPDF(pdf.toByteArray())) {
             PDFTextStripper all = new PDFTextStripper();

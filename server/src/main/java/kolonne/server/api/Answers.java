@@ -287,7 +287,7 @@ final class Answers {
         }
     }
 
-    /** @param shapes that the rows name by their codes */
+    /** @param shapes that the rows name by their codes; {@code pictures} of sections, each with the mark in the first column */
     record SchedulePage(
             String title,
             int total,
@@ -295,7 +295,8 @@ final class Answers {
             int size,
             List<ScheduleColumn> columns,
             List<List<String>> rows,
-            List<BarShapeDto> shapes) {}
+            List<BarShapeDto> shapes,
+            List<DrawingRoutes.SheetDto> pictures) {}
 
     /** A nationally determined parameter with the bounds of what can be meant. */
     record ParameterDto(String key, String words, String clause, double recommended, double least, double most) {}

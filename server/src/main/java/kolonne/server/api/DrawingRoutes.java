@@ -13,15 +13,15 @@ import java.util.Map;
 import java.util.NoSuchElementException;
 import java.util.Optional;
 import java.util.Set;
-import java.util.TreeSet;
-import java.util.stream.Collectors;
 import kolonne.core.design.BuildingDesign;
+import kolonne.core.drawing.ColumnSchedule;
 import kolonne.core.drawing.Drawing;
 import kolonne.core.drawing.Layer;
 import kolonne.core.drawing.Paper;
 import kolonne.core.drawing.Sheet;
 import kolonne.core.drawing.Sheets;
 import kolonne.core.project.ProjectData;
+import kolonne.core.schedule.Scheduled;
 import kolonne.core.work.Progress;
 import kolonne.exchange.drawing.DrawingPdf;
 import kolonne.exchange.drawing.DxfWriter;
@@ -34,6 +34,8 @@ import kolonne.server.project.Workspace;
 final class DrawingRoutes {
     /** Sets of sheets kept, so that a page that is turned is not drawn anew. */
     private static final int MOST_SETS = 2;
+    /** About a drawing that has no sheet [mm]. */
+    private static final double EDGE = 1;
 
     private final Projects projects;
     private final Map<Asked, List<Sheet>> drawn = new LinkedHashMap<>(4, 0.75f, true) {
@@ -58,6 +60,13 @@ final class DrawingRoutes {
                         SheetDto.class,
                         this::sheet,
                         "paper",
+                        "marks",
+                        "sheet"),
+                Route.get(
+                        "/api/projects/{id}/column-schedule",
+                        "A page of the columns against the storeys; marks: what is scheduled, separated by commas",
+                        SheetDto.class,
+                        this::columns,
                         "marks",
                         "sheet"),
                 Route.get(
@@ -137,13 +146,8 @@ final class DrawingRoutes {
     private Making making(Context c) {
         Workspace.Published p = ResultRoutes.published(projects, c);
         BuildingDesign d = p.design();
-        Set<String> marks = marks(c);
-        Set<String> unknown = new TreeSet<>(marks);
-        unknown.removeAll(Sheets.marks(d));
-        if (!unknown.isEmpty()) {
-            throw new NoSuchElementException(
-                    "There is no beam line, column stack or type " + String.join(", ", unknown) + ".");
-        }
+        Set<String> marks = ExportRoutes.marks(c, "marks");
+        Sheets.scheduled(d, marks); // refuses marks that mean nothing
         String id = c.pathParam("id");
         ProjectPaper.Stored told = projects.paper().printed(id);
         ProjectData project = told.data();
@@ -166,14 +170,6 @@ final class DrawingRoutes {
         return kept;
     }
 
-    private static Set<String> marks(Context c) {
-        return Arrays.stream(
-                        Optional.ofNullable(c.queryParam("marks")).orElse("").split(","))
-                .map(String::strip)
-                .filter(s -> !s.isEmpty())
-                .collect(Collectors.toSet());
-    }
-
     private static Paper paper(Context c) {
         String asked = Optional.ofNullable(c.queryParam("paper")).orElse("A1");
         return Arrays.stream(Paper.values())
@@ -190,6 +186,38 @@ final class DrawingRoutes {
         }
         int number = Math.max(1, Math.min(all.size(), number(c)));
         c.json(of(all.get(number - 1), all.size()));
+    }
+
+    private void columns(Context c) {
+        BuildingDesign d = ResultRoutes.published(projects, c).design();
+        List<ColumnSchedule.Page> all = ColumnSchedule.of(Scheduled.of(d, ExportRoutes.marks(c, "marks")));
+        if (all.isEmpty()) {
+            throw new NoSuchElementException("There are no columns to schedule.");
+        }
+        int number = Math.max(1, Math.min(all.size(), number(c)));
+        ColumnSchedule.Page p = all.get(number - 1);
+        c.json(of(
+                p.drawing(),
+                number,
+                all.size(),
+                new double[] {ColumnSchedule.WIDTH + 2 * EDGE, ColumnSchedule.HEIGHT + 2 * EDGE},
+                p.marks()));
+    }
+
+    /** A drawing in the middle of a ground of its own. @param ground its width and height [mm] */
+    static SheetDto of(Drawing drawing, int number, int of, double[] ground, List<String> marks) {
+        Sheet s = new Sheet(number, Paper.A4, marks, drawing.moved(EDGE, EDGE), Optional.empty());
+        SheetDto dto = of(s, of);
+        return new SheetDto(
+                dto.sheet(),
+                dto.sheets(),
+                ground[0],
+                ground[1],
+                dto.marks(),
+                dto.lines(),
+                dto.discs(),
+                dto.texts(),
+                null);
     }
 
     private static SheetDto of(Sheet s, int sheets) {

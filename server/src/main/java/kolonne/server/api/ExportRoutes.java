@@ -18,6 +18,7 @@ import java.util.Set;
 import java.util.stream.Collectors;
 import kolonne.core.design.BuildingDesign;
 import kolonne.core.project.ProjectData;
+import kolonne.core.schedule.Scheduled;
 import kolonne.core.work.Progress;
 import kolonne.exchange.basis.BasisFile;
 import kolonne.exchange.bending.BendingData;
@@ -80,16 +81,31 @@ final class ExportRoutes {
                 this::report,
                 "sheets",
                 "calculations"));
-        add(
-                "schedules.pdf",
-                "application/pdf",
-                "Schedules on paper",
-                (d, p, out, progress) -> SchedulePdf.write(d, p, progress, out));
-        add(
+        schedules("schedules.pdf", "application/pdf", "Schedules on paper", SchedulePdf::write);
+        schedules(
                 "schedules.xlsx",
                 "application/vnd.openxmlformats-officedocument.spreadsheetml.sheet",
                 "Schedules as a workbook",
-                (d, p, out, progress) -> ScheduleWorkbook.write(d, p, progress, out));
+                ScheduleWorkbook::write);
+    }
+
+    /** Writes schedules. */
+    private interface OfSchedules {
+        void to(Scheduled all, ProjectData project, Progress progress, OutputStream out) throws IOException;
+    }
+
+    private void schedules(String file, String type, String summary, OfSchedules writing) {
+        exports.add(new Export(
+                file,
+                type,
+                file,
+                summary + "; marks: what is scheduled, separated by commas, all where there are none",
+                c -> {
+                    Set<String> marks = marks(c, "marks");
+                    Scheduled.of(ResultRoutes.published(projects, c).design(), marks); // refuses unknown marks
+                    return now(c, (d, p, out, progress) -> writing.to(Scheduled.of(d, marks), p, progress, out));
+                },
+                "marks"));
     }
 
     private void models() {
@@ -188,7 +204,7 @@ final class ExportRoutes {
 
     private MadeFiles.Writing report(Context c) {
         ReportSheets which = which(c);
-        Set<String> marks = marks(c);
+        Set<String> marks = marks(c, "sheets");
         known(ResultRoutes.published(projects, c).design(), marks);
         return now(c, (d, p, out, progress) -> UtilisationReport.write(d, p, which.marks(d, marks), progress, out));
     }
@@ -203,14 +219,13 @@ final class ExportRoutes {
                         "Ask for named, failing or cages."));
     }
 
-    private static Set<String> marks(Context c) {
-        String s = c.queryParam("sheets");
-        return s == null
-                ? Set.of()
-                : Arrays.stream(s.split(","))
-                        .map(String::strip)
-                        .filter(m -> !m.isEmpty())
-                        .collect(Collectors.toSet());
+    /** Marks that a parameter names, separated by commas. */
+    static Set<String> marks(Context c, String parameter) {
+        return Arrays.stream(
+                        Optional.ofNullable(c.queryParam(parameter)).orElse("").split(","))
+                .map(String::strip)
+                .filter(m -> !m.isEmpty())
+                .collect(Collectors.toSet());
     }
 
     private MadeFiles.Writing ifc(Context c) {

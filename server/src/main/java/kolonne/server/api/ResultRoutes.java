@@ -4,17 +4,20 @@ import io.javalin.http.Context;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.NoSuchElementException;
 import java.util.Optional;
+import java.util.Set;
 import kolonne.core.beam.check.BeamDesign;
 import kolonne.core.check.CheckResult;
 import kolonne.core.check.Shade;
 import kolonne.core.column.check.ColumnDesign;
 import kolonne.core.design.BuildingDesign;
 import kolonne.core.design.Quantities;
+import kolonne.core.drawing.Drawing;
 import kolonne.core.explain.Quantity;
 import kolonne.core.finding.Finding;
 import kolonne.core.model.Building;
@@ -23,6 +26,7 @@ import kolonne.core.model.Joint;
 import kolonne.core.model.Member;
 import kolonne.core.model.Role;
 import kolonne.core.model.Storey;
+import kolonne.core.schedule.Scheduled;
 import kolonne.core.shape.Shape;
 import kolonne.exchange.paper.ScheduleTables;
 import kolonne.server.project.Projects;
@@ -92,9 +96,11 @@ final class ResultRoutes {
                         "lift"),
                 Route.get(
                         "/api/projects/{id}/schedules/{kind}",
-                        "A page of the types, beams, columns, bars or totals schedule",
+                        "A page of the types, beams, columns, bars or totals schedule; "
+                                + "marks: what is scheduled, separated by commas",
                         Answers.SchedulePage.class,
                         this::schedule,
+                        "marks",
                         "page",
                         "size"));
     }
@@ -483,13 +489,14 @@ final class ResultRoutes {
 
     private void schedule(Context c) {
         BuildingDesign d = published(projects, c).design();
+        Scheduled all = Scheduled.of(d, ExportRoutes.marks(c, "marks"));
         ScheduleTables.Table t = switch (c.pathParam("kind")) {
-            case "beams" -> ScheduleTables.beams(d);
-            case "columns" -> ScheduleTables.columns(d);
-            case "bars" -> ScheduleTables.bars(d);
-            case "totals" -> ScheduleTables.totals(d);
+            case "beams" -> ScheduleTables.beams(all);
+            case "columns" -> ScheduleTables.columns(all);
+            case "bars" -> ScheduleTables.bars(all);
+            case "totals" -> ScheduleTables.totals(all);
             case "quantities" -> ScheduleTables.quantities(d);
-            case "types" -> ScheduleTables.types(d);
+            case "types" -> ScheduleTables.types(all);
             default -> throw new NoSuchElementException("There is no schedule " + c.pathParam("kind") + ".");
         };
         int size = number(c, "size", 50, 1, LARGEST_PAGE);
@@ -500,12 +507,18 @@ final class ResultRoutes {
                     new Answers.ScheduleColumn(t.columns().get(k), t.widths().get(k), t.numeric(k)));
         }
         List<List<String>> rows = new ArrayList<>();
+        List<DrawingRoutes.SheetDto> pictures = new ArrayList<>();
+        Set<String> shown = new HashSet<>();
         for (int r = page * size; r < Math.min(t.rows().size(), (page + 1) * size); r++) {
             List<String> row = new ArrayList<>();
             for (int k = 0; k < columns.size(); k++) {
                 row.add(t.text(r, k));
             }
             rows.add(row);
+            Drawing picture = t.pictures().get(row.get(0));
+            if (picture != null && shown.add(row.get(0))) {
+                pictures.add(section(picture, row.get(0)));
+            }
         }
         c.json(new Answers.SchedulePage(
                 t.title(),
@@ -514,6 +527,17 @@ final class ResultRoutes {
                 size,
                 columns,
                 rows,
-                t.shapes().stream().map(Answers.BarShapeDto::of).toList()));
+                t.shapes().stream().map(Answers.BarShapeDto::of).toList(),
+                pictures));
+    }
+
+    private static DrawingRoutes.SheetDto section(Drawing picture, String mark) {
+        double[] box = picture.box();
+        return DrawingRoutes.of(
+                picture.moved(-box[0], -box[1]),
+                1,
+                1,
+                new double[] {box[2] - box[0] + 2, box[3] - box[1] + 2},
+                List.of(mark));
     }
 }

@@ -14,6 +14,7 @@ import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
 import kolonne.core.design.BuildingDesign;
 import kolonne.core.project.ProjectData;
+import kolonne.core.schedule.Scheduled;
 import kolonne.core.work.Progress;
 import kolonne.exchange.bending.BendingData;
 import kolonne.exchange.paper.ReportSheets;
@@ -115,8 +116,8 @@ public final class DesignCommand implements Callable<Integer> {
         List<Callable<Void>> files = List.of(
                 bytes("results.json", o -> ResultsJson.write(d, o)),
                 bytes("bending.json", o -> BendingData.json(d, o)),
-                bytes("schedules.pdf", o -> SchedulePdf.write(d, told, Progress.NONE, o)),
-                bytes("schedules.xlsx", o -> ScheduleWorkbook.write(d, told, Progress.NONE, o)),
+                bytes("schedules.pdf", o -> SchedulePdf.write(Scheduled.of(d), told, Progress.NONE, o)),
+                bytes("schedules.xlsx", o -> ScheduleWorkbook.write(Scheduled.of(d), told, Progress.NONE, o)),
                 bytes(
                         "report.pdf",
                         o -> UtilisationReport.write(d, told, calculations.marks(d, sheets), Progress.NONE, o)),

@@ -4,8 +4,8 @@ import java.io.IOException;
 import java.io.PrintWriter;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.util.HashSet;
 import java.util.List;
+import java.util.NoSuchElementException;
 import java.util.Set;
 import java.util.concurrent.Callable;
 import kolonne.core.design.BuildingDesign;
@@ -53,17 +53,18 @@ public final class DrawCommand implements Callable<Integer> {
             return Input.BAD_INPUT;
         }
         BuildingDesign d = told.design();
-        Set<String> unknown = new HashSet<>(marks);
-        unknown.removeAll(Sheets.marks(d));
-        if (!unknown.isEmpty()) {
-            err.println("There is no beam line, column stack or type " + String.join(", ", unknown) + ".");
+        List<Sheet> sheets;
+        try {
+            sheets = Sheets.of(d, told.project(), Set.copyOf(marks), paper, Progress.NONE);
+        } catch (NoSuchElementException e) {
+            err.println(e.getMessage());
             err.flush();
             return Input.BAD_INPUT;
         }
-        List<Sheet> sheets = Sheets.of(d, told.project(), Set.copyOf(marks), paper, Progress.NONE);
         Files.createDirectories(out);
-        WholeFile.bytes(out.resolve("drawings.pdf"), o -> DrawingPdf.write(sheets, Progress.NONE, o));
-        WholeFile.text(out.resolve("drawings.dxf"), w -> DxfWriter.write(sheets, Progress.NONE, w));
+        List<Sheet> drawn = sheets;
+        WholeFile.bytes(out.resolve("drawings.pdf"), o -> DrawingPdf.write(drawn, Progress.NONE, o));
+        WholeFile.text(out.resolve("drawings.dxf"), w -> DxfWriter.write(drawn, Progress.NONE, w));
         spec.commandLine().getOut().println(sheets.size() + " sheets in " + out);
         spec.commandLine().getOut().flush();
         return told.status();

@@ -6,6 +6,8 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 import com.fasterxml.jackson.databind.JsonNode;
 import java.io.IOException;
 import java.net.http.HttpResponse;
+import java.util.List;
+import java.util.Set;
 import org.junit.jupiter.api.Test;
 
 /** Drawings over HTTP: a sheet for the page, files, and what is asked for wrongly. */
@@ -39,6 +41,32 @@ class DrawingRoutesTest {
             assertTrue(unknown.toString().contains("X9"), unknown.toString());
             s.ask(400, "GET", "/drawings?paper=B5", null);
             s.ask(400, "GET", "/drawings?sheet=many", null);
+        }
+    }
+
+    @Test
+    void schedulesAreNarrowedToMarksAndColumnsStandAgainstStoreys() throws IOException, InterruptedException {
+        try (Served s = new Served(60)) {
+            JsonNode columns = s.get("/column-schedule");
+            String stack = columns.get("marks").get(0).asText();
+            assertTrue(columns.get("texts").findValuesAsText("text").contains(stack));
+            JsonNode one = s.get("/column-schedule?marks=" + stack);
+            assertEquals(1, one.get("marks").size());
+            JsonNode beams = s.get("/schedules/beams");
+            String line = beams.get("rows").get(0).get(0).asText();
+            assertEquals(line, beams.get("pictures").get(0).get("marks").get(0).asText());
+            JsonNode some = s.get("/schedules/bars?size=500&marks=" + line + "," + stack);
+            some.get("rows")
+                    .forEach(r ->
+                            assertTrue(Set.of(line, stack).contains(r.get(0).asText()), r.toString()));
+            assertTrue(some.get("total").asInt()
+                    < s.get("/schedules/bars").get("total").asInt());
+            assertTrue(s.file("/exports/schedules.pdf?marks=" + line).body().startsWith("%PDF"));
+            for (String path : List.of("/schedules/beams", "/column-schedule", "/exports/schedules.xlsx")) {
+                assertTrue(s.ask(404, "GET", path + "?marks=X9," + line, null)
+                        .toString()
+                        .contains("type X9."));
+            }
         }
     }
 }

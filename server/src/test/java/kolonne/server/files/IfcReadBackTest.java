@@ -21,6 +21,7 @@ import kolonne.core.design.BuildingDesigner;
 import kolonne.core.model.Building;
 import kolonne.core.model.BuildingIndex;
 import kolonne.core.project.ProjectData;
+import kolonne.core.schedule.Scheduled;
 import kolonne.core.schedule.Schedules;
 import kolonne.core.work.Progress;
 import kolonne.exchange.ifc.AnalysisIfc;
@@ -102,7 +103,7 @@ class IfcReadBackTest {
         volumes(d, facts);
         double mass = 0;
         int number = 0;
-        for (Schedules.BarRow r : Schedules.bars(d)) {
+        for (Schedules.BarRow r : Schedules.bars(Scheduled.of(d))) {
             mass += r.members() * r.item().mass();
             number += r.members() * r.item().number();
         }

@@ -3,6 +3,7 @@ package kolonne.exchange.drawing;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.io.Writer;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import kolonne.core.drawing.Drawing;
@@ -12,8 +13,8 @@ import kolonne.core.drawing.Sheet;
 import kolonne.core.work.Progress;
 
 /**
- * Sheets side by side in one drawing file: plain text DXF of release 2000 (AC1015), in millimetres of paper. Layers by what they show, with widths of lines;
- * characters beyond ASCII as {@code \U+XXXX}. The same sheets give the same bytes.
+ * Sheets side by side in one drawing file: plain text DXF of release 2000 (AC1015), in millimetres of paper. A sheet is a block with its lower left corner as base,
+ * and so is the disc of a bar. Layers by what they show, with widths of lines; characters beyond ASCII as {@code \U+XXXX}. The same sheets give the same bytes.
  */
 public final class DxfWriter {
     /** Space between sheets [mm]. */
@@ -21,9 +22,16 @@ public final class DxfWriter {
 
     private static final String MODEL = "1F";
     private static final String PAPER = "1B";
+    /** Name of the disc that is a bar's section; its radius is 1. */
+    private static final String BAR = "BAR";
+
+    private static final String BAR_RECORD = "30";
 
     private final Writer out;
+    private final List<String> records = new ArrayList<>();
     private int handle = 0x100;
+    /** Block or space that entities are written to. */
+    private String owner = MODEL;
 
     private DxfWriter(Writer out) {
         this.out = out;
@@ -39,21 +47,25 @@ public final class DxfWriter {
     }
 
     private void file(List<Sheet> sheets, Progress progress) {
+        sheets.forEach(q -> records.add(fresh()));
         header(sheets);
         section("CLASSES");
         end("ENDSEC");
-        tables();
-        blocks();
+        tables(sheets);
+        blocks(sheets, progress);
         section("ENTITIES");
         double x = 0;
-        for (Sheet s : sheets) {
-            progress.at("writing sheets", s.number() - 1, sheets.size());
-            entities(s.drawing(), x);
-            x += s.paper().width() + BETWEEN;
+        for (Sheet q : sheets) {
+            insert(name(q), "0", x, 0, 1);
+            x += q.paper().width() + BETWEEN;
         }
         end("ENDSEC");
         objects();
         end("EOF");
+    }
+
+    private static String name(Sheet s) {
+        return String.format(Locale.ROOT, "SHEET-%02d", s.number());
     }
 
     // ---- groups --------------------------------------------------------------------------------------------------
@@ -151,7 +163,7 @@ public final class DxfWriter {
         put(100, subclass);
     }
 
-    private void tables() {
+    private void tables(List<Sheet> sheets) {
         section("TABLES");
         table("VPORT", "8", 0);
         end("ENDTAB");
@@ -186,13 +198,20 @@ public final class DxfWriter {
         put(2, "Standard");
         put(70, 0);
         end("ENDTAB");
-        table("BLOCK_RECORD", "1", 2);
-        for (String[] b : new String[][] {{MODEL, "*Model_Space"}, {PAPER, "*Paper_Space"}}) {
-            entry("BLOCK_RECORD", b[0], "1", "AcDbBlockTableRecord");
-            put(2, b[1]);
+        table("BLOCK_RECORD", "1", 3 + sheets.size());
+        record(MODEL, "*Model_Space");
+        record(PAPER, "*Paper_Space");
+        record(BAR_RECORD, BAR);
+        for (int i = 0; i < sheets.size(); i++) {
+            record(records.get(i), name(sheets.get(i)));
         }
         end("ENDTAB");
         end("ENDSEC");
+    }
+
+    private void record(String handle, String name) {
+        entry("BLOCK_RECORD", handle, "1", "AcDbBlockTableRecord");
+        put(2, name);
     }
 
     private void lineType(String handle, String name, String words, double[] dashes) {
@@ -237,17 +256,23 @@ public final class DxfWriter {
         put(4, font);
     }
 
-    private void blocks() {
+    private void blocks(List<Sheet> sheets, Progress progress) {
         section("BLOCKS");
-        block("20", "21", MODEL, "*Model_Space");
-        block("1C", "1D", PAPER, "*Paper_Space");
+        block("20", "21", MODEL, "*Model_Space", () -> {});
+        block("1C", "1D", PAPER, "*Paper_Space", () -> {});
+        block("31", "32", BAR_RECORD, BAR, this::unitDisc);
+        for (int i = 0; i < sheets.size(); i++) {
+            Sheet q = sheets.get(i);
+            progress.at("writing sheets", i, sheets.size());
+            block(fresh(), fresh(), records.get(i), name(q), () -> entities(q.drawing()));
+        }
         end("ENDSEC");
     }
 
-    private void block(String begin, String stop, String owner, String name) {
+    private void block(String begin, String stop, String record, String name, Runnable content) {
         put(0, "BLOCK");
         put(5, begin);
-        put(330, owner);
+        put(330, record);
         put(100, "AcDbEntity");
         put(8, "0");
         put(100, "AcDbBlockBegin");
@@ -256,9 +281,12 @@ public final class DxfWriter {
         point(10, 0, 0);
         put(3, name);
         put(1, "");
+        owner = record;
+        content.run();
+        owner = MODEL;
         put(0, "ENDBLK");
         put(5, stop);
-        put(330, owner);
+        put(330, record);
         put(100, "AcDbEntity");
         put(8, "0");
         put(100, "AcDbBlockEnd");
@@ -300,52 +328,62 @@ public final class DxfWriter {
     private void entity(String kind, String layer, String subclass) {
         put(0, kind);
         put(5, fresh());
-        put(330, MODEL);
+        put(330, owner);
         put(100, "AcDbEntity");
         put(8, layer);
         put(100, subclass);
     }
 
-    private void entities(Drawing d, double dx) {
+    private void entities(Drawing d) {
         for (Drawing.Line l : d.lines()) {
             entity("LINE", l.layer().name(), "AcDbLine");
-            point(10, l.x1() + dx, l.y1());
-            point(11, l.x2() + dx, l.y2());
+            point(10, l.x1(), l.y1());
+            point(11, l.x2(), l.y2());
         }
         for (Drawing.Disc c : d.discs()) {
             if (c.filled()) {
-                filled(c, dx);
+                insert(BAR, c.layer().name(), c.x(), c.y(), c.radius());
             } else {
                 entity("CIRCLE", c.layer().name(), "AcDbCircle");
-                point(10, c.x() + dx, c.y());
+                point(10, c.x(), c.y());
                 put(40, c.radius());
             }
         }
-        d.labels().forEach(t -> text(t, dx));
+        d.labels().forEach(this::text);
     }
 
-    /** A disc is a closed line of two half circles, as wide as the radius. */
-    private void filled(Drawing.Disc c, double dx) {
-        entity("LWPOLYLINE", c.layer().name(), "AcDbPolyline");
+    /** A block at a place. @param times its size */
+    private void insert(String block, String layer, double x, double y, double times) {
+        entity("INSERT", layer, "AcDbBlockReference");
+        put(2, block);
+        point(10, x, y);
+        for (int code = 41; code <= 43; code++) {
+            put(code, times);
+        }
+    }
+
+    /** A disc is a closed line of two half circles, as wide as the radius; its layer is that of the bar. */
+    private void unitDisc() {
+        entity("LWPOLYLINE", "0", "AcDbPolyline");
         put(90, 2);
         put(70, 1);
-        put(43, c.radius());
+        put(43, 1.0);
         for (int side : new int[] {-1, 1}) {
-            put(10, c.x() + dx + side * c.radius() / 2);
-            put(20, c.y());
+            put(10, side / 2.0);
+            put(20, 0.0);
             put(42, 1.0);
         }
     }
 
-    private void text(Drawing.Label t, double dx) {
+    private void text(Drawing.Label t) {
         entity("TEXT", Layer.TEXT.name(), "AcDbText");
-        point(10, t.left() + dx, t.y());
+        point(10, t.left(), t.y());
         put(40, t.height());
         put(1, ascii(t.text()));
         put(7, t.bold() ? "BOLD" : "Standard");
         if (t.align() != Drawing.Align.LEFT) {
             put(72, t.align() == Drawing.Align.MIDDLE ? 1 : 2);
-            point(11, t.x() + dx, t.y());
+            point(11, t.x(), t.y());
         }
         put(100, "AcDbText");
     }

@@ -11,6 +11,7 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
+import java.util.Locale;
 import java.util.Set;
 import java.util.TreeMap;
 import kolonne.core.analysis.FrameAnalysis;
@@ -69,13 +70,19 @@ class DrawingFilesTest {
                 d = ezdxf.readfile(sys.argv[1])
                 a = d.audit()
                 print(len(a.errors), len(a.fixes), d.dxfversion, d.header['$INSUNITS'])
-                m = d.modelspace()
-                print(sum(e.dxftype() == 'LINE' for e in m), sum(e.dxftype() == 'LWPOLYLINE' for e in m), sum(e.dxftype() == 'CIRCLE' for e in m))
+                sheets = [e for e in d.modelspace()]
+                m = [e for s in sheets for e in s.virtual_entities()]
+                bars = [e for e in m if e.dxftype() == 'INSERT']
+                print(sum(e.dxftype() == 'LINE' for e in m), len(bars), sum(e.dxftype() == 'CIRCLE' for e in m))
+                print(' '.join(s.dxf.name for s in sheets), '%.1f' % sheets[-1].dxf.insert.x, ' '.join(sorted({e.dxf.name for e in bars})))
+                from ezdxf import bbox
+                b = bars[0]
+                print('%.4f %.4f' % (2 * b.dxf.xscale, bbox.extents(b.virtual_entities()).size.x))
                 print('%.3f' % sum(((e.dxf.start - e.dxf.end).magnitude) for e in m if e.dxftype() == 'LINE'))
                 n = collections.Counter(e.dxf.layer for e in m)
                 print(' '.join('%s=%d' % k for k in sorted(n.items())))
                 print(' '.join('%s=%d' % (l.dxf.name, l.dxf.lineweight) for l in d.layers if l.dxf.name != '0'))
-                for e in sorted((e for e in m if e.dxftype() == 'TEXT'), key=lambda e: e.dxf.handle and int(e.dxf.handle, 16)): print(decode_dxf_unicode(e.dxf.text))
+                for e in (e for e in m if e.dxftype() == 'TEXT'): print(decode_dxf_unicode(e.dxf.text))
                 """, file);
         assertEquals("0 0 AC1015 4", said.get(0), "nothing to mend, millimetres");
         long lines = SHEETS.stream().mapToLong(s -> s.drawing().lines().size()).sum();
@@ -89,7 +96,28 @@ class DrawingFilesTest {
                 .flatMap(s -> s.drawing().lines().stream())
                 .mapToDouble(l -> Math.hypot(l.x2() - l.x1(), l.y2() - l.y1()))
                 .sum();
-        assertEquals(length, Double.parseDouble(said.get(2)), 0.2);
+        String names = String.join(
+                " ",
+                SHEETS.stream()
+                        .map(s -> String.format(Locale.ROOT, "SHEET-%02d", s.number()))
+                        .toList());
+        double last = SHEETS.stream()
+                .limit(SHEETS.size() - 1)
+                .mapToDouble(s -> s.paper().width() + 40)
+                .sum();
+        assertEquals(
+                names + String.format(Locale.ROOT, " %.1f BAR", last), said.get(2), "a block a sheet, side by side");
+        double bar = 2
+                * SHEETS.stream()
+                        .flatMap(s -> s.drawing().discs().stream())
+                        .filter(Drawing.Disc::filled)
+                        .findFirst()
+                        .orElseThrow()
+                        .radius();
+        String[] sizes = said.get(3).split(" ");
+        assertEquals(bar, Double.parseDouble(sizes[0]), 1e-3);
+        assertEquals(bar, Double.parseDouble(sizes[1]), 1e-3, "the ink of a bar is as wide as the bar");
+        assertEquals(length, Double.parseDouble(said.get(4)), 0.2);
         TreeMap<String, Integer> layers = new TreeMap<>();
         SHEETS.forEach(s -> {
             s.drawing().lines().forEach(l -> layers.merge(l.layer().name(), 1, Integer::sum));
@@ -99,12 +127,12 @@ class DrawingFilesTest {
         assertEquals(
                 String.join(
                         " ", layers.entrySet().stream().map(Object::toString).toList()),
-                said.get(3));
-        assertTrue(said.get(4).contains("BARS=50") && said.get(4).contains("STIRRUPS=25"), said.get(4));
+                said.get(5));
+        assertTrue(said.get(6).contains("BARS=50") && said.get(6).contains("STIRRUPS=25"), said.get(6));
         List<String> texts = SHEETS.stream()
                 .flatMap(s -> s.drawing().labels().stream().map(Drawing.Label::text))
                 .toList();
-        assertEquals(texts, said.subList(5, said.size()));
+        assertEquals(texts, said.subList(7, said.size()));
     }
 
     @Test

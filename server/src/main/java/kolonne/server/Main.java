@@ -1,6 +1,7 @@
 package kolonne.server;
 
 import kolonne.server.command.AnalyseCommand;
+import kolonne.server.command.BbsCommand;
 import kolonne.server.command.CheckCommand;
 import kolonne.server.command.CompareCommand;
 import kolonne.server.command.ConvertCommand;
@@ -8,6 +9,8 @@ import kolonne.server.command.DemoCommand;
 import kolonne.server.command.DesignCommand;
 import kolonne.server.command.DrawCommand;
 import kolonne.server.command.IfcCommand;
+import kolonne.server.command.ReportCommand;
+import kolonne.server.command.ScheduleCommand;
 import kolonne.server.command.SectionCommand;
 import kolonne.server.command.ServeCommand;
 import picocli.AutoComplete;
@@ -24,6 +27,9 @@ import picocli.CommandLine;
             DesignCommand.class,
             DrawCommand.class,
             IfcCommand.class,
+            ReportCommand.class,
+            ScheduleCommand.class,
+            BbsCommand.class,
             AnalyseCommand.class,
             CheckCommand.class,
             CompareCommand.class,

@@ -467,7 +467,6 @@ final class PdfPaper implements AutoCloseable {
             });
             out.close();
         }
-        outline();
     }
 
     private void line(Entry e, PDPage on) throws IOException {
@@ -698,6 +697,7 @@ final class PdfPaper implements AutoCloseable {
             }
         }
         progress.at("putting pages together", total, total);
+        outline();
         tags.finish(doc);
         PdfFonts.reproducible(doc);
         doc.save(to);

@@ -20,9 +20,7 @@ public final class SchedulePdf {
 
     public static void write(Scheduled all, ProjectData project, Progress progress, OutputStream out)
             throws IOException {
-        String name = project.title(all.design().analysis().index().building().name());
-        try (PdfPaper paper = new PdfPaper(
-                name + " · schedules · " + all.design().basis().designCode().name(), project.line(), true, progress)) {
+        try (PdfPaper paper = paper(all, project, "schedules", progress)) {
             List<ScheduleTables.Table> before = ScheduleTables.beforeColumns(all);
             List<ScheduleTables.Table> behind = ScheduleTables.behindColumns(all);
             int parts = before.size() + 1 + behind.size();
@@ -39,12 +37,32 @@ public final class SchedulePdf {
         }
     }
 
+    /** The bar list alone. */
+    public static void bars(Scheduled all, ProjectData project, Progress progress, OutputStream out)
+            throws IOException {
+        try (PdfPaper paper = paper(all, project, "bar bending schedule", progress)) {
+            table(ScheduleTables.bars(all), 0, 1, paper);
+            paper.save(out);
+        }
+    }
+
+    private static PdfPaper paper(Scheduled all, ProjectData project, String what, Progress progress)
+            throws IOException {
+        String name = project.title(all.design().analysis().index().building().name());
+        String title =
+                name + " · " + what + " · " + all.design().basis().designCode().name();
+        PdfPaper paper = new PdfPaper(title, project.line(), true, progress);
+        paper.about("Beams and columns of " + name, project.text(ProjectData.Field.DESIGNER));
+        return paper;
+    }
+
     private static void table(ScheduleTables.Table t, int part, int parts, PdfPaper paper) throws IOException {
         paper.doing(t.title(), part, parts);
         if (part > 0) {
             paper.newPage();
         }
-        paper.heading(t.title() + (t.pictures().isEmpty() ? "" : ", sections 1 : " + ScheduleTables.SECTION_SCALE), 14);
+        paper.section(
+                t.title() + (t.pictures().isEmpty() ? "" : ", sections 1 : " + ScheduleTables.SECTION_SCALE), 1, 14);
         shapes(t.shapes(), paper);
         if (OF_MEMBERS.contains(t.columns().get(0))) {
             paper.grouped(columns(t, paper.width()), rows(t), t.pictures(), 7);
@@ -57,7 +75,7 @@ public final class SchedulePdf {
     private static void columns(List<ColumnSchedule.Page> pages, PdfPaper paper) throws IOException {
         for (ColumnSchedule.Page p : pages) {
             paper.newPage();
-            paper.heading("Column schedule", 14);
+            paper.section("Column schedule: " + String.join(", ", p.marks()), 1, 14);
             float[] box = paper.room(DrawingInk.pt(ColumnSchedule.HEIGHT));
             paper.figure(p.words(), () -> paper.drawing(p.drawing(), box[0], box[1]));
         }

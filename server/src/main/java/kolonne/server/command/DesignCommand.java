@@ -7,6 +7,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Locale;
+import java.util.Set;
 import java.util.concurrent.Callable;
 import java.util.concurrent.ExecutionException;
 import java.util.concurrent.ExecutorService;
@@ -17,7 +18,6 @@ import kolonne.core.project.ProjectData;
 import kolonne.core.schedule.Scheduled;
 import kolonne.core.work.Progress;
 import kolonne.exchange.bending.BendingData;
-import kolonne.exchange.paper.ReportSheets;
 import kolonne.exchange.paper.SchedulePdf;
 import kolonne.exchange.paper.ScheduleWorkbook;
 import kolonne.exchange.paper.UtilisationReport;
@@ -38,30 +38,8 @@ public final class DesignCommand implements Callable<Integer> {
     @CommandLine.Option(names = "--out", paramLabel = "DIR", required = true, description = "Folder for the files.")
     private Path out;
 
-    @CommandLine.Option(
-            names = "--sheets",
-            paramLabel = "MARK",
-            split = ",",
-            description = "Marks whose calculation sheets the report holds.")
-    private List<String> sheets = List.of();
-
-    @CommandLine.Option(
-            names = "--calculations",
-            paramLabel = "C",
-            converter = Words.class,
-            description =
-                    "named (those of --sheets alone, the default), failing (of all that fails) or cages (of one member with each cage).")
-    private ReportSheets calculations = ReportSheets.NAMED;
-
-    /** As they are written on the command line. */
-    static final class Words implements CommandLine.ITypeConverter<ReportSheets> {
-        @Override
-        public ReportSheets convert(String word) {
-            return ReportSheets.of(word)
-                    .orElseThrow(() -> new CommandLine.TypeConversionException(
-                            "expected named, failing or cages but was '" + word + "'"));
-        }
-    }
+    @CommandLine.Mixin
+    private ReportOptions report;
 
     @CommandLine.Spec
     private CommandLine.Model.CommandSpec spec;
@@ -77,16 +55,14 @@ public final class DesignCommand implements Callable<Integer> {
         }
         BuildingDesign d = told.design();
         Input.print(d.findings(), err);
-        List<String> unknown = unknown(d);
-        if (!unknown.isEmpty()) {
-            err.println("There is no beam line or column stack " + String.join(", ", unknown)
-                    + "; --sheets takes marks such as "
-                    + d.beams().stream().map(b -> b.line().mark()).findFirst().orElse("C-A1") + ".");
-            err.flush();
+        Set<String> sheets;
+        try {
+            sheets = report.marks(d, err);
+        } catch (Input.Bad e) {
             return Input.BAD_INPUT;
         }
         Files.createDirectories(out);
-        write(d, told.project());
+        write(d, told.project(), sheets);
         BuildingDesign.State s = d.state();
         spec.commandLine()
                 .getOut()
@@ -103,24 +79,14 @@ public final class DesignCommand implements Callable<Integer> {
         return told.status();
     }
 
-    /** Marks of calculation sheets that the building does not have. */
-    private List<String> unknown(BuildingDesign d) {
-        return sheets.stream()
-                .filter(m -> d.beams().stream().noneMatch(b -> b.line().mark().equals(m))
-                        && d.columns().stream().noneMatch(c -> c.stack().mark().equals(m)))
-                .toList();
-    }
-
     /** The files beside each other: each takes a second or more. */
-    private void write(BuildingDesign d, ProjectData told) throws IOException {
+    private void write(BuildingDesign d, ProjectData told, Set<String> sheets) throws IOException {
         List<Callable<Void>> files = List.of(
                 bytes("results.json", o -> ResultsJson.write(d, o)),
                 bytes("bending.json", o -> BendingData.json(d, o)),
                 bytes("schedules.pdf", o -> SchedulePdf.write(Scheduled.of(d), told, Progress.NONE, o)),
                 bytes("schedules.xlsx", o -> ScheduleWorkbook.write(Scheduled.of(d), told, Progress.NONE, o)),
-                bytes(
-                        "report.pdf",
-                        o -> UtilisationReport.write(d, told, calculations.marks(d, sheets), Progress.NONE, o)),
+                bytes("report.pdf", o -> UtilisationReport.write(d, told, sheets, Progress.NONE, o)),
                 () -> {
                     WholeFile.text(out.resolve("bending.csv"), w -> BendingData.csv(d, w));
                     WholeFile.text(out.resolve("checks.csv"), w -> ResultsCsv.checks(d, w));

@@ -1,5 +1,6 @@
 package kolonne.server.command;
 
+import static org.junit.jupiter.api.Assertions.assertArrayEquals;
 import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
@@ -55,6 +56,44 @@ class CommandLineTest {
         assertEquals(status, Main.run("ifc", model.toString(), "--concrete", "--out", file.toString()));
         assertTrue(Files.size(file) < text.length() / 3);
         assertEquals(2, Main.run("ifc", dir.resolve("none.json").toString(), "--out", file.toString()));
+    }
+
+    @Test
+    void writesReportSchedulesAndBendingListsOneByOne() throws IOException {
+        Path model = demo();
+        Path all = dir.resolve("all");
+        int status = Main.run("design", model.toString(), "--out", all.toString());
+        Path one = dir.resolve("one");
+        String[][] alike = {
+            {"report", "report.pdf"},
+            {"schedule", "schedules.pdf"},
+            {"bbs", "bending.json"},
+            {"bbs", "bending.csv"}
+        };
+        for (String[] c : alike) {
+            Path file = one.resolve(c[1]);
+            assertEquals(status, Main.run(c[0], model.toString(), "--out", file.toString()), c[0]);
+            assertArrayEquals(Files.readAllBytes(all.resolve(c[1])), Files.readAllBytes(file), "the same " + c[1]);
+        }
+        Path list = one.resolve("list.pdf");
+        assertEquals(status, Main.run("bbs", model.toString(), "--out", list.toString()));
+        assertTrue(Files.size(list) > 1000 && Files.size(list) < Files.size(one.resolve("schedules.pdf")));
+        Path some = one.resolve("some.XLSX");
+        assertEquals(status, Main.run("schedule", model.toString(), "--marks", "L1-B01", "--out", some.toString()));
+        Path sheets = one.resolve("sheets.pdf");
+        assertEquals(status, Main.run("report", model.toString(), "--sheets", "L1-B01", "--out", sheets.toString()));
+        assertTrue(Files.size(sheets) > Files.size(one.resolve("report.pdf")));
+        assertEquals(2, Main.run("schedule", model.toString(), "--marks", "Z9", "--out", some.toString()));
+        assertEquals(
+                2,
+                Main.run(
+                        "schedule",
+                        model.toString(),
+                        "--out",
+                        one.resolve("it.doc").toString()));
+        assertEquals(
+                2, Main.run("bbs", model.toString(), "--out", one.resolve("it").toString()));
+        assertEquals(2, Main.run("report", model.toString(), "--sheets", "Z9", "--out", sheets.toString()));
     }
 
     @Test

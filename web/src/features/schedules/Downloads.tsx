@@ -23,6 +23,9 @@ export function Downloads({ id, marks }: { id: string; marks: string }) {
       <DownloadButton id={id} file="schedules.xlsx" asked={selected}>
         Schedules, XLSX
       </DownloadButton>
+      <DownloadButton id={id} file="quantities.csv">
+        Quantities, CSV
+      </DownloadButton>
       <h2>Utilisation report</h2>
       <p className="soft">
         Summary, plans of every storey, what fails, every member’s governing checks and the basis in full. With the

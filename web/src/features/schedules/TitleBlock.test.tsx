@@ -1,4 +1,4 @@
-import { render, screen, waitFor } from '@testing-library/react'
+import { render, screen, waitFor, within } from '@testing-library/react'
 import userEvent from '@testing-library/user-event'
 import { beforeEach, describe, expect, it, vi } from 'vitest'
 import { api, ApiError, type ProjectData } from '../../api/client'
@@ -11,6 +11,7 @@ const data = (client: string, revisions: ProjectData['revisions'] = []): Project
   texts: [
     { key: 'client', name: 'client', text: client, longest: 120 },
     { key: 'notes', name: 'notes', text: '', longest: 1000 },
+    { key: 'paper', name: 'paper size', text: '', longest: 10 },
   ],
   revisions,
   logo: false,
@@ -51,6 +52,15 @@ describe('the title block', () => {
     await userEvent.type(client, 'Archief{Enter}')
     await waitFor(() => expect(change).toHaveBeenCalledWith('p', 'client', 'Stichting', 'Archief'))
     await waitFor(() => expect(client).toHaveValue('Archief'))
+  })
+
+  it('chooses the paper of reports and schedules', async () => {
+    change.mockResolvedValue(data('Stichting'))
+    open()
+    const sizes = await screen.findByRole('radiogroup', { name: 'Paper of reports and schedules' })
+    await userEvent.click(within(sizes).getByText('Letter'))
+    await waitFor(() => expect(change).toHaveBeenCalledWith('p', 'paper', '', 'Letter'))
+    expect(screen.queryByRole('textbox', { name: /paper/ })).toBeNull()
   })
 
   it('gives up what was typed on Escape and sends nothing', async () => {

@@ -46,6 +46,7 @@ export function TitleBlock({ id, kinds }: { id: string; kinds: ReactNode }) {
   if (data.isError) return <ErrorView error={data.error} onRetry={() => void data.refetch()} />
   if (!data.data) return <Loading words="Reading the title block" />
   const d = data.data
+  const size = d.texts.find((t) => t.key === 'paper')
   return (
     <div className="schedules">
       <h1 className="sr">Title block</h1>
@@ -62,20 +63,22 @@ export function TitleBlock({ id, kinds }: { id: string; kinds: ReactNode }) {
           {block.isError && <ErrorView error={block.error} onRetry={() => void block.refetch()} />}
         </div>
         <div className="title-fields">
-          {d.texts.map((t) => (
-            <label key={t.key} data-wide={WIDE[t.key]}>
-              <span>
-                {t.name}
-                {HELP[t.key] && <span className="soft"> · {HELP[t.key]}</span>}
-              </span>
-              <SavedText
-                value={t.text}
-                longest={t.longest}
-                lines={t.key === 'notes' ? 3 : 1}
-                onSave={(text) => change.mutateAsync(() => api.changeText(id, t.key, t.text, text))}
-              />
-            </label>
-          ))}
+          {d.texts
+            .filter((t) => t.key !== 'paper')
+            .map((t) => (
+              <label key={t.key} data-wide={WIDE[t.key]}>
+                <span>
+                  {t.name}
+                  {HELP[t.key] && <span className="soft"> · {HELP[t.key]}</span>}
+                </span>
+                <SavedText
+                  value={t.text}
+                  longest={t.longest}
+                  lines={t.key === 'notes' ? 3 : 1}
+                  onSave={(text) => change.mutateAsync(() => api.changeText(id, t.key, t.text, text))}
+                />
+              </label>
+            ))}
         </div>
         {change.isError && <ErrorView error={change.error} />}
         <Revisions
@@ -90,6 +93,14 @@ export function TitleBlock({ id, kinds }: { id: string; kinds: ReactNode }) {
           busy={change.isPending}
           onChoose={(f) => change.mutate(() => api.putLogo(id, f))}
           onRemove={() => change.mutate(() => api.removeLogo(id))}
+        />
+        <h2>Paper</h2>
+        <p className="soft">Of reports and schedules; drawings are on the sheets that you choose beside them.</p>
+        <Segmented
+          aria-label="Paper of reports and schedules"
+          value={size?.text || 'A4'}
+          options={['A4', 'Letter']}
+          onChange={(v) => change.mutate(() => api.changeText(id, 'paper', size?.text ?? '', v))}
         />
         <h2>Where it stands</h2>
         <p className="soft">

@@ -87,10 +87,10 @@ public final class ColumnSchedule {
                 .orElse(SCALES[SCALES.length - 1]);
     }
 
-    /** The pages; none where there are no columns. */
-    public static List<Page> of(Scheduled all) {
+    /** The pages; none where there are no columns. @param width of the ground, no more than {@link #WIDTH} is used [mm] */
+    public static List<Page> of(Scheduled all, double width) {
         ColumnSchedule s = new ColumnSchedule(all);
-        int across = (int) ((WIDTH - STOREYS) / STACK);
+        int across = Math.max(1, (int) ((Math.min(width, WIDTH) - STOREYS) / STACK));
         List<Page> out = new ArrayList<>();
         for (int i = 0; i < s.groups.size(); i += across) {
             s.pages(s.groups.subList(i, Math.min(s.groups.size(), i + across)), out);

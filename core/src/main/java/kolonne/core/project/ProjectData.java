@@ -30,7 +30,9 @@ public record ProjectData(Map<Field, String> texts, List<Revision> revisions, Lo
         DESIGNER("designed by", 60),
         CHECKER("checked by", 60),
         DATE("date", 40),
-        NOTES("notes", 1000);
+        NOTES("notes", 1000),
+        /** Of reports and schedules; A4 where it is empty. */
+        PAPER("paper size", 10);
 
         private final String words;
         private final int longest;
@@ -63,6 +65,11 @@ public record ProjectData(Map<Field, String> texts, List<Revision> revisions, Lo
 
     public String text(Field f) {
         return texts.getOrDefault(f, "");
+    }
+
+    /** What reports and schedules are printed on. */
+    public PageSize page() {
+        return PageSize.of(text(Field.PAPER)).orElse(PageSize.A4);
     }
 
     /** The title, or what the building is called where none is given. */
@@ -112,6 +119,13 @@ public record ProjectData(Map<Field, String> texts, List<Revision> revisions, Lo
     public List<Finding> findings() {
         List<Finding> out = new ArrayList<>();
         texts.forEach((f, s) -> text(f.words(), s, f.longest(), f == Field.NOTES, out));
+        if (!text(Field.PAPER).isEmpty() && PageSize.of(text(Field.PAPER)).isEmpty()) {
+            out.add(Finding.fails(
+                    "project.paper",
+                    Field.PAPER.words(),
+                    "There is no paper size " + text(Field.PAPER) + ".",
+                    "Take A4 or Letter."));
+        }
         if (revisions.size() > MOST_REVISIONS) {
             out.add(Finding.fails(
                     "project.revisions",

@@ -61,7 +61,7 @@ class ColumnScheduleTest {
     }
 
     private static void read(BuildingDesign d, List<String> upwards) {
-        List<ColumnSchedule.Page> pages = ColumnSchedule.of(Scheduled.of(d));
+        List<ColumnSchedule.Page> pages = ColumnSchedule.of(Scheduled.of(d), ColumnSchedule.WIDTH);
         int cells = 0;
         for (ScheduleGroups.Group<ColumnDesign> g : ScheduleGroups.columns(d)) {
             for (ColumnDesign.LiftDesign l : g.first().lifts()) {
@@ -137,7 +137,7 @@ class ColumnScheduleTest {
 
     @Test
     void nothingLeavesThePageAndNoTextsMeet() {
-        for (ColumnSchedule.Page p : ColumnSchedule.of(Scheduled.of(DEMO))) {
+        for (ColumnSchedule.Page p : ColumnSchedule.of(Scheduled.of(DEMO), ColumnSchedule.WIDTH)) {
             double[] box = p.drawing().box();
             assertTrue(box[0] > -1 && box[1] > -1);
             assertTrue(

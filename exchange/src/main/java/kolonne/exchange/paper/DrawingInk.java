@@ -17,6 +17,11 @@ public final class DrawingInk {
 
     private DrawingInk() {}
 
+    /** Length on paper of points [mm]. */
+    static double mm(float points) {
+        return points / POINTS;
+    }
+
     /** Points of a length on paper. */
     public static float pt(double mm) {
         return (float) (mm * POINTS);

@@ -8,8 +8,10 @@ import java.util.List;
 import java.util.Map;
 import kolonne.core.drawing.Drawing;
 import kolonne.core.project.Logo;
+import kolonne.core.project.ProjectData;
 import kolonne.core.work.Progress;
 import org.apache.pdfbox.cos.COSName;
+import org.apache.pdfbox.io.IOUtils;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.PDDocumentInformation;
 import org.apache.pdfbox.pdmodel.PDPage;
@@ -46,7 +48,9 @@ final class PdfPaper implements AutoCloseable {
     /** Part of a page that may stay empty for rows that belong together. */
     private static final float MOST_LEFT = 0.22f;
 
-    private final PDDocument doc = new PDDocument();
+    /** Content of pages waits on disk: a report of thousands of sheets is larger than the heap. */
+    private final PDDocument doc = new PDDocument(IOUtils.createTempFileOnlyStreamCache());
+
     private final PDFont regular;
     private final PDFont bold;
     private final PDRectangle size;
@@ -75,16 +79,18 @@ final class PdfPaper implements AutoCloseable {
         }
     }
 
-    /** @param beneath a second line of the head, or empty; {@code progress} is told at every page */
-    PdfPaper(String title, String beneath, boolean landscape, Progress progress) throws IOException {
+    /** @param project whose line is the second one of the head, and on whose paper it is; {@code progress} is told at every page */
+    PdfPaper(String title, ProjectData project, boolean landscape, Progress progress) throws IOException {
         this.progress = progress;
         this.title = title;
-        this.beneath = beneath;
+        this.beneath = project.line();
         fonts = new PdfFonts(doc);
         tags = new PdfTags(doc);
         regular = fonts.regular();
         bold = fonts.bold();
-        size = landscape ? new PDRectangle(PDRectangle.A4.getHeight(), PDRectangle.A4.getWidth()) : PDRectangle.A4;
+        float wide = DrawingInk.pt(project.page().width());
+        float high = DrawingInk.pt(project.page().height());
+        size = landscape ? new PDRectangle(high, wide) : new PDRectangle(wide, high);
         newPage();
     }
 

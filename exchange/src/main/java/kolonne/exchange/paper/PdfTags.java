@@ -8,7 +8,9 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import org.apache.pdfbox.cos.COSArray;
+import org.apache.pdfbox.cos.COSBase;
 import org.apache.pdfbox.cos.COSDictionary;
+import org.apache.pdfbox.cos.COSInteger;
 import org.apache.pdfbox.cos.COSName;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.PDPage;
@@ -142,19 +144,35 @@ final class PdfTags {
         });
         int id = onPage.size();
         onPage.add(marked.getCOSObject());
+        refer(marked.getCOSObject(), id);
+        out.beginMarkedContent(COSName.getPDFName(marked.getStructureType()), id);
+    }
+
+    /** Most elements are marked once: a number, and the page of the element; those that go on from page to page have references with pages of their own. */
+    private void refer(COSDictionary element, int id) {
+        COSBase before = element.getDictionaryObject(COSName.K);
+        if (before == null) {
+            element.setItem(COSName.PG, page);
+            element.setItem(COSName.K, COSInteger.get(id));
+            return;
+        }
         COSDictionary reference = new COSDictionary();
         reference.setItem(COSName.TYPE, COSName.getPDFName("MCR"));
         reference.setItem(COSName.PG, page);
         reference.setInt(COSName.MCID, id);
-        kids(marked).add(reference);
-        out.beginMarkedContent(COSName.getPDFName(marked.getStructureType()), id);
+        kids(element).add(reference);
     }
 
-    private static COSArray kids(PDStructureElement e) {
-        if (!(e.getCOSObject().getDictionaryObject(COSName.K) instanceof COSArray)) {
-            e.getCOSObject().setItem(COSName.K, new COSArray());
+    private static COSArray kids(COSDictionary element) {
+        COSBase k = element.getDictionaryObject(COSName.K);
+        if (!(k instanceof COSArray)) {
+            COSArray all = new COSArray();
+            if (k != null) {
+                all.add(k);
+            }
+            element.setItem(COSName.K, all);
         }
-        return (COSArray) e.getCOSObject().getDictionaryObject(COSName.K);
+        return (COSArray) element.getDictionaryObject(COSName.K);
     }
 
     /** A link belongs to the element that shows it. */
@@ -162,7 +180,7 @@ final class PdfTags {
         PDObjectReference reference = new PDObjectReference();
         reference.setReferencedObject(link);
         reference.getCOSObject().setItem(COSName.PG, on);
-        kids(e).add(reference);
+        kids(e.getCOSObject()).add(reference);
         link.setStructParent(parents.size());
         parents.add(e);
     }

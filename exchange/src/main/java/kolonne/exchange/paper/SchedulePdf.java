@@ -29,7 +29,7 @@ public final class SchedulePdf {
                 table(t, part++, parts, paper);
             }
             paper.doing("Column schedule", part++, parts);
-            columns(ColumnSchedule.of(all), paper);
+            columns(ColumnSchedule.of(all, DrawingInk.mm(paper.width())), paper);
             for (ScheduleTables.Table t : behind) {
                 table(t, part++, parts, paper);
             }
@@ -51,7 +51,7 @@ public final class SchedulePdf {
         String name = project.title(all.design().analysis().index().building().name());
         String title =
                 name + " · " + what + " · " + all.design().basis().designCode().name();
-        PdfPaper paper = new PdfPaper(title, project.line(), true, progress);
+        PdfPaper paper = new PdfPaper(title, project, true, progress);
         paper.about("Beams and columns of " + name, project.text(ProjectData.Field.DESIGNER));
         return paper;
     }

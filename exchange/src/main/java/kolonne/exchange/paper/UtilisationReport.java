@@ -48,7 +48,7 @@ public final class UtilisationReport {
             BuildingDesign d, ProjectData project, Collection<String> sheets, Progress progress, OutputStream out)
             throws IOException {
         String name = project.title(d.analysis().index().building().name());
-        try (PdfPaper paper = new PdfPaper(name + " · utilisation report", project.line(), false, progress)) {
+        try (PdfPaper paper = new PdfPaper(name + " · utilisation report", project, false, progress)) {
             UtilisationReport r = new UtilisationReport(d, paper);
             r.project(name, project);
             paper.about(
@@ -59,6 +59,7 @@ public final class UtilisationReport {
             r.summary();
             new StoreyPlans(d, paper).write();
             r.failing();
+            ReportCures.write(d, paper);
             paper.doing("every member", 1, PARTS + sheets.size());
             r.members();
             paper.doing("what it stands on", 2, PARTS + sheets.size());
@@ -80,7 +81,9 @@ public final class UtilisationReport {
                 "Utilisation report to " + b.designCode().name() + ", basis “" + b.name() + "”.", 10, PdfPaper.SOFT);
         List<List<PdfPaper.Cell>> facts = new ArrayList<>();
         for (ProjectData.Field f : ProjectData.Field.values()) {
-            if (f != ProjectData.Field.TITLE && !project.text(f).isEmpty()) {
+            if (f != ProjectData.Field.TITLE
+                    && f != ProjectData.Field.PAPER
+                    && !project.text(f).isEmpty()) {
                 facts.add(List.of(
                         PdfPaper.Cell.of(f.words()),
                         PdfPaper.Cell.of(project.text(f).replace('\n', ' '))));

@@ -33,6 +33,7 @@ public final class ProjectFile {
             String checker,
             String date,
             String notes,
+            String paper,
             String logo,
             List<StoredRevision> revisions) {}
 
@@ -51,6 +52,7 @@ public final class ProjectFile {
                     d.text(ProjectData.Field.CHECKER),
                     d.text(ProjectData.Field.DATE),
                     d.text(ProjectData.Field.NOTES),
+                    d.text(ProjectData.Field.PAPER),
                     null,
                     d.revisions().stream()
                             .map(r -> new StoredRevision(r.index(), r.date(), r.what(), r.by()))
@@ -92,6 +94,7 @@ public final class ProjectFile {
         texts.put(ProjectData.Field.CHECKER, plain(s.checker()));
         texts.put(ProjectData.Field.DATE, plain(s.date()));
         texts.put(ProjectData.Field.NOTES, plain(s.notes()));
+        texts.put(ProjectData.Field.PAPER, plain(s.paper()));
         List<Revision> revisions = new ArrayList<>();
         for (StoredRevision r : s.revisions() == null ? List.<StoredRevision>of() : s.revisions()) {
             if (r != null) {

@@ -40,11 +40,14 @@ import org.apache.pdfbox.contentstream.operator.Operator;
 import org.apache.pdfbox.cos.COSArray;
 import org.apache.pdfbox.cos.COSBase;
 import org.apache.pdfbox.cos.COSDictionary;
+import org.apache.pdfbox.cos.COSInteger;
 import org.apache.pdfbox.cos.COSName;
 import org.apache.pdfbox.pdfparser.PDFStreamParser;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.PDPage;
 import org.apache.pdfbox.pdmodel.documentinterchange.logicalstructure.PDParentTreeValue;
+import org.apache.pdfbox.text.PDFTextStripper;
+import org.apache.pdfbox.text.TextPosition;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
 
@@ -95,6 +98,12 @@ class TaggedPaperTest {
         COSBase k = d.getDictionaryObject(COSName.K);
         COSArray kids = k instanceof COSArray a ? a : new COSArray(k == null ? List.of() : List.of(k));
         for (int i = 0; i < kids.size(); i++) {
+            if (kids.getObject(i) instanceof COSInteger id) {
+                e.marks()
+                        .computeIfAbsent(d.getDictionaryObject(COSName.PG), p -> new HashSet<>())
+                        .add(id.intValue());
+                continue;
+            }
             COSDictionary kid = (COSDictionary) kids.getObject(i);
             String type = kid.getNameAsString(COSName.TYPE);
             if ("MCR".equals(type)) {
@@ -220,6 +229,34 @@ class TaggedPaperTest {
         }
     }
 
+    /** 8.5 by 11 inches; everything of a page lies on it. */
+    @Test
+    void papersAreOnLetterWhereTheProjectSaysSo() throws IOException {
+        ProjectData letter = ProjectData.EMPTY.with(ProjectData.Field.PAPER, "Letter");
+        ByteArrayOutputStream out = new ByteArrayOutputStream();
+        SchedulePdf.write(Scheduled.of(design), letter, Progress.NONE, out);
+        try (PDDocument d = Loader.loadPDF(out.toByteArray())) {
+            assertEquals(11 * 72, d.getPage(0).getMediaBox().getWidth(), 0.1);
+            assertEquals(8.5 * 72, d.getPage(0).getMediaBox().getHeight(), 0.1);
+            tablesAreWhole(structure(d));
+            assertTrue(new OnPage().getText(d).contains("Column schedule"));
+        }
+        try (PDDocument d = Loader.loadPDF(schedules)) {
+            assertEquals(297 / 25.4 * 72, d.getPage(0).getMediaBox().getWidth(), 0.1);
+        }
+    }
+
+    /** Fails where a glyph lies outside its page. */
+    private static final class OnPage extends PDFTextStripper {
+        @Override
+        protected void processTextPosition(TextPosition t) {
+            super.processTextPosition(t);
+            float wide = t.getPageWidth();
+            assertTrue(t.getX() > 0 && t.getX() + t.getWidth() < wide, t.getUnicode() + " at " + t.getX());
+            assertTrue(t.getY() > 0 && t.getY() < t.getPageHeight(), t.getUnicode() + " at " + t.getY());
+        }
+    }
+
     @Test
     void aReportTellsHowFarItIsAndStopsWhereItIsCancelled() throws IOException {
         List<String> told = new ArrayList<>();
@@ -264,7 +301,7 @@ class TaggedPaperTest {
         }
         seen.add("√((Vu / bw d)² + (Tu ph / 1.7 Aoh²)²)");
         seen.add("1 / (ζ / III + (1 − ζ) / II)");
-        try (PdfPaper paper = new PdfPaper("a paper", "", false, Progress.NONE)) {
+        try (PdfPaper paper = new PdfPaper("a paper", ProjectData.EMPTY, false, Progress.NONE)) {
             FormulaSetter setter = new FormulaSetter(paper);
             for (String s : seen) {
                 apart(s, setter.set(Maths.of(s), 9), paper);

@@ -333,6 +333,29 @@ class ResultsTest {
         }
     }
 
+    /** The whole demo has beam lines that fail. */
+    @Test
+    void everyLineThatFailsHasACureOrSaysWhyNot() throws IOException {
+        BuildingDesign demo = BuildingDesigner.design(
+                FrameAnalysis.solve(new BuildingIndex(DemoBuilding.generate(DemoOptions.VELDHAVEN))),
+                Basis.standard(false),
+                BuildingDesigner.Progress.NONE);
+        ByteArrayOutputStream out = new ByteArrayOutputStream();
+        UtilisationReport.write(demo, ProjectData.EMPTY, List.of(), Progress.NONE, out);
+        try (PDDocument d = Loader.loadPDF(out.toByteArray())) {
+            String text = new PDFTextStripper().getText(d);
+            long failing = demo.beams().stream().filter(b -> !b.satisfied()).count();
+            assertTrue(failing > 0, "something is to be mended");
+            String said =
+                    " (.* satisfies, strength used \\d\\.\\d\\d, steel \\d+ kg|None of the \\d+ sections|Not tried: ).*";
+            long cures = text.substring(text.indexOf("What would mend them"))
+                    .lines()
+                    .filter(l -> l.matches("L\\d-B\\d+" + said))
+                    .count();
+            assertEquals(failing, cures);
+        }
+    }
+
     @Test
     void calculationsOfWhatFailsOrOfEveryCage() {
         Set<String> failing = new java.util.TreeSet<>();

@@ -190,7 +190,8 @@ final class DrawingRoutes {
 
     private void columns(Context c) {
         BuildingDesign d = ResultRoutes.published(projects, c).design();
-        List<ColumnSchedule.Page> all = ColumnSchedule.of(Scheduled.of(d, ExportRoutes.marks(c, "marks")));
+        List<ColumnSchedule.Page> all =
+                ColumnSchedule.of(Scheduled.of(d, ExportRoutes.marks(c, "marks")), ColumnSchedule.WIDTH);
         if (all.isEmpty()) {
             throw new NoSuchElementException("There are no columns to schedule.");
         }

@@ -25,7 +25,9 @@ import kolonne.exchange.bending.BendingData;
 import kolonne.exchange.ifc.AnalysisIfc;
 import kolonne.exchange.ifc.DesignIfc;
 import kolonne.exchange.paper.ReportSheets;
+import kolonne.exchange.paper.ScheduleCsv;
 import kolonne.exchange.paper.SchedulePdf;
+import kolonne.exchange.paper.ScheduleTables;
 import kolonne.exchange.paper.ScheduleWorkbook;
 import kolonne.exchange.paper.UtilisationReport;
 import kolonne.exchange.results.ResultsCsv;
@@ -145,6 +147,11 @@ final class ExportRoutes {
                 "text/csv; charset=utf-8",
                 "The same as a table",
                 (d, p, out, progress) -> BendingData.csv(d, new OutputStreamWriter(out, StandardCharsets.UTF_8)));
+        add(
+                "quantities.csv",
+                "text/csv; charset=utf-8",
+                "Concrete, formwork and steel by storey as a table",
+                (d, p, out, progress) -> ScheduleCsv.write(ScheduleTables.quantities(d), out));
         add("checks.csv", "text/csv; charset=utf-8", "All checks as a table", (d, p, out, progress) -> {
             Writer w = new OutputStreamWriter(out, StandardCharsets.UTF_8);
             ResultsCsv.checks(d, w);

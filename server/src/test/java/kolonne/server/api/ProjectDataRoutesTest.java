@@ -70,6 +70,9 @@ class ProjectDataRoutesTest {
             pool.shutdown();
             JsonNode d = s.get("/project-data");
             keys.forEach(k -> assertEquals("of " + k, text(d, k)));
+            s.ask(422, "PUT", "/project-data", change("paper", "", "of paper"));
+            s.ask(200, "PUT", "/project-data", change("paper", "", "Letter"));
+            assertEquals("Letter", text(s.get("/project-data"), "paper"));
             JsonNode clash = s.ask(409, "PUT", "/project-data", change("client", "", "mine"));
             assertTrue(clash.toString().contains("of client"), "it says what the other wrote");
             s.ask(200, "PUT", "/project-data", change("client", "", "of client"));

@@ -1,0 +1,60 @@
+package kolonne.exchange.paper;
+
+import java.io.IOException;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import kolonne.core.advice.SectionAdvice;
+import kolonne.core.beam.check.BeamDesign;
+import kolonne.core.design.BuildingDesign;
+import kolonne.core.explain.Quantity;
+
+/** What would mend the beam lines that fail: other sections, each designed anew with the forces as they are. */
+final class ReportCures {
+    /** Lines that are tried at most: each is designed some twenty times. */
+    private static final int MOST = 60;
+
+    private ReportCures() {}
+
+    static void write(BuildingDesign d, PdfPaper paper) throws IOException {
+        List<BeamDesign> failing =
+                d.beams().stream().filter(b -> !b.satisfied()).toList();
+        if (failing.isEmpty()) {
+            return;
+        }
+        List<List<PdfPaper.Cell>> rows = new ArrayList<>();
+        for (BeamDesign b : failing.subList(0, Math.min(MOST, failing.size()))) {
+            paper.doing("cures of " + b.line().mark(), 0, 0);
+            rows.add(List.of(new PdfPaper.Cell(b.line().mark(), true, -1), PdfPaper.Cell.of(cure(d, b))));
+        }
+        paper.section("What would mend them", 2, 12);
+        paper.paragraph(
+                "Other sections of the same line, designed anew with the forces as they are; taking one means another "
+                        + "analysis, since stiffness and weight change."
+                        + (failing.size() > MOST ? " The first " + MOST + " of " + failing.size() + " lines." : ""));
+        paper.table(
+                List.of(new PdfPaper.Column("mark", 62, false), new PdfPaper.Column("section", 449, false)),
+                rows,
+                7.5f);
+    }
+
+    private static String cure(BuildingDesign d, BeamDesign b) {
+        List<SectionAdvice.Option> tried = SectionAdvice.of(
+                b, d.contexts().of(b.line()), d.analysis().index().building().sections());
+        if (tried.isEmpty()) {
+            return "Not tried: the spans have different sections.";
+        }
+        Optional<SectionAdvice.Option> best =
+                tried.stream().filter(o -> o.satisfied() && !o.present()).findFirst();
+        return best.map(o -> String.format(
+                        Locale.ROOT,
+                        "%s satisfies, strength used %.2f, steel %.0f %s%s.",
+                        o.shape().label(d.basis().usUnits()),
+                        o.strength(),
+                        Quantity.MASS.display(o.steel(), d.basis().usUnits()),
+                        Quantity.MASS.unit(d.basis().usUnits()),
+                        o.section().isEmpty() ? "" : "; it is in the model"))
+                .orElse("None of the " + (tried.size() - 1) + " sections within the limits of the basis satisfies.");
+    }
+}

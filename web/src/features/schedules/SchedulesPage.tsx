@@ -28,7 +28,12 @@ const SIZE = 30
 export function SchedulesPage({ id }: { id: string }) {
   const [params, setParams] = useSearchParams()
   const kind = KINDS.find((k) => k.value === params.get('kind'))?.value ?? 'beams'
-  const marks = params.get('marks') ?? ''
+  // marks go along from schedule to schedule; the plans are only drawn
+  const marks = (params.get('marks') ?? '')
+    .split(',')
+    .filter((m) => m.trim() !== 'plans')
+    .join(',')
+    .trim()
   const kinds = (
     <Segmented value={kind} options={KINDS} onChange={(v) => setParams({ kind: v, ...(marks && { marks }) })} />
   )

@@ -94,6 +94,8 @@ class AccessTest extends BrowserTest {
         look("surface of a column");
         at(p + "/types", ".type-curve");
         at(p + "/schedules", ".sheet-of-paper");
+        at(p + "/schedules?kind=columns", ".drawing-sheet");
+        at(p + "/schedules?kind=title", ".title-fields");
         at(p + "/schedules?kind=drawings&marks=L1-B01", ".drawing-sheet");
         at(p.replaceAll("/p/.*", "/sketch/beam"), "[aria-label='Length of span 1']");
         at(p.replaceAll("/p/.*", "/sketch/column"), "[aria-label=Height]");

@@ -22,6 +22,9 @@ import kolonne.core.schedule.Schedules;
 
 /** The calculations of chosen lines and stacks: every check, diagrams of demand and capacity, the sections, and each step set as mathematics. */
 final class CalculationSheets {
+    /** More are told sheet by sheet, not step by step: the elements of thousands of sheets would not fit into memory. */
+    private static final int TOLD_IN_FULL = 300;
+
     private final BuildingDesign d;
     private final boolean us;
     private final PdfPaper paper;
@@ -50,14 +53,23 @@ final class CalculationSheets {
         for (BeamDesign b : d.beams()) {
             if (marks.contains(b.line().mark())) {
                 paper.doing("calculation of " + b.line().mark(), done++, before + marks.size());
-                beam(b);
+                sheet("beam line " + b.line().mark(), marks.size(), () -> beam(b));
             }
         }
         for (ColumnDesign c : d.columns()) {
             if (marks.contains(c.stack().mark())) {
                 paper.doing("calculation of " + c.stack().mark(), done++, before + marks.size());
-                column(c);
+                sheet("column stack " + c.stack().mark(), marks.size(), () -> column(c));
             }
+        }
+    }
+
+    private void sheet(String of, int sheets, PdfTags.Ink ink) throws IOException {
+        paper.newPage();
+        if (sheets <= TOLD_IN_FULL) {
+            ink.draw();
+        } else {
+            paper.figure("Calculation of " + of + ": every check and the steps that lead to it", ink);
         }
     }
 
@@ -72,7 +84,6 @@ final class CalculationSheets {
 
     private void beam(BeamDesign b) throws IOException {
         BeamLine line = b.line();
-        paper.newPage();
         paper.section("Calculation: beam line " + line.mark(), 2, 14);
         int spans = line.spans().size();
         paper.paragraph(line.storey() + " · " + spans + (spans == 1 ? " span · " : " spans · ")
@@ -94,7 +105,6 @@ final class CalculationSheets {
     }
 
     private void column(ColumnDesign c) throws IOException {
-        paper.newPage();
         paper.section("Calculation: column stack " + c.stack().mark(), 2, 14);
         paper.paragraph(c.lifts().size()
                 + (c.lifts().size() == 1 ? " lift" : " lifts")

@@ -71,7 +71,7 @@ public final class DrawingInk {
         PDFont font = t.bold() ? fonts.bold() : fonts.regular();
         String s = fonts.known(t.text());
         float size = pt(t.height()) / CAPITALS;
-        float width = font.getStringWidth(s) / 1000 * size;
+        float width = fonts.width(font, size, s);
         float most = pt(t.width());
         if (width > most) {
             size *= most / width;

@@ -17,6 +17,8 @@ public final class PdfFonts {
     private final PDFont regular;
     private final PDFont bold;
     private final Map<Integer, Boolean> glyphs = new HashMap<>();
+    private final Map<Integer, Float> regularWidths = new HashMap<>();
+    private final Map<Integer, Float> boldWidths = new HashMap<>();
 
     public PdfFonts(PDDocument doc) throws IOException {
         this.doc = doc;
@@ -45,6 +47,23 @@ public final class PdfFonts {
         StringBuilder b = new StringBuilder(s.length());
         s.codePoints().forEach(cp -> b.appendCodePoint(glyphs.computeIfAbsent(cp, this::has) ? cp : '?'));
         return b.toString();
+    }
+
+    /** How wide a text is in one of these types, at a size. Widths of characters are remembered: asking the font takes most of the time of a long report. */
+    public float width(PDFont font, float points, String s) throws IOException {
+        Map<Integer, Float> widths = font == bold ? boldWidths : regularWidths;
+        float sum = 0;
+        String known = known(s);
+        for (int i = 0; i < known.length(); i = known.offsetByCodePoints(i, 1)) {
+            int cp = known.codePointAt(i);
+            Float w = widths.get(cp);
+            if (w == null) {
+                w = font.getStringWidth(Character.toString(cp));
+                widths.put(cp, w);
+            }
+            sum += w;
+        }
+        return sum / 1000 * points;
     }
 
     private boolean has(int codePoint) {

@@ -405,7 +405,7 @@ final class PdfPaper implements AutoCloseable {
     }
 
     private float width(PDFont font, float points, String s) throws IOException {
-        return font.getStringWidth(fonts.known(s)) / 1000 * points;
+        return fonts.width(font, points, s);
     }
 
     private String fit(PDFont font, float points, String s, float w) throws IOException {

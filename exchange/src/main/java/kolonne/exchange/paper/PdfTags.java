@@ -91,11 +91,17 @@ final class PdfTags {
 
     /** An element without ink, such as an empty cell. */
     void empty(String type) {
-        child(type);
+        if (marked == null) {
+            child(type);
+        }
     }
 
     /** Draws elements within one of their own, such as a table or a row of it. */
     void group(String type, Ink ink) throws IOException {
+        if (marked != null) {
+            ink.draw();
+            return;
+        }
         PDStructureElement e = child(type);
         open.push(e);
         ink.draw();
@@ -108,8 +114,12 @@ final class PdfTags {
         return e;
     }
 
-    /** Draws an element. */
+    /** Draws an element; within another one it is part of that. */
     PDStructureElement element(String type, Ink ink) throws IOException {
+        if (marked != null) {
+            ink.draw();
+            return marked;
+        }
         marked = child(type);
         resume();
         ink.draw();
@@ -121,7 +131,11 @@ final class PdfTags {
 
     /** Draws a picture or a formula. @param words what it shows, for those who do not see it */
     void told(String type, String words, Ink ink) throws IOException {
-        element(type, ink).setAlternateDescription(words);
+        boolean within = marked != null;
+        PDStructureElement e = element(type, ink);
+        if (!within) {
+            e.setAlternateDescription(words);
+        }
     }
 
     /** Before a page ends within an element. */

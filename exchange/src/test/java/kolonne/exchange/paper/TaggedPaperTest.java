@@ -229,6 +229,36 @@ class TaggedPaperTest {
         }
     }
 
+    /** Where an element goes on within another one it is part of that: sheet by sheet, over pages. */
+    @Test
+    void anElementHoldsWhatIsDrawnWithinIt() throws IOException {
+        ByteArrayOutputStream out = new ByteArrayOutputStream();
+        try (PdfPaper paper = new PdfPaper("a paper", ProjectData.EMPTY, false, Progress.NONE)) {
+            paper.paragraph("before");
+            paper.figure("everything of a sheet", () -> {
+                paper.heading("a heading", 14);
+                paper.newPage();
+                paper.table(
+                        List.of(new PdfPaper.Column("a", 50, false), new PdfPaper.Column("", 50, false)),
+                        List.of(List.of(PdfPaper.Cell.of("1"), PdfPaper.Cell.of(""))),
+                        8);
+                paper.formula("a = b", () -> paper.paragraph("a = b"));
+            });
+            paper.paragraph("behind");
+            paper.save(out);
+        }
+        try (PDDocument d = Loader.loadPDF(out.toByteArray())) {
+            Element document = structure(d);
+            assertEquals(
+                    List.of("P", "Figure", "P"),
+                    document.kids().stream().map(Element::type).toList());
+            Element sheet = document.kids().get(1);
+            assertEquals("everything of a sheet", sheet.of().getString(COSName.ALT));
+            assertEquals(2, sheet.marks().size(), "on both pages");
+            assertTrue(sheet.kids().isEmpty());
+        }
+    }
+
     /** 8.5 by 11 inches; everything of a page lies on it. */
     @Test
     void papersAreOnLetterWhereTheProjectSaysSo() throws IOException {

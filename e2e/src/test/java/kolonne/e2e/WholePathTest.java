@@ -147,7 +147,8 @@ class WholePathTest extends BrowserTest {
                 .getByText("Columns", new Locator.GetByTextOptions().setExact(true))
                 .click();
         assertThat(page.getByRole(
-                        AriaRole.IMG, new Page.GetByRoleOptions().setName(Pattern.compile("^Columns against storeys: "))))
+                        AriaRole.IMG,
+                        new Page.GetByRoleOptions().setName(Pattern.compile("^Columns against storeys: "))))
                 .isVisible();
         String ifc = Files.readString(download("Concrete and bars, IFC"));
         assertTrue(

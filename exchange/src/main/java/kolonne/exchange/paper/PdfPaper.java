@@ -53,7 +53,7 @@ final class PdfPaper implements AutoCloseable {
 
     private final PDFont regular;
     private final PDFont bold;
-    private final PDRectangle size;
+    private PDRectangle size;
     private final String title;
     private final String beneath;
     private final PdfFonts fonts;
@@ -109,6 +109,14 @@ final class PdfPaper implements AutoCloseable {
         done = step;
         total = steps;
         progress.at(doing, done, total);
+    }
+
+    /** A new page, lying or upright, and all that follow. */
+    void newPage(boolean landscape) throws IOException {
+        float longer = Math.max(size.getWidth(), size.getHeight());
+        float shorter = Math.min(size.getWidth(), size.getHeight());
+        size = landscape ? new PDRectangle(longer, shorter) : new PDRectangle(shorter, longer);
+        newPage();
     }
 
     void newPage() throws IOException {
@@ -271,7 +279,7 @@ final class PdfPaper implements AutoCloseable {
     /** Height of a picture under the line that names what it shows. */
     private static float beneath(Drawing picture, float points) {
         double[] box = picture.box();
-        return points * LEADING + DrawingInk.pt(box[3] - box[1]) + 4;
+        return 2 * points * LEADING + DrawingInk.pt(box[3] - box[1]);
     }
 
     /** Lines of the cells of a row, and how high it stands. */
@@ -696,7 +704,7 @@ final class PdfPaper implements AutoCloseable {
                 c.beginText();
                 c.setFont(regular, 8);
                 c.setNonStrokingColor(SOFT);
-                c.newLineAtOffset(size.getWidth() - MARGIN - width(regular, 8, s), MARGIN - 12);
+                c.newLineAtOffset(doc.getPage(i).getMediaBox().getWidth() - MARGIN - width(regular, 8, s), MARGIN - 12);
                 c.showText(s);
                 c.endText();
                 c.endMarkedContent();

@@ -11,27 +11,32 @@ import kolonne.core.project.ProjectData;
 import kolonne.core.schedule.Scheduled;
 import kolonne.core.work.Progress;
 
-/** Beam schedule, column schedule and bar list on A4 landscape. */
+/** Beam and column schedules on lying pages, the bar list and quantities on upright ones. */
 public final class SchedulePdf {
     /** First columns of tables with several rows a member. */
     private static final Set<String> OF_MEMBERS = Set.of("mark", "member");
+
+    /** Width of a sketch and height of a row of them [points]. */
+    private static final float SKETCH = 112;
+
+    private static final float ROW = 64;
 
     private SchedulePdf() {}
 
     public static void write(Scheduled all, ProjectData project, Progress progress, OutputStream out)
             throws IOException {
-        try (PdfPaper paper = paper(all, project, "schedules", progress)) {
+        try (PdfPaper paper = paper(all, project, true, "schedules", progress)) {
             List<ScheduleTables.Table> before = ScheduleTables.beforeColumns(all);
             List<ScheduleTables.Table> behind = ScheduleTables.behindColumns(all);
             int parts = before.size() + 1 + behind.size();
             int part = 0;
             for (ScheduleTables.Table t : before) {
-                table(t, part++, parts, paper);
+                table(t, true, part++, parts, paper);
             }
             paper.doing("Column schedule", part++, parts);
             columns(ColumnSchedule.of(all, DrawingInk.mm(paper.width())), paper);
             for (ScheduleTables.Table t : behind) {
-                table(t, part++, parts, paper);
+                table(t, false, part++, parts, paper);
             }
             paper.save(out);
         }
@@ -40,26 +45,27 @@ public final class SchedulePdf {
     /** The bar list alone. */
     public static void bars(Scheduled all, ProjectData project, Progress progress, OutputStream out)
             throws IOException {
-        try (PdfPaper paper = paper(all, project, "bar bending schedule", progress)) {
-            table(ScheduleTables.bars(all), 0, 1, paper);
+        try (PdfPaper paper = paper(all, project, false, "bar bending schedule", progress)) {
+            table(ScheduleTables.bars(all), false, 0, 1, paper);
             paper.save(out);
         }
     }
 
-    private static PdfPaper paper(Scheduled all, ProjectData project, String what, Progress progress)
+    private static PdfPaper paper(Scheduled all, ProjectData project, boolean lying, String what, Progress progress)
             throws IOException {
         String name = project.title(all.design().analysis().index().building().name());
         String title =
                 name + " · " + what + " · " + all.design().basis().designCode().name();
-        PdfPaper paper = new PdfPaper(title, project, true, progress);
+        PdfPaper paper = new PdfPaper(title, project, lying, progress);
         paper.about("Beams and columns of " + name, project.text(ProjectData.Field.DESIGNER));
         return paper;
     }
 
-    private static void table(ScheduleTables.Table t, int part, int parts, PdfPaper paper) throws IOException {
+    private static void table(ScheduleTables.Table t, boolean lying, int part, int parts, PdfPaper paper)
+            throws IOException {
         paper.doing(t.title(), part, parts);
         if (part > 0) {
-            paper.newPage();
+            paper.newPage(lying);
         }
         paper.section(
                 t.title() + (t.pictures().isEmpty() ? "" : ", sections 1 : " + ScheduleTables.SECTION_SCALE), 1, 14);
@@ -86,16 +92,17 @@ public final class SchedulePdf {
         if (shapes.isEmpty()) {
             return;
         }
-        float[] box = paper.room(64);
+        int across = (int) (paper.width() / SKETCH);
+        float[] box = paper.room(ROW * ((shapes.size() + across - 1) / across));
         String codes = String.join(", ", shapes.stream().map(ShapeSketch::code).toList());
-        paper.figure("Sketches of the bar shapes " + codes, () -> sketches(shapes, paper, box));
+        paper.figure("Sketches of the bar shapes " + codes, () -> sketches(shapes, across, paper, box));
     }
 
-    private static void sketches(List<ShapeSketch> shapes, PdfPaper paper, float[] box) throws IOException {
+    private static void sketches(List<ShapeSketch> shapes, int across, PdfPaper paper, float[] box) throws IOException {
         for (int i = 0; i < shapes.size(); i++) {
             ShapeSketch s = shapes.get(i);
-            float x = box[0] + i * 112;
-            float y = box[1] + 4;
+            float x = box[0] + i % across * SKETCH;
+            float y = box[1] + box[3] - (i / across + 1) * ROW + 4;
             paper.label(x + 10, y + 48, 9, true, PdfPaper.INK, false, s.code());
             for (List<Double> line : s.lines()) {
                 for (int k = 0; k + 3 < line.size(); k += 2) {

@@ -108,21 +108,26 @@ public final class ScheduleTables {
                         "stirrups",
                         "side bars",
                         ""),
-                List.of(7, 8, 7, 5, 12, 6, 10, 9, 10, 11, 22, 7, 4),
+                List.of(7, 8, 5, 4, 11, 6, 10, 9, 10, 11, 26, 7, 4),
                 List.of(-1, -1, 0, 0, -1, 2, -1, -1, -1, -1, -1, -1, -1),
                 rows,
                 List.of(),
                 sections(all));
     }
 
-    /** Of every group the section in the middle of its first span. */
+    /** Of every group the section in the middle of its first span; once where those that follow have the same. */
     private static Map<String, Drawing> sections(Scheduled all) {
         Map<String, Drawing> out = new HashMap<>();
+        Drawing last = null;
         for (ScheduleGroups.Group<BeamDesign> g : all.beams()) {
             BeamDesign b = g.first();
             BeamLine.Span span = b.line().spans().get(0);
             SectionCut cut = SectionCut.at(b.line(), b.cage(), b.basis(), span, span.middle());
-            out.put(g.mark(), SectionPicture.of(cut, b.cage(), b.basis(), SECTION_SCALE));
+            Drawing picture = SectionPicture.of(cut, b.cage(), b.basis(), SECTION_SCALE);
+            if (!picture.equals(last)) {
+                out.put(g.mark(), picture);
+            }
+            last = picture;
         }
         return out;
     }
@@ -207,7 +212,7 @@ public final class ScheduleTables {
                         "C, " + unit,
                         us ? "cut, ft" : "cut, mm",
                         us ? "mass, lb" : "mass, kg"),
-                List.of(9, 4, 22, 6, 6, 7, 6, 6, 7, 7, 7, 8, 9),
+                List.of(9, 4, 20, 6, 6, 9, 6, 6, 7, 7, 7, 8, 9),
                 List.of(-1, -1, -1, -1, 0, 0, 0, -1, -1, -1, -1, us ? 2 : 0, 1),
                 rows,
                 ShapeSketch.of(shapes),

@@ -94,6 +94,7 @@ class DrawingTest {
         for (ProjectData.Field f : ProjectData.Field.values()) {
             texts.put(f, "W".repeat(f.longest()));
         }
+        texts.put(ProjectData.Field.PAPER, "Letter");
         List<Revision> revisions = new ArrayList<>();
         for (int i = 0; i < 9; i++) {
             revisions.add(new Revision("R" + i, "27 November 2026", "W".repeat(80), "WWWWWWWW"));

@@ -4,6 +4,7 @@ import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import java.util.Collections;
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Map;
 import kolonne.core.project.ProjectData.Field;
@@ -29,8 +30,20 @@ class ProjectDataTest {
     }
 
     @Test
+    void paperIsOneOfTheSizesThatThereAre() {
+        assertEquals(PageSize.A4, ProjectData.EMPTY.page());
+        ProjectData letter = ProjectData.EMPTY.with(Field.PAPER, "letter");
+        assertEquals(PageSize.LETTER, letter.page());
+        assertTrue(letter.findings().isEmpty());
+        assertEquals(279.4, PageSize.LETTER.height());
+        assertEquals(
+                "project.paper",
+                ProjectData.EMPTY.with(Field.PAPER, "B5").findings().get(0).code());
+    }
+
+    @Test
     void whatDoesNotFitIsNamed() {
-        for (Field f : Field.values()) {
+        for (Field f : EnumSet.complementOf(EnumSet.of(Field.PAPER))) {
             assertTrue(
                     ProjectData.EMPTY
                             .with(f, "é".repeat(f.longest()))

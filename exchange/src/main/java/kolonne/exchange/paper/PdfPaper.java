@@ -44,10 +44,7 @@ final class PdfPaper implements AutoCloseable {
     /** Of letters of quantities: about 12 degrees. */
     private static final float SLANT = 0.21f;
 
-    private static final float LEADING = 1.35f;
-    /** Part of a page that may stay empty for rows that belong together. */
-    private static final float MOST_LEFT = 0.22f;
-
+    static final float LEADING = 1.35f;
     /** Content of pages waits on disk: a report of thousands of sheets is larger than the heap. */
     private final PDDocument doc = new PDDocument(IOUtils.createTempFileOnlyStreamCache());
 
@@ -206,138 +203,17 @@ final class PdfPaper implements AutoCloseable {
 
     /** A table whose head repeats on every page; cells wrap. */
     void table(List<Column> columns, List<List<Cell>> rows, float points) throws IOException {
-        tags.group("Table", () -> rows(columns, rows, points));
-        y -= 8;
+        new PdfTable(this, columns, points).write(rows);
     }
 
-    private void rows(List<Column> columns, List<List<Cell>> rows, float points) throws IOException {
-        tableHead(columns, points);
-        for (List<Cell> row : rows) {
-            Laid laid = laid(columns, row, points, 4);
-            if (y - laid.height() < MARGIN + 14) {
-                newPage();
-                headAgain(columns, points);
-            }
-            row(columns, row, laid, points);
-            rule(MARGIN, y + points * 1.05f, MARGIN + width(columns), y + points * 1.05f);
-        }
-    }
-
-    /** A table whose rows belong together where their first cells are alike: it is printed once a page, a line beneath them all, and a page parts them only where much of it would stay empty. @param pictures by first cells, drawn beneath them */
+    /** A table whose rows belong together where their first cells are alike. @param pictures by first cells, drawn beneath them */
     void grouped(List<Column> columns, List<List<Cell>> rows, Map<String, Drawing> pictures, float points)
             throws IOException {
-        tags.group("Table", () -> groups(columns, rows, pictures, points));
-        y -= 8;
-    }
-
-    private void groups(List<Column> columns, List<List<Cell>> rows, Map<String, Drawing> pictures, float points)
-            throws IOException {
-        tableHead(columns, points);
-        int next = 0;
-        while (next < rows.size()) {
-            String name = rows.get(next).get(0).text();
-            List<Laid> group = new ArrayList<>();
-            float height = 0;
-            while (next + group.size() < rows.size()
-                    && rows.get(next + group.size()).get(0).text().equals(name)) {
-                Laid laid = laid(columns, rows.get(next + group.size()), points, 0.5f);
-                group.add(laid);
-                height += laid.height();
-            }
-            Drawing picture = pictures.get(name);
-            float pictured = picture == null ? 0 : beneath(picture, points);
-            height = Math.max(height, pictured);
-            float left = y - MARGIN - 14;
-            if (height > left && left < MOST_LEFT * size.getHeight()) {
-                newPage();
-                headAgain(columns, points);
-            }
-            boolean first = true;
-            float end = y - pictured;
-            if (picture != null) {
-                double[] box = picture.box();
-                drawing(picture, MARGIN + 2 - DrawingInk.pt(box[0]), y - points * LEADING - DrawingInk.pt(box[3]) + 1);
-            }
-            for (Laid laid : group) {
-                if (y - laid.height() < MARGIN + 14) {
-                    newPage();
-                    headAgain(columns, points);
-                    first = true;
-                    end = y;
-                }
-                List<Cell> row = new ArrayList<>(rows.get(next++));
-                row.set(0, first ? row.get(0) : Cell.of(""));
-                row(columns, row, laid, points);
-                first = false;
-            }
-            y = Math.min(y, end);
-            rule(MARGIN, y + points * 0.95f, MARGIN + width(columns), y + points * 0.95f);
-            y -= 1.5f;
-        }
-    }
-
-    /** Height of a picture under the line that names what it shows. */
-    private static float beneath(Drawing picture, float points) {
-        double[] box = picture.box();
-        return 2 * points * LEADING + DrawingInk.pt(box[3] - box[1]);
-    }
-
-    /** Lines of the cells of a row, and how high it stands. */
-    private record Laid(List<List<String>> lines, float height) {}
-
-    private Laid laid(List<Column> columns, List<Cell> row, float points, float gap) throws IOException {
-        List<List<String>> lines = new ArrayList<>();
-        int most = 1;
-        for (int c = 0; c < columns.size(); c++) {
-            List<String> l =
-                    wrap(regular, points, row.get(c).text(), columns.get(c).width() - 6);
-            lines.add(l);
-            most = Math.max(most, l.size());
-        }
-        return new Laid(lines, most * points * LEADING + gap);
-    }
-
-    private void row(List<Column> columns, List<Cell> row, Laid laid, float points) throws IOException {
-        tags.group("TR", () -> {
-            float x = MARGIN;
-            for (int c = 0; c < columns.size(); c++) {
-                Cell cell = row.get(c);
-                if (cell.text().isEmpty() && cell.bar() < 0) {
-                    tags.empty("TD");
-                } else {
-                    Column column = columns.get(c);
-                    List<String> lines = laid.lines().get(c);
-                    float at = x;
-                    tags.element("TD", () -> cell(column, cell, lines, at, points));
-                }
-                x += columns.get(c).width();
-            }
-        });
-        y -= laid.height();
-    }
-
-    private static float width(List<Column> columns) {
-        float sum = 0;
-        for (Column c : columns) {
-            sum += c.width();
-        }
-        return sum;
-    }
-
-    private void cell(Column column, Cell cell, List<String> lines, float x, float points) throws IOException {
-        if (cell.bar() >= 0) {
-            bar(x, y - 1, column.width() - 8, points * 0.7f, cell.bar());
-            return;
-        }
-        PDFont font = cell.over() ? bold : regular;
-        for (int i = 0; i < lines.size(); i++) {
-            float at = column.right() ? x + column.width() - 6 - width(font, points, lines.get(i)) : x;
-            text(font, points, cell.over() ? OVER : INK, at, y - i * points * LEADING, lines.get(i));
-        }
+        new PdfTable(this, columns, points).write(rows, pictures);
     }
 
     /** A bar to a scale of 1.25; over 1.00 it is hatched, so that it survives black-and-white printing. */
-    private void bar(float x, float base, float w, float h, double u) throws IOException {
+    void bar(float x, float base, float w, float h, double u) throws IOException {
         float unit = w / 1.25f;
         float length = (float) Math.min(u, 1.25) * unit;
         out.setNonStrokingColor(u > 1 ? new Color(0xF3C3A8) : new Color(0x8AB3BA));
@@ -355,44 +231,33 @@ final class PdfPaper implements AutoCloseable {
         line(x + unit, base - 1, x + unit, base + h + 1, INK);
     }
 
-    private void tableHead(List<Column> columns, float points) throws IOException {
-        need(points * 5);
-        tags.group("TR", () -> {
-            float x = MARGIN;
-            for (Column c : columns) {
-                float at = x;
-                if (c.name().isEmpty()) {
-                    tags.empty("TH");
-                } else {
-                    tags.element("TH", () -> name(c, at, points));
-                }
-                x += c.width();
-            }
-        });
-        underHead(columns, points);
+    /** Where the next line is written [points from the foot]. */
+    float base() {
+        return y;
     }
 
-    /** On a further page of a table: for the eye only. */
-    private void headAgain(List<Column> columns, float points) throws IOException {
-        tags.artifact(() -> {
-            float x = MARGIN;
-            for (Column c : columns) {
-                name(c, x, points);
-                x += c.width();
-            }
-        });
-        underHead(columns, points);
+    /** What is left for writing on this page [points]. */
+    float free() {
+        return y - MARGIN - 14;
     }
 
-    private void name(Column c, float x, float points) throws IOException {
-        String s = fit(bold, points, c.name(), c.width() - 4);
-        text(bold, points, SOFT, c.right() ? x + c.width() - 6 - width(bold, points, s) : x, y, s);
+    /** Height of a page [points]. */
+    float height() {
+        return size.getHeight();
     }
 
-    private void underHead(List<Column> columns, float points) throws IOException {
-        y -= points * 0.6f;
-        thin(MARGIN, y, MARGIN + width(columns), y, INK);
-        y -= points * LEADING;
+    PdfTags tags() {
+        return tags;
+    }
+
+    /** A text from a point, within an element. */
+    void write(boolean strong, float points, Color color, float x, float base, String s) throws IOException {
+        text(strong ? bold : regular, points, color, x, base, s);
+    }
+
+    /** As much of a text as fits into a width. */
+    String fitted(boolean strong, float points, String s, float w) throws IOException {
+        return fit(strong ? bold : regular, points, s, w);
     }
 
     private void line(float x1, float y1, float x2, float y2, Color c) throws IOException {

@@ -20,17 +20,6 @@ class JobsTest {
         jobs.close();
     }
 
-    private static Job.Status ended(Job job) throws InterruptedException {
-        CountDownLatch done = new CountDownLatch(1);
-        job.follow(s -> {
-            if (s.ended()) {
-                done.countDown();
-            }
-        });
-        assertTrue(done.await(10, TimeUnit.SECONDS), "the job ends");
-        return job.status();
-    }
-
     @Test
     void aJobTellsHowFarItIsAndWhatItMade() throws InterruptedException {
         List<String> seen = new ArrayList<>();
@@ -43,7 +32,7 @@ class JobsTest {
         });
         job.follow(s -> seen.add(s.doing()));
         go.countDown();
-        assertEquals("p1", ended(job).result());
+        assertEquals("p1", Waiting.ended(job).result());
         assertEquals(Job.Phase.DONE, job.status().phase());
         assertTrue(seen.containsAll(List.of("reading", "solving")), seen.toString());
         assertEquals(job, jobs.find(job.status().id()).orElseThrow());
@@ -63,7 +52,7 @@ class JobsTest {
         started.await();
         job.cancel();
         go.countDown();
-        assertEquals(Job.Phase.CANCELLED, ended(job).phase());
+        assertEquals(Job.Phase.CANCELLED, Waiting.ended(job).phase());
         assertEquals(null, job.status().result());
     }
 
@@ -72,17 +61,17 @@ class JobsTest {
         Finding f = Finding.fails("x", "here", "what", "mend");
         assertEquals(
                 List.of(f),
-                ended(jobs.start("a", j -> {
+                Waiting.ended(jobs.start("a", j -> {
                             throw new Jobs.Refused(List.of(f));
                         }))
                         .findings());
         assertEquals(
                 List.of(f),
-                ended(jobs.start("b", j -> {
+                Waiting.ended(jobs.start("b", j -> {
                             throw new AnalysisFailed(List.of(f));
                         }))
                         .findings());
-        Job.Status broken = ended(jobs.start("c", j -> {
+        Job.Status broken = Waiting.ended(jobs.start("c", j -> {
             throw new IllegalStateException("Impossible: for the test");
         }));
         assertEquals("server.error", broken.findings().get(0).code());
@@ -123,8 +112,8 @@ class JobsTest {
                             && r.findings().get(0).what().contains("100 MB"),
                     r.findings().toString());
             go.countDown();
-            ended(one);
-            ended(two);
+            Waiting.ended(one);
+            Waiting.ended(two);
             assertEquals(List.of("one", "two"), order);
         }
     }

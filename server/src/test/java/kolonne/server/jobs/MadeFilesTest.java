@@ -22,17 +22,6 @@ class MadeFilesTest {
         jobs.close();
     }
 
-    private static Job.Status ended(Job job) throws InterruptedException {
-        CountDownLatch done = new CountDownLatch(1);
-        job.follow(s -> {
-            if (s.ended()) {
-                done.countDown();
-            }
-        });
-        assertTrue(done.await(10, TimeUnit.SECONDS), "the job ends");
-        return job.status();
-    }
-
     @Test
     void aFileIsKeptUntilTheServerCloses() throws InterruptedException, IOException {
         byte[] text = "bars".getBytes(StandardCharsets.UTF_8);
@@ -40,7 +29,7 @@ class MadeFilesTest {
             progress.at("writing bars", 1, 2);
             out.write(text);
         });
-        String id = ended(job).result();
+        String id = Waiting.ended(job).result();
         MadeFiles.Made made = jobs.files().find(id).orElseThrow();
         assertEquals("bars", Files.readString(made.path()));
         assertEquals("bars.txt", made.name());
@@ -60,7 +49,7 @@ class MadeFilesTest {
         });
         assertTrue(begun.await(10, TimeUnit.SECONDS));
         job.cancel();
-        assertEquals(Job.Phase.CANCELLED, ended(job).phase());
+        assertEquals(Job.Phase.CANCELLED, Waiting.ended(job).phase());
         assertTrue(jobs.files().find(job.status().id()).isEmpty());
     }
 
@@ -69,7 +58,7 @@ class MadeFilesTest {
         Job job = jobs.files().make("text/plain", "full.txt", 0, (out, progress) -> {
             throw new IOException("No space left on device");
         });
-        Job.Status s = ended(job);
+        Job.Status s = Waiting.ended(job);
         assertEquals(Job.Phase.FAILED, s.phase());
         assertEquals("export.disk", s.findings().get(0).code());
         assertFalse(s.findings().get(0).what().contains("device"));
@@ -87,7 +76,7 @@ class MadeFilesTest {
                 }
             });
         }
-        assertEquals("p1", ended(jobs.start("design", j -> "p1")).result());
+        assertEquals("p1", Waiting.ended(jobs.start("design", j -> "p1")).result());
         go.countDown();
     }
 }

@@ -212,7 +212,7 @@ public final class ScheduleTables {
                         "C, " + unit,
                         us ? "cut, ft" : "cut, mm",
                         us ? "mass, lb" : "mass, kg"),
-                List.of(9, 4, 20, 6, 6, 9, 6, 6, 7, 7, 7, 8, 9),
+                List.of(9, 4, 22, 6, 6, 8, 6, 5, 7, 7, 7, 8, 9),
                 List.of(-1, -1, -1, -1, 0, 0, 0, -1, -1, -1, -1, us ? 2 : 0, 1),
                 rows,
                 ShapeSketch.of(shapes),

@@ -4,11 +4,13 @@ import io.javalin.http.Context;
 import io.javalin.http.HandlerType;
 import java.io.BufferedWriter;
 import java.io.IOException;
+import java.io.InputStream;
 import java.io.OutputStream;
 import java.io.OutputStreamWriter;
 import java.io.Writer;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
+import java.nio.file.NoSuchFileException;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
@@ -199,14 +201,21 @@ final class ExportRoutes {
 
     private void made(Context c) throws IOException {
         String id = c.pathParam("job");
-        MadeFiles.Made file = jobs.files()
-                .find(id)
-                .orElseThrow(() -> new NoSuchElementException(
-                        jobs.find(id).isPresent()
-                                ? "This work has made no file."
-                                : "The file is not kept any more. Ask for it again."));
-        attached(c, file.type(), file.name());
-        c.result(Files.newInputStream(file.path()));
+        MadeFiles.Made file = jobs.files().find(id).orElseThrow(() -> gone(id));
+        try {
+            InputStream content = Files.newInputStream(file.path());
+            attached(c, file.type(), file.name());
+            c.result(content);
+        } catch (NoSuchFileException e) {
+            throw gone(id); // forgotten a moment ago
+        }
+    }
+
+    private NoSuchElementException gone(String id) {
+        return new NoSuchElementException(
+                jobs.find(id).filter(j -> !j.status().ended()).isPresent()
+                        ? "The file is still being made."
+                        : "The file is not kept any more. Ask for it again.");
     }
 
     private MadeFiles.Writing report(Context c) {

@@ -6,10 +6,12 @@ import java.io.IOException;
 import java.io.OutputStream;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.Collections;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.concurrent.ConcurrentHashMap;
+import java.util.concurrent.atomic.AtomicInteger;
 import kolonne.core.finding.Finding;
 import kolonne.core.work.Progress;
 import org.slf4j.Logger;
@@ -18,11 +20,16 @@ import org.slf4j.LoggerFactory;
 /** Files that jobs make, kept beside the jobs until they are forgotten. */
 public final class MadeFiles implements AutoCloseable {
     private static final Logger LOG = LoggerFactory.getLogger(MadeFiles.class);
+    /** Files kept at a time; the oldest go first. */
+    static final int MOST_KEPT = 40;
+    /** Files being made at a time, those that wait included. */
+    static final int MOST_MAKING = 20;
     /** Progress is told no more often [ms]. */
     private static final long BETWEEN = 100;
 
     private final Jobs jobs;
-    private final Map<String, Made> made = new ConcurrentHashMap<>();
+    private final Map<String, Made> made = Collections.synchronizedMap(new LinkedHashMap<>());
+    private final AtomicInteger making = new AtomicInteger();
     private Path folder;
 
     MadeFiles(Jobs jobs) {
@@ -40,27 +47,58 @@ public final class MadeFiles implements AutoCloseable {
     /** Starts to make a file; the job's result is its own id, by which {@link #find} knows it. */
     public Job make(String type, String name, long bytes, Writing writing) {
         forget();
-        return jobs.startFile("export", bytes, job -> {
-            String id = job.status().id();
-            Path path = null;
-            try {
-                path = fresh();
-                write(job, path, writing);
-                made.put(id, new Made(path, type, name));
-                return id;
-            } catch (IOException e) {
-                LOG.error("export {} could not be written", name, e);
-                throw new Jobs.Refused(List.of(Finding.fails(
-                        "export.disk",
-                        name,
-                        "The server could not write the file.",
-                        "Make room on the server's disk and ask for it again.")));
-            } finally {
-                if (path != null && !made.containsKey(id)) {
-                    delete(path);
+        if (making.incrementAndGet() > MOST_MAKING) {
+            making.decrementAndGet();
+            throw new Jobs.Refused(List.of(Finding.fails(
+                    "export.many",
+                    name,
+                    MOST_MAKING + " files are being made already.",
+                    "Wait until some of them are there, or cancel one.")));
+        }
+        try {
+            return jobs.startFile("export", bytes, job -> {
+                try {
+                    return written(job, type, name, writing);
+                } finally {
+                    making.decrementAndGet();
                 }
+            });
+        } catch (Jobs.Refused e) {
+            making.decrementAndGet();
+            throw e;
+        }
+    }
+
+    private String written(Job job, String type, String name, Writing writing) {
+        String id = job.status().id();
+        Path path = null;
+        try {
+            path = fresh();
+            write(job, path, writing);
+            keep(id, new Made(path, type, name));
+            return id;
+        } catch (IOException e) {
+            LOG.error("export {} could not be written", name, e);
+            throw new Jobs.Refused(List.of(Finding.fails(
+                    "export.disk",
+                    name,
+                    "The server could not write the file.",
+                    "Make room on the server's disk and ask for it again.")));
+        } finally {
+            if (path != null && !made.containsKey(id)) {
+                delete(path);
             }
-        });
+        }
+    }
+
+    private void keep(String id, Made file) {
+        synchronized (made) {
+            made.put(id, file);
+            while (made.size() > MOST_KEPT) {
+                String oldest = made.keySet().iterator().next();
+                delete(made.remove(oldest).path());
+            }
+        }
     }
 
     private synchronized Path fresh() throws IOException {
@@ -117,13 +155,15 @@ public final class MadeFiles implements AutoCloseable {
     }
 
     private void forget() {
-        made.keySet().removeIf(id -> {
-            boolean old = jobs.find(id).isEmpty();
-            if (old) {
-                delete(made.get(id).path());
-            }
-            return old;
-        });
+        synchronized (made) {
+            made.entrySet().removeIf(e -> {
+                boolean old = jobs.find(e.getKey()).isEmpty();
+                if (old) {
+                    delete(e.getValue().path());
+                }
+                return old;
+            });
+        }
     }
 
     private static void delete(Path path) {

@@ -2,6 +2,7 @@ package kolonne.server.jobs;
 
 import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertFalse;
+import static org.junit.jupiter.api.Assertions.assertThrows;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import java.io.IOException;
@@ -62,6 +63,33 @@ class MadeFilesTest {
         assertEquals(Job.Phase.FAILED, s.phase());
         assertEquals("export.disk", s.findings().get(0).code());
         assertFalse(s.findings().get(0).what().contains("device"));
+    }
+
+    @Test
+    void onlySoManyAreKeptAndMadeAtATime() throws InterruptedException {
+        MadeFiles.Writing one = (out, progress) -> out.write(1);
+        String first =
+                Waiting.ended(jobs.files().make("text/plain", "0.txt", 0, one)).result();
+        for (int i = 1; i <= MadeFiles.MOST_KEPT; i++) {
+            Waiting.ended(jobs.files().make("text/plain", i + ".txt", 0, one));
+        }
+        assertTrue(jobs.files().find(first).isEmpty(), "the oldest is gone");
+        CountDownLatch go = new CountDownLatch(1);
+        MadeFiles.Writing slow = (out, progress) -> {
+            while (go.getCount() > 0) {
+                progress.at("waiting", 0, 0);
+            }
+        };
+        Job last = null;
+        for (int i = 0; i < MadeFiles.MOST_MAKING; i++) {
+            last = jobs.files().make("text/plain", "slow.txt", 0, slow);
+        }
+        Jobs.Refused e = assertThrows(Jobs.Refused.class, () -> jobs.files().make("text/plain", "more.txt", 0, one));
+        assertEquals("export.many", e.findings().get(0).code());
+        go.countDown();
+        assertEquals(Job.Phase.DONE, Waiting.ended(last).phase());
+        Job again = jobs.files().make("text/plain", "again.txt", 0, one);
+        assertEquals(Job.Phase.DONE, Waiting.ended(again).phase());
     }
 
     @Test

@@ -152,7 +152,7 @@ public final class GeneralUses implements Uses {
         Resultant r = hit.nominal();
         t.step(
                 "c",
-                "neutral axis whose resultants have the ratio of the forces, {1} from the x axis",
+                "neutral axis whose resultants have the ratio of the forces",
                 "depth {0} from the edge towards {1}°",
                 hit.c(),
                 Quantity.LENGTH,

@@ -108,7 +108,7 @@ public final class ScheduleTables {
                         "stirrups",
                         "side bars",
                         ""),
-                List.of(7, 8, 5, 4, 11, 6, 10, 9, 10, 11, 26, 7, 4),
+                List.of(7, 8, 7, 5, 10, 6, 10, 9, 10, 10, 26, 6, 4),
                 List.of(-1, -1, 0, 0, -1, 2, -1, -1, -1, -1, -1, -1, -1),
                 rows,
                 List.of(),

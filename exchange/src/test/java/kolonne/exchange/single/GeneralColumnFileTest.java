@@ -55,6 +55,10 @@ class GeneralColumnFileTest {
         // with no axial force the ray is the moment
         assertEquals(1, a.get("sets").get(0).get("utilisationAtAxial").asDouble(), 1e-3);
         assertTrue(a.get("sets").get(0).get("calculation").size() >= 4);
+        a.get("sets")
+                .get(0)
+                .get("calculation")
+                .forEach(step -> assertFalse(step.toString().matches(".*\\{\\d}.*"), "numbers are put into " + step));
     }
 
     /** Shear of such sections is not checked: it is too much, whatever it is, and told. */

@@ -11,6 +11,8 @@ import kolonne.core.code.DesignCode;
 
 /** Whether bars fit between the stirrup legs of a beam, and at which depth each layer lies. */
 public final class BarFit {
+    private static final int MORE_THAN_FIT = 1_000_000;
+
     private BarFit() {}
 
     /** Bars of one size in one layer; {@code offset} from the face to their centre [mm]. */
@@ -33,6 +35,8 @@ public final class BarFit {
     public static final class Memo {
         private final Basis basis;
         private final Map<Wanted, Optional<List<Layer>>> known = new HashMap<>();
+        /** Most additional bars beside given through bars, by the wish for more than ever fit. */
+        private final Map<Wanted, Integer> most = new HashMap<>();
 
         public Memo(Basis basis) {
             this.basis = basis;
@@ -40,8 +44,24 @@ public final class BarFit {
 
         /** As {@link BarFit#place}. */
         public List<Layer> place(Wanted w) {
-            return known.computeIfAbsent(w, q -> Optional.ofNullable(BarFit.place(q, basis)))
-                    .orElse(null);
+            Optional<List<Layer>> layers = known.get(w);
+            if (layers == null) {
+                layers = w.added() > most(w) ? Optional.empty() : Optional.ofNullable(BarFit.place(w, basis));
+                known.put(w, layers);
+            }
+            return layers.orElse(null);
+        }
+
+        /** Layers take as many bars as find room, however many more are wanted: where some find none, more find none either. */
+        private int most(Wanted w) {
+            Wanted all = new Wanted(
+                    w.bw(), w.stirrup(), w.through(), w.throughBar(), MORE_THAN_FIT, w.addedBar(), w.pairs());
+            Integer n = most.get(all);
+            if (n == null) {
+                n = MORE_THAN_FIT - filled(all, basis).left();
+                most.put(all, n);
+            }
+            return n;
         }
     }
 
@@ -116,11 +136,19 @@ public final class BarFit {
      * @return the layers (w.through() bars first), or null if the bars do not fit
      */
     public static List<Layer> place(Wanted w, Basis basis) {
+        Filled f = filled(w, basis);
+        return f.left() == 0 ? f.layers() : null;
+    }
+
+    /** Layers as far as bars fit into them, and how many additional bars find no place. */
+    private record Filled(List<Layer> layers, int left) {}
+
+    private static Filled filled(Wanted w, Basis basis) {
         DesignCode code = basis.designCode();
         double width = clearWidth(w.bw(), basis, w.stirrup());
         double start = basis.beamCover() + w.stirrup().diameter();
         if (fits(width, 0, w.throughBar(), w.throughBar(), w.through(), false, basis) < w.through()) {
-            return null;
+            return new Filled(List.of(), w.added() + 1);
         }
         List<Layer> out = new ArrayList<>();
         out.add(new Layer(1, w.through(), w.throughBar(), start + w.throughBar().diameter() / 2));
@@ -141,10 +169,7 @@ public final class BarFit {
                         w.throughBar().diameter(),
                         inFirst > 1 ? height : inFirst > 0 ? w.addedBar().diameter() : 0);
         int below = w.through() + inFirst;
-        for (int n = 2; rest > 0; n++) {
-            if (n > basis.bars().layersMost()) {
-                return null;
-            }
+        for (int n = 2; rest > 0 && n <= basis.bars().layersMost(); n++) {
             int room = fits(
                     width,
                     0,
@@ -155,7 +180,7 @@ public final class BarFit {
                     basis);
             int k = over(out, n, room, w, basis);
             if (k == 0) {
-                return null;
+                break;
             }
             boolean paired = w.pairs() && k > 1;
             double tall = paired ? height : w.addedBar().diameter();
@@ -167,6 +192,6 @@ public final class BarFit {
             below = k;
             rest -= k;
         }
-        return out;
+        return new Filled(out, rest);
     }
 }

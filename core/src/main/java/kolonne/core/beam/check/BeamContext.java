@@ -78,8 +78,11 @@ public record BeamContext(
                 null);
     }
 
-    /** The same for one line. */
+    /** The same for one line; this where it is of that line already. */
     public BeamContext of(BeamLine line) {
+        if (demands != null && demands.belongTo(line)) {
+            return this;
+        }
         HandCage set = hand.getOrDefault(line.id(), HandCage.NONE);
         return new BeamContext(
                 index,

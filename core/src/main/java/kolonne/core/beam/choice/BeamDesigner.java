@@ -2,7 +2,9 @@ package kolonne.core.beam.choice;
 
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.EnumSet;
 import java.util.List;
+import java.util.Set;
 import kolonne.core.basis.Basis;
 import kolonne.core.basis.part.Preference;
 import kolonne.core.beam.cage.BarFit;
@@ -22,6 +24,7 @@ import kolonne.core.beam.line.BeamTorsion;
 import kolonne.core.beam.line.DuctileSpans;
 import kolonne.core.code.Bar;
 import kolonne.core.code.DesignCode;
+import kolonne.core.finding.Cause;
 
 /**
  * Proposes the cage of a beam line. Each face has bars through the whole line and additional bars over supports (top) or
@@ -34,6 +37,9 @@ public final class BeamDesigner {
     private static final int PASSES = 4;
     /** Times that bottom bars are let end early. */
     private static final int CUT_TRIALS = 8;
+    /** What the section or its most bars are too small for, wherever bars end. */
+    private static final Set<Cause> OF_THE_SECTION = EnumSet.of(
+            Cause.FLEXURE, Cause.DEFLECTION, Cause.SHEAR_LIMIT, Cause.SLENDERNESS, Cause.GEOMETRY, Cause.OUT_OF_SCOPE);
 
     private final BeamLine line;
     private final BeamContext context;
@@ -43,6 +49,7 @@ public final class BeamDesigner {
     private final boolean yielding;
     private final double[] torques;
     private final BarFit.Memo placed;
+    private final FaceStrengths strengths;
     private final List<BeamShearCheck.Demand> shears;
 
     private BeamDesigner(BeamLine line, BeamContext context, boolean yielding) {
@@ -53,6 +60,7 @@ public final class BeamDesigner {
         this.code = basis.designCode();
         this.hand = new HandOverlay(line, basis, context.own());
         this.placed = new BarFit.Memo(basis);
+        this.strengths = new FaceStrengths(basis);
         this.torques = BeamTorsion.torques(line, context.demands());
         this.shears = BeamShearCheck.demands(line, context, torques);
     }
@@ -98,7 +106,7 @@ public final class BeamDesigner {
         BeamDesigner designer = new BeamDesigner(line, served.demanding(by), yielding);
         Laid whole = designer.laid();
         List<BeamDesign> shorter = designer.shorter(whole, served);
-        return shorter != null ? shorter : served.checked(whole.cage());
+        return shorter != null ? shorter : whole.checked(served);
     }
 
     private Laid laid() {
@@ -130,6 +138,9 @@ public final class BeamDesigner {
             if (satisfied(d)) {
                 return d;
             }
+            if (trial == 0 && hopeless(d) && hopeless(whole.checked(served))) {
+                return null;
+            }
             boolean fewer = cuts.fewer(d.stream()
                     .flatMap(b -> b.checks().stream())
                     .filter(c -> !c.satisfied())
@@ -139,6 +150,13 @@ public final class BeamDesigner {
             }
         }
         return null;
+    }
+
+    /** Whether something fails that bars ending elsewhere never mend. */
+    private static boolean hopeless(List<BeamDesign> all) {
+        return all.stream()
+                .flatMap(b -> b.checks().stream())
+                .anyMatch(c -> !c.satisfied() && OF_THE_SECTION.contains(c.cause()));
     }
 
     /** Raises the boost where a cage misses what the moments alone do not ask for; whether it did. */
@@ -176,7 +194,8 @@ public final class BeamDesigner {
             stirrup = largestStirrup(zones, stirrup);
             FlexureChoice bars = hand.allBars()
                     ? null
-                    : new FlexureChoice(line, context, torques, stirrup, boost, placed).yieldingAtColumns(yielding);
+                    : new FlexureChoice(line, context, torques, stirrup, boost, placed, strengths)
+                            .yieldingAtColumns(yielding);
             laid = new Laid(bars, bars == null ? null : bars.choose(), stirrup);
             zones = laid.zones();
             sound = laid.spare() < 0 ? sound : laid;
@@ -196,6 +215,7 @@ public final class BeamDesigner {
         private final List<BeamCage.Zone> zones;
         private final CutOffChoice ends;
         private BeamCage cage;
+        private List<BeamDesign> checked;
 
         /** @param bars null where a person has set all of them */
         Laid(FlexureChoice bars, FlexureChoice.Chosen chosen, Bar stirrup) {
@@ -236,6 +256,12 @@ public final class BeamDesigner {
         BeamCage cage() {
             cage = cage == null ? made() : cage;
             return cage;
+        }
+
+        /** All that are served, with this cage. */
+        List<BeamDesign> checked(Served served) {
+            checked = checked == null ? served.checked(cage()) : checked;
+            return checked;
         }
 
         private BeamCage made() {

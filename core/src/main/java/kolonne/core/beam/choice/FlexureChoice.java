@@ -3,9 +3,7 @@ package kolonne.core.beam.choice;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Comparator;
-import java.util.HashMap;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Stream;
 import kolonne.core.analysis.Analysis;
@@ -15,7 +13,6 @@ import kolonne.core.beam.cage.BarFit;
 import kolonne.core.beam.cage.BarsAt;
 import kolonne.core.beam.cage.BeamCage;
 import kolonne.core.beam.check.BeamContext;
-import kolonne.core.beam.check.FlexureCheck;
 import kolonne.core.beam.check.ShiftedMoments;
 import kolonne.core.beam.line.BeamLine;
 import kolonne.core.beam.line.BeamTorsion;
@@ -25,20 +22,11 @@ import kolonne.core.code.DesignCode;
 import kolonne.core.code.Steel;
 import kolonne.core.explain.Trace;
 import kolonne.core.section.BarLayer;
-import kolonne.core.section.FlexuralStrength;
 
 /** Chooses the longitudinal bars of a line: through bars of one size per face, and additional bars per region. */
 final class FlexureChoice {
-    /** Bars added to one region at most. */
-    private static final int MOST_ADDED = 44;
-    /** What a further layer costs where few are preferred, as area of bars [mm2]. */
-    private static final double LAYER = 20_000;
     /** Through bars beyond those of crack control that are tried. */
     private static final int MOST_MORE_THROUGH = 6;
-    /** On the anchorage that a hook must find, for what the linear share leaves out. */
-    private static final double ANCHOR_MARGIN = 0.95;
-    /** Compression bars added to one region at most. */
-    private static final int MOST_COMPRESSION = 6;
 
     private final BeamLine line;
     private final BeamContext context;
@@ -56,41 +44,14 @@ final class FlexureChoice {
     private final List<Bar> sizes;
     private final Handling handling;
     private boolean bottomYields;
-    private final Bar smallest;
     private final double[] hogging;
     private final double[] sagging;
     /** Bottom bars already chosen when the top is; they work in compression over the supports. */
     private Choice[] underTop;
-    /** Whether additions lie in pairs. */
-    private boolean pairs;
-    /** Sizes that additions may have: all, or that of the through bars. */
-    private List<Bar> addedSizes = List.of();
 
-    private final Map<List<Object>, FlexuralStrength> memo = new HashMap<>();
     private final BarFit.Memo placed;
-
-    /** Additional bars of a region with the layers of the face, and bars added to the other face in compression. */
-    record Choice(
-            int through,
-            Bar throughBar,
-            int added,
-            Bar addedBar,
-            List<BarFit.Layer> layers,
-            int compression,
-            Bar compressionBar,
-            double strength,
-            boolean satisfies) {
-        double area() {
-            return through * throughBar.area() + added * addedBar.area();
-        }
-
-        /** The same with fewer of the additional bars. @param rest layers, those of the through bars first */
-        Choice with(List<BarFit.Layer> rest) {
-            int left = rest.stream().skip(1).mapToInt(BarFit.Layer::count).sum();
-            return new Choice(
-                    through, throughBar, left, addedBar, rest, compression, compressionBar, strength, satisfies);
-        }
-    }
+    private final FaceStrengths strengths;
+    private final RegionChoice additions;
 
     /** Bars through the bottom are of sizes that yield in the columns at the ends, also where others beside them would. */
     FlexureChoice yieldingAtColumns(boolean now) {
@@ -98,7 +59,14 @@ final class FlexureChoice {
         return this;
     }
 
-    FlexureChoice(BeamLine line, BeamContext context, double[] torques, Bar stirrup, Boost boost, BarFit.Memo placed) {
+    FlexureChoice(
+            BeamLine line,
+            BeamContext context,
+            double[] torques,
+            Bar stirrup,
+            Boost boost,
+            BarFit.Memo placed,
+            FaceStrengths strengths) {
         this.boost = boost;
         this.placed = placed;
         this.line = line;
@@ -108,8 +76,9 @@ final class FlexureChoice {
         this.handling = new Handling(basis.practice().costs());
         this.stirrup = stirrup;
         this.ductile = DuctileSpans.rules(line, context.basis()).map(r -> new DuctileBars(line, basis, r));
-        this.smallest = basis.beamBarList().get(0);
         this.sizes = ductile.map(DuctileBars::sizes).orElse(basis.beamBarList());
+        this.strengths = strengths;
+        this.additions = new RegionChoice(line, basis, stirrup, ductile, placed, strengths);
         int n = line.stations().size();
         hogging = new double[n];
         sagging = new double[n];
@@ -193,7 +162,8 @@ final class FlexureChoice {
 
     /** The bars as they lie. @param cut where bottom bars end when they are no longer needed */
     List<BeamCage.Group> laid(Chosen chosen, BottomCuts cut) {
-        return new GroupLayout(line, basis, hogging, sagging, this, cut).groups(chosen.top(), chosen.bottom());
+        return new GroupLayout(line, basis, hogging, sagging, this, strengths, cut)
+                .groups(chosen.top(), chosen.bottom());
     }
 
     private boolean practical() {
@@ -302,9 +272,9 @@ final class FlexureChoice {
 
     /** Cost of the bars of a face along the line. */
     private double total(Choice[] choices, List<BarRegion> regions) {
-        double cost = choices[0].through() * weight(choices[0].throughBar()) * line.length();
+        double cost = choices[0].through() * additions.weight(choices[0].throughBar()) * line.length();
         for (int i = 0; i < choices.length; i++) {
-            cost += cost(choices[i]) * regions.get(i).length() * 0.6;
+            cost += additions.cost(choices[i]) * regions.get(i).length() * 0.6;
         }
         return cost;
     }
@@ -325,8 +295,7 @@ final class FlexureChoice {
         Choice[] best = null;
         double bestCost = Double.POSITIVE_INFINITY;
         for (Bar bar : throughSizes(face, sizes)) {
-            addedSizes = oneSize ? List.of(bar) : sizes;
-            Choice[] choices = withThrough(face, regions, bar);
+            Choice[] choices = withThrough(face, regions, bar, oneSize ? List.of(bar) : sizes);
             double cost = total(choices, regions);
             for (int i = 0; i < choices.length; i++) {
                 cost += choices[i].satisfies() ? 0 : 1e12 + 1e9 * (1 - strengthRatio(choices[i], regions.get(i)));
@@ -369,7 +338,7 @@ final class FlexureChoice {
     }
 
     /** Additions to the fewest through bars of a size that are a large enough part of the face's largest steel. */
-    private Choice[] withThrough(BeamCage.Face face, List<BarRegion> regions, Bar bar) {
+    private Choice[] withThrough(BeamCage.Face face, List<BarRegion> regions, Bar bar, List<Bar> added) {
         double part = Math.max(
                 context.throughPart(line, face),
                 ductile.map(q -> q.throughPart(face)).orElse(0.0));
@@ -383,7 +352,7 @@ final class FlexureChoice {
             Choice[] out = new Choice[regions.size()];
             double most = 0;
             for (int i = 0; i < out.length; i++) {
-                out[i] = cheapest(regions.get(i), through, bar);
+                out[i] = additions.cheapest(regions.get(i), through, bar, added, underTop);
                 most = Math.max(most, out[i].area());
             }
             if (through * bar.area() >= part * most || through >= least + MOST_MORE_THROUGH) {
@@ -396,23 +365,6 @@ final class FlexureChoice {
         return r.moment() > 0 ? Math.min(1, c.strength() / r.moment()) : 1;
     }
 
-    /** What added bars cost: their weight, and under the preference for few layers every layer past the first. */
-    private double cost(Choice c) {
-        int layers = c.layers().stream().mapToInt(BarFit.Layer::number).max().orElse(1);
-        if (practical()) {
-            return c.added() * weight(c.addedBar()) + handling.of(c.layers());
-        }
-        return c.added() * weight(c.addedBar())
-                + (basis.bars().preference() == Preference.FEWEST_LAYERS ? LAYER * (layers - 1) : 0);
-    }
-
-    private double weight(Bar b) {
-        if (practical()) {
-            return b.area() + handling.piece();
-        }
-        return basis.bars().preference() == Preference.FEWEST_BARS ? 1 + 0.001 * b.area() : b.area();
-    }
-
     /** Two at least, and as many as crack control asks for across the narrowest and widest webs of the line. */
     private int throughBars(Bar bar) {
         double widest = line.spans().stream()
@@ -422,197 +374,6 @@ final class FlexureChoice {
         double limit = code.detailing().crackSpacing(basis.fy(), basis.beamCover() + stirrup.diameter());
         double centres = BarFit.clearWidth(widest, basis, stirrup) - bar.diameter();
         return Math.max(2, (int) Math.ceil(centres / limit - 1e-9) + 1);
-    }
-
-    /** The least bars that serve: singly, then with compression bars, then in pairs. */
-    private Choice cheapest(BarRegion r, int through, Bar bar) {
-        Choice best = null;
-        double leverBound = 0.9 * basis.fy() * (r.span().shape().depth() - basis.beamCover());
-        for (Bar extra : addedSizes) {
-            for (int added = 0; added <= MOST_ADDED; added++) {
-                double area = through * bar.area() + added * extra.area();
-                if (best != null && added * weight(extra) >= cost(best)) {
-                    break;
-                }
-                if (area * leverBound < r.moment()) {
-                    continue; // even with the whole depth as lever these bars are too few
-                }
-                Choice c = choice(r, through, bar, added, extra, 0, bar);
-                if (c == null) {
-                    break;
-                }
-                if (c.satisfies() && (best == null || cost(c) < cost(best))) {
-                    best = c;
-                }
-            }
-        }
-        if (best == null) {
-            best = doubly(r, through, bar);
-        }
-        if (best == null && basis.beams().bundles() && !pairs) {
-            pairs = true;
-            best = cheapest(r, through, bar);
-            pairs = false;
-        }
-        return best != null ? best : strongest(r, through, bar);
-    }
-
-    /** The most that fits, where nothing satisfies: the check then says what is wrong. */
-    private Choice strongest(BarRegion r, int through, Bar bar) {
-        Choice best = null;
-        for (Bar extra : addedSizes) {
-            for (int added = MOST_ADDED; added >= 0; added--) {
-                Choice c = choice(r, through, bar, added, extra, 0, bar);
-                if (c != null && (best == null || c.strength() > best.strength())) {
-                    best = c;
-                }
-            }
-        }
-        return best != null ? best : unfitting(r, through, bar);
-    }
-
-    /** The least bars of both faces that serve where the section is too small with tension bars alone. */
-    private Choice doubly(BarRegion r, int through, Bar bar) {
-        Choice best = null;
-        double bestArea = Double.POSITIVE_INFINITY;
-        for (Bar compression : addedSizes) {
-            for (int n = 1; n <= MOST_COMPRESSION && fitsInCompression(r, n, compression); n++) {
-                for (Bar extra : addedSizes) {
-                    for (int added = 1; added <= MOST_ADDED; added++) {
-                        double area = added * extra.area() + n * compression.area();
-                        if (area >= bestArea) {
-                            break;
-                        }
-                        Choice c = choice(r, through, bar, added, extra, n, compression);
-                        if (c == null) {
-                            break;
-                        }
-                        if (c.satisfies()) {
-                            best = c;
-                            bestArea = area;
-                        }
-                    }
-                }
-            }
-        }
-        return best;
-    }
-
-    /** Whether n bars fit into the first layer of the other face beside what is there. */
-    private boolean fitsInCompression(BarRegion r, int n, Bar bar) {
-        int count = n + 2;
-        double diameters = n * bar.diameter() + 2 * smallest.diameter();
-        double largest = bar.diameter();
-        if (r.face() == BeamCage.Face.TOP) {
-            Choice most = null;
-            for (int s = Math.max(0, r.number() - 1); s <= Math.min(r.number(), underTop.length - 1); s++) {
-                most = most == null || underTop[s].added() > most.added() ? underTop[s] : most;
-            }
-            count = n + most.through() + most.added();
-            diameters = n * bar.diameter()
-                    + most.through() * most.throughBar().diameter()
-                    + most.added() * most.addedBar().diameter();
-            largest = Math.max(
-                    largest,
-                    Math.max(most.throughBar().diameter(), most.addedBar().diameter()));
-        }
-        double width = BarFit.clearWidth(r.span().shape().webWidth(), basis, stirrup);
-        return BarFit.gap(width, count, diameters) >= code.detailing().beamClearSpacing(largest, basis.aggregate());
-    }
-
-    /** Bars of the other face that surely work in compression [mm2]: those that run through. */
-    private double presentInCompression(BarRegion r) {
-        return r.face() == BeamCage.Face.BOTTOM
-                ? 2 * smallest.area()
-                : underTop[0].through() * underTop[0].throughBar().area();
-    }
-
-    /** Bars that do not fit at all: placed in one layer, so that the check reports it. */
-    private Choice unfitting(BarRegion r, int through, Bar bar) {
-        double offset = basis.beamCover() + stirrup.diameter() + bar.diameter() / 2;
-        return new Choice(through, bar, 0, bar, List.of(new BarFit.Layer(1, through, bar, offset)), 0, bar, 0, false);
-    }
-
-    private Choice choice(
-            BarRegion r, int through, Bar bar, int added, Bar extra, int compression, Bar compressionBar) {
-        double bw =
-                r.spans().stream().mapToDouble(q -> q.shape().webWidth()).min().orElseThrow();
-        List<BarFit.Layer> layers = placed.place(new BarFit.Wanted(
-                bw,
-                stirrup,
-                through,
-                bar,
-                added,
-                extra,
-                pairs && extra.diameter() <= code.detailing().largestInPair()));
-        if (layers == null) {
-            return null;
-        }
-        FlexuralStrength s = strength(r.span(), r.face(), anchored(r, layers, compression, compressionBar));
-        double limit = code.beamTensionStrain(
-                basis.fy() / Steel.ES, r.span().material().fc(), Trace.OFF);
-        double area =
-                layers.stream().mapToDouble(l -> l.count() * l.bar().area()).sum();
-        double offset = layers.stream()
-                        .mapToDouble(l -> l.count() * l.bar().area() * l.offset())
-                        .sum()
-                / area;
-        double least = r.spans().stream()
-                .mapToDouble(q -> code.beamMinimumSteel(
-                        q.material().fc(),
-                        basis.fy(),
-                        FlexureCheck.minimumWidth(code, line, q, r.face() == BeamCage.Face.BOTTOM),
-                        q.shape().depth() - offset,
-                        Trace.OFF))
-                .max()
-                .orElseThrow();
-        boolean enough = s.phiMn() >= r.moment() && (r.moment() <= 0 || s.epsT() >= limit);
-        boolean minimum = r.moment() <= 0 || area >= least || s.phiMn() >= code.minimumSteelExcess() * r.moment();
-        boolean most = ductile.isEmpty()
-                || r.spans().stream()
-                        .allMatch(q -> area <= ductile.get().most(q, q.shape().depth() - offset));
-        boolean held = r.ends().stream()
-                .allMatch(e ->
-                        strength(r.span(), r.face(), hooked(r, layers, e.run())).phiMn() >= e.moment());
-        double usable = s.epsT() >= limit ? s.phiMn() : s.phiMn() * s.epsT() / limit;
-        return new Choice(
-                through,
-                bar,
-                added,
-                extra,
-                layers,
-                compression,
-                compressionBar,
-                usable,
-                enough && minimum && most && held);
-    }
-
-    /** The layers with the areas that hooks of the given run develop, and the compression bars there surely are. */
-    private List<BarLayer> anchored(BarRegion r, List<BarFit.Layer> layers, int compression, Bar compressionBar) {
-        List<BarLayer> out = hooked(r, layers, r.anchor());
-        double start = basis.beamCover() + stirrup.diameter();
-        out.add(new BarLayer(
-                start + compressionBar.diameter() / 2, presentInCompression(r) + compression * compressionBar.area()));
-        return out;
-    }
-
-    /** The layers with the areas that hooks of a run develop; all of them where bars run on. */
-    private List<BarLayer> hooked(BarRegion r, List<BarFit.Layer> layers, double run) {
-        double h = r.span().shape().depth();
-        List<BarLayer> out = new ArrayList<>();
-        for (BarFit.Layer l : layers) {
-            double share = Double.isInfinite(run)
-                    ? 1
-                    : Math.min(
-                            1,
-                            ANCHOR_MARGIN
-                                    * run
-                                    / code.detailing()
-                                            .hookLength(
-                                                    l.bar(), r.span().material().fc(), basis.fy(), Trace.OFF));
-            out.add(new BarLayer(h - l.offset(), share * l.count() * l.bar().area()));
-        }
-        return out;
     }
 
     /**
@@ -643,13 +404,13 @@ final class FlexureChoice {
             }
             out.add(new BarLayer(
                     s.shape().depth() - l.offset(),
-                    Math.min(1, ANCHOR_MARGIN * run / length)
+                    Math.min(1, RegionChoice.ANCHOR_MARGIN * run / length)
                             * l.count()
                             * l.bar().area()));
         }
         double moment = sagging[left ? 0 : sagging.length - 1];
         return moment <= s.negligibleMoment()
-                || strength(s, BeamCage.Face.BOTTOM, out).phiMn() >= moment;
+                || strengths.of(s, BeamCage.Face.BOTTOM, out).phiMn() >= moment;
     }
 
     /** Whether bars of a choice fit into the web of a region and leave its section tension-controlled. */
@@ -670,34 +431,7 @@ final class FlexureChoice {
         List<BarLayer> bars = c.layers().stream()
                 .map(l -> new BarLayer(h - l.offset(), l.count() * l.bar().area()))
                 .toList();
-        return strength(span, face, bars).epsT()
+        return strengths.of(span, face, bars).epsT()
                 >= code.beamTensionStrain(basis.fy() / Steel.ES, span.material().fc(), Trace.OFF);
-    }
-
-    /** Strength of a face's layers alone; bars of the other face are left out, which is safe. @return φMn [Nmm] */
-    double laid(BeamLine.Span span, BeamCage.Face face, List<BarFit.Layer> layers) {
-        double h = span.shape().depth();
-        return strength(
-                        span,
-                        face,
-                        layers.stream()
-                                .map(l -> new BarLayer(
-                                        h - l.offset(), l.count() * l.bar().area()))
-                                .toList())
-                .phiMn();
-    }
-
-    private FlexuralStrength strength(BeamLine.Span span, BeamCage.Face face, List<BarLayer> bars) {
-        List<Object> key = List.of(span.shape(), span.material().id(), face, bars);
-        return memo.computeIfAbsent(
-                key,
-                k -> FlexuralStrength.of(
-                        span.shape(),
-                        face == BeamCage.Face.BOTTOM,
-                        bars,
-                        span.material().fc(),
-                        basis.fy(),
-                        code,
-                        Trace.OFF));
     }
 }

@@ -34,12 +34,20 @@ final class GroupLayout {
     private final double[] hogging;
     private final double[] sagging;
     private final FlexureChoice choice;
+    private final FaceStrengths strengths;
     /** Where bottom bars end when they are no longer needed. */
     private final BottomCuts cut;
     /** Whether bottom bars are bent up at the ends of the line. */
     private boolean[] bent;
 
-    GroupLayout(BeamLine line, Basis basis, double[] hogging, double[] sagging, FlexureChoice choice, BottomCuts cut) {
+    GroupLayout(
+            BeamLine line,
+            Basis basis,
+            double[] hogging,
+            double[] sagging,
+            FlexureChoice choice,
+            FaceStrengths strengths,
+            BottomCuts cut) {
         this.cut = cut;
         this.line = line;
         this.basis = basis;
@@ -47,9 +55,10 @@ final class GroupLayout {
         this.hogging = hogging;
         this.sagging = sagging;
         this.choice = choice;
+        this.strengths = strengths;
     }
 
-    List<BeamCage.Group> groups(FlexureChoice.Choice[] top, FlexureChoice.Choice[] bottom) {
+    List<BeamCage.Group> groups(Choice[] top, Choice[] bottom) {
         List<BeamCage.Group> out = new ArrayList<>();
         through(BeamCage.Face.TOP, top[0], new boolean[] {true, true}, out);
         topAdditions(top, out);
@@ -74,7 +83,7 @@ final class GroupLayout {
         return Math.min(code.detailing().bottomRunIntoSupport(), between / 2 - 1);
     }
 
-    private void through(BeamCage.Face face, FlexureChoice.Choice c, boolean[] hooks, List<BeamCage.Group> out) {
+    private void through(BeamCage.Face face, Choice c, boolean[] hooks, List<BeamCage.Group> out) {
         BarFit.Layer l = c.layers().get(0);
         out.add(new BeamCage.Group(
                 face,
@@ -89,7 +98,7 @@ final class GroupLayout {
                 true));
     }
 
-    private void topAdditions(FlexureChoice.Choice[] top, List<BeamCage.Group> out) {
+    private void topAdditions(Choice[] top, List<BeamCage.Group> out) {
         double[][] runs = new double[top.length][];
         for (int s = 0; s < top.length; s++) {
             if (top[s].added() > 0) {
@@ -171,9 +180,9 @@ final class GroupLayout {
         return g.between(count, from, to);
     }
 
-    private void bottomAdditions(FlexureChoice.Choice[] bottom, List<BeamCage.Group> out) {
+    private void bottomAdditions(Choice[] bottom, List<BeamCage.Group> out) {
         double[][] runs = new double[bottom.length][];
-        FlexureChoice.Choice[] running = bottom.clone();
+        Choice[] running = bottom.clone();
         List<BeamCage.Group> ending = new ArrayList<>();
         for (int s = 0; s < bottom.length; s++) {
             if (bottom[s].added() > 0) {
@@ -199,8 +208,7 @@ final class GroupLayout {
      * @param out   where those that end are laid
      * @return what still runs on
      */
-    private FlexureChoice.Choice ended(
-            FlexureChoice.Choice c, BeamLine.Span span, double[] whole, List<BeamCage.Group> out) {
+    private Choice ended(Choice c, BeamLine.Span span, double[] whole, List<BeamCage.Group> out) {
         BottomCuts.Part most = cut.part(span.number());
         if (most == BottomCuts.Part.NONE
                 || c.compression() > 0
@@ -222,7 +230,7 @@ final class GroupLayout {
     /** Bars that run on, where the others begin and end, and what that saves [mm3]. */
     private record Ending(List<BarFit.Layer> running, double from, double to, double saved) {}
 
-    private Ending ending(FlexureChoice.Choice c, BeamLine.Span span, double[] whole, BottomCuts.Part part) {
+    private Ending ending(Choice c, BeamLine.Span span, double[] whole, BottomCuts.Part part) {
         List<BarFit.Layer> running = runningOn(c, part);
         double[] reach = reach(BeamCage.Face.BOTTOM, c, span.number(), running);
         double from = span.faceFrom() + MODULE * Math.floor((reach[0] - span.faceFrom()) / MODULE);
@@ -240,7 +248,7 @@ final class GroupLayout {
     }
 
     /** The through bars and as many of the others, layer by layer, as run into the supports; a layer is parted in twos. */
-    private List<BarFit.Layer> runningOn(FlexureChoice.Choice c, BottomCuts.Part part) {
+    private List<BarFit.Layer> runningOn(Choice c, BottomCuts.Part part) {
         double wanted = code.detailing().bottomIntoSupport(line.spans().size() == 1) * c.area()
                 - c.through() * c.throughBar().area();
         if (part != BottomCuts.Part.ALL) {
@@ -261,7 +269,7 @@ final class GroupLayout {
     }
 
     /** Additional bars of the first layer where there are others, else half of them [mm2]. */
-    private static double lowerHalf(FlexureChoice.Choice c) {
+    private static double lowerHalf(Choice c) {
         double first = c.layers().stream()
                 .skip(1)
                 .filter(l -> l.number() == 1)
@@ -284,16 +292,16 @@ final class GroupLayout {
     }
 
     /** Lays the runs; where neighbouring runs overlap they become one of the stronger choice, if that serves both. */
-    private void joined(BeamCage.Face face, FlexureChoice.Choice[] choices, double[][] runs, List<BeamCage.Group> out) {
+    private void joined(BeamCage.Face face, Choice[] choices, double[][] runs, List<BeamCage.Group> out) {
         for (int s = 0; s < choices.length; s++) {
             if (runs[s] == null) {
                 continue;
             }
             double from = runs[s][0];
             double to = runs[s][1];
-            FlexureChoice.Choice strongest = choices[s];
+            Choice strongest = choices[s];
             while (s + 1 < choices.length && runs[s + 1] != null && runs[s + 1][0] < to) {
-                FlexureChoice.Choice stronger = choices[s + 1].area() > strongest.area() ? choices[s + 1] : strongest;
+                Choice stronger = choices[s + 1].area() > strongest.area() ? choices[s + 1] : strongest;
                 if (!choice.serves(face, s, stronger) || !choice.serves(face, s + 1, stronger)) {
                     double middle = (runs[s + 1][0] + to) / 2;
                     to = middle - 1;
@@ -308,7 +316,7 @@ final class GroupLayout {
         }
     }
 
-    private void add(BeamCage.Face face, FlexureChoice.Choice c, double from, double to, List<BeamCage.Group> out) {
+    private void add(BeamCage.Face face, Choice c, double from, double to, List<BeamCage.Group> out) {
         double first = line.firstBar(basis);
         double last = line.lastBar(basis);
         boolean hookFrom = from <= first + 1;
@@ -368,7 +376,7 @@ final class GroupLayout {
      *
      * @param running what runs on past their ends
      */
-    private double[] reach(BeamCage.Face face, FlexureChoice.Choice c, int number, List<BarFit.Layer> running) {
+    private double[] reach(BeamCage.Face face, Choice c, int number, List<BarFit.Layer> running) {
         double area =
                 running.stream().mapToDouble(l -> l.count() * l.bar().area()).sum();
         double from = Double.POSITIVE_INFINITY;
@@ -381,8 +389,8 @@ final class GroupLayout {
                 continue;
             }
             BeamLine.Span span = line.spans().get(st.span());
-            double alone = choice.laid(span, face, running);
-            double all = choice.laid(span, face, c.layers());
+            double alone = strengths.ofLayers(span, face, running);
+            double all = strengths.ofLayers(span, face, c.layers());
             // bars short of the minimum must be a third stronger than the demand (9.6.1.3)
             double wanted = c.area() < least(face, c, span) ? code.minimumSteelExcess() * demand[i] : demand[i];
             double share = all > alone ? Math.min(1, MARGIN * (wanted - alone) / (all - alone)) : 0;
@@ -406,7 +414,7 @@ final class GroupLayout {
         return demand > span.negligibleMoment() && MARGIN * code.minimumSteelExcess() * demand > strength;
     }
 
-    private double least(BeamCage.Face face, FlexureChoice.Choice c, BeamLine.Span span) {
+    private double least(BeamCage.Face face, Choice c, BeamLine.Span span) {
         double d = span.shape().depth() - c.layers().get(0).offset();
         return code.beamMinimumSteel(
                 span.material().fc(),
@@ -448,7 +456,7 @@ final class GroupLayout {
         return x;
     }
 
-    private double development(BeamCage.Face face, FlexureChoice.Choice c, BeamLine.Span span) {
+    private double development(BeamCage.Face face, Choice c, BeamLine.Span span) {
         boolean top = face == BeamCage.Face.TOP
                 && code.detailing()
                         .poorBond(

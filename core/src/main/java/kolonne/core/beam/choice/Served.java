@@ -21,6 +21,7 @@ public interface Served {
 
     /** A line by itself. */
     static Served alone(BeamLine line, BeamContext context) {
+        BeamContext own = context.of(line);
         return new Served() {
             @Override
             public BeamContext demanding(BeamContext building) {
@@ -29,12 +30,12 @@ public interface Served {
 
             @Override
             public List<BeamDesign> checked(BeamCage cage) {
-                return List.of(EvenLengths.checked(line, cage, context));
+                return List.of(EvenLengths.checked(line, cage, own));
             }
 
             @Override
             public List<BeamDesign> tried(BeamCage cage) {
-                return List.of(EvenLengths.tried(line, cage, context));
+                return List.of(EvenLengths.tried(line, cage, own));
             }
         };
     }

@@ -12,6 +12,9 @@ public final class LineDemands {
     private static final String[] TYPED = {"typed by hand, sagging", "typed by hand, hogging"};
     static final int COMPONENTS = 6;
 
+    /** Null where they are of several lines. */
+    private final BeamLine line;
+
     private final boolean typed;
     private final double spread;
     private final int combinations;
@@ -32,6 +35,7 @@ public final class LineDemands {
 
     /** @param redistributed part of the hogging moments at supports that is moved into the spans */
     public LineDemands(BeamLine line, Demands strength, List<TypedDemand> typed, double redistributed) {
+        this.line = line;
         this.typed = !typed.isEmpty();
         this.strength = strength;
         this.borne = List.of();
@@ -57,6 +61,7 @@ public final class LineDemands {
 
     /** Combinations of several lines as if they were this line's. @param spread see there */
     LineDemands(List<Borne> values, double spread) {
+        this.line = null;
         this.typed = false;
         this.strength = null;
         this.borne = List.copyOf(values);
@@ -121,6 +126,11 @@ public final class LineDemands {
     /** Combinations that come from an analysis. */
     private int analysed() {
         return combinations - (typed ? TYPED.length : 0);
+    }
+
+    /** Whether they are those of a line by itself. */
+    public boolean belongTo(BeamLine other) {
+        return line == other;
     }
 
     /** How many combinations there are. */

@@ -1,0 +1,329 @@
+package kolonne.core.beam.choice;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.IdentityHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import kolonne.core.basis.Basis;
+import kolonne.core.basis.part.Preference;
+import kolonne.core.beam.cage.BarFit;
+import kolonne.core.beam.cage.BeamCage;
+import kolonne.core.beam.check.FlexureCheck;
+import kolonne.core.beam.line.BeamLine;
+import kolonne.core.code.Bar;
+import kolonne.core.code.DesignCode;
+import kolonne.core.code.Steel;
+import kolonne.core.explain.Trace;
+import kolonne.core.section.BarLayer;
+import kolonne.core.section.FlexuralStrength;
+
+/** Chooses the additional bars of a region beside given through bars: the least that serve. What was tried is remembered; for one line, by one thread. */
+final class RegionChoice {
+    /** Bars added to one region at most. */
+    private static final int MOST_ADDED = 44;
+    /** What a further layer costs where few are preferred, as area of bars [mm2]. */
+    private static final double LAYER = 20_000;
+    /** On the anchorage that a hook must find, for what the linear share leaves out. */
+    static final double ANCHOR_MARGIN = 0.95;
+    /** Compression bars added to one region at most. */
+    private static final int MOST_COMPRESSION = 6;
+
+    private final BeamLine line;
+    private final Basis basis;
+    private final DesignCode code;
+    private final Bar stirrup;
+    private final Optional<DuctileBars> ductile;
+    private final Handling handling;
+    private final Bar smallest;
+    private final BarFit.Memo placed;
+    private final FaceStrengths strengths;
+    /** Whether additions lie in pairs. */
+    private boolean pairs;
+    /** Sizes that additions may have: all, or that of the through bars. */
+    private List<Bar> addedSizes = List.of();
+    /** Bottom bars already chosen when the top is; they work in compression over the supports. */
+    private Choice[] underTop;
+
+    /** Bars tried in a region; {@code present} area of the other face that works in compression [mm2]. */
+    private record Tried(
+            int through,
+            Bar bar,
+            int added,
+            Bar extra,
+            int compression,
+            Bar compressionBar,
+            boolean pairs,
+            double present) {}
+
+    private final Map<BarRegion, Map<Tried, Optional<Choice>>> tried = new IdentityHashMap<>();
+
+    RegionChoice(
+            BeamLine line,
+            Basis basis,
+            Bar stirrup,
+            Optional<DuctileBars> ductile,
+            BarFit.Memo placed,
+            FaceStrengths strengths) {
+        this.line = line;
+        this.basis = basis;
+        this.code = basis.designCode();
+        this.stirrup = stirrup;
+        this.ductile = ductile;
+        this.handling = new Handling(basis.practice().costs());
+        this.smallest = basis.beamBarList().get(0);
+        this.placed = placed;
+        this.strengths = strengths;
+    }
+
+    /** @param under bottom bars that the top lies over; null for the bottom itself */
+    Choice cheapest(BarRegion r, int through, Bar bar, List<Bar> sizes, Choice[] under) {
+        addedSizes = sizes;
+        underTop = under;
+        return cheapest(r, through, bar);
+    }
+
+    private boolean practical() {
+        return basis.bars().preference() == Preference.PRACTICAL;
+    }
+
+    /** What added bars cost: their weight, and under the preference for few layers every layer past the first. */
+    double cost(Choice c) {
+        int layers = c.layers().stream().mapToInt(BarFit.Layer::number).max().orElse(1);
+        if (practical()) {
+            return c.added() * weight(c.addedBar()) + handling.of(c.layers());
+        }
+        return c.added() * weight(c.addedBar())
+                + (basis.bars().preference() == Preference.FEWEST_LAYERS ? LAYER * (layers - 1) : 0);
+    }
+
+    /** What a bar of a size costs by the length. */
+    double weight(Bar b) {
+        if (practical()) {
+            return b.area() + handling.piece();
+        }
+        return basis.bars().preference() == Preference.FEWEST_BARS ? 1 + 0.001 * b.area() : b.area();
+    }
+
+    /** The least bars that serve: singly, then with compression bars, then in pairs. */
+    private Choice cheapest(BarRegion r, int through, Bar bar) {
+        Choice best = null;
+        double leverBound = 0.9 * basis.fy() * (r.span().shape().depth() - basis.beamCover());
+        for (Bar extra : addedSizes) {
+            for (int added = 0; added <= MOST_ADDED; added++) {
+                double area = through * bar.area() + added * extra.area();
+                if (best != null && added * weight(extra) >= cost(best)) {
+                    break;
+                }
+                if (area * leverBound < r.moment()) {
+                    continue; // even with the whole depth as lever these bars are too few
+                }
+                Choice c = choice(r, through, bar, added, extra, 0, bar);
+                if (c == null) {
+                    break;
+                }
+                if (c.satisfies() && (best == null || cost(c) < cost(best))) {
+                    best = c;
+                }
+            }
+        }
+        if (best == null) {
+            best = doubly(r, through, bar);
+        }
+        if (best == null && basis.beams().bundles() && !pairs) {
+            pairs = true;
+            best = cheapest(r, through, bar);
+            pairs = false;
+        }
+        return best != null ? best : strongest(r, through, bar);
+    }
+
+    /** No section of a region is stronger than this: all bars yield, with the whole depth as lever. @param other area on the other face [mm2] @return φMn [Nmm] */
+    private double strengthBound(BarRegion r, double area, double other) {
+        double lever = r.span().shape().depth() - basis.beamCover();
+        double otherLever = 2 * (basis.beamCover() + stirrup.diameter() + smallest.diameter());
+        return 0.9 * basis.fy() * (area * lever + other * otherLever);
+    }
+
+    /** The most that fits, where nothing satisfies: the check then says what is wrong. */
+    private Choice strongest(BarRegion r, int through, Bar bar) {
+        Choice best = null;
+        double other = presentInCompression(r);
+        for (Bar extra : addedSizes) {
+            for (int added = MOST_ADDED; added >= 0; added--) {
+                double area = through * bar.area() + added * extra.area();
+                if (best != null && strengthBound(r, area, other) < best.strength()) {
+                    break;
+                }
+                Choice c = choice(r, through, bar, added, extra, 0, bar);
+                if (c != null && (best == null || c.strength() > best.strength())) {
+                    best = c;
+                }
+            }
+        }
+        return best != null ? best : unfitting(r, through, bar);
+    }
+
+    /** The least bars of both faces that serve where the section is too small with tension bars alone. */
+    private Choice doubly(BarRegion r, int through, Bar bar) {
+        Choice best = null;
+        double bestArea = Double.POSITIVE_INFINITY;
+        for (Bar compression : addedSizes) {
+            for (int n = 1; n <= MOST_COMPRESSION && fitsInCompression(r, n, compression); n++) {
+                for (Bar extra : addedSizes) {
+                    for (int added = 1; added <= MOST_ADDED; added++) {
+                        double area = added * extra.area() + n * compression.area();
+                        if (area >= bestArea) {
+                            break;
+                        }
+                        double tension = through * bar.area() + added * extra.area();
+                        if (strengthBound(r, tension, presentInCompression(r) + n * compression.area()) < r.moment()) {
+                            continue;
+                        }
+                        Choice c = choice(r, through, bar, added, extra, n, compression);
+                        if (c == null) {
+                            break;
+                        }
+                        if (c.satisfies()) {
+                            best = c;
+                            bestArea = area;
+                        }
+                    }
+                }
+            }
+        }
+        return best;
+    }
+
+    /** Whether n bars fit into the first layer of the other face beside what is there. */
+    private boolean fitsInCompression(BarRegion r, int n, Bar bar) {
+        int count = n + 2;
+        double diameters = n * bar.diameter() + 2 * smallest.diameter();
+        double largest = bar.diameter();
+        if (r.face() == BeamCage.Face.TOP) {
+            Choice most = null;
+            for (int s = Math.max(0, r.number() - 1); s <= Math.min(r.number(), underTop.length - 1); s++) {
+                most = most == null || underTop[s].added() > most.added() ? underTop[s] : most;
+            }
+            count = n + most.through() + most.added();
+            diameters = n * bar.diameter()
+                    + most.through() * most.throughBar().diameter()
+                    + most.added() * most.addedBar().diameter();
+            largest = Math.max(
+                    largest,
+                    Math.max(most.throughBar().diameter(), most.addedBar().diameter()));
+        }
+        double width = BarFit.clearWidth(r.span().shape().webWidth(), basis, stirrup);
+        return BarFit.gap(width, count, diameters) >= code.detailing().beamClearSpacing(largest, basis.aggregate());
+    }
+
+    /** Bars of the other face that surely work in compression [mm2]: those that run through. */
+    private double presentInCompression(BarRegion r) {
+        return r.face() == BeamCage.Face.BOTTOM
+                ? 2 * smallest.area()
+                : underTop[0].through() * underTop[0].throughBar().area();
+    }
+
+    /** Bars that do not fit at all: placed in one layer, so that the check reports it. */
+    private Choice unfitting(BarRegion r, int through, Bar bar) {
+        double offset = basis.beamCover() + stirrup.diameter() + bar.diameter() / 2;
+        return new Choice(through, bar, 0, bar, List.of(new BarFit.Layer(1, through, bar, offset)), 0, bar, 0, false);
+    }
+
+    private Choice choice(
+            BarRegion r, int through, Bar bar, int added, Bar extra, int compression, Bar compressionBar) {
+        Tried t = new Tried(through, bar, added, extra, compression, compressionBar, pairs, presentInCompression(r));
+        Map<Tried, Optional<Choice>> known = tried.computeIfAbsent(r, q -> new HashMap<>());
+        Optional<Choice> c = known.get(t);
+        if (c == null) {
+            c = Optional.ofNullable(made(r, through, bar, added, extra, compression, compressionBar));
+            known.put(t, c);
+        }
+        return c.orElse(null);
+    }
+
+    /** @return null where the bars do not fit */
+    private Choice made(BarRegion r, int through, Bar bar, int added, Bar extra, int compression, Bar compressionBar) {
+        double bw =
+                r.spans().stream().mapToDouble(q -> q.shape().webWidth()).min().orElseThrow();
+        List<BarFit.Layer> layers = placed.place(new BarFit.Wanted(
+                bw,
+                stirrup,
+                through,
+                bar,
+                added,
+                extra,
+                pairs && extra.diameter() <= code.detailing().largestInPair()));
+        if (layers == null) {
+            return null;
+        }
+        FlexuralStrength s = strengths.of(r.span(), r.face(), anchored(r, layers, compression, compressionBar));
+        double limit = code.beamTensionStrain(
+                basis.fy() / Steel.ES, r.span().material().fc(), Trace.OFF);
+        double area =
+                layers.stream().mapToDouble(l -> l.count() * l.bar().area()).sum();
+        double offset = layers.stream()
+                        .mapToDouble(l -> l.count() * l.bar().area() * l.offset())
+                        .sum()
+                / area;
+        double least = r.spans().stream()
+                .mapToDouble(q -> code.beamMinimumSteel(
+                        q.material().fc(),
+                        basis.fy(),
+                        FlexureCheck.minimumWidth(code, line, q, r.face() == BeamCage.Face.BOTTOM),
+                        q.shape().depth() - offset,
+                        Trace.OFF))
+                .max()
+                .orElseThrow();
+        boolean enough = s.phiMn() >= r.moment() && (r.moment() <= 0 || s.epsT() >= limit);
+        boolean minimum = r.moment() <= 0 || area >= least || s.phiMn() >= code.minimumSteelExcess() * r.moment();
+        boolean most = ductile.isEmpty()
+                || r.spans().stream()
+                        .allMatch(q -> area <= ductile.get().most(q, q.shape().depth() - offset));
+        boolean held = r.ends().stream()
+                .allMatch(e -> strengths
+                                .of(r.span(), r.face(), hooked(r, layers, e.run()))
+                                .phiMn()
+                        >= e.moment());
+        double usable = s.epsT() >= limit ? s.phiMn() : s.phiMn() * s.epsT() / limit;
+        return new Choice(
+                through,
+                bar,
+                added,
+                extra,
+                layers,
+                compression,
+                compressionBar,
+                usable,
+                enough && minimum && most && held);
+    }
+
+    /** The layers with the areas that hooks of the given run develop, and the compression bars there surely are. */
+    private List<BarLayer> anchored(BarRegion r, List<BarFit.Layer> layers, int compression, Bar compressionBar) {
+        List<BarLayer> out = hooked(r, layers, r.anchor());
+        double start = basis.beamCover() + stirrup.diameter();
+        out.add(new BarLayer(
+                start + compressionBar.diameter() / 2, presentInCompression(r) + compression * compressionBar.area()));
+        return out;
+    }
+
+    /** The layers with the areas that hooks of a run develop; all of them where bars run on. */
+    private List<BarLayer> hooked(BarRegion r, List<BarFit.Layer> layers, double run) {
+        double h = r.span().shape().depth();
+        List<BarLayer> out = new ArrayList<>();
+        for (BarFit.Layer l : layers) {
+            double share = Double.isInfinite(run)
+                    ? 1
+                    : Math.min(
+                            1,
+                            ANCHOR_MARGIN
+                                    * run
+                                    / code.detailing()
+                                            .hookLength(
+                                                    l.bar(), r.span().material().fc(), basis.fy(), Trace.OFF));
+            out.add(new BarLayer(h - l.offset(), share * l.count() * l.bar().area()));
+        }
+        return out;
+    }
+}

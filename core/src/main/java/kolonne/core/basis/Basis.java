@@ -1,5 +1,7 @@
 package kolonne.core.basis;
 
+import java.util.ArrayList;
+import java.util.Collections;
 import java.util.List;
 import java.util.Map;
 import kolonne.core.basis.local.LocalSettings;
@@ -172,10 +174,25 @@ public record Basis(
         return allowed(bars.stirrups());
     }
 
+    /** The smallest bar for stirrups and ties. */
+    public Bar smallestStirrup() {
+        for (Bar b : entry().catalogue().bars()) {
+            if (bars.stirrups().contains(b.label())) {
+                return b;
+            }
+        }
+        throw new IllegalStateException("the basis allows no stirrups");
+    }
+
+    // by a loop: asked for at every place of every line
     private List<Bar> allowed(List<String> labels) {
-        return entry().catalogue().bars().stream()
-                .filter(b -> labels.contains(b.label()))
-                .toList();
+        List<Bar> out = new ArrayList<>(labels.size());
+        for (Bar b : entry().catalogue().bars()) {
+            if (labels.contains(b.label())) {
+                out.add(b);
+            }
+        }
+        return Collections.unmodifiableList(out);
     }
 
     /** Everything wrong with the basis; empty if it can be designed to. */

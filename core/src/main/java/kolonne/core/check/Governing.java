@@ -16,7 +16,27 @@ public final class Governing {
     }
 
     private final Places places;
-    private final Map<String, CheckResult> worst = new LinkedHashMap<>();
+    private final Map<String, Offered> worst = new LinkedHashMap<>();
+
+    /** A result whose place is not put into words yet: most are soon passed by a worse one. */
+    private record Offered(
+            CheckKind kind, Cause cause, double demand, double capacity, double utilisation, At at, Clause clause) {
+        CheckResult result(Places places) {
+            String place = at.words().isEmpty() ? places.words(at.x(), at.part()) : at.words();
+            return new CheckResult(
+                    kind,
+                    cause,
+                    demand,
+                    capacity,
+                    utilisation,
+                    at.combination(),
+                    place,
+                    at.x(),
+                    at.part(),
+                    at.station(),
+                    clause);
+        }
+    }
 
     public Governing(Places places) {
         this.places = places;
@@ -35,32 +55,19 @@ public final class Governing {
     public void offer(
             CheckKind kind, Cause cause, double demand, double capacity, double utilisation, At at, Clause clause) {
         if (governs(kind, utilisation)) {
-            String place = at.words().isEmpty() ? places.words(at.x(), at.part()) : at.words();
-            worst.put(
-                    kind.id(),
-                    new CheckResult(
-                            kind,
-                            cause,
-                            demand,
-                            capacity,
-                            utilisation,
-                            at.combination(),
-                            place,
-                            at.x(),
-                            at.part(),
-                            at.station(),
-                            clause));
+            worst.put(kind.id(), new Offered(kind, cause, demand, capacity, utilisation, at, clause));
         }
     }
 
     /** Whether a result of this utilisation would govern, to save computing it. */
     public boolean governs(CheckKind kind, double utilisation) {
-        CheckResult before = worst.get(kind.id());
+        Offered before = worst.get(kind.id());
         return before == null || utilisation > before.utilisation();
     }
 
     public List<CheckResult> results() {
-        return new ArrayList<>(worst.values());
+        return new ArrayList<>(
+                worst.values().stream().map(o -> o.result(places)).toList());
     }
 
     /**

@@ -175,7 +175,7 @@ public final class BeamShearCheck {
                         s,
                         context.basis(),
                         torques,
-                        context.basis().stirrupList().get(0),
+                        context.basis().smallestStirrup(),
                         BeamTorsion.largest(context.basis()),
                         0))
                 .toList();

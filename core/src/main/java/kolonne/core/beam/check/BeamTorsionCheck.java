@@ -67,7 +67,7 @@ final class BeamTorsionCheck {
                 .filter(z -> z.span() == span)
                 .map(BeamCage.Zone::bar)
                 .max(Comparator.comparingDouble(Bar::diameter))
-                .orElse(basis.stirrupList().get(0));
+                .orElse(basis.smallestStirrup());
     }
 
     private int perFace(int span) {

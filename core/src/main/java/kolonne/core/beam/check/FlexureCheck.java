@@ -96,12 +96,7 @@ public final class FlexureCheck {
             return Cause.ANCHORAGE;
         }
         BeamCage.Zone zone = cage.zoneAt(span.number(), x);
-        return SectionLimit.of(
-                                span,
-                                sagging,
-                                basis,
-                                zone == null ? basis.stirrupList().get(0) : zone.bar())
-                        < demand
+        return SectionLimit.of(span, sagging, basis, zone == null ? basis.smallestStirrup() : zone.bar()) < demand
                 ? Cause.FLEXURE_COMPRESSION
                 : Cause.FLEXURE;
     }

@@ -39,7 +39,13 @@ public final class BeamDesigner {
     private static final int CUT_TRIALS = 8;
     /** What the section or its most bars are too small for, wherever bars end. */
     private static final Set<Cause> OF_THE_SECTION = EnumSet.of(
-            Cause.FLEXURE, Cause.DEFLECTION, Cause.SHEAR_LIMIT, Cause.SLENDERNESS, Cause.GEOMETRY, Cause.OUT_OF_SCOPE);
+            Cause.FLEXURE,
+            Cause.DEFLECTION,
+            Cause.SHEAR_LIMIT,
+            Cause.SHEAR_TORSION_LIMIT,
+            Cause.SLENDERNESS,
+            Cause.GEOMETRY,
+            Cause.OUT_OF_SCOPE);
 
     private final BeamLine line;
     private final BeamContext context;
@@ -50,6 +56,7 @@ public final class BeamDesigner {
     private final double[] torques;
     private final BarFit.Memo placed;
     private final FaceStrengths strengths;
+    private final CutOffChoice.Extremes extremes;
     private final List<BeamShearCheck.Demand> shears;
 
     private BeamDesigner(BeamLine line, BeamContext context, boolean yielding) {
@@ -61,6 +68,7 @@ public final class BeamDesigner {
         this.hand = new HandOverlay(line, basis, context.own());
         this.placed = new BarFit.Memo(basis);
         this.strengths = new FaceStrengths(basis);
+        this.extremes = CutOffChoice.Extremes.of(line, context);
         this.torques = BeamTorsion.torques(line, context.demands());
         this.shears = BeamShearCheck.demands(line, context, torques);
     }
@@ -183,7 +191,7 @@ public final class BeamDesigner {
     }
 
     private Laid laid(Boost boost) {
-        Bar stirrup = basis.stirrupList().get(0);
+        Bar stirrup = basis.smallestStirrup();
         double allowance = basis.beamCover()
                 + stirrup.diameter()
                 + basis.beamBarList().get(0).diameter();
@@ -226,7 +234,7 @@ public final class BeamDesigner {
             this.bars = bars;
             this.chosen = chosen;
             this.stirrup = stirrup;
-            ends = new CutOffChoice(line, context, cut.any());
+            ends = new CutOffChoice(line, context, extremes, cut.any());
             groups = hand.groups(bars == null ? List.of() : bars.laid(chosen, cut), stirrup);
             zones = hand.zones(BeamDesigner.this.zones(groups));
         }

@@ -24,29 +24,33 @@ final class CutOffChoice {
     private final BeamLine line;
     private final BeamContext context;
     private final boolean early;
-    private final double[] hogging;
-    private final double[] sagging;
-    private final double[] shear;
+    private final Extremes most;
     /** Ends for which no place was found in the last round. */
     private final List<CutOffs.End> stuck = new ArrayList<>();
 
     /** @param early whether bottom bars end early to save steel */
-    CutOffChoice(BeamLine line, BeamContext context, boolean early) {
+    CutOffChoice(BeamLine line, BeamContext context, Extremes most, boolean early) {
         this.early = early;
         this.line = line;
         this.context = context;
-        int n = line.stations().size();
-        hogging = new double[n];
-        sagging = new double[n];
-        shear = new double[n];
-        for (int i = 0; i < n; i++) {
-            for (int c = 0; c < context.combinations(); c++) {
-                double m = context.at(line.stations().get(i), c, Analysis.MY);
-                hogging[i] = Math.max(hogging[i], -m);
-                sagging[i] = Math.max(sagging[i], m);
-                shear[i] =
-                        Math.max(shear[i], Math.abs(context.at(line.stations().get(i), c, Analysis.VZ)));
+        this.most = most;
+    }
+
+    /** The largest moments and shears of any combination at the stations [Nmm, N], none negative. */
+    record Extremes(double[] hogging, double[] sagging, double[] shear) {
+        static Extremes of(BeamLine line, BeamContext context) {
+            int n = line.stations().size();
+            Extremes e = new Extremes(new double[n], new double[n], new double[n]);
+            for (int i = 0; i < n; i++) {
+                BeamLine.Station s = line.stations().get(i);
+                for (int c = 0; c < context.combinations(); c++) {
+                    double m = context.at(s, c, Analysis.MY);
+                    e.hogging[i] = Math.max(e.hogging[i], -m);
+                    e.sagging[i] = Math.max(e.sagging[i], m);
+                    e.shear[i] = Math.max(e.shear[i], Math.abs(context.at(s, c, Analysis.VZ)));
+                }
             }
+            return e;
         }
     }
 
@@ -103,7 +107,7 @@ final class CutOffChoice {
     }
 
     private CutOffs of(BeamCage cage) {
-        return new CutOffs(line, cage, context, hogging, sagging);
+        return new CutOffs(line, cage, context, most.hogging(), most.sagging());
     }
 
     /** The nearest place beyond the end where it may stand, in steps and then from station to station; the end stays where there is none. */
@@ -153,7 +157,7 @@ final class CutOffChoice {
     private boolean allowed(BeamCage cage, CutOffs.End e) {
         BarsAt bars = new BarsAt(line, cage, context.basis());
         CutOffs cutOffs = of(cage);
-        return cutOffs.tensionUse(e, shear, (x, span) -> bars.shear(x, span, Trace.OFF)) <= 1
+        return cutOffs.tensionUse(e, most.shear(), (x, span) -> bars.shear(x, span, Trace.OFF)) <= 1
                 && cutOffs.extension(e).use() <= 1
                 && cutOffs.development(e).use() <= 1;
     }

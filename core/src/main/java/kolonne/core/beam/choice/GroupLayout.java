@@ -169,7 +169,7 @@ final class GroupLayout {
     private double runTo(BeamLine.Span span, BeamCage.Group g, boolean right, double x) {
         // the stirrups may yet become smaller, and the bars lie further out
         double spare = basis.stirrupList().get(basis.stirrupList().size() - 1).diameter()
-                - basis.stirrupList().get(0).diameter();
+                - basis.smallestStirrup().diameter();
         double run = code.detailing()
                 .inflectionRun(
                         span.shape().depth() - g.offset() + spare, g.bar().diameter(), span.clear());

@@ -312,7 +312,12 @@ public final class StirrupChoice {
         int n = spacing.length;
         List<BeamCage.Zone> best = List.of();
         int fewest = Integer.MAX_VALUE;
+        double[] last = new double[n];
+        for (int j = 1; j < n - 1; j++) {
+            last[j] = least(spacing, j, n - 1);
+        }
         for (int i = 1; i < n - 1; i++) {
+            double first = least(spacing, 0, i);
             for (int j = i; j < n - 1; j++) {
                 if (demands.get(i).x() - from < SHORTEST
                         || to - demands.get(j).x() < SHORTEST
@@ -323,7 +328,7 @@ public final class StirrupChoice {
                         bar,
                         legs,
                         new double[] {from, demands.get(i).x(), demands.get(j).x(), to},
-                        new double[] {least(spacing, 0, i), least(spacing, i, j), least(spacing, j, n - 1)});
+                        new double[] {first, least(spacing, i, j), last[j]});
                 int count = count(z);
                 if (count < fewest) {
                     fewest = count;

@@ -202,7 +202,7 @@ public record BeamLine(
                         0,
                         s.depth() / 2
                                 - basis.columnCover()
-                                - basis.stirrupList().get(0).diameter());
+                                - basis.smallestStirrup().diameter());
         };
     }
 

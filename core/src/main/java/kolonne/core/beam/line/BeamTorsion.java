@@ -119,7 +119,7 @@ public final class BeamTorsion {
         double between = span.shape().depth()
                 - 2
                         * (basis.beamCover()
-                                + basis.stirrupList().get(0).diameter()
+                                + basis.smallestStirrup().diameter()
                                 + basis.beamBarList().get(0).diameter() / 2);
         return Math.max(
                 0, (int) Math.ceil(between / basis.designCode().torsion().barSpacing() - 1e-9) - 1);

@@ -13,8 +13,7 @@ public final class CrackingTorque {
                 .mapToDouble(s -> basis.designCode()
                         .torsion()
                         .cracking(
-                                BeamTorsion.section(
-                                        s, basis, basis.stirrupList().get(0), BeamTorsion.largest(basis)),
+                                BeamTorsion.section(s, basis, basis.smallestStirrup(), BeamTorsion.largest(basis)),
                                 Trace.OFF))
                 .min()
                 .orElseThrow();

@@ -28,9 +28,9 @@ class CopiedCagesTest {
     private static final Basis BASIS = Basis.standard(false);
     private static final Comparator<BeamCage.Group> ORDER = Comparator.comparing(BeamCage.Group::face)
             .thenComparing(BeamCage.Group::layer)
+            .thenComparing(g -> g.bar().diameter())
             .thenComparing(BeamCage.Group::from)
-            .thenComparing(BeamCage.Group::to)
-            .thenComparing(g -> g.bar().diameter());
+            .thenComparing(BeamCage.Group::to);
 
     @Test
     void aCageSetByHandAsKolonneChoseItChecksTheSame() {

@@ -3,12 +3,12 @@ import { App as AntApp, ConfigProvider } from 'antd'
 import { lazy, Suspense, useLayoutEffect, useState } from 'react'
 import { BrowserRouter, Navigate, Route, Routes } from 'react-router'
 import { ApiError } from '../api/client'
-import { ProjectList } from '../features/projects/ProjectList'
 import { antdTheme, savedMode, tokensOf, type Mode } from './theme'
 import { applyTokens } from './tokens'
 import { Loading } from '../ui/Loading'
 
 // what a page needs comes with the page
+const ProjectList = lazy(() => import('../features/projects/ProjectList').then((m) => ({ default: m.ProjectList })))
 const BeamSketchPage = lazy(() =>
   import('../features/sketch/BeamSketchPage').then((m) => ({ default: m.BeamSketchPage })),
 )

@@ -1,6 +1,6 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { App, Button, Select, Tooltip } from 'antd'
-import { useState } from 'react'
+import { lazy, Suspense, useState } from 'react'
 import { Link } from 'react-router'
 import { change } from '../../api/changes'
 import { api, type ApiError, type Basis, type BasisChange, type BasisField, type State } from '../../api/client'
@@ -13,10 +13,11 @@ import { NationalTable } from './NationalTable'
 import { BarChips } from './BarChips'
 import { FLANGES, HEADINGS, numberOf, PREFERENCES, shown, stored, SWAY, unitOf } from './fields'
 import { KeepBasis } from './kept/KeepBasis'
-import { OtherBases } from './kept/OtherBases'
 import { replacing } from './replacing'
 import { localPatched, YES_NO } from './local/local'
 import { LocalPart } from './local/LocalPart'
+
+const OtherBases = lazy(() => import('./kept/OtherBases').then((m) => ({ default: m.OtherBases })))
 
 /** The basis of design. Every change is stored at once as a field of its own and redesigns the building; undo takes the last one back. */
 export function BasisPage({ id, state }: { id: string; state?: State }) {
@@ -80,16 +81,18 @@ export function BasisPage({ id, state }: { id: string; state?: State }) {
       </div>
       {dialog === 'keep' && <KeepBasis basis={b} onClose={() => setDialog(undefined)} />}
       {dialog === 'compare' && (
-        <OtherBases
-          id={id}
-          codes={catalogue.data.codes}
-          local={b.local}
-          onClose={() => setDialog(undefined)}
-          onTake={(other) => {
-            set(replacing(b, other))
-            setDialog(undefined)
-          }}
-        />
+        <Suspense fallback={null}>
+          <OtherBases
+            id={id}
+            codes={catalogue.data.codes}
+            local={b.local}
+            onClose={() => setDialog(undefined)}
+            onTake={(other) => {
+              set(replacing(b, other))
+              setDialog(undefined)
+            }}
+          />
+        </Suspense>
       )}
       <p className="soft">
         A change is stored as it is made and redesigns the whole building; the sentence at the top says when the results

@@ -1,5 +1,6 @@
 import { useQuery } from '@tanstack/react-query'
 import { Segmented } from 'antd'
+import { lazy, Suspense } from 'react'
 import { useSearchParams } from 'react-router'
 import { api, type State } from '../../api/client'
 import { unitsOf } from '../../lib/units'
@@ -8,7 +9,8 @@ import { Loading } from '../../ui/Loading'
 import { AnalysisPart } from './AnalysisPart'
 import { ChangesPart } from './ChangesPart'
 import { ReadPart } from './ReadPart'
-import { RevisionPart } from './revision/RevisionPart'
+
+const RevisionPart = lazy(() => import('./revision/RevisionPart').then((m) => ({ default: m.RevisionPart })))
 
 const PARTS = [
   { value: 'read', label: 'What was read' },
@@ -46,7 +48,11 @@ export function ModelPage({ id, state }: { id: string; state?: State }) {
       />
       {part === 'analysis' && <AnalysisPart id={id} state={state} model={m} units={units} />}
       {part === 'changes' && <ChangesPart id={id} state={state} model={m} />}
-      {part === 'revision' && <RevisionPart id={id} state={state} model={m} />}
+      {part === 'revision' && (
+        <Suspense fallback={<Loading words="Opening the page" />}>
+          <RevisionPart id={id} state={state} model={m} />
+        </Suspense>
+      )}
       {!['analysis', 'changes', 'revision'].includes(part) && <ReadPart model={m} />}
     </div>
   )

@@ -1,6 +1,6 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query'
 import { Button, Segmented } from 'antd'
-import { useMemo, useState } from 'react'
+import { lazy, Suspense, useMemo, useState } from 'react'
 import { useNavigate, useSearchParams } from 'react-router'
 import { api, type State, type TypeChange, type TypeCurve, type TypeRow, type TypesAt } from '../../api/client'
 import { numberIn } from '../../lib/address'
@@ -11,12 +11,13 @@ import { Loading } from '../../ui/Loading'
 import { NumberField } from '../../ui/NumberField'
 import { useUnits } from '../../ui/useUnits'
 import { CurveChart } from './CurveChart'
-import { CurveMaking } from './CurveMaking'
-import { PatternDialog } from './PatternDialog'
 import { PreviewTable } from './PreviewTable'
 import { TypeDetail } from './TypeDetail'
 import { TypeTable } from './TypeTable'
 import { useTypes, type TypeRole } from './useTypes'
+
+const CurveMaking = lazy(() => import('./CurveMaking').then((m) => ({ default: m.CurveMaking })))
+const PatternDialog = lazy(() => import('./PatternDialog').then((m) => ({ default: m.PatternDialog })))
 
 const ROLES = [
   { value: 'beam' as const, label: 'Beams' },
@@ -96,7 +97,11 @@ export function TypesPage({ id, state }: { id: string; state?: State }) {
           Every point is a set of types whose cage serves every member of them. Drag the mark, or use ← →.
         </p>
         {curve.isError && <ErrorView error={curve.error} onRetry={() => void curve.refetch()} />}
-        {curve.data && !c && <CurveMaking key={role} id={id} role={role} state={state} />}
+        {curve.data && !c && (
+          <Suspense fallback={null}>
+            <CurveMaking key={role} id={id} role={role} state={state} />
+          </Suspense>
+        )}
         {c?.members === 0 && <p className="notice">There are no {role}s in this model.</p>}
         {c && c.members > 0 && (
           <>
@@ -208,12 +213,14 @@ export function TypesPage({ id, state }: { id: string; state?: State }) {
         )}
       </div>
       {naming && (
-        <PatternDialog
-          id={id}
-          role={role}
-          onClose={() => setNaming(false)}
-          onTake={(mark) => put.mutate({ action: 'pattern', role, mark }, { onSuccess: () => setNaming(false) })}
-        />
+        <Suspense fallback={null}>
+          <PatternDialog
+            id={id}
+            role={role}
+            onClose={() => setNaming(false)}
+            onTake={(mark) => put.mutate({ action: 'pattern', role, mark }, { onSuccess: () => setNaming(false) })}
+          />
+        </Suspense>
       )}
     </div>
   )

@@ -2,6 +2,7 @@ package kolonne.e2e;
 
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import com.microsoft.playwright.Page;
 import java.io.IOException;
@@ -11,12 +12,15 @@ import java.util.ArrayList;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 
-/** Every page against the rules of axe-core: names, landmarks, focus; and in both themes its contrast, the only rule that a theme can break. */
+/** Every page against the rules of axe-core: names, landmarks, focus; and in both themes its contrast, the only rule that a theme can break. Its scripts stay small. */
 class AccessTest extends BrowserTest {
     /** The rules' own script, from the packages of the web pages. */
     private static String rules() throws IOException {
         return Files.readString(Path.of("../web/node_modules/axe-core/axe.min.js"));
     }
+
+    /** What a page without 3-D may take, as it is sent [bytes]. */
+    private static final int SCRIPTS = 250_000;
 
     private final List<String> found = new ArrayList<>();
 
@@ -36,8 +40,8 @@ class AccessTest extends BrowserTest {
         this.page.waitForFunction("() => document.getAnimations().every(a => a.playState !== 'running')");
         if (Boolean.TRUE.equals(this.page.evaluate("() => !window.axe"))) {
             if (Boolean.TRUE.equals(this.page.evaluate("() => !window.axe"))) {
-            this.page.evaluate(rules());
-        }
+                this.page.evaluate(rules());
+            }
         }
         Object violations = this.page.evaluate("""
                 async only => (await axe.run(document, { resultTypes: ['violations'], ...(only.length ? { runOnly: only } : {}) })).violations
@@ -56,6 +60,12 @@ class AccessTest extends BrowserTest {
     private void at(String address, String shows) throws IOException {
         page.navigate(address);
         assertThat(page.locator(shows).first()).isVisible();
+        if (!address.contains("view=3d")) {
+            int scripts = (Integer)
+                    page.evaluate("() => performance.getEntriesByType('resource').filter(r => r.name.endsWith('.js'))"
+                            + ".reduce((sum, r) => sum + r.encodedBodySize, 0)");
+            assertTrue(scripts > 100_000 && scripts < SCRIPTS, address + " takes " + scripts + " bytes of script");
+        }
         look(address.replaceAll("^http://[^/]*", ""));
     }
 

@@ -10,7 +10,6 @@ import io.javalin.http.staticfiles.Location;
 import io.javalin.json.JavalinJackson;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Map;
 import java.util.NoSuchElementException;
 import java.util.function.Consumer;
 import kolonne.exchange.model.ModelReader;
@@ -85,13 +84,7 @@ public final class Api {
         cfg.jetty.modifyServer(j -> j.setErrorHandler(new PlainErrors()));
         boolean pages = Api.class.getResource("/web/index.html") != null;
         if (pages) {
-            // names of assets hold a hash of what is in them: a browser may keep them for a year
-            cfg.staticFiles.add(s -> {
-                s.hostedPath = "/assets";
-                s.directory = "/web/assets";
-                s.location = Location.CLASSPATH;
-                s.headers = Map.of("Cache-Control", "public, max-age=31536000, immutable");
-            });
+            cfg.routes.get("/assets/{name}", Assets::serve);
             cfg.staticFiles.add("/web", Location.CLASSPATH);
             cfg.spaRoot.addFile("/", "/web/index.html", Location.CLASSPATH);
         }

@@ -51,6 +51,10 @@ final class Served implements AutoCloseable {
         jobs.close();
     }
 
+    int port() {
+        return server.port();
+    }
+
     JsonNode get(String path) throws IOException, InterruptedException {
         return ask(200, "GET", path, null);
     }

@@ -132,7 +132,7 @@ export interface paths {
       }
     }
     put?: never
-    /** Reads an uploaded model (the body); the job's result is the project */
+    /** Reads an uploaded model, or a project that was downloaded (the body); the job's result is the project */
     post: {
       parameters: {
         query?: {
@@ -4350,6 +4350,84 @@ export interface paths {
     }
     put?: never
     /** A job that makes it: The basis of design with its local settings */
+    post: {
+      parameters: {
+        query?: never
+        header?: never
+        path: {
+          id: string
+        }
+        cookie?: never
+      }
+      requestBody?: never
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown
+          }
+          content: {
+            'application/json': components['schemas']['Job']
+          }
+        }
+        /** @description What, where and how to mend */
+        default: {
+          headers: {
+            [name: string]: unknown
+          }
+          content: {
+            'application/problem+json': components['schemas']['Problem']
+          }
+        }
+      }
+    }
+    delete?: never
+    options?: never
+    head?: never
+    patch?: never
+    trace?: never
+  }
+  '/api/projects/{id}/exports/project.zip': {
+    parameters: {
+      query?: never
+      header?: never
+      path?: never
+      cookie?: never
+    }
+    /** The whole project as one file, with its models and all that was done; Projects takes it in again */
+    get: {
+      parameters: {
+        query?: never
+        header?: never
+        path: {
+          id: string
+        }
+        cookie?: never
+      }
+      requestBody?: never
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown
+          }
+          content: {
+            'application/octet-stream': string
+          }
+        }
+        /** @description What, where and how to mend */
+        default: {
+          headers: {
+            [name: string]: unknown
+          }
+          content: {
+            'application/problem+json': components['schemas']['Problem']
+          }
+        }
+      }
+    }
+    put?: never
+    /** A job that makes it: The whole project as one file, with its models and all that was done; Projects takes it in again */
     post: {
       parameters: {
         query?: never

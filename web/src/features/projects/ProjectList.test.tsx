@@ -110,6 +110,12 @@ describe('the project list', () => {
     await waitFor(() => expect(screen.getByRole('link', { name: 'Zaal' })).toBeInTheDocument())
   })
 
+  it('offers every project as a file', async () => {
+    render(<ProjectList mode="light" onMode={() => {}} />, { wrapper: Around })
+    const link = await screen.findByRole('link', { name: 'Download Zaal' })
+    expect(link).toHaveAttribute('href', api.exportUrl('p', 'project.zip'))
+  })
+
   it('asks before it deletes', async () => {
     const remove = vi.spyOn(api, 'remove').mockResolvedValue(undefined)
     open()

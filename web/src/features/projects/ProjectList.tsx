@@ -38,7 +38,9 @@ export function ProjectList({ mode, onMode }: { mode: Mode; onMode: () => void }
           }}
         >
           <b>{upload.isPending ? 'Sending the file…' : 'Drop a model file here, or click to choose one'}</b>
-          <div className="soft">Kolonne model (.json), a zip of CSV tables, or an analysis model in IFC 4</div>
+          <div className="soft">
+            Kolonne model (.json), a zip of CSV tables, an analysis model in IFC 4, or a project that was downloaded
+          </div>
         </Upload.Dragger>
         <p className="small-models">
           <span className="soft">No file needed for a small one:</span>
@@ -97,9 +99,18 @@ function ProjectRow({ project }: { project: Project }) {
       </td>
       <td className="soft">{new Date(project.changedAt).toLocaleString()}</td>
       <td className="num">
+        <Button
+          size="small"
+          type="text"
+          href={api.exportUrl(project.id, 'project.zip')}
+          aria-label={`Download ${project.name}`}
+          title="The whole project as one file: its models, basis, cages set by hand, types and history. Dropped above, here or on another machine, it is taken in as a project of its own."
+        >
+          Download
+        </Button>
         <Popconfirm
           title={`Delete “${project.name}”?`}
-          description="Its model, basis and history are deleted for good."
+          description="Its model, basis and history are deleted for good. Download it first to keep them."
           okText="Delete"
           cancelText="Keep"
           okButtonProps={{ danger: true }}

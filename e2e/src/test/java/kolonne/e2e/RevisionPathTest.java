@@ -2,6 +2,7 @@ package kolonne.e2e;
 
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 
+import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import java.io.IOException;
@@ -18,7 +19,7 @@ import kolonne.core.shape.Shape;
 import kolonne.exchange.model.ModelWriter;
 import org.junit.jupiter.api.Test;
 
-/** A newer model of a small building: looked at, adopted in one step, undone in one. */
+/** A newer model of a small building: looked at, adopted in one step, undone in one; the whole project goes out as a file and comes in again. */
 class RevisionPathTest extends BrowserTest {
     private static Path file(String name, Building b) throws IOException {
         Path out = Files.createTempDirectory("model").resolve(name);
@@ -55,5 +56,19 @@ class RevisionPathTest extends BrowserTest {
         assertThat(page.getByText("From zaal.json")).isVisible();
         redo().click();
         assertThat(page.getByText("From zaal-b.json")).isVisible();
+        // the project as one file, taken in again: with both models and what can be undone
+        String address = page.url();
+        page.navigate(address.replaceAll("/p/.*", "/"));
+        Locator row = page.locator(".projects tbody tr").first();
+        Path whole =
+                page.waitForDownload(() -> row.getByText("Download").click()).path();
+        Path again = Files.createTempDirectory("project").resolve("kolonne-project.zip");
+        Files.copy(whole, again);
+        page.locator("input[type=file]").setInputFiles(again);
+        assertThat(page).hasURL(Pattern.compile("/model"));
+        assertThat(page).not().hasURL(address);
+        assertThat(page.getByText("From zaal-b.json")).isVisible();
+        undo().click();
+        assertThat(page.getByText("From zaal.json")).isVisible();
     }
 }

@@ -1,6 +1,7 @@
 package kolonne.server;
 
 import kolonne.server.command.AnalyseCommand;
+import kolonne.server.command.BackupCommand;
 import kolonne.server.command.BbsCommand;
 import kolonne.server.command.CheckCommand;
 import kolonne.server.command.CompareCommand;
@@ -10,6 +11,7 @@ import kolonne.server.command.DesignCommand;
 import kolonne.server.command.DrawCommand;
 import kolonne.server.command.IfcCommand;
 import kolonne.server.command.ReportCommand;
+import kolonne.server.command.RestoreCommand;
 import kolonne.server.command.ScheduleCommand;
 import kolonne.server.command.SectionCommand;
 import kolonne.server.command.ServeCommand;
@@ -36,6 +38,8 @@ import picocli.CommandLine;
             SectionCommand.class,
             ConvertCommand.class,
             DemoCommand.class,
+            BackupCommand.class,
+            RestoreCommand.class,
             CommandLine.HelpCommand.class,
             AutoComplete.GenerateCompletion.class
         })

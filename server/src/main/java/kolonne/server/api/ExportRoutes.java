@@ -34,10 +34,12 @@ import kolonne.exchange.paper.ScheduleWorkbook;
 import kolonne.exchange.paper.UtilisationReport;
 import kolonne.exchange.results.ResultsCsv;
 import kolonne.exchange.results.ResultsJson;
+import kolonne.server.archive.ProjectArchive;
 import kolonne.server.jobs.Job;
 import kolonne.server.jobs.Jobs;
 import kolonne.server.jobs.MadeFiles;
 import kolonne.server.project.Projects;
+import kolonne.server.store.StoredProject;
 
 /** Files to take away. */
 final class ExportRoutes {
@@ -138,6 +140,15 @@ final class ExportRoutes {
                 "basis.json", "application/json", "basis.json", "The basis of design with its local settings", c -> {
                     String basis = BasisFile.write(projects.basis(c.pathParam("id")));
                     return (out, progress) -> out.write(basis.getBytes(StandardCharsets.UTF_8));
+                }));
+        exports.add(new Export(
+                "project.zip",
+                "application/zip",
+                "kolonne-project.zip",
+                "The whole project as one file, with its models and all that was done; Projects takes it in again",
+                c -> {
+                    StoredProject p = projects.files().copy(c.pathParam("id"));
+                    return (out, progress) -> ProjectArchive.write(p, out);
                 }));
         add(
                 "bending.json",

@@ -51,7 +51,7 @@ final class ProjectRoutes {
                 new Route(
                         HandlerType.POST,
                         "/api/projects",
-                        "Reads an uploaded model (the body); the job's result is the project",
+                        "Reads an uploaded model, or a project that was downloaded (the body); the job's result is the project",
                         byte[].class,
                         Answers.JobDto.class,
                         new String[] {"name", "fileName"},
@@ -172,7 +172,7 @@ final class ProjectRoutes {
         String fileName = Optional.ofNullable(c.queryParam("fileName"))
                 .filter(s -> !s.isBlank())
                 .orElse("model.json");
-        Job job = projects.importModel(c.queryParam("name"), fileName, c.bodyAsBytes());
+        Job job = projects.importFile(c.queryParam("name"), fileName, c.bodyAsBytes());
         c.status(202).json(Answers.JobDto.of(job.status()));
     }
 

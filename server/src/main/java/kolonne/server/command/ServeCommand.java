@@ -3,8 +3,6 @@ package kolonne.server.command;
 import io.javalin.Javalin;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
-import java.nio.file.Files;
-import java.nio.file.Path;
 import java.util.List;
 import java.util.concurrent.Callable;
 import java.util.concurrent.CountDownLatch;
@@ -34,20 +32,8 @@ public final class ServeCommand implements Callable<Integer> {
             description = "Port on 127.0.0.1 (default ${DEFAULT-VALUE}).")
     private int port;
 
-    @CommandLine.Option(names = "--database", required = true, description = "JDBC address of the MariaDB schema.")
-    private String database;
-
-    @CommandLine.Option(
-            names = "--user",
-            defaultValue = "app",
-            description = "Database user (default ${DEFAULT-VALUE}).")
-    private String user;
-
-    @CommandLine.Option(
-            names = "--password-file",
-            required = true,
-            description = "File that holds the user's password.")
-    private Path passwordFile;
+    @CommandLine.Mixin
+    private StoredData stored;
 
     @CommandLine.Option(
             names = "--host",
@@ -59,8 +45,7 @@ public final class ServeCommand implements Callable<Integer> {
 
     @Override
     public Integer call() throws IOException, InterruptedException {
-        String password = Files.readString(passwordFile).strip();
-        Database db = new Database(database, user, password);
+        Database db = stored.open();
         ProjectStore store = new MariaDbProjectStore(db);
         if (demo && store.list().isEmpty()) {
             load(store);

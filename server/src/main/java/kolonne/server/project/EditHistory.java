@@ -45,6 +45,13 @@ public final class EditHistory {
     /** The whole basis: what a project begins with, and what older servers stored. It is not undone. */
     static final String WHOLE_BASIS = "set-basis";
 
+    private static final Set<String> KINDS = Set.of(EDIT, HAND, BASIS, MARK, TYPES, REVISION, UNDO, REDO, WHOLE_BASIS);
+
+    /** Whether a history may hold changes of a kind. */
+    static boolean knows(String kind) {
+        return KINDS.contains(kind);
+    }
+
     private static final JsonMapper JSON = new JsonMapper();
 
     private final Deque<CommandRow> done = new ArrayDeque<>();
@@ -211,6 +218,20 @@ public final class EditHistory {
         List<CommandRow> all = done.stream().filter(EditHistory::changesModel).toList();
         int last = revision().map(all::indexOf).orElse(0);
         return all.subList(last, all.size());
+    }
+
+    /** The first change of the model in force whose edits cannot be read; empty if all can. @param file of {@link #fileVersion} */
+    Optional<Integer> unreadable(Building file) {
+        Building b = file;
+        for (CommandRow c : modelChanges()) {
+            if (c.kind().equals(EDIT)
+                    && !EditFile.read(c.body().getBytes(StandardCharsets.UTF_8), b)
+                            .sound()) {
+                return Optional.of(c.version());
+            }
+            b = ModelEdit.apply(b, edits(c, b));
+        }
+        return Optional.empty();
     }
 
     /** The building of the file of {@link #fileVersion} with the edits in force. */

@@ -30,6 +30,7 @@ import kolonne.core.type.Types;
 import kolonne.exchange.basis.BasisFile;
 import kolonne.exchange.model.ModelReader;
 import kolonne.exchange.model.ModelWriter;
+import kolonne.server.archive.ProjectArchive;
 import kolonne.server.jobs.Job;
 import kolonne.server.jobs.Jobs;
 import kolonne.server.store.CommandRow;
@@ -70,6 +71,7 @@ public final class Projects {
     private final Changes changes;
     private final ProjectPaper paper;
     private final KeptBases bases;
+    private final ProjectFiles files;
 
     public Projects(ProjectStore store, Jobs jobs) {
         this.store = store;
@@ -77,6 +79,7 @@ public final class Projects {
         this.changes = new Changes(this, store);
         this.paper = new ProjectPaper(this, store);
         this.bases = new KeptBases(store);
+        this.files = new ProjectFiles(store);
     }
 
     /** What title blocks and heads of pages tell of projects. */
@@ -89,6 +92,11 @@ public final class Projects {
         return bases;
     }
 
+    /** Projects as files. */
+    public ProjectFiles files() {
+        return files;
+    }
+
     public List<ProjectRow> list() {
         return store.list();
     }
@@ -98,8 +106,17 @@ public final class Projects {
         return store.find(id).orElseThrow(() -> new NoSuchElementException("There is no project " + id + "."));
     }
 
-    /** Starts reading an uploaded model; the job's result is the new project's id. */
-    public Job importModel(String name, String fileName, byte[] bytes) {
+    /** Starts reading an uploaded model, or a project that was downloaded; the job's result is the new project's id. */
+    public Job importFile(String name, String fileName, byte[] bytes) {
+        return ProjectArchive.isOne(bytes)
+                ? jobs.start("import", memory(bytes), job -> {
+                    job.at("reading the project", 0, 0);
+                    return files.take(bytes);
+                })
+                : importModel(name, fileName, bytes);
+    }
+
+    private Job importModel(String name, String fileName, byte[] bytes) {
         return jobs.start("import", memory(bytes), job -> {
             job.at("reading the model", 0, 0);
             ModelReader.Read read = ModelReader.read(bytes);

@@ -8,7 +8,9 @@ import java.security.SecureRandom;
 import java.time.LocalDateTime;
 import java.time.ZoneOffset;
 import java.time.temporal.ChronoUnit;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
 import java.util.zip.GZIPInputStream;
@@ -55,7 +57,45 @@ public final class MariaDbProjectStore implements ProjectStore {
         });
     }
 
-    private String newId() {
+    @Override
+    public Optional<StoredProject> copy(String id) {
+        // one transaction sees the tables as they were when it began (repeatable read, the database's own way)
+        return in(m -> {
+            ProjectRow row = m.project(id);
+            if (row == null) {
+                return Optional.empty();
+            }
+            Map<Integer, ModelFileRow> revisions = new HashMap<>();
+            m.revisions(id).forEach(v -> revisions.put(v, unpacked(m.revision(id, v))));
+            return Optional.of(
+                    new StoredProject(row, unpacked(m.modelFile(id)), m.commands(id, 0), revisions, m.data(id)));
+        });
+    }
+
+    @Override
+    public boolean put(StoredProject p) {
+        return in(m -> {
+            if (m.project(p.row().id()) != null) {
+                return false;
+            }
+            m.insertProject(p.row());
+            m.insertModelFile(new ModelFileRow(
+                    p.row().id(), p.model().fileName(), gzip(p.model().content())));
+            p.commands().forEach(m::insertCommand);
+            p.revisions().forEach((v, r) -> m.insertRevision(r.projectId(), v, r.fileName(), gzip(r.content())));
+            if (p.data() != null) {
+                m.insertData(p.data());
+            }
+            return true;
+        });
+    }
+
+    private static ModelFileRow unpacked(ModelFileRow row) {
+        return new ModelFileRow(row.projectId(), row.fileName(), gunzip(row.content()));
+    }
+
+    @Override
+    public String newId() {
         StringBuilder s = new StringBuilder();
         for (int i = 0; i < 12; i++) {
             s.append(LETTERS.charAt(random.nextInt(LETTERS.length())));
@@ -69,14 +109,12 @@ public final class MariaDbProjectStore implements ProjectStore {
 
     @Override
     public ModelFileRow model(String id) {
-        ModelFileRow row = in(m -> m.modelFile(id));
-        return new ModelFileRow(row.projectId(), row.fileName(), gunzip(row.content()));
+        return unpacked(in(m -> m.modelFile(id)));
     }
 
     @Override
     public ModelFileRow revision(String id, int version) {
-        ModelFileRow row = in(m -> m.revision(id, version));
-        return new ModelFileRow(row.projectId(), row.fileName(), gunzip(row.content()));
+        return unpacked(in(m -> m.revision(id, version)));
     }
 
     @Override

@@ -38,6 +38,9 @@ public interface ProjectMapper {
             "SELECT project_id, file_name, content FROM model_revision WHERE project_id = #{id} AND version = #{version}")
     ModelFileRow revision(@Param("id") String id, @Param("version") int version);
 
+    @Select("SELECT version FROM model_revision WHERE project_id = #{id} ORDER BY version")
+    List<Integer> revisions(String id);
+
     @Update("UPDATE project SET name = #{name}, changed_at = #{at}, version = version + 1 "
             + "WHERE id = #{id} AND version = #{version}")
     int rename(

@@ -41,6 +41,15 @@ public interface ProjectStore {
 
     boolean delete(String id);
 
+    /** All that is stored of a project, as of one moment; empty if there is none. */
+    Optional<StoredProject> copy(String id);
+
+    /** Stores a whole project under its id in one transaction; false, and nothing changes, if there is one with it. */
+    boolean put(StoredProject project);
+
+    /** An id that no project has. */
+    String newId();
+
     /** How columns of station-force tables were mapped, by name. */
     List<MappingRow> mappings();
 

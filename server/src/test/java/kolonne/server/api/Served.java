@@ -20,7 +20,9 @@ final class Served implements AutoCloseable {
     private static final ObjectMapper JSON = new ObjectMapper();
 
     final MemoryStore store = new MemoryStore();
-    final String project;
+    /** The path of the project that is asked. */
+    String project;
+
     private Jobs jobs;
     private Javalin server;
 
@@ -53,6 +55,16 @@ final class Served implements AutoCloseable {
 
     int port() {
         return server.port();
+    }
+
+    Javalin javalin() {
+        return server;
+    }
+
+    /** Asks another project from now on, which is designed first. */
+    void look(String path) throws IOException, InterruptedException {
+        project = path;
+        designed();
     }
 
     JsonNode get(String path) throws IOException, InterruptedException {

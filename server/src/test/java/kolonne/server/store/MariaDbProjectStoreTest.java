@@ -59,6 +59,31 @@ class MariaDbProjectStoreTest {
     }
 
     @Test
+    void aWholeProjectIsCopiedAndPutUnderAnotherId() {
+        byte[] model = new byte[1_000_000];
+        new Random(5).nextBytes(model);
+        ProjectRow p = store.create("whole 図", "m.json", model, "{\"a\":1}", "{\"lines\":[]}");
+        CommandRow revision = new CommandRow(p.id(), 2, "revise-model", "{}", null, "Zoë", null);
+        store.revise(revision, "newer.ifc", new byte[] {4, 5}).orElseThrow();
+        store.putData(new ProjectDataRow(p.id(), 1, "{}", new byte[] {7}));
+        StoredProject copy = store.copy(p.id()).orElseThrow();
+        assertFalse(store.put(copy), "it is there already");
+        String id = store.newId();
+        assertTrue(store.put(copy.as(id)));
+        StoredProject again = store.copy(id).orElseThrow();
+        assertEquals(copy.as(id).row(), again.row());
+        assertEquals(copy.as(id).commands(), again.commands());
+        assertArrayEquals(model, again.model().content());
+        assertArrayEquals(new byte[] {4, 5}, again.revisions().get(2).content());
+        assertEquals("newer.ifc", again.revisions().get(2).fileName());
+        assertArrayEquals(new byte[] {7}, again.data().logo());
+        store.delete(p.id());
+        assertTrue(store.copy(p.id()).isEmpty());
+        assertArrayEquals(model, store.copy(id).orElseThrow().model().content(), "the copy stands by itself");
+        store.delete(id);
+    }
+
+    @Test
     void projectDataComeBackAndOneOfTwoAtOnceIsRefused() {
         ProjectRow p = store.create("titled", "m.json", new byte[] {1}, "{}", null);
         assertTrue(store.data(p.id()).isEmpty());

@@ -106,6 +106,38 @@ public final class MemoryStore implements ProjectStore {
     }
 
     @Override
+    public synchronized Optional<StoredProject> copy(String id) {
+        Map<Integer, ModelFileRow> revisions = new LinkedHashMap<>();
+        models.forEach((k, m) -> {
+            if (k.startsWith(id + " ")) {
+                revisions.put(Integer.valueOf(k.substring(id.length() + 1)), m);
+            }
+        });
+        return find(id).map(row -> new StoredProject(row, models.get(id), commands(id, 0), revisions, data.get(id)));
+    }
+
+    @Override
+    public synchronized boolean put(StoredProject p) {
+        String id = p.row().id();
+        if (projects.containsKey(id)) {
+            return false;
+        }
+        projects.put(id, p.row());
+        models.put(id, p.model());
+        p.revisions().forEach((v, m) -> models.put(id + " " + v, m));
+        commands.addAll(p.commands());
+        if (p.data() != null) {
+            data.put(id, p.data());
+        }
+        return true;
+    }
+
+    @Override
+    public synchronized String newId() {
+        return "m" + projects.size();
+    }
+
+    @Override
     public synchronized boolean delete(String id) {
         return projects.remove(id) != null;
     }

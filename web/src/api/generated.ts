@@ -49,6 +49,51 @@ export interface paths {
     patch?: never
     trace?: never
   }
+  '/api/ready': {
+    parameters: {
+      query?: never
+      header?: never
+      path?: never
+      cookie?: never
+    }
+    /** Whether the server can do its work: 503 where its database, its memory or its disk are not up to it */
+    get: {
+      parameters: {
+        query?: never
+        header?: never
+        path?: never
+        cookie?: never
+      }
+      requestBody?: never
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown
+          }
+          content: {
+            'application/json': components['schemas']['Ready']
+          }
+        }
+        /** @description What, where and how to mend */
+        default: {
+          headers: {
+            [name: string]: unknown
+          }
+          content: {
+            'application/problem+json': components['schemas']['Problem']
+          }
+        }
+      }
+    }
+    put?: never
+    post?: never
+    delete?: never
+    options?: never
+    head?: never
+    patch?: never
+    trace?: never
+  }
   '/api/catalogue': {
     parameters: {
       query?: never
@@ -6031,6 +6076,12 @@ export interface components {
     Readings: {
       x: number
       readings: components['schemas']['Reading'][]
+    }
+    Ready: {
+      ready: boolean
+      database: boolean
+      heapFreeMb: number
+      diskFreeMb: number
     }
     ReleasesEdit: {
       /** @constant */

@@ -336,5 +336,12 @@ final class Answers {
             List<WordDto> ductility,
             Map<String, String> remarks) {}
 
+    /**
+     * @param database whether it answers
+     * @param heapFreeMb  memory that is left [MB]
+     * @param diskFreeMb  room for files in the making [MB]
+     */
+    record Ready(boolean ready, boolean database, int heapFreeMb, int diskFreeMb) {}
+
     record Health(String status, String version) {}
 }

@@ -37,6 +37,14 @@ final class ProjectRoutes {
                         Answers.Health.class,
                         c -> c.json(new Answers.Health("up", "1"))),
                 Route.get(
+                        "/api/ready",
+                        "Whether the server can do its work: 503 where its database, its memory or its disk are not up to it",
+                        Answers.Ready.class,
+                        c -> {
+                            Answers.Ready r = Readiness.now(projects);
+                            c.status(r.ready() ? 200 : 503).json(r);
+                        }),
+                Route.get(
                         "/api/catalogue",
                         "Design codes with the bars of their market",
                         CatalogueList.class,

@@ -34,7 +34,7 @@ import kolonne.server.store.StoredProject;
 /** One project as one file (docs/formats/project-file.md): its models as uploaded, all that was done, what title blocks tell. The same project gives the same bytes. */
 public final class ProjectArchive {
     static final String HEAD = "kolonne.json";
-    private static final String FORMAT = "kolonne-project";
+    private static final String FORMAT = "kolonne-archive";
     private static final int VERSION = 1;
     private static final String HISTORY = "history.jsonl";
     private static final String DATA = "data.json";

@@ -104,6 +104,28 @@ class ApiTest {
     }
 
     @Test
+    void whatWatchesTheServerIsToldWhetherItCanWork() throws Exception {
+        JsonNode ready = JSON.readTree(call("GET", "/api/ready", null).body());
+        assertTrue(ready.get("ready").asBoolean() && ready.get("database").asBoolean(), ready.toString());
+        assertTrue(
+                ready.get("heapFreeMb").asLong() > 0 && ready.get("diskFreeMb").asLong() > 0, ready.toString());
+        ProjectStore away = mock(ProjectStore.class);
+        when(away.list()).thenThrow(new IllegalStateException(new java.sql.SQLException("gone")));
+        try (Jobs own = new Jobs()) {
+            Javalin other = new Api(new Projects(away, own), own).server().start("127.0.0.1", 0);
+            try {
+                HttpResponse<String> r = Requests.send(other, "GET", "/api/ready", null);
+                assertEquals(503, r.statusCode());
+                assertFalse(JSON.readTree(r.body()).get("database").asBoolean());
+                assertEquals(
+                        200, Requests.send(other, "GET", "/api/health", null).statusCode(), "it lives");
+            } finally {
+                other.stop();
+            }
+        }
+    }
+
+    @Test
     void resultsComeByPageAndQueriesNarrowThem() throws IOException, InterruptedException {
         JsonNode all = designed("/api/projects/p1/results?size=5");
         assertEquals(5, all.get("rows").size());

@@ -153,7 +153,7 @@ class ProjectArchiveTest {
             quoteCharacter = '`',
             value = {
                 "kolonne.json  | \"version\" : 1,\\n  \"id\" | \"version\" : 2,\\n  \"id\" | is not the format",
-                "kolonne.json  | kolonne-project       | other                | is not the format",
+                "kolonne.json  | kolonne-archive       | other                | is not the format",
                 "kolonne.json  | \"changes\" : 5       | \"changes\" : 1e9    | no number of a version",
                 "kolonne.json  | \"changes\" : 5       | \"changes\" : 3      | out of order",
                 "kolonne.json  | 2026-11-28T           | 0001-11-28T          | no time",

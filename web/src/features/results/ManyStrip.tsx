@@ -5,10 +5,10 @@ import { grouped, utilisation } from '../../lib/format'
 import { massIn } from '../../lib/units'
 import { useUnits } from '../../ui/useUnits'
 import type { Group } from './alike'
+import { SelectButton } from './SelectButton'
 import type { Selection } from './useSelection'
 
 const BulkActions = lazy(() => import('./BulkActions').then((m) => ({ default: m.BulkActions })))
-const SelectMenu = lazy(() => import('./SelectMenu').then((m) => ({ default: m.SelectMenu })))
 
 /** What many selected lines and stacks come to, and what can be done with all of them at once. */
 export function ManyStrip(p: {
@@ -65,7 +65,7 @@ export function ManyStrip(p: {
         </div>
       </div>
       <Suspense>
-        <SelectMenu groups={p.groups} selection={p.selection} everything={p.everything} />
+        <SelectButton groups={p.groups} selection={p.selection} everything={p.everything} />
         <BulkActions id={p.id} state={p.state} rows={rows} view={p.view} />
       </Suspense>
       <Button onClick={p.onEdit}>

@@ -1,13 +1,17 @@
 import { Button, Dropdown } from 'antd'
+import { useState } from 'react'
 import type { Group } from './alike'
 import type { Selection } from './useSelection'
 
-/** Ways to select others. */
+/** The menu of ways to select others, open from the start. */
 export function SelectMenu(p: { groups: () => Group[]; selection: Selection; everything?: string[] }) {
+  const [open, setOpen] = useState(true)
   const groups = p.groups()
   return (
     <Dropdown
       trigger={['click']}
+      open={open}
+      onOpenChange={setOpen}
       menu={{
         items: [
           ...groups.map((g) => ({ key: g.key, label: `${g.words} (${g.marks.length})` })),
@@ -21,7 +25,7 @@ export function SelectMenu(p: { groups: () => Group[]; selection: Selection; eve
           ),
       }}
     >
-      <Button>Select…</Button>
+      <Button autoFocus>Select…</Button>
     </Dropdown>
   )
 }

@@ -1,13 +1,11 @@
 import { Button } from 'antd'
-import { lazy, Suspense } from 'react'
 import type { ResultRow } from '../../api/client'
 import { utilisation } from '../../lib/format'
 import { massIn } from '../../lib/units'
 import { useUnits } from '../../ui/useUnits'
 import type { Group } from './alike'
+import { SelectButton } from './SelectButton'
 import type { Selection } from './useSelection'
-
-const SelectMenu = lazy(() => import('./SelectMenu').then((m) => ({ default: m.SelectMenu })))
 
 /** What is selected, in two sentences, with the way to its sheet. */
 export function SelectionStrip({
@@ -55,9 +53,7 @@ export function SelectionStrip({
         </div>
         <div className="soft">{row.finding || `${row.section} · ${row.bars} · ${row.stirrups}`}</div>
       </div>
-      <Suspense>
-        <SelectMenu groups={groups} selection={selection} />
-      </Suspense>
+      <SelectButton groups={groups} selection={selection} />
       <Button onClick={() => onEdit(row.mark)}>
         Change <kbd>E</kbd>
       </Button>

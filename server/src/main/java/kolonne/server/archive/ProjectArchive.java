@@ -42,8 +42,12 @@ public final class ProjectArchive {
     private static final String MODELS = "models/";
     /** Newer models of one project. */
     private static final int MOST_MODELS = 500;
-    /** What all entries unpack to [bytes]. */
+    /** What all entries unpack to at most [bytes]. */
     private static final long MOST_UNPACKED = 4L * ModelReader.LARGEST;
+    /** And that over the size of the file: models are packed to a tenth or a twentieth; and for a very small one [bytes]. */
+    private static final long RATIO = 40;
+
+    private static final long SMALL = 16 << 20;
     /** Columns of the database. */
     private static final int LONGEST_NAME = 200;
 
@@ -72,6 +76,11 @@ public final class ProjectArchive {
         } catch (IOException | IllegalArgumentException e) {
             return false;
         }
+    }
+
+    /** What a file may unpack to [bytes]. */
+    public static long mostUnpacked(byte[] file) {
+        return Math.min(MOST_UNPACKED, SMALL + RATIO * file.length);
     }
 
     public static void write(StoredProject p, OutputStream out) throws IOException {
@@ -160,7 +169,7 @@ public final class ProjectArchive {
 
     private static Map<String, byte[]> entries(byte[] file) throws Damaged {
         Map<String, byte[]> out = new HashMap<>();
-        long left = MOST_UNPACKED;
+        long left = mostUnpacked(file);
         try (ZipInputStream z = new ZipInputStream(new ByteArrayInputStream(file), StandardCharsets.UTF_8)) {
             for (ZipEntry e = z.getNextEntry(); e != null; e = z.getNextEntry()) {
                 byte[] content = z.readNBytes((int) Math.min(ModelReader.LARGEST + 1L, left + 1));

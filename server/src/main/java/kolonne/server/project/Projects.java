@@ -52,6 +52,8 @@ public final class Projects {
     private static final int MOST_REVISIONS = 4;
     /** Memory over the size of a file while it is read. */
     private static final long READING = 7;
+    /** The same of what a project's file unpacks to, of which one model is read. */
+    private static final long ARCHIVE = 3;
 
     private static final int MOST_WAITING = 40;
     private static final Duration PATIENCE = Duration.ofSeconds(10);
@@ -109,7 +111,7 @@ public final class Projects {
     /** Starts reading an uploaded model, or a project that was downloaded; the job's result is the new project's id. */
     public Job importFile(String name, String fileName, byte[] bytes) {
         return ProjectArchive.isOne(bytes)
-                ? jobs.start("import", memory(bytes), job -> {
+                ? jobs.start("import", ARCHIVE * ProjectArchive.mostUnpacked(bytes), job -> {
                     job.at("reading the project", 0, 0);
                     return files.take(bytes);
                 })

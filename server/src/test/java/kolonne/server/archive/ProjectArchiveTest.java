@@ -185,6 +185,25 @@ class ProjectArchiveTest {
                 r.findings().get(0).toString().contains("missing"), r.findings().toString());
     }
 
+    /** A megabyte that would unpack to a gigabyte is left at what models are packed to. */
+    @Test
+    void whatUnpacksToFarMoreThanModelsDoIsRefused() throws IOException {
+        ByteArrayOutputStream out = new ByteArrayOutputStream();
+        try (ZipOutputStream z = new ZipOutputStream(out)) {
+            z.putNextEntry(new ZipEntry("kolonne.json"));
+            byte[] zeros = new byte[1 << 20];
+            for (int i = 0; i < 100; i++) {
+                z.write(zeros);
+            }
+        }
+        assertTrue(out.size() < 200_000);
+        assertTrue(ProjectArchive.isOne(out.toByteArray()));
+        ProjectArchive.Read r = ProjectArchive.read(out.toByteArray());
+        assertTrue(
+                r.findings().get(0).what().contains("unpacks to more"),
+                r.findings().toString());
+    }
+
     @Test
     void aBackupBringsBackWhatIsGoneAndLeavesWhatIsThere(@TempDir Path dir) throws IOException {
         MemoryStore store = new MemoryStore();

@@ -45,7 +45,7 @@ final class BeamReading {
         }
         for (int s = 0; s < l.spans().size(); s++) {
             for (int i = 0; i < forces.length; i++) {
-                if (inside(i, s)) {
+                if (inside(i, s) && !withinBeamAtTip(i, s)) {
                     bending(i, s);
                 }
             }
@@ -56,6 +56,19 @@ final class BeamReading {
         l.bars().forEach(this::extension);
         l.cuts().forEach(this::layout);
         return out;
+    }
+
+    /** Up to the face of a beam that is built across the tip of a cantilever. */
+    private boolean withinBeamAtTip(int i, int s) {
+        Sheet.Span q = l.spans().get(s);
+        if (!q.cantilever()) {
+            return false;
+        }
+        boolean left = l.spans().size() == 1 ? !q.columnLeft() : s == 0;
+        double tip = left ? q.faceFrom() : q.faceTo();
+        Sheet.Place last = l.places().get(left ? 0 : forces.length - 1);
+        double half = f.halfAcross(last.member(), left != last.reversed());
+        return Math.abs(l.places().get(i).x() - tip) < half - 1;
     }
 
     private boolean inside(int i, int s) {

@@ -58,6 +58,19 @@ final class Forces {
         }
     }
 
+    /** Half the widest web of the other beams at an end of a member, square to it [mm]. */
+    double halfAcross(int member, boolean atStart) {
+        Member m = b.members().get(member);
+        String joint = atStart ? m.start() : m.end();
+        return b.members().stream()
+                .filter(o -> o != m
+                        && o.role() == Role.BEAM
+                        && (o.start().equals(joint) || o.end().equals(joint)))
+                .mapToDouble(o -> a.index().sectionOf(o).shape().webWidth() / 2)
+                .max()
+                .orElse(0);
+    }
+
     private static double sq(double v) {
         return v * v;
     }

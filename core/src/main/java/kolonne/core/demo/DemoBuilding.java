@@ -39,6 +39,7 @@ public final class DemoBuilding {
 
     private static final StiffnessFactors TWISTED = new StiffnessFactors(1, 0.35, 0.35, 0.6);
     private static final StiffnessFactors COLUMN = new StiffnessFactors(1, 0.70, 0.70, 0.20);
+    private static final double THIN = 250;
     /** Compact shelving along a beam [N/mm]. */
     private static final double SHELVES = 110;
 
@@ -234,6 +235,11 @@ public final class DemoBuilding {
         return o.features() && s <= 2 && j == 3 && (i == 3 || i == 5);
     }
 
+    /** Two columns of the top storey as thin as the wall that they stand in: no hook of a girder finds its length in them. */
+    private boolean thin(int s, int i, int j) {
+        return o.features() && s == o.storeys() && i == 0 && (j == 1 || j == 2);
+    }
+
     private String columnSection(int s, int i, int j) {
         if (hallColumn(i, j) && s <= 2) {
             return circle(750);
@@ -247,7 +253,7 @@ public final class DemoBuilding {
         if (slight(s, i, j)) {
             size = 400;
         }
-        return rectangle(size, size);
+        return thin(s, i, j) ? rectangle(THIN, size) : rectangle(size, size);
     }
 
     // ---- floors ---------------------------------------------------------------------------------------------------
@@ -298,6 +304,11 @@ public final class DemoBuilding {
         return o.features() && s == 2 && j == 1 && (i == 4 || i == 5);
     }
 
+    /** Two beams of the roof as deep as the screen round the plant that they carry. */
+    private boolean screen(int s, int i, int j) {
+        return o.features() && s == o.storeys() && j == 2 && (i == 0 || i == 1);
+    }
+
     /** Edge girders into which secondary beams are built in: they twist. */
     private boolean twisted(int s, int i, int j) {
         return o.features() && s == SETBACK_FROM && (j == 0 && (i == 1 || i == 2) || j == o.baysY() && i == 1);
@@ -317,7 +328,7 @@ public final class DemoBuilding {
         if (hidden(s, i)) {
             // two of the longest were left as shallow as their neighbours would need
             boolean left = i == 5 && (j == 1 || j == 3);
-            section = rectangle(1200, left ? 400 : depth(x[i + 1] - x[i], 20));
+            section = rectangle(1200, left ? (j == 1 ? 350 : 400) : depth(x[i + 1] - x[i], 20));
         } else {
             double h = depth(x[i + 1] - x[i], 12.5);
             section = edgeX(s, i, j) ? ell(300, h, 900) : rectangle(x[i + 1] - x[i] > 7500 ? 400 : 350, h);
@@ -394,8 +405,9 @@ public final class DemoBuilding {
         String b = level(s) + "-" + letter(i) + letter(i + 1) + (j + 2);
         double span = y[j + 1] - y[j];
         // the longest spans are too much for beams within the slab
-        String section =
-                hidden(s, i) && span < 9000 ? rectangle(1000, depth(span, 17)) : tee(300, depth(span, 14), 1200);
+        String section = screen(s, i, j)
+                ? rectangle(300, depth(span, 3.5))
+                : hidden(s, i) && span < 9000 ? rectangle(1000, depth(span, 17)) : tee(300, depth(span, 14), 1200);
         beam(
                 a + ".." + (j + 2),
                 a,

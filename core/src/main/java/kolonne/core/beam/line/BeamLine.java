@@ -33,6 +33,8 @@ public record BeamLine(
     private static final double FREE_END = 150;
     /** Bars run this far into a support of the model that has no column; a note says that its room is not known [mm]. */
     static final double INTO_HELD = 1000;
+    /** A place so near to a face lies at it [mm]. */
+    private static final double AT_FACE = 1;
 
     public BeamLine {
         spans = List.copyOf(spans);
@@ -50,7 +52,8 @@ public record BeamLine(
 
     /**
      * @param x      along the line [mm]
-     * @param depth  dimension of the supporting column along the line, or width of the supporting beam [mm]; 0 if free
+     * @param depth  dimension of the supporting column along the line, or width of the supporting beam, at a free end of the
+     *               beam across it [mm]; 0 if there is none
      * @param across width of the supporting column square to the line [mm]; 0 if there is none
      * @param label  grid label or joint id
      */
@@ -204,6 +207,21 @@ public record BeamLine(
                                 - basis.columnCover()
                                 - basis.smallestStirrup().diameter());
         };
+    }
+
+    /**
+     * Whether a place lies within a beam across a free end. What twists that beam bends the line's tip; the line must carry it from that beam's
+     * face on, where its own bars have begun; where forces are not known at that face, all along.
+     */
+    boolean withinTip(double x) {
+        return withinTip(supports.get(0), x) || withinTip(supports.get(supports.size() - 1), x);
+    }
+
+    private boolean withinTip(Support s, double x) {
+        double face = s.depth() / 2;
+        return s.kind() == SupportKind.FREE
+                && Math.abs(x - s.x()) < face - AT_FACE
+                && stations.stream().anyMatch(q -> Math.abs(Math.abs(q.x() - s.x()) - face) < AT_FACE);
     }
 
     /** Whether one end of the span is free. */

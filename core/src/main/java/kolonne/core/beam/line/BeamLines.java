@@ -196,7 +196,16 @@ public final class BeamLines {
             return new BeamLine.Support(
                     joint, x, BeamLine.SupportKind.BEAM, crossingWidth(chain, joint), 0, label(joint));
         }
-        return end ? new BeamLine.Support(joint, x, BeamLine.SupportKind.FREE, 0, 0, label(joint)) : null;
+        return end ? free(chain, i, x, joint) : null;
+    }
+
+    /** A free end, with the width of a beam across it. */
+    private BeamLine.Support free(List<Step> chain, int i, double x, String joint) {
+        Step last = chain.get(i == 0 ? 0 : i - 1);
+        boolean atStart = (i == 0) != last.reversed();
+        double rigid = atStart ? last.member().rigidStart() : last.member().rigidEnd();
+        double across = rigid > 0 ? 0 : 2 * faces.of(last.member(), atStart);
+        return new BeamLine.Support(joint, x, BeamLine.SupportKind.FREE, across, 0, label(joint));
     }
 
     private Member columnBelow(String joint) {

@@ -47,6 +47,9 @@ public final class LineDemands {
                 for (int k = 0; k < COMPONENTS; k++) {
                     values[place(s, c, k)] = turned(s, k, strength.at(s.memberNumber(), s.station(), c, k));
                 }
+                if (line.withinTip(s.x())) {
+                    values[place(s, c, Analysis.MY)] = 0;
+                }
             }
         }
         if (redistributed > 0) {

@@ -1,28 +1,51 @@
 import type { SketchSection } from '../api/client'
+import { readQuantity } from './quantity'
 
 const NONE: SketchSection = { shape: '', b: 0, h: 0, bw: 0, bf: 0, hf: 0, d: 0 }
-const N = '(\\d+(?:\\.\\d+)?)'
-const RECTANGLE = new RegExp(`^${N}\\s*x\\s*${N}$`)
-const FLANGED = new RegExp(`^(tee|ell|inverted-tee)\\s*${N}\\s*x\\s*${N}\\s+${N}\\s*x\\s*${N}$`)
-const CIRCLE = new RegExp(`^(?:circle|d)\\s*${N}$`)
+/** A length as people type it, with its unit or without: 300, 0,3 m, 12", 1'-0". */
+const FEET = `\\d+(?:[.,]\\d+)?\\s*(?:'|ft|feet)\\s*-?\\s*(?:\\d+(?:[.,]\\d+)?\\s*(?:"|in))?`
+const LENGTH = `(${FEET}|\\d[\\d.,]*\\s*(?:mm|cm|m|inches|inch|in|")?)`
+const BY = '\\s*[x*]\\s*'
+const RECTANGLE = new RegExp(`^${LENGTH}${BY}${LENGTH}$`)
+const FLANGED = new RegExp(`^(tee|ell|inverted-tee)\\s*${LENGTH}${BY}${LENGTH}\\s+${LENGTH}${BY}${LENGTH}$`)
+const CIRCLE = new RegExp(`^(?:circle|d)\\s*${LENGTH}$`)
 
-/** A section from words: 300x600, tee 300x600 1200x150 (web, then flange), ell …, inverted-tee …, circle 500; undefined if they make none. */
-export function parseSection(words: string): SketchSection | undefined {
-  // a comma is a point, but where it could as well part thousands the words make no section
+/**
+ * A section from words: 300x600, tee 300x600 1200x150 (web, then flange), ell …, inverted-tee …, circle 500; undefined if they make none. A length
+ * without a unit counts in that of the next length that has one, and where none has in the field's.
+ *
+ * @param unit of the field: mm or in
+ */
+export function parseSection(words: string, unit: string): SketchSection | undefined {
   const w = words
     .trim()
     .toLowerCase()
     .replace(/×/g, 'x')
-    .replace(/(\d),(?!\d{3}(?!\d))(\d)/g, '$1.$2')
+    .replace(/[’′]/g, "'")
+    .replace(/[”″]|''/g, '"')
   const r = RECTANGLE.exec(w)
-  if (r && Number(r[1]) > 0 && Number(r[2]) > 0)
-    return { ...NONE, shape: 'rectangle', b: Number(r[1]), h: Number(r[2]) }
+  if (r) return made('rectangle', ['b', 'h'], r.slice(1), unit)
   const c = CIRCLE.exec(w)
-  if (c && Number(c[1]) > 0) return { ...NONE, shape: 'circle', d: Number(c[1]) }
+  if (c) return made('circle', ['d'], c.slice(1), unit)
   const f = FLANGED.exec(w)
-  if (!f) return undefined
-  const [bw, h, bf, hf] = f.slice(2).map(Number) as [number, number, number, number]
-  return bw > 0 && bf >= bw && hf > 0 && hf < h ? { ...NONE, shape: f[1]!, bw, h, bf, hf } : undefined
+  const s = f ? made(f[1]!, ['bw', 'h', 'bf', 'hf'], f.slice(2), unit) : undefined
+  return s && s.bf >= s.bw && s.hf < s.h ? s : undefined
+}
+
+type Size = Exclude<keyof SketchSection, 'shape'>
+
+function made(shape: string, names: Size[], lengths: string[], unit: string): SketchSection | undefined {
+  const out = { ...NONE, shape }
+  let said = ''
+  for (let i = lengths.length - 1; i >= 0; i--) {
+    const own = lengths[i]!.trim()
+    if (/[a-z"']/.test(own)) said = /'|ft|feet/.test(own) ? 'ft' : own.replace(/^[\d.,\s]+/, '')
+    const read = readQuantity(said && own.match(/^[\d.,]+$/) ? own + said : own, unit)
+    if (!('value' in read) || !(read.value > 0)) return undefined
+    // a ten-thousandth of the unit: 0.3 m is 300 mm
+    out[names[i]!] = Number(read.value.toFixed(4))
+  }
+  return out
 }
 
 /** The words of a section. */

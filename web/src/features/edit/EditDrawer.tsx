@@ -139,7 +139,7 @@ export function EditDrawer(p: Props) {
               {...props}
               added={added.map((a) => a.id)}
               onAdd={(w) => {
-                const made = sectionOf(w)
+                const made = sectionOf(w, props.us ? 'in' : 'mm')
                 if (made) setAdded((a) => [...a.filter((k) => k.id !== made.id), made])
                 return made?.id
               }}

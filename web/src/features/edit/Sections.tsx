@@ -39,8 +39,8 @@ export function Sections(p: PartProps & { added: string[]; onAdd: (words: string
             onPressEnter={add}
           />
           <div className={bad ? 'over-ink' : 'soft'}>
-            width x depth, <i>tee</i> or <i>ell</i> web x depth flange x thickness, or <i>circle</i> diameter; Enter
-            gives it to all
+            width x depth, <i>tee</i> or <i>ell</i> web x depth flange x thickness, or <i>circle</i> diameter, units as
+            typed; Enter gives it to all
           </div>
         </span>
       </div>

@@ -92,9 +92,9 @@ function row(l: Load): EditedLoad {
   }
 }
 
-/** A section that is not in the model yet, from its words. */
-export function sectionOf(words: string): PutSectionEdit | undefined {
-  const s = parseSection(words)
+/** A section that is not in the model yet, from its words. @param unit that the model counts sizes in */
+export function sectionOf(words: string, unit: string): PutSectionEdit | undefined {
+  const s = parseSection(words, unit)
   if (!s) return undefined
   const { shape, ...all } = s
   const sizes = Object.fromEntries(Object.entries(all).filter(([, v]) => v !== 0))

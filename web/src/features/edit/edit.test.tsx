@@ -76,11 +76,17 @@ describe('edits from drafts', () => {
     ])
   })
   it('make a section from words', () => {
-    expect(sectionOf('350×700')).toEqual({ kind: 'put-section', id: '350x700', shape: 'rectangle', b: 350, h: 700 })
-    expect(sectionOf('tee 300x600 1200x150')).toMatchObject({ shape: 'tee', bw: 300, hf: 150 })
-    expect(sectionOf('circle 500')).toMatchObject({ shape: 'circle', d: 500 })
+    expect(sectionOf('350×700', 'mm')).toEqual({
+      kind: 'put-section',
+      id: '350x700',
+      shape: 'rectangle',
+      b: 350,
+      h: 700,
+    })
+    expect(sectionOf('tee 300x600 1200x150', 'mm')).toMatchObject({ shape: 'tee', bw: 300, hf: 150 })
+    expect(sectionOf('circle 500', 'mm')).toMatchObject({ shape: 'circle', d: 500 })
     for (const bad of ['', '300', '0x500', 'tee 300x600 200x150', 'tee 300x600 900x700', 'round 3'])
-      expect(sectionOf(bad)).toBeUndefined()
+      expect(sectionOf(bad, 'mm')).toBeUndefined()
   })
 })
 

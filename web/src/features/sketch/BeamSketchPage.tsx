@@ -135,6 +135,8 @@ export function BeamSketchPage({ mode, onMode }: { mode: Mode; onMode: () => voi
                     </td>
                     <td>
                       <SectionField
+                        unit={us ? 'in' : 'mm'}
+
                         label={`Column section at support ${i + 1}`}
                         value={p.column}
                         onChange={(column) => stand(i, { column })}
@@ -182,6 +184,7 @@ export function BeamSketchPage({ mode, onMode }: { mode: Mode; onMode: () => voi
                 </td>
                 <td>
                   <SectionField
+                    unit={us ? 'in' : 'mm'}
                     label={`Section of span ${i + 1}`}
                     value={p.section}
                     onChange={(section) => span(i, { section })}

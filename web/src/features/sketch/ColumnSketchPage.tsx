@@ -65,7 +65,12 @@ export function ColumnSketchPage({ mode, onMode }: { mode: Mode; onMode: () => v
         <div className="field">
           <span title="Width lies along X">Section, {us ? 'in' : 'mm'}</span>
           <span>
-            <SectionField label="Section" value={s.section} onChange={(section) => set({ ...s, section })} />
+            <SectionField
+              label="Section"
+              unit={us ? 'in' : 'mm'}
+              value={s.section}
+              onChange={(section) => set({ ...s, section })}
+            />
           </span>
         </div>
         <div className="field">

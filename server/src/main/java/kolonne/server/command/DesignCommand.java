@@ -79,14 +79,14 @@ public final class DesignCommand implements Callable<Integer> {
         return told.status();
     }
 
-    /** The files beside each other: each takes a second or more. */
+    /** The files beside each other, the slowest first. */
     private void write(BuildingDesign d, ProjectData told, Set<String> sheets) throws IOException {
         List<Callable<Void>> files = List.of(
+                bytes("report.pdf", o -> UtilisationReport.write(d, told, sheets, Progress.NONE, o)),
                 bytes("results.json", o -> ResultsJson.write(d, o)),
                 bytes("bending.json", o -> BendingData.json(d, o)),
                 bytes("schedules.pdf", o -> SchedulePdf.write(Scheduled.of(d), told, Progress.NONE, o)),
                 bytes("schedules.xlsx", o -> ScheduleWorkbook.write(Scheduled.of(d), told, Progress.NONE, o)),
-                bytes("report.pdf", o -> UtilisationReport.write(d, told, sheets, Progress.NONE, o)),
                 () -> {
                     WholeFile.text(out.resolve("bending.csv"), w -> BendingData.csv(d, w));
                     WholeFile.text(out.resolve("checks.csv"), w -> ResultsCsv.checks(d, w));

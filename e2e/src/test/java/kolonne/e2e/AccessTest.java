@@ -33,6 +33,7 @@ class AccessTest extends BrowserTest {
             this.page.waitForFunction("t => document.documentElement.dataset.mode === t", theme);
             look(page, theme);
         }
+        keys(page);
     }
 
     private void look(String page, String theme) throws IOException {
@@ -49,6 +50,23 @@ class AccessTest extends BrowserTest {
                   + v.nodes.slice(0, 3).map(n => n.target.join(' ') + ' ' + (n.any[0] ?? n.all[0] ?? n.none[0])?.message).join(' | '))""", theme.equals("dark") ? List.of("color-contrast") : List.of());
         for (Object v : (List<?>) violations) {
             found.add(page + ", " + theme + ": " + v);
+        }
+    }
+
+    /** What answers a click is a control, holds one, or lies in one that keys move about in. */
+    private void keys(String page) {
+        Object stuck = this.page.evaluate("""
+                () => {
+                  const focusable = 'button, a[href], input, select, textarea, summary, label, [tabindex]:not([tabindex="-1"])'
+                  const props = e => e[Object.keys(e).find(k => k.startsWith('__reactProps$'))] ?? {}
+                  const clicked = e => ['onClick', 'onMouseDown', 'onPointerDown', 'onDoubleClick'].some(k => props(e)[k])
+                  return [...document.querySelectorAll('body *')]
+                    .filter(e => clicked(e) && e.getClientRects().length > 0)
+                    .filter(e => !e.closest(focusable) && !e.querySelector(focusable))
+                    .map(e => e.outerHTML.slice(0, 160))
+                }""");
+        for (Object e : (List<?>) stuck) {
+            found.add(page + ": no key reaches " + e);
         }
     }
 

@@ -306,7 +306,7 @@ public final class DemoBuilding {
 
     /** Two beams of the roof as deep as the screen round the plant that they carry. */
     private boolean screen(int s, int i, int j) {
-        return o.features() && s == o.storeys() && j == 2 && (i == 0 || i == 1);
+        return o.features() && s == o.storeys() && j == 1 && (i == 0 || i == 1);
     }
 
     /** Edge girders into which secondary beams are built in: they twist. */

@@ -53,16 +53,20 @@ class AccessTest extends BrowserTest {
         }
     }
 
-    /** What answers a click is a control, holds one, or lies in one that keys move about in. */
+    /**
+     * What answers a click is a control, holds one, or lies in one that keys move about in; else it says again what a list beside it does by keys: members
+     * of the worklist, lifts of the stack, combinations and sets of their tables, a handle of its slider, Escape of its drawer.
+     */
     private void keys(String page) {
         Object stuck = this.page.evaluate("""
                 () => {
                   const focusable = 'button, a[href], input, select, textarea, summary, label, [tabindex]:not([tabindex="-1"])'
+                  const again = 'svg[aria-label^="Plan of"], svg[aria-label^="Elevation on"], .joint-mark, .dot, .ant-slider-track, .ant-drawer-mask'
                   const props = e => e[Object.keys(e).find(k => k.startsWith('__reactProps$'))] ?? {}
                   const clicked = e => ['onClick', 'onMouseDown', 'onPointerDown', 'onDoubleClick'].some(k => props(e)[k])
                   return [...document.querySelectorAll('body *')]
                     .filter(e => clicked(e) && e.getClientRects().length > 0)
-                    .filter(e => !e.closest(focusable) && !e.querySelector(focusable))
+                    .filter(e => !e.closest(focusable) && !e.closest(again) && !e.querySelector(focusable))
                     .map(e => e.outerHTML.slice(0, 160))
                 }""");
         for (Object e : (List<?>) stuck) {

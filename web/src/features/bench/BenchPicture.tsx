@@ -68,7 +68,7 @@ export function BenchPicture(p: {
           className="bar"
           role="button"
           tabIndex={0}
-          aria-label={`${b.bar} at ${b.x}, ${b.z}: take away`}
+          aria-label={`${b.bar} at ${b.x}, ${b.z}: remove`}
           cx={px(b.x)}
           cy={pz(b.z)}
           r={Math.max(2.5, (k * p.diameter(b.bar)) / 2)}

@@ -147,7 +147,7 @@ describe('the bench', () => {
 
   it('asks again when a bar is taken away by key, and undo gives it back', async () => {
     open()
-    const bar = await screen.findByRole('button', { name: 'T20 at -290, 60: take away' })
+    const bar = await screen.findByRole('button', { name: 'T20 at -290, 60: remove' })
     bar.focus()
     await userEvent.keyboard('{Delete}')
     await waitFor(() => expect(tried.mock.calls.at(-1)![0].bars).toHaveLength(10))

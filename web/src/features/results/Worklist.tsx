@@ -30,10 +30,11 @@ export function Worklist(p: {
     <>
       <div className="row head soft">
         <span>mark</span>
-        <span>section</span>
         <span>governing check</span>
         <span />
         <span className="num">util.</span>
+        <span>section</span>
+        <span className="rest">bars, stirrups, notes</span>
       </div>
       <div
         className="rows"
@@ -83,13 +84,15 @@ export function Worklist(p: {
                     </span>
                   )}
                 </b>
-                <span className="clip" title={r.section}>
-                  {r.section}
+                <span className="clip" title={r.check}>
+                  {r.check}
                 </span>
-                <span className="clip">{r.check}</span>
                 <UtilisationBar value={r.utilisation} satisfied={r.satisfied} />
                 <b className={r.satisfied ? 'num' : 'num over-ink'}>{utilisation(r.utilisation)}</b>
-                <span className="second soft clip">
+                <span className="second soft clip" title={r.section}>
+                  {r.section}
+                </span>
+                <span className="second rest soft clip">
                   {r.type && <b title="Type whose cage it shares">{r.type} </b>}
                   {r.bars} · {r.stirrups}
                   {r.notes > 0 && ` · ${r.notes} note${r.notes > 1 ? 's' : ''}`}

@@ -95,11 +95,11 @@ export function LocalPart(p: {
                     </Button>{' '}
                     <Popconfirm
                       title={`Take “${name}” away? Its members answer to the project’s basis again; Ctrl Z brings it back.`}
-                      okText="Take away"
+                      okText="Remove"
                       onConfirm={() => p.onChange({ [name]: null })}
                     >
                       <Button size="small" danger aria-label={`Take ${name} away`}>
-                        Take away
+                        Remove
                       </Button>
                     </Popconfirm>
                   </td>

@@ -91,7 +91,7 @@ describe('the part of the page', () => {
     await userEvent.click(screen.getByRole('button', { name: 'Take and design again' }))
     expect(change).toHaveBeenCalledWith({ basement: null, 'basement 2': { ...basement, set: { beamCoverMm: 50 } } })
     await userEvent.click(within(row).getByRole('button', { name: 'Take basement away' }))
-    await userEvent.click(await screen.findByRole('button', { name: 'Take away' }))
+    await userEvent.click(await screen.findByRole('button', { name: 'Remove' }))
     expect(change).toHaveBeenLastCalledWith({ basement: null })
   })
 

@@ -42,9 +42,8 @@ function Idle({ beam, units, onSave }: Props) {
   const parts = handParts(beam, units)
   if (parts.length === 0) {
     return (
-      <span className="soft">
-        Click a bar, a stirrup zone or a side bar to change it, or walk with <kbd>B</kbd> and <kbd>S</kbd>; <kbd>A</kbd>{' '}
-        adds bars at the cursor.
+      <span className="soft clip">
+        Click bars or a stirrup zone to change them, or walk with <kbd>B</kbd> and <kbd>S</kbd>; <kbd>A</kbd> adds bars.
       </span>
     )
   }

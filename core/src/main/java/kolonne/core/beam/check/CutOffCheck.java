@@ -1,5 +1,7 @@
 package kolonne.core.beam.check;
 
+import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import kolonne.core.basis.Basis;
 import kolonne.core.beam.cage.BarsAt;
@@ -104,15 +106,16 @@ final class CutOffCheck {
         double face = left ? span.faceFrom() : span.faceTo();
         double run = Math.min(code.detailing().bottomRunIntoSupport(), roomBehind(span, left, end));
         boolean yields = code.detailing().bottomYieldsAtColumns() && support.kind() == BeamLine.SupportKind.COLUMN;
-        double reaching = 0;
+        List<Reaching> reaching = new ArrayList<>();
         for (int i = 0; i < cage.groups().size(); i++) {
             BeamCage.Group g = cage.groups().get(i);
             boolean there = g.face() == BeamCage.Face.BOTTOM
                     && (left
                             ? g.from() <= face - run + 1 && g.to() > face
                             : g.to() >= face + run - 1 && g.from() < face);
-            // bars that must yield at the face count only where they are developed whole
-            reaching += there && (!yields || bars.developed(g, i, face) > 1 - DEVELOPED) ? g.area() : 0;
+            if (there) {
+                reaching.add(new Reaching(g.area(), yields ? bars.developed(g, i, face) : 1));
+            }
         }
         boolean simple = end
                 && profile.stream()
@@ -123,10 +126,38 @@ final class CutOffCheck {
             governing.offer(
                     CheckKind.BOTTOM_INTO_SUPPORT,
                     part * most,
-                    reaching,
+                    developed(reaching, part * most),
                     At.place(face, span.number()),
                     code.detailing().bottomIntoSupportClause());
         }
+    }
+
+    /** Bars that run into a support [mm2], and the part of their yield strength that they find room to develop there. */
+    private record Reaching(double area, double developed) {}
+
+    /**
+     * Area against what must reach into a support: of all bars that are developed whole where they suffice; where not, what must reach times the part
+     * that the last bar needed for it develops, so that the use tells how much room is missing.
+     */
+    private static double developed(List<Reaching> bars, double needed) {
+        double whole = bars.stream()
+                .filter(r -> r.developed() > 1 - DEVELOPED)
+                .mapToDouble(Reaching::area)
+                .sum();
+        if (whole >= needed) {
+            return whole;
+        }
+        List<Reaching> best = bars.stream()
+                .sorted(Comparator.comparingDouble(Reaching::developed).reversed())
+                .toList();
+        double area = 0;
+        for (Reaching r : best) {
+            area += r.area();
+            if (area >= needed) {
+                return needed * Math.min(r.developed(), 1 - DEVELOPED);
+            }
+        }
+        return best.isEmpty() ? 0 : area * Math.min(1, best.get(best.size() - 1).developed());
     }
 
     /** How far bars may run past a face: to the end of the line, or to the middle of an interior support [mm]. */

@@ -6,6 +6,9 @@ import java.util.Locale;
 import java.util.function.Predicate;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import kolonne.core.finding.Cause;
 
 /**
  * The small query language of the worklist: words that must all hold.
@@ -14,7 +17,9 @@ import java.util.regex.Pattern;
  * section:300x600 | type:TB3 | local | local:basement | anything else is looked for in mark, section and check</pre>
  */
 public final class ResultQuery {
-    private static final Pattern UTIL = Pattern.compile("util(>=|<=|>|<|=)([0-9]*\\.?[0-9]+)");
+    private static final Pattern UTIL =
+            Pattern.compile("util(>=|<=|≥|≤|>|<|=)([0-9]*[.,]?[0-9]+)", Pattern.CASE_INSENSITIVE);
+    private static final Pattern SIGN = Pattern.compile("\\s*(>=|<=|≥|≤|>|<|=)\\s*");
     private final List<Predicate<ResultRow>> tests = new ArrayList<>();
 
     private ResultQuery() {}
@@ -27,7 +32,7 @@ public final class ResultQuery {
      */
     public static ResultQuery of(String text, List<String> storeys) {
         ResultQuery q = new ResultQuery();
-        for (String word : text.strip().split("\\s+")) {
+        for (String word : SIGN.matcher(text.strip()).replaceAll("$1").split("\\s+")) {
             if (!word.isEmpty()) {
                 q.tests.add(test(word, storeys));
             }
@@ -71,16 +76,16 @@ public final class ResultQuery {
     private static Predicate<ResultRow> keyed(String word, List<String> storeys) {
         Matcher m = UTIL.matcher(word);
         if (m.matches()) {
-            double v = Double.parseDouble(m.group(2));
+            double v = Double.parseDouble(m.group(2).replace(',', '.'));
             return switch (m.group(1)) {
                 case ">" -> r -> r.utilisation() > v;
-                case ">=" -> r -> r.utilisation() >= v;
+                case ">=", "≥" -> r -> r.utilisation() >= v;
                 case "<" -> r -> r.utilisation() < v;
-                case "<=" -> r -> r.utilisation() <= v;
+                case "<=", "≤" -> r -> r.utilisation() <= v;
                 default -> r -> Math.abs(r.utilisation() - v) < 0.005;
             };
         }
-        if (word.startsWith("util")) {
+        if (word.toLowerCase(Locale.ROOT).startsWith("util")) {
             throw new IllegalArgumentException("“" + word + "” is not understood: write for instance util>0.95.");
         }
         int colon = word.indexOf(':');
@@ -88,7 +93,7 @@ public final class ResultQuery {
         String value = word.substring(colon + 1);
         return switch (key) {
             case "storey" -> storey(value, storeys);
-            case "cause" -> r -> r.causes().contains(value.toLowerCase(Locale.ROOT));
+            case "cause" -> cause(value.toLowerCase(Locale.ROOT));
             case "section" -> r -> plain(r.section()).contains(plain(value));
             case "type" -> r -> !r.type().isEmpty() && plain(r.type()).equals(plain(value));
             case "local" -> r -> r.local().stream().anyMatch(n -> plain(n).equals(plain(value)));
@@ -101,6 +106,14 @@ public final class ResultQuery {
                 throw new IllegalArgumentException(
                         "“" + key + ":” is not a key: use storey, cause, section, type, local or mark.");
         };
+    }
+
+    private static Predicate<ResultRow> cause(String id) {
+        if (Stream.of(Cause.values()).noneMatch(c -> c.id().equals(id))) {
+            throw new IllegalArgumentException("There is no cause “" + id + "”: use one of "
+                    + Stream.of(Cause.values()).map(Cause::id).collect(Collectors.joining(", ")) + ".");
+        }
+        return r -> r.causes().contains(id);
     }
 
     private static Predicate<ResultRow> storey(String value, List<String> storeys) {

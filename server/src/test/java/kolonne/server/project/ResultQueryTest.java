@@ -57,6 +57,9 @@ class ResultQueryTest {
         util>0.9            | L1-B01 L2-B07
         util<=0.95          | L1-B01 C-D3
         util=0.95           | L1-B01
+        util>0,9            | L1-B01 L2-B07
+        UTIL >= 0.95 beam   | L1-B01 L2-B07
+        util ≤ ,4           | C-D3
         cause:shear         | L2-B07
         section:300x600     | L1-B01
         section:300×500     | L2-B07
@@ -78,7 +81,7 @@ class ResultQueryTest {
 
     @Test
     void aWordThatIsNotUnderstoodIsExplained() {
-        for (String bad : List.of("storey:L9", "util>x", "colour:red")) {
+        for (String bad : List.of("storey:L9", "util>x", "util", "colour:red", "cause:sheer")) {
             String said = assertThrows(IllegalArgumentException.class, () -> ResultQuery.of(bad, STOREYS))
                     .getMessage();
             assertTrue(said.endsWith(".") && said.contains("“"), said);

@@ -3,6 +3,8 @@ import { signature } from './person'
 
 type Schemas = components['schemas']
 export type Project = Schemas['Project']
+/** A project that was deleted and rests until its time is over. */
+export type DeletedProject = Schemas['Deleted']
 export type State = Schemas['State']
 export type Totals = Schemas['Totals']
 export type Job = Schemas['Job']
@@ -163,6 +165,7 @@ const post = (body: unknown): RequestInit => ({
 })
 const query = (q: Record<string, string | number>) =>
   new URLSearchParams(Object.entries(q).map(([k, v]) => [k, String(v)])).toString()
+const deletedPath = (id: string) => `/api/deleted-projects/${encodeURIComponent(id)}`
 const p = (id: string) => `/api/projects/${encodeURIComponent(id)}`
 const json = (method: string, body: unknown, version: number): RequestInit => ({
   method,
@@ -177,7 +180,10 @@ export const api = {
   cancelJob: (id: string) => request<Job>(`/api/jobs/${id}`, { method: 'DELETE' }),
   project: (id: string, signal?: AbortSignal) => request<Project>(p(id), { signal }),
   rename: (id: string, version: number, name: string) => request<Project>(p(id), json('PATCH', { name }, version)),
-  remove: (id: string) => request<void>(p(id), { method: 'DELETE' }),
+  remove: (id: string) => request<void>(p(id), { method: 'DELETE', headers: signature() }),
+  deleted: (signal?: AbortSignal) => request<{ projects: DeletedProject[] }>('/api/deleted-projects', { signal }),
+  bringBack: (id: string) => request<Project>(deletedPath(id), { method: 'POST' }),
+  removeForGood: (id: string) => request<void>(deletedPath(id), { method: 'DELETE' }),
   catalogue: (signal?: AbortSignal) => request<{ codes: Catalogue[] }>('/api/catalogue', { signal }),
   basis: (id: string, signal?: AbortSignal) => request<Basis>(`${p(id)}/basis`, { signal }),
   state: (id: string) => request<State>(`${p(id)}/state`),

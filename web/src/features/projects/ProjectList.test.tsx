@@ -42,6 +42,7 @@ let events: Events
 beforeEach(() => {
   events = new Events()
   vi.spyOn(api, 'projects').mockResolvedValue({ projects: [project] })
+  vi.spyOn(api, 'deleted').mockResolvedValue({ projects: [] })
   vi.spyOn(api, 'upload').mockResolvedValue(job)
   vi.spyOn(api, 'jobEvents').mockImplementation(() => events as unknown as EventSource)
 })
@@ -62,6 +63,29 @@ describe('the project list', () => {
     vi.spyOn(api, 'projects').mockResolvedValue({ projects: [] })
     open()
     expect(await screen.findByText(/No project yet/)).toBeInTheDocument()
+  })
+
+  it('brings a deleted project back, or removes it for good once that is confirmed', async () => {
+    const rests = {
+      id: 'd',
+      name: 'Oude zaal',
+      deletedAt: '2026-01-03T10:00:00Z',
+      deletedBy: 'Zoë',
+      until: '2026-02-02T10:00:00Z',
+    }
+    vi.spyOn(api, 'deleted').mockResolvedValue({ projects: [rests] })
+    const back = vi.spyOn(api, 'bringBack').mockRejectedValue(new ApiError(404, 'There is no deleted project d.', ''))
+    const remove = vi.spyOn(api, 'removeForGood').mockResolvedValue()
+    open()
+    await userEvent.click(await screen.findByText('One deleted project'))
+    expect(screen.getByText(/by Zoë/)).toBeInTheDocument()
+    await userEvent.click(screen.getByRole('button', { name: 'Bring back Oude zaal' }))
+    expect(back).toHaveBeenCalledWith('d')
+    expect(await screen.findByText('There is no deleted project d.')).toBeInTheDocument()
+    await userEvent.click(screen.getByRole('button', { name: 'Remove Oude zaal for good' }))
+    expect(remove).not.toHaveBeenCalled()
+    await userEvent.click(await screen.findByRole('button', { name: 'Remove for good' }))
+    expect(remove).toHaveBeenCalledWith('d')
   })
 
   it('shows how far an import is and lets it be cancelled', async () => {

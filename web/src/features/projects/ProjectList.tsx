@@ -6,6 +6,7 @@ import { api, type ApiError, type Job, type Project } from '../../api/client'
 import type { Mode } from '../../app/theme'
 import { TitleLine } from '../../app/TitleLine'
 import { ErrorView } from '../../ui/ErrorView'
+import { DeletedProjects } from './DeletedProjects'
 import { Loading } from '../../ui/Loading'
 import { ImportProgress } from '../../ui/ImportProgress'
 
@@ -79,6 +80,7 @@ export function ProjectList({ mode, onMode }: { mode: Mode; onMode: () => void }
             </tbody>
           </table>
         )}
+        <DeletedProjects />
       </main>
     </div>
   )
@@ -110,7 +112,7 @@ function ProjectRow({ project }: { project: Project }) {
         </Button>
         <Popconfirm
           title={`Delete “${project.name}”?`}
-          description="Its model, basis and history are deleted for good. Download it first to keep them."
+          description="It rests among the deleted projects for 30 days, from where it can be brought back."
           okText="Delete"
           cancelText="Keep"
           okButtonProps={{ danger: true }}

@@ -11,8 +11,10 @@ import kolonne.core.explain.maths.Maths;
 import kolonne.exchange.basis.BasisFile;
 import kolonne.exchange.json.MayBeNull;
 import kolonne.server.jobs.Job;
+import kolonne.server.project.DeletedProjects;
 import kolonne.server.project.ResultRow;
 import kolonne.server.project.Workspace;
+import kolonne.server.store.DeletedRow;
 import kolonne.server.store.ProjectRow;
 
 /** Records that the API answers with, apart from those of one member. */
@@ -32,6 +34,20 @@ final class Answers {
     }
 
     record ProjectList(List<ProjectDto> projects) {}
+
+    /** @param until when it is removed for good */
+    record DeletedDto(String id, String name, String deletedAt, String deletedBy, String until) {
+        static DeletedDto of(DeletedRow r) {
+            return new DeletedDto(
+                    r.id(),
+                    r.name(),
+                    r.deletedAt().atOffset(ZoneOffset.UTC).toString(),
+                    r.deletedBy(),
+                    DeletedProjects.until(r).atOffset(ZoneOffset.UTC).toString());
+        }
+    }
+
+    record DeletedList(List<DeletedDto> projects) {}
 
     record NewName(String name) {}
 

@@ -96,12 +96,38 @@ final class ProjectRoutes {
                 new Route(
                         HandlerType.DELETE,
                         "/api/projects/{id}",
-                        "Deletes a project with all that belongs to it",
+                        "Deletes a project: it rests for 30 days, from where it can be brought back",
                         null,
                         Void.class,
                         new String[0],
                         c -> {
-                            projects.delete(c.pathParam("id"));
+                            projects.delete(c.pathParam("id"), People.of(c));
+                            c.status(204);
+                        }),
+                Route.get(
+                        "/api/deleted-projects",
+                        "Projects that were deleted and rest, the last one first",
+                        Answers.DeletedList.class,
+                        c -> c.json(new Answers.DeletedList(projects.deleted().list().stream()
+                                .map(Answers.DeletedDto::of)
+                                .toList()))),
+                new Route(
+                        HandlerType.POST,
+                        "/api/deleted-projects/{id}",
+                        "Brings a deleted project back as it was",
+                        null,
+                        Answers.ProjectDto.class,
+                        new String[0],
+                        c -> answer(c, projects.deleted().bringBack(c.pathParam("id")))),
+                new Route(
+                        HandlerType.DELETE,
+                        "/api/deleted-projects/{id}",
+                        "Removes a deleted project for good, with all that belongs to it",
+                        null,
+                        Void.class,
+                        new String[0],
+                        c -> {
+                            projects.deleted().remove(c.pathParam("id"));
                             c.status(204);
                         }),
                 Route.get(

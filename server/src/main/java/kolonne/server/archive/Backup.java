@@ -169,6 +169,7 @@ public final class Backup {
         String name = r.project().row().name();
         return store.put(r.project())
                 ? new Outcome(name, true, "brought back")
-                : new Outcome(name, false, "is there already and was left as it is");
+                : new Outcome(
+                        name, false, "is there already, perhaps among the deleted projects, and was left as it is");
     }
 }

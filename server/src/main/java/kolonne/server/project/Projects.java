@@ -74,6 +74,7 @@ public final class Projects {
     private final ProjectPaper paper;
     private final KeptBases bases;
     private final ProjectFiles files;
+    private final DeletedProjects deleted;
 
     public Projects(ProjectStore store, Jobs jobs) {
         this.store = store;
@@ -82,6 +83,7 @@ public final class Projects {
         this.paper = new ProjectPaper(this, store);
         this.bases = new KeptBases(store);
         this.files = new ProjectFiles(store);
+        this.deleted = new DeletedProjects(store);
     }
 
     /** What title blocks and heads of pages tell of projects. */
@@ -92,6 +94,11 @@ public final class Projects {
     /** Bases of design kept for all projects. */
     public KeptBases bases() {
         return bases;
+    }
+
+    /** Projects that were deleted and rest. */
+    public DeletedProjects deleted() {
+        return deleted;
     }
 
     /** Projects as files. */
@@ -464,8 +471,9 @@ public final class Projects {
         return row;
     }
 
-    public void delete(String id) {
-        if (!store.delete(id)) {
+    /** Puts a project away among the deleted ones. */
+    public void delete(String id, Author by) {
+        if (!store.delete(id, by.person())) {
             throw new NoSuchElementException("There is no project " + id + ".");
         }
         open.remove(id);

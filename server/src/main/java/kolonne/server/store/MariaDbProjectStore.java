@@ -75,7 +75,7 @@ public final class MariaDbProjectStore implements ProjectStore {
     @Override
     public boolean put(StoredProject p) {
         return in(m -> {
-            if (m.project(p.row().id()) != null) {
+            if (m.known(p.row().id()) > 0) {
                 return false;
             }
             m.insertProject(p.row());
@@ -192,8 +192,28 @@ public final class MariaDbProjectStore implements ProjectStore {
     }
 
     @Override
-    public boolean delete(String id) {
-        return in(m -> m.delete(id) > 0);
+    public boolean delete(String id, String person) {
+        return in(m -> m.delete(id, person, now()) > 0);
+    }
+
+    @Override
+    public List<DeletedRow> deleted() {
+        return in(ProjectMapper::deleted);
+    }
+
+    @Override
+    public Optional<ProjectRow> bringBack(String id) {
+        return in(m -> m.bringBack(id) == 0 ? Optional.empty() : Optional.of(m.project(id)));
+    }
+
+    @Override
+    public boolean remove(String id) {
+        return in(m -> m.remove(id) > 0);
+    }
+
+    @Override
+    public void removeDeletedBefore(LocalDateTime moment) {
+        in(m -> m.removeDeletedBefore(moment));
     }
 
     private static byte[] gzip(byte[] b) {

@@ -10,10 +10,12 @@ import org.apache.ibatis.annotations.Update;
 
 /** SQL of projects, their model files and commands. */
 public interface ProjectMapper {
-    @Select("SELECT id, name, created_at, changed_at, version FROM project ORDER BY changed_at DESC, id")
+    @Select("SELECT id, name, created_at, changed_at, version FROM project WHERE deleted_at IS NULL "
+            + "ORDER BY changed_at DESC, id")
     List<ProjectRow> projects();
 
-    @Select("SELECT id, name, created_at, changed_at, version FROM project WHERE id = #{id}")
+    @Select("SELECT id, name, created_at, changed_at, version FROM project "
+            + "WHERE id = #{id} AND deleted_at IS NULL")
     ProjectRow project(String id);
 
     @Insert("INSERT INTO project (id, name, created_at, changed_at, version) "
@@ -42,14 +44,15 @@ public interface ProjectMapper {
     List<Integer> revisions(String id);
 
     @Update("UPDATE project SET name = #{name}, changed_at = #{at}, version = version + 1 "
-            + "WHERE id = #{id} AND version = #{version}")
+            + "WHERE id = #{id} AND version = #{version} AND deleted_at IS NULL")
     int rename(
             @Param("id") String id,
             @Param("version") int version,
             @Param("name") String name,
             @Param("at") LocalDateTime at);
 
-    @Update("UPDATE project SET changed_at = #{at}, version = version + 1 WHERE id = #{id} AND version = #{version}")
+    @Update("UPDATE project SET changed_at = #{at}, version = version + 1 "
+            + "WHERE id = #{id} AND version = #{version} AND deleted_at IS NULL")
     int touch(@Param("id") String id, @Param("version") int version, @Param("at") LocalDateTime at);
 
     @Insert("INSERT INTO command (project_id, version, kind, body, made_at, person, effects) "
@@ -90,6 +93,22 @@ public interface ProjectMapper {
             + "WHERE project_id = #{projectId} AND version = #{version} - 1")
     int updateData(ProjectDataRow row);
 
-    @Delete("DELETE FROM project WHERE id = #{id}")
-    int delete(String id);
+    @Update("UPDATE project SET deleted_at = #{at}, deleted_by = #{person} WHERE id = #{id} AND deleted_at IS NULL")
+    int delete(@Param("id") String id, @Param("person") String person, @Param("at") LocalDateTime at);
+
+    @Select("SELECT id, name, deleted_at, deleted_by FROM project WHERE deleted_at IS NOT NULL "
+            + "ORDER BY deleted_at DESC, id")
+    List<DeletedRow> deleted();
+
+    @Select("SELECT COUNT(*) FROM project WHERE id = #{id}")
+    int known(String id);
+
+    @Update("UPDATE project SET deleted_at = NULL, deleted_by = '' WHERE id = #{id} AND deleted_at IS NOT NULL")
+    int bringBack(String id);
+
+    @Delete("DELETE FROM project WHERE id = #{id} AND deleted_at IS NOT NULL")
+    int remove(String id);
+
+    @Delete("DELETE FROM project WHERE deleted_at < #{moment}")
+    int removeDeletedBefore(LocalDateTime moment);
 }

@@ -1,5 +1,6 @@
 package kolonne.server.store;
 
+import java.time.LocalDateTime;
 import java.util.List;
 import java.util.Optional;
 
@@ -39,12 +40,25 @@ public interface ProjectStore {
     /** Stores project data if they are still at the version before that of {@code row}; false if somebody was faster. */
     boolean putData(ProjectDataRow row);
 
-    boolean delete(String id);
+    /** Puts a project away: it is there for nobody until it is brought back. False if there is none. */
+    boolean delete(String id, String person);
+
+    /** Projects that were deleted, the last one first. */
+    List<DeletedRow> deleted();
+
+    /** Brings a deleted project back as it was; empty if none rests under the id. */
+    Optional<ProjectRow> bringBack(String id);
+
+    /** Removes a deleted project for good; false if none rests under the id. */
+    boolean remove(String id);
+
+    /** Removes for good what was deleted before a moment (UTC). */
+    void removeDeletedBefore(LocalDateTime moment);
 
     /** All that is stored of a project, as of one moment; empty if there is none. */
     Optional<StoredProject> copy(String id);
 
-    /** Stores a whole project under its id in one transaction; false, and nothing changes, if there is one with it. */
+    /** Stores a whole project under its id in one transaction; false, and nothing changes, if there is one with it or one rests under it. */
     boolean put(StoredProject project);
 
     /** An id that no project has. */

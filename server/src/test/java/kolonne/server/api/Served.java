@@ -32,19 +32,26 @@ final class Served implements AutoCloseable {
         project = "/api/projects/"
                 + store.create("Zaal", "zaal.json", demo, BasisFile.write(Basis.standard(false)), null)
                         .id();
-        open();
+        open(true);
     }
 
     /** Starts the server anew on the same store. */
     void again() throws IOException, InterruptedException {
-        close();
-        open();
+        again(true);
     }
 
-    private void open() throws IOException, InterruptedException {
+    /** @param there whether the project is, so that its design is waited for */
+    void again(boolean there) throws IOException, InterruptedException {
+        close();
+        open(there);
+    }
+
+    private void open(boolean there) throws IOException, InterruptedException {
         jobs = new Jobs();
         server = new Api(new Projects(store, jobs), jobs).server().start("127.0.0.1", 0);
-        designed();
+        if (there) {
+            designed();
+        }
     }
 
     @Override

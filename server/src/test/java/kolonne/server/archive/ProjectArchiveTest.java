@@ -216,7 +216,7 @@ class ProjectArchiveTest {
             assertEquals(2, Backup.write(store, out));
         }
         assertTrue(Backup.unsound(file).isEmpty());
-        store.delete("second");
+        assertTrue(store.delete("second", "") && store.remove("second"));
         store.putBasis("office", "{\"a\":3}");
         List<Backup.Outcome> all = Backup.restore(file, store);
         assertEquals(1, all.stream().filter(Backup.Outcome::taken).count());

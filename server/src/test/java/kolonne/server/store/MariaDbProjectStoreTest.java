@@ -53,9 +53,50 @@ class MariaDbProjectStoreTest {
         store.putMarks(p.id(), "other");
         assertEquals(List.of(first), store.commands(p.id(), 0), "marks that are there stay");
         assertTrue(store.list().contains(p));
-        assertTrue(store.delete(p.id()));
+        gone(p.id());
         assertTrue(store.find(p.id()).isEmpty());
-        assertTrue(!store.delete(p.id()));
+        assertTrue(!store.delete(p.id(), ""));
+    }
+
+    private void gone(String id) {
+        assertTrue(store.delete(id, "") && store.remove(id));
+    }
+
+    @Test
+    void aDeletedProjectRestsUnseenAndComesBackWhole() {
+        ProjectRow p = store.create("rests", "m.json", new byte[] {1, 2}, "{}", null);
+        store.append(new CommandRow(p.id(), 2, "edit", "{}", null, "Zoë", null)).orElseThrow();
+        StoredProject whole = store.copy(p.id()).orElseThrow();
+        assertTrue(store.delete(p.id(), "Zoë 図"));
+        assertTrue(store.find(p.id()).isEmpty() && store.copy(p.id()).isEmpty());
+        assertTrue(store.list().stream().noneMatch(r -> r.id().equals(p.id())));
+        assertTrue(store.append(new CommandRow(p.id(), 3, "edit", "{}", null, "", null))
+                .isEmpty());
+        assertTrue(store.rename(p.id(), 2, "late").isEmpty());
+        assertFalse(store.put(whole), "its id is taken while it rests");
+        DeletedRow row = store.deleted().stream()
+                .filter(d -> d.id().equals(p.id()))
+                .findFirst()
+                .orElseThrow();
+        assertEquals("rests", row.name());
+        assertEquals("Zoë 図", row.deletedBy());
+
+        assertEquals(whole.row(), store.bringBack(p.id()).orElseThrow());
+        assertTrue(store.bringBack(p.id()).isEmpty(), "it rests no longer");
+        assertFalse(store.remove(p.id()), "only what rests can be removed for good");
+        StoredProject again = store.copy(p.id()).orElseThrow();
+        assertEquals(whole.commands(), again.commands());
+        assertArrayEquals(whole.model().content(), again.model().content());
+
+        store.delete(p.id(), "");
+        java.time.LocalDateTime when = store.deleted().get(0).deletedAt();
+        store.removeDeletedBefore(when);
+        assertEquals(
+                1, store.deleted().stream().filter(d -> d.id().equals(p.id())).count(), "its time is not over");
+        store.removeDeletedBefore(when.plusNanos(1_000_000));
+        assertTrue(store.bringBack(p.id()).isEmpty());
+        assertTrue(store.put(whole), "nothing of it is left");
+        gone(p.id());
     }
 
     @Test
@@ -77,10 +118,10 @@ class MariaDbProjectStoreTest {
         assertArrayEquals(new byte[] {4, 5}, again.revisions().get(2).content());
         assertEquals("newer.ifc", again.revisions().get(2).fileName());
         assertArrayEquals(new byte[] {7}, again.data().logo());
-        store.delete(p.id());
+        gone(p.id());
         assertTrue(store.copy(p.id()).isEmpty());
         assertArrayEquals(model, store.copy(id).orElseThrow().model().content(), "the copy stands by itself");
-        store.delete(id);
+        gone(id);
     }
 
     @Test
@@ -94,7 +135,7 @@ class MariaDbProjectStoreTest {
         assertTrue(!store.putData(new ProjectDataRow(p.id(), 2, "late", null)));
         assertEquals("two", store.data(p.id()).orElseThrow().body());
         assertArrayEquals(logo, store.data(p.id()).orElseThrow().logo());
-        store.delete(p.id());
+        gone(p.id());
         assertTrue(store.data(p.id()).isEmpty(), "gone with its project");
     }
 
@@ -115,7 +156,7 @@ class MariaDbProjectStoreTest {
         assertEquals(2, store.find(p.id()).orElseThrow().version());
         assertEquals("new", store.rename(p.id(), 2, "new").orElseThrow().name());
         assertTrue(store.rename(p.id(), 2, "late").isEmpty());
-        store.delete(p.id());
+        gone(p.id());
     }
 
     @Test
@@ -139,7 +180,7 @@ class MariaDbProjectStoreTest {
                 "only what came after");
         store.putMarks(p.id(), "{}");
         assertEquals("{}", store.commands(p.id(), 0).get(0).effects(), "an older server stored none");
-        store.delete(p.id());
+        gone(p.id());
         assertEquals(List.of(), store.commands(p.id(), 0));
     }
 

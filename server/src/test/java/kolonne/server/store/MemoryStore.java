@@ -11,6 +11,8 @@ import java.util.Optional;
 public final class MemoryStore implements ProjectStore {
     private static final LocalDateTime NOW = LocalDateTime.of(2026, 1, 1, 0, 0);
     private final Map<String, ProjectRow> projects = new LinkedHashMap<>();
+    private final Map<String, ProjectRow> deleted = new LinkedHashMap<>();
+    private final Map<String, DeletedRow> rests = new LinkedHashMap<>();
     private final Map<String, ModelFileRow> models = new LinkedHashMap<>();
     private final Map<String, String> mappings = new LinkedHashMap<>();
     private final Map<String, KeptBasisRow> bases = new java.util.TreeMap<>();
@@ -119,7 +121,7 @@ public final class MemoryStore implements ProjectStore {
     @Override
     public synchronized boolean put(StoredProject p) {
         String id = p.row().id();
-        if (projects.containsKey(id)) {
+        if (projects.containsKey(id) || deleted.containsKey(id)) {
             return false;
         }
         projects.put(id, p.row());
@@ -138,8 +140,40 @@ public final class MemoryStore implements ProjectStore {
     }
 
     @Override
-    public synchronized boolean delete(String id) {
-        return projects.remove(id) != null;
+    public synchronized boolean delete(String id, String person) {
+        ProjectRow row = projects.remove(id);
+        if (row != null) {
+            deleted.put(id, row);
+            rests.put(id, new DeletedRow(id, row.name(), LocalDateTime.now(java.time.ZoneOffset.UTC), person));
+        }
+        return row != null;
+    }
+
+    @Override
+    public synchronized List<DeletedRow> deleted() {
+        return List.copyOf(rests.values());
+    }
+
+    @Override
+    public synchronized Optional<ProjectRow> bringBack(String id) {
+        ProjectRow row = deleted.remove(id);
+        rests.remove(id);
+        if (row != null) {
+            projects.put(id, row);
+        }
+        return Optional.ofNullable(row);
+    }
+
+    @Override
+    public synchronized boolean remove(String id) {
+        rests.remove(id);
+        return deleted.remove(id) != null;
+    }
+
+    @Override
+    public synchronized void removeDeletedBefore(LocalDateTime moment) {
+        rests.values().removeIf(r -> r.deletedAt().isBefore(moment));
+        deleted.keySet().retainAll(rests.keySet());
     }
 
     @Override

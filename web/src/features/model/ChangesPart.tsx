@@ -50,7 +50,8 @@ export function ChangesPart({ id, state, model }: { id: string; state?: State; m
           </Button>{' '}
           <Button disabled={!h.canRedo} onClick={() => edit.mutate('redo')}>
             Redo
-          </Button>
+          </Button>{' '}
+          {h.entries.length > 0 && <Button href={api.exportUrl(id, 'history.csv')}>As a table, CSV</Button>}
         </p>
         {h.entries.length === 0 && (
           <p className="soft">

@@ -38,6 +38,8 @@ import kolonne.server.archive.ProjectArchive;
 import kolonne.server.jobs.Job;
 import kolonne.server.jobs.Jobs;
 import kolonne.server.jobs.MadeFiles;
+import kolonne.server.project.EditHistory;
+import kolonne.server.project.HistoryCsv;
 import kolonne.server.project.Projects;
 import kolonne.server.store.StoredProject;
 
@@ -165,6 +167,19 @@ final class ExportRoutes {
                 "text/csv; charset=utf-8",
                 "Concrete, formwork and steel by storey as a table",
                 (d, p, out, progress) -> ScheduleCsv.write(ScheduleTables.quantities(d), out));
+        exports.add(new Export(
+                "history.csv",
+                "text/csv; charset=utf-8",
+                "history.csv",
+                "What was changed, when and by whom, as a table",
+                c -> {
+                    List<EditHistory.Entry> entries = projects.edits(c.pathParam("id"));
+                    return (out, progress) -> {
+                        Writer w = new OutputStreamWriter(out, StandardCharsets.UTF_8);
+                        HistoryCsv.write(entries, w);
+                        w.flush();
+                    };
+                }));
         add("checks.csv", "text/csv; charset=utf-8", "All checks as a table", (d, p, out, progress) -> {
             Writer w = new OutputStreamWriter(out, StandardCharsets.UTF_8);
             ResultsCsv.checks(d, w);

@@ -53,6 +53,17 @@ class OneHistoryTest {
         assertEquals(35, basis("beamCoverMm"));
     }
 
+    @Test
+    void theHistoryIsATableWhoseCellsStayText() throws IOException, InterruptedException {
+        String[] by = {"If-Match", "\"1\"", "Kolonne-Person", "%3DZo%C3%AB%2C%20A"};
+        s.ask(200, "PATCH", "/basis", "{\"beamCoverMm\":45}", by);
+        s.change("POST", "/undo", "{}");
+        List<String> lines = s.file("/exports/history.csv").body().lines().toList();
+        assertEquals("\uFEFFversion,time,person,kind,change,in force,effects", lines.get(0));
+        assertTrue(lines.get(1).matches("2,\\d{4}-.*Z,\"'=Zoë, A\",basis,.*45 mm.*,false,.*"), lines.get(1));
+        assertTrue(lines.get(2).startsWith("3,") && lines.get(2).contains(",undo,"), lines.get(2));
+    }
+
     /** Typed quickly in one window while another changes something else: one's own last word is no clash. */
     @Test
     void aWindowDoesNotClashWithItself() throws IOException, InterruptedException {

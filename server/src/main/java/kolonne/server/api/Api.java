@@ -22,6 +22,8 @@ import kolonne.server.project.Clash;
 import kolonne.server.project.Projects;
 import kolonne.server.project.Workspace;
 import kolonne.server.store.Database;
+import kolonne.server.watch.Metrics;
+import kolonne.server.watch.RequestWatch;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 
@@ -35,6 +37,8 @@ public final class Api {
     private final List<Route> routes = new ArrayList<>();
     private final SameSite sameSite;
     private final Intake intake;
+    private final Metrics metrics = new Metrics();
+    private final RequestWatch watch = new RequestWatch(metrics);
 
     public Api(Projects projects, Jobs jobs) {
         this(projects, jobs, new SameSite(List.of()), new Intake(Intake.Limits.of(ModelReader.LARGEST + 1024)));
@@ -45,6 +49,9 @@ public final class Api {
         this.projects = projects;
         this.sameSite = sameSite;
         this.intake = intake;
+        metrics.gauge("kolonne.jobs.waiting", "Jobs that have not begun", () -> jobs.count(Job.Phase.WAITING));
+        metrics.gauge("kolonne.jobs.running", "Jobs that are at work", () -> jobs.count(Job.Phase.RUNNING));
+        metrics.gauge("kolonne.projects.open", "Projects that are held in memory", projects::held);
         projectRoutes = new ProjectRoutes(projects, jobs);
         routes.addAll(projectRoutes.routes());
         routes.addAll(new ProjectDataRoutes(projects).routes());
@@ -88,12 +95,15 @@ public final class Api {
             cfg.staticFiles.add("/web", Location.CLASSPATH);
             cfg.spaRoot.addFile("/", "/web/index.html", Location.CLASSPATH);
         }
+        cfg.requestLogger.http(watch::ends);
         cfg.routes.before(c -> {
+            watch.begins(c);
             SameSite.headers().forEach(c::header);
             sameSite.check(c);
         });
         for (Route r : routes) {
             cfg.routes.addHttpHandler(r.method(), r.path(), c -> {
+                RequestWatch.of(c, r.path());
                 if (Intake.sends(c)) {
                     SameSite.checkContent(c, r.request() != null && r.request() != byte[].class);
                 }
@@ -103,6 +113,11 @@ public final class Api {
         }
         ObjectNode description = description();
         cfg.routes.get("/api/openapi.json", c -> c.json(description));
+        cfg.routes.get("/api/metrics", c -> {
+            RequestWatch.of(c, "/api/metrics");
+            c.contentType(Metrics.CONTENT_TYPE).result(metrics.text());
+        });
+        cfg.events.serverStopped(metrics::close);
         cfg.routes.sse("/api/jobs/{job}/events", this::jobEvents);
         cfg.routes.sse("/api/projects/{id}/events", this::projectEvents);
         cfg.routes.get(
@@ -198,7 +213,8 @@ public final class Api {
                                     : Problem.of(
                                             500,
                                             "server",
-                                            "Something went wrong inside Kolonne; it is in the log.",
+                                            "Something went wrong inside Kolonne; it is in the log under request "
+                                                    + RequestWatch.id(c) + ".",
                                             "Try again; nothing stored was changed."));
         });
         cfg.routes.error(404, c -> {

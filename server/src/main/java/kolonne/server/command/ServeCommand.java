@@ -3,6 +3,7 @@ package kolonne.server.command;
 import io.javalin.Javalin;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
+import java.nio.file.Path;
 import java.util.List;
 import java.util.concurrent.Callable;
 import java.util.concurrent.CountDownLatch;
@@ -21,6 +22,7 @@ import kolonne.server.project.Projects;
 import kolonne.server.store.Database;
 import kolonne.server.store.MariaDbProjectStore;
 import kolonne.server.store.ProjectStore;
+import kolonne.server.watch.Logs;
 import picocli.CommandLine;
 
 /** {@code kolonne serve}: the web application on loopback. */
@@ -40,11 +42,19 @@ public final class ServeCommand implements Callable<Integer> {
             description = "A further host name under which the server is reached, through a proxy on this machine.")
     private List<String> hosts = List.of();
 
+    @CommandLine.Option(
+            names = "--logs",
+            description = "Folder of server.log and access.log; without it, faults alone are told on the console.")
+    private Path logs;
+
     @CommandLine.Option(names = "--demo", description = "Loads the Veldhaven building if there is no project yet.")
     private boolean demo;
 
     @Override
     public Integer call() throws IOException, InterruptedException {
+        if (logs != null) {
+            Logs.into(logs);
+        }
         Database db = stored.open();
         ProjectStore store = new MariaDbProjectStore(db);
         if (demo && store.list().isEmpty()) {

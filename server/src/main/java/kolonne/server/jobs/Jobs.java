@@ -72,6 +72,12 @@ public final class Jobs implements AutoCloseable {
         }
     }
 
+    /** How many stand at a phase. */
+    public int count(Job.Phase phase) {
+        return (int)
+                jobs.values().stream().filter(j -> j.status().phase() == phase).count();
+    }
+
     /** Starts work that returns the id of what it made. */
     public Job start(String kind, Function<Job, String> work) {
         return start(kind, 0, work);

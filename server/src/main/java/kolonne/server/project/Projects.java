@@ -106,6 +106,11 @@ public final class Projects {
         return files;
     }
 
+    /** How many are held in memory. */
+    public int held() {
+        return open.size();
+    }
+
     public List<ProjectRow> list() {
         return store.list();
     }

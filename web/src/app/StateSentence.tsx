@@ -48,9 +48,12 @@ export function StateSentence({ live: { state, reachable, waiting } }: { live: L
             </>
           )}
           {' · '}
-          <Tooltip title="Mass of all bars, with hooks and laps, over the concrete between faces of supports">
+          <Tooltip
+            title={`Mass of all bars, with hooks and laps: ${density(t.steelKg, t.concreteM3, units)} over the concrete between faces of supports`}
+          >
             <span>
-              <b>{tonnage(t.steelKg, units)}</b> steel, {density(t.steelKg, t.concreteM3, units)}
+              <b>{tonnage(t.steelKg, units)}</b> steel
+              <span className="wide-only">, {density(t.steelKg, t.concreteM3, units)}</span>
             </span>
           </Tooltip>
         </span>

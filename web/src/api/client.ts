@@ -1,5 +1,5 @@
 import type { components } from './generated'
-import { signature } from './person'
+import { person, signature, WINDOW } from './person'
 
 type Schemas = components['schemas']
 export type Project = Schemas['Project']
@@ -337,6 +337,6 @@ export const api = {
   makeExport: (id: string, file: string, asked: Record<string, string>) =>
     request<Job>(`${p(id)}/exports/${file}?${query(asked)}`, { method: 'POST' }),
   madeUrl: (job: string) => `/api/jobs/${job}/file`,
-  projectEvents: (id: string) => new EventSource(`${p(id)}/events`),
+  projectEvents: (id: string) => new EventSource(`${p(id)}/events?${query({ person: person(), window: WINDOW })}`),
   jobEvents: (id: string) => new EventSource(`/api/jobs/${id}/events`),
 }

@@ -9,6 +9,8 @@ export interface Live {
   reachable: boolean
   /** changes that wait for the server */
   waiting: number
+  /** who else has the project open; an empty name is one that nobody told */
+  people: string[]
 }
 
 /** How soon a stream that ended is opened again [ms]. */
@@ -18,6 +20,7 @@ const AGAIN = 700
 export function useProjectState(id: string): Live {
   const [state, setState] = useState<State>()
   const [reachable, setReachable] = useState(true)
+  const [people, setPeople] = useState<string[]>([])
   const waiting = useSyncExternalStore(onWaiting, () => changesWaiting(id))
   const queries = useQueryClient()
   useEffect(() => {
@@ -47,6 +50,9 @@ export function useProjectState(id: string): Live {
           })
         }
       })
+      events.addEventListener('people', (e) =>
+        setPeople((JSON.parse((e as MessageEvent).data) as { people: string[] }).people),
+      )
       // a stream also ends when the server puts a project out of memory: whether the server answers is asked first
       events.addEventListener('error', () => {
         events.close()
@@ -72,7 +78,7 @@ export function useProjectState(id: string): Live {
       events.close()
     }
   }, [id, queries])
-  return { state, reachable, waiting }
+  return { state, reachable, waiting, people }
 }
 
 /** What belongs to the stored project and not to its design. */

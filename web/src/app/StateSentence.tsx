@@ -5,7 +5,7 @@ import { grouped } from '../lib/format'
 import { density, tonnage, unitsOf } from '../lib/units'
 
 /** The building in one sentence, and whether the numbers on screen belong to today's model and basis. */
-export function StateSentence({ live: { state, reachable, waiting } }: { live: Live }) {
+export function StateSentence({ live: { state, reachable, waiting } }: { live: Omit<Live, 'people'> }) {
   if (!reachable)
     return (
       <span className="sentence over-ink" role="status" data-reachable="false">

@@ -9,6 +9,7 @@ import { Boundary } from '../ui/Boundary'
 import { ErrorView } from '../ui/ErrorView'
 import { Icon, type IconName } from '../ui/Icon'
 import { UnitsContext } from '../ui/useUnits'
+import { AlsoHere } from './AlsoHere'
 import { StateSentence } from './StateSentence'
 import { TitleLine } from './TitleLine'
 import { useTold } from './useTold'
@@ -48,6 +49,7 @@ export function Workspace({ mode, onMode }: { mode: Mode; onMode: () => void }) 
       <div className="workspace">
         <TitleLine project={project.data} mode={mode} onMode={onMode}>
           <StateSentence live={live} />
+          <AlsoHere people={live.people} />
           <UndoPills id={id} state={state} />
           {state?.totals && (
             <span className="pill">

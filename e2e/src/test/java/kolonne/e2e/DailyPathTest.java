@@ -51,11 +51,14 @@ class DailyPathTest extends BrowserTest {
         assertThat(field("Cover of beams")).isVisible();
         try (BrowserContext other = page.context().browser().newContext()) {
             Page second = other.newPage();
+            second.addInitScript("localStorage.setItem('kolonne.person', 'Zoë Quist')");
             second.navigate(page.url());
+            assertThat(page.getByLabel("Also here: Zoë Quist")).hasText("ZQ");
+            assertThat(second.getByLabel("Also here: Another window")).isVisible();
             Locator cover = second.getByLabel("Cover of columns", new Page.GetByLabelOptions().setExact(true));
             cover.fill("45");
             cover.press("Enter");
-            assertThat(page.getByText("Another window changed the project")).isVisible();
+            assertThat(page.getByText("Zoë Quist changed the project")).isVisible();
             assertThat(page.getByText("Cover of columns 40 → 45 mm")).isVisible();
             assertThat(field("Cover of columns")).hasValue("45");
             field("Cover of beams").fill("4,5 cm");
@@ -63,6 +66,8 @@ class DailyPathTest extends BrowserTest {
             assertThat(second.getByLabel("Cover of beams", new Page.GetByLabelOptions().setExact(true)))
                     .hasValue("45");
         }
+        // a window that has closed is no longer here
+        assertThat(page.locator(".also-here")).hasCount(0);
         undo().click();
         undo().click();
         assertThat(field("Cover of beams")).hasValue("40");

@@ -23,7 +23,8 @@ class CodesStayInTheirRoomsTest {
     private static final Pattern OF_A_CODE = Pattern.compile(
             "aci-318|en-1992|\\bACI\\b|\\bEN \\d|Eurocode|(?<![\\d.])\\d{1,2}\\.\\d{1,2}\\.\\d{1,2}(\\.\\d)*(?![\\d.])|\\d\\.\\d\\(\\d\\)");
 
-    private static final List<String> NO_CLAUSES = List.of("127.0.0.1", "3.1.0", "kolonne 0.1.0", "0.1.0");
+    private static final List<String> NO_CLAUSES =
+            List.of("127.0.0.1", "3.1.0", "kolonne 0.1.0", "0.1.0", "version=0.0.4");
 
     private static Stream<Path> sources() {
         return Stream.of("../core", "../exchange", "../server")

@@ -49,6 +49,9 @@ final class Answers {
 
     record DeletedList(List<DeletedDto> projects) {}
 
+    /** Who else has a project open; an empty name is one that nobody told. */
+    record PeopleDto(List<String> people) {}
+
     record NewName(String name) {}
 
     record JobDto(

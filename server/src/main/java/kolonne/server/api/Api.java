@@ -11,6 +11,11 @@ import io.javalin.json.JavalinJackson;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.NoSuchElementException;
+import java.util.Set;
+import java.util.concurrent.ConcurrentHashMap;
+import java.util.concurrent.Executors;
+import java.util.concurrent.ScheduledExecutorService;
+import java.util.concurrent.TimeUnit;
 import java.util.function.Consumer;
 import kolonne.exchange.model.ModelReader;
 import kolonne.server.guard.Intake;
@@ -19,6 +24,7 @@ import kolonne.server.guard.SameSite;
 import kolonne.server.jobs.Job;
 import kolonne.server.jobs.Jobs;
 import kolonne.server.project.Clash;
+import kolonne.server.project.Present;
 import kolonne.server.project.Projects;
 import kolonne.server.project.Workspace;
 import kolonne.server.store.Database;
@@ -31,12 +37,24 @@ import org.slf4j.LoggerFactory;
 public final class Api {
     private static final Logger LOG = LoggerFactory.getLogger(Api.class);
     private static final JsonMapper JSON = new JsonMapper();
+    /** Between two looks at whether the windows that follow projects are still there [s]. */
+    private static final int BEAT = 5;
 
     private final Projects projects;
     private final ProjectRoutes projectRoutes;
     private final List<Route> routes = new ArrayList<>();
     private final SameSite sameSite;
     private final Intake intake;
+    private final Present present = new Present();
+    /** Open streams of projects. */
+    private final Set<SseClient> streams = ConcurrentHashMap.newKeySet();
+    /** Sends what has no design behind it, so that a window that reads slowly keeps nobody's request waiting. */
+    private final ScheduledExecutorService pulse = Executors.newSingleThreadScheduledExecutor(r -> {
+        Thread t = new Thread(r, "pulse");
+        t.setDaemon(true);
+        return t;
+    });
+
     private final Metrics metrics = new Metrics();
     private final RequestWatch watch = new RequestWatch(metrics);
 
@@ -117,7 +135,11 @@ public final class Api {
             RequestWatch.of(c, "/api/metrics");
             c.contentType(Metrics.CONTENT_TYPE).result(metrics.text());
         });
-        cfg.events.serverStopped(metrics::close);
+        cfg.events.serverStarted(() -> pulse.scheduleWithFixedDelay(this::beat, BEAT, BEAT, TimeUnit.SECONDS));
+        cfg.events.serverStopped(() -> {
+            pulse.shutdownNow();
+            metrics.close();
+        });
         cfg.routes.sse("/api/jobs/{job}/events", this::jobEvents);
         cfg.routes.sse("/api/projects/{id}/events", this::projectEvents);
         cfg.routes.get(
@@ -131,6 +153,23 @@ public final class Api {
                                 "See /api/openapi.json for what there is.")));
         cfg.routes.after("/api/*", c -> c.header("Cache-Control", "no-store"));
         errors(cfg);
+    }
+
+    /** A window that has gone is known only by what can no longer be sent to it. */
+    private void beat() {
+        for (SseClient s : streams) {
+            try {
+                s.sendComment("here");
+            } catch (RuntimeException gone) {
+                s.close();
+            }
+        }
+    }
+
+    private void tell(SseClient client, List<String> names) {
+        if (!pulse.isShutdown()) {
+            pulse.execute(() -> client.sendEvent("people", new Answers.PeopleDto(names)));
+        }
     }
 
     private void jobEvents(SseClient client) {
@@ -149,9 +188,13 @@ public final class Api {
     private void projectEvents(SseClient client) {
         Workspace w = projects.open(client.ctx().pathParam("id"));
         Consumer<Workspace.State> l = s -> client.sendEvent("state", Answers.StateDto.of(w, s));
+        Runnable leaves = present.enters(w.id(), People.following(client.ctx()), names -> tell(client, names));
+        streams.add(client);
         Runnable out = client::close; // the page asks anew and follows what is in memory then
         client.keepAlive();
         client.onClose(() -> {
+            streams.remove(client);
+            leaves.run();
             w.unfollow(l);
             w.offPutOut(out);
         });

@@ -115,11 +115,16 @@ final class Members {
 
     record SideDto(int span, String size, double diameter, int perFace, double from, double to) {}
 
+    /** What is required; -1 where nothing is enough. */
+    private static double told(double required) {
+        return Double.isFinite(required) ? required : -1;
+    }
+
     /** @param requiredMm2 -1 where no number of bars is enough; number of the support (top) or span (bottom) */
     record NeedDto(
             String face, int number, String label, double x, double requiredMm2, double providedMm2, boolean minimum) {}
 
-    /** @param required area of legs per length [mm2/mm] */
+    /** @param required area of legs per length [mm2/mm]; -1 where nothing is enough */
     record LegsDto(int span, double from, double to, double required, double provided) {}
 
     /**
@@ -351,7 +356,7 @@ final class Members {
                                 : line.supports().get(n.number()).label() + "–"
                                         + line.supports().get(n.number() + 1).label(),
                         n.x(),
-                        Double.isFinite(n.required()) ? n.required() : -1,
+                        told(n.required()),
                         n.provided(),
                         n.minimum()))
                 .toList();
@@ -359,7 +364,7 @@ final class Members {
 
     private static List<LegsDto> legs(BuildingDesign d, BeamDesign b) {
         return SteelNeeds.stirrups(b, d.contexts().of(b.line())).stream()
-                .map(z -> new LegsDto(z.span(), z.from(), z.to(), z.required(), z.provided()))
+                .map(z -> new LegsDto(z.span(), z.from(), z.to(), told(z.required()), z.provided()))
                 .toList();
     }
 

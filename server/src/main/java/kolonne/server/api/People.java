@@ -17,6 +17,11 @@ final class People {
         return new Author(text(c.header(PERSON)), text(c.header(WINDOW)));
     }
 
+    /** Streams of events are asked for without headers of one's own: who follows one stands in its query. */
+    static Author following(Context c) {
+        return new Author(clean(c.queryParam("person")), clean(c.queryParam("window")));
+    }
+
     /** A header of percent-encoded UTF-8, without what would break a line. */
     private static String text(String header) {
         if (header == null) {
@@ -28,7 +33,11 @@ final class People {
         } catch (IllegalArgumentException e) {
             throw new BadRequest(400, "header", "The name in a header cannot be read.", "Percent-encode it (UTF-8).");
         }
-        String clean = s.replaceAll("\\p{Cntrl}", " ").strip();
+        return clean(s);
+    }
+
+    private static String clean(String text) {
+        String clean = text == null ? "" : text.replaceAll("\\p{Cntrl}", " ").strip();
         return clean.codePointCount(0, clean.length()) <= LONGEST
                 ? clean
                 : clean.substring(0, clean.offsetByCodePoints(0, LONGEST));

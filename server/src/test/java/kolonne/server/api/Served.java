@@ -28,7 +28,11 @@ final class Served implements AutoCloseable {
 
     /** @param members of the building, about */
     Served(int members) throws IOException, InterruptedException {
-        byte[] demo = ModelWriter.json(DemoBuilding.generate(DemoOptions.ofSize(members)));
+        this(DemoOptions.ofSize(members));
+    }
+
+    Served(DemoOptions building) throws IOException, InterruptedException {
+        byte[] demo = ModelWriter.json(DemoBuilding.generate(building));
         project = "/api/projects/"
                 + store.create("Zaal", "zaal.json", demo, BasisFile.write(Basis.standard(false)), null)
                         .id();

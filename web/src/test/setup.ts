@@ -1,4 +1,5 @@
 import '@testing-library/jest-dom/vitest'
+import { Query } from '@tanstack/react-query'
 import { cleanup, configure } from '@testing-library/react'
 import { afterEach } from 'vitest'
 import { forgetChanges } from '../api/changes'
@@ -28,3 +29,25 @@ afterEach(() => {
   cleanup()
   forgetChanges()
 })
+
+// KOLONNE_SLOW=60: answers come in any order, up to so many milliseconds late, which finds tests that lean on the order
+const slow = Number((import.meta.env as Record<string, string | undefined>).KOLONNE_SLOW ?? 0)
+if (slow > 0) {
+  interface Asks {
+    options: Asks['own']
+    own: { queryFn?: (...a: unknown[]) => unknown; late?: boolean }
+    fetch: (own?: Asks['own'], ...rest: unknown[]) => unknown
+  }
+  const queries = Query.prototype as unknown as Asks
+  const fetch = queries.fetch
+  queries.fetch = function (given, ...rest) {
+    const own = given ?? this.options
+    const { queryFn } = own
+    const late = async (...a: unknown[]) => {
+      const answer = await queryFn?.(...a)
+      await new Promise((come) => setTimeout(come, Math.random() * slow))
+      return answer
+    }
+    return fetch.call(this, own.late ? own : { ...own, queryFn: queryFn && late, late: true }, ...rest)
+  }
+}

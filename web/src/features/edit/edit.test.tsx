@@ -122,7 +122,7 @@ describe('the drawer', () => {
     open()
     await screen.findByLabelText('New section')
     await userEvent.click(screen.getByText('Loads'))
-    await userEvent.click(screen.getByLabelText('Remove load 1'))
+    await userEvent.click(await screen.findByLabelText('Remove load 1'))
     await userEvent.click(screen.getByRole('button', { name: 'Apply and analyse' }))
     await waitFor(() =>
       expect(edit).toHaveBeenCalledWith('p', 5, [{ kind: 'member-loads', member: 'a', case: 'G', loads: [] }]),

@@ -184,7 +184,7 @@ describe('the results page', () => {
   it('opens where the address itself is not understood', async () => {
     open('/p/p/results?q=util%3E&view=nonsense&line=Q&label=x')
     expect(await screen.findByText(/is not understood/)).toBeInTheDocument()
-    expect(screen.getByLabelText('Plan of L1')).toBeInTheDocument()
+    expect(await screen.findByLabelText('Plan of L1')).toBeInTheDocument()
   })
 
   it('sums up what is selected and changes all of it in one step', async () => {

@@ -155,10 +155,12 @@ describe('the types', () => {
     await userEvent.type(mark, 'B100{Enter}')
     expect(put).toHaveBeenCalledWith('p', 5, { action: 'rename', type: 'T-TB1', mark: 'B100' })
     await userEvent.click(screen.getByRole('button', { name: 'L2-B01' }))
+    await waitFor(() => expect(screen.getByRole('button', { name: 'Take out' })).toBeEnabled())
     await userEvent.click(screen.getByRole('button', { name: 'Take out' }))
     await waitFor(() =>
       expect(put).toHaveBeenLastCalledWith('p', expect.anything(), { action: 'apart', members: ['L2-B01'] }),
     )
+    await waitFor(() => expect(screen.getByLabelText('Move to type')).toBeEnabled())
     fireEvent.mouseDown(screen.getByLabelText('Move to type'))
     await userEvent.click(await screen.findByTitle('TB2'))
     await waitFor(() =>

@@ -11,6 +11,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
+import java.util.TreeMap;
 import java.util.function.Consumer;
 import kolonne.core.finding.Finding;
 
@@ -52,14 +53,16 @@ final class OverlapCheck {
 
     // ---- slabs ------------------------------------------------------------------------------------------------------
 
-    private record Plan(SlabPanel panel, Area area, Rectangle2D box, double low, double high) {}
+    /** @param number in the order of the file */
+    private record Plan(int number, SlabPanel panel, Area area, Rectangle2D box, double low, double high) {}
 
     private void panels() {
         Map<Long, List<Plan>> cells = new HashMap<>();
+        int number = 0;
         for (SlabPanel p : b.panels()) {
             holes(p);
-            Plan plan = plan(p);
-            Set<Plan> near = new HashSet<>();
+            Plan plan = plan(number++, p);
+            Map<Integer, Plan> near = new TreeMap<>();
             int count = 0;
             for (long x = cell(plan.box().getMinX()); x <= cell(plan.box().getMaxX()) && count < MOST_CELLS; x++) {
                 for (long y = cell(plan.box().getMinY());
@@ -70,11 +73,11 @@ final class OverlapCheck {
                         crowded(p);
                         return;
                     }
-                    near.addAll(here);
+                    here.stream().filter(o -> meet(o, plan)).forEach(o -> near.put(o.number(), o));
                     here.add(plan);
                 }
             }
-            near.stream()
+            near.values().stream()
                     .filter(o -> over(o, plan))
                     .findFirst()
                     .ifPresent(o -> out.accept(Finding.fails(
@@ -101,7 +104,7 @@ final class OverlapCheck {
         return (long) Math.floor(v / CELL);
     }
 
-    private Plan plan(SlabPanel p) {
+    private Plan plan(int number, SlabPanel p) {
         Path2D path = new Path2D.Double();
         double low = Double.POSITIVE_INFINITY;
         double high = Double.NEGATIVE_INFINITY;
@@ -116,14 +119,18 @@ final class OverlapCheck {
             high = Math.max(high, j.z());
         }
         path.closePath();
-        return new Plan(p, new Area(path), path.getBounds2D(), low, high);
+        return new Plan(number, p, new Area(path), path.getBounds2D(), low, high);
+    }
+
+    /** Whether their boxes do: few of those in a square. */
+    private static boolean meet(Plan p, Plan q) {
+        return p.low() < q.high() + ONE_FLOOR
+                && q.low() < p.high() + ONE_FLOOR
+                && p.box().intersects(q.box());
     }
 
     private static boolean over(Plan p, Plan q) {
-        boolean level = p.low() < q.high() + ONE_FLOOR && q.low() < p.high() + ONE_FLOOR;
-        return level
-                && p.box().intersects(q.box())
-                && common(p.area(), q.area()) > SLIGHT * Math.min(size(p.area()), size(q.area()));
+        return common(p.area(), q.area()) > SLIGHT * Math.min(size(p.area()), size(q.area()));
     }
 
     private void holes(SlabPanel p) {

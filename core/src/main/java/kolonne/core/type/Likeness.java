@@ -1,6 +1,8 @@
 package kolonne.core.type;
 
+import java.util.ArrayList;
 import java.util.List;
+import java.util.function.Function;
 import kolonne.core.basis.Basis;
 import kolonne.core.beam.check.BeamDesign;
 import kolonne.core.beam.line.BeamLine;
@@ -40,10 +42,13 @@ public record Likeness(Object alike, List<Double> lengths) {
     }
 
     public static Likeness of(ColumnDesign d) {
-        ColumnStack c = d.stack();
+        return of(d.stack(), d.basis());
+    }
+
+    static Likeness of(ColumnStack c, Basis basis) {
         return new Likeness(
                 new Whole(
-                        d.basis(),
+                        basis,
                         c.lifts().stream()
                                 .map(l -> new Part(
                                         l.section().shape(), l.material().fc(), l.planted()))
@@ -63,5 +68,22 @@ public record Likeness(Object alike, List<Double> lengths) {
             }
         }
         return true;
+    }
+
+    /** The most members of which no two differ more than they may, in their order. @param tolerance of lengths [mm] */
+    static <M> List<M> mostAlike(List<M> members, Function<M, Likeness> of, double tolerance) {
+        List<Likeness> likeness = members.stream().map(of).toList();
+        List<Integer> most = List.of();
+        for (int first = 0; first < members.size() && most.size() < members.size() - first; first++) {
+            List<Integer> with = new ArrayList<>(List.of(first));
+            for (int m = 0; m < members.size(); m++) {
+                Likeness l = likeness.get(m);
+                if (m != first && with.stream().allMatch(o -> likeness.get(o).shares(l, tolerance))) {
+                    with.add(m);
+                }
+            }
+            most = with.size() > most.size() ? with : most;
+        }
+        return most.stream().sorted().map(members::get).toList();
     }
 }

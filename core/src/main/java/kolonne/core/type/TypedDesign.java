@@ -70,7 +70,7 @@ public final class TypedDesign {
                 alike.add(m);
             }
         }
-        List<M> share = sharing(alike, sharing);
+        List<M> share = Likeness.mostAlike(alike, sharing::likeness, types.tolerance());
         alike.stream()
                 .filter(m -> !share.contains(m))
                 .forEach(m -> left.add(new TypeDesign.LeftOut(sharing.id(m), TypeDesign.Why.UNLIKE)));
@@ -83,22 +83,5 @@ public final class TypedDesign {
             designs.put(sharing.id(share.get(i)), s.designs().get(i));
         }
         return new TypeDesign(t, share.stream().map(sharing::id).toList(), left, s.sound(), s.steel(), alone);
-    }
-
-    /** The most members of which no two differ more than they may. */
-    private <M> List<M> sharing(List<M> members, Sharing<M, ?> sharing) {
-        List<Likeness> likeness = members.stream().map(sharing::likeness).toList();
-        List<Integer> most = List.of();
-        for (int first = 0; first < members.size() && most.size() < members.size() - first; first++) {
-            List<Integer> with = new ArrayList<>(List.of(first));
-            for (int m = 0; m < members.size(); m++) {
-                Likeness l = likeness.get(m);
-                if (m != first && with.stream().allMatch(o -> likeness.get(o).shares(l, types.tolerance()))) {
-                    with.add(m);
-                }
-            }
-            most = with.size() > most.size() ? with : most;
-        }
-        return most.stream().sorted().map(members::get).toList();
     }
 }

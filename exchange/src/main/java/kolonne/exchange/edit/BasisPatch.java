@@ -50,6 +50,32 @@ public final class BasisPatch {
         return r.basis();
     }
 
+    /** The patch that makes one basis another; empty where they are the same. */
+    public static ObjectNode between(Basis was, Basis now) {
+        return difference(tree(was), tree(now));
+    }
+
+    private static ObjectNode difference(ObjectNode was, ObjectNode now) {
+        ObjectNode out = JsonNodeFactory.instance.objectNode();
+        was.fieldNames().forEachRemaining(key -> {
+            if (!now.has(key)) {
+                out.putNull(key);
+            }
+        });
+        for (Map.Entry<String, JsonNode> e : now.properties()) {
+            JsonNode before = was.get(e.getKey());
+            if (before instanceof ObjectNode a && e.getValue() instanceof ObjectNode b) {
+                ObjectNode inner = difference(a, b);
+                if (!inner.isEmpty()) {
+                    out.set(e.getKey(), inner);
+                }
+            } else if (!e.getValue().equals(before)) {
+                out.set(e.getKey(), e.getValue());
+            }
+        }
+        return out;
+    }
+
     private static Read failed(Finding f) {
         return new Read(null, null, List.of(f));
     }

@@ -19,9 +19,11 @@ import kolonne.core.beam.cage.CarriedCages;
 import kolonne.core.beam.line.BeamLine;
 import kolonne.core.beam.line.BeamLines;
 import kolonne.core.column.cage.CarriedLifts;
+import kolonne.core.column.line.ColumnStack;
 import kolonne.core.column.line.ColumnStacks;
 import kolonne.core.design.BuildingMarks;
 import kolonne.core.design.HandSet;
+import kolonne.core.design.LocalBases;
 import kolonne.core.finding.Finding;
 import kolonne.core.finding.Severity;
 import kolonne.core.mark.MarkChange;
@@ -35,6 +37,7 @@ import kolonne.core.model.Role;
 import kolonne.core.revision.CaseTotals;
 import kolonne.core.type.MemberType;
 import kolonne.core.type.Types;
+import kolonne.core.type.Unlike;
 import kolonne.exchange.edit.BasisPatch;
 import kolonne.exchange.edit.Effects;
 import kolonne.exchange.hand.HandFile;
@@ -130,6 +133,10 @@ public final class Changes {
             ObjectNode fields = EditWriter.write(c.kept(), newer.read().building())
                     .put("file", newer.fileName())
                     .put("units", newer.read().building().unitSystem());
+            Basis basis = history(w, commands(w)).basis();
+            fields.set(
+                    EditHistory.REVISED_BASIS,
+                    BasisPatch.between(basis, basis.with(c.settings(basis).now())));
             Change change = new Change(EditHistory.REVISION, new EditHistory.Told(summary, fields).write(), summary);
             w.keepFile(version + 1, newer.read());
             return changed(w, version, by, change, null, new Revision(newer, c));
@@ -421,29 +428,72 @@ public final class Changes {
         now.changes().stream().map(MarkChange::words).forEach(told::add);
         HandSet hand = before.hand();
         HandSet cages = HandSet.NONE;
-        if (!hand.isEmpty()) {
+        Set<String> gone = now.marks().goneFrom(was);
+        Set<String> ofTypes = new LinkedHashSet<>(typesThatLose(before.types(), gone, was));
+        if (!hand.isEmpty() || !before.types().all().isEmpty()) {
             Analysis then = solved == null ? FrameAnalysis.resolve(w.kept(w.modelVersion()), index) : solved;
             Analysis beforeIt = w.solved((doing, done, total) -> {});
-            List<BeamLine> lines = BeamLines.find(beforeIt, was);
+            Members older = Members.of(beforeIt, was);
+            Members newer = Members.of(then, now.marks());
             CarriedCages.Carried carried = CarriedCages.carry(
                     hand.lines(),
-                    compared == null ? new CarriedCages.Lines(lines, index::length) : compared.lines(lines),
-                    new CarriedCages.Lines(BeamLines.find(then, now.marks()), index::length));
+                    compared == null
+                            ? new CarriedCages.Lines(older.lines(), index::length)
+                            : compared.lines(older.lines()),
+                    new CarriedCages.Lines(newer.lines(), index::length));
             told.addAll(carried.told());
             CarriedLifts.Carried lifts = CarriedLifts.carry(
                     hand.lifts(),
                     m -> compared == null ? m : compared.matching().pairs().get(m),
-                    ColumnStacks.find(beforeIt.index(), was),
-                    ColumnStacks.find(then.index(), now.marks()));
+                    older.stacks(),
+                    newer.stacks());
             told.addAll(lifts.told());
             cages = new HandSet(carried.now(), lifts.now());
             if (compared != null) {
                 told.addAll(compared.toBeChecked(now.marks(), hand, cages, beforeIt, then));
             }
+            Basis basis = before.basis();
+            Basis after = compared == null
+                    ? basis
+                    : basis.with(compared.settings(basis).now());
+            Map<String, List<String>> unlike = newer.unlike(before.types(), after);
+            older.unlike(before.types(), basis)
+                    .forEach((type, known) ->
+                            unlike.getOrDefault(type, new ArrayList<>()).removeAll(known));
+            ofTypes.addAll(typesUnlike(before.types(), unlike, now.marks()));
         }
-        Set<String> gone = now.marks().goneFrom(was);
-        told.addAll(typesThatLose(before.types(), gone, was));
+        if (compared != null) {
+            told.addAll(compared.settings(before.basis()).told());
+        }
+        told.addAll(ofTypes);
         return new Effects(now.marks().changedFrom(was), gone, cages, List.copyOf(told));
+    }
+
+    /** Lines and stacks of a model. */
+    private record Members(List<BeamLine> lines, List<ColumnStack> stacks) {
+        static Members of(Analysis a, Marks marks) {
+            return new Members(BeamLines.find(a, marks), ColumnStacks.find(a.index(), marks));
+        }
+
+        Map<String, List<String>> unlike(Types types, Basis basis) {
+            LocalBases local = new LocalBases(basis);
+            return Unlike.of(types, lines, local::of, stacks, local::of);
+        }
+    }
+
+    private static List<String> typesUnlike(Types types, Map<String, List<String>> unlike, Marks now) {
+        return unlike.entrySet().stream()
+                .filter(e -> !e.getValue().isEmpty())
+                .map(e -> String.join(
+                                ", ",
+                                e.getValue().stream()
+                                        .map(id -> now.markOf(id, id))
+                                        .toList())
+                        + (e.getValue().size() == 1 ? " gets a cage of its own" : " get cages of their own")
+                        + ", unlike the rest of type "
+                        + types.all().get(e.getKey()).mark()
+                        + " in sections, supports, lengths or local settings")
+                .toList();
     }
 
     private static List<String> typesThatLose(Types types, Set<String> gone, Marks was) {

@@ -40,6 +40,9 @@ public final class EditHistory {
     /** A newer model of the same building takes the place of the one before, with those own changes that go on to it. */
     static final String REVISION = "revise-model";
 
+    /** Of a newer model: the patch that keeps local settings with their members. */
+    static final String REVISED_BASIS = "basis";
+
     static final String UNDO = "undo-edit";
     static final String REDO = "redo-edit";
     /** The whole basis: what a project begins with, and what older servers stored. It is not undone. */
@@ -185,10 +188,22 @@ public final class EditHistory {
     /** The basis in force. @throws IllegalStateException if what is stored cannot be read */
     Basis basis() {
         Basis out = whole();
-        for (CommandRow c : inForce(BASIS)) {
-            out = BasisPatch.stored(Told.read(c.body()).fields(), out);
+        for (CommandRow c : basisChanges()) {
+            out = BasisPatch.stored(patch(c), out);
         }
         return out;
+    }
+
+    /** Changes of the basis, by people and by newer models whose members are called otherwise. */
+    private List<CommandRow> basisChanges() {
+        return done.stream()
+                .filter(c -> c.kind().equals(BASIS) || c.kind().equals(REVISION) && !patch(c).isEmpty())
+                .toList();
+    }
+
+    private static JsonNode patch(CommandRow c) {
+        JsonNode fields = Told.read(c.body()).fields();
+        return c.kind().equals(BASIS) ? fields : fields.path(REVISED_BASIS);
     }
 
     private Basis whole() {
@@ -202,7 +217,7 @@ public final class EditHistory {
 
     /** The changes of the basis in force, to tell whether it is another. */
     List<Integer> basisVersions() {
-        return inForce(BASIS).stream().map(CommandRow::version).toList();
+        return basisChanges().stream().map(CommandRow::version).toList();
     }
 
     boolean canUndo() {

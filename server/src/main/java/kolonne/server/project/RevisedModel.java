@@ -8,7 +8,9 @@ import java.util.Map;
 import java.util.Set;
 import java.util.TreeSet;
 import java.util.function.UnaryOperator;
+import java.util.stream.Collectors;
 import kolonne.core.analysis.Analysis;
+import kolonne.core.basis.Basis;
 import kolonne.core.beam.cage.CarriedCages;
 import kolonne.core.beam.line.BeamLine;
 import kolonne.core.compare.AnalysisComparison;
@@ -18,6 +20,8 @@ import kolonne.core.mark.Marks;
 import kolonne.core.model.Building;
 import kolonne.core.model.BuildingIndex;
 import kolonne.core.model.ModelEdit;
+import kolonne.core.model.Storey;
+import kolonne.core.revision.CarriedSettings;
 import kolonne.core.revision.Difference;
 import kolonne.core.revision.MemberMatching;
 import kolonne.core.revision.ModelComparison;
@@ -55,6 +59,14 @@ public record RevisedModel(String project, String fileName, byte[] bytes, ModelR
             List<ModelEdit> kept) {
         public MemberMatching matching() {
             return comparison.members();
+        }
+
+        /** What becomes of the local settings of a basis. */
+        CarriedSettings settings(Basis basis) {
+            return CarriedSettings.carry(
+                    basis.local(),
+                    matching().successors(),
+                    newer.building().storeys().stream().map(Storey::name).collect(Collectors.toSet()));
         }
 
         CarriedCages.Lines lines(List<BeamLine> before) {

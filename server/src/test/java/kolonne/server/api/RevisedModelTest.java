@@ -15,6 +15,7 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.TreeMap;
 import java.util.stream.StreamSupport;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
@@ -214,6 +215,82 @@ class RevisedModelTest {
         assertEquals(effects, texts(entries.get(entries.size() - 1).get("effects")));
         s.change("POST", "/undo", "{}");
         assertEquals(gone, members().get(byHand));
+    }
+
+    /** The row of a type, with its members and those that have a cage of their own. */
+    private JsonNode type(String mark) throws IOException, InterruptedException {
+        for (JsonNode t : s.get("/types").get("types")) {
+            if (t.get("mark").asText().equals(mark)) {
+                return t;
+            }
+        }
+        throw new AssertionError("no type " + mark);
+    }
+
+    /** Marks of lines of one member, of one section and about one length. */
+    private List<String> threeAlike(Map<String, Set<String>> members) throws IOException, InterruptedException {
+        Map<String, List<String>> out = new TreeMap<>();
+        for (JsonNode r : s.get("/results?q=beam").get("rows")) {
+            String mark = r.get("mark").asText();
+            if (members.get(mark).size() == 1) {
+                JsonNode span = s.get("/members/" + mark).at("/beam/spans/0");
+                double clear =
+                        span.get("faceTo").asDouble() - span.get("faceFrom").asDouble();
+                out.computeIfAbsent(r.get("section").asText() + Math.round(clear), k -> new ArrayList<>())
+                        .add(mark);
+            }
+        }
+        return out.values().stream()
+                .filter(l -> l.size() >= 3)
+                .findFirst()
+                .orElseThrow()
+                .subList(0, 3);
+    }
+
+    @Test
+    void localSettingsGoOnWithTheirMembersAndTypesTellWhoIsUnlikeNow() throws IOException, InterruptedException {
+        Map<String, Set<String>> all = members();
+        s.change("PUT", "/types", "{\"action\":\"tolerance\",\"toleranceMm\":2000}");
+        List<String> three = threeAlike(all);
+        s.change("PUT", "/types", "{\"action\":\"merge\",\"members\":[\"" + String.join("\",\"", three) + "\"]}");
+        String mark = "";
+        for (JsonNode t : s.get("/types").get("types")) {
+            mark = t.get("id").asText().isEmpty() ? mark : t.get("mark").asText();
+        }
+        assertEquals(3, type(mark).get("members").size(), type(mark).toString());
+        String deeper = all.get(three.get(1)).iterator().next();
+        String line = beams().stream()
+                .filter(m -> all.get(m).size() == 1 && !three.contains(m))
+                .findFirst()
+                .orElseThrow();
+        String covered = all.get(line).iterator().next();
+        s.change(
+                "PATCH",
+                "/basis",
+                "{\"local\":{\"Car park\":{\"storeys\":[],\"members\":[\"" + covered
+                        + "\"],\"set\":{\"beamCoverMm\":55}}}}");
+        JsonNode basis = s.get("/basis");
+        JsonNode sheet = s.get("/members/" + line);
+
+        String revision = upload(newer(deeper));
+        List<String> effects = texts(s.get(revision).get("effects"));
+        assertEquals(
+                List.of(three.get(1) + " gets a cage of its own, unlike the rest of type " + mark
+                        + " in sections, supports, lengths or local settings"),
+                effects);
+        s.change("POST", revision, "{\"keepOwn\":true}");
+        String now = s.get("/basis").at("/local/Car park/members/0").asText();
+        assertEquals(members().get(line), Set.of(now), "the same line under its new id");
+        assertEquals(55, s.get("/members/" + line).at("/beam/coverMm").asDouble());
+        // as it was told beforehand
+        assertEquals(
+                three.get(1), type(mark).at("/left/0/mark").asText(), type(mark).toString());
+        assertEquals(1, type(mark).get("left").size());
+        s.again();
+        assertEquals(now, s.get("/basis").at("/local/Car park/members/0").asText());
+        s.change("POST", "/undo", "{}");
+        assertEquals(basis, s.get("/basis"));
+        assertEquals(sheet, s.get("/members/" + line));
     }
 
     @Test

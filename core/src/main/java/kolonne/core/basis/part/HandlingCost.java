@@ -10,5 +10,5 @@ package kolonne.core.basis.part;
  * @param size      a further size of main bars in a beam line
  */
 public record HandlingCost(double piece, double layer, double alone, double offMiddle, double size) {
-    public static final HandlingCost STANDARD = new HandlingCost(1.5, 3, 3, 4, 10);
+    public static final HandlingCost STANDARD = new HandlingCost(2, 8, 3, 4, 10);
 }

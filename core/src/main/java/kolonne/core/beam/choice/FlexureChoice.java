@@ -272,11 +272,36 @@ final class FlexureChoice {
 
     /** Cost of the bars of a face along the line. */
     private double total(Choice[] choices, List<BarRegion> regions) {
-        double cost = choices[0].through() * additions.weight(choices[0].throughBar()) * line.length();
+        double cost = additions.bars(choices[0].through(), choices[0].throughBar(), line.length());
         for (int i = 0; i < choices.length; i++) {
-            cost += additions.cost(choices[i]) * regions.get(i).length() * 0.6;
+            cost += additions.cost(choices[i], regions.get(i));
         }
-        return cost;
+        return practical()
+                ? cost + handling.laidOver(hooksTooHigh(choices, regions.get(0).face()))
+                : cost;
+    }
+
+    /** Bars at the ends of the line whose hooks are higher than the beam has room for. */
+    private int hooksTooHigh(Choice[] choices, BeamCage.Face face) {
+        int out = 0;
+        for (boolean left : new boolean[] {true, false}) {
+            Choice c = choices[left ? 0 : choices.length - 1];
+            BeamLine.Span s = line.spans().get(left ? 0 : line.spans().size() - 1);
+            BeamLine.SupportKind kind =
+                    line.supports().get(left ? 0 : line.spans().size()).kind();
+            int high = 0;
+            for (BarFit.Layer l : c.layers()) {
+                double room = s.shape().depth()
+                        - basis.beamCover()
+                        - l.offset()
+                        + l.bar().diameter() / 2;
+                high += basis.entry().bends().hook(l.bar()) > room + 1 ? l.count() : 0;
+            }
+            boolean straight = kind == BeamLine.SupportKind.FREE
+                    || high > 0 && face == BeamCage.Face.BOTTOM && straightServes(c, left);
+            out += straight ? 0 : high;
+        }
+        return out;
     }
 
     /** For every size of the through bars the cheapest additions; the size with the least total is taken. */

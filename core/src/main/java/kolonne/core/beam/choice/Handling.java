@@ -3,17 +3,17 @@ package kolonne.core.beam.choice;
 import java.util.List;
 import kolonne.core.basis.part.HandlingCost;
 import kolonne.core.beam.cage.BarFit;
+import kolonne.core.code.Bar;
 
-/**
- * What bars cost on a site beside their mass, as area of steel: additional bars count with three fifths of a region of 8 m, where 1 kg is about
- * 27 mm2.
- */
+/** What bars cost on a site, their mass and what comes beside it [kg]. */
 final class Handling {
-    private static final double KG = 27;
     /** Pairs are for where single bars do not fit. */
-    private static final double PAIRED = 1000 * KG;
+    private static final double PAIRED = 1000;
 
-    private static final double DENSITY = 7.85e-6;
+    /** For each hook that does not stand upright in the beam. */
+    private static final double LAID_OVER = 10;
+    /** A lap, in diameters. */
+    private static final double LAP = 50;
 
     private final HandlingCost cost;
 
@@ -21,17 +21,24 @@ final class Handling {
         this.cost = cost;
     }
 
-    /** Of a piece [mm2]. */
-    double piece() {
-        return cost.piece() * KG;
+    /** Of some bars. @param length of each [mm]; @param delivered longest bar that is [mm] */
+    double bars(int count, Bar bar, double length, double delivered) {
+        double pieces = Math.max(1, Math.ceil(length / delivered - 1e-9));
+        double laps = (pieces - 1) * LAP * bar.diameter();
+        return count * (bar.mass() * (length + laps) / 1000 + cost.piece() * pieces);
     }
 
-    /** Of a further size in a line, as volume of bars [mm3]. */
+    /** Of a further size in a line. */
     double size() {
-        return cost.size() / DENSITY;
+        return cost.size();
     }
 
-    /** Of the layers of a face, those of the through bars first, beside the pieces [mm2]. */
+    /** Of hooks that must be laid over, since they are higher than the beam. */
+    double laidOver(int hooks) {
+        return hooks * LAID_OVER;
+    }
+
+    /** Of the layers of a face, those of the through bars first, beside the bars. */
     double of(List<BarFit.Layer> layers) {
         double out = 0;
         int below = layers.get(0).count();
@@ -39,7 +46,7 @@ final class Handling {
         int inLayer = below;
         for (BarFit.Layer l : layers.subList(1, layers.size())) {
             if (l.number() != number) {
-                out += cost.layer() * KG;
+                out += cost.layer();
                 number = l.number();
                 below = inLayer;
                 inLayer = 0;
@@ -49,8 +56,8 @@ final class Handling {
             boolean beside = l.number() == 1;
             // an odd bar finds the middle free only where an even number lies beside it, or an odd one below
             boolean middle = l.count() % 2 == 0 || (beside ? layers.get(0).count() % 2 == 0 : below % 2 == 1);
-            out += middle ? 0 : cost.offMiddle() * KG;
-            out += l.count() == 1 && !(beside && middle) ? cost.alone() * KG : 0;
+            out += middle ? 0 : cost.offMiddle();
+            out += l.count() == 1 && !(beside && middle) ? cost.alone() : 0;
         }
         return out;
     }

@@ -25,6 +25,10 @@ final class RegionChoice {
     private static final int MOST_ADDED = 44;
     /** What a further layer costs where few are preferred, as area of bars [mm2]. */
     private static final double LAYER = 20_000;
+    /** Parts of a region that its additional bars run; less than they run on the average, since with more of them more end early. */
+    private static final double TOP_RUN = 0.6;
+
+    private static final double BOTTOM_RUN = 0.7;
     /** On the anchorage that a hook must find, for what the linear share leaves out. */
     static final double ANCHOR_MARGIN = 0.95;
     /** Compression bars added to one region at most. */
@@ -88,22 +92,33 @@ final class RegionChoice {
         return basis.bars().preference() == Preference.PRACTICAL;
     }
 
-    /** What added bars cost: their weight, and under the preference for few layers every layer past the first. */
-    double cost(Choice c) {
-        int layers = c.layers().stream().mapToInt(BarFit.Layer::number).max().orElse(1);
+    /** What added bars of a region cost, and under the preference for few layers every layer past the first. */
+    double cost(Choice c, BarRegion r) {
+        double bars = bars(c.added(), c.addedBar(), r);
         if (practical()) {
-            return c.added() * weight(c.addedBar()) + handling.of(c.layers());
+            return bars + handling.of(c.layers());
         }
-        return c.added() * weight(c.addedBar())
-                + (basis.bars().preference() == Preference.FEWEST_LAYERS ? LAYER * (layers - 1) : 0);
+        int layers = c.layers().stream().mapToInt(BarFit.Layer::number).max().orElse(1);
+        boolean few = basis.bars().preference() == Preference.FEWEST_LAYERS;
+        return bars + (few ? LAYER * (layers - 1) * run(r) : 0);
     }
 
-    /** What a bar of a size costs by the length. */
-    double weight(Bar b) {
+    private double bars(int count, Bar bar, BarRegion r) {
+        return bars(count, bar, run(r));
+    }
+
+    /** How far the additional bars of a region run. */
+    private static double run(BarRegion r) {
+        return (r.face() == BeamCage.Face.TOP ? TOP_RUN : BOTTOM_RUN) * r.length();
+    }
+
+    /** What bars of a length cost: kilograms by the practical preference, else what is to be least along them. */
+    double bars(int count, Bar b, double length) {
         if (practical()) {
-            return b.area() + handling.piece();
+            return handling.bars(count, b, length, basis.bars().stockLength());
         }
-        return basis.bars().preference() == Preference.FEWEST_BARS ? 1 + 0.001 * b.area() : b.area();
+        boolean fewest = basis.bars().preference() == Preference.FEWEST_BARS;
+        return count * length * (fewest ? 1 + 0.001 * b.area() : b.area());
     }
 
     /** The least bars that serve: singly, then with compression bars, then in pairs. */
@@ -113,7 +128,7 @@ final class RegionChoice {
         for (Bar extra : addedSizes) {
             for (int added = 0; added <= MOST_ADDED; added++) {
                 double area = through * bar.area() + added * extra.area();
-                if (best != null && added * weight(extra) >= cost(best)) {
+                if (best != null && bars(added, extra, r) >= cost(best, r)) {
                     break;
                 }
                 if (area * leverBound < r.moment()) {
@@ -123,7 +138,7 @@ final class RegionChoice {
                 if (c == null) {
                     break;
                 }
-                if (c.satisfies() && (best == null || cost(c) < cost(best))) {
+                if (c.satisfies() && (best == null || cost(c, r) < cost(best, r))) {
                     best = c;
                 }
             }

@@ -263,7 +263,7 @@ public record BasisField(
                     Kind.MASS,
                     0,
                     100,
-                    "Of main bars in a beam line.",
+                    "One size too many: a second one on a face, or a third in a beam line. A size for the top and one for the bottom cost nothing.",
                     b -> b.practice().costs().size()),
             new BasisField(
                     "spacingStepMm",

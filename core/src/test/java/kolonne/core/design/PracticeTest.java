@@ -14,9 +14,11 @@ import kolonne.core.basis.part.HandlingCost;
 import kolonne.core.basis.part.Practice;
 import kolonne.core.basis.part.Preference;
 import kolonne.core.beam.cage.BeamCage;
+import kolonne.core.beam.check.BeamContext;
 import kolonne.core.beam.check.BeamDesign;
 import kolonne.core.beam.choice.BeamDesigner;
 import kolonne.core.beam.line.BeamLine;
+import kolonne.core.beam.line.BeamLines;
 import kolonne.core.code.Bar;
 import kolonne.core.column.cage.RectangleBars;
 import kolonne.core.column.check.ColumnDesign;
@@ -26,6 +28,7 @@ import kolonne.core.detail.BarItem;
 import kolonne.core.detail.BeamBars;
 import kolonne.core.finding.Finding;
 import kolonne.core.model.BuildingIndex;
+import kolonne.core.model.ModelBuilder;
 import kolonne.core.model.Role;
 import kolonne.core.section.PlacedBar;
 import org.junit.jupiter.api.Test;
@@ -236,6 +239,30 @@ class PracticeTest {
 
     private static double steel(BuildingDesign d) {
         return d.beams().stream().mapToDouble(b -> Quantities.of(b).steel()).sum();
+    }
+
+    /**
+     * A simple span of 6 m, 300 × 600, under 75 kN/m: 340 kNm ask for about 1850 mm2. Four T25 lie in one layer; ten T16 in two weigh the same and are
+     * six more to carry.
+     */
+    @Test
+    void fewBarsInALayerRatherThanManyInTwo() {
+        Analysis a = new ModelBuilder()
+                .section("S", 300, 600)
+                .joint("A", 0, 0, 0)
+                .joint("B", 6000, 0, 0)
+                .pinned("A")
+                .pinned("B")
+                .beam("m", "A", "B")
+                .spread("m", 0, 6000, 75, 75)
+                .solve();
+        BeamDesign d = BeamDesigner.design(BeamLines.find(a).get(0), BeamContext.of(a, BASIS));
+        List<BeamCage.Group> bottom = d.cage().groups().stream()
+                .filter(g -> g.face() == BeamCage.Face.BOTTOM)
+                .toList();
+        assertTrue(d.satisfied(), d.findings().toString());
+        assertTrue(bottom.stream().mapToInt(BeamCage.Group::count).sum() <= 6, bottom.toString());
+        assertTrue(bottom.stream().allMatch(g -> g.layer() == 1), bottom.toString());
     }
 
     /** Where a piece costs much there are fewer and thicker bars; where a further size costs nothing there are more sizes. */

@@ -7,7 +7,7 @@ package kolonne.core.basis.part;
  * @param layer     a further layer of a face
  * @param alone     a bar that lies alone in its layer, but where it completes a row
  * @param offMiddle bars that do not lie evenly about the middle of the web
- * @param size      a further size of main bars in a beam line
+ * @param size      a further size on a face, or a third one in a beam line; a size for the top and one for the bottom cost nothing
  */
 public record HandlingCost(double piece, double layer, double alone, double offMiddle, double size) {
     public static final HandlingCost STANDARD = new HandlingCost(2, 8, 3, 4, 10);

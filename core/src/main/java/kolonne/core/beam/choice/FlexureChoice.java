@@ -5,7 +5,8 @@ import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
-import java.util.stream.Stream;
+import java.util.Set;
+import java.util.stream.Collectors;
 import kolonne.core.analysis.Analysis;
 import kolonne.core.basis.Basis;
 import kolonne.core.basis.part.Preference;
@@ -138,12 +139,19 @@ final class FlexureChoice {
 
     /** Bars of both faces, to be laid. */
     record Chosen(Choice[] top, Choice[] bottom) {
-        /** Different sizes among them. */
-        int sizes() {
-            return (int) Stream.concat(Arrays.stream(top), Arrays.stream(bottom))
+        /** Sizes that lie beside others on their face, and those past the second of the line; one a face is none. */
+        int furtherSizes() {
+            Set<Bar> above = sizes(top);
+            Set<Bar> below = sizes(bottom);
+            int mixed = above.size() + below.size() - 2;
+            above.addAll(below);
+            return mixed + Math.max(0, above.size() - 2);
+        }
+
+        private static Set<Bar> sizes(Choice[] face) {
+            return Arrays.stream(face)
                     .flatMap(c -> c.layers().stream().map(BarFit.Layer::bar))
-                    .distinct()
-                    .count();
+                    .collect(Collectors.toSet());
         }
     }
 
@@ -241,7 +249,7 @@ final class FlexureChoice {
             if (c == null) {
                 return;
             }
-            double cost = total(c.bottom(), below) + total(c.top(), above) + handling.size() * c.sizes();
+            double cost = total(c.bottom(), below) + total(c.top(), above) + handling.size() * c.furtherSizes();
             if (satisfied(c.bottom()) && satisfied(c.top()) && cost < least) {
                 chosen = c;
                 least = cost;

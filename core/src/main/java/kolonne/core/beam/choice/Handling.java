@@ -28,7 +28,7 @@ final class Handling {
         return count * (bar.mass() * (length + laps) / 1000 + cost.piece() * pieces);
     }
 
-    /** Of a further size in a line. */
+    /** Of a size that is one too many. */
     double size() {
         return cost.size();
     }

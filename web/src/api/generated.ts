@@ -5396,6 +5396,8 @@ export interface components {
       lastingDeflection: number
       swayX: string
       swayY: string
+      effectiveLengthX: number
+      effectiveLengthY: number
       redistribution: number
       national: {
         [key: string]: number
@@ -6041,6 +6043,8 @@ export interface components {
       lengthModuleMm: number
       swayX: string
       swayY: string
+      effectiveLengthX: number
+      effectiveLengthY: number
     }
     Mapped: {
       quantity: string

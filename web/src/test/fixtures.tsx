@@ -349,6 +349,8 @@ export const basis: Basis = {
   lastingDeflection: 240,
   swayX: 'from-model',
   swayY: 'from-model',
+  effectiveLengthX: 1,
+  effectiveLengthY: 1,
   redistribution: 0,
   national: {},
   slabFlanges: false,

@@ -46,6 +46,7 @@ export function localFields(numbers: BasisField[]): LocalField[] {
     choice('bundles', 'Bundled bars', 'bars', 'Two bars touch, one above the other.', YES_NO),
     choice('preference', 'Prefer', 'bars', 'What decides where several arrangements satisfy.', PREFERENCES),
     ...of('practice', 'stirrups'),
+    ...of('frame'),
     choice('swayX', 'Sway along X', 'frame', 'How columns and beams there resist sway.', SWAY),
     choice('swayY', 'Sway along Y', 'frame', 'How columns and beams there resist sway.', SWAY),
   ]

@@ -16,6 +16,7 @@ import java.util.stream.IntStream;
 import kolonne.core.Sweep;
 import kolonne.core.analysis.FrameAnalysis;
 import kolonne.core.basis.Basis;
+import kolonne.core.basis.part.Frame;
 import kolonne.core.beam.check.BeamDesign;
 import kolonne.core.check.CheckResult;
 import kolonne.core.code.Bar;
@@ -140,6 +141,23 @@ class AuditTest {
         }
         long failing = d.columns().stream().filter(c -> !c.satisfied()).count();
         assertTrue(failing > d.columns().size() / 4 && failing < d.columns().size(), failing + " columns fail");
+    }
+
+    /** Columns that a person takes as longer along X and shorter along Y than they are. */
+    @ParameterizedTest
+    @ValueSource(ints = {0, 1, 2})
+    void columnsOfOtherEffectiveLengthsByEveryCode(int code) {
+        Basis basis = basis(code);
+        Frame f = basis.frame();
+        Building building = DemoBuilding.generate(new DemoOptions(7, 2, 3, 2, true));
+        BuildingDesign usual = design(building, basis);
+        BuildingDesign d = design(building, basis.with(new Frame(f.swayX(), f.swayY(), 0, f.ductility(), 1.9, 0.7)));
+        List<String> differences = java.util.Collections.synchronizedList(new ArrayList<>());
+        int read = columns(d, differences);
+        told("columns of other effective lengths, " + CODES.get(code), read, differences);
+        assertTrue(
+                d.steel(Role.COLUMN).kg() > usual.steel(Role.COLUMN).kg(),
+                d.steel(Role.COLUMN) + " against " + usual.steel(Role.COLUMN));
     }
 
     private static HandLift byHand(boolean round, Basis basis, Random random) {

@@ -81,6 +81,13 @@ final class ColumnReading {
         return f.magnifier(Math.min(z1, z2), Math.max(z1, z2), axes[axis][0], axes[axis][1]);
     }
 
+    /** What the basis multiplies the clear length by against moving along a local axis; askew in plan the larger. */
+    private double factor(int axis) {
+        double degrees = Math.toDegrees(Math.atan2(Math.abs(axes[axis][1]), Math.abs(axes[axis][0])));
+        double across = Math.abs(90 - degrees);
+        return degrees < 2.5 ? b.lengthX() : across < 2.5 ? b.lengthY() : Math.max(b.lengthX(), b.lengthY());
+    }
+
     /** Clear length against moving along local axis 1 (y) or 2 (z). */
     private double length(int axis) {
         double size = Math.hypot(axes[axis][0], axes[axis][1]);
@@ -121,8 +128,10 @@ final class ColumnReading {
         double scale = Math.max(l.b(), l.h());
         double dx = magnifier(2);
         double dy = magnifier(1);
-        double lx = length(2);
-        double ly = length(1);
+        double kx = factor(2);
+        double ky = factor(1);
+        double lx = kx * length(2);
+        double ly = ky * length(1);
         if (Double.isInfinite(dx) || Double.isInfinite(dy)) {
             out.add("second-order", 99, "storey");
             return;
@@ -155,8 +164,8 @@ final class ColumnReading {
                             eccentric(x.moments()[i], p[i], turn == 0, lx, l.h()),
                             eccentric(y.moments()[i], p[i], turn == 1, ly, l.b()));
                 }
-                double[] sx = second(k, x, most, lx, l.h(), dx, true);
-                double[] sy = second(k, y, most, ly, l.b(), dy, false);
+                double[] sx = second(k, x, most, lx, l.h(), dx > 1 || kx > 1, kx > 1, true);
+                double[] sy = second(k, y, most, ly, l.b(), dy > 1 || ky > 1, ky > 1, false);
                 if (sx[1] > 0 || sy[1] > 0) {
                     point(
                             surface,
@@ -189,14 +198,15 @@ final class ColumnReading {
                 : Math.max(Math.abs(moment) + p * length / 400, p * Math.max(h / 30, 20));
     }
 
-    /** {moment, 1 if slender} of the lift about an axis. */
-    private double[] second(int k, Bent v, double p, double length, double h, double sway, boolean aboutX) {
+    /** {moment, 1 if slender} of the lift about an axis. @param free whether its ends move by the factor of the basis: then the whole moment counts */
+    private double[] second(
+            int k, Bent v, double p, double length, double h, boolean sways, boolean free, boolean aboutX) {
         double inertia = l.round()
                 ? Math.PI * Math.pow(l.b(), 4) / 64
                 : (aboutX ? l.b() * Math.pow(l.h(), 3) : l.h() * Math.pow(l.b(), 3)) / 12;
         double r = Math.sqrt(inertia / gross());
         boolean predominantly = b.en() && p > 0 && Math.abs(v.most()) < p * length / 400;
-        boolean loaded = v.bow() > 0.02 * Math.max(Math.abs(v.most()), 1) || predominantly;
+        boolean loaded = free || v.bow() > 0.02 * Math.max(Math.abs(v.most()), 1) || predominantly;
         double m2 = loaded ? Math.abs(v.most()) : Math.max(Math.abs(v.foot()), Math.abs(v.head()));
         double m1 = Math.min(Math.abs(v.foot()), Math.abs(v.head()));
         boolean single = v.foot() * v.head() > 0;
@@ -204,7 +214,7 @@ final class ColumnReading {
             return new double[] {m2, 0};
         }
         return b.en()
-                ? curvature(k, v, p, length, h, inertia, r, loaded, m2, single ? m1 : -m1, sway > 1, aboutX)
+                ? curvature(k, v, p, length, h, inertia, r, loaded, m2, single ? m1 : -m1, sways, aboutX)
                 : magnified(k, p, length, h, inertia, r, loaded, m2, single ? -m1 : m1);
     }
 

@@ -31,7 +31,9 @@ final class Drawn {
                 b.columnCover(),
                 b.aggregate(),
                 b.frame().swayX() != Sway.BRACED,
-                b.frame().swayY() != Sway.BRACED);
+                b.frame().swayY() != Sway.BRACED,
+                b.frame().lengthX(),
+                b.frame().lengthY());
     }
 
     static Sheet.Line line(BeamDesign d, Basis basis) {

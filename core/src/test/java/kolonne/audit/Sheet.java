@@ -22,7 +22,9 @@ final class Sheet {
             double columnCover,
             double aggregate,
             boolean swayX,
-            boolean swayY) {
+            boolean swayY,
+            double lengthX,
+            double lengthY) {
         boolean en() {
             return code == Code.EN;
         }

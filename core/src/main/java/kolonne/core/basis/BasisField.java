@@ -46,6 +46,10 @@ public record BasisField(
         MASS
     }
 
+    private static final String EFFECTIVE_LENGTH =
+            "k, the effective over the unsupported length of columns that buckle along this axis. 1 is for ends that may turn "
+                    + "and not move; less where stiff beams hold them, more where they move and that is not in the magnifier of sidesway.";
+
     /** Every number of a basis, in the order of the page. */
     public static final List<BasisField> ALL = List.of(
             new BasisField(
@@ -103,6 +107,24 @@ public record BasisField(
                     "Part of the hogging moments at supports that is moved into the "
                             + "spans; refused with the reason where a section cannot turn that far.",
                     Basis::redistribution),
+            new BasisField(
+                    "effectiveLengthX",
+                    Part.FRAME,
+                    "Length factor k along X",
+                    Kind.NUMBER,
+                    0.5,
+                    5,
+                    EFFECTIVE_LENGTH,
+                    b -> b.frame().lengthX()),
+            new BasisField(
+                    "effectiveLengthY",
+                    Part.FRAME,
+                    "Length factor k along Y",
+                    Kind.NUMBER,
+                    0.5,
+                    5,
+                    EFFECTIVE_LENGTH,
+                    b -> b.frame().lengthY()),
             new BasisField(
                     "bandFrom",
                     Part.ADVICE,

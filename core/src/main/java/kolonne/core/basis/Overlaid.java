@@ -65,7 +65,13 @@ final class Overlaid {
     }
 
     private Frame frame(Frame f) {
-        return new Frame(or(v.sway().x(), f.swayX()), or(v.sway().y(), f.swayY()), f.redistribution(), f.ductility());
+        return new Frame(
+                or(v.sway().x(), f.swayX()),
+                or(v.sway().y(), f.swayY()),
+                f.redistribution(),
+                f.ductility(),
+                or(v.sway().lengthX(), f.lengthX()),
+                or(v.sway().lengthY(), f.lengthY()));
     }
 
     private BeamRules beams(BeamRules r) {

@@ -72,6 +72,14 @@ public final class Sidesway {
         return (Math.abs(ux) < ALONG * size || x) && (Math.abs(uy) < ALONG * size || y);
     }
 
+    /** Effective over unsupported length of columns that buckle in a direction in plan; the larger of X and Y where it is neither. */
+    public double effectiveLength(double ux, double uy) {
+        double size = Math.hypot(ux, uy);
+        double x = basis.frame().lengthX();
+        double y = basis.frame().lengthY();
+        return Math.abs(uy) < ALONG * size ? x : Math.abs(ux) < ALONG * size ? y : Math.max(x, y);
+    }
+
     /** Magnifier of sway moments between two levels; infinite where the storey is unstable. */
     public double magnifier(double base, double top, boolean alongX) {
         Slenderness rules = basis.designCode().slenderness();

@@ -58,7 +58,9 @@ final class LocalForm {
                 v.practice().columnBarsApart(),
                 v.practice().lengthModule(),
                 word(v.sway().x()),
-                word(v.sway().y()));
+                word(v.sway().y()),
+                v.sway().lengthX(),
+                v.sway().lengthY());
     }
 
     private static String word(Enum<?> e) {
@@ -127,6 +129,8 @@ final class LocalForm {
                 new LocalValues.OfPractice(v.sizesApart(), v.columnBarsApartMm(), v.lengthModuleMm()),
                 new LocalValues.OfSway(
                         v.swayX() == null ? null : BasisFile.choice(Sway.class, v.swayX()),
-                        v.swayY() == null ? null : BasisFile.choice(Sway.class, v.swayY())));
+                        v.swayY() == null ? null : BasisFile.choice(Sway.class, v.swayY()),
+                        v.effectiveLengthX(),
+                        v.effectiveLengthY()));
     }
 }

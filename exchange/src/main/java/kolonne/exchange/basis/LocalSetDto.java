@@ -26,4 +26,6 @@ public record LocalSetDto(
         Double columnBarsApartMm,
         Double lengthModuleMm,
         String swayX,
-        String swayY) {}
+        String swayY,
+        Double effectiveLengthX,
+        Double effectiveLengthY) {}

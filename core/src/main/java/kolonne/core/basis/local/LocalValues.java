@@ -51,9 +51,13 @@ public record LocalValues(OfMaterials materials, OfBars bars, OfStirrups stirrup
         public static final OfPractice NONE = new OfPractice(null, null, null);
     }
 
-    /** Along global X and Y. */
-    public record OfSway(Sway x, Sway y) {
+    /** Along global X and Y; {@code lengthX} and {@code lengthY} effective over unsupported lengths of columns. */
+    public record OfSway(Sway x, Sway y, Double lengthX, Double lengthY) {
         public static final OfSway NONE = new OfSway(null, null);
+
+        public OfSway(Sway x, Sway y) {
+            this(x, y, null, null);
+        }
     }
 
     /** Keys in files of the values that can be local. */
@@ -78,7 +82,9 @@ public record LocalValues(OfMaterials materials, OfBars bars, OfStirrups stirrup
             "columnBarsApartMm",
             "lengthModuleMm",
             "swayX",
-            "swayY");
+            "swayY",
+            "effectiveLengthX",
+            "effectiveLengthY");
 
     public static final LocalValues NONE =
             new LocalValues(OfMaterials.NONE, OfBars.NONE, OfStirrups.NONE, OfPractice.NONE, OfSway.NONE);

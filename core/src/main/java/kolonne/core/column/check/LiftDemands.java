@@ -2,6 +2,7 @@ package kolonne.core.column.check;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.stream.IntStream;
 import kolonne.core.analysis.Analysis;
 import kolonne.core.code.Slenderness;
@@ -226,7 +227,10 @@ public final class LiftDemands {
     }
 
     private double factor(ColumnStack.Unbraced u) {
-        return u.headFree() && !context.sway().known(lift.base(), lift.top(), u.ux(), u.uy()) ? FREE : 1;
+        double own = context.sway().effectiveLength(u.ux(), u.uy());
+        return u.headFree() && !context.sway().known(lift.base(), lift.top(), u.ux(), u.uy())
+                ? Math.max(FREE, own)
+                : own;
     }
 
     private Slenderness.Lift lift(
@@ -259,8 +263,14 @@ public final class LiftDemands {
                     Quantity.LENGTH,
                     rules.bracedClause());
         }
-        if (t.on() && k > 1) {
-            t.say("k = 2", "Nothing holds the head and no magnifier of sidesway is known", rules.bracedClause());
+        if (t.on() && k != 1) {
+            boolean free = u.headFree() && k == FREE;
+            t.say(
+                    free ? "k = 2" : String.format(Locale.ROOT, "k = %.2f", k),
+                    free
+                            ? "Nothing holds the head and no magnifier of sidesway is known"
+                            : "Effective length factor of the basis",
+                    rules.bracedClause());
         }
         return new Slenderness.Lift(
                 single ? -Math.abs(m1) : Math.abs(m1),

@@ -187,7 +187,9 @@ function Consequences(p: { of: Revision; keepOwn: boolean; onKeepOwn: (keep: boo
         </div>
       ))}
       {own.length + effects.length === 0 && (
-        <p className="soft">Marks, types and cages set by hand stay as they are; nothing of yours is touched.</p>
+        <p className="soft">
+          Marks, types, cages set by hand and local settings stay as they are; nothing of yours is touched.
+        </p>
       )}
     </section>
   )

@@ -156,7 +156,7 @@ class LocalSettingsTest {
     }
 
     @Test
-    void oneStackBraced() {
+    void oneStackBracedAndLonger() {
         Basis b = Basis.standard(false);
         String lift = design(b).columns().get(0).stack().lifts().get(0).member();
         LocalScope scope = LocalScope.of(Set.of(lift));
@@ -165,8 +165,8 @@ class LocalSettingsTest {
                 LocalValues.OfBars.NONE,
                 LocalValues.OfStirrups.NONE,
                 LocalValues.OfPractice.NONE,
-                new LocalValues.OfSway(Sway.BRACED, Sway.BRACED));
-        Basis braced = b.with(new Frame(Sway.BRACED, Sway.BRACED, b.redistribution(), b.ductility()));
+                new LocalValues.OfSway(Sway.BRACED, Sway.BRACED, 1.6, 1.3));
+        Basis braced = b.with(new Frame(Sway.BRACED, Sway.BRACED, b.redistribution(), b.ductility(), 1.6, 1.3));
         BuildingDesign d = design(b.with(List.of(new LocalSettings("core", scope, v))));
         int[] n = compared(d, design(braced), design(b), scope);
         assertEquals(1, n[0]);

@@ -41,7 +41,12 @@ class BasisFileTest {
         Bars r = s.bars();
         Basis b = s.with(new Bars(r.beams(), r.columns(), r.stirrups(), 1, 0.03, Preference.FEWEST_SIZES, 9000))
                 .with(new Frame(
-                        Sway.BRACED, Sway.FROM_MODEL, 0.1, code.startsWith("en") ? Ductility.NONE : Ductility.SPECIAL))
+                        Sway.BRACED,
+                        Sway.FROM_MODEL,
+                        0.1,
+                        code.startsWith("en") ? Ductility.NONE : Ductility.SPECIAL,
+                        1.4,
+                        0.8))
                 .with(new BeamRules(
                         true,
                         true,

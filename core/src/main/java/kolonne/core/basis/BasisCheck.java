@@ -155,10 +155,11 @@ final class BasisCheck {
 
     private void range(String field, double v, double least, double most, String unit) {
         if (!(v >= least && v <= most)) {
+            String of = unit.isEmpty() ? "" : " " + unit;
             out.add(Finding.fails(
                     "basis." + field,
                     "basis, " + field,
-                    "The value is " + v + " " + unit + ", outside " + least + " to " + most + " " + unit + ".",
+                    "The value is " + v + of + ", outside " + least + " to " + most + of + ".",
                     "Give a value within these bounds."));
         }
     }

@@ -228,9 +228,12 @@ public final class LiftDemands {
 
     private double factor(ColumnStack.Unbraced u) {
         double own = context.sway().effectiveLength(u.ux(), u.uy());
-        return u.headFree() && !context.sway().known(lift.base(), lift.top(), u.ux(), u.uy())
-                ? Math.max(FREE, own)
-                : own;
+        return unheld(u) ? Math.max(FREE, own) : own;
+    }
+
+    /** Whether the head moves as it likes, with no magnifier of sidesway to cover it. */
+    private boolean unheld(ColumnStack.Unbraced u) {
+        return u.headFree() && !context.sway().known(lift.base(), lift.top(), u.ux(), u.uy());
     }
 
     private Slenderness.Lift lift(
@@ -264,7 +267,7 @@ public final class LiftDemands {
                     rules.bracedClause());
         }
         if (t.on() && k != 1) {
-            boolean free = u.headFree() && k == FREE;
+            boolean free = unheld(u) && k == FREE;
             t.say(
                     free ? "k = 2" : String.format(Locale.ROOT, "k = %.2f", k),
                     free

@@ -659,6 +659,743 @@ export interface paths {
     }
     trace?: never
   }
+  '/api/session': {
+    parameters: {
+      query?: never
+      header?: never
+      path?: never
+      cookie?: never
+    }
+    /** Who is signed in */
+    get: {
+      parameters: {
+        query?: never
+        header?: never
+        path?: never
+        cookie?: never
+      }
+      requestBody?: never
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown
+          }
+          content: {
+            'application/json': components['schemas']['Session']
+          }
+        }
+        /** @description What, where and how to mend */
+        default: {
+          headers: {
+            [name: string]: unknown
+          }
+          content: {
+            'application/problem+json': components['schemas']['Problem']
+          }
+        }
+      }
+    }
+    put?: never
+    /** Signs a browser in: the answer gives it a cookie */
+    post: {
+      parameters: {
+        query?: never
+        header?: never
+        path?: never
+        cookie?: never
+      }
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['SignIn']
+        }
+      }
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown
+          }
+          content: {
+            'application/json': components['schemas']['Session']
+          }
+        }
+        /** @description What, where and how to mend */
+        default: {
+          headers: {
+            [name: string]: unknown
+          }
+          content: {
+            'application/problem+json': components['schemas']['Problem']
+          }
+        }
+      }
+    }
+    /** Signs the browser out */
+    delete: {
+      parameters: {
+        query?: never
+        header?: never
+        path?: never
+        cookie?: never
+      }
+      requestBody?: never
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown
+          }
+          content?: never
+        }
+        /** @description What, where and how to mend */
+        default: {
+          headers: {
+            [name: string]: unknown
+          }
+          content: {
+            'application/problem+json': components['schemas']['Problem']
+          }
+        }
+      }
+    }
+    options?: never
+    head?: never
+    patch?: never
+    trace?: never
+  }
+  '/api/account': {
+    parameters: {
+      query?: never
+      header?: never
+      path?: never
+      cookie?: never
+    }
+    /** One's own account */
+    get: {
+      parameters: {
+        query?: never
+        header?: never
+        path?: never
+        cookie?: never
+      }
+      requestBody?: never
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown
+          }
+          content: {
+            'application/json': components['schemas']['OwnAccount']
+          }
+        }
+        /** @description What, where and how to mend */
+        default: {
+          headers: {
+            [name: string]: unknown
+          }
+          content: {
+            'application/problem+json': components['schemas']['Problem']
+          }
+        }
+      }
+    }
+    put?: never
+    post?: never
+    delete?: never
+    options?: never
+    head?: never
+    patch?: never
+    trace?: never
+  }
+  '/api/account/password': {
+    parameters: {
+      query?: never
+      header?: never
+      path?: never
+      cookie?: never
+    }
+    get?: never
+    /** Changes one's password; other browsers are signed out, and tokens end */
+    put: {
+      parameters: {
+        query?: never
+        header?: never
+        path?: never
+        cookie?: never
+      }
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['NewPassword']
+        }
+      }
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown
+          }
+          content?: never
+        }
+        /** @description What, where and how to mend */
+        default: {
+          headers: {
+            [name: string]: unknown
+          }
+          content: {
+            'application/problem+json': components['schemas']['Problem']
+          }
+        }
+      }
+    }
+    post?: never
+    delete?: never
+    options?: never
+    head?: never
+    patch?: never
+    trace?: never
+  }
+  '/api/account/browsers': {
+    parameters: {
+      query?: never
+      header?: never
+      path?: never
+      cookie?: never
+    }
+    get?: never
+    put?: never
+    post?: never
+    /** Signs all other browsers out */
+    delete: {
+      parameters: {
+        query?: never
+        header?: never
+        path?: never
+        cookie?: never
+      }
+      requestBody?: never
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown
+          }
+          content: {
+            'application/json': components['schemas']['OwnAccount']
+          }
+        }
+        /** @description What, where and how to mend */
+        default: {
+          headers: {
+            [name: string]: unknown
+          }
+          content: {
+            'application/problem+json': components['schemas']['Problem']
+          }
+        }
+      }
+    }
+    options?: never
+    head?: never
+    patch?: never
+    trace?: never
+  }
+  '/api/account/tokens': {
+    parameters: {
+      query?: never
+      header?: never
+      path?: never
+      cookie?: never
+    }
+    get?: never
+    put?: never
+    /** Makes a token for a program */
+    post: {
+      parameters: {
+        query?: never
+        header?: never
+        path?: never
+        cookie?: never
+      }
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['NewToken']
+        }
+      }
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown
+          }
+          content: {
+            'application/json': components['schemas']['MadeToken']
+          }
+        }
+        /** @description What, where and how to mend */
+        default: {
+          headers: {
+            [name: string]: unknown
+          }
+          content: {
+            'application/problem+json': components['schemas']['Problem']
+          }
+        }
+      }
+    }
+    delete?: never
+    options?: never
+    head?: never
+    patch?: never
+    trace?: never
+  }
+  '/api/account/tokens/{token}': {
+    parameters: {
+      query?: never
+      header?: never
+      path?: never
+      cookie?: never
+    }
+    get?: never
+    put?: never
+    post?: never
+    /** Ends a token */
+    delete: {
+      parameters: {
+        query?: never
+        header?: never
+        path: {
+          token: string
+        }
+        cookie?: never
+      }
+      requestBody?: never
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown
+          }
+          content: {
+            'application/json': components['schemas']['OwnAccount']
+          }
+        }
+        /** @description What, where and how to mend */
+        default: {
+          headers: {
+            [name: string]: unknown
+          }
+          content: {
+            'application/problem+json': components['schemas']['Problem']
+          }
+        }
+      }
+    }
+    options?: never
+    head?: never
+    patch?: never
+    trace?: never
+  }
+  '/api/accounts': {
+    parameters: {
+      query?: never
+      header?: never
+      path?: never
+      cookie?: never
+    }
+    /** All accounts by name */
+    get: {
+      parameters: {
+        query?: never
+        header?: never
+        path?: never
+        cookie?: never
+      }
+      requestBody?: never
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown
+          }
+          content: {
+            'application/json': components['schemas']['AccountList']
+          }
+        }
+        /** @description What, where and how to mend */
+        default: {
+          headers: {
+            [name: string]: unknown
+          }
+          content: {
+            'application/problem+json': components['schemas']['Problem']
+          }
+        }
+      }
+    }
+    put?: never
+    /** Makes an account; its password is told this once */
+    post: {
+      parameters: {
+        query?: never
+        header?: never
+        path?: never
+        cookie?: never
+      }
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['NewAccount']
+        }
+      }
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown
+          }
+          content: {
+            'application/json': components['schemas']['GivenAccount']
+          }
+        }
+        /** @description What, where and how to mend */
+        default: {
+          headers: {
+            [name: string]: unknown
+          }
+          content: {
+            'application/problem+json': components['schemas']['Problem']
+          }
+        }
+      }
+    }
+    delete?: never
+    options?: never
+    head?: never
+    patch?: never
+    trace?: never
+  }
+  '/api/accounts/{account}': {
+    parameters: {
+      query?: never
+      header?: never
+      path?: never
+      cookie?: never
+    }
+    get?: never
+    /** Whether a person may sign in, and is an administrator */
+    put: {
+      parameters: {
+        query?: never
+        header?: never
+        path: {
+          account: string
+        }
+        cookie?: never
+      }
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['Standing']
+        }
+      }
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown
+          }
+          content: {
+            'application/json': components['schemas']['Account']
+          }
+        }
+        /** @description What, where and how to mend */
+        default: {
+          headers: {
+            [name: string]: unknown
+          }
+          content: {
+            'application/problem+json': components['schemas']['Problem']
+          }
+        }
+      }
+    }
+    post?: never
+    delete?: never
+    options?: never
+    head?: never
+    patch?: never
+    trace?: never
+  }
+  '/api/accounts/{account}/password': {
+    parameters: {
+      query?: never
+      header?: never
+      path?: never
+      cookie?: never
+    }
+    get?: never
+    put?: never
+    /** Gives an account a new password, told this once; the old one ends with all that is signed in with it */
+    post: {
+      parameters: {
+        query?: never
+        header?: never
+        path: {
+          account: string
+        }
+        cookie?: never
+      }
+      requestBody?: never
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown
+          }
+          content: {
+            'application/json': components['schemas']['GivenAccount']
+          }
+        }
+        /** @description What, where and how to mend */
+        default: {
+          headers: {
+            [name: string]: unknown
+          }
+          content: {
+            'application/problem+json': components['schemas']['Problem']
+          }
+        }
+      }
+    }
+    delete?: never
+    options?: never
+    head?: never
+    patch?: never
+    trace?: never
+  }
+  '/api/deeds': {
+    parameters: {
+      query?: never
+      header?: never
+      path?: never
+      cookie?: never
+    }
+    /** Who did what, the last first */
+    get: {
+      parameters: {
+        query?: never
+        header?: never
+        path?: never
+        cookie?: never
+      }
+      requestBody?: never
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown
+          }
+          content: {
+            'application/json': components['schemas']['DeedList']
+          }
+        }
+        /** @description What, where and how to mend */
+        default: {
+          headers: {
+            [name: string]: unknown
+          }
+          content: {
+            'application/problem+json': components['schemas']['Problem']
+          }
+        }
+      }
+    }
+    put?: never
+    post?: never
+    delete?: never
+    options?: never
+    head?: never
+    patch?: never
+    trace?: never
+  }
+  '/api/projects/{id}/people': {
+    parameters: {
+      query?: never
+      header?: never
+      path?: never
+      cookie?: never
+    }
+    /** With whom the project is shared */
+    get: {
+      parameters: {
+        query?: never
+        header?: never
+        path: {
+          id: string
+        }
+        cookie?: never
+      }
+      requestBody?: never
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown
+          }
+          content: {
+            'application/json': components['schemas']['Sharing']
+          }
+        }
+        /** @description What, where and how to mend */
+        default: {
+          headers: {
+            [name: string]: unknown
+          }
+          content: {
+            'application/problem+json': components['schemas']['Problem']
+          }
+        }
+      }
+    }
+    put?: never
+    post?: never
+    delete?: never
+    options?: never
+    head?: never
+    patch?: never
+    trace?: never
+  }
+  '/api/projects/{id}/people/{account}': {
+    parameters: {
+      query?: never
+      header?: never
+      path?: never
+      cookie?: never
+    }
+    get?: never
+    /** Shares the project with somebody, or changes as what */
+    put: {
+      parameters: {
+        query?: never
+        header?: never
+        path: {
+          id: string
+          account: string
+        }
+        cookie?: never
+      }
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['NewRole']
+        }
+      }
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown
+          }
+          content: {
+            'application/json': components['schemas']['Sharing']
+          }
+        }
+        /** @description What, where and how to mend */
+        default: {
+          headers: {
+            [name: string]: unknown
+          }
+          content: {
+            'application/problem+json': components['schemas']['Problem']
+          }
+        }
+      }
+    }
+    post?: never
+    /** Shares the project with somebody no longer */
+    delete: {
+      parameters: {
+        query?: never
+        header?: never
+        path: {
+          id: string
+          account: string
+        }
+        cookie?: never
+      }
+      requestBody?: never
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown
+          }
+          content: {
+            'application/json': components['schemas']['Sharing']
+          }
+        }
+        /** @description What, where and how to mend */
+        default: {
+          headers: {
+            [name: string]: unknown
+          }
+          content: {
+            'application/problem+json': components['schemas']['Problem']
+          }
+        }
+      }
+    }
+    options?: never
+    head?: never
+    patch?: never
+    trace?: never
+  }
+  '/api/projects/{id}/deeds': {
+    parameters: {
+      query?: never
+      header?: never
+      path?: never
+      cookie?: never
+    }
+    /** Who did what with the project, when and from where, oldest first */
+    get: {
+      parameters: {
+        query?: never
+        header?: never
+        path: {
+          id: string
+        }
+        cookie?: never
+      }
+      requestBody?: never
+      responses: {
+        /** @description OK */
+        200: {
+          headers: {
+            [name: string]: unknown
+          }
+          content: {
+            'application/json': components['schemas']['DeedList']
+          }
+        }
+        /** @description What, where and how to mend */
+        default: {
+          headers: {
+            [name: string]: unknown
+          }
+          content: {
+            'application/problem+json': components['schemas']['Problem']
+          }
+        }
+      }
+    }
+    put?: never
+    post?: never
+    delete?: never
+    options?: never
+    head?: never
+    patch?: never
+    trace?: never
+  }
   '/api/projects/{id}/project-data': {
     parameters: {
       query?: never
@@ -4872,7 +5609,7 @@ export interface paths {
       path?: never
       cookie?: never
     }
-    /** What was changed, when and by whom, as a table */
+    /** What was done, when, by whom and from where, as a table */
     get: {
       parameters: {
         query?: never
@@ -4905,7 +5642,7 @@ export interface paths {
       }
     }
     put?: never
-    /** A job that makes it: What was changed, when and by whom, as a table */
+    /** A job that makes it: What was done, when, by whom and from where, as a table */
     post: {
       parameters: {
         query?: never
@@ -5287,6 +6024,18 @@ export interface paths {
 export type webhooks = Record<string, never>
 export interface components {
   schemas: {
+    Account: {
+      id: string
+      name: string
+      administrator: boolean
+      active: boolean
+      mustChange: boolean
+      madeAt: string
+      signedInAt: string
+    }
+    AccountList: {
+      accounts: components['schemas']['Account'][]
+    }
     Adopt: {
       keepOwn: boolean
     }
@@ -5472,6 +6221,13 @@ export interface components {
       patternLive: boolean
       code: string
     }
+    Browser: {
+      device: string
+      address: string
+      beganAt: string
+      seenAt: string
+      here: boolean
+    }
     Calculation: {
       heading: string
       steps: components['schemas']['Step'][]
@@ -5604,6 +6360,18 @@ export interface components {
       stirrupDiameter: number
       sideBarsPerFace: number
       sideBarDiameter: number
+    }
+    Deed: {
+      at: string
+      project: string
+      version: number
+      person: string
+      address: string
+      kind: string
+      detail: string
+    }
+    DeedList: {
+      deeds: components['schemas']['Deed'][]
     }
     Deflected: {
       span: number
@@ -5837,6 +6605,10 @@ export interface components {
       members: number
       first: string[]
     }
+    GivenAccount: {
+      account: components['schemas']['Account']
+      password: string
+    }
     Group: {
       face: string
       layer: number
@@ -6046,6 +6818,10 @@ export interface components {
       effectiveLengthX: number
       effectiveLengthY: number
     }
+    MadeToken: {
+      token: components['schemas']['Token']
+      secret: string
+    }
     Mapped: {
       quantity: string
       header: string
@@ -6133,7 +6909,21 @@ export interface components {
       providedMm2: number
       minimum: boolean
     }
+    NewAccount: {
+      name: string
+      administrator: boolean
+    }
     NewName: {
+      name: string
+    }
+    NewPassword: {
+      old: string
+      password: string
+    }
+    NewRole: {
+      role: string
+    }
+    NewToken: {
       name: string
     }
     Options: {
@@ -6160,6 +6950,11 @@ export interface components {
       firstMended: components['schemas']['Turned'][]
       firstBroken: components['schemas']['Turned'][]
     }
+    OwnAccount: {
+      name: string
+      browsers: components['schemas']['Browser'][]
+      tokens: components['schemas']['Token'][]
+    }
     OwnChange: {
       fate: string
       what: string
@@ -6174,6 +6969,10 @@ export interface components {
       recommended: number
       least: number
       most: number
+    }
+    Person: {
+      account: string
+      name: string
     }
     Picture: {
       x: number
@@ -6237,6 +7036,7 @@ export interface components {
       createdAt: string
       changedAt: string
       version: number
+      role: string
     }
     ProjectData: {
       version: number
@@ -6476,6 +7276,12 @@ export interface components {
     Sections: {
       options: components['schemas']['Tried'][]
     }
+    Session: {
+      team: boolean
+      name: string
+      administrator: boolean
+      mustChange: boolean
+    }
     Shape: {
       id: string
       points: number[]
@@ -6490,6 +7296,15 @@ export interface components {
       d: number
       outline: number[][]
       openings: number[][][]
+    }
+    SharedWith: {
+      account: string
+      name: string
+      role: string
+    }
+    Sharing: {
+      people: components['schemas']['SharedWith'][]
+      others: components['schemas']['Person'][]
     }
     Sheet: {
       sheet: number
@@ -6513,6 +7328,10 @@ export interface components {
     Sides: {
       size: string
       perFace: number
+    }
+    SignIn: {
+      name: string
+      password: string
     }
     SketchCase: {
       id: string
@@ -6571,6 +7390,10 @@ export interface components {
       diameter: number
       size: string
       through: boolean
+    }
+    Standing: {
+      active: boolean
+      administrator: boolean
     }
     State: {
       version: number
@@ -6654,6 +7477,13 @@ export interface components {
       places: number[]
       heldX: boolean[]
       heldY: boolean[]
+    }
+    Token: {
+      id: string
+      name: string
+      madeAt: string
+      endsAt: string
+      usedAt: string
     }
     Total: {
       component: string

@@ -1,5 +1,6 @@
 package kolonne.server;
 
+import kolonne.server.command.AccountCommand;
 import kolonne.server.command.AnalyseCommand;
 import kolonne.server.command.BackupCommand;
 import kolonne.server.command.BbsCommand;
@@ -26,6 +27,7 @@ import picocli.CommandLine;
         description = "Designs every concrete beam and column of a building from its analysis model.",
         subcommands = {
             ServeCommand.class,
+            AccountCommand.class,
             DesignCommand.class,
             DrawCommand.class,
             IfcCommand.class,

@@ -48,7 +48,8 @@ public record CarriedSettings(List<LocalSettings> now, List<String> told) {
             Set<String> unknown = new TreeSet<>(w.storeys());
             unknown.removeAll(storeys);
             if (!unknown.isEmpty()) {
-                told.add(who + (unknown.size() == 1 ? "are for storey " : "are for the storeys ") + named(unknown) + ", which the newer model does not have");
+                told.add(who + (unknown.size() == 1 ? "are for storey " : "are for the storeys ") + named(unknown)
+                        + ", which the newer model does not have");
             }
             now.add(new LocalSettings(s.name(), new LocalScope(w.role(), w.storeys(), members), s.values()));
         }

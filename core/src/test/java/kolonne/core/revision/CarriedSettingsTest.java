@@ -57,7 +57,6 @@ class CarriedSettingsTest {
         CarriedSettings c = carried(Set.of("L1", "L9"), Set.of());
         assertEquals(Set.of("L1", "L9"), c.now().get(0).scope().storeys(), "they may be called so again");
         assertEquals(
-                List.of("local settings “Car park” are for storey L9, which the newer model does not have"),
-                c.told());
+                List.of("local settings “Car park” are for storey L9, which the newer model does not have"), c.told());
     }
 }

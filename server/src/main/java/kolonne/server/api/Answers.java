@@ -22,14 +22,16 @@ final class Answers {
     private Answers() {}
 
     /** @param changedAt ISO 8601, UTC */
-    record ProjectDto(String id, String name, String createdAt, String changedAt, int version) {
-        static ProjectDto of(ProjectRow r) {
+    /** @param role of who asks; empty where everybody may do everything */
+    record ProjectDto(String id, String name, String createdAt, String changedAt, int version, String role) {
+        static ProjectDto of(ProjectRow r, String role) {
             return new ProjectDto(
                     r.id(),
                     r.name(),
                     r.createdAt().atOffset(ZoneOffset.UTC).toString(),
                     r.changedAt().atOffset(ZoneOffset.UTC).toString(),
-                    r.version());
+                    r.version(),
+                    role);
         }
     }
 

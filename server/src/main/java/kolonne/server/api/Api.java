@@ -10,6 +10,7 @@ import io.javalin.http.staticfiles.Location;
 import io.javalin.json.JavalinJackson;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.NoSuchElementException;
 import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
@@ -23,6 +24,7 @@ import kolonne.server.guard.Refusal;
 import kolonne.server.guard.SameSite;
 import kolonne.server.jobs.Job;
 import kolonne.server.jobs.Jobs;
+import kolonne.server.people.Team;
 import kolonne.server.project.Clash;
 import kolonne.server.project.Present;
 import kolonne.server.project.Projects;
@@ -37,6 +39,8 @@ import org.slf4j.LoggerFactory;
 public final class Api {
     private static final Logger LOG = LoggerFactory.getLogger(Api.class);
     private static final JsonMapper JSON = new JsonMapper();
+    private static final String JOB_EVENTS = "/api/jobs/{job}/events";
+    private static final String PROJECT_EVENTS = "/api/projects/{id}/events";
     /** Between two looks at whether the windows that follow projects are still there [s]. */
     private static final int BEAT = 5;
 
@@ -44,10 +48,11 @@ public final class Api {
     private final ProjectRoutes projectRoutes;
     private final List<Route> routes = new ArrayList<>();
     private final SameSite sameSite;
+    private final Doors doors;
     private final Intake intake;
     private final Present present = new Present();
     /** Open streams of projects. */
-    private final Set<SseClient> streams = ConcurrentHashMap.newKeySet();
+    private final Map<SseClient, String> streams = new ConcurrentHashMap<>();
     /** Sends what has no design behind it, so that a window that reads slowly keeps nobody's request waiting. */
     private final ScheduledExecutorService pulse = Executors.newSingleThreadScheduledExecutor(r -> {
         Thread t = new Thread(r, "pulse");
@@ -59,19 +64,34 @@ public final class Api {
     private final RequestWatch watch = new RequestWatch(metrics);
 
     public Api(Projects projects, Jobs jobs) {
-        this(projects, jobs, new SameSite(List.of()), new Intake(Intake.Limits.of(ModelReader.LARGEST + 1024)));
+        this(
+                projects,
+                jobs,
+                new SameSite(List.of()),
+                new Intake(Intake.Limits.of(ModelReader.LARGEST + 1024)),
+                null,
+                Set.of());
     }
 
-    /** @param sameSite which hosts and pages are ours; @param intake how much is taken in at a time */
-    public Api(Projects projects, Jobs jobs, SameSite sameSite, Intake intake) {
+    /**
+     * @param sameSite which hosts and pages are ours; @param intake how much is taken in at a time
+     * @param team     who may sign in; null for one person on their own machine
+     * @param proxies  addresses of proxies whose word of where a request comes from is taken
+     */
+    public Api(Projects projects, Jobs jobs, SameSite sameSite, Intake intake, Team team, Set<String> proxies) {
         this.projects = projects;
+        doors = new Doors(team, proxies, jobs);
         this.sameSite = sameSite;
         this.intake = intake;
         metrics.gauge("kolonne.jobs.waiting", "Jobs that have not begun", () -> jobs.count(Job.Phase.WAITING));
         metrics.gauge("kolonne.jobs.running", "Jobs that are at work", () -> jobs.count(Job.Phase.RUNNING));
         metrics.gauge("kolonne.projects.open", "Projects that are held in memory", projects::held);
-        projectRoutes = new ProjectRoutes(projects, jobs);
+        projectRoutes = new ProjectRoutes(projects, jobs, doors);
         routes.addAll(projectRoutes.routes());
+        routes.addAll(new SessionRoutes(doors).routes());
+        routes.addAll(new AccountRoutes(doors).routes());
+        routes.addAll(new OfficeRoutes(doors).routes());
+        routes.addAll(new SharingRoutes(projects, doors).routes());
         routes.addAll(new ProjectDataRoutes(projects).routes());
         routes.addAll(new BasisRoutes(projects).routes());
         routes.addAll(new SectionRoutes().routes());
@@ -122,6 +142,7 @@ public final class Api {
         for (Route r : routes) {
             cfg.routes.addHttpHandler(r.method(), r.path(), c -> {
                 RequestWatch.of(c, r.path());
+                doors.enter(c, r.needs(), r.about() == null ? null : c.pathParam(r.about()));
                 if (Intake.sends(c)) {
                     SameSite.checkContent(c, r.request() != null && r.request() != byte[].class);
                 }
@@ -130,9 +151,13 @@ public final class Api {
             });
         }
         ObjectNode description = description();
-        cfg.routes.get("/api/openapi.json", c -> c.json(description));
+        cfg.routes.get("/api/openapi.json", c -> {
+            doors.enter(c, Needs.ACCOUNT, null);
+            c.json(description);
+        });
         cfg.routes.get("/api/metrics", c -> {
             RequestWatch.of(c, "/api/metrics");
+            doors.enter(c, Needs.ACCOUNT, null);
             c.contentType(Metrics.CONTENT_TYPE).result(metrics.text());
         });
         cfg.events.serverStarted(() -> pulse.scheduleWithFixedDelay(this::beat, BEAT, BEAT, TimeUnit.SECONDS));
@@ -140,8 +165,11 @@ public final class Api {
             pulse.shutdownNow();
             metrics.close();
         });
-        cfg.routes.sse("/api/jobs/{job}/events", this::jobEvents);
-        cfg.routes.sse("/api/projects/{id}/events", this::projectEvents);
+        // before the stream begins: its first line is a 200
+        cfg.routes.before(JOB_EVENTS, c -> doors.enter(c, Needs.JOB, c.pathParam("job")));
+        cfg.routes.before(PROJECT_EVENTS, c -> doors.enter(c, Needs.READER, c.pathParam("id")));
+        cfg.routes.sse(JOB_EVENTS, this::jobEvents);
+        cfg.routes.sse(PROJECT_EVENTS, this::projectEvents);
         cfg.routes.get(
                 "/api/*",
                 c -> fail(
@@ -157,13 +185,15 @@ public final class Api {
 
     /** A window that has gone is known only by what can no longer be sent to it. */
     private void beat() {
-        for (SseClient s : streams) {
+        streams.forEach((s, project) -> {
             try {
+                // who was signed out, or may read the project no longer, hears no more of it
+                doors.enter(s.ctx(), Needs.READER, project);
                 s.sendComment("here");
             } catch (RuntimeException gone) {
                 s.close();
             }
-        }
+        });
     }
 
     private void tell(SseClient client, List<String> names) {
@@ -186,10 +216,11 @@ public final class Api {
     }
 
     private void projectEvents(SseClient client) {
-        Workspace w = projects.open(client.ctx().pathParam("id"));
+        String id = client.ctx().pathParam("id");
+        Workspace w = projects.open(id);
         Consumer<Workspace.State> l = s -> client.sendEvent("state", Answers.StateDto.of(w, s));
         Runnable leaves = present.enters(w.id(), People.following(client.ctx()), names -> tell(client, names));
-        streams.add(client);
+        streams.put(client, id);
         Runnable out = client::close; // the page asks anew and follows what is in memory then
         client.keepAlive();
         client.onClose(() -> {

@@ -46,7 +46,7 @@ final class BasisRoutes {
                         KeptBasesDto.class,
                         new String[0],
                         c -> {
-                            projects.bases().keep(read(c));
+                            projects.bases().keep(read(c), People.of(c));
                             list(c);
                         }),
                 new Route(
@@ -57,17 +57,18 @@ final class BasisRoutes {
                         KeptBasesDto.class,
                         new String[] {"name"},
                         c -> {
-                            projects.bases().forget(name(c));
+                            projects.bases().forget(name(c), People.of(c));
                             list(c);
                         }),
                 new Route(
-                        HandlerType.POST,
-                        "/api/projects/{id}/basis/compare",
-                        "The project's basis beside another, line by line; nothing is stored",
-                        BasisFile.BasisDto.class,
-                        BasesComparedDto.class,
-                        new String[0],
-                        this::compare));
+                                HandlerType.POST,
+                                "/api/projects/{id}/basis/compare",
+                                "The project's basis beside another, line by line; nothing is stored",
+                                BasisFile.BasisDto.class,
+                                BasesComparedDto.class,
+                                new String[0],
+                                this::compare)
+                        .needs(Needs.READER));
     }
 
     private void list(Context c) {

@@ -48,13 +48,15 @@ final class EditRoutes {
                                                 c.bodyAsBytes(),
                                                 People.of(c)))),
                 new Route(
-                        HandlerType.POST,
-                        "/api/projects/{id}/edits/preview",
-                        "What edits would do to lines, stacks and what is set by hand; nothing is stored",
-                        EditsDto.class,
-                        EffectsDto.class,
-                        new String[0],
-                        c -> c.json(new EffectsDto(projects.changes().preview(c.pathParam("id"), c.bodyAsBytes())))),
+                                HandlerType.POST,
+                                "/api/projects/{id}/edits/preview",
+                                "What edits would do to lines, stacks and what is set by hand; nothing is stored",
+                                EditsDto.class,
+                                EffectsDto.class,
+                                new String[0],
+                                c -> c.json(
+                                        new EffectsDto(projects.changes().preview(c.pathParam("id"), c.bodyAsBytes()))))
+                        .needs(Needs.READER),
                 new Route(
                         HandlerType.PUT,
                         "/api/projects/{id}/members/{mark}/mark",

@@ -41,6 +41,7 @@ import kolonne.server.jobs.MadeFiles;
 import kolonne.server.project.EditHistory;
 import kolonne.server.project.HistoryCsv;
 import kolonne.server.project.Projects;
+import kolonne.server.store.DeedRow;
 import kolonne.server.store.StoredProject;
 
 /** Files to take away. */
@@ -171,12 +172,13 @@ final class ExportRoutes {
                 "history.csv",
                 "text/csv; charset=utf-8",
                 "history.csv",
-                "What was changed, when and by whom, as a table",
+                "What was done, when, by whom and from where, as a table",
                 c -> {
+                    List<DeedRow> deeds = projects.deeds(c.pathParam("id"));
                     List<EditHistory.Entry> entries = projects.edits(c.pathParam("id"));
                     return (out, progress) -> {
                         Writer w = new OutputStreamWriter(out, StandardCharsets.UTF_8);
-                        HistoryCsv.write(entries, w);
+                        HistoryCsv.write(entries, deeds, w);
                         w.flush();
                     };
                 }));
@@ -193,17 +195,19 @@ final class ExportRoutes {
             String path = "/api/projects/{id}/exports/" + e.file();
             out.add(Route.get(path, e.summary(), byte[].class, c -> send(c, e), e.query()));
             out.add(new Route(
-                    HandlerType.POST,
-                    path,
-                    "A job that makes it: " + e.summary(),
-                    null,
-                    Answers.JobDto.class,
-                    e.query(),
-                    c -> make(c, e)));
+                            HandlerType.POST,
+                            path,
+                            "A job that makes it: " + e.summary(),
+                            null,
+                            Answers.JobDto.class,
+                            e.query(),
+                            c -> make(c, e))
+                    .needs(Needs.READER));
         }
         out.add(Route.get(
                 "/api/projects/{id}/exports/model", "The model as it was uploaded", byte[].class, this::model));
-        out.add(Route.get("/api/jobs/{job}/file", "The file that a job made", byte[].class, this::made));
+        out.add(Route.get("/api/jobs/{job}/file", "The file that a job made", byte[].class, this::made)
+                .needs(Needs.JOB));
         return out;
     }
 
@@ -212,8 +216,9 @@ final class ExportRoutes {
         c.header("Content-Disposition", "attachment; filename=\"" + name + "\"");
     }
 
-    private static void send(Context c, Export e) throws IOException {
+    private void send(Context c, Export e) throws IOException {
         MadeFiles.Writing writing = e.making().of(c);
+        exported(c, e.file());
         attached(c, e.type(), e.name());
         writing.to(c.outputStream(), Progress.NONE);
     }
@@ -221,8 +226,16 @@ final class ExportRoutes {
     private void make(Context c, Export e) {
         MadeFiles.Writing writing = e.making().of(c);
         int members = projects.model(c.pathParam("id")).building().members().size();
-        Job job = jobs.files().make(e.type(), e.name(), ANY + PER_MEMBER * members, writing);
+        Job job = jobs.files()
+                .make(e.type(), e.name(), ANY + PER_MEMBER * members, writing)
+                .belongsTo(c.pathParam("id"));
+        exported(c, e.file());
         c.status(202).json(Answers.JobDto.of(job.status()));
+    }
+
+    /** Takes down that a file was given out, before it is. */
+    private void exported(Context c, String file) {
+        projects.exported(c.pathParam("id"), file, People.of(c));
     }
 
     private void made(Context c) throws IOException {
@@ -297,6 +310,7 @@ final class ExportRoutes {
 
     private void model(Context c) {
         var file = projects.modelFile(c.pathParam("id"));
+        exported(c, file.fileName());
         attached(c, "application/octet-stream", file.fileName().replaceAll("[^A-Za-z0-9._-]", "_"));
         c.result(file.content());
     }

@@ -34,13 +34,14 @@ final class HandRoutes {
         String member = "/api/projects/{id}/members/{mark}";
         return List.of(
                 new Route(
-                        HandlerType.POST,
-                        member + "/try",
-                        "Checks a line as if set by hand so; nothing is stored",
-                        HandFile.HandDto.class,
-                        Members.BeamDto.class,
-                        new String[0],
-                        this::tried),
+                                HandlerType.POST,
+                                member + "/try",
+                                "Checks a line as if set by hand so; nothing is stored",
+                                HandFile.HandDto.class,
+                                Members.BeamDto.class,
+                                new String[0],
+                                this::tried)
+                        .needs(Needs.READER),
                 new Route(
                         HandlerType.PUT,
                         member + "/hand",

@@ -37,13 +37,14 @@ final class LiftHandRoutes {
         String column = "/api/projects/{id}/columns/{mark}";
         return List.of(
                 new Route(
-                        HandlerType.POST,
-                        column + "/try",
-                        "Checks a column as if set by hand so; nothing is stored",
-                        LiftForm.HandLiftsDto.class,
-                        Members.ColumnDto.class,
-                        new String[0],
-                        this::tried),
+                                HandlerType.POST,
+                                column + "/try",
+                                "Checks a column as if set by hand so; nothing is stored",
+                                LiftForm.HandLiftsDto.class,
+                                Members.ColumnDto.class,
+                                new String[0],
+                                this::tried)
+                        .needs(Needs.READER),
                 new Route(
                         HandlerType.PUT,
                         column + "/hand",

@@ -42,21 +42,23 @@ final class ManyRoutes {
     List<Route> routes() {
         return List.of(
                 new Route(
-                        HandlerType.POST,
-                        "/api/projects/{id}/elements",
-                        "Analysis members by their ids: section, stiffness, connections and loads; nothing is stored",
-                        MembersDto.class,
-                        ElementsDto.class,
-                        new String[0],
-                        this::elements),
+                                HandlerType.POST,
+                                "/api/projects/{id}/elements",
+                                "Analysis members by their ids: section, stiffness, connections and loads; nothing is stored",
+                                MembersDto.class,
+                                ElementsDto.class,
+                                new String[0],
+                                this::elements)
+                        .needs(Needs.READER),
                 new Route(
-                        HandlerType.POST,
-                        "/api/projects/{id}/resized",
-                        "Edits that make members deeper or wider by steps of the basis; nothing is stored",
-                        ResizeDto.class,
-                        EditRoutes.EditsDto.class,
-                        new String[0],
-                        this::resized),
+                                HandlerType.POST,
+                                "/api/projects/{id}/resized",
+                                "Edits that make members deeper or wider by steps of the basis; nothing is stored",
+                                ResizeDto.class,
+                                EditRoutes.EditsDto.class,
+                                new String[0],
+                                this::resized)
+                        .needs(Needs.READER),
                 new Route(
                         HandlerType.POST,
                         "/api/projects/{id}/hand",

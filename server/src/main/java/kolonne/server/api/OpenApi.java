@@ -53,6 +53,7 @@ final class OpenApi {
 
     private void operation(ObjectNode op, Route r) {
         op.put("summary", r.summary());
+        op.put("x-needs", r.needs().words());
         ArrayNode parameters = op.putArray("parameters");
         Matcher m = PARAMETER.matcher(r.path());
         while (m.find()) {

@@ -5,7 +5,7 @@ import java.net.URLDecoder;
 import java.nio.charset.StandardCharsets;
 import kolonne.server.project.Author;
 
-/** Who sends a request, as they call themselves: nobody is asked to prove it while Kolonne runs for one person on their own machine. */
+/** Who sends a request: the account that is signed in; as they call themselves while Kolonne runs for one person on their own machine. */
 final class People {
     private static final String PERSON = "Kolonne-Person";
     private static final String WINDOW = "Kolonne-Window";
@@ -14,12 +14,19 @@ final class People {
     private People() {}
 
     static Author of(Context c) {
-        return new Author(text(c.header(PERSON)), text(c.header(WINDOW)));
+        return author(c, text(c.header(PERSON)), text(c.header(WINDOW)));
+    }
+
+    /** Whoever is signed in is called as their account is, whatever they say. */
+    private static Author author(Context c, String person, String window) {
+        return Doors.caller(c)
+                .map(w -> new Author(w.name(), window, w.account(), Doors.origin(c)))
+                .orElseGet(() -> new Author(person, window, null, Doors.origin(c)));
     }
 
     /** Streams of events are asked for without headers of one's own: who follows one stands in its query. */
     static Author following(Context c) {
-        return new Author(clean(c.queryParam("person")), clean(c.queryParam("window")));
+        return author(c, clean(c.queryParam("person")), clean(c.queryParam("window")));
     }
 
     /** A header of percent-encoded UTF-8, without what would break a line. */

@@ -50,44 +50,48 @@ final class ProjectDataRoutes {
                         ProjectDataDto.class,
                         c -> answer(c, paper.of(c.pathParam("id")))),
                 new Route(
-                        HandlerType.PUT,
-                        DATA,
-                        "Changes a text of it; refused if it is no longer what it was",
-                        TextChange.class,
-                        ProjectDataDto.class,
-                        new String[0],
-                        this::text),
+                                HandlerType.PUT,
+                                DATA,
+                                "Changes a text of it; refused if it is no longer what it was",
+                                TextChange.class,
+                                ProjectDataDto.class,
+                                new String[0],
+                                this::text)
+                        .needs(Needs.CHECKER),
                 new Route(
-                        HandlerType.PUT,
-                        DATA + "/revisions",
-                        "Changes the table of revisions; refused if it is no longer what it was",
-                        RevisionsChange.class,
-                        ProjectDataDto.class,
-                        new String[0],
-                        this::revisions),
+                                HandlerType.PUT,
+                                DATA + "/revisions",
+                                "Changes the table of revisions; refused if it is no longer what it was",
+                                RevisionsChange.class,
+                                ProjectDataDto.class,
+                                new String[0],
+                                this::revisions)
+                        .needs(Needs.CHECKER),
                 Route.get(LOGO, "The logo of the project's paper", byte[].class, this::logo),
                 new Route(
-                        HandlerType.PUT,
-                        LOGO,
-                        "Takes a PNG or JPEG picture as the logo",
-                        byte[].class,
-                        ProjectDataDto.class,
-                        new String[0],
-                        c -> {
-                            LogoFile.Read read = LogoFile.read(c.bodyAsBytes());
-                            if (read.logo() == null) {
-                                throw new Jobs.Refused(read.findings());
-                            }
-                            answer(c, paper.put(c.pathParam("id"), read.logo()));
-                        }),
+                                HandlerType.PUT,
+                                LOGO,
+                                "Takes a PNG or JPEG picture as the logo",
+                                byte[].class,
+                                ProjectDataDto.class,
+                                new String[0],
+                                c -> {
+                                    LogoFile.Read read = LogoFile.read(c.bodyAsBytes());
+                                    if (read.logo() == null) {
+                                        throw new Jobs.Refused(read.findings());
+                                    }
+                                    answer(c, paper.put(c.pathParam("id"), read.logo(), People.of(c)));
+                                })
+                        .needs(Needs.CHECKER),
                 new Route(
-                        HandlerType.DELETE,
-                        LOGO,
-                        "Takes the logo away",
-                        null,
-                        ProjectDataDto.class,
-                        new String[0],
-                        c -> answer(c, paper.put(c.pathParam("id"), (Logo) null))));
+                                HandlerType.DELETE,
+                                LOGO,
+                                "Takes the logo away",
+                                null,
+                                ProjectDataDto.class,
+                                new String[0],
+                                c -> answer(c, paper.put(c.pathParam("id"), (Logo) null, People.of(c))))
+                        .needs(Needs.CHECKER));
     }
 
     private static void answer(Context c, ProjectPaper.Stored s) {
@@ -122,12 +126,12 @@ final class ProjectDataRoutes {
                                         Arrays.stream(Field.values())
                                                 .map(ProjectDataRoutes::key)
                                                 .toList()) + "."));
-        answer(c, paper.put(c.pathParam("id"), field, plain(body.was()), plain(body.text())));
+        answer(c, paper.put(c.pathParam("id"), field, plain(body.was()), plain(body.text()), People.of(c)));
     }
 
     private void revisions(Context c) {
         RevisionsChange body = Body.of(c, RevisionsChange.class);
-        answer(c, paper.put(c.pathParam("id"), lines(body.was()), lines(body.revisions())));
+        answer(c, paper.put(c.pathParam("id"), lines(body.was()), lines(body.revisions()), People.of(c)));
     }
 
     private static List<Revision> lines(List<IssuedRevisionDto> all) {

@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.NoSuchElementException;
 import java.util.Optional;
+import java.util.function.Function;
 import kolonne.core.basis.Basis;
 import kolonne.core.basis.BasisField;
 import kolonne.core.basis.local.LocalValues;
@@ -23,39 +24,37 @@ import kolonne.server.store.ProjectRow;
 final class ProjectRoutes {
     private final Projects projects;
     private final Jobs jobs;
+    private final Doors doors;
 
-    ProjectRoutes(Projects projects, Jobs jobs) {
+    ProjectRoutes(Projects projects, Jobs jobs, Doors doors) {
         this.projects = projects;
         this.jobs = jobs;
+        this.doors = doors;
     }
 
     List<Route> routes() {
         return List.of(
                 Route.get(
-                        "/api/health",
-                        "Whether the server is up",
-                        Answers.Health.class,
-                        c -> c.json(new Answers.Health("up", "1"))),
+                                "/api/health",
+                                "Whether the server is up",
+                                Answers.Health.class,
+                                c -> c.json(new Answers.Health("up", "1")))
+                        .needs(Needs.NOTHING),
                 Route.get(
-                        "/api/ready",
-                        "Whether the server can do its work: 503 where its database, its memory or its disk are not up to it",
-                        Answers.Ready.class,
-                        c -> {
-                            Answers.Ready r = Readiness.now(projects);
-                            c.status(r.ready() ? 200 : 503).json(r);
-                        }),
+                                "/api/ready",
+                                "Whether the server can do its work: 503 where its database, its memory or its disk are not up to it",
+                                Answers.Ready.class,
+                                c -> {
+                                    Answers.Ready r = Readiness.now(projects);
+                                    c.status(r.ready() ? 200 : 503).json(r);
+                                })
+                        .needs(Needs.NOTHING),
                 Route.get(
                         "/api/catalogue",
                         "Design codes with the bars of their market",
                         CatalogueList.class,
                         c -> c.json(catalogue())),
-                Route.get(
-                        "/api/projects",
-                        "All projects, last changed first",
-                        Answers.ProjectList.class,
-                        c -> c.json(new Answers.ProjectList(projects.list().stream()
-                                .map(Answers.ProjectDto::of)
-                                .toList()))),
+                Route.get("/api/projects", "All projects, last changed first", Answers.ProjectList.class, this::list),
                 new Route(
                         HandlerType.POST,
                         "/api/projects",
@@ -65,71 +64,75 @@ final class ProjectRoutes {
                         new String[] {"name", "fileName"},
                         this::upload),
                 Route.get(
-                        "/api/jobs/{job}",
-                        "How a job stands",
-                        Answers.JobDto.class,
-                        c -> c.json(Answers.JobDto.of(job(c).status()))),
+                                "/api/jobs/{job}",
+                                "How a job stands",
+                                Answers.JobDto.class,
+                                c -> c.json(Answers.JobDto.of(job(c).status())))
+                        .needs(Needs.JOB),
                 new Route(
-                        HandlerType.DELETE,
-                        "/api/jobs/{job}",
-                        "Cancels a job",
-                        null,
-                        Answers.JobDto.class,
-                        new String[0],
-                        c -> {
-                            job(c).cancel();
-                            c.json(Answers.JobDto.of(job(c).status()));
-                        }),
+                                HandlerType.DELETE,
+                                "/api/jobs/{job}",
+                                "Cancels a job",
+                                null,
+                                Answers.JobDto.class,
+                                new String[0],
+                                c -> {
+                                    job(c).cancel();
+                                    c.json(Answers.JobDto.of(job(c).status()));
+                                })
+                        .needs(Needs.JOB),
                 Route.get(
                         "/api/projects/{id}",
                         "One project; its ETag is the version",
                         Answers.ProjectDto.class,
                         c -> answer(c, projects.find(c.pathParam("id")))),
                 new Route(
-                        HandlerType.PATCH,
-                        "/api/projects/{id}",
-                        "Renames a project (If-Match: version)",
-                        Answers.NewName.class,
-                        Answers.ProjectDto.class,
-                        new String[0],
-                        this::rename),
+                                HandlerType.PATCH,
+                                "/api/projects/{id}",
+                                "Renames a project (If-Match: version)",
+                                Answers.NewName.class,
+                                Answers.ProjectDto.class,
+                                new String[0],
+                                this::rename)
+                        .needs(Needs.OWNER),
                 new Route(
-                        HandlerType.DELETE,
-                        "/api/projects/{id}",
-                        "Deletes a project: it rests for 30 days, from where it can be brought back",
-                        null,
-                        Void.class,
-                        new String[0],
-                        c -> {
-                            projects.delete(c.pathParam("id"), People.of(c));
-                            c.status(204);
-                        }),
+                                HandlerType.DELETE,
+                                "/api/projects/{id}",
+                                "Deletes a project: it rests for 30 days, from where it can be brought back",
+                                null,
+                                Void.class,
+                                new String[0],
+                                c -> {
+                                    projects.delete(c.pathParam("id"), People.of(c));
+                                    c.status(204);
+                                })
+                        .needs(Needs.OWNER),
                 Route.get(
                         "/api/deleted-projects",
                         "Projects that were deleted and rest, the last one first",
                         Answers.DeletedList.class,
-                        c -> c.json(new Answers.DeletedList(projects.deleted().list().stream()
-                                .map(Answers.DeletedDto::of)
-                                .toList()))),
+                        this::deleted),
                 new Route(
-                        HandlerType.POST,
-                        "/api/deleted-projects/{id}",
-                        "Brings a deleted project back as it was",
-                        null,
-                        Answers.ProjectDto.class,
-                        new String[0],
-                        c -> answer(c, projects.deleted().bringBack(c.pathParam("id")))),
+                                HandlerType.POST,
+                                "/api/deleted-projects/{id}",
+                                "Brings a deleted project back as it was",
+                                null,
+                                Answers.ProjectDto.class,
+                                new String[0],
+                                c -> answer(c, projects.deleted().bringBack(c.pathParam("id"), People.of(c))))
+                        .needs(Needs.OWNER),
                 new Route(
-                        HandlerType.DELETE,
-                        "/api/deleted-projects/{id}",
-                        "Removes a deleted project for good, with all that belongs to it",
-                        null,
-                        Void.class,
-                        new String[0],
-                        c -> {
-                            projects.deleted().remove(c.pathParam("id"));
-                            c.status(204);
-                        }),
+                                HandlerType.DELETE,
+                                "/api/deleted-projects/{id}",
+                                "Removes a deleted project for good, with all that belongs to it",
+                                null,
+                                Void.class,
+                                new String[0],
+                                c -> {
+                                    projects.deleted().remove(c.pathParam("id"), People.of(c));
+                                    c.status(204);
+                                })
+                        .needs(Needs.OWNER),
                 Route.get(
                         "/api/projects/{id}/state",
                         "What the results belong to and what is being computed",
@@ -202,11 +205,26 @@ final class ProjectRoutes {
         return e.name().toLowerCase(Locale.ROOT).replace('_', '-');
     }
 
+    private void list(Context c) {
+        Function<String, Optional<String>> roles = doors.roles(c);
+        c.json(new Answers.ProjectList(projects.list().stream()
+                .flatMap(r -> roles.apply(r.id()).map(role -> Answers.ProjectDto.of(r, role)).stream())
+                .toList()));
+    }
+
+    private void deleted(Context c) {
+        Function<String, Optional<String>> roles = doors.roles(c);
+        c.json(new Answers.DeletedList(projects.deleted().list().stream()
+                .filter(r -> roles.apply(r.id()).isPresent())
+                .map(Answers.DeletedDto::of)
+                .toList()));
+    }
+
     private void upload(Context c) {
         String fileName = Optional.ofNullable(c.queryParam("fileName"))
                 .filter(s -> !s.isBlank())
                 .orElse("model.json");
-        Job job = projects.importFile(c.queryParam("name"), fileName, c.bodyAsBytes());
+        Job job = projects.importFile(c.queryParam("name"), fileName, c.bodyAsBytes(), People.of(c));
         c.status(202).json(Answers.JobDto.of(job.status()));
     }
 
@@ -221,7 +239,7 @@ final class ProjectRoutes {
         if (body.name() == null || body.name().isBlank()) {
             throw new BadRequest(422, "name", "The name is empty.", "Give the project a name.");
         }
-        moved(c, projects.rename(c.pathParam("id"), version(c), body.name()));
+        moved(c, projects.rename(c.pathParam("id"), version(c), body.name(), People.of(c)));
     }
 
     static void moved(Context c, Optional<ProjectRow> row) {
@@ -236,7 +254,7 @@ final class ProjectRoutes {
 
     static void answer(Context c, ProjectRow row) {
         c.header("ETag", etag(row.version()));
-        c.json(Answers.ProjectDto.of(row));
+        c.json(Answers.ProjectDto.of(row, Doors.role(c)));
     }
 
     private static String etag(int version) {

@@ -33,21 +33,23 @@ final class ReliefRoutes {
     List<Route> routes() {
         return List.of(
                 new Route(
-                        HandlerType.POST,
-                        "/api/projects/{id}/members/{mark}/torsion-relief",
-                        "Finds by re-analysis whether a line's torsion is needed, and the stiffness that relieves it; a trial, nothing is stored",
-                        null,
-                        ReliefDto.class,
-                        new String[0],
-                        this::find),
+                                HandlerType.POST,
+                                "/api/projects/{id}/members/{mark}/torsion-relief",
+                                "Finds by re-analysis whether a line's torsion is needed, and the stiffness that relieves it; a trial, nothing is stored",
+                                null,
+                                ReliefDto.class,
+                                new String[0],
+                                this::find)
+                        .needs(Needs.READER),
                 new Route(
-                        HandlerType.POST,
-                        "/api/projects/{id}/torsion-relief",
-                        "Relieves every line whose torsion comes from compatibility and passes the cracking torque, together; a trial, nothing is stored",
-                        null,
-                        ReliefOfAllDto.class,
-                        new String[0],
-                        this::findAll));
+                                HandlerType.POST,
+                                "/api/projects/{id}/torsion-relief",
+                                "Relieves every line whose torsion comes from compatibility and passes the cracking torque, together; a trial, nothing is stored",
+                                null,
+                                ReliefOfAllDto.class,
+                                new String[0],
+                                this::findAll)
+                        .needs(Needs.READER));
     }
 
     /** @param kind equilibrium lines are listed but keep their stiffness */

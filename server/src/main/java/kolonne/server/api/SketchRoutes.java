@@ -158,6 +158,6 @@ final class SketchRoutes {
             throw new BadRequest(Problem.of(422, "sketch", "The sketch is not complete.", r.findings()));
         }
         c.status(201);
-        ProjectRoutes.answer(c, projects.create(r.building(), r.code()));
+        ProjectRoutes.answer(c, projects.create(r.building(), r.code(), People.of(c)));
     }
 }

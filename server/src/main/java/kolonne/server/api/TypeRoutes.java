@@ -50,13 +50,14 @@ final class TypeRoutes {
                         TypeCurveDto.class,
                         this::curve),
                 new Route(
-                        HandlerType.POST,
-                        PATH + "/curve/{role}",
-                        "Starts making the curve",
-                        null,
-                        Answers.JobDto.class,
-                        new String[0],
-                        this::make),
+                                HandlerType.POST,
+                                PATH + "/curve/{role}",
+                                "Starts making the curve",
+                                null,
+                                Answers.JobDto.class,
+                                new String[0],
+                                this::make)
+                        .needs(Needs.READER),
                 Route.get(
                         PATH + "/curve/{role}/{types}",
                         "The types at a point of the curve, dearest first",

@@ -3,7 +3,10 @@ package kolonne.server.command;
 import io.javalin.Javalin;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
+import java.net.InetAddress;
 import java.nio.file.Path;
+import java.time.Clock;
+import java.util.HashSet;
 import java.util.List;
 import java.util.concurrent.Callable;
 import java.util.concurrent.CountDownLatch;
@@ -18,6 +21,8 @@ import kolonne.server.api.Api;
 import kolonne.server.guard.Intake;
 import kolonne.server.guard.SameSite;
 import kolonne.server.jobs.Jobs;
+import kolonne.server.people.Accounts;
+import kolonne.server.people.Team;
 import kolonne.server.project.Projects;
 import kolonne.server.store.Database;
 import kolonne.server.store.MariaDbProjectStore;
@@ -25,21 +30,36 @@ import kolonne.server.store.ProjectStore;
 import kolonne.server.watch.Logs;
 import picocli.CommandLine;
 
-/** {@code kolonne serve}: the web application on loopback. */
+/** {@code kolonne serve}: the web application, for one person on loopback, or for a team that signs in. */
 @CommandLine.Command(name = "serve", mixinStandardHelpOptions = true, description = "Serves the web application.")
 public final class ServeCommand implements Callable<Integer> {
-    @CommandLine.Option(
-            names = "--port",
-            defaultValue = "8420",
-            description = "Port on 127.0.0.1 (default ${DEFAULT-VALUE}).")
+    private static final String LOOPBACK = "127.0.0.1";
+
+    @CommandLine.Option(names = "--port", defaultValue = "8420", description = "Port (default ${DEFAULT-VALUE}).")
     private int port;
+
+    @CommandLine.Option(
+            names = "--team",
+            description =
+                    "People have accounts and sign in; the first administrator's password is told at the first start.")
+    private boolean team;
+
+    @CommandLine.Option(
+            names = "--listen",
+            defaultValue = LOOPBACK,
+            description = "Address of this machine to listen at (default ${DEFAULT-VALUE}); any other needs --team.")
+    private String listen;
+
+    @CommandLine.Option(
+            names = "--proxy",
+            description =
+                    "Address of a proxy that is believed when it tells from where, and whether by TLS, a request came.")
+    private List<String> proxies = List.of();
 
     @CommandLine.Mixin
     private StoredData stored;
 
-    @CommandLine.Option(
-            names = "--host",
-            description = "A further host name under which the server is reached, through a proxy on this machine.")
+    @CommandLine.Option(names = "--host", description = "A further host name under which the server is reached.")
     private List<String> hosts = List.of();
 
     @CommandLine.Option(
@@ -50,8 +70,16 @@ public final class ServeCommand implements Callable<Integer> {
     @CommandLine.Option(names = "--demo", description = "Loads the Veldhaven building if there is no project yet.")
     private boolean demo;
 
+    @CommandLine.Spec
+    private CommandLine.Model.CommandSpec spec;
+
     @Override
     public Integer call() throws IOException, InterruptedException {
+        if (!team && !InetAddress.getByName(listen).isLoopbackAddress()) {
+            throw new CommandLine.ParameterException(
+                    spec.commandLine(),
+                    "Listening at " + listen + " lets others in: it needs --team, so that they sign in.");
+        }
         if (logs != null) {
             Logs.into(logs);
         }
@@ -66,7 +94,8 @@ public final class ServeCommand implements Callable<Integer> {
             projects.open(projects.list().get(0).id());
         }
         Intake intake = new Intake(Intake.Limits.of(ModelReader.LARGEST + 1024));
-        Javalin server = new Api(projects, jobs, new SameSite(hosts), intake).server();
+        Team people = team ? Team.of(db, Clock.systemUTC()) : null;
+        Javalin server = new Api(projects, jobs, new SameSite(hosts), intake, people, new HashSet<>(proxies)).server();
         CountDownLatch stopped = new CountDownLatch(1);
         Runtime.getRuntime().addShutdownHook(new Thread(() -> {
             server.stop();
@@ -75,10 +104,20 @@ public final class ServeCommand implements Callable<Integer> {
             db.close();
             stopped.countDown();
         }));
-        server.start("127.0.0.1", port);
-        System.out.println("Kolonne is at http://127.0.0.1:" + server.port() + "/");
+        server.start(listen, port);
+        System.out.println("Kolonne is at http://" + listen + ":" + server.port() + "/");
+        if (people != null) {
+            people.first().ifPresent(ServeCommand::tell);
+        }
         stopped.await();
         return Input.SATISFIED;
+    }
+
+    /** The console, not the log, tells the first password: whoever starts the server reads it there once. */
+    private static void tell(Accounts.Given first) {
+        System.out.println(
+                "There was no account yet. Sign in as " + first.account().name() + " with the password "
+                        + first.password() + " and choose your own; it is told this once.");
     }
 
     private static void load(ProjectStore store) throws IOException {

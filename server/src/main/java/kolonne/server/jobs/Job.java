@@ -1,6 +1,7 @@
 package kolonne.server.jobs;
 
 import java.util.List;
+import java.util.Optional;
 import java.util.concurrent.CancellationException;
 import java.util.function.Consumer;
 import kolonne.core.finding.Finding;
@@ -40,6 +41,7 @@ public final class Job {
     private volatile Status status;
     private volatile boolean cancelled;
     private volatile long endedAt;
+    private volatile String project;
 
     Job(String id, String kind) {
         status = new Status(id, kind, Phase.WAITING, "waiting", 0, 0, List.of(), null);
@@ -47,6 +49,17 @@ public final class Job {
 
     public Status status() {
         return status;
+    }
+
+    /** Says to which project it belongs. */
+    public Job belongsTo(String id) {
+        project = id;
+        return this;
+    }
+
+    /** The project that it belongs to; empty for one that makes a project. */
+    public Optional<String> project() {
+        return Optional.ofNullable(project);
     }
 
     /** Says what is being done. @throws CancellationException if somebody cancelled */

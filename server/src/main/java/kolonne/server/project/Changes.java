@@ -324,7 +324,7 @@ public final class Changes {
             if (after.modelVersion() > version) {
                 return modelChanged(w, before, after, row, c, by, revision);
             }
-            Optional<ProjectRow> stored = store.append(commands.get(commands.size() - 1));
+            Optional<ProjectRow> stored = store.by(by.by()).append(commands.get(commands.size() - 1));
             stored.ifPresent(r -> {
                 tell(w, r, c, by, known == null ? List.of() : known.told());
                 Set<String> lines = linesChanged(before, after);
@@ -377,11 +377,12 @@ public final class Changes {
         Effects e =
                 moves ? Effects.NONE : effects(w, before, a.index(), a, revision == null ? null : revision.compared());
         Optional<ProjectRow> stored = revision == null
-                ? store.append(with(row, e))
-                : store.revise(
-                        with(row, e),
-                        revision.model().fileName(),
-                        revision.model().bytes());
+                ? store.by(by.by()).append(with(row, e))
+                : store.by(by.by())
+                        .revise(
+                                with(row, e),
+                                revision.model().fileName(),
+                                revision.model().bytes());
         stored.ifPresent(r -> {
             w.edited(file, b, r.version(), a, after.forcesStale(file.building()));
             tell(w, r, c, by, e.told());

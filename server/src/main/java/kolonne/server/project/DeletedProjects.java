@@ -32,13 +32,13 @@ public final class DeletedProjects {
     }
 
     /** @throws NoSuchElementException if no deleted project has the id */
-    public ProjectRow bringBack(String id) {
-        return store.bringBack(id).orElseThrow(() -> none(id));
+    public ProjectRow bringBack(String id, Author by) {
+        return store.by(by.by()).bringBack(id).orElseThrow(() -> none(id));
     }
 
     /** Removes one for good. @throws NoSuchElementException if no deleted project has the id */
-    public void remove(String id) {
-        if (!store.remove(id)) {
+    public void remove(String id, Author by) {
+        if (!store.by(by.by()).remove(id)) {
             throw none(id);
         }
     }

@@ -42,7 +42,7 @@ public final class KeptBases {
     }
 
     /** Keeps a basis under its name, in place of one that has it. */
-    public void keep(Basis basis) {
+    public void keep(Basis basis, Author by) {
         String n = basis.name().strip();
         if (n.isEmpty() || n.length() > NAME_MOST) {
             throw refused("The name is empty or longer than " + NAME_MOST + " letters.", "Give a short name.");
@@ -51,12 +51,12 @@ public final class KeptBases {
         if (now.size() >= MOST && now.stream().noneMatch(r -> r.name().equals(n))) {
             throw refused(MOST + " bases are kept already.", "Forget one that is not used any more.");
         }
-        store.putBasis(n, BasisFile.write(basis.named(n).with(List.of())));
+        store.by(by.by()).putBasis(n, BasisFile.write(basis.named(n).with(List.of())));
     }
 
     /** @throws NoSuchElementException if none has this name */
-    public void forget(String name) {
-        if (!store.deleteBasis(name)) {
+    public void forget(String name, Author by) {
+        if (!store.by(by.by()).deleteBasis(name)) {
             throw new NoSuchElementException("No basis is kept as “" + name + "”.");
         }
     }

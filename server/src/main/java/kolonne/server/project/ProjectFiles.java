@@ -29,7 +29,7 @@ public final class ProjectFiles {
     }
 
     /** Takes a project in as a new one, beside that from which it was made; its id. What cannot be followed is refused whole. */
-    String take(byte[] file) {
+    String take(byte[] file, Author by) {
         ProjectArchive.Read r = ProjectArchive.read(file);
         if (r.project() == null) {
             throw new Jobs.Refused(r.findings());
@@ -39,7 +39,7 @@ public final class ProjectFiles {
             throw new Jobs.Refused(wrong);
         }
         String id = store.newId();
-        if (!store.put(r.project().as(id))) {
+        if (!store.by(by.by()).put(r.project().as(id))) {
             throw new IllegalStateException("the new id " + id + " was taken meanwhile");
         }
         return id;

@@ -59,24 +59,24 @@ public final class ProjectPaper {
     }
 
     /** Changes a text. @param was what the person saw before */
-    public Stored put(String id, Field field, String was, String text) {
-        return change(id, d -> {
+    public Stored put(String id, Field field, String was, String text, Author by) {
+        return change(id, by, d -> {
             unchanged(field.words(), d.text(field), was, text);
             return d.with(field, text);
         });
     }
 
     /** Changes the table of revisions as a whole. @param was what the person saw before */
-    public Stored put(String id, List<Revision> was, List<Revision> revisions) {
-        return change(id, d -> {
+    public Stored put(String id, List<Revision> was, List<Revision> revisions, Author by) {
+        return change(id, by, d -> {
             unchanged("revisions", d.revisions(), was, revisions);
             return d.with(revisions);
         });
     }
 
     /** @param logo or null to take it away */
-    public Stored put(String id, Logo logo) {
-        return change(id, d -> d.with(logo));
+    public Stored put(String id, Logo logo, Author by) {
+        return change(id, by, d -> d.with(logo));
     }
 
     private static void unchanged(String what, Object now, Object was, Object wanted) {
@@ -93,7 +93,7 @@ public final class ProjectPaper {
         return o instanceof List<?> l ? l.size() + " lines" : o.toString();
     }
 
-    private Stored change(String id, UnaryOperator<ProjectData> how) {
+    private Stored change(String id, Author by, UnaryOperator<ProjectData> how) {
         for (int i = 0; i < TRIES; i++) {
             Stored now = of(id);
             ProjectData next = how.apply(now.data());
@@ -101,11 +101,12 @@ public final class ProjectPaper {
             if (!findings.isEmpty()) {
                 throw new Jobs.Refused(findings);
             }
-            if (store.putData(new ProjectDataRow(
-                    id,
-                    now.version() + 1,
-                    ProjectFile.write(next),
-                    next.logo() == null ? null : next.logo().bytes()))) {
+            if (store.by(by.by())
+                    .putData(new ProjectDataRow(
+                            id,
+                            now.version() + 1,
+                            ProjectFile.write(next),
+                            next.logo() == null ? null : next.logo().bytes()))) {
                 return new Stored(now.version() + 1, next);
             }
         }

@@ -35,6 +35,7 @@ import kolonne.server.jobs.Job;
 import kolonne.server.jobs.Jobs;
 import kolonne.server.store.CommandRow;
 import kolonne.server.store.Database;
+import kolonne.server.store.DeedRow;
 import kolonne.server.store.MappingRow;
 import kolonne.server.store.ModelFileRow;
 import kolonne.server.store.ProjectRow;
@@ -121,16 +122,16 @@ public final class Projects {
     }
 
     /** Starts reading an uploaded model, or a project that was downloaded; the job's result is the new project's id. */
-    public Job importFile(String name, String fileName, byte[] bytes) {
+    public Job importFile(String name, String fileName, byte[] bytes, Author by) {
         return ProjectArchive.isOne(bytes)
                 ? jobs.start("import", ARCHIVE * ProjectArchive.mostUnpacked(bytes), job -> {
                     job.at("reading the project", 0, 0);
-                    return files.take(bytes);
+                    return files.take(bytes, by);
                 })
-                : importModel(name, fileName, bytes);
+                : importModel(name, fileName, bytes, by);
     }
 
-    private Job importModel(String name, String fileName, byte[] bytes) {
+    private Job importModel(String name, String fileName, byte[] bytes, Author by) {
         return jobs.start("import", memory(bytes), job -> {
             job.at("reading the model", 0, 0);
             ModelReader.Read read = ModelReader.read(bytes);
@@ -144,8 +145,8 @@ public final class Projects {
             Basis basis = Basis.standard(read.building().unitSystem().equals("US"));
             job.at("storing", 0, 0);
             Marks marks = BuildingMarks.follow(Marks.NONE, solved.index()).marks();
-            ProjectRow row =
-                    store.create(cut(title), cut(fileName), bytes, BasisFile.write(basis), Changes.first(marks));
+            ProjectRow row = store.by(by.by())
+                    .create(cut(title), cut(fileName), bytes, BasisFile.write(basis), Changes.first(marks));
             // whoever opens the project now need not read and solve it again
             Workspace w = new Workspace(row.id(), row.version());
             w.read(read, read.building(), row.version(), false);
@@ -161,14 +162,15 @@ public final class Projects {
     public Job readRevision(String id, String fileName, byte[] bytes) {
         Workspace w = model(id);
         return jobs.start("revision", memory(bytes), job -> {
-            job.at("reading the model", 0, 0);
-            ModelReader.Read read = ModelReader.read(bytes);
-            if (!read.sound()) {
-                throw new Jobs.Refused(read.findings());
-            }
-            String units = w.building().unitSystem();
-            return revisions.put(new RevisedModel(id, cut(fileName), bytes, shown(read, units)));
-        });
+                    job.at("reading the model", 0, 0);
+                    ModelReader.Read read = ModelReader.read(bytes);
+                    if (!read.sound()) {
+                        throw new Jobs.Refused(read.findings());
+                    }
+                    String units = w.building().unitSystem();
+                    return revisions.put(new RevisedModel(id, cut(fileName), bytes, shown(read, units)));
+                })
+                .belongsTo(id);
     }
 
     /** Newer models that were read and are not adopted yet. */
@@ -183,7 +185,7 @@ public final class Projects {
     }
 
     /** Stores a model drawn up in the application as a project that begins with a code's standard basis; it is analysed first. */
-    public ProjectRow create(Building b, String code) {
+    public ProjectRow create(Building b, String code, Author by) {
         BuildingIndex index = new BuildingIndex(b);
         try {
             FrameAnalysis.solve(index);
@@ -192,12 +194,13 @@ public final class Projects {
         }
         Basis basis = Basis.standard(code);
         Marks marks = BuildingMarks.follow(Marks.NONE, index).marks();
-        return store.create(
-                cut(b.name()),
-                "drawn up in Kolonne",
-                ModelWriter.json(b),
-                BasisFile.write(basis),
-                Changes.first(marks));
+        return store.by(by.by())
+                .create(
+                        cut(b.name()),
+                        "drawn up in Kolonne",
+                        ModelWriter.json(b),
+                        BasisFile.write(basis),
+                        Changes.first(marks));
     }
 
     /** How the columns of tables of forces were mapped before, by name. */
@@ -373,23 +376,24 @@ public final class Projects {
         Workspace w = open(id);
         Workspace.CurveKey key = curveKey(id, role);
         return jobs.start("types", job -> {
-            Workspace.Published p = w.published();
-            if (p == null || !w.state().current()) {
-                throw new Jobs.Refused(List.of(Finding.fails(
-                        "types.not-current",
-                        "project",
-                        "The building is being designed; types are made of the finished design.",
-                        "Wait until all is current and try again.")));
-            }
-            job.at("looking at every member by itself", 0, 0);
-            BuildingDesign alone = p.design().alone();
-            CurveMaker.Progress progress = (done, total) -> job.at("merging types", done, total);
-            Curve c = role == Role.BEAM
-                    ? CurveMaker.beams(alone.beams(), alone.contexts()::beams, key.tolerance(), progress)
-                    : CurveMaker.columns(alone.columns(), alone.contexts()::columns, key.tolerance(), progress);
-            w.keep(key, c);
-            return role.name().toLowerCase(java.util.Locale.ROOT);
-        });
+                    Workspace.Published p = w.published();
+                    if (p == null || !w.state().current()) {
+                        throw new Jobs.Refused(List.of(Finding.fails(
+                                "types.not-current",
+                                "project",
+                                "The building is being designed; types are made of the finished design.",
+                                "Wait until all is current and try again.")));
+                    }
+                    job.at("looking at every member by itself", 0, 0);
+                    BuildingDesign alone = p.design().alone();
+                    CurveMaker.Progress progress = (done, total) -> job.at("merging types", done, total);
+                    Curve c = role == Role.BEAM
+                            ? CurveMaker.beams(alone.beams(), alone.contexts()::beams, key.tolerance(), progress)
+                            : CurveMaker.columns(alone.columns(), alone.contexts()::columns, key.tolerance(), progress);
+                    w.keep(key, c);
+                    return role.name().toLowerCase(java.util.Locale.ROOT);
+                })
+                .belongsTo(id);
     }
 
     /** Marks of the lines and stacks that have the members of one that had this mark before; empty if none ever had it. */
@@ -462,9 +466,9 @@ public final class Projects {
         return history(id).basis();
     }
 
-    public Optional<ProjectRow> rename(String id, int version, String name) {
+    public Optional<ProjectRow> rename(String id, int version, String name, Author by) {
         find(id);
-        Optional<ProjectRow> row = store.rename(id, version, cut(name));
+        Optional<ProjectRow> row = store.by(by.by()).rename(id, version, cut(name));
         row.ifPresent(r -> {
             Workspace w = open.get(id);
             if (w != null && w.state().current()) {
@@ -476,9 +480,20 @@ public final class Projects {
         return row;
     }
 
+    /** Takes down that a file of a project is given out. */
+    public void exported(String id, String file, Author to) {
+        store.by(to.by()).exported(id, file);
+    }
+
+    /** Who did what with a project, oldest first. */
+    public List<DeedRow> deeds(String id) {
+        find(id);
+        return store.deeds(id);
+    }
+
     /** Puts a project away among the deleted ones. */
     public void delete(String id, Author by) {
-        if (!store.delete(id, by.person())) {
+        if (!store.by(by.by()).delete(id, by.person())) {
             throw new NoSuchElementException("There is no project " + id + ".");
         }
         open.remove(id);
@@ -492,9 +507,10 @@ public final class Projects {
 
     private void start(Workspace w, int version) {
         jobs.start("design", job -> {
-            run(w, version);
-            return w.id();
-        });
+                    run(w, version);
+                    return w.id();
+                })
+                .belongsTo(w.id());
     }
 
     /** A design for a version of the project: nothing once a newer one is wanted. */

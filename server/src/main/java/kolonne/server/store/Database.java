@@ -2,9 +2,14 @@ package kolonne.server.store;
 
 import com.zaxxer.hikari.HikariConfig;
 import com.zaxxer.hikari.HikariDataSource;
+import java.time.LocalDateTime;
+import java.time.ZoneOffset;
+import java.time.temporal.ChronoUnit;
 import java.util.Set;
+import java.util.function.Function;
 import org.apache.ibatis.mapping.Environment;
 import org.apache.ibatis.session.Configuration;
+import org.apache.ibatis.session.SqlSession;
 import org.apache.ibatis.session.SqlSessionFactory;
 import org.apache.ibatis.session.SqlSessionFactoryBuilder;
 import org.apache.ibatis.transaction.jdbc.JdbcTransactionFactory;
@@ -37,6 +42,8 @@ public final class Database implements AutoCloseable {
         mybatis.setMapUnderscoreToCamelCase(true);
         mybatis.setArgNameBasedConstructorAutoMapping(true);
         mybatis.addMapper(ProjectMapper.class);
+        mybatis.addMapper(PeopleMapper.class);
+        mybatis.addMapper(DeedMapper.class);
         sessions = new SqlSessionFactoryBuilder().build(mybatis);
     }
 
@@ -62,8 +69,18 @@ public final class Database implements AutoCloseable {
         return false;
     }
 
-    SqlSessionFactory sessions() {
-        return sessions;
+    /** One transaction. */
+    <T> T in(Function<SqlSession, T> work) {
+        try (SqlSession s = sessions.openSession(false)) {
+            T t = work.apply(s);
+            s.commit();
+            return t;
+        }
+    }
+
+    /** The moment, as rows keep it (UTC, milliseconds). */
+    static LocalDateTime now() {
+        return LocalDateTime.now(ZoneOffset.UTC).truncatedTo(ChronoUnit.MILLIS);
     }
 
     @Override

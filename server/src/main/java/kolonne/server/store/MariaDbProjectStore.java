@@ -4,35 +4,42 @@ import java.io.ByteArrayInputStream;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.UncheckedIOException;
-import java.security.SecureRandom;
 import java.time.LocalDateTime;
-import java.time.ZoneOffset;
-import java.time.temporal.ChronoUnit;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.BiFunction;
 import java.util.function.Function;
 import java.util.zip.GZIPInputStream;
 import java.util.zip.GZIPOutputStream;
-import org.apache.ibatis.session.SqlSession;
 
 /** Projects in MariaDB. */
 public final class MariaDbProjectStore implements ProjectStore {
-    private static final String LETTERS = "abcdefghjkmnpqrstuvwxyz23456789";
     private final Database database;
-    private final SecureRandom random = new SecureRandom();
+    private final By by;
 
     public MariaDbProjectStore(Database database) {
+        this(database, By.NOBODY);
+    }
+
+    private MariaDbProjectStore(Database database, By by) {
         this.database = database;
+        this.by = by;
+    }
+
+    @Override
+    public ProjectStore by(By who) {
+        return new MariaDbProjectStore(database, who);
     }
 
     private <T> T in(Function<ProjectMapper, T> work) {
-        try (SqlSession s = database.sessions().openSession(false)) {
-            T t = work.apply(s.getMapper(ProjectMapper.class));
-            s.commit();
-            return t;
-        }
+        return database.in(s -> work.apply(s.getMapper(ProjectMapper.class)));
+    }
+
+    /** One transaction of work and of the deeds that tell of it. */
+    private <T> T signed(BiFunction<ProjectMapper, DeedLog, T> work) {
+        return database.in(s -> work.apply(s.getMapper(ProjectMapper.class), new DeedLog(s, by)));
     }
 
     @Override
@@ -47,14 +54,23 @@ public final class MariaDbProjectStore implements ProjectStore {
 
     @Override
     public ProjectRow create(String name, String fileName, byte[] model, String basisJson, String effects) {
-        LocalDateTime now = now();
+        LocalDateTime now = Database.now();
         ProjectRow row = new ProjectRow(newId(), name, now, now, 1);
-        return in(m -> {
+        return signed((m, log) -> {
             m.insertProject(row);
             m.insertModelFile(new ModelFileRow(row.id(), fileName, gzip(model)));
-            m.insertCommand(new CommandRow(row.id(), 1, "set-basis", basisJson, now, "", effects));
+            m.insertCommand(new CommandRow(row.id(), 1, "set-basis", basisJson, now, by.person(), effects));
+            owned(m, row.id());
+            log.deed(row.id(), 1, "import", fileName);
             return row;
         });
+    }
+
+    /** Who brings a project is its owner. */
+    private void owned(ProjectMapper m, String project) {
+        if (by.account() != null) {
+            m.own(project, by.account());
+        }
     }
 
     @Override
@@ -74,7 +90,7 @@ public final class MariaDbProjectStore implements ProjectStore {
 
     @Override
     public boolean put(StoredProject p) {
-        return in(m -> {
+        return signed((m, log) -> {
             if (m.known(p.row().id()) > 0) {
                 return false;
             }
@@ -86,6 +102,8 @@ public final class MariaDbProjectStore implements ProjectStore {
             if (p.data() != null) {
                 m.insertData(p.data());
             }
+            owned(m, p.row().id());
+            log.deed(p.row().id(), p.row().version(), "import", "a whole project");
             return true;
         });
     }
@@ -96,15 +114,7 @@ public final class MariaDbProjectStore implements ProjectStore {
 
     @Override
     public String newId() {
-        StringBuilder s = new StringBuilder();
-        for (int i = 0; i < 12; i++) {
-            s.append(LETTERS.charAt(random.nextInt(LETTERS.length())));
-        }
-        return s.toString();
-    }
-
-    private static LocalDateTime now() {
-        return LocalDateTime.now(ZoneOffset.UTC).truncatedTo(ChronoUnit.MILLIS);
+        return Ids.random();
     }
 
     @Override
@@ -139,33 +149,43 @@ public final class MariaDbProjectStore implements ProjectStore {
 
     @Override
     public void putBasis(String name, String body) {
-        in(m -> m.putBasis(new KeptBasisRow(name, body, now())));
+        signed((m, log) -> {
+            log.deed("", null, "keep-basis", name);
+            return m.putBasis(new KeptBasisRow(name, body, Database.now()));
+        });
     }
 
     @Override
     public boolean deleteBasis(String name) {
-        return in(m -> m.deleteBasis(name)) > 0;
+        return signed((m, log) -> {
+            if (m.deleteBasis(name) == 0) {
+                return false;
+            }
+            log.deed("", null, "forget-basis", name);
+            return true;
+        });
     }
 
     @Override
     public Optional<ProjectRow> append(CommandRow c) {
-        return in(m -> append(m, c));
+        return signed((m, log) -> append(m, log, c));
     }
 
-    private static Optional<ProjectRow> append(ProjectMapper m, CommandRow c) {
-        LocalDateTime now = now();
+    private static Optional<ProjectRow> append(ProjectMapper m, DeedLog log, CommandRow c) {
+        LocalDateTime now = Database.now();
         if (m.touch(c.projectId(), c.version() - 1, now) == 0) {
             return Optional.empty();
         }
         m.insertCommand(new CommandRow(c.projectId(), c.version(), c.kind(), c.body(), now, c.person(), c.effects()));
+        log.deed(c.projectId(), c.version(), c.kind(), "");
         return Optional.of(m.project(c.projectId()));
     }
 
     @Override
     public Optional<ProjectRow> revise(CommandRow c, String fileName, byte[] model) {
         byte[] packed = gzip(model);
-        return in(m -> {
-            Optional<ProjectRow> row = append(m, c);
+        return signed((m, log) -> {
+            Optional<ProjectRow> row = append(m, log, c);
             row.ifPresent(r -> m.insertRevision(r.id(), c.version(), fileName, packed));
             return row;
         });
@@ -178,7 +198,13 @@ public final class MariaDbProjectStore implements ProjectStore {
 
     @Override
     public Optional<ProjectRow> rename(String id, int version, String name) {
-        return in(m -> m.rename(id, version, name, now()) == 0 ? Optional.empty() : Optional.of(m.project(id)));
+        return signed((m, log) -> {
+            if (m.rename(id, version, name, Database.now()) == 0) {
+                return Optional.empty();
+            }
+            log.deed(id, version + 1, "rename", name);
+            return Optional.of(m.project(id));
+        });
     }
 
     @Override
@@ -188,12 +214,18 @@ public final class MariaDbProjectStore implements ProjectStore {
 
     @Override
     public boolean putData(ProjectDataRow row) {
-        return in(m -> (row.version() == 1 ? m.insertData(row) : m.updateData(row)) > 0);
+        return signed((m, log) -> {
+            if ((row.version() == 1 ? m.insertData(row) : m.updateData(row)) == 0) {
+                return false;
+            }
+            log.deed(row.projectId(), null, "project-data", "");
+            return true;
+        });
     }
 
     @Override
     public boolean delete(String id, String person) {
-        return in(m -> m.delete(id, person, now()) > 0);
+        return signed((m, log) -> logged(m.delete(id, person, Database.now()), log, id, "delete"));
     }
 
     @Override
@@ -203,12 +235,33 @@ public final class MariaDbProjectStore implements ProjectStore {
 
     @Override
     public Optional<ProjectRow> bringBack(String id) {
-        return in(m -> m.bringBack(id) == 0 ? Optional.empty() : Optional.of(m.project(id)));
+        return signed((m, log) ->
+                logged(m.bringBack(id), log, id, "bring-back") ? Optional.of(m.project(id)) : Optional.empty());
     }
 
     @Override
     public boolean remove(String id) {
-        return in(m -> m.remove(id) > 0);
+        return signed((m, log) -> logged(m.remove(id), log, id, "remove"));
+    }
+
+    private static boolean logged(int changed, DeedLog log, String project, String kind) {
+        if (changed > 0) {
+            log.deed(project, null, kind, "");
+        }
+        return changed > 0;
+    }
+
+    @Override
+    public void exported(String id, String file) {
+        signed((m, log) -> {
+            log.deed(id, null, "export", file);
+            return null;
+        });
+    }
+
+    @Override
+    public List<DeedRow> deeds(String id) {
+        return database.in(s -> s.getMapper(DeedMapper.class).of(id));
     }
 
     @Override

@@ -22,6 +22,9 @@ public interface ProjectMapper {
             + "VALUES (#{id}, #{name}, #{createdAt}, #{changedAt}, #{version})")
     int insertProject(ProjectRow row);
 
+    @Insert("INSERT INTO project_role (project_id, account_id, role) VALUES (#{project}, #{account}, 'owner')")
+    int own(@Param("project") String project, @Param("account") String account);
+
     @Insert("INSERT INTO model_file (project_id, file_name, content) VALUES (#{projectId}, #{fileName}, #{content})")
     int insertModelFile(ModelFileRow row);
 

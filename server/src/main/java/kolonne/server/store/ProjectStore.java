@@ -6,6 +6,9 @@ import java.util.Optional;
 
 /** Projects with their model files and commands. Every write is stored before the method returns. */
 public interface ProjectStore {
+    /** The same store, which takes down who does what is done through it; who brings a project with an account is its owner. */
+    ProjectStore by(By who);
+
     List<ProjectRow> list();
 
     Optional<ProjectRow> find(String id);
@@ -60,6 +63,12 @@ public interface ProjectStore {
 
     /** Stores a whole project under its id in one transaction; false, and nothing changes, if there is one with it or one rests under it. */
     boolean put(StoredProject project);
+
+    /** Takes down that a file of a project was given out. */
+    void exported(String id, String file);
+
+    /** Who did what with a project, oldest first; what was done before accounts of it were kept is not there. */
+    List<DeedRow> deeds(String id);
 
     /** An id that no project has. */
     String newId();

@@ -56,6 +56,7 @@ class ApiTest {
     @BeforeEach
     void fill() {
         org.mockito.Mockito.reset(store);
+        when(store.by(any())).thenReturn(store);
         when(store.list()).thenReturn(List.of(ROW));
         when(store.find("p1")).thenReturn(Optional.of(ROW));
         when(store.model("p1")).thenReturn(new ModelFileRow("p1", "zaal.json", MODEL));

@@ -23,6 +23,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
@@ -60,6 +61,7 @@ class GuardTest {
     static void start() {
         ProjectStore store = mock(ProjectStore.class);
         ProjectRow row = new ProjectRow("p1", "Zaal", NOW, NOW, 3);
+        when(store.by(any())).thenReturn(store);
         when(store.list()).thenReturn(List.of(row));
         when(store.find("p1")).thenReturn(Optional.of(row));
         when(store.model("p1"))
@@ -71,7 +73,13 @@ class GuardTest {
         when(store.append(any())).thenReturn(Optional.empty());
         jobs = new Jobs();
         intake = new Intake(new Intake.Limits(SMALL, 1, 1000, Duration.ofMillis(700), 1 << 20, 1 << 20));
-        api = new Api(new Projects(store, jobs), jobs, new SameSite(List.of("kolonne.office.example")), intake);
+        api = new Api(
+                new Projects(store, jobs),
+                jobs,
+                new SameSite(List.of("kolonne.office.example")),
+                intake,
+                null,
+                Set.of());
         server = api.server().start("127.0.0.1", 0);
     }
 

@@ -59,8 +59,8 @@ class OneHistoryTest {
         s.ask(200, "PATCH", "/basis", "{\"beamCoverMm\":45}", by);
         s.change("POST", "/undo", "{}");
         List<String> lines = s.file("/exports/history.csv").body().lines().toList();
-        assertEquals("\uFEFFversion,time,person,kind,change,in force,effects", lines.get(0));
-        assertTrue(lines.get(1).matches("2,\\d{4}-.*Z,\"'=Zoë, A\",basis,.*45 mm.*,false,.*"), lines.get(1));
+        assertEquals("\uFEFFversion,time,person,address,kind,change,in force,effects", lines.get(0));
+        assertTrue(lines.get(1).matches("2,\\d{4}-.*Z,\"'=Zoë, A\",,basis,.*45 mm.*,false,.*"), lines.get(1));
         assertTrue(lines.get(2).startsWith("3,") && lines.get(2).contains(",undo,"), lines.get(2));
     }
 

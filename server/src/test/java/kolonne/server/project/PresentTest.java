@@ -12,7 +12,7 @@ class PresentTest {
     private final List<List<String>> someone = new ArrayList<>();
 
     private static Author at(String person, String window) {
-        return new Author(person, window);
+        return new Author(person, window, null, "");
     }
 
     @Test

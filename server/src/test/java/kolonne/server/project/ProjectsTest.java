@@ -141,7 +141,7 @@ class ProjectsTest {
         MemoryStore store = spy(new MemoryStore());
         try (Jobs jobs = new Jobs()) {
             Projects projects = new Projects(store, jobs);
-            Job job = projects.importFile("Zaal", "zaal.json", MODEL);
+            Job job = projects.importFile("Zaal", "zaal.json", MODEL, Author.UNKNOWN);
             CountDownLatch ended = new CountDownLatch(1);
             job.follow(st -> {
                 if (st.ended()) {

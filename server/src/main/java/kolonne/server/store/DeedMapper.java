@@ -1,0 +1,21 @@
+package kolonne.server.store;
+
+import java.util.List;
+import org.apache.ibatis.annotations.Insert;
+import org.apache.ibatis.annotations.Param;
+import org.apache.ibatis.annotations.Select;
+
+/** SQL of who did what: written and read, never changed. */
+public interface DeedMapper {
+    @Insert("INSERT INTO deed (made_at, project_id, version, person, address, kind, detail) "
+            + "VALUES (#{madeAt}, #{projectId}, #{version}, #{person}, #{address}, #{kind}, #{detail})")
+    int insert(DeedRow row);
+
+    @Select("SELECT made_at, project_id, version, person, address, kind, detail FROM deed "
+            + "WHERE project_id = #{project} ORDER BY id")
+    List<DeedRow> of(String project);
+
+    @Select(
+            "SELECT made_at, project_id, version, person, address, kind, detail FROM deed ORDER BY id DESC LIMIT #{most}")
+    List<DeedRow> newest(@Param("most") int most);
+}

@@ -2,10 +2,19 @@ import type { components } from './generated'
 import { person, signature, WINDOW } from './person'
 
 type Schemas = components['schemas']
-export type Project = Schemas['Project']
+/** @param role of who asks; empty where everybody may do everything */
+export type Project = Omit<Schemas['Project'], 'role'> & { role?: string }
 /** A project that was deleted and rests until its time is over. */
 export type DeletedProject = Schemas['Deleted']
 export type State = Schemas['State']
+/** Who is signed in, where people sign in at all. */
+export type Session = Schemas['Session']
+export type OwnAccount = Schemas['OwnAccount']
+export type MadeToken = Schemas['MadeToken']
+export type Account = Schemas['Account']
+export type GivenAccount = Schemas['GivenAccount']
+export type Deed = Schemas['Deed']
+export type Sharing = Schemas['Sharing']
 export type Totals = Schemas['Totals']
 export type Job = Schemas['Job']
 export type Finding = Schemas['Finding']
@@ -158,11 +167,12 @@ const upload = (file: File): RequestInit => ({
   body: file,
   headers: { 'Content-Type': 'application/octet-stream' },
 })
-const post = (body: unknown): RequestInit => ({
-  method: 'POST',
+const send = (method: string, body: unknown): RequestInit => ({
+  method,
   body: JSON.stringify(body),
   headers: { 'Content-Type': 'application/json' },
 })
+const post = (body: unknown) => send('POST', body)
 const query = (q: Record<string, string | number>) =>
   new URLSearchParams(Object.entries(q).map(([k, v]) => [k, String(v)])).toString()
 const deletedPath = (id: string) => `/api/deleted-projects/${encodeURIComponent(id)}`
@@ -174,6 +184,27 @@ const json = (method: string, body: unknown, version: number): RequestInit => ({
 })
 
 export const api = {
+  session: (signal?: AbortSignal) => request<Session>('/api/session', { signal }),
+  signIn: (name: string, password: string) => request<Session>('/api/session', post({ name, password })),
+  signOut: () => request<void>('/api/session', { method: 'DELETE' }),
+  account: (signal?: AbortSignal) => request<OwnAccount>('/api/account', { signal }),
+  changePassword: (old: string, password: string) =>
+    request<void>('/api/account/password', send('PUT', { old, password })),
+  signOutOthers: () => request<OwnAccount>('/api/account/browsers', { method: 'DELETE' }),
+  makeToken: (name: string) => request<MadeToken>('/api/account/tokens', post({ name })),
+  endToken: (id: string) => request<OwnAccount>(`/api/account/tokens/${id}`, { method: 'DELETE' }),
+  accounts: (signal?: AbortSignal) => request<{ accounts: Account[] }>('/api/accounts', { signal }),
+  addAccount: (name: string, administrator: boolean) =>
+    request<GivenAccount>('/api/accounts', post({ name, administrator })),
+  resetAccount: (id: string) => request<GivenAccount>(`/api/accounts/${id}/password`, { method: 'POST' }),
+  standAccount: (id: string, active: boolean, administrator: boolean) =>
+    request<Account>(`/api/accounts/${id}`, send('PUT', { active, administrator })),
+  allDeeds: (signal?: AbortSignal) => request<{ deeds: Deed[] }>('/api/deeds', { signal }),
+  deeds: (id: string, signal?: AbortSignal) => request<{ deeds: Deed[] }>(`${p(id)}/deeds`, { signal }),
+  sharing: (id: string, signal?: AbortSignal) => request<Sharing>(`${p(id)}/people`, { signal }),
+  share: (id: string, account: string, role: string) =>
+    request<Sharing>(`${p(id)}/people/${account}`, send('PUT', { role })),
+  unshare: (id: string, account: string) => request<Sharing>(`${p(id)}/people/${account}`, { method: 'DELETE' }),
   projects: (signal?: AbortSignal) => request<{ projects: Project[] }>('/api/projects', { signal }),
   upload: (file: File) => request<Job>(`/api/projects?fileName=${encodeURIComponent(file.name)}`, upload(file)),
   job: (id: string) => request<Job>(`/api/jobs/${id}`),

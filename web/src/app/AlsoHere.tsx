@@ -1,4 +1,5 @@
 import { Tooltip } from 'antd'
+import { initials } from '../lib/initials'
 
 /** Initials that are shown; more are counted. */
 const SHOWN = 2
@@ -19,11 +20,4 @@ export function AlsoHere({ people }: { people: string[] }) {
       </span>
     </Tooltip>
   )
-}
-
-/** First letters of the first and the last word; a dot for who told no name. */
-function initials(name: string): string {
-  const words = name.split(/\s+/).filter(Boolean)
-  const first = (w?: string) => Array.from(w ?? '')[0] ?? ''
-  return words.length === 0 ? '·' : (first(words[0]) + (words.length > 1 ? first(words.at(-1)) : '')).toUpperCase()
 }

@@ -1,10 +1,11 @@
-import { QueryClient, QueryClientProvider } from '@tanstack/react-query'
+import { MutationCache, QueryCache, QueryClient, QueryClientProvider } from '@tanstack/react-query'
 import { App as AntApp, ConfigProvider } from 'antd'
 import { lazy, Suspense, useLayoutEffect, useState } from 'react'
 import { BrowserRouter, Navigate, Route, Routes } from 'react-router'
 import { ApiError } from '../api/client'
 import { antdTheme, savedMode, tokensOf, type Mode } from './theme'
 import { applyTokens } from './tokens'
+import { SessionGate } from '../features/people/SessionGate'
 import { Loading } from '../ui/Loading'
 
 // what a page needs comes with the page
@@ -16,9 +17,18 @@ const ColumnSketchPage = lazy(() =>
   import('../features/sketch/ColumnSketchPage').then((m) => ({ default: m.ColumnSketchPage })),
 )
 const BenchPage = lazy(() => import('../features/bench/BenchPage').then((m) => ({ default: m.BenchPage })))
+const AccountPage = lazy(() => import('../features/people/AccountPage').then((m) => ({ default: m.AccountPage })))
+const OfficePage = lazy(() => import('../features/people/OfficePage').then((m) => ({ default: m.OfficePage })))
 const Workspace = lazy(() => import('./Workspace').then((m) => ({ default: m.Workspace })))
 
-const queries = new QueryClient({
+/** Whoever is signed out, or has to change a password, is asked for it where they are. */
+function notLetIn(e: Error) {
+  if (e instanceof ApiError && e.status === 401) void queries.invalidateQueries({ queryKey: ['session'] })
+}
+
+const queries: QueryClient = new QueryClient({
+  queryCache: new QueryCache({ onError: notLetIn }),
+  mutationCache: new MutationCache({ onError: notLetIn }),
   defaultOptions: {
     queries: {
       staleTime: 60_000,
@@ -44,16 +54,20 @@ export function App() {
         <QueryClientProvider client={queries}>
           {/* a click and the next key must both see the same selection: no navigation waits behind a transition */}
           <BrowserRouter useTransitions={false}>
-            <Suspense fallback={<Loading words="Opening the page" />}>
-              <Routes>
-                <Route path="/" element={<ProjectList mode={mode} onMode={toggle} />} />
-                <Route path="/sketch/beam" element={<BeamSketchPage mode={mode} onMode={toggle} />} />
-                <Route path="/sketch/column" element={<ColumnSketchPage mode={mode} onMode={toggle} />} />
-                <Route path="/bench" element={<BenchPage mode={mode} onMode={toggle} />} />
-                <Route path="/p/:id/*" element={<Workspace mode={mode} onMode={toggle} />} />
-                <Route path="*" element={<Navigate to="/" replace />} />
-              </Routes>
-            </Suspense>
+            <SessionGate mode={mode} onMode={toggle}>
+              <Suspense fallback={<Loading words="Opening the page" />}>
+                <Routes>
+                  <Route path="/account" element={<AccountPage mode={mode} onMode={toggle} />} />
+                  <Route path="/office" element={<OfficePage mode={mode} onMode={toggle} />} />
+                  <Route path="/" element={<ProjectList mode={mode} onMode={toggle} />} />
+                  <Route path="/sketch/beam" element={<BeamSketchPage mode={mode} onMode={toggle} />} />
+                  <Route path="/sketch/column" element={<ColumnSketchPage mode={mode} onMode={toggle} />} />
+                  <Route path="/bench" element={<BenchPage mode={mode} onMode={toggle} />} />
+                  <Route path="/p/:id/*" element={<Workspace mode={mode} onMode={toggle} />} />
+                  <Route path="*" element={<Navigate to="/" replace />} />
+                </Routes>
+              </Suspense>
+            </SessionGate>
           </BrowserRouter>
         </QueryClientProvider>
       </AntApp>

@@ -3,6 +3,7 @@ import { Navigate, NavLink, Route, Routes, useLocation, useParams } from 'react-
 import { forgetChanges } from '../api/changes'
 import { useProject, useProjectState } from '../api/useProject'
 import { UndoPills } from '../features/edit/UndoPills'
+import { mayEdit, useSession } from '../features/people/session'
 import { unitsOf } from '../lib/units'
 import { listPath } from '../lib/address'
 import { Boundary } from '../ui/Boundary'
@@ -16,6 +17,7 @@ import { useTold } from './useTold'
 import type { Mode } from './theme'
 import { Loading } from '../ui/Loading'
 
+const SharingPill = lazy(() => import('../features/people/SharingPill').then((m) => ({ default: m.SharingPill })))
 const BasisPage = lazy(() => import('../features/basis/BasisPage').then((m) => ({ default: m.BasisPage })))
 const ModelPage = lazy(() => import('../features/model/ModelPage').then((m) => ({ default: m.ModelPage })))
 const ResultsPage = lazy(() => import('../features/results/ResultsPage').then((m) => ({ default: m.ResultsPage })))
@@ -29,6 +31,7 @@ const MemberSheet = lazy(() => import('./MemberSheet').then((m) => ({ default: m
 export function Workspace({ mode, onMode }: { mode: Mode; onMode: () => void }) {
   const { id = '' } = useParams()
   const { pathname } = useLocation()
+  const { team } = useSession()
   const project = useProject(id)
   const live = useProjectState(id)
   const { state } = live
@@ -50,7 +53,12 @@ export function Workspace({ mode, onMode }: { mode: Mode; onMode: () => void }) 
         <TitleLine project={project.data} mode={mode} onMode={onMode}>
           <StateSentence live={live} />
           <AlsoHere people={live.people} />
-          <UndoPills id={id} state={state} />
+          {mayEdit(project.data?.role) && <UndoPills id={id} state={state} />}
+          {team && (
+            <Suspense>
+              <SharingPill project={project.data} />
+            </Suspense>
+          )}
           {state?.totals && (
             <span className="pill">
               {state.totals.code} · {state.totals.usUnits ? 'US' : 'SI'}

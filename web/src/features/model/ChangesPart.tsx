@@ -7,6 +7,7 @@ import { callMe, person } from '../../api/person'
 import { ErrorView } from '../../ui/ErrorView'
 import { InlineText } from '../../ui/InlineText'
 import { Loading } from '../../ui/Loading'
+import { useSession } from '../people/session'
 import { useEdit } from '../edit/useEdit'
 
 const ForceImport = lazy(() => import('./forces/ForceImport').then((m) => ({ default: m.ForceImport })))
@@ -27,6 +28,7 @@ export function ChangesPart({ id, state, model }: { id: string; state?: State; m
   const q = useQuery({ queryKey: ['project', id, 'edits'], queryFn: ({ signal }) => api.edits(id, signal) })
   const edit = useEdit(id, state)
   const [importing, setImporting] = useState(false)
+  const { team } = useSession()
   const [name, setName] = useState(person)
   const sign = (v: string) => {
     callMe(v)
@@ -41,8 +43,13 @@ export function ChangesPart({ id, state, model }: { id: string; state?: State; m
       <section>
         <h2>History</h2>
         <p className="soft">
-          Changes of the model, the basis, cages and marks. Yours are signed{' '}
-          <InlineText value={name || 'your name'} label="Your name in the history" onCommit={sign} />
+          Changes of the model, the basis, cages and marks.{' '}
+          {!team && (
+            <>
+              Yours are signed{' '}
+              <InlineText value={name || 'your name'} label="Your name in the history" onCommit={sign} />
+            </>
+          )}
         </p>
         <p>
           <Button disabled={!h.canUndo} onClick={() => edit.mutate('undo')}>

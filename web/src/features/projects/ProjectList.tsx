@@ -6,6 +6,7 @@ import { api, type ApiError, type Job, type Project } from '../../api/client'
 import type { Mode } from '../../app/theme'
 import { TitleLine } from '../../app/TitleLine'
 import { ErrorView } from '../../ui/ErrorView'
+import { mayOwn, useSession } from '../people/session'
 import { DeletedProjects } from './DeletedProjects'
 import { Loading } from '../../ui/Loading'
 import { ImportProgress } from '../../ui/ImportProgress'
@@ -14,6 +15,7 @@ import { ImportProgress } from '../../ui/ImportProgress'
 export function ProjectList({ mode, onMode }: { mode: Mode; onMode: () => void }) {
   const navigate = useNavigate()
   const queries = useQueryClient()
+  const { team } = useSession()
   const [job, setJob] = useState<Job>()
   const list = useQuery({ queryKey: ['projects'], queryFn: ({ signal }) => api.projects(signal), staleTime: 0 })
   const upload = useMutation<Job, ApiError, File>({ mutationFn: api.upload, onSuccess: setJob })
@@ -70,6 +72,7 @@ export function ProjectList({ mode, onMode }: { mode: Mode; onMode: () => void }
               <tr>
                 <th>project</th>
                 <th>changed</th>
+                {team && <th>you are</th>}
                 <td />
               </tr>
             </thead>
@@ -100,6 +103,7 @@ function ProjectRow({ project }: { project: Project }) {
         </Link>
       </td>
       <td className="soft">{new Date(project.changedAt).toLocaleString()}</td>
+      {project.role && <td className="soft">{project.role}</td>}
       <td className="num">
         <Button
           size="small"
@@ -110,18 +114,20 @@ function ProjectRow({ project }: { project: Project }) {
         >
           Download
         </Button>
-        <Popconfirm
-          title={`Delete “${project.name}”?`}
-          description="It rests among the deleted projects for 30 days, from where it can be brought back."
-          okText="Delete"
-          cancelText="Keep"
-          okButtonProps={{ danger: true }}
-          onConfirm={() => remove.mutate()}
-        >
-          <Button size="small" type="text" loading={remove.isPending}>
-            Delete
-          </Button>
-        </Popconfirm>
+        {mayOwn(project.role) && (
+          <Popconfirm
+            title={`Delete “${project.name}”?`}
+            description="It rests among the deleted projects for 30 days, from where it can be brought back."
+            okText="Delete"
+            cancelText="Keep"
+            okButtonProps={{ danger: true }}
+            onConfirm={() => remove.mutate()}
+          >
+            <Button size="small" type="text" loading={remove.isPending}>
+              Delete
+            </Button>
+          </Popconfirm>
+        )}
       </td>
     </tr>
   )

@@ -16,33 +16,40 @@ import java.sql.SQLException;
 import java.sql.Statement;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.concurrent.BlockingQueue;
+import java.util.concurrent.LinkedBlockingQueue;
 import java.util.concurrent.TimeUnit;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 
-/** The packaged application with the demo building, on the tests' database, emptied first. */
+/** The packaged application on a database of its own, made anew. */
 final class Application implements AutoCloseable {
     private final Process process;
     private final String address;
+    private final BlockingQueue<String> lines = new LinkedBlockingQueue<>();
 
-    Application() throws IOException, SQLException {
-        String url = required("KOLONNE_TEST_DB");
+    /** @param name of the database, after its beginning; @param options of the server besides the usual */
+    Application(String name, String... options) throws IOException, SQLException {
         Path password = Path.of(required("KOLONNE_TEST_DB_PASSWORD_FILE"));
-        empty(url, Files.readString(password).strip());
-        process = new ProcessBuilder(
-                        "java",
-                        "-Xmx2g",
-                        "-XX:+UseParallelGC",
-                        "-jar",
-                        System.getProperty("kolonne.jar"),
-                        "serve",
-                        "--port",
-                        "0",
-                        "--database",
-                        url,
-                        "--password-file",
-                        password.toString(),
-                        "--demo")
-                .redirectErrorStream(true)
-                .start();
+        String url = anew(
+                required("KOLONNE_TEST_DB"),
+                "kolonne_" + name,
+                Files.readString(password).strip());
+        List<String> command = new ArrayList<>(List.of(
+                "java",
+                "-Xmx2g",
+                "-XX:+UseParallelGC",
+                "-jar",
+                System.getProperty("kolonne.jar"),
+                "serve",
+                "--port",
+                "0",
+                "--database",
+                url,
+                "--password-file",
+                password.toString()));
+        command.addAll(List.of(options));
+        process = new ProcessBuilder(command).redirectErrorStream(true).start();
         BufferedReader out =
                 new BufferedReader(new InputStreamReader(process.getInputStream(), StandardCharsets.UTF_8));
         List<String> said = new ArrayList<>();
@@ -59,26 +66,32 @@ final class Application implements AutoCloseable {
             throw new IOException("the application did not start: " + said);
         }
         address = found;
-        Thread drain = new Thread(() -> out.lines().forEach(l -> System.out.println("server: " + l)));
+        Thread drain = new Thread(() -> out.lines().forEach(l -> {
+            lines.add(l);
+            System.out.println("server: " + l);
+        }));
         drain.setDaemon(true);
         drain.start();
     }
 
-    /** The tests' own database is emptied, so that every class starts alike. */
-    private static void empty(String url, String password) throws SQLException {
-        try (Connection c = DriverManager.getConnection(url, "app", password);
+    private static String anew(String tests, String name, String password) throws SQLException {
+        try (Connection c = DriverManager.getConnection(tests, "app", password);
                 Statement s = c.createStatement()) {
-            s.execute("SET FOREIGN_KEY_CHECKS = 0");
-            List<String> tables = new ArrayList<>();
-            try (java.sql.ResultSet r = s.executeQuery("SHOW TABLES")) {
-                while (r.next()) {
-                    tables.add(r.getString(1));
-                }
-            }
-            for (String table : tables) {
-                s.execute("DROP TABLE `" + table + "`");
+            s.execute("DROP DATABASE IF EXISTS " + name);
+            s.execute("CREATE DATABASE " + name + " CHARACTER SET utf8mb4 COLLATE utf8mb4_unicode_ci");
+        }
+        return tests.replaceFirst("/[^/]*$", "/" + name);
+    }
+
+    /** The first line of the server's, after that of its address, that a pattern is found in; what it found first. */
+    String said(Pattern what) throws InterruptedException {
+        for (String line = lines.poll(60, TimeUnit.SECONDS); line != null; line = lines.poll(60, TimeUnit.SECONDS)) {
+            Matcher m = what.matcher(line);
+            if (m.find()) {
+                return m.group(1);
             }
         }
+        throw new AssertionError("the server did not say " + what);
     }
 
     private static String required(String name) {

@@ -39,7 +39,7 @@ abstract class BrowserTest {
         if (application != null) {
             return;
         }
-        application = new Application();
+        application = new Application("browser", "--demo");
         Runtime.getRuntime().addShutdownHook(new Thread(BrowserTest::stop));
         com.microsoft.playwright.assertions.PlaywrightAssertions.setDefaultAssertionTimeout(60_000);
         playwright = Playwright.create(
@@ -69,19 +69,30 @@ abstract class BrowserTest {
 
     @BeforeEach
     void open() {
-        page = browser.newContext(new Browser.NewContextOptions()
+        page = window();
+        slowDown();
+        refused.clear();
+        page.navigate(address());
+    }
+
+    /** Where the application is. */
+    protected String address() {
+        return application.address();
+    }
+
+    /** A window of a browser that knows nothing of the others. */
+    protected Page window() {
+        Page window = browser.newContext(new Browser.NewContextOptions()
                         .setViewportSize(1280, 800)
                         .setAcceptDownloads(true))
                 .newPage();
-        page.setDefaultTimeout(60_000);
-        slowDown();
-        refused.clear();
-        page.onConsoleMessage(m -> {
+        window.setDefaultTimeout(60_000);
+        window.onConsoleMessage(m -> {
             if (m.text().contains("Content Security Policy")) {
                 refused.add(m.text());
             }
         });
-        page.navigate(application.address());
+        return window;
     }
 
     /** {@code -Dkolonne.slow=6} makes the pages that many times slower, to find what leans on a quick machine. */

@@ -49,14 +49,13 @@ final class OfficeRoutes {
 
     record Standing(boolean active, boolean administrator) {}
 
-    /** @param project id; empty for what belongs to none. @param version that it made; absent where it made none */
-    record DeedDto(
-            String at, String project, Integer version, String person, String address, String kind, String detail) {
+    /** @param project id; empty for what belongs to none. @param version that it made; 0 where it made none */
+    record DeedDto(String at, String project, int version, String person, String address, String kind, String detail) {
         static DeedDto of(DeedRow r) {
             return new DeedDto(
                     AccountRoutes.time(r.madeAt()),
                     r.projectId(),
-                    r.version(),
+                    r.version() == null ? 0 : r.version(),
                     r.person(),
                     r.address(),
                     r.kind(),

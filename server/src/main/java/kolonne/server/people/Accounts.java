@@ -184,7 +184,7 @@ public final class Accounts {
             m.setPassword(row.id(), hash, false);
             m.endSignIns(row.id(), who.secret() == null ? "" : who.secret());
             m.endTokens(row.id());
-            log.deed("", null, "password", row.name());
+            log.deed("", null, "password", "");
             return null;
         });
     }

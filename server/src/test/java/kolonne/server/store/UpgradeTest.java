@@ -61,7 +61,8 @@ class UpgradeTest {
     /** What an application of a version stored, in the columns of its time. */
     private static void older(Connection c, int version) throws SQLException, IOException {
         String at = "2026-01-02 03:04:05.678";
-        run(c, "INSERT INTO project VALUES ('abc', 'Zaal 図', '" + at + "', '" + at + "', 2)");
+        String project = "INSERT INTO project (id, name, created_at, changed_at, version) VALUES ";
+        run(c, project + "('abc', 'Zaal 図', '" + at + "', '" + at + "', 2)");
         run(c, "INSERT INTO model_file VALUES ('abc', 'zaal.json', ?)", (Object) packed(MODEL));
         String columns = "INSERT INTO command (project_id, version, kind, body, made_at) VALUES ";
         run(c, columns + "('abc', 1, 'set-basis', '{}', '" + at + "')");
@@ -80,6 +81,10 @@ class UpgradeTest {
         }
         if (version >= 6) {
             run(c, "INSERT INTO kept_basis VALUES ('Büro', '{\"b\":1}', '" + at + "')");
+        }
+        if (version >= 7) {
+            run(c, project + "('gone', 'Gone', '" + at + "', '" + at + "', 1)");
+            run(c, "UPDATE project SET deleted_at = '" + at + "', deleted_by = 'Zoë' WHERE id = 'gone'");
         }
     }
 
@@ -129,6 +134,7 @@ class UpgradeTest {
                 version >= 5 ? "{\"job\":7}" : null,
                 p.data() == null ? null : p.data().body());
         assertEquals(version >= 6 ? 1 : 0, store.keptBases().size());
+        assertEquals(version >= 7 ? 1 : 0, store.deleted().size());
         // and it is worked on
         assertTrue(store.append(new CommandRow("abc", 3, "redo", "{}", null, "me", null))
                 .isPresent());

@@ -66,7 +66,10 @@ export function useProjectState(id: string): Live {
         open()
       } catch (e) {
         const gone = e instanceof ApiError && e.status === 404
+        // whoever is signed out is asked to sign in, not told that the server is away
+        const out = e instanceof ApiError && (e.status === 401 || e.status === 403)
         if (gone) void queries.invalidateQueries({ queryKey: ['project', id, 'row'] })
+        else if (out) void queries.invalidateQueries({ queryKey: ['session'] })
         else setReachable(false)
         if (!gone) timer = setTimeout(() => void look(), AGAIN)
       }

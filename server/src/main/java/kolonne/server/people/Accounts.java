@@ -6,6 +6,7 @@ import java.time.LocalDateTime;
 import java.time.ZoneOffset;
 import java.time.temporal.ChronoUnit;
 import java.util.List;
+import java.util.Locale;
 import java.util.NoSuchElementException;
 import java.util.Optional;
 import kolonne.server.guard.Refusal;
@@ -26,6 +27,7 @@ public final class Accounts {
 
     private final PeopleStore store;
     private final Clock clock;
+    private final Strangers strangers = new Strangers();
 
     public Accounts(PeopleStore store, Clock clock) {
         this.store = store;
@@ -135,13 +137,25 @@ public final class Accounts {
     private AccountRow tried(PeopleMapper m, String name) {
         AccountRow row = m.named(name);
         if (row == null) {
+            strangers.merge(name.toLowerCase(Locale.ROOT), this::tried);
             return null;
         }
-        if (row.waitUntil() != null && now().isBefore(row.waitUntil())) {
-            throw tooMany(Duration.between(now(), row.waitUntil()));
-        }
+        patient(row.waitUntil());
         m.failed(row.id(), until(row.failures() + 1));
         return row;
+    }
+
+    /** A name that nobody has waits like one that somebody has, so that guessing does not tell which there are. */
+    private Strangers.Tries tried(Strangers.Tries before) {
+        patient(before.waitUntil());
+        int failures = before.failures() + 1;
+        return new Strangers.Tries(failures, until(failures));
+    }
+
+    private void patient(LocalDateTime until) {
+        if (until != null && now().isBefore(until)) {
+            throw tooMany(Duration.between(now(), until));
+        }
     }
 
     private LocalDateTime until(int failures) {

@@ -7281,6 +7281,7 @@ export interface components {
       name: string
       administrator: boolean
       mustChange: boolean
+      provider: string
     }
     Shape: {
       id: string

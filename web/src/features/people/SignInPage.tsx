@@ -4,10 +4,29 @@ import { useEffect, useState } from 'react'
 import { api, type ApiError, type Session } from '../../api/client'
 import type { Mode } from '../../app/theme'
 import { TitleLine } from '../../app/TitleLine'
+import { useSession } from './session'
 
-/** Name and password. */
+/** Why somebody came back from the provider without being signed in. */
+const REFUSED: Record<string, string> = {
+  denied: 'The provider did not sign you in.',
+  stale: 'That sign-in began elsewhere or long ago; begin again.',
+  provider: 'The provider does not answer as it should; try again in a while.',
+  closed: 'Your account is closed; ask an administrator of your office.',
+}
+
+/** The address of this page without what the provider's answer added, and that answer. */
+function cameBack() {
+  const u = new URL(window.location.href)
+  const refused = REFUSED[u.searchParams.get('refused') ?? '']
+  u.searchParams.delete('refused')
+  return { refused, to: u.pathname + u.search }
+}
+
+/** Name and password, or an office's own provider. */
 export function SignInPage({ mode, onMode }: { mode: Mode; onMode: () => void }) {
   const queries = useQueryClient()
+  const { provider } = useSession()
+  const { refused, to } = cameBack()
   const [name, setName] = useState('')
   const [password, setPassword] = useState('')
   useEffect(() => {
@@ -27,6 +46,16 @@ export function SignInPage({ mode, onMode }: { mode: Mode; onMode: () => void })
       <TitleLine mode={mode} onMode={onMode} />
       <main className="front-page narrow">
         <h1>Sign in</h1>
+        {refused && (
+          <p role="alert" className="over-ink">
+            {refused}
+          </p>
+        )}
+        {provider && (
+          <p>
+            <Button href={`/openid/begin?to=${encodeURIComponent(to)}`}>Sign in with {provider}</Button>
+          </p>
+        )}
         <form
           className="sign-in"
           onSubmit={(e) => {

@@ -15,6 +15,7 @@ const session = (over: Partial<Session> = {}): Session => ({
   name: 'Ines Ravn',
   administrator: false,
   mustChange: false,
+  provider: '',
   ...over,
 })
 const AT = '2026-03-01T10:00:00Z'
@@ -51,7 +52,17 @@ describe('the gate', () => {
     await userEvent.type(screen.getByLabelText('Password'), 'right one{Enter}')
     expect(await screen.findByText('the pages')).toBeInTheDocument()
     expect(signIn).toHaveBeenLastCalledWith('Ines Ravn', 'right one')
-    expect(screen.getByLabelText('Signed in as Ines Ravn')).toHaveTextContent('IR')
+    expect(await screen.findByLabelText('Signed in as Ines Ravn')).toHaveTextContent('IR')
+  })
+
+  it('offers the provider, comes back to the same page, and tells why it was not let in', async () => {
+    vi.spyOn(api, 'session').mockResolvedValue(session({ name: '', provider: 'Velde Engineers' }))
+    window.history.replaceState(null, '', '/p/x/results?sel=B1&refused=denied')
+    gate()
+    const link = await screen.findByRole('link', { name: 'Sign in with Velde Engineers' })
+    expect(link).toHaveAttribute('href', '/openid/begin?to=%2Fp%2Fx%2Fresults%3Fsel%3DB1')
+    expect(screen.getByRole('alert')).toHaveTextContent('did not sign you in')
+    window.history.replaceState(null, '', '/')
   })
 
   it('has a given password changed first', async () => {

@@ -2,7 +2,7 @@ import { createContext, useContext } from 'react'
 import type { Session } from '../../api/client'
 
 /** One person on their own machine, who signs in nowhere. */
-export const ALONE: Session = { team: false, name: '', administrator: false, mustChange: false }
+export const ALONE: Session = { team: false, name: '', administrator: false, mustChange: false, provider: '' }
 
 export const SessionContext = createContext<Session>(ALONE)
 

@@ -1,4 +1,5 @@
--- Accounts of an office. They are never removed, so that a name in a history stays who it was. A password is kept as its bcrypt hash alone.
+-- Accounts of an office. They are never removed, so that a name in a history stays who it was. A password is kept as its bcrypt hash alone,
+-- empty where a person signs in through a provider; who they are there is kept as a SHA-256 of provider and subject.
 CREATE TABLE account (
   id             CHAR(12)     NOT NULL PRIMARY KEY,
   name           VARCHAR(60)  CHARACTER SET utf8mb4 COLLATE utf8mb4_unicode_ci NOT NULL,
@@ -10,7 +11,9 @@ CREATE TABLE account (
   wait_until     DATETIME(3)  NULL,
   made_at        DATETIME(3)  NOT NULL,
   signed_in_at   DATETIME(3)  NULL,
-  UNIQUE KEY account_name (name)
+  subject        CHAR(64)     CHARACTER SET ascii NULL,
+  UNIQUE KEY account_name (name),
+  UNIQUE KEY account_subject (subject)
 ) ENGINE=InnoDB;
 
 -- Browsers that are signed in. The secret is kept as its SHA-256 alone.

@@ -150,6 +150,7 @@ public final class Api {
                 r.handler().handle(c);
             });
         }
+        new OpenIdPages(doors).add(cfg.routes);
         ObjectNode description = description();
         cfg.routes.get("/api/openapi.json", c -> {
             doors.enter(c, Needs.ACCOUNT, null);

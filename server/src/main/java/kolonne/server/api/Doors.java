@@ -136,7 +136,8 @@ final class Doors {
         return last.length() <= 45 && last.matches("[0-9A-Fa-f.:]+") ? last : peer;
     }
 
-    private boolean secure(Context c) {
+    /** Whether the browser came by TLS. */
+    boolean secure(Context c) {
         return proxies.contains(c.ip()) && "https".equalsIgnoreCase(c.header("X-Forwarded-Proto"));
     }
 

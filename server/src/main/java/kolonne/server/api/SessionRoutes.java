@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Optional;
 import kolonne.server.guard.Refusal;
 import kolonne.server.people.Caller;
+import kolonne.server.people.OpenId;
 import kolonne.server.people.Team;
 
 /** Signing in and out. */
@@ -22,8 +23,9 @@ final class SessionRoutes {
      * @param team       whether people sign in here
      * @param name       of who is signed in; empty for nobody
      * @param mustChange whether their password was given to them and is to be changed first
+     * @param provider   through which people may sign in as well, as they know it; empty for none
      */
-    record SessionDto(boolean team, String name, boolean administrator, boolean mustChange) {}
+    record SessionDto(boolean team, String name, boolean administrator, boolean mustChange, String provider) {}
 
     record SignIn(String name, String password) {}
 
@@ -70,7 +72,8 @@ final class SessionRoutes {
                 doors.team().isPresent(),
                 caller.map(Caller::name).orElse(""),
                 caller.map(Caller::administrator).orElse(false),
-                caller.map(Caller::mustChange).orElse(false));
+                caller.map(Caller::mustChange).orElse(false),
+                doors.team().flatMap(Team::openId).map(OpenId::name).orElse(""));
     }
 
     private void signIn(Context c) {

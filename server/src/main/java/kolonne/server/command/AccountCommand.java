@@ -2,6 +2,7 @@ package kolonne.server.command;
 
 import java.io.IOException;
 import java.time.Clock;
+import java.util.Optional;
 import java.util.concurrent.Callable;
 import kolonne.server.guard.Refusal;
 import kolonne.server.people.Accounts;
@@ -36,7 +37,7 @@ public final class AccountCommand implements Callable<Integer> {
     @Override
     public Integer call() throws IOException {
         try (Database db = stored.open()) {
-            Accounts accounts = Team.of(db, Clock.systemUTC()).accounts();
+            Accounts accounts = Team.of(db, Clock.systemUTC(), Optional.empty()).accounts();
             Accounts.Given given = accounts.all().stream()
                     .filter(a -> a.name().equalsIgnoreCase(name.strip()))
                     .findFirst()

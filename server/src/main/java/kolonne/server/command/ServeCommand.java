@@ -8,6 +8,7 @@ import java.nio.file.Path;
 import java.time.Clock;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Optional;
 import java.util.concurrent.Callable;
 import java.util.concurrent.CountDownLatch;
 import kolonne.core.basis.Basis;
@@ -22,6 +23,7 @@ import kolonne.server.guard.Intake;
 import kolonne.server.guard.SameSite;
 import kolonne.server.jobs.Jobs;
 import kolonne.server.people.Accounts;
+import kolonne.server.people.OpenId;
 import kolonne.server.people.Team;
 import kolonne.server.project.Projects;
 import kolonne.server.store.Database;
@@ -57,6 +59,9 @@ public final class ServeCommand implements Callable<Integer> {
     private List<String> proxies = List.of();
 
     @CommandLine.Mixin
+    private OpenIdOptions openId;
+
+    @CommandLine.Mixin
     private StoredData stored;
 
     @CommandLine.Option(names = "--host", description = "A further host name under which the server is reached.")
@@ -80,6 +85,7 @@ public final class ServeCommand implements Callable<Integer> {
                     spec.commandLine(),
                     "Listening at " + listen + " lets others in: it needs --team, so that they sign in.");
         }
+        Optional<OpenId> provider = openId.provider(spec.commandLine(), team);
         if (logs != null) {
             Logs.into(logs);
         }
@@ -94,7 +100,7 @@ public final class ServeCommand implements Callable<Integer> {
             projects.open(projects.list().get(0).id());
         }
         Intake intake = new Intake(Intake.Limits.of(ModelReader.LARGEST + 1024));
-        Team people = team ? Team.of(db, Clock.systemUTC()) : null;
+        Team people = team ? Team.of(db, Clock.systemUTC(), provider) : null;
         Javalin server = new Api(projects, jobs, new SameSite(hosts), intake, people, new HashSet<>(proxies)).server();
         CountDownLatch stopped = new CountDownLatch(1);
         Runtime.getRuntime().addShutdownHook(new Thread(() -> {

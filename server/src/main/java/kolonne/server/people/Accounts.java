@@ -19,6 +19,9 @@ import kolonne.server.store.PeopleStore;
 /** The accounts of an office, and what their administrators do with them. */
 public final class Accounts {
     private static final int LONGEST_NAME = 60;
+    /** Accounts of one name, told apart by a number. */
+    private static final int NAMESAKES = 99;
+
     /** Wrong passwords before one has to wait; the wait doubles with each further one. */
     private static final int FREE = 5;
 
@@ -79,6 +82,37 @@ public final class Accounts {
         });
     }
 
+    /** The account of whoever a provider knows; made where there is none yet, under a name that is free. */
+    AccountRow of(OpenId.Person person) {
+        String subject = Secrets.kept(person.issuer() + "\n" + person.subject());
+        return store.in(By.NOBODY, (m, log) -> {
+            AccountRow known = m.bySubject(subject);
+            if (known != null) {
+                return known;
+            }
+            String name = named(person.name());
+            for (int i = 1; i <= NAMESAKES; i++) {
+                String free = i == 1 ? name : name + " " + i;
+                AccountRow row = new AccountRow(Ids.random(), free, "", false, true, false, 0, null, now(), null);
+                if (m.insert(row) > 0) {
+                    m.setSubject(row.id(), subject);
+                    log.deed("", null, "account-add", free + ", by the provider");
+                    return row;
+                }
+            }
+            throw new Refusal(409, "account-name", "There are too many accounts “" + name + "”.", "Rename one.");
+        });
+    }
+
+    private static String named(String told) {
+        String n =
+                told == null ? "" : told.replaceAll("\\p{Cntrl}", " ").strip().replaceAll("\\s+", " ");
+        int most = LONGEST_NAME - 4;
+        return n.isEmpty()
+                ? "colleague"
+                : n.codePointCount(0, n.length()) <= most ? n : n.substring(0, n.offsetByCodePoints(0, most));
+    }
+
     /** Gives an account a new password, told this once, and ends all that is signed in with the old one. */
     public Given reset(String id, By by) {
         String password = Passwords.given();
@@ -126,7 +160,7 @@ public final class Accounts {
     /** Takes a password for that of an account; each try is counted before it is looked at, and too many wrong ones make the next ones wait. */
     Optional<AccountRow> known(String name, String password) {
         AccountRow row = name == null ? null : store.in(m -> tried(m, name.strip()));
-        boolean fits = Passwords.fits(password, row == null ? null : row.password());
+        boolean fits = Passwords.fits(password, row == null || row.password().isEmpty() ? null : row.password());
         if (!fits || !row.active()) {
             return Optional.empty();
         }

@@ -52,14 +52,26 @@ public final class SignIns {
                     "Name or password is wrong.",
                     "Try again; an administrator of your office can give you a new password.");
         }
+        return open(known.get(), address, device, "");
+    }
+
+    /** Signs in whom a provider knows. @throws Refusal if their account is closed */
+    public String begin(OpenId.Person person, String address, String device) {
+        AccountRow who = accounts.of(person);
+        if (!who.active()) {
+            throw new Refusal(403, "closed", "The account is closed.", "Ask an administrator of your office.");
+        }
+        return open(who, address, device, "by the provider");
+    }
+
+    private String open(AccountRow who, String address, String device, String how) {
         String secret = Secrets.random();
         LocalDateTime now = accounts.now();
-        AccountRow who = known.get();
         return store.in(new By(who.name(), who.id(), address), (m, log) -> {
             m.endOldSignIns(now.minus(ALONE), now.minus(LONGEST));
             m.insertSignIn(new SignInRow(Secrets.kept(secret), who.id(), now, now, address, cut(device)));
             m.signedIn(who.id(), now);
-            log.deed("", null, "sign-in", "");
+            log.deed("", null, "sign-in", how);
             return secret;
         });
     }

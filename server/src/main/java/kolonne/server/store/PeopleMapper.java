@@ -23,6 +23,12 @@ public interface PeopleMapper {
     @Select(ACCOUNT + "WHERE name = #{name} FOR UPDATE")
     AccountRow named(String name);
 
+    @Select(ACCOUNT + "WHERE subject = #{subject}")
+    AccountRow bySubject(String subject);
+
+    @Update("UPDATE account SET subject = #{subject} WHERE id = #{id}")
+    int setSubject(@Param("id") String id, @Param("subject") String subject);
+
     /** Locks all administrators who may sign in until the transaction ends. */
     @Select("SELECT id FROM account WHERE administrator AND active FOR UPDATE")
     List<String> administrators();

@@ -19,6 +19,7 @@ import java.time.Instant;
 import java.time.ZoneId;
 import java.time.ZoneOffset;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 import kolonne.core.basis.Basis;
 import kolonne.core.demo.DemoBuilding;
@@ -29,6 +30,7 @@ import kolonne.exchange.model.ModelWriter;
 import kolonne.server.guard.Intake;
 import kolonne.server.guard.SameSite;
 import kolonne.server.jobs.Jobs;
+import kolonne.server.people.OpenId;
 import kolonne.server.people.Team;
 import kolonne.server.project.Projects;
 import kolonne.server.store.By;
@@ -51,6 +53,10 @@ final class TeamServer implements AutoCloseable {
     private Duration ahead = Duration.ZERO;
 
     TeamServer() throws IOException, SQLException {
+        this(Optional.empty());
+    }
+
+    TeamServer(Optional<OpenId> provider) throws IOException, SQLException {
         String tests = System.getenv("KOLONNE_TEST_DB");
         String password = password();
         try (Connection c = DriverManager.getConnection(tests, "app", password);
@@ -61,22 +67,25 @@ final class TeamServer implements AutoCloseable {
         url = tests.replaceFirst("/[^/]*$", "/kolonne_team");
         database = new Database(url, "app", password);
         store = new MariaDbProjectStore(database);
-        team = Team.of(database, new Clock() {
-            @Override
-            public ZoneId getZone() {
-                return ZoneOffset.UTC;
-            }
+        team = Team.of(
+                database,
+                new Clock() {
+                    @Override
+                    public ZoneId getZone() {
+                        return ZoneOffset.UTC;
+                    }
 
-            @Override
-            public Clock withZone(ZoneId zone) {
-                return this;
-            }
+                    @Override
+                    public Clock withZone(ZoneId zone) {
+                        return this;
+                    }
 
-            @Override
-            public Instant instant() {
-                return Instant.now().plus(ahead);
-            }
-        });
+                    @Override
+                    public Instant instant() {
+                        return Instant.now().plus(ahead);
+                    }
+                },
+                provider);
         Intake intake = new Intake(Intake.Limits.of(ModelReader.LARGEST + 1024));
         api = new Api(
                 new Projects(store, jobs),

@@ -81,7 +81,10 @@ export function EditDrawer(p: Props) {
   // who was refused because of somebody else sees the newest state beside what they typed, and may apply it on top
   const apply = () =>
     edits.length > 0 &&
-    save.mutate({ edits }, { onError: (e) => e.status === 412 && setSeen(p.state?.version ?? seen) })
+    save.mutate(
+      { edits },
+      { onError: (e) => (e.status === 412 || e.status === 409) && setSeen(p.state?.version ?? seen) },
+    )
   const effects = useQuery({
     queryKey: ['project', p.id, 'effects', JSON.stringify(edits)],
     queryFn: ({ signal }) => api.editEffects(p.id, edits, signal),

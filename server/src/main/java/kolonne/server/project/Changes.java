@@ -60,6 +60,9 @@ public final class Changes {
     /** So many lines and stacks are designed at once; more are left to a job that tells how far it is. */
     private static final int FEW = 60;
 
+    /** Changes that are taken on top of what others did since, where that is about something else. */
+    private static final Set<String> REBASED = Set.of(EditHistory.HAND, EditHistory.EDIT, EditHistory.MARK);
+
     private final Projects projects;
     private final ProjectStore store;
 
@@ -97,7 +100,8 @@ public final class Changes {
     /**
      * Changes the model: the changed model is checked and analysed first.
      *
-     * @return empty if the project has moved past {@code version}
+     * @return empty if the project has moved on while it was stored
+     * @throws Clash if others changed the same since {@code version}
      * @throws Jobs.Refused if the edits cannot be read, or the changed model is not sound or cannot move
      */
     public Optional<ProjectRow> edit(String id, int version, byte[] body, Author by) {
@@ -191,14 +195,14 @@ public final class Changes {
     /**
      * Sets lines and lifts by hand; what is empty there is released.
      *
-     * @return empty if the project has moved past {@code version}
+     * @return empty if the project has moved on while it was stored. @throws Clash if others changed the same since {@code version}
      */
     public Optional<ProjectRow> handSet(String id, int version, HandSet cages, String summary, Author by) {
         return changed(
                 projects.model(id), version, by, new Change(EditHistory.HAND, HandFile.write(cages, summary), summary));
     }
 
-    /** Gives a line or stack another mark; empty if the project has moved past {@code version}. */
+    /** Gives a line or stack another mark; empty if the project has moved on meanwhile. @throws Clash if others gave it one since {@code version} */
     public Optional<ProjectRow> mark(String id, int version, String mark, String other, Author by) {
         Workspace w = projects.model(id);
         synchronized (w) {
@@ -313,18 +317,23 @@ public final class Changes {
     private Optional<ProjectRow> changed(
             Workspace w, int version, Author by, Change c, Effects known, Revision revision) {
         synchronized (w) {
-            if (projects.find(w.id()).version() != version) {
+            int now = projects.find(w.id()).version();
+            if (now != version && (now < version || !REBASED.contains(c.kind()))) {
                 return Optional.empty();
             }
             List<CommandRow> commands = new ArrayList<>(commands(w));
             EditHistory before = history(w, commands);
-            CommandRow row = new CommandRow(w.id(), version + 1, c.kind(), c.body(), null, by.person(), null);
-            commands.add(known == null ? row : with(row, known));
+            CommandRow row = new CommandRow(w.id(), now + 1, c.kind(), c.body(), null, by.person(), null);
+            CommandRow change = known == null ? row : with(row, known);
+            if (now != version) {
+                apart(w, change, commands, before.marks(), version, by);
+            }
+            commands.add(change);
             EditHistory after = history(w, commands);
-            if (after.modelVersion() > version) {
+            if (after.modelVersion() > now) {
                 return modelChanged(w, before, after, row, c, by, revision);
             }
-            Optional<ProjectRow> stored = store.by(by.by()).append(commands.get(commands.size() - 1));
+            Optional<ProjectRow> stored = store.by(by.by()).append(change);
             stored.ifPresent(r -> {
                 tell(w, r, c, by, known == null ? List.of() : known.told());
                 Set<String> lines = linesChanged(before, after);
@@ -337,6 +346,36 @@ public final class Changes {
             });
             return stored;
         }
+    }
+
+    /** @throws Clash if others touched since a version what a change touches; a window's own changes are in its order */
+    private void apart(Workspace w, CommandRow change, List<CommandRow> commands, Marks marks, int seen, Author by) {
+        CommandLog log = projects.log(w.id());
+        Touches own = Touches.of(change, log, marks, w.building());
+        List<Finding> clashes = new ArrayList<>();
+        for (CommandRow c : commands) {
+            if (c.version() > seen
+                    && !w.madeBy(by.window(), c.version())
+                    && !own.apart(Touches.of(c, log, marks, w.building()))) {
+                clashes.add(Finding.fails(
+                        "change.clash",
+                        "change " + c.version(),
+                        (c.person().isEmpty() ? "Another window" : c.person()) + " made it meanwhile: "
+                                + told(w, c.version()) + ".",
+                        "Look at it, and make yours again if it is right."));
+            }
+        }
+        if (!clashes.isEmpty()) {
+            throw new Clash(clashes);
+        }
+    }
+
+    private String told(Workspace w, int version) {
+        return projects.edits(w.id()).stream()
+                .filter(e -> e.version() == version)
+                .map(EditHistory.Entry::summary)
+                .findFirst()
+                .orElse("a change");
     }
 
     private static CommandRow with(CommandRow c, Effects e) {

@@ -119,7 +119,7 @@ class HandRoutesTest {
     @Test
     void anotherPersonsChangeIsNotOverwritten() throws IOException, InterruptedException {
         set(200, 1, bars(4));
-        assertTrue(set(412, 1, bars(3)).get("title").asText().contains("Somebody else"));
+        assertTrue(set(409, 1, bars(3)).get("title").asText().contains("Somebody else"));
         assertEquals(
                 4,
                 beam(mark)

@@ -149,7 +149,7 @@ export async function failure(r: Response): Promise<ApiError> {
   }
 }
 
-async function request<T>(path: string, init: RequestInit = {}): Promise<T> {
+export async function request<T>(path: string, init: RequestInit = {}): Promise<T> {
   let r: Response
   try {
     r = await fetch(path, init)
@@ -167,16 +167,16 @@ const upload = (file: File): RequestInit => ({
   body: file,
   headers: { 'Content-Type': 'application/octet-stream' },
 })
-const send = (method: string, body: unknown): RequestInit => ({
+export const send = (method: string, body: unknown): RequestInit => ({
   method,
   body: JSON.stringify(body),
   headers: { 'Content-Type': 'application/json' },
 })
-const post = (body: unknown) => send('POST', body)
+export const post = (body: unknown) => send('POST', body)
 const query = (q: Record<string, string | number>) =>
   new URLSearchParams(Object.entries(q).map(([k, v]) => [k, String(v)])).toString()
 const deletedPath = (id: string) => `/api/deleted-projects/${encodeURIComponent(id)}`
-const p = (id: string) => `/api/projects/${encodeURIComponent(id)}`
+export const p = (id: string) => `/api/projects/${encodeURIComponent(id)}`
 const json = (method: string, body: unknown, version: number): RequestInit => ({
   method,
   body: JSON.stringify(body),
@@ -185,26 +185,6 @@ const json = (method: string, body: unknown, version: number): RequestInit => ({
 
 export const api = {
   session: (signal?: AbortSignal) => request<Session>('/api/session', { signal }),
-  signIn: (name: string, password: string) => request<Session>('/api/session', post({ name, password })),
-  signOut: () => request<void>('/api/session', { method: 'DELETE' }),
-  account: (signal?: AbortSignal) => request<OwnAccount>('/api/account', { signal }),
-  changePassword: (old: string, password: string) =>
-    request<void>('/api/account/password', send('PUT', { old, password })),
-  signOutOthers: () => request<OwnAccount>('/api/account/browsers', { method: 'DELETE' }),
-  makeToken: (name: string) => request<MadeToken>('/api/account/tokens', post({ name })),
-  endToken: (id: string) => request<OwnAccount>(`/api/account/tokens/${id}`, { method: 'DELETE' }),
-  accounts: (signal?: AbortSignal) => request<{ accounts: Account[] }>('/api/accounts', { signal }),
-  addAccount: (name: string, administrator: boolean) =>
-    request<GivenAccount>('/api/accounts', post({ name, administrator })),
-  resetAccount: (id: string) => request<GivenAccount>(`/api/accounts/${id}/password`, { method: 'POST' }),
-  standAccount: (id: string, active: boolean, administrator: boolean) =>
-    request<Account>(`/api/accounts/${id}`, send('PUT', { active, administrator })),
-  allDeeds: (signal?: AbortSignal) => request<{ deeds: Deed[] }>('/api/deeds', { signal }),
-  deeds: (id: string, signal?: AbortSignal) => request<{ deeds: Deed[] }>(`${p(id)}/deeds`, { signal }),
-  sharing: (id: string, signal?: AbortSignal) => request<Sharing>(`${p(id)}/people`, { signal }),
-  share: (id: string, account: string, role: string) =>
-    request<Sharing>(`${p(id)}/people/${account}`, send('PUT', { role })),
-  unshare: (id: string, account: string) => request<Sharing>(`${p(id)}/people/${account}`, { method: 'DELETE' }),
   projects: (signal?: AbortSignal) => request<{ projects: Project[] }>('/api/projects', { signal }),
   upload: (file: File) => request<Job>(`/api/projects?fileName=${encodeURIComponent(file.name)}`, upload(file)),
   job: (id: string) => request<Job>(`/api/jobs/${id}`),

@@ -17,8 +17,8 @@ const ColumnSketchPage = lazy(() =>
   import('../features/sketch/ColumnSketchPage').then((m) => ({ default: m.ColumnSketchPage })),
 )
 const BenchPage = lazy(() => import('../features/bench/BenchPage').then((m) => ({ default: m.BenchPage })))
-const AccountPage = lazy(() => import('../features/people/AccountPage').then((m) => ({ default: m.AccountPage })))
-const OfficePage = lazy(() => import('../features/people/OfficePage').then((m) => ({ default: m.OfficePage })))
+const AccountPage = lazy(() => import('../features/people/office').then((m) => ({ default: m.AccountPage })))
+const OfficePage = lazy(() => import('../features/people/office').then((m) => ({ default: m.OfficePage })))
 const Workspace = lazy(() => import('./Workspace').then((m) => ({ default: m.Workspace })))
 
 /** Whoever is signed out, or has to change a password, is asked for it where they are. */

@@ -7,7 +7,7 @@ import { mayOwn, useSession } from '../features/people/session'
 import { InlineText } from '../ui/InlineText'
 import type { Mode } from './theme'
 
-const PersonMenu = lazy(() => import('../features/people/PersonMenu').then((m) => ({ default: m.PersonMenu })))
+const PersonMenu = lazy(() => import('../features/people/office').then((m) => ({ default: m.PersonMenu })))
 
 /** The header line: home, the project's name (typed over in place), what the page puts there, and the theme. */
 export function TitleLine(props: { project?: Project; mode: Mode; onMode: () => void; children?: ReactNode }) {

@@ -17,7 +17,7 @@ import { useTold } from './useTold'
 import type { Mode } from './theme'
 import { Loading } from '../ui/Loading'
 
-const SharingPill = lazy(() => import('../features/people/SharingPill').then((m) => ({ default: m.SharingPill })))
+const SharingPill = lazy(() => import('../features/people/office').then((m) => ({ default: m.SharingPill })))
 const BasisPage = lazy(() => import('../features/basis/BasisPage').then((m) => ({ default: m.BasisPage })))
 const ModelPage = lazy(() => import('../features/model/ModelPage').then((m) => ({ default: m.ModelPage })))
 const ResultsPage = lazy(() => import('../features/results/ResultsPage').then((m) => ({ default: m.ResultsPage })))

@@ -1,7 +1,8 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { Button, Input, Popconfirm } from 'antd'
 import { useState } from 'react'
-import { api, type ApiError, type MadeToken, type OwnAccount } from '../../api/client'
+import { type ApiError, type MadeToken, type OwnAccount } from '../../api/client'
+import { people } from '../../api/people'
 import type { Mode } from '../../app/theme'
 import { TitleLine } from '../../app/TitleLine'
 import { ErrorView } from '../../ui/ErrorView'
@@ -14,7 +15,7 @@ const day = (at: string) => (at ? new Date(at).toLocaleDateString() : 'never')
 
 /** A person's own account: password, browsers that are signed in, tokens of programs. */
 export function AccountPage({ mode, onMode }: { mode: Mode; onMode: () => void }) {
-  const q = useQuery({ queryKey: KEY, queryFn: ({ signal }) => api.account(signal), staleTime: 0 })
+  const q = useQuery({ queryKey: KEY, queryFn: ({ signal }) => people.account(signal), staleTime: 0 })
   return (
     <div className="front">
       <TitleLine mode={mode} onMode={onMode} />
@@ -50,7 +51,7 @@ function Password() {
 function Browsers({ account }: { account: OwnAccount }) {
   const queries = useQueryClient()
   const end = useMutation<OwnAccount, ApiError>({
-    mutationFn: api.signOutOthers,
+    mutationFn: people.signOutOthers,
     onSuccess: (a) => queries.setQueryData(KEY, a),
   })
   return (
@@ -89,7 +90,7 @@ function Tokens({ account }: { account: OwnAccount }) {
   const [name, setName] = useState('')
   const [made, setMade] = useState<MadeToken>()
   const make = useMutation<MadeToken, ApiError>({
-    mutationFn: () => api.makeToken(name),
+    mutationFn: () => people.makeToken(name),
     onSuccess: (m) => {
       setMade(m)
       setName('')
@@ -97,7 +98,7 @@ function Tokens({ account }: { account: OwnAccount }) {
     },
   })
   const end = useMutation<OwnAccount, ApiError, string>({
-    mutationFn: api.endToken,
+    mutationFn: people.endToken,
     onSuccess: (a) => queries.setQueryData(KEY, a),
   })
   const error = make.error ?? end.error

@@ -1,5 +1,5 @@
 import type { Deed } from '../../api/client'
-import { DEEDS } from './session'
+import { DEEDS } from './words'
 
 /** Who did what, when and from where. @param projects their names by id, where it is of several */
 export function DeedTable({ deeds, projects }: { deeds: Deed[]; projects?: Map<string, string> }) {

@@ -2,6 +2,7 @@ import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { Button, Checkbox, Input, Popconfirm } from 'antd'
 import { useState } from 'react'
 import { api, type Account, type ApiError, type GivenAccount } from '../../api/client'
+import { people } from '../../api/people'
 import type { Mode } from '../../app/theme'
 import { TitleLine } from '../../app/TitleLine'
 import { ErrorView } from '../../ui/ErrorView'
@@ -13,8 +14,8 @@ const KEY = ['accounts']
 
 /** The accounts of the office and what was done, for its administrators. */
 export function OfficePage({ mode, onMode }: { mode: Mode; onMode: () => void }) {
-  const q = useQuery({ queryKey: KEY, queryFn: ({ signal }) => api.accounts(signal), staleTime: 0 })
-  const deeds = useQuery({ queryKey: ['deeds'], queryFn: ({ signal }) => api.allDeeds(signal), staleTime: 0 })
+  const q = useQuery({ queryKey: KEY, queryFn: ({ signal }) => people.accounts(signal), staleTime: 0 })
+  const deeds = useQuery({ queryKey: ['deeds'], queryFn: ({ signal }) => people.allDeeds(signal), staleTime: 0 })
   const list = useQuery({ queryKey: ['projects'], queryFn: ({ signal }) => api.projects(signal) })
   const names = new Map(list.data?.projects.map((p) => [p.id, p.name]))
   const [given, setGiven] = useState<GivenAccount>()
@@ -66,7 +67,7 @@ function AddAccount({ onGiven }: { onGiven: (g: GivenAccount) => void }) {
   const [name, setName] = useState('')
   const [administrator, setAdministrator] = useState(false)
   const add = useMutation<GivenAccount, ApiError>({
-    mutationFn: () => api.addAccount(name, administrator),
+    mutationFn: () => people.addAccount(name, administrator),
     onSuccess: (g) => {
       onGiven(g)
       setName('')
@@ -108,11 +109,11 @@ function Row({ account, onGiven }: { account: Account; onGiven: (g: GivenAccount
   const queries = useQueryClient()
   const again = () => queries.invalidateQueries({ queryKey: KEY })
   const stand = useMutation<Account, ApiError, { active: boolean; administrator: boolean }>({
-    mutationFn: (s) => api.standAccount(account.id, s.active, s.administrator),
+    mutationFn: (s) => people.standAccount(account.id, s.active, s.administrator),
     onSettled: again,
   })
   const reset = useMutation<GivenAccount, ApiError>({
-    mutationFn: () => api.resetAccount(account.id),
+    mutationFn: () => people.resetAccount(account.id),
     onSuccess: onGiven,
     onSettled: again,
   })

@@ -1,7 +1,8 @@
 import { useMutation } from '@tanstack/react-query'
 import { App, Button, Input } from 'antd'
 import { useState } from 'react'
-import { api, type ApiError } from '../../api/client'
+import { type ApiError } from '../../api/client'
+import { people } from '../../api/people'
 
 /** Changes one's own password. */
 export function PasswordForm({ onDone }: { onDone: () => void }) {
@@ -10,7 +11,7 @@ export function PasswordForm({ onDone }: { onDone: () => void }) {
   const [password, setPassword] = useState('')
   const [again, setAgain] = useState('')
   const change = useMutation<void, ApiError>({
-    mutationFn: () => api.changePassword(old, password),
+    mutationFn: () => people.changePassword(old, password),
     onSuccess: () => {
       setOld('')
       setPassword('')

@@ -1,7 +1,8 @@
 import { useQueryClient } from '@tanstack/react-query'
 import { App, Dropdown } from 'antd'
 import { useNavigate } from 'react-router'
-import { api, type ApiError } from '../../api/client'
+import { type ApiError } from '../../api/client'
+import { people } from '../../api/people'
 import { initials } from '../../lib/initials'
 import { useSession } from './session'
 
@@ -14,7 +15,7 @@ export function PersonMenu() {
   if (!session.name) return null
   const signOut = async () => {
     try {
-      await api.signOut()
+      await people.signOut()
     } catch (e) {
       if ((e as ApiError).status !== 401) {
         void message.error(`${(e as ApiError).message} ${(e as ApiError).detail}`)

@@ -1,14 +1,14 @@
 import { useQuery } from '@tanstack/react-query'
 import { lazy, Suspense, type ReactNode } from 'react'
 import { api } from '../../api/client'
-import type { Mode } from '../../app/theme'
 import { ErrorView } from '../../ui/ErrorView'
+import type { Mode } from '../../app/theme'
 import { Loading } from '../../ui/Loading'
 import { SessionContext } from './session'
 
 // nobody on their own machine needs them
-const SignInPage = lazy(() => import('./SignInPage').then((m) => ({ default: m.SignInPage })))
-const FirstPassword = lazy(() => import('./FirstPassword').then((m) => ({ default: m.FirstPassword })))
+const SignInPage = lazy(() => import('./office').then((m) => ({ default: m.SignInPage })))
+const FirstPassword = lazy(() => import('./office').then((m) => ({ default: m.FirstPassword })))
 
 /** Shows the pages to who may see them; where people sign in, to nobody else. The address stays, and is opened after signing in. */
 export function SessionGate(props: { mode: Mode; onMode: () => void; children: ReactNode }) {

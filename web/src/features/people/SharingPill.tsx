@@ -2,10 +2,12 @@ import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { Button, Drawer, Select, Tooltip } from 'antd'
 import { useState } from 'react'
 import { api, type ApiError, type Project, type Sharing } from '../../api/client'
+import { people } from '../../api/people'
 import { ErrorView } from '../../ui/ErrorView'
 import { Loading } from '../../ui/Loading'
 import { DeedTable } from './DeedTable'
-import { mayEdit, mayOwn, ROLES, useSession } from './session'
+import { mayEdit, mayOwn, useSession } from './session'
+import { ROLES } from './words'
 
 /** Deeds that the drawer shows. */
 const NEWEST = 60
@@ -40,14 +42,14 @@ export function SharingPill({ project }: { project?: Project }) {
 function People({ project }: { project: Project }) {
   const queries = useQueryClient()
   const key = ['project', project.id, 'people']
-  const q = useQuery({ queryKey: key, queryFn: ({ signal }) => api.sharing(project.id, signal), staleTime: 0 })
+  const q = useQuery({ queryKey: key, queryFn: ({ signal }) => people.sharing(project.id, signal), staleTime: 0 })
   const deeds = useQuery({
     queryKey: ['project', project.id, 'deeds'],
-    queryFn: ({ signal }) => api.deeds(project.id, signal),
+    queryFn: ({ signal }) => people.deeds(project.id, signal),
     staleTime: 0,
   })
   const change = useMutation<Sharing, ApiError, { account: string; role: string | null }>({
-    mutationFn: (c) => (c.role ? api.share(project.id, c.account, c.role) : api.unshare(project.id, c.account)),
+    mutationFn: (c) => (c.role ? people.share(project.id, c.account, c.role) : people.unshare(project.id, c.account)),
     onSuccess: (s) => {
       queries.setQueryData(key, s)
       void deeds.refetch()

@@ -1,7 +1,8 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query'
 import { Button, Input } from 'antd'
 import { useEffect, useState } from 'react'
-import { api, type ApiError, type Session } from '../../api/client'
+import { type ApiError, type Session } from '../../api/client'
+import { people } from '../../api/people'
 import type { Mode } from '../../app/theme'
 import { TitleLine } from '../../app/TitleLine'
 import { useSession } from './session'
@@ -33,7 +34,7 @@ export function SignInPage({ mode, onMode }: { mode: Mode; onMode: () => void })
     document.title = 'Sign in · Kolonne'
   }, [])
   const signIn = useMutation<Session, ApiError>({
-    mutationFn: () => api.signIn(name, password),
+    mutationFn: () => people.signIn(name, password),
     onSuccess: (s) => {
       // what another person saw at this browser is not shown to this one
       queries.removeQueries({ predicate: (q) => q.queryKey[0] !== 'session' })

@@ -2,6 +2,7 @@ import { render, screen, waitFor, within } from '@testing-library/react'
 import userEvent from '@testing-library/user-event'
 import { beforeEach, describe, expect, it, vi } from 'vitest'
 import { api, ApiError, type Account, type Session } from '../../api/client'
+import { people } from '../../api/people'
 import { TitleLine } from '../../app/TitleLine'
 import { Around } from '../../test/fixtures'
 import { AccountPage } from './AccountPage'
@@ -41,7 +42,7 @@ describe('the gate', () => {
   it('asks for name and password, tells why not, and opens', async () => {
     vi.spyOn(api, 'session').mockResolvedValue(session({ name: '' }))
     const signIn = vi
-      .spyOn(api, 'signIn')
+      .spyOn(people, 'signIn')
       .mockRejectedValueOnce(new ApiError(401, 'Name or password is wrong.', 'Try again.'))
       .mockResolvedValueOnce(session())
     gate()
@@ -69,7 +70,7 @@ describe('the gate', () => {
     vi.spyOn(api, 'session')
       .mockResolvedValueOnce(session({ mustChange: true }))
       .mockResolvedValue(session())
-    const change = vi.spyOn(api, 'changePassword').mockResolvedValue()
+    const change = vi.spyOn(people, 'changePassword').mockResolvedValue()
     gate()
     await userEvent.type(await screen.findByLabelText('Password now'), 'given')
     await userEvent.type(screen.getByLabelText(/^New password ?Twelve/), 'violet umbrella')
@@ -86,7 +87,7 @@ describe('the gate', () => {
     vi.spyOn(api, 'session')
       .mockResolvedValueOnce(session())
       .mockResolvedValue(session({ name: '' }))
-    const out = vi.spyOn(api, 'signOut').mockResolvedValue()
+    const out = vi.spyOn(people, 'signOut').mockResolvedValue()
     gate()
     await userEvent.click(await screen.findByLabelText('Signed in as Ines Ravn'))
     expect(screen.queryByText('People of the office')).toBeNull()
@@ -107,9 +108,9 @@ describe('the account', () => {
   }
 
   it('tells its browsers and signs the others out', async () => {
-    vi.spyOn(api, 'account').mockResolvedValue(account)
+    vi.spyOn(people, 'account').mockResolvedValue(account)
     const out = vi
-      .spyOn(api, 'signOutOthers')
+      .spyOn(people, 'signOutOthers')
       .mockResolvedValue({ ...account, browsers: account.browsers.filter((b) => b.here) })
     render(<AccountPage mode="light" onMode={() => {}} />, { wrapper: Around })
     expect(await screen.findByText('Edge on Windows')).toBeInTheDocument()
@@ -120,9 +121,12 @@ describe('the account', () => {
   })
 
   it('makes a token, shows it once, and ends one', async () => {
-    vi.spyOn(api, 'account').mockResolvedValue(account)
-    vi.spyOn(api, 'makeToken').mockResolvedValue({ token: { ...account.tokens[0]!, name: 'site' }, secret: 'kol_abc' })
-    const end = vi.spyOn(api, 'endToken').mockResolvedValue({ ...account, tokens: [] })
+    vi.spyOn(people, 'account').mockResolvedValue(account)
+    vi.spyOn(people, 'makeToken').mockResolvedValue({
+      token: { ...account.tokens[0]!, name: 'site' },
+      secret: 'kol_abc',
+    })
+    const end = vi.spyOn(people, 'endToken').mockResolvedValue({ ...account, tokens: [] })
     render(<AccountPage mode="light" onMode={() => {}} />, { wrapper: Around })
     await userEvent.type(await screen.findByLabelText('Name of a new token'), 'site{Enter}')
     expect(await screen.findByRole('status')).toHaveTextContent('The token for site, shown this once: kol_abc')
@@ -145,11 +149,11 @@ describe('the office', () => {
   }
 
   beforeEach(() => {
-    vi.spyOn(api, 'accounts').mockResolvedValue({ accounts: [anna] })
+    vi.spyOn(people, 'accounts').mockResolvedValue({ accounts: [anna] })
     vi.spyOn(api, 'projects').mockResolvedValue({
       projects: [{ id: 'p', name: 'Zaal', createdAt: AT, changedAt: AT, version: 1 }],
     })
-    vi.spyOn(api, 'allDeeds').mockResolvedValue({
+    vi.spyOn(people, 'allDeeds').mockResolvedValue({
       deeds: [
         {
           at: AT,
@@ -166,7 +170,7 @@ describe('the office', () => {
 
   it('adds a colleague and tells the password once', async () => {
     const add = vi
-      .spyOn(api, 'addAccount')
+      .spyOn(people, 'addAccount')
       .mockResolvedValue({ account: { ...anna, id: 'b', name: 'Ben' }, password: 'abcd-efgh' })
     render(<OfficePage mode="light" onMode={() => {}} />, { wrapper: Around })
     await userEvent.type(await screen.findByLabelText('Name of a new account'), 'Ben{Enter}')
@@ -176,7 +180,7 @@ describe('the office', () => {
   })
 
   it('tells why an account cannot be closed, and what was done in which project', async () => {
-    vi.spyOn(api, 'standAccount').mockRejectedValue(
+    vi.spyOn(people, 'standAccount').mockRejectedValue(
       new ApiError(409, 'Anna is the last administrator.', 'Make somebody else one.'),
     )
     render(<OfficePage mode="light" onMode={() => {}} />, { wrapper: Around })
@@ -203,7 +207,7 @@ describe('sharing', () => {
     )
 
   beforeEach(() => {
-    vi.spyOn(api, 'deeds').mockResolvedValue({ deeds: [] })
+    vi.spyOn(people, 'deeds').mockResolvedValue({ deeds: [] })
   })
 
   it('is not there for one person on their own machine', () => {
@@ -212,8 +216,8 @@ describe('sharing', () => {
   })
 
   it('shares as an owner', async () => {
-    vi.spyOn(api, 'sharing').mockResolvedValue(sharing)
-    const share = vi.spyOn(api, 'share').mockResolvedValue({
+    vi.spyOn(people, 'sharing').mockResolvedValue(sharing)
+    const share = vi.spyOn(people, 'share').mockResolvedValue({
       people: [...sharing.people, { account: 'b', name: 'Ben', role: 'engineer' }],
       others: [],
     })
@@ -228,7 +232,7 @@ describe('sharing', () => {
   })
 
   it('tells a reader what they are, and shows who else', async () => {
-    vi.spyOn(api, 'sharing').mockResolvedValue({ people: sharing.people, others: [] })
+    vi.spyOn(people, 'sharing').mockResolvedValue({ people: sharing.people, others: [] })
     pill('reader')
     await userEvent.click(screen.getByRole('button', { name: 'reader' }))
     expect(await screen.findByText('Anna')).toBeInTheDocument()

@@ -57,6 +57,7 @@ CREATE TABLE deed (
   made_at     DATETIME(3)  NOT NULL,
   project_id  CHAR(12)     NOT NULL DEFAULT '',
   version     INT          NULL,
+  made_in     VARCHAR(60)  CHARACTER SET utf8mb4 NOT NULL,
   person      VARCHAR(60)  CHARACTER SET utf8mb4 NOT NULL,
   address     VARCHAR(45)  NOT NULL,
   kind        VARCHAR(40)  NOT NULL,

@@ -53,6 +53,8 @@ public final class Api {
     private final Present present = new Present();
     /** Open streams of projects. */
     private final Map<SseClient, String> streams = new ConcurrentHashMap<>();
+
+    private final Set<SseClient> jobStreams = ConcurrentHashMap.newKeySet();
     /** Sends what has no design behind it, so that a window that reads slowly keeps nobody's request waiting. */
     private final ScheduledExecutorService pulse = Executors.newSingleThreadScheduledExecutor(r -> {
         Thread t = new Thread(r, "pulse");
@@ -162,6 +164,11 @@ public final class Api {
             c.contentType(Metrics.CONTENT_TYPE).result(metrics.text());
         });
         cfg.events.serverStarted(() -> pulse.scheduleWithFixedDelay(this::beat, BEAT, BEAT, TimeUnit.SECONDS));
+        // a stream that outlives its connection would be written to by a design that is still under way, without end
+        cfg.events.serverStopping(() -> {
+            streams.keySet().forEach(SseClient::close);
+            jobStreams.forEach(SseClient::close);
+        });
         cfg.events.serverStopped(() -> {
             pulse.shutdownNow();
             metrics.close();
@@ -212,7 +219,11 @@ public final class Api {
             }
         };
         client.keepAlive();
-        client.onClose(() -> job.unfollow(l));
+        client.onClose(() -> {
+            jobStreams.remove(client);
+            job.unfollow(l);
+        });
+        jobStreams.add(client);
         job.follow(l);
     }
 

@@ -99,6 +99,7 @@ public final class ServeCommand implements Callable<Integer> {
         if (!projects.list().isEmpty()) {
             projects.open(projects.list().get(0).id());
         }
+        projects.followOthers();
         Intake intake = new Intake(Intake.Limits.of(ModelReader.LARGEST + 1024));
         Team people = team ? Team.of(db, Clock.systemUTC(), provider) : null;
         Javalin server = new Api(projects, jobs, new SameSite(hosts), intake, people, new HashSet<>(proxies)).server();

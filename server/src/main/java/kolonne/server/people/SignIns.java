@@ -67,7 +67,7 @@ public final class SignIns {
     private String open(AccountRow who, String address, String device, String how) {
         String secret = Secrets.random();
         LocalDateTime now = accounts.now();
-        return store.in(new By(who.name(), who.id(), address), (m, log) -> {
+        return store.in(new By(who.name(), who.id(), address, ""), (m, log) -> {
             m.endOldSignIns(now.minus(ALONE), now.minus(LONGEST));
             m.insertSignIn(new SignInRow(Secrets.kept(secret), who.id(), now, now, address, cut(device)));
             m.signedIn(who.id(), now);

@@ -16,6 +16,6 @@ public record Author(String person, String window, String account, String addres
 
     /** What is taken down of them. */
     public By by() {
-        return new By(person, account, address);
+        return new By(person, account, address, window);
     }
 }

@@ -86,7 +86,7 @@ public final class Changes {
      * @return empty if the project has moved past {@code version}
      */
     public Optional<ProjectRow> types(String id, int version, Function<Types, TypesChanged> change, Author by) {
-        Workspace w = projects.model(id);
+        Workspace w = ready(id);
         synchronized (w) {
             TypesChanged now = change.apply(history(w, commands(w)).types());
             String body = new EditHistory.Told(now.summary(), TypesFile.write(now.types())).write();
@@ -105,7 +105,7 @@ public final class Changes {
      * @throws Jobs.Refused if the edits cannot be read, or the changed model is not sound or cannot move
      */
     public Optional<ProjectRow> edit(String id, int version, byte[] body, Author by) {
-        Workspace w = projects.model(id);
+        Workspace w = ready(id);
         String summary = String.join(
                 "; ", edits(w, body).stream().map(ModelEdit::summary).toList());
         return changed(w, version, by, new Change(EditHistory.EDIT, new String(body, StandardCharsets.UTF_8), summary));
@@ -127,7 +127,7 @@ public final class Changes {
      * @throws Jobs.Refused if the newer model with the own changes is not sound or cannot move
      */
     public Optional<ProjectRow> revise(String id, int version, RevisedModel newer, boolean keepOwn, Author by) {
-        Workspace w = projects.model(id);
+        Workspace w = ready(id);
         synchronized (w) {
             if (projects.find(id).version() != version) {
                 return Optional.empty();
@@ -152,7 +152,7 @@ public final class Changes {
 
     /** What adopting a newer model would do; nothing is stored. @throws Jobs.Refused if the newer model with the own changes cannot be analysed */
     public Previewed preview(String id, RevisedModel newer, boolean keepOwn) {
-        Workspace w = projects.model(id);
+        Workspace w = ready(id);
         synchronized (w) {
             RevisedModel.Compared c = newer.against(w, keepOwn);
             sound(w, c.newer().building());
@@ -164,7 +164,7 @@ public final class Changes {
 
     /** What edits of the model would do to lines, stacks and what is set by hand, in sentences; nothing is stored. */
     public List<String> preview(String id, byte[] body) {
-        Workspace w = projects.model(id);
+        Workspace w = ready(id);
         List<ModelEdit> edits = edits(w, body);
         synchronized (w) {
             Building b = ModelEdit.apply(w.building(), edits);
@@ -180,7 +180,7 @@ public final class Changes {
 
     /** Takes the newest change back, or puts it in force again; empty if the project has moved past {@code version}. */
     public Optional<ProjectRow> undo(String id, int version, boolean again, Author by) {
-        Workspace w = projects.model(id);
+        Workspace w = ready(id);
         EditHistory h = history(w, commands(w));
         if (again ? !h.canRedo() : !h.canUndo()) {
             throw new Jobs.Refused(List.of(Finding.fails(
@@ -198,13 +198,12 @@ public final class Changes {
      * @return empty if the project has moved on while it was stored. @throws Clash if others changed the same since {@code version}
      */
     public Optional<ProjectRow> handSet(String id, int version, HandSet cages, String summary, Author by) {
-        return changed(
-                projects.model(id), version, by, new Change(EditHistory.HAND, HandFile.write(cages, summary), summary));
+        return changed(ready(id), version, by, new Change(EditHistory.HAND, HandFile.write(cages, summary), summary));
     }
 
     /** Gives a line or stack another mark; empty if the project has moved on meanwhile. @throws Clash if others gave it one since {@code version} */
     public Optional<ProjectRow> mark(String id, int version, String mark, String other, Author by) {
-        Workspace w = projects.model(id);
+        Workspace w = ready(id);
         synchronized (w) {
             Marks marks = history(w, commands(w)).marks();
             Marked m = marks.byMark(mark)
@@ -240,7 +239,7 @@ public final class Changes {
      * @throws Jobs.Refused if what comes out cannot be designed to
      */
     public ProjectRow basis(String id, int seen, byte[] patch, Author by) {
-        Workspace w = projects.open(id);
+        Workspace w = ready(id);
         for (int i = 0; i < TRIES; i++) {
             Optional<ProjectRow> row = basisOnce(w, seen, patch, by);
             if (row.isPresent()) {
@@ -316,8 +315,19 @@ public final class Changes {
      */
     private Optional<ProjectRow> changed(
             Workspace w, int version, Author by, Change c, Effects known, Revision revision) {
+        Optional<ProjectRow> stored = changedOnce(w, version, by, c, known, revision);
+        // another server may have stored a change in between, of which this one need not be in the way
+        for (int i = 1; i < TRIES && stored.isEmpty() && REBASED.contains(c.kind()); i++) {
+            stored = changedOnce(w, version, by, c, known, revision);
+        }
+        return stored;
+    }
+
+    private Optional<ProjectRow> changedOnce(
+            Workspace w, int version, Author by, Change c, Effects known, Revision revision) {
         synchronized (w) {
             int now = projects.find(w.id()).version();
+            follow(w, now);
             if (now != version && (now < version || !REBASED.contains(c.kind()))) {
                 return Optional.empty();
             }
@@ -336,15 +346,68 @@ public final class Changes {
             Optional<ProjectRow> stored = store.by(by.by()).append(change);
             stored.ifPresent(r -> {
                 tell(w, r, c, by, known == null ? List.of() : known.told());
-                Set<String> lines = linesChanged(before, after);
-                boolean quick = w.state().current() && w.published() != null && lines.size() <= FEW;
-                if (quick && before.basisVersions().equals(after.basisVersions())) {
-                    w.changed(after.decisions(), lines, r.version());
-                } else {
-                    projects.redesign(w, r.version());
-                }
+                decided(w, before, after, r.version());
             });
             return stored;
+        }
+    }
+
+    /** Designs what the same model is decided otherwise: few lines at once, else all of it by a job. */
+    private void decided(Workspace w, EditHistory before, EditHistory after, int version) {
+        Set<String> lines = linesChanged(before, after);
+        boolean quick = w.state().current() && w.published() != null && lines.size() <= FEW;
+        if (quick && before.basisVersions().equals(after.basisVersions())) {
+            w.changed(after.decisions(), lines, version);
+        } else {
+            projects.redesign(w, version);
+        }
+    }
+
+    /** The workspace of a project as it is stored, whichever server stored it. */
+    private Workspace ready(String id) {
+        Workspace w = projects.model(id);
+        follow(w, projects.find(id).version());
+        return w;
+    }
+
+    /** Takes over what another server stored, up to a version or further, and tells it. */
+    void follow(Workspace w, int version) {
+        if (w.state().version() >= version) {
+            return;
+        }
+        synchronized (w) {
+            int seen = w.state().version();
+            if (seen >= version) {
+                return; // it was stored here, and is told by now
+            }
+            List<CommandRow> commands = commands(w);
+            EditHistory before = new EditHistory(commands, seen, projects.log(w.id()));
+            EditHistory after = history(w, commands);
+            int now = Math.max(version, commands.get(commands.size() - 1).version());
+            if (w.building() == null) {
+                projects.redesign(w, now);
+                return;
+            }
+            boolean model = after.modelVersion() != w.modelVersion();
+            if (model) {
+                ModelReader.Read file = projects.file(w, after);
+                w.read(file, after.applied(file.building()), after.modelVersion(), after.forcesStale(file.building()));
+            }
+            tellOthers(w, seen);
+            if (model) {
+                projects.redesign(w, now);
+            } else {
+                decided(w, before, after, now);
+            }
+        }
+    }
+
+    private void tellOthers(Workspace w, int seen) {
+        for (EditHistory.Entry e : projects.edits(w.id())) {
+            if (e.version() > seen) {
+                w.last(new Workspace.Change(
+                        e.version(), e.person(), store.window(w.id(), e.version()), e.summary(), e.effects()));
+            }
         }
     }
 

@@ -76,6 +76,7 @@ public final class Projects {
     private final KeptBases bases;
     private final ProjectFiles files;
     private final DeletedProjects deleted;
+    private final OtherServers others;
 
     public Projects(ProjectStore store, Jobs jobs) {
         this.store = store;
@@ -85,6 +86,24 @@ public final class Projects {
         this.bases = new KeptBases(store);
         this.files = new ProjectFiles(store);
         this.deleted = new DeletedProjects(store);
+        this.others = new OtherServers(this, store);
+    }
+
+    /** Follows from now on what other servers on the same database store. */
+    public void followOthers() {
+        others.start();
+    }
+
+    /** Projects that are held in memory. */
+    List<Workspace> inMemory() {
+        return List.copyOf(open.values());
+    }
+
+    /** Lets go of a project; whoever follows it asks anew. */
+    void gone(Workspace w) {
+        open.remove(w.id());
+        logs.remove(w.id());
+        w.putOut();
     }
 
     /** What title blocks and heads of pages tell of projects. */
@@ -263,11 +282,7 @@ public final class Projects {
             open.values().stream()
                     .filter(w -> w.state().doing().isEmpty() && (!w.followed() || open.size() > MOST_FOLLOWED))
                     .min(Comparator.comparingLong(Workspace::lastUse))
-                    .ifPresent(w -> {
-                        open.remove(w.id());
-                        logs.remove(w.id());
-                        w.putOut();
-                    });
+                    .ifPresent(this::gone);
         }
     }
 

@@ -17,7 +17,9 @@ public final class DeedLog {
 
     /** @param project empty for what belongs to none; @param version that it made; null where it made none */
     public void deed(String project, Integer version, String kind, String detail) {
-        deeds.insert(new DeedRow(Database.now(), project, version, by.person(), by.address(), kind, cut(detail)));
+        deeds.insert(
+                new DeedRow(Database.now(), project, version, by.person(), by.address(), kind, cut(detail)),
+                by.window());
     }
 
     private static String cut(String detail) {

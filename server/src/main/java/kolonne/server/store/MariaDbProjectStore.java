@@ -9,6 +9,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.BiFunction;
 import java.util.function.Function;
 import java.util.zip.GZIPInputStream;
@@ -242,6 +243,18 @@ public final class MariaDbProjectStore implements ProjectStore {
     @Override
     public boolean remove(String id) {
         return signed((m, log) -> logged(m.remove(id), log, id, "remove"));
+    }
+
+    @Override
+    public List<VersionRow> versions(Set<String> ids) {
+        return ids.isEmpty() ? List.of() : in(m -> m.versions(ids));
+    }
+
+    @Override
+    public String window(String id, int version) {
+        return database.in(s -> s.getMapper(DeedMapper.class).windows(id, version)).stream()
+                .findFirst()
+                .orElse("");
     }
 
     private static boolean logged(int changed, DeedLog log, String project, String kind) {

@@ -2,6 +2,7 @@ package kolonne.server.store;
 
 import java.time.LocalDateTime;
 import java.util.List;
+import java.util.Set;
 import org.apache.ibatis.annotations.Delete;
 import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Param;
@@ -21,6 +22,10 @@ public interface ProjectMapper {
     @Insert("INSERT INTO project (id, name, created_at, changed_at, version) "
             + "VALUES (#{id}, #{name}, #{createdAt}, #{changedAt}, #{version})")
     int insertProject(ProjectRow row);
+
+    @Select("<script>SELECT id, version FROM project WHERE deleted_at IS NULL AND id IN "
+            + "<foreach collection='ids' item='i' open='(' separator=',' close=')'>#{i}</foreach></script>")
+    List<VersionRow> versions(@Param("ids") Set<String> ids);
 
     @Insert("INSERT INTO project_role (project_id, account_id, role) VALUES (#{project}, #{account}, 'owner')")
     int own(@Param("project") String project, @Param("account") String account);

@@ -3,6 +3,7 @@ package kolonne.server.store;
 import java.time.LocalDateTime;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 
 /** Projects with their model files and commands. Every write is stored before the method returns. */
 public interface ProjectStore {
@@ -69,6 +70,12 @@ public interface ProjectStore {
 
     /** Who did what with a project, oldest first; what was done before accounts of it were kept is not there. */
     List<DeedRow> deeds(String id);
+
+    /** How far those of some projects are that are there. */
+    List<VersionRow> versions(Set<String> ids);
+
+    /** The window in which the change of a version was made; empty where that is not known. */
+    String window(String id, int version);
 
     /** An id that no project has. */
     String newId();

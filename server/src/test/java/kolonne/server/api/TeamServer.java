@@ -182,7 +182,7 @@ final class TeamServer implements AutoCloseable {
     /** A small project of somebody; its id. @param owner account, or null for none */
     String project(String name, String owner) {
         byte[] model = ModelWriter.json(DemoBuilding.generate(DemoOptions.ofSize(60)));
-        return store.by(new By("", owner, ""))
+        return store.by(new By("", owner, "", ""))
                 .create(name, "zaal.json", model, BasisFile.write(Basis.standard(false)), null)
                 .id();
     }

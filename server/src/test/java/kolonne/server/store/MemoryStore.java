@@ -6,6 +6,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 
 /** A store in memory, for tests of what lies above it; one change at a time, as in the database. */
 public final class MemoryStore implements ProjectStore {
@@ -27,6 +28,19 @@ public final class MemoryStore implements ProjectStore {
     @Override
     public void exported(String id, String file) {
         // who did what is taken down by the database's store
+    }
+
+    @Override
+    public synchronized List<VersionRow> versions(Set<String> ids) {
+        return projects.values().stream()
+                .filter(p -> ids.contains(p.id()))
+                .map(p -> new VersionRow(p.id(), p.version()))
+                .toList();
+    }
+
+    @Override
+    public String window(String id, int version) {
+        return "";
     }
 
     @Override

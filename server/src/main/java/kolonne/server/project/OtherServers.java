@@ -1,0 +1,61 @@
+package kolonne.server.project;
+
+import java.util.Map;
+import java.util.concurrent.Executors;
+import java.util.concurrent.ScheduledExecutorService;
+import java.util.concurrent.TimeUnit;
+import java.util.stream.Collectors;
+import kolonne.server.store.ProjectStore;
+import kolonne.server.store.VersionRow;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+
+/** Several servers may work on one database: what another stored is looked for, and taken over into the projects that are held in memory. */
+final class OtherServers {
+    private static final Logger LOG = LoggerFactory.getLogger(OtherServers.class);
+    /** Between two looks [ms]. */
+    private static final int EVERY = 250;
+
+    private final Projects projects;
+    private final ProjectStore store;
+    private final ScheduledExecutorService clock = Executors.newSingleThreadScheduledExecutor(r -> {
+        Thread t = new Thread(r, "other servers");
+        t.setDaemon(true);
+        return t;
+    });
+    private boolean away;
+
+    OtherServers(Projects projects, ProjectStore store) {
+        this.projects = projects;
+        this.store = store;
+    }
+
+    void start() {
+        clock.scheduleWithFixedDelay(this::look, EVERY, EVERY, TimeUnit.MILLISECONDS);
+    }
+
+    private void look() {
+        try {
+            Map<String, Workspace> held = projects.inMemory().stream().collect(Collectors.toMap(Workspace::id, w -> w));
+            Map<String, Integer> versions = store.versions(held.keySet()).stream()
+                    .collect(Collectors.toMap(VersionRow::id, VersionRow::version));
+            held.forEach((id, w) -> look(w, versions.get(id)));
+            away = false;
+        } catch (RuntimeException e) {
+            // told once: whoever asks for something is told as well
+            if (!away) {
+                LOG.warn("what other servers do cannot be followed: {}", e.toString());
+            }
+            away = true;
+        }
+    }
+
+    /** @param stored null where it was deleted */
+    private void look(Workspace w, Integer stored) {
+        if (stored == null) {
+            projects.gone(w);
+        } else {
+            projects.changes().follow(w, stored);
+        }
+    }
+}

@@ -1,0 +1,243 @@
+package kolonne.server.api;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.ObjectMapper;
+import com.fasterxml.jackson.databind.node.ObjectNode;
+import io.javalin.Javalin;
+import java.io.BufferedReader;
+import java.io.IOException;
+import java.io.InputStreamReader;
+import java.net.URI;
+import java.net.URLConnection;
+import java.net.http.HttpResponse;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.concurrent.Callable;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.Future;
+import kolonne.core.basis.Basis;
+import kolonne.core.demo.DemoBuilding;
+import kolonne.core.demo.DemoOptions;
+import kolonne.exchange.basis.BasisFile;
+import kolonne.exchange.model.ModelWriter;
+import kolonne.server.jobs.Jobs;
+import kolonne.server.project.Projects;
+import kolonne.server.store.Database;
+import kolonne.server.store.MariaDbProjectStore;
+import kolonne.server.store.ProjectStore;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.condition.EnabledIfEnvironmentVariable;
+
+/** Two servers on one database: each shows what the other stored, and neither loses a change of either. */
+@EnabledIfEnvironmentVariable(named = "KOLONNE_TEST_DB", matches = "jdbc:.*")
+class TwoServersTest {
+    private static final ObjectMapper JSON = new ObjectMapper();
+    private Server one;
+    private Server two;
+    private String project;
+    private final List<String> lines = new ArrayList<>();
+
+    /** One of them. */
+    private static final class Server {
+        final Database database;
+        final Jobs jobs = new Jobs();
+        final ProjectStore store;
+        final Javalin javalin;
+
+        Server() throws IOException {
+            database = new Database(
+                    System.getenv("KOLONNE_TEST_DB"),
+                    "app",
+                    Files.readString(Path.of(System.getenv("KOLONNE_TEST_DB_PASSWORD_FILE")))
+                            .strip());
+            store = new MariaDbProjectStore(database);
+            Projects projects = new Projects(store, jobs);
+            projects.followOthers();
+            javalin = new Api(projects, jobs).server().start("127.0.0.1", 0);
+        }
+
+        void stop() {
+            javalin.stop();
+            jobs.close();
+            database.close();
+        }
+    }
+
+    @BeforeEach
+    void start() throws IOException, InterruptedException {
+        one = new Server();
+        two = new Server();
+        byte[] model = ModelWriter.json(DemoBuilding.generate(DemoOptions.ofSize(60)));
+        project = "/api/projects/"
+                + one.store
+                        .create("Two", "two.json", model, BasisFile.write(Basis.standard(false)), null)
+                        .id();
+        current(one, 1);
+        current(two, 1);
+        for (JsonNode r : ask(one, 200, "GET", "/results?q=beam", null).get("rows")) {
+            lines.add(r.get("mark").asText());
+        }
+    }
+
+    @AfterEach
+    void stop() throws IOException, InterruptedException {
+        Requests.send(one.javalin, "DELETE", project, null);
+        one.stop();
+        two.stop();
+    }
+
+    private JsonNode ask(Server at, int status, String method, String path, String body, String... headers)
+            throws IOException, InterruptedException {
+        return Requests.ask(at.javalin, status, method, project + path, body, headers);
+    }
+
+    private JsonNode change(Server at, int status, int seen, String method, String path, String body)
+            throws IOException, InterruptedException {
+        return ask(at, status, method, path, body, "If-Match", "\"" + seen + "\"", "Kolonne-Window", "w" + path);
+    }
+
+    private static String cage(int bars) {
+        return "{\"faces\":{\"bottom\":[{\"layer\":1,\"count\":" + bars
+                + ",\"size\":\"T25\",\"from\":-1000,\"to\":1000000,\"hookFrom\":true,\"hookTo\":true}]}}";
+    }
+
+    /** Waits until a server shows the design of a version. */
+    private void current(Server at, int version) throws IOException, InterruptedException {
+        for (int i = 0; i < 2400; i++) {
+            HttpResponse<String> r = Requests.send(at.javalin, "GET", project + "/state", null);
+            JsonNode state = JSON.readTree(r.body());
+            if (state.get("version").asInt() == version
+                    && state.get("designed").asInt() == version
+                    && state.get("doing").asText().isEmpty()) {
+                return;
+            }
+            Thread.sleep(25);
+        }
+        throw new AssertionError("never at version " + version);
+    }
+
+    /** What a server shows of the whole design. */
+    private JsonNode results(Server at) throws IOException, InterruptedException {
+        ObjectNode out = JSON.createObjectNode();
+        out.set("rows", ask(at, 200, "GET", "/results?size=5000", null).get("rows"));
+        out.set("view", ask(at, 200, "GET", "/view", null));
+        out.set("history", ask(at, 200, "GET", "/edits", null));
+        out.set("basis", ask(at, 200, "GET", "/basis", null));
+        return out;
+    }
+
+    private void alike(int version) throws IOException, InterruptedException {
+        current(one, version);
+        current(two, version);
+        assertEquals(results(one), results(two), "at version " + version);
+    }
+
+    @Test
+    void whatOneStoresTheOtherShows() throws IOException, InterruptedException {
+        change(one, 200, 1, "PUT", "/members/" + lines.get(0) + "/hand", cage(4));
+        alike(2);
+        change(two, 200, 2, "PATCH", "/basis", "{\"beamCoverMm\":45}");
+        alike(3);
+        String member = ask(one, 200, "GET", "/view", null)
+                .get("members")
+                .get(0)
+                .get("id")
+                .asText();
+        change(
+                one,
+                200,
+                3,
+                "POST",
+                "/edits",
+                "{\"edits\":[{\"kind\":\"stiffness\",\"members\":[\"" + member + "\"],\"factorIy\":0.5}]}");
+        alike(4);
+        change(two, 200, 4, "PATCH", "", "{\"name\":\"Two anew\"}");
+        alike(5);
+        change(two, 200, 5, "POST", "/undo", "{}");
+        alike(6);
+        change(one, 200, 6, "PUT", "/members/" + lines.get(1) + "/mark", "{\"mark\":\"B-new\"}");
+        alike(7);
+        assertEquals(
+                "B-new is here",
+                ask(two, 200, "GET", "/members/B-new", null).get("mark").asText() + " is here");
+        Requests.ask(one.javalin, 204, "DELETE", project, null);
+        Requests.ask(two.javalin, 404, "GET", project + "/results", null);
+    }
+
+    /** An edit on the other server at once after one here stands on it, though nobody has looked yet. */
+    @Test
+    void aChangeStandsOnWhatTheOtherStoredAMomentBefore() throws IOException, InterruptedException {
+        for (int v = 1; v <= 8; v++) {
+            change(v % 2 == 0 ? one : two, 200, v, "PUT", "/members/" + lines.get(v % 3) + "/hand", cage(2 + v % 4));
+        }
+        alike(9);
+    }
+
+    @Test
+    void whatBothStoreAtOnceIsAllThere() throws Exception {
+        ExecutorService pool = Executors.newFixedThreadPool(4);
+        try {
+            List<Callable<Integer>> all = new ArrayList<>();
+            for (int i = 0; i < Math.min(12, lines.size()); i++) {
+                String path = project + "/members/" + lines.get(i) + "/hand";
+                Server at = i % 2 == 0 ? one : two;
+                all.add(() -> Requests.send(at.javalin, "PUT", path, cage(3), "If-Match", "\"1\"")
+                        .statusCode());
+            }
+            for (Future<Integer> f : pool.invokeAll(all)) {
+                assertEquals(200, f.get());
+            }
+            alike(1 + all.size());
+            assertEquals(
+                    all.size(),
+                    ask(one, 200, "GET", "/edits", null).get("entries").size());
+        } finally {
+            pool.shutdownNow();
+        }
+    }
+
+    /** Pages that follow a project on one server are told who did what on the other. */
+    @Test
+    void pagesAreToldOfTheOther() throws IOException, InterruptedException {
+        URLConnection c = URI.create("http://127.0.0.1:" + one.javalin.port() + project + "/events")
+                .toURL()
+                .openConnection();
+        c.setRequestProperty("Accept", "text/event-stream");
+        c.setReadTimeout(60_000);
+        try (BufferedReader in =
+                new BufferedReader(new InputStreamReader(c.getInputStream(), StandardCharsets.UTF_8))) {
+            in.readLine();
+            ask(
+                    two,
+                    200,
+                    "PATCH",
+                    "/basis",
+                    "{\"beamCoverMm\":45}",
+                    "If-Match",
+                    "\"1\"",
+                    "Kolonne-Person",
+                    "Ines",
+                    "Kolonne-Window",
+                    "there");
+            for (String line = in.readLine(); line != null; line = in.readLine()) {
+                if (line.startsWith("data:") && line.contains("\"version\":2")) {
+                    JsonNode last = JSON.readTree(line.substring(5)).get("last");
+                    assertEquals("Ines", last.get("person").asText());
+                    assertEquals("there", last.get("window").asText());
+                    assertTrue(last.get("summary").asText().contains("45 mm"));
+                    return;
+                }
+            }
+            throw new AssertionError("never told");
+        }
+    }
+}

@@ -129,11 +129,16 @@ final class Doors {
         String peer = c.ip();
         String told = c.header("X-Forwarded-For");
         if (told == null || !proxies.contains(peer)) {
-            return peer;
+            return bare(peer);
         }
         // the last is what our own proxy saw; those before it are what it was told
         String last = told.substring(told.lastIndexOf(',') + 1).strip();
-        return last.length() <= 45 && last.matches("[0-9A-Fa-f.:]+") ? last : peer;
+        return last.length() <= 45 && last.matches("[0-9A-Fa-f.:]+") ? last : bare(peer);
+    }
+
+    /** An address of IPv6 without its brackets and the name of the network card, which has any length. */
+    static String bare(String peer) {
+        return peer.replaceAll("%.*|[\\[\\]]", "");
     }
 
     /** Whether the browser came by TLS. */

@@ -22,6 +22,8 @@ import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.condition.EnabledIfEnvironmentVariable;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 
 /** Signing in, accounts, sharing and what is taken down of it, over HTTP on a real database. */
 @EnabledIfEnvironmentVariable(named = "KOLONNE_TEST_DB", matches = "jdbc:.*")
@@ -309,6 +311,17 @@ class TeamTest {
         assertEquals(List.of("import", "rename", "change-basis", "share", "export"), texts(deeds, "kind"));
         assertTrue(texts(office.ask(200, boss, "GET", "/api/deeds", null).get("deeds"), "kind")
                 .contains("sign-in"));
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "127.0.0.1, 127.0.0.1",
+        "[0:0:0:0:0:0:0:1], 0:0:0:0:0:0:0:1",
+        "[fe80:1111:2222:3333:aaaa:bbbb:cccc:dddd%enp0s31f6v100], fe80:1111:2222:3333:aaaa:bbbb:cccc:dddd"
+    })
+    void anAddressHasRoomInItsRow(String peer, String kept) {
+        assertEquals(kept, Doors.bare(peer));
+        assertTrue(kept.length() <= 45);
     }
 
     /** Who may read a project no longer hears no more of it, though the stream was opened before. */

@@ -211,9 +211,12 @@ public final class Workspace {
         return curves.get(key);
     }
 
+    /** Tells the state now and whenever it changes. No newer one is told in between: the last that is told is the newest. */
     public void follow(Consumer<State> l) {
-        listeners.add(l);
-        l.accept(state);
+        synchronized (telling) {
+            listeners.add(l);
+            l.accept(state);
+        }
     }
 
     public void unfollow(Consumer<State> l) {

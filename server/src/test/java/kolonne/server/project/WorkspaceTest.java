@@ -4,6 +4,7 @@ import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertFalse;
 
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 
@@ -37,5 +38,25 @@ class WorkspaceTest {
         w.publish(state(2, "designing"));
         assertEquals(List.of(1, 2, 2), told);
         assertEquals(2, w.state().version());
+    }
+
+    /** A page that begins to follow while a design ends: were it told the end first and what was before it last, it would wait for ever. */
+    @Test
+    void whoBeginsToFollowIsToldTheNewestLast() throws InterruptedException {
+        Workspace w = new Workspace("p", 1);
+        w.publish(state(1, "designing"));
+        List<String> told = Collections.synchronizedList(new ArrayList<>());
+        Thread ends = new Thread(() -> w.publish(state(1, "")));
+        w.follow(s -> {
+            if (ends.getState() == Thread.State.NEW) {
+                ends.start();
+                while (ends.isAlive() && ends.getState() != Thread.State.BLOCKED) {
+                    Thread.onSpinWait();
+                }
+            }
+            told.add(s.doing());
+        });
+        ends.join(10_000);
+        assertEquals(List.of("designing", ""), told);
     }
 }

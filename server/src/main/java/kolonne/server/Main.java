@@ -16,6 +16,7 @@ import kolonne.server.command.RestoreCommand;
 import kolonne.server.command.ScheduleCommand;
 import kolonne.server.command.SectionCommand;
 import kolonne.server.command.ServeCommand;
+import kolonne.server.command.WorkCommand;
 import picocli.AutoComplete;
 import picocli.CommandLine;
 
@@ -27,6 +28,7 @@ import picocli.CommandLine;
         description = "Designs every concrete beam and column of a building from its analysis model.",
         subcommands = {
             ServeCommand.class,
+            WorkCommand.class,
             AccountCommand.class,
             DesignCommand.class,
             DrawCommand.class,

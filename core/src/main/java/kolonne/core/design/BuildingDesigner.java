@@ -9,11 +9,9 @@ import kolonne.core.basis.Basis;
 import kolonne.core.beam.check.BeamDesign;
 import kolonne.core.beam.choice.BeamDesigner;
 import kolonne.core.beam.line.BeamLine;
-import kolonne.core.beam.line.BeamLines;
 import kolonne.core.column.check.ColumnDesign;
 import kolonne.core.column.choice.ColumnDesigner;
 import kolonne.core.column.line.ColumnStack;
-import kolonne.core.column.line.ColumnStacks;
 import kolonne.core.type.Types;
 
 /** Designs every beam line and column stack of an analysed building on all cores. */
@@ -35,9 +33,13 @@ public final class BuildingDesigner {
 
     /** Every line and stack by itself first, then those that share cages. */
     public static BuildingDesign design(Analysis analysis, Basis basis, Decisions decided, Progress progress) {
-        DesignContexts contexts = new DesignContexts(analysis, basis, decided.hand());
-        List<BeamLine> lines = BeamLines.find(analysis, basis, decided.marks());
-        List<ColumnStack> stacks = ColumnStacks.find(analysis.index(), decided.marks());
+        return design(Undesigned.of(analysis, basis, decided), progress);
+    }
+
+    /** Designs a building that stands ready for it. */
+    public static BuildingDesign design(Undesigned u, Progress progress) {
+        List<BeamLine> lines = u.lines();
+        List<ColumnStack> stacks = u.stacks();
         int total = lines.size() + stacks.size();
         AtomicInteger done = new AtomicInteger();
         IntUnaryOperator tick = i -> {
@@ -46,19 +48,26 @@ public final class BuildingDesigner {
         };
         BeamDesign[] b = new BeamDesign[lines.size()];
         IntStream.range(0, b.length).parallel().forEach(i -> {
-            b[i] = BeamDesigner.design(lines.get(i), contexts.of(lines.get(i)));
+            b[i] = BeamDesigner.design(lines.get(i), u.contexts().of(lines.get(i)));
             tick.applyAsInt(i);
         });
-        // in a ductile frame columns and joints answer to the bars of the beams
-        DesignContexts columns = contexts.with(BeamEnds.of(List.of(b), analysis.index(), basis));
+        DesignContexts columns = u.contexts(List.of(b));
         ColumnDesign[] c = new ColumnDesign[stacks.size()];
         IntStream.range(0, c.length).parallel().forEach(i -> {
             c[i] = ColumnDesigner.design(stacks.get(i), columns.of(stacks.get(i)));
             tick.applyAsInt(i);
         });
+        Types types = u.decided().types();
         return new BuildingDesign(
-                        analysis, basis, List.of(b), List.of(c), columns, Quantities.NONE, Types.NONE, List.of())
-                .sharing(decided.types(), decided.types().all().values())
+                        u.analysis(),
+                        u.basis(),
+                        List.of(b),
+                        List.of(c),
+                        columns,
+                        Quantities.NONE,
+                        Types.NONE,
+                        List.of())
+                .sharing(types, types.all().values())
                 .counted();
     }
 }

@@ -26,7 +26,6 @@ import kolonne.server.jobs.Job;
 import kolonne.server.jobs.Jobs;
 import kolonne.server.people.Team;
 import kolonne.server.project.Clash;
-import kolonne.server.project.Present;
 import kolonne.server.project.Projects;
 import kolonne.server.project.Workspace;
 import kolonne.server.store.Database;
@@ -50,7 +49,6 @@ public final class Api {
     private final SameSite sameSite;
     private final Doors doors;
     private final Intake intake;
-    private final Present present = new Present();
     /** Open streams of projects. */
     private final Map<SseClient, String> streams = new ConcurrentHashMap<>();
 
@@ -231,7 +229,8 @@ public final class Api {
         String id = client.ctx().pathParam("id");
         Workspace w = projects.open(id);
         Consumer<Workspace.State> l = s -> client.sendEvent("state", Answers.StateDto.of(w, s));
-        Runnable leaves = present.enters(w.id(), People.following(client.ctx()), names -> tell(client, names));
+        Runnable leaves =
+                projects.present().enters(w.id(), People.following(client.ctx()), names -> tell(client, names));
         streams.put(client, id);
         Runnable out = client::close; // the page asks anew and follows what is in memory then
         client.keepAlive();

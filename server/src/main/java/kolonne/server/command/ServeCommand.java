@@ -29,6 +29,7 @@ import kolonne.server.project.Projects;
 import kolonne.server.store.Database;
 import kolonne.server.store.MariaDbProjectStore;
 import kolonne.server.store.ProjectStore;
+import kolonne.server.store.Shared;
 import kolonne.server.watch.Logs;
 import picocli.CommandLine;
 
@@ -36,6 +37,8 @@ import picocli.CommandLine;
 @CommandLine.Command(name = "serve", mixinStandardHelpOptions = true, description = "Serves the web application.")
 public final class ServeCommand implements Callable<Integer> {
     private static final String LOOPBACK = "127.0.0.1";
+    /** How long a design waits for its own server before this one makes it [ms]. */
+    private static final int PATIENCE = 5000;
 
     @CommandLine.Option(names = "--port", defaultValue = "8420", description = "Port (default ${DEFAULT-VALUE}).")
     private int port;
@@ -95,11 +98,12 @@ public final class ServeCommand implements Callable<Integer> {
             load(store);
         }
         Jobs jobs = new Jobs();
-        Projects projects = new Projects(store, jobs);
+        Projects projects = new Projects(store, jobs, Shared.of(db));
         if (!projects.list().isEmpty()) {
             projects.open(projects.list().get(0).id());
         }
         projects.followOthers();
+        projects.help(PATIENCE);
         Intake intake = new Intake(Intake.Limits.of(ModelReader.LARGEST + 1024));
         Team people = team ? Team.of(db, Clock.systemUTC(), provider) : null;
         Javalin server = new Api(projects, jobs, new SameSite(hosts), intake, people, new HashSet<>(proxies)).server();

@@ -3,7 +3,6 @@ package kolonne.server.project;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
-import java.util.HashSet;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
@@ -33,7 +32,6 @@ import kolonne.core.model.Building;
 import kolonne.core.model.BuildingIndex;
 import kolonne.core.model.ModelCheck;
 import kolonne.core.model.ModelEdit;
-import kolonne.core.model.Role;
 import kolonne.core.revision.CaseTotals;
 import kolonne.core.type.MemberType;
 import kolonne.core.type.Types;
@@ -354,7 +352,7 @@ public final class Changes {
 
     /** Designs what the same model is decided otherwise: few lines at once, else all of it by a job. */
     private void decided(Workspace w, EditHistory before, EditHistory after, int version) {
-        Set<String> lines = linesChanged(before, after);
+        Set<String> lines = after.linesOtherThan(before);
         boolean quick = w.state().current() && w.published() != null && lines.size() <= FEW;
         if (quick && before.basisVersions().equals(after.basisVersions())) {
             w.changed(after.decisions(), lines, version);
@@ -443,22 +441,6 @@ public final class Changes {
 
     private static CommandRow with(CommandRow c, Effects e) {
         return new CommandRow(c.projectId(), c.version(), c.kind(), c.body(), c.madeAt(), c.person(), e.write());
-    }
-
-    /** Ids of lines and stacks whose cage by hand, whose mark or whose type is another. */
-    private static Set<String> linesChanged(EditHistory before, EditHistory after) {
-        Set<String> out = new HashSet<>(after.hand().otherLines(before.hand()));
-        Set<String> lifts = after.hand().otherLifts(before.hand());
-        after.marks().all().values().stream()
-                .filter(m -> m.role() == Role.COLUMN && m.members().stream().anyMatch(lifts::contains))
-                .forEach(m -> out.add(m.id()));
-        after.marks().changedFrom(before.marks()).forEach(m -> out.add(m.id()));
-        Map<String, MemberType> was = before.types().all();
-        Map<String, MemberType> now = after.types().all();
-        boolean all = before.types().tolerance() != after.types().tolerance();
-        was.values().stream().filter(t -> all || !t.sharesAs(now.get(t.id()))).forEach(t -> out.addAll(t.members()));
-        now.values().stream().filter(t -> all || !t.sharesAs(was.get(t.id()))).forEach(t -> out.addAll(t.members()));
-        return out;
     }
 
     private Optional<ProjectRow> modelChanged(

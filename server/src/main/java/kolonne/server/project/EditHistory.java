@@ -10,6 +10,7 @@ import java.util.ArrayList;
 import java.util.Deque;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import kolonne.core.basis.Basis;
@@ -19,6 +20,8 @@ import kolonne.core.mark.Marked;
 import kolonne.core.mark.Marks;
 import kolonne.core.model.Building;
 import kolonne.core.model.ModelEdit;
+import kolonne.core.model.Role;
+import kolonne.core.type.MemberType;
 import kolonne.core.type.Types;
 import kolonne.exchange.basis.BasisFile;
 import kolonne.exchange.edit.BasisPatch;
@@ -217,7 +220,35 @@ public final class EditHistory {
 
     /** The changes of the basis in force, to tell whether it is another. */
     List<Integer> basisVersions() {
-        return basisChanges().stream().map(CommandRow::version).toList();
+        return versions(basisChanges());
+    }
+
+    /** Ids of lines and stacks whose cage by hand, whose mark or whose type is another. */
+    Set<String> linesOtherThan(EditHistory before) {
+        Set<String> out = new HashSet<>(hand().otherLines(before.hand()));
+        Set<String> lifts = hand().otherLifts(before.hand());
+        marks().all().values().stream()
+                .filter(m -> m.role() == Role.COLUMN && m.members().stream().anyMatch(lifts::contains))
+                .forEach(m -> out.add(m.id()));
+        marks().changedFrom(before.marks()).forEach(m -> out.add(m.id()));
+        Map<String, MemberType> was = before.types().all();
+        Map<String, MemberType> now = types().all();
+        boolean all = before.types().tolerance() != types().tolerance();
+        was.values().stream().filter(t -> all || !t.sharesAs(now.get(t.id()))).forEach(t -> out.addAll(t.members()));
+        now.values().stream().filter(t -> all || !t.sharesAs(was.get(t.id()))).forEach(t -> out.addAll(t.members()));
+        return out;
+    }
+
+    /** Whether the same model is designed on the same basis as at another time. */
+    boolean sameGround(EditHistory o) {
+        return fileVersion() == o.fileVersion()
+                && wholeBasis.version() == o.wholeBasis.version()
+                && versions(modelChanges()).equals(versions(o.modelChanges()))
+                && basisVersions().equals(o.basisVersions());
+    }
+
+    private static List<Integer> versions(List<CommandRow> commands) {
+        return commands.stream().map(CommandRow::version).toList();
     }
 
     boolean canUndo() {

@@ -8,7 +8,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.NoSuchElementException;
 import java.util.Optional;
-import java.util.concurrent.CancellationException;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.Semaphore;
 import kolonne.core.analysis.Analysis;
@@ -34,18 +33,15 @@ import kolonne.server.archive.ProjectArchive;
 import kolonne.server.jobs.Job;
 import kolonne.server.jobs.Jobs;
 import kolonne.server.store.CommandRow;
-import kolonne.server.store.Database;
 import kolonne.server.store.DeedRow;
 import kolonne.server.store.MappingRow;
 import kolonne.server.store.ModelFileRow;
 import kolonne.server.store.ProjectRow;
 import kolonne.server.store.ProjectStore;
-import org.slf4j.Logger;
-import org.slf4j.LoggerFactory;
+import kolonne.server.store.Shared;
 
 /** All projects: stored through a {@link ProjectStore}, the ones in use kept in memory with their design. */
 public final class Projects {
-    private static final Logger LOG = LoggerFactory.getLogger(Projects.class);
     private static final JsonMapper JSON = new JsonMapper();
     private static final int MOST_IN_MEMORY = 6;
     private static final int MOST_FOLLOWED = 18;
@@ -58,11 +54,6 @@ public final class Projects {
 
     private static final int MOST_WAITING = 40;
     private static final Duration PATIENCE = Duration.ofSeconds(10);
-    /** How soon a design that lost its database is tried again. */
-    private static final Duration RETRY = Duration.ofSeconds(1);
-
-    private static final Finding OUTAGE = Finding.fails(
-            "server.database", "server", "The database does not answer.", "The design goes on as soon as it does.");
 
     private final ProjectStore store;
     private final Jobs jobs;
@@ -77,21 +68,39 @@ public final class Projects {
     private final ProjectFiles files;
     private final DeletedProjects deleted;
     private final OtherServers others;
+    private final Designs designs;
+    private final Present present = new Present();
 
+    /** Of a server by itself that keeps no design over a restart. */
     public Projects(ProjectStore store, Jobs jobs) {
+        this(store, jobs, Shared.NONE);
+    }
+
+    public Projects(ProjectStore store, Jobs jobs, Shared shared) {
         this.store = store;
         this.jobs = jobs;
+        this.designs = new Designs(this, jobs, shared);
         this.changes = new Changes(this, store);
         this.paper = new ProjectPaper(this, store);
         this.bases = new KeptBases(store);
         this.files = new ProjectFiles(store);
         this.deleted = new DeletedProjects(store);
-        this.others = new OtherServers(this, store);
+        this.others = new OtherServers(this, store, shared.presence());
     }
 
     /** Follows from now on what other servers on the same database store. */
     public void followOthers() {
         others.start();
+    }
+
+    /** Takes from now on designs that wait for a server or worker, or whose server died. @param patience how long others are waited for [ms] */
+    public void help(int patience) {
+        designs.help(patience);
+    }
+
+    /** Who has which project open. */
+    public Present present() {
+        return present;
     }
 
     /** Projects that are held in memory. */
@@ -294,7 +303,7 @@ public final class Projects {
         return w;
     }
 
-    private void read(Workspace w) {
+    void read(Workspace w) {
         synchronized (w) {
             if (w.building() == null) {
                 EditHistory h = history(w.id());
@@ -425,7 +434,23 @@ public final class Projects {
         return logs.computeIfAbsent(id, CommandLog::new);
     }
 
-    private EditHistory history(String id) {
+    List<CommandRow> commands(String id) {
+        return log(id).rows(store);
+    }
+
+    /** Whether a workspace is the one that is held in memory. */
+    boolean holds(Workspace w) {
+        return open.get(w.id()) == w;
+    }
+
+    /** Lets go of what was parsed of a project that is not held in memory. */
+    void forget(String id) {
+        if (!open.containsKey(id)) {
+            logs.remove(id);
+        }
+    }
+
+    EditHistory history(String id) {
         CommandLog log = log(id);
         return new EditHistory(log.rows(store), Integer.MAX_VALUE, log);
     }
@@ -516,94 +541,6 @@ public final class Projects {
     }
 
     void redesign(Workspace w, int version) {
-        w.publish(new Workspace.State(version, w.state().designed(), "waiting", 0, 0, List.of()));
-        start(w, version);
-    }
-
-    private void start(Workspace w, int version) {
-        jobs.start("design", job -> {
-                    run(w, version);
-                    return w.id();
-                })
-                .belongsTo(w.id());
-    }
-
-    /** A design for a version of the project: nothing once a newer one is wanted. */
-    private static final class Progress implements Workspace.Step {
-        private final Workspace w;
-        private final int version;
-
-        Progress(Workspace w, int version) {
-            this.w = w;
-            this.version = version;
-        }
-
-        @Override
-        public void at(String doing, int done, int total) {
-            wanted();
-            w.publish(new Workspace.State(version, w.state().designed(), doing, done, total, List.of()));
-        }
-
-        @Override
-        public void wanted() {
-            if (w.state().version() != version) {
-                throw new CancellationException();
-            }
-        }
-    }
-
-    private void run(Workspace w, int version) {
-        Progress progress = new Progress(w, version);
-        try {
-            progress.wanted();
-            read(w);
-            Basis basis = basis(w.id());
-            List<Finding> wrong = basis.check();
-            if (!wrong.isEmpty()) {
-                throw new Jobs.Refused(wrong);
-            }
-            EditHistory h = history(w.id());
-            w.design(basis, h.decisions(), version, progress);
-            if (w.state().version() == version) {
-                w.publish(new Workspace.State(version, version, "", 0, 0, List.of()));
-            }
-        } catch (AnalysisFailed e) {
-            failed(w, version, e.findings());
-            throw e;
-        } catch (Jobs.Refused e) {
-            failed(w, version, e.findings());
-            throw e;
-        } catch (CancellationException e) {
-            throw e; // a newer design is under way and says so itself
-        } catch (RuntimeException e) {
-            if (Database.isOutage(e)) {
-                again(w, version);
-                throw new Jobs.Refused(List.of(OUTAGE));
-            }
-            failed(
-                    w,
-                    version,
-                    List.of(Finding.fails(
-                            "server.error",
-                            "server",
-                            "The design stopped because of an error inside Kolonne; it is in the log.",
-                            "Change the basis or try again.")));
-            throw e;
-        }
-    }
-
-    /** A database that does not answer stops a design no longer than it is away. */
-    private void again(Workspace w, int version) {
-        LOG.warn("the database does not answer; the design of {} is tried again", w.id());
-        w.publish(new Workspace.State(version, w.state().designed(), "waiting for the database", 0, 0, List.of()));
-        jobs.later(RETRY, () -> {
-            if (w.state().version() == version && open.get(w.id()) == w) {
-                start(w, version);
-            }
-        });
-    }
-
-    private static void failed(Workspace w, int version, List<Finding> findings) {
-        w.publish(new Workspace.State(version, w.state().designed(), "", 0, 0, findings));
+        designs.redesign(w, version);
     }
 }

@@ -303,15 +303,19 @@ public final class Workspace {
         publish(new State(version, version, "", 0, 0, List.of()));
     }
 
-    void design(Basis basis, Decisions decided, int version, Step step) {
+    /** Designs all of it. */
+    BuildingDesign design(Basis basis, Decisions decided, Step step) {
         Analysis a = solved(step);
         step.wanted();
-        BuildingDesign d = BuildingDesigner.design(a, basis, decided, (done, total) -> {
+        return BuildingDesigner.design(a, basis, decided, (done, total) -> {
             step.wanted();
             if (done * 10 / total != (done - 1) * 10 / total) { // ten times in all: every event redraws open pages
                 step.at("designing", done, total);
             }
         });
+    }
+
+    void publish(int version, BuildingDesign d) {
         publish(new Published(version, d, ResultRow.of(d)));
     }
 

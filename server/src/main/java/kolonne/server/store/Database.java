@@ -44,6 +44,9 @@ public final class Database implements AutoCloseable {
         mybatis.addMapper(ProjectMapper.class);
         mybatis.addMapper(PeopleMapper.class);
         mybatis.addMapper(DeedMapper.class);
+        mybatis.addMapper(DesignMapper.class);
+        mybatis.addMapper(TaskMapper.class);
+        mybatis.addMapper(PresenceMapper.class);
         sessions = new SqlSessionFactoryBuilder().build(mybatis);
     }
 

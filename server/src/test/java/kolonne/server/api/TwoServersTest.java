@@ -6,7 +6,6 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.ObjectMapper;
 import com.fasterxml.jackson.databind.node.ObjectNode;
-import io.javalin.Javalin;
 import java.io.BufferedReader;
 import java.io.IOException;
 import java.io.InputStreamReader;
@@ -14,24 +13,19 @@ import java.net.URI;
 import java.net.URLConnection;
 import java.net.http.HttpResponse;
 import java.nio.charset.StandardCharsets;
-import java.nio.file.Files;
-import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.concurrent.Callable;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
+import java.util.concurrent.atomic.AtomicReference;
 import kolonne.core.basis.Basis;
 import kolonne.core.demo.DemoBuilding;
 import kolonne.core.demo.DemoOptions;
 import kolonne.exchange.basis.BasisFile;
 import kolonne.exchange.model.ModelWriter;
-import kolonne.server.jobs.Jobs;
-import kolonne.server.project.Projects;
-import kolonne.server.store.Database;
-import kolonne.server.store.MariaDbProjectStore;
-import kolonne.server.store.ProjectStore;
+import kolonne.server.project.Author;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -41,41 +35,15 @@ import org.junit.jupiter.api.condition.EnabledIfEnvironmentVariable;
 @EnabledIfEnvironmentVariable(named = "KOLONNE_TEST_DB", matches = "jdbc:.*")
 class TwoServersTest {
     private static final ObjectMapper JSON = new ObjectMapper();
-    private Server one;
-    private Server two;
+    private DatabaseServer one;
+    private DatabaseServer two;
     private String project;
     private final List<String> lines = new ArrayList<>();
 
-    /** One of them. */
-    private static final class Server {
-        final Database database;
-        final Jobs jobs = new Jobs();
-        final ProjectStore store;
-        final Javalin javalin;
-
-        Server() throws IOException {
-            database = new Database(
-                    System.getenv("KOLONNE_TEST_DB"),
-                    "app",
-                    Files.readString(Path.of(System.getenv("KOLONNE_TEST_DB_PASSWORD_FILE")))
-                            .strip());
-            store = new MariaDbProjectStore(database);
-            Projects projects = new Projects(store, jobs);
-            projects.followOthers();
-            javalin = new Api(projects, jobs).server().start("127.0.0.1", 0);
-        }
-
-        void stop() {
-            javalin.stop();
-            jobs.close();
-            database.close();
-        }
-    }
-
     @BeforeEach
     void start() throws IOException, InterruptedException {
-        one = new Server();
-        two = new Server();
+        one = new DatabaseServer();
+        two = new DatabaseServer();
         byte[] model = ModelWriter.json(DemoBuilding.generate(DemoOptions.ofSize(60)));
         project = "/api/projects/"
                 + one.store
@@ -95,12 +63,12 @@ class TwoServersTest {
         two.stop();
     }
 
-    private JsonNode ask(Server at, int status, String method, String path, String body, String... headers)
+    private JsonNode ask(DatabaseServer at, int status, String method, String path, String body, String... headers)
             throws IOException, InterruptedException {
         return Requests.ask(at.javalin, status, method, project + path, body, headers);
     }
 
-    private JsonNode change(Server at, int status, int seen, String method, String path, String body)
+    private JsonNode change(DatabaseServer at, int status, int seen, String method, String path, String body)
             throws IOException, InterruptedException {
         return ask(at, status, method, path, body, "If-Match", "\"" + seen + "\"", "Kolonne-Window", "w" + path);
     }
@@ -111,7 +79,7 @@ class TwoServersTest {
     }
 
     /** Waits until a server shows the design of a version. */
-    private void current(Server at, int version) throws IOException, InterruptedException {
+    private void current(DatabaseServer at, int version) throws IOException, InterruptedException {
         for (int i = 0; i < 2400; i++) {
             HttpResponse<String> r = Requests.send(at.javalin, "GET", project + "/state", null);
             JsonNode state = JSON.readTree(r.body());
@@ -126,7 +94,7 @@ class TwoServersTest {
     }
 
     /** What a server shows of the whole design. */
-    private JsonNode results(Server at) throws IOException, InterruptedException {
+    private JsonNode results(DatabaseServer at) throws IOException, InterruptedException {
         ObjectNode out = JSON.createObjectNode();
         out.set("rows", ask(at, 200, "GET", "/results?size=5000", null).get("rows"));
         out.set("view", ask(at, 200, "GET", "/view", null));
@@ -189,7 +157,7 @@ class TwoServersTest {
             List<Callable<Integer>> all = new ArrayList<>();
             for (int i = 0; i < Math.min(12, lines.size()); i++) {
                 String path = project + "/members/" + lines.get(i) + "/hand";
-                Server at = i % 2 == 0 ? one : two;
+                DatabaseServer at = i % 2 == 0 ? one : two;
                 all.add(() -> Requests.send(at.javalin, "PUT", path, cage(3), "If-Match", "\"1\"")
                         .statusCode());
             }
@@ -239,5 +207,25 @@ class TwoServersTest {
             }
             throw new AssertionError("never told");
         }
+    }
+
+    @Test
+    void whoHasAProjectOpenOnTheOtherServerIsTold() throws InterruptedException {
+        String id = project.substring(project.lastIndexOf('/') + 1);
+        AtomicReference<List<String>> ana = new AtomicReference<>();
+        AtomicReference<List<String>> zoe = new AtomicReference<>();
+        one.projects.present().enters(id, new Author("Ana", "w1", null, ""), ana::set);
+        Runnable leaves = two.projects.present().enters(id, new Author("Zoë", "w2", null, ""), zoe::set);
+        told(ana, List.of("Zoë"));
+        told(zoe, List.of("Ana"));
+        leaves.run();
+        told(ana, List.of());
+    }
+
+    private static void told(AtomicReference<List<String>> who, List<String> names) throws InterruptedException {
+        for (int i = 0; i < 600 && !names.equals(who.get()); i++) {
+            Thread.sleep(25);
+        }
+        assertEquals(names, who.get());
     }
 }

@@ -91,7 +91,7 @@ class ProjectsTest {
                 }
             }
         };
-        assertThrows(CancellationException.class, () -> w.design(Basis.standard(false), Decisions.NONE, 1, step));
+        assertThrows(CancellationException.class, () -> w.design(Basis.standard(false), Decisions.NONE, step));
         assertNull(w.published());
         int lines = kolonne.core.design.BuildingDesigner.design(
                         w.solved((a, b, c) -> {}),

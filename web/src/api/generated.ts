@@ -6952,6 +6952,7 @@ export interface components {
     }
     OwnAccount: {
       name: string
+      linked: boolean
       browsers: components['schemas']['Browser'][]
       tokens: components['schemas']['Token'][]
     }

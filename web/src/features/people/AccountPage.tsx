@@ -8,7 +8,9 @@ import { TitleLine } from '../../app/TitleLine'
 import { ErrorView } from '../../ui/ErrorView'
 import { Loading } from '../../ui/Loading'
 import { PasswordForm } from './PasswordForm'
+import { useSession } from './session'
 import { ToldOnce } from './ToldOnce'
+import { REFUSED } from './words'
 
 const KEY = ['account']
 const day = (at: string) => (at ? new Date(at).toLocaleDateString() : 'never')
@@ -25,7 +27,10 @@ export function AccountPage({ mode, onMode }: { mode: Mode; onMode: () => void }
         {q.isPending && <Loading words="Reading your account" />}
         {q.data && (
           <div className="two">
-            <Password />
+            <div>
+              <Password />
+              <Provider account={q.data} />
+            </div>
             <div>
               <Browsers account={q.data} />
               <Tokens account={q.data} />
@@ -44,6 +49,33 @@ function Password() {
       <h2>Password</h2>
       <p className="soft">Changing it signs your other browsers out and ends your tokens.</p>
       <PasswordForm onDone={() => void queries.invalidateQueries({ queryKey: KEY })} />
+    </section>
+  )
+}
+
+/** Signing in through the office's provider, where there is one. */
+function Provider({ account }: { account: OwnAccount }) {
+  const { provider } = useSession()
+  const refused = REFUSED[new URL(window.location.href).searchParams.get('refused') ?? '']
+  if (!provider) return null
+  return (
+    <section aria-label="Provider">
+      <h2>{provider}</h2>
+      <p className="soft">
+        {account.linked
+          ? `You sign in through ${provider} as this account.`
+          : `Sign in there once, and from then on either way leads to this account.`}
+      </p>
+      {refused && (
+        <p role="alert" className="over-ink">
+          {refused}
+        </p>
+      )}
+      {!account.linked && (
+        <Button size="small" href="/openid/begin?link=1">
+          Link with {provider}
+        </Button>
+      )}
     </section>
   )
 }

@@ -6,14 +6,7 @@ import { people } from '../../api/people'
 import type { Mode } from '../../app/theme'
 import { TitleLine } from '../../app/TitleLine'
 import { useSession } from './session'
-
-/** Why somebody came back from the provider without being signed in. */
-const REFUSED: Record<string, string> = {
-  denied: 'The provider did not sign you in.',
-  stale: 'That sign-in began elsewhere or long ago; begin again.',
-  provider: 'The provider does not answer as it should; try again in a while.',
-  closed: 'Your account is closed; ask an administrator of your office.',
-}
+import { REFUSED } from './words'
 
 /** The address of this page without what the provider's answer added, and that answer. */
 function cameBack() {

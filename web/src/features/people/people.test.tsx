@@ -100,6 +100,7 @@ describe('the gate', () => {
 describe('the account', () => {
   const account = {
     name: 'Ines Ravn',
+    linked: false,
     browsers: [
       { device: 'Mozilla/5.0 (X11; Linux) Firefox/140', address: '10.0.0.4', beganAt: AT, seenAt: AT, here: true },
       { device: 'Mozilla/5.0 (Windows) Edg/141', address: '10.0.0.9', beganAt: AT, seenAt: AT, here: false },
@@ -118,6 +119,31 @@ describe('the account', () => {
     await waitFor(() => expect(screen.queryByText('Edge on Windows')).toBeNull())
     expect(out).toHaveBeenCalled()
     expect(screen.queryByRole('button', { name: 'Sign the others out' })).toBeNull()
+  })
+
+  const page = () =>
+    render(
+      <SessionContext.Provider value={session({ provider: 'Velde Engineers' })}>
+        <AccountPage mode="light" onMode={() => {}} />
+      </SessionContext.Provider>,
+      { wrapper: Around },
+    )
+
+  it('is linked with the provider, and tells why it was not', async () => {
+    vi.spyOn(people, 'account').mockResolvedValue(account)
+    window.history.replaceState(null, '', '/account?refused=linked')
+    page()
+    const link = await screen.findByRole('link', { name: 'Link with Velde Engineers' })
+    expect(link).toHaveAttribute('href', '/openid/begin?link=1')
+    expect(screen.getByRole('alert')).toHaveTextContent('somebody who has another account here')
+  })
+
+  it('tells that it is linked', async () => {
+    vi.spyOn(people, 'account').mockResolvedValue({ ...account, linked: true })
+    window.history.replaceState(null, '', '/account')
+    page()
+    expect(await screen.findByText('You sign in through Velde Engineers as this account.')).toBeInTheDocument()
+    expect(screen.queryByRole('link', { name: /Link with/ })).toBeNull()
   })
 
   it('makes a token, shows it once, and ends one', async () => {

@@ -33,7 +33,18 @@ export const DEEDS: Record<string, string> = {
   password: 'changed a password',
   'account-add': 'made an account',
   'account-change': 'changed an account',
+  'account-link': 'linked the account to the provider',
   'account-reset': 'gave a new password',
   'token-add': 'made a token',
   'token-end': 'ended a token',
+}
+
+/** Why somebody came back from the provider without what they went for. */
+export const REFUSED: Record<string, string> = {
+  denied: 'The provider did not sign you in.',
+  stale: 'That sign-in began elsewhere or long ago; begin again.',
+  provider: 'The provider does not answer as it should; try again in a while.',
+  closed: 'Your account is closed; ask an administrator of your office.',
+  linked:
+    'The provider knows you as somebody who has another account here; sign in as that one, or ask an administrator.',
 }

@@ -19,6 +19,9 @@ import kolonne.exchange.basis.BasisFile;
 
 /** Fields of a basis and their values in words, in the units that its code is read in. */
 public final class BasisWords {
+    /** Beyond what any field can be, as it is shown. */
+    private static final double LARGEST = 1e12;
+
     private static final Map<String, String> OTHERS = Map.ofEntries(
             Map.entry("name", "Name"),
             Map.entry("code", "Design code"),
@@ -147,8 +150,10 @@ public final class BasisWords {
                     ? Codes.find(v.asText()).map(CodeEntry::name).orElse(v.asText())
                     : v.asText().replace('-', ' ');
         }
-        BigDecimal d = new BigDecimal(quantity(path).display(v.asDouble(), b.usUnits()), new MathContext(4))
-                .stripTrailingZeros();
-        return d.toPlainString();
+        double shown = quantity(path).display(v.asDouble(), b.usUnits());
+        if (!(Math.abs(shown) < LARGEST)) {
+            return "a number without bounds"; // somebody's file may say 4e400
+        }
+        return new BigDecimal(shown, new MathContext(4)).stripTrailingZeros().toPlainString();
     }
 }

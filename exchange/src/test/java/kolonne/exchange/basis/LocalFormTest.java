@@ -116,6 +116,17 @@ class LocalFormTest {
         assertEquals(List.of(), BasisPatch.clashes(seen, now, other));
     }
 
+    /** A number that no field can hold clashes like any other, and is refused in words. */
+    @Test
+    void aClashTellsOfNumbersWithoutBounds() throws Exception {
+        Basis seen = Basis.standard(false);
+        Basis now = patched(seen, "{'beamCoverMm':45}");
+        for (String odd : List.of("4e400", "-4e400", "1e300")) {
+            ObjectNode mine = (ObjectNode) JSON.readTree(bytes("{'beamCoverMm':" + odd + "}"));
+            assertTrue(BasisPatch.clashes(seen, now, mine).get(0).what().contains("you set a number without bounds"));
+        }
+    }
+
     @Test
     void areWordsOfTheBasis() {
         Map<String, String> words = BasisWords.all(patched(Basis.standard(true), BASEMENT));

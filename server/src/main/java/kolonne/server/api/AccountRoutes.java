@@ -28,7 +28,8 @@ final class AccountRoutes {
     /** @param usedAt last; empty if never */
     record TokenDto(String id, String name, String madeAt, String endsAt, String usedAt) {}
 
-    record OwnAccountDto(String name, List<BrowserDto> browsers, List<TokenDto> tokens) {}
+    /** @param linked whether its person signs in through the office's provider as well */
+    record OwnAccountDto(String name, boolean linked, List<BrowserDto> browsers, List<TokenDto> tokens) {}
 
     record NewToken(String name) {}
 
@@ -82,6 +83,7 @@ final class AccountRoutes {
         Caller who = Doors.signedIn(c);
         c.json(new OwnAccountDto(
                 who.name(),
+                team.links().linked(who),
                 team.signIns().of(who).stream().map(r -> of(r, who)).toList(),
                 team.tokens().of(who).stream().map(AccountRoutes::of).toList()));
     }

@@ -25,6 +25,7 @@ import kolonne.server.guard.SameSite;
 import kolonne.server.jobs.Job;
 import kolonne.server.jobs.Jobs;
 import kolonne.server.people.Team;
+import kolonne.server.project.Busy;
 import kolonne.server.project.Clash;
 import kolonne.server.project.Projects;
 import kolonne.server.project.Workspace;
@@ -260,6 +261,15 @@ public final class Api {
         cfg.routes.exception(
                 Clash.class,
                 (e, c) -> fail(c, Problem.of(409, "clash", "Somebody else changed the same meanwhile.", e.findings())));
+        cfg.routes.exception(
+                Busy.class,
+                (e, c) -> fail(
+                        c,
+                        Problem.of(
+                                503,
+                                "busy",
+                                "Too many changes of this project are under way.",
+                                "Nothing was changed. Wait a moment and try again.")));
         cfg.routes.exception(
                 Refusal.class, (e, c) -> fail(c, Problem.of(e.status(), e.type(), e.getMessage(), e.mend())));
         cfg.routes.exception(BadRequest.class, (e, c) -> fail(c, e.problem()));

@@ -19,6 +19,11 @@ import kolonne.server.watch.RequestWatch;
 final class OpenIdPages {
     private static final String BEGIN = "/openid/begin";
     private static final String BACK = "/openid/back";
+    /** The page of one's own account. */
+    private static final String ACCOUNT = "/account";
+    /** Remembered in place of a page: the account that began is linked, nobody is signed in. */
+    private static final String LINK = "link";
+
     private static final String COOKIE = "kolonne-openid";
     /** How long a person may take at the provider [s]. */
     private static final int PATIENCE = 900;
@@ -38,19 +43,26 @@ final class OpenIdPages {
 
     private void begin(Context c, OpenId provider) {
         RequestWatch.of(c, BEGIN);
-        told(c, () -> {
+        boolean link = c.queryParam("link") != null;
+        told(c, link ? ACCOUNT : "/", () -> {
             OpenId.Begun b = provider.begin(back(c));
             OpenId.Remembered r = b.remembered();
+            if (link) {
+                doors.enter(c, Needs.NOTHING, null);
+                doors.team().orElseThrow().links().begin(r.state(), Doors.caller(c));
+            }
             // the way back is a link from elsewhere: only a lax cookie comes along
-            keep(c, String.join("~", r.state(), r.nonce(), r.verifier(), local(c.queryParam("to"))), PATIENCE);
+            String then = link ? LINK : local(c.queryParam("to"));
+            keep(c, String.join("~", r.state(), r.nonce(), r.verifier(), then), PATIENCE);
             c.redirect(b.to().toString(), HttpStatus.SEE_OTHER);
         });
     }
 
     private void back(Context c, OpenId provider) {
         RequestWatch.of(c, BACK);
-        told(c, () -> {
-            String[] kept = Optional.ofNullable(c.cookie(COOKIE)).orElse("").split("~", 4);
+        String[] kept = Optional.ofNullable(c.cookie(COOKIE)).orElse("").split("~", 4);
+        boolean link = kept.length == 4 && kept[3].equals(LINK);
+        told(c, link ? ACCOUNT : "/", () -> {
             if (kept.length < 4) {
                 throw new Refusal(403, "stale", "This sign-in began elsewhere or long ago.", "Begin again.");
             }
@@ -61,17 +73,22 @@ final class OpenIdPages {
                     back(c),
                     new OpenId.Remembered(kept[0], kept[1], kept[2]));
             Team team = doors.team().orElseThrow();
+            if (link) {
+                team.links().end(kept[0], who, Doors.origin(c));
+                c.redirect(ACCOUNT, HttpStatus.SEE_OTHER);
+                return;
+            }
             doors.give(c, team.signIns().begin(who, Doors.origin(c), c.userAgent()));
             c.redirect(local(kept[3]), HttpStatus.SEE_OTHER);
         });
     }
 
-    /** What goes wrong is told where people sign in. */
-    private static void told(Context c, Runnable work) {
+    /** What goes wrong is told where people began. */
+    private static void told(Context c, String where, Runnable work) {
         try {
             work.run();
         } catch (Refusal e) {
-            c.redirect("/?refused=" + e.type(), HttpStatus.SEE_OTHER);
+            c.redirect(where + "?refused=" + e.type(), HttpStatus.SEE_OTHER);
         }
     }
 

@@ -104,6 +104,30 @@ public final class Accounts {
         });
     }
 
+    /** Lets whoever has an account sign in as somebody that a provider knows as well. @throws Refusal if another account is theirs already */
+    void link(String id, OpenId.Person person, By by) {
+        String subject = Secrets.kept(person.issuer() + "\n" + person.subject());
+        store.in(by, (m, log) -> {
+            AccountRow known = m.bySubject(subject);
+            if (known != null && !known.id().equals(id)) {
+                throw new Refusal(
+                        409,
+                        "linked",
+                        "The provider's person has the account “" + known.name() + "” here already.",
+                        "Sign in as that one, or ask an administrator.");
+            }
+            AccountRow own = found(m, id);
+            m.setSubject(id, subject);
+            log.deed("", null, "account-link", own.name());
+            return own;
+        });
+    }
+
+    /** Whether somebody signs in through the provider. */
+    boolean linked(String id) {
+        return store.in(m -> m.linked(id)) > 0;
+    }
+
     private static String named(String told) {
         String n =
                 told == null ? "" : told.replaceAll("\\p{Cntrl}", " ").strip().replaceAll("\\s+", " ");

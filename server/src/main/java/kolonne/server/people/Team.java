@@ -13,6 +13,7 @@ public record Team(
         SignIns signIns,
         Tokens tokens,
         Sharing sharing,
+        Links links,
         Optional<OpenId> openId) {
     private static final String FIRST = "administrator";
 
@@ -26,6 +27,7 @@ public record Team(
                 new SignIns(store, accounts, clock),
                 new Tokens(store, accounts),
                 new Sharing(store),
+                new Links(accounts, clock),
                 openId);
     }
 

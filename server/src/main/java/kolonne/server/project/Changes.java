@@ -85,11 +85,11 @@ public final class Changes {
      */
     public Optional<ProjectRow> types(String id, int version, Function<Types, TypesChanged> change, Author by) {
         Workspace w = ready(id);
-        synchronized (w) {
+        return w.inTurn(() -> {
             TypesChanged now = change.apply(history(w, commands(w)).types());
             String body = new EditHistory.Told(now.summary(), TypesFile.write(now.types())).write();
             return changed(w, version, by, new Change(EditHistory.TYPES, body, now.summary()), Effects.NONE);
-        }
+        });
     }
 
     /** A change that is not stored yet. @param summary the sentence of the history */
@@ -126,7 +126,7 @@ public final class Changes {
      */
     public Optional<ProjectRow> revise(String id, int version, RevisedModel newer, boolean keepOwn, Author by) {
         Workspace w = ready(id);
-        synchronized (w) {
+        return w.inTurn(() -> {
             if (projects.find(id).version() != version) {
                 return Optional.empty();
             }
@@ -142,7 +142,7 @@ public final class Changes {
             Change change = new Change(EditHistory.REVISION, new EditHistory.Told(summary, fields).write(), summary);
             w.keepFile(version + 1, newer.read());
             return changed(w, version, by, change, null, new Revision(newer, c));
-        }
+        });
     }
 
     /** What adopting a newer model would do. @param effects on lines, stacks, types and what is set by hand, in sentences */
@@ -202,7 +202,7 @@ public final class Changes {
     /** Gives a line or stack another mark; empty if the project has moved on meanwhile. @throws Clash if others gave it one since {@code version} */
     public Optional<ProjectRow> mark(String id, int version, String mark, String other, Author by) {
         Workspace w = ready(id);
-        synchronized (w) {
+        return w.inTurn(() -> {
             Marks marks = history(w, commands(w)).marks();
             Marked m = marks.byMark(mark)
                     .orElseThrow(() -> new NoSuchElementException("There is no line or stack " + mark + "."));
@@ -226,7 +226,7 @@ public final class Changes {
                     by,
                     new Change(EditHistory.MARK, new EditHistory.Told(summary, null).write(), summary),
                     e);
-        }
+        });
     }
 
     /**
@@ -238,6 +238,10 @@ public final class Changes {
      */
     public ProjectRow basis(String id, int seen, byte[] patch, Author by) {
         Workspace w = ready(id);
+        return w.inTurn(() -> basisInTurn(w, seen, patch, by));
+    }
+
+    private ProjectRow basisInTurn(Workspace w, int seen, byte[] patch, Author by) {
         for (int i = 0; i < TRIES; i++) {
             Optional<ProjectRow> row = basisOnce(w, seen, patch, by);
             if (row.isPresent()) {
@@ -249,33 +253,31 @@ public final class Changes {
     }
 
     private Optional<ProjectRow> basisOnce(Workspace w, int seen, byte[] patch, Author by) {
-        synchronized (w) {
-            ProjectRow row = projects.find(w.id());
-            List<CommandRow> commands = commands(w);
-            Basis now = history(w, commands).basis();
-            BasisPatch.Read read = BasisPatch.read(patch, now);
-            if (read.patch() == null) {
-                throw new Jobs.Refused(read.findings());
-            }
-            Basis was = history(w, seenBy(w, commands, seen, by)).basis();
-            List<Finding> clashes = BasisPatch.clashes(was, now, read.patch());
-            if (!clashes.isEmpty()) {
-                throw new Clash(clashes);
-            }
-            if (read.basis() == null) {
-                throw new Jobs.Refused(read.findings());
-            }
-            if (read.basis().equals(now)) {
-                return Optional.of(row);
-            }
-            String summary = BasisPatch.words(now, read.basis());
-            return changed(
-                    w,
-                    row.version(),
-                    by,
-                    new Change(EditHistory.BASIS, new EditHistory.Told(summary, read.patch()).write(), summary),
-                    Effects.NONE);
+        ProjectRow row = projects.find(w.id());
+        List<CommandRow> commands = commands(w);
+        Basis now = history(w, commands).basis();
+        BasisPatch.Read read = BasisPatch.read(patch, now);
+        if (read.patch() == null) {
+            throw new Jobs.Refused(read.findings());
         }
+        Basis was = history(w, seenBy(w, commands, seen, by)).basis();
+        List<Finding> clashes = BasisPatch.clashes(was, now, read.patch());
+        if (!clashes.isEmpty()) {
+            throw new Clash(clashes);
+        }
+        if (read.basis() == null) {
+            throw new Jobs.Refused(read.findings());
+        }
+        if (read.basis().equals(now)) {
+            return Optional.of(row);
+        }
+        String summary = BasisPatch.words(now, read.basis());
+        return changed(
+                w,
+                row.version(),
+                by,
+                new Change(EditHistory.BASIS, new EditHistory.Told(summary, read.patch()).write(), summary),
+                Effects.NONE);
     }
 
     /** What a window has seen: all up to a version, and the changes of the basis that it made since itself. */
@@ -313,41 +315,41 @@ public final class Changes {
      */
     private Optional<ProjectRow> changed(
             Workspace w, int version, Author by, Change c, Effects known, Revision revision) {
-        Optional<ProjectRow> stored = changedOnce(w, version, by, c, known, revision);
-        // another server may have stored a change in between, of which this one need not be in the way
-        for (int i = 1; i < TRIES && stored.isEmpty() && REBASED.contains(c.kind()); i++) {
-            stored = changedOnce(w, version, by, c, known, revision);
-        }
-        return stored;
+        return w.inTurn(() -> {
+            Optional<ProjectRow> stored = changedOnce(w, version, by, c, known, revision);
+            // another server may have stored a change in between, of which this one need not be in the way
+            for (int i = 1; i < TRIES && stored.isEmpty() && REBASED.contains(c.kind()); i++) {
+                stored = changedOnce(w, version, by, c, known, revision);
+            }
+            return stored;
+        });
     }
 
     private Optional<ProjectRow> changedOnce(
             Workspace w, int version, Author by, Change c, Effects known, Revision revision) {
-        synchronized (w) {
-            int now = projects.find(w.id()).version();
-            follow(w, now);
-            if (now != version && (now < version || !REBASED.contains(c.kind()))) {
-                return Optional.empty();
-            }
-            List<CommandRow> commands = new ArrayList<>(commands(w));
-            EditHistory before = history(w, commands);
-            CommandRow row = new CommandRow(w.id(), now + 1, c.kind(), c.body(), null, by.person(), null);
-            CommandRow change = known == null ? row : with(row, known);
-            if (now != version) {
-                apart(w, change, commands, before.marks(), version, by);
-            }
-            commands.add(change);
-            EditHistory after = history(w, commands);
-            if (after.modelVersion() > now) {
-                return modelChanged(w, before, after, row, c, by, revision);
-            }
-            Optional<ProjectRow> stored = store.by(by.by()).append(change);
-            stored.ifPresent(r -> {
-                tell(w, r, c, by, known == null ? List.of() : known.told());
-                decided(w, before, after, r.version());
-            });
-            return stored;
+        int now = projects.find(w.id()).version();
+        follow(w, now);
+        if (now != version && (now < version || !REBASED.contains(c.kind()))) {
+            return Optional.empty();
         }
+        List<CommandRow> commands = new ArrayList<>(commands(w));
+        EditHistory before = history(w, commands);
+        CommandRow row = new CommandRow(w.id(), now + 1, c.kind(), c.body(), null, by.person(), null);
+        CommandRow change = known == null ? row : with(row, known);
+        if (now != version) {
+            apart(w, change, commands, before.marks(), version, by);
+        }
+        commands.add(change);
+        EditHistory after = history(w, commands);
+        if (after.modelVersion() > now) {
+            return modelChanged(w, before, after, row, c, by, revision);
+        }
+        Optional<ProjectRow> stored = store.by(by.by()).append(change);
+        stored.ifPresent(r -> {
+            tell(w, r, c, by, known == null ? List.of() : known.told());
+            decided(w, before, after, r.version());
+        });
+        return stored;
     }
 
     /** Designs what the same model is decided otherwise: few lines at once, else all of it by a job. */

@@ -10,9 +10,9 @@ import java.util.ArrayList;
 import java.util.Deque;
 import java.util.HashSet;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Stream;
 import kolonne.core.basis.Basis;
 import kolonne.core.design.Decisions;
 import kolonne.core.design.HandSet;
@@ -21,7 +21,6 @@ import kolonne.core.mark.Marks;
 import kolonne.core.model.Building;
 import kolonne.core.model.ModelEdit;
 import kolonne.core.model.Role;
-import kolonne.core.type.MemberType;
 import kolonne.core.type.Types;
 import kolonne.exchange.basis.BasisFile;
 import kolonne.exchange.edit.BasisPatch;
@@ -225,18 +224,28 @@ public final class EditHistory {
 
     /** Ids of lines and stacks whose cage by hand, whose mark or whose type is another. */
     Set<String> linesOtherThan(EditHistory before) {
-        Set<String> out = new HashSet<>(hand().otherLines(before.hand()));
-        Set<String> lifts = hand().otherLifts(before.hand());
-        marks().all().values().stream()
+        HandSet hand = hand();
+        HandSet handBefore = before.hand();
+        Marks marks = marks();
+        Set<String> out = new HashSet<>(hand.otherLines(handBefore));
+        Set<String> lifts = hand.otherLifts(handBefore);
+        marks.all().values().stream()
                 .filter(m -> m.role() == Role.COLUMN && m.members().stream().anyMatch(lifts::contains))
                 .forEach(m -> out.add(m.id()));
-        marks().changedFrom(before.marks()).forEach(m -> out.add(m.id()));
-        Map<String, MemberType> was = before.types().all();
-        Map<String, MemberType> now = types().all();
-        boolean all = before.types().tolerance() != types().tolerance();
-        was.values().stream().filter(t -> all || !t.sharesAs(now.get(t.id()))).forEach(t -> out.addAll(t.members()));
-        now.values().stream().filter(t -> all || !t.sharesAs(was.get(t.id()))).forEach(t -> out.addAll(t.members()));
+        marks.changedFrom(before.marks()).forEach(m -> out.add(m.id()));
+        Types types = types();
+        Types typesBefore = before.types();
+        boolean all = typesBefore.tolerance() != types.tolerance();
+        joined(typesBefore, types, all).forEach(out::add);
+        joined(types, typesBefore, all).forEach(out::add);
         return out;
+    }
+
+    /** Members of types that another state has otherwise. @param all whether it holds for every type */
+    private static Stream<String> joined(Types of, Types other, boolean all) {
+        return of.all().values().stream()
+                .filter(t -> all || !t.sharesAs(other.all().get(t.id())))
+                .flatMap(t -> t.members().stream());
     }
 
     /** Whether the same model is designed on the same basis as at another time. */

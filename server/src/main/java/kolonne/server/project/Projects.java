@@ -10,6 +10,7 @@ import java.util.NoSuchElementException;
 import java.util.Optional;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.Semaphore;
+import java.util.function.Supplier;
 import kolonne.core.analysis.Analysis;
 import kolonne.core.analysis.AnalysisFailed;
 import kolonne.core.analysis.FrameAnalysis;
@@ -33,6 +34,7 @@ import kolonne.server.archive.ProjectArchive;
 import kolonne.server.jobs.Job;
 import kolonne.server.jobs.Jobs;
 import kolonne.server.store.CommandRow;
+import kolonne.server.store.Database;
 import kolonne.server.store.DeedRow;
 import kolonne.server.store.MappingRow;
 import kolonne.server.store.ModelFileRow;
@@ -53,7 +55,7 @@ public final class Projects {
     private static final long ARCHIVE = 3;
 
     private static final int MOST_WAITING = 40;
-    private static final Duration PATIENCE = Duration.ofSeconds(10);
+    private static final Duration PATIENCE = Duration.ofSeconds(5);
 
     private final ProjectStore store;
     private final Jobs jobs;
@@ -154,7 +156,7 @@ public final class Projects {
         return ProjectArchive.isOne(bytes)
                 ? jobs.start("import", ARCHIVE * ProjectArchive.mostUnpacked(bytes), job -> {
                     job.at("reading the project", 0, 0);
-                    return files.take(bytes, by);
+                    return stored(() -> files.take(bytes, by));
                 })
                 : importModel(name, fileName, bytes, by);
     }
@@ -173,8 +175,8 @@ public final class Projects {
             Basis basis = Basis.standard(read.building().unitSystem().equals("US"));
             job.at("storing", 0, 0);
             Marks marks = BuildingMarks.follow(Marks.NONE, solved.index()).marks();
-            ProjectRow row = store.by(by.by())
-                    .create(cut(title), cut(fileName), bytes, BasisFile.write(basis), Changes.first(marks));
+            ProjectRow row = stored(() -> store.by(by.by())
+                    .create(cut(title), cut(fileName), bytes, BasisFile.write(basis), Changes.first(marks)));
             // whoever opens the project now need not read and solve it again
             Workspace w = new Workspace(row.id(), row.version());
             w.read(read, read.building(), row.version(), false);
@@ -184,6 +186,29 @@ public final class Projects {
             evict();
             return row.id();
         });
+    }
+
+    /** Stores at the end of a job. @throws Jobs.Refused where the database does not do its part */
+    private static <T> T stored(Supplier<T> work) {
+        try {
+            return work.get();
+        } catch (RuntimeException e) {
+            if (!Database.isOutage(e)) {
+                throw e;
+            }
+            throw new Jobs.Refused(List.of(
+                    Database.isFull(e)
+                            ? Finding.fails(
+                                    "server.disk",
+                                    "server",
+                                    "The disk of the database is full.",
+                                    "Nothing was stored. Make room on it and bring the file again.")
+                            : Finding.fails(
+                                    "server.database",
+                                    "server",
+                                    "The database does not answer.",
+                                    "Nothing was stored. Wait a moment and bring the file again.")));
+        }
     }
 
     /** Starts reading a newer model of a project's building; the job's result is its name among {@link #revisions}. */
@@ -304,6 +329,9 @@ public final class Projects {
     }
 
     void read(Workspace w) {
+        if (w.building() != null) {
+            return; // whoever changes it holds it meanwhile
+        }
         synchronized (w) {
             if (w.building() == null) {
                 EditHistory h = history(w.id());

@@ -8,7 +8,9 @@ import java.util.Set;
 import java.util.concurrent.CopyOnWriteArrayList;
 import java.util.concurrent.CountDownLatch;
 import java.util.concurrent.TimeUnit;
+import java.util.concurrent.locks.ReentrantLock;
 import java.util.function.Consumer;
+import java.util.function.Supplier;
 import kolonne.core.analysis.Analysis;
 import kolonne.core.analysis.FrameAnalysis;
 import kolonne.core.basis.Basis;
@@ -35,6 +37,8 @@ public final class Workspace {
 
     /** Model files kept as read: the one in force, and one that an undo or a redo brings back. */
     private static final int MOST_FILES = 2;
+
+    private static final Duration LONGEST_TURN = Duration.ofSeconds(4);
 
     /** Curves kept: of beams and columns, for a few states of the model and the basis. */
     private static final int MOST_CURVES = 6;
@@ -70,6 +74,9 @@ public final class Workspace {
     /** Held while a state is told, never while anything is computed. */
     private final Object telling = new Object();
 
+    /** Changes take turns: who came first is served first, however many there are. */
+    private final ReentrantLock turn = new ReentrantLock(true);
+
     private final List<Runnable> leaving = new java.util.concurrent.CopyOnWriteArrayList<>();
     private final List<Consumer<State>> listeners = new CopyOnWriteArrayList<>();
     private final Map<Integer, String> windows = new LinkedHashMap<>();
@@ -99,6 +106,25 @@ public final class Workspace {
 
     public String id() {
         return id;
+    }
+
+    /** One change at a time, while nothing else is changed here. @throws Busy if those before it take longer than a person should wait without being told */
+    <T> T inTurn(Supplier<T> change) {
+        try {
+            if (!turn.tryLock(LONGEST_TURN.toMillis(), TimeUnit.MILLISECONDS)) {
+                throw new Busy();
+            }
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+            throw new Busy();
+        }
+        try {
+            synchronized (this) {
+                return change.get();
+            }
+        } finally {
+            turn.unlock();
+        }
     }
 
     void touch() {

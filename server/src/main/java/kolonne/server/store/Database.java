@@ -30,7 +30,7 @@ public final class Database implements AutoCloseable {
         config.setPassword(password);
         config.setMaximumPoolSize(8);
         config.setMinimumIdle(1);
-        config.setConnectionTimeout(5000);
+        config.setConnectionTimeout(4000);
         config.setPoolName("kolonne");
         pool = new HikariDataSource(config);
         Flyway.configure()

@@ -26,6 +26,9 @@ public interface PeopleMapper {
     @Select(ACCOUNT + "WHERE subject = #{subject}")
     AccountRow bySubject(String subject);
 
+    @Select("SELECT COUNT(*) FROM account WHERE id = #{id} AND subject IS NOT NULL")
+    int linked(String id);
+
     @Update("UPDATE account SET subject = #{subject} WHERE id = #{id}")
     int setSubject(@Param("id") String id, @Param("subject") String subject);
 

@@ -186,4 +186,76 @@ class OpenIdTest {
             assertEquals("provider", e.type());
         }
     }
+
+    /** A colleague with a password, as a browser of theirs is signed in. */
+    private static String person(String name) throws IOException, InterruptedException {
+        office.person(name, false);
+        return office.signIn(name, TeamServer.PASSWORD);
+    }
+
+    /** The last answer of a browser that is signed in and links its account. */
+    private static HttpResponse<String> linking(String signedIn) throws IOException, InterruptedException {
+        HttpResponse<String> begun = get(here("/openid/begin?link=1"), "Cookie", signedIn);
+        String remembered = cookie(begun, "kolonne-openid").orElseThrow(() -> new AssertionError(location(begun)));
+        // the cookie of the sign-in does not come along from elsewhere
+        return get(
+                location(get(location(begun))),
+                "Cookie",
+                remembered.split(";")[0],
+                "Sec-Fetch-Site",
+                "cross-site",
+                "Sec-Fetch-Mode",
+                "navigate");
+    }
+
+    private static boolean linked(String signedIn) throws IOException, InterruptedException {
+        return office.ask(200, signedIn, "GET", "/api/account", null)
+                .get("linked")
+                .asBoolean();
+    }
+
+    @Test
+    void anAccountWithAPasswordIsLinkedAndBothWaysLeadToIt() throws IOException, InterruptedException {
+        String maja = person("Maja Lind");
+        provider.subject = "maja";
+        provider.name = "Maja Lind";
+        assertFalse(linked(maja));
+        HttpResponse<String> back = linking(maja);
+        assertEquals("/account", location(back));
+        assertTrue(cookie(back, "kolonne-session").isEmpty(), "nobody is signed in by it");
+        assertTrue(linked(maja));
+        assertEquals("Maja Lind", session(through("/")).get("name").asText());
+        int accounts = office.team.accounts().all().size();
+        assertEquals("/account", location(linking(maja)), "once more changes nothing");
+        assertEquals(accounts, office.team.accounts().all().size());
+    }
+
+    @Test
+    void aPersonOfAnotherAccountIsNotLinked() throws IOException, InterruptedException {
+        provider.subject = "per";
+        provider.name = "Per Holm";
+        assertEquals("Per Holm", session(through("/")).get("name").asText());
+        String other = person("Pia Holm");
+        assertEquals("/account?refused=linked", location(linking(other)));
+        assertFalse(linked(other));
+    }
+
+    @Test
+    void onlyWhoIsSignedInLinks() throws IOException, InterruptedException {
+        assertEquals("/account?refused=sign-in", location(get(here("/openid/begin?link=1"))));
+        provider.subject = "eva";
+        String eva = person("Eva Sand");
+        HttpResponse<String> begun = get(here("/openid/begin?link=1"), "Cookie", eva);
+        String remembered = cookie(begun, "kolonne-openid").orElseThrow().split(";")[0];
+        String way = location(get(location(begun)));
+        get(way, "Cookie", remembered);
+        String again = location(get(way, "Cookie", remembered));
+        assertTrue(again.startsWith("/account?refused="), "a way back is gone once: " + again);
+        // the page to go to is no door to another account
+        HttpResponse<String> plain = get(here("/openid/begin?to=/"));
+        String forged =
+                cookie(plain, "kolonne-openid").orElseThrow().split(";")[0].replaceFirst("[^~]*$", "link");
+        provider.subject = "anybody";
+        assertEquals("/account?refused=stale", location(get(location(get(location(plain))), "Cookie", forged)));
+    }
 }

@@ -6,6 +6,7 @@ import { change } from '../api/changes'
 import { api, ApiError, type Project, type State } from '../api/client'
 import { BeamSheet } from '../features/beam/BeamSheet'
 import { ColumnSheet } from '../features/column/ColumnSheet'
+import { useMayEdit } from '../features/people/session'
 import { force } from '../lib/format'
 import { lengthIn, massIn, strength, type Units } from '../lib/units'
 import { listPath } from '../lib/address'
@@ -17,6 +18,7 @@ import { Loading } from '../ui/Loading'
 export function MemberSheet({ id, units, state }: { id: string; units: Units; state?: State }) {
   const { mark = '' } = useParams()
   const navigate = useNavigate()
+  const may = useMayEdit()
   const q = useQuery({
     queryKey: ['project', id, 'member', mark],
     queryFn: ({ signal }) => api.member(id, mark, signal),
@@ -61,9 +63,7 @@ export function MemberSheet({ id, units, state }: { id: string; units: Units; st
           Results
         </Link>
         <span className="soft">/ {m.beam ? m.beam.storey : 'columns'} /</span>
-        <h1>
-          <InlineText value={mark} label="Mark" onCommit={(to) => rename.mutate(to)} />
-        </h1>
+        <h1>{may ? <InlineText value={mark} label="Mark" onCommit={(to) => rename.mutate(to)} /> : mark}</h1>
         {m.type && (
           <Link
             className="pill"

@@ -3,7 +3,7 @@ import { Navigate, NavLink, Route, Routes, useLocation, useParams } from 'react-
 import { forgetChanges } from '../api/changes'
 import { useProject, useProjectState } from '../api/useProject'
 import { UndoPills } from '../features/edit/UndoPills'
-import { mayEdit, useSession } from '../features/people/session'
+import { mayEdit, RoleContext, useSession } from '../features/people/session'
 import { unitsOf } from '../lib/units'
 import { listPath } from '../lib/address'
 import { Boundary } from '../ui/Boundary'
@@ -73,19 +73,21 @@ export function Workspace({ mode, onMode }: { mode: Mode; onMode: () => void }) 
           <Station to={`/p/${id}/schedules`} icon="schedules" name="Schedules" />
         </nav>
         <main className="page">
-          <Boundary at={pathname}>
-            <Suspense fallback={<Loading words="Opening the page" />}>
-              <Routes>
-                <Route path="model" element={<ModelPage id={id} state={state} />} />
-                <Route path="basis" element={<BasisPage id={id} state={state} />} />
-                <Route path="results" element={<ResultsPage id={id} mode={mode} state={state} />} />
-                <Route path="types" element={<TypesPage id={id} state={state} />} />
-                <Route path="sheet/:mark" element={<MemberSheet id={id} units={units} state={state} />} />
-                <Route path="schedules" element={<SchedulesPage id={id} />} />
-                <Route path="*" element={<Navigate to={`/p/${id}/results`} replace />} />
-              </Routes>
-            </Suspense>
-          </Boundary>
+          <RoleContext.Provider value={project.data?.role}>
+            <Boundary at={pathname}>
+              <Suspense fallback={<Loading words="Opening the page" />}>
+                <Routes>
+                  <Route path="model" element={<ModelPage id={id} state={state} />} />
+                  <Route path="basis" element={<BasisPage id={id} state={state} />} />
+                  <Route path="results" element={<ResultsPage id={id} mode={mode} state={state} />} />
+                  <Route path="types" element={<TypesPage id={id} state={state} />} />
+                  <Route path="sheet/:mark" element={<MemberSheet id={id} units={units} state={state} />} />
+                  <Route path="schedules" element={<SchedulesPage id={id} />} />
+                  <Route path="*" element={<Navigate to={`/p/${id}/results`} replace />} />
+                </Routes>
+              </Suspense>
+            </Boundary>
+          </RoleContext.Provider>
         </main>
       </div>
     </UnitsContext.Provider>

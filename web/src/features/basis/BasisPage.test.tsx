@@ -6,6 +6,7 @@ import { Around, basis, codes, state } from '../../test/fixtures'
 import { SI, US } from '../../lib/units'
 import { BasisPage } from './BasisPage'
 import { localPatched } from './local/local'
+import { RoleContext } from '../people/session'
 import { numberOf, shown, stored, unitOf } from './fields'
 
 let kept: Basis
@@ -120,6 +121,22 @@ describe('national parameters', () => {
     open()
     await userEvent.type(await screen.findByLabelText('γC, partial factor of concrete'), '5{Enter}')
     expect(await screen.findByText('Between 1 and 2.')).toBeInTheDocument()
+    expect(set).not.toHaveBeenCalled()
+  })
+
+  it('is seen by a reader and off', async () => {
+    render(
+      <Around>
+        <RoleContext.Provider value="reader">
+          <BasisPage id="p" state={state} />
+        </RoleContext.Provider>
+      </Around>,
+    )
+    expect(await screen.findByLabelText('Cover of beams')).toBeDisabled()
+    expect(screen.getByLabelText('Design code')).toBeDisabled()
+    expect(screen.getByText('Engineers of the project change its basis; you see it as it is.')).toBeInTheDocument()
+    expect(screen.getByRole('link', { name: 'Download' })).not.toHaveAttribute('aria-disabled', 'true')
+    await userEvent.click(screen.getAllByRole('button', { name: 'T16' })[0]!)
     expect(set).not.toHaveBeenCalled()
   })
 })

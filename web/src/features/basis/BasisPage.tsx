@@ -8,6 +8,8 @@ import { unitsOf } from '../../lib/units'
 import { ErrorView } from '../../ui/ErrorView'
 import { InlineText } from '../../ui/InlineText'
 import { Loading } from '../../ui/Loading'
+import { Locked } from '../../ui/Locked'
+import { useMayEdit } from '../people/session'
 import { NumberField } from '../../ui/NumberField'
 import { NationalTable } from './NationalTable'
 import { BarChips } from './BarChips'
@@ -43,6 +45,7 @@ export function BasisPage({ id, state }: { id: string; state?: State }) {
       ),
     onSettled: () => queries.invalidateQueries({ queryKey: ['project', id] }),
   })
+  const may = useMayEdit()
   if (basis.isError) return <ErrorView error={basis.error} onRetry={() => void basis.refetch()} />
   if (!basis.data || !catalogue.data) return <Loading words="Reading the basis" />
   const b = basis.data
@@ -71,7 +74,9 @@ export function BasisPage({ id, state }: { id: string; state?: State }) {
     <div className="paper">
       <div className="basis-head">
         <h1>
-          <InlineText value={b.name} label="Name of the basis" onCommit={(name) => set({ name })} />
+          <Locked when={!may}>
+            <InlineText value={b.name} label="Name of the basis" onCommit={(name) => set({ name })} />
+          </Locked>
         </h1>
         <span className="basis-tools">
           <Button href={api.exportUrl(id, 'basis.json')}>Download</Button>
@@ -94,126 +99,133 @@ export function BasisPage({ id, state }: { id: string; state?: State }) {
           />
         </Suspense>
       )}
-      <p className="soft">
-        A change is stored as it is made and redesigns the whole building; the sentence at the top says when the results
-        are current again. Ctrl Z takes it back; the history is on the <Link to={`/p/${id}/model`}>Model</Link> page.
-      </p>
-      <div className="two basis">
-        <section>
-          <h2>{HEADINGS.materials}</h2>
-          <Row
-            name="Design code"
-            help="Edition and units. Another code starts from its standard bars and limits; undo takes it back. The concrete strengths come with the model."
-          >
-            <Select
-              value={b.code}
-              aria-label="Design code"
-              style={{ width: 190 }}
-              options={catalogue.data.codes.map((c) => ({
-                value: c.code,
-                label: `${c.name}, ${c.usUnits ? 'US' : 'SI'} units`,
-              }))}
-              onChange={(v) => {
-                const other = catalogue.data.codes.find((c) => c.code === v)!.standard
-                set(replacing(b, { ...other, name: b.name, local: b.local }))
-              }}
-            />
-          </Row>
-          {numbers('materials')}
-          <h2>{HEADINGS.cover}</h2>
-          {numbers('cover')}
-          <h2>{HEADINGS.frame}</h2>
-          {numbers('frame')}
-          <SwayRow name="Sway along X" help={sway} value={b.swayX} onChange={(swayX) => set({ swayX })} />
-          <SwayRow name="Sway along Y" help={sway} value={b.swayY} onChange={(swayY) => set({ swayY })} />
-          <Row
-            name="Flanges of beams"
-            help={says(
-              'From the slabs: slab panels beside a beam are its flange, in place of the flange of its section.',
-              'slabFlanges',
-            )}
-          >
-            <Select
-              value={b.slabFlanges ? 'yes' : 'no'}
-              aria-label="Flanges of beams"
-              style={{ width: 190 }}
-              onChange={(v) => set({ slabFlanges: v === 'yes' })}
-              options={FLANGES}
-            />
-          </Row>
-          {code.ductility.length > 1 && (
+      {may ? (
+        <p className="soft">
+          A change is stored as it is made and redesigns the whole building; the sentence at the top says when the
+          results are current again. Ctrl Z takes it back; the history is on the{' '}
+          <Link to={`/p/${id}/model`}>Model</Link> page.
+        </p>
+      ) : (
+        <p className="soft">Engineers of the project change its basis; you see it as it is.</p>
+      )}
+      <Locked when={!may}>
+        <div className="two basis">
+          <section>
+            <h2>{HEADINGS.materials}</h2>
             <Row
-              name="Seismic detailing"
-              help="Beams that end at columns: strengths in proportion, hoops, shear from the strength of the ends, hooks and laps; columns stronger than them, confined, and their joints."
+              name="Design code"
+              help="Edition and units. Another code starts from its standard bars and limits; undo takes it back. The concrete strengths come with the model."
             >
               <Select
-                value={b.ductility}
-                aria-label="Seismic detailing"
+                value={b.code}
+                aria-label="Design code"
                 style={{ width: 190 }}
-                onChange={(ductility) => set({ ductility })}
-                options={code.ductility}
+                options={catalogue.data.codes.map((c) => ({
+                  value: c.code,
+                  label: `${c.name}, ${c.usUnits ? 'US' : 'SI'} units`,
+                }))}
+                onChange={(v) => {
+                  const other = catalogue.data.codes.find((c) => c.code === v)!.standard
+                  set(replacing(b, { ...other, name: b.name, local: b.local }))
+                }}
               />
             </Row>
-          )}
-          <h2>{HEADINGS.advice}</h2>
-          {numbers('advice')}
-        </section>
-        <section>
-          <h2>{HEADINGS.bars}</h2>
-          <BarsRow name="Beams" bars={code.bars} value={b.beamBars} onChange={(beamBars) => set({ beamBars })} />
-          <BarsRow
-            name="Columns"
-            bars={code.bars}
-            value={b.columnBars}
-            onChange={(columnBars) => set({ columnBars })}
-          />
-          <BarsRow
-            name="Stirrups and ties"
-            bars={code.bars}
-            value={b.stirrups}
-            onChange={(stirrups) => set({ stirrups })}
-          />
-          {numbers('bars')}
-          <Row
-            name="Bundled bars"
-            help="Two bars touch, one above the other, where bars do not fit singly in the layers allowed."
-          >
-            <Select
-              value={b.bundles ? 'yes' : 'no'}
-              aria-label="Bundled bars"
-              style={{ width: 190 }}
-              onChange={(v) => set({ bundles: v === 'yes' })}
-              options={YES_NO}
+            {numbers('materials')}
+            <h2>{HEADINGS.cover}</h2>
+            {numbers('cover')}
+            <h2>{HEADINGS.frame}</h2>
+            {numbers('frame')}
+            <SwayRow name="Sway along X" help={sway} value={b.swayX} onChange={(swayX) => set({ swayX })} />
+            <SwayRow name="Sway along Y" help={sway} value={b.swayY} onChange={(swayY) => set({ swayY })} />
+            <Row
+              name="Flanges of beams"
+              help={says(
+                'From the slabs: slab panels beside a beam are its flange, in place of the flange of its section.',
+                'slabFlanges',
+              )}
+            >
+              <Select
+                value={b.slabFlanges ? 'yes' : 'no'}
+                aria-label="Flanges of beams"
+                style={{ width: 190 }}
+                onChange={(v) => set({ slabFlanges: v === 'yes' })}
+                options={FLANGES}
+              />
+            </Row>
+            {code.ductility.length > 1 && (
+              <Row
+                name="Seismic detailing"
+                help="Beams that end at columns: strengths in proportion, hoops, shear from the strength of the ends, hooks and laps; columns stronger than them, confined, and their joints."
+              >
+                <Select
+                  value={b.ductility}
+                  aria-label="Seismic detailing"
+                  style={{ width: 190 }}
+                  onChange={(ductility) => set({ ductility })}
+                  options={code.ductility}
+                />
+              </Row>
+            )}
+            <h2>{HEADINGS.advice}</h2>
+            {numbers('advice')}
+          </section>
+          <section>
+            <h2>{HEADINGS.bars}</h2>
+            <BarsRow name="Beams" bars={code.bars} value={b.beamBars} onChange={(beamBars) => set({ beamBars })} />
+            <BarsRow
+              name="Columns"
+              bars={code.bars}
+              value={b.columnBars}
+              onChange={(columnBars) => set({ columnBars })}
             />
-          </Row>
-          <Row name="Prefer" help="What decides where several arrangements satisfy.">
-            <Select
-              value={b.preference}
-              aria-label="Prefer"
-              style={{ width: 190 }}
-              onChange={(preference) => set({ preference })}
-              options={PREFERENCES}
+            <BarsRow
+              name="Stirrups and ties"
+              bars={code.bars}
+              value={b.stirrups}
+              onChange={(stirrups) => set({ stirrups })}
             />
-          </Row>
-          <h2>{HEADINGS.practice}</h2>
-          {numbers('practice')}
-          <h2>{HEADINGS.costs}</h2>
-          {numbers('costs')}
-          <h2>{HEADINGS.stirrups}</h2>
-          {numbers('stirrups')}
-          <h2>{HEADINGS.deflection}</h2>
-          {numbers('deflection')}
-          {code.remarks.deflection && <p className="soft">{code.remarks.deflection}</p>}
-        </section>
-      </div>
-      <LocalPart id={id} basis={b} code={code} units={units} onChange={(local) => set({ local })} />
-      {code.parameters.length > 0 && (
-        <NationalTable
-          parameters={code.parameters}
-          given={b.national}
-          onChange={(key, v) => set({ national: { [key]: v } })}
-        />
-      )}
+            {numbers('bars')}
+            <Row
+              name="Bundled bars"
+              help="Two bars touch, one above the other, where bars do not fit singly in the layers allowed."
+            >
+              <Select
+                value={b.bundles ? 'yes' : 'no'}
+                aria-label="Bundled bars"
+                style={{ width: 190 }}
+                onChange={(v) => set({ bundles: v === 'yes' })}
+                options={YES_NO}
+              />
+            </Row>
+            <Row name="Prefer" help="What decides where several arrangements satisfy.">
+              <Select
+                value={b.preference}
+                aria-label="Prefer"
+                style={{ width: 190 }}
+                onChange={(preference) => set({ preference })}
+                options={PREFERENCES}
+              />
+            </Row>
+            <h2>{HEADINGS.practice}</h2>
+            {numbers('practice')}
+            <h2>{HEADINGS.costs}</h2>
+            {numbers('costs')}
+            <h2>{HEADINGS.stirrups}</h2>
+            {numbers('stirrups')}
+            <h2>{HEADINGS.deflection}</h2>
+            {numbers('deflection')}
+            {code.remarks.deflection && <p className="soft">{code.remarks.deflection}</p>}
+          </section>
+        </div>
+        <LocalPart id={id} basis={b} code={code} units={units} onChange={(local) => set({ local })} />
+        {code.parameters.length > 0 && (
+          <NationalTable
+            parameters={code.parameters}
+            given={b.national}
+            onChange={(key, v) => set({ national: { [key]: v } })}
+          />
+        )}
+      </Locked>
     </div>
   )
 }

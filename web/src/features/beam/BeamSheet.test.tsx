@@ -5,6 +5,7 @@ import { api } from '../../api/client'
 import { SI, US } from '../../lib/units'
 import { Around, beam, check, column, curves, interaction, state, step } from '../../test/fixtures'
 import { ColumnSheet } from '../column/ColumnSheet'
+import { RoleContext } from '../people/session'
 import { BeamSheet } from './BeamSheet'
 
 const calculation = vi.spyOn(api, 'calculation')
@@ -330,5 +331,40 @@ describe('the column sheet', () => {
       </Around>,
     )
     expect(await screen.findByText(/This section is not designed/)).toBeInTheDocument()
+  })
+})
+
+describe('a reader of the project', () => {
+  it('sees a line and its numbers, and is offered no change of them', async () => {
+    const set = vi.spyOn(api, 'handSet').mockClear()
+    const tried = vi.spyOn(api, 'tryHand').mockClear()
+    render(
+      <Around>
+        <RoleContext.Provider value="reader">
+          <BeamSheet id="p" beam={beam} units={SI} state={state} />
+        </RoleContext.Provider>
+      </Around>,
+    )
+    expect(await screen.findByText('At 3.00 m of the line')).toBeInTheDocument()
+    expect(screen.queryByRole('toolbar')).toBeNull()
+    expect(screen.queryByRole('button', { name: 'take' })).toBeNull()
+    await userEvent.keyboard('ba+s')
+    expect(set).not.toHaveBeenCalled()
+    expect(tried).not.toHaveBeenCalled()
+  })
+
+  it('sees a column likewise', async () => {
+    const change = vi.spyOn(api, 'columnSet').mockClear()
+    render(
+      <Around>
+        <RoleContext.Provider value="checker">
+          <ColumnSheet id="p" column={column} units={SI} state={state} />
+        </RoleContext.Provider>
+      </Around>,
+    )
+    expect(await screen.findByRole('heading', { name: /^Lift to/ })).toBeInTheDocument()
+    expect(screen.queryByRole('button', { name: /Release|Fewer|More/ })).toBeNull()
+    await userEvent.keyboard('+-')
+    expect(change).not.toHaveBeenCalled()
   })
 })

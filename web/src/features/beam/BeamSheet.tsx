@@ -13,6 +13,7 @@ import { HatchDefs } from '../../ui/UtilisationBar'
 import { BeamElevation } from './BeamElevation'
 import { BeamSections } from './BeamSections'
 import { CopyPanel } from '../edit/CopyPanel'
+import { useMayEdit } from '../people/session'
 import { DemandPanel } from './editor/DemandPanel'
 import { EditStrip } from './editor/EditStrip'
 import { addBars, exists, type Pick } from './editor/hand'
@@ -50,9 +51,10 @@ export function BeamSheet({ id, beam: stored, units, state }: { id: string; beam
   const beam = hand.preview ?? stored
   const [picked, setPick] = useState<Pick>()
   const [end, setEnd] = useState<'from' | 'to'>('to')
-  const pick = exists(beam, picked) ? picked : undefined
+  const may = useMayEdit()
+  const pick = may && exists(beam, picked) ? picked : undefined
   const stepMm = units.us ? 50.8 : 50
-  const save = (h: Hand) => void hand.save(h)
+  const save = (h: Hand) => void (may && hand.save(h))
   const host = useRef<HTMLDivElement>(null)
   const [width, setWidth] = useState(880)
   const [params, setParams] = useSearchParams()
@@ -88,8 +90,8 @@ export function BeamSheet({ id, beam: stored, units, state }: { id: string; beam
         e.preventDefault()
         e.stopImmediatePropagation()
       }
-      if (e.key === 'b' || e.key === 's') return setPick(nextPick(beam, pick, e.key === 'b' ? 'bars' : 'zone'))
-      if (e.key === 'a')
+      if (may && (e.key === 'b' || e.key === 's')) return setPick(nextPick(beam, pick, e.key === 'b' ? 'bars' : 'zone'))
+      if (may && e.key === 'a')
         return save(
           addBars(
             beam,
@@ -133,7 +135,17 @@ export function BeamSheet({ id, beam: stored, units, state }: { id: string; beam
           setPick(undefined)
         }}
       >
-        <EditStrip id={id} beam={beam} pick={pick} units={units} saving={hand.saving} onSave={save} onPick={setPick} />
+        {may && (
+          <EditStrip
+            id={id}
+            beam={beam}
+            pick={pick}
+            units={units}
+            saving={hand.saving}
+            onSave={save}
+            onPick={setPick}
+          />
+        )}
         <BeamElevation
           beam={beam}
           axis={axis}
@@ -196,16 +208,16 @@ export function BeamSheet({ id, beam: stored, units, state }: { id: string; beam
         </div>
         <ReadingsTable id={id} beam={beam} station={fixed} units={units} />
         <FindingList findings={beam.findings} />
-        {twisted && <TorsionPanel id={id} beam={beam} state={state} units={units} onSave={save} />}
+        {twisted && may && <TorsionPanel id={id} beam={beam} state={state} units={units} onSave={save} />}
         <CheckTable
           checks={beam.checks}
           onPick={(c) => setFixed(c.station >= 0 ? c.station : nearest(beam.points, c.x))}
         />
         <NeedsTable beam={beam} units={units} />
-        <DemandPanel beam={beam} units={units} x={beam.points[fixed]!.x} onSave={save} />
-        <CopyPanel id={id} mark={beam.mark} seen={state?.version ?? 0} of="line" />
-        <SectionPanel id={id} mark={beam.mark} state={state} />
-        <PreferenceTable id={id} mark={beam.mark} />
+        {may && <DemandPanel beam={beam} units={units} x={beam.points[fixed]!.x} onSave={save} />}
+        {may && <CopyPanel id={id} mark={beam.mark} seen={state?.version ?? 0} of="line" />}
+        {may && <SectionPanel id={id} mark={beam.mark} state={state} />}
+        {may && <PreferenceTable id={id} mark={beam.mark} />}
         {calculation.data && (
           <>
             <h2>{calculation.data.heading} of the line</h2>

@@ -2,6 +2,7 @@ import { Button, Tooltip } from 'antd'
 import type { Column, HandLifts, Lift } from '../../api/client'
 import { lengthIn, strength, type Units } from '../../lib/units'
 import { barFill } from '../beam/BeamSections'
+import { useMayEdit } from '../people/session'
 import { alike, toAlike, toggleHeld } from './lifts'
 
 const SIZE = 190
@@ -28,6 +29,7 @@ export function ColumnSection({
   units: Units
   onSave: (h: HandLifts) => void
 }) {
+  const may = useMayEdit()
   const coverMm = column.coverMm
   const { width: b, depth: h, shape } = lift.section
   const k = SIZE / Math.max(b, h)
@@ -77,7 +79,7 @@ export function ColumnSection({
           const place = between(lift, i)
           if (!place) return bar
           const held = (place.face === 'x' ? lift.tie.heldX : lift.tie.heldY)[place.at]
-          const toggle = () => onSave(toggleHeld(column, lift, place.face, place.at))
+          const toggle = () => may && onSave(toggleHeld(column, lift, place.face, place.at))
           return (
             <Tooltip key={i} title={held ? 'Held by a leg; click to take it away' : 'Not held; click to give it a leg'}>
               <g
@@ -115,7 +117,7 @@ export function ColumnSection({
             </span>
           ))}
         </p>
-        <ToAlike column={column} lift={lift} onSave={onSave} />
+        {may && <ToAlike column={column} lift={lift} onSave={onSave} />}
       </div>
     </div>
   )

@@ -10,6 +10,7 @@ import { FindingList } from '../../ui/FindingList'
 import { Loading } from '../../ui/Loading'
 import { HatchDefs } from '../../ui/UtilisationBar'
 import { CopyPanel } from '../edit/CopyPanel'
+import { useMayEdit } from '../people/session'
 import { useHandSet } from '../edit/useHandSet'
 import { ColumnSection } from './ColumnSection'
 import { DemandTable } from './DemandTable'
@@ -40,7 +41,8 @@ export function ColumnSheet({
     land: (old, answer) => ({ ...old, column: answer.column }),
   })
   const column = hand.preview ?? stored
-  const save = (h: HandLifts) => void hand.save(h)
+  const may = useMayEdit()
+  const save = (h: HandLifts) => void (may && hand.save(h))
   const [params, setParams] = useSearchParams()
   const [picked, setPicked] = useState<Demand>()
   const number = numberIn(params.get('lift'), column.governingLift, column.lifts.length - 1)
@@ -54,7 +56,7 @@ export function ColumnSheet({
     const onKey = (e: KeyboardEvent) => {
       if (e.ctrlKey || e.metaKey || e.altKey || (e.target as HTMLElement).closest(TAKES_KEYS)) return
       const up = e.key === 'ArrowUp' ? 1 : e.key === 'ArrowDown' ? -1 : 0
-      const changed = up ? undefined : keyed(column, lift, e.key, e.shiftKey)
+      const changed = up || !may ? undefined : keyed(column, lift, e.key, e.shiftKey)
       if (!up && !changed) return
       e.preventDefault()
       if (up) choose(Math.max(0, Math.min(column.lifts.length - 1, number + up)))
@@ -85,16 +87,18 @@ export function ColumnSheet({
       <HatchDefs />
       <StackElevation column={column} chosen={number} onChoose={choose} />
       <div className="column-main">
-        <LiftStrip
-          id={id}
-          column={column}
-          lift={lift}
-          units={units}
-          saving={hand.saving}
-          onSave={save}
-          onTry={hand.tryOut}
-          onLetGo={hand.letGo}
-        />
+        {may && (
+          <LiftStrip
+            id={id}
+            column={column}
+            lift={lift}
+            units={units}
+            saving={hand.saving}
+            onSave={save}
+            onTry={hand.tryOut}
+            onLetGo={hand.letGo}
+          />
+        )}
         <div className="column-top">
           <ColumnSection column={column} lift={lift} units={units} onSave={save} />
           {interaction.isError ? (
@@ -121,7 +125,7 @@ export function ColumnSheet({
         <h2>Lift to {lift.storey || 'top'}</h2>
         <FindingList findings={lift.findings} />
         <CheckTable checks={lift.checks} />
-        <CopyPanel id={id} mark={column.mark} seen={state?.version ?? 0} of="column" />
+        {may && <CopyPanel id={id} mark={column.mark} seen={state?.version ?? 0} of="column" />}
         {calculation.data && <CalculationPanel calculation={calculation.data} />}
       </aside>
     </div>

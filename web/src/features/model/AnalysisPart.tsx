@@ -6,11 +6,14 @@ import type { Units } from '../../lib/units'
 import { ErrorView } from '../../ui/ErrorView'
 import { FindingList } from '../../ui/FindingList'
 import { Loading } from '../../ui/Loading'
+import { Locked } from '../../ui/Locked'
+import { useMayEdit } from '../people/session'
 import { OptionsForm } from './OptionsForm'
 import { Storeys } from './Storeys'
 
 /** How the frame is analysed, whether it balances, how it drifts, and where its mass is. */
 export function AnalysisPart({ id, state, model, units }: { id: string; state?: State; model: Model; units: Units }) {
+  const may = useMayEdit()
   const q = useQuery({ queryKey: ['project', id, 'analysis'], queryFn: ({ signal }) => api.analysis(id, signal) })
   if (q.isError) return <ErrorView error={q.error} onRetry={() => void q.refetch()} />
   if (!q.data) return <Loading words="Solving the frame" />
@@ -25,7 +28,9 @@ export function AnalysisPart({ id, state, model, units }: { id: string; state?: 
       <Balance id={id} a={q.data} />
       <div className="two">
         <Storeys a={q.data} sway={model.sway} units={units} />
-        <OptionsForm id={id} state={state} cases={q.data.balance.filter((b) => !b.generated)} />
+        <Locked when={!may}>
+          <OptionsForm id={id} state={state} cases={q.data.balance.filter((b) => !b.generated)} />
+        </Locked>
       </div>
     </>
   )

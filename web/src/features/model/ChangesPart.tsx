@@ -7,7 +7,7 @@ import { callMe, person } from '../../api/person'
 import { ErrorView } from '../../ui/ErrorView'
 import { InlineText } from '../../ui/InlineText'
 import { Loading } from '../../ui/Loading'
-import { useSession } from '../people/session'
+import { useMayEdit, useSession } from '../people/session'
 import { useEdit } from '../edit/useEdit'
 
 const ForceImport = lazy(() => import('./forces/ForceImport').then((m) => ({ default: m.ForceImport })))
@@ -29,6 +29,7 @@ export function ChangesPart({ id, state, model }: { id: string; state?: State; m
   const edit = useEdit(id, state)
   const [importing, setImporting] = useState(false)
   const { team } = useSession()
+  const may = useMayEdit()
   const [name, setName] = useState(person)
   const sign = (v: string) => {
     callMe(v)
@@ -52,12 +53,16 @@ export function ChangesPart({ id, state, model }: { id: string; state?: State; m
           )}
         </p>
         <p>
-          <Button disabled={!h.canUndo} onClick={() => edit.mutate('undo')}>
-            Undo
-          </Button>{' '}
-          <Button disabled={!h.canRedo} onClick={() => edit.mutate('redo')}>
-            Redo
-          </Button>{' '}
+          {may && (
+            <>
+              <Button disabled={!h.canUndo} onClick={() => edit.mutate('undo')}>
+                Undo
+              </Button>{' '}
+              <Button disabled={!h.canRedo} onClick={() => edit.mutate('redo')}>
+                Redo
+              </Button>{' '}
+            </>
+          )}
           {h.entries.length > 0 && <Button href={api.exportUrl(id, 'history.csv')}>As a table, CSV</Button>}
         </p>
         {h.entries.length === 0 && (
@@ -107,26 +112,30 @@ export function ChangesPart({ id, state, model }: { id: string; state?: State; m
             <b className="over-ink"> The model was changed since they were taken: they are stale.</b>
           )}
         </p>
-        <p>
-          <Button type="primary" onClick={() => setImporting(true)}>
-            Import forces solved elsewhere
-          </Button>{' '}
-          {model.importedForces && (
-            <Popconfirm
-              title="Use Kolonne’s own analysis?"
-              description="The imported forces leave the design; undo brings them back."
-              okText="Use own"
-              cancelText="Keep"
-              onConfirm={() => edit.mutate({ edits: [{ kind: 'forces', rows: [] }] })}
-            >
-              <Button>Use Kolonne’s own analysis</Button>
-            </Popconfirm>
-          )}
-        </p>
-        <p className="soft">
-          A table with one row a station, CSV or XLSX, any headers, any units: you say once which column is which, and
-          that is remembered by name.
-        </p>
+        {may && (
+          <>
+            <p>
+              <Button type="primary" onClick={() => setImporting(true)}>
+                Import forces solved elsewhere
+              </Button>{' '}
+              {model.importedForces && (
+                <Popconfirm
+                  title="Use Kolonne’s own analysis?"
+                  description="The imported forces leave the design; undo brings them back."
+                  okText="Use own"
+                  cancelText="Keep"
+                  onConfirm={() => edit.mutate({ edits: [{ kind: 'forces', rows: [] }] })}
+                >
+                  <Button>Use Kolonne’s own analysis</Button>
+                </Popconfirm>
+              )}
+            </p>
+            <p className="soft">
+              A table with one row a station, CSV or XLSX, any headers, any units: you say once which column is which,
+              and that is remembered by name.
+            </p>
+          </>
+        )}
         <Suspense>{importing && <ForceImport id={id} state={state} onClose={() => setImporting(false)} />}</Suspense>
       </section>
     </div>

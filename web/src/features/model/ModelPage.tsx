@@ -6,6 +6,7 @@ import { api, type State } from '../../api/client'
 import { unitsOf } from '../../lib/units'
 import { ErrorView } from '../../ui/ErrorView'
 import { Loading } from '../../ui/Loading'
+import { useMayEdit } from '../people/session'
 import { AnalysisPart } from './AnalysisPart'
 import { ChangesPart } from './ChangesPart'
 import { ReadPart } from './ReadPart'
@@ -22,6 +23,7 @@ const PARTS = [
 /** The model: what was read, how it is analysed and balances, and how it was changed. */
 export function ModelPage({ id, state }: { id: string; state?: State }) {
   const [params, setParams] = useSearchParams()
+  const may = useMayEdit()
   const part = params.get('part') ?? 'read'
   const q = useQuery({ queryKey: ['project', id, 'model'], queryFn: ({ signal }) => api.model(id, signal) })
   if (q.isError) return <ErrorView error={q.error} onRetry={() => void q.refetch()} />
@@ -43,17 +45,17 @@ export function ModelPage({ id, state }: { id: string; state?: State }) {
       <Segmented
         aria-label="Part of the model"
         value={part}
-        options={PARTS}
+        options={may ? PARTS : PARTS.filter((p) => p.value !== 'revision')}
         onChange={(v) => setParams(v === 'read' ? {} : { part: v }, { replace: true })}
       />
       {part === 'analysis' && <AnalysisPart id={id} state={state} model={m} units={units} />}
       {part === 'changes' && <ChangesPart id={id} state={state} model={m} />}
-      {part === 'revision' && (
+      {part === 'revision' && may && (
         <Suspense fallback={<Loading words="Opening the page" />}>
           <RevisionPart id={id} state={state} model={m} />
         </Suspense>
       )}
-      {!['analysis', 'changes', 'revision'].includes(part) && <ReadPart model={m} />}
+      {!['analysis', 'changes', may ? 'revision' : ''].includes(part) && <ReadPart model={m} />}
     </div>
   )
 }

@@ -4,6 +4,7 @@ import type { ResultRow, State, View } from '../../api/client'
 import { grouped, utilisation } from '../../lib/format'
 import { massIn } from '../../lib/units'
 import { useUnits } from '../../ui/useUnits'
+import { useMayEdit } from '../people/session'
 import type { Group } from './alike'
 import { SelectButton } from './SelectButton'
 import type { Selection } from './useSelection'
@@ -23,6 +24,7 @@ export function ManyStrip(p: {
   onEdit: () => void
 }) {
   const units = useUnits()
+  const may = useMayEdit()
   const { rows } = p
   const count = (role: string, one: string, more: string) => {
     const n = rows.filter((r) => r.role === role).length
@@ -66,11 +68,13 @@ export function ManyStrip(p: {
       </div>
       <Suspense>
         <SelectButton groups={p.groups} selection={p.selection} everything={p.everything} />
-        <BulkActions id={p.id} state={p.state} rows={rows} view={p.view} />
+        {may && <BulkActions id={p.id} state={p.state} rows={rows} view={p.view} />}
       </Suspense>
-      <Button onClick={p.onEdit}>
-        Change <kbd>E</kbd>
-      </Button>
+      {may && (
+        <Button onClick={p.onEdit}>
+          Change <kbd>E</kbd>
+        </Button>
+      )}
     </div>
   )
 }

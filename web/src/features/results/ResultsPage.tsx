@@ -7,6 +7,7 @@ import { rememberList } from '../../lib/address'
 import { ErrorView } from '../../ui/ErrorView'
 import { Loading } from '../../ui/Loading'
 import { HatchDefs } from '../../ui/UtilisationBar'
+import { useMayEdit } from '../people/session'
 import { groupsOf } from './alike'
 import { CausesStrip } from './CausesStrip'
 import { ChangeList } from './ChangeList'
@@ -30,6 +31,7 @@ export function ResultsPage({ id, mode, state }: { id: string; mode: Mode; state
   const q = params.get('q') ?? ''
   useEffect(() => rememberList(id, params.toString()), [id, params])
   const layer = useLayer(id, choiceOf(params))
+  const may = useMayEdit()
   const [editing, setEditing] = useState<string[]>()
   // from the address itself: a change made a moment ago may not have been rendered yet, and must not be lost
   const set = (changes: Record<string, string | undefined>) => {
@@ -85,7 +87,7 @@ export function ResultsPage({ id, mode, state }: { id: string; mode: Mode; state
       }
       // Enter on a button is that button's
       if (e.key === 'Enter' && selected && !target.closest('button, a, summary')) open(selected)
-      if (e.key === 'e' && selected) {
+      if (e.key === 'e' && selected && may) {
         e.preventDefault()
         setEditing([...selection.all])
       }

@@ -3,6 +3,7 @@ import type { ResultRow } from '../../api/client'
 import { utilisation } from '../../lib/format'
 import { massIn } from '../../lib/units'
 import { useUnits } from '../../ui/useUnits'
+import { useMayEdit } from '../people/session'
 import type { Group } from './alike'
 import { SelectButton } from './SelectButton'
 import type { Selection } from './useSelection'
@@ -22,6 +23,7 @@ export function SelectionStrip({
   onEdit: (m: string) => void
 }) {
   const units = useUnits()
+  const may = useMayEdit()
   if (!row)
     return (
       <div className="selection soft">
@@ -54,9 +56,11 @@ export function SelectionStrip({
         <div className="soft">{row.finding || `${row.section} · ${row.bars} · ${row.stirrups}`}</div>
       </div>
       <SelectButton groups={groups} selection={selection} />
-      <Button onClick={() => onEdit(row.mark)}>
-        Change <kbd>E</kbd>
-      </Button>
+      {may && (
+        <Button onClick={() => onEdit(row.mark)}>
+          Change <kbd>E</kbd>
+        </Button>
+      )}
       <Button type="primary" onClick={() => onOpen(row.mark)}>
         Open sheet <kbd>↵</kbd>
       </Button>

@@ -6,6 +6,7 @@ import { rampColor } from '../../drawing/ramp'
 import { utilisation } from '../../lib/format'
 import { tonnage, type Units } from '../../lib/units'
 import { InlineText } from '../../ui/InlineText'
+import { useMayEdit } from '../people/session'
 import { CagePreview } from './CagePreview'
 import { TypePlan } from './TypePlan'
 
@@ -21,6 +22,7 @@ interface Props {
 
 /** The chosen type: its name, its cage where it governs, how far its members use it, and where they are. */
 export function TypeDetail({ id, row, others, units, busy, onChange }: Props) {
+  const may = useMayEdit()
   const [picked, setPicked] = useState<string>()
   const box = useRef<HTMLDivElement>(null)
   const member = row.members.find((m) => m.mark === picked)
@@ -29,7 +31,7 @@ export function TypeDetail({ id, row, others, units, busy, onChange }: Props) {
   return (
     <section className="type-detail" ref={box}>
       <h2>
-        {row.id ? (
+        {row.id && may ? (
           <InlineText
             key={row.id + row.mark}
             value={row.mark}

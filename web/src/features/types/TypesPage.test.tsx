@@ -3,6 +3,7 @@ import userEvent from '@testing-library/user-event'
 import { beforeEach, describe, expect, it, vi } from 'vitest'
 import { api, ApiError, type Job, type Member, type TypeCurve, type TypeRow, type View } from '../../api/client'
 import { Around, state } from '../../test/fixtures'
+import { RoleContext } from '../people/session'
 import { TypesPage } from './TypesPage'
 
 const type = (mark: string, members: string[], over: Partial<TypeRow> = {}): TypeRow => ({
@@ -264,5 +265,21 @@ describe('the types', () => {
     open('/?role=column')
     expect(await screen.findByText('There are no columns in this model.')).toBeInTheDocument()
     expect(screen.queryByRole('slider')).toBeNull()
+  })
+
+  it('offers a reader no change', async () => {
+    render(
+      <Around at="/?type=TB1">
+        <RoleContext.Provider value="reader">
+          <TypesPage id="p" state={state} />
+        </RoleContext.Provider>
+      </Around>,
+    )
+    expect(await screen.findByRole('button', { name: /Split/ })).toBeDisabled()
+    expect(screen.getByRole('button', { name: /Lock/ })).toBeDisabled()
+    expect(screen.getByRole('button', { name: 'Marks…' })).toBeDisabled()
+    expect(screen.getByLabelText('Tolerance of lengths')).toBeDisabled()
+    expect(screen.queryByLabelText('Mark of the type')).toBeNull()
+    expect(put).not.toHaveBeenCalled()
   })
 })

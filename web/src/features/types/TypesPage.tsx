@@ -10,6 +10,7 @@ import { ErrorView } from '../../ui/ErrorView'
 import { Loading } from '../../ui/Loading'
 import { NumberField } from '../../ui/NumberField'
 import { useUnits } from '../../ui/useUnits'
+import { useMayEdit } from '../people/session'
 import { CurveChart } from './CurveChart'
 import { PreviewTable } from './PreviewTable'
 import { TypeDetail } from './TypeDetail'
@@ -27,6 +28,7 @@ const ROLES = [
 /** Members into types: the curve of their number against steel, the types there are, and what people do to them. */
 export function TypesPage({ id, state }: { id: string; state?: State }) {
   const units = useUnits()
+  const may = useMayEdit()
   const navigate = useNavigate()
   const [params, setParams] = useSearchParams()
   const role: TypeRole = params.get('role') === 'column' ? 'column' : 'beam'
@@ -69,7 +71,8 @@ export function TypesPage({ id, state }: { id: string; state?: State }) {
     setMany(next)
     address({ type: next.has(mark) ? mark : [...next].at(-1) })
   }
-  const act = (t: TypeChange) => put.mutate(t)
+  const off = put.isPending || !may
+  const act = (t: TypeChange) => may && put.mutate(t)
   const all = rows.filter((r) => chosen.has(r.mark))
   const merge = () =>
     all.length > 1 && act({ action: 'merge', members: all.flatMap((r) => r.members.map((m) => m.mark)) })
@@ -115,7 +118,7 @@ export function TypesPage({ id, state }: { id: string; state?: State }) {
             <div className="view-tools">
               <Button
                 type="primary"
-                disabled={!looking || put.isPending}
+                disabled={!looking || off}
                 loading={put.isPending}
                 onClick={() =>
                   looking &&
@@ -132,7 +135,7 @@ export function TypesPage({ id, state }: { id: string; state?: State }) {
               {looking && <Button onClick={() => address({ at: undefined })}>Back to what is in force</Button>}
               {!looking && shared > 0 && (
                 <Button
-                  disabled={put.isPending}
+                  disabled={off}
                   title="Locked types stay as they are"
                   onClick={() => act({ action: 'none', role })}
                 >
@@ -149,7 +152,7 @@ export function TypesPage({ id, state }: { id: string; state?: State }) {
             row={row}
             others={rows.filter((r) => r.id && r.id !== row.id && r.section === row.section)}
             units={units}
-            busy={put.isPending}
+            busy={off}
             onChange={act}
           />
         )}
@@ -168,6 +171,7 @@ export function TypesPage({ id, state }: { id: string; state?: State }) {
           <span className="soft">lengths within</span>
           <NumberField
             small
+            disabled={!may}
             width={92}
             label="Tolerance of lengths"
             value={lengthIn(types.data.toleranceMm, units)}
@@ -178,7 +182,7 @@ export function TypesPage({ id, state }: { id: string; state?: State }) {
             decimals={units.us ? 2 : 0}
             onChange={(v) => act({ action: 'tolerance', toleranceMm: lengthFrom(v, units) })}
           />
-          <Button size="small" disabled={shared === 0} onClick={() => setNaming(true)}>
+          <Button size="small" disabled={shared === 0 || !may} onClick={() => setNaming(true)}>
             Marks…
           </Button>
         </div>
@@ -196,17 +200,22 @@ export function TypesPage({ id, state }: { id: string; state?: State }) {
               onOpen={open}
             />
             <div className="types-actions">
-              <Button size="small" disabled={all.length < 2 || put.isPending} onClick={merge}>
+              <Button size="small" disabled={all.length < 2 || off} onClick={merge}>
                 Merge {all.length > 1 ? all.length : ''} <kbd>M</kbd>
               </Button>
-              <Button size="small" disabled={!row?.id || row.locked || put.isPending} onClick={split}>
+              <Button size="small" disabled={!row?.id || row.locked || off} onClick={split}>
                 Split <kbd>S</kbd>
               </Button>
-              <Button size="small" disabled={!row?.id || put.isPending} onClick={lock}>
+              <Button size="small" disabled={!row?.id || off} onClick={lock}>
                 {row?.locked ? 'Unlock' : 'Lock'} <kbd>L</kbd>
               </Button>
               <span className="soft">
-                <kbd>F2</kbd> rename · <kbd>↵</kbd> sheet · <kbd>Shift ↑ ↓</kbd> several
+                {may && (
+                  <>
+                    <kbd>F2</kbd> rename ·{' '}
+                  </>
+                )}
+                <kbd>↵</kbd> sheet · <kbd>Shift ↑ ↓</kbd> several
               </span>
             </div>
           </>

@@ -261,8 +261,8 @@ class DesignPropertiesTest {
     @ParameterizedTest
     @MethodSource("seeds")
     void otherBuildingsAreDesignedWithoutAThirdState(long seed) {
-        Analysis a =
-                FrameAnalysis.solve(new BuildingIndex(DemoBuilding.generate(new DemoOptions(seed, 6, 6, 4, true))));
+        Analysis a = FrameAnalysis.solve(new BuildingIndex(
+                DemoBuilding.generate(new DemoOptions(seed, Sweep.of(4, 6), Sweep.of(4, 6), Sweep.of(3, 4), true))));
         for (Basis b : List.of(Basis.standard(false), Basis.standard(true))) {
             BuildingDesign d = BuildingDesigner.design(a, b, BuildingDesigner.Progress.NONE);
             Set<String> causes =

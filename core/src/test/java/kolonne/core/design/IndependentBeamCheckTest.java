@@ -40,8 +40,8 @@ class IndependentBeamCheckTest {
     @ParameterizedTest
     @MethodSource("seeds")
     void everySatisfiedLineHolds(long seed) {
-        Analysis a =
-                FrameAnalysis.solve(new BuildingIndex(DemoBuilding.generate(new DemoOptions(seed, 6, 6, 4, true))));
+        Analysis a = FrameAnalysis.solve(new BuildingIndex(
+                DemoBuilding.generate(new DemoOptions(seed, Sweep.of(4, 6), Sweep.of(4, 6), Sweep.of(3, 4), true))));
         BuildingDesign d = BuildingDesigner.design(a, Basis.standard(false), BuildingDesigner.Progress.NONE);
         demands = new Demands(a, Purpose.STRENGTH);
         List<String> wrong = new ArrayList<>();

@@ -4,6 +4,7 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import java.util.ArrayList;
 import java.util.List;
+import kolonne.core.Sweep;
 import kolonne.core.analysis.Analysis;
 import kolonne.core.analysis.FrameAnalysis;
 import kolonne.core.basis.Basis;
@@ -29,7 +30,8 @@ class IndependentColumnCheckTest {
 
     @Test
     void everySatisfiedLiftHoldsEveryCombination() {
-        Analysis a = FrameAnalysis.solve(new BuildingIndex(DemoBuilding.generate(new DemoOptions(5, 6, 6, 4, true))));
+        Analysis a = FrameAnalysis.solve(new BuildingIndex(
+                DemoBuilding.generate(new DemoOptions(5, Sweep.of(4, 6), Sweep.of(4, 6), Sweep.of(3, 4), true))));
         BuildingDesign d = BuildingDesigner.design(a, Basis.standard(false), BuildingDesigner.Progress.NONE);
         List<String> wrong = new ArrayList<>();
         int lifts = 0;

@@ -105,11 +105,7 @@ final class Designs {
         try {
             progress.wanted();
             projects.read(w);
-            Basis basis = projects.basis(w.id());
-            List<Finding> wrong = basis.check();
-            if (!wrong.isEmpty()) {
-                throw new Jobs.Refused(wrong);
-            }
+            Basis basis = sound(w);
             if (!takenAsKept(w, version, progress)) {
                 share(w, basis, version, progress);
             }
@@ -130,6 +126,16 @@ final class Designs {
             failed(w, version, List.of(ERROR));
             throw e;
         }
+    }
+
+    /** The basis in force. @throws Jobs.Refused if nothing can be designed to it */
+    private Basis sound(Workspace w) {
+        Basis basis = projects.basis(w.id());
+        List<Finding> wrong = basis.check();
+        if (!wrong.isEmpty()) {
+            throw new Jobs.Refused(wrong);
+        }
+        return basis;
     }
 
     private boolean takenAsKept(Workspace w, int version, Progress progress) {
@@ -232,7 +238,7 @@ final class Designs {
             } catch (RuntimeException e) {
                 // told once: it is tried again and again
                 if (!away) {
-                    LOG.warn("shared designs cannot be taken: {}", e.toString());
+                    LOG.warn("shared designs cannot be taken or made: {}", e.toString());
                 }
                 away = true;
                 pause();
@@ -258,10 +264,16 @@ final class Designs {
                 return;
             }
             LOG.info("designing {} at version {} for others", w.id(), t.version());
-            projects.read(w);
-            make(w, projects.basis(w.id()), t.version(), progress, held);
-        } catch (CancellationException | AnalysisFailed | NoSuchElementException e) {
-            LOG.info("the design of {} ended: {}", w.id(), e.toString());
+            try {
+                projects.read(w);
+                make(w, sound(w), t.version(), progress, held);
+            } catch (Jobs.Refused e) {
+                held.failed(e.findings());
+            } catch (CancellationException | AnalysisFailed e) {
+                LOG.info("the design of {} ended: {}", w.id(), e.toString());
+            }
+        } catch (NoSuchElementException e) {
+            LOG.info("the project {} is gone", w.id());
         } finally {
             projects.forget(w.id());
         }

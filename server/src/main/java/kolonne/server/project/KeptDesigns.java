@@ -26,6 +26,9 @@ final class KeptDesigns {
 
     KeptDesigns(DesignStore store) {
         this.store = store;
+        if (store != DesignStore.NONE) {
+            Build.id(); // while the application is the one that was started: it may be replaced beneath a server
+        }
     }
 
     /** Keeps a design; what goes wrong is logged, since it can be made anew. */

@@ -6145,6 +6145,7 @@ export interface components {
       lastingDeflection: number
       swayX: string
       swayY: string
+      effectiveLengths: string
       effectiveLengthX: number
       effectiveLengthY: number
       redistribution: number
@@ -6769,6 +6770,8 @@ export interface components {
       qy: number
       magnifierMx: number
       magnifierMy: number
+      effectiveLengthMx: number
+      effectiveLengthMy: number
       checks: components['schemas']['Check'][]
       findings: components['schemas']['Finding'][]
     }
@@ -6815,6 +6818,7 @@ export interface components {
       lengthModuleMm: number
       swayX: string
       swayY: string
+      effectiveLengths: string
       effectiveLengthX: number
       effectiveLengthY: number
     }

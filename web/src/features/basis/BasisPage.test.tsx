@@ -79,6 +79,15 @@ describe('the basis page', () => {
     await waitFor(() => expect(set).toHaveBeenLastCalledWith('p', expect.anything(), { bundles: true }))
   })
 
+  it('takes effective lengths from what meets at the ends, and asks for factors only where they count', async () => {
+    open()
+    expect(await screen.findByLabelText('Length factor k along X')).toBeInTheDocument()
+    await userEvent.click(screen.getByLabelText('Effective lengths'))
+    await userEvent.click(await screen.findByText('what meets at their ends'))
+    await waitFor(() => expect(set).toHaveBeenLastCalledWith('p', 5, { effectiveLengths: 'from-ends' }))
+    await waitFor(() => expect(screen.queryByLabelText('Length factor k along X')).not.toBeInTheDocument())
+  })
+
   it('says why a change was refused and shows what is stored', async () => {
     set.mockRejectedValueOnce(new ApiError(412, 'Somebody else changed the project meanwhile.', 'Look again.'))
     open()

@@ -13,7 +13,7 @@ import { useMayEdit } from '../people/session'
 import { NumberField } from '../../ui/NumberField'
 import { NationalTable } from './NationalTable'
 import { BarChips } from './BarChips'
-import { FLANGES, HEADINGS, numberOf, PREFERENCES, shown, stored, SWAY, unitOf } from './fields'
+import { FLANGES, HEADINGS, LENGTHS, numberOf, PREFERENCES, shown, stored, SWAY, unitOf } from './fields'
 import { KeepBasis } from './kept/KeepBasis'
 import { replacing } from './replacing'
 import { localPatched, YES_NO } from './local/local'
@@ -137,6 +137,22 @@ export function BasisPage({ id, state }: { id: string; state?: State }) {
             {numbers('frame')}
             <SwayRow name="Sway along X" help={sway} value={b.swayX} onChange={(swayX) => set({ swayX })} />
             <SwayRow name="Sway along Y" help={sway} value={b.swayY} onChange={(swayY) => set({ swayY })} />
+            <Row
+              name="Effective lengths"
+              help={says(
+                'Of columns, as parts of their clear lengths: by the factors k below; or by the stiffness of the columns and beams that meet at their ends, which is less than 1 where the storey does not sway. Factors set for some members count there in either case.',
+                'effectiveLengths',
+              )}
+            >
+              <Select
+                value={b.effectiveLengths}
+                aria-label="Effective lengths"
+                style={{ width: 190 }}
+                options={LENGTHS}
+                onChange={(effectiveLengths) => set({ effectiveLengths })}
+              />
+            </Row>
+            {b.effectiveLengths === 'given' && numbers('lengths')}
             <Row
               name="Flanges of beams"
               help={says(

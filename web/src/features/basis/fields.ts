@@ -6,6 +6,7 @@ export const HEADINGS: Record<string, string> = {
   materials: 'Code and materials',
   cover: 'Cover',
   frame: 'Frame',
+  lengths: 'Effective lengths of columns',
   advice: 'Section advice for beams',
   bars: 'Bars',
   practice: 'Practice',
@@ -23,6 +24,12 @@ export const FLANGES = [
 export const SWAY = [
   { value: 'from-model', label: 'by the stability index' },
   { value: 'braced', label: 'taken as braced' },
+]
+
+/** Where the effective lengths of columns come from. */
+export const LENGTHS = [
+  { value: 'given', label: 'factors k of the basis' },
+  { value: 'from-ends', label: 'what meets at their ends' },
 ]
 
 /** What decides where several arrangements satisfy. */

@@ -106,6 +106,8 @@ export function ColumnSection({
           {(100 * lift.ratio).toFixed(2)} %, at laps {(200 * lift.ratio).toFixed(2)} %<br />
           sway index {lift.qx.toFixed(2)}, {lift.qy.toFixed(2)} · δs {lift.magnifierMx.toFixed(2)},{' '}
           {lift.magnifierMy.toFixed(2)}
+          <br />
+          effective lengths {lift.effectiveLengthMx.toFixed(2)}, {lift.effectiveLengthMy.toFixed(2)} of clear
         </p>
         <p className="key soft">
           {sizes.map(([label, d]) => (

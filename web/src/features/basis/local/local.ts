@@ -1,6 +1,6 @@
 import type { Basis, BasisChange, BasisField, LocalChange, LocalSet, LocalSettings } from '../../../api/client'
 import { type Units } from '../../../lib/units'
-import { numberOf, PREFERENCES, shown, SWAY, unitOf } from '../fields'
+import { numberOf, LENGTHS, PREFERENCES, shown, SWAY, unitOf } from '../fields'
 
 /** A value that may differ for some members: a number of the basis, allowed bars, or a choice of words. */
 export interface LocalField {
@@ -49,6 +49,8 @@ export function localFields(numbers: BasisField[]): LocalField[] {
     ...of('frame'),
     choice('swayX', 'Sway along X', 'frame', 'How columns and beams there resist sway.', SWAY),
     choice('swayY', 'Sway along Y', 'frame', 'How columns and beams there resist sway.', SWAY),
+    choice('effectiveLengths', 'Effective lengths', 'lengths', 'Where those of columns there come from.', LENGTHS),
+    ...of('lengths'),
   ]
 }
 

@@ -16,7 +16,10 @@ import java.util.stream.IntStream;
 import kolonne.core.Sweep;
 import kolonne.core.analysis.FrameAnalysis;
 import kolonne.core.basis.Basis;
+import kolonne.core.basis.part.Ductility;
+import kolonne.core.basis.part.EffectiveLengths;
 import kolonne.core.basis.part.Frame;
+import kolonne.core.basis.part.Sway;
 import kolonne.core.beam.check.BeamDesign;
 import kolonne.core.check.CheckResult;
 import kolonne.core.code.Bar;
@@ -151,13 +154,34 @@ class AuditTest {
         Frame f = basis.frame();
         Building building = DemoBuilding.generate(new DemoOptions(7, 2, 3, 2, true));
         BuildingDesign usual = design(building, basis);
-        BuildingDesign d = design(building, basis.with(new Frame(f.swayX(), f.swayY(), 0, f.ductility(), 1.9, 0.7)));
+        BuildingDesign d = design(
+                building,
+                basis.with(new Frame(f.swayX(), f.swayY(), 0, f.ductility(), EffectiveLengths.GIVEN, 1.9, 0.7)));
         List<String> differences = java.util.Collections.synchronizedList(new ArrayList<>());
         int read = columns(d, differences);
         told("columns of other effective lengths, " + CODES.get(code), read, differences);
         assertTrue(
                 d.steel(Role.COLUMN).kg() > usual.steel(Role.COLUMN).kg(),
                 d.steel(Role.COLUMN) + " against " + usual.steel(Role.COLUMN));
+    }
+
+    /** And where the stiffness of what meets at their ends says how long they are. */
+    @ParameterizedTest
+    @ValueSource(ints = {0, 1, 2})
+    void columnsOfLengthsFromTheirEndsByEveryCode(int code) {
+        Basis basis = basis(code);
+        List<String> differences = java.util.Collections.synchronizedList(new ArrayList<>());
+        int read = 0;
+        for (int i = 0; i < 4; i++) {
+            Building building = i == 0
+                    ? DemoBuilding.generate(new DemoOptions(7, 3, 3, 2, true))
+                    : new RandomFrame(2300 + i).building(code == 1);
+            // braced, where lengths are shorter than they are clear, and swaying, where they are not
+            Sway sway = i % 2 == 0 ? Sway.BRACED : Sway.FROM_MODEL;
+            Frame frame = new Frame(sway, sway, 0, Ductility.NONE, EffectiveLengths.FROM_ENDS, 1, 1);
+            read += columns(design(building, basis.with(frame)), differences);
+        }
+        told("columns of lengths from their ends, " + CODES.get(code), read, differences);
     }
 
     private static HandLift byHand(boolean round, Basis basis, Random random) {

@@ -83,6 +83,11 @@ final class ColumnReading {
 
     /** What the basis multiplies the clear length by against moving along a local axis; askew in plan the larger. */
     private double factor(int axis) {
+        if (b.lengthsFromEnds()) {
+            double size = Math.hypot(axes[axis][0], axes[axis][1]);
+            double k = new EndsReading(index, b).factor(member, axes[axis][0] / size, axes[axis][1] / size);
+            return magnifier(axis) > 1 ? Math.max(1, k) : k;
+        }
         double degrees = Math.toDegrees(Math.atan2(Math.abs(axes[axis][1]), Math.abs(axes[axis][0])));
         double across = Math.abs(90 - degrees);
         return degrees < 2.5 ? b.lengthX() : across < 2.5 ? b.lengthY() : Math.max(b.lengthX(), b.lengthY());

@@ -3,6 +3,7 @@ package kolonne.audit;
 import java.util.ArrayList;
 import java.util.List;
 import kolonne.core.basis.Basis;
+import kolonne.core.basis.part.EffectiveLengths;
 import kolonne.core.basis.part.Sway;
 import kolonne.core.beam.cage.BeamCage;
 import kolonne.core.beam.cage.SectionCut;
@@ -32,6 +33,7 @@ final class Drawn {
                 b.aggregate(),
                 b.frame().swayX() != Sway.BRACED,
                 b.frame().swayY() != Sway.BRACED,
+                b.frame().lengths() == EffectiveLengths.FROM_ENDS,
                 b.frame().lengthX(),
                 b.frame().lengthY());
     }

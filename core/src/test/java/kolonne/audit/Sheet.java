@@ -23,6 +23,7 @@ final class Sheet {
             double aggregate,
             boolean swayX,
             boolean swayY,
+            boolean lengthsFromEnds,
             double lengthX,
             double lengthY) {
         boolean en() {

@@ -109,7 +109,14 @@ public record Basis(
 
     /** The same basis with a part of the hogging moments redistributed. */
     public Basis withRedistribution(double part) {
-        return with(new Frame(frame.swayX(), frame.swayY(), part, frame.ductility(), frame.lengthX(), frame.lengthY()));
+        return with(new Frame(
+                frame.swayX(),
+                frame.swayY(),
+                part,
+                frame.ductility(),
+                frame.lengths(),
+                frame.lengthX(),
+                frame.lengthY()));
     }
 
     /** What is known of the code before a rule is asked. */

@@ -28,6 +28,7 @@ public record BasisField(
         MATERIALS,
         COVER,
         FRAME,
+        LENGTHS,
         ADVICE,
         BARS,
         PRACTICE,
@@ -109,7 +110,7 @@ public record BasisField(
                     Basis::redistribution),
             new BasisField(
                     "effectiveLengthX",
-                    Part.FRAME,
+                    Part.LENGTHS,
                     "Length factor k along X",
                     Kind.NUMBER,
                     0.5,
@@ -118,7 +119,7 @@ public record BasisField(
                     b -> b.frame().lengthX()),
             new BasisField(
                     "effectiveLengthY",
-                    Part.FRAME,
+                    Part.LENGTHS,
                     "Length factor k along Y",
                     Kind.NUMBER,
                     0.5,

@@ -3,6 +3,7 @@ package kolonne.core.basis;
 import kolonne.core.basis.local.LocalValues;
 import kolonne.core.basis.part.Bars;
 import kolonne.core.basis.part.BeamRules;
+import kolonne.core.basis.part.EffectiveLengths;
 import kolonne.core.basis.part.Frame;
 import kolonne.core.basis.part.Materials;
 import kolonne.core.basis.part.Practice;
@@ -70,8 +71,15 @@ final class Overlaid {
                 or(v.sway().y(), f.swayY()),
                 f.redistribution(),
                 f.ductility(),
+                lengths(v.sway(), f.lengths()),
                 or(v.sway().lengthX(), f.lengthX()),
                 or(v.sway().lengthY(), f.lengthY()));
+    }
+
+    /** A factor that somebody gave for members counts there, wherever others take theirs from. */
+    private static EffectiveLengths lengths(LocalValues.OfSway s, EffectiveLengths usual) {
+        boolean given = s.lengths() == null && (s.lengthX() != null || s.lengthY() != null);
+        return given ? EffectiveLengths.GIVEN : or(s.lengths(), usual);
     }
 
     private BeamRules beams(BeamRules r) {

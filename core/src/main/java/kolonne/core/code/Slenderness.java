@@ -48,6 +48,9 @@ public interface Slenderness {
 
     Magnified braced(Lift lift, Trace t);
 
+    /** Effective over unsupported length by what turns with its ends. @param moves whether its head may move */
+    double lengthFactor(ColumnEnd foot, ColumnEnd head, boolean moves, Trace t);
+
     /** Whether the lift is too slender for the method: the largest allowed magnifier. */
     double greatestFactor();
 

@@ -3,6 +3,7 @@ package kolonne.core.demand;
 import java.util.List;
 import kolonne.core.analysis.Analysis;
 import kolonne.core.basis.Basis;
+import kolonne.core.basis.part.EffectiveLengths;
 import kolonne.core.basis.part.Sway;
 import kolonne.core.code.Slenderness;
 import kolonne.core.model.Building;
@@ -78,6 +79,11 @@ public final class Sidesway {
         double x = basis.frame().lengthX();
         double y = basis.frame().lengthY();
         return Math.abs(uy) < ALONG * size ? x : Math.abs(ux) < ALONG * size ? y : Math.max(x, y);
+    }
+
+    /** Whether effective lengths come from what meets at the ends of columns. */
+    public boolean lengthsFromEnds() {
+        return basis.frame().lengths() == EffectiveLengths.FROM_ENDS;
     }
 
     /** Magnifier of sway moments between two levels; infinite where the storey is unstable. */

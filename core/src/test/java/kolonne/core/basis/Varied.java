@@ -73,7 +73,7 @@ public final class Varied {
 
     public static Basis ductile(Basis b, Ductility kind) {
         Frame f = b.frame();
-        return b.with(new Frame(f.swayX(), f.swayY(), f.redistribution(), kind, f.lengthX(), f.lengthY()));
+        return b.with(new Frame(f.swayX(), f.swayY(), f.redistribution(), kind, f.lengths(), f.lengthX(), f.lengthY()));
     }
 
     public static Basis slabFlanges(Basis b) {

@@ -16,6 +16,7 @@ import kolonne.core.basis.local.LocalScope;
 import kolonne.core.basis.local.LocalSettings;
 import kolonne.core.basis.local.LocalValues;
 import kolonne.core.basis.part.Ductility;
+import kolonne.core.basis.part.EffectiveLengths;
 import kolonne.core.basis.part.Frame;
 import kolonne.core.basis.part.Materials;
 import kolonne.core.basis.part.Sway;
@@ -165,8 +166,9 @@ class LocalSettingsTest {
                 LocalValues.OfBars.NONE,
                 LocalValues.OfStirrups.NONE,
                 LocalValues.OfPractice.NONE,
-                new LocalValues.OfSway(Sway.BRACED, Sway.BRACED, 1.6, 1.3));
-        Basis braced = b.with(new Frame(Sway.BRACED, Sway.BRACED, b.redistribution(), b.ductility(), 1.6, 1.3));
+                new LocalValues.OfSway(Sway.BRACED, Sway.BRACED, EffectiveLengths.GIVEN, 1.6, 1.3));
+        Basis braced = b.with(new Frame(
+                Sway.BRACED, Sway.BRACED, b.redistribution(), b.ductility(), EffectiveLengths.GIVEN, 1.6, 1.3));
         BuildingDesign d = design(b.with(List.of(new LocalSettings("core", scope, v))));
         int[] n = compared(d, design(braced), design(b), scope);
         assertEquals(1, n[0]);

@@ -15,6 +15,7 @@ import kolonne.core.basis.part.Bars;
 import kolonne.core.basis.part.BeamRules;
 import kolonne.core.basis.part.DeflectionLimits;
 import kolonne.core.basis.part.Ductility;
+import kolonne.core.basis.part.EffectiveLengths;
 import kolonne.core.basis.part.Frame;
 import kolonne.core.basis.part.HandlingCost;
 import kolonne.core.basis.part.Materials;
@@ -61,6 +62,7 @@ public final class BasisFile {
             Double lastingDeflection,
             @JsonProperty(required = true) String swayX,
             @JsonProperty(required = true) String swayY,
+            String effectiveLengths,
             Double effectiveLengthX,
             Double effectiveLengthY,
             Double redistribution,
@@ -115,6 +117,7 @@ public final class BasisFile {
                 b.deflection().lasting(),
                 word(b.frame().swayX()),
                 word(b.frame().swayY()),
+                word(b.frame().lengths()),
                 b.frame().lengthX(),
                 b.frame().lengthY(),
                 b.redistribution(),
@@ -199,6 +202,16 @@ public final class BasisFile {
                     "There is no kind of frame " + d.ductility() + ".",
                     "Use none, ordinary, intermediate or special.");
         }
+        EffectiveLengths lengths = d.effectiveLengths() == null
+                ? EffectiveLengths.GIVEN
+                : choice(EffectiveLengths.class, d.effectiveLengths());
+        if (lengths == null) {
+            return failed(
+                    "basis.word",
+                    "basis, effectiveLengths",
+                    "Effective lengths cannot come from " + d.effectiveLengths() + ".",
+                    "Use given or from-ends.");
+        }
         if (d.name() == null
                 || d.beamBars() == null
                 || d.columnBars() == null
@@ -253,6 +266,7 @@ public final class BasisFile {
                                 swayY,
                                 or(d.redistribution(), 0.0),
                                 ductility,
+                                lengths,
                                 or(d.effectiveLengthX(), 1.0),
                                 or(d.effectiveLengthY(), 1.0)),
                         beams(d, usual.beams()),

@@ -12,6 +12,7 @@ import java.util.function.Consumer;
 import kolonne.core.basis.local.LocalScope;
 import kolonne.core.basis.local.LocalSettings;
 import kolonne.core.basis.local.LocalValues;
+import kolonne.core.basis.part.EffectiveLengths;
 import kolonne.core.basis.part.Preference;
 import kolonne.core.basis.part.Sway;
 import kolonne.core.finding.Finding;
@@ -59,6 +60,7 @@ final class LocalForm {
                 v.practice().lengthModule(),
                 word(v.sway().x()),
                 word(v.sway().y()),
+                word(v.sway().lengths()),
                 v.sway().lengthX(),
                 v.sway().lengthY());
     }
@@ -100,6 +102,8 @@ final class LocalForm {
                 || v.preference() != null && BasisFile.choice(Preference.class, v.preference()) == null
                 || v.swayX() != null && BasisFile.choice(Sway.class, v.swayX()) == null
                 || v.swayY() != null && BasisFile.choice(Sway.class, v.swayY()) == null
+                || v.effectiveLengths() != null
+                        && BasisFile.choice(EffectiveLengths.class, v.effectiveLengths()) == null
                 || nulls(storeys)
                 || nulls(members)
                 || nulls(v.beamBars())
@@ -130,6 +134,9 @@ final class LocalForm {
                 new LocalValues.OfSway(
                         v.swayX() == null ? null : BasisFile.choice(Sway.class, v.swayX()),
                         v.swayY() == null ? null : BasisFile.choice(Sway.class, v.swayY()),
+                        v.effectiveLengths() == null
+                                ? null
+                                : BasisFile.choice(EffectiveLengths.class, v.effectiveLengths()),
                         v.effectiveLengthX(),
                         v.effectiveLengthY()));
     }

@@ -27,5 +27,6 @@ public record LocalSetDto(
         Double lengthModuleMm,
         String swayX,
         String swayY,
+        String effectiveLengths,
         Double effectiveLengthX,
         Double effectiveLengthY) {}

@@ -31,6 +31,7 @@ public final class BasisWords {
             Map.entry("preference", "Preference"),
             Map.entry("swayX", "Sway along X"),
             Map.entry("swayY", "Sway along Y"),
+            Map.entry("effectiveLengths", "Effective lengths of columns"),
             Map.entry("slabFlanges", "Flanges of beams from the slabs"),
             Map.entry("bundles", "Bundled bars"),
             Map.entry("ductility", "Seismic detailing"));

@@ -344,6 +344,8 @@ public final class ResultsJson {
         number("qy", l.sway().qy());
         number("magnifierMx", l.sway().deltaMx());
         number("magnifierMy", l.sway().deltaMy());
+        number("effectiveLengthMx", l.sway().kx());
+        number("effectiveLengthMy", l.sway().ky());
         g.writeEndObject();
         checks(l.checks(), null);
         findings(l.findings());

@@ -13,6 +13,7 @@ import kolonne.core.basis.part.Bars;
 import kolonne.core.basis.part.BeamRules;
 import kolonne.core.basis.part.DeflectionLimits;
 import kolonne.core.basis.part.Ductility;
+import kolonne.core.basis.part.EffectiveLengths;
 import kolonne.core.basis.part.Frame;
 import kolonne.core.basis.part.Preference;
 import kolonne.core.basis.part.SectionLimits;
@@ -45,6 +46,7 @@ class BasisFileTest {
                         Sway.FROM_MODEL,
                         0.1,
                         code.startsWith("en") ? Ductility.NONE : Ductility.SPECIAL,
+                        EffectiveLengths.FROM_ENDS,
                         1.4,
                         0.8))
                 .with(new BeamRules(

@@ -186,6 +186,8 @@ final class Members {
             double qy,
             double magnifierMx,
             double magnifierMy,
+            double effectiveLengthMx,
+            double effectiveLengthMy,
             List<Answers.CheckDto> checks,
             List<Problem.FindingDto> findings) {}
 
@@ -517,6 +519,8 @@ final class Members {
                 l.sway().qy(),
                 l.sway().deltaMx(),
                 l.sway().deltaMy(),
+                l.sway().kx(),
+                l.sway().ky(),
                 checks(l.checks(), basis),
                 Problem.FindingDto.of(l.findings()));
     }

@@ -44,7 +44,7 @@ class DesignBytesTest {
                 aci,
                 Basis.standard("aci-318-19"),
                 Basis.standard("en-1992-1-1"),
-                aci.with(new Frame(f.swayX(), f.swayY(), 0, Ductility.SPECIAL, 1, 1)));
+                aci.with(new Frame(f.swayX(), f.swayY(), 0, Ductility.SPECIAL, f.lengths(), 1, 1)));
     }
 
     @ParameterizedTest

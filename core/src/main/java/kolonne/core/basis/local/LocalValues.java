@@ -2,6 +2,7 @@ package kolonne.core.basis.local;
 
 import java.util.List;
 import java.util.Objects;
+import kolonne.core.basis.part.EffectiveLengths;
 import kolonne.core.basis.part.Preference;
 import kolonne.core.basis.part.Sway;
 
@@ -52,11 +53,11 @@ public record LocalValues(OfMaterials materials, OfBars bars, OfStirrups stirrup
     }
 
     /** Along global X and Y; {@code lengthX} and {@code lengthY} effective over unsupported lengths of columns. */
-    public record OfSway(Sway x, Sway y, Double lengthX, Double lengthY) {
+    public record OfSway(Sway x, Sway y, EffectiveLengths lengths, Double lengthX, Double lengthY) {
         public static final OfSway NONE = new OfSway(null, null);
 
         public OfSway(Sway x, Sway y) {
-            this(x, y, null, null);
+            this(x, y, null, null, null);
         }
     }
 
@@ -83,6 +84,7 @@ public record LocalValues(OfMaterials materials, OfBars bars, OfStirrups stirrup
             "lengthModuleMm",
             "swayX",
             "swayY",
+            "effectiveLengths",
             "effectiveLengthX",
             "effectiveLengthY");
 

@@ -3,6 +3,7 @@ package kolonne.core.code.aci318;
 import static kolonne.core.explain.Trace.in;
 
 import java.util.Optional;
+import kolonne.core.code.ColumnEnd;
 import kolonne.core.code.Slenderness;
 import kolonne.core.explain.Clause;
 import kolonne.core.explain.Quantity;
@@ -50,6 +51,11 @@ final class AciSlenderness implements Slenderness {
             return new Magnified(l.m2(), 1, false);
         }
         return magnify(l, ratio, t);
+    }
+
+    @Override
+    public double lengthFactor(ColumnEnd foot, ColumnEnd head, boolean moves, Trace t) {
+        return AciLengthFactor.of(foot, head, moves, t);
     }
 
     private Magnified magnify(Lift l, double ratio, Trace t) {

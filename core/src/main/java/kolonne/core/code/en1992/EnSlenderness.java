@@ -3,6 +3,7 @@ package kolonne.core.code.en1992;
 import static kolonne.core.explain.Trace.in;
 
 import java.util.Optional;
+import kolonne.core.code.ColumnEnd;
 import kolonne.core.code.Slenderness;
 import kolonne.core.code.Steel;
 import kolonne.core.explain.Clause;
@@ -69,6 +70,11 @@ final class EnSlenderness implements Slenderness {
                     in(n, Quantity.NUMBER));
         }
         return lambda <= limit ? new Magnified(l.m2(), 1, false) : curvature(l, l0, lambda, creep, t);
+    }
+
+    @Override
+    public double lengthFactor(ColumnEnd foot, ColumnEnd head, boolean moves, Trace t) {
+        return EnLengthFactor.of(foot, head, moves, t);
     }
 
     private Magnified curvature(Lift l, double l0, double lambda, double creep, Trace t) {

@@ -57,8 +57,13 @@ public final class LiftDemands {
         }
     }
 
-    /** Second-order state of a lift. @param deltaMx, deltaMy sway magnifiers of Mx and My; infinite where unstable */
-    public record Sway(double qx, double qy, double deltaMx, double deltaMy) {}
+    /**
+     * Second-order state of a lift.
+     *
+     * @param deltaMx, deltaMy sway magnifiers of Mx and My; infinite where unstable
+     * @param kx, ky effective over unsupported length where Mx and My bend it
+     */
+    public record Sway(double qx, double qy, double deltaMx, double deltaMy, double kx, double ky) {}
 
     private final ColumnStack.Lift lift;
     private final ColumnContext context;
@@ -68,10 +73,6 @@ public final class LiftDemands {
     private final LiftForces[] forces;
     /** Height of every station above the foot [mm]. */
     private final double[] heights;
-    /** Effective length factors for bending about x and y. */
-    private final double kx;
-
-    private final double ky;
 
     public LiftDemands(ColumnStack.Lift lift, ColumnContext context) {
         this.lift = lift;
@@ -80,11 +81,15 @@ public final class LiftDemands {
         this.rules = context.basis().designCode().slenderness();
         ColumnStack.Unbraced x = lift.aboutX();
         ColumnStack.Unbraced y = lift.aboutY();
+        double deltaMx = context.sway().magnifier(lift.base(), lift.top(), x.ux(), x.uy());
+        double deltaMy = context.sway().magnifier(lift.base(), lift.top(), y.ux(), y.uy());
         this.sway = new Sway(
                 context.sway().index(lift.base(), lift.top(), true),
                 context.sway().index(lift.base(), lift.top(), false),
-                context.sway().magnifier(lift.base(), lift.top(), x.ux(), x.uy()),
-                context.sway().magnifier(lift.base(), lift.top(), y.ux(), y.uy()));
+                deltaMx,
+                deltaMy,
+                factor(x, deltaMx),
+                factor(y, deltaMy));
         int n = d.analysis().stationCount(lift.memberNumber());
         boolean upwards = x.parts().stream().anyMatch(q -> q.memberNumber() == lift.memberNumber() && q.upwards());
         double length = d.analysis().stationX(lift.memberNumber(), n - 1);
@@ -94,8 +99,6 @@ public final class LiftDemands {
                     ? d.analysis().stationX(lift.memberNumber(), i)
                     : length - d.analysis().stationX(lift.memberNumber(), n - 1 - i);
         }
-        kx = factor(x);
-        ky = factor(y);
         forces = new LiftForces[d.count()];
         for (int c = 0; c < forces.length; c++) {
             forces[c] = new LiftForces(lift, d, c, finite(sway.deltaMx()), finite(sway.deltaMy()));
@@ -223,12 +226,20 @@ public final class LiftDemands {
     }
 
     private double k(ColumnStack.Unbraced u) {
-        return u == lift.aboutX() ? kx : ky;
+        return u == lift.aboutX() ? sway.kx() : sway.ky();
     }
 
-    private double factor(ColumnStack.Unbraced u) {
-        double own = context.sway().effectiveLength(u.ux(), u.uy());
+    private double factor(ColumnStack.Unbraced u, double delta) {
+        double own = context.sway().lengthsFromEnds()
+                ? fromEnds(u, delta, Trace.OFF)
+                : context.sway().effectiveLength(u.ux(), u.uy());
         return unheld(u) ? Math.max(FREE, own) : own;
+    }
+
+    /** By what turns with its ends; the whole length at least in a storey that sways (ACI 318-19 6.6.4.4.3), whose sway moments are magnified on their own. */
+    private double fromEnds(ColumnStack.Unbraced u, double delta, Trace t) {
+        double k = rules.lengthFactor(u.foot(), u.head(), unheld(u), t);
+        return delta > 1 ? Math.max(1, k) : k;
     }
 
     /** Whether the head moves as it likes, with no magnifier of sidesway to cover it. */
@@ -266,7 +277,9 @@ public final class LiftDemands {
                     Quantity.LENGTH,
                     rules.bracedClause());
         }
-        if (t.on() && k != 1) {
+        if (t.on() && context.sway().lengthsFromEnds()) {
+            explainEnds(u, k, t);
+        } else if (t.on() && k != 1) {
             boolean free = unheld(u) && k == FREE;
             t.say(
                     free ? "k = 2" : String.format(Locale.ROOT, "k = %.2f", k),
@@ -292,6 +305,18 @@ public final class LiftDemands {
                 context.basis().fy(),
                 area(),
                 d);
+    }
+
+    private void explainEnds(ColumnStack.Unbraced u, double k, Trace t) {
+        fromEnds(u, sway(u), t);
+        if (sway(u) > 1 && k == 1) {
+            t.say("k = 1", "The storey sways: the length is not taken shorter", rules.bracedClause());
+        } else if (unheld(u)) {
+            t.say(
+                    String.format(Locale.ROOT, "k = %.2f ≥ 2", k),
+                    "Nothing holds the head and no magnifier of sidesway is known",
+                    rules.bracedClause());
+        }
     }
 
     private double sway(ColumnStack.Unbraced u) {

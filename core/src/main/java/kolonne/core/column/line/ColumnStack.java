@@ -1,6 +1,7 @@
 package kolonne.core.column.line;
 
 import java.util.List;
+import kolonne.core.code.ColumnEnd;
 import kolonne.core.model.Material;
 import kolonne.core.model.Section;
 import kolonne.core.shape.Shape;
@@ -67,8 +68,10 @@ public record ColumnStack(String id, String mark, List<Lift> lifts) {
      * @param length   unsupported: between the faces of what holds it [mm]
      * @param headFree whether nothing holds its head
      * @param ux       plan direction in which it would move, a unit vector; 0 and 0 for a member that lies
+     * @param foot     what turns with its lower end; {@code head} with its upper one
      */
-    public record Unbraced(List<Part> parts, double length, boolean headFree, double ux, double uy) {
+    public record Unbraced(
+            List<Part> parts, double length, boolean headFree, double ux, double uy, ColumnEnd foot, ColumnEnd head) {
         public Unbraced {
             parts = List.copyOf(parts);
         }

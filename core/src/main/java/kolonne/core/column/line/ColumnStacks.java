@@ -21,10 +21,12 @@ public final class ColumnStacks {
 
     private final BuildingIndex index;
     private final Restraints restraints;
+    private final EndStiffness ends;
 
     private ColumnStacks(BuildingIndex index) {
         this.index = index;
         this.restraints = new Restraints(index);
+        this.ends = new EndStiffness(index);
     }
 
     /** All stacks, in plan order. Every column member is one lift. */
@@ -98,9 +100,10 @@ public final class ColumnStacks {
         boolean footFree = first == 0
                 && !restraints.holds(index.lower(chain.get(0)), ux, uy)
                 && !restraints.stands(index.lower(chain.get(0)));
+        List<Member> between = chain.subList(first, last + 1);
         List<ColumnStack.Part> parts = new ArrayList<>();
         double length = 0;
-        for (Member m : chain.subList(first, last + 1)) {
+        for (Member m : between) {
             double[] other = axes(m)[axis];
             double cosine = other[0] * axisOfLift[0] + other[1] * axisOfLift[1] + other[2] * axisOfLift[2];
             parts.add(new ColumnStack.Part(
@@ -112,7 +115,14 @@ public final class ColumnStacks {
         double clear = length
                 - inJoint(chain.get(first), index.lower(chain.get(first)), ux, uy)
                 - inJoint(chain.get(last), index.upper(chain.get(last)), ux, uy);
-        return new ColumnStack.Unbraced(parts, Math.max(clear, 0.5 * length), headFree || footFree, ux, uy);
+        return new ColumnStack.Unbraced(
+                parts,
+                Math.max(clear, 0.5 * length),
+                headFree || footFree,
+                ux,
+                uy,
+                ends.at(index.lower(chain.get(first)), chain.get(first), between, ux, uy),
+                ends.at(index.upper(chain.get(last)), chain.get(last), between, ux, uy));
     }
 
     private double[][] axes(Member m) {

@@ -4,11 +4,15 @@ import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertFalse;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.function.ToDoubleFunction;
 import kolonne.core.analysis.Analysis;
 import kolonne.core.basis.Basis;
+import kolonne.core.basis.part.Ductility;
+import kolonne.core.basis.part.EffectiveLengths;
 import kolonne.core.basis.part.Frame;
+import kolonne.core.basis.part.Sway;
 import kolonne.core.beam.check.BeamContext;
 import kolonne.core.beam.line.BeamLine;
 import kolonne.core.beam.line.BeamLines;
@@ -18,6 +22,8 @@ import kolonne.core.column.choice.ColumnDesigner;
 import kolonne.core.column.line.ColumnStack;
 import kolonne.core.column.line.ColumnStacks;
 import kolonne.core.demand.Sidesway;
+import kolonne.core.explain.Step;
+import kolonne.core.explain.Trace;
 import kolonne.core.finding.Finding;
 import kolonne.core.model.CaseKind;
 import kolonne.core.model.Direction;
@@ -80,13 +86,41 @@ class SlenderLiftTest {
         ModelBuilder b = strut(4000, 500e3, 1);
         b.memberLoads.add(new MemberLoad("P", "c1", MemberLoad.Kind.DISTRIBUTED, Direction.GLOBAL_X, 0, 4000, 90, 90));
         Frame f = ACI.frame();
-        Basis other = ACI.with(new Frame(f.swayX(), f.swayY(), 0, f.ductility(), 0.8, 1.5));
+        Basis other = ACI.with(new Frame(f.swayX(), f.swayY(), 0, f.ductility(), EffectiveLengths.GIVEN, 0.8, 1.5));
         double pc = Math.PI * Math.PI * 0.4 * 30_000 * Math.pow(400, 4) / 12 / (3200.0 * 3200);
         assertEquals(24.67e6, pc, 0.01e6);
         assertEquals(180e6 / (1 - 500e3 / (0.75 * pc)), most(demands(b, other, 0), LiftDemands.Demand::my), 1e3);
         // k lu / r = 51.96 about x: slender without any moment, under Pu (15 + 0.03 h) = 13.5 kNm magnified with Pc =
         // 7.018 MN
         assertEquals(13.5e6 / (1 - 500e3 / (0.75 * 7.018e6)), most(demands(b, other, 0), LiftDemands.Demand::mx), 5e3);
+    }
+
+    /**
+     * A portal of 6 m and 5 m with hinged feet, 300 × 300 everywhere, braced: ψ = 0.7/5 over 0.35/6 = 2.4 at the head, none at the foot: (s + 2/ψ) s = (s c)²
+     * of the bar under compression at u = 3.369, k = π/u = 0.933. Where it sways it is the whole length, with its sway magnified; where the basis gives k, that is k.
+     */
+    @Test
+    void effectiveLengthsFromTheEndsOfColumns() {
+        ModelBuilder b = ModelBuilder.portal(400e3, CaseKind.WIND, true);
+        assertEquals(0.933, kAboutY(b, Sway.BRACED, EffectiveLengths.FROM_ENDS), 0.001);
+        assertEquals(1.3, kAboutY(b, Sway.BRACED, EffectiveLengths.GIVEN), 1e-9);
+        assertEquals(1, kAboutY(b, Sway.FROM_MODEL, EffectiveLengths.FROM_ENDS), 1e-9);
+    }
+
+    /** k of the first column along X, out of the length that its calculation shows. */
+    private static double kAboutY(ModelBuilder b, Sway sway, EffectiveLengths lengths) {
+        Basis basis = ACI.with(new Frame(sway, sway, 0, Ductility.NONE, lengths, 1.3, 1));
+        Analysis a = b.solve();
+        ColumnContext c = ColumnContext.of(Sidesway.of(a, basis), basis);
+        ColumnDesign d = ColumnDesigner.design(ColumnStacks.find(a.index()).get(0), c);
+        ColumnDesign.LiftDesign l = d.lifts().get(0);
+        Trace t = Trace.recording();
+        new LiftDemands(l.lift(), c).of(0, EffectiveDepths.of(l.lift(), l.cage(), basis), new ArrayList<>(), t);
+        boolean x = Math.abs(l.lift().aboutX().ux()) > 0.5;
+        double lu = (x ? l.lift().aboutX() : l.lift().aboutY()).length();
+        List<Step> steps =
+                t.steps().stream().filter(s -> s.symbol().equals("k lu / r")).toList();
+        return steps.get(x ? 0 : 1).value() * 300 / Math.sqrt(12) / lu;
     }
 
     /** 400 kN at 0.5 m of 2.5 m: P a b / L = 160 kNm under the load; k lu / r = 21.7 < 22, so it is not slender. */

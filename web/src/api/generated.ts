@@ -6463,6 +6463,7 @@ export interface components {
       shearDeformation: string
       rigidEnds: number
       patternLive: string
+      inclination?: number
       pDelta: {
         [key: string]: number
       }
@@ -6934,6 +6935,7 @@ export interface components {
       shearDeformation: boolean
       rigidEnds: number
       patternLive: boolean
+      inclination: number
       pDelta: {
         [key: string]: number
       }

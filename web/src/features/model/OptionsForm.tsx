@@ -71,6 +71,20 @@ export function OptionsForm({ id, state, cases }: Props) {
         />
       </Row>
       <Row
+        name="Out of plumb, mm/m"
+        help="Inclination of the whole frame: horizontal forces of that part of the vertical loads stand in the combinations for strength, each way along X and Y, or with the wind. Not with earthquakes. EN 1992-1-1 5.2 asks for it; what it asks for here is told with the results. 0 for none."
+      >
+        <NumberField
+          label="Out of plumb, mm/m"
+          least={0}
+          most={20}
+          step={0.1}
+          live
+          value={Math.round(o.inclination * 1e6) / 1e3}
+          onChange={(v) => set({ inclination: v / 1000 })}
+        />
+      </Row>
+      <Row
         name="Second order"
         help="P-Delta: axial forces of the cases below soften the frame. The iteration and its convergence are told above."
       >
@@ -193,6 +207,7 @@ function editOf(o: Options): OptionsEdit {
       shearDeformation: yes(o.shearDeformation),
       rigidEnds: o.rigidEnds,
       patternLive: yes(o.patternLive),
+      inclination: o.inclination,
       pDelta: o.pDelta,
     },
     roleStiffness: [

@@ -1,7 +1,7 @@
 import { Select } from 'antd'
 import { useState } from 'react'
 import type { AnalysisSummary, Model } from '../../api/client'
-import { force } from '../../lib/format'
+import { force, grouped } from '../../lib/format'
 import { distanceIn, forceIn, lengthIn, type Units } from '../../lib/units'
 
 /** Drift and shear of every storey under a lateral case, stability indices, masses and their centres. */
@@ -58,8 +58,8 @@ export function Storeys({ a, sway, units }: { a: AnalysisSummary; sway: Model['s
                 <td className="num soft">
                   {m(r.baseM)}–{m(r.topM)}
                 </td>
-                <td className="num">{lengthIn(r.driftMm[0]!, units).toFixed(units.us ? 3 : 2)}</td>
-                <td className="num">{lengthIn(r.driftMm[1]!, units).toFixed(units.us ? 3 : 2)}</td>
+                <td className="num">{grouped(lengthIn(r.driftMm[0]!, units), units.us ? 3 : 2)}</td>
+                <td className="num">{grouped(lengthIn(r.driftMm[1]!, units), units.us ? 3 : 2)}</td>
                 <td className="num soft">{part(r.worst[0]!)}</td>
                 <td className="num soft">{part(r.worst[1]!)}</td>
                 <td className="num">{force(r.shear[0]!)}</td>

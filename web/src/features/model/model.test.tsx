@@ -32,6 +32,7 @@ beforeEach(() => {
     shearDeformation: false,
     rigidEnds: 0,
     patternLive: false,
+    inclination: 0,
     pDelta: {},
     beams: gross,
     columns: gross,
@@ -60,11 +61,13 @@ describe('the analysis of the model', () => {
     open('analysis')
     await userEvent.click(await screen.findByLabelText('Shear deformation'))
     await userEvent.click(screen.getByText('cracked by ACI 318'))
+    await userEvent.clear(screen.getByLabelText('Out of plumb, mm/m'))
+    await userEvent.type(screen.getByLabelText('Out of plumb, mm/m'), '2.5')
     await userEvent.click(screen.getByText('Apply and analyse'))
     await waitFor(() => expect(edit).toHaveBeenCalled())
     expect(edit.mock.calls[0]![2][0]).toMatchObject({
       kind: 'options',
-      analysis: { shearDeformation: 'yes', patternLive: 'no', pDelta: {} },
+      analysis: { shearDeformation: 'yes', patternLive: 'no', inclination: 0.0025, pDelta: {} },
       roleStiffness: [
         { role: 'beam', factorIy: 0.35 },
         { role: 'column', factorIy: 0.7, factorTorsion: 1 },

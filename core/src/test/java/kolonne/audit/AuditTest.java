@@ -37,6 +37,7 @@ import kolonne.core.design.Decisions;
 import kolonne.core.design.DesignedDemo;
 import kolonne.core.design.HandSet;
 import kolonne.core.design.RandomFrame;
+import kolonne.core.model.AnalysisOptions;
 import kolonne.core.model.Building;
 import kolonne.core.model.BuildingIndex;
 import kolonne.core.model.Role;
@@ -182,6 +183,21 @@ class AuditTest {
             read += columns(design(building, basis.with(frame)), differences);
         }
         told("columns of lengths from their ends, " + CODES.get(code), read, differences);
+    }
+
+    /** A frame out of plumb: its forces stand in every combination, and second order magnifies them. */
+    @ParameterizedTest
+    @ValueSource(ints = {0, 2})
+    void aFrameOutOfPlumb(int code) {
+        Building plumb = DemoBuilding.generate(new DemoOptions(7, 3, 3, 2, true));
+        AnalysisOptions o = plumb.options();
+        Building building = plumb.withOptions(new AnalysisOptions(
+                o.shearDeformation(), o.beams(), o.columns(), o.rigidEnds(), o.pDelta(), false, 0.004));
+        BuildingDesign d = design(building, basis(code));
+        List<String> differences = new ArrayList<>();
+        told("a frame out of plumb, " + CODES.get(code), read(d, differences), differences);
+        assertTrue(
+                d.quantities().steel() > design(plumb, basis(code)).quantities().steel());
     }
 
     private static HandLift byHand(boolean round, Basis basis, Random random) {

@@ -34,7 +34,7 @@ final class AppliedLoads {
             takers.add(new ArrayList<>(List.of(c)));
         }
         for (int c = 0; c < b.loadCases().size(); c++) {
-            if (b.loadCases().get(c).generated()) {
+            if (b.loadCases().get(c).pattern() != null) {
                 takers.get(index.caseNumber(b.loadCases().get(c).pattern().of()))
                         .add(c);
             }
@@ -74,7 +74,7 @@ final class AppliedLoads {
         List<Double> factors = new ArrayList<>();
         sizes.forEach((base, size) -> {
             for (int c : takers.get(base)) {
-                boolean takes = !all.get(c).generated()
+                boolean takes = all.get(c).pattern() == null
                         || all.get(c).pattern().members().contains(elements[member].member.id());
                 if (size != 0 && takes) {
                     cases.add(c);
@@ -138,6 +138,31 @@ final class AppliedLoads {
         return new double[] {-w * axes[0][2], -w * axes[1][2], -w * axes[2][2], torque, 0, 0};
     }
 
+    /** Sum of a load on a member in global components [N]; nought for moments. */
+    static double[] total(BuildingIndex index, MemberLoad l) {
+        Member m = index.building().members().get(index.memberNumber(l.member()));
+        double[][] axes = LocalAxes.of(index.joint(m.start()), index.joint(m.end()), m.angle());
+        double size = moment(l)
+                ? 0
+                : projected(l, axes) * (l.kind().spread() ? (l.w1() + l.w2()) / 2 * (l.to() - l.from()) : l.w1());
+        double[] out = new double[3];
+        for (int c = 0; c < 3; c++) {
+            int axis = l.direction().axis();
+            out[c] = size * (l.direction().isLocal() ? axes[axis][c] : c == axis ? 1 : 0);
+        }
+        return out;
+    }
+
+    private static boolean moment(MemberLoad l) {
+        return l.kind() == MemberLoad.Kind.MOMENT || l.kind() == MemberLoad.Kind.DISTRIBUTED_MOMENT;
+    }
+
+    /** What of a load over a length in plan comes on a length of the member. */
+    private static double projected(MemberLoad l, double[][] axes) {
+        double along = axes[0][l.direction().axis()];
+        return l.direction().isProjected() && l.kind().spread() ? Math.sqrt(Math.max(0, 1 - along * along)) : 1;
+    }
+
     private SpanLoad local(MemberLoad l) {
         double[][] axes = elements[index.memberNumber(l.member())].axes;
         int axis = l.direction().axis();
@@ -145,12 +170,8 @@ final class AppliedLoads {
         for (int c = 0; c < 3; c++) {
             unit[c] = l.direction().isLocal() ? c == axis ? 1 : 0 : axes[c][axis];
         }
-        double factor = 1;
-        if (l.direction().isProjected() && l.kind().spread()) {
-            double along = axes[0][axis];
-            factor = Math.sqrt(Math.max(0, 1 - along * along));
-        }
-        boolean moment = l.kind() == MemberLoad.Kind.MOMENT || l.kind() == MemberLoad.Kind.DISTRIBUTED_MOMENT;
+        double factor = projected(l, axes);
+        boolean moment = moment(l);
         double[] q1 = components(unit, l.w1() * factor, moment);
         return l.kind().spread()
                 ? new SpanLoad(l.from(), l.to(), q1, components(unit, l.w2() * factor, moment))

@@ -71,7 +71,7 @@ public final class FrameAnalysis {
     /** As {@link #resolve(Analysis, BuildingIndex)}, telling its steps. */
     public static Analysis resolve(Analysis before, BuildingIndex after, Progress progress) {
         progress.at("reading loads and members");
-        BuildingIndex index = PatternLive.expanded(after);
+        BuildingIndex index = Leaning.expanded(PatternLive.expanded(after));
         if (index.building().hasImportedForces()) {
             return ImportedForces.of(index);
         }

@@ -69,7 +69,7 @@ public final class PatternLive {
                 if (c.kind() == CaseKind.LIVE) {
                     String id = unique(c.id() + " " + SUFFIX[p], taken);
                     cases.add(new LoadCase(
-                            id, c.name() + ", " + SUFFIX[p], c.kind(), 0, new Pattern(c.id(), members.get(p))));
+                            id, c.name() + ", " + SUFFIX[p], c.kind(), 0, new Pattern(c.id(), members.get(p)), null));
                     instead.put(c.id(), id);
                 }
             }
@@ -92,7 +92,7 @@ public final class PatternLive {
         return b.withLoads(cases, b.memberLoads(), b.areaLoads(), combinations);
     }
 
-    private static String unique(String id, Set<String> taken) {
+    static String unique(String id, Set<String> taken) {
         String s = id;
         for (int i = 2; !taken.add(s); i++) {
             s = id + " " + i;

@@ -95,6 +95,7 @@ final class Solution {
                 to[6 * j + i] += l.at(i);
             }
         }
+        Leaning.load(frame.index, applied);
     }
 
     /** Sets the equivalent loads of a member; returns what its joints receive, [case × 12], or null without loads. */

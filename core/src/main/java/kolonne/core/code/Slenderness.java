@@ -1,9 +1,7 @@
 package kolonne.core.code;
 
-import java.util.Optional;
 import kolonne.core.explain.Clause;
 import kolonne.core.explain.Trace;
-import kolonne.core.finding.Finding;
 
 /** Second-order rules for columns in frames braced against sway, and the magnifier of sway moments. */
 public interface Slenderness {
@@ -75,8 +73,15 @@ public interface Slenderness {
     /** Eccentricity of the axial force from imperfections of the lift [mm]; 0 where the code has none. */
     double imperfection(double effectiveLength);
 
-    /** What of imperfections is left to the model, for a reader; empty where nothing is. */
-    Optional<Finding> imperfectionNote();
+    /**
+     * Inclination of a frame out of plumb that is to be allowed for, horizontal over vertical; 0 where the code asks for none.
+     *
+     * @param height  of the building [mm]
+     * @param columns that stand on its foundation
+     */
+    double inclination(double height, int columns);
+
+    Clause inclinationClause();
 
     /** Least eccentricity of a compression [mm]; 0 where the code limits the axial force instead. */
     double leastEccentricity(double h);

@@ -6,6 +6,7 @@ import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 import java.util.stream.Collectors;
@@ -16,6 +17,7 @@ import kolonne.core.basis.part.Sway;
 import kolonne.core.beam.check.BeamDesign;
 import kolonne.core.beam.choice.BeamDesigner;
 import kolonne.core.beam.line.BeamLine;
+import kolonne.core.code.Slenderness;
 import kolonne.core.column.check.ColumnDesign;
 import kolonne.core.column.choice.ColumnDesigner;
 import kolonne.core.column.line.ColumnStack;
@@ -262,6 +264,52 @@ public record BuildingDesign(
         return typed.isEmpty() ? this : with(new Decisions(Marks.NONE, hand(), Types.NONE), Set.of());
     }
 
+    /** Where the frame is less out of plumb than the code asks for. */
+    private void leaning(List<Finding> out) {
+        double given =
+                analysis.imported() ? 0 : analysis.index().building().options().inclination();
+        Slenderness rules = basis.designCode().slenderness();
+        double needed = columns.isEmpty() ? 0 : rules.inclination(height(), standing());
+        if (given >= needed * (1 - 5e-3)) {
+            return;
+        }
+        String is = given > 0 ? String.format(Locale.ROOT, "is out of plumb by %.5f", given) : "stands plumb";
+        out.add(
+                Finding.note(
+                        "frame.imperfections",
+                        "frame",
+                        String.format(
+                                Locale.ROOT,
+                                "The frame %s, where %s asks for an inclination of %.5f (1/%.0f) of the whole; imperfections of single columns are taken into account.",
+                                is,
+                                rules.inclinationClause().text(),
+                                needed,
+                                1 / needed),
+                        analysis.imported()
+                                ? "Put notional horizontal forces of that part of the vertical loads into the analysis that the forces come from."
+                                : "Set the inclination of the frame in the options of the analysis, on the Model page: notional horizontal "
+                                        + "forces of that part of the vertical loads then stand in the combinations for strength."));
+    }
+
+    /** From the lowest foot of a column to the highest head [mm]. */
+    private double height() {
+        double low = Double.POSITIVE_INFINITY;
+        double high = Double.NEGATIVE_INFINITY;
+        for (ColumnDesign c : columns) {
+            low = Math.min(low, c.stack().lifts().get(0).base());
+            high = Math.max(
+                    high, c.stack().lifts().get(c.stack().lifts().size() - 1).top());
+        }
+        return high - low;
+    }
+
+    /** Stacks that stand on a foundation. */
+    private int standing() {
+        return (int) columns.stream()
+                .filter(c -> !c.stack().lifts().get(0).planted())
+                .count();
+    }
+
     /** What concerns the building as a whole. */
     public List<Finding> findings() {
         boolean asked =
@@ -278,9 +326,7 @@ public record BuildingDesign(
                             + "wind or earthquake case shears them or the model lists no storeys: their columns are designed as braced.",
                     "Add storeys and lateral load cases, or set the sway in the basis to braced."));
         }
-        if (!columns.isEmpty()) {
-            basis.designCode().slenderness().imperfectionNote().ifPresent(out::add);
-        }
+        leaning(out);
         if (!columns.isEmpty()) {
             basis.designCode()
                     .ductile(basis.ductility())

@@ -12,6 +12,7 @@ import java.util.List;
  *                         of their own; 0 for none
  * @param pDelta           load cases and factors whose axial forces soften (or stiffen) the frame; empty for first order
  * @param patternLive      whether arrangements of live load are generated
+ * @param inclination      of the whole frame out of plumb, horizontal over vertical; 0 for none
  */
 public record AnalysisOptions(
         boolean shearDeformation,
@@ -19,9 +20,24 @@ public record AnalysisOptions(
         StiffnessFactors columns,
         double rigidEnds,
         List<Combination.Term> pDelta,
-        boolean patternLive) {
+        boolean patternLive,
+        double inclination) {
+    /** Steepest that is taken. */
+    public static final double STEEPEST = 0.02;
+
     public static final AnalysisOptions STANDARD =
             new AnalysisOptions(false, StiffnessFactors.GROSS, StiffnessFactors.GROSS, 0, List.of(), false);
+
+    /** Plumb. */
+    public AnalysisOptions(
+            boolean shearDeformation,
+            StiffnessFactors beams,
+            StiffnessFactors columns,
+            double rigidEnds,
+            List<Combination.Term> pDelta,
+            boolean patternLive) {
+        this(shearDeformation, beams, columns, rigidEnds, pDelta, patternLive, 0);
+    }
 
     public AnalysisOptions {
         pDelta = List.copyOf(pDelta);

@@ -297,6 +297,13 @@ public final class ModelCheck {
                     "The rigid part of the joints is " + o.rigidEnds() + ".",
                     "Give a factor from 0 to 1.");
         }
+        if (!(o.inclination() >= 0 && o.inclination() <= AnalysisOptions.STEEPEST)) {
+            fail(
+                    "options.inclination",
+                    "analysis options",
+                    "The inclination of the frame is " + o.inclination() + ".",
+                    "Give horizontal over vertical, from 0 to " + AnalysisOptions.STEEPEST + ", such as 0.0033.");
+        }
         if (!o.beams().positive() || !o.columns().positive()) {
             fail(
                     "options.stiffness",

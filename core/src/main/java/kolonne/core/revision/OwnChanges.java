@@ -450,7 +450,8 @@ public final class OwnChanges {
                 mine.pDelta().stream().allMatch(t -> has(t.loadCase()))
                         ? option("P-Delta", base, mine, theirs, AnalysisOptions::pDelta)
                         : theirs.pDelta(),
-                option("arrangements of live load", base, mine, theirs, AnalysisOptions::patternLive));
+                option("arrangements of live load", base, mine, theirs, AnalysisOptions::patternLive),
+                option("inclination of the frame", base, mine, theirs, AnalysisOptions::inclination));
         if (!mine.pDelta().equals(base.pDelta()) && !mine.pDelta().stream().allMatch(t -> has(t.loadCase()))) {
             tell(Fate.LOST, "P-Delta", "the newer model lacks a load case of it", "");
         }

@@ -73,6 +73,9 @@ class ModelCheckTest {
                 fault(
                         "options.stiffness",
                         b -> b.options = new AnalysisOptions(false, StiffnessFactors.GROSS, none, 0, List.of(), false)),
+                fault("options.inclination", b -> b.options = leaning(0.03)),
+                fault("options.inclination", b -> b.options = leaning(-0.001)),
+                fault("options.inclination", b -> b.options = leaning(Double.NaN)),
                 fault("options.rigid-ends", b -> b.options = options(1.5)),
                 fault("options.rigid-ends", b -> b.options = options(Double.NaN)),
                 fault(
@@ -282,6 +285,11 @@ class ModelCheckTest {
 
     private static Member member(String id, String a, String b, StiffnessFactors f) {
         return new Member(id, Role.BEAM, a, b, "S", "C", 0, Release.NONE, Release.NONE, 0, 0, f);
+    }
+
+    private static AnalysisOptions leaning(double inclination) {
+        return new AnalysisOptions(
+                false, StiffnessFactors.GROSS, StiffnessFactors.GROSS, 0, List.of(), false, inclination);
     }
 
     private static AnalysisOptions options(double rigid) {

@@ -310,7 +310,7 @@ final class RevisionTest {
         }
         AnalysisOptions o = BUILDING.options();
         out.add(new ModelEdit.SetOptions(new AnalysisOptions(
-                !o.shearDeformation(), o.beams(), o.columns(), 0.25, o.pDelta(), !o.patternLive())));
+                !o.shearDeformation(), o.beams(), o.columns(), 0.25, o.pDelta(), !o.patternLive(), 0.003)));
         return out;
     }
 

@@ -330,6 +330,7 @@ public final class AnalysisIfc {
         told.add(sections.single("ShearDeformation", "IFCBOOLEAN", b.options().shearDeformation()));
         told.add(sections.single("PatternLive", "IFCBOOLEAN", b.options().patternLive()));
         told.add(sections.single("RigidEnds", "IFCREAL", b.options().rigidEnds()));
+        told.add(sections.single("Inclination", "IFCREAL", b.options().inclination()));
         factors(told, "Beam", b.options().beams());
         factors(told, "Column", b.options().columns());
         b.options().pDelta().forEach(t -> told.add(sections.single("PDelta " + t.loadCase(), "IFCREAL", t.factor())));

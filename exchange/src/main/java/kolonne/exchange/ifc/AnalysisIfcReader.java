@@ -606,7 +606,8 @@ public final class AnalysisIfcReader {
                 factors(set, "Column"),
                 IfcReading.number(set, "RigidEnds").orElse(0.0),
                 pDelta,
-                IfcReading.isTrue(set.get("PatternLive")));
+                IfcReading.isTrue(set.get("PatternLive")),
+                IfcReading.number(set, "Inclination").orElse(0.0));
     }
 
     private List<Storey> storeys() {

@@ -180,7 +180,8 @@ final class ModelAssembler {
                         roles.getOrDefault(Role.COLUMN, StiffnessFactors.GROSS),
                         r.number("rigidEnds", 0),
                         r.has("pDelta") ? terms(r, "pDelta") : List.of(),
-                        r.word("patternLive", Answer.class, Answer.NO) == Answer.YES)));
+                        r.word("patternLive", Answer.class, Answer.NO) == Answer.YES,
+                        r.number("inclination", 0))));
         if (rows.size() > 1) {
             findings.add(Finding.fails(
                     "analysis.rows",

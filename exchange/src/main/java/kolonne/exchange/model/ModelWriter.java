@@ -120,6 +120,7 @@ public final class ModelWriter {
                 o.shearDeformation()
                                 || o.rigidEnds() != 0
                                 || o.patternLive()
+                                || o.inclination() != 0
                                 || !o.pDelta().isEmpty()
                         ? List.of(row(
                                 "shearDeformation",
@@ -128,6 +129,8 @@ public final class ModelWriter {
                                 o.rigidEnds() == 0 ? null : v(o.rigidEnds()),
                                 "patternLive",
                                 o.patternLive() ? "yes" : null,
+                                "inclination",
+                                o.inclination() == 0 ? null : v(o.inclination()),
                                 "pDelta",
                                 o.pDelta().isEmpty() ? null : terms(o.pDelta())))
                         : List.of());

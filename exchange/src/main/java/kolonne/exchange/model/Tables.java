@@ -15,7 +15,7 @@ final class Tables {
 
     private static Map<String, List<String>> fields() {
         Map<String, List<String>> t = new LinkedHashMap<>();
-        t.put("analysis", List.of("shearDeformation", "rigidEnds", "patternLive", "pDelta"));
+        t.put("analysis", List.of("shearDeformation", "rigidEnds", "patternLive", "inclination", "pDelta"));
         t.put(
                 "roleStiffness",
                 List.of("role", "factorArea", "factorShearY", "factorShearZ", "factorIy", "factorIz", "factorTorsion"));

@@ -365,7 +365,7 @@ class AnalysisIfcTest {
     void whateverAModelSaysComesBack() throws IOException {
         String model = """
                 {"format":"kolonne-model","version":1,"name":"Alles – Träger","units":"SI",
-                "analysis":[{"shearDeformation":"yes","rigidEnds":0.5,"patternLive":"yes","pDelta":{"G":1.2,"Q":0.5}}],
+                "analysis":[{"shearDeformation":"yes","rigidEnds":0.5,"patternLive":"yes","inclination":0.004,"pDelta":{"G":1.2,"Q":0.5}}],
                 "roleStiffness":[{"role":"beam","factorIy":0.35,"factorTorsion":0.1},{"role":"column","factorIy":0.7,"factorIz":0.7}],
                 "storeys":[{"id":"S1","name":"Erster Stock","elevation":3}],
                 "gridLines":[{"id":"A","x1":0,"y1":-1,"x2":0,"y2":7},{"id":"1","x1":-1,"y1":0,"x2":7,"y2":0}],

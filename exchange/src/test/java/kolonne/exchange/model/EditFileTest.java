@@ -210,7 +210,8 @@ class EditFileTest {
                             new StiffnessFactors(1, 0.7, 0.7, 0.2),
                             0.5,
                             List.of(new Combination.Term("P", 1.2)),
-                            false)));
+                            false,
+                            0.004)));
             EditFile.Read r = EditFile.read(EditWriter.bytes(edits, b), b);
             assertTrue(r.sound(), r.findings().toString());
             assertEquals(edits.size(), r.edits().size());

@@ -180,7 +180,7 @@ class ModelFileTest {
                             "\"material\":\"C\"}",
                             "\"material\":\"C\",\"releaseStart\":[\"t\",\"my=5000\"],\"factorTorsion\":0.1}")
                     .replace("\"supports\":", """
-                    "analysis":[{"shearDeformation":"yes","rigidEnds":0.5,"patternLive":"yes","pDelta":{"P":1.2}}],
+                    "analysis":[{"shearDeformation":"yes","rigidEnds":0.5,"patternLive":"yes","inclination":0.004,"pDelta":{"P":1.2}}],
                     "roleStiffness":[{"role":"beam","factorIy":0.35},{"role":"column","factorIy":0.7}],
                     "springs":[{"joint":"B","uz":9000,"ry":400}],"settlements":[{"case":"P","joint":"A","uz":-12,"rx":0.001}],
                     "diaphragms":[{"id":"F","joints":["A","B"],"kind":"flexible"}],

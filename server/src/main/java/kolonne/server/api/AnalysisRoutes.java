@@ -252,7 +252,9 @@ final class AnalysisRoutes {
             balance.add(new BalanceDto(
                     l.id(),
                     l.name(),
-                    l.kind().name().toLowerCase(java.util.Locale.ROOT).replace('_', ' '),
+                    l.lean() != null
+                            ? "out of plumb"
+                            : l.kind().name().toLowerCase(java.util.Locale.ROOT).replace('_', ' '),
                     l.selfWeight() != 0,
                     l.generated(),
                     applied,

@@ -70,7 +70,12 @@ sealed interface EditDto {
             @MayBeAbsent Double valueTo) {}
 
     /** The row of analysis. */
-    record EditedAnalysis(String shearDeformation, double rigidEnds, String patternLive, Map<String, Double> pDelta) {}
+    record EditedAnalysis(
+            String shearDeformation,
+            double rigidEnds,
+            String patternLive,
+            @MayBeAbsent Double inclination,
+            Map<String, Double> pDelta) {}
 
     /** A row of roleStiffness. */
     record RoleFactors(

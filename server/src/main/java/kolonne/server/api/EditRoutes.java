@@ -147,6 +147,7 @@ final class EditRoutes {
             boolean shearDeformation,
             double rigidEnds,
             boolean patternLive,
+            double inclination,
             Map<String, Double> pDelta,
             FactorsDto beams,
             FactorsDto columns) {}
@@ -241,6 +242,7 @@ final class EditRoutes {
                 o.shearDeformation(),
                 o.rigidEnds(),
                 o.patternLive(),
+                o.inclination(),
                 p,
                 FactorsDto.of(o.beams()),
                 FactorsDto.of(o.columns())));

@@ -2,13 +2,11 @@ package kolonne.core.code.aci318;
 
 import static kolonne.core.explain.Trace.in;
 
-import java.util.Optional;
 import kolonne.core.code.ColumnEnd;
 import kolonne.core.code.Slenderness;
 import kolonne.core.explain.Clause;
 import kolonne.core.explain.Quantity;
 import kolonne.core.explain.Trace;
-import kolonne.core.finding.Finding;
 
 /** Moment magnification, ACI 318-19 sections 6.2.5, 6.6.4.5 and 6.6.4.6. */
 final class AciSlenderness implements Slenderness {
@@ -162,8 +160,13 @@ final class AciSlenderness implements Slenderness {
     }
 
     @Override
-    public Optional<Finding> imperfectionNote() {
-        return Optional.empty();
+    public double inclination(double height, int columns) {
+        return 0;
+    }
+
+    @Override
+    public Clause inclinationClause() {
+        return Clause.of("6.6.4");
     }
 
     @Override

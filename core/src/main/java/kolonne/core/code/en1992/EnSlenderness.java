@@ -2,14 +2,12 @@ package kolonne.core.code.en1992;
 
 import static kolonne.core.explain.Trace.in;
 
-import java.util.Optional;
 import kolonne.core.code.ColumnEnd;
 import kolonne.core.code.Slenderness;
 import kolonne.core.code.Steel;
 import kolonne.core.explain.Clause;
 import kolonne.core.explain.Quantity;
 import kolonne.core.explain.Trace;
-import kolonne.core.finding.Finding;
 
 /** Second order by EN 1992-1-1 section 5.8: slenderness limit 5.8.3.1, nominal curvature 5.8.8, with Kr = 1. */
 final class EnSlenderness implements Slenderness {
@@ -170,15 +168,17 @@ final class EnSlenderness implements Slenderness {
         return Clause.of("5.8.7.3");
     }
 
+    /** θi = θ0 αh αm (5.2(5), (5.1)): θ0 = 1/200, αh = 2/√l between 2/3 and 1, αm = √(0.5 (1 + 1/m)). */
     @Override
-    public Optional<Finding> imperfectionNote() {
-        return Optional.of(Finding.note(
-                "frame.imperfections",
-                "frame",
-                "Imperfections of columns are taken into account (5.2(7)); the inclination of the frame as a "
-                        + "whole (5.2(8)) is not added to the load cases.",
-                "Add notional horizontal forces as load cases of the kind other, one along X and one along Y, and put them "
-                        + "into the combinations for strength: what sways the frame is magnified whatever its kind."));
+    public double inclination(double height, int columns) {
+        double ofHeight = Math.max(2.0 / 3, Math.min(1, 2 / Math.sqrt(height / 1000)));
+        double ofColumns = Math.sqrt(0.5 * (1 + 1.0 / Math.max(1, columns)));
+        return ofHeight * ofColumns / 200;
+    }
+
+    @Override
+    public Clause inclinationClause() {
+        return Clause.of("5.2(5)");
     }
 
     /** ei = l0 / 400 (5.2(7)). */

@@ -71,7 +71,9 @@ public final class FrameAnalysis {
     /** As {@link #resolve(Analysis, BuildingIndex)}, telling its steps. */
     public static Analysis resolve(Analysis before, BuildingIndex after, Progress progress) {
         progress.at("reading loads and members");
+        AnalysisSize.check(after.building(), after.building());
         BuildingIndex index = Leaning.expanded(PatternLive.expanded(after));
+        AnalysisSize.check(after.building(), index.building());
         if (index.building().hasImportedForces()) {
             return ImportedForces.of(index);
         }

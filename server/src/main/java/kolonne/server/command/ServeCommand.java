@@ -111,6 +111,7 @@ public final class ServeCommand implements Callable<Integer> {
         Runtime.getRuntime().addShutdownHook(new Thread(() -> {
             server.stop();
             intake.close();
+            projects.handOver();
             jobs.close();
             db.close();
             stopped.countDown();

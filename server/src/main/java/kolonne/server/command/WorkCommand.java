@@ -48,12 +48,14 @@ public final class WorkCommand implements Callable<Integer> {
         Database db = stored.open();
         Jobs jobs = new Jobs();
         CountDownLatch stopped = new CountDownLatch(1);
+        Projects projects = new Projects(new MariaDbProjectStore(db), jobs, Shared.of(db));
         Runtime.getRuntime().addShutdownHook(new Thread(() -> {
+            projects.handOver();
             jobs.close();
             db.close();
             stopped.countDown();
         }));
-        new Projects(new MariaDbProjectStore(db), jobs, Shared.of(db)).help(patience);
+        projects.help(patience);
         System.out.println("Kolonne works on what waits. End it with Ctrl+C; nothing is lost.");
         stopped.await();
         return Input.SATISFIED;

@@ -370,35 +370,47 @@ public final class Changes {
         return w;
     }
 
-    /** Takes over what another server stored, up to a version or further, and tells it. */
+    /** Takes over in turn what another server stored, up to a version or further, and tells it. @throws Busy as changes do */
     void follow(Workspace w, int version) {
         if (w.state().version() >= version) {
             return;
         }
-        synchronized (w) {
-            int seen = w.state().version();
-            if (seen >= version) {
-                return; // it was stored here, and is told by now
-            }
-            List<CommandRow> commands = commands(w);
-            EditHistory before = new EditHistory(commands, seen, projects.log(w.id()));
-            EditHistory after = history(w, commands);
-            int now = Math.max(version, commands.get(commands.size() - 1).version());
-            if (w.building() == null) {
-                projects.redesign(w, now);
-                return;
-            }
-            boolean model = after.modelVersion() != w.modelVersion();
-            if (model) {
-                ModelReader.Read file = projects.file(w, after);
-                w.read(file, after.applied(file.building()), after.modelVersion(), after.forcesStale(file.building()));
-            }
-            tellOthers(w, seen);
-            if (model) {
-                projects.redesign(w, now);
-            } else {
-                decided(w, before, after, now);
-            }
+        w.inTurn(() -> {
+            take(w, version);
+            return null;
+        });
+    }
+
+    /** The same unless a change is under way here, which follows as well; else the next look does. */
+    void followIfFree(Workspace w, int version) {
+        if (w.state().version() < version) {
+            w.ifFree(() -> take(w, version));
+        }
+    }
+
+    private void take(Workspace w, int version) {
+        int seen = w.state().version();
+        if (seen >= version) {
+            return; // it was stored here, and is told by now
+        }
+        List<CommandRow> commands = commands(w);
+        EditHistory before = new EditHistory(commands, seen, projects.log(w.id()));
+        EditHistory after = history(w, commands);
+        int now = Math.max(version, commands.get(commands.size() - 1).version());
+        if (w.building() == null) {
+            projects.redesign(w, now);
+            return;
+        }
+        boolean model = after.modelVersion() != w.modelVersion();
+        if (model) {
+            ModelReader.Read file = projects.file(w, after);
+            w.read(file, after.applied(file.building()), after.modelVersion(), after.forcesStale(file.building()));
+        }
+        tellOthers(w, seen);
+        if (model) {
+            projects.redesign(w, now);
+        } else {
+            decided(w, before, after, now);
         }
     }
 

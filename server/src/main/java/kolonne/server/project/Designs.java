@@ -254,6 +254,17 @@ final class Designs {
         }
     }
 
+    /** Hands what is under way to other servers and workers. */
+    void close() {
+        for (SharedWork w : List.of(work, forOthers)) {
+            try {
+                w.close();
+            } catch (RuntimeException e) {
+                LOG.warn("what is under way is not handed over, others take it up in a while: {}", e.toString());
+            }
+        }
+    }
+
     /** Makes a design for others, beside what this server holds in memory. */
     private void helpWith(TaskRow t) {
         Workspace w = new Workspace(t.projectId(), t.version());

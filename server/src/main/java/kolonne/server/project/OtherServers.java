@@ -81,7 +81,7 @@ final class OtherServers {
         if (stored == null) {
             projects.gone(w);
         } else {
-            projects.changes().follow(w, stored);
+            projects.changes().followIfFree(w, stored);
         }
     }
 }

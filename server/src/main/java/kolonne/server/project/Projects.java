@@ -100,6 +100,11 @@ public final class Projects {
         designs.help(patience);
     }
 
+    /** Hands the designs under way to other servers and workers; for a server that ends. */
+    public void handOver() {
+        designs.close();
+    }
+
     /** Who has which project open. */
     public Present present() {
         return present;

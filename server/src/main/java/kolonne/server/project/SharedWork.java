@@ -37,6 +37,8 @@ final class SharedWork {
         return t;
     });
 
+    private volatile boolean closed;
+
     SharedWork(WorkStore store) {
         this.store = store;
     }
@@ -94,6 +96,13 @@ final class SharedWork {
         }
     }
 
+    /** Takes nothing from now on, and gives back what is held: others need not wait until it would be given up for lost. */
+    void close() {
+        closed = true;
+        clock.shutdownNow();
+        store.release(holder);
+    }
+
     /** Asks for the design of a version. */
     void ask(String project, int version, String person) {
         store.ask(DESIGN, project, version, Build.id(), Projects.cut(person, 60));
@@ -101,6 +110,9 @@ final class SharedWork {
 
     /** The design of a version as it stands, taken by this server if nobody has it. */
     TaskRow take(String project, int version) {
+        if (closed) {
+            throw new CancellationException();
+        }
         return store.take(DESIGN, project, version, Build.id(), holder);
     }
 
@@ -130,6 +142,6 @@ final class SharedWork {
 
     /** The next design that waits, or whose holder died; null if there is none. @param patience how long it waited for others [ms] */
     TaskRow next(int patience) {
-        return store.next(Build.id(), holder, patience).orElse(null);
+        return closed ? null : store.next(Build.id(), holder, patience).orElse(null);
     }
 }

@@ -127,6 +127,19 @@ public final class Workspace {
         }
     }
 
+    /** Does what can as well be done later, if nobody changes anything. */
+    void ifFree(Runnable what) {
+        if (turn.tryLock()) {
+            try {
+                synchronized (this) {
+                    what.run();
+                }
+            } finally {
+                turn.unlock();
+            }
+        }
+    }
+
     void touch() {
         lastUse = System.currentTimeMillis();
     }

@@ -75,6 +75,11 @@ public final class MariaDbWorkStore implements WorkStore {
     }
 
     @Override
+    public void release(String holder) {
+        database.in(s -> s.getMapper(TaskMapper.class).release(holder));
+    }
+
+    @Override
     public void again(String id) {
         database.in(s -> s.getMapper(TaskMapper.class).again(id));
     }

@@ -42,7 +42,7 @@ public interface TaskMapper {
 
     @Select("SELECT t.id, t.kind, t.project_id, t.version, t.state, t.holder, "
             + "t.state = 'taken' AS lost, t.tries, t.doing, t.done, t.total, t.findings FROM task t "
-            + "WHERE t.build = #{build} AND (t.state = 'waiting' AND t.asked_at < NOW(3) - INTERVAL #{patience} * 1000 MICROSECOND "
+            + "WHERE t.build = #{build} AND (t.state = 'waiting' AND t.asked_at <= NOW(3) - INTERVAL #{patience} * 1000 MICROSECOND "
             + "OR t.state = 'taken' AND t.held_until < NOW(3)) "
             + "ORDER BY (SELECT COUNT(*) FROM task o WHERE o.state = 'taken' AND o.person = t.person), t.asked_at "
             + "LIMIT 1 FOR UPDATE SKIP LOCKED")
@@ -72,6 +72,10 @@ public interface TaskMapper {
 
     @Update("UPDATE task SET state = 'failed', findings = NULL, held_until = NULL WHERE id = #{id}")
     int giveUp(String id);
+
+    @Update("UPDATE task SET state = 'waiting', holder = NULL, held_until = NULL, tries = GREATEST(tries, 1) - 1, "
+            + "doing = '', done = 0, total = 0 WHERE holder = #{holder} AND state = 'taken'")
+    int release(String holder);
 
     @Update("UPDATE task SET state = 'waiting', asked_at = NOW(3), tries = 0 WHERE id = #{id} AND state = 'done'")
     int again(String id);

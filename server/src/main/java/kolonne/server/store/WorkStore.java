@@ -29,6 +29,9 @@ public interface WorkStore {
 
         @Override
         public void again(String id) {}
+
+        @Override
+        public void release(String holder) {}
     };
 
     /** Asks for a piece of work of a project's version; work for older versions is not wanted any more. What was asked for already stays as it is, unless it failed. */
@@ -45,6 +48,9 @@ public interface WorkStore {
 
     /** Ends what this holder holds. @param findings why it failed, as JSON, or null */
     void end(String id, String holder, String state, String findings);
+
+    /** What this holder holds waits for others again, as if it had not been taken. */
+    void release(String holder);
 
     /** What is done is asked for again: its result is gone. */
     void again(String id);

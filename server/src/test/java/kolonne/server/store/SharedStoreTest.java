@@ -137,6 +137,21 @@ class SharedStoreTest {
         assertEquals("holder5", take(1, "holder5").holder(), "asked for anew, it has new tries");
     }
 
+    /** Who ends in good order gives back what it holds; nobody waits for it, and it does not count as a try. */
+    @Test
+    void whatIsHandedBackIsFreeAtOnce() {
+        assertEquals("one", take(1, "one").holder());
+        work.release("another");
+        assertEquals("one", take(1, "two").holder());
+        work.release("one");
+        assertTrue(work.next(build, "helper", 0).isPresent());
+        TaskRow t = take(1, "three");
+        assertEquals("helper", t.holder());
+        assertEquals(1, t.tries());
+        work.end(t.id(), "one", TaskRow.DONE, null);
+        assertTrue(take(1, "three").is(TaskRow.TAKEN), "who gave it back cannot end it");
+    }
+
     private static String told(TaskRow t) {
         return t.doing() + " " + t.done() + " " + t.total();
     }

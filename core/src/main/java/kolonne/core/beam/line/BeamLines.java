@@ -46,7 +46,7 @@ public final class BeamLines {
         index.building().supports().stream().filter(s -> s.uz()).forEach(s -> supported.add(s.joint()));
         List<LoadCase> cases = index.building().loadCases();
         gravity = java.util.stream.IntStream.range(0, cases.size())
-                .filter(i -> !cases.get(i).kind().isLateral())
+                .filter(i -> !cases.get(i).kind().isLateral() && cases.get(i).lean() == null)
                 .toArray();
     }
 

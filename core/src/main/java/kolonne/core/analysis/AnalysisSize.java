@@ -7,8 +7,10 @@ import kolonne.core.model.Building;
 
 /** Bounds of an analysis: what its forces take of memory grows with members times load cases, however small the file is that lists them. */
 final class AnalysisSize {
-    /** Of a member in a load case: end forces and loads, and forces at some thirty stations [bytes]. */
+    /** Of a member in a load case: end forces, equivalent loads, forces at some thirty stations [bytes]. */
     private static final double A_MEMBER_AND_CASE = 2000;
+    /** Of a point load of it, which has a station at either side: their forces in a load case [bytes]. */
+    private static final double A_POINT_LOAD_AND_CASE = 2 * 6 * 8;
     /** Part of the memory that one analysis may take: an edit holds two. */
     private static final double PART = 0.25;
     /** Most combinations, with those of arrangements and inclination. */
@@ -27,22 +29,24 @@ final class AnalysisSize {
     }
 
     static void check(Building given, Building expanded, double memory) {
-        double products =
-                (double) expanded.members().size() * expanded.loadCases().size();
-        double most = Math.floor(PART * memory / A_MEMBER_AND_CASE);
-        if (products > most) {
+        double points =
+                expanded.memberLoads().stream().filter(l -> !l.kind().spread()).count();
+        double bytes = expanded.loadCases().size()
+                * (A_MEMBER_AND_CASE * expanded.members().size() + A_POINT_LOAD_AND_CASE * points);
+        if (bytes > PART * memory) {
             throw new AnalysisFailed(List.of(Finding.fails(
                     "analysis.size",
                     "load cases",
                     String.format(
                             Locale.ROOT,
-                            "%,d members in %,d load cases%s are more than can be held: at most %,.0f members times load cases with this memory.",
+                            "The forces of %,d members in %,d load cases%s take some %.1f GB of memory; one analysis may take %.1f GB here.",
                             expanded.members().size(),
                             expanded.loadCases().size(),
                             generated(
                                     given.loadCases().size(),
                                     expanded.loadCases().size()),
-                            most),
+                            bytes / 1e9,
+                            PART * memory / 1e9),
                     "Bring fewer load cases, or a part of the building; or give the server more memory.")));
         }
         if (expanded.combinations().size() > MOST_COMBINATIONS) {

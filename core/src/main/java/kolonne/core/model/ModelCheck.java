@@ -3,6 +3,7 @@ package kolonne.core.model;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
@@ -21,6 +22,8 @@ public final class ModelCheck {
 
     /** Of a slab panel, and of each of its openings. */
     private static final int MOST_CORNERS = 200;
+    /** Most loads on a member, of all cases. */
+    private static final int MOST_LOADS = 2000;
 
     private static final int MOST_HOLES = 50;
 
@@ -401,6 +404,21 @@ public final class ModelCheck {
         }
     }
 
+    /** Forces along a member take the square of its loads. */
+    private void many() {
+        Map<String, Integer> loads = new LinkedHashMap<>();
+        b.memberLoads().forEach(l -> loads.merge(l.member(), 1, Integer::sum));
+        loads.forEach((member, n) -> {
+            if (n > MOST_LOADS) {
+                fail(
+                        "load.many",
+                        "member " + member,
+                        "The member has " + n + " loads; at most " + MOST_LOADS + ".",
+                        "Bring distributed loads in their place.");
+            }
+        });
+    }
+
     private void loads() {
         Set<String> panels = new HashSet<>(unread.getOrDefault("panels", Set.of()));
         b.panels().forEach(p -> panels.add(p.id()));
@@ -409,6 +427,7 @@ public final class ModelCheck {
         b.members().forEach(m -> byId.put(m.id(), m));
         Map<String, Joint> at = new HashMap<>();
         b.joints().forEach(j -> at.put(j.id(), j));
+        many();
         for (MemberLoad l : b.memberLoads()) {
             String where = "member load on " + l.member() + " in " + l.loadCase();
             known(cases, l.loadCase(), where, "load case");

@@ -5,6 +5,7 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import java.util.List;
 import java.util.function.Consumer;
+import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import kolonne.core.demo.DemoBuilding;
 import kolonne.core.demo.DemoOptions;
@@ -73,6 +74,7 @@ class ModelCheckTest {
                 fault(
                         "options.stiffness",
                         b -> b.options = new AnalysisOptions(false, StiffnessFactors.GROSS, none, 0, List.of(), false)),
+                fault("load.many", b -> IntStream.range(0, 2001).forEach(i -> b.point("b", 2 * i, 100))),
                 fault("options.inclination", b -> b.options = leaning(0.03)),
                 fault("options.inclination", b -> b.options = leaning(-0.001)),
                 fault("options.inclination", b -> b.options = leaning(Double.NaN)),

@@ -54,6 +54,7 @@ public final class ModelCheck {
         c.ids();
         c.members();
         c.sizes();
+        c.counts();
         c.options();
         c.supportsAndPlates();
         c.loads();
@@ -288,6 +289,24 @@ public final class ModelCheck {
                         "The section is " + s.shape().label() + " mm, outside 50 to 10 000 mm.",
                         "Check the size and the length unit of the file.");
             }
+        }
+    }
+
+    /** Lists that every member or storey is compared with, far beyond any building. */
+    private void counts() {
+        most("storeys", b.storeys().size(), 500);
+        most("gridLines", b.gridLines().size(), 2000);
+        most("sections", b.sections().size(), 10_000);
+        most("materials", b.materials().size(), 1000);
+    }
+
+    private void most(String list, int size, int most) {
+        if (size > most) {
+            fail(
+                    "model.many",
+                    list,
+                    "The model has " + size + " of them; at most " + most + ".",
+                    "Leave out those that nothing uses.");
         }
     }
 

@@ -74,6 +74,10 @@ class ModelCheckTest {
                 fault(
                         "options.stiffness",
                         b -> b.options = new AnalysisOptions(false, StiffnessFactors.GROSS, none, 0, List.of(), false)),
+                fault(
+                        "model.many",
+                        b -> IntStream.range(0, 501).forEach(i -> b.storeys.add(new Storey("s" + i, "s" + i, 10 * i)))),
+                fault("model.many", b -> IntStream.range(0, 10_000).forEach(i -> b.section("s" + i, 300, 500))),
                 fault("load.many", b -> IntStream.range(0, 2001).forEach(i -> b.point("b", 2 * i, 100))),
                 fault("options.inclination", b -> b.options = leaning(0.03)),
                 fault("options.inclination", b -> b.options = leaning(-0.001)),

@@ -6,6 +6,7 @@ import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Random;
 import java.util.concurrent.Callable;
@@ -74,23 +75,27 @@ final class People implements AutoCloseable {
 
     private Object edit(Random random) throws InterruptedException {
         String beam = beams.get(random.nextInt(beams.size()));
-        // never as it is already: that would change nothing
-        int from = -1000 - number.get() % 500;
+        int n = number.incrementAndGet();
+        // never as it is already, nor as another makes it: that would change nothing, and stay at the version that is
+        // there then
+        double from = -1000 - n % 5000 / 10.0;
         String body = "{\"faces\":{\"bottom\":[{\"layer\":1,\"count\":" + (2 + random.nextInt(4))
                 + ",\"size\":\"T25\",\"from\":" + from + ",\"to\":1000000,\"hookFrom\":true,\"hookTo\":true}]}}";
-        return change(random, "PUT", "/members/" + beam + "/hand", body);
+        return change(random, n, "PUT", "/members/" + beam + "/hand", body);
     }
 
     private Object basis(Random random) throws InterruptedException {
-        return change(random, "PATCH", "/basis", "{\"beamCoverMm\":" + (30 + number.get() % 31) + "}");
+        int n = number.incrementAndGet();
+        String cover = String.format(Locale.ROOT, "%.3f", 30 + random.nextInt(31) + n % 1000 / 1000.0);
+        return change(random, n, "PATCH", "/basis", "{\"beamCoverMm\":" + cover + "}");
     }
 
-    private Object change(Random random, String method, String path, String body) throws InterruptedException {
+    private Object change(Random random, int n, String method, String path, String body) throws InterruptedException {
         String at = any(random) + "/api/projects/" + project;
         Tally.Answer state = tally.get(at + "/state");
         if (state.ok()) {
             int seen = state.body().path("version").asInt();
-            String name = prefix + number.incrementAndGet();
+            String name = prefix + n;
             Tally.Answer a = tally.ask(
                     method,
                     at + path,

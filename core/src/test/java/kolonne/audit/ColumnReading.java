@@ -86,7 +86,10 @@ final class ColumnReading {
         if (b.lengthsFromEnds()) {
             double size = Math.hypot(axes[axis][0], axes[axis][1]);
             double k = new EndsReading(index, b).factor(member, axes[axis][0] / size, axes[axis][1] / size);
-            return magnifier(axis) > 1 ? Math.max(1, k) : k;
+            double z1 = index.joint(member.start()).z();
+            double z2 = index.joint(member.end()).z();
+            boolean known = f.known(Math.min(z1, z2), Math.max(z1, z2), axes[axis][0], axes[axis][1]);
+            return magnifier(axis) > 1 || !known ? Math.max(1, k) : k;
         }
         double degrees = Math.toDegrees(Math.atan2(Math.abs(axes[axis][1]), Math.abs(axes[axis][0])));
         double across = Math.abs(90 - degrees);

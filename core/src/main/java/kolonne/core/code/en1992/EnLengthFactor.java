@@ -57,12 +57,12 @@ final class EnLengthFactor {
             t.step(
                     symbol,
                     words,
-                    end.hinged() || end.fixed() || k == HINGE ? "" : "{1} / {0}",
+                    end.hinged() || end.fixed() || k == HINGE ? "" : "{0} / {1}",
                     k,
                     Quantity.NUMBER,
                     Clause.of("5.8.3.2(3)"),
-                    in(restraint, Quantity.MOMENT),
-                    in(end.columns(), Quantity.MOMENT));
+                    in(end.columns(), Quantity.MOMENT),
+                    in(restraint, Quantity.MOMENT));
         }
         return k;
     }

@@ -236,15 +236,23 @@ public final class LiftDemands {
         return unheld(u) ? Math.max(FREE, own) : own;
     }
 
-    /** By what turns with its ends; the whole length at least in a storey that sways (ACI 318-19 6.6.4.4.3), whose sway moments are magnified on their own. */
+    /**
+     * By what turns with its ends; the whole length at least in a storey that sways (ACI 318-19 6.6.4.4.3), whose sway moments are magnified on their own,
+     * or of which nobody knows whether it does.
+     */
     private double fromEnds(ColumnStack.Unbraced u, double delta, Trace t) {
         double k = rules.lengthFactor(u.foot(), u.head(), unheld(u), t);
-        return delta > 1 ? Math.max(1, k) : k;
+        return delta > 1 || !knownToStand(u) ? Math.max(1, k) : k;
     }
 
     /** Whether the head moves as it likes, with no magnifier of sidesway to cover it. */
     private boolean unheld(ColumnStack.Unbraced u) {
-        return u.headFree() && !context.sway().known(lift.base(), lift.top(), u.ux(), u.uy());
+        return u.headFree() && !knownToStand(u);
+    }
+
+    /** Whether its sway is known, or the basis says that it is braced. */
+    private boolean knownToStand(ColumnStack.Unbraced u) {
+        return context.sway().known(lift.base(), lift.top(), u.ux(), u.uy());
     }
 
     private Slenderness.Lift lift(
@@ -309,8 +317,13 @@ public final class LiftDemands {
 
     private void explainEnds(ColumnStack.Unbraced u, double k, Trace t) {
         fromEnds(u, sway(u), t);
-        if (sway(u) > 1 && k == 1) {
-            t.say("k = 1", "The storey sways: the length is not taken shorter", rules.bracedClause());
+        if (k == 1 && (sway(u) > 1 || !knownToStand(u))) {
+            t.say(
+                    "k = 1",
+                    knownToStand(u)
+                            ? "The storey sways: the length is not taken shorter"
+                            : "It is not known whether the storey sways: the length is not taken shorter",
+                    rules.bracedClause());
         } else if (unheld(u)) {
             t.say(
                     String.format(Locale.ROOT, "k = %.2f ≥ 2", k),

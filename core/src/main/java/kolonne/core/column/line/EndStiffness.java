@@ -11,6 +11,7 @@ import kolonne.core.model.Member;
 import kolonne.core.model.Release;
 import kolonne.core.model.Role;
 import kolonne.core.model.Spring;
+import kolonne.core.model.StraightOn;
 import kolonne.core.model.Support;
 
 /**
@@ -18,8 +19,6 @@ import kolonne.core.model.Support;
  * on to in a straight line; one that ends on another beam, or in the air, holds nothing here.
  */
 final class EndStiffness {
-    /** Cosine of the greatest bend of a beam that runs on. */
-    private static final double STRAIGHT = 0.985;
     /** Part of a rotation about an axis that has to be held for it to count. */
     private static final double ALONG = 0.045;
     /** Most members of a span of a beam. */
@@ -118,7 +117,7 @@ final class EndStiffness {
             if (carried(to)) {
                 return least / length;
             }
-            m = turns(m, to) ? null : onwards(m, from, to);
+            m = turns(m, to) ? null : StraightOn.beam(index, m, to.id(), o -> !turns(o, to));
             from = to;
         }
         return 0;
@@ -136,22 +135,5 @@ final class EndStiffness {
         Release r = m.start().equals(at.id()) ? m.startRelease() : m.endRelease();
         return r.my() != Release.RIGID && Math.abs(axes[2][2]) > ALONG
                 || r.mz() != Release.RIGID && Math.abs(axes[1][2]) > ALONG;
-    }
-
-    /** The beam that goes on straight from a joint and passes its moment there; null where there is none. */
-    private Member onwards(Member m, Joint from, Joint to) {
-        for (Member next : index.membersAt(to.id())) {
-            Joint far = index.joint(index.otherEnd(next, to.id()));
-            double along = (to.x() - from.x()) * (far.x() - to.x())
-                    + (to.y() - from.y()) * (far.y() - to.y())
-                    + (to.z() - from.z()) * (far.z() - to.z());
-            if (next.role() == Role.BEAM
-                    && !next.id().equals(m.id())
-                    && along > STRAIGHT * from.distanceTo(to) * to.distanceTo(far)
-                    && !turns(next, to)) {
-                return next;
-            }
-        }
-        return null;
     }
 }

@@ -105,6 +105,10 @@ class SlenderLiftTest {
         assertEquals(0.933, kAboutY(b, Sway.BRACED, EffectiveLengths.FROM_ENDS), 0.001);
         assertEquals(1.3, kAboutY(b, Sway.BRACED, EffectiveLengths.GIVEN), 1e-9);
         assertEquals(1, kAboutY(b, Sway.FROM_MODEL, EffectiveLengths.FROM_ENDS), 1e-9);
+        ModelBuilder still = ModelBuilder.portal(400e3, CaseKind.WIND, false);
+        assertEquals(
+                1, kAboutY(still, Sway.FROM_MODEL, EffectiveLengths.FROM_ENDS), 1e-9, "nobody knows whether it sways");
+        assertEquals(0.933, kAboutY(still, Sway.BRACED, EffectiveLengths.FROM_ENDS), 0.001);
     }
 
     /** k of the first column along X, out of the length that its calculation shows. */

@@ -98,6 +98,12 @@ final class Materials {
         return Math.max(us() ? inch : metric, Math.max(8 * d, inches(150, 6)));
     }
 
+    /** Length in which a bar in compression develops by ACI 318-19 25.4.9.2. */
+    double pushed(double d, double fc) {
+        double bond = us() ? b.fy() / PSI / (50 * Math.sqrt(fc / PSI)) : 0.24 * b.fy() / Math.sqrt(fc);
+        return Math.max(Math.max(bond, us() ? 0.0003 * b.fy() / PSI : 0.043 * b.fy()) * d, inches(200, 8));
+    }
+
     /** Clear distance between bars of a beam (25.2.1; 8.2(2)). */
     double clear(double d) {
         return b.en()

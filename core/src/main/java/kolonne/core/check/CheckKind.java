@@ -214,6 +214,24 @@ public enum CheckKind {
             Cause.ANCHORAGE,
             Quantity.COUNT,
             "Give the lift as many bars as the one above, at least as large, or that one fewer or smaller."),
+    COLUMN_BAR_ENDS(
+            "bar-ends",
+            "Strength where bars end",
+            Cause.ANCHORAGE,
+            Quantity.MOMENT,
+            "Use smaller bars, or more of them, or deeper beams where they end."),
+    COLUMN_DOWELS_APART(
+            "dowels-apart",
+            "Distance of dowels from the bars below",
+            Cause.OUT_OF_SCOPE,
+            Quantity.LENGTH,
+            "Step the section by less, or design the joint by strut and tie, by hand."),
+    COLUMN_BENT_BARS(
+            "bent-bars",
+            "Ties at bars bent out of their line",
+            Cause.TIE_ARRANGEMENT,
+            Quantity.FORCE,
+            "Set ties closer in the joint, or larger ones."),
     COLUMN_STRONG_X(
             "strong-column-x",
             "Columns against beams, along x",

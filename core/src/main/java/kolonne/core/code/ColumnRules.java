@@ -72,4 +72,23 @@ public interface ColumnRules {
     double lapMaximumRatio();
 
     Clause columnRatioClause();
+
+    /** Least length of the inclined part of a bar that is bent out of its line, over how far. */
+    double crankSteepest();
+
+    /** The same where there is room for it. */
+    double crankGentle();
+
+    /** Offset of a face from which bars beside it are not bent out of their line but dowels stand for them [mm]; infinite where the code has no such rule. */
+    double crankMost();
+
+    Clause crankClause();
+
+    /** Times the force across of bars bent out of their line that ties there resist; 0 where the code asks for none. @param slope length over offset */
+    double crankTieFactor(double slope);
+
+    /** From the bends, to which those ties stand [mm]. */
+    double crankTieReach();
+
+    Clause crankTieClause();
 }

@@ -12,6 +12,9 @@ public interface Detailing {
      */
     double lapLength(Bar bar, double fc, double fy, boolean top, double clear, double cover);
 
+    /** Lap of two bars in tension of which one may be thicker, all of a section lapped at one place, with good bond [mm]. */
+    double lapLength(Bar thicker, Bar thinner, double fc, double fy, double cover);
+
     Clause lapClause();
 
     /** Factor on the anchorage of bars in pairs. */
@@ -58,6 +61,14 @@ public interface Detailing {
     double hookLength(Bar bar, double fc, double fy, Trace t);
 
     Clause hookClause();
+
+    /** The same of a bar that stands, so that bond is good [mm]. */
+    double standingHookLength(Bar bar, double fc, double fy, Trace t);
+
+    /** Development length of a bar in compression, of which no bend counts [mm]. */
+    double compressionDevelopment(Bar bar, double fc, double fy);
+
+    Clause compressionDevelopmentClause();
 
     /** How far past the point where it is no longer needed a bar must run [mm]. */
     double extension(double d, double barDiameter);

@@ -152,11 +152,10 @@ public record Quantities(double steel, double concrete, double formwork) {
 
     /** The bars of a lift; none where the section is out of scope. */
     public static List<BarItem> bars(ColumnDesign d, int lift) {
-        ColumnStack.Lift l = d.stack().lifts().get(lift);
         if (d.lifts().get(lift).checks().stream().anyMatch(c -> c.kind() == CheckKind.COLUMN_SHAPE)) {
             return new ArrayList<>();
         }
-        return ColumnBars.of(l, d.cage().lifts().get(lift), d.basis());
+        return ColumnBars.of(d.stack(), lift, d.cage(), d.basis());
     }
 
     private static double mass(List<BarItem> bars) {

@@ -52,6 +52,15 @@ final class BarShapes {
     }
 
     /**
+     * Led aside along its way: straight, inclined, straight.
+     *
+     * @param from, inclined, to lengths of its parts; {@code aside} how far it is led [mm]
+     */
+    BarItem cranked(String what, Bar b, int number, double from, double inclined, double to, double aside) {
+        return item(what, "26", b, number, List.of(from, inclined, to, aside), from + inclined + to);
+    }
+
+    /**
      * Closed rectangular stirrup with 135° hooks at one corner, along its middle: the straight sides between the bends, three bends of 90°, two of
      * 135° and the straight ends of both hooks.
      *

@@ -21,13 +21,13 @@ public record BendingSteps(double mandrel, List<Step> steps) {
      * A straight part and the bend after it.
      *
      * @param straight between the bends [mm]
-     * @param angle    of the bend after it, to the left [°]; 0 at the end
+     * @param angle    of the bend after it, to the left [°]; negative to the right; 0 at the end
      * @param radius   inside, of that bend [mm]
      */
     public record Step(double straight, double angle, double radius) {
         /** Along the middle of the bar, of diameter {@code d} [mm]. */
         double length(double d) {
-            return straight + Math.toRadians(angle) * (radius + d / 2);
+            return straight + Math.toRadians(Math.abs(angle)) * (radius + d / 2);
         }
     }
 
@@ -47,6 +47,7 @@ public record BendingSteps(double mandrel, List<Step> steps) {
         return switch (item.shape()) {
             case "00" -> new BendingSteps(0, List.of(new Step(v.get(0), 0, 0)));
             case "11", "21" -> hooked(v, d, bends.barRadius(item.bar()));
+            case "26" -> cranked(v, d, bends.barRadius(item.bar()));
             case "51" -> {
                 double a = v.get(0) - 2 * corner;
                 double b = v.get(1) - 2 * corner;
@@ -74,6 +75,19 @@ public record BendingSteps(double mandrel, List<Step> steps) {
                                 new Step(tail, 0, 0)));
             default -> throw new IllegalArgumentException("no steps for shape " + item.shape());
         };
+    }
+
+    /** To the left and back; the bends take their tangents off the straight parts. */
+    private static BendingSteps cranked(List<Double> v, double d, double r) {
+        double turn = Math.asin(Math.min(1, v.get(3) / v.get(1)));
+        double tangent = (r + d / 2) * Math.tan(turn / 2);
+        double angle = Math.toDegrees(turn);
+        return new BendingSteps(
+                2 * r,
+                List.of(
+                        new Step(v.get(0) - tangent, angle, r),
+                        new Step(v.get(1) - 2 * tangent, -angle, r),
+                        new Step(v.get(2) - tangent, 0, 0)));
     }
 
     private static BendingSteps hooked(List<Double> v, double d, double r) {

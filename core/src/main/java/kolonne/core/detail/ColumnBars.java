@@ -1,38 +1,62 @@
 package kolonne.core.detail;
 
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import kolonne.core.basis.Basis;
-import kolonne.core.code.Bar;
 import kolonne.core.column.cage.ColumnCage;
-import kolonne.core.column.cage.ColumnLaps;
 import kolonne.core.column.cage.RectangleBars;
 import kolonne.core.column.cage.RingBars;
 import kolonne.core.column.cage.TiePlaces;
+import kolonne.core.column.cage.VerticalBars;
 import kolonne.core.column.line.ColumnStack;
 import kolonne.core.shape.Shape;
 
-/** The bars of a column cage, lift by lift. Vertical bars run from floor to floor and lap above it. */
+/** The bars of a column cage, lift by lift: vertical bars as they stand, and ties. */
 public final class ColumnBars {
     private ColumnBars() {}
 
-    public static List<BarItem> of(ColumnStack.Lift lift, ColumnCage.LiftCage c, Basis basis) {
-        List<BarItem> out = new ArrayList<>();
-        if (c.layout() instanceof RectangleBars r) {
-            vertical(lift, r.corner(), 4, "corner bars", basis, out);
-            if (r.count() > 4) {
-                vertical(lift, r.face(), r.count() - 4, "face bars", basis, out);
-            }
-        } else {
-            vertical(lift, c.layout().largest(), c.count(), "bars", basis, out);
+    /** Of a lift of a stack. @param cage of the whole stack */
+    public static List<BarItem> of(ColumnStack stack, int number, ColumnCage cage, Basis basis) {
+        Map<BarItem, Integer> count = new LinkedHashMap<>();
+        ColumnCage.LiftCage c = cage.lifts().get(number);
+        for (VerticalBars.Standing s : VerticalBars.of(stack, number, cage, basis)) {
+            count.merge(item(s, c, basis), 1, Integer::sum);
         }
-        ties(lift, c, basis, out);
+        List<BarItem> out = new ArrayList<>();
+        count.forEach((i, n) -> out.add(new BarItem(i.what(), i.shape(), i.bar(), n, i.dims(), i.cutLength())));
+        ties(stack.lifts().get(number), c, basis, out);
         return out;
     }
 
-    private static void vertical(
-            ColumnStack.Lift lift, Bar bar, int number, String what, Basis basis, List<BarItem> out) {
-        out.add(BarShapes.of(basis).longitudinal(what, bar, number, ColumnLaps.run(lift, bar, basis), 0, 0));
+    /** One bar as the list has it. @param c cage of its lift */
+    public static BarItem item(VerticalBars.Standing s, ColumnCage.LiftCage c, Basis basis) {
+        BarShapes shapes = BarShapes.of(basis);
+        String what = words(s, c);
+        return s.crank() == null
+                ? shapes.longitudinal(
+                        what, s.bar(), 1, s.length(), (s.hookFoot() ? 1 : 0) + (s.hookHead() ? 1 : 0), Double.MAX_VALUE)
+                : shapes.cranked(
+                        what,
+                        s.bar(),
+                        1,
+                        s.crank().from() - s.from(),
+                        s.crank().length(),
+                        s.to() - s.crank().to(),
+                        s.crank().aside());
+    }
+
+    private static String words(VerticalBars.Standing s, ColumnCage.LiftCage c) {
+        String which = c.layout() instanceof RectangleBars r && r.count() > 4
+                ? s.corner() ? "corner bars" : "face bars"
+                : c.layout() instanceof RingBars ? "bars" : "corner bars";
+        return switch (s.use()) {
+            case ON -> which;
+            case ENDS -> which + " that end";
+            case DOWEL -> "dowels into the lift above";
+            case STARTER -> "starter bars";
+        };
     }
 
     private static void ties(ColumnStack.Lift lift, ColumnCage.LiftCage c, Basis basis, List<BarItem> out) {

@@ -43,6 +43,15 @@ public record ShapeSketch(String code, List<List<Double>> lines, List<Letter> le
                         code,
                         List.of(List.of(8.0, 52.0, 8.0, 20.0, 92.0, 20.0, 92.0, 52.0)),
                         List.of(new Letter(15, 34, "A"), new Letter(50, 26, "B"), new Letter(85, 34, "C")));
+            case "26" ->
+                new ShapeSketch(
+                        code,
+                        List.of(List.of(5.0, 16.0, 40.0, 16.0, 62.0, 38.0, 95.0, 38.0)),
+                        List.of(
+                                new Letter(22, 22, "A"),
+                                new Letter(44, 32, "B"),
+                                new Letter(78, 44, "C"),
+                                new Letter(72, 24, "D")));
             case "51" ->
                 new ShapeSketch(
                         code,

@@ -1,11 +1,13 @@
 package kolonne.core.drawing;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import kolonne.core.basis.Basis;
 import kolonne.core.column.cage.ColumnCage;
 import kolonne.core.column.cage.TiePlaces;
+import kolonne.core.column.cage.VerticalBars;
 import kolonne.core.column.check.ColumnDesign;
 import kolonne.core.column.line.ColumnStack;
 import kolonne.core.detail.BarItem;
@@ -24,6 +26,8 @@ public final class ColumnDetail {
     private static final double SECTION = 32;
     /** A line of text, with its space [mm]. */
     private static final double LINE = 3.2;
+    /** Bar marks on a line of text. */
+    private static final int MARKS = 4;
 
     private final ScheduleGroups.Group<ColumnDesign> group;
     private final ColumnDesign column;
@@ -38,13 +42,23 @@ public final class ColumnDetail {
         this.basis = basis;
         this.us = basis.usUnits();
         List<ColumnStack.Lift> lifts = column.stack().lifts();
-        double high = lifts.get(lifts.size() - 1).top() - lifts.get(0).base();
+        double high = lifts.get(lifts.size() - 1).top() - lifts.get(0).base() + foundation();
         double widest = lifts.stream()
                 .mapToDouble(l -> Math.max(
                         l.section().shape().width(), l.section().shape().depth()))
                 .max()
                 .orElseThrow();
         this.scales = Scales.fitting(high, room - 14, widest, SECTION);
+    }
+
+    /** How far starter bars reach below the lowest lift [mm]. */
+    private double foundation() {
+        return !column.stack().lifts().get(0).inScope()
+                ? 0
+                : VerticalBars.of(column.stack(), 0, column.cage(), basis).stream()
+                        .mapToDouble(s -> -s.from())
+                        .max()
+                        .orElse(0);
     }
 
     /** @param room that the paper has from foot to head [mm] */
@@ -122,13 +136,51 @@ public final class ColumnDetail {
             double at = scales.ofWhole(l.base() + z - base);
             pen.line(Layer.STIRRUPS, axis - inside, at, axis + inside, at);
         }
-        double bar = inside
-                - scales.ofWhole(c.tie().diameter() + c.layout().largest().diameter() / 2);
-        double last = l.highest() ? end - scales.ofWhole(basis.columnCover()) : hi;
-        pen.line(Layer.BARS, axis - bar, lo, axis - bar, last);
-        pen.line(Layer.BARS, axis + bar, lo, axis + bar, last);
+        bars(l, axis, lo);
         // short of the levels, where nothing else is written
         pen.dimensionUp(axis + half + 6, lo, hi, TEXT, Quantity.LENGTH.digits(l.top() - l.base(), us));
+    }
+
+    /** Bars as they stand, seen from the side: of those behind one another one, and of every kind the outermost on either side. */
+    private void bars(ColumnStack.Lift l, double axis, double foot) {
+        if (!l.inScope()) {
+            return;
+        }
+        List<VerticalBars.Standing> all = VerticalBars.of(column.stack(), l.number(), column.cage(), basis);
+        for (VerticalBars.Use use : VerticalBars.Use.values()) {
+            List<VerticalBars.Standing> some =
+                    all.stream().filter(s -> s.use() == use).toList();
+            some.stream()
+                    .min(Comparator.comparingDouble(VerticalBars.Standing::x))
+                    .ifPresent(s -> bar(s, axis, foot));
+            some.stream()
+                    .max(Comparator.comparingDouble(VerticalBars.Standing::x))
+                    .ifPresent(s -> bar(s, axis, foot));
+        }
+    }
+
+    private void bar(VerticalBars.Standing s, double axis, double foot) {
+        double x = axis + scales.ofWhole(s.x());
+        double from = foot + scales.ofWhole(s.from());
+        double to = foot + scales.ofWhole(s.to());
+        double hook = scales.ofWhole(basis.entry().bends().hook(s.bar()));
+        double away = s.x() < 0 ? -1 : 1;
+        if (s.hookFoot()) {
+            pen.line(Layer.BARS, x + away * hook, from, x, from);
+        }
+        if (s.hookHead()) {
+            pen.line(Layer.BARS, x, to, x - away * hook, to);
+        }
+        if (s.crank() == null) {
+            pen.line(Layer.BARS, x, from, x, to);
+            return;
+        }
+        double lower = foot + scales.ofWhole(s.crank().from());
+        double upper = foot + scales.ofWhole(s.crank().to());
+        double aside = x + scales.ofWhole(s.crank().dx());
+        pen.line(Layer.BARS, x, from, x, lower);
+        pen.line(Layer.BARS, x, lower, aside, upper);
+        pen.line(Layer.BARS, aside, upper, aside, to);
     }
 
     /** What tells lifts apart. */
@@ -165,17 +217,14 @@ public final class ColumnDetail {
         out.add(c.layout().words());
         out.add(Schedules.ties(c, basis));
         for (int i = to; i >= from; i--) {
-            String bars = marks(i);
-            out.add(
-                    bars.isEmpty()
-                            ? "not designed"
-                            : (from == to
-                                            ? ""
-                                            : "to "
-                                                    + name(column.stack()
-                                                            .lifts()
-                                                            .get(i)) + ": ")
-                                    + bars);
+            List<String> bars = marks(i);
+            String which = from == to ? "" : "to " + name(column.stack().lifts().get(i)) + ": ";
+            if (bars.isEmpty()) {
+                out.add("not designed");
+            }
+            for (int k = 0; k < bars.size(); k += MARKS) {
+                out.add((k == 0 ? which : "") + String.join("  ", bars.subList(k, Math.min(bars.size(), k + MARKS))));
+            }
         }
         return out;
     }
@@ -185,7 +234,7 @@ public final class ColumnDetail {
     }
 
     /** Marks of a lift's bars with their numbers and lengths. */
-    private String marks(int lift) {
+    private List<String> marks(int lift) {
         List<String> out = new ArrayList<>();
         String to = ", to " + name(column.stack().lifts().get(lift));
         for (int i = 0; i < group.bars().size(); i++) {
@@ -195,6 +244,6 @@ public final class ColumnDetail {
                         + b.bar().label() + " " + Quantity.LENGTH.digits(b.cutLength(), us));
             }
         }
-        return String.join("  ", out);
+        return out;
     }
 }

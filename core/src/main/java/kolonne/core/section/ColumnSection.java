@@ -24,6 +24,10 @@ public final class ColumnSection {
     private final double[] barX;
     private final double[] barY;
     private final double[] barArea;
+    /** What of its strength every bar has room to develop in tension and in compression. */
+    private final double[] pull;
+
+    private final double[] push;
     private final double fy;
     private final StressBlock block;
     /** The code's curve of concrete; null where the block stands for it. */
@@ -36,6 +40,12 @@ public final class ColumnSection {
     public final double tension;
 
     public ColumnSection(Shape shape, List<PlacedBar> bars, double fc, double fy, DesignCode code) {
+        this(shape, bars, List.of(), fc, fy, code);
+    }
+
+    /** @param developed of every bar, in the same order; empty where all are developed */
+    public ColumnSection(
+            Shape shape, List<PlacedBar> bars, List<Developed> developed, double fc, double fy, DesignCode code) {
         this.width = shape.width();
         this.depth = shape.depth();
         this.circle = shape instanceof Shape.Circle;
@@ -45,28 +55,47 @@ public final class ColumnSection {
         barX = bars.stream().mapToDouble(PlacedBar::x).toArray();
         barY = bars.stream().mapToDouble(PlacedBar::y).toArray();
         barArea = bars.stream().mapToDouble(PlacedBar::area).toArray();
+        pull = new double[barArea.length];
+        push = new double[barArea.length];
+        for (int i = 0; i < barArea.length; i++) {
+            Developed d = developed.isEmpty() ? Developed.WHOLE : developed.get(i);
+            pull[i] = d.tension() * code.designSteel(fy);
+            push[i] = d.compression() * code.designSteel(fy);
+        }
         this.fy = code.designSteel(fy);
         this.code = code;
         block = code.block(fc);
         curve = code.curve(fc).orElse(null);
-        double ast = bars.stream().mapToDouble(PlacedBar::area).sum();
-        axialCap = code.axialCap(fc, fy, shape.A(), ast, kolonne.core.explain.Trace.OFF);
-        tension = code.reduction(1, fy / Steel.ES) * this.fy * ast;
+        double whole = 0;
+        double ast = 0;
+        double pulled = 0;
+        for (int i = 0; i < barArea.length; i++) {
+            whole += barArea[i];
+            ast += barArea[i] * push[i] / this.fy;
+            pulled += barArea[i] * pull[i];
+        }
+        // bars that are not developed displace concrete all the same
+        axialCap = code.axialCap(fc, fy, shape.A() - (whole - ast), ast, kolonne.core.explain.Trace.OFF);
+        tension = code.reduction(1, fy / Steel.ES) * pulled;
     }
 
     /** Whether every bar has its mirror image about both axes. */
     boolean symmetric() {
         for (int i = 0; i < barArea.length; i++) {
-            if (!has(-barX[i], barY[i], barArea[i]) || !has(barX[i], -barY[i], barArea[i])) {
+            if (!has(-barX[i], barY[i], i) || !has(barX[i], -barY[i], i)) {
                 return false;
             }
         }
         return true;
     }
 
-    private boolean has(double x, double y, double area) {
+    /** Whether a bar like the one of that number is at a place. */
+    private boolean has(double x, double y, int like) {
         for (int i = 0; i < barArea.length; i++) {
-            if (Math.hypot(barX[i] - x, barY[i] - y) < 1e-3 * width && Math.abs(barArea[i] - area) < 1e-6 * area) {
+            boolean same = Math.abs(barArea[i] - barArea[like]) < 1e-6 * barArea[i]
+                    && pull[i] == pull[like]
+                    && push[i] == push[like];
+            if (same && Math.hypot(barX[i] - x, barY[i] - y) < 1e-3 * width) {
                 return true;
             }
         }
@@ -104,7 +133,7 @@ public final class ColumnSection {
         for (int i = 0; i < barArea.length; i++) {
             double depthOfBar = top - (barX[i] * ux + barY[i] * uy);
             double strain = block.crushing() * (c - depthOfBar) / c;
-            double stress = Math.max(-fy, Math.min(fy, Steel.ES * strain));
+            double stress = Math.max(-pull[i], Math.min(push[i], Steel.ES * strain));
             if (depthOfBar < a) {
                 stress -= block.stress();
             }
@@ -135,7 +164,7 @@ public final class ColumnSection {
         double epsT = Double.NEGATIVE_INFINITY;
         for (int i = 0; i < barArea.length; i++) {
             double strain = extreme * (1 - (top - (barX[i] * ux + barY[i] * uy)) / c);
-            double f = (Math.max(-fy, Math.min(fy, Steel.ES * strain)) - curve.at(strain)) * barArea[i];
+            double f = (Math.max(-pull[i], Math.min(push[i], Steel.ES * strain)) - curve.at(strain)) * barArea[i];
             n += f;
             mx += f * barY[i];
             my += f * barX[i];

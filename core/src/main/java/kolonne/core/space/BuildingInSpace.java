@@ -83,6 +83,6 @@ public final class BuildingInSpace {
                 l.findings(),
                 c.basis().columnCover(),
                 c.basis().fy(),
-                LiftInSpace.of(l.lift(), l.cage(), c.basis(), index, g.bars()));
+                LiftInSpace.of(c.stack(), l.lift().number(), c.cage(), c.basis(), index, g.bars()));
     }
 }

@@ -5,27 +5,24 @@ import java.util.List;
 import java.util.Locale;
 import kolonne.core.analysis.LocalAxes;
 import kolonne.core.basis.Basis;
-import kolonne.core.code.Bar;
-import kolonne.core.column.cage.BarLayout;
 import kolonne.core.column.cage.ColumnCage;
-import kolonne.core.column.cage.ColumnLaps;
 import kolonne.core.column.cage.RectangleBars;
 import kolonne.core.column.cage.TiePlaces;
+import kolonne.core.column.cage.VerticalBars;
 import kolonne.core.column.line.ColumnStack;
 import kolonne.core.detail.BarItem;
 import kolonne.core.detail.ColumnBars;
 import kolonne.core.model.BuildingIndex;
 import kolonne.core.model.Member;
 import kolonne.core.schedule.LikeBars;
-import kolonne.core.section.PlacedBar;
 import kolonne.core.shape.Shape;
 
 /** A lift of a column as it is built: concrete from joint to joint, up to the top of the beams where nothing stands on it, and every bar of the list. */
 public final class LiftInSpace {
-    /** A bar is set aside for the lap over a length so many times as long. */
-    private static final double SLOPE = 6;
-
+    private final ColumnStack stack;
+    private final ColumnCage whole;
     private final ColumnStack.Lift lift;
+    private final Shape shape;
     private final ColumnCage.LiftCage cage;
     private final Basis basis;
     private final BentBars bent;
@@ -34,9 +31,12 @@ public final class LiftInSpace {
     private final List<SpaceBar> bars = new ArrayList<>();
 
     private LiftInSpace(
-            ColumnStack.Lift lift, ColumnCage.LiftCage cage, Basis basis, BuildingIndex index, List<BarItem> list) {
-        this.lift = lift;
-        this.cage = cage;
+            ColumnStack stack, int number, ColumnCage whole, Basis basis, BuildingIndex index, List<BarItem> list) {
+        this.stack = stack;
+        this.whole = whole;
+        this.lift = stack.lifts().get(number);
+        this.shape = lift.section().shape();
+        this.cage = whole.lifts().get(number);
         this.basis = basis;
         this.bent = new BentBars(basis.entry().bends());
         this.list = list;
@@ -49,8 +49,9 @@ public final class LiftInSpace {
 
     /** @param list the bars of its stack's schedule, in the order of their marks, each with the lift that it is in */
     public static Placed of(
-            ColumnStack.Lift lift, ColumnCage.LiftCage cage, Basis basis, BuildingIndex index, List<BarItem> list) {
-        LiftInSpace s = new LiftInSpace(lift, cage, basis, index, list);
+            ColumnStack stack, int number, ColumnCage whole, Basis basis, BuildingIndex index, List<BarItem> list) {
+        LiftInSpace s = new LiftInSpace(stack, number, whole, basis, index, list);
+        ColumnStack.Lift lift = s.lift;
         if (lift.inScope()) {
             s.allBars();
         }
@@ -61,19 +62,10 @@ public final class LiftInSpace {
     }
 
     private void allBars() {
-        List<BarItem> items = ColumnBars.of(lift, cage, basis);
-        Shape shape = lift.section().shape();
-        BarLayout layout = cage.layout();
-        List<PlacedBar> placed = cage.bars(shape, basis.columnCover());
-        for (PlacedBar p : placed) {
-            Bar bar = layout.at(p);
-            vertical(
-                    find(items, i -> i.shape().equals("00") && i.bar().equals(bar)),
-                    p,
-                    ColumnLaps.run(lift, bar, basis));
-        }
+        List<BarItem> items = ColumnBars.of(stack, lift.number(), whole, basis);
+        VerticalBars.of(stack, lift.number(), whole, basis).forEach(this::vertical);
         for (double at : TiePlaces.of(lift, cage.ties())) {
-            ties(items, at, shape);
+            ties(items, at);
         }
     }
 
@@ -81,26 +73,29 @@ public final class LiftInSpace {
         return items.stream().filter(which).findFirst().orElseThrow();
     }
 
-    /** Straight to the upper joint, but set aside before it by the bar's diameter towards the middle, for the lap with the next lift. */
-    private void vertical(BarItem item, PlacedBar p, double run) {
-        double height = lift.top() - lift.base();
-        List<Point3> way = new ArrayList<>(List.of(new Point3(0, p.x(), p.y())));
-        if (run > height && !lift.highest()) {
-            double d = item.bar().diameter();
-            double out = Math.hypot(p.x(), p.y());
-            double f = out < d ? 1 : 1 - d / out;
-            way.add(new Point3(height - SLOPE * d, p.x(), p.y()));
-            way.add(new Point3(height, f * p.x(), f * p.y()));
-            way.add(new Point3(run, f * p.x(), f * p.y()));
+    /** A bar as it stands, its hooks along the longer side: at the head towards the other face, those of one face beneath those of the other, at the foot away. */
+    private void vertical(VerticalBars.Standing v) {
+        BarItem item = ColumnBars.item(v, cage, basis);
+        boolean alongX = shape.width() >= shape.depth();
+        double away = Math.signum(alongX ? v.x() : v.y());
+        away = away == 0 ? 1 : away;
+        Point3 at = new Point3(v.from(), v.x(), v.y());
+        List<Point3> way = new ArrayList<>(List.of(Point3.ORIGIN));
+        if (v.crank() != null) {
+            double x = v.crank().dx();
+            double y = v.crank().dy();
+            way.add(new Point3(v.crank().from() - v.from(), 0, 0));
+            way.add(new Point3(v.crank().to() - v.from(), x, y));
+            way.add(new Point3(v.to() - v.from(), x, y));
         } else {
-            way.add(new Point3(run, p.x(), p.y()));
+            way.add(new Point3(v.to() - v.from(), 0, 0));
         }
-        Point3 at = way.get(0);
-        CentreLine shape = CentreLine.through(way.stream().map(q -> q.minus(at)).toList(), 0);
-        add(item, SpaceBar.Use.MAIN, shape, at);
+        double sense = v.hookHead() ? -away : away;
+        Point3 towards = alongX ? new Point3(0, sense, 0) : new Point3(0, 0, sense);
+        add(item, SpaceBar.Use.MAIN, bent.along(item, way, v.hookFoot(), v.hookHead(), towards), at);
     }
 
-    private void ties(List<BarItem> items, double at, Shape shape) {
+    private void ties(List<BarItem> items, double at) {
         BarItem outer = find(items, i -> i.shape().equals("51") || i.shape().equals("75"));
         add(outer, SpaceBar.Use.TIE, bent.across(outer), new Point3(at, 0, 0));
         if (!(cage.layout() instanceof RectangleBars r)) {

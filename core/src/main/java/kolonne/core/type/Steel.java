@@ -24,10 +24,7 @@ public record Steel(double kg, int pieces) {
         Steel sum = NONE;
         for (int i = 0; i < d.lifts().size(); i++) {
             boolean none = d.lifts().get(i).checks().stream().anyMatch(c -> c.kind() == CheckKind.COLUMN_SHAPE);
-            sum = none
-                    ? sum
-                    : sum.plus(of(ColumnBars.of(
-                            d.stack().lifts().get(i), d.cage().lifts().get(i), d.basis())));
+            sum = none ? sum : sum.plus(of(ColumnBars.of(d.stack(), i, d.cage(), d.basis())));
         }
         return sum;
     }

@@ -49,6 +49,13 @@ final class AciAnchorage {
         return fy <= form.stress(550, 80_000) * 1.0001 ? 1.15 : 1.3;
     }
 
+    /** Bar in compression with ψr = 1 (25.4.9.2, 25.4.9.3); at least 200 mm (8 in). */
+    double compressed(Bar bar, double fc, double fy) {
+        double bond = form == UnitForm.SI ? 0.24 * fy / form.root(fc) : fy / UnitForm.PSI / (50 * form.root(fc));
+        double least = form == UnitForm.SI ? 0.043 * fy : 0.0003 * fy / UnitForm.PSI;
+        return Math.max(Math.max(bond, least) * bar.diameter(), form.length(200, 8));
+    }
+
     /**
      * Standard hook, eq. 25.4.3.1a; at least 8 db and 150 mm. ψr = 1.0 supposes ties through the joint with
      * Ath ≥ 0.4 Ahs (25.4.3.3), which the drawings ask for.

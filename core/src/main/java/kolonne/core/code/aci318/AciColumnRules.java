@@ -155,4 +155,43 @@ final class AciColumnRules implements ColumnRules {
     public Clause columnRatioClause() {
         return Clause.of("10.6.1.1");
     }
+
+    /** 1 in 6 (10.7.4.1). */
+    @Override
+    public double crankSteepest() {
+        return 6;
+    }
+
+    /** 1 in 12: ours, since it halves the force across. */
+    @Override
+    public double crankGentle() {
+        return 12;
+    }
+
+    /** 75 mm (3 in) (10.7.4.2). */
+    @Override
+    public double crankMost() {
+        return form.length(75, 3);
+    }
+
+    @Override
+    public Clause crankClause() {
+        return Clause.of("10.7.4");
+    }
+
+    /** 1.5 times (10.7.6.4.1), from ties within 150 mm (6 in) of the bends (10.7.6.4.2). */
+    @Override
+    public double crankTieFactor(double slope) {
+        return 1.5;
+    }
+
+    @Override
+    public double crankTieReach() {
+        return form.length(150, 6);
+    }
+
+    @Override
+    public Clause crankTieClause() {
+        return Clause.of("10.7.6.4");
+    }
 }

@@ -24,6 +24,14 @@ final class AciDetailing implements Detailing {
         return Math.max(1.3 * developmentLength(bar, fc, fy, top, clear, cover, true), form.length(300, 12));
     }
 
+    /** The larger of ld of the larger bar and the lap of the smaller (25.5.2.2). */
+    @Override
+    public double lapLength(Bar thicker, Bar thinner, double fc, double fy, double cover) {
+        return Math.max(
+                developmentLength(thicker, fc, fy, false, 2 * thicker.diameter(), cover, true),
+                lapLength(thinner, fc, fy, false, 2 * thinner.diameter(), cover));
+    }
+
     @Override
     public Clause lapClause() {
         return Clause.of("25.5.2.1");
@@ -119,6 +127,21 @@ final class AciDetailing implements Detailing {
     @Override
     public Clause hookClause() {
         return Clause.of("25.4.3.1");
+    }
+
+    @Override
+    public double standingHookLength(Bar bar, double fc, double fy, Trace t) {
+        return anchorage.hooked(bar, fc, fy, t);
+    }
+
+    @Override
+    public double compressionDevelopment(Bar bar, double fc, double fy) {
+        return anchorage.compressed(bar, fc, fy);
+    }
+
+    @Override
+    public Clause compressionDevelopmentClause() {
+        return Clause.of("25.4.9.2");
     }
 
     /** Greater of d and 12 db (9.7.3.3). */

@@ -33,16 +33,16 @@ final class EnAnchorage {
         return 2.25 * (top ? POOR : 1) * size * code.fctd(Math.min(fc, 60));
     }
 
-    /** Length along the bar, less its tail behind the bend; poor bond is taken, since hooks of top bars are the longer ones. */
-    double hooked(Bar bar, double fc, double fy, Trace t) {
-        double along = straight(bar, fc, fy, true);
+    /** Length along the bar, less its tail behind the bend. @param poor bond */
+    double hooked(Bar bar, double fc, double fy, boolean poor, Trace t) {
+        double along = straight(bar, fc, fy, poor);
         double out = Math.max(along - TAIL * bar.diameter(), Math.max(10 * bar.diameter(), 100));
         if (t.on()) {
             t.step(
                     "fbd",
                     "2.25 η1 η2 fctd",
-                    "2.25 × 0.7 × {0}",
-                    bond(bar.diameter(), fc, true),
+                    poor ? "2.25 × 0.7 × {0}" : "2.25 × {0}",
+                    bond(bar.diameter(), fc, poor),
                     Quantity.STRESS,
                     Clause.of("8.4.2(2)"),
                     in(code.fctd(fc), Quantity.STRESS));

@@ -161,4 +161,42 @@ final class EnColumnRules implements ColumnRules {
     public Clause columnRatioClause() {
         return Clause.of("9.5.2(2), (3)");
     }
+
+    /** 1 in 6: the code has no limit, this is ours. */
+    @Override
+    public double crankSteepest() {
+        return 6;
+    }
+
+    /** 1 in 12, from which the forces across may be left out (9.5.3(5)). */
+    @Override
+    public double crankGentle() {
+        return 12;
+    }
+
+    @Override
+    public double crankMost() {
+        return Double.POSITIVE_INFINITY;
+    }
+
+    @Override
+    public Clause crankClause() {
+        return Clause.of("9.5.3(5)");
+    }
+
+    @Override
+    public double crankTieFactor(double slope) {
+        return slope > crankGentle() - 1e-6 ? 0 : 1;
+    }
+
+    /** 150 mm: ours, the code says only that they are calculated. */
+    @Override
+    public double crankTieReach() {
+        return 150;
+    }
+
+    @Override
+    public Clause crankTieClause() {
+        return Clause.of("9.5.3(5)");
+    }
 }

@@ -24,6 +24,12 @@ final class EnDetailing implements Detailing {
         return Math.max(1.5 * straight, Math.max(15 * bar.diameter(), 200));
     }
 
+    /** The lap carries no more than the thinner bar: its own (8.7.3), for which the thicker bar has bond to spare. */
+    @Override
+    public double lapLength(Bar thicker, Bar thinner, double fc, double fy, double cover) {
+        return lapLength(thinner, fc, fy, false, 2 * thinner.diameter(), cover);
+    }
+
     @Override
     public Clause lapClause() {
         return Clause.of("8.7.3");
@@ -111,12 +117,28 @@ final class EnDetailing implements Detailing {
 
     @Override
     public double hookLength(Bar bar, double fc, double fy, Trace t) {
-        return anchorage.hooked(bar, fc, fy, t);
+        return anchorage.hooked(bar, fc, fy, true, t);
     }
 
     @Override
     public Clause hookClause() {
         return Clause.of("8.4.4(1)");
+    }
+
+    @Override
+    public double standingHookLength(Bar bar, double fc, double fy, Trace t) {
+        return anchorage.hooked(bar, fc, fy, false, t);
+    }
+
+    /** 8.4.4(1) with α1 = 1: bends do not help bars in compression (8.4.1(3)). */
+    @Override
+    public double compressionDevelopment(Bar bar, double fc, double fy) {
+        return anchorage.straight(bar, fc, fy, false);
+    }
+
+    @Override
+    public Clause compressionDevelopmentClause() {
+        return Clause.of("8.4.1(3), 8.4.4(1)");
     }
 
     /** None beside the shift: bars count by the part of them that is anchored (figure 9.2). */

@@ -1,5 +1,6 @@
 package kolonne.core.column.cage;
 
+import java.util.ArrayList;
 import java.util.List;
 import kolonne.core.code.Bar;
 import kolonne.core.section.PlacedBar;
@@ -9,6 +10,15 @@ import kolonne.core.shape.Shape;
 public record ColumnCage(List<LiftCage> lifts) {
     public ColumnCage {
         lifts = List.copyOf(lifts);
+    }
+
+    /** The same with ties of a lift no farther apart than so in its joints [mm]. */
+    public ColumnCage withJoint(int number, double spacing) {
+        List<LiftCage> out = new ArrayList<>(lifts);
+        LiftCage c = out.get(number);
+        TieSpacing t = c.ties();
+        out.set(number, c.with(new TieSpacing(Math.min(t.joint(), spacing), t.end(), t.middle(), t.foot(), t.head())));
+        return new ColumnCage(out);
     }
 
     /**

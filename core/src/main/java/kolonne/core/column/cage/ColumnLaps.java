@@ -1,29 +1,36 @@
 package kolonne.core.column.cage;
 
 import kolonne.core.basis.Basis;
-import kolonne.core.beam.cage.BarLengths;
 import kolonne.core.code.Bar;
+import kolonne.core.code.DuctileColumns;
+import kolonne.core.code.DuctileFrame;
 import kolonne.core.column.line.ColumnStack;
 
-/** Laps of a column's bars. */
+/** Laps of a column's bars: each lift's with those of the lift below, above the floor that it stands on or, in frames that ask for it, in the middle of its clear height. */
 public final class ColumnLaps {
     private ColumnLaps() {}
 
-    /** Least length of a lap in tension [mm]. */
-    public static double length(ColumnStack.Lift lift, Bar bar, Basis basis) {
+    /**
+     * Least length of a lap in tension [mm].
+     *
+     * @param lift that the lap lies in: the upper one
+     * @param a, b the two bars
+     */
+    public static double length(ColumnStack.Lift lift, Bar a, Bar b, Basis basis) {
+        boolean first = a.diameter() >= b.diameter();
         return basis.designCode()
                 .detailing()
-                .lapLength(bar, lift.material().fc(), basis.fy(), false, 2 * bar.diameter(), basis.columnCover());
+                .lapLength(first ? a : b, first ? b : a, lift.material().fc(), basis.fy(), basis.columnCover());
     }
 
-    /** A bar from the lower joint of a lift to its upper one and over the lap, or to the top of the beams there, on the module of lengths [mm]. */
-    public static double run(ColumnStack.Lift lift, Bar bar, Basis basis) {
-        double height = lift.top() - lift.base();
-        if (lift.highest()) {
-            // the cover stands in the way of anything longer
-            return height + lift.inHead() - basis.columnCover();
-        }
-        double least = height + length(lift, bar, basis);
-        return least + BarLengths.missing(least, basis.practice().lengthModule());
+    /** Where the bars of a lift begin, above its lower joint [mm]. @param thickest of its bars */
+    static double start(ColumnStack.Lift lift, Bar thickest, Basis basis) {
+        boolean middle = basis.designCode()
+                .ductile(basis.ductility())
+                .map(DuctileFrame::columns)
+                .map(DuctileColumns::lapsInMiddle)
+                .orElse(false);
+        double spare = middle ? (lift.between() - length(lift, thickest, thickest, basis)) / 2 : 0;
+        return lift.inFoot() + Math.floor(Math.max(0, spare));
     }
 }

@@ -10,11 +10,15 @@ import kolonne.core.check.At;
 import kolonne.core.check.CheckKind;
 import kolonne.core.check.CheckResult;
 import kolonne.core.check.Governing;
+import kolonne.core.code.Bar;
 import kolonne.core.code.DesignCode;
+import kolonne.core.code.DuctileColumns;
 import kolonne.core.code.Notation;
 import kolonne.core.column.cage.ColumnCage;
+import kolonne.core.column.cage.ColumnLaps;
 import kolonne.core.column.cage.EffectiveDepths;
 import kolonne.core.column.cage.HandLift;
+import kolonne.core.column.cage.VerticalBars;
 import kolonne.core.column.line.ColumnStack;
 import kolonne.core.explain.Clause;
 import kolonne.core.explain.Quantity;
@@ -23,12 +27,15 @@ import kolonne.core.explain.Trace;
 import kolonne.core.finding.Finding;
 import kolonne.core.model.StiffnessFactors;
 import kolonne.core.section.ColumnSection;
+import kolonne.core.section.Developed;
 import kolonne.core.section.InteractionSurface;
 
 /** Checks a cage of a column stack for every combination. Knows nothing of how the cage came about. */
 public final class ColumnCheck {
     /** Demands whose screened utilisation comes this near to the highest are solved exactly. */
     private static final double NEAR = 0.94;
+    /** Demands within this part of the height from an end are checked with what bars develop at it. */
+    private static final double AT_END = 0.1;
     /** Place of checks that hold for a lift from foot to head. */
     public static final String WHOLE = "whole lift";
 
@@ -79,6 +86,8 @@ public final class ColumnCheck {
             axialBending();
             steel();
             below();
+            ends(Trace.OFF);
+            bent();
             ties(EndMoments.of(stack, lift, cage, context, demands));
             joint(over, Trace.OFF);
         } else {
@@ -87,6 +96,7 @@ public final class ColumnCheck {
         List<CheckResult> checks = governing.results();
         List<Finding> findings = new ArrayList<>(ColumnFindings.of(stack, lift, checks, demands.sway(), context));
         findings.addAll(notes);
+        findings.addAll(StandingNotes.of(stack, lift.number(), whole, basis));
         HandLift hand = context.hand(lift);
         if (!hand.isEmpty() && !(lift.inScope() && hand.suits(lift.section().shape()))) {
             findings.add(ColumnFindings.unlike(stack, lift));
@@ -210,6 +220,111 @@ public final class ColumnCheck {
         }
     }
 
+    /** Strength at the joints where bars end or stand on a beam, with what they develop there. */
+    private void ends(Trace t) {
+        BarEnds ends = new BarEnds(stack, lift.number(), cage, above(), basis);
+        for (boolean head : new boolean[] {false, true}) {
+            List<Developed> developed = ends.at(head);
+            if (developed.isEmpty()) {
+                continue;
+            }
+            InteractionSurface surface = context.surface(lift, cage, developed);
+            AtEnd worst = worst(surface, head);
+            if (worst != null) {
+                double m = Math.hypot(worst.demand.mx(), worst.demand.my());
+                governing.offer(
+                        CheckKind.COLUMN_BAR_ENDS,
+                        m,
+                        m / worst.utilisation,
+                        worst.utilisation,
+                        at(name(worst.demand.combination()), words(worst.demand)),
+                        code.detailing().hookClause());
+                ends.explain(head, t);
+            }
+        }
+    }
+
+    private ColumnCage.LiftCage above() {
+        return lift.highest() ? null : whole.lifts().get(lift.number() + 1);
+    }
+
+    private record AtEnd(LiftDemands.Demand demand, double utilisation) {}
+
+    /** The demand near an end that uses a surface most; null where there is none. */
+    private AtEnd worst(InteractionSurface surface, boolean head) {
+        return worst(surface, all, head);
+    }
+
+    private static AtEnd worst(InteractionSurface surface, List<LiftDemands.Demand> demands, boolean head) {
+        AtEnd worst = null;
+        for (LiftDemands.Demand d : demands) {
+            boolean near = head ? d.part() >= 1 - AT_END : d.part() <= AT_END;
+            if (near
+                    && d.stable()
+                    && surface.screened(d.p(), d.mx(), d.my()) >= NEAR * (worst == null ? 0 : worst.utilisation)) {
+                double u = surface.exact(d.p(), d.mx(), d.my()).utilisation();
+                worst = worst == null || u > worst.utilisation ? new AtEnd(d, u) : worst;
+            }
+        }
+        return worst;
+    }
+
+    /** Whether bars that end at the head of a lift, or stand on a beam, bear all demands there. @param above cage of the lift above, or null */
+    public static boolean endsBear(
+            ColumnStack stack,
+            ColumnStack.Lift lift,
+            ColumnCage.LiftCage cage,
+            ColumnCage.LiftCage above,
+            List<LiftDemands.Demand> demands,
+            ColumnContext context) {
+        BarEnds ends = new BarEnds(stack, lift.number(), cage, above, context.basis());
+        for (boolean head : new boolean[] {false, true}) {
+            List<Developed> developed = ends.at(head);
+            AtEnd worst = developed.isEmpty() ? null : worst(context.surface(lift, cage, developed), demands, head);
+            if (worst != null && worst.utilisation > 1) {
+                return false;
+            }
+        }
+        return true;
+    }
+
+    /** Ties at bars that are bent out of their line at a step, and the lap of the lift with bars that are thicker below. */
+    private void bent() {
+        BentBarTies ties = BentBarTies.of(stack, lift.number(), whole, basis);
+        if (ties.force() > 0) {
+            governing.offer(
+                    CheckKind.COLUMN_BENT_BARS,
+                    ties.force(),
+                    ties.strength(),
+                    At.named(lift.base(), lift.number(), "head"),
+                    code.columns().crankTieClause());
+        }
+        double apart = VerticalBars.dowelsApart(stack, lift.number(), cage, above(), basis);
+        if (apart > 0) {
+            governing.offer(
+                    CheckKind.COLUMN_DOWELS_APART,
+                    apart,
+                    VerticalBars.BESIDE,
+                    At.named(lift.base(), lift.number(), "head"),
+                    code.detailing().lapClause());
+        }
+        if (lift.number() > 0) {
+            Bar own = cage.layout().largest();
+            Bar below = whole.lifts().get(lift.number() - 1).layout().largest();
+            // it begins where the lift's own bars begin, which lap in the middle
+            double lap = ColumnLaps.length(lift, below, own, basis);
+            double reach = 2 * lap - ColumnLaps.length(lift, own, own, basis);
+            context.ductile()
+                    .filter(DuctileColumns::lapsInMiddle)
+                    .ifPresent(rules -> governing.offer(
+                            CheckKind.COLUMN_LAP_PLACE,
+                            Math.max(lap, reach),
+                            lift.between() / 2,
+                            whole(),
+                            rules.lapClause()));
+        }
+    }
+
     /** The cage of the lift above where it has the same section; null where there is none. */
     private static ColumnCage.LiftCage overhead(ColumnStack stack, ColumnCage whole, ColumnStack.Lift lift) {
         int next = lift.number() + 1;
@@ -330,6 +445,8 @@ public final class ColumnCheck {
             EndMoments ends = EndMoments.of(stack, lift, cage, context, demands);
             c.steel();
             c.below();
+            c.ends(t);
+            c.bent();
             c.ties(ends);
             c.ductile(ends, t);
             c.joint(lift.highest() ? null : new LiftDemands(stack.lifts().get(part + 1), context), t);

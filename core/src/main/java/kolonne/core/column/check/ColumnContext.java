@@ -18,7 +18,9 @@ import kolonne.core.model.Material;
 import kolonne.core.model.Purpose;
 import kolonne.core.model.Section;
 import kolonne.core.section.ColumnSection;
+import kolonne.core.section.Developed;
 import kolonne.core.section.InteractionSurface;
+import kolonne.core.shape.Shape;
 
 /** What every column check reads besides the stack and its cage; surfaces are made once per section and arrangement. */
 public final class ColumnContext {
@@ -113,6 +115,24 @@ public final class ColumnContext {
                 material.fc(),
                 factor * basis.fy(),
                 basis.designCode());
+    }
+
+    /** The strength surface of a lift's bars where they develop so. @param developed of every bar, not empty */
+    InteractionSurface surface(ColumnStack.Lift lift, ColumnCage.LiftCage cage, List<Developed> developed) {
+        Shape shape = lift.section().shape();
+        List<Object> key = List.of(
+                shape, lift.material().fc(), cage.layout().unheld(), cage.tie().diameter(), developed);
+        return surfaces.computeIfAbsent(
+                key,
+                k -> new InteractionSurface(
+                        new ColumnSection(
+                                shape,
+                                cage.bars(shape, basis.columnCover()),
+                                developed,
+                                lift.material().fc(),
+                                basis.fy(),
+                                basis.designCode()),
+                        Math.max(shape.width(), shape.depth())));
     }
 
     /** The strength surface of a lift's bars; ties count only by their diameter. */

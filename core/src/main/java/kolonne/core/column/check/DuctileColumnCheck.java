@@ -172,10 +172,11 @@ public final class DuctileColumnCheck {
 
     /** Laps in the middle half of the clear height, and bars thin enough for it not to split. */
     private void laps() {
-        if (rules.lapsInMiddle() && !lift.highest()) {
+        if (rules.lapsInMiddle()) {
             governing.offer(
                     CheckKind.COLUMN_LAP_PLACE,
-                    ColumnLaps.length(lift, cage.layout().largest(), basis),
+                    ColumnLaps.length(
+                            lift, cage.layout().largest(), cage.layout().largest(), basis),
                     lift.between() / 2,
                     at(ColumnCheck.WHOLE),
                     rules.lapClause());

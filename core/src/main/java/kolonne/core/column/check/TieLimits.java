@@ -32,7 +32,7 @@ public final class TieLimits {
         Bar thin = cage.layout().smallest();
         double d = cage.layout().effectiveDepth(s, ColumnTieCheck.inset(cage, basis), s.width() <= s.depth() ? 0 : 1);
         double middle = code.columnTieSpacing(thin, cage.tie(), shorter, d, shearCounts, high);
-        double lap = ColumnLaps.length(lift, thick, basis);
+        double lap = ColumnLaps.length(lift, thick, thick, basis);
         double foot = code.endTieReach(side, lap, thick);
         double head = code.endTieReach(side, 0, thick);
         double end = Math.min(
@@ -46,7 +46,7 @@ public final class TieLimits {
             end = Math.min(end, hoops);
             middle = Math.min(middle, rules.spacingElsewhere(thin, basis.fy()));
             // hoops over laps stand as close as at the ends
-            middle = rules.lapsInMiddle() && !lift.highest() ? Math.min(middle, hoops) : middle;
+            middle = rules.lapsInMiddle() ? Math.min(middle, hoops) : middle;
         }
         end = Math.min(end, middle);
         return new TieSpacing(

@@ -19,6 +19,8 @@ import kolonne.core.column.cage.HandLift;
 import kolonne.core.column.cage.RectangleBars;
 import kolonne.core.column.cage.RingBars;
 import kolonne.core.column.cage.TieSpacing;
+import kolonne.core.column.cage.VerticalBars;
+import kolonne.core.column.check.BentBarTies;
 import kolonne.core.column.check.ColumnCheck;
 import kolonne.core.column.check.ColumnContext;
 import kolonne.core.column.check.ColumnDesign;
@@ -53,6 +55,9 @@ public final class ColumnDesigner {
 
     /** Screened utilisations above this are worked out exactly. */
     private static final double NEARLY_ONE = 0.96;
+
+    /** Steel that may be spent so that no dowels are needed, over that without. */
+    private static final double DOWELS_COST = 1.1;
 
     private static final int MOST_ALONG = 8;
     private static final int MOST_IN_CIRCLE = 16;
@@ -123,7 +128,31 @@ public final class ColumnDesigner {
             out[i] = lift(lift, same ? above : null, above);
             above = out[i];
         }
-        return new ColumnCage(List.of(out));
+        ColumnCage cage = new ColumnCage(List.of(out));
+        for (int i = 0; i + 1 < out.length; i++) {
+            cage = tiedAtStep(i, cage);
+        }
+        return cage;
+    }
+
+    /** Ties closer in the joint over a lift where bars that are bent out of their line ask for it; as they are where nothing serves or people have set them. */
+    private ColumnCage tiedAtStep(int number, ColumnCage cage) {
+        ColumnCage trial = cage;
+        boolean set = context.hand(stack.lifts().get(number)).ties() != null
+                || context.hand(stack.lifts().get(number + 1)).ties() != null;
+        double step = basis.stirrups().step();
+        double widest = Math.max(
+                cage.lifts().get(number).ties().joint(),
+                cage.lifts().get(number + 1).ties().joint());
+        for (double s = Math.ceil(widest / step) * step;
+                !set && s > basis.stirrups().least() - 1e-9;
+                s -= step) {
+            if (BentBarTies.of(stack, number, trial, basis).serve()) {
+                return trial;
+            }
+            trial = trial.withJoint(number, s).withJoint(number + 1, s);
+        }
+        return BentBarTies.of(stack, number, trial, basis).serve() ? trial : cage;
     }
 
     /** @param above the lift above if it has the same section; @param upper the lift above whatever its section, or null */
@@ -156,21 +185,52 @@ public final class ColumnDesigner {
         List<ColumnCage.LiftCage> held = frame == null ? fitting : frame.held(fitting);
         List<List<ColumnCage.LiftCage>> practical =
                 ColumnPractice.of(lift, basis).from(held, upper);
+        Predicate<ColumnCage.LiftCage> anchored = c -> borne.stream()
+                .allMatch(b -> ColumnCheck.endsBear(
+                        b.stack, b.lift, c, upper, b.demands.all(EffectiveDepths.of(lift, c, basis)), context));
+        Predicate<ColumnCage.LiftCage> near = c ->
+                upper == null || VerticalBars.dowelsApart(stack, lift.number(), c, upper, basis) <= VerticalBars.BESIDE;
         if (frame != null) {
             for (List<ColumnCage.LiftCage> some : practical) {
-                ColumnCage.LiftCage chosen = choose(some, lift, borne, frame::strong);
+                ColumnCage.LiftCage chosen = choose(some, lift, borne, anchored.and(frame::strong));
                 if (chosen != null) {
                     return tied(lift, chosen, borne);
                 }
             }
         }
         for (List<ColumnCage.LiftCage> some : practical) {
-            ColumnCage.LiftCage chosen = choose(some, lift, borne, c -> true);
+            ColumnCage.LiftCage chosen = choose(some, lift, borne, anchored.and(near));
+            if (chosen != null) {
+                return tied(lift, withoutDowels(chosen, some, lift, upper, borne, anchored), borne);
+            }
+        }
+        for (List<ColumnCage.LiftCage> some : practical) {
+            ColumnCage.LiftCage chosen = choose(some, lift, borne, anchored);
             if (chosen != null) {
                 return tied(lift, chosen, borne);
             }
         }
         return tied(lift, strongest(lift, arranged, borne), borne);
+    }
+
+    /** An arrangement with hardly more steel whose bars all go on into the lift above without dowels, where there is one; else the chosen one. */
+    private ColumnCage.LiftCage withoutDowels(
+            ColumnCage.LiftCage chosen,
+            List<ColumnCage.LiftCage> some,
+            ColumnStack.Lift lift,
+            ColumnCage.LiftCage upper,
+            List<Borne> borne,
+            Predicate<ColumnCage.LiftCage> suits) {
+        Predicate<ColumnCage.LiftCage> none = c -> VerticalBars.of(stack, lift.number(), c, upper, basis).stream()
+                .noneMatch(s -> s.use() == VerticalBars.Use.DOWEL);
+        if (upper == null || none.test(chosen)) {
+            return chosen;
+        }
+        List<ColumnCage.LiftCage> near = some.stream()
+                .filter(c -> c.area() <= DOWELS_COST * chosen.area() && none.test(c))
+                .toList();
+        ColumnCage.LiftCage other = choose(near, lift, borne, suits);
+        return other == null ? chosen : other;
     }
 
     /** Those whose bars find their like in the bars that people have set below; all where none do. */

@@ -77,16 +77,4 @@ class TiePlacesTest {
             }
         }
     }
-
-    /** Bars run over the lap above, or to the cover under the top of the beam. */
-    @Test
-    void barsEndInTheBeam() {
-        var basis = kolonne.core.basis.Basis.standard(false);
-        var bar = kolonne.core.code.BarCatalogue.METRIC.find("T20");
-        List<ColumnStack.Lift> l = lifts(3600);
-        double lap = ColumnLaps.length(l.get(0), bar, basis);
-        double run = ColumnLaps.run(l.get(0), bar, basis);
-        assertTrue(run >= 3600 + lap && run < 3600 + lap + 50 && run % 50 < 1e-6, "on the module");
-        assertEquals(3600 + 300 - basis.columnCover(), ColumnLaps.run(l.get(1), bar, basis), 1e-9);
-    }
 }

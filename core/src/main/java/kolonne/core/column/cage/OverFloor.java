@@ -1,0 +1,202 @@
+package kolonne.core.column.cage;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Set;
+import java.util.stream.DoubleStream;
+import kolonne.core.basis.Basis;
+import kolonne.core.code.Bar;
+import kolonne.core.column.line.ColumnStack;
+import kolonne.core.section.PlacedBar;
+import kolonne.core.shape.Shape;
+
+/** The bars of a lift as those of the lift below find them over the floor, in the axes of the lift below; and what room is left between them. */
+final class OverFloor {
+    /** Greatest distance of bars that lap, centre to centre [mm], and as a part of the lap (ACI 318-19 25.5.1.3). */
+    static final double BESIDE = 150;
+
+    private static final double BESIDE_PART = 0.2;
+    /** Corner bars may be thicker than those of the faces, so that they lie so much further in [mm]. */
+    private static final double ABOUT = 15;
+
+    private final ColumnStack.Lift lift;
+    private final ColumnStack.Lift next;
+    private final ColumnCage.LiftCage here;
+    private final ColumnCage.LiftCage above;
+    private final Basis basis;
+    private final double cos;
+    private final double sin;
+    private final List<Upper> uppers = new ArrayList<>();
+    private final List<Taken> taken = new ArrayList<>();
+
+    /** A bar of the lift above. @param ix, iy unit vector from it into its section */
+    record Upper(Bar bar, double x, double y, double ix, double iy) {
+        double apart(PlacedBar p) {
+            return Math.hypot(p.x() - x, p.y() - y);
+        }
+
+        /** So far into the section, and along its face [mm]. */
+        double[] at(double in, double along) {
+            return new double[] {x + in * ix - along * iy, y + in * iy + along * ix};
+        }
+    }
+
+    /** Where a bar from below stands already. */
+    private record Taken(double x, double y, double diameter) {}
+
+    OverFloor(
+            ColumnStack.Lift lift,
+            ColumnStack.Lift next,
+            ColumnCage.LiftCage here,
+            ColumnCage.LiftCage above,
+            Basis basis) {
+        this.lift = lift;
+        this.next = next;
+        this.here = here;
+        this.above = above;
+        this.basis = basis;
+        // of the angle in plan between both axes; bars are symmetric, so that its sense does not matter
+        ColumnStack.Unbraced a = lift.aboutY();
+        ColumnStack.Unbraced b = next.aboutY();
+        boolean known = Math.hypot(a.ux(), a.uy()) * Math.hypot(b.ux(), b.uy()) > 0.5;
+        this.cos = known ? a.ux() * b.ux() + a.uy() * b.uy() : 1;
+        this.sin = Math.sqrt(Math.max(0, 1 - cos * cos));
+        // of a lift that is not designed nobody knows the bars
+        if (next.inScope()) {
+            List<PlacedBar> placed = above.bars(next.section().shape(), basis.columnCover());
+            placed.forEach(p -> uppers.add(upper(p, placed)));
+        }
+    }
+
+    private Upper upper(PlacedBar p, List<PlacedBar> all) {
+        double[] in = inwards(p, all, above.layout());
+        return new Upper(
+                above.layout().at(p),
+                cos * p.x() - sin * p.y(),
+                sin * p.x() + cos * p.y(),
+                cos * in[0] - sin * in[1],
+                sin * in[0] + cos * in[1]);
+    }
+
+    List<Upper> uppers() {
+        return uppers;
+    }
+
+    /** From a bar square into its face, or from a corner to the middle. */
+    static double[] inwards(PlacedBar p, List<PlacedBar> all, BarLayout layout) {
+        double r = Math.hypot(p.x(), p.y());
+        if (layout instanceof RingBars || r < 1) {
+            return new double[] {r < 1 ? 1 : -p.x() / r, r < 1 ? 0 : -p.y() / r};
+        }
+        double ix = outermost(p.x(), all.stream().mapToDouble(PlacedBar::x)) ? -Math.signum(p.x()) : 0;
+        double iy = outermost(p.y(), all.stream().mapToDouble(PlacedBar::y)) ? -Math.signum(p.y()) : 0;
+        double size = Math.hypot(ix, iy);
+        return size > 0 ? new double[] {ix / size, iy / size} : new double[] {-p.x() / r, -p.y() / r};
+    }
+
+    static boolean outermost(double at, DoubleStream all) {
+        return Math.abs(at) > all.map(Math::abs).max().orElse(0) - ABOUT;
+    }
+
+    private record Pair(int upper, PlacedBar bar, double apart) {}
+
+    /** For every bar of the lift above the nearest here that is as thick, each once, the thickest first; null where there is none within reach. */
+    PlacedBar[] partners(List<PlacedBar> bars) {
+        List<Pair> pairs = new ArrayList<>();
+        for (int i = 0; i < uppers.size(); i++) {
+            for (PlacedBar p : bars) {
+                boolean thick =
+                        here.layout().at(p).diameter() > uppers.get(i).bar.diameter() - 0.1;
+                if (thick && uppers.get(i).apart(p) <= BESIDE) {
+                    pairs.add(new Pair(i, p, uppers.get(i).apart(p)));
+                }
+            }
+        }
+        pairs.sort(
+                Comparator.comparingDouble((Pair p) -> -uppers.get(p.upper).bar.diameter())
+                        .thenComparingDouble(Pair::apart));
+        PlacedBar[] of = new PlacedBar[uppers.size()];
+        Set<PlacedBar> used = new HashSet<>();
+        for (Pair p : pairs) {
+            if (of[p.upper] == null && used.add(p.bar)) {
+                of[p.upper] = p.bar;
+            }
+        }
+        return of;
+    }
+
+    /** Whether the lift above has another outline: then bars must be in their places already at the top of the floor. */
+    boolean step() {
+        Shape s = next.section().shape();
+        if (!lift.section().shape().equals(s)) {
+            return true;
+        }
+        boolean square = Math.abs(s.width() - s.depth()) < 1e-6 && Math.abs(cos) < 1e-6;
+        return !(s instanceof Shape.Circle) && !square && sin > 1e-6;
+    }
+
+    /** Where a bar from below stands while it laps: in its line if it is near and free there, else touching its partner; null where there is no room. */
+    double[] beside(PlacedBar p, Bar bar, Upper u) {
+        double half = (bar.diameter() + u.bar.diameter()) / 2;
+        double lap = ColumnLaps.length(next, bar, u.bar, basis);
+        double[] own = {p.x(), p.y()};
+        return u.apart(p) <= BESIDE_PART * lap && free(own, bar) ? own : touching(u, bar, half);
+    }
+
+    /** Where a dowel stands: touching its partner, within it where there is no room elsewhere. */
+    double[] dowel(Upper u) {
+        double[] at = touching(u, u.bar, u.bar.diameter());
+        at = at == null ? u.at(u.bar.diameter(), 0) : at;
+        take(at, u.bar);
+        return at;
+    }
+
+    private double[] touching(Upper u, Bar bar, double half) {
+        for (double[] at : List.of(u.at(half, 0), u.at(0, half), u.at(0, -half))) {
+            if (free(at, bar)) {
+                return at;
+            }
+        }
+        return null;
+    }
+
+    void take(double[] at, Bar bar) {
+        taken.add(new Taken(at[0], at[1], bar.diameter()));
+    }
+
+    /** Whether a bar has its place inside the ties, and in no other bar. */
+    private boolean free(double[] at, Bar bar) {
+        return inside(at, bar) && distance(at, bar) > -0.01;
+    }
+
+    /** Whether a bar that goes straight on keeps clear of all others. */
+    boolean clear(PlacedBar p, Bar bar) {
+        double[] at = {p.x(), p.y()};
+        double needs = basis.designCode().detailing().columnClearSpacing(bar.diameter(), basis.aggregate());
+        return inside(at, bar) && distance(at, bar) >= needs;
+    }
+
+    /** Clear distance to the nearest bar [mm]. */
+    private double distance(double[] at, Bar bar) {
+        double least = Double.POSITIVE_INFINITY;
+        for (Upper u : uppers) {
+            least = Math.min(least, Math.hypot(u.x - at[0], u.y - at[1]) - (u.bar.diameter() + bar.diameter()) / 2);
+        }
+        for (Taken t : taken) {
+            least = Math.min(least, Math.hypot(t.x - at[0], t.y - at[1]) - (t.diameter + bar.diameter()) / 2);
+        }
+        return least;
+    }
+
+    private boolean inside(double[] at, Bar bar) {
+        Shape s = next.section().shape();
+        double x = cos * at[0] + sin * at[1];
+        double y = cos * at[1] - sin * at[0];
+        double in = basis.columnCover() + above.tie().diameter() + bar.diameter() / 2 - 0.1;
+        return s instanceof Shape.Circle
+                ? Math.hypot(x, y) <= s.width() / 2 - in
+                : Math.abs(x) <= s.width() / 2 - in && Math.abs(y) <= s.depth() / 2 - in;
+    }
+}

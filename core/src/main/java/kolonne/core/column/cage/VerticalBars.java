@@ -1,0 +1,321 @@
+package kolonne.core.column.cage;
+
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Set;
+import kolonne.core.basis.Basis;
+import kolonne.core.beam.cage.BarLengths;
+import kolonne.core.code.Bar;
+import kolonne.core.code.Bends;
+import kolonne.core.code.ColumnRules;
+import kolonne.core.code.Detailing;
+import kolonne.core.column.line.ColumnStack;
+import kolonne.core.section.PlacedBar;
+
+/**
+ * The bars that stand in a lift, from end to end: one layout for checks, bar list, drawings and files. Every bar laps with one of the lift below, which is bent
+ * aside to stand within it; where the section steps so far that it may not be bent, dowels stand for it and the bars below end under the top of the floor.
+ * Starter bars lap with those of the lowest lift.
+ */
+public final class VerticalBars {
+    /** Clear distance from which laps are longer by it (EN 1992-1-1 8.7.2(3)) [mm]. */
+    private static final double APART = 50;
+    /** What a beam's stirrups and bars take at the bottom of it, beside its cover [mm]. */
+    private static final double IN_BEAM = 40;
+
+    private final ColumnStack.Lift lift;
+    private final ColumnStack.Lift next;
+    private final ColumnCage.LiftCage here;
+    private final ColumnCage.LiftCage above;
+    private final Basis basis;
+    private final Detailing detailing;
+    private final ColumnRules rules;
+    /** Of the lift, above its lower joint [mm]. */
+    private final double height;
+    /** Where its bars begin, and top of the floor over it. */
+    private final double start;
+
+    private final double floor;
+    /** The lift above; null over the highest. */
+    private final OverFloor over;
+
+    private final List<Standing> out = new ArrayList<>();
+
+    /** What a bar is for. */
+    public enum Use {
+        /** Of the lift, on into the lift above. */
+        ON,
+        /** Of the lift, ending at its head. */
+        ENDS,
+        DOWEL,
+        STARTER
+    }
+
+    /**
+     * A bar. Heights are above the lower joint of its lift [mm], outside to outside; places about the middle of its section.
+     *
+     * @param corner   whether it stands in the corner of a rectangle
+     * @param crank    where it leaves its line; null where it is straight
+     * @param hookFoot whether its foot is bent by 90°; {@code hookHead} its head
+     */
+    public record Standing(
+            Use use,
+            Bar bar,
+            boolean corner,
+            double x,
+            double y,
+            double from,
+            double to,
+            Crank crank,
+            boolean hookFoot,
+            boolean hookHead) {
+        /** Along the bar but for its hooks [mm]. */
+        public double length() {
+            return crank == null ? to - from : crank.from - from + crank.length() + to - crank.to;
+        }
+    }
+
+    /**
+     * The inclined part of a bar.
+     *
+     * @param from, to heights of its ends [mm]
+     * @param dx, dy by which it leads aside [mm]
+     */
+    public record Crank(double from, double to, double dx, double dy) {
+        public double aside() {
+            return Math.hypot(dx, dy);
+        }
+
+        public double length() {
+            return Math.hypot(to - from, aside());
+        }
+    }
+
+    private VerticalBars(
+            ColumnStack stack, int number, ColumnCage.LiftCage here, ColumnCage.LiftCage above, Basis basis) {
+        this.lift = stack.lifts().get(number);
+        this.next = lift.highest() ? null : stack.lifts().get(number + 1);
+        this.here = here;
+        this.above = above;
+        this.basis = basis;
+        this.detailing = basis.designCode().detailing();
+        this.rules = basis.designCode().columns();
+        this.height = lift.top() - lift.base();
+        this.start = ColumnLaps.start(lift, here.layout().largest(), basis);
+        this.floor = height + lift.inHead();
+        this.over = next == null ? null : new OverFloor(lift, next, here, above, basis);
+    }
+
+    /** The bars of a lift, the dowels into the lift above, and the starter bars where it is the lowest. */
+    public static List<Standing> of(ColumnStack stack, int number, ColumnCage cage, Basis basis) {
+        int next = number + 1;
+        return of(
+                stack,
+                number,
+                cage.lifts().get(number),
+                next < cage.lifts().size() ? cage.lifts().get(next) : null,
+                basis);
+    }
+
+    /** The same. @param above cage of the lift above; null for the highest */
+    public static List<Standing> of(
+            ColumnStack stack, int number, ColumnCage.LiftCage here, ColumnCage.LiftCage above, Basis basis) {
+        VerticalBars v = new VerticalBars(stack, number, here, above, basis);
+        v.all();
+        return v.out;
+    }
+
+    /** Greatest distance of bars that lap, centre to centre (ACI 318-19 25.5.1.3) [mm]. */
+    public static final double BESIDE = OverFloor.BESIDE;
+
+    /** Greatest distance of a dowel from the nearest bar that ends beside it, centre to centre [mm]; 0 without dowels. */
+    public static double dowelsApart(
+            ColumnStack stack, int number, ColumnCage.LiftCage here, ColumnCage.LiftCage above, Basis basis) {
+        List<Standing> all = of(stack, number, here, above, basis);
+        double most = 0;
+        for (Standing d : all) {
+            double least = Double.POSITIVE_INFINITY;
+            for (Standing s : all) {
+                boolean own = s.use == Use.ENDS || s.use == Use.ON;
+                least = own ? Math.min(least, Math.hypot(s.x - d.x, s.y - d.y)) : least;
+            }
+            most = d.use == Use.DOWEL ? Math.max(most, least) : most;
+        }
+        return most;
+    }
+
+    private void all() {
+        List<PlacedBar> bars = here.bars(lift.section().shape(), basis.columnCover());
+        if (lift.number() == 0) {
+            bars.forEach(this::starter);
+        }
+        if (over == null) {
+            bars.forEach(this::ending);
+            return;
+        }
+        PlacedBar[] partners = over.partners(bars);
+        Set<PlacedBar> done = new HashSet<>();
+        List<OverFloor.Upper> alone = new ArrayList<>();
+        for (int i = 0; i < partners.length; i++) {
+            OverFloor.Upper u = over.uppers().get(i);
+            if (partners[i] != null && onwards(partners[i], u)) {
+                done.add(partners[i]);
+            } else {
+                alone.add(u);
+            }
+        }
+        bars.stream().filter(p -> !done.contains(p)).forEach(this::surplus);
+        alone.forEach(u -> dowel(u, bars));
+    }
+
+    /** On into the lift above, over its lap; answers false where it may not be led there. */
+    private boolean onwards(PlacedBar p, OverFloor.Upper u) {
+        Bar bar = here.layout().at(p);
+        double[] at = over.beside(p, bar, u);
+        if (at == null) {
+            return false;
+        }
+        boolean straight = Math.hypot(at[0] - p.x(), at[1] - p.y()) < 0.01;
+        Crank crank = straight ? null : crank(at[0] - p.x(), at[1] - p.y());
+        if (over.step() && !bends(crank)) {
+            return false;
+        }
+        over.take(at, bar);
+        double clear = Math.hypot(at[0] - u.x(), at[1] - u.y())
+                - (bar.diameter() + u.bar().diameter()) / 2;
+        double to = nextStart() + ColumnLaps.length(next, bar, u.bar(), basis) + (clear > APART ? clear : 0);
+        add(Use.ON, bar, p, start, to, crank);
+        return true;
+    }
+
+    /** The inclined part of a bar that is led aside, before it laps or under the top of the floor. */
+    private Crank crank(double dx, double dy) {
+        double end = over.step() ? floor : nextStart();
+        double aside = Math.hypot(dx, dy);
+        // in the middle of the height there is room
+        double room = end > floor + 1 ? Double.POSITIVE_INFINITY : 2 * lift.inHead();
+        double along = Math.max(rules.crankSteepest() * aside, Math.min(rules.crankGentle() * aside, room));
+        return new Crank(end - along, end, dx, dy);
+    }
+
+    /** Whether a bar may be led aside so at a step: by no more than the code allows, within the depth of the beams. */
+    private boolean bends(Crank c) {
+        return c == null
+                || Math.max(Math.abs(c.dx), Math.abs(c.dy)) < rules.crankMost()
+                        && c.to - c.from <= 2 * lift.inHead() + 1e-6;
+    }
+
+    private double nextStart() {
+        return height + ColumnLaps.start(next, above.layout().largest(), basis);
+    }
+
+    /** A bar that none above laps with: on as far as it develops where it stands inside the lift above and clear of its bars. */
+    private void surplus(PlacedBar p) {
+        Bar bar = here.layout().at(p);
+        if (next.inScope() && !over.clear(p, bar)) {
+            ending(p);
+            return;
+        }
+        over.take(new double[] {p.x(), p.y()}, bar);
+        double fc = Math.min(lift.material().fc(), next.material().fc());
+        add(Use.ON, bar, p, start, Math.max(floor, soffit() + development(bar, fc)), null);
+    }
+
+    private double soffit() {
+        return height - lift.inHead();
+    }
+
+    private double development(Bar bar, double fc) {
+        return detailing.developmentLength(bar, fc, basis.fy(), false, 2 * bar.diameter(), basis.columnCover(), true);
+    }
+
+    /** A bar that ends under the top of the floor: straight where it develops so, else bent. */
+    private void ending(PlacedBar p) {
+        Bar bar = here.layout().at(p);
+        double to = floor - basis.columnCover();
+        boolean hook = to - soffit() < development(bar, lift.material().fc());
+        out.add(new Standing(Use.ENDS, bar, corner(p), p.x(), p.y(), start, to, null, false, hook));
+    }
+
+    /** A bar beside one of the lift above, down beside the bars that end here. */
+    private void dowel(OverFloor.Upper u, List<PlacedBar> bars) {
+        Bar bar = u.bar();
+        double[] at = over.dowel(u);
+        double x = at[0];
+        double y = at[1];
+        double apart = bars.stream()
+                .mapToDouble(p ->
+                        Math.hypot(p.x() - x, p.y() - y) - (here.layout().at(p).diameter() + bar.diameter()) / 2)
+                .min()
+                .orElse(0);
+        double lap = ColumnLaps.length(lift, here.layout().largest(), bar, basis);
+        // bars apart by more than they may lap with: so much longer (8.7.2(3))
+        double down = lap + (apart > APART ? apart : 0);
+        double from = Math.max(lift.inFoot(), floor - basis.columnCover() - down);
+        double to = nextStart() + ColumnLaps.length(next, bar, bar, basis);
+        out.add(onModule(new Standing(Use.DOWEL, bar, false, x, y, from, to, null, false, false)));
+    }
+
+    /** A bar from the foundation, or the beam it stands on, beside one of the lowest lift; its foot is bent. */
+    private void starter(PlacedBar p) {
+        Bar bar = here.layout().at(p);
+        List<PlacedBar> all = here.bars(lift.section().shape(), basis.columnCover());
+        double[] in = OverFloor.inwards(p, all, here.layout());
+        double to = start + ColumnLaps.length(lift, bar, bar, basis);
+        out.add(new Standing(
+                Use.STARTER,
+                bar,
+                corner(p),
+                p.x() + bar.diameter() * in[0],
+                p.y() + bar.diameter() * in[1],
+                starterFoot(bar),
+                to,
+                null,
+                true,
+                false));
+    }
+
+    /** Height of the foot of a starter bar: as deep as it develops, or as the beam that carries the column leaves room. */
+    private double starterFoot(Bar bar) {
+        double fc = lift.material().fc();
+        double hooked = detailing.standingHookLength(bar, fc, basis.fy(), kolonne.core.explain.Trace.OFF);
+        double straight = detailing.compressionDevelopment(bar, fc, basis.fy()) + bend(bar);
+        double down = Math.max(hooked, straight);
+        down += BarLengths.missing(down, basis.practice().lengthModule());
+        if (onBeam()) {
+            double room = 2 * lift.inFoot() - basis.beamCover() - IN_BEAM;
+            return lift.inFoot() - Math.min(down, Math.max(0, room));
+        }
+        return -down;
+    }
+
+    private boolean onBeam() {
+        return lift.planted() && lift.inFoot() > 0;
+    }
+
+    /** What a bend takes off the straight part of a bar [mm]. */
+    private double bend(Bar bar) {
+        Bends bends = basis.entry().bends();
+        return bends.barRadius(bar) + bar.diameter();
+    }
+
+    private void add(Use use, Bar bar, PlacedBar p, double from, double to, Crank crank) {
+        out.add(onModule(new Standing(use, bar, corner(p), p.x(), p.y(), from, to, crank, false, false)));
+    }
+
+    /** Longer by what its length lacks to the module. */
+    private Standing onModule(Standing s) {
+        double more = BarLengths.missing(s.length(), basis.practice().lengthModule());
+        return new Standing(s.use, s.bar, s.corner, s.x, s.y, s.from, s.to + more, s.crank, s.hookFoot, s.hookHead);
+    }
+
+    private boolean corner(PlacedBar p) {
+        if (!(here.layout() instanceof RectangleBars)) {
+            return false;
+        }
+        List<PlacedBar> all = here.bars(lift.section().shape(), basis.columnCover());
+        return OverFloor.outermost(p.x(), all.stream().mapToDouble(PlacedBar::x))
+                && OverFloor.outermost(p.y(), all.stream().mapToDouble(PlacedBar::y));
+    }
+}

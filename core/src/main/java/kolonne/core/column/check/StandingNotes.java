@@ -1,0 +1,58 @@
+package kolonne.core.column.check;
+
+import java.util.ArrayList;
+import java.util.List;
+import kolonne.core.basis.Basis;
+import kolonne.core.code.Bar;
+import kolonne.core.column.cage.ColumnCage;
+import kolonne.core.column.cage.VerticalBars;
+import kolonne.core.column.line.ColumnStack;
+import kolonne.core.explain.Quantity;
+import kolonne.core.finding.Finding;
+import kolonne.core.shape.Shape;
+
+/** What a reader of the bars of a lift should know: dowels where the section steps, hooks that are longer than the column is deep. */
+final class StandingNotes {
+    private StandingNotes() {}
+
+    static List<Finding> of(ColumnStack stack, int number, ColumnCage cage, Basis basis) {
+        ColumnStack.Lift lift = stack.lifts().get(number);
+        List<Finding> out = new ArrayList<>();
+        if (!lift.inScope()) {
+            return out;
+        }
+        String where = stack.mark() + ", lift to " + (lift.storey().isEmpty() ? "top" : lift.storey());
+        List<VerticalBars.Standing> all = VerticalBars.of(stack, number, cage, basis);
+        long dowels =
+                all.stream().filter(s -> s.use() == VerticalBars.Use.DOWEL).count();
+        if (dowels > 0) {
+            out.add(Finding.note(
+                    "column.dowels",
+                    where,
+                    dowels + (dowels == 1 ? " dowel stands" : " dowels stand") + " for bars of the lift above: "
+                            + "the section steps by more than bars may be bent aside for, or there are more bars above.",
+                    "Keep the section through both lifts, or step it by less."));
+        }
+        all.stream()
+                .filter(VerticalBars.Standing::hookHead)
+                .map(VerticalBars.Standing::bar)
+                .reduce((a, b) -> a.diameter() >= b.diameter() ? a : b)
+                .ifPresent(bar -> room(lift.section().shape(), bar, where, basis, out));
+        return out;
+    }
+
+    private static void room(Shape s, Bar bar, String where, Basis basis, List<Finding> out) {
+        double hook = basis.entry().bends().hook(bar);
+        double over = hook - (Math.max(s.width(), s.depth()) - 2 * basis.columnCover());
+        if (over > 1) {
+            boolean us = basis.usUnits();
+            out.add(Finding.note(
+                    "hook.room",
+                    where,
+                    "The hooks of the " + bar.label() + " that end at the head are "
+                            + Quantity.LENGTH.text(hook, us) + " long, " + Quantity.LENGTH.text(over, us)
+                            + " more than the column is deep between its covers.",
+                    "Lay them into the beams or the slab; else take thinner bars."));
+        }
+    }
+}

@@ -1,0 +1,10 @@
+package kolonne.core.section;
+
+/** What of its yield strength a bar has room to develop, 0 to 1, where it is pulled and where it is pushed. */
+public record Developed(double tension, double compression) {
+    public static final Developed WHOLE = new Developed(1, 1);
+
+    public boolean whole() {
+        return tension >= 1 && compression >= 1;
+    }
+}

@@ -1,0 +1,361 @@
+package kolonne.audit;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import kolonne.core.analysis.FrameAnalysis;
+import kolonne.core.basis.Basis;
+import kolonne.core.basis.part.Ductility;
+import kolonne.core.basis.part.Frame;
+import kolonne.core.basis.part.Sway;
+import kolonne.core.check.CheckResult;
+import kolonne.core.column.check.ColumnDesign;
+import kolonne.core.column.line.ColumnStack;
+import kolonne.core.demo.DemoBuilding;
+import kolonne.core.demo.DemoOptions;
+import kolonne.core.design.BuildingDesign;
+import kolonne.core.design.BuildingDesigner;
+import kolonne.core.model.BuildingIndex;
+import kolonne.core.model.Role;
+import kolonne.core.space.BuildingInSpace;
+import kolonne.core.space.SpaceBar;
+import kolonne.core.work.Progress;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+/**
+ * Bars of columns as they lie in space, read from foot to top by somebody who knows neither the designer nor its layout: every bar that was checked stands in its
+ * place, laps long enough with a bar of its own beneath or with a starter bar, is led aside gently and stays within its cover, and ends with a hook or room
+ * (ACI 318-19 10.7.4, 10.7.6.4, 25.4, 25.5; EN 1992-1-1 8.4, 8.7, 9.5.3). Sections step in the buildings that are read.
+ */
+class StandingBarsTest {
+    private final List<String> faults = new ArrayList<>();
+    private int laps;
+    private int inclined;
+    private int dowels;
+
+    private BuildingDesign design;
+    private Sheet.Basis basis;
+    private Materials m;
+
+    /** A bar as a broken line of absolute heights and places. @param hooked at its foot or its head, by the list */
+    private record Bar(double d, boolean hooked, List<double[]> points) {
+        double bottom() {
+            return points.stream().mapToDouble(p -> p[0]).min().orElseThrow();
+        }
+
+        double top() {
+            return points.stream().mapToDouble(p -> p[0]).max().orElseThrow();
+        }
+
+        /** {y, z} at a height; null where it does not reach. */
+        double[] at(double height) {
+            for (int i = 0; i + 1 < points.size(); i++) {
+                double[] a = points.get(i);
+                double[] b = points.get(i + 1);
+                if (a[0] < height != b[0] < height) {
+                    double t = (height - a[0]) / (b[0] - a[0]);
+                    return new double[] {a[1] + t * (b[1] - a[1]), a[2] + t * (b[2] - a[2])};
+                }
+            }
+            return null;
+        }
+    }
+
+    private record Leg(double height, boolean alongY, double area, int legs) {}
+
+    private record Lift(
+            Sheet.Lift sheet,
+            double base,
+            double top,
+            boolean planted,
+            List<Bar> bars,
+            List<Leg> ties,
+            double floor,
+            double joint) {}
+
+    @ParameterizedTest
+    @CsvSource({"aci-318m-19,NONE", "aci-318-19,NONE", "en-1992-1-1,NONE", "aci-318m-19,SPECIAL"})
+    void everyBarOfEveryColumn(String code, Ductility ductility) {
+        Basis b = Basis.standard(code).with(new Frame(Sway.FROM_MODEL, Sway.FROM_MODEL, 0, ductility));
+        design = BuildingDesigner.design(
+                FrameAnalysis.solve(new BuildingIndex(DemoBuilding.generate(new DemoOptions(7, 4, 4, 3, true)))),
+                b,
+                BuildingDesigner.Progress.NONE);
+        basis = Drawn.basis(b);
+        m = new Materials(basis);
+        Map<String, List<BuildingInSpace.Piece>> pieces = new HashMap<>();
+        BuildingInSpace.each(design, Progress.NONE, p -> {
+            if (!p.beam()) {
+                pieces.computeIfAbsent(p.mark(), k -> new ArrayList<>()).add(p);
+            }
+        });
+        for (ColumnDesign c : design.columns()) {
+            read(c, pieces.get(c.stack().mark()));
+        }
+        assertEquals(List.of(), faults);
+        assertTrue(laps > 300 && inclined > 100 && dowels > 0, laps + " laps, " + inclined + " inclined, " + dowels);
+    }
+
+    private void read(ColumnDesign c, List<BuildingInSpace.Piece> pieces) {
+        List<Lift> lifts = new ArrayList<>();
+        for (int i = 0; i < pieces.size(); i++) {
+            lifts.add(lift(c, i, pieces.get(i)));
+        }
+        foot(lifts.get(0), c.stack().mark());
+        for (int i = 0; i < lifts.size(); i++) {
+            String where = c.stack().mark() + " lift " + (i + 1);
+            inPlace(lifts.get(i), where);
+            if (i + 1 < lifts.size()) {
+                laps(lifts.get(i), lifts.get(i + 1), where);
+                inside(lifts.get(i), lifts.get(i + 1), where);
+                bends(lifts.get(i), lifts.get(i + 1), where, c.lifts().get(i).checks());
+            } else {
+                ends(lifts.get(i), where);
+            }
+        }
+    }
+
+    private Lift lift(ColumnDesign c, int i, BuildingInSpace.Piece p) {
+        ColumnStack.Lift l = c.stack().lifts().get(i);
+        List<Bar> bars = new ArrayList<>();
+        List<Leg> ties = new ArrayList<>();
+        for (SpaceBar s : p.placed().bars()) {
+            List<double[]> points = s.shape().moved(s.at()).points().stream()
+                    .map(q -> new double[] {q.x() + l.base(), q.y(), q.z()})
+                    .toList();
+            double area = s.item().bar().area();
+            if (s.use() == SpaceBar.Use.MAIN) {
+                bars.add(new Bar(s.item().bar().diameter(), s.item().shape().equals("11"), points));
+            } else if (s.item().shape().equals("99")) {
+                ties.add(new Leg(points.get(0)[0], spread(points, 1) > spread(points, 2), area, 1));
+            } else {
+                ties.add(new Leg(points.get(0)[0], true, area, 2));
+                ties.add(new Leg(points.get(0)[0], false, area, 2));
+            }
+        }
+        double half = deepest(l) / 2;
+        return new Lift(
+                Drawn.lift(c, i, design.basis()), l.base(), l.top(), l.planted(), bars, ties, l.top() + half, half);
+    }
+
+    private static double spread(List<double[]> points, int axis) {
+        return points.stream().mapToDouble(p -> p[axis]).max().orElseThrow()
+                - points.stream().mapToDouble(p -> p[axis]).min().orElseThrow();
+    }
+
+    /** Of the beams at the head of a lift. */
+    private double deepest(ColumnStack.Lift l) {
+        BuildingIndex index = design.analysis().index();
+        String head = index.upper(index.member(l.member())).id();
+        return index.membersAt(head).stream()
+                .filter(o -> o.role() == Role.BEAM)
+                .mapToDouble(o -> index.sectionOf(o).shape().depth())
+                .max()
+                .orElse(0);
+    }
+
+    private double development(double d, double fc) {
+        return m.straight(d, fc, false, 0, 0, basis.columnCover());
+    }
+
+    /** 25.5.2.1 and 25.5.2.2; 8.7.3 with all bars lapped at one place, longer by the clear distance of bars that do not touch (8.7.2(3)). */
+    private double lap(double a, double b, double fc, double clear) {
+        double thin = Math.min(a, b);
+        if (basis.en()) {
+            return Math.max(1.5 * development(thin, fc), Math.max(15 * thin, 200)) + (clear > 50 ? clear : 0);
+        }
+        return Math.max(development(Math.max(a, b), fc), Math.max(1.3 * development(thin, fc), m.inches(300, 12)));
+    }
+
+    private void fault(String where, String what) {
+        faults.add(where + ": " + what);
+    }
+
+    /** At three quarters of the height the bars that were checked, each once and in its place. */
+    private void inPlace(Lift l, String where) {
+        double height = l.base + 0.8 * (l.top - l.base - l.joint);
+        for (Sheet.Dot dot : l.sheet.bars()) {
+            long there = l.bars.stream()
+                    .filter(b -> Math.abs(b.d - dot.d()) < 0.1 && b.at(height) != null && apart(b.at(height), dot) < 1)
+                    .count();
+            if (there != 1) {
+                fault(where, there + " bars at " + Math.round(dot.x()) + ", " + Math.round(dot.y()));
+            }
+        }
+    }
+
+    private static double apart(double[] at, Sheet.Dot dot) {
+        return Math.hypot(at[0] - dot.x(), at[1] - dot.y());
+    }
+
+    /** Every bar of the lift above has one of its own beneath, not thinner, beside it, for the length of a lap. */
+    private void laps(Lift below, Lift above, String where) {
+        lapped(above, below.bars, above.sheet.fc(), where + " head");
+    }
+
+    private void lapped(Lift above, List<Bar> beneath, double fc, String where) {
+        List<Bar> own = above.bars.stream().filter(b -> standsIn(above, b)).toList();
+        List<Pair> pairs = new ArrayList<>();
+        for (Bar b : own) {
+            for (Bar o : beneath) {
+                double[] at = o.at(b.bottom() + 1);
+                if (at != null && o != b && o.d > b.d - 0.1) {
+                    pairs.add(new Pair(b, o, between(at, b.at(b.bottom() + 1))));
+                }
+            }
+        }
+        pairs.sort(Comparator.comparingDouble(Pair::between));
+        Set<Bar> lapped = new HashSet<>();
+        Set<Bar> used = new HashSet<>();
+        for (Pair p : pairs) {
+            if (lapped.contains(p.upper) || used.contains(p.lower)) {
+                continue;
+            }
+            lapped.add(p.upper);
+            used.add(p.lower);
+            laps++;
+            double clear = p.between - (p.upper.d + p.lower.d) / 2;
+            double has = p.lower.top() - p.upper.bottom();
+            double needs = lap(p.upper.d, p.lower.d, fc, clear);
+            if (has < needs - 1 || p.between > Math.min(150, Math.max(has, needs) / 5) + 1 || clear < -1) {
+                fault(
+                        where,
+                        "laps " + Math.round(has) + " of " + Math.round(needs) + ", " + Math.round(p.between)
+                                + " apart");
+            }
+        }
+        if (lapped.size() < own.size()) {
+            fault(where, own.size() - lapped.size() + " bars have none to lap with");
+        }
+    }
+
+    /** Whether a bar begins in the place of one that was checked. */
+    private static boolean standsIn(Lift l, Bar b) {
+        return l.sheet.bars().stream()
+                .anyMatch(dot -> Math.abs(b.d - dot.d()) < 0.1
+                        && apart(b.at(b.bottom() + 50), dot) < 1
+                        && apart(b.at(b.bottom() + 300), dot) < 1);
+    }
+
+    private record Pair(Bar upper, Bar lower, double between) {}
+
+    private static double between(double[] a, double[] b) {
+        return Math.hypot(a[0] - b[0], a[1] - b[1]);
+    }
+
+    /** Above the floor bars stand within the ties of the lift there. */
+    private void inside(Lift below, Lift above, String where) {
+        for (Bar b : below.bars) {
+            double[] at = b.at(below.floor + 5);
+            if (at == null) {
+                continue;
+            }
+            double in = basis.columnCover() + above.sheet.tie() + b.d / 2 - 1;
+            boolean inside = above.sheet.round()
+                    ? Math.hypot(at[0], at[1]) <= above.sheet.b() / 2 - in
+                    : Math.abs(at[0]) <= above.sheet.b() / 2 - in && Math.abs(at[1]) <= above.sheet.h() / 2 - in;
+            if (!inside) {
+                fault(where, "sticks out over the floor at " + Math.round(at[0]) + ", " + Math.round(at[1]));
+            }
+        }
+    }
+
+    /** Inclined parts: 1 in 6, none to a face that is offset by 75 mm (10.7.4); the force across is held by ties within 150 mm of both bends (10.7.6.4; 9.5.3(5)). */
+    private void bends(Lift below, Lift above, String where, List<CheckResult> checks) {
+        boolean step = below.sheet.b() != above.sheet.b() || below.sheet.h() != above.sheet.h();
+        double worst = 0;
+        for (int axis = 1; axis <= 2; axis++) {
+            double face = (axis == 1 ? below.sheet.b() - above.sheet.b() : below.sheet.h() - above.sheet.h()) / 2;
+            for (int side = -1; side <= 1; side += 2) {
+                double force = 0;
+                List<Double> heights = new ArrayList<>();
+                for (Bar b : below.bars) {
+                    for (int i = 0; i + 1 < b.points.size() && !b.hooked; i++) {
+                        double[] p = b.points.get(i);
+                        double[] q = b.points.get(i + 1);
+                        double up = q[0] - p[0];
+                        double aside = between(new double[] {p[1], p[2]}, new double[] {q[1], q[2]});
+                        if (up < 60 || aside < 1) {
+                            continue;
+                        }
+                        inclined++;
+                        if (up < 6 * aside - 0.5) {
+                            fault(where, "bent 1 in " + up / aside);
+                        }
+                        double across = side * (q[axis] - p[axis]);
+                        boolean edges = !below.sheet.round() && !above.sheet.round();
+                        if (edges && !basis.en() && Math.abs(face) >= m.inches(75, 3) && Math.abs(across) > b.d * 1.1) {
+                            fault(where, "bent to a face offset by " + face);
+                        }
+                        double factor = basis.en() ? up > 12 * aside - 0.5 ? 0 : 1 : 1.5;
+                        if (step && across > 1e-6) {
+                            double steel = Math.PI * b.d * b.d / 4 * basis.fy();
+                            force += factor * steel * across / Math.hypot(up, aside);
+                            heights.addAll(List.of(p[0], q[0]));
+                        }
+                    }
+                }
+                for (double at : heights) {
+                    double held = 0;
+                    for (Lift l : List.of(below, above)) {
+                        for (Leg t : l.ties) {
+                            boolean near = Math.abs(t.height - at) < m.inches(150, 6) + 3 * l.sheet.tie();
+                            held += near && t.alongY == (axis == 1) ? t.legs * t.area * basis.fyt() : 0;
+                        }
+                    }
+                    worst = Math.max(worst, force / held);
+                }
+            }
+        }
+        double told = checks.stream()
+                .filter(r -> r.kind().id().equals("bent-bars"))
+                .mapToDouble(CheckResult::utilisation)
+                .max()
+                .orElse(0);
+        if (worst > 1.03 && told <= 1) {
+            fault(where, "ties at bends used " + worst + ", told " + told);
+        }
+        dowels += (int) below.bars.stream()
+                .filter(b -> b.points.get(0)[0] > below.base + 500 && b.top() > below.floor + 200)
+                .count();
+    }
+
+    /** Bars that end at the top are bent, or have room to develop; none leaves the concrete. */
+    private void ends(Lift l, String where) {
+        double soffit = l.top - l.joint;
+        for (Bar b : l.bars) {
+            if (b.top() > l.floor - basis.columnCover() + 1
+                    || !b.hooked && b.top() - soffit < development(b.d, l.sheet.fc()) - 1) {
+                fault(where, "ends at " + b.top());
+            }
+        }
+    }
+
+    /** Starter bars lap with the bars of the lowest lift, and reach so deep that they develop: hooked in tension, straight in compression. */
+    private void foot(Lift l, String mark) {
+        double begin = l.bars.stream()
+                .filter(b -> standsIn(l, b))
+                .mapToDouble(Bar::bottom)
+                .min()
+                .orElseThrow();
+        List<Bar> starters =
+                l.bars.stream().filter(b -> b.bottom() < begin - 50).toList();
+        double fc = l.sheet.fc();
+        lapped(l, starters, fc, mark + " foot");
+        for (Bar b : starters) {
+            double down = l.base - b.bottom() + b.d / 2;
+            double push = basis.en() ? development(b.d, fc) : m.pushed(b.d, fc);
+            if (!l.planted && (down < m.hooked(b.d, fc) - 1 || down < push - 1)) {
+                fault(mark, "starter bars reach " + down + " down");
+            }
+        }
+    }
+}

@@ -1,0 +1,213 @@
+package kolonne.core.column.cage;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertFalse;
+import static org.junit.jupiter.api.Assertions.assertNull;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import java.util.List;
+import kolonne.core.basis.Basis;
+import kolonne.core.code.Bar;
+import kolonne.core.code.BarCatalogue;
+import kolonne.core.column.line.ColumnStack;
+import kolonne.core.column.line.ColumnStacks;
+import kolonne.core.detail.BarItem;
+import kolonne.core.detail.ColumnBars;
+import kolonne.core.model.BuildingIndex;
+import kolonne.core.model.Member;
+import kolonne.core.model.ModelBuilder;
+import kolonne.core.model.Release;
+import kolonne.core.model.Role;
+import kolonne.core.model.StiffnessFactors;
+import org.junit.jupiter.api.Test;
+
+/** Bars of two lifts of 3.6 m between beams 600 deep, f'c 30, fy 420, cover 40, ties T10, by hand. */
+class VerticalBarsTest {
+    private static final Basis ACI = Basis.standard(false);
+    private static final Basis EN = Basis.standard("en-1992-1-1");
+    private static final Bar T10 = BarCatalogue.METRIC.find("T10");
+    private static final Bar T20 = BarCatalogue.METRIC.find("T20");
+    private static final Bar T25 = BarCatalogue.METRIC.find("T25");
+    /** Class B of ACI 318-19 25.5.2.1: 1.3 × 420 / (1.7 √30) × 20. */
+    private static final double LAP = 1172.8;
+    /** Where the floor over the first lift ends. */
+    private static final double FLOOR = 3900;
+
+    private static ColumnStack stack(double lower, double upper) {
+        ModelBuilder b = new ModelBuilder()
+                .section("S", 300, 600)
+                .section("L", lower, lower)
+                .section("U", upper, upper)
+                .joint("A", 0, 0, 0)
+                .joint("B", 0, 0, 3600)
+                .joint("C", 0, 0, 7200)
+                .joint("P", 6000, 0, 3600)
+                .joint("Q", 6000, 0, 7200)
+                .fixed("A")
+                .fixed("P")
+                .fixed("Q");
+        column(b, "c1", "A", "B", "L");
+        column(b, "c2", "B", "C", "U");
+        b.beam("b1", "B", "P").beam("b2", "C", "Q");
+        return ColumnStacks.find(new BuildingIndex(b.building())).get(0);
+    }
+
+    private static void column(ModelBuilder b, String id, String from, String to, String section) {
+        b.members.add(new Member(
+                id, Role.COLUMN, from, to, section, "C", 0, Release.NONE, Release.NONE, 0, 0, StiffnessFactors.GROSS));
+    }
+
+    private static ColumnCage.LiftCage four(Bar bar) {
+        return bars(2, 2, bar);
+    }
+
+    private static ColumnCage.LiftCage bars(int alongX, int alongY, Bar bar) {
+        return new ColumnCage.LiftCage(new RectangleBars(alongX, alongY, bar, bar, List.of(), List.of()), T10, 150);
+    }
+
+    private static List<VerticalBars.Standing> of(
+            double lower,
+            double upper,
+            ColumnCage.LiftCage a,
+            ColumnCage.LiftCage b,
+            VerticalBars.Use use,
+            Basis basis) {
+        return VerticalBars.of(stack(lower, upper), 0, new ColumnCage(List.of(a, b)), basis).stream()
+                .filter(s -> s.use() == use)
+                .toList();
+    }
+
+    private static VerticalBars.Standing right(List<VerticalBars.Standing> all) {
+        return all.stream().filter(s -> s.x() > 0 && s.y() > 0).findFirst().orElseThrow();
+    }
+
+    @Test
+    void barsAreLedWithinThoseAbove() {
+        List<VerticalBars.Standing> all = of(500, 500, four(T20), four(T20), VerticalBars.Use.ON, ACI);
+        assertEquals(4, all.size());
+        VerticalBars.Standing s = right(all);
+        assertEquals(190, s.x(), 1e-9, "250 - 40 - 10 - 10");
+        assertEquals(0, s.from(), 1e-9, "from the foundation");
+        assertEquals(20, s.crank().aside(), 1e-9, "by its diameter");
+        assertEquals(-20 / Math.sqrt(2), s.crank().dx(), 1e-9, "towards the middle");
+        assertEquals(FLOOR - 240, s.crank().from(), 1e-9, "1 in 12, where 1 in 6 would do (10.7.4.1)");
+        assertEquals(FLOOR, s.crank().to(), 1e-9);
+        assertTrue(s.to() >= FLOOR + LAP && s.to() < FLOOR + LAP + 50, "over its lap, on the module: " + s.to());
+        assertEquals(0, (3660 + Math.sqrt(240 * 240 + 400) + s.to() - FLOOR) % 50, 1e-6);
+    }
+
+    @Test
+    void theLapIsOfTheConcreteAndTheBarsAbove() {
+        // 25.5.2.2: ld of T25 is 420 / (1.7 √30) × 25 = 1127.6, under the lap of T20
+        VerticalBars.Standing s = right(of(500, 500, four(T25), four(T20), VerticalBars.Use.ON, ACI));
+        assertTrue(s.to() >= FLOOR + LAP && s.to() < FLOOR + LAP + 50, "to " + s.to());
+        assertEquals(22.5 - 2.5 * Math.sqrt(2), s.crank().aside(), 1e-6, "half of each; T25 stands 2.5 further in");
+    }
+
+    @Test
+    void aSmallStepIsBent() {
+        // from 190 to 165 and half a T20 each way inside: 14.14
+        VerticalBars.Standing s = right(of(500, 450, four(T20), four(T20), VerticalBars.Use.ON, ACI));
+        double aside = (25 + 20 / Math.sqrt(2)) * Math.sqrt(2);
+        assertEquals(aside, s.crank().aside(), 1e-6);
+        assertEquals(FLOOR - 600, s.crank().from(), 1e-6, "as gentle as the beam is deep; 332 at least");
+        assertTrue(
+                of(500, 450, four(T20), four(T20), VerticalBars.Use.DOWEL, ACI).isEmpty());
+    }
+
+    @Test
+    void aLargeStepHasDowels() {
+        // 75 mm a side (10.7.4.2)
+        assertTrue(of(500, 350, four(T20), four(T20), VerticalBars.Use.ON, ACI).isEmpty());
+        VerticalBars.Standing ends = right(of(500, 350, four(T20), four(T20), VerticalBars.Use.ENDS, ACI));
+        assertEquals(FLOOR - 40, ends.to(), 1e-9);
+        assertTrue(ends.hookHead(), "560 mm are less than ld, 902");
+        List<VerticalBars.Standing> dowels = of(500, 350, four(T20), four(T20), VerticalBars.Use.DOWEL, ACI);
+        assertEquals(4, dowels.size());
+        VerticalBars.Standing d = right(dowels);
+        assertEquals(115 - 20 / Math.sqrt(2), d.x(), 1e-6, "within the bar above, which stands at 175 - 60");
+        double clear = (190 - d.x()) * Math.sqrt(2) - 20;
+        assertEquals(
+                FLOOR - 40 - LAP - clear,
+                d.from(),
+                0.1,
+                "a lap beneath the ends of the bars, and as far as they stand apart");
+        assertTrue(d.to() >= FLOOR + LAP && d.to() < FLOOR + LAP + 50);
+    }
+
+    @Test
+    void barsThatAreNotNeededAboveGoOnAsFarAsTheyDevelop() {
+        List<VerticalBars.Standing> all = of(500, 500, bars(3, 3, T20), four(T20), VerticalBars.Use.ON, ACI);
+        assertEquals(8, all.size());
+        for (VerticalBars.Standing s : all) {
+            if (!s.corner()) {
+                assertNull(s.crank());
+                // 3300 + 902.1
+                assertTrue(s.to() >= 4202 && s.to() < 4252, "to " + s.to());
+            }
+        }
+    }
+
+    @Test
+    void moreBarsAboveHaveDowels() {
+        List<VerticalBars.Standing> all = of(500, 450, four(T20), bars(3, 3, T20), VerticalBars.Use.DOWEL, ACI);
+        assertEquals(4, all.size());
+        assertEquals(
+                4,
+                of(500, 450, four(T20), bars(3, 3, T20), VerticalBars.Use.ON, ACI)
+                        .size());
+    }
+
+    @Test
+    void starterBarsStandInTheFoundation() {
+        VerticalBars.Standing s = right(of(500, 500, four(T20), four(T20), VerticalBars.Use.STARTER, ACI));
+        // in compression 0.24 × 420 / √30 × 20 = 368.1 and the bend of 80 (25.4.9.2), on 50 mm; the hook needs 330.1
+        // (25.4.3.1)
+        assertEquals(-450, s.from(), 1e-9);
+        assertEquals(LAP, s.to(), 0.1);
+        assertTrue(s.hookFoot());
+        assertEquals(190 - 20 / Math.sqrt(2), s.x(), 1e-9);
+    }
+
+    @Test
+    void nothingStandsOnTheHighest() {
+        ColumnCage cage = new ColumnCage(List.of(four(T20), four(T20)));
+        List<VerticalBars.Standing> top = VerticalBars.of(stack(500, 500), 1, cage, ACI);
+        assertEquals(4, top.size());
+        assertEquals(300, top.get(0).from(), 1e-9, "from the top of the floor");
+        assertEquals(FLOOR - 40, top.get(0).to(), 1e-9);
+        assertTrue(top.get(0).hookHead());
+        assertFalse(top.get(0).hookFoot());
+    }
+
+    @Test
+    void asGentleAsThereIsRoomByEn() {
+        double aside = (25 + 20 / Math.sqrt(2)) * Math.sqrt(2);
+        VerticalBars.Standing s = right(of(500, 450, four(T20), four(T20), VerticalBars.Use.ON, EN));
+        // 12 × 55.4 are more than the 600 of the beam
+        assertEquals(aside, s.crank().aside(), 15, "cover of the standard basis");
+        assertEquals(FLOOR - 600, s.crank().from(), 1e-6);
+        VerticalBars.Standing straight = right(of(500, 500, four(T20), four(T20), VerticalBars.Use.ON, EN));
+        assertEquals(FLOOR - 240, straight.crank().from(), 1e-6, "1 in 12 (9.5.3(5))");
+    }
+
+    /** The list has what stands: 26 for bars bent aside, 11 for those with a foot. */
+    @Test
+    void asTheyAreListed() {
+        ColumnCage cage = new ColumnCage(List.of(four(T20), four(T20)));
+        List<BarItem> list = ColumnBars.of(stack(500, 500), 0, cage, ACI);
+        BarItem bent =
+                list.stream().filter(i -> i.shape().equals("26")).findFirst().orElseThrow();
+        assertEquals(4, bent.number());
+        assertEquals(3660, bent.dims().get(0), 1e-9);
+        assertEquals(241, bent.dims().get(1), 1e-9, "√(240² + 20²)");
+        assertEquals(20, bent.dims().get(3), 1e-9);
+        assertEquals(0, bent.cutLength() % 50, 1e-9);
+        BarItem starter = list.stream()
+                .filter(i -> i.what().equals("starter bars"))
+                .findFirst()
+                .orElseThrow();
+        assertEquals("11", starter.shape());
+        assertEquals(1623, starter.dims().get(1), 1, "450 and a lap");
+    }
+}

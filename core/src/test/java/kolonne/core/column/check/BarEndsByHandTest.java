@@ -1,0 +1,169 @@
+package kolonne.core.column.check;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import java.util.List;
+import kolonne.core.basis.Basis;
+import kolonne.core.check.CheckResult;
+import kolonne.core.code.Bar;
+import kolonne.core.code.BarCatalogue;
+import kolonne.core.column.cage.ColumnCage;
+import kolonne.core.column.cage.RectangleBars;
+import kolonne.core.column.line.ColumnStack;
+import kolonne.core.column.line.ColumnStacks;
+import kolonne.core.demand.Sidesway;
+import kolonne.core.finding.Cause;
+import kolonne.core.model.Member;
+import kolonne.core.model.ModelBuilder;
+import kolonne.core.model.Release;
+import kolonne.core.model.Role;
+import kolonne.core.model.StiffnessFactors;
+import kolonne.core.section.ColumnSection;
+import kolonne.core.section.Developed;
+import kolonne.core.section.PlacedBar;
+import kolonne.core.shape.Shape;
+import org.junit.jupiter.api.Test;
+
+/** Bars that end at the roof and bars bent aside at a step, by hand: two lifts of 3.6 m, beams 600 deep, f'c 30, fy and fyt 420, cover 40, ties T10 at 150. */
+class BarEndsByHandTest {
+    private static final Basis ACI = Basis.standard(false);
+    private static final Basis EN = Basis.standard("en-1992-1-1");
+    private static final Bar T10 = BarCatalogue.METRIC.find("T10");
+    private static final Bar T20 = BarCatalogue.METRIC.find("T20");
+    private static final Bar T32 = BarCatalogue.METRIC.find("T32");
+
+    private static ModelBuilder model(double lower, double upper) {
+        ModelBuilder b = new ModelBuilder()
+                .section("S", 300, 600)
+                .section("L", lower, lower)
+                .section("U", upper, upper)
+                .joint("A", 0, 0, 0)
+                .joint("B", 0, 0, 3600)
+                .joint("C", 0, 0, 7200)
+                .joint("P", 6000, 0, 3600)
+                .joint("Q", 6000, 0, 7200)
+                .fixed("A")
+                .fixed("P")
+                .fixed("Q");
+        column(b, "c1", "A", "B", "L");
+        column(b, "c2", "B", "C", "U");
+        return b.beam("b1", "B", "P").beam("b2", "C", "Q").spread("b2", 0, 6000, 60, 60);
+    }
+
+    private static void column(ModelBuilder b, String id, String from, String to, String section) {
+        b.members.add(new Member(
+                id, Role.COLUMN, from, to, section, "C", 0, Release.NONE, Release.NONE, 0, 0, StiffnessFactors.GROSS));
+    }
+
+    private static ColumnCage.LiftCage four(Bar bar) {
+        return new ColumnCage.LiftCage(
+                new RectangleBars(2, 2, bar, bar, List.of(true, true), List.of(true, true)), T10, 150);
+    }
+
+    private static ColumnStack stack(double lower, double upper) {
+        return ColumnStacks.find(model(lower, upper).solve().index()).get(0);
+    }
+
+    private static ColumnDesign checked(double lower, double upper, Bar bar, Basis basis) {
+        var analysis = model(lower, upper).solve();
+        ColumnContext context = ColumnContext.of(Sidesway.of(analysis, basis), basis);
+        ColumnStack stack = ColumnStacks.find(analysis.index()).get(0);
+        return ColumnCheck.run(stack, new ColumnCage(List.of(four(bar), four(bar))), context);
+    }
+
+    private static List<CheckResult> of(ColumnDesign d, int lift, String kind) {
+        return d.lifts().get(lift).checks().stream()
+                .filter(c -> c.kind().id().equals(kind))
+                .toList();
+    }
+
+    /** T20: 560 mm from the soffit to the cover; ldh 330 (25.4.3.1), ldc 368 with the bend of 80 (25.4.9.2). */
+    @Test
+    void thinBarsDevelopInTheBeam() {
+        assertTrue(
+                new BarEnds(stack(500, 500), 1, four(T20), null, ACI).at(true).isEmpty());
+        assertTrue(of(checked(500, 500, T20, ACI), 1, "bar-ends").isEmpty());
+    }
+
+    /** T32: ldh = 420 · 1.25 · (30/105 + 0.6) / (23 √30) · 32^1.5 = 668; ldc = 0.24 · 420/√30 · 32 = 589, of which the bend of 4 db and the bar leave 400. */
+    @Test
+    void thickBarsDevelopInPart() {
+        List<Developed> all = new BarEnds(stack(500, 500), 1, four(T32), null, ACI).at(true);
+        assertEquals(4, all.size());
+        double ldh = 420 * 1.25 * (30 / 105.0 + 0.6) / (23 * Math.sqrt(30)) * Math.pow(32, 1.5);
+        assertEquals(560 / ldh, all.get(0).tension(), 1e-9);
+        assertEquals(400 / (0.24 * 420 / Math.sqrt(30) * 32), all.get(0).compression(), 1e-9);
+        CheckResult r = of(checked(500, 500, T32, ACI), 1, "bar-ends").get(0);
+        assertEquals(Cause.ANCHORAGE, r.cause());
+        CheckResult whole = of(checked(500, 500, T32, ACI), 1, "axial-bending").get(0);
+        assertTrue(r.utilisation() > whole.utilisation() && r.demand() > 0, r + " " + whole);
+    }
+
+    /** By EN fbd = 2.25 · 0.7 · 0.3 · 30^(2/3) / 1.5 = 3.04; lbd = 8 · fyd / fbd; the hook needs 12 φ less. */
+    @Test
+    void byEn() {
+        double fyd = EN.fy() / 1.15;
+        double lbd = 8 * fyd / (2.25 * 0.7 * 0.3 * Math.pow(30, 2.0 / 3) / 1.5);
+        double room = 600 - EN.columnCover();
+        Developed d =
+                new BarEnds(stack(500, 500), 1, four(T32), null, EN).at(true).get(0);
+        assertEquals(Math.min(1, room / (lbd - 12 * 32)), d.tension(), 1e-6);
+        double bend = EN.entry().bends().barRadius(T32) + 32;
+        assertEquals(Math.min(1, (room - bend) / lbd), d.compression(), 1e-6);
+    }
+
+    @Test
+    void barsThatGoOnAreWhole() {
+        assertTrue(new BarEnds(stack(500, 500), 0, four(T32), four(T32), ACI)
+                .at(true)
+                .isEmpty());
+        assertTrue(new BarEnds(stack(500, 500), 0, four(T32), four(T32), ACI)
+                .at(false)
+                .isEmpty());
+        // 75 mm a side: they end
+        assertEquals(
+                4,
+                new BarEnds(stack(500, 350), 0, four(T32), four(T32), ACI)
+                        .at(true)
+                        .size());
+    }
+
+    /** Pure tension and compression of a section whose bars develop in part: 0.9 · 0.8 · As fy; 0.65 · 0.8 (0.85 f'c (Ag - As) + 0.6 As fy). */
+    @Test
+    void aSectionWithBarsDevelopedInPart() {
+        Shape s = new Shape.Rectangle(500, 500);
+        List<PlacedBar> bars = four(T32).bars(s, 40);
+        double as = 4 * T32.area();
+        Developed part = new Developed(0.8, 0.6);
+        ColumnSection c = new ColumnSection(s, bars, List.of(part, part, part, part), 30, 420, ACI.designCode());
+        assertEquals(0.9 * 0.8 * as * 420, c.tension, 1);
+        assertEquals(0.65 * 0.8 * (0.85 * 30 * (250_000 - as) + 0.6 * as * 420), c.axialCap, 1);
+        // all in tension but for a sliver: every bar at its part
+        assertEquals(-0.8 * as * 420, c.at(0, 0.5).N(), 0.02 * as * 420);
+    }
+
+    /**
+     * 500 to 450: T20 from 190 to 165 − 10√2, 39.14 each way over the 600 of the beam. To one side lead two bars: 1.5 · 2 · 314.16 · 420 · 39.14/602.55 =
+     * 25.71 kN. Ties at 75, 225, …: two of two legs within 150 of each bend, 4 · 78.54 · 420 = 131.9 kN (10.7.6.4).
+     */
+    @Test
+    void tiesAtBends() {
+        CheckResult r = of(checked(500, 450, T20, ACI), 0, "bent-bars").get(0);
+        double across = 25 + 10 * Math.sqrt(2);
+        double along = Math.sqrt(600 * 600 + 2 * across * across);
+        assertEquals(1.5 * 2 * T20.area() * 420 * across / along, r.demand(), 1);
+        assertEquals(4 * T10.area() * 420, r.capacity(), 1);
+        assertEquals("10.7.6.4", r.clause().text());
+        assertTrue(of(checked(500, 500, T20, EN), 0, "bent-bars").isEmpty(), "1 in 12 (9.5.3(5))");
+    }
+
+    @Test
+    void dowelsFarFromTheBarsAreOutOfScope() {
+        CheckResult r = of(checked(800, 400, T20, ACI), 0, "dowels-apart").get(0);
+        // from 340 to 140 − 10√2, both ways
+        assertEquals((200 + 20 / Math.sqrt(2)) * Math.sqrt(2), r.demand(), 1e-6);
+        assertEquals(Cause.OUT_OF_SCOPE, r.cause());
+        assertTrue(of(checked(500, 450, T20, ACI), 0, "dowels-apart").isEmpty());
+    }
+}

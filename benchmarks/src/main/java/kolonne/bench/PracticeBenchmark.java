@@ -226,7 +226,7 @@ public final class PracticeBenchmark {
             }
         }
         for (BarItem i : all) {
-            if (Set.of("00", "11", "21").contains(i.shape())) {
+            if (Set.of("00", "11", "21", "26").contains(i.shape())) {
                 straight += i.number();
                 odd += Math.abs(i.cutLength() / MODULE - Math.rint(i.cutLength() / MODULE)) > 1e-6 ? i.number() : 0;
             }

@@ -72,8 +72,14 @@ public final class ColumnBars {
         double b = s.width() - cover;
         double h = s.depth() - cover;
         out.add(BarShapes.of(basis).closed("ties", c.tie(), n, b, h));
-        inner(c.layout().legsAlongY() - 2, "cross-ties along the depth", h, c, n, basis, out);
-        inner(c.layout().legsAlongX() - 2, "cross-ties along the width", b, c, n, basis, out);
+        int deep = c.layout().legsAlongY() - 2;
+        int wide = c.layout().legsAlongX() - 2;
+        if (Math.abs(b - h) < 1e-6 && deep > 0 && wide > 0) {
+            inner(deep + wide, "cross-ties both ways", h, c, n, basis, out);
+        } else {
+            inner(deep, "cross-ties along the depth", h, c, n, basis, out);
+            inner(wide, "cross-ties along the width", b, c, n, basis, out);
+        }
     }
 
     private static void inner(

@@ -10,8 +10,10 @@ import kolonne.core.column.cage.TiePlaces;
 import kolonne.core.column.cage.VerticalBars;
 import kolonne.core.column.check.ColumnDesign;
 import kolonne.core.column.line.ColumnStack;
+import kolonne.core.design.Quantities;
 import kolonne.core.detail.BarItem;
 import kolonne.core.explain.Quantity;
+import kolonne.core.schedule.LikeBars;
 import kolonne.core.schedule.ScheduleGroups;
 import kolonne.core.schedule.Schedules;
 import kolonne.core.shape.Shape;
@@ -222,8 +224,8 @@ public final class ColumnDetail {
             if (bars.isEmpty()) {
                 out.add("not designed");
             }
-            for (int k = 0; k < bars.size(); k += MARKS) {
-                out.add((k == 0 ? which : "") + String.join("  ", bars.subList(k, Math.min(bars.size(), k + MARKS))));
+            for (int k = 0; k < bars.size(); k++) {
+                out.add((k == 0 ? which : "") + bars.get(k));
             }
         }
         return out;
@@ -233,17 +235,26 @@ public final class ColumnDetail {
         return l.storey().isEmpty() ? "top" : l.storey();
     }
 
-    /** Marks of a lift's bars with their numbers and lengths. */
+    /** Marks of a lift's bars with their numbers and lengths: those of the lift, then starter bars and dowels in lines of their own. */
     private List<String> marks(int lift) {
-        List<String> out = new ArrayList<>();
-        String to = ", to " + name(column.stack().lifts().get(lift));
-        for (int i = 0; i < group.bars().size(); i++) {
-            BarItem b = group.bars().get(i);
-            if (b.what().endsWith(to)) {
-                out.add(String.format(Locale.ROOT, "%02d", i + 1) + " " + b.number()
-                        + b.bar().label() + " " + Quantity.LENGTH.digits(b.cutLength(), us));
-            }
+        List<String> own = new ArrayList<>();
+        List<String> starters = new ArrayList<>();
+        List<String> dowels = new ArrayList<>();
+        for (BarItem b : Quantities.bars(column, lift)) {
+            String mark = String.format(Locale.ROOT, "%02d", LikeBars.place(group.bars(), b) + 1) + " " + b.number()
+                    + b.bar().label() + " " + Quantity.LENGTH.digits(b.cutLength(), us);
+            (b.what().startsWith("starter") ? starters : b.what().startsWith("dowels") ? dowels : own).add(mark);
         }
+        List<String> out = new ArrayList<>();
+        lines("", own, out);
+        lines("dowels ", dowels, out);
+        lines("starters ", starters, out);
         return out;
+    }
+
+    private static void lines(String what, List<String> marks, List<String> out) {
+        for (int k = 0; k < marks.size(); k += MARKS) {
+            out.add((k == 0 ? what : "") + String.join("  ", marks.subList(k, Math.min(marks.size(), k + MARKS))));
+        }
     }
 }

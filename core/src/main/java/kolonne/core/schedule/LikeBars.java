@@ -31,6 +31,46 @@ public final class LikeBars {
         return alike.values().stream().map(LikeBars::one).toList();
     }
 
+    /** Bars of all lifts of a stack, from the foundation. @param heads storeys at the heads of the lifts */
+    static List<BarItem> ofLifts(List<List<BarItem>> lifts, List<String> heads) {
+        Map<Key, Map<String, List<Integer>>> where = new LinkedHashMap<>();
+        Map<Key, BarItem> sum = new LinkedHashMap<>();
+        for (int i = 0; i < lifts.size(); i++) {
+            for (BarItem b : lifts.get(i)) {
+                Key key = Key.of(b);
+                where.computeIfAbsent(key, k -> new LinkedHashMap<>())
+                        .computeIfAbsent(b.what(), k -> new ArrayList<>())
+                        .add(i);
+                sum.merge(key, b, LikeBars::plus);
+            }
+        }
+        List<BarItem> out = new ArrayList<>();
+        sum.forEach((key, b) -> {
+            List<String> words = new ArrayList<>();
+            where.get(key).forEach((what, at) -> words.add(what + ", to " + heads(at, heads)));
+            out.add(new BarItem(String.join("; ", words), b.shape(), b.bar(), b.number(), b.dims(), b.cutLength()));
+        });
+        return out;
+    }
+
+    private static BarItem plus(BarItem a, BarItem b) {
+        return new BarItem(a.what(), a.shape(), a.bar(), a.number() + b.number(), a.dims(), a.cutLength());
+    }
+
+    /** Storeys of lifts, those that follow one another as from and to. */
+    private static String heads(List<Integer> lifts, List<String> heads) {
+        List<String> out = new ArrayList<>();
+        for (int i = 0; i < lifts.size(); i++) {
+            int first = i;
+            while (i + 1 < lifts.size() && lifts.get(i + 1) == lifts.get(i) + 1) {
+                i++;
+            }
+            String last = heads.get(lifts.get(i));
+            out.add(i == first ? last : heads.get(lifts.get(first)) + (i == first + 1 ? ", " : "–") + last);
+        }
+        return String.join(", ", out);
+    }
+
     private static BarItem one(List<BarItem> alike) {
         BarItem first = alike.get(0);
         return alike.size() == 1
@@ -65,13 +105,8 @@ public final class LikeBars {
 
     /** The place in a list of the item that bars belong to. @throws IllegalArgumentException if they are in none */
     public static int place(List<BarItem> list, BarItem bars) {
-        return place(list, bars, "");
-    }
-
-    /** The same among the items whose words end so. */
-    public static int place(List<BarItem> list, BarItem bars, String end) {
         for (int i = 0; i < list.size(); i++) {
-            if (Key.of(list.get(i)).equals(Key.of(bars)) && list.get(i).what().endsWith(end)) {
+            if (Key.of(list.get(i)).equals(Key.of(bars))) {
                 return i;
             }
         }

@@ -61,25 +61,19 @@ public final class ScheduleGroups {
 
     /** Of columns, in the order of the design. */
     public static List<Group<ColumnDesign>> columns(BuildingDesign d) {
-        return new ScheduleGroups(d).groups(d.columns(), c -> c.stack().id(), c -> bars(c, d), c -> "");
+        return new ScheduleGroups(d).groups(d.columns(), c -> c.stack().id(), ScheduleGroups::bars, c -> "");
     }
 
-    /** The bars of a stack; each says the lift that it is in. */
-    private static List<BarItem> bars(ColumnDesign c, BuildingDesign d) {
-        List<BarItem> all = new ArrayList<>();
+    /** The bars of a stack; each says the lifts that it is in. */
+    private static List<BarItem> bars(ColumnDesign c) {
+        List<List<BarItem>> lifts = new ArrayList<>();
+        List<String> heads = new ArrayList<>();
         for (int i = 0; i < c.lifts().size(); i++) {
             String storey = c.stack().lifts().get(i).storey();
-            for (BarItem item : LikeBars.of(Quantities.bars(c, i))) {
-                all.add(new BarItem(
-                        item.what() + ", to " + (storey.isEmpty() ? "top" : storey),
-                        item.shape(),
-                        item.bar(),
-                        item.number(),
-                        item.dims(),
-                        item.cutLength()));
-            }
+            heads.add(storey.isEmpty() ? "top" : storey);
+            lifts.add(LikeBars.of(Quantities.bars(c, i)));
         }
-        return all;
+        return LikeBars.ofLifts(lifts, heads);
     }
 
     private record Like(String type, List<BarItem> bars) {}

@@ -138,8 +138,7 @@ public final class LiftInSpace {
     }
 
     private void add(BarItem item, SpaceBar.Use use, CentreLine shape, Point3 at) {
-        String to = ", to " + (lift.storey().isEmpty() ? "top" : lift.storey());
-        String mark = String.format(Locale.ROOT, "%02d", LikeBars.place(list, item, to) + 1);
+        String mark = String.format(Locale.ROOT, "%02d", LikeBars.place(list, item) + 1);
         bars.add(new SpaceBar(item, mark, use, shape, at));
     }
 }

@@ -74,7 +74,7 @@ class PracticeTest {
         double odd = 0;
         for (BeamDesign b : d.beams()) {
             for (BarItem i : BeamBars.of(b.line(), b.cage(), d.basis())) {
-                boolean main = List.of("00", "11", "21").contains(i.shape());
+                boolean main = List.of("00", "11", "21", "26").contains(i.shape());
                 all += main ? i.number() : 0;
                 odd += main && i.cutLength() % 50 != 0 ? i.number() : 0;
             }

@@ -240,7 +240,7 @@ class DrawingTest {
             Map<String, Integer> listed = new HashMap<>();
             for (Schedules.BarRow r : Schedules.bars(Scheduled.of(DEMO))) {
                 if (r.member().equals(mark)
-                        && List.of("00", "11", "21").contains(r.item().shape())) {
+                        && List.of("00", "11", "21", "26").contains(r.item().shape())) {
                     listed.put(
                             r.barMark() + " " + r.item().bar().label() + " "
                                     + Math.round(r.item().cutLength()),

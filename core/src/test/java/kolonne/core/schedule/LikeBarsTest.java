@@ -40,4 +40,17 @@ class LikeBarsTest {
                 "stirrups, span 1, 3, inner; top",
                 LikeBars.words(List.of("stirrups, span 3, inner", "top", "stirrups, span 1, inner")));
     }
+
+    /** One mark for all lifts of a stack; lifts that follow one another are said from and to. */
+    @Test
+    void barsOfLiftsAreOneItem() {
+        List<BarItem> tie = List.of(item("ties", T16, 10, 1000));
+        List<BarItem> both = List.of(item("ties", T16, 12, 1000), item("corner bars", T20, 4, 5000));
+        List<BarItem> all =
+                LikeBars.ofLifts(List.of(both, tie, tie, both, List.of()), List.of("L1", "L2", "L3", "L4", "top"));
+        assertEquals(
+                List.of("ties, to L1–L4", "corner bars, to L1, L4"),
+                all.stream().map(BarItem::what).toList());
+        assertEquals(List.of(44, 8), all.stream().map(BarItem::number).toList());
+    }
 }

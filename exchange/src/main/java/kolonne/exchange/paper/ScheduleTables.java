@@ -33,6 +33,9 @@ public final class ScheduleTables {
     /** Of sections in the beam schedule. */
     static final int SECTION_SCALE = 50;
 
+    /** Of the dimensions of a shape. */
+    private static final List<String> LETTERS = List.of("A", "B", "C", "D");
+
     private ScheduleTables() {}
 
     /**
@@ -182,7 +185,7 @@ public final class ScheduleTables {
                     (double) r.members(),
                     (double) (i.number() * r.members()),
                     i.shape()));
-            for (int k = 0; k < 3; k++) {
+            for (int k = 0; k < LETTERS.size(); k++) {
                 row.add(
                         k < i.dims().size()
                                 ? String.format(
@@ -210,10 +213,11 @@ public final class ScheduleTables {
                         "A, " + unit,
                         "B, " + unit,
                         "C, " + unit,
+                        "D, " + unit,
                         us ? "cut, ft" : "cut, mm",
                         us ? "mass, lb" : "mass, kg"),
-                List.of(9, 4, 22, 6, 6, 8, 6, 5, 7, 7, 7, 8, 9),
-                List.of(-1, -1, -1, -1, 0, 0, 0, -1, -1, -1, -1, us ? 2 : 0, 1),
+                List.of(9, 4, 24, 5, 6, 8, 5, 5, 6, 6, 6, 6, 7, 9),
+                List.of(-1, -1, -1, -1, 0, 0, 0, -1, -1, -1, -1, -1, us ? 2 : 0, 1),
                 rows,
                 ShapeSketch.of(shapes),
                 Map.of());

@@ -4,7699 +4,7693 @@
  */
 
 export interface paths {
-  '/api/health': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    /** Whether the server is up */
-    get: {
-      parameters: {
-        query?: never
-        header?: never
-        path?: never
-        cookie?: never
-      }
-      requestBody?: never
-      responses: {
-        /** @description OK */
-        200: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/json': components['schemas']['Health']
-          }
-        }
-        /** @description What, where and how to mend */
-        default: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/problem+json': components['schemas']['Problem']
-          }
-        }
-      }
-    }
-    put?: never
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/ready': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    /** Whether the server can do its work: 503 where its database, its memory or its disk are not up to it */
-    get: {
-      parameters: {
-        query?: never
-        header?: never
-        path?: never
-        cookie?: never
-      }
-      requestBody?: never
-      responses: {
-        /** @description OK */
-        200: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/json': components['schemas']['Ready']
-          }
-        }
-        /** @description What, where and how to mend */
-        default: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/problem+json': components['schemas']['Problem']
-          }
-        }
-      }
-    }
-    put?: never
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/catalogue': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    /** Design codes with the bars of their market */
-    get: {
-      parameters: {
-        query?: never
-        header?: never
-        path?: never
-        cookie?: never
-      }
-      requestBody?: never
-      responses: {
-        /** @description OK */
-        200: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/json': components['schemas']['CatalogueList']
-          }
-        }
-        /** @description What, where and how to mend */
-        default: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/problem+json': components['schemas']['Problem']
-          }
-        }
-      }
-    }
-    put?: never
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/projects': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    /** All projects, last changed first */
-    get: {
-      parameters: {
-        query?: never
-        header?: never
-        path?: never
-        cookie?: never
-      }
-      requestBody?: never
-      responses: {
-        /** @description OK */
-        200: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/json': components['schemas']['ProjectList']
-          }
-        }
-        /** @description What, where and how to mend */
-        default: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/problem+json': components['schemas']['Problem']
-          }
-        }
-      }
-    }
-    put?: never
-    /** Reads an uploaded model, or a project that was downloaded (the body); the job's result is the project */
-    post: {
-      parameters: {
-        query?: {
-          name?: string
-          fileName?: string
-        }
-        header?: never
-        path?: never
-        cookie?: never
-      }
-      requestBody: {
-        content: {
-          'application/octet-stream': string
-        }
-      }
-      responses: {
-        /** @description OK */
-        200: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/json': components['schemas']['Job']
-          }
-        }
-        /** @description What, where and how to mend */
-        default: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/problem+json': components['schemas']['Problem']
-          }
-        }
-      }
-    }
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/jobs/{job}': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    /** How a job stands */
-    get: {
-      parameters: {
-        query?: never
-        header?: never
-        path: {
-          job: string
-        }
-        cookie?: never
-      }
-      requestBody?: never
-      responses: {
-        /** @description OK */
-        200: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/json': components['schemas']['Job']
-          }
-        }
-        /** @description What, where and how to mend */
-        default: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/problem+json': components['schemas']['Problem']
-          }
-        }
-      }
-    }
-    put?: never
-    post?: never
-    /** Cancels a job */
-    delete: {
-      parameters: {
-        query?: never
-        header?: never
-        path: {
-          job: string
-        }
-        cookie?: never
-      }
-      requestBody?: never
-      responses: {
-        /** @description OK */
-        200: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/json': components['schemas']['Job']
-          }
-        }
-        /** @description What, where and how to mend */
-        default: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/problem+json': components['schemas']['Problem']
-          }
-        }
-      }
-    }
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/projects/{id}': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    /** One project; its ETag is the version */
-    get: {
-      parameters: {
-        query?: never
-        header?: never
-        path: {
-          id: string
-        }
-        cookie?: never
-      }
-      requestBody?: never
-      responses: {
-        /** @description OK */
-        200: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/json': components['schemas']['Project']
-          }
-        }
-        /** @description What, where and how to mend */
-        default: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/problem+json': components['schemas']['Problem']
-          }
-        }
-      }
-    }
-    put?: never
-    post?: never
-    /** Deletes a project: it rests for 30 days, from where it can be brought back */
-    delete: {
-      parameters: {
-        query?: never
-        header?: never
-        path: {
-          id: string
-        }
-        cookie?: never
-      }
-      requestBody?: never
-      responses: {
-        /** @description OK */
-        200: {
-          headers: {
-            [name: string]: unknown
-          }
-          content?: never
-        }
-        /** @description What, where and how to mend */
-        default: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/problem+json': components['schemas']['Problem']
-          }
-        }
-      }
-    }
-    options?: never
-    head?: never
-    /** Renames a project (If-Match: version) */
-    patch: {
-      parameters: {
-        query?: never
-        header?: never
-        path: {
-          id: string
-        }
-        cookie?: never
-      }
-      requestBody: {
-        content: {
-          'application/json': components['schemas']['NewName']
-        }
-      }
-      responses: {
-        /** @description OK */
-        200: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/json': components['schemas']['Project']
-          }
-        }
-        /** @description What, where and how to mend */
-        default: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/problem+json': components['schemas']['Problem']
-          }
-        }
-      }
-    }
-    trace?: never
-  }
-  '/api/deleted-projects': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    /** Projects that were deleted and rest, the last one first */
-    get: {
-      parameters: {
-        query?: never
-        header?: never
-        path?: never
-        cookie?: never
-      }
-      requestBody?: never
-      responses: {
-        /** @description OK */
-        200: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/json': components['schemas']['DeletedList']
-          }
-        }
-        /** @description What, where and how to mend */
-        default: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/problem+json': components['schemas']['Problem']
-          }
-        }
-      }
-    }
-    put?: never
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/deleted-projects/{id}': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    /** Brings a deleted project back as it was */
-    post: {
-      parameters: {
-        query?: never
-        header?: never
-        path: {
-          id: string
-        }
-        cookie?: never
-      }
-      requestBody?: never
-      responses: {
-        /** @description OK */
-        200: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/json': components['schemas']['Project']
-          }
-        }
-        /** @description What, where and how to mend */
-        default: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/problem+json': components['schemas']['Problem']
-          }
-        }
-      }
-    }
-    /** Removes a deleted project for good, with all that belongs to it */
-    delete: {
-      parameters: {
-        query?: never
-        header?: never
-        path: {
-          id: string
-        }
-        cookie?: never
-      }
-      requestBody?: never
-      responses: {
-        /** @description OK */
-        200: {
-          headers: {
-            [name: string]: unknown
-          }
-          content?: never
-        }
-        /** @description What, where and how to mend */
-        default: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/problem+json': components['schemas']['Problem']
-          }
-        }
-      }
-    }
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/projects/{id}/state': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    /** What the results belong to and what is being computed */
-    get: {
-      parameters: {
-        query?: never
-        header?: never
-        path: {
-          id: string
-        }
-        cookie?: never
-      }
-      requestBody?: never
-      responses: {
-        /** @description OK */
-        200: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/json': components['schemas']['State']
-          }
-        }
-        /** @description What, where and how to mend */
-        default: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/problem+json': components['schemas']['Problem']
-          }
-        }
-      }
-    }
-    put?: never
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/projects/{id}/basis': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    /** The basis of design; the ETag is the project's version */
-    get: {
-      parameters: {
-        query?: never
-        header?: never
-        path: {
-          id: string
-        }
-        cookie?: never
-      }
-      requestBody?: never
-      responses: {
-        /** @description OK */
-        200: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/json': components['schemas']['Basis']
-          }
-        }
-        /** @description What, where and how to mend */
-        default: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/problem+json': components['schemas']['Problem']
-          }
-        }
-      }
-    }
-    put?: never
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    /** Changes fields of the basis on top of what it is now and redesigns: a JSON merge patch (If-Match: version that it was made on) */
-    patch: {
-      parameters: {
-        query?: never
-        header?: never
-        path: {
-          id: string
-        }
-        cookie?: never
-      }
-      requestBody: {
-        content: {
-          'application/json': components['schemas']['Basis']
-        }
-      }
-      responses: {
-        /** @description OK */
-        200: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/json': components['schemas']['Project']
-          }
-        }
-        /** @description What, where and how to mend */
-        default: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/problem+json': components['schemas']['Problem']
-          }
-        }
-      }
-    }
-    trace?: never
-  }
-  '/api/session': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    /** Who is signed in */
-    get: {
-      parameters: {
-        query?: never
-        header?: never
-        path?: never
-        cookie?: never
-      }
-      requestBody?: never
-      responses: {
-        /** @description OK */
-        200: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/json': components['schemas']['Session']
-          }
-        }
-        /** @description What, where and how to mend */
-        default: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/problem+json': components['schemas']['Problem']
-          }
-        }
-      }
-    }
-    put?: never
-    /** Signs a browser in: the answer gives it a cookie */
-    post: {
-      parameters: {
-        query?: never
-        header?: never
-        path?: never
-        cookie?: never
-      }
-      requestBody: {
-        content: {
-          'application/json': components['schemas']['SignIn']
-        }
-      }
-      responses: {
-        /** @description OK */
-        200: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/json': components['schemas']['Session']
-          }
-        }
-        /** @description What, where and how to mend */
-        default: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/problem+json': components['schemas']['Problem']
-          }
-        }
-      }
-    }
-    /** Signs the browser out */
-    delete: {
-      parameters: {
-        query?: never
-        header?: never
-        path?: never
-        cookie?: never
-      }
-      requestBody?: never
-      responses: {
-        /** @description OK */
-        200: {
-          headers: {
-            [name: string]: unknown
-          }
-          content?: never
-        }
-        /** @description What, where and how to mend */
-        default: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/problem+json': components['schemas']['Problem']
-          }
-        }
-      }
-    }
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/account': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    /** One's own account */
-    get: {
-      parameters: {
-        query?: never
-        header?: never
-        path?: never
-        cookie?: never
-      }
-      requestBody?: never
-      responses: {
-        /** @description OK */
-        200: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/json': components['schemas']['OwnAccount']
-          }
-        }
-        /** @description What, where and how to mend */
-        default: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/problem+json': components['schemas']['Problem']
-          }
-        }
-      }
-    }
-    put?: never
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/account/password': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    /** Changes one's password; other browsers are signed out, and tokens end */
-    put: {
-      parameters: {
-        query?: never
-        header?: never
-        path?: never
-        cookie?: never
-      }
-      requestBody: {
-        content: {
-          'application/json': components['schemas']['NewPassword']
-        }
-      }
-      responses: {
-        /** @description OK */
-        200: {
-          headers: {
-            [name: string]: unknown
-          }
-          content?: never
-        }
-        /** @description What, where and how to mend */
-        default: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/problem+json': components['schemas']['Problem']
-          }
-        }
-      }
-    }
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/account/browsers': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    post?: never
-    /** Signs all other browsers out */
-    delete: {
-      parameters: {
-        query?: never
-        header?: never
-        path?: never
-        cookie?: never
-      }
-      requestBody?: never
-      responses: {
-        /** @description OK */
-        200: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/json': components['schemas']['OwnAccount']
-          }
-        }
-        /** @description What, where and how to mend */
-        default: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/problem+json': components['schemas']['Problem']
-          }
-        }
-      }
-    }
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/account/tokens': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    /** Makes a token for a program */
-    post: {
-      parameters: {
-        query?: never
-        header?: never
-        path?: never
-        cookie?: never
-      }
-      requestBody: {
-        content: {
-          'application/json': components['schemas']['NewToken']
-        }
-      }
-      responses: {
-        /** @description OK */
-        200: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/json': components['schemas']['MadeToken']
-          }
-        }
-        /** @description What, where and how to mend */
-        default: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/problem+json': components['schemas']['Problem']
-          }
-        }
-      }
-    }
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/account/tokens/{token}': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    post?: never
-    /** Ends a token */
-    delete: {
-      parameters: {
-        query?: never
-        header?: never
-        path: {
-          token: string
-        }
-        cookie?: never
-      }
-      requestBody?: never
-      responses: {
-        /** @description OK */
-        200: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/json': components['schemas']['OwnAccount']
-          }
-        }
-        /** @description What, where and how to mend */
-        default: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/problem+json': components['schemas']['Problem']
-          }
-        }
-      }
-    }
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/accounts': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    /** All accounts by name */
-    get: {
-      parameters: {
-        query?: never
-        header?: never
-        path?: never
-        cookie?: never
-      }
-      requestBody?: never
-      responses: {
-        /** @description OK */
-        200: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/json': components['schemas']['AccountList']
-          }
-        }
-        /** @description What, where and how to mend */
-        default: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/problem+json': components['schemas']['Problem']
-          }
-        }
-      }
-    }
-    put?: never
-    /** Makes an account; its password is told this once */
-    post: {
-      parameters: {
-        query?: never
-        header?: never
-        path?: never
-        cookie?: never
-      }
-      requestBody: {
-        content: {
-          'application/json': components['schemas']['NewAccount']
-        }
-      }
-      responses: {
-        /** @description OK */
-        200: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/json': components['schemas']['GivenAccount']
-          }
-        }
-        /** @description What, where and how to mend */
-        default: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/problem+json': components['schemas']['Problem']
-          }
-        }
-      }
-    }
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/accounts/{account}': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    /** Whether a person may sign in, and is an administrator */
-    put: {
-      parameters: {
-        query?: never
-        header?: never
-        path: {
-          account: string
-        }
-        cookie?: never
-      }
-      requestBody: {
-        content: {
-          'application/json': components['schemas']['Standing']
-        }
-      }
-      responses: {
-        /** @description OK */
-        200: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/json': components['schemas']['Account']
-          }
-        }
-        /** @description What, where and how to mend */
-        default: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/problem+json': components['schemas']['Problem']
-          }
-        }
-      }
-    }
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/accounts/{account}/password': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    /** Gives an account a new password, told this once; the old one ends with all that is signed in with it */
-    post: {
-      parameters: {
-        query?: never
-        header?: never
-        path: {
-          account: string
-        }
-        cookie?: never
-      }
-      requestBody?: never
-      responses: {
-        /** @description OK */
-        200: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/json': components['schemas']['GivenAccount']
-          }
-        }
-        /** @description What, where and how to mend */
-        default: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/problem+json': components['schemas']['Problem']
-          }
-        }
-      }
-    }
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/deeds': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    /** Who did what, the last first */
-    get: {
-      parameters: {
-        query?: never
-        header?: never
-        path?: never
-        cookie?: never
-      }
-      requestBody?: never
-      responses: {
-        /** @description OK */
-        200: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/json': components['schemas']['DeedList']
-          }
-        }
-        /** @description What, where and how to mend */
-        default: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/problem+json': components['schemas']['Problem']
-          }
-        }
-      }
-    }
-    put?: never
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/projects/{id}/people': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    /** With whom the project is shared */
-    get: {
-      parameters: {
-        query?: never
-        header?: never
-        path: {
-          id: string
-        }
-        cookie?: never
-      }
-      requestBody?: never
-      responses: {
-        /** @description OK */
-        200: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/json': components['schemas']['Sharing']
-          }
-        }
-        /** @description What, where and how to mend */
-        default: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/problem+json': components['schemas']['Problem']
-          }
-        }
-      }
-    }
-    put?: never
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/projects/{id}/people/{account}': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    /** Shares the project with somebody, or changes as what */
-    put: {
-      parameters: {
-        query?: never
-        header?: never
-        path: {
-          id: string
-          account: string
-        }
-        cookie?: never
-      }
-      requestBody: {
-        content: {
-          'application/json': components['schemas']['NewRole']
-        }
-      }
-      responses: {
-        /** @description OK */
-        200: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/json': components['schemas']['Sharing']
-          }
-        }
-        /** @description What, where and how to mend */
-        default: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/problem+json': components['schemas']['Problem']
-          }
-        }
-      }
-    }
-    post?: never
-    /** Shares the project with somebody no longer */
-    delete: {
-      parameters: {
-        query?: never
-        header?: never
-        path: {
-          id: string
-          account: string
-        }
-        cookie?: never
-      }
-      requestBody?: never
-      responses: {
-        /** @description OK */
-        200: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/json': components['schemas']['Sharing']
-          }
-        }
-        /** @description What, where and how to mend */
-        default: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/problem+json': components['schemas']['Problem']
-          }
-        }
-      }
-    }
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/projects/{id}/deeds': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    /** Who did what with the project, when and from where, oldest first */
-    get: {
-      parameters: {
-        query?: never
-        header?: never
-        path: {
-          id: string
-        }
-        cookie?: never
-      }
-      requestBody?: never
-      responses: {
-        /** @description OK */
-        200: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/json': components['schemas']['DeedList']
-          }
-        }
-        /** @description What, where and how to mend */
-        default: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/problem+json': components['schemas']['Problem']
-          }
-        }
-      }
-    }
-    put?: never
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/projects/{id}/project-data': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    /** What title blocks and heads of pages tell of the project */
-    get: {
-      parameters: {
-        query?: never
-        header?: never
-        path: {
-          id: string
-        }
-        cookie?: never
-      }
-      requestBody?: never
-      responses: {
-        /** @description OK */
-        200: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/json': components['schemas']['ProjectData']
-          }
-        }
-        /** @description What, where and how to mend */
-        default: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/problem+json': components['schemas']['Problem']
-          }
-        }
-      }
-    }
-    /** Changes a text of it; refused if it is no longer what it was */
-    put: {
-      parameters: {
-        query?: never
-        header?: never
-        path: {
-          id: string
-        }
-        cookie?: never
-      }
-      requestBody: {
-        content: {
-          'application/json': components['schemas']['TextChange']
-        }
-      }
-      responses: {
-        /** @description OK */
-        200: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/json': components['schemas']['ProjectData']
-          }
-        }
-        /** @description What, where and how to mend */
-        default: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/problem+json': components['schemas']['Problem']
-          }
-        }
-      }
-    }
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/projects/{id}/project-data/revisions': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    /** Changes the table of revisions; refused if it is no longer what it was */
-    put: {
-      parameters: {
-        query?: never
-        header?: never
-        path: {
-          id: string
-        }
-        cookie?: never
-      }
-      requestBody: {
-        content: {
-          'application/json': components['schemas']['RevisionsChange']
-        }
-      }
-      responses: {
-        /** @description OK */
-        200: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/json': components['schemas']['ProjectData']
-          }
-        }
-        /** @description What, where and how to mend */
-        default: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/problem+json': components['schemas']['Problem']
-          }
-        }
-      }
-    }
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/projects/{id}/logo': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    /** The logo of the project's paper */
-    get: {
-      parameters: {
-        query?: never
-        header?: never
-        path: {
-          id: string
-        }
-        cookie?: never
-      }
-      requestBody?: never
-      responses: {
-        /** @description OK */
-        200: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/octet-stream': string
-          }
-        }
-        /** @description What, where and how to mend */
-        default: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/problem+json': components['schemas']['Problem']
-          }
-        }
-      }
-    }
-    /** Takes a PNG or JPEG picture as the logo */
-    put: {
-      parameters: {
-        query?: never
-        header?: never
-        path: {
-          id: string
-        }
-        cookie?: never
-      }
-      requestBody: {
-        content: {
-          'application/octet-stream': string
-        }
-      }
-      responses: {
-        /** @description OK */
-        200: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/json': components['schemas']['ProjectData']
-          }
-        }
-        /** @description What, where and how to mend */
-        default: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/problem+json': components['schemas']['Problem']
-          }
-        }
-      }
-    }
-    post?: never
-    /** Takes the logo away */
-    delete: {
-      parameters: {
-        query?: never
-        header?: never
-        path: {
-          id: string
-        }
-        cookie?: never
-      }
-      requestBody?: never
-      responses: {
-        /** @description OK */
-        200: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/json': components['schemas']['ProjectData']
-          }
-        }
-        /** @description What, where and how to mend */
-        default: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/problem+json': components['schemas']['Problem']
-          }
-        }
-      }
-    }
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/bases': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    /** Bases of design kept for all projects */
-    get: {
-      parameters: {
-        query?: never
-        header?: never
-        path?: never
-        cookie?: never
-      }
-      requestBody?: never
-      responses: {
-        /** @description OK */
-        200: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/json': components['schemas']['KeptBases']
-          }
-        }
-        /** @description What, where and how to mend */
-        default: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/problem+json': components['schemas']['Problem']
-          }
-        }
-      }
-    }
-    /** Keeps a basis under its name, without local settings, in place of one that has it */
-    put: {
-      parameters: {
-        query?: never
-        header?: never
-        path?: never
-        cookie?: never
-      }
-      requestBody: {
-        content: {
-          'application/json': components['schemas']['Basis']
-        }
-      }
-      responses: {
-        /** @description OK */
-        200: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/json': components['schemas']['KeptBases']
-          }
-        }
-        /** @description What, where and how to mend */
-        default: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/problem+json': components['schemas']['Problem']
-          }
-        }
-      }
-    }
-    post?: never
-    /** Forgets a kept basis; projects that took it keep what they have */
-    delete: {
-      parameters: {
-        query?: {
-          name?: string
-        }
-        header?: never
-        path?: never
-        cookie?: never
-      }
-      requestBody?: never
-      responses: {
-        /** @description OK */
-        200: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/json': components['schemas']['KeptBases']
-          }
-        }
-        /** @description What, where and how to mend */
-        default: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/problem+json': components['schemas']['Problem']
-          }
-        }
-      }
-    }
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/projects/{id}/basis/compare': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    /** The project's basis beside another, line by line; nothing is stored */
-    post: {
-      parameters: {
-        query?: never
-        header?: never
-        path: {
-          id: string
-        }
-        cookie?: never
-      }
-      requestBody: {
-        content: {
-          'application/json': components['schemas']['Basis']
-        }
-      }
-      responses: {
-        /** @description OK */
-        200: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/json': components['schemas']['BasesCompared']
-          }
-        }
-        /** @description What, where and how to mend */
-        default: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/problem+json': components['schemas']['Problem']
-          }
-        }
-      }
-    }
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/sections/try': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    /** Strengths of a section and the use of every check under sets of forces; the body is one of a list of sections */
-    post: {
-      parameters: {
-        query?: {
-          set?: string
-        }
-        header?: never
-        path?: never
-        cookie?: never
-      }
-      requestBody: {
-        content: {
-          'application/json': components['schemas']['Entry']
-        }
-      }
-      responses: {
-        /** @description OK */
-        200: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/json': components['schemas']['SectionAnswer']
-          }
-        }
-        /** @description What, where and how to mend */
-        default: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/problem+json': components['schemas']['Problem']
-          }
-        }
-      }
-    }
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/projects/{id}/model': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    /** What was read: counts, cases, combinations, findings */
-    get: {
-      parameters: {
-        query?: never
-        header?: never
-        path: {
-          id: string
-        }
-        cookie?: never
-      }
-      requestBody?: never
-      responses: {
-        /** @description OK */
-        200: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/json': components['schemas']['Model']
-          }
-        }
-        /** @description What, where and how to mend */
-        default: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/problem+json': components['schemas']['Problem']
-          }
-        }
-      }
-    }
-    put?: never
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/projects/{id}/results': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    /** Worklist rows that match a query, worst first */
-    get: {
-      parameters: {
-        query?: {
-          q?: string
-          page?: string
-          size?: string
-        }
-        header?: never
-        path: {
-          id: string
-        }
-        cookie?: never
-      }
-      requestBody?: never
-      responses: {
-        /** @description OK */
-        200: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/json': components['schemas']['ResultsPage']
-          }
-        }
-        /** @description What, where and how to mend */
-        default: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/problem+json': components['schemas']['Problem']
-          }
-        }
-      }
-    }
-    put?: never
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/projects/{id}/view': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    /** Geometry with utilisations */
-    get: {
-      parameters: {
-        query?: never
-        header?: never
-        path: {
-          id: string
-        }
-        cookie?: never
-      }
-      requestBody?: never
-      responses: {
-        /** @description OK */
-        200: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/json': components['schemas']['View']
-          }
-        }
-        /** @description What, where and how to mend */
-        default: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/problem+json': components['schemas']['Problem']
-          }
-        }
-      }
-    }
-    put?: never
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/projects/{id}/members/{mark}': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    /** A beam line or column stack */
-    get: {
-      parameters: {
-        query?: never
-        header?: never
-        path: {
-          id: string
-          mark: string
-        }
-        cookie?: never
-      }
-      requestBody?: never
-      responses: {
-        /** @description OK */
-        200: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/json': components['schemas']['Member']
-          }
-        }
-        /** @description What, where and how to mend */
-        default: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/problem+json': components['schemas']['Problem']
-          }
-        }
-      }
-    }
-    put?: never
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/projects/{id}/members/{mark}/calculation': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    /** Step-by-step calculation: of a station of a line, or of a lift, combination and place */
-    get: {
-      parameters: {
-        query?: {
-          station?: string
-          lift?: string
-          combination?: string
-          demand?: string
-        }
-        header?: never
-        path: {
-          id: string
-          mark: string
-        }
-        cookie?: never
-      }
-      requestBody?: never
-      responses: {
-        /** @description OK */
-        200: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/json': components['schemas']['Calculation']
-          }
-        }
-        /** @description What, where and how to mend */
-        default: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/problem+json': components['schemas']['Problem']
-          }
-        }
-      }
-    }
-    put?: never
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/projects/{id}/members/{mark}/interaction': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    /** Demands of a lift with their utilisations, worst first */
-    get: {
-      parameters: {
-        query?: {
-          lift?: string
-        }
-        header?: never
-        path: {
-          id: string
-          mark: string
-        }
-        cookie?: never
-      }
-      requestBody?: never
-      responses: {
-        /** @description OK */
-        200: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/json': components['schemas']['Interaction']
-          }
-        }
-        /** @description What, where and how to mend */
-        default: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/problem+json': components['schemas']['Problem']
-          }
-        }
-      }
-    }
-    put?: never
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/projects/{id}/members/{mark}/curves': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    /** Strength of a lift at an angle of moments (in degrees; that of the demand if left out), and all round under a demand's axial force */
-    get: {
-      parameters: {
-        query?: {
-          lift?: string
-          combination?: string
-          demand?: string
-          angle?: string
-        }
-        header?: never
-        path: {
-          id: string
-          mark: string
-        }
-        cookie?: never
-      }
-      requestBody?: never
-      responses: {
-        /** @description OK */
-        200: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/json': components['schemas']['Curves']
-          }
-        }
-        /** @description What, where and how to mend */
-        default: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/problem+json': components['schemas']['Problem']
-          }
-        }
-      }
-    }
-    put?: never
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/projects/{id}/members/{mark}/surface': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    /** The strength surface of a lift */
-    get: {
-      parameters: {
-        query?: {
-          lift?: string
-        }
-        header?: never
-        path: {
-          id: string
-          mark: string
-        }
-        cookie?: never
-      }
-      requestBody?: never
-      responses: {
-        /** @description OK */
-        200: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/json': components['schemas']['Surface']
-          }
-        }
-        /** @description What, where and how to mend */
-        default: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/problem+json': components['schemas']['Problem']
-          }
-        }
-      }
-    }
-    put?: never
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/projects/{id}/schedules/{kind}': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    /** A page of the types, beams, columns, bars or totals schedule; marks: what is scheduled, separated by commas */
-    get: {
-      parameters: {
-        query?: {
-          marks?: string
-          page?: string
-          size?: string
-        }
-        header?: never
-        path: {
-          id: string
-          kind: string
-        }
-        cookie?: never
-      }
-      requestBody?: never
-      responses: {
-        /** @description OK */
-        200: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/json': components['schemas']['SchedulePage']
-          }
-        }
-        /** @description What, where and how to mend */
-        default: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/problem+json': components['schemas']['Problem']
-          }
-        }
-      }
-    }
-    put?: never
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/projects/{id}/analysis': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    /** Balance of every case, storeys, masses, and what can be shown */
-    get: {
-      parameters: {
-        query?: never
-        header?: never
-        path: {
-          id: string
-        }
-        cookie?: never
-      }
-      requestBody?: never
-      responses: {
-        /** @description OK */
-        200: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/json': components['schemas']['Analysis']
-          }
-        }
-        /** @description What, where and how to mend */
-        default: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/problem+json': components['schemas']['Problem']
-          }
-        }
-      }
-    }
-    put?: never
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/projects/{id}/analysis/diagram': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    /** A force along every member, of a case, combination or envelope */
-    get: {
-      parameters: {
-        query?: {
-          of?: string
-          component?: string
-        }
-        header?: never
-        path: {
-          id: string
-        }
-        cookie?: never
-      }
-      requestBody?: never
-      responses: {
-        /** @description OK */
-        200: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/json': components['schemas']['Diagram']
-          }
-        }
-        /** @description What, where and how to mend */
-        default: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/problem+json': components['schemas']['Problem']
-          }
-        }
-      }
-    }
-    put?: never
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/projects/{id}/analysis/deflection': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    /** The deflected shape of every member, of a case or combination */
-    get: {
-      parameters: {
-        query?: {
-          of?: string
-        }
-        header?: never
-        path: {
-          id: string
-        }
-        cookie?: never
-      }
-      requestBody?: never
-      responses: {
-        /** @description OK */
-        200: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/json': components['schemas']['Deflection']
-          }
-        }
-        /** @description What, where and how to mend */
-        default: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/problem+json': components['schemas']['Problem']
-          }
-        }
-      }
-    }
-    put?: never
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/projects/{id}/analysis/reactions': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    /** Reactions of every supported joint, of a case or combination */
-    get: {
-      parameters: {
-        query?: {
-          of?: string
-        }
-        header?: never
-        path: {
-          id: string
-        }
-        cookie?: never
-      }
-      requestBody?: never
-      responses: {
-        /** @description OK */
-        200: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/json': components['schemas']['Reactions']
-          }
-        }
-        /** @description What, where and how to mend */
-        default: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/problem+json': components['schemas']['Problem']
-          }
-        }
-      }
-    }
-    put?: never
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/projects/{id}/analysis/compare': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    /** What changed per member between two versions, largest first */
-    get: {
-      parameters: {
-        query?: {
-          from?: string
-          to?: string
-          component?: string
-        }
-        header?: never
-        path: {
-          id: string
-        }
-        cookie?: never
-      }
-      requestBody?: never
-      responses: {
-        /** @description OK */
-        200: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/json': components['schemas']['Compare']
-          }
-        }
-        /** @description What, where and how to mend */
-        default: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/problem+json': components['schemas']['Problem']
-          }
-        }
-      }
-    }
-    put?: never
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/projects/{id}/edits': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    /** The history of model, basis, cages and marks, oldest first */
-    get: {
-      parameters: {
-        query?: never
-        header?: never
-        path: {
-          id: string
-        }
-        cookie?: never
-      }
-      requestBody?: never
-      responses: {
-        /** @description OK */
-        200: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/json': components['schemas']['History']
-          }
-        }
-        /** @description What, where and how to mend */
-        default: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/problem+json': components['schemas']['Problem']
-          }
-        }
-      }
-    }
-    put?: never
-    /** Changes the model, analyses it and redesigns (If-Match: version) */
-    post: {
-      parameters: {
-        query?: never
-        header?: never
-        path: {
-          id: string
-        }
-        cookie?: never
-      }
-      requestBody: {
-        content: {
-          'application/json': components['schemas']['Edits']
-        }
-      }
-      responses: {
-        /** @description OK */
-        200: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/json': components['schemas']['Project']
-          }
-        }
-        /** @description What, where and how to mend */
-        default: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/problem+json': components['schemas']['Problem']
-          }
-        }
-      }
-    }
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/projects/{id}/edits/preview': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    /** What edits would do to lines, stacks and what is set by hand; nothing is stored */
-    post: {
-      parameters: {
-        query?: never
-        header?: never
-        path: {
-          id: string
-        }
-        cookie?: never
-      }
-      requestBody: {
-        content: {
-          'application/json': components['schemas']['Edits']
-        }
-      }
-      responses: {
-        /** @description OK */
-        200: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/json': components['schemas']['Effects']
-          }
-        }
-        /** @description What, where and how to mend */
-        default: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/problem+json': components['schemas']['Problem']
-          }
-        }
-      }
-    }
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/projects/{id}/members/{mark}/mark': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    /** Gives a line or stack another mark (If-Match: version) */
-    put: {
-      parameters: {
-        query?: never
-        header?: never
-        path: {
-          id: string
-          mark: string
-        }
-        cookie?: never
-      }
-      requestBody: {
-        content: {
-          'application/json': components['schemas']['Mark']
-        }
-      }
-      responses: {
-        /** @description OK */
-        200: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/json': components['schemas']['Project']
-          }
-        }
-        /** @description What, where and how to mend */
-        default: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/problem+json': components['schemas']['Problem']
-          }
-        }
-      }
-    }
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/projects/{id}/undo': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    /** Takes the newest change back (If-Match: version) */
-    post: {
-      parameters: {
-        query?: never
-        header?: never
-        path: {
-          id: string
-        }
-        cookie?: never
-      }
-      requestBody?: never
-      responses: {
-        /** @description OK */
-        200: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/json': components['schemas']['Project']
-          }
-        }
-        /** @description What, where and how to mend */
-        default: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/problem+json': components['schemas']['Problem']
-          }
-        }
-      }
-    }
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/projects/{id}/redo': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    /** Puts the last undone change in force again (If-Match: version) */
-    post: {
-      parameters: {
-        query?: never
-        header?: never
-        path: {
-          id: string
-        }
-        cookie?: never
-      }
-      requestBody?: never
-      responses: {
-        /** @description OK */
-        200: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/json': components['schemas']['Project']
-          }
-        }
-        /** @description What, where and how to mend */
-        default: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/problem+json': components['schemas']['Problem']
-          }
-        }
-      }
-    }
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/projects/{id}/elements/{member}': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    /** One analysis member: section, stiffness, connections and loads */
-    get: {
-      parameters: {
-        query?: never
-        header?: never
-        path: {
-          id: string
-          member: string
-        }
-        cookie?: never
-      }
-      requestBody?: never
-      responses: {
-        /** @description OK */
-        200: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/json': components['schemas']['Element']
-          }
-        }
-        /** @description What, where and how to mend */
-        default: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/problem+json': components['schemas']['Problem']
-          }
-        }
-      }
-    }
-    put?: never
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/projects/{id}/options': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    /** How the frame is analysed */
-    get: {
-      parameters: {
-        query?: never
-        header?: never
-        path: {
-          id: string
-        }
-        cookie?: never
-      }
-      requestBody?: never
-      responses: {
-        /** @description OK */
-        200: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/json': components['schemas']['Options']
-          }
-        }
-        /** @description What, where and how to mend */
-        default: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/problem+json': components['schemas']['Problem']
-          }
-        }
-      }
-    }
-    put?: never
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/projects/{id}/revisions': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    /** Reads a newer model of the building (the body); the job's result is its name for the routes below */
-    post: {
-      parameters: {
-        query?: {
-          fileName?: string
-        }
-        header?: never
-        path: {
-          id: string
-        }
-        cookie?: never
-      }
-      requestBody: {
-        content: {
-          'application/octet-stream': string
-        }
-      }
-      responses: {
-        /** @description OK */
-        200: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/json': components['schemas']['Job']
-          }
-        }
-        /** @description What, where and how to mend */
-        default: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/problem+json': components['schemas']['Problem']
-          }
-        }
-      }
-    }
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/projects/{id}/revisions/{revision}': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    /** What adopting a newer model would change; nothing is stored */
-    get: {
-      parameters: {
-        query?: {
-          own?: string
-        }
-        header?: never
-        path: {
-          id: string
-          revision: string
-        }
-        cookie?: never
-      }
-      requestBody?: never
-      responses: {
-        /** @description OK */
-        200: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/json': components['schemas']['Revision']
-          }
-        }
-        /** @description What, where and how to mend */
-        default: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/problem+json': components['schemas']['Problem']
-          }
-        }
-      }
-    }
-    put?: never
-    /** Adopts a newer model in one step (If-Match: version) */
-    post: {
-      parameters: {
-        query?: never
-        header?: never
-        path: {
-          id: string
-          revision: string
-        }
-        cookie?: never
-      }
-      requestBody: {
-        content: {
-          'application/json': components['schemas']['Adopt']
-        }
-      }
-      responses: {
-        /** @description OK */
-        200: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/json': components['schemas']['Project']
-          }
-        }
-        /** @description What, where and how to mend */
-        default: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/problem+json': components['schemas']['Problem']
-          }
-        }
-      }
-    }
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/projects/{id}/elements': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    /** Analysis members by their ids: section, stiffness, connections and loads; nothing is stored */
-    post: {
-      parameters: {
-        query?: never
-        header?: never
-        path: {
-          id: string
-        }
-        cookie?: never
-      }
-      requestBody: {
-        content: {
-          'application/json': components['schemas']['Members']
-        }
-      }
-      responses: {
-        /** @description OK */
-        200: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/json': components['schemas']['Elements']
-          }
-        }
-        /** @description What, where and how to mend */
-        default: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/problem+json': components['schemas']['Problem']
-          }
-        }
-      }
-    }
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/projects/{id}/resized': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    /** Edits that make members deeper or wider by steps of the basis; nothing is stored */
-    post: {
-      parameters: {
-        query?: never
-        header?: never
-        path: {
-          id: string
-        }
-        cookie?: never
-      }
-      requestBody: {
-        content: {
-          'application/json': components['schemas']['Resize']
-        }
-      }
-      responses: {
-        /** @description OK */
-        200: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/json': components['schemas']['Edits']
-          }
-        }
-        /** @description What, where and how to mend */
-        default: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/problem+json': components['schemas']['Problem']
-          }
-        }
-      }
-    }
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/projects/{id}/hand': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    /** Releases what is set by hand on lines, or sets their kind of torsion, in one step (If-Match: version) */
-    post: {
-      parameters: {
-        query?: never
-        header?: never
-        path: {
-          id: string
-        }
-        cookie?: never
-      }
-      requestBody: {
-        content: {
-          'application/json': components['schemas']['HandOfMany']
-        }
-      }
-      responses: {
-        /** @description OK */
-        200: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/json': components['schemas']['Project']
-          }
-        }
-        /** @description What, where and how to mend */
-        default: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/problem+json': components['schemas']['Problem']
-          }
-        }
-      }
-    }
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/projects/{id}/outcome': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    /** What the newest design mended and broke beside the one before */
-    get: {
-      parameters: {
-        query?: never
-        header?: never
-        path: {
-          id: string
-        }
-        cookie?: never
-      }
-      requestBody?: never
-      responses: {
-        /** @description OK */
-        200: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/json': components['schemas']['Outcome']
-          }
-        }
-        /** @description What, where and how to mend */
-        default: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/problem+json': components['schemas']['Problem']
-          }
-        }
-      }
-    }
-    put?: never
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/projects/{id}/force-files': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    /** Uploads a table of station forces (CSV or XLSX) and proposes a mapping of its columns */
-    post: {
-      parameters: {
-        query?: {
-          fileName?: string
-        }
-        header?: never
-        path: {
-          id: string
-        }
-        cookie?: never
-      }
-      requestBody: {
-        content: {
-          'application/octet-stream': string
-        }
-      }
-      responses: {
-        /** @description OK */
-        200: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/json': components['schemas']['ForceFile']
-          }
-        }
-        /** @description What, where and how to mend */
-        default: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/problem+json': components['schemas']['Problem']
-          }
-        }
-      }
-    }
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/projects/{id}/force-files/{file}': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    /** An uploaded table with the proposed mapping of one of its sheets */
-    get: {
-      parameters: {
-        query?: {
-          sheet?: string
-        }
-        header?: never
-        path: {
-          id: string
-          file: string
-        }
-        cookie?: never
-      }
-      requestBody?: never
-      responses: {
-        /** @description OK */
-        200: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/json': components['schemas']['ForceFile']
-          }
-        }
-        /** @description What, where and how to mend */
-        default: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/problem+json': components['schemas']['Problem']
-          }
-        }
-      }
-    }
-    put?: never
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/projects/{id}/force-files/{file}/preview': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    /** Reads the first rows with a mapping and counts all */
-    post: {
-      parameters: {
-        query?: never
-        header?: never
-        path: {
-          id: string
-          file: string
-        }
-        cookie?: never
-      }
-      requestBody: {
-        content: {
-          'application/json': components['schemas']['Use']
-        }
-      }
-      responses: {
-        /** @description OK */
-        200: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/json': components['schemas']['Preview']
-          }
-        }
-        /** @description What, where and how to mend */
-        default: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/problem+json': components['schemas']['Problem']
-          }
-        }
-      }
-    }
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/projects/{id}/force-files/{file}/import': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    /** Takes the forces into the model and redesigns (If-Match: version); remembers the mapping under its name */
-    post: {
-      parameters: {
-        query?: never
-        header?: never
-        path: {
-          id: string
-          file: string
-        }
-        cookie?: never
-      }
-      requestBody: {
-        content: {
-          'application/json': components['schemas']['Use']
-        }
-      }
-      responses: {
-        /** @description OK */
-        200: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/json': components['schemas']['Project']
-          }
-        }
-        /** @description What, where and how to mend */
-        default: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/problem+json': components['schemas']['Problem']
-          }
-        }
-      }
-    }
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/sketches/beam/preview': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    /** Strength envelopes of a continuous beam being drawn up */
-    post: {
-      parameters: {
-        query?: never
-        header?: never
-        path?: never
-        cookie?: never
-      }
-      requestBody: {
-        content: {
-          'application/json': components['schemas']['BeamSketch']
-        }
-      }
-      responses: {
-        /** @description OK */
-        200: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/json': components['schemas']['SketchPreview']
-          }
-        }
-        /** @description What, where and how to mend */
-        default: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/problem+json': components['schemas']['Problem']
-          }
-        }
-      }
-    }
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/sketches/beam': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    /** Makes a project of a continuous beam */
-    post: {
-      parameters: {
-        query?: never
-        header?: never
-        path?: never
-        cookie?: never
-      }
-      requestBody: {
-        content: {
-          'application/json': components['schemas']['BeamSketch']
-        }
-      }
-      responses: {
-        /** @description OK */
-        200: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/json': components['schemas']['Project']
-          }
-        }
-        /** @description What, where and how to mend */
-        default: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/problem+json': components['schemas']['Problem']
-          }
-        }
-      }
-    }
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/sketches/column/preview': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    /** Strength envelopes of a column being drawn up */
-    post: {
-      parameters: {
-        query?: never
-        header?: never
-        path?: never
-        cookie?: never
-      }
-      requestBody: {
-        content: {
-          'application/json': components['schemas']['ColumnSketch']
-        }
-      }
-      responses: {
-        /** @description OK */
-        200: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/json': components['schemas']['SketchPreview']
-          }
-        }
-        /** @description What, where and how to mend */
-        default: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/problem+json': components['schemas']['Problem']
-          }
-        }
-      }
-    }
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/sketches/column': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    /** Makes a project of a column */
-    post: {
-      parameters: {
-        query?: never
-        header?: never
-        path?: never
-        cookie?: never
-      }
-      requestBody: {
-        content: {
-          'application/json': components['schemas']['ColumnSketch']
-        }
-      }
-      responses: {
-        /** @description OK */
-        200: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/json': components['schemas']['Project']
-          }
-        }
-        /** @description What, where and how to mend */
-        default: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/problem+json': components['schemas']['Problem']
-          }
-        }
-      }
-    }
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/projects/{id}/members/{mark}/torsion-relief': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    /** Finds by re-analysis whether a line's torsion is needed, and the stiffness that relieves it; a trial, nothing is stored */
-    post: {
-      parameters: {
-        query?: never
-        header?: never
-        path: {
-          id: string
-          mark: string
-        }
-        cookie?: never
-      }
-      requestBody?: never
-      responses: {
-        /** @description OK */
-        200: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/json': components['schemas']['Relief']
-          }
-        }
-        /** @description What, where and how to mend */
-        default: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/problem+json': components['schemas']['Problem']
-          }
-        }
-      }
-    }
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/projects/{id}/torsion-relief': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    /** Relieves every line whose torsion comes from compatibility and passes the cracking torque, together; a trial, nothing is stored */
-    post: {
-      parameters: {
-        query?: never
-        header?: never
-        path: {
-          id: string
-        }
-        cookie?: never
-      }
-      requestBody?: never
-      responses: {
-        /** @description OK */
-        200: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/json': components['schemas']['ReliefOfAll']
-          }
-        }
-        /** @description What, where and how to mend */
-        default: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/problem+json': components['schemas']['Problem']
-          }
-        }
-      }
-    }
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/projects/{id}/members/{mark}/stirrups': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    /** Every arrangement of stirrups weighed for a span, the best first */
-    get: {
-      parameters: {
-        query?: {
-          span?: string
-        }
-        header?: never
-        path: {
-          id: string
-          mark: string
-        }
-        cookie?: never
-      }
-      requestBody?: never
-      responses: {
-        /** @description OK */
-        200: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/json': components['schemas']['StirrupsWeighed']
-          }
-        }
-        /** @description What, where and how to mend */
-        default: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/problem+json': components['schemas']['Problem']
-          }
-        }
-      }
-    }
-    put?: never
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/projects/{id}/members/{mark}/sections': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    /** Other sections for a line, each designed for the forces as they are, the cheapest first, with the edits that put them in force */
-    get: {
-      parameters: {
-        query?: never
-        header?: never
-        path: {
-          id: string
-          mark: string
-        }
-        cookie?: never
-      }
-      requestBody?: never
-      responses: {
-        /** @description OK */
-        200: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/json': components['schemas']['Sections']
-          }
-        }
-        /** @description What, where and how to mend */
-        default: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/problem+json': components['schemas']['Problem']
-          }
-        }
-      }
-    }
-    put?: never
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/projects/{id}/members/{mark}/preferences': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    /** The line designed under every preference: mass, bars, layers, sizes */
-    get: {
-      parameters: {
-        query?: never
-        header?: never
-        path: {
-          id: string
-          mark: string
-        }
-        cookie?: never
-      }
-      requestBody?: never
-      responses: {
-        /** @description OK */
-        200: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/json': components['schemas']['Preferences']
-          }
-        }
-        /** @description What, where and how to mend */
-        default: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/problem+json': components['schemas']['Problem']
-          }
-        }
-      }
-    }
-    put?: never
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/projects/{id}/members/{mark}/try': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    /** Checks a line as if set by hand so; nothing is stored */
-    post: {
-      parameters: {
-        query?: never
-        header?: never
-        path: {
-          id: string
-          mark: string
-        }
-        cookie?: never
-      }
-      requestBody: {
-        content: {
-          'application/json': components['schemas']['Hand']
-        }
-      }
-      responses: {
-        /** @description OK */
-        200: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/json': components['schemas']['Beam']
-          }
-        }
-        /** @description What, where and how to mend */
-        default: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/problem+json': components['schemas']['Problem']
-          }
-        }
-      }
-    }
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/projects/{id}/members/{mark}/hand': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    /** Sets a line by hand; what is left out is Kolonne's again (If-Match: version) */
-    put: {
-      parameters: {
-        query?: never
-        header?: never
-        path: {
-          id: string
-          mark: string
-        }
-        cookie?: never
-      }
-      requestBody: {
-        content: {
-          'application/json': components['schemas']['Hand']
-        }
-      }
-      responses: {
-        /** @description OK */
-        200: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/json': components['schemas']['HandSet']
-          }
-        }
-        /** @description What, where and how to mend */
-        default: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/problem+json': components['schemas']['Problem']
-          }
-        }
-      }
-    }
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/projects/{id}/members/{mark}/identical': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    /** Lines or columns of the same geometry, each checked with this one's cage */
-    get: {
-      parameters: {
-        query?: never
-        header?: never
-        path: {
-          id: string
-          mark: string
-        }
-        cookie?: never
-      }
-      requestBody?: never
-      responses: {
-        /** @description OK */
-        200: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/json': components['schemas']['Identical']
-          }
-        }
-        /** @description What, where and how to mend */
-        default: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/problem+json': components['schemas']['Problem']
-          }
-        }
-      }
-    }
-    put?: never
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/projects/{id}/members/{mark}/copy': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    /** Copies the cage to others of the same geometry by hand (If-Match: version) */
-    post: {
-      parameters: {
-        query?: never
-        header?: never
-        path: {
-          id: string
-          mark: string
-        }
-        cookie?: never
-      }
-      requestBody: {
-        content: {
-          'application/json': components['schemas']['Copy']
-        }
-      }
-      responses: {
-        /** @description OK */
-        200: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/json': components['schemas']['Project']
-          }
-        }
-        /** @description What, where and how to mend */
-        default: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/problem+json': components['schemas']['Problem']
-          }
-        }
-      }
-    }
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/projects/{id}/members/{mark}/readings': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    /** Forces of every combination at a station */
-    get: {
-      parameters: {
-        query?: {
-          station?: string
-        }
-        header?: never
-        path: {
-          id: string
-          mark: string
-        }
-        cookie?: never
-      }
-      requestBody?: never
-      responses: {
-        /** @description OK */
-        200: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/json': components['schemas']['Readings']
-          }
-        }
-        /** @description What, where and how to mend */
-        default: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/problem+json': components['schemas']['Problem']
-          }
-        }
-      }
-    }
-    put?: never
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/projects/{id}/columns/{mark}/try': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    /** Checks a column as if set by hand so; nothing is stored */
-    post: {
-      parameters: {
-        query?: never
-        header?: never
-        path: {
-          id: string
-          mark: string
-        }
-        cookie?: never
-      }
-      requestBody: {
-        content: {
-          'application/json': components['schemas']['HandLifts']
-        }
-      }
-      responses: {
-        /** @description OK */
-        200: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/json': components['schemas']['Column']
-          }
-        }
-        /** @description What, where and how to mend */
-        default: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/problem+json': components['schemas']['Problem']
-          }
-        }
-      }
-    }
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/projects/{id}/columns/{mark}/hand': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    /** Sets a column by hand; what is left out is Kolonne's again (If-Match: version) */
-    put: {
-      parameters: {
-        query?: never
-        header?: never
-        path: {
-          id: string
-          mark: string
-        }
-        cookie?: never
-      }
-      requestBody: {
-        content: {
-          'application/json': components['schemas']['HandLifts']
-        }
-      }
-      responses: {
-        /** @description OK */
-        200: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/json': components['schemas']['HandColumn']
-          }
-        }
-        /** @description What, where and how to mend */
-        default: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/problem+json': components['schemas']['Problem']
-          }
-        }
-      }
-    }
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/projects/{id}/columns/{mark}/arrangements': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    /** Bars that would bear what a lift bears, the first of each number of bars */
-    get: {
-      parameters: {
-        query?: {
-          lift?: string
-        }
-        header?: never
-        path: {
-          id: string
-          mark: string
-        }
-        cookie?: never
-      }
-      requestBody?: never
-      responses: {
-        /** @description OK */
-        200: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/json': components['schemas']['Arrangements']
-          }
-        }
-        /** @description What, where and how to mend */
-        default: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/problem+json': components['schemas']['Problem']
-          }
-        }
-      }
-    }
-    put?: never
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/projects/{id}/types': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    /** Types and members with cages of their own */
-    get: {
-      parameters: {
-        query?: never
-        header?: never
-        path: {
-          id: string
-        }
-        cookie?: never
-      }
-      requestBody?: never
-      responses: {
-        /** @description OK */
-        200: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/json': components['schemas']['Types']
-          }
-        }
-        /** @description What, where and how to mend */
-        default: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/problem+json': components['schemas']['Problem']
-          }
-        }
-      }
-    }
-    /** Changes types (If-Match: version): adopt a point of the curve, none, merge, apart, dissolve, lock, rename, pattern, tolerance */
-    put: {
-      parameters: {
-        query?: never
-        header?: never
-        path: {
-          id: string
-        }
-        cookie?: never
-      }
-      requestBody: {
-        content: {
-          'application/json': components['schemas']['TypeChange']
-        }
-      }
-      responses: {
-        /** @description OK */
-        200: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/json': components['schemas']['Project']
-          }
-        }
-        /** @description What, where and how to mend */
-        default: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/problem+json': components['schemas']['Problem']
-          }
-        }
-      }
-    }
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/projects/{id}/types/curve/{role}': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    /** The curve of types against steel, beam or column; not ready before it is made */
-    get: {
-      parameters: {
-        query?: never
-        header?: never
-        path: {
-          id: string
-          role: string
-        }
-        cookie?: never
-      }
-      requestBody?: never
-      responses: {
-        /** @description OK */
-        200: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/json': components['schemas']['TypeCurve']
-          }
-        }
-        /** @description What, where and how to mend */
-        default: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/problem+json': components['schemas']['Problem']
-          }
-        }
-      }
-    }
-    put?: never
-    /** Starts making the curve */
-    post: {
-      parameters: {
-        query?: never
-        header?: never
-        path: {
-          id: string
-          role: string
-        }
-        cookie?: never
-      }
-      requestBody?: never
-      responses: {
-        /** @description OK */
-        200: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/json': components['schemas']['Job']
-          }
-        }
-        /** @description What, where and how to mend */
-        default: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/problem+json': components['schemas']['Problem']
-          }
-        }
-      }
-    }
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/projects/{id}/types/curve/{role}/{types}': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    /** The types at a point of the curve, dearest first */
-    get: {
-      parameters: {
-        query?: never
-        header?: never
-        path: {
-          id: string
-          role: string
-          types: string
-        }
-        cookie?: never
-      }
-      requestBody?: never
-      responses: {
-        /** @description OK */
-        200: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/json': components['schemas']['TypesAt']
-          }
-        }
-        /** @description What, where and how to mend */
-        default: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/problem+json': components['schemas']['Problem']
-          }
-        }
-      }
-    }
-    put?: never
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/projects/{id}/types/pattern/{role}': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    /** Marks that a pattern would give */
-    get: {
-      parameters: {
-        query?: {
-          pattern?: string
-        }
-        header?: never
-        path: {
-          id: string
-          role: string
-        }
-        cookie?: never
-      }
-      requestBody?: never
-      responses: {
-        /** @description OK */
-        200: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/json': components['schemas']['TypePattern']
-          }
-        }
-        /** @description What, where and how to mend */
-        default: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/problem+json': components['schemas']['Problem']
-          }
-        }
-      }
-    }
-    put?: never
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/projects/{id}/drawings': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    /** One sheet of the drawings; paper: A4 to A0, marks: what is drawn, separated by commas */
-    get: {
-      parameters: {
-        query?: {
-          paper?: string
-          marks?: string
-          sheet?: string
-        }
-        header?: never
-        path: {
-          id: string
-        }
-        cookie?: never
-      }
-      requestBody?: never
-      responses: {
-        /** @description OK */
-        200: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/json': components['schemas']['Sheet']
-          }
-        }
-        /** @description What, where and how to mend */
-        default: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/problem+json': components['schemas']['Problem']
-          }
-        }
-      }
-    }
-    put?: never
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/projects/{id}/column-schedule': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    /** A page of the columns against the storeys; marks: what is scheduled, separated by commas */
-    get: {
-      parameters: {
-        query?: {
-          marks?: string
-          sheet?: string
-        }
-        header?: never
-        path: {
-          id: string
-        }
-        cookie?: never
-      }
-      requestBody?: never
-      responses: {
-        /** @description OK */
-        200: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/json': components['schemas']['Sheet']
-          }
-        }
-        /** @description What, where and how to mend */
-        default: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/problem+json': components['schemas']['Problem']
-          }
-        }
-      }
-    }
-    put?: never
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/projects/{id}/title-block': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    /** A sheet with nothing but its title block; paper: A4 to A0 */
-    get: {
-      parameters: {
-        query?: {
-          paper?: string
-        }
-        header?: never
-        path: {
-          id: string
-        }
-        cookie?: never
-      }
-      requestBody?: never
-      responses: {
-        /** @description OK */
-        200: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/json': components['schemas']['Sheet']
-          }
-        }
-        /** @description What, where and how to mend */
-        default: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/problem+json': components['schemas']['Problem']
-          }
-        }
-      }
-    }
-    put?: never
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/projects/{id}/exports/report.pdf': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    /** Utilisation report; sheets: marks whose calculations it holds, separated by commas; calculations: named (these alone), failing or cages (one of each) beside them */
-    get: {
-      parameters: {
-        query?: {
-          sheets?: string
-          calculations?: string
-        }
-        header?: never
-        path: {
-          id: string
-        }
-        cookie?: never
-      }
-      requestBody?: never
-      responses: {
-        /** @description OK */
-        200: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/octet-stream': string
-          }
-        }
-        /** @description What, where and how to mend */
-        default: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/problem+json': components['schemas']['Problem']
-          }
-        }
-      }
-    }
-    put?: never
-    /** A job that makes it: Utilisation report; sheets: marks whose calculations it holds, separated by commas; calculations: named (these alone), failing or cages (one of each) beside them */
-    post: {
-      parameters: {
-        query?: {
-          sheets?: string
-          calculations?: string
-        }
-        header?: never
-        path: {
-          id: string
-        }
-        cookie?: never
-      }
-      requestBody?: never
-      responses: {
-        /** @description OK */
-        200: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/json': components['schemas']['Job']
-          }
-        }
-        /** @description What, where and how to mend */
-        default: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/problem+json': components['schemas']['Problem']
-          }
-        }
-      }
-    }
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/projects/{id}/exports/schedules.pdf': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    /** Schedules on paper; marks: what is scheduled, separated by commas, all where there are none */
-    get: {
-      parameters: {
-        query?: {
-          marks?: string
-        }
-        header?: never
-        path: {
-          id: string
-        }
-        cookie?: never
-      }
-      requestBody?: never
-      responses: {
-        /** @description OK */
-        200: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/octet-stream': string
-          }
-        }
-        /** @description What, where and how to mend */
-        default: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/problem+json': components['schemas']['Problem']
-          }
-        }
-      }
-    }
-    put?: never
-    /** A job that makes it: Schedules on paper; marks: what is scheduled, separated by commas, all where there are none */
-    post: {
-      parameters: {
-        query?: {
-          marks?: string
-        }
-        header?: never
-        path: {
-          id: string
-        }
-        cookie?: never
-      }
-      requestBody?: never
-      responses: {
-        /** @description OK */
-        200: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/json': components['schemas']['Job']
-          }
-        }
-        /** @description What, where and how to mend */
-        default: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/problem+json': components['schemas']['Problem']
-          }
-        }
-      }
-    }
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/projects/{id}/exports/schedules.xlsx': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    /** Schedules as a workbook; marks: what is scheduled, separated by commas, all where there are none */
-    get: {
-      parameters: {
-        query?: {
-          marks?: string
-        }
-        header?: never
-        path: {
-          id: string
-        }
-        cookie?: never
-      }
-      requestBody?: never
-      responses: {
-        /** @description OK */
-        200: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/octet-stream': string
-          }
-        }
-        /** @description What, where and how to mend */
-        default: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/problem+json': components['schemas']['Problem']
-          }
-        }
-      }
-    }
-    put?: never
-    /** A job that makes it: Schedules as a workbook; marks: what is scheduled, separated by commas, all where there are none */
-    post: {
-      parameters: {
-        query?: {
-          marks?: string
-        }
-        header?: never
-        path: {
-          id: string
-        }
-        cookie?: never
-      }
-      requestBody?: never
-      responses: {
-        /** @description OK */
-        200: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/json': components['schemas']['Job']
-          }
-        }
-        /** @description What, where and how to mend */
-        default: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/problem+json': components['schemas']['Problem']
-          }
-        }
-      }
-    }
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/projects/{id}/exports/building.ifc': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    /** The building as IFC 4; bars: yes (the default) or no (concrete alone) */
-    get: {
-      parameters: {
-        query?: {
-          bars?: string
-        }
-        header?: never
-        path: {
-          id: string
-        }
-        cookie?: never
-      }
-      requestBody?: never
-      responses: {
-        /** @description OK */
-        200: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/octet-stream': string
-          }
-        }
-        /** @description What, where and how to mend */
-        default: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/problem+json': components['schemas']['Problem']
-          }
-        }
-      }
-    }
-    put?: never
-    /** A job that makes it: The building as IFC 4; bars: yes (the default) or no (concrete alone) */
-    post: {
-      parameters: {
-        query?: {
-          bars?: string
-        }
-        header?: never
-        path: {
-          id: string
-        }
-        cookie?: never
-      }
-      requestBody?: never
-      responses: {
-        /** @description OK */
-        200: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/json': components['schemas']['Job']
-          }
-        }
-        /** @description What, where and how to mend */
-        default: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/problem+json': components['schemas']['Problem']
-          }
-        }
-      }
-    }
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/projects/{id}/exports/analysis.ifc': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    /** The analysis model as IFC 4, structural analysis view */
-    get: {
-      parameters: {
-        query?: never
-        header?: never
-        path: {
-          id: string
-        }
-        cookie?: never
-      }
-      requestBody?: never
-      responses: {
-        /** @description OK */
-        200: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/octet-stream': string
-          }
-        }
-        /** @description What, where and how to mend */
-        default: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/problem+json': components['schemas']['Problem']
-          }
-        }
-      }
-    }
-    put?: never
-    /** A job that makes it: The analysis model as IFC 4, structural analysis view */
-    post: {
-      parameters: {
-        query?: never
-        header?: never
-        path: {
-          id: string
-        }
-        cookie?: never
-      }
-      requestBody?: never
-      responses: {
-        /** @description OK */
-        200: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/json': components['schemas']['Job']
-          }
-        }
-        /** @description What, where and how to mend */
-        default: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/problem+json': components['schemas']['Problem']
-          }
-        }
-      }
-    }
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/projects/{id}/exports/results.json': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    /** Everything needed to check the design again */
-    get: {
-      parameters: {
-        query?: never
-        header?: never
-        path: {
-          id: string
-        }
-        cookie?: never
-      }
-      requestBody?: never
-      responses: {
-        /** @description OK */
-        200: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/octet-stream': string
-          }
-        }
-        /** @description What, where and how to mend */
-        default: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/problem+json': components['schemas']['Problem']
-          }
-        }
-      }
-    }
-    put?: never
-    /** A job that makes it: Everything needed to check the design again */
-    post: {
-      parameters: {
-        query?: never
-        header?: never
-        path: {
-          id: string
-        }
-        cookie?: never
-      }
-      requestBody?: never
-      responses: {
-        /** @description OK */
-        200: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/json': components['schemas']['Job']
-          }
-        }
-        /** @description What, where and how to mend */
-        default: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/problem+json': components['schemas']['Problem']
-          }
-        }
-      }
-    }
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/projects/{id}/exports/basis.json': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    /** The basis of design with its local settings */
-    get: {
-      parameters: {
-        query?: never
-        header?: never
-        path: {
-          id: string
-        }
-        cookie?: never
-      }
-      requestBody?: never
-      responses: {
-        /** @description OK */
-        200: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/octet-stream': string
-          }
-        }
-        /** @description What, where and how to mend */
-        default: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/problem+json': components['schemas']['Problem']
-          }
-        }
-      }
-    }
-    put?: never
-    /** A job that makes it: The basis of design with its local settings */
-    post: {
-      parameters: {
-        query?: never
-        header?: never
-        path: {
-          id: string
-        }
-        cookie?: never
-      }
-      requestBody?: never
-      responses: {
-        /** @description OK */
-        200: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/json': components['schemas']['Job']
-          }
-        }
-        /** @description What, where and how to mend */
-        default: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/problem+json': components['schemas']['Problem']
-          }
-        }
-      }
-    }
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/projects/{id}/exports/project.zip': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    /** The whole project as one file, with its models and all that was done; Projects takes it in again */
-    get: {
-      parameters: {
-        query?: never
-        header?: never
-        path: {
-          id: string
-        }
-        cookie?: never
-      }
-      requestBody?: never
-      responses: {
-        /** @description OK */
-        200: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/octet-stream': string
-          }
-        }
-        /** @description What, where and how to mend */
-        default: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/problem+json': components['schemas']['Problem']
-          }
-        }
-      }
-    }
-    put?: never
-    /** A job that makes it: The whole project as one file, with its models and all that was done; Projects takes it in again */
-    post: {
-      parameters: {
-        query?: never
-        header?: never
-        path: {
-          id: string
-        }
-        cookie?: never
-      }
-      requestBody?: never
-      responses: {
-        /** @description OK */
-        200: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/json': components['schemas']['Job']
-          }
-        }
-        /** @description What, where and how to mend */
-        default: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/problem+json': components['schemas']['Problem']
-          }
-        }
-      }
-    }
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/projects/{id}/exports/bending.json': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    /** Every line of the bar list with the steps of its bending */
-    get: {
-      parameters: {
-        query?: never
-        header?: never
-        path: {
-          id: string
-        }
-        cookie?: never
-      }
-      requestBody?: never
-      responses: {
-        /** @description OK */
-        200: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/octet-stream': string
-          }
-        }
-        /** @description What, where and how to mend */
-        default: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/problem+json': components['schemas']['Problem']
-          }
-        }
-      }
-    }
-    put?: never
-    /** A job that makes it: Every line of the bar list with the steps of its bending */
-    post: {
-      parameters: {
-        query?: never
-        header?: never
-        path: {
-          id: string
-        }
-        cookie?: never
-      }
-      requestBody?: never
-      responses: {
-        /** @description OK */
-        200: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/json': components['schemas']['Job']
-          }
-        }
-        /** @description What, where and how to mend */
-        default: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/problem+json': components['schemas']['Problem']
-          }
-        }
-      }
-    }
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/projects/{id}/exports/bending.csv': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    /** The same as a table */
-    get: {
-      parameters: {
-        query?: never
-        header?: never
-        path: {
-          id: string
-        }
-        cookie?: never
-      }
-      requestBody?: never
-      responses: {
-        /** @description OK */
-        200: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/octet-stream': string
-          }
-        }
-        /** @description What, where and how to mend */
-        default: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/problem+json': components['schemas']['Problem']
-          }
-        }
-      }
-    }
-    put?: never
-    /** A job that makes it: The same as a table */
-    post: {
-      parameters: {
-        query?: never
-        header?: never
-        path: {
-          id: string
-        }
-        cookie?: never
-      }
-      requestBody?: never
-      responses: {
-        /** @description OK */
-        200: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/json': components['schemas']['Job']
-          }
-        }
-        /** @description What, where and how to mend */
-        default: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/problem+json': components['schemas']['Problem']
-          }
-        }
-      }
-    }
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/projects/{id}/exports/quantities.csv': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    /** Concrete, formwork and steel by storey as a table */
-    get: {
-      parameters: {
-        query?: never
-        header?: never
-        path: {
-          id: string
-        }
-        cookie?: never
-      }
-      requestBody?: never
-      responses: {
-        /** @description OK */
-        200: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/octet-stream': string
-          }
-        }
-        /** @description What, where and how to mend */
-        default: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/problem+json': components['schemas']['Problem']
-          }
-        }
-      }
-    }
-    put?: never
-    /** A job that makes it: Concrete, formwork and steel by storey as a table */
-    post: {
-      parameters: {
-        query?: never
-        header?: never
-        path: {
-          id: string
-        }
-        cookie?: never
-      }
-      requestBody?: never
-      responses: {
-        /** @description OK */
-        200: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/json': components['schemas']['Job']
-          }
-        }
-        /** @description What, where and how to mend */
-        default: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/problem+json': components['schemas']['Problem']
-          }
-        }
-      }
-    }
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/projects/{id}/exports/history.csv': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    /** What was done, when, by whom and from where, as a table */
-    get: {
-      parameters: {
-        query?: never
-        header?: never
-        path: {
-          id: string
-        }
-        cookie?: never
-      }
-      requestBody?: never
-      responses: {
-        /** @description OK */
-        200: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/octet-stream': string
-          }
-        }
-        /** @description What, where and how to mend */
-        default: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/problem+json': components['schemas']['Problem']
-          }
-        }
-      }
-    }
-    put?: never
-    /** A job that makes it: What was done, when, by whom and from where, as a table */
-    post: {
-      parameters: {
-        query?: never
-        header?: never
-        path: {
-          id: string
-        }
-        cookie?: never
-      }
-      requestBody?: never
-      responses: {
-        /** @description OK */
-        200: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/json': components['schemas']['Job']
-          }
-        }
-        /** @description What, where and how to mend */
-        default: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/problem+json': components['schemas']['Problem']
-          }
-        }
-      }
-    }
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/projects/{id}/exports/checks.csv': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    /** All checks as a table */
-    get: {
-      parameters: {
-        query?: never
-        header?: never
-        path: {
-          id: string
-        }
-        cookie?: never
-      }
-      requestBody?: never
-      responses: {
-        /** @description OK */
-        200: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/octet-stream': string
-          }
-        }
-        /** @description What, where and how to mend */
-        default: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/problem+json': components['schemas']['Problem']
-          }
-        }
-      }
-    }
-    put?: never
-    /** A job that makes it: All checks as a table */
-    post: {
-      parameters: {
-        query?: never
-        header?: never
-        path: {
-          id: string
-        }
-        cookie?: never
-      }
-      requestBody?: never
-      responses: {
-        /** @description OK */
-        200: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/json': components['schemas']['Job']
-          }
-        }
-        /** @description What, where and how to mend */
-        default: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/problem+json': components['schemas']['Problem']
-          }
-        }
-      }
-    }
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/projects/{id}/exports/drawings.pdf': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    /** Drawings as PDF; paper and marks as on the page */
-    get: {
-      parameters: {
-        query?: {
-          paper?: string
-          marks?: string
-        }
-        header?: never
-        path: {
-          id: string
-        }
-        cookie?: never
-      }
-      requestBody?: never
-      responses: {
-        /** @description OK */
-        200: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/octet-stream': string
-          }
-        }
-        /** @description What, where and how to mend */
-        default: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/problem+json': components['schemas']['Problem']
-          }
-        }
-      }
-    }
-    put?: never
-    /** A job that makes it: Drawings as PDF; paper and marks as on the page */
-    post: {
-      parameters: {
-        query?: {
-          paper?: string
-          marks?: string
-        }
-        header?: never
-        path: {
-          id: string
-        }
-        cookie?: never
-      }
-      requestBody?: never
-      responses: {
-        /** @description OK */
-        200: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/json': components['schemas']['Job']
-          }
-        }
-        /** @description What, where and how to mend */
-        default: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/problem+json': components['schemas']['Problem']
-          }
-        }
-      }
-    }
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/projects/{id}/exports/drawings.dxf': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    /** Drawings as DXF; paper and marks as on the page */
-    get: {
-      parameters: {
-        query?: {
-          paper?: string
-          marks?: string
-        }
-        header?: never
-        path: {
-          id: string
-        }
-        cookie?: never
-      }
-      requestBody?: never
-      responses: {
-        /** @description OK */
-        200: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/octet-stream': string
-          }
-        }
-        /** @description What, where and how to mend */
-        default: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/problem+json': components['schemas']['Problem']
-          }
-        }
-      }
-    }
-    put?: never
-    /** A job that makes it: Drawings as DXF; paper and marks as on the page */
-    post: {
-      parameters: {
-        query?: {
-          paper?: string
-          marks?: string
-        }
-        header?: never
-        path: {
-          id: string
-        }
-        cookie?: never
-      }
-      requestBody?: never
-      responses: {
-        /** @description OK */
-        200: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/json': components['schemas']['Job']
-          }
-        }
-        /** @description What, where and how to mend */
-        default: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/problem+json': components['schemas']['Problem']
-          }
-        }
-      }
-    }
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/projects/{id}/exports/model': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    /** The model as it was uploaded */
-    get: {
-      parameters: {
-        query?: never
-        header?: never
-        path: {
-          id: string
-        }
-        cookie?: never
-      }
-      requestBody?: never
-      responses: {
-        /** @description OK */
-        200: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/octet-stream': string
-          }
-        }
-        /** @description What, where and how to mend */
-        default: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/problem+json': components['schemas']['Problem']
-          }
-        }
-      }
-    }
-    put?: never
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/jobs/{job}/file': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    /** The file that a job made */
-    get: {
-      parameters: {
-        query?: never
-        header?: never
-        path: {
-          job: string
-        }
-        cookie?: never
-      }
-      requestBody?: never
-      responses: {
-        /** @description OK */
-        200: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/octet-stream': string
-          }
-        }
-        /** @description What, where and how to mend */
-        default: {
-          headers: {
-            [name: string]: unknown
-          }
-          content: {
-            'application/problem+json': components['schemas']['Problem']
-          }
-        }
-      }
-    }
-    put?: never
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
+    "/api/health": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Whether the server is up */
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Health"];
+                    };
+                };
+                /** @description What, where and how to mend */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/ready": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Whether the server can do its work: 503 where its database, its memory or its disk are not up to it */
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Ready"];
+                    };
+                };
+                /** @description What, where and how to mend */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/catalogue": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Design codes with the bars of their market */
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["CatalogueList"];
+                    };
+                };
+                /** @description What, where and how to mend */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/projects": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** All projects, last changed first */
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["ProjectList"];
+                    };
+                };
+                /** @description What, where and how to mend */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        /** Reads an uploaded model, or a project that was downloaded (the body); the job's result is the project */
+        post: {
+            parameters: {
+                query?: {
+                    name?: string;
+                    fileName?: string;
+                };
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/octet-stream": string;
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Job"];
+                    };
+                };
+                /** @description What, where and how to mend */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{job}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** How a job stands */
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    job: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Job"];
+                    };
+                };
+                /** @description What, where and how to mend */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        /** Cancels a job */
+        delete: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    job: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Job"];
+                    };
+                };
+                /** @description What, where and how to mend */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/projects/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** One project; its ETag is the version */
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Project"];
+                    };
+                };
+                /** @description What, where and how to mend */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        /** Deletes a project: it rests for 30 days, from where it can be brought back */
+        delete: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content?: never;
+                };
+                /** @description What, where and how to mend */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        options?: never;
+        head?: never;
+        /** Renames a project (If-Match: version) */
+        patch: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["NewName"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Project"];
+                    };
+                };
+                /** @description What, where and how to mend */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        trace?: never;
+    };
+    "/api/deleted-projects": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Projects that were deleted and rest, the last one first */
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["DeletedList"];
+                    };
+                };
+                /** @description What, where and how to mend */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/deleted-projects/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Brings a deleted project back as it was */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Project"];
+                    };
+                };
+                /** @description What, where and how to mend */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        /** Removes a deleted project for good, with all that belongs to it */
+        delete: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content?: never;
+                };
+                /** @description What, where and how to mend */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/projects/{id}/state": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What the results belong to and what is being computed */
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["State"];
+                    };
+                };
+                /** @description What, where and how to mend */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/projects/{id}/basis": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The basis of design; the ETag is the project's version */
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Basis"];
+                    };
+                };
+                /** @description What, where and how to mend */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        /** Changes fields of the basis on top of what it is now and redesigns: a JSON merge patch (If-Match: version that it was made on) */
+        patch: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["Basis"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Project"];
+                    };
+                };
+                /** @description What, where and how to mend */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        trace?: never;
+    };
+    "/api/session": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Who is signed in */
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Session"];
+                    };
+                };
+                /** @description What, where and how to mend */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        /** Signs a browser in: the answer gives it a cookie */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["SignIn"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Session"];
+                    };
+                };
+                /** @description What, where and how to mend */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        /** Signs the browser out */
+        delete: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content?: never;
+                };
+                /** @description What, where and how to mend */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/account": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** One's own account */
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["OwnAccount"];
+                    };
+                };
+                /** @description What, where and how to mend */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/account/password": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Changes one's password; other browsers are signed out, and tokens end */
+        put: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["NewPassword"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content?: never;
+                };
+                /** @description What, where and how to mend */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/account/browsers": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /** Signs all other browsers out */
+        delete: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["OwnAccount"];
+                    };
+                };
+                /** @description What, where and how to mend */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/account/tokens": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Makes a token for a program */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["NewToken"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["MadeToken"];
+                    };
+                };
+                /** @description What, where and how to mend */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/account/tokens/{token}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /** Ends a token */
+        delete: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    token: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["OwnAccount"];
+                    };
+                };
+                /** @description What, where and how to mend */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/accounts": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** All accounts by name */
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["AccountList"];
+                    };
+                };
+                /** @description What, where and how to mend */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        /** Makes an account; its password is told this once */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["NewAccount"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["GivenAccount"];
+                    };
+                };
+                /** @description What, where and how to mend */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/accounts/{account}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Whether a person may sign in, and is an administrator */
+        put: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    account: string;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["Standing"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Account"];
+                    };
+                };
+                /** @description What, where and how to mend */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/accounts/{account}/password": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Gives an account a new password, told this once; the old one ends with all that is signed in with it */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    account: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["GivenAccount"];
+                    };
+                };
+                /** @description What, where and how to mend */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/deeds": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Who did what, the last first */
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["DeedList"];
+                    };
+                };
+                /** @description What, where and how to mend */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/projects/{id}/people": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** With whom the project is shared */
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Sharing"];
+                    };
+                };
+                /** @description What, where and how to mend */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/projects/{id}/people/{account}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Shares the project with somebody, or changes as what */
+        put: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                    account: string;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["NewRole"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Sharing"];
+                    };
+                };
+                /** @description What, where and how to mend */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        post?: never;
+        /** Shares the project with somebody no longer */
+        delete: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                    account: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Sharing"];
+                    };
+                };
+                /** @description What, where and how to mend */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/projects/{id}/deeds": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Who did what with the project, when and from where, oldest first */
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["DeedList"];
+                    };
+                };
+                /** @description What, where and how to mend */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/projects/{id}/project-data": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What title blocks and heads of pages tell of the project */
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["ProjectData"];
+                    };
+                };
+                /** @description What, where and how to mend */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        /** Changes a text of it; refused if it is no longer what it was */
+        put: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["TextChange"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["ProjectData"];
+                    };
+                };
+                /** @description What, where and how to mend */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/projects/{id}/project-data/revisions": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Changes the table of revisions; refused if it is no longer what it was */
+        put: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["RevisionsChange"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["ProjectData"];
+                    };
+                };
+                /** @description What, where and how to mend */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/projects/{id}/logo": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The logo of the project's paper */
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/octet-stream": string;
+                    };
+                };
+                /** @description What, where and how to mend */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        /** Takes a PNG or JPEG picture as the logo */
+        put: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/octet-stream": string;
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["ProjectData"];
+                    };
+                };
+                /** @description What, where and how to mend */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        post?: never;
+        /** Takes the logo away */
+        delete: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["ProjectData"];
+                    };
+                };
+                /** @description What, where and how to mend */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/bases": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Bases of design kept for all projects */
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["KeptBases"];
+                    };
+                };
+                /** @description What, where and how to mend */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        /** Keeps a basis under its name, without local settings, in place of one that has it */
+        put: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["Basis"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["KeptBases"];
+                    };
+                };
+                /** @description What, where and how to mend */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        post?: never;
+        /** Forgets a kept basis; projects that took it keep what they have */
+        delete: {
+            parameters: {
+                query?: {
+                    name?: string;
+                };
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["KeptBases"];
+                    };
+                };
+                /** @description What, where and how to mend */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/projects/{id}/basis/compare": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** The project's basis beside another, line by line; nothing is stored */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["Basis"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["BasesCompared"];
+                    };
+                };
+                /** @description What, where and how to mend */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sections/try": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Strengths of a section and the use of every check under sets of forces; the body is one of a list of sections */
+        post: {
+            parameters: {
+                query?: {
+                    set?: string;
+                };
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["Entry"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["SectionAnswer"];
+                    };
+                };
+                /** @description What, where and how to mend */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/projects/{id}/model": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What was read: counts, cases, combinations, findings */
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Model"];
+                    };
+                };
+                /** @description What, where and how to mend */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/projects/{id}/results": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Worklist rows that match a query, worst first */
+        get: {
+            parameters: {
+                query?: {
+                    q?: string;
+                    page?: string;
+                    size?: string;
+                };
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["ResultsPage"];
+                    };
+                };
+                /** @description What, where and how to mend */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/projects/{id}/view": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Geometry with utilisations */
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["View"];
+                    };
+                };
+                /** @description What, where and how to mend */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/projects/{id}/members/{mark}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** A beam line or column stack */
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                    mark: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Member"];
+                    };
+                };
+                /** @description What, where and how to mend */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/projects/{id}/members/{mark}/calculation": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Step-by-step calculation: of a station of a line, or of a lift, combination and place */
+        get: {
+            parameters: {
+                query?: {
+                    station?: string;
+                    lift?: string;
+                    combination?: string;
+                    demand?: string;
+                };
+                header?: never;
+                path: {
+                    id: string;
+                    mark: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Calculation"];
+                    };
+                };
+                /** @description What, where and how to mend */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/projects/{id}/members/{mark}/interaction": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Demands of a lift with their utilisations, worst first */
+        get: {
+            parameters: {
+                query?: {
+                    lift?: string;
+                };
+                header?: never;
+                path: {
+                    id: string;
+                    mark: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Interaction"];
+                    };
+                };
+                /** @description What, where and how to mend */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/projects/{id}/members/{mark}/curves": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Strength of a lift at an angle of moments (in degrees; that of the demand if left out), and all round under a demand's axial force */
+        get: {
+            parameters: {
+                query?: {
+                    lift?: string;
+                    combination?: string;
+                    demand?: string;
+                    angle?: string;
+                };
+                header?: never;
+                path: {
+                    id: string;
+                    mark: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Curves"];
+                    };
+                };
+                /** @description What, where and how to mend */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/projects/{id}/members/{mark}/surface": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The strength surface of a lift */
+        get: {
+            parameters: {
+                query?: {
+                    lift?: string;
+                };
+                header?: never;
+                path: {
+                    id: string;
+                    mark: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Surface"];
+                    };
+                };
+                /** @description What, where and how to mend */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/projects/{id}/schedules/{kind}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** A page of the types, beams, columns, bars or totals schedule; marks: what is scheduled, separated by commas */
+        get: {
+            parameters: {
+                query?: {
+                    marks?: string;
+                    page?: string;
+                    size?: string;
+                };
+                header?: never;
+                path: {
+                    id: string;
+                    kind: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["SchedulePage"];
+                    };
+                };
+                /** @description What, where and how to mend */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/projects/{id}/analysis": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Balance of every case, storeys, masses, and what can be shown */
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Analysis"];
+                    };
+                };
+                /** @description What, where and how to mend */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/projects/{id}/analysis/diagram": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** A force along every member, of a case, combination or envelope */
+        get: {
+            parameters: {
+                query?: {
+                    of?: string;
+                    component?: string;
+                };
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Diagram"];
+                    };
+                };
+                /** @description What, where and how to mend */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/projects/{id}/analysis/deflection": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The deflected shape of every member, of a case or combination */
+        get: {
+            parameters: {
+                query?: {
+                    of?: string;
+                };
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Deflection"];
+                    };
+                };
+                /** @description What, where and how to mend */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/projects/{id}/analysis/reactions": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Reactions of every supported joint, of a case or combination */
+        get: {
+            parameters: {
+                query?: {
+                    of?: string;
+                };
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Reactions"];
+                    };
+                };
+                /** @description What, where and how to mend */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/projects/{id}/analysis/compare": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What changed per member between two versions, largest first */
+        get: {
+            parameters: {
+                query?: {
+                    from?: string;
+                    to?: string;
+                    component?: string;
+                };
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Compare"];
+                    };
+                };
+                /** @description What, where and how to mend */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/projects/{id}/edits": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The history of model, basis, cages and marks, oldest first */
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["History"];
+                    };
+                };
+                /** @description What, where and how to mend */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        /** Changes the model, analyses it and redesigns (If-Match: version) */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["Edits"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Project"];
+                    };
+                };
+                /** @description What, where and how to mend */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/projects/{id}/edits/preview": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** What edits would do to lines, stacks and what is set by hand; nothing is stored */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["Edits"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Effects"];
+                    };
+                };
+                /** @description What, where and how to mend */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/projects/{id}/members/{mark}/mark": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Gives a line or stack another mark (If-Match: version) */
+        put: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                    mark: string;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["Mark"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Project"];
+                    };
+                };
+                /** @description What, where and how to mend */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/projects/{id}/undo": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Takes the newest change back (If-Match: version) */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Project"];
+                    };
+                };
+                /** @description What, where and how to mend */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/projects/{id}/redo": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Puts the last undone change in force again (If-Match: version) */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Project"];
+                    };
+                };
+                /** @description What, where and how to mend */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/projects/{id}/elements/{member}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** One analysis member: section, stiffness, connections and loads */
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                    member: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Element"];
+                    };
+                };
+                /** @description What, where and how to mend */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/projects/{id}/options": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** How the frame is analysed */
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Options"];
+                    };
+                };
+                /** @description What, where and how to mend */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/projects/{id}/revisions": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Reads a newer model of the building (the body); the job's result is its name for the routes below */
+        post: {
+            parameters: {
+                query?: {
+                    fileName?: string;
+                };
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/octet-stream": string;
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Job"];
+                    };
+                };
+                /** @description What, where and how to mend */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/projects/{id}/revisions/{revision}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What adopting a newer model would change; nothing is stored */
+        get: {
+            parameters: {
+                query?: {
+                    own?: string;
+                };
+                header?: never;
+                path: {
+                    id: string;
+                    revision: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Revision"];
+                    };
+                };
+                /** @description What, where and how to mend */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        /** Adopts a newer model in one step (If-Match: version) */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                    revision: string;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["Adopt"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Project"];
+                    };
+                };
+                /** @description What, where and how to mend */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/projects/{id}/elements": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Analysis members by their ids: section, stiffness, connections and loads; nothing is stored */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["Members"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Elements"];
+                    };
+                };
+                /** @description What, where and how to mend */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/projects/{id}/resized": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Edits that make members deeper or wider by steps of the basis; nothing is stored */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["Resize"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Edits"];
+                    };
+                };
+                /** @description What, where and how to mend */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/projects/{id}/hand": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Releases what is set by hand on lines, or sets their kind of torsion, in one step (If-Match: version) */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["HandOfMany"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Project"];
+                    };
+                };
+                /** @description What, where and how to mend */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/projects/{id}/outcome": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What the newest design mended and broke beside the one before */
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Outcome"];
+                    };
+                };
+                /** @description What, where and how to mend */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/projects/{id}/force-files": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Uploads a table of station forces (CSV or XLSX) and proposes a mapping of its columns */
+        post: {
+            parameters: {
+                query?: {
+                    fileName?: string;
+                };
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/octet-stream": string;
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["ForceFile"];
+                    };
+                };
+                /** @description What, where and how to mend */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/projects/{id}/force-files/{file}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** An uploaded table with the proposed mapping of one of its sheets */
+        get: {
+            parameters: {
+                query?: {
+                    sheet?: string;
+                };
+                header?: never;
+                path: {
+                    id: string;
+                    file: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["ForceFile"];
+                    };
+                };
+                /** @description What, where and how to mend */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/projects/{id}/force-files/{file}/preview": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Reads the first rows with a mapping and counts all */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                    file: string;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["Use"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Preview"];
+                    };
+                };
+                /** @description What, where and how to mend */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/projects/{id}/force-files/{file}/import": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Takes the forces into the model and redesigns (If-Match: version); remembers the mapping under its name */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                    file: string;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["Use"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Project"];
+                    };
+                };
+                /** @description What, where and how to mend */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sketches/beam/preview": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Strength envelopes of a continuous beam being drawn up */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["BeamSketch"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["SketchPreview"];
+                    };
+                };
+                /** @description What, where and how to mend */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sketches/beam": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Makes a project of a continuous beam */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["BeamSketch"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Project"];
+                    };
+                };
+                /** @description What, where and how to mend */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sketches/column/preview": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Strength envelopes of a column being drawn up */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["ColumnSketch"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["SketchPreview"];
+                    };
+                };
+                /** @description What, where and how to mend */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sketches/column": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Makes a project of a column */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["ColumnSketch"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Project"];
+                    };
+                };
+                /** @description What, where and how to mend */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/projects/{id}/members/{mark}/torsion-relief": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Finds by re-analysis whether a line's torsion is needed, and the stiffness that relieves it; a trial, nothing is stored */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                    mark: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Relief"];
+                    };
+                };
+                /** @description What, where and how to mend */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/projects/{id}/torsion-relief": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Relieves every line whose torsion comes from compatibility and passes the cracking torque, together; a trial, nothing is stored */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["ReliefOfAll"];
+                    };
+                };
+                /** @description What, where and how to mend */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/projects/{id}/members/{mark}/stirrups": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Every arrangement of stirrups weighed for a span, the best first */
+        get: {
+            parameters: {
+                query?: {
+                    span?: string;
+                };
+                header?: never;
+                path: {
+                    id: string;
+                    mark: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["StirrupsWeighed"];
+                    };
+                };
+                /** @description What, where and how to mend */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/projects/{id}/members/{mark}/sections": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Other sections for a line, each designed for the forces as they are, the cheapest first, with the edits that put them in force */
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                    mark: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Sections"];
+                    };
+                };
+                /** @description What, where and how to mend */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/projects/{id}/members/{mark}/preferences": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The line designed under every preference: mass, bars, layers, sizes */
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                    mark: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Preferences"];
+                    };
+                };
+                /** @description What, where and how to mend */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/projects/{id}/members/{mark}/try": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Checks a line as if set by hand so; nothing is stored */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                    mark: string;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["Hand"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Beam"];
+                    };
+                };
+                /** @description What, where and how to mend */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/projects/{id}/members/{mark}/hand": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Sets a line by hand; what is left out is Kolonne's again (If-Match: version) */
+        put: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                    mark: string;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["Hand"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["HandSet"];
+                    };
+                };
+                /** @description What, where and how to mend */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/projects/{id}/members/{mark}/identical": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Lines or columns of the same geometry, each checked with this one's cage */
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                    mark: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Identical"];
+                    };
+                };
+                /** @description What, where and how to mend */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/projects/{id}/members/{mark}/copy": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Copies the cage to others of the same geometry by hand (If-Match: version) */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                    mark: string;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["Copy"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Project"];
+                    };
+                };
+                /** @description What, where and how to mend */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/projects/{id}/members/{mark}/readings": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Forces of every combination at a station */
+        get: {
+            parameters: {
+                query?: {
+                    station?: string;
+                };
+                header?: never;
+                path: {
+                    id: string;
+                    mark: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Readings"];
+                    };
+                };
+                /** @description What, where and how to mend */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/projects/{id}/columns/{mark}/try": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Checks a column as if set by hand so; nothing is stored */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                    mark: string;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["HandLifts"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Column"];
+                    };
+                };
+                /** @description What, where and how to mend */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/projects/{id}/columns/{mark}/hand": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Sets a column by hand; what is left out is Kolonne's again (If-Match: version) */
+        put: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                    mark: string;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["HandLifts"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["HandColumn"];
+                    };
+                };
+                /** @description What, where and how to mend */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/projects/{id}/columns/{mark}/arrangements": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Bars that would bear what a lift bears, the first of each number of bars */
+        get: {
+            parameters: {
+                query?: {
+                    lift?: string;
+                };
+                header?: never;
+                path: {
+                    id: string;
+                    mark: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Arrangements"];
+                    };
+                };
+                /** @description What, where and how to mend */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/projects/{id}/types": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Types and members with cages of their own */
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Types"];
+                    };
+                };
+                /** @description What, where and how to mend */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        /** Changes types (If-Match: version): adopt a point of the curve, none, merge, apart, dissolve, lock, rename, pattern, tolerance */
+        put: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["TypeChange"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Project"];
+                    };
+                };
+                /** @description What, where and how to mend */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/projects/{id}/types/curve/{role}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The curve of types against steel, beam or column; not ready before it is made */
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                    role: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["TypeCurve"];
+                    };
+                };
+                /** @description What, where and how to mend */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        /** Starts making the curve */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                    role: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Job"];
+                    };
+                };
+                /** @description What, where and how to mend */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/projects/{id}/types/curve/{role}/{types}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The types at a point of the curve, dearest first */
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                    role: string;
+                    types: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["TypesAt"];
+                    };
+                };
+                /** @description What, where and how to mend */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/projects/{id}/types/pattern/{role}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Marks that a pattern would give */
+        get: {
+            parameters: {
+                query?: {
+                    pattern?: string;
+                };
+                header?: never;
+                path: {
+                    id: string;
+                    role: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["TypePattern"];
+                    };
+                };
+                /** @description What, where and how to mend */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/projects/{id}/drawings": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** One sheet of the drawings; paper: A4 to A0, marks: what is drawn, separated by commas */
+        get: {
+            parameters: {
+                query?: {
+                    paper?: string;
+                    marks?: string;
+                    sheet?: string;
+                };
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Sheet"];
+                    };
+                };
+                /** @description What, where and how to mend */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/projects/{id}/column-schedule": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** A page of the columns against the storeys; marks: what is scheduled, separated by commas */
+        get: {
+            parameters: {
+                query?: {
+                    marks?: string;
+                    sheet?: string;
+                };
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Sheet"];
+                    };
+                };
+                /** @description What, where and how to mend */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/projects/{id}/title-block": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** A sheet with nothing but its title block; paper: A4 to A0 */
+        get: {
+            parameters: {
+                query?: {
+                    paper?: string;
+                };
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Sheet"];
+                    };
+                };
+                /** @description What, where and how to mend */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/projects/{id}/exports/report.pdf": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Utilisation report; sheets: marks whose calculations it holds, separated by commas; calculations: named (these alone), failing or cages (one of each) beside them */
+        get: {
+            parameters: {
+                query?: {
+                    sheets?: string;
+                    calculations?: string;
+                };
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/octet-stream": string;
+                    };
+                };
+                /** @description What, where and how to mend */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        /** A job that makes it: Utilisation report; sheets: marks whose calculations it holds, separated by commas; calculations: named (these alone), failing or cages (one of each) beside them */
+        post: {
+            parameters: {
+                query?: {
+                    sheets?: string;
+                    calculations?: string;
+                };
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Job"];
+                    };
+                };
+                /** @description What, where and how to mend */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/projects/{id}/exports/schedules.pdf": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Schedules on paper; marks: what is scheduled, separated by commas, all where there are none */
+        get: {
+            parameters: {
+                query?: {
+                    marks?: string;
+                };
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/octet-stream": string;
+                    };
+                };
+                /** @description What, where and how to mend */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        /** A job that makes it: Schedules on paper; marks: what is scheduled, separated by commas, all where there are none */
+        post: {
+            parameters: {
+                query?: {
+                    marks?: string;
+                };
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Job"];
+                    };
+                };
+                /** @description What, where and how to mend */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/projects/{id}/exports/schedules.xlsx": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Schedules as a workbook; marks: what is scheduled, separated by commas, all where there are none */
+        get: {
+            parameters: {
+                query?: {
+                    marks?: string;
+                };
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/octet-stream": string;
+                    };
+                };
+                /** @description What, where and how to mend */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        /** A job that makes it: Schedules as a workbook; marks: what is scheduled, separated by commas, all where there are none */
+        post: {
+            parameters: {
+                query?: {
+                    marks?: string;
+                };
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Job"];
+                    };
+                };
+                /** @description What, where and how to mend */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/projects/{id}/exports/building.ifc": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The building as IFC 4; bars: yes (the default) or no (concrete alone) */
+        get: {
+            parameters: {
+                query?: {
+                    bars?: string;
+                };
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/octet-stream": string;
+                    };
+                };
+                /** @description What, where and how to mend */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        /** A job that makes it: The building as IFC 4; bars: yes (the default) or no (concrete alone) */
+        post: {
+            parameters: {
+                query?: {
+                    bars?: string;
+                };
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Job"];
+                    };
+                };
+                /** @description What, where and how to mend */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/projects/{id}/exports/analysis.ifc": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The analysis model as IFC 4, structural analysis view */
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/octet-stream": string;
+                    };
+                };
+                /** @description What, where and how to mend */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        /** A job that makes it: The analysis model as IFC 4, structural analysis view */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Job"];
+                    };
+                };
+                /** @description What, where and how to mend */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/projects/{id}/exports/results.json": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Everything needed to check the design again */
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/octet-stream": string;
+                    };
+                };
+                /** @description What, where and how to mend */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        /** A job that makes it: Everything needed to check the design again */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Job"];
+                    };
+                };
+                /** @description What, where and how to mend */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/projects/{id}/exports/basis.json": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The basis of design with its local settings */
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/octet-stream": string;
+                    };
+                };
+                /** @description What, where and how to mend */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        /** A job that makes it: The basis of design with its local settings */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Job"];
+                    };
+                };
+                /** @description What, where and how to mend */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/projects/{id}/exports/project.zip": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The whole project as one file, with its models and all that was done; Projects takes it in again */
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/octet-stream": string;
+                    };
+                };
+                /** @description What, where and how to mend */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        /** A job that makes it: The whole project as one file, with its models and all that was done; Projects takes it in again */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Job"];
+                    };
+                };
+                /** @description What, where and how to mend */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/projects/{id}/exports/bending.json": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Every line of the bar list with the steps of its bending */
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/octet-stream": string;
+                    };
+                };
+                /** @description What, where and how to mend */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        /** A job that makes it: Every line of the bar list with the steps of its bending */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Job"];
+                    };
+                };
+                /** @description What, where and how to mend */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/projects/{id}/exports/bending.csv": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The same as a table */
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/octet-stream": string;
+                    };
+                };
+                /** @description What, where and how to mend */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        /** A job that makes it: The same as a table */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Job"];
+                    };
+                };
+                /** @description What, where and how to mend */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/projects/{id}/exports/quantities.csv": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Concrete, formwork and steel by storey as a table */
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/octet-stream": string;
+                    };
+                };
+                /** @description What, where and how to mend */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        /** A job that makes it: Concrete, formwork and steel by storey as a table */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Job"];
+                    };
+                };
+                /** @description What, where and how to mend */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/projects/{id}/exports/history.csv": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What was done, when, by whom and from where, as a table */
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/octet-stream": string;
+                    };
+                };
+                /** @description What, where and how to mend */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        /** A job that makes it: What was done, when, by whom and from where, as a table */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Job"];
+                    };
+                };
+                /** @description What, where and how to mend */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/projects/{id}/exports/checks.csv": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** All checks as a table */
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/octet-stream": string;
+                    };
+                };
+                /** @description What, where and how to mend */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        /** A job that makes it: All checks as a table */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Job"];
+                    };
+                };
+                /** @description What, where and how to mend */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/projects/{id}/exports/drawings.pdf": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Drawings as PDF; paper and marks as on the page */
+        get: {
+            parameters: {
+                query?: {
+                    paper?: string;
+                    marks?: string;
+                };
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/octet-stream": string;
+                    };
+                };
+                /** @description What, where and how to mend */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        /** A job that makes it: Drawings as PDF; paper and marks as on the page */
+        post: {
+            parameters: {
+                query?: {
+                    paper?: string;
+                    marks?: string;
+                };
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Job"];
+                    };
+                };
+                /** @description What, where and how to mend */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/projects/{id}/exports/drawings.dxf": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Drawings as DXF; paper and marks as on the page */
+        get: {
+            parameters: {
+                query?: {
+                    paper?: string;
+                    marks?: string;
+                };
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/octet-stream": string;
+                    };
+                };
+                /** @description What, where and how to mend */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        /** A job that makes it: Drawings as DXF; paper and marks as on the page */
+        post: {
+            parameters: {
+                query?: {
+                    paper?: string;
+                    marks?: string;
+                };
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Job"];
+                    };
+                };
+                /** @description What, where and how to mend */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/projects/{id}/exports/model": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The model as it was uploaded */
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/octet-stream": string;
+                    };
+                };
+                /** @description What, where and how to mend */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{job}/file": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The file that a job made */
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    job: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/octet-stream": string;
+                    };
+                };
+                /** @description What, where and how to mend */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
 }
-export type webhooks = Record<string, never>
+export type webhooks = Record<string, never>;
 export interface components {
-  schemas: {
-    Account: {
-      id: string
-      name: string
-      administrator: boolean
-      active: boolean
-      mustChange: boolean
-      madeAt: string
-      signedInAt: string
-    }
-    AccountList: {
-      accounts: components['schemas']['Account'][]
-    }
-    Adopt: {
-      keepOwn: boolean
-    }
-    Alike: {
-      mark: string
-      storey: string
-      utilisation: number
-      satisfied: boolean
-      now: number
-      handSet: boolean
-    }
-    Analysis: {
-      version: number
-      imported: boolean
-      stale: boolean
-      forceUnit: string
-      momentUnit: string
-      balance: components['schemas']['Balance'][]
-      drifts: components['schemas']['Drift'][]
-      masses: components['schemas']['Mass'][]
-      combinations: components['schemas']['Choice'][]
-      findings: components['schemas']['Finding'][]
-    }
-    AreaLoadEdit: {
-      /** @constant */
-      kind: 'area-load'
-      panel: string
-      case: string
-      pressure: number
-    }
-    Arrangement: {
-      hand: components['schemas']['HandLift']
-      bars: string
-      utilisation: number
-      kgPerM: number
-      clearMm: number
-      present: boolean
-    }
-    Arrangements: {
-      options: components['schemas']['Arrangement'][]
-    }
-    Balance: {
-      id: string
-      name: string
-      kind: string
-      selfWeight: boolean
-      generated: boolean
-      applied: number[]
-      reaction: number[]
-      residual: number
-    }
-    BarEntry: {
-      bar: string
-      area: number
-      diameter: number
-      x: number
-      z: number
-      x2: number
-      z2: number
-      count: number
-      face: string
-    }
-    BarShape: {
-      code: string
-      lines: number[][]
-      letters: components['schemas']['BarShapeLetter'][]
-    }
-    BarShapeLetter: {
-      x: number
-      y: number
-      text: string
-    }
-    Bars: {
-      layer: number
-      count: number
-      size: string
-      from: number
-      to: number
-      hookFrom: boolean
-      hookTo: boolean
-      pairs: boolean
-    }
-    BasesCompared: {
-      basis: components['schemas']['Basis']
-      lines: components['schemas']['BasisLine'][]
-    }
-    Basis: {
-      name: string
-      code: string
-      fyMpa: number
-      fytMpa: number
-      beamCoverMm: number
-      columnCoverMm: number
-      aggregateMm: number
-      beamBars: string[]
-      columnBars: string[]
-      stirrups: string[]
-      spacingStepMm: number
-      spacingLeastMm: number
-      spacingMostMm: number
-      zonesMost: number
-      legsMost: number
-      layersMost: number
-      practicalCap: number
-      preference: string
-      liveDeflection: number
-      lastingDeflection: number
-      swayX: string
-      swayY: string
-      effectiveLengths: string
-      effectiveLengthX: number
-      effectiveLengthY: number
-      redistribution: number
-      national: {
-        [key: string]: number
-      }
-      slabFlanges: boolean
-      bundles: boolean
-      stockLengthMm: number
-      ductility: string
-      bandFrom: number
-      bandTo: number
-      depthLeastMm: number
-      depthMostMm: number
-      widthLeastMm: number
-      widthMostMm: number
-      sizeStepMm: number
-      roofDeflection: number
-      sizesApart: number
-      columnBarsApartMm: number
-      lengthModuleMm: number
-      costPieceKg: number
-      costLayerKg: number
-      costAloneKg: number
-      costOffMiddleKg: number
-      costSizeKg: number
-      local: {
-        [key: string]: components['schemas']['Local']
-      }
-    }
-    BasisLine: {
-      name: string
-      here: string
-      there: string
-      same: boolean
-    }
-    Beam: {
-      mark: string
-      storey: string
-      spans: components['schemas']['Span'][]
-      supports: components['schemas']['Support'][]
-      groups: components['schemas']['Group'][]
-      zones: components['schemas']['Zone'][]
-      sides: components['schemas']['Side'][]
-      cuts: components['schemas']['Cut'][]
-      points: components['schemas']['Point'][]
-      deflections: components['schemas']['Deflected'][]
-      checks: components['schemas']['Check'][]
-      findings: components['schemas']['Finding'][]
-      utilisation: number
-      satisfied: boolean
-      steelKg: number
-      concreteM3: number
-      coverMm: number
-      fyMpa: number
-      governingStation: number
-      hand: components['schemas']['Hand']
-      needs: components['schemas']['Need'][]
-      legs: components['schemas']['Legs'][]
-      sizes: string[]
-      stirrupSizes: string[]
-      firstBar: number
-      lastBar: number
-      spacingStepMm: number
-    }
-    BeamSketch: {
-      name: string
-      units: string
-      fc: number
-      spans: components['schemas']['SketchSpan'][]
-      supports: components['schemas']['SketchStand'][]
-      cases: components['schemas']['SketchCase'][]
-      loads: components['schemas']['SketchLoad'][]
-      patternLive: boolean
-      code: string
-    }
-    Browser: {
-      device: string
-      address: string
-      beganAt: string
-      seenAt: string
-      here: boolean
-    }
-    Calculation: {
-      heading: string
-      steps: components['schemas']['Step'][]
-    }
-    CaseTotal: {
-      loadCase: string
-      wasKn: number[] | null
-      nowKn: number[] | null
-    }
-    Catalogue: {
-      code: string
-      name: string
-      usUnits: boolean
-      usual: boolean
-      bars: string[]
-      standard: components['schemas']['Basis']
-      parameters: components['schemas']['Parameter'][]
-      fields: components['schemas']['Field'][]
-      ductility: components['schemas']['Word'][]
-      remarks: {
-        [key: string]: string
-      }
-    }
-    CatalogueList: {
-      codes: components['schemas']['Catalogue'][]
-    }
-    Change: {
-      member: string
-      mark: string
-      before: number | null
-      after: number | null
-      by: number
-    }
-    Check: {
-      kind: string
-      title: string
-      cause: string
-      demand: string
-      capacity: string
-      utilisation: number
-      satisfied: boolean
-      combination: string
-      place: string
-      x: number
-      part: number
-      station: number
-      clause: string
-    }
-    Choice: {
-      id: string
-      name: string
-    }
-    Column: {
-      mark: string
-      lifts: components['schemas']['Lift'][]
-      utilisation: number
-      satisfied: boolean
-      steelKg: number
-      concreteM3: number
-      coverMm: number
-      fyMpa: number
-      governingLift: number
-      sizes: string[]
-      tieSizes: string[]
-      spacingStepMm: number
-    }
-    ColumnSketch: {
-      name: string
-      units: string
-      fc: number
-      height: number
-      section: components['schemas']['SketchSection']
-      foot: string
-      head: string
-      cases: components['schemas']['SketchCase'][]
-      loads: components['schemas']['ColumnSketchLoad'][]
-      code: string
-    }
-    ColumnSketchLoad: {
-      loadCase: string
-      axial: number
-      hx: number
-      hy: number
-      mxHead: number
-      myHead: number
-      mxFoot: number
-      myFoot: number
-      qx: number
-      qy: number
-    }
-    Combination: {
-      id: string
-      name: string
-      purpose: string
-      terms: {
-        [key: string]: number
-      }
-    }
-    Compare: {
-      from: number
-      to: number
-      component: string
-      unit: string
-      most: number
-      changes: components['schemas']['Change'][]
-    }
-    Copy: {
-      marks: string[]
-    }
-    CurvePoint: {
-      n: number
-      mx: number
-      my: number
-    }
-    Curves: {
-      angleDeg: number
-      design: components['schemas']['CurvePoint'][]
-      nominal: components['schemas']['CurvePoint'][]
-      contour: components['schemas']['CurvePoint'][]
-      atAxial: number | null
-    }
-    Cut: {
-      x: number
-      label: string
-      span: number
-      bars: components['schemas']['Spot'][]
-      top: string
-      bottom: string
-      legs: number
-      stirrupDiameter: number
-      sideBarsPerFace: number
-      sideBarDiameter: number
-    }
-    Deed: {
-      at: string
-      project: string
-      version: number
-      person: string
-      address: string
-      kind: string
-      detail: string
-    }
-    DeedList: {
-      deeds: components['schemas']['Deed'][]
-    }
-    Deflected: {
-      span: number
-      x: number[]
-      live: number[]
-      lasting: number[]
-      liveLimit: number
-      lastingLimit: number
-      service: string
-      sustained: string
-    }
-    Deflection: {
-      version: number
-      of: string
-      mostMm: number
-      members: components['schemas']['Shape'][]
-    }
-    Deleted: {
-      id: string
-      name: string
-      deletedAt: string
-      deletedBy: string
-      until: string
-    }
-    DeletedList: {
-      projects: components['schemas']['Deleted'][]
-    }
-    Demand: {
-      combination: string
-      combinationNumber: number
-      number: number
-      place: string
-      p: number
-      mx: number
-      my: number
-      factor: number
-      utilisation: number
-    }
-    Diagram: {
-      version: number
-      of: string
-      component: string
-      unit: string
-      most: number
-      members: components['schemas']['MemberDiagram'][]
-    }
-    Difference: {
-      kind: string
-      title: string
-      what: string
-      was: string
-      now: string
-      count: number
-      parts: string[]
-    }
-    Disc: {
-      x: number
-      y: number
-      radius: number
-      filled: boolean
-      width: number
-    }
-    Doubt: {
-      quantity: string
-      headers: string[]
-      what: string
-    }
-    Drift: {
-      storey: string
-      baseM: number
-      topM: number
-      loadCase: string
-      driftMm: number[]
-      worst: number[]
-      shear: number[]
-    }
-    Edit:
-      | components['schemas']['SectionEdit']
-      | components['schemas']['MaterialEdit']
-      | components['schemas']['PutSectionEdit']
-      | components['schemas']['StiffnessEdit']
-      | components['schemas']['ReleasesEdit']
-      | components['schemas']['MemberLoadsEdit']
-      | components['schemas']['AreaLoadEdit']
-      | components['schemas']['OptionsEdit']
-      | components['schemas']['ForcesEdit']
-    EditedAnalysis: {
-      shearDeformation: string
-      rigidEnds: number
-      patternLive: string
-      inclination?: number
-      pDelta: {
-        [key: string]: number
-      }
-    }
-    EditedForces: {
-      member: string
-      case: string
-      x: number
-      n: number
-      vy: number
-      vz: number
-      t: number
-      my: number
-      mz: number
-    }
-    EditedLoad: {
-      kind: string
-      direction: string
-      from: number
-      to?: number
-      value: number
-      valueTo?: number
-    }
-    Edits: {
-      edits: components['schemas']['Edit'][]
-    }
-    Effects: {
-      effects: string[]
-    }
-    Element: {
-      id: string
-      role: string
-      section: string
-      sections: string[]
-      material: string
-      materials: string[]
-      lengthM: number
-      factors: components['schemas']['Factors']
-      ownFactors: boolean
-      releaseStart: string[]
-      releaseEnd: string[]
-      loads: components['schemas']['Load'][]
-    }
-    Elements: {
-      elements: components['schemas']['Element'][]
-    }
-    Entry: {
-      id: string
-      use: string
-      units: string
-      code: string
-      shape: components['schemas']['ShapeEntry']
-      fc: number
-      fy: number
-      fyt: number
-      cover: number
-      bars: components['schemas']['BarEntry'][]
-      stirrups: components['schemas']['StirrupEntry']
-      forces: components['schemas']['ForceEntry'][]
-    }
-    Envelope: {
-      member: string
-      x: number[]
-      myHigh: number[]
-      myLow: number[]
-      vzHigh: number[]
-      vzLow: number[]
-      nLow: number[]
-      mzHigh: number[]
-      mzLow: number[]
-    }
-    Factors: {
-      area: number
-      shearY: number
-      shearZ: number
-      iy: number
-      iz: number
-      torsion: number
-    }
-    Field: {
-      key: string
-      part: string
-      name: string
-      kind: string
-      least: number
-      most: number
-      help: string
-      local: boolean
-    }
-    Finding: {
-      severity: string
-      code: string
-      where: string
-      what: string
-      mend: string
-      clause: string
-      combination: string
-    }
-    ForceEntry: {
-      name: string
-      n: number
-      vy: number
-      vz: number
-      t: number
-      my: number
-      mz: number
-    }
-    ForceFile: {
-      file: string
-      fileName: string
-      sheets: string[]
-      sheet: string
-      headers: string[]
-      unitRow: string[]
-      rows: number
-      sample: string[][]
-      proposal: components['schemas']['Mapped'][]
-      doubts: components['schemas']['Doubt'][]
-      remembered: string
-      saved: components['schemas']['Saved'][]
-      units: components['schemas']['Units'][]
-    }
-    ForceRow: {
-      member: string
-      loadCase: string
-      xM: number
-      forces: number[]
-    }
-    ForcesEdit: {
-      /** @constant */
-      kind: 'forces'
-      rows: components['schemas']['EditedForces'][]
-    }
-    Formula: {
-      text: string
-      equal: boolean
-      set: components['schemas']['Maths']
-    }
-    Gap: {
-      loadCase: string
-      members: number
-      first: string[]
-    }
-    GivenAccount: {
-      account: components['schemas']['Account']
-      password: string
-    }
-    Group: {
-      face: string
-      layer: number
-      count: number
-      size: string
-      diameter: number
-      offset: number
-      from: number
-      to: number
-      hookFrom: boolean
-      hookTo: boolean
-      through: boolean
-      pairs: boolean
-      laps: components['schemas']['Lap'][]
-    }
-    Hand: {
-      faces: {
-        [key: string]: components['schemas']['Bars'][]
-      }
-      stirrups: {
-        [key: string]: components['schemas']['Stirrups'][]
-      }
-      sides: {
-        [key: string]: components['schemas']['Sides']
-      }
-      demands: components['schemas']['Typed'][]
-      torsion: string
-    }
-    HandColumn: {
-      version: number
-      column: components['schemas']['Column']
-    }
-    HandLift: {
-      rows: components['schemas']['HandRows'] | null
-      ring: components['schemas']['HandRing'] | null
-      ties: components['schemas']['HandTies'] | null
-    }
-    HandLifts: {
-      lifts: {
-        [key: string]: components['schemas']['HandLift']
-      }
-    }
-    HandOfMany: {
-      marks: string[]
-      release: boolean
-      torsion: string | null
-    }
-    HandRing: {
-      count: number
-      size: string
-    }
-    HandRows: {
-      alongX: number
-      alongY: number
-      corner: string
-      face: string
-      heldX: boolean[]
-      heldY: boolean[]
-    }
-    HandSet: {
-      version: number
-      beam: components['schemas']['Beam']
-    }
-    HandTies: {
-      size: string
-      joint: number
-      end: number
-      middle: number
-      foot: number
-      head: number
-    }
-    Health: {
-      status: string
-      version: string
-    }
-    History: {
-      entries: components['schemas']['HistoryEntry'][]
-      canUndo: boolean
-      canRedo: boolean
-      modelVersion: number
-    }
-    HistoryEntry: {
-      version: number
-      kind: string
-      summary: string
-      person: string
-      at: string
-      changesModel: boolean
-      inForce: boolean
-      effects: string[]
-    }
-    Identical: {
-      lines: components['schemas']['Alike'][]
-    }
-    Interaction: {
-      demands: components['schemas']['Demand'][]
-    }
-    IssuedRevision: {
-      index: string
-      date: string
-      what: string
-      by: string
-    }
-    Job: {
-      id: string
-      kind: string
-      phase: string
-      doing: string
-      done: number
-      total: number
-      findings: components['schemas']['Finding'][]
-      result: string | null
-    }
-    KeptBases: {
-      bases: components['schemas']['KeptBasis'][]
-    }
-    KeptBasis: {
-      name: string
-      keptAt: string
-      basis: components['schemas']['Basis']
-    }
-    Lap: {
-      from: number
-      to: number
-    }
-    Latest: {
-      version: number
-      person: string
-      window: string
-      summary: string
-      effects: string[]
-    }
-    Legs: {
-      span: number
-      from: number
-      to: number
-      required: number
-      provided: number
-    }
-    Lift: {
-      number: number
-      storey: string
-      base: number
-      top: number
-      clear: number
-      section: components['schemas']['Section']
-      bars: string
-      ties: string
-      areaMm2: number
-      ratio: number
-      spots: components['schemas']['Spot'][]
-      tie: components['schemas']['Tie']
-      hand: components['schemas']['HandLift']
-      whole: components['schemas']['HandLift']
-      utilisation: number
-      satisfied: boolean
-      qx: number
-      qy: number
-      magnifierMx: number
-      magnifierMy: number
-      effectiveLengthMx: number
-      effectiveLengthMy: number
-      checks: components['schemas']['Check'][]
-      findings: components['schemas']['Finding'][]
-    }
-    Lines: {
-      layer: string
-      width: number
-      dashed: boolean
-      xy: number[]
-    }
-    Load: {
-      loadCase: string
-      kind: string
-      direction: string
-      from: number
-      to: number
-      value: number
-      valueTo: number
-    }
-    Local: {
-      role: string
-      storeys: string[]
-      members: string[]
-      set: components['schemas']['LocalSet']
-    }
-    LocalSet: {
-      fyMpa: number
-      fytMpa: number
-      beamCoverMm: number
-      columnCoverMm: number
-      aggregateMm: number
-      beamBars: string[]
-      columnBars: string[]
-      layersMost: number
-      practicalCap: number
-      preference: string
-      bundles: boolean
-      stirrups: string[]
-      spacingLeastMm: number
-      spacingMostMm: number
-      zonesMost: number
-      legsMost: number
-      sizesApart: number
-      columnBarsApartMm: number
-      lengthModuleMm: number
-      swayX: string
-      swayY: string
-      effectiveLengths: string
-      effectiveLengthX: number
-      effectiveLengthY: number
-    }
-    MadeToken: {
-      token: components['schemas']['Token']
-      secret: string
-    }
-    Mapped: {
-      quantity: string
-      header: string
-      unit: string
-      opposite: boolean
-    }
-    Mark: {
-      mark: string
-    }
-    Mass: {
-      storey: string
-      massT: number
-      xM: number
-      yM: number
-    }
-    MaterialEdit: {
-      /** @constant */
-      kind: 'material'
-      members: string[]
-      material: string
-    }
-    Maths: {
-      kind: string
-      text: string
-      parts: components['schemas']['Maths'][]
-    }
-    Member: {
-      mark: string
-      role: string
-      type: string
-      local: string[]
-      beam: components['schemas']['Beam'] | null
-      column: components['schemas']['Column'] | null
-      previous: string | null
-      next: string | null
-      failingRank: number
-      failingCount: number
-    }
-    MemberDiagram: {
-      id: string
-      x: number[]
-      v: number[]
-      low: number[] | null
-    }
-    MemberLoadsEdit: {
-      /** @constant */
-      kind: 'member-loads'
-      member: string
-      case: string
-      loads: components['schemas']['EditedLoad'][]
-    }
-    Members: {
-      members: string[]
-    }
-    Model: {
-      name: string
-      units: string
-      fileName: string
-      importedForces: boolean
-      forcesStale: boolean
-      counts: components['schemas']['NamedCount'][]
-      sections: components['schemas']['NamedCount'][]
-      materials: components['schemas']['NamedCount'][]
-      combinations: components['schemas']['Combination'][]
-      findings: components['schemas']['Finding'][]
-      sway: components['schemas']['StoreySway'][]
-    }
-    Moved: {
-      mark: string
-      member: string
-      before: number
-      after: number
-      by: number
-    }
-    NamedCount: {
-      name: string
-      count: number
-    }
-    Need: {
-      face: string
-      number: number
-      label: string
-      x: number
-      requiredMm2: number
-      providedMm2: number
-      minimum: boolean
-    }
-    NewAccount: {
-      name: string
-      administrator: boolean
-    }
-    NewName: {
-      name: string
-    }
-    NewPassword: {
-      old: string
-      password: string
-    }
-    NewRole: {
-      role: string
-    }
-    NewToken: {
-      name: string
-    }
-    Options: {
-      shearDeformation: boolean
-      rigidEnds: number
-      patternLive: boolean
-      inclination: number
-      pDelta: {
-        [key: string]: number
-      }
-      beams: components['schemas']['Factors']
-      columns: components['schemas']['Factors']
-    }
-    OptionsEdit: {
-      /** @constant */
-      kind: 'options'
-      analysis: components['schemas']['EditedAnalysis']
-      roleStiffness: components['schemas']['RoleFactors'][]
-    }
-    Outcome: {
-      from: number
-      to: number
-      mended: number
-      broken: number
-      firstMended: components['schemas']['Turned'][]
-      firstBroken: components['schemas']['Turned'][]
-    }
-    OwnAccount: {
-      name: string
-      linked: boolean
-      browsers: components['schemas']['Browser'][]
-      tokens: components['schemas']['Token'][]
-    }
-    OwnChange: {
-      fate: string
-      what: string
-      reason: string
-      count: number
-      members: string[]
-    }
-    Parameter: {
-      key: string
-      words: string
-      clause: string
-      recommended: number
-      least: number
-      most: number
-    }
-    Person: {
-      account: string
-      name: string
-    }
-    Picture: {
-      x: number
-      y: number
-      width: number
-      height: number
-    }
-    Point: {
-      x: number
-      span: number
-      mPos: number
-      comboPos: string
-      mNeg: number
-      comboNeg: string
-      capPos: number
-      capNeg: number
-      vMax: number
-      comboVMax: string
-      vMin: number
-      comboVMin: string
-      vc: number
-      vn: number
-      vLimit: number
-      ve: number
-      t: number
-      comboT: string
-      tn: number
-      limitUse: number
-    }
-    Preference: {
-      preference: string
-      steelKg: number
-      bars: number
-      layers: number
-      sizes: number
-      satisfied: boolean
-    }
-    Preferences: {
-      current: string
-      preferences: components['schemas']['Preference'][]
-    }
-    Preview: {
-      rows: components['schemas']['ForceRow'][]
-      used: number
-      total: number
-      without: string[]
-      gaps: components['schemas']['Gap'][]
-      totals: components['schemas']['Total'][]
-      findings: components['schemas']['Finding'][]
-    }
-    Problem: {
-      type: string
-      title: string
-      status: number
-      detail: string
-      findings: components['schemas']['Finding'][]
-    }
-    Project: {
-      id: string
-      name: string
-      createdAt: string
-      changedAt: string
-      version: number
-      role: string
-    }
-    ProjectData: {
-      version: number
-      texts: components['schemas']['ProjectText'][]
-      revisions: components['schemas']['IssuedRevision'][]
-      logo: boolean
-    }
-    ProjectList: {
-      projects: components['schemas']['Project'][]
-    }
-    ProjectText: {
-      key: string
-      name: string
-      text: string
-      longest: number
-    }
-    PutSectionEdit: {
-      /** @constant */
-      kind: 'put-section'
-      id: string
-      shape: string
-      b?: number
-      h?: number
-      d?: number
-      bw?: number
-      bf?: number
-      hf?: number
-    }
-    Reaction: {
-      joint: string
-      xM: number
-      yM: number
-      zM: number
-      forces: number[]
-    }
-    Reactions: {
-      version: number
-      of: string
-      forceUnit: string
-      momentUnit: string
-      joints: components['schemas']['Reaction'][]
-    }
-    Reading: {
-      combination: string
-      moment: number
-      shear: number
-      torque: number
-      axial: number
-    }
-    Readings: {
-      x: number
-      readings: components['schemas']['Reading'][]
-    }
-    Ready: {
-      ready: boolean
-      database: boolean
-      heapFreeMb: number
-      diskFreeMb: number
-    }
-    ReleasesEdit: {
-      /** @constant */
-      kind: 'releases'
-      members: string[]
-      releaseStart: string[]
-      releaseEnd: string[]
-    }
-    Relief: {
-      kind: string
-      evidence: string
-      factor: number
-      torqueKnm: number
-      relievedKnm: number
-      crackingKnm: number
-      moved: components['schemas']['Moved'][]
-      edits: components['schemas']['Edit'][]
-    }
-    ReliefOfAll: {
-      lines: components['schemas']['Relieved'][]
-      moved: components['schemas']['Moved'][]
-      edits: components['schemas']['Edit'][]
-    }
-    Relieved: {
-      mark: string
-      kind: string
-      evidence: string
-      factor: number
-      torqueKnm: number
-      relievedKnm: number
-      crackingKnm: number
-    }
-    Resize: {
-      members: string[]
-      deeper: number
-      wider: number
-    }
-    ResultRow: {
-      id: string
-      mark: string
-      role: string
-      storeys: string[]
-      section: string
-      check: string
-      place: string
-      utilisation: number
-      combination: string
-      clause: string
-      satisfied: boolean
-      overstressed: boolean
-      bars: string
-      stirrups: string
-      causes: string[]
-      finding: string
-      notes: number
-      parts: number
-      steelKg: number
-      handSet: boolean
-      type: string
-      local: string[]
-    }
-    ResultsPage: {
-      version: number
-      total: number
-      matching: number
-      page: number
-      size: number
-      rows: components['schemas']['ResultRow'][]
-      marks: string[]
-      causes: {
-        [key: string]: number
-      }
-      rungs: components['schemas']['Rung'][]
-    }
-    Revision: {
-      version: number
-      fileName: string
-      members: number
-      found: number
-      differences: components['schemas']['Difference'][]
-      totals: components['schemas']['CaseTotal'][]
-      own: components['schemas']['OwnChange'][]
-      effects: string[]
-    }
-    RevisionsChange: {
-      was: components['schemas']['IssuedRevision'][]
-      revisions: components['schemas']['IssuedRevision'][]
-    }
-    RoleFactors: {
-      role: string
-      factorArea: number
-      factorShearY: number
-      factorShearZ: number
-      factorIy: number
-      factorIz: number
-      factorTorsion: number
-    }
-    Rung: {
-      id: string
-      name: string
-      elevationM: number
-      utilisations: number[]
-      fails: number
-    }
-    Saved: {
-      name: string
-      mapping: components['schemas']['Mapped'][]
-    }
-    ScheduleColumn: {
-      name: string
-      width: number
-      numeric: boolean
-    }
-    SchedulePage: {
-      title: string
-      total: number
-      page: number
-      size: number
-      columns: components['schemas']['ScheduleColumn'][]
-      rows: string[][]
-      shapes: components['schemas']['BarShape'][]
-      pictures: components['schemas']['Sheet'][]
-    }
-    Section: {
-      label: string
-      shape: string
-      width: number
-      webWidth: number
-      depth: number
-      flangeDepth: number
-      fc: number
-    }
-    SectionAnswer: {
-      code: string
-      strengths: {
-        [key: string]: number
-      }
-      findings: components['schemas']['Finding'][]
-      sets: components['schemas']['SectionSet'][]
-      picture: components['schemas']['SectionPicture']
-      curves: components['schemas']['Curves'] | null
-      calculation: components['schemas']['Step'][]
-    }
-    SectionBar: {
-      x: number
-      z: number
-      diameter: number
-    }
-    SectionEdit: {
-      /** @constant */
-      kind: 'section'
-      members: string[]
-      section: string
-    }
-    SectionPicture: {
-      rings: number[][]
-      diameter: number
-      bars: components['schemas']['SectionBar'][]
-    }
-    SectionSet: {
-      name: string
-      utilisation: number
-      governs: string
-      atAxial: number | null
-      neutralAxisMm: number | null
-      towardsDeg: number | null
-      p: number
-      mx: number
-      my: number
-      checks: components['schemas']['SectionUse'][]
-    }
-    SectionUse: {
-      check: string
-      utilisation: number
-      demand: string
-      capacity: string
-      clause: string
-    }
-    Sections: {
-      options: components['schemas']['Tried'][]
-    }
-    Session: {
-      team: boolean
-      name: string
-      administrator: boolean
-      mustChange: boolean
-      provider: string
-    }
-    Shape: {
-      id: string
-      points: number[]
-    }
-    ShapeEntry: {
-      shape: string
-      b: number
-      h: number
-      bw: number
-      bf: number
-      hf: number
-      d: number
-      outline: number[][]
-      openings: number[][][]
-    }
-    SharedWith: {
-      account: string
-      name: string
-      role: string
-    }
-    Sharing: {
-      people: components['schemas']['SharedWith'][]
-      others: components['schemas']['Person'][]
-    }
-    Sheet: {
-      sheet: number
-      sheets: number
-      width: number
-      height: number
-      marks: string[]
-      lines: components['schemas']['Lines'][]
-      discs: components['schemas']['Disc'][]
-      texts: components['schemas']['Text'][]
-      logo: components['schemas']['Picture'] | null
-    }
-    Side: {
-      span: number
-      size: string
-      diameter: number
-      perFace: number
-      from: number
-      to: number
-    }
-    Sides: {
-      size: string
-      perFace: number
-    }
-    SignIn: {
-      name: string
-      password: string
-    }
-    SketchCase: {
-      id: string
-      name: string
-      kind: string
-      selfWeight: number
-    }
-    SketchLoad: {
-      span: number
-      loadCase: string
-      kind: string
-      from: number
-      to: number
-      value: number
-      valueTo: number
-    }
-    SketchPreview: {
-      findings: components['schemas']['Finding'][]
-      combinations: number
-      standard: string
-      forceUnit: string
-      momentUnit: string
-      envelopes: components['schemas']['Envelope'][]
-    }
-    SketchSection: {
-      shape: string
-      b: number
-      h: number
-      bw: number
-      bf: number
-      hf: number
-      d: number
-    }
-    SketchSpan: {
-      length: number
-      section: components['schemas']['SketchSection']
-    }
-    SketchStand: {
-      kind: string
-      below: number
-      above: number
-      column: components['schemas']['SketchSection']
-      pinnedFoot: boolean
-    }
-    Span: {
-      number: number
-      from: number
-      to: number
-      faceFrom: number
-      faceTo: number
-      section: components['schemas']['Section']
-    }
-    Spot: {
-      y: number
-      z: number
-      diameter: number
-      size: string
-      through: boolean
-    }
-    Standing: {
-      active: boolean
-      administrator: boolean
-    }
-    State: {
-      version: number
-      designed: number
-      current: boolean
-      doing: string
-      done: number
-      total: number
-      findings: components['schemas']['Finding'][]
-      last: components['schemas']['Latest']
-      totals: components['schemas']['Totals'] | null
-    }
-    Step: {
-      title: boolean
-      symbol: string
-      set: components['schemas']['Formula'] | null
-      words: string
-      formula: components['schemas']['Formula'] | null
-      numbers: components['schemas']['Formula'] | null
-      result: string
-      clause: string
-    }
-    StiffnessEdit: {
-      /** @constant */
-      kind: 'stiffness'
-      members: string[]
-      factorArea?: number
-      factorShearY?: number
-      factorShearZ?: number
-      factorIy?: number
-      factorIz?: number
-      factorTorsion?: number
-    }
-    StirrupEntry: {
-      bar: string
-      spacing: number
-      legs: number
-      legsAlong: number
-    }
-    Stirrups: {
-      from: number
-      size: string
-      legs: number
-      spacing: number
-    }
-    StirrupsWeighed: {
-      span: number
-      options: components['schemas']['Weighed'][]
-    }
-    StoreySway: {
-      baseM: number
-      topM: number
-      qx: number | null
-      qy: number | null
-    }
-    Support: {
-      x: number
-      kind: string
-      depth: number
-      label: string
-    }
-    Surface: {
-      meridians: components['schemas']['CurvePoint'][][]
-    }
-    Text: {
-      x: number
-      y: number
-      height: number
-      align: string
-      bold: boolean
-      text: string
-    }
-    TextChange: {
-      key: string
-      was: string
-      text: string
-    }
-    Tie: {
-      size: string
-      diameter: number
-      places: number[]
-      heldX: boolean[]
-      heldY: boolean[]
-    }
-    Token: {
-      id: string
-      name: string
-      madeAt: string
-      endsAt: string
-      usedAt: string
-    }
-    Total: {
-      component: string
-      own: number
-      read: number
-      factor: number
-      verdict: string
-    }
-    Totals: {
-      code: string
-      usUnits: boolean
-      members: number
-      lines: number
-      satisfied: number
-      overstressed: number
-      failing: number
-      notes: number
-      steelKg: number
-      concreteM3: number
-      causes: {
-        [key: string]: number
-      }
-    }
-    Tried: {
-      label: string
-      inProject: boolean
-      present: boolean
-      satisfied: boolean
-      inBand: boolean
-      strength: number
-      steelKg: number
-      concreteM3: number
-      formworkM2: number
-      cost: number
-      edits: components['schemas']['Edit'][]
-    }
-    Turned: {
-      mark: string
-      before: number
-      after: number
-      check: string
-    }
-    Type: {
-      id: string
-      mark: string
-      role: string
-      locked: boolean
-      members: components['schemas']['TypeMember'][]
-      left: components['schemas']['TypeLeft'][]
-      storeys: string
-      section: string
-      bars: string
-      stirrups: string
-      governing: string
-      check: string
-      utilisation: number
-      satisfied: boolean
-      steelKg: number
-      aloneKg: number
-      densityKgM3: number
-      sound: boolean
-    }
-    TypeChange: {
-      action: string
-      role?: string
-      types?: number
-      members?: string[]
-      type?: string
-      mark?: string
-      toleranceMm?: number
-    }
-    TypeCount: {
-      types: number
-      kg: number
-      pieces: number
-    }
-    TypeCurve: {
-      ready: boolean
-      members: number
-      aloneKg: number
-      alonePieces: number
-      points: components['schemas']['TypeCount'][]
-      suggested: number
-      now: components['schemas']['TypeCount']
-    }
-    TypeGroup: {
-      members: string[]
-      storeys: string
-      section: string
-      heaviest: string
-      steelKg: number
-      aloneKg: number
-    }
-    TypeLeft: {
-      mark: string
-      why: string
-    }
-    TypeMember: {
-      mark: string
-      utilisation: number
-      satisfied: boolean
-    }
-    TypeMerge: {
-      into: string
-      joins: string
-      lines: number
-      extraKg: number
-    }
-    TypePattern: {
-      marks: components['schemas']['TypePatternMark'][]
-    }
-    TypePatternMark: {
-      type: string
-      was: string
-      mark: string
-    }
-    Typed: {
-      from: number
-      to: number
-      values: {
-        [key: string]: number
-      }
-    }
-    Types: {
-      version: number
-      toleranceMm: number
-      types: components['schemas']['Type'][]
-    }
-    TypesAt: {
-      types: number
-      kg: number
-      groups: components['schemas']['TypeGroup'][]
-      fewer: components['schemas']['TypeMerge'][]
-    }
-    Units: {
-      quantity: string
-      units: string[]
-    }
-    Use: {
-      sheet: string
-      mapping: components['schemas']['Mapped'][]
-      name: string
-      incomplete: boolean
-    }
-    View: {
-      version: number
-      marks: string[]
-      members: components['schemas']['ViewMember'][]
-      grid: components['schemas']['ViewGrid'][]
-      storeys: components['schemas']['ViewStorey'][]
-    }
-    ViewGrid: {
-      id: string
-      x1: number
-      y1: number
-      x2: number
-      y2: number
-    }
-    ViewMember: {
-      id: string
-      role: string
-      ends: number[]
-      widthMm: number
-      depthMm: number
-      line: number
-      part: number
-      utilisation: number
-      satisfied: boolean
-      round: boolean
-      shades: number[]
-    }
-    ViewStorey: {
-      id: string
-      name: string
-      elevationMm: number
-    }
-    Weighed: {
-      size: string
-      legs: number
-      from: number[]
-      spacing: number[]
-      massKg: number
-      pieces: number
-      practical: boolean
-      lost: string
-    }
-    Word: {
-      value: string
-      label: string
-    }
-    Zone: {
-      span: number
-      from: number
-      to: number
-      size: string
-      legs: number
-      spacing: number
-      places: number[]
-    }
-  }
-  responses: never
-  parameters: never
-  requestBodies: never
-  headers: never
-  pathItems: never
+    schemas: {
+        Account: {
+            id: string;
+            name: string;
+            administrator: boolean;
+            active: boolean;
+            mustChange: boolean;
+            madeAt: string;
+            signedInAt: string;
+        };
+        AccountList: {
+            accounts: components["schemas"]["Account"][];
+        };
+        Adopt: {
+            keepOwn: boolean;
+        };
+        Alike: {
+            mark: string;
+            storey: string;
+            utilisation: number;
+            satisfied: boolean;
+            now: number;
+            handSet: boolean;
+        };
+        Analysis: {
+            version: number;
+            imported: boolean;
+            stale: boolean;
+            forceUnit: string;
+            momentUnit: string;
+            balance: components["schemas"]["Balance"][];
+            drifts: components["schemas"]["Drift"][];
+            masses: components["schemas"]["Mass"][];
+            combinations: components["schemas"]["Choice"][];
+            findings: components["schemas"]["Finding"][];
+        };
+        AreaLoadEdit: {
+            /** @constant */
+            kind: "area-load";
+            panel: string;
+            case: string;
+            pressure: number;
+        };
+        Arrangement: {
+            hand: components["schemas"]["HandLift"];
+            bars: string;
+            utilisation: number;
+            kgPerM: number;
+            clearMm: number;
+            present: boolean;
+        };
+        Arrangements: {
+            options: components["schemas"]["Arrangement"][];
+        };
+        Balance: {
+            id: string;
+            name: string;
+            kind: string;
+            selfWeight: boolean;
+            generated: boolean;
+            applied: number[];
+            reaction: number[];
+            residual: number;
+        };
+        BarEntry: {
+            bar: string;
+            area: number;
+            diameter: number;
+            x: number;
+            z: number;
+            x2: number;
+            z2: number;
+            count: number;
+            face: string;
+        };
+        BarShape: {
+            code: string;
+            lines: number[][];
+            letters: components["schemas"]["BarShapeLetter"][];
+        };
+        BarShapeLetter: {
+            x: number;
+            y: number;
+            text: string;
+        };
+        Bars: {
+            layer: number;
+            count: number;
+            size: string;
+            from: number;
+            to: number;
+            hookFrom: boolean;
+            hookTo: boolean;
+            pairs: boolean;
+        };
+        BasesCompared: {
+            basis: components["schemas"]["Basis"];
+            lines: components["schemas"]["BasisLine"][];
+        };
+        Basis: {
+            name: string;
+            code: string;
+            fyMpa: number;
+            fytMpa: number;
+            beamCoverMm: number;
+            columnCoverMm: number;
+            aggregateMm: number;
+            beamBars: string[];
+            columnBars: string[];
+            stirrups: string[];
+            spacingStepMm: number;
+            spacingLeastMm: number;
+            spacingMostMm: number;
+            zonesMost: number;
+            legsMost: number;
+            layersMost: number;
+            practicalCap: number;
+            preference: string;
+            liveDeflection: number;
+            lastingDeflection: number;
+            swayX: string;
+            swayY: string;
+            effectiveLengths: string;
+            effectiveLengthX: number;
+            effectiveLengthY: number;
+            redistribution: number;
+            national: {
+                [key: string]: number;
+            };
+            slabFlanges: boolean;
+            bundles: boolean;
+            stockLengthMm: number;
+            ductility: string;
+            bandFrom: number;
+            bandTo: number;
+            depthLeastMm: number;
+            depthMostMm: number;
+            widthLeastMm: number;
+            widthMostMm: number;
+            sizeStepMm: number;
+            roofDeflection: number;
+            sizesApart: number;
+            columnBarsApartMm: number;
+            lengthModuleMm: number;
+            costPieceKg: number;
+            costLayerKg: number;
+            costAloneKg: number;
+            costOffMiddleKg: number;
+            costSizeKg: number;
+            columnSplices: string;
+            starterBars: boolean;
+            local: {
+                [key: string]: components["schemas"]["Local"];
+            };
+        };
+        BasisLine: {
+            name: string;
+            here: string;
+            there: string;
+            same: boolean;
+        };
+        Beam: {
+            mark: string;
+            storey: string;
+            spans: components["schemas"]["Span"][];
+            supports: components["schemas"]["Support"][];
+            groups: components["schemas"]["Group"][];
+            zones: components["schemas"]["Zone"][];
+            sides: components["schemas"]["Side"][];
+            cuts: components["schemas"]["Cut"][];
+            points: components["schemas"]["Point"][];
+            deflections: components["schemas"]["Deflected"][];
+            checks: components["schemas"]["Check"][];
+            findings: components["schemas"]["Finding"][];
+            utilisation: number;
+            satisfied: boolean;
+            steelKg: number;
+            concreteM3: number;
+            coverMm: number;
+            fyMpa: number;
+            governingStation: number;
+            hand: components["schemas"]["Hand"];
+            needs: components["schemas"]["Need"][];
+            legs: components["schemas"]["Legs"][];
+            sizes: string[];
+            stirrupSizes: string[];
+            firstBar: number;
+            lastBar: number;
+            spacingStepMm: number;
+        };
+        BeamSketch: {
+            name: string;
+            units: string;
+            fc: number;
+            spans: components["schemas"]["SketchSpan"][];
+            supports: components["schemas"]["SketchStand"][];
+            cases: components["schemas"]["SketchCase"][];
+            loads: components["schemas"]["SketchLoad"][];
+            patternLive: boolean;
+            code: string;
+        };
+        Browser: {
+            device: string;
+            address: string;
+            beganAt: string;
+            seenAt: string;
+            here: boolean;
+        };
+        Calculation: {
+            heading: string;
+            steps: components["schemas"]["Step"][];
+        };
+        CaseTotal: {
+            loadCase: string;
+            wasKn: number[] | null;
+            nowKn: number[] | null;
+        };
+        Catalogue: {
+            code: string;
+            name: string;
+            usUnits: boolean;
+            usual: boolean;
+            bars: string[];
+            standard: components["schemas"]["Basis"];
+            parameters: components["schemas"]["Parameter"][];
+            fields: components["schemas"]["Field"][];
+            ductility: components["schemas"]["Word"][];
+            remarks: {
+                [key: string]: string;
+            };
+        };
+        CatalogueList: {
+            codes: components["schemas"]["Catalogue"][];
+        };
+        Change: {
+            member: string;
+            mark: string;
+            before: number | null;
+            after: number | null;
+            by: number;
+        };
+        Check: {
+            kind: string;
+            title: string;
+            cause: string;
+            demand: string;
+            capacity: string;
+            utilisation: number;
+            satisfied: boolean;
+            combination: string;
+            place: string;
+            x: number;
+            part: number;
+            station: number;
+            clause: string;
+        };
+        Choice: {
+            id: string;
+            name: string;
+        };
+        Column: {
+            mark: string;
+            lifts: components["schemas"]["Lift"][];
+            utilisation: number;
+            satisfied: boolean;
+            steelKg: number;
+            concreteM3: number;
+            coverMm: number;
+            fyMpa: number;
+            governingLift: number;
+            sizes: string[];
+            tieSizes: string[];
+            spacingStepMm: number;
+        };
+        ColumnSketch: {
+            name: string;
+            units: string;
+            fc: number;
+            height: number;
+            section: components["schemas"]["SketchSection"];
+            foot: string;
+            head: string;
+            cases: components["schemas"]["SketchCase"][];
+            loads: components["schemas"]["ColumnSketchLoad"][];
+            code: string;
+        };
+        ColumnSketchLoad: {
+            loadCase: string;
+            axial: number;
+            hx: number;
+            hy: number;
+            mxHead: number;
+            myHead: number;
+            mxFoot: number;
+            myFoot: number;
+            qx: number;
+            qy: number;
+        };
+        Combination: {
+            id: string;
+            name: string;
+            purpose: string;
+            terms: {
+                [key: string]: number;
+            };
+        };
+        Compare: {
+            from: number;
+            to: number;
+            component: string;
+            unit: string;
+            most: number;
+            changes: components["schemas"]["Change"][];
+        };
+        Copy: {
+            marks: string[];
+        };
+        CurvePoint: {
+            n: number;
+            mx: number;
+            my: number;
+        };
+        Curves: {
+            angleDeg: number;
+            design: components["schemas"]["CurvePoint"][];
+            nominal: components["schemas"]["CurvePoint"][];
+            contour: components["schemas"]["CurvePoint"][];
+            atAxial: number | null;
+        };
+        Cut: {
+            x: number;
+            label: string;
+            span: number;
+            bars: components["schemas"]["Spot"][];
+            top: string;
+            bottom: string;
+            legs: number;
+            stirrupDiameter: number;
+            sideBarsPerFace: number;
+            sideBarDiameter: number;
+        };
+        Deed: {
+            at: string;
+            project: string;
+            version: number;
+            person: string;
+            address: string;
+            kind: string;
+            detail: string;
+        };
+        DeedList: {
+            deeds: components["schemas"]["Deed"][];
+        };
+        Deflected: {
+            span: number;
+            x: number[];
+            live: number[];
+            lasting: number[];
+            liveLimit: number;
+            lastingLimit: number;
+            service: string;
+            sustained: string;
+        };
+        Deflection: {
+            version: number;
+            of: string;
+            mostMm: number;
+            members: components["schemas"]["Shape"][];
+        };
+        Deleted: {
+            id: string;
+            name: string;
+            deletedAt: string;
+            deletedBy: string;
+            until: string;
+        };
+        DeletedList: {
+            projects: components["schemas"]["Deleted"][];
+        };
+        Demand: {
+            combination: string;
+            combinationNumber: number;
+            number: number;
+            place: string;
+            p: number;
+            mx: number;
+            my: number;
+            factor: number;
+            utilisation: number;
+        };
+        Diagram: {
+            version: number;
+            of: string;
+            component: string;
+            unit: string;
+            most: number;
+            members: components["schemas"]["MemberDiagram"][];
+        };
+        Difference: {
+            kind: string;
+            title: string;
+            what: string;
+            was: string;
+            now: string;
+            count: number;
+            parts: string[];
+        };
+        Disc: {
+            x: number;
+            y: number;
+            radius: number;
+            filled: boolean;
+            width: number;
+        };
+        Doubt: {
+            quantity: string;
+            headers: string[];
+            what: string;
+        };
+        Drift: {
+            storey: string;
+            baseM: number;
+            topM: number;
+            loadCase: string;
+            driftMm: number[];
+            worst: number[];
+            shear: number[];
+        };
+        Edit: components["schemas"]["SectionEdit"] | components["schemas"]["MaterialEdit"] | components["schemas"]["PutSectionEdit"] | components["schemas"]["StiffnessEdit"] | components["schemas"]["ReleasesEdit"] | components["schemas"]["MemberLoadsEdit"] | components["schemas"]["AreaLoadEdit"] | components["schemas"]["OptionsEdit"] | components["schemas"]["ForcesEdit"];
+        EditedAnalysis: {
+            shearDeformation: string;
+            rigidEnds: number;
+            patternLive: string;
+            inclination?: number;
+            pDelta: {
+                [key: string]: number;
+            };
+        };
+        EditedForces: {
+            member: string;
+            case: string;
+            x: number;
+            n: number;
+            vy: number;
+            vz: number;
+            t: number;
+            my: number;
+            mz: number;
+        };
+        EditedLoad: {
+            kind: string;
+            direction: string;
+            from: number;
+            to?: number;
+            value: number;
+            valueTo?: number;
+        };
+        Edits: {
+            edits: components["schemas"]["Edit"][];
+        };
+        Effects: {
+            effects: string[];
+        };
+        Element: {
+            id: string;
+            role: string;
+            section: string;
+            sections: string[];
+            material: string;
+            materials: string[];
+            lengthM: number;
+            factors: components["schemas"]["Factors"];
+            ownFactors: boolean;
+            releaseStart: string[];
+            releaseEnd: string[];
+            loads: components["schemas"]["Load"][];
+        };
+        Elements: {
+            elements: components["schemas"]["Element"][];
+        };
+        Entry: {
+            id: string;
+            use: string;
+            units: string;
+            code: string;
+            shape: components["schemas"]["ShapeEntry"];
+            fc: number;
+            fy: number;
+            fyt: number;
+            cover: number;
+            bars: components["schemas"]["BarEntry"][];
+            stirrups: components["schemas"]["StirrupEntry"];
+            forces: components["schemas"]["ForceEntry"][];
+        };
+        Envelope: {
+            member: string;
+            x: number[];
+            myHigh: number[];
+            myLow: number[];
+            vzHigh: number[];
+            vzLow: number[];
+            nLow: number[];
+            mzHigh: number[];
+            mzLow: number[];
+        };
+        Factors: {
+            area: number;
+            shearY: number;
+            shearZ: number;
+            iy: number;
+            iz: number;
+            torsion: number;
+        };
+        Field: {
+            key: string;
+            part: string;
+            name: string;
+            kind: string;
+            least: number;
+            most: number;
+            help: string;
+            local: boolean;
+        };
+        Finding: {
+            severity: string;
+            code: string;
+            where: string;
+            what: string;
+            mend: string;
+            clause: string;
+            combination: string;
+        };
+        ForceEntry: {
+            name: string;
+            n: number;
+            vy: number;
+            vz: number;
+            t: number;
+            my: number;
+            mz: number;
+        };
+        ForceFile: {
+            file: string;
+            fileName: string;
+            sheets: string[];
+            sheet: string;
+            headers: string[];
+            unitRow: string[];
+            rows: number;
+            sample: string[][];
+            proposal: components["schemas"]["Mapped"][];
+            doubts: components["schemas"]["Doubt"][];
+            remembered: string;
+            saved: components["schemas"]["Saved"][];
+            units: components["schemas"]["Units"][];
+        };
+        ForceRow: {
+            member: string;
+            loadCase: string;
+            xM: number;
+            forces: number[];
+        };
+        ForcesEdit: {
+            /** @constant */
+            kind: "forces";
+            rows: components["schemas"]["EditedForces"][];
+        };
+        Formula: {
+            text: string;
+            equal: boolean;
+            set: components["schemas"]["Maths"];
+        };
+        Gap: {
+            loadCase: string;
+            members: number;
+            first: string[];
+        };
+        GivenAccount: {
+            account: components["schemas"]["Account"];
+            password: string;
+        };
+        Group: {
+            face: string;
+            layer: number;
+            count: number;
+            size: string;
+            diameter: number;
+            offset: number;
+            from: number;
+            to: number;
+            hookFrom: boolean;
+            hookTo: boolean;
+            through: boolean;
+            pairs: boolean;
+            laps: components["schemas"]["Lap"][];
+        };
+        Hand: {
+            faces: {
+                [key: string]: components["schemas"]["Bars"][];
+            };
+            stirrups: {
+                [key: string]: components["schemas"]["Stirrups"][];
+            };
+            sides: {
+                [key: string]: components["schemas"]["Sides"];
+            };
+            demands: components["schemas"]["Typed"][];
+            torsion: string;
+        };
+        HandColumn: {
+            version: number;
+            column: components["schemas"]["Column"];
+        };
+        HandLift: {
+            rows: components["schemas"]["HandRows"] | null;
+            ring: components["schemas"]["HandRing"] | null;
+            ties: components["schemas"]["HandTies"] | null;
+        };
+        HandLifts: {
+            lifts: {
+                [key: string]: components["schemas"]["HandLift"];
+            };
+        };
+        HandOfMany: {
+            marks: string[];
+            release: boolean;
+            torsion: string | null;
+        };
+        HandRing: {
+            count: number;
+            size: string;
+        };
+        HandRows: {
+            alongX: number;
+            alongY: number;
+            corner: string;
+            face: string;
+            heldX: boolean[];
+            heldY: boolean[];
+        };
+        HandSet: {
+            version: number;
+            beam: components["schemas"]["Beam"];
+        };
+        HandTies: {
+            size: string;
+            joint: number;
+            end: number;
+            middle: number;
+            foot: number;
+            head: number;
+        };
+        Health: {
+            status: string;
+            version: string;
+        };
+        History: {
+            entries: components["schemas"]["HistoryEntry"][];
+            canUndo: boolean;
+            canRedo: boolean;
+            modelVersion: number;
+        };
+        HistoryEntry: {
+            version: number;
+            kind: string;
+            summary: string;
+            person: string;
+            at: string;
+            changesModel: boolean;
+            inForce: boolean;
+            effects: string[];
+        };
+        Identical: {
+            lines: components["schemas"]["Alike"][];
+        };
+        Interaction: {
+            demands: components["schemas"]["Demand"][];
+        };
+        IssuedRevision: {
+            index: string;
+            date: string;
+            what: string;
+            by: string;
+        };
+        Job: {
+            id: string;
+            kind: string;
+            phase: string;
+            doing: string;
+            done: number;
+            total: number;
+            findings: components["schemas"]["Finding"][];
+            result: string | null;
+        };
+        KeptBases: {
+            bases: components["schemas"]["KeptBasis"][];
+        };
+        KeptBasis: {
+            name: string;
+            keptAt: string;
+            basis: components["schemas"]["Basis"];
+        };
+        Lap: {
+            from: number;
+            to: number;
+        };
+        Latest: {
+            version: number;
+            person: string;
+            window: string;
+            summary: string;
+            effects: string[];
+        };
+        Legs: {
+            span: number;
+            from: number;
+            to: number;
+            required: number;
+            provided: number;
+        };
+        Lift: {
+            number: number;
+            storey: string;
+            base: number;
+            top: number;
+            clear: number;
+            section: components["schemas"]["Section"];
+            bars: string;
+            ties: string;
+            areaMm2: number;
+            ratio: number;
+            spots: components["schemas"]["Spot"][];
+            standing: string[];
+            tie: components["schemas"]["Tie"];
+            hand: components["schemas"]["HandLift"];
+            whole: components["schemas"]["HandLift"];
+            utilisation: number;
+            satisfied: boolean;
+            qx: number;
+            qy: number;
+            magnifierMx: number;
+            magnifierMy: number;
+            effectiveLengthMx: number;
+            effectiveLengthMy: number;
+            checks: components["schemas"]["Check"][];
+            findings: components["schemas"]["Finding"][];
+        };
+        Lines: {
+            layer: string;
+            width: number;
+            dashed: boolean;
+            xy: number[];
+        };
+        Load: {
+            loadCase: string;
+            kind: string;
+            direction: string;
+            from: number;
+            to: number;
+            value: number;
+            valueTo: number;
+        };
+        Local: {
+            role: string;
+            storeys: string[];
+            members: string[];
+            set: components["schemas"]["LocalSet"];
+        };
+        LocalSet: {
+            fyMpa: number;
+            fytMpa: number;
+            beamCoverMm: number;
+            columnCoverMm: number;
+            aggregateMm: number;
+            beamBars: string[];
+            columnBars: string[];
+            layersMost: number;
+            practicalCap: number;
+            preference: string;
+            bundles: boolean;
+            stirrups: string[];
+            spacingLeastMm: number;
+            spacingMostMm: number;
+            zonesMost: number;
+            legsMost: number;
+            sizesApart: number;
+            columnBarsApartMm: number;
+            lengthModuleMm: number;
+            swayX: string;
+            swayY: string;
+            effectiveLengths: string;
+            effectiveLengthX: number;
+            effectiveLengthY: number;
+        };
+        MadeToken: {
+            token: components["schemas"]["Token"];
+            secret: string;
+        };
+        Mapped: {
+            quantity: string;
+            header: string;
+            unit: string;
+            opposite: boolean;
+        };
+        Mark: {
+            mark: string;
+        };
+        Mass: {
+            storey: string;
+            massT: number;
+            xM: number;
+            yM: number;
+        };
+        MaterialEdit: {
+            /** @constant */
+            kind: "material";
+            members: string[];
+            material: string;
+        };
+        Maths: {
+            kind: string;
+            text: string;
+            parts: components["schemas"]["Maths"][];
+        };
+        Member: {
+            mark: string;
+            role: string;
+            type: string;
+            local: string[];
+            beam: components["schemas"]["Beam"] | null;
+            column: components["schemas"]["Column"] | null;
+            previous: string | null;
+            next: string | null;
+            failingRank: number;
+            failingCount: number;
+        };
+        MemberDiagram: {
+            id: string;
+            x: number[];
+            v: number[];
+            low: number[] | null;
+        };
+        MemberLoadsEdit: {
+            /** @constant */
+            kind: "member-loads";
+            member: string;
+            case: string;
+            loads: components["schemas"]["EditedLoad"][];
+        };
+        Members: {
+            members: string[];
+        };
+        Model: {
+            name: string;
+            units: string;
+            fileName: string;
+            importedForces: boolean;
+            forcesStale: boolean;
+            counts: components["schemas"]["NamedCount"][];
+            sections: components["schemas"]["NamedCount"][];
+            materials: components["schemas"]["NamedCount"][];
+            combinations: components["schemas"]["Combination"][];
+            findings: components["schemas"]["Finding"][];
+            sway: components["schemas"]["StoreySway"][];
+        };
+        Moved: {
+            mark: string;
+            member: string;
+            before: number;
+            after: number;
+            by: number;
+        };
+        NamedCount: {
+            name: string;
+            count: number;
+        };
+        Need: {
+            face: string;
+            number: number;
+            label: string;
+            x: number;
+            requiredMm2: number;
+            providedMm2: number;
+            minimum: boolean;
+        };
+        NewAccount: {
+            name: string;
+            administrator: boolean;
+        };
+        NewName: {
+            name: string;
+        };
+        NewPassword: {
+            old: string;
+            password: string;
+        };
+        NewRole: {
+            role: string;
+        };
+        NewToken: {
+            name: string;
+        };
+        Options: {
+            shearDeformation: boolean;
+            rigidEnds: number;
+            patternLive: boolean;
+            inclination: number;
+            pDelta: {
+                [key: string]: number;
+            };
+            beams: components["schemas"]["Factors"];
+            columns: components["schemas"]["Factors"];
+        };
+        OptionsEdit: {
+            /** @constant */
+            kind: "options";
+            analysis: components["schemas"]["EditedAnalysis"];
+            roleStiffness: components["schemas"]["RoleFactors"][];
+        };
+        Outcome: {
+            from: number;
+            to: number;
+            mended: number;
+            broken: number;
+            firstMended: components["schemas"]["Turned"][];
+            firstBroken: components["schemas"]["Turned"][];
+        };
+        OwnAccount: {
+            name: string;
+            linked: boolean;
+            browsers: components["schemas"]["Browser"][];
+            tokens: components["schemas"]["Token"][];
+        };
+        OwnChange: {
+            fate: string;
+            what: string;
+            reason: string;
+            count: number;
+            members: string[];
+        };
+        Parameter: {
+            key: string;
+            words: string;
+            clause: string;
+            recommended: number;
+            least: number;
+            most: number;
+        };
+        Person: {
+            account: string;
+            name: string;
+        };
+        Picture: {
+            x: number;
+            y: number;
+            width: number;
+            height: number;
+        };
+        Point: {
+            x: number;
+            span: number;
+            mPos: number;
+            comboPos: string;
+            mNeg: number;
+            comboNeg: string;
+            capPos: number;
+            capNeg: number;
+            vMax: number;
+            comboVMax: string;
+            vMin: number;
+            comboVMin: string;
+            vc: number;
+            vn: number;
+            vLimit: number;
+            ve: number;
+            t: number;
+            comboT: string;
+            tn: number;
+            limitUse: number;
+        };
+        Preference: {
+            preference: string;
+            steelKg: number;
+            bars: number;
+            layers: number;
+            sizes: number;
+            satisfied: boolean;
+        };
+        Preferences: {
+            current: string;
+            preferences: components["schemas"]["Preference"][];
+        };
+        Preview: {
+            rows: components["schemas"]["ForceRow"][];
+            used: number;
+            total: number;
+            without: string[];
+            gaps: components["schemas"]["Gap"][];
+            totals: components["schemas"]["Total"][];
+            findings: components["schemas"]["Finding"][];
+        };
+        Problem: {
+            type: string;
+            title: string;
+            status: number;
+            detail: string;
+            findings: components["schemas"]["Finding"][];
+        };
+        Project: {
+            id: string;
+            name: string;
+            createdAt: string;
+            changedAt: string;
+            version: number;
+            role: string;
+        };
+        ProjectData: {
+            version: number;
+            texts: components["schemas"]["ProjectText"][];
+            revisions: components["schemas"]["IssuedRevision"][];
+            logo: boolean;
+        };
+        ProjectList: {
+            projects: components["schemas"]["Project"][];
+        };
+        ProjectText: {
+            key: string;
+            name: string;
+            text: string;
+            longest: number;
+        };
+        PutSectionEdit: {
+            /** @constant */
+            kind: "put-section";
+            id: string;
+            shape: string;
+            b?: number;
+            h?: number;
+            d?: number;
+            bw?: number;
+            bf?: number;
+            hf?: number;
+        };
+        Reaction: {
+            joint: string;
+            xM: number;
+            yM: number;
+            zM: number;
+            forces: number[];
+        };
+        Reactions: {
+            version: number;
+            of: string;
+            forceUnit: string;
+            momentUnit: string;
+            joints: components["schemas"]["Reaction"][];
+        };
+        Reading: {
+            combination: string;
+            moment: number;
+            shear: number;
+            torque: number;
+            axial: number;
+        };
+        Readings: {
+            x: number;
+            readings: components["schemas"]["Reading"][];
+        };
+        Ready: {
+            ready: boolean;
+            database: boolean;
+            heapFreeMb: number;
+            diskFreeMb: number;
+        };
+        ReleasesEdit: {
+            /** @constant */
+            kind: "releases";
+            members: string[];
+            releaseStart: string[];
+            releaseEnd: string[];
+        };
+        Relief: {
+            kind: string;
+            evidence: string;
+            factor: number;
+            torqueKnm: number;
+            relievedKnm: number;
+            crackingKnm: number;
+            moved: components["schemas"]["Moved"][];
+            edits: components["schemas"]["Edit"][];
+        };
+        ReliefOfAll: {
+            lines: components["schemas"]["Relieved"][];
+            moved: components["schemas"]["Moved"][];
+            edits: components["schemas"]["Edit"][];
+        };
+        Relieved: {
+            mark: string;
+            kind: string;
+            evidence: string;
+            factor: number;
+            torqueKnm: number;
+            relievedKnm: number;
+            crackingKnm: number;
+        };
+        Resize: {
+            members: string[];
+            deeper: number;
+            wider: number;
+        };
+        ResultRow: {
+            id: string;
+            mark: string;
+            role: string;
+            storeys: string[];
+            section: string;
+            check: string;
+            place: string;
+            utilisation: number;
+            combination: string;
+            clause: string;
+            satisfied: boolean;
+            overstressed: boolean;
+            bars: string;
+            stirrups: string;
+            causes: string[];
+            finding: string;
+            notes: number;
+            parts: number;
+            steelKg: number;
+            handSet: boolean;
+            type: string;
+            local: string[];
+        };
+        ResultsPage: {
+            version: number;
+            total: number;
+            matching: number;
+            page: number;
+            size: number;
+            rows: components["schemas"]["ResultRow"][];
+            marks: string[];
+            causes: {
+                [key: string]: number;
+            };
+            rungs: components["schemas"]["Rung"][];
+        };
+        Revision: {
+            version: number;
+            fileName: string;
+            members: number;
+            found: number;
+            differences: components["schemas"]["Difference"][];
+            totals: components["schemas"]["CaseTotal"][];
+            own: components["schemas"]["OwnChange"][];
+            effects: string[];
+        };
+        RevisionsChange: {
+            was: components["schemas"]["IssuedRevision"][];
+            revisions: components["schemas"]["IssuedRevision"][];
+        };
+        RoleFactors: {
+            role: string;
+            factorArea: number;
+            factorShearY: number;
+            factorShearZ: number;
+            factorIy: number;
+            factorIz: number;
+            factorTorsion: number;
+        };
+        Rung: {
+            id: string;
+            name: string;
+            elevationM: number;
+            utilisations: number[];
+            fails: number;
+        };
+        Saved: {
+            name: string;
+            mapping: components["schemas"]["Mapped"][];
+        };
+        ScheduleColumn: {
+            name: string;
+            width: number;
+            numeric: boolean;
+        };
+        SchedulePage: {
+            title: string;
+            total: number;
+            page: number;
+            size: number;
+            columns: components["schemas"]["ScheduleColumn"][];
+            rows: string[][];
+            shapes: components["schemas"]["BarShape"][];
+            pictures: components["schemas"]["Sheet"][];
+        };
+        Section: {
+            label: string;
+            shape: string;
+            width: number;
+            webWidth: number;
+            depth: number;
+            flangeDepth: number;
+            fc: number;
+        };
+        SectionAnswer: {
+            code: string;
+            strengths: {
+                [key: string]: number;
+            };
+            findings: components["schemas"]["Finding"][];
+            sets: components["schemas"]["SectionSet"][];
+            picture: components["schemas"]["SectionPicture"];
+            curves: components["schemas"]["Curves"] | null;
+            calculation: components["schemas"]["Step"][];
+        };
+        SectionBar: {
+            x: number;
+            z: number;
+            diameter: number;
+        };
+        SectionEdit: {
+            /** @constant */
+            kind: "section";
+            members: string[];
+            section: string;
+        };
+        SectionPicture: {
+            rings: number[][];
+            diameter: number;
+            bars: components["schemas"]["SectionBar"][];
+        };
+        SectionSet: {
+            name: string;
+            utilisation: number;
+            governs: string;
+            atAxial: number | null;
+            neutralAxisMm: number | null;
+            towardsDeg: number | null;
+            p: number;
+            mx: number;
+            my: number;
+            checks: components["schemas"]["SectionUse"][];
+        };
+        SectionUse: {
+            check: string;
+            utilisation: number;
+            demand: string;
+            capacity: string;
+            clause: string;
+        };
+        Sections: {
+            options: components["schemas"]["Tried"][];
+        };
+        Session: {
+            team: boolean;
+            name: string;
+            administrator: boolean;
+            mustChange: boolean;
+            provider: string;
+        };
+        Shape: {
+            id: string;
+            points: number[];
+        };
+        ShapeEntry: {
+            shape: string;
+            b: number;
+            h: number;
+            bw: number;
+            bf: number;
+            hf: number;
+            d: number;
+            outline: number[][];
+            openings: number[][][];
+        };
+        SharedWith: {
+            account: string;
+            name: string;
+            role: string;
+        };
+        Sharing: {
+            people: components["schemas"]["SharedWith"][];
+            others: components["schemas"]["Person"][];
+        };
+        Sheet: {
+            sheet: number;
+            sheets: number;
+            width: number;
+            height: number;
+            marks: string[];
+            lines: components["schemas"]["Lines"][];
+            discs: components["schemas"]["Disc"][];
+            texts: components["schemas"]["Text"][];
+            logo: components["schemas"]["Picture"] | null;
+        };
+        Side: {
+            span: number;
+            size: string;
+            diameter: number;
+            perFace: number;
+            from: number;
+            to: number;
+        };
+        Sides: {
+            size: string;
+            perFace: number;
+        };
+        SignIn: {
+            name: string;
+            password: string;
+        };
+        SketchCase: {
+            id: string;
+            name: string;
+            kind: string;
+            selfWeight: number;
+        };
+        SketchLoad: {
+            span: number;
+            loadCase: string;
+            kind: string;
+            from: number;
+            to: number;
+            value: number;
+            valueTo: number;
+        };
+        SketchPreview: {
+            findings: components["schemas"]["Finding"][];
+            combinations: number;
+            standard: string;
+            forceUnit: string;
+            momentUnit: string;
+            envelopes: components["schemas"]["Envelope"][];
+        };
+        SketchSection: {
+            shape: string;
+            b: number;
+            h: number;
+            bw: number;
+            bf: number;
+            hf: number;
+            d: number;
+        };
+        SketchSpan: {
+            length: number;
+            section: components["schemas"]["SketchSection"];
+        };
+        SketchStand: {
+            kind: string;
+            below: number;
+            above: number;
+            column: components["schemas"]["SketchSection"];
+            pinnedFoot: boolean;
+        };
+        Span: {
+            number: number;
+            from: number;
+            to: number;
+            faceFrom: number;
+            faceTo: number;
+            section: components["schemas"]["Section"];
+        };
+        Spot: {
+            y: number;
+            z: number;
+            diameter: number;
+            size: string;
+            through: boolean;
+        };
+        Standing: {
+            active: boolean;
+            administrator: boolean;
+        };
+        State: {
+            version: number;
+            designed: number;
+            current: boolean;
+            doing: string;
+            done: number;
+            total: number;
+            findings: components["schemas"]["Finding"][];
+            last: components["schemas"]["Latest"];
+            totals: components["schemas"]["Totals"] | null;
+        };
+        Step: {
+            title: boolean;
+            symbol: string;
+            set: components["schemas"]["Formula"] | null;
+            words: string;
+            formula: components["schemas"]["Formula"] | null;
+            numbers: components["schemas"]["Formula"] | null;
+            result: string;
+            clause: string;
+        };
+        StiffnessEdit: {
+            /** @constant */
+            kind: "stiffness";
+            members: string[];
+            factorArea?: number;
+            factorShearY?: number;
+            factorShearZ?: number;
+            factorIy?: number;
+            factorIz?: number;
+            factorTorsion?: number;
+        };
+        StirrupEntry: {
+            bar: string;
+            spacing: number;
+            legs: number;
+            legsAlong: number;
+        };
+        Stirrups: {
+            from: number;
+            size: string;
+            legs: number;
+            spacing: number;
+        };
+        StirrupsWeighed: {
+            span: number;
+            options: components["schemas"]["Weighed"][];
+        };
+        StoreySway: {
+            baseM: number;
+            topM: number;
+            qx: number | null;
+            qy: number | null;
+        };
+        Support: {
+            x: number;
+            kind: string;
+            depth: number;
+            label: string;
+        };
+        Surface: {
+            meridians: components["schemas"]["CurvePoint"][][];
+        };
+        Text: {
+            x: number;
+            y: number;
+            height: number;
+            align: string;
+            bold: boolean;
+            text: string;
+        };
+        TextChange: {
+            key: string;
+            was: string;
+            text: string;
+        };
+        Tie: {
+            size: string;
+            diameter: number;
+            places: number[];
+            heldX: boolean[];
+            heldY: boolean[];
+        };
+        Token: {
+            id: string;
+            name: string;
+            madeAt: string;
+            endsAt: string;
+            usedAt: string;
+        };
+        Total: {
+            component: string;
+            own: number;
+            read: number;
+            factor: number;
+            verdict: string;
+        };
+        Totals: {
+            code: string;
+            usUnits: boolean;
+            members: number;
+            lines: number;
+            satisfied: number;
+            overstressed: number;
+            failing: number;
+            notes: number;
+            steelKg: number;
+            concreteM3: number;
+            causes: {
+                [key: string]: number;
+            };
+        };
+        Tried: {
+            label: string;
+            inProject: boolean;
+            present: boolean;
+            satisfied: boolean;
+            inBand: boolean;
+            strength: number;
+            steelKg: number;
+            concreteM3: number;
+            formworkM2: number;
+            cost: number;
+            edits: components["schemas"]["Edit"][];
+        };
+        Turned: {
+            mark: string;
+            before: number;
+            after: number;
+            check: string;
+        };
+        Type: {
+            id: string;
+            mark: string;
+            role: string;
+            locked: boolean;
+            members: components["schemas"]["TypeMember"][];
+            left: components["schemas"]["TypeLeft"][];
+            storeys: string;
+            section: string;
+            bars: string;
+            stirrups: string;
+            governing: string;
+            check: string;
+            utilisation: number;
+            satisfied: boolean;
+            steelKg: number;
+            aloneKg: number;
+            densityKgM3: number;
+            sound: boolean;
+        };
+        TypeChange: {
+            action: string;
+            role?: string;
+            types?: number;
+            members?: string[];
+            type?: string;
+            mark?: string;
+            toleranceMm?: number;
+        };
+        TypeCount: {
+            types: number;
+            kg: number;
+            pieces: number;
+        };
+        TypeCurve: {
+            ready: boolean;
+            members: number;
+            aloneKg: number;
+            alonePieces: number;
+            points: components["schemas"]["TypeCount"][];
+            suggested: number;
+            now: components["schemas"]["TypeCount"];
+        };
+        TypeGroup: {
+            members: string[];
+            storeys: string;
+            section: string;
+            heaviest: string;
+            steelKg: number;
+            aloneKg: number;
+        };
+        TypeLeft: {
+            mark: string;
+            why: string;
+        };
+        TypeMember: {
+            mark: string;
+            utilisation: number;
+            satisfied: boolean;
+        };
+        TypeMerge: {
+            into: string;
+            joins: string;
+            lines: number;
+            extraKg: number;
+        };
+        TypePattern: {
+            marks: components["schemas"]["TypePatternMark"][];
+        };
+        TypePatternMark: {
+            type: string;
+            was: string;
+            mark: string;
+        };
+        Typed: {
+            from: number;
+            to: number;
+            values: {
+                [key: string]: number;
+            };
+        };
+        Types: {
+            version: number;
+            toleranceMm: number;
+            types: components["schemas"]["Type"][];
+        };
+        TypesAt: {
+            types: number;
+            kg: number;
+            groups: components["schemas"]["TypeGroup"][];
+            fewer: components["schemas"]["TypeMerge"][];
+        };
+        Units: {
+            quantity: string;
+            units: string[];
+        };
+        Use: {
+            sheet: string;
+            mapping: components["schemas"]["Mapped"][];
+            name: string;
+            incomplete: boolean;
+        };
+        View: {
+            version: number;
+            marks: string[];
+            members: components["schemas"]["ViewMember"][];
+            grid: components["schemas"]["ViewGrid"][];
+            storeys: components["schemas"]["ViewStorey"][];
+        };
+        ViewGrid: {
+            id: string;
+            x1: number;
+            y1: number;
+            x2: number;
+            y2: number;
+        };
+        ViewMember: {
+            id: string;
+            role: string;
+            ends: number[];
+            widthMm: number;
+            depthMm: number;
+            line: number;
+            part: number;
+            utilisation: number;
+            satisfied: boolean;
+            round: boolean;
+            shades: number[];
+        };
+        ViewStorey: {
+            id: string;
+            name: string;
+            elevationMm: number;
+        };
+        Weighed: {
+            size: string;
+            legs: number;
+            from: number[];
+            spacing: number[];
+            massKg: number;
+            pieces: number;
+            practical: boolean;
+            lost: string;
+        };
+        Word: {
+            value: string;
+            label: string;
+        };
+        Zone: {
+            span: number;
+            from: number;
+            to: number;
+            size: string;
+            legs: number;
+            spacing: number;
+            places: number[];
+        };
+    };
+    responses: never;
+    parameters: never;
+    requestBodies: never;
+    headers: never;
+    pathItems: never;
 }
-export type $defs = Record<string, never>
-export type operations = Record<string, never>
+export type $defs = Record<string, never>;
+export type operations = Record<string, never>;

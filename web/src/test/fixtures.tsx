@@ -281,6 +281,7 @@ export const column: Column = {
     checks: [check(number ? 'axial-limit' : 'axial-bending', 0.8)],
     findings: [],
     spots: spots(number ? 2 : 3),
+    standing: number ? ['4T20 end under the top of the floor, bent'] : ['4T25 + 4T20 go on to 900 mm above the floor'],
     tie: { size: 'T10', diameter: 10, places: [100, 300, 500], heldX: held(number), heldY: held(number) },
     hand: { rows: null, ring: null, ties: null },
     whole: {
@@ -358,6 +359,8 @@ export const basis: Basis = {
   national: {},
   slabFlanges: false,
   bundles: false,
+  columnSplices: 'laps',
+  starterBars: true,
   stockLengthMm: 12000,
   ductility: 'none',
   bandFrom: 0.7,

@@ -79,6 +79,16 @@ describe('the basis page', () => {
     await waitFor(() => expect(set).toHaveBeenLastCalledWith('p', expect.anything(), { bundles: true }))
   })
 
+  it('asks how bars of columns are joined, and whose list starter bars are in', async () => {
+    open()
+    await userEvent.click(await screen.findByLabelText('Splices of columns'))
+    await userEvent.click(await screen.findByText('couplers where they can be'))
+    await waitFor(() => expect(set).toHaveBeenLastCalledWith('p', 5, { columnSplices: 'couplers' }))
+    await userEvent.click(await screen.findByLabelText('Starter bars'))
+    await userEvent.click(await screen.findByText('with the foundations'))
+    await waitFor(() => expect(set).toHaveBeenLastCalledWith('p', expect.anything(), { starterBars: false }))
+  })
+
   it('takes effective lengths from what meets at the ends, and asks for factors only where they count', async () => {
     open()
     expect(await screen.findByLabelText('Length factor k along X')).toBeInTheDocument()

@@ -13,7 +13,19 @@ import { useMayEdit } from '../people/session'
 import { NumberField } from '../../ui/NumberField'
 import { NationalTable } from './NationalTable'
 import { BarChips } from './BarChips'
-import { FLANGES, HEADINGS, LENGTHS, numberOf, PREFERENCES, shown, stored, SWAY, unitOf } from './fields'
+import {
+  FLANGES,
+  HEADINGS,
+  LENGTHS,
+  PREFERENCES,
+  SPLICES,
+  STARTERS,
+  SWAY,
+  numberOf,
+  shown,
+  stored,
+  unitOf,
+} from './fields'
 import { KeepBasis } from './kept/KeepBasis'
 import { replacing } from './replacing'
 import { localPatched, YES_NO } from './local/local'
@@ -211,6 +223,30 @@ export function BasisPage({ id, state }: { id: string; state?: State }) {
                 style={{ width: 190 }}
                 onChange={(v) => set({ bundles: v === 'yes' })}
                 options={YES_NO}
+              />
+            </Row>
+            <Row
+              name="Splices of columns"
+              help="Couplers join a bar with one of its size that stands over it; where sections or sizes change, bars lap."
+            >
+              <Select
+                value={b.columnSplices}
+                aria-label="Splices of columns"
+                style={{ width: 190 }}
+                onChange={(columnSplices) => set({ columnSplices })}
+                options={SPLICES}
+              />
+            </Row>
+            <Row
+              name="Starter bars"
+              help="In the bar list of the column, as deep as they develop. Leave them out where the drawings of the foundations have them; those of columns on beams stay."
+            >
+              <Select
+                value={b.starterBars ? 'yes' : 'no'}
+                aria-label="Starter bars"
+                style={{ width: 190 }}
+                onChange={(v) => set({ starterBars: v === 'yes' })}
+                options={STARTERS}
               />
             </Row>
             <Row name="Prefer" help="What decides where several arrangements satisfy.">

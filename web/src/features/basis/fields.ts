@@ -15,6 +15,16 @@ export const HEADINGS: Record<string, string> = {
   deflection: 'Deflection of beams',
 }
 
+export const SPLICES = [
+  { value: 'laps', label: 'laps' },
+  { value: 'couplers', label: 'couplers where they can be' },
+]
+
+export const STARTERS = [
+  { value: 'yes', label: 'with the columns' },
+  { value: 'no', label: 'with the foundations' },
+]
+
 export const FLANGES = [
   { value: 'no', label: 'as modelled' },
   { value: 'yes', label: 'from the slabs' },

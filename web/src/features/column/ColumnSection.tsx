@@ -35,6 +35,7 @@ export function ColumnSection({
   const k = SIZE / Math.max(b, h)
   const cx = 12 + (SIZE - b * k) / 2 + (b * k) / 2
   const cy = 12 + (SIZE - h * k) / 2 + (h * k) / 2
+  const coupled = lift.standing.some((words) => words.includes('coupled'))
   const largest = Math.max(...lift.spots.map((s) => s.diameter))
   const inset = (coverMm + lift.tie.diameter / 2) * k
   const sizes = [...new Map(lift.spots.map((s) => [s.size, s.diameter])).entries()].sort((p, q) => q[1] - p[1])
@@ -103,12 +104,18 @@ export function ColumnSection({
           {lift.section.label} · f′c {strength(lift.section.fc, units)}
           <br />
           {lengthIn(lengthIn(lift.areaMm2, units), units).toFixed(units.us ? 2 : 0)} {units.length}² ·{' '}
-          {(100 * lift.ratio).toFixed(2)} %, at laps {(200 * lift.ratio).toFixed(2)} %<br />
+          {(100 * lift.ratio).toFixed(2)} %{coupled ? '' : `, at laps ${(200 * lift.ratio).toFixed(2)} %`}
+          <br />
           sway index {lift.qx.toFixed(2)}, {lift.qy.toFixed(2)} · δs {lift.magnifierMx.toFixed(2)},{' '}
           {lift.magnifierMy.toFixed(2)}
           <br />
           effective lengths {lift.effectiveLengthMx.toFixed(2)}, {lift.effectiveLengthMy.toFixed(2)} of clear
         </p>
+        <ul className="standing soft" aria-label="How the bars stand">
+          {lift.standing.map((words) => (
+            <li key={words}>{words}</li>
+          ))}
+        </ul>
         <p className="key soft">
           {sizes.map(([label, d]) => (
             <span key={label}>

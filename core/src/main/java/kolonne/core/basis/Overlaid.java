@@ -62,7 +62,9 @@ final class Overlaid {
                 or(v.practice().sizesApart(), p.sizesApart()),
                 or(v.practice().columnBarsApart(), p.columnBarsApart()),
                 or(v.practice().lengthModule(), p.lengthModule()),
-                p.costs());
+                p.costs(),
+                p.splices(),
+                p.starters());
     }
 
     private Frame frame(Frame f) {

@@ -53,6 +53,7 @@ public final class ColumnBars {
                 : c.layout() instanceof RingBars ? "bars" : "corner bars";
         return switch (s.use()) {
             case ON -> which;
+            case COUPLED -> which + ", coupled";
             case ENDS -> which + " that end";
             case DOWEL -> "dowels into the lift above";
             case STARTER -> "starter bars";

@@ -13,6 +13,7 @@ import kolonne.core.basis.Basis;
 import kolonne.core.basis.local.LocalSettings;
 import kolonne.core.basis.part.Bars;
 import kolonne.core.basis.part.BeamRules;
+import kolonne.core.basis.part.ColumnSplices;
 import kolonne.core.basis.part.DeflectionLimits;
 import kolonne.core.basis.part.Ductility;
 import kolonne.core.basis.part.EffectiveLengths;
@@ -87,6 +88,8 @@ public final class BasisFile {
             Double costAloneKg,
             Double costOffMiddleKg,
             Double costSizeKg,
+            String columnSplices,
+            Boolean starterBars,
             Map<String, LocalDto> local) {}
 
     /** @param basis null if the text is not one */
@@ -142,6 +145,8 @@ public final class BasisFile {
                 b.practice().costs().alone(),
                 b.practice().costs().offMiddle(),
                 b.practice().costs().size(),
+                word(b.practice().splices()),
+                b.practice().starters(),
                 LocalForm.dto(b.local()));
     }
 
@@ -211,6 +216,13 @@ public final class BasisFile {
                     "basis, effectiveLengths",
                     "Effective lengths cannot come from " + d.effectiveLengths() + ".",
                     "Use given or from-ends.");
+        }
+        if (splices(d) == null) {
+            return failed(
+                    "basis.word",
+                    "basis, columnSplices",
+                    "Bars of columns cannot be joined by " + d.columnSplices() + ".",
+                    "Use laps or couplers.");
         }
         if (d.name() == null
                 || d.beamBars() == null
@@ -299,7 +311,13 @@ public final class BasisFile {
                 or(d.sizesApart(), Practice.NONE.sizesApart()),
                 or(d.columnBarsApartMm(), Practice.NONE.columnBarsApart()),
                 or(d.lengthModuleMm(), Practice.NONE.lengthModule()),
-                costs(d));
+                costs(d),
+                splices(d),
+                or(d.starterBars(), true));
+    }
+
+    private static ColumnSplices splices(BasisDto d) {
+        return d.columnSplices() == null ? ColumnSplices.LAPS : choice(ColumnSplices.class, d.columnSplices());
     }
 
     private static HandlingCost costs(BasisDto d) {

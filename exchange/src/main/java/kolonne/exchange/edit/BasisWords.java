@@ -34,6 +34,8 @@ public final class BasisWords {
             Map.entry("effectiveLengths", "Effective lengths of columns"),
             Map.entry("slabFlanges", "Flanges of beams from the slabs"),
             Map.entry("bundles", "Bundled bars"),
+            Map.entry("columnSplices", "Bars of columns joined by"),
+            Map.entry("starterBars", "Starter bars"),
             Map.entry("ductility", "Seismic detailing"));
     private static final String NATIONAL = "national/";
     private static final String LOCAL = "local/";

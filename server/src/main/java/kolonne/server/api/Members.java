@@ -25,6 +25,7 @@ import kolonne.core.column.check.LiftDemands;
 import kolonne.core.column.line.ColumnStack;
 import kolonne.core.design.BuildingDesign;
 import kolonne.core.design.Quantities;
+import kolonne.core.detail.StandingWords;
 import kolonne.core.schedule.Schedules;
 import kolonne.core.section.InteractionSurface;
 import kolonne.core.section.PlacedBar;
@@ -164,7 +165,7 @@ final class Members {
     /** @param places above the lift's lower joint [mm] */
     record TieDto(String size, double diameter, List<Double> places, List<Boolean> heldX, List<Boolean> heldY) {}
 
-    /** @param hand what is set by hand; {@code whole} all of the cage as if it were */
+    /** @param standing how its bars stand, in words; @param hand what is set by hand; {@code whole} all of the cage as if it were */
     record LiftDto(
             int number,
             String storey,
@@ -177,6 +178,7 @@ final class Members {
             double areaMm2,
             double ratio,
             List<SpotDto> spots,
+            List<String> standing,
             TieDto tie,
             LiftForm.HandLiftDto hand,
             LiftForm.HandLiftDto whole,
@@ -505,6 +507,7 @@ final class Members {
                 g.area(),
                 g.area() / shape.A(),
                 spots,
+                StandingWords.of(c.stack(), lift.number(), c.cage(), basis),
                 new TieDto(
                         g.tie().label(),
                         g.tie().diameter(),

@@ -7,8 +7,21 @@ package kolonne.core.basis.part;
  * @param columnBarsApart greatest distance of neighbouring bars of columns, centre to centre, by the practical preference [mm]
  * @param lengthModule    bars along members are cut to multiples of this; 0 where to any length [mm]
  * @param costs           what bars cost beside their mass
+ * @param splices         of bars of columns
+ * @param starters        whether starter bars are listed with the columns; those of columns on beams always are
  */
-public record Practice(int sizesApart, double columnBarsApart, double lengthModule, HandlingCost costs) {
+public record Practice(
+        int sizesApart,
+        double columnBarsApart,
+        double lengthModule,
+        HandlingCost costs,
+        ColumnSplices splices,
+        boolean starters) {
+    /** With laps and starter bars. */
+    public Practice(int sizesApart, double columnBarsApart, double lengthModule, HandlingCost costs) {
+        this(sizesApart, columnBarsApart, lengthModule, costs, ColumnSplices.LAPS, true);
+    }
+
     /** With what bases begin in metric units. */
     public static final Practice METRIC = new Practice(1, 250, 50, HandlingCost.STANDARD);
 

@@ -1,6 +1,7 @@
 package kolonne.core.column.cage;
 
 import kolonne.core.basis.Basis;
+import kolonne.core.basis.part.ColumnSplices;
 import kolonne.core.code.Bar;
 import kolonne.core.code.DuctileColumns;
 import kolonne.core.code.DuctileFrame;
@@ -8,7 +9,15 @@ import kolonne.core.column.line.ColumnStack;
 
 /** Laps of a column's bars: each lift's with those of the lift below, above the floor that it stands on or, in frames that ask for it, in the middle of its clear height. */
 public final class ColumnLaps {
+    /** Height above the floor at which bars are coupled where they are not in the middle of the height: within reach [mm]. */
+    private static final double COUPLED = 600;
+
     private ColumnLaps() {}
+
+    /** Whether bars are coupled where they can be. */
+    public static boolean coupled(Basis basis) {
+        return basis.practice().splices() == ColumnSplices.COUPLERS;
+    }
 
     /**
      * Least length of a lap in tension [mm].
@@ -30,7 +39,9 @@ public final class ColumnLaps {
                 .map(DuctileFrame::columns)
                 .map(DuctileColumns::lapsInMiddle)
                 .orElse(false);
-        double spare = middle ? (lift.between() - length(lift, thickest, thickest, basis)) / 2 : 0;
+        double spare = middle
+                ? (lift.between() - length(lift, thickest, thickest, basis)) / 2
+                : coupled(basis) ? Math.min(COUPLED, lift.between() / 4) : 0;
         return lift.inFoot() + Math.floor(Math.max(0, spare));
     }
 }

@@ -46,6 +46,8 @@ public final class VerticalBars {
     public enum Use {
         /** Of the lift, on into the lift above. */
         ON,
+        /** Of the lift, on to the bar above that it is coupled with. */
+        COUPLED,
         /** Of the lift, ending at its head. */
         ENDS,
         DOWEL,
@@ -147,7 +149,7 @@ public final class VerticalBars {
 
     private void all() {
         List<PlacedBar> bars = here.bars(lift.section().shape(), basis.columnCover());
-        if (lift.number() == 0) {
+        if (lift.number() == 0 && (basis.practice().starters() || onBeam())) {
             bars.forEach(this::starter);
         }
         if (over == null) {
@@ -172,6 +174,10 @@ public final class VerticalBars {
     /** On into the lift above, over its lap; answers false where it may not be led there. */
     private boolean onwards(PlacedBar p, OverFloor.Upper u) {
         Bar bar = here.layout().at(p);
+        if (ColumnLaps.coupled(basis) && u.apart(p) < 1 && Math.abs(u.bar().diameter() - bar.diameter()) < 0.1) {
+            out.add(new Standing(Use.COUPLED, bar, corner(p), p.x(), p.y(), start, nextStart(), null, false, false));
+            return true;
+        }
         double[] at = over.beside(p, bar, u);
         if (at == null) {
             return false;
@@ -262,13 +268,15 @@ public final class VerticalBars {
         Bar bar = here.layout().at(p);
         List<PlacedBar> all = here.bars(lift.section().shape(), basis.columnCover());
         double[] in = OverFloor.inwards(p, all, here.layout());
-        double to = start + ColumnLaps.length(lift, bar, bar, basis);
+        boolean coupled = ColumnLaps.coupled(basis);
+        double aside = coupled ? 0 : bar.diameter();
+        double to = start + (coupled ? 0 : ColumnLaps.length(lift, bar, bar, basis));
         out.add(new Standing(
                 Use.STARTER,
                 bar,
                 corner(p),
-                p.x() + bar.diameter() * in[0],
-                p.y() + bar.diameter() * in[1],
+                p.x() + aside * in[0],
+                p.y() + aside * in[1],
                 starterFoot(bar),
                 to,
                 null,

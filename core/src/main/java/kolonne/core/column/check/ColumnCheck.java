@@ -308,7 +308,7 @@ public final class ColumnCheck {
                     At.named(lift.base(), lift.number(), "head"),
                     code.detailing().lapClause());
         }
-        if (lift.number() > 0) {
+        if (lift.number() > 0 && laps(lift.number() - 1)) {
             Bar own = cage.layout().largest();
             Bar below = whole.lifts().get(lift.number() - 1).layout().largest();
             // it begins where the lift's own bars begin, which lap in the middle
@@ -323,6 +323,12 @@ public final class ColumnCheck {
                             whole(),
                             rules.lapClause()));
         }
+    }
+
+    /** Whether any bar of a lift laps with one above. */
+    private boolean laps(int number) {
+        return VerticalBars.of(stack, number, whole, basis).stream()
+                .anyMatch(s -> s.use() == VerticalBars.Use.ON || s.use() == VerticalBars.Use.DOWEL);
     }
 
     /** The cage of the lift above where it has the same section; null where there is none. */

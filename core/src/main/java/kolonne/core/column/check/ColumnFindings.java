@@ -7,6 +7,7 @@ import kolonne.core.check.CheckKind;
 import kolonne.core.check.CheckResult;
 import kolonne.core.check.Mend;
 import kolonne.core.code.ColumnRules;
+import kolonne.core.column.cage.ColumnLaps;
 import kolonne.core.column.line.ColumnStack;
 import kolonne.core.finding.Finding;
 import kolonne.core.finding.Severity;
@@ -53,7 +54,9 @@ final class ColumnFindings {
                         c.clause().text(),
                         c.combination()));
             }
-            if (c.kind() == CheckKind.COLUMN_STEEL_MAXIMUM && 2 * c.demand() > columns.lapMaximumRatio()) {
+            if (c.kind() == CheckKind.COLUMN_STEEL_MAXIMUM
+                    && !ColumnLaps.coupled(context.basis())
+                    && 2 * c.demand() > columns.lapMaximumRatio()) {
                 out.add(Finding.note(
                         "laps",
                         where,

@@ -172,7 +172,7 @@ public final class DuctileColumnCheck {
 
     /** Laps in the middle half of the clear height, and bars thin enough for it not to split. */
     private void laps() {
-        if (rules.lapsInMiddle()) {
+        if (rules.lapsInMiddle() && !ColumnLaps.coupled(basis)) {
             governing.offer(
                     CheckKind.COLUMN_LAP_PLACE,
                     ColumnLaps.length(

@@ -5,7 +5,9 @@ import static org.junit.jupiter.api.Assertions.assertFalse;
 import static org.junit.jupiter.api.Assertions.assertNull;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
+import java.util.ArrayList;
 import java.util.List;
+import java.util.Random;
 import kolonne.core.basis.Basis;
 import kolonne.core.code.Bar;
 import kolonne.core.code.BarCatalogue;
@@ -19,6 +21,7 @@ import kolonne.core.model.ModelBuilder;
 import kolonne.core.model.Release;
 import kolonne.core.model.Role;
 import kolonne.core.model.StiffnessFactors;
+import kolonne.core.section.PlacedBar;
 import org.junit.jupiter.api.Test;
 
 /** Bars of two lifts of 3.6 m between beams 600 deep, f'c 30, fy 420, cover 40, ties T10, by hand. */
@@ -209,5 +212,56 @@ class VerticalBarsTest {
                 .orElseThrow();
         assertEquals("11", starter.shape());
         assertEquals(1623, starter.dims().get(1), 1, "450 and a lap");
+    }
+
+    /** Sections and bars at random: over the floor no bar from below lies in another or outside the ties there, and every bar above has one of its own. */
+    @Test
+    void nothingCollidesOverTheFloor() {
+        Random random = new Random(11);
+        int bent = 0;
+        int dowels = 0;
+        for (int k = 0; k < 600; k++) {
+            double lower = 300 + 50 * random.nextInt(9);
+            double upper = random.nextBoolean() ? lower : 300 + 50 * random.nextInt(9);
+            Bar thick =
+                    BarCatalogue.METRIC.find(List.of("T16", "T20", "T25", "T32").get(random.nextInt(4)));
+            Bar thin = BarCatalogue.METRIC.find(List.of("T16", "T20", "T25").get(random.nextInt(3)));
+            ColumnCage.LiftCage a = bars(2 + random.nextInt(3), 2 + random.nextInt(3), thick);
+            ColumnCage.LiftCage b = bars(2 + random.nextInt(3), 2 + random.nextInt(3), thin);
+            Basis basis = random.nextBoolean() ? ACI : EN;
+            String what = lower + " " + a.layout().words() + " under " + upper + " "
+                    + b.layout().words();
+            ColumnStack stack = stack(lower, upper);
+            List<double[]> over = new ArrayList<>();
+            for (VerticalBars.Standing s : VerticalBars.of(stack, 0, new ColumnCage(List.of(a, b)), basis)) {
+                bent += s.crank() != null ? 1 : 0;
+                dowels += s.use() == VerticalBars.Use.DOWEL ? 1 : 0;
+                if (s.to() > FLOOR + 5 && s.use() != VerticalBars.Use.STARTER) {
+                    double dx = s.crank() == null ? 0 : s.crank().dx();
+                    double dy = s.crank() == null ? 0 : s.crank().dy();
+                    over.add(new double[] {s.x() + dx, s.y() + dy, s.bar().diameter()});
+                }
+            }
+            double in = upper / 2 - basis.columnCover() - 10;
+            List<double[]> own = new ArrayList<>();
+            for (PlacedBar p : b.bars(stack.lifts().get(1).section().shape(), basis.columnCover())) {
+                own.add(new double[] {p.x(), p.y(), thin.diameter()});
+            }
+            assertTrue(over.size() >= own.size(), what);
+            for (int i = 0; i < over.size(); i++) {
+                double[] p = over.get(i);
+                assertTrue(Math.max(Math.abs(p[0]), Math.abs(p[1])) + p[2] / 2 < in + 1, what + ": outside");
+                for (double[] q : own) {
+                    assertTrue(
+                            Math.hypot(p[0] - q[0], p[1] - q[1]) > (p[2] + q[2]) / 2 - 0.1, what + ": in a bar above");
+                }
+                for (int j = 0; j < i; j++) {
+                    double[] q = over.get(j);
+                    assertTrue(
+                            Math.hypot(p[0] - q[0], p[1] - q[1]) > (p[2] + q[2]) / 2 - 0.1, what + ": in each other");
+                }
+            }
+        }
+        assertTrue(bent > 1000 && dowels > 500, bent + " bent, " + dowels + " dowels");
     }
 }

@@ -63,6 +63,8 @@ build_jar() {
   if [ ! -f "$JAR" ] || [ -n "$(find "$ROOT"/{core,exchange,server}/src/main "$ROOT"/{core,exchange,server}/pom.xml "$ROOT/pom.xml" "$ROOT/web/dist" -newer "$JAR" -print -quit)" ]; then
     say "building the application (two minutes the first time)"
     (cd "$ROOT" && mvn -q -B -ntp -pl server -am package -DskipTests 2>&1 | sed -e 's/\x1b\[[0-9;]*m//g' -e '/^$/d')
+    # what came out the same is not written again and would be built at every start
+    if [ -f "$JAR" ]; then touch "$JAR"; fi
   fi
 }
 

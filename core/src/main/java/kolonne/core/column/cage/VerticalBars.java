@@ -131,10 +131,8 @@ public final class VerticalBars {
     /** Greatest distance of bars that lap, centre to centre (ACI 318-19 25.5.1.3) [mm]. */
     public static final double BESIDE = OverFloor.BESIDE;
 
-    /** Greatest distance of a dowel from the nearest bar that ends beside it, centre to centre [mm]; 0 without dowels. */
-    public static double dowelsApart(
-            ColumnStack stack, int number, ColumnCage.LiftCage here, ColumnCage.LiftCage above, Basis basis) {
-        List<Standing> all = of(stack, number, here, above, basis);
+    /** Greatest distance of a dowel from the nearest bar that ends beside it, centre to centre [mm]; 0 without dowels. @param all bars of a lift */
+    public static double dowelsApart(List<Standing> all) {
         double most = 0;
         for (Standing d : all) {
             double least = Double.POSITIVE_INFINITY;

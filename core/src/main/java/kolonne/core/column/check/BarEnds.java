@@ -23,13 +23,13 @@ final class BarEnds {
     private final List<PlacedBar> bars;
     private final List<VerticalBars.Standing> standing;
 
-    /** @param above cage of the lift above; null for the highest */
-    BarEnds(ColumnStack stack, int number, ColumnCage.LiftCage here, ColumnCage.LiftCage above, Basis basis) {
+    /** @param standing bars of the lift as they stand with its cage */
+    BarEnds(ColumnStack.Lift lift, ColumnCage.LiftCage here, List<VerticalBars.Standing> standing, Basis basis) {
         this.basis = basis;
         this.detailing = basis.designCode().detailing();
-        this.lift = stack.lifts().get(number);
+        this.lift = lift;
         this.bars = here.bars(lift.section().shape(), basis.columnCover());
-        this.standing = VerticalBars.of(stack, number, here, above, basis);
+        this.standing = standing;
     }
 
     /** At the head, or the foot; empty where all bars are developed whole. In the order in which the cage tells its bars. */

@@ -1,5 +1,6 @@
 package kolonne.core.column.check;
 
+import java.util.ArrayList;
 import java.util.List;
 import kolonne.core.basis.Basis;
 import kolonne.core.code.ColumnRules;
@@ -22,17 +23,21 @@ public record BentBarTies(double force, double strength) {
         return force <= strength * (1 + 1e-9);
     }
 
-    /** Of the bars of a lift. @param whole cage of its stack */
-    public static BentBarTies of(ColumnStack stack, int number, ColumnCage whole, Basis basis) {
+    /** Of the bars of a lift. @param whole cage of its stack; @param standing bars of the lift as they stand with it */
+    public static BentBarTies of(
+            ColumnStack stack, int number, ColumnCage whole, List<VerticalBars.Standing> standing, Basis basis) {
         ColumnRules rules = basis.designCode().columns();
         ColumnStack.Lift lift = stack.lifts().get(number);
         BentBarTies worst = NONE;
         if (lift.highest()) {
             return worst;
         }
-        List<VerticalBars.Standing> bent = VerticalBars.of(stack, number, whole, basis).stream()
-                .filter(s -> s.crank() != null)
-                .toList();
+        List<VerticalBars.Standing> bent =
+                standing.stream().filter(s -> s.crank() != null).toList();
+        if (bent.isEmpty()) {
+            return worst;
+        }
+        List<Tie> ties = ties(stack, number, whole, basis);
         for (int axis = 0; axis < 2; axis++) {
             for (boolean upper : new boolean[] {false, true}) {
                 for (int side = -1; side <= 1; side += 2) {
@@ -47,7 +52,7 @@ public record BentBarTies(double force, double strength) {
                                     * s.bar().area()
                                     * basis.fy()
                                     * across;
-                            least = Math.min(least, legs(stack, number, whole, basis, axis, at));
+                            least = Math.min(least, legs(ties, axis, at, rules.crankTieReach()));
                         }
                     }
                     if (force > 0 && force / least > worst.force / worst.strength) {
@@ -59,20 +64,29 @@ public record BentBarTies(double force, double strength) {
         return worst;
     }
 
-    /** Strength of the legs along an axis of the ties within reach of a height above the foot of the lift [N]. */
-    private static double legs(ColumnStack stack, int number, ColumnCage whole, Basis basis, int axis, double at) {
-        double reach = basis.designCode().columns().crankTieReach() + 1e-6;
-        double sum = 0;
+    /** A tie by its height above the foot, with the strength of its legs along both axes [N]. */
+    private record Tie(double height, double alongX, double alongY) {}
+
+    /** Of a lift and of the one above. */
+    private static List<Tie> ties(ColumnStack stack, int number, ColumnCage whole, Basis basis) {
+        List<Tie> out = new ArrayList<>();
         double base = stack.lifts().get(number).base();
         for (int i = number; i <= number + 1; i++) {
             ColumnCage.LiftCage c = whole.lifts().get(i);
             double foot = stack.lifts().get(i).base() - base;
-            double strength = (axis == 0 ? c.layout().legsAlongX() : c.layout().legsAlongY())
-                    * c.tie().area()
-                    * basis.fyt();
-            for (double z : TiePlaces.of(stack.lifts().get(i), c.ties())) {
-                sum += Math.abs(foot + z - at) <= reach ? strength : 0;
-            }
+            double leg = c.tie().area() * basis.fyt();
+            double x = c.layout().legsAlongX() * leg;
+            double y = c.layout().legsAlongY() * leg;
+            TiePlaces.of(stack.lifts().get(i), c.ties()).forEach(z -> out.add(new Tie(foot + z, x, y)));
+        }
+        return out;
+    }
+
+    /** Strength of the legs along an axis of the ties near a height [N]. */
+    private static double legs(List<Tie> ties, int axis, double at, double reach) {
+        double sum = 0;
+        for (Tie t : ties) {
+            sum += Math.abs(t.height - at) > reach + 1e-6 ? 0 : axis == 0 ? t.alongX : t.alongY;
         }
         return sum;
     }

@@ -48,6 +48,9 @@ public final class ColumnCheck {
     private final DesignCode code;
     private final LiftDemands demands;
     private final List<LiftDemands.Demand> all;
+    /** The bars as they stand; none where the lift is not designed. */
+    private final List<VerticalBars.Standing> standing;
+
     private final Governing governing = new Governing((x, lift) -> WHOLE);
     private LiftDemands.Demand worst;
 
@@ -62,6 +65,7 @@ public final class ColumnCheck {
         this.code = basis.designCode();
         this.demands = demands;
         this.all = demands.all(EffectiveDepths.of(lift, cage, context.basis()));
+        this.standing = lift.inScope() ? VerticalBars.of(stack, lift.number(), whole, basis) : List.of();
     }
 
     /** Checks all lifts of a stack. */
@@ -96,7 +100,7 @@ public final class ColumnCheck {
         List<CheckResult> checks = governing.results();
         List<Finding> findings = new ArrayList<>(ColumnFindings.of(stack, lift, checks, demands.sway(), context));
         findings.addAll(notes);
-        findings.addAll(StandingNotes.of(stack, lift.number(), whole, basis));
+        findings.addAll(StandingNotes.of(stack, lift, standing, basis));
         HandLift hand = context.hand(lift);
         if (!hand.isEmpty() && !(lift.inScope() && hand.suits(lift.section().shape()))) {
             findings.add(ColumnFindings.unlike(stack, lift));
@@ -222,7 +226,7 @@ public final class ColumnCheck {
 
     /** Strength at the joints where bars end or stand on a beam, with what they develop there. */
     private void ends(Trace t) {
-        BarEnds ends = new BarEnds(stack, lift.number(), cage, above(), basis);
+        BarEnds ends = new BarEnds(lift, cage, standing, basis);
         for (boolean head : new boolean[] {false, true}) {
             List<Developed> developed = ends.at(head);
             if (developed.isEmpty()) {
@@ -242,10 +246,6 @@ public final class ColumnCheck {
                 ends.explain(head, t);
             }
         }
-    }
-
-    private ColumnCage.LiftCage above() {
-        return lift.highest() ? null : whole.lifts().get(lift.number() + 1);
     }
 
     private record AtEnd(LiftDemands.Demand demand, double utilisation) {}
@@ -269,15 +269,14 @@ public final class ColumnCheck {
         return worst;
     }
 
-    /** Whether bars that end at the head of a lift, or stand on a beam, bear all demands there. @param above cage of the lift above, or null */
+    /** Whether bars that end at the head of a lift, or stand on a beam, bear all demands there. @param standing bars of the lift as they stand */
     public static boolean endsBear(
-            ColumnStack stack,
             ColumnStack.Lift lift,
             ColumnCage.LiftCage cage,
-            ColumnCage.LiftCage above,
+            List<VerticalBars.Standing> standing,
             List<LiftDemands.Demand> demands,
             ColumnContext context) {
-        BarEnds ends = new BarEnds(stack, lift.number(), cage, above, context.basis());
+        BarEnds ends = new BarEnds(lift, cage, standing, context.basis());
         for (boolean head : new boolean[] {false, true}) {
             List<Developed> developed = ends.at(head);
             AtEnd worst = developed.isEmpty() ? null : worst(context.surface(lift, cage, developed), demands, head);
@@ -290,7 +289,7 @@ public final class ColumnCheck {
 
     /** Ties at bars that are bent out of their line at a step, and the lap of the lift with bars that are thicker below. */
     private void bent() {
-        BentBarTies ties = BentBarTies.of(stack, lift.number(), whole, basis);
+        BentBarTies ties = BentBarTies.of(stack, lift.number(), whole, standing, basis);
         if (ties.force() > 0) {
             governing.offer(
                     CheckKind.COLUMN_BENT_BARS,
@@ -299,7 +298,7 @@ public final class ColumnCheck {
                     At.named(lift.base(), lift.number(), "head"),
                     code.columns().crankTieClause());
         }
-        double apart = VerticalBars.dowelsApart(stack, lift.number(), cage, above(), basis);
+        double apart = VerticalBars.dowelsApart(standing);
         if (apart > 0) {
             governing.offer(
                     CheckKind.COLUMN_DOWELS_APART,
@@ -308,7 +307,7 @@ public final class ColumnCheck {
                     At.named(lift.base(), lift.number(), "head"),
                     code.detailing().lapClause());
         }
-        if (lift.number() > 0 && laps(lift.number() - 1)) {
+        if (context.ductile().isPresent() && lift.number() > 0 && laps(lift.number() - 1)) {
             Bar own = cage.layout().largest();
             Bar below = whole.lifts().get(lift.number() - 1).layout().largest();
             // it begins where the lift's own bars begin, which lap in the middle

@@ -4,7 +4,6 @@ import java.util.ArrayList;
 import java.util.List;
 import kolonne.core.basis.Basis;
 import kolonne.core.code.Bar;
-import kolonne.core.column.cage.ColumnCage;
 import kolonne.core.column.cage.VerticalBars;
 import kolonne.core.column.line.ColumnStack;
 import kolonne.core.explain.Quantity;
@@ -15,14 +14,9 @@ import kolonne.core.shape.Shape;
 final class StandingNotes {
     private StandingNotes() {}
 
-    static List<Finding> of(ColumnStack stack, int number, ColumnCage cage, Basis basis) {
-        ColumnStack.Lift lift = stack.lifts().get(number);
+    static List<Finding> of(ColumnStack stack, ColumnStack.Lift lift, List<VerticalBars.Standing> all, Basis basis) {
         List<Finding> out = new ArrayList<>();
-        if (!lift.inScope()) {
-            return out;
-        }
         String where = stack.mark() + ", lift to " + (lift.storey().isEmpty() ? "top" : lift.storey());
-        List<VerticalBars.Standing> all = VerticalBars.of(stack, number, cage, basis);
         long dowels =
                 all.stream().filter(s -> s.use() == VerticalBars.Use.DOWEL).count();
         if (dowels > 0) {

@@ -137,7 +137,11 @@ public final class ColumnDesigner {
 
     /** Ties closer in the joint over a lift where bars that are bent out of their line ask for it; as they are where nothing serves or people have set them. */
     private ColumnCage tiedAtStep(int number, ColumnCage cage) {
+        if (!stack.lifts().get(number).inScope()) {
+            return cage;
+        }
         ColumnCage trial = cage;
+        List<VerticalBars.Standing> standing = VerticalBars.of(stack, number, cage, basis);
         boolean set = context.hand(stack.lifts().get(number)).ties() != null
                 || context.hand(stack.lifts().get(number + 1)).ties() != null;
         double step = basis.stirrups().step();
@@ -147,12 +151,12 @@ public final class ColumnDesigner {
         for (double s = Math.ceil(widest / step) * step;
                 !set && s > basis.stirrups().least() - 1e-9;
                 s -= step) {
-            if (BentBarTies.of(stack, number, trial, basis).serve()) {
+            if (BentBarTies.of(stack, number, trial, standing, basis).serve()) {
                 return trial;
             }
             trial = trial.withJoint(number, s).withJoint(number + 1, s);
         }
-        return BentBarTies.of(stack, number, trial, basis).serve() ? trial : cage;
+        return BentBarTies.of(stack, number, trial, standing, basis).serve() ? trial : cage;
     }
 
     /** @param above the lift above if it has the same section; @param upper the lift above whatever its section, or null */
@@ -187,9 +191,14 @@ public final class ColumnDesigner {
                 ColumnPractice.of(lift, basis).from(held, upper);
         Predicate<ColumnCage.LiftCage> anchored = c -> borne.stream()
                 .allMatch(b -> ColumnCheck.endsBear(
-                        b.stack, b.lift, c, upper, b.demands.all(EffectiveDepths.of(lift, c, basis)), context));
-        Predicate<ColumnCage.LiftCage> near = c ->
-                upper == null || VerticalBars.dowelsApart(stack, lift.number(), c, upper, basis) <= VerticalBars.BESIDE;
+                        b.lift,
+                        c,
+                        VerticalBars.of(b.stack, lift.number(), c, upper, basis),
+                        b.demands.all(EffectiveDepths.of(lift, c, basis)),
+                        context));
+        Predicate<ColumnCage.LiftCage> near = c -> upper == null
+                || VerticalBars.dowelsApart(VerticalBars.of(stack, lift.number(), c, upper, basis))
+                        <= VerticalBars.BESIDE;
         if (frame != null) {
             for (List<ColumnCage.LiftCage> some : practical) {
                 ColumnCage.LiftCage chosen = choose(some, lift, borne, anchored.and(frame::strong));
@@ -199,7 +208,7 @@ public final class ColumnDesigner {
             }
         }
         for (List<ColumnCage.LiftCage> some : practical) {
-            ColumnCage.LiftCage chosen = choose(some, lift, borne, anchored.and(near));
+            ColumnCage.LiftCage chosen = choose(some, lift, borne, near.and(anchored));
             if (chosen != null) {
                 return tied(lift, withoutDowels(chosen, some, lift, upper, borne, anchored), borne);
             }

@@ -10,6 +10,7 @@ import kolonne.core.code.Bar;
 import kolonne.core.code.BarCatalogue;
 import kolonne.core.column.cage.ColumnCage;
 import kolonne.core.column.cage.RectangleBars;
+import kolonne.core.column.cage.VerticalBars;
 import kolonne.core.column.line.ColumnStack;
 import kolonne.core.column.line.ColumnStacks;
 import kolonne.core.demand.Sidesway;
@@ -65,6 +66,12 @@ class BarEndsByHandTest {
         return ColumnStacks.find(model(lower, upper).solve().index()).get(0);
     }
 
+    private static BarEnds ends(double lower, double upper, int lift, Bar bar, Basis basis) {
+        ColumnStack stack = stack(lower, upper);
+        ColumnCage cage = new ColumnCage(List.of(four(bar), four(bar)));
+        return new BarEnds(stack.lifts().get(lift), four(bar), VerticalBars.of(stack, lift, cage, basis), basis);
+    }
+
     private static ColumnDesign checked(double lower, double upper, Bar bar, Basis basis) {
         var analysis = model(lower, upper).solve();
         ColumnContext context = ColumnContext.of(Sidesway.of(analysis, basis), basis);
@@ -81,15 +88,14 @@ class BarEndsByHandTest {
     /** T20: 560 mm from the soffit to the cover; ldh 330 (25.4.3.1), ldc 368 with the bend of 80 (25.4.9.2). */
     @Test
     void thinBarsDevelopInTheBeam() {
-        assertTrue(
-                new BarEnds(stack(500, 500), 1, four(T20), null, ACI).at(true).isEmpty());
+        assertTrue(ends(500, 500, 1, T20, ACI).at(true).isEmpty());
         assertTrue(of(checked(500, 500, T20, ACI), 1, "bar-ends").isEmpty());
     }
 
     /** T32: ldh = 420 · 1.25 · (30/105 + 0.6) / (23 √30) · 32^1.5 = 668; ldc = 0.24 · 420/√30 · 32 = 589, of which the bend of 4 db and the bar leave 400. */
     @Test
     void thickBarsDevelopInPart() {
-        List<Developed> all = new BarEnds(stack(500, 500), 1, four(T32), null, ACI).at(true);
+        List<Developed> all = ends(500, 500, 1, T32, ACI).at(true);
         assertEquals(4, all.size());
         double ldh = 420 * 1.25 * (30 / 105.0 + 0.6) / (23 * Math.sqrt(30)) * Math.pow(32, 1.5);
         assertEquals(560 / ldh, all.get(0).tension(), 1e-9);
@@ -106,8 +112,7 @@ class BarEndsByHandTest {
         double fyd = EN.fy() / 1.15;
         double lbd = 8 * fyd / (2.25 * 0.7 * 0.3 * Math.pow(30, 2.0 / 3) / 1.5);
         double room = 600 - EN.columnCover();
-        Developed d =
-                new BarEnds(stack(500, 500), 1, four(T32), null, EN).at(true).get(0);
+        Developed d = ends(500, 500, 1, T32, EN).at(true).get(0);
         assertEquals(Math.min(1, room / (lbd - 12 * 32)), d.tension(), 1e-6);
         double bend = EN.entry().bends().barRadius(T32) + 32;
         assertEquals(Math.min(1, (room - bend) / lbd), d.compression(), 1e-6);
@@ -115,18 +120,10 @@ class BarEndsByHandTest {
 
     @Test
     void barsThatGoOnAreWhole() {
-        assertTrue(new BarEnds(stack(500, 500), 0, four(T32), four(T32), ACI)
-                .at(true)
-                .isEmpty());
-        assertTrue(new BarEnds(stack(500, 500), 0, four(T32), four(T32), ACI)
-                .at(false)
-                .isEmpty());
+        assertTrue(ends(500, 500, 0, T32, ACI).at(true).isEmpty());
+        assertTrue(ends(500, 500, 0, T32, ACI).at(false).isEmpty());
         // 75 mm a side: they end
-        assertEquals(
-                4,
-                new BarEnds(stack(500, 350), 0, four(T32), four(T32), ACI)
-                        .at(true)
-                        .size());
+        assertEquals(4, ends(500, 350, 0, T32, ACI).at(true).size());
     }
 
     /** Pure tension and compression of a section whose bars develop in part: 0.9 · 0.8 · As fy; 0.65 · 0.8 (0.85 f'c (Ag - As) + 0.6 As fy). */

@@ -55,7 +55,8 @@ public final class StandingWords {
             case COUPLED -> "coupled with the bars above, " + over;
             case ENDS -> "end under the top of the floor, " + (s.hookHead() ? "bent" : "straight");
             case DOWEL ->
-                "dowels, from " + Quantity.LENGTH.text(floor - s.from(), us) + " below the top of the floor to " + over;
+                "dowels, " + Quantity.LENGTH.text(floor - s.from(), us) + " down and "
+                        + Quantity.LENGTH.text(s.to() - floor, us) + " up from the floor";
             case STARTER ->
                 "starter bars, " + Quantity.LENGTH.text((onBeam(lift) ? lift.inFoot() : 0) - s.from(), us)
                         + " into the "

@@ -213,10 +213,15 @@ public final class ColumnDesigner {
                 return tied(lift, withoutDowels(chosen, some, lift, upper, borne, anchored), borne);
             }
         }
-        for (List<ColumnCage.LiftCage> some : practical) {
-            ColumnCage.LiftCage chosen = choose(some, lift, borne, anchored);
-            if (chosen != null) {
-                return tied(lift, chosen, borne);
+        // where no bars develop, or stand near enough to those above, more of them would not help: the loads decide,
+        // and the check tells
+        for (Predicate<ColumnCage.LiftCage> suits :
+                List.of(anchored, near, (Predicate<ColumnCage.LiftCage>) c -> true)) {
+            for (List<ColumnCage.LiftCage> some : practical) {
+                ColumnCage.LiftCage chosen = choose(some, lift, borne, suits);
+                if (chosen != null) {
+                    return tied(lift, chosen, borne);
+                }
             }
         }
         return tied(lift, strongest(lift, arranged, borne), borne);

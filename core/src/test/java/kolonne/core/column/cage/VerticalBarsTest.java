@@ -1,5 +1,6 @@
 package kolonne.core.column.cage;
 
+import static kolonne.core.column.TwoLifts.stack;
 import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertFalse;
 import static org.junit.jupiter.api.Assertions.assertNull;
@@ -12,15 +13,8 @@ import kolonne.core.basis.Basis;
 import kolonne.core.code.Bar;
 import kolonne.core.code.BarCatalogue;
 import kolonne.core.column.line.ColumnStack;
-import kolonne.core.column.line.ColumnStacks;
 import kolonne.core.detail.BarItem;
 import kolonne.core.detail.ColumnBars;
-import kolonne.core.model.BuildingIndex;
-import kolonne.core.model.Member;
-import kolonne.core.model.ModelBuilder;
-import kolonne.core.model.Release;
-import kolonne.core.model.Role;
-import kolonne.core.model.StiffnessFactors;
 import kolonne.core.section.PlacedBar;
 import org.junit.jupiter.api.Test;
 
@@ -35,30 +29,6 @@ class VerticalBarsTest {
     private static final double LAP = 1172.8;
     /** Where the floor over the first lift ends. */
     private static final double FLOOR = 3900;
-
-    private static ColumnStack stack(double lower, double upper) {
-        ModelBuilder b = new ModelBuilder()
-                .section("S", 300, 600)
-                .section("L", lower, lower)
-                .section("U", upper, upper)
-                .joint("A", 0, 0, 0)
-                .joint("B", 0, 0, 3600)
-                .joint("C", 0, 0, 7200)
-                .joint("P", 6000, 0, 3600)
-                .joint("Q", 6000, 0, 7200)
-                .fixed("A")
-                .fixed("P")
-                .fixed("Q");
-        column(b, "c1", "A", "B", "L");
-        column(b, "c2", "B", "C", "U");
-        b.beam("b1", "B", "P").beam("b2", "C", "Q");
-        return ColumnStacks.find(new BuildingIndex(b.building())).get(0);
-    }
-
-    private static void column(ModelBuilder b, String id, String from, String to, String section) {
-        b.members.add(new Member(
-                id, Role.COLUMN, from, to, section, "C", 0, Release.NONE, Release.NONE, 0, 0, StiffnessFactors.GROSS));
-    }
 
     private static ColumnCage.LiftCage four(Bar bar) {
         return bars(2, 2, bar);

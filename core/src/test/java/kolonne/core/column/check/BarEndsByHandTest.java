@@ -1,5 +1,6 @@
 package kolonne.core.column.check;
 
+import static kolonne.core.column.TwoLifts.stack;
 import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
@@ -8,6 +9,7 @@ import kolonne.core.basis.Basis;
 import kolonne.core.check.CheckResult;
 import kolonne.core.code.Bar;
 import kolonne.core.code.BarCatalogue;
+import kolonne.core.column.TwoLifts;
 import kolonne.core.column.cage.ColumnCage;
 import kolonne.core.column.cage.RectangleBars;
 import kolonne.core.column.cage.VerticalBars;
@@ -15,11 +17,6 @@ import kolonne.core.column.line.ColumnStack;
 import kolonne.core.column.line.ColumnStacks;
 import kolonne.core.demand.Sidesway;
 import kolonne.core.finding.Cause;
-import kolonne.core.model.Member;
-import kolonne.core.model.ModelBuilder;
-import kolonne.core.model.Release;
-import kolonne.core.model.Role;
-import kolonne.core.model.StiffnessFactors;
 import kolonne.core.section.ColumnSection;
 import kolonne.core.section.Developed;
 import kolonne.core.section.PlacedBar;
@@ -34,36 +31,9 @@ class BarEndsByHandTest {
     private static final Bar T20 = BarCatalogue.METRIC.find("T20");
     private static final Bar T32 = BarCatalogue.METRIC.find("T32");
 
-    private static ModelBuilder model(double lower, double upper) {
-        ModelBuilder b = new ModelBuilder()
-                .section("S", 300, 600)
-                .section("L", lower, lower)
-                .section("U", upper, upper)
-                .joint("A", 0, 0, 0)
-                .joint("B", 0, 0, 3600)
-                .joint("C", 0, 0, 7200)
-                .joint("P", 6000, 0, 3600)
-                .joint("Q", 6000, 0, 7200)
-                .fixed("A")
-                .fixed("P")
-                .fixed("Q");
-        column(b, "c1", "A", "B", "L");
-        column(b, "c2", "B", "C", "U");
-        return b.beam("b1", "B", "P").beam("b2", "C", "Q").spread("b2", 0, 6000, 60, 60);
-    }
-
-    private static void column(ModelBuilder b, String id, String from, String to, String section) {
-        b.members.add(new Member(
-                id, Role.COLUMN, from, to, section, "C", 0, Release.NONE, Release.NONE, 0, 0, StiffnessFactors.GROSS));
-    }
-
     private static ColumnCage.LiftCage four(Bar bar) {
         return new ColumnCage.LiftCage(
                 new RectangleBars(2, 2, bar, bar, List.of(true, true), List.of(true, true)), T10, 150);
-    }
-
-    private static ColumnStack stack(double lower, double upper) {
-        return ColumnStacks.find(model(lower, upper).solve().index()).get(0);
     }
 
     private static BarEnds ends(double lower, double upper, int lift, Bar bar, Basis basis) {
@@ -73,7 +43,7 @@ class BarEndsByHandTest {
     }
 
     private static ColumnDesign checked(double lower, double upper, Bar bar, Basis basis) {
-        var analysis = model(lower, upper).solve();
+        var analysis = TwoLifts.model(lower, upper).solve();
         ColumnContext context = ColumnContext.of(Sidesway.of(analysis, basis), basis);
         ColumnStack stack = ColumnStacks.find(analysis.index()).get(0);
         return ColumnCheck.run(stack, new ColumnCage(List.of(four(bar), four(bar))), context);

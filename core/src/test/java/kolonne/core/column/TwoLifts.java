@@ -1,0 +1,44 @@
+package kolonne.core.column;
+
+import kolonne.core.column.line.ColumnStack;
+import kolonne.core.column.line.ColumnStacks;
+import kolonne.core.model.BuildingIndex;
+import kolonne.core.model.Member;
+import kolonne.core.model.ModelBuilder;
+import kolonne.core.model.Release;
+import kolonne.core.model.Role;
+import kolonne.core.model.StiffnessFactors;
+
+/** Two lifts of 3.6 m of square sections between beams 600 deep and 6 m long, the upper one loaded by 60 kN/m; f'c 30. */
+public final class TwoLifts {
+    private TwoLifts() {}
+
+    /** @param lower, upper sides of the sections [mm] */
+    public static ModelBuilder model(double lower, double upper) {
+        ModelBuilder b = new ModelBuilder()
+                .section("S", 300, 600)
+                .section("L", lower, lower)
+                .section("U", upper, upper)
+                .joint("A", 0, 0, 0)
+                .joint("B", 0, 0, 3600)
+                .joint("C", 0, 0, 7200)
+                .joint("P", 6000, 0, 3600)
+                .joint("Q", 6000, 0, 7200)
+                .fixed("A")
+                .fixed("P")
+                .fixed("Q");
+        column(b, "c1", "A", "B", "L");
+        column(b, "c2", "B", "C", "U");
+        return b.beam("b1", "B", "P").beam("b2", "C", "Q").spread("b2", 0, 6000, 60, 60);
+    }
+
+    public static ColumnStack stack(double lower, double upper) {
+        return ColumnStacks.find(new BuildingIndex(model(lower, upper).building()))
+                .get(0);
+    }
+
+    private static void column(ModelBuilder b, String id, String from, String to, String section) {
+        b.members.add(new Member(
+                id, Role.COLUMN, from, to, section, "C", 0, Release.NONE, Release.NONE, 0, 0, StiffnessFactors.GROSS));
+    }
+}

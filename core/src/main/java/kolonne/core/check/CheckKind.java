@@ -226,6 +226,12 @@ public enum CheckKind {
             Cause.OUT_OF_SCOPE,
             Quantity.LENGTH,
             "Step the section by less, or design the joint by strut and tie, by hand."),
+    COLUMN_BAR_LENGTH(
+            "bar-length",
+            "Length of bars as delivered",
+            Cause.BARS_DO_NOT_FIT,
+            Quantity.LENGTH,
+            "Have longer bars delivered, use thinner ones with shorter laps, or couple them."),
     COLUMN_BENT_BARS(
             "bent-bars",
             "Ties at bars bent out of their line",

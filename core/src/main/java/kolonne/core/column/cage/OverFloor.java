@@ -57,12 +57,14 @@ final class OverFloor {
         this.here = here;
         this.above = above;
         this.basis = basis;
-        // of the angle in plan between both axes; bars are symmetric, so that its sense does not matter
-        ColumnStack.Unbraced a = lift.aboutY();
-        ColumnStack.Unbraced b = next.aboutY();
-        boolean known = Math.hypot(a.ux(), a.uy()) * Math.hypot(b.ux(), b.uy()) > 0.5;
-        this.cos = known ? a.ux() * b.ux() + a.uy() * b.uy() : 1;
-        this.sin = Math.sqrt(Math.max(0, 1 - cos * cos));
+        // the x axis above along both axes here; bars are symmetric, so that a member drawn from its head changes
+        // nothing
+        ColumnStack.Unbraced x = lift.aboutY();
+        ColumnStack.Unbraced y = lift.aboutX();
+        ColumnStack.Unbraced turned = next.aboutY();
+        boolean known = Math.hypot(x.ux(), x.uy()) * Math.hypot(turned.ux(), turned.uy()) > 0.5;
+        this.cos = known ? x.ux() * turned.ux() + x.uy() * turned.uy() : 1;
+        this.sin = known ? y.ux() * turned.ux() + y.uy() * turned.uy() : 0;
         // of a lift that is not designed nobody knows the bars
         if (next.inScope()) {
             List<PlacedBar> placed = above.bars(next.section().shape(), basis.columnCover());
@@ -134,7 +136,7 @@ final class OverFloor {
             return true;
         }
         boolean square = Math.abs(s.width() - s.depth()) < 1e-6 && Math.abs(cos) < 1e-6;
-        return !(s instanceof Shape.Circle) && !square && sin > 1e-6;
+        return !(s instanceof Shape.Circle) && !square && Math.abs(sin) > 1e-6;
     }
 
     /** Where a bar from below stands while it laps: in its line if it is near and free there, else touching its partner; null where there is no room. */

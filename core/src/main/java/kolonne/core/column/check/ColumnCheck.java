@@ -298,6 +298,7 @@ public final class ColumnCheck {
                     At.named(lift.base(), lift.number(), "head"),
                     code.columns().crankTieClause());
         }
+        length();
         double apart = VerticalBars.dowelsApart(standing);
         if (apart > 0) {
             governing.offer(
@@ -321,6 +322,19 @@ public final class ColumnCheck {
                             lift.between() / 2,
                             whole(),
                             rules.lapClause()));
+        }
+    }
+
+    /** Bars of a lift are one piece: as long as they are delivered at most. */
+    private void length() {
+        double longest = 0;
+        for (VerticalBars.Standing s : standing) {
+            int hooks = (s.hookFoot() ? 1 : 0) + (s.hookHead() ? 1 : 0);
+            longest =
+                    Math.max(longest, s.length() + hooks * basis.entry().bends().hookBeyondRun(s.bar()));
+        }
+        if (longest > 0) {
+            governing.offer(CheckKind.COLUMN_BAR_LENGTH, longest, basis.bars().stockLength(), whole(), Clause.BASIS);
         }
     }
 

@@ -9,14 +9,24 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Random;
+import kolonne.core.analysis.LocalAxes;
 import kolonne.core.basis.Basis;
 import kolonne.core.code.Bar;
 import kolonne.core.code.BarCatalogue;
+import kolonne.core.column.TwoLifts;
 import kolonne.core.column.line.ColumnStack;
+import kolonne.core.column.line.ColumnStacks;
 import kolonne.core.detail.BarItem;
 import kolonne.core.detail.ColumnBars;
+import kolonne.core.model.BuildingIndex;
+import kolonne.core.model.Member;
+import kolonne.core.model.ModelBuilder;
+import kolonne.core.model.Section;
 import kolonne.core.section.PlacedBar;
+import kolonne.core.shape.Shape;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
 
 /** Bars of two lifts of 3.6 m between beams 600 deep, f'c 30, fy 420, cover 40, ties T10, by hand. */
 class VerticalBarsTest {
@@ -233,5 +243,55 @@ class VerticalBarsTest {
             }
         }
         assertTrue(bent > 1000 && dowels > 500, bent + " bent, " + dowels + " dowels");
+    }
+
+    /** A lift turned in plan: bars from below stand beside those above as the building has them, found by the axes of the members. */
+    @ParameterizedTest
+    @ValueSource(doubles = {0, 30, -30, 45, 90, 110})
+    void liftsTurnedAgainstEachOther(double angle) {
+        ModelBuilder b = TwoLifts.model(900, 400);
+        b.sections.add(new Section("R", new Shape.Rectangle(400, 600)));
+        Member was = b.members.remove(1);
+        b.members.add(
+                1,
+                new Member(
+                        was.id(),
+                        was.role(),
+                        was.start(),
+                        was.end(),
+                        "R",
+                        was.material(),
+                        angle,
+                        was.startRelease(),
+                        was.endRelease(),
+                        0,
+                        0,
+                        was.stiffness()));
+        BuildingIndex index = new BuildingIndex(b.building());
+        ColumnStack stack = ColumnStacks.find(index).get(0);
+        double[][] low = LocalAxes.of(index.joint("A"), index.joint("B"), 0);
+        double[][] high = LocalAxes.of(index.joint("B"), index.joint("C"), angle);
+        ColumnCage.LiftCage above = bars(3, 4, T20);
+        List<double[]> plan = new ArrayList<>();
+        for (PlacedBar p : above.bars(stack.lifts().get(1).section().shape(), 40)) {
+            plan.add(inPlan(high, p.x(), p.y()));
+        }
+        int beside = 0;
+        for (VerticalBars.Standing s : VerticalBars.of(stack, 0, bars(4, 4, T20), above, ACI)) {
+            if (s.use() == VerticalBars.Use.DOWEL) {
+                double[] at = inPlan(low, s.x(), s.y());
+                double nearest = plan.stream()
+                        .mapToDouble(p -> Math.hypot(p[0] - at[0], p[1] - at[1]))
+                        .min()
+                        .orElseThrow();
+                assertEquals(20, nearest, 0.01, "beside a bar above");
+                beside++;
+            }
+        }
+        assertEquals(10, beside);
+    }
+
+    private static double[] inPlan(double[][] axes, double x, double y) {
+        return new double[] {x * axes[1][0] + y * axes[2][0], x * axes[1][1] + y * axes[2][1]};
     }
 }

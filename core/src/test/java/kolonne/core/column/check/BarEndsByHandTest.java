@@ -6,6 +6,7 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import java.util.List;
 import kolonne.core.basis.Basis;
+import kolonne.core.basis.part.Bars;
 import kolonne.core.check.CheckResult;
 import kolonne.core.code.Bar;
 import kolonne.core.code.BarCatalogue;
@@ -132,5 +133,19 @@ class BarEndsByHandTest {
         assertEquals((200 + 20 / Math.sqrt(2)) * Math.sqrt(2), r.demand(), 1e-6);
         assertEquals(Cause.OUT_OF_SCOPE, r.cause());
         assertTrue(of(checked(500, 450, T20, ACI), 0, "dowels-apart").isEmpty());
+    }
+
+    /** 3780 or so to the crank and a lap above the floor: under 12 m; a basis whose bars are 5 m long says so. */
+    @Test
+    void barsAreNoLongerThanDelivered() {
+        CheckResult r = of(checked(500, 500, T20, ACI), 0, "bar-length").get(0);
+        assertEquals(12_000, r.capacity(), 1e-9);
+        assertTrue(r.demand() > 3900 + 1172 && r.demand() < 3900 + 1172 + 60, r.toString());
+        Bars b = ACI.bars();
+        Basis shorter = ACI.with(
+                new Bars(b.beams(), b.columns(), b.stirrups(), b.layersMost(), b.practicalCap(), b.preference(), 5000));
+        CheckResult fails = of(checked(500, 500, T20, shorter), 0, "bar-length").get(0);
+        assertEquals(Cause.BARS_DO_NOT_FIT, fails.cause());
+        assertTrue(fails.utilisation() > 1);
     }
 }

@@ -234,11 +234,12 @@ public final class VerticalBars {
         return detailing.developmentLength(bar, fc, basis.fy(), false, 2 * bar.diameter(), basis.columnCover(), true);
     }
 
-    /** A bar that ends under the top of the floor: straight where it develops so, else bent. */
+    /** A bar that ends under the top of the floor: straight where it develops so, or where no beams are known there, else bent. */
     private void ending(PlacedBar p) {
         Bar bar = here.layout().at(p);
         double to = floor - basis.columnCover();
-        boolean hook = to - soffit() < development(bar, lift.material().fc());
+        boolean hook = lift.inHead() > 0
+                && to - soffit() < development(bar, lift.material().fc());
         out.add(new Standing(Use.ENDS, bar, corner(p), p.x(), p.y(), start, to, null, false, hook));
     }
 

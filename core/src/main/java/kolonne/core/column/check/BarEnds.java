@@ -45,7 +45,8 @@ final class BarEnds {
     }
 
     private Developed atHead(PlacedBar p) {
-        VerticalBars.Standing s = ending(p);
+        // what they end in is not in the model where no beams are: a note says so
+        VerticalBars.Standing s = lift.inHead() > 0 ? ending(p) : null;
         return s == null ? Developed.WHOLE : developed(s, s.hookHead(), s.to() - soffit());
     }
 

@@ -27,6 +27,14 @@ final class StandingNotes {
                             + "the section steps by more than bars may be bent aside for, or there are more bars above.",
                     "Keep the section through both lifts, or step it by less."));
         }
+        boolean ends = all.stream().anyMatch(s -> s.use() == VerticalBars.Use.ENDS);
+        if (ends && lift.inHead() <= 0) {
+            out.add(Finding.note(
+                    "column.ends",
+                    where,
+                    "No beams are modelled at the head, where bars end: their anchorage is not checked.",
+                    "Look at what the column carries there: a slab, a wall, a bearing."));
+        }
         all.stream()
                 .filter(VerticalBars.Standing::hookHead)
                 .map(VerticalBars.Standing::bar)

@@ -18,6 +18,8 @@ import kolonne.core.column.line.ColumnStack;
 import kolonne.core.column.line.ColumnStacks;
 import kolonne.core.demand.Sidesway;
 import kolonne.core.finding.Cause;
+import kolonne.core.model.JointLoad;
+import kolonne.core.model.ModelBuilder;
 import kolonne.core.section.ColumnSection;
 import kolonne.core.section.Developed;
 import kolonne.core.section.PlacedBar;
@@ -147,5 +149,29 @@ class BarEndsByHandTest {
         CheckResult fails = of(checked(500, 500, T20, shorter), 0, "bar-length").get(0);
         assertEquals(Cause.BARS_DO_NOT_FIT, fails.cause());
         assertTrue(fails.utilisation() > 1);
+    }
+
+    /** A post with nothing at its head but a moment: nobody knows what its bars end in. */
+    @Test
+    void withoutBeamsANoteSaysSo() {
+        ModelBuilder b = new ModelBuilder()
+                .joint("A", 0, 0, 0)
+                .joint("B", 0, 0, 3000)
+                .column("c", "A", "B")
+                .fixed("A");
+        b.section("S", 500, 500);
+        b.jointLoads.add(new JointLoad("P", "B", 0, 0, -1e5, 1e8, 0, 0));
+        var analysis = b.solve();
+        ColumnStack post = ColumnStacks.find(analysis.index()).get(0);
+        ColumnDesign d = ColumnCheck.run(
+                post, new ColumnCage(List.of(four(T32))), ColumnContext.of(Sidesway.of(analysis, ACI), ACI));
+        assertTrue(of(d, 0, "bar-ends").isEmpty());
+        assertEquals(
+                1,
+                d.findings().stream()
+                        .filter(x -> x.code().equals("column.ends"))
+                        .count());
+        assertTrue(checked(500, 500, T20, ACI).findings().stream()
+                .noneMatch(x -> x.code().equals("column.ends")));
     }
 }

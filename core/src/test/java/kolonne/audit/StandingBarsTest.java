@@ -130,6 +130,7 @@ class StandingBarsTest {
             if (i + 1 < lifts.size()) {
                 laps(lifts.get(i), lifts.get(i + 1), where);
                 inside(lifts.get(i), lifts.get(i + 1), where);
+                height(lifts.get(i), lifts.get(i + 1), where, c.lifts().get(i).checks());
                 bends(lifts.get(i), lifts.get(i + 1), where, c.lifts().get(i).checks());
             } else {
                 ends(lifts.get(i), where);
@@ -293,6 +294,15 @@ class StandingBarsTest {
             if (!inside) {
                 fault(where, "sticks out over the floor at " + Math.round(at[0]) + ", " + Math.round(at[1]));
             }
+        }
+    }
+
+    /** Bars end under the beams of the lift above, or the lift is told to be too low for its laps. */
+    private void height(Lift below, Lift above, String where, List<CheckResult> checks) {
+        boolean over = below.bars.stream().anyMatch(b -> b.top() > above.top - above.joint + 1);
+        boolean told = checks.stream().anyMatch(r -> r.kind().id().equals("lap-height") && r.utilisation() > 1);
+        if (over != told) {
+            fault(where, over ? "bars run on into the beams above, and nothing says so" : "low for no reason");
         }
     }
 

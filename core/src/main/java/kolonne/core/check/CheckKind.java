@@ -226,6 +226,12 @@ public enum CheckKind {
             Cause.OUT_OF_SCOPE,
             Quantity.LENGTH,
             "Step the section by less, or design the joint by strut and tie, by hand."),
+    COLUMN_LAP_HEIGHT(
+            "lap-height",
+            "Height for laps and dowels",
+            Cause.ANCHORAGE,
+            Quantity.LENGTH,
+            "Use thinner bars, which lap over less, or couple them mechanically."),
     COLUMN_BAR_LENGTH(
             "bar-length",
             "Length of bars as delivered",

@@ -9,21 +9,27 @@ import kolonne.core.model.Release;
 import kolonne.core.model.Role;
 import kolonne.core.model.StiffnessFactors;
 
-/** Two lifts of 3.6 m of square sections between beams 600 deep and 6 m long, the upper one loaded by 60 kN/m; f'c 30. */
+/** Two lifts, of 3.6 m unless told, of square sections between beams 600 deep and 6 m long, the upper one loaded by 60 kN/m; f'c 30. */
 public final class TwoLifts {
     private TwoLifts() {}
 
     /** @param lower, upper sides of the sections [mm] */
     public static ModelBuilder model(double lower, double upper) {
+        return model(lower, upper, 3600, 3600);
+    }
+
+    /** @param high heights of the lifts from joint to joint, lower and upper [mm] */
+    public static ModelBuilder model(double lower, double upper, double... high) {
+        double roof = high[0] + high[1];
         ModelBuilder b = new ModelBuilder()
                 .section("S", 300, 600)
                 .section("L", lower, lower)
                 .section("U", upper, upper)
                 .joint("A", 0, 0, 0)
-                .joint("B", 0, 0, 3600)
-                .joint("C", 0, 0, 7200)
-                .joint("P", 6000, 0, 3600)
-                .joint("Q", 6000, 0, 7200)
+                .joint("B", 0, 0, high[0])
+                .joint("C", 0, 0, roof)
+                .joint("P", 6000, 0, high[0])
+                .joint("Q", 6000, 0, roof)
                 .fixed("A")
                 .fixed("P")
                 .fixed("Q");

@@ -257,7 +257,7 @@ public final class VerticalBars {
         double lap = ColumnLaps.length(lift, here.layout().largest(), bar, basis);
         // bars apart by more than they may lap with: so much longer (8.7.2(3))
         double down = lap + (apart > APART ? apart : 0);
-        double from = Math.max(lift.inFoot(), floor - basis.columnCover() - down);
+        double from = floor - basis.columnCover() - down;
         double to = nextStart() + ColumnLaps.length(next, bar, bar, basis);
         out.add(onModule(new Standing(Use.DOWEL, bar, false, x, y, from, to, null, false, false)));
     }

@@ -18,6 +18,7 @@ import kolonne.core.column.cage.ColumnCage;
 import kolonne.core.column.cage.ColumnLaps;
 import kolonne.core.column.cage.EffectiveDepths;
 import kolonne.core.column.cage.HandLift;
+import kolonne.core.column.cage.LapHeight;
 import kolonne.core.column.cage.VerticalBars;
 import kolonne.core.column.line.ColumnStack;
 import kolonne.core.explain.Clause;
@@ -299,6 +300,13 @@ public final class ColumnCheck {
                     code.columns().crankTieClause());
         }
         length();
+        LapHeight.most(stack, lift.number(), standing, basis)
+                .ifPresent(l -> governing.offer(
+                        CheckKind.COLUMN_LAP_HEIGHT,
+                        l.needed(),
+                        l.has(),
+                        At.named(lift.base(), lift.number(), l.foot() ? "foot" : "head"),
+                        code.detailing().lapClause()));
         double apart = VerticalBars.dowelsApart(standing);
         if (apart > 0) {
             governing.offer(

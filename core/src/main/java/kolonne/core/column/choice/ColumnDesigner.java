@@ -16,6 +16,7 @@ import kolonne.core.column.cage.BarLayout;
 import kolonne.core.column.cage.ColumnCage;
 import kolonne.core.column.cage.EffectiveDepths;
 import kolonne.core.column.cage.HandLift;
+import kolonne.core.column.cage.LapHeight;
 import kolonne.core.column.cage.RectangleBars;
 import kolonne.core.column.cage.RingBars;
 import kolonne.core.column.cage.TieSpacing;
@@ -196,9 +197,7 @@ public final class ColumnDesigner {
                         VerticalBars.of(b.stack, lift.number(), c, upper, basis),
                         b.demands.all(EffectiveDepths.of(lift, c, basis)),
                         context));
-        Predicate<ColumnCage.LiftCage> near = c -> upper == null
-                || VerticalBars.dowelsApart(VerticalBars.of(stack, lift.number(), c, upper, basis))
-                        <= VerticalBars.BESIDE;
+        Predicate<ColumnCage.LiftCage> near = c -> laps(lift, c, upper);
         if (frame != null) {
             for (List<ColumnCage.LiftCage> some : practical) {
                 ColumnCage.LiftCage chosen = choose(some, lift, borne, anchored.and(frame::strong));
@@ -213,7 +212,7 @@ public final class ColumnDesigner {
                 return tied(lift, withoutDowels(chosen, some, lift, upper, borne, anchored), borne);
             }
         }
-        // where no bars develop, or stand near enough to those above, more of them would not help: the loads decide,
+        // where no bars develop, or lap with those above, more of them would not help: the loads decide,
         // and the check tells
         for (Predicate<ColumnCage.LiftCage> suits :
                 List.of(anchored, near, (Predicate<ColumnCage.LiftCage>) c -> true)) {
@@ -225,6 +224,13 @@ public final class ColumnDesigner {
             }
         }
         return tied(lift, strongest(lift, arranged, borne), borne);
+    }
+
+    /** Whether the bars have height for their laps, and dowels stand near enough to them. */
+    private boolean laps(ColumnStack.Lift lift, ColumnCage.LiftCage here, ColumnCage.LiftCage upper) {
+        List<VerticalBars.Standing> standing = VerticalBars.of(stack, lift.number(), here, upper, basis);
+        return VerticalBars.dowelsApart(standing) <= VerticalBars.BESIDE
+                && LapHeight.suffices(stack, lift.number(), standing, basis);
     }
 
     /** An arrangement with hardly more steel whose bars all go on into the lift above without dowels, where there is one; else the chosen one. */

@@ -7,6 +7,7 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 import java.util.List;
 import kolonne.core.basis.Basis;
 import kolonne.core.basis.part.Bars;
+import kolonne.core.basis.part.Practice;
 import kolonne.core.check.CheckResult;
 import kolonne.core.code.Bar;
 import kolonne.core.code.BarCatalogue;
@@ -46,7 +47,11 @@ class BarEndsByHandTest {
     }
 
     private static ColumnDesign checked(double lower, double upper, Bar bar, Basis basis) {
-        var analysis = TwoLifts.model(lower, upper).solve();
+        return checked(TwoLifts.model(lower, upper), bar, basis);
+    }
+
+    private static ColumnDesign checked(ModelBuilder model, Bar bar, Basis basis) {
+        var analysis = model.solve();
         ColumnContext context = ColumnContext.of(Sidesway.of(analysis, basis), basis);
         ColumnStack stack = ColumnStacks.find(analysis.index()).get(0);
         return ColumnCheck.run(stack, new ColumnCage(List.of(four(bar), four(bar))), context);
@@ -149,6 +154,44 @@ class BarEndsByHandTest {
         CheckResult fails = of(checked(500, 500, T20, shorter), 0, "bar-length").get(0);
         assertEquals(Cause.BARS_DO_NOT_FIT, fails.cause());
         assertTrue(fails.utilisation() > 1);
+    }
+
+    /** T20 lap over 1172 (class B, 1.3 · 420 / (1.7 √30) · 20 = 1172.8), in a lift of 1500 with beams 600 deep: 900 are clear. */
+    @Test
+    void lapsInALowLift() {
+        CheckResult r = of(checked(TwoLifts.model(500, 500, 3600, 1500), T20, ACI), 0, "lap-height")
+                .get(0);
+        assertTrue(r.demand() > 1172 && r.demand() < 1172 + 55, r.toString());
+        assertEquals(900, r.capacity(), 1e-9);
+        assertEquals(Cause.ANCHORAGE, r.cause());
+        CheckResult high = of(checked(500, 500, T20, ACI), 0, "lap-height").get(0);
+        assertEquals(3000, high.capacity(), 1e-9);
+        assertTrue(of(checked(500, 500, T20, ACI), 1, "lap-height").isEmpty(), "nothing laps over the roof");
+    }
+
+    /** Dowels of T20 reach a lap below the cover at the top of the floor: in a lift of 700 on its footing, 700 + 300 − 40 = 960 are there. */
+    @Test
+    void dowelsInALowLift() {
+        Practice p = ACI.practice();
+        Basis noStarters = ACI.with(
+                new Practice(p.sizesApart(), p.columnBarsApart(), p.lengthModule(), p.costs(), p.splices(), false));
+        CheckResult r = of(checked(TwoLifts.model(500, 350, 700, 3600), T20, noStarters), 0, "lap-height")
+                .get(0);
+        // the lap is longer by the clear distance of bars at 190 and 115 − 10√2, both ways (8.7.2(3), taken by all
+        // codes)
+        double clear = (190 - 115 + 20 / Math.sqrt(2)) * Math.sqrt(2) - 20;
+        assertEquals(1172.8 + clear, r.demand(), 0.1);
+        assertEquals(960, r.capacity(), 1e-9);
+    }
+
+    /** Starter bars lap in it as well: over the 400 that are clear. */
+    @Test
+    void starterBarsInALowLift() {
+        CheckResult r = of(checked(TwoLifts.model(500, 500, 700, 3600), T20, ACI), 0, "lap-height")
+                .get(0);
+        assertEquals(400, r.capacity(), 1e-9);
+        assertEquals("foot", r.place());
+        assertEquals(1172.8, r.demand(), 1);
     }
 
     /** A post with nothing at its head but a moment: nobody knows what its bars end in. */

@@ -6224,6 +6224,10 @@ export interface components {
             patternLive: boolean;
             code: string;
         };
+        Borne: {
+            least: number;
+            most: number;
+        };
         Browser: {
             device: string;
             address: string;
@@ -6351,6 +6355,7 @@ export interface components {
             nominal: components["schemas"]["CurvePoint"][];
             contour: components["schemas"]["CurvePoint"][];
             atAxial: number | null;
+            borne: components["schemas"]["Borne"] | null;
         };
         Cut: {
             x: number;

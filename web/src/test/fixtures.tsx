@@ -553,6 +553,7 @@ export const curves: Curves = {
     { n: 1890, mx: 0, my: 210 },
   ],
   atAxial: 0.93,
+  borne: { least: 210, most: 3400 },
 }
 
 export const surface: Surface = {

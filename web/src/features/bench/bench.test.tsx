@@ -110,6 +110,7 @@ describe('the bench', () => {
       utilisation: 0.5 + i / 4,
       governs: 'axial-bending',
       atAxial: 0.4,
+      borne: { least: -20, most: 900 },
       neutralAxisMm: 300,
       towardsDeg: 90,
       p: -s.n,

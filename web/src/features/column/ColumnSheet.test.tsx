@@ -126,6 +126,17 @@ describe('the strength of a lift', () => {
     expect(await screen.findByText('75°, of this combination')).toBeInTheDocument()
   })
 
+  it('tells how far the axial force may fall or rise, at the angle of the moments alone', async () => {
+    const own = (Math.atan2(interaction.demands[0]!.mx, interaction.demands[0]!.my) * 180) / Math.PI
+    drawn.mockResolvedValue({ ...curves, angleDeg: own })
+    open()
+    expect(await screen.findByText('210')).toBeInTheDocument()
+    expect(screen.getByText('3 400')).toBeInTheDocument()
+    drawn.mockResolvedValue({ ...curves, angleDeg: 10 })
+    fireEvent.change(screen.getByRole('slider', { name: 'Angle of the moments in degrees' }), { target: { value: 10 } })
+    await waitFor(() => expect(screen.queryByText('210')).not.toBeInTheDocument())
+  })
+
   it('stands all round under the axial force of the demand, with what is used of it', async () => {
     open()
     await userEvent.click(await screen.findByText('Mx – My'))

@@ -1,7 +1,7 @@
 import type { Curves, Demand } from '../../api/client'
 import { line } from '../../drawing/beamScene'
 import { bending, plotOf } from '../../drawing/columnScene'
-import { grouped, utilisation } from '../../lib/format'
+import { force, grouped, utilisation } from '../../lib/format'
 import { forceIn, momentIn, type Units } from '../../lib/units'
 
 export const W = 400
@@ -15,9 +15,12 @@ export interface PlotProps {
   onPick: (d: Demand) => void
 }
 
-/** Axial force against moment: design strength (line), nominal (dashed), every combination a dot, the ray of the chosen one. */
+/** Axial force against moment: design strength (line), nominal (dashed), every combination a dot, the ray of the chosen one and how far its axial force may fall or rise. */
 export function ForceMomentPlot({ curves, demands, picked, units, onPick }: PlotProps) {
   const plot = plotOf(curves, demands, W, H, forceIn(1, units), momentIn(1, units))
+  const across = plot.x(bending(picked))
+  // where the curve is turned away from the moments it is not the curve that they meet
+  const range = Math.abs(Math.sin(((curves.angleDeg - angle(picked)) * Math.PI) / 180)) < 0.02 ? curves.borne : null
   return (
     <svg width={W} height={H} role="img" aria-label="Interaction of axial force and moment" className="interaction">
       {plot.yTicks.map((n) => (
@@ -51,6 +54,22 @@ export function ForceMomentPlot({ curves, demands, picked, units, onPick }: Plot
         x2={plot.x(bending(picked) / picked.utilisation)}
         y2={plot.y(picked.p / picked.utilisation)}
       />
+      {range && (
+        <g className="borne">
+          <title>
+            {`The same moments are borne by axial forces from ${force(forceIn(range.least, units))} to ${force(forceIn(range.most, units))} ${units.force}.`}
+          </title>
+          <line x1={across} x2={across} y1={plot.y(range.least)} y2={plot.y(range.most)} />
+          {[range.least, range.most].map((n, i) => (
+            <g key={i}>
+              <line x1={across - 5} x2={across + 5} y1={plot.y(n)} y2={plot.y(n)} />
+              <text x={across + 8} y={plot.y(n) + (i ? -4 : 12)}>
+                {force(forceIn(n, units))}
+              </text>
+            </g>
+          ))}
+        </g>
+      )}
       <circle className="dot picked" cx={plot.x(bending(picked))} cy={plot.y(picked.p)} r={5} />
       <text x={W - 10} y={20} textAnchor="end" className="picked-words">
         {utilisation(picked.utilisation)} · {picked.combination}
@@ -64,6 +83,9 @@ export function ForceMomentPlot({ curves, demands, picked, units, onPick }: Plot
     </svg>
   )
 }
+
+/** Of a demand's moments, from the y axis' [degrees]. */
+const angle = (d: Demand) => (Math.atan2(d.mx, d.my) * 180) / Math.PI
 
 /** Every combination as a dot that tells its name. */
 export function Dots(p: { demands: Demand[]; at: (d: Demand) => [number, number]; onPick: (d: Demand) => void }) {

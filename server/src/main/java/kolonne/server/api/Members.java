@@ -27,8 +27,10 @@ import kolonne.core.design.BuildingDesign;
 import kolonne.core.design.Quantities;
 import kolonne.core.detail.StandingWords;
 import kolonne.core.schedule.Schedules;
+import kolonne.core.section.BorneForces;
 import kolonne.core.section.InteractionSurface;
 import kolonne.core.section.PlacedBar;
+import kolonne.core.section.StrengthSurface;
 import kolonne.core.section.SurfaceCurves;
 import kolonne.core.shape.Shape;
 import kolonne.exchange.hand.HandFile;
@@ -242,13 +244,18 @@ final class Members {
      * @param angleDeg of the moments of {@code design} and {@code nominal}, from the y axis' moment
      * @param contour  strength in bending all round under the demand's axial force
      * @param atAxial  utilisation where the axial force stays as it is
+     * @param borne    axial forces that bear the demand's moments; null where none does
      */
     record CurvesDto(
             double angleDeg,
             List<CurvePoint> design,
             List<CurvePoint> nominal,
             List<CurvePoint> contour,
-            @MayBeNull Double atAxial) {}
+            @MayBeNull Double atAxial,
+            @MayBeNull BorneDto borne) {}
+
+    /** A range of axial forces, compression positive [kN]. */
+    record BorneDto(double least, double most) {}
 
     /** Meridians of a lift's surface all round, each in the same steps from pure tension to pure compression. */
     record SurfaceDto(List<List<CurvePoint>> meridians) {}
@@ -563,7 +570,7 @@ final class Members {
             BuildingDesign d, ColumnDesign c, int number, int combination, int demand, Optional<Integer> degrees) {
         ColumnDesign.LiftDesign l = liftOf(c, number);
         if (!l.lift().inScope()) {
-            return new CurvesDto(0, List.of(), List.of(), List.of(), null);
+            return new CurvesDto(0, List.of(), List.of(), List.of(), null, null);
         }
         LiftDemands.Demand q = LiftDemands.of(l.lift(), l.cage(), d.contexts().of(c.stack())).stream()
                 .filter(o -> o.combination() == combination && o.number() == demand)
@@ -580,7 +587,15 @@ final class Members {
                 points(curve.design()),
                 points(curve.nominal()),
                 points(SurfaceCurves.contour(surface, q.p())),
-                strength > 0 && q.stable() ? Math.hypot(q.mx(), q.my()) / strength : null);
+                strength > 0 && q.stable() ? Math.hypot(q.mx(), q.my()) / strength : null,
+                borne(surface, q.p(), q.mx(), q.my()));
+    }
+
+    /** Null where no axial force bears the moments. */
+    static BorneDto borne(StrengthSurface s, double n, double mx, double my) {
+        return BorneForces.of(s, n, mx, my)
+                .map(r -> new BorneDto(r.least() / 1e3, r.most() / 1e3))
+                .orElse(null);
     }
 
     static SurfaceDto surface(BuildingDesign d, ColumnDesign c, int number) {

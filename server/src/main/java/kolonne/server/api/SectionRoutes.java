@@ -141,7 +141,8 @@ final class SectionRoutes {
                 Members.points(curve.design()),
                 Members.points(curve.nominal()),
                 Members.points(SurfaceCurves.contour(s, -f.n())),
-                Double.isFinite(at) ? at : null);
+                Double.isFinite(at) ? at : null,
+                Members.borne(s, -f.n(), f.my(), f.mz()));
     }
 
     private static SectionPictureDto picture(Uses.Drawn d) {

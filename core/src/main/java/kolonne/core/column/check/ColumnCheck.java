@@ -4,6 +4,7 @@ import static kolonne.core.explain.Trace.in;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import kolonne.core.analysis.Analysis;
 import kolonne.core.basis.Basis;
 import kolonne.core.check.At;
@@ -27,6 +28,7 @@ import kolonne.core.explain.Step;
 import kolonne.core.explain.Trace;
 import kolonne.core.finding.Finding;
 import kolonne.core.model.StiffnessFactors;
+import kolonne.core.section.BorneForces;
 import kolonne.core.section.ColumnSection;
 import kolonne.core.section.Developed;
 import kolonne.core.section.InteractionSurface;
@@ -102,6 +104,7 @@ public final class ColumnCheck {
         List<Finding> findings = new ArrayList<>(ColumnFindings.of(stack, lift, checks, demands.sway(), context));
         findings.addAll(notes);
         findings.addAll(StandingNotes.of(stack, lift, standing, basis));
+        PullNotes.of(stack, lift, all, context).ifPresent(findings::add);
         HandLift hand = context.hand(lift);
         if (!hand.isEmpty() && !(lift.inScope() && hand.suits(lift.section().shape()))) {
             findings.add(ColumnFindings.unlike(stack, lift));
@@ -599,5 +602,24 @@ public final class ColumnCheck {
                     in(m, Quantity.MOMENT),
                     in(m / hit.utilisation(), Quantity.MOMENT));
         }
+        borne(surface, d, n, t);
+    }
+
+    /** How far the axial force may fall or rise while the moments stay. */
+    private static void borne(InteractionSurface surface, LiftDemands.Demand d, Notation n, Trace t) {
+        Optional<BorneForces> range = BorneForces.of(surface, d.p(), d.mx(), d.my());
+        if (range.isEmpty()) {
+            t.say("Range of the axial force", "none bears these moments", Clause.NONE);
+            return;
+        }
+        String axial = n.column().axial();
+        t.step(
+                axial + ",min",
+                "least that bears the same moments",
+                "",
+                range.get().least(),
+                Quantity.FORCE,
+                Clause.NONE);
+        t.step(axial + ",max", "greatest that bears them", "", range.get().most(), Quantity.FORCE, Clause.NONE);
     }
 }

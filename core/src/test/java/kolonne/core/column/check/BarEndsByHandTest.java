@@ -19,6 +19,7 @@ import kolonne.core.column.line.ColumnStack;
 import kolonne.core.column.line.ColumnStacks;
 import kolonne.core.demand.Sidesway;
 import kolonne.core.finding.Cause;
+import kolonne.core.finding.Finding;
 import kolonne.core.model.JointLoad;
 import kolonne.core.model.ModelBuilder;
 import kolonne.core.section.ColumnSection;
@@ -216,5 +217,31 @@ class BarEndsByHandTest {
                         .count());
         assertTrue(checked(500, 500, T20, ACI).findings().stream()
                 .noneMatch(x -> x.code().equals("column.ends")));
+    }
+
+    /** 150 kN pull at the head of a post in one load case: told at its foundation with the pull that the combination makes of it; a push is not. */
+    @Test
+    void whatPullsAtAFoundationIsTold() {
+        assertEquals(List.of("column.uplift"), pulls(150e3));
+        assertEquals(List.of(), pulls(-150e3));
+    }
+
+    private static List<String> pulls(double up) {
+        ModelBuilder b = new ModelBuilder()
+                .joint("A", 0, 0, 0)
+                .joint("B", 0, 0, 3000)
+                .column("c", "A", "B")
+                .fixed("A");
+        b.section("S", 500, 500);
+        b.jointLoads.add(new JointLoad("P", "B", 0, 0, up, 0, 0, 0));
+        var analysis = b.solve();
+        ColumnStack post = ColumnStacks.find(analysis.index()).get(0);
+        ColumnDesign d = ColumnCheck.run(
+                post, new ColumnCage(List.of(four(T20))), ColumnContext.of(Sidesway.of(analysis, ACI), ACI));
+        List<Finding> told = d.findings().stream()
+                .filter(x -> x.code().startsWith("column.uplift"))
+                .toList();
+        told.forEach(f -> assertTrue(f.what().contains("150.0 kN under 1.0P"), f.what()));
+        return told.stream().map(Finding::code).toList();
     }
 }

@@ -6513,6 +6513,9 @@ export interface components {
             use: string;
             units: string;
             code: string;
+            parameters: {
+                [key: string]: number;
+            };
             shape: components["schemas"]["ShapeEntry"];
             fc: number;
             fy: number;
@@ -6562,6 +6565,7 @@ export interface components {
         };
         ForceEntry: {
             name: string;
+            kind: string;
             n: number;
             vy: number;
             vz: number;
@@ -7262,8 +7266,10 @@ export interface components {
         };
         SectionSet: {
             name: string;
+            kind: string;
             utilisation: number;
             governs: string;
+            stresses: components["schemas"]["Stresses"] | null;
             atAxial: number | null;
             neutralAxisMm: number | null;
             towardsDeg: number | null;
@@ -7455,6 +7461,12 @@ export interface components {
             topM: number;
             qx: number | null;
             qy: number | null;
+        };
+        Stresses: {
+            concrete: number;
+            tension: number;
+            compression: number;
+            bars: number[];
         };
         Support: {
             x: number;

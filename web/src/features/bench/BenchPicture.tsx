@@ -7,7 +7,7 @@ const W = 370
 const H = 310
 const PAD = 26
 
-/** The section to scale with its bars and, for the chosen set, the neutral axis at the strength; a click places a bar or takes one away. */
+/** The section to scale with its bars and, for the chosen set, the neutral axis at the strength or under service load, with the bars that are pulled; a click places a bar or takes one away. */
 export function BenchPicture(p: {
   bench: Bench
   /** diameter of a bar by its label, in the units of the section */
@@ -65,7 +65,7 @@ export function BenchPicture(p: {
       {bars.map((b, i) => (
         <circle
           key={i}
-          className="bar"
+          className={(p.set?.stresses?.bars[i] ?? 0) > 0 ? 'bar pulled' : 'bar'}
           role="button"
           tabIndex={0}
           aria-label={`${b.bar} at ${b.x}, ${b.z}: remove`}
@@ -78,7 +78,7 @@ export function BenchPicture(p: {
           }}
           onKeyDown={(e) => (e.key === 'Delete' || e.key === 'Enter') && p.onTake(i)}
         >
-          <title>{`${b.bar} at x ${+b.x.toFixed(1)}, z ${+b.z.toFixed(1)}: click to take it away`}</title>
+          <title>{`${b.bar} at x ${+b.x.toFixed(1)}, z ${+b.z.toFixed(1)}${stressWords(p.set?.stresses?.bars[i], p.bench.us)}: click to take it away`}</title>
         </circle>
       ))}
       <text x={px(x0)} y={pz(z0) + 18}>
@@ -87,6 +87,11 @@ export function BenchPicture(p: {
     </svg>
   )
 }
+
+const stressWords = (mpa: number | undefined, us: boolean) =>
+  mpa === undefined
+    ? ''
+    : `, ${us ? `${(Math.abs(mpa) / 6.894757).toFixed(1)} ksi` : `${Math.abs(mpa).toFixed(0)} MPa`} in ${mpa > 0 ? 'tension' : 'compression'}`
 
 /** The line of no strain where the strength is reached, and the side that is in compression. */
 function NeutralAxis(p: {

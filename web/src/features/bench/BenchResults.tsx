@@ -1,5 +1,5 @@
 import type { Demand, SectionAnswer } from '../../api/client'
-import { isOver, utilisation } from '../../lib/format'
+import { grouped, isOver, utilisation } from '../../lib/format'
 import { unitsOf } from '../../lib/units'
 import { CalculationPanel } from '../../ui/CalculationPanel'
 import { ForceMomentPlot } from '../column/ForceMomentPlot'
@@ -14,6 +14,9 @@ const CHECKS: Record<string, string> = {
   'shear-z': 'shear along the depth',
   'shear-limit-y': 'limit of shear along the width',
   'shear-limit-z': 'limit of shear along the depth',
+  'bars-near-face': 'no bar near the edge that is pulled',
+  'no-equilibrium': 'nothing takes the tension',
+  none: 'no limit by this code',
 }
 const checkName = (c: string) => CHECKS[c] ?? c.replace(/-/g, ' ')
 
@@ -52,22 +55,28 @@ export function SetTable(p: { answer: SectionAnswer; picked: number; onPick: (i:
   )
 }
 
+const quantityText = (mpa: number, us: boolean) =>
+  us ? `${grouped(Math.round((mpa * 1000) / 6.894757))} psi` : `${mpa.toFixed(1)} MPa`
+
+const demandOf = (s: SectionAnswer['sets'][number], i: number): Demand => ({
+  combination: s.name,
+  combinationNumber: i,
+  number: 0,
+  place: checkName(s.governs),
+  p: s.p,
+  mx: s.mx,
+  my: s.my,
+  factor: 1,
+  utilisation: s.utilisation,
+})
+
 /** Checks and calculation of the chosen set, and where all lie in the strength of the section. */
 export function BenchResults(p: { answer: SectionAnswer; us: boolean; picked: number; onPick: (i: number) => void }) {
   const { answer, picked } = p
   const set = answer.sets[picked]
   const units = unitsOf(p.us)
-  const demands: Demand[] = answer.sets.map((s, i) => ({
-    combination: s.name,
-    combinationNumber: i,
-    number: 0,
-    place: checkName(s.governs),
-    p: s.p,
-    mx: s.mx,
-    my: s.my,
-    factor: 1,
-    utilisation: s.utilisation,
-  }))
+  const demands: Demand[] = answer.sets.flatMap((s, i) => (s.kind === 'strength' ? [demandOf(s, i)] : []))
+  const stress = (v: number) => quantityText(v, p.us)
   return (
     <>
       {answer.findings.map((f) => (
@@ -82,7 +91,7 @@ export function BenchResults(p: { answer: SectionAnswer; us: boolean; picked: nu
               key={i}
               curves={answer.curves!}
               demands={demands}
-              picked={demands[picked]!}
+              picked={demands.find((d) => d.combinationNumber === picked)!}
               units={units}
               onPick={(d) => p.onPick(d.combinationNumber)}
             />
@@ -92,6 +101,13 @@ export function BenchResults(p: { answer: SectionAnswer; us: boolean; picked: nu
       {set && (
         <>
           <h2>{set.name}</h2>
+          {set.stresses && (
+            <p>
+              Cracked section: concrete {stress(set.stresses.concrete)} in compression, bars{' '}
+              {stress(set.stresses.tension)} in tension and {stress(set.stresses.compression)} in compression.
+              {set.checks.length === 0 && set.governs === 'none' && ' The code limits none of them under this set.'}
+            </p>
+          )}
           <table className="plain" aria-label="Checks of the set">
             <tbody>
               {set.checks.map((c) => (

@@ -1,7 +1,7 @@
-import { Button, Input, Upload } from 'antd'
+import { Button, Input, Select, Upload } from 'antd'
 import { useState } from 'react'
 import { NumberField } from '../../ui/NumberField'
-import { noForce, PARTS, setsOf, type BenchSet } from './draft'
+import { KINDS, noForce, PARTS, setsOf, type BenchSet, type Kind } from './draft'
 
 const SAYS: Record<(typeof PARTS)[number], string> = {
   n: 'Axial force, tension positive, at the centroid',
@@ -10,6 +10,11 @@ const SAYS: Record<(typeof PARTS)[number], string> = {
   t: 'Torque',
   my: 'Moment, positive with compression on top',
   mz: 'Moment, positive with compression towards x',
+}
+const FOR: Record<Kind, string> = {
+  strength: 'strength',
+  characteristic: 'stresses',
+  'quasi-permanent': 'cracks',
 }
 /** As it is written: N, Vy, My. */
 const shown = (k: string) => k[0]!.toUpperCase() + k.slice(1)
@@ -45,6 +50,9 @@ export function ForceTable(p: {
         <thead>
           <tr>
             <th>Set</th>
+            <th title="What the set is combined for: strength, stresses (characteristic), cracks (quasi-permanent)">
+              for
+            </th>
             {PARTS.map((k) => (
               <th key={k} className="num" title={SAYS[k]}>
                 {shown(k)}, {unit(k)}
@@ -67,12 +75,23 @@ export function ForceTable(p: {
                     onChange={(e) => put({ name: e.target.value })}
                   />
                 </td>
+                <td>
+                  <Select
+                    size="small"
+                    aria-label={`What set ${i + 1} is for`}
+                    style={{ width: 92 }}
+                    popupMatchSelectWidth={false}
+                    value={s.kind ?? 'strength'}
+                    options={KINDS.map((value) => ({ value, label: FOR[value] }))}
+                    onChange={(kind) => put({ kind })}
+                  />
+                </td>
                 {PARTS.map((k) => (
                   <td key={k}>
                     <NumberField
                       small
                       live
-                      width={62}
+                      width={56}
                       label={`${shown(k)} of set ${i + 1}`}
                       unit={unit(k)}
                       value={s[k]}
@@ -128,7 +147,7 @@ export function ForceTable(p: {
             aria-label="Table of forces"
             value={pasting}
             placeholder={
-              'name\tN\tVy\tVz\tT\tMy\tMz — copied from a spreadsheet; with a row of headings the columns may stand in any order'
+              'name\tN\tVy\tVz\tT\tMy\tMz — copied from a spreadsheet; with a row of headings the columns may stand in any order, and one called kind tells strength, characteristic or quasi-permanent'
             }
             onChange={(e) => setPasting(e.target.value)}
           />

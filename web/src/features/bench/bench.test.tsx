@@ -83,6 +83,18 @@ describe('a draft', () => {
     expect(read('{')).toBeUndefined()
     expect(read('{}')).toBeUndefined()
   })
+  it('takes what sets are for from a column of the table', () => {
+    const r = setsOf('name\tkind\tN\tMy\nA\tquasi-permanent\t-100\t20\nB\t\t-50\t10')
+    expect(r).toMatchObject({
+      sets: [
+        { name: 'A', kind: 'quasi-permanent', n: -100 },
+        { name: 'B', my: 10 },
+      ],
+    })
+    expect(setsOf('kind\tN\nrare\t5')).toEqual({
+      trouble: '“rare” in row 1 is none of strength, characteristic, quasi-permanent.',
+    })
+  })
   it('takes the units and bars of another code', () => {
     const us = toCode(benchStart, 'aci-318-19', true, ['#4', '#6', '#8'])
     expect(us.shape.h).toBe(27.5)
@@ -107,10 +119,11 @@ describe('the bench', () => {
     findings: [],
     sets: benchStart.sets.map((s, i) => ({
       name: s.name,
+      kind: s.kind ?? 'strength',
+      stresses: s.kind ? { concrete: 9.4, tension: 180.2, compression: 61, bars: [-61, 180.2] } : null,
       utilisation: 0.5 + i / 4,
       governs: 'axial-bending',
       atAxial: 0.4,
-      borne: { least: -20, most: 900 },
       neutralAxisMm: 300,
       towardsDeg: 90,
       p: -s.n,
@@ -144,6 +157,16 @@ describe('the bench', () => {
     await waitFor(() => expect(tried.mock.calls.at(-1)![1]).toBe(2))
     expect(screen.getByRole('heading', { name: '0.9D + W y' })).toBeInTheDocument()
     expect(screen.getAllByText('1.00').length).toBeGreaterThan(0)
+  })
+
+  it('tells the stresses of a set under service load, on the bars as well', async () => {
+    open()
+    await userEvent.click(await screen.findByRole('button', { name: 'D + 0.3L' }))
+    expect(await screen.findByText(/concrete 9.4 MPa in compression, bars 180.2 MPa in tension/)).toBeInTheDocument()
+    expect(screen.getByText(/^T20 at x -290, z 60, 61 MPa in compression/)).toBeInTheDocument()
+    await userEvent.click(screen.getByRole('combobox', { name: 'What set 1 is for' }))
+    await userEvent.click(await screen.findByTitle('stresses'))
+    await waitFor(() => expect(tried.mock.calls.at(-1)![0].forces![0]!.kind).toBe('characteristic'))
   })
 
   it('asks again when a bar is taken away by key, and undo gives it back', async () => {

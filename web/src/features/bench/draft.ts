@@ -24,8 +24,14 @@ export interface BenchBar {
   z2: number
 }
 
+/** What a set of forces is combined for. */
+export const KINDS = ['strength', 'characteristic', 'quasi-permanent'] as const
+export type Kind = (typeof KINDS)[number]
+
 export interface BenchSet {
   name: string
+  /** left out for strength: drafts of before have none */
+  kind?: Kind
   n: number
   vy: number
   vz: number
@@ -91,6 +97,7 @@ export const benchStart: Bench = {
     { ...noForce('1.2D + 1.6L'), n: -2600, my: 120, mz: -60 },
     { ...noForce('1.2D + L + W x'), n: -1900, my: -240, mz: 180 },
     { ...noForce('0.9D + W y'), n: -700, my: 210, mz: 150 },
+    { ...noForce('D + 0.3L'), kind: 'quasi-permanent', n: -600, my: 110, mz: -80 },
   ],
 }
 
@@ -153,6 +160,11 @@ export function setsOf(text: string): { sets: BenchSet[] } | { trouble: string }
     const set = noForce(named ? row[0]! : `set ${sets.length + 1}`)
     for (const [i, cell] of row.entries()) {
       const part = order[i]
+      if (part === 'kind') {
+        const kind = KINDS.find((k) => k === cell.toLowerCase())
+        if (cell && !kind) return { trouble: `“${cell}” in row ${sets.length + 1} is none of ${KINDS.join(', ')}.` }
+        if (kind) set.kind = kind
+      }
       if (!part || !PARTS.includes(part as never)) continue
       const v = number(cell)
       if (v === undefined) return { trouble: `“${cell}” in row ${sets.length + 1} is no number.` }
@@ -212,7 +224,7 @@ export function toCode(b: Bench, code: string, us: boolean, bars: string[]): Ben
       spacing: us ? round(b.stirrup.spacing / 25.4, 1) : round(b.stirrup.spacing * 25.4, 25),
     },
     sets: b.sets.map((s) => ({
-      name: s.name,
+      ...s,
       n: force(s.n),
       vy: force(s.vy),
       vz: force(s.vz),
@@ -262,6 +274,7 @@ function fromEntry(e: ReturnType<typeof entryOf>): Bench {
     stirrup: { bar: e.stirrups?.bar ?? 'T10', spacing: e.stirrups?.spacing ?? 0, legs: e.stirrups?.legs ?? 2 },
     sets: e.forces.map((f, i) => ({
       name: f.name ?? `set ${i + 1}`,
+      kind: KINDS.find((k) => k === f.kind),
       n: f.n ?? 0,
       vy: f.vy ?? 0,
       vz: f.vz ?? 0,

@@ -18,6 +18,7 @@ public interface CrackWidth {
      * @param spacing  of the bars nearest to the face [mm]
      * @param stress   of the steel [MPa]
      * @param fc       f'c or fck [MPa]
+     * @param pull     half the sum of the tension strains at the edges over the larger: {@link #BENT} where one edge is compressed, 1 in pure tension
      */
     record Cracked(
             double h,
@@ -29,7 +30,11 @@ public interface CrackWidth {
             double cover,
             double spacing,
             double stress,
-            double fc) {}
+            double fc,
+            double pull) {}
+
+    /** Of sections that are compressed on one side. */
+    double BENT = 0.5;
 
     /** Width of a crack [mm]. */
     double width(Cracked c, Trace t);

@@ -36,8 +36,27 @@ public record SingleSection(
         }
     }
 
+    /** What forces are combined for. */
+    public enum Kind {
+        STRENGTH,
+        /** Service load that stresses are limited under. */
+        CHARACTERISTIC,
+        /** Service load of long duration, which cracks are limited under. */
+        QUASI_PERMANENT;
+
+        /** In files: strength, characteristic, quasi-permanent. */
+        public String word() {
+            return name().toLowerCase(java.util.Locale.ROOT).replace('_', '-');
+        }
+    }
+
     /** Forces that act together, signs of the analysis: N tension positive, My sagging positive [N, Nmm]. */
-    public record Forces(String name, double n, double vy, double vz, double t, double my, double mz) {}
+    public record Forces(String name, Kind kind, double n, double vy, double vz, double t, double my, double mz) {
+        /** For strength. */
+        public Forces(String name, double n, double vy, double vz, double t, double my, double mz) {
+            this(name, Kind.STRENGTH, n, vy, vz, t, my, mz);
+        }
+    }
 
     public SingleSection {
         bars = List.copyOf(bars);

@@ -24,8 +24,23 @@ public interface Uses {
     /** What the code or the checks do not cover of the section itself, and bars that cannot be where they are. */
     List<Finding> findings();
 
-    /** The use of every check under forces that act together; the first is the largest. */
+    /** The use of every check under forces that act together, the first the largest; none where the code limits nothing under them. */
     List<SectionUses.Use> uses(SingleSection.Forces f);
+
+    /** What is used most of checks with the largest first; 0 where there are none. */
+    static double highest(List<SectionUses.Use> all) {
+        return all.isEmpty() ? 0 : all.get(0).utilisation();
+    }
+
+    /** The check that is used most; {@code none} where nothing is limited. */
+    static String governs(List<SectionUses.Use> all) {
+        return all.isEmpty() ? "none" : all.get(0).check();
+    }
+
+    /** Stresses of the bars under service load, tension positive, in their order [MPa]; none under forces for strength. */
+    default List<Double> barStresses(SingleSection.Forces f) {
+        return List.of();
+    }
 
     /** The calculation under forces. */
     List<Step> explain(SingleSection.Forces f);

@@ -142,10 +142,13 @@ class TracedRulesTest {
         CrackWidth cracks = EN.crackWidth().orElseThrow();
         steps(
                 "ρp,eff; sr,max; εsm − εcm; wk",
-                t -> cracks.width(new CrackWidth.Cracked(600, 550, 170, 300, 1257, 20, 40, 65, 220, 30), t));
+                t -> cracks.width(
+                        new CrackWidth.Cracked(600, 550, 170, 300, 1257, 20, 40, 65, 220, 30, CrackWidth.BENT), t));
         Step far = told(
                         "ρp,eff; sr,max; εsm − εcm; wk",
-                        t -> cracks.width(new CrackWidth.Cracked(600, 550, 170, 300, 1257, 20, 40, 300, 220, 30), t))
+                        t -> cracks.width(
+                                new CrackWidth.Cracked(600, 550, 170, 300, 1257, 20, 40, 300, 220, 30, CrackWidth.BENT),
+                                t))
                 .get(1);
         assertTrue(far.formula().startsWith("1.3"));
     }

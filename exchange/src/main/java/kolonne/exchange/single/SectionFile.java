@@ -13,7 +13,9 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Stream;
 import kolonne.core.code.Bar;
+import kolonne.core.code.CodeEntry;
 import kolonne.core.code.DesignCode;
+import kolonne.core.code.Parameter;
 import kolonne.core.code.registry.Codes;
 import kolonne.core.explain.Step;
 import kolonne.core.finding.Finding;
@@ -22,6 +24,7 @@ import kolonne.core.shape.Shape;
 import kolonne.core.single.GeneralColumn;
 import kolonne.core.single.GeneralUses;
 import kolonne.core.single.SectionUses;
+import kolonne.core.single.ServiceUses;
 import kolonne.core.single.SingleSection;
 import kolonne.core.single.Uses;
 import kolonne.exchange.json.StrictJson;
@@ -58,7 +61,9 @@ public final class SectionFile {
 
     public record StirrupEntry(String bar, Double spacing, Integer legs, Integer legsAlong) {}
 
-    public record ForceEntry(String name, Double n, Double vy, Double vz, Double t, Double my, Double mz) {}
+    /** @param kind strength, characteristic or quasi-permanent; strength where left out */
+    public record ForceEntry(
+            String name, String kind, Double n, Double vy, Double vz, Double t, Double my, Double mz) {}
 
     public record ShapeEntry(
             String shape,
@@ -76,6 +81,7 @@ public final class SectionFile {
             String use,
             String units,
             String code,
+            Map<String, Double> parameters,
             ShapeEntry shape,
             Double fc,
             Double fy,
@@ -164,12 +170,15 @@ public final class SectionFile {
         boolean column = "column".equals(e.use());
         int before = findings.size();
         bad(u == null, where + ", units", "The units are " + e.units() + ".", "Use SI or US.");
-        DesignCode code = u == null ? null : code(e.code(), u.name().equals("US"));
+        CodeEntry entry = u == null ? null : code(e.code(), u.name().equals("US"));
         bad(
-                u != null && code == null,
+                u != null && entry == null,
                 where + ", code",
                 "The code is " + e.code() + ", in " + e.units() + " units.",
                 "Use one of " + Codes.keys() + ", with its units.");
+        DesignCode code = entry == null || !parametersSound(e.parameters(), entry, where)
+                ? null
+                : entry.rules(e.parameters() == null ? Map.of() : e.parameters());
         bad(!column && !"beam".equals(e.use()), where + ", use", "The use is " + e.use() + ".", "Use beam or column.");
         if (u != null) {
             strength(e.fc(), CONCRETE, u, where + ", fc");
@@ -213,12 +222,41 @@ public final class SectionFile {
         String id = e.id() == null ? place : e.id();
         if (outline != null) {
             GeneralColumn c = new GeneralColumn(id, code, outline, e.fc() * u.stress(), e.fy() * u.stress(), bars);
-            return new Ready(new GeneralUses(c), forces(e, u), us);
+            return ready(new GeneralUses(c), e, entry, u);
         }
         double fyt = (e.fyt() == null ? e.fy() : e.fyt()) * u.stress();
         SingleSection s = new SingleSection(
                 id, code, column, shape, e.fc() * u.stress(), e.fy() * u.stress(), fyt, cover, bars, stirrup);
-        return new Ready(new SectionUses(s), forces(e, u), us);
+        return ready(new SectionUses(s), e, entry, u);
+    }
+
+    private static Ready ready(Uses strength, Entry e, CodeEntry code, ModelUnits u) {
+        double fc = e.fc() * u.stress();
+        return new Ready(
+                new ServiceUses(strength, fc, e.fy() * u.stress(), code.elasticModulus(fc)),
+                forces(e, u),
+                u.name().equals("US"));
+    }
+
+    private boolean parametersSound(Map<String, Double> given, CodeEntry code, String where) {
+        int before = findings.size();
+        (given == null ? Map.<String, Double>of() : given).forEach((key, v) -> {
+            Optional<Parameter> p =
+                    code.parameters().stream().filter(o -> o.key().equals(key)).findFirst();
+            boolean sound = p.isPresent()
+                    && v != null
+                    && v >= p.get().least()
+                    && v <= p.get().most();
+            bad(
+                    !sound,
+                    where + ", parameters",
+                    p.isEmpty()
+                            ? code.name() + " has no parameter " + key + "."
+                            : key + " is " + v + ", outside " + p.get().least() + " to "
+                                    + p.get().most() + ".",
+                    "Give what the code leaves to nations, by the names of the basis.");
+        });
+        return findings.size() == before;
     }
 
     private static List<SingleSection.Forces> forces(Entry e, ModelUnits u) {
@@ -226,6 +264,7 @@ public final class SectionFile {
         for (ForceEntry f : e.forces() == null ? List.<ForceEntry>of() : e.forces()) {
             forces.add(new SingleSection.Forces(
                     f.name() == null ? "set " + (forces.size() + 1) : f.name(),
+                    kind(f).orElseThrow(),
                     or0(f.n()) * u.force(),
                     or0(f.vy()) * u.force(),
                     or0(f.vz()) * u.force(),
@@ -234,6 +273,15 @@ public final class SectionFile {
                     or0(f.mz()) * u.moment()));
         }
         return forces;
+    }
+
+    /** Empty where there is no such kind. */
+    private static Optional<SingleSection.Kind> kind(ForceEntry f) {
+        return f.kind() == null
+                ? Optional.of(SingleSection.Kind.STRENGTH)
+                : Stream.of(SingleSection.Kind.values())
+                        .filter(k -> k.word().equals(f.kind()))
+                        .findFirst();
     }
 
     private static double or0(Double v) {
@@ -273,6 +321,11 @@ public final class SectionFile {
                 boolean sound = Stream.of(f.n(), f.vy(), f.vz(), f.t(), f.my(), f.mz())
                         .allMatch(v -> Math.abs(or0(v)) * u.moment() < FAR);
                 bad(!sound, at, "A force is larger than can be meant.", "Check its value and the units.");
+                bad(
+                        kind(f).isEmpty(),
+                        at + ", kind",
+                        "There is no kind " + f.kind() + ".",
+                        "Use strength, characteristic or quasi-permanent.");
             }
         }
     }
@@ -299,10 +352,9 @@ public final class SectionFile {
     }
 
     /** The code that is named, else that of the units; null where they do not go together. */
-    private static DesignCode code(String key, boolean us) {
+    private static CodeEntry code(String key, boolean us) {
         return (key == null ? Optional.of(Codes.usual(us)) : Codes.find(key))
                 .filter(c -> c.usUnits() == us)
-                .map(c -> c.rules(Map.of()))
                 .orElse(null);
     }
 
@@ -512,11 +564,14 @@ public final class SectionFile {
                             .put("clause", q.clause()));
             ArrayNode sets = o.putArray("sets");
             for (SingleSection.Forces f : r.forces()) {
-                ObjectNode set = sets.addObject().put("name", f.name());
+                ObjectNode set = sets.addObject()
+                        .put("name", f.name())
+                        .put("kind", f.kind().word());
                 List<SectionUses.Use> uses = one.uses(f);
-                set.put("utilisation", number(uses.get(0).utilisation()))
-                        .put("governs", uses.get(0).check());
+                set.put("utilisation", number(Uses.highest(uses))).put("governs", Uses.governs(uses));
                 one.beside(f).forEach((name, v) -> set.put(name, number(v)));
+                ArrayNode stresses = set.putArray("barStressesMpa");
+                one.barStresses(f).forEach(stresses::add);
                 ArrayNode checks = set.putArray("checks");
                 uses.forEach(q -> checks.addObject()
                         .put("check", q.check())

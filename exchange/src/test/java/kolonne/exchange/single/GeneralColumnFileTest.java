@@ -151,4 +151,37 @@ class GeneralColumnFileTest {
         assertTrue(a.get("findings").toString().contains("comes out of the concrete"), a.toString());
         assertTrue(a.get("findings").toString().contains("lie in each other"), a.toString());
     }
+
+    /** Sets for service: σs = N / As in a tie, the width under the limit that the parameters set; kinds and parameters that are none are refused by name. */
+    @Test
+    void setsUnderServiceLoad() {
+        String tie = "[{'id':'T','use':'column','units':'SI','code':'en-1992-1-1','parameters':{'crackWidth':0.2},"
+                + "'shape':{'shape':'rectangle','b':300,'h':300},'fc':30,'fy':500,"
+                + "'bars':[{'bar':'T20','count':2,'z':50},{'bar':'T20','count':2,'z':250}],"
+                + "'forces':[{'n':300,'kind':'quasi-permanent'},{'n':300,'kind':'characteristic'},{'n':300}]}]";
+        JsonNode sets = answer(tie).get("sets");
+        JsonNode crack = sets.get(0).get("checks").get(0);
+        assertEquals("crack-width", crack.get("check").asText());
+        assertEquals(0.2, crack.get("capacity").asDouble(), 1e-9);
+        double as = 4 * Math.PI * 100;
+        assertEquals(300e3 / as, sets.get(0).get("barTensionMpa").asDouble(), 0.01);
+        assertEquals(4, sets.get(0).get("barStressesMpa").size());
+        assertEquals(
+                300e3 / as / 400,
+                use(sets.get(1), "steel-stress"),
+                1e-4);
+        assertEquals("strength", sets.get(2).get("kind").asText());
+        String wrong = tie.replace("characteristic", "rare").replace("crackWidth", "crack");
+        assertEquals(
+                java.util.List.of("sections[0], T, parameters"),
+                SectionFile.read(bytes(wrong)).findings().stream()
+                        .map(kolonne.core.finding.Finding::where)
+                        .toList());
+        String rare = tie.replace("characteristic", "rare");
+        assertEquals(
+                "There is no kind rare.",
+                SectionFile.read(bytes(rare)).findings().get(0).what());
+        String far = tie.replace("0.2", "7");
+        assertTrue(SectionFile.read(bytes(far)).findings().get(0).what().contains("outside 0.05 to 0.5"));
+    }
 }

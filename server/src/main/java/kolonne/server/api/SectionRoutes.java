@@ -24,11 +24,13 @@ final class SectionRoutes {
 
     record SectionUseDto(String check, double utilisation, String demand, String capacity, String clause) {}
 
-    /** @param atAxial use where the axial force stays as it is; the neutral axis at the strength: its depth from the edge towards an angle from the x axis */
+    /** @param kind strength, characteristic or quasi-permanent; @param stresses under service load; @param atAxial use where the axial force stays as it is; the neutral axis at the strength: its depth from the edge towards an angle from the x axis */
     record SectionSetDto(
             String name,
+            String kind,
             double utilisation,
             String governs,
+            @MayBeNull StressesDto stresses,
             @MayBeNull Double atAxial,
             @MayBeNull Double neutralAxisMm,
             @MayBeNull Double towardsDeg,
@@ -36,6 +38,9 @@ final class SectionRoutes {
             double mx,
             double my,
             List<SectionUseDto> checks) {}
+
+    /** Largest stresses of the cracked section, and those of all bars, tension positive [MPa]. */
+    record StressesDto(double concrete, double tension, double compression, List<Double> bars) {}
 
     record SectionBarDto(double x, double z, double diameter) {}
 
@@ -105,8 +110,10 @@ final class SectionRoutes {
         Map<String, Double> beside = uses.beside(f);
         return new SectionSetDto(
                 f.name(),
-                shown(all.get(0).utilisation()),
-                all.get(0).check(),
+                f.kind().word(),
+                shown(Uses.highest(all)),
+                Uses.governs(all),
+                stresses(uses, f, beside),
                 beside.containsKey("utilisationAtAxial") ? shown(beside.get("utilisationAtAxial")) : null,
                 beside.get("neutralAxisMm"),
                 beside.get("compressionTowardsDeg"),
@@ -123,13 +130,24 @@ final class SectionRoutes {
                         .toList());
     }
 
+    /** Null for strength, and where nothing balances the forces. */
+    private static StressesDto stresses(Uses uses, SingleSection.Forces f, Map<String, Double> beside) {
+        return beside.containsKey("concreteCompressionMpa")
+                ? new StressesDto(
+                        beside.get("concreteCompressionMpa"),
+                        beside.get("barTensionMpa"),
+                        beside.get("barCompressionMpa"),
+                        uses.barStresses(f))
+                : null;
+    }
+
     private static double shown(double u) {
         return Double.isFinite(u) ? Math.min(u, 99.99) : 99.99;
     }
 
     private static Members.CurvesDto curves(Uses uses, SingleSection.Forces f) {
         Optional<StrengthSurface> surface = uses.surface();
-        if (surface.isEmpty()) {
+        if (surface.isEmpty() || f.kind() != SingleSection.Kind.STRENGTH) {
             return null;
         }
         StrengthSurface s = surface.get();

@@ -182,7 +182,8 @@ public final class CrackCheck {
                 cover,
                 spacing,
                 stress,
-                span.material().fc());
+                span.material().fc(),
+                CrackWidth.BENT);
     }
 
     private void stresses(int i, boolean sagging) {

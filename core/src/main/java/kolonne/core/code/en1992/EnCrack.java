@@ -12,10 +12,8 @@ import kolonne.core.explain.Trace;
 final class EnCrack implements CrackWidth {
     /** kt for long-term load (7.9). */
     private static final double LONG_TERM = 0.4;
-    /** k1 for ribbed bars and k2 for bending (7.11). */
+    /** k1 for ribbed bars (7.11); k2 is (7.13). */
     private static final double K1 = 0.8;
-
-    private static final double K2 = 0.5;
 
     private final EnParameters p;
 
@@ -30,9 +28,9 @@ final class EnCrack implements CrackWidth {
         double alpha = Steel.ES / EnConcrete.ecm(c.fc());
         double stiffening = LONG_TERM * EnConcrete.fctm(c.fc()) / rho * (1 + alpha * rho);
         double strain = Math.max((c.stress() - stiffening) / Steel.ES, 0.6 * c.stress() / Steel.ES);
-        double close = p.get("k3Crack") * c.cover() + K1 * K2 * p.get("k4Crack") * c.diameter() / rho;
+        double close = p.get("k3Crack") * c.cover() + K1 * c.pull() * p.get("k4Crack") * c.diameter() / rho;
         boolean wide = c.spacing() > 5 * (c.cover() + c.diameter() / 2);
-        double spacing = wide ? Math.max(close, 1.3 * (c.h() - c.x())) : close;
+        double spacing = wide ? Math.max(close, 1.3 * (c.h() - Math.max(0, c.x()))) : close;
         double w = spacing * strain;
         if (t.on()) {
             t.step(

@@ -256,7 +256,7 @@ class En1992Test {
     /** Hand calculation of 7.3.4: b = 300, h = 600, d = 550, 4T20 = 1257 mm², c = 40, σs = 220 MPa, x = 170 mm, C30/37. */
     @Test
     void crackWidth() {
-        CrackWidth.Cracked c = new CrackWidth.Cracked(600, 550, 170, 300, 1257, 20, 40, 65, 220, 30);
+        CrackWidth.Cracked c = new CrackWidth.Cracked(600, 550, 170, 300, 1257, 20, 40, 65, 220, 30, CrackWidth.BENT);
         double hef = Math.min(2.5 * 50, (600 - 170) / 3.0);
         double rho = 1257 / (hef * 300);
         double sr = 3.4 * 40 + 0.8 * 0.5 * 0.425 * 20 / rho;
@@ -265,7 +265,8 @@ class En1992Test {
         CrackWidth rules = CODE.crackWidth().orElseThrow();
         assertEquals(sr * eps, rules.width(c, Trace.OFF), 1e-3 * sr * eps);
         assertEquals(0.21, rules.width(c, Trace.OFF), 0.01);
-        CrackWidth.Cracked apart = new CrackWidth.Cracked(600, 550, 170, 300, 1257, 20, 40, 300, 220, 30);
+        CrackWidth.Cracked apart =
+                new CrackWidth.Cracked(600, 550, 170, 300, 1257, 20, 40, 300, 220, 30, CrackWidth.BENT);
         assertEquals(1.3 * 430 * eps, rules.width(apart, Trace.OFF), 1e-3);
     }
 

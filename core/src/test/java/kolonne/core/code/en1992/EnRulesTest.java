@@ -388,7 +388,9 @@ class EnRulesTest {
     private static double width(double h, double d, double x, double spacing, double stress) {
         return CODE.crackWidth()
                 .orElseThrow()
-                .width(new CrackWidth.Cracked(h, d, x, 300, 1257, 20, 40, spacing, stress, 30), Trace.OFF);
+                .width(
+                        new CrackWidth.Cracked(h, d, x, 300, 1257, 20, 40, spacing, stress, 30, CrackWidth.BENT),
+                        Trace.OFF);
     }
 
     /** 7.3.4 with the effective depth by (h − x)/3 and by h/2, (7.9) at its least 0.6 σs/Es, and bars more than 5 (c + φ/2) = 250 mm apart (7.14). */

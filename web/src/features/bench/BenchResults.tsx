@@ -76,6 +76,7 @@ export function BenchResults(p: { answer: SectionAnswer; us: boolean; picked: nu
   const set = answer.sets[picked]
   const units = unitsOf(p.us)
   const demands: Demand[] = answer.sets.flatMap((s, i) => (s.kind === 'strength' ? [demandOf(s, i)] : []))
+  const demand = demands.find((d) => d.combinationNumber === picked)
   const stress = (v: number) => quantityText(v, p.us)
   return (
     <>
@@ -84,14 +85,14 @@ export function BenchResults(p: { answer: SectionAnswer; us: boolean; picked: nu
           {f.what} {f.mend}
         </p>
       ))}
-      {answer.curves && set && (
+      {answer.curves && demand && (
         <div className="plots">
           {[ForceMomentPlot, MomentsPlot].map((Plot, i) => (
             <Plot
               key={i}
               curves={answer.curves!}
               demands={demands}
-              picked={demands.find((d) => d.combinationNumber === picked)!}
+              picked={demand}
               units={units}
               onPick={(d) => p.onPick(d.combinationNumber)}
             />

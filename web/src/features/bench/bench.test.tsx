@@ -2,7 +2,7 @@ import { render, screen, waitFor } from '@testing-library/react'
 import userEvent from '@testing-library/user-event'
 import { beforeEach, describe, expect, it, vi } from 'vitest'
 import { api, ApiError, type SectionAnswer } from '../../api/client'
-import { Around, codes } from '../../test/fixtures'
+import { Around, codes, curves } from '../../test/fixtures'
 import { BenchPage } from './BenchPage'
 import { benchStart, entryOf, read, setsOf, singles, toCode } from './draft'
 import { inset, placesRound, polygons, ringsOf, type Point } from './outline'
@@ -157,6 +157,15 @@ describe('the bench', () => {
     await waitFor(() => expect(tried.mock.calls.at(-1)![1]).toBe(2))
     expect(screen.getByRole('heading', { name: '0.9D + W y' })).toBeInTheDocument()
     expect(screen.getAllByText('1.00').length).toBeGreaterThan(0)
+  })
+
+  it('stands while the answer to another set is on its way', async () => {
+    tried.mockResolvedValueOnce({ ...answer, curves })
+    open()
+    expect(await screen.findByRole('img', { name: 'Interaction of axial force and moment' })).toBeInTheDocument()
+    tried.mockReturnValue(new Promise(() => undefined))
+    await userEvent.click(screen.getByRole('button', { name: 'D + 0.3L' }))
+    expect(screen.getByRole('heading', { name: 'D + 0.3L' })).toBeInTheDocument()
   })
 
   it('tells the stresses of a set under service load, on the bars as well', async () => {

@@ -63,7 +63,7 @@ export function ForceMomentPlot({ curves, demands, picked, units, onPick }: Plot
           {[range.least, range.most].map((n, i) => (
             <g key={i}>
               <line x1={across - 5} x2={across + 5} y1={plot.y(n)} y2={plot.y(n)} />
-              <text x={across + 8} y={plot.y(n) + (i ? -4 : 12)}>
+              <text x={across + 8} y={plot.y(n) + (i ? 13 : -5)}>
                 {force(forceIn(n, units))}
               </text>
             </g>

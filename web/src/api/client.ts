@@ -149,7 +149,7 @@ export async function failure(r: Response): Promise<ApiError> {
   }
 }
 
-export async function request<T>(path: string, init: RequestInit = {}): Promise<T> {
+async function answered(path: string, init: RequestInit): Promise<Response> {
   let r: Response
   try {
     r = await fetch(path, init)
@@ -158,6 +158,11 @@ export async function request<T>(path: string, init: RequestInit = {}): Promise<
     throw new ApiError(0, 'The server cannot be reached.', 'Check that Kolonne is running, then try again.')
   }
   if (!r.ok) throw await failure(r)
+  return r
+}
+
+export async function request<T>(path: string, init: RequestInit = {}): Promise<T> {
+  const r = await answered(path, init)
   return r.status === 204 ? (undefined as T) : ((await r.json()) as T)
 }
 
@@ -208,6 +213,7 @@ export const api = {
       headers: { 'Content-Type': 'application/json' },
       signal,
     }),
+  sectionPaper: async (entry: SectionEntry) => (await answered('/api/sections/pdf', post(entry))).blob(),
   bases: (signal?: AbortSignal) => request<{ bases: KeptBasis[] }>('/api/bases', { signal }),
   keepBasis: (basis: Basis) =>
     request<{ bases: KeptBasis[] }>('/api/bases', {

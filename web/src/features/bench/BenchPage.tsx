@@ -2,7 +2,7 @@ import { keepPreviousData, useQuery } from '@tanstack/react-query'
 import { App, Button, Select, Upload } from 'antd'
 import { useState } from 'react'
 import { Link } from 'react-router'
-import { api } from '../../api/client'
+import { api, type ApiError } from '../../api/client'
 import { TitleLine } from '../../app/TitleLine'
 import type { Mode } from '../../app/theme'
 import { ErrorView } from '../../ui/ErrorView'
@@ -92,8 +92,20 @@ export function BenchPage({ mode, onMode }: { mode: Mode; onMode: () => void }) 
             onChange={(sets) => set({ ...bench, sets })}
           />
           <div className="sketch-foot">
-            <Button size="small" onClick={() => download(bench)}>
+            <Button size="small" onClick={() => save(list(bench), bench.name, 'json')}>
               Download
+            </Button>
+            <Button
+              size="small"
+              disabled={answer.isError}
+              onClick={() => {
+                api.sectionPaper(entryOf(bench)).then(
+                  (pdf) => save(pdf, bench.name, 'pdf'),
+                  (e: ApiError) => void message.error([e.message, e.detail].join(' ')),
+                )
+              }}
+            >
+              Calculation, PDF
             </Button>
             <Upload
               accept=".json"
@@ -148,12 +160,13 @@ export function BenchPage({ mode, onMode }: { mode: Mode; onMode: () => void }) 
   )
 }
 
-/** What is downloaded is a list that ./kolonne section reads, with the draft beside it. */
-function download(b: Bench) {
-  const file = new Blob([JSON.stringify({ sections: [entryOf(b)] }, null, 1)], { type: 'application/json' })
+/** A list that ./kolonne section reads. */
+const list = (b: Bench) => new Blob([JSON.stringify({ sections: [entryOf(b)] }, null, 1)], { type: 'application/json' })
+
+function save(file: Blob, name: string, ending: string) {
   const a = document.createElement('a')
   a.href = URL.createObjectURL(file)
-  a.download = `${b.name.replace(/[^\p{L}\p{N}]+/gu, '-') || 'section'}.json`
+  a.download = `${name.replace(/[^\p{L}\p{N}]+/gu, '-') || 'section'}.${ending}`
   a.click()
   URL.revokeObjectURL(a.href)
 }

@@ -44,7 +44,9 @@ export function SetTable(p: { answer: SectionAnswer; picked: number; onPick: (i:
               </button>
             </td>
             <td className="num">
-              <b className={isOver(s.utilisation) ? 'over-ink' : ''}>{utilisation(s.utilisation)}</b>
+              <b className={isOver(s.utilisation) ? 'over-ink' : ''}>
+                {s.governs === 'none' ? '–' : utilisation(s.utilisation)}
+              </b>
             </td>
             <td>{checkName(s.governs)}</td>
             {column && <td className="num">{s.atAxial === null ? '–' : utilisation(s.atAxial)}</td>}

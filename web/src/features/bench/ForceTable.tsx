@@ -79,7 +79,7 @@ export function ForceTable(p: {
                   <Select
                     size="small"
                     aria-label={`What set ${i + 1} is for`}
-                    style={{ width: 92 }}
+                    style={{ width: 86 }}
                     popupMatchSelectWidth={false}
                     value={s.kind ?? 'strength'}
                     options={KINDS.map((value) => ({ value, label: FOR[value] }))}
@@ -91,7 +91,7 @@ export function ForceTable(p: {
                     <NumberField
                       small
                       live
-                      width={56}
+                      width={52}
                       label={`${shown(k)} of set ${i + 1}`}
                       unit={unit(k)}
                       value={s[k]}

@@ -198,4 +198,20 @@ describe('the bench', () => {
     expect(await screen.findByText(/lies outside the section/)).toBeInTheDocument()
     expect(tried.mock.calls.at(-1)![0].forces).toEqual([{ name: 'set 1', n: -100, vy: 0, vz: 0, t: 0, my: 50, mz: 0 }])
   })
+
+  it('is written on paper, or says why not', async () => {
+    const paper = vi
+      .spyOn(api, 'sectionPaper')
+      .mockRejectedValueOnce(new ApiError(422, 'It cannot be taken.', 'No bars.'))
+    URL.createObjectURL = vi.fn(() => 'blob:paper')
+    URL.revokeObjectURL = vi.fn()
+    open()
+    const button = await screen.findByRole('button', { name: 'Calculation, PDF' })
+    await userEvent.click(button)
+    expect(await screen.findByText('It cannot be taken. No bars.')).toBeInTheDocument()
+    paper.mockResolvedValue(new Blob(['%PDF']))
+    await userEvent.click(button)
+    await waitFor(() => expect(URL.createObjectURL).toHaveBeenCalled())
+    expect(paper.mock.calls.at(-1)![0].id).toBe('Corner of the stair')
+  })
 })

@@ -49,6 +49,16 @@ public final class GeneralUses implements Uses {
     }
 
     @Override
+    public double fc() {
+        return s.fc();
+    }
+
+    @Override
+    public double fy() {
+        return s.fy();
+    }
+
+    @Override
     public DesignCode code() {
         return s.code();
     }

@@ -75,6 +75,16 @@ public final class SectionUses implements Uses {
     }
 
     @Override
+    public double fc() {
+        return s.fc();
+    }
+
+    @Override
+    public double fy() {
+        return s.fy();
+    }
+
+    @Override
     public DesignCode code() {
         return s.code();
     }

@@ -228,7 +228,8 @@ public final class ServiceUses implements Uses {
             return;
         }
         t.say("Cracked section", "elastic, concrete without tension", Clause.NONE);
-        t.step("αe", "Es / Ec, with creep under load of long duration", "", s.n(), Quantity.NUMBER, Clause.NONE);
+        boolean creeps = s.n() > modular * (1 + 1e-9);
+        t.step("αe", creeps ? "Es (1 + φ) / Ec" : "Es / Ec", "", s.n(), Quantity.NUMBER, Clause.NONE);
         t.step("σc", "largest compression of the concrete", "", pressed(s), Quantity.STRESS, Clause.NONE);
         t.step("σs", "largest tension of a bar", "", Math.max(0, pulled(s)), Quantity.STRESS, Clause.NONE);
         double slope = s.slope();
@@ -292,6 +293,16 @@ public final class ServiceUses implements Uses {
     @Override
     public String id() {
         return strength.id();
+    }
+
+    @Override
+    public double fc() {
+        return fc;
+    }
+
+    @Override
+    public double fy() {
+        return fy;
     }
 
     @Override

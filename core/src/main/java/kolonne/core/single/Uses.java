@@ -18,6 +18,12 @@ public interface Uses {
 
     DesignCode code();
 
+    /** f'c or fck [MPa]. */
+    double fc();
+
+    /** Of the bars [MPa]. */
+    double fy();
+
     /** Strengths by name in core units. */
     Map<String, Double> strengths();
 

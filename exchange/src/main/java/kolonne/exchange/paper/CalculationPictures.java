@@ -23,7 +23,6 @@ import kolonne.core.shape.Shape;
 /** Pictures beside the steps of a calculation: demand and capacity along a line, its sections, a lift's section and its curve of strength. */
 final class CalculationPictures {
     private static final Color DEMAND = new Color(0xC9D9DB);
-    private static final int[] SCALES = {10, 15, 20, 25, 30, 40, 50, 75, 100};
 
     private final BuildingDesign d;
     private final PdfPaper paper;
@@ -33,18 +32,6 @@ final class CalculationPictures {
         this.d = d;
         this.paper = paper;
         this.us = d.basis().usUnits();
-    }
-
-    /** Where a picture stands: left, bottom, width and height on the page [points]. */
-    private record Box(float x, float y, float w, float h) {
-        static Box of(float[] b) {
-            return new Box(b[0], b[1], b[2], b[3]);
-        }
-
-        /** With a line of text beneath. */
-        Box above(float text) {
-            return new Box(x, y + text, w, h - text);
-        }
     }
 
     /** The moments and the shears of a line, with the places that are calculated. */
@@ -161,12 +148,12 @@ final class CalculationPictures {
         BeamLine.Span span = b.line().spans().get(s.span());
         double x = b.line().within(b.basis(), s.x());
         SectionCut cut = SectionCut.at(b.line(), b.cage(), b.basis(), span, x);
-        double scale = scale(Math.max(span.shape().depth(), span.shape().webWidth()), 84);
+        double scale = Box.scale(Math.max(span.shape().depth(), span.shape().webWidth()), 84);
         Drawing picture = SectionPicture.of(cut, b.cage(), b.basis(), scale);
         Box box = Box.of(paper.room(90));
         String bars = words(cut, BeamCage.Face.TOP) + ", " + words(cut, BeamCage.Face.BOTTOM);
         paper.figure("Section " + span.section().shape().label(us) + ": " + bars, () -> {
-            float right = picture(picture, box);
+            float right = box.picture(paper, picture);
             float y = box.y() + box.h() - 8;
             List<String> lines = List.of(
                     span.section().shape().label(us) + ", 1 : " + (int) scale,
@@ -189,30 +176,10 @@ final class CalculationPictures {
         return (bars.isEmpty() ? "no bars" : bars) + " " + face.word();
     }
 
-    /** Draws a section at the left of a box; answers its right edge. */
-    private float picture(Drawing picture, Box box) throws IOException {
-        double[] b = picture.box();
-        paper.drawing(
-                picture,
-                box.x() + 4 - DrawingInk.pt(b[0]),
-                box.y() + (box.h() - DrawingInk.pt(b[3] - b[1])) / 2 - DrawingInk.pt(b[1]));
-        return box.x() + 4 + DrawingInk.pt(b[2] - b[0]);
-    }
-
-    /** The largest scale of a drawing office at which a length takes no more than some points. */
-    private static double scale(double length, float most) {
-        for (int s : SCALES) {
-            if (DrawingInk.pt(length / s) <= most) {
-                return s;
-            }
-        }
-        return SCALES[SCALES.length - 1];
-    }
-
     /** A lift's section, and its strength at the angle of the governing demand with every demand as a dot. */
     void lift(ColumnDesign c, ColumnDesign.LiftDesign l) throws IOException {
         Shape shape = l.lift().section().shape();
-        double scale = scale(Math.max(shape.width(), shape.depth()), 110);
+        double scale = Box.scale(Math.max(shape.width(), shape.depth()), 110);
         Drawing section = SectionPicture.of(shape, l.cage(), c.basis(), scale);
         LiftDemands.Demand g = l.governing();
         InteractionSurface surface =
@@ -230,57 +197,23 @@ final class CalculationPictures {
                         + Quantity.FORCE.text(g.p(), us)
                         + " with " + Quantity.MOMENT.text(Math.hypot(g.mx(), g.my()), us);
         paper.figure(words, () -> {
-            float right = picture(section, box);
+            float right = box.picture(paper, section);
             paper.glyphs(box.x() + 4, box.y() - 8, 7, false, false, PdfPaper.SOFT, "1 : " + (int) scale);
             Box plot = new Box(Math.max(right + 60, box.x() + 190), box.y(), 220, box.h() - 6);
-            plot(curve, all, g, plot, angle);
+            new StrengthPlot(paper, us)
+                    .draw(
+                            curve,
+                            all.stream()
+                                    .filter(LiftDemands.Demand::stable)
+                                    .map(CalculationPictures::dot)
+                                    .toList(),
+                            g.stable() ? dot(g) : null,
+                            plot,
+                            angle);
         });
     }
 
-    private void plot(
-            List<SurfaceCurves.Point> curve, List<LiftDemands.Demand> all, LiftDemands.Demand g, Box box, String angle)
-            throws IOException {
-        double high = curve.stream().mapToDouble(SurfaceCurves.Point::n).max().orElse(1);
-        double low = curve.stream().mapToDouble(SurfaceCurves.Point::n).min().orElse(0);
-        double wide = curve.stream().mapToDouble(SurfaceCurves.Point::m).max().orElse(1);
-        for (LiftDemands.Demand q : all) {
-            if (q.stable()) {
-                high = Math.max(high, q.p());
-                low = Math.min(low, q.p());
-                wide = Math.max(wide, Math.hypot(q.mx(), q.my()));
-            }
-        }
-        double fy = (box.h() - 8) / (high - low);
-        double fx = (box.w() - 10) / wide;
-        double zero = box.y() + 4 - fy * low;
-        float[] line = new float[2 * curve.size()];
-        for (int i = 0; i < curve.size(); i++) {
-            line[2 * i] = (float) (box.x() + fx * curve.get(i).m());
-            line[2 * i + 1] = (float) (zero + fy * curve.get(i).n());
-        }
-        paper.path(line, 1.1f, PdfPaper.ACCENT);
-        paper.thin(box.x(), box.y(), box.x(), box.y() + box.h(), PdfPaper.INK);
-        paper.thin(box.x(), (float) zero, box.x() + box.w(), (float) zero, PdfPaper.INK);
-        for (LiftDemands.Demand q : all) {
-            if (q.stable()) {
-                dot(q, box, fx, zero, fy, 1.1f, PdfPaper.SOFT);
-            }
-        }
-        if (g.stable()) {
-            dot(g, box, fx, zero, fy, 2.4f, PdfPaper.OVER);
-        }
-        paper.glyphs(
-                box.x() - 54, box.y() + box.h() - 6, 7, false, false, PdfPaper.SOFT, Quantity.FORCE.text(high, us));
-        String most = Quantity.MOMENT.text(wide, us);
-        paper.glyphs(box.x() + box.w() - 50, (float) zero - 9, 7, false, false, PdfPaper.SOFT, most);
-        paper.glyphs(
-                box.x() + box.w() + 8, box.y() + box.h() - 14, 7, false, false, PdfPaper.SOFT, "N over M at " + angle);
-    }
-
-    private void dot(LiftDemands.Demand q, Box box, double fx, double zero, double fy, float r, Color color)
-            throws IOException {
-        float x = (float) (box.x() + fx * Math.hypot(q.mx(), q.my()));
-        float y = (float) (zero + fy * q.p());
-        paper.path(new float[] {x - r, y, x, y + r, x + r, y, x, y - r, x - r, y}, 0.9f, color);
+    private static StrengthPlot.Dot dot(LiftDemands.Demand q) {
+        return new StrengthPlot.Dot(q.p(), Math.hypot(q.mx(), q.my()));
     }
 }

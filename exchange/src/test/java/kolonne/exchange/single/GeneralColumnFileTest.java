@@ -166,10 +166,7 @@ class GeneralColumnFileTest {
         double as = 4 * Math.PI * 100;
         assertEquals(300e3 / as, sets.get(0).get("barTensionMpa").asDouble(), 0.01);
         assertEquals(4, sets.get(0).get("barStressesMpa").size());
-        assertEquals(
-                300e3 / as / 400,
-                use(sets.get(1), "steel-stress"),
-                1e-4);
+        assertEquals(300e3 / as / 400, use(sets.get(1), "steel-stress"), 1e-4);
         assertEquals("strength", sets.get(2).get("kind").asText());
         String wrong = tie.replace("characteristic", "rare").replace("crackWidth", "crack");
         assertEquals(

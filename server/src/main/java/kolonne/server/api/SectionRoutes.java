@@ -2,6 +2,9 @@ package kolonne.server.api;
 
 import io.javalin.http.Context;
 import io.javalin.http.HandlerType;
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.io.UncheckedIOException;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -13,7 +16,9 @@ import kolonne.core.section.general.Outline;
 import kolonne.core.single.SectionUses;
 import kolonne.core.single.SingleSection;
 import kolonne.core.single.Uses;
+import kolonne.core.work.Progress;
 import kolonne.exchange.json.MayBeNull;
+import kolonne.exchange.paper.SectionPaper;
 import kolonne.exchange.single.SectionFile;
 import kolonne.server.jobs.Jobs;
 
@@ -61,17 +66,37 @@ final class SectionRoutes {
             List<Answers.StepDto> calculation) {}
 
     List<Route> routes() {
-        return List.of(new Route(
-                HandlerType.POST,
-                "/api/sections/try",
-                "Strengths of a section and the use of every check under sets of forces; the body is one of a list of sections",
-                SectionFile.Entry.class,
-                SectionAnswerDto.class,
-                new String[] {"set"},
-                SectionRoutes::tried));
+        return List.of(
+                new Route(
+                        HandlerType.POST,
+                        "/api/sections/pdf",
+                        "A section on paper: picture, uses and calculations; the body is one of a list of sections",
+                        SectionFile.Entry.class,
+                        byte[].class,
+                        new String[0],
+                        SectionRoutes::paper),
+                new Route(
+                        HandlerType.POST,
+                        "/api/sections/try",
+                        "Strengths of a section and the use of every check under sets of forces; the body is one of a list of sections",
+                        SectionFile.Entry.class,
+                        SectionAnswerDto.class,
+                        new String[] {"set"},
+                        SectionRoutes::tried));
     }
 
-    private static void tried(Context c) {
+    private static void paper(Context c) {
+        SectionFile.Ready one = read(c);
+        ByteArrayOutputStream out = new ByteArrayOutputStream();
+        try {
+            SectionPaper.write(List.of(one), out, Progress.NONE);
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+        c.contentType("application/pdf").result(out.toByteArray());
+    }
+
+    private static SectionFile.Ready read(Context c) {
         SectionFile.Read r = SectionFile.one(c.bodyAsBytes());
         List<Finding> wrong = new ArrayList<>(r.findings());
         if (wrong.isEmpty() && r.ready().get(0).forces().size() > MOST_SETS) {
@@ -84,7 +109,11 @@ final class SectionRoutes {
         if (!wrong.isEmpty()) {
             throw new Jobs.Refused(wrong);
         }
-        SectionFile.Ready one = r.ready().get(0);
+        return r.ready().get(0);
+    }
+
+    private static void tried(Context c) {
+        SectionFile.Ready one = read(c);
         int set = one.forces().isEmpty()
                 ? -1
                 : ResultRoutes.number(c, "set", 0, 0, one.forces().size() - 1);

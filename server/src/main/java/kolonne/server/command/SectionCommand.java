@@ -7,6 +7,8 @@ import java.io.PrintWriter;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.concurrent.Callable;
+import kolonne.core.work.Progress;
+import kolonne.exchange.paper.SectionPaper;
 import kolonne.exchange.single.SectionFile;
 import picocli.CommandLine;
 
@@ -23,6 +25,12 @@ public final class SectionCommand implements Callable<Integer> {
 
     @CommandLine.Option(names = "--out", paramLabel = "FILE", description = "Write there instead of to the screen.")
     private Path out;
+
+    @CommandLine.Option(
+            names = "--pdf",
+            paramLabel = "FILE",
+            description = "Write the sections on paper as well: pictures, uses and calculations.")
+    private Path pdf;
 
     @CommandLine.Option(names = "--calculations", description = "Write every step of every check.")
     private boolean calculations;
@@ -41,6 +49,9 @@ public final class SectionCommand implements Callable<Integer> {
         Input.print(read.findings(), err);
         if (!read.findings().isEmpty()) {
             return Input.BAD_INPUT;
+        }
+        if (pdf != null) {
+            WholeFile.bytes(pdf, o -> SectionPaper.write(read.ready(), o, Progress.NONE));
         }
         ArrayNode answers = SectionFile.answers(read.ready(), calculations);
         if (out != null) {

@@ -83,4 +83,24 @@ class SectionRoutesTest {
                         .get("sets")
                         .size());
     }
+
+    @Test
+    void onPaper() throws IOException, InterruptedException {
+        java.net.http.HttpResponse<String> r = s.answer("POST", "/api/sections/pdf", ELL);
+        assertEquals(200, r.statusCode());
+        assertEquals("application/pdf", r.headers().firstValue("Content-Type").orElseThrow());
+        assertTrue(r.body().startsWith("%PDF-"));
+        s.askAt(422, "POST", "/api/sections/pdf", ELL.replace("\"fc\":30", "\"fc\":3000"));
+    }
+
+    @Test
+    void stressesUnderServiceLoad() throws IOException, InterruptedException {
+        JsonNode a = tried(200, ELL.replace("{\"name\":\"a\"", "{\"kind\":\"characteristic\",\"name\":\"a\""), 0);
+        JsonNode set = a.get("sets").get(0);
+        assertEquals(7, set.get("stresses").get("bars").size());
+        assertTrue(set.get("stresses").get("concrete").asDouble() > 5);
+        assertEquals("none", set.get("governs").asText());
+        assertTrue(a.get("curves").isNull());
+        assertTrue(a.get("sets").get(1).get("stresses").isNull());
+    }
 }

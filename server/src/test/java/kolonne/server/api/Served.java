@@ -103,6 +103,11 @@ final class Served implements AutoCloseable {
         return Requests.send(server, "GET", project + path, null);
     }
 
+    /** What a route answers to a body, whatever its status. */
+    HttpResponse<String> answer(String method, String path, String body) throws IOException, InterruptedException {
+        return Requests.send(server, method, path, body);
+    }
+
     /** A file anywhere. */
     HttpResponse<String> fileAt(String path) throws IOException, InterruptedException {
         return Requests.send(server, "GET", path, null);

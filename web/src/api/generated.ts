@@ -6694,9 +6694,19 @@ export interface components {
             version: number;
             column: components["schemas"]["Column"];
         };
+        HandLegs: {
+            overhangs: number;
+            web: number;
+            flange: number;
+            corner: string;
+            face: string;
+            heldWeb: boolean[];
+            heldFlange: boolean[];
+        };
         HandLift: {
             rows: components["schemas"]["HandRows"] | null;
             ring: components["schemas"]["HandRing"] | null;
+            legs: components["schemas"]["HandLegs"] | null;
             ties: components["schemas"]["HandTies"] | null;
         };
         HandLifts: {
@@ -6815,6 +6825,7 @@ export interface components {
             spots: components["schemas"]["Spot"][];
             standing: string[];
             tie: components["schemas"]["Tie"];
+            outline: components["schemas"]["Outline"] | null;
             hand: components["schemas"]["HandLift"];
             whole: components["schemas"]["HandLift"];
             utilisation: number;
@@ -7007,6 +7018,11 @@ export interface components {
             broken: number;
             firstMended: components["schemas"]["Turned"][];
             firstBroken: components["schemas"]["Turned"][];
+        };
+        Outline: {
+            corners: number[];
+            closed: number[][];
+            cross: number[][];
         };
         OwnAccount: {
             name: string;
@@ -7721,6 +7737,7 @@ export interface components {
             utilisation: number;
             satisfied: boolean;
             round: boolean;
+            outline: number[] | null;
             shades: number[];
         };
         ViewStorey: {

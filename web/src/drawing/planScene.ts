@@ -7,6 +7,8 @@ export interface PlanMember {
   mark: string
   column: boolean
   round: boolean
+  /** corners of a column that is an ell, a tee or turned: x and y in turn from its joint */
+  outline?: number[]
   x1: number
   y1: number
   x2: number
@@ -41,6 +43,7 @@ export function planScene(view: View, elevationMm: number, shade: Shade = 'stren
       mark: view.marks[m.line] ?? '',
       column: m.role === 'column',
       round: m.round,
+      ...(m.outline ? { outline: m.outline.map((v, k) => (k % 2 === 0 ? v : -v)) } : {}),
       x1,
       y1: -y1,
       x2,

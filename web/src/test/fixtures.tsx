@@ -59,6 +59,7 @@ export const drawn = (id: string, ends: number[], line = 0, role = 'beam'): View
   utilisation: 0.5,
   satisfied: true,
   round: false,
+  outline: null,
   shades: [0.5, 0.5, 0.3, 0, 0.7, 0.99, 0.8, 150],
 })
 
@@ -283,7 +284,8 @@ export const column: Column = {
     spots: spots(number ? 2 : 3),
     standing: number ? ['4T20 end under the top of the floor, bent'] : ['4T25 + 4T20 go on to 900 mm above the floor'],
     tie: { size: 'T10', diameter: 10, places: [100, 300, 500], heldX: held(number), heldY: held(number) },
-    hand: { rows: null, ring: null, ties: null },
+    outline: null,
+    hand: { rows: null, ring: null, legs: null, ties: null },
     whole: {
       rows: {
         alongX: number ? 2 : 3,
@@ -294,6 +296,7 @@ export const column: Column = {
         heldY: held(number),
       },
       ring: null,
+      legs: null,
       ties: { size: 'T10', joint: 200, end: 200, middle: 200, foot: 0, head: 0 },
     },
   })),

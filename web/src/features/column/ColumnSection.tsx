@@ -33,8 +33,10 @@ export function ColumnSection({
   const coverMm = column.coverMm
   const { width: b, depth: h, shape } = lift.section
   const k = SIZE / Math.max(b, h)
-  const cx = 12 + (SIZE - b * k) / 2 + (b * k) / 2
-  const cy = 12 + (SIZE - h * k) / 2 + (h * k) / 2
+  // bars lie about the centroid, which is the middle but of ells and tees
+  const off = middle(lift.outline?.corners)
+  const cx = 12 + SIZE / 2 - off.x * k
+  const cy = 12 + SIZE / 2 + off.y * k
   const coupled = lift.standing.some((words) => words.includes('coupled'))
   const largest = Math.max(...lift.spots.map((s) => s.diameter))
   const inset = (coverMm + lift.tie.diameter / 2) * k
@@ -52,6 +54,8 @@ export function ColumnSection({
             <circle className="concrete" cx={cx} cy={cy} r={(b / 2) * k} />
             <circle className="tie" cx={cx} cy={cy} r={(b / 2) * k - inset} />
           </>
+        ) : lift.outline ? (
+          <Outline outline={lift.outline} cx={cx} cy={cy} k={k} />
         ) : (
           <>
             <rect className="concrete" x={cx - (b / 2) * k} y={cy - (h / 2) * k} width={b * k} height={h * k} />
@@ -129,6 +133,41 @@ export function ColumnSection({
         {may && <ToAlike column={column} lift={lift} onSave={onSave} />}
       </div>
     </div>
+  )
+}
+
+/** Middle of what corners reach over, x and y in turn. */
+function middle(corners: number[] = []): { x: number; y: number } {
+  if (corners.length === 0) return { x: 0, y: 0 }
+  const xs = corners.filter((_, i) => i % 2 === 0)
+  const ys = corners.filter((_, i) => i % 2 === 1)
+  return { x: (Math.min(...xs) + Math.max(...xs)) / 2, y: (Math.min(...ys) + Math.max(...ys)) / 2 }
+}
+
+/** An ell or a tee with the closed ties of its legs and the cross-ties. */
+function Outline(p: { outline: NonNullable<Lift['outline']>; cx: number; cy: number; k: number }) {
+  const x = (v: number) => p.cx + v * p.k
+  const y = (v: number) => p.cy - v * p.k
+  const { corners, closed, cross } = p.outline
+  const points = corners.map((v, i) => (i % 2 === 0 ? x(v) : y(v))).join(' ')
+  return (
+    <>
+      <polygon className="concrete" points={points} />
+      {closed.map(([x1, y1, x2, y2], i) => (
+        <rect
+          key={i}
+          className="tie"
+          x={x(x1!)}
+          y={y(y2!)}
+          width={(x2! - x1!) * p.k}
+          height={(y2! - y1!) * p.k}
+          rx={4}
+        />
+      ))}
+      {cross.map(([x1, y1, x2, y2], i) => (
+        <line key={i} className="tie" x1={x(x1!)} y1={y(y1!)} x2={x(x2!)} y2={y(y2!)} />
+      ))}
+    </>
   )
 }
 

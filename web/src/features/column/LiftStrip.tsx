@@ -4,7 +4,17 @@ import { lengthFrom, lengthIn, type Units } from '../../lib/units'
 import { NumberField } from '../../ui/NumberField'
 import { BarOptions } from './BarOptions'
 import { Field, Sizes, Stepper, Verdict } from '../edit/fields'
-import { changeRing, changeRows, changeTies, FEWEST_ROUND, MOST_ALONG, MOST_ROUND, release } from './lifts'
+import {
+  changeLegs,
+  changeRing,
+  changeRows,
+  changeTies,
+  FEWEST_ROUND,
+  MOST_ALONG,
+  MOST_IN_LEG,
+  MOST_ROUND,
+  release,
+} from './lifts'
 
 interface Props {
   id: string
@@ -21,7 +31,7 @@ interface Props {
 /** Bars and ties of the chosen lift with their numbers, to change; what is set by hand is marked and can be released. */
 export function LiftStrip(p: Props) {
   const { column, lift, onSave } = p
-  const { rows, ring, ties } = lift.whole
+  const { rows, ring, legs, ties } = lift.whole
   return (
     <div className="lift-strip" role="toolbar" aria-label={`Cage of the lift to ${lift.storey || 'the top'}`}>
       <div className="lift-row">
@@ -66,6 +76,46 @@ export function LiftStrip(p: Props) {
             )}
           </>
         )}
+        {legs && (
+          <>
+            <Field words="web">
+              <Stepper
+                words="Bars along each side of the web between its corners"
+                value={legs.web}
+                least={0}
+                most={MOST_IN_LEG}
+                onChange={(web) => onSave(changeLegs(column, lift, { web }))}
+              />
+            </Field>
+            <Field words="flange">
+              <Stepper
+                words="Bars along each side of what juts out of the flange"
+                value={legs.flange}
+                least={0}
+                most={MOST_IN_LEG}
+                onChange={(flange) => onSave(changeLegs(column, lift, { flange }))}
+              />
+            </Field>
+            <Field words="corners">
+              <Sizes
+                words="Size of corner bars"
+                value={legs.corner}
+                sizes={column.sizes}
+                onChange={(corner) => onSave(changeLegs(column, lift, { corner }))}
+              />
+            </Field>
+            {legs.web + legs.flange > 0 && (
+              <Field words="faces">
+                <Sizes
+                  words="Size of bars between the corners"
+                  value={legs.face}
+                  sizes={column.sizes}
+                  onChange={(face) => onSave(changeLegs(column, lift, { face }))}
+                />
+              </Field>
+            )}
+          </>
+        )}
         {ring && (
           <>
             <Field words="round">
@@ -86,11 +136,11 @@ export function LiftStrip(p: Props) {
           </>
         )}
         <Mark
-          set={!!(lift.hand.rows ?? lift.hand.ring)}
+          set={!!(lift.hand.rows ?? lift.hand.ring ?? lift.hand.legs)}
           words="bars"
           onRelease={() => onSave(release(column, lift, 'bars'))}
         />
-        {(rows ?? ring) && <BarOptions {...p} />}
+        {(rows ?? ring ?? legs) && <BarOptions {...p} />}
         <span className="spring" />
         <Verdict checks={lift.checks} />
         {p.saving && <span className="soft">…</span>}

@@ -4,6 +4,7 @@ import { beforeEach, describe, expect, it, vi } from 'vitest'
 import { api } from '../../api/client'
 import { SI } from '../../lib/units'
 import { Around, column, curves, interaction } from '../../test/fixtures'
+import { ColumnSection } from './ColumnSection'
 import { ColumnSheet } from './ColumnSheet'
 import { changeRing, changeRows, changeTies, keyed, release, toAlike, toggleHeld } from './lifts'
 
@@ -19,6 +20,71 @@ const round = {
     whole: { ...l.whole, rows: null, ring: { count: 8, size: 'T25' } },
   })),
 }
+
+/** The lower lift as an ell. */
+const ell = (() => {
+  const l = column.lifts[0]!
+  const legs = {
+    overhangs: 1,
+    web: 1,
+    flange: 0,
+    corner: 'T20',
+    face: 'T16',
+    heldWeb: [true, true, true],
+    heldFlange: [true, true],
+  }
+  return {
+    ...l,
+    section: {
+      ...l.section,
+      shape: 'ell',
+      label: 'L 300 × 700',
+      width: 700,
+      depth: 700,
+      webWidth: 300,
+      flangeDepth: 300,
+    },
+    outline: {
+      corners: [-250, -450, 50, -450, 50, -50, 450, -50, 450, 250, -250, 250],
+      closed: [
+        [-205, -405, 5, 205],
+        [-205, -5, 405, 205],
+      ],
+      cross: [[-205, -225, 5, -225]],
+    },
+    whole: { ...l.whole, rows: null, legs },
+  }
+})()
+
+describe('an ell', () => {
+  it('is changed leg by leg, with keys as with numbers', () => {
+    const stack = { ...column, lifts: [ell, column.lifts[1]!] }
+    expect(keyed(stack, ell, 'ArrowRight', false)!.lifts[0]!.legs).toMatchObject({
+      web: 2,
+      heldWeb: [],
+      heldFlange: [],
+    })
+    expect(keyed(stack, ell, 'ArrowLeft', true)!.lifts[0]!.legs).toMatchObject({ web: 1, flange: 0 })
+    expect(keyed(stack, ell, ']', false)!.lifts[0]!.legs).toMatchObject({ corner: 'T25', face: 'T16' })
+    const set = { ...ell, hand: { ...ell.hand, legs: ell.whole.legs } }
+    expect(release({ ...stack, lifts: [set, column.lifts[1]!] }, set, 'bars').lifts[0]).toBeUndefined()
+  })
+
+  it('is drawn about its centroid, with the ties of both legs', () => {
+    const stack = { ...column, lifts: [ell] }
+    render(
+      <Around>
+        <ColumnSection column={stack} lift={ell} units={SI} onSave={() => undefined} />
+      </Around>,
+    )
+    const picture = screen.getByRole('group', { name: /Section L 300/ })
+    expect(picture.querySelectorAll('rect.tie')).toHaveLength(2)
+    expect(picture.querySelectorAll('line.tie')).toHaveLength(1)
+    const points = picture.querySelector('polygon')!.getAttribute('points')!.split(' ').map(Number)
+    expect(Math.min(...points)).toBeCloseTo(12)
+    expect(Math.max(...points)).toBeCloseTo(202)
+  })
+})
 
 describe('what a change of a lift sets by hand', () => {
   it('sets bars with the counts asked for, and leaves to Kolonne which of them are held', () => {

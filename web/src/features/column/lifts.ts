@@ -1,9 +1,12 @@
 import type { Column, HandLift, HandLifts, Lift } from '../../api/client'
 
 type Rows = NonNullable<HandLift['rows']>
+type Legs = NonNullable<HandLift['legs']>
 type Ties = NonNullable<HandLift['ties']>
 
 export const MOST_ALONG = 20
+/** Bars along a side of a leg, between its corners. */
+export const MOST_IN_LEG = 18
 export const FEWEST_ROUND = 3
 export const MOST_ROUND = 60
 const CLOSEST = 25
@@ -14,7 +17,7 @@ export function withLift(column: Column, number: number, hand: HandLift): HandLi
   const lifts: HandLifts['lifts'] = {}
   for (const l of column.lifts) {
     const h = l.number === number ? hand : l.hand
-    if (h.rows || h.ring || h.ties) lifts[l.number] = h
+    if (h.rows || h.ring || h.legs || h.ties) lifts[l.number] = h
   }
   return { lifts }
 }
@@ -48,6 +51,16 @@ export function changeRing(column: Column, lift: Lift, change: { count?: number;
   return withLift(column, lift.number, { ...lift.hand, ring })
 }
 
+/** Bars of an ell or a tee changed; with other counts Kolonne chooses anew which pairs are held. */
+export function changeLegs(column: Column, lift: Lift, change: Partial<Legs>): HandLifts {
+  const legs = { ...lift.whole.legs!, ...change }
+  const counted = change.web !== undefined || change.flange !== undefined
+  legs.web = clamp(legs.web, 0, MOST_IN_LEG)
+  legs.flange = clamp(legs.flange, 0, MOST_IN_LEG)
+  const free = counted || !lift.hand.legs ? { heldWeb: [], heldFlange: [] } : {}
+  return withLift(column, lift.number, { ...lift.hand, legs: { ...legs, ...free } })
+}
+
 /** Ties changed. Closer ones at the ends stay no wider than those between, those in the joints no wider than those next to them. */
 export function changeTies(column: Column, lift: Lift, change: Partial<Ties>): HandLifts {
   const t = { ...lift.whole.ties!, ...change }
@@ -63,6 +76,7 @@ export function release(column: Column, lift: Lift, part: 'bars' | 'ties' | 'bot
   return withLift(column, lift.number, {
     rows: part === 'ties' ? lift.hand.rows : null,
     ring: part === 'ties' ? lift.hand.ring : null,
+    legs: part === 'ties' ? lift.hand.legs : null,
     ties: part === 'bars' ? lift.hand.ties : null,
   })
 }
@@ -88,15 +102,20 @@ function nextSize(sizes: string[], size: string, by: number): string {
 
 /** What a key does to a lift: the stack with it changed, or undefined where the key means nothing. */
 export function keyed(column: Column, lift: Lift, key: string, shift: boolean): HandLifts | undefined {
-  const { rows, ring, ties } = lift.whole
+  const { rows, ring, legs, ties } = lift.whole
   const more = key === 'ArrowRight' ? 1 : key === 'ArrowLeft' ? -1 : 0
   if (more && rows)
     return changeRows(column, lift, shift ? { alongY: rows.alongY + more } : { alongX: rows.alongX + more })
+  if (more && legs) return changeLegs(column, lift, shift ? { flange: legs.flange + more } : { web: legs.web + more })
   if (more && ring) return changeRing(column, lift, { count: ring.count + more })
   const larger = key === ']' || key === '}' ? 1 : key === '[' || key === '{' ? -1 : 0
   if (larger && rows) {
     const part = key === '}' || key === '{' ? 'face' : 'corner'
     return changeRows(column, lift, { [part]: nextSize(column.sizes, rows[part], larger) })
+  }
+  if (larger && legs) {
+    const part = key === '}' || key === '{' ? 'face' : 'corner'
+    return changeLegs(column, lift, { [part]: nextSize(column.sizes, legs[part], larger) })
   }
   if (larger && ring) return changeRing(column, lift, { size: nextSize(column.sizes, ring.size, larger) })
   const wider = key === '+' || key === '=' ? 1 : key === '-' ? -1 : 0

@@ -243,6 +243,8 @@ function Shape(p: {
     'data-mark': m.mark,
   }
   if (m.column && m.round) return <circle cx={m.x2} cy={m.y2} r={m.width / 2} {...common} />
+  if (m.column && m.outline)
+    return <polygon points={m.outline.map((v, k) => (k % 2 === 0 ? m.x2 : m.y2) + v).join(' ')} {...common} />
   if (m.column)
     return <rect x={m.x2 - m.width / 2} y={m.y2 - m.depth / 2} width={m.width} height={m.depth} {...common} />
   const length = Math.hypot(m.x2 - m.x1, m.y2 - m.y1)

@@ -25,6 +25,7 @@ import kolonne.core.model.BuildingIndex;
 import kolonne.core.model.Combination;
 import kolonne.core.model.Purpose;
 import kolonne.core.section.InteractionSurface;
+import kolonne.core.section.StrengthSurface;
 import kolonne.core.section.SurfaceCurves;
 import kolonne.core.shape.Shape;
 import org.openjdk.jmh.annotations.Benchmark;
@@ -137,7 +138,8 @@ public class ColumnBenchmark {
     public double surface() {
         ColumnDesign.LiftDesign l = column.lifts().get(0);
         return new InteractionSurface(
-                        fresh.surface(l.lift().section(), l.lift().material(), l.cage())
+                        ((InteractionSurface) fresh.surface(
+                                        l.lift().section(), l.lift().material(), l.cage()))
                                 .section(),
                         l.lift().section().shape().depth())
                 .screened(1e6, 1e8, 1e8);
@@ -163,7 +165,7 @@ public class ColumnBenchmark {
         ColumnCheck.Solved worst = ColumnCheck.solve(
                         l.lift(), l.cage(), building.contexts().columns())
                 .get(0);
-        InteractionSurface s = building.contexts()
+        StrengthSurface s = building.contexts()
                 .columns()
                 .surface(l.lift().section(), l.lift().material(), l.cage());
         return List.of(

@@ -169,7 +169,7 @@ final class Fibres {
     }
 
     /** Factor on the ray at which it meets a triangle, 0 if it does not (Möller and Trumbore 1997). */
-    private static double hit(double[] a, double[] b, double[] c, double[] ray) {
+    static double hit(double[] a, double[] b, double[] c, double[] ray) {
         double[] e1 = minus(b, a);
         double[] e2 = minus(c, a);
         double[] h = cross(ray, e2);

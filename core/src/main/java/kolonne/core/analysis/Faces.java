@@ -3,6 +3,7 @@ package kolonne.core.analysis;
 import kolonne.core.model.BuildingIndex;
 import kolonne.core.model.Member;
 import kolonne.core.model.Role;
+import kolonne.core.shape.Legs;
 import kolonne.core.shape.Shape;
 
 /**
@@ -50,12 +51,15 @@ public final class Faces {
         return LocalAxes.of(index.joint(m.start()), index.joint(m.end()), 0)[0];
     }
 
-    /** Way from the centre of a column to its face in a direction. */
+    /** Way from the centre of a column to its face in a direction; of an ell or a tee to the nearer one. */
     private double reach(Member column, double[] u) {
         double[][] c = LocalAxes.of(index.joint(column.start()), index.joint(column.end()), column.angle());
         Shape s = index.sectionOf(column).shape();
         if (s instanceof Shape.Circle q) {
             return q.d() / 2;
+        }
+        if (s instanceof Shape.Flanged f) {
+            return Legs.of(f).reach(dot(c[1], u), dot(c[2], u));
         }
         double y = Math.abs(dot(c[1], u));
         double z = Math.abs(dot(c[2], u));

@@ -158,6 +158,12 @@ public enum CheckKind {
             "Shape of the section",
             Cause.OUT_OF_SCOPE,
             Quantity.NUMBER,
+            "Draw it from the foot up, or design it by hand."),
+    COLUMN_FRAME_SHAPE(
+            "frame-shape",
+            "Shape of a column in a frame for earthquakes",
+            Cause.OUT_OF_SCOPE,
+            Quantity.NUMBER,
             "Design it by hand, or use a rectangle or a circle."),
     COLUMN_AXIAL_BENDING("axial-bending", "Axial force with bending", Cause.AXIAL_BENDING, Quantity.MOMENT),
     COLUMN_AXIAL_LIMIT("axial-limit", "Axial compression", Cause.AXIAL_LIMIT, Quantity.FORCE),

@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Map;
 import kolonne.core.basis.Basis;
 import kolonne.core.column.cage.ColumnCage;
+import kolonne.core.column.cage.LegBars;
 import kolonne.core.column.cage.RectangleBars;
 import kolonne.core.column.cage.RingBars;
 import kolonne.core.column.cage.TiePlaces;
@@ -15,6 +16,11 @@ import kolonne.core.shape.Shape;
 
 /** The bars of a column cage, lift by lift: vertical bars as they stand, and ties. */
 public final class ColumnBars {
+    /** Closed ties of an ell or a tee. */
+    public static final String WEB_TIES = "ties of the web";
+
+    public static final String FLANGE_TIES = "ties of the flange";
+
     private ColumnBars() {}
 
     /** Of a lift of a stack. @param cage of the whole stack */
@@ -50,7 +56,9 @@ public final class ColumnBars {
     private static String words(VerticalBars.Standing s, ColumnCage.LiftCage c) {
         String which = c.layout() instanceof RectangleBars r && r.count() > 4
                 ? s.corner() ? "corner bars" : "face bars"
-                : c.layout() instanceof RingBars ? "bars" : "corner bars";
+                : c.layout() instanceof LegBars l
+                        ? ofLegs(s, l)
+                        : c.layout() instanceof RingBars ? "bars" : "corner bars";
         return switch (s.use()) {
             case ON -> which;
             case COUPLED -> which + ", coupled";
@@ -58,6 +66,10 @@ public final class ColumnBars {
             case DOWEL -> "dowels into the lift above";
             case STARTER -> "starter bars";
         };
+    }
+
+    private static String ofLegs(VerticalBars.Standing s, LegBars l) {
+        return l.corner().equals(l.face()) ? "bars" : s.bar().equals(l.corner()) ? "corner bars" : "face bars";
     }
 
     private static void ties(ColumnStack.Lift lift, ColumnCage.LiftCage c, Basis basis, List<BarItem> out) {
@@ -70,6 +82,10 @@ public final class ColumnBars {
             out.add(BarShapes.of(basis).hoop("hoops", c.tie(), n, outside, lap));
             return;
         }
+        if (c.layout() instanceof LegBars l) {
+            ofLegs((Shape.Flanged) s, l, c, n, basis, out);
+            return;
+        }
         double b = s.width() - cover;
         double h = s.depth() - cover;
         out.add(BarShapes.of(basis).closed("ties", c.tie(), n, b, h));
@@ -80,6 +96,25 @@ public final class ColumnBars {
         } else {
             inner(deep, "cross-ties along the depth", h, c, n, basis, out);
             inner(wide, "cross-ties along the width", b, c, n, basis, out);
+        }
+    }
+
+    /** A closed tie in each leg, and cross-ties across them. */
+    private static void ofLegs(
+            Shape.Flanged s, LegBars l, ColumnCage.LiftCage c, int n, Basis basis, List<BarItem> out) {
+        double cover = 2 * basis.columnCover();
+        BarShapes shapes = BarShapes.of(basis);
+        out.add(shapes.closed(WEB_TIES, c.tie(), n, s.bw() - cover, s.h() - cover));
+        out.add(shapes.closed(FLANGE_TIES, c.tie(), n, s.bf() - cover, s.hf() - cover));
+        List<LegBars.CrossTie> across =
+                l.crossTies(s, basis.columnCover() + c.tie().diameter());
+        int web = (int) across.stream().filter(LegBars.CrossTie::acrossWeb).count();
+        int flange = across.size() - web;
+        if (Math.abs(s.bw() - s.hf()) < 1e-6) {
+            inner(web + flange, "cross-ties of both legs", s.bw() - cover, c, n, basis, out);
+        } else {
+            inner(web, "cross-ties of the web", s.bw() - cover, c, n, basis, out);
+            inner(flange, "cross-ties of the flange", s.hf() - cover, c, n, basis, out);
         }
     }
 

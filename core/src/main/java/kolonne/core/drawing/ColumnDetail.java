@@ -16,6 +16,7 @@ import kolonne.core.explain.Quantity;
 import kolonne.core.schedule.LikeBars;
 import kolonne.core.schedule.ScheduleGroups;
 import kolonne.core.schedule.Schedules;
+import kolonne.core.shape.Legs;
 import kolonne.core.shape.Shape;
 
 /** A column from its foundation to its top: lifts with bars and ties in elevation, and beside each run of like lifts its section and its bars with their marks. */
@@ -124,8 +125,12 @@ public final class ColumnDetail {
         double hi = scales.ofWhole(l.top() - base);
         // nothing stands on it: up to the top of the beams
         double end = hi + (l.highest() ? scales.ofWhole(l.inHead()) : 0);
-        double half = scales.ofWhole(l.section().shape().width()) / 2;
-        pen.rectangle(Layer.CONCRETE, axis - half, lo, axis + half, end);
+        double[] sides = sides(l.section().shape());
+        double left = axis + scales.ofWhole(sides[0]);
+        double right = axis + scales.ofWhole(sides[1]);
+        double half = Math.max(right - axis, axis - left);
+        pen.rectangle(Layer.CONCRETE, left, lo, right, end);
+        web(l.section().shape(), axis, lo, end);
         pen.line(Layer.GRID, 0, hi, axis + half + 4, hi);
         pen.text(0, hi + 0.6, TEXT, Drawing.Align.LEFT, l.storey().isEmpty() ? "top" : l.storey());
         pen.text(LEVELS - 4, hi + 0.6, 1.6, Drawing.Align.RIGHT, level(l.top()));
@@ -133,14 +138,36 @@ public final class ColumnDetail {
             pen.line(Layer.GRID, 0, lo, axis + half + 4, lo);
             pen.text(LEVELS - 4, lo + 0.6, 1.6, Drawing.Align.RIGHT, level(l.base()));
         }
-        double inside = half - scales.ofWhole(basis.columnCover());
+        double cover = scales.ofWhole(basis.columnCover());
         for (double z : TiePlaces.of(l, c.ties())) {
             double at = scales.ofWhole(l.base() + z - base);
-            pen.line(Layer.STIRRUPS, axis - inside, at, axis + inside, at);
+            pen.line(Layer.STIRRUPS, left + cover, at, right - cover, at);
         }
         bars(l, axis, lo);
         // short of the levels, where nothing else is written
         pen.dimensionUp(axis + half + 6, lo, hi, TEXT, Quantity.LENGTH.digits(l.top() - l.base(), us));
+    }
+
+    /** Left and right side from the axis [mm]. */
+    private static double[] sides(Shape s) {
+        if (s instanceof Shape.Flanged f) {
+            Legs l = Legs.of(f);
+            return new double[] {l.from(), l.to()};
+        }
+        return new double[] {-s.width() / 2, s.width() / 2};
+    }
+
+    /** The sides of the web of an ell or a tee. */
+    private void web(Shape s, double axis, double from, double to) {
+        if (s instanceof Shape.Flanged f) {
+            Legs l = Legs.of(f);
+            double right = axis + scales.ofWhole(l.right());
+            pen.line(Layer.CONCRETE, right, from, right, to);
+            if (l.bothSides()) {
+                double left = axis + scales.ofWhole(l.left());
+                pen.line(Layer.CONCRETE, left, from, left, to);
+            }
+        }
     }
 
     /** Bars as they stand, seen from the side: of those behind one another one, and of every kind the outermost on either side. */
@@ -188,7 +215,7 @@ public final class ColumnDetail {
     /** What tells lifts apart. */
     private String words(int i) {
         ColumnCage.LiftCage c = column.lifts().get(i).cage();
-        return column.stack().lifts().get(i).section().shape().label(us) + c.layout() + Schedules.ties(c, basis);
+        return column.stack().lifts().get(i).section().shape().whole(us) + c.layout() + Schedules.ties(c, basis);
     }
 
     /** The section of lifts {@code from} to {@code to} and their bars; answers where the next one may begin. */
@@ -214,7 +241,7 @@ public final class ColumnDetail {
         List<String> out = new ArrayList<>();
         ColumnStack.Lift low = column.stack().lifts().get(from);
         ColumnStack.Lift high = column.stack().lifts().get(to);
-        out.add(low.section().shape().label(us)
+        out.add(low.section().shape().whole(us)
                 + (from == to ? "" : ", " + (to - from + 1) + " lifts to " + name(high)));
         out.add(c.layout().words());
         out.add(Schedules.ties(c, basis));

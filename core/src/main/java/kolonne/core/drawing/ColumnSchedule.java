@@ -163,7 +163,7 @@ public final class ColumnSchedule {
 
     private List<String> words(ColumnDesign.LiftDesign l, ScheduleGroups.Group<ColumnDesign> g) {
         ColumnStack.Lift lift = l.lift();
-        List<String> out = new ArrayList<>(wrapped(lift.section().shape().label(us)));
+        List<String> out = new ArrayList<>(wrapped(lift.section().shape().whole(us)));
         out.add(Quantity.STRENGTH.text(lift.material().fc(), us));
         if (!lift.inScope()) {
             out.add("not designed");

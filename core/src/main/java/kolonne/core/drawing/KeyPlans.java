@@ -18,6 +18,7 @@ import kolonne.core.model.Joint;
 import kolonne.core.model.Member;
 import kolonne.core.model.Storey;
 import kolonne.core.schedule.ScheduleGroups;
+import kolonne.core.section.general.Outline;
 import kolonne.core.shape.Shape;
 import kolonne.core.work.Progress;
 
@@ -247,23 +248,21 @@ final class KeyPlans {
             pen.disc(Layer.CONCRETE, px, py, r, false);
         } else {
             double[][] axes = LocalAxes.of(index.lower(m), top, m.angle());
-            double w = s.width() / 2 / scale;
-            double h = s.depth() / 2 / scale;
-            double[][] corners = new double[4][];
-            int[][] signs = {{-1, -1}, {1, -1}, {1, 1}, {-1, 1}};
-            for (int i = 0; i < 4; i++) {
-                corners[i] = new double[] {
-                    px + signs[i][0] * w * axes[1][0] + signs[i][1] * h * axes[2][0],
-                    py + signs[i][0] * w * axes[1][1] + signs[i][1] * h * axes[2][1]
-                };
-            }
-            for (int i = 0; i < 4; i++) {
-                double[] a = corners[i];
-                double[] b = corners[(i + 1) % 4];
+            List<double[]> corners = Outline.centred(s).rings().get(0).corners().stream()
+                    .map(c -> new double[] {
+                        px + (c.x() * axes[1][0] + c.y() * axes[2][0]) / scale,
+                        py + (c.x() * axes[1][1] + c.y() * axes[2][1]) / scale
+                    })
+                    .toList();
+            for (int i = 0; i < corners.size(); i++) {
+                double[] a = corners.get(i);
+                double[] b = corners.get((i + 1) % corners.size());
                 pen.line(Layer.CONCRETE, a[0], a[1], b[0], b[1]);
             }
-            pen.line(Layer.HIDDEN, corners[0][0], corners[0][1], corners[2][0], corners[2][1]);
-            r = Math.max(w, h);
+            if (s instanceof Shape.Rectangle) {
+                pen.line(Layer.HIDDEN, corners.get(0)[0], corners.get(0)[1], corners.get(2)[0], corners.get(2)[1]);
+            }
+            r = Math.max(s.width(), s.depth()) / 2 / scale;
         }
         bodies.add(new double[] {px - r, py - r, px + r, py + r});
     }

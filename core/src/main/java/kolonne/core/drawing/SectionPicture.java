@@ -6,8 +6,11 @@ import kolonne.core.basis.Basis;
 import kolonne.core.beam.cage.BeamCage;
 import kolonne.core.beam.cage.SectionCut;
 import kolonne.core.column.cage.ColumnCage;
+import kolonne.core.column.cage.LegBars;
 import kolonne.core.column.cage.RectangleBars;
 import kolonne.core.section.PlacedBar;
+import kolonne.core.section.general.Outline;
+import kolonne.core.shape.Legs;
 import kolonne.core.shape.Shape;
 
 /** A section to scale with its bars, stirrups or ties as they were checked: the one picture of drawings, schedules and calculations. */
@@ -35,7 +38,12 @@ public final class SectionPicture {
     public static Drawing of(Shape s, ColumnCage.LiftCage c, Basis basis, double scale) {
         SectionPicture p = new SectionPicture(basis, scale);
         p.column(s, c);
-        return p.pen.drawing();
+        Drawing d = p.pen.drawing();
+        if (!(s instanceof Shape.Flanged f)) {
+            return d;
+        }
+        Legs l = Legs.of(f);
+        return d.moved(-p.mm((l.from() + l.to()) / 2), -p.mm((l.free() + l.outer()) / 2));
     }
 
     private double mm(double real) {
@@ -104,6 +112,8 @@ public final class SectionPicture {
         if (s instanceof Shape.Circle) {
             pen.disc(Layer.CONCRETE, 0, 0, mm(w), false);
             pen.disc(Layer.STIRRUPS, 0, 0, mm(w - in), false);
+        } else if (s instanceof Shape.Flanged f) {
+            legs(f, c, in);
         } else {
             pen.rectangle(Layer.CONCRETE, mm(-w), mm(-h), mm(w), mm(h));
             pen.rectangle(Layer.STIRRUPS, mm(in - w), mm(in - h), mm(w - in), mm(h - in));
@@ -113,6 +123,32 @@ public final class SectionPicture {
             crossTies(r, bars, mm(w - in), mm(h - in));
         }
         bars.forEach(b -> bar(b.x(), b.y(), c.layout().at(b).diameter()));
+    }
+
+    /** An ell or a tee with the closed ties of its legs and the cross-ties. @param in from the surface to the middle of a tie [mm] */
+    private void legs(Shape.Flanged f, ColumnCage.LiftCage c, double in) {
+        List<Outline.Corner> corners = Outline.centred(f).rings().get(0).corners();
+        for (int i = 0; i < corners.size(); i++) {
+            Outline.Corner a = corners.get(i);
+            Outline.Corner b = corners.get((i + 1) % corners.size());
+            pen.line(Layer.CONCRETE, mm(a.x()), mm(a.y()), mm(b.x()), mm(b.y()));
+        }
+        Legs l = Legs.of(f);
+        double up = l.up();
+        pen.rectangle(
+                Layer.STIRRUPS, mm(l.left() + in), mm(l.free() + up * in), mm(l.right() - in), mm(l.outer() - up * in));
+        pen.rectangle(
+                Layer.STIRRUPS, mm(l.from() + in), mm(l.inner() + up * in), mm(l.to() - in), mm(l.outer() - up * in));
+        if (c.layout() instanceof LegBars bars) {
+            for (LegBars.CrossTie t :
+                    bars.crossTies(f, basis.columnCover() + c.tie().diameter())) {
+                if (t.acrossWeb()) {
+                    pen.line(Layer.STIRRUPS, mm(l.left() + in), mm(t.y()), mm(l.right() - in), mm(t.y()));
+                } else {
+                    pen.line(Layer.STIRRUPS, mm(t.x()), mm(l.inner() + up * in), mm(t.x()), mm(l.outer() - up * in));
+                }
+            }
+        }
     }
 
     /** Legs between the corners, where bars are held. */

@@ -12,6 +12,7 @@ import kolonne.core.beam.check.BeamDesign;
 import kolonne.core.beam.line.BeamLine;
 import kolonne.core.code.Bar;
 import kolonne.core.column.cage.ColumnCage;
+import kolonne.core.column.cage.LegBars;
 import kolonne.core.column.cage.RingBars;
 import kolonne.core.column.cage.TieSpacing;
 import kolonne.core.column.check.ColumnDesign;
@@ -148,9 +149,15 @@ public final class Schedules {
         String s = c.tie().label() + "-" + spacing(c.ties().middle(), basis);
         return (c.layout() instanceof RingBars
                         ? s + " hoops"
-                        : s + ", " + c.layout().legsAlongX() + " × "
-                                + c.layout().legsAlongY() + " legs")
+                        : c.layout() instanceof LegBars l
+                                ? s + " in both legs, " + crossTies(l.crossTies())
+                                : s + ", " + c.layout().legsAlongX() + " × "
+                                        + c.layout().legsAlongY() + " legs")
                 + closer(c.ties(), basis);
+    }
+
+    private static String crossTies(int n) {
+        return n == 1 ? "a cross-tie" : n + " cross-ties";
     }
 
     private static String closer(TieSpacing t, Basis basis) {

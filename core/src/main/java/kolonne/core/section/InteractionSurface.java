@@ -93,7 +93,8 @@ public final class InteractionSurface implements StrengthSurface {
         return h * (0.01 + 1.5 * t * t + 30 * Math.pow(t, 12));
     }
 
-    /** Quick utilisation from the stored mesh, straight between its points; within three per cent of {@link #exact}. */
+    /** From the stored mesh, straight between its points. */
+    @Override
     public double screened(double n, double mx, double my) {
         double m = Math.hypot(mx, my) / scale;
         double size = Math.hypot(n, m);

@@ -54,6 +54,15 @@ public sealed interface Shape permits Shape.Rectangle, Shape.Flanged, Shape.Circ
         return us ? label(Shape::inches) + " in" : label();
     }
 
+    /** The label with all sizes, those of a flange too. */
+    default String whole(boolean us) {
+        DoubleFunction<String> size = us ? Shape::inches : Shape::mm;
+        String unit = us ? " in" : "";
+        return this instanceof Flanged f
+                ? label(size) + unit + ", flange " + size.apply(f.bf()) + " × " + size.apply(f.hf()) + unit
+                : label(us);
+    }
+
     /** The same shape with a wider web and a greater depth, less where negative. @throws IllegalArgumentException if that is no shape any more */
     default Shape grown(double wider, double deeper) {
         Shape out = this instanceof Rectangle r
@@ -337,6 +346,16 @@ public sealed interface Shape permits Shape.Rectangle, Shape.Flanged, Shape.Circ
             double yc = (hw * bw * bw / 2 + hf * bf * bf / 2) / A();
             double web = hw * bw * bw * bw / 12 + hw * bw * (bw / 2 - yc) * (bw / 2 - yc);
             return web + hf * bf * bf * bf / 12 + hf * bf * (bf / 2 - yc) * (bf / 2 - yc);
+        }
+
+        /** Least second moment about any axis through the centroid [mm4]. */
+        public double leastI() {
+            double hw = h - hf;
+            double web = hw * bw;
+            double flange = hf * bf;
+            // of two areas about the centroid between them
+            double product = web * flange / (web + flange) * (bf - bw) / 2 * h / 2;
+            return (Iy() + Iz()) / 2 - Math.hypot((Iy() - Iz()) / 2, product);
         }
 
         @Override

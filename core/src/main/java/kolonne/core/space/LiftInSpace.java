@@ -6,6 +6,7 @@ import java.util.Locale;
 import kolonne.core.analysis.LocalAxes;
 import kolonne.core.basis.Basis;
 import kolonne.core.column.cage.ColumnCage;
+import kolonne.core.column.cage.LegBars;
 import kolonne.core.column.cage.RectangleBars;
 import kolonne.core.column.cage.TiePlaces;
 import kolonne.core.column.cage.VerticalBars;
@@ -15,6 +16,7 @@ import kolonne.core.detail.ColumnBars;
 import kolonne.core.model.BuildingIndex;
 import kolonne.core.model.Member;
 import kolonne.core.schedule.LikeBars;
+import kolonne.core.shape.Legs;
 import kolonne.core.shape.Shape;
 
 /** A lift of a column as it is built: concrete from joint to joint, up to the top of the beams where nothing stands on it, and every bar of the list. */
@@ -76,9 +78,8 @@ public final class LiftInSpace {
     /** A bar as it stands, its hooks along the longer side: at the head towards the other face, those of one face beneath those of the other, at the foot away. */
     private void vertical(VerticalBars.Standing v) {
         BarItem item = ColumnBars.item(v, cage, basis);
-        boolean alongX = shape.width() >= shape.depth();
-        double away = Math.signum(alongX ? v.x() : v.y());
-        away = away == 0 ? 1 : away;
+        boolean alongX = alongX(v);
+        double away = away(v, alongX);
         Point3 at = new Point3(v.from(), v.x(), v.y());
         List<Point3> way = new ArrayList<>(List.of(Point3.ORIGIN));
         if (v.crank() != null) {
@@ -95,7 +96,31 @@ public final class LiftInSpace {
         add(item, SpaceBar.Use.MAIN, bent.along(item, way, v.hookFoot(), v.hookHead(), towards), at);
     }
 
+    /** Whether hooks of a bar lie along the width: along the longer side, in an ell or a tee along its leg. */
+    private boolean alongX(VerticalBars.Standing v) {
+        if (shape instanceof Shape.Flanged f) {
+            Legs legs = Legs.of(f);
+            return legs.inFlange(v.y()) && !(legs.inWeb(v.x()) && f.h() > f.bf());
+        }
+        return shape.width() >= shape.depth();
+    }
+
+    /** From the middle of the section, or of the leg, to a bar: 1 or -1. */
+    private double away(VerticalBars.Standing v, boolean alongX) {
+        double middle = 0;
+        if (shape instanceof Shape.Flanged f) {
+            Legs l = Legs.of(f);
+            middle = alongX ? (l.from() + l.to()) / 2 : (l.free() + l.outer()) / 2;
+        }
+        double away = Math.signum((alongX ? v.x() : v.y()) - middle);
+        return away == 0 ? 1 : away;
+    }
+
     private void ties(List<BarItem> items, double at) {
+        if (cage.layout() instanceof LegBars l) {
+            ofLegs(items, l, at);
+            return;
+        }
         BarItem outer = find(items, i -> i.shape().equals("51") || i.shape().equals("75"));
         add(outer, SpaceBar.Use.TIE, bent.across(outer), new Point3(at, 0, 0));
         if (!(cage.layout() instanceof RectangleBars r)) {
@@ -115,6 +140,33 @@ public final class LiftInSpace {
             if (r.heldY().get(j)) {
                 double y = place(shape.depth() / 2 - inside, j, r.alongY());
                 leg(items, shape.width(), new Point3(level + cage.tie().diameter(), 0, y - beside), true);
+            }
+        }
+    }
+
+    /** The closed ties of both legs, one on the other where they cross, and the cross-ties above them. */
+    private void ofLegs(List<BarItem> items, LegBars bars, double at) {
+        Shape.Flanged f = (Shape.Flanged) shape;
+        Legs l = Legs.of(f);
+        double d = cage.tie().diameter();
+        BarItem web = find(items, i -> i.what().equals(ColumnBars.WEB_TIES));
+        BarItem flange = find(items, i -> i.what().equals(ColumnBars.FLANGE_TIES));
+        add(
+                web,
+                SpaceBar.Use.TIE,
+                bent.across(web),
+                new Point3(at, (l.left() + l.right()) / 2, (l.free() + l.outer()) / 2));
+        add(
+                flange,
+                SpaceBar.Use.TIE,
+                bent.across(flange),
+                new Point3(at + d, (l.from() + l.to()) / 2, (l.inner() + l.outer()) / 2));
+        double beside = (bars.largest().diameter() + d) / 2;
+        for (LegBars.CrossTie c : bars.crossTies(f, basis.columnCover() + d)) {
+            if (c.acrossWeb()) {
+                leg(items, f.bw(), new Point3(at + 2 * d, c.x(), c.y() - beside), true);
+            } else {
+                leg(items, f.hf(), new Point3(at + 3 * d, c.x() + beside, c.y()), false);
             }
         }
     }

@@ -4,9 +4,12 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
+import java.util.stream.Stream;
 import kolonne.core.code.Bar;
 import kolonne.core.column.cage.BarLayout;
 import kolonne.core.column.cage.HandLift;
+import kolonne.core.column.cage.LegBars;
 import kolonne.core.column.cage.RectangleBars;
 import kolonne.core.column.cage.RingBars;
 import kolonne.core.column.cage.TieSpacing;
@@ -41,10 +44,28 @@ public final class LiftForm {
     /** @param joint spacing in the joints, {@code end} next to them, {@code middle} between; foot and head how far the closer ones reach [mm] */
     public record HandTiesDto(String size, double joint, double end, double middle, double foot, double head) {}
 
-    /** What is set on a lift: rows or a ring, and ties; null is Kolonne's. */
+    /**
+     * Bars of an ell or a tee.
+     *
+     * @param overhangs  1 for an ell, 2 for a tee
+     * @param web        bars along each side of the web between its free end and the flange; {@code flange} of what juts out, between web and end
+     * @param heldWeb    which pairs cross-ties hold, from the free end to the flange, both of these included; empty for Kolonne's choice
+     * @param heldFlange the same from the web to an end of the flange
+     */
+    public record HandLegsDto(
+            int overhangs,
+            int web,
+            int flange,
+            String corner,
+            String face,
+            List<Boolean> heldWeb,
+            List<Boolean> heldFlange) {}
+
+    /** What is set on a lift: rows, a ring or legs, and ties; null is Kolonne's. */
     public record HandLiftDto(
             @MayBeNull HandRowsDto rows,
             @MayBeNull HandRingDto ring,
+            @MayBeNull HandLegsDto legs,
             @MayBeNull HandTiesDto ties) {}
 
     /** What is set on a stack, by number of lift from 0; what is left out is Kolonne's. */
@@ -54,13 +75,17 @@ public final class LiftForm {
         if (d == null) {
             return HandLift.NONE;
         }
-        if (d.rows() != null && d.ring() != null) {
+        if (Stream.of(d.rows(), d.ring(), d.legs()).filter(Objects::nonNull).count() > 1) {
             form.fail(
-                    where, "There are rows and a ring of bars.", "Give rows for a rectangle, or a ring for a circle.");
+                    where,
+                    "Bars are told in more than one way.",
+                    "Give rows for a rectangle, a ring for a circle, or legs for an ell or a tee.");
         }
         BarLayout bars = d.rows() != null
                 ? rows(d.rows(), where + ".rows")
-                : d.ring() != null ? ring(d.ring(), where + ".ring") : null;
+                : d.ring() != null
+                        ? ring(d.ring(), where + ".ring")
+                        : d.legs() != null ? legs(d.legs(), where + ".legs") : null;
         return new HandLift(bars, d.ties() == null ? null : ties(d.ties(), where + ".ties"));
     }
 
@@ -100,6 +125,22 @@ public final class LiftForm {
         return bar == null ? null : new RingBars(d.count(), bar);
     }
 
+    private BarLayout legs(HandLegsDto d, String where) {
+        form.range(d.overhangs(), 1, 2, where + ".overhangs", "");
+        form.range(d.web(), 0, MOST_ALONG - 2, where + ".web", "");
+        form.range(d.flange(), 0, MOST_ALONG - 2, where + ".flange", "");
+        Bar corner = form.bar(d.corner(), where + ".corner");
+        Bar face = form.bar(d.face(), where + ".face");
+        List<Boolean> web = held(d.heldWeb(), d.web() + 2, where + ".heldWeb");
+        List<Boolean> flange = held(d.heldFlange(), d.flange() + 2, where + ".heldFlange");
+        if (web.isEmpty() != flange.isEmpty()) {
+            form.fail(where, "Only one leg tells which bars are held.", "Give heldWeb and heldFlange, or neither.");
+        }
+        return corner == null || face == null
+                ? null
+                : new LegBars(d.overhangs(), d.web(), d.flange(), corner, face, web, flange);
+    }
+
     private HandLift.Ties ties(HandTiesDto d, String where) {
         form.range(d.joint(), CLOSEST, FARTHEST, where + ".joint", " mm");
         form.range(d.end(), CLOSEST, FARTHEST, where + ".end", " mm");
@@ -128,6 +169,16 @@ public final class LiftForm {
                 h.bars() instanceof RingBars r
                         ? new HandRingDto(r.count(), r.bar().label())
                         : null,
+                h.bars() instanceof LegBars l
+                        ? new HandLegsDto(
+                                l.overhangs(),
+                                l.web(),
+                                l.flange(),
+                                l.corner().label(),
+                                l.face().label(),
+                                l.heldWeb(),
+                                l.heldFlange())
+                        : null,
                 t == null
                         ? null
                         : new HandTiesDto(
@@ -150,6 +201,9 @@ public final class LiftForm {
         if (h.bars() instanceof RectangleBars r) {
             out.add(r.corner());
             out.add(r.face());
+        } else if (h.bars() instanceof LegBars l) {
+            out.add(l.corner());
+            out.add(l.face());
         } else if (h.bars() instanceof RingBars r) {
             out.add(r.bar());
         }

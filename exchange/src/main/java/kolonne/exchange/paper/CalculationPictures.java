@@ -16,7 +16,7 @@ import kolonne.core.design.BuildingDesign;
 import kolonne.core.drawing.Drawing;
 import kolonne.core.drawing.SectionPicture;
 import kolonne.core.explain.Quantity;
-import kolonne.core.section.InteractionSurface;
+import kolonne.core.section.StrengthSurface;
 import kolonne.core.section.SurfaceCurves;
 import kolonne.core.shape.Shape;
 
@@ -182,7 +182,7 @@ final class CalculationPictures {
         double scale = Box.scale(Math.max(shape.width(), shape.depth()), 110);
         Drawing section = SectionPicture.of(shape, l.cage(), c.basis(), scale);
         LiftDemands.Demand g = l.governing();
-        InteractionSurface surface =
+        StrengthSurface surface =
                 d.contexts().of(c.stack()).surface(l.lift().section(), l.lift().material(), l.cage());
         List<SurfaceCurves.Point> curve =
                 SurfaceCurves.meridian(surface, Math.atan2(g.mx(), g.my())).design();
@@ -192,7 +192,7 @@ final class CalculationPictures {
         double turned = (Math.toDegrees(Math.atan2(g.mx(), g.my())) + 360) % 180; // as the sheet on screen has it
         String angle = String.format(Locale.ROOT, "%.0f°", turned);
         String words =
-                "Section " + shape.label(us) + " with " + l.cage().layout().words()
+                "Section " + shape.whole(us) + " with " + l.cage().layout().words()
                         + "; design strength at " + angle + " of the moments, governing demand "
                         + Quantity.FORCE.text(g.p(), us)
                         + " with " + Quantity.MOMENT.text(Math.hypot(g.mx(), g.my()), us);

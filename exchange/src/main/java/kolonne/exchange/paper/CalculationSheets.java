@@ -113,7 +113,7 @@ final class CalculationSheets {
             paper.need(190);
             paper.heading(
                     "Lift to " + l.lift().storey() + ": "
-                            + l.lift().section().shape().label(us) + ", "
+                            + l.lift().section().shape().whole(us) + ", "
                             + l.cage().layout().words() + ", " + Schedules.ties(l.cage(), d.basis()),
                     11);
             LiftDemands.Demand g = l.governing();

@@ -66,7 +66,7 @@ final class ReportGround {
         List<List<PdfPaper.Cell>> sections = new ArrayList<>();
         for (Section s : building.sections()) {
             if (members.containsKey(s.id())) {
-                sections.add(cells(s.id(), s.shape().label(us), Long.toString(members.get(s.id()))));
+                sections.add(cells(s.id(), s.shape().whole(us), Long.toString(members.get(s.id()))));
             }
         }
         paper.table(

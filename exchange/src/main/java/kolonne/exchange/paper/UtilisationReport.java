@@ -301,7 +301,7 @@ public final class UtilisationReport {
                         .forEach(l -> row(
                                 marked(c.stack().mark(), c.stack().id()),
                                 l.lift().storey(),
-                                l.lift().section().shape().label(us),
+                                l.lift().section().shape().whole(us),
                                 l.governingCheck(),
                                 l.findings(),
                                 lifts)));

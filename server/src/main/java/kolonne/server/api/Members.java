@@ -17,6 +17,7 @@ import kolonne.core.beam.line.BeamLine;
 import kolonne.core.code.Bar;
 import kolonne.core.column.cage.ColumnCage;
 import kolonne.core.column.cage.HandLift;
+import kolonne.core.column.cage.LegBars;
 import kolonne.core.column.cage.RectangleBars;
 import kolonne.core.column.cage.TiePlaces;
 import kolonne.core.column.check.ColumnCheck;
@@ -28,10 +29,11 @@ import kolonne.core.design.Quantities;
 import kolonne.core.detail.StandingWords;
 import kolonne.core.schedule.Schedules;
 import kolonne.core.section.BorneForces;
-import kolonne.core.section.InteractionSurface;
 import kolonne.core.section.PlacedBar;
 import kolonne.core.section.StrengthSurface;
 import kolonne.core.section.SurfaceCurves;
+import kolonne.core.section.general.Outline;
+import kolonne.core.shape.Legs;
 import kolonne.core.shape.Shape;
 import kolonne.exchange.hand.HandFile;
 import kolonne.exchange.hand.LiftForm;
@@ -167,6 +169,15 @@ final class Members {
     /** @param places above the lift's lower joint [mm] */
     record TieDto(String size, double diameter, List<Double> places, List<Boolean> heldX, List<Boolean> heldY) {}
 
+    /**
+     * An ell or a tee about its centroid [mm].
+     *
+     * @param corners of its outline, x and y in turn
+     * @param closed  middles of its closed ties: left, lower, right and upper edge
+     * @param cross   cross-ties: x and y of one end, then of the other
+     */
+    record OutlineDto(List<Double> corners, List<List<Double>> closed, List<List<Double>> cross) {}
+
     /** @param standing how its bars stand, in words; @param hand what is set by hand; {@code whole} all of the cage as if it were */
     record LiftDto(
             int number,
@@ -182,6 +193,7 @@ final class Members {
             List<SpotDto> spots,
             List<String> standing,
             TieDto tie,
+            @MayBeNull OutlineDto outline,
             LiftForm.HandLiftDto hand,
             LiftForm.HandLiftDto whole,
             double utilisation,
@@ -486,6 +498,38 @@ final class Members {
                 c.basis().stirrups().step());
     }
 
+    private static OutlineDto outline(Shape.Flanged f, LegBars bars, ColumnCage.LiftCage g, Basis basis) {
+        List<Double> corners = new ArrayList<>();
+        Outline.centred(f).rings().get(0).corners().forEach(c -> {
+            corners.add(c.x());
+            corners.add(c.y());
+        });
+        Legs l = Legs.of(f);
+        double in = basis.columnCover() + g.tie().diameter() / 2;
+        double up = l.up() * in;
+        List<List<Double>> cross = bars
+                .crossTies(f, basis.columnCover() + g.tie().diameter())
+                .stream()
+                .map(t -> t.acrossWeb()
+                        ? List.of(l.left() + in, t.y(), l.right() - in, t.y())
+                        : List.of(t.x(), l.inner() + up, t.x(), l.outer() - up))
+                .toList();
+        return new OutlineDto(
+                corners,
+                List.of(
+                        List.of(
+                                l.left() + in,
+                                Math.min(l.free() + up, l.outer() - up),
+                                l.right() - in,
+                                Math.max(l.free() + up, l.outer() - up)),
+                        List.of(
+                                l.from() + in,
+                                Math.min(l.inner() + up, l.outer() - up),
+                                l.to() - in,
+                                Math.max(l.inner() + up, l.outer() - up))),
+                cross);
+    }
+
     private static LiftDto lift(BuildingDesign d, ColumnDesign c, ColumnDesign.LiftDesign l) {
         Basis basis = c.basis();
         ColumnStack.Lift lift = l.lift();
@@ -508,7 +552,14 @@ final class Members {
                 lift.base(),
                 lift.top(),
                 lift.clear(),
-                section(shape, lift.material().fc(), basis),
+                new SectionDto(
+                        shape.whole(basis.usUnits()),
+                        shape.word(),
+                        shape.width(),
+                        shape.webWidth(),
+                        shape.depth(),
+                        shape.flangeDepth(),
+                        lift.material().fc()),
                 g.layout().words(),
                 Schedules.ties(g, basis),
                 g.area(),
@@ -521,6 +572,9 @@ final class Members {
                         TiePlaces.of(lift, g.ties()),
                         rows == null ? List.of() : rows.heldX(),
                         rows == null ? List.of() : rows.heldY()),
+                shape instanceof Shape.Flanged f && g.layout() instanceof LegBars bars
+                        ? outline(f, bars, g, basis)
+                        : null,
                 LiftForm.dto(l.hand()),
                 LiftForm.dto(HandLift.of(g)),
                 l.governingCheck().utilisation(),
@@ -576,7 +630,7 @@ final class Members {
                 .filter(o -> o.combination() == combination && o.number() == demand)
                 .findFirst()
                 .orElseThrow(() -> new NoSuchElementException("The lift has no such demand."));
-        InteractionSurface surface =
+        StrengthSurface surface =
                 d.contexts().of(c.stack()).surface(l.lift().section(), l.lift().material(), l.cage());
         double own = Math.atan2(q.mx(), q.my());
         double angle = degrees.map(Math::toRadians).orElse(own);

@@ -11,6 +11,8 @@ import java.util.Map;
 import java.util.NoSuchElementException;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.DoubleStream;
+import kolonne.core.analysis.LocalAxes;
 import kolonne.core.beam.check.BeamDesign;
 import kolonne.core.check.CheckResult;
 import kolonne.core.check.Shade;
@@ -27,6 +29,7 @@ import kolonne.core.model.Member;
 import kolonne.core.model.Role;
 import kolonne.core.model.Storey;
 import kolonne.core.schedule.Scheduled;
+import kolonne.core.section.general.Outline;
 import kolonne.core.shape.Shape;
 import kolonne.exchange.paper.ScheduleTables;
 import kolonne.server.project.Projects;
@@ -371,7 +374,23 @@ final class ResultRoutes {
                 u,
                 satisfied,
                 s instanceof Shape.Circle,
+                m.role() == Role.COLUMN ? outline(m, s, i, j) : null,
                 shades);
+    }
+
+    /** Corners of a column in plan from its joint; null where a circle or a rectangle along X and Y tells all. */
+    private static double[] outline(Member m, Shape s, Joint i, Joint j) {
+        boolean along = Math.abs(m.angle()) < 1e-9;
+        boolean lies = Math.hypot(j.x() - i.x(), j.y() - i.y()) > Math.abs(j.z() - i.z());
+        if (s instanceof Shape.Circle || lies || along && s instanceof Shape.Rectangle) {
+            return null;
+        }
+        double[][] axes = LocalAxes.of(i, j, m.angle());
+        return Outline.centred(s).rings().get(0).corners().stream()
+                .flatMapToDouble(c -> DoubleStream.of(
+                        Math.rint(c.x() * axes[1][0] + c.y() * axes[2][0]),
+                        Math.rint(c.x() * axes[1][1] + c.y() * axes[2][1])))
+                .toArray();
     }
 
     // ---- one member -----------------------------------------------------------------------------------------------

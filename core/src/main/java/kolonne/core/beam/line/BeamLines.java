@@ -225,6 +225,10 @@ public final class BeamLines {
         double y = Math.abs(c[1][0] * u[0] + c[1][1] * u[1] + c[1][2] * u[2]);
         double z = Math.abs(c[2][0] * u[0] + c[2][1] * u[1] + c[2][2] * u[2]);
         Shape s = index.sectionOf(column).shape();
+        if (s instanceof Shape.Flanged f) {
+            // where a beam meets an ell or a tee is not known: the thinner of what may be there
+            return y >= z ? new double[] {f.bw(), f.hf()} : new double[] {f.hf(), f.bw()};
+        }
         return y >= z ? new double[] {s.width(), s.depth()} : new double[] {s.depth(), s.width()};
     }
 

@@ -6,7 +6,7 @@ import kolonne.core.section.PlacedBar;
 import kolonne.core.shape.Shape;
 
 /** How the bars of a lift lie, and which of them ties hold. */
-public sealed interface BarLayout permits RectangleBars, RingBars {
+public sealed interface BarLayout permits RectangleBars, RingBars, LegBars {
     int count();
 
     /** [mm2] */
@@ -25,7 +25,7 @@ public sealed interface BarLayout permits RectangleBars, RingBars {
     /** Where the bars lie. @param inset from the surface to the bars: cover and tie [mm] */
     List<PlacedBar> bars(Shape shape, double inset);
 
-    /** Clear distances of neighbouring bars: along x and along y, or along the ring [mm]. */
+    /** Clear distances of neighbouring bars: along x and along y, along the ring, or along and across the legs [mm]. */
     double[] gaps(Shape shape, double inset);
 
     /** From the compression face to the outermost bars, for shear along x (axis 0) or y (axis 1) [mm]. */
@@ -38,6 +38,9 @@ public sealed interface BarLayout permits RectangleBars, RingBars {
 
     /** The same bars, whatever holds them. */
     BarLayout unheld();
+
+    /** The same with every bar held. */
+    BarLayout holdingAll();
 
     /** How many bars of a lift above find one at least as large to lap with. */
     int below(BarLayout above);

@@ -39,7 +39,7 @@ public record ColumnCage(List<LiftCage> lifts) {
 
         /** The same with every bar held. */
         public LiftCage holdingAll() {
-            return layout instanceof RectangleBars r ? new LiftCage(r.holdingAll(), tie, ties) : this;
+            return new LiftCage(layout.holdingAll(), tie, ties);
         }
 
         public int count() {

@@ -19,13 +19,14 @@ public record EffectiveDepths(double x, double y) {
             return new EffectiveDepths(s.depth() / 2, s.width() / 2);
         }
         List<PlacedBar> bars = cage.bars(s, basis.columnCover());
-        double area = 0;
+        double area = bars.stream().mapToDouble(PlacedBar::area).sum();
+        double xc = bars.stream().mapToDouble(b -> b.area() * b.x()).sum() / area;
+        double yc = bars.stream().mapToDouble(b -> b.area() * b.y()).sum() / area;
         double ix = 0;
         double iy = 0;
         for (PlacedBar b : bars) {
-            area += b.area();
-            ix += b.area() * b.y() * b.y();
-            iy += b.area() * b.x() * b.x();
+            ix += b.area() * (b.y() - yc) * (b.y() - yc);
+            iy += b.area() * (b.x() - xc) * (b.x() - xc);
         }
         return new EffectiveDepths(s.depth() / 2 + Math.sqrt(ix / area), s.width() / 2 + Math.sqrt(iy / area));
     }

@@ -21,12 +21,19 @@ public record HandLift(BarLayout bars, Ties ties) {
 
     /** Whether it tells which bars are held. */
     public boolean holds() {
-        return bars instanceof RectangleBars r && !r.heldX().isEmpty() || bars instanceof RingBars;
+        return bars instanceof RectangleBars r && !r.heldX().isEmpty()
+                || bars instanceof LegBars l && !l.heldWeb().isEmpty()
+                || bars instanceof RingBars;
     }
 
     /** Whether its bars are for a section of this shape. */
     public boolean suits(Shape s) {
-        return bars == null || s instanceof Shape.Circle == bars instanceof RingBars;
+        return bars == null
+                || s instanceof Shape.Circle == bars instanceof RingBars
+                        && s instanceof Shape.Flanged == bars instanceof LegBars
+                        && !(s instanceof Shape.Flanged f
+                                && bars instanceof LegBars l
+                                && l.overhangs() != f.overhangs());
     }
 
     /** The same without bars that are not for a section of this shape. */

@@ -10,6 +10,7 @@ import kolonne.core.basis.Basis;
 import kolonne.core.code.Bar;
 import kolonne.core.column.line.ColumnStack;
 import kolonne.core.section.PlacedBar;
+import kolonne.core.section.general.Outline;
 import kolonne.core.shape.Shape;
 
 /** The bars of a lift as those of the lift below find them over the floor, in the axes of the lift below; and what room is left between them. */
@@ -20,14 +21,18 @@ final class OverFloor {
     private static final double BESIDE_PART = 0.2;
     /** Corner bars may be thicker than those of the faces, so that they lie so much further in [mm]. */
     private static final double ABOUT = 15;
+    /** How far from a bar it is asked which way its leg lies [mm]. */
+    private static final double PROBE = 30;
 
     private final ColumnStack.Lift lift;
     private final ColumnStack.Lift next;
     private final ColumnCage.LiftCage here;
     private final ColumnCage.LiftCage above;
     private final Basis basis;
-    private final double cos;
-    private final double sin;
+    /** Axes of the lift above in those of the lift: its x axis, then its y axis. */
+    private final double[] xAbove;
+
+    private final double[] yAbove;
     private final List<Upper> uppers = new ArrayList<>();
     private final List<Taken> taken = new ArrayList<>();
 
@@ -57,14 +62,12 @@ final class OverFloor {
         this.here = here;
         this.above = above;
         this.basis = basis;
-        // the x axis above along both axes here; bars are symmetric, so that a member drawn from its head changes
-        // nothing
         ColumnStack.Unbraced x = lift.aboutY();
         ColumnStack.Unbraced y = lift.aboutX();
         ColumnStack.Unbraced turned = next.aboutY();
         boolean known = Math.hypot(x.ux(), x.uy()) * Math.hypot(turned.ux(), turned.uy()) > 0.5;
-        this.cos = known ? x.ux() * turned.ux() + x.uy() * turned.uy() : 1;
-        this.sin = known ? y.ux() * turned.ux() + y.uy() * turned.uy() : 0;
+        this.xAbove = known ? along(x, y, turned) : new double[] {1, 0};
+        this.yAbove = known ? along(x, y, next.aboutX()) : new double[] {0, 1};
         // of a lift that is not designed nobody knows the bars
         if (next.inScope()) {
             List<PlacedBar> placed = above.bars(next.section().shape(), basis.columnCover());
@@ -72,14 +75,19 @@ final class OverFloor {
         }
     }
 
+    /** The direction of one axis along two others. */
+    private static double[] along(ColumnStack.Unbraced x, ColumnStack.Unbraced y, ColumnStack.Unbraced of) {
+        return new double[] {x.ux() * of.ux() + x.uy() * of.uy(), y.ux() * of.ux() + y.uy() * of.uy()};
+    }
+
     private Upper upper(PlacedBar p, List<PlacedBar> all) {
-        double[] in = inwards(p, all, above.layout());
+        double[] in = inwards(p, all, next.section().shape());
         return new Upper(
                 above.layout().at(p),
-                cos * p.x() - sin * p.y(),
-                sin * p.x() + cos * p.y(),
-                cos * in[0] - sin * in[1],
-                sin * in[0] + cos * in[1]);
+                xAbove[0] * p.x() + yAbove[0] * p.y(),
+                xAbove[1] * p.x() + yAbove[1] * p.y(),
+                xAbove[0] * in[0] + yAbove[0] * in[1],
+                xAbove[1] * in[0] + yAbove[1] * in[1]);
     }
 
     List<Upper> uppers() {
@@ -87,15 +95,35 @@ final class OverFloor {
     }
 
     /** From a bar square into its face, or from a corner to the middle. */
-    static double[] inwards(PlacedBar p, List<PlacedBar> all, BarLayout layout) {
+    static double[] inwards(PlacedBar p, List<PlacedBar> all, Shape shape) {
+        if (shape instanceof Shape.Flanged) {
+            return intoLeg(p, Outline.centred(shape));
+        }
         double r = Math.hypot(p.x(), p.y());
-        if (layout instanceof RingBars || r < 1) {
+        if (shape instanceof Shape.Circle || r < 1) {
             return new double[] {r < 1 ? 1 : -p.x() / r, r < 1 ? 0 : -p.y() / r};
         }
         double ix = outermost(p.x(), all.stream().mapToDouble(PlacedBar::x)) ? -Math.signum(p.x()) : 0;
         double iy = outermost(p.y(), all.stream().mapToDouble(PlacedBar::y)) ? -Math.signum(p.y()) : 0;
         double size = Math.hypot(ix, iy);
         return size > 0 ? new double[] {ix / size, iy / size} : new double[] {-p.x() / r, -p.y() / r};
+    }
+
+    /** Of eight directions the one that leads farthest from the faces. */
+    private static double[] intoLeg(PlacedBar p, Outline outline) {
+        double[] best = {1, 0};
+        double most = Double.NEGATIVE_INFINITY;
+        for (int k = 0; k < 8; k++) {
+            double[] d = {Math.cos(k * Math.PI / 4), Math.sin(k * Math.PI / 4)};
+            double x = p.x() + PROBE * d[0];
+            double y = p.y() + PROBE * d[1];
+            double in = outline.contains(x, y) ? outline.distance(x, y) : -1;
+            if (in > most + 1e-6) {
+                most = in;
+                best = d;
+            }
+        }
+        return best;
     }
 
     static boolean outermost(double at, DoubleStream all) {
@@ -135,8 +163,11 @@ final class OverFloor {
         if (!lift.section().shape().equals(s)) {
             return true;
         }
-        boolean square = Math.abs(s.width() - s.depth()) < 1e-6 && Math.abs(cos) < 1e-6;
-        return !(s instanceof Shape.Circle) && !square && Math.abs(sin) > 1e-6;
+        if (s instanceof Shape.Flanged) {
+            return xAbove[0] < 1 - 1e-6 || yAbove[1] < 1 - 1e-6;
+        }
+        boolean square = Math.abs(s.width() - s.depth()) < 1e-6 && Math.abs(xAbove[0]) < 1e-6;
+        return !(s instanceof Shape.Circle) && !square && Math.abs(xAbove[1]) > 1e-6;
     }
 
     /** Where a bar from below stands while it laps: in its line if it is near and free there, else touching its partner; null where there is no room. */
@@ -194,9 +225,13 @@ final class OverFloor {
 
     private boolean inside(double[] at, Bar bar) {
         Shape s = next.section().shape();
-        double x = cos * at[0] + sin * at[1];
-        double y = cos * at[1] - sin * at[0];
+        double x = xAbove[0] * at[0] + xAbove[1] * at[1];
+        double y = yAbove[0] * at[0] + yAbove[1] * at[1];
         double in = basis.columnCover() + above.tie().diameter() + bar.diameter() / 2 - 0.1;
+        if (s instanceof Shape.Flanged) {
+            Outline o = Outline.centred(s);
+            return o.contains(x, y) && o.distance(x, y) >= in;
+        }
         return s instanceof Shape.Circle
                 ? Math.hypot(x, y) <= s.width() / 2 - in
                 : Math.abs(x) <= s.width() / 2 - in && Math.abs(y) <= s.depth() / 2 - in;

@@ -111,6 +111,7 @@ public record RectangleBars(int alongX, int alongY, Bar corner, Bar face, List<B
     }
 
     /** The same with every bar held. */
+    @Override
     public RectangleBars holdingAll() {
         return new RectangleBars(
                 alongX, alongY, corner, face, Collections.nCopies(alongX, true), Collections.nCopies(alongY, true));

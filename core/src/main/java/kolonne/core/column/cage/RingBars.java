@@ -77,6 +77,11 @@ public record RingBars(int count, Bar bar) implements BarLayout {
     }
 
     @Override
+    public BarLayout holdingAll() {
+        return this;
+    }
+
+    @Override
     public int below(BarLayout above) {
         return above instanceof RingBars r && bar.diameter() >= r.bar.diameter() ? Math.min(count, r.count) : 0;
     }

@@ -266,7 +266,7 @@ public final class VerticalBars {
     private void starter(PlacedBar p) {
         Bar bar = here.layout().at(p);
         List<PlacedBar> all = here.bars(lift.section().shape(), basis.columnCover());
-        double[] in = OverFloor.inwards(p, all, here.layout());
+        double[] in = OverFloor.inwards(p, all, lift.section().shape());
         boolean coupled = ColumnLaps.coupled(basis);
         double aside = coupled ? 0 : bar.diameter();
         double to = start + (coupled ? 0 : ColumnLaps.length(lift, bar, bar, basis));

@@ -32,6 +32,7 @@ import kolonne.core.section.BorneForces;
 import kolonne.core.section.ColumnSection;
 import kolonne.core.section.Developed;
 import kolonne.core.section.InteractionSurface;
+import kolonne.core.section.StrengthSurface;
 
 /** Checks a cage of a column stack for every combination. Knows nothing of how the cage came about. */
 public final class ColumnCheck {
@@ -97,6 +98,9 @@ public final class ColumnCheck {
             bent();
             ties(EndMoments.of(stack, lift, cage, context, demands));
             joint(over, Trace.OFF);
+            if (lift.legged() && context.ductile().isPresent()) {
+                governing.offer(CheckKind.COLUMN_FRAME_SHAPE, 1, 0, Double.POSITIVE_INFINITY, whole(), Clause.NONE);
+            }
         } else {
             governing.offer(CheckKind.COLUMN_SHAPE, 1, 0, Double.POSITIVE_INFINITY, whole(), Clause.NONE);
         }
@@ -118,7 +122,7 @@ public final class ColumnCheck {
 
     /** @param over demands of the lift above, or null */
     private void joint(LiftDemands over, Trace t) {
-        context.ductile()
+        context.ductile(lift)
                 .ifPresentOrElse(
                         rules -> new JointCheck(stack, lift, whole, context, rules.joints(), demands, governing).run(t),
                         () -> code.columns()
@@ -128,7 +132,7 @@ public final class ColumnCheck {
     }
 
     private void axialBending() {
-        InteractionSurface surface = context.surface(lift.section(), lift.material(), cage);
+        StrengthSurface surface = context.surface(lift.section(), lift.material(), cage);
         double[] screened = new double[all.size()];
         double highest = 0;
         for (int i = 0; i < screened.length; i++) {
@@ -157,9 +161,9 @@ public final class ColumnCheck {
         }
     }
 
-    private void axialLimit(InteractionSurface surface, LiftDemands.Demand d) {
+    private void axialLimit(StrengthSurface surface, LiftDemands.Demand d) {
         if (d.p() > 0) {
-            double cap = surface.section().axialCap;
+            double cap = surface.axialCap();
             governing.offer(
                     CheckKind.COLUMN_AXIAL_LIMIT,
                     d.p(),
@@ -236,7 +240,7 @@ public final class ColumnCheck {
             if (developed.isEmpty()) {
                 continue;
             }
-            InteractionSurface surface = context.surface(lift, cage, developed);
+            StrengthSurface surface = context.surface(lift, cage, developed);
             AtEnd worst = worst(surface, head);
             if (worst != null) {
                 double m = Math.hypot(worst.demand.mx(), worst.demand.my());
@@ -255,11 +259,11 @@ public final class ColumnCheck {
     private record AtEnd(LiftDemands.Demand demand, double utilisation) {}
 
     /** The demand near an end that uses a surface most; null where there is none. */
-    private AtEnd worst(InteractionSurface surface, boolean head) {
+    private AtEnd worst(StrengthSurface surface, boolean head) {
         return worst(surface, all, head);
     }
 
-    private static AtEnd worst(InteractionSurface surface, List<LiftDemands.Demand> demands, boolean head) {
+    private static AtEnd worst(StrengthSurface surface, List<LiftDemands.Demand> demands, boolean head) {
         AtEnd worst = null;
         for (LiftDemands.Demand d : demands) {
             boolean near = head ? d.part() >= 1 - AT_END : d.part() <= AT_END;
@@ -319,13 +323,13 @@ public final class ColumnCheck {
                     At.named(lift.base(), lift.number(), "head"),
                     code.detailing().lapClause());
         }
-        if (context.ductile().isPresent() && lift.number() > 0 && laps(lift.number() - 1)) {
+        if (context.ductile(lift).isPresent() && lift.number() > 0 && laps(lift.number() - 1)) {
             Bar own = cage.layout().largest();
             Bar below = whole.lifts().get(lift.number() - 1).layout().largest();
             // it begins where the lift's own bars begin, which lap in the middle
             double lap = ColumnLaps.length(lift, below, own, basis);
             double reach = 2 * lap - ColumnLaps.length(lift, own, own, basis);
-            context.ductile()
+            context.ductile(lift)
                     .filter(DuctileColumns::lapsInMiddle)
                     .ifPresent(rules -> governing.offer(
                             CheckKind.COLUMN_LAP_PLACE,
@@ -412,7 +416,7 @@ public final class ColumnCheck {
         if (!lift.inScope()) {
             return List.of();
         }
-        InteractionSurface surface = context.surface(lift.section(), lift.material(), cage);
+        StrengthSurface surface = context.surface(lift.section(), lift.material(), cage);
         return LiftDemands.of(lift, cage, context).stream()
                 .map(d -> new Solved(
                         d, d.stable() ? surface.exact(d.p(), d.mx(), d.my()).utilisation() : CheckResult.NO_CAPACITY))
@@ -488,7 +492,7 @@ public final class ColumnCheck {
 
     /** What a ductile frame asks for, step by step; the joints follow. */
     private void ductile(EndMoments ends, Trace t) {
-        context.ductile().ifPresent(rules -> {
+        context.ductile(lift).ifPresent(rules -> {
             t.say("Shear from the strength of the ends", "", rules.capacityShearClause());
             ends.explain(0, rules, t);
             ends.explain(1, rules, t);
@@ -537,7 +541,7 @@ public final class ColumnCheck {
             LiftDemands.Demand d,
             DesignCode code,
             Trace t) {
-        InteractionSurface surface = context.surface(lift.section(), lift.material(), cage);
+        StrengthSurface surface = context.surface(lift.section(), lift.material(), cage);
         InteractionSurface.Hit hit = surface.exact(d.p(), d.mx(), d.my());
         ColumnSection.Resultant r = hit.nominal();
         Notation n = code.notation();
@@ -590,7 +594,7 @@ public final class ColumnCheck {
                     Quantity.UTILISATION,
                     code.axialCapClause(),
                     in(d.p(), Quantity.FORCE),
-                    in(surface.section().axialCap, Quantity.FORCE));
+                    in(surface.axialCap(), Quantity.FORCE));
         } else {
             t.step(
                     n.uses().flexure(),
@@ -606,7 +610,7 @@ public final class ColumnCheck {
     }
 
     /** How far the axial force may fall or rise while the moments stay. */
-    private static void borne(InteractionSurface surface, LiftDemands.Demand d, Notation n, Trace t) {
+    private static void borne(StrengthSurface surface, LiftDemands.Demand d, Notation n, Trace t) {
         Optional<BorneForces> range = BorneForces.of(surface, d.p(), d.mx(), d.my());
         if (range.isEmpty()) {
             t.say("Range of the axial force", "none bears these moments", Clause.NONE);

@@ -5,6 +5,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.ConcurrentHashMap;
 import kolonne.core.basis.Basis;
+import kolonne.core.code.DesignCode;
 import kolonne.core.code.DuctileColumns;
 import kolonne.core.code.DuctileFrame;
 import kolonne.core.column.cage.ColumnCage;
@@ -20,6 +21,11 @@ import kolonne.core.model.Section;
 import kolonne.core.section.ColumnSection;
 import kolonne.core.section.Developed;
 import kolonne.core.section.InteractionSurface;
+import kolonne.core.section.PlacedBar;
+import kolonne.core.section.StrengthSurface;
+import kolonne.core.section.general.GeneralSection;
+import kolonne.core.section.general.GeneralSurface;
+import kolonne.core.section.general.Outline;
 import kolonne.core.shape.Shape;
 
 /** What every column check reads besides the stack and its cage; surfaces are made once per section and arrangement. */
@@ -29,7 +35,7 @@ public final class ColumnContext {
     private final Basis basis;
     private final Sidesway sway;
     private final Demands sustained;
-    private final Map<List<Object>, InteractionSurface> surfaces;
+    private final Map<List<Object>, StrengthSurface> surfaces;
     private final BeamsAtJoints beams;
     private final Optional<DuctileColumns> ductile;
     private final Map<String, HandLift> hand;
@@ -37,7 +43,7 @@ public final class ColumnContext {
     private ColumnContext(
             Sidesway sway,
             Basis basis,
-            Map<List<Object>, InteractionSurface> surfaces,
+            Map<List<Object>, StrengthSurface> surfaces,
             BeamsAtJoints beams,
             Map<String, HandLift> hand) {
         this.hand = Map.copyOf(hand);
@@ -86,6 +92,11 @@ public final class ColumnContext {
         return ductile;
     }
 
+    /** The same for a lift: none for ells and tees, which are out of scope in such frames and say so. */
+    public Optional<DuctileColumns> ductile(ColumnStack.Lift lift) {
+        return lift.legged() ? Optional.empty() : ductile;
+    }
+
     public BuildingIndex index() {
         return index;
     }
@@ -118,31 +129,27 @@ public final class ColumnContext {
     }
 
     /** The strength surface of a lift's bars where they develop so. @param developed of every bar, not empty */
-    InteractionSurface surface(ColumnStack.Lift lift, ColumnCage.LiftCage cage, List<Developed> developed) {
+    StrengthSurface surface(ColumnStack.Lift lift, ColumnCage.LiftCage cage, List<Developed> developed) {
         Shape shape = lift.section().shape();
         List<Object> key = List.of(
                 shape, lift.material().fc(), cage.layout().unheld(), cage.tie().diameter(), developed);
-        return surfaces.computeIfAbsent(
-                key,
-                k -> new InteractionSurface(
-                        new ColumnSection(
-                                shape,
-                                cage.bars(shape, basis.columnCover()),
-                                developed,
-                                lift.material().fc(),
-                                basis.fy(),
-                                basis.designCode()),
-                        Math.max(shape.width(), shape.depth())));
+        return surfaces.computeIfAbsent(key, k -> surface(shape, lift.material().fc(), cage, developed));
     }
 
     /** The strength surface of a lift's bars; ties count only by their diameter. */
-    public InteractionSurface surface(Section section, Material material, ColumnCage.LiftCage cage) {
+    public StrengthSurface surface(Section section, Material material, ColumnCage.LiftCage cage) {
         List<Object> key = List.of(
                 section.id(), material.fc(), cage.layout().unheld(), cage.tie().diameter());
-        return surfaces.computeIfAbsent(
-                key,
-                k -> new InteractionSurface(
-                        section(section, material, cage, 1),
-                        Math.max(section.shape().width(), section.shape().depth())));
+        return surfaces.computeIfAbsent(key, k -> surface(section.shape(), material.fc(), cage, List.of()));
+    }
+
+    private StrengthSurface surface(Shape shape, double fc, ColumnCage.LiftCage cage, List<Developed> developed) {
+        List<PlacedBar> bars = cage.bars(shape, basis.columnCover());
+        DesignCode code = basis.designCode();
+        return shape instanceof Shape.Flanged
+                ? new GeneralSurface(new GeneralSection(Outline.centred(shape), bars, developed, fc, basis.fy(), code))
+                : new InteractionSurface(
+                        new ColumnSection(shape, bars, developed, fc, basis.fy(), code),
+                        Math.max(shape.width(), shape.depth()));
     }
 }

@@ -11,6 +11,7 @@ import kolonne.core.column.cage.ColumnLaps;
 import kolonne.core.column.line.ColumnStack;
 import kolonne.core.finding.Finding;
 import kolonne.core.finding.Severity;
+import kolonne.core.shape.Shape;
 
 /** Turns unmet checks of a lift into findings in the engineer's words. */
 final class ColumnFindings {
@@ -42,7 +43,7 @@ final class ColumnFindings {
         for (CheckResult c : checks) {
             if (!c.satisfied()) {
                 String what = c.kind() == CheckKind.COLUMN_SHAPE
-                        ? "Only rectangular and circular columns are designed; this one is "
+                        ? "An ell or a tee that is drawn from its head down has its section the other way round; this one is "
                                 + lift.section().shape().label(us) + "."
                         : c.words(us);
                 out.add(Finding.design(
@@ -67,6 +68,13 @@ final class ColumnFindings {
                                 100 * columns.lapMaximumRatio()),
                         "Use mechanical splices or stagger the laps."));
             }
+        }
+        if (lift.section().shape() instanceof Shape.Ell && lift.inScope()) {
+            out.add(Finding.note(
+                    "column.axes",
+                    where,
+                    "The analysis bends the ell about axes along its legs, without its product of inertia: its moments are those of a column that is held from turning aside.",
+                    "Look at it where no slab holds it."));
         }
         if (lift.planted()) {
             out.add(Finding.note(

@@ -11,12 +11,15 @@ import kolonne.core.code.DuctileColumns;
 import kolonne.core.code.ShearInput;
 import kolonne.core.code.ShearStrength;
 import kolonne.core.column.cage.ColumnCage;
+import kolonne.core.column.cage.LegBars;
 import kolonne.core.column.cage.RectangleBars;
 import kolonne.core.column.cage.RingBars;
 import kolonne.core.column.cage.TieSpacing;
 import kolonne.core.column.line.ColumnStack;
 import kolonne.core.explain.Clause;
 import kolonne.core.explain.Trace;
+import kolonne.core.section.PlacedBar;
+import kolonne.core.shape.Legs;
 import kolonne.core.shape.Shape;
 
 /** Fit of bars, ties, shear in both directions and torsion of a lift. */
@@ -58,7 +61,7 @@ public final class ColumnTieCheck {
         ties();
         shear();
         torsion();
-        context.ductile()
+        context.ductile(lift)
                 .ifPresent(rules -> new DuctileColumnCheck(lift, cage, context, rules, demands, governing).run());
     }
 
@@ -98,10 +101,13 @@ public final class ColumnTieCheck {
                 tieNeeded / cage.tie().diameter(),
                 whole(),
                 code.columns().smallestTieClause());
+        double[] gaps = cage.layout().gaps(shape, inset(cage, basis));
         if (cage.layout() instanceof RectangleBars r) {
-            double[] gaps = r.gaps(shape, inset(cage, basis));
             held(CheckKind.COLUMN_BARS_HELD_X, r.heldX(), gaps[0]);
             held(CheckKind.COLUMN_BARS_HELD_Y, r.heldY(), gaps[1]);
+        } else if (cage.layout() instanceof LegBars l) {
+            held(CheckKind.COLUMN_BARS_HELD_Y, l.heldWeb(), gaps[0]);
+            held(CheckKind.COLUMN_BARS_HELD_X, l.heldFlange(), gaps[1]);
         }
     }
 
@@ -194,7 +200,7 @@ public final class ColumnTieCheck {
 
     /** Shear from the strength of the ends, between them and next to the joints, where the concrete may carry none. */
     private ShearStrength fromEndMoments(int axis) {
-        DuctileColumns rules = context.ductile().orElseThrow();
+        DuctileColumns rules = context.ductile(lift).orElseThrow();
         double v = ends.shear(axis);
         double nu = demands.earthquakeAxial()[0];
         ShearStrength s = along(axis, v, nu, whole());
@@ -214,7 +220,7 @@ public final class ColumnTieCheck {
 
     /** Whether the concrete carries no shear next to the joints; the end moments make all of the shear there. */
     private boolean lostAtEnds(double nu) {
-        return context.ductile()
+        return context.ductile(lift)
                 .filter(r -> r.withoutConcrete(nu, shape.A(), lift.material().fc()))
                 .isPresent();
     }
@@ -227,14 +233,14 @@ public final class ColumnTieCheck {
                 has.middle(),
                 limit.middle(),
                 whole(),
-                context.ductile()
+                context.ductile(lift)
                         .filter(r ->
                                 Double.isFinite(r.spacingElsewhere(cage.layout().smallest(), basis.fy())))
                         .map(DuctileColumns::spacingElsewhereClause)
                         .orElse(code.columns().columnTieSpacingClause()));
         At ends = At.named(lift.base(), lift.number(), ENDS);
         if (Math.max(limit.foot(), limit.head()) > 0) {
-            Clause clause = context.ductile()
+            Clause clause = context.ductile(lift)
                     .filter(r -> r.reach(1, lift.clear()) > 0)
                     .map(DuctileColumns::hoopClause)
                     .orElse(code.columns().endTieClause());
@@ -248,7 +254,7 @@ public final class ColumnTieCheck {
                     has.joint(),
                     limit.joint(),
                     At.named(lift.base(), lift.number(), "in the joints"),
-                    context.ductile()
+                    context.ductile(lift)
                             .map(DuctileColumns::jointSpacingClause)
                             .orElse(code.columns().jointTieClause()));
         }
@@ -285,7 +291,8 @@ public final class ColumnTieCheck {
     private static ShearInput shearInput(
             ColumnStack.Lift lift, ColumnCage.LiftCage cage, Basis basis, int axis, double nu, double spacing) {
         Shape s = lift.section().shape();
-        double bw = axis == 0 ? s.depth() : s.width();
+        // of an ell or a tee the leg that lies along the shear
+        double bw = s instanceof Shape.Flanged f ? axis == 0 ? f.hf() : f.bw() : axis == 0 ? s.depth() : s.width();
         double d = cage.layout().effectiveDepth(s, inset(cage, basis), axis);
         double part =
                 cage.layout() instanceof RingBars ? basis.designCode().columns().roundTiePart() : 1;
@@ -297,9 +304,22 @@ public final class ColumnTieCheck {
                 bw,
                 d,
                 s.A(),
-                cage.area() / 2 / (bw * d),
+                stretched(s, cage, basis, axis) / (bw * d),
                 legs * cage.tie().area() / spacing,
                 nu);
+    }
+
+    /** Bars that count as those in tension: half of all, or of those in the leg along the shear [mm2]. */
+    private static double stretched(Shape s, ColumnCage.LiftCage cage, Basis basis, int axis) {
+        if (!(s instanceof Shape.Flanged f)) {
+            return cage.area() / 2;
+        }
+        Legs legs = Legs.of(f);
+        return cage.bars(s, basis.columnCover()).stream()
+                        .filter(b -> axis == 0 ? legs.inFlange(b.y()) : legs.inWeb(b.x()))
+                        .mapToDouble(PlacedBar::area)
+                        .sum()
+                / 2;
     }
 
     /** From the surface to the bars [mm]. */

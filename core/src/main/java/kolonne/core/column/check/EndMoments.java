@@ -48,10 +48,10 @@ public final class EndMoments {
             ColumnCage.LiftCage cage,
             ColumnContext context,
             LiftDemands demands) {
-        if (context.ductile().isEmpty() || context.ductile().get().steelFactor() <= 0 || !lift.inScope()) {
+        if (context.ductile(lift).isEmpty() || context.ductile(lift).get().steelFactor() <= 0 || !lift.inScope()) {
             return NONE;
         }
-        DuctileColumns rules = context.ductile().get();
+        DuctileColumns rules = context.ductile(lift).get();
         ColumnSection section = context.section(lift.section(), lift.material(), cage, rules.steelFactor());
         Ends[] out = new Ends[2];
         for (int axis = 0; axis < 2; axis++) {

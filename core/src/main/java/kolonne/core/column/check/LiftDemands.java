@@ -65,6 +65,11 @@ public final class LiftDemands {
      */
     public record Sway(double qx, double qy, double deltaMx, double deltaMy, double kx, double ky) {}
 
+    /** Imperfections act in the sense that a moment has, or in the positive one, or against it. */
+    private static final int AS_IT_IS = 1;
+
+    private static final int UPWARDS = 2;
+
     private final ColumnStack.Lift lift;
     private final ColumnContext context;
     private final Demands d;
@@ -145,12 +150,17 @@ public final class LiftDemands {
         if (rules.leastEccentricity(lift.section().shape().depth()) <= 0) {
             of(c, 0, 0, depths, before, out, t);
         } else {
-            of(c, 1, 0, depths, before, out, t);
-            of(c, 0, 1, depths, before, out, t);
+            int as = lift.legged() ? UPWARDS : AS_IT_IS;
+            of(c, as, 0, depths, before, out, t);
+            of(c, 0, as, depths, before, out, t);
+            if (lift.legged()) {
+                of(c, -as, 0, depths, before, out, Trace.OFF);
+                of(c, 0, -as, depths, before, out, Trace.OFF);
+            }
         }
     }
 
-    /** @param ofX 1 where imperfections act in the plane of Mx, else 0; {@code ofY} in that of My */
+    /** @param ofX how imperfections act in the plane of Mx, 0 for not at all; {@code ofY} in that of My */
     private void of(int c, int ofX, int ofY, EffectiveDepths depths, int before, List<Demand> out, Trace t) {
         LiftForces f = forces[c];
         double factor = Math.max(sway.deltaMx(), sway.deltaMy());
@@ -181,12 +191,17 @@ public final class LiftDemands {
         return lift.section().shape().width();
     }
 
-    /** A moment with the imperfection of the lift, by the least eccentricity at least, in the sense it has. */
+    /** A moment with the imperfection of the lift, by the least eccentricity at least: in the sense it has or, as told, in that of {@code counts}. */
     private double eccentric(double m, double p, int counts, ColumnStack.Unbraced u, double h) {
         if (counts == 0 || p <= 0) {
             return m;
         }
-        double size = Math.max(Math.abs(m) + p * rules.imperfection(effective(u)), p * rules.leastEccentricity(h));
+        double aside = p * rules.imperfection(effective(u));
+        double least = p * rules.leastEccentricity(h);
+        if (counts != AS_IT_IS) {
+            return counts > 0 ? Math.max(m + aside, least) : Math.min(m - aside, -least);
+        }
+        double size = Math.max(Math.abs(m) + aside, least);
         return m < 0 ? -size : size;
     }
 
@@ -196,22 +211,42 @@ public final class LiftDemands {
         Shape s = lift.section().shape();
         t.say("Slenderness about x", "", rules.bracedClause());
         Slenderness.Magnified x =
-                rules.braced(lift(c, f.alongX, lift.aboutX(), s.Iy(), depth(), depths.x(), f.greatest, t), t);
+                rules.braced(lift(c, f.alongX, lift.aboutX(), inertia(s, true), depth(), depths.x(), f.greatest, t), t);
         t.say("Slenderness about y", "", rules.bracedClause());
-        Slenderness.Magnified y =
-                rules.braced(lift(c, f.alongY, lift.aboutY(), s.Iz(), width(), depths.y(), f.greatest, t), t);
-        if (x.slender() || y.slender()) {
+        Slenderness.Magnified y = rules.braced(
+                lift(c, f.alongY, lift.aboutY(), inertia(s, false), width(), depths.y(), f.greatest, t), t);
+        if (!x.slender() && !y.slender()) {
+            return;
+        }
+        // a section that is not alike about its axes may bow either way
+        int ways = lift.legged() ? 4 : 1;
+        for (int way = 0; way < ways; way++) {
+            double mx = way % 2 == 0 ? signed(x, f.alongX) : against(x, f.alongX);
+            double my = way / 2 == 0 ? signed(y, f.alongY) : against(y, f.alongY);
             out.add(new Demand(
                     c,
                     out.size() - before,
                     Place.MIDDLE,
                     0.5,
                     f.greatest,
-                    eccentric(signed(x, f.alongX), f.greatest, ofX, lift.aboutX(), depth()),
-                    eccentric(signed(y, f.alongY), f.greatest, ofY, lift.aboutY(), width()),
+                    eccentric(mx, f.greatest, ofX, lift.aboutX(), depth()),
+                    eccentric(my, f.greatest, ofY, lift.aboutY(), width()),
                     Math.max(x.factor() * sway.deltaMx(), y.factor() * sway.deltaMy()),
                     true));
         }
+    }
+
+    /** The other way than the largest moment of the analysis: the least moment where that decides, else what the lift adds to its moments. */
+    private static double against(Slenderness.Magnified m, LiftForces.Along along) {
+        double own = Math.abs(along.most());
+        boolean least = m.moment() > m.factor() * own * (1 + 1e-9);
+        double size = Double.isInfinite(m.moment()) ? own : least ? m.moment() : m.moment() - own;
+        return along.most() < 0 ? size : -size;
+    }
+
+    /** An ell buckles about the axis of its least inertia, whichever way it bends. */
+    private static double inertia(Shape s, boolean aboutX) {
+        return s instanceof Shape.Ell e ? e.leastI() : aboutX ? s.Iy() : s.Iz();
     }
 
     /** The magnified moment in the sense of the largest of the analysis, and that one where the lift buckles: it fails by its magnifier. */

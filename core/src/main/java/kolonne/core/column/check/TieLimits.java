@@ -28,7 +28,7 @@ public final class TieLimits {
         Shape s = lift.section().shape();
         Bar thick = cage.layout().largest();
         double side = Math.max(s.width(), s.depth());
-        double shorter = Math.min(s.width(), s.depth());
+        double shorter = thickness(s);
         Bar thin = cage.layout().smallest();
         double d = cage.layout().effectiveDepth(s, ColumnTieCheck.inset(cage, basis), s.width() <= s.depth() ? 0 : 1);
         double middle = code.columnTieSpacing(thin, cage.tie(), shorter, d, shearCounts, high);
@@ -38,8 +38,8 @@ public final class TieLimits {
         double end = Math.min(
                 code.endTiePart() * code.columnTieSpacing(thin, cage.tie(), shorter, d, false, false),
                 code.lapTieSpacing(lap, thick));
-        if (context.ductile().isPresent()) {
-            DuctileColumns rules = context.ductile().get();
+        if (context.ductile(lift).isPresent()) {
+            DuctileColumns rules = context.ductile(lift).get();
             double hoops = rules.hoopSpacing(thin, shorter, held(lift, cage, basis), basis.fy());
             foot = Math.max(foot, rules.reach(side, lift.clear()));
             head = Math.max(head, rules.reach(side, lift.clear()));
@@ -51,6 +51,11 @@ public final class TieLimits {
         end = Math.min(end, middle);
         return new TieSpacing(
                 Math.min(code.jointTieSpacing(), Math.max(foot, head) > 0 ? end : middle), end, middle, foot, head);
+    }
+
+    /** Least dimension of a column; of an ell or a tee that of its thinner leg [mm]. */
+    private static double thickness(Shape s) {
+        return s instanceof Shape.Flanged f ? Math.min(f.bw(), f.hf()) : Math.min(s.width(), s.depth());
     }
 
     /** Largest distance along the perimeter of bars that are held [mm]. */

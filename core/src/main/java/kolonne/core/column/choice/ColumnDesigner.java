@@ -1,7 +1,9 @@
 package kolonne.core.column.choice;
 
+import java.util.ArrayDeque;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.Deque;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Set;
@@ -17,6 +19,7 @@ import kolonne.core.column.cage.ColumnCage;
 import kolonne.core.column.cage.EffectiveDepths;
 import kolonne.core.column.cage.HandLift;
 import kolonne.core.column.cage.LapHeight;
+import kolonne.core.column.cage.LegBars;
 import kolonne.core.column.cage.RectangleBars;
 import kolonne.core.column.cage.RingBars;
 import kolonne.core.column.cage.TieSpacing;
@@ -30,7 +33,7 @@ import kolonne.core.column.check.EndMoments;
 import kolonne.core.column.check.LiftDemands;
 import kolonne.core.column.check.TieLimits;
 import kolonne.core.column.line.ColumnStack;
-import kolonne.core.section.InteractionSurface;
+import kolonne.core.section.StrengthSurface;
 import kolonne.core.shape.Shape;
 
 /**
@@ -59,6 +62,9 @@ public final class ColumnDesigner {
 
     /** Steel that may be spent so that no dowels are needed, over that without. */
     private static final double DOWELS_COST = 1.1;
+
+    /** Demands that are asked first, since they failed arrangements before. */
+    private static final int DECISIVE = 6;
 
     private static final int MOST_ALONG = 8;
     private static final int MOST_IN_CIRCLE = 16;
@@ -273,7 +279,7 @@ public final class ColumnDesigner {
 
     /** What a ductile frame asks of the bars; null without one. */
     private FrameColumn frame(List<Borne> borne, ColumnCage.LiftCage upper, List<Borne> overhead) {
-        if (context.ductile().isEmpty()) {
+        if (borne.stream().anyMatch(b -> context.ductile(b.lift).isEmpty())) {
             return null;
         }
         FrameColumn out = new FrameColumn(context, context.ductile().get());
@@ -289,9 +295,11 @@ public final class ColumnDesigner {
             ColumnStack.Lift lift,
             List<Borne> borne,
             Predicate<ColumnCage.LiftCage> strong) {
-        LiftDemands.Demand[] decisive = new LiftDemands.Demand[borne.size()];
+        List<Deque<LiftDemands.Demand>> decisive = borne.stream()
+                .map(b -> (Deque<LiftDemands.Demand>) new ArrayDeque<LiftDemands.Demand>())
+                .toList();
         for (ColumnCage.LiftCage c : some) {
-            InteractionSurface surface = context.surface(lift.section(), lift.material(), c);
+            StrengthSurface surface = context.surface(lift.section(), lift.material(), c);
             EffectiveDepths depths = EffectiveDepths.of(lift, c, basis);
             if (!failsAgain(surface, depths, borne, decisive)
                     && !fails(surface, depths, borne, decisive)
@@ -302,31 +310,36 @@ public final class ColumnDesigner {
         return null;
     }
 
-    /** The demand that failed the last arrangement most likely fails this one too. */
+    /** The demands that failed other arrangements most likely fail this one too. */
     private static boolean failsAgain(
-            InteractionSurface surface, EffectiveDepths depths, List<Borne> borne, LiftDemands.Demand[] decisive) {
-        for (int i = 0; i < decisive.length; i++) {
-            LiftDemands.Demand d = decisive[i];
-            if (d != null
-                    && utilisation(
-                                    surface,
-                                    borne.get(i)
-                                            .demands
-                                            .of(d.combination(), depths)
-                                            .get(d.number()))
-                            > 1) {
-                return true;
+            StrengthSurface surface,
+            EffectiveDepths depths,
+            List<Borne> borne,
+            List<Deque<LiftDemands.Demand>> decisive) {
+        for (int i = 0; i < borne.size(); i++) {
+            for (LiftDemands.Demand d : decisive.get(i)) {
+                List<LiftDemands.Demand> now = borne.get(i).demands.of(d.combination(), depths);
+                if (utilisation(surface, now.get(d.number())) > 1) {
+                    return true;
+                }
             }
         }
         return false;
     }
 
     private static boolean fails(
-            InteractionSurface surface, EffectiveDepths depths, List<Borne> borne, LiftDemands.Demand[] decisive) {
-        for (int i = 0; i < decisive.length; i++) {
+            StrengthSurface surface,
+            EffectiveDepths depths,
+            List<Borne> borne,
+            List<Deque<LiftDemands.Demand>> decisive) {
+        for (int i = 0; i < borne.size(); i++) {
             LiftDemands.Demand failing = worst(surface, borne.get(i).demands.all(depths));
             if (failing != null) {
-                decisive[i] = failing;
+                Deque<LiftDemands.Demand> before = decisive.get(i);
+                before.addFirst(failing);
+                if (before.size() > DECISIVE) {
+                    before.removeLast();
+                }
                 return true;
             }
         }
@@ -334,7 +347,7 @@ public final class ColumnDesigner {
     }
 
     /** The demand that uses the section most, of those above 1; null if there is none. */
-    private static LiftDemands.Demand worst(InteractionSurface surface, List<LiftDemands.Demand> demands) {
+    private static LiftDemands.Demand worst(StrengthSurface surface, List<LiftDemands.Demand> demands) {
         LiftDemands.Demand worst = null;
         double highest = 1;
         for (LiftDemands.Demand d : demands) {
@@ -347,7 +360,7 @@ public final class ColumnDesigner {
         return worst;
     }
 
-    private static double utilisation(InteractionSurface surface, LiftDemands.Demand d) {
+    private static double utilisation(StrengthSurface surface, LiftDemands.Demand d) {
         return surface.exact(d.p(), d.mx(), d.my()).utilisation();
     }
 
@@ -357,7 +370,7 @@ public final class ColumnDesigner {
         ColumnCage.LiftCage best = arranged.get(0);
         double lowest = Double.POSITIVE_INFINITY;
         for (ColumnCage.LiftCage c : arranged.subList(Math.max(0, arranged.size() - 12), arranged.size())) {
-            InteractionSurface surface = context.surface(lift.section(), lift.material(), c);
+            StrengthSurface surface = context.surface(lift.section(), lift.material(), c);
             EffectiveDepths depths = EffectiveDepths.of(lift, c, basis);
             double worst = borne.stream()
                     .flatMap(b -> b.demands.all(depths).stream())
@@ -415,6 +428,19 @@ public final class ColumnDesigner {
             for (int n = 6; n <= MOST_IN_CIRCLE; n += 2) {
                 out.add(new ColumnCage.LiftCage(
                         new RingBars(n, corner), tie, basis.stirrups().least()));
+            }
+            return;
+        }
+        if (s instanceof Shape.Flanged f) {
+            for (int web = 0; web <= MOST_ALONG - 2; web++) {
+                for (int flange = 0; flange <= MOST_ALONG - 2; flange++) {
+                    if (web + flange > 0 || face == corner) {
+                        out.add(new ColumnCage.LiftCage(
+                                LegBars.of(f.overhangs(), web, flange, corner, face),
+                                tie,
+                                basis.stirrups().least()));
+                    }
+                }
             }
             return;
         }
@@ -597,6 +623,16 @@ public final class ColumnDesigner {
     /** The bars held by the code's rule, or all of them; a ring is held by its round ties. */
     private BarLayout held(BarLayout layout, double[] gaps, boolean all) {
         double limit = all ? 0 : code.columns().greatestUnheldDistance();
+        if (layout instanceof LegBars l) {
+            return new LegBars(
+                    l.overhangs(),
+                    l.web(),
+                    l.flange(),
+                    l.corner(),
+                    l.face(),
+                    held(l.web() + 2, gaps[0], limit),
+                    held(l.flange() + 2, gaps[1], limit));
+        }
         return layout instanceof RectangleBars r
                 ? new RectangleBars(
                         r.alongX(),

@@ -10,7 +10,7 @@ import kolonne.core.column.check.ColumnContext;
 import kolonne.core.column.check.ColumnTieCheck;
 import kolonne.core.column.check.LiftDemands;
 import kolonne.core.column.line.ColumnStack;
-import kolonne.core.section.InteractionSurface;
+import kolonne.core.section.StrengthSurface;
 
 /** Other bars that would bear what a lift bears, to choose from by hand: the first of each number of bars, in the order of the basis's preference. */
 public final class ColumnOptions {
@@ -55,7 +55,7 @@ public final class ColumnOptions {
     /** What the worst demand uses; from the quick surface where that is far too much. */
     private static double worst(
             ColumnStack.Lift lift, ColumnCage.LiftCage c, LiftDemands demands, ColumnContext context) {
-        InteractionSurface surface = context.surface(lift.section(), lift.material(), c);
+        StrengthSurface surface = context.surface(lift.section(), lift.material(), c);
         List<LiftDemands.Demand> all = demands.all(EffectiveDepths.of(lift, c, context.basis()));
         double[] quick = new double[all.size()];
         double highest = 0;

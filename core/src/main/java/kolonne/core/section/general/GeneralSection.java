@@ -7,6 +7,7 @@ import kolonne.core.code.Steel;
 import kolonne.core.code.StressBlock;
 import kolonne.core.explain.Trace;
 import kolonne.core.section.ColumnSection.Resultant;
+import kolonne.core.section.Developed;
 import kolonne.core.section.PlacedBar;
 
 /**
@@ -26,9 +27,19 @@ public final class GeneralSection {
 
     private final DesignCode code;
     private final double axialCap;
+    /** What of its strength every bar has room to develop in tension and in compression [MPa]. */
+    private final double[] pull;
+
+    private final double[] push;
 
     /** @param outline and bars in common axes of any origin */
     public GeneralSection(Outline outline, List<PlacedBar> bars, double fc, double fy, DesignCode code) {
+        this(outline, bars, List.of(), fc, fy, code);
+    }
+
+    /** @param developed of every bar, in the same order; empty where all are developed */
+    public GeneralSection(
+            Outline outline, List<PlacedBar> bars, List<Developed> developed, double fc, double fy, DesignCode code) {
         Outline.Corner c = outline.centroid();
         this.outline = outline.moved(-c.x(), -c.y());
         this.bars = bars.stream()
@@ -38,8 +49,19 @@ public final class GeneralSection {
         this.code = code;
         block = code.block(fc);
         curve = code.curve(fc).orElse(null);
-        double ast = bars.stream().mapToDouble(PlacedBar::area).sum();
-        axialCap = code.axialCap(fc, fy, outline.area(), ast, Trace.OFF);
+        pull = new double[bars.size()];
+        push = new double[bars.size()];
+        double ast = 0;
+        double whole = 0;
+        for (int i = 0; i < pull.length; i++) {
+            Developed d = developed.isEmpty() ? Developed.WHOLE : developed.get(i);
+            pull[i] = d.tension() * this.fy;
+            push[i] = d.compression() * this.fy;
+            whole += bars.get(i).area();
+            ast += bars.get(i).area() * d.compression();
+        }
+        // bars that are not developed displace concrete all the same
+        axialCap = code.axialCap(fc, fy, outline.area() - (whole - ast), ast, Trace.OFF);
     }
 
     /** About the centroid. */
@@ -90,11 +112,12 @@ public final class GeneralSection {
         double my = sum[1];
         double mx = sum[2];
         double epsT = Double.NEGATIVE_INFINITY;
-        for (PlacedBar b : bars) {
+        for (int i = 0; i < pull.length; i++) {
+            PlacedBar b = bars.get(i);
             double depth = top - (b.x() * ux + b.y() * uy);
             double strain = extreme * (1 - depth / c);
             double displaced = curve != null ? curve.at(strain) : block.stress() * inBlock(b, depth, block.depth() * c);
-            double f = (Math.max(-fy, Math.min(fy, Steel.ES * strain)) - displaced) * b.area();
+            double f = (Math.max(-pull[i], Math.min(push[i], Steel.ES * strain)) - displaced) * b.area();
             n += f;
             mx += f * b.y();
             my += f * b.x();

@@ -9,8 +9,12 @@ import kolonne.core.section.StrengthSurface;
  * surface. The neutral axis whose nominal resultants lie on the ray is found from the nearest of a mesh of axes, by Newton's method.
  */
 public final class GeneralSurface implements StrengthSurface {
-    private static final int ANGLES = 72;
-    private static final int DEPTHS = 40;
+    private static final int ANGLES = 60;
+    private static final int DEPTHS = 32;
+    /** Depths over the size of the section, and how near to the ray the best of them must be. */
+    private static final double[] STARTING = {0.1, 0.2, 0.35, 0.6, 1, 1.6};
+
+    private static final double STARTING_NEAR = 0.8;
     private static final int NEWTON = 40;
     private static final int STARTS = 6;
     private static final int ROUNDS = 6;
@@ -26,7 +30,7 @@ public final class GeneralSurface implements StrengthSurface {
 
     private final GeneralSection section;
     private final double scale;
-    private volatile double[][] mesh;
+    private volatile Mesh mesh;
     private volatile double tension;
 
     public GeneralSurface(GeneralSection section) {
@@ -72,19 +76,40 @@ public final class GeneralSurface implements StrengthSurface {
         return section.at(theta, Math.exp(logC) * section.size(theta));
     }
 
-    /** Unit vectors of the nominal resultants: theta, log of the depth over the size, and the three components. */
-    private double[][] mesh() {
-        double[][] m = mesh;
+    /** Of neutral axes by angle and depth: the unit vector of the nominal resultants and the design strength along it. */
+    private record Mesh(double[] x, double[] y, double[] z, double[] strength) {
+        double near(int k, double[] d) {
+            return x[k] * d[0] + y[k] * d[1] + z[k] * d[2];
+        }
+
+        /** A point of the design surface. */
+        double[] point(int k) {
+            return new double[] {strength[k] * x[k], strength[k] * y[k], strength[k] * z[k]};
+        }
+    }
+
+    private static double theta(int k) {
+        return 2 * Math.PI * (k / DEPTHS) / ANGLES;
+    }
+
+    private static double logC(int k) {
+        double t = (double) (k % DEPTHS) / (DEPTHS - 1);
+        return Math.log(0.01 + 1.5 * t * t + 30 * Math.pow(t, 12));
+    }
+
+    private Mesh mesh() {
+        Mesh m = mesh;
         if (m == null) {
-            m = new double[ANGLES * DEPTHS][];
-            for (int i = 0; i < ANGLES; i++) {
-                double theta = 2 * Math.PI * i / ANGLES;
-                for (int j = 0; j < DEPTHS; j++) {
-                    double t = (double) j / (DEPTHS - 1);
-                    double logC = Math.log(0.01 + 1.5 * t * t + 30 * Math.pow(t, 12));
-                    double[] v = unit(vector(at(theta, logC)));
-                    m[i * DEPTHS + j] = new double[] {theta, logC, v[0], v[1], v[2]};
-                }
+            int n = ANGLES * DEPTHS;
+            m = new Mesh(new double[n], new double[n], new double[n], new double[n]);
+            for (int k = 0; k < n; k++) {
+                Resultant r = at(theta(k), logC(k));
+                double[] whole = vector(r);
+                double size = Math.sqrt(dot(whole, whole));
+                m.x[k] = whole[0] / size;
+                m.y[k] = whole[1] / size;
+                m.z[k] = whole[2] / size;
+                m.strength[k] = r.phi() * size;
             }
             mesh = m;
         }
@@ -94,6 +119,10 @@ public final class GeneralSurface implements StrengthSurface {
     private static double[] unit(double[] v) {
         double size = Math.sqrt(v[0] * v[0] + v[1] * v[1] + v[2] * v[2]);
         return new double[] {v[0] / size, v[1] / size, v[2] / size};
+    }
+
+    private static double[] less(double[] a, double[] b) {
+        return new double[] {a[0] - b[0], a[1] - b[1], a[2] - b[2]};
     }
 
     private static double dot(double[] a, double[] b) {
@@ -127,28 +156,110 @@ public final class GeneralSurface implements StrengthSurface {
         return cap > use ? new Hit(cap, axis[0], c, r, true) : new Hit(use, axis[0], c, r, false);
     }
 
+    /** From the triangles of the mesh round its point nearest to the ray, or that point itself where the mesh is so close that the ray meets none of them. */
+    @Override
+    public double screened(double n, double mx, double my) {
+        double[] demand = {n, mx / scale, my / scale};
+        double size = Math.sqrt(dot(demand, demand));
+        if (size == 0) {
+            return 0;
+        }
+        double[] d = {demand[0] / size, demand[1] / size, demand[2] / size};
+        Mesh all = mesh();
+        int best = 0;
+        double most = -2;
+        for (int k = 0; k < all.x.length; k++) {
+            double near = all.near(k, d);
+            if (near > most) {
+                most = near;
+                best = k;
+            }
+        }
+        double strength = round(all, best / DEPTHS, best % DEPTHS, d);
+        double cap = n > 0 ? n / section.axialCap() : 0;
+        return Math.max(cap, size / (Double.isNaN(strength) ? all.strength[best] : strength));
+    }
+
+    /** Strength along a direction from the triangles at a point of the mesh; not a number where it meets none. */
+    private static double round(Mesh all, int i, int j, double[] d) {
+        double[] a = all.point(i * DEPTHS + j);
+        for (int di = -1; di <= 1; di += 2) {
+            int i2 = (i + di + ANGLES) % ANGLES;
+            for (int dj = -1; dj <= 1; dj += 2) {
+                int j2 = j + dj;
+                if (j2 < 0 || j2 >= DEPTHS) {
+                    continue;
+                }
+                double[] e = all.point(i2 * DEPTHS + j2);
+                double r = through(a, all.point(i2 * DEPTHS + j), e, d);
+                r = Double.isNaN(r) ? through(a, all.point(i * DEPTHS + j2), e, d) : r;
+                if (!Double.isNaN(r)) {
+                    return r;
+                }
+            }
+        }
+        return Double.NaN;
+    }
+
+    /** Distance along a direction to the triangle of three points of the design surface; not a number where it passes by. */
+    private static double through(double[] p, double[] b, double[] c, double[] d) {
+        double[] q = less(b, p);
+        double[] r = less(c, p);
+        double[] h = cross(d, r);
+        double det = dot(q, h);
+        if (Math.abs(det) < 1e-12 * dot(p, p)) {
+            return Double.NaN;
+        }
+        double[] s = {-p[0], -p[1], -p[2]};
+        double u = dot(s, h) / det;
+        double[] k = cross(s, q);
+        double v = dot(d, k) / det;
+        double t = dot(r, k) / det;
+        boolean inside = u >= -1e-9 && v >= -1e-9 && u + v <= 1 + 1e-9 && t > 0;
+        return inside ? t : Double.NaN;
+    }
+
     /** Direction and log of the depth of the neutral axis whose resultants point the way of {@code d}; null where there is none. */
     private double[] axis(double[] d) {
-        double[][] all = mesh();
+        double[] quick = mesh == null ? beforeTheMesh(d) : null;
+        if (quick != null) {
+            return quick;
+        }
+        Mesh all = mesh();
         // the nearest of the mesh, and next the nearest of other directions
         boolean[] tried = new boolean[ANGLES];
         for (int start = 0; start < STARTS; start++) {
             int best = -1;
             double most = -2;
-            for (int k = 0; k < all.length; k++) {
-                double near = all[k][2] * d[0] + all[k][3] * d[1] + all[k][4] * d[2];
+            for (int k = 0; k < all.x.length; k++) {
+                double near = all.near(k, d);
                 if (near > most && !tried[k / DEPTHS]) {
                     most = near;
                     best = k;
                 }
             }
             tried[best / DEPTHS] = true;
-            double[] found = newton(all[best][0], all[best][1], d);
+            double[] found = newton(theta(best), logC(best), d);
             if (found != null) {
                 return found;
             }
         }
         return null;
+    }
+
+    /** The same from a few axes square to the moments: a surface that one demand already finds too weak needs no mesh. */
+    private double[] beforeTheMesh(double[] d) {
+        double theta = Math.atan2(d[1], d[2]);
+        double best = 0;
+        double most = -2;
+        for (double part : STARTING) {
+            double near = dot(unit(vector(at(theta, Math.log(part)))), d);
+            if (near > most) {
+                most = near;
+                best = part;
+            }
+        }
+        return most > STARTING_NEAR ? newton(theta, Math.log(best), d) : null;
     }
 
     /** From a start by Newton's method; where a yielding bar bends the surface and stops it, by steps to and fro. */

@@ -101,6 +101,13 @@ public final class Outline {
                 : new Outline(ring(from, 0, to, 0, to, neck, w, neck, w, h, -w, h, -w, neck, from, neck), List.of());
     }
 
+    /** The same about the centroid. */
+    public static Outline centred(Shape s) {
+        Outline o = of(s);
+        Corner c = o.centroid();
+        return o.moved(-c.x, -c.y);
+    }
+
     private static Ring ring(double... xy) {
         List<Corner> out = new ArrayList<>();
         for (int i = 0; i < xy.length; i += 2) {
@@ -150,10 +157,11 @@ public final class Outline {
 
     /** Farthest corner in a direction (a unit vector) [mm]. */
     public double reach(double ux, double uy) {
-        return rings.get(0).corners().stream()
-                .mapToDouble(c -> c.x * ux + c.y * uy)
-                .max()
-                .orElseThrow();
+        double most = Double.NEGATIVE_INFINITY;
+        for (Corner c : rings.get(0).corners()) {
+            most = Math.max(most, c.x * ux + c.y * uy);
+        }
+        return most;
     }
 
     public Outline moved(double dx, double dy) {

@@ -16,11 +16,13 @@ import kolonne.core.model.GridLine;
 import kolonne.core.model.Joint;
 import kolonne.core.model.Member;
 import kolonne.core.model.Release;
+import kolonne.core.model.Role;
 import kolonne.core.model.SlabPanel;
 import kolonne.core.model.Spring;
 import kolonne.core.model.StiffnessFactors;
 import kolonne.core.model.Support;
 import kolonne.core.project.ProjectData;
+import kolonne.core.shape.Shape;
 import kolonne.core.space.Point3;
 
 /**
@@ -170,6 +172,12 @@ public final class AnalysisIfc {
         return new StepWriter.Typed(i < 3 ? "IFCLINEARSTIFFNESSMEASURE" : "IFCROTATIONALSTIFFNESSMEASURE", v);
     }
 
+    /** Section and material, and whether it is of columns where their ells and tees lie otherwise. */
+    private List<String> key(Member m) {
+        boolean legs = m.role() == Role.COLUMN && index.sectionOf(m).shape() instanceof Shape.Flanged;
+        return legs ? List.of(m.section(), m.material(), "column") : List.of(m.section(), m.material());
+    }
+
     private void members() {
         Map<List<String>, List<Object>> bySection = new LinkedHashMap<>();
         for (Member m : b.members()) {
@@ -190,9 +198,7 @@ public final class AnalysisIfc {
             item(key, item);
             end(m, "start", m.start(), m.startRelease());
             end(m, "end", m.end(), m.endRelease());
-            bySection
-                    .computeIfAbsent(List.of(m.section(), m.material()), k -> new ArrayList<>())
-                    .add(item);
+            bySection.computeIfAbsent(key(m), k -> new ArrayList<>()).add(item);
             own(m, item);
         }
         bySection.forEach((of, list) -> {
@@ -200,7 +206,7 @@ public final class AnalysisIfc {
                     .filter(m -> m.section().equals(of.get(0)) && m.material().equals(of.get(1)))
                     .findFirst()
                     .orElseThrow();
-            StepWriter.Ref set = sections.set(index.sectionOf(one), index.materialOf(one));
+            StepWriter.Ref set = sections.set(index.sectionOf(one), index.materialOf(one), of.size() > 2);
             w.add(
                     "IFCRELASSOCIATESMATERIAL",
                     f.ids.of("material " + of),

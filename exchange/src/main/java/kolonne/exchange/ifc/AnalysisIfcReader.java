@@ -351,6 +351,13 @@ public final class AnalysisIfcReader {
         if (section == null || material == null) {
             return null;
         }
+        if (role(m, start, end) == Role.COLUMN && section.shape() instanceof Shape.Ell) {
+            in.noteOnce(
+                    "ifc.ell",
+                    m,
+                    "Ells of columns are read with the flange on the right of the web, seen from above: one the other way round becomes its mirror image.",
+                    "Look at such columns in plan, and turn them by a right angle with their legs exchanged.");
+        }
         Release[] releases = releases(connected, start, end);
         boolean factors = IfcReading.number(own, "FactorArea").isPresent();
         return new Member(

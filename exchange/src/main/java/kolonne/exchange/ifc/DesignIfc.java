@@ -94,7 +94,7 @@ public final class DesignIfc {
                 b.rise(), r -> f.placement(new Point3(0, 0, r), new Point3(1, 0, 0), new Point3(0, 1, 0)));
         StepWriter.Ref solid = w.add(
                 "IFCEXTRUDEDAREASOLID",
-                sections.profile(b.section()),
+                sections.profile(b.section(), !p.beam()),
                 position,
                 f.direction(new Point3(0, 0, 1)),
                 b.length());
@@ -115,7 +115,7 @@ public final class DesignIfc {
                 p.mark(),
                 new StepWriter.Word(p.beam() ? "BEAM" : "COLUMN"));
         f.holds(p.storey(), member);
-        bySet.computeIfAbsent(sections.set(b.section(), b.material()), k -> new ArrayList<>())
+        bySet.computeIfAbsent(sections.set(b.section(), b.material(), !p.beam()), k -> new ArrayList<>())
                 .add(member);
         quantities(p, b, member);
         return member;

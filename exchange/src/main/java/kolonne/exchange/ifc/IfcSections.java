@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Map;
 import kolonne.core.model.Material;
 import kolonne.core.model.Section;
+import kolonne.core.section.general.Outline;
 import kolonne.core.shape.Shape;
 
 /** Profiles and materials, each written once. Profiles lie about the middle of their width and depth; seen along the member y is to the left of x, z up. */
@@ -22,13 +23,29 @@ final class IfcSections {
         this.unit = unit;
     }
 
-    StepWriter.Ref profile(Section s) {
-        StepWriter.Ref known = profiles.get(s.id());
+    /** @param column whose ells and tees lie about their centroid, x along the member's y axis */
+    StepWriter.Ref profile(Section s, boolean column) {
+        boolean legs = legs(s, column);
+        String key = s.id() + (legs ? " of a column" : "");
+        StepWriter.Ref known = profiles.get(key);
         if (known == null) {
-            known = profile(s.id(), s.shape());
-            profiles.put(s.id(), known);
+            known = legs ? centred(s.id(), s.shape()) : profile(s.id(), s.shape());
+            profiles.put(key, known);
         }
         return known;
+    }
+
+    private static boolean legs(Section s, boolean column) {
+        return column && s.shape() instanceof Shape.Flanged;
+    }
+
+    private StepWriter.Ref centred(String name, Shape shape) {
+        List<Object> points = new ArrayList<>();
+        for (Outline.Corner c : Outline.centred(shape).rings().get(0).corners()) {
+            points.add(w.add("IFCCARTESIANPOINT", List.of(at(c.x()), at(c.y()))));
+        }
+        points.add(points.get(0));
+        return w.add("IFCARBITRARYCLOSEDPROFILEDEF", new StepWriter.Word("AREA"), name, w.add("IFCPOLYLINE", points));
     }
 
     private double at(double mm) {
@@ -128,12 +145,12 @@ final class IfcSections {
         return known;
     }
 
-    /** A section of a material. */
-    StepWriter.Ref set(Section s, Material m) {
-        List<String> key = List.of(s.id(), m.id());
+    /** A section of a material. @param column as of {@link #profile(Section, boolean)} */
+    StepWriter.Ref set(Section s, Material m, boolean column) {
+        List<String> key = List.of(s.id(), m.id(), legs(s, column) ? "column" : "");
         StepWriter.Ref known = sets.get(key);
         if (known == null) {
-            StepWriter.Ref one = w.add("IFCMATERIALPROFILE", s.id(), null, material(m), profile(s), null, null);
+            StepWriter.Ref one = w.add("IFCMATERIALPROFILE", s.id(), null, material(m), profile(s, column), null, null);
             known = w.add("IFCMATERIALPROFILESET", s.id() + ", " + m.id(), null, List.of(one), null);
             sets.put(key, known);
         }

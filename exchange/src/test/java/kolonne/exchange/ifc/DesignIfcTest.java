@@ -9,8 +9,10 @@ import java.io.IOException;
 import java.io.StringWriter;
 import java.math.BigInteger;
 import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
+import java.util.List;
 import java.util.Map;
 import java.util.Random;
 import java.util.Set;
@@ -24,10 +26,15 @@ import kolonne.core.demo.DemoBuilding;
 import kolonne.core.demo.DemoOptions;
 import kolonne.core.design.BuildingDesign;
 import kolonne.core.design.BuildingDesigner;
+import kolonne.core.model.Building;
 import kolonne.core.model.BuildingIndex;
+import kolonne.core.model.Member;
+import kolonne.core.model.Role;
+import kolonne.core.model.Section;
 import kolonne.core.project.ProjectData;
 import kolonne.core.schedule.Scheduled;
 import kolonne.core.schedule.Schedules;
+import kolonne.core.shape.Shape;
 import kolonne.core.work.Progress;
 import org.junit.jupiter.api.Test;
 
@@ -167,5 +174,77 @@ class DesignIfcTest {
             }
             assertEquals(new BigInteger(u.toString().replace("-", ""), 16), back);
         }
+    }
+
+    /** Ells of columns lie about their centroid, flange towards +y of the member: where their bars are. */
+    @Test
+    void ellsOfColumnsLieAboutTheirCentroid() throws IOException {
+        Building b = DemoBuilding.generate(new DemoOptions(7, 1, 2, 1, false));
+        List<Section> sections = new ArrayList<>(b.sections());
+        sections.add(new Section("CL", new Shape.Ell(300, 800, 700, 300)));
+        List<Member> members = b.members().stream()
+                .map(m -> m.role() == Role.COLUMN ? m.withSection("CL") : m)
+                .toList();
+        Building ells = new Building(
+                b.name(),
+                b.unitSystem(),
+                b.options(),
+                b.storeys(),
+                b.gridLines(),
+                b.joints(),
+                b.materials(),
+                sections,
+                members,
+                b.supports(),
+                b.springs(),
+                b.diaphragms(),
+                b.panels(),
+                b.loadCases(),
+                b.memberLoads(),
+                b.areaLoads(),
+                b.jointLoads(),
+                b.settlements(),
+                b.combinations(),
+                b.stationForces());
+        BuildingDesign design = BuildingDesigner.design(
+                FrameAnalysis.solve(new BuildingIndex(ells)), Basis.standard(false), BuildingDesigner.Progress.NONE);
+        StringWriter w = new StringWriter();
+        DesignIfc.write(design, ProjectData.EMPTY, true, Progress.NONE, w);
+        Map<String, String> by = new HashMap<>();
+        Matcher m = INSTANCE.matcher(w.toString());
+        while (m.find()) {
+            by.put("#" + m.group(1), m.group(2) + "(" + m.group(3));
+        }
+        String profile = by.values().stream()
+                .filter(v -> v.startsWith("IFCARBITRARYCLOSEDPROFILEDEF(.AREA.,'CL',"))
+                .findFirst()
+                .orElseThrow();
+        String line = by.get(profile.replaceAll(".*,(#\\d+).*", "$1"));
+        List<double[]> points = new ArrayList<>();
+        Matcher r = Pattern.compile("#\\d+").matcher(line);
+        while (r.find()) {
+            String[] xy = by.get(r.group()).replaceAll("^[A-Z]+|[()]", "").split(",");
+            points.add(new double[] {Double.parseDouble(xy[0]), Double.parseDouble(xy[1])});
+        }
+        double area = 0;
+        double sx = 0;
+        double sy = 0;
+        for (int i = 0; i + 1 < points.size(); i++) {
+            double[] p = points.get(i);
+            double[] q = points.get(i + 1);
+            double cross = p[0] * q[1] - q[0] * p[1];
+            area += cross / 2;
+            sx += cross * (p[0] + q[0]) / 6;
+            sy += cross * (p[1] + q[1]) / 6;
+        }
+        assertEquals(300 * 500 + 700 * 300, Math.abs(area), 1);
+        assertEquals(0, sx / area, 1e-3);
+        assertEquals(0, sy / area, 1e-3);
+        double left = points.stream().mapToDouble(p -> p[0]).min().orElseThrow();
+        double right = points.stream().mapToDouble(p -> p[0]).max().orElseThrow();
+        double top = points.stream().mapToDouble(p -> p[1]).max().orElseThrow();
+        assertTrue(right > -left, "the flange juts out on the right");
+        assertTrue(points.stream().anyMatch(p -> Math.abs(p[0] - right) < 1 && Math.abs(p[1] - top) < 1));
+        assertTrue(points.stream().noneMatch(p -> Math.abs(p[0] - right) < 1 && p[1] < top - 301));
     }
 }

@@ -59,6 +59,22 @@ describe('the space view', () => {
     }
     expect(spaceScene(view)[0]!.size).toEqual([6, 0.3, 0.6])
   })
+  it('gives a box for each leg of an ell, where it stands in plan', () => {
+    const c = view.members.find((m) => m.role === 'column')!
+    const outline = [-250, -450, 50, -450, 50, -50, 450, -50, 450, 250, -250, 250]
+    const boxes = spaceScene({ ...view, members: [{ ...c, outline }] })
+    const [x, y] = [c.ends[0]! / 1000, c.ends[1]! / 1000]
+    expect(boxes.map((b) => b.member)).toEqual([0, 0])
+    expect(boxes.map((b) => b.size.slice(1))).toEqual([
+      [0.3, 0.4],
+      [0.3, 0.7],
+    ])
+    expect(boxes[0]!.centre[0]).toBeCloseTo(x - 0.1)
+    expect(boxes[0]!.centre[1]).toBeCloseTo(y - 0.25)
+    expect(boxes[1]!.centre[0]).toBeCloseTo(x + 0.1)
+    expect(boxes[1]!.centre[1]).toBeCloseTo(y + 0.1)
+    expect(spaceScene({ ...view, members: [{ ...c, outline: [-1, -2, 1, -2, 1, 2, -1, 2] }] })).toHaveLength(1)
+  })
 })
 
 describe('the beam sheet', () => {

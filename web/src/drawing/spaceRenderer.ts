@@ -79,8 +79,8 @@ export class SpaceRenderer {
     const faded = new THREE.Color(t.hairline)
     const ink = new THREE.Color(t.ink)
     const plain = new THREE.Color(t.support)
-    const shade = (b: Box, i: number) => {
-      const id = this.view.members[i]!.id
+    const shade = (b: Box) => {
+      const id = this.view.members[b.member]!.id
       if (by === 'plain') return plain
       if (typeof by !== 'string') {
         const part = by.get(id)
@@ -88,14 +88,14 @@ export class SpaceRenderer {
           ? plain
           : plain.clone().lerp(new THREE.Color(part > 0 ? t.accent : t.less), 0.2 + 0.8 * Math.sqrt(Math.abs(part)))
       }
-      const u = shadeOf(this.view.members[i]!, by)
+      const u = shadeOf(this.view.members[b.member]!, by)
       const step = STEPS.findIndex((s) => u <= s + 1e-9)
       return !b.satisfied ? over : ramp[step < 0 ? ramp.length - 1 : step]!
     }
     this.scene.background = new THREE.Color(t.ground)
     const colors = new Float32Array(6 * this.boxes.length)
     this.boxes.forEach((b, i) => {
-      const color = selected.has(b.mark) ? ink : matching.has(b.mark) ? shade(b, i) : faded
+      const color = selected.has(b.mark) ? ink : matching.has(b.mark) ? shade(b) : faded
       this.mesh.setColorAt(i, color)
       color.toArray(colors, 6 * i)
       color.toArray(colors, 6 * i + 3)
@@ -196,7 +196,7 @@ export class SpaceRenderer {
       .sub(new THREE.Vector3(...box.centre))
       .dot(new THREE.Vector3(...(box.axes[0] as [number, number, number])))
     return {
-      member: this.view.members[hit.instanceId!]!.id,
+      member: this.view.members[box.member]!.id,
       mark: box.mark,
       part: Math.max(0, Math.min(1, along / box.size[0] + 0.5)),
       ...at,

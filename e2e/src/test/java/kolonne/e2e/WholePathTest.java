@@ -211,7 +211,14 @@ class WholePathTest extends BrowserTest {
     void oneSectionOnTheBench() {
         page.getByText("Section bench").click();
         Locator uses = page.getByLabel("Use of the sets");
-        assertThat(uses.locator("tbody tr")).hasCount(3);
+        assertThat(uses.locator("tbody tr")).hasCount(4);
+        // a set under service load: bars that are pulled, stresses, and all of it on paper
+        uses.locator("button").last().click();
+        assertThat(page.locator(".bench-section .bar.pulled").first()).isVisible();
+        assertThat(page.getByText("Cracked section: concrete")).isVisible();
+        Download paper =
+                page.waitForDownload(() -> page.getByText("Calculation, PDF").click());
+        assertEquals("Corner-of-the-stair.pdf", paper.suggestedFilename());
         page.getByText("Paste a table…").click();
         page.getByLabel("Table of forces").fill("case\tMy\tN\nA\t90\t-1200\nB\t-4000\t-1200");
         page.getByText("Take these sets").click();

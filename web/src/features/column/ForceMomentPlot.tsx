@@ -63,7 +63,10 @@ export function ForceMomentPlot({ curves, demands, picked, units, onPick }: Plot
           {[range.least, range.most].map((n, i) => (
             <g key={i}>
               <line x1={across - 5} x2={across + 5} y1={plot.y(n)} y2={plot.y(n)} />
-              <text x={across + 8} y={plot.y(n) + (i ? 13 : -5)}>
+              <text
+                x={across + 8}
+                y={i ? plot.y(n) + 13 : n < 0 ? Math.max(plot.y(n) + 12, plot.y(0) + 27) : plot.y(n) - 5}
+              >
                 {force(forceIn(n, units))}
               </text>
             </g>

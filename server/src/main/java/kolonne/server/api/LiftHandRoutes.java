@@ -129,12 +129,17 @@ final class LiftHandRoutes {
         }
         for (ColumnStack.Lift l : stack.lifts()) {
             if (!r.cages().lift(l.member()).suits(l.section().shape())) {
-                throw new Jobs.Refused(List.of(Finding.fails(
-                        "hand-set",
-                        "lifts." + l.number(),
-                        "The section is " + l.section().shape().label(d.basis().usUnits())
-                                + ": the bars are not for its shape.",
-                        "Give rows of bars for a rectangle, a ring for a circle.")));
+                throw new Jobs.Refused(
+                        List.of(
+                                Finding.fails(
+                                        "hand-set",
+                                        "lifts." + l.number(),
+                                        "The section is "
+                                                + l.section()
+                                                        .shape()
+                                                        .label(d.basis().usUnits())
+                                                + ": the bars are not for its shape.",
+                                        "Give rows of bars for a rectangle, a ring for a circle, legs for an ell (one overhang) or a tee (two).")));
             }
         }
         return r.cages();

@@ -205,14 +205,26 @@ public final class Api {
 
     private void tell(SseClient client, List<String> names) {
         if (!pulse.isShutdown()) {
-            pulse.execute(() -> client.sendEvent("people", new Answers.PeopleDto(names)));
+            pulse.execute(() -> send(client, "people", new Answers.PeopleDto(names)));
+        }
+    }
+
+    /**
+     * Sends an event, or ends a stream that nothing can be sent on any more: one whose writer was interrupted half way, for instance by a design that was superseded,
+     * refuses all that follows. Whoever publishes has no part in that: an edit would fail half done. The page asks for its stream again.
+     */
+    static void send(SseClient client, String event, Object what) {
+        try {
+            client.sendEvent(event, what);
+        } catch (RuntimeException broken) {
+            client.close();
         }
     }
 
     private void jobEvents(SseClient client) {
         Job job = projectRoutes.job(client.ctx());
         Consumer<Job.Status> l = s -> {
-            client.sendEvent("job", Answers.JobDto.of(s));
+            send(client, "job", Answers.JobDto.of(s));
             if (s.ended()) {
                 client.close();
             }
@@ -229,7 +241,7 @@ public final class Api {
     private void projectEvents(SseClient client) {
         String id = client.ctx().pathParam("id");
         Workspace w = projects.open(id);
-        Consumer<Workspace.State> l = s -> client.sendEvent("state", Answers.StateDto.of(w, s));
+        Consumer<Workspace.State> l = s -> send(client, "state", Answers.StateDto.of(w, s));
         Runnable leaves =
                 projects.present().enters(w.id(), People.following(client.ctx()), names -> tell(client, names));
         streams.put(client, id);

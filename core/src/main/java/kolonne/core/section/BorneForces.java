@@ -16,7 +16,7 @@ public record BorneForces(double least, double most) {
      * @param n compression positive [N]
      */
     public static Optional<BorneForces> of(StrengthSurface s, double n, double mx, double my) {
-        double from = -s.tension();
+        double from = -s.steel();
         double step = (s.axialCap() - from) / STEPS;
         double start = nearest(s, n, from, step, mx, my);
         if (Double.isNaN(start)) {

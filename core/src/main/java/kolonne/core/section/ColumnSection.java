@@ -79,6 +79,24 @@ public final class ColumnSection {
         tension = code.reduction(1, fy / Steel.ES) * pulled;
     }
 
+    /** Whether axial force without moment strains it evenly: what its bars bear in all, pulled or pushed, acts at its centre. */
+    public boolean balanced() {
+        return balanced(pull) && balanced(push);
+    }
+
+    private boolean balanced(double[] stress) {
+        double x = 0;
+        double y = 0;
+        double all = 0;
+        for (int i = 0; i < stress.length; i++) {
+            double force = barArea[i] * stress[i];
+            x += force * barX[i];
+            y += force * barY[i];
+            all += force;
+        }
+        return Math.hypot(x, y) <= 1e-6 * all * Math.max(width, depth);
+    }
+
     /** Whether every bar has its mirror image about both axes. */
     boolean symmetric() {
         for (int i = 0; i < barArea.length; i++) {

@@ -19,8 +19,14 @@ public final class InteractionSurface implements StrengthSurface {
     /** Points of the surface by angle and depth of the neutral axis; made when first needed, the same every time. */
     private record Mesh(double[][] elevation, double[][] azimuth, double[][] radius) {}
 
-    /** @param scale a length that makes moments comparable to forces: the section's larger dimension [mm] */
+    /**
+     * @param scale a length that makes moments comparable to forces: the section's larger dimension [mm]
+     * @throws IllegalArgumentException for bars that axial force without moment does not strain evenly: the ray of such a force is no axis of the surface
+     */
     public InteractionSurface(ColumnSection section, double scale) {
+        if (!section.balanced()) {
+            throw new IllegalArgumentException("what the bars bear does not act at the centre");
+        }
         this.section = section;
         this.scale = scale;
         this.quadrant = section.symmetric();
@@ -54,6 +60,12 @@ public final class InteractionSurface implements StrengthSurface {
 
     @Override
     public double tension() {
+        return section.tension;
+    }
+
+    /** Bars that balance bear the most without moment. */
+    @Override
+    public double steel() {
         return section.tension;
     }
 

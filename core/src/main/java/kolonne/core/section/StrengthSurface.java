@@ -14,6 +14,9 @@ public interface StrengthSurface {
     /** Greatest tension without moments [N]. */
     double tension();
 
+    /** No tension with whatever moment is greater: all bars together [N]. More than {@link #tension} where they do not balance about the centroid. */
+    double steel();
+
     /** The section's larger dimension [mm]. */
     double scale();
 

@@ -29,6 +29,7 @@ import kolonne.core.section.PlacedBar;
 import kolonne.core.section.StrengthSurface;
 import kolonne.core.section.TorsionTube;
 import kolonne.core.section.general.Outline;
+import kolonne.core.section.general.Surfaces;
 import kolonne.core.shape.Shape;
 import kolonne.core.single.SingleSection.Forces;
 import kolonne.core.single.SingleSection.Spot;
@@ -56,10 +57,7 @@ public final class SectionUses implements Uses {
 
     @Override
     public Optional<StrengthSurface> surface() {
-        return s.column()
-                ? Optional.of(new InteractionSurface(
-                        columnSection(), Math.max(s.shape().width(), h)))
-                : Optional.empty();
+        return s.column() ? Optional.of(columnSurface()) : Optional.empty();
     }
 
     @Override
@@ -93,9 +91,9 @@ public final class SectionUses implements Uses {
     public Map<String, Double> strengths() {
         Map<String, Double> out = new LinkedHashMap<>();
         if (s.column()) {
-            ColumnSection c = columnSection();
-            out.put("phiPnMaxN", c.axialCap);
-            out.put("phiTnTensionN", c.tension);
+            StrengthSurface c = columnSurface();
+            out.put("phiPnMaxN", c.axialCap());
+            out.put("phiTnTensionN", c.tension());
         } else {
             for (boolean sagging : new boolean[] {true, false}) {
                 FlexuralStrength f = flexure(sagging, 0, Trace.OFF);
@@ -360,19 +358,18 @@ public final class SectionUses implements Uses {
     // ---- columns
     // ------------------------------------------------------------------------------------------------------
 
-    private ColumnSection columnSection() {
+    private StrengthSurface columnSurface() {
         List<PlacedBar> bars = s.bars().stream()
                 .map(b -> new PlacedBar(b.x(), b.z() - h / 2, b.area()))
                 .toList();
-        return new ColumnSection(s.shape(), bars, s.fc(), s.fy(), s.code());
+        return Surfaces.of(s.shape(), bars, List.of(), s.fc(), s.fy(), s.code());
     }
 
     private List<Use> column(Forces f, Trace t) {
         List<Use> out = new ArrayList<>();
-        ColumnSection section = columnSection();
+        StrengthSurface surface = columnSurface();
         double p = -f.n();
-        InteractionSurface.Hit hit =
-                new InteractionSurface(section, Math.max(s.shape().width(), h)).exact(p, f.my(), f.mz());
+        InteractionSurface.Hit hit = surface.exact(p, f.my(), f.mz());
         double m = Math.hypot(f.my(), f.mz());
         out.add(new Use(
                 "axial-bending",
@@ -405,7 +402,7 @@ public final class SectionUses implements Uses {
                 out,
                 "axial-limit",
                 Math.max(0, p),
-                section.axialCap,
+                surface.axialCap(),
                 Quantity.FORCE,
                 s.code().axialCapClause(),
                 t);

@@ -217,6 +217,7 @@ public final class Api {
         try {
             client.sendEvent(event, what);
         } catch (RuntimeException broken) {
+            LOG.warn("A stream of events broke at \"{}\" and is ended; its page asks for it again", event, broken);
             client.close();
         }
     }

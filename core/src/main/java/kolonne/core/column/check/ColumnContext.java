@@ -5,7 +5,6 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.ConcurrentHashMap;
 import kolonne.core.basis.Basis;
-import kolonne.core.code.DesignCode;
 import kolonne.core.code.DuctileColumns;
 import kolonne.core.code.DuctileFrame;
 import kolonne.core.column.cage.ColumnCage;
@@ -20,12 +19,8 @@ import kolonne.core.model.Purpose;
 import kolonne.core.model.Section;
 import kolonne.core.section.ColumnSection;
 import kolonne.core.section.Developed;
-import kolonne.core.section.InteractionSurface;
-import kolonne.core.section.PlacedBar;
 import kolonne.core.section.StrengthSurface;
-import kolonne.core.section.general.GeneralSection;
-import kolonne.core.section.general.GeneralSurface;
-import kolonne.core.section.general.Outline;
+import kolonne.core.section.general.Surfaces;
 import kolonne.core.shape.Shape;
 
 /** What every column check reads besides the stack and its cage; surfaces are made once per section and arrangement. */
@@ -144,12 +139,6 @@ public final class ColumnContext {
     }
 
     private StrengthSurface surface(Shape shape, double fc, ColumnCage.LiftCage cage, List<Developed> developed) {
-        List<PlacedBar> bars = cage.bars(shape, basis.columnCover());
-        DesignCode code = basis.designCode();
-        return shape instanceof Shape.Flanged
-                ? new GeneralSurface(new GeneralSection(Outline.centred(shape), bars, developed, fc, basis.fy(), code))
-                : new InteractionSurface(
-                        new ColumnSection(shape, bars, developed, fc, basis.fy(), code),
-                        Math.max(shape.width(), shape.depth()));
+        return Surfaces.of(shape, cage.bars(shape, basis.columnCover()), developed, fc, basis.fy(), basis.designCode());
     }
 }

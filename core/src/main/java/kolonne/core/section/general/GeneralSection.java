@@ -79,6 +79,15 @@ public final class GeneralSection {
         return axialCap;
     }
 
+    /** Design strength of all bars in tension together [N]. */
+    public double steel() {
+        double all = 0;
+        for (int i = 0; i < pull.length; i++) {
+            all += bars.get(i).area() * pull[i];
+        }
+        return code.reduction(1, fy / Steel.ES) * all;
+    }
+
     /** Size of the section in a direction [mm]. */
     public double size(double theta) {
         double ux = Math.cos(theta);

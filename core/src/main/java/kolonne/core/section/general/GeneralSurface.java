@@ -54,6 +54,11 @@ public final class GeneralSurface implements StrengthSurface {
     }
 
     @Override
+    public double steel() {
+        return section.steel();
+    }
+
+    @Override
     public double scale() {
         return scale;
     }

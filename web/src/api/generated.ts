@@ -7737,6 +7737,7 @@ export interface components {
             utilisation: number;
             satisfied: boolean;
             round: boolean;
+            joint: number | null;
             outline: number[] | null;
             shades: number[];
         };

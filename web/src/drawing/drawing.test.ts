@@ -42,6 +42,11 @@ describe('the plan', () => {
   it('shows the columns that leave the ground upwards, where nothing reaches it', () => {
     expect(planScene(view, 0).members.map((m) => m.id)).toEqual(['c'])
   })
+  it('knows the joint of a column at the floor that it reaches, not at its foot', () => {
+    const used = { ...view, members: view.members.map((m) => (m.role === 'column' ? { ...m, joint: 1.3 } : m)) }
+    expect(planScene(used, 3000).members.find((m) => m.id === 'c')!.joint).toBe(1.3)
+    expect(planScene(used, 0).members.find((m) => m.id === 'c')!.joint).toBeUndefined()
+  })
   it('turns y downwards for the screen', () => {
     expect(planScene(view, 3000).grid[0]).toMatchObject({ y1: 1000, y2: -7000 })
   })

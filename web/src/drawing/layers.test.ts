@@ -17,6 +17,7 @@ const member = (id: string, role: string, ends: number[]) => ({
   utilisation: 0.5,
   satisfied: true,
   round: false,
+  joint: null,
   outline: null,
   shades: [0.5, 0.5, 0.3, 0, 0.7, 0.99, 0.8, 150],
 })

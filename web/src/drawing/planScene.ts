@@ -9,6 +9,8 @@ export interface PlanMember {
   round: boolean
   /** corners of a column that is an ell, a tee or turned: x and y in turn from its joint */
   outline?: number[]
+  /** highest use of the joint at the head of a column that reaches the floor from below */
+  joint?: number
   x1: number
   y1: number
   x2: number
@@ -43,6 +45,7 @@ export function planScene(view: View, elevationMm: number, shade: Shade = 'stren
       mark: view.marks[m.line] ?? '',
       column: m.role === 'column',
       round: m.round,
+      ...(m.joint !== null && below.length > 0 ? { joint: m.joint } : {}),
       ...(m.outline ? { outline: m.outline.map((v, k) => (k % 2 === 0 ? v : -v)) } : {}),
       x1,
       y1: -y1,

@@ -59,6 +59,7 @@ export const drawn = (id: string, ends: number[], line = 0, role = 'beam'): View
   utilisation: 0.5,
   satisfied: true,
   round: false,
+  joint: null,
   outline: null,
   shades: [0.5, 0.5, 0.3, 0, 0.7, 0.99, 0.8, 150],
 })

@@ -116,6 +116,10 @@ export function PlanView(p: Props) {
             onOpen={() => p.onOpen(m.mark)}
           />
         ))}
+        {shaded &&
+          scene.members
+            .filter((m) => (m.joint ?? 0) > 1 + 1e-6)
+            .map((m) => <JointMark key={`joint ${m.id}`} m={m} unit={unit} dim={!p.matching.has(m.mark)} />)}
         {p.storey && (
           <PlanLayer
             scene={scene}
@@ -157,6 +161,24 @@ export function PlanView(p: Props) {
       )}
       {hover && shaded && <HoverCard row={byMark.get(hover.m.mark)} mark={hover.m.mark} x={hover.x} y={hover.y} />}
     </div>
+  )
+}
+
+/** A ring round a column whose joint at this floor fails. */
+function JointMark({ m, unit, dim }: { m: PlanMember; unit: number; dim: boolean }) {
+  const half = m.outline ? Math.max(...m.outline.map(Math.abs)) : Math.hypot(m.width, m.round ? 0 : m.depth) / 2
+  return (
+    <circle
+      className="plan-joint"
+      cx={m.x2}
+      cy={m.y2}
+      r={half + unit / 4}
+      strokeWidth={unit / 9}
+      strokeDasharray={`${unit / 4} ${unit / 7}`}
+      opacity={dim ? 0.22 : 1}
+    >
+      <title>{`The joint of ${m.mark} at this floor is used ${m.joint!.toFixed(2)}: see its sheet.`}</title>
+    </circle>
   )
 }
 

@@ -170,6 +170,7 @@ describe('a diagram on the plan', () => {
         utilisation: 0.5,
         satisfied: true,
         round: false,
+        joint: null,
         outline: null,
         shades: [0.5, 0.5, 0.3, 0, 0.7, 0.99, 0.8, 150],
       },

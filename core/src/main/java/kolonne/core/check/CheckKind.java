@@ -1,5 +1,7 @@
 package kolonne.core.check;
 
+import java.util.EnumSet;
+import java.util.Set;
 import kolonne.core.explain.Quantity;
 import kolonne.core.finding.Cause;
 
@@ -309,6 +311,14 @@ public enum CheckKind {
     public static final Faces FLEXURE_TORSION = new Faces(FLEXURE_TORSION_TOP, FLEXURE_TORSION_BOTTOM);
     public static final Faces CRACK_WIDTH = new Faces(CRACK_WIDTH_TOP, CRACK_WIDTH_BOTTOM);
 
+    private static final Set<CheckKind> JOINTS = EnumSet.of(
+            COLUMN_STRONG_X,
+            COLUMN_STRONG_Y,
+            COLUMN_JOINT_SHEAR_X,
+            COLUMN_JOINT_SHEAR_Y,
+            COLUMN_JOINT_DEPTH,
+            COLUMN_JOINT_DEEP_BEAM);
+
     private final String id;
     private final String title;
     private final Cause cause;
@@ -357,6 +367,11 @@ public enum CheckKind {
     /** How to mend it where the cause alone does not tell; else empty. */
     public String mend() {
         return mend;
+    }
+
+    /** Whether it is about the joint at the head of a lift as a whole: its shear, its size, the strengths that meet in it. */
+    public boolean ofJoint() {
+        return JOINTS.contains(this);
     }
 
     public boolean ofColumn() {

@@ -157,6 +157,7 @@ final class Answers {
      * A member in the view: x1..z2 in mm.
      *
      * @param line   index into marks; satisfied false draws it over
+     * @param joint   highest use of the joint at the head of a lift; null where nothing is asked of it
      * @param outline of a column that is an ell, a tee or turned: X and Y of its corners in turn from its joint [mm]; else null
      * @param shades use of strength, bending, shear with torsion, axial with bending, deflection, detailing and congestion, then kg/m3
      */
@@ -171,6 +172,7 @@ final class Answers {
             double utilisation,
             boolean satisfied,
             boolean round,
+            @MayBeNull Double joint,
             @MayBeNull double[] outline,
             double[] shades) {}
 

@@ -10,6 +10,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.NoSuchElementException;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.stream.DoubleStream;
 import kolonne.core.analysis.LocalAxes;
@@ -315,7 +316,7 @@ final class ResultRoutes {
             for (var s : x.line().spans()) {
                 for (Member m : s.members()) {
                     members.add(viewMember(
-                            d, m, marks.size(), s.number(), x.governing().utilisation(), x.satisfied(), shades));
+                            d, m, marks.size(), s.number(), x.governing().utilisation(), x.satisfied(), null, shades));
                 }
             }
             marks.add(x.line().mark());
@@ -330,6 +331,7 @@ final class ResultRoutes {
                         l.lift().number(),
                         l.governingCheck().utilisation(),
                         l.governingCheck().satisfied(),
+                        joint(l.checks()),
                         shades(l.checks(), Quantities.of(x, l.lift().number()))));
             }
             marks.add(x.stack().mark());
@@ -359,7 +361,7 @@ final class ResultRoutes {
     }
 
     private static Answers.ViewMember viewMember(
-            BuildingDesign d, Member m, int line, int part, double u, boolean satisfied, double[] shades) {
+            BuildingDesign d, Member m, int line, int part, double u, boolean satisfied, Double joint, double[] shades) {
         Joint i = d.analysis().index().joint(m.start());
         Joint j = d.analysis().index().joint(m.end());
         Shape s = d.analysis().index().sectionOf(m).shape();
@@ -374,8 +376,18 @@ final class ResultRoutes {
                 u,
                 satisfied,
                 s instanceof Shape.Circle,
+                joint,
                 m.role() == Role.COLUMN ? outline(m, s, i, j) : null,
                 shades);
+    }
+
+    /** What is used most of a joint; null where no check is about it. */
+    private static Double joint(List<CheckResult> checks) {
+        OptionalDouble most = checks.stream()
+                .filter(k -> k.kind().ofJoint())
+                .mapToDouble(CheckResult::utilisation)
+                .max();
+        return most.isPresent() ? most.getAsDouble() : null;
     }
 
     /** Corners of a column in plan from its joint; null where a circle or a rectangle along X and Y tells all. */

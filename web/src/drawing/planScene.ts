@@ -30,6 +30,9 @@ export interface PlanScene {
 
 const NEAR = 300
 
+/** Whether the joint of a column at the floor that it reaches fails. */
+export const jointFails = (m: PlanMember): boolean => (m.joint ?? 0) > 1 + 1e-6
+
 /** Beams at a level, and the columns that reach it from below (or, at the ground, that leave it upwards). */
 export function planScene(view: View, elevationMm: number, shade: Shade = 'strength'): PlanScene {
   const at = (z: number) => Math.abs(z - elevationMm) < NEAR

@@ -19,7 +19,7 @@ const KEYS: Partial<Record<Show, [string, string][]>> = {
 }
 
 /** Key of the colours of the view. */
-export function Legend({ show, shade, units }: { show: Show; shade: Shade; units: Units }) {
+export function Legend({ show, shade, units, joints }: { show: Show; shade: Shade; units: Units; joints?: boolean }) {
   const perConcrete = (v: number) => density(v, 1, units).split(' ')
   if (show === 'reactions')
     return (
@@ -42,7 +42,7 @@ export function Legend({ show, shade, units }: { show: Show; shade: Shade; units
     <div className="legend soft" aria-hidden>
       {SHADES.find((s) => s.value === shade)!.label}
       {shade === 'density' ? `, ${perConcrete(0)[1]}` : ' used'}
-      <svg width={290} height={28}>
+      <svg width={joints ? 350 : 290} height={28}>
         {STEPS.map((s, i) => (
           <g key={s}>
             <rect x={i * 44} y={2} width={44} height={9} fill={`var(--u${i})`} />
@@ -55,6 +55,14 @@ export function Legend({ show, shade, units }: { show: Show; shade: Shade; units
         <text x={248} y={23} textAnchor="middle" className="over-ink">
           fails
         </text>
+        {joints && (
+          <>
+            <circle className="plan-joint" cx={312} cy={6.5} r={5.5} strokeWidth={2} />
+            <text x={312} y={23} textAnchor="middle" className="over-ink">
+              joint fails
+            </text>
+          </>
+        )}
       </svg>
     </div>
   )

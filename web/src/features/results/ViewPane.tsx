@@ -2,7 +2,7 @@ import { Segmented, Select } from 'antd'
 import { lazy, Suspense, useEffect, useMemo, useState } from 'react'
 import type { ResultRow, Rung, View } from '../../api/client'
 import type { Mode } from '../../app/theme'
-import { elevationScene, planScene } from '../../drawing/planScene'
+import { elevationScene, jointFails, planScene } from '../../drawing/planScene'
 import { SHADES, shadeFrom } from '../../drawing/shade'
 import { niceFactor } from '../../drawing/spaceLayer'
 import { distanceIn } from '../../lib/units'
@@ -181,7 +181,7 @@ export function ViewPane(p: Props) {
             />
           </Suspense>
         )}
-        <Legend show={layer.show} shade={shade} units={units} />
+        <Legend show={layer.show} shade={shade} units={units} joints={flat && scene.members.some(jointFails)} />
       </div>
     </section>
   )

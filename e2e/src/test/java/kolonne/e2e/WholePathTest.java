@@ -38,6 +38,10 @@ class WholePathTest extends BrowserTest {
                 .first()
                 .click();
         assertThat(page).hasURL(Pattern.compile("storey%3AL4|storey:L4"));
+        // the joints of the five columns of grid G at this floor
+        assertThat(page.locator(".plan-joint title").filter(new Locator.FilterOptions().setHasText("C-G2")))
+                .hasCount(1);
+        assertThat(page.getByText("joint fails")).isVisible();
         query("storey:L4 beam");
         assertThat(page).hasURL(Pattern.compile("beam"));
         assertThat(rows().first()).containsText("L4-B");

@@ -361,7 +361,14 @@ final class ResultRoutes {
     }
 
     private static Answers.ViewMember viewMember(
-            BuildingDesign d, Member m, int line, int part, double u, boolean satisfied, Double joint, double[] shades) {
+            BuildingDesign d,
+            Member m,
+            int line,
+            int part,
+            double u,
+            boolean satisfied,
+            Double joint,
+            double[] shades) {
         Joint i = d.analysis().index().joint(m.start());
         Joint j = d.analysis().index().joint(m.end());
         Shape s = d.analysis().index().sectionOf(m).shape();

@@ -441,6 +441,7 @@ export const codes: Catalogue[] = [
         recommended: 1.5,
         least: 1,
         most: 2,
+        whole: false,
       },
     ],
     fields: [

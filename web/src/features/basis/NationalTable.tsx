@@ -57,6 +57,7 @@ function Value({
       placeholder={String(q.recommended)}
       least={q.least}
       most={q.most}
+      whole={q.whole}
       value={value ?? null}
       width={90}
       onChange={(v) => onChange(v === q.recommended ? null : v)}

@@ -1,6 +1,7 @@
 package kolonne.audit;
 
 import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertNotEquals;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import java.util.ArrayList;
@@ -16,6 +17,7 @@ import java.util.stream.IntStream;
 import kolonne.core.Sweep;
 import kolonne.core.analysis.FrameAnalysis;
 import kolonne.core.basis.Basis;
+import kolonne.core.basis.Varied;
 import kolonne.core.basis.part.Ductility;
 import kolonne.core.basis.part.EffectiveLengths;
 import kolonne.core.basis.part.Frame;
@@ -164,6 +166,21 @@ class AuditTest {
         assertTrue(
                 d.steel(Role.COLUMN).kg() > usual.steel(Role.COLUMN).kg(),
                 d.steel(Role.COLUMN) + " against " + usual.steel(Role.COLUMN));
+    }
+
+    /** By EN's other way of second order, where they are long. */
+    @Test
+    void columnsByNominalStiffness() {
+        Basis en = basis(2);
+        Frame f = en.frame();
+        Building building = DemoBuilding.generate(new DemoOptions(7, 2, 3, 2, true));
+        Basis curvature = en.with(new Frame(f.swayX(), f.swayY(), 0, f.ductility(), EffectiveLengths.GIVEN, 1.9, 0.7));
+        BuildingDesign d = design(building, Varied.national(curvature, Map.of("secondOrder", 2.0)));
+        List<String> differences = java.util.Collections.synchronizedList(new ArrayList<>());
+        told("columns by nominal stiffness", columns(d, differences), differences);
+        assertNotEquals(
+                d.steel(Role.COLUMN).kg(),
+                design(building, curvature).steel(Role.COLUMN).kg());
     }
 
     /** And where the stiffness of what meets at their ends says how long they are. */

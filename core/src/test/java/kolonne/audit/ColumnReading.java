@@ -172,8 +172,8 @@ final class ColumnReading {
                             eccentric(x.moments()[i], p[i], turn == 0, lx, l.h()),
                             eccentric(y.moments()[i], p[i], turn == 1, ly, l.b()));
                 }
-                double[] sx = second(k, x, most, lx, l.h(), dx > 1 || kx > 1, kx > 1, true);
-                double[] sy = second(k, y, most, ly, l.b(), dy > 1 || ky > 1, ky > 1, false);
+                double[] sx = second(k, x, most, lx, l.h(), dx > 1 || kx > 1, kx > 1, true, turn == 0);
+                double[] sy = second(k, y, most, ly, l.b(), dy > 1 || ky > 1, ky > 1, false, turn == 1);
                 if (sx[1] > 0 || sy[1] > 0) {
                     point(
                             surface,
@@ -206,9 +206,22 @@ final class ColumnReading {
                 : Math.max(Math.abs(moment) + p * length / 400, p * Math.max(h / 30, 20));
     }
 
-    /** {moment, 1 if slender} of the lift about an axis. @param free whether its ends move by the factor of the basis: then the whole moment counts */
+    /**
+     * {moment, 1 if slender} of the lift about an axis.
+     *
+     * @param free  whether its ends move by the factor of the basis: then the whole moment counts
+     * @param aside whether its imperfection counts about that axis
+     */
     private double[] second(
-            int k, Bent v, double p, double length, double h, boolean sways, boolean free, boolean aboutX) {
+            int k,
+            Bent v,
+            double p,
+            double length,
+            double h,
+            boolean sways,
+            boolean free,
+            boolean aboutX,
+            boolean aside) {
         double inertia = l.round()
                 ? Math.PI * Math.pow(l.b(), 4) / 64
                 : (aboutX ? l.b() * Math.pow(l.h(), 3) : l.h() * Math.pow(l.b(), 3)) / 12;
@@ -222,13 +235,29 @@ final class ColumnReading {
             return new double[] {m2, 0};
         }
         return b.en()
-                ? curvature(k, v, p, length, h, inertia, r, loaded, m2, single ? m1 : -m1, sways, aboutX)
-                : magnified(k, p, length, h, inertia, r, loaded, m2, single ? -m1 : m1);
+                ? curvature(k, v, p, length, h, inertia, r, loaded, m2, single ? m1 : -m1, sways, aboutX, aside)
+                : magnified(k, p, length, h, inertia, r, loaded, m2, single ? -m1 : m1, aboutX);
     }
 
-    /** 6.2.5.1, 6.6.4.4.2, 6.6.4.5. @param m1 negative in single curvature */
+    /** Second moment of all bars about the middle of the section [mm4]. */
+    private double ofBars(boolean aboutX) {
+        return l.bars().stream()
+                .mapToDouble(d -> d.area() * Math.pow(aboutX ? d.y() : d.x(), 2))
+                .sum();
+    }
+
+    /** 6.2.5.1, 6.6.4.4.2, 6.6.4.4.4 (a) or (b), 6.6.4.5. @param m1 negative in single curvature */
     private double[] magnified(
-            int k, double p, double length, double h, double inertia, double r, boolean loaded, double m2, double m1) {
+            int k,
+            double p,
+            double length,
+            double h,
+            double inertia,
+            double r,
+            boolean loaded,
+            double m2,
+            double m1,
+            boolean aboutX) {
         double ratio = loaded || m2 == 0 ? -1 : m1 / m2;
         if (length / r <= Math.min(40, 34 + 12 * ratio)) {
             return new double[] {m2, 0};
@@ -236,12 +265,14 @@ final class ColumnReading {
         double dead = Math.max(0, Math.min(1, -f.dead(l.member(), footStation(), k, Analysis.N) / p));
         double least = p * (m.inches(15, 0.6) + 0.03 * h);
         double cm = loaded || least > m2 ? 1 : 0.6 - 0.4 * ratio;
-        double pc = Math.PI * Math.PI * 0.4 * l.ec() * inertia / (1 + dead) / (length * length);
+        double gross = l.ec() * inertia;
+        double ei = Math.max(0.4 * gross, 0.2 * gross + 200_000 * ofBars(aboutX)) / (1 + dead);
+        double pc = Math.PI * Math.PI * ei / (length * length);
         double rest = 1 - p / (0.75 * pc);
         return new double[] {rest <= 0 ? Double.POSITIVE_INFINITY : Math.max(1, cm / rest) * Math.max(m2, least), 1};
     }
 
-    /** 5.8.3.1, 5.8.8. @param m1 positive in single curvature */
+    /** 5.8.3.1, then 5.8.8 or 5.8.7. @param m1 positive in single curvature */
     private double[] curvature(
             int k,
             Bent v,
@@ -254,7 +285,8 @@ final class ColumnReading {
             double m2,
             double m1,
             boolean sways,
-            boolean aboutX) {
+            boolean aboutX,
+            boolean aside) {
         double fcd = l.fc() / 1.5;
         double lasting = f.lasting(l.member(), v.at(), aboutX ? Analysis.MY : Analysis.MZ, length / 400);
         double part = Double.isNaN(lasting)
@@ -263,16 +295,26 @@ final class ColumnReading {
         double creep = CREEP * part;
         double rm = loaded || sways || m2 == 0 ? 1 : m1 / m2;
         double lambda = length / r;
-        if (lambda <= 20 / (1 + 0.2 * creep) * 1.1 * (1.7 - rm) / Math.sqrt(p / (gross() * fcd))) {
+        double relative = p / (gross() * fcd);
+        double omega = steel() * m.steel() / (gross() * fcd);
+        if (lambda * Math.sqrt(relative) <= 20 / (1 + 0.2 * creep) * Math.sqrt(1 + 2 * omega) * (1.7 - rm)) {
             return new double[] {m2, 0};
         }
-        double second = l.bars().stream()
-                .mapToDouble(d -> d.area() * Math.pow(aboutX ? d.y() : d.x(), 2))
-                .sum();
-        double d = h / 2 + Math.sqrt(second / steel());
-        double kphi = Math.max(1, 1 + (0.35 + l.fc() / 200 - lambda / 150) * creep);
-        double e2 = kphi * m.steel() / 200_000 / (0.45 * d) * length * length / 10;
         double m0e = loaded ? m2 : Math.max(0.6 * m2 + 0.4 * m1, 0.4 * m2);
+        if (b.nominalStiffness()) {
+            double kc = Math.sqrt(l.fc() / 20) * Math.min(0.2, relative * lambda / 170) / (1 + creep);
+            double ei = kc * l.ec() / 1.2 * inertia + 200_000 * ofBars(aboutX);
+            double critical = Math.PI * Math.PI * ei / (length * length);
+            double imperfection = aside ? p * length / 400 : 0;
+            double larger = 1 + Math.PI * Math.PI / 8 * p / (critical - p);
+            return new double[] {
+                critical <= p ? Double.POSITIVE_INFINITY : Math.max(m2, larger * (m0e + imperfection) - imperfection), 1
+            };
+        }
+        double d = h / 2 + Math.sqrt(ofBars(aboutX) / steel());
+        double kphi = Math.max(1, 1 + (0.35 + l.fc() / 200 - lambda / 150) * creep);
+        double kr = Math.max(0, Math.min(1, (1 + omega - relative) / (0.6 + omega)));
+        double e2 = kr * kphi * m.steel() / 200_000 / (0.45 * d) * length * length / 10;
         return new double[] {Math.max(m2, m0e + p * e2), 1};
     }
 

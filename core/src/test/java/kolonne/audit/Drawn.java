@@ -35,7 +35,8 @@ final class Drawn {
                 b.frame().swayY() != Sway.BRACED,
                 b.frame().lengths() == EffectiveLengths.FROM_ENDS,
                 b.frame().lengthX(),
-                b.frame().lengthY());
+                b.frame().lengthY(),
+                b.national().getOrDefault("secondOrder", 1.0) == 2);
     }
 
     static Sheet.Line line(BeamDesign d, Basis basis) {

@@ -25,7 +25,8 @@ final class Sheet {
             boolean swayY,
             boolean lengthsFromEnds,
             double lengthX,
-            double lengthY) {
+            double lengthY,
+            boolean nominalStiffness) {
         boolean en() {
             return code == Code.EN;
         }

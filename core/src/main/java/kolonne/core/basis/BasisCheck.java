@@ -128,7 +128,7 @@ final class BasisCheck {
                     .filter(q -> q.key().equals(e.getKey()))
                     .findFirst()
                     .ifPresentOrElse(
-                            q -> range("national." + q.key(), e.getValue(), q.least(), q.most(), ""),
+                            q -> national(q, e.getValue()),
                             () -> out.add(Finding.fails(
                                     "basis.national",
                                     "basis, national",
@@ -150,6 +150,16 @@ final class BasisCheck {
                     "basis, " + field,
                     c.name() + " has no rules for bars of " + v + " MPa (" + c.coversSteelClause() + ").",
                     "Choose a grade that the code covers."));
+        }
+    }
+
+    private void national(Parameter p, double v) {
+        if (!p.allows(v)) {
+            out.add(Finding.fails(
+                    "basis.national." + p.key(),
+                    "basis, national." + p.key(),
+                    "The value is " + v + ", outside " + p.bounds() + ".",
+                    "Give a value within these bounds."));
         }
     }
 

@@ -21,7 +21,7 @@ public interface Slenderness {
      * @param sways whether its storey sways, or nothing holds its head
      * @param fc   f'c or fck [MPa]; fy of the bars [MPa]
      * @param ag   gross area [mm2]
-     * @param d    h/2 and the radius of gyration of all bars [mm]
+     * @param imperfection moment that the imperfection of the lift adds to those of its ends [Nmm]; 0 where it counts about the other axis
      */
     record Lift(
             double m1,
@@ -39,7 +39,17 @@ public interface Slenderness {
             double fc,
             double fy,
             double ag,
-            double d) {}
+            Bars bars,
+            double imperfection) {}
+
+    /**
+     * All bars of a lift where it bends about one axis.
+     *
+     * @param depth   h/2 and their radius of gyration [mm]
+     * @param area    of all [mm2]
+     * @param inertia about their centre [mm4]
+     */
+    record Bars(double depth, double area, double inertia) {}
 
     /** The moment to design for away from the ends [Nmm] and the magnifier; infinite where the lift buckles. */
     record Magnified(double moment, double factor, boolean slender) {}

@@ -24,9 +24,41 @@ class TracedRulesTest {
     private static final TorsionSection TUBE =
             new TorsionSection(30, 500, 500, 300, 600, 180_000, 1800, 220 * 520, 1480, 55);
     private static final Slenderness.Lift STOCKY = new Slenderness.Lift(
-            50e6, 100e6, 2000, 1, 120, 4e13, 400, 800e3, 0.5, 0.5, false, false, 30, 420, 160_000, 340);
+            50e6,
+            100e6,
+            2000,
+            1,
+            120,
+            4e13,
+            400,
+            800e3,
+            0.5,
+            0.5,
+            false,
+            false,
+            30,
+            420,
+            160_000,
+            new Slenderness.Bars(340, 0, 0),
+            0);
     private static final Slenderness.Lift SLENDER = new Slenderness.Lift(
-            -50e6, 100e6, 8000, 1, 120, 4e13, 400, 700e3, 0.5, 0.5, false, false, 30, 420, 160_000, 340);
+            -50e6,
+            100e6,
+            8000,
+            1,
+            120,
+            4e13,
+            400,
+            700e3,
+            0.5,
+            0.5,
+            false,
+            false,
+            30,
+            420,
+            160_000,
+            new Slenderness.Bars(340, 0, 0),
+            0);
 
     /** The symbols of the steps in order, and the number of the last. */
     private static void steps(String symbols, ToDoubleFunction<Trace> rule) {
@@ -108,7 +140,23 @@ class TracedRulesTest {
                 "k lu / r; limit; M2,min; Cm; Pc; δ; Mc",
                 t -> ACI.slenderness().braced(SLENDER, t).moment());
         Slenderness.Lift between = new Slenderness.Lift(
-                -50e6, 100e6, 8000, 1, 120, 4e13, 400, 700e3, 0.5, 0.5, true, false, 30, 420, 160_000, 340);
+                -50e6,
+                100e6,
+                8000,
+                1,
+                120,
+                4e13,
+                400,
+                700e3,
+                0.5,
+                0.5,
+                true,
+                false,
+                30,
+                420,
+                160_000,
+                new Slenderness.Bars(340, 0, 0),
+                0);
         assertEquals(
                 "1.0",
                 told(
@@ -125,8 +173,14 @@ class TracedRulesTest {
                         .template());
         told("φef; λ; λlim", t -> EN.slenderness().braced(STOCKY, t).moment());
         steps(
-                "φef; λ; λlim; d; 1/r; e2; M0e; MEd",
+                "φef; λ; λlim; M0e; d; Kr; 1/r; e2; MEd",
                 t -> EN.slenderness().braced(SLENDER, t).moment());
+        steps(
+                "φef; λ; λlim; M0e; Kc; NB; MEd / M0Ed; MEd",
+                t -> En1992.of(Map.of("secondOrder", 2.0))
+                        .slenderness()
+                        .braced(SLENDER, t)
+                        .moment());
     }
 
     @Test

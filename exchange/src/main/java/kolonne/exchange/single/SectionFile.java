@@ -243,17 +243,13 @@ public final class SectionFile {
         (given == null ? Map.<String, Double>of() : given).forEach((key, v) -> {
             Optional<Parameter> p =
                     code.parameters().stream().filter(o -> o.key().equals(key)).findFirst();
-            boolean sound = p.isPresent()
-                    && v != null
-                    && v >= p.get().least()
-                    && v <= p.get().most();
+            boolean sound = p.isPresent() && v != null && p.get().allows(v);
             bad(
                     !sound,
                     where + ", parameters",
                     p.isEmpty()
                             ? code.name() + " has no parameter " + key + "."
-                            : key + " is " + v + ", outside " + p.get().least() + " to "
-                                    + p.get().most() + ".",
+                            : key + " is " + v + ", outside " + p.get().bounds() + ".",
                     "Give what the code leaves to nations, by the names of the basis.");
         });
         return findings.size() == before;

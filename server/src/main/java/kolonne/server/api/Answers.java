@@ -324,7 +324,8 @@ final class Answers {
             List<DrawingRoutes.SheetDto> pictures) {}
 
     /** A nationally determined parameter with the bounds of what can be meant. */
-    record ParameterDto(String key, String words, String clause, double recommended, double least, double most) {}
+    record ParameterDto(
+            String key, String words, String clause, double recommended, double least, double most, boolean whole) {}
 
     /**
      * A number of the basis as the code describes it.

@@ -181,7 +181,7 @@ final class ProjectRoutes {
                 BasisFile.dto(standard),
                 code.parameters().stream()
                         .map(q -> new Answers.ParameterDto(
-                                q.key(), q.words(), q.clause(), q.recommended(), q.least(), q.most()))
+                                q.key(), q.words(), q.clause(), q.recommended(), q.least(), q.most(), q.whole()))
                         .toList(),
                 BasisField.ALL.stream()
                         .filter(f -> !code.without().contains(f.key()))

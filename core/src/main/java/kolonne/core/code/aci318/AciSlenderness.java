@@ -4,6 +4,7 @@ import static kolonne.core.explain.Trace.in;
 
 import kolonne.core.code.ColumnEnd;
 import kolonne.core.code.Slenderness;
+import kolonne.core.code.Steel;
 import kolonne.core.explain.Clause;
 import kolonne.core.explain.Quantity;
 import kolonne.core.explain.Trace;
@@ -61,7 +62,7 @@ final class AciSlenderness implements Slenderness {
         // Where the minimum governs, Cm is 1.0 (6.6.4.5.4); a load between the ends means Cm 1.0 (6.6.4.5.3)
         boolean least = minimum > l.m2();
         double cm = l.transverse() || least ? 1 : 0.6 - 0.4 * ratio;
-        double ei = 0.4 * l.ei() / (1 + l.sustained());
+        double ei = stiffness(l);
         double pc = Math.PI * Math.PI * ei / (l.k() * l.lu() * l.k() * l.lu());
         double m2 = Math.max(l.m2(), minimum);
         double rest = 1 - l.pu() / (STIFFNESS_REDUCTION * pc);
@@ -86,13 +87,16 @@ final class AciSlenderness implements Slenderness {
                     in(ratio, Quantity.NUMBER));
             t.step(
                     "Pc",
-                    "π² (0.4 Ec Ig / (1 + βdns)) / (k lu)²",
-                    "βdns = {0}, k lu = {1}",
+                    withBars(l) > concreteAlone(l)
+                            ? "π² (EI)eff / (k lu)², (EI)eff = (0.2 Ec Ig + Es Ise) / (1 + βdns)"
+                            : "π² (EI)eff / (k lu)², (EI)eff = 0.4 Ec Ig / (1 + βdns)",
+                    "βdns = {0}, k lu = {1}, Ise / Ig = {2}",
                     pc,
                     Quantity.FORCE,
-                    Clause.of("6.6.4.4.2"),
+                    Clause.of(withBars(l) > concreteAlone(l) ? "6.6.4.4.2, 6.6.4.4.4 (b)" : "6.6.4.4.2, 6.6.4.4.4 (a)"),
                     in(l.sustained(), Quantity.NUMBER),
-                    in(l.k() * l.lu(), Quantity.LENGTH));
+                    in(l.k() * l.lu(), Quantity.LENGTH),
+                    in(l.bars().inertia() / (l.r() * l.r() * l.ag()), Quantity.NUMBER));
             t.step(
                     "δ",
                     "Cm / (1 − Pu / 0.75 Pc) ≥ 1",
@@ -114,6 +118,19 @@ final class AciSlenderness implements Slenderness {
                     in(m2, Quantity.MOMENT));
         }
         return new Magnified(delta * m2, delta * m2 / Math.max(l.m2(), minimum), true);
+    }
+
+    /** (EI)eff by whichever of 6.6.4.4.4 (a) and (b) gives more: the code leaves the choice [Nmm2]. */
+    private static double stiffness(Lift l) {
+        return Math.max(concreteAlone(l), withBars(l)) / (1 + l.sustained());
+    }
+
+    private static double concreteAlone(Lift l) {
+        return 0.4 * l.ei();
+    }
+
+    private static double withBars(Lift l) {
+        return 0.2 * l.ei() + Steel.ES * l.bars().inertia();
     }
 
     /** Second-order moments at most 1.4 times the first-order ones (6.2.5.3). */

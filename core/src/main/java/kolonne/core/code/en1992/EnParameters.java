@@ -7,6 +7,11 @@ import kolonne.core.code.Parameter;
 
 /** Nationally determined parameters by name, with the recommended values of EN 1992-1-1. */
 public final class EnParameters {
+    /** Values of {@code secondOrder}. */
+    static final int CURVATURE = 1;
+
+    static final int STIFFNESS = 2;
+
     public static final List<Parameter> ALL = List.of(
             new Parameter("gammaC", "γC, partial factor of concrete", "2.4.2.4", 1.5, 1, 2),
             new Parameter("gammaS", "γS, partial factor of steel", "2.4.2.4", 1.15, 1, 1.5),
@@ -38,6 +43,15 @@ public final class EnParameters {
                     0.3,
                     1),
             new Parameter("slenderness", "factor of λlim", "5.8.3.1(1)", 20, 5, 30),
+            new Parameter(
+                    "secondOrder",
+                    "second order of columns: 1 by nominal curvature, 2 by nominal stiffness",
+                    "5.8.5(1)",
+                    CURVATURE,
+                    CURVATURE,
+                    STIFFNESS,
+                    true),
+            new Parameter("gammaCE", "γCE, modulus of elasticity in second order", "5.8.6(3)", 1.2, 1, 1.5),
             new Parameter("creep", "φ(∞, t0), creep coefficient", "3.1.4", 2.0, 0, 4),
             new Parameter("shrinkage", "εcs, total shrinkage in thousandths", "3.1.4(6)", 0.3, 0, 1));
 

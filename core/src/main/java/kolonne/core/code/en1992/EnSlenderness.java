@@ -9,12 +9,12 @@ import kolonne.core.explain.Clause;
 import kolonne.core.explain.Quantity;
 import kolonne.core.explain.Trace;
 
-/** Second order by EN 1992-1-1 section 5.8: slenderness limit 5.8.3.1, nominal curvature 5.8.8, with Kr = 1. */
+/** Second order by EN 1992-1-1 section 5.8: slenderness limit 5.8.3.1, then nominal curvature 5.8.8 or nominal stiffness 5.8.7, as the nation chooses. */
 final class EnSlenderness implements Slenderness {
-    /** B = √(1 + 2ω) where ω is not known (5.8.3.1(1)). */
-    private static final double B = 1.1;
     /** Curvature distribution, c ≈ π² (5.8.8.2(4)). */
     private static final double CURVATURE = 10;
+    /** β = π² / c0 with c0 = 8 of first-order moments that are the same all along, M0e among them (5.8.7.3(2), (3)). */
+    private static final double CONSTANT = Math.PI * Math.PI / 8;
 
     private final En1992 code;
     private final EnParameters p;
@@ -32,11 +32,12 @@ final class EnSlenderness implements Slenderness {
         if (n <= 0) {
             return new Magnified(l.m2(), 1, false);
         }
+        double omega = l.bars().area() * code.designSteel(l.fy()) / (l.ag() * code.fcd(l.fc()));
         double creep = p.get("creep") * l.sustainedMoment();
         // m1 is negative in single curvature here, rm = M01 / M02 positive there; loads between the ends and sidesway
         // take rm = 1
         double rm = l.transverse() || l.sways() || l.m2() <= 0 ? 1 : -l.m1() / l.m2();
-        double limit = p.get("slenderness") / (1 + 0.2 * creep) * B * (1.7 - rm) / Math.sqrt(n);
+        double limit = p.get("slenderness") / (1 + 0.2 * creep) * Math.sqrt(1 + 2 * omega) * (1.7 - rm) / Math.sqrt(n);
         if (t.on()) {
             t.step(
                     "φef",
@@ -59,15 +60,19 @@ final class EnSlenderness implements Slenderness {
             t.step(
                     "λlim",
                     "20 A B C / √n",
-                    "φef = {0}, rm = {1}, n = {2}",
+                    "φef = {0}, ω = {1}, rm = {2}, n = {3}",
                     limit,
                     Quantity.NUMBER,
                     Clause.of("5.8.3.1(1)"),
                     in(creep, Quantity.NUMBER),
+                    in(omega, Quantity.NUMBER),
                     in(rm, Quantity.NUMBER),
                     in(n, Quantity.NUMBER));
         }
-        return lambda <= limit ? new Magnified(l.m2(), 1, false) : curvature(l, l0, lambda, creep, t);
+        if (lambda <= limit) {
+            return new Magnified(l.m2(), 1, false);
+        }
+        return byStiffness() ? stiffness(l, l0, lambda, n, creep, t) : curvature(l, l0, lambda, n, omega, creep, t);
     }
 
     @Override
@@ -75,35 +80,14 @@ final class EnSlenderness implements Slenderness {
         return EnLengthFactor.of(foot, head, moves, t);
     }
 
-    private Magnified curvature(Lift l, double l0, double lambda, double creep, Trace t) {
-        double beta = 0.35 + l.fc() / 200 - lambda / 150;
-        double factor = Math.max(1, 1 + beta * creep);
-        double yield = code.designSteel(l.fy()) / Steel.ES;
-        double curvature = factor * yield / (0.45 * l.d());
-        double e2 = curvature * l0 * l0 / CURVATURE;
-        // (5.32): opposite signs make M01 negative
+    private boolean byStiffness() {
+        return p.get("secondOrder") == EnParameters.STIFFNESS;
+    }
+
+    /** (5.32): end moments as one that is the same all along; opposite signs make M01 negative. */
+    private static double equivalent(Lift l, Trace t) {
         double m0e = l.transverse() ? l.m2() : Math.max(0.6 * l.m2() - 0.4 * l.m1(), 0.4 * l.m2());
-        double m = Math.max(l.m2(), m0e + l.pu() * e2);
         if (t.on()) {
-            t.step("d", "h/2 + is", "", l.d(), Quantity.LENGTH, Clause.of("5.8.8.3(2)"));
-            t.step(
-                    "1/r",
-                    "Kr Kφ εyd / (0.45 d)",
-                    "1.0 × {0} × {1} / (0.45 × {2})",
-                    curvature * 1000,
-                    Quantity.NUMBER,
-                    Clause.of("5.8.8.3(1), per m"),
-                    in(factor, Quantity.NUMBER),
-                    in(yield, Quantity.STRAIN),
-                    in(l.d(), Quantity.LENGTH));
-            t.step(
-                    "e2",
-                    "(1/r) l0² / 10",
-                    "l0 = {0}",
-                    e2,
-                    Quantity.LENGTH,
-                    Clause.of("5.8.8.2(3)"),
-                    in(l0, Quantity.LENGTH));
             t.step(
                     "M0e",
                     "0.6 M02 + 0.4 M01 ≥ 0.4 M02",
@@ -112,6 +96,49 @@ final class EnSlenderness implements Slenderness {
                     Quantity.MOMENT,
                     Clause.of("5.8.8.2(2)"),
                     in(l.m2(), Quantity.MOMENT));
+        }
+        return m0e;
+    }
+
+    private Magnified curvature(Lift l, double l0, double lambda, double n, double omega, double creep, Trace t) {
+        double beta = 0.35 + l.fc() / 200 - lambda / 150;
+        double factor = Math.max(1, 1 + beta * creep);
+        double yield = code.designSteel(l.fy()) / Steel.ES;
+        // (5.36), nbal = 0.4
+        double axial = Math.max(0, Math.min(1, (1 + omega - n) / (1 + omega - 0.4)));
+        double curvature = axial * factor * yield / (0.45 * l.bars().depth());
+        double e2 = curvature * l0 * l0 / CURVATURE;
+        double m0e = equivalent(l, t);
+        double m = Math.max(l.m2(), m0e + l.pu() * e2);
+        if (t.on()) {
+            t.step("d", "h/2 + is", "", l.bars().depth(), Quantity.LENGTH, Clause.of("5.8.8.3(2)"));
+            t.step(
+                    "Kr",
+                    "(nu − n) / (nu − nbal) ≤ 1",
+                    "(1 + {0} − {1}) / (1 + {0} − 0.4)",
+                    axial,
+                    Quantity.NUMBER,
+                    Clause.of("5.8.8.3(3)"),
+                    in(omega, Quantity.NUMBER),
+                    in(n, Quantity.NUMBER));
+            t.step(
+                    "1/r",
+                    "Kr Kφ εyd / (0.45 d)",
+                    "{0} × {1} × {2} / (0.45 d)",
+                    curvature * 1000,
+                    Quantity.NUMBER,
+                    Clause.of("5.8.8.3(1), per m"),
+                    in(axial, Quantity.NUMBER),
+                    in(factor, Quantity.NUMBER),
+                    in(yield, Quantity.STRAIN));
+            t.step(
+                    "e2",
+                    "(1/r) l0² / 10",
+                    "l0 = {0}",
+                    e2,
+                    Quantity.LENGTH,
+                    Clause.of("5.8.8.2(3)"),
+                    in(l0, Quantity.LENGTH));
             t.step(
                     "MEd",
                     "M0e + NEd e2",
@@ -126,6 +153,63 @@ final class EnSlenderness implements Slenderness {
         return new Magnified(m, l.m2() > 0 ? m / l.m2() : 1, true);
     }
 
+    /** 5.8.7: the moment without its imperfection, which is added where the section is checked, though magnified with the rest. */
+    private Magnified stiffness(Lift l, double l0, double lambda, double n, double creep, Trace t) {
+        double k1 = Math.sqrt(l.fc() / 20);
+        double k2 = Math.min(0.20, n * lambda / 170);
+        double kc = k1 * k2 / (1 + creep);
+        // below (5.21)'s least steel the bars do not count
+        double ks = l.bars().area() >= 0.002 * l.ag() ? 1 : 0;
+        double ei = kc * l.ei() / p.get("gammaCE") + ks * Steel.ES * l.bars().inertia();
+        double buckling = Math.PI * Math.PI * ei / (l0 * l0);
+        double rest = buckling / l.pu() - 1;
+        double factor = rest <= 0 ? Double.POSITIVE_INFINITY : 1 + CONSTANT / rest;
+        double m0e = equivalent(l, t);
+        double m = Math.max(l.m2(), factor * (m0e + l.imperfection()) - l.imperfection());
+        if (t.on()) {
+            t.step(
+                    "Kc",
+                    "√(fck / 20) (n λ / 170 ≤ 0.20) / (1 + φef)",
+                    "{0} × {1} / (1 + {2})",
+                    kc,
+                    Quantity.NUMBER,
+                    Clause.of("5.8.7.2(2)"),
+                    in(k1, Quantity.NUMBER),
+                    in(k2, Quantity.NUMBER),
+                    in(creep, Quantity.NUMBER));
+            t.step(
+                    "NB",
+                    "π² (Kc Ecd Ic + Ks Es Is) / l0²",
+                    "Ks = {0}, Is / Ic = {1}, l0 = {2}",
+                    buckling,
+                    Quantity.FORCE,
+                    Clause.of("5.8.7.2(1)"),
+                    in(ks, Quantity.NUMBER),
+                    in(l.bars().inertia() / (l.r() * l.r() * l.ag()), Quantity.NUMBER),
+                    in(l0, Quantity.LENGTH));
+            t.step(
+                    "MEd / M0Ed",
+                    "1 + β / (NB / NEd − 1), β = π² / 8",
+                    "1 + 1.234 / ({0} / {1} − 1)",
+                    factor,
+                    Quantity.NUMBER,
+                    Clause.of("5.8.7.3(1)"),
+                    in(buckling, Quantity.FORCE),
+                    in(l.pu(), Quantity.FORCE));
+            t.step(
+                    "MEd",
+                    "M0Ed · MEd / M0Ed, less the imperfection that is added where the section is checked",
+                    "{0} × ({1} + {2}) − {2}",
+                    m,
+                    Quantity.MOMENT,
+                    Clause.of("5.8.7.3(1)"),
+                    in(factor, Quantity.NUMBER),
+                    in(m0e, Quantity.MOMENT),
+                    in(l.imperfection(), Quantity.MOMENT));
+        }
+        return new Magnified(m, Double.isInfinite(m) ? m : l.m2() > 0 ? m / l.m2() : 1, true);
+    }
+
     @Override
     public double greatestFactor() {
         return Double.POSITIVE_INFINITY;
@@ -133,7 +217,7 @@ final class EnSlenderness implements Slenderness {
 
     @Override
     public Clause bracedClause() {
-        return Clause.of("5.8.8");
+        return Clause.of(byStiffness() ? "5.8.7" : "5.8.8");
     }
 
     @Override

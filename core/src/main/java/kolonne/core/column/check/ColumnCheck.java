@@ -17,7 +17,7 @@ import kolonne.core.code.DuctileColumns;
 import kolonne.core.code.Notation;
 import kolonne.core.column.cage.ColumnCage;
 import kolonne.core.column.cage.ColumnLaps;
-import kolonne.core.column.cage.EffectiveDepths;
+import kolonne.core.column.cage.ColumnSteel;
 import kolonne.core.column.cage.HandLift;
 import kolonne.core.column.cage.LapHeight;
 import kolonne.core.column.cage.VerticalBars;
@@ -68,7 +68,7 @@ public final class ColumnCheck {
         this.basis = context.basis();
         this.code = basis.designCode();
         this.demands = demands;
-        this.all = demands.all(EffectiveDepths.of(lift, cage, context.basis()));
+        this.all = demands.all(ColumnSteel.of(lift, cage, context.basis()));
         this.standing = lift.inScope() ? VerticalBars.of(stack, lift.number(), whole, basis) : List.of();
     }
 
@@ -435,7 +435,7 @@ public final class ColumnCheck {
         LiftDemands demands = new LiftDemands(lift, context);
         List<LiftDemands.Demand> here = new ArrayList<>();
         Trace second = Trace.recording();
-        demands.of(combination, EffectiveDepths.of(lift, cage, context.basis()), here, second);
+        demands.of(combination, ColumnSteel.of(lift, cage, context.basis()), here, second);
         LiftDemands.Demand d = here.get(Math.min(number, here.size() - 1));
         t.say(
                 "Demand",

@@ -7,7 +7,7 @@ import java.util.stream.IntStream;
 import kolonne.core.analysis.Analysis;
 import kolonne.core.code.Slenderness;
 import kolonne.core.column.cage.ColumnCage;
-import kolonne.core.column.cage.EffectiveDepths;
+import kolonne.core.column.cage.ColumnSteel;
 import kolonne.core.column.line.ColumnStack;
 import kolonne.core.column.line.LiftForces;
 import kolonne.core.demand.Demands;
@@ -117,7 +117,7 @@ public final class LiftDemands {
 
     /** All demands of a lift with a cage. */
     public static List<Demand> of(ColumnStack.Lift lift, ColumnCage.LiftCage cage, ColumnContext context) {
-        return new LiftDemands(lift, context).all(EffectiveDepths.of(lift, cage, context.basis()));
+        return new LiftDemands(lift, context).all(ColumnSteel.of(lift, cage, context.basis()));
     }
 
     public ColumnStack.Lift lift() {
@@ -129,39 +129,39 @@ public final class LiftDemands {
     }
 
     /** Combination by combination. */
-    public List<Demand> all(EffectiveDepths depths) {
+    public List<Demand> all(ColumnSteel steel) {
         List<Demand> out = new ArrayList<>(4 * d.count());
         for (int c = 0; c < d.count(); c++) {
-            of(c, depths, out, Trace.OFF);
+            of(c, steel, out, Trace.OFF);
         }
         return out;
     }
 
     /** The demands of a combination. */
-    public List<Demand> of(int c, EffectiveDepths depths) {
+    public List<Demand> of(int c, ColumnSteel steel) {
         List<Demand> out = new ArrayList<>(6);
-        of(c, depths, out, Trace.OFF);
+        of(c, steel, out, Trace.OFF);
         return out;
     }
 
     /** The demands of a combination, about each axis in turn where the code asks for imperfections; records the second-order calculation. */
-    public void of(int c, EffectiveDepths depths, List<Demand> out, Trace t) {
+    public void of(int c, ColumnSteel steel, List<Demand> out, Trace t) {
         int before = out.size();
         if (rules.leastEccentricity(lift.section().shape().depth()) <= 0) {
-            of(c, 0, 0, depths, before, out, t);
+            of(c, 0, 0, steel, before, out, t);
         } else {
             int as = lift.legged() ? UPWARDS : AS_IT_IS;
-            of(c, as, 0, depths, before, out, t);
-            of(c, 0, as, depths, before, out, t);
+            of(c, as, 0, steel, before, out, t);
+            of(c, 0, as, steel, before, out, t);
             if (lift.legged()) {
-                of(c, -as, 0, depths, before, out, Trace.OFF);
-                of(c, 0, -as, depths, before, out, Trace.OFF);
+                of(c, -as, 0, steel, before, out, Trace.OFF);
+                of(c, 0, -as, steel, before, out, Trace.OFF);
             }
         }
     }
 
     /** @param ofX how imperfections act in the plane of Mx, 0 for not at all; {@code ofY} in that of My */
-    private void of(int c, int ofX, int ofY, EffectiveDepths depths, int before, List<Demand> out, Trace t) {
+    private void of(int c, int ofX, int ofY, ColumnSteel steel, int before, List<Demand> out, Trace t) {
         LiftForces f = forces[c];
         double factor = Math.max(sway.deltaMx(), sway.deltaMy());
         int last = heights.length - 1;
@@ -180,7 +180,7 @@ public final class LiftDemands {
                         false));
             }
         }
-        slender(c, ofX, ofY, depths, before, out, t);
+        slender(c, ofX, ofY, steel, before, out, t);
     }
 
     private double depth() {
@@ -206,15 +206,15 @@ public final class LiftDemands {
     }
 
     /** Adds the magnified moments of a lift that is slender about either axis; about the other it has the largest moment of the analysis. */
-    private void slender(int c, int ofX, int ofY, EffectiveDepths depths, int before, List<Demand> out, Trace t) {
+    private void slender(int c, int ofX, int ofY, ColumnSteel steel, int before, List<Demand> out, Trace t) {
         LiftForces f = forces[c];
         Shape s = lift.section().shape();
         t.say("Slenderness about x", "", rules.bracedClause());
-        Slenderness.Magnified x =
-                rules.braced(lift(c, f.alongX, lift.aboutX(), inertia(s, true), depth(), depths.x(), f.greatest, t), t);
+        Slenderness.Magnified x = rules.braced(
+                lift(c, f.alongX, lift.aboutX(), inertia(s, true), depth(), steel.x(), f.greatest, ofX != 0, t), t);
         t.say("Slenderness about y", "", rules.bracedClause());
         Slenderness.Magnified y = rules.braced(
-                lift(c, f.alongY, lift.aboutY(), inertia(s, false), width(), depths.y(), f.greatest, t), t);
+                lift(c, f.alongY, lift.aboutY(), inertia(s, false), width(), steel.y(), f.greatest, ofY != 0, t), t);
         if (!x.slender() && !y.slender()) {
             return;
         }
@@ -296,8 +296,9 @@ public final class LiftDemands {
             ColumnStack.Unbraced u,
             double inertia,
             double h,
-            double d,
+            Slenderness.Bars bars,
             double p,
+            boolean imperfect,
             Trace t) {
         double a = along.foot();
         double b = along.head();
@@ -347,7 +348,8 @@ public final class LiftDemands {
                 lift.material().fc(),
                 context.basis().fy(),
                 area(),
-                d);
+                bars,
+                imperfect && p > 0 ? p * rules.imperfection(effective(u)) : 0);
     }
 
     private void explainEnds(ColumnStack.Unbraced u, double k, Trace t) {

@@ -16,7 +16,7 @@ import kolonne.core.code.Bar;
 import kolonne.core.code.DesignCode;
 import kolonne.core.column.cage.BarLayout;
 import kolonne.core.column.cage.ColumnCage;
-import kolonne.core.column.cage.EffectiveDepths;
+import kolonne.core.column.cage.ColumnSteel;
 import kolonne.core.column.cage.HandLift;
 import kolonne.core.column.cage.LapHeight;
 import kolonne.core.column.cage.LegBars;
@@ -201,7 +201,7 @@ public final class ColumnDesigner {
                         b.lift,
                         c,
                         VerticalBars.of(b.stack, lift.number(), c, upper, basis),
-                        b.demands.all(EffectiveDepths.of(lift, c, basis)),
+                        b.demands.all(ColumnSteel.of(lift, c, basis)),
                         context));
         Predicate<ColumnCage.LiftCage> near = c -> laps(lift, c, upper);
         if (frame != null) {
@@ -300,9 +300,9 @@ public final class ColumnDesigner {
                 .toList();
         for (ColumnCage.LiftCage c : some) {
             StrengthSurface surface = context.surface(lift.section(), lift.material(), c);
-            EffectiveDepths depths = EffectiveDepths.of(lift, c, basis);
-            if (!failsAgain(surface, depths, borne, decisive)
-                    && !fails(surface, depths, borne, decisive)
+            ColumnSteel steel = ColumnSteel.of(lift, c, basis);
+            if (!failsAgain(surface, steel, borne, decisive)
+                    && !fails(surface, steel, borne, decisive)
                     && strong.test(c)) {
                 return c;
             }
@@ -312,13 +312,10 @@ public final class ColumnDesigner {
 
     /** The demands that failed other arrangements most likely fail this one too. */
     private static boolean failsAgain(
-            StrengthSurface surface,
-            EffectiveDepths depths,
-            List<Borne> borne,
-            List<Deque<LiftDemands.Demand>> decisive) {
+            StrengthSurface surface, ColumnSteel steel, List<Borne> borne, List<Deque<LiftDemands.Demand>> decisive) {
         for (int i = 0; i < borne.size(); i++) {
             for (LiftDemands.Demand d : decisive.get(i)) {
-                List<LiftDemands.Demand> now = borne.get(i).demands.of(d.combination(), depths);
+                List<LiftDemands.Demand> now = borne.get(i).demands.of(d.combination(), steel);
                 if (utilisation(surface, now.get(d.number())) > 1) {
                     return true;
                 }
@@ -328,12 +325,9 @@ public final class ColumnDesigner {
     }
 
     private static boolean fails(
-            StrengthSurface surface,
-            EffectiveDepths depths,
-            List<Borne> borne,
-            List<Deque<LiftDemands.Demand>> decisive) {
+            StrengthSurface surface, ColumnSteel steel, List<Borne> borne, List<Deque<LiftDemands.Demand>> decisive) {
         for (int i = 0; i < borne.size(); i++) {
-            LiftDemands.Demand failing = worst(surface, borne.get(i).demands.all(depths));
+            LiftDemands.Demand failing = worst(surface, borne.get(i).demands.all(steel));
             if (failing != null) {
                 Deque<LiftDemands.Demand> before = decisive.get(i);
                 before.addFirst(failing);
@@ -371,9 +365,9 @@ public final class ColumnDesigner {
         double lowest = Double.POSITIVE_INFINITY;
         for (ColumnCage.LiftCage c : arranged.subList(Math.max(0, arranged.size() - 12), arranged.size())) {
             StrengthSurface surface = context.surface(lift.section(), lift.material(), c);
-            EffectiveDepths depths = EffectiveDepths.of(lift, c, basis);
+            ColumnSteel steel = ColumnSteel.of(lift, c, basis);
             double worst = borne.stream()
-                    .flatMap(b -> b.demands.all(depths).stream())
+                    .flatMap(b -> b.demands.all(steel).stream())
                     .filter(LiftDemands.Demand::stable)
                     .mapToDouble(d -> surface.screened(d.p(), d.mx(), d.my()))
                     .max()

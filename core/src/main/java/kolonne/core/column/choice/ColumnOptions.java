@@ -5,7 +5,7 @@ import java.util.List;
 import kolonne.core.basis.Basis;
 import kolonne.core.column.cage.BarLayout;
 import kolonne.core.column.cage.ColumnCage;
-import kolonne.core.column.cage.EffectiveDepths;
+import kolonne.core.column.cage.ColumnSteel;
 import kolonne.core.column.check.ColumnContext;
 import kolonne.core.column.check.ColumnTieCheck;
 import kolonne.core.column.check.LiftDemands;
@@ -56,7 +56,7 @@ public final class ColumnOptions {
     private static double worst(
             ColumnStack.Lift lift, ColumnCage.LiftCage c, LiftDemands demands, ColumnContext context) {
         StrengthSurface surface = context.surface(lift.section(), lift.material(), c);
-        List<LiftDemands.Demand> all = demands.all(EffectiveDepths.of(lift, c, context.basis()));
+        List<LiftDemands.Demand> all = demands.all(ColumnSteel.of(lift, c, context.basis()));
         double[] quick = new double[all.size()];
         double highest = 0;
         for (int i = 0; i < quick.length; i++) {

@@ -313,7 +313,23 @@ class AciRulesTest {
 
     private static Slenderness.Lift lift(double m1, double m2, double pu, double length, double sustained) {
         return new Slenderness.Lift(
-                m1, m2, length, 1, 120, 4e13, 400, pu, sustained, 0, false, false, 30, 420, 160_000, 340);
+                m1,
+                m2,
+                length,
+                1,
+                120,
+                4e13,
+                400,
+                pu,
+                sustained,
+                0,
+                false,
+                false,
+                30,
+                420,
+                160_000,
+                new Slenderness.Bars(340, 0, 0),
+                0);
     }
 
     /**

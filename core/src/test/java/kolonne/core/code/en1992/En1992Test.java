@@ -290,9 +290,28 @@ class En1992Test {
                 "stronger concrete is more brittle");
     }
 
+    /** [mm2]: ω = 0.105, so that B = √(1 + 2 ω) = 1.1. */
+    private static final double BARS = 0.105 * 90_000 * 20 / (500 / 1.15);
+
     private static Slenderness.Lift lift(double m1, double m2, double length, double pu) {
         return new Slenderness.Lift(
-                m1, m2, length, 1, 300 / Math.sqrt(12), 0, 300, pu, 0, 0.7, false, false, 30, 500, 90_000, 250);
+                m1,
+                m2,
+                length,
+                1,
+                300 / Math.sqrt(12),
+                0,
+                300,
+                pu,
+                0,
+                0.7,
+                false,
+                false,
+                30,
+                500,
+                90_000,
+                new Slenderness.Bars(250, BARS, 0),
+                0);
     }
 
     /** Hand calculation of 5.8.3.1: A = 1 / (1 + 0.2 × 1.4) = 0.781, B = 1.1, C = 1.7 − 0.5, n = 0.5: λlim = 29.2. */
@@ -308,12 +327,12 @@ class En1992Test {
                 .slender());
     }
 
-    /** Hand calculation of 5.8.8: l0 = 6 m, φef = 1.4, β = 0.35 + 30/200 − 69.3/150 = 0.038, Kφ = 1.053. */
+    /** Hand calculation of 5.8.8: l0 = 6 m, φef = 1.4, β = 0.35 + 30/200 − 69.3/150 = 0.038, Kφ = 1.053, Kr = (1.105 − 0.5) / (1.105 − 0.4) = 0.858. */
     @Test
     void nominalCurvature() {
         double lambda = 6000 / (300 / Math.sqrt(12));
         double k = 1 + (0.35 + 0.15 - lambda / 150) * 1.4;
-        double e2 = k * (500 / 1.15 / 200_000) / (0.45 * 250) * 6000.0 * 6000 / 10;
+        double e2 = 0.605 / 0.705 * k * (500 / 1.15 / 200_000) / (0.45 * 250) * 6000.0 * 6000 / 10;
         double m = 0.6 * 40e6 + 0.4 * 20e6 + 900e3 * e2;
         assertEquals(
                 m,
@@ -329,6 +348,164 @@ class En1992Test {
                         .braced(lift(20e6, 40e6, 6000, 900e3), Trace.OFF)
                         .moment(),
                 1e-6 * n);
+    }
+
+    /**
+     * Hand calculation of 5.8.7: 300 × 300, C30/37, Ecm = 33 000, l0 = 6 m, φef = 1.4, NEd = 900 kN, Is = 2000 · 100². k1 = √1.5 = 1.2247, k2 = 0.5 · 69.28 / 170 =
+     * 0.2038 ≥ 0.20, Kc = 0.2449 / 2.4 = 0.10206; Ecd Ic = 33 000 / 1.2 · 6.75e8 = 1.85625e13; EI = 1.8945e12 + 4e12 = 5.8945e12; NB = 1616.0 kN; factor
+     * 1 + 1.2337 / (1616.0 / 900 − 1) = 2.5507.
+     */
+    @Test
+    void nominalStiffness() {
+        En1992 code = En1992.of(Map.of("secondOrder", 2.0));
+        double i = 300 / Math.sqrt(12);
+        Slenderness.Lift l = new Slenderness.Lift(
+                -20e6,
+                40e6,
+                6000,
+                1,
+                i,
+                33_000 * 6.75e8,
+                300,
+                900e3,
+                0,
+                0.7,
+                false,
+                false,
+                30,
+                500,
+                90_000,
+                new Slenderness.Bars(250, 2000, 2e7),
+                0);
+        assertEquals(2.5507 * 32e6, code.slenderness().braced(l, Trace.OFF).moment(), 2e-4 * 80e6);
+        // with an imperfection of 6000 / 400 that is magnified with the rest and added where the section is checked
+        Slenderness.Lift aside = new Slenderness.Lift(
+                -20e6,
+                40e6,
+                6000,
+                1,
+                i,
+                33_000 * 6.75e8,
+                300,
+                900e3,
+                0,
+                0.7,
+                false,
+                false,
+                30,
+                500,
+                90_000,
+                new Slenderness.Bars(250, 2000, 2e7),
+                13.5e6);
+        assertEquals(
+                2.5507 * (32e6 + 13.5e6) - 13.5e6,
+                code.slenderness().braced(aside, Trace.OFF).moment(),
+                2e-4 * 116e6);
+        // 1 650 kN is more than NB with k2 = 0.20 as well
+        Slenderness.Lift buckles = new Slenderness.Lift(
+                -20e6,
+                40e6,
+                6000,
+                1,
+                i,
+                33_000 * 6.75e8,
+                300,
+                1650e3,
+                0,
+                0.7,
+                false,
+                false,
+                30,
+                500,
+                90_000,
+                new Slenderness.Bars(250, 2000, 2e7),
+                0);
+        assertTrue(
+                Double.isInfinite(code.slenderness().braced(buckles, Trace.OFF).moment()));
+        assertTrue(
+                Double.isInfinite(code.slenderness().braced(buckles, Trace.OFF).factor()));
+        assertEquals("5.8.7", code.slenderness().bracedClause().toString());
+        // where the curvature's 0.6 · 40 + 0.4 · 20 is magnified less than M02, M02 stays
+        Slenderness.Lift light = new Slenderness.Lift(
+                40e6,
+                40e6,
+                9000,
+                1,
+                i,
+                33_000 * 6.75e8,
+                300,
+                100e3,
+                0,
+                0.7,
+                false,
+                false,
+                30,
+                500,
+                90_000,
+                new Slenderness.Bars(250, 2000, 2e7),
+                0);
+        assertEquals(40e6, code.slenderness().braced(light, Trace.OFF).moment(), 1);
+    }
+
+    /** (5.36): Kr is 1 up to nbal = 0.4 and falls to nothing at nu = 1 + ω. */
+    @Test
+    void curvatureUnderGreatForces() {
+        double i = 300 / Math.sqrt(12);
+        double omega = 2000 * (500 / 1.15) / (90_000 * 20);
+        double[] second = new double[4];
+        double[] n = {0.4, 0.7, 1.0, 1.4};
+        for (int k = 0; k < 4; k++) {
+            double pu = n[k] * 1800e3;
+            Slenderness.Lift l = new Slenderness.Lift(
+                    -40e6,
+                    40e6,
+                    9000,
+                    1,
+                    i,
+                    0,
+                    300,
+                    pu,
+                    0,
+                    0,
+                    false,
+                    false,
+                    30,
+                    500,
+                    90_000,
+                    new Slenderness.Bars(250, 2000, 0),
+                    0);
+            second[k] = (CODE.slenderness().braced(l, Trace.OFF).moment() - 40e6) / pu;
+            assertEquals(Math.min(1, (1 + omega - n[k]) / (0.6 + omega)), second[k] / second[0], 1e-9, "n = " + n[k]);
+        }
+    }
+
+    /** 5.8.3.1(1): B = √(1 + 2 ω) with the bars that are there. */
+    @Test
+    void moreBarsAreLessSlender() {
+        double i = 300 / Math.sqrt(12);
+        double limit = 20 / 1.28 * Math.sqrt(1 + 2 * 0.8) * 1.2 / Math.sqrt(0.5);
+        double area = 0.8 * 90_000 * 20 / (500 / 1.15);
+        for (double beyond : new double[] {0.999, 1.001}) {
+            Slenderness.Lift l = new Slenderness.Lift(
+                    -20e6,
+                    40e6,
+                    beyond * limit * i,
+                    1,
+                    i,
+                    0,
+                    300,
+                    900e3,
+                    0,
+                    0.7,
+                    false,
+                    false,
+                    30,
+                    500,
+                    90_000,
+                    new Slenderness.Bars(250, area, 0),
+                    0);
+            assertEquals(beyond > 1, CODE.slenderness().braced(l, Trace.OFF).slender());
+        }
     }
 
     /** 5.8.3.1(1): in a storey that sways rm = 1, C = 0.7; the same with loads between the ends. */
@@ -354,7 +531,8 @@ class En1992Test {
                         30,
                         500,
                         90_000,
-                        250);
+                        new Slenderness.Bars(250, BARS, 0),
+                        0);
                 assertEquals(beyond > 1, CODE.slenderness().braced(l, Trace.OFF).slender());
             }
         }
@@ -402,6 +580,12 @@ class En1992Test {
         assertTrue(En1992.of(Map.of("cotMost", 1.75)).shearSteel(s, 200e3) > CODE.shearSteel(s, 200e3));
         Basis b = Basis.standard("en-1992-1-1");
         Basis bad = Varied.national(b, Map.of("gammaX", 1.0, "gammaC", 9.0));
+        // a choice between two ways has no third between them
+        assertEquals(
+                List.of("basis.national.secondOrder"),
+                Varied.national(b, Map.of("secondOrder", 1.5)).check().stream()
+                        .map(kolonne.core.finding.Finding::code)
+                        .toList());
         assertEquals(2, bad.check().size());
     }
 }

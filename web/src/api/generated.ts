@@ -7044,6 +7044,7 @@ export interface components {
             recommended: number;
             least: number;
             most: number;
+            whole: boolean;
         };
         Person: {
             account: string;

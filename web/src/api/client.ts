@@ -107,6 +107,7 @@ export type SectionEntry = Partial<Omit<Schemas['Entry'], 'shape' | 'bars' | 'st
   stirrups?: Partial<Schemas['StirrupEntry']>
   forces: Partial<Schemas['ForceEntry']>[]
 }
+export type Strains = Schemas['Strains']
 export type SectionAnswer = Schemas['SectionAnswer']
 
 /** A basis kept for all projects. */
@@ -206,8 +207,9 @@ export const api = {
   changeBasis: (id: string, version: number, fields: BasisChange) =>
     request<Project>(`${p(id)}/basis`, json('PATCH', fields, version)),
   model: (id: string, signal?: AbortSignal) => request<Model>(`${p(id)}/model`, { signal }),
-  trySection: (entry: SectionEntry, set: number, signal?: AbortSignal) =>
-    request<SectionAnswer>(`/api/sections/try?set=${set}`, {
+  /** @param along point of the curve whose strains are asked for, in place of those of the set */
+  trySection: (entry: SectionEntry, set: number, along: number | undefined, signal?: AbortSignal) =>
+    request<SectionAnswer>(`/api/sections/try?set=${set}${along === undefined ? '' : `&along=${along}`}`, {
       method: 'POST',
       body: JSON.stringify(entry),
       headers: { 'Content-Type': 'application/json' },

@@ -1865,6 +1865,7 @@ export interface paths {
             parameters: {
                 query?: {
                     set?: string;
+                    along?: string;
                 };
                 header?: never;
                 path?: never;
@@ -7312,6 +7313,7 @@ export interface components {
             sets: components["schemas"]["SectionSet"][];
             picture: components["schemas"]["SectionPicture"];
             curves: components["schemas"]["Curves"] | null;
+            strains: components["schemas"]["Strains"] | null;
             calculation: components["schemas"]["Step"][];
         };
         SectionBar: {
@@ -7527,6 +7529,20 @@ export interface components {
             topM: number;
             qx: number | null;
             qy: number | null;
+        };
+        StrainedBar: {
+            depthMm: number;
+            strain: number;
+            stressMpa: number;
+        };
+        Strains: {
+            along: number | null;
+            towardsDeg: number;
+            sizeMm: number;
+            edge: number;
+            far: number;
+            bars: components["schemas"]["StrainedBar"][];
+            concrete: number[];
         };
         Stresses: {
             concrete: number;

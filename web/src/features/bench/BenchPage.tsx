@@ -23,6 +23,7 @@ export function BenchPage({ mode, onMode }: { mode: Mode; onMode: () => void }) 
   const kept = useDraft<Bench>('kolonne.bench', benchStart)
   const { draft: bench, set } = kept
   const [picked, setPicked] = useState(0)
+  const [along, setAlong] = useState<number>()
   const [size, setSize] = useState('T20')
   const catalogue = useQuery({
     queryKey: ['catalogue'],
@@ -30,10 +31,14 @@ export function BenchPage({ mode, onMode }: { mode: Mode; onMode: () => void }) 
     staleTime: Infinity,
   })
   const settled = useSettled(bench, 200)
+  const pick = (set: number) => {
+    setAlong(undefined)
+    setPicked(set)
+  }
   const chosen = Math.min(picked, Math.max(0, settled.sets.length - 1))
   const answer = useQuery({
-    queryKey: ['bench', settled, chosen],
-    queryFn: ({ signal }) => api.trySection(entryOf(settled), chosen, signal),
+    queryKey: ['bench', settled, chosen, along],
+    queryFn: ({ signal }) => api.trySection(entryOf(settled), chosen, along, signal),
     placeholderData: keepPreviousData,
     retry: false,
   })
@@ -88,7 +93,7 @@ export function BenchPage({ mode, onMode }: { mode: Mode; onMode: () => void }) 
             sets={bench.sets}
             picked={chosen}
             us={bench.us}
-            onPick={setPicked}
+            onPick={pick}
             onChange={(sets) => set({ ...bench, sets })}
           />
           <div className="sketch-foot">
@@ -136,6 +141,7 @@ export function BenchPage({ mode, onMode }: { mode: Mode; onMode: () => void }) 
               bench={bench}
               diameter={diameter}
               set={answer.isError ? undefined : a?.sets[chosen]}
+              strains={answer.isError ? undefined : (a?.strains ?? undefined)}
               centroid={centroid}
               snap={bench.us ? 0.25 : 5}
               onPlace={([x, z]) =>
@@ -143,14 +149,18 @@ export function BenchPage({ mode, onMode }: { mode: Mode; onMode: () => void }) 
               }
               onTake={(i) => set({ ...bench, bars: singles(bench.bars).filter((_, n) => n !== i) })}
             />
-            {a && !answer.isError && (
-              <SetTable answer={a} picked={Math.min(chosen, a.sets.length - 1)} onPick={setPicked} />
-            )}
+            {a && !answer.isError && <SetTable answer={a} picked={Math.min(chosen, a.sets.length - 1)} onPick={pick} />}
           </div>
           {answer.isError ? (
             <ErrorView error={answer.error} />
           ) : a ? (
-            <BenchResults answer={a} us={bench.us} picked={Math.min(chosen, a.sets.length - 1)} onPick={setPicked} />
+            <BenchResults
+              answer={a}
+              us={bench.us}
+              picked={Math.min(chosen, a.sets.length - 1)}
+              onPick={pick}
+              onAlong={setAlong}
+            />
           ) : (
             <Loading words="Working it out" />
           )}

@@ -1,18 +1,21 @@
-import type { SectionAnswer } from '../../api/client'
+import type { SectionAnswer, Strains } from '../../api/client'
 import type { Bench } from './draft'
 import { singles } from './draft'
 import { ringsOf, type Point } from './outline'
+import { neutralAxis } from './strains'
 
 const W = 370
 const H = 310
 const PAD = 26
 
-/** The section to scale with its bars and, for the chosen set, the neutral axis at the strength or under service load, with the bars that are pulled; a click places a bar or takes one away. */
+/** The section to scale with its bars and, for the chosen set, the neutral axis at the strength, at a point of the curve or under service load, with the bars that are pulled; a click places a bar or takes one away. */
 export function BenchPicture(p: {
   bench: Bench
   /** diameter of a bar by its label, in the units of the section */
   diameter: (label: string) => number
   set?: SectionAnswer['sets'][number]
+  /** of the set or of a point of the curve */
+  strains?: Strains
   centroid?: Point
   /** grid that clicks snap to */
   snap: number
@@ -60,7 +63,9 @@ export function BenchPicture(p: {
           d={rings.map((r) => `M${r.map(([x, z]) => `${px(x)},${pz(z)}`).join('L')}Z`).join('')}
         />
       )}
-      {p.set && p.centroid && <NeutralAxis {...p} px={px} pz={pz} all={all} set={p.set} centroid={p.centroid} />}
+      {p.strains && p.centroid && (
+        <NeutralAxis {...p} px={px} pz={pz} all={all} strains={p.strains} centroid={p.centroid} />
+      )}
       {p.centroid && <path className="centroid" d={`M${px(p.centroid[0]) - 5},${pz(p.centroid[1])}h10m-5,-5v10`} />}
       {bars.map((b, i) => (
         <circle
@@ -93,18 +98,19 @@ const stressWords = (mpa: number | undefined, us: boolean) =>
     ? ''
     : `, ${us ? `${(Math.abs(mpa) / 6.894757).toFixed(1)} ksi` : `${Math.abs(mpa).toFixed(0)} MPa`} in ${mpa > 0 ? 'tension' : 'compression'}`
 
-/** The line of no strain where the strength is reached, and the side that is in compression. */
+/** The line of no strain, and the side that is in compression. */
 function NeutralAxis(p: {
   bench: Bench
-  set: SectionAnswer['sets'][number]
+  strains: Strains
   centroid: Point
   all: Point[]
   px: (x: number) => number
   pz: (z: number) => number
 }) {
-  if (p.set.neutralAxisMm === null || p.set.towardsDeg === null) return null
-  const c = p.bench.us ? p.set.neutralAxisMm / 25.4 : p.set.neutralAxisMm
-  const a = (p.set.towardsDeg * Math.PI) / 180
+  const depth = neutralAxis(p.strains)
+  if (depth === undefined) return null
+  const c = p.bench.us ? depth / 25.4 : depth
+  const a = (p.strains.towardsDeg * Math.PI) / 180
   const [ux, uz] = [Math.cos(a), Math.sin(a)]
   const along = ([x, z]: Point) => x * ux + z * uz
   const top =
@@ -115,7 +121,6 @@ function NeutralAxis(p: {
     Math.max(...p.all.map((q) => q[0])) - Math.min(...p.all.map((q) => q[0])),
     Math.max(...p.all.map((q) => q[1])) - Math.min(...p.all.map((q) => q[1])),
   )
-  if (c > 1.2 * size) return null
   // the point of the axis nearest to the centroid
   const off = top - c - along(p.centroid)
   const [mx, mz] = [p.centroid[0] + off * ux, p.centroid[1] + off * uz]

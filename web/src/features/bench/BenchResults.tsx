@@ -1,9 +1,11 @@
-import type { Demand, SectionAnswer } from '../../api/client'
-import { grouped, isOver, utilisation } from '../../lib/format'
-import { unitsOf } from '../../lib/units'
+import type { Curves, Demand, SectionAnswer } from '../../api/client'
+import { isOver, utilisation } from '../../lib/format'
+import { strength, unitsOf } from '../../lib/units'
 import { CalculationPanel } from '../../ui/CalculationPanel'
 import { ForceMomentPlot } from '../column/ForceMomentPlot'
 import { MomentsPlot } from '../column/MomentsPlot'
+import { StrainPicture } from './StrainPicture'
+import { nearest } from './strains'
 
 const CHECKS: Record<string, string> = {
   'axial-bending': 'axial with bending',
@@ -57,9 +59,6 @@ export function SetTable(p: { answer: SectionAnswer; picked: number; onPick: (i:
   )
 }
 
-const quantityText = (mpa: number, us: boolean) =>
-  us ? `${grouped(Math.round((mpa * 1000) / 6.894757))} psi` : `${mpa.toFixed(1)} MPa`
-
 const demandOf = (s: SectionAnswer['sets'][number], i: number): Demand => ({
   combination: s.name,
   combinationNumber: i,
@@ -73,13 +72,27 @@ const demandOf = (s: SectionAnswer['sets'][number], i: number): Demand => ({
 })
 
 /** Checks and calculation of the chosen set, and where all lie in the strength of the section. */
-export function BenchResults(p: { answer: SectionAnswer; us: boolean; picked: number; onPick: (i: number) => void }) {
+export function BenchResults(p: {
+  answer: SectionAnswer
+  us: boolean
+  picked: number
+  onPick: (i: number) => void
+  /** the strains of a point of the curve are asked for, or those of the set */
+  onAlong: (point: number | undefined) => void
+}) {
   const { answer, picked } = p
   const set = answer.sets[picked]
   const units = unitsOf(p.us)
   const demands: Demand[] = answer.sets.flatMap((s, i) => (s.kind === 'strength' ? [demandOf(s, i)] : []))
   const demand = demands.find((d) => d.combinationNumber === picked)
-  const stress = (v: number) => quantityText(v, p.us)
+  const stress = (v: number) => strength(v, units)
+  const plot = (curves: Curves, picked: Demand) => ({
+    curves,
+    demands,
+    picked,
+    units,
+    onPick: (d: Demand) => p.onPick(d.combinationNumber),
+  })
   return (
     <>
       {answer.findings.map((f) => (
@@ -87,20 +100,26 @@ export function BenchResults(p: { answer: SectionAnswer; us: boolean; picked: nu
           {f.what} {f.mend}
         </p>
       ))}
-      {answer.curves && demand && (
-        <div className="plots">
-          {[ForceMomentPlot, MomentsPlot].map((Plot, i) => (
-            <Plot
-              key={i}
-              curves={answer.curves!}
-              demands={demands}
-              picked={demand}
-              units={units}
-              onPick={(d) => p.onPick(d.combinationNumber)}
-            />
-          ))}
-        </div>
-      )}
+      <div className="plots">
+        {answer.curves && demand && (
+          <ForceMomentPlot
+            {...plot(answer.curves, demand)}
+            at={answer.strains?.along == null ? undefined : answer.curves.design[answer.strains.along]}
+          />
+        )}
+        {answer.strains && set && answer.strains.bars.length > 0 && (
+          <StrainPicture
+            strains={answer.strains}
+            units={units}
+            {...(answer.curves && demand
+              ? { curve: { last: answer.curves.design.length - 1, nearest: nearest(answer.curves.design, demand) } }
+              : {})}
+            service={set.kind !== 'strength'}
+            onAlong={p.onAlong}
+          />
+        )}
+        {answer.curves && demand && <MomentsPlot {...plot(answer.curves, demand)} />}
+      </div>
       {set && (
         <>
           <h2>{set.name}</h2>

@@ -1,7 +1,7 @@
-import { render, screen, waitFor } from '@testing-library/react'
+import { fireEvent, render, screen, waitFor } from '@testing-library/react'
 import userEvent from '@testing-library/user-event'
 import { beforeEach, describe, expect, it, vi } from 'vitest'
-import { api, ApiError, type SectionAnswer } from '../../api/client'
+import { api, ApiError, type SectionAnswer, type Strains } from '../../api/client'
 import { Around, codes, curves } from '../../test/fixtures'
 import { BenchPage } from './BenchPage'
 import { benchStart, entryOf, read, setsOf, singles, toCode } from './draft'
@@ -113,6 +113,18 @@ describe('a draft', () => {
 })
 
 describe('the bench', () => {
+  const strains: Strains = {
+    along: null,
+    towardsDeg: 90,
+    sizeMm: 700,
+    edge: 3,
+    far: -4,
+    bars: [
+      { depthMm: 60, strain: 2.4, stressMpa: 420 },
+      { depthMm: 640, strain: -3.4, stressMpa: -420 },
+    ],
+    concrete: [0, 25.5, 250, 25.5, 250, 0],
+  }
   const answer: SectionAnswer = {
     code: 'ACI 318M-19',
     strengths: { areaMm2: 330000, centroidXMm: -70, centroidZMm: 420 },
@@ -135,6 +147,7 @@ describe('the bench', () => {
     })),
     picture: { rings: [], diameter: 0, bars: [] },
     curves: null,
+    strains,
     calculation: [],
   }
   const tried = vi.spyOn(api, 'trySection')
@@ -166,6 +179,24 @@ describe('the bench', () => {
     tried.mockReturnValue(new Promise(() => undefined))
     await userEvent.click(screen.getByRole('button', { name: 'D + 0.3L' }))
     expect(screen.getByRole('heading', { name: 'D + 0.3L' })).toBeInTheDocument()
+  })
+
+  it('shows strains and stresses of the set, and along the curve', async () => {
+    tried.mockResolvedValue({ ...answer, curves })
+    open()
+    expect(await screen.findByText('at the strength, along the ray of the set')).toBeInTheDocument()
+    // 700 · 3 / 7
+    expect(screen.getByText('x = 300 mm')).toBeInTheDocument()
+    expect(screen.getByText('bar 420 MPa pulled')).toBeInTheDocument()
+    tried.mockResolvedValue({ ...answer, curves, strains: { ...strains, along: 1, edge: -2, far: -150, concrete: [] } })
+    const slider = screen.getByRole('slider')
+    fireEvent.change(slider, { target: { value: (slider as HTMLInputElement).value === '2' ? '1' : '2' } })
+    expect(await screen.findByText('at a point of the curve')).toBeInTheDocument()
+    expect([1, 2]).toContain(tried.mock.calls.at(-1)![2])
+    expect(document.querySelector('.on-curve')).not.toBeNull()
+    expect(screen.queryByText(/^x = /)).toBeNull()
+    await userEvent.click(screen.getByRole('button', { name: 'back to the set' }))
+    await waitFor(() => expect(tried.mock.calls.at(-1)![2]).toBeUndefined())
   })
 
   it('tells the stresses of a set under service load, on the bars as well', async () => {

@@ -16,7 +16,17 @@ export interface PlotProps {
 }
 
 /** Axial force against moment: design strength (line), nominal (dashed), every combination a dot, the ray of the chosen one and how far its axial force may fall or rise. */
-export function ForceMomentPlot({ curves, demands, picked, units, onPick }: PlotProps) {
+export function ForceMomentPlot({
+  curves,
+  demands,
+  picked,
+  units,
+  at,
+  onPick,
+}: PlotProps & {
+  /** a point of the curve that is looked at */
+  at?: Curves['design'][number] | undefined
+}) {
   const plot = plotOf(curves, demands, W, H, forceIn(1, units), momentIn(1, units))
   const across = plot.x(bending(picked))
   // where the curve is turned away from the moments it is not the curve that they meet
@@ -73,6 +83,7 @@ export function ForceMomentPlot({ curves, demands, picked, units, onPick }: Plot
           ))}
         </g>
       )}
+      {at && <circle className="on-curve" cx={plot.x(bending(at))} cy={plot.y(at.n)} r={5} />}
       <circle className="dot picked" cx={plot.x(bending(picked))} cy={plot.y(picked.p)} r={5} />
       <text x={W - 10} y={20} textAnchor="end" className="picked-words">
         {utilisation(picked.utilisation)} · {picked.combination}

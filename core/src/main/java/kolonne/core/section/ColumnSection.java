@@ -1,5 +1,6 @@
 package kolonne.core.section;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.function.DoubleUnaryOperator;
 import kolonne.core.code.ConcreteCurve;
@@ -162,6 +163,21 @@ public final class ColumnSection {
             epsT = Math.max(epsT, -strain);
         }
         return new Resultant(n, mx, my, epsT, code.reduction(Math.max(0, epsT), fy / Steel.ES));
+    }
+
+    /** Strains and stresses of the same state; of pure tension for {@code c} 0. */
+    StrainState state(double theta, double c) {
+        double top = reach(theta);
+        List<StrainState.Bar> bars = new ArrayList<>();
+        for (int i = 0; i < barArea.length; i++) {
+            double depthOfBar = top - (barX[i] * Math.cos(theta) + barY[i] * Math.sin(theta));
+            bars.add(new StrainState.Bar(depthOfBar, pull[i], push[i]));
+        }
+        return c == 0
+                ? StrainState.pulled(2 * top, fy / Steel.ES, bars)
+                : curve != null
+                        ? StrainState.by(curve, theta, 2 * top, c, bars)
+                        : StrainState.by(block, theta, 2 * top, c, bars);
     }
 
     /** Resultants with the code's curve. */

@@ -75,6 +75,11 @@ public final class InteractionSurface implements StrengthSurface {
     }
 
     @Override
+    public StrainState state(double theta, double c) {
+        return section.state(theta, c);
+    }
+
+    @Override
     public boolean symmetric() {
         return quadrant;
     }

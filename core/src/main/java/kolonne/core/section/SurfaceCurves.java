@@ -2,10 +2,14 @@ package kolonne.core.section;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 
 /** Curves on the strength surface of a column section, to be drawn: at an angle of moments, at an axial force, and all round. */
 public final class SurfaceCurves {
     private static final int STEPS = 60;
+    /** Number of the last point of a meridian. */
+    public static final int LAST = STEPS;
+
     private static final int ROUND = 72;
     private static final int MERIDIANS = 48;
     private static final int LEVELS = 28;
@@ -37,6 +41,13 @@ public final class SurfaceCurves {
             }
         }
         return new Meridian(design, nominal);
+    }
+
+    /** Strains and stresses at a point of the meridian by its number, from 0 in pure tension to {@link #LAST}; empty where the section bears nothing. */
+    public static Optional<StrainState> along(StrengthSurface s, double angle, int step) {
+        double e = Math.PI * (step / (double) STEPS - 0.5);
+        double m = Math.max(0, Math.cos(e)) * ARM;
+        return s.state(Math.sin(e), m * Math.sin(angle), m * Math.cos(angle));
     }
 
     private static InteractionSurface.Hit hit(StrengthSurface s, double elevation, double angle, List<Point> out) {

@@ -16,6 +16,7 @@ import kolonne.core.explain.Step;
 import kolonne.core.explain.Trace;
 import kolonne.core.finding.Finding;
 import kolonne.core.section.PlacedBar;
+import kolonne.core.section.StrainState;
 import kolonne.core.section.StrengthSurface;
 import kolonne.core.section.general.ElasticState;
 import kolonne.core.section.general.Outline;
@@ -265,6 +266,35 @@ public final class ServiceUses implements Uses {
                 ? List.of()
                 : state(f).map(s -> bars.stream().map(b -> s.bar(b.x(), b.y())).toList())
                         .orElse(List.of());
+    }
+
+    @Override
+    public Optional<StrainState> strains(Forces f) {
+        return f.kind() == Kind.STRENGTH ? strength.strains(f) : state(f).map(this::strains);
+    }
+
+    /** Strains of the bars, which those of the concrete beside them are as well. */
+    private StrainState strains(ElasticState s) {
+        double[] u = towards(s).get(0);
+        double top = outline.reach(u[0], u[1]);
+        double size = top + outline.reach(-u[0], -u[1]);
+        double slope = s.b() * u[0] + s.c() * u[1];
+        double edge = s.a() + slope * top;
+        double far = edge - slope * size;
+        double strain = s.n() / Steel.ES;
+        List<StrainState.OfBar> of = bars.stream()
+                .map(b -> new StrainState.OfBar(
+                        top - (b.x() * u[0] + b.y() * u[1]), strain * s.plane(b.x(), b.y()), -s.bar(b.x(), b.y())))
+                .toList();
+        List<StrainState.Fibre> concrete = edge <= 0
+                ? List.of()
+                : far >= 0
+                        ? List.of(
+                                new StrainState.Fibre(0, edge),
+                                new StrainState.Fibre(size, far),
+                                new StrainState.Fibre(size, 0))
+                        : List.of(new StrainState.Fibre(0, edge), new StrainState.Fibre(edge / slope, 0));
+        return new StrainState(Math.atan2(u[1], u[0]), size, strain * edge, strain * far, of, concrete);
     }
 
     @Override

@@ -9,6 +9,7 @@ import kolonne.core.explain.Step;
 import kolonne.core.finding.Finding;
 import kolonne.core.section.AtConstantForce;
 import kolonne.core.section.InteractionSurface;
+import kolonne.core.section.StrainState;
 import kolonne.core.section.StrengthSurface;
 import kolonne.core.section.general.Outline;
 
@@ -48,6 +49,11 @@ public interface Uses {
         return List.of();
     }
 
+    /** Strains and stresses at the strength along the ray of forces or, under service load, under them; empty for beams at their strength. */
+    default Optional<StrainState> strains(SingleSection.Forces f) {
+        return surface().flatMap(s -> s.state(-f.n(), f.my(), f.mz()));
+    }
+
     /** The calculation under forces. */
     List<Step> explain(SingleSection.Forces f);
 
@@ -72,11 +78,7 @@ public interface Uses {
             out.put("utilisationAtAxial", AtConstantForce.use(s, -f.n(), f.my(), f.mz()));
             if (!h.capped() && Double.isFinite(h.c()) && h.c() > 0) {
                 out.put("neutralAxisMm", h.c());
-                // the surface of a section alike about both axes knows one quarter of the directions
-                double theta = s.symmetric()
-                        ? Math.atan2(
-                                Math.copySign(Math.sin(h.theta()), f.my()), Math.copySign(Math.cos(h.theta()), f.mz()))
-                        : h.theta();
+                double theta = s.direction(h, f.my(), f.mz());
                 out.put("compressionTowardsDeg", Math.toDegrees(Math.IEEEremainder(theta, 2 * Math.PI)));
             }
         });

@@ -9,6 +9,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Stream;
 import kolonne.core.finding.Finding;
 import kolonne.core.section.StrengthSurface;
 import kolonne.core.section.SurfaceCurves;
@@ -47,6 +48,27 @@ final class SectionRoutes {
     /** Largest stresses of the cracked section, and those of all bars, tension positive [MPa]. */
     record StressesDto(double concrete, double tension, double compression, List<Double> bars) {}
 
+    /**
+     * Strains and stresses across the neutral axis, compression positive, at the strength along the ray of the chosen set, at a point of its curve, or under
+     * service load. Depths are measured from the edge that is compressed most.
+     *
+     * @param along      number of the point of the curve; null for the set itself
+     * @param towardsDeg where that edge lies, from the x axis
+     * @param edge       strain of that edge in thousandths; {@code far} of the other
+     * @param concrete   depth [mm] and stress [MPa] in turn
+     */
+    record StrainsDto(
+            @MayBeNull Integer along,
+            double towardsDeg,
+            double sizeMm,
+            double edge,
+            double far,
+            List<StrainedBarDto> bars,
+            List<Double> concrete) {}
+
+    /** @param strain in thousandths */
+    record StrainedBarDto(double depthMm, double strain, double stressMpa) {}
+
     record SectionBarDto(double x, double z, double diameter) {}
 
     /** @param rings x and z in turn, the outline first, then openings; empty for a circle */
@@ -63,6 +85,7 @@ final class SectionRoutes {
             List<SectionSetDto> sets,
             SectionPictureDto picture,
             @MayBeNull Members.CurvesDto curves,
+            @MayBeNull StrainsDto strains,
             List<Answers.StepDto> calculation) {}
 
     List<Route> routes() {
@@ -81,7 +104,7 @@ final class SectionRoutes {
                         "Strengths of a section and the use of every check under sets of forces; the body is one of a list of sections",
                         SectionFile.Entry.class,
                         SectionAnswerDto.class,
-                        new String[] {"set"},
+                        new String[] {"set", "along"},
                         SectionRoutes::tried));
     }
 
@@ -117,10 +140,10 @@ final class SectionRoutes {
         int set = one.forces().isEmpty()
                 ? -1
                 : ResultRoutes.number(c, "set", 0, 0, one.forces().size() - 1);
-        c.json(answer(one, set));
+        c.json(answer(one, set, ResultRoutes.number(c, "along", -1, -1, SurfaceCurves.LAST)));
     }
 
-    private static SectionAnswerDto answer(SectionFile.Ready one, int set) {
+    private static SectionAnswerDto answer(SectionFile.Ready one, int set, int along) {
         Uses uses = one.section();
         return new SectionAnswerDto(
                 uses.code().name(),
@@ -129,6 +152,7 @@ final class SectionRoutes {
                 one.forces().stream().map(f -> set(uses, f, one.us())).toList(),
                 picture(uses.drawn()),
                 set < 0 ? null : curves(uses, one.forces().get(set)),
+                set < 0 ? null : strains(uses, one.forces().get(set), along),
                 set < 0
                         ? List.of()
                         : Answers.StepDto.of(uses.explain(one.forces().get(set)), one.us()));
@@ -190,6 +214,26 @@ final class SectionRoutes {
                 Members.points(SurfaceCurves.contour(s, -f.n())),
                 Double.isFinite(at) ? at : null,
                 Members.borne(s, -f.n(), f.my(), f.mz()));
+    }
+
+    private static StrainsDto strains(Uses uses, SingleSection.Forces f, int along) {
+        boolean onCurve = along >= 0 && f.kind() == SingleSection.Kind.STRENGTH;
+        return (onCurve
+                        ? uses.surface().flatMap(s -> SurfaceCurves.along(s, Math.atan2(f.my(), f.mz()), along))
+                        : uses.strains(f))
+                .map(s -> new StrainsDto(
+                        onCurve ? along : null,
+                        Math.toDegrees(Math.IEEEremainder(s.theta(), 2 * Math.PI)),
+                        s.size(),
+                        1e3 * s.edge(),
+                        1e3 * s.far(),
+                        s.bars().stream()
+                                .map(b -> new StrainedBarDto(b.depth(), 1e3 * b.strain(), b.stress()))
+                                .toList(),
+                        s.concrete().stream()
+                                .flatMap(q -> Stream.of(q.depth(), q.stress()))
+                                .toList()))
+                .orElse(null);
     }
 
     private static SectionPictureDto picture(Uses.Drawn d) {

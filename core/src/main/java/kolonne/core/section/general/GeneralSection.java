@@ -1,5 +1,6 @@
 package kolonne.core.section.general;
 
+import java.util.ArrayList;
 import java.util.List;
 import kolonne.core.code.ConcreteCurve;
 import kolonne.core.code.DesignCode;
@@ -9,6 +10,7 @@ import kolonne.core.explain.Trace;
 import kolonne.core.section.ColumnSection.Resultant;
 import kolonne.core.section.Developed;
 import kolonne.core.section.PlacedBar;
+import kolonne.core.section.StrainState;
 
 /**
  * A reinforced section of any outline with bars anywhere, under axial force and biaxial bending, by strain compatibility with the code's stress block or
@@ -133,6 +135,21 @@ public final class GeneralSection {
             epsT = Math.max(epsT, -strain);
         }
         return new Resultant(n, mx, my, epsT, code.reduction(Math.max(0, epsT), fy / Steel.ES));
+    }
+
+    /** Strains and stresses of the same state. */
+    StrainState state(double theta, double c) {
+        double ux = Math.cos(theta);
+        double uy = Math.sin(theta);
+        double top = outline.reach(ux, uy);
+        List<StrainState.Bar> of = new ArrayList<>();
+        for (int i = 0; i < pull.length; i++) {
+            PlacedBar b = bars.get(i);
+            of.add(new StrainState.Bar(top - (b.x() * ux + b.y() * uy), pull[i], push[i]));
+        }
+        return curve != null
+                ? StrainState.by(curve, theta, size(theta), c, of)
+                : StrainState.by(block, theta, size(theta), c, of);
     }
 
     /** Part of a bar that displaces concrete of a block: it comes in gradually as the edge passes over it, so that the surface has no steps. */

@@ -2,6 +2,7 @@ package kolonne.core.section.general;
 
 import kolonne.core.section.ColumnSection.Resultant;
 import kolonne.core.section.InteractionSurface.Hit;
+import kolonne.core.section.StrainState;
 import kolonne.core.section.StrengthSurface;
 
 /**
@@ -61,6 +62,11 @@ public final class GeneralSurface implements StrengthSurface {
     @Override
     public double scale() {
         return scale;
+    }
+
+    @Override
+    public StrainState state(double theta, double c) {
+        return section.state(theta, c);
     }
 
     @Override

@@ -4,12 +4,12 @@ import { line } from '../../drawing/beamScene'
 import { lengthIn, strength, type Units } from '../../lib/units'
 import { neutralAxis, strainScale, stressScale } from './strains'
 
-const W = 262
-const H = 252
+const W = 212
+const H = 262
 const TOP = 34
 const LOW = H - 40
-const STRAIN = { zero: 66, half: 44 }
-const STRESS = { zero: 188, half: 58 }
+const STRAIN = { zero: 50, half: 36 }
+const STRESS = { zero: 152, half: 50 }
 
 /** Strains and stresses across the neutral axis, from the edge that is compressed most downwards; along the curve by the slider. */
 export function StrainPicture(p: {
@@ -98,7 +98,7 @@ export function StrainPicture(p: {
           {p.service
             ? 'cracked, under the set'
             : s.along === null
-              ? 'at the strength, along the ray of the set'
+              ? 'at the strength, on the ray'
               : 'at a point of the curve'}
         </text>
       </svg>

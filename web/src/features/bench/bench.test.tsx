@@ -184,7 +184,7 @@ describe('the bench', () => {
   it('shows strains and stresses of the set, and along the curve', async () => {
     tried.mockResolvedValue({ ...answer, curves })
     open()
-    expect(await screen.findByText('at the strength, along the ray of the set')).toBeInTheDocument()
+    expect(await screen.findByText('at the strength, on the ray')).toBeInTheDocument()
     // 700 · 3 / 7
     expect(screen.getByText('x = 300 mm')).toBeInTheDocument()
     expect(screen.getByText('bar 420 MPa pulled')).toBeInTheDocument()

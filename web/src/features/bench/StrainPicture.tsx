@@ -75,7 +75,7 @@ export function StrainPicture(p: {
         {axis !== undefined && (
           <>
             <line className="axis" x1={8} x2={W - 4} y1={y(axis)} y2={y(axis)} />
-            <text x={8} y={y(axis) - 4}>
+            <text x={W - 2} y={y(axis) + 13} textAnchor="end">
               x = {lengthOf(axis, p.units)}
             </text>
           </>

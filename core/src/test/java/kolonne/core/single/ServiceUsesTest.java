@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Map;
 import kolonne.core.basis.Basis;
 import kolonne.core.code.DesignCode;
+import kolonne.core.section.StrainState;
 import kolonne.core.section.general.Outline;
 import kolonne.core.shape.Shape;
 import kolonne.core.single.SectionUses.Use;
@@ -69,6 +70,25 @@ class ServiceUsesTest {
         assertEquals(width(stress, as / (300 * band), 40, 0.5), u.demand(), 1e-5);
         assertEquals(0.3, u.capacity());
         assertEquals("7.3.4(1)", u.clause().text());
+    }
+
+    /** The strains that are shown: αe of quasi-permanent sets 3 times as much by φ = 2, straight from the top to the soffit, the stresses of the same state. */
+    @Test
+    void strainsOfABeam() {
+        Forces f = forces(Kind.QUASI_PERMANENT, 0, 150e6, 0);
+        double n = 200_000 / ECM * 3;
+        double as = 4 * AS20;
+        double x = (-n * as + Math.sqrt(n * as * (n * as + 2 * 300 * 550))) / 300;
+        double stress = 150e6 / (as * (550 - x / 3));
+        StrainState s = beam(EN).strains(f).orElseThrow();
+        assertEquals(stress / 200_000 * x / (550 - x), s.edge(), 1e-9);
+        assertEquals(-stress / 200_000 * (600 - x) / (550 - x), s.far(), 1e-9);
+        assertEquals(-stress, s.bars().get(0).stress(), 1e-3);
+        assertEquals(550, s.bars().get(0).depth(), 1e-6);
+        assertEquals(stress / n * x / (550 - x), s.concrete().get(0).stress(), 1e-4);
+        assertEquals(x, s.concrete().get(1).depth(), 1e-4);
+        // at its strength a beam has no surface to be on
+        assertTrue(beam(EN).strains(forces(Kind.STRENGTH, 0, 150e6, 0)).isEmpty());
     }
 
     /** σs and σc with αe before creep and after; the limits 0.8 fyk and, where the basis has one, k1 fck. */

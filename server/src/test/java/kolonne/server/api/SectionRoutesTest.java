@@ -52,6 +52,17 @@ class SectionRoutesTest {
         }
         assertEquals(a.get("strengths").get("phiPnMaxN").asDouble() / 1e3, most, 1);
         assertTrue(a.get("calculation").size() > 3);
+        JsonNode strains = a.get("strains");
+        assertTrue(strains.get("along").isNull());
+        assertEquals(3, strains.get("edge").asDouble(), 1e-9);
+        assertEquals(7, strains.get("bars").size());
+        for (int along : new int[] {0, 30, 60}) {
+            JsonNode at = s.askAt(200, "POST", "/api/sections/try?set=0&along=" + along, ELL)
+                    .get("strains");
+            assertEquals(along, at.get("along").asInt());
+            assertTrue(at.get("far").asDouble() < at.get("edge").asDouble());
+        }
+        s.askAt(400, "POST", "/api/sections/try?set=0&along=61", ELL);
         // where the force alone is too much there is no contour to speak of, and no use at that force
         assertTrue(tried(200, ELL, 1).get("curves").get("atAxial").isNull());
     }
@@ -62,6 +73,7 @@ class SectionRoutesTest {
                 {"use":"beam","units":"SI","shape":{"shape":"tee","bw":300,"h":600,"bf":900,"hf":150},"fc":30,"fy":420,
                  "bars":[{"bar":"T20","count":4,"face":"bottom"}],"stirrups":{"bar":"T10","spacing":200},"forces":[{"my":150,"vz":80}]}""", 0);
         assertTrue(a.get("curves").isNull());
+        assertTrue(a.get("strains").isNull());
         assertTrue(a.get("sets").get(0).get("atAxial").isNull());
         assertEquals("ACI 318M-19", a.get("code").asText());
     }

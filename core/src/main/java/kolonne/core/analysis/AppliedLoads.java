@@ -164,11 +164,12 @@ final class AppliedLoads {
     }
 
     private SpanLoad local(MemberLoad l) {
-        double[][] axes = elements[index.memberNumber(l.member())].axes;
+        Element e = elements[index.memberNumber(l.member())];
+        double[][] axes = e.axes;
         int axis = l.direction().axis();
         double[] unit = new double[3];
         for (int c = 0; c < 3; c++) {
-            unit[c] = l.direction().isLocal() ? c == axis ? 1 : 0 : axes[c][axis];
+            unit[c] = l.direction().isLocal() ? ofLocal(c, axis, e.turn) : axes[c][axis];
         }
         double factor = projected(l, axes);
         boolean moment = moment(l);
@@ -176,6 +177,14 @@ final class AppliedLoads {
         return l.kind().spread()
                 ? new SpanLoad(l.from(), l.to(), q1, components(unit, l.w2() * factor, moment))
                 : SpanLoad.point(l.from(), q1);
+    }
+
+    /** Component of a local axis along an axis in which the member bends, turned from it about x. */
+    private static double ofLocal(int own, int axis, double turn) {
+        if (own == 0 || axis == 0) {
+            return own == axis ? 1 : 0;
+        }
+        return own == axis ? Math.cos(turn) : own == 1 ? Math.sin(turn) : -Math.sin(turn);
     }
 
     private static double[] components(double[] unit, double size, boolean moment) {

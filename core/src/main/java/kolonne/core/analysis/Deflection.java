@@ -118,7 +118,7 @@ public final class Deflection {
     }
 
     private double[] combined(double x, int moment, int shear) {
-        forces.at(x, buffer, 0, 6);
+        forces.own(x, buffer, 0, 6);
         double m = 0;
         double v = 0;
         for (int c = 0; c < factors.length; c++) {

@@ -21,6 +21,9 @@ final class Element {
     private static final double[] WEIGHT = {5.0 / 9, 8.0 / 9, 5.0 / 9};
 
     final Member member;
+    /** Turn of the axes of bending from the local ones about x [rad]. */
+    final double turn;
+    /** Axes in which the member bends: the local ones but for that turn. */
     final double[][] axes;
     /** Length between joints [mm]. */
     final double length;
@@ -60,16 +63,20 @@ final class Element {
             double rigidEnd,
             boolean shear) {
         member = m;
-        axes = LocalAxes.of(i, j, m.angle());
+        PrincipalAxes bends = PrincipalAxes.of(m, s, f.iy(), f.iz());
+        turn = bends.turn();
+        axes = LocalAxes.of(i, j, m.angle() + turn);
         length = i.distanceTo(j);
         this.rigidStart = rigidStart;
         this.rigidEnd = rigidEnd;
         clear = length - rigidStart - rigidEnd;
         axial = 0;
-        eiy = mat.E() * s.Iy() * f.iy();
-        eiz = mat.E() * s.Iz() * f.iz();
-        gay = shear ? mat.G() * s.shearAreaY() * f.shearY() : Double.POSITIVE_INFINITY;
-        gaz = shear ? mat.G() * s.shearAreaZ() * f.shearZ() : Double.POSITIVE_INFINITY;
+        eiy = mat.E() * bends.about1();
+        eiz = mat.E() * bends.about2();
+        double alongY = mat.G() * s.shearAreaY() * f.shearY();
+        double alongZ = mat.G() * s.shearAreaZ() * f.shearZ();
+        gay = shear ? PrincipalAxes.shear(alongY, alongZ, Math.cos(turn), Math.sin(turn)) : Double.POSITIVE_INFINITY;
+        gaz = shear ? PrincipalAxes.shear(alongZ, alongY, Math.cos(turn), Math.sin(turn)) : Double.POSITIVE_INFINITY;
         prismatic = new double[144];
         pair(prismatic, 0, 6, mat.E() * s.A() * f.area() / clear);
         pair(prismatic, 3, 9, mat.G() * s.J() * f.torsion() / clear);
@@ -84,6 +91,7 @@ final class Element {
 
     private Element(Element e, double axial) {
         member = e.member;
+        turn = e.turn;
         axes = e.axes;
         length = e.length;
         rigidStart = e.rigidStart;

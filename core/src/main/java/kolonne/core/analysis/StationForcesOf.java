@@ -76,17 +76,45 @@ final class StationForcesOf {
     double[] fill(double[] stations) {
         double[] out = new double[end.length * stations.length * 6];
         for (int s = 0; s < stations.length; s++) {
-            at(stations[s], out, 6 * s, 6 * stations.length);
+            own(stations[s], out, 6 * s, 6 * stations.length);
         }
         if (ends != null) {
             bent(stations, out, 1);
             bent(stations, out, 2);
         }
+        for (int o = 0; o < out.length; o += 6) {
+            turnBack(out, o);
+        }
         return out;
     }
 
-    /** Six components of first order of every case at {@code x}, cases {@code stride} apart. */
+    /** Six components of first order in local axes of every case at {@code x}, cases {@code stride} apart. */
     void at(double x, double[] out, int offset, int stride) {
+        own(x, out, offset, stride);
+        for (int c = 0; c < end.length; c++) {
+            turnBack(out, offset + c * stride);
+        }
+    }
+
+    /** Shears, and moments by their compression side, from the axes of bending to the local ones. */
+    private void turnBack(double[] f, int o) {
+        if (e.turn != 0) {
+            double cos = Math.cos(e.turn);
+            double sin = Math.sin(e.turn);
+            turnBack(f, o + Analysis.VY, o + Analysis.VZ, cos, sin);
+            turnBack(f, o + Analysis.MZ, o + Analysis.MY, cos, sin);
+        }
+    }
+
+    private static void turnBack(double[] f, int y, int z, double cos, double sin) {
+        double first = f[y];
+        double second = f[z];
+        f[y] = first * cos - second * sin;
+        f[z] = first * sin + second * cos;
+    }
+
+    /** The same in the axes in which the member bends. */
+    void own(double x, double[] out, int offset, int stride) {
         double arm = x - e.rigidStart;
         for (int c = 0; c < end.length; c++) {
             double[] f = end[c];
@@ -118,7 +146,7 @@ final class StationForcesOf {
         double[] samples = new double[end.length * 6];
         double[][] loaded = new double[end.length][member.samples()];
         double[] last = new double[end.length * 6];
-        at(e.length - e.rigidEnd, last, 0, 6);
+        own(e.length - e.rigidEnd, last, 0, 6);
         double[] m0 = new double[end.length];
         double[] mL = new double[end.length];
         for (int c = 0; c < end.length; c++) {
@@ -127,7 +155,7 @@ final class StationForcesOf {
         }
         for (int i = 0; i < member.samples(); i++) {
             double x = member.sample(i);
-            at(e.rigidStart + x, samples, 0, 6);
+            own(e.rigidStart + x, samples, 0, 6);
             for (int c = 0; c < end.length; c++) {
                 loaded[c][i] =
                         samples[6 * c + k] + chord(c, axis, e.rigidStart + x) - m0[c] - (mL[c] - m0[c]) * x / e.clear;

@@ -126,6 +126,11 @@ public sealed interface Shape permits Shape.Rectangle, Shape.Flanged, Shape.Circ
     /** Second moment about the vertical axis through the centroid [mm4]. */
     double Iz();
 
+    /** Product of inertia about the centroid, of distances to the right and upwards [mm4]; 0 but for ells. */
+    default double Iyz() {
+        return 0;
+    }
+
     /**
      * Torsion constant of a rectangle, shorter side {@code t}.
      * <pre>J = b t^3 (1/3 - 0.21 t/b (1 - t^4 / (12 b^4)))    W. C. Young, R. G. Budynas, Roark's Formulas, 7th ed., table 10.1</pre>
@@ -348,14 +353,17 @@ public sealed interface Shape permits Shape.Rectangle, Shape.Flanged, Shape.Circ
             return web + hf * bf * bf * bf / 12 + hf * bf * (bf / 2 - yc) * (bf / 2 - yc);
         }
 
+        /** Of two areas about the centroid between them. */
+        @Override
+        public double Iyz() {
+            double web = (h - hf) * bw;
+            double flange = hf * bf;
+            return web * flange / (web + flange) * (bf - bw) / 2 * h / 2;
+        }
+
         /** Least second moment about any axis through the centroid [mm4]. */
         public double leastI() {
-            double hw = h - hf;
-            double web = hw * bw;
-            double flange = hf * bf;
-            // of two areas about the centroid between them
-            double product = web * flange / (web + flange) * (bf - bw) / 2 * h / 2;
-            return (Iy() + Iz()) / 2 - Math.hypot((Iy() - Iz()) / 2, product);
+            return (Iy() + Iz()) / 2 - Math.hypot((Iy() - Iz()) / 2, Iyz());
         }
 
         @Override

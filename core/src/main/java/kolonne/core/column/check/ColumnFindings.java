@@ -3,6 +3,8 @@ package kolonne.core.column.check;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import kolonne.core.analysis.Analysis;
+import kolonne.core.analysis.PrincipalAxes;
 import kolonne.core.check.CheckKind;
 import kolonne.core.check.CheckResult;
 import kolonne.core.check.Mend;
@@ -11,7 +13,6 @@ import kolonne.core.column.cage.ColumnLaps;
 import kolonne.core.column.line.ColumnStack;
 import kolonne.core.finding.Finding;
 import kolonne.core.finding.Severity;
-import kolonne.core.shape.Shape;
 
 /** Turns unmet checks of a lift into findings in the engineer's words. */
 final class ColumnFindings {
@@ -69,12 +70,15 @@ final class ColumnFindings {
                         "Use mechanical splices or stagger the laps."));
             }
         }
-        if (lift.section().shape() instanceof Shape.Ell && lift.inScope()) {
+        Analysis analysis = context.strength().analysis();
+        boolean own = analysis.imported()
+                || PrincipalAxes.counts(analysis.index().building().members().get(lift.memberNumber()));
+        if (lift.section().shape().Iyz() != 0 && lift.inScope() && !own) {
             out.add(Finding.note(
                     "column.axes",
                     where,
-                    "The analysis bends the ell about axes along its legs, without its product of inertia: its moments are those of a column that is held from turning aside.",
-                    "Look at it where no slab holds it."));
+                    "A connection lets the ell bend about one leg and holds it about the other: the analysis bends it about axes along its legs, without its product of inertia.",
+                    "Look at it where no slab holds it from turning aside."));
         }
         if (lift.planted()) {
             out.add(Finding.note(

@@ -6216,6 +6216,7 @@ export interface components {
             roofDeflection: number;
             sizesApart: number;
             columnBarsApartMm: number;
+            columnBarsEvery: number;
             lengthModuleMm: number;
             costPieceKg: number;
             costLayerKg: number;

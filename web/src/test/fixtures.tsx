@@ -377,6 +377,7 @@ export const basis: Basis = {
   roofDeflection: 180,
   sizesApart: 1,
   columnBarsApartMm: 250,
+  columnBarsEvery: 1,
   lengthModuleMm: 50,
   costPieceKg: 1.5,
   costLayerKg: 3,

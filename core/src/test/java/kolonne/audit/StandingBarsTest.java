@@ -95,8 +95,8 @@ class StandingBarsTest {
     void everyBarOfEveryColumn(String code, Ductility ductility, ColumnSplices splices) {
         Basis usual = Basis.standard(code).with(new Frame(Sway.FROM_MODEL, Sway.FROM_MODEL, 0, ductility));
         Practice p = usual.practice();
-        Basis b = usual.with(
-                new Practice(p.sizesApart(), p.columnBarsApart(), p.lengthModule(), p.costs(), splices, true));
+        Basis b = usual.with(new Practice(
+                p.sizesApart(), p.columnBarsApart(), p.columnBarsEvery(), p.lengthModule(), p.costs(), splices, true));
         design = BuildingDesigner.design(
                 FrameAnalysis.solve(new BuildingIndex(DemoBuilding.generate(new DemoOptions(7, 4, 4, 3, true)))),
                 b,

@@ -235,6 +235,15 @@ public record BasisField(
                     "By the practical preference: from centre to centre of neighbouring bars of a column.",
                     b -> b.practice().columnBarsApart()),
             new BasisField(
+                    "columnBarsEvery",
+                    Part.PRACTICE,
+                    "Column bars the same through, storeys",
+                    Kind.COUNT,
+                    1,
+                    6,
+                    "By the practical preference: bars of a column change only after so many storeys, counted from its foot or from where its section changed last. 1 lets them change at every floor. Where the same bars do not serve, they change and a note says so.",
+                    b -> b.practice().columnBarsEvery()),
+            new BasisField(
                     "lengthModuleMm",
                     Part.PRACTICE,
                     "Bar lengths, module",

@@ -61,6 +61,7 @@ final class Overlaid {
         return new Practice(
                 or(v.practice().sizesApart(), p.sizesApart()),
                 or(v.practice().columnBarsApart(), p.columnBarsApart()),
+                p.columnBarsEvery(),
                 or(v.practice().lengthModule(), p.lengthModule()),
                 p.costs(),
                 p.splices(),

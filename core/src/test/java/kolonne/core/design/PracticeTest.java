@@ -27,10 +27,14 @@ import kolonne.core.demo.DemoOptions;
 import kolonne.core.detail.BarItem;
 import kolonne.core.detail.BeamBars;
 import kolonne.core.finding.Finding;
+import kolonne.core.model.Building;
 import kolonne.core.model.BuildingIndex;
+import kolonne.core.model.Member;
 import kolonne.core.model.ModelBuilder;
 import kolonne.core.model.Role;
+import kolonne.core.model.Section;
 import kolonne.core.section.PlacedBar;
+import kolonne.core.shape.Shape;
 import org.junit.jupiter.api.Test;
 
 /** Rules of practice: kept, or given way with a note; they decide, and they cost what they may. Read from the bars, not from the rules' code. */
@@ -218,6 +222,77 @@ class PracticeTest {
                     .sum());
         }
         assertTrue(counts.get(0) > counts.get(1), counts.toString());
+    }
+
+    /** Counted by hand over the lifts: within so many storeys of one section from the foot no bar changes but with a note, and no column fails for it. */
+    @Test
+    void barsOfColumnsStayTheSameThroughStoreys() {
+        BuildingDesign free = tall(1);
+        for (int every : new int[] {2, 3}) {
+            BuildingDesign d = tall(every);
+            for (ColumnDesign c : d.columns()) {
+                for (int i = 1; i < c.lifts().size(); i++) {
+                    boolean same = c.lifts()
+                            .get(i)
+                            .cage()
+                            .layout()
+                            .unheld()
+                            .equals(c.lifts().get(i - 1).cage().layout().unheld());
+                    boolean alike = c.lifts()
+                            .get(i)
+                            .lift()
+                            .section()
+                            .equals(c.lifts().get(i - 1).lift().section());
+                    boolean within = alike && i % every != 0;
+                    assertEquals(
+                            within && !same,
+                            noted(c.lifts().get(i).findings(), "practice.change"),
+                            c.stack().mark() + " lift " + i);
+                }
+            }
+            assertTrue(tooSoon(d, every) < tooSoon(free, every), tooSoon(d, every) + " of " + tooSoon(free, every));
+            assertEquals(
+                    free.columns().stream().filter(ColumnDesign::satisfied).count(),
+                    d.columns().stream().filter(ColumnDesign::satisfied).count());
+        }
+    }
+
+    private static int tooSoon(BuildingDesign d, int every) {
+        int out = 0;
+        for (ColumnDesign c : d.columns()) {
+            for (int i = 1; i < c.lifts().size(); i++) {
+                out += i % every == 0
+                                || c.lifts()
+                                        .get(i)
+                                        .cage()
+                                        .layout()
+                                        .unheld()
+                                        .equals(c.lifts()
+                                                .get(i - 1)
+                                                .cage()
+                                                .layout()
+                                                .unheld())
+                        ? 0
+                        : 1;
+            }
+        }
+        return out;
+    }
+
+    private static BuildingDesign tall(int every) {
+        Practice p = Practice.METRIC;
+        Building b = DemoBuilding.generate(new DemoOptions(7, 7, 3, 3, false));
+        // every column by one section
+        List<Member> members = b.members().stream()
+                .map(m -> m.role() == Role.COLUMN ? m.withSection("same") : m)
+                .toList();
+        List<Section> sections = new ArrayList<>(b.sections());
+        sections.add(new Section("same", new Shape.Rectangle(380, 380)));
+        return BuildingDesigner.design(
+                FrameAnalysis.solve(new BuildingIndex(b.withSections(sections).withMembers(members))),
+                BASIS.with(new Practice(
+                        p.sizesApart(), p.columnBarsApart(), every, p.lengthModule(), p.costs(), p.splices(), true)),
+                BuildingDesigner.Progress.NONE);
     }
 
     @Test

@@ -82,6 +82,7 @@ public final class BasisFile {
             Double roofDeflection,
             Integer sizesApart,
             Double columnBarsApartMm,
+            Integer columnBarsEvery,
             Double lengthModuleMm,
             Double costPieceKg,
             Double costLayerKg,
@@ -139,6 +140,7 @@ public final class BasisFile {
                 b.deflection().roof(),
                 b.practice().sizesApart(),
                 b.practice().columnBarsApart(),
+                b.practice().columnBarsEvery(),
                 b.practice().lengthModule(),
                 b.practice().costs().piece(),
                 b.practice().costs().layer(),
@@ -310,6 +312,7 @@ public final class BasisFile {
         return new Practice(
                 or(d.sizesApart(), Practice.NONE.sizesApart()),
                 or(d.columnBarsApartMm(), Practice.NONE.columnBarsApart()),
+                or(d.columnBarsEvery(), Practice.NONE.columnBarsEvery()),
                 or(d.lengthModuleMm(), Practice.NONE.lengthModule()),
                 costs(d),
                 splices(d),

@@ -5,6 +5,7 @@ package kolonne.core.basis.part;
  *
  * @param sizesApart      by the practical preference: steps between the sizes of a face's bars, and of a lift's, in the list of allowed ones
  * @param columnBarsApart greatest distance of neighbouring bars of columns, centre to centre, by the practical preference [mm]
+ * @param columnBarsEvery storeys, counted from the foot of a column or its last change of section, through which its bars stay the same by the practical preference
  * @param lengthModule    bars along members are cut to multiples of this; 0 where to any length [mm]
  * @param costs           what bars cost beside their mass
  * @param splices         of bars of columns
@@ -13,13 +14,14 @@ package kolonne.core.basis.part;
 public record Practice(
         int sizesApart,
         double columnBarsApart,
+        int columnBarsEvery,
         double lengthModule,
         HandlingCost costs,
         ColumnSplices splices,
         boolean starters) {
-    /** With laps and starter bars. */
+    /** With laps and starter bars; bars of columns may change at every storey. */
     public Practice(int sizesApart, double columnBarsApart, double lengthModule, HandlingCost costs) {
-        this(sizesApart, columnBarsApart, lengthModule, costs, ColumnSplices.LAPS, true);
+        this(sizesApart, columnBarsApart, 1, lengthModule, costs, ColumnSplices.LAPS, true);
     }
 
     /** With what bases begin in metric units. */

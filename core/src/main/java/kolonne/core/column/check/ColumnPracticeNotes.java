@@ -59,7 +59,26 @@ final class ColumnPracticeNotes {
                             + (chosen ? ": no arrangement with as much serves here." : ": these bars are set by hand."),
                     chosen ? "Keep the section through both lifts, or let the basis allow more sizes." : RELEASE));
         }
+        if (changesTooSoon(stack, number, cage, basis)) {
+            boolean set = !chosen || context.hand(stack.lifts().get(number - 1)).bars() != null;
+            out.add(Finding.note(
+                    "practice.change",
+                    where,
+                    "The bars are others than those of the lift below, less than "
+                            + basis.practice().columnBarsEvery() + " storeys after they changed before"
+                            + (set ? ": set by hand." : ": the same do not serve in both."),
+                    set ? RELEASE : "Make the section larger, or let bars change sooner."));
+        }
         return out;
+    }
+
+    private static boolean changesTooSoon(ColumnStack stack, int number, ColumnCage cage, Basis basis) {
+        return stack.sinceStep(number) % basis.practice().columnBarsEvery() != 0
+                && !cage.lifts()
+                        .get(number)
+                        .layout()
+                        .unheld()
+                        .equals(cage.lifts().get(number - 1).layout().unheld());
     }
 
     /** Greatest distance of neighbouring bars, centre to centre [mm]. */

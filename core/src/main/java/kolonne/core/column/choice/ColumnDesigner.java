@@ -5,7 +5,9 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.Deque;
 import java.util.EnumSet;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
 import java.util.function.Predicate;
 import kolonne.core.basis.Basis;
@@ -76,6 +78,8 @@ public final class ColumnDesigner {
     private final DesignCode code;
     /** The lift above the one that is being designed. */
     private List<Borne> over;
+    /** Bars of lifts, by number, that stay the same through several storeys. */
+    private final Map<Integer, BarLayout> through = new HashMap<>();
     /** What people have set on the lift that is being designed. */
     private HandLift hand = HandLift.NONE;
 
@@ -121,18 +125,31 @@ public final class ColumnDesigner {
     /** A lift of one of the stacks with its demands. */
     private record Borne(ColumnStack stack, ColumnStack.Lift lift, LiftDemands demands) {}
 
+    /** Bars change where the loads ask for it or, by the basis, only after some storeys; sooner where the same do not serve in all of them. */
     private ColumnCage cage() {
+        ColumnCage free = fromTheTop();
+        List<List<Integer>> runs = SameBars.runs(stack, free, context);
+        while (!runs.isEmpty()) {
+            through.clear();
+            runs.forEach(r -> r.forEach(i -> through.put(i, SameBars.strongest(r, free))));
+            ColumnCage kept = fromTheTop();
+            List<List<Integer>> serve = SameBars.serve(runs, all, free, kept, context);
+            if (serve.size() == runs.size()) {
+                return kept;
+            }
+            runs = serve;
+        }
+        return free;
+    }
+
+    private ColumnCage fromTheTop() {
+        over = null;
         ColumnCage.LiftCage[] out = new ColumnCage.LiftCage[stack.lifts().size()];
         ColumnCage.LiftCage above = null;
         for (int i = out.length - 1; i >= 0; i--) {
             ColumnStack.Lift lift = stack.lifts().get(i);
-            boolean same = i + 1 < out.length
-                    && stack.lifts()
-                            .get(i + 1)
-                            .section()
-                            .id()
-                            .equals(lift.section().id());
-            out[i] = lift(lift, same ? above : null, above);
+            boolean alike = i + 1 < out.length && stack.alike(i, i + 1);
+            out[i] = lift(lift, alike ? above : null, above);
             above = out[i];
         }
         ColumnCage cage = new ColumnCage(List.of(out));
@@ -182,6 +199,10 @@ public final class ColumnDesigner {
                     lift,
                     new ColumnCage.LiftCage(hand.bars(), tieFor(hand.bars().largest()), 1),
                     borne);
+        }
+        if (through.containsKey(lift.number())) {
+            BarLayout bars = through.get(lift.number());
+            return tied(lift, new ColumnCage.LiftCage(bars, tieFor(bars.largest()), 1), borne);
         }
         double least = borne.stream()
                 .mapToDouble(b -> ColumnCheck.leastRatio(b.lift, context, b.demands))

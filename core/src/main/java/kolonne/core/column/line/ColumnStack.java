@@ -17,6 +17,20 @@ public record ColumnStack(String id, String mark, List<Lift> lifts) {
         lifts = List.copyOf(lifts);
     }
 
+    /** Whether two lifts have the same section. */
+    public boolean alike(int one, int other) {
+        return lifts.get(one).section().id().equals(lifts.get(other).section().id());
+    }
+
+    /** Lifts of the same section below a lift without another between. */
+    public int sinceStep(int number) {
+        int out = 0;
+        while (out < number && alike(number - out - 1, number)) {
+            out++;
+        }
+        return out;
+    }
+
     /** The same stack under another mark. */
     public ColumnStack with(String other) {
         return new ColumnStack(id, other, lifts);

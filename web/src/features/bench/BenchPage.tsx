@@ -1,7 +1,7 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query'
 import { App, Button, Select, Upload } from 'antd'
-import { useState } from 'react'
-import { Link } from 'react-router'
+import { useEffect, useState } from 'react'
+import { Link, useLocation, useNavigate } from 'react-router'
 import { api, type ApiError } from '../../api/client'
 import { TitleLine } from '../../app/TitleLine'
 import type { Mode } from '../../app/theme'
@@ -22,6 +22,15 @@ export function BenchPage({ mode, onMode }: { mode: Mode; onMode: () => void }) 
   const { message } = App.useApp()
   const kept = useDraft<Bench>('kolonne.bench', benchStart)
   const { draft: bench, set } = kept
+  const place = useLocation()
+  const go = useNavigate()
+  const brought = (place.state as { bench?: Bench } | null)?.bench
+  useEffect(() => {
+    if (!brought) return
+    set(brought)
+    void go(place, { replace: true, state: null })
+    // eslint-disable-next-line react-hooks/exhaustive-deps -- once for what was brought
+  }, [brought])
   const [picked, setPicked] = useState(0)
   const [along, setAlong] = useState<number>()
   const [size, setSize] = useState('T20')

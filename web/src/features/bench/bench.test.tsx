@@ -209,6 +209,18 @@ describe('the bench', () => {
     await waitFor(() => expect(tried.mock.calls.at(-1)![0].forces![0]!.kind).toBe('characteristic'))
   })
 
+  it('takes what a column brings, and gives back what was there by undo', async () => {
+    const brought = { ...benchStart, name: 'C-A1, lift to L1' }
+    render(
+      <Around at={{ pathname: '/bench', state: { bench: brought } }}>
+        <BenchPage mode="light" onMode={() => undefined} />
+      </Around>,
+    )
+    expect(await screen.findByDisplayValue('C-A1, lift to L1')).toBeInTheDocument()
+    await userEvent.click(screen.getByRole('button', { name: 'Undo' }))
+    expect(await screen.findByDisplayValue('Corner of the stair')).toBeInTheDocument()
+  })
+
   it('asks again when a bar is taken away by key, and undo gives it back', async () => {
     open()
     const bar = await screen.findByRole('button', { name: 'T20 at -290, 60: remove' })

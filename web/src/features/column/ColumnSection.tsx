@@ -1,4 +1,5 @@
 import { Button, Tooltip } from 'antd'
+import type { ReactNode } from 'react'
 import type { Column, HandLifts, Lift } from '../../api/client'
 import { lengthIn, strength, type Units } from '../../lib/units'
 import { barFill } from '../beam/BeamSections'
@@ -22,11 +23,14 @@ export function ColumnSection({
   column,
   lift,
   units,
+  toBench,
   onSave,
 }: {
   column: Column
   lift: Lift
   units: Units
+  /** takes the section to the bench */
+  toBench?: ReactNode
   onSave: (h: HandLifts) => void
 }) {
   const may = useMayEdit()
@@ -130,7 +134,7 @@ export function ColumnSection({
             </span>
           ))}
         </p>
-        {may && <ToAlike column={column} lift={lift} onSave={onSave} />}
+        {may && <ToAlike column={column} lift={lift} onSave={onSave} />} {toBench}
       </div>
     </div>
   )

@@ -1,9 +1,11 @@
 import { fireEvent, render, screen, waitFor, within } from '@testing-library/react'
 import userEvent from '@testing-library/user-event'
+import { useEffect } from 'react'
+import { useLocation } from 'react-router'
 import { beforeEach, describe, expect, it, vi } from 'vitest'
 import { api, ApiError } from '../../api/client'
 import { SI, US } from '../../lib/units'
-import { Around, column, curves, interaction, step, surface as mesh } from '../../test/fixtures'
+import { Around, basis, column, curves, interaction, step, surface as mesh } from '../../test/fixtures'
 import { ColumnSheet } from './ColumnSheet'
 import { DemandTable } from './DemandTable'
 
@@ -20,6 +22,13 @@ beforeEach(() => {
     steps: [step('φ', 'from εt', 'εt = 5.1', '0.90', '21.2.2')],
   })
 })
+
+/** Tells where the pages went, and what they brought. */
+function Where({ tell }: { tell: (path: string, brought?: string) => void }) {
+  const at = useLocation()
+  useEffect(() => tell(at.pathname, (at.state as { bench?: { name: string } } | null)?.bench?.name), [at, tell])
+  return null
+}
 
 const open = (at = '/') =>
   render(
@@ -40,6 +49,19 @@ describe('the sheet of a column', () => {
     expect(await screen.findByLabelText('Calculation')).toHaveTextContent('21.2.2')
     expect(calculation).toHaveBeenCalledWith('p', 'C-A1', { lift: 0, combination: 4, demand: 0 }, expect.anything())
     expect(screen.getByText('axial-bending')).toBeInTheDocument()
+  })
+
+  it('takes the lift to the bench', async () => {
+    vi.spyOn(api, 'basis').mockResolvedValue(basis)
+    const went = vi.fn()
+    render(
+      <Around>
+        <ColumnSheet id="p" column={column} units={SI} />
+        <Where tell={went} />
+      </Around>,
+    )
+    await userEvent.click(await screen.findByRole('button', { name: 'To the bench' }))
+    await waitFor(() => expect(went).toHaveBeenLastCalledWith('/bench', 'C-A1, lift to L1'))
   })
 
   it('follows the lift that is chosen with the mouse or with Enter', async () => {

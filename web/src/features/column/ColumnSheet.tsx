@@ -9,6 +9,7 @@ import { ErrorView } from '../../ui/ErrorView'
 import { FindingList } from '../../ui/FindingList'
 import { Loading } from '../../ui/Loading'
 import { HatchDefs } from '../../ui/UtilisationBar'
+import { ToBench } from '../bench/ToBench'
 import { CopyPanel } from '../edit/CopyPanel'
 import { useMayEdit } from '../people/session'
 import { useHandSet } from '../edit/useHandSet'
@@ -100,7 +101,17 @@ export function ColumnSheet({
           />
         )}
         <div className="column-top">
-          <ColumnSection column={column} lift={lift} units={units} onSave={save} />
+          <ColumnSection
+            column={column}
+            lift={lift}
+            units={units}
+            toBench={
+              interaction.data && interaction.data.demands.length > 0 ? (
+                <ToBench id={id} column={column} lift={lift} demands={interaction.data.demands} units={units} />
+              ) : undefined
+            }
+            onSave={save}
+          />
           {interaction.isError ? (
             <ErrorView error={interaction.error} onRetry={() => void interaction.refetch()} />
           ) : interaction.data ? (

@@ -43,9 +43,7 @@ final class Accessible {
         // colours are compared when nothing fades in any more
         this.page.waitForFunction("() => document.getAnimations().every(a => a.playState !== 'running')");
         if (Boolean.TRUE.equals(this.page.evaluate("() => !window.axe"))) {
-            if (Boolean.TRUE.equals(this.page.evaluate("() => !window.axe"))) {
-                this.page.evaluate(rules());
-            }
+            this.page.evaluate(rules());
         }
         Object violations = this.page.evaluate("""
                 async only => (await axe.run(document, { resultTypes: ['violations'], ...(only.length ? { runOnly: only } : {}) })).violations

@@ -1,9 +1,11 @@
 import type { Column, Demand, Lift } from '../../api/client'
 import { forceIn, lengthIn, momentIn, stressIn, type Units } from '../../lib/units'
-import { benchStart, noForce, type Bench, type BenchSet } from './draft'
+import { benchStart, noForce, type Bench, type BenchBar, type BenchSet } from './draft'
 
 /** Sets that the bench is given: those that use the section most, one of each combination. */
-const MOST = 12
+const MOST = 6
+/** Distances that differ by less are even [mm]. */
+const EVEN = 0.3
 
 /** A lift of a column as the bench takes it, with the combinations that use it most. @param code of the basis */
 export function fromLift(column: Column, lift: Lift, demands: Demand[], code: string, units: Units): Bench {
@@ -28,10 +30,10 @@ export function fromLift(column: Column, lift: Lift, demands: Demand[], code: st
     fc: Number(stressIn(s.fc, units).toFixed(units.us ? 3 : 1)),
     fy: Number(stressIn(column.fyMpa, units).toFixed(units.us ? 2 : 1)),
     cover: size(column.coverMm),
-    bars: lift.spots.map((b) => {
-      const at = { x: size(b.y - left - s.width / 2), z: size(b.z - low) }
-      return { bar: b.size, count: 1, ...at, x2: at.x, z2: at.z }
-    }),
+    bars: inRows(
+      lift.spots.map((b) => ({ bar: b.size, x: size(b.y - left - s.width / 2), z: size(b.z - low) })),
+      size(EVEN),
+    ),
     stirrup: {
       bar: lift.tie.size,
       spacing: size(lift.whole.ties?.middle ?? 0),
@@ -49,6 +51,24 @@ function corner(lift: Lift): { left: number; low: number } {
     left: Math.min(...corners.filter((_, i) => i % 2 === 0)),
     low: Math.min(...corners.filter((_, i) => i % 2 === 1)),
   }
+}
+
+/** Bars of one size that stand over each other at even distances are a row. */
+function inRows(bars: { bar: string; x: number; z: number }[], even: number): BenchBar[] {
+  const rows = new Map<string, number[]>()
+  for (const b of bars) {
+    const key = `${b.bar} ${b.x}`
+    rows.set(key, [...(rows.get(key) ?? []), b.z])
+  }
+  return [...rows].flatMap(([key, zs]) => {
+    const [bar, x] = [key.split(' ')[0]!, Number(key.split(' ')[1])]
+    const all = zs.sort((a, b) => a - b)
+    const step = (all.at(-1)! - all[0]!) / Math.max(1, all.length - 1)
+    const row = all.every((z, i) => Math.abs(z - all[0]! - i * step) <= even)
+    return row
+      ? [{ bar, count: all.length, x, z: all[0]!, x2: x, z2: all.at(-1)! }]
+      : all.map((z) => ({ bar, count: 1, x, z, x2: x, z2: z }))
+  })
 }
 
 const held = (all: boolean[]) => (all.length === 0 ? 2 : all.filter(Boolean).length)

@@ -15,6 +15,7 @@ import { BenchPicture } from './BenchPicture'
 import { BenchResults, SetTable } from './BenchResults'
 import { benchStart, entryOf, read, singles, toCode, type Bench } from './draft'
 import { ForceTable } from './ForceTable'
+import { GiveBack } from './GiveBack'
 import { ShapeForm } from './ShapeForm'
 
 /** One section on its own: outline, bars and sets of forces on the left, what it bears on the right. */
@@ -121,6 +122,7 @@ export function BenchPage({ mode, onMode }: { mode: Mode; onMode: () => void }) 
             >
               Calculation, PDF
             </Button>
+            {bench.from && <GiveBack bench={{ ...bench, from: bench.from }} />}
             <Upload
               accept=".json"
               showUploadList={false}

@@ -3,6 +3,7 @@ import { useNavigate } from 'react-router'
 import { api, type Column, type Demand, type Lift } from '../../api/client'
 import type { Units } from '../../lib/units'
 import { fromLift } from './fromLift'
+import { sizeOf } from './GiveBack'
 
 /** Takes a lift of a column to the bench, with the combinations that use it most. */
 export function ToBench(p: { id: string; column: Column; lift: Lift; demands: Demand[]; units: Units }) {
@@ -10,7 +11,11 @@ export function ToBench(p: { id: string; column: Column; lift: Lift; demands: De
   const go = useNavigate()
   const take = () =>
     api.basis(p.id).then(
-      (basis) => void go('/bench', { state: { bench: fromLift(p.column, p.lift, p.demands, basis.code, p.units) } }),
+      (basis) => {
+        const bench = fromLift(p.column, p.lift, p.demands, basis.code, p.units)
+        const from = { id: p.id, mark: p.column.mark, lift: p.lift.number, size: sizeOf(bench) }
+        void go('/bench', { state: { bench: { ...bench, from } } })
+      },
       (e: Error) => void message.error(e.message),
     )
   return (

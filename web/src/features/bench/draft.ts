@@ -52,6 +52,8 @@ export interface Bench {
   bars: BenchBar[]
   stirrup: { bar: string; spacing: number; legs: number }
   sets: BenchSet[]
+  /** the lift of a column that it came from, and what its bars fit */
+  from?: { id: string; mark: string; lift: number; size: string }
 }
 
 export const PARTS = ['n', 'vy', 'vz', 't', 'my', 'mz'] as const
@@ -175,7 +177,9 @@ export function setsOf(text: string): { sets: BenchSet[] } | { trouble: string }
   return sets.length > 300 ? { trouble: `There are ${sets.length} rows; the bench takes 300.` } : { sets }
 }
 
-const diameter = (label: string) => (label.startsWith('#') ? Number(label.slice(1)) * 3.175 : Number(label.slice(1)))
+/** Of a bar by its label [mm]. */
+export const diameter = (label: string) =>
+  label.startsWith('#') ? Number(label.slice(1)) * 3.175 : Number(label.slice(1))
 
 /** The same section in the units and bars of another code, sizes rounded as they are built. */
 export function toCode(b: Bench, code: string, us: boolean, bars: string[]): Bench {

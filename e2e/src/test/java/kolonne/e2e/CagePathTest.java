@@ -190,6 +190,14 @@ class CagePathTest extends BrowserTest {
         assertThat(between).hasValue("700");
         assertThat(button("Release the ties")).isVisible();
         assertThat(button("Release the bars")).hasCount(0);
+        // by way of the bench, where the lift is a section on its own, and back as set by hand
+        button("To the bench").click();
+        assertThat(page.locator(".bench-section .bar").first()).isVisible();
+        Locator give =
+                page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("^Give to C-")));
+        page.waitForResponse(r -> r.url().endsWith("/hand"), give::click);
+        assertThat(button("Release the bars")).isVisible();
+        assertThat(between).hasValue("700");
     }
 
     /** Smaller corners, then smaller faces. */

@@ -63,8 +63,15 @@ export function BenchPicture(p: {
           d={rings.map((r) => `M${r.map(([x, z]) => `${px(x)},${pz(z)}`).join('L')}Z`).join('')}
         />
       )}
-      {p.strains && p.centroid && (
-        <NeutralAxis {...p} px={px} pz={pz} all={all} strains={p.strains} centroid={p.centroid} />
+      {p.strains && (
+        <NeutralAxis
+          {...p}
+          px={px}
+          pz={pz}
+          all={all}
+          strains={p.strains}
+          about={p.centroid ?? [(x0 + x1) / 2, (z0 + z1) / 2]}
+        />
       )}
       {p.centroid && <path className="centroid" d={`M${px(p.centroid[0]) - 5},${pz(p.centroid[1])}h10m-5,-5v10`} />}
       {bars.map((b, i) => (
@@ -102,7 +109,8 @@ const stressWords = (mpa: number | undefined, us: boolean) =>
 function NeutralAxis(p: {
   bench: Bench
   strains: Strains
-  centroid: Point
+  /** the line is drawn as far to either side of the place on it nearest to this */
+  about: Point
   all: Point[]
   px: (x: number) => number
   pz: (z: number) => number
@@ -121,9 +129,9 @@ function NeutralAxis(p: {
     Math.max(...p.all.map((q) => q[0])) - Math.min(...p.all.map((q) => q[0])),
     Math.max(...p.all.map((q) => q[1])) - Math.min(...p.all.map((q) => q[1])),
   )
-  // the point of the axis nearest to the centroid
-  const off = top - c - along(p.centroid)
-  const [mx, mz] = [p.centroid[0] + off * ux, p.centroid[1] + off * uz]
+  // the place of the axis nearest to there
+  const off = top - c - along(p.about)
+  const [mx, mz] = [p.about[0] + off * ux, p.about[1] + off * uz]
   const half = 0.42 * size
   return (
     <g className="neutral-axis">

@@ -16,6 +16,7 @@ import { BenchResults, SetTable } from './BenchResults'
 import { benchStart, entryOf, read, singles, toCode, type Bench } from './draft'
 import { ForceTable } from './ForceTable'
 import { GiveBack } from './GiveBack'
+import { KeptMenu } from './KeptMenu'
 import { ShapeForm } from './ShapeForm'
 
 /** One section on its own: outline, bars and sets of forces on the left, what it bears on the right. */
@@ -122,6 +123,7 @@ export function BenchPage({ mode, onMode }: { mode: Mode; onMode: () => void }) 
             >
               Calculation, PDF
             </Button>
+            <KeptMenu bench={bench} onOpen={set} />
             {bench.from && <GiveBack bench={{ ...bench, from: bench.from }} />}
             <Upload
               accept=".json"

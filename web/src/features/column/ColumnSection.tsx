@@ -23,14 +23,14 @@ export function ColumnSection({
   column,
   lift,
   units,
-  toBench,
+  bench,
   onSave,
 }: {
   column: Column
   lift: Lift
   units: Units
-  /** takes the section to the bench */
-  toBench?: ReactNode
+  /** what leads to the bench and from it */
+  bench?: ReactNode
   onSave: (h: HandLifts) => void
 }) {
   const may = useMayEdit()
@@ -134,7 +134,7 @@ export function ColumnSection({
             </span>
           ))}
         </p>
-        {may && <ToAlike column={column} lift={lift} onSave={onSave} />} {toBench}
+        {may && <ToAlike column={column} lift={lift} onSave={onSave} />} {bench}
       </div>
     </div>
   )

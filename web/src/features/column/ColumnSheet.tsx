@@ -9,6 +9,7 @@ import { ErrorView } from '../../ui/ErrorView'
 import { FindingList } from '../../ui/FindingList'
 import { Loading } from '../../ui/Loading'
 import { HatchDefs } from '../../ui/UtilisationBar'
+import { KeptBars } from '../bench/KeptBars'
 import { ToBench } from '../bench/ToBench'
 import { CopyPanel } from '../edit/CopyPanel'
 import { useMayEdit } from '../people/session'
@@ -105,10 +106,13 @@ export function ColumnSheet({
             column={column}
             lift={lift}
             units={units}
-            toBench={
-              interaction.data && interaction.data.demands.length > 0 ? (
-                <ToBench id={id} column={column} lift={lift} demands={interaction.data.demands} units={units} />
-              ) : undefined
+            bench={
+              <>
+                {interaction.data && interaction.data.demands.length > 0 && (
+                  <ToBench id={id} column={column} lift={lift} demands={interaction.data.demands} units={units} />
+                )}{' '}
+                {may && <KeptBars column={column} lift={lift} units={units} onSave={save} />}
+              </>
             }
             onSave={save}
           />

@@ -236,7 +236,10 @@ class CommandLineTest {
                 Main.run(
                         "design", service.toString(), "--out", dir.resolve("s2").toString()));
         Path soft = Files.writeString(
-                dir.resolve("soft.json"), Files.readString(model).replaceAll("\"E\":[0-9.]+", "\"E\":1100"));
+                dir.resolve("soft.json"),
+                Files.readString(model)
+                        .replaceAll("\"E\":[0-9.]+", "\"E\":1100")
+                        .replaceAll("\"pressure\":[0-9.]+", "\"pressure\":20"));
         assertEquals(
                 1, Main.run("design", soft.toString(), "--out", dir.resolve("u").toString()));
         String checks = Files.readString(dir.resolve("u/checks.csv"));

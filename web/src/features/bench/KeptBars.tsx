@@ -1,0 +1,38 @@
+import { Button, Dropdown } from 'antd'
+import type { Column, HandLift, HandLifts, Lift } from '../../api/client'
+import type { Units } from '../../lib/units'
+import { withLift } from '../column/lifts'
+import { arrangementOf } from './arrangement'
+import { fromLift } from './fromLift'
+import { sizeOf } from './GiveBack'
+import { keptSections } from './kept'
+
+/** Bars of sections that are kept from the bench and fit the lift: a choice sets them by hand. */
+export function KeptBars(p: { column: Column; lift: Lift; units: Units; onSave: (h: HandLifts) => void }) {
+  const fitting = fits(p.column, p.lift, p.units)
+  if (fitting.length === 0) return null
+  return (
+    <Dropdown
+      trigger={['click']}
+      menu={{
+        items: fitting.map(({ name, bars }) => ({
+          key: name,
+          label: name,
+          onClick: () => p.onSave(withLift(p.column, p.lift.number, { ...p.lift.hand, ...bars })),
+        })),
+      }}
+    >
+      <Button size="small">Bars from the bench…</Button>
+    </Dropdown>
+  )
+}
+
+/** Those of the lift's section whose bars stand as a lift's do and are of sizes that the basis allows. */
+export function fits(column: Column, lift: Lift, units: Units): { name: string; bars: Partial<HandLift> }[] {
+  const size = sizeOf(fromLift(column, lift, [], '', units))
+  return keptSections().flatMap((k) => {
+    if (k.use !== 'column' || sizeOf(k) !== size || !k.bars.every((b) => column.sizes.includes(b.bar))) return []
+    const bars = arrangementOf(k)
+    return 'trouble' in bars ? [] : [{ name: k.name, bars }]
+  })
+}

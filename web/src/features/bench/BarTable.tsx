@@ -1,7 +1,7 @@
 import { Button, Select } from 'antd'
 import { useState } from 'react'
 import { NumberField } from '../../ui/NumberField'
-import type { Bench, BenchBar } from './draft'
+import type { Bench, BenchBar } from './bench'
 import { placesRound } from './outline'
 
 /** Bars one by one or along lines, and laid round the section in one step. */

@@ -1,11 +1,12 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query'
-import { App, Button, Select, Upload } from 'antd'
-import { useEffect, useState } from 'react'
+import { App, Button, Select } from 'antd'
+import { lazy, Suspense, useEffect, useState } from 'react'
 import { Link, useLocation, useNavigate } from 'react-router'
 import { api, type ApiError } from '../../api/client'
 import { TitleLine } from '../../app/TitleLine'
 import type { Mode } from '../../app/theme'
 import { ErrorView } from '../../ui/ErrorView'
+import { FileButton } from '../../ui/FileButton'
 import { InlineText } from '../../ui/InlineText'
 import { Loading } from '../../ui/Loading'
 import { useSettled } from '../../ui/useSettled'
@@ -13,11 +14,13 @@ import { useDraft } from '../sketch/useDraft'
 import { BarTable } from './BarTable'
 import { BenchPicture } from './BenchPicture'
 import { BenchResults, SetTable } from './BenchResults'
-import { benchStart, entryOf, read, singles, toCode, type Bench } from './draft'
+import { benchStart, singles, type Bench } from './bench'
+import { entryOf, read, toCode } from './draft'
 import { ForceTable } from './ForceTable'
-import { GiveBack } from './GiveBack'
 import { KeptMenu } from './KeptMenu'
 import { ShapeForm } from './ShapeForm'
+
+const GiveBack = lazy(() => import('./GiveBack'))
 
 /** One section on its own: outline, bars and sets of forces on the left, what it bears on the right. */
 export function BenchPage({ mode, onMode }: { mode: Mode; onMode: () => void }) {
@@ -124,21 +127,22 @@ export function BenchPage({ mode, onMode }: { mode: Mode; onMode: () => void }) 
               Calculation, PDF
             </Button>
             <KeptMenu bench={bench} onOpen={set} />
-            {bench.from && <GiveBack bench={{ ...bench, from: bench.from }} />}
-            <Upload
+            {bench.from && (
+              <Suspense fallback={null}>
+                <GiveBack bench={{ ...bench, from: bench.from }} />
+              </Suspense>
+            )}
+            <FileButton
               accept=".json"
-              showUploadList={false}
-              beforeUpload={(f) => {
+              label="Open…"
+              onFile={(f) =>
                 void f.text().then((t) => {
                   const b = read(t)
                   if (b) set(b)
                   else void message.error(`${f.name} is not a section that was downloaded here.`)
                 })
-                return false
-              }}
-            >
-              <Button size="small">Open…</Button>
-            </Upload>
+              }
+            />
             <Button size="small" onClick={kept.undo} disabled={!kept.canUndo}>
               Undo
             </Button>

@@ -1,6 +1,6 @@
 import type { SectionAnswer, Strains } from '../../api/client'
-import type { Bench } from './draft'
-import { singles } from './draft'
+import type { Bench } from './bench'
+import { singles } from './bench'
 import { ringsOf, type Point } from './outline'
 import { neutralAxis } from './strains'
 

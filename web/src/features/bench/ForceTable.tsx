@@ -1,7 +1,9 @@
-import { Button, Input, Select, Upload } from 'antd'
+import { Button, Input, Select } from 'antd'
 import { useState } from 'react'
+import { FileButton } from '../../ui/FileButton'
 import { NumberField } from '../../ui/NumberField'
-import { KINDS, noForce, PARTS, setsOf, type BenchSet, type Kind } from './draft'
+import { KINDS, noForce, PARTS, type BenchSet, type Kind } from './bench'
+import { setsOf } from './draft'
 
 const SAYS: Record<(typeof PARTS)[number], string> = {
   n: 'Axial force, tension positive, at the centroid',
@@ -126,17 +128,14 @@ export function ForceTable(p: {
         <Button size="small" onClick={() => setPasting('')}>
           Paste a table…
         </Button>
-        <Upload
+        <FileButton
           accept=".csv,.txt,.tsv"
-          showUploadList={false}
-          beforeUpload={(f) => {
+          label="From a CSV file…"
+          onFile={(f) => {
             if (f.size > 1e6) setTrouble(`${f.name} is larger than 1 MB.`)
             else void f.text().then(take)
-            return false
           }}
-        >
-          <Button size="small">From a CSV file…</Button>
-        </Upload>
+        />
       </div>
       {trouble && <p className="over-ink">{trouble}</p>}
       {pasting !== undefined && (

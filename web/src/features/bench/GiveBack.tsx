@@ -4,10 +4,11 @@ import { useNavigate } from 'react-router'
 import { api, type ApiError } from '../../api/client'
 import { withLift } from '../column/lifts'
 import { arrangementOf } from './arrangement'
-import type { Bench } from './draft'
+import { sizeOf } from './fromLift'
+import type { Bench } from './bench'
 
 /** Gives the bars of the bench to the lift that they came from, as set by hand. */
-export function GiveBack({ bench }: { bench: Bench & Required<Pick<Bench, 'from'>> }) {
+export default function GiveBack({ bench }: { bench: Bench & Required<Pick<Bench, 'from'>> }) {
   const { message } = App.useApp()
   const go = useNavigate()
   const [giving, setGiving] = useState(false)
@@ -38,11 +39,3 @@ export function GiveBack({ bench }: { bench: Bench & Required<Pick<Bench, 'from'
     </Tooltip>
   )
 }
-
-/** What must stay as it is for the bars to fit the lift. */
-export const sizeOf = ({ shape: s, us }: Bench) =>
-  [
-    s.shape,
-    us,
-    ...(s.shape === 'circle' ? [s.d] : s.shape === 'rectangle' ? [s.b, s.h] : [s.bw, s.h, s.bf, s.hf]),
-  ].join(' ')

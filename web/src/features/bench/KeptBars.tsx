@@ -1,29 +1,28 @@
-import { Button, Dropdown } from 'antd'
+import { Select } from 'antd'
 import type { Column, HandLift, HandLifts, Lift } from '../../api/client'
 import type { Units } from '../../lib/units'
 import { withLift } from '../column/lifts'
 import { arrangementOf } from './arrangement'
-import { fromLift } from './fromLift'
-import { sizeOf } from './GiveBack'
+import { fromLift, sizeOf } from './fromLift'
 import { keptSections } from './kept'
 
 /** Bars of sections that are kept from the bench and fit the lift: a choice sets them by hand. */
-export function KeptBars(p: { column: Column; lift: Lift; units: Units; onSave: (h: HandLifts) => void }) {
+export default function KeptBars(p: { column: Column; lift: Lift; units: Units; onSave: (h: HandLifts) => void }) {
   const fitting = fits(p.column, p.lift, p.units)
   if (fitting.length === 0) return null
   return (
-    <Dropdown
-      trigger={['click']}
-      menu={{
-        items: fitting.map(({ name, bars }) => ({
-          key: name,
-          label: name,
-          onClick: () => p.onSave(withLift(p.column, p.lift.number, { ...p.lift.hand, ...bars })),
-        })),
+    <Select
+      size="small"
+      aria-label="Bars from the bench"
+      style={{ width: 180 }}
+      value={null}
+      placeholder="Bars from the bench…"
+      options={fitting.map(({ name }) => ({ value: name, label: name }))}
+      onChange={(name) => {
+        const { bars } = fitting.find((f) => f.name === name)!
+        p.onSave(withLift(p.column, p.lift.number, { ...p.lift.hand, ...bars }))
       }}
-    >
-      <Button size="small">Bars from the bench…</Button>
-    </Dropdown>
+    />
   )
 }
 

@@ -1,6 +1,6 @@
-import { App, Button, Dropdown } from 'antd'
+import { App, Button, Select } from 'antd'
 import { useState } from 'react'
-import type { Bench } from './draft'
+import type { Bench } from './bench'
 import { forget, keep, keptSections } from './kept'
 
 /** Keeps the section of the bench under its name, and opens or forgets those that are kept. */
@@ -20,29 +20,27 @@ export function KeptMenu(p: { bench: Bench; onOpen: (b: Bench) => void }) {
         Keep
       </Button>
       {kept.length > 0 && (
-        <Dropdown
-          trigger={['click']}
-          menu={{
-            items: [
-              ...kept.map((k) => ({ key: `open ${k.name}`, label: k.name, onClick: () => p.onOpen(k) })),
-              ...(mine
-                ? [
-                    { type: 'divider' as const },
-                    {
-                      key: 'forget',
-                      label: `Forget “${p.bench.name}”`,
-                      onClick: () => {
-                        forget(p.bench.name)
-                        setKept(keptSections())
-                      },
-                    },
-                  ]
-                : []),
-            ],
+        <Select
+          size="small"
+          aria-label="Sections that are kept"
+          style={{ width: 110 }}
+          popupMatchSelectWidth={false}
+          value={null}
+          placeholder={`Kept (${kept.length})`}
+          options={kept.map((k) => ({ value: k.name, label: k.name }))}
+          onChange={(name) => p.onOpen(kept.find((k) => k.name === name)!)}
+        />
+      )}
+      {mine && (
+        <Button
+          size="small"
+          onClick={() => {
+            forget(p.bench.name)
+            setKept(keptSections())
           }}
         >
-          <Button size="small">Kept ({kept.length})</Button>
-        </Dropdown>
+          Forget
+        </Button>
       )}
     </>
   )

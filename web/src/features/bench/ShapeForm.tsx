@@ -1,6 +1,6 @@
 import { Input, Select } from 'antd'
 import { NumberField } from '../../ui/NumberField'
-import type { Bench, BenchShape } from './draft'
+import type { Bench, BenchShape } from './bench'
 import { polygons } from './outline'
 
 const SHAPES = [

@@ -2,16 +2,14 @@ import { App, Button, Tooltip } from 'antd'
 import { useNavigate } from 'react-router'
 import { api, type Column, type Demand, type Lift } from '../../api/client'
 import type { Units } from '../../lib/units'
-import { fromLift } from './fromLift'
-import { sizeOf } from './GiveBack'
 
 /** Takes a lift of a column to the bench, with the combinations that use it most. */
 export function ToBench(p: { id: string; column: Column; lift: Lift; demands: Demand[]; units: Units }) {
   const { message } = App.useApp()
   const go = useNavigate()
   const take = () =>
-    api.basis(p.id).then(
-      (basis) => {
+    Promise.all([api.basis(p.id), import('./fromLift')]).then(
+      ([basis, { fromLift, sizeOf }]) => {
         const bench = fromLift(p.column, p.lift, p.demands, basis.code, p.units)
         const from = { id: p.id, mark: p.column.mark, lift: p.lift.number, size: sizeOf(bench) }
         void go('/bench', { state: { bench: { ...bench, from } } })

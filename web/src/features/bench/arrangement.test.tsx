@@ -5,9 +5,9 @@ import { api, ApiError, type Member, type State } from '../../api/client'
 import { SI } from '../../lib/units'
 import { Around, column, interaction } from '../../test/fixtures'
 import { arrangementOf } from './arrangement'
-import type { Bench, BenchBar } from './draft'
-import { fromLift } from './fromLift'
-import { GiveBack, sizeOf } from './GiveBack'
+import type { Bench, BenchBar } from './bench'
+import { fromLift, sizeOf } from './fromLift'
+import GiveBack from './GiveBack'
 
 /** 400 × 400, cover 40, ties T10: bars of 25 mm in the corners stand 62.5 from the faces. */
 const lift: Bench = {

@@ -1,6 +1,6 @@
 import type { HandLift } from '../../api/client'
-import type { Bench, BenchBar } from './draft'
-import { diameter, singles } from './draft'
+import type { Bench, BenchBar } from './bench'
+import { diameter, singles } from './bench'
 
 /** How far off its place a bar may stand [mm]. */
 const NEAR = 3

@@ -4,7 +4,8 @@ import { beforeEach, describe, expect, it, vi } from 'vitest'
 import { api, ApiError, type SectionAnswer, type Strains } from '../../api/client'
 import { Around, codes, curves } from '../../test/fixtures'
 import { BenchPage } from './BenchPage'
-import { benchStart, entryOf, read, setsOf, singles, toCode } from './draft'
+import { benchStart, singles } from './bench'
+import { entryOf, read, setsOf, toCode } from './draft'
 import { inset, placesRound, polygons, ringsOf, type Point } from './outline'
 
 const shape = benchStart.shape

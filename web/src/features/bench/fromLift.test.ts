@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { unitsOf } from '../../lib/units'
 import { column, interaction } from '../../test/fixtures'
-import { singles } from './draft'
+import { singles } from './bench'
 import { fromLift } from './fromLift'
 
 describe('a lift on the bench', () => {

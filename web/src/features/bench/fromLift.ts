@@ -1,6 +1,6 @@
 import type { Column, Demand, Lift } from '../../api/client'
 import { forceIn, lengthIn, momentIn, stressIn, type Units } from '../../lib/units'
-import { benchStart, noForce, type Bench, type BenchBar, type BenchSet } from './draft'
+import { benchStart, noForce, type Bench, type BenchBar, type BenchSet } from './bench'
 
 /** Sets that the bench is given: those that use the section most, one of each combination. */
 const MOST = 6
@@ -91,3 +91,11 @@ function setsOf(demands: Demand[], units: Units): BenchSet[] {
     }))
   return sets.length > 0 ? sets : [noForce('set 1')]
 }
+
+/** What must stay as it is for the bars to fit the lift. */
+export const sizeOf = ({ shape: s, us }: Bench) =>
+  [
+    s.shape,
+    us,
+    ...(s.shape === 'circle' ? [s.d] : s.shape === 'rectangle' ? [s.b, s.h] : [s.bw, s.h, s.bf, s.hf]),
+  ].join(' ')

@@ -3,10 +3,10 @@ import userEvent from '@testing-library/user-event'
 import { beforeEach, describe, expect, it, vi } from 'vitest'
 import { SI } from '../../lib/units'
 import { Around, column } from '../../test/fixtures'
-import { benchStart, type Bench } from './draft'
+import { benchStart, type Bench } from './bench'
 import { fromLift } from './fromLift'
 import { forget, keep, keptSections } from './kept'
-import { fits, KeptBars } from './KeptBars'
+import KeptBars, { fits } from './KeptBars'
 import { KeptMenu } from './KeptMenu'
 
 const lift = column.lifts[1]!
@@ -47,11 +47,11 @@ describe('sections that are kept', () => {
       </Around>,
     )
     await userEvent.click(screen.getByRole('button', { name: 'Keep' }))
-    await userEvent.click(screen.getByRole('button', { name: 'Kept (2)' }))
-    await userEvent.click(await screen.findByText('another'))
+    expect(screen.getByText('Kept (2)')).toBeInTheDocument()
+    await userEvent.click(screen.getByRole('combobox', { name: 'Sections that are kept' }))
+    await userEvent.click(await screen.findByTitle('another'))
     expect(opened).toHaveBeenCalledWith(expect.objectContaining({ name: 'another' }))
-    await userEvent.click(screen.getByRole('button', { name: 'Kept (2)' }))
-    await userEvent.click(await screen.findByText('Forget “four corners”'))
+    await userEvent.click(screen.getByRole('button', { name: 'Forget' }))
     expect(keptSections().map((k) => k.name)).toEqual(['another'])
   })
 })
@@ -83,8 +83,8 @@ describe('their bars on the sheet of a column', () => {
         <KeptBars column={column} lift={lift} units={SI} onSave={saved} />
       </Around>,
     )
-    await userEvent.click(screen.getByRole('button', { name: 'Bars from the bench…' }))
-    await userEvent.click(await screen.findByText('four corners'))
+    await userEvent.click(screen.getByRole('combobox', { name: 'Bars from the bench' }))
+    await userEvent.click(await screen.findByTitle('four corners'))
     expect(saved).toHaveBeenCalledWith({
       lifts: { 1: expect.objectContaining({ rows: expect.objectContaining({ alongX: 2 }) }) },
     })

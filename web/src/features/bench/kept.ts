@@ -1,6 +1,6 @@
-import type { Bench } from './draft'
+import type { Bench } from './bench'
+import { KEY } from './keptKey'
 
-const KEY = 'kolonne.bench.kept'
 /** Sections that this browser keeps. */
 const MOST = 100
 

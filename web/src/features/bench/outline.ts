@@ -1,4 +1,4 @@
-import type { BenchShape } from './draft'
+import type { BenchShape } from './bench'
 
 export type Point = [number, number]
 

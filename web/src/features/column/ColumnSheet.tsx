@@ -1,5 +1,5 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query'
-import { useEffect, useState } from 'react'
+import { lazy, Suspense, useEffect, useState } from 'react'
 import { useSearchParams } from 'react-router'
 import { api, type Column, type Demand, type HandLifts, type State } from '../../api/client'
 import type { Units } from '../../lib/units'
@@ -9,8 +9,6 @@ import { ErrorView } from '../../ui/ErrorView'
 import { FindingList } from '../../ui/FindingList'
 import { Loading } from '../../ui/Loading'
 import { HatchDefs } from '../../ui/UtilisationBar'
-import { KeptBars } from '../bench/KeptBars'
-import { ToBench } from '../bench/ToBench'
 import { CopyPanel } from '../edit/CopyPanel'
 import { useMayEdit } from '../people/session'
 import { useHandSet } from '../edit/useHandSet'
@@ -21,6 +19,8 @@ import { numberIn } from '../../lib/address'
 import { keyed } from './lifts'
 import { LiftStrip } from './LiftStrip'
 import { StackElevation } from './StackElevation'
+
+const BenchLinks = lazy(() => import('../bench/BenchLinks'))
 
 /** What takes keys itself. */
 const TAKES_KEYS = 'input, textarea, [role=combobox], [role=application]'
@@ -107,12 +107,18 @@ export function ColumnSheet({
             lift={lift}
             units={units}
             bench={
-              <>
-                {interaction.data && interaction.data.demands.length > 0 && (
-                  <ToBench id={id} column={column} lift={lift} demands={interaction.data.demands} units={units} />
-                )}{' '}
-                {may && <KeptBars column={column} lift={lift} units={units} onSave={save} />}
-              </>
+              interaction.data && (
+                <Suspense fallback={null}>
+                  <BenchLinks
+                    id={id}
+                    column={column}
+                    lift={lift}
+                    demands={interaction.data.demands}
+                    units={units}
+                    onSave={save}
+                  />
+                </Suspense>
+              )
             }
             onSave={save}
           />

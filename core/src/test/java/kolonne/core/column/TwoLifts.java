@@ -8,6 +8,7 @@ import kolonne.core.model.ModelBuilder;
 import kolonne.core.model.Release;
 import kolonne.core.model.Role;
 import kolonne.core.model.StiffnessFactors;
+import kolonne.core.shape.Shape;
 
 /** Two lifts, of 3.6 m unless told, of square sections between beams 600 deep and 6 m long, the upper one loaded by 60 kN/m; f'c 30. */
 public final class TwoLifts {
@@ -20,11 +21,15 @@ public final class TwoLifts {
 
     /** @param high heights of the lifts from joint to joint, lower and upper [mm] */
     public static ModelBuilder model(double lower, double upper, double... high) {
+        return model(new Shape.Rectangle(lower, lower), new Shape.Rectangle(upper, upper), high);
+    }
+
+    private static ModelBuilder model(Shape lower, Shape upper, double... high) {
         double roof = high[0] + high[1];
         ModelBuilder b = new ModelBuilder()
                 .section("S", 300, 600)
-                .section("L", lower, lower)
-                .section("U", upper, upper)
+                .section("L", lower.width(), lower.depth())
+                .section("U", upper.width(), upper.depth())
                 .joint("A", 0, 0, 0)
                 .joint("B", 0, 0, high[0])
                 .joint("C", 0, 0, roof)
@@ -40,6 +45,14 @@ public final class TwoLifts {
 
     public static ColumnStack stack(double lower, double upper) {
         return ColumnStacks.find(new BuildingIndex(model(lower, upper).building()))
+                .get(0);
+    }
+
+    /** Of two depths alike and two widths. */
+    public static ColumnStack narrowing(double lower, double upper, double depth) {
+        Shape foot = new Shape.Rectangle(lower, depth);
+        return ColumnStacks.find(new BuildingIndex(model(foot, new Shape.Rectangle(upper, depth), 3600, 3600)
+                        .building()))
                 .get(0);
     }
 

@@ -170,6 +170,22 @@ final class OverFloor {
         return !(s instanceof Shape.Circle) && !square && Math.abs(xAbove[1]) > 1e-6;
     }
 
+    /** By how much the faces across the width of a rectangle lie further out or in than those of the rectangle above it [mm]; 0 for other shapes. */
+    double faceOffsetX() {
+        return faceOffset(0, lift.section().shape().width());
+    }
+
+    double faceOffsetY() {
+        return faceOffset(1, lift.section().shape().depth());
+    }
+
+    private double faceOffset(int axis, double size) {
+        Shape s = next.section().shape();
+        return lift.section().shape() instanceof Shape.Rectangle && s instanceof Shape.Rectangle
+                ? Math.abs(size - Math.abs(xAbove[axis]) * s.width() - Math.abs(yAbove[axis]) * s.depth()) / 2
+                : 0;
+    }
+
     /** Where a bar from below stands while it laps: in its line if it is near and free there, else touching its partner; null where there is no room. */
     double[] beside(PlacedBar p, Bar bar, Upper u) {
         double half = (bar.diameter() + u.bar.diameter()) / 2;

@@ -203,11 +203,16 @@ public final class VerticalBars {
         return new Crank(end - along, end, dx, dy);
     }
 
-    /** Whether a bar may be led aside so at a step: by no more than the code allows, within the depth of the beams. */
+    /** Whether a bar may be led aside so at a step: nowhere where it or the face is offset by what the code lets none be bent at, and within the depth of the beams. */
     private boolean bends(Crank c) {
         return c == null
-                || Math.max(Math.abs(c.dx), Math.abs(c.dy)) < rules.crankMost()
+                || bends(c.dx, over.faceOffsetX())
+                        && bends(c.dy, over.faceOffsetY())
                         && c.to - c.from <= 2 * lift.inHead() + 1e-6;
+    }
+
+    private boolean bends(double aside, double face) {
+        return Math.abs(aside) < 1e-6 || Math.max(Math.abs(aside), face) < rules.crankMost();
     }
 
     private double nextStart() {

@@ -1,5 +1,6 @@
 package kolonne.core.column.cage;
 
+import static kolonne.core.column.TwoLifts.narrowing;
 import static kolonne.core.column.TwoLifts.stack;
 import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertFalse;
@@ -116,6 +117,25 @@ class VerticalBarsTest {
                 0.1,
                 "a lap beneath the ends of the bars, and as far as they stand apart");
         assertTrue(d.to() >= FLOOR + LAP && d.to() < FLOOR + LAP + 50);
+    }
+
+    /**
+     * Of five bars on a face those beside the middle one come to lie 40 mm aside of the bars above, where the faces across are set back by 80: 10.7.4.2 is of
+     * the faces, not of the bars. The middle bar is bent square to them, and may be.
+     */
+    @Test
+    void noBarIsBentTowardsAFaceThatIsSetBackFar() {
+        for (double upper : new double[] {340, 420}) {
+            ColumnCage cage = new ColumnCage(List.of(bars(5, 2, T20), bars(5, 2, T20)));
+            List<VerticalBars.Standing> all = VerticalBars.of(narrowing(500, upper, 500), 0, cage, ACI);
+            boolean far = upper == 340;
+            assertEquals(
+                    far ? 2 : 10,
+                    all.stream().filter(s -> s.use() == VerticalBars.Use.ON).count());
+            assertEquals(
+                    far ? 8 : 0,
+                    all.stream().filter(s -> s.use() == VerticalBars.Use.DOWEL).count());
+        }
     }
 
     @Test

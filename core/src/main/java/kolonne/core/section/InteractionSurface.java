@@ -9,6 +9,14 @@ public final class InteractionSurface implements StrengthSurface {
     private static final int ANGLES_IN_QUADRANT = 16;
     private static final int DEPTHS = 48;
     private static final double MOMENT_ZERO = 1e-9;
+    /** Of the logarithm of a neutral axis's depth: to begin from, and to end with. */
+    private static final double ROUGH = 0.05;
+
+    private static final double FINE = 1e-9;
+    /** Longest steps of the direction of compression and of that logarithm towards a ray, and what it is missed by at most [rad]. */
+    private static final double[] STEP = {0.3, 0.5};
+
+    private static final double MET = 1e-10;
 
     private final ColumnSection section;
     private final double scale;
@@ -188,25 +196,51 @@ public final class InteractionSurface implements StrengthSurface {
         double e = Math.atan2(n, m / scale);
         double a = azimuth(mx, my);
         double theta = a;
+        double c = Double.NaN;
         if (!quadrant || a > 1e-9 && a < Math.PI / 2 - 1e-9) {
-            theta = Root.find(
-                    q -> {
-                        ColumnSection.Resultant r = section.at(q, depthFor(q, e));
-                        return turned(Math.atan2(r.Mx(), r.My()) - a);
-                    },
-                    quadrant ? 0 : a - Math.PI / 2,
-                    quadrant ? Math.PI / 2 : a + Math.PI / 2,
-                    1e-8);
+            double[] met = {a, Math.log(depthFor(a, e, ROUGH))};
+            if (TwoRoots.find((q, log, out) -> off(q, log, a, e, out), met, STEP, MET) && between(met[0], a)) {
+                theta = met[0];
+                c = Math.exp(met[1]);
+            } else {
+                theta = thetaFor(a, e);
+            }
         }
-        double c = depthFor(theta, e);
+        if (Double.isNaN(c)) {
+            c = depthFor(theta, e, FINE);
+        }
         ColumnSection.Resultant r = section.at(theta, c);
         double capacity = r.phi() * Math.hypot(r.N(), Math.hypot(r.Mx(), r.My()) / scale);
         double u = size / capacity;
         return axial > u ? new Hit(axial, theta, c, r, true) : new Hit(u, theta, c, r, false);
     }
 
+    /** By how much the resultants' azimuth and elevation are off the ray's, for a neutral axis of logarithmic depth. */
+    private void off(double theta, double log, double a, double e, double[] out) {
+        ColumnSection.Resultant r = section.at(theta, Math.exp(log));
+        out[0] = turned(Math.atan2(r.Mx(), r.My()) - a);
+        out[1] = Math.atan2(r.N(), Math.hypot(r.Mx(), r.My()) / scale) - e;
+    }
+
+    /** Whether a direction of compression is within a right angle of the moments', as that of every ray is. */
+    private boolean between(double theta, double a) {
+        return quadrant ? theta >= 0 && theta <= Math.PI / 2 : Math.abs(theta - a) <= Math.PI / 2;
+    }
+
+    /** The same without slopes: one unknown inside the other, for rays that meet the surface where a bar enters the block and it jumps. */
+    private double thetaFor(double a, double e) {
+        return Root.find(
+                q -> {
+                    ColumnSection.Resultant r = section.at(q, depthFor(q, e, FINE));
+                    return turned(Math.atan2(r.Mx(), r.My()) - a);
+                },
+                quadrant ? 0 : a - Math.PI / 2,
+                quadrant ? Math.PI / 2 : a + Math.PI / 2,
+                1e-8);
+    }
+
     /** Neutral-axis depth at which the nominal resultants have the elevation {@code e}, which grows with c. */
-    private double depthFor(double theta, double e) {
+    private double depthFor(double theta, double e, double tolerance) {
         double h = 2 * section.reach(theta);
         double log = Root.find(
                 q -> {
@@ -215,7 +249,7 @@ public final class InteractionSurface implements StrengthSurface {
                 },
                 Math.log(1e-4 * h),
                 Math.log(1e4 * h),
-                1e-9);
+                tolerance);
         return Math.exp(log);
     }
 }

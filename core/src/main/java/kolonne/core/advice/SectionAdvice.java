@@ -2,22 +2,25 @@ package kolonne.core.advice;
 
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.EnumSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import kolonne.core.basis.part.SectionLimits;
 import kolonne.core.beam.check.BeamContext;
 import kolonne.core.beam.check.BeamDesign;
 import kolonne.core.beam.choice.BeamDesigner;
 import kolonne.core.beam.line.BeamLine;
 import kolonne.core.design.Quantities;
+import kolonne.core.finding.Cause;
 import kolonne.core.model.Section;
 import kolonne.core.shape.Shape;
 
 /**
  * Other sections for a beam line: those of the project and steps of depth and width about the present one within the limits of the
  * basis, each designed with the forces as
- * they are. Taking one means another analysis, since stiffness and weight change.
+ * they are; where the line fails for want of strength or stiffness, only those that are larger somewhere. Taking one means another analysis, since stiffness and weight change.
  */
 public final class SectionAdvice {
     /** Steps of depth to either side that are tried at most, and of width. */
@@ -28,6 +31,16 @@ public final class SectionAdvice {
     private static final double CONCRETE = 120;
 
     private static final double FORMWORK = 30;
+
+    /** What a section lacks where it fails by it: of two that differ in size only, the smaller has less. */
+    private static final Set<Cause> OF_THE_SIZE = EnumSet.of(
+            Cause.FLEXURE,
+            Cause.FLEXURE_COMPRESSION,
+            Cause.SHEAR,
+            Cause.SHEAR_LIMIT,
+            Cause.TORSION,
+            Cause.SHEAR_TORSION_LIMIT,
+            Cause.DEFLECTION);
 
     private SectionAdvice() {}
 
@@ -61,13 +74,30 @@ public final class SectionAdvice {
             return List.of();
         }
         List<Option> out = new ArrayList<>();
-        candidates(now, project, context.basis().beams().advice())
-                .forEach((shape, id) -> out.add(tried(d, context, shape, id, shape.equals(now))));
+        Map<Shape, String> candidates =
+                candidates(now, project, context.basis().beams().advice());
+        if (tooSmall(d)) {
+            candidates.keySet().removeIf(s -> !s.equals(now) && !larger(s, now));
+        }
+        candidates.forEach((shape, id) -> out.add(tried(d, context, shape, id, shape.equals(now))));
         out.sort(Comparator.comparing(Option::satisfied)
                 .thenComparing(Option::inBand)
                 .reversed()
                 .thenComparingDouble(o -> o.satisfied() ? o.cost() : o.strength()));
         return out;
+    }
+
+    /** Whether something fails that no smaller section bears, the forces being what they are. */
+    private static boolean tooSmall(BeamDesign d) {
+        return d.checks().stream().anyMatch(c -> !c.satisfied() && OF_THE_SIZE.contains(c.cause()));
+    }
+
+    /** Whether a shape has more of anything than another of its kind. */
+    private static boolean larger(Shape s, Shape than) {
+        return s.depth() > than.depth()
+                || s.webWidth() > than.webWidth()
+                || s.width() > than.width()
+                || s.flangeDepth() > than.flangeDepth();
     }
 
     /** Shapes by id in the project. */

@@ -52,6 +52,20 @@ class SectionAdviceTest {
         assertFalse(all.stream().anyMatch(o -> o.shape() instanceof Shape.Circle));
     }
 
+    /** What is left out is nowhere larger, and would not have satisfied. */
+    @Test
+    void aSectionThatIsTooSmallIsNotMadeSmaller() {
+        Analysis a = span(300, 500, 110);
+        for (SectionAdvice.Option o : advice(a)) {
+            assertTrue(o.present() || o.shape().depth() > 500 || o.shape().webWidth() > 300, o.toString());
+        }
+        for (Shape s : List.of(new Shape.Rectangle(300, 450), new Shape.Rectangle(250, 500))) {
+            BeamDesign d =
+                    BeamDesigner.design(BeamLines.find(a).get(0).with(s), BeamContext.of(a, Basis.standard(false)));
+            assertFalse(d.satisfied(), s.toString());
+        }
+    }
+
     @Test
     void aSectionThatIsTooLargeFindsACheaperOneAndEveryOneThatSatisfiesDoesSoWhenDesigned() {
         Analysis a = span(450, 1000, 25);

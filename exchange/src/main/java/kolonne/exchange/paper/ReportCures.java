@@ -60,6 +60,7 @@ final class ReportCures {
                         Quantity.MASS.display(o.steel(), d.basis().usUnits()),
                         Quantity.MASS.unit(d.basis().usUnits()),
                         o.section().isEmpty() ? "" : "; it is in the model"))
-                .orElse("None of the " + (tried.size() - 1) + " sections within the limits of the basis satisfies.");
+                .orElse("None of the " + (tried.size() - 1)
+                        + " sections tried within the limits of the basis satisfies.");
     }
 }

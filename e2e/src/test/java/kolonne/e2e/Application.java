@@ -39,6 +39,8 @@ final class Application implements AutoCloseable {
                 "java",
                 "-Xmx2g",
                 "-XX:+UseParallelGC",
+                // small buildings, and few of each: the second compiler takes longer than it saves
+                "-XX:TieredStopAtLevel=1",
                 "-jar",
                 System.getProperty("kolonne.jar"),
                 "serve",

@@ -13,13 +13,22 @@ import kolonne.core.demo.DemoOptions;
 import kolonne.core.model.BuildingIndex;
 
 /**
- * The demo building, analysed and designed once for all test classes that only look at it; designs never change. They are made on the common pool: a
- * thread of the pool that runs the tests would, while it waits for parts of a design, begin another test that waits for the same design.
+ * The demo building and two smaller ones with all that it has, analysed and designed once for all test classes that only look at them; designs never
+ * change. They are made on the common pool: a thread of the pool that runs the tests would, while it waits for parts of a design, begin another test that
+ * waits for the same design.
  */
 public final class DesignedDemo {
-    private static final CompletableFuture<Analysis> ANALYSIS =
-            made(() -> FrameAnalysis.solve(new BuildingIndex(DemoBuilding.generate(DemoOptions.VELDHAVEN))));
-    private static final Map<Basis, CompletableFuture<BuildingDesign>> DESIGNS = new ConcurrentHashMap<>();
+    /** A third of the demo's members, and a sixth. */
+    public static final DemoOptions MIDDLE = new DemoOptions(7, 4, 4, 3, true);
+
+    public static final DemoOptions SMALL = new DemoOptions(7, 3, 3, 2, true);
+
+    private record Key(DemoOptions options, boolean customary) {}
+
+    private record Designed(Key building, Basis basis) {}
+
+    private static final Map<Key, CompletableFuture<Analysis>> ANALYSES = new ConcurrentHashMap<>();
+    private static final Map<Designed, CompletableFuture<BuildingDesign>> DESIGNS = new ConcurrentHashMap<>();
 
     private DesignedDemo() {}
 
@@ -28,12 +37,31 @@ public final class DesignedDemo {
     }
 
     public static Analysis analysis() {
-        return ANALYSIS.join();
+        return analysis(new Key(DemoOptions.VELDHAVEN, false));
+    }
+
+    private static Analysis analysis(Key k) {
+        return ANALYSES.computeIfAbsent(
+                        k,
+                        b -> made(() -> FrameAnalysis.solve(new BuildingIndex(
+                                b.customary ? DemoBuilding.customary(b.options) : DemoBuilding.generate(b.options)))))
+                .join();
     }
 
     public static BuildingDesign by(Basis basis) {
+        return by(new Key(DemoOptions.VELDHAVEN, false), basis);
+    }
+
+    /** In whole inches and feet by a basis in US units. */
+    public static BuildingDesign by(DemoOptions options, Basis basis) {
+        return by(new Key(options, basis.usUnits()), basis);
+    }
+
+    private static BuildingDesign by(Key building, Basis basis) {
         return DESIGNS.computeIfAbsent(
-                        basis, b -> made(() -> BuildingDesigner.design(analysis(), b, BuildingDesigner.Progress.NONE)))
+                        new Designed(building, basis),
+                        d -> made(() ->
+                                BuildingDesigner.design(analysis(building), basis, BuildingDesigner.Progress.NONE)))
                 .join();
     }
 }

@@ -7,15 +7,12 @@ import java.util.List;
 import java.util.stream.LongStream;
 import kolonne.core.Sweep;
 import kolonne.core.analysis.Analysis;
-import kolonne.core.analysis.FrameAnalysis;
 import kolonne.core.basis.Basis;
 import kolonne.core.beam.cage.BeamCage;
 import kolonne.core.beam.check.BeamDesign;
 import kolonne.core.beam.line.BeamLine;
 import kolonne.core.demand.Demands;
-import kolonne.core.demo.DemoBuilding;
 import kolonne.core.demo.DemoOptions;
-import kolonne.core.model.BuildingIndex;
 import kolonne.core.model.Purpose;
 import kolonne.core.shape.Shape;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -40,10 +37,11 @@ class IndependentBeamCheckTest {
     @ParameterizedTest
     @MethodSource("seeds")
     void everySatisfiedLineHolds(long seed) {
-        Analysis a = FrameAnalysis.solve(new BuildingIndex(
-                DemoBuilding.generate(new DemoOptions(seed, Sweep.of(4, 6), Sweep.of(4, 6), Sweep.of(3, 4), true))));
-        BuildingDesign d = BuildingDesigner.design(a, Basis.standard(false), BuildingDesigner.Progress.NONE);
-        demands = new Demands(a, Purpose.STRENGTH);
+        DemoOptions middle = DesignedDemo.MIDDLE;
+        DemoOptions options = new DemoOptions(
+                seed, Sweep.of(middle.storeys(), 6), Sweep.of(middle.baysX(), 6), Sweep.of(middle.baysY(), 4), true);
+        BuildingDesign d = DesignedDemo.by(options, Basis.standard(false));
+        demands = new Demands(d.analysis(), Purpose.STRENGTH);
         List<String> wrong = new ArrayList<>();
         int checked = 0;
         for (BeamDesign b : d.beams()) {

@@ -8,15 +8,10 @@ import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
-import kolonne.core.analysis.FrameAnalysis;
 import kolonne.core.basis.Basis;
 import kolonne.core.column.check.ColumnDesign;
-import kolonne.core.demo.DemoBuilding;
-import kolonne.core.demo.DemoOptions;
 import kolonne.core.design.BuildingDesign;
-import kolonne.core.design.BuildingDesigner;
 import kolonne.core.design.DesignedDemo;
-import kolonne.core.model.BuildingIndex;
 import kolonne.core.schedule.ScheduleGroups;
 import kolonne.core.schedule.Scheduled;
 import org.junit.jupiter.api.Test;
@@ -126,12 +121,7 @@ class ColumnScheduleTest {
     @ParameterizedTest
     @ValueSource(strings = {"aci-318-19", "en-1992-1-1"})
     void inUsUnitsAndByEurocodeAsWell(String code) {
-        DemoOptions small = new DemoOptions(7, 3, 3, 2, true);
-        BuildingDesign d = BuildingDesigner.design(
-                FrameAnalysis.solve(new BuildingIndex(
-                        code.equals("aci-318-19") ? DemoBuilding.customary(small) : DemoBuilding.generate(small))),
-                Basis.standard(code),
-                BuildingDesigner.Progress.NONE);
+        BuildingDesign d = DesignedDemo.by(DesignedDemo.SMALL, Basis.standard(code));
         read(d, upwards(d));
     }
 

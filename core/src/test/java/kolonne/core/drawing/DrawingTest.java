@@ -14,14 +14,10 @@ import java.util.Set;
 import java.util.concurrent.CancellationException;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
-import kolonne.core.analysis.FrameAnalysis;
 import kolonne.core.basis.Basis;
-import kolonne.core.demo.DemoBuilding;
-import kolonne.core.demo.DemoOptions;
 import kolonne.core.design.BuildingDesign;
 import kolonne.core.design.BuildingDesigner;
 import kolonne.core.design.DesignedDemo;
-import kolonne.core.model.BuildingIndex;
 import kolonne.core.model.JointLoad;
 import kolonne.core.model.Member;
 import kolonne.core.model.ModelBuilder;
@@ -407,13 +403,7 @@ class DrawingTest {
     @Test
     void buildingsInUsUnitsAndByEurocodeAreDrawnAsWell() {
         for (String code : List.of("aci-318-19", "en-1992-1-1")) {
-            boolean us = code.equals("aci-318-19");
-            DemoOptions small = new DemoOptions(7, 3, 3, 2, true);
-            BuildingDesign d = BuildingDesigner.design(
-                    FrameAnalysis.solve(
-                            new BuildingIndex(us ? DemoBuilding.customary(small) : DemoBuilding.generate(small))),
-                    Basis.standard(code),
-                    BuildingDesigner.Progress.NONE);
+            BuildingDesign d = DesignedDemo.by(DesignedDemo.SMALL, Basis.standard(code));
             List<Sheet> sheets = Sheets.of(d, ProjectData.EMPTY, Set.of(), Paper.A3, Progress.NONE);
             assertTrue(sheets.size() > 5, code);
             clear(sheets);

@@ -7,25 +7,18 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
-import kolonne.core.analysis.FrameAnalysis;
 import kolonne.core.basis.Basis;
 import kolonne.core.check.CheckResult;
 import kolonne.core.column.cage.HandLift;
 import kolonne.core.column.check.ColumnDesign;
-import kolonne.core.demo.DemoBuilding;
-import kolonne.core.demo.DemoOptions;
 import kolonne.core.design.BuildingDesign;
-import kolonne.core.design.BuildingDesigner;
+import kolonne.core.design.DesignedDemo;
 import kolonne.core.design.HandSet;
-import kolonne.core.model.BuildingIndex;
 import org.junit.jupiter.api.Test;
 
 /** Other bars for a lift: each, when it is set by hand, is used as much as was said, and bears what the lift bears. */
 class ColumnOptionsTest {
-    private static final BuildingDesign D = BuildingDesigner.design(
-            FrameAnalysis.solve(new BuildingIndex(DemoBuilding.generate(new DemoOptions(7, 3, 3, 2, true)))),
-            Basis.standard(false),
-            BuildingDesigner.Progress.NONE);
+    private static final BuildingDesign D = DesignedDemo.by(DesignedDemo.SMALL, Basis.standard(false));
 
     private static double bending(ColumnDesign.LiftDesign l) {
         return l.checks().stream()

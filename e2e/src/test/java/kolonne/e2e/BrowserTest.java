@@ -115,11 +115,16 @@ abstract class BrowserTest {
         assertEquals(List.of(), refused);
     }
 
+    /** Of the class's own building. */
+    protected int storeys() {
+        return 4;
+    }
+
     /** Opens the class's own project. */
     protected void openProject() throws IOException, InterruptedException {
         String id = PROJECTS.get(getClass());
         if (id == null) {
-            byte[] model = ModelWriter.json(DemoBuilding.generate(new DemoOptions(7, 4, 4, 3, true)));
+            byte[] model = ModelWriter.json(DemoBuilding.generate(new DemoOptions(7, storeys(), 4, 3, true)));
             id = application.imported("Leeszaal", model);
             PROJECTS.put(getClass(), id);
         }

@@ -8,6 +8,7 @@ import java.util.Map;
 import java.util.TreeMap;
 import kolonne.core.beam.check.BeamDesign;
 import kolonne.core.beam.line.BeamLine;
+import kolonne.core.code.Bar;
 import kolonne.core.column.check.ColumnDesign;
 import kolonne.core.column.line.ColumnStack;
 import kolonne.core.design.BuildingDesign;
@@ -18,6 +19,9 @@ import kolonne.core.model.Storey;
 
 /** What beams and columns take, storey by storey and by grade of concrete. A lift counts to the storey at its head. */
 public final class StoreyQuantities {
+    private static final Comparator<Bar> BY_SIZE =
+            Comparator.comparingDouble(Bar::diameter).thenComparing(Bar::label);
+
     private StoreyQuantities() {}
 
     /** @param storey its name; empty for what belongs to none */
@@ -49,6 +53,27 @@ public final class StoreyQuantities {
                 List.of(storey, role),
                 new Row(storey, role, 1, q),
                 (a, b) -> new Row(storey, role, a.members() + 1, a.quantities().plus(b.quantities())));
+    }
+
+    /** Steel by storey, from the lowest up, and by size of bar, from the thinnest [kg]; every storey has all sizes that any has. */
+    public static Map<String, Map<Bar, Double>> steel(BuildingDesign d) {
+        Map<String, Map<Bar, Double>> out = new LinkedHashMap<>();
+        of(d).forEach(r -> out.put(r.storey(), new TreeMap<>(BY_SIZE)));
+        for (BeamDesign b : d.beams()) {
+            Quantities.bars(b).forEach(i -> out.get(b.line().storey()).merge(i.bar(), i.mass(), Double::sum));
+        }
+        for (ColumnDesign c : d.columns()) {
+            for (int i = 0; i < c.lifts().size(); i++) {
+                Map<Bar, Double> storey = out.get(c.stack().lifts().get(i).storey());
+                Quantities.bars(c, i).forEach(q -> storey.merge(q.bar(), q.mass(), Double::sum));
+            }
+        }
+        List<Bar> sizes = out.values().stream()
+                .flatMap(m -> m.keySet().stream())
+                .distinct()
+                .toList();
+        out.values().forEach(m -> sizes.forEach(b -> m.putIfAbsent(b, 0.0)));
+        return out;
     }
 
     /** Concrete of beams and columns by grade, the weakest first [mm3]. */

@@ -6,6 +6,7 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 import java.util.List;
 import java.util.Map;
 import kolonne.core.basis.Basis;
+import kolonne.core.code.Bar;
 import kolonne.core.design.BuildingDesign;
 import kolonne.core.design.DesignedDemo;
 import kolonne.core.model.BuildingIndex;
@@ -54,6 +55,33 @@ class StoreyQuantitiesTest {
                 .mapToDouble(r -> r.quantities().concrete())
                 .sum();
         assertEquals(beams, grades.values().stream().mapToDouble(g -> g[0]).sum(), 1e-6 * beams);
+    }
+
+    /** By storey it is that of the rows, by size that of the bar list. */
+    @Test
+    void theSteelOfStoreysIsPartedBySize() {
+        Map<String, Map<Bar, Double>> steel = StoreyQuantities.steel(DEMO);
+        for (String storey : steel.keySet()) {
+            double rows = ROWS.stream()
+                    .filter(r -> r.storey().equals(storey))
+                    .mapToDouble(r -> r.quantities().steel())
+                    .sum();
+            double sizes = steel.get(storey).values().stream()
+                    .mapToDouble(Double::doubleValue)
+                    .sum();
+            assertEquals(rows, sizes, 1e-6 * rows, storey);
+        }
+        for (Schedules.SizeTotal t : Schedules.totals(Schedules.bars(Scheduled.of(DEMO)))) {
+            double storeys = steel.values().stream()
+                    .flatMap(m -> m.entrySet().stream())
+                    .filter(e -> e.getKey().label().equals(t.label()))
+                    .mapToDouble(Map.Entry::getValue)
+                    .sum();
+            assertEquals(t.mass(), storeys, 1e-6 * t.mass(), t.label());
+        }
+        List<Double> sizes =
+                steel.get("L1").keySet().stream().map(Bar::diameter).toList();
+        assertEquals(sizes.stream().sorted().toList(), sizes);
     }
 
     @Test

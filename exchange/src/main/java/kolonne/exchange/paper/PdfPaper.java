@@ -445,6 +445,43 @@ final class PdfPaper implements AutoCloseable {
         out.stroke();
     }
 
+    /** A rectangle on a ground, with lines at angles so far apart. @param angles [degrees], 0 lies */
+    void patterned(float x, float y, float wide, float high, Color ground, float apart, int... angles)
+            throws IOException {
+        float[] xy = {x, y, x + wide, y, x + wide, y + high, x, y + high};
+        tags.artifact(() -> {
+            out.saveGraphicsState();
+            path(xy);
+            out.setNonStrokingColor(ground);
+            out.fill();
+            path(xy);
+            out.clip();
+            out.setStrokingColor(INK);
+            out.setLineWidth(0.5f);
+            for (int angle : angles) {
+                parallels(x + wide / 2, y + high / 2, wide + high, apart, Math.toRadians(angle));
+            }
+            out.restoreGraphicsState();
+            path(xy);
+            out.setStrokingColor(INK);
+            out.setLineWidth(0.4f);
+            out.stroke();
+        });
+    }
+
+    /** Lines to both sides of a point, as far as {@code reach}. */
+    private void parallels(float x, float y, float reach, float apart, double angle) throws IOException {
+        float ux = (float) Math.cos(angle);
+        float uy = (float) Math.sin(angle);
+        for (int k = -(int) (reach / apart); k <= reach / apart; k++) {
+            float mx = x - k * apart * uy;
+            float my = y + k * apart * ux;
+            out.moveTo(mx - reach * ux, my - reach * uy);
+            out.lineTo(mx + reach * ux, my + reach * uy);
+        }
+        out.stroke();
+    }
+
     private void path(float[] xy) throws IOException {
         out.moveTo(xy[0], xy[1]);
         for (int i = 2; i < xy.length; i += 2) {
@@ -533,6 +570,11 @@ final class PdfPaper implements AutoCloseable {
     float down(float by) {
         y -= by;
         return y;
+    }
+
+    /** A text from a point on. */
+    void words(float x, float base, float points, boolean strong, Color color, String s) throws IOException {
+        tags.artifact(() -> text(strong ? bold : regular, points, color, x, base, s));
     }
 
     /** A text about a point, on the ground of the page where {@code ground}. @return its box: left, bottom, right, top */

@@ -38,6 +38,9 @@ public final class SchedulePdf {
             for (ScheduleTables.Table t : behind) {
                 table(t, false, part++, parts, paper);
             }
+            if (all.whole()) {
+                SteelChart.write(all.design(), paper);
+            }
             paper.save(out);
         }
     }

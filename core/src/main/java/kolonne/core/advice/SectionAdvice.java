@@ -67,23 +67,55 @@ public final class SectionAdvice {
 
     /** Sections in the band of the basis, the cheapest first; then others that satisfy, then those that do not; empty where the spans of the line differ. */
     public static List<Option> of(BeamDesign d, BeamContext context, List<Section> project) {
-        Shape now = d.line().spans().get(0).section().shape();
-        boolean alike =
-                d.line().spans().stream().allMatch(s -> s.section().shape().equals(now));
-        if (!alike || now instanceof Shape.Circle) {
-            return List.of();
-        }
         List<Option> out = new ArrayList<>();
-        Map<Shape, String> candidates =
-                candidates(now, project, context.basis().beams().advice());
-        if (tooSmall(d)) {
-            candidates.keySet().removeIf(s -> !s.equals(now) && !larger(s, now));
-        }
-        candidates.forEach((shape, id) -> out.add(tried(d, context, shape, id, shape.equals(now))));
+        Shape now = shape(d);
+        candidates(d, context, project)
+                .forEach((shape, id) -> out.add(tried(d, context, shape, id, shape.equals(now))));
         out.sort(Comparator.comparing(Option::satisfied)
                 .thenComparing(Option::inBand)
                 .reversed()
                 .thenComparingDouble(o -> o.satisfied() ? o.cost() : o.strength()));
+        return out;
+    }
+
+    /** Other sections from the one with the least concrete and formwork on, up to the first in the band of the basis. */
+    public static List<Option> upwards(BeamDesign d, BeamContext context, List<Section> project) {
+        Map<Shape, String> candidates = candidates(d, context, project);
+        candidates.remove(shape(d));
+        List<Shape> order = new ArrayList<>(candidates.keySet());
+        order.sort(Comparator.comparingDouble(s -> CONCRETE * s.A() / 1e6 + FORMWORK * formed(s) / 1000));
+        List<Option> out = new ArrayList<>();
+        for (Shape s : order) {
+            Option o = tried(d, context, s, candidates.get(s), false);
+            out.add(o);
+            if (o.inBand()) {
+                break;
+            }
+        }
+        return out;
+    }
+
+    private static Shape shape(BeamDesign d) {
+        return d.line().spans().get(0).section().shape();
+    }
+
+    /** Round a web, what is formed: soffit and sides [mm]. */
+    private static double formed(Shape s) {
+        return s.webWidth() + 2 * (s.depth() - s.flangeDepth());
+    }
+
+    private static Map<Shape, String> candidates(BeamDesign d, BeamContext context, List<Section> project) {
+        Shape now = shape(d);
+        boolean alike =
+                d.line().spans().stream().allMatch(s -> s.section().shape().equals(now));
+        if (!alike || now instanceof Shape.Circle) {
+            return new LinkedHashMap<>();
+        }
+        Map<Shape, String> out =
+                candidates(now, project, context.basis().beams().advice());
+        if (tooSmall(d)) {
+            out.keySet().removeIf(s -> !s.equals(now) && !larger(s, now));
+        }
         return out;
     }
 
@@ -141,7 +173,7 @@ public final class SectionAdvice {
         Quantities q = Quantities.of(t);
         double concrete = q.concrete() / 1e9;
         double length = line.spans().stream().mapToDouble(BeamLine.Span::clear).sum() / 1000;
-        double formwork = length * (shape.webWidth() + 2 * (shape.depth() - shape.flangeDepth())) / 1000;
+        double formwork = length * formed(shape) / 1000;
         double strength = t.checks().stream()
                 .filter(c -> c.cause().isStrength())
                 .mapToDouble(c -> c.utilisation())

@@ -52,6 +52,28 @@ class SectionAdviceTest {
         assertFalse(all.stream().anyMatch(o -> o.shape() instanceof Shape.Circle));
     }
 
+    /** Concrete and formwork grow from one to the next, and only the last is in the band. */
+    @Test
+    void theLeastSectionInTheBandEndsTheSearch() {
+        Analysis a = span(300, 500, 110);
+        BeamContext context = BeamContext.of(a, Basis.standard(false));
+        BeamDesign d = BeamDesigner.design(BeamLines.find(a).get(0), context);
+        List<SectionAdvice.Option> up = SectionAdvice.upwards(d, context, PROJECT);
+        SectionAdvice.Option last = up.get(up.size() - 1);
+        assertTrue(last.inBand() && last.satisfied(), last.toString());
+        for (int i = 0; i + 1 < up.size(); i++) {
+            assertFalse(up.get(i).inBand() || up.get(i).present());
+            assertTrue(fixed(up.get(i)) <= fixed(up.get(i + 1)) + 1e-9);
+        }
+        for (SectionAdvice.Option o : SectionAdvice.of(d, context, PROJECT)) {
+            assertTrue(!o.inBand() || fixed(o) >= fixed(last) - 1e-9, o.toString());
+        }
+    }
+
+    private static double fixed(SectionAdvice.Option o) {
+        return 120 * o.concrete() + 30 * o.formwork();
+    }
+
     /** What is left out is nowhere larger, and would not have satisfied. */
     @Test
     void aSectionThatIsTooSmallIsNotMadeSmaller() {

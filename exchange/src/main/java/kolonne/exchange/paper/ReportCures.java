@@ -12,7 +12,7 @@ import kolonne.core.explain.Quantity;
 
 /** What would mend the beam lines that fail: other sections, each designed anew with the forces as they are. */
 final class ReportCures {
-    /** Lines that are tried at most: each is designed some twenty times. */
+    /** Lines that are tried at most: each is designed some ten times. */
     private static final int MOST = 60;
     /** Lines between two looks at whether anybody still waits. */
     private static final int AT_ONCE = 8;
@@ -35,8 +35,9 @@ final class ReportCures {
         }
         paper.section("What would mend them", 2, 12);
         paper.paragraph(
-                "Other sections of the same line, designed anew with the forces as they are; taking one means another "
-                        + "analysis, since stiffness and weight change."
+                "The least section of the same line, by concrete and formwork, that satisfies with a strength used as far as "
+                        + "the basis wishes, designed anew with the forces as they are; taking it means another analysis, since "
+                        + "stiffness and weight change."
                         + (failing.size() > MOST ? " The first " + MOST + " of " + failing.size() + " lines." : ""));
         paper.table(
                 List.of(new PdfPaper.Column("mark", 62, false), new PdfPaper.Column("section", 449, false)),
@@ -45,13 +46,15 @@ final class ReportCures {
     }
 
     private static String cure(BuildingDesign d, BeamDesign b) {
-        List<SectionAdvice.Option> tried = SectionAdvice.of(
+        List<SectionAdvice.Option> tried = SectionAdvice.upwards(
                 b, d.contexts().of(b.line()), d.analysis().index().building().sections());
         if (tried.isEmpty()) {
-            return "Not tried: the spans have different sections.";
+            return "Not tried: the spans have different sections, or the limits of the basis leave none.";
         }
-        Optional<SectionAdvice.Option> best =
-                tried.stream().filter(o -> o.satisfied() && !o.present()).findFirst();
+        SectionAdvice.Option last = tried.get(tried.size() - 1);
+        Optional<SectionAdvice.Option> least =
+                tried.stream().filter(SectionAdvice.Option::satisfied).findFirst();
+        Optional<SectionAdvice.Option> best = last.inBand() ? Optional.of(last) : least;
         return best.map(o -> String.format(
                         Locale.ROOT,
                         "%s satisfies, strength used %.2f, steel %.0f %s%s.",
@@ -60,7 +63,6 @@ final class ReportCures {
                         Quantity.MASS.display(o.steel(), d.basis().usUnits()),
                         Quantity.MASS.unit(d.basis().usUnits()),
                         o.section().isEmpty() ? "" : "; it is in the model"))
-                .orElse("None of the " + (tried.size() - 1)
-                        + " sections tried within the limits of the basis satisfies.");
+                .orElse("None of the " + tried.size() + " sections tried within the limits of the basis satisfies.");
     }
 }

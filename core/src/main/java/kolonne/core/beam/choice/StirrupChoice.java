@@ -35,11 +35,16 @@ public final class StirrupChoice {
     private static final double EVEN = 0.05;
     /** No zone is shorter [mm]. */
     private static final double SHORTEST = 300;
+    /** Zones have no fewer stirrups than lengths over spacings (StirrupPlaces), and set out on the module the closer ones are longer; one to spare. */
+    private static final double SPARE = 1;
     /** Density of steel [kg/mm3]. */
     private static final double STEEL = 7.85e-6;
 
     private final BeamLine.Span span;
     private final List<BeamShearCheck.Demand> demands;
+    /** Where they are, from the first face on. */
+    private final double[] x;
+
     private final Basis basis;
     private final DesignCode code;
     private final double d;
@@ -65,6 +70,7 @@ public final class StirrupChoice {
         bw = span.shape().webWidth();
         fc = span.material().fc();
         demands = ofTheLine.stream().filter(q -> q.span() == span.number()).toList();
+        x = demands.stream().mapToDouble(BeamShearCheck.Demand::x).toArray();
     }
 
     /**
@@ -249,11 +255,11 @@ public final class StirrupChoice {
 
     /** From the place before a demand to the one after it, or to the faces: a zone may end at any of them. */
     private double before(int i) {
-        return i == 0 ? span.faceFrom() : demands.get(i - 1).x();
+        return i == 0 ? span.faceFrom() : x[i - 1];
     }
 
     private double after(int i) {
-        return i == demands.size() - 1 ? span.faceTo() : demands.get(i + 1).x();
+        return i == x.length - 1 ? span.faceTo() : x[i + 1];
     }
 
     /** The fewest zones of which the stirrups are within 2 % of the fewest that the basis's zones allow. */
@@ -262,11 +268,13 @@ public final class StirrupChoice {
                 java.util.Arrays.stream(spacing).min().orElse(basis.stirrups().most());
         List<List<BeamCage.Zone>> found = new ArrayList<>(
                 List.of(List.of(new BeamCage.Zone(span.number(), span.faceFrom(), span.faceTo(), bar, legs, all))));
-        if (basis.stirrups().zonesMost() >= 2 && spacing.length >= 3) {
-            found.add(two(bar, legs, spacing));
+        int most = basis.stirrups().zonesMost();
+        double[][] least = most >= 2 && spacing.length >= 3 ? least(spacing) : null;
+        if (least != null) {
+            found.add(two(bar, legs, least));
         }
-        if (basis.stirrups().zonesMost() >= 3 && spacing.length >= 4) {
-            found.add(three(bar, legs, spacing));
+        if (least != null && most >= 3 && spacing.length >= 4) {
+            found.add(three(bar, legs, least));
         }
         int fewest = found.stream().mapToInt(StirrupChoice::count).min().orElseThrow();
         List<BeamCage.Zone> best = found.stream()
@@ -306,29 +314,26 @@ public final class StirrupChoice {
         return zones.isEmpty() ? Integer.MAX_VALUE : sum;
     }
 
-    private List<BeamCage.Zone> three(Bar bar, int legs, double[] spacing) {
+    private List<BeamCage.Zone> three(Bar bar, int legs, double[][] least) {
         double from = span.faceFrom();
         double to = span.faceTo();
-        int n = spacing.length;
+        int n = x.length;
         List<BeamCage.Zone> best = List.of();
         int fewest = Integer.MAX_VALUE;
-        double[] last = new double[n];
-        for (int j = 1; j < n - 1; j++) {
-            last[j] = least(spacing, j, n - 1);
-        }
         for (int i = 1; i < n - 1; i++) {
-            double first = least(spacing, 0, i);
+            double first = least[0][i];
             for (int j = i; j < n - 1; j++) {
-                if (demands.get(i).x() - from < SHORTEST
-                        || to - demands.get(j).x() < SHORTEST
-                        || demands.get(j).x() - demands.get(i).x() < SHORTEST) {
+                if (x[i] - from < SHORTEST || to - x[j] < SHORTEST || x[j] - x[i] < SHORTEST) {
                     continue;
                 }
-                List<BeamCage.Zone> z = merged(
-                        bar,
-                        legs,
-                        new double[] {from, demands.get(i).x(), demands.get(j).x(), to},
-                        new double[] {first, least(spacing, i, j), last[j]});
+                double middle = least[i][j];
+                double last = least[j][n - 1];
+                double about = (x[i] - from) / first + (x[j] - x[i]) / middle + (to - x[j]) / last;
+                if (about > fewest + SPARE) {
+                    continue;
+                }
+                List<BeamCage.Zone> z =
+                        merged(bar, legs, new double[] {from, x[i], x[j], to}, new double[] {first, middle, last});
                 int count = count(z);
                 if (count < fewest) {
                     fewest = count;
@@ -339,14 +344,13 @@ public final class StirrupChoice {
         return best;
     }
 
-    private List<BeamCage.Zone> two(Bar bar, int legs, double[] spacing) {
+    private List<BeamCage.Zone> two(Bar bar, int legs, double[][] least) {
         List<BeamCage.Zone> best = List.of();
-        for (int i = 1; i < spacing.length - 1; i++) {
-            double x = demands.get(i).x();
-            if (x - span.faceFrom() >= SHORTEST && span.faceTo() - x >= SHORTEST) {
+        for (int i = 1; i < x.length - 1; i++) {
+            if (x[i] - span.faceFrom() >= SHORTEST && span.faceTo() - x[i] >= SHORTEST) {
                 List<BeamCage.Zone> z =
-                        merged(bar, legs, new double[] {span.faceFrom(), x, span.faceTo()}, new double[] {
-                            least(spacing, 0, i), least(spacing, i, spacing.length - 1)
+                        merged(bar, legs, new double[] {span.faceFrom(), x[i], span.faceTo()}, new double[] {
+                            least[0][i], least[i][x.length - 1]
                         });
                 best = count(z) < count(best) ? z : best;
             }
@@ -354,13 +358,22 @@ public final class StirrupChoice {
         return best;
     }
 
-    /** Least spacing from one demand to another, and of demands at the very same places (either side of a joint). */
-    private double least(double[] s, int from, int to) {
-        double out = Double.POSITIVE_INFINITY;
-        for (int i = 0; i < s.length; i++) {
-            double x = demands.get(i).x();
-            if (x >= demands.get(from).x() - SAME_PLACE && x <= demands.get(to).x() + SAME_PLACE) {
-                out = Math.min(out, s[i]);
+    /** Least spacing from one demand to another, and of demands at the very same places (either side of a joint), by both. */
+    private double[][] least(double[] s) {
+        int n = x.length;
+        double[][] out = new double[n][n];
+        int first = 0;
+        for (int i = 0; i < n; i++) {
+            while (x[first] < x[i] - SAME_PLACE) {
+                first++;
+            }
+            double least = Double.POSITIVE_INFINITY;
+            int k = first;
+            for (int j = i; j < n; j++) {
+                while (k < n && x[k] <= x[j] + SAME_PLACE) {
+                    least = Math.min(least, s[k++]);
+                }
+                out[i][j] = least;
             }
         }
         return out;
@@ -381,15 +394,15 @@ public final class StirrupChoice {
     }
 
     /** Where two zones meet, set out from the face at the side of the closer one, which becomes longer by less than a module. */
-    private double onModule(double x, boolean closerBefore) {
+    private double onModule(double end, boolean closerBefore) {
         double module = basis.practice().lengthModule();
         if (module <= 0) {
-            return x;
+            return end;
         }
         double face = closerBefore ? span.faceFrom() : span.faceTo();
-        double moved = Math.ceil(Math.abs(x - face) / module - 1e-6) * module;
+        double moved = Math.ceil(Math.abs(end - face) / module - 1e-6) * module;
         double out = closerBefore ? face + moved : face - moved;
         // never past the other face
-        return out > span.faceFrom() && out < span.faceTo() ? out : x;
+        return out > span.faceFrom() && out < span.faceTo() ? out : end;
     }
 }

@@ -18,6 +18,9 @@ public final class GeneralSurface implements StrengthSurface {
     private static final double STARTING_NEAR = 0.8;
     private static final int NEWTON = 40;
     private static final int STARTS = 6;
+    /** Cosine of the angle to the mesh within which a ray has an axis, if it takes all directions to find it. */
+    private static final double BESIDE = 0.999;
+
     private static final int ROUNDS = 6;
     private static final int SEARCH = 60;
     /** Neutral axes are looked for between these parts of the section's size: everything in tension, everything crushed. */
@@ -232,14 +235,17 @@ public final class GeneralSurface implements StrengthSurface {
 
     /** Direction and log of the depth of the neutral axis whose resultants point the way of {@code d}; null where there is none. */
     private double[] axis(double[] d) {
-        double[] quick = mesh == null ? beforeTheMesh(d) : null;
+        double[][] atEnd = new double[1][];
+        double[] quick = mesh == null ? beforeTheMesh(d, atEnd) : null;
         if (quick != null) {
             return quick;
         }
         Mesh all = mesh();
-        // the nearest of the mesh, and next the nearest of other directions
+        // the nearest of the mesh, and next the nearest of other directions; at the tips of the surface all directions
+        // are as near, and only some lead there
         boolean[] tried = new boolean[ANGLES];
-        for (int start = 0; start < STARTS; start++) {
+        int starts = STARTS;
+        for (int start = 0; start < starts; start++) {
             int best = -1;
             double most = -2;
             for (int k = 0; k < all.x.length; k++) {
@@ -250,16 +256,17 @@ public final class GeneralSurface implements StrengthSurface {
                 }
             }
             tried[best / DEPTHS] = true;
-            double[] found = newton(theta(best), logC(best), d);
+            starts = start == 0 && most > BESIDE ? ANGLES : starts;
+            double[] found = newton(theta(best), logC(best), d, atEnd);
             if (found != null) {
                 return found;
             }
         }
-        return null;
+        return atEnd[0];
     }
 
     /** The same from a few axes square to the moments: a surface that one demand already finds too weak needs no mesh. */
-    private double[] beforeTheMesh(double[] d) {
+    private double[] beforeTheMesh(double[] d, double[][] atEnd) {
         double theta = Math.atan2(d[1], d[2]);
         double best = 0;
         double most = -2;
@@ -270,11 +277,15 @@ public final class GeneralSurface implements StrengthSurface {
                 best = part;
             }
         }
-        return most > STARTING_NEAR ? newton(theta, Math.log(best), d) : null;
+        return most > STARTING_NEAR ? newton(theta, Math.log(best), d, atEnd) : null;
     }
 
-    /** From a start by Newton's method; where a yielding bar bends the surface and stops it, by steps to and fro. */
-    private double[] newton(double theta0, double logC0, double[] d) {
+    /**
+     * From a start by Newton's method; where a yielding bar bends the surface and stops it, by steps to and fro.
+     *
+     * @param atEnd takes what is found at an end of the range near to the ray, for rays that no axis meets better
+     */
+    private double[] newton(double theta0, double logC0, double[] d, double[][] atEnd) {
         double[] e1 = unit(Math.abs(d[0]) < 0.9 ? cross(d, new double[] {1, 0, 0}) : cross(d, new double[] {0, 1, 0}));
         double[] e2 = cross(d, e1);
         double[] at = {theta0, logC0};
@@ -284,8 +295,14 @@ public final class GeneralSurface implements StrengthSurface {
             }
         }
         boolean end = at[1] < Math.log(LEAST * 1.01) || at[1] > Math.log(MOST / 1.01);
-        double[] f = off(at[0], at[1], d, e1, e2);
-        return size(f) < (end ? NEAR_END : 1e3 * NEAR) ? at : null;
+        double left = size(off(at[0], at[1], d, e1, e2));
+        if (left < 1e3 * NEAR) {
+            return at;
+        }
+        if (end && left < NEAR_END && atEnd[0] == null) {
+            atEnd[0] = at;
+        }
+        return null;
     }
 
     /** How far off the ray; far where the resultants point away. */

@@ -6217,6 +6217,7 @@ export interface components {
             sizesApart: number;
             columnBarsApartMm: number;
             columnBarsEvery: number;
+            columnLapsEvery: number;
             lengthModuleMm: number;
             costPieceKg: number;
             costLayerKg: number;

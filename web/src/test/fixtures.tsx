@@ -378,6 +378,7 @@ export const basis: Basis = {
   sizesApart: 1,
   columnBarsApartMm: 250,
   columnBarsEvery: 1,
+  columnLapsEvery: 1,
   lengthModuleMm: 50,
   costPieceKg: 1.5,
   costLayerKg: 3,

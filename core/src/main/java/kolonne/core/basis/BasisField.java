@@ -244,6 +244,15 @@ public record BasisField(
                     "By the practical preference: bars of a column change only after so many storeys, counted from its foot or from where its section changed last. 1 lets them change at every floor. Where the same bars do not serve, they change and a note says so.",
                     b -> b.practice().columnBarsEvery()),
             new BasisField(
+                    "columnLapsEvery",
+                    Part.PRACTICE,
+                    "Column bars lap after, storeys",
+                    Kind.COUNT,
+                    1,
+                    3,
+                    "2 joins the bars of a column at every second floor only: they stay the same through two storeys and are one piece in them, where that is no longer than bars are delivered. Counted from the foot or from where the section changed last. Bars that cannot lap there at every floor instead, and a note says so.",
+                    b -> b.practice().columnLapsEvery()),
+            new BasisField(
                     "lengthModuleMm",
                     Part.PRACTICE,
                     "Bar lengths, module",

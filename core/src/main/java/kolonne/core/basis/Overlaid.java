@@ -62,6 +62,7 @@ final class Overlaid {
                 or(v.practice().sizesApart(), p.sizesApart()),
                 or(v.practice().columnBarsApart(), p.columnBarsApart()),
                 p.columnBarsEvery(),
+                p.columnLapsEvery(),
                 or(v.practice().lengthModule(), p.lengthModule()),
                 p.costs(),
                 p.splices(),

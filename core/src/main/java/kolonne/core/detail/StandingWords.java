@@ -23,7 +23,8 @@ public final class StandingWords {
         }
         double floor = lift.top() - lift.base() + lift.inHead();
         Map<String, Map<Bar, Integer>> alike = new LinkedHashMap<>();
-        for (VerticalBars.Standing s : VerticalBars.of(stack, number, cage, basis)) {
+        List<VerticalBars.Standing> standing = VerticalBars.in(stack, number, cage, basis);
+        for (VerticalBars.Standing s : standing) {
             alike.computeIfAbsent(words(s, lift, floor, basis), k -> new LinkedHashMap<>())
                     .merge(s.bar(), 1, Integer::sum);
         }
@@ -33,6 +34,9 @@ public final class StandingWords {
             bars.forEach((bar, n) -> counts.add(n + bar.label()));
             out.add(String.join(" + ", counts) + " " + words);
         });
+        if (standing.stream().noneMatch(VerticalBars.Standing::own)) {
+            out.add(cage.lifts().get(number).layout().words() + " pass on through the lift above in one piece");
+        }
         return out;
     }
 
@@ -43,17 +47,18 @@ public final class StandingWords {
     private static String words(VerticalBars.Standing s, ColumnStack.Lift lift, double floor, Basis basis) {
         boolean us = basis.usUnits();
         String over = Quantity.LENGTH.text(s.to() - floor, us) + " above the floor";
+        String begin = s.own() && s.from() < 0 ? "come through the lift below, " : "";
         return switch (s.use()) {
             case ON ->
-                "go on to " + over
+                begin + "go on to " + over
                         + (s.crank() == null
                                 ? ""
                                 : ", bent aside "
                                         + Quantity.LENGTH.text(s.crank().aside(), us) + " over "
                                         + Quantity.LENGTH.text(
                                                 s.crank().to() - s.crank().from(), us));
-            case COUPLED -> "coupled with the bars above, " + over;
-            case ENDS -> "end under the top of the floor, " + (s.hookHead() ? "bent" : "straight");
+            case COUPLED -> begin + "coupled with the bars above, " + over;
+            case ENDS -> begin + "end under the top of the floor, " + (s.hookHead() ? "bent" : "straight");
             case DOWEL ->
                 "dowels, " + Quantity.LENGTH.text(floor - s.from(), us) + " down and "
                         + Quantity.LENGTH.text(s.to() - floor, us) + " up from the floor";

@@ -2,8 +2,11 @@ package kolonne.core.drawing;
 
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
+import java.util.function.Predicate;
 import kolonne.core.basis.Basis;
 import kolonne.core.column.cage.ColumnCage;
 import kolonne.core.column.cage.TiePlaces;
@@ -264,18 +267,24 @@ public final class ColumnDetail {
 
     /** Marks of a lift's bars with their numbers and lengths: those of the lift, then starter bars and dowels in lines of their own. */
     private List<String> marks(int lift) {
-        List<String> own = new ArrayList<>();
-        List<String> starters = new ArrayList<>();
-        List<String> dowels = new ArrayList<>();
-        for (BarItem b : Quantities.bars(column, lift)) {
-            String mark = String.format(Locale.ROOT, "%02d", LikeBars.place(group.bars(), b) + 1) + " " + b.number()
-                    + b.bar().label() + " " + Quantity.LENGTH.digits(b.cutLength(), us);
-            (b.what().startsWith("starter") ? starters : b.what().startsWith("dowels") ? dowels : own).add(mark);
-        }
+        List<BarItem> bars = Quantities.bars(column, lift);
         List<String> out = new ArrayList<>();
-        lines("", own, out);
-        lines("dowels ", dowels, out);
-        lines("starters ", starters, out);
+        lines("", marks(bars, w -> !w.startsWith("starter") && !w.startsWith("dowels")), out);
+        lines("dowels ", marks(bars, w -> w.startsWith("dowels")), out);
+        lines("starters ", marks(bars, w -> w.startsWith("starter")), out);
+        return out;
+    }
+
+    /** Of some of a lift's bars; those of corners and faces that are one mark once. */
+    private List<String> marks(List<BarItem> bars, Predicate<String> which) {
+        Map<String, Integer> number = new LinkedHashMap<>();
+        bars.stream().filter(b -> which.test(b.what())).forEach(b -> {
+            String mark = String.format(Locale.ROOT, "%02d %%d", LikeBars.place(group.bars(), b) + 1)
+                    + b.bar().label() + " " + Quantity.LENGTH.digits(b.cutLength(), us);
+            number.merge(mark, b.number(), Integer::sum);
+        });
+        List<String> out = new ArrayList<>();
+        number.forEach((mark, n) -> out.add(String.format(Locale.ROOT, mark, n)));
         return out;
     }
 

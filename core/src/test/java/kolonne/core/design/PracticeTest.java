@@ -290,8 +290,7 @@ class PracticeTest {
         sections.add(new Section("same", new Shape.Rectangle(380, 380)));
         return BuildingDesigner.design(
                 FrameAnalysis.solve(new BuildingIndex(b.withSections(sections).withMembers(members))),
-                BASIS.with(new Practice(
-                        p.sizesApart(), p.columnBarsApart(), every, p.lengthModule(), p.costs(), p.splices(), true)),
+                BASIS.with(p.with(every, 1, p.splices(), true)),
                 BuildingDesigner.Progress.NONE);
     }
 

@@ -248,6 +248,40 @@ class DrawingTest {
         }
     }
 
+    /** Beside the sections of a column every bar of its list, those of one mark once a lift, in all as many as listed. */
+    @Test
+    void barsOfColumnsAreThoseOfTheBarList() {
+        Pattern item = Pattern.compile("(\\d\\d) (\\d+)(T\\d+) (\\d+)");
+        for (String mark : List.of("C-B2", "C-C2", "C-A1")) {
+            Map<String, Integer> drawn = new HashMap<>();
+            for (Sheet s : of(mark, Paper.A1)) {
+                for (Drawing.Label t : s.drawing().labels()) {
+                    Set<String> marks = new HashSet<>();
+                    Matcher m = item.matcher(t.text());
+                    while (m.find()) {
+                        assertTrue(marks.add(m.group(1)), "twice in " + t.text());
+                        drawn.merge(
+                                m.group(1) + " " + m.group(3) + " " + m.group(4),
+                                Integer.parseInt(m.group(2)),
+                                Integer::sum);
+                    }
+                }
+            }
+            Map<String, Integer> listed = new HashMap<>();
+            for (Schedules.BarRow r : Schedules.bars(Scheduled.of(DEMO))) {
+                if (r.member().equals(mark)) {
+                    listed.merge(
+                            r.barMark() + " " + r.item().bar().label() + " "
+                                    + Math.round(r.item().cutLength()),
+                            r.item().number(),
+                            Integer::sum);
+                }
+            }
+            assertTrue(listed.size() > 4, mark);
+            assertEquals(listed, drawn, mark);
+        }
+    }
+
     /** Discs within the outline of each section, against the numbers in the words beneath it. */
     @Test
     void sectionsShowAsManyBarsAsTheySay() {

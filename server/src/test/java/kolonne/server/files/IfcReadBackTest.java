@@ -68,14 +68,7 @@ class IfcReadBackTest {
     private static Basis withoutStarters() {
         Basis b = Basis.standard(false);
         Practice p = b.practice();
-        return b.with(new Practice(
-                p.sizesApart(),
-                p.columnBarsApart(),
-                p.columnBarsEvery(),
-                p.lengthModule(),
-                p.costs(),
-                p.splices(),
-                false));
+        return b.with(p.with(p.columnBarsEvery(), 1, p.splices(), false));
     }
 
     private static void volumes(BuildingDesign d, JsonNode facts) {

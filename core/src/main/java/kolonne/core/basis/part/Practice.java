@@ -6,6 +6,7 @@ package kolonne.core.basis.part;
  * @param sizesApart      by the practical preference: steps between the sizes of a face's bars, and of a lift's, in the list of allowed ones
  * @param columnBarsApart greatest distance of neighbouring bars of columns, centre to centre, by the practical preference [mm]
  * @param columnBarsEvery storeys, counted from the foot of a column or its last change of section, through which its bars stay the same by the practical preference
+ * @param columnLapsEvery storeys, counted likewise, after which the bars of a column lap with those below; where they are the same in all of them and not longer than delivered
  * @param lengthModule    bars along members are cut to multiples of this; 0 where to any length [mm]
  * @param costs           what bars cost beside their mass
  * @param splices         of bars of columns
@@ -15,13 +16,25 @@ public record Practice(
         int sizesApart,
         double columnBarsApart,
         int columnBarsEvery,
+        int columnLapsEvery,
         double lengthModule,
         HandlingCost costs,
         ColumnSplices splices,
         boolean starters) {
     /** With laps and starter bars; bars of columns may change at every storey. */
     public Practice(int sizesApart, double columnBarsApart, double lengthModule, HandlingCost costs) {
-        this(sizesApart, columnBarsApart, 1, lengthModule, costs, ColumnSplices.LAPS, true);
+        this(sizesApart, columnBarsApart, 1, 1, lengthModule, costs, ColumnSplices.LAPS, true);
+    }
+
+    /** The same with bars of columns that change, lap and are joined so. */
+    public Practice with(int barsEvery, int lapsEvery, ColumnSplices joined, boolean starterBars) {
+        return new Practice(
+                sizesApart, columnBarsApart, barsEvery, lapsEvery, lengthModule, costs, joined, starterBars);
+    }
+
+    /** Storeys through which the bars of a column stay the same: those that lap after some storeys are one bar in all of them. */
+    public int sameBarsThrough() {
+        return Math.max(columnBarsEvery, columnLapsEvery);
     }
 
     /** With what bases begin in metric units. */

@@ -16,7 +16,8 @@ import kolonne.core.section.PlacedBar;
 /**
  * The bars that stand in a lift, from end to end: one layout for checks, bar list, drawings and files. Every bar laps with one of the lift below, which is bent
  * aside to stand within it; where the section steps so far that it may not be bent, dowels stand for it and the bars below end under the top of the floor.
- * Starter bars lap with those of the lowest lift.
+ * Starter bars lap with those of the lowest lift. By the basis bars may pass through several lifts as one piece: what stands in the head of a lift is told from
+ * where it begins, below the lift's foot or in it; what is listed and drawn with a lift is what begins in it.
  */
 public final class VerticalBars {
     /** Clear distance from which laps are longer by it (EN 1992-1-1 8.7.2(3)) [mm]. */
@@ -28,6 +29,9 @@ public final class VerticalBars {
     private final ColumnStack.Lift next;
     private final ColumnCage.LiftCage here;
     private final ColumnCage.LiftCage above;
+    /** The lift that its bars begin in. */
+    private final ColumnStack.Lift first;
+
     private final Basis basis;
     private final Detailing detailing;
     private final ColumnRules rules;
@@ -76,6 +80,16 @@ public final class VerticalBars {
         public double length() {
             return crank == null ? to - from : crank.from - from + crank.length() + to - crank.to;
         }
+
+        /** Whether it stands in the place of a bar of the section: one of the lift itself. */
+        public boolean own() {
+            return use != Use.DOWEL && use != Use.STARTER;
+        }
+
+        private Standing raised(double by) {
+            Crank c = crank == null ? null : new Crank(crank.from + by, crank.to + by, crank.dx, crank.dy);
+            return new Standing(use, bar, corner, x, y, from + by, to + by, c, hookFoot, hookHead);
+        }
     }
 
     /**
@@ -95,37 +109,90 @@ public final class VerticalBars {
     }
 
     private VerticalBars(
-            ColumnStack stack, int number, ColumnCage.LiftCage here, ColumnCage.LiftCage above, Basis basis) {
+            ColumnStack stack,
+            int begin,
+            int number,
+            ColumnCage.LiftCage here,
+            ColumnCage.LiftCage above,
+            Basis basis) {
         this.lift = stack.lifts().get(number);
         this.next = lift.highest() ? null : stack.lifts().get(number + 1);
         this.here = here;
         this.above = above;
+        this.first = stack.lifts().get(begin);
         this.basis = basis;
         this.detailing = basis.designCode().detailing();
         this.rules = basis.designCode().columns();
         this.height = lift.top() - lift.base();
-        this.start = ColumnLaps.start(lift, here.layout().largest(), basis);
+        this.start = first.base()
+                - lift.base()
+                + ColumnLaps.start(first, here.layout().largest(), basis);
         this.floor = height + lift.inHead();
         this.over = next == null ? null : new OverFloor(lift, next, here, above, basis);
     }
 
-    /** The bars of a lift, the dowels into the lift above, and the starter bars where it is the lowest. */
+    /** The bars that begin in a lift: those that stand in it, and in lifts above where they pass on through them; dowels into the lift above; starter bars in the lowest. */
     public static List<Standing> of(ColumnStack stack, int number, ColumnCage cage, Basis basis) {
-        int next = number + 1;
-        return of(
-                stack,
-                number,
-                cage.lifts().get(number),
-                next < cage.lifts().size() ? cage.lifts().get(next) : null,
-                basis);
+        if (basis.practice().columnLapsEvery() <= 1) {
+            return pieces(stack, number, number, cage, basis);
+        }
+        BarRuns runs = BarRuns.of(stack, cage, basis);
+        List<Standing> out = new ArrayList<>(in(stack, number, cage, basis));
+        out.removeIf(Standing::own);
+        if (runs.begins(number)) {
+            int last = runs.last(number);
+            double up =
+                    stack.lifts().get(last).base() - stack.lifts().get(number).base();
+            pieces(stack, number, last, cage, basis).stream()
+                    .filter(Standing::own)
+                    .forEach(s -> out.add(s.raised(up)));
+        }
+        return out;
     }
 
-    /** The same. @param above cage of the lift above; null for the highest */
-    public static List<Standing> of(
+    /**
+     * What stands in the head of a lift: its bars from where they begin, there or in a lift below, dowels into the lift above, and the starter bars of the lowest. None
+     * of its own where they pass on into the lift above.
+     */
+    public static List<Standing> in(ColumnStack stack, int number, ColumnCage cage, Basis basis) {
+        if (basis.practice().columnLapsEvery() <= 1) {
+            return pieces(stack, number, number, cage, basis);
+        }
+        BarRuns runs = BarRuns.of(stack, cage, basis);
+        if (runs.last(number) == number) {
+            return pieces(stack, runs.begin(number), number, cage, basis);
+        }
+        VerticalBars v = new VerticalBars(
+                stack, number, number, cage.lifts().get(number), cage.lifts().get(number + 1), basis);
+        v.starters();
+        return v.out;
+    }
+
+    /** What stands in the head of a lift if its bars begin in it. @param above cage of the lift above; null for the highest */
+    public static List<Standing> in(
             ColumnStack stack, int number, ColumnCage.LiftCage here, ColumnCage.LiftCage above, Basis basis) {
-        VerticalBars v = new VerticalBars(stack, number, here, above, basis);
+        VerticalBars v = new VerticalBars(stack, number, number, here, above, basis);
         v.all();
         return v.out;
+    }
+
+    /** What stands in the head of lift {@code last} if its bars begin in lift {@code begin}. */
+    static List<Standing> pieces(ColumnStack stack, int begin, int last, ColumnCage cage, Basis basis) {
+        ColumnCage.LiftCage above =
+                last + 1 < cage.lifts().size() ? cage.lifts().get(last + 1) : null;
+        VerticalBars v = new VerticalBars(stack, begin, last, cage.lifts().get(last), above, basis);
+        v.all();
+        return v.out;
+    }
+
+    /** Longest of some bars, with their hooks, as they are cut [mm]; 0 for none. */
+    public static double longest(List<Standing> all, Basis basis) {
+        double most = 0;
+        for (Standing s : all) {
+            int hooks = (s.hookFoot ? 1 : 0) + (s.hookHead ? 1 : 0);
+            most = Math.max(most, s.length() + hooks * basis.entry().bends().hookBeyondRun(s.bar));
+        }
+        return most;
     }
 
     /** Greatest distance of bars that lap, centre to centre (ACI 318-19 25.5.1.3) [mm]. */
@@ -147,9 +214,7 @@ public final class VerticalBars {
 
     private void all() {
         List<PlacedBar> bars = here.bars(lift.section().shape(), basis.columnCover());
-        if (lift.number() == 0 && (basis.practice().starters() || onBeam())) {
-            bars.forEach(this::starter);
-        }
+        starters();
         if (over == null) {
             bars.forEach(this::ending);
             return;
@@ -167,6 +232,12 @@ public final class VerticalBars {
         }
         bars.stream().filter(p -> !done.contains(p)).forEach(this::surplus);
         alone.forEach(u -> dowel(u, bars));
+    }
+
+    private void starters() {
+        if (lift.number() == 0 && (basis.practice().starters() || onBeam())) {
+            here.bars(lift.section().shape(), basis.columnCover()).forEach(this::starter);
+        }
     }
 
     /** On into the lift above, over its lap; answers false where it may not be led there. */

@@ -15,6 +15,7 @@ import kolonne.core.code.Bar;
 import kolonne.core.code.DesignCode;
 import kolonne.core.code.DuctileColumns;
 import kolonne.core.code.Notation;
+import kolonne.core.column.cage.BarRuns;
 import kolonne.core.column.cage.ColumnCage;
 import kolonne.core.column.cage.ColumnLaps;
 import kolonne.core.column.cage.ColumnSteel;
@@ -69,7 +70,7 @@ public final class ColumnCheck {
         this.code = basis.designCode();
         this.demands = demands;
         this.all = demands.all(ColumnSteel.of(lift, cage, context.basis()));
-        this.standing = lift.inScope() ? VerticalBars.of(stack, lift.number(), whole, basis) : List.of();
+        this.standing = lift.inScope() ? VerticalBars.in(stack, lift.number(), whole, basis) : List.of();
     }
 
     /** Checks all lifts of a stack. */
@@ -105,9 +106,12 @@ public final class ColumnCheck {
             governing.offer(CheckKind.COLUMN_SHAPE, 1, 0, Double.POSITIVE_INFINITY, whole(), Clause.NONE);
         }
         List<CheckResult> checks = governing.results();
-        List<Finding> findings = new ArrayList<>(ColumnFindings.of(stack, lift, checks, demands.sway(), context));
+        BarRuns runs = BarRuns.of(stack, whole, basis);
+        boolean laps = runs.begins(lift.number()) && !ColumnLaps.coupled(basis);
+        List<Finding> findings = new ArrayList<>(ColumnFindings.of(stack, lift, checks, demands.sway(), laps, context));
         findings.addAll(notes);
         findings.addAll(StandingNotes.of(stack, lift, standing, basis));
+        StandingNotes.sooner(stack, lift, runs.why(lift.number()), basis).ifPresent(findings::add);
         PullNotes.of(stack, lift, all, context).ifPresent(findings::add);
         HandLift hand = context.hand(lift);
         if (!hand.isEmpty() && !(lift.inScope() && hand.suits(lift.section().shape()))) {
@@ -342,12 +346,7 @@ public final class ColumnCheck {
 
     /** Bars of a lift are one piece: as long as they are delivered at most. */
     private void length() {
-        double longest = 0;
-        for (VerticalBars.Standing s : standing) {
-            int hooks = (s.hookFoot() ? 1 : 0) + (s.hookHead() ? 1 : 0);
-            longest =
-                    Math.max(longest, s.length() + hooks * basis.entry().bends().hookBeyondRun(s.bar()));
-        }
+        double longest = VerticalBars.longest(standing, basis);
         if (longest > 0) {
             governing.offer(CheckKind.COLUMN_BAR_LENGTH, longest, basis.bars().stockLength(), whole(), Clause.BASIS);
         }
@@ -355,7 +354,7 @@ public final class ColumnCheck {
 
     /** Whether any bar of a lift laps with one above. */
     private boolean laps(int number) {
-        return VerticalBars.of(stack, number, whole, basis).stream()
+        return VerticalBars.in(stack, number, whole, basis).stream()
                 .anyMatch(s -> s.use() == VerticalBars.Use.ON || s.use() == VerticalBars.Use.DOWEL);
     }
 

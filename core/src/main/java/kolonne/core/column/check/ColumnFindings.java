@@ -9,7 +9,6 @@ import kolonne.core.check.CheckKind;
 import kolonne.core.check.CheckResult;
 import kolonne.core.check.Mend;
 import kolonne.core.code.ColumnRules;
-import kolonne.core.column.cage.ColumnLaps;
 import kolonne.core.column.line.ColumnStack;
 import kolonne.core.finding.Finding;
 import kolonne.core.finding.Severity;
@@ -27,15 +26,17 @@ final class ColumnFindings {
                 "Release them, or set bars for the section as it is.");
     }
 
-    private static String where(ColumnStack stack, ColumnStack.Lift lift) {
+    static String where(ColumnStack stack, ColumnStack.Lift lift) {
         return stack.mark() + ", lift to " + (lift.storey().isEmpty() ? "top" : lift.storey());
     }
 
+    /** @param laps whether bars lap in the lift */
     static List<Finding> of(
             ColumnStack stack,
             ColumnStack.Lift lift,
             List<CheckResult> checks,
             LiftDemands.Sway sway,
+            boolean laps,
             ColumnContext context) {
         List<Finding> out = new ArrayList<>();
         boolean us = context.basis().usUnits();
@@ -56,9 +57,7 @@ final class ColumnFindings {
                         c.clause().text(),
                         c.combination()));
             }
-            if (c.kind() == CheckKind.COLUMN_STEEL_MAXIMUM
-                    && !ColumnLaps.coupled(context.basis())
-                    && 2 * c.demand() > columns.lapMaximumRatio()) {
+            if (c.kind() == CheckKind.COLUMN_STEEL_MAXIMUM && laps && 2 * c.demand() > columns.lapMaximumRatio()) {
                 out.add(Finding.note(
                         "laps",
                         where,

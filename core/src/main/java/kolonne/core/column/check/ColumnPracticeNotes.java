@@ -65,7 +65,7 @@ final class ColumnPracticeNotes {
                     "practice.change",
                     where,
                     "The bars are others than those of the lift below, less than "
-                            + basis.practice().columnBarsEvery() + " storeys after they changed before"
+                            + basis.practice().sameBarsThrough() + " storeys after they changed before"
                             + (set ? ": set by hand." : ": the same do not serve in both."),
                     set ? RELEASE : "Make the section larger, or let bars change sooner."));
         }
@@ -73,7 +73,7 @@ final class ColumnPracticeNotes {
     }
 
     private static boolean changesTooSoon(ColumnStack stack, int number, ColumnCage cage, Basis basis) {
-        return stack.sinceStep(number) % basis.practice().columnBarsEvery() != 0
+        return stack.sinceStep(number) % basis.practice().sameBarsThrough() != 0
                 && !cage.lifts()
                         .get(number)
                         .layout()

@@ -2,8 +2,11 @@ package kolonne.core.column.check;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import kolonne.core.basis.Basis;
+import kolonne.core.basis.part.Preference;
 import kolonne.core.code.Bar;
+import kolonne.core.column.cage.BarRuns;
 import kolonne.core.column.cage.VerticalBars;
 import kolonne.core.column.line.ColumnStack;
 import kolonne.core.explain.Quantity;
@@ -16,7 +19,7 @@ final class StandingNotes {
 
     static List<Finding> of(ColumnStack stack, ColumnStack.Lift lift, List<VerticalBars.Standing> all, Basis basis) {
         List<Finding> out = new ArrayList<>();
-        String where = stack.mark() + ", lift to " + (lift.storey().isEmpty() ? "top" : lift.storey());
+        String where = ColumnFindings.where(stack, lift);
         long dowels =
                 all.stream().filter(s -> s.use() == VerticalBars.Use.DOWEL).count();
         if (dowels > 0) {
@@ -41,6 +44,26 @@ final class StandingNotes {
                 .reduce((a, b) -> a.diameter() >= b.diameter() ? a : b)
                 .ifPresent(bar -> room(lift.section().shape(), bar, where, basis, out));
         return out;
+    }
+
+    /** Bars that lap with those below sooner than the basis has it. @param why they begin in the lift; null where they do not */
+    static Optional<Finding> sooner(ColumnStack stack, ColumnStack.Lift lift, BarRuns.End why, Basis basis) {
+        // that bars change too soon is a note of its own by the practical preference
+        boolean told = why == BarRuns.End.BARS && basis.bars().preference() == Preference.PRACTICAL;
+        if (why == null || why == BarRuns.End.DUE || why == BarRuns.End.SECTION || told) {
+            return Optional.empty();
+        }
+        String reason = switch (why) {
+            case TIES -> "the ties are of another size than below.";
+            case LENGTH -> "one piece would be longer than bars are delivered.";
+            default -> "the bars are others than below.";
+        };
+        return Optional.of(Finding.note(
+                "practice.laps",
+                ColumnFindings.where(stack, lift),
+                "The bars lap at the foot, less than " + basis.practice().columnLapsEvery()
+                        + " storeys after they lapped before: " + reason,
+                "Set the same bars and ties by hand in both lifts, or let bars lap at every floor."));
     }
 
     private static void room(Shape s, Bar bar, String where, Basis basis, List<Finding> out) {

@@ -165,7 +165,7 @@ public final class ColumnDesigner {
             return cage;
         }
         ColumnCage trial = cage;
-        List<VerticalBars.Standing> standing = VerticalBars.of(stack, number, cage, basis);
+        List<VerticalBars.Standing> standing = VerticalBars.in(stack, number, cage, basis);
         boolean set = context.hand(stack.lifts().get(number)).ties() != null
                 || context.hand(stack.lifts().get(number + 1)).ties() != null;
         double step = basis.stirrups().step();
@@ -221,7 +221,7 @@ public final class ColumnDesigner {
                 .allMatch(b -> ColumnCheck.endsBear(
                         b.lift,
                         c,
-                        VerticalBars.of(b.stack, lift.number(), c, upper, basis),
+                        VerticalBars.in(b.stack, lift.number(), c, upper, basis),
                         b.demands.all(ColumnSteel.of(lift, c, basis)),
                         context));
         Predicate<ColumnCage.LiftCage> near = c -> laps(lift, c, upper);
@@ -255,7 +255,7 @@ public final class ColumnDesigner {
 
     /** Whether the bars have height for their laps, and dowels stand near enough to them. */
     private boolean laps(ColumnStack.Lift lift, ColumnCage.LiftCage here, ColumnCage.LiftCage upper) {
-        List<VerticalBars.Standing> standing = VerticalBars.of(stack, lift.number(), here, upper, basis);
+        List<VerticalBars.Standing> standing = VerticalBars.in(stack, lift.number(), here, upper, basis);
         return VerticalBars.dowelsApart(standing) <= VerticalBars.BESIDE
                 && LapHeight.suffices(stack, lift.number(), standing, basis);
     }
@@ -268,7 +268,7 @@ public final class ColumnDesigner {
             ColumnCage.LiftCage upper,
             List<Borne> borne,
             Predicate<ColumnCage.LiftCage> suits) {
-        Predicate<ColumnCage.LiftCage> none = c -> VerticalBars.of(stack, lift.number(), c, upper, basis).stream()
+        Predicate<ColumnCage.LiftCage> none = c -> VerticalBars.in(stack, lift.number(), c, upper, basis).stream()
                 .noneMatch(s -> s.use() == VerticalBars.Use.DOWEL);
         if (upper == null || none.test(chosen)) {
             return chosen;

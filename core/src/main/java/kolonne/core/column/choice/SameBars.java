@@ -17,7 +17,7 @@ final class SameBars {
 
     /** Runs of lifts of one section, by their numbers from the foot, whose bars differ and should not; none with bars that people have set. */
     static List<List<Integer>> runs(ColumnStack stack, ColumnCage free, ColumnContext context) {
-        int every = context.basis().practice().columnBarsEvery();
+        int every = context.basis().practice().sameBarsThrough();
         List<List<Integer>> out = new ArrayList<>();
         if (every <= 1 || context.basis().bars().preference() != Preference.PRACTICAL) {
             return out;

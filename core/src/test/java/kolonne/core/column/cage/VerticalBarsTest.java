@@ -12,6 +12,8 @@ import java.util.List;
 import java.util.Random;
 import kolonne.core.analysis.LocalAxes;
 import kolonne.core.basis.Basis;
+import kolonne.core.basis.part.Bars;
+import kolonne.core.basis.part.ColumnSplices;
 import kolonne.core.code.Bar;
 import kolonne.core.code.BarCatalogue;
 import kolonne.core.column.TwoLifts;
@@ -78,6 +80,62 @@ class VerticalBarsTest {
         assertEquals(FLOOR, s.crank().to(), 1e-9);
         assertTrue(s.to() >= FLOOR + LAP && s.to() < FLOOR + LAP + 50, "over its lap, on the module: " + s.to());
         assertEquals(0, (3660 + Math.sqrt(240 * 240 + 400) + s.to() - FLOOR) % 50, 1e-6);
+    }
+
+    /** By the basis bars lap at every second floor: from the foundation to the cover under the roof, 2 × 3600 + 300 − 40, and none begins in the second lift. */
+    @Test
+    void barsPassThroughAFloorInOnePiece() {
+        ColumnCage cage = new ColumnCage(List.of(four(T20), four(T20)));
+        Basis second = ACI.with(ACI.practice().with(1, 2, ColumnSplices.LAPS, true));
+        List<VerticalBars.Standing> listed = VerticalBars.of(stack(500, 500), 0, cage, second);
+        List<VerticalBars.Standing> own =
+                listed.stream().filter(VerticalBars.Standing::own).toList();
+        assertEquals(4, own.size());
+        assertEquals(8, listed.size(), "with their starter bars");
+        assertEquals(190, right(own).x(), 1e-9);
+        assertEquals(0, right(own).from(), 1e-9);
+        assertEquals(7460, right(own).to(), 1e-9);
+        assertNull(right(own).crank());
+        assertTrue(VerticalBars.of(stack(500, 500), 1, cage, second).isEmpty());
+        List<VerticalBars.Standing> head = VerticalBars.in(stack(500, 500), 1, cage, second);
+        assertEquals(4, head.size());
+        assertEquals(-3600, right(head).from(), 1e-9);
+        assertEquals(3860, right(head).to(), 1e-9);
+        assertTrue(VerticalBars.in(stack(500, 500), 0, cage, second).stream().noneMatch(VerticalBars.Standing::own));
+    }
+
+    /**
+     * They lap where they cannot pass: other bars, another section, ties of another size, or a bar too long to be delivered: 7380 mm, a bend of
+     * 110 along its axis and 240 of hook.
+     */
+    @Test
+    void barsThatCannotPassLap() {
+        Basis second = ACI.with(ACI.practice().with(1, 2, ColumnSplices.LAPS, true));
+        ColumnCage.LiftCage same = four(T20);
+        ColumnCage.LiftCage tied = new ColumnCage.LiftCage(same.layout(), BarCatalogue.METRIC.find("T12"), 150);
+        assertEquals(BarRuns.End.BARS, why(stack(500, 500), four(T25), second));
+        assertEquals(BarRuns.End.SECTION, why(stack(500, 450), same, second));
+        assertEquals(BarRuns.End.TIES, why(stack(500, 500), tied, second));
+        assertEquals(BarRuns.End.DUE, why(stack(500, 500), same, ACI));
+        assertNull(why(stack(500, 500), same, delivered(second, 7735)));
+        Basis shorter = delivered(second, 7725);
+        assertEquals(BarRuns.End.LENGTH, why(stack(500, 500), same, shorter));
+        ColumnCage cage = new ColumnCage(List.of(same, same));
+        assertEquals(
+                VerticalBars.in(stack(500, 500), 0, same, same, shorter),
+                VerticalBars.of(stack(500, 500), 0, cage, shorter),
+                "as if they lapped at every floor");
+    }
+
+    private static Basis delivered(Basis b, double length) {
+        Bars a = b.bars();
+        return b.with(new Bars(
+                a.beams(), a.columns(), a.stirrups(), a.layersMost(), a.practicalCap(), a.preference(), length));
+    }
+
+    private static BarRuns.End why(ColumnStack stack, ColumnCage.LiftCage lower, Basis basis) {
+        return BarRuns.of(stack, new ColumnCage(List.of(lower, four(T20))), basis)
+                .why(1);
     }
 
     @Test
@@ -297,7 +355,7 @@ class VerticalBarsTest {
             plan.add(inPlan(high, p.x(), p.y()));
         }
         int beside = 0;
-        for (VerticalBars.Standing s : VerticalBars.of(stack, 0, bars(4, 4, T20), above, ACI)) {
+        for (VerticalBars.Standing s : VerticalBars.in(stack, 0, bars(4, 4, T20), above, ACI)) {
             if (s.use() == VerticalBars.Use.DOWEL) {
                 double[] at = inPlan(low, s.x(), s.y());
                 double nearest = plan.stream()

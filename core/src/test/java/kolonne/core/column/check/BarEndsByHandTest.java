@@ -174,14 +174,7 @@ class BarEndsByHandTest {
     @Test
     void dowelsInALowLift() {
         Practice p = ACI.practice();
-        Basis noStarters = ACI.with(new Practice(
-                p.sizesApart(),
-                p.columnBarsApart(),
-                p.columnBarsEvery(),
-                p.lengthModule(),
-                p.costs(),
-                p.splices(),
-                false));
+        Basis noStarters = ACI.with(p.with(p.columnBarsEvery(), 1, p.splices(), false));
         CheckResult r = of(checked(TwoLifts.model(500, 350, 700, 3600), T20, noStarters), 0, "lap-height")
                 .get(0);
         // the lap is longer by the clear distance of bars at 190 and 115 − 10√2, both ways (8.7.2(3), taken by all

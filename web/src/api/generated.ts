@@ -6225,6 +6225,7 @@ export interface components {
             costOffMiddleKg: number;
             costSizeKg: number;
             columnSplices: string;
+            roundTies: string;
             starterBars: boolean;
             local: {
                 [key: string]: components["schemas"]["Local"];
@@ -6725,6 +6726,7 @@ export interface components {
         HandRing: {
             count: number;
             size: string;
+            spiral: boolean | null;
         };
         HandRows: {
             alongX: number;
@@ -7515,6 +7517,7 @@ export interface components {
             spacing: number;
             legs: number;
             legsAlong: number;
+            spiral: boolean;
         };
         Stirrups: {
             from: number;

@@ -364,6 +364,7 @@ export const basis: Basis = {
   slabFlanges: false,
   bundles: false,
   columnSplices: 'laps',
+  roundTies: 'hoops',
   starterBars: true,
   stockLengthMm: 12000,
   ductility: 'none',

@@ -18,6 +18,7 @@ import {
   HEADINGS,
   LENGTHS,
   PREFERENCES,
+  ROUND_TIES,
   SPLICES,
   STARTERS,
   SWAY,
@@ -235,6 +236,18 @@ export function BasisPage({ id, state }: { id: string; state?: State }) {
                 style={{ width: 190 }}
                 onChange={(columnSplices) => set({ columnSplices })}
                 options={SPLICES}
+              />
+            </Row>
+            <Row
+              name="Ties of round columns"
+              help="A spiral stands between the joints, hoops within them. By ACI it lets the section bear more; its pitch follows from its volume and the clear distance of its turns."
+            >
+              <Select
+                value={b.roundTies}
+                aria-label="Ties of round columns"
+                style={{ width: 190 }}
+                onChange={(roundTies) => set({ roundTies })}
+                options={ROUND_TIES}
               />
             </Row>
             <Row

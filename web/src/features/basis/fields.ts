@@ -20,6 +20,11 @@ export const SPLICES = [
   { value: 'couplers', label: 'couplers where they can be' },
 ]
 
+export const ROUND_TIES = [
+  { value: 'hoops', label: 'round hoops' },
+  { value: 'spirals', label: 'a spiral' },
+]
+
 export const STARTERS = [
   { value: 'yes', label: 'with the columns' },
   { value: 'no', label: 'with the foundations' },

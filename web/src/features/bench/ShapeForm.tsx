@@ -3,6 +3,11 @@ import { NumberField } from '../../ui/NumberField'
 import type { Bench, BenchShape } from './bench'
 import { polygons } from './outline'
 
+const ROUND = [
+  { value: false, label: 'hoops' },
+  { value: true, label: 'a spiral' },
+]
+
 const SHAPES = [
   { value: 'rectangle', label: 'rectangle' },
   { value: 'circle', label: 'circle' },
@@ -94,7 +99,20 @@ export function ShapeForm(p: { bench: Bench; sizes: string[]; onChange: (c: Part
         {number('Spacing, 0 for none', bench.stirrup.spacing, (spacing) =>
           p.onChange({ stirrup: { ...bench.stirrup, spacing } }),
         )}
-        {number('Legs', bench.stirrup.legs, (legs) => p.onChange({ stirrup: { ...bench.stirrup, legs } }), '')}
+        {bench.shape.shape === 'circle' ? (
+          <label className="bench-size">
+            <span>Round it</span>
+            <Select
+              size="small"
+              aria-label="What encloses the bars"
+              value={!!bench.stirrup.spiral}
+              options={ROUND}
+              onChange={(spiral) => p.onChange({ stirrup: { ...bench.stirrup, spiral } })}
+            />
+          </label>
+        ) : (
+          number('Legs', bench.stirrup.legs, (legs) => p.onChange({ stirrup: { ...bench.stirrup, legs } }), '')
+        )}
       </div>
       {bench.shape.shape === 'polygon' && (
         <Input.TextArea

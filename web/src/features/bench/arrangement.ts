@@ -15,7 +15,7 @@ export function arrangementOf(b: Bench): Bars | { trouble: string } {
     return trouble('Bars of ells, tees and polygons are set on the sheet of the column.')
   const inset = b.cover + thick(b, b.stirrup.bar) + Math.max(0, ...bars.map((q) => thick(b, q.bar))) / 2
   const { shape, b: width, h, d } = b.shape
-  const out = shape === 'circle' ? ring(bars, d, near) : rows(bars, h, near)
+  const out = shape === 'circle' ? ring(bars, d, near, !!b.stirrup.spiral) : rows(bars, h, near)
   const reach =
     shape === 'circle'
       ? Math.max(...bars.map((q) => Math.hypot(q.x, q.z - d / 2))) - (d / 2 - inset)
@@ -62,7 +62,7 @@ function rows(bars: BenchBar[], h: number, near: number): Bars | { trouble: stri
   }
 }
 
-function ring(bars: BenchBar[], d: number, near: number): Bars | { trouble: string } {
+function ring(bars: BenchBar[], d: number, near: number, spiral: boolean): Bars | { trouble: string } {
   const at = bars.map((b) => ({ r: Math.hypot(b.x, b.z - d / 2), a: Math.atan2(b.z - d / 2, b.x) }))
   const r = at[0]?.r ?? 0
   const angles = at.map((p) => p.a).sort((p, q) => p - q)
@@ -71,5 +71,5 @@ function ring(bars: BenchBar[], d: number, near: number): Bars | { trouble: stri
   if (at.some((p) => Math.abs(p.r - r) > near) || !even)
     return trouble('A round lift takes bars on one ring at even distances.')
   if (new Set(bars.map((b) => b.bar)).size !== 1) return trouble('A round lift takes bars of one size.')
-  return { rows: null, ring: { count: bars.length, size: bars[0]!.bar }, legs: null }
+  return { rows: null, ring: { count: bars.length, size: bars[0]!.bar, spiral }, legs: null }
 }

@@ -46,7 +46,7 @@ export interface Bench {
   fy: number
   cover: number
   bars: BenchBar[]
-  stirrup: { bar: string; spacing: number; legs: number }
+  stirrup: { bar: string; spacing: number; legs: number; spiral: boolean }
   sets: BenchSet[]
   /** the lift of a column that it came from, and what its bars fit */
   from?: { id: string; mark: string; lift: number; size: string }
@@ -90,7 +90,7 @@ export const benchStart: Bench = {
     bar(-110, 640, 290, 640, 3),
     bar(110, 460, 290, 460, 2),
   ],
-  stirrup: { bar: 'T10', spacing: 200, legs: 2 },
+  stirrup: { bar: 'T10', spacing: 200, legs: 2, spiral: false },
   sets: [
     { ...noForce('1.2D + 1.6L'), n: -2600, my: 120, mz: -60 },
     { ...noForce('1.2D + L + W x'), n: -1900, my: -240, mz: 180 },

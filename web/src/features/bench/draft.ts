@@ -23,7 +23,7 @@ export function entryOf(b: Bench): SectionEntry {
     bars: b.bars.map(({ bar, count, x, z, x2, z2 }) =>
       count > 1 ? { bar, count, x, z, x2, z2 } : { bar, count: 1, x, z },
     ),
-    ...(b.stirrup.spacing > 0 ? { stirrups: b.stirrup } : {}),
+    ...(b.stirrup.spacing > 0 ? { stirrups: { ...b.stirrup, spiral: shape === 'circle' && !!b.stirrup.spiral } } : {}),
     forces: b.sets,
   }
 }
@@ -160,7 +160,12 @@ function fromEntry(e: ReturnType<typeof entryOf>): Bench {
       x2: b.x2 ?? b.x ?? 0,
       z2: b.z2 ?? b.z ?? 0,
     })),
-    stirrup: { bar: e.stirrups?.bar ?? 'T10', spacing: e.stirrups?.spacing ?? 0, legs: e.stirrups?.legs ?? 2 },
+    stirrup: {
+      bar: e.stirrups?.bar ?? 'T10',
+      spacing: e.stirrups?.spacing ?? 0,
+      legs: e.stirrups?.legs ?? 2,
+      spiral: !!e.stirrups?.spiral,
+    },
     sets: e.forces.map((f, i) => ({
       name: f.name ?? `set ${i + 1}`,
       kind: KINDS.find((k) => k === f.kind),

@@ -23,7 +23,7 @@ describe('a lift on the bench', () => {
     expect(singles(b.bars)).toHaveLength(8)
     expect(b.bars[0]).toEqual({ bar: 'T25', count: 2, x: -140, z: 60, x2: -140, z2: 340 })
     expect(singles(b.bars).filter((q) => q.bar === 'T20')).toHaveLength(4)
-    expect(b.stirrup).toEqual({ bar: 'T10', spacing: 200, legs: 2 })
+    expect(b.stirrup).toEqual({ bar: 'T10', spacing: 200, legs: 2, spiral: false })
     // tension is positive on the bench
     expect(b.sets.map((s) => [s.name, s.n, s.my, s.mz])).toEqual([
       ['0.9D + E x−', -1890, 388, 102],

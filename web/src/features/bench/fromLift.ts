@@ -37,6 +37,7 @@ export function fromLift(column: Column, lift: Lift, demands: Demand[], code: st
     stirrup: {
       bar: lift.tie.size,
       spacing: size(lift.whole.ties?.middle ?? 0),
+      spiral: !!lift.whole.ring?.spiral,
       legs: legged ? 2 : Math.max(2, Math.min(held(lift.tie.heldX), held(lift.tie.heldY))),
     },
     sets: setsOf(demands, units),

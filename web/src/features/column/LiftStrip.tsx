@@ -1,4 +1,4 @@
-import { Tooltip } from 'antd'
+import { Select, Tooltip } from 'antd'
 import type { Column, HandLifts, Lift } from '../../api/client'
 import { lengthFrom, lengthIn, type Units } from '../../lib/units'
 import { NumberField } from '../../ui/NumberField'
@@ -15,6 +15,11 @@ import {
   MOST_ROUND,
   release,
 } from './lifts'
+
+const ROUND = [
+  { value: false, label: 'hoops' },
+  { value: true, label: 'spiral' },
+]
 
 interface Props {
   id: string
@@ -133,6 +138,13 @@ export function LiftStrip(p: Props) {
               sizes={column.sizes}
               onChange={(size) => onSave(changeRing(column, lift, { size }))}
             />
+            <Select
+              size="small"
+              aria-label="What encloses the bars"
+              value={!!ring.spiral}
+              options={ROUND}
+              onChange={(spiral) => onSave(changeRing(column, lift, { spiral }))}
+            />
           </>
         )}
         <Mark
@@ -157,32 +169,36 @@ export function LiftStrip(p: Props) {
             />
             <Length
               {...p}
-              words="between"
+              words={ring?.spiral ? 'pitch' : 'between'}
               value={ties.middle}
               onChange={(middle) => changeTies(column, lift, { middle })}
             />
-            <Length
-              {...p}
-              words="at ends"
-              value={ties.end}
-              onChange={(end) => changeTies(column, lift, { end, ...reach(lift) })}
-            />
-            <Length
-              {...p}
-              words="foot"
-              least={0}
-              value={ties.foot}
-              label="Closer ties from the foot up to"
-              onChange={(foot) => changeTies(column, lift, { foot })}
-            />
-            <Length
-              {...p}
-              words="head"
-              least={0}
-              value={ties.head}
-              label="Closer ties from the head down to"
-              onChange={(head) => changeTies(column, lift, { head })}
-            />
+            {!ring?.spiral && (
+              <>
+                <Length
+                  {...p}
+                  words="at ends"
+                  value={ties.end}
+                  onChange={(end) => changeTies(column, lift, { end, ...reach(lift) })}
+                />
+                <Length
+                  {...p}
+                  words="foot"
+                  least={0}
+                  value={ties.foot}
+                  label="Closer ties from the foot up to"
+                  onChange={(foot) => changeTies(column, lift, { foot })}
+                />
+                <Length
+                  {...p}
+                  words="head"
+                  least={0}
+                  value={ties.head}
+                  label="Closer ties from the head down to"
+                  onChange={(head) => changeTies(column, lift, { head })}
+                />
+              </>
+            )}
             <Length
               {...p}
               words="in joints"

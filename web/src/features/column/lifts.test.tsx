@@ -17,7 +17,7 @@ const round = {
   ...column,
   lifts: column.lifts.map((l) => ({
     ...l,
-    whole: { ...l.whole, rows: null, ring: { count: 8, size: 'T25' } },
+    whole: { ...l.whole, rows: null, ring: { count: 8, size: 'T25', spiral: false } },
   })),
 }
 
@@ -134,9 +134,21 @@ describe('what a change of a lift sets by hand', () => {
     expect(rows('{').face).toBe('T16')
     expect(keyed(column, lift, '-', false)!.lifts[0]!.ties!.middle).toBe(175)
     expect(keyed(byHand, byHand.lifts[0]!, 'Delete', false)!.lifts).toEqual({})
-    expect(keyed(round, round.lifts[0]!, 'ArrowRight', false)!.lifts[0]!.ring).toEqual({ count: 9, size: 'T25' })
+    expect(keyed(round, round.lifts[0]!, 'ArrowRight', false)!.lifts[0]!.ring).toEqual({
+      count: 9,
+      size: 'T25',
+      spiral: false,
+    })
     expect(keyed(round, round.lifts[0]!, ']', false)!.lifts[0]!.ring!.size).toBe('T32')
     expect(keyed(column, lift, 'q', false)).toBeUndefined()
+  })
+
+  it('winds a spiral round a ring and keeps its bars', () => {
+    expect(changeRing(round, round.lifts[0]!, { spiral: true }).lifts[0]!.ring).toEqual({
+      count: 8,
+      size: 'T25',
+      spiral: true,
+    })
   })
 
   it('keeps a ring between three bars and sixty', () => {

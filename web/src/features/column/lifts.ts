@@ -45,7 +45,11 @@ export function toggleHeld(column: Column, lift: Lift, face: 'x' | 'y', at: numb
 }
 
 /** Bars of a round lift changed. */
-export function changeRing(column: Column, lift: Lift, change: { count?: number; size?: string }): HandLifts {
+export function changeRing(
+  column: Column,
+  lift: Lift,
+  change: { count?: number; size?: string; spiral?: boolean },
+): HandLifts {
   const ring = { ...lift.whole.ring!, ...change }
   ring.count = clamp(ring.count, FEWEST_ROUND, MOST_ROUND)
   return withLift(column, lift.number, { ...lift.hand, ring })

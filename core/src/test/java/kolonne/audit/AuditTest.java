@@ -21,10 +21,12 @@ import kolonne.core.basis.Varied;
 import kolonne.core.basis.part.Ductility;
 import kolonne.core.basis.part.EffectiveLengths;
 import kolonne.core.basis.part.Frame;
+import kolonne.core.basis.part.RoundTies;
 import kolonne.core.basis.part.Sway;
 import kolonne.core.beam.check.BeamDesign;
 import kolonne.core.check.CheckResult;
 import kolonne.core.code.Bar;
+import kolonne.core.column.RoundBuildings;
 import kolonne.core.column.cage.BarLayout;
 import kolonne.core.column.cage.HandLift;
 import kolonne.core.column.cage.RectangleBars;
@@ -81,6 +83,7 @@ class AuditTest {
             Map.entry("axial-bending", List.of("axial-bending", "axial-limit", "second-order")),
             Map.entry("axial-limit", List.of("axial-limit")),
             Map.entry("second-order", List.of("second-order")),
+            Map.entry("spiral", List.of("spiral-", "tie-spacing")),
             Map.entry("steel", List.of("steel-")),
             Map.entry("tie-spacing", List.of("tie-spacing", "end-ties", "end-reach", "joint-ties")),
             Map.entry("tie-size", List.of("tie-size")),
@@ -108,6 +111,22 @@ class AuditTest {
         int read = read(d, differences);
         assertTrue(read > (whole ? 400 : code == 0 ? 150 : 70), read + " members");
         told("the demo, " + CODES.get(code), read, differences);
+    }
+
+    /** Every column round and inside a spiral: volume, pitch and the strength that comes with it. */
+    @ParameterizedTest
+    @ValueSource(ints = {0, 1, 2})
+    void roundColumnsInSpiralsByEveryCode(int code) {
+        Basis usual = basis(code);
+        BuildingDesign d = design(
+                RoundBuildings.of(DesignedDemo.SMALL, usual.usUnits()),
+                usual.with(usual.practice().with(RoundTies.SPIRALS)));
+        List<String> differences = java.util.Collections.synchronizedList(new ArrayList<>());
+        int read = columns(d, differences);
+        told("round columns in spirals, " + CODES.get(code), read, differences);
+        assertTrue(read > 20, read + " lifts");
+        long good = d.columns().stream().filter(c -> c.satisfied()).count();
+        assertTrue(good > 0.6 * d.columns().size(), good + " of " + d.columns().size() + " stacks are satisfied");
     }
 
     /** Cages at random, most of them bad: kept to the letter, and judged alike by both. */
@@ -220,10 +239,10 @@ class AuditTest {
         Bar bar = sizes.get(random.nextInt(sizes.size()));
         Bar face = sizes.get(random.nextInt(sizes.size()));
         BarLayout bars = round
-                ? new RingBars(3 + random.nextInt(14), bar)
+                ? new RingBars(3 + random.nextInt(14), bar, random.nextBoolean())
                 : new RectangleBars(2 + random.nextInt(5), 2 + random.nextInt(5), bar, face, List.of(), List.of());
         List<Bar> ties = basis.stirrupList();
-        double middle = 25 * (3 + random.nextInt(12));
+        double middle = round ? 10 * (3 + random.nextInt(20)) : 25 * (3 + random.nextInt(12));
         double end = random.nextBoolean() ? middle : middle / 2;
         double reach = end < middle ? 300 + 50 * random.nextInt(12) : 0;
         HandLift.Ties t = new HandLift.Ties(

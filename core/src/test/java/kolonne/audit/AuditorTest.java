@@ -234,6 +234,7 @@ class AuditorTest {
                 l.mark(),
                 l.member(),
                 l.round(),
+                l.spiral(),
                 l.b(),
                 l.h(),
                 l.fc(),

@@ -152,7 +152,8 @@ final class ColumnReading {
                                         (l.fc() <= 50 ? 0.002 : 0.002 + 0.000085 * Math.pow(l.fc() - 50, 0.53))
                                                 * 200_000)
                                 * steel()
-                : 0.65 * 0.80 * (0.85 * l.fc() * (gross() - steel()) + Math.min(b.fy(), 550) * steel());
+                : (l.spiral() ? 0.75 * 0.85 : 0.65 * 0.80)
+                        * (0.85 * l.fc() * (gross() - steel()) + Math.min(b.fy(), 550) * steel());
         for (int k = 0; k < f.strength.size(); k++) {
             Bent x = bent(k, Analysis.MY, dx);
             Bent y = bent(k, Analysis.MZ, dy);
@@ -343,7 +344,7 @@ final class ColumnReading {
                         : Math.min(16 * thin, Math.min(48 * l.tie(), least)));
         out.add(
                 "tie-size",
-                b.en() ? Math.max(6, thick / 4) / l.tie() : (thick > 33 ? 12.6 : 9.5) / l.tie() * 0.99,
+                b.en() ? Math.max(6, thick / 4) / l.tie() : (thick > 33 && !l.spiral() ? 12.6 : 9.5) / l.tie() * 0.99,
                 "tie");
         for (int i = 0; i < l.bars().size(); i++) {
             for (int k = i + 1; k < l.bars().size(); k++) {
@@ -363,6 +364,9 @@ final class ColumnReading {
                     : Math.min(l.b() / 2 - Math.abs(p.x()), l.h() / 2 - Math.abs(p.y()));
             out.add("cover", (b.columnCover() + l.tie() + p.d() / 2) / (in + 0.1), "bar " + i);
         }
+        if (l.spiral()) {
+            spiral();
+        }
         if (!l.round()) {
             held(true);
             held(false);
@@ -376,10 +380,8 @@ final class ColumnReading {
      */
     private void spacings(double usual) {
         double height = index.length(member);
-        boolean upwards =
-                index.joint(member.start()).z() < index.joint(member.end()).z();
-        double low = deepest(upwards ? member.start() : member.end()) / 2;
-        double high = height - deepest(upwards ? member.end() : member.start()) / 2;
+        double low = low();
+        double high = high();
         double near = b.en() ? Math.max(l.b(), l.h()) : 0;
         List<Double> all = l.ties();
         out.add("tie-spacing", all.get(0) / (usual / 2 + 0.1), "first");
@@ -391,6 +393,34 @@ final class ColumnReading {
             boolean close = to <= low + near || from >= high - near;
             double limit = b.en() ? close ? 0.6 * usual : usual : inside ? Math.min(usual, m.inches(200, 8)) : usual;
             out.add("tie-spacing", (to - from) / (limit + 0.1), "at " + Math.round(to));
+        }
+    }
+
+    private boolean upwards() {
+        return index.joint(member.start()).z() < index.joint(member.end()).z();
+    }
+
+    /** Top of the beams at its foot, above its lower joint; underside of those at its head. */
+    private double low() {
+        return deepest(upwards() ? member.start() : member.end()) / 2;
+    }
+
+    private double high() {
+        return index.length(member) - deepest(upwards() ? member.end() : member.start()) / 2;
+    }
+
+    /** Turns between the flat ones: clear distances and, by ACI, their volume over that of the core (25.7.3.1, 25.7.3.3; 8.2(2)). */
+    private void spiral() {
+        double pitch = widest();
+        double clear = pitch - l.tie();
+        double least = b.en() ? Math.max(b.aggregate() + 5, 20) : Math.max(m.inches(25, 1), 4.0 / 3 * b.aggregate());
+        out.add("spiral", least / Math.max(0.1, clear + 0.01), "turns apart");
+        if (!b.en()) {
+            out.add("spiral", clear / (m.inches(75, 3) + 0.01), "clear");
+            double core = Math.PI / 4 * Math.pow(l.b() - 2 * b.columnCover(), 2);
+            double turn = l.tieArea() * Math.PI * (l.b() - 2 * b.columnCover() - l.tie());
+            double needs = 0.45 * (gross() / core - 1) * l.fc() / Math.min(b.fyt(), 700);
+            out.add("spiral", needs / (turn / (core * pitch)), "volume");
         }
     }
 
@@ -406,7 +436,10 @@ final class ColumnReading {
     private double widest() {
         double out = 0;
         for (int i = 1; i < l.ties().size(); i++) {
-            out = Math.max(out, l.ties().get(i) - l.ties().get(i - 1));
+            double middle = (l.ties().get(i) + l.ties().get(i - 1)) / 2;
+            // hoops within the joints do not enclose what spans between them
+            boolean between = !l.spiral() || middle > low() && middle < high();
+            out = between ? Math.max(out, l.ties().get(i) - l.ties().get(i - 1)) : out;
         }
         return out;
     }

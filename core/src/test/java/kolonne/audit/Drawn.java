@@ -11,6 +11,7 @@ import kolonne.core.beam.check.BeamDesign;
 import kolonne.core.beam.line.BeamLine;
 import kolonne.core.column.cage.ColumnCage;
 import kolonne.core.column.cage.RectangleBars;
+import kolonne.core.column.cage.RingBars;
 import kolonne.core.column.cage.TiePlaces;
 import kolonne.core.column.check.ColumnDesign;
 import kolonne.core.column.line.ColumnStack;
@@ -121,6 +122,7 @@ final class Drawn {
                 d.stack().mark() + " lift " + (number + 1),
                 l.memberNumber(),
                 s instanceof Shape.Circle,
+                c.layout() instanceof RingBars ring && ring.spiral(),
                 s.width(),
                 s.depth(),
                 l.material().fc(),
@@ -128,7 +130,7 @@ final class Drawn {
                 dots,
                 c.tie().diameter(),
                 c.tie().area(),
-                TiePlaces.of(l, c.ties()),
+                TiePlaces.crossings(l, c),
                 r == null ? List.of() : r.heldX(),
                 r == null ? List.of() : r.heldY(),
                 r == null ? c.count() : r.alongX(),

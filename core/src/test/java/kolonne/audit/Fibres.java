@@ -130,7 +130,7 @@ final class Fibres {
             mx += f * d.y();
             my += f * d.x();
         }
-        double phi = m.phi(tension);
+        double phi = m.phi(tension, l.spiral());
         return new double[] {phi * n, phi * mx, phi * my};
     }
 

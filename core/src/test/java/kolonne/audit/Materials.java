@@ -57,8 +57,14 @@ final class Materials {
 
     /** φ of table 21.2.2 for ties; 1 where partial factors stand in the strengths. */
     double phi(double tension) {
+        return phi(tension, false);
+    }
+
+    /** The same for spirals where they enclose the bars. */
+    double phi(double tension, boolean spiral) {
         double yield = b.fy() / 200_000;
-        return b.en() ? 1 : 0.65 + 0.25 * Math.max(0, Math.min(1, (tension - yield) / 0.003));
+        double grown = Math.max(0, Math.min(1, (tension - yield) / 0.003));
+        return b.en() ? 1 : spiral ? 0.75 + 0.15 * grown : 0.65 + 0.25 * grown;
     }
 
     double fctm(double fc) {

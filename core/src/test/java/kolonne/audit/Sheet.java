@@ -94,6 +94,7 @@ final class Sheet {
             String mark,
             int member,
             boolean round,
+            boolean spiral,
             double b,
             double h,
             double fc,

@@ -66,6 +66,7 @@ final class Overlaid {
                 or(v.practice().lengthModule(), p.lengthModule()),
                 p.costs(),
                 p.splices(),
+                p.roundTies(),
                 p.starters());
     }
 

@@ -183,6 +183,18 @@ public enum CheckKind {
     COLUMN_END_TIES("end-ties", "Spacing of ties next to the joints", Cause.STIRRUP_SPACING, Quantity.LENGTH),
     COLUMN_END_REACH("end-reach", "Length of closer ties", Cause.STIRRUP_SPACING, Quantity.LENGTH),
     COLUMN_JOINT_TIES("joint-ties", "Spacing of ties in the joints", Cause.STIRRUP_SPACING, Quantity.LENGTH),
+    COLUMN_SPIRAL_CLEAR(
+            "spiral-clear",
+            "Clear distance of the turns of a spiral",
+            Cause.TIE_ARRANGEMENT,
+            Quantity.LENGTH,
+            "Take a larger bar for the spiral at a wider pitch, or a larger section."),
+    COLUMN_SPIRAL_RATIO(
+            "spiral-ratio",
+            "Volume of the spiral",
+            Cause.TIE_ARRANGEMENT,
+            Quantity.RATIO,
+            "Use a larger bar or a closer pitch for the spiral."),
     COLUMN_TORSION_THRESHOLD("torsion-threshold", "Torsion, threshold", Cause.OUT_OF_SCOPE, Quantity.MOMENT),
     COLUMN_SHEAR_X("shear-x", "Shear along x", Cause.SHEAR, Quantity.FORCE),
     COLUMN_SHEAR_LIMIT_X("shear-limit-x", "Shear along x, limit of the concrete", Cause.SHEAR_LIMIT, Quantity.FORCE),

@@ -20,6 +20,9 @@ public interface DesignCode
     /** Rules for the steel of columns. */
     ColumnRules columns();
 
+    /** Rules for columns inside spirals. */
+    Spirals spirals();
+
     Serviceability serviceability();
 
     /** Rules for crack width and stresses, of codes that compute them. */

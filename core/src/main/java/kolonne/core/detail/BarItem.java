@@ -8,12 +8,22 @@ import kolonne.core.code.Bar;
  *
  * @param what      where they are, in words
  * @param shape     shape code of ISO 3766
- * @param dims      A, B, C, ... of the shape, outside dimensions [mm]
+ * @param dims      A, B, C, ... of the shape, outside dimensions [mm]; of a spiral diameter, pitch [mm] and number of turns
  * @param cutLength length to cut, rounded up to 5 mm [mm]
  */
 public record BarItem(String what, String shape, Bar bar, int number, List<Double> dims, double cutLength) {
     public BarItem {
         dims = List.copyOf(dims);
+    }
+
+    /** Whether it is bent from a coil instead of a bar of the length delivered: a spiral. */
+    public boolean fromCoil() {
+        return shape.equals("77");
+    }
+
+    /** Whether a dimension is a number of turns and no length. */
+    public boolean isCount(int dim) {
+        return fromCoil() && dim == 2;
     }
 
     /** Mass of all of them [kg]. */

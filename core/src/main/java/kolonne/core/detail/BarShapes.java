@@ -92,6 +92,22 @@ final class BarShapes {
         return item(what, "75", bar, number, List.of(outside, lap), Math.PI * (outside - bar.diameter()) + lap);
     }
 
+    /**
+     * A spiral from the coil: turns along its middle at its pitch, those at the ends as if they were no flatter.
+     *
+     * @param outside diameter over the bar; {@code pitch} rise of a turn [mm]
+     */
+    BarItem spiral(String what, Bar bar, double outside, double pitch, double turns) {
+        double length = turns * Math.hypot(Math.PI * (outside - bar.diameter()), pitch);
+        return new BarItem(
+                what,
+                "77",
+                bar,
+                1,
+                List.of(Math.round(10 * outside) / 10.0, Math.round(10 * pitch) / 10.0, turns),
+                Math.ceil(length / ROUNDING - 1e-9) * ROUNDING);
+    }
+
     private static BarItem item(String what, String shape, Bar b, int number, List<Double> dims, double length) {
         return new BarItem(
                 what,

@@ -66,6 +66,13 @@ public record BendingSteps(double mandrel, List<Step> steps) {
                 double turns = 360 + Math.toDegrees(v.get(1) / middle);
                 yield new BendingSteps(2 * middle - d, List.of(new Step(0, turns, middle - d / 2), new Step(0, 0, 0)));
             }
+            case "77" -> {
+                double middle = (v.get(0) - d) / 2;
+                // along the bar, which rises by its pitch
+                double turns = v.get(2) * Math.hypot(1, v.get(1) / (2 * Math.PI * middle));
+                yield new BendingSteps(
+                        2 * middle - d, List.of(new Step(0, 360 * turns, middle - d / 2), new Step(0, 0, 0)));
+            }
             case "99" ->
                 new BendingSteps(
                         2 * r,

@@ -9,6 +9,7 @@ import kolonne.core.column.cage.ColumnCage;
 import kolonne.core.column.cage.LegBars;
 import kolonne.core.column.cage.RectangleBars;
 import kolonne.core.column.cage.RingBars;
+import kolonne.core.column.cage.Spiral;
 import kolonne.core.column.cage.TiePlaces;
 import kolonne.core.column.cage.VerticalBars;
 import kolonne.core.column.line.ColumnStack;
@@ -20,6 +21,9 @@ public final class ColumnBars {
     public static final String WEB_TIES = "ties of the web";
 
     public static final String FLANGE_TIES = "ties of the flange";
+
+    /** The spiral of a round column. */
+    public static final String SPIRAL = "spiral";
 
     private ColumnBars() {}
 
@@ -74,12 +78,18 @@ public final class ColumnBars {
 
     private static void ties(ColumnStack.Lift lift, ColumnCage.LiftCage c, Basis basis, List<BarItem> out) {
         Shape s = lift.section().shape();
-        int n = TiePlaces.count(lift, c.ties());
+        int n = TiePlaces.of(lift, c).size();
         double cover = 2 * basis.columnCover();
         if (c.layout() instanceof RingBars) {
             double outside = s.width() - cover;
             double lap = Math.max(300, 40 * c.tie().diameter());
-            out.add(BarShapes.of(basis).hoop("hoops", c.tie(), n, outside, lap));
+            if (n > 0) {
+                out.add(BarShapes.of(basis).hoop("hoops", c.tie(), n, outside, lap));
+            }
+            if (c.wound()) {
+                Spiral spiral = Spiral.of(lift, c);
+                out.add(BarShapes.of(basis).spiral(SPIRAL, c.tie(), outside, spiral.pitch(), spiral.turns()));
+            }
             return;
         }
         if (c.layout() instanceof LegBars l) {

@@ -61,6 +61,7 @@ public record ShapeSketch(String code, List<List<Double>> lines, List<Letter> le
                                 34.0)),
                         List.of(new Letter(53, 0, "A"), new Letter(83, 28, "B"), new Letter(50, 36, "C")));
             case "75" -> round(code);
+            case "77" -> spiral(code);
             case "99" ->
                 new ShapeSketch(
                         code,
@@ -80,5 +81,18 @@ public record ShapeSketch(String code, List<List<Double>> lines, List<Letter> le
             line.add(28 + r * Math.sin(a));
         }
         return new ShapeSketch(code, List.of(line), List.of(new Letter(50, 25, "A"), new Letter(72, 52, "B")));
+    }
+
+    /** Turns seen from the side, one after another along the field. */
+    private static ShapeSketch spiral(String code) {
+        List<Double> line = new ArrayList<>();
+        for (int i = 0; i <= 8; i++) {
+            line.add(12.0 + 9 * i);
+            line.add(i % 2 == 0 ? 12.0 : 48.0);
+        }
+        return new ShapeSketch(
+                code,
+                List.of(line, List.of(92.0, 12.0, 92.0, 48.0)),
+                List.of(new Letter(96, 28, "A"), new Letter(39, 4, "B"), new Letter(57, 54, "C")));
     }
 }

@@ -9,6 +9,7 @@ import java.util.Map;
 import java.util.function.Predicate;
 import kolonne.core.basis.Basis;
 import kolonne.core.column.cage.ColumnCage;
+import kolonne.core.column.cage.Spiral;
 import kolonne.core.column.cage.TiePlaces;
 import kolonne.core.column.cage.VerticalBars;
 import kolonne.core.column.check.ColumnDesign;
@@ -142,13 +143,27 @@ public final class ColumnDetail {
             pen.text(LEVELS - 4, lo + 0.6, 1.6, Drawing.Align.RIGHT, level(l.base()));
         }
         double cover = scales.ofWhole(basis.columnCover());
-        for (double z : TiePlaces.of(l, c.ties())) {
+        for (double z : TiePlaces.of(l, c)) {
             double at = scales.ofWhole(l.base() + z - base);
             pen.line(Layer.STIRRUPS, left + cover, at, right - cover, at);
+        }
+        if (c.wound()) {
+            spiral(l, c, left + cover, right - cover, lo);
         }
         bars(l, axis, lo);
         // short of the levels, where nothing else is written
         pen.dimensionUp(axis + half + 6, lo, hi, TEXT, Quantity.LENGTH.digits(l.top() - l.base(), us));
+    }
+
+    /** Its turns as they cross the picture from side to side. */
+    private void spiral(ColumnStack.Lift l, ColumnCage.LiftCage c, double left, double right, double foot) {
+        Spiral s = Spiral.of(l, c);
+        for (int half = 0; half < 2 * s.turns(); half++) {
+            double from = foot + scales.ofWhole(s.height(half / 2.0));
+            double to = foot + scales.ofWhole(s.height((half + 1) / 2.0));
+            boolean rightwards = half % 2 == 0;
+            pen.line(Layer.STIRRUPS, rightwards ? left : right, from, rightwards ? right : left, to);
+        }
     }
 
     /** Left and right side from the axis [mm]. */

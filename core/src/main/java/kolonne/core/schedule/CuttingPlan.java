@@ -10,7 +10,7 @@ import kolonne.core.code.Bar;
 /**
  * How many bars as delivered a bar list takes, size by size: each is cut into the longest pieces that still fit, the longest first (first fit decreasing, which
  * needs at most 11/9 of the fewest bars and one more). Beside it stands what no plan can do without: the length of all pieces over that of a bar, and
- * the number of pieces that are longer than half a bar.
+ * the number of pieces that are longer than half a bar. Spirals come from the coil and are not among the pieces.
  */
 public final class CuttingPlan {
     /** Lengths are whole multiples of this [mm]. */
@@ -39,8 +39,12 @@ public final class CuttingPlan {
         Map<Bar, TreeMap<Double, Long>> bySize =
                 new TreeMap<>(Comparator.comparingDouble(Bar::diameter).thenComparing(Bar::label));
         for (Schedules.BarRow r : rows) {
-            bySize.computeIfAbsent(r.item().bar(), k -> new TreeMap<>(Comparator.reverseOrder()))
-                    .merge(r.item().cutLength(), (long) r.members() * r.item().number(), Long::sum);
+            TreeMap<Double, Long> lengths =
+                    bySize.computeIfAbsent(r.item().bar(), k -> new TreeMap<>(Comparator.reverseOrder()));
+            if (!r.item().fromCoil()) {
+                lengths.merge(
+                        r.item().cutLength(), (long) r.members() * r.item().number(), Long::sum);
+            }
         }
         List<Cut> out = new ArrayList<>();
         bySize.forEach((bar, lengths) -> out.add(cut(bar, lengths, stock)));

@@ -147,6 +147,9 @@ public final class Schedules {
     /** Ties in words, for instance {@code T10-200, 4 × 2 legs; 100 in joints and 600 beside them}. */
     public static String ties(ColumnCage.LiftCage c, Basis basis) {
         String s = c.tie().label() + "-" + spacing(c.ties().middle(), basis);
+        if (c.wound()) {
+            return s + " spiral; hoops " + spacing(c.ties().joint(), basis) + " in joints";
+        }
         return (c.layout() instanceof RingBars
                         ? s + " hoops"
                         : c.layout() instanceof LegBars l

@@ -14,6 +14,7 @@ import kolonne.core.check.CheckResult;
 import kolonne.core.code.DesignCode;
 import kolonne.core.code.ShearInput;
 import kolonne.core.code.ShearStrength;
+import kolonne.core.code.Spirals;
 import kolonne.core.code.Torsion;
 import kolonne.core.code.TorsionSection;
 import kolonne.core.explain.Clause;
@@ -362,7 +363,33 @@ public final class SectionUses implements Uses {
         List<PlacedBar> bars = s.bars().stream()
                 .map(b -> new PlacedBar(b.x(), b.z() - h / 2, b.area()))
                 .toList();
-        return Surfaces.of(s.shape(), bars, List.of(), s.fc(), s.fy(), s.code());
+        return Surfaces.of(s.shape(), bars, List.of(), s.fc(), s.fy(), enclosed());
+    }
+
+    /** The code for the strength of a column, inside its spiral where it has one. */
+    private DesignCode enclosed() {
+        return s.stirrup().spiral() ? s.code().spirals().strength() : s.code();
+    }
+
+    /** A spiral counts if it has the volume and the pitch of one. */
+    private void spiral(List<Use> out, Trace t) {
+        Spirals rules = s.code().spirals();
+        double d = s.stirrup().diameter();
+        double clear = Math.max(s.stirrup().spacing() - d, 0);
+        double outside = s.shape().width() - 2 * s.cover();
+        double core = Math.PI * outside * outside / 4;
+        double least = rules.leastRatio(s.shape().A(), core, s.fc(), s.fyt(), t);
+        if (least > 0) {
+            double has = s.stirrup().area()
+                    * Math.PI
+                    * (outside - d)
+                    / (core * s.stirrup().spacing());
+            use(out, "spiral-ratio", least, has, Quantity.RATIO, rules.ratioClause(), t);
+        }
+        use(out, "spiral-clear", rules.leastClear(0), clear, Quantity.LENGTH, rules.clearClause(), t);
+        if (Double.isFinite(rules.mostClear())) {
+            use(out, "spiral-pitch", clear, rules.mostClear(), Quantity.LENGTH, rules.clearClause(), t);
+        }
     }
 
     private List<Use> column(Forces f, Trace t) {
@@ -380,7 +407,7 @@ public final class SectionUses implements Uses {
                 s.code().axialBendingClause()));
         if (t.on()) {
             ColumnSection.Resultant r = hit.nominal();
-            s.code()
+            enclosed()
                     .axialCap(
                             s.fc(),
                             s.fy(),
@@ -406,6 +433,9 @@ public final class SectionUses implements Uses {
                 Quantity.FORCE,
                 s.code().axialCapClause(),
                 t);
+        if (s.stirrup().spiral()) {
+            spiral(out, t);
+        }
         double both = 0;
         boolean each = true;
         for (boolean vertical : new boolean[] {true, false}) {

@@ -11,7 +11,7 @@ import kolonne.core.shape.Shape;
  * @param fc       f'c; fy of main bars; fyt of stirrups [MPa]
  * @param cover    clear cover to the stirrups [mm]
  * @param bars     one by one
- * @param stirrup  diameter [mm] and area [mm2] of a leg; legs across the width; spacing [mm], 0 for no stirrups
+ * @param stirrup  diameter [mm] and area [mm2] of a leg; legs across the width; spacing [mm], 0 for no stirrups; round a circle it may be a spiral
  */
 public record SingleSection(
         String id,
@@ -28,8 +28,13 @@ public record SingleSection(
     public record Spot(double x, double z, double diameter, double area, boolean whole) {}
 
     /** @param legsAcross legs parallel to the depth, which carry Vz; legsAlong parallel to the width, which carry Vy */
-    public record Stirrup(double diameter, double area, int legsAcross, int legsAlong, double spacing) {
+    public record Stirrup(double diameter, double area, int legsAcross, int legsAlong, double spacing, boolean spiral) {
         public static final Stirrup NONE = new Stirrup(0, 0, 2, 2, 0);
+
+        /** No spiral. */
+        public Stirrup(double diameter, double area, int legsAcross, int legsAlong, double spacing) {
+            this(diameter, area, legsAcross, legsAlong, spacing, false);
+        }
 
         double avs(boolean across) {
             return spacing > 0 ? (across ? legsAcross : legsAlong) * area / spacing : 0;

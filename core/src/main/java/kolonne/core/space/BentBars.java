@@ -3,6 +3,7 @@ package kolonne.core.space;
 import java.util.ArrayList;
 import java.util.List;
 import kolonne.core.code.Bends;
+import kolonne.core.column.cage.Spiral;
 import kolonne.core.detail.BarItem;
 
 /** Bars of the list bent to their shapes: what the list says, drawn out. Stirrups and ties lie about the middle of what they enclose. */
@@ -66,6 +67,21 @@ final class BentBars {
         double angle = 2 * Math.PI + item.dims().get(1) / r;
         // a circle that begins at its lowest point, towards y
         return new Bender(0).turn(angle, r).bar(0, -r, d);
+    }
+
+    /** Upwards round the middle, four arcs a turn; its height is that of the spiral. */
+    CentreLine spiral(BarItem item, Spiral s) {
+        double r = (item.dims().get(0) - item.bar().diameter()) / 2;
+        List<Point3> points = new ArrayList<>();
+        List<Boolean> arcs = new ArrayList<>();
+        for (int i = 0; i <= 8 * s.turns(); i++) {
+            double angle = i * Math.PI / 4;
+            points.add(new Point3(s.height(i / 8.0), r * Math.sin(angle), -r * Math.cos(angle)));
+            if (i % 2 == 1) {
+                arcs.add(true);
+            }
+        }
+        return new CentreLine(points, arcs);
     }
 
     /**

@@ -8,6 +8,7 @@ import kolonne.core.basis.Basis;
 import kolonne.core.column.cage.ColumnCage;
 import kolonne.core.column.cage.LegBars;
 import kolonne.core.column.cage.RectangleBars;
+import kolonne.core.column.cage.Spiral;
 import kolonne.core.column.cage.TiePlaces;
 import kolonne.core.column.cage.VerticalBars;
 import kolonne.core.column.line.ColumnStack;
@@ -66,8 +67,13 @@ public final class LiftInSpace {
     private void allBars() {
         List<BarItem> items = ColumnBars.of(stack, lift.number(), whole, basis);
         VerticalBars.of(stack, lift.number(), whole, basis).forEach(this::vertical);
-        for (double at : TiePlaces.of(lift, cage.ties())) {
+        for (double at : TiePlaces.of(lift, cage)) {
             ties(items, at);
+        }
+        if (cage.wound()) {
+            BarItem item = find(items, i -> i.what().equals(ColumnBars.SPIRAL));
+            Spiral spiral = Spiral.of(lift, cage);
+            add(item, SpaceBar.Use.TIE, bent.spiral(item, spiral), Point3.ORIGIN);
         }
     }
 

@@ -22,6 +22,7 @@ import kolonne.core.basis.part.HandlingCost;
 import kolonne.core.basis.part.Materials;
 import kolonne.core.basis.part.Practice;
 import kolonne.core.basis.part.Preference;
+import kolonne.core.basis.part.RoundTies;
 import kolonne.core.basis.part.SectionLimits;
 import kolonne.core.basis.part.Stirrups;
 import kolonne.core.basis.part.Sway;
@@ -91,6 +92,7 @@ public final class BasisFile {
             Double costOffMiddleKg,
             Double costSizeKg,
             String columnSplices,
+            String roundTies,
             Boolean starterBars,
             Map<String, LocalDto> local) {}
 
@@ -150,6 +152,7 @@ public final class BasisFile {
                 b.practice().costs().offMiddle(),
                 b.practice().costs().size(),
                 word(b.practice().splices()),
+                word(b.practice().roundTies()),
                 b.practice().starters(),
                 LocalForm.dto(b.local()));
     }
@@ -227,6 +230,13 @@ public final class BasisFile {
                     "basis, columnSplices",
                     "Bars of columns cannot be joined by " + d.columnSplices() + ".",
                     "Use laps or couplers.");
+        }
+        if (roundTies(d) == null) {
+            return failed(
+                    "basis.word",
+                    "basis, roundTies",
+                    "Round columns cannot have " + d.roundTies() + ".",
+                    "Use hoops or spirals.");
         }
         if (d.name() == null
                 || d.beamBars() == null
@@ -319,11 +329,16 @@ public final class BasisFile {
                 or(d.lengthModuleMm(), Practice.NONE.lengthModule()),
                 costs(d),
                 splices(d),
+                roundTies(d),
                 or(d.starterBars(), true));
     }
 
     private static ColumnSplices splices(BasisDto d) {
         return d.columnSplices() == null ? ColumnSplices.LAPS : choice(ColumnSplices.class, d.columnSplices());
+    }
+
+    private static RoundTies roundTies(BasisDto d) {
+        return d.roundTies() == null ? RoundTies.HOOPS : choice(RoundTies.class, d.roundTies());
     }
 
     private static HandlingCost costs(BasisDto d) {

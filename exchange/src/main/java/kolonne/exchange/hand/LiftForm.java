@@ -38,8 +38,9 @@ public final class LiftForm {
     public record HandRowsDto(
             int alongX, int alongY, String corner, String face, List<Boolean> heldX, List<Boolean> heldY) {}
 
-    /** Equal bars round a ring. */
-    public record HandRingDto(int count, String size) {}
+    /** Equal bars round a ring. @param spiral whether a spiral encloses them between the joints; hoops if left out */
+    public record HandRingDto(
+            int count, String size, @MayBeNull Boolean spiral) {}
 
     /** @param joint spacing in the joints, {@code end} next to them, {@code middle} between; foot and head how far the closer ones reach [mm] */
     public record HandTiesDto(String size, double joint, double end, double middle, double foot, double head) {}
@@ -122,7 +123,7 @@ public final class LiftForm {
     private BarLayout ring(HandRingDto d, String where) {
         form.range(d.count(), FEWEST_ROUND, MOST_ROUND, where + ".count", "");
         Bar bar = form.bar(d.size(), where + ".size");
-        return bar == null ? null : new RingBars(d.count(), bar);
+        return bar == null ? null : new RingBars(d.count(), bar, Boolean.TRUE.equals(d.spiral()));
     }
 
     private BarLayout legs(HandLegsDto d, String where) {
@@ -167,7 +168,7 @@ public final class LiftForm {
                                 r.heldY())
                         : null,
                 h.bars() instanceof RingBars r
-                        ? new HandRingDto(r.count(), r.bar().label())
+                        ? new HandRingDto(r.count(), r.bar().label(), r.spiral())
                         : null,
                 h.bars() instanceof LegBars l
                         ? new HandLegsDto(

@@ -107,7 +107,14 @@ final class BarsIfc {
         StepWriter.Ref solids = w.add("IFCSHAPEREPRESENTATION", f.body, "Body", "AdvancedSweptSolid", List.of(solid));
         StepWriter.Ref map = w.add("IFCREPRESENTATIONMAP", origin, solids);
         List<Object> dims = new ArrayList<>();
-        i.dims().forEach(d -> dims.add(new StepWriter.Typed("IFCPOSITIVELENGTHMEASURE", d)));
+        for (int k = 0; k < i.dims().size(); k++) {
+            double d = i.dims().get(k);
+            // turns of a spiral are an angle
+            dims.add(
+                    i.isCount(k)
+                            ? new StepWriter.Typed("IFCPLANEANGLEMEASURE", 2 * Math.PI * d)
+                            : new StepWriter.Typed("IFCPOSITIVELENGTHMEASURE", d));
+        }
         StepWriter.Ref type = w.add(
                 "IFCREINFORCINGBARTYPE",
                 f.ids.of("bar type " + number),

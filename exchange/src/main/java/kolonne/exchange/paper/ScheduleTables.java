@@ -186,13 +186,7 @@ public final class ScheduleTables {
                     (double) (i.number() * r.members()),
                     i.shape()));
             for (int k = 0; k < LETTERS.size(); k++) {
-                row.add(
-                        k < i.dims().size()
-                                ? String.format(
-                                        Locale.ROOT,
-                                        us ? "%.2f" : "%.0f",
-                                        us ? i.dims().get(k) / 25.4 : i.dims().get(k))
-                                : "");
+                row.add(k < i.dims().size() ? dim(i, k, us) : "");
             }
             row.add(us ? i.cutLength() / 304.8 : i.cutLength());
             row.add(Quantity.MASS.display(r.members() * i.mass(), us));
@@ -223,6 +217,14 @@ public final class ScheduleTables {
                 Map.of());
     }
 
+    private static String dim(BarItem i, int k, boolean us) {
+        double v = i.dims().get(k);
+        if (i.isCount(k)) {
+            return String.format(Locale.ROOT, "%.1f", v);
+        }
+        return String.format(Locale.ROOT, us ? "%.2f" : "%.0f", us ? v / 25.4 : v);
+    }
+
     /** Steel by size, with the bars as delivered that it is cut from. */
     public static Table totals(Scheduled all) {
         Basis b = all.design().basis();
@@ -245,7 +247,8 @@ public final class ScheduleTables {
                     (double) c.least(),
                     100 * c.waste()));
             mass += t.mass();
-            bought += t.mass() / (1 - c.waste());
+            double cut = c.length() / 1000 * c.bar().mass();
+            bought += cut / (1 - c.waste()) + t.mass() - cut;
         }
         rows.add(List.of(
                 "all", "", Quantity.MASS.display(mass, us), "", "", bought == 0 ? 0.0 : 100 * (1 - mass / bought)));

@@ -397,12 +397,13 @@ public final class ResultsJson {
         number("reachBelowHeadMm", q.ties().head());
         number("spacingInJointsMm", q.ties().joint());
         g.writeArrayFieldStart("placesMm");
-        for (double z : TiePlaces.of(lift, q.ties())) {
+        for (double z : TiePlaces.crossings(lift, q)) {
             g.writeNumber(Math.round(10 * z) / 10.0);
         }
         g.writeEndArray();
         g.writeNumberField("legsAlongX", q.layout().legsAlongX());
         g.writeNumberField("legsAlongY", q.layout().legsAlongY());
+        g.writeBooleanField("spiral", q.wound());
         g.writeEndObject();
     }
 

@@ -59,7 +59,7 @@ public final class SectionFile {
             Integer count,
             String face) {}
 
-    public record StirrupEntry(String bar, Double spacing, Integer legs, Integer legsAlong) {}
+    public record StirrupEntry(String bar, Double spacing, Integer legs, Integer legsAlong, Boolean spiral) {}
 
     /** @param kind strength, characteristic or quasi-permanent; strength where left out */
     public record ForceEntry(
@@ -198,7 +198,7 @@ public final class SectionFile {
             return null;
         }
         boolean us = u.name().equals("US");
-        SingleSection.Stirrup stirrup = stirrup(e.stirrups(), us, u, where);
+        SingleSection.Stirrup stirrup = stirrup(e.stirrups(), shape instanceof Shape.Circle, us, u, where);
         double cover = (e.cover() == null ? us ? 1.5 : 40 : e.cover()) * u.size();
         double inset = cover + (stirrup == null ? 0 : stirrup.diameter());
         List<SingleSection.Spot> bars =
@@ -383,7 +383,8 @@ public final class SectionFile {
         return b;
     }
 
-    private SingleSection.Stirrup stirrup(StirrupEntry s, boolean us, ModelUnits u, String where) {
+    /** @param round whether the section is a circle */
+    private SingleSection.Stirrup stirrup(StirrupEntry s, boolean round, boolean us, ModelUnits u, String where) {
         if (s == null) {
             return SingleSection.Stirrup.NONE;
         }
@@ -396,6 +397,12 @@ public final class SectionFile {
                 where + ", stirrups",
                 "The spacing is not above zero, or there are fewer than two legs.",
                 "Give spacing and legs.");
+        boolean spiral = Boolean.TRUE.equals(s.spiral());
+        wrong |= bad(
+                spiral && !round,
+                where + ", stirrups, spiral",
+                "Only a round column has a spiral.",
+                "Leave spiral out, or make the section a circle.");
         int legs = s.legs() == null ? 2 : s.legs();
         return b == null || wrong
                 ? null
@@ -404,7 +411,8 @@ public final class SectionFile {
                         b.area(),
                         legs,
                         s.legsAlong() == null ? legs : s.legsAlong(),
-                        s.spacing() * u.size());
+                        s.spacing() * u.size(),
+                        spiral);
     }
 
     /** What bars are placed by: a shape whose faces are known, or an outline. */

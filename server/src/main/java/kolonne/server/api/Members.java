@@ -569,7 +569,7 @@ final class Members {
                 new TieDto(
                         g.tie().label(),
                         g.tie().diameter(),
-                        TiePlaces.of(lift, g.ties()),
+                        TiePlaces.crossings(lift, g),
                         rows == null ? List.of() : rows.heldX(),
                         rows == null ? List.of() : rows.heldY()),
                 shape instanceof Shape.Flanged f && g.layout() instanceof LegBars bars

@@ -10,6 +10,7 @@ package kolonne.core.basis.part;
  * @param lengthModule    bars along members are cut to multiples of this; 0 where to any length [mm]
  * @param costs           what bars cost beside their mass
  * @param splices         of bars of columns
+ * @param roundTies       of round columns
  * @param starters        whether starter bars are listed with the columns; those of columns on beams always are
  */
 public record Practice(
@@ -20,16 +21,31 @@ public record Practice(
         double lengthModule,
         HandlingCost costs,
         ColumnSplices splices,
+        RoundTies roundTies,
         boolean starters) {
     /** With laps and starter bars; bars of columns may change at every storey. */
     public Practice(int sizesApart, double columnBarsApart, double lengthModule, HandlingCost costs) {
-        this(sizesApart, columnBarsApart, 1, 1, lengthModule, costs, ColumnSplices.LAPS, true);
+        this(sizesApart, columnBarsApart, 1, 1, lengthModule, costs, ColumnSplices.LAPS, RoundTies.HOOPS, true);
     }
 
     /** The same with bars of columns that change, lap and are joined so. */
     public Practice with(int barsEvery, int lapsEvery, ColumnSplices joined, boolean starterBars) {
         return new Practice(
-                sizesApart, columnBarsApart, barsEvery, lapsEvery, lengthModule, costs, joined, starterBars);
+                sizesApart, columnBarsApart, barsEvery, lapsEvery, lengthModule, costs, joined, roundTies, starterBars);
+    }
+
+    /** The same with other ties of round columns. */
+    public Practice with(RoundTies round) {
+        return new Practice(
+                sizesApart,
+                columnBarsApart,
+                columnBarsEvery,
+                columnLapsEvery,
+                lengthModule,
+                costs,
+                splices,
+                round,
+                starters);
     }
 
     /** Storeys through which the bars of a column stay the same: those that lap after some storeys are one bar in all of them. */

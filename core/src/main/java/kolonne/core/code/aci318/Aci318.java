@@ -18,33 +18,47 @@ import kolonne.core.code.ShearInput;
 import kolonne.core.code.ShearStrength;
 import kolonne.core.code.Slenderness;
 import kolonne.core.code.SpacingLimits;
+import kolonne.core.code.Spirals;
 import kolonne.core.code.StressBlock;
 import kolonne.core.code.Torsion;
 import kolonne.core.explain.Clause;
 import kolonne.core.explain.Quantity;
 import kolonne.core.explain.Trace;
 
-/** ACI 318-19 for beams and columns with tied, deformed, uncoated bars in normalweight concrete. */
+/** ACI 318-19 for beams and columns with deformed, uncoated bars in normalweight concrete. */
 public final class Aci318 implements DesignCode {
 
-    public static final Aci318 SI = new Aci318(UnitForm.SI);
-    public static final Aci318 US = new Aci318(UnitForm.US);
+    public static final Aci318 SI = new Aci318(UnitForm.SI, false);
+    public static final Aci318 US = new Aci318(UnitForm.US, false);
+    /** The same for sections whose bars a spiral encloses. */
+    static final Aci318 SI_SPIRAL = new Aci318(UnitForm.SI, true);
+
+    static final Aci318 US_SPIRAL = new Aci318(UnitForm.US, true);
     /** Strength reduction factor for shear and torsion (table 21.2.1 b, c). */
     static final double PHI_SHEAR = 0.75;
 
-    private static final double PHI_COMPRESSION = 0.65;
+    private static final double PHI_TIED = 0.65;
+    private static final double PHI_SPIRAL = 0.75;
     private static final double PHI_TENSION = 0.90;
 
     private final UnitForm form;
+    /** Factor of compression-controlled sections, and the part of Po that they may bear. */
+    private final double phiCompression;
+
+    private final double mostOfPo;
     private final AciShear shear;
     private final Detailing detailing;
     private final ColumnRules columns;
+    private final Spirals spirals;
     private final AciSlenderness slenderness;
     private final AciTorsion torsion;
     private final AciServiceability serviceability;
 
-    private Aci318(UnitForm form) {
+    private Aci318(UnitForm form, boolean spiral) {
         this.form = form;
+        phiCompression = spiral ? PHI_SPIRAL : PHI_TIED;
+        mostOfPo = spiral ? 0.85 : 0.80;
+        spirals = new AciSpirals(form);
         shear = new AciShear(form);
         detailing = new AciDetailing(form);
         columns = new AciColumnRules(form);
@@ -117,11 +131,11 @@ public final class Aci318 implements DesignCode {
         return Clause.of("22.2.2.4");
     }
 
-    /** Table 21.2.2, tied members: 0.65 to 0.90 as εt grows from εty to εty + 0.003. */
+    /** Table 21.2.2: 0.65, in spirals 0.75, to 0.90 as εt grows from εty to εty + 0.003. */
     @Override
     public double reduction(double epsT, double epsTy) {
         double t = (epsT - epsTy) / 0.003;
-        return PHI_COMPRESSION + (PHI_TENSION - PHI_COMPRESSION) * Math.max(0, Math.min(1, t));
+        return phiCompression + (PHI_TENSION - phiCompression) * Math.max(0, Math.min(1, t));
     }
 
     @Override
@@ -172,12 +186,12 @@ public final class Aci318 implements DesignCode {
         return Clause.of("9.3.3.1");
     }
 
-    /** φ 0.80 Po with Po = 0.85 f'c (Ag − Ast) + fy Ast, fy at most 550 MPa (22.4.2.1, 22.4.2.2). */
+    /** φ 0.80 Po, in spirals φ 0.85 Po, with Po = 0.85 f'c (Ag − Ast) + fy Ast, fy at most 550 MPa (22.4.2.1, 22.4.2.2). */
     @Override
     public double axialCap(double fc, double fy, double ag, double ast, Trace t) {
         double fyc = Math.min(fy, form.stress(550, 80_000));
         double po = 0.85 * fc * (ag - ast) + fyc * ast;
-        double cap = PHI_COMPRESSION * 0.80 * po;
+        double cap = phiCompression * mostOfPo * po;
         if (t.on()) {
             t.step(
                     "Po",
@@ -192,8 +206,8 @@ public final class Aci318 implements DesignCode {
                     in(fyc, Quantity.STRENGTH));
             t.step(
                     "φPn,max",
-                    "0.80 φ Po",
-                    "0.80 × 0.65 × {0}",
+                    mostOfPo < 0.85 ? "0.80 φ Po" : "0.85 φ Po",
+                    mostOfPo < 0.85 ? "0.80 × 0.65 × {0}" : "0.85 × 0.75 × {0}",
                     cap,
                     Quantity.FORCE,
                     Clause.of("22.4.2.1"),
@@ -382,6 +396,11 @@ public final class Aci318 implements DesignCode {
     @Override
     public Detailing detailing() {
         return detailing;
+    }
+
+    @Override
+    public Spirals spirals() {
+        return spirals;
     }
 
     @Override

@@ -20,6 +20,7 @@ import kolonne.core.code.ShearInput;
 import kolonne.core.code.ShearStrength;
 import kolonne.core.code.Slenderness;
 import kolonne.core.code.SpacingLimits;
+import kolonne.core.code.Spirals;
 import kolonne.core.code.Steel;
 import kolonne.core.code.StressBlock;
 import kolonne.core.code.Torsion;
@@ -36,6 +37,7 @@ public final class En1992 implements DesignCode {
     private final EnTorsion torsion;
     private final Detailing detailing;
     private final ColumnRules columns;
+    private final Spirals spirals;
     private final EnServiceability serviceability;
     private final EnSlenderness slenderness;
     private final EnCrack crack;
@@ -46,6 +48,7 @@ public final class En1992 implements DesignCode {
         torsion = new EnTorsion(this, shear);
         detailing = new EnDetailing(this, p);
         columns = new EnColumnRules(this, p);
+        spirals = new EnSpirals(this);
         serviceability = new EnServiceability(p);
         slenderness = new EnSlenderness(this, p);
         crack = new EnCrack(p);
@@ -465,6 +468,11 @@ public final class En1992 implements DesignCode {
     @Override
     public Detailing detailing() {
         return detailing;
+    }
+
+    @Override
+    public Spirals spirals() {
+        return spirals;
     }
 
     @Override

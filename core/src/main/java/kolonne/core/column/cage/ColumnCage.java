@@ -42,6 +42,11 @@ public record ColumnCage(List<LiftCage> lifts) {
             return new LiftCage(layout.holdingAll(), tie, ties);
         }
 
+        /** Whether a spiral encloses the bars between the joints. */
+        public boolean wound() {
+            return layout instanceof RingBars r && r.spiral();
+        }
+
         public int count() {
             return layout.count();
         }

@@ -6,10 +6,15 @@ import kolonne.core.code.Bar;
 import kolonne.core.section.PlacedBar;
 import kolonne.core.shape.Shape;
 
-/** Equal bars evenly round a ring, inside round ties. */
-public record RingBars(int count, Bar bar) implements BarLayout {
+/** Equal bars evenly round a ring, inside round ties or a spiral. */
+public record RingBars(int count, Bar bar, boolean spiral) implements BarLayout {
     /** Part of the diameter that is the effective depth in shear. */
     private static final double DEPTH = 0.8;
+
+    /** Inside round ties. */
+    public RingBars(int count, Bar bar) {
+        this(count, bar, false);
+    }
 
     @Override
     public double area() {

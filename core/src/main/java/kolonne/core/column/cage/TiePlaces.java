@@ -45,10 +45,14 @@ public final class TiePlaces {
         }
     }
 
-    /** Heights above the lift's lower joint, from the foot up [mm]. */
-    public static List<Double> of(ColumnStack.Lift lift, TieSpacing s) {
+    /** Heights above the lift's lower joint, from the foot up [mm]; where a spiral stands between the joints only those of the hoops within them. */
+    public static List<Double> of(ColumnStack.Lift lift, ColumnCage.LiftCage c) {
+        return places(c.wound() ? joints(lift, c.ties()) : zones(lift, c.ties()));
+    }
+
+    private static List<Double> places(List<Zone> zones) {
         List<Double> out = new ArrayList<>();
-        for (Zone z : zones(lift, s)) {
+        for (Zone z : zones) {
             double step = (z.to() - z.from()) / z.count();
             for (int i = 0; i < z.count(); i++) {
                 out.add(z.from() + (i + 0.5) * step);
@@ -57,8 +61,24 @@ public final class TiePlaces {
         return out;
     }
 
-    /** Ties of a lift. */
-    public static int count(ColumnStack.Lift lift, TieSpacing s) {
-        return zones(lift, s).stream().mapToInt(Zone::count).sum();
+    private static List<Zone> joints(ColumnStack.Lift lift, TieSpacing s) {
+        double top = lift.top() - lift.base();
+        List<Zone> out = new ArrayList<>(2);
+        add(out, 0, lift.inFoot(), s.joint());
+        // not one zone with the lower joint, however near
+        List<Zone> head = new ArrayList<>(1);
+        add(head, top - lift.inHead(), lift.highest() ? top + lift.inHead() : top, s.joint());
+        out.addAll(head);
+        return out;
+    }
+
+    /** Heights where ties cross a vertical line: those of the hoops, and of every turn of a spiral. */
+    public static List<Double> crossings(ColumnStack.Lift lift, ColumnCage.LiftCage c) {
+        List<Double> out = of(lift, c);
+        if (c.wound()) {
+            out.addAll(Spiral.of(lift, c).crossings());
+            out.sort(null);
+        }
+        return out;
     }
 }

@@ -481,6 +481,13 @@ public final class ColumnCheck {
             c.ends(t);
             c.bent();
             c.ties(ends);
+            if (cage.wound()) {
+                t.say(
+                        "Spiral",
+                        "its volume over that of the core",
+                        code.spirals().ratioClause());
+                SpiralCheck.offer(lift, cage, context.basis(), c.whole(), c.governing, t);
+            }
             c.ductile(ends, t);
             c.joint(lift.highest() ? null : new LiftDemands(stack.lifts().get(part + 1), context), t);
             t.say("Lift", "Worst of every other check", Clause.NONE);
@@ -576,12 +583,13 @@ public final class ColumnCheck {
                 code.axialBendingClause(),
                 in(r.Mx(), Quantity.MOMENT),
                 in(r.My(), Quantity.MOMENT));
-        code.axialCap(
-                lift.material().fc(),
-                context.basis().fy(),
-                lift.section().shape().A(),
-                cage.area(),
-                t);
+        context.rules(cage)
+                .axialCap(
+                        lift.material().fc(),
+                        context.basis().fy(),
+                        lift.section().shape().A(),
+                        cage.area(),
+                        t);
         double m = Math.hypot(d.mx(), d.my());
         if (hit.capped()) {
             String use = n.uses().axial();

@@ -5,6 +5,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.ConcurrentHashMap;
 import kolonne.core.basis.Basis;
+import kolonne.core.code.DesignCode;
 import kolonne.core.code.DuctileColumns;
 import kolonne.core.code.DuctileFrame;
 import kolonne.core.column.cage.ColumnCage;
@@ -120,7 +121,13 @@ public final class ColumnContext {
                 cage.bars(section.shape(), basis.columnCover()),
                 material.fc(),
                 factor * basis.fy(),
-                basis.designCode());
+                rules(cage));
+    }
+
+    /** The code for the strength of a lift's section, inside its spiral where it has one. */
+    DesignCode rules(ColumnCage.LiftCage cage) {
+        DesignCode code = basis.designCode();
+        return cage.wound() ? code.spirals().strength() : code;
     }
 
     /** The strength surface of a lift's bars where they develop so. @param developed of every bar, not empty */
@@ -139,6 +146,6 @@ public final class ColumnContext {
     }
 
     private StrengthSurface surface(Shape shape, double fc, ColumnCage.LiftCage cage, List<Developed> developed) {
-        return Surfaces.of(shape, cage.bars(shape, basis.columnCover()), developed, fc, basis.fy(), basis.designCode());
+        return Surfaces.of(shape, cage.bars(shape, basis.columnCover()), developed, fc, basis.fy(), rules(cage));
     }
 }

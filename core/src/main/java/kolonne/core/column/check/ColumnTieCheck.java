@@ -6,6 +6,7 @@ import kolonne.core.basis.Basis;
 import kolonne.core.check.At;
 import kolonne.core.check.CheckKind;
 import kolonne.core.check.Governing;
+import kolonne.core.code.Bar;
 import kolonne.core.code.DesignCode;
 import kolonne.core.code.DuctileColumns;
 import kolonne.core.code.ShearInput;
@@ -82,25 +83,31 @@ public final class ColumnTieCheck {
                 least,
                 whole(),
                 code.detailing().columnClearSpacingClause());
-        int fewest = code.columns().columnFewestBars(cage.layout() instanceof RingBars);
+        int fewest = cage.wound()
+                ? code.spirals().fewestBars()
+                : code.columns().columnFewestBars(cage.layout() instanceof RingBars);
         governing.offer(
                 CheckKind.COLUMN_BAR_COUNT,
                 fewest,
                 cage.count(),
                 (double) fewest / cage.count(),
                 whole(),
-                code.columns().columnFewestBarsClause());
+                cage.wound()
+                        ? code.spirals().fewestBarsClause()
+                        : code.columns().columnFewestBarsClause());
     }
 
     private void ties() {
-        double tieNeeded = code.columns().smallestTie(cage.layout().largest());
+        Bar thick = cage.layout().largest();
+        double tieNeeded =
+                cage.wound() ? code.spirals().smallest(thick) : code.columns().smallestTie(thick);
         governing.offer(
                 CheckKind.COLUMN_TIE_SIZE,
                 tieNeeded,
                 cage.tie().diameter(),
                 tieNeeded / cage.tie().diameter(),
                 whole(),
-                code.columns().smallestTieClause());
+                cage.wound() ? code.spirals().smallestClause() : code.columns().smallestTieClause());
         double[] gaps = cage.layout().gaps(shape, inset(cage, basis));
         if (cage.layout() instanceof RectangleBars r) {
             held(CheckKind.COLUMN_BARS_HELD_X, r.heldX(), gaps[0]);
@@ -228,16 +235,23 @@ public final class ColumnTieCheck {
     private void spacing(boolean counts, boolean high) {
         TieSpacing has = cage.ties();
         TieSpacing limit = TieLimits.of(lift, cage, context, counts, high);
+        boolean clear = cage.wound()
+                && limit.middle() > code.spirals().mostClear() + cage.tie().diameter() - 1e-6;
         governing.offer(
                 CheckKind.COLUMN_TIE_SPACING,
                 has.middle(),
                 limit.middle(),
                 whole(),
-                context.ductile(lift)
-                        .filter(r ->
-                                Double.isFinite(r.spacingElsewhere(cage.layout().smallest(), basis.fy())))
-                        .map(DuctileColumns::spacingElsewhereClause)
-                        .orElse(code.columns().columnTieSpacingClause()));
+                clear
+                        ? code.spirals().clearClause()
+                        : context.ductile(lift)
+                                .filter(r -> Double.isFinite(
+                                        r.spacingElsewhere(cage.layout().smallest(), basis.fy())))
+                                .map(DuctileColumns::spacingElsewhereClause)
+                                .orElse(code.columns().columnTieSpacingClause()));
+        if (cage.wound()) {
+            SpiralCheck.offer(lift, cage, basis, whole(), governing, Trace.OFF);
+        }
         At ends = At.named(lift.base(), lift.number(), ENDS);
         if (Math.max(limit.foot(), limit.head()) > 0) {
             Clause clause = context.ductile(lift)

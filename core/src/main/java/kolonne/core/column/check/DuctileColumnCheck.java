@@ -150,7 +150,10 @@ public final class DuctileColumnCheck {
         double core = shape.width() - cover;
         double needed = rules.confinement(confined(Math.PI * core * core / 4, cage.count(), true), t);
         if (needed > 0) {
-            offer(CheckKind.COLUMN_CONFINEMENT_X, needed, 4 * tie / (core * s));
+            offer(
+                    CheckKind.COLUMN_CONFINEMENT_X,
+                    needed,
+                    4 * tie * (core - cage.tie().diameter()) / (core * core * s));
         }
     }
 

@@ -49,8 +49,13 @@ public final class TieLimits {
             middle = rules.lapsInMiddle() ? Math.min(middle, hoops) : middle;
         }
         end = Math.min(end, middle);
-        return new TieSpacing(
-                Math.min(code.jointTieSpacing(), Math.max(foot, head) > 0 ? end : middle), end, middle, foot, head);
+        double joint = Math.min(code.jointTieSpacing(), Math.max(foot, head) > 0 ? end : middle);
+        if (cage.wound()) {
+            double pitch = Math.min(
+                    end, basis.designCode().spirals().mostClear() + cage.tie().diameter());
+            return new TieSpacing(joint, pitch, pitch, 0, 0);
+        }
+        return new TieSpacing(joint, end, middle, foot, head);
     }
 
     /** Least dimension of a column; of an ell or a tee that of its thinner leg [mm]. */

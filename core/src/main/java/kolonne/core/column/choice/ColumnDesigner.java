@@ -11,6 +11,7 @@ import java.util.Map;
 import java.util.Set;
 import java.util.function.Predicate;
 import kolonne.core.basis.Basis;
+import kolonne.core.basis.part.RoundTies;
 import kolonne.core.check.CheckKind;
 import kolonne.core.check.CheckResult;
 import kolonne.core.check.Governing;
@@ -56,6 +57,8 @@ public final class ColumnDesigner {
             CheckKind.COLUMN_CONFINEMENT_Y,
             CheckKind.COLUMN_HELD_DISTANCE,
             CheckKind.COLUMN_EVERY_BAR_HELD,
+            CheckKind.COLUMN_SPIRAL_CLEAR,
+            CheckKind.COLUMN_SPIRAL_RATIO,
             CheckKind.COLUMN_MINIMUM_TIES_X,
             CheckKind.COLUMN_MINIMUM_TIES_Y);
 
@@ -195,14 +198,11 @@ public final class ColumnDesigner {
         over = borne;
         hand = lift.inScope() ? context.hand(lift).on(lift.section().shape()) : HandLift.NONE;
         if (hand.bars() != null) {
-            return tied(
-                    lift,
-                    new ColumnCage.LiftCage(hand.bars(), tieFor(hand.bars().largest()), 1),
-                    borne);
+            return tied(lift, new ColumnCage.LiftCage(hand.bars(), tieFor(hand.bars()), 1), borne);
         }
         if (through.containsKey(lift.number())) {
             BarLayout bars = through.get(lift.number());
-            return tied(lift, new ColumnCage.LiftCage(bars, tieFor(bars.largest()), 1), borne);
+            return tied(lift, new ColumnCage.LiftCage(bars, tieFor(bars), 1), borne);
         }
         double least = borne.stream()
                 .mapToDouble(b -> ColumnCheck.leastRatio(b.lift, context, b.demands))
@@ -438,14 +438,16 @@ public final class ColumnDesigner {
     }
 
     private void counts(Shape s, Bar corner, Bar face, List<ColumnCage.LiftCage> out) {
-        Bar tie = tieFor(corner);
         if (s instanceof Shape.Circle) {
+            boolean spiral = basis.practice().roundTies() == RoundTies.SPIRALS;
             for (int n = 6; n <= MOST_IN_CIRCLE; n += 2) {
+                RingBars ring = new RingBars(n, corner, spiral);
                 out.add(new ColumnCage.LiftCage(
-                        new RingBars(n, corner), tie, basis.stirrups().least()));
+                        ring, tieFor(ring), basis.stirrups().least()));
             }
             return;
         }
+        Bar tie = tieFor(code.columns().smallestTie(corner));
         if (s instanceof Shape.Flanged f) {
             for (int web = 0; web <= MOST_ALONG - 2; web++) {
                 for (int flange = 0; flange <= MOST_ALONG - 2; flange++) {
@@ -472,15 +474,19 @@ public final class ColumnDesigner {
         }
     }
 
-    private Bar tieFor(Bar bar) {
+    private Bar tieFor(BarLayout layout) {
+        Bar thick = layout.largest();
+        boolean wound = layout instanceof RingBars r && r.spiral();
+        return tieFor(wound ? code.spirals().smallest(thick) : code.columns().smallestTie(thick));
+    }
+
+    /** @param least diameter [mm] */
+    private Bar tieFor(double least) {
         if (hand.ties() != null) {
             return hand.ties().bar();
         }
         List<Bar> ties = basis.stirrupList();
-        return ties.stream()
-                .filter(t -> t.diameter() >= code.columns().smallestTie(bar))
-                .findFirst()
-                .orElse(ties.get(ties.size() - 1));
+        return ties.stream().filter(t -> t.diameter() >= least).findFirst().orElse(ties.get(ties.size() - 1));
     }
 
     private boolean fits(ColumnCage.LiftCage c, Shape s) {
@@ -511,17 +517,20 @@ public final class ColumnDesigner {
                 ColumnCage.LiftCage trial =
                         new ColumnCage.LiftCage(layout, tie, basis.stirrups().least());
                 TieChoice choice = new TieChoice(trial, borne, ends);
-                boolean found = hand.ties() == null
-                        ? choice.find()
-                        : choice.serves(hand.ties().spacing());
-                last = trial.with(
-                        hand.ties() == null ? choice.spacing() : hand.ties().spacing());
+                boolean found = hand.ties() == null ? choice.find() : choice.serves(set(trial));
+                last = trial.with(hand.ties() == null ? choice.spacing() : set(trial));
                 if (found) {
                     return last;
                 }
             }
         }
         return last;
+    }
+
+    /** Spacings that people have set; a spiral has one pitch from end to end. */
+    private TieSpacing set(ColumnCage.LiftCage trial) {
+        TieSpacing s = hand.ties().spacing();
+        return trial.wound() ? new TieSpacing(s.joint(), s.middle(), s.middle(), 0, 0) : s;
     }
 
     /** Sizes of ties to look among. @param least that the bars ask for */
@@ -544,8 +553,12 @@ public final class ColumnDesigner {
         private final List<Borne> borne;
         private final List<EndMoments> ends;
         private final TieSpacing limit;
+        private final double step;
+        private final double least;
         private double end;
         private double middle;
+        /** Of hoops in the joints of a column with a spiral. */
+        private double hoops;
 
         TieChoice(ColumnCage.LiftCage trial, List<Borne> borne, List<EndMoments> ends) {
             this.trial = trial;
@@ -555,8 +568,18 @@ public final class ColumnDesigner {
                     .map(b -> TieLimits.of(b.lift, trial, context, false, false))
                     .toList();
             this.limit = limits.stream().reduce(TieChoice::smaller).orElseThrow();
+            this.step = trial.wound() ? pitchStep() : basis.stirrups().step();
+            // turns of a spiral lie as near as concrete passes between them
+            this.least = trial.wound()
+                    ? Math.ceil((code.spirals().leastClear(basis.aggregate())
+                                                    + trial.tie().diameter())
+                                            / step
+                                    - 1e-9)
+                            * step
+                    : basis.stirrups().least();
             this.middle = stepped(Math.min(basis.stirrups().most(), limit.middle()));
             this.end = stepped(Math.min(middle, limit.end()));
+            this.hoops = hoops();
         }
 
         private static TieSpacing smaller(TieSpacing a, TieSpacing b) {
@@ -568,17 +591,22 @@ public final class ColumnDesigner {
                     Math.max(a.head(), b.head()));
         }
 
+        /** Pitches are told to 5 mm, or a quarter of an inch. */
+        private double pitchStep() {
+            return basis.usUnits() ? 6.35 : 5;
+        }
+
         private double stepped(double s) {
-            double step = basis.stirrups().step();
             return Math.floor(s / step + 1e-9) * step;
         }
 
         /** The spacings as they are now, none under the practical minimum; closer ties reach up to the next step. */
         TieSpacing spacing() {
-            double least = basis.stirrups().least();
-            double step = basis.stirrups().step();
             double m = Math.max(least, middle);
             double e = Math.max(least, Math.min(end, m));
+            if (trial.wound()) {
+                return new TieSpacing(hoops, m, m, 0, 0);
+            }
             boolean closer = Math.max(limit.foot(), limit.head()) > 0 && e < m;
             double joint = Math.max(least, Math.min(closer ? e : m, stepped(limit.joint())));
             return closer
@@ -587,9 +615,15 @@ public final class ColumnDesigner {
                     : new TieSpacing(joint, m, m, 0, 0);
         }
 
+        /** As far apart as they may be, in the step of ties. */
+        private double hoops() {
+            double by = basis.stirrups().step();
+            double most = Math.min(basis.stirrups().most(), limit.joint());
+            return Math.max(basis.stirrups().least(), Math.floor(most / by + 1e-9) * by);
+        }
+
         /** Goes down step by step, between the ends or next to the joints, wherever something is not met; whether all is met in the end. */
         boolean find() {
-            double least = basis.stirrups().least();
             while (middle >= least && end >= least) {
                 CheckResult unmet = unmet(spacing());
                 if (unmet == null) {
@@ -598,10 +632,16 @@ public final class ColumnDesigner {
                 if (!decided(unmet.kind())) {
                     return false;
                 }
-                if (unmet.place().equals(ColumnTieCheck.ENDS) && Math.max(limit.foot(), limit.head()) > 0) {
-                    end -= basis.stirrups().step();
+                if (trial.wound() && unmet.kind() == CheckKind.COLUMN_JOINT_TIES) {
+                    if (hoops <= basis.stirrups().least()) {
+                        return false;
+                    }
+                    hoops = Math.max(
+                            basis.stirrups().least(), hoops - basis.stirrups().step());
+                } else if (unmet.place().equals(ColumnTieCheck.ENDS) && Math.max(limit.foot(), limit.head()) > 0) {
+                    end -= step;
                 } else {
-                    middle -= basis.stirrups().step();
+                    middle -= step;
                     end = Math.min(end, middle);
                 }
             }

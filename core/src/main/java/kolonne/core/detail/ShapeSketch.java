@@ -87,12 +87,12 @@ public record ShapeSketch(String code, List<List<Double>> lines, List<Letter> le
     private static ShapeSketch spiral(String code) {
         List<Double> line = new ArrayList<>();
         for (int i = 0; i <= 8; i++) {
-            line.add(12.0 + 9 * i);
-            line.add(i % 2 == 0 ? 12.0 : 48.0);
+            line.add(10.0 + 9 * i);
+            line.add(i % 2 == 0 ? 14.0 : 44.0);
         }
         return new ShapeSketch(
                 code,
-                List.of(line, List.of(92.0, 12.0, 92.0, 48.0)),
-                List.of(new Letter(96, 28, "A"), new Letter(39, 4, "B"), new Letter(57, 54, "C")));
+                List.of(line, List.of(90.0, 14.0, 90.0, 44.0)),
+                List.of(new Letter(95, 26, "A"), new Letter(37, 5, "B"), new Letter(46, 47, "C")));
     }
 }

@@ -33,6 +33,10 @@ public final class ColumnDetail {
     private static final double SECTION = 32;
     /** A line of text, with its space [mm]. */
     private static final double LINE = 3.2;
+    /** On paper, at which turns of a spiral can be told apart [mm]; else so many are drawn at each end. */
+    private static final double TURNS_APART = 1.2;
+
+    private static final int TURNS_AT_ENDS = 4;
     /** Bar marks on a line of text. */
     private static final int MARKS = 4;
 
@@ -155,10 +159,15 @@ public final class ColumnDetail {
         pen.dimensionUp(axis + half + 6, lo, hi, TEXT, Quantity.LENGTH.digits(l.top() - l.base(), us));
     }
 
-    /** Its turns as they cross the picture from side to side. */
+    /** Its turns as they cross the picture from side to side; where they would run together on paper only those at its ends. */
     private void spiral(ColumnStack.Lift l, ColumnCage.LiftCage c, double left, double right, double foot) {
         Spiral s = Spiral.of(l, c);
+        boolean all = scales.ofWhole(s.pitch()) >= TURNS_APART;
+        double some = s.flat() + TURNS_AT_ENDS;
         for (int half = 0; half < 2 * s.turns(); half++) {
+            if (!all && half / 2.0 > some && half / 2.0 < s.turns() - some) {
+                continue;
+            }
             double from = foot + scales.ofWhole(s.height(half / 2.0));
             double to = foot + scales.ofWhole(s.height((half + 1) / 2.0));
             boolean rightwards = half % 2 == 0;

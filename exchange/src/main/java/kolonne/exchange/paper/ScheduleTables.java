@@ -220,7 +220,7 @@ public final class ScheduleTables {
     private static String dim(BarItem i, int k, boolean us) {
         double v = i.dims().get(k);
         if (i.isCount(k)) {
-            return String.format(Locale.ROOT, "%.1f", v);
+            return String.format(Locale.ROOT, "%.1f ×", v);
         }
         return String.format(Locale.ROOT, us ? "%.2f" : "%.0f", us ? v / 25.4 : v);
     }

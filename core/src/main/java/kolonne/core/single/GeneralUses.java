@@ -26,7 +26,7 @@ import kolonne.core.single.SectionUses.Use;
 import kolonne.core.single.SingleSection.Forces;
 import kolonne.core.single.SingleSection.Spot;
 
-/** Strengths of a column of any outline, and the use of every check under sets of forces. Shear of such sections is out of scope. */
+/** Strengths of a column of any outline, and the use of every check under sets of forces. Shear of polygons is out of scope. */
 public final class GeneralUses implements Uses {
     private final GeneralColumn s;
     private final GeneralSurface surface;
@@ -87,7 +87,12 @@ public final class GeneralUses implements Uses {
 
     @Override
     public List<Finding> findings() {
-        List<Finding> out = new ArrayList<>(SectionScope.of(s.id(), s.code(), s.fc(), s.fy(), s.fy()));
+        List<Finding> out = new ArrayList<>(SectionScope.of(
+                s.id(),
+                s.code(),
+                s.fc(),
+                s.fy(),
+                s.sheared() == null ? s.fy() : s.sheared().fyt()));
         SectionScope.collision(s.id(), s.bars()).ifPresent(out::add);
         for (Spot b : s.bars()) {
             if (s.outline().distance(b.x(), b.z()) < b.diameter() / 2 && b.whole()) {
@@ -140,7 +145,10 @@ public final class GeneralUses implements Uses {
                 Quantity.FORCE,
                 s.code().axialCapClause()));
         double shear = Math.hypot(f.vy(), f.vz());
-        if (shear > 0) {
+        if (s.sheared() != null) {
+            GeneralColumn.Sheared by = s.sheared();
+            new ColumnShear(by.shape(), s.fc(), by.fyt(), s.bars(), by.stirrup(), s.code()).uses(out, f, t);
+        } else if (shear > 0) {
             // nothing is known of it: whatever acts is too much
             out.add(use("shear-out-of-scope", shear, 0, Quantity.FORCE, s.code().shearClause()));
         }

@@ -112,7 +112,7 @@ public final class SectionUses implements Uses {
                 out.put("phiTnNmm", s.stirrup().area() / s.stirrup().spacing() / t.legSteel(1, tube, Trace.OFF));
             }
         }
-        ShearStrength v = shear(true, 0, true, Trace.OFF);
+        ShearStrength v = s.column() ? columnShear().strength(0, 0, true, Trace.OFF) : shear(true, Trace.OFF);
         out.put("phiVcN", v.concrete());
         out.put("phiVnN", v.total());
         out.put("phiVnMaxN", v.limit());
@@ -173,7 +173,7 @@ public final class SectionUses implements Uses {
                 Quantity.MOMENT,
                 s.code().flexureClause(),
                 t);
-        ShearStrength shear = shear(sagging, 0, true, t);
+        ShearStrength shear = shear(sagging, t);
         use(out, "shear", v, shear.total(), Quantity.FORCE, s.code().shearClause(), t);
         use(out, "shear-limit", v, shear.limit(), Quantity.FORCE, s.code().shearLimitClause(), t);
         if (!twists) {
@@ -188,7 +188,7 @@ public final class SectionUses implements Uses {
             return out;
         }
         double needed = rules.legSteel(torque, tube, t)
-                + s.code().shearSteelBesideTorsion(shearInput(sagging, 0, true), v)
+                + s.code().shearSteelBesideTorsion(shearInput(sagging), v)
                         / s.stirrup().legsAcross();
         double leg =
                 s.stirrup().spacing() > 0 ? s.stirrup().area() / s.stirrup().spacing() : 0;
@@ -245,8 +245,8 @@ public final class SectionUses implements Uses {
         }
     }
 
-    private static void use(
-            List<Use> out, String check, double demand, double capacity, Quantity q, Clause clause, Trace t) {
+    /** Adds a use and records it as a step. */
+    static void use(List<Use> out, String check, double demand, double capacity, Quantity q, Clause clause, Trace t) {
         double u = CheckResult.use(demand, capacity);
         out.add(new Use(check, demand, capacity, q, u, clause));
         if (t.on()) {
@@ -323,37 +323,21 @@ public final class SectionUses implements Uses {
                 s.code());
     }
 
-    /** @param compression with the shear [N]; vertical for Vz, else Vy */
-    private ShearStrength shear(boolean sagging, double compression, boolean vertical, Trace t) {
-        return s.code().shear(shearInput(sagging, compression, vertical), t);
+    private ShearStrength shear(boolean sagging, Trace t) {
+        return s.code().shear(shearInput(sagging), t);
     }
 
-    private ShearInput shearInput(boolean sagging, double compression, boolean vertical) {
-        double width = vertical ? bw : h;
-        double d = s.column() ? columnDepth(vertical) : depth(sagging);
-        double round = s.shape() instanceof Shape.Circle ? s.code().columns().roundTiePart() : 1;
-        double as = s.column() ? s.bars().stream().mapToDouble(Spot::area).sum() / 2 : tension(sagging);
+    private ShearInput shearInput(boolean sagging) {
+        double d = depth(sagging);
         return new ShearInput(
                 s.fc(),
                 s.fyt(),
-                width,
+                bw,
                 d,
                 s.shape().A(),
-                as / (width * d),
-                round * s.stirrup().avs(vertical),
-                compression);
-    }
-
-    /** To the outermost bars; 0.8 of the diameter in a circle (22.5.2.2). */
-    private double columnDepth(boolean vertical) {
-        if (s.shape() instanceof Shape.Circle c) {
-            return 0.8 * c.d();
-        }
-        double reach = s.bars().stream()
-                .mapToDouble(b -> vertical ? Math.abs(b.z() - h / 2) : Math.abs(b.x()))
-                .max()
-                .orElse(0);
-        return (vertical ? h : s.shape().width()) / 2 + reach;
+                tension(sagging) / (bw * d),
+                s.stirrup().avs(true),
+                0);
     }
 
     // ---- columns
@@ -364,6 +348,10 @@ public final class SectionUses implements Uses {
                 .map(b -> new PlacedBar(b.x(), b.z() - h / 2, b.area()))
                 .toList();
         return Surfaces.of(s.shape(), bars, List.of(), s.fc(), s.fy(), enclosed());
+    }
+
+    private ColumnShear columnShear() {
+        return new ColumnShear(s.shape(), s.fc(), s.fyt(), s.bars(), s.stirrup(), s.code());
     }
 
     /** The code for the strength of a column, inside its spiral where it has one. */
@@ -436,40 +424,7 @@ public final class SectionUses implements Uses {
         if (s.stirrup().spiral()) {
             spiral(out, t);
         }
-        double both = 0;
-        boolean each = true;
-        for (boolean vertical : new boolean[] {true, false}) {
-            ShearStrength v = shear(true, p, vertical, t);
-            double demand = Math.abs(vertical ? f.vz() : f.vy());
-            use(
-                    out,
-                    vertical ? "shear-z" : "shear-y",
-                    demand,
-                    v.total(),
-                    Quantity.FORCE,
-                    s.code().shearClause(),
-                    t);
-            use(
-                    out,
-                    vertical ? "shear-limit-z" : "shear-limit-y",
-                    demand,
-                    v.limit(),
-                    Quantity.FORCE,
-                    s.code().shearLimitClause(),
-                    t);
-            both += demand / v.total();
-            each &= demand / v.total() > 0.5;
-        }
-        if (each) {
-            use(
-                    out,
-                    "shear-both",
-                    both,
-                    s.code().columns().shearBothWays(),
-                    Quantity.NUMBER,
-                    s.code().columns().shearBothWaysClause(),
-                    t);
-        }
+        columnShear().uses(out, f, t);
         double threshold = s.code().torsion().threshold(s.fc(), s.shape().A(), perimeter(s.shape()), t);
         use(
                 out,

@@ -33,7 +33,7 @@ class ServiceUsesTest {
     }
 
     private static ServiceUses of(DesignCode code, Outline o, List<Spot> bars) {
-        return new ServiceUses(new GeneralUses(new GeneralColumn("S", code, o, 30, 500, bars)), 30, 500, ECM);
+        return new ServiceUses(new GeneralUses(new GeneralColumn("S", code, o, 30, 500, bars, null)), 30, 500, ECM);
     }
 
     private static Forces forces(Kind kind, double n, double my, double mz) {

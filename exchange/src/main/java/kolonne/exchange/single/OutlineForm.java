@@ -36,7 +36,7 @@ final class OutlineForm {
             return SectionFile.flanged(s, u.size())
                             && !s.shape().equals("rectangle")
                             && !s.shape().equals("circle")
-                    ? flanged(s, u.size())
+                    ? flanged(s, u)
                     : null;
         }
         String at = where + ", shape";
@@ -68,8 +68,8 @@ final class OutlineForm {
         return out;
     }
 
-    private static Outline flanged(SectionFile.ShapeEntry s, double k) {
-        Shape shape = Shape.flanged(s.shape(), s.bw() * k, s.h() * k, s.bf() * k, s.hf() * k);
+    private static Outline flanged(SectionFile.ShapeEntry s, ModelUnits u) {
+        Shape shape = SectionFile.flanged(s, u);
         return shape == null ? null : Outline.of(shape);
     }
 

@@ -203,9 +203,11 @@ public final class SectionFile {
         double inset = cover + (stirrup == null ? 0 : stirrup.diameter());
         List<SingleSection.Spot> bars =
                 bars(e, new Place(shape == null ? null : new Sized(shape, inset), outline, u), us, where);
+        Shape legged = outline == null || "polygon".equals(e.shape().shape()) ? null : flanged(e.shape(), u);
         // bars that do not lie alike about both axes make a rectangle a section like any other
         if (column && shape instanceof Shape.Rectangle && !alike(bars, shape)) {
             outline = Outline.of(shape);
+            legged = shape;
         }
         round(bars, shape, where);
         double steel = bars.stream().mapToDouble(SingleSection.Spot::area).sum()
@@ -220,11 +222,13 @@ public final class SectionFile {
             return null;
         }
         String id = e.id() == null ? place : e.id();
+        double fyt = (e.fyt() == null ? e.fy() : e.fyt()) * u.stress();
         if (outline != null) {
-            GeneralColumn c = new GeneralColumn(id, code, outline, e.fc() * u.stress(), e.fy() * u.stress(), bars);
+            GeneralColumn.Sheared sheared = legged == null ? null : new GeneralColumn.Sheared(legged, fyt, stirrup);
+            GeneralColumn c =
+                    new GeneralColumn(id, code, outline, e.fc() * u.stress(), e.fy() * u.stress(), bars, sheared);
             return ready(new GeneralUses(c), e, entry, u);
         }
-        double fyt = (e.fyt() == null ? e.fy() : e.fyt()) * u.stress();
         SingleSection s = new SingleSection(
                 id, code, column, shape, e.fc() * u.stress(), e.fy() * u.stress(), fyt, cover, bars, stirrup);
         return ready(new SectionUses(s), e, entry, u);
@@ -334,10 +338,7 @@ public final class SectionFile {
         Shape out = switch (String.valueOf(s.shape())) {
             case "rectangle" -> size(s.b(), k) && size(s.h(), k) ? new Shape.Rectangle(s.b() * k, s.h() * k) : null;
             case "circle" -> size(s.d(), k) && column ? new Shape.Circle(s.d() * k) : null;
-            default ->
-                flanged(s, k) && !column
-                        ? Shape.flanged(String.valueOf(s.shape()), s.bw() * k, s.h() * k, s.bf() * k, s.hf() * k)
-                        : null;
+            default -> flanged(s, k) && !column ? flanged(s, u) : null;
         };
         bad(
                 out == null,
@@ -357,6 +358,12 @@ public final class SectionFile {
     /** Whether a size can be meant: 20 mm to 20 m. */
     static boolean size(Double v, double k) {
         return v != null && v * k >= 20 && v * k <= 20_000;
+    }
+
+    /** The shape with a flange whose sizes are told; null for other words. */
+    static Shape flanged(ShapeEntry s, ModelUnits u) {
+        double k = u.size();
+        return Shape.flanged(String.valueOf(s.shape()), s.bw() * k, s.h() * k, s.bf() * k, s.hf() * k);
     }
 
     static boolean flanged(ShapeEntry s, double k) {

@@ -6890,6 +6890,7 @@ export interface components {
             effectiveLengths: string;
             effectiveLengthX: number;
             effectiveLengthY: number;
+            outsideFrame: boolean;
         };
         MadeToken: {
             token: components["schemas"]["Token"];

@@ -31,6 +31,11 @@ export const YES_NO = [
   { value: 'yes', label: 'where single bars do not fit' },
 ]
 
+const OUTSIDE = [
+  { value: 'no', label: 'part of the frame' },
+  { value: 'yes', label: 'outside it' },
+]
+
 /** Every value that may be local, in the order of the page. */
 export function localFields(numbers: BasisField[]): LocalField[] {
   const of = (...parts: string[]): LocalField[] =>
@@ -49,6 +54,7 @@ export function localFields(numbers: BasisField[]): LocalField[] {
     ...of('frame'),
     choice('swayX', 'Sway along X', 'frame', 'How columns and beams there resist sway.', SWAY),
     choice('swayY', 'Sway along Y', 'frame', 'How columns and beams there resist sway.', SWAY),
+    choice('outsideFrame', 'In earthquakes', 'frame', 'Members outside follow a special frame (18.14).', OUTSIDE),
     choice('effectiveLengths', 'Effective lengths', 'lengths', 'Where those of columns there come from.', LENGTHS),
     ...of('lengths'),
   ]
@@ -64,7 +70,11 @@ export function valueWords(f: LocalField, v: LocalSet[keyof LocalSet], u: Units)
 
 /** What the project has under a key. */
 export const projectValue = (b: Basis, f: LocalField): LocalSet[keyof LocalSet] =>
-  f.number ? numberOf(b, f.number) : b[f.key as keyof Basis & keyof LocalSet]
+  f.number
+    ? numberOf(b, f.number)
+    : f.key === 'outsideFrame'
+      ? b.ductility === 'outside'
+      : b[f.key as keyof Basis & keyof LocalSet]
 
 /** Whom settings hold for, in words. */
 export function whereWords(s: LocalSettings, markOf: (member: string) => string): string {

@@ -3,6 +3,7 @@ package kolonne.core.basis;
 import kolonne.core.basis.local.LocalValues;
 import kolonne.core.basis.part.Bars;
 import kolonne.core.basis.part.BeamRules;
+import kolonne.core.basis.part.Ductility;
 import kolonne.core.basis.part.EffectiveLengths;
 import kolonne.core.basis.part.Frame;
 import kolonne.core.basis.part.Materials;
@@ -75,10 +76,18 @@ final class Overlaid {
                 or(v.sway().x(), f.swayX()),
                 or(v.sway().y(), f.swayY()),
                 f.redistribution(),
-                f.ductility(),
+                ductility(f.ductility()),
                 lengths(v.sway(), f.lengths()),
                 or(v.sway().lengthX(), f.lengthX()),
                 or(v.sway().lengthY(), f.lengthY()));
+    }
+
+    /** Beside a special frame members must follow its drift; beside others, which buildings of less exposed places have, nothing is asked of them. */
+    private Ductility ductility(Ductility usual) {
+        if (!Boolean.TRUE.equals(v.outside())) {
+            return usual;
+        }
+        return usual == Ductility.SPECIAL || usual == Ductility.OUTSIDE ? Ductility.OUTSIDE : Ductility.NONE;
     }
 
     /** A factor that somebody gave for members counts there, wherever others take theirs from. */

@@ -333,7 +333,7 @@ public record BuildingDesign(
                     .ifPresent(rules -> out.add(Finding.note(
                             "frame.ductile-slab",
                             "frame",
-                            "Every column counts as one of the ductile frame, and slab bars beside the beams are not known: "
+                            "Every column counts as one of the ductile frame that no setting puts outside it, and slab bars beside the beams are not known: "
                                     + "they make the beams stronger than the columns and joints are designed for.",
                             "Allow for slab bars within the effective flange by hand ("
                                     + rules.columns().joints().forcesClause().text()

@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.stream.Collectors;
 import kolonne.core.analysis.Analysis;
 import kolonne.core.analysis.FrameAnalysis;
 import kolonne.core.basis.Basis;
@@ -21,7 +22,10 @@ import kolonne.core.basis.part.Frame;
 import kolonne.core.basis.part.Materials;
 import kolonne.core.basis.part.Sway;
 import kolonne.core.beam.check.BeamDesign;
+import kolonne.core.beam.line.DuctileSpans;
+import kolonne.core.check.CheckResult;
 import kolonne.core.column.check.ColumnDesign;
+import kolonne.core.column.line.ColumnStack;
 import kolonne.core.demo.DemoBuilding;
 import kolonne.core.demo.DemoOptions;
 import kolonne.core.finding.Finding;
@@ -51,7 +55,8 @@ class LocalSettingsTest {
                 LocalValues.OfBars.NONE,
                 LocalValues.OfStirrups.NONE,
                 LocalValues.OfPractice.NONE,
-                LocalValues.OfSway.NONE);
+                LocalValues.OfSway.NONE,
+                null);
     }
 
     private static Basis thick(Basis b, double mm) {
@@ -140,7 +145,8 @@ class LocalSettingsTest {
                 new LocalValues.OfBars(few, few, null, null, null, null),
                 LocalValues.OfStirrups.NONE,
                 LocalValues.OfPractice.NONE,
-                LocalValues.OfSway.NONE);
+                LocalValues.OfSway.NONE,
+                null);
         Materials m = b.materials();
         Basis whole = b.with(new Materials(500, m.fyt(), m.beamCover(), m.columnCover(), m.aggregate(), m.national()))
                 .with(new kolonne.core.basis.part.Bars(
@@ -166,7 +172,8 @@ class LocalSettingsTest {
                 LocalValues.OfBars.NONE,
                 LocalValues.OfStirrups.NONE,
                 LocalValues.OfPractice.NONE,
-                new LocalValues.OfSway(Sway.BRACED, Sway.BRACED, EffectiveLengths.GIVEN, 1.6, 1.3));
+                new LocalValues.OfSway(Sway.BRACED, Sway.BRACED, EffectiveLengths.GIVEN, 1.6, 1.3),
+                null);
         Basis braced = b.with(new Frame(
                 Sway.BRACED, Sway.BRACED, b.redistribution(), b.ductility(), EffectiveLengths.GIVEN, 1.6, 1.3));
         BuildingDesign d = design(b.with(List.of(new LocalSettings("core", scope, v))));
@@ -179,6 +186,49 @@ class LocalSettingsTest {
     }
 
     /** Each value is that of the last settings that give it. */
+    /** A stack and the beams of a storey outside a special frame follow it by 18.14; outside an ordinary frame nothing is asked of them. */
+    @Test
+    void membersOutsideTheSeismicSystem() {
+        Basis special = Varied.ductile(Basis.standard(false), Ductility.SPECIAL);
+        BuildingDesign whole = design(special);
+        ColumnDesign stack = whole.columns().get(0);
+        Set<String> lifts =
+                stack.stack().lifts().stream().map(ColumnStack.Lift::member).collect(Collectors.toSet());
+        LocalValues outside = new LocalValues(
+                LocalValues.OfMaterials.NONE,
+                LocalValues.OfBars.NONE,
+                LocalValues.OfStirrups.NONE,
+                LocalValues.OfPractice.NONE,
+                LocalValues.OfSway.NONE,
+                true);
+        List<LocalSettings> set = List.of(
+                new LocalSettings("gravity column", new LocalScope(Role.COLUMN, Set.of(), lifts), outside),
+                new LocalSettings("gravity beams", new LocalScope(Role.BEAM, Set.of("L2"), Set.of()), outside));
+        BuildingDesign d = BuildingDesigner.design(BUILDING, special.with(set), BuildingDesigner.Progress.NONE);
+        for (ColumnDesign c : d.columns()) {
+            boolean out = c.stack().id().equals(stack.stack().id());
+            assertEquals(
+                    !out,
+                    has(c.lifts().get(0).checks(), "least-side"),
+                    c.stack().mark());
+            assertTrue(
+                    has(c.lifts().get(0).checks(), "confinement-x"), c.stack().mark());
+        }
+        for (BeamDesign b : d.beams()) {
+            if (b.line().spans().stream().anyMatch(s -> DuctileSpans.applies(b.line(), s))) {
+                boolean out = b.line().storey().equals("L2");
+                assertEquals(!out, has(b.checks(), "ductile-span"), b.line().mark());
+                assertTrue(has(b.checks(), "capacity-shear"), b.line().mark());
+            }
+        }
+        Basis ordinary = Varied.ductile(Basis.standard(false), Ductility.ORDINARY);
+        assertEquals(Ductility.NONE, ordinary.of(set).ductility());
+    }
+
+    private static boolean has(List<CheckResult> all, String kind) {
+        return all.stream().anyMatch(c -> c.kind().id().equals(kind));
+    }
+
     @Test
     void severalAtOnce() {
         Basis b = Basis.standard(false);
@@ -188,7 +238,8 @@ class LocalSettingsTest {
                 LocalValues.OfBars.NONE,
                 LocalValues.OfStirrups.NONE,
                 LocalValues.OfPractice.NONE,
-                LocalValues.OfSway.NONE);
+                LocalValues.OfSway.NONE,
+                null);
         LocalSettings first = on("first", stronger, storey);
         LocalSettings then = on("then", cover(60), storey);
         Materials m = b.materials();
@@ -310,7 +361,8 @@ class LocalSettingsTest {
                 new LocalValues.OfBars(beams, null, null, null, null, null),
                 LocalValues.OfStirrups.NONE,
                 LocalValues.OfPractice.NONE,
-                LocalValues.OfSway.NONE);
+                LocalValues.OfSway.NONE,
+                null);
     }
 
     private static LocalValues spacing(Double least, Double most) {
@@ -319,7 +371,8 @@ class LocalSettingsTest {
                 LocalValues.OfBars.NONE,
                 new LocalValues.OfStirrups(null, least, most, null, null),
                 LocalValues.OfPractice.NONE,
-                LocalValues.OfSway.NONE);
+                LocalValues.OfSway.NONE,
+                null);
     }
 
     private static void refused(Basis b, String words, LocalSettings... all) {

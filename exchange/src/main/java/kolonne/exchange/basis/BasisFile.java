@@ -212,7 +212,7 @@ public final class BasisFile {
                     "basis.word",
                     "basis, ductility",
                     "There is no kind of frame " + d.ductility() + ".",
-                    "Use none, ordinary, intermediate or special.");
+                    "Use none, ordinary, intermediate, special or outside.");
         }
         EffectiveLengths lengths = d.effectiveLengths() == null
                 ? EffectiveLengths.GIVEN

@@ -62,7 +62,8 @@ final class LocalForm {
                 word(v.sway().y()),
                 word(v.sway().lengths()),
                 v.sway().lengthX(),
-                v.sway().lengthY());
+                v.sway().lengthY(),
+                v.outside());
     }
 
     private static String word(Enum<?> e) {
@@ -138,6 +139,7 @@ final class LocalForm {
                                 ? null
                                 : BasisFile.choice(EffectiveLengths.class, v.effectiveLengths()),
                         v.effectiveLengthX(),
-                        v.effectiveLengthY()));
+                        v.effectiveLengthY()),
+                v.outsideFrame());
     }
 }

@@ -29,4 +29,5 @@ public record LocalSetDto(
         String swayY,
         String effectiveLengths,
         Double effectiveLengthX,
-        Double effectiveLengthY) {}
+        Double effectiveLengthY,
+        Boolean outsideFrame) {}

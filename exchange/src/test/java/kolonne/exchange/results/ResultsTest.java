@@ -468,7 +468,8 @@ class ResultsTest {
                 LocalValues.OfBars.NONE,
                 LocalValues.OfStirrups.NONE,
                 LocalValues.OfPractice.NONE,
-                LocalValues.OfSway.NONE);
+                LocalValues.OfSway.NONE,
+                null);
         String own = design.beams().get(0).line().id();
         BuildingDesign d = BuildingDesigner.design(
                 design.analysis(),

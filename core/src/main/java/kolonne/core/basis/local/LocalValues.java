@@ -15,8 +15,10 @@ import kolonne.core.basis.part.Sway;
  * @param stirrups  what may be chosen of stirrups and ties
  * @param practice  what a site wants
  * @param sway      how columns and beams resist sway
+ * @param outside   whether they are no part of the structure that resists earthquakes
  */
-public record LocalValues(OfMaterials materials, OfBars bars, OfStirrups stirrups, OfPractice practice, OfSway sway) {
+public record LocalValues(
+        OfMaterials materials, OfBars bars, OfStirrups stirrups, OfPractice practice, OfSway sway, Boolean outside) {
     /** @param fy, fyt yield strengths [MPa]; @param beamCover, columnCover, aggregate [mm] */
     public record OfMaterials(Double fy, Double fyt, Double beamCover, Double columnCover, Double aggregate) {
         public static final OfMaterials NONE = new OfMaterials(null, null, null, null, null);
@@ -86,10 +88,11 @@ public record LocalValues(OfMaterials materials, OfBars bars, OfStirrups stirrup
             "swayY",
             "effectiveLengths",
             "effectiveLengthX",
-            "effectiveLengthY");
+            "effectiveLengthY",
+            "outsideFrame");
 
     public static final LocalValues NONE =
-            new LocalValues(OfMaterials.NONE, OfBars.NONE, OfStirrups.NONE, OfPractice.NONE, OfSway.NONE);
+            new LocalValues(OfMaterials.NONE, OfBars.NONE, OfStirrups.NONE, OfPractice.NONE, OfSway.NONE, null);
 
     public LocalValues {
         Objects.requireNonNull(materials);

@@ -5,5 +5,7 @@ public enum Ductility {
     NONE,
     ORDINARY,
     INTERMEDIATE,
-    SPECIAL
+    SPECIAL,
+    /** Of members that resist no earthquake themselves and must follow a structure that does: walls, or a special frame. */
+    OUTSIDE
 }

@@ -29,6 +29,7 @@ abstract class Aci318Entry implements CodeEntry {
         out.put(Ductility.ORDINARY, "ordinary frames (18.3)");
         out.put(Ductility.INTERMEDIATE, "intermediate frames (18.4)");
         out.put(Ductility.SPECIAL, "special frames (18.6 to 18.8)");
+        out.put(Ductility.OUTSIDE, "outside the seismic system (18.14)");
         return out;
     }
 

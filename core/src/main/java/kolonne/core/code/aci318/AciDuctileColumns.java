@@ -10,13 +10,30 @@ import kolonne.core.explain.Clause;
 import kolonne.core.explain.Quantity;
 import kolonne.core.explain.Trace;
 
-/** Columns of ordinary, intermediate and special moment frames, ACI 318-19 18.3.3, 18.4.3 and 18.7. */
+/**
+ * Columns of ordinary, intermediate and special moment frames, ACI 318-19 18.3.3, 18.4.3 and 18.7; and of members outside the system that resists
+ * earthquakes whose moments under its drift nobody computes: 18.14.3.3(c) asks for 18.7.4 to 18.7.6 of them, not for 18.7.2 and 18.7.3.
+ */
 record AciDuctileColumns(Ductility kind, UnitForm form) implements DuctileColumns {
     /** Overstrength of concrete moment frames, all three kinds (ASCE/SEI 7-16 table 12.2-1). */
     private static final double OVERSTRENGTH = 3;
 
+    /** Whether it has the steel, the hoops and the shear strength of a special frame's column. */
     private boolean special() {
+        return frame() || outside();
+    }
+
+    private boolean frame() {
         return kind == Ductility.SPECIAL;
+    }
+
+    private boolean outside() {
+        return kind == Ductility.OUTSIDE;
+    }
+
+    /** A clause of special frames. */
+    private Clause clause(String special) {
+        return Clause.of(outside() ? "18.14.3.3, " + special : special);
     }
 
     private boolean ordinary() {
@@ -24,7 +41,7 @@ record AciDuctileColumns(Ductility kind, UnitForm form) implements DuctileColumn
     }
 
     private Clause clause(String ordinary, String intermediate, String special) {
-        return Clause.of(ordinary() ? ordinary : special() ? special : intermediate);
+        return special() ? clause(special) : Clause.of(ordinary() ? ordinary : intermediate);
     }
 
     /** Grade 420 (60 ksi) or less. */
@@ -34,17 +51,17 @@ record AciDuctileColumns(Ductility kind, UnitForm form) implements DuctileColumn
 
     @Override
     public double leastSide() {
-        return special() ? form.length(300, 12) : 0;
+        return frame() ? form.length(300, 12) : 0;
     }
 
     @Override
     public double leastSideRatio() {
-        return special() ? 0.4 : 0;
+        return frame() ? 0.4 : 0;
     }
 
     @Override
     public Clause proportionsClause() {
-        return Clause.of("18.7.2.1");
+        return clause("18.7.2.1");
     }
 
     @Override
@@ -54,7 +71,7 @@ record AciDuctileColumns(Ductility kind, UnitForm form) implements DuctileColumn
 
     @Override
     public Clause ratioClause() {
-        return Clause.of("18.7.4.1");
+        return clause("18.7.4.1");
     }
 
     @Override
@@ -64,7 +81,7 @@ record AciDuctileColumns(Ductility kind, UnitForm form) implements DuctileColumn
 
     @Override
     public Clause roundBarsClause() {
-        return Clause.of("18.7.4.2");
+        return clause("18.7.4.2");
     }
 
     @Override
@@ -111,7 +128,7 @@ record AciDuctileColumns(Ductility kind, UnitForm form) implements DuctileColumn
 
     @Override
     public Clause jointSpacingClause() {
-        return clause("15.3.1.4", "18.4.4.4", "18.8.3.1");
+        return outside() ? Clause.of("18.14.3.3, 18.4.4.4") : clause("15.3.1.4", "18.4.4.4", "18.8.3.1");
     }
 
     /** Pu above 0.3 Ag f'c, or f'c above 70 MPa (18.7.5.2(f)). */
@@ -127,7 +144,7 @@ record AciDuctileColumns(Ductility kind, UnitForm form) implements DuctileColumn
 
     @Override
     public Clause heldClause() {
-        return Clause.of("18.7.5.2");
+        return clause("18.7.5.2");
     }
 
     /** Table 18.7.5.4. */
@@ -180,7 +197,7 @@ record AciDuctileColumns(Ductility kind, UnitForm form) implements DuctileColumn
 
     @Override
     public Clause confinementClause() {
-        return Clause.of("18.7.5.4");
+        return clause("18.7.5.4");
     }
 
     @Override
@@ -190,7 +207,7 @@ record AciDuctileColumns(Ductility kind, UnitForm form) implements DuctileColumn
 
     @Override
     public Clause lapClause() {
-        return Clause.of("18.7.4.4");
+        return clause("18.7.4.4");
     }
 
     /** 1.25 ℓd no longer than half the clear height (18.7.4.3(a)). */
@@ -201,7 +218,7 @@ record AciDuctileColumns(Ductility kind, UnitForm form) implements DuctileColumn
 
     @Override
     public Clause developmentClause() {
-        return Clause.of("18.7.4.3");
+        return clause("18.7.4.3");
     }
 
     @Override
@@ -237,7 +254,7 @@ record AciDuctileColumns(Ductility kind, UnitForm form) implements DuctileColumn
 
     @Override
     public Clause withoutConcreteClause() {
-        return Clause.of("18.7.6.2.1");
+        return clause("18.7.6.2.1");
     }
 
     @Override

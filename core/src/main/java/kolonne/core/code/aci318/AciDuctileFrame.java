@@ -6,10 +6,17 @@ import kolonne.core.code.DuctileColumns;
 import kolonne.core.code.DuctileFrame;
 import kolonne.core.explain.Clause;
 
-/** Beams of ordinary, intermediate and special moment frames, ACI 318-19 18.3.2, 18.4.2 and 18.6. */
+/**
+ * Beams of ordinary, intermediate and special moment frames, ACI 318-19 18.3.2, 18.4.2 and 18.6; and of members outside the system that resists
+ * earthquakes whose moments under its drift nobody computes: 18.14.3.3(b) asks for 18.6.3.1, 18.6.5 and stirrups no farther apart than d/2.
+ */
 record AciDuctileFrame(Ductility kind, UnitForm form) implements DuctileFrame {
     private boolean special() {
         return kind == Ductility.SPECIAL;
+    }
+
+    private boolean outside() {
+        return kind == Ductility.OUTSIDE;
     }
 
     private boolean ordinary() {
@@ -22,7 +29,7 @@ record AciDuctileFrame(Ductility kind, UnitForm form) implements DuctileFrame {
     }
 
     private String clause(String ordinary, String intermediate, String special) {
-        return ordinary() ? ordinary : special() ? special : intermediate;
+        return outside() ? "18.14.3.3, " + special : ordinary() ? ordinary : special() ? special : intermediate;
     }
 
     @Override
@@ -32,13 +39,15 @@ record AciDuctileFrame(Ductility kind, UnitForm form) implements DuctileFrame {
 
     @Override
     public String name() {
-        return clause("ordinary", "intermediate", "special") + " moment frame";
+        return outside()
+                ? "member outside the seismic system"
+                : clause("ordinary", "intermediate", "special") + " moment frame";
     }
 
     /** A quarter, but special frames have the least steel of 18.6.3.1 and the strengths of 18.6.3.2 instead. */
     @Override
     public double continuousBottom() {
-        return special() ? 0 : 0.25;
+        return special() || outside() ? 0 : 0.25;
     }
 
     @Override
@@ -48,12 +57,12 @@ record AciDuctileFrame(Ductility kind, UnitForm form) implements DuctileFrame {
 
     @Override
     public double saggingAtFace() {
-        return ordinary() ? 0 : special() ? 1.0 / 2 : 1.0 / 3;
+        return ordinary() || outside() ? 0 : special() ? 1.0 / 2 : 1.0 / 3;
     }
 
     @Override
     public double anywhere() {
-        return ordinary() ? 0 : special() ? 1.0 / 4 : 1.0 / 5;
+        return ordinary() || outside() ? 0 : special() ? 1.0 / 4 : 1.0 / 5;
     }
 
     @Override
@@ -63,23 +72,23 @@ record AciDuctileFrame(Ductility kind, UnitForm form) implements DuctileFrame {
 
     @Override
     public boolean leastSteelOnBothFaces() {
-        return special();
+        return special() || outside();
     }
 
     @Override
     public double mostRatio(double fy) {
-        return special() ? lowGrade(fy) ? 0.025 : 0.02 : Double.POSITIVE_INFINITY;
+        return special() || outside() ? lowGrade(fy) ? 0.025 : 0.02 : Double.POSITIVE_INFINITY;
     }
 
     @Override
     public Clause ratioClause() {
-        return Clause.of("18.6.3.1");
+        return Clause.of(clause("", "", "18.6.3.1"));
     }
 
     /** Nominal strength in 18.4.2.3(a); the probable strength of 18.6.5.1 has 1.25 fy. */
     @Override
     public double steelFactor() {
-        return ordinary() ? 0 : special() ? 1.25 : 1;
+        return ordinary() ? 0 : special() || outside() ? 1.25 : 1;
     }
 
     /** Twice the earthquake of the combinations (18.4.2.3(b)). */
@@ -90,7 +99,7 @@ record AciDuctileFrame(Ductility kind, UnitForm form) implements DuctileFrame {
 
     @Override
     public boolean concreteMayBeLost() {
-        return special();
+        return special() || outside();
     }
 
     @Override
@@ -100,9 +109,10 @@ record AciDuctileFrame(Ductility kind, UnitForm form) implements DuctileFrame {
 
     @Override
     public Clause withoutConcreteClause() {
-        return Clause.of("18.6.5.2");
+        return Clause.of(clause("", "", "18.6.5.2"));
     }
 
+    /** The lengths of 18.6.4.1: outside the system only what 18.6.5.2 says of them holds. */
     @Override
     public double hoopDepths() {
         return ordinary() ? 0 : 2;
@@ -110,6 +120,9 @@ record AciDuctileFrame(Ductility kind, UnitForm form) implements DuctileFrame {
 
     @Override
     public double hoopSpacing(double d, Bar thinnest, Bar hoop, double fy) {
+        if (outside()) {
+            return spacingElsewhere(d);
+        }
         if (special()) {
             return Math.min(Math.min(d / 4, form.length(150, 6)), (lowGrade(fy) ? 6 : 5) * thinnest.diameter());
         }
@@ -133,7 +146,7 @@ record AciDuctileFrame(Ductility kind, UnitForm form) implements DuctileFrame {
 
     @Override
     public Clause hoopClause() {
-        return Clause.of(clause("", "18.4.2.4", "18.6.4.4"));
+        return outside() ? spacingElsewhereClause() : Clause.of(clause("", "18.4.2.4", "18.6.4.4"));
     }
 
     @Override
@@ -158,7 +171,7 @@ record AciDuctileFrame(Ductility kind, UnitForm form) implements DuctileFrame {
 
     @Override
     public Clause spacingElsewhereClause() {
-        return Clause.of(clause("", "18.4.2.5", "18.6.4.6"));
+        return outside() ? Clause.of("18.14.3.2(a)") : Clause.of(clause("", "18.4.2.5", "18.6.4.6"));
     }
 
     @Override

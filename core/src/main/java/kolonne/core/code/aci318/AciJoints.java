@@ -8,7 +8,10 @@ import kolonne.core.explain.Clause;
 import kolonne.core.explain.Quantity;
 import kolonne.core.explain.Trace;
 
-/** Joints of frames without ductility and of ordinary, intermediate and special moment frames, ACI 318-19 15.4, 18.3.4, 18.4.4 and 18.8. */
+/**
+ * Joints of frames without ductility and of ordinary, intermediate and special moment frames, ACI 318-19 15.4, 18.3.4, 18.4.4 and 18.8; those of members
+ * outside the system that resists earthquakes are those of intermediate frames (18.14.3.3(d)).
+ */
 record AciJoints(Ductility kind, UnitForm form) implements JointRules {
     /** Of joints of special frames (21.2.4.4), and of shear elsewhere (table 21.2.1). */
     private static final double PHI_SPECIAL = 0.85;
@@ -49,7 +52,13 @@ record AciJoints(Ductility kind, UnitForm form) implements JointRules {
     @Override
     public Clause forcesClause() {
         return Clause.of(
-                plain() ? "15.4.1.1(a)" : ordinary() ? "18.3.4" : special() ? "18.8.2.1, 18.8.4.1" : "18.4.4.7.2");
+                plain()
+                        ? "15.4.1.1(a)"
+                        : ordinary()
+                                ? "18.3.4"
+                                : special()
+                                        ? "18.8.2.1, 18.8.4.1"
+                                        : kind == Ductility.OUTSIDE ? "18.14.3.3, 18.4.4.7.2" : "18.4.4.7.2");
     }
 
     /** Coefficient of √f'c: table 15.4.2.3 of ordinary frames, table 18.8.4.3 of the others; 15 psi is taken as 1.2 MPa, the lower rounding. */
@@ -120,7 +129,7 @@ record AciJoints(Ductility kind, UnitForm form) implements JointRules {
 
     @Override
     public double deepBeam() {
-        return kind == Ductility.INTERMEDIATE ? 2 : Double.POSITIVE_INFINITY;
+        return kind == Ductility.INTERMEDIATE || kind == Ductility.OUTSIDE ? 2 : Double.POSITIVE_INFINITY;
     }
 
     @Override

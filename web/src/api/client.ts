@@ -285,8 +285,13 @@ export const api = {
     request<Preferences>(`${p(id)}/members/${encodeURIComponent(mark)}/preferences`, { signal }),
   stirrups: (id: string, mark: string, span: number, signal?: AbortSignal) =>
     request<StirrupsWeighed>(`${p(id)}/members/${encodeURIComponent(mark)}/stirrups?span=${span}`, { signal }),
-  sections: (id: string, mark: string, signal?: AbortSignal) =>
-    request<SectionsTried>(`${p(id)}/members/${encodeURIComponent(mark)}/sections`, { signal }),
+  sections: (id: string, mark: string, lift?: number, signal?: AbortSignal) =>
+    request<SectionsTried>(
+      lift === undefined
+        ? `${p(id)}/members/${encodeURIComponent(mark)}/sections`
+        : `${p(id)}/columns/${encodeURIComponent(mark)}/sections?lift=${lift}`,
+      { signal },
+    ),
   tryHand: (id: string, mark: string, hand: Hand, signal?: AbortSignal) =>
     request<Beam>(`${p(id)}/members/${encodeURIComponent(mark)}/try`, { ...post(hand), signal }),
   handSet: (id: string, mark: string, version: number, hand: Hand) =>

@@ -3909,6 +3909,56 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/projects/{id}/columns/{mark}/sections": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Other sections for a lift of a column and those that must follow it, the stack designed with each for the forces as they are, the cheapest first, with the edits that put them in force */
+        get: {
+            parameters: {
+                query?: {
+                    lift?: string;
+                };
+                header?: never;
+                path: {
+                    id: string;
+                    mark: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Sections"];
+                    };
+                };
+                /** @description What, where and how to mend */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/projects/{id}/members/{mark}/preferences": {
         parameters: {
             query?: never;
@@ -7625,6 +7675,7 @@ export interface components {
             concreteM3: number;
             formworkM2: number;
             cost: number;
+            where: string;
             edits: components["schemas"]["Edit"][];
         };
         Turned: {

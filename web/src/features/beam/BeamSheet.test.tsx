@@ -144,6 +144,7 @@ describe('sections on the beam sheet', () => {
       concreteM3: 1,
       formworkM2: 10,
       cost: 520,
+      where: '',
     }
     vi.spyOn(api, 'sections').mockResolvedValue({
       options: [

@@ -28,15 +28,15 @@ function verdict(best: Tried, present: Tried): string {
     : 'The present section is the cheapest that satisfies everything; none lies in the band of use of the basis.'
 }
 
-/** Other sections for the line, each designed for the forces as they are; one action puts one in force and analyses again. */
-export function SectionPanel({ id, mark, state }: { id: string; mark: string; state?: State }) {
+/** Other sections for a line, or for a lift of a column, each designed for the forces as they are; one action puts one in force and analyses again. */
+export function SectionPanel({ id, mark, lift, state }: { id: string; mark: string; lift?: number; state?: State }) {
   const [open, setOpen] = useState(false)
   const navigate = useNavigate()
   const units = useUnits()
   const q = useQuery({
-    queryKey: ['project', id, 'sections', mark],
+    queryKey: ['project', id, 'sections', mark, lift],
     enabled: open,
-    queryFn: ({ signal }) => api.sections(id, mark, signal),
+    queryFn: ({ signal }) => api.sections(id, mark, lift, signal),
   })
   const edit = useEdit(
     id,
@@ -58,7 +58,7 @@ export function SectionPanel({ id, mark, state }: { id: string; mark: string; st
           Try other sections
         </Button>
       )}
-      {open && q.isPending && <p className="soft">Designing the line with every section worth a try…</p>}
+      {open && q.isPending && <p className="soft">Designing with every section worth a try…</p>}
       {q.isError && <ErrorView error={q.error} />}
       {q.data && all.length === 0 && (
         <p className="soft">
@@ -92,7 +92,9 @@ export function SectionPanel({ id, mark, state }: { id: string; mark: string; st
                 <tr key={`${o.label}${o.inProject}`} aria-selected={o.present}>
                   <td>
                     {o.label}
-                    {!o.inProject && <span className="soft"> new</span>}
+                    <span className="soft">
+                      {!o.inProject && ' new'} {o.where}
+                    </span>
                   </td>
                   <td
                     className={o.satisfied ? (o.inBand ? 'num in-band' : 'num soft') : 'num over-ink'}

@@ -51,6 +51,46 @@ describe('the sheet of a column', () => {
     expect(screen.getByText('axial-bending')).toBeInTheDocument()
   })
 
+  it('tries other sections for the chosen lift and says how many take one', async () => {
+    const tried = vi.spyOn(api, 'sections').mockResolvedValue({
+      options: [
+        {
+          label: '500 × 500',
+          inProject: false,
+          present: false,
+          satisfied: true,
+          inBand: true,
+          strength: 0.9,
+          steelKg: 400,
+          concreteM3: 2,
+          formworkM2: 20,
+          cost: 1240,
+          where: '3 lifts',
+          edits: [{ kind: 'section', members: ['c1', 'c2', 'c3'], section: '500x500' }],
+        },
+        {
+          label: '400 × 400',
+          inProject: true,
+          present: true,
+          satisfied: false,
+          inBand: false,
+          strength: 1.4,
+          steelKg: 500,
+          concreteM3: 1.3,
+          formworkM2: 16,
+          cost: 1136,
+          where: '2 lifts',
+          edits: [],
+        },
+      ],
+    })
+    open()
+    await userEvent.click(screen.getByRole('button', { name: 'Try other sections' }))
+    expect(await screen.findByText(/500 × 500 satisfies everything/)).toBeInTheDocument()
+    expect(screen.getByText(/new 3 lifts/)).toBeInTheDocument()
+    expect(tried).toHaveBeenCalledWith('p', 'C-A1', 0, expect.anything())
+  })
+
   it('takes the lift to the bench', async () => {
     vi.spyOn(api, 'basis').mockResolvedValue(basis)
     const went = vi.fn()

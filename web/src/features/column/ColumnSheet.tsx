@@ -9,6 +9,7 @@ import { ErrorView } from '../../ui/ErrorView'
 import { FindingList } from '../../ui/FindingList'
 import { Loading } from '../../ui/Loading'
 import { HatchDefs } from '../../ui/UtilisationBar'
+import { SectionPanel } from '../beam/SectionPanel'
 import { CopyPanel } from '../edit/CopyPanel'
 import { useMayEdit } from '../people/session'
 import { useHandSet } from '../edit/useHandSet'
@@ -146,6 +147,7 @@ export function ColumnSheet({
         <h2>Lift to {lift.storey || 'top'}</h2>
         <FindingList findings={lift.findings} />
         <CheckTable checks={lift.checks} />
+        {may && <SectionPanel id={id} mark={column.mark} lift={number} state={state} />}
         {may && <CopyPanel id={id} mark={column.mark} seen={state?.version ?? 0} of="column" />}
         {calculation.data && <CalculationPanel calculation={calculation.data} />}
       </aside>

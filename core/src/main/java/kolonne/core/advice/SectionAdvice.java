@@ -28,9 +28,9 @@ public final class SectionAdvice {
 
     private static final int WIDTHS = 2;
     /** What concrete and formwork cost, as kg of steel in place. */
-    private static final double CONCRETE = 120;
+    static final double CONCRETE = 120;
 
-    private static final double FORMWORK = 30;
+    static final double FORMWORK = 30;
 
     /** What a section lacks where it fails by it: of two that differ in size only, the smaller has less. */
     private static final Set<Cause> OF_THE_SIZE = EnumSet.of(

@@ -5,6 +5,7 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
 import java.util.NoSuchElementException;
+import kolonne.core.advice.ColumnAdvice;
 import kolonne.core.advice.SectionAdvice;
 import kolonne.core.basis.part.Preference;
 import kolonne.core.beam.cage.BeamCage;
@@ -12,6 +13,8 @@ import kolonne.core.beam.check.BeamDesign;
 import kolonne.core.beam.choice.BeamDesigner;
 import kolonne.core.beam.choice.StirrupChoice;
 import kolonne.core.beam.line.BeamLine;
+import kolonne.core.column.check.ColumnDesign;
+import kolonne.core.column.line.ColumnStack;
 import kolonne.core.design.BuildingDesign;
 import kolonne.core.design.Quantities;
 import kolonne.core.model.Member;
@@ -38,6 +41,12 @@ final class ChoiceRoutes {
                         "Other sections for a line, each designed for the forces as they are, the cheapest first, with the edits that put them in force",
                         SectionsDto.class,
                         this::sections),
+                Route.get(
+                        "/api/projects/{id}/columns/{mark}/sections",
+                        "Other sections for a lift of a column and those that must follow it, the stack designed with each for the forces as they are, the cheapest first, with the edits that put them in force",
+                        SectionsDto.class,
+                        this::columnSections,
+                        "lift"),
                 Route.get(
                         "/api/projects/{id}/members/{mark}/preferences",
                         "The line designed under every preference: mass, bars, layers, sizes",
@@ -67,6 +76,7 @@ final class ChoiceRoutes {
      * @param inBand   whether the strength is used as far as the basis wishes
      * @param strength largest use of a strength
      * @param cost     steel, concrete and formwork together as kg of steel
+     * @param where    lifts of a column that take it, in words; empty for a line, which takes it whole
      * @param edits    that put the section in force; empty for the present one
      */
     record TriedDto(
@@ -80,7 +90,24 @@ final class ChoiceRoutes {
             double concreteM3,
             double formworkM2,
             double cost,
-            List<EditDto> edits) {}
+            String where,
+            List<EditDto> edits) {
+        static TriedDto of(SectionAdvice.Option o, String where, boolean us, List<EditDto> edits) {
+            return new TriedDto(
+                    o.shape().label(us),
+                    !o.section().isEmpty() || o.present(),
+                    o.present(),
+                    o.satisfied(),
+                    o.inBand(),
+                    o.strength(),
+                    o.steel(),
+                    o.concrete(),
+                    o.formwork(),
+                    o.cost(),
+                    where,
+                    o.present() ? List.of() : edits);
+        }
+    }
 
     /** @param options empty where the spans of the line have different sections */
     record SectionsDto(List<TriedDto> options) {}
@@ -97,19 +124,32 @@ final class ChoiceRoutes {
                                 d.contexts().of(b.line()),
                                 d.analysis().index().building().sections())
                         .stream()
-                        .map(o -> new TriedDto(
-                                o.shape().label(d.basis().usUnits()),
-                                !o.section().isEmpty() || o.present(),
-                                o.present(),
-                                o.satisfied(),
-                                o.inBand(),
-                                o.strength(),
-                                o.steel(),
-                                o.concrete(),
-                                o.formwork(),
-                                o.cost(),
-                                o.present() ? List.of() : edits(d, b.line(), o)))
+                        .map(o -> TriedDto.of(o, "", d.basis().usUnits(), edits(d, b.line(), o)))
                         .toList()));
+    }
+
+    private void columnSections(Context c) {
+        BuildingDesign d = design(c);
+        ColumnDesign column = d.columns().stream()
+                .filter(q -> q.stack().mark().equals(c.pathParam("mark")))
+                .findFirst()
+                .orElseThrow(() -> new NoSuchElementException("There is no column " + c.pathParam("mark") + "."));
+        int lift = ResultRoutes.number(c, "lift", 0, 0, column.lifts().size() - 1);
+        boolean us = d.basis().usUnits();
+        c.json(new SectionsDto(ColumnAdvice.of(column, lift, d.contexts().of(column.stack())).stream()
+                .map(t -> TriedDto.of(
+                        t.option(),
+                        t.lifts().size() == 1 ? "1 lift" : t.lifts().size() + " lifts",
+                        us,
+                        edits(d, column.stack(), t)))
+                .toList()));
+    }
+
+    private static List<EditDto> edits(BuildingDesign d, ColumnStack stack, ColumnAdvice.Tried t) {
+        List<String> members =
+                t.lifts().stream().map(i -> stack.lifts().get(i).member()).toList();
+        return new SectionEdits(d.analysis().index().building(), d.basis().usUnits())
+                .give(members, t.option().shape());
     }
 
     private static List<EditDto> edits(BuildingDesign d, BeamLine line, SectionAdvice.Option o) {

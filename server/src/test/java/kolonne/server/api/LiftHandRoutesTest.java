@@ -57,6 +57,26 @@ class LiftHandRoutesTest {
         return s.change(status, version, "PUT", "/columns/" + mark + "/hand", hand);
     }
 
+    /** The lifts that were promised have the section after one action, those below it none that is smaller. */
+    @Test
+    void aSectionIsTakenWithItsEdits() throws IOException, InterruptedException {
+        JsonNode tried = null;
+        for (JsonNode o : s.get("/columns/" + mark + "/sections?lift=0").get("options")) {
+            boolean other = !o.get("present").asBoolean() && !o.get("inProject").asBoolean();
+            tried = tried == null && other && o.get("satisfied").asBoolean() ? o : tried;
+        }
+        s.change(200, 1, "POST", "/edits", "{\"edits\":" + tried.get("edits") + "}");
+        s.designed();
+        JsonNode lifts = column(mark).get("lifts");
+        int taken = Integer.parseInt(tried.get("where").asText().split(" ")[0]);
+        for (int i = 0; i < taken; i++) {
+            assertEquals(
+                    tried.get("label").asText(),
+                    lifts.get(i).get("section").get("label").asText());
+        }
+        s.ask(400, "GET", "/columns/" + mark + "/sections?lift=99", "");
+    }
+
     @Test
     void barsAreTriedWithoutATrace() throws IOException, InterruptedException {
         JsonNode before = column(mark);

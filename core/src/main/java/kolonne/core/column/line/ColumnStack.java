@@ -64,6 +64,26 @@ public record ColumnStack(String id, String mark, List<Lift> lifts) {
             boolean planted,
             Unbraced aboutX,
             Unbraced aboutY) {
+        /** The same with another section. */
+        public Lift with(Section other) {
+            return new Lift(
+                    number,
+                    member,
+                    memberNumber,
+                    storey,
+                    base,
+                    top,
+                    clear,
+                    inFoot,
+                    inHead,
+                    highest,
+                    other,
+                    material,
+                    planted,
+                    aboutX,
+                    aboutY);
+        }
+
         /** Height that no beam takes up, whatever rigid ends the model has [mm]. */
         public double between() {
             return top - base - inFoot - inHead;

@@ -175,7 +175,7 @@ describe('sections on the beam sheet', () => {
     await userEvent.click(screen.getByRole('button', { name: 'Take 300 × 500' }))
     await waitFor(() => expect(edit.mock.calls.at(-1)![2]).toHaveLength(2))
   })
-  it('says so where the spans differ', async () => {
+  it('says so where nothing is worth a try', async () => {
     vi.spyOn(api, 'sections').mockResolvedValue({ options: [] })
     render(
       <Around>
@@ -183,7 +183,7 @@ describe('sections on the beam sheet', () => {
       </Around>,
     )
     await userEvent.click(screen.getByRole('button', { name: 'Try other sections' }))
-    expect(await screen.findByText(/different sections/)).toBeInTheDocument()
+    expect(await screen.findByText(/leave no other section/)).toBeInTheDocument()
   })
 })
 

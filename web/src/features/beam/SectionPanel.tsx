@@ -62,7 +62,7 @@ export function SectionPanel({ id, mark, lift, state }: { id: string; mark: stri
       {q.isError && <ErrorView error={q.error} />}
       {q.data && all.length === 0 && (
         <p className="soft">
-          The spans of this line have different sections; change them one by one with the section editor (E in Results).
+          The limits of the basis leave no other section.
         </p>
       )}
       {present && best && (

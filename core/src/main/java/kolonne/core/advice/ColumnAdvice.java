@@ -70,7 +70,7 @@ public final class ColumnAdvice {
         return out;
     }
 
-    /** The least section that satisfies of those whose sides all grow by the same; of the first that do not satisfy the largest; empty where there are none. */
+    /** The least section that satisfies of those whose sides all grow by the same; where none does the largest; empty where there are none. */
     public static Optional<Tried> least(ColumnDesign d, int lift, ColumnContext context) {
         Map<Shape, String> known = candidates(d, lift, context);
         List<Shape> grown = new ArrayList<>();
@@ -81,21 +81,7 @@ public final class ColumnAdvice {
                 grown.add(s);
             }
         }
-        Tried best = null;
-        int low = 0;
-        int high = grown.size() - 1;
-        while (low <= high) {
-            // what satisfies still does where it is larger
-            int middle = best == null && low == 0 && high == grown.size() - 1 ? high : (low + high) / 2;
-            Tried t = tried(d, lift, context, grown.get(middle), known.get(grown.get(middle)));
-            best = t.option.satisfied() || best == null ? t : best;
-            if (!t.option.satisfied()) {
-                low = middle + 1;
-            } else {
-                high = middle - 1;
-            }
-        }
-        return Optional.ofNullable(best);
+        return Halving.least(grown, s -> tried(d, lift, context, s, known.get(s)), t -> t.option.satisfied());
     }
 
     private static Shape shape(ColumnDesign d, int lift) {

@@ -4,8 +4,10 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.EnumSet;
 import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import kolonne.core.basis.part.SectionLimits;
 import kolonne.core.beam.check.BeamContext;
@@ -18,7 +20,7 @@ import kolonne.core.model.Section;
 import kolonne.core.shape.Shape;
 
 /**
- * Other sections for a beam line: those of the project and steps of depth and width about the present one within the limits of the
+ * Other sections for a beam line, or for the spans of one section in it where they differ: those of the project and steps of depth and width about the present one within the limits of the
  * basis, each designed with the forces as
  * they are; where the line fails for want of strength or stiffness, only those that are larger somewhere. Taking one means another analysis, since stiffness and weight change.
  */
@@ -65,12 +67,11 @@ public final class SectionAdvice {
             double formwork,
             double cost) {}
 
-    /** Sections in the band of the basis, the cheapest first; then others that satisfy, then those that do not; empty where the spans of the line differ. */
+    /** Sections in the band of the basis, the cheapest first; then others that satisfy, then those that do not. */
     public static List<Option> of(BeamDesign d, BeamContext context, List<Section> project) {
         List<Option> out = new ArrayList<>();
         Shape now = shape(d);
-        candidates(d, context, project)
-                .forEach((shape, id) -> out.add(tried(d, context, shape, id, shape.equals(now))));
+        candidates(d, context, project).forEach((shape, id) -> out.add(tried(d, context, now, shape, id)));
         out.sort(Comparator.comparing(Option::satisfied)
                 .thenComparing(Option::inBand)
                 .reversed()
@@ -86,7 +87,7 @@ public final class SectionAdvice {
         order.sort(Comparator.comparingDouble(s -> CONCRETE * s.A() / 1e6 + FORMWORK * formed(s) / 1000));
         List<Option> out = new ArrayList<>();
         for (Shape s : order) {
-            Option o = tried(d, context, s, candidates.get(s), false);
+            Option o = tried(d, context, shape(d), s, candidates.get(s));
             out.add(o);
             if (o.inBand()) {
                 break;
@@ -95,8 +96,82 @@ public final class SectionAdvice {
         return out;
     }
 
+    /** A section that was tried for the spans of one shape. @param was that shape; @param spans how many have it */
+    public record Deeper(Shape was, int spans, Option option) {}
+
+    /**
+     * Of a line whose spans differ: the least section that is only deeper and with which the line satisfies, for the spans of one of the shapes that fail or adjoin what fails,
+     * the smallest first; where none does the deepest for the first of them. Found by halving: few are designed. Empty where the limits of the basis leave none.
+     */
+    public static Optional<Deeper> deeper(BeamDesign d, BeamContext context) {
+        Deeper first = null;
+        for (Shape was : weak(d)) {
+            Optional<Option> o = Halving.least(
+                    deeper(was, context.basis().beams().advice()),
+                    s -> tried(d, context, was, s, known(s, context)),
+                    Option::satisfied);
+            if (o.isPresent()) {
+                Deeper found = new Deeper(was, spans(d, was).size(), o.get());
+                if (found.option.satisfied()) {
+                    return Optional.of(found);
+                }
+                first = first == null ? found : first;
+            }
+        }
+        return Optional.ofNullable(first);
+    }
+
+    private static List<Shape> deeper(Shape now, SectionLimits limits) {
+        List<Shape> out = new ArrayList<>();
+        for (int k = 1; k <= STEPS && !(now instanceof Shape.Circle); k++) {
+            double h = now.depth() + k * limits.step();
+            if (h <= limits.depthMost()) {
+                out.add(
+                        now instanceof Shape.Flanged f
+                                ? f.withWeb(now.webWidth(), h)
+                                : new Shape.Rectangle(now.width(), h));
+            }
+        }
+        return out;
+    }
+
+    /** Shapes of the spans with something unmet, and of their neighbours, from the smallest. */
+    private static List<Shape> weak(BeamDesign d) {
+        List<BeamLine.Span> spans = d.line().spans();
+        Set<Shape> out = new LinkedHashSet<>();
+        d.checks().stream().filter(c -> !c.satisfied()).forEach(c -> {
+            for (int i = Math.max(0, c.part() - 1); i <= Math.min(spans.size() - 1, c.part() + 1); i++) {
+                out.add(spans.get(i).section().shape());
+            }
+        });
+        return out.stream().sorted(Comparator.comparingDouble(Shape::A)).toList();
+    }
+
+    /** Id of a section of the building with this shape; empty for none. */
+    private static String known(Shape s, BeamContext context) {
+        return context.index().building().sections().stream()
+                .filter(q -> q.shape().equals(s))
+                .map(Section::id)
+                .findFirst()
+                .orElse("");
+    }
+
+    /** The section that is to be another: of a line whose spans differ that of the span which decides. */
     private static Shape shape(BeamDesign d) {
-        return d.line().spans().get(0).section().shape();
+        List<BeamLine.Span> spans = d.line().spans();
+        int decides = Math.max(0, Math.min(spans.size() - 1, d.governing().part()));
+        return spans.get(decides).section().shape();
+    }
+
+    /** The spans that take another section: those of the shape that decides. */
+    public static List<BeamLine.Span> taking(BeamDesign d) {
+        return spans(d, shape(d));
+    }
+
+    private static List<BeamLine.Span> spans(BeamDesign d, Shape shape) {
+        return d.line().spans().stream()
+                .filter(s -> s.section().shape().equals(shape))
+                .toList();
     }
 
     /** Round a web, what is formed: soffit and sides [mm]. */
@@ -106,9 +181,7 @@ public final class SectionAdvice {
 
     private static Map<Shape, String> candidates(BeamDesign d, BeamContext context, List<Section> project) {
         Shape now = shape(d);
-        boolean alike =
-                d.line().spans().stream().allMatch(s -> s.section().shape().equals(now));
-        if (!alike || now instanceof Shape.Circle) {
+        if (now instanceof Shape.Circle) {
             return new LinkedHashMap<>();
         }
         Map<Shape, String> out =
@@ -167,13 +240,16 @@ public final class SectionAdvice {
         return new Shape.Rectangle(bw, h);
     }
 
-    private static Option tried(BeamDesign d, BeamContext context, Shape shape, String id, boolean present) {
-        BeamLine line = d.line().with(shape);
+    /** @param was shape of the spans that take another */
+    private static Option tried(BeamDesign d, BeamContext context, Shape was, Shape shape, String id) {
+        boolean present = shape.equals(was);
+        BeamLine line = d.line().with(was, shape);
         BeamDesign t = present ? d : BeamDesigner.design(line, context);
-        Quantities q = Quantities.of(t);
-        double concrete = q.concrete() / 1e9;
-        double length = line.spans().stream().mapToDouble(BeamLine.Span::clear).sum() / 1000;
-        double formwork = length * formed(shape) / 1000;
+        Quantities has = Quantities.of(t);
+        double concrete = has.concrete() / 1e9;
+        double formwork = line.spans().stream()
+                .mapToDouble(q -> q.clear() / 1000 * formed(q.section().shape()) / 1000)
+                .sum();
         double strength = t.checks().stream()
                 .filter(c -> c.cause().isStrength())
                 .mapToDouble(c -> c.utilisation())
@@ -188,9 +264,9 @@ public final class SectionAdvice {
                 t.satisfied(),
                 inBand,
                 strength,
-                q.steel(),
+                has.steel(),
                 concrete,
                 formwork,
-                q.steel() + CONCRETE * concrete + FORMWORK * formwork);
+                has.steel() + CONCRETE * concrete + FORMWORK * formwork);
     }
 }

@@ -6,11 +6,16 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import java.util.List;
 import kolonne.core.analysis.Analysis;
+import kolonne.core.analysis.FrameAnalysis;
 import kolonne.core.basis.Basis;
 import kolonne.core.beam.check.BeamContext;
 import kolonne.core.beam.check.BeamDesign;
 import kolonne.core.beam.choice.BeamDesigner;
+import kolonne.core.beam.line.BeamLine;
 import kolonne.core.beam.line.BeamLines;
+import kolonne.core.model.Building;
+import kolonne.core.model.BuildingIndex;
+import kolonne.core.model.Member;
 import kolonne.core.model.ModelBuilder;
 import kolonne.core.model.Section;
 import kolonne.core.shape.Shape;
@@ -82,10 +87,58 @@ class SectionAdviceTest {
             assertTrue(o.present() || o.shape().depth() > 500 || o.shape().webWidth() > 300, o.toString());
         }
         for (Shape s : List.of(new Shape.Rectangle(300, 450), new Shape.Rectangle(250, 500))) {
-            BeamDesign d =
-                    BeamDesigner.design(BeamLines.find(a).get(0).with(s), BeamContext.of(a, Basis.standard(false)));
+            BeamDesign d = BeamDesigner.design(
+                    BeamLines.find(a).get(0).with(new Shape.Rectangle(300, 500), s),
+                    BeamContext.of(a, Basis.standard(false)));
             assertFalse(d.satisfied(), s.toString());
         }
+    }
+
+    /** Of two spans the long one is too weak: it alone takes another section, and the other keeps its own. */
+    @Test
+    void spansThatDifferAreMendedWhereTheyFail() {
+        Analysis a = new ModelBuilder()
+                .section("S", 300, 500)
+                .section("D", 300, 600)
+                .joint("A", 0, 0, 0)
+                .joint("B", 4000, 0, 0)
+                .joint("C", 12_000, 0, 0)
+                .beam("m1", "A", "B")
+                .beam("m2", "B", "C")
+                .pinned("A")
+                .pinned("B")
+                .pinned("C")
+                .spread("m2", 0, 8000, 75, 75)
+                .solve();
+        Building b = a.index().building();
+        List<Member> members = b.members().stream()
+                .map(m -> m.id().equals("m1") ? m.withSection("D") : m)
+                .toList();
+        Analysis mixed = FrameAnalysis.solve(new BuildingIndex(b.withMembers(members)));
+        BeamContext context = BeamContext.of(mixed, Basis.standard(false));
+        BeamDesign d = BeamDesigner.design(BeamLines.find(mixed).get(0), context);
+        assertFalse(d.satisfied());
+        SectionAdvice.Deeper deeper = SectionAdvice.deeper(d, context).orElseThrow();
+        SectionAdvice.Option found = deeper.option();
+        Shape was = deeper.was();
+        assertEquals(1, deeper.spans());
+        BeamLine.Span weak = d.line().spans().get(1);
+        BeamLine.Span kept = d.line().spans().get(0);
+        assertEquals(new Shape.Rectangle(300, 500), was, "the smaller of both, which adjoin the support that fails");
+        assertTrue(found.satisfied(), found.toString());
+        assertEquals(was.width(), found.shape().width(), 1e-9);
+        BeamLine mended = d.line().with(was, found.shape());
+        assertEquals(kept.section(), mended.spans().get(kept.number()).section());
+        assertEquals(found.shape(), mended.spans().get(weak.number()).section().shape());
+        assertTrue(BeamDesigner.design(mended, context).satisfied());
+        // all that are less deep fail: nothing is lost by halving
+        for (double h = was.depth() + 50; h < found.shape().depth() - 1; h += 50) {
+            BeamLine less = d.line().with(was, new Shape.Rectangle(300, h));
+            assertFalse(BeamDesigner.design(less, context).satisfied(), "depth " + h);
+        }
+        Shape other = kept.section().shape();
+        double sides = weak.clear() * (300 + 2 * found.shape().depth()) + kept.clear() * (300 + 2 * other.depth());
+        assertEquals(sides / 1e6, found.formwork(), 1e-6);
     }
 
     @Test
@@ -105,7 +158,8 @@ class SectionAdviceTest {
             assertTrue(last.inBand() && !o.inBand() || last.inBand() == o.inBand() && o.cost() >= last.cost());
             last = o;
             BeamDesign d = BeamDesigner.design(
-                    BeamLines.find(a).get(0).with(o.shape()), BeamContext.of(a, Basis.standard(false)));
+                    BeamLines.find(a).get(0).with(new Shape.Rectangle(450, 1000), o.shape()),
+                    BeamContext.of(a, Basis.standard(false)));
             assertTrue(d.satisfied(), o.toString());
         }
     }

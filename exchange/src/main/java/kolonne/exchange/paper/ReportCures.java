@@ -38,9 +38,10 @@ final class ReportCures {
         paper.section("What would mend them", 2, 12);
         paper.paragraph(
                 "Of a beam line the least other section, by concrete and formwork, that satisfies with a strength used as far as "
-                        + "the basis wishes, else the least that satisfies; of a column the least whose sides all grow by the same, "
-                        + "for the lifts of that section and those that must follow. Each is designed anew with the forces as they are; "
-                        + "taking it means another analysis, since stiffness and weight change."
+                        + "the basis wishes, else the least that satisfies; where its spans differ the least that is only deeper, for "
+                        + "the spans of one section. Of a column the least whose sides all grow by the same, for the "
+                        + "lifts of that section and those that must follow. Each is designed anew with the forces as they are; taking "
+                        + "it means another analysis, since stiffness and weight change."
                         + (failing.size() > MOST ? " The first " + MOST + " of " + failing.size() + "." : ""));
         paper.table(
                 List.of(new PdfPaper.Column("mark", 62, false), new PdfPaper.Column("section", 449, false)),
@@ -99,13 +100,10 @@ final class ReportCures {
     }
 
     private static String cure(BuildingDesign d, BeamDesign b) {
-        boolean alike = b.line().spans().stream()
-                .allMatch(s -> s.section()
-                        .shape()
-                        .equals(b.line().spans().get(0).section().shape()));
-        if (!alike) {
-            return "Not tried: the spans have different sections.";
-        }
+        return SectionAdvice.taking(b).size() == b.line().spans().size() ? whole(d, b) : some(d, b);
+    }
+
+    private static String whole(BuildingDesign d, BeamDesign b) {
         List<SectionAdvice.Option> tried = SectionAdvice.upwards(
                 b, d.contexts().of(b.line()), d.analysis().index().building().sections());
         if (tried.isEmpty()) {
@@ -117,6 +115,20 @@ final class ReportCures {
         Optional<SectionAdvice.Option> best = last.inBand() ? Optional.of(last) : least;
         return best.map(o -> words(o, d.basis().usUnits()) + ".")
                 .orElse("None of the " + tried.size() + " sections tried within the limits of the basis satisfies.");
+    }
+
+    /** Of spans that differ those of one section become deeper. */
+    private static String some(BuildingDesign d, BeamDesign b) {
+        boolean us = d.basis().usUnits();
+        Optional<SectionAdvice.Deeper> found =
+                SectionAdvice.deeper(b, d.contexts().of(b.line()));
+        if (found.isEmpty()) {
+            return "Not tried: the limits of the basis leave no deeper section.";
+        }
+        SectionAdvice.Option o = found.get().option();
+        String was = found.get().was().label(us) + " in " + found.get().spans() + " of "
+                + b.line().spans().size() + " spans: ";
+        return was + (o.satisfied() ? words(o, us) : "none down to " + o.shape().label(us) + " satisfies") + ".";
     }
 
     private static String words(SectionAdvice.Option o, boolean us) {

@@ -12,7 +12,6 @@ import kolonne.core.beam.cage.BeamCage;
 import kolonne.core.beam.check.BeamDesign;
 import kolonne.core.beam.choice.BeamDesigner;
 import kolonne.core.beam.choice.StirrupChoice;
-import kolonne.core.beam.line.BeamLine;
 import kolonne.core.column.check.ColumnDesign;
 import kolonne.core.column.line.ColumnStack;
 import kolonne.core.design.BuildingDesign;
@@ -76,7 +75,7 @@ final class ChoiceRoutes {
      * @param inBand   whether the strength is used as far as the basis wishes
      * @param strength largest use of a strength
      * @param cost     steel, concrete and formwork together as kg of steel
-     * @param where    lifts of a column that take it, in words; empty for a line, which takes it whole
+     * @param where    lifts or spans that take it, in words; empty where a line takes it whole
      * @param edits    that put the section in force; empty for the present one
      */
     record TriedDto(
@@ -109,7 +108,7 @@ final class ChoiceRoutes {
         }
     }
 
-    /** @param options empty where the spans of the line have different sections */
+    /** @param options empty where nothing is worth a try */
     record SectionsDto(List<TriedDto> options) {}
 
     private void sections(Context c) {
@@ -124,7 +123,7 @@ final class ChoiceRoutes {
                                 d.contexts().of(b.line()),
                                 d.analysis().index().building().sections())
                         .stream()
-                        .map(o -> TriedDto.of(o, "", d.basis().usUnits(), edits(d, b.line(), o)))
+                        .map(o -> TriedDto.of(o, where(b), d.basis().usUnits(), edits(d, b, o)))
                         .toList()));
     }
 
@@ -152,8 +151,15 @@ final class ChoiceRoutes {
                 .give(members, t.option().shape());
     }
 
-    private static List<EditDto> edits(BuildingDesign d, BeamLine line, SectionAdvice.Option o) {
-        List<String> members = line.spans().stream()
+    /** Which spans take another section; empty where all do. */
+    private static String where(BeamDesign b) {
+        int taking = SectionAdvice.taking(b).size();
+        int all = b.line().spans().size();
+        return taking == all ? "" : taking + " of " + all + " spans";
+    }
+
+    private static List<EditDto> edits(BuildingDesign d, BeamDesign b, SectionAdvice.Option o) {
+        List<String> members = SectionAdvice.taking(b).stream()
                 .flatMap(s -> s.members().stream())
                 .map(Member::id)
                 .toList();

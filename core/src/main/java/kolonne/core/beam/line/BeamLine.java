@@ -161,11 +161,12 @@ public record BeamLine(
         return new BeamLine(id, mark, storey, out, supports, stations, length);
     }
 
-    /** The same line with another section in every span; its supports stay where they are. */
-    public BeamLine with(Shape shape) {
+    /** The same line with another section in every span of one shape; its supports stay where they are. */
+    public BeamLine with(Shape was, Shape shape) {
         return with(spans.stream()
-                .map(s -> s.with(new Section(
-                        shape.equals(s.section().shape()) ? s.section().id() : shape.label(), shape)))
+                .map(s -> s.section().shape().equals(was) && !shape.equals(was)
+                        ? s.with(new Section(shape.label(), shape))
+                        : s)
                 .toList());
     }
 

@@ -119,7 +119,7 @@ class SlabFlangesTest {
                         .max()
                         .orElseThrow()
                 > 0);
-        BeamLine deeper = line.with(new Shape.Rectangle(300, 800));
+        BeamLine deeper = line.with(line.spans().get(0).section().shape(), new Shape.Rectangle(300, 800));
         assertEquals(new Shape.Tee(300, 800, 2300, 150), deeper.spans().get(0).shape());
     }
 

@@ -9,6 +9,7 @@ import { Loading } from '../../ui/Loading'
 import { Downloads } from './Downloads'
 import { Drawings } from './Drawings'
 import { ScheduleTable } from './ScheduleTable'
+import { SteelChart } from './SteelChart'
 import { SheetView } from './SheetView'
 import { TitleBlock } from './TitleBlock'
 
@@ -107,6 +108,7 @@ function Schedule({ id, kind, kinds }: { id: string; kind: string; kinds: ReactN
             ) : (
               <ScheduleTable page={table.data!} />
             )}
+            {kind === 'totals' && page === pages - 1 && !marks && <SteelChart id={id} />}
           </div>
         )}
       </div>

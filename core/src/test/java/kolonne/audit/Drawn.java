@@ -130,7 +130,7 @@ final class Drawn {
                 dots,
                 c.tie().diameter(),
                 c.tie().area(),
-                TiePlaces.crossings(l, c),
+                TiePlaces.crossings(l, c, basis.beamCover()),
                 r == null ? List.of() : r.heldX(),
                 r == null ? List.of() : r.heldY(),
                 r == null ? c.count() : r.alongX(),

@@ -91,13 +91,15 @@ public final class ColumnAdvice {
     private static Map<Shape, String> candidates(ColumnDesign d, int lift, ColumnContext context) {
         Shape now = shape(d, lift);
         Map<Shape, String> out = new LinkedHashMap<>();
-        out.put(now, "");
+        Map<Shape, String> used = new LinkedHashMap<>();
         for (Member m : context.index().building().members()) {
             Section s = context.index().sectionOf(m);
             if (m.role() == Role.COLUMN && s.shape().getClass() == now.getClass()) {
-                out.merge(s.shape(), s.id(), (a, b) -> a.isEmpty() ? b : a);
+                used.putIfAbsent(s.shape(), s.id());
             }
         }
+        out.put(now, "");
+        Near.of(used, now).forEach((shape, id) -> out.merge(shape, id, (was, is) -> was.isEmpty() ? is : was));
         SectionLimits limits = context.basis().beams().advice();
         for (int k = -SMALLER; k <= LARGER; k++) {
             add(out, grown(now, k * limits.step(), k * limits.step()), limits);

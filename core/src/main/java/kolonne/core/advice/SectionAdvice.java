@@ -79,21 +79,53 @@ public final class SectionAdvice {
         return out;
     }
 
-    /** Other sections from the one with the least concrete and formwork on, up to the first in the band of the basis. */
+    /**
+     * Other sections from the one with the least concrete and formwork on, up to the first in the band of the basis. Where the line is too small: what is as
+     * wide and as deep as any of them, alone, if even that is too weak; and none that is nowhere larger than one that was too weak.
+     */
     public static List<Option> upwards(BeamDesign d, BeamContext context, List<Section> project) {
         Map<Shape, String> candidates = candidates(d, context, project);
         candidates.remove(shape(d));
         List<Shape> order = new ArrayList<>(candidates.keySet());
         order.sort(Comparator.comparingDouble(s -> CONCRETE * s.A() / 1e6 + FORMWORK * formed(s) / 1000));
+        boolean small = tooSmall(d);
+        Shape over = over(order);
+        if (small && over != null) {
+            Option o = tried(d, context, shape(d), over, "");
+            if (o.strength() > 1) {
+                return List.of(o);
+            }
+        }
         List<Option> out = new ArrayList<>();
+        List<Shape> failed = new ArrayList<>();
         for (Shape s : order) {
+            if (failed.stream().anyMatch(f -> !larger(s, f))) {
+                continue;
+            }
             Option o = tried(d, context, shape(d), s, candidates.get(s));
             out.add(o);
             if (o.inBand()) {
                 break;
             }
+            if (small && o.strength() > 1) {
+                failed.add(s);
+            }
         }
         return out;
+    }
+
+    /** A shape as wide and as deep as any of some; null where they are none or differ otherwise. */
+    private static Shape over(List<Shape> some) {
+        double b = some.stream().mapToDouble(Shape::webWidth).max().orElse(0);
+        double h = some.stream().mapToDouble(Shape::depth).max().orElse(0);
+        if (some.isEmpty() || some.get(0) instanceof Shape.Circle) {
+            return null;
+        }
+        if (!(some.get(0) instanceof Shape.Flanged f)) {
+            return new Shape.Rectangle(b, h);
+        }
+        boolean alike = some.stream().allMatch(s -> s.width() == f.width() && s.flangeDepth() == f.flangeDepth());
+        return alike && b <= f.bf() ? f.withWeb(b, h) : null;
     }
 
     /** A section that was tried for the spans of one shape. @param was that shape; @param spans how many have it */
@@ -209,11 +241,13 @@ public final class SectionAdvice {
     private static Map<Shape, String> candidates(Shape now, List<Section> project, SectionLimits limits) {
         Map<Shape, String> out = new LinkedHashMap<>();
         out.put(now, "");
+        Map<Shape, String> known = new LinkedHashMap<>();
         for (Section s : project) {
             if (s.shape().getClass() == now.getClass()) {
-                out.merge(s.shape(), s.id(), (a, b) -> a.isEmpty() ? b : a);
+                known.putIfAbsent(s.shape(), s.id());
             }
         }
+        Near.of(known, now).forEach((shape, id) -> out.merge(shape, id, (was, is) -> was.isEmpty() ? is : was));
         for (int k = -STEPS; k <= STEPS; k++) {
             add(out, sized(now, now.webWidth(), now.depth() + k * limits.step(), limits));
             if (Math.abs(k) <= WIDTHS) {

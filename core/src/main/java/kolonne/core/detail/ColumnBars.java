@@ -87,7 +87,7 @@ public final class ColumnBars {
                 out.add(BarShapes.of(basis).hoop("hoops", c.tie(), n, outside, lap));
             }
             if (c.wound()) {
-                Spiral spiral = Spiral.of(lift, c);
+                Spiral spiral = Spiral.of(lift, c, basis.beamCover());
                 out.add(BarShapes.of(basis).spiral(SPIRAL, c.tie(), outside, spiral.pitch(), spiral.turns()));
             }
             return;

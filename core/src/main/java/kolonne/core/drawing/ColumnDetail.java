@@ -161,7 +161,7 @@ public final class ColumnDetail {
 
     /** Its turns as they cross the picture from side to side; where they would run together on paper only those at its ends. */
     private void spiral(ColumnStack.Lift l, ColumnCage.LiftCage c, double left, double right, double foot) {
-        Spiral s = Spiral.of(l, c);
+        Spiral s = Spiral.of(l, c, basis.beamCover());
         boolean all = scales.ofWhole(s.pitch()) >= TURNS_APART;
         double some = s.flat() + TURNS_AT_ENDS;
         for (int half = 0; half < 2 * s.turns(); half++) {

@@ -72,7 +72,7 @@ public final class LiftInSpace {
         }
         if (cage.wound()) {
             BarItem item = find(items, i -> i.what().equals(ColumnBars.SPIRAL));
-            Spiral spiral = Spiral.of(lift, cage);
+            Spiral spiral = Spiral.of(lift, cage, basis.beamCover());
             add(item, SpaceBar.Use.TIE, bent.spiral(item, spiral), Point3.ORIGIN);
         }
     }

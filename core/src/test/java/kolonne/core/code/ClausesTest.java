@@ -25,12 +25,16 @@ class ClausesTest {
         Stream<DesignCode> codes = Stream.of(Aci318.SI, Aci318.US, En1992.of(Map.of()));
         return codes.flatMap(c -> {
             String pattern = c instanceof Aci318 ? ACI : EN;
-            List<Object> parts = new java.util.ArrayList<>(
-                    List.of(c, c.detailing(), c.columns(), c.serviceability(), c.torsion(), c.slenderness()));
+            List<Object> parts = new java.util.ArrayList<>(List.of(
+                    c, c.detailing(), c.columns(), c.serviceability(), c.torsion(), c.slenderness(), c.spirals()));
             c.crackWidth().ifPresent(parts::add);
             c.flangeShear().ifPresent(parts::add);
             c.ductile(Ductility.INTERMEDIATE).ifPresent(parts::add);
-            c.ductile(Ductility.SPECIAL).ifPresent(parts::add);
+            for (Ductility kind : List.of(Ductility.SPECIAL, Ductility.OUTSIDE)) {
+                c.ductile(kind)
+                        .ifPresent(f ->
+                                parts.addAll(List.of(f, f.columns(), f.columns().joints())));
+            }
             return parts.stream().map(p -> new Object[] {p, pattern});
         });
     }

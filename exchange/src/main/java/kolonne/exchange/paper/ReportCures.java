@@ -114,7 +114,7 @@ final class ReportCures {
                 tried.stream().filter(SectionAdvice.Option::satisfied).findFirst();
         Optional<SectionAdvice.Option> best = last.inBand() ? Optional.of(last) : least;
         return best.map(o -> words(o, d.basis().usUnits()) + ".")
-                .orElse("None of the " + tried.size() + " sections tried within the limits of the basis satisfies.");
+                .orElse("None up to " + last.shape().label(d.basis().usUnits()) + " satisfies.");
     }
 
     /** Of spans that differ those of one section become deeper. */

@@ -397,7 +397,7 @@ public final class ResultsJson {
         number("reachBelowHeadMm", q.ties().head());
         number("spacingInJointsMm", q.ties().joint());
         g.writeArrayFieldStart("placesMm");
-        for (double z : TiePlaces.crossings(lift, q)) {
+        for (double z : TiePlaces.crossings(lift, q, basis.beamCover())) {
             g.writeNumber(Math.round(10 * z) / 10.0);
         }
         g.writeEndArray();

@@ -14,6 +14,7 @@ import java.util.Set;
 import kolonne.core.basis.Basis;
 import kolonne.core.basis.local.LocalSettings;
 import kolonne.core.basis.local.LocalValues;
+import kolonne.core.basis.part.Ductility;
 import kolonne.exchange.edit.BasisPatch;
 import kolonne.exchange.edit.BasisWords;
 import org.junit.jupiter.api.Test;
@@ -23,7 +24,8 @@ import org.junit.jupiter.params.provider.ValueSource;
 
 class LocalFormTest {
     private static final ObjectMapper JSON = new ObjectMapper();
-    private static final List<String> KEYS = LocalValues.KEYS;
+    private static final List<String> KEYS =
+            LocalValues.KEYS.stream().filter(k -> !k.equals("outsideFrame")).toList();
     private static final String BASEMENT =
             "{'local':{'Basement / L0':{'role':'column','storeys':['L0'],'members':['C1','C2'],'set':{'columnCoverMm':50}}}}";
 
@@ -80,6 +82,17 @@ class LocalFormTest {
         assertEquals(expected, tree(r.basis().of(r.basis().local())));
         assertEquals(tree(b), tree(r.basis().with(List.of())));
         assertEquals(file.get("local").get("here").get("set"), tree(r.basis()).at("/local/here/set"));
+    }
+
+    /** No field of the project has this key: it makes of special frames what 18.14 asks of members outside them. */
+    @Test
+    void membersOutsideTheFrame() throws Exception {
+        Basis b = patched(Basis.standard(false), "{'ductility':'special'}");
+        String patch = "{'local':{'here':{'storeys':['L1'],'set':{'outsideFrame':true}}}}";
+        Basis with = patched(b, patch);
+        assertEquals(Ductility.OUTSIDE, with.of(with.local()).ductility());
+        assertEquals(Ductility.SPECIAL, with.ductility());
+        assertTrue(tree(with).at("/local/here/set/outsideFrame").asBoolean());
     }
 
     @Test

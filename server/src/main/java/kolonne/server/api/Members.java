@@ -569,7 +569,7 @@ final class Members {
                 new TieDto(
                         g.tie().label(),
                         g.tie().diameter(),
-                        TiePlaces.crossings(lift, g),
+                        TiePlaces.crossings(lift, g, basis.beamCover()),
                         rows == null ? List.of() : rows.heldX(),
                         rows == null ? List.of() : rows.heldY()),
                 shape instanceof Shape.Flanged f && g.layout() instanceof LegBars bars

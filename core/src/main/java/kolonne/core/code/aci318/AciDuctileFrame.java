@@ -32,6 +32,11 @@ record AciDuctileFrame(Ductility kind, UnitForm form) implements DuctileFrame {
         return outside() ? "18.14.3.3, " + special : ordinary() ? ordinary : special() ? special : intermediate;
     }
 
+    /** A clause of special frames. */
+    private Clause special(String clause) {
+        return Clause.of(outside() ? "18.14.3.3, " + clause : clause);
+    }
+
     @Override
     public DuctileColumns columns() {
         return new AciDuctileColumns(kind, form);
@@ -82,7 +87,7 @@ record AciDuctileFrame(Ductility kind, UnitForm form) implements DuctileFrame {
 
     @Override
     public Clause ratioClause() {
-        return Clause.of(clause("", "", "18.6.3.1"));
+        return special("18.6.3.1");
     }
 
     /** Nominal strength in 18.4.2.3(a); the probable strength of 18.6.5.1 has 1.25 fy. */
@@ -109,7 +114,7 @@ record AciDuctileFrame(Ductility kind, UnitForm form) implements DuctileFrame {
 
     @Override
     public Clause withoutConcreteClause() {
-        return Clause.of(clause("", "", "18.6.5.2"));
+        return special("18.6.5.2");
     }
 
     /** The lengths of 18.6.4.1: outside the system only what 18.6.5.2 says of them holds. */

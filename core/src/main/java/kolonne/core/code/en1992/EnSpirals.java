@@ -63,7 +63,7 @@ final class EnSpirals implements Spirals {
 
     @Override
     public Clause ratioClause() {
-        return Clause.NONE;
+        return Clause.of("9.5.3(1)");
     }
 
     /** The code has no rule: as much as is usual. */

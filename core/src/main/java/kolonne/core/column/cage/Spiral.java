@@ -5,7 +5,7 @@ import java.util.List;
 import kolonne.core.column.line.ColumnStack;
 
 /**
- * The spiral of a lift: from the top of the floor that it stands on to the beams at its head, at the pitch of its cage, with flat turns at both ends, one and a half at
+ * The spiral of a lift: from the top of the floor that it stands on to the lowest bars of the beams at its head, at the pitch of its cage, with flat turns at both ends, one and a half at
  * each at least (ACI 318-19 10.7.6.3, 25.7.3.4).
  *
  * @param from  height of its foot, along its middle, above the lift's lower joint [mm]
@@ -18,11 +18,12 @@ public record Spiral(double from, double pitch, double turns, double flat, doubl
     /** Flat turns at both ends together, at least. */
     private static final double FLAT = 3;
 
-    /** Of a lift whose cage has one. */
-    public static Spiral of(ColumnStack.Lift lift, ColumnCage.LiftCage c) {
+    /** Of a lift whose cage has one. @param cover of the beams, in which nothing lies [mm] */
+    public static Spiral of(ColumnStack.Lift lift, ColumnCage.LiftCage c, double cover) {
         double d = c.tie().diameter();
         double pitch = c.ties().middle();
-        double height = Math.max(FLAT * d, lift.top() - lift.base() - lift.inHead() - lift.inFoot() - d);
+        double into = Math.min(cover, lift.inHead());
+        double height = Math.max(FLAT * d, lift.top() - lift.base() - lift.inHead() + into - lift.inFoot() - d);
         // with just the flat turns, then what its whole half turns leave goes to the ends
         double turns = Math.ceil(2 * (FLAT + (height - FLAT * d) / pitch) - 1e-9) / 2;
         double between = pitch > d ? (height - turns * d) / (pitch - d) : 0;

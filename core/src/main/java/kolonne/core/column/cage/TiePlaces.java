@@ -72,11 +72,11 @@ public final class TiePlaces {
         return out;
     }
 
-    /** Heights where ties cross a vertical line: those of the hoops, and of every turn of a spiral. */
-    public static List<Double> crossings(ColumnStack.Lift lift, ColumnCage.LiftCage c) {
+    /** Heights where ties cross a vertical line: those of the hoops, and of every turn of a spiral. @param cover of the beams [mm] */
+    public static List<Double> crossings(ColumnStack.Lift lift, ColumnCage.LiftCage c, double cover) {
         List<Double> out = of(lift, c);
         if (c.wound()) {
-            out.addAll(Spiral.of(lift, c).crossings());
+            out.addAll(Spiral.of(lift, c, cover).crossings());
             out.sort(null);
         }
         return out;

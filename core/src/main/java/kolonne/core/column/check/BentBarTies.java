@@ -77,7 +77,8 @@ public record BentBarTies(double force, double strength) {
             double leg = c.tie().area() * basis.fyt();
             double x = c.layout().legsAlongX() * leg;
             double y = c.layout().legsAlongY() * leg;
-            TiePlaces.crossings(stack.lifts().get(i), c).forEach(z -> out.add(new Tie(foot + z, x, y)));
+            TiePlaces.crossings(stack.lifts().get(i), c, basis.beamCover())
+                    .forEach(z -> out.add(new Tie(foot + z, x, y)));
         }
         return out;
     }

@@ -117,8 +117,9 @@ class SpiralByHandTest {
                 new RingBars(8, BarCatalogue.METRIC.find("T25"), true),
                 BarCatalogue.METRIC.find("T10"),
                 new TieSpacing(150, 60, 60, 0, 0));
-        Spiral s = Spiral.of(l, c);
-        double height = l.top() - l.base() - l.inFoot() - l.inHead() - 10;
+        Spiral s = Spiral.of(l, c, 40);
+        // 40 into the beams, to their stirrups
+        double height = l.top() - l.base() - l.inFoot() - l.inHead() + 40 - 10;
         // 3 flat turns of 10 mm, the rest at 60, rounded up to half a turn
         assertEquals(Math.ceil(2 * (3 + (height - 30) / 60)) / 2, s.turns(), 1e-9);
         assertEquals(l.inFoot() + 5, s.height(0), 1e-9);

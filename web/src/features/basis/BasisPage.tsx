@@ -240,7 +240,7 @@ export function BasisPage({ id, state }: { id: string; state?: State }) {
             </Row>
             <Row
               name="Ties of round columns"
-              help="A spiral stands between the joints, hoops within them. By ACI it lets the section bear more; its pitch follows from its volume and the clear distance of its turns."
+              help="A spiral stands between the joints, hoops within them; by ACI it lets the section bear more."
             >
               <Select
                 value={b.roundTies}

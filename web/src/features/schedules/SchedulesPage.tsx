@@ -9,7 +9,6 @@ import { Loading } from '../../ui/Loading'
 import { Downloads } from './Downloads'
 import { Drawings } from './Drawings'
 import { ScheduleTable } from './ScheduleTable'
-import { SteelChart } from './SteelChart'
 import { SheetView } from './SheetView'
 import { TitleBlock } from './TitleBlock'
 
@@ -108,7 +107,6 @@ function Schedule({ id, kind, kinds }: { id: string; kind: string; kinds: ReactN
             ) : (
               <ScheduleTable page={table.data!} />
             )}
-            {kind === 'totals' && page === pages - 1 && !marks && <SteelChart id={id} />}
           </div>
         )}
       </div>

@@ -81,7 +81,7 @@ public final class ColumnAdvice {
                 grown.add(s);
             }
         }
-        return Halving.least(grown, s -> tried(d, lift, context, s, known.get(s)), t -> t.option.satisfied());
+        return Least.of(grown, s -> tried(d, lift, context, s, known.get(s)), Tried::option);
     }
 
     private static Shape shape(ColumnDesign d, int lift) {

@@ -9,6 +9,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Function;
 import kolonne.core.basis.part.SectionLimits;
 import kolonne.core.beam.check.BeamContext;
 import kolonne.core.beam.check.BeamDesign;
@@ -133,15 +134,15 @@ public final class SectionAdvice {
 
     /**
      * Of a line whose spans differ: the least section that is only deeper and with which the line satisfies, for the spans of one of the shapes that fail or adjoin what fails,
-     * the smallest first; where none does the deepest for the first of them. Found by halving: few are designed. Empty where the limits of the basis leave none.
+     * the smallest first; where none does the deepest for the first of them. Empty where the limits of the basis leave none.
      */
     public static Optional<Deeper> deeper(BeamDesign d, BeamContext context) {
         Deeper first = null;
         for (Shape was : weak(d)) {
-            Optional<Option> o = Halving.least(
+            Optional<Option> o = Least.of(
                     deeper(was, context.basis().beams().advice()),
                     s -> tried(d, context, was, s, known(s, context)),
-                    Option::satisfied);
+                    Function.identity());
             if (o.isPresent()) {
                 Deeper found = new Deeper(was, spans(d, was).size(), o.get());
                 if (found.option.satisfied()) {

@@ -337,7 +337,8 @@ public final class ColumnDesigner {
         for (int i = 0; i < borne.size(); i++) {
             for (LiftDemands.Demand d : decisive.get(i)) {
                 List<LiftDemands.Demand> now = borne.get(i).demands.of(d.combination(), steel);
-                if (utilisation(surface, now.get(d.number())) > 1) {
+                // with other steel a lift may be slender no more, so that a combination has fewer demands
+                if (d.number() < now.size() && utilisation(surface, now.get(d.number())) > 1) {
                     return true;
                 }
             }

@@ -1,6 +1,7 @@
 package kolonne.core.advice;
 
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.Comparator;
 import java.util.EnumSet;
 import java.util.LinkedHashMap;
@@ -43,7 +44,9 @@ public final class SectionAdvice {
             Cause.SHEAR_LIMIT,
             Cause.TORSION,
             Cause.SHEAR_TORSION_LIMIT,
-            Cause.DEFLECTION);
+            Cause.DEFLECTION,
+            Cause.BARS_DO_NOT_FIT,
+            Cause.STEEL_OVER_CAP);
 
     private SectionAdvice() {}
 
@@ -82,37 +85,55 @@ public final class SectionAdvice {
 
     /**
      * Other sections from the one with the least concrete and formwork on, up to the first in the band of the basis. Where the line is too small: what is as
-     * wide and as deep as any of them, alone, if even that is too weak; and none that is nowhere larger than one that was too weak.
+     * wide and as deep as any of them, alone, if even that is too weak. None that is nowhere larger than one that was too weak.
      */
     public static List<Option> upwards(BeamDesign d, BeamContext context, List<Section> project) {
         Map<Shape, String> candidates = candidates(d, context, project);
         candidates.remove(shape(d));
         List<Shape> order = new ArrayList<>(candidates.keySet());
-        order.sort(Comparator.comparingDouble(s -> CONCRETE * s.A() / 1e6 + FORMWORK * formed(s) / 1000));
-        boolean small = tooSmall(d);
+        order.sort(Comparator.comparingDouble(SectionAdvice::fixed));
         Shape over = over(order);
-        if (small && over != null) {
+        if (tooSmall(d) && over != null) {
             Option o = tried(d, context, shape(d), over, "");
             if (o.strength() > 1) {
                 return List.of(o);
             }
         }
+        Map<Shape, Option> known = lesser(d, order, s -> tried(d, context, shape(d), s, candidates.get(s)));
         List<Option> out = new ArrayList<>();
-        List<Shape> failed = new ArrayList<>();
         for (Shape s : order) {
-            if (failed.stream().anyMatch(f -> !larger(s, f))) {
+            if (tooWeak(known.values(), s)) {
                 continue;
             }
-            Option o = tried(d, context, shape(d), s, candidates.get(s));
+            Option o = known.computeIfAbsent(s, k -> tried(d, context, shape(d), k, candidates.get(k)));
             out.add(o);
             if (o.inBand()) {
                 break;
             }
-            if (small && o.strength() > 1) {
-                failed.add(s);
+        }
+        return out;
+    }
+
+    /** What comes of those with less concrete and formwork than the present section, the nearest first: those beyond one that is too weak need no trial. */
+    private static Map<Shape, Option> lesser(BeamDesign d, List<Shape> ascending, Function<Shape, Option> trial) {
+        Map<Shape, Option> out = new LinkedHashMap<>();
+        for (int i = ascending.size() - 1; i >= 0; i--) {
+            Shape s = ascending.get(i);
+            if (fixed(s) < fixed(shape(d)) && !tooWeak(out.values(), s)) {
+                out.put(s, trial.apply(s));
             }
         }
         return out;
+    }
+
+    /** Whether a shape is nowhere larger than another one that was too weak. */
+    private static boolean tooWeak(Collection<Option> tried, Shape s) {
+        return tried.stream().anyMatch(o -> o.strength() > 1 && !o.shape().equals(s) && !larger(s, o.shape()));
+    }
+
+    /** What concrete and formwork of a metre cost. */
+    private static double fixed(Shape s) {
+        return CONCRETE * s.A() / 1e6 + FORMWORK * formed(s) / 1000;
     }
 
     /** A shape as wide and as deep as any of some; null where they are none or differ otherwise. */

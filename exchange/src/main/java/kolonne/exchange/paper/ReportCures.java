@@ -107,7 +107,7 @@ final class ReportCures {
         List<SectionAdvice.Option> tried = SectionAdvice.upwards(
                 b, d.contexts().of(b.line()), d.analysis().index().building().sections());
         if (tried.isEmpty()) {
-            return "Not tried: the limits of the basis leave no other section.";
+            return "Not tried: the limits of the basis leave no section that could mend it.";
         }
         SectionAdvice.Option last = tried.get(tried.size() - 1);
         Optional<SectionAdvice.Option> least =

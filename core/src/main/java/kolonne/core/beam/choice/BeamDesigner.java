@@ -3,6 +3,7 @@ package kolonne.core.beam.choice;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.EnumSet;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
 import kolonne.core.basis.Basis;
@@ -146,7 +147,7 @@ public final class BeamDesigner {
             if (satisfied(d)) {
                 return d;
             }
-            if (trial == 0 && hopeless(d) && hopeless(whole.checked(served))) {
+            if (trial == 0 && inVain(d, whole.checked(served))) {
                 return null;
             }
             boolean fewer = cuts.fewer(d.stream()
@@ -160,7 +161,28 @@ public final class BeamDesigner {
         return null;
     }
 
-    /** Whether something fails that bars ending elsewhere never mend. */
+    /**
+     * Whether something fails that bars ending elsewhere never mend: what the section is too small for, or the same where all bars end as where none
+     * does.
+     */
+    private static boolean inVain(List<BeamDesign> ended, List<BeamDesign> whole) {
+        Set<String> both = unmet(ended);
+        both.retainAll(unmet(whole));
+        return !both.isEmpty() || hopeless(ended) && hopeless(whole);
+    }
+
+    /** What fails: cause, span and section of each, of all that are served. */
+    private static Set<String> unmet(List<BeamDesign> all) {
+        Set<String> out = new HashSet<>();
+        for (BeamDesign b : all) {
+            b.checks().stream()
+                    .filter(c -> !c.satisfied())
+                    .forEach(
+                            c -> out.add(b.line().mark() + ' ' + c.cause() + ' ' + c.part() + ' ' + Math.round(c.x())));
+        }
+        return out;
+    }
+
     private static boolean hopeless(List<BeamDesign> all) {
         return all.stream()
                 .flatMap(b -> b.checks().stream())

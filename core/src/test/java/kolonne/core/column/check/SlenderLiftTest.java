@@ -65,6 +65,38 @@ class SlenderLiftTest {
         return all.stream().mapToDouble(of).map(Math::abs).max().orElseThrow();
     }
 
+    /** With more steel λlim grows (EN 5.8.3.1): some of these struts are slender with the steel that is too weak, and no more with that which is chosen: a demand is then there no more. */
+    @Test
+    void withOtherSteelALiftMayBeSlenderNoMore() {
+        int changed = 0;
+        for (double height = 4000; height <= 7000; height += 250) {
+            for (double p = 500e3; p <= 3500e3; p += 500e3) {
+                ModelBuilder b = strut(height, p, 1);
+                b.memberLoads.add(
+                        new MemberLoad("P", "c1", MemberLoad.Kind.DISTRIBUTED, Direction.GLOBAL_X, 0, height, 50, 50));
+                Analysis a = b.solve();
+                ColumnContext c = ColumnContext.of(Sidesway.of(a, EN), EN);
+                ColumnDesign.LiftDesign d = ColumnDesigner.design(
+                                ColumnStacks.find(a.index()).get(0), c)
+                        .lifts()
+                        .get(0);
+                ColumnSteel chosen = ColumnSteel.of(d.lift(), d.cage(), EN);
+                LiftDemands demands = new LiftDemands(d.lift(), c);
+                int fewer = demands.all(chosen).size();
+                changed += demands.all(half(chosen)).size() > fewer ? 1 : 0;
+            }
+        }
+        assertTrue(changed > 1, changed + " struts");
+    }
+
+    private static ColumnSteel half(ColumnSteel s) {
+        return new ColumnSteel(half(s.x()), half(s.y()));
+    }
+
+    private static Slenderness.Bars half(Slenderness.Bars b) {
+        return new Slenderness.Bars(b.depth(), b.area() / 2, b.inertia() / 2);
+    }
+
     /**
      * 4 m under 90 kN/m: wL²/8 = 180 kNm in the middle. k lu / r = 34.6 > 22, EI = 0.4 × 30 000 × 400⁴/12 = 2.56e13 (nothing sustained),
      * Pc = π² EI / 4000² = 15.79 MN, δ = 1 / (1 − 500 / (0.75 × 15 791)) = 1.0441.

@@ -81,6 +81,7 @@ export type SectionsTried = Schemas['Sections']
 export type Parameter = Schemas['Parameter']
 export type BasisField = Schemas['Field']
 export type Revision = Schemas['Revision']
+export type Steel = components['schemas']['Steel']
 export type DrawingSheet = Schemas['Sheet']
 export type ProjectData = Schemas['ProjectData']
 export type ProjectText = Schemas['ProjectText']
@@ -252,6 +253,7 @@ export const api = {
     request<Surface>(`${p(id)}/members/${encodeURIComponent(mark)}/surface?lift=${lift}`, { signal }),
   schedule: (id: string, kind: string, marks: string, page: number, size: number, signal?: AbortSignal) =>
     request<SchedulePage>(`${p(id)}/schedules/${kind}?${query({ marks, page, size })}`, { signal }),
+  steel: (id: string, signal?: AbortSignal) => request<Steel>(`${p(id)}/steel`, { signal }),
   columnSchedule: (id: string, marks: string, sheet: number, signal?: AbortSignal) =>
     request<DrawingSheet>(`${p(id)}/column-schedule?${query({ marks, sheet })}`, { signal }),
   analysis: (id: string, signal?: AbortSignal) => request<AnalysisSummary>(`${p(id)}/analysis`, { signal }),

@@ -4777,6 +4777,53 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/projects/{id}/steel": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Steel of every storey by size of bar, as the chart at the end of the schedules has it */
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Steel"];
+                    };
+                };
+                /** @description What, where and how to mend */
+                default: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/problem+json": components["schemas"]["Problem"];
+                    };
+                };
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/projects/{id}/title-block": {
         parameters: {
             query?: never;
@@ -7542,6 +7589,10 @@ export interface components {
             last: components["schemas"]["Latest"];
             totals: components["schemas"]["Totals"] | null;
         };
+        Steel: {
+            sizes: string[];
+            storeys: components["schemas"]["StoreySteel"][];
+        };
         Step: {
             title: boolean;
             symbol: string;
@@ -7579,6 +7630,10 @@ export interface components {
         StirrupsWeighed: {
             span: number;
             options: components["schemas"]["Weighed"][];
+        };
+        StoreySteel: {
+            storey: string;
+            kg: number[];
         };
         StoreySway: {
             baseM: number;

@@ -1,6 +1,7 @@
-import { Input, Select } from 'antd'
+import { Select } from 'antd'
 import { useState } from 'react'
 import { DownloadButton } from '../../ui/DownloadButton'
+import { TextBox } from '../../ui/TextBox'
 
 /** Whose calculations the report holds. */
 const CALCULATIONS = [
@@ -39,7 +40,8 @@ export function Downloads({ id, marks }: { id: string; marks: string }) {
         onChange={setWhich}
       />
       {which === 'named' && (
-        <Input
+        <TextBox
+          width="100%"
           value={sheets}
           onChange={(e) => setSheets(e.target.value)}
           placeholder="L3-B02, C-D3"

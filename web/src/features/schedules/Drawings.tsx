@@ -1,5 +1,5 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query'
-import { Input, Pagination, Segmented, Select } from 'antd'
+import { Pagination, Segmented, Select } from 'antd'
 import { useState, type ReactNode } from 'react'
 import { useSearchParams } from 'react-router'
 import { api } from '../../api/client'
@@ -7,6 +7,7 @@ import { numberIn } from '../../lib/address'
 import { DownloadButton } from '../../ui/DownloadButton'
 import { ErrorView } from '../../ui/ErrorView'
 import { Loading } from '../../ui/Loading'
+import { TextBox } from '../../ui/TextBox'
 import { SheetView } from './SheetView'
 
 /** How large a sheet is shown, to the width that there is. */
@@ -77,13 +78,15 @@ export function Drawings({ id, kinds }: { id: string; kinds: ReactNode }) {
         <p className="soft">
           Beam lines, columns and types by their marks, or plans for the key plans alone; all where it is left empty.
         </p>
-        <Input
+        <TextBox
+          width="100%"
+          type="search"
           value={typed}
           aria-label="Marks to draw"
           placeholder="L3-B02, C-D3, TB4, plans"
           onChange={(e) => setTyped(e.target.value)}
           onBlur={() => typed.trim() !== marks && show({ marks: typed.trim() })}
-          onPressEnter={() => show({ marks: typed.trim() })}
+          onKeyDown={(e) => e.key === 'Enter' && show({ marks: typed.trim() })}
         />
         <p />
         <Select

@@ -60,6 +60,27 @@ const open = (at = '/') =>
   )
 
 describe('the schedules', () => {
+  it('charts the steel of every storey by size beneath the totals', async () => {
+    vi.spyOn(api, 'steel').mockResolvedValue({
+      sizes: ['T10', 'T20'],
+      storeys: [
+        { storey: 'L1', kg: [200, 600] },
+        { storey: 'L2', kg: [100, 0] },
+      ],
+    })
+    open('/?kind=totals&page=2')
+    const chart = await screen.findByRole('img', { name: 'Steel of every storey by size of bar' })
+    expect(within(chart).getByText('L2, T10: 100 kg')).toBeInTheDocument()
+    expect(within(chart).getByText('800 kg')).toBeInTheDocument()
+    // the highest on top, nothing for a size that is not there, each size its own pattern
+    const storeys = [...chart.querySelectorAll('text.strong')].map((t) => t.textContent)
+    expect(storeys).toEqual(['L2', 'L1'])
+    const parts = [...chart.querySelectorAll('rect title')].map((t) => t.parentElement!.getAttribute('fill'))
+    expect(parts).toEqual(['url(#steel-0)', 'url(#steel-0)', 'url(#steel-1)'])
+    const wide = [...chart.querySelectorAll('rect title')].map((t) => Number(t.parentElement!.getAttribute('width')))
+    expect(wide[2]! / wide[1]!).toBeCloseTo(3, 6)
+  })
+
   it('show the first page of the beams with the name of the project, figures aligned, failures marked', async () => {
     open()
     expect(await screen.findByText('Schedule of beams')).toBeInTheDocument()

@@ -1,14 +1,16 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query'
-import { Input, Pagination, Segmented } from 'antd'
+import { Pagination, Segmented } from 'antd'
 import { useState, type ReactNode } from 'react'
 import { useSearchParams } from 'react-router'
 import { api } from '../../api/client'
 import { numberIn } from '../../lib/address'
 import { ErrorView } from '../../ui/ErrorView'
 import { Loading } from '../../ui/Loading'
+import { TextBox } from '../../ui/TextBox'
 import { Downloads } from './Downloads'
 import { Drawings } from './Drawings'
 import { ScheduleTable } from './ScheduleTable'
+import { SteelChart } from './SteelChart'
 import { SheetView } from './SheetView'
 import { TitleBlock } from './TitleBlock'
 
@@ -107,6 +109,7 @@ function Schedule({ id, kind, kinds }: { id: string; kind: string; kinds: ReactN
             ) : (
               <ScheduleTable page={table.data!} />
             )}
+            {kind === 'totals' && page === pages - 1 && !marks && <SteelChart id={id} />}
           </div>
         )}
       </div>
@@ -126,14 +129,15 @@ function Marks({ marks, onChange }: { marks: string; onChange: (marks: string) =
   return (
     <>
       <p className="soft">Beam lines, columns and types by their marks; all where it is left empty.</p>
-      <Input
+      <TextBox
+        width="100%"
+        type="search"
         value={typed}
-        allowClear
         aria-label="Marks to schedule"
         placeholder="L3-B02, C-D3, TB4"
         onChange={(e) => setTyped(e.target.value)}
         onBlur={take}
-        onPressEnter={take}
+        onKeyDown={(e) => e.key === 'Enter' && take()}
       />
     </>
   )

@@ -1,8 +1,9 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query'
-import { Input, Modal } from 'antd'
+import { Modal } from 'antd'
 import { useState } from 'react'
 import { api } from '../../api/client'
 import { ErrorView } from '../../ui/ErrorView'
+import { TextBox } from '../../ui/TextBox'
 import type { TypeRole } from './useTypes'
 
 const SHOWN = 6
@@ -35,13 +36,14 @@ export function PatternDialog(p: {
         {'{role}'} is B or C, {'{storey}'} the storeys as L2-L6, {'{section}'} and {'{grid}'} those of the first member,{' '}
         {'{n}'} counts types that are otherwise alike.
       </p>
-      <Input
+      <TextBox
+        width="100%"
         autoFocus
         aria-label="Pattern"
         value={pattern}
         maxLength={60}
         onChange={(e) => setPattern(e.target.value)}
-        onPressEnter={() => !q.isError && marks.length > 0 && p.onTake(pattern)}
+        onKeyDown={(e) => e.key === 'Enter' && !q.isError && marks.length > 0 && p.onTake(pattern)}
       />
       {q.isError ? (
         <ErrorView error={q.error} />

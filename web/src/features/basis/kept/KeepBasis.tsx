@@ -1,8 +1,9 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
-import { App, Input, Modal } from 'antd'
+import { App, Modal } from 'antd'
 import { useState } from 'react'
 import { api, type ApiError, type Basis } from '../../../api/client'
 import { ErrorView } from '../../../ui/ErrorView'
+import { TextBox } from '../../../ui/TextBox'
 
 /** Keeps the basis under a name for all projects. */
 export function KeepBasis(p: { basis: Basis; onClose: () => void }) {
@@ -28,13 +29,14 @@ export function KeepBasis(p: { basis: Basis; onClose: () => void }) {
       onOk={() => keep.mutate()}
       onCancel={p.onClose}
     >
-      <Input
+      <TextBox
+        width="100%"
         autoFocus
         aria-label="Name to keep it by"
         value={name}
         maxLength={80}
         onChange={(e) => setName(e.target.value)}
-        onPressEnter={() => name.trim() && keep.mutate()}
+        onKeyDown={(e) => e.key === 'Enter' && name.trim() && keep.mutate()}
       />
       <p className="soft">
         {there ? 'A basis is kept under this name already; this one takes its place. ' : ''}

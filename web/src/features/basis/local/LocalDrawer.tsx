@@ -1,9 +1,10 @@
-import { Button, Checkbox, Drawer, Input, Select, Tooltip } from 'antd'
+import { Button, Checkbox, Drawer, Select, Tooltip } from 'antd'
 import { useState } from 'react'
 import type { Basis, Catalogue, LocalSet, LocalSettings, ResultRow } from '../../../api/client'
 import type { Units } from '../../../lib/units'
 import { omit } from '../../../lib/omit'
 import { NumberField } from '../../../ui/NumberField'
+import { TextBox } from '../../../ui/TextBox'
 import { BarChips } from '../BarChips'
 import { HEADINGS, shown, stored, unitOf } from '../fields'
 import { projectValue, valueWords, type LocalField } from './local'
@@ -59,7 +60,8 @@ export function LocalDrawer(p: {
     >
       <label className="field">
         <span>Name</span>
-        <Input
+        <TextBox
+          width="100%"
           autoFocus
           aria-label="Name"
           value={name}
@@ -175,6 +177,9 @@ function ValueRow(p: {
         />
       ) : (
         <BarChips name={f.name} bars={p.code.bars} value={value as string[]} onChange={give} />
+      )}
+      {own && f.key === 'outsideFrame' && value === true && p.basis.ductility === 'none' && (
+        <p className="soft">Changes nothing yet: the basis asks for no rules for earthquakes.</p>
       )}
     </div>
   )

@@ -77,6 +77,18 @@ describe('the part of the page', () => {
     })
   })
 
+  it('say so where being outside the frame changes nothing', async () => {
+    const outside = { local: { core: { storeys: ['L1'], members: [], set: { outsideFrame: true } } } }
+    const idle = /Changes nothing yet/
+    const shown = open({ ...basis, ductility: 'none', ...outside })
+    await userEvent.click(screen.getByRole('button', { name: 'Change core' }))
+    expect(screen.getByText(idle)).toBeInTheDocument()
+    shown.unmount()
+    open({ ...basis, ductility: 'special', ...outside })
+    await userEvent.click(screen.getByRole('button', { name: 'Change core' }))
+    expect(screen.queryByText(idle)).toBeNull()
+  })
+
   it('shows for whom they hold, renames and takes away', async () => {
     open({ ...basis, local: { basement } })
     const row = (await screen.findByText('basement')).closest('tr')!

@@ -13,6 +13,7 @@ import java.util.Map;
 import java.util.NoSuchElementException;
 import java.util.Optional;
 import java.util.Set;
+import kolonne.core.code.Bar;
 import kolonne.core.design.BuildingDesign;
 import kolonne.core.drawing.ColumnSchedule;
 import kolonne.core.drawing.Drawing;
@@ -22,6 +23,7 @@ import kolonne.core.drawing.Sheet;
 import kolonne.core.drawing.Sheets;
 import kolonne.core.project.ProjectData;
 import kolonne.core.schedule.Scheduled;
+import kolonne.core.schedule.StoreyQuantities;
 import kolonne.core.work.Progress;
 import kolonne.exchange.drawing.DrawingPdf;
 import kolonne.exchange.drawing.DxfWriter;
@@ -69,6 +71,11 @@ final class DrawingRoutes {
                         this::columns,
                         "marks",
                         "sheet"),
+                Route.get(
+                        "/api/projects/{id}/steel",
+                        "Steel of every storey by size of bar, as the chart at the end of the schedules has it",
+                        SteelDto.class,
+                        this::steel),
                 Route.get(
                         "/api/projects/{id}/title-block",
                         "A sheet with nothing but its title block; paper: A4 to A0",
@@ -141,6 +148,27 @@ final class DrawingRoutes {
             List<DiscDto> discs,
             List<TextDto> texts,
             @MayBeNull PictureDto logo) {}
+
+    /** @param kg by size, in the order of the sizes */
+    record StoreySteelDto(String storey, List<Double> kg) {}
+
+    /** @param storeys from the lowest; without a name what belongs to none */
+    record SteelDto(List<String> sizes, List<StoreySteelDto> storeys) {}
+
+    private void steel(Context c) {
+        Map<String, Map<Bar, Double>> steel =
+                StoreyQuantities.steel(ResultRoutes.published(projects, c).design());
+        List<String> sizes = steel.values().stream()
+                .findFirst()
+                .map(s -> s.keySet().stream().map(Bar::label).toList())
+                .orElse(List.of());
+        c.json(new SteelDto(
+                sizes,
+                steel.entrySet().stream()
+                        .map(e -> new StoreySteelDto(
+                                e.getKey(), List.copyOf(e.getValue().values())))
+                        .toList()));
+    }
 
     /** What is asked for, refused at once where there is no such thing. */
     private Making making(Context c) {

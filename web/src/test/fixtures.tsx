@@ -386,6 +386,7 @@ export const basis: Basis = {
   costAloneKg: 3,
   costOffMiddleKg: 4,
   costSizeKg: 10,
+  costZoneKg: 1.5,
   local: {},
 }
 

@@ -127,6 +127,9 @@ public final class PracticeBenchmark {
         }
         share("faces that mix sizes", faces, f -> apart(sizes(f), allowed) > 1);
         share("groups of a single bar", groups, g -> g.count() == 1);
+        say(
+                "  of these completing no row",
+                d.beams().stream().mapToLong(b -> outOfRow(b.cage().groups())).sum());
         share(
                 "stirrup zones under 700 mm",
                 d.beams().stream().flatMap(b -> b.cage().zones().stream()).toList(),
@@ -151,6 +154,21 @@ public final class PracticeBenchmark {
         }
         say("geometries of lines", geometries.size());
         say("distinct cages of lines", cages.size());
+    }
+
+    /** Single bars that are not the middle one of their layer. */
+    private static long outOfRow(List<BeamCage.Group> all) {
+        return all.stream()
+                .filter(g -> g.count() == 1)
+                .filter(g -> {
+                    double middle = (g.from() + g.to()) / 2;
+                    int row = all.stream()
+                            .filter(o -> o.face() == g.face() && o.layer() == g.layer() && o.covers(middle))
+                            .mapToInt(BeamCage.Group::count)
+                            .sum();
+                    return row == 1 || row % 2 == 0;
+                })
+                .count();
     }
 
     private static Set<Bar> sizes(List<BeamCage.Group> groups) {

@@ -230,8 +230,9 @@ class AuditTest {
         BuildingDesign d = design(building, basis(code));
         List<String> differences = new ArrayList<>();
         told("a frame out of plumb, " + CODES.get(code), read(d, differences), differences);
-        assertTrue(d.quantities().steel()
-                > DesignedDemo.by(DesignedDemo.SMALL, basis(code)).quantities().steel());
+        // of beams the cheapest cage may have less steel where more is asked of it, for fewer sizes or changes
+        BuildingDesign upright = DesignedDemo.by(DesignedDemo.SMALL, basis(code));
+        assertTrue(d.steel(Role.COLUMN).kg() > upright.steel(Role.COLUMN).kg());
     }
 
     private static HandLift byHand(boolean round, Basis basis, Random random) {

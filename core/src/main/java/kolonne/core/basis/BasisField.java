@@ -307,6 +307,15 @@ public record BasisField(
                     "One size too many: a second one on a face, or a third in a beam line. A size for the top and one for the bottom cost nothing.",
                     b -> b.practice().costs().size()),
             new BasisField(
+                    "costZoneKg",
+                    Part.COSTS,
+                    "A change of stirrups",
+                    Kind.MASS,
+                    0,
+                    100,
+                    "Where another zone of stirrups begins in a span. 0 asks for as many zones as save any.",
+                    b -> b.practice().costs().zone()),
+            new BasisField(
                     "spacingStepMm",
                     Part.STIRRUPS,
                     "Spacing step",

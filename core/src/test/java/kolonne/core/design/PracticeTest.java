@@ -145,6 +145,47 @@ class PracticeTest {
         assertTrue(LIGHTEST.beams().stream().noneMatch(b -> noted(b.findings(), "practice.sizes")));
     }
 
+    /** The least steel does both. */
+    @Test
+    void noBarLiesAloneInASecondLayerAndNoneIsAScrap() {
+        assertEquals(0, alone(PRACTICAL));
+        assertTrue(alone(LIGHTEST) > 20, alone(LIGHTEST) + " alone by least steel");
+        assertEquals(0, scraps(PRACTICAL));
+        assertTrue(scraps(LIGHTEST) > 0, scraps(LIGHTEST) + " scraps by least steel");
+    }
+
+    private static int alone(BuildingDesign d) {
+        int out = 0;
+        for (BeamDesign b : d.beams()) {
+            for (BeamCage.Group g : b.cage().groups()) {
+                double middle = (g.from() + g.to()) / 2;
+                int row = b.cage().groups().stream()
+                        .filter(o -> o.face() == g.face()
+                                && o.layer() == g.layer()
+                                && o.from() <= middle
+                                && o.to() >= middle)
+                        .mapToInt(BeamCage.Group::count)
+                        .sum();
+                out += g.layer() > 1 && row == 1 ? 1 : 0;
+            }
+        }
+        return out;
+    }
+
+    /** Bottom bars that begin and end within a span and are shorter than three tenths of it, cut on the module. */
+    private static int scraps(BuildingDesign d) {
+        int out = 0;
+        for (BeamDesign b : d.beams()) {
+            for (BeamLine.Span s : b.line().spans()) {
+                out += (int) b.cage().groups().stream()
+                        .filter(g -> g.face() == BeamCage.Face.BOTTOM && g.from() > s.faceFrom() && g.to() < s.faceTo())
+                        .filter(g -> g.to() - g.from() < 0.3 * s.clear() - 50)
+                        .count();
+            }
+        }
+        return out;
+    }
+
     @Test
     void nothingFailsForTheSakeOfPractice() {
         for (int i = 0; i < PRACTICAL.beams().size(); i++) {
@@ -343,8 +384,8 @@ class PracticeTest {
     @Test
     void whatABarCostsDecides() {
         BuildingDesign usual = small(Practice.METRIC);
-        BuildingDesign dear = small(new Practice(1, 250, 50, new HandlingCost(60, 3, 3, 4, 10)));
-        BuildingDesign free = small(new Practice(1, 250, 50, new HandlingCost(0, 0, 0, 0, 0)));
+        BuildingDesign dear = small(new Practice(1, 250, 50, new HandlingCost(60, 3, 3, 4, 10, 1.5)));
+        BuildingDesign free = small(new Practice(1, 250, 50, new HandlingCost(0, 0, 0, 0, 0, 0)));
         assertTrue(mainBars(dear) < 0.9 * mainBars(usual), mainBars(dear) + " bars against " + mainBars(usual));
         assertTrue(dear.quantities().steel() > usual.quantities().steel());
         assertTrue(

@@ -54,6 +54,6 @@ class HooksInSpaceTest {
             }
         });
         assertEquals(told, over);
-        assertEquals(8, told.size(), told.toString());
+        assertEquals(7, told.size(), told.toString());
     }
 }

@@ -91,6 +91,7 @@ public final class BasisFile {
             Double costAloneKg,
             Double costOffMiddleKg,
             Double costSizeKg,
+            Double costZoneKg,
             String columnSplices,
             String roundTies,
             Boolean starterBars,
@@ -151,6 +152,7 @@ public final class BasisFile {
                 b.practice().costs().alone(),
                 b.practice().costs().offMiddle(),
                 b.practice().costs().size(),
+                b.practice().costs().zone(),
                 word(b.practice().splices()),
                 word(b.practice().roundTies()),
                 b.practice().starters(),
@@ -348,7 +350,8 @@ public final class BasisFile {
                 or(d.costLayerKg(), usual.layer()),
                 or(d.costAloneKg(), usual.alone()),
                 or(d.costOffMiddleKg(), usual.offMiddle()),
-                or(d.costSizeKg(), usual.size()));
+                or(d.costSizeKg(), usual.size()),
+                or(d.costZoneKg(), usual.zone()));
     }
 
     private static <T> T or(T given, T usual) {

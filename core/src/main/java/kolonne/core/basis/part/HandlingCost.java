@@ -8,7 +8,8 @@ package kolonne.core.basis.part;
  * @param alone     a bar that lies alone in its layer, but where it completes a row
  * @param offMiddle bars that do not lie evenly about the middle of the web
  * @param size      a further size on a face, or a third one in a beam line; a size for the top and one for the bottom cost nothing
+ * @param zone      a change of the stirrups along a span
  */
-public record HandlingCost(double piece, double layer, double alone, double offMiddle, double size) {
-    public static final HandlingCost STANDARD = new HandlingCost(2, 8, 3, 4, 10);
+public record HandlingCost(double piece, double layer, double alone, double offMiddle, double size, double zone) {
+    public static final HandlingCost STANDARD = new HandlingCost(2, 8, 3, 4, 10, 1.5);
 }

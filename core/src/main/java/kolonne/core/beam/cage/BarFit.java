@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import kolonne.core.basis.Basis;
+import kolonne.core.basis.part.Preference;
 import kolonne.core.code.Bar;
 import kolonne.core.code.DesignCode;
 
@@ -143,6 +144,11 @@ public final class BarFit {
     /** Layers as far as bars fit into them, and how many additional bars find no place. */
     private record Filled(List<Layer> layers, int left) {}
 
+    /** Whether so many bars in a layer leave one alone in the next, which no site builds: nothing holds it there. */
+    private static boolean aloneInNext(int inLayer, int rest, Basis basis) {
+        return basis.bars().preference() == Preference.PRACTICAL && rest - inLayer == 1;
+    }
+
     private static Filled filled(Wanted w, Basis basis) {
         DesignCode code = basis.designCode();
         double width = clearWidth(w.bw(), basis, w.stirrup());
@@ -155,6 +161,7 @@ public final class BarFit {
         double height = (w.pairs() ? 2 : 1) * w.addedBar().diameter();
         int rest = w.added();
         int inFirst = fits(width, w.through(), w.throughBar(), w.addedBar(), rest, w.pairs(), basis);
+        inFirst -= inFirst > 0 && aloneInNext(inFirst, rest, basis) ? 1 : 0;
         if (inFirst > 0) {
             out.add(new Layer(
                     1,
@@ -179,6 +186,7 @@ public final class BarFit {
                     w.pairs(),
                     basis);
             int k = over(out, n, room, w, basis);
+            k -= k > 1 && aloneInNext(k, rest, basis) ? 1 : 0;
             if (k == 0) {
                 break;
             }

@@ -28,6 +28,8 @@ import kolonne.core.section.BarLayer;
 final class FlexureChoice {
     /** Through bars beyond those of crack control that are tried. */
     private static final int MOST_MORE_THROUGH = 6;
+    /** Bottoms of two sizes over which tops of others are tried, the cheapest. */
+    private static final int BOTTOMS = 3;
 
     private final BeamLine line;
     private final BeamContext context;
@@ -45,6 +47,9 @@ final class FlexureChoice {
     private final List<Bar> sizes;
     private final Handling handling;
     private boolean bottomYields;
+    /** Whether regions that the sizes of their face do not serve may have others. */
+    private boolean mending;
+
     private final double[] hogging;
     private final double[] sagging;
     /** Bottom bars already chosen when the top is; they work in compression over the supports. */
@@ -143,9 +148,16 @@ final class FlexureChoice {
         int furtherSizes() {
             Set<Bar> above = sizes(top);
             Set<Bar> below = sizes(bottom);
+            addCompression(top, below);
+            addCompression(bottom, above);
             int mixed = above.size() + below.size() - 2;
             above.addAll(below);
             return mixed + Math.max(0, above.size() - 2);
+        }
+
+        /** Bars in compression lie on the other face. */
+        private static void addCompression(Choice[] face, Set<Bar> other) {
+            Arrays.stream(face).filter(c -> c.compression() > 0).forEach(c -> other.add(c.compressionBar()));
         }
 
         private static Set<Bar> sizes(Choice[] face) {
@@ -180,7 +192,7 @@ final class FlexureChoice {
 
     /**
      * Bottom and top at the least cost, of neighbouring sizes or each of a size of its own, so that a face never mixes sizes that lie apart and a
-     * line has two at most; of any sizes where none of these serve.
+     * line has two at most. Where none of these serve a line has more than two, then a face two that lie apart, then any.
      *
      * @see Handling
      */
@@ -199,16 +211,65 @@ final class FlexureChoice {
                 }
             }
         }
+        if (best.chosen != null) {
+            return best.chosen;
+        }
         for (int more = together + 1; best.chosen == null && more < sizes.size(); more++) {
             ofNeighbours(more, best);
         }
-        return best.chosen != null ? best.chosen : ofSizes(sizes, best);
+        Chosen any = best.chosen != null ? best.chosen : ofSizes(sizes, best);
+        return any == null ? null : ofFewSizes(any, best);
+    }
+
+    /**
+     * Where no two sizes serve the line: two for each face, as near together as may be; else two, and others only in the regions that neither serves. Where
+     * nothing serves, the check may yet find that it does: then what is as strong as any sizes are.
+     */
+    private Chosen ofFewSizes(Chosen any, Cheapest of) {
+        Cheapest best = new Cheapest(of.below, of.above);
+        int nearest = Math.max(1, basis.practice().sizesApart());
+        int farthest = of.lacks(any) == 0 ? sizes.size() - 1 : nearest;
+        for (boolean mend : new boolean[] {false, true}) {
+            mending = mend;
+            for (int apart = nearest; best.chosen == null && apart <= farthest; apart++) {
+                eachOfTwo(apart, best);
+            }
+        }
+        mending = false;
+        if (best.chosen != null) {
+            return best.chosen;
+        }
+        boolean asStrong = best.nearest != null && of.lacks(best.nearest) <= of.lacks(any);
+        return asStrong && best.nearest.furtherSizes() < any.furtherSizes() ? best.nearest : any;
     }
 
     /** Bars of so many sizes that follow each other in the list. */
     private void ofNeighbours(int together, Cheapest best) {
         for (int first = 0; first + together <= sizes.size(); first++) {
             best.offer(ofSizes(sizes.subList(first, first + together), best));
+        }
+    }
+
+    /** Each face of two sizes of its own that lie so many steps apart at most. */
+    private void eachOfTwo(int apart, Cheapest best) {
+        List<List<Bar>> twos = new ArrayList<>();
+        for (int i = 0; i < sizes.size(); i++) {
+            for (int k = i + 1; k < sizes.size() && k <= i + apart; k++) {
+                twos.add(List.of(sizes.get(i), sizes.get(k)));
+            }
+        }
+        List<Choice[]> bottoms = twos.stream()
+                .map(two -> face(BeamCage.Face.BOTTOM, best.below, two, false))
+                .filter(c -> c != null && (mending || satisfied(c)))
+                .sorted(Comparator.comparingDouble(c -> lacks(c, best.below) + total(c, best.below)))
+                .limit(BOTTOMS)
+                .toList();
+        for (Choice[] bottom : bottoms) {
+            underTop = bottom;
+            for (List<Bar> two : twos) {
+                Choice[] top = face(BeamCage.Face.TOP, best.above, two, false);
+                best.offer(top == null ? null : new Chosen(top, bottom));
+            }
         }
     }
 
@@ -235,6 +296,10 @@ final class FlexureChoice {
         private final List<BarRegion> above;
         private Chosen chosen;
         private double least = Double.POSITIVE_INFINITY;
+        /** What lacks least, of what does not serve. */
+        private Chosen nearest;
+
+        private double leastLacking = Double.POSITIVE_INFINITY;
 
         Cheapest(List<BarRegion> below, List<BarRegion> above) {
             this.below = below;
@@ -250,10 +315,18 @@ final class FlexureChoice {
                 return;
             }
             double cost = total(c.bottom(), below) + total(c.top(), above) + handling.size() * c.furtherSizes();
-            if (satisfied(c.bottom()) && satisfied(c.top()) && cost < least) {
+            double lacks = lacks(c);
+            if (lacks == 0 && cost < least) {
                 chosen = c;
                 least = cost;
+            } else if (lacks > 0 && lacks + cost < leastLacking) {
+                nearest = c;
+                leastLacking = lacks + cost;
             }
+        }
+
+        double lacks(Chosen c) {
+            return FlexureChoice.lacks(c.bottom(), below) + FlexureChoice.lacks(c.top(), above);
         }
     }
 
@@ -329,10 +402,7 @@ final class FlexureChoice {
         double bestCost = Double.POSITIVE_INFINITY;
         for (Bar bar : throughSizes(face, sizes)) {
             Choice[] choices = withThrough(face, regions, bar, oneSize ? List.of(bar) : sizes);
-            double cost = total(choices, regions);
-            for (int i = 0; i < choices.length; i++) {
-                cost += choices[i].satisfies() ? 0 : 1e12 + 1e9 * (1 - strengthRatio(choices[i], regions.get(i)));
-            }
+            double cost = total(choices, regions) + lacks(choices, regions);
             if (cost < bestCost) {
                 best = choices;
                 bestCost = cost;
@@ -386,12 +456,25 @@ final class FlexureChoice {
             double most = 0;
             for (int i = 0; i < out.length; i++) {
                 out[i] = additions.cheapest(regions.get(i), through, bar, added, underTop);
+                if (mending && !out[i].satisfies()) {
+                    out[i] = additions.cheapest(regions.get(i), through, bar, sizes, underTop);
+                }
                 most = Math.max(most, out[i].area());
             }
             if (through * bar.area() >= part * most || through >= least + MOST_MORE_THROUGH) {
                 return out;
             }
         }
+    }
+
+    /** More than any bars cost, for every region that bars do not serve and for the strength that they lack, to a five-hundredth; 0 where they serve. */
+    private static double lacks(Choice[] choices, List<BarRegion> regions) {
+        double out = 0;
+        for (int i = 0; i < choices.length; i++) {
+            double ratio = Math.floor(500 * strengthRatio(choices[i], regions.get(i)) + 1e-9) / 500;
+            out += choices[i].satisfies() ? 0 : 1e12 + 1e9 * (1 - ratio);
+        }
+        return out;
     }
 
     private static double strengthRatio(Choice c, BarRegion r) {

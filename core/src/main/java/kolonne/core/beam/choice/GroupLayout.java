@@ -23,6 +23,8 @@ final class GroupLayout {
     private static final double MARGIN = 1.03;
     /** Part of the clear span that additional top bars cover at least. */
     private static final double LEAST_TOP = 0.2;
+    /** Part of the clear span that a bottom bar covers at least, where it is not to be a scrap. */
+    private static final double LEAST_BOTTOM = 0.3;
     /** Ends of bottom bars are set out on it, from the faces of the supports [mm]. */
     private static final double MODULE = 50;
     /** A bottom bar ends early where that makes it shorter by this at one end [mm]. */
@@ -232,7 +234,7 @@ final class GroupLayout {
 
     private Ending ending(Choice c, BeamLine.Span span, double[] whole, BottomCuts.Part part) {
         List<BarFit.Layer> running = runningOn(c, part);
-        double[] reach = reach(BeamCage.Face.BOTTOM, c, span.number(), running);
+        double[] reach = notTooShort(reach(BeamCage.Face.BOTTOM, c, span.number(), running), span);
         double from = span.faceFrom() + MODULE * Math.floor((reach[0] - span.faceFrom()) / MODULE);
         double to = span.faceTo() - MODULE * Math.floor((span.faceTo() - reach[1]) / MODULE);
         boolean left = cut.ends(span.number(), false) && from > span.faceFrom() && from - whole[0] >= LEAST_SAVED;
@@ -245,6 +247,13 @@ final class GroupLayout {
                 left ? from : whole[0],
                 right ? to : whole[1],
                 area * ((left ? from - whole[0] : 0) + (right ? whole[1] - to : 0)));
+    }
+
+    /** Where bottom bars begin and end; by the practical preference they are no scraps in the middle of a span. */
+    private double[] notTooShort(double[] reach, BeamLine.Span span) {
+        double least = basis.bars().preference() == Preference.PRACTICAL ? LEAST_BOTTOM * span.clear() : 0;
+        double more = Math.max(0, least - (reach[1] - reach[0])) / 2;
+        return new double[] {reach[0] - more, reach[1] + more};
     }
 
     /** The through bars and as many of the others, layer by layer, as run into the supports; a layer is parted in twos. */

@@ -1,6 +1,7 @@
 package kolonne.core.beam.choice;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.HashMap;
 import java.util.IdentityHashMap;
 import java.util.List;
@@ -182,9 +183,26 @@ final class RegionChoice {
 
     /** The least bars of both faces that serve where the section is too small with tension bars alone. */
     private Choice doubly(BarRegion r, int through, Bar bar) {
+        List<Bar> beside = practical() ? sizesOpposite(r) : List.of();
+        Choice alike = beside.isEmpty() ? null : doubly(r, through, bar, beside);
+        return alike != null ? alike : doubly(r, through, bar, addedSizes);
+    }
+
+    /** Sizes that lie on the other face already, so that compression bars mix no further one with them; none where that face is not chosen yet. */
+    private List<Bar> sizesOpposite(BarRegion r) {
+        return r.face() == BeamCage.Face.BOTTOM
+                ? List.of()
+                : Arrays.stream(underTop)
+                        .flatMap(c -> c.layers().stream().map(BarFit.Layer::bar))
+                        .distinct()
+                        .toList();
+    }
+
+    /** @param inCompression sizes that the bars on the other face may have */
+    private Choice doubly(BarRegion r, int through, Bar bar, List<Bar> inCompression) {
         Choice best = null;
         double bestArea = Double.POSITIVE_INFINITY;
-        for (Bar compression : addedSizes) {
+        for (Bar compression : inCompression) {
             for (int n = 1; n <= MOST_COMPRESSION && fitsInCompression(r, n, compression); n++) {
                 for (Bar extra : addedSizes) {
                     for (int added = 1; added <= MOST_ADDED; added++) {

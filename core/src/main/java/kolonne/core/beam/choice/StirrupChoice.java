@@ -3,7 +3,9 @@ package kolonne.core.beam.choice;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.function.ToDoubleFunction;
 import kolonne.core.basis.Basis;
+import kolonne.core.basis.part.Preference;
 import kolonne.core.beam.cage.BarsAt;
 import kolonne.core.beam.cage.BeamCage;
 import kolonne.core.beam.cage.StirrupPlaces;
@@ -23,9 +25,8 @@ import kolonne.core.explain.Trace;
 
 /**
  * Chooses stirrups of a span: bar, legs and at most three zones of spacing, by search over all that the basis allows. Wanted
- * is the least mass, then the fewest zones, then the fewest pieces; zone ends are those that need the fewest stirrups, and another zone must
- * save 2 % of them. Where
- * nothing practical serves the strongest is taken, and the check says so.
+ * is the least mass, with what every change of stirrups costs by the practical preference, then the fewest zones, then the fewest pieces; zone ends are those
+ * that need the fewest stirrups, and another zone must save 2 %. Where nothing practical serves the strongest is taken, and the check says so.
  */
 public final class StirrupChoice {
     private static final double SAME_PLACE = 1;
@@ -76,16 +77,17 @@ public final class StirrupChoice {
     /**
      * An arrangement that was tried.
      *
-     * @param mass      of all stirrups of the span [kg]
+     * @param mass      of all stirrups of the span [kg]; {@code cost} with what their changes along it cost
      * @param pieces    hoops and ties to bend and place
      * @param practical whether its closest spacing is one that can be built
      */
-    public record Option(Bar bar, int legs, List<BeamCage.Zone> zones, double mass, int pieces, boolean practical) {
+    public record Option(
+            Bar bar, int legs, List<BeamCage.Zone> zones, double mass, double cost, int pieces, boolean practical) {
         public Option {
             zones = List.copyOf(zones);
         }
 
-        /** Practical ones first, then mass (within 2 % alike), then fewest zones, then fewest pieces. */
+        /** Practical ones first, then cost (within 2 % alike), then fewest zones, then fewest pieces. */
         boolean betterThan(Option o) {
             if (practical != o.practical) {
                 return practical;
@@ -94,8 +96,8 @@ public final class StirrupChoice {
                 // none can be built: the strongest shows best what is missing
                 return zones.get(0).bar().area() * legs > o.zones.get(0).bar().area() * o.legs;
             }
-            if (Math.abs(mass - o.mass) > ALIKE * o.mass) {
-                return mass < o.mass;
+            if (Math.abs(cost - o.cost) > ALIKE * o.cost) {
+                return cost < o.cost;
             }
             return zones.size() != o.zones.size() ? zones.size() < o.zones.size() : pieces < o.pieces;
         }
@@ -108,7 +110,7 @@ public final class StirrupChoice {
                 double[] spacing = spacings(bar, legs);
                 boolean hopeless = best != null
                         && best.practical()
-                        && (!practical(spacing) || leastMass(bar, legs, spacing) > (1 + ALIKE) * best.mass());
+                        && (!practical(spacing) || leastMass(bar, legs, spacing) > (1 + ALIKE) * best.cost());
                 Option o = hopeless ? null : option(bar, legs, spacing);
                 best = o != null && (best == null || o.betterThan(best)) ? o : best;
             }
@@ -194,8 +196,19 @@ public final class StirrupChoice {
 
     private Option option(Bar bar, int legs, List<BeamCage.Zone> zones, boolean practical) {
         int sets = count(zones);
-        return new Option(
-                bar, legs, zones, sets * setLength(legs) * bar.area() * STEEL, sets * (1 + (legs - 1) / 2), practical);
+        double mass = sets * setMass(bar, legs);
+        return new Option(bar, legs, zones, mass, mass + changes(zones), sets * (1 + (legs - 1) / 2), practical);
+    }
+
+    /** Of the stirrups in one place [kg]. */
+    private double setMass(Bar bar, int legs) {
+        return setLength(legs) * bar.area() * STEEL;
+    }
+
+    /** What changes of the stirrups along the span cost beside their mass [kg]. */
+    private double changes(List<BeamCage.Zone> zones) {
+        boolean practical = basis.bars().preference() == Preference.PRACTICAL;
+        return practical ? basis.practice().costs().zone() * (zones.size() - 1) : 0;
     }
 
     /** Legs that the transverse spacing asks for where the shear is highest. */
@@ -262,23 +275,24 @@ public final class StirrupChoice {
         return i == x.length - 1 ? span.faceTo() : x[i + 1];
     }
 
-    /** The fewest zones of which the stirrups are within 2 % of the fewest that the basis's zones allow. */
+    /** The fewest zones of which the stirrups and their changes cost within 2 % of the least that the basis's zones allow. */
     private List<BeamCage.Zone> zones(Bar bar, int legs, double[] spacing) {
         double all =
                 java.util.Arrays.stream(spacing).min().orElse(basis.stirrups().most());
         List<List<BeamCage.Zone>> found = new ArrayList<>(
                 List.of(List.of(new BeamCage.Zone(span.number(), span.faceFrom(), span.faceTo(), bar, legs, all))));
         int most = basis.stirrups().zonesMost();
-        double[][] least = most >= 2 && spacing.length >= 3 ? least(spacing) : null;
-        if (least != null) {
-            found.add(two(bar, legs, least));
+        double[][] closest = most >= 2 && spacing.length >= 3 ? least(spacing) : null;
+        if (closest != null) {
+            found.add(two(bar, legs, closest));
         }
-        if (least != null && most >= 3 && spacing.length >= 4) {
-            found.add(three(bar, legs, least));
+        if (closest != null && most >= 3 && spacing.length >= 4) {
+            found.add(three(bar, legs, closest));
         }
-        int fewest = found.stream().mapToInt(StirrupChoice::count).min().orElseThrow();
+        ToDoubleFunction<List<BeamCage.Zone>> cost = z -> count(z) * setMass(bar, legs) + changes(z);
+        double least = found.stream().mapToDouble(cost).min().orElseThrow();
         List<BeamCage.Zone> best = found.stream()
-                .filter(z -> count(z) <= (1 + ALIKE) * fewest)
+                .filter(z -> cost.applyAsDouble(z) <= (1 + ALIKE) * least)
                 .min(Comparator.comparingInt((List<BeamCage.Zone> z) -> z.size())
                         .thenComparingInt(StirrupChoice::count))
                 .orElseThrow();

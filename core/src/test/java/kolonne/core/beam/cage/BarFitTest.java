@@ -8,6 +8,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Random;
 import kolonne.core.basis.Basis;
+import kolonne.core.basis.part.Preference;
 import kolonne.core.code.Bar;
 import org.junit.jupiter.api.Test;
 
@@ -28,7 +29,7 @@ class BarFitTest {
 
     /**
      * Web 300, cover 40, stirrup 10: 200 between the legs. Five T16 leave (200 − 5 · 16) / 4 = 30 mm, six 20.8; ACI 318-19 25.2.1 asks 4/3 · 20 = 26.7.
-     * The sixth bar lies 25 mm (25.2.2) over the first layer: 40 + 10 + 16 + 25 + 8 = 99.
+     * The sixth bar lies 25 mm (25.2.2) over the first layer: 40 + 10 + 16 + 25 + 8 = 99; a site lays another beside it.
      */
     @Test
     void whatFindsNoRoomBesideTheOthersLiesOverThem() {
@@ -40,6 +41,12 @@ class BarFitTest {
                         new BarFit.Layer(1, 2, bar(16), 58),
                         new BarFit.Layer(1, 3, bar(16), 58),
                         new BarFit.Layer(2, 1, bar(16), 99)),
+                BarFit.place(wanted(4), BASIS.with(Preference.LEAST_STEEL)));
+        assertEquals(
+                List.of(
+                        new BarFit.Layer(1, 2, bar(16), 58),
+                        new BarFit.Layer(1, 2, bar(16), 58),
+                        new BarFit.Layer(2, 2, bar(16), 99)),
                 BarFit.place(wanted(4), BASIS));
     }
 
@@ -66,6 +73,7 @@ class BarFitTest {
         BarFit.Memo memo = new BarFit.Memo(BASIS);
         List<BarFit.Wanted> asked = new ArrayList<>();
         int none = 0;
+        int alone = 0;
         for (int i = 0; i < 4000; i++) {
             BarFit.Wanted w = random.nextInt(4) == 0 && !asked.isEmpty()
                     ? asked.get(random.nextInt(asked.size()))
@@ -81,7 +89,19 @@ class BarFitTest {
             List<BarFit.Layer> anew = BarFit.place(w, BASIS);
             none += anew == null ? 1 : 0;
             assertEquals(anew, memo.place(w), w.toString());
+            alone += alone(anew) ? 1 : 0;
         }
         assertTrue(none > 400 && none < 3600, none + " do not fit");
+        assertEquals(0, alone, "bars alone over two or more");
+    }
+
+    /** Whether a bar lies alone over a layer that could have lent it another. */
+    private static boolean alone(List<BarFit.Layer> layers) {
+        if (layers == null || layers.size() < 3) {
+            return false;
+        }
+        BarFit.Layer last = layers.get(layers.size() - 1);
+        BarFit.Layer below = layers.get(layers.size() - 2);
+        return last.number() > 1 && last.count() == 1 && (below.count() > 1 || below.number() == 1);
     }
 }

@@ -6321,6 +6321,7 @@ export interface components {
             costAloneKg: number;
             costOffMiddleKg: number;
             costSizeKg: number;
+            costZoneKg: number;
             columnSplices: string;
             roundTies: string;
             starterBars: boolean;

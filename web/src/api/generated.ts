@@ -7758,6 +7758,7 @@ export interface components {
             steelKg: number;
             aloneKg: number;
             densityKgM3: number;
+            congestion: number;
             sound: boolean;
         };
         TypeChange: {
@@ -7773,6 +7774,7 @@ export interface components {
             types: number;
             kg: number;
             pieces: number;
+            marks: number;
         };
         TypeCurve: {
             ready: boolean;

@@ -4,7 +4,7 @@ import { Link } from 'react-router'
 import type { TypeChange, TypeRow } from '../../api/client'
 import { rampColor } from '../../drawing/ramp'
 import { utilisation } from '../../lib/format'
-import { tonnage, type Units } from '../../lib/units'
+import { density, tonnage, type Units } from '../../lib/units'
 import { InlineText } from '../../ui/InlineText'
 import { useMayEdit } from '../people/session'
 import { CagePreview } from './CagePreview'
@@ -61,7 +61,10 @@ export function TypeDetail({ id, row, others, units, busy, onChange }: Props) {
       <CagePreview id={id} mark={row.governing} units={units} />
       <p className="soft">
         <Link to={`/p/${id}/sheet/${encodeURIComponent(row.governing)}`}>{row.governing}</Link> governs:{' '}
-        {row.check.toLowerCase()}, {utilisation(row.utilisation)}
+        {row.check.toLowerCase()}, {utilisation(row.utilisation)} · {density(row.densityKgM3, 1, units)} ·{' '}
+        <Tooltip title="How near each other bars lie where they are nearest: 1 is as near as the code allows">
+          <span className={row.congestion > 1 ? 'over-ink' : ''}>congestion {utilisation(row.congestion)}</span>
+        </Tooltip>
       </p>
       <div className="type-foot">
         {shared && (

@@ -2,7 +2,7 @@ import { useVirtualizer } from '@tanstack/react-virtual'
 import { useEffect, useMemo, useRef } from 'react'
 import type { TypeRow } from '../../api/client'
 import { utilisation } from '../../lib/format'
-import { massIn, type Units } from '../../lib/units'
+import { density, massIn, type Units } from '../../lib/units'
 
 /** Steel in tonnes or tons, without its unit. */
 export const tons = (kg: number, u: Units) => (u.us ? massIn(kg, u) / 2000 : kg / 1000).toFixed(2)
@@ -47,7 +47,16 @@ export function TypeTable(p: Props) {
         <span>storeys</span>
         <span>bars where it governs</span>
         <span className="num">util.</span>
+        <span
+          className="num wide"
+          title="How near each other bars lie where they are nearest: 1 is as near as the code allows"
+        >
+          congest.
+        </span>
         <span className="num">{p.units.us ? 'tons' : 't'}</span>
+        <span className="num wide">
+          {p.units.mass}/{p.units.volume}
+        </span>
         <span className="num" title="More than the same members take with cages of their own">
           surplus
         </span>
@@ -94,7 +103,9 @@ export function TypeTable(p: Props) {
                   {r.bars} · {r.stirrups}
                 </span>
                 <span className={r.satisfied ? 'num' : 'num over-ink'}>{utilisation(r.utilisation)}</span>
+                <span className={r.congestion > 1 ? 'num wide over-ink' : 'num wide'}>{utilisation(r.congestion)}</span>
                 <span className="num">{tons(r.steelKg, p.units)}</span>
+                <span className="num wide">{density(r.densityKgM3, 1, p.units).split(' ')[0]}</span>
                 <span className="num">
                   {r.members.length > 1
                     ? `${r.steelKg >= r.aloneKg ? '+' : '−'}${tons(Math.abs(r.steelKg - r.aloneKg), p.units)}`

@@ -24,6 +24,7 @@ const type = (mark: string, members: string[], over: Partial<TypeRow> = {}): Typ
   steelKg: 1000 * members.length,
   aloneKg: 950 * members.length,
   densityKgM3: 120,
+  congestion: 0.92,
   sound: true,
   ...over,
 })
@@ -39,12 +40,12 @@ const curve: TypeCurve = {
   aloneKg: 5700,
   alonePieces: 900,
   points: [
-    { types: 6, kg: 5700, pieces: 900 },
-    { types: 4, kg: 5750, pieces: 905 },
-    { types: 2, kg: 6400, pieces: 950 },
+    { types: 6, kg: 5700, pieces: 900, marks: 180 },
+    { types: 4, kg: 5750, pieces: 905, marks: 181 },
+    { types: 2, kg: 6400, pieces: 950, marks: 190 },
   ],
   suggested: 4,
-  now: { types: 3, kg: 6000, pieces: 940 },
+  now: { types: 3, kg: 6000, pieces: 940, marks: 188 },
 }
 const job = (over: Partial<Job>): Job => ({
   id: 'j1',
@@ -108,6 +109,9 @@ describe('the types', () => {
     expect(screen.getByText('2 shared · 1 by themselves')).toBeInTheDocument()
     expect(await screen.findByText('3 types')).toBeInTheDocument()
     expect(screen.getByText('+5.3 %')).toBeInTheDocument()
+    expect(screen.getByText('188 bar marks')).toBeInTheDocument()
+    // how full and how dense each is, where the window is wide, and always beside the chosen one
+    expect(options[0]).toHaveTextContent(/0\.92.*120/)
   })
 
   it('are looked at by moving the mark, and made by a press', async () => {
@@ -258,9 +262,9 @@ describe('the types', () => {
     vi.spyOn(api, 'typeCurve').mockResolvedValue({
       ...curve,
       members: 0,
-      points: [{ types: 0, kg: 0, pieces: 0 }],
+      points: [{ types: 0, kg: 0, pieces: 0, marks: 0 }],
       suggested: 0,
-      now: { types: 0, kg: 0, pieces: 0 },
+      now: { types: 0, kg: 0, pieces: 0, marks: 0 },
     })
     open('/?role=column')
     expect(await screen.findByText('There are no columns in this model.')).toBeInTheDocument()

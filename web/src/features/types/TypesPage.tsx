@@ -262,7 +262,10 @@ function Words(p: { c: TypeCurve; units: Units; role: TypeRole; looking?: TypeCu
           {Math.abs(part).toFixed(1)} %
         </b>{' '}
         over every member its own cage ({tonnage(p.c.aloneKg, p.units)}) ·{' '}
-        <span className="whole">{grouped(here.pieces)} pieces</span>
+        <span className="whole">{grouped(here.pieces)} pieces</span> ·{' '}
+        <span className="whole" title="Items of the bar list: bars of a type that are cut and bent alike are one">
+          {grouped(here.marks)} bar marks
+        </span>
       </p>
       {fewer.length > 0 && (
         <p className="soft">

@@ -2,10 +2,10 @@ import { describe, expect, it } from 'vitest'
 import { levels, nearestPoint, scales, step, ticks } from './typeCurve'
 
 const points = [
-  { types: 40, kg: 100_000, pieces: 900 },
-  { types: 30, kg: 100_500, pieces: 910 },
-  { types: 20, kg: 104_000, pieces: 950 },
-  { types: 10, kg: 120_000, pieces: 1000 },
+  { types: 40, kg: 100_000, pieces: 900, marks: 180 },
+  { types: 30, kg: 100_500, pieces: 910, marks: 182 },
+  { types: 20, kg: 104_000, pieces: 950, marks: 190 },
+  { types: 10, kg: 120_000, pieces: 1000, marks: 200 },
 ]
 const frame = { width: 500, height: 300, left: 50, right: 10, top: 10, bottom: 30 }
 
@@ -20,7 +20,7 @@ describe('the curve of types', () => {
     expect(s.y(100_000)).toBeGreaterThan(s.y(104_000))
   })
   it('bears a single point and a building of one member', () => {
-    const s = scales([{ types: 1, kg: 50, pieces: 3 }], 50, frame)
+    const s = scales([{ types: 1, kg: 50, pieces: 3, marks: 0 }], 50, frame)
     expect(Number.isFinite(s.x(1))).toBe(true)
     expect(Number.isFinite(s.y(50))).toBe(true)
   })

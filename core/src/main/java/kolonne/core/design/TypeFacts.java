@@ -18,6 +18,7 @@ import kolonne.core.beam.line.BeamLine;
 import kolonne.core.check.CheckResult;
 import kolonne.core.column.check.ColumnDesign;
 import kolonne.core.column.line.ColumnStack;
+import kolonne.core.finding.Cause;
 import kolonne.core.model.Role;
 import kolonne.core.model.Storey;
 
@@ -77,6 +78,18 @@ public final class TypeFacts {
                         .thenComparingDouble(id -> governing(id).utilisation())
                         .thenComparing(Comparator.reverseOrder()))
                 .orElseThrow();
+    }
+
+    /** The largest use of a distance between bars in any of some members: 1 where they lie as near each other as they may; 0 for no such check. */
+    public double congestion(List<String> members) {
+        return members.stream()
+                .flatMap(id -> beams.containsKey(id)
+                        ? beams.get(id).checks().stream()
+                        : columns.get(id).lifts().stream().flatMap(l -> l.checks().stream()))
+                .filter(c -> c.cause() == Cause.BARS_DO_NOT_FIT)
+                .mapToDouble(CheckResult::utilisation)
+                .max()
+                .orElse(0);
     }
 
     /** Concrete of a member [mm3]. */

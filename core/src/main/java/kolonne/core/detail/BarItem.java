@@ -16,6 +16,13 @@ public record BarItem(String what, String shape, Bar bar, int number, List<Doubl
         dims = List.copyOf(dims);
     }
 
+    /** What bars have in common that are cut and bent alike, wherever they lie. */
+    public record Kind(String shape, Bar bar, List<Double> dims, double cutLength) {}
+
+    public Kind kind() {
+        return new Kind(shape, bar, dims, cutLength);
+    }
+
     /** Whether it is bent from a coil instead of a bar of the length delivered: a spiral. */
     public boolean fromCoil() {
         return shape.equals("77");

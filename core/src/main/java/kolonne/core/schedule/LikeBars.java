@@ -7,7 +7,6 @@ import java.util.Map;
 import java.util.TreeSet;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
-import kolonne.core.code.Bar;
 import kolonne.core.detail.BarItem;
 
 /** Bars of a member that are cut and bent alike are one item of the bar list, and have one mark, wherever they lie. */
@@ -17,27 +16,21 @@ public final class LikeBars {
 
     private LikeBars() {}
 
-    private record Key(String shape, Bar bar, List<Double> dims, double cutLength) {
-        static Key of(BarItem b) {
-            return new Key(b.shape(), b.bar(), b.dims(), b.cutLength());
-        }
-    }
-
     /** Items as they come first, each with the number of all that are like it. */
     static List<BarItem> of(List<BarItem> bars) {
-        Map<Key, List<BarItem>> alike = new LinkedHashMap<>();
+        Map<BarItem.Kind, List<BarItem>> alike = new LinkedHashMap<>();
         bars.forEach(
-                b -> alike.computeIfAbsent(Key.of(b), k -> new ArrayList<>()).add(b));
+                b -> alike.computeIfAbsent(b.kind(), k -> new ArrayList<>()).add(b));
         return alike.values().stream().map(LikeBars::one).toList();
     }
 
     /** Bars of all lifts of a stack, from the foundation. @param heads storeys at the heads of the lifts */
     static List<BarItem> ofLifts(List<List<BarItem>> lifts, List<String> heads) {
-        Map<Key, Map<String, List<Integer>>> where = new LinkedHashMap<>();
-        Map<Key, BarItem> sum = new LinkedHashMap<>();
+        Map<BarItem.Kind, Map<String, List<Integer>>> where = new LinkedHashMap<>();
+        Map<BarItem.Kind, BarItem> sum = new LinkedHashMap<>();
         for (int i = 0; i < lifts.size(); i++) {
             for (BarItem b : lifts.get(i)) {
-                Key key = Key.of(b);
+                BarItem.Kind key = b.kind();
                 where.computeIfAbsent(key, k -> new LinkedHashMap<>())
                         .computeIfAbsent(b.what(), k -> new ArrayList<>())
                         .add(i);
@@ -106,7 +99,7 @@ public final class LikeBars {
     /** The place in a list of the item that bars belong to. @throws IllegalArgumentException if they are in none */
     public static int place(List<BarItem> list, BarItem bars) {
         for (int i = 0; i < list.size(); i++) {
-            if (Key.of(list.get(i)).equals(Key.of(bars))) {
+            if (list.get(i).kind().equals(bars.kind())) {
                 return i;
             }
         }

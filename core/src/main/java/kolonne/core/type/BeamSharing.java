@@ -31,14 +31,14 @@ final class BeamSharing implements Sharing<BeamLine, BeamDesign> {
 
     private final Function<Basis, BeamContext> contexts;
     private final Map<String, BeamDesign> own = new HashMap<>();
-    private final Map<String, Steel> steel = new HashMap<>();
+    private final Map<String, CountedBars> bars = new HashMap<>();
 
     /** @param own designs of the lines by themselves; @param contexts by the basis of a line */
     BeamSharing(List<BeamDesign> own, Function<Basis, BeamContext> contexts) {
         this.contexts = contexts;
         for (BeamDesign d : own) {
             this.own.put(d.line().id(), d);
-            steel.put(d.line().id(), Steel.of(d));
+            bars.put(d.line().id(), CountedBars.of(d));
         }
     }
 
@@ -79,7 +79,8 @@ final class BeamSharing implements Sharing<BeamLine, BeamDesign> {
 
     @Override
     public Steel steel(BeamDesign d) {
-        return Steel.of(d);
+        CountedBars known = own(d.line()) == d ? bars.get(d.line().id()) : null;
+        return known == null ? Steel.of(d) : known.steel();
     }
 
     @Override
@@ -92,7 +93,7 @@ final class BeamSharing implements Sharing<BeamLine, BeamDesign> {
             Shared<BeamDesign> s = adopted(l, lines);
             best = s != null && s.before(best) ? s : best;
         }
-        double alone = lines.stream().mapToDouble(l -> steel.get(l.id()).kg()).sum();
+        double alone = lines.stream().mapToDouble(l -> bars.get(l.id()).kg()).sum();
         if (best != null && best.practical() && best.steel().kg() <= GOOD * alone) {
             return best;
         }
@@ -148,7 +149,7 @@ final class BeamSharing implements Sharing<BeamLine, BeamDesign> {
     private List<BeamLine> heaviest(List<BeamLine> lines) {
         return lines.stream()
                 .filter(l -> own(l).satisfied())
-                .sorted(Comparator.comparingDouble(l -> -steel.get(l.id()).kg() / l.length()))
+                .sorted(Comparator.comparingDouble(l -> -bars.get(l.id()).kg() / l.length()))
                 .limit(TRIED)
                 .toList();
     }
@@ -169,15 +170,15 @@ final class BeamSharing implements Sharing<BeamLine, BeamDesign> {
     private Shared<BeamDesign> judged(List<BeamLine> lines, List<BeamDesign> designs) {
         boolean sound = true;
         boolean practical = true;
-        Steel sum = Steel.NONE;
+        List<CountedBars> counted = new ArrayList<>();
         for (int i = 0; i < lines.size(); i++) {
             BeamDesign alone = own(lines.get(i));
             BeamDesign now = designs.get(i);
             sound &= now.satisfied() || !alone.satisfied();
             practical &= !Sharing.breaksPractice(now.findings()) || Sharing.breaksPractice(alone.findings());
-            sum = sum.plus(now == alone ? steel.get(alone.line().id()) : steel(now));
+            counted.add(now == alone ? bars.get(alone.line().id()) : CountedBars.of(now));
         }
-        return new Shared<>(designs, sound, practical, sum);
+        return new Shared<>(designs, sound, practical, CountedBars.together(counted));
     }
 
     @Override

@@ -64,13 +64,12 @@ final class ColumnSharing implements Sharing<ColumnStack, ColumnDesign> {
                         stacks, contexts.apply(own(stacks.get(0)).basis()));
         boolean sound = true;
         boolean practical = true;
-        Steel sum = Steel.NONE;
         for (int i = 0; i < designs.size(); i++) {
             sound &= designs.get(i).satisfied() || !own(stacks.get(i)).satisfied();
             practical &= !Sharing.breaksPractice(designs.get(i).findings())
                     || Sharing.breaksPractice(own(stacks.get(i)).findings());
-            sum = sum.plus(steel(designs.get(i)));
         }
+        Steel sum = CountedBars.together(designs.stream().map(CountedBars::of).toList());
         return new Shared<>(designs, sound, practical, sum);
     }
 

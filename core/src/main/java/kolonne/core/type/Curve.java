@@ -73,12 +73,7 @@ public record Curve(Role role, int members, Steel own, List<Node> nodes, List<In
             Node n = nodes.get(k);
             Node a = nodes.get(n.left());
             Node b = nodes.get(n.right());
-            sum = new Steel(
-                    sum.kg() + extra(n),
-                    sum.pieces()
-                            + n.steel().pieces()
-                            - a.steel().pieces()
-                            - b.steel().pieces());
+            sum = sum.plus(n.steel()).minus(a.steel()).minus(b.steel());
             all.add(new Point(--types, sum));
         }
         List<Point> out = new ArrayList<>();

@@ -25,6 +25,8 @@ import kolonne.core.design.BuildingDesigner;
 import kolonne.core.design.Decisions;
 import kolonne.core.model.BuildingIndex;
 import kolonne.core.model.Role;
+import kolonne.core.schedule.Scheduled;
+import kolonne.core.schedule.Schedules;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -101,13 +103,15 @@ class CurveTest {
                     .adopted(Role.BEAM, groups(b, types), Set.of())
                     .adopted(Role.COLUMN, groups(c, c.suggested().types()), Set.of());
             BuildingDesign with = with(d, made);
-            double kg = b.points().stream()
-                            .filter(p -> p.types() == types)
-                            .mapToDouble(p -> p.steel().kg())
-                            .findFirst()
-                            .orElseThrow()
-                    + c.suggested().steel().kg();
-            assertEquals(kg, with.quantities().steel(), 1e-6 * kg);
+            Steel told = b.points().stream()
+                    .filter(p -> p.types() == types)
+                    .map(Curve.Point::steel)
+                    .findFirst()
+                    .orElseThrow()
+                    .plus(c.suggested().steel());
+            assertEquals(told.kg(), with.quantities().steel(), 1e-6 * told.kg());
+            // marks are the rows of the bar list, which is made by other code
+            assertEquals(Schedules.bars(Scheduled.of(with)).size(), told.marks());
             holds(d, with);
             everyMemberHasTheCageOfItsType(with);
             assertTrue(with.typed().stream().allMatch(TypeDesign::sound));

@@ -14,6 +14,7 @@ import kolonne.core.design.BuildingDesign;
 import kolonne.core.design.TypeFacts;
 import kolonne.core.model.Role;
 import kolonne.core.type.Curve;
+import kolonne.core.type.Steel;
 import kolonne.core.type.TypeDesign;
 import kolonne.core.type.Types;
 import kolonne.server.project.Changes;
@@ -84,6 +85,7 @@ final class TypeRoutes {
      * @param id        empty for a member by itself
      * @param governing mark of the member whose check is used most
      * @param aloneKg   steel of the same members with cages of their own
+     * @param congestion largest use of a distance between bars, 1 where they lie as near each other as they may
      * @param sound     whether sharing makes nothing fail
      */
     record TypeDto(
@@ -104,6 +106,7 @@ final class TypeRoutes {
             double steelKg,
             double aloneKg,
             double densityKgM3,
+            double congestion,
             boolean sound) {}
 
     /** @param toleranceMm within which lengths of members that share a cage may differ */
@@ -163,6 +166,7 @@ final class TypeRoutes {
                 t.steel().kg(),
                 t.alone().kg(),
                 t.steel().kg() / (concrete / 1e9),
+                facts.congestion(t.members()),
                 t.sound());
     }
 
@@ -186,6 +190,7 @@ final class TypeRoutes {
                 row.steelKg(),
                 row.steelKg(),
                 row.steelKg() / (facts.concrete(id) / 1e9),
+                facts.congestion(List.of(id)),
                 true);
     }
 
@@ -203,7 +208,12 @@ final class TypeRoutes {
 
     // ---- the curve -----------------------------------------------------------------------------------------------
 
-    record TypeCountDto(int types, double kg, int pieces) {}
+    /** @param marks items of the bar list */
+    record TypeCountDto(int types, double kg, int pieces, int marks) {
+        static TypeCountDto of(int types, Steel s) {
+            return new TypeCountDto(types, s.kg(), s.pieces(), s.marks());
+        }
+    }
 
     /**
      * @param ready     whether the curve is made; all else is empty before
@@ -234,10 +244,7 @@ final class TypeRoutes {
                                 curve.own().kg(),
                                 curve.own().pieces(),
                                 curve.points().stream()
-                                        .map(p -> new TypeCountDto(
-                                                p.types(),
-                                                p.steel().kg(),
-                                                p.steel().pieces()))
+                                        .map(p -> TypeCountDto.of(p.types(), p.steel()))
                                         .toList(),
                                 curve.suggested().types(),
                                 now));
@@ -247,17 +254,24 @@ final class TypeRoutes {
     private static TypeCountDto now(BuildingDesign d, Role role) {
         Set<String> shared = new HashSet<>();
         int types = 0;
+        Steel sum = Steel.NONE;
         for (TypeDesign t : d.typed()) {
             if (t.type().role() == role && t.members().size() > 1) {
                 types++;
+                sum = sum.plus(t.steel());
                 shared.addAll(t.members());
             }
         }
-        List<String> all = role == Role.BEAM
-                ? d.beams().stream().map(b -> b.line().id()).toList()
-                : d.columns().stream().map(k -> k.stack().id()).toList();
-        types += (int) all.stream().filter(id -> !shared.contains(id)).count();
-        return new TypeCountDto(types, d.steel(role).kg(), d.steel(role).pieces());
+        List<Steel> others = role == Role.BEAM
+                ? d.beams().stream()
+                        .filter(b -> !shared.contains(b.line().id()))
+                        .map(Steel::of)
+                        .toList()
+                : d.columns().stream()
+                        .filter(k -> !shared.contains(k.stack().id()))
+                        .map(Steel::of)
+                        .toList();
+        return TypeCountDto.of(types + others.size(), others.stream().reduce(sum, Steel::plus));
     }
 
     private void make(Context c) {

@@ -1,0 +1,56 @@
+package kolonne.core.type;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import kolonne.core.beam.check.BeamDesign;
+import kolonne.core.check.CheckKind;
+import kolonne.core.column.check.ColumnDesign;
+import kolonne.core.detail.BarItem;
+import kolonne.core.detail.BeamBars;
+import kolonne.core.detail.ColumnBars;
+
+/** Bars of a member: their mass [kg] and how many there are of every kind. */
+record CountedBars(double kg, Map<BarItem.Kind, Integer> kinds) {
+    static CountedBars of(BeamDesign d) {
+        return of(BeamBars.of(d.line(), d.cage(), d.basis()));
+    }
+
+    static CountedBars of(ColumnDesign d) {
+        List<BarItem> bars = new ArrayList<>();
+        for (int i = 0; i < d.lifts().size(); i++) {
+            boolean none = d.lifts().get(i).checks().stream().anyMatch(c -> c.kind() == CheckKind.COLUMN_SHAPE);
+            bars.addAll(none ? List.of() : ColumnBars.of(d.stack(), i, d.cage(), d.basis()));
+        }
+        return of(bars);
+    }
+
+    private static CountedBars of(List<BarItem> bars) {
+        double kg = 0;
+        Map<BarItem.Kind, Integer> kinds = new HashMap<>();
+        for (BarItem b : bars) {
+            kg += b.mass();
+            kinds.merge(b.kind(), b.number(), Integer::sum);
+        }
+        return new CountedBars(kg, kinds);
+    }
+
+    Steel steel() {
+        int pieces = kinds.values().stream().mapToInt(n -> n).sum();
+        return new Steel(kg, pieces, kinds.size());
+    }
+
+    /** Of members with one cage: those whose bars are alike to the last length are listed once. */
+    static Steel together(List<CountedBars> members) {
+        Steel sum = Steel.NONE;
+        Set<Map<BarItem.Kind, Integer>> listed = new HashSet<>();
+        for (CountedBars m : members) {
+            Steel s = m.steel();
+            sum = sum.plus(listed.add(m.kinds) ? s : new Steel(s.kg(), s.pieces(), 0));
+        }
+        return sum;
+    }
+}

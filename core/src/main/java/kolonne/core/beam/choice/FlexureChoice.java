@@ -198,7 +198,7 @@ final class FlexureChoice {
      */
     private Chosen practical(List<BarRegion> below, List<BarRegion> above) {
         int together = Math.min(sizes.size(), basis.practice().sizesApart() + 1);
-        Cheapest best = new Cheapest(below, above);
+        Cheapest best = new Cheapest(below, above, 0);
         ofNeighbours(together, best);
         List<Choice[]> bottoms = ofOneSize(BeamCage.Face.BOTTOM, below);
         // tops that need bars in compression are worked out with the bottom that they lie over
@@ -226,9 +226,9 @@ final class FlexureChoice {
      * nothing serves, the check may yet find that it does: then what is as strong as any sizes are.
      */
     private Chosen ofFewSizes(Chosen any, Cheapest of) {
-        Cheapest best = new Cheapest(of.below, of.above);
+        Cheapest best = new Cheapest(of.below, of.above, of.lacks(any));
         int nearest = Math.max(1, basis.practice().sizesApart());
-        int farthest = of.lacks(any) == 0 ? sizes.size() - 1 : nearest;
+        int farthest = best.enough == 0 ? sizes.size() - 1 : nearest;
         for (boolean mend : new boolean[] {false, true}) {
             mending = mend;
             for (int apart = nearest; best.chosen == null && apart <= farthest; apart++) {
@@ -236,11 +236,7 @@ final class FlexureChoice {
             }
         }
         mending = false;
-        if (best.chosen != null) {
-            return best.chosen;
-        }
-        boolean asStrong = best.nearest != null && of.lacks(best.nearest) <= of.lacks(any);
-        return asStrong && best.nearest.furtherSizes() < any.furtherSizes() ? best.nearest : any;
+        return best.chosen != null && best.chosen.furtherSizes() < any.furtherSizes() ? best.chosen : any;
     }
 
     /** Bars of so many sizes that follow each other in the list. */
@@ -267,8 +263,9 @@ final class FlexureChoice {
         for (Choice[] bottom : bottoms) {
             underTop = bottom;
             for (List<Bar> two : twos) {
-                Choice[] top = face(BeamCage.Face.TOP, best.above, two, false);
-                best.offer(top == null ? null : new Chosen(top, bottom));
+                for (Bar through : throughSizes(BeamCage.Face.TOP, two)) {
+                    best.offer(new Chosen(withThrough(BeamCage.Face.TOP, best.above, through, two), bottom));
+                }
             }
         }
     }
@@ -296,14 +293,13 @@ final class FlexureChoice {
         private final List<BarRegion> above;
         private Chosen chosen;
         private double least = Double.POSITIVE_INFINITY;
-        /** What lacks least, of what does not serve. */
-        private Chosen nearest;
+        /** What may be lacking: nothing, or as much as with any sizes. */
+        private final double enough;
 
-        private double leastLacking = Double.POSITIVE_INFINITY;
-
-        Cheapest(List<BarRegion> below, List<BarRegion> above) {
+        Cheapest(List<BarRegion> below, List<BarRegion> above, double enough) {
             this.below = below;
             this.above = above;
+            this.enough = enough;
         }
 
         Choice[] bottom() {
@@ -315,13 +311,9 @@ final class FlexureChoice {
                 return;
             }
             double cost = total(c.bottom(), below) + total(c.top(), above) + handling.size() * c.furtherSizes();
-            double lacks = lacks(c);
-            if (lacks == 0 && cost < least) {
+            if (lacks(c) <= enough && cost < least) {
                 chosen = c;
                 least = cost;
-            } else if (lacks > 0 && lacks + cost < leastLacking) {
-                nearest = c;
-                leastLacking = lacks + cost;
             }
         }
 

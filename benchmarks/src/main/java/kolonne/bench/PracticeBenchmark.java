@@ -108,6 +108,7 @@ public final class PracticeBenchmark {
         List<Bar> allowed = d.basis().beamBarList();
         say("steel of beams, t", sum(d.beams(), b -> Quantities.of(b).steel()) / 1000);
         steel(d);
+        bound(d);
         say("steel of columns, t", sum(d.columns(), c -> Quantities.of(c).steel()) / 1000);
         say(
                 "not satisfied",
@@ -229,6 +230,23 @@ public final class PracticeBenchmark {
             }
         }
         by.forEach((what, t) -> say("  " + what + ", t", t));
+    }
+
+    /** Main bars of the lines that satisfy, against what no cage is below. */
+    private static void bound(BuildingDesign d) {
+        double main = 0;
+        double least = 0;
+        for (BeamDesign b : d.beams()) {
+            if (b.satisfied()) {
+                main += Quantities.bars(b).stream()
+                        .filter(i -> Set.of("00", "11", "21", "26").contains(i.shape())
+                                && !i.what().startsWith("side"))
+                        .mapToDouble(BarItem::mass)
+                        .sum();
+                least += SteelBound.mainBars(b);
+            }
+        }
+        say("main bars over a lower bound, %", 100 * (main / least - 1));
     }
 
     private static void pieces(BuildingDesign d) {

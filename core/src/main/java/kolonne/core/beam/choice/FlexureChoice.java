@@ -146,24 +146,33 @@ final class FlexureChoice {
     record Chosen(Choice[] top, Choice[] bottom) {
         /** Sizes that lie beside others on their face, and those past the second of the line; one a face is none. */
         int furtherSizes() {
-            Set<Bar> above = sizes(top);
-            Set<Bar> below = sizes(bottom);
-            addCompression(top, below);
-            addCompression(bottom, above);
+            Set<Bar> above = onFace(top, bottom);
+            Set<Bar> below = onFace(bottom, top);
             int mixed = above.size() + below.size() - 2;
             above.addAll(below);
             return mixed + Math.max(0, above.size() - 2);
         }
 
-        /** Bars in compression lie on the other face. */
-        private static void addCompression(Choice[] face, Set<Bar> other) {
-            Arrays.stream(face).filter(c -> c.compression() > 0).forEach(c -> other.add(c.compressionBar()));
+        /** Whether sizes lie nearer together on the faces, or as near and are fewer. @param list the sizes that are allowed, in their order */
+        boolean before(Chosen o, List<Bar> list) {
+            int steps = Math.max(steps(onFace(top, bottom), list), steps(onFace(bottom, top), list));
+            int others = Math.max(steps(onFace(o.top, o.bottom), list), steps(onFace(o.bottom, o.top), list));
+            return steps != others ? steps < others : furtherSizes() < o.furtherSizes();
         }
 
-        private static Set<Bar> sizes(Choice[] face) {
-            return Arrays.stream(face)
+        /** From the smallest to the largest of some sizes. */
+        private static int steps(Set<Bar> some, List<Bar> list) {
+            int[] at = some.stream().mapToInt(list::indexOf).sorted().toArray();
+            return at[at.length - 1] - at[0];
+        }
+
+        /** Sizes on a face: its own, and those of bars in compression for the other. */
+        private static Set<Bar> onFace(Choice[] face, Choice[] other) {
+            Set<Bar> out = Arrays.stream(face)
                     .flatMap(c -> c.layers().stream().map(BarFit.Layer::bar))
                     .collect(Collectors.toSet());
+            Arrays.stream(other).filter(c -> c.compression() > 0).forEach(c -> out.add(c.compressionBar()));
+            return out;
         }
     }
 
@@ -236,7 +245,7 @@ final class FlexureChoice {
             }
         }
         mending = false;
-        return best.chosen != null && best.chosen.furtherSizes() < any.furtherSizes() ? best.chosen : any;
+        return best.chosen != null && best.chosen.before(any, sizes) ? best.chosen : any;
     }
 
     /** Bars of so many sizes that follow each other in the list. */

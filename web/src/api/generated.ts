@@ -6316,6 +6316,8 @@ export interface components {
             columnBarsEvery: number;
             columnLapsEvery: number;
             lengthModuleMm: number;
+            vibratorGapMm: number;
+            vibratorBars: number;
             costPieceKg: number;
             costLayerKg: number;
             costAloneKg: number;

@@ -381,6 +381,8 @@ export const basis: Basis = {
   columnBarsEvery: 1,
   columnLapsEvery: 1,
   lengthModuleMm: 50,
+  vibratorGapMm: 0,
+  vibratorBars: 5,
   costPieceKg: 1.5,
   costLayerKg: 3,
   costAloneKg: 3,

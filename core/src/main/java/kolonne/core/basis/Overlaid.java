@@ -65,6 +65,7 @@ final class Overlaid {
                 p.columnBarsEvery(),
                 p.columnLapsEvery(),
                 or(v.practice().lengthModule(), p.lengthModule()),
+                p.vibrator(),
                 p.costs(),
                 p.splices(),
                 p.roundTies(),

@@ -1,6 +1,7 @@
 package kolonne.core.design;
 
 import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertFalse;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import java.util.ArrayList;
@@ -10,9 +11,11 @@ import java.util.Set;
 import kolonne.core.analysis.Analysis;
 import kolonne.core.analysis.FrameAnalysis;
 import kolonne.core.basis.Basis;
+import kolonne.core.basis.Varied;
 import kolonne.core.basis.part.HandlingCost;
 import kolonne.core.basis.part.Practice;
 import kolonne.core.basis.part.Preference;
+import kolonne.core.basis.part.VibratorGap;
 import kolonne.core.beam.cage.BeamCage;
 import kolonne.core.beam.check.BeamContext;
 import kolonne.core.beam.check.BeamDesign;
@@ -184,6 +187,54 @@ class PracticeTest {
             }
         }
         return out;
+    }
+
+    /** Bars of the first layer have equal gaps: (b − 2 (cover + stirrup) − Σ d) / (n − 1). A row of four needs no more than the code asks for. */
+    @Test
+    void topBarsLeaveRoomForTheVibratorOrANoteSaysWhyNot() {
+        // with one layer there is nowhere else to go
+        for (int layers = 1; layers <= 2; layers++) {
+            Basis basis = Varied.layers(BASIS, layers);
+            BuildingDesign free = BuildingDesigner.design(SMALL, basis, BuildingDesigner.Progress.NONE);
+            Practice roomy = basis.practice().with(new VibratorGap(60, 4));
+            BuildingDesign d = BuildingDesigner.design(SMALL, basis.with(roomy), BuildingDesigner.Progress.NONE);
+            int before = 0;
+            int after = 0;
+            for (int i = 0; i < d.beams().size(); i++) {
+                BeamDesign b = d.beams().get(i);
+                assertEquals(
+                        crowded(b, 60, 4),
+                        noted(b.findings(), "practice.vibrator"),
+                        b.line().mark());
+                before += crowded(free.beams().get(i), 60, 4) ? 1 : 0;
+                after += crowded(b, 60, 4) ? 1 : 0;
+                assertEquals(
+                        free.beams().get(i).satisfied(), b.satisfied(), b.line().mark());
+                assertFalse(noted(free.beams().get(i).findings(), "practice.vibrator"));
+            }
+            assertTrue(before > 5 && after < before, before + " before, " + after + " with room");
+            assertEquals(layers == 1, after > 0, after + " give way with " + layers + " layers");
+        }
+    }
+
+    private static boolean crowded(BeamDesign b, double room, int bars) {
+        for (BeamLine.Span s : b.line().spans()) {
+            for (double x : new double[] {s.faceFrom(), s.middle(), s.faceTo()}) {
+                List<BeamCage.Group> row = b.cage().groups().stream()
+                        .filter(g -> g.face() == BeamCage.Face.TOP && g.layer() == 1 && g.from() <= x && g.to() >= x)
+                        .toList();
+                int n = row.stream().mapToInt(BeamCage.Group::count).sum();
+                double all = row.stream()
+                        .mapToDouble(g -> g.count() * g.bar().diameter())
+                        .sum();
+                double stirrup = b.cage().zoneAt(s.number(), x).bar().diameter();
+                double clear = (s.shape().webWidth() - 2 * (BASIS.beamCover() + stirrup) - all) / Math.max(1, n - 1);
+                if (n > bars && clear < room - 0.01) {
+                    return true;
+                }
+            }
+        }
+        return false;
     }
 
     @Test

@@ -26,6 +26,7 @@ import kolonne.core.basis.part.RoundTies;
 import kolonne.core.basis.part.SectionLimits;
 import kolonne.core.basis.part.Stirrups;
 import kolonne.core.basis.part.Sway;
+import kolonne.core.basis.part.VibratorGap;
 import kolonne.core.code.CodeEntry;
 import kolonne.core.code.registry.Codes;
 import kolonne.core.finding.Finding;
@@ -86,6 +87,8 @@ public final class BasisFile {
             Integer columnBarsEvery,
             Integer columnLapsEvery,
             Double lengthModuleMm,
+            Double vibratorGapMm,
+            Integer vibratorBars,
             Double costPieceKg,
             Double costLayerKg,
             Double costAloneKg,
@@ -147,6 +150,8 @@ public final class BasisFile {
                 b.practice().columnBarsEvery(),
                 b.practice().columnLapsEvery(),
                 b.practice().lengthModule(),
+                b.practice().vibrator().clear(),
+                b.practice().vibrator().bars(),
                 b.practice().costs().piece(),
                 b.practice().costs().layer(),
                 b.practice().costs().alone(),
@@ -329,6 +334,8 @@ public final class BasisFile {
                 or(d.columnBarsEvery(), Practice.NONE.columnBarsEvery()),
                 or(d.columnLapsEvery(), Practice.NONE.columnLapsEvery()),
                 or(d.lengthModuleMm(), Practice.NONE.lengthModule()),
+                new VibratorGap(
+                        or(d.vibratorGapMm(), VibratorGap.NONE.clear()), or(d.vibratorBars(), VibratorGap.NONE.bars())),
                 costs(d),
                 splices(d),
                 roundTies(d),

@@ -8,6 +8,7 @@ package kolonne.core.basis.part;
  * @param columnBarsEvery storeys, counted from the foot of a column or its last change of section, through which its bars stay the same by the practical preference
  * @param columnLapsEvery storeys, counted likewise, after which the bars of a column lap with those below; where they are the same in all of them and not longer than delivered
  * @param lengthModule    bars along members are cut to multiples of this; 0 where to any length [mm]
+ * @param vibrator        room between top bars of beams, by the practical preference
  * @param costs           what bars cost beside their mass
  * @param splices         of bars of columns
  * @param roundTies       of round columns
@@ -19,19 +20,39 @@ public record Practice(
         int columnBarsEvery,
         int columnLapsEvery,
         double lengthModule,
+        VibratorGap vibrator,
         HandlingCost costs,
         ColumnSplices splices,
         RoundTies roundTies,
         boolean starters) {
     /** With laps and starter bars; bars of columns may change at every storey. */
     public Practice(int sizesApart, double columnBarsApart, double lengthModule, HandlingCost costs) {
-        this(sizesApart, columnBarsApart, 1, 1, lengthModule, costs, ColumnSplices.LAPS, RoundTies.HOOPS, true);
+        this(
+                sizesApart,
+                columnBarsApart,
+                1,
+                1,
+                lengthModule,
+                VibratorGap.NONE,
+                costs,
+                ColumnSplices.LAPS,
+                RoundTies.HOOPS,
+                true);
     }
 
     /** The same with bars of columns that change, lap and are joined so. */
     public Practice with(int barsEvery, int lapsEvery, ColumnSplices joined, boolean starterBars) {
         return new Practice(
-                sizesApart, columnBarsApart, barsEvery, lapsEvery, lengthModule, costs, joined, roundTies, starterBars);
+                sizesApart,
+                columnBarsApart,
+                barsEvery,
+                lapsEvery,
+                lengthModule,
+                vibrator,
+                costs,
+                joined,
+                roundTies,
+                starterBars);
     }
 
     /** The same with other ties of round columns. */
@@ -42,9 +63,25 @@ public record Practice(
                 columnBarsEvery,
                 columnLapsEvery,
                 lengthModule,
+                vibrator,
                 costs,
                 splices,
                 round,
+                starters);
+    }
+
+    /** The same with room for the vibrator. */
+    public Practice with(VibratorGap room) {
+        return new Practice(
+                sizesApart,
+                columnBarsApart,
+                columnBarsEvery,
+                columnLapsEvery,
+                lengthModule,
+                room,
+                costs,
+                splices,
+                roundTies,
                 starters);
     }
 

@@ -7,6 +7,7 @@ import java.util.Map;
 import java.util.Optional;
 import kolonne.core.basis.Basis;
 import kolonne.core.basis.part.Preference;
+import kolonne.core.basis.part.VibratorGap;
 import kolonne.core.code.Bar;
 import kolonne.core.code.DesignCode;
 
@@ -29,8 +30,21 @@ public final class BarFit {
      * @param bw      width of the web [mm]
      * @param through through bars in the first layer, {@code added} bars beside them and in further layers
      * @param pairs   whether two additional bars each touch, one above the other
+     * @param roomy   whether rows of many bars are to leave room for the vibrator
      */
-    public record Wanted(double bw, Bar stirrup, int through, Bar throughBar, int added, Bar addedBar, boolean pairs) {}
+    public record Wanted(
+            double bw,
+            Bar stirrup,
+            int through,
+            Bar throughBar,
+            int added,
+            Bar addedBar,
+            boolean pairs,
+            boolean roomy) {
+        public Wanted(double bw, Bar stirrup, int through, Bar throughBar, int added, Bar addedBar, boolean pairs) {
+            this(bw, stirrup, through, throughBar, added, addedBar, pairs, false);
+        }
+    }
 
     /** Remembers what has been placed; for one line, by one thread. */
     public static final class Memo {
@@ -56,7 +70,14 @@ public final class BarFit {
         /** Layers take as many bars as find room, however many more are wanted: where some find none, more find none either. */
         private int most(Wanted w) {
             Wanted all = new Wanted(
-                    w.bw(), w.stirrup(), w.through(), w.throughBar(), MORE_THAN_FIT, w.addedBar(), w.pairs());
+                    w.bw(),
+                    w.stirrup(),
+                    w.through(),
+                    w.throughBar(),
+                    MORE_THAN_FIT,
+                    w.addedBar(),
+                    w.pairs(),
+                    w.roomy());
             Integer n = most.get(all);
             if (n == null) {
                 n = MORE_THAN_FIT - filled(all, basis).left();
@@ -112,8 +133,15 @@ public final class BarFit {
         return 0;
     }
 
+    /** Whether bars of a row are so many that the vibrator wants more room than they leave. @param clear distance between them [mm] */
+    public static boolean crowded(int bars, double clear, Basis basis) {
+        VibratorGap room = basis.practice().vibrator();
+        return bars > room.bars() && clear < room.clear() - 1e-6;
+    }
+
     /** How many bars of {@code extra} fit beside {@code n} bars of {@code main} in one layer. */
-    private static int fits(double width, int n, Bar main, Bar extra, int wanted, boolean pairs, Basis basis) {
+    private static int fits(double width, int n, Bar main, Bar extra, int wanted, Wanted w, Basis basis) {
+        boolean pairs = w.pairs();
         int k = 0;
         double distance = (pairs ? Math.sqrt(2) : 1) * extra.diameter();
         while (k < wanted) {
@@ -123,7 +151,8 @@ public final class BarFit {
             double sum = n * main.diameter() + beside * extra.diameter();
             if (gap(width, units, sum)
                             < basis.designCode().detailing().beamClearSpacing(largest, basis.aggregate()) - 1e-6
-                    || sum > width) {
+                    || sum > width
+                    || w.roomy() && crowded(units, gap(width, units, sum), basis)) {
                 break;
             }
             k++;
@@ -144,6 +173,10 @@ public final class BarFit {
     /** Layers as far as bars fit into them, and how many additional bars find no place. */
     private record Filled(List<Layer> layers, int left) {}
 
+    private static Wanted single(Wanted w) {
+        return new Wanted(w.bw(), w.stirrup(), w.through(), w.throughBar(), w.added(), w.addedBar(), false, w.roomy());
+    }
+
     /** Whether so many bars in a layer leave one alone in the next, which no site builds: nothing holds it there. */
     private static boolean aloneInNext(int inLayer, int rest, Basis basis) {
         return basis.bars().preference() == Preference.PRACTICAL && rest - inLayer == 1;
@@ -153,14 +186,14 @@ public final class BarFit {
         DesignCode code = basis.designCode();
         double width = clearWidth(w.bw(), basis, w.stirrup());
         double start = basis.beamCover() + w.stirrup().diameter();
-        if (fits(width, 0, w.throughBar(), w.throughBar(), w.through(), false, basis) < w.through()) {
+        if (fits(width, 0, w.throughBar(), w.throughBar(), w.through(), single(w), basis) < w.through()) {
             return new Filled(List.of(), w.added() + 1);
         }
         List<Layer> out = new ArrayList<>();
         out.add(new Layer(1, w.through(), w.throughBar(), start + w.throughBar().diameter() / 2));
         double height = (w.pairs() ? 2 : 1) * w.addedBar().diameter();
         int rest = w.added();
-        int inFirst = fits(width, w.through(), w.throughBar(), w.addedBar(), rest, w.pairs(), basis);
+        int inFirst = fits(width, w.through(), w.throughBar(), w.addedBar(), rest, w, basis);
         inFirst -= inFirst > 0 && aloneInNext(inFirst, rest, basis) ? 1 : 0;
         if (inFirst > 0) {
             out.add(new Layer(
@@ -177,14 +210,8 @@ public final class BarFit {
                         inFirst > 1 ? height : inFirst > 0 ? w.addedBar().diameter() : 0);
         int below = w.through() + inFirst;
         for (int n = 2; rest > 0 && n <= basis.bars().layersMost(); n++) {
-            int room = fits(
-                    width,
-                    0,
-                    w.addedBar(),
-                    w.addedBar(),
-                    Math.min(rest, w.pairs() ? 2 * below : below),
-                    w.pairs(),
-                    basis);
+            int room =
+                    fits(width, 0, w.addedBar(), w.addedBar(), Math.min(rest, w.pairs() ? 2 * below : below), w, basis);
             int k = over(out, n, room, w, basis);
             k -= k > 1 && aloneInNext(k, rest, basis) ? 1 : 0;
             if (k == 0) {

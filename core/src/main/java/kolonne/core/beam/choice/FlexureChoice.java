@@ -530,18 +530,22 @@ final class FlexureChoice {
                 || strengths.of(s, BeamCage.Face.BOTTOM, out).phiMn() >= moment;
     }
 
-    /** Whether bars of a choice fit into the web of a region and leave its section tension-controlled. */
-    boolean serves(BeamCage.Face face, int number, Choice c) {
-        BeamLine.Span span = line.spans().get(Math.min(number, line.spans().size() - 1));
-        List<BarFit.Layer> fitted = placed.place(new BarFit.Wanted(
+    private List<BarFit.Layer> placed(BeamLine.Span span, Choice c, boolean roomy) {
+        return placed.place(new BarFit.Wanted(
                 span.shape().webWidth(),
                 stirrup,
                 c.through(),
                 c.throughBar(),
                 c.added(),
                 c.addedBar(),
-                c.layers().stream().anyMatch(BarFit.Layer::pairs)));
-        if (fitted == null || !fitted.equals(c.layers())) {
+                c.layers().stream().anyMatch(BarFit.Layer::pairs),
+                roomy));
+    }
+
+    /** Whether bars of a choice fit into the web of a region and leave its section tension-controlled. */
+    boolean serves(BeamCage.Face face, int number, Choice c) {
+        BeamLine.Span span = line.spans().get(Math.min(number, line.spans().size() - 1));
+        if (!c.layers().equals(placed(span, c, false)) && !c.layers().equals(placed(span, c, true))) {
             return false;
         }
         double h = span.shape().depth();

@@ -32,6 +32,8 @@ final class RegionChoice {
     private static final double BOTTOM_RUN = 0.7;
     /** On the anchorage that a hook must find, for what the linear share leaves out. */
     static final double ANCHOR_MARGIN = 0.95;
+    /** What bars cost that leave no room for the vibrator, more than any others that do [kg]. */
+    private static final double CROWDED = 10_000;
     /** Compression bars added to one region at most. */
     private static final int MOST_COMPRESSION = 6;
 
@@ -97,11 +99,37 @@ final class RegionChoice {
     double cost(Choice c, BarRegion r) {
         double bars = bars(c.added(), c.addedBar(), r);
         if (practical()) {
-            return bars + handling.of(c.layers());
+            return bars + handling.of(c.layers()) + (roomy(r) && crowded(c.layers(), r) ? CROWDED : 0);
         }
         int layers = c.layers().stream().mapToInt(BarFit.Layer::number).max().orElse(1);
         boolean few = basis.bars().preference() == Preference.FEWEST_LAYERS;
         return bars + (few ? LAYER * (layers - 1) * run(r) : 0);
+    }
+
+    private boolean roomy(BarRegion r) {
+        return practical()
+                && r.face() == BeamCage.Face.TOP
+                && basis.practice().vibrator().clear() > 0;
+    }
+
+    /** Whether rows of many bars leave the vibrator less room than is wanted. */
+    private boolean crowded(List<BarFit.Layer> layers, BarRegion r) {
+        double bw =
+                r.spans().stream().mapToDouble(q -> q.shape().webWidth()).min().orElseThrow();
+        double width = BarFit.clearWidth(bw, basis, stirrup);
+        int[] bars = new int[layers.get(layers.size() - 1).number() + 1];
+        double[] diameters = new double[bars.length];
+        for (BarFit.Layer l : layers) {
+            int beside = l.pairs() ? (l.count() + 1) / 2 : l.count();
+            bars[l.number()] += beside;
+            diameters[l.number()] += beside * l.bar().diameter();
+        }
+        for (int n = 1; n < bars.length; n++) {
+            if (BarFit.crowded(bars[n], BarFit.gap(width, bars[n], diameters[n]), basis)) {
+                return true;
+            }
+        }
+        return false;
     }
 
     private double bars(int count, Bar bar, BarRegion r) {
@@ -276,18 +304,22 @@ final class RegionChoice {
         return c.orElse(null);
     }
 
+    /** With room for the vibrator where that is wanted and any layers leave it. @return null where the bars do not fit */
+    private List<BarFit.Layer> placed(BarRegion r, double bw, int through, Bar bar, int added, Bar extra) {
+        boolean paired = pairs && extra.diameter() <= code.detailing().largestInPair();
+        List<BarFit.Layer> layers = roomy(r)
+                ? placed.place(new BarFit.Wanted(bw, stirrup, through, bar, added, extra, paired, true))
+                : null;
+        return layers != null
+                ? layers
+                : placed.place(new BarFit.Wanted(bw, stirrup, through, bar, added, extra, paired));
+    }
+
     /** @return null where the bars do not fit */
     private Choice made(BarRegion r, int through, Bar bar, int added, Bar extra, int compression, Bar compressionBar) {
         double bw =
                 r.spans().stream().mapToDouble(q -> q.shape().webWidth()).min().orElseThrow();
-        List<BarFit.Layer> layers = placed.place(new BarFit.Wanted(
-                bw,
-                stirrup,
-                through,
-                bar,
-                added,
-                extra,
-                pairs && extra.diameter() <= code.detailing().largestInPair()));
+        List<BarFit.Layer> layers = placed(r, bw, through, bar, added, extra);
         if (layers == null) {
             return null;
         }

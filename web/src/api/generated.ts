@@ -6324,6 +6324,7 @@ export interface components {
             costOffMiddleKg: number;
             costSizeKg: number;
             costZoneKg: number;
+            costMarkKg: number;
             columnSplices: string;
             roundTies: string;
             starterBars: boolean;

@@ -389,6 +389,7 @@ export const basis: Basis = {
   costOffMiddleKg: 4,
   costSizeKg: 10,
   costZoneKg: 1.5,
+  costMarkKg: 4,
   local: {},
 }
 

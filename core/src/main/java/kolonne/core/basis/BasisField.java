@@ -334,6 +334,15 @@ public record BasisField(
                     "Where another zone of stirrups begins in a span. 0 asks for as many zones as save any.",
                     b -> b.practice().costs().zone()),
             new BasisField(
+                    "costMarkKg",
+                    Part.COSTS,
+                    "A further bar mark",
+                    Kind.MASS,
+                    0,
+                    100,
+                    "Bars of a beam line are cut to one length where what they are longer by weighs less than this.",
+                    b -> b.practice().costs().mark()),
+            new BasisField(
                     "spacingStepMm",
                     Part.STIRRUPS,
                     "Spacing step",

@@ -435,8 +435,8 @@ class PracticeTest {
     @Test
     void whatABarCostsDecides() {
         BuildingDesign usual = small(Practice.METRIC);
-        BuildingDesign dear = small(new Practice(1, 250, 50, new HandlingCost(60, 3, 3, 4, 10, 1.5)));
-        BuildingDesign free = small(new Practice(1, 250, 50, new HandlingCost(0, 0, 0, 0, 0, 0)));
+        BuildingDesign dear = small(new Practice(1, 250, 50, new HandlingCost(60, 3, 3, 4, 10, 1.5, 4)));
+        BuildingDesign free = small(new Practice(1, 250, 50, new HandlingCost(0, 0, 0, 0, 0, 0, 0)));
         assertTrue(mainBars(dear) < 0.9 * mainBars(usual), mainBars(dear) + " bars against " + mainBars(usual));
         assertTrue(dear.quantities().steel() > usual.quantities().steel());
         assertTrue(
@@ -445,6 +445,30 @@ class PracticeTest {
         for (BuildingDesign d : List.of(dear, free)) {
             assertEquals(usual.state().satisfied(), d.state().satisfied());
         }
+    }
+
+    /** A further bar mark costs: bars are cut to fewer lengths, no line fails for it, and what it takes is told. */
+    @Test
+    void barsAreCutToFewLengths() {
+        BuildingDesign usual = small(Practice.METRIC);
+        HandlingCost c = Practice.METRIC.costs();
+        BuildingDesign any = small(new Practice(
+                1, 250, 50, new HandlingCost(c.piece(), c.layer(), c.alone(), c.offMiddle(), c.size(), c.zone(), 0)));
+        assertTrue(lengths(usual) < 0.95 * lengths(any), lengths(usual) + " lengths against " + lengths(any));
+        assertEquals(any.state().satisfied(), usual.state().satisfied());
+        assertEquals(mainBars(any), mainBars(usual));
+        double more = usual.steel(Role.BEAM).kg() / any.steel(Role.BEAM).kg() - 1;
+        assertTrue(more > 0 && more < 0.005, "the more " + more);
+    }
+
+    /** Sizes and lengths of the main bars, line by line. */
+    private static long lengths(BuildingDesign d) {
+        return d.beams().stream()
+                .mapToLong(b -> b.cage().groups().stream()
+                        .map(g -> g.bar().label() + " " + Math.round(g.to() - g.from()) + g.hookFrom() + g.hookTo())
+                        .distinct()
+                        .count())
+                .sum();
     }
 
     /** Also those of the perimeter, where some sizes find no room for their hooks and may not run through. */

@@ -95,6 +95,7 @@ public final class BasisFile {
             Double costOffMiddleKg,
             Double costSizeKg,
             Double costZoneKg,
+            Double costMarkKg,
             String columnSplices,
             String roundTies,
             Boolean starterBars,
@@ -158,6 +159,7 @@ public final class BasisFile {
                 b.practice().costs().offMiddle(),
                 b.practice().costs().size(),
                 b.practice().costs().zone(),
+                b.practice().costs().mark(),
                 word(b.practice().splices()),
                 word(b.practice().roundTies()),
                 b.practice().starters(),
@@ -358,7 +360,8 @@ public final class BasisFile {
                 or(d.costAloneKg(), usual.alone()),
                 or(d.costOffMiddleKg(), usual.offMiddle()),
                 or(d.costSizeKg(), usual.size()),
-                or(d.costZoneKg(), usual.zone()));
+                or(d.costZoneKg(), usual.zone()),
+                or(d.costMarkKg(), usual.mark()));
     }
 
     private static <T> T or(T given, T usual) {

@@ -9,7 +9,9 @@ package kolonne.core.basis.part;
  * @param offMiddle bars that do not lie evenly about the middle of the web
  * @param size      a further size on a face, or a third one in a beam line; a size for the top and one for the bottom cost nothing
  * @param zone      a change of the stirrups along a span
+ * @param mark      bars of a beam line that are cut to a further length
  */
-public record HandlingCost(double piece, double layer, double alone, double offMiddle, double size, double zone) {
-    public static final HandlingCost STANDARD = new HandlingCost(2, 8, 3, 4, 10, 1.5);
+public record HandlingCost(
+        double piece, double layer, double alone, double offMiddle, double size, double zone, double mark) {
+    public static final HandlingCost STANDARD = new HandlingCost(2, 8, 3, 4, 10, 1.5, 4);
 }

@@ -51,23 +51,61 @@ public final class BarLengths {
     }
 
     private BeamCage.Group onModule(BeamCage.Group g, boolean fromFirst) {
-        double by = missing(length(g), basis.practice().lengthModule());
-        if (by < EXACT || g.hookFrom() && g.hookTo() || !Laps.of(line, g, basis).isEmpty()) {
+        double by = missing(length(g, basis), basis.practice().lengthModule());
+        return free(g) ? longer(g, by, fromFirst) : g;
+    }
+
+    /**
+     * The cage with bars that run on; those that find no room for it stay.
+     *
+     * @param by        what each group runs on by, in the order of the cage [mm]
+     * @param fromFirst whether bars that are straight at both ends run on at their beginning rather than at their end
+     */
+    public static BeamCage longer(BeamLine line, BeamCage cage, Basis basis, double[] by, boolean fromFirst) {
+        BarLengths l = new BarLengths(line, basis);
+        List<BeamCage.Group> groups = new ArrayList<>();
+        for (int i = 0; i < by.length; i++) {
+            groups.add(l.longer(cage.groups().get(i), by[i], fromFirst));
+        }
+        return groups.equals(cage.groups()) ? cage : new BeamCage(groups, cage.zones(), cage.sideBars());
+    }
+
+    private BeamCage.Group longer(BeamCage.Group g, double by, boolean fromFirst) {
+        if (by < EXACT) {
             return g;
         }
-        boolean to = !g.hookTo() && stays(g.to(), g.to() + by);
-        boolean from = !g.hookFrom() && stays(g.from(), g.from() - by);
-        if (from && (fromFirst || !to)) {
+        boolean to = by <= roomTo(g);
+        if (by <= roomFrom(g) && (fromFirst || !to)) {
             return unlapped(g, g.between(g.count(), g.from() - by, g.to()));
         }
         return to ? unlapped(g, g.between(g.count(), g.from(), g.to() + by)) : g;
+    }
+
+    /** Whether the length of bars may be chosen: they end straight somewhere, and nothing laps with them. */
+    private boolean free(BeamCage.Group g) {
+        return !(g.hookFrom() && g.hookTo()) && Laps.of(line, g, basis).isEmpty();
+    }
+
+    /** How much longer bars may be made at one of their ends; 0 where their length is not to be chosen [mm]. */
+    public static double room(BeamLine line, BeamCage.Group g, Basis basis) {
+        BarLengths l = new BarLengths(line, basis);
+        return l.free(g) ? Math.max(0, Math.max(l.roomFrom(g), l.roomTo(g))) : 0;
+    }
+
+    private double roomFrom(BeamCage.Group g) {
+        return g.hookFrom() ? -1 : room(g.from(), -1);
+    }
+
+    private double roomTo(BeamCage.Group g) {
+        return g.hookTo() ? -1 : room(g.to(), 1);
     }
 
     private BeamCage.Group unlapped(BeamCage.Group was, BeamCage.Group now) {
         return Laps.of(line, now, basis).isEmpty() ? now : was;
     }
 
-    private double length(BeamCage.Group g) {
+    /** Of each bar of a group, measured as it is cut [mm]. */
+    public static double length(BeamCage.Group g, Basis basis) {
         double hook = hookBeyondRun(g.bar(), basis);
         return g.to() - g.from() + (g.hookFrom() ? hook : 0) + (g.hookTo() ? hook : 0);
     }
@@ -76,21 +114,18 @@ public final class BarLengths {
         return basis.entry().bends().hookBeyondRun(bar);
     }
 
-    /** Whether a bar's end stays in the clear span, or inside the support and its cover, where it is. */
-    private boolean stays(double from, double to) {
-        double least = Math.min(from, to);
-        double most = Math.max(from, to);
+    /** From a bar's end onwards, in the clear span or inside the support and its cover, where it is; negative where it is in none. @param way 1 or -1 */
+    private double room(double end, int way) {
         for (BeamLine.Span s : line.spans()) {
-            if (from > s.faceFrom() && from < s.faceTo()) {
-                return least > s.faceFrom() && most < s.faceTo();
+            if (end > s.faceFrom() && end < s.faceTo()) {
+                return (way > 0 ? s.faceTo() - end : end - s.faceFrom()) - EXACT;
             }
         }
         for (BeamLine.Support s : line.supports()) {
-            double inside = s.depth() / 2 - basis.columnCover();
-            if (Math.abs(from - s.x()) <= s.depth() / 2) {
-                return least >= s.x() - inside && most <= s.x() + inside;
+            if (Math.abs(end - s.x()) <= s.depth() / 2) {
+                return s.depth() / 2 - basis.columnCover() + way * (s.x() - end);
             }
         }
-        return false;
+        return -1;
     }
 }

@@ -3,6 +3,7 @@ package kolonne.core.beam.choice;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Set;
+import kolonne.core.basis.part.Preference;
 import kolonne.core.beam.cage.BarLengths;
 import kolonne.core.beam.cage.BeamCage;
 import kolonne.core.beam.check.BeamCheck;
@@ -11,7 +12,10 @@ import kolonne.core.beam.check.BeamDesign;
 import kolonne.core.beam.line.BeamLine;
 import kolonne.core.check.CheckResult;
 
-/** Cages that were chosen, with bars cut on the module. Where a check speaks against that, bars run on at their other end, or on one face only, or not at all. */
+/**
+ * Cages that were chosen, with bars cut on the module and to few lengths. Where a check speaks against that, to as many as there are, or bars run on at their
+ * other end, or on one face only, or not at all.
+ */
 public final class EvenLengths {
     /** Which faces stay as they were chosen, and at which end bars run on first. */
     private record Way(Set<BeamCage.Face> stays, boolean fromFirst) {}
@@ -38,6 +42,10 @@ public final class EvenLengths {
     public static BeamDesign checked(BeamLine line, BeamCage cage, BeamContext context) {
         EvenLengths e = new EvenLengths(line, cage, context);
         BeamCage even = e.by(FIRST);
+        BeamDesign like = e.like(even);
+        if (like != null) {
+            return like;
+        }
         BeamDesign d = BeamCheck.run(line, even, context);
         return even == cage || d.satisfied() ? d : e.other(BeamCheck.run(line, cage, context), d);
     }
@@ -46,12 +54,34 @@ public final class EvenLengths {
     public static BeamDesign tried(BeamLine line, BeamCage cage, BeamContext context) {
         BeamDesign plain = BeamCheck.run(line, cage, context);
         EvenLengths e = new EvenLengths(line, cage, context);
-        BeamCage even = e.by(FIRST);
-        if (even == cage || !plain.satisfied()) {
+        if (!plain.satisfied()) {
             return plain;
+        }
+        BeamCage even = e.by(FIRST);
+        BeamDesign like = e.like(even);
+        if (like != null || even == cage) {
+            return like == null ? plain : like;
         }
         BeamDesign d = BeamCheck.run(line, even, context);
         return d.satisfied() ? d : e.other(plain, d);
+    }
+
+    /** With bars cut to few lengths; null where that changes nothing, or something speaks against it at either end. @param even with bars on the module */
+    private BeamDesign like(BeamCage even) {
+        if (context.basis().bars().preference() != Preference.PRACTICAL) {
+            return null;
+        }
+        for (boolean fromFirst : new boolean[] {false, true}) {
+            BeamCage cage = LikeLengths.of(
+                    line, even, context.basis(), context.own().faces().keySet(), fromFirst);
+            if (cage != even) {
+                BeamDesign d = BeamCheck.run(line, cage, context);
+                if (d.satisfied()) {
+                    return d;
+                }
+            }
+        }
+        return null;
     }
 
     /** @param even with bars on the module, which does not satisfy */

@@ -70,7 +70,7 @@ class StirrupOptionsTest {
                 p.sizesApart(),
                 p.columnBarsApart(),
                 p.lengthModule(),
-                new HandlingCost(c.piece(), c.layer(), c.alone(), c.offMiddle(), c.size(), zone)));
+                new HandlingCost(c.piece(), c.layer(), c.alone(), c.offMiddle(), c.size(), zone, c.mark())));
     }
 
     /** Against the fewest stirrups of one zone, of two and of three, each found with nothing on a change; the least steel knows no such cost. */

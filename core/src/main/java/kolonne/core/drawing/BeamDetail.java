@@ -3,7 +3,6 @@ package kolonne.core.drawing;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import kolonne.core.basis.Basis;
 import kolonne.core.beam.cage.BeamCage;
@@ -15,7 +14,6 @@ import kolonne.core.beam.line.BeamLine;
 import kolonne.core.code.Bends;
 import kolonne.core.detail.BeamBars;
 import kolonne.core.explain.Quantity;
-import kolonne.core.schedule.LikeBars;
 import kolonne.core.schedule.ScheduleGroups;
 import kolonne.core.schedule.Schedules;
 
@@ -287,7 +285,7 @@ public final class BeamDetail {
         Lines lines = new Lines();
         for (BeamBars.Placed p : all) {
             if (p.along() && p.face() == face) {
-                bar(p, String.format(Locale.ROOT, "%02d", LikeBars.place(group.bars(), p.item()) + 1), lines);
+                bar(p, group.barMark(p.item()), lines);
             }
         }
         y -= lines.count() * ROW;

@@ -17,7 +17,6 @@ import kolonne.core.column.line.ColumnStack;
 import kolonne.core.design.Quantities;
 import kolonne.core.detail.BarItem;
 import kolonne.core.explain.Quantity;
-import kolonne.core.schedule.LikeBars;
 import kolonne.core.schedule.ScheduleGroups;
 import kolonne.core.schedule.Schedules;
 import kolonne.core.shape.Legs;
@@ -303,8 +302,7 @@ public final class ColumnDetail {
     private List<String> marks(List<BarItem> bars, Predicate<String> which) {
         Map<String, Integer> number = new LinkedHashMap<>();
         bars.stream().filter(b -> which.test(b.what())).forEach(b -> {
-            String mark = String.format(Locale.ROOT, "%02d %%d", LikeBars.place(group.bars(), b) + 1)
-                    + b.bar().label() + " " + Quantity.LENGTH.digits(b.cutLength(), us);
+            String mark = group.barMark(b) + " %d" + b.bar().label() + " " + Quantity.LENGTH.digits(b.cutLength(), us);
             number.merge(mark, b.number(), Integer::sum);
         });
         List<String> out = new ArrayList<>();

@@ -31,18 +31,24 @@ public final class ColumnSchedule {
     private static final double STOREYS = 20;
     private static final double STACK = 49;
     private static final double HEAD = 9;
-    /** Side of the largest section [mm]. */
+    /** Most that a section is drawn wide or high [mm]. */
     private static final double SECTION = 20;
+
+    /** Least room for one, so that words beside are in line [mm]. */
+    private static final double LEAST = 12;
 
     private static final double TEXT = 1.8;
     private static final double LINE = 2.9;
-    private static final double PAD = 2;
+    private static final double PAD = 1.5;
     private static final String FAILS = "fails";
     private static final int[] SCALES = {20, 25, 30, 40, 50, 60, 75, 100};
 
     private final boolean us;
     private final List<ScheduleGroups.Group<ColumnDesign>> groups;
     private final int scale;
+    /** The largest section as it is drawn [mm]. */
+    private final double drawn;
+
     private final Map<String, Double> levels = new HashMap<>();
 
     /** A page. @param marks of its stacks; {@code drawing} from its lower left corner, within {@link #WIDTH} and {@link #HEIGHT} */
@@ -85,6 +91,7 @@ public final class ColumnSchedule {
                 .filter(s -> largest / s <= SECTION)
                 .findFirst()
                 .orElse(SCALES[SCALES.length - 1]);
+        this.drawn = Math.max(widest / scale, LEAST);
     }
 
     /** The pages; none where there are no columns. @param width of the ground, no more than {@link #WIDTH} is used [mm] */
@@ -163,8 +170,15 @@ public final class ColumnSchedule {
 
     private List<String> words(ColumnDesign.LiftDesign l, ScheduleGroups.Group<ColumnDesign> g) {
         ColumnStack.Lift lift = l.lift();
-        List<String> out = new ArrayList<>(wrapped(lift.section().shape().whole(us)));
-        out.add(Quantity.STRENGTH.text(lift.material().fc(), us));
+        String shape = lift.section().shape().whole(us);
+        String concrete = Quantity.STRENGTH.text(lift.material().fc(), us);
+        List<String> out = new ArrayList<>();
+        if (Drawing.Label.width(shape + ", " + concrete, TEXT) <= textWidth()) {
+            out.add(shape + ", " + concrete);
+        } else {
+            out.addAll(wrapped(shape));
+            out.add(concrete);
+        }
         if (!lift.inScope()) {
             out.add("not designed");
             return out;
@@ -181,7 +195,7 @@ public final class ColumnSchedule {
     }
 
     private double textWidth() {
-        return STACK - SECTION - 3 * PAD;
+        return STACK - drawn - 3 * PAD;
     }
 
     private List<String> wrapped(String s) {
@@ -270,7 +284,7 @@ public final class ColumnSchedule {
 
     private void cell(Drawing.Pen pen, Cell c, double x, double top, double high) {
         ColumnStack.Lift lift = c.lift().lift();
-        double middle = x + PAD + SECTION / 2;
+        double middle = x + PAD + drawn / 2;
         if (lift.inScope()) {
             ColumnCage.LiftCage cage = c.lift().cage();
             pen.drawing(SectionPicture.of(lift.section().shape(), cage, c.basis(), scale)
@@ -278,7 +292,7 @@ public final class ColumnSchedule {
         }
         double y = top - PAD - TEXT;
         for (String w : c.words()) {
-            pen.text(x + 2 * PAD + SECTION, y, TEXT, Drawing.Align.LEFT, w.equals(FAILS), w);
+            pen.text(x + 2 * PAD + drawn, y, TEXT, Drawing.Align.LEFT, w.equals(FAILS), w);
             y -= LINE;
         }
     }

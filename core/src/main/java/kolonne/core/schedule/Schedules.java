@@ -2,6 +2,9 @@ package kolonne.core.schedule;
 
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.DoubleSummaryStatistics;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
@@ -17,6 +20,7 @@ import kolonne.core.column.cage.RingBars;
 import kolonne.core.column.cage.TieSpacing;
 import kolonne.core.column.check.ColumnDesign;
 import kolonne.core.column.line.ColumnStack;
+import kolonne.core.design.TypeFacts;
 import kolonne.core.detail.BarItem;
 import kolonne.core.finding.Severity;
 
@@ -24,7 +28,14 @@ import kolonne.core.finding.Severity;
 public final class Schedules {
     private Schedules() {}
 
-    /** A span of a beam line or of a type. @param members how many lines it stands for; @param satisfied whether all of them satisfy everything */
+    /**
+     * A span of a beam line or of a type.
+     *
+     * @param mark      of the line; of the type, with the letters of its groups where others differ in more than lengths
+     * @param members   how many lines it stands for
+     * @param clearMost of their clear spans the longest, {@code clear} is the shortest [mm]
+     * @param satisfied whether all of them satisfy everything
+     */
     public record BeamRow(
             String mark,
             String storey,
@@ -32,6 +43,7 @@ public final class Schedules {
             int span,
             String section,
             double clear,
+            double clearMost,
             String topLeft,
             String topMiddle,
             String topRight,
@@ -53,24 +65,83 @@ public final class Schedules {
             double utilisation,
             boolean satisfied) {}
 
-    /** A line of the bar list. @param barMark unique within the member or type; @param members how many have these bars each */
-    public record BarRow(String member, String barMark, BarItem item, int members) {}
+    /** Lines or groups of a type that are scheduled in the same words, and the first of them. */
+    public record BeamEntry(BeamDesign first, List<BeamRow> spans) {}
+
+    /**
+     * A line of the bar list.
+     *
+     * @param member  its mark, or that of a type
+     * @param groups  of the type that have the bars, as letters; nothing where all have them
+     * @param barMark unique within the member or type, where the same bars may be there in several numbers
+     * @param members how many have these bars each
+     */
+    public record BarRow(String member, String groups, String barMark, BarItem item, int members) {}
 
     /** Total of a bar size. @param mass [kg]; @param length [mm] */
     public record SizeTotal(String label, double length, double mass) {}
 
     public static List<BeamRow> beams(Scheduled s) {
-        List<BeamRow> out = new ArrayList<>();
-        for (ScheduleGroups.Group<BeamDesign> g : s.beams()) {
-            for (BeamLine.Span span : g.first().line().spans()) {
-                out.add(beam(g, span, g.first().basis()));
-            }
+        return beamEntries(s).stream().flatMap(e -> e.spans().stream()).toList();
+    }
+
+    /** Groups of a type that differ in nothing but lengths are one. */
+    public static List<BeamEntry> beamEntries(Scheduled s) {
+        TypeFacts facts = new TypeFacts(s.design());
+        List<BeamEntry> out = new ArrayList<>();
+        for (List<ScheduleGroups.Group<BeamDesign>> type : byName(s.beams())) {
+            Map<List<BeamRow>, List<ScheduleGroups.Group<BeamDesign>>> alike = new LinkedHashMap<>();
+            type.forEach(
+                    g -> alike.computeIfAbsent(words(g), k -> new ArrayList<>()).add(g));
+            alike.values().forEach(groups -> out.add(entry(groups, facts)));
         }
         return out;
     }
 
-    private static BeamRow beam(ScheduleGroups.Group<BeamDesign> g, BeamLine.Span s, Basis basis) {
-        BeamDesign b = g.first();
+    /** Groups of one name after another. */
+    private static <D> List<List<ScheduleGroups.Group<D>>> byName(List<ScheduleGroups.Group<D>> all) {
+        Map<List<Object>, List<ScheduleGroups.Group<D>>> out = new LinkedHashMap<>();
+        all.forEach(g -> out.computeIfAbsent(List.of(g.type(), g.name()), k -> new ArrayList<>())
+                .add(g));
+        return List.copyOf(out.values());
+    }
+
+    /** What is said of the spans beside their lengths, and the members that they stand for. */
+    private static List<BeamRow> words(ScheduleGroups.Group<BeamDesign> g) {
+        return g.first().line().spans().stream()
+                .map(span -> beam(g.first(), span, "", "", 0, 0, 0, true))
+                .toList();
+    }
+
+    private static BeamEntry entry(List<ScheduleGroups.Group<BeamDesign>> groups, TypeFacts facts) {
+        List<BeamDesign> designs =
+                groups.stream().flatMap(g -> g.designs().stream()).toList();
+        BeamDesign first = designs.get(0);
+        String mark = groups.get(0).name() + ScheduleGroups.letters(groups);
+        String storeys = groups.size() == 1
+                ? groups.get(0).storeys()
+                : facts.storeyWords(designs.stream().map(d -> d.line().id()).toList(), " to ");
+        boolean satisfied = designs.stream().allMatch(BeamDesign::satisfied);
+        List<BeamRow> spans = new ArrayList<>();
+        for (BeamLine.Span s : first.line().spans()) {
+            DoubleSummaryStatistics clear = designs.stream()
+                    .mapToDouble(d -> d.line().spans().get(s.number()).clear())
+                    .summaryStatistics();
+            spans.add(beam(first, s, mark, storeys, designs.size(), clear.getMin(), clear.getMax(), satisfied));
+        }
+        return new BeamEntry(first, spans);
+    }
+
+    private static BeamRow beam(
+            BeamDesign b,
+            BeamLine.Span s,
+            String mark,
+            String storeys,
+            int members,
+            double clear,
+            double clearMost,
+            boolean satisfied) {
+        Basis basis = b.basis();
         double[] at = b.line().cutPlaces(s);
         SectionCut left = SectionCut.at(b.line(), b.cage(), basis, s, at[0]);
         SectionCut middle = SectionCut.at(b.line(), b.cage(), basis, s, at[1]);
@@ -79,19 +150,20 @@ public final class Schedules {
                 ? ""
                 : "2 × " + middle.sideBarsPerFace() + middle.sideBar().label();
         return new BeamRow(
-                g.mark(),
-                g.storeys(),
-                g.members().size(),
+                mark,
+                storeys,
+                members,
                 s.number() + 1,
                 s.section().shape().label(basis.usUnits()),
-                s.clear(),
+                clear,
+                clearMost,
                 left.words(BeamCage.Face.TOP),
                 middle.words(BeamCage.Face.TOP),
                 right.words(BeamCage.Face.TOP),
                 middle.words(BeamCage.Face.BOTTOM),
                 stirrups(b.cage(), s.number(), basis),
                 side,
-                g.designs().stream().allMatch(BeamDesign::satisfied));
+                satisfied);
     }
 
     /** Stirrups of a span in words, zone by zone: {@code 8 T10-100 | 14 T10-200 | 8 T10-100, 2 legs}. */
@@ -178,19 +250,33 @@ public final class Schedules {
     /** Every bar of the building, member by member; those of a type once. */
     public static List<BarRow> bars(Scheduled s) {
         List<BarRow> out = new ArrayList<>();
-        s.beams().forEach(g -> number(g, out));
-        s.columns().forEach(g -> number(g, out));
+        byName(s.beams()).forEach(groups -> list(groups, out));
+        byName(s.columns()).forEach(groups -> list(groups, out));
         return out;
     }
 
-    private static void number(ScheduleGroups.Group<?> g, List<BarRow> out) {
-        for (int i = 0; i < g.bars().size(); i++) {
-            out.add(new BarRow(
-                    g.mark(),
-                    String.format(java.util.Locale.ROOT, "%02d", i + 1),
-                    g.bars().get(i),
-                    g.members().size()));
+    /** Bars in a number each. @param number their mark's */
+    private record Listed(int number, String where, int each) {}
+
+    private static <D> void list(List<ScheduleGroups.Group<D>> groups, List<BarRow> out) {
+        Map<Listed, List<ScheduleGroups.Group<D>>> having = new TreeMap<>(Comparator.comparingInt(Listed::number)
+                .thenComparing(Listed::where)
+                .thenComparingInt(Listed::each));
+        Map<Listed, BarItem> items = new HashMap<>();
+        for (ScheduleGroups.Group<D> g : groups) {
+            for (int i = 0; i < g.bars().size(); i++) {
+                BarItem b = g.bars().get(i);
+                Listed row = new Listed(g.numbers().get(i), b.what(), b.number());
+                having.computeIfAbsent(row, k -> new ArrayList<>()).add(g);
+                items.putIfAbsent(row, b);
+            }
         }
+        having.forEach((row, of) -> out.add(new BarRow(
+                of.get(0).name(),
+                ScheduleGroups.letters(of),
+                ScheduleGroups.Group.barMark(row.number()),
+                items.get(row),
+                of.stream().mapToInt(g -> g.members().size()).sum())));
     }
 
     /** Length and mass by size, smallest first; bars set by hand from another catalogue count as well. */

@@ -60,7 +60,7 @@ public final class BuildingInSpace {
     private static Piece of(BeamDesign b, ScheduleGroups.Group<BeamDesign> g, BuildingIndex index) {
         return new Piece(
                 b.line().mark(),
-                g.mark(),
+                g.name(),
                 g.type(),
                 true,
                 b.line().storey(),
@@ -68,14 +68,14 @@ public final class BuildingInSpace {
                 b.findings(),
                 b.basis().beamCover(),
                 b.basis().fy(),
-                LineInSpace.of(b, index, g.bars()));
+                LineInSpace.of(b, index, g::barMark));
     }
 
     private static Piece of(
             ColumnDesign c, ColumnDesign.LiftDesign l, ScheduleGroups.Group<ColumnDesign> g, BuildingIndex index) {
         return new Piece(
                 c.stack().mark(),
-                g.mark(),
+                g.name(),
                 g.type(),
                 false,
                 l.lift().storey(),
@@ -83,6 +83,6 @@ public final class BuildingInSpace {
                 l.findings(),
                 c.basis().columnCover(),
                 c.basis().fy(),
-                LiftInSpace.of(c.stack(), l.lift().number(), c.cage(), c.basis(), index, g.bars()));
+                LiftInSpace.of(c.stack(), l.lift().number(), c.cage(), c.basis(), index, g::barMark));
     }
 }

@@ -2,7 +2,7 @@ package kolonne.core.space;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
+import java.util.function.Function;
 import kolonne.core.analysis.LocalAxes;
 import kolonne.core.basis.Basis;
 import kolonne.core.column.cage.ColumnCage;
@@ -16,7 +16,6 @@ import kolonne.core.detail.BarItem;
 import kolonne.core.detail.ColumnBars;
 import kolonne.core.model.BuildingIndex;
 import kolonne.core.model.Member;
-import kolonne.core.schedule.LikeBars;
 import kolonne.core.shape.Legs;
 import kolonne.core.shape.Shape;
 
@@ -30,11 +29,16 @@ public final class LiftInSpace {
     private final Basis basis;
     private final BentBars bent;
     private final Frame frame;
-    private final List<BarItem> list;
+    private final Function<BarItem, String> marks;
     private final List<SpaceBar> bars = new ArrayList<>();
 
     private LiftInSpace(
-            ColumnStack stack, int number, ColumnCage whole, Basis basis, BuildingIndex index, List<BarItem> list) {
+            ColumnStack stack,
+            int number,
+            ColumnCage whole,
+            Basis basis,
+            BuildingIndex index,
+            Function<BarItem, String> marks) {
         this.stack = stack;
         this.whole = whole;
         this.lift = stack.lifts().get(number);
@@ -42,7 +46,7 @@ public final class LiftInSpace {
         this.cage = whole.lifts().get(number);
         this.basis = basis;
         this.bent = new BentBars(basis.entry().bends());
-        this.list = list;
+        this.marks = marks;
         Member m = index.member(lift.member());
         boolean upwards = index.lower(m).id().equals(m.start());
         this.frame = Frame.of(
@@ -50,10 +54,15 @@ public final class LiftInSpace {
                 LocalAxes.of(index.lower(m), index.upper(m), upwards ? m.angle() : -m.angle()));
     }
 
-    /** @param list the bars of its stack's schedule, in the order of their marks, each with the lift that it is in */
+    /** @param marks of its bars in the schedule */
     public static Placed of(
-            ColumnStack stack, int number, ColumnCage whole, Basis basis, BuildingIndex index, List<BarItem> list) {
-        LiftInSpace s = new LiftInSpace(stack, number, whole, basis, index, list);
+            ColumnStack stack,
+            int number,
+            ColumnCage whole,
+            Basis basis,
+            BuildingIndex index,
+            Function<BarItem, String> marks) {
+        LiftInSpace s = new LiftInSpace(stack, number, whole, basis, index, marks);
         ColumnStack.Lift lift = s.lift;
         if (lift.inScope()) {
             s.allBars();
@@ -196,7 +205,7 @@ public final class LiftInSpace {
     }
 
     private void add(BarItem item, SpaceBar.Use use, CentreLine shape, Point3 at) {
-        String mark = String.format(Locale.ROOT, "%02d", LikeBars.place(list, item) + 1);
+        String mark = marks.apply(item);
         bars.add(new SpaceBar(item, mark, use, shape, at));
     }
 }

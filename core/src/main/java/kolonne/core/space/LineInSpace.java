@@ -3,8 +3,8 @@ package kolonne.core.space;
 import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
+import java.util.function.Function;
 import kolonne.core.basis.Basis;
 import kolonne.core.beam.cage.BeamCage;
 import kolonne.core.beam.cage.Laps;
@@ -15,7 +15,6 @@ import kolonne.core.code.Bends;
 import kolonne.core.detail.BarItem;
 import kolonne.core.detail.BeamBars;
 import kolonne.core.model.BuildingIndex;
-import kolonne.core.schedule.LikeBars;
 
 /**
  * A beam line as it is built: beams between the faces of what holds them, level at the top, and every bar of the list. Middles of the deepest span's depth lie on the
@@ -28,19 +27,19 @@ public final class LineInSpace {
     private final Bends bends;
     private final BentBars bent;
     private final LineAxis axis;
-    private final List<BarItem> list;
+    private final Function<BarItem, String> marks;
     private final double top;
     private final Map<BeamCage.Face, FacePlaces> faces = new EnumMap<>(BeamCage.Face.class);
     private final List<SpaceBar> bars = new ArrayList<>();
 
-    private LineInSpace(BeamDesign d, BuildingIndex index, List<BarItem> list) {
+    private LineInSpace(BeamDesign d, BuildingIndex index, Function<BarItem, String> marks) {
         this.line = d.line();
         this.cage = d.cage();
         this.basis = d.basis();
         this.bends = basis.entry().bends();
         this.bent = new BentBars(bends);
         this.axis = new LineAxis(line, index);
-        this.list = list;
+        this.marks = marks;
         this.top =
                 line.spans().stream().mapToDouble(s -> s.shape().depth()).max().orElseThrow() / 2;
         for (BeamCage.Face f : BeamCage.Face.values()) {
@@ -48,9 +47,9 @@ public final class LineInSpace {
         }
     }
 
-    /** @param list the bars of its schedule, in the order of their marks */
-    public static Placed of(BeamDesign d, BuildingIndex index, List<BarItem> list) {
-        LineInSpace s = new LineInSpace(d, index, list);
+    /** @param marks of its bars in the schedule */
+    public static Placed of(BeamDesign d, BuildingIndex index, Function<BarItem, String> marks) {
+        LineInSpace s = new LineInSpace(d, index, marks);
         s.allBars();
         return new Placed(s.axis.frame(), s.bodies(index), s.bars);
     }
@@ -79,7 +78,7 @@ public final class LineInSpace {
         int nested = 0;
         BeamCage.Part before = null;
         for (BeamBars.Placed p : BeamBars.placed(line, cage, basis)) {
-            String mark = String.format(Locale.ROOT, "%02d", LikeBars.place(list, p.item()) + 1);
+            String mark = marks.apply(p.item());
             if (p.part() instanceof BeamCage.Group g) {
                 main(p, g, mark);
             } else if (p.part() instanceof BeamCage.SideBars side) {

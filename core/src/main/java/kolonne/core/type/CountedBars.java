@@ -43,14 +43,17 @@ record CountedBars(double kg, Map<BarItem.Kind, Integer> kinds) {
         return new Steel(kg, pieces, kinds.size());
     }
 
-    /** Of members with one cage: those whose bars are alike to the last length are listed once. */
+    /** Of members with one cage: a bar has one mark in all of them. */
     static Steel together(List<CountedBars> members) {
-        Steel sum = Steel.NONE;
-        Set<Map<BarItem.Kind, Integer>> listed = new HashSet<>();
+        double kg = 0;
+        int pieces = 0;
+        Set<BarItem.Kind> marks = new HashSet<>();
         for (CountedBars m : members) {
             Steel s = m.steel();
-            sum = sum.plus(listed.add(m.kinds) ? s : new Steel(s.kg(), s.pieces(), 0));
+            kg += s.kg();
+            pieces += s.pieces();
+            marks.addAll(m.kinds.keySet());
         }
-        return sum;
+        return new Steel(kg, pieces, marks.size());
     }
 }

@@ -17,7 +17,8 @@ class CuttingPlanTest {
     private static final Bar T20 = BarCatalogue.METRIC.find("T20");
 
     private static Schedules.BarRow row(double length, int number, int members) {
-        return new Schedules.BarRow("L", "01", new BarItem("x", "00", T20, number, List.of(length), length), members);
+        return new Schedules.BarRow(
+                "L", "", "01", new BarItem("x", "00", T20, number, List.of(length), length), members);
     }
 
     @Test
@@ -53,7 +54,7 @@ class CuttingPlanTest {
         List<CuttingPlan.Cut> all = CuttingPlan.of(
                 List.of(
                         row(3000, 1, 1),
-                        new Schedules.BarRow("L", "02", new BarItem("x", "00", t10, 4, List.of(3000.0), 3000), 1)),
+                        new Schedules.BarRow("L", "", "02", new BarItem("x", "00", t10, 4, List.of(3000.0), 3000), 1)),
                 12_000);
         assertEquals(
                 List.of("T10", "T20"), all.stream().map(c -> c.bar().label()).toList());

@@ -25,6 +25,7 @@ import kolonne.core.design.HandSet;
 import kolonne.core.design.Quantities;
 import kolonne.core.detail.BarItem;
 import kolonne.core.model.BuildingIndex;
+import kolonne.core.model.ModelBuilder;
 import kolonne.core.model.Role;
 import kolonne.core.type.Curve;
 import kolonne.core.type.CurveMaker;
@@ -87,7 +88,7 @@ class SchedulesTest {
     void everyBarIsListedOnceAndTheSumsAgree() {
         List<Schedules.BarRow> rows = Schedules.bars(Scheduled.of(d));
         Set<String> seen = new HashSet<>();
-        rows.forEach(r -> assertTrue(seen.add(r.member() + " " + r.barMark()), r + " is listed twice"));
+        rows.forEach(r -> assertTrue(seen.add(r.member() + " " + r.barMark() + r.groups()), r + " is listed twice"));
         double mass = rows.stream().mapToDouble(r -> r.item().mass()).sum();
         assertEquals(d.quantities().steel(), mass, 1e-6 * mass);
         List<Schedules.SizeTotal> totals = Schedules.totals(rows);
@@ -173,6 +174,7 @@ class SchedulesTest {
         for (ScheduleGroups.Group<BeamDesign> g : ScheduleGroups.beams(typed)) {
             assertTrue(marks.add(g.mark()), g.mark() + " twice");
             g.members().forEach(m -> assertTrue(members.add(m), m + " in two groups"));
+            assertEquals(counted(g.bars()), listed(rows, g), g.mark());
             // every member has just these bars
             for (BeamDesign b : g.designs()) {
                 assertEquals(
@@ -180,6 +182,9 @@ class SchedulesTest {
             }
         }
         assertEquals(d.beams().size(), members.size());
+        ScheduleGroups.columns(typed).forEach(g -> assertEquals(counted(g.bars()), listed(rows, g), g.mark()));
+        oneMarkForBarsAlike(rows);
+        assertTrue(rows.stream().anyMatch(r -> r.groups().contains("a")), "no type has bars of some members alone");
         int spans = Schedules.beams(Scheduled.of(typed)).stream()
                 .mapToInt(Schedules.BeamRow::members)
                 .sum();
@@ -188,6 +193,86 @@ class SchedulesTest {
                 .mapToInt(Schedules.ColumnRow::members)
                 .sum();
         assertEquals(d.columns().stream().mapToInt(c -> c.lifts().size()).sum(), lifts);
+    }
+
+    /** Spans of 7.04 and 7.07 m in one type: bars differ in length alone. They are scheduled in one row, and the list holds once what both have. */
+    @Test
+    void groupsThatDifferInLengthsAloneAreOneRow() {
+        ModelBuilder b = new ModelBuilder().section("S", 350, 650).section("K", 600, 600);
+        double[] spans = {7040, 7070};
+        for (int i = 0; i < spans.length; i++) {
+            double y = 9000 * i;
+            for (int end = 0; end <= 1; end++) {
+                String at = i + "-" + end;
+                b.joint("f" + at, end * spans[i], y, 0)
+                        .joint("t" + at, end * spans[i], y, 3500)
+                        .fixed("f" + at)
+                        .column("c" + at, "f" + at, "t" + at);
+            }
+        }
+        b.members.replaceAll(m -> m.withSection("K"));
+        for (int i = 0; i < spans.length; i++) {
+            b.beam("m" + i, "t" + i + "-0", "t" + i + "-1").spread("m" + i, 0, spans[i], 30, 30);
+        }
+        BuildingDesign own = BuildingDesigner.design(b.solve(), d.basis(), BuildingDesigner.Progress.NONE);
+        List<String> ids = own.beams().stream().map(q -> q.line().id()).toList();
+        Types one = Types.NONE.adopted(Role.BEAM, List.of(ids), Set.of());
+        Scheduled all = Scheduled.of(own.with(Decisions.typed(one), Set.of()));
+        assertEquals(
+                List.of("TB1a", "TB1b"),
+                all.beams().stream().map(ScheduleGroups.Group::mark).toList());
+        List<Schedules.BeamRow> rows = Schedules.beams(all);
+        assertEquals(1, rows.size(), rows.toString());
+        assertEquals("TB1", rows.get(0).mark());
+        assertEquals(2, rows.get(0).members());
+        assertEquals(6440, rows.get(0).clear(), 1e-6);
+        assertEquals(6470, rows.get(0).clearMost(), 1e-6);
+        List<Schedules.BarRow> bars = Schedules.bars(all);
+        all.beams().forEach(g -> assertEquals(counted(g.bars()), listed(bars, g), g.mark()));
+        for (Schedules.BarRow r : bars) {
+            if (r.item().what().contains("through")) {
+                assertEquals(1, r.members(), r.toString());
+                assertTrue(r.groups().equals("a") || r.groups().equals("b"), r.toString());
+            } else if (r.item().what().startsWith("stirrups")) {
+                assertEquals(2, r.members(), r.toString());
+                assertEquals("", r.groups());
+            }
+        }
+        oneMarkForBarsAlike(bars);
+    }
+
+    /** What the list says of a group: rows for all of its type, and those that name its letter. */
+    private static Map<String, Integer> listed(List<Schedules.BarRow> rows, ScheduleGroups.Group<?> g) {
+        String letter = g.mark().substring(g.name().length());
+        List<BarItem> bars = rows.stream()
+                .filter(r -> r.member().equals(g.name()))
+                .filter(r -> r.groups().isEmpty() || named(r.groups()).contains(letter))
+                .map(Schedules.BarRow::item)
+                .toList();
+        return counted(bars);
+    }
+
+    /** {@code a–c, e}: a, b, c and e. */
+    private static Set<String> named(String letters) {
+        Set<String> out = new HashSet<>();
+        for (String part : letters.split(", ")) {
+            for (char c = part.charAt(0); c <= part.charAt(part.length() - 1); c++) {
+                out.add(String.valueOf(c));
+            }
+        }
+        return out;
+    }
+
+    /** Within a type or member a mark is one way to cut and bend, and the other way round. */
+    private static void oneMarkForBarsAlike(List<Schedules.BarRow> rows) {
+        Map<String, String> shapes = new HashMap<>();
+        Map<String, String> marks = new HashMap<>();
+        for (Schedules.BarRow r : rows) {
+            String mark = r.member() + " " + r.barMark();
+            String shape = r.member() + " " + counted(List.of(r.item())).keySet();
+            assertEquals(shape, shapes.computeIfAbsent(mark, k -> shape));
+            assertEquals(mark, marks.computeIfAbsent(shape, k -> mark));
+        }
     }
 
     private static List<List<String>> groups(Curve c) {

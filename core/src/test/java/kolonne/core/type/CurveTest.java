@@ -110,8 +110,13 @@ class CurveTest {
                     .orElseThrow()
                     .plus(c.suggested().steel());
             assertEquals(told.kg(), with.quantities().steel(), 1e-6 * told.kg());
-            // marks are the rows of the bar list, which is made by other code
-            assertEquals(Schedules.bars(Scheduled.of(with)).size(), told.marks());
+            // marks are those of the bar list, which is made by other code
+            assertEquals(
+                    Schedules.bars(Scheduled.of(with)).stream()
+                            .map(r -> r.member() + " " + r.barMark())
+                            .distinct()
+                            .count(),
+                    told.marks());
             holds(d, with);
             everyMemberHasTheCageOfItsType(with);
             assertTrue(with.typed().stream().allMatch(TypeDesign::sound));

@@ -24,7 +24,7 @@ public final class BendingData {
     private static final JsonMapper JSON = new JsonMapper();
     private static final int VERSION = 1;
     private static final String HEADER =
-            "member,mark,number,members,total,size,diameterMm,fyMpa,shape,dimensionsMm,cutLengthMm,massKg,mandrelMm,steps\n";
+            "member,mark,number,members,total,size,diameterMm,fyMpa,shape,dimensionsMm,cutLengthMm,massKg,mandrelMm,steps,groups\n";
 
     private BendingData() {}
 
@@ -37,8 +37,8 @@ public final class BendingData {
 
     private static List<Line> lines(BuildingDesign d) {
         Map<String, Basis> basis = new TreeMap<>();
-        ScheduleGroups.beams(d).forEach(g -> basis.put(g.mark(), g.first().basis()));
-        ScheduleGroups.columns(d).forEach(g -> basis.put(g.mark(), g.first().basis()));
+        ScheduleGroups.beams(d).forEach(g -> basis.put(g.name(), g.first().basis()));
+        ScheduleGroups.columns(d).forEach(g -> basis.put(g.name(), g.first().basis()));
         List<Line> out = new ArrayList<>();
         for (Schedules.BarRow r : Schedules.bars(Scheduled.of(d))) {
             Basis b = basis.get(r.member());
@@ -71,6 +71,9 @@ public final class BendingData {
         Schedules.BarRow r = l.row();
         g.writeStartObject();
         g.writeStringField("member", r.member());
+        if (!r.groups().isEmpty()) {
+            g.writeStringField("groups", r.groups());
+        }
         g.writeStringField("mark", r.barMark());
         g.writeStringField("where", r.item().what());
         g.writeNumberField("number", r.item().number());
@@ -131,7 +134,8 @@ public final class BendingData {
                     digits(r.item().cutLength()),
                     digits(r.members() * r.item().mass()),
                     digits(l.bent().mandrel()),
-                    steps(l.bent()));
+                    steps(l.bent()),
+                    ResultsCsv.text(r.groups()));
             w.write(String.join(",", cells) + "\n");
         }
         w.flush();

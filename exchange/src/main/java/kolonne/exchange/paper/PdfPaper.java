@@ -116,6 +116,10 @@ final class PdfPaper implements AutoCloseable {
         newPage();
     }
 
+    boolean lying() {
+        return size.getWidth() > size.getHeight();
+    }
+
     void newPage() throws IOException {
         progress.at(doing, done, total);
         if (out != null) {

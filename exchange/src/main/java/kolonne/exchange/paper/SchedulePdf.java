@@ -14,12 +14,15 @@ import kolonne.core.work.Progress;
 /** Beam and column schedules on lying pages, the bar list and quantities on upright ones. */
 public final class SchedulePdf {
     /** First columns of tables with several rows a member. */
-    private static final Set<String> OF_MEMBERS = Set.of("mark", "member");
+    private static final Set<String> OF_MEMBERS = Set.of("mark", "member", "type");
 
     /** Width of a sketch and height of a row of them [points]. */
     private static final float SKETCH = 112;
 
     private static final float ROW = 64;
+
+    /** Height of a row of a table of short texts [points]. */
+    private static final float A_ROW = 14;
 
     private SchedulePdf() {}
 
@@ -67,7 +70,8 @@ public final class SchedulePdf {
     private static void table(ScheduleTables.Table t, boolean lying, int part, int parts, PdfPaper paper)
             throws IOException {
         paper.doing(t.title(), part, parts);
-        if (part > 0) {
+        if (part > 0
+                && (lying != paper.lying() || paper.free() < A_ROW * (t.rows().size() + 4))) {
             paper.newPage(lying);
         }
         paper.section(

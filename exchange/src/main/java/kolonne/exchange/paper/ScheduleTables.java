@@ -86,7 +86,7 @@ public final class ScheduleTables {
                     (double) r.members(),
                     (double) r.span(),
                     r.section(),
-                    Quantity.DISTANCE.display(r.clear(), us),
+                    clear(r, us),
                     r.topLeft(),
                     r.topMiddle(),
                     r.topRight(),
@@ -111,24 +111,32 @@ public final class ScheduleTables {
                         "stirrups",
                         "side bars",
                         ""),
-                List.of(7, 8, 7, 5, 10, 6, 10, 9, 10, 10, 26, 6, 4),
+                List.of(8, 8, 7, 5, 10, 8, 10, 9, 10, 10, 24, 6, 4),
                 List.of(-1, -1, 0, 0, -1, 2, -1, -1, -1, -1, -1, -1, -1),
                 rows,
                 List.of(),
                 sections(all));
     }
 
-    /** Of every group the section in the middle of its first span; once where those that follow have the same. */
+    /** A number; from the shortest to the longest where they differ as printed. */
+    private static Object clear(Schedules.BeamRow r, boolean us) {
+        double least = Quantity.DISTANCE.display(r.clear(), us);
+        String from = String.format(Locale.ROOT, "%.2f", least);
+        String to = String.format(Locale.ROOT, "%.2f", Quantity.DISTANCE.display(r.clearMost(), us));
+        return from.equals(to) ? least : from + "–" + to;
+    }
+
+    /** The section in the middle of every first span; once where the next has the same. */
     private static Map<String, Drawing> sections(Scheduled all) {
         Map<String, Drawing> out = new HashMap<>();
         Drawing last = null;
-        for (ScheduleGroups.Group<BeamDesign> g : all.beams()) {
-            BeamDesign b = g.first();
+        for (Schedules.BeamEntry e : Schedules.beamEntries(all)) {
+            BeamDesign b = e.first();
             BeamLine.Span span = b.line().spans().get(0);
             SectionCut cut = SectionCut.at(b.line(), b.cage(), b.basis(), span, span.middle());
             Drawing picture = SectionPicture.of(cut, b.cage(), b.basis(), SECTION_SCALE);
             if (!picture.equals(last)) {
-                out.put(g.mark(), picture);
+                out.put(e.spans().get(0).mark(), picture);
             }
             last = picture;
         }
@@ -178,6 +186,7 @@ public final class ScheduleTables {
             shapes.add(i.shape());
             List<Object> row = new ArrayList<>(List.of(
                     r.member(),
+                    r.groups(),
                     r.barMark(),
                     i.what(),
                     i.bar().label(),
@@ -197,6 +206,7 @@ public final class ScheduleTables {
                 "Bar list",
                 List.of(
                         "member",
+                        "group",
                         "bar",
                         "where",
                         "size",
@@ -210,8 +220,8 @@ public final class ScheduleTables {
                         "D, " + unit,
                         us ? "cut, ft" : "cut, mm",
                         us ? "mass, lb" : "mass, kg"),
-                List.of(9, 4, 24, 5, 6, 8, 5, 5, 6, 6, 6, 6, 7, 9),
-                List.of(-1, -1, -1, -1, 0, 0, 0, -1, -1, -1, -1, -1, us ? 2 : 0, 1),
+                List.of(9, 6, 4, 22, 5, 6, 8, 5, 6, 6, 6, 6, 6, 7, 8),
+                List.of(-1, -1, -1, -1, -1, 0, 0, 0, -1, -1, -1, -1, -1, us ? 2 : 0, 1),
                 rows,
                 ShapeSketch.of(shapes),
                 Map.of());

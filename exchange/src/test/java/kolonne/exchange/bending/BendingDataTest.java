@@ -65,7 +65,7 @@ class BendingDataTest {
         String stirrup =
                 lines.stream().filter(l -> l.contains(",51,")).findFirst().orElseThrow();
         assertTrue(
-                stirrup.matches(".*,s75 b135r20 s[\\d.]+ b90r20 s[\\d.]+ b90r20 s[\\d.]+ b90r20 s[\\d.]+ b135r20 s75"),
+                stirrup.matches(".*,s75 b135r20 s[\\d.]+ b90r20 s[\\d.]+ b90r20 s[\\d.]+ b90r20 s[\\d.]+ b135r20 s75,"),
                 stirrup);
     }
 }

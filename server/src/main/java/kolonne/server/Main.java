@@ -11,6 +11,7 @@ import kolonne.server.command.DemoCommand;
 import kolonne.server.command.DesignCommand;
 import kolonne.server.command.DrawCommand;
 import kolonne.server.command.IfcCommand;
+import kolonne.server.command.OfficeCommand;
 import kolonne.server.command.ReportCommand;
 import kolonne.server.command.RestoreCommand;
 import kolonne.server.command.ScheduleCommand;
@@ -29,6 +30,7 @@ import picocli.CommandLine;
         subcommands = {
             ServeCommand.class,
             WorkCommand.class,
+            OfficeCommand.class,
             AccountCommand.class,
             DesignCommand.class,
             DrawCommand.class,

@@ -16,7 +16,9 @@ import kolonne.core.basis.part.HandlingCost;
 import kolonne.core.basis.part.Practice;
 import kolonne.core.basis.part.Preference;
 import kolonne.core.basis.part.VibratorGap;
+import kolonne.core.beam.cage.BarLengths;
 import kolonne.core.beam.cage.BeamCage;
+import kolonne.core.beam.check.BeamCheck;
 import kolonne.core.beam.check.BeamContext;
 import kolonne.core.beam.check.BeamDesign;
 import kolonne.core.beam.choice.BeamDesigner;
@@ -445,6 +447,32 @@ class PracticeTest {
         for (BuildingDesign d : List.of(dear, free)) {
             assertEquals(usual.state().satisfied(), d.state().satisfied());
         }
+    }
+
+    /** Where bars are of odd length, each of them would make a check fail at either end if it were on the module. */
+    @Test
+    void barsStayOddOnlyWhereACheckSpeaksAgainstIt() {
+        int bars = 0;
+        int failing = 0;
+        for (BeamDesign b : PRACTICAL.beams()) {
+            BeamContext context = PRACTICAL.contexts().beams();
+            List<BeamCage.Group> groups = b.cage().groups();
+            for (int i = 0; b.satisfied() && i < groups.size(); i++) {
+                double[] by = new double[groups.size()];
+                by[i] = BarLengths.toModule(b.line(), groups.get(i), BASIS);
+                bars++;
+                for (boolean fromFirst : new boolean[] {false, true}) {
+                    BeamCage even = BarLengths.longer(b.line(), b.cage(), BASIS, by, fromFirst);
+                    if (even != b.cage()) {
+                        failing++;
+                        assertTrue(
+                                !BeamCheck.run(b.line(), even, context).satisfied(),
+                                b.line().mark() + ": " + groups.get(i));
+                    }
+                }
+            }
+        }
+        assertTrue(failing > 0 && failing < 0.05 * bars, failing + " of " + bars);
     }
 
     /** A further bar mark costs: bars are cut to fewer lengths, no line fails for it, and what it takes is told. */

@@ -51,8 +51,17 @@ public final class BarLengths {
     }
 
     private BeamCage.Group onModule(BeamCage.Group g, boolean fromFirst) {
-        double by = missing(length(g, basis), basis.practice().lengthModule());
-        return free(g) ? longer(g, by, fromFirst) : g;
+        return longer(g, toModule(g), fromFirst);
+    }
+
+    private double toModule(BeamCage.Group g) {
+        return free(g) ? missing(length(g, basis), basis.practice().lengthModule()) : 0;
+    }
+
+    /** What the bars of a group lack to the module; 0 where their length is not to be chosen [mm]. */
+    public static double toModule(BeamLine line, BeamCage.Group g, Basis basis) {
+        double by = new BarLengths(line, basis).toModule(g);
+        return by < EXACT ? 0 : by;
     }
 
     /**

@@ -1,6 +1,6 @@
 package kolonne.core.beam.choice;
 
-import java.util.EnumSet;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
 import kolonne.core.basis.part.Preference;
@@ -14,20 +14,9 @@ import kolonne.core.check.CheckResult;
 
 /**
  * Cages that were chosen, with bars cut on the module and to few lengths. Where a check speaks against that, to as many as there are, or bars run on at their
- * other end, or on one face only, or not at all.
+ * other end, or those that can.
  */
 public final class EvenLengths {
-    /** Which faces stay as they were chosen, and at which end bars run on first. */
-    private record Way(Set<BeamCage.Face> stays, boolean fromFirst) {}
-
-    private static final Way FIRST = new Way(Set.of(), false);
-    private static final List<Way> OTHERS = List.of(
-            new Way(Set.of(), true),
-            new Way(Set.of(BeamCage.Face.TOP), false),
-            new Way(Set.of(BeamCage.Face.BOTTOM), false),
-            new Way(Set.of(BeamCage.Face.TOP), true),
-            new Way(Set.of(BeamCage.Face.BOTTOM), true));
-
     private final BeamLine line;
     private final BeamCage cage;
     private final BeamContext context;
@@ -41,7 +30,7 @@ public final class EvenLengths {
     /** The checked line with a cage that most likely satisfies. */
     public static BeamDesign checked(BeamLine line, BeamCage cage, BeamContext context) {
         EvenLengths e = new EvenLengths(line, cage, context);
-        BeamCage even = e.by(FIRST);
+        BeamCage even = e.onModule(cage, false);
         BeamDesign like = e.like(even);
         if (like != null) {
             return like;
@@ -57,7 +46,7 @@ public final class EvenLengths {
         if (!plain.satisfied()) {
             return plain;
         }
-        BeamCage even = e.by(FIRST);
+        BeamCage even = e.onModule(cage, false);
         BeamDesign like = e.like(even);
         if (like != null || even == cage) {
             return like == null ? plain : like;
@@ -72,8 +61,7 @@ public final class EvenLengths {
             return null;
         }
         for (boolean fromFirst : new boolean[] {false, true}) {
-            BeamCage cage = LikeLengths.of(
-                    line, even, context.basis(), context.own().faces().keySet(), fromFirst);
+            BeamCage cage = LikeLengths.of(line, even, context.basis(), stays(), fromFirst);
             if (cage != even) {
                 BeamDesign d = BeamCheck.run(line, cage, context);
                 if (d.satisfied()) {
@@ -89,13 +77,46 @@ public final class EvenLengths {
         if (!plain.satisfied()) {
             return failing(even) <= failing(plain) ? even : plain;
         }
-        for (Way w : OTHERS) {
-            BeamDesign d = BeamCheck.run(line, by(w), context);
+        BeamDesign other = BeamCheck.run(line, onModule(cage, true), context);
+        return other.satisfied() ? other : oneByOne(plain);
+    }
+
+    /** One face after the other on the module, and of one that cannot be so wholly what bars can. */
+    private BeamDesign oneByOne(BeamDesign plain) {
+        BeamDesign now = plain;
+        for (BeamCage.Face face : BeamCage.Face.values()) {
+            List<Integer> odd = new ArrayList<>();
+            for (int i = 0; i < cage.groups().size(); i++) {
+                BeamCage.Group g = cage.groups().get(i);
+                if (g.face() == face && !stays().contains(face) && BarLengths.toModule(line, g, context.basis()) > 0) {
+                    odd.add(i);
+                }
+            }
+            BeamDesign whole = odd.isEmpty() ? now : longer(now, odd);
+            if (whole == null) {
+                whole = now;
+                for (int i : odd.size() > 1 ? odd : List.<Integer>of()) {
+                    BeamDesign d = longer(whole, List.of(i));
+                    whole = d == null ? whole : d;
+                }
+            }
+            now = whole;
+        }
+        return now;
+    }
+
+    /** With some groups on the module, at one end or the other; null where that does not satisfy. */
+    private BeamDesign longer(BeamDesign of, List<Integer> groups) {
+        double[] by = new double[cage.groups().size()];
+        groups.forEach(i -> by[i] = BarLengths.toModule(line, cage.groups().get(i), context.basis()));
+        for (boolean fromFirst : new boolean[] {false, true}) {
+            BeamCage longer = BarLengths.longer(line, of.cage(), context.basis(), by, fromFirst);
+            BeamDesign d = longer == of.cage() ? of : BeamCheck.run(line, longer, context);
             if (d.satisfied()) {
                 return d;
             }
         }
-        return plain;
+        return null;
     }
 
     private static long failing(BeamDesign d) {
@@ -106,10 +127,12 @@ public final class EvenLengths {
                 .count();
     }
 
-    private BeamCage by(Way w) {
-        Set<BeamCage.Face> stays = EnumSet.noneOf(BeamCage.Face.class);
-        stays.addAll(w.stays());
-        stays.addAll(context.own().faces().keySet());
-        return BarLengths.onModule(line, cage, context.basis(), stays, w.fromFirst());
+    private BeamCage onModule(BeamCage of, boolean fromFirst) {
+        return BarLengths.onModule(line, of, context.basis(), stays(), fromFirst);
+    }
+
+    /** Faces that a person has set. */
+    private Set<BeamCage.Face> stays() {
+        return context.own().faces().keySet();
     }
 }

@@ -31,12 +31,12 @@ public final class EvenLengths {
     public static BeamDesign checked(BeamLine line, BeamCage cage, BeamContext context) {
         EvenLengths e = new EvenLengths(line, cage, context);
         BeamCage even = e.onModule(cage, false);
-        BeamDesign like = e.like(even);
-        if (like != null) {
-            return like;
-        }
         BeamDesign d = BeamCheck.run(line, even, context);
-        return even == cage || d.satisfied() ? d : e.other(BeamCheck.run(line, cage, context), d);
+        if (!d.satisfied()) {
+            return even == cage ? d : e.other(BeamCheck.run(line, cage, context), d);
+        }
+        BeamDesign like = e.like(even);
+        return like == null ? d : like;
     }
 
     /** The same of a trial, which often fails: bars are not made longer where it does. */

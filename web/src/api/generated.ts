@@ -5444,10 +5444,12 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** The whole project as one file, with its models and all that was done; Projects takes it in again */
+        /** The whole project as one file, with its models and all that was done; Projects takes it in again; results: no (the default) or yes (they are in it for others to read) */
         get: {
             parameters: {
-                query?: never;
+                query?: {
+                    results?: string;
+                };
                 header?: never;
                 path: {
                     id: string;
@@ -5477,10 +5479,12 @@ export interface paths {
             };
         };
         put?: never;
-        /** A job that makes it: The whole project as one file, with its models and all that was done; Projects takes it in again */
+        /** A job that makes it: The whole project as one file, with its models and all that was done; Projects takes it in again; results: no (the default) or yes (they are in it for others to read) */
         post: {
             parameters: {
-                query?: never;
+                query?: {
+                    results?: string;
+                };
                 header?: never;
                 path: {
                     id: string;

@@ -82,6 +82,9 @@ export function Downloads({ id, marks }: { id: string; marks: string }) {
       <DownloadButton id={id} file="checks.csv">
         Checks, CSV
       </DownloadButton>
+      <DownloadButton id={id} file="project.zip" asked={{ results: 'yes' }}>
+        Project with results, ZIP
+      </DownloadButton>
     </>
   )
 }

@@ -41,6 +41,7 @@ import kolonne.server.jobs.MadeFiles;
 import kolonne.server.project.EditHistory;
 import kolonne.server.project.HistoryCsv;
 import kolonne.server.project.Projects;
+import kolonne.server.project.Workspace;
 import kolonne.server.store.DeedRow;
 import kolonne.server.store.StoredProject;
 
@@ -148,11 +149,10 @@ final class ExportRoutes {
                 "project.zip",
                 "application/zip",
                 "kolonne-project.zip",
-                "The whole project as one file, with its models and all that was done; Projects takes it in again",
-                c -> {
-                    StoredProject p = projects.files().copy(c.pathParam("id"));
-                    return (out, progress) -> ProjectArchive.write(p, out);
-                }));
+                "The whole project as one file, with its models and all that was done; Projects takes it in again; "
+                        + "results: no (the default) or yes (they are in it for others to read)",
+                this::project,
+                "results"));
         add(
                 "bending.json",
                 "application/json",
@@ -284,16 +284,13 @@ final class ExportRoutes {
     }
 
     private MadeFiles.Writing ifc(Context c) {
-        String bars = Optional.ofNullable(c.queryParam("bars")).orElse("yes");
-        if (!bars.equals("yes") && !bars.equals("no")) {
-            throw new BadRequest(400, "bars", "Bars are " + bars + ".", "Ask for yes or no.");
-        }
+        boolean bars = yes(c, "bars", "yes");
         return now(
                 c,
                 (d, project, out, progress) -> DesignIfc.write(
                         d,
                         project,
-                        bars.equals("yes"),
+                        bars,
                         progress,
                         new BufferedWriter(new OutputStreamWriter(out, StandardCharsets.US_ASCII))));
     }
@@ -306,6 +303,33 @@ final class ExportRoutes {
                 throw new NoSuchElementException("There is no beam line or column stack " + m + ".");
             }
         }
+    }
+
+    private MadeFiles.Writing project(Context c) {
+        boolean results = yes(c, "results", "no");
+        StoredProject p = projects.files().copy(c.pathParam("id"));
+        if (!results) {
+            return (out, progress) -> ProjectArchive.write(p, out);
+        }
+        Workspace.Published now = ResultRoutes.published(projects, c);
+        if (now.version() != p.row().version()) {
+            throw new BadRequest(
+                    409,
+                    "not-current",
+                    "The results are those before the last change.",
+                    "Ask again when all is current.");
+        }
+        return (out, progress) -> ProjectArchive.write(p, o -> ResultsJson.write(now.design(), o), out);
+    }
+
+    /** A parameter that is yes or no. */
+    private static boolean yes(Context c, String parameter, String usual) {
+        String word = Optional.ofNullable(c.queryParam(parameter)).orElse(usual);
+        if (!word.equals("yes") && !word.equals("no")) {
+            throw new BadRequest(
+                    400, parameter, "The parameter " + parameter + " is " + word + ".", "Ask for yes or no.");
+        }
+        return word.equals("yes");
     }
 
     private void model(Context c) {

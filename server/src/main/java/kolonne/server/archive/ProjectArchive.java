@@ -8,6 +8,7 @@ import com.fasterxml.jackson.databind.json.JsonMapper;
 import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.io.ByteArrayInputStream;
+import java.io.FilterOutputStream;
 import java.io.IOException;
 import java.io.OutputStream;
 import java.nio.charset.StandardCharsets;
@@ -40,6 +41,8 @@ public final class ProjectArchive {
     private static final String DATA = "data.json";
     private static final String LOGO = "logo";
     private static final String MODELS = "models/";
+    /** The last part, for whoever reads the file without the application; the application itself designs again. */
+    private static final String RESULTS = "results.json";
     /** Newer models of one project. */
     private static final int MOST_MODELS = 500;
     /** What all entries unpack to at most [bytes]. */
@@ -83,7 +86,17 @@ public final class ProjectArchive {
         return Math.min(MOST_UNPACKED, SMALL + RATIO * file.length);
     }
 
+    /** Writes results of a project. */
+    public interface Results {
+        void to(OutputStream out) throws IOException;
+    }
+
     public static void write(StoredProject p, OutputStream out) throws IOException {
+        write(p, null, out);
+    }
+
+    /** @param results of the same version; null for none */
+    public static void write(StoredProject p, Results results, OutputStream out) throws IOException {
         ZipOutputStream z = new ZipOutputStream(out, StandardCharsets.UTF_8);
         Map<Integer, ModelFileRow> models = new TreeMap<>(p.revisions());
         models.put(1, p.model());
@@ -98,15 +111,39 @@ public final class ProjectArchive {
                 entry(z, LOGO, p.data().logo());
             }
         }
+        if (results != null) {
+            entry(z, RESULTS, results);
+        }
         z.finish();
     }
 
     private static void entry(ZipOutputStream z, String name, byte[] content) throws IOException {
+        entry(z, name, o -> o.write(content));
+    }
+
+    private static void entry(ZipOutputStream z, String name, Results content) throws IOException {
         ZipEntry e = new ZipEntry(name);
         e.setTimeLocal(NO_TIME);
         z.putNextEntry(e);
-        z.write(content);
+        content.to(new OpenStream(z));
         z.closeEntry();
+    }
+
+    /** Stays open when a part is written. */
+    private static final class OpenStream extends FilterOutputStream {
+        OpenStream(OutputStream out) {
+            super(out);
+        }
+
+        @Override
+        public void write(byte[] b, int from, int length) throws IOException {
+            out.write(b, from, length);
+        }
+
+        @Override
+        public void close() throws IOException {
+            flush();
+        }
     }
 
     private static byte[] head(StoredProject p, Map<Integer, ModelFileRow> models) throws IOException {
@@ -171,7 +208,7 @@ public final class ProjectArchive {
         Map<String, byte[]> out = new HashMap<>();
         long left = mostUnpacked(file);
         try (ZipInputStream z = new ZipInputStream(new ByteArrayInputStream(file), StandardCharsets.UTF_8)) {
-            for (ZipEntry e = z.getNextEntry(); e != null; e = z.getNextEntry()) {
+            for (ZipEntry e = z.getNextEntry(); e != null && !e.getName().equals(RESULTS); e = z.getNextEntry()) {
                 byte[] content = z.readNBytes((int) Math.min(ModelReader.LARGEST + 1L, left + 1));
                 left -= content.length;
                 if (content.length > ModelReader.LARGEST || left < 0) {

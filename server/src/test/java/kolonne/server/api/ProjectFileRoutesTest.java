@@ -5,13 +5,16 @@ import static org.junit.jupiter.api.Assertions.assertNotEquals;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import com.fasterxml.jackson.databind.JsonNode;
+import java.io.ByteArrayInputStream;
 import java.io.ByteArrayOutputStream;
 import java.net.URI;
 import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
+import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.zip.ZipInputStream;
 import kolonne.server.archive.ProjectArchive;
 import kolonne.server.store.CommandRow;
 import kolonne.server.store.StoredProject;
@@ -23,10 +26,14 @@ class ProjectFileRoutesTest {
             "{\"stirrups\":{\"0\":[{\"from\":0,\"size\":\"T12\",\"legs\":4,\"spacing\":90}]}}";
 
     private static byte[] download(Served s) throws Exception {
+        return download(s, "");
+    }
+
+    private static byte[] download(Served s, String query) throws Exception {
         HttpResponse<byte[]> r = HttpClient.newHttpClient()
                 .send(
-                        HttpRequest.newBuilder(
-                                        URI.create("http://127.0.0.1:" + s.port() + s.project + "/exports/project.zip"))
+                        HttpRequest.newBuilder(URI.create(
+                                        "http://127.0.0.1:" + s.port() + s.project + "/exports/project.zip" + query))
                                 .build(),
                         HttpResponse.BodyHandlers.ofByteArray());
         assertEquals(200, r.statusCode());
@@ -73,6 +80,34 @@ class ProjectFileRoutesTest {
             assertEquals(s.version(), other.version());
             other.change("POST", "/undo", null);
             assertEquals(s.version() + 1, other.version());
+        }
+    }
+
+    /** For others to read: the application designs again, and what stands in the results changes nothing. */
+    @Test
+    void resultsAreInItWhereTheyAreAskedForAndAreNotBelieved() throws Exception {
+        try (Served s = new Served(20)) {
+            s.ask(400, "GET", "/exports/project.zip?results=some", null);
+            byte[] file = download(s, "?results=yes");
+            String results = s.file("/exports/results.json").body();
+            String last = null;
+            try (ZipInputStream z = new ZipInputStream(new ByteArrayInputStream(file))) {
+                for (var e = z.getNextEntry(); e != null; e = z.getNextEntry()) {
+                    last = e.getName();
+                    if (last.equals("results.json")) {
+                        assertEquals(results, new String(z.readAllBytes(), StandardCharsets.UTF_8));
+                    }
+                }
+            }
+            assertEquals("results.json", last);
+            StoredProject p = ProjectArchive.read(file).project();
+            ByteArrayOutputStream forged = new ByteArrayOutputStream();
+            ProjectArchive.write(
+                    p, o -> o.write("{\"state\":\"all is well\"}".getBytes(StandardCharsets.UTF_8)), forged);
+            JsonNode job = s.ended(Requests.upload(s.javalin(), "/api/projects?fileName=p.zip", forged.toByteArray()));
+            assertEquals("done", job.get("phase").asText(), job.toString());
+            s.look("/api/projects/" + job.get("result").asText());
+            assertEquals(results, s.file("/exports/results.json").body());
         }
     }
 

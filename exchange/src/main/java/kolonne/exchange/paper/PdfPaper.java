@@ -207,13 +207,13 @@ final class PdfPaper implements AutoCloseable {
 
     /** A table whose head repeats on every page; cells wrap. */
     void table(List<Column> columns, List<List<Cell>> rows, float points) throws IOException {
-        new PdfTable(this, columns, points).write(rows);
+        new PdfTable(this, columns, points, LEADING).write(rows);
     }
 
     /** A table whose rows belong together where their first cells are alike. @param pictures by first cells, drawn beneath them */
     void grouped(List<Column> columns, List<List<Cell>> rows, Map<String, Drawing> pictures, float points)
             throws IOException {
-        new PdfTable(this, columns, points).write(rows, pictures);
+        new PdfTable(this, columns, points, PdfTable.CLOSE).write(rows, pictures);
     }
 
     /** A bar to a scale of 1.25; over 1.00 it is hatched, so that it survives black-and-white printing. */

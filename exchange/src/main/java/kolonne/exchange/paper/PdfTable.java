@@ -11,7 +11,7 @@ final class PdfTable {
     /** Part of a page that may stay empty for rows that belong together. */
     private static final float MOST_LEFT = 0.1f;
     /** From line to line of rows without rules between them, in the size of the type. */
-    private static final float CLOSE = 1.25f;
+    static final float CLOSE = 1.25f;
     /** Beneath a table. */
     private static final float BENEATH = 8;
 
@@ -19,13 +19,14 @@ final class PdfTable {
     private final List<PdfPaper.Column> columns;
     private final float points;
     /** From base line to base line. */
-    private float line;
+    private final float line;
 
-    PdfTable(PdfPaper paper, List<PdfPaper.Column> columns, float points) {
+    /** @param leading from base line to base line, in the size of the type */
+    PdfTable(PdfPaper paper, List<PdfPaper.Column> columns, float points, float leading) {
         this.paper = paper;
         this.columns = columns;
         this.points = points;
-        this.line = points * PdfPaper.LEADING;
+        this.line = points * leading;
     }
 
     /** A rule beneath every row. */
@@ -36,7 +37,6 @@ final class PdfTable {
 
     /** Rows whose first cells are alike: that is printed once a page, a rule beneath them all, and a page parts them only where much of it would stay empty. @param pictures by first cells, drawn beneath them */
     void write(List<List<PdfPaper.Cell>> rows, Map<String, Drawing> pictures) throws IOException {
-        line = points * CLOSE;
         paper.tags().group("Table", () -> groups(rows, pictures));
         paper.down(BENEATH);
     }

@@ -8,7 +8,6 @@ import com.fasterxml.jackson.databind.json.JsonMapper;
 import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.io.ByteArrayInputStream;
-import java.io.FilterOutputStream;
 import java.io.IOException;
 import java.io.OutputStream;
 import java.nio.charset.StandardCharsets;
@@ -86,7 +85,7 @@ public final class ProjectArchive {
         return Math.min(MOST_UNPACKED, SMALL + RATIO * file.length);
     }
 
-    /** Writes results of a project. */
+    /** Writes results of a project; the stream stays open. */
     public interface Results {
         void to(OutputStream out) throws IOException;
     }
@@ -125,25 +124,8 @@ public final class ProjectArchive {
         ZipEntry e = new ZipEntry(name);
         e.setTimeLocal(NO_TIME);
         z.putNextEntry(e);
-        content.to(new OpenStream(z));
+        content.to(z);
         z.closeEntry();
-    }
-
-    /** Stays open when a part is written. */
-    private static final class OpenStream extends FilterOutputStream {
-        OpenStream(OutputStream out) {
-            super(out);
-        }
-
-        @Override
-        public void write(byte[] b, int from, int length) throws IOException {
-            out.write(b, from, length);
-        }
-
-        @Override
-        public void close() throws IOException {
-            flush();
-        }
     }
 
     private static byte[] head(StoredProject p, Map<Integer, ModelFileRow> models) throws IOException {

@@ -13,8 +13,10 @@ import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
 import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Duration;
+import java.util.Objects;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import picocli.CommandLine;
@@ -24,6 +26,8 @@ final class OfficeServer {
     private static final JsonMapper JSON = new JsonMapper();
     /** Between two looks at a job [ms]. */
     private static final int LOOK = 250;
+    /** That a design is waited for. */
+    private static final Duration LONGEST = Duration.ofHours(2);
     /** Most of an answer that is read as text [bytes]. */
     private static final int MOST = 16 << 20;
 
@@ -98,7 +102,15 @@ final class OfficeServer {
             }
             return now.path("result").asText();
         } finally {
-            Runtime.getRuntime().removeShutdownHook(cancel);
+            forget(cancel);
+        }
+    }
+
+    private static void forget(Thread atTheEnd) {
+        try {
+            Runtime.getRuntime().removeShutdownHook(atTheEnd);
+        } catch (IllegalStateException e) {
+            // it runs already
         }
     }
 
@@ -108,10 +120,20 @@ final class OfficeServer {
 
     /** How a project stands when all of it is designed. */
     JsonNode current(String project) throws IOException {
-        JsonNode state = get("api/projects/" + encoded(project) + "/state");
+        String path = "api/projects/" + encoded(project) + "/state";
+        long end = System.nanoTime() + LONGEST.toNanos();
+        JsonNode state = get(path);
         while (!state.path("current").asBoolean()) {
+            if (state.path("doing").asText().isEmpty()
+                    && !state.path("findings").isEmpty()) {
+                findings(state);
+                throw new Refused("The server cannot design it.");
+            }
+            if (System.nanoTime() > end) {
+                throw new Refused("The server has not designed it within " + LONGEST.toHours() + " hours.");
+            }
             pause();
-            state = get("api/projects/" + encoded(project) + "/state");
+            state = get(path);
         }
         return state;
     }
@@ -160,17 +182,21 @@ final class OfficeServer {
         return (at + "").endsWith("/") ? at : URI.create(at + "/");
     }
 
+    /** Of the file, else of the environment; empty for none. */
     private String token() throws IOException {
-        if (tokenFile == null) {
-            String given = System.getenv("KOLONNE_TOKEN");
-            return given == null ? "" : given.strip();
+        String token = tokenFile == null
+                ? Objects.requireNonNullElse(System.getenv("KOLONNE_TOKEN"), "").strip()
+                : read();
+        if ((tokenFile != null || !token.isEmpty()) && !token.matches("[\\w-]{8,200}")) {
+            throw new Refused((tokenFile == null ? "KOLONNE_TOKEN" : tokenFile)
+                    + " holds no token: it is one line that begins with kol_.");
         }
-        try (InputStream in = java.nio.file.Files.newInputStream(tokenFile)) {
-            String token = new String(in.readNBytes(1024), StandardCharsets.UTF_8).strip();
-            if (!token.matches("[\\w-]{8,200}")) {
-                throw new Refused(tokenFile + " holds no token: it is one line that begins with kol_.");
-            }
-            return token;
+        return token;
+    }
+
+    private String read() throws IOException {
+        try (InputStream in = Files.newInputStream(tokenFile)) {
+            return new String(in.readNBytes(1024), StandardCharsets.UTF_8).strip();
         }
     }
 

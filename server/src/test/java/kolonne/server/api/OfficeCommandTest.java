@@ -4,9 +4,11 @@ import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertFalse;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
+import com.sun.net.httpserver.HttpServer;
 import java.io.IOException;
 import java.io.PrintWriter;
 import java.io.StringWriter;
+import java.net.InetSocketAddress;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -107,6 +109,30 @@ class OfficeCommandTest {
         return new String[] {"--at=http://127.0.0.1:" + office.javalin.port(), "--token-file=" + token};
     }
 
+    /** A stand-in that never gets on with it. */
+    @Test
+    void aBuildingThatCannotBeDesignedIsNotWaitedFor() throws IOException {
+        HttpServer server = HttpServer.create(new InetSocketAddress("127.0.0.1", 0), 0);
+        server.createContext("/api/projects/p/state", e -> {
+            byte[] state =
+                    ("{\"current\":false,\"doing\":\"\",\"findings\":[{\"severity\":\"fails\",\"code\":\"analysis.unstable\","
+                                    + "\"what\":\"It falls over.\",\"mend\":\"Prop it.\"}]}")
+                            .getBytes(StandardCharsets.UTF_8);
+            e.sendResponseHeaders(200, state.length);
+            e.getResponseBody().write(state);
+            e.close();
+        });
+        server.start();
+        try {
+            String at = "--at=http://127.0.0.1:" + server.getAddress().getPort();
+            Said said = run("fetch", "p", "report.pdf", "--out", dir.toString(), at);
+            assertEquals(2, said.status(), said.toString());
+            assertTrue(said.err().contains("fails analysis.unstable It falls over. Prop it."), said.err());
+        } finally {
+            server.stop(0);
+        }
+    }
+
     @Test
     void noTokenGoesWhereOthersCouldReadIt() throws IOException {
         Path token = file("t", "kol_0123456789abcdef".getBytes(StandardCharsets.UTF_8));
@@ -123,6 +149,11 @@ class OfficeCommandTest {
         assertTrue(nobody.err().contains("No server answers"), nobody.err());
         Said empty = run("list", "--at=http://127.0.0.1:9/", "--token-file=" + file("empty", new byte[0]));
         assertTrue(empty.status() == 2 && empty.err().contains("holds no token"), empty.toString());
+        Said lines = run(
+                "list",
+                "--at=http://127.0.0.1:9/",
+                "--token-file=" + file("two", "kol_secret1\nkol_secret2".getBytes(StandardCharsets.UTF_8)));
+        assertTrue(lines.status() == 2 && !lines.err().contains("secret"), lines.toString());
         Said unknown = run("fetch", "x", "../secret", "--at=http://127.0.0.1:9/");
         assertTrue(unknown.status() == 2 && unknown.err().contains("has no file ../secret"), unknown.toString());
     }

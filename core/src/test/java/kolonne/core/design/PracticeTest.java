@@ -485,6 +485,11 @@ class PracticeTest {
         assertTrue(lengths(usual) < 0.95 * lengths(any), lengths(usual) + " lengths against " + lengths(any));
         assertEquals(any.state().satisfied(), usual.state().satisfied());
         assertEquals(mainBars(any), mainBars(usual));
+        // least steel asks for no such thing
+        BuildingDesign light = design(BASIS.with(Preference.LEAST_STEEL));
+        BuildingDesign same =
+                design(BASIS.with(Preference.LEAST_STEEL).with(any.basis().practice()));
+        assertEquals(same.steel(Role.BEAM).kg(), light.steel(Role.BEAM).kg(), 1e-6);
         double more = usual.steel(Role.BEAM).kg() / any.steel(Role.BEAM).kg() - 1;
         assertTrue(more > 0 && more < 0.005, "the more " + more);
     }

@@ -57,7 +57,12 @@ public record CheckResult(
     }
 
     public boolean satisfied() {
-        return utilisation <= 1 + ROUNDING;
+        return met(utilisation);
+    }
+
+    /** Whether a limit is kept with this use. */
+    public static boolean met(double use) {
+        return use <= 1 + ROUNDING;
     }
 
     /** Records the check as one line of a calculation: what is needed against what there is. */

@@ -38,18 +38,10 @@ public record FlexuralStrength(double c, double epsT, double phi, double Mn, dou
         double f = code.designSteel(fy);
         StressBlock block = code.block(fc);
         double h = shape.depth();
-        List<Shape.Strip> strips = shape.strips();
-        double[] work = new double[2];
-        double c = Root.find(
-                q -> {
-                    forces(strips, h, sagging, layers, f, block, q, work);
-                    return work[0] / (block.stress() * h * shape.width());
-                },
-                1e-4 * h,
-                4 * h,
-                1e-9 * h);
-        forces(strips, h, sagging, layers, f, block, c, work);
-        FlexuralStrength s = result(layers, f, block, code, c, work[1]);
+        Balance forces = new Balance(shape.strips(), h, sagging, layers, f, block);
+        double most = block.stress() * h * shape.width();
+        double c = Root.find(q -> forces.at(q).surplus / most, 1e-4 * h, 4 * h, 1e-9 * h);
+        FlexuralStrength s = result(layers, f, block, code, c, forces.at(c).moment);
         if (t.on()) {
             s.explain(layers, f, fc, block, code, t);
         }
@@ -72,39 +64,73 @@ public record FlexuralStrength(double c, double epsT, double phi, double Mn, dou
         return new FlexuralStrength(c, epsT, code.reduction(epsT, fy / Steel.ES), mn, as > 0 ? moment / as : 0, as);
     }
 
-    /** out[0]: compression minus tension [N]; out[1]: moment about the compression face [Nmm], sagging sense. */
-    private static void forces(
-            List<Shape.Strip> strips,
-            double h,
-            boolean sagging,
-            List<BarLayer> layers,
-            double fy,
-            StressBlock block,
-            double c,
-            double[] out) {
-        double a = Math.min(h, block.depth() * c);
-        double n = 0;
-        double m = 0;
-        for (Shape.Strip s : strips) {
-            double from = sagging ? h - s.to() : s.from();
-            double to = Math.min(a, sagging ? h - s.from() : s.to());
-            if (to > from) {
-                double force = block.stress() * s.width() * (to - from);
-                n += force;
-                m -= force * (from + to) / 2;
+    /** Forces of a section whose neutral axis lies at a depth; asked for many times a section, so by plain arrays. */
+    private static final class Balance {
+        private final double h;
+        private final double fy;
+        private final StressBlock block;
+        private final double[] from;
+        private final double[] to;
+        private final double[] width;
+        private final double[] depth;
+        private final double[] area;
+        /** Compression minus tension [N]. */
+        private double surplus;
+        /** About the compression face [Nmm], sagging sense. */
+        private double moment;
+
+        Balance(
+                List<Shape.Strip> strips,
+                double h,
+                boolean sagging,
+                List<BarLayer> layers,
+                double fy,
+                StressBlock block) {
+            this.h = h;
+            this.fy = fy;
+            this.block = block;
+            from = new double[strips.size()];
+            to = new double[from.length];
+            width = new double[from.length];
+            for (int i = 0; i < from.length; i++) {
+                Shape.Strip s = strips.get(i);
+                from[i] = sagging ? h - s.to() : s.from();
+                to[i] = sagging ? h - s.from() : s.to();
+                width[i] = s.width();
+            }
+            depth = new double[layers.size()];
+            area = new double[depth.length];
+            for (int i = 0; i < depth.length; i++) {
+                depth[i] = layers.get(i).depth();
+                area[i] = layers.get(i).area();
             }
         }
-        for (BarLayer l : layers) {
-            double strain = block.crushing() * (l.depth() - c) / c; // tension positive
-            double stress = Math.max(-fy, Math.min(fy, Steel.ES * strain));
-            if (l.depth() < a) {
-                stress += block.stress();
+
+        Balance at(double c) {
+            double a = Math.min(h, block.depth() * c);
+            double n = 0;
+            double m = 0;
+            for (int i = 0; i < from.length; i++) {
+                double end = Math.min(a, to[i]);
+                if (end > from[i]) {
+                    double force = block.stress() * width[i] * (end - from[i]);
+                    n += force;
+                    m -= force * (from[i] + end) / 2;
+                }
             }
-            n -= stress * l.area();
-            m += stress * l.area() * l.depth();
+            for (int i = 0; i < depth.length; i++) {
+                double strain = block.crushing() * (depth[i] - c) / c; // tension positive
+                double stress = Math.max(-fy, Math.min(fy, Steel.ES * strain));
+                if (depth[i] < a) {
+                    stress += block.stress();
+                }
+                n -= stress * area[i];
+                m += stress * area[i] * depth[i];
+            }
+            surplus = n;
+            moment = m;
+            return this;
         }
-        out[0] = n;
-        out[1] = m;
     }
 
     private void explain(List<BarLayer> layers, double fy, double fc, StressBlock block, DesignCode code, Trace t) {

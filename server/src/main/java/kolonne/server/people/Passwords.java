@@ -16,8 +16,10 @@ final class Passwords {
     private static final int MOST_BYTES = 72;
 
     private static final int LEAST_DIFFERENT = 5;
-    /** Doublings of the work of a hash. */
-    private static final int COST = 11;
+    /** Doublings of the work of a hash, unless the server is started with others. */
+    static final int USUAL_COST = 11;
+
+    private static final int COST = cost(System.getProperty("kolonne.password.cost"));
 
     /** So many are hashed at a time, and so many wait for it: guessing leaves processor and threads to others. */
     private static final Semaphore AT_ONCE = new Semaphore(2, true);
@@ -28,6 +30,11 @@ final class Passwords {
     private static final String NOBODYS = hash(Ids.random(24));
 
     private Passwords() {}
+
+    /** What a server is started with, where bcrypt knows it (4 to 31); a hash keeps the cost it was made with. @param told null where nothing is */
+    static int cost(String told) {
+        return told != null && told.matches("[4-9]|[12][0-9]|3[01]") ? Integer.parseInt(told) : USUAL_COST;
+    }
 
     /** Why it may not be a password; empty where it may. */
     static Optional<String> fault(String password, String name) {

@@ -67,6 +67,23 @@ public final class BeamCheck {
         return new BeamDesign(line, cage, own.basis(), d.hand(), d.checks(), d.profile(), d.deflections(), findings);
     }
 
+    /**
+     * A look before all checks, at what speaks against bars of other lengths most of all: false where a bar ends in a zone of tension where it may not, so
+     * that the cage cannot satisfy.
+     *
+     * @param known a design of the line with another cage, whose demands are those of this one
+     */
+    public static boolean endsMayLie(BeamLine line, BeamCage cage, BeamContext context, BeamDesign known) {
+        BeamContext own = context.of(line);
+        if (own.basis().redistribution() > 0) {
+            return true; // which moments there are depends on the cage
+        }
+        BarsAt bars = new BarsAt(line, cage, own.basis());
+        return new CutOffCheck(
+                        line, cage, own, bars, Places.governing(line, own), (x, span) -> bars.shear(x, span, Trace.OFF))
+                .mayEnd(known.profile());
+    }
+
     private static BeamDesign checked(BeamLine line, BeamCage cage, BeamContext own) {
         BeamCheck c = new BeamCheck(line, cage, own);
         List<BeamDesign.Point> profile = c.profile();

@@ -9,6 +9,7 @@ import kolonne.core.beam.cage.BeamCage;
 import kolonne.core.beam.line.BeamLine;
 import kolonne.core.check.At;
 import kolonne.core.check.CheckKind;
+import kolonne.core.check.CheckResult;
 import kolonne.core.check.Governing;
 import kolonne.core.code.DesignCode;
 
@@ -50,15 +51,29 @@ final class CutOffCheck {
             intoSupport(span, true, profile);
             intoSupport(span, false, profile);
         }
-        double[] hogging = profile.stream().mapToDouble(p -> -p.mNeg()).toArray();
-        double[] sagging = profile.stream().mapToDouble(BeamDesign.Point::mPos).toArray();
-        CutOffs cutOffs = new CutOffs(line, cage, context, hogging, sagging);
-        double[] shear =
-                profile.stream().mapToDouble(p -> Math.max(p.vMax(), -p.vMin())).toArray();
+        CutOffs cutOffs = cutOffs(profile);
+        double[] shear = shears(profile);
         for (CutOffs.End e : cutOffs.ends()) {
             extension(cutOffs, e);
             tensionZone(cutOffs, e, shear);
         }
+    }
+
+    /** Whether no bar ends in a zone of tension where it may not. */
+    boolean mayEnd(List<BeamDesign.Point> profile) {
+        CutOffs cutOffs = cutOffs(profile);
+        double[] shear = shears(profile);
+        return cutOffs.ends().stream().allMatch(e -> CheckResult.met(cutOffs.tensionUse(e, shear, strength)));
+    }
+
+    private CutOffs cutOffs(List<BeamDesign.Point> profile) {
+        double[] hogging = profile.stream().mapToDouble(p -> -p.mNeg()).toArray();
+        double[] sagging = profile.stream().mapToDouble(BeamDesign.Point::mPos).toArray();
+        return new CutOffs(line, cage, context, hogging, sagging);
+    }
+
+    private static double[] shears(List<BeamDesign.Point> profile) {
+        return profile.stream().mapToDouble(p -> Math.max(p.vMax(), -p.vMin())).toArray();
     }
 
     /** A bar in each of a stirrup's corners, all along. */

@@ -35,7 +35,7 @@ public final class EvenLengths {
         if (!d.satisfied()) {
             return even == cage ? d : e.other(BeamCheck.run(line, cage, context), d);
         }
-        BeamDesign like = e.like(even);
+        BeamDesign like = e.like(even, d);
         return like == null ? d : like;
     }
 
@@ -47,26 +47,33 @@ public final class EvenLengths {
             return plain;
         }
         BeamCage even = e.onModule(cage, false);
-        BeamDesign like = e.like(even);
+        BeamDesign like = e.like(even, plain);
         if (like != null || even == cage) {
             return like == null ? plain : like;
         }
-        BeamDesign d = BeamCheck.run(line, even, context);
-        return d.satisfied() ? d : e.other(plain, d);
+        BeamDesign d = e.satisfying(even, plain);
+        return d != null ? d : e.otherwise(plain);
+    }
+
+    /** With another cage than that of a design; null where something speaks against it. */
+    private BeamDesign satisfying(BeamCage other, BeamDesign known) {
+        if (!BeamCheck.endsMayLie(line, other, context, known)) {
+            return null;
+        }
+        BeamDesign d = BeamCheck.run(line, other, context);
+        return d.satisfied() ? d : null;
     }
 
     /** With bars cut to few lengths; null where that changes nothing, or something speaks against it at either end. @param even with bars on the module */
-    private BeamDesign like(BeamCage even) {
+    private BeamDesign like(BeamCage even, BeamDesign known) {
         if (context.basis().bars().preference() != Preference.PRACTICAL) {
             return null;
         }
         for (boolean fromFirst : new boolean[] {false, true}) {
             BeamCage cage = LikeLengths.of(line, even, context.basis(), stays(), fromFirst);
-            if (cage != even) {
-                BeamDesign d = BeamCheck.run(line, cage, context);
-                if (d.satisfied()) {
-                    return d;
-                }
+            BeamDesign d = cage == even ? null : satisfying(cage, known);
+            if (d != null) {
+                return d;
             }
         }
         return null;
@@ -77,8 +84,13 @@ public final class EvenLengths {
         if (!plain.satisfied()) {
             return failing(even) <= failing(plain) ? even : plain;
         }
-        BeamDesign other = BeamCheck.run(line, onModule(cage, true), context);
-        return other.satisfied() ? other : oneByOne(plain);
+        return otherwise(plain);
+    }
+
+    /** With bars that are on the module at their other end, or those that can be. @param plain satisfies as it is */
+    private BeamDesign otherwise(BeamDesign plain) {
+        BeamDesign other = satisfying(onModule(cage, true), plain);
+        return other != null ? other : oneByOne(plain);
     }
 
     /** One face after the other on the module, and of one that cannot be so wholly what bars can. */
@@ -111,8 +123,8 @@ public final class EvenLengths {
         groups.forEach(i -> by[i] = BarLengths.toModule(line, cage.groups().get(i), context.basis()));
         for (boolean fromFirst : new boolean[] {false, true}) {
             BeamCage longer = BarLengths.longer(line, of.cage(), context.basis(), by, fromFirst);
-            BeamDesign d = longer == of.cage() ? of : BeamCheck.run(line, longer, context);
-            if (d.satisfied()) {
+            BeamDesign d = longer == of.cage() ? of : satisfying(longer, of);
+            if (d != null) {
                 return d;
             }
         }

@@ -1,10 +1,8 @@
 package kolonne.core.code.registry;
 
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.ServiceLoader;
-import java.util.stream.Collectors;
 import kolonne.core.code.CodeEntry;
 
 /** The design codes there are: the rows of META-INF/services/kolonne.core.code.CodeEntry, in their order. */
@@ -13,22 +11,24 @@ public final class Codes {
             .map(ServiceLoader.Provider::get)
             .toList();
 
-    private static final Map<String, CodeEntry> BY_KEY =
-            ALL.stream().collect(Collectors.toUnmodifiableMap(CodeEntry::key, c -> c));
+    // few rows, asked for at every place of every line: looked through without an iterator
+    private static final CodeEntry[] ROWS = ALL.toArray(CodeEntry[]::new);
 
     private Codes() {}
 
     public static Optional<CodeEntry> find(String key) {
-        return Optional.ofNullable(key == null ? null : BY_KEY.get(key));
+        for (CodeEntry c : ROWS) {
+            if (c.key().equals(key)) {
+                return Optional.of(c);
+            }
+        }
+        return Optional.empty();
     }
 
     /** A code that is known to be there. */
     public static CodeEntry of(String key) {
-        CodeEntry c = BY_KEY.get(key);
-        if (c == null) {
-            throw new IllegalStateException("Impossible: unknown code " + key + " passed the check");
-        }
-        return c;
+        return find(key)
+                .orElseThrow(() -> new IllegalStateException("Impossible: unknown code " + key + " passed the check"));
     }
 
     /** The code that is taken where none is named. */
